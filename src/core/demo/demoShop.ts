@@ -1,0 +1,132 @@
+import { newJob, START_PLACEMENT, type Job, type PictureRef, type Reading } from '../job/job';
+import type { HeatSettings } from '../heat/settings';
+import { DEFAULT_SETTINGS } from '../shop/settings';
+import type { LogEntry, Recipe, Run } from '../shop/records';
+import type { Shop } from '../shop/shop';
+import { STARTER_BLANKS, STARTER_PAPERS, STARTER_PRESSES } from './things';
+
+export interface DemoShop {
+  readonly shop: Shop;
+  readonly jobs: readonly Job[];
+}
+
+const DAY_MS = 86_400_000;
+
+const drawn = (id: string, name: string, scene: NonNullable<PictureRef['drawn']>['scene'], seed: number, widthPx: number, heightPx: number): PictureRef => ({
+  id, name, mime: 'image/png', widthPx, heightPx, orientation: 1, drawn: { scene, seed },
+});
+
+/** Pictures the application draws itself, offered to any job. */
+export const DRAWN_PICTURES: readonly PictureRef[] = [
+  drawn('star-chart', 'Star chart', 'star chart', 2026, 2900, 2400),
+  drawn('moon-band', 'Moon band', 'moon band', 7, 3000, 1500),
+  drawn('comet', 'Comet', 'comet', 41, 2900, 1500),
+];
+
+const byId = (id: string): PictureRef => {
+  const found = DRAWN_PICTURES.find((p) => p.id === id);
+  if (!found) throw new Error(`No drawn picture ${id}`);
+  return found;
+};
+
+const tape = (id: string, text: string, bareUnit: Reading['bareUnit'] = 'mm'): Reading => ({ id, text, bareUnit, method: 'soft tape' });
+const day = (today: Date, days: number): string => new Date(today.getTime() + days * DAY_MS).toISOString().slice(0, 10);
+
+const PROVEN_590: HeatSettings = { platenC: 188, dwellS: 65, passes: 2, clock: 'from-closing', pressure: 'medium', peel: 'hot', fallBackC: 170 };
+const TRIED_590: HeatSettings = { ...PROVEN_590, dwellS: 55 };
+
+function crewTumblers(today: Date): Job {
+  const job = newJob('star-party-tumblers', 'Star party crew tumblers');
+  return {
+    ...job,
+    pieces: 24,
+    dueOn: day(today, 10),
+    note: 'For the hill observatory’s star party. Moon band level all round.',
+    blankId: 'straight-steel-590',
+    prepared: ['Take off: lid and straw', 'Take off: rubber foot'],
+    readings: {
+      girthTop: [tape('g1', '9 1/8', 'in'), tape('g2', '23.2 cm')],
+      girthFoot: [tape('g3', '9 1/8', 'in'), tape('g4', '232')],
+      wall: [{ id: 'h1', text: '193', bareUnit: 'mm', method: 'steel rule' }],
+    },
+    art: {
+      picture: byId('star-chart'),
+      placement: START_PLACEMENT,
+      words: { text: 'Dry Fork star party', font: 'narrow', capHeightMm: 9, dxMm: -2, dyMm: 62, colour: '#f4efe0' },
+    },
+    pressId: 'tumbler-press-a',
+  };
+}
+
+function cometCans(today: Date): Job {
+  const job = newJob('comet-cans', 'Comet glass cans');
+  return {
+    ...job,
+    pieces: 12,
+    dueOn: day(today, 4),
+    blankId: 'glass-can-470',
+    prepared: ['Take off: bamboo lid', 'Take off: straw'],
+    readings: { girthTop: [tape('g1', '237')], girthFoot: [tape('g2', '237')], wall: [tape('h1', '107')] },
+    wrap: { ...job.wrap, school: 'gap', amountMm: 24 },
+    art: { picture: byId('comet'), placement: START_PLACEMENT, words: null },
+  };
+}
+
+function guideBottles(today: Date): Job {
+  const job = newJob('trail-guide-bottles', 'Trail guide bottles');
+  return { ...job, pieces: 6, dueOn: day(today, 17), blankId: 'steel-bottle-750', art: { ...job.art, picture: byId('moon-band') } };
+}
+
+function deskBeakers(today: Date): Job {
+  const job = newJob('dome-beakers', 'Dome keeper’s beakers');
+  return {
+    ...job,
+    pieces: 2,
+    dueOn: day(today, 1),
+    blankId: 'ceramic-beaker-330',
+    readings: { girthTop: [tape('g1', '10 3/16', 'in')], girthFoot: [tape('g2', '10 3/16', 'in')], wall: [tape('h1', '3 1/2', 'in')] },
+    wrap: { ...job.wrap, school: 'lap' },
+    art: { picture: byId('moon-band'), placement: START_PLACEMENT, words: null },
+    pressId: 'mug-press',
+  };
+}
+
+const entry = (id: string, at: number, settings: HeatSettings, verdict: LogEntry['verdict'], good: number, spoiled: number, rest: Partial<LogEntry> = {}): LogEntry => ({
+  id, at, jobId: 'autumn-market', jobName: 'Autumn market tumblers', blankId: 'straight-steel-590', blankName: '590 ml straight steel',
+  pressId: 'tumbler-press-a', pressName: 'Tumbler press A', settings, verdict, paperState: 'even', good, spoiled, marks: [], note: '', ...rest,
+});
+
+function pastWork(now: number): { log: LogEntry[]; recipes: Recipe[]; runs: Run[] } {
+  const log = [
+    entry('log-1', now - 41 * DAY_MS, TRIED_590, 'under', 0, 1, {
+      paperState: 'left-all',
+      marks: [{ id: 'm1', fault: 'faded-all', xMm: 110, yMm: 90, severity: 2 }],
+      note: 'Blues washed out. Plenty of dye still on the paper.',
+    }),
+    entry('log-2', now - 41 * DAY_MS + 3_600_000, PROVEN_590, 'good', 11, 0, { note: 'Ten seconds more did it.' }),
+    entry('log-3', now - 26 * DAY_MS, PROVEN_590, 'good', 18, 1, { note: 'One lint speck.' }),
+    entry('log-4', now - 12 * DAY_MS, PROVEN_590, 'good', 9, 0),
+  ];
+  const recipes = [{ id: 'recipe-590-a', blankId: 'straight-steel-590', pressId: 'tumbler-press-a', settings: PROVEN_590, keptAt: now - 41 * DAY_MS + 3_700_000 }];
+  return { log, recipes, runs: [] };
+}
+
+/** The demo shop on a given day: a two-person bench in a canyon town working for a hill observatory's star party. */
+export function demoShop(today: Date): DemoShop {
+  return {
+    shop: {
+      settings: { ...DEFAULT_SETTINGS, shopName: 'Dry Fork Bench' },
+      blanks: [...STARTER_BLANKS],
+      presses: [...STARTER_PRESSES],
+      papers: [...STARTER_PAPERS],
+      ...pastWork(today.getTime()),
+    },
+    jobs: [deskBeakers(today), cometCans(today), crewTumblers(today), guideBottles(today)],
+  };
+}
+
+/** What a shop starts with when it is not the demo: the generic things, no jobs. */
+export const starterShop = (): DemoShop => ({
+  shop: { settings: DEFAULT_SETTINGS, blanks: [...STARTER_BLANKS], presses: [...STARTER_PRESSES], papers: [...STARTER_PAPERS], recipes: [], log: [], runs: [] },
+  jobs: [],
+});

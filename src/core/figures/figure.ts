@@ -1,0 +1,66 @@
+import type { Phrase } from '../units/phrase';
+import type { Quantity } from '../units/quantity';
+import { budget, standardU, type Uncertain } from './uncertain';
+import { SOURCES } from './sources';
+
+export const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'] as const;
+export type Terrace = (typeof TERRACES)[number];
+
+/** Where a figure came from: taken by hand, reckoned by arithmetic, estimated by a model, proven on this bench. */
+export type Origin = 'taken' | 'reckoned' | 'estimated' | 'proven';
+
+export interface Improvement {
+  readonly label: string;
+  readonly advice: string;
+  /** Share of the variance this source carries, 0..1. */
+  readonly share: number;
+}
+
+/** One figure of the plan, able to explain itself. Plain JSON. */
+export interface Figure {
+  readonly id: string;
+  readonly label: string;
+  readonly quantity: Quantity;
+  readonly origin: Origin;
+  /** One line under the figure. */
+  readonly working: Phrase;
+  /** The full arithmetic, a line each. */
+  readonly arithmetic: readonly Phrase[];
+  /** Ids of the figures it was made from. */
+  readonly inputs: readonly string[];
+  /** Standard uncertainty in the base unit of the quantity. */
+  readonly standardU?: number;
+  /** Range of an estimate, in the base unit. */
+  readonly spread?: readonly [number, number];
+  /** Good pieces behind a proven figure. */
+  readonly provenBy?: number;
+  /** What to improve first, largest share first. */
+  readonly improve?: readonly Improvement[];
+}
+
+export type FigureInput = Omit<Figure, 'arithmetic' | 'inputs'> & Partial<Pick<Figure, 'arithmetic' | 'inputs'>>;
+
+export const figure = (f: FigureInput): Figure => ({ arithmetic: [], inputs: [], ...f });
+
+/** The uncertainty fields of a figure, from a propagated value. */
+export function uncertaintyOf(value: Uncertain): Pick<Figure, 'standardU' | 'improve'> {
+  const improve = budget(value)
+    .filter((line) => line.share >= 0.05)
+    .map((line) => ({ ...(SOURCES[line.source] ?? { label: line.source, advice: '' }), share: line.share }));
+  return { standardU: standardU(value), improve };
+}
+
+export type Level = 'stop' | 'heed' | 'note';
+
+/** Something that stands in the way, or should be known, with the way out. */
+export interface Finding {
+  readonly id: string;
+  readonly terrace: Terrace;
+  readonly level: Level;
+  readonly text: Phrase;
+}
+
+export const LEVEL_ORDER: Readonly<Record<Level, number>> = { stop: 0, heed: 1, note: 2 };
+
+export const worstFirst = (findings: readonly Finding[]): readonly Finding[] =>
+  [...findings].sort((a, b) => LEVEL_ORDER[a.level] - LEVEL_ORDER[b.level]);

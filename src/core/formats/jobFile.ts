@@ -1,0 +1,76 @@
+import * as z from 'zod';
+import { jobSchema, type Job } from '../job/job';
+import { idSchema } from '../shop/common';
+import { shopSchema, type Shop } from '../shop/shop';
+import type { Result } from '../result';
+import { readFile, readValue, type FileKind } from './file';
+
+/** Letters of base64 (RFC 4648) checked without a backtracking pattern: these strings run to megabytes. */
+const isBase64 = (text: string): boolean =>
+  text.length % 4 === 0 && !/[^A-Za-z0-9+/=]/.test(text) && !/=[^=]|={3}/.test(text.slice(-4));
+
+/** A picture's own bytes, untouched. 80 MB of base64 at most. */
+export const pictureFileSchema = z.strictObject({
+  id: idSchema,
+  mime: z.enum(['image/png', 'image/jpeg']),
+  base64: z.string().max(80_000_000).refine(isBase64, 'The picture inside is damaged.'),
+});
+export type PictureFile = z.infer<typeof pictureFileSchema>;
+
+export const jobFileSchema = z.strictObject({
+  format: z.literal('mesa-drift.job'),
+  version: z.literal(1),
+  job: jobSchema,
+  /** The shop's things the job draws on, so that it plans the same anywhere. */
+  shop: shopSchema,
+  pictures: z.array(pictureFileSchema).max(20),
+});
+export type JobFile = z.infer<typeof jobFileSchema>;
+
+export const JOB_FILE: FileKind<JobFile> = { format: 'mesa-drift.job', noun: 'Job file', version: 1, schema: jobFileSchema, upgrades: [] };
+
+export const shopFileSchema = z.strictObject({
+  format: z.literal('mesa-drift.shop'),
+  version: z.literal(1),
+  shop: shopSchema,
+  jobs: z.array(jobSchema),
+  pictures: z.array(pictureFileSchema).max(2000),
+});
+export type ShopFile = z.infer<typeof shopFileSchema>;
+
+export const SHOP_FILE: FileKind<ShopFile> = { format: 'mesa-drift.shop', noun: 'Shop file', version: 1, schema: shopFileSchema, upgrades: [] };
+
+/** Only what one job draws on: its blank, press and papers, what the log says of them, and its own runs. */
+export function shopForJob(job: Job, shop: Shop): Shop {
+  const touches = (x: { blankId: string; pressId: string }) => x.blankId === job.blankId && x.pressId === job.pressId;
+  return {
+    settings: shop.settings,
+    blanks: shop.blanks.filter((b) => b.id === job.blankId),
+    presses: shop.presses.filter((p) => p.id === job.pressId || shop.runs.some((r) => r.jobId === job.id && r.pressId === p.id)),
+    papers: shop.papers,
+    recipes: shop.recipes.filter(touches),
+    log: shop.log.filter((e) => e.jobId === job.id || touches(e)),
+    runs: shop.runs.filter((r) => r.jobId === job.id),
+  };
+}
+
+export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
+  format: 'mesa-drift.job',
+  version: 1,
+  job,
+  shop: shopForJob(job, shop),
+  pictures: [...pictures],
+});
+
+export const makeShopFile = (jobs: readonly Job[], shop: Shop, pictures: readonly PictureFile[]): ShopFile => ({
+  format: 'mesa-drift.shop',
+  version: 1,
+  shop,
+  jobs: [...jobs],
+  pictures: [...pictures],
+});
+
+export const readJobFile = (text: string): Result<JobFile> => readFile(text, JOB_FILE);
+export const readJobValue = (raw: unknown): Result<JobFile> => readValue(raw, JOB_FILE);
+export const readShopFile = (text: string): Result<ShopFile> => readFile(text, SHOP_FILE);
+export const fileText = (file: JobFile | ShopFile): string => `${JSON.stringify(file, null, 1)}\n`;

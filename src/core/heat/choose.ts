@@ -1,0 +1,81 @@
+import type { Origin } from '../figures/figure';
+import type { Job } from '../job/job';
+import type { Blank } from '../shop/blank';
+import { isOven, type Press } from '../shop/press';
+import type { LogEntry, Recipe } from '../shop/records';
+import { coverage, type Coverage } from './coverage';
+import { sameSettings, type HeatSettings } from './settings';
+import { startFrom, startingRange, type StartingRange } from './starting';
+
+export interface ProvenRecipe {
+  readonly recipe: Recipe;
+  readonly goodPieces: number;
+}
+
+/** Good pieces the log holds for exactly these settings on this blank and press. */
+export function goodPiecesBehind(recipe: Recipe, log: readonly LogEntry[]): number {
+  return log
+    .filter(
+      (e) =>
+        e.verdict === 'good' &&
+        e.blankId === recipe.blankId &&
+        e.pressId === recipe.pressId &&
+        sameSettings(e.settings, recipe.settings),
+    )
+    .reduce((n, e) => n + e.good, 0);
+}
+
+/** The shop's own recipe for a blank on a press: the newest it chose to keep. */
+export function provenFor(blankId: string, pressId: string, recipes: readonly Recipe[], log: readonly LogEntry[]): ProvenRecipe | null {
+  const own = recipes.filter((r) => r.blankId === blankId && r.pressId === pressId);
+  const newest = own.reduce<Recipe | null>((a, b) => (a && a.keptAt >= b.keptAt ? a : b), null);
+  return newest && { recipe: newest, goodPieces: goodPiecesBehind(newest, log) };
+}
+
+export interface ChosenHeat {
+  readonly settings: HeatSettings;
+  readonly base: HeatSettings;
+  readonly baseOrigin: Extract<Origin, 'proven' | 'estimated'>;
+  readonly originOf: Readonly<Record<keyof HeatSettings, Origin>>;
+  readonly range: StartingRange | null;
+  readonly proven: ProvenRecipe | null;
+  readonly coverage: Coverage | null;
+}
+
+const KEYS = ['platenC', 'dwellS', 'passes', 'clock', 'pressure', 'peel', 'fallBackC'] as const satisfies readonly (keyof HeatSettings)[];
+
+/** A job's settings: what the person set, over the proven recipe, over the starting range. Null where nothing is known. */
+export function chooseHeat(
+  job: Job,
+  blank: Blank,
+  press: Press,
+  girthMm: number,
+  recipes: readonly Recipe[],
+  log: readonly LogEntry[],
+): ChosenHeat | null {
+  const range = startingRange(blank.material, press.kind);
+  const proven = provenFor(blank.id, press.id, recipes, log);
+  const needed = isOven(press) ? 1 : coverage(girthMm, press.heaterLengthMm, 1).passesNeeded;
+  const clock = isOven(press) ? 'at-temperature' : press.clock;
+  const start = range && startFrom(range, needed, clock, !isOven(press) && press.autoTimer);
+  const base = proven?.recipe.settings ?? start;
+  if (!base) return null;
+  const baseOrigin = proven ? 'proven' : 'estimated';
+  const settings = { ...base, ...definedOnly(job.heat) };
+  const originOf = Object.fromEntries(
+    KEYS.map((k) => [k, job.heat[k] === undefined ? baseOrigin : 'taken']),
+  ) as Record<keyof HeatSettings, Origin>;
+  return {
+    settings,
+    base,
+    baseOrigin,
+    originOf,
+    range,
+    proven,
+    coverage: isOven(press) ? null : coverage(girthMm, press.heaterLengthMm, settings.passes),
+  };
+}
+
+function definedOnly(heat: Partial<HeatSettings>): Partial<HeatSettings> {
+  return Object.fromEntries(Object.entries(heat).filter(([, v]) => v !== undefined));
+}

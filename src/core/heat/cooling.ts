@@ -1,0 +1,26 @@
+import type { Material } from '../shop/blank';
+import type { Estimate } from './dose';
+
+/** Volumetric heat capacity, MJ/(m³ K): handbook values for 304 steel, soda-lime glass and stoneware. */
+const HEAT_CAPACITY: Readonly<Record<Material, number>> = { steel: 3.95, glass: 2.1, ceramic: 2.0 };
+
+/** Still air with radiation, per face, W/(m² K): usual and range. */
+const H_STILL_AIR = { usual: 10, low: 7, high: 14 } as const;
+export const TOUCH_SAFE_C = 45;
+export const ROOM_C = 22;
+
+/** Lumped body losing heat from its outer face (Incropera, ch. 5): t = τ ln((T0 − Ta)/(T − Ta)), τ = ρc·d/h. s. */
+export function coolingS(fromC: number, toC: number, roomC: number, tauS: number): number {
+  if (fromC <= toC) return 0;
+  return tauS * Math.log((fromC - roomC) / (toC - roomC));
+}
+
+/**
+ * Time to cool to a touch-safe 45 °C in a 22 °C room, s, with its range. `solidMm` is all the wall that has to lose its heat
+ * through the outer face: both skins of a vacuum wall.
+ */
+export function touchSafe(material: Material, solidMm: number, fromC: number): Estimate {
+  const at = (h: number) =>
+    coolingS(fromC, TOUCH_SAFE_C, ROOM_C, (HEAT_CAPACITY[material] * 1e6 * solidMm * 1e-3) / h);
+  return { value: at(H_STILL_AIR.usual), low: at(H_STILL_AIR.high), high: at(H_STILL_AIR.low) };
+}

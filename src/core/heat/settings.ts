@@ -1,0 +1,29 @@
+import * as z from 'zod';
+import { CLOCKS } from '../shop/press';
+
+export const PRESSURES = ['light', 'light-medium', 'medium', 'medium-firm', 'firm', 'sleeve', 'film'] as const;
+export const PEELS = ['hot', 'warm', 'cold', 'quench'] as const;
+export type Peel = (typeof PEELS)[number];
+export type Pressure = (typeof PRESSURES)[number];
+
+/** Everything the press needs to be told, and what the hands do between passes. Temperatures °C, times s. */
+export const heatSettingsSchema = z.strictObject({
+  platenC: z.number().min(100).max(260),
+  dwellS: z.number().min(1).max(7200),
+  passes: z.number().int().min(1).max(6),
+  clock: z.enum(CLOCKS),
+  pressure: z.enum(PRESSURES),
+  peel: z.enum(PEELS),
+  /** Let the press fall to this before closing again; null to close at once. */
+  fallBackC: z.number().min(20).max(250).nullable(),
+});
+export type HeatSettings = z.infer<typeof heatSettingsSchema>;
+
+export const sameSettings = (a: HeatSettings, b: HeatSettings): boolean =>
+  a.platenC === b.platenC &&
+  a.dwellS === b.dwellS &&
+  a.passes === b.passes &&
+  a.clock === b.clock &&
+  a.pressure === b.pressure &&
+  a.peel === b.peel &&
+  a.fallBackC === b.fallBackC;

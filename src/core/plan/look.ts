@@ -1,0 +1,41 @@
+import { figure, type Figure } from '../figures/figure';
+import type { Job } from '../job/job';
+import { oneChange, rankCauses, type OneChange, type RankedCause } from '../look/causes';
+import type { LogEntry } from '../shop/records';
+import type { Shop } from '../shop/shop';
+import { say } from '../units/phrase';
+import { count, ratio } from '../units/quantity';
+import type { HeatSection } from './heat';
+import type { PressSection } from './press';
+import { finding, type Section } from './section';
+
+export interface LookSection extends Section<'look'> {
+  readonly ranked: readonly RankedCause[];
+  readonly change: OneChange | null;
+  /** This job's entries in the log, newest first. */
+  readonly entries: readonly LogEntry[];
+}
+
+export function planLook(job: Job, shop: Shop, heat: HeatSection, press: PressSection): LookSection {
+  const { marks, paperState, verdict } = job.look;
+  const ranked = rankCauses(marks, paperState, verdict);
+  const change = heat.chosen && oneChange(ranked, verdict, heat.chosen.settings);
+  const entries = shop.log.filter((e) => e.jobId === job.id).sort((a, b) => b.at - a.at);
+  const good = entries.reduce((n, e) => n + e.good, 0);
+  const spoiled = entries.reduce((n, e) => n + e.spoiled, 0);
+  const figures: Figure[] = [
+    ...(good + spoiled > 0 ? [figure({ id: 'look.yield', label: 'Came out good', quantity: ratio(good / (good + spoiled)), origin: 'taken', working: say`${String(good)} good, ${String(spoiled)} spoiled in ${count(entries.length, 'entry', 'entries')}` })] : []),
+    ...ranked.slice(0, 3).map((c, i) => figure({ id: `look.cause-${i}`, label: c.label, quantity: ratio(c.share), origin: 'estimated', working: say`${c.change}` })),
+  ];
+  const pressed = press.good + press.spoiled > 0;
+  return {
+    terrace: 'look',
+    progress: entries.length > 0 ? 'done' : pressed ? 'ready' : 'todo',
+    summary: entries.length > 0 ? say`${String(good)} good, ${String(spoiled)} spoiled` : pressed ? say`not looked at yet` : say`no pieces yet`,
+    figures,
+    findings: pressed && entries.length === 0 ? [finding('look', 'none', 'note', say`Look it over, then write it in the log.`)] : [],
+    ranked,
+    change,
+    entries,
+  };
+}

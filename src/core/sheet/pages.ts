@@ -1,0 +1,161 @@
+import { apply, compose, rotate, translate, type Affine } from '../art/affine';
+import { boundsOf, rectCorners, type Polygon } from '../art/polygon';
+import type { FontId } from '../art/fonts';
+import { setWords, type SetWords } from '../art/words';
+import type { Placed } from '../art/place';
+import type { Words } from '../job/job';
+import type { Point, Rect } from '../shapes/straight';
+import type { Pattern } from '../wrap/wrap';
+import { TICK_ROOM_MM, type SheetLayout, type Spot } from './layout';
+
+/**
+ * What is drawn on a page, in page mm with y down. The PDF, the PNG, the SVG and the screen all draw this same list, so
+ * none can disagree with another.
+ */
+export type PageItem =
+  | { readonly kind: 'picture'; readonly matrix: Affine; readonly clip: Polygon }
+  | { readonly kind: 'words'; readonly set: SetWords; readonly font: FontId; readonly colour: string; readonly matrix: Affine; readonly clip: Polygon }
+  | { readonly kind: 'line'; readonly from: Point; readonly to: Point; readonly widthMm: number }
+  | { readonly kind: 'bar'; readonly rect: Rect; readonly filled: boolean; readonly matrix: Affine }
+  | { readonly kind: 'text'; readonly text: string; readonly emMm: number; readonly matrix: Affine };
+
+export interface Page {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly trimBox: Rect;
+  readonly bleedBox: Rect;
+  readonly items: readonly PageItem[];
+  /** How many of this page to print. */
+  readonly copies: number;
+}
+
+export interface PageArt {
+  readonly placed: Placed | null;
+  readonly words: Words | null;
+}
+
+export interface PageLabel {
+  readonly job: string;
+  readonly blank: string;
+  readonly mirrored: boolean;
+  readonly rulerMm: number;
+  readonly rulerText: string;
+}
+
+const TICK_FROM_MM = 0.5;
+const HAIR_MM = 0.15;
+
+/** Ticks at the four trim corners and at the meeting and front lines, all outside the bleed. */
+function ticks(pattern: Pattern, m: Affine): PageItem[] {
+  const { trim, bleed } = pattern;
+  const far = TICK_ROOM_MM - 0.3;
+  const line = (x1: number, y1: number, x2: number, y2: number): PageItem => ({
+    kind: 'line',
+    from: apply(m, { x: x1, y: y1 }),
+    to: apply(m, { x: x2, y: y2 }),
+    widthMm: HAIR_MM,
+  });
+  const top = bleed.y - TICK_FROM_MM;
+  const bottom = bleed.y + bleed.height + TICK_FROM_MM;
+  const left = bleed.x - TICK_FROM_MM;
+  const right = bleed.x + bleed.width + TICK_FROM_MM;
+  const run = far - TICK_FROM_MM;
+  const xs = [trim.x, trim.x + trim.width, pattern.front.x];
+  if (pattern.meetsAtMm > trim.x && pattern.meetsAtMm < trim.x + trim.width) xs.push(pattern.meetsAtMm);
+  return [
+    ...xs.flatMap((x) => [line(x, top, x, top - run), line(x, bottom, x, bottom + run)]),
+    ...[trim.y, trim.y + trim.height].flatMap((y) => [line(left, y, left - run, y), line(right, y, right + run, y)]),
+  ];
+}
+
+/** The word “rim” outside the rim edge, always readable, so nobody wraps it upside down. */
+function rimMark(pattern: Pattern, spot: Spot, mirrored: boolean): PageItem {
+  const { bleed, trim, front } = pattern;
+  const x = mirrored ? 2 * (trim.x + trim.width / 2) - front.x : front.x;
+  const at = apply(spot.plain, { x: x + 1.2, y: bleed.y - 0.6 });
+  const turn = Math.round((Math.atan2(spot.plain[1], spot.plain[0]) * 180) / Math.PI);
+  return { kind: 'text', text: 'rim', emMm: 2.4, matrix: compose(translate(at.x, at.y), rotate(turn)) };
+}
+
+function pieceItems(pattern: Pattern, spot: Spot, art: PageArt, mirrored: boolean): PageItem[] {
+  const clip = rectCorners(pattern.bleed).map((p) => apply(spot.matrix, p));
+  const items: PageItem[] = [];
+  if (art.placed) items.push({ kind: 'picture', matrix: compose(spot.matrix, art.placed.matrix), clip });
+  if (art.words) {
+    const set = setWords(art.words, pattern.trim);
+    const matrix = compose(spot.matrix, translate(set.box.x, set.baselineMm));
+    items.push({ kind: 'words', set, font: art.words.font, colour: art.words.colour, matrix, clip });
+  }
+  items.push(...ticks(pattern, spot.matrix), rimMark(pattern, spot, mirrored));
+  return items;
+}
+
+/** The strip's own coordinates: x along it, y down across it. */
+function stripMatrix(strip: SheetLayout['strip']): { readonly matrix: Affine; readonly lengthMm: number } {
+  const { rect, upright } = strip;
+  return upright
+    ? { matrix: translate(rect.x, rect.y), lengthMm: rect.width }
+    : { matrix: compose(translate(rect.x + rect.width, rect.y), rotate(90)), lengthMm: rect.height };
+}
+
+const cut = (text: string, most: number): string => (text.length <= most ? text : `${text.slice(0, most - 1)}…`);
+
+function stripItems(layout: SheetLayout, label: PageLabel, sheetText: string): PageItem[] {
+  const { matrix, lengthMm } = stripMatrix(layout.strip);
+  const step = label.rulerMm / 10;
+  const y = 4;
+  const ruler: PageItem[] = Array.from({ length: 10 }, (_, i) => ({
+    kind: 'bar',
+    rect: { x: 1 + i * step, y, width: step, height: 2.4 },
+    filled: i % 2 === 0,
+    matrix,
+  }));
+  const text = (t: string, x: number, base: number): PageItem => ({
+    kind: 'text',
+    text: t,
+    emMm: 2.6,
+    matrix: compose(matrix, translate(x, base)),
+  });
+  const mirrorLine = label.mirrored
+    ? 'Mirrored in this file: driver mirror OFF'
+    : 'NOT mirrored in this file: driver mirror ON';
+  const textX = label.rulerMm + 4;
+  const room = Math.max(12, Math.floor((lengthMm - textX) / 1.25));
+  return [
+    ...ruler,
+    text(`must measure ${label.rulerText}`, 1, 3.2),
+    text(cut(`${cut(label.job, 34)} · ${cut(label.blank, 30)}`, room), textX, 3.2),
+    text(cut(`${mirrorLine} · 100 % scale · ${sheetText}`, room), textX, 6.4),
+  ];
+}
+
+function page(layout: SheetLayout, pattern: Pattern, art: PageArt, label: PageLabel, n: number, copies: number, text: string): Page {
+  const spots = layout.spots.slice(0, n);
+  const boxOf = (rect: Rect) =>
+    boundsOf(spots.flatMap((s) => rectCorners(rect).map((p) => apply(s.matrix, p))));
+  return {
+    widthMm: layout.paper.widthMm,
+    heightMm: layout.paper.heightMm,
+    trimBox: boxOf(pattern.trim),
+    bleedBox: boxOf(pattern.bleed),
+    items: [...spots.flatMap((s) => pieceItems(pattern, s, art, label.mirrored)), ...stripItems(layout, label, text)],
+    copies,
+  };
+}
+
+/** The distinct pages of a job: the full sheet, and the last one where it holds fewer. */
+export function drawPages(layout: SheetLayout, pattern: Pattern, art: PageArt, label: PageLabel): readonly Page[] {
+  const { sheets, perSheet, onLast } = layout;
+  const full = onLast === perSheet ? sheets : sheets - 1;
+  const pages: Page[] = [];
+  if (full > 0) pages.push(page(layout, pattern, art, label, perSheet, full, `print ${full}`));
+  if (onLast !== perSheet) pages.push(page(layout, pattern, art, label, onLast, 1, 'print 1'));
+  return pages;
+}
+
+/** A ruler that fits the strip and reads in round numbers of the shop's unit, mm. */
+export function rulerFor(layout: SheetLayout, unit: 'mm' | 'in'): { readonly rulerMm: number; readonly rulerText: string } {
+  const room = stripMatrix(layout.strip).lengthMm - 60;
+  if (unit === 'mm') return room >= 100 ? { rulerMm: 100, rulerText: '100 mm' } : { rulerMm: 50, rulerText: '50 mm' };
+  return room >= 101.6 ? { rulerMm: 101.6, rulerText: '4 in' } : { rulerMm: 50.8, rulerText: '2 in' };
+}

@@ -1,0 +1,70 @@
+import * as z from 'zod';
+import { idSchema, momentSchema, noteSchema } from './common';
+import { heatSettingsSchema } from '../heat/settings';
+import { FAULT_IDS } from '../look/faults';
+
+export const PAPER_STATES = ['even', 'left-all', 'left-in-places', 'browned'] as const;
+export const VERDICTS = ['good', 'under', 'over', 'other'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+/** A fault seen on the unrolled face. x, y in mm from the top left of the trimmed wrap, face up. */
+export const markSchema = z.strictObject({
+  id: idSchema,
+  fault: z.enum(FAULT_IDS),
+  xMm: z.number().min(-50).max(1200),
+  yMm: z.number().min(-50).max(1200),
+  severity: z.union([z.literal(1), z.literal(2), z.literal(3)]),
+});
+export type Mark = z.infer<typeof markSchema>;
+
+/** Settings the shop keeps as proven for a blank on a press. How many pieces stand behind it is counted from the log. */
+export const recipeSchema = z.strictObject({
+  id: idSchema,
+  blankId: idSchema,
+  pressId: idSchema,
+  settings: heatSettingsSchema,
+  keptAt: momentSchema,
+});
+export type Recipe = z.infer<typeof recipeSchema>;
+
+/** What was done and what came of it. Never edited: a wrong entry is answered by another. */
+export const logEntrySchema = z.strictObject({
+  id: idSchema,
+  at: momentSchema,
+  jobId: idSchema,
+  jobName: z.string().max(80),
+  blankId: idSchema,
+  blankName: z.string().max(80),
+  pressId: idSchema,
+  pressName: z.string().max(80),
+  settings: heatSettingsSchema,
+  verdict: z.enum(VERDICTS),
+  paperState: z.enum(PAPER_STATES),
+  good: z.number().int().min(0).max(100000),
+  spoiled: z.number().int().min(0).max(100000),
+  marks: z.array(markSchema).max(200),
+  note: noteSchema,
+});
+export type LogEntry = z.infer<typeof logEntrySchema>;
+
+const eventBase = { at: momentSchema };
+/** What happened at the press, in order. State is folded from these, so a reload loses nothing. */
+export const runEventSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ ...eventBase, kind: z.literal('next') }),
+  z.strictObject({ ...eventBase, kind: z.literal('back') }),
+  z.strictObject({ ...eventBase, kind: z.literal('spoiled') }),
+  z.strictObject({ ...eventBase, kind: z.literal('stop') }),
+]);
+export type RunEvent = z.infer<typeof runEventSchema>;
+
+export const runSchema = z.strictObject({
+  id: idSchema,
+  jobId: idSchema,
+  pressId: idSchema,
+  startedAt: momentSchema,
+  pieces: z.number().int().min(1).max(100000),
+  /** Copied at the start, so editing the job never moves a running clock. */
+  settings: heatSettingsSchema,
+  events: z.array(runEventSchema).max(100000),
+});
+export type Run = z.infer<typeof runSchema>;

@@ -1,0 +1,18 @@
+import * as z from 'zod';
+import { blankSchema } from './blank';
+import { paperSchema } from './paper';
+import { pressSchema } from './press';
+import { logEntrySchema, recipeSchema, runSchema } from './records';
+import { settingsSchema } from './settings';
+
+/** The shop's own things, everything a plan may draw on besides the job. */
+export const shopSchema = z.strictObject({
+  settings: settingsSchema,
+  blanks: z.array(blankSchema),
+  presses: z.array(pressSchema),
+  papers: z.array(paperSchema),
+  recipes: z.array(recipeSchema),
+  log: z.array(logEntrySchema),
+  runs: z.array(runSchema),
+});
+export type Shop = z.infer<typeof shopSchema>;

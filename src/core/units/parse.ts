@@ -1,0 +1,146 @@
+import { fail, ok, type Result } from '../result';
+import { MM_PER_INCH } from './quantity';
+import { toCelsius, type LengthUnit, type TemperatureUnit } from './format';
+
+/** How a length was written down; decides how finely it can be trusted. */
+export type Written = 'fraction' | 'decimal' | 'whole';
+
+export interface ParsedLength {
+  readonly valueMm: number;
+  readonly unit: LengthUnit | 'cm';
+  readonly written: Written;
+  /** Smallest step the writing itself shows: 1/denominator in for fractions, last decimal place, one unit for wholes. */
+  readonly writtenStepMm: number;
+}
+
+const UNIT_WORDS: Readonly<Record<string, ParsedLength['unit']>> = {
+  mm: 'mm', millimetre: 'mm', millimetres: 'mm', millimeter: 'mm', millimeters: 'mm',
+  cm: 'cm', centimetre: 'cm', centimetres: 'cm', centimeter: 'cm', centimeters: 'cm',
+  in: 'in', inch: 'in', inches: 'in', '"': 'in', "''": 'in',
+};
+
+const MM_PER: Readonly<Record<ParsedLength['unit'], number>> = { mm: 1, cm: 10, in: MM_PER_INCH };
+
+const VULGAR: Readonly<Record<string, string>> = {
+  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3',
+};
+
+function normalise(text: string): string {
+  return text
+    .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (c) => ` ${VULGAR[c] ?? ''}`)
+    .replace(/[\u2044\u2215]/g, '/')
+    .replace(/[\u2033\u201C\u201D]/g, '"')
+    .replace(/[\u2032\u2018\u2019]/g, "'")
+    .replace(/[\u2012-\u2015\u2212]/g, '-')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .toLowerCase();
+}
+
+const WAY_OUT = 'Write it as 8 3/8, 8.375 in, 213 or 21.3 cm.';
+const unreadable = (text: string, where: string): Result<never> =>
+  fail(`“${text.slice(0, 24)}” cannot be read as a length.`, where, WAY_OUT);
+
+/**
+ * A length as people write it on a bench note: `8 3/8`, `8-3/8"`, `8⅜`, `213`, `21.3 cm`, `21,3 cm`.
+ * A bare fraction is in inches; any other bare number is in `bareUnit`. Returns a positive length in mm.
+ */
+export function parseLength(text: string, bareUnit: LengthUnit, where = 'Length'): Result<ParsedLength> {
+  const clean = normalise(text);
+  if (clean === '') return fail('Nothing is written.', where, WAY_OUT);
+  const split = /^([-\d.,/ ]*\d)\s*([a-z"']*)\.?$/.exec(clean);
+  if (!split) return unreadable(text, where);
+  const [, body = '', unitWord = ''] = split;
+  const named = unitWord === '' ? null : UNIT_WORDS[unitWord];
+  if (named === undefined) {
+    return fail(`“${unitWord}” is not a unit of length known here.`, where, 'Use mm, cm or in.');
+  }
+  if (body.startsWith('-')) return fail('A length cannot be below zero.', where, WAY_OUT);
+  const parsed = body.includes('/')
+    ? parseFraction(body, named, text, where)
+    : parseDecimal(body, named ?? bareUnit, text, where);
+  if (parsed.ok && parsed.value.valueMm === 0) return fail('A length cannot be zero.', where, WAY_OUT);
+  return parsed;
+}
+
+function parseFraction(
+  body: string,
+  named: ParsedLength['unit'] | null,
+  text: string,
+  where: string,
+): Result<ParsedLength> {
+  const m = /^(?:(\d{1,4})[ -]+)?(\d{1,3})\/(\d{1,3})$/.exec(body.trim());
+  if (!m) return unreadable(text, where);
+  if (named !== null && named !== 'in') {
+    return fail('Fractions are read in inches.', where, 'Write millimetres with a decimal, as 213.5.');
+  }
+  const whole = Number(m[1] ?? 0);
+  const top = Number(m[2]);
+  const bottom = Number(m[3]);
+  if (bottom === 0) return fail('A fraction cannot have 0 below the line.', where, WAY_OUT);
+  if (m[1] !== undefined && top >= bottom) {
+    return fail(`${top}/${bottom} is a whole inch or more.`, where, 'Carry it over: 8 9/8 is 9 1/8.');
+  }
+  return ok({
+    valueMm: (whole + top / bottom) * MM_PER_INCH,
+    unit: 'in',
+    written: 'fraction',
+    writtenStepMm: MM_PER_INCH / bottom,
+  });
+}
+
+function parseDecimal(
+  body: string,
+  unit: ParsedLength['unit'],
+  text: string,
+  where: string,
+): Result<ParsedLength> {
+  if (/^\d{1,3},\d{3}$/.test(body) && unit === 'mm') {
+    return fail(`“${body}” can be read two ways.`, where, 'Leave out the comma, or use a point for decimals.');
+  }
+  const m = /^(\d{1,6})?(?:[.,](\d{1,6}))?$/.exec(body);
+  if (!m || (m[1] === undefined && m[2] === undefined)) return unreadable(text, where);
+  const decimals = m[2]?.length ?? 0;
+  const value = Number(`${m[1] ?? 0}.${m[2] ?? 0}`);
+  return ok({
+    valueMm: value * MM_PER[unit],
+    unit,
+    written: decimals > 0 ? 'decimal' : 'whole',
+    writtenStepMm: 10 ** -decimals * MM_PER[unit],
+  });
+}
+
+/** A temperature as written: `188`, `188 C`, `370F`. Bare numbers are in `bareUnit`. Returns °C, 0 to 260. */
+export function parseTemperature(text: string, bareUnit: TemperatureUnit, where = 'Temperature'): Result<number> {
+  const m = /^(-?\d{1,4}(?:[.,]\d)?)\s*°?\s*([cf])?$/i.exec(text.trim());
+  if (!m) return fail(`“${text.slice(0, 16)}” cannot be read as a temperature.`, where, 'Write 188 C or 370 F.');
+  const unit = (m[2]?.toUpperCase() ?? bareUnit) as TemperatureUnit;
+  const value = Number((m[1] ?? '').replace(',', '.'));
+  const c = unit === 'F' ? toCelsius(value) : value;
+  if (c > 260 && unit === 'C') {
+    return fail(`${value} °C is hotter than any coating stands.`, where, `Is that °F? Write ${value} F.`);
+  }
+  if (c > 260) return fail(`${value} °F is hotter than any coating stands.`, where, 'Common work is 350 to 405 °F.');
+  if (c < 0) return fail('That is below freezing.', where, 'Common work is 175 to 205 °C.');
+  return ok(c);
+}
+
+/** A time as written: `65`, `65 s`, `1:05`, `2 min`, `1 min 5`. Returns seconds, 1 to 7200. */
+export function parseDuration(text: string, where = 'Time'): Result<number> {
+  const clean = text.trim().toLowerCase();
+  const way = 'Write seconds, as 65, or minutes and seconds, as 1:05.';
+  const clock = /^(\d{1,3}):([0-5]\d)(?:\s*min)?$/.exec(clean);
+  const words = /^(\d{1,3}(?:[.,]\d)?)\s*m(?:in)?(?:\s*(\d{1,2})\s*(?:s|sec)?)?$/.exec(clean);
+  const plain = /^(\d{1,4})\s*(?:s|sec|seconds)?$/.exec(clean);
+  const s = clock
+    ? Number(clock[1]) * 60 + Number(clock[2])
+    : words
+      ? Number((words[1] ?? '0').replace(',', '.')) * 60 + Number(words[2] ?? 0)
+      : plain
+        ? Number(plain[1])
+        : null;
+  if (s === null) return fail(`“${text.slice(0, 16)}” cannot be read as a time.`, where, way);
+  if (s < 1) return fail('No time at all.', where, way);
+  if (s > 7200) return fail('That is more than two hours.', where, way);
+  return ok(s);
+}
