@@ -19,11 +19,12 @@ export function rotate(deg: number): Affine {
 /** Left to right about the vertical line x = `axis`. */
 export const mirrorX = (axis: number): Affine => [-1, 0, 0, 1, 2 * axis, 0];
 
+/** The product; adding 0 turns −0 into 0, which JSON could not keep. */
 const times = (m: Affine, n: Affine): Affine => [
-  m[0] * n[0] + m[2] * n[1],
-  m[1] * n[0] + m[3] * n[1],
-  m[0] * n[2] + m[2] * n[3],
-  m[1] * n[2] + m[3] * n[3],
+  m[0] * n[0] + m[2] * n[1] + 0,
+  m[1] * n[0] + m[3] * n[1] + 0,
+  m[0] * n[2] + m[2] * n[3] + 0,
+  m[1] * n[2] + m[3] * n[3] + 0,
   m[0] * n[4] + m[2] * n[5] + m[4],
   m[1] * n[4] + m[3] * n[5] + m[5],
 ];

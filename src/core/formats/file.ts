@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import type * as z from 'zod';
 import { fail, ok, type Result } from '../result';
 
 /** Turns a file of version n into one of version n + 1. Index 0 upgrades version 1. */

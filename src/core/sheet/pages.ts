@@ -6,7 +6,7 @@ import type { Placed } from '../art/place';
 import type { Words } from '../job/job';
 import type { Point, Rect } from '../shapes/straight';
 import type { Pattern } from '../wrap/wrap';
-import { TICK_ROOM_MM, type SheetLayout, type Spot } from './layout';
+import { spotMatrix, TICK_ROOM_MM, type SheetLayout, type Spot } from './layout';
 
 /**
  * What is drawn on a page, in page mm with y down. The PDF, the PNG, the SVG and the screen all draw this same list, so
@@ -77,17 +77,34 @@ function rimMark(pattern: Pattern, spot: Spot, mirrored: boolean): PageItem {
   return { kind: 'text', text: 'rim', emMm: 2.4, matrix: compose(translate(at.x, at.y), rotate(turn)) };
 }
 
-function pieceItems(pattern: Pattern, spot: Spot, art: PageArt, mirrored: boolean): PageItem[] {
-  const clip = rectCorners(pattern.bleed).map((p) => apply(spot.matrix, p));
+function artItems(pattern: Pattern, matrix: Affine, art: PageArt): PageItem[] {
+  const clip = rectCorners(pattern.bleed).map((p) => apply(matrix, p));
   const items: PageItem[] = [];
-  if (art.placed) items.push({ kind: 'picture', matrix: compose(spot.matrix, art.placed.matrix), clip });
+  if (art.placed) items.push({ kind: 'picture', matrix: compose(matrix, art.placed.matrix), clip });
   if (art.words) {
     const set = setWords(art.words, pattern.trim);
-    const matrix = compose(spot.matrix, translate(set.box.x, set.baselineMm));
-    items.push({ kind: 'words', set, font: art.words.font, colour: art.words.colour, matrix, clip });
+    const at = compose(matrix, translate(set.box.x, set.baselineMm));
+    items.push({ kind: 'words', set, font: art.words.font, colour: art.words.colour, matrix: at, clip });
   }
-  items.push(...ticks(pattern, spot.matrix), rimMark(pattern, spot, mirrored));
   return items;
+}
+
+function pieceItems(pattern: Pattern, spot: Spot, art: PageArt, mirrored: boolean): PageItem[] {
+  return [...artItems(pattern, spot.matrix, art), ...ticks(pattern, spot.matrix), rimMark(pattern, spot, mirrored)];
+}
+
+/** One piece out to its bleed with no marks at all, as a page of its own. */
+export function pieceAlone(pattern: Pattern, art: PageArt, mirrored: boolean): Page {
+  const { bleed, trim } = pattern;
+  const matrix = spotMatrix(pattern, 0, 0, false, mirrored);
+  return {
+    widthMm: bleed.width,
+    heightMm: bleed.height,
+    bleedBox: { x: 0, y: 0, width: bleed.width, height: bleed.height },
+    trimBox: { x: trim.x - bleed.x, y: trim.y - bleed.y, width: trim.width, height: trim.height },
+    items: artItems(pattern, matrix, art),
+    copies: 1,
+  };
 }
 
 /** The strip's own coordinates: x along it, y down across it. */

@@ -1,0 +1,65 @@
+import tseslint from 'typescript-eslint';
+import next from '@next/eslint-plugin-next';
+import hooks from 'eslint-plugin-react-hooks';
+import boundaries from 'eslint-plugin-boundaries';
+
+// Who may import whom. The core knows nobody; routes know everybody.
+const rooms = ['core', 'data', 'workers', 'ui', 'features', 'app'];
+const mayUse = {
+  core: ['core'],
+  workers: ['core', 'workers'],
+  data: ['core', 'workers', 'data'],
+  ui: ['core', 'ui'],
+  features: ['core', 'data', 'workers', 'ui', 'features'],
+  app: ['core', 'data', 'workers', 'ui', 'features', 'app'],
+};
+
+export default tseslint.config(
+  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'public/**', 'tmp/**', 'test-results/**', 'playwright-report/**'] },
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [tseslint.configs.recommended],
+    plugins: { '@next/next': next, 'react-hooks': hooks },
+    rules: {
+      ...next.configs.recommended.rules,
+      ...hooks.configs.recommended.rules,
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports', disallowTypeAnnotations: false }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@next/next/no-html-link-for-pages': 'off',
+    },
+  },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/**/*.test.{ts,tsx}'],
+    plugins: { boundaries },
+    settings: {
+      'import/resolver': { typescript: { alwaysTryTypes: true } },
+      'boundaries/include': ['src/**/*'],
+      'boundaries/elements': rooms.map((type) => ({ type, pattern: `src/${type}` })),
+    },
+    rules: {
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          policies: rooms.map((type) => ({
+            from: { element: { type } },
+            allow: { to: { element: { type: mayUse[type] } } },
+          })),
+        },
+      ],
+      'boundaries/no-unknown-files': 'error',
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts', 'src/core/formats/testPicture.ts'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: ['react*', 'next*', 'dexie*', 'comlink', 'd3-selection', 'node:*', 'fs', 'fflate'] }],
+      'no-restricted-globals': ['error', 'window', 'document', 'setTimeout', 'setInterval', 'fetch', 'localStorage', 'indexedDB', 'performance'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }],
+    },
+  },
+);

@@ -1,0 +1,154 @@
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import fontkit from '@pdf-lib/fontkit';
+import type { Placement, Words } from '../job/job';
+import { apply, compose, determinant, IDENTITY, invert, mirrorX, orientationMap, rotate, scale, translate } from './affine';
+import { FONTS } from './fonts';
+import { placePicture } from './place';
+import { area, boundsOf, rectCorners, uncovered } from './polygon';
+import { drawScene } from './scenes';
+import { runsOutMm, setWords, touches } from './words';
+
+const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const rectArb = fc.record({ x: num(-50, 50), y: num(-50, 50), width: num(1, 300), height: num(1, 300) });
+
+describe('maps', () => {
+  test('a map and its inverse is the identity', () => {
+    fc.assert(
+      fc.property(num(-100, 100), num(-100, 100), num(-360, 360), num(0.1, 10), num(-50, 50), num(-50, 50), (dx, dy, deg, s, x, y) => {
+        const m = compose(translate(dx, dy), rotate(deg), scale(s), mirrorX(3));
+        const back = invert(m);
+        expect(back).not.toBeNull();
+        if (!back) return;
+        const p = apply(compose(back, m), { x, y });
+        expect(p.x).toBeCloseTo(x, 6);
+        expect(p.y).toBeCloseTo(y, 6);
+        expect(Math.sign(determinant(m))).toBe(-1);
+      }),
+    );
+    expect(invert(scale(0))).toBeNull();
+  });
+
+  test('quarter turns are exact and clockwise', () => {
+    expect(apply(rotate(90), { x: 1, y: 0 })).toEqual({ x: 0, y: 1 });
+    expect(compose(rotate(90), rotate(-90))).toEqual(IDENTITY);
+  });
+
+  test('every EXIF orientation keeps the picture inside its seen size and area', () => {
+    for (let o = 1; o <= 8; o += 1) {
+      const [w, h] = [40, 30];
+      const stored = o >= 5 ? { x: 0, y: 0, width: h, height: w } : { x: 0, y: 0, width: w, height: h };
+      const seen = boundsOf(rectCorners(stored).map((p) => apply(orientationMap(o, w, h), p)));
+      expect(seen).toEqual({ x: 0, y: 0, width: w, height: h });
+    }
+    // Orientation 6: the stored top left is seen at the top right (Exif 2.32).
+    expect(apply(orientationMap(6, 40, 30), { x: 0, y: 0 })).toEqual({ x: 40, y: 0 });
+    expect(apply(orientationMap(8, 40, 30), { x: 0, y: 0 })).toEqual({ x: 0, y: 30 });
+  });
+});
+
+describe('what is left uncovered', () => {
+  test('covered and uncovered parts add up to the whole', () => {
+    fc.assert(
+      fc.property(rectArb, rectArb, num(-180, 180), (whole, cover, deg) => {
+        const turned = rectCorners(cover).map((p) => apply(rotate(deg), p));
+        const pieces = uncovered(rectCorners(whole), turned, 0);
+        const bare = pieces.reduce((s, p) => s + area(p), 0);
+        // The part of the cover inside the whole, by asking the question the other way round.
+        const outsideOfCover = uncovered(turned, rectCorners(whole), 0).reduce((s, p) => s + area(p), 0);
+        const common = area(turned) - outsideOfCover;
+        expect(bare + common).toBeCloseTo(area(rectCorners(whole)), 3);
+      }),
+    );
+  });
+});
+
+describe('placing a picture', () => {
+  const trim = { x: 0, y: 0, width: 234, height: 190 };
+  const bleed = { x: -3, y: -3, width: 240, height: 196 };
+  const at = (p: Partial<Placement>): Placement => ({ base: 'cover', scale: 1, dxMm: 0, dyMm: 0, turnDeg: 0, ...p });
+
+  test('cover leaves nothing bare at any turn, and no smaller scale would do', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 10, max: 8000 }), fc.integer({ min: 10, max: 8000 }), num(-180, 180), (w, h, turnDeg) => {
+        expect(placePicture(w, h, at({ turnDeg }), trim, bleed).bare).toEqual([]);
+        expect(placePicture(w, h, at({ turnDeg, scale: 0.99 }), trim, bleed).bare.length).toBeGreaterThan(0);
+      }),
+    );
+  });
+
+  test('fit stays inside the trim at any turn', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 10, max: 8000 }), fc.integer({ min: 10, max: 8000 }), num(-180, 180), (w, h, turnDeg) => {
+        const b = boundsOf(placePicture(w, h, at({ base: 'fit', turnDeg }), trim, bleed).corners);
+        expect(b.x).toBeGreaterThan(-1e-6);
+        expect(b.x + b.width).toBeLessThan(trim.width + 1e-6);
+        expect(b.y + b.height).toBeLessThan(trim.height + 1e-6);
+        expect(Math.min(trim.width - b.width, trim.height - b.height)).toBeCloseTo(0, 6);
+      }),
+    );
+  });
+
+  test('ppi is pixels over printed inches', () => {
+    const p = placePicture(2400, 1960, at({}), trim, bleed);
+    expect(p.widthMm).toBeCloseTo(240, 9);
+    expect(p.ppi).toBeCloseTo((2400 / 240) * 25.4, 9);
+  });
+
+  test('a picture slid aside falls short by exactly the slide', () => {
+    const p = placePicture(2400, 1960, at({ dxMm: 4 }), trim, bleed);
+    expect(p.shortfallMm.left).toBeCloseTo(4, 6);
+    expect(p.shortfallMm.right).toBe(0);
+    expect(p.shortfallMm.top).toBe(0);
+    const down = placePicture(2400, 1960, at({ dyMm: -2.5 }), trim, bleed);
+    expect(down.shortfallMm.bottom).toBeCloseTo(2.5, 6);
+    expect(down.shortfallMm.left).toBe(0);
+  });
+});
+
+describe('words', () => {
+  const trim = { x: 0, y: 0, width: 234, height: 190 };
+  const words: Words = { text: 'Dome 4', font: 'plain', capHeightMm: 10, dxMm: 5, dyMm: -20, colour: '#ffffff' };
+
+  test('the shipped metrics agree with the shipped fonts', () => {
+    for (const f of FONTS) {
+      const font = fontkit.create(readFileSync(`node_modules/@fontsource/${f.file.split('-latin')[0]}/files/${f.file}.woff`));
+      const text = 'Mesa Ø½é 0123';
+      const advance = [...text].reduce((s, ch) => s + font.glyphForCodePoint(ch.codePointAt(0) ?? 0).advanceWidth, 0);
+      const set = setWords({ ...words, text, font: f.id }, trim);
+      expect(set.missing).toEqual([]);
+      expect(set.box.width / set.emMm).toBeCloseTo(advance / font.unitsPerEm, 2);
+      expect(set.box.height / set.emMm).toBeCloseTo(font.capHeight / font.unitsPerEm, 3);
+    }
+  });
+
+  test('the box stands where it was put, letters run left to right', () => {
+    const set = setWords(words, trim);
+    expect(set.box.x + set.box.width / 2).toBeCloseTo(122, 9);
+    expect(set.box.y + set.box.height / 2).toBeCloseTo(75, 9);
+    const xs = set.letters.map((l) => l.xMm);
+    expect([...xs].sort((a, b) => a - b)).toEqual(xs);
+    expect(set.baselineMm).toBeCloseTo(80, 9);
+  });
+
+  test('a letter the font lacks is named once', () => {
+    expect(setWords({ ...words, text: 'Łukasz Łąka' }, trim).missing).toEqual(['Ł', 'ą']);
+  });
+
+  test('running out and touching', () => {
+    expect(runsOutMm({ x: 0, y: 0, width: 10, height: 5 }, { x: 2, y: 0, width: 20, height: 20 })).toBe(2);
+    expect(runsOutMm({ x: 3, y: 1, width: 5, height: 5 }, { x: 2, y: 0, width: 20, height: 20 })).toBe(0);
+    expect(touches({ x: 0, y: 0, width: 2, height: 2 }, [{ x: 2, y: 0, width: 2, height: 2 }])).toBe(false);
+    expect(touches({ x: 0, y: 0, width: 2.1, height: 2 }, [{ x: 2, y: 0, width: 2, height: 2 }])).toBe(true);
+  });
+});
+
+test('a drawn scene is the same for the same seed and continues across the seam', () => {
+  const a = drawScene('star chart', 900, 600, 3);
+  expect(drawScene('star chart', 900, 600, 3)).toEqual(a);
+  expect(drawScene('star chart', 900, 600, 4)).not.toEqual(a);
+  const dots = a.shapes.flatMap((s) => (s.kind === 'dot' ? [s] : []));
+  for (const d of dots.filter((s) => s.x + s.r > 900)) {
+    expect(dots.some((o) => o.y === d.y && Math.abs(o.x - (d.x - 900)) < 1e-9)).toBe(true);
+  }
+});

@@ -1,0 +1,8 @@
+import * as z from 'zod';
+import { jobFileSchema, shopFileSchema } from './jobFile';
+
+/** JSON Schema (2020-12) of each file format, generated from the schema the application reads with. */
+export const jsonSchemas = (): Readonly<Record<'job-file' | 'shop-file', unknown>> => ({
+  'job-file': z.toJSONSchema(jobFileSchema),
+  'shop-file': z.toJSONSchema(shopFileSchema),
+});

@@ -1,0 +1,150 @@
+import fc from 'fast-check';
+import { demoShop } from '../demo/demoShop';
+import { MATERIALS } from '../shop/blank';
+import { PRESS_KINDS } from '../shop/press';
+import type { Job } from '../job/job';
+import type { Shop } from '../shop/shop';
+import { chooseHeat, goodPiecesBehind, provenFor } from './choose';
+import { coolingS, touchSafe } from './cooling';
+import { coverage, exposures } from './coverage';
+import { doseRate, equalDose, equalDoseS } from './dose';
+import { heatSettingsSchema, sameSettings } from './settings';
+import { startFrom, startingRange, STARTING_RANGES } from './starting';
+
+const DEMO = demoShop(new Date('2026-11-24T12:00:00Z'));
+const find = <T extends { id: string }>(xs: readonly T[], id: string): T => {
+  const x = xs.find((v) => v.id === id);
+  if (!x) throw new Error(id);
+  return x;
+};
+const JOB = find(DEMO.jobs, 'star-party-tumblers');
+const BLANK = find(DEMO.shop.blanks, 'straight-steel-590');
+const PRESS = find(DEMO.shop.presses, 'tumbler-press-a');
+
+describe('dose', () => {
+  test('200 °C is the reference', () => expect(doseRate(200)).toBe(1));
+  test('the Arrhenius ratio over ten degrees, by hand', () => {
+    // exp(60000/8.314462618 × (1/463.15 − 1/473.15)) = 1.39004, worked with a pocket calculator.
+    expect(equalDoseS(60, 200, 190)).toBeCloseTo(60 * 1.39, 1);
+  });
+  test('there and back is the same time; hotter is shorter', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 10, max: 900, noNaN: true }), fc.double({ min: 150, max: 215, noNaN: true }), fc.double({ min: 150, max: 215, noNaN: true }), (s, a, b) => {
+        expect(equalDoseS(equalDoseS(s, a, b), b, a)).toBeCloseTo(s, 6);
+        if (b > a + 0.01) expect(equalDoseS(s, a, b)).toBeLessThan(s);
+        const e = equalDose(s, a, b);
+        expect(e.low).toBeLessThanOrEqual(e.value + 1e-9);
+        expect(e.high).toBeGreaterThanOrEqual(e.value - 1e-9);
+      }),
+    );
+  });
+});
+
+describe('how the heater reaches round', () => {
+  test('least and most exposures agree with counting points one by one', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 20, max: 359, noNaN: true }), fc.integer({ min: 1, max: 6 }), (covered, passes) => {
+        const counts = Array.from({ length: 7200 }, (_, i) => {
+          const at = i * 0.05 + 0.0123;
+          let n = 0;
+          for (let p = 0; p < passes; p += 1) if ((((at - (p * 360) / passes) % 360) + 360) % 360 < covered) n += 1;
+          return n;
+        });
+        const [least, most] = exposures(covered, passes);
+        const nearEdge = Math.abs(covered / (360 / passes) - Math.round(covered / (360 / passes))) < 0.01;
+        if (nearEdge) return;
+        expect(least).toBe(Math.min(...counts));
+        expect(most).toBe(Math.max(...counts));
+      }),
+      { numRuns: 60 },
+    );
+  });
+  test('covered and gap make the round; passes needed do reach', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 60, max: 640, noNaN: true }), fc.double({ min: 60, max: 600, noNaN: true }), (c, heater) => {
+        const one = coverage(c, heater, 1);
+        expect(one.coveredDeg + one.gapDeg).toBeCloseTo(360, 9);
+        if (one.passesNeeded < 6) expect(coverage(c, heater, one.passesNeeded).exposures[0]).toBeGreaterThanOrEqual(1);
+      }),
+    );
+  });
+  test('a mat that goes all round needs one pass; two halves need more than two', () => {
+    expect(coverage(230, 240, 1)).toMatchObject({ coveredDeg: 360, passesNeeded: 1, gapDeg: 0, exposures: [1, 1] });
+    expect(coverage(360, 180, 2).passesNeeded).toBe(3);
+  });
+});
+
+describe('cooling', () => {
+  test('is the lumped exponential', () => {
+    const tau = 300;
+    const t = coolingS(188, 45, 22, tau);
+    expect(22 + (188 - 22) * Math.exp(-t / tau)).toBeCloseTo(45, 9);
+    expect(coolingS(40, 45, 22, tau)).toBe(0);
+  });
+  test('thicker and hotter take longer; the range holds the usual', () => {
+    expect(touchSafe('steel', 1, 188).value).toBeGreaterThan(touchSafe('steel', 0.5, 188).value);
+    expect(touchSafe('steel', 1, 200).value).toBeGreaterThan(touchSafe('steel', 1, 180).value);
+    const e = touchSafe('glass', 3, 180);
+    expect(e.low).toBeLessThan(e.value);
+    expect(e.high).toBeGreaterThan(e.value);
+  });
+});
+
+describe('starting ranges', () => {
+  test('every start made from one is a valid setting inside it', () => {
+    for (const r of STARTING_RANGES) {
+      for (const passes of [1, 2]) {
+        const s = startFrom(r, passes, 'from-closing', true);
+        expect(heatSettingsSchema.safeParse(s).success).toBe(true);
+        expect(s.platenC).toBeGreaterThanOrEqual(r.platenC[0]);
+        expect(s.platenC).toBeLessThanOrEqual(r.platenC[1]);
+        expect(s.dwellS).toBeGreaterThanOrEqual(r.dwellS[0]);
+        expect(s.dwellS).toBeLessThanOrEqual(r.dwellS[1]);
+        expect(s.fallBackC === null).toBe(passes === 1);
+      }
+    }
+  });
+  test('glass is never started hot enough, or quenched, to crack', () => {
+    for (const r of STARTING_RANGES.filter((x) => x.material === 'glass')) {
+      expect(r.platenC[1]).toBeLessThanOrEqual(190);
+      expect(r.peel).not.toBe('quench');
+    }
+  });
+  test('every material has a press and glass has no oven school', () => {
+    for (const m of MATERIALS) expect(PRESS_KINDS.some((k) => startingRange(m, k))).toBe(true);
+    expect(startingRange('glass', 'oven')).toBeNull();
+  });
+});
+
+describe('what a job starts from', () => {
+  const choose = (job: Job, shop: Shop) => chooseHeat(job, BLANK, PRESS, 230.6, shop.recipes, shop.log);
+  test('the proven recipe comes first, with the pieces behind it counted from the log', () => {
+    const c = choose(JOB, DEMO.shop);
+    expect(c?.baseOrigin).toBe('proven');
+    expect(c?.settings.dwellS).toBe(65);
+    expect(c?.proven?.goodPieces).toBe(11 + 18 + 9);
+    expect(c?.originOf.dwellS).toBe('proven');
+  });
+  test('with none, the usual range, and the passes the heater needs', () => {
+    const c = choose(JOB, { ...DEMO.shop, recipes: [] });
+    expect(c?.baseOrigin).toBe('estimated');
+    expect(c?.settings.passes).toBe(2);
+    expect(c?.settings.platenC).toBe(190);
+  });
+  test('what a hand set wins, and only that is marked as taken', () => {
+    const c = choose({ ...JOB, heat: { dwellS: 70 } }, DEMO.shop);
+    expect(c?.settings).toMatchObject({ dwellS: 70, platenC: 188 });
+    expect(c?.originOf).toMatchObject({ dwellS: 'taken', platenC: 'proven' });
+  });
+  test('a recipe of another press or blank is not borrowed', () => {
+    expect(provenFor('straight-steel-350', PRESS.id, DEMO.shop.recipes, DEMO.shop.log)).toBeNull();
+    expect(provenFor(BLANK.id, 'mug-press', DEMO.shop.recipes, DEMO.shop.log)).toBeNull();
+  });
+  test('only good pieces at just these settings count', () => {
+    const [recipe] = DEMO.shop.recipes;
+    if (!recipe) throw new Error('demo has a recipe');
+    expect(goodPiecesBehind({ ...recipe, settings: { ...recipe.settings, dwellS: 66 } }, DEMO.shop.log)).toBe(0);
+    expect(sameSettings(recipe.settings, { ...recipe.settings })).toBe(true);
+    expect(sameSettings(recipe.settings, { ...recipe.settings, fallBackC: null })).toBe(false);
+  });
+});

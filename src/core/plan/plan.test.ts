@@ -1,0 +1,214 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { POST } from '@/app/api/plan/route';
+import { demoShop, DRAWN_PICTURES } from '../demo/demoShop';
+import { TERRACES, type Terrace } from '../figures/figure';
+import { fileText, makeJobFile } from '../formats/jobFile';
+import { newJob, type Job, type Reading } from '../job/job';
+import { SCHOOLS } from '../shop/settings';
+import type { Shop } from '../shop/shop';
+import { phraseText } from '../units/format';
+import { allFindings, figureById, plan, standsAt } from './plan';
+
+const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
+const job = (id: string): Job => {
+  const found = jobs.find((j) => j.id === id);
+  if (!found) throw new Error(id);
+  return found;
+};
+const JOB = job('star-party-tumblers');
+const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
+const said = (j: Job, s: Shop = shop) => allFindings(plan(j, s)).map((f) => `${f.level} ${f.id} ${phraseText(f.text, METRIC)}`);
+const tape = (text: string): Reading => ({ id: 'x', text, bareUnit: 'mm', method: 'soft tape' });
+
+test('every figure explains itself, has a unit kind and names inputs that exist', () => {
+  for (const j of jobs) {
+    const p = plan(j, shop);
+    const figures = TERRACES.flatMap((t) => p[t].figures);
+    const ids = new Set(figures.map((f) => f.id));
+    expect(ids.size).toBe(figures.length);
+    for (const f of figures) {
+      expect(phraseText(f.working, METRIC).length).toBeGreaterThan(3);
+      for (const i of f.inputs) expect([...ids, 'blank.diameter', 'blank.wall']).toContain(i);
+      if (f.standardU !== undefined) expect(f.standardU).toBeGreaterThanOrEqual(0);
+      if (f.spread) expect(f.spread[0]).toBeLessThanOrEqual(f.spread[1]);
+    }
+  }
+});
+
+test('the plan is plain JSON and the same each time', () => {
+  const p = plan(JOB, shop);
+  expect(JSON.parse(JSON.stringify(p))).toEqual(p);
+  expect(plan(JOB, shop)).toEqual(p);
+});
+
+test('core, route and command line give the same numbers', async () => {
+  const text = fileText(makeJobFile(JOB, shop, []));
+  const expected: unknown = JSON.parse(JSON.stringify(plan(JOB, shop)));
+  const answer = await POST(new Request('http://127.0.0.1/api/plan', { method: 'POST', body: text }));
+  expect(answer.status).toBe(200);
+  expect(await answer.json()).toEqual(expected);
+  const path = join(mkdtempSync(join(tmpdir(), 'mesa-plan-')), 'job.json');
+  writeFileSync(path, text);
+  const out = execFileSync('npm', ['run', '-s', 'plan', '--', path], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] });
+  expect(JSON.parse(out)).toEqual(expected);
+}, 60_000);
+
+test('the route answers a bad file with what, where and the way out', async () => {
+  const answer = await POST(new Request('http://127.0.0.1/api/plan', { method: 'POST', body: '{"format":' }));
+  expect(answer.status).toBe(422);
+  expect(await answer.json()).toMatchObject({ problem: { where: 'Job file', what: expect.stringContaining('cut short') } });
+});
+
+describe('a worked tumbler, by hand', () => {
+  // Rim 9 1/8 in and 23.2 cm; foot 9 1/8 in and 232 mm; tape 0.4 mm; paper 0.1 mm; over school.
+  const mean = (231.775 + 232) / 2;
+  const girth = mean - Math.PI * 0.4;
+  const value = (id: string) => figureById(plan(JOB, shop), id)?.quantity.value;
+  test('girth, closing length, height, front', () => {
+    expect(value('measure.girth')).toBeCloseTo(girth, 9);
+    expect(value('wrap.closing')).toBeCloseTo(girth + Math.PI * 0.1, 9);
+    expect(value('wrap.height')).toBeCloseTo(193 - 3, 9);
+    expect(value('wrap.front')).toBeCloseTo(girth / 3, 9);
+    expect(value('heat.cover')).toBeCloseTo((203 / girth) * 360, 9);
+  });
+  test('which reading to improve is named', () => {
+    const improve = figureById(plan(JOB, shop), 'wrap.long')?.improve ?? [];
+    expect(improve[0]?.label).toBe('print scale');
+    expect(improve.reduce((s, i) => s + i.share, 0)).toBeLessThanOrEqual(1 + 1e-9);
+  });
+});
+
+test('the same readings in inches or millimetres give the same plan', () => {
+  const with_ = (t: string, f: string, h: string): Job => ({ ...JOB, readings: { girthTop: [tape(t)], girthFoot: [tape(f)], wall: [tape(h)] } });
+  const a = plan(with_('228.6 mm', '228.6 mm', '190.5 mm'), shop).wrap.wrap;
+  const b = plan(with_('9.00 in', '9.00 in', '7.50 in'), shop).wrap.wrap;
+  expect(a?.lengthMm).toBeCloseTo(b?.lengthMm ?? 0, 9);
+  expect(a?.height.value).toBeCloseTo(b?.height.value ?? 0, 9);
+});
+
+describe('an empty job leads by the hand', () => {
+  test('first the blank, and nothing else is said', () => {
+    expect(said(newJob('n', 'New'))).toEqual(['stop blank.none Choose the blank, or type a new one in.']);
+    expect(standsAt(plan(newJob('n', 'New'), shop))).toBe('blank');
+  });
+  test('a blank deleted from the shop is said, not crashed on', () => {
+    expect(said({ ...JOB, blankId: 'gone' })[0]).toMatch(/no longer in the shop/);
+  });
+  const stages: readonly [string, Partial<Job>, Terrace][] = [
+    ['blank chosen', { blankId: 'ceramic-beaker-330' }, 'measure'],
+    ['measured', { blankId: 'ceramic-beaker-330', readings: { girthTop: [tape('259')], girthFoot: [tape('259')], wall: [tape('89')] } }, 'art'],
+  ];
+  test.each(stages)('%s', (_, decided, terrace) => {
+    expect(standsAt(plan({ ...newJob('n', 'New'), ...decided }, shop))).toBe(terrace);
+  });
+});
+
+describe('what stands in the way', () => {
+  test('a reading in the wrong unit', () => {
+    expect(said({ ...JOB, readings: { ...JOB.readings, girthTop: [tape('8.4')] } })[0]).toMatch(/stop measure.*too small.*Did you mean 8\.4 in\?/);
+  });
+  test('a “straight” cup that is not', () => {
+    const tapered = { ...JOB, readings: { ...JOB.readings, girthTop: [tape('240')], girthFoot: [tape('228')] } };
+    expect(said(tapered).join()).toMatch(/stop measure\.taper.*tapers/);
+    const slight = { ...JOB, readings: { ...JOB.readings, girthTop: [tape('232.8')], girthFoot: [tape('230.9')] } };
+    expect(said(slight).join()).toMatch(/heed measure\.taper/);
+  });
+  test('readings that are of another blank', () => {
+    expect(said({ ...JOB, readings: { ...JOB.readings, girthTop: [tape('260')], girthFoot: [tape('260')] } }).join()).toMatch(/right blank\?/);
+  });
+  test('setbacks that eat the wall', () => {
+    expect(said({ ...JOB, wrap: { ...JOB.wrap, topSetbackMm: 150, footSetbackMm: 40 } }).join()).toMatch(/stop wrap\.height/);
+  });
+  test('a picture slid off the bleed, and one meant to stand free', () => {
+    const art = (placement: Partial<Job['art']['placement']>): Job => ({ ...JOB, art: { ...JOB.art, placement: { ...JOB.art.placement, ...placement } } });
+    expect(said(art({ dxMm: 2 })).join()).toMatch(/heed art\.bleed.*2 mm at the left end/);
+    expect(said(art({ dxMm: 9 })).join()).toMatch(/heed art\.bare.*White will show: 6 mm at the left end/);
+    expect(said(art({ base: 'fit', scale: 0.5 })).join()).toMatch(/note art\.bare/);
+  });
+  test('too few pixels', () => {
+    const picture = DRAWN_PICTURES[0];
+    if (!picture) throw new Error('none');
+    expect(said({ ...JOB, art: { ...JOB.art, picture: { ...picture, widthPx: 600, heightPx: 500 } } }).join()).toMatch(/art\.ppi Only \d+ ppi.*blocky/);
+  });
+  test('words past the edge, in the seam, with a missing letter', () => {
+    const words = (w: Partial<NonNullable<Job['art']['words']>>): Job => ({ ...JOB, art: { ...JOB.art, words: { text: 'Odalys', font: 'plain', capHeightMm: 10, dxMm: 0, dyMm: 0, colour: '#ffffff', ...w } } });
+    expect(said(words({ dyMm: -88 })).join()).toMatch(/art\.safe/);
+    expect(said(words({ dxMm: 110 })).join()).toMatch(/art\.seam/);
+    expect(said(words({ text: 'Łucja' })).join()).toMatch(/stop art\.letters.*“Ł”/);
+    expect(said(words({})).join()).not.toMatch(/art\.(safe|seam|letters|front)/);
+  });
+  test('paper too small: the sheet that would hold it is named', () => {
+    const papers = [{ id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1 }, ...shop.papers];
+    expect(said({ ...JOB, sheet: { ...JOB.sheet, paperId: 'a5' } }, { ...shop, papers }).join()).toMatch(/stop sheet\.fit.*does not fit on A5.*A4 holds it/);
+    expect(said(JOB, { ...shop, papers: [] }).join()).toMatch(/stop sheet\.none.*No paper of this shop holds it/);
+  });
+  test('presses that cannot: too wide, too short, not all round', () => {
+    expect(said({ ...JOB, pressId: 'mug-press' }).join()).toMatch(/stop heat\.tall.*no heat/);
+    expect(said({ ...job('dome-beakers'), blankId: 'ceramic-beaker-330', pressId: 'tumbler-press-a', readings: { girthTop: [tape('300')], girthFoot: [tape('300')], wall: [tape('89')] } }).join()).toMatch(/stop heat\.across/);
+    expect(said({ ...JOB, heat: { passes: 1 } }).join()).toMatch(/stop heat\.passes.*needs 2 passes/);
+  });
+  test('glass is never quenched, nor baked without known settings', () => {
+    const glass = job('comet-cans');
+    expect(said({ ...glass, pressId: 'tumbler-press-a', heat: { peel: 'quench' } }).join()).toMatch(/stop heat\.quench/);
+    expect(said({ ...glass, pressId: 'bench-oven' }).join()).toMatch(/stop heat\.unknown/);
+  });
+  test('an auto-timing press closed twice without falling back', () => {
+    expect(said({ ...JOB, heat: { fallBackC: null } }).join()).toMatch(/heed heat\.fall/);
+  });
+  test('the worst comes first', () => {
+    const levels = said({ ...JOB, heat: { passes: 1, platenC: 230 } }).map((s) => s.split(' ')[0] ?? '');
+    const order = ['stop', 'heed', 'note'];
+    expect(levels).toEqual([...levels].sort((a, b) => order.indexOf(a) - order.indexOf(b)));
+  });
+});
+
+test('a hand-set temperature brings the equal-dose time as an estimate', () => {
+  const f = figureById(plan({ ...JOB, heat: { platenC: 180 } }, shop), 'heat.equal');
+  expect(f?.origin).toBe('estimated');
+  expect(f?.quantity.value).toBeGreaterThan(65);
+  expect(f?.spread?.[0]).toBeLessThan(f?.spread?.[1] ?? 0);
+  expect(figureById(plan(JOB, shop), 'heat.equal')).toBeUndefined();
+});
+
+test('the wrap is sized for the paper it will be printed on', () => {
+  const papers = [{ id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1 }, { id: 'thick', name: 'Thick A3', widthMm: 297, heightMm: 420, thicknessMm: 0.3 }];
+  const p = plan(JOB, { ...shop, papers });
+  expect(p.sheet.paper?.id).toBe('thick');
+  expect((p.wrap.wrap?.closing.value ?? 0) - (p.measure.girth?.value ?? 0)).toBeCloseTo(Math.PI * 0.3, 9);
+});
+
+test('a plan comes out of anything a job can hold', () => {
+  fc.assert(
+    fc.property(
+      fc.record({
+        blank: fc.constantFrom(null, ...shop.blanks.map((b) => b.id)),
+        press: fc.constantFrom(null, ...shop.presses.map((p) => p.id)),
+        paper: fc.constantFrom(null, ...shop.papers.map((p) => p.id)),
+        school: fc.constantFrom(null, ...SCHOOLS),
+        amount: fc.option(fc.double({ min: 0, max: 200, noNaN: true })),
+        setback: fc.option(fc.double({ min: 0, max: 200, noNaN: true })),
+        texts: fc.array(fc.oneof(fc.string({ minLength: 1, maxLength: 12 }), fc.integer({ min: 1, max: 500 }).map(String)), { maxLength: 4 }),
+        pieces: fc.integer({ min: 1, max: 10000 }),
+        turn: fc.double({ min: -360, max: 360, noNaN: true }),
+      }),
+      (r) => {
+        const readings = r.texts.map((text, i): Reading => ({ id: `t${i}`, text, bareUnit: 'mm', method: 'soft tape' }));
+        const any: Job = {
+          ...JOB, pieces: r.pieces, blankId: r.blank, pressId: r.press,
+          readings: { girthTop: readings, girthFoot: readings, wall: readings },
+          wrap: { ...JOB.wrap, school: r.school, amountMm: r.amount, topSetbackMm: r.setback },
+          art: { ...JOB.art, placement: { ...JOB.art.placement, turnDeg: r.turn } },
+          sheet: { ...JOB.sheet, paperId: r.paper },
+        };
+        const p = plan(any, shop);
+        const numbers = TERRACES.flatMap((t) => p[t].figures).map((f) => f.quantity.value);
+        expect(numbers.every((v) => typeof v === 'string' || Number.isFinite(v))).toBe(true);
+      },
+    ),
+    { numRuns: 300 },
+  );
+});

@@ -1,0 +1,128 @@
+import fc from 'fast-check';
+import { apply, determinant } from '../art/affine';
+import { rectCorners } from '../art/polygon';
+import { STARTER_PAPERS } from '../demo/things';
+import { exact } from '../figures/uncertain';
+import type { Rect } from '../shapes/straight';
+import { sizeWrap, type Pattern } from '../wrap/wrap';
+import { layoutSheet, needMm, smallestThatFits, type LayoutInput } from './layout';
+import { drawPages, rulerFor, type PageLabel } from './pages';
+
+const patternOf = (girth: number, wall: number, bleedMm = 3): Pattern =>
+  sizeWrap({ girth: exact(girth), wall: exact(wall), paperMm: 0.1, school: 'over', amountMm: 4, topSetbackMm: 0, footSetbackMm: 0, bleedMm, safeMm: 5, noGo: [] }).pattern;
+
+const A3 = STARTER_PAPERS.find((p) => p.id === 'a3') ?? { id: 'a3', name: 'A3', widthMm: 297, heightMm: 420, thicknessMm: 0.1 };
+const input = (pattern: Pattern, over: Partial<LayoutInput> = {}): LayoutInput => ({ pattern, paper: A3, marginMm: 3, gapMm: 4, pieces: 24, mirror: true, ...over });
+const LABEL: PageLabel = { job: 'Night <job>', blank: 'straight steel', mirrored: true, rulerMm: 100, rulerText: '100 mm' };
+
+const meet = (a: Rect, b: Rect): boolean =>
+  a.x < b.x + b.width - 1e-9 && b.x < a.x + a.width - 1e-9 && a.y < b.y + b.height - 1e-9 && b.y < a.y + a.height - 1e-9;
+
+const anyLayout = fc.record({
+  girth: fc.double({ min: 70, max: 300, noNaN: true }),
+  wall: fc.double({ min: 20, max: 260, noNaN: true }),
+  bleed: fc.double({ min: 0, max: 8, noNaN: true }),
+  pieces: fc.integer({ min: 1, max: 60 }),
+  gapMm: fc.double({ min: 0, max: 12, noNaN: true }),
+  mirror: fc.boolean(),
+});
+
+test('pieces never overlap, stay in the printable area and off the strip, and add up', () => {
+  fc.assert(
+    fc.property(anyLayout, ({ girth, wall, bleed, pieces, gapMm, mirror }) => {
+      const r = layoutSheet(input(patternOf(girth, wall, bleed), { pieces, gapMm, mirror }));
+      if (!r.ok) return;
+      const { spots, strip, sheets, perSheet, onLast } = r.value;
+      const off = spots.filter((s) => s.box.x < 3 || s.box.y < 3 || s.box.x + s.box.width > 294 + 1e-9 || s.box.y + s.box.height > 417 + 1e-9);
+      expect(off).toEqual([]);
+      expect(spots.some((s) => meet(s.box, strip.rect))).toBe(false);
+      expect(spots.some((s, i) => spots.slice(i + 1).some((o) => meet(s.box, o.box)))).toBe(false);
+      expect((sheets - 1) * perSheet + onLast).toBe(pieces);
+      expect(onLast).toBeGreaterThan(0);
+    }),
+  );
+});
+
+test('every placement is mirrored exactly once when this file mirrors, never otherwise', () => {
+  fc.assert(
+    fc.property(anyLayout, ({ girth, wall, bleed, pieces, mirror }) => {
+      const r = layoutSheet(input(patternOf(girth, wall, bleed), { pieces, mirror }));
+      if (!r.ok) return;
+      expect(r.value.spots.every((s) => determinant(s.matrix) === (mirror ? -1 : 1))).toBe(true);
+      expect(r.value.spots.every((s) => determinant(s.plain) === 1)).toBe(true);
+    }),
+  );
+});
+
+test('no mark touches any trim', () => {
+  fc.assert(
+    fc.property(anyLayout, ({ girth, wall, bleed, pieces, gapMm }) => {
+      const pattern = patternOf(girth, wall, bleed);
+      const r = layoutSheet(input(pattern, { pieces, gapMm }));
+      if (!r.ok) return;
+      const [page] = drawPages(r.value, pattern, { placed: null, words: null }, LABEL);
+      const inside = (p: { x: number; y: number }, spot: Rect) =>
+        p.x > spot.x + bleed + 1e-6 && p.x < spot.x + spot.width - bleed - 1e-6 && p.y > spot.y + bleed + 1e-6 && p.y < spot.y + spot.height - bleed - 1e-6;
+      const trespassing = (page?.items ?? []).filter((item) => {
+        const points = item.kind === 'line' ? [item.from, item.to] : item.kind === 'bar' ? rectCorners(item.rect).map((p) => apply(item.matrix, p)) : item.kind === 'text' ? [apply(item.matrix, { x: 0, y: 0 })] : [];
+        return points.some((p) => r.value.spots.some((s) => inside(p, s.box)));
+      });
+      expect(trespassing).toEqual([]);
+    }),
+  );
+});
+
+test('turning is chosen only where it holds more', () => {
+  const tall = layoutSheet(input(patternOf(240, 180), { paper: { ...A3, widthMm: 210, heightMm: 297 } }));
+  expect(tall.ok && tall.value.turned).toBe(true);
+  const small = layoutSheet(input(patternOf(100, 100), { pieces: 1 }));
+  expect(small.ok && small.value.turned).toBe(false);
+});
+
+test('too big: the smallest paper that would hold it is named, and it does hold it', () => {
+  const pattern = patternOf(260, 196);
+  expect(layoutSheet(input(pattern, { paper: { ...A3, name: 'A5', widthMm: 148, heightMm: 210 } })).ok).toBe(false);
+  const fits = smallestThatFits(input(pattern), STARTER_PAPERS);
+  expect(fits?.id).toBe('legal');
+  expect(smallestThatFits(input(patternOf(500, 390)), STARTER_PAPERS)).toBeNull();
+});
+
+test('the stated need is just enough', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 70, max: 300, noNaN: true }), fc.double({ min: 20, max: 260, noNaN: true }), (girth, wall) => {
+      const pattern = patternOf(girth, wall);
+      const { shortMm, longMm } = needMm(pattern, 3);
+      const on = (w: number, h: number) => layoutSheet(input(pattern, { pieces: 1, paper: { ...A3, widthMm: w, heightMm: h } })).ok;
+      expect(on(shortMm + 0.01, longMm + 0.01)).toBe(true);
+      expect(on(shortMm - 0.1, shortMm - 0.1)).toBe(false);
+    }),
+  );
+});
+
+test('margins that swallow the page are named', () => {
+  const r = layoutSheet(input(patternOf(200, 100), { marginMm: 160 }));
+  expect(!r.ok && r.problem.what).toContain('margins leave nothing');
+});
+
+test('full sheets and the last one', () => {
+  const pattern = patternOf(200, 90);
+  const r = layoutSheet(input(pattern, { pieces: 7 }));
+  if (!r.ok) throw new Error('should fit');
+  const { perSheet, onLast, sheets } = r.value;
+  expect(perSheet).toBeGreaterThan(1);
+  const pages = drawPages(r.value, pattern, { placed: null, words: null }, LABEL);
+  expect(pages.reduce((n, p) => n + p.copies, 0)).toBe(sheets);
+  expect(pages).toHaveLength(onLast === perSheet ? 1 : 2);
+});
+
+test('the label says who mirrors, and the ruler follows the shop’s unit', () => {
+  const pattern = patternOf(200, 90);
+  const r = layoutSheet(input(pattern, { mirror: false }));
+  if (!r.ok) throw new Error('should fit');
+  const texts = (mirrored: boolean) =>
+    drawPages(r.value, pattern, { placed: null, words: null }, { ...LABEL, mirrored }).flatMap((p) => p.items.flatMap((i) => (i.kind === 'text' ? [i.text] : [])));
+  expect(texts(true).join()).toContain('driver mirror OFF');
+  expect(texts(false).join()).toContain('driver mirror ON');
+  expect(rulerFor(r.value, 'mm')).toEqual({ rulerMm: 100, rulerText: '100 mm' });
+  expect(rulerFor(r.value, 'in').rulerMm).toBeCloseTo(101.6, 9);
+});
