@@ -1,0 +1,59 @@
+import Dexie, { type Table } from 'dexie';
+import type { Job } from '@/core/job/job';
+import type { Blank } from '@/core/shop/blank';
+import type { Paper } from '@/core/shop/paper';
+import type { Press } from '@/core/shop/press';
+import type { LogEntry, Recipe, Run } from '@/core/shop/records';
+import type { Settings } from '@/core/shop/settings';
+
+/** A job as kept: its revision counts saves, so two tabs cannot silently overwrite each other. */
+export interface JobRecord {
+  readonly id: string;
+  readonly rev: number;
+  readonly savedAt: number;
+  readonly job: Job;
+}
+
+export interface SettingsRecord {
+  readonly id: 'shop';
+  readonly settings: Settings;
+}
+
+export interface PictureRecord {
+  readonly id: string;
+  readonly mime: 'image/png' | 'image/jpeg';
+  readonly bytes: Uint8Array;
+}
+
+/** The shop in this browser. New versions go below the last, with an `upgrade` that carries the old records over. */
+export class MesaDb extends Dexie {
+  declare readonly jobs: Table<JobRecord, string>;
+  declare readonly blanks: Table<Blank, string>;
+  declare readonly presses: Table<Press, string>;
+  declare readonly papers: Table<Paper, string>;
+  declare readonly recipes: Table<Recipe, string>;
+  declare readonly log: Table<LogEntry, string>;
+  declare readonly runs: Table<Run, string>;
+  declare readonly settings: Table<SettingsRecord, string>;
+  declare readonly pictures: Table<PictureRecord, string>;
+
+  constructor(name = 'mesa-drift') {
+    super(name);
+    this.version(1).stores({
+      jobs: 'id',
+      blanks: 'id',
+      presses: 'id',
+      papers: 'id',
+      recipes: 'id, [blankId+pressId]',
+      log: 'id, jobId, at',
+      runs: 'id, jobId',
+      settings: 'id',
+      pictures: 'id',
+    });
+  }
+}
+
+export const db = new MesaDb();
+
+/** Every table, for whole-shop transactions. */
+export const allTables = (d: MesaDb) => [d.jobs, d.blanks, d.presses, d.papers, d.recipes, d.log, d.runs, d.settings, d.pictures];

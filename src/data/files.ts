@@ -1,0 +1,168 @@
+import { starterShop } from '@/core/demo/demoShop';
+import { fileText, makeJobFile, makeShopFile, readJobFile, readShopFile, type JobFile, type PictureFile, type ShopFile } from '@/core/formats/jobFile';
+import type { Job } from '@/core/job/job';
+import { fail, ok, type Result } from '@/core/result';
+import type { Shop } from '@/core/shop/shop';
+import { fromBase64, toBase64 } from './base64';
+import { allTables, db as theDb, type MesaDb, type PictureRecord } from './db';
+import { newId } from './ids';
+import { listJobs } from './jobs';
+import { loadShop } from './shop';
+import { stored } from './storage';
+
+/** Pictures the jobs hold that are kept as bytes; those the application draws are made again from their seed. */
+async function picturesOf(jobs: readonly Job[], db: MesaDb): Promise<Result<PictureFile[]>> {
+  const refs = new Map(jobs.flatMap((j) => (j.art.picture && !j.art.picture.drawn ? [[j.art.picture.id, j.art.picture]] : [])));
+  const files: PictureFile[] = [];
+  for (const ref of refs.values()) {
+    const row = await db.pictures.get(ref.id);
+    if (!row) return fail('A picture of this job is not in this browser.', ref.name, 'Bring the picture again, then save.');
+    files.push({ id: row.id, mime: row.mime, base64: toBase64(row.bytes) });
+  }
+  return ok(files);
+}
+
+export async function jobFileText(job: Job, db: MesaDb = theDb): Promise<Result<string>> {
+  const pictures = await picturesOf([job], db);
+  if (!pictures.ok) return pictures;
+  return ok(fileText(makeJobFile(job, await loadShop(db), pictures.value)));
+}
+
+export async function shopFileText(db: MesaDb = theDb): Promise<Result<string>> {
+  const { jobs } = await listJobs(db);
+  const pictures = await picturesOf(jobs.map((r) => r.job), db);
+  if (!pictures.ok) return pictures;
+  return ok(fileText(makeShopFile(jobs.map((r) => r.job), await loadShop(db), pictures.value)));
+}
+
+/** JSON with its keys in order, so that two records are compared by what they say. */
+const canonical = (v: unknown): string =>
+  JSON.stringify(v, (_, x: unknown) =>
+    typeof x === 'object' && x !== null && !Array.isArray(x) ? Object.fromEntries(Object.entries(x).sort(([a], [b]) => a.localeCompare(b))) : x,
+  );
+
+const same = (a: unknown, b: unknown): boolean => canonical(a) === canonical(b);
+
+interface Thing {
+  readonly id: string;
+  readonly name: string;
+}
+
+/**
+ * Things of the file that the shop lacks. One with the same id but other contents comes in beside the shop's own under a
+ * new id: neither is lost.
+ */
+function newcomers<T extends Thing>(own: readonly T[], incoming: readonly T[]): { readonly add: readonly T[]; readonly renamed: ReadonlyMap<string, string> } {
+  const renamed = new Map<string, string>();
+  const add = incoming.flatMap((thing): T[] => {
+    const mine = own.find((o) => o.id === thing.id);
+    if (mine === undefined) return [thing];
+    if (same(mine, thing)) return [];
+    const twin = own.find((o) => same({ ...o, id: thing.id, name: thing.name }, thing));
+    if (twin) {
+      renamed.set(thing.id, twin.id);
+      return [];
+    }
+    const id = newId('from-file');
+    renamed.set(thing.id, id);
+    return [{ ...thing, id, name: `${thing.name.slice(0, 66)} (from file)` }];
+  });
+  return { add, renamed };
+}
+
+const pictureRecords = (files: readonly PictureFile[]): PictureRecord[] =>
+  files.map((p) => ({ id: p.id, mime: p.mime, bytes: fromBase64(p.base64) }));
+
+interface Merge {
+  readonly shop: Shop;
+  readonly job: Job;
+}
+
+/** The file's job and things, fitted into a shop that may already hold others of the same id. */
+function merge(own: Shop, file: JobFile, takenIds: ReadonlySet<string>): Merge {
+  const blanks = newcomers(own.blanks, file.shop.blanks);
+  const presses = newcomers(own.presses, file.shop.presses);
+  const papers = newcomers(own.papers, file.shop.papers);
+  const via = (map: ReadonlyMap<string, string>, id: string) => map.get(id) ?? id;
+  const viaOrNull = (map: ReadonlyMap<string, string>, id: string | null) => id === null ? null : via(map, id);
+  const jobId = takenIds.has(file.job.id) ? newId('job') : file.job.id;
+  const place = <R extends { blankId: string; pressId: string }>(r: R): R => ({ ...r, blankId: via(blanks.renamed, r.blankId), pressId: via(presses.renamed, r.pressId) });
+  const ofJob = (id: string) => (id === file.job.id ? jobId : id);
+  const lacking = <R extends { id: string }>(mine: readonly R[], theirs: readonly R[]) => theirs.filter((t) => !mine.some((m) => m.id === t.id));
+  const renamedJob = jobId !== file.job.id;
+  return {
+    job: {
+      ...file.job,
+      id: jobId,
+      name: renamedJob ? `${file.job.name.slice(0, 66)} (from file)` : file.job.name,
+      blankId: viaOrNull(blanks.renamed, file.job.blankId),
+      pressId: viaOrNull(presses.renamed, file.job.pressId),
+      sheet: { ...file.job.sheet, paperId: viaOrNull(papers.renamed, file.job.sheet.paperId) },
+    },
+    shop: {
+      settings: file.shop.settings,
+      blanks: [...blanks.add],
+      presses: [...presses.add],
+      papers: [...papers.add],
+      recipes: lacking(own.recipes, file.shop.recipes).map(place),
+      log: lacking(own.log, file.shop.log).map((e) => ({ ...place(e), jobId: ofJob(e.jobId) })),
+      runs: lacking(own.runs, file.shop.runs).map((r) => ({ ...r, jobId: ofJob(r.jobId), pressId: via(presses.renamed, r.pressId) })),
+    },
+  };
+}
+
+async function putShop(db: MesaDb, shop: Shop, jobs: readonly Job[], pictures: readonly PictureFile[], withSettings: boolean): Promise<void> {
+  await db.blanks.bulkPut([...shop.blanks]);
+  await db.presses.bulkPut([...shop.presses]);
+  await db.papers.bulkPut([...shop.papers]);
+  await db.recipes.bulkPut([...shop.recipes]);
+  await db.log.bulkPut([...shop.log]);
+  await db.runs.bulkPut([...shop.runs]);
+  if (withSettings) await db.settings.put({ id: 'shop', settings: shop.settings });
+  await db.pictures.bulkPut(pictureRecords(pictures));
+  await db.jobs.bulkPut(jobs.map((job) => ({ id: job.id, rev: 1, savedAt: Date.now(), job })));
+}
+
+/** True for a browser where nothing has been done yet: only the things every shop starts with. */
+async function untouched(db: MesaDb): Promise<boolean> {
+  const counts = await Promise.all([db.jobs.count(), db.log.count(), db.runs.count(), db.recipes.count()]);
+  if (counts.some((n) => n > 0)) return false;
+  const start = starterShop().shop;
+  const own = await loadShop(db);
+  const ids = (xs: readonly { id: string }[]) => [...xs].sort((a, b) => a.id.localeCompare(b.id));
+  const sameThings = <T extends { id: string }>(a: readonly T[], b: readonly T[]) => a.length === 0 || same(ids(a), ids(b));
+  return sameThings(own.blanks, start.blanks) && sameThings(own.presses, start.presses) && sameThings(own.papers, start.papers);
+}
+
+/** Loads a job file beside what is here. All or nothing; an untouched shop takes the file's settings and things as they are. */
+export async function bringJobFile(text: string, db: MesaDb = theDb): Promise<Result<Job>> {
+  const file = readJobFile(text);
+  if (!file.ok) return file;
+  return stored('Job file', async () => {
+    // A bench with no work on it yet becomes the file's bench, so that the job plans the same.
+    const clean = await untouched(db);
+    const taken = new Set(await db.jobs.toCollection().primaryKeys());
+    const { job, shop } = clean ? file.value : merge(await loadShop(db), file.value, taken);
+    await db.transaction('rw', allTables(db), async () => {
+      if (clean) {
+        await db.blanks.clear();
+        await db.presses.clear();
+        await db.papers.clear();
+      }
+      await putShop(db, shop, [job], file.value.pictures, clean);
+    });
+    return job;
+  });
+}
+
+/** Reads a shop file without changing anything, so that the person can be told what it holds. */
+export const checkShopFile = (text: string): Result<ShopFile> => readShopFile(text);
+
+/** Replaces the whole shop with a file's. All or nothing. */
+export const restoreShop = (file: ShopFile, db: MesaDb = theDb): Promise<Result<void>> =>
+  stored('Shop file', () =>
+    db.transaction('rw', allTables(db), async () => {
+      await Promise.all(allTables(db).map((t) => t.clear()));
+      await putShop(db, file.shop, file.jobs, file.pictures, true);
+    }),
+  );

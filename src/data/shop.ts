@@ -1,0 +1,77 @@
+import type { Table } from 'dexie';
+import type * as z from 'zod';
+import { blankSchema, type Blank } from '@/core/shop/blank';
+import { paperSchema, type Paper } from '@/core/shop/paper';
+import { pressSchema, type Press } from '@/core/shop/press';
+import { logEntrySchema, recipeSchema, runSchema, type LogEntry, type Recipe, type Run, type RunEvent } from '@/core/shop/records';
+import { DEFAULT_SETTINGS, settingsSchema, type Settings } from '@/core/shop/settings';
+import type { Shop } from '@/core/shop/shop';
+import type { Result } from '@/core/result';
+import { db as theDb, type MesaDb } from './db';
+import { stored } from './storage';
+
+/** Records that no longer match their schema are left where they are and left out of the plan. */
+async function readable<T>(table: Table<unknown, string>, schema: z.ZodType<T>): Promise<T[]> {
+  const rows = await table.toArray();
+  return rows.flatMap((row) => {
+    const parsed = schema.safeParse(row);
+    return parsed.success ? [parsed.data] : [];
+  });
+}
+
+export async function loadSettings(db: MesaDb = theDb): Promise<Settings> {
+  const row = await db.settings.get('shop');
+  const parsed = settingsSchema.safeParse(row?.settings);
+  return parsed.success ? parsed.data : DEFAULT_SETTINGS;
+}
+
+/** All the shop's things, checked. Sorted by name so that lists stand still. */
+export async function loadShop(db: MesaDb = theDb): Promise<Shop> {
+  const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompare(b.name);
+  const [settings, blanks, presses, papers, recipes, log, runs] = await Promise.all([
+    loadSettings(db),
+    readable(db.blanks, blankSchema),
+    readable(db.presses, pressSchema),
+    readable(db.papers, paperSchema),
+    readable(db.recipes, recipeSchema),
+    readable(db.log, logEntrySchema),
+    readable(db.runs, runSchema),
+  ]);
+  return { settings, blanks: blanks.sort(byName), presses: presses.sort(byName), papers: papers.sort(byName), recipes, log, runs };
+}
+
+export const saveSettings = (settings: Settings, db: MesaDb = theDb): Promise<Result<string>> =>
+  stored('Settings', () => db.settings.put({ id: 'shop', settings: settingsSchema.parse(settings) }));
+
+export const saveBlank = (blank: Blank, db: MesaDb = theDb): Promise<Result<string>> =>
+  stored('Blank', () => db.blanks.put(blankSchema.parse(blank)));
+
+export const savePress = (press: Press, db: MesaDb = theDb): Promise<Result<string>> =>
+  stored('Press', () => db.presses.put(pressSchema.parse(press)));
+
+export const savePaper = (paper: Paper, db: MesaDb = theDb): Promise<Result<string>> =>
+  stored('Paper', () => db.papers.put(paperSchema.parse(paper)));
+
+export type ThingTable = 'blanks' | 'presses' | 'papers';
+
+/** Takes a thing out of the shop. Jobs that used it say so and ask for another. */
+export const removeThing = (table: ThingTable, id: string, db: MesaDb = theDb): Promise<Result<void>> =>
+  stored('Shop', () => db[table].delete(id));
+
+export const writeLog = (entry: LogEntry, db: MesaDb = theDb): Promise<Result<string>> =>
+  stored('Logbook', () => db.log.put(logEntrySchema.parse(entry)));
+
+export const keepRecipe = (recipe: Recipe, db: MesaDb = theDb): Promise<Result<string>> =>
+  stored('Recipe', () => db.recipes.put(recipeSchema.parse(recipe)));
+
+export const startRun = (run: Run, db: MesaDb = theDb): Promise<Result<string>> =>
+  stored('Press', () => db.runs.add(runSchema.parse(run)));
+
+/** Adds one event to a run, in the database before anything else, so a reload loses nothing. */
+export const addRunEvent = (runId: string, event: RunEvent, db: MesaDb = theDb): Promise<Result<void>> =>
+  stored('Press', () =>
+    db.transaction('rw', db.runs, async () => {
+      const run = runSchema.parse(await db.runs.get(runId));
+      await db.runs.put({ ...run, events: [...run.events, event] });
+    }),
+  );
