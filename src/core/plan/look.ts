@@ -14,6 +14,8 @@ export interface LookSection extends Section<'look'> {
   readonly change: OneChange | null;
   /** This job's entries in the log, newest first. */
   readonly entries: readonly LogEntry[];
+  /** Pieces pressed and not yet written in the log. */
+  readonly unlogged: { readonly good: number; readonly spoiled: number };
 }
 
 export function planLook(job: Job, shop: Shop, heat: HeatSection, press: PressSection): LookSection {
@@ -37,5 +39,6 @@ export function planLook(job: Job, shop: Shop, heat: HeatSection, press: PressSe
     ranked,
     change,
     entries,
+    unlogged: { good: Math.max(0, press.good - good), spoiled: Math.max(0, press.spoiled - spoiled) },
   };
 }

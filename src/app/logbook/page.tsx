@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { LogbookPage } from '@/features/shop/LogbookPage';
+
+export const metadata: Metadata = { title: 'Logbook · Mesa Drift' };
+
+export default function Page() {
+  return <LogbookPage />;
+}

@@ -1,0 +1,122 @@
+'use client';
+
+import { FileUp, Plus } from 'lucide-react';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useMemo, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { problemText } from '@/core/result';
+import { bringJobFile } from '@/data/files';
+import { startJob } from '@/data/jobs';
+import { loadDemo } from '@/data/seed';
+import { Button } from '@/ui/Button';
+import { ShopFrame } from '../shell/ShopFrame';
+import { useShop } from '../shell/shopContext';
+import { Traveller } from './Traveller';
+
+/** What is on the bench today: every job as its traveller. */
+export function BenchPage() {
+  const { jobs, unreadable } = useShop();
+  const router = useRouter();
+  const asked = useSearchParams().get('find') !== null;
+  const [find, setFind] = useState('');
+  const shown = useMemo(() => {
+    const wanted = find.trim().toLowerCase();
+    return jobs.filter(({ job }) => wanted === '' || `${job.name} ${job.note}`.toLowerCase().includes(wanted));
+  }, [jobs, find]);
+  const begin = async () => {
+    const r = await startJob('New job');
+    if (r.ok) router.push(`/job/${r.value.id}/blank`);
+    else toast.error(problemText(r.problem));
+  };
+  return (
+    <ShopFrame
+      title="Bench"
+      about={`${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'} on`}
+      actions={
+        <>
+          {jobs.length > 0 && (
+            <input
+              id="find-job"
+              type="search"
+              autoFocus={asked}
+              aria-label="Find a job"
+              placeholder="Find a job"
+              value={find}
+              onChange={(e) => setFind(e.target.value)}
+              onKeyDown={(e) => {
+                const [first] = shown;
+                if (e.key === 'Enter' && first) router.push(`/job/${first.id}/blank`);
+              }}
+              className="min-h-10 w-44 border-2 border-ink bg-white px-2"
+            />
+          )}
+          <BringJob />
+          <Button kind="act" onClick={() => void begin()}>
+            <Plus size={18} aria-hidden /> New job
+          </Button>
+        </>
+      }
+    >
+      {unreadable.length > 0 && (
+        <p role="alert" className="mx-5 mt-4 border-l-8 border-heed pl-3">
+          {unreadable.length} {unreadable.length === 1 ? 'job is' : 'jobs are'} kept but cannot be read by this copy of Mesa Drift. Nothing was deleted. Update, or restore a shop file.
+        </p>
+      )}
+      {jobs.length === 0 ? <EmptyBench onBegin={() => void begin()} /> : (
+        <ul className="grid">
+          {shown.map((record) => (
+            <Traveller key={record.id} record={record} />
+          ))}
+          {shown.length === 0 && <li className="p-8 text-lead">No job by “{find}”.</li>}
+        </ul>
+      )}
+    </ShopFrame>
+  );
+}
+
+function BringJob() {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const bring = async (file: File) => {
+    const r = await bringJobFile(await file.text());
+    if (r.ok) router.push(`/job/${r.value.id}/blank`);
+    else toast.error(problemText(r.problem), { duration: 12000 });
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        aria-label="Job file"
+        tabIndex={-1}
+        className="sr-only"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = '';
+          if (file) void bring(file);
+        }}
+      />
+      <Button onClick={() => input.current?.click()}>
+        <FileUp size={18} aria-hidden /> Open a job file
+      </Button>
+    </>
+  );
+}
+
+function EmptyBench({ onBegin }: { onBegin: () => void }) {
+  const demo = async () => {
+    const r = await loadDemo();
+    if (!r.ok) toast.error(problemText(r.problem));
+  };
+  return (
+    <div className="board-ground grid min-h-full place-content-center justify-items-center gap-3 p-8 text-center">
+      <h2 className="max-w-md font-name text-big leading-tight font-semibold">Nothing is on the bench.</h2>
+      <p className="max-w-md text-lead">Start a job, choose the blank, wrap a tape round it, and the rest follows: the size to print, the sheet, the heat.</p>
+      <div className="mt-2 flex flex-wrap justify-center gap-3">
+        <Button kind="act" className="min-h-12 px-6 text-lead" onClick={onBegin}>Start the first job</Button>
+        <Button className="min-h-12 px-6 text-lead" onClick={() => void demo()}>Look at the demo shop</Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+'use client';
+
+import { ChevronDown } from 'lucide-react';
+import { Collapsible } from 'radix-ui';
+import type { Figure, Terrace } from '@/core/figures/figure';
+import { figureById, sectionOf } from '@/core/plan/plan';
+import { FigureValue, useDoubt } from '@/ui/FigureValue';
+import { Say } from '@/ui/units';
+import { useJob } from './jobContext';
+
+/** Every figure of the terrace, with its working; opening one shows the whole arithmetic. */
+export function HowItAddsUp({ terrace }: { terrace: Terrace }) {
+  const { plan } = useJob();
+  const { figures } = sectionOf(plan, terrace);
+  return (
+    <aside aria-label="How it adds up" className="shrink-0 border-t-2 border-ink bg-sheet px-4 py-4 lg:w-74 lg:overflow-y-auto lg:border-t-0 lg:border-l-2" tabIndex={0}>
+      <h2 className="font-name text-lead font-semibold">How it adds up</h2>
+      {figures.length === 0 && <p className="mt-2 text-soft">Nothing to reckon yet. Figures stand here as soon as there is something to make them from.</p>}
+      <ul>
+        {figures.map((f) => (
+          <li key={f.id} className="border-b border-rule">
+            <FigureLine figure={f} />
+          </li>
+        ))}
+      </ul>
+    </aside>
+  );
+}
+
+function FigureLine({ figure }: { figure: Figure }) {
+  const doubt = useDoubt(figure);
+  const more = figure.arithmetic.length > 0 || figure.inputs.length > 0 || doubt !== null || (figure.improve?.length ?? 0) > 0;
+  const head = (
+    <>
+      <span className="flex items-baseline justify-between gap-2">
+        <span className="leading-tight">{figure.label}</span>
+        <FigureValue figure={figure} />
+      </span>
+      <span className="flex justify-between gap-1 font-label text-fine leading-snug font-medium text-soft">
+        <span><Say phrase={figure.working} /></span>
+        {more && <ChevronDown size={14} aria-hidden className="mt-0.5 shrink-0 group-data-[state=open]:rotate-180" />}
+      </span>
+    </>
+  );
+  if (!more) return <div className="py-2">{head}</div>;
+  return (
+    <Collapsible.Root>
+      <Collapsible.Trigger className="group block w-full py-2 text-left hover:bg-board">{head}</Collapsible.Trigger>
+      <Collapsible.Content className="mb-2 border-l-4 border-strata-5 pl-2 font-label text-fine leading-snug">
+        <Detail figure={figure} doubt={doubt} />
+      </Collapsible.Content>
+    </Collapsible.Root>
+  );
+}
+
+function Detail({ figure, doubt }: { figure: Figure; doubt: string | null }) {
+  const { plan } = useJob();
+  const inputs = figure.inputs.flatMap((id) => figureById(plan, id) ?? []);
+  return (
+    <div className="grid gap-1.5">
+      {figure.arithmetic.map((line, i) => (
+        <p key={i}><Say phrase={line} /></p>
+      ))}
+      {inputs.length > 0 && (
+        <ul>
+          {inputs.map((f) => (
+            <li key={f.id} className="flex justify-between gap-2">
+              <span>from {f.label.toLowerCase()}</span>
+              <FigureValue figure={f} size="text-fine" />
+            </li>
+          ))}
+        </ul>
+      )}
+      {doubt && <p>{doubt}</p>}
+      {figure.improve && figure.improve.length > 0 && (
+        <>
+          <p className="font-semibold">To know it better</p>
+          <ul className="grid gap-1">
+            {figure.improve.map((i) => (
+              <li key={i.label}>
+                {Math.round(i.share * 100)}% of the doubt is {i.label}. {i.advice}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}

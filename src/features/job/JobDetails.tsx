@@ -1,0 +1,74 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Pencil } from 'lucide-react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import * as z from 'zod';
+import { jobSchema } from '@/core/job/job';
+import { Button } from '@/ui/Button';
+import { FormField, inputClass } from '@/ui/FormField';
+import { SheetDialog } from '@/ui/Sheet';
+import { useJob } from './jobContext';
+
+const detailsSchema = z.object({
+  name: jobSchema.shape.name,
+  pieces: z.coerce.number('A whole number of pieces.').pipe(jobSchema.shape.pieces),
+  dueOn: z.literal('').transform(() => null).or(jobSchema.shape.dueOn),
+  note: jobSchema.shape.note,
+});
+type Details = z.input<typeof detailsSchema>;
+
+/** The job's name, which opens its particulars. */
+export function JobDetails() {
+  const { job } = useJob();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button type="button" onClick={() => setOpen(true)} title="Name, pieces, due day, note" className="flex max-w-full items-center gap-2 text-left hover:underline">
+        <span className="truncate">{job.name}</span>
+        <Pencil size={15} aria-label="edit" role="img" className="shrink-0 text-soft" />
+      </button>
+      <SheetDialog open={open} onClose={() => setOpen(false)} title="The job" about="What, how many, by when.">
+        <DetailsForm onDone={() => setOpen(false)} />
+      </SheetDialog>
+    </>
+  );
+}
+
+function DetailsForm({ onDone }: { onDone: () => void }) {
+  const { job, edit } = useJob();
+  const form = useForm<Details, unknown, z.output<typeof detailsSchema>>({
+    resolver: zodResolver(detailsSchema),
+    defaultValues: { name: job.name, pieces: job.pieces, dueOn: job.dueOn ?? '', note: job.note },
+  });
+  const { errors } = form.formState;
+  return (
+    <form
+      className="grid gap-3"
+      onSubmit={(e) => void form.handleSubmit((d) => {
+        edit((j) => ({ ...j, ...d }));
+        onDone();
+      })(e)}
+    >
+      <FormField label="Name" problem={errors.name?.message}>
+        {(p) => <input {...p} className={inputClass} {...form.register('name')} />}
+      </FormField>
+      <div className="grid grid-cols-2 gap-3">
+        <FormField label="Pieces" problem={errors.pieces?.message}>
+          {(p) => <input {...p} inputMode="numeric" className={inputClass} {...form.register('pieces')} />}
+        </FormField>
+        <FormField label="Due" problem={errors.dueOn?.message}>
+          {(p) => <input {...p} type="date" className={inputClass} {...form.register('dueOn')} />}
+        </FormField>
+      </div>
+      <FormField label="Note" problem={errors.note?.message}>
+        {(p) => <textarea {...p} rows={3} className={inputClass} {...form.register('note')} />}
+      </FormField>
+      <div className="flex justify-end gap-2">
+        <Button onClick={onDone}>Leave it</Button>
+        <Button kind="act" type="submit">Keep</Button>
+      </div>
+    </form>
+  );
+}

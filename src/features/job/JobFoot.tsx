@@ -1,0 +1,89 @@
+'use client';
+
+import { Popover } from 'radix-ui';
+import { useRouter } from 'next/navigation';
+import { worstFirst, type Finding, type Level, type Terrace } from '@/core/figures/figure';
+import { allFindings, sectionOf } from '@/core/plan/plan';
+import { Button } from '@/ui/Button';
+import { Say } from '@/ui/units';
+import { WriteInLog } from '../look/WriteInLog';
+import { useJob } from './jobContext';
+import { lookOf } from './terraces';
+
+const BAR: Readonly<Record<Level, string>> = { stop: 'bg-act', heed: 'bg-heed', note: 'bg-strata-4' };
+const LEVEL_WORDS: Readonly<Record<Level, string>> = { stop: 'Stop', heed: 'Take heed', note: 'Note' };
+
+interface Props {
+  readonly terrace: Terrace;
+  readonly go: (t: Terrace) => void;
+}
+
+/** What stands in the way, worst first, and the one next step. */
+export function JobFoot({ terrace, go }: Props) {
+  const { plan } = useJob();
+  const here = worstFirst(sectionOf(plan, terrace).findings);
+  const elsewhere = allFindings(plan).filter((f) => f.terrace !== terrace && f.level !== 'note');
+  const all = [...here, ...elsewhere];
+  const [worst] = all;
+  return (
+    <footer className="flex min-h-15 items-center gap-3 border-t-2 border-ink bg-sheet px-5 py-2">
+      <div className="min-w-0 flex-1" aria-live="polite">
+        {worst ? <FindingLine finding={worst} here={terrace} /> : <p className="text-soft">Nothing stands in the way.</p>}
+      </div>
+      {all.length > 1 && (
+        <Popover.Root>
+          <Popover.Trigger asChild>
+            <Button kind="quiet" className="shrink-0 px-2 text-fine">{all.length - 1} more</Button>
+          </Popover.Trigger>
+          <Popover.Portal>
+            <Popover.Content side="top" align="end" sideOffset={8} className="z-30 max-h-[60vh] w-[28rem] max-w-[92vw] overflow-auto border-2 border-ink bg-sheet p-3" aria-label="What stands in the way">
+              <ul className="grid gap-2">
+                {all.map((f) => (
+                  <li key={f.id}>
+                    <button type="button" onClick={() => go(f.terrace)} className="w-full text-left hover:bg-board">
+                      <FindingLine finding={f} here={terrace} />
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </Popover.Content>
+          </Popover.Portal>
+        </Popover.Root>
+      )}
+      <NextStep terrace={terrace} go={go} />
+    </footer>
+  );
+}
+
+function FindingLine({ finding, here }: { finding: Finding; here: Terrace }) {
+  return (
+    <span className="flex items-stretch gap-2.5">
+      <span aria-hidden className={`w-1.5 shrink-0 ${BAR[finding.level]}`} />
+      <span className="leading-snug">
+        <span className="sr-only">{LEVEL_WORDS[finding.level]}: </span>
+        {finding.terrace !== here && <span className="font-label font-semibold">{lookOf(finding.terrace).label}: </span>}
+        <Say phrase={finding.text} />
+      </span>
+    </span>
+  );
+}
+
+function NextStep({ terrace, go }: Props) {
+  const { job, plan } = useJob();
+  const router = useRouter();
+  const { next } = lookOf(terrace);
+  if (terrace === 'look') return <WriteInLog />;
+  if (terrace === 'press' && plan.press.left > 0) {
+    const stopped = [...plan.wrap.findings, ...plan.heat.findings].some((f) => f.level === 'stop') || plan.press.steps.length === 0;
+    return (
+      <Button kind="act" className="min-h-11 shrink-0 px-5 text-lead" disabled={stopped} onClick={() => router.push(`/press/${job.id}`)}>
+        {plan.press.running ? 'Back to the press' : 'Start pressing'}
+      </Button>
+    );
+  }
+  return (
+    <Button kind="act" className="min-h-11 shrink-0 px-5 text-lead" onClick={() => next.to && go(next.to)}>
+      {next.label}
+    </Button>
+  );
+}

@@ -1,0 +1,57 @@
+'use client';
+
+import { FileDown, Redo2, Undo2 } from 'lucide-react';
+import { toast } from 'sonner';
+import { format, parseISO } from 'date-fns';
+import { problemText } from '@/core/result';
+import { jobFileText } from '@/data/files';
+import { Button } from '@/ui/Button';
+import { saveTextAs } from '../shell/download';
+import { UnitToggles } from '../shell/UnitToggles';
+import { JobDetails } from './JobDetails';
+import { useHistory, useJob } from './jobContext';
+import { SaveMark } from './SaveMark';
+
+export const fileName = (text: string): string => text.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'job';
+
+export async function saveJobFile(job: Parameters<typeof jobFileText>[0]): Promise<void> {
+  const text = await jobFileText(job);
+  if (!text.ok) {
+    toast.error(problemText(text.problem));
+    return;
+  }
+  saveTextAs(`${fileName(job.name)}.mesajob.json`, text.value, 'application/json');
+}
+
+export function JobHeader() {
+  const { job, plan, store } = useJob();
+  const { undo, redo, canUndo, canRedo } = useHistory(store);
+  const due = job.dueOn ? ` · due ${format(parseISO(job.dueOn), 'EEE d MMM')}` : '';
+  return (
+    <header className="flex min-h-13 flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-sheet px-5 py-1">
+      <div className="flex min-w-0 flex-1 items-baseline gap-4">
+        <h1 className="min-w-0 font-name text-head leading-tight font-semibold">
+          <JobDetails />
+        </h1>
+        <p className="hidden truncate text-soft xl:block">
+          {job.pieces} {job.pieces === 1 ? 'piece' : 'pieces'}
+          {due}
+          {plan.blank.blank && ` · ${plan.blank.blank.name}`}
+        </p>
+      </div>
+      <SaveMark />
+      <div className="flex items-center gap-1">
+        <Button kind="quiet" aria-label="Undo" title="Undo (Ctrl Z)" disabled={!canUndo} onClick={undo} className="px-2 disabled:opacity-40">
+          <Undo2 size={18} aria-hidden />
+        </Button>
+        <Button kind="quiet" aria-label="Redo" title="Redo (Ctrl Shift Z)" disabled={!canRedo} onClick={redo} className="px-2 disabled:opacity-40">
+          <Redo2 size={18} aria-hidden />
+        </Button>
+        <Button kind="quiet" aria-label="Save the job to a file" title="Save the job to a file" onClick={() => void saveJobFile(job)} className="px-2">
+          <FileDown size={18} aria-hidden />
+        </Button>
+      </div>
+      <UnitToggles />
+    </header>
+  );
+}

@@ -1,0 +1,122 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { useCallback, useEffect, useMemo, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { toast } from 'sonner';
+import { TERRACES, type Terrace } from '@/core/figures/figure';
+import { plan } from '@/core/plan/plan';
+import { ArtView } from '../art/ArtView';
+import { BlankView } from '../blank/BlankView';
+import { HeatView } from '../heat/HeatView';
+import { LookView } from '../look/LookView';
+import { MeasureView } from '../measure/MeasureView';
+import { PressView } from '../press/PressView';
+import { SheetView } from '../sheet/SheetView';
+import { WrapView } from '../wrap/WrapView';
+import { useShop } from '../shell/shopContext';
+import { JobContext, useHistory } from './jobContext';
+import { JobFoot } from './JobFoot';
+import { JobHeader } from './JobHeader';
+import { JobRail } from './JobRail';
+import { HowItAddsUp } from './HowItAddsUp';
+import { isTerrace } from './terraces';
+import { useOpenJob, type OpenJob } from './useOpenJob';
+
+const VIEWS: Readonly<Record<Terrace, () => ReactNode>> = {
+  blank: BlankView,
+  measure: MeasureView,
+  wrap: WrapView,
+  art: ArtView,
+  sheet: SheetView,
+  heat: HeatView,
+  press: PressView,
+  look: LookView,
+};
+
+/** The terrace in the address; changing it needs no answer from the server. */
+export function useTerrace(jobId: string): readonly [Terrace, (t: Terrace) => void] {
+  const last = usePathname().split('/').pop();
+  const go = useCallback((t: Terrace) => window.history.pushState(null, '', `/job/${jobId}/${t}`), [jobId]);
+  return [isTerrace(last) ? last : 'blank', go];
+}
+
+export function JobScreen({ id }: { id: string }) {
+  const opening = useOpenJob(id);
+  if (opening === 'opening') return <main className="h-dvh bg-night" aria-busy="true" />;
+  if (opening === 'missing') return <Missing />;
+  return <OpenedJob id={id} open={opening} />;
+}
+
+const Missing = () => (
+  <main className="grid h-dvh place-content-center gap-3 p-6">
+    <h1 className="font-name text-big font-semibold">This job is not in this browser</h1>
+    <p>It was taken out, or it lives in another browser. A job file can be brought in on the bench.</p>
+    <Link href="/" className="font-label font-semibold underline">
+      To the bench
+    </Link>
+  </main>
+);
+
+function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
+  const { store, saver } = open;
+  const { shop, jobs } = useShop();
+  const job = store((s) => s.job);
+  const edit = store((s) => s.edit);
+  const router = useRouter();
+  const [terrace, go] = useTerrace(id);
+  const history = useHistory(store);
+
+  useEffect(() => {
+    const record = jobs.find((r) => r.id === id);
+    if (record) saver.seen(record);
+  }, [jobs, id, saver]);
+
+  useEffect(() => {
+    if (open.rescued) toast(`Another tab had saved this job. What was typed here is kept as “${open.rescued}”.`, { duration: 12000 });
+  }, [open.rescued]);
+
+  useHotkeys('1,2,3,4,5,6,7,8', (e) => {
+    const t = TERRACES[Number(e.key) - 1];
+    if (t) go(t);
+  });
+  const beside = (step: number) => {
+    const at = jobs.findIndex((r) => r.id === id);
+    const next = jobs[(at + step + jobs.length) % jobs.length];
+    if (next && next.id !== id) router.push(`/job/${next.id}/${terrace}`);
+  };
+  useHotkeys('[', () => beside(-1), { useKey: true }, [jobs, terrace]);
+  useHotkeys(']', () => beside(1), { useKey: true }, [jobs, terrace]);
+  useHotkeys('mod+z', (e) => {
+    e.preventDefault();
+    history.undo();
+  }, { enableOnFormTags: false }, [store]);
+  useHotkeys('mod+shift+z, mod+y', (e) => {
+    e.preventDefault();
+    history.redo();
+  }, { enableOnFormTags: false }, [store]);
+
+  const made = useMemo(() => plan(job, shop), [job, shop]);
+  const view = useMemo(() => ({ job, plan: made, shop, edit, store, saver }), [job, made, shop, edit, store, saver]);
+  const View = VIEWS[terrace];
+  return (
+    <JobContext value={view}>
+      <div className="flex h-dvh flex-col md:flex-row">
+        <JobRail terrace={terrace} go={go} />
+        <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+          <JobHeader />
+          <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">
+            <main className="flex min-w-0 flex-1 flex-col lg:min-h-0" aria-label={`${terrace} of ${job.name}`}>
+              <div className="board-ground relative min-h-[34rem] flex-1 lg:min-h-0">
+                <View key={id} />
+              </div>
+              <JobFoot terrace={terrace} go={go} />
+            </main>
+            <HowItAddsUp terrace={terrace} />
+          </div>
+        </div>
+      </div>
+    </JobContext>
+  );
+}

@@ -1,0 +1,40 @@
+'use client';
+
+import { createContext, useContext } from 'react';
+import { useStore } from 'zustand';
+import type { Job } from '@/core/job/job';
+import type { Plan } from '@/core/plan/plan';
+import type { Shop } from '@/core/shop/shop';
+import type { Edit, JobStore } from './jobStore';
+import type { Saver } from './saver';
+
+export interface JobView {
+  readonly job: Job;
+  readonly plan: Plan;
+  readonly shop: Shop;
+  readonly edit: Edit;
+  readonly store: JobStore;
+  readonly saver: Saver;
+}
+
+export const JobContext = createContext<JobView | null>(null);
+
+/** The job in hand with its plan; only used below the job screen. */
+export function useJob(): JobView {
+  const view = useContext(JobContext);
+  if (!view) throw new Error('useJob outside a job');
+  return view;
+}
+
+export interface History {
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+}
+
+export function useHistory(store: JobStore): History {
+  const canUndo = useStore(store.temporal, (t) => t.pastStates.length > 0);
+  const canRedo = useStore(store.temporal, (t) => t.futureStates.length > 0);
+  return { undo: () => store.temporal.getState().undo(), redo: () => store.temporal.getState().redo(), canUndo, canRedo };
+}

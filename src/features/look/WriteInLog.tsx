@@ -1,0 +1,97 @@
+'use client';
+
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { goodPiecesBehind } from '@/core/heat/choose';
+import { sameSettings, type HeatSettings } from '@/core/heat/settings';
+import { EMPTY_LOOK } from '@/core/job/job';
+import { problemText } from '@/core/result';
+import type { LogEntry, Recipe } from '@/core/shop/records';
+import { celsius, seconds } from '@/core/units/quantity';
+import { newId } from '@/data/ids';
+import { keepRecipe, writeLog } from '@/data/shop';
+import { Button } from '@/ui/Button';
+import { SheetDialog } from '@/ui/Sheet';
+import { useSay } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+
+/** What is still missing before a look can be written down, in words. */
+function missing(job: ReturnType<typeof useJob>['job']): string | null {
+  if (job.look.verdict === null) return 'Give a verdict first.';
+  if (job.look.paperState === null) return 'Say how the used paper looks.';
+  return null;
+}
+
+/** Writes the look in the log; a good one is offered as the shop's recipe. */
+export function WriteInLog() {
+  const { job, plan, shop, edit } = useJob();
+  const [offer, setOffer] = useState<LogEntry | null>(null);
+  const { chosen, press } = plan.heat;
+  const blank = plan.blank.blank;
+
+  /** The settings really pressed with: those of the last run, else those of the job. */
+  const pressedWith = (): HeatSettings | null => {
+    const runs = shop.runs.filter((r) => r.jobId === job.id).sort((a, b) => b.startedAt - a.startedAt);
+    return runs[0]?.settings ?? chosen?.settings ?? null;
+  };
+
+  const write = async () => {
+    const wants = missing(job);
+    const settings = pressedWith();
+    if (wants || !settings || !blank || !press || job.look.verdict === null || job.look.paperState === null) {
+      toast.error(wants ?? 'Choose blank and press first: the log is kept by both.');
+      return;
+    }
+    const { marks, note, verdict, paperState } = job.look;
+    const entry: LogEntry = {
+      id: newId('log'), at: Date.now(), jobId: job.id, jobName: job.name, blankId: blank.id, blankName: blank.name, pressId: press.id, pressName: press.name,
+      settings, verdict, paperState, marks, note,
+      good: job.look.good ?? plan.look.unlogged.good,
+      spoiled: job.look.spoiled ?? plan.look.unlogged.spoiled,
+    };
+    const r = await writeLog(entry);
+    if (!r.ok) {
+      toast.error(problemText(r.problem));
+      return;
+    }
+    edit((j) => ({ ...j, look: EMPTY_LOOK }));
+    const known = plan.heat.chosen?.proven?.recipe.settings;
+    if (verdict === 'good' && !(known && sameSettings(known, settings))) setOffer(entry);
+    else toast('Written in the log.');
+  };
+
+  return (
+    <>
+      <Button kind="act" className="min-h-11 shrink-0 px-5 text-lead" onClick={() => void write()}>Write it in the log</Button>
+      {offer && <KeepAsProven entry={offer} onDone={() => setOffer(null)} />}
+    </>
+  );
+}
+
+function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }) {
+  const { shop } = useJob();
+  const say = useSay();
+  const { settings: s } = entry;
+  const recipe: Recipe = { id: newId('recipe'), blankId: entry.blankId, pressId: entry.pressId, settings: s, keptAt: entry.at };
+  const behind = goodPiecesBehind(recipe, [...shop.log.filter((e) => e.id !== entry.id), entry]);
+  const keep = async () => {
+    const r = await keepRecipe(recipe);
+    if (r.ok) toast(`Kept. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
+    else toast.error(problemText(r.problem));
+    onDone();
+  };
+  return (
+    <SheetDialog open onClose={onDone} title="Keep this as proven?" about="Written in the log. It came out good.">
+      <p className="font-label text-head font-semibold">
+        {say([celsius(s.platenC), ' · ', seconds(s.dwellS), s.passes > 1 ? ` × ${s.passes}` : '', `, ${s.pressure.replace('-', ' to ')}, peel ${s.peel}`])}
+      </p>
+      <p className="mt-2 leading-snug">
+        For {entry.blankName} on {entry.pressName}. {behind} good {behind === 1 ? 'piece stands' : 'pieces stand'} behind it. The next job with this blank and press will start from it.
+      </p>
+      <div className="mt-5 flex justify-end gap-2">
+        <Button onClick={onDone}>Not yet</Button>
+        <Button kind="act" onClick={() => void keep()}>Keep as proven</Button>
+      </div>
+    </SheetDialog>
+  );
+}

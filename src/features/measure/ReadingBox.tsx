@@ -1,0 +1,164 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { METHODS, type Method, type Place, type Reading } from '@/core/job/job';
+import { PLACE_NAMES, readOne, type ReadReading } from '@/core/readings/readings';
+import { standardU } from '@/core/figures/uncertain';
+import { fineMm, mm } from '@/core/units/quantity';
+import { newId } from '@/data/ids';
+import { Pick } from '@/ui/Pick';
+import { useSay, useUnits } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+
+const PLACE_METHODS: Readonly<Record<Place, readonly Method[]>> = {
+  girthTop: ['soft tape', 'paper strip', 'caliper'],
+  girthFoot: ['soft tape', 'paper strip', 'caliper'],
+  wall: ['steel rule', 'soft tape', 'caliper'],
+};
+const METHOD_OPTIONS = (place: Place) => METHODS.filter((m) => PLACE_METHODS[place].includes(m)).map((m) => ({ value: m, label: m }));
+
+/** The readings of one place, as many as were taken, with what they come to. */
+export function ReadingBox({ place, hint }: { place: Place; hint: string }) {
+  const { job, plan } = useJob();
+  const say = useSay();
+  const readings = job.readings[place];
+  const section = plan.measure.places[place];
+  const [spareId, setSpareId] = useState(() => newId('r'));
+  const lastMethod = readings[readings.length - 1]?.method ?? PLACE_METHODS[place][0] ?? 'soft tape';
+  return (
+    <section aria-label={PLACE_NAMES[place]} className="border-2 border-ink bg-sheet px-3 py-2">
+      <div className="flex items-baseline justify-between gap-3">
+        <h2 className="font-name text-lead font-semibold">{PLACE_NAMES[place]}</h2>
+        {section.value && (
+          <p className="font-label text-lead font-semibold whitespace-nowrap">
+            {say([mm(section.value.value)])} <span className="text-fine font-medium text-soft">± {say([fineMm(1.96 * standardU(section.value))])}</span>
+          </p>
+        )}
+      </div>
+      <p className="mb-1 text-fine text-soft">{hint}</p>
+      <ul className="grid gap-1">
+        {[...readings.map((r) => r.id), ...(readings.length < 20 ? [spareId] : [])].map((id, i) => (
+          <ReadingRow
+            key={id}
+            id={id}
+            place={place}
+            ordinal={i + 1}
+            reading={readings.find((r) => r.id === id) ?? null}
+            read={section.items.find((x) => x.reading.id === id) ?? null}
+            usualMethod={lastMethod}
+            onBorn={() => setSpareId(newId('r'))}
+          />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface RowProps {
+  readonly id: string;
+  readonly place: Place;
+  readonly ordinal: number;
+  readonly reading: Reading | null;
+  readonly read: ReadReading | null;
+  readonly usualMethod: Method;
+  readonly onBorn: () => void;
+}
+
+/**
+ * One reading. What is typed counts as soon as it can be read, and is kept as written on leaving the field, readable or
+ * not, so that nothing typed is lost.
+ */
+function ReadingRow({ id, place, ordinal, reading, read, usualMethod, onBorn }: RowProps) {
+  const { edit } = useJob();
+  const units = useUnits();
+  const say = useSay();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [method, setMethod] = useState<Method | null>(null);
+  const how = reading?.method ?? method ?? usualMethod;
+
+  const put = (text: string, next: Partial<Reading> = {}) => {
+    const made: Reading = { id, bareUnit: reading?.bareUnit ?? units.length, method: how, ...next, text: text.trim().slice(0, 40) };
+    edit((j) => {
+      const list = j.readings[place];
+      const there = list.some((r) => r.id === id);
+      return { ...j, readings: { ...j.readings, [place]: there ? list.map((r) => (r.id === id ? made : r)) : [...list, made] } };
+    }, `reading-${id}`);
+    if (!reading) onBorn();
+  };
+  const drop = () => edit((j) => ({ ...j, readings: { ...j.readings, [place]: j.readings[place].filter((r) => r.id !== id) } }));
+
+  const typed = (text: string) => {
+    setDraft(text);
+    const trial: Reading = { id, text: text.trim().slice(0, 40) || ' ', bareUnit: reading?.bareUnit ?? units.length, method: how };
+    if (text.trim() !== '' && readOne(trial, place).ok) put(text);
+  };
+  const settle = () => {
+    if (draft === null) return;
+    const text = draft.trim();
+    setDraft(null);
+    if (text === '') {
+      if (reading) drop();
+    } else if (text !== reading?.text) put(text);
+  };
+  const settleNow = useRef(settle);
+  useEffect(() => {
+    settleNow.current = settle;
+  });
+  useEffect(() => {
+    const leave = () => settleNow.current();
+    window.addEventListener('pagehide', leave);
+    return () => window.removeEventListener('pagehide', leave);
+  }, []);
+
+  const problem = draft === null ? read?.problem : null;
+  return (
+    <li>
+      <div className="flex items-center gap-2">
+        <input
+          aria-label={reading ? `Reading ${ordinal}` : 'Another reading'}
+          aria-invalid={problem != null}
+          value={draft ?? reading?.text ?? ''}
+          placeholder={units.length === 'in' ? '8 3/8' : '213'}
+          autoComplete="off"
+          spellCheck={false}
+          maxLength={40}
+          onFocus={() => setDraft(reading?.text ?? '')}
+          onChange={(e) => typed(e.target.value)}
+          onBlur={settle}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter') {
+              const inputs = [...(e.currentTarget.closest('section')?.querySelectorAll('input') ?? [])];
+              const next = inputs[inputs.indexOf(e.currentTarget) + 1];
+              if (next) next.focus();
+              else e.currentTarget.blur();
+            }
+          }}
+          className={`min-h-10 w-28 border-b-2 bg-white px-2 font-label text-lead font-semibold ${reading ? 'border-taken text-taken' : 'border-rule'} ${problem ? 'border-act!' : ''} ${read?.odd ? 'border-heed!' : ''}`}
+        />
+        <Pick label={`How reading ${ordinal} was taken`} value={how} options={METHOD_OPTIONS(place)} onChange={(m) => (reading ? put(reading.text, { method: m }) : setMethod(m))} className="w-32 text-fine" />
+        <span className="min-w-0 flex-1 truncate text-right font-label text-fine font-medium text-soft">
+          {read?.surfaceMm != null && place !== 'wall' && <>wall {say([mm(read.surfaceMm)])}</>}
+        </span>
+        {reading ? (
+          <button type="button" aria-label={`Take out reading ${reading.text}`} onClick={drop} className="grid size-9 place-items-center hover:bg-board">
+            <X size={16} aria-hidden />
+          </button>
+        ) : (
+          <span className="size-9" />
+        )}
+      </div>
+      {problem && (
+        <p role="alert" className="flex flex-wrap items-center gap-2 py-0.5 text-fine font-medium text-act-deep">
+          {problem.what} {!read?.suggestion && problem.wayOut}
+          {read?.suggestion && (
+            <button type="button" onClick={() => read.suggestion && put(read.suggestion.text)} className="min-h-8 border-2 border-ink bg-sheet px-2 font-label font-semibold text-ink">
+              It was {read.suggestion.text}
+            </button>
+          )}
+        </p>
+      )}
+      {read?.odd && !problem && <p className="text-fine font-medium text-act-deep">Stands apart from the others. Measure again, or take it out.</p>}
+    </li>
+  );
+}

@@ -1,0 +1,130 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { plan, type Plan } from '@/core/plan/plan';
+import { stepsOfRun } from '@/core/plan/press';
+import { foldRun } from '@/core/run/run';
+import type { RunStep } from '@/core/run/steps';
+import { problemText } from '@/core/result';
+import type { Job } from '@/core/job/job';
+import type { Run, RunEvent } from '@/core/shop/records';
+import { newId } from '@/data/ids';
+import { addRunEvent, startRun } from '@/data/shop';
+import { Say } from '@/ui/units';
+import { useShop } from '../shell/shopContext';
+import { RunBoard } from './RunBoard';
+import { wakeSound } from './sound';
+
+/** At the press: one run, from the first piece to the last. */
+export function Runner({ jobId }: { jobId: string }) {
+  const { shop, jobs } = useShop();
+  const job = jobs.find((r) => r.id === jobId)?.job ?? null;
+  const made = useMemo(() => job && plan(job, shop), [job, shop]);
+  if (!job || !made) return <Note text="This job is not in this browser." href="/" to="To the bench" />;
+  const run = made.press.running;
+  if (run && made.blank.blank) {
+    const steps = stepsOfRun(run, made.blank.blank, shop);
+    if (steps.length === 0) return <Note text="The press of this run is no longer in the shop." href={`/job/${jobId}/heat`} to="Choose another press" />;
+    return <Running job={job} made={made} run={run} steps={steps} />;
+  }
+  const blocked = made.press.steps.length === 0 || [...made.wrap.findings, ...made.heat.findings].some((f) => f.level === 'stop');
+  if (blocked) return <Note text="Something still stands in the way of pressing." href={`/job/${jobId}/heat`} to="Back to the heat" />;
+  if (made.press.left === 0) return <Note text={`All ${job.pieces} are through the press.`} href={`/job/${jobId}/look`} to="Look them over" />;
+  return <Ready job={job} made={made} />;
+}
+
+const Note = ({ text, href, to }: { text: string; href: string; to: string }) => (
+  <main className="on-night grid h-dvh place-content-center justify-items-center gap-5 bg-night p-6 text-center text-pale">
+    <h1 className="font-name text-big font-semibold">{text}</h1>
+    <Link href={href} className="inline-flex min-h-16 items-center bg-act px-8 font-label text-head font-semibold text-white">{to}</Link>
+  </main>
+);
+
+function useNow(active: boolean): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    if (!active) return;
+    const t = setInterval(() => setNow(Date.now()), 200);
+    const seen = () => setNow(Date.now());
+    document.addEventListener('visibilitychange', seen);
+    return () => {
+      clearInterval(t);
+      document.removeEventListener('visibilitychange', seen);
+    };
+  }, [active]);
+  return now;
+}
+
+function Ready({ job, made }: { job: Job; made: Plan }) {
+  const { heat, press } = made;
+  const begin = async () => {
+    wakeSound();
+    if (!heat.chosen || !heat.press) return;
+    const run: Run = { id: newId('run'), jobId: job.id, pressId: heat.press.id, startedAt: Date.now(), pieces: press.left, settings: heat.chosen.settings, events: [] };
+    const r = await startRun(run);
+    if (!r.ok) toast.error(problemText(r.problem));
+  };
+  useSpace(() => void begin());
+  return (
+    <main className="on-night flex h-dvh flex-col bg-night text-pale">
+      <div className="min-h-0 flex-1 overflow-auto p-8">
+        <h1 className="font-name text-big font-semibold">{job.name}</h1>
+        <p className="mt-1 text-name text-mist">
+          {press.left} to press on {heat.press?.name}
+        </p>
+        <h2 className="mt-6 font-name text-head font-semibold">First</h2>
+        <PreList made={made} />
+      </div>
+      <footer className="flex flex-wrap items-center gap-4 border-t-2 border-strata-2 p-5">
+        <button type="button" onClick={() => void begin()} className="min-h-16 bg-act px-8 font-label text-head font-semibold text-white">
+          First piece
+        </button>
+        <Link href={`/job/${job.id}/press`} className="inline-flex min-h-16 items-center border-2 border-mist px-6 font-label text-name font-semibold">
+          Not yet
+        </Link>
+        <p className="ml-auto text-lead text-mist">Space is the next step.</p>
+      </footer>
+    </main>
+  );
+}
+
+function PreList({ made }: { made: Plan }) {
+  return (
+    <ol className="mt-2 grid gap-1.5">
+      {made.heat.preSteps.map((step, i) => (
+        <li key={i} className="flex gap-3 text-name leading-snug">
+          <span className="w-7 shrink-0 text-right font-name font-semibold text-strata-5">{i + 1}</span>
+          <span><Say phrase={step} /></span>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** Space is the next step, wherever the focus rests, except on a link or in a dialog. */
+export function useSpace(act: () => void): void {
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key !== ' ' || e.repeat) return;
+      const at = e.target instanceof Element ? e.target : null;
+      if (at?.closest('[role="dialog"], a, input, textarea, button')) return;
+      e.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [act]);
+}
+
+function Running({ job, made, run, steps }: { job: Job; made: Plan; run: Run; steps: readonly RunStep[] }) {
+  const state = useMemo(() => foldRun(run, steps), [run, steps]);
+  const now = useNow(state.ended === 'no');
+  const send = async (kind: RunEvent['kind']) => {
+    wakeSound();
+    const r = await addRunEvent(run.id, { kind, at: Date.now() });
+    if (!r.ok) toast.error(problemText(r.problem), { duration: 15000 });
+  };
+  return <RunBoard job={job} made={made} run={run} steps={steps} state={state} nowMs={Math.max(now, state.stepStartedAt)} send={(k) => void send(k)} />;
+}

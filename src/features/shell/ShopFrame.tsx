@@ -1,0 +1,69 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import type { ReactNode } from 'react';
+import { Brand } from './Brand';
+import { useShop } from './shopContext';
+import { UnitToggles } from './UnitToggles';
+
+export const SHOP_PAGES = [
+  { href: '/', label: 'Bench' },
+  { href: '/blanks', label: 'Blanks' },
+  { href: '/presses', label: 'Presses' },
+  { href: '/papers', label: 'Papers' },
+  { href: '/logbook', label: 'Logbook' },
+  { href: '/settings', label: 'Settings' },
+] as const;
+
+interface Props {
+  readonly title: string;
+  readonly about?: string;
+  readonly actions?: ReactNode;
+  readonly children: ReactNode;
+}
+
+/** The frame of the shop's own pages: rail, heading, content. */
+export function ShopFrame({ title, about, actions, children }: Props) {
+  const path = usePathname();
+  const { shop } = useShop();
+  return (
+    <div className="flex h-dvh flex-col md:flex-row">
+      <nav aria-label="Shop" className="on-night flex shrink-0 flex-wrap items-center bg-night md:w-44 md:flex-col md:items-stretch">
+        <Brand />
+        <ul className="flex flex-wrap md:flex-col">
+          {SHOP_PAGES.map(({ href, label }) => {
+            const here = path === href;
+            return (
+              <li key={href}>
+                <Link
+                  href={href}
+                  aria-current={here ? 'page' : undefined}
+                  className={`block px-4 py-2.5 font-name text-lead font-semibold md:text-name ${here ? 'bg-sheet text-ink' : 'text-pale hover:bg-strata-2'}`}
+                >
+                  {label}
+                </Link>
+              </li>
+            );
+          })}
+        </ul>
+        <p className="mt-auto hidden px-4 py-3 font-label text-fine text-mist md:block">{shop.settings.shopName}</p>
+      </nav>
+      <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+        <header className="flex min-h-13 flex-wrap items-center justify-between gap-x-4 gap-y-2 border-b-2 border-ink px-5 py-1.5">
+          <div className="flex flex-wrap items-baseline gap-x-4">
+            <h1 className="font-name text-head leading-tight font-semibold">{title}</h1>
+            {about && <p className="text-soft">{about}</p>}
+          </div>
+          <div className="flex flex-wrap items-center gap-3">
+            {actions}
+            <UnitToggles />
+          </div>
+        </header>
+        <main className="min-h-0 flex-1 overflow-auto" tabIndex={-1}>
+          {children}
+        </main>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,20 @@
+'use client';
+
+import { createContext, useContext } from 'react';
+import type { JobRecord } from '@/data/db';
+import type { Shop } from '@/core/shop/shop';
+
+export interface ShopView {
+  readonly shop: Shop;
+  readonly jobs: readonly JobRecord[];
+  readonly unreadable: readonly string[];
+}
+
+export const ShopContext = createContext<ShopView | null>(null);
+
+/** The shop as it stands, live. Only used below the shell, which waits for it. */
+export function useShop(): ShopView {
+  const view = useContext(ShopContext);
+  if (!view) throw new Error('useShop outside the shell');
+  return view;
+}

@@ -1,0 +1,156 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Plus } from 'lucide-react';
+import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
+import { useMemo, useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { toast } from 'sonner';
+import * as z from 'zod';
+import { CLOCK_WORDS } from '@/core/heat/words';
+import { problemText } from '@/core/result';
+import { nameSchema } from '@/core/shop/common';
+import { CLOCKS, isOven, PRESS_KINDS, type Press } from '@/core/shop/press';
+import { formatQuantity, type LengthUnit, type UnitChoice } from '@/core/units/format';
+import { mm } from '@/core/units/quantity';
+import { newId } from '@/data/ids';
+import { savePress } from '@/data/shop';
+import { Button } from '@/ui/Button';
+import { FormField, inputClass } from '@/ui/FormField';
+import { SheetDialog } from '@/ui/Sheet';
+import { Say, useUnits } from '@/ui/units';
+import { lengthText } from '../blank/blankForm';
+import { ShopFrame } from '../shell/ShopFrame';
+import { useShop } from '../shell/shopContext';
+import { actionsColumn, SortableTable } from './ThingTable';
+
+const KIND_WORDS: Readonly<Record<Press['kind'], string>> = { tumbler: 'tumbler press', mug: 'mug press', oven: 'oven' };
+
+export function PressesPage() {
+  const { shop } = useShop();
+  const [editing, setEditing] = useState<Press | 'new' | null>(null);
+  const columns = useMemo(() => {
+    const c = createColumnHelper<Press>();
+    return [
+      c.accessor('name', { header: 'Name', cell: (x) => <span className="font-label text-lead font-semibold">{x.getValue()}</span> }),
+      c.accessor('kind', { header: 'Kind', cell: (x) => KIND_WORDS[x.getValue()] }),
+      c.display({
+        id: 'reach',
+        header: 'Heats',
+        cell: ({ row: { original: p } }) =>
+          isOven(p) ? <Say phrase={['all round, ', mm(p.insideHeightMm), ' inside, held by ', p.hold]} /> : <Say phrase={[mm(p.heaterLengthMm), ' round × ', mm(p.heaterHeightMm), ' tall']} />,
+      }),
+      c.display({ id: 'takes', header: 'Closes on', cell: ({ row: { original: p } }) => (isOven(p) ? '–' : <Say phrase={[mm(p.smallestDiameterMm), ' to ', mm(p.largestDiameterMm)]} />) }),
+      c.display({ id: 'clock', header: 'Its clock', cell: ({ row: { original: p } }) => (isOven(p) ? 'on reaching temperature' : `${CLOCK_WORDS[p.clock]}${p.autoTimer ? ', by itself' : ''}`) }),
+      actionsColumn<Press>('presses', setEditing, (p) => savePress(p)),
+    ] as ColumnDef<Press, string | number>[];
+  }, []);
+  return (
+    <ShopFrame title="Presses" about="how far each heater reaches decides passes and turns" actions={<Button kind="act" onClick={() => setEditing('new')}><Plus size={18} aria-hidden /> New press</Button>}>
+      <SortableTable label="Presses" rows={shop.presses} columns={columns} empty="No presses yet. Type in the first one: measure the heated mat, not the housing." />
+      {editing && <PressDialog press={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
+    </ShopFrame>
+  );
+}
+
+const formSchema = (unit: LengthUnit) =>
+  z
+    .object({
+      name: nameSchema,
+      kind: z.enum(PRESS_KINDS),
+      heaterLengthMm: lengthText(unit, 'Heater round', 50, 600),
+      heaterHeightMm: lengthText(unit, 'Heater tall', 30, 400),
+      smallestDiameterMm: lengthText(unit, 'Smallest', 10, 200),
+      largestDiameterMm: lengthText(unit, 'Largest', 10, 250),
+      clock: z.enum(CLOCKS),
+      autoTimer: z.boolean(),
+      insideHeightMm: lengthText(unit, 'Inside height', 50, 1000),
+      hold: z.enum(['sleeve', 'shrink film']),
+    })
+    .refine((f) => f.kind === 'oven' || f.smallestDiameterMm < f.largestDiameterMm, { path: ['largestDiameterMm'], message: 'The largest must be more than the smallest.' });
+type FormIn = z.input<ReturnType<typeof formSchema>>;
+type FormOut = z.output<ReturnType<typeof formSchema>>;
+
+function start(p: Press | null, units: UnitChoice): FormIn {
+  const len = (v: number) => formatQuantity(mm(v), units).number;
+  const base = { name: p?.name ?? '', kind: p?.kind ?? ('tumbler' as const), clock: 'from-closing' as const, autoTimer: false, hold: 'shrink film' as const, insideHeightMm: len(300), heaterLengthMm: len(203), heaterHeightMm: len(240), smallestDiameterMm: len(62), largestDiameterMm: len(90) };
+  if (!p) return base;
+  if (isOven(p)) return { ...base, insideHeightMm: len(p.insideHeightMm), hold: p.hold };
+  return { ...base, clock: p.clock, autoTimer: p.autoTimer, heaterLengthMm: len(p.heaterLengthMm), heaterHeightMm: len(p.heaterHeightMm), smallestDiameterMm: len(p.smallestDiameterMm), largestDiameterMm: len(p.largestDiameterMm) };
+}
+
+const toPress = (f: FormOut, id: string): Press =>
+  f.kind === 'oven'
+    ? { id, name: f.name, kind: 'oven', insideHeightMm: f.insideHeightMm, hold: f.hold }
+    : { id, name: f.name, kind: f.kind, heaterLengthMm: f.heaterLengthMm, heaterHeightMm: f.heaterHeightMm, smallestDiameterMm: f.smallestDiameterMm, largestDiameterMm: f.largestDiameterMm, clock: f.clock, autoTimer: f.autoTimer };
+
+function PressDialog({ press, onClose }: { press: Press | null; onClose: () => void }) {
+  const units = useUnits();
+  const schema = useMemo(() => formSchema(units.length), [units.length]);
+  const form = useForm<FormIn, unknown, FormOut>({ resolver: zodResolver(schema), defaultValues: start(press, units), mode: 'onBlur' });
+  const { errors } = form.formState;
+  const kind = useWatch({ control: form.control, name: 'kind' });
+  const save = async (f: FormOut) => {
+    const r = await savePress(toPress(f, press?.id ?? newId('press')));
+    if (r.ok) onClose();
+    else toast.error(problemText(r.problem));
+  };
+  const length = (name: 'heaterLengthMm' | 'heaterHeightMm' | 'smallestDiameterMm' | 'largestDiameterMm' | 'insideHeightMm', label: string) => (
+    <FormField label={`${label}, ${units.length}`} problem={errors[name]?.message}>
+      {(p) => <input {...p} autoComplete="off" className={inputClass} {...form.register(name)} />}
+    </FormField>
+  );
+  return (
+    <SheetDialog open onClose={onClose} title={press ? `Change ${press.name}` : 'A press'} about="Measure the heated mat itself, laid flat.">
+      <form className="grid gap-3" noValidate onSubmit={(e) => void form.handleSubmit(save)(e)}>
+        <FormField label="Name" problem={errors.name?.message}>
+          {(p) => <input {...p} className={inputClass} placeholder="Tumbler press B" {...form.register('name')} />}
+        </FormField>
+        <FormField label="Kind">
+          {(p) => (
+            <select {...p} className={inputClass} {...form.register('kind')}>
+              {PRESS_KINDS.map((k) => <option key={k} value={k}>{KIND_WORDS[k]}</option>)}
+            </select>
+          )}
+        </FormField>
+        {kind === 'oven' ? (
+          <div className="grid grid-cols-2 gap-3">
+            {length('insideHeightMm', 'Inside height')}
+            <FormField label="Wraps held by">
+              {(p) => (
+                <select {...p} className={inputClass} {...form.register('hold')}>
+                  <option>shrink film</option>
+                  <option>sleeve</option>
+                </select>
+              )}
+            </FormField>
+          </div>
+        ) : (
+          <>
+            <div className="grid grid-cols-2 gap-3">
+              {length('heaterLengthMm', 'Heater round')}
+              {length('heaterHeightMm', 'Heater tall')}
+              {length('smallestDiameterMm', 'Closes on, from')}
+              {length('largestDiameterMm', 'to')}
+            </div>
+            <FormField label="Its times count">
+              {(p) => (
+                <select {...p} className={inputClass} {...form.register('clock')}>
+                  {CLOCKS.map((c) => <option key={c} value={c}>{CLOCK_WORDS[c]}</option>)}
+                </select>
+              )}
+            </FormField>
+            <label className="flex min-h-10 items-center gap-3">
+              <input type="checkbox" className="size-6 accent-strata-3" {...form.register('autoTimer')} />
+              Its own timer starts by itself
+            </label>
+          </>
+        )}
+        <div className="flex justify-end gap-2">
+          <Button onClick={onClose}>Leave it</Button>
+          <Button kind="act" type="submit">Keep this press</Button>
+        </div>
+      </form>
+    </SheetDialog>
+  );
+}

@@ -1,0 +1,85 @@
+'use client';
+
+import { Pencil, Trash2 } from 'lucide-react';
+import { createColumnHelper, flexRender, getCoreRowModel, getSortedRowModel, useReactTable, type ColumnDef, type SortingState } from '@tanstack/react-table';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { problemText } from '@/core/result';
+import { removeThing, type ThingTable as Table } from '@/data/shop';
+import { Button } from '@/ui/Button';
+
+interface Thing {
+  readonly id: string;
+  readonly name: string;
+}
+
+interface SortableProps<T> {
+  readonly label: string;
+  readonly rows: readonly T[];
+  // Columns differ in the type of their cells; TanStack's own lists are typed the same way.
+  readonly columns: readonly ColumnDef<T, string | number>[];
+  readonly empty: string;
+}
+
+/** A table whose headings sort. */
+export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<T>) {
+  const [sorting, setSorting] = useState<SortingState>([]);
+  // The table library keeps its own mutable state; React's compiler rules do not apply to it.
+  // eslint-disable-next-line react-hooks/incompatible-library
+  const table = useReactTable({ data: [...rows], columns: [...columns], state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel() });
+  if (rows.length === 0) return <p className="p-8 text-lead">{empty}</p>;
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={label}>
+      <table className="w-full border-collapse text-left">
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id} className="border-b-2 border-ink">
+              {group.headers.map((h) => {
+                const sorted = h.column.getIsSorted();
+                return (
+                  <th key={h.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'} className="px-4 py-1 font-label text-fine font-semibold whitespace-nowrap">
+                    {h.column.getCanSort() ? (
+                      <button type="button" onClick={h.column.getToggleSortingHandler()} className="min-h-9">
+                        {flexRender(h.column.columnDef.header, h.getContext())} {sorted === 'asc' ? '▲' : sorted === 'desc' ? '▼' : ''}
+                      </button>
+                    ) : (
+                      flexRender(h.column.columnDef.header, h.getContext())
+                    )}
+                  </th>
+                );
+              })}
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map((row) => (
+            <tr key={row.id} className="border-b border-rule align-top">
+              {row.getVisibleCells().map((cell) => (
+                <td key={cell.id} className="px-4 py-2.5">{flexRender(cell.column.columnDef.cell, cell.getContext())}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** A column with the buttons that change a thing or take it out of the shop. */
+export function actionsColumn<T extends Thing>(table: Table, onEdit: (thing: T) => void, putBack: (thing: T) => Promise<unknown>): ColumnDef<T, string | number> {
+  const remove = async (thing: T) => {
+    const r = await removeThing(table, thing.id);
+    if (!r.ok) toast.error(problemText(r.problem));
+    else toast(`“${thing.name}” is taken out.`, { action: { label: 'Put it back', onClick: () => void putBack(thing) }, duration: 8000 });
+  };
+  return createColumnHelper<T>().display({
+    id: 'actions',
+    header: () => <span className="sr-only">Change</span>,
+    cell: ({ row }) => (
+      <div className="flex justify-end gap-1">
+        <Button kind="quiet" aria-label={`Change ${row.original.name}`} onClick={() => onEdit(row.original)} className="px-2"><Pencil size={17} aria-hidden /></Button>
+        <Button kind="quiet" aria-label={`Take out ${row.original.name}`} onClick={() => void remove(row.original)} className="px-2"><Trash2 size={17} aria-hidden /></Button>
+      </div>
+    ),
+  });
+}

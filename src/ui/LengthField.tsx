@@ -1,0 +1,46 @@
+'use client';
+
+import { useCallback } from 'react';
+import { fail, ok, type Result } from '@/core/result';
+import { formatQuantity } from '@/core/units/format';
+import { parseLength } from '@/core/units/parse';
+import { mm, fineMm } from '@/core/units/quantity';
+import { TypedField } from './TypedField';
+import { useUnits, useSay } from './units';
+
+interface Props {
+  readonly label: string;
+  readonly hideLabel?: boolean;
+  readonly valueMm: number;
+  readonly minMm: number;
+  readonly maxMm: number;
+  readonly taken?: boolean;
+  readonly fine?: boolean;
+  readonly width?: string;
+  readonly signed?: boolean;
+  readonly onValue: (mm: number) => void;
+}
+
+/** A length in the shop's unit, typed as people write it. */
+export function LengthField({ label, hideLabel, valueMm, minMm, maxMm, taken, fine = false, width, signed = false, onValue }: Props) {
+  const units = useUnits();
+  const say = useSay();
+  const shown = formatQuantity(fine ? fineMm(valueMm) : mm(valueMm), units);
+  const parse = useCallback(
+    (text: string): Result<number> => {
+      const clean = text.trim();
+      const negative = signed && /^[-−]/.test(clean);
+      const bare = negative ? clean.slice(1) : clean;
+      // Zero is a length here (no bleed, no setback); a reading of zero is not.
+      const zero = /^0+(?:[.,]0*)?(?:\s*(?:mm|cm|in|"))?$/.test(bare);
+      const parsed = zero ? ok({ valueMm: 0 }) : parseLength(bare, units.length, label);
+      if (!parsed.ok) return parsed;
+      const value = negative ? -parsed.value.valueMm : parsed.value.valueMm;
+      return value < minMm - 1e-9 || value > maxMm + 1e-9
+        ? fail('That is out of range.', label, `Between ${say([mm(minMm)])} and ${say([mm(maxMm)])}.`)
+        : ok(value);
+    },
+    [label, maxMm, minMm, say, signed, units.length],
+  );
+  return <TypedField label={label} hideLabel={hideLabel} text={shown.number} unit={shown.unit} parse={parse} onValue={onValue} taken={taken} width={width} />;
+}

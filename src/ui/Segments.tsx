@@ -1,0 +1,41 @@
+import { RadioGroup } from 'radix-ui';
+
+export interface Segment<T extends string> {
+  readonly value: T;
+  readonly label: string;
+  readonly title?: string;
+}
+
+interface Props<T extends string> {
+  readonly label: string;
+  readonly value: T | null;
+  readonly options: readonly Segment<T>[];
+  readonly onChange: (value: T) => void;
+  readonly className?: string;
+}
+
+/** One of a few, side by side. Arrow keys move between them. */
+export function Segments<T extends string>({ label, value, options, onChange, className = '' }: Props<T>) {
+  return (
+    <RadioGroup.Root
+      aria-label={label}
+      value={value ?? ''}
+      onValueChange={(v) => {
+        const found = options.find((o) => o.value === v);
+        if (found) onChange(found.value);
+      }}
+      className={`inline-flex flex-wrap border-2 border-ink bg-sheet ${className}`}
+    >
+      {options.map((o, i) => (
+        <RadioGroup.Item
+          key={o.value}
+          value={o.value}
+          title={o.title}
+          className={`min-h-9 px-3 font-label text-base font-semibold data-[state=checked]:bg-strata-3 data-[state=checked]:text-white data-[state=unchecked]:hover:bg-board ${i > 0 ? 'border-l-2 border-ink' : ''}`}
+        >
+          {o.label}
+        </RadioGroup.Item>
+      ))}
+    </RadioGroup.Root>
+  );
+}
