@@ -16,4 +16,5 @@ const table = Object.fromEntries(
     return [f.id, { capHeight: round(font.capHeight), ascent: round(font.ascent), descent: round(font.descent), advances }];
   }),
 );
-writeFileSync('src/core/art/font-metrics.json', `${JSON.stringify(table)}\n`);
+const about = '// Written by scripts/font-metrics.ts from the fonts that ship. Fractions of the em.\n';
+writeFileSync('src/core/art/fontMetrics.ts', `${about}export const FONT_METRICS = ${JSON.stringify(table)};\n`);

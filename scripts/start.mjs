@@ -27,7 +27,7 @@ export async function startServer({ demo = false, port = Number(process.env.PORT
     if (child.exitCode !== null) throw new Error('The server stopped while starting.');
     try {
       const answer = await fetch(address);
-      if (answer.ok) return { child, address };
+      if (answer.ok) return { child, address, port: chosen };
     } catch {
       // Not listening yet.
     }

@@ -1,7 +1,7 @@
 import type { Words } from '../job/job';
 import type { Rect } from '../shapes/straight';
 import type { FontId } from './fonts';
-import metricsJson from './font-metrics.json';
+import { FONT_METRICS } from './fontMetrics';
 
 interface FontMetrics {
   readonly capHeight: number;
@@ -10,7 +10,7 @@ interface FontMetrics {
   readonly advances: Readonly<Record<string, number>>;
 }
 
-const METRICS: Readonly<Record<FontId, FontMetrics>> = metricsJson;
+const METRICS: Readonly<Record<FontId, FontMetrics>> = FONT_METRICS;
 
 export interface SetWords {
   /** Em size, mm. */

@@ -35,7 +35,7 @@ function figuresOf(b: Blank) {
       inputs: ['blank.height'],
     }),
     figure({ id: 'blank.skin', label: b.wall === 'vacuum' ? 'Vacuum wall, each skin' : 'Wall', quantity: fineMm(b.wallMm), origin: 'estimated', working: b.wall === 'vacuum' ? say`two skins with nothing between: heats fast` : say`one solid wall` }),
-    figure({ id: 'blank.coat', label: 'Coating', quantity: word(b.coating.finish), origin: 'estimated', working: b.coating.colour.toLowerCase() === '#ffffff' ? say`white: the blank is the white of the picture` : say`tinted: white in the picture shows as this tint` }),
+    figure({ id: 'blank.coat', label: 'Coating', quantity: word(b.coating.finish), origin: 'reckoned', working: b.coating.colour.toLowerCase() === '#ffffff' ? say`white: the blank is the white of the picture` : say`tinted: white in the picture shows as this tint` }),
   ];
 }
 

@@ -57,7 +57,7 @@ export function planSheet(job: Job, shop: Shop, blank: Blank | null, wrap: WrapS
   ];
   return {
     terrace: 'sheet',
-    progress: drawable ? (job.sheet.paperId === null ? 'ready' : 'done') : 'todo',
+    progress: drawable ? 'done' : 'todo',
     summary: say`${onPaper.name} · ${count(layout.perSheet, 'piece')} up · ${count(layout.sheets, 'sheet')}`,
     figures: figuresOf(layout, job.sheet.paperId !== null, mirrorBy),
     findings,

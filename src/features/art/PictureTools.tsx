@@ -25,7 +25,7 @@ export function PictureTools({ onBring, onDraw, drawn, busy }: Props) {
   const { picture, placement } = job.art;
   const put = (next: Partial<Placement>, group?: string) => edit((j) => ({ ...j, art: { ...j.art, placement: { ...j.art.placement, ...next } } }), group);
   return (
-    <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-rule bg-sheet/80 px-5 py-2">
+    <div className="flex shrink-0 flex-wrap content-start items-end gap-x-3 gap-y-2.5 border-b border-rule bg-sheet/80 px-4 py-3 sm:w-44 sm:flex-col sm:flex-nowrap sm:items-start sm:overflow-y-auto sm:border-r sm:border-b-0">
       <input
         ref={input}
         type="file"
@@ -39,9 +39,9 @@ export function PictureTools({ onBring, onDraw, drawn, busy }: Props) {
           if (file) onBring(file);
         }}
       />
-      <div className="flex gap-2">
+      <div className="flex flex-wrap gap-2 sm:flex-col sm:self-stretch">
         <Button onClick={() => input.current?.click()} disabled={busy}>
-          <ImagePlus size={18} aria-hidden /> {busy ? 'Looking at it…' : picture ? 'Another picture' : 'Bring a picture'}
+          <ImagePlus size={18} aria-hidden /> {busy ? 'Looking at it…' : picture ? 'Other picture' : 'Bring a picture'}
         </Button>
         <DropdownMenu.Root>
           <DropdownMenu.Trigger asChild>
@@ -69,8 +69,8 @@ export function PictureTools({ onBring, onDraw, drawn, busy }: Props) {
           <NumberField label="Scale" unit="%" value={placement.scale * 100} min={2} max={5000} taken={placement.scale !== 1} onValue={(v) => put({ scale: v / 100 }, 'scale')} />
           <LengthField label="Across" valueMm={placement.dxMm} minMm={-2000} maxMm={2000} signed taken={placement.dxMm !== 0} width="w-16" onValue={(dxMm) => put({ dxMm }, 'dx')} />
           <LengthField label="Down" valueMm={placement.dyMm} minMm={-2000} maxMm={2000} signed taken={placement.dyMm !== 0} width="w-16" onValue={(dyMm) => put({ dyMm }, 'dy')} />
+          <NumberField label="Turn" unit="°" value={placement.turnDeg} min={-360} max={360} taken={placement.turnDeg !== 0} onValue={(turnDeg) => put({ turnDeg }, 'turn')} />
           <div className="flex items-end gap-1">
-            <NumberField label="Turn" unit="°" value={placement.turnDeg} min={-360} max={360} taken={placement.turnDeg !== 0} onValue={(turnDeg) => put({ turnDeg }, 'turn')} />
             <Button aria-label="Turn left a quarter" onClick={() => put({ turnDeg: turned(placement.turnDeg - 90) })} className="px-2"><RotateCcw size={18} aria-hidden /></Button>
             <Button aria-label="Turn right a quarter" onClick={() => put({ turnDeg: turned(placement.turnDeg + 90) })} className="px-2"><RotateCw size={18} aria-hidden /></Button>
             <Button aria-label="Take the picture off" title="Take the picture off" onClick={() => edit((j) => ({ ...j, art: { ...j.art, picture: null } }))} className="px-2"><Trash2 size={18} aria-hidden /></Button>

@@ -1,6 +1,6 @@
 'use client';
 
-import { Type } from 'lucide-react';
+import { Trash2, Type } from 'lucide-react';
 import { FONTS } from '@/core/art/fonts';
 import type { Words } from '@/core/job/job';
 import { fail, ok, type Result } from '@/core/result';
@@ -38,11 +38,11 @@ export function WordsTools({ onChoose }: { onChoose: () => void }) {
     );
   }
   return (
-    <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-rule bg-sheet/80 px-5 py-2" onFocus={onChoose}>
-      <TypedField label="Words" text={words.text} taken width="w-52" parse={readWords} onValue={(text) => put({ text }, 'words')} />
+    <div className="flex flex-wrap items-end gap-x-3 gap-y-2 border-t border-rule bg-sheet/80 px-4 py-2" onFocus={onChoose}>
+      <TypedField label="Words" text={words.text} taken width="w-40" parse={readWords} onValue={(text) => put({ text }, 'words')} />
       <div className="font-label">
         <span className="block text-fine leading-tight font-medium text-soft">Lettering</span>
-        <Pick label="Lettering" value={words.font} options={FONTS.map((f) => ({ value: f.id, label: f.label }))} onChange={(font) => put({ font })} className="w-32" />
+        <Pick label="Lettering" value={words.font} options={FONTS.map((f) => ({ value: f.id, label: f.label }))} onChange={(font) => put({ font })} className="w-28" />
       </div>
       <LengthField label="Capitals" valueMm={words.capHeightMm} minMm={1} maxMm={120} taken width="w-14" onValue={(capHeightMm) => put({ capHeightMm }, 'cap')} />
       <LengthField label="Across" valueMm={words.dxMm} minMm={-1000} maxMm={1000} signed taken width="w-16" onValue={(dxMm) => put({ dxMm }, 'wdx')} />
@@ -51,7 +51,7 @@ export function WordsTools({ onChoose }: { onChoose: () => void }) {
         <span className="block leading-tight">Colour</span>
         <input type="color" value={words.colour} onChange={(e) => put({ colour: e.target.value }, 'colour')} className="h-9 w-12 border-2 border-ink bg-white p-0.5" />
       </label>
-      <Button onClick={() => edit((j) => ({ ...j, art: { ...j.art, words: null } }))}>Take the words off</Button>
+      <Button aria-label="Take the words off" title="Take the words off" className="px-2" onClick={() => edit((j) => ({ ...j, art: { ...j.art, words: null } }))}><Trash2 size={18} aria-hidden /></Button>
     </div>
   );
 }

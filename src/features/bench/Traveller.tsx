@@ -8,6 +8,7 @@ import { useMemo } from 'react';
 import { toast } from 'sonner';
 import { allFindings, plan, sectionOf, standsAt, type Plan } from '@/core/plan/plan';
 import type { Level } from '@/core/figures/figure';
+import type { Progress } from '@/core/plan/section';
 import { problemText } from '@/core/result';
 import type { JobRecord } from '@/data/db';
 import { addJob, copyJob, removeJob } from '@/data/jobs';
@@ -50,7 +51,10 @@ export function Traveller({ record }: { record: JobRecord }) {
       </div>
       <div className="order-last col-span-2 lg:order-none lg:col-span-1">
         <Strata plan={made} jobId={job.id} />
-        <p className="mt-2 flex items-stretch gap-2.5 leading-snug">
+        <p className="mt-2 leading-snug">
+          Stands at <span className="font-label font-semibold">{lookOf(at).label}</span>: <Say phrase={sectionOf(made, at).summary} />
+        </p>
+        <p className="mt-0.5 flex items-stretch gap-2.5 leading-snug">
           <span aria-hidden className={`w-1.5 shrink-0 ${worst ? BAR[worst.level] : 'bg-strata-3'}`} />
           <span>
             {worst ? (
@@ -59,7 +63,7 @@ export function Traveller({ record }: { record: JobRecord }) {
                 <Say phrase={worst.text} />
               </>
             ) : (
-              <>Nothing in its way. Next: {lookOf(at).label.toLowerCase()}.</>
+              <>Nothing in its way.</>
             )}
           </span>
         </p>
@@ -72,6 +76,8 @@ export function Traveller({ record }: { record: JobRecord }) {
   );
 }
 
+const PROGRESS_WORDS: Readonly<Record<Progress, string>> = { todo: 'to do', ready: 'begun', done: 'settled' };
+
 /** Eight strata, filled as far as each terrace has come. */
 function Strata({ plan: made, jobId }: { plan: Plan; jobId: string }) {
   const at = standsAt(made);
@@ -79,17 +85,15 @@ function Strata({ plan: made, jobId }: { plan: Plan; jobId: string }) {
     <ol className="grid grid-cols-4 gap-[3px] sm:grid-cols-8" aria-label="Terraces">
       {TERRACE_LOOKS.map((look) => {
         const section = sectionOf(made, look.id);
-        const ground = section.progress === 'done' ? look.closed : section.progress === 'ready' ? 'bg-sheet text-ink border-b-8' : 'bg-board text-soft';
+        const ground = section.progress === 'done' ? look.closed : section.progress === 'ready' ? 'bg-sheet text-ink border-b-6' : 'bg-board text-soft';
         return (
           <li key={look.id} className="min-w-0">
             <Link
               href={`/job/${jobId}/${look.id}`}
-              className={`flex h-13 flex-col justify-center px-2 ${ground} ${section.progress === 'ready' ? 'border-strata-6' : ''} ${look.id === at ? 'outline-2 -outline-offset-2 outline-ink' : ''}`}
+              className={`flex h-10 items-center justify-center px-1 font-name text-lead font-semibold ${ground} ${section.progress === 'ready' ? 'border-strata-6' : ''} ${look.id === at ? 'outline-3 -outline-offset-3 outline-ink' : ''}`}
             >
-              <span className="font-name text-base leading-tight font-semibold">{look.label}</span>
-              <span className="truncate font-label text-fine leading-tight font-medium">
-                <Say phrase={section.summary} />
-              </span>
+              {look.label}
+              <span className="sr-only">, {PROGRESS_WORDS[section.progress]}</span>
             </Link>
           </li>
         );

@@ -22,7 +22,9 @@ export function Barrel({ coveredDeg, turnDeg, seamDeg, size, ground, ink, showTu
   const gap = 360 - coveredDeg;
   const r = size / 2;
   const heater = arc()({ innerRadius: r * 0.82, outerRadius: r * 0.98, startAngle: (gap / 2) * RAD, endAngle: (360 - gap / 2) * RAD }) ?? '';
-  const turn = arc()({ innerRadius: r * 0.42, outerRadius: r * 0.42 + 1.5, startAngle: 100 * RAD, endAngle: 250 * RAD }) ?? '';
+  // The turning arrow keeps clear of the seam’s own word.
+  const turnR = seamDeg === 0 ? r * 0.52 : r * 0.26;
+  const turn = arc()({ innerRadius: turnR, outerRadius: turnR + 2, startAngle: 130 * RAD, endAngle: 225 * RAD }) ?? '';
   const seam = { x: Math.sin(seamDeg * RAD), y: -Math.cos(seamDeg * RAD) };
   return (
     <g>
@@ -33,8 +35,8 @@ export function Barrel({ coveredDeg, turnDeg, seamDeg, size, ground, ink, showTu
       {showTurn && turnDeg > 0 && (
         <g>
           <path d={turn} fill={ink} />
-          <path d="M 0 -6 L -11 0 L 0 6 Z" fill={ink} transform={`rotate(250) translate(0 ${-r * 0.42 - 0.75})`} />
-          <text y={seamDeg === 0 ? r * 0.24 : -r * 0.12} textAnchor="middle" fontSize={17} fontWeight={600} className="font-label" fill={ink}>turn {Math.round(turnDeg)}°</text>
+          <path d="M 0 -6 L -11 0 L 0 6 Z" fill={ink} transform={`rotate(225) translate(0 ${-turnR - 1})`} />
+          <text y={seamDeg === 0 ? r * 0.22 : -r * 0.08} textAnchor="middle" fontSize={17} fontWeight={600} className="font-label" fill={ink}>turn {Math.round(turnDeg)}°</text>
         </g>
       )}
     </g>

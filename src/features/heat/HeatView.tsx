@@ -1,7 +1,7 @@
 'use client';
 
 import { PEELS, PRESSURES, type HeatSettings } from '@/core/heat/settings';
-import { CLOCK_WORDS, PEEL_NOTES, PRESSURE_WORDS } from '@/core/heat/words';
+import { CLOCK_WORDS, PEEL_NOTES } from '@/core/heat/words';
 import { fail, ok } from '@/core/result';
 import { CLOCKS, isOven } from '@/core/shop/press';
 import { formatQuantity } from '@/core/units/format';
@@ -42,7 +42,7 @@ function Settings() {
   const { plan } = useJob();
   return (
     <>
-      <div className="grid min-h-64 flex-1 grid-cols-1 sm:grid-cols-[15rem_1fr]">
+      <div className="grid min-h-64 flex-[1_0_auto] grid-cols-1 sm:grid-cols-[15rem_1fr]">
         <BarrelDiagram />
         <div className="relative min-h-64">
           <HeatWindow />
@@ -98,7 +98,7 @@ function Fields() {
         <Pick label="When the clock starts" value={s.clock} options={CLOCKS.map((c) => ({ value: c, label: CLOCK_WORDS[c] }))} onChange={(clock) => put({ clock })} className="w-48" />
       </Labelled>
       <Labelled label="Pressure">
-        <Pick label="Pressure" value={s.pressure} options={PRESSURES.map((p) => ({ value: p, label: PRESSURE_WORDS[p] }))} onChange={(pressure) => put({ pressure })} className="w-48" />
+        <Pick label="Pressure" value={s.pressure} options={PRESSURES.map((p) => ({ value: p, label: p.replace('-', ' to ') }))} onChange={(pressure) => put({ pressure })} className="w-40" />
       </Labelled>
       <Labelled label="Peel">
         <Pick label="Peel" value={s.peel} options={PEELS.map((p) => ({ value: p, label: PEEL_NOTES[p].label }))} onChange={(peel) => put({ peel })} className="w-40" />

@@ -13,7 +13,7 @@ export function HowItAddsUp({ terrace }: { terrace: Terrace }) {
   const { plan } = useJob();
   const { figures } = sectionOf(plan, terrace);
   return (
-    <aside aria-label="How it adds up" className="shrink-0 border-t-2 border-ink bg-sheet px-4 py-4 lg:w-74 lg:overflow-y-auto lg:border-t-0 lg:border-l-2" tabIndex={0}>
+    <aside aria-label="How it adds up" className="shrink-0 border-t-2 border-ink bg-sheet px-4 py-4 lg:w-62 lg:overflow-y-auto xl:w-74 lg:border-t-0 lg:border-l-2" tabIndex={0}>
       <h2 className="font-name text-lead font-semibold">How it adds up</h2>
       {figures.length === 0 && <p className="mt-2 text-soft">Nothing to reckon yet. Figures stand here as soon as there is something to make them from.</p>}
       <ul>

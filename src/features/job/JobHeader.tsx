@@ -29,7 +29,7 @@ export function JobHeader() {
   const due = job.dueOn ? ` · due ${format(parseISO(job.dueOn), 'EEE d MMM')}` : '';
   return (
     <header className="flex min-h-13 flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-sheet px-5 py-1">
-      <div className="flex min-w-0 flex-1 items-baseline gap-4">
+      <div className="flex min-w-0 flex-1 items-center gap-4">
         <h1 className="min-w-0 font-name text-head leading-tight font-semibold">
           <JobDetails />
         </h1>

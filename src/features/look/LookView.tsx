@@ -34,7 +34,7 @@ export function LookView() {
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <Palette fault={fault} onFault={setFault} />
-      <div className="relative min-h-[18rem] flex-1">
+      <div className="relative min-h-[18rem] flex-[1_0_auto]">
         <MarkBoard fault={fault} />
       </div>
       <Judgement />
@@ -46,7 +46,7 @@ function Palette({ fault, onFault }: { fault: FaultId; onFault: (f: FaultId) => 
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-rule bg-sheet/80 px-5 py-2">
       <Pick label="Fault to mark" value={fault} options={FAULTS.map((f) => ({ value: f.id, label: f.label }))} onChange={onFault} className="w-64 text-lead font-semibold" />
-      <p className="font-label text-base font-medium">Choose what you see, then touch the picture where it is. No mark: nothing wrong.</p>
+      <p className="font-label text-base font-medium">Then touch the picture where it is. No mark: nothing wrong.</p>
     </div>
   );
 }

@@ -2,7 +2,7 @@
 
 import { format } from 'date-fns';
 import Link from 'next/link';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, type CSSProperties } from 'react';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';
 import { clockOf, cooling, remainingS, type RunState } from '@/core/run/run';
@@ -27,6 +27,9 @@ interface Props {
   readonly send: (kind: RunEvent['kind']) => void;
 }
 
+/** On the red of “time is up” every quiet colour turns pale, or it could not be read. */
+const PALE_ON_RED = { '--color-mist': '#f4f5f0', '--color-strata-5': '#f4f5f0', '--color-strata-2': '#f4f5f0' } as CSSProperties;
+
 /** The press screen while a run is on: readable from two metres, worked in gloves. */
 export function RunBoard(props: Props) {
   const { job, made, run, steps, state, nowMs, send } = props;
@@ -43,7 +46,7 @@ export function RunBoard(props: Props) {
   const finishAt = new Date(nowMs + remainingS(run, state, steps, nowMs) * 1000);
   if (!step) return null;
   return (
-    <main className={`on-night flex h-dvh flex-col text-pale ${clock.up ? 'bg-act-deep' : 'bg-night'}`}>
+    <main className={`on-night flex h-dvh flex-col text-pale ${clock.up ? 'bg-act-deep' : 'bg-night'}`} style={clock.up ? PALE_ON_RED : undefined}>
       <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b-2 border-strata-2 px-6 py-3">
         <h1 className="font-name text-name font-semibold">{job.name}</h1>
         <p className="text-lead">piece {state.piece + 1} of {run.pieces}</p>
@@ -120,11 +123,11 @@ function Digits({ step, clock }: { step: RunStep; clock: ReturnType<typeof clock
   const say = useSay();
   const timed = clock.leftS !== null;
   const shown = clock.leftS === null ? clock.elapsedS : clock.up ? -clock.leftS : Math.ceil(clock.leftS);
-  const under = clock.up ? 'Open it now' : step.meanwhile ? say(step.meanwhile) : 'Space when it is done';
+  const under = clock.up ? 'Open it now' : step.meanwhile ? say(step.meanwhile) : 'Then space, or the button';
   return (
-    <section aria-label="Clock" className="grid content-center justify-items-center text-center">
+    <section aria-label="Clock" className="order-first grid md:order-none content-center justify-items-center text-center">
       <p className="font-name text-big font-semibold text-strata-5">{clock.up ? 'Time is up' : say(step.title)}</p>
-      <p role="timer" className={`font-name leading-[0.95] font-bold ${timed ? 'text-[clamp(9rem,27vw,21rem)] text-pale' : 'text-[clamp(5rem,14vw,10rem)] text-mist'}`}>
+      <p role="timer" className={`font-name leading-[0.95] font-bold ${clock.up ? 'text-[clamp(7rem,21vw,17rem)] text-pale' : timed ? 'text-[clamp(9rem,26vw,21rem)] text-pale' : 'text-[clamp(5rem,14vw,10rem)] text-mist'}`}>
         {clock.up && <span className="text-[0.5em]">+</span>}
         {clockText(shown)}
       </p>

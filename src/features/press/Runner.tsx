@@ -74,8 +74,22 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
         <p className="mt-1 text-name text-mist">
           {press.left} to press on {heat.press?.name}
         </p>
-        <h2 className="mt-6 font-name text-head font-semibold">First</h2>
-        <PreList made={made} />
+        <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_20rem]">
+          <section>
+            <h2 className="font-name text-head font-semibold">First</h2>
+            <PreList made={made} />
+          </section>
+          <section className="border-l-8 border-heed pl-4">
+            <h2 className="font-name text-head font-semibold">Mind</h2>
+            <ul className="mt-2 grid gap-2 text-lead leading-snug">
+              <li>Fan on, window open: the fume is not for breathing.</li>
+              <li>Gloves both hands. A piece stays hot for minutes after.</li>
+              <li>Alcohol and spray tack well away from the heat: they burn.</li>
+              <li>Its own rated socket, no thin extension lead. Local code and a licensed electrician decide.</li>
+              <li>The maker’s own sheet comes before any figure here.</li>
+            </ul>
+          </section>
+        </div>
       </div>
       <footer className="flex flex-wrap items-center gap-4 border-t-2 border-strata-2 p-5">
         <button type="button" onClick={() => void begin()} className="min-h-16 bg-act px-8 font-label text-head font-semibold text-white">

@@ -24,7 +24,7 @@ export function SheetView() {
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <SheetTools />
-      <div className="relative min-h-[24rem] flex-1">
+      <div className="relative min-h-[24rem] flex-[1_0_auto]">
         <PaperBoard />
       </div>
       <Files />

@@ -21,7 +21,7 @@ export function WrapView() {
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <Schools />
-      <div className="grid min-h-[26rem] flex-1 grid-cols-[11rem_1fr]">
+      <div className="grid min-h-[24rem] flex-[1_0_auto] grid-cols-[11rem_1fr] border-t border-rule">
         <SetbackView />
         <div className="relative">
           <FlatPattern />
@@ -36,14 +36,15 @@ function Schools() {
   const { plan, edit } = useJob();
   const { note } = plan.wrap;
   return (
-    <div className="flex flex-wrap items-start gap-x-5 gap-y-1 px-5 pt-3">
+    <div className="grid gap-2 px-5 pt-3 pb-2">
       <Segments
+        className="justify-self-start"
         label="School of seam"
         value={plan.wrap.school}
         onChange={(school) => edit((j) => ({ ...j, wrap: { ...j.wrap, school, amountMm: null } }))}
         options={SCHOOLS.map((s) => ({ value: s, label: SCHOOL_NOTES[s].label }))}
       />
-      <p className="min-w-60 flex-1 font-label text-fine leading-snug font-medium">
+      <p className="font-label text-fine leading-snug font-medium">
         {note.gain} <span className="text-act-deep">{note.risk}</span> <span className="text-soft">{note.bench}</span>
       </p>
     </div>
@@ -87,7 +88,7 @@ function Legend() {
   const { job, plan, edit } = useJob();
   const { wrap, note, bleedMm, safeMm } = plan.wrap;
   return (
-    <div className="flex flex-wrap items-end gap-x-6 gap-y-2 border-t border-rule bg-sheet/80 px-5 py-2">
+    <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-rule bg-sheet/80 px-5 py-2">
       <Key line={<line x1="0" x2="26" y1="6" y2="6" stroke="#14211f" strokeWidth="2.5" />} label="trim here" />
       <div className="flex items-end gap-2">
         <Key line={<line x1="0" x2="26" y1="6" y2="6" stroke="#c8371b" strokeWidth="2" strokeDasharray="7 3" />} label="" />

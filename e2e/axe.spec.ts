@@ -1,0 +1,50 @@
+import AxeBuilder from '@axe-core/playwright';
+import { address, expect, open, test } from './bench';
+
+const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
+const PAGES = ['', 'blanks', 'presses', 'papers', 'logbook', 'settings'];
+
+const clean = async (page: Parameters<typeof open>[0], what: string) => {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((v) => `${what}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 4).join(', ')}`)).toEqual([]);
+};
+
+test('no violation on any terrace', async ({ bench: page }) => {
+  for (const t of TERRACES) {
+    await open(page, `/job/star-party-tumblers/${t}`);
+    await clean(page, t);
+  }
+});
+
+test('no violation on the shop’s pages, a dialog and an empty job', async ({ bench: page }) => {
+  for (const p of PAGES) {
+    await page.goto(`${address()}/${p}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await clean(page, p);
+  }
+  await page.goto(`${address()}/blanks`);
+  await page.getByRole('button', { name: 'New blank' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await clean(page, 'blank dialog');
+  await page.goto(address());
+  await page.getByRole('button', { name: 'New job' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
+  for (const t of TERRACES) {
+    await page.keyboard.press(String(TERRACES.indexOf(t) + 1));
+    await clean(page, `empty ${t}`);
+  }
+});
+
+test('no violation at the press, before, during and when time is up', async ({ bench: page }) => {
+  await page.clock.install();
+  await page.goto(`${address()}/press/star-party-tumblers`);
+  await expect(page.getByRole('button', { name: 'First piece' })).toBeVisible();
+  await clean(page, 'ready');
+  await page.getByRole('button', { name: 'First piece' }).click();
+  await page.getByRole('button', { name: 'It is in' }).click();
+  await clean(page, 'step');
+  await page.getByRole('button', { name: 'Closed' }).click();
+  await page.clock.fastForward(70_000);
+  await expect(page.getByText('Time is up')).toBeVisible();
+  await clean(page, 'time is up');
+});

@@ -1,0 +1,43 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+export const address = (): string => process.env.MESA_ADDRESS ?? 'http://127.0.0.1:4600';
+
+/** A page on the demo shop that fails the test on any console error, policy report or request leaving this machine. */
+export const test = base.extend<{ bench: Page }>({
+  bench: async ({ page }, give) => {
+    const wrong: string[] = [];
+    page.on('console', (m) => {
+      if (m.type() === 'error' || /Content Security Policy|hydrat/i.test(m.text())) wrong.push(m.text());
+    });
+    page.on('pageerror', (e) => wrong.push(e.message));
+    page.on('request', (r) => {
+      if (!r.url().startsWith(address()) && !/^(blob|data):/.test(r.url())) wrong.push(`left this machine: ${r.url()}`);
+    });
+    await page.goto(address());
+    await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+    await give(page);
+    expect(wrong).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** Opens a terrace of a job by its address. */
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(`${address()}${path}`);
+  await expect(page.getByRole('navigation', { name: 'Terraces of the job' })).toBeVisible();
+}
+
+export const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+/** The figure of a line in “How it adds up”. */
+export const figure = (page: Page, label: string | RegExp) =>
+  page.getByRole('complementary', { name: 'How it adds up' }).locator('li').filter({ hasText: label }).first();
+
+/** Types a reading in the last, empty row of a place. */
+export async function takeReading(page: Page, place: string, text: string): Promise<void> {
+  const box = page.getByRole('region', { name: place });
+  const spare = box.getByRole('textbox', { name: 'Another reading' });
+  await spare.fill(text);
+  await spare.press('Enter');
+}

@@ -1,0 +1,80 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { readJobFile } from '../src/core/formats/jobFile';
+import { paintPng, quarters } from '../src/core/formats/testPicture';
+import { plan } from '../src/core/plan/plan';
+import { address, expect, open, saved, test } from './bench';
+
+const plain = () => process.env.MESA_PLAIN_ADDRESS ?? '';
+
+test('a job saved to a file and opened in an empty browser is identical, and plans the same everywhere', async ({ bench: page, browser, request }, info) => {
+  await open(page, '/job/star-party-tumblers/art');
+  const picture = info.outputPath('own.png');
+  writeFileSync(picture, paintPng(300, 200, quarters(300, 200)));
+  await page.getByLabel('Picture file').setInputFiles(picture);
+  await expect(page.getByRole('complementary')).toContainText('300 × 200 px');
+  await saved(page);
+  const first = info.outputPath('first.json');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the job to a file' }).click();
+  await (await download).saveAs(first);
+  const text = readFileSync(first, 'utf8');
+
+  const elsewhere = await (await browser.newContext()).newPage();
+  await elsewhere.goto(plain());
+  await expect(elsewhere.getByRole('heading', { name: 'Nothing is on the bench.' })).toBeVisible();
+  await elsewhere.getByLabel('Job file').setInputFiles(first);
+  await expect(elsewhere.getByRole('heading', { level: 1 })).toContainText('Star party crew tumblers');
+  const second = info.outputPath('second.json');
+  const again = elsewhere.waitForEvent('download');
+  await elsewhere.getByRole('button', { name: 'Save the job to a file' }).click();
+  await (await again).saveAs(second);
+  expect(readFileSync(second, 'utf8')).toBe(text);
+
+  const file = readJobFile(text);
+  if (!file.ok) throw new Error(file.problem.what);
+  const expected: unknown = JSON.parse(JSON.stringify(plan(file.value.job, file.value.shop)));
+  const answer = await request.post(`${address()}/api/plan`, { data: text, headers: { 'content-type': 'application/json' } });
+  expect(await answer.json()).toEqual(expected);
+  const printed = execFileSync('npm', ['run', '-s', 'plan', '--', first], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] });
+  expect(JSON.parse(printed)).toEqual(expected);
+});
+
+test('the whole shop, saved and restored', async ({ bench: page }, info) => {
+  await page.goto(`${address()}/settings`);
+  const save = async (name: string) => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save the shop' }).click();
+    const path = info.outputPath(name);
+    await (await download).saveAs(path);
+    return path;
+  };
+  const before = await save('before.json');
+  await page.getByLabel('Bleed').fill('7');
+  await page.goto(address());
+  await page.getByRole('button', { name: 'Take Trail guide bottles off the bench' }).click();
+  await page.getByRole('button', { name: 'Take it off', exact: true }).click();
+  await expect(page.getByText('3 jobs on')).toBeVisible();
+  await page.goto(`${address()}/settings`);
+  await page.getByLabel('Shop file').setInputFiles(before);
+  await expect(page.getByRole('dialog')).toContainText('4 jobs');
+  await page.getByRole('button', { name: 'Put it in place' }).click();
+  await expect(page.getByText('The shop is restored.')).toBeVisible();
+  await expect(page.getByLabel('Bleed')).toHaveValue('3');
+  expect(readFileSync(await save('after.json'), 'utf8')).toBe(readFileSync(before, 'utf8'));
+});
+
+test('an empty bench teaches the first step and can show the demo shop', async ({ browser }) => {
+  const page = await (await browser.newContext()).newPage();
+  await page.goto(plain());
+  await page.getByRole('button', { name: 'Look at the demo shop' }).click();
+  await expect(page.getByRole('link', { name: 'Star party crew tumblers' })).toBeVisible();
+});
+
+test('no page may evaluate text as code, and nothing comes from elsewhere', async ({ bench: page }) => {
+  const answer = await page.goto(address());
+  const policy = answer?.headers()['content-security-policy'] ?? '';
+  expect(policy).toContain("default-src 'self'");
+  expect(policy).not.toContain('unsafe-eval');
+  expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
+});

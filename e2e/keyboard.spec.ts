@@ -1,0 +1,65 @@
+import { expect, figure, open, test } from './bench';
+
+test('keyboard only: from the bench to the heat, units, keys, undo', async ({ bench: page }) => {
+  await page.keyboard.press('/');
+  await page.keyboard.type('crew');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/star-party-tumblers/);
+  await page.locator('body').press('3');
+  await expect(figure(page, 'Print and cut at')).toContainText('233.9 mm');
+  await page.keyboard.press('u');
+  await expect(figure(page, 'Print and cut at')).toContainText('9 3/16 in');
+  await page.keyboard.press('u');
+  await expect(figure(page, 'Print and cut at')).toContainText('mm');
+
+  await page.keyboard.press('2');
+  const spare = page.getByRole('region', { name: 'Girth near the rim' }).getByRole('textbox', { name: 'Another reading' });
+  await spare.focus();
+  await page.keyboard.type('232');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Take out reading 232' })).toHaveCount(2);
+  await page.keyboard.press('Escape');
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Take out reading 232' })).toHaveCount(1);
+
+  await page.keyboard.press('4');
+  const picture = page.getByRole('slider', { name: /^Picture/ });
+  await picture.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByRole('contentinfo')).toContainText('White will show');
+  await page.keyboard.press('Control+z');
+
+  await page.keyboard.press('6');
+  await page.keyboard.press('t');
+  await expect(figure(page, 'Temperature')).toContainText('370 °F');
+  await page.keyboard.press('t');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press(']');
+  await expect(page).toHaveURL(/trail-guide-bottles\/heat/);
+
+  const radio = page.getByRole('radio', { name: 'Bench oven' });
+  await radio.focus();
+  await page.keyboard.press(' ');
+  await expect(figure(page, 'Passes')).toContainText('1');
+});
+
+test('everything on a terrace can be reached with Tab, and the focus shows', async ({ bench: page }) => {
+  await open(page, '/job/star-party-tumblers/wrap');
+  const reached = new Set<string>();
+  for (let i = 0; i < 60; i += 1) {
+    await page.keyboard.press('Tab');
+    const at = await page.evaluate(() => {
+      const el = document.activeElement;
+      if (!el || el === document.body) return null;
+      return { name: el.getAttribute('aria-label') ?? el.id ?? '', text: el.textContent?.slice(0, 30) ?? '', outline: getComputedStyle(el).outlineStyle };
+    });
+    if (!at) continue;
+    expect(at.outline).not.toBe('none');
+    reached.add(`${at.name} ${at.text}`);
+  }
+  const all = [...reached].join('|');
+  for (const must of ['Undo', 'Wrap edge at the rim', 'Wrap edge at the foot', 'Place the art', 'Look', 'Closes at']) expect(all).toContain(must);
+});

@@ -1,0 +1,42 @@
+import { address, expect, test } from './bench';
+
+test('a reload in the middle of a press leaves the timer right', async ({ bench: page }) => {
+  await page.goto(`${address()}/press/star-party-tumblers`);
+  await page.getByRole('button', { name: 'First piece' }).click();
+  await page.keyboard.press(' ');
+  await expect(page.locator('[aria-current="step"]')).toContainText('Close');
+  await page.keyboard.press(' ');
+  await expect(page.locator('[aria-current="step"]')).toContainText('First side');
+  const began = Date.now();
+  const leftS = async () => {
+    const [m = '0', s = '0'] = ((await page.getByRole('timer').textContent()) ?? '').split(':');
+    return Number(m) * 60 + Number(s);
+  };
+  await page.waitForTimeout(2500);
+  await page.reload();
+  await expect(page.getByRole('timer')).toBeVisible();
+  const shown = await leftS();
+  const due = 65 - (Date.now() - began) / 1000;
+  expect(Math.abs(shown - due)).toBeLessThanOrEqual(1.6);
+  await expect(page.locator('[aria-current="step"]')).toContainText('First side');
+});
+
+test('back, spoiled and stop; an early opening is the hand’s own choice', async ({ bench: page }) => {
+  await page.goto(`${address()}/press/star-party-tumblers`);
+  await page.getByRole('button', { name: 'First piece' }).click();
+  await page.getByRole('button', { name: 'It is in' }).click();
+  await page.getByRole('button', { name: 'Back' }).click();
+  await expect(page.locator('[aria-current="step"]')).toContainText('Slide in');
+  await page.getByRole('button', { name: 'It is in' }).click();
+  await page.getByRole('button', { name: 'Closed' }).click();
+  await page.getByRole('button', { name: 'Hands off' }).click();
+  await expect(page.locator('[aria-current="step"]')).toContainText('First side');
+  await page.getByRole('button', { name: 'Opened early' }).click();
+  await expect(page.locator('[aria-current="step"]')).toContainText('Turn half round');
+  await page.getByRole('button', { name: 'Spoiled' }).click();
+  await expect(page.getByText('piece 2 of 24')).toBeVisible();
+  await expect(page.getByText('1 spoiled')).toBeVisible();
+  await page.getByRole('link', { name: 'Stop the run' }).click();
+  await expect(page.getByRole('button', { name: 'Start pressing' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Terraces of the job' })).toContainText('0 of 24 pieces, 1 spoiled');
+});

@@ -1,0 +1,17 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 90_000,
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  reporter: [['list']],
+  globalSetup: './e2e/server.ts',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-background-networking', '--autoplay-policy=no-user-gesture-required'] },
+    trace: 'off',
+    video: 'off',
+  },
+});
