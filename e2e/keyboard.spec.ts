@@ -61,5 +61,5 @@ test('everything on a terrace can be reached with Tab, and the focus shows', asy
     reached.add(`${at.name} ${at.text}`);
   }
   const all = [...reached].join('|');
-  for (const must of ['Undo', 'Wrap edge at the rim', 'Wrap edge at the foot', 'Place the art', 'Look', 'Closes at']) expect(all).toContain(must);
+  for (const must of ['Save the job', 'Wrap edge at the rim', 'Wrap edge at the foot', 'Place the art', 'Look', 'Closes at']) expect(all).toContain(must);
 });

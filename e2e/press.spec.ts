@@ -3,6 +3,7 @@ import { address, expect, test } from './bench';
 test('a reload in the middle of a press leaves the timer right', async ({ bench: page }) => {
   await page.goto(`${address()}/press/star-party-tumblers`);
   await page.getByRole('button', { name: 'First piece' }).click();
+  await expect(page.locator('[aria-current="step"]')).toContainText('Slide in');
   await page.keyboard.press(' ');
   await expect(page.locator('[aria-current="step"]')).toContainText('Close');
   await page.keyboard.press(' ');
@@ -29,7 +30,7 @@ test('back, spoiled and stop; an early opening is the hand’s own choice', asyn
   await expect(page.locator('[aria-current="step"]')).toContainText('Slide in');
   await page.getByRole('button', { name: 'It is in' }).click();
   await page.getByRole('button', { name: 'Closed' }).click();
-  await page.getByRole('button', { name: 'Hands off' }).click();
+  await page.getByRole('button', { name: 'Hands off' }).click({ force: true });
   await expect(page.locator('[aria-current="step"]')).toContainText('First side');
   await page.getByRole('button', { name: 'Opened early' }).click();
   await expect(page.locator('[aria-current="step"]')).toContainText('Turn half round');

@@ -148,7 +148,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
   await test.step('9 look: a mark, the paper, a verdict, the log', async () => {
     await page.getByRole('combobox', { name: 'Fault to mark' }).click();
     await page.getByRole('option', { name: 'Coloured speck' }).click();
-    const wrap = await page.getByRole('img', { name: 'The wrap unrolled' }).boundingBox();
+    const wrap = await page.getByRole('group', { name: 'The wrap unrolled' }).boundingBox();
     if (!wrap) throw new Error('no drawing');
     await page.mouse.click(wrap.x + wrap.width / 2, wrap.y + wrap.height / 2);
     await expect(page.getByRole('button', { name: 'Coloured speck, plain' })).toBeVisible();

@@ -32,7 +32,12 @@ export function FigureValue({ figure, size = 'text-name' }: { figure: Figure; si
       <span className={`font-label font-semibold ${size} ${LOOK[figure.origin]}`}>
         {figure.origin === 'estimated' && <span aria-hidden>≈ </span>}
         {f.number}
-        {f.unit !== '' && <span className={`text-fine font-medium not-italic ${tight ? '' : 'ml-1'}`}>{f.unit}</span>}
+        {f.unit !== '' && (
+          <span className="text-fine font-medium not-italic">
+            {tight ? '' : ' '}
+            {f.unit}
+          </span>
+        )}
       </span>
       <span className="sr-only">, {WORDS[figure.origin]}</span>
     </span>

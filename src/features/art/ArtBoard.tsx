@@ -28,6 +28,7 @@ export function ArtBoard({ chosen, onChoose }: { chosen: Chosen; onChoose: (c: C
   const { picture, words } = job.art;
   return (
     <Board
+      interactive
       label="The picture on the wrap, as it will be seen on the blank"
       bounds={pattern.bleed}
       room={{ top: 20, right: 34, bottom: 50, left: 34 }}

@@ -29,8 +29,11 @@ interface Times {
   readonly cancel: (t: ReturnType<typeof setTimeout>) => void;
 }
 
+// Wrapped: a browser's own timers refuse to be called as methods of another object.
+const BROWSER_TIMES: Times = { later: (f, ms) => setTimeout(f, ms), cancel: (t) => clearTimeout(t) };
+
 /** Saves a job as it is edited: noted at once, written after a quiet moment, never over a newer revision. */
-export function createSaver(store: JobStore, baseRev: number, unsaved: boolean, times: Times = { later: setTimeout, cancel: clearTimeout }): Saver {
+export function createSaver(store: JobStore, baseRev: number, unsaved: boolean, times: Times = BROWSER_TIMES): Saver {
   const state = create<{ save: SaveState }>()(() => ({ save: { kind: unsaved ? 'saving' : 'saved' } }));
   let rev = baseRev;
   let timer: ReturnType<typeof setTimeout> | null = null;

@@ -62,6 +62,7 @@ function MarkBoard({ fault }: { fault: FaultId }) {
     edit((j) => ({ ...j, look: { ...j.look, marks: [...j.look.marks, { id: newId('m'), fault, xMm, yMm, severity: 2 as const }].slice(-200) } }));
   return (
     <Board
+      interactive
       label="The wrap unrolled, with what was seen on the piece"
       bounds={trim}
       room={{ top: 18, right: 40, bottom: 34, left: 40 }}

@@ -1,5 +1,6 @@
 'use client';
 
+import './zod';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Toaster } from 'sonner';

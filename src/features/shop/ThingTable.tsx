@@ -2,7 +2,7 @@
 
 import { Pencil, Trash2 } from 'lucide-react';
 import { createColumnHelper, flexRender, getCoreRowModel, getSortedRowModel, useReactTable, type ColumnDef, type SortingState } from '@tanstack/react-table';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { problemText } from '@/core/result';
 import { removeThing, type ThingTable as Table } from '@/data/shop';
@@ -24,9 +24,12 @@ interface SortableProps<T> {
 /** A table whose headings sort. */
 export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<T>) {
   const [sorting, setSorting] = useState<SortingState>([]);
+  // Held still: a list that is new at every render makes the table reset itself for ever.
+  const data = useMemo(() => [...rows], [rows]);
+  const heads = useMemo(() => [...columns], [columns]);
   // The table library keeps its own mutable state; React's compiler rules do not apply to it.
   // eslint-disable-next-line react-hooks/incompatible-library
-  const table = useReactTable({ data: [...rows], columns: [...columns], state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel() });
+  const table = useReactTable({ data, columns: heads, state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel() });
   if (rows.length === 0) return <p className="p-8 text-lead">{empty}</p>;
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={label}>

@@ -38,6 +38,7 @@ export function SetbackView() {
       </div>
       <div className="relative min-h-40 flex-1">
         <Board
+          interactive
           label={`The wrap on the blank: ${say([mm(topMm)])} back from the rim, ${say([mm(footMm)])} from the foot`}
           bounds={{ x: -shape.diameterMm / 2, y: 0, width: shape.diameterMm, height: shape.heightMm }}
           room={{ top: 10, right: 26, bottom: 10, left: 26 }}

@@ -42,10 +42,12 @@ interface Props {
   /** HTML laid over it, placed by the same fit. */
   readonly over?: (fit: Fit) => ReactNode;
   readonly className?: string;
+  /** Holds things that can be dragged or focused, so it is a group and not one picture. */
+  readonly interactive?: boolean;
 }
 
 /** A drawing to scale that fills its place. Entries sit on the drawing, at the thing they measure. */
-export function Board({ bounds, room, label, draw, over, className = 'absolute inset-0' }: Props) {
+export function Board({ bounds, room, label, draw, over, className = 'absolute inset-0', interactive = false }: Props) {
   const ref = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
   useEffect(() => {
@@ -61,7 +63,7 @@ export function Board({ bounds, room, label, draw, over, className = 'absolute i
   return (
     <div ref={ref} className={className}>
       {fit && (
-        <svg width={fit.width} height={fit.height} role="img" aria-label={label} className="absolute inset-0 touch-pan-y">
+        <svg width={fit.width} height={fit.height} role={interactive ? 'group' : 'img'} aria-label={label} className="absolute inset-0 touch-pan-y">
           <Patterns />
           {draw(fit)}
         </svg>
