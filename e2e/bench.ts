@@ -34,6 +34,9 @@ export const saved = (page: Page) => expect(page.getByText('Saved', { exact: tru
 export const figure = (page: Page, label: string | RegExp) =>
   page.getByRole('complementary', { name: 'How it adds up' }).locator('li').filter({ hasText: label }).first();
 
+/** The line that says what stands in the way. */
+export const foot = (page: Page) => page.getByRole('region', { name: 'What stands in the way', exact: true });
+
 /** Types a reading in the last, empty row of a place. */
 export async function takeReading(page: Page, place: string, text: string): Promise<void> {
   const box = page.getByRole('region', { name: place });

@@ -1,4 +1,4 @@
-import { expect, figure, open, test } from './bench';
+import { expect, figure, open, test, foot } from './bench';
 
 test('keyboard only: from the bench to the heat, units, keys, undo', async ({ bench: page }) => {
   await page.keyboard.press('/');
@@ -27,7 +27,7 @@ test('keyboard only: from the bench to the heat, units, keys, undo', async ({ be
   const picture = page.getByRole('slider', { name: /^Picture/ });
   await picture.focus();
   await page.keyboard.press('Shift+ArrowRight');
-  await expect(page.getByRole('contentinfo')).toContainText('White will show');
+  await expect(foot(page)).toContainText('White will show');
   await page.keyboard.press('Control+z');
 
   await page.keyboard.press('6');

@@ -73,4 +73,8 @@ export const makeShopFile = (jobs: readonly Job[], shop: Shop, pictures: readonl
 export const readJobFile = (text: string): Result<JobFile> => readFile(text, JOB_FILE);
 export const readJobValue = (raw: unknown): Result<JobFile> => readValue(raw, JOB_FILE);
 export const readShopFile = (text: string): Result<ShopFile> => readFile(text, SHOP_FILE);
-export const fileText = (file: JobFile | ShopFile): string => `${JSON.stringify(file, null, 1)}\n`;
+/** The text of a file. Written by way of its schema, so that the same contents always give the same bytes. */
+export function fileText(file: JobFile | ShopFile): string {
+  const ordered = file.format === 'mesa-drift.job' ? jobFileSchema.parse(file) : shopFileSchema.parse(file);
+  return `${JSON.stringify(ordered, null, 1)}\n`;
+}

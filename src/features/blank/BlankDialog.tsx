@@ -84,7 +84,7 @@ function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
           <FormField label="Wall">
             {(p) => (
               <select {...p} className={inputClass} {...form.register('wall')}>
-                <option value="vacuum">vacuum, two skins</option>
+                <option value="vacuum">vacuum</option>
                 <option value="single">single</option>
               </select>
             )}

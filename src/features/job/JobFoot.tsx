@@ -26,7 +26,7 @@ export function JobFoot({ terrace, go }: Props) {
   const all = [...here, ...elsewhere];
   const [worst] = all;
   return (
-    <footer className="flex min-h-15 items-center gap-3 border-t-2 border-ink bg-sheet px-5 py-2">
+    <footer role="region" aria-label="What stands in the way" className="flex min-h-15 items-center gap-3 border-t-2 border-ink bg-sheet px-5 py-2">
       <div className="min-w-0 flex-1" aria-live="polite">
         {worst ? <FindingLine finding={worst} here={terrace} /> : <p className="text-soft">Nothing stands in the way.</p>}
       </div>
@@ -36,7 +36,7 @@ export function JobFoot({ terrace, go }: Props) {
             <Button kind="quiet" className="shrink-0 px-2 text-fine">{all.length - 1} more</Button>
           </Popover.Trigger>
           <Popover.Portal>
-            <Popover.Content side="top" align="end" sideOffset={8} className="z-30 max-h-[60vh] w-[28rem] max-w-[92vw] overflow-auto border-2 border-ink bg-sheet p-3" aria-label="What stands in the way">
+            <Popover.Content side="top" align="end" sideOffset={8} className="z-30 max-h-[60vh] w-[28rem] max-w-[92vw] overflow-auto border-2 border-ink bg-sheet p-3" aria-label="All that stands in the way">
               <ul className="grid gap-2">
                 {all.map((f) => (
                   <li key={f.id}>

@@ -15,6 +15,7 @@ import { MeasureView } from '../measure/MeasureView';
 import { PressView } from '../press/PressView';
 import { SheetView } from '../sheet/SheetView';
 import { WrapView } from '../wrap/WrapView';
+import { KEYS_ANYWHERE } from '../shell/GlobalKeys';
 import { useShop } from '../shell/shopContext';
 import { JobContext, useHistory } from './jobContext';
 import { JobFoot } from './JobFoot';
@@ -80,22 +81,22 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   useHotkeys('1,2,3,4,5,6,7,8', (e) => {
     const t = TERRACES[Number(e.key) - 1];
     if (t) go(t);
-  });
+  }, KEYS_ANYWHERE);
   const beside = (step: number) => {
     const at = jobs.findIndex((r) => r.id === id);
     const next = jobs[(at + step + jobs.length) % jobs.length];
     if (next && next.id !== id) router.push(`/job/${next.id}/${terrace}`);
   };
-  useHotkeys('[', () => beside(-1), { useKey: true }, [jobs, terrace]);
-  useHotkeys(']', () => beside(1), { useKey: true }, [jobs, terrace]);
+  useHotkeys('[', () => beside(-1), { ...KEYS_ANYWHERE, useKey: true }, [jobs, terrace]);
+  useHotkeys(']', () => beside(1), { ...KEYS_ANYWHERE, useKey: true }, [jobs, terrace]);
   useHotkeys('mod+z', (e) => {
     e.preventDefault();
     history.undo();
-  }, { enableOnFormTags: false }, [store]);
+  }, KEYS_ANYWHERE, [store]);
   useHotkeys('mod+shift+z, mod+y', (e) => {
     e.preventDefault();
     history.redo();
-  }, { enableOnFormTags: false }, [store]);
+  }, KEYS_ANYWHERE, [store]);
 
   const made = useMemo(() => plan(job, shop), [job, shop]);
   const view = useMemo(() => ({ job, plan: made, shop, edit, store, saver }), [job, made, shop, edit, store, saver]);

@@ -10,6 +10,9 @@ import { saveSettings } from '@/data/shop';
 import { SheetDialog } from '@/ui/Sheet';
 import { useShop } from './shopContext';
 
+/** Keys work from handles and choices too, which the library would count as form fields; never while typing. */
+export const KEYS_ANYWHERE = { enableOnFormTags: ['slider', 'radio'] } as const satisfies Parameters<typeof useHotkeys>[2];
+
 export type UnitsPatch = Partial<Settings['units']>;
 
 /** Switches the shop's units everywhere at once. */
@@ -40,15 +43,15 @@ export function GlobalKeys() {
   const switchUnits = useUnitSwitch();
   const [open, setOpen] = useState(false);
   const { units } = shop.settings;
-  useHotkeys('u', () => switchUnits({ length: units.length === 'mm' ? 'in' : 'mm' }), [units]);
-  useHotkeys('t', () => switchUnits({ temperature: units.temperature === 'C' ? 'F' : 'C' }), [units]);
-  useHotkeys('?', () => setOpen(true), { useKey: true });
+  useHotkeys('u', () => switchUnits({ length: units.length === 'mm' ? 'in' : 'mm' }), KEYS_ANYWHERE, [units]);
+  useHotkeys('t', () => switchUnits({ temperature: units.temperature === 'C' ? 'F' : 'C' }), KEYS_ANYWHERE, [units]);
+  useHotkeys('?', () => setOpen(true), { ...KEYS_ANYWHERE, useKey: true });
   useHotkeys('/', (e) => {
     e.preventDefault();
     const field = document.getElementById('find-job');
     if (field) field.focus();
     else router.push('/?find=1');
-  }, { useKey: true });
+  }, { ...KEYS_ANYWHERE, useKey: true });
   return (
     <SheetDialog open={open} onClose={() => setOpen(false)} title="Keys" about="Everything can be reached without a mouse.">
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
