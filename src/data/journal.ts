@@ -1,11 +1,12 @@
-import * as z from 'zod';
+import '@/core/zodSetup';
+import * as z from 'zod/mini';
 import { jobSchema, type Job } from '@/core/job/job';
 
 /**
  * The last unsaved state of a job, written synchronously with every edit. IndexedDB may not finish when a tab closes;
  * this always has, so no keystroke is lost.
  */
-const entrySchema = z.strictObject({ baseRev: z.number().int(), job: jobSchema });
+const entrySchema = z.strictObject({ baseRev: z.int(), job: jobSchema });
 export type JournalEntry = z.infer<typeof entrySchema>;
 
 const keyOf = (jobId: string): string => `mesa-drift.unsaved.${jobId}`;

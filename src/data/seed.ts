@@ -1,21 +1,32 @@
-import { demoShop, starterShop, type DemoShop } from '@/core/demo/demoShop';
+import type { DemoShop } from '@/core/demo/demoShop';
 import type { Result } from '@/core/result';
 import { allTables, db as theDb, type MesaDb } from './db';
 import { stored } from './storage';
 
+/** What shops start with is fetched only where one starts: a shop that exists never needs it. */
+const startingThings = () => import('@/core/demo/demoShop');
+
 /** Fills an untouched browser: the demo shop, or generic things to start from. Does nothing where a shop exists. */
 export const seedIfEmpty = (demo: boolean, db: MesaDb = theDb, today: Date = new Date()): Promise<Result<boolean>> =>
-  stored('Shop', () =>
-    db.transaction('rw', allTables(db), async () => {
+  stored('Shop', async () => {
+    if ((await db.settings.count()) > 0) return false;
+    const { demoShop, starterShop } = await startingThings();
+    const start = demo ? demoShop(today) : starterShop();
+    return db.transaction('rw', allTables(db), async () => {
+      // Another tab may have started the shop while the things were fetched.
       if ((await db.settings.count()) > 0) return false;
-      await fill(db, demo ? demoShop(today) : starterShop(), today.getTime());
+      await fill(db, start, today.getTime());
       return true;
-    }),
-  );
+    });
+  });
 
 /** Adds the demo's jobs and records to a shop with no jobs, at a person's wish. */
 export const loadDemo = (db: MesaDb = theDb, today: Date = new Date()): Promise<Result<void>> =>
-  stored('Shop', () => db.transaction('rw', allTables(db), () => fill(db, demoShop(today), today.getTime())));
+  stored('Shop', async () => {
+    const { demoShop } = await startingThings();
+    const demo = demoShop(today);
+    await db.transaction('rw', allTables(db), () => fill(db, demo, today.getTime()));
+  });
 
 async function fill(db: MesaDb, { shop, jobs }: DemoShop, now: number): Promise<void> {
   await db.blanks.bulkPut(shop.blanks);

@@ -1,5 +1,5 @@
 import type { Table } from 'dexie';
-import type * as z from 'zod';
+import type * as z from 'zod/mini';
 import { blankSchema, type Blank } from '@/core/shop/blank';
 import { paperSchema, type Paper } from '@/core/shop/paper';
 import { pressSchema, type Press } from '@/core/shop/press';
@@ -11,7 +11,7 @@ import { db as theDb, type MesaDb } from './db';
 import { stored } from './storage';
 
 /** Records that no longer match their schema are left where they are and left out of the plan. */
-async function readable<T>(table: Table<unknown, string>, schema: z.ZodType<T>): Promise<T[]> {
+async function readable<T>(table: Table<unknown, string>, schema: z.ZodMiniType<T>): Promise<T[]> {
   const rows = await table.toArray();
   return rows.flatMap((row) => {
     const parsed = schema.safeParse(row);

@@ -1,4 +1,4 @@
-import type * as z from 'zod';
+import type * as z from 'zod/mini';
 import { fail, ok, type Result } from '../result';
 
 /** Turns a file of version n into one of version n + 1. Index 0 upgrades version 1. */
@@ -8,14 +8,14 @@ export interface FileKind<T> {
   readonly format: string;
   readonly noun: string;
   readonly version: number;
-  readonly schema: z.ZodType<T>;
+  readonly schema: z.ZodMiniType<T>;
   readonly upgrades: readonly Upgrade[];
 }
 
 const isRecord = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null && !Array.isArray(v);
 
 /** The first thing wrong, as a path and a sentence. */
-export function firstIssue(error: z.ZodError): string {
+export function firstIssue(error: z.core.$ZodError): string {
   const issue = error.issues[0];
   if (!issue) return 'Something in it does not match.';
   const path = issue.path.map(String).join(' › ');

@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import '../zodSetup';
+import * as z from 'zod/mini';
 import { jobSchema, type Job } from '../job/job';
 import { idSchema } from '../shop/common';
 import { shopSchema, type Shop } from '../shop/shop';
@@ -13,7 +14,7 @@ const isBase64 = (text: string): boolean =>
 export const pictureFileSchema = z.strictObject({
   id: idSchema,
   mime: z.enum(['image/png', 'image/jpeg']),
-  base64: z.string().max(80_000_000).refine(isBase64, 'The picture inside is damaged.'),
+  base64: z.string().check(z.maxLength(80_000_000), z.refine(isBase64, 'The picture inside is damaged.')),
 });
 export type PictureFile = z.infer<typeof pictureFileSchema>;
 
@@ -23,7 +24,7 @@ export const jobFileSchema = z.strictObject({
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
   shop: shopSchema,
-  pictures: z.array(pictureFileSchema).max(20),
+  pictures: z.array(pictureFileSchema).check(z.maxLength(20)),
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 
@@ -34,7 +35,7 @@ export const shopFileSchema = z.strictObject({
   version: z.literal(1),
   shop: shopSchema,
   jobs: z.array(jobSchema),
-  pictures: z.array(pictureFileSchema).max(2000),
+  pictures: z.array(pictureFileSchema).check(z.maxLength(2000)),
 });
 export type ShopFile = z.infer<typeof shopFileSchema>;
 

@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import '../zodSetup';
+import * as z from 'zod/mini';
 import { jobFileSchema, shopFileSchema } from './jobFile';
 
 /** JSON Schema (2020-12) of each file format, generated from the schema the application reads with. */

@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import '../zodSetup';
+import * as z from 'zod/mini';
 import { CLOCKS } from '../shop/press';
 
 export const PRESSURES = ['light', 'light-medium', 'medium', 'medium-firm', 'firm', 'sleeve', 'film'] as const;
@@ -8,14 +9,14 @@ export type Pressure = (typeof PRESSURES)[number];
 
 /** Everything the press needs to be told, and what the hands do between passes. Temperatures °C, times s. */
 export const heatSettingsSchema = z.strictObject({
-  platenC: z.number().min(100).max(260),
-  dwellS: z.number().min(1).max(7200),
-  passes: z.number().int().min(1).max(6),
+  platenC: z.number().check(z.gte(100), z.lte(260)),
+  dwellS: z.number().check(z.gte(1), z.lte(7200)),
+  passes: z.int().check(z.gte(1), z.lte(6)),
   clock: z.enum(CLOCKS),
   pressure: z.enum(PRESSURES),
   peel: z.enum(PEELS),
   /** Let the press fall to this before closing again; null to close at once. */
-  fallBackC: z.number().min(20).max(250).nullable(),
+  fallBackC: z.nullable(z.number().check(z.gte(20), z.lte(250))),
 });
 export type HeatSettings = z.infer<typeof heatSettingsSchema>;
 

@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import '../zodSetup';
+import * as z from 'zod/mini';
 import { colourSchema, daySchema, idSchema, mmSchema, nameSchema, noteSchema } from '../shop/common';
 import { MIRROR_BY, SCHOOLS } from '../shop/settings';
 import { markSchema, PAPER_STATES, VERDICTS } from '../shop/records';
@@ -13,7 +14,7 @@ export type Place = (typeof PLACES)[number];
 /** A reading keeps what was written. `bareUnit` is fixed when typed, so switching units never changes a reading. */
 export const readingSchema = z.strictObject({
   id: idSchema,
-  text: z.string().min(1).max(40),
+  text: z.string().check(z.minLength(1), z.maxLength(40)),
   bareUnit: z.enum(['mm', 'in']),
   method: z.enum(METHODS),
 });
@@ -21,45 +22,45 @@ export type Reading = z.infer<typeof readingSchema>;
 
 export const pictureRefSchema = z.strictObject({
   id: idSchema,
-  name: z.string().min(1).max(120),
+  name: z.string().check(z.minLength(1), z.maxLength(120)),
   mime: z.enum(['image/png', 'image/jpeg']),
   /** Size as seen, after the file's own orientation has been applied. */
-  widthPx: z.number().int().min(1).max(40000),
-  heightPx: z.number().int().min(1).max(40000),
+  widthPx: z.int().check(z.gte(1), z.lte(40000)),
+  heightPx: z.int().check(z.gte(1), z.lte(40000)),
   /** EXIF orientation, 1..8. */
-  orientation: z.number().int().min(1).max(8),
+  orientation: z.int().check(z.gte(1), z.lte(8)),
   /** Drawn by the application from a seed; null for a picture brought in. */
-  drawn: z.strictObject({ scene: z.enum(['star chart', 'comet', 'moon band']), seed: z.number().int() }).nullable(),
+  drawn: z.nullable(z.strictObject({ scene: z.enum(['star chart', 'comet', 'moon band']), seed: z.int() })),
 });
 export type PictureRef = z.infer<typeof pictureRefSchema>;
 
 /** Where the picture sits, relative to cover or fit, so it follows the wrap when that is measured again. */
 export const placementSchema = z.strictObject({
   base: z.enum(['cover', 'fit']),
-  scale: z.number().min(0.02).max(50),
-  dxMm: z.number().min(-2000).max(2000),
-  dyMm: z.number().min(-2000).max(2000),
-  turnDeg: z.number().min(-360).max(360),
+  scale: z.number().check(z.gte(0.02), z.lte(50)),
+  dxMm: z.number().check(z.gte(-2000), z.lte(2000)),
+  dyMm: z.number().check(z.gte(-2000), z.lte(2000)),
+  turnDeg: z.number().check(z.gte(-360), z.lte(360)),
 });
 export type Placement = z.infer<typeof placementSchema>;
 
 /** Words set on the picture. x and y of the middle of the words, mm from the middle of the trimmed wrap. */
 export const wordsSchema = z.strictObject({
-  text: z.string().min(1).max(60),
+  text: z.string().check(z.minLength(1), z.maxLength(60)),
   font: z.enum(FONT_IDS),
   capHeightMm: mmSchema(1, 120),
-  dxMm: z.number().min(-1000).max(1000),
-  dyMm: z.number().min(-1000).max(1000),
+  dxMm: z.number().check(z.gte(-1000), z.lte(1000)),
+  dyMm: z.number().check(z.gte(-1000), z.lte(1000)),
   colour: colourSchema,
 });
 export type Words = z.infer<typeof wordsSchema>;
 
 export const lookDraftSchema = z.strictObject({
-  marks: z.array(markSchema).max(200),
-  paperState: z.enum(PAPER_STATES).nullable(),
-  verdict: z.enum(VERDICTS).nullable(),
-  good: z.number().int().min(0).max(100000).nullable(),
-  spoiled: z.number().int().min(0).max(100000).nullable(),
+  marks: z.array(markSchema).check(z.maxLength(200)),
+  paperState: z.nullable(z.enum(PAPER_STATES)),
+  verdict: z.nullable(z.enum(VERDICTS)),
+  good: z.nullable(z.int().check(z.gte(0), z.lte(100000))),
+  spoiled: z.nullable(z.int().check(z.gte(0), z.lte(100000))),
   note: noteSchema,
 });
 
@@ -69,38 +70,38 @@ export const lookDraftSchema = z.strictObject({
 export const jobSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  pieces: z.number().int().min(1, 'At least one piece.').max(10000, 'At most 10,000 pieces.'),
-  dueOn: daySchema.nullable(),
+  pieces: z.int().check(z.gte(1, 'At least one piece.'), z.lte(10000, 'At most 10,000 pieces.')),
+  dueOn: z.nullable(daySchema),
   note: noteSchema,
-  blankId: idSchema.nullable(),
-  prepared: z.array(z.string().max(160)).max(20),
+  blankId: z.nullable(idSchema),
+  prepared: z.array(z.string().check(z.maxLength(160))).check(z.maxLength(20)),
   readings: z.strictObject({
-    girthTop: z.array(readingSchema).max(20),
-    girthFoot: z.array(readingSchema).max(20),
-    wall: z.array(readingSchema).max(20),
+    girthTop: z.array(readingSchema).check(z.maxLength(20)),
+    girthFoot: z.array(readingSchema).check(z.maxLength(20)),
+    wall: z.array(readingSchema).check(z.maxLength(20)),
   }),
   wrap: z.strictObject({
-    school: z.enum(SCHOOLS).nullable(),
-    topSetbackMm: mmSchema(0, 200).nullable(),
-    footSetbackMm: mmSchema(0, 200).nullable(),
+    school: z.nullable(z.enum(SCHOOLS)),
+    topSetbackMm: z.nullable(mmSchema(0, 200)),
+    footSetbackMm: z.nullable(mmSchema(0, 200)),
     /** Per school: margin each end, lap, over or gap. */
-    amountMm: mmSchema(0, 200).nullable(),
+    amountMm: z.nullable(mmSchema(0, 200)),
     lapOver: z.enum(['left', 'right']),
-    bleedMm: mmSchema(0, 15).nullable(),
-    safeMm: mmSchema(0, 30).nullable(),
+    bleedMm: z.nullable(mmSchema(0, 15)),
+    safeMm: z.nullable(mmSchema(0, 30)),
   }),
   art: z.strictObject({
-    picture: pictureRefSchema.nullable(),
+    picture: z.nullable(pictureRefSchema),
     placement: placementSchema,
-    words: wordsSchema.nullable(),
+    words: z.nullable(wordsSchema),
   }),
   sheet: z.strictObject({
-    paperId: idSchema.nullable(),
+    paperId: z.nullable(idSchema),
     gapMm: mmSchema(0, 50),
-    mirrorBy: z.enum(MIRROR_BY).nullable(),
+    mirrorBy: z.nullable(z.enum(MIRROR_BY)),
   }),
-  pressId: idSchema.nullable(),
-  heat: heatSettingsSchema.partial(),
+  pressId: z.nullable(idSchema),
+  heat: z.partial(heatSettingsSchema),
   look: lookDraftSchema,
 });
 export type Job = z.infer<typeof jobSchema>;

@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import '../zodSetup';
+import * as z from 'zod/mini';
 import { colourSchema, idSchema, lineSchema, mmSchema, nameSchema } from './common';
 
 export const MATERIALS = ['steel', 'glass', 'ceramic'] as const;
@@ -17,10 +18,12 @@ export const straightShapeSchema = z
     lipMm: mmSchema(0, 100),
     footMm: mmSchema(0, 100),
   })
-  .refine((s) => s.heightMm - s.lipMm - s.footMm >= 10, {
-    message: 'Less than 10 mm of straight wall is left between lip and foot.',
-    path: ['footMm'],
-  });
+  .check(
+    z.refine((s) => s.heightMm - s.lipMm - s.footMm >= 10, {
+      error: 'Less than 10 mm of straight wall is left between lip and foot.',
+      path: ['footMm'],
+    }),
+  );
 
 export const keepClearSchema = z.strictObject({
   what: lineSchema,
@@ -38,10 +41,10 @@ export const blankSchema = z.strictObject({
   wall: z.enum(WALLS),
   wallMm: mmSchema(0.2, 15),
   coating: z.strictObject({ colour: colourSchema, finish: z.enum(['gloss', 'matte']) }),
-  takeOff: z.array(lineSchema).max(12),
+  takeOff: z.array(lineSchema).check(z.maxLength(12)),
   film: z.boolean(),
-  keepClear: z.array(keepClearSchema).max(8),
-  finish: z.array(lineSchema).max(12),
+  keepClear: z.array(keepClearSchema).check(z.maxLength(8)),
+  finish: z.array(lineSchema).check(z.maxLength(12)),
 });
 
 export type Blank = z.infer<typeof blankSchema>;

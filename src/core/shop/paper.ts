@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import '../zodSetup';
+import * as z from 'zod/mini';
 import { idSchema, mmSchema, nameSchema } from './common';
 
 /** A cut sheet of transfer paper. Thickness matters: it is rolled round the blank outside the wall. */

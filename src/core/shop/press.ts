@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import '../zodSetup';
+import * as z from 'zod/mini';
 import { idSchema, mmSchema, nameSchema } from './common';
 
 export const PRESS_KINDS = ['tumbler', 'mug', 'oven'] as const;

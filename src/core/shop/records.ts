@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import '../zodSetup';
+import * as z from 'zod/mini';
 import { idSchema, momentSchema, noteSchema } from './common';
 import { heatSettingsSchema } from '../heat/settings';
 import { FAULT_IDS } from '../look/faults';
@@ -11,8 +12,8 @@ export type Verdict = (typeof VERDICTS)[number];
 export const markSchema = z.strictObject({
   id: idSchema,
   fault: z.enum(FAULT_IDS),
-  xMm: z.number().min(-50).max(1200),
-  yMm: z.number().min(-50).max(1200),
+  xMm: z.number().check(z.gte(-50), z.lte(1200)),
+  yMm: z.number().check(z.gte(-50), z.lte(1200)),
   severity: z.union([z.literal(1), z.literal(2), z.literal(3)]),
 });
 export type Mark = z.infer<typeof markSchema>;
@@ -32,17 +33,17 @@ export const logEntrySchema = z.strictObject({
   id: idSchema,
   at: momentSchema,
   jobId: idSchema,
-  jobName: z.string().max(80),
+  jobName: z.string().check(z.maxLength(80)),
   blankId: idSchema,
-  blankName: z.string().max(80),
+  blankName: z.string().check(z.maxLength(80)),
   pressId: idSchema,
-  pressName: z.string().max(80),
+  pressName: z.string().check(z.maxLength(80)),
   settings: heatSettingsSchema,
   verdict: z.enum(VERDICTS),
   paperState: z.enum(PAPER_STATES),
-  good: z.number().int().min(0).max(100000),
-  spoiled: z.number().int().min(0).max(100000),
-  marks: z.array(markSchema).max(200),
+  good: z.int().check(z.gte(0), z.lte(100000)),
+  spoiled: z.int().check(z.gte(0), z.lte(100000)),
+  marks: z.array(markSchema).check(z.maxLength(200)),
   note: noteSchema,
 });
 export type LogEntry = z.infer<typeof logEntrySchema>;
@@ -62,9 +63,9 @@ export const runSchema = z.strictObject({
   jobId: idSchema,
   pressId: idSchema,
   startedAt: momentSchema,
-  pieces: z.number().int().min(1).max(100000),
+  pieces: z.int().check(z.gte(1), z.lte(100000)),
   /** Copied at the start, so editing the job never moves a running clock. */
   settings: heatSettingsSchema,
-  events: z.array(runEventSchema).max(100000),
+  events: z.array(runEventSchema).check(z.maxLength(100000)),
 });
 export type Run = z.infer<typeof runSchema>;

@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import '../zodSetup';
+import * as z from 'zod/mini';
 import { mmSchema, nameSchema } from './common';
 
 export const SCHOOLS = ['under', 'butt', 'lap', 'over', 'gap'] as const;

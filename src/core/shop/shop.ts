@@ -1,4 +1,5 @@
-import * as z from 'zod';
+import '../zodSetup';
+import * as z from 'zod/mini';
 import { blankSchema } from './blank';
 import { paperSchema } from './paper';
 import { pressSchema } from './press';

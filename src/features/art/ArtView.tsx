@@ -1,11 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { DRAWN_PICTURES } from '@/core/demo/demoShop';
 import { START_PLACEMENT, type PictureRef } from '@/core/job/job';
-import { problemText } from '@/core/result';
 import { bringPicture } from '@/data/pictures';
+import { tellProblem } from '@/ui/tell';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { ArtBoard } from './ArtBoard';
@@ -30,7 +29,7 @@ export function ArtView() {
     const r = await bringPicture(file);
     setBusy(false);
     if (r.ok) setPicture(r.value);
-    else toast.error(problemText(r.problem), { duration: 10000 });
+    else tellProblem(r.problem);
   };
   if (!plan.blank.blank) return <NeedsBlank />;
   return (

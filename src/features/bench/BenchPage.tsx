@@ -3,12 +3,10 @@
 import { FileUp, Plus } from 'lucide-react';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
-import { problemText } from '@/core/result';
-import { bringJobFile } from '@/data/files';
 import { startJob } from '@/data/jobs';
 import { loadDemo } from '@/data/seed';
 import { Button } from '@/ui/Button';
+import { tellProblem } from '@/ui/tell';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { Traveller } from './Traveller';
@@ -26,7 +24,7 @@ export function BenchPage() {
   const begin = async () => {
     const r = await startJob('New job');
     if (r.ok) router.push(`/job/${r.value.id}/blank`);
-    else toast.error(problemText(r.problem));
+    else tellProblem(r.problem);
   };
   return (
     <ShopFrame
@@ -78,9 +76,10 @@ function BringJob() {
   const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
   const bring = async (file: File) => {
+    const { bringJobFile } = await import('@/data/files');
     const r = await bringJobFile(await file.text());
     if (r.ok) router.push(`/job/${r.value.id}/blank`);
-    else toast.error(problemText(r.problem), { duration: 12000 });
+    else tellProblem(r.problem);
   };
   return (
     <>
@@ -107,7 +106,7 @@ function BringJob() {
 function EmptyBench({ onBegin }: { onBegin: () => void }) {
   const demo = async () => {
     const r = await loadDemo();
-    if (!r.ok) toast.error(problemText(r.problem));
+    if (!r.ok) tellProblem(r.problem);
   };
   return (
     <div className="board-ground grid min-h-full place-content-center justify-items-center gap-3 p-8 text-center">

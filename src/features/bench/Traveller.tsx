@@ -1,11 +1,10 @@
 'use client';
 
 import { Copy, Trash2 } from 'lucide-react';
-import { differenceInCalendarDays, format, parseISO } from 'date-fns';
-import { AlertDialog } from 'radix-ui';
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useMemo } from 'react';
-import { toast } from 'sonner';
+import { useMemo, useState } from 'react';
 import { allFindings, plan, sectionOf, standsAt, type Plan } from '@/core/plan/plan';
 import type { Level } from '@/core/figures/figure';
 import type { Progress } from '@/core/plan/section';
@@ -13,9 +12,13 @@ import { problemText } from '@/core/result';
 import type { JobRecord } from '@/data/db';
 import { addJob, copyJob, removeJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
+import { dayText } from '@/ui/dates';
 import { Say } from '@/ui/units';
+import { tell, tellProblem } from '@/ui/tell';
 import { lookOf, TERRACE_LOOKS } from '../job/terraces';
 import { useShop } from '../shell/shopContext';
+
+const ConfirmRemove = dynamic(() => import('./ConfirmRemove').then((m) => m.ConfirmRemove), { ssr: false });
 
 const BAR: Readonly<Record<Level, string>> = { stop: 'bg-act', heed: 'bg-heed', note: 'bg-strata-4' };
 
@@ -24,10 +27,10 @@ export function dueWords(dueOn: string | null, today: Date): { readonly text: st
   if (dueOn === null) return { text: 'no day set', late: false };
   const day = parseISO(dueOn);
   const left = differenceInCalendarDays(day, today);
-  if (left < 0) return { text: `was due ${format(day, 'EEE d MMM')}`, late: true };
+  if (left < 0) return { text: `was due ${dayText(day)}`, late: true };
   if (left === 0) return { text: 'due today', late: true };
   if (left === 1) return { text: 'due tomorrow', late: false };
-  return { text: `due ${format(day, 'EEE d MMM')}, ${left} days`, late: false };
+  return { text: `due ${dayText(day)}, ${left} days`, late: false };
 }
 
 /** A job as its traveller: what, how many, due, the eight strata, where it stands and what is in its way. */
@@ -105,7 +108,7 @@ function Strata({ plan: made, jobId }: { plan: Plan; jobId: string }) {
 function CopyButton({ record }: { record: JobRecord }) {
   const copy = async () => {
     const r = await copyJob(record.job, `${record.job.name.slice(0, 70)}, again`);
-    toast(r.ok ? `“${r.value.name}” is on the bench.` : problemText(r.problem));
+    tell(r.ok ? `“${r.value.name}” is on the bench.` : problemText(r.problem));
   };
   return (
     <Button kind="quiet" aria-label={`Do ${record.job.name} again`} title="Do it again: a copy with the same decisions" onClick={() => void copy()} className="px-2">
@@ -115,33 +118,24 @@ function CopyButton({ record }: { record: JobRecord }) {
 }
 
 function RemoveButton({ record }: { record: JobRecord }) {
+  const [asking, setAsking] = useState(false);
   const remove = async () => {
     const r = await removeJob(record.id);
     if (!r.ok) {
-      toast.error(problemText(r.problem));
+      tellProblem(r.problem);
       return;
     }
-    const drawnOrNone = record.job.art.picture === null || record.job.art.picture.drawn !== null;
-    toast(`“${record.job.name}” is off the bench.`, drawnOrNone ? { action: { label: 'Put it back', onClick: () => void addJob(record.job) }, duration: 8000 } : {});
+    const { picture } = record.job.art;
+    // A picture of the shop's own may be gone with the job, so only a job without one can simply be put back.
+    const whole = picture === null || picture.drawn !== null;
+    tell(`“${record.job.name}” is off the bench.`, whole ? { label: 'Put it back', onClick: () => void addJob(record.job) } : undefined);
   };
   return (
-    <AlertDialog.Root>
-      <AlertDialog.Trigger asChild>
-        <Button kind="quiet" aria-label={`Take ${record.job.name} off the bench`} title="Take it off the bench" className="px-2">
-          <Trash2 size={18} aria-hidden />
-        </Button>
-      </AlertDialog.Trigger>
-      <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-night/60" />
-        <AlertDialog.Content className="fixed top-1/2 left-1/2 z-50 w-[92vw] max-w-md -translate-x-1/2 -translate-y-1/2 border-2 border-ink bg-sheet p-5">
-          <AlertDialog.Title className="font-name text-head font-semibold">Take “{record.job.name}” off the bench?</AlertDialog.Title>
-          <AlertDialog.Description className="mt-2">Its readings and decisions go, with a picture no other job uses. The logbook keeps what was pressed.</AlertDialog.Description>
-          <div className="mt-4 flex justify-end gap-2">
-            <AlertDialog.Cancel asChild><Button>Keep it</Button></AlertDialog.Cancel>
-            <AlertDialog.Action asChild><Button kind="act" onClick={() => void remove()}>Take it off</Button></AlertDialog.Action>
-          </div>
-        </AlertDialog.Content>
-      </AlertDialog.Portal>
-    </AlertDialog.Root>
+    <>
+      <Button kind="quiet" aria-label={`Take ${record.job.name} off the bench`} title="Take it off the bench" onClick={() => setAsking(true)} className="px-2">
+        <Trash2 size={18} aria-hidden />
+      </Button>
+      {asking && <ConfirmRemove name={record.job.name} onRemove={() => void remove()} onClose={() => setAsking(false)} />}
+    </>
   );
 }

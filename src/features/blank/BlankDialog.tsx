@@ -3,8 +3,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import { toast } from 'sonner';
-import { problemText } from '@/core/result';
 import { sideOutline, sideZones } from '@/core/shapes/straight';
 import { MATERIALS, straightShapeSchema, type Blank } from '@/core/shop/blank';
 import { saveBlank } from '@/data/shop';
@@ -15,6 +13,7 @@ import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
 import { SheetDialog } from '@/ui/Sheet';
 import { useUnits } from '@/ui/units';
+import { tellProblem } from '@/ui/tell';
 import { blankFormSchema, fromForm, toForm, type BlankFormIn, type BlankFormOut } from './blankForm';
 
 interface Props {
@@ -43,7 +42,7 @@ function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
     const made = fromForm(f, blank?.id ?? newId('blank'), blank?.keepClear ?? []);
     const r = await saveBlank(made);
     if (!r.ok) {
-      toast.error(problemText(r.problem));
+      tellProblem(r.problem);
       return;
     }
     onSaved?.(made);

@@ -1,11 +1,11 @@
 'use client';
 
 import { FileDown, Redo2, Undo2 } from 'lucide-react';
-import { toast } from 'sonner';
-import { format, parseISO } from 'date-fns';
-import { problemText } from '@/core/result';
+import { parseISO } from 'date-fns';
 import { jobFileText } from '@/data/files';
 import { Button } from '@/ui/Button';
+import { dayText } from '@/ui/dates';
+import { tellProblem } from '@/ui/tell';
 import { saveTextAs } from '../shell/download';
 import { UnitToggles } from '../shell/UnitToggles';
 import { JobDetails } from './JobDetails';
@@ -17,7 +17,7 @@ export const fileName = (text: string): string => text.toLowerCase().replace(/[^
 export async function saveJobFile(job: Parameters<typeof jobFileText>[0]): Promise<void> {
   const text = await jobFileText(job);
   if (!text.ok) {
-    toast.error(problemText(text.problem));
+    tellProblem(text.problem);
     return;
   }
   saveTextAs(`${fileName(job.name)}.mesajob.json`, text.value, 'application/json');
@@ -26,7 +26,7 @@ export async function saveJobFile(job: Parameters<typeof jobFileText>[0]): Promi
 export function JobHeader() {
   const { job, plan, store } = useJob();
   const { undo, redo, canUndo, canRedo } = useHistory(store);
-  const due = job.dueOn ? ` · due ${format(parseISO(job.dueOn), 'EEE d MMM')}` : '';
+  const due = job.dueOn ? ` · due ${dayText(parseISO(job.dueOn))}` : '';
   return (
     <header className="flex min-h-13 flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-sheet px-5 py-1">
       <div className="flex min-w-0 flex-1 items-center gap-4">

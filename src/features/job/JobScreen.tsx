@@ -4,9 +4,9 @@ import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { toast } from 'sonner';
 import { TERRACES, type Terrace } from '@/core/figures/figure';
 import { plan } from '@/core/plan/plan';
+import { tell } from '@/ui/tell';
 import { ArtView } from '../art/ArtView';
 import { BlankView } from '../blank/BlankView';
 import { HeatView } from '../heat/HeatView';
@@ -75,7 +75,7 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   }, [jobs, id, saver]);
 
   useEffect(() => {
-    if (open.rescued) toast(`Another tab had saved this job. What was typed here is kept as “${open.rescued}”.`, { duration: 12000 });
+    if (open.rescued) tell(`Another tab had saved this job. What was typed here is kept as “${open.rescued}”.`);
   }, [open.rescued]);
 
   useHotkeys('1,2,3,4,5,6,7,8', (e) => {

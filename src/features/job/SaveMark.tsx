@@ -1,10 +1,9 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
-import { problemText } from '@/core/result';
 import { copyJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
+import { tellProblem } from '@/ui/tell';
 import { useJob } from './jobContext';
 import { saveJobFile } from './JobHeader';
 
@@ -33,7 +32,7 @@ export function SaveMark() {
   const keepBoth = async () => {
     const copy = await copyJob(job, `${job.name.slice(0, 62)} (my edits)`);
     if (!copy.ok) {
-      toast.error(problemText(copy.problem));
+      tellProblem(copy.problem);
       return;
     }
     saver.takeTheirs();

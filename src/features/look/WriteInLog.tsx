@@ -1,11 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { goodPiecesBehind } from '@/core/heat/choose';
 import { sameSettings, type HeatSettings } from '@/core/heat/settings';
 import { EMPTY_LOOK } from '@/core/job/job';
-import { problemText } from '@/core/result';
 import type { LogEntry, Recipe } from '@/core/shop/records';
 import { celsius, seconds } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
@@ -13,6 +11,7 @@ import { keepRecipe, writeLog } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { SheetDialog } from '@/ui/Sheet';
 import { useSay } from '@/ui/units';
+import { tell, tellProblem, tellWrong } from '@/ui/tell';
 import { useJob } from '../job/jobContext';
 
 /** What is still missing before a look can be written down, in words. */
@@ -39,7 +38,7 @@ export function WriteInLog() {
     const wants = missing(job);
     const settings = pressedWith();
     if (wants || !settings || !blank || !press || job.look.verdict === null || job.look.paperState === null) {
-      toast.error(wants ?? 'Choose blank and press first: the log is kept by both.');
+      tellWrong(wants ?? 'Choose blank and press first: the log is kept by both.');
       return;
     }
     const { marks, note, verdict, paperState } = job.look;
@@ -51,13 +50,13 @@ export function WriteInLog() {
     };
     const r = await writeLog(entry);
     if (!r.ok) {
-      toast.error(problemText(r.problem));
+      tellProblem(r.problem);
       return;
     }
     edit((j) => ({ ...j, look: EMPTY_LOOK }));
     const known = plan.heat.chosen?.proven?.recipe.settings;
     if (verdict === 'good' && !(known && sameSettings(known, settings))) setOffer(entry);
-    else toast('Written in the log.');
+    else tell('Written in the log.');
   };
 
   return (
@@ -76,8 +75,8 @@ function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }
   const behind = goodPiecesBehind(recipe, [...shop.log.filter((e) => e.id !== entry.id), entry]);
   const keep = async () => {
     const r = await keepRecipe(recipe);
-    if (r.ok) toast(`Kept. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
-    else toast.error(problemText(r.problem));
+    if (r.ok) tell(`Kept. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
+    else tellProblem(r.problem);
     onDone();
   };
   return (

@@ -1,6 +1,5 @@
 'use client';
 
-import { format } from 'date-fns';
 import Link from 'next/link';
 import { useEffect, useRef, type CSSProperties } from 'react';
 import type { Job } from '@/core/job/job';
@@ -11,6 +10,7 @@ import { isOven } from '@/core/shop/press';
 import type { Run, RunEvent } from '@/core/shop/records';
 import { clockText } from '@/core/units/format';
 import { celsius, seconds } from '@/core/units/quantity';
+import { clockTimeText } from '@/ui/dates';
 import { Say, useSay } from '@/ui/units';
 import { Barrel } from '../heat/BarrelDiagram';
 import { useShop } from '../shell/shopContext';
@@ -52,7 +52,7 @@ export function RunBoard(props: Props) {
         <p className="text-lead">piece {state.piece + 1} of {run.pieces}</p>
         <p className="text-lead"><Say phrase={[press?.name ?? '', ' · ', celsius(run.settings.platenC)]} /></p>
         {state.spoiled > 0 && <p className="text-lead">{state.spoiled} spoiled</p>}
-        <p className="ml-auto text-lead">finish about {format(finishAt, 'HH:mm')}</p>
+        <p className="ml-auto text-lead">finish about {clockTimeText(finishAt)}</p>
       </header>
       <div className="grid min-h-0 flex-1 content-start gap-4 overflow-auto px-6 py-5 md:grid-cols-[minmax(13rem,17rem)_1fr] lg:grid-cols-[17rem_1fr_17rem]">
         <StepList steps={steps} at={state.stepIndex} />

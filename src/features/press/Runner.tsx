@@ -2,17 +2,16 @@
 
 import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
-import { toast } from 'sonner';
 import { plan, type Plan } from '@/core/plan/plan';
 import { stepsOfRun } from '@/core/plan/press';
 import { foldRun } from '@/core/run/run';
 import type { RunStep } from '@/core/run/steps';
-import { problemText } from '@/core/result';
 import type { Job } from '@/core/job/job';
 import type { Run, RunEvent } from '@/core/shop/records';
 import { newId } from '@/data/ids';
 import { addRunEvent, startRun } from '@/data/shop';
 import { Say } from '@/ui/units';
+import { tellProblem } from '@/ui/tell';
 import { useShop } from '../shell/shopContext';
 import { RunBoard } from './RunBoard';
 import { wakeSound } from './sound';
@@ -64,7 +63,7 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
     if (!heat.chosen || !heat.press) return;
     const run: Run = { id: newId('run'), jobId: job.id, pressId: heat.press.id, startedAt: Date.now(), pieces: press.left, settings: heat.chosen.settings, events: [] };
     const r = await startRun(run);
-    if (!r.ok) toast.error(problemText(r.problem));
+    if (!r.ok) tellProblem(r.problem);
   };
   useSpace(() => void begin());
   return (
@@ -138,7 +137,7 @@ function Running({ job, made, run, steps }: { job: Job; made: Plan; run: Run; st
   const send = async (kind: RunEvent['kind']) => {
     wakeSound();
     const r = await addRunEvent(run.id, { kind, at: Date.now() });
-    if (!r.ok) toast.error(problemText(r.problem), { duration: 15000 });
+    if (!r.ok) tellProblem(r.problem);
   };
   return <RunBoard job={job} made={made} run={run} steps={steps} state={state} nowMs={Math.max(now, state.stepStartedAt)} send={(k) => void send(k)} />;
 }

@@ -1,13 +1,13 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { toast } from 'sonner';
 import { pieceAlone } from '@/core/sheet/pages';
 import { patternSvg } from '@/core/formats/svg';
-import { problemText, type Result } from '@/core/result';
+import { type Result } from '@/core/result';
 import { pictureBytes } from '@/data/pictures';
 import type { PictureBytes } from '@/workers/bench.worker';
 import { inWorker, onProgress } from '@/workers/client';
+import { tell, tellProblem } from '@/ui/tell';
 import { fileName } from '../job/JobHeader';
 import { useJob } from '../job/jobContext';
 import { saveBytesAs, saveTextAs } from '../shell/download';
@@ -43,8 +43,8 @@ export function useExport(): Export {
     setProgress(null);
     if (made.ok) {
       saveBytesAs(name, made.value, mime);
-      toast(`${name} is made.`);
-    } else toast.error(problemText(made.problem), { duration: 10000 });
+      tell(`${name} is made.`);
+    } else tellProblem(made.problem);
   };
 
   return {

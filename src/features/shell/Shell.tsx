@@ -1,26 +1,32 @@
 'use client';
 
-import './zod';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState, type ReactNode } from 'react';
-import { Toaster } from 'sonner';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { Problem, Result } from '@/core/result';
 import { listJobs } from '@/data/jobs';
 import { seedIfEmpty } from '@/data/seed';
 import { loadShop } from '@/data/shop';
 import { storageProblem } from '@/data/storage';
+import { Messages } from '@/ui/tell';
 import { UnitsProvider } from '@/ui/units';
 import { GlobalKeys } from './GlobalKeys';
 import { ShopContext, type ShopView } from './shopContext';
 
-async function lookAtShop(): Promise<Result<ShopView>> {
-  try {
-    const [shop, list] = await Promise.all([loadShop(), listJobs()]);
-    return { ok: true, value: { shop, ...list } };
-  } catch (error) {
-    return storageProblem(error, 'Shop');
-  }
+/** Watches something in the database; what goes wrong comes back in words. */
+function useWatched<T>(look: () => Promise<T>, ready: boolean): Result<T> | null {
+  const watched = useLiveQuery(async (): Promise<Result<T> | null> => {
+    if (!ready) return null;
+    try {
+      return { ok: true, value: await look() };
+    } catch (error) {
+      return storageProblem(error, 'Shop');
+    }
+  }, [ready, look]);
+  return watched ?? null;
 }
+
+const lookAtShop = () => loadShop();
+const lookAtJobs = () => listJobs();
 
 function useSeed(demo: boolean): Result<boolean> | null {
   const [seeded, setSeeded] = useState<Result<boolean> | null>(null);
@@ -33,16 +39,20 @@ function useSeed(demo: boolean): Result<boolean> | null {
 /** Everything below it finds the shop loaded. */
 export function Shell({ demo, children }: { demo: boolean; children: ReactNode }) {
   const seeded = useSeed(demo);
-  const view = useLiveQuery(async () => (seeded?.ok ? lookAtShop() : null), [seeded?.ok]);
-  const problem = seeded && !seeded.ok ? seeded.problem : view && !view.ok ? view.problem : null;
-  if (problem) return <Refused problem={problem} />;
-  if (!view?.ok) return <Opening />;
+  const ready = seeded?.ok === true;
+  // Apart, so that saving a job does not read the whole shop again.
+  const shop = useWatched(lookAtShop, ready);
+  const jobs = useWatched(lookAtJobs, ready);
+  const view = useMemo((): ShopView | null => (shop?.ok && jobs?.ok ? { shop: shop.value, ...jobs.value } : null), [shop, jobs]);
+  const failed = [seeded, shop, jobs].find((r) => r && !r.ok);
+  if (failed && !failed.ok) return <Refused problem={failed.problem} />;
+  if (!view) return <Opening />;
   return (
-    <ShopContext value={view.value}>
-      <UnitsProvider units={view.value.shop.settings.units}>
+    <ShopContext value={view}>
+      <UnitsProvider units={view.shop.settings.units}>
         <GlobalKeys />
         {children}
-        <Toaster position="bottom-center" toastOptions={{ style: { borderRadius: 0, border: '2px solid #14211f', boxShadow: 'none', background: '#f8faf6', color: '#14211f', fontFamily: 'inherit', fontSize: 15 } }} />
+        <Messages />
       </UnitsProvider>
     </ShopContext>
   );

@@ -2,13 +2,13 @@
 
 import { FileDown } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
-import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { logCsv } from '@/core/formats/logCsv';
 import { FAULTS } from '@/core/look/faults';
 import type { LogEntry } from '@/core/shop/records';
 import { celsius, seconds } from '@/core/units/quantity';
 import { Button } from '@/ui/Button';
+import { momentText } from '@/ui/dates';
 import { Say } from '@/ui/units';
 import { VERDICT_WORDS } from '../look/LookView';
 import { saveTextAs } from '../shell/download';
@@ -36,7 +36,7 @@ export function LogbookPage() {
   const columns = useMemo(() => {
     const c = createColumnHelper<LogEntry>();
     return [
-      c.accessor('at', { header: 'When', cell: (x) => <span className="whitespace-nowrap">{format(x.getValue(), 'd MMM yyyy, HH:mm')}</span> }),
+      c.accessor('at', { header: 'When', cell: (x) => <span className="whitespace-nowrap">{momentText(x.getValue())}</span> }),
       c.accessor('jobName', { header: 'Job', cell: (x) => <><span className="font-label text-lead font-semibold">{x.getValue()}</span><br /><span className="text-soft">{x.row.original.blankName}</span></> }),
       c.accessor('pressName', { header: 'Press' }),
       c.accessor((e) => e.settings.platenC, { id: 'settings', header: 'Settings', cell: ({ row: { original: e } }) => <span className="whitespace-nowrap"><Say phrase={[celsius(e.settings.platenC), ' · ', seconds(e.settings.dwellS), e.settings.passes > 1 ? ` × ${e.settings.passes}` : '']} /></span> }),

@@ -5,9 +5,7 @@ import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { toast } from 'sonner';
 import * as z from 'zod';
-import { problemText } from '@/core/result';
 import { nameSchema } from '@/core/shop/common';
 import type { Paper } from '@/core/shop/paper';
 import { formatQuantity, type LengthUnit } from '@/core/units/format';
@@ -18,6 +16,7 @@ import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
 import { SheetDialog } from '@/ui/Sheet';
 import { Q, useUnits } from '@/ui/units';
+import { tellProblem } from '@/ui/tell';
 import { lengthText } from '../blank/blankForm';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
@@ -67,7 +66,7 @@ function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: () => v
   const save = async (f: FormOut) => {
     const r = await savePaper({ id: paper?.id ?? newId('paper'), ...f });
     if (r.ok) onClose();
-    else toast.error(problemText(r.problem));
+    else tellProblem(r.problem);
   };
   return (
     <SheetDialog open onClose={onClose} title={paper ? `Change ${paper.name}` : 'A paper'} about="Thickness matters: the paper lies outside the wall. Measure ten sheets and divide.">

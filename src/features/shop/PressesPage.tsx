@@ -5,10 +5,8 @@ import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import { toast } from 'sonner';
 import * as z from 'zod';
 import { CLOCK_WORDS } from '@/core/heat/words';
-import { problemText } from '@/core/result';
 import { nameSchema } from '@/core/shop/common';
 import { CLOCKS, isOven, PRESS_KINDS, type Press } from '@/core/shop/press';
 import { formatQuantity, type LengthUnit, type UnitChoice } from '@/core/units/format';
@@ -19,6 +17,7 @@ import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
 import { SheetDialog } from '@/ui/Sheet';
 import { Say, useUnits } from '@/ui/units';
+import { tellProblem } from '@/ui/tell';
 import { lengthText } from '../blank/blankForm';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
@@ -93,7 +92,7 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
   const save = async (f: FormOut) => {
     const r = await savePress(toPress(f, press?.id ?? newId('press')));
     if (r.ok) onClose();
-    else toast.error(problemText(r.problem));
+    else tellProblem(r.problem);
   };
   const length = (name: 'heaterLengthMm' | 'heaterHeightMm' | 'smallestDiameterMm' | 'largestDiameterMm' | 'insideHeightMm', label: string) => (
     <FormField label={`${label}, ${units.length}`} problem={errors[name]?.message}>

@@ -2,7 +2,6 @@
 
 import { FileDown, FileUp } from 'lucide-react';
 import { useRef, useState, type ReactNode } from 'react';
-import { toast } from 'sonner';
 import type { ShopFile } from '@/core/formats/jobFile';
 import { fail, ok, problemText } from '@/core/result';
 import { SCHOOLS, type Settings } from '@/core/shop/settings';
@@ -15,6 +14,7 @@ import { Pick } from '@/ui/Pick';
 import { Segments } from '@/ui/Segments';
 import { SheetDialog } from '@/ui/Sheet';
 import { TypedField } from '@/ui/TypedField';
+import { tell, tellProblem, tellWrong } from '@/ui/tell';
 import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
@@ -25,7 +25,7 @@ export function SettingsPage() {
   const s = shop.settings;
   const put = (next: Partial<Settings>) => {
     void saveSettings({ ...s, ...next }).then((r) => {
-      if (!r.ok) toast.error(problemText(r.problem));
+      if (!r.ok) tellProblem(r.problem);
     });
   };
   return (
@@ -94,19 +94,19 @@ function WholeShop() {
   const save = async () => {
     const text = await shopFileText();
     if (text.ok) saveTextAs(`shop-${new Date().toISOString().slice(0, 10)}.mesashop.json`, text.value, 'application/json');
-    else toast.error(problemText(text.problem), { duration: 12000 });
+    else tellProblem(text.problem);
   };
   const check = async (file: File) => {
     const r = checkShopFile(await file.text());
     if (r.ok) setFound(r.value);
-    else toast.error(problemText(r.problem), { duration: 12000 });
+    else tellProblem(r.problem);
   };
   const restore = async () => {
     if (!found) return;
     const r = await restoreShop(found);
     setFound(null);
-    if (r.ok) toast('The shop is restored.');
-    else toast.error(`${problemText(r.problem)} The shop is as it was.`, { duration: 12000 });
+    if (r.ok) tell('The shop is restored.');
+    else tellWrong(`${problemText(r.problem)} The shop is as it was.`);
   };
   return (
     <Group title="The whole shop in a file" about="Jobs, pictures, blanks, presses, papers, recipes, log. Open JSON, described in docs.">

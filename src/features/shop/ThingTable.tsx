@@ -3,10 +3,9 @@
 import { Pencil, Trash2 } from 'lucide-react';
 import { createColumnHelper, flexRender, getCoreRowModel, getSortedRowModel, useReactTable, type ColumnDef, type SortingState } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
-import { problemText } from '@/core/result';
 import { removeThing, type ThingTable as Table } from '@/data/shop';
 import { Button } from '@/ui/Button';
+import { tell, tellProblem } from '@/ui/tell';
 
 interface Thing {
   readonly id: string;
@@ -72,8 +71,8 @@ export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<
 export function actionsColumn<T extends Thing>(table: Table, onEdit: (thing: T) => void, putBack: (thing: T) => Promise<unknown>): ColumnDef<T, string | number> {
   const remove = async (thing: T) => {
     const r = await removeThing(table, thing.id);
-    if (!r.ok) toast.error(problemText(r.problem));
-    else toast(`“${thing.name}” is taken out.`, { action: { label: 'Put it back', onClick: () => void putBack(thing) }, duration: 8000 });
+    if (!r.ok) tellProblem(r.problem);
+    else tell(`“${thing.name}” is taken out.`, { label: 'Put it back', onClick: () => void putBack(thing) });
   };
   return createColumnHelper<T>().display({
     id: 'actions',

@@ -1,0 +1,145 @@
+// Prints JSON: each figure beside its limit and a reference taken in the same run. npm run bench
+import { chromium, type CDPSession, type Page } from '@playwright/test';
+import { demoShop } from '../src/core/demo/demoShop';
+import { fileText, makeJobFile } from '../src/core/formats/jobFile';
+import type { Job } from '../src/core/job/job';
+import { plan } from '../src/core/plan/plan';
+import { ensureBuild } from '../scripts/setup.mjs';
+import { startServer } from '../scripts/start.mjs';
+
+interface Figure {
+  readonly value: number;
+  readonly unit: string;
+  readonly limit: number;
+  readonly reference: { readonly what: string; readonly value: number };
+}
+
+const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
+const TUMBLERS = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
+const round = (v: number, places = 2) => Math.round(v * 10 ** places) / 10 ** places;
+
+function p95(times: readonly number[]): number {
+  const sorted = [...times].sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length * 0.95)] ?? NaN;
+}
+
+function timed(n: number, task: () => unknown): number[] {
+  return Array.from({ length: n }, () => {
+    const start = performance.now();
+    task();
+    return performance.now() - start;
+  });
+}
+
+function benchPlan(): Figure {
+  timed(3000, () => plan(TUMBLERS, shop));
+  const made = plan(TUMBLERS, shop);
+  return {
+    value: round(p95(timed(2000, () => plan(TUMBLERS, shop))), 3),
+    unit: 'ms, 95 % of 2000 plans',
+    limit: 2,
+    reference: { what: 'ms to write the same plan as JSON, 95 %', value: round(p95(timed(500, () => JSON.stringify(made))), 3) },
+  };
+}
+
+/** A wrap of 250 × 205 mm to its bleed, with a picture of 300 ppi drawn for it. */
+function bigJob(): string {
+  const picture = { id: 'bench-chart', name: 'Bench chart', mime: 'image/png' as const, widthPx: 2953, heightPx: 2421, orientation: 1, drawn: { scene: 'star chart' as const, seed: 5 } };
+  const reading = (id: string, text: string) => [{ id, text, bareUnit: 'mm' as const, method: 'steel rule' as const }];
+  const job: Job = {
+    ...TUMBLERS,
+    readings: { girthTop: reading('a', '246.7'), girthFoot: reading('b', '246.7'), wall: reading('c', '202') },
+    wrap: { ...TUMBLERS.wrap, school: 'butt', bleedMm: 1.5, topSetbackMm: 0, footSetbackMm: 0 },
+    art: { ...TUMBLERS.art, picture },
+    sheet: { ...TUMBLERS.sheet, paperId: 'a3' },
+  };
+  return fileText(makeJobFile(job, shop, []));
+}
+
+async function benchFirstLoad(page: Page, cdp: CDPSession, address: string): Promise<Figure> {
+  let js = 0;
+  let all = 0;
+  const kinds = new Map<string, string>();
+  await cdp.send('Network.enable');
+  cdp.on('Network.responseReceived', (e) => kinds.set(e.requestId, e.response.mimeType));
+  cdp.on('Network.loadingFinished', (e) => {
+    all += e.encodedDataLength;
+    if (/javascript/.test(kinds.get(e.requestId) ?? '')) js += e.encodedDataLength;
+  });
+  await page.goto(address);
+  await page.getByRole('heading', { name: 'Bench' }).waitFor();
+  await page.waitForLoadState('networkidle');
+  return { value: round(js / 1000, 1), unit: 'kB of JavaScript as sent (gzip) for the first Bench', limit: 250, reference: { what: 'kB of everything sent for it', value: round(all / 1000, 1) } };
+}
+
+async function benchTyping(page: Page, cdp: CDPSession, address: string): Promise<Figure> {
+  await page.goto(`${address}/job/star-party-tumblers/measure`);
+  const row = page.getByRole('region', { name: 'Girth near the rim' }).getByRole('textbox').first();
+  await row.fill('231');
+  await row.focus();
+  const key = async (k: string) => page.keyboard.press(k);
+  for (let i = 0; i < 30; i += 1) await key(i % 2 === 0 ? 'Backspace' : String(i % 9));
+  await page.waitForTimeout(1000);
+  await cdp.send('Performance.enable');
+  const script = async () => (await cdp.send('Performance.getMetrics')).metrics.find((m) => m.name === 'ScriptDuration')?.value ?? 0;
+  const costs: number[] = [];
+  for (let i = 0; i < 40; i += 1) {
+    // Apart, so that saving what the last key changed is not counted with this one.
+    await page.waitForTimeout(800);
+    const before = await script();
+    await key(i % 2 === 0 ? 'Backspace' : String(i % 9));
+    costs.push(((await script()) - before) * 1000);
+  }
+  const perKey = p95(costs);
+  return { value: round(perKey), unit: 'ms of script a key, 95 %, reading to redrawn', limit: 16, reference: { what: 'ms for the plan alone in Node, 95 %', value: round(p95(timed(3000, () => plan(TUMBLERS, shop))), 3) } };
+}
+
+async function benchPdf(page: Page, address: string): Promise<{ readonly pdf: Figure; readonly blocked: Figure }> {
+  await page.goto(address);
+  await page.getByLabel('Job file').setInputFiles({ name: 'big.json', mimeType: 'application/json', buffer: Buffer.from(bigJob()) });
+  await page.getByRole('heading', { level: 1 }).filter({ hasText: 'from file' }).waitFor();
+  await page.keyboard.press('5');
+  await page.getByRole('button', { name: 'Save PDF' }).waitFor();
+  await page.waitForTimeout(6000);
+  await page.evaluate(() => {
+    const seen: number[] = [];
+    Object.assign(window, { seen });
+    new PerformanceObserver((list) => seen.push(...list.getEntries().map((e) => e.duration))).observe({ type: 'longtask' });
+  });
+  const times: number[] = [];
+  for (let i = 0; i < 3; i += 1) {
+    const start = performance.now();
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save PDF' }).click();
+    await download;
+    times.push(performance.now() - start);
+    await page.waitForTimeout(500);
+  }
+  const longest = await page.evaluate(() => Math.max(0, ...(window as unknown as { seen: number[] }).seen));
+  const decode = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(2953, 2421);
+    canvas.getContext('2d')?.fillRect(0, 0, 2953, 2421);
+    const start = performance.now();
+    await canvas.convertToBlob({ type: 'image/png' });
+    return performance.now() - start;
+  });
+  return {
+    pdf: { value: round(Math.min(...times) / 1000), unit: 's, click to file, 250 × 205 mm at 300 ppi, best of 3', limit: 2, reference: { what: 's for the browser to encode a plain PNG of the same pixels', value: round(decode / 1000) } },
+    blocked: { value: round(longest, 0), unit: 'ms, longest task on the page meanwhile (0: none over 50)', limit: 50, reference: { what: 'exports watched', value: times.length } },
+  };
+}
+
+ensureBuild();
+const { child, address } = await startServer({ demo: true, port: 4700, quiet: true });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] });
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const cdp = await page.context().newCDPSession(page);
+  const firstLoad = await benchFirstLoad(page, cdp, address);
+  const typing = await benchTyping(page, cdp, address);
+  const { pdf, blocked } = await benchPdf(page, address);
+  process.stdout.write(`${JSON.stringify({ plan: benchPlan(), firstLoad, typing, pdf, blocked }, null, 2)}\n`);
+} finally {
+  await browser.close();
+  child.kill();
+}

@@ -1,0 +1,30 @@
+'use client';
+
+import { SheetDialog } from '@/ui/Sheet';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['1 to 8', 'the terraces of a job, Blank to Look'],
+  ['[ and ]', 'the job before, the job after'],
+  ['/', 'find a job'],
+  ['U', 'millimetres or inches'],
+  ['T', '°C or °F'],
+  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
+  ['Space', 'at the press: the next step'],
+  ['Arrows', 'on a drawing: move what is chosen; with Shift, further'],
+  ['?', 'these keys'],
+];
+
+export function KeysDialog({ onClose }: { onClose: () => void }) {
+  return (
+    <SheetDialog open onClose={onClose} title="Keys" about="Everything can be reached without a mouse.">
+      <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
+        {KEYS.map(([key, what]) => (
+          <div key={key} className="contents">
+            <dt className="font-label font-semibold whitespace-nowrap">{key}</dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+    </SheetDialog>
+  );
+}
