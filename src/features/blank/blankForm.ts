@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { MATERIALS, straightShapeSchema, WALLS, type Blank } from '@/core/shop/blank';
 import { colourSchema, nameSchema } from '@/core/shop/common';
 import { formatQuantity, type LengthUnit, type UnitChoice } from '@/core/units/format';
@@ -7,22 +7,23 @@ import { fineMm, mm } from '@/core/units/quantity';
 
 /** A length typed into a form, in mm between two ends. Zero is allowed where `min` is 0. */
 export const lengthText = (unit: LengthUnit, label: string, min: number, max: number) =>
-  z.string().transform((text, ctx) => {
+  z.pipe(z.string(), z.transform((text, ctx) => {
+    const refuse = (message: string) => {
+      ctx.issues.push({ code: 'custom', message, input: text });
+      return z.NEVER;
+    };
     if (min === 0 && /^0*(?:[.,]0*)?$/.test(text.trim())) return 0;
     const parsed = parseLength(text, unit, label);
-    if (!parsed.ok) {
-      ctx.addIssue({ code: 'custom', message: `${parsed.problem.what} ${parsed.problem.wayOut}` });
-      return z.NEVER;
-    }
+    if (!parsed.ok) return refuse(`${parsed.problem.what} ${parsed.problem.wayOut}`);
     const { valueMm } = parsed.value;
-    if (valueMm < min || valueMm > max) {
-      ctx.addIssue({ code: 'custom', message: `Between ${min} and ${max} mm; this reads as ${Math.round(valueMm * 10) / 10} mm.` });
-      return z.NEVER;
-    }
+    if (valueMm < min || valueMm > max) return refuse(`Between ${min} and ${max} mm; this reads as ${Math.round(valueMm * 10) / 10} mm.`);
     return valueMm;
-  });
+  }));
 
-export const linesText = z.string().transform((text) => text.split('\n').map((l) => l.trim()).filter((l) => l !== '').slice(0, 12).map((l) => l.slice(0, 160)));
+export const linesText = z.pipe(
+  z.string(),
+  z.transform((text) => text.split('\n').map((l) => l.trim()).filter((l) => l !== '').slice(0, 12).map((l) => l.slice(0, 160))),
+);
 
 /** The form of a straight round blank: texts in, checked blank parts out. */
 export const blankFormSchema = (unit: LengthUnit) =>
@@ -43,9 +44,10 @@ export const blankFormSchema = (unit: LengthUnit) =>
       takeOff: linesText,
       finishing: linesText,
     })
-    .superRefine((f, ctx) => {
-      const shape = straightShapeSchema.safeParse({ kind: 'straight', diameterMm: f.diameterMm, heightMm: f.heightMm, lipMm: f.lipMm, footMm: f.footMm });
-      if (!shape.success) ctx.addIssue({ code: 'custom', path: ['footMm'], message: shape.error.issues[0]?.message ?? 'The shape does not close.' });
+    .check((ctx) => {
+      const { diameterMm, heightMm, lipMm, footMm } = ctx.value;
+      const shape = straightShapeSchema.safeParse({ kind: 'straight', diameterMm, heightMm, lipMm, footMm });
+      if (!shape.success) ctx.issues.push({ code: 'custom', path: ['footMm'], message: shape.error.issues[0]?.message ?? 'The shape does not close.', input: footMm });
     });
 
 export type BlankFormIn = z.input<ReturnType<typeof blankFormSchema>>;

@@ -2,6 +2,7 @@
 
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
+import { memo } from 'react';
 import type { Figure, Terrace } from '@/core/figures/figure';
 import { figureById, sectionOf } from '@/core/plan/plan';
 import { FigureValue, useDoubt } from '@/ui/FigureValue';
@@ -27,7 +28,7 @@ export function HowItAddsUp({ terrace }: { terrace: Terrace }) {
   );
 }
 
-function FigureLine({ figure }: { figure: Figure }) {
+const FigureLine = memo(function FigureLine({ figure }: { figure: Figure }) {
   const doubt = useDoubt(figure);
   const more = figure.arithmetic.length > 0 || figure.inputs.length > 0 || doubt !== null || (figure.improve?.length ?? 0) > 0;
   const head = (
@@ -51,7 +52,7 @@ function FigureLine({ figure }: { figure: Figure }) {
       </Collapsible.Content>
     </Collapsible.Root>
   );
-}
+});
 
 function Detail({ figure, doubt }: { figure: Figure; doubt: string | null }) {
   const { plan } = useJob();

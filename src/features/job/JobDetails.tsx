@@ -4,8 +4,9 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { jobSchema } from '@/core/job/job';
+import { daySchema } from '@/core/shop/common';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
 import { SheetDialog } from '@/ui/Sheet';
@@ -13,8 +14,8 @@ import { useJob } from './jobContext';
 
 const detailsSchema = z.object({
   name: jobSchema.shape.name,
-  pieces: z.coerce.number('A whole number of pieces.').pipe(jobSchema.shape.pieces),
-  dueOn: z.literal('').transform(() => null).or(jobSchema.shape.dueOn),
+  pieces: z.pipe(z.coerce.number('A whole number of pieces.'), jobSchema.shape.pieces),
+  dueOn: z.pipe(z.union([z.literal(''), daySchema]), z.transform((day) => (day === '' ? null : day))),
   note: jobSchema.shape.note,
 });
 type Details = z.input<typeof detailsSchema>;

@@ -2,12 +2,14 @@
 
 import { Check } from 'lucide-react';
 import Link from 'next/link';
+import { memo } from 'react';
 import type { Terrace } from '@/core/figures/figure';
 import { sectionOf } from '@/core/plan/plan';
+import type { Section } from '@/core/plan/section';
 import { Say } from '@/ui/units';
 import { Brand } from '../shell/Brand';
 import { useJob } from './jobContext';
-import { TERRACE_LOOKS } from './terraces';
+import { TERRACE_LOOKS, type TerraceLook } from './terraces';
 
 interface Props {
   readonly terrace: Terrace;
@@ -21,32 +23,9 @@ export function JobRail({ terrace, go }: Props) {
     <nav aria-label="Terraces of the job" className="on-night flex shrink-0 flex-col bg-night md:w-59 md:overflow-y-auto">
       <Brand />
       <ol className="grid grid-cols-4 gap-[3px] md:flex md:min-h-0 md:flex-1 md:flex-col">
-        {TERRACE_LOOKS.map((look, i) => {
-          const section = sectionOf(plan, look.id);
-          const here = look.id === terrace;
-          return (
-            <li key={look.id} className="md:max-h-20 md:min-h-14 md:flex-1" style={{ ['--step' as string]: `${i}` }}>
-              <button
-                type="button"
-                aria-current={here ? 'step' : undefined}
-                onClick={() => go(look.id)}
-                className={`flex h-full w-full items-center gap-2 text-left md:gap-3 md:pl-3 ${here ? 'bg-board text-ink' : `${look.closed} terrace md:w-[calc(168px+7px*var(--step))]`} px-2 py-2 md:px-0 md:py-0`}
-              >
-                {here && <span aria-hidden className={`hidden h-full w-2 shrink-0 md:-ml-3 md:block ${look.swatch}`} />}
-                <span className="hidden w-2 font-label text-fine font-semibold md:inline">{i + 1}</span>
-                <span className="min-w-0 flex-1">
-                  <span className="flex items-center gap-1 font-name text-lead leading-tight font-semibold md:text-name">
-                    {look.label}
-                    {section.progress === 'done' && <Check size={16} strokeWidth={3} aria-label="settled" role="img" />}
-                  </span>
-                  <span className="hidden truncate pr-4 font-label text-fine leading-tight font-medium md:block">
-                    <Say phrase={section.summary} />
-                  </span>
-                </span>
-              </button>
-            </li>
-          );
-        })}
+        {TERRACE_LOOKS.map((look, i) => (
+          <RailStep key={look.id} look={look} index={i} section={sectionOf(plan, look.id)} here={look.id === terrace} go={go} />
+        ))}
       </ol>
       <ul className="hidden gap-x-4 px-4 py-3 font-label text-fine font-semibold text-pale md:flex">
         <li><Link href="/" className="underline underline-offset-4">Bench</Link></li>
@@ -56,3 +35,32 @@ export function JobRail({ terrace, go }: Props) {
     </nav>
   );
 }
+
+interface StepProps {
+  readonly look: TerraceLook;
+  readonly index: number;
+  readonly section: Section<Terrace>;
+  readonly here: boolean;
+  readonly go: (t: Terrace) => void;
+}
+
+const RailStep = memo(function RailStep({ look, index, section, here, go }: StepProps) {
+  const closed = `${look.closed} terrace md:w-[calc(168px+7px*var(--step))]`;
+  return (
+    <li className="md:max-h-20 md:min-h-14 md:flex-1" style={{ ['--step' as string]: `${index}` }}>
+      <button type="button" aria-current={here ? 'step' : undefined} onClick={() => go(look.id)} className={`flex h-full w-full items-center gap-2 px-2 py-2 text-left md:gap-3 md:px-0 md:py-0 md:pl-3 ${here ? 'bg-board text-ink' : closed}`}>
+        {here && <span aria-hidden className={`hidden h-full w-2 shrink-0 md:-ml-3 md:block ${look.swatch}`} />}
+        <span className="hidden w-2 font-label text-fine font-semibold md:inline">{index + 1}</span>
+        <span className="min-w-0 flex-1">
+          <span className="flex items-center gap-1 font-name text-lead leading-tight font-semibold md:text-name">
+            {look.label}
+            {section.progress === 'done' && <Check size={16} strokeWidth={3} aria-label="settled" role="img" />}
+          </span>
+          <span className="hidden truncate pr-4 font-label text-fine leading-tight font-medium md:block">
+            <Say phrase={section.summary} />
+          </span>
+        </span>
+      </button>
+    </li>
+  );
+});

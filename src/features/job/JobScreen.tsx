@@ -2,10 +2,10 @@
 
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, type ReactNode } from 'react';
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { TERRACES, type Terrace } from '@/core/figures/figure';
-import { plan } from '@/core/plan/plan';
+import { createPlanner } from '@/core/plan/reuse';
 import { tell } from '@/ui/tell';
 import { ArtView } from '../art/ArtView';
 import { BlankView } from '../blank/BlankView';
@@ -98,7 +98,8 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
     history.redo();
   }, KEYS_ANYWHERE, [store]);
 
-  const made = useMemo(() => plan(job, shop), [job, shop]);
+  const [planJob] = useState(createPlanner);
+  const made = useMemo(() => planJob(job, shop), [planJob, job, shop]);
   const view = useMemo(() => ({ job, plan: made, shop, edit, store, saver }), [job, made, shop, edit, store, saver]);
   const View = VIEWS[terrace];
   return (

@@ -1,7 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { METHODS, type Method, type Place, type Reading } from '@/core/job/job';
 import { PLACE_NAMES, readOne, type ReadReading } from '@/core/readings/readings';
 import { standardU } from '@/core/figures/uncertain';
@@ -10,21 +10,24 @@ import { newId } from '@/data/ids';
 import { Pick } from '@/ui/Pick';
 import { useSay, useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
+import type { Edit } from '../job/jobStore';
 
 const PLACE_METHODS: Readonly<Record<Place, readonly Method[]>> = {
   girthTop: ['soft tape', 'paper strip', 'caliper'],
   girthFoot: ['soft tape', 'paper strip', 'caliper'],
   wall: ['steel rule', 'soft tape', 'caliper'],
 };
-const METHOD_OPTIONS = (place: Place) => METHODS.filter((m) => PLACE_METHODS[place].includes(m)).map((m) => ({ value: m, label: m }));
+const optionsOf = (place: Place) => METHODS.filter((m) => PLACE_METHODS[place].includes(m)).map((m) => ({ value: m, label: m }));
+const METHOD_OPTIONS: Readonly<Record<Place, ReturnType<typeof optionsOf>>> = { girthTop: optionsOf('girthTop'), girthFoot: optionsOf('girthFoot'), wall: optionsOf('wall') };
 
 /** The readings of one place, as many as were taken, with what they come to. */
 export function ReadingBox({ place, hint }: { place: Place; hint: string }) {
-  const { job, plan } = useJob();
+  const { job, plan, edit } = useJob();
   const say = useSay();
   const readings = job.readings[place];
   const section = plan.measure.places[place];
   const [spareId, setSpareId] = useState(() => newId('r'));
+  const born = useCallback(() => setSpareId(newId('r')), []);
   const lastMethod = readings[readings.length - 1]?.method ?? PLACE_METHODS[place][0] ?? 'soft tape';
   return (
     <section aria-label={PLACE_NAMES[place]} className="border-2 border-ink bg-sheet px-3 py-2">
@@ -47,7 +50,8 @@ export function ReadingBox({ place, hint }: { place: Place; hint: string }) {
             reading={readings.find((r) => r.id === id) ?? null}
             read={section.items.find((x) => x.reading.id === id) ?? null}
             usualMethod={lastMethod}
-            onBorn={() => setSpareId(newId('r'))}
+            edit={edit}
+            onBorn={born}
           />
         ))}
       </ul>
@@ -62,6 +66,7 @@ interface RowProps {
   readonly reading: Reading | null;
   readonly read: ReadReading | null;
   readonly usualMethod: Method;
+  readonly edit: Edit;
   readonly onBorn: () => void;
 }
 
@@ -69,8 +74,7 @@ interface RowProps {
  * One reading. What is typed counts as soon as it can be read, and is kept as written on leaving the field, readable or
  * not, so that nothing typed is lost.
  */
-function ReadingRow({ id, place, ordinal, reading, read, usualMethod, onBorn }: RowProps) {
-  const { edit } = useJob();
+const ReadingRow = memo(function ReadingRow({ id, place, ordinal, reading, read, usualMethod, edit, onBorn }: RowProps) {
   const units = useUnits();
   const say = useSay();
   const [draft, setDraft] = useState<string | null>(null);
@@ -136,7 +140,7 @@ function ReadingRow({ id, place, ordinal, reading, read, usualMethod, onBorn }: 
           }}
           className={`min-h-10 w-28 border-b-2 bg-white px-2 font-label text-lead font-semibold ${reading ? 'border-taken text-taken' : 'border-rule'} ${problem ? 'border-act!' : ''} ${read?.odd ? 'border-heed!' : ''}`}
         />
-        <Pick label={`How reading ${ordinal} was taken`} value={how} options={METHOD_OPTIONS(place)} onChange={(m) => (reading ? put(reading.text, { method: m }) : setMethod(m))} className="w-32 text-fine" />
+        <Pick label={`How reading ${ordinal} was taken`} value={how} options={METHOD_OPTIONS[place]} onChange={(m) => (reading ? put(reading.text, { method: m }) : setMethod(m))} className="w-32 text-fine" />
         <span className="min-w-0 flex-1 truncate text-right font-label text-fine font-medium text-soft">
           {read?.surfaceMm != null && place !== 'wall' && <>wall {say([mm(read.surfaceMm)])}</>}
         </span>
@@ -161,4 +165,4 @@ function ReadingRow({ id, place, ordinal, reading, read, usualMethod, onBorn }: 
       {read?.odd && !problem && <p className="text-fine font-medium text-act-deep">Stands apart from the others. Measure again, or take it out.</p>}
     </li>
   );
-}
+});

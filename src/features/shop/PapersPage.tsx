@@ -5,7 +5,7 @@ import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { nameSchema } from '@/core/shop/common';
 import type { Paper } from '@/core/shop/paper';
 import { formatQuantity, type LengthUnit } from '@/core/units/format';

@@ -5,7 +5,7 @@ import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import * as z from 'zod';
+import * as z from 'zod/mini';
 import { CLOCK_WORDS } from '@/core/heat/words';
 import { nameSchema } from '@/core/shop/common';
 import { CLOCKS, isOven, PRESS_KINDS, type Press } from '@/core/shop/press';
@@ -66,7 +66,7 @@ const formSchema = (unit: LengthUnit) =>
       insideHeightMm: lengthText(unit, 'Inside height', 50, 1000),
       hold: z.enum(['sleeve', 'shrink film']),
     })
-    .refine((f) => f.kind === 'oven' || f.smallestDiameterMm < f.largestDiameterMm, { path: ['largestDiameterMm'], message: 'The largest must be more than the smallest.' });
+    .check(z.refine((f) => f.kind === 'oven' || f.smallestDiameterMm < f.largestDiameterMm, { path: ['largestDiameterMm'], error: 'The largest must be more than the smallest.' }));
 type FormIn = z.input<ReturnType<typeof formSchema>>;
 type FormOut = z.output<ReturnType<typeof formSchema>>;
 

@@ -1,0 +1,32 @@
+import type { Job } from '../job/job';
+import type { Shop } from '../shop/shop';
+import { plan, type Plan } from './plan';
+
+/** `after`, with every part that equals its counterpart in `before` taken from `before`: equal is then identical. */
+export function reuseEqual<T>(before: unknown, after: T): T {
+  if (Object.is(before, after)) return after;
+  if (typeof before !== 'object' || typeof after !== 'object' || before === null || after === null) return after;
+  if (Array.isArray(before) !== Array.isArray(after)) return after;
+  const old = before as Readonly<Record<string, unknown>>;
+  const keys = Object.keys(after);
+  let same = keys.length === Object.keys(old).length;
+  const made: Record<string, unknown> = {};
+  for (const key of keys) {
+    const next = (after as Readonly<Record<string, unknown>>)[key];
+    const kept = key in old ? reuseEqual(old[key], next) : next;
+    if (!(key in old) || !Object.is(kept, old[key])) same = false;
+    made[key] = kept;
+  }
+  if (same) return before as T;
+  return (Array.isArray(after) ? keys.map((k) => made[k]) : made) as T;
+}
+
+/** Plans one job again and again, keeping what did not change identical, so that screens redraw only what did. */
+export function createPlanner(): (job: Job, shop: Shop) => Plan {
+  let last: Plan | null = null;
+  return (job, shop) => {
+    const next = reuseEqual(last, plan(job, shop));
+    last = next;
+    return next;
+  };
+}
