@@ -32,13 +32,6 @@ export function readFile<T>(text: string, kind: FileKind<T>): Result<T> {
   } catch {
     return fail('The file is cut short or is not JSON.', where, way);
   }
-  return readValue(raw, kind);
-}
-
-/** As `readFile`, for JSON already parsed. */
-export function readValue<T>(raw: unknown, kind: FileKind<T>): Result<T> {
-  const where = kind.noun;
-  const way = 'Nothing was changed. Use the file as it was first saved.';
   if (!isRecord(raw) || raw.format !== kind.format) {
     return fail(`This is not a ${kind.noun.toLowerCase()}.`, where, 'Choose a file saved by Mesa Drift for this purpose.');
   }

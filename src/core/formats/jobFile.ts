@@ -4,7 +4,7 @@ import { jobSchema, type Job } from '../job/job';
 import { idSchema } from '../shop/common';
 import { shopSchema, type Shop } from '../shop/shop';
 import type { Result } from '../result';
-import { readFile, readValue, type FileKind } from './file';
+import { readFile, type FileKind } from './file';
 
 /** Letters of base64 (RFC 4648) checked without a backtracking pattern: these strings run to megabytes. */
 const isBase64 = (text: string): boolean =>
@@ -72,7 +72,6 @@ export const makeShopFile = (jobs: readonly Job[], shop: Shop, pictures: readonl
 });
 
 export const readJobFile = (text: string): Result<JobFile> => readFile(text, JOB_FILE);
-export const readJobValue = (raw: unknown): Result<JobFile> => readValue(raw, JOB_FILE);
 export const readShopFile = (text: string): Result<ShopFile> => readFile(text, SHOP_FILE);
 /** The text of a file. Written by way of its schema, so that the same contents always give the same bytes. */
 export function fileText(file: JobFile | ShopFile): string {

@@ -101,7 +101,7 @@ export function planWrap(job: Job, settings: Settings, blank: Blank | null, meas
   return {
     ...shared,
     progress: broken ? 'todo' : measure.progress === 'done' ? 'done' : 'ready',
-    summary: say`${mm(wrap.lengthMm)} × ${mm(wrap.height.value)} · ${note.label.toLowerCase()}`,
+    summary: say`${mm(wrap.lengthMm)} × ${mm(wrap.height.value)}`,
     figures: figuresOf(wrap, school, note, setbacks.topMm, setbacks.footMm, paperMm),
     findings,
     wrap: broken ? null : wrap,

@@ -1,23 +1,7 @@
 import fc from 'fast-check';
 import { STARTER_BLANKS } from '../demo/things';
 import { straightShapeSchema } from '../shop/blank';
-import { frontView, nominalWallMm, roll, seenArcMm, sideOutline, sideZones, unroll } from './straight';
-
-const girth = fc.double({ min: 60, max: 640, noNaN: true });
-
-test('flat to round to flat is the identity, and lengths are kept', () => {
-  fc.assert(
-    fc.property(girth, fc.double({ min: -0.5, max: 0.5, noNaN: true }), fc.double({ min: 0, max: 400, noNaN: true }), (c, turn, y) => {
-      const flat = { x: turn * c, y };
-      const round = roll(c, flat);
-      const back = unroll(c, round.angle, round.height);
-      expect(back.x).toBeCloseTo(flat.x, 9);
-      expect(back.y).toBe(y);
-      // Arc length on the solid, r × angle, equals the flat distance.
-      expect(((c / (2 * Math.PI)) * round.angle)).toBeCloseTo(flat.x, 9);
-    }),
-  );
-});
+import { frontView, nominalWallMm, seenArcMm, sideOutline, sideZones } from './straight';
 
 test('the front view: a third of the girth within 60°, edges at ±r', () => {
   expect(seenArcMm(300, 60)).toBeCloseTo(100, 12);
@@ -26,6 +10,17 @@ test('the front view: a third of the girth within 60°, edges at ±r', () => {
   expect(frontView(300, 75)).toBeCloseTo(r, 9);
   expect(frontView(300, 0)).toBe(0);
   expect(frontView(300, 300 / 12)).toBeCloseTo(r / 2, 9);
+});
+
+test('seen from the front, the wall turns away: foreshortening is the cosine of the turn', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 60, max: 640, noNaN: true }), fc.double({ min: -0.2, max: 0.2, noNaN: true }), (c, turn) => {
+      const step = c * 1e-6;
+      const slope = (frontView(c, turn * c + step) - frontView(c, turn * c - step)) / (2 * step);
+      expect(slope).toBeCloseTo(Math.cos(2 * Math.PI * turn), 5);
+      expect(frontView(c, -turn * c)).toBeCloseTo(-frontView(c, turn * c), 9);
+    }),
+  );
 });
 
 test('zones stack to the height without overlap on every starter blank', () => {

@@ -54,18 +54,6 @@ export function sideOutline(s: StraightShape): string {
   ].join(' ');
 }
 
-/**
- * A straight wall unrolls without stretch: arc length along the pattern is radius times angle, heights are kept.
- * Angles in radians from the middle of the pattern, positive to the right seen from outside.
- */
-export function unroll(circumferenceMm: number, angle: number, height: number): Point {
-  return { x: (circumferenceMm * angle) / (2 * Math.PI), y: height };
-}
-
-export function roll(circumferenceMm: number, p: Point): { readonly angle: number; readonly height: number } {
-  return { angle: (2 * Math.PI * p.x) / circumferenceMm, height: p.y };
-}
-
 /** Arc seen from the front within ± `halfAngleDeg` of the middle: 2 r φ, mm. */
 export const seenArcMm = (circumferenceMm: number, halfAngleDeg: number): number =>
   (circumferenceMm * halfAngleDeg) / 180;

@@ -10,7 +10,7 @@ import { Say } from '@/ui/units';
 import { useJob } from './jobContext';
 
 /** Every figure of the terrace, with its working; opening one shows the whole arithmetic. */
-export function HowItAddsUp({ terrace }: { terrace: Terrace }) {
+export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Terrace }) {
   const { plan } = useJob();
   const { figures } = sectionOf(plan, terrace);
   return (
@@ -26,7 +26,7 @@ export function HowItAddsUp({ terrace }: { terrace: Terrace }) {
       </ul>
     </aside>
   );
-}
+});
 
 const FigureLine = memo(function FigureLine({ figure }: { figure: Figure }) {
   const doubt = useDoubt(figure);

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { Popover } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { worstFirst, type Finding, type Level, type Terrace } from '@/core/figures/figure';
@@ -19,7 +20,7 @@ interface Props {
 }
 
 /** What stands in the way, worst first, and the one next step. */
-export function JobFoot({ terrace, go }: Props) {
+export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
   const { plan } = useJob();
   const here = worstFirst(sectionOf(plan, terrace).findings);
   const elsewhere = allFindings(plan).filter((f) => f.terrace !== terrace && f.level !== 'note');
@@ -53,7 +54,7 @@ export function JobFoot({ terrace, go }: Props) {
       <NextStep terrace={terrace} go={go} />
     </footer>
   );
-}
+});
 
 function FindingLine({ finding, here }: { finding: Finding; here: Terrace }) {
   return (

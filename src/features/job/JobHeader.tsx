@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { FileDown, Redo2, Undo2 } from 'lucide-react';
 import { parseISO } from 'date-fns';
 import { jobFileText } from '@/data/files';
@@ -23,7 +24,7 @@ export async function saveJobFile(job: Parameters<typeof jobFileText>[0]): Promi
   saveTextAs(`${fileName(job.name)}.mesajob.json`, text.value, 'application/json');
 }
 
-export function JobHeader() {
+export const JobHeader = memo(function JobHeader() {
   const { job, plan, store } = useJob();
   const { undo, redo, canUndo, canRedo } = useHistory(store);
   const due = job.dueOn ? ` · due ${dayText(parseISO(job.dueOn))}` : '';
@@ -54,4 +55,4 @@ export function JobHeader() {
       <UnitToggles />
     </header>
   );
-}
+});

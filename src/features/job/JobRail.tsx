@@ -17,7 +17,7 @@ interface Props {
 }
 
 /** The traveller: eight terraces, each with the line that sums it up. The open one joins the board. */
-export function JobRail({ terrace, go }: Props) {
+export const JobRail = memo(function JobRail({ terrace, go }: Props) {
   const { plan } = useJob();
   return (
     <nav aria-label="Terraces of the job" className="on-night flex shrink-0 flex-col bg-night md:w-59 md:overflow-y-auto">
@@ -34,7 +34,7 @@ export function JobRail({ terrace, go }: Props) {
       </ul>
     </nav>
   );
-}
+});
 
 interface StepProps {
   readonly look: TerraceLook;

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { TERRACES, type Terrace } from '@/core/figures/figure';
 import { createPlanner } from '@/core/plan/reuse';
@@ -101,9 +101,11 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   const [planJob] = useState(createPlanner);
   const made = useMemo(() => planJob(job, shop), [planJob, job, shop]);
   const view = useMemo(() => ({ job, plan: made, shop, edit, store, saver }), [job, made, shop, edit, store, saver]);
+  // The drawing follows the hand at once; rail, foot and figures a breath later, so that no key waits for them.
+  const after = useDeferredValue(view);
   const View = VIEWS[terrace];
   return (
-    <JobContext value={view}>
+    <JobContext value={after}>
       <div className="flex h-dvh flex-col md:flex-row">
         <JobRail terrace={terrace} go={go} />
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
@@ -111,7 +113,9 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
           <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">
             <main className="flex min-w-0 flex-1 flex-col lg:min-h-0" aria-label={`${terrace} of ${job.name}`}>
               <div className="board-ground relative min-h-[34rem] flex-1 lg:min-h-0">
-                <View key={id} />
+                <JobContext value={view}>
+                  <View key={id} />
+                </JobContext>
               </div>
               <JobFoot terrace={terrace} go={go} />
             </main>

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { goodPiecesBehind } from '@/core/heat/choose';
 import { sameSettings, type HeatSettings } from '@/core/heat/settings';
-import { EMPTY_LOOK } from '@/core/job/job';
+import { EMPTY_LOOK, type Job } from '@/core/job/job';
 import type { LogEntry, Recipe } from '@/core/shop/records';
 import { celsius, seconds } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
@@ -15,9 +15,10 @@ import { tell, tellProblem, tellWrong } from '@/ui/tell';
 import { useJob } from '../job/jobContext';
 
 /** What is still missing before a look can be written down, in words. */
-function missing(job: ReturnType<typeof useJob>['job']): string | null {
+function missing(job: Job, pieces: number): string | null {
   if (job.look.verdict === null) return 'Give a verdict first.';
   if (job.look.paperState === null) return 'Say how the used paper looks.';
+  if (pieces === 0) return 'Say how many pieces, good or spoiled.';
   return null;
 }
 
@@ -35,7 +36,9 @@ export function WriteInLog() {
   };
 
   const write = async () => {
-    const wants = missing(job);
+    const good = job.look.good ?? plan.look.unlogged.good;
+    const spoiled = job.look.spoiled ?? plan.look.unlogged.spoiled;
+    const wants = missing(job, good + spoiled);
     const settings = pressedWith();
     if (wants || !settings || !blank || !press || job.look.verdict === null || job.look.paperState === null) {
       tellWrong(wants ?? 'Choose blank and press first: the log is kept by both.');
@@ -45,8 +48,8 @@ export function WriteInLog() {
     const entry: LogEntry = {
       id: newId('log'), at: Date.now(), jobId: job.id, jobName: job.name, blankId: blank.id, blankName: blank.name, pressId: press.id, pressName: press.name,
       settings, verdict, paperState, marks, note,
-      good: job.look.good ?? plan.look.unlogged.good,
-      spoiled: job.look.spoiled ?? plan.look.unlogged.spoiled,
+      good,
+      spoiled,
     };
     const r = await writeLog(entry);
     if (!r.ok) {

@@ -81,8 +81,10 @@ const ReadingRow = memo(function ReadingRow({ id, place, ordinal, reading, read,
   const [method, setMethod] = useState<Method | null>(null);
   const how = reading?.method ?? method ?? usualMethod;
 
+  // Written anew, a bare number is in the unit the shop reads now; left as it was, it stays what it was.
+  const unitFor = (text: string) => (reading && text.trim() === reading.text ? reading.bareUnit : units.length);
   const put = (text: string, next: Partial<Reading> = {}) => {
-    const made: Reading = { id, bareUnit: reading?.bareUnit ?? units.length, method: how, ...next, text: text.trim().slice(0, 40) };
+    const made: Reading = { id, bareUnit: unitFor(text), method: how, ...next, text: text.trim().slice(0, 40) };
     edit((j) => {
       const list = j.readings[place];
       const there = list.some((r) => r.id === id);
@@ -94,7 +96,7 @@ const ReadingRow = memo(function ReadingRow({ id, place, ordinal, reading, read,
 
   const typed = (text: string) => {
     setDraft(text);
-    const trial: Reading = { id, text: text.trim().slice(0, 40) || ' ', bareUnit: reading?.bareUnit ?? units.length, method: how };
+    const trial: Reading = { id, text: text.trim().slice(0, 40) || ' ', bareUnit: unitFor(text), method: how };
     if (text.trim() !== '' && readOne(trial, place).ok) put(text);
   };
   const settle = () => {

@@ -54,7 +54,7 @@ export function RunBoard(props: Props) {
         {state.spoiled > 0 && <p className="text-lead">{state.spoiled} spoiled</p>}
         <p className="ml-auto text-lead">finish about {clockTimeText(finishAt)}</p>
       </header>
-      <div className="grid min-h-0 flex-1 content-start gap-4 overflow-auto px-6 py-5 md:grid-cols-[minmax(13rem,17rem)_1fr] lg:grid-cols-[17rem_1fr_17rem]">
+      <div className="grid min-h-0 flex-1 content-start gap-4 overflow-auto px-6 py-5 md:grid-cols-[minmax(13rem,17rem)_1fr] lg:grid-cols-[14rem_minmax(0,1fr)_15rem] xl:grid-cols-[17rem_minmax(0,1fr)_17rem]">
         <StepList steps={steps} at={state.stepIndex} />
         <Digits step={step} clock={clock} />
         <Aside made={made} run={run} step={step} steps={steps} state={state} nowMs={nowMs} oven={press !== null && isOven(press)} />
@@ -127,7 +127,7 @@ function Digits({ step, clock }: { step: RunStep; clock: ReturnType<typeof clock
   return (
     <section aria-label="Clock" className="order-first grid md:order-none content-center justify-items-center text-center">
       <p className="font-name text-big font-semibold text-strata-5">{clock.up ? 'Time is up' : say(step.title)}</p>
-      <p role="timer" className={`font-name leading-[0.95] font-bold ${clock.up ? 'text-[clamp(7rem,21vw,17rem)] text-pale' : timed ? 'text-[clamp(9rem,26vw,21rem)] text-pale' : 'text-[clamp(5rem,14vw,10rem)] text-mist'}`}>
+      <p role="timer" className={`font-name leading-[0.95] font-bold ${clock.up ? 'text-[clamp(6rem,18vw,16rem)] text-pale xl:text-[clamp(6rem,20vw,16rem)]' : timed ? 'text-[clamp(7rem,22vw,20rem)] text-pale xl:text-[clamp(7rem,26vw,21rem)]' : 'text-[clamp(5rem,13vw,10rem)] text-mist'}`}>
         {clock.up && <span className="text-[0.5em]">+</span>}
         {clockText(shown)}
       </p>

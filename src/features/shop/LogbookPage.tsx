@@ -37,8 +37,8 @@ export function LogbookPage() {
     const c = createColumnHelper<LogEntry>();
     return [
       c.accessor('at', { header: 'When', cell: (x) => <span className="whitespace-nowrap">{momentText(x.getValue())}</span> }),
-      c.accessor('jobName', { header: 'Job', cell: (x) => <><span className="font-label text-lead font-semibold">{x.getValue()}</span><br /><span className="text-soft">{x.row.original.blankName}</span></> }),
-      c.accessor('pressName', { header: 'Press' }),
+      c.accessor('jobName', { header: 'Job', cell: (x) => <span className="whitespace-nowrap"><span className="font-label text-lead font-semibold">{x.getValue()}</span><br /><span className="text-soft">{x.row.original.blankName}</span></span> }),
+      c.accessor('pressName', { header: 'Press', cell: (x) => <span className="whitespace-nowrap">{x.getValue()}</span> }),
       c.accessor((e) => e.settings.platenC, { id: 'settings', header: 'Settings', cell: ({ row: { original: e } }) => <span className="whitespace-nowrap"><Say phrase={[celsius(e.settings.platenC), ' · ', seconds(e.settings.dwellS), e.settings.passes > 1 ? ` × ${e.settings.passes}` : '']} /></span> }),
       c.accessor('verdict', { header: 'Verdict', cell: (x) => <span className={`inline-block px-2 py-0.5 font-label font-semibold whitespace-nowrap ${VERDICT_GROUND[x.getValue()]}`}>{VERDICT_WORDS[x.getValue()]}</span> }),
       c.accessor('good', { header: 'Good' }),

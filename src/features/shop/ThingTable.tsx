@@ -55,7 +55,7 @@ export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<
         </thead>
         <tbody>
           {table.getRowModel().rows.map((row) => (
-            <tr key={row.id} className="border-b border-rule align-top">
+            <tr key={row.id} className="border-b border-rule align-middle">
               {row.getVisibleCells().map((cell) => (
                 <td key={cell.id} className="px-4 py-2.5">{flexRender(cell.column.columnDef.cell, cell.getContext())}</td>
               ))}

@@ -12,6 +12,8 @@ const cssMatrix = (m: Affine): string => `matrix(${m.join(' ')})`;
 export const px = (fit: Fit, r: Rect) => ({ x: fit.x(r.x), y: fit.y(r.y), width: fit.k * r.width, height: fit.k * r.height });
 
 interface ArtProps {
+  /** Names its clip, where more than one is drawn on a page. */
+  readonly id?: string;
   readonly fit: Fit;
   readonly pattern: Pattern;
   readonly picture: PictureRef | null;
@@ -24,7 +26,7 @@ interface ArtProps {
 }
 
 /** The picture and words as they will stand on the blank, clipped to the bleed. */
-export function PatternArt({ fit, pattern, picture, placed, url, words, set, spill = false }: ArtProps) {
+export function PatternArt({ id = 'flat', fit, pattern, picture, placed, url, words, set, spill = false }: ArtProps) {
   const bleed = px(fit, pattern.bleed);
   const into = `translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`;
   const image = placed && picture && url && (
@@ -36,12 +38,12 @@ export function PatternArt({ fit, pattern, picture, placed, url, words, set, spi
   );
   return (
     <g>
-      <clipPath id="bleed-clip">
+      <clipPath id={`${id}-clip`}>
         <rect {...bleed} />
       </clipPath>
       <rect {...bleed} fill="#ffffff" />
       {spill && image && <g opacity={0.22}>{image}</g>}
-      <g clipPath="url(#bleed-clip)">
+      <g clipPath={`url(#${id}-clip)`}>
         {image}
         {placed && !url && <rect {...bleed} fill="#d5dbe6" />}
         {words && set && (

@@ -7,6 +7,7 @@ import { SideView } from '@/ui/board/SideView';
 import { LengthField } from '@/ui/LengthField';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
+import { FrontPicture } from './FrontPicture';
 
 type Edge = 'top' | 'foot';
 
@@ -45,7 +46,7 @@ export function SetbackView() {
           draw={(fit) => (
             <>
               <SideView fit={fit} outline={outline} zones={zones} colour={blank.coating.colour} clear={blank.keepClear} />
-              <rect x={fit.x(-shape.diameterMm / 2)} width={fit.k * shape.diameterMm} y={fit.y(top)} height={Math.max(0, fit.y(foot) - fit.y(top))} fill="#3c6b57" fillOpacity={0.25} />
+              <FrontPicture fit={fit} topMm={top} heightMm={foot - top} />
               <EdgeHandle fit={fit} edge="top" yMm={top} halfMm={shape.diameterMm / 2} valueMm={topMm} mostMm={room - footMm} onChange={(v) => set('top', v)} />
               <EdgeHandle fit={fit} edge="foot" yMm={foot} halfMm={shape.diameterMm / 2} valueMm={footMm} mostMm={room - topMm} onChange={(v) => set('foot', v)} />
             </>

@@ -1,0 +1,81 @@
+// Takes the pictures in docs/screenshots from the demo shop: npm run screens
+import { mkdirSync } from 'node:fs';
+import { chromium, type Page } from '@playwright/test';
+import { ensureBuild } from './setup.mjs';
+import { startServer } from './start.mjs';
+
+const FOLDER = 'docs/screenshots';
+const JOB = '/job/star-party-tumblers';
+
+interface View {
+  readonly name: string;
+  readonly path: string;
+  readonly prepare?: (page: Page) => Promise<void>;
+  readonly size?: { readonly width: number; readonly height: number };
+}
+
+async function pressTo(page: Page, passedMs: number): Promise<void> {
+  await page.clock.install();
+  await page.getByRole('button', { name: 'First piece' }).click();
+  await page.getByRole('button', { name: 'It is in' }).click();
+  await page.getByRole('button', { name: 'Closed' }).click();
+  await page.getByText('Hands off. Tape up the next piece.').waitFor();
+  await page.clock.fastForward(passedMs);
+}
+
+async function markFaults(page: Page): Promise<void> {
+  const box = await page.getByRole('group', { name: 'The wrap unrolled' }).boundingBox();
+  if (!box) return;
+  await page.mouse.click(box.x + box.width * 0.35, box.y + box.height * 0.35);
+  await page.getByRole('radio', { name: 'dye left all over' }).click();
+  await page.getByRole('radio', { name: 'Too little' }).click();
+}
+
+const VIEWS: readonly View[] = [
+  { name: 'bench', path: '/' },
+  { name: 'blank', path: `${JOB}/blank` },
+  { name: 'measure', path: `${JOB}/measure` },
+  { name: 'wrap', path: `${JOB}/wrap` },
+  { name: 'art', path: `${JOB}/art` },
+  { name: 'sheet', path: `${JOB}/sheet` },
+  { name: 'heat', path: `${JOB}/heat` },
+  { name: 'press', path: `${JOB}/press` },
+  { name: 'look', path: `${JOB}/look`, prepare: markFaults },
+  { name: 'at-the-press', path: '/press/star-party-tumblers', prepare: (p) => pressTo(p, 24_000) },
+  { name: 'time-is-up', path: '/press/dome-beakers', prepare: async (p) => {
+    await p.clock.install();
+    await p.getByRole('button', { name: 'First piece' }).click();
+    for (const b of ['It is in', 'Closed', 'It reads that']) await p.getByRole('button', { name: b }).click();
+    await p.getByText('Hands off. Tape up the next piece.').waitFor();
+    await p.clock.fastForward(230_000);
+    await p.getByText('Time is up').waitFor();
+  }, size: { width: 1024, height: 768 } },
+  { name: 'blanks', path: '/blanks' },
+  { name: 'presses', path: '/presses' },
+  { name: 'logbook', path: '/logbook' },
+  { name: 'settings', path: '/settings' },
+];
+
+ensureBuild();
+mkdirSync(FOLDER, { recursive: true });
+const { child, address } = await startServer({ demo: true, port: 4800, quiet: true });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] });
+try {
+  for (const { name, path, prepare, size } of VIEWS) {
+    // A fresh browser each: no picture depends on what another one did.
+    const context = await browser.newContext({ viewport: size ?? { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+    const page = await context.newPage();
+    await page.goto(address);
+    await page.getByRole('heading', { name: 'Bench' }).waitFor();
+    await page.goto(`${address}${path}`);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.waitForTimeout(path.startsWith('/job') ? 3500 : 800);
+    await prepare?.(page);
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  child.kill();
+}
