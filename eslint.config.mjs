@@ -15,7 +15,17 @@ const mayUse = {
 };
 
 export default tseslint.config(
-  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'public/**', 'tmp/**', 'test-results/**', 'playwright-report/**'] },
+  {
+    ignores: [
+      '.next/**',
+      'node_modules/**',
+      'next-env.d.ts',
+      'public/**',
+      'tmp/**',
+      'test-results/**',
+      'playwright-report/**',
+    ],
+  },
   {
     files: ['**/*.{ts,tsx}'],
     extends: [tseslint.configs.recommended],
@@ -25,7 +35,10 @@ export default tseslint.config(
       ...hooks.configs.recommended.rules,
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-non-null-assertion': 'error',
-      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports', disallowTypeAnnotations: false }],
+      '@typescript-eslint/consistent-type-imports': [
+        'error',
+        { fixStyle: 'inline-type-imports', disallowTypeAnnotations: false },
+      ],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@next/next/no-html-link-for-pages': 'off',
     },
@@ -57,9 +70,26 @@ export default tseslint.config(
     files: ['src/core/**/*.ts'],
     ignores: ['src/core/**/*.test.ts', 'src/core/formats/testPicture.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: ['react*', 'next*', 'dexie*', 'comlink', 'd3-selection', 'node:*', 'fs', 'fflate'] }],
-      'no-restricted-globals': ['error', 'window', 'document', 'setTimeout', 'setInterval', 'fetch', 'localStorage', 'indexedDB', 'performance'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['react*', 'next*', 'dexie*', 'comlink', 'd3-selection', 'node:*', 'fs', 'fflate'] },
+      ],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'setTimeout',
+        'setInterval',
+        'fetch',
+        'localStorage',
+        'indexedDB',
+        'performance',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random' },
+        { object: 'Date', property: 'now' },
+      ],
     },
   },
 );

@@ -10,7 +10,15 @@ export default defineConfig({
   globalSetup: './e2e/server.ts',
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-background-networking', '--autoplay-policy=no-user-gesture-required'] },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-dev-shm-usage',
+        '--disable-background-networking',
+        '--autoplay-policy=no-user-gesture-required',
+      ],
+    },
     trace: 'off',
     video: 'off',
   },

@@ -38,17 +38,34 @@ function benchPlan(): Figure {
     value: round(p95(timed(2000, () => plan(TUMBLERS, shop))), 3),
     unit: 'ms, 95 % of 2000 plans',
     limit: 2,
-    reference: { what: 'ms to write the same plan as JSON, 95 %', value: round(p95(timed(500, () => JSON.stringify(made))), 3) },
+    reference: {
+      what: 'ms to write the same plan as JSON, 95 %',
+      value: round(p95(timed(500, () => JSON.stringify(made))), 3),
+    },
   };
 }
 
 /** A wrap of 250 × 205 mm to its bleed, with a picture of 300 ppi drawn for it. */
 function bigJob(): string {
-  const picture = { id: 'bench-chart', name: 'Bench chart', mime: 'image/png' as const, widthPx: 2953, heightPx: 2421, orientation: 1, drawn: { scene: 'star chart' as const, seed: 5 } };
-  const reading = (id: string, text: string) => [{ id, text, bareUnit: 'mm' as const, method: 'steel rule' as const }];
+  const picture = {
+    id: 'bench-chart',
+    name: 'Bench chart',
+    mime: 'image/png' as const,
+    widthPx: 2953,
+    heightPx: 2421,
+    orientation: 1,
+    drawn: { scene: 'star chart' as const, seed: 5 },
+  };
+  const reading = (id: string, text: string) => [
+    { id, text, bareUnit: 'mm' as const, method: 'steel rule' as const },
+  ];
   const job: Job = {
     ...TUMBLERS,
-    readings: { girthTop: reading('a', '246.7'), girthFoot: reading('b', '246.7'), wall: reading('c', '202') },
+    readings: {
+      girthTop: reading('a', '246.7'),
+      girthFoot: reading('b', '246.7'),
+      wall: reading('c', '202'),
+    },
     wrap: { ...TUMBLERS.wrap, school: 'butt', bleedMm: 1.5, topSetbackMm: 0, footSetbackMm: 0 },
     art: { ...TUMBLERS.art, picture },
     sheet: { ...TUMBLERS.sheet, paperId: 'a3' },
@@ -69,7 +86,12 @@ async function benchFirstLoad(page: Page, cdp: CDPSession, address: string): Pro
   await page.goto(address);
   await page.getByRole('heading', { name: 'Bench' }).waitFor();
   await page.waitForLoadState('networkidle');
-  return { value: round(js / 1000, 1), unit: 'kB of JavaScript as sent (gzip) for the first Bench', limit: 250, reference: { what: 'kB of everything sent for it', value: round(all / 1000, 1) } };
+  return {
+    value: round(js / 1000, 1),
+    unit: 'kB of JavaScript as sent (gzip) for the first Bench',
+    limit: 250,
+    reference: { what: 'kB of everything sent for it', value: round(all / 1000, 1) },
+  };
 }
 
 async function benchTyping(page: Page, address: string): Promise<Figure> {
@@ -101,12 +123,25 @@ async function benchTyping(page: Page, address: string): Promise<Figure> {
   const costs = await page.evaluate(() => (window as unknown as { costs: number[] }).costs);
   if (costs.length < 20) throw new Error(`Only ${costs.length} keys redrew the drawing.`);
   const perKey = p95(costs);
-  return { value: round(perKey), unit: `ms from key to redrawn drawing, 95 % of ${costs.length}`, limit: 16, reference: { what: 'ms for the plan alone in Node, 95 %', value: round(p95(timed(3000, () => plan(TUMBLERS, shop))), 3) } };
+  return {
+    value: round(perKey),
+    unit: `ms from key to redrawn drawing, 95 % of ${costs.length}`,
+    limit: 16,
+    reference: {
+      what: 'ms for the plan alone in Node, 95 %',
+      value: round(p95(timed(3000, () => plan(TUMBLERS, shop))), 3),
+    },
+  };
 }
 
-async function benchPdf(page: Page, address: string): Promise<{ readonly pdf: Figure; readonly blocked: Figure }> {
+async function benchPdf(
+  page: Page,
+  address: string,
+): Promise<{ readonly pdf: Figure; readonly blocked: Figure }> {
   await page.goto(address);
-  await page.getByLabel('Job file').setInputFiles({ name: 'big.json', mimeType: 'application/json', buffer: Buffer.from(bigJob()) });
+  await page
+    .getByLabel('Job file')
+    .setInputFiles({ name: 'big.json', mimeType: 'application/json', buffer: Buffer.from(bigJob()) });
   await page.getByRole('heading', { level: 1 }).filter({ hasText: 'from file' }).waitFor();
   await page.keyboard.press('5');
   await page.getByRole('button', { name: 'Save PDF' }).waitFor();
@@ -114,7 +149,9 @@ async function benchPdf(page: Page, address: string): Promise<{ readonly pdf: Fi
   await page.evaluate(() => {
     const seen: number[] = [];
     Object.assign(window, { seen });
-    new PerformanceObserver((list) => seen.push(...list.getEntries().map((e) => e.duration))).observe({ type: 'longtask' });
+    new PerformanceObserver((list) => seen.push(...list.getEntries().map((e) => e.duration))).observe({
+      type: 'longtask',
+    });
   });
   const times: number[] = [];
   for (let i = 0; i < 3; i += 1) {
@@ -134,21 +171,39 @@ async function benchPdf(page: Page, address: string): Promise<{ readonly pdf: Fi
     return performance.now() - start;
   });
   return {
-    pdf: { value: round(Math.min(...times) / 1000), unit: 's, click to file, 250 × 205 mm at 300 ppi, best of 3', limit: 2, reference: { what: 's for the browser to encode a plain PNG of the same pixels', value: round(decode / 1000) } },
-    blocked: { value: round(longest, 0), unit: 'ms, longest task on the page meanwhile (0: none over 50)', limit: 50, reference: { what: 'exports watched', value: times.length } },
+    pdf: {
+      value: round(Math.min(...times) / 1000),
+      unit: 's, click to file, 250 × 205 mm at 300 ppi, best of 3',
+      limit: 2,
+      reference: {
+        what: 's for the browser to encode a plain PNG of the same pixels',
+        value: round(decode / 1000),
+      },
+    },
+    blocked: {
+      value: round(longest, 0),
+      unit: 'ms, longest task on the page meanwhile (0: none over 50)',
+      limit: 50,
+      reference: { what: 'exports watched', value: times.length },
+    },
   };
 }
 
 ensureBuild();
 const { child, address } = await startServer({ demo: true, port: 4700, quiet: true });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-dev-shm-usage'],
+});
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const cdp = await page.context().newCDPSession(page);
   const firstLoad = await benchFirstLoad(page, cdp, address);
   const typing = await benchTyping(page, address);
   const { pdf, blocked } = await benchPdf(page, address);
-  process.stdout.write(`${JSON.stringify({ plan: benchPlan(), firstLoad, typing, pdf, blocked }, null, 2)}\n`);
+  process.stdout.write(
+    `${JSON.stringify({ plan: benchPlan(), firstLoad, typing, pdf, blocked }, null, 2)}\n`,
+  );
 } finally {
   await browser.close();
   child.kill();

@@ -6,7 +6,15 @@ const PAGES = ['', 'blanks', 'presses', 'papers', 'logbook', 'settings'];
 
 const clean = async (page: Parameters<typeof open>[0], what: string) => {
   const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((v) => `${what}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 4).join(', ')}`)).toEqual([]);
+  expect(
+    violations.map(
+      (v) =>
+        `${what}: ${v.id} ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 4)
+          .join(', ')}`,
+    ),
+  ).toEqual([]);
 };
 
 test('no violation on any terrace', async ({ bench: page }) => {

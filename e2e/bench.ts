@@ -11,7 +11,8 @@ export const test = base.extend<{ bench: Page }>({
     });
     page.on('pageerror', (e) => wrong.push(e.message));
     page.on('request', (r) => {
-      if (!r.url().startsWith(address()) && !/^(blob|data):/.test(r.url())) wrong.push(`left this machine: ${r.url()}`);
+      if (!r.url().startsWith(address()) && !/^(blob|data):/.test(r.url()))
+        wrong.push(`left this machine: ${r.url()}`);
     });
     await page.goto(address());
     await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
@@ -32,7 +33,11 @@ export const saved = (page: Page) => expect(page.getByText('Saved', { exact: tru
 
 /** The figure of a line in “How it adds up”. */
 export const figure = (page: Page, label: string | RegExp) =>
-  page.getByRole('complementary', { name: 'How it adds up' }).locator('li').filter({ hasText: label }).first();
+  page
+    .getByRole('complementary', { name: 'How it adds up' })
+    .locator('li')
+    .filter({ hasText: label })
+    .first();
 
 /** The line that says what stands in the way. */
 export const foot = (page: Page) => page.getByRole('region', { name: 'What stands in the way', exact: true });

@@ -10,7 +10,12 @@ test('readings that cannot be: said in words, kept, mended in one touch', async 
   await expect(foot(page)).toContainText('Did you mean 8.4 in?');
   await box.getByRole('button', { name: 'It was 8.4 in' }).click();
   await expect(box.getByRole('alert')).toHaveCount(0);
-  for (const [text, says] of [['wide', 'cannot be read'], ['0', 'cannot be zero'], ['-5', 'below zero'], ['8 9/8', 'whole inch or more']] as const) {
+  for (const [text, says] of [
+    ['wide', 'cannot be read'],
+    ['0', 'cannot be zero'],
+    ['-5', 'below zero'],
+    ['8 9/8', 'whole inch or more'],
+  ] as const) {
     await takeReading(page, 'Girth near the foot', text);
     const foot = page.getByRole('region', { name: 'Girth near the foot' });
     await expect(foot.getByRole('alert')).toContainText(says);
@@ -32,7 +37,13 @@ test('pictures that cannot be: said in words, and the old picture stays', async 
     ['empty.png', new Uint8Array(0), /empty/],
     ['huge.png', huge, /400 megapixels/],
     ['notes.png', new TextEncoder().encode('shopping list: tape, paper'), /not a picture known here/],
-    ['script.svg', new TextEncoder().encode('<svg xmlns="http://www.w3.org/2000/svg"><script>document.title="owned"</script></svg>'), /an SVG drawing/],
+    [
+      'script.svg',
+      new TextEncoder().encode(
+        '<svg xmlns="http://www.w3.org/2000/svg"><script>document.title="owned"</script></svg>',
+      ),
+      /an SVG drawing/,
+    ],
     ['scrambled.png', scrambled, /does not open|damaged/],
   ];
   for (const [name, bytes, says] of cases) {
@@ -105,7 +116,9 @@ test('storage refused: a plain page, not a blank one', async ({ browser }) => {
   await expect(page.getByRole('button', { name: 'Try again' })).toBeVisible();
 });
 
-test('two tabs on one job: an idle tab follows, a busy one is asked, nothing is lost', async ({ bench: page }) => {
+test('two tabs on one job: an idle tab follows, a busy one is asked, nothing is lost', async ({
+  bench: page,
+}) => {
   await open(page, '/job/star-party-tumblers/wrap');
   const other = await page.context().newPage();
   await open(other, '/job/star-party-tumblers/wrap');
@@ -141,7 +154,9 @@ test('what was typed when the tab closed is there when it opens again', async ({
       throw new DOMException('closing', 'AbortError');
     };
   });
-  const spare = page.getByRole('region', { name: 'Girth near the rim' }).getByRole('textbox', { name: 'Another reading' });
+  const spare = page
+    .getByRole('region', { name: 'Girth near the rim' })
+    .getByRole('textbox', { name: 'Another reading' });
   await spare.fill('233');
   await page.close({ runBeforeUnload: false });
   const again = await page.context().newPage();

@@ -7,7 +7,11 @@ import { address, expect, open, saved, test } from './bench';
 
 const plain = () => process.env.MESA_PLAIN_ADDRESS ?? '';
 
-test('a job saved to a file and opened in an empty browser is identical, and plans the same everywhere', async ({ bench: page, browser, request }, info) => {
+test('a job saved to a file and opened in an empty browser is identical, and plans the same everywhere', async ({
+  bench: page,
+  browser,
+  request,
+}, info) => {
   await open(page, '/job/star-party-tumblers/art');
   const picture = info.outputPath('own.png');
   writeFileSync(picture, paintPng(300, 200, quarters(300, 200)));
@@ -34,9 +38,15 @@ test('a job saved to a file and opened in an empty browser is identical, and pla
   const file = readJobFile(text);
   if (!file.ok) throw new Error(file.problem.what);
   const expected: unknown = JSON.parse(JSON.stringify(plan(file.value.job, file.value.shop)));
-  const answer = await request.post(`${address()}/api/plan`, { data: text, headers: { 'content-type': 'application/json' } });
+  const answer = await request.post(`${address()}/api/plan`, {
+    data: text,
+    headers: { 'content-type': 'application/json' },
+  });
   expect(await answer.json()).toEqual(expected);
-  const printed = execFileSync('npm', ['run', '-s', 'plan', '--', first], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] });
+  const printed = execFileSync('npm', ['run', '-s', 'plan', '--', first], {
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'ignore'],
+  });
   expect(JSON.parse(printed)).toEqual(expected);
 });
 

@@ -13,7 +13,9 @@ test('keyboard only: from the bench to the heat, units, keys, undo', async ({ be
   await expect(figure(page, 'Print and cut at')).toContainText('mm');
 
   await page.keyboard.press('2');
-  const spare = page.getByRole('region', { name: 'Girth near the rim' }).getByRole('textbox', { name: 'Another reading' });
+  const spare = page
+    .getByRole('region', { name: 'Girth near the rim' })
+    .getByRole('textbox', { name: 'Another reading' });
   await spare.focus();
   await page.keyboard.type('232');
   await page.keyboard.press('Enter');
@@ -54,12 +56,24 @@ test('everything on a terrace can be reached with Tab, and the focus shows', asy
     const at = await page.evaluate(() => {
       const el = document.activeElement;
       if (!el || el === document.body) return null;
-      return { name: el.getAttribute('aria-label') ?? el.id ?? '', text: el.textContent?.slice(0, 30) ?? '', outline: getComputedStyle(el).outlineStyle };
+      return {
+        name: el.getAttribute('aria-label') ?? el.id ?? '',
+        text: el.textContent?.slice(0, 30) ?? '',
+        outline: getComputedStyle(el).outlineStyle,
+      };
     });
     if (!at) continue;
     expect(at.outline).not.toBe('none');
     reached.add(`${at.name} ${at.text}`);
   }
   const all = [...reached].join('|');
-  for (const must of ['Save the job', 'Wrap edge at the rim', 'Wrap edge at the foot', 'Place the art', 'Look', 'Closes at']) expect(all).toContain(must);
+  for (const must of [
+    'Save the job',
+    'Wrap edge at the rim',
+    'Wrap edge at the foot',
+    'Place the art',
+    'Look',
+    'Closes at',
+  ])
+    expect(all).toContain(must);
 });

@@ -9,7 +9,9 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
   const next = (name: string) => page.getByRole('button', { name, exact: true }).click();
 
   await test.step('1 bench: a new job in one step', async () => {
-    await expect(page.getByRole('listitem').filter({ hasText: 'Star party crew tumblers' }).first()).toBeVisible();
+    await expect(
+      page.getByRole('listitem').filter({ hasText: 'Star party crew tumblers' }).first(),
+    ).toBeVisible();
     await next('New job');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
     await page.getByRole('heading', { level: 1 }).getByRole('button').click();
@@ -130,7 +132,17 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByRole('button', { name: 'First piece' }).click();
     for (const piece of [1, 2]) {
       await expect(page.getByText(`piece ${piece} of 2`)).toBeVisible();
-      for (const step of ['Slide in', 'Close', 'First side', 'Turn half round', 'Wait until', 'Close', 'Second side', 'Out, peel', 'Stand it to cool']) {
+      for (const step of [
+        'Slide in',
+        'Close',
+        'First side',
+        'Turn half round',
+        'Wait until',
+        'Close',
+        'Second side',
+        'Out, peel',
+        'Stand it to cool',
+      ]) {
         await expect(page.locator('[aria-current="step"]')).toContainText(step);
         if (/side/.test(step)) {
           await page.keyboard.press(' ');

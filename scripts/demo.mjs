@@ -5,7 +5,9 @@ import { startServer } from './start.mjs';
 ensurePackages();
 ensureBuild();
 const { child, address } = await startServer({ demo: true });
-process.stdout.write(`\nMesa Drift is open with the demo shop at\n\n    ${address}\n\nStop it with Ctrl C.\n`);
+process.stdout.write(
+  `\nMesa Drift is open with the demo shop at\n\n    ${address}\n\nStop it with Ctrl C.\n`,
+);
 const end = () => child.kill();
 process.on('SIGINT', end);
 process.on('SIGTERM', end);

@@ -16,7 +16,9 @@ function text(path: string | undefined): string | null {
 const path = process.argv[2];
 const body = text(path);
 if (body === null) {
-  process.stderr.write(path === undefined ? 'Usage: npm run -s plan -- job.json\n' : `${path}: cannot be read.\n`);
+  process.stderr.write(
+    path === undefined ? 'Usage: npm run -s plan -- job.json\n' : `${path}: cannot be read.\n`,
+  );
   process.exit(2);
 }
 const file = readJobFile(body);

@@ -42,14 +42,20 @@ const VIEWS: readonly View[] = [
   { name: 'press', path: `${JOB}/press` },
   { name: 'look', path: `${JOB}/look`, prepare: markFaults },
   { name: 'at-the-press', path: '/press/star-party-tumblers', prepare: (p) => pressTo(p, 24_000) },
-  { name: 'time-is-up', path: '/press/dome-beakers', prepare: async (p) => {
-    await p.clock.install();
-    await p.getByRole('button', { name: 'First piece' }).click();
-    for (const b of ['It is in', 'Closed', 'It reads that']) await p.getByRole('button', { name: b }).click();
-    await p.getByText('Hands off. Tape up the next piece.').waitFor();
-    await p.clock.fastForward(230_000);
-    await p.getByText('Time is up').waitFor();
-  }, size: { width: 1024, height: 768 } },
+  {
+    name: 'time-is-up',
+    path: '/press/dome-beakers',
+    prepare: async (p) => {
+      await p.clock.install();
+      await p.getByRole('button', { name: 'First piece' }).click();
+      for (const b of ['It is in', 'Closed', 'It reads that'])
+        await p.getByRole('button', { name: b }).click();
+      await p.getByText('Hands off. Tape up the next piece.').waitFor();
+      await p.clock.fastForward(230_000);
+      await p.getByText('Time is up').waitFor();
+    },
+    size: { width: 1024, height: 768 },
+  },
   { name: 'blanks', path: '/blanks' },
   { name: 'presses', path: '/presses' },
   { name: 'logbook', path: '/logbook' },
@@ -59,11 +65,17 @@ const VIEWS: readonly View[] = [
 ensureBuild();
 mkdirSync(FOLDER, { recursive: true });
 const { child, address } = await startServer({ demo: true, port: 4800, quiet: true });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-dev-shm-usage'],
+});
 try {
   for (const { name, path, prepare, size } of VIEWS) {
     // A fresh browser each: no picture depends on what another one did.
-    const context = await browser.newContext({ viewport: size ?? { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+    const context = await browser.newContext({
+      viewport: size ?? { width: 1280, height: 800 },
+      reducedMotion: 'reduce',
+    });
     const page = await context.newPage();
     await page.goto(address);
     await page.getByRole('heading', { name: 'Bench' }).waitFor();

@@ -6,7 +6,16 @@ import { join } from 'node:path';
 
 /** Runs a command with its output shown; ends the whole script where it fails. */
 export function run(command, args, options = {}) {
-  const done = spawnSync(command, args, { stdio: 'inherit', ...options, env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1', ...options.env } });
+  const done = spawnSync(command, args, {
+    stdio: 'inherit',
+    ...options,
+    env: {
+      ...process.env,
+      NEXT_TELEMETRY_DISABLED: '1',
+      PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
+      ...options.env,
+    },
+  });
   if (done.status !== 0) {
     process.stderr.write(`\n${command} ${args.join(' ')} did not succeed.\n`);
     process.exit(done.status ?? 1);
@@ -46,6 +55,9 @@ const newest = (path) => {
 export function ensureBuild() {
   const built = '.next/BUILD_ID';
   const sources = ['src', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs'];
-  const fresh = existsSync(built) && existsSync('public/fonts') && sources.every((s) => newest(s) < statSync(built).mtimeMs);
+  const fresh =
+    existsSync(built) &&
+    existsSync('public/fonts') &&
+    sources.every((s) => newest(s) < statSync(built).mtimeMs);
   if (!fresh) run('npm', ['run', '-s', 'build']);
 }

@@ -16,13 +16,21 @@ async function freePort(from) {
 }
 
 /** Starts the server; resolves with its process and address once it answers. */
-export async function startServer({ demo = false, port = Number(process.env.PORT ?? 4310), quiet = false } = {}) {
+export async function startServer({
+  demo = false,
+  port = Number(process.env.PORT ?? 4310),
+  quiet = false,
+} = {}) {
   const chosen = await freePort(port);
   const address = `http://127.0.0.1:${chosen}`;
-  const child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(chosen)], {
-    stdio: quiet ? 'ignore' : ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...(demo ? { MESA_DRIFT_DEMO: '1' } : {}) },
-  });
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(chosen)],
+    {
+      stdio: quiet ? 'ignore' : ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...(demo ? { MESA_DRIFT_DEMO: '1' } : {}) },
+    },
+  );
   for (let i = 0; i < 120; i += 1) {
     if (child.exitCode !== null) throw new Error('The server stopped while starting.');
     try {

@@ -5,7 +5,10 @@ import { ensurePackages, ensureSystemTools, run } from './setup.mjs';
 /** Runs a test program, shows its output as it comes, and reads the counts from it. */
 function counted(command, args, read) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: '0' }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, {
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: '0' },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let text = '';
     const take = (chunk) => {
       text += chunk;
@@ -21,12 +24,20 @@ const numberBefore = (text, word) => Number(new RegExp(`(\\d+) ${word}`).exec(te
 
 const jestCounts = (text) => {
   const line = text.split('\n').findLast((l) => l.startsWith('Tests:')) ?? '';
-  return { passed: numberBefore(line, 'passed'), failed: numberBefore(line, 'failed'), skipped: numberBefore(line, 'skipped') };
+  return {
+    passed: numberBefore(line, 'passed'),
+    failed: numberBefore(line, 'failed'),
+    skipped: numberBefore(line, 'skipped'),
+  };
 };
 
 const playwrightCounts = (text) => {
   const tail = text.split('\n').slice(-60).join('\n');
-  return { passed: numberBefore(tail, 'passed'), failed: numberBefore(tail, 'failed'), skipped: numberBefore(tail, 'skipped') };
+  return {
+    passed: numberBefore(tail, 'passed'),
+    failed: numberBefore(tail, 'failed'),
+    skipped: numberBefore(tail, 'skipped'),
+  };
 };
 
 ensurePackages();
@@ -43,5 +54,7 @@ const sum = (key) => unit[key] + paths[key];
 const broken = unit.code !== 0 || paths.code !== 0;
 const failed = Math.max(sum('failed'), broken ? 1 : 0);
 process.stdout.write(`\nUnit tests: ${unit.passed} passed. End-to-end: ${paths.passed} passed.\n`);
-process.stdout.write(`${sum('passed')} passed, ${failed} failed${sum('skipped') > 0 ? `, ${sum('skipped')} skipped` : ''}\n`);
+process.stdout.write(
+  `${sum('passed')} passed, ${failed} failed${sum('skipped') > 0 ? `, ${sum('skipped')} skipped` : ''}\n`,
+);
 process.exit(broken || sum('passed') === 0 ? 1 : 0);

@@ -7,8 +7,7 @@ export interface Problem {
 
 /** An outcome that is either a value or a problem a person can act on. Core code never throws for bad input. */
 export type Result<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly problem: Problem };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: Problem };
 
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 

@@ -1,7 +1,8 @@
 /** Bytes to base64 and back, in steps that fit any call stack. */
 export function toBase64(bytes: Uint8Array): string {
   const parts: string[] = [];
-  for (let i = 0; i < bytes.length; i += 0x6000) parts.push(String.fromCharCode(...bytes.subarray(i, i + 0x6000)));
+  for (let i = 0; i < bytes.length; i += 0x6000)
+    parts.push(String.fromCharCode(...bytes.subarray(i, i + 0x6000)));
   return btoa(parts.join(''));
 }
 

@@ -55,7 +55,10 @@ describe('jobs', () => {
   test('two tabs: the second save over the same revision is a conflict and changes nothing', async () => {
     const d = await demo();
     const job = await jobOf(d, 'star-party-tumblers');
-    expect(await saveJob({ ...job, pieces: 25 }, 1, d)).toMatchObject({ ok: true, value: { kind: 'saved', rev: 2 } });
+    expect(await saveJob({ ...job, pieces: 25 }, 1, d)).toMatchObject({
+      ok: true,
+      value: { kind: 'saved', rev: 2 },
+    });
     const second = await saveJob({ ...job, pieces: 30 }, 1, d);
     expect(second).toMatchObject({ ok: true, value: { kind: 'conflict', theirs: { rev: 2 } } });
     expect((await jobOf(d, 'star-party-tumblers')).pieces).toBe(25);
@@ -78,9 +81,20 @@ describe('jobs', () => {
   test('removing a job takes its pictures only where no other job uses them', async () => {
     const d = await demo();
     const bytes = paintPng(3, 3, () => RED);
-    await d.pictures.bulkPut([{ id: 'shared', mime: 'image/png', bytes }, { id: 'own', mime: 'image/png', bytes }]);
+    await d.pictures.bulkPut([
+      { id: 'shared', mime: 'image/png', bytes },
+      { id: 'own', mime: 'image/png', bytes },
+    ]);
     const base = newJob('a', 'A');
-    const picture = { id: 'shared', name: 'x', mime: 'image/png' as const, widthPx: 3, heightPx: 3, orientation: 1, drawn: null };
+    const picture = {
+      id: 'shared',
+      name: 'x',
+      mime: 'image/png' as const,
+      widthPx: 3,
+      heightPx: 3,
+      orientation: 1,
+      drawn: null,
+    };
     await addJob({ ...base, art: { ...base.art, picture } }, d);
     await addJob({ ...base, id: 'b', art: { ...base.art, picture: { ...picture, id: 'own' } } }, d);
     await addJob({ ...base, id: 'c', art: { ...base.art, picture } }, d);
@@ -92,7 +106,12 @@ describe('jobs', () => {
     const d = await demo();
     const job = await jobOf(d, 'star-party-tumblers');
     const copy = await copyJob(job, 'Again', d);
-    expect(copy.ok && copy.value).toMatchObject({ name: 'Again', blankId: job.blankId, prepared: [], look: { marks: [] } });
+    expect(copy.ok && copy.value).toMatchObject({
+      name: 'Again',
+      blankId: job.blankId,
+      prepared: [],
+      look: { marks: [] },
+    });
     expect(copy.ok && copy.value.id).not.toBe(job.id);
   });
 });
@@ -104,7 +123,13 @@ describe('job files', () => {
     const id = await contentId(bytes);
     await a.pictures.put({ id, mime: 'image/png', bytes });
     const job = await jobOf(a, 'star-party-tumblers');
-    const withPicture: Job = { ...job, art: { ...job.art, picture: { id, name: 'red', mime: 'image/png', widthPx: 6, heightPx: 4, orientation: 1, drawn: null } } };
+    const withPicture: Job = {
+      ...job,
+      art: {
+        ...job.art,
+        picture: { id, name: 'red', mime: 'image/png', widthPx: 6, heightPx: 4, orientation: 1, drawn: null },
+      },
+    };
     await saveJob(withPicture, 1, a);
     const text = await jobFileText(withPicture, a);
     if (!text.ok) throw new Error(text.problem.what);
@@ -121,7 +146,11 @@ describe('job files', () => {
     const d = await demo();
     const before = await loadShop(d);
     const job = await jobOf(d, 'star-party-tumblers');
-    const foreign = { ...before, blanks: before.blanks.map((b) => ({ ...b, wallMm: 0.9 })), settings: { ...before.settings, shopName: 'Elsewhere' } };
+    const foreign = {
+      ...before,
+      blanks: before.blanks.map((b) => ({ ...b, wallMm: 0.9 })),
+      settings: { ...before.settings, shopName: 'Elsewhere' },
+    };
     const r = await bringJobFile(fileText(makeJobFile(job, foreign, [])), d);
     if (!r.ok) throw new Error(r.problem.what);
     const after = await loadShop(d);
@@ -129,7 +158,10 @@ describe('job files', () => {
     for (const b of before.blanks) expect(after.blanks).toContainEqual(b);
     expect(r.value.id).not.toBe(job.id);
     expect(r.value.name).toMatch(/from file/);
-    expect(after.blanks.find((b) => b.id === r.value.blankId)).toMatchObject({ wallMm: 0.9, name: expect.stringMatching(/from file/) });
+    expect(after.blanks.find((b) => b.id === r.value.blankId)).toMatchObject({
+      wallMm: 0.9,
+      name: expect.stringMatching(/from file/),
+    });
     expect(await jobOf(d, job.id)).toEqual(job);
   });
   test('an own blank in a shop without jobs is not swept away', async () => {
@@ -153,7 +185,21 @@ describe('job files', () => {
   test('a picture that is missing is said, not skipped', async () => {
     const d = await demo();
     const job = await jobOf(d, 'star-party-tumblers');
-    const lost: Job = { ...job, art: { ...job.art, picture: { id: 'gone', name: 'lost.png', mime: 'image/png', widthPx: 3, heightPx: 3, orientation: 1, drawn: null } } };
+    const lost: Job = {
+      ...job,
+      art: {
+        ...job.art,
+        picture: {
+          id: 'gone',
+          name: 'lost.png',
+          mime: 'image/png',
+          widthPx: 3,
+          heightPx: 3,
+          orientation: 1,
+          drawn: null,
+        },
+      },
+    };
     expect(await jobFileText(lost, d)).toMatchObject({ ok: false, problem: { where: 'lost.png' } });
   });
 });
@@ -176,7 +222,10 @@ test('a restore that fails half way leaves the shop as it was', async () => {
   const before = await shopFileText(d);
   const file = before.ok ? checkShopFile(before.value) : before;
   if (!file.ok) throw new Error('unreadable');
-  const poisoned = { ...file.value, pictures: [{ id: 'x', mime: 'image/png' as const, base64: '!not base64!' }] };
+  const poisoned = {
+    ...file.value,
+    pictures: [{ id: 'x', mime: 'image/png' as const, base64: '!not base64!' }],
+  };
   expect((await restoreShop(poisoned, d)).ok).toBe(false);
   expect(await shopFileText(d)).toEqual(before);
 });
@@ -186,11 +235,26 @@ test('a run keeps every event in order, and a proven recipe is found again', asy
   const shop = await loadShop(d);
   const [recipe] = shop.recipes;
   if (!recipe) throw new Error('none');
-  await startRun({ id: 'run-1', jobId: 'star-party-tumblers', pressId: recipe.pressId, startedAt: 1000, pieces: 2, settings: recipe.settings, events: [] }, d);
-  for (const at of [2000, 3000, 4000]) expect((await addRunEvent('run-1', { kind: 'next', at }, d)).ok).toBe(true);
+  await startRun(
+    {
+      id: 'run-1',
+      jobId: 'star-party-tumblers',
+      pressId: recipe.pressId,
+      startedAt: 1000,
+      pieces: 2,
+      settings: recipe.settings,
+      events: [],
+    },
+    d,
+  );
+  for (const at of [2000, 3000, 4000])
+    expect((await addRunEvent('run-1', { kind: 'next', at }, d)).ok).toBe(true);
   expect((await loadShop(d)).runs[0]?.events.map((e) => e.at)).toEqual([2000, 3000, 4000]);
   expect((await addRunEvent('no-such-run', { kind: 'next', at: 1 }, d)).ok).toBe(false);
-  await keepRecipe({ ...recipe, id: 'newer', settings: { ...recipe.settings, dwellS: 70 }, keptAt: recipe.keptAt + 1 }, d);
+  await keepRecipe(
+    { ...recipe, id: 'newer', settings: { ...recipe.settings, dwellS: 70 }, keptAt: recipe.keptAt + 1 },
+    d,
+  );
   const job = await jobOf(d, 'star-party-tumblers');
   expect(plan(job, await loadShop(d)).heat.chosen?.settings.dwellS).toBe(70);
 });
@@ -214,7 +278,10 @@ describe('storage that fails is put into words', () => {
     expect(!r.ok && r.problem.wayOut).toMatch(way);
   });
   test('a quota error wrapped by the database', () => {
-    const r = storageProblem(Object.assign(new Error('x'), { name: 'AbortError', inner: named('QuotaExceededError') }), 'Job');
+    const r = storageProblem(
+      Object.assign(new Error('x'), { name: 'AbortError', inner: named('QuotaExceededError') }),
+      'Job',
+    );
     expect(!r.ok && r.problem.what).toMatch(/full/);
   });
 });
@@ -245,7 +312,12 @@ describe('the unsaved note', () => {
     expect(readUnsaved('a')).toBeNull();
   });
   test('a browser that refuses is answered, not crashed on', () => {
-    Object.defineProperty(globalThis, 'localStorage', { configurable: true, get: () => { throw new Error('denied'); } });
+    Object.defineProperty(globalThis, 'localStorage', {
+      configurable: true,
+      get: () => {
+        throw new Error('denied');
+      },
+    });
     expect(noteUnsaved(newJob('a', 'A'), 1)).toBe(false);
     expect(readUnsaved('a')).toBeNull();
   });

@@ -56,4 +56,14 @@ export class MesaDb extends Dexie {
 export const db = new MesaDb();
 
 /** Every table, for whole-shop transactions. */
-export const allTables = (d: MesaDb) => [d.jobs, d.blanks, d.presses, d.papers, d.recipes, d.log, d.runs, d.settings, d.pictures];
+export const allTables = (d: MesaDb) => [
+  d.jobs,
+  d.blanks,
+  d.presses,
+  d.papers,
+  d.recipes,
+  d.log,
+  d.runs,
+  d.settings,
+  d.pictures,
+];

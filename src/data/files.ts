@@ -1,5 +1,14 @@
 import { starterShop } from '@/core/demo/demoShop';
-import { fileText, makeJobFile, makeShopFile, readJobFile, readShopFile, type JobFile, type PictureFile, type ShopFile } from '@/core/formats/jobFile';
+import {
+  fileText,
+  makeJobFile,
+  makeShopFile,
+  readJobFile,
+  readShopFile,
+  type JobFile,
+  type PictureFile,
+  type ShopFile,
+} from '@/core/formats/jobFile';
 import type { Job } from '@/core/job/job';
 import { fail, ok, type Result } from '@/core/result';
 import type { Shop } from '@/core/shop/shop';
@@ -12,11 +21,18 @@ import { stored } from './storage';
 
 /** Pictures the jobs hold that are kept as bytes; those the application draws are made again from their seed. */
 async function picturesOf(jobs: readonly Job[], db: MesaDb): Promise<Result<PictureFile[]>> {
-  const refs = new Map(jobs.flatMap((j) => (j.art.picture && !j.art.picture.drawn ? [[j.art.picture.id, j.art.picture]] : [])));
+  const refs = new Map(
+    jobs.flatMap((j) => (j.art.picture && !j.art.picture.drawn ? [[j.art.picture.id, j.art.picture]] : [])),
+  );
   const files: PictureFile[] = [];
   for (const ref of refs.values()) {
     const row = await db.pictures.get(ref.id);
-    if (!row) return fail('A picture of this job is not in this browser.', ref.name, 'Bring the picture again, then save.');
+    if (!row)
+      return fail(
+        'A picture of this job is not in this browser.',
+        ref.name,
+        'Bring the picture again, then save.',
+      );
     files.push({ id: row.id, mime: row.mime, base64: toBase64(row.bytes) });
   }
   return ok(files);
@@ -30,15 +46,28 @@ export async function jobFileText(job: Job, db: MesaDb = theDb): Promise<Result<
 
 export async function shopFileText(db: MesaDb = theDb): Promise<Result<string>> {
   const { jobs } = await listJobs(db);
-  const pictures = await picturesOf(jobs.map((r) => r.job), db);
+  const pictures = await picturesOf(
+    jobs.map((r) => r.job),
+    db,
+  );
   if (!pictures.ok) return pictures;
-  return ok(fileText(makeShopFile(jobs.map((r) => r.job), await loadShop(db), pictures.value)));
+  return ok(
+    fileText(
+      makeShopFile(
+        jobs.map((r) => r.job),
+        await loadShop(db),
+        pictures.value,
+      ),
+    ),
+  );
 }
 
 /** JSON with its keys in order, so that two records are compared by what they say. */
 const canonical = (v: unknown): string =>
   JSON.stringify(v, (_, x: unknown) =>
-    typeof x === 'object' && x !== null && !Array.isArray(x) ? Object.fromEntries(Object.entries(x).sort(([a], [b]) => a.localeCompare(b))) : x,
+    typeof x === 'object' && x !== null && !Array.isArray(x)
+      ? Object.fromEntries(Object.entries(x).sort(([a], [b]) => a.localeCompare(b)))
+      : x,
   );
 
 const same = (a: unknown, b: unknown): boolean => canonical(a) === canonical(b);
@@ -52,7 +81,10 @@ interface Thing {
  * Things of the file that the shop lacks. One with the same id but other contents comes in beside the shop's own under a
  * new id: neither is lost.
  */
-function newcomers<T extends Thing>(own: readonly T[], incoming: readonly T[]): { readonly add: readonly T[]; readonly renamed: ReadonlyMap<string, string> } {
+function newcomers<T extends Thing>(
+  own: readonly T[],
+  incoming: readonly T[],
+): { readonly add: readonly T[]; readonly renamed: ReadonlyMap<string, string> } {
   const renamed = new Map<string, string>();
   const add = incoming.flatMap((thing): T[] => {
     const mine = own.find((o) => o.id === thing.id);
@@ -84,11 +116,17 @@ function merge(own: Shop, file: JobFile, takenIds: ReadonlySet<string>): Merge {
   const presses = newcomers(own.presses, file.shop.presses);
   const papers = newcomers(own.papers, file.shop.papers);
   const via = (map: ReadonlyMap<string, string>, id: string) => map.get(id) ?? id;
-  const viaOrNull = (map: ReadonlyMap<string, string>, id: string | null) => id === null ? null : via(map, id);
+  const viaOrNull = (map: ReadonlyMap<string, string>, id: string | null) =>
+    id === null ? null : via(map, id);
   const jobId = takenIds.has(file.job.id) ? newId('job') : file.job.id;
-  const place = <R extends { blankId: string; pressId: string }>(r: R): R => ({ ...r, blankId: via(blanks.renamed, r.blankId), pressId: via(presses.renamed, r.pressId) });
+  const place = <R extends { blankId: string; pressId: string }>(r: R): R => ({
+    ...r,
+    blankId: via(blanks.renamed, r.blankId),
+    pressId: via(presses.renamed, r.pressId),
+  });
   const ofJob = (id: string) => (id === file.job.id ? jobId : id);
-  const lacking = <R extends { id: string }>(mine: readonly R[], theirs: readonly R[]) => theirs.filter((t) => !mine.some((m) => m.id === t.id));
+  const lacking = <R extends { id: string }>(mine: readonly R[], theirs: readonly R[]) =>
+    theirs.filter((t) => !mine.some((m) => m.id === t.id));
   const renamedJob = jobId !== file.job.id;
   return {
     job: {
@@ -106,12 +144,22 @@ function merge(own: Shop, file: JobFile, takenIds: ReadonlySet<string>): Merge {
       papers: [...papers.add],
       recipes: lacking(own.recipes, file.shop.recipes).map(place),
       log: lacking(own.log, file.shop.log).map((e) => ({ ...place(e), jobId: ofJob(e.jobId) })),
-      runs: lacking(own.runs, file.shop.runs).map((r) => ({ ...r, jobId: ofJob(r.jobId), pressId: via(presses.renamed, r.pressId) })),
+      runs: lacking(own.runs, file.shop.runs).map((r) => ({
+        ...r,
+        jobId: ofJob(r.jobId),
+        pressId: via(presses.renamed, r.pressId),
+      })),
     },
   };
 }
 
-async function putShop(db: MesaDb, shop: Shop, jobs: readonly Job[], pictures: readonly PictureFile[], withSettings: boolean): Promise<void> {
+async function putShop(
+  db: MesaDb,
+  shop: Shop,
+  jobs: readonly Job[],
+  pictures: readonly PictureFile[],
+  withSettings: boolean,
+): Promise<void> {
   await db.blanks.bulkPut([...shop.blanks]);
   await db.presses.bulkPut([...shop.presses]);
   await db.papers.bulkPut([...shop.papers]);
@@ -130,8 +178,13 @@ async function untouched(db: MesaDb): Promise<boolean> {
   const start = starterShop().shop;
   const own = await loadShop(db);
   const ids = (xs: readonly { id: string }[]) => [...xs].sort((a, b) => a.id.localeCompare(b.id));
-  const sameThings = <T extends { id: string }>(a: readonly T[], b: readonly T[]) => a.length === 0 || same(ids(a), ids(b));
-  return sameThings(own.blanks, start.blanks) && sameThings(own.presses, start.presses) && sameThings(own.papers, start.papers);
+  const sameThings = <T extends { id: string }>(a: readonly T[], b: readonly T[]) =>
+    a.length === 0 || same(ids(a), ids(b));
+  return (
+    sameThings(own.blanks, start.blanks) &&
+    sameThings(own.presses, start.presses) &&
+    sameThings(own.papers, start.papers)
+  );
 }
 
 /** Loads a job file beside what is here. All or nothing; an untouched shop takes the file's settings and things as they are. */

@@ -41,14 +41,25 @@ export async function startJob(name: string, db: MesaDb = theDb): Promise<Result
   return added.ok ? { ok: true, value: job } : added;
 }
 
-export type SaveOutcome = { readonly kind: 'saved'; readonly rev: number } | { readonly kind: 'conflict'; readonly theirs: JobRecord };
+export type SaveOutcome =
+  | { readonly kind: 'saved'; readonly rev: number }
+  | { readonly kind: 'conflict'; readonly theirs: JobRecord };
 
 /** Saves over revision `baseRev` only; anything newer in the database is a conflict, and is left as it is. */
-export async function saveJob(job: Job, baseRev: number, db: MesaDb = theDb, now: number = Date.now()): Promise<Result<SaveOutcome>> {
+export async function saveJob(
+  job: Job,
+  baseRev: number,
+  db: MesaDb = theDb,
+  now: number = Date.now(),
+): Promise<Result<SaveOutcome>> {
   const parsed = jobSchema.safeParse(job);
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
-    return fail(issue?.message ?? 'Something in the job is out of range.', `Job, ${issue?.path.join(' › ') ?? ''}`, 'Correct it, or undo.');
+    return fail(
+      issue?.message ?? 'Something in the job is out of range.',
+      `Job, ${issue?.path.join(' › ') ?? ''}`,
+      'Correct it, or undo.',
+    );
   }
   return stored('Job', () =>
     db.transaction('rw', db.jobs, async (): Promise<SaveOutcome> => {

@@ -14,7 +14,10 @@ export async function bringPicture(file: File, db: MesaDb = theDb): Promise<Resu
   } catch {
     return fail('The file could not be read.', file.name, 'It may have been moved. Choose it again.');
   }
-  const inspected = await inWorker<Result<InspectedPicture>>(file.name, async (api) => await api.inspect(bytes, file.name));
+  const inspected = await inWorker<Result<InspectedPicture>>(
+    file.name,
+    async (api) => await api.inspect(bytes, file.name),
+  );
   if (!inspected.ok) return inspected;
   if (!inspected.value.ok) return inspected.value;
   const facts = inspected.value.value;
@@ -28,8 +31,10 @@ export async function bringPicture(file: File, db: MesaDb = theDb): Promise<Resu
 export async function pictureBytes(ref: PictureRef, db: MesaDb = theDb): Promise<Result<Uint8Array>> {
   const found = await stored(ref.name, () => db.pictures.get(ref.id));
   if (found.ok && found.value) return ok(found.value.bytes);
-  if (!ref.drawn) return fail('This picture’s file is not in this browser.', ref.name, 'Bring the picture again.');
+  if (!ref.drawn)
+    return fail('This picture’s file is not in this browser.', ref.name, 'Bring the picture again.');
   const drawn = await inWorker(ref.name, (api) => api.drawPicture(ref));
-  if (drawn.ok) await stored(ref.name, () => db.pictures.put({ id: ref.id, mime: ref.mime, bytes: drawn.value }));
+  if (drawn.ok)
+    await stored(ref.name, () => db.pictures.put({ id: ref.id, mime: ref.mime, bytes: drawn.value }));
   return drawn;
 }

@@ -7,7 +7,11 @@ import { stored } from './storage';
 const startingThings = () => import('@/core/demo/demoShop');
 
 /** Fills an untouched browser: the demo shop, or generic things to start from. Does nothing where a shop exists. */
-export const seedIfEmpty = (demo: boolean, db: MesaDb = theDb, today: Date = new Date()): Promise<Result<boolean>> =>
+export const seedIfEmpty = (
+  demo: boolean,
+  db: MesaDb = theDb,
+  today: Date = new Date(),
+): Promise<Result<boolean>> =>
   stored('Shop', async () => {
     if ((await db.settings.count()) > 0) return false;
     const { demoShop, starterShop } = await startingThings();

@@ -3,7 +3,15 @@ import type * as z from 'zod/mini';
 import { blankSchema, type Blank } from '@/core/shop/blank';
 import { paperSchema, type Paper } from '@/core/shop/paper';
 import { pressSchema, type Press } from '@/core/shop/press';
-import { logEntrySchema, recipeSchema, runSchema, type LogEntry, type Recipe, type Run, type RunEvent } from '@/core/shop/records';
+import {
+  logEntrySchema,
+  recipeSchema,
+  runSchema,
+  type LogEntry,
+  type Recipe,
+  type Run,
+  type RunEvent,
+} from '@/core/shop/records';
 import { DEFAULT_SETTINGS, settingsSchema, type Settings } from '@/core/shop/settings';
 import type { Shop } from '@/core/shop/shop';
 import type { Result } from '@/core/result';
@@ -37,7 +45,15 @@ export async function loadShop(db: MesaDb = theDb): Promise<Shop> {
     readable(db.log, logEntrySchema),
     readable(db.runs, runSchema),
   ]);
-  return { settings, blanks: blanks.sort(byName), presses: presses.sort(byName), papers: papers.sort(byName), recipes, log, runs };
+  return {
+    settings,
+    blanks: blanks.sort(byName),
+    presses: presses.sort(byName),
+    papers: papers.sort(byName),
+    recipes,
+    log,
+    runs,
+  };
 }
 
 export const saveSettings = (settings: Settings, db: MesaDb = theDb): Promise<Result<string>> =>

@@ -10,10 +10,18 @@ const names = (error: unknown): string => {
 export function storageProblem(error: unknown, where: string): Result<never> {
   const name = names(error);
   if (/Quota/i.test(name)) {
-    return fail('This browser’s storage is full.', where, 'Save the job to a file now, then take out old jobs or pictures.');
+    return fail(
+      'This browser’s storage is full.',
+      where,
+      'Save the job to a file now, then take out old jobs or pictures.',
+    );
   }
   if (/MissingAPI|OpenFailed|Security|InvalidState|DatabaseClosed|UnknownError/i.test(name)) {
-    return fail('This browser refuses to store anything here.', where, 'Leave private browsing, or save the job to a file before closing.');
+    return fail(
+      'This browser refuses to store anything here.',
+      where,
+      'Leave private browsing, or save the job to a file before closing.',
+    );
   }
   const why = error instanceof Error && error.message !== '' ? error.message : 'The browser gave no reason.';
   return fail(`It could not be stored: ${why}`, where, 'Save the job to a file, then reload the page.');

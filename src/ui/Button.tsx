@@ -13,7 +13,10 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
   readonly kind?: Kind;
 }
 
-export const Button = forwardRef<HTMLButtonElement, Props>(function Button({ kind = 'plain', className = '', type = 'button', ...rest }, ref) {
+export const Button = forwardRef<HTMLButtonElement, Props>(function Button(
+  { kind = 'plain', className = '', type = 'button', ...rest },
+  ref,
+) {
   return (
     <button
       ref={ref}

@@ -27,7 +27,9 @@ export function FigureValue({ figure, size = 'text-name' }: { figure: Figure; si
   return (
     <span className="inline-flex items-baseline gap-1.5 whitespace-nowrap" title={f.exact}>
       {figure.origin === 'proven' && figure.provenBy !== undefined && (
-        <span className="stamp bg-strata-3 px-2.5 py-0.5 font-label text-fine font-semibold text-white">{figure.provenBy} good</span>
+        <span className="stamp bg-strata-3 px-2.5 py-0.5 font-label text-fine font-semibold text-white">
+          {figure.provenBy} good
+        </span>
       )}
       <span className={`font-label font-semibold ${size} ${LOOK[figure.origin]}`}>
         {figure.origin === 'estimated' && <span aria-hidden>≈ </span>}

@@ -1,12 +1,17 @@
 import { useId, type ReactNode } from 'react';
 
-export const inputClass = 'min-h-10 w-full border-2 border-ink bg-white px-2 text-base font-medium aria-invalid:border-act';
+export const inputClass =
+  'min-h-10 w-full border-2 border-ink bg-white px-2 text-base font-medium aria-invalid:border-act';
 
 interface Props {
   readonly label: string;
   readonly hint?: string;
   readonly problem?: string | undefined;
-  readonly children: (props: { id: string; 'aria-invalid': boolean; 'aria-describedby': string | undefined }) => ReactNode;
+  readonly children: (props: {
+    id: string;
+    'aria-invalid': boolean;
+    'aria-describedby': string | undefined;
+  }) => ReactNode;
 }
 
 /** A label, a field and what is wrong with it, tied together for the eye and for a screen reader. */

@@ -22,7 +22,18 @@ interface Props {
 }
 
 /** A length in the shop's unit, typed as people write it. */
-export function LengthField({ label, hideLabel, valueMm, minMm, maxMm, taken, fine = false, width, signed = false, onValue }: Props) {
+export function LengthField({
+  label,
+  hideLabel,
+  valueMm,
+  minMm,
+  maxMm,
+  taken,
+  fine = false,
+  width,
+  signed = false,
+  onValue,
+}: Props) {
   const units = useUnits();
   const say = useSay();
   const shown = formatQuantity(fine ? fineMm(valueMm) : mm(valueMm), units);
@@ -42,5 +53,16 @@ export function LengthField({ label, hideLabel, valueMm, minMm, maxMm, taken, fi
     },
     [label, maxMm, minMm, say, signed, units.length],
   );
-  return <TypedField label={label} hideLabel={hideLabel} text={shown.number} unit={shown.unit} parse={parse} onValue={onValue} taken={taken} width={width} />;
+  return (
+    <TypedField
+      label={label}
+      hideLabel={hideLabel}
+      text={shown.number}
+      unit={shown.unit}
+      parse={parse}
+      onValue={onValue}
+      taken={taken}
+      width={width}
+    />
+  );
 }

@@ -18,18 +18,42 @@ interface Props {
 }
 
 /** A plain number in a stated range. */
-export function NumberField({ label, hideLabel, value, min, max, unit, whole = false, taken, width = 'w-16', onValue }: Props) {
+export function NumberField({
+  label,
+  hideLabel,
+  value,
+  min,
+  max,
+  unit,
+  whole = false,
+  taken,
+  width = 'w-16',
+  onValue,
+}: Props) {
   const parse = useCallback(
     (text: string): Result<number> => {
       const clean = text.trim().replace('−', '-').replace(',', '.');
-      if (!/^-?\d{1,7}(?:\.\d{1,4})?$/.test(clean)) return fail('That is not a number.', label, `Write one from ${min} to ${max}.`);
+      if (!/^-?\d{1,7}(?:\.\d{1,4})?$/.test(clean))
+        return fail('That is not a number.', label, `Write one from ${min} to ${max}.`);
       const n = Number(clean);
-      if (whole && !Number.isInteger(n)) return fail('Whole numbers only.', label, `Write one from ${min} to ${max}.`);
+      if (whole && !Number.isInteger(n))
+        return fail('Whole numbers only.', label, `Write one from ${min} to ${max}.`);
       if (n < min || n > max) return fail('That is out of range.', label, `Write one from ${min} to ${max}.`);
       return ok(n);
     },
     [label, max, min, whole],
   );
   const text = String(Math.round(value * 100) / 100);
-  return <TypedField label={label} hideLabel={hideLabel} text={text} unit={unit} parse={parse} onValue={onValue} taken={taken} width={width} />;
+  return (
+    <TypedField
+      label={label}
+      hideLabel={hideLabel}
+      text={text}
+      unit={unit}
+      parse={parse}
+      onValue={onValue}
+      taken={taken}
+      width={width}
+    />
+  );
 }

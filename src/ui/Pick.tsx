@@ -31,7 +31,11 @@ export function Pick<T extends string>({ label, value, options, onChange, classN
         </Select.Icon>
       </Select.Trigger>
       <Select.Portal>
-        <Select.Content position="popper" sideOffset={2} className="z-50 max-h-80 overflow-auto border-2 border-ink bg-sheet">
+        <Select.Content
+          position="popper"
+          sideOffset={2}
+          className="z-50 max-h-80 overflow-auto border-2 border-ink bg-sheet"
+        >
           <Select.Viewport>
             {options.map((o) => (
               <Select.Item

@@ -25,7 +25,10 @@ export function SheetDialog({ open, onClose, title, about, children, wide = fals
               <Dialog.Title className="font-name text-head leading-tight font-semibold">{title}</Dialog.Title>
               <Dialog.Description className="text-soft">{about}</Dialog.Description>
             </div>
-            <Dialog.Close aria-label="Close" className="grid size-10 shrink-0 place-items-center hover:bg-board">
+            <Dialog.Close
+              aria-label="Close"
+              className="grid size-10 shrink-0 place-items-center hover:bg-board"
+            >
               <X size={20} aria-hidden />
             </Dialog.Close>
           </div>

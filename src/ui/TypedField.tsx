@@ -21,7 +21,17 @@ interface Props<T> {
  * A figure typed by hand. It takes effect as soon as it can be read, and says what is wrong on leaving the field. What was
  * there stays in force until then.
  */
-export function TypedField<T>({ label, hideLabel = false, text, unit, parse, onValue, taken = false, width = 'w-20', after }: Props<T>) {
+export function TypedField<T>({
+  label,
+  hideLabel = false,
+  text,
+  unit,
+  parse,
+  onValue,
+  taken = false,
+  width = 'w-20',
+  after,
+}: Props<T>) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -52,7 +62,10 @@ export function TypedField<T>({ label, hideLabel = false, text, unit, parse, onV
 
   return (
     <div className="font-label">
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'block text-fine leading-tight font-medium text-soft'}>
+      <label
+        htmlFor={id}
+        className={hideLabel ? 'sr-only' : 'block text-fine leading-tight font-medium text-soft'}
+      >
         {label}
       </label>
       <div className="flex items-center gap-1">
@@ -88,7 +101,11 @@ export function TypedField<T>({ label, hideLabel = false, text, unit, parse, onV
         {after}
       </div>
       {wrong && (
-        <p id={`${id}-wrong`} role="alert" className="mt-0.5 max-w-56 text-fine leading-tight font-medium text-act-deep">
+        <p
+          id={`${id}-wrong`}
+          role="alert"
+          className="mt-0.5 max-w-56 text-fine leading-tight font-medium text-act-deep"
+        >
           {wrong}
         </p>
       )}

@@ -32,7 +32,8 @@ export const tell = (text: string, action?: Message['action']): void =>
   put([...waiting, { text, wrong: false, forMs: action ? 8000 : 4500, ...(action ? { action } : {}) }]);
 
 /** Says what went wrong, where, and the way out; it stays long enough to be read at arm's length. */
-export const tellProblem = (problem: Problem): void => put([...waiting, { text: problemText(problem), wrong: true, forMs: 12000 }]);
+export const tellProblem = (problem: Problem): void =>
+  put([...waiting, { text: problemText(problem), wrong: true, forMs: 12000 }]);
 
 export const tellWrong = (text: string): void => put([...waiting, { text, wrong: true, forMs: 12000 }]);
 
@@ -42,10 +43,22 @@ function show({ toast }: Sonner, m: Message): void {
   else toast(m.text, options);
 }
 
-const LOOK = { borderRadius: 0, border: '2px solid #14211f', boxShadow: 'none', background: '#f8faf6', color: '#14211f', fontFamily: 'inherit', fontSize: 15 } as const;
+const LOOK = {
+  borderRadius: 0,
+  border: '2px solid #14211f',
+  boxShadow: 'none',
+  background: '#f8faf6',
+  color: '#14211f',
+  fontFamily: 'inherit',
+  fontSize: 15,
+} as const;
 
 export function Messages() {
-  const queue = useSyncExternalStore(subscribe, () => waiting, () => waiting);
+  const queue = useSyncExternalStore(
+    subscribe,
+    () => waiting,
+    () => waiting,
+  );
   const [sonner, setSonner] = useState<Sonner | null>(null);
   const wanted = queue.length > 0;
   useEffect(() => {

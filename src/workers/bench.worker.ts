@@ -71,9 +71,18 @@ const api = {
       const bitmap = await createImageBitmap(new Blob([Uint8Array.from(bytes)], { type: mime }));
       bitmap.close();
     } catch {
-      return fail('The picture is damaged and does not open.', name, 'Save it again from the program that made it.');
+      return fail(
+        'The picture is damaged and does not open.',
+        name,
+        'Save it again from the program that made it.',
+      );
     }
-    return ok({ mime, orientation, widthPx: sideways ? heightPx : widthPx, heightPx: sideways ? widthPx : heightPx });
+    return ok({
+      mime,
+      orientation,
+      widthPx: sideways ? heightPx : widthPx,
+      heightPx: sideways ? widthPx : heightPx,
+    });
   },
 
   /** Draws one of the application's own pictures at its full size, as PNG. */
@@ -90,11 +99,14 @@ const api = {
   async preview(picture: PictureBytes, mostPx: number): Promise<Blob> {
     const { widthPx, heightPx } = picture.ref;
     const k = Math.min(1, mostPx / Math.max(widthPx, heightPx));
-    const bitmap = await createImageBitmap(new Blob([Uint8Array.from(picture.bytes)], { type: picture.ref.mime }), {
-      resizeWidth: Math.max(1, Math.round(widthPx * k)),
-      resizeHeight: Math.max(1, Math.round(heightPx * k)),
-      resizeQuality: 'high',
-    });
+    const bitmap = await createImageBitmap(
+      new Blob([Uint8Array.from(picture.bytes)], { type: picture.ref.mime }),
+      {
+        resizeWidth: Math.max(1, Math.round(widthPx * k)),
+        resizeHeight: Math.max(1, Math.round(heightPx * k)),
+        resizeQuality: 'high',
+      },
+    );
     const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
     canvas.getContext('2d')?.drawImage(bitmap, 0, 0);
     bitmap.close();
@@ -104,7 +116,9 @@ const api = {
   /** The sheets as PDF at true size. */
   async pdf(request: SheetRequest, onProgress: (done: number) => void): Promise<Uint8Array> {
     const used = fontsUsed(request.pages);
-    const files = await Promise.all(used.map(async (id) => [id, await fontBytes(fontById(id).file)] as const));
+    const files = await Promise.all(
+      used.map(async (id) => [id, await fontBytes(fontById(id).file)] as const),
+    );
     const bytes = await writePdf({
       ...request,
       labelFont: await fontBytes(LABEL_FONT),
@@ -118,7 +132,10 @@ const api = {
   async png(request: PieceRequest): Promise<Result<Uint8Array>> {
     for (const id of fontsUsed([request.page])) await loadFace(id);
     const picture = request.picture && (await bitmapOf(request.picture));
-    const bytes = withResolution(await pngOf(rasterPage(request.page, request.ppi, picture, faceName)), request.ppi);
+    const bytes = withResolution(
+      await pngOf(rasterPage(request.page, request.ppi, picture, faceName)),
+      request.ppi,
+    );
     picture?.close();
     return bytes;
   },
@@ -135,7 +152,9 @@ const loaded = new Set<FontId>();
 async function loadFace(id: FontId): Promise<void> {
   if (loaded.has(id)) return;
   const font = FONTS.find((f) => f.id === id) ?? FONTS[0];
-  const face = new FontFace(faceName(id), Uint8Array.from(await fontBytes(font.file)), { weight: String(font.weight) });
+  const face = new FontFace(faceName(id), Uint8Array.from(await fontBytes(font.file)), {
+    weight: String(font.weight),
+  });
   await face.load();
   (self as unknown as { fonts: FontFaceSet }).fonts.add(face);
   loaded.add(id);

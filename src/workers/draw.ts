@@ -71,7 +71,11 @@ function clipTo(g: Brush, corners: Polygon): void {
   g.clip();
 }
 
-function drawLetters(g: Brush, item: Extract<PageItem, { kind: 'words' }>, family: (id: FontId) => string): void {
+function drawLetters(
+  g: Brush,
+  item: Extract<PageItem, { kind: 'words' }>,
+  family: (id: FontId) => string,
+): void {
   const font = fontById(item.font);
   enter(g, item.matrix);
   g.fillStyle = item.colour;
@@ -89,7 +93,12 @@ function drawLetters(g: Brush, item: Extract<PageItem, { kind: 'words' }>, famil
 }
 
 /** Draws one page item in page mm. Ticks, bars and labels belong to sheets, which leave as PDF. */
-export function drawItem(g: Brush, item: PageItem, picture: ImageBitmap | null, family: (id: FontId) => string): void {
+export function drawItem(
+  g: Brush,
+  item: PageItem,
+  picture: ImageBitmap | null,
+  family: (id: FontId) => string,
+): void {
   g.save();
   if (item.kind === 'picture' && picture) {
     clipTo(g, item.clip);
@@ -104,7 +113,12 @@ export function drawItem(g: Brush, item: PageItem, picture: ImageBitmap | null, 
 }
 
 /** A page as pixels on white, `ppi` to the inch. */
-export function rasterPage(page: Page, ppi: number, picture: ImageBitmap | null, family: (id: FontId) => string): OffscreenCanvas {
+export function rasterPage(
+  page: Page,
+  ppi: number,
+  picture: ImageBitmap | null,
+  family: (id: FontId) => string,
+): OffscreenCanvas {
   const perMm = ppi / 25.4;
   const canvas = new OffscreenCanvas(Math.round(page.widthMm * perMm), Math.round(page.heightMm * perMm));
   const g = canvas.getContext('2d', { alpha: false });

@@ -11,7 +11,12 @@ export const scale = (sx: number, sy = sx): Affine => [sx, 0, 0, sy, 0, 0];
 export function rotate(deg: number): Affine {
   const quarter = ((deg % 360) + 360) % 360;
   // Quarter turns are exact, so a sheet turned on its side keeps exact edges.
-  const exactTurns: Readonly<Record<number, readonly [number, number]>> = { 0: [1, 0], 90: [0, 1], 180: [-1, 0], 270: [0, -1] };
+  const exactTurns: Readonly<Record<number, readonly [number, number]>> = {
+    0: [1, 0],
+    90: [0, 1],
+    180: [-1, 0],
+    270: [0, -1],
+  };
   const [c, s] = exactTurns[quarter] ?? [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
   return [c, s, -s, c, 0, 0];
 }

@@ -2,7 +2,18 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import fontkit from '@pdf-lib/fontkit';
 import type { Placement, Words } from '../job/job';
-import { apply, compose, determinant, IDENTITY, invert, mirrorX, orientationMap, rotate, scale, translate } from './affine';
+import {
+  apply,
+  compose,
+  determinant,
+  IDENTITY,
+  invert,
+  mirrorX,
+  orientationMap,
+  rotate,
+  scale,
+  translate,
+} from './affine';
 import { FONTS } from './fonts';
 import { placePicture } from './place';
 import { area, boundsOf, rectCorners, uncovered } from './polygon';
@@ -15,16 +26,24 @@ const rectArb = fc.record({ x: num(-50, 50), y: num(-50, 50), width: num(1, 300)
 describe('maps', () => {
   test('a map and its inverse is the identity', () => {
     fc.assert(
-      fc.property(num(-100, 100), num(-100, 100), num(-360, 360), num(0.1, 10), num(-50, 50), num(-50, 50), (dx, dy, deg, s, x, y) => {
-        const m = compose(translate(dx, dy), rotate(deg), scale(s), mirrorX(3));
-        const back = invert(m);
-        expect(back).not.toBeNull();
-        if (!back) return;
-        const p = apply(compose(back, m), { x, y });
-        expect(p.x).toBeCloseTo(x, 6);
-        expect(p.y).toBeCloseTo(y, 6);
-        expect(Math.sign(determinant(m))).toBe(-1);
-      }),
+      fc.property(
+        num(-100, 100),
+        num(-100, 100),
+        num(-360, 360),
+        num(0.1, 10),
+        num(-50, 50),
+        num(-50, 50),
+        (dx, dy, deg, s, x, y) => {
+          const m = compose(translate(dx, dy), rotate(deg), scale(s), mirrorX(3));
+          const back = invert(m);
+          expect(back).not.toBeNull();
+          if (!back) return;
+          const p = apply(compose(back, m), { x, y });
+          expect(p.x).toBeCloseTo(x, 6);
+          expect(p.y).toBeCloseTo(y, 6);
+          expect(Math.sign(determinant(m))).toBe(-1);
+        },
+      ),
     );
     expect(invert(scale(0))).toBeNull();
   });
@@ -66,26 +85,45 @@ describe('what is left uncovered', () => {
 describe('placing a picture', () => {
   const trim = { x: 0, y: 0, width: 234, height: 190 };
   const bleed = { x: -3, y: -3, width: 240, height: 196 };
-  const at = (p: Partial<Placement>): Placement => ({ base: 'cover', scale: 1, dxMm: 0, dyMm: 0, turnDeg: 0, ...p });
+  const at = (p: Partial<Placement>): Placement => ({
+    base: 'cover',
+    scale: 1,
+    dxMm: 0,
+    dyMm: 0,
+    turnDeg: 0,
+    ...p,
+  });
 
   test('cover leaves nothing bare at any turn, and no smaller scale would do', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 10, max: 8000 }), fc.integer({ min: 10, max: 8000 }), num(-180, 180), (w, h, turnDeg) => {
-        expect(placePicture(w, h, at({ turnDeg }), trim, bleed).bare).toEqual([]);
-        expect(placePicture(w, h, at({ turnDeg, scale: 0.99 }), trim, bleed).bare.length).toBeGreaterThan(0);
-      }),
+      fc.property(
+        fc.integer({ min: 10, max: 8000 }),
+        fc.integer({ min: 10, max: 8000 }),
+        num(-180, 180),
+        (w, h, turnDeg) => {
+          expect(placePicture(w, h, at({ turnDeg }), trim, bleed).bare).toEqual([]);
+          expect(placePicture(w, h, at({ turnDeg, scale: 0.99 }), trim, bleed).bare.length).toBeGreaterThan(
+            0,
+          );
+        },
+      ),
     );
   });
 
   test('fit stays inside the trim at any turn', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 10, max: 8000 }), fc.integer({ min: 10, max: 8000 }), num(-180, 180), (w, h, turnDeg) => {
-        const b = boundsOf(placePicture(w, h, at({ base: 'fit', turnDeg }), trim, bleed).corners);
-        expect(b.x).toBeGreaterThan(-1e-6);
-        expect(b.x + b.width).toBeLessThan(trim.width + 1e-6);
-        expect(b.y + b.height).toBeLessThan(trim.height + 1e-6);
-        expect(Math.min(trim.width - b.width, trim.height - b.height)).toBeCloseTo(0, 6);
-      }),
+      fc.property(
+        fc.integer({ min: 10, max: 8000 }),
+        fc.integer({ min: 10, max: 8000 }),
+        num(-180, 180),
+        (w, h, turnDeg) => {
+          const b = boundsOf(placePicture(w, h, at({ base: 'fit', turnDeg }), trim, bleed).corners);
+          expect(b.x).toBeGreaterThan(-1e-6);
+          expect(b.x + b.width).toBeLessThan(trim.width + 1e-6);
+          expect(b.y + b.height).toBeLessThan(trim.height + 1e-6);
+          expect(Math.min(trim.width - b.width, trim.height - b.height)).toBeCloseTo(0, 6);
+        },
+      ),
     );
   });
 
@@ -108,13 +146,25 @@ describe('placing a picture', () => {
 
 describe('words', () => {
   const trim = { x: 0, y: 0, width: 234, height: 190 };
-  const words: Words = { text: 'Dome 4', font: 'plain', capHeightMm: 10, dxMm: 5, dyMm: -20, colour: '#ffffff' };
+  const words: Words = {
+    text: 'Dome 4',
+    font: 'plain',
+    capHeightMm: 10,
+    dxMm: 5,
+    dyMm: -20,
+    colour: '#ffffff',
+  };
 
   test('the shipped metrics agree with the shipped fonts', () => {
     for (const f of FONTS) {
-      const font = fontkit.create(readFileSync(`node_modules/@fontsource/${f.file.split('-latin')[0]}/files/${f.file}.woff`));
+      const font = fontkit.create(
+        readFileSync(`node_modules/@fontsource/${f.file.split('-latin')[0]}/files/${f.file}.woff`),
+      );
       const text = 'Mesa Ø½é 0123';
-      const advance = [...text].reduce((s, ch) => s + font.glyphForCodePoint(ch.codePointAt(0) ?? 0).advanceWidth, 0);
+      const advance = [...text].reduce(
+        (s, ch) => s + font.glyphForCodePoint(ch.codePointAt(0) ?? 0).advanceWidth,
+        0,
+      );
       const set = setWords({ ...words, text, font: f.id }, trim);
       expect(set.missing).toEqual([]);
       expect(set.box.width / set.emMm).toBeCloseTo(advance / font.unitsPerEm, 2);

@@ -1,7 +1,13 @@
 /** The fonts words can be set in. All ship with the application under the SIL Open Font Licence. */
 export const FONTS = [
   { id: 'plain', label: 'Plain', family: 'Barlow', weight: 600, file: 'barlow-latin-600-normal' },
-  { id: 'narrow', label: 'Narrow', family: 'Barlow Condensed', weight: 600, file: 'barlow-condensed-latin-600-normal' },
+  {
+    id: 'narrow',
+    label: 'Narrow',
+    family: 'Barlow Condensed',
+    weight: 600,
+    file: 'barlow-condensed-latin-600-normal',
+  },
   { id: 'hand', label: 'Handwritten', family: 'Caveat', weight: 700, file: 'caveat-latin-700-normal' },
   { id: 'book', label: 'Book', family: 'Lora', weight: 600, file: 'lora-latin-600-normal' },
 ] as const;

@@ -20,12 +20,21 @@ export interface Placed {
 }
 
 /** mm per pixel at which a picture turned by `turnDeg` just covers, or just fits, a rectangle. */
-export function baseScale(base: Placement['base'], pxW: number, pxH: number, turnDeg: number, target: Rect): number {
+export function baseScale(
+  base: Placement['base'],
+  pxW: number,
+  pxH: number,
+  turnDeg: number,
+  target: Rect,
+): number {
   const [c, s] = rotate(turnDeg);
   const ac = Math.abs(c);
   const as = Math.abs(s);
   if (base === 'cover') {
-    return Math.max((target.width * ac + target.height * as) / pxW, (target.width * as + target.height * ac) / pxH);
+    return Math.max(
+      (target.width * ac + target.height * as) / pxW,
+      (target.width * as + target.height * ac) / pxH,
+    );
   }
   return Math.min(target.width / (pxW * ac + pxH * as), target.height / (pxW * as + pxH * ac));
 }
@@ -46,16 +55,26 @@ function shortfall(bare: readonly Polygon[], bleed: Rect): Record<Edge, number> 
     };
     const wide = b.width >= b.height;
     // A patch along a corner touches two edges; it is charged to the edge it runs along.
-    if (touches.top && (wide || !(touches.left || touches.right))) found.top = Math.max(found.top, b.y + b.height - bleed.y);
-    if (touches.bottom && (wide || !(touches.left || touches.right))) found.bottom = Math.max(found.bottom, bottom - b.y);
-    if (touches.left && (!wide || !(touches.top || touches.bottom))) found.left = Math.max(found.left, b.x + b.width - bleed.x);
-    if (touches.right && (!wide || !(touches.top || touches.bottom))) found.right = Math.max(found.right, right - b.x);
+    if (touches.top && (wide || !(touches.left || touches.right)))
+      found.top = Math.max(found.top, b.y + b.height - bleed.y);
+    if (touches.bottom && (wide || !(touches.left || touches.right)))
+      found.bottom = Math.max(found.bottom, bottom - b.y);
+    if (touches.left && (!wide || !(touches.top || touches.bottom)))
+      found.left = Math.max(found.left, b.x + b.width - bleed.x);
+    if (touches.right && (!wide || !(touches.top || touches.bottom)))
+      found.right = Math.max(found.right, right - b.x);
   }
   return found;
 }
 
 /** Sets a picture of pxW × pxH pixels on the pattern. Cover aims at the bleed, fit at the trim. */
-export function placePicture(pxW: number, pxH: number, placement: Placement, trim: Rect, bleed: Rect): Placed {
+export function placePicture(
+  pxW: number,
+  pxH: number,
+  placement: Placement,
+  trim: Rect,
+  bleed: Rect,
+): Placed {
   const target = placement.base === 'cover' ? bleed : trim;
   const mmPerPx = baseScale(placement.base, pxW, pxH, placement.turnDeg, target) * placement.scale;
   const matrix = compose(

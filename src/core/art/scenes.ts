@@ -4,10 +4,34 @@ import { seeded } from './random';
 /** Shapes a scene is made of, in the unit of its frame. Painted in order. */
 export type Shape =
   | { readonly kind: 'fill'; readonly stops: readonly (readonly [number, string])[] }
-  | { readonly kind: 'dot'; readonly x: number; readonly y: number; readonly r: number; readonly colour: string }
-  | { readonly kind: 'moon'; readonly x: number; readonly y: number; readonly r: number; readonly phase: number }
-  | { readonly kind: 'line'; readonly points: readonly (readonly [number, number])[]; readonly width: number; readonly colour: string }
-  | { readonly kind: 'ring'; readonly x: number; readonly y: number; readonly r: number; readonly width: number; readonly colour: string };
+  | {
+      readonly kind: 'dot';
+      readonly x: number;
+      readonly y: number;
+      readonly r: number;
+      readonly colour: string;
+    }
+  | {
+      readonly kind: 'moon';
+      readonly x: number;
+      readonly y: number;
+      readonly r: number;
+      readonly phase: number;
+    }
+  | {
+      readonly kind: 'line';
+      readonly points: readonly (readonly [number, number])[];
+      readonly width: number;
+      readonly colour: string;
+    }
+  | {
+      readonly kind: 'ring';
+      readonly x: number;
+      readonly y: number;
+      readonly r: number;
+      readonly width: number;
+      readonly colour: string;
+    };
 
 export interface Scene {
   readonly width: number;
@@ -15,7 +39,11 @@ export interface Scene {
   readonly shapes: readonly Shape[];
 }
 
-const NIGHT = [[0, '#0d1230'], [0.55, '#141a47'], [1, '#33265c']] as const;
+const NIGHT = [
+  [0, '#0d1230'],
+  [0.55, '#141a47'],
+  [1, '#33265c'],
+] as const;
 const STAR_COLOURS = ['#ffffff', '#fdf6e3', '#dfe6ff', '#ffe9c9'] as const;
 
 /** Stars at random, repeated across the left and right ends so the seam continues. Sizes are fractions of the height. */
@@ -40,12 +68,24 @@ function figureOfStars(random: () => number, cx: number, cy: number, size: numbe
   ]);
   return [
     { kind: 'line', points, width: size * 0.012, colour: '#8fa3d8' },
-    ...points.map(([x, y]): Shape => ({ kind: 'dot', x, y, r: size * (0.03 + 0.03 * random()), colour: '#ffffff' })),
+    ...points.map(([x, y]): Shape => ({
+      kind: 'dot',
+      x,
+      y,
+      r: size * (0.03 + 0.03 * random()),
+      colour: '#ffffff',
+    })),
   ];
 }
 
 const moonBand = (w: number, y: number, r: number, n: number): Shape[] =>
-  Array.from({ length: n }, (_, i): Shape => ({ kind: 'moon', x: (w * (i + 0.5)) / n, y, r, phase: (i + 0.5) / n }));
+  Array.from({ length: n }, (_, i): Shape => ({
+    kind: 'moon',
+    x: (w * (i + 0.5)) / n,
+    y,
+    r,
+    phase: (i + 0.5) / n,
+  }));
 
 function starChart(w: number, h: number, seed: number): Shape[] {
   const random = seeded(seed);
@@ -68,13 +108,22 @@ function comet(w: number, h: number, seed: number): Shape[] {
     const spread = (random() - 0.5) * h * 0.34 * along;
     return {
       kind: 'line',
-      points: [[head.x, head.y], [head.x + w * 0.45 * along, head.y - h * 0.42 * along + spread]],
+      points: [
+        [head.x, head.y],
+        [head.x + w * 0.45 * along, head.y - h * 0.42 * along + spread],
+      ],
       width: h * 0.0022,
       colour: '#5f86b8',
     };
   });
   return [
-    { kind: 'fill', stops: [[0, '#dfe9ef'], [1, '#f4efe0']] },
+    {
+      kind: 'fill',
+      stops: [
+        [0, '#dfe9ef'],
+        [1, '#f4efe0'],
+      ],
+    },
     ...tail,
     { kind: 'dot', x: head.x, y: head.y, r: h * 0.06, colour: '#2c4d7c' },
     { kind: 'ring', x: head.x, y: head.y, r: h * 0.085, width: h * 0.006, colour: '#2c4d7c' },
@@ -84,10 +133,32 @@ function comet(w: number, h: number, seed: number): Shape[] {
 function moonStrip(w: number, h: number, seed: number): Shape[] {
   const random = seeded(seed);
   return [
-    { kind: 'fill', stops: [[0, '#10233a'], [1, '#1b3a4b']] },
+    {
+      kind: 'fill',
+      stops: [
+        [0, '#10233a'],
+        [1, '#1b3a4b'],
+      ],
+    },
     ...starField(random, w, h, 260),
-    { kind: 'line', points: [[0, h * 0.3], [w, h * 0.3]], width: h * 0.006, colour: '#c9b37a' },
-    { kind: 'line', points: [[0, h * 0.7], [w, h * 0.7]], width: h * 0.006, colour: '#c9b37a' },
+    {
+      kind: 'line',
+      points: [
+        [0, h * 0.3],
+        [w, h * 0.3],
+      ],
+      width: h * 0.006,
+      colour: '#c9b37a',
+    },
+    {
+      kind: 'line',
+      points: [
+        [0, h * 0.7],
+        [w, h * 0.7],
+      ],
+      width: h * 0.006,
+      colour: '#c9b37a',
+    },
     ...moonBand(w, h * 0.5, h * 0.1, 8),
   ];
 }

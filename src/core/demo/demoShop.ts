@@ -12,8 +12,21 @@ export interface DemoShop {
 
 const DAY_MS = 86_400_000;
 
-const drawn = (id: string, name: string, scene: NonNullable<PictureRef['drawn']>['scene'], seed: number, widthPx: number, heightPx: number): PictureRef => ({
-  id, name, mime: 'image/png', widthPx, heightPx, orientation: 1, drawn: { scene, seed },
+const drawn = (
+  id: string,
+  name: string,
+  scene: NonNullable<PictureRef['drawn']>['scene'],
+  seed: number,
+  widthPx: number,
+  heightPx: number,
+): PictureRef => ({
+  id,
+  name,
+  mime: 'image/png',
+  widthPx,
+  heightPx,
+  orientation: 1,
+  drawn: { scene, seed },
 });
 
 /** Pictures the application draws itself, offered to any job. */
@@ -29,10 +42,24 @@ const byId = (id: string): PictureRef => {
   return found;
 };
 
-const tape = (id: string, text: string, bareUnit: Reading['bareUnit'] = 'mm'): Reading => ({ id, text, bareUnit, method: 'soft tape' });
-const day = (today: Date, days: number): string => new Date(today.getTime() + days * DAY_MS).toISOString().slice(0, 10);
+const tape = (id: string, text: string, bareUnit: Reading['bareUnit'] = 'mm'): Reading => ({
+  id,
+  text,
+  bareUnit,
+  method: 'soft tape',
+});
+const day = (today: Date, days: number): string =>
+  new Date(today.getTime() + days * DAY_MS).toISOString().slice(0, 10);
 
-const PROVEN_590: HeatSettings = { platenC: 188, dwellS: 65, passes: 2, clock: 'from-closing', pressure: 'medium', peel: 'hot', fallBackC: 170 };
+const PROVEN_590: HeatSettings = {
+  platenC: 188,
+  dwellS: 65,
+  passes: 2,
+  clock: 'from-closing',
+  pressure: 'medium',
+  peel: 'hot',
+  fallBackC: 170,
+};
 const TRIED_590: HeatSettings = { ...PROVEN_590, dwellS: 55 };
 
 function crewTumblers(today: Date): Job {
@@ -52,7 +79,14 @@ function crewTumblers(today: Date): Job {
     art: {
       picture: byId('star-chart'),
       placement: START_PLACEMENT,
-      words: { text: 'Dry Fork star party', font: 'narrow', capHeightMm: 9, dxMm: -2, dyMm: 62, colour: '#f4efe0' },
+      words: {
+        text: 'Dry Fork star party',
+        font: 'narrow',
+        capHeightMm: 9,
+        dxMm: -2,
+        dyMm: 62,
+        colour: '#f4efe0',
+      },
     },
     pressId: 'tumbler-press-a',
   };
@@ -74,7 +108,13 @@ function cometCans(today: Date): Job {
 
 function guideBottles(today: Date): Job {
   const job = newJob('trail-guide-bottles', 'Trail guide bottles');
-  return { ...job, pieces: 6, dueOn: day(today, 17), blankId: 'steel-bottle-750', art: { ...job.art, picture: byId('moon-band') } };
+  return {
+    ...job,
+    pieces: 6,
+    dueOn: day(today, 17),
+    blankId: 'steel-bottle-750',
+    art: { ...job.art, picture: byId('moon-band') },
+  };
 }
 
 function deskBeakers(today: Date): Job {
@@ -84,16 +124,42 @@ function deskBeakers(today: Date): Job {
     pieces: 2,
     dueOn: day(today, 1),
     blankId: 'ceramic-beaker-330',
-    readings: { girthTop: [tape('g1', '10 3/16', 'in')], girthFoot: [tape('g2', '10 3/16', 'in')], wall: [tape('h1', '3 1/2', 'in')] },
+    readings: {
+      girthTop: [tape('g1', '10 3/16', 'in')],
+      girthFoot: [tape('g2', '10 3/16', 'in')],
+      wall: [tape('h1', '3 1/2', 'in')],
+    },
     wrap: { ...job.wrap, school: 'lap' },
     art: { picture: byId('moon-band'), placement: START_PLACEMENT, words: null },
     pressId: 'mug-press',
   };
 }
 
-const entry = (id: string, at: number, settings: HeatSettings, verdict: LogEntry['verdict'], good: number, spoiled: number, rest: Partial<LogEntry> = {}): LogEntry => ({
-  id, at, jobId: 'autumn-market', jobName: 'Autumn market tumblers', blankId: 'straight-steel-590', blankName: '590 ml straight steel',
-  pressId: 'tumbler-press-a', pressName: 'Tumbler press A', settings, verdict, paperState: 'even', good, spoiled, marks: [], note: '', ...rest,
+const entry = (
+  id: string,
+  at: number,
+  settings: HeatSettings,
+  verdict: LogEntry['verdict'],
+  good: number,
+  spoiled: number,
+  rest: Partial<LogEntry> = {},
+): LogEntry => ({
+  id,
+  at,
+  jobId: 'autumn-market',
+  jobName: 'Autumn market tumblers',
+  blankId: 'straight-steel-590',
+  blankName: '590 ml straight steel',
+  pressId: 'tumbler-press-a',
+  pressName: 'Tumbler press A',
+  settings,
+  verdict,
+  paperState: 'even',
+  good,
+  spoiled,
+  marks: [],
+  note: '',
+  ...rest,
 });
 
 function pastWork(now: number): { log: LogEntry[]; recipes: Recipe[]; runs: Run[] } {
@@ -103,11 +169,21 @@ function pastWork(now: number): { log: LogEntry[]; recipes: Recipe[]; runs: Run[
       marks: [{ id: 'm1', fault: 'faded-all', xMm: 110, yMm: 90, severity: 2 }],
       note: 'Blues washed out. Plenty of dye still on the paper.',
     }),
-    entry('log-2', now - 41 * DAY_MS + 3_600_000, PROVEN_590, 'good', 11, 0, { note: 'Ten seconds more did it.' }),
+    entry('log-2', now - 41 * DAY_MS + 3_600_000, PROVEN_590, 'good', 11, 0, {
+      note: 'Ten seconds more did it.',
+    }),
     entry('log-3', now - 26 * DAY_MS, PROVEN_590, 'good', 18, 1, { note: 'One lint speck.' }),
     entry('log-4', now - 12 * DAY_MS, PROVEN_590, 'good', 9, 0),
   ];
-  const recipes = [{ id: 'recipe-590-a', blankId: 'straight-steel-590', pressId: 'tumbler-press-a', settings: PROVEN_590, keptAt: now - 41 * DAY_MS + 3_700_000 }];
+  const recipes = [
+    {
+      id: 'recipe-590-a',
+      blankId: 'straight-steel-590',
+      pressId: 'tumbler-press-a',
+      settings: PROVEN_590,
+      keptAt: now - 41 * DAY_MS + 3_700_000,
+    },
+  ];
   return { log, recipes, runs: [] };
 }
 
@@ -127,6 +203,14 @@ export function demoShop(today: Date): DemoShop {
 
 /** What a shop starts with when it is not the demo: the generic things, no jobs. */
 export const starterShop = (): DemoShop => ({
-  shop: { settings: DEFAULT_SETTINGS, blanks: [...STARTER_BLANKS], presses: [...STARTER_PRESSES], papers: [...STARTER_PAPERS], recipes: [], log: [], runs: [] },
+  shop: {
+    settings: DEFAULT_SETTINGS,
+    blanks: [...STARTER_BLANKS],
+    presses: [...STARTER_PRESSES],
+    papers: [...STARTER_PAPERS],
+    recipes: [],
+    log: [],
+    runs: [],
+  },
   jobs: [],
 });

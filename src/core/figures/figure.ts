@@ -38,7 +38,8 @@ export interface Figure {
   readonly improve?: readonly Improvement[];
 }
 
-export type FigureInput = Omit<Figure, 'arithmetic' | 'inputs'> & Partial<Pick<Figure, 'arithmetic' | 'inputs'>>;
+export type FigureInput = Omit<Figure, 'arithmetic' | 'inputs'> &
+  Partial<Pick<Figure, 'arithmetic' | 'inputs'>>;
 
 export const figure = (f: FigureInput): Figure => ({ arithmetic: [], inputs: [], ...f });
 

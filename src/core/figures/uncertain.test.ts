@@ -40,7 +40,10 @@ test('first-order propagation agrees with a simulation', () => {
   const xs = Array.from({ length: n }, () => 2 * (10 + uniform(0.3)) - Math.PI * (1 + uniform(0.2)));
   const mean = xs.reduce((a, b) => a + b, 0) / n;
   const sd = Math.sqrt(xs.reduce((a, x) => a + (x - mean) ** 2, 0) / n);
-  const model = minus(scaled(measured(10, 0.3 / Math.sqrt(3), 'x'), 2), scaled(measured(1, 0.2 / Math.sqrt(3), 'y'), Math.PI));
+  const model = minus(
+    scaled(measured(10, 0.3 / Math.sqrt(3), 'x'), 2),
+    scaled(measured(1, 0.2 / Math.sqrt(3), 'y'), Math.PI),
+  );
   expect(mean).toBeCloseTo(model.value, 1);
   expect(sd / standardU(model)).toBeGreaterThan(0.985);
   expect(sd / standardU(model)).toBeLessThan(1.015);

@@ -12,7 +12,8 @@ export interface FileKind<T> {
   readonly upgrades: readonly Upgrade[];
 }
 
-const isRecord = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null && !Array.isArray(v);
+const isRecord = (v: unknown): v is Record<string, unknown> =>
+  typeof v === 'object' && v !== null && !Array.isArray(v);
 
 /** The first thing wrong, as a path and a sentence. */
 export function firstIssue(error: z.core.$ZodError): string {
@@ -33,7 +34,11 @@ export function readFile<T>(text: string, kind: FileKind<T>): Result<T> {
     return fail('The file is cut short or is not JSON.', where, way);
   }
   if (!isRecord(raw) || raw.format !== kind.format) {
-    return fail(`This is not a ${kind.noun.toLowerCase()}.`, where, 'Choose a file saved by Mesa Drift for this purpose.');
+    return fail(
+      `This is not a ${kind.noun.toLowerCase()}.`,
+      where,
+      'Choose a file saved by Mesa Drift for this purpose.',
+    );
   }
   const version = raw.version;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
@@ -50,5 +55,7 @@ export function readFile<T>(text: string, kind: FileKind<T>): Result<T> {
     .slice(version - 1, kind.version - 1)
     .reduce<Record<string, unknown>>((file, up, i) => ({ ...up(file), version: version + i + 1 }), raw);
   const parsed = kind.schema.safeParse(upgraded);
-  return parsed.success ? ok(parsed.data) : fail(`${firstIssue(parsed.error)}.`.replace('..', '.'), where, way);
+  return parsed.success
+    ? ok(parsed.data)
+    : fail(`${firstIssue(parsed.error)}.`.replace('..', '.'), where, way);
 }

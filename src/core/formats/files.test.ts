@@ -15,7 +15,11 @@ import { paintPng, quartersJpeg, RED } from './testPicture';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const JOB = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
-const PICTURE = { id: 'p1', mime: 'image/png' as const, base64: Buffer.from(paintPng(4, 3, () => RED)).toString('base64') };
+const PICTURE = {
+  id: 'p1',
+  mime: 'image/png' as const,
+  base64: Buffer.from(paintPng(4, 3, () => RED)).toString('base64'),
+};
 const TEXT = fileText(makeJobFile(JOB, shop, [PICTURE]));
 
 const refusal = (text: string): string => {
@@ -54,9 +58,13 @@ describe('job file', () => {
   });
 
   test('a wrong field is named by its place', () => {
-    expect(refusal(altered((f) => ((f.job as Record<string, unknown>).pieces = -3)))).toMatch(/job › pieces: At least one piece/);
+    expect(refusal(altered((f) => ((f.job as Record<string, unknown>).pieces = -3)))).toMatch(
+      /job › pieces: At least one piece/,
+    );
     expect(refusal(altered((f) => ((f.job as Record<string, unknown>).surprise = 1)))).toMatch(/surprise/);
-    expect(refusal(altered((f) => ((f.pictures as { base64: string }[])[0] = { ...PICTURE, base64: 'a b' })))).toMatch(/picture inside is damaged/);
+    expect(
+      refusal(altered((f) => ((f.pictures as { base64: string }[])[0] = { ...PICTURE, base64: 'a b' }))),
+    ).toMatch(/picture inside is damaged/);
   });
 
   test('a name with a script in it is only a name', () => {
@@ -81,9 +89,22 @@ describe('job file', () => {
   });
 
   test('older versions climb one step at a time', () => {
-    const kind = { ...JOB_FILE, version: 3, upgrades: [(f: Record<string, unknown>) => ({ ...f, steps: '1' }), (f: Record<string, unknown>) => ({ ...f, steps: `${String(f.steps)}2` })], schema: JOB_FILE.schema };
+    const kind = {
+      ...JOB_FILE,
+      version: 3,
+      upgrades: [
+        (f: Record<string, unknown>) => ({ ...f, steps: '1' }),
+        (f: Record<string, unknown>) => ({ ...f, steps: `${String(f.steps)}2` }),
+      ],
+      schema: JOB_FILE.schema,
+    };
     const seen: unknown[] = [];
-    const spy = { ...kind, schema: { safeParse: (v: unknown) => (seen.push(v), { success: true, data: v }) } as unknown as typeof kind.schema };
+    const spy = {
+      ...kind,
+      schema: {
+        safeParse: (v: unknown) => (seen.push(v), { success: true, data: v }),
+      } as unknown as typeof kind.schema,
+    };
     expect(readFile(TEXT, spy).ok).toBe(true);
     expect(seen[0]).toMatchObject({ version: 3, steps: '12' });
   });
@@ -101,17 +122,26 @@ describe('shop file', () => {
 
 test('the schemas in docs are those the application reads with', () => {
   for (const [name, schema] of Object.entries(jsonSchemas())) {
-    expect(JSON.parse(readFileSync(`docs/${name}.schema.json`, 'utf8'))).toEqual(JSON.parse(JSON.stringify(schema)));
+    expect(JSON.parse(readFileSync(`docs/${name}.schema.json`, 'utf8'))).toEqual(
+      JSON.parse(JSON.stringify(schema)),
+    );
   }
 });
 
 describe('PNG', () => {
   test('the checksum is zlib’s', () => {
-    fc.assert(fc.property(fc.uint8Array({ maxLength: 300 }), (b) => expect(crc32(b)).toBe(zlibCrc ? zlibCrc(b) : crc32(b))));
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 300 }), (b) =>
+        expect(crc32(b)).toBe(zlibCrc ? zlibCrc(b) : crc32(b)),
+      ),
+    );
     expect(crc32(new TextEncoder().encode('123456789'))).toBe(0xcbf43926);
   });
   test('the resolution is written once, and rewritten', () => {
-    const once = withResolution(paintPng(5, 4, () => RED), 300);
+    const once = withResolution(
+      paintPng(5, 4, () => RED),
+      300,
+    );
     const twice = once.ok ? withResolution(once.value, 200) : once;
     if (!twice.ok) throw new Error('refused');
     const phys = chunksOf(twice.value).filter((c) => c.type === 'pHYs');
@@ -135,7 +165,12 @@ describe('pictures at the border', () => {
   const latin = (s: string) => Uint8Array.from(s, (c) => c.charCodeAt(0));
 
   test('PNG and JPEG are known by their bytes, whatever the name', () => {
-    expect(what(paintPng(7, 5, () => RED), 'x.txt')).toEqual({ mime: 'image/png', widthPx: 7, heightPx: 5 });
+    expect(
+      what(
+        paintPng(7, 5, () => RED),
+        'x.txt',
+      ),
+    ).toEqual({ mime: 'image/png', widthPx: 7, heightPx: 5 });
     expect(what(quartersJpeg())).toEqual({ mime: 'image/jpeg', widthPx: 64, heightPx: 48 });
     expect(what(quartersJpeg(6))).toEqual({ mime: 'image/jpeg', widthPx: 64, heightPx: 48 });
   });
@@ -164,9 +199,15 @@ describe('pictures at the border', () => {
     expect(what(bytes)).toMatch(/CMYK.*RGB/);
   });
   test('any bytes at all get an answer', () => {
-    fc.assert(fc.property(fc.uint8Array({ maxLength: 200 }), fc.constantFrom([], [0xff, 0xd8, 0xff], [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), (b, head) => {
-      expect(typeof inspectPicture(Uint8Array.from([...head, ...b]), 'x').ok).toBe('boolean');
-    }));
+    fc.assert(
+      fc.property(
+        fc.uint8Array({ maxLength: 200 }),
+        fc.constantFrom([], [0xff, 0xd8, 0xff], [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]),
+        (b, head) => {
+          expect(typeof inspectPicture(Uint8Array.from([...head, ...b]), 'x').ok).toBe('boolean');
+        },
+      ),
+    );
   });
 });
 
@@ -174,7 +215,8 @@ test('the pattern in SVG: one unit to the millimetre, zones where the plan has t
   const { pattern } = plan(JOB, shop).wrap.wrap ?? {};
   if (!pattern) throw new Error('no pattern');
   const svg = patternSvg(pattern, 'x');
-  const attr = (id: string, name: string) => Number(new RegExp(`id="${id}"[^>]*? ${name}="([-\\d.]+)"`).exec(svg)?.[1]);
+  const attr = (id: string, name: string) =>
+    Number(new RegExp(`id="${id}"[^>]*? ${name}="([-\\d.]+)"`).exec(svg)?.[1]);
   expect(attr('trim', 'width')).toBeCloseTo(pattern.trim.width, 3);
   expect(attr('bleed', 'height')).toBeCloseTo(pattern.bleed.height, 3);
   expect(svg).toMatch(/width="([\d.]+)mm" height="([\d.]+)mm" viewBox="-3 -3 \1 \2"/);

@@ -28,7 +28,13 @@ export const jobFileSchema = z.strictObject({
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 
-export const JOB_FILE: FileKind<JobFile> = { format: 'mesa-drift.job', noun: 'Job file', version: 1, schema: jobFileSchema, upgrades: [] };
+export const JOB_FILE: FileKind<JobFile> = {
+  format: 'mesa-drift.job',
+  noun: 'Job file',
+  version: 1,
+  schema: jobFileSchema,
+  upgrades: [],
+};
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
@@ -39,15 +45,24 @@ export const shopFileSchema = z.strictObject({
 });
 export type ShopFile = z.infer<typeof shopFileSchema>;
 
-export const SHOP_FILE: FileKind<ShopFile> = { format: 'mesa-drift.shop', noun: 'Shop file', version: 1, schema: shopFileSchema, upgrades: [] };
+export const SHOP_FILE: FileKind<ShopFile> = {
+  format: 'mesa-drift.shop',
+  noun: 'Shop file',
+  version: 1,
+  schema: shopFileSchema,
+  upgrades: [],
+};
 
 /** Only what one job draws on: its blank, press and papers, what the log says of them, and its own runs. */
 export function shopForJob(job: Job, shop: Shop): Shop {
-  const touches = (x: { blankId: string; pressId: string }) => x.blankId === job.blankId && x.pressId === job.pressId;
+  const touches = (x: { blankId: string; pressId: string }) =>
+    x.blankId === job.blankId && x.pressId === job.pressId;
   return {
     settings: shop.settings,
     blanks: shop.blanks.filter((b) => b.id === job.blankId),
-    presses: shop.presses.filter((p) => p.id === job.pressId || shop.runs.some((r) => r.jobId === job.id && r.pressId === p.id)),
+    presses: shop.presses.filter(
+      (p) => p.id === job.pressId || shop.runs.some((r) => r.jobId === job.id && r.pressId === p.id),
+    ),
     papers: shop.papers,
     recipes: shop.recipes.filter(touches),
     log: shop.log.filter((e) => e.jobId === job.id || touches(e)),
@@ -63,7 +78,11 @@ export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile
   pictures: [...pictures],
 });
 
-export const makeShopFile = (jobs: readonly Job[], shop: Shop, pictures: readonly PictureFile[]): ShopFile => ({
+export const makeShopFile = (
+  jobs: readonly Job[],
+  shop: Shop,
+  pictures: readonly PictureFile[],
+): ShopFile => ({
   format: 'mesa-drift.shop',
   version: 1,
   shop,

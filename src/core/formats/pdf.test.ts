@@ -14,7 +14,9 @@ import { BLUE, GOLD, GREEN, paintPng, quarters, quartersJpeg, RED, type Colour }
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const TUMBLERS = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
 const LABEL_FONT = readFileSync('node_modules/@fontsource/barlow/files/barlow-latin-600-normal.woff');
-const NARROW = readFileSync('node_modules/@fontsource/barlow-condensed/files/barlow-condensed-latin-600-normal.woff');
+const NARROW = readFileSync(
+  'node_modules/@fontsource/barlow-condensed/files/barlow-condensed-latin-600-normal.woff',
+);
 const folder = mkdtempSync(join(tmpdir(), 'mesa-pdf-'));
 
 interface Raster {
@@ -39,10 +41,22 @@ function raster(pdf: string, dpi: number, crop: readonly string[] = []): Raster 
 }
 
 const picture = (widthPx: number, heightPx: number, rest: Partial<PictureRef> = {}): PictureRef => ({
-  id: 'p', name: 'quarters', mime: 'image/png', widthPx, heightPx, orientation: 1, drawn: null, ...rest,
+  id: 'p',
+  name: 'quarters',
+  mime: 'image/png',
+  widthPx,
+  heightPx,
+  orientation: 1,
+  drawn: null,
+  ...rest,
 });
 
-async function make(name: string, job: Job, withShop: Shop, bytes: Uint8Array): Promise<{ readonly path: string; readonly plan: Plan }> {
+async function make(
+  name: string,
+  job: Job,
+  withShop: Shop,
+  bytes: Uint8Array,
+): Promise<{ readonly path: string; readonly plan: Plan }> {
   const p = plan(job, withShop);
   const pdf = await writePdf({
     title: job.name,
@@ -56,7 +70,12 @@ async function make(name: string, job: Job, withShop: Shop, bytes: Uint8Array): 
   return { path, plan: p };
 }
 
-const onA3 = (rest: Partial<Job> = {}): Job => ({ ...TUMBLERS, pieces: 1, sheet: { ...TUMBLERS.sheet, paperId: 'a3' }, ...rest });
+const onA3 = (rest: Partial<Job> = {}): Job => ({
+  ...TUMBLERS,
+  pieces: 1,
+  sheet: { ...TUMBLERS.sheet, paperId: 'a3' },
+  ...rest,
+});
 const run = (cmd: string, args: readonly string[]) => execFileSync(cmd, [...args], { encoding: 'utf8' });
 const near = (a: Colour, b: Colour, by = 12) => a.every((v, i) => Math.abs(v - (b[i] ?? 0)) <= by);
 
@@ -64,18 +83,29 @@ describe('a sheet as another program reads it', () => {
   let made: Awaited<ReturnType<typeof make>>;
   beforeAll(async () => {
     const ref = picture(960, 784);
-    made = await make('sheet', onA3({ art: { ...TUMBLERS.art, picture: ref } }), shop, paintPng(960, 784, quarters(960, 784)));
+    made = await make(
+      'sheet',
+      onA3({ art: { ...TUMBLERS.art, picture: ref } }),
+      shop,
+      paintPng(960, 784, quarters(960, 784)),
+    );
   });
 
   test('page size and boxes within 0.05 mm', () => {
     const info = run('pdfinfo', ['-box', made.path]);
-    const box = (name: string) => (new RegExp(`${name}:\\s+([\\d.-]+)\\s+([\\d.-]+)\\s+([\\d.-]+)\\s+([\\d.-]+)`).exec(info) ?? []).slice(1).map((v) => (Number(v) * 25.4) / 72);
+    const box = (name: string) =>
+      (new RegExp(`${name}:\\s+([\\d.-]+)\\s+([\\d.-]+)\\s+([\\d.-]+)\\s+([\\d.-]+)`).exec(info) ?? [])
+        .slice(1)
+        .map((v) => (Number(v) * 25.4) / 72);
     const [, , mediaW, mediaH] = box('MediaBox');
     expect(Math.abs((mediaW ?? 0) - 297)).toBeLessThan(0.05);
     expect(Math.abs((mediaH ?? 0) - 420)).toBeLessThan(0.05);
     const { pattern } = made.plan.wrap.wrap ?? {};
     if (!pattern) throw new Error('no pattern');
-    for (const [name, rect] of [['TrimBox', pattern.trim], ['BleedBox', pattern.bleed]] as const) {
+    for (const [name, rect] of [
+      ['TrimBox', pattern.trim],
+      ['BleedBox', pattern.bleed],
+    ] as const) {
       const [x0 = 0, y0 = 0, x1 = 0, y1 = 0] = box(name);
       expect(Math.abs(x1 - x0 - rect.width)).toBeLessThan(0.05);
       expect(Math.abs(y1 - y0 - rect.height)).toBeLessThan(0.05);
@@ -87,8 +117,19 @@ describe('a sheet as another program reads it', () => {
     const strip = made.plan.sheet.layout?.strip.rect;
     if (!strip) throw new Error('no strip');
     const px = (mm: number) => String(Math.round((mm * dpi) / 25.4));
-    const r = raster(made.path, dpi, ['-x', px(strip.x), '-y', px(strip.y + 3.6), '-W', px(102.5), '-H', px(3)]);
-    const dark = Array.from({ length: r.width }, (_, x) => x).filter((x) => Array.from({ length: 130 }, (_, y) => r.at(x, y)).some((c) => c[0] < 128));
+    const r = raster(made.path, dpi, [
+      '-x',
+      px(strip.x),
+      '-y',
+      px(strip.y + 3.6),
+      '-W',
+      px(102.5),
+      '-H',
+      px(3),
+    ]);
+    const dark = Array.from({ length: r.width }, (_, x) => x).filter((x) =>
+      Array.from({ length: 130 }, (_, y) => r.at(x, y)).some((c) => c[0] < 128),
+    );
     const length = ((dark[dark.length - 1] ?? 0) - (dark[0] ?? 0) + 1) / r.perMm;
     expect(Math.abs(length - 100)).toBeLessThan(0.05);
   });
@@ -99,7 +140,8 @@ describe('a sheet as another program reads it', () => {
     const { pattern } = made.plan.wrap.wrap ?? {};
     if (!spot || !pattern) throw new Error('no spot');
     const { box } = spot;
-    const onPage = (fx: number, fy: number) => r.at((box.x + fx * box.width) * r.perMm, (box.y + fy * box.height) * r.perMm);
+    const onPage = (fx: number, fy: number) =>
+      r.at((box.x + fx * box.width) * r.perMm, (box.y + fy * box.height) * r.perMm);
     // Seen on the blank, red is upper left; on the mirrored sheet it is upper right.
     expect(near(onPage(0.9, 0.12), RED)).toBe(true);
     expect(near(onPage(0.1, 0.12), GREEN)).toBe(true);
@@ -113,7 +155,12 @@ describe('a sheet as another program reads it', () => {
 
   test('no mark inside the trim: every pixel there is one of the picture’s or the words’ colours', async () => {
     const plain = onA3({ art: { ...TUMBLERS.art, words: null, picture: picture(96, 78) } });
-    const { path, plan: p } = await make('plain', plain, shop, paintPng(96, 78, () => RED));
+    const { path, plan: p } = await make(
+      'plain',
+      plain,
+      shop,
+      paintPng(96, 78, () => RED),
+    );
     const r = raster(path, 200);
     const spot = p.sheet.layout?.spots[0];
     const { pattern } = p.wrap.wrap ?? {};
@@ -121,16 +168,22 @@ describe('a sheet as another program reads it', () => {
     const a = apply(spot.plain, { x: 0, y: 0 });
     let strangers = 0;
     for (let y = a.y + 0.2; y < a.y + pattern.trim.height - 0.2; y += 0.3) {
-      for (let x = a.x + 0.2; x < a.x + pattern.trim.width - 0.2; x += 0.3) if (!near(r.at(x * r.perMm, y * r.perMm), RED, 4)) strangers += 1;
+      for (let x = a.x + 0.2; x < a.x + pattern.trim.width - 0.2; x += 0.3)
+        if (!near(r.at(x * r.perMm, y * r.perMm), RED, 4)) strangers += 1;
     }
     expect(strangers).toBe(0);
     // And the marks are there, outside: dark pixels in the tick room above the bleed.
-    const above = Array.from({ length: 2000 }, (_, i) => r.at((spot.box.x + (i / 2000) * spot.box.width) * r.perMm, (spot.box.y - 1.5) * r.perMm));
+    const above = Array.from({ length: 2000 }, (_, i) =>
+      r.at((spot.box.x + (i / 2000) * spot.box.width) * r.perMm, (spot.box.y - 1.5) * r.perMm),
+    );
     expect(above.some((c) => c[0] < 160)).toBe(true);
   });
 
   test('fonts are embedded, the label can be read', () => {
-    const fonts = run('pdffonts', [made.path]).split('\n').slice(2).filter((l) => l.trim() !== '');
+    const fonts = run('pdffonts', [made.path])
+      .split('\n')
+      .slice(2)
+      .filter((l) => l.trim() !== '');
     expect(fonts.length).toBe(2);
     for (const line of fonts) expect(line).toMatch(/Identity-H\s+yes/);
     const text = run('pdftotext', ['-layout', made.path, '-']);
@@ -148,7 +201,10 @@ describe('a sheet as another program reads it', () => {
 });
 
 test('left to the driver: not mirrored in the file, and the label says so', async () => {
-  const job = onA3({ sheet: { ...TUMBLERS.sheet, paperId: 'a3', mirrorBy: 'driver' }, art: { ...TUMBLERS.art, words: null, picture: picture(96, 78) } });
+  const job = onA3({
+    sheet: { ...TUMBLERS.sheet, paperId: 'a3', mirrorBy: 'driver' },
+    art: { ...TUMBLERS.art, words: null, picture: picture(96, 78) },
+  });
   const { path, plan: p } = await make('driver', job, shop, paintPng(96, 78, quarters(96, 78)));
   const r = raster(path, 100);
   const box = p.sheet.layout?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
@@ -157,12 +213,17 @@ test('left to the driver: not mirrored in the file, and the label says so', asyn
 });
 
 test('turned on its side, the rim edge lies to the right of the page and the mirror still happens once', async () => {
-  const job: Job = { ...onA3(), sheet: { ...TUMBLERS.sheet, paperId: 'a4' }, art: { ...TUMBLERS.art, words: null, picture: picture(96, 78) } };
+  const job: Job = {
+    ...onA3(),
+    sheet: { ...TUMBLERS.sheet, paperId: 'a4' },
+    art: { ...TUMBLERS.art, words: null, picture: picture(96, 78) },
+  };
   const { path, plan: p } = await make('turned', job, shop, paintPng(96, 78, quarters(96, 78)));
   expect(p.sheet.layout?.turned).toBe(true);
   const r = raster(path, 100);
   const box = p.sheet.layout?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
-  const at = (fx: number, fy: number) => r.at((box.x + fx * box.width) * r.perMm, (box.y + fy * box.height) * r.perMm);
+  const at = (fx: number, fy: number) =>
+    r.at((box.x + fx * box.width) * r.perMm, (box.y + fy * box.height) * r.perMm);
   // Mirrored (green upper left), then a quarter turn clockwise: green upper right, red lower right, gold upper left.
   expect(near(at(0.88, 0.1), GREEN)).toBe(true);
   expect(near(at(0.88, 0.9), RED)).toBe(true);
@@ -177,7 +238,10 @@ test.each([
 ])('a JPEG held by EXIF orientation %d prints as it is seen', async (orientation, upperLeftSeen) => {
   const [w, h] = orientation >= 5 ? [48, 64] : [64, 48];
   const ref = picture(w, h, { mime: 'image/jpeg', orientation });
-  const job = onA3({ sheet: { ...TUMBLERS.sheet, paperId: 'a3', mirrorBy: 'driver' }, art: { picture: ref, words: null, placement: { ...TUMBLERS.art.placement, base: 'fit' } } });
+  const job = onA3({
+    sheet: { ...TUMBLERS.sheet, paperId: 'a3', mirrorBy: 'driver' },
+    art: { picture: ref, words: null, placement: { ...TUMBLERS.art.placement, base: 'fit' } },
+  });
   const { path, plan: p } = await make(`exif-${orientation}`, job, shop, quartersJpeg(orientation));
   const corner = p.art.placed?.corners[0];
   const spot = p.sheet.layout?.spots[0];
@@ -189,7 +253,12 @@ test.each([
 
 test('a picture with transparency is still printed in its colours', async () => {
   const job = onA3({ art: { ...TUMBLERS.art, words: null, picture: picture(60, 50) } });
-  const { path, plan: p } = await make('alpha', job, shop, paintPng(60, 50, () => BLUE, true));
+  const { path, plan: p } = await make(
+    'alpha',
+    job,
+    shop,
+    paintPng(60, 50, () => BLUE, true),
+  );
   const box = p.sheet.layout?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
   const r = raster(path, 72);
   expect(near(r.at((box.x + 50) * r.perMm, (box.y + 50) * r.perMm), BLUE)).toBe(true);

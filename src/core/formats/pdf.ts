@@ -71,7 +71,12 @@ async function embedPixels(doc: PDFDocument, ref: PictureRef, bytes: Uint8Array)
     BitsPerComponent: header.bitDepth,
     ColorSpace: space,
     Filter: 'FlateDecode',
-    DecodeParms: { Predictor: 15, Colors: header.colourType === 2 ? 3 : 1, BitsPerComponent: header.bitDepth, Columns: header.widthPx },
+    DecodeParms: {
+      Predictor: 15,
+      Colors: header.colourType === 2 ? 3 : 1,
+      BitsPerComponent: header.bitDepth,
+      Columns: header.widthPx,
+    },
     Length: idat.length,
   });
   return doc.context.register(PDFRawStream.of(dict, idat));
@@ -107,14 +112,24 @@ const rgb = (hex: string): PDFOperator => {
 };
 
 /** Letters one at a time at their own places, so the sheet agrees with the screen to the hair. */
-function letterOps(font: PDFFont, key: PDFName, em: number, m: Affine, letters: readonly { letter: string; xMm: number }[], colour: string): PDFOperator[] {
+function letterOps(
+  font: PDFFont,
+  key: PDFName,
+  em: number,
+  m: Affine,
+  letters: readonly { letter: string; xMm: number }[],
+  colour: string,
+): PDFOperator[] {
   return [
     pushGraphicsState(),
     rgb(colour),
     concat(m),
     beginText(),
     setFontAndSize(key, em),
-    ...letters.flatMap(({ letter, xMm }) => [setTextMatrix(1, 0, 0, -1, xMm, 0), showText(font.encodeText(letter))]),
+    ...letters.flatMap(({ letter, xMm }) => [
+      setTextMatrix(1, 0, 0, -1, xMm, 0),
+      showText(font.encodeText(letter)),
+    ]),
     endText(),
     popGraphicsState(),
   ];
@@ -130,7 +145,15 @@ function itemOps(item: PageItem, ink: Ink, keys: PageKeys): PDFOperator[] {
   switch (item.kind) {
     case 'picture':
       if (!ink.picture || !keys.picture) return [];
-      return [pushGraphicsState(), ...path(item.clip), clip(), endPath(), concat(compose(item.matrix, ink.picture.unitToSeen)), drawObject(keys.picture), popGraphicsState()];
+      return [
+        pushGraphicsState(),
+        ...path(item.clip),
+        clip(),
+        endPath(),
+        concat(compose(item.matrix, ink.picture.unitToSeen)),
+        drawObject(keys.picture),
+        popGraphicsState(),
+      ];
     case 'words': {
       const font = ink.words.get(item.font);
       const key = keys.words.get(item.font);
@@ -139,7 +162,12 @@ function itemOps(item: PageItem, ink: Ink, keys: PageKeys): PDFOperator[] {
       return [pushGraphicsState(), ...path(item.clip), clip(), endPath(), ...letters, popGraphicsState()];
     }
     case 'line':
-      return [setLineWidth(item.widthMm), moveTo(item.from.x, item.from.y), lineTo(item.to.x, item.to.y), stroke()];
+      return [
+        setLineWidth(item.widthMm),
+        moveTo(item.from.x, item.from.y),
+        lineTo(item.to.x, item.to.y),
+        stroke(),
+      ];
     case 'bar':
       return barOps(item.rect, item.filled, item.matrix);
     case 'text': {
@@ -154,11 +182,20 @@ function barOps(rect: Rect, filled: boolean, m: Affine): PDFOperator[] {
   const draw = (r: Rect) => [...path(rectCorners(r).map((p) => apply(m, p))), fill()];
   if (filled) return draw(rect);
   const hair = 0.15;
-  return [...draw({ ...rect, height: hair }), ...draw({ ...rect, y: rect.y + rect.height - hair, height: hair })];
+  return [
+    ...draw({ ...rect, height: hair }),
+    ...draw({ ...rect, y: rect.y + rect.height - hair, height: hair }),
+  ];
 }
 
 function setBoxes(target: PDFPage, page: Page): void {
-  const box = (r: Rect) => [r.x * PT_PER_MM, (page.heightMm - r.y - r.height) * PT_PER_MM, r.width * PT_PER_MM, r.height * PT_PER_MM] as const;
+  const box = (r: Rect) =>
+    [
+      r.x * PT_PER_MM,
+      (page.heightMm - r.y - r.height) * PT_PER_MM,
+      r.width * PT_PER_MM,
+      r.height * PT_PER_MM,
+    ] as const;
   target.setMediaBox(0, 0, page.widthMm * PT_PER_MM, page.heightMm * PT_PER_MM);
   target.setTrimBox(...box(page.trimBox));
   target.setBleedBox(...box(page.bleedBox));
@@ -170,11 +207,18 @@ function drawPage(doc: PDFDocument, page: Page, ink: Ink): void {
   const keys: PageKeys = {
     picture: ink.picture && target.node.newXObject('Picture', ink.picture.ref),
     label: target.node.newFontDictionary(ink.label.name, ink.label.ref),
-    words: new Map([...ink.words].map(([id, font]) => [id, target.node.newFontDictionary(font.name, font.ref)])),
+    words: new Map(
+      [...ink.words].map(([id, font]) => [id, target.node.newFontDictionary(font.name, font.ref)]),
+    ),
   };
   // Page mm with y down, to points with y up.
   const base = compose(translate(0, page.heightMm * PT_PER_MM), scale(PT_PER_MM, -PT_PER_MM));
-  target.pushOperators(pushGraphicsState(), concat(base), ...page.items.flatMap((i) => itemOps(i, ink, keys)), popGraphicsState());
+  target.pushOperators(
+    pushGraphicsState(),
+    concat(base),
+    ...page.items.flatMap((i) => itemOps(i, ink, keys)),
+    popGraphicsState(),
+  );
 }
 
 /** Writes the pages as a PDF at true size. Text is live text in embedded, subset fonts; nothing is resampled. */

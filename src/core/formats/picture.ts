@@ -12,7 +12,10 @@ export interface PictureFacts {
 export const MOST_MEGAPIXELS = 100;
 export const MOST_BYTES = 60_000_000;
 
-const KNOWN_OTHERS: readonly { readonly kind: string; readonly test: (b: Uint8Array, head: string) => boolean }[] = [
+const KNOWN_OTHERS: readonly {
+  readonly kind: string;
+  readonly test: (b: Uint8Array, head: string) => boolean;
+}[] = [
   { kind: 'a PDF', test: (_, h) => h.startsWith('%PDF') },
   { kind: 'a GIF', test: (_, h) => h.startsWith('GIF8') },
   { kind: 'a WebP picture', test: (_, h) => h.startsWith('RIFF') && h.slice(8, 12) === 'WEBP' },
@@ -27,13 +30,21 @@ export function inspectPicture(bytes: Uint8Array, name: string): Result<PictureF
   const where = name;
   if (bytes.length === 0) return fail('The file is empty.', where, 'Copy or save it again.');
   if (bytes.length > MOST_BYTES) {
-    return fail(`The file is ${Math.round(bytes.length / 1e6)} MB.`, where, `Save it under ${MOST_BYTES / 1e6} MB.`);
+    return fail(
+      `The file is ${Math.round(bytes.length / 1e6)} MB.`,
+      where,
+      `Save it under ${MOST_BYTES / 1e6} MB.`,
+    );
   }
   const head = String.fromCharCode(...bytes.subarray(0, 256));
   const facts = isPng(bytes) ? pngFacts(bytes, where) : isJpeg(bytes) ? jpegFacts(bytes, where) : null;
   if (facts === null) {
     const other = KNOWN_OTHERS.find((o) => o.test(bytes, head));
-    return fail(other ? `This is ${other.kind}.` : 'This is not a picture known here.', where, 'Save it as PNG or JPEG.');
+    return fail(
+      other ? `This is ${other.kind}.` : 'This is not a picture known here.',
+      where,
+      'Save it as PNG or JPEG.',
+    );
   }
   if (!facts.ok) return facts;
   const { widthPx, heightPx } = facts.value;
@@ -74,7 +85,8 @@ function jpegFacts(bytes: Uint8Array, where: string): Result<PictureFacts> {
     }
     if (isFrame(marker)) {
       if (!endsWell(bytes)) return damaged;
-      if (dv.getUint8(at + 9) === 4) return fail('This JPEG is in CMYK, the colours of an offset press.', where, 'Save it as RGB.');
+      if (dv.getUint8(at + 9) === 4)
+        return fail('This JPEG is in CMYK, the colours of an offset press.', where, 'Save it as RGB.');
       return ok({ mime: 'image/jpeg', widthPx: dv.getUint16(at + 7), heightPx: dv.getUint16(at + 5) });
     }
     at += 2 + dv.getUint16(at + 2);

@@ -78,7 +78,10 @@ export function makeChunk(type: string, data: Uint8Array): Uint8Array {
   const out = new Uint8Array(12 + data.length);
   const dv = view(out);
   dv.setUint32(0, data.length);
-  out.set([...type].map((ch) => ch.charCodeAt(0)), 4);
+  out.set(
+    [...type].map((ch) => ch.charCodeAt(0)),
+    4,
+  );
   out.set(data, 8);
   dv.setUint32(8 + data.length, crc32(out.subarray(4, 8 + data.length)));
   return out;
@@ -113,7 +116,9 @@ export function joinBytes(parts: readonly Uint8Array[]): Uint8Array<ArrayBuffer>
 }
 
 /** Compressed pixels a PDF can hold as they are, or null where they would have to be decoded (alpha, interlace, 16 bit). */
-export function liftPixels(bytes: Uint8Array): { readonly header: PngHeader; readonly idat: Uint8Array; readonly palette: Uint8Array | null } | null {
+export function liftPixels(
+  bytes: Uint8Array,
+): { readonly header: PngHeader; readonly idat: Uint8Array; readonly palette: Uint8Array | null } | null {
   const header = pngHeader(bytes);
   if (!header.ok) return null;
   const { bitDepth, colourType, interlaced } = header.value;

@@ -2,7 +2,10 @@ import type { Rect } from '../shapes/straight';
 import type { Pattern } from '../wrap/wrap';
 
 const escapeXml = (text: string): string =>
-  text.replace(/[&<>"']/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c] ?? c);
+  text.replace(
+    /[&<>"']/g,
+    (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c] ?? c,
+  );
 
 const n = (v: number): string => String(Math.round(v * 1e4) / 1e4);
 
@@ -24,7 +27,9 @@ export function patternSvg(pattern: Pattern, title: string): string {
     ...noGo.map((z, i) => rect(`stay-clear-${i + 1}`, z, 'fill="#c8371b" fill-opacity="0.3"')),
     `<line id="front" x1="${n(front.x)}" y1="${n(bleed.y)}" x2="${n(front.x)}" y2="${n(trim.y)}" stroke="#14211f" stroke-width="0.25"/>`,
     ...(pattern.meetsAtMm < trim.width
-      ? [`<line id="meets" x1="${n(pattern.meetsAtMm)}" y1="${n(bleed.y)}" x2="${n(pattern.meetsAtMm)}" y2="${n(trim.y)}" stroke="#14211f" stroke-width="0.25"/>`]
+      ? [
+          `<line id="meets" x1="${n(pattern.meetsAtMm)}" y1="${n(bleed.y)}" x2="${n(pattern.meetsAtMm)}" y2="${n(trim.y)}" stroke="#14211f" stroke-width="0.25"/>`,
+        ]
       : []),
     '</svg>',
   ];

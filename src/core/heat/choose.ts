@@ -26,7 +26,12 @@ export function goodPiecesBehind(recipe: Recipe, log: readonly LogEntry[]): numb
 }
 
 /** The shop's own recipe for a blank on a press: the newest it chose to keep. */
-export function provenFor(blankId: string, pressId: string, recipes: readonly Recipe[], log: readonly LogEntry[]): ProvenRecipe | null {
+export function provenFor(
+  blankId: string,
+  pressId: string,
+  recipes: readonly Recipe[],
+  log: readonly LogEntry[],
+): ProvenRecipe | null {
   const own = recipes.filter((r) => r.blankId === blankId && r.pressId === pressId);
   const newest = own.reduce<Recipe | null>((a, b) => (a && a.keptAt >= b.keptAt ? a : b), null);
   return newest && { recipe: newest, goodPieces: goodPiecesBehind(newest, log) };
@@ -42,7 +47,15 @@ export interface ChosenHeat {
   readonly coverage: Coverage | null;
 }
 
-const KEYS = ['platenC', 'dwellS', 'passes', 'clock', 'pressure', 'peel', 'fallBackC'] as const satisfies readonly (keyof HeatSettings)[];
+const KEYS = [
+  'platenC',
+  'dwellS',
+  'passes',
+  'clock',
+  'pressure',
+  'peel',
+  'fallBackC',
+] as const satisfies readonly (keyof HeatSettings)[];
 
 /** A job's settings: what the person set, over the proven recipe, over the starting range. Null where nothing is known. */
 export function chooseHeat(

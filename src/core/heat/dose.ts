@@ -11,8 +11,12 @@ export const doseRate = (c: number, activation: number = ACTIVATION_J_MOL.usual)
   Math.exp((-activation / R) * (1 / (c + KELVIN) - 1 / REFERENCE_K));
 
 /** Time at `toC` that gives the dose of `s` seconds at `fromC`. Isothermal: warming up and falling back are not in it. */
-export const equalDoseS = (s: number, fromC: number, toC: number, activation: number = ACTIVATION_J_MOL.usual): number =>
-  (s * doseRate(fromC, activation)) / doseRate(toC, activation);
+export const equalDoseS = (
+  s: number,
+  fromC: number,
+  toC: number,
+  activation: number = ACTIVATION_J_MOL.usual,
+): number => (s * doseRate(fromC, activation)) / doseRate(toC, activation);
 
 export interface Estimate {
   readonly value: number;

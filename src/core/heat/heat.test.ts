@@ -29,13 +29,18 @@ describe('dose', () => {
   });
   test('there and back is the same time; hotter is shorter', () => {
     fc.assert(
-      fc.property(fc.double({ min: 10, max: 900, noNaN: true }), fc.double({ min: 150, max: 215, noNaN: true }), fc.double({ min: 150, max: 215, noNaN: true }), (s, a, b) => {
-        expect(equalDoseS(equalDoseS(s, a, b), b, a)).toBeCloseTo(s, 6);
-        if (b > a + 0.01) expect(equalDoseS(s, a, b)).toBeLessThan(s);
-        const e = equalDose(s, a, b);
-        expect(e.low).toBeLessThanOrEqual(e.value + 1e-9);
-        expect(e.high).toBeGreaterThanOrEqual(e.value - 1e-9);
-      }),
+      fc.property(
+        fc.double({ min: 10, max: 900, noNaN: true }),
+        fc.double({ min: 150, max: 215, noNaN: true }),
+        fc.double({ min: 150, max: 215, noNaN: true }),
+        (s, a, b) => {
+          expect(equalDoseS(equalDoseS(s, a, b), b, a)).toBeCloseTo(s, 6);
+          if (b > a + 0.01) expect(equalDoseS(s, a, b)).toBeLessThan(s);
+          const e = equalDose(s, a, b);
+          expect(e.low).toBeLessThanOrEqual(e.value + 1e-9);
+          expect(e.high).toBeGreaterThanOrEqual(e.value - 1e-9);
+        },
+      ),
     );
   });
 });
@@ -43,33 +48,48 @@ describe('dose', () => {
 describe('how the heater reaches round', () => {
   test('least and most exposures agree with counting points one by one', () => {
     fc.assert(
-      fc.property(fc.double({ min: 20, max: 359, noNaN: true }), fc.integer({ min: 1, max: 6 }), (covered, passes) => {
-        const counts = Array.from({ length: 7200 }, (_, i) => {
-          const at = i * 0.05 + 0.0123;
-          let n = 0;
-          for (let p = 0; p < passes; p += 1) if ((((at - (p * 360) / passes) % 360) + 360) % 360 < covered) n += 1;
-          return n;
-        });
-        const [least, most] = exposures(covered, passes);
-        const nearEdge = Math.abs(covered / (360 / passes) - Math.round(covered / (360 / passes))) < 0.01;
-        if (nearEdge) return;
-        expect(least).toBe(Math.min(...counts));
-        expect(most).toBe(Math.max(...counts));
-      }),
+      fc.property(
+        fc.double({ min: 20, max: 359, noNaN: true }),
+        fc.integer({ min: 1, max: 6 }),
+        (covered, passes) => {
+          const counts = Array.from({ length: 7200 }, (_, i) => {
+            const at = i * 0.05 + 0.0123;
+            let n = 0;
+            for (let p = 0; p < passes; p += 1)
+              if ((((at - (p * 360) / passes) % 360) + 360) % 360 < covered) n += 1;
+            return n;
+          });
+          const [least, most] = exposures(covered, passes);
+          const nearEdge = Math.abs(covered / (360 / passes) - Math.round(covered / (360 / passes))) < 0.01;
+          if (nearEdge) return;
+          expect(least).toBe(Math.min(...counts));
+          expect(most).toBe(Math.max(...counts));
+        },
+      ),
       { numRuns: 60 },
     );
   });
   test('covered and gap make the round; passes needed do reach', () => {
     fc.assert(
-      fc.property(fc.double({ min: 60, max: 640, noNaN: true }), fc.double({ min: 60, max: 600, noNaN: true }), (c, heater) => {
-        const one = coverage(c, heater, 1);
-        expect(one.coveredDeg + one.gapDeg).toBeCloseTo(360, 9);
-        if (one.passesNeeded < 6) expect(coverage(c, heater, one.passesNeeded).exposures[0]).toBeGreaterThanOrEqual(1);
-      }),
+      fc.property(
+        fc.double({ min: 60, max: 640, noNaN: true }),
+        fc.double({ min: 60, max: 600, noNaN: true }),
+        (c, heater) => {
+          const one = coverage(c, heater, 1);
+          expect(one.coveredDeg + one.gapDeg).toBeCloseTo(360, 9);
+          if (one.passesNeeded < 6)
+            expect(coverage(c, heater, one.passesNeeded).exposures[0]).toBeGreaterThanOrEqual(1);
+        },
+      ),
     );
   });
   test('a mat that goes all round needs one pass; two halves need more than two', () => {
-    expect(coverage(230, 240, 1)).toMatchObject({ coveredDeg: 360, passesNeeded: 1, gapDeg: 0, exposures: [1, 1] });
+    expect(coverage(230, 240, 1)).toMatchObject({
+      coveredDeg: 360,
+      passesNeeded: 1,
+      gapDeg: 0,
+      exposures: [1, 1],
+    });
     expect(coverage(360, 180, 2).passesNeeded).toBe(3);
   });
 });
@@ -143,7 +163,9 @@ describe('what a job starts from', () => {
   test('only good pieces at just these settings count', () => {
     const [recipe] = DEMO.shop.recipes;
     if (!recipe) throw new Error('demo has a recipe');
-    expect(goodPiecesBehind({ ...recipe, settings: { ...recipe.settings, dwellS: 66 } }, DEMO.shop.log)).toBe(0);
+    expect(goodPiecesBehind({ ...recipe, settings: { ...recipe.settings, dwellS: 66 } }, DEMO.shop.log)).toBe(
+      0,
+    );
     expect(sameSettings(recipe.settings, { ...recipe.settings })).toBe(true);
     expect(sameSettings(recipe.settings, { ...recipe.settings, fallBackC: null })).toBe(false);
   });

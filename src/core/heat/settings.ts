@@ -2,7 +2,15 @@ import '../zodSetup';
 import * as z from 'zod/mini';
 import { CLOCKS } from '../shop/press';
 
-export const PRESSURES = ['light', 'light-medium', 'medium', 'medium-firm', 'firm', 'sleeve', 'film'] as const;
+export const PRESSURES = [
+  'light',
+  'light-medium',
+  'medium',
+  'medium-firm',
+  'firm',
+  'sleeve',
+  'film',
+] as const;
 export const PEELS = ['hot', 'warm', 'cold', 'quench'] as const;
 export type Peel = (typeof PEELS)[number];
 export type Pressure = (typeof PRESSURES)[number];

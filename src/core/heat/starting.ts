@@ -14,14 +14,78 @@ export interface StartingRange {
 }
 
 export const STARTING_RANGES: readonly StartingRange[] = [
-  { material: 'ceramic', press: 'mug', platenC: [185, 205], dwellS: [150, 300], pressure: 'medium-firm', peel: 'hot', note: 'The press sags on loading; add time for a thick wall.' },
-  { material: 'ceramic', press: 'tumbler', platenC: [185, 205], dwellS: [150, 300], pressure: 'medium-firm', peel: 'hot', note: 'The press sags on loading; add time for a thick wall.' },
-  { material: 'ceramic', press: 'oven', platenC: [190, 205], dwellS: [600, 960], pressure: 'sleeve', peel: 'hot', note: 'Turn once half way.' },
-  { material: 'steel', press: 'tumbler', platenC: [175, 205], dwellS: [50, 80], pressure: 'medium', peel: 'hot', note: 'A vacuum wall heats fast.' },
-  { material: 'steel', press: 'mug', platenC: [175, 205], dwellS: [50, 80], pressure: 'medium', peel: 'hot', note: 'A vacuum wall heats fast.' },
-  { material: 'steel', press: 'oven', platenC: [180, 200], dwellS: [300, 480], pressure: 'film', peel: 'hot', note: 'The whole wrap in one go.' },
-  { material: 'glass', press: 'tumbler', platenC: [175, 190], dwellS: [120, 200], pressure: 'light-medium', peel: 'warm', note: 'Glass cracks: never quench it.' },
-  { material: 'glass', press: 'mug', platenC: [175, 190], dwellS: [120, 200], pressure: 'light-medium', peel: 'warm', note: 'Glass cracks: never quench it.' },
+  {
+    material: 'ceramic',
+    press: 'mug',
+    platenC: [185, 205],
+    dwellS: [150, 300],
+    pressure: 'medium-firm',
+    peel: 'hot',
+    note: 'The press sags on loading; add time for a thick wall.',
+  },
+  {
+    material: 'ceramic',
+    press: 'tumbler',
+    platenC: [185, 205],
+    dwellS: [150, 300],
+    pressure: 'medium-firm',
+    peel: 'hot',
+    note: 'The press sags on loading; add time for a thick wall.',
+  },
+  {
+    material: 'ceramic',
+    press: 'oven',
+    platenC: [190, 205],
+    dwellS: [600, 960],
+    pressure: 'sleeve',
+    peel: 'hot',
+    note: 'Turn once half way.',
+  },
+  {
+    material: 'steel',
+    press: 'tumbler',
+    platenC: [175, 205],
+    dwellS: [50, 80],
+    pressure: 'medium',
+    peel: 'hot',
+    note: 'A vacuum wall heats fast.',
+  },
+  {
+    material: 'steel',
+    press: 'mug',
+    platenC: [175, 205],
+    dwellS: [50, 80],
+    pressure: 'medium',
+    peel: 'hot',
+    note: 'A vacuum wall heats fast.',
+  },
+  {
+    material: 'steel',
+    press: 'oven',
+    platenC: [180, 200],
+    dwellS: [300, 480],
+    pressure: 'film',
+    peel: 'hot',
+    note: 'The whole wrap in one go.',
+  },
+  {
+    material: 'glass',
+    press: 'tumbler',
+    platenC: [175, 190],
+    dwellS: [120, 200],
+    pressure: 'light-medium',
+    peel: 'warm',
+    note: 'Glass cracks: never quench it.',
+  },
+  {
+    material: 'glass',
+    press: 'mug',
+    platenC: [175, 190],
+    dwellS: [120, 200],
+    pressure: 'light-medium',
+    peel: 'warm',
+    note: 'Glass cracks: never quench it.',
+  },
 ];
 
 export const startingRange = (material: Material, press: PressKind): StartingRange | null =>
@@ -30,7 +94,12 @@ export const startingRange = (material: Material, press: PressKind): StartingRan
 const middle = ([lo, hi]: readonly [number, number]): number => (lo + hi) / 2;
 
 /** The middle of a range, rounded to what a press can be set to: whole degrees, 5 s. */
-export function startFrom(range: StartingRange, passes: number, clock: HeatSettings['clock'], autoTimer: boolean): HeatSettings {
+export function startFrom(
+  range: StartingRange,
+  passes: number,
+  clock: HeatSettings['clock'],
+  autoTimer: boolean,
+): HeatSettings {
   const platenC = Math.round(middle(range.platenC));
   return {
     platenC,

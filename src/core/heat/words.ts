@@ -17,8 +17,16 @@ export const CLOCK_WORDS: Readonly<Record<Clock, string>> = {
 };
 
 export const PEEL_NOTES: Readonly<Record<Peel, { label: string; gain: string; risk: string }>> = {
-  hot: { label: 'Hot, at once', gain: 'Stops the cooking.', risk: 'Lifting and dropping back leaves a second edge.' },
+  hot: {
+    label: 'Hot, at once',
+    gain: 'Stops the cooking.',
+    risk: 'Lifting and dropping back leaves a second edge.',
+  },
   warm: { label: 'Warm', gain: 'Less slip than hot.', risk: 'Still cooking while it waits.' },
   cold: { label: 'Cold', gain: 'Nothing can shift.', risk: 'Cooks on while wrapped; blacks can brown.' },
-  quench: { label: 'Quench in water', gain: 'Stops everything at once.', risk: 'Only some ceramics stand it. Never glass.' },
+  quench: {
+    label: 'Quench in water',
+    gain: 'Stops everything at once.',
+    risk: 'Only some ceramics stand it. Never glass.',
+  },
 };

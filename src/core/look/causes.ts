@@ -10,7 +10,14 @@ type PaperState = (typeof PAPER_STATES)[number];
 /** How the used paper speaks for or against a cause: factors on its weight. */
 const PAPER_SAYS: Readonly<Record<PaperState, Partial<Record<CauseId, number>>>> = {
   even: { 'too-cool': 0.3, 'too-short': 0.3, 'light-pressure': 0.4, 'moved-hot': 1.5 },
-  'left-all': { 'too-cool': 2.5, 'too-short': 2.5, 'not-recovered': 2, 'light-pressure': 1.5, 'too-hot': 0.2, 'too-long': 0.2 },
+  'left-all': {
+    'too-cool': 2.5,
+    'too-short': 2.5,
+    'not-recovered': 2,
+    'light-pressure': 1.5,
+    'too-hot': 0.2,
+    'too-long': 0.2,
+  },
   'left-in-places': { 'uneven-pressure': 3, 'over-curve': 2.5, 'past-heater': 2.5, 'air-in-seam': 1.5 },
   browned: { 'too-hot': 3, 'too-long': 3, 'left-wrapped': 2, 'too-cool': 0.1, 'too-short': 0.1 },
 };
@@ -34,7 +41,11 @@ export interface RankedCause {
  * Causes of what was marked, most likely first. Each mark gives its causes weight 1, 1/2, 1/3 ... by their place in the
  * stated table, times its severity; the used paper and the verdict then speak for and against.
  */
-export function rankCauses(marks: readonly Mark[], paper: PaperState | null, verdict: Verdict | null): readonly RankedCause[] {
+export function rankCauses(
+  marks: readonly Mark[],
+  paper: PaperState | null,
+  verdict: Verdict | null,
+): readonly RankedCause[] {
   const weights = new Map<CauseId, number>();
   for (const mark of marks) {
     const fault = FAULTS.find((f) => f.id === mark.fault);
@@ -67,7 +78,11 @@ const hotter = (s: HeatSettings, platenC: number): OneChange => ({
 });
 
 /** The one thing to change next, from the likeliest cause, or from the verdict where nothing is marked. */
-export function oneChange(ranked: readonly RankedCause[], verdict: Verdict | null, s: HeatSettings): OneChange | null {
+export function oneChange(
+  ranked: readonly RankedCause[],
+  verdict: Verdict | null,
+  s: HeatSettings,
+): OneChange | null {
   const first = ranked[0];
   const cause = first?.cause ?? (verdict === 'under' ? 'too-short' : verdict === 'over' ? 'too-long' : null);
   if (cause === null) return null;
@@ -75,18 +90,27 @@ export function oneChange(ranked: readonly RankedCause[], verdict: Verdict | nul
   switch (cause) {
     case 'too-short': {
       const dwellS = s.dwellS + step;
-      return { text: say`Press ${seconds(dwellS)} instead of ${seconds(s.dwellS)} a pass, nothing else.`, heat: { dwellS } };
+      return {
+        text: say`Press ${seconds(dwellS)} instead of ${seconds(s.dwellS)} a pass, nothing else.`,
+        heat: { dwellS },
+      };
     }
     case 'too-long': {
       const dwellS = Math.max(1, s.dwellS - step);
-      return { text: say`Press ${seconds(dwellS)} instead of ${seconds(s.dwellS)} a pass, nothing else.`, heat: { dwellS } };
+      return {
+        text: say`Press ${seconds(dwellS)} instead of ${seconds(s.dwellS)} a pass, nothing else.`,
+        heat: { dwellS },
+      };
     }
     case 'too-cool':
       return hotter(s, Math.min(260, s.platenC + 4));
     case 'too-hot':
       return hotter(s, Math.max(100, s.platenC - 4));
     case 'not-recovered':
-      return { text: say`${CAUSES[cause].change}`, heat: s.clock === 'at-temperature' ? null : { clock: 'at-temperature' } };
+      return {
+        text: say`${CAUSES[cause].change}`,
+        heat: s.clock === 'at-temperature' ? null : { clock: 'at-temperature' },
+      };
     default:
       return { text: say`${CAUSES[cause].change}`, heat: null };
   }

@@ -5,8 +5,22 @@ import { PAPER_STATES, VERDICTS, type Mark } from '../shop/records';
 import { oneChange, rankCauses } from './causes';
 import { CAUSES, FAULT_IDS, FAULTS, type FaultId } from './faults';
 
-const mark = (fault: FaultId, severity: Mark['severity'] = 2): Mark => ({ id: 'm', fault, xMm: 10, yMm: 10, severity });
-const S: HeatSettings = { platenC: 188, dwellS: 65, passes: 2, clock: 'from-closing', pressure: 'medium', peel: 'hot', fallBackC: 170 };
+const mark = (fault: FaultId, severity: Mark['severity'] = 2): Mark => ({
+  id: 'm',
+  fault,
+  xMm: 10,
+  yMm: 10,
+  severity,
+});
+const S: HeatSettings = {
+  platenC: 188,
+  dwellS: 65,
+  passes: 2,
+  clock: 'from-closing',
+  pressure: 'medium',
+  peel: 'hot',
+  fallBackC: 170,
+};
 
 test('every fault has causes and every cause has words and one change', () => {
   for (const f of FAULTS) for (const c of f.causes) expect(CAUSES[c].change.length).toBeGreaterThan(10);
@@ -15,16 +29,27 @@ test('every fault has causes and every cause has words and one change', () => {
 });
 
 test('alone, a fault’s causes come in the order of the table', () => {
-  for (const f of FAULTS) expect(rankCauses([mark(f.id)], null, null).map((c) => c.cause)).toEqual([...f.causes]);
+  for (const f of FAULTS)
+    expect(rankCauses([mark(f.id)], null, null).map((c) => c.cause)).toEqual([...f.causes]);
 });
 
 test('shares are of one whole, whatever is marked', () => {
   fc.assert(
-    fc.property(fc.array(fc.constantFrom(...FAULT_IDS), { minLength: 1, maxLength: 8 }), fc.constantFrom(null, ...PAPER_STATES), fc.constantFrom(null, ...VERDICTS), (faults, paper, verdict) => {
-      const ranked = rankCauses(faults.map((f) => mark(f)), paper, verdict);
-      expect(ranked.reduce((s, c) => s + c.share, 0)).toBeCloseTo(1, 9);
-      for (let i = 1; i < ranked.length; i += 1) expect(ranked[i - 1]?.share ?? 0).toBeGreaterThanOrEqual(ranked[i]?.share ?? 0);
-    }),
+    fc.property(
+      fc.array(fc.constantFrom(...FAULT_IDS), { minLength: 1, maxLength: 8 }),
+      fc.constantFrom(null, ...PAPER_STATES),
+      fc.constantFrom(null, ...VERDICTS),
+      (faults, paper, verdict) => {
+        const ranked = rankCauses(
+          faults.map((f) => mark(f)),
+          paper,
+          verdict,
+        );
+        expect(ranked.reduce((s, c) => s + c.share, 0)).toBeCloseTo(1, 9);
+        for (let i = 1; i < ranked.length; i += 1)
+          expect(ranked[i - 1]?.share ?? 0).toBeGreaterThanOrEqual(ranked[i]?.share ?? 0);
+      },
+    ),
   );
   expect(rankCauses([], 'even', 'good')).toEqual([]);
 });

@@ -23,8 +23,21 @@ const preparationsOf = (b: Blank): readonly string[] => [
 function figuresOf(b: Blank) {
   const s = b.shape;
   return [
-    figure({ id: 'blank.diameter', label: 'Across, maker’s figure', quantity: mm(s.diameterMm), origin: 'estimated', spread: [s.diameterMm - 1, s.diameterMm + 1], working: say`as listed; rounded, and coated since` }),
-    figure({ id: 'blank.height', label: 'Height over all', quantity: mm(s.heightMm), origin: 'estimated', working: say`as listed` }),
+    figure({
+      id: 'blank.diameter',
+      label: 'Across, maker’s figure',
+      quantity: mm(s.diameterMm),
+      origin: 'estimated',
+      spread: [s.diameterMm - 1, s.diameterMm + 1],
+      working: say`as listed; rounded, and coated since`,
+    }),
+    figure({
+      id: 'blank.height',
+      label: 'Height over all',
+      quantity: mm(s.heightMm),
+      origin: 'estimated',
+      working: say`as listed`,
+    }),
     figure({
       id: 'blank.wall',
       label: 'Straight wall',
@@ -34,8 +47,23 @@ function figuresOf(b: Blank) {
       arithmetic: [say`${mm(s.heightMm)} − ${mm(s.lipMm)} − ${mm(s.footMm)} = ${mm(nominalWallMm(s))}`],
       inputs: ['blank.height'],
     }),
-    figure({ id: 'blank.skin', label: b.wall === 'vacuum' ? 'Vacuum wall, each skin' : 'Wall', quantity: fineMm(b.wallMm), origin: 'estimated', working: b.wall === 'vacuum' ? say`two skins with nothing between: heats fast` : say`one solid wall` }),
-    figure({ id: 'blank.coat', label: 'Coating', quantity: word(b.coating.finish), origin: 'reckoned', working: b.coating.colour.toLowerCase() === '#ffffff' ? say`white: the blank is the white of the picture` : say`tinted: white in the picture shows as this tint` }),
+    figure({
+      id: 'blank.skin',
+      label: b.wall === 'vacuum' ? 'Vacuum wall, each skin' : 'Wall',
+      quantity: fineMm(b.wallMm),
+      origin: 'estimated',
+      working: b.wall === 'vacuum' ? say`two skins with nothing between: heats fast` : say`one solid wall`,
+    }),
+    figure({
+      id: 'blank.coat',
+      label: 'Coating',
+      quantity: word(b.coating.finish),
+      origin: 'reckoned',
+      working:
+        b.coating.colour.toLowerCase() === '#ffffff'
+          ? say`white: the blank is the white of the picture`
+          : say`tinted: white in the picture shows as this tint`,
+    }),
   ];
 }
 
@@ -43,8 +71,20 @@ export function planBlank(job: Job, shop: Shop): BlankSection {
   const blank = shop.blanks.find((b) => b.id === job.blankId) ?? null;
   if (!blank) {
     const gone = job.blankId !== null;
-    const text = gone ? say`This job’s blank is no longer in the shop. Choose another.` : say`Choose the blank, or type a new one in.`;
-    return { terrace: 'blank', progress: 'todo', summary: say`not chosen`, figures: [], findings: [finding('blank', 'none', 'stop', text)], blank: null, zones: null, outline: null, toPrepare: [] };
+    const text = gone
+      ? say`This job’s blank is no longer in the shop. Choose another.`
+      : say`Choose the blank, or type a new one in.`;
+    return {
+      terrace: 'blank',
+      progress: 'todo',
+      summary: say`not chosen`,
+      figures: [],
+      findings: [finding('blank', 'none', 'stop', text)],
+      blank: null,
+      zones: null,
+      outline: null,
+      toPrepare: [],
+    };
   }
   const toPrepare = preparationsOf(blank);
   const left = toPrepare.filter((p) => !job.prepared.includes(p));

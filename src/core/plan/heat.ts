@@ -25,24 +25,79 @@ function settingFigures(c: ChosenHeat): Figure[] {
   const baseWords = (o: Origin, what: Phrase): Phrase =>
     o === 'taken' ? say`set by hand for this job` : o === 'proven' ? say`as proven here` : what;
   const proof = (o: Origin) => (o === 'proven' && proven ? { provenBy: proven.goodPieces } : {});
-  const spread = (o: Origin, r: readonly [number, number] | undefined) => (o === 'estimated' && r ? { spread: r } : {});
+  const spread = (o: Origin, r: readonly [number, number] | undefined) =>
+    o === 'estimated' && r ? { spread: r } : {};
   const at = c.originOf;
   return [
-    figure({ id: 'heat.platen', label: 'Temperature', quantity: celsius(s.platenC), origin: at.platenC, working: baseWords(at.platenC, range ? say`usual ${celsius(range.platenC[0])} to ${celsius(range.platenC[1])}` : say``), ...proof(at.platenC), ...spread(at.platenC, range?.platenC) }),
-    figure({ id: 'heat.dwell', label: s.passes > 1 ? 'Time a pass' : 'Time', quantity: seconds(s.dwellS), origin: at.dwellS, working: say`${baseWords(at.dwellS, range ? say`usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])}` : say``)}, clock starts ${CLOCK_WORDS[s.clock]}`, ...proof(at.dwellS), ...spread(at.dwellS, range?.dwellS) }),
-    figure({ id: 'heat.pressure', label: 'Pressure', quantity: word(s.pressure.replace('-', ' to ')), origin: at.pressure, working: say`${PRESSURE_WORDS[s.pressure]}`, ...proof(at.pressure) }),
-    figure({ id: 'heat.peel', label: 'Peel', quantity: word(s.peel), origin: at.peel, working: say`${PEEL_NOTES[s.peel].gain}`, ...proof(at.peel) }),
+    figure({
+      id: 'heat.platen',
+      label: 'Temperature',
+      quantity: celsius(s.platenC),
+      origin: at.platenC,
+      working: baseWords(
+        at.platenC,
+        range ? say`usual ${celsius(range.platenC[0])} to ${celsius(range.platenC[1])}` : say``,
+      ),
+      ...proof(at.platenC),
+      ...spread(at.platenC, range?.platenC),
+    }),
+    figure({
+      id: 'heat.dwell',
+      label: s.passes > 1 ? 'Time a pass' : 'Time',
+      quantity: seconds(s.dwellS),
+      origin: at.dwellS,
+      working: say`${baseWords(at.dwellS, range ? say`usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])}` : say``)}, clock starts ${CLOCK_WORDS[s.clock]}`,
+      ...proof(at.dwellS),
+      ...spread(at.dwellS, range?.dwellS),
+    }),
+    figure({
+      id: 'heat.pressure',
+      label: 'Pressure',
+      quantity: word(s.pressure.replace('-', ' to ')),
+      origin: at.pressure,
+      working: say`${PRESSURE_WORDS[s.pressure]}`,
+      ...proof(at.pressure),
+    }),
+    figure({
+      id: 'heat.peel',
+      label: 'Peel',
+      quantity: word(s.peel),
+      origin: at.peel,
+      working: say`${PEEL_NOTES[s.peel].gain}`,
+      ...proof(at.peel),
+    }),
   ];
 }
 
 function reachFigures(c: ChosenHeat): Figure[] {
   const cover = c.coverage;
-  const passes = figure({ id: 'heat.passes', label: 'Passes', quantity: count(c.settings.passes, 'pass', 'passes'), origin: c.originOf.passes, working: cover && c.settings.passes > 1 ? say`turned ${degrees(cover.turnDeg)} between` : say`all round at once` });
+  const passes = figure({
+    id: 'heat.passes',
+    label: 'Passes',
+    quantity: count(c.settings.passes, 'pass', 'passes'),
+    origin: c.originOf.passes,
+    working:
+      cover && c.settings.passes > 1 ? say`turned ${degrees(cover.turnDeg)} between` : say`all round at once`,
+  });
   if (!cover) return [passes];
   const [least, most] = cover.exposures;
   return [
-    figure({ id: 'heat.cover', label: 'Heater reaches', quantity: degrees(cover.coveredDeg), origin: 'reckoned', working: cover.gapDeg > 0 ? say`of 360°; no heat over ${degrees(cover.gapDeg)}` : say`all the way round`, inputs: ['measure.girth'] }),
-    { ...passes, working: least === most ? say`${passes.working}; every point heated ${count(least, 'time')}` : say`${passes.working}; each point heated ${String(least)} to ${count(most, 'time')}` },
+    figure({
+      id: 'heat.cover',
+      label: 'Heater reaches',
+      quantity: degrees(cover.coveredDeg),
+      origin: 'reckoned',
+      working:
+        cover.gapDeg > 0 ? say`of 360°; no heat over ${degrees(cover.gapDeg)}` : say`all the way round`,
+      inputs: ['measure.girth'],
+    }),
+    {
+      ...passes,
+      working:
+        least === most
+          ? say`${passes.working}; every point heated ${count(least, 'time')}`
+          : say`${passes.working}; each point heated ${String(least)} to ${count(most, 'time')}`,
+    },
   ];
 }
 
@@ -51,9 +106,28 @@ function modelFigures(c: ChosenHeat, cool: ReturnType<typeof touchSafe>): Figure
   const figures: Figure[] = [];
   if (s.platenC !== base.platenC) {
     const same = equalDose(base.dwellS, base.platenC, s.platenC);
-    figures.push(figure({ id: 'heat.equal', label: 'Same dose takes', quantity: seconds(same.value), origin: 'estimated', spread: [same.low, same.high], working: say`at ${celsius(s.platenC)}, as ${seconds(base.dwellS)} at ${celsius(base.platenC)}; warming up not counted`, inputs: ['heat.platen', 'heat.dwell'] }));
+    figures.push(
+      figure({
+        id: 'heat.equal',
+        label: 'Same dose takes',
+        quantity: seconds(same.value),
+        origin: 'estimated',
+        spread: [same.low, same.high],
+        working: say`at ${celsius(s.platenC)}, as ${seconds(base.dwellS)} at ${celsius(base.platenC)}; warming up not counted`,
+        inputs: ['heat.platen', 'heat.dwell'],
+      }),
+    );
   }
-  figures.push(figure({ id: 'heat.touch', label: 'Cool to touch, allow', quantity: seconds(cool.high), origin: 'estimated', spread: [cool.low, cool.high], working: say`to ${celsius(TOUCH_SAFE_C)} in still air at the slowest; gloves all the same` }));
+  figures.push(
+    figure({
+      id: 'heat.touch',
+      label: 'Cool to touch, allow',
+      quantity: seconds(cool.high),
+      origin: 'estimated',
+      spread: [cool.low, cool.high],
+      working: say`to ${celsius(TOUCH_SAFE_C)} in still air at the slowest; gloves all the same`,
+    }),
+  );
   return figures;
 }
 
@@ -61,16 +135,56 @@ function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection): Finding[
   if (!wrap.wrap) return [];
   const tall = wrap.wrap.height.value;
   if (isOven(press)) {
-    return tall > press.insideHeightMm ? [finding('heat', 'tall', 'stop', say`The oven is ${mm(press.insideHeightMm)} inside; the wrap alone is ${mm(tall)} tall.`)] : [];
+    return tall > press.insideHeightMm
+      ? [
+          finding(
+            'heat',
+            'tall',
+            'stop',
+            say`The oven is ${mm(press.insideHeightMm)} inside; the wrap alone is ${mm(tall)} tall.`,
+          ),
+        ]
+      : [];
   }
   const found: Finding[] = [];
   const across = wrap.wrap.closing.value / Math.PI;
   if (across < press.smallestDiameterMm || across > press.largestDiameterMm) {
-    found.push(finding('heat', 'across', 'stop', say`${press.name} closes on ${mm(press.smallestDiameterMm)} to ${mm(press.largestDiameterMm)}; this is ${mm(across)} across. Choose another press.`));
+    found.push(
+      finding(
+        'heat',
+        'across',
+        'stop',
+        say`${press.name} closes on ${mm(press.smallestDiameterMm)} to ${mm(press.largestDiameterMm)}; this is ${mm(across)} across. Choose another press.`,
+      ),
+    );
   }
-  if (tall > press.heaterHeightMm) found.push(finding('heat', 'tall', 'stop', say`The heater is ${mm(press.heaterHeightMm)} tall, the wrap ${mm(tall)}: ${mm(tall - press.heaterHeightMm)} would get no heat. Choose a taller press, or set the wrap back.`));
-  if (c.coverage && c.coverage.exposures[0] < 1) found.push(finding('heat', 'passes', 'stop', say`The heater misses ${degrees(c.coverage.gapDeg)} of the wrap. It needs ${count(c.coverage.passesNeeded, 'pass', 'passes')}, turned between.`));
-  else if (c.coverage && c.settings.passes < c.coverage.passesNeeded) found.push(finding('heat', 'passes', 'heed', say`The passes only just meet: the ends of the mat run cool. ${count(c.coverage.passesNeeded, 'pass', 'passes')} is safer.`));
+  if (tall > press.heaterHeightMm)
+    found.push(
+      finding(
+        'heat',
+        'tall',
+        'stop',
+        say`The heater is ${mm(press.heaterHeightMm)} tall, the wrap ${mm(tall)}: ${mm(tall - press.heaterHeightMm)} would get no heat. Choose a taller press, or set the wrap back.`,
+      ),
+    );
+  if (c.coverage && c.coverage.exposures[0] < 1)
+    found.push(
+      finding(
+        'heat',
+        'passes',
+        'stop',
+        say`The heater misses ${degrees(c.coverage.gapDeg)} of the wrap. It needs ${count(c.coverage.passesNeeded, 'pass', 'passes')}, turned between.`,
+      ),
+    );
+  else if (c.coverage && c.settings.passes < c.coverage.passesNeeded)
+    found.push(
+      finding(
+        'heat',
+        'passes',
+        'heed',
+        say`The passes only just meet: the ends of the mat run cool. ${count(c.coverage.passesNeeded, 'pass', 'passes')} is safer.`,
+      ),
+    );
   return found;
 }
 
@@ -79,23 +193,103 @@ function schoolFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
   const found: Finding[] = [];
   if (s.peel === 'quench' && blank.material !== 'ceramic') {
     const glass = blank.material === 'glass';
-    found.push(finding('heat', 'quench', glass ? 'stop' : 'heed', glass ? say`Never quench glass: it shatters. Peel hot or warm.` : say`Quenching is a ceramic habit; a vacuum wall may warp. Peel hot or cold.`));
+    found.push(
+      finding(
+        'heat',
+        'quench',
+        glass ? 'stop' : 'heed',
+        glass
+          ? say`Never quench glass: it shatters. Peel hot or warm.`
+          : say`Quenching is a ceramic habit; a vacuum wall may warp. Peel hot or cold.`,
+      ),
+    );
   }
-  if (range && c.originOf.platenC === 'taken' && (s.platenC < range.platenC[0] || s.platenC > range.platenC[1])) found.push(finding('heat', 'range-c', 'heed', say`${celsius(s.platenC)} is outside the usual ${celsius(range.platenC[0])} to ${celsius(range.platenC[1])}. Try it on a reject first.`));
-  if (range && c.originOf.dwellS === 'taken' && (s.dwellS < range.dwellS[0] || s.dwellS > range.dwellS[1])) found.push(finding('heat', 'range-s', 'heed', say`${seconds(s.dwellS)} is outside the usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])} a pass.`));
-  if (!isOven(press) && press.autoTimer && s.passes > 1 && s.fallBackC === null) found.push(finding('heat', 'fall', 'heed', say`${press.name} times itself: let it fall back before closing again, or the second pass starts at once and cooks.`));
-  if (c.baseOrigin === 'estimated') found.push(finding('heat', 'start', 'note', say`A usual starting point, not a promise. The maker’s sheet and a test piece come first.`));
+  if (
+    range &&
+    c.originOf.platenC === 'taken' &&
+    (s.platenC < range.platenC[0] || s.platenC > range.platenC[1])
+  )
+    found.push(
+      finding(
+        'heat',
+        'range-c',
+        'heed',
+        say`${celsius(s.platenC)} is outside the usual ${celsius(range.platenC[0])} to ${celsius(range.platenC[1])}. Try it on a reject first.`,
+      ),
+    );
+  if (range && c.originOf.dwellS === 'taken' && (s.dwellS < range.dwellS[0] || s.dwellS > range.dwellS[1]))
+    found.push(
+      finding(
+        'heat',
+        'range-s',
+        'heed',
+        say`${seconds(s.dwellS)} is outside the usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])} a pass.`,
+      ),
+    );
+  if (!isOven(press) && press.autoTimer && s.passes > 1 && s.fallBackC === null)
+    found.push(
+      finding(
+        'heat',
+        'fall',
+        'heed',
+        say`${press.name} times itself: let it fall back before closing again, or the second pass starts at once and cooks.`,
+      ),
+    );
+  if (c.baseOrigin === 'estimated')
+    found.push(
+      finding(
+        'heat',
+        'start',
+        'note',
+        say`A usual starting point, not a promise. The maker’s sheet and a test piece come first.`,
+      ),
+    );
   if (range) found.push(finding('heat', 'material', 'note', say`${range.note}`));
   return found;
 }
 
-export function planHeat(job: Job, shop: Shop, blank: Blank | null, girthMm: number | null, wrap: WrapSection): HeatSection {
+/** What the school of seam asks of the hands; a lap says which end lies on top. */
+const seamStep = (job: Job, wrap: WrapSection): Phrase =>
+  wrap.school === 'lap' ? say`The ${job.wrap.lapOver} end on top, its cut clean` : say`${wrap.note.bench}`;
+
+export function planHeat(
+  job: Job,
+  shop: Shop,
+  blank: Blank | null,
+  girthMm: number | null,
+  wrap: WrapSection,
+): HeatSection {
   const press = shop.presses.find((p) => p.id === job.pressId) ?? null;
-  const nothing = { terrace: 'heat' as const, progress: 'todo' as const, figures: [], preSteps: [], press, chosen: null, touchSafeS: 0 };
+  const nothing = {
+    terrace: 'heat' as const,
+    progress: 'todo' as const,
+    figures: [],
+    preSteps: [],
+    press,
+    chosen: null,
+    touchSafeS: 0,
+  };
   if (!blank || girthMm === null) return { ...nothing, summary: say`after the blank`, findings: [] };
-  if (!press) return { ...nothing, summary: say`press not chosen`, findings: [finding('heat', 'none', 'stop', say`Choose the press for this job.`)] };
+  if (!press)
+    return {
+      ...nothing,
+      summary: say`press not chosen`,
+      findings: [finding('heat', 'none', 'stop', say`Choose the press for this job.`)],
+    };
   const chosen = chooseHeat(job, blank, press, girthMm, shop.recipes, shop.log);
-  if (!chosen) return { ...nothing, summary: say`no settings known`, findings: [finding('heat', 'unknown', 'stop', say`No usual settings are known for ${blank.material} in ${press.name}. Choose another press.`)] };
+  if (!chosen)
+    return {
+      ...nothing,
+      summary: say`no settings known`,
+      findings: [
+        finding(
+          'heat',
+          'unknown',
+          'stop',
+          say`No usual settings are known for ${blank.material} in ${press.name}. Choose another press.`,
+        ),
+      ],
+    };
   const solidMm = blank.wallMm * (blank.wall === 'vacuum' ? 2 : 1);
   const cool = touchSafe(blank.material, solidMm, chosen.settings.platenC);
   const findings = [...reachFindings(chosen, press, wrap), ...schoolFindings(chosen, blank, press)];
@@ -108,7 +302,7 @@ export function planHeat(job: Job, shop: Shop, blank: Blank | null, girthMm: num
     findings,
     press,
     chosen,
-    preSteps: prePressSteps(s, blank, press),
+    preSteps: prePressSteps(s, blank, press, seamStep(job, wrap)),
     touchSafeS: Math.round(cool.high),
   };
 }

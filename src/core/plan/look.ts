@@ -26,16 +26,44 @@ export function planLook(job: Job, shop: Shop, heat: HeatSection, press: PressSe
   const good = entries.reduce((n, e) => n + e.good, 0);
   const spoiled = entries.reduce((n, e) => n + e.spoiled, 0);
   const figures: Figure[] = [
-    ...(good + spoiled > 0 ? [figure({ id: 'look.yield', label: 'Came out good', quantity: ratio(good / (good + spoiled)), origin: 'taken', working: say`${String(good)} good, ${String(spoiled)} spoiled in ${count(entries.length, 'entry', 'entries')}` })] : []),
-    ...ranked.slice(0, 3).map((c, i) => figure({ id: `look.cause-${i}`, label: c.label, quantity: ratio(c.share), origin: 'estimated', working: say`${c.change}` })),
+    ...(good + spoiled > 0
+      ? [
+          figure({
+            id: 'look.yield',
+            label: 'Came out good',
+            quantity: ratio(good / (good + spoiled)),
+            origin: 'taken',
+            working: say`${String(good)} good, ${String(spoiled)} spoiled in ${count(entries.length, 'entry', 'entries')}`,
+          }),
+        ]
+      : []),
+    ...ranked
+      .slice(0, 3)
+      .map((c, i) =>
+        figure({
+          id: `look.cause-${i}`,
+          label: c.label,
+          quantity: ratio(c.share),
+          origin: 'estimated',
+          working: say`${c.change}`,
+        }),
+      ),
   ];
   const pressed = press.good + press.spoiled > 0;
   return {
     terrace: 'look',
     progress: entries.length > 0 ? 'done' : pressed ? 'ready' : 'todo',
-    summary: entries.length > 0 ? say`${String(good)} good, ${String(spoiled)} spoiled` : pressed ? say`not looked at yet` : say`no pieces yet`,
+    summary:
+      entries.length > 0
+        ? say`${String(good)} good, ${String(spoiled)} spoiled`
+        : pressed
+          ? say`not looked at yet`
+          : say`no pieces yet`,
     figures,
-    findings: pressed && entries.length === 0 ? [finding('look', 'none', 'note', say`Look it over, then write it in the log.`)] : [],
+    findings:
+      pressed && entries.length === 0
+        ? [finding('look', 'none', 'note', say`Look it over, then write it in the log.`)]
+        : [],
     ranked,
     change,
     entries,

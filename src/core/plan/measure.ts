@@ -1,7 +1,14 @@
 import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
 import { meanOf, measured, minus, scaled, standardU, type Uncertain } from '../figures/uncertain';
 import { PLACES, type Job, type Place } from '../job/job';
-import { ODD_BEYOND_MM, PLACE_NAMES, readPlace, uniformU, type PlaceReadings, type Tape } from '../readings/readings';
+import {
+  ODD_BEYOND_MM,
+  PLACE_NAMES,
+  readPlace,
+  uniformU,
+  type PlaceReadings,
+  type Tape,
+} from '../readings/readings';
 import { nominalWallMm } from '../shapes/straight';
 import type { Blank } from '../shop/blank';
 import type { Shop } from '../shop/shop';
@@ -26,7 +33,12 @@ const COVERAGE_FACTOR_95 = 1.96;
 
 function tapeOf(shop: Shop, paperMm: number): Tape {
   const { tape, units } = shop.settings;
-  return { thicknessMm: tape.thicknessMm, finestMm: tape.finestMm, inchDenominator: units.inchDenominator, paperMm };
+  return {
+    thicknessMm: tape.thicknessMm,
+    finestMm: tape.finestMm,
+    inchDenominator: units.inchDenominator,
+    paperMm,
+  };
 }
 
 function placeFigure(p: PlaceReadings): Figure | null {
@@ -47,31 +59,69 @@ function placeFigure(p: PlaceReadings): Figure | null {
     quantity: mm(p.value.value),
     origin: 'taken',
     working,
-    arithmetic: read.map((i) => say`“${i.reading.text}” by ${i.reading.method}: ${mm(i.rawMm ?? 0)} → ${mm(i.surfaceMm ?? 0)}${i.odd ? ' (stands apart)' : ''}`),
+    arithmetic: read.map(
+      (i) =>
+        say`“${i.reading.text}” by ${i.reading.method}: ${mm(i.rawMm ?? 0)} → ${mm(i.surfaceMm ?? 0)}${i.odd ? ' (stands apart)' : ''}`,
+    ),
     ...uncertaintyOf(p.value),
   });
 }
 
 function readingFindings(p: PlaceReadings): Finding[] {
   return p.items.flatMap((i): Finding[] => {
-    if (i.problem) return [finding('measure', `${p.place}.${i.reading.id}`, 'stop', say`${i.problem.where}: ${i.problem.what} ${i.problem.wayOut}`)];
-    if (i.odd) return [finding('measure', `${p.place}.${i.reading.id}`, 'heed', say`${PLACE_NAMES[p.place]}: “${i.reading.text}” stands more than ${mm(ODD_BEYOND_MM)} from the others. Measure again, or take it out.`)];
+    if (i.problem)
+      return [
+        finding(
+          'measure',
+          `${p.place}.${i.reading.id}`,
+          'stop',
+          say`${i.problem.where}: ${i.problem.what} ${i.problem.wayOut}`,
+        ),
+      ];
+    if (i.odd)
+      return [
+        finding(
+          'measure',
+          `${p.place}.${i.reading.id}`,
+          'heed',
+          say`${PLACE_NAMES[p.place]}: “${i.reading.text}” stands more than ${mm(ODD_BEYOND_MM)} from the others. Measure again, or take it out.`,
+        ),
+      ];
     return [];
   });
 }
 
-function girthFindings(top: Uncertain | null, foot: Uncertain | null, girth: Uncertain, makerMm: number): Finding[] {
+function girthFindings(
+  top: Uncertain | null,
+  foot: Uncertain | null,
+  girth: Uncertain,
+  makerMm: number,
+): Finding[] {
   const found: Finding[] = [];
   if (top && foot) {
     const apart = minus(top, foot);
     const d = Math.abs(apart.value);
     if (d > STRAIGHT_WITHIN_MM && d > COVERAGE_FACTOR_95 * standardU(apart)) {
       const wide = apart.value > 0 ? 'rim' : 'foot';
-      found.push(finding('measure', 'taper', d > CLEARLY_TAPERED_MM ? 'stop' : 'heed', say`Wider at the ${wide} by ${mm(d)}: this blank tapers. A straight wrap will open at that end. Measure both again.`));
+      found.push(
+        finding(
+          'measure',
+          'taper',
+          d > CLEARLY_TAPERED_MM ? 'stop' : 'heed',
+          say`Wider at the ${wide} by ${mm(d)}: this blank tapers. A straight wrap will open at that end. Measure both again.`,
+        ),
+      );
     }
   }
   if ((top || foot) && Math.abs(girth.value / makerMm - 1) > 0.06) {
-    found.push(finding('measure', 'maker', 'heed', say`The maker’s figure gives ${mm(makerMm)} round, your readings ${mm(girth.value)}. Is this the right blank?`));
+    found.push(
+      finding(
+        'measure',
+        'maker',
+        'heed',
+        say`The maker’s figure gives ${mm(makerMm)} round, your readings ${mm(girth.value)}. Is this the right blank?`,
+      ),
+    );
   }
   return found;
 }
@@ -85,10 +135,23 @@ function girthFigures(top: Uncertain | null, foot: Uncertain | null, girth: Unce
       label: 'Round the wall',
       quantity: mm(girth.value),
       origin: taken ? 'reckoned' : 'estimated',
-      working: both ? say`mean of rim ${mm(top.value)} and foot ${mm(foot.value)}` : taken ? say`one place only` : say`maker’s diameter × π; not measured yet`,
+      working: both
+        ? say`mean of rim ${mm(top.value)} and foot ${mm(foot.value)}`
+        : taken
+          ? say`one place only`
+          : say`maker’s diameter × π; not measured yet`,
       arithmetic: both ? [say`(${mm(top.value)} + ${mm(foot.value)}) ÷ 2 = ${mm(girth.value)}`] : [],
-      inputs: taken ? [...(top ? ['measure.girthTop'] : []), ...(foot ? ['measure.girthFoot'] : [])] : ['blank.diameter'],
-      ...(taken ? {} : { spread: [girth.value - COVERAGE_FACTOR_95 * standardU(girth), girth.value + COVERAGE_FACTOR_95 * standardU(girth)] as const }),
+      inputs: taken
+        ? [...(top ? ['measure.girthTop'] : []), ...(foot ? ['measure.girthFoot'] : [])]
+        : ['blank.diameter'],
+      ...(taken
+        ? {}
+        : {
+            spread: [
+              girth.value - COVERAGE_FACTOR_95 * standardU(girth),
+              girth.value + COVERAGE_FACTOR_95 * standardU(girth),
+            ] as const,
+          }),
       ...uncertaintyOf(girth),
     }),
     figure({
@@ -104,35 +167,81 @@ function girthFigures(top: Uncertain | null, foot: Uncertain | null, girth: Unce
 }
 
 function wallFigure(wall: Uncertain): Figure {
-  return figure({ id: 'measure.wall', label: PLACE_NAMES.wall, quantity: mm(wall.value), origin: 'estimated', spread: [wall.value - MAKER_HEIGHT_HALF_WIDTH_MM, wall.value + MAKER_HEIGHT_HALF_WIDTH_MM], working: say`maker’s figure; not measured yet`, inputs: ['blank.wall'], ...uncertaintyOf(wall) });
+  return figure({
+    id: 'measure.wall',
+    label: PLACE_NAMES.wall,
+    quantity: mm(wall.value),
+    origin: 'estimated',
+    spread: [wall.value - MAKER_HEIGHT_HALF_WIDTH_MM, wall.value + MAKER_HEIGHT_HALF_WIDTH_MM],
+    working: say`maker’s figure; not measured yet`,
+    inputs: ['blank.wall'],
+    ...uncertaintyOf(wall),
+  });
 }
 
 function overGirth(top: Uncertain | null, foot: Uncertain | null, blank: Blank): Uncertain {
   if (top && foot) return meanOf(top, foot);
-  return top ?? foot ?? scaled(measured(blank.shape.diameterMm, uniformU(MAKER_DIAMETER_HALF_WIDTH_MM), 'maker’s figure'), Math.PI);
+  return (
+    top ??
+    foot ??
+    scaled(
+      measured(blank.shape.diameterMm, uniformU(MAKER_DIAMETER_HALF_WIDTH_MM), 'maker’s figure'),
+      Math.PI,
+    )
+  );
 }
 
 export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: number): MeasureSection {
   const tape = tapeOf(shop, paperMm);
   const read = (place: Place) => readPlace(place, job.readings[place], tape);
   const places = { girthTop: read('girthTop'), girthFoot: read('girthFoot'), wall: read('wall') };
-  if (!blank) return { terrace: 'measure', progress: 'todo', summary: say`after the blank`, figures: [], findings: [], places, girth: null, wall: null };
+  if (!blank)
+    return {
+      terrace: 'measure',
+      progress: 'todo',
+      summary: say`after the blank`,
+      figures: [],
+      findings: [],
+      places,
+      girth: null,
+      wall: null,
+    };
   const top = places.girthTop.value;
   const foot = places.girthFoot.value;
   const girth = overGirth(top, foot, blank);
-  const wall = places.wall.value ?? measured(nominalWallMm(blank.shape), uniformU(MAKER_HEIGHT_HALF_WIDTH_MM), 'maker’s figure');
+  const wall =
+    places.wall.value ??
+    measured(nominalWallMm(blank.shape), uniformU(MAKER_HEIGHT_HALF_WIDTH_MM), 'maker’s figure');
   const taken = PLACES.filter((p) => places[p].value !== null).length;
   const findings = PLACES.flatMap((p) => readingFindings(places[p]));
   findings.push(...girthFindings(top, foot, girth, Math.PI * blank.shape.diameterMm));
-  if (taken === 0) findings.push(finding('measure', 'none', 'heed', say`Only the maker’s figures so far. Measure round the rim, round the foot and up the straight wall.`));
+  if (taken === 0)
+    findings.push(
+      finding(
+        'measure',
+        'none',
+        'heed',
+        say`Only the maker’s figures so far. Measure round the rim, round the foot and up the straight wall.`,
+      ),
+    );
   else if (taken < PLACES.length) {
     const missing = PLACES.filter((p) => places[p].value === null).map((p) => PLACE_NAMES[p].toLowerCase());
     findings.push(finding('measure', 'some', 'heed', say`Still to measure: ${missing.join(', ')}.`));
   }
-  const figures = [placeFigure(places.girthTop), placeFigure(places.girthFoot), ...girthFigures(top, foot, girth), placeFigure(places.wall) ?? wallFigure(wall)];
+  const figures = [
+    placeFigure(places.girthTop),
+    placeFigure(places.girthFoot),
+    ...girthFigures(top, foot, girth),
+    placeFigure(places.wall) ?? wallFigure(wall),
+  ];
   return {
     terrace: 'measure',
-    progress: taken === PLACES.length && !findings.some((f) => f.level === 'stop') ? 'done' : taken > 0 ? 'ready' : 'todo',
+    progress:
+      taken === PLACES.length && !findings.some((f) => f.level === 'stop')
+        ? 'done'
+        : taken > 0
+          ? 'ready'
+          : 'todo',
     summary: say`Ø ${mm(girth.value / Math.PI)} · ${mm(wall.value)} tall`,
     figures: figures.filter((f) => f !== null),
     findings,

@@ -1,12 +1,6 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import fc from 'fast-check';
-import { POST } from '@/app/api/plan/route';
 import { demoShop, DRAWN_PICTURES } from '../demo/demoShop';
 import { TERRACES, type Terrace } from '../figures/figure';
-import { fileText, makeJobFile } from '../formats/jobFile';
 import { newJob, type Job, type Reading } from '../job/job';
 import { SCHOOLS } from '../shop/settings';
 import type { Shop } from '../shop/shop';
@@ -21,7 +15,8 @@ const job = (id: string): Job => {
 };
 const JOB = job('star-party-tumblers');
 const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
-const said = (j: Job, s: Shop = shop) => allFindings(plan(j, s)).map((f) => `${f.level} ${f.id} ${phraseText(f.text, METRIC)}`);
+const said = (j: Job, s: Shop = shop) =>
+  allFindings(plan(j, s)).map((f) => `${f.level} ${f.id} ${phraseText(f.text, METRIC)}`);
 const tape = (text: string): Reading => ({ id: 'x', text, bareUnit: 'mm', method: 'soft tape' });
 
 test('every figure explains itself, has a unit kind and names inputs that exist', () => {
@@ -45,24 +40,6 @@ test('the plan is plain JSON and the same each time', () => {
   expect(plan(JOB, shop)).toEqual(p);
 });
 
-test('core, route and command line give the same numbers', async () => {
-  const text = fileText(makeJobFile(JOB, shop, []));
-  const expected: unknown = JSON.parse(JSON.stringify(plan(JOB, shop)));
-  const answer = await POST(new Request('http://127.0.0.1/api/plan', { method: 'POST', body: text }));
-  expect(answer.status).toBe(200);
-  expect(await answer.json()).toEqual(expected);
-  const path = join(mkdtempSync(join(tmpdir(), 'mesa-plan-')), 'job.json');
-  writeFileSync(path, text);
-  const out = execFileSync('npm', ['run', '-s', 'plan', '--', path], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] });
-  expect(JSON.parse(out)).toEqual(expected);
-}, 60_000);
-
-test('the route answers a bad file with what, where and the way out', async () => {
-  const answer = await POST(new Request('http://127.0.0.1/api/plan', { method: 'POST', body: '{"format":' }));
-  expect(answer.status).toBe(422);
-  expect(await answer.json()).toMatchObject({ problem: { where: 'Job file', what: expect.stringContaining('cut short') } });
-});
-
 describe('a worked tumbler, by hand', () => {
   // Rim 9 1/8 in and 23.2 cm; foot 9 1/8 in and 232 mm; tape 0.4 mm; paper 0.1 mm; over school.
   const mean = (231.775 + 232) / 2;
@@ -83,7 +60,10 @@ describe('a worked tumbler, by hand', () => {
 });
 
 test('the same readings in inches or millimetres give the same plan', () => {
-  const with_ = (t: string, f: string, h: string): Job => ({ ...JOB, readings: { girthTop: [tape(t)], girthFoot: [tape(f)], wall: [tape(h)] } });
+  const with_ = (t: string, f: string, h: string): Job => ({
+    ...JOB,
+    readings: { girthTop: [tape(t)], girthFoot: [tape(f)], wall: [tape(h)] },
+  });
   const a = plan(with_('228.6 mm', '228.6 mm', '190.5 mm'), shop).wrap.wrap;
   const b = plan(with_('9.00 in', '9.00 in', '7.50 in'), shop).wrap.wrap;
   expect(a?.lengthMm).toBeCloseTo(b?.lengthMm ?? 0, 9);
@@ -100,7 +80,14 @@ describe('an empty job leads by the hand', () => {
   });
   const stages: readonly [string, Partial<Job>, Terrace][] = [
     ['blank chosen', { blankId: 'ceramic-beaker-330' }, 'measure'],
-    ['measured', { blankId: 'ceramic-beaker-330', readings: { girthTop: [tape('259')], girthFoot: [tape('259')], wall: [tape('89')] } }, 'art'],
+    [
+      'measured',
+      {
+        blankId: 'ceramic-beaker-330',
+        readings: { girthTop: [tape('259')], girthFoot: [tape('259')], wall: [tape('89')] },
+      },
+      'art',
+    ],
   ];
   test.each(stages)('%s', (_, decided, terrace) => {
     expect(standsAt(plan({ ...newJob('n', 'New'), ...decided }, shop))).toBe(terrace);
@@ -109,22 +96,40 @@ describe('an empty job leads by the hand', () => {
 
 describe('what stands in the way', () => {
   test('a reading in the wrong unit', () => {
-    expect(said({ ...JOB, readings: { ...JOB.readings, girthTop: [tape('8.4')] } })[0]).toMatch(/stop measure.*too small.*Did you mean 8\.4 in\?/);
+    expect(said({ ...JOB, readings: { ...JOB.readings, girthTop: [tape('8.4')] } })[0]).toMatch(
+      /stop measure.*too small.*Did you mean 8\.4 in\?/,
+    );
   });
   test('a “straight” cup that is not', () => {
-    const tapered = { ...JOB, readings: { ...JOB.readings, girthTop: [tape('240')], girthFoot: [tape('228')] } };
+    const tapered = {
+      ...JOB,
+      readings: { ...JOB.readings, girthTop: [tape('240')], girthFoot: [tape('228')] },
+    };
     expect(said(tapered).join()).toMatch(/stop measure\.taper.*tapers/);
-    const slight = { ...JOB, readings: { ...JOB.readings, girthTop: [tape('232.8')], girthFoot: [tape('230.9')] } };
+    const slight = {
+      ...JOB,
+      readings: { ...JOB.readings, girthTop: [tape('232.8')], girthFoot: [tape('230.9')] },
+    };
     expect(said(slight).join()).toMatch(/heed measure\.taper/);
   });
   test('readings that are of another blank', () => {
-    expect(said({ ...JOB, readings: { ...JOB.readings, girthTop: [tape('260')], girthFoot: [tape('260')] } }).join()).toMatch(/right blank\?/);
+    expect(
+      said({
+        ...JOB,
+        readings: { ...JOB.readings, girthTop: [tape('260')], girthFoot: [tape('260')] },
+      }).join(),
+    ).toMatch(/right blank\?/);
   });
   test('setbacks that eat the wall', () => {
-    expect(said({ ...JOB, wrap: { ...JOB.wrap, topSetbackMm: 150, footSetbackMm: 40 } }).join()).toMatch(/stop wrap\.height/);
+    expect(said({ ...JOB, wrap: { ...JOB.wrap, topSetbackMm: 150, footSetbackMm: 40 } }).join()).toMatch(
+      /stop wrap\.height/,
+    );
   });
   test('a picture slid off the bleed, and one meant to stand free', () => {
-    const art = (placement: Partial<Job['art']['placement']>): Job => ({ ...JOB, art: { ...JOB.art, placement: { ...JOB.art.placement, ...placement } } });
+    const art = (placement: Partial<Job['art']['placement']>): Job => ({
+      ...JOB,
+      art: { ...JOB.art, placement: { ...JOB.art.placement, ...placement } },
+    });
     expect(said(art({ dxMm: 2 })).join()).toMatch(/heed art\.bleed.*2 mm at the left end/);
     expect(said(art({ dxMm: 9 })).join()).toMatch(/heed art\.bare.*White will show: 6 mm at the left end/);
     expect(said(art({ base: 'fit', scale: 0.5 })).join()).toMatch(/note art\.bare/);
@@ -132,10 +137,18 @@ describe('what stands in the way', () => {
   test('too few pixels', () => {
     const picture = DRAWN_PICTURES[0];
     if (!picture) throw new Error('none');
-    expect(said({ ...JOB, art: { ...JOB.art, picture: { ...picture, widthPx: 600, heightPx: 500 } } }).join()).toMatch(/art\.ppi Only \d+ ppi.*blocky/);
+    expect(
+      said({ ...JOB, art: { ...JOB.art, picture: { ...picture, widthPx: 600, heightPx: 500 } } }).join(),
+    ).toMatch(/art\.ppi Only \d+ ppi.*blocky/);
   });
   test('words past the edge, in the seam, with a missing letter', () => {
-    const words = (w: Partial<NonNullable<Job['art']['words']>>): Job => ({ ...JOB, art: { ...JOB.art, words: { text: 'Odalys', font: 'plain', capHeightMm: 10, dxMm: 0, dyMm: 0, colour: '#ffffff', ...w } } });
+    const words = (w: Partial<NonNullable<Job['art']['words']>>): Job => ({
+      ...JOB,
+      art: {
+        ...JOB.art,
+        words: { text: 'Odalys', font: 'plain', capHeightMm: 10, dxMm: 0, dyMm: 0, colour: '#ffffff', ...w },
+      },
+    });
     expect(said(words({ dyMm: -88 })).join()).toMatch(/art\.safe/);
     expect(said(words({ dxMm: 110 })).join()).toMatch(/art\.seam/);
     expect(said(words({ text: 'Łucja' })).join()).toMatch(/stop art\.letters.*“Ł”/);
@@ -143,17 +156,30 @@ describe('what stands in the way', () => {
   });
   test('paper too small: the sheet that would hold it is named', () => {
     const papers = [{ id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1 }, ...shop.papers];
-    expect(said({ ...JOB, sheet: { ...JOB.sheet, paperId: 'a5' } }, { ...shop, papers }).join()).toMatch(/stop sheet\.fit.*does not fit on A5.*A4 holds it/);
-    expect(said(JOB, { ...shop, papers: [] }).join()).toMatch(/stop sheet\.none.*No paper of this shop holds it/);
+    expect(said({ ...JOB, sheet: { ...JOB.sheet, paperId: 'a5' } }, { ...shop, papers }).join()).toMatch(
+      /stop sheet\.fit.*does not fit on A5.*A4 holds it/,
+    );
+    expect(said(JOB, { ...shop, papers: [] }).join()).toMatch(
+      /stop sheet\.none.*No paper of this shop holds it/,
+    );
   });
   test('presses that cannot: too wide, too short, not all round', () => {
     expect(said({ ...JOB, pressId: 'mug-press' }).join()).toMatch(/stop heat\.tall.*no heat/);
-    expect(said({ ...job('dome-beakers'), blankId: 'ceramic-beaker-330', pressId: 'tumbler-press-a', readings: { girthTop: [tape('300')], girthFoot: [tape('300')], wall: [tape('89')] } }).join()).toMatch(/stop heat\.across/);
+    expect(
+      said({
+        ...job('dome-beakers'),
+        blankId: 'ceramic-beaker-330',
+        pressId: 'tumbler-press-a',
+        readings: { girthTop: [tape('300')], girthFoot: [tape('300')], wall: [tape('89')] },
+      }).join(),
+    ).toMatch(/stop heat\.across/);
     expect(said({ ...JOB, heat: { passes: 1 } }).join()).toMatch(/stop heat\.passes.*needs 2 passes/);
   });
   test('glass is never quenched, nor baked without known settings', () => {
     const glass = job('comet-cans');
-    expect(said({ ...glass, pressId: 'tumbler-press-a', heat: { peel: 'quench' } }).join()).toMatch(/stop heat\.quench/);
+    expect(said({ ...glass, pressId: 'tumbler-press-a', heat: { peel: 'quench' } }).join()).toMatch(
+      /stop heat\.quench/,
+    );
     expect(said({ ...glass, pressId: 'bench-oven' }).join()).toMatch(/stop heat\.unknown/);
   });
   test('an auto-timing press closed twice without falling back', () => {
@@ -175,7 +201,10 @@ test('a hand-set temperature brings the equal-dose time as an estimate', () => {
 });
 
 test('the wrap is sized for the paper it will be printed on', () => {
-  const papers = [{ id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1 }, { id: 'thick', name: 'Thick A3', widthMm: 297, heightMm: 420, thicknessMm: 0.3 }];
+  const papers = [
+    { id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1 },
+    { id: 'thick', name: 'Thick A3', widthMm: 297, heightMm: 420, thicknessMm: 0.3 },
+  ];
   const p = plan(JOB, { ...shop, papers });
   expect(p.sheet.paper?.id).toBe('thick');
   expect((p.wrap.wrap?.closing.value ?? 0) - (p.measure.girth?.value ?? 0)).toBeCloseTo(Math.PI * 0.3, 9);
@@ -191,14 +220,25 @@ test('a plan comes out of anything a job can hold', () => {
         school: fc.constantFrom(null, ...SCHOOLS),
         amount: fc.option(fc.double({ min: 0, max: 200, noNaN: true })),
         setback: fc.option(fc.double({ min: 0, max: 200, noNaN: true })),
-        texts: fc.array(fc.oneof(fc.string({ minLength: 1, maxLength: 12 }), fc.integer({ min: 1, max: 500 }).map(String)), { maxLength: 4 }),
+        texts: fc.array(
+          fc.oneof(fc.string({ minLength: 1, maxLength: 12 }), fc.integer({ min: 1, max: 500 }).map(String)),
+          { maxLength: 4 },
+        ),
         pieces: fc.integer({ min: 1, max: 10000 }),
         turn: fc.double({ min: -360, max: 360, noNaN: true }),
       }),
       (r) => {
-        const readings = r.texts.map((text, i): Reading => ({ id: `t${i}`, text, bareUnit: 'mm', method: 'soft tape' }));
+        const readings = r.texts.map((text, i): Reading => ({
+          id: `t${i}`,
+          text,
+          bareUnit: 'mm',
+          method: 'soft tape',
+        }));
         const any: Job = {
-          ...JOB, pieces: r.pieces, blankId: r.blank, pressId: r.press,
+          ...JOB,
+          pieces: r.pieces,
+          blankId: r.blank,
+          pressId: r.press,
           readings: { girthTop: readings, girthFoot: readings, wall: readings },
           wrap: { ...JOB.wrap, school: r.school, amountMm: r.amount, topSetbackMm: r.setback },
           art: { ...JOB.art, placement: { ...JOB.art.placement, turnDeg: r.turn } },
@@ -211,4 +251,46 @@ test('a plan comes out of anything a job can hold', () => {
     ),
     { numRuns: 300 },
   );
+});
+
+test('a lap says which end lies on top, at the step where it is taped', () => {
+  const steps = (over: 'left' | 'right') =>
+    plan({ ...JOB, wrap: { ...JOB.wrap, school: 'lap', lapOver: over } }, shop)
+      .heat.preSteps.map((p) => phraseText(p, METRIC))
+      .join('|');
+  expect(steps('left')).toContain('The left end on top');
+  expect(steps('right')).toContain('The right end on top');
+});
+
+test('pieces, spoilage and what is still unwritten follow from runs and log', () => {
+  const chosen = plan(JOB, shop).heat.chosen;
+  if (!chosen) throw new Error('no settings');
+  const steps = plan(JOB, shop).press.steps.length;
+  const at = 1_790_000_000_000;
+  const events = [
+    ...Array.from({ length: 2 * steps }, (_, i) => ({ kind: 'next' as const, at: at + i * 1000 })),
+    { kind: 'spoiled' as const, at: at + 900_000 },
+    { kind: 'stop' as const, at: at + 901_000 },
+  ];
+  const run = {
+    id: 'r1',
+    jobId: JOB.id,
+    pressId: 'tumbler-press-a',
+    startedAt: at,
+    pieces: 24,
+    settings: chosen.settings,
+    events,
+  };
+  const pressed: Shop = { ...shop, runs: [run] };
+  const p = plan(JOB, pressed);
+  expect(p.press).toMatchObject({ good: 2, spoiled: 1, left: 22, running: null, last: { id: 'r1' } });
+  expect(p.look.unlogged).toEqual({ good: 2, spoiled: 1 });
+  const [entry] = shop.log;
+  if (!entry) throw new Error('no log');
+  const logged: Shop = {
+    ...pressed,
+    log: [...shop.log, { ...entry, id: 'new', jobId: JOB.id, good: 2, spoiled: 1 }],
+  };
+  expect(plan(JOB, logged).look.unlogged).toEqual({ good: 0, spoiled: 0 });
+  expect(plan(JOB, logged).look.progress).toBe('done');
 });

@@ -46,13 +46,16 @@ export function plan(job: Job, shop: Shop): Plan {
   const first = planWith(job, shop, asked, guessMm);
   const found = first.sheet.paper;
   // The paper found to fit may be thicker than the one the wrap was sized for: size it again on that one.
-  return asked === null && found && found.thicknessMm !== guessMm ? planWith(job, shop, found, found.thicknessMm) : first;
+  return asked === null && found && found.thicknessMm !== guessMm
+    ? planWith(job, shop, found, found.thicknessMm)
+    : first;
 }
 
 export const sectionOf = (p: Plan, terrace: Terrace): Section<Terrace> => p[terrace];
 
 /** Findings of the whole job, worst first and in the order of the work. */
-export const allFindings = (p: Plan): readonly Finding[] => worstFirst(TERRACES.flatMap((t) => p[t].findings));
+export const allFindings = (p: Plan): readonly Finding[] =>
+  worstFirst(TERRACES.flatMap((t) => p[t].findings));
 
 export const figureById = (p: Plan, id: string): Figure | undefined =>
   TERRACES.flatMap((t) => p[t].figures).find((f) => f.id === id);

@@ -16,6 +16,8 @@ export interface PressSection extends Section<'press'> {
   readonly spoiled: number;
   /** Pieces still to press for this job. */
   readonly left: number;
+  /** The newest run, going on or ended: what the pieces were really pressed with. */
+  readonly last: Run | null;
   /** A run begun and not ended. */
   readonly running: Run | null;
 }
@@ -36,13 +38,32 @@ function dwellFigure(tallies: readonly Tally[]): Figure[] {
   const dwells = last?.state.dwellsS ?? [];
   if (!last || dwells.length === 0) return [];
   const mean = dwells.reduce((a, b) => a + b, 0) / dwells.length;
-  return [figure({ id: 'press.dwell', label: 'Really pressed', quantity: seconds(mean), origin: 'taken', working: say`mean of ${count(dwells.length, 'pass', 'passes')} by the clock; set ${seconds(last.run.settings.dwellS)}`, inputs: ['heat.dwell'] })];
+  return [
+    figure({
+      id: 'press.dwell',
+      label: 'Really pressed',
+      quantity: seconds(mean),
+      origin: 'taken',
+      working: say`mean of ${count(dwells.length, 'pass', 'passes')} by the clock; set ${seconds(last.run.settings.dwellS)}`,
+      inputs: ['heat.dwell'],
+    }),
+  ];
 }
 
 export function planPress(job: Job, shop: Shop, blank: Blank | null, heat: HeatSection): PressSection {
   const shared = { terrace: 'press' as const };
-  const nothing = { ...shared, steps: [], good: 0, spoiled: 0, left: job.pieces, running: null, figures: [] };
-  if (!blank || !heat.press || !heat.chosen) return { ...nothing, progress: 'todo', summary: say`0 of ${count(job.pieces, 'piece')}`, findings: [] };
+  const nothing = {
+    ...shared,
+    steps: [],
+    good: 0,
+    spoiled: 0,
+    left: job.pieces,
+    running: null,
+    last: null,
+    figures: [],
+  };
+  if (!blank || !heat.press || !heat.chosen)
+    return { ...nothing, progress: 'todo', summary: say`0 of ${count(job.pieces, 'piece')}`, findings: [] };
   const steps = stepsForPiece(heat.chosen.settings, blank, heat.press);
   const tallies = shop.runs
     .filter((r) => r.jobId === job.id)
@@ -54,16 +75,48 @@ export function planPress(job: Job, shop: Shop, blank: Blank | null, heat: HeatS
   const running = tallies.find((t) => t.state.ended === 'no')?.run ?? null;
   const each = pieceS(steps);
   const hands = steps.filter((s) => s.need === 'hands').reduce((n, s) => n + s.usualS, 0);
-  const findings: Finding[] = running ? [finding('press', 'running', 'heed', say`A press run is under way.`)] : [];
-  if (!running && left > 0) findings.push(finding('press', 'vent', 'note', say`Fan on, window open. Press on its own rated socket, no thin extension lead.`));
+  const findings: Finding[] = running
+    ? [finding('press', 'running', 'heed', say`A press run is under way.`)]
+    : [];
+  if (!running && left > 0)
+    findings.push(
+      finding(
+        'press',
+        'vent',
+        'note',
+        say`Fan on, window open. Press on its own rated socket, no thin extension lead.`,
+      ),
+    );
   return {
     ...shared,
     progress: left === 0 ? 'done' : good > 0 || running ? 'ready' : 'todo',
     summary: say`${String(good)} of ${count(job.pieces, 'piece')}${spoiled > 0 ? `, ${spoiled} spoiled` : ''}`,
     figures: [
-      figure({ id: 'press.left', label: 'Still to press', quantity: count(left, 'piece'), origin: 'reckoned', working: say`${String(good)} good, ${String(spoiled)} spoiled so far` }),
-      figure({ id: 'press.each', label: 'One piece, usually', quantity: seconds(each), origin: 'estimated', spread: [each * 0.8, each * 1.4], working: say`${seconds(hands)} of it hands; the rest is waiting`, inputs: ['heat.dwell', 'heat.passes'] }),
-      figure({ id: 'press.all', label: 'All of them', quantity: seconds(each * left), origin: 'estimated', spread: [each * left * 0.8, each * left * 1.4], working: say`${String(left)} × ${seconds(each)}, one after the other`, inputs: ['press.each', 'press.left'] }),
+      figure({
+        id: 'press.left',
+        label: 'Still to press',
+        quantity: count(left, 'piece'),
+        origin: 'reckoned',
+        working: say`${String(good)} good, ${String(spoiled)} spoiled so far`,
+      }),
+      figure({
+        id: 'press.each',
+        label: 'One piece, usually',
+        quantity: seconds(each),
+        origin: 'estimated',
+        spread: [each * 0.8, each * 1.4],
+        working: say`${seconds(hands)} of it hands; the rest is waiting`,
+        inputs: ['heat.dwell', 'heat.passes'],
+      }),
+      figure({
+        id: 'press.all',
+        label: 'All of them',
+        quantity: seconds(each * left),
+        origin: 'estimated',
+        spread: [each * left * 0.8, each * left * 1.4],
+        working: say`${String(left)} × ${seconds(each)}, one after the other`,
+        inputs: ['press.each', 'press.left'],
+      }),
       ...dwellFigure(tallies),
     ],
     findings,
@@ -72,5 +125,6 @@ export function planPress(job: Job, shop: Shop, blank: Blank | null, heat: HeatS
     spoiled,
     left,
     running,
+    last: tallies[tallies.length - 1]?.run ?? null,
   };
 }

@@ -5,7 +5,8 @@ import { plan, type Plan } from './plan';
 /** `after`, with every part that equals its counterpart in `before` taken from `before`: equal is then identical. */
 export function reuseEqual<T>(before: unknown, after: T): T {
   if (Object.is(before, after)) return after;
-  if (typeof before !== 'object' || typeof after !== 'object' || before === null || after === null) return after;
+  if (typeof before !== 'object' || typeof after !== 'object' || before === null || after === null)
+    return after;
   if (Array.isArray(before) !== Array.isArray(after)) return after;
   const old = before as Readonly<Record<string, unknown>>;
   const keys = Object.keys(after);

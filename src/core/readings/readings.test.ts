@@ -5,8 +5,18 @@ import { readOne, readPlace, resolutionMm, scatterU, toSurface, uniformU, type T
 import { parseLength } from '../units/parse';
 
 const TAPE: Tape = { thicknessMm: 0.4, finestMm: 1, inchDenominator: 16, paperMm: 0.1 };
-const reading = (text: string, method: Method = 'soft tape', bareUnit: 'mm' | 'in' = 'mm'): Reading => ({ id: `r-${text.replace(/\W/g, '')}`, text, bareUnit, method });
-const place = (texts: readonly string[], p: Place = 'girthTop', method: Method = 'soft tape') => readPlace(p, texts.map((t) => reading(t, method)), TAPE);
+const reading = (text: string, method: Method = 'soft tape', bareUnit: 'mm' | 'in' = 'mm'): Reading => ({
+  id: `r-${text.replace(/\W/g, '')}`,
+  text,
+  bareUnit,
+  method,
+});
+const place = (texts: readonly string[], p: Place = 'girthTop', method: Method = 'soft tape') =>
+  readPlace(
+    p,
+    texts.map((t) => reading(t, method)),
+    TAPE,
+  );
 
 describe('resolution', () => {
   const res = (text: string) => {
@@ -38,7 +48,10 @@ describe('method corrections', () => {
     );
   });
   test('a wall height is left as read', () => {
-    expect(toSurface(193, 0.3, 'soft tape', 'wall', TAPE)).toEqual({ value: 193, parts: { 'height reading': 0.3 } });
+    expect(toSurface(193, 0.3, 'soft tape', 'wall', TAPE)).toEqual({
+      value: 193,
+      parts: { 'height reading': 0.3 },
+    });
   });
 });
 
@@ -75,7 +88,9 @@ describe('several readings of one place', () => {
 describe('slips', () => {
   const slip = (text: string, p: Place = 'girthTop', unit: 'mm' | 'in' = 'mm') => {
     const r = readOne(reading(text, 'soft tape', unit), p);
-    return r.ok ? null : { suggestion: r.suggestion?.text ?? null, way: r.problem.wayOut, what: r.problem.what };
+    return r.ok
+      ? null
+      : { suggestion: r.suggestion?.text ?? null, way: r.problem.wayOut, what: r.problem.what };
   };
   test('8.4 in millimetres: inches?', () => {
     expect(slip('8.4')?.suggestion).toBe('8.4 in');

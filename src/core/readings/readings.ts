@@ -90,13 +90,23 @@ function slipOf(parsed: ParsedLength, reading: Reading, range: PlaceRange): Sugg
   const bare = reading.text.replace(/[^\d.,/ -]/g, '').trim();
   const tries: readonly [number, string][] =
     parsed.unit === 'in'
-      ? [[1 / MM_PER_INCH, 'mm'], [10 / MM_PER_INCH, 'cm']]
+      ? [
+          [1 / MM_PER_INCH, 'mm'],
+          [10 / MM_PER_INCH, 'cm'],
+        ]
       : parsed.unit === 'cm'
-        ? [[MM_PER_INCH / 10, 'in'], [0.1, 'mm']]
-        : [[MM_PER_INCH, 'in'], [10, 'cm']];
+        ? [
+            [MM_PER_INCH / 10, 'in'],
+            [0.1, 'mm'],
+          ]
+        : [
+            [MM_PER_INCH, 'in'],
+            [10, 'cm'],
+          ];
   for (const [factor, unit] of tries) {
     const valueMm = parsed.valueMm * factor;
-    if (inRange(valueMm, range) && !(bare.includes('/') && unit !== 'in')) return { text: `${bare} ${unit}`, valueMm };
+    if (inRange(valueMm, range) && !(bare.includes('/') && unit !== 'in'))
+      return { text: `${bare} ${unit}`, valueMm };
   }
   return null;
 }
@@ -132,7 +142,11 @@ export function toSurface(rawMm: number, u: number, method: Method, place: Place
   switch (method) {
     case 'soft tape': {
       // A tape of thickness t round radius r reads 2π(r + t/2), so the surface is πt less.
-      const t = measured(tape.thicknessMm, uniformU(Math.min(TAPE_THICKNESS_HALF_WIDTH_MM, tape.thicknessMm)), 'tape thickness');
+      const t = measured(
+        tape.thicknessMm,
+        uniformU(Math.min(TAPE_THICKNESS_HALF_WIDTH_MM, tape.thicknessMm)),
+        'tape thickness',
+      );
       return minus(raw, scaled(t, Math.PI));
     }
     case 'paper strip': {
@@ -169,7 +183,14 @@ function average(surfaces: readonly Uncertain[], source: string): Uncertain {
 export function readPlace(place: Place, readings: readonly Reading[], tape: Tape): PlaceReadings {
   const read = readings.map((reading) => {
     const one = readOne(reading, place);
-    if (!one.ok) return { reading, parsed: null, surface: null, problem: one.problem, suggestion: one.suggestion ?? null };
+    if (!one.ok)
+      return {
+        reading,
+        parsed: null,
+        surface: null,
+        problem: one.problem,
+        suggestion: one.suggestion ?? null,
+      };
     const u = uniformU(resolutionMm(one.value, tape) / 2);
     const surface = toSurface(one.value.valueMm, u, reading.method, place, tape);
     return { reading, parsed: one.value, surface, problem: null, suggestion: null };

@@ -13,20 +13,48 @@ const must = <T>(x: T | undefined): T => {
 const BLANK = must(shop.blanks.find((b) => b.id === 'straight-steel-590'));
 const PRESS = must(shop.presses.find((p) => p.id === 'tumbler-press-a'));
 const OVEN = must(shop.presses.find((p) => p.kind === 'oven'));
-const S: HeatSettings = { platenC: 188, dwellS: 65, passes: 2, clock: 'from-closing', pressure: 'medium', peel: 'hot', fallBackC: 170 };
+const S: HeatSettings = {
+  platenC: 188,
+  dwellS: 65,
+  passes: 2,
+  clock: 'from-closing',
+  pressure: 'medium',
+  peel: 'hot',
+  fallBackC: 170,
+};
 const STEPS = stepsForPiece(S, BLANK, PRESS);
 const T0 = 1_790_000_000_000;
-const run = (events: readonly RunEvent[], pieces = 3): Run => ({ id: 'r', jobId: 'j', pressId: PRESS.id, startedAt: T0, pieces, settings: S, events: [...events] });
+const run = (events: readonly RunEvent[], pieces = 3): Run => ({
+  id: 'r',
+  jobId: 'j',
+  pressId: PRESS.id,
+  startedAt: T0,
+  pieces,
+  settings: S,
+  events: [...events],
+});
 const next = (s: number): RunEvent => ({ kind: 'next', at: T0 + s * 1000 });
 
 test('a two-pass piece: load, close, press, turn, fall back, close, press, peel, cool', () => {
-  expect(STEPS.map((s) => s.id)).toEqual(['load', 'close-0', 'dwell-0', 'turn-1', 'fall-1', 'close-1', 'dwell-1', 'peel', 'cool']);
+  expect(STEPS.map((s) => s.id)).toEqual([
+    'load',
+    'close-0',
+    'dwell-0',
+    'turn-1',
+    'fall-1',
+    'close-1',
+    'dwell-1',
+    'peel',
+    'cool',
+  ]);
   expect(STEPS.filter((s) => s.durationS !== null).map((s) => s.durationS)).toEqual([65, 65]);
   expect(STEPS.filter((s) => s.turnedDeg === 180).length).toBeGreaterThan(3);
 });
 
 test('the clock school puts the wait where it belongs', () => {
-  const ids = stepsForPiece({ ...S, clock: 'at-temperature', passes: 1, fallBackC: null }, BLANK, PRESS).map((s) => s.id);
+  const ids = stepsForPiece({ ...S, clock: 'at-temperature', passes: 1, fallBackC: null }, BLANK, PRESS).map(
+    (s) => s.id,
+  );
   expect(ids).toEqual(['load', 'close-0', 'reach-0', 'dwell-0', 'peel', 'cool']);
 });
 
@@ -34,24 +62,37 @@ test('cautions stand at the steps where the hand is', () => {
   expect(must(STEPS.find((s) => s.id === 'turn-1')).caution).toMatch(/gloves/i);
   expect(must(STEPS.find((s) => s.id === 'peel')).caution).toMatch(/heat mat/);
   expect(must(stepsForPiece(S, BLANK, OVEN)[0]).caution).toMatch(/never cooks food/);
-  expect(stepsForPiece(S, { ...BLANK, material: 'glass' }, PRESS).map((s) => s.caution).join()).toMatch(/glass cracks/i);
+  expect(
+    stepsForPiece(S, { ...BLANK, material: 'glass' }, PRESS)
+      .map((s) => s.caution)
+      .join(),
+  ).toMatch(/glass cracks/i);
 });
 
 test('before pressing: parts off, film off, clean, wrap, pressure cold', () => {
-  const text = prePressSteps(S, { ...BLANK, film: true }, PRESS).map((p) => p.join('')).join('|');
-  expect(text).toMatch(/Take off: lid and straw\|.*film\|Wipe.*away from the press.*\|.*pressure cold/);
+  const text = prePressSteps(S, { ...BLANK, film: true }, PRESS, ['Ends must meet.'])
+    .map((p) => p.join(''))
+    .join('|');
+  expect(text).toMatch(
+    /Take off: lid and straw\|.*film\|Wipe.*away from the press.*\|.*Ends must meet.*\|.*pressure cold/,
+  );
 });
 
 test('a run folds to where it stands, and every piece is counted once', () => {
   fc.assert(
-    fc.property(fc.array(fc.constantFrom<RunEvent['kind']>('next', 'next', 'next', 'next', 'spoiled', 'back'), { maxLength: 120 }), (kinds) => {
-      const events = kinds.map((kind, i): RunEvent => ({ kind, at: T0 + i * 1000 }));
-      const state = foldRun(run(events), STEPS);
-      expect(state.good + state.spoiled).toBe(state.piece);
-      expect(state.setDownAt).toHaveLength(state.good);
-      expect(state.piece).toBeLessThanOrEqual(3);
-      expect(state.ended).toBe(state.piece >= 3 ? 'finished' : 'no');
-    }),
+    fc.property(
+      fc.array(fc.constantFrom<RunEvent['kind']>('next', 'next', 'next', 'next', 'spoiled', 'back'), {
+        maxLength: 120,
+      }),
+      (kinds) => {
+        const events = kinds.map((kind, i): RunEvent => ({ kind, at: T0 + i * 1000 }));
+        const state = foldRun(run(events), STEPS);
+        expect(state.good + state.spoiled).toBe(state.piece);
+        expect(state.setDownAt).toHaveLength(state.good);
+        expect(state.piece).toBeLessThanOrEqual(3);
+        expect(state.ended).toBe(state.piece >= 3 ? 'finished' : 'no');
+      },
+    ),
   );
 });
 
@@ -90,7 +131,9 @@ test('time left: the usual steps first, the bench’s own pace once it is known'
   const fresh = run([], 3);
   expect(remainingS(fresh, foldRun(fresh, STEPS), STEPS, T0)).toBe(3 * pieceS(STEPS));
   const perPiece = 300;
-  const events = [0, 1].flatMap((p) => STEPS.map((_, i) => next(p * perPiece + ((i + 1) * perPiece) / STEPS.length)));
+  const events = [0, 1].flatMap((p) =>
+    STEPS.map((_, i) => next(p * perPiece + ((i + 1) * perPiece) / STEPS.length)),
+  );
   const paced = run(events, 10);
   const state = foldRun(paced, STEPS);
   expect(state.piece).toBe(2);

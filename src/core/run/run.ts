@@ -23,11 +23,16 @@ interface Position {
 
 function advance(state: RunState, at: number, steps: readonly RunStep[], pieces: number): RunState {
   const step = steps[state.stepIndex];
-  const dwellsS = step?.durationS != null ? [...state.dwellsS, (at - state.stepStartedAt) / 1000] : state.dwellsS;
+  const dwellsS =
+    step?.durationS != null ? [...state.dwellsS, (at - state.stepStartedAt) / 1000] : state.dwellsS;
   if (state.stepIndex + 1 < steps.length) {
     return { ...state, dwellsS, stepIndex: state.stepIndex + 1, stepStartedAt: at };
   }
-  return nextPiece({ ...state, dwellsS, good: state.good + 1, setDownAt: [...state.setDownAt, at] }, at, pieces);
+  return nextPiece(
+    { ...state, dwellsS, good: state.good + 1, setDownAt: [...state.setDownAt, at] },
+    at,
+    pieces,
+  );
 }
 
 function nextPiece(state: RunState, at: number, pieces: number): RunState {
@@ -35,7 +40,12 @@ function nextPiece(state: RunState, at: number, pieces: number): RunState {
   return { ...state, piece, stepIndex: 0, stepStartedAt: at, ended: piece >= pieces ? 'finished' : 'no' };
 }
 
-function apply({ state, past }: Position, event: RunEvent, steps: readonly RunStep[], pieces: number): Position {
+function apply(
+  { state, past }: Position,
+  event: RunEvent,
+  steps: readonly RunStep[],
+  pieces: number,
+): Position {
   if (event.kind === 'back') {
     const previous = past[past.length - 1];
     // The clock of the step gone back to goes on from when it first started.
@@ -63,7 +73,8 @@ export function foldRun(run: Run, steps: readonly RunStep[]): RunState {
     setDownAt: [],
     dwellsS: [],
   };
-  return run.events.reduce<Position>((p, e) => apply(p, e, steps, run.pieces), { state: start, past: [] }).state;
+  return run.events.reduce<Position>((p, e) => apply(p, e, steps, run.pieces), { state: start, past: [] })
+    .state;
 }
 
 export interface Clock {
@@ -100,7 +111,11 @@ export function remainingS(run: Run, state: RunState, steps: readonly RunStep[],
 }
 
 /** Pieces still too hot to touch, and the wait until the last of them is not. */
-export function cooling(state: RunState, touchSafeS: number, nowMs: number): { readonly pieces: number; readonly waitS: number } {
+export function cooling(
+  state: RunState,
+  touchSafeS: number,
+  nowMs: number,
+): { readonly pieces: number; readonly waitS: number } {
   const left = state.setDownAt.map((at) => touchSafeS - (nowMs - at) / 1000).filter((s) => s > 0);
   return { pieces: left.length, waitS: Math.max(0, ...left) };
 }

@@ -14,12 +14,16 @@ test('the front view: a third of the girth within 60°, edges at ±r', () => {
 
 test('seen from the front, the wall turns away: foreshortening is the cosine of the turn', () => {
   fc.assert(
-    fc.property(fc.double({ min: 60, max: 640, noNaN: true }), fc.double({ min: -0.2, max: 0.2, noNaN: true }), (c, turn) => {
-      const step = c * 1e-6;
-      const slope = (frontView(c, turn * c + step) - frontView(c, turn * c - step)) / (2 * step);
-      expect(slope).toBeCloseTo(Math.cos(2 * Math.PI * turn), 5);
-      expect(frontView(c, -turn * c)).toBeCloseTo(-frontView(c, turn * c), 9);
-    }),
+    fc.property(
+      fc.double({ min: 60, max: 640, noNaN: true }),
+      fc.double({ min: -0.2, max: 0.2, noNaN: true }),
+      (c, turn) => {
+        const step = c * 1e-6;
+        const slope = (frontView(c, turn * c + step) - frontView(c, turn * c - step)) / (2 * step);
+        expect(slope).toBeCloseTo(Math.cos(2 * Math.PI * turn), 5);
+        expect(frontView(c, -turn * c)).toBeCloseTo(-frontView(c, turn * c), 9);
+      },
+    ),
   );
 });
 
@@ -37,6 +41,12 @@ test('zones stack to the height without overlap on every starter blank', () => {
 });
 
 test('a blank with no wall left cannot be built', () => {
-  expect(straightShapeSchema.safeParse({ kind: 'straight', diameterMm: 70, heightMm: 60, lipMm: 30, footMm: 25 }).success).toBe(false);
-  expect(straightShapeSchema.safeParse({ kind: 'straight', diameterMm: 0, heightMm: 60, lipMm: 1, footMm: 1 }).success).toBe(false);
+  expect(
+    straightShapeSchema.safeParse({ kind: 'straight', diameterMm: 70, heightMm: 60, lipMm: 30, footMm: 25 })
+      .success,
+  ).toBe(false);
+  expect(
+    straightShapeSchema.safeParse({ kind: 'straight', diameterMm: 0, heightMm: 60, lipMm: 1, footMm: 1 })
+      .success,
+  ).toBe(false);
 });

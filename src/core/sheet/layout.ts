@@ -52,14 +52,23 @@ const fitCount = (room: number, size: number, gap: number): number =>
   Math.max(0, Math.floor((room - 2 * TICK_ROOM_MM + gap + 1e-9) / (size + gap)));
 
 function tryLayout(input: LayoutInput, turned: boolean, stripAtFoot: boolean): Try {
-  const printable = inset({ x: 0, y: 0, width: input.paper.widthMm, height: input.paper.heightMm }, input.marginMm);
+  const printable = inset(
+    { x: 0, y: 0, width: input.paper.widthMm, height: input.paper.heightMm },
+    input.marginMm,
+  );
   const area: Rect = stripAtFoot
     ? { ...printable, height: Math.max(0, printable.height - STRIP_MM) }
     : { ...printable, width: Math.max(0, printable.width - STRIP_MM) };
   const { bleed } = input.pattern;
   const [w, h] = turned ? [bleed.height, bleed.width] : [bleed.width, bleed.height];
   const gap = spacing(input.gapMm);
-  return { turned, stripAtFoot, area, cols: fitCount(area.width, w, gap), rows: fitCount(area.height, h, gap) };
+  return {
+    turned,
+    stripAtFoot,
+    area,
+    cols: fitCount(area.width, w, gap),
+    rows: fitCount(area.height, h, gap),
+  };
 }
 
 /** Neighbours stand at least the tick room apart, so no tick ever enters another piece. */
@@ -107,7 +116,10 @@ function spotsOf(input: LayoutInput, t: Try): readonly Spot[] {
 }
 
 /** Size a sheet must have for one piece, ticks, strip and margins, mm, the smaller way round. */
-export function needMm(pattern: Pattern, marginMm: number): { readonly shortMm: number; readonly longMm: number } {
+export function needMm(
+  pattern: Pattern,
+  marginMm: number,
+): { readonly shortMm: number; readonly longMm: number } {
   const around = 2 * (TICK_ROOM_MM + marginMm);
   const a = pattern.bleed.width + around;
   const b = pattern.bleed.height + around;

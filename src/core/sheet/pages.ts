@@ -14,7 +14,14 @@ import { spotMatrix, TICK_ROOM_MM, type SheetLayout, type Spot } from './layout'
  */
 export type PageItem =
   | { readonly kind: 'picture'; readonly matrix: Affine; readonly clip: Polygon }
-  | { readonly kind: 'words'; readonly set: SetWords; readonly font: FontId; readonly colour: string; readonly matrix: Affine; readonly clip: Polygon }
+  | {
+      readonly kind: 'words';
+      readonly set: SetWords;
+      readonly font: FontId;
+      readonly colour: string;
+      readonly matrix: Affine;
+      readonly clip: Polygon;
+    }
   | { readonly kind: 'line'; readonly from: Point; readonly to: Point; readonly widthMm: number }
   | { readonly kind: 'bar'; readonly rect: Rect; readonly filled: boolean; readonly matrix: Affine }
   | { readonly kind: 'text'; readonly text: string; readonly emMm: number; readonly matrix: Affine };
@@ -64,7 +71,10 @@ function ticks(pattern: Pattern, m: Affine): PageItem[] {
   if (pattern.meetsAtMm > trim.x && pattern.meetsAtMm < trim.x + trim.width) xs.push(pattern.meetsAtMm);
   return [
     ...xs.flatMap((x) => [line(x, top, x, top - run), line(x, bottom, x, bottom + run)]),
-    ...[trim.y, trim.y + trim.height].flatMap((y) => [line(left, y, left - run, y), line(right, y, right + run, y)]),
+    ...[trim.y, trim.y + trim.height].flatMap((y) => [
+      line(left, y, left - run, y),
+      line(right, y, right + run, y),
+    ]),
   ];
 }
 
@@ -90,7 +100,11 @@ function artItems(pattern: Pattern, matrix: Affine, art: PageArt): PageItem[] {
 }
 
 function pieceItems(pattern: Pattern, spot: Spot, art: PageArt, mirrored: boolean): PageItem[] {
-  return [...artItems(pattern, spot.matrix, art), ...ticks(pattern, spot.matrix), rimMark(pattern, spot, mirrored)];
+  return [
+    ...artItems(pattern, spot.matrix, art),
+    ...ticks(pattern, spot.matrix),
+    rimMark(pattern, spot, mirrored),
+  ];
 }
 
 /** One piece out to its bleed with no marks at all, as a page of its own. */
@@ -115,7 +129,8 @@ function stripMatrix(strip: SheetLayout['strip']): { readonly matrix: Affine; re
     : { matrix: compose(translate(rect.x + rect.width, rect.y), rotate(90)), lengthMm: rect.height };
 }
 
-const cut = (text: string, most: number): string => (text.length <= most ? text : `${text.slice(0, most - 1)}…`);
+const cut = (text: string, most: number): string =>
+  text.length <= most ? text : `${text.slice(0, most - 1)}…`;
 
 function stripItems(layout: SheetLayout, label: PageLabel, sheetText: string): PageItem[] {
   const { matrix, lengthMm } = stripMatrix(layout.strip);
@@ -146,7 +161,15 @@ function stripItems(layout: SheetLayout, label: PageLabel, sheetText: string): P
   ];
 }
 
-function page(layout: SheetLayout, pattern: Pattern, art: PageArt, label: PageLabel, n: number, copies: number, text: string): Page {
+function page(
+  layout: SheetLayout,
+  pattern: Pattern,
+  art: PageArt,
+  label: PageLabel,
+  n: number,
+  copies: number,
+  text: string,
+): Page {
   const spots = layout.spots.slice(0, n);
   const boxOf = (rect: Rect) =>
     boundsOf(spots.flatMap((s) => rectCorners(rect).map((p) => apply(s.matrix, p))));
@@ -155,13 +178,21 @@ function page(layout: SheetLayout, pattern: Pattern, art: PageArt, label: PageLa
     heightMm: layout.paper.heightMm,
     trimBox: boxOf(pattern.trim),
     bleedBox: boxOf(pattern.bleed),
-    items: [...spots.flatMap((s) => pieceItems(pattern, s, art, label.mirrored)), ...stripItems(layout, label, text)],
+    items: [
+      ...spots.flatMap((s) => pieceItems(pattern, s, art, label.mirrored)),
+      ...stripItems(layout, label, text),
+    ],
     copies,
   };
 }
 
 /** The distinct pages of a job: the full sheet, and the last one where it holds fewer. */
-export function drawPages(layout: SheetLayout, pattern: Pattern, art: PageArt, label: PageLabel): readonly Page[] {
+export function drawPages(
+  layout: SheetLayout,
+  pattern: Pattern,
+  art: PageArt,
+  label: PageLabel,
+): readonly Page[] {
   const { sheets, perSheet, onLast } = layout;
   const full = onLast === perSheet ? sheets : sheets - 1;
   const pages: Page[] = [];
@@ -171,8 +202,12 @@ export function drawPages(layout: SheetLayout, pattern: Pattern, art: PageArt, l
 }
 
 /** A ruler that fits the strip and reads in round numbers of the shop's unit, mm. */
-export function rulerFor(layout: SheetLayout, unit: 'mm' | 'in'): { readonly rulerMm: number; readonly rulerText: string } {
+export function rulerFor(
+  layout: SheetLayout,
+  unit: 'mm' | 'in',
+): { readonly rulerMm: number; readonly rulerText: string } {
   const room = stripMatrix(layout.strip).lengthMm - 60;
-  if (unit === 'mm') return room >= 100 ? { rulerMm: 100, rulerText: '100 mm' } : { rulerMm: 50, rulerText: '50 mm' };
+  if (unit === 'mm')
+    return room >= 100 ? { rulerMm: 100, rulerText: '100 mm' } : { rulerMm: 50, rulerText: '50 mm' };
   return room >= 101.6 ? { rulerMm: 101.6, rulerText: '4 in' } : { rulerMm: 50.8, rulerText: '2 in' };
 }

@@ -9,14 +9,48 @@ import { layoutSheet, needMm, smallestThatFits, type LayoutInput } from './layou
 import { drawPages, rulerFor, type PageLabel } from './pages';
 
 const patternOf = (girth: number, wall: number, bleedMm = 3): Pattern =>
-  sizeWrap({ girth: exact(girth), wall: exact(wall), paperMm: 0.1, school: 'over', amountMm: 4, topSetbackMm: 0, footSetbackMm: 0, bleedMm, safeMm: 5, noGo: [] }).pattern;
+  sizeWrap({
+    girth: exact(girth),
+    wall: exact(wall),
+    paperMm: 0.1,
+    school: 'over',
+    amountMm: 4,
+    topSetbackMm: 0,
+    footSetbackMm: 0,
+    bleedMm,
+    safeMm: 5,
+    noGo: [],
+  }).pattern;
 
-const A3 = STARTER_PAPERS.find((p) => p.id === 'a3') ?? { id: 'a3', name: 'A3', widthMm: 297, heightMm: 420, thicknessMm: 0.1 };
-const input = (pattern: Pattern, over: Partial<LayoutInput> = {}): LayoutInput => ({ pattern, paper: A3, marginMm: 3, gapMm: 4, pieces: 24, mirror: true, ...over });
-const LABEL: PageLabel = { job: 'Night <job>', blank: 'straight steel', mirrored: true, rulerMm: 100, rulerText: '100 mm' };
+const A3 = STARTER_PAPERS.find((p) => p.id === 'a3') ?? {
+  id: 'a3',
+  name: 'A3',
+  widthMm: 297,
+  heightMm: 420,
+  thicknessMm: 0.1,
+};
+const input = (pattern: Pattern, over: Partial<LayoutInput> = {}): LayoutInput => ({
+  pattern,
+  paper: A3,
+  marginMm: 3,
+  gapMm: 4,
+  pieces: 24,
+  mirror: true,
+  ...over,
+});
+const LABEL: PageLabel = {
+  job: 'Night <job>',
+  blank: 'straight steel',
+  mirrored: true,
+  rulerMm: 100,
+  rulerText: '100 mm',
+};
 
 const meet = (a: Rect, b: Rect): boolean =>
-  a.x < b.x + b.width - 1e-9 && b.x < a.x + a.width - 1e-9 && a.y < b.y + b.height - 1e-9 && b.y < a.y + a.height - 1e-9;
+  a.x < b.x + b.width - 1e-9 &&
+  b.x < a.x + a.width - 1e-9 &&
+  a.y < b.y + b.height - 1e-9 &&
+  b.y < a.y + a.height - 1e-9;
 
 const anyLayout = fc.record({
   girth: fc.double({ min: 70, max: 300, noNaN: true }),
@@ -33,7 +67,13 @@ test('pieces never overlap, stay in the printable area and off the strip, and ad
       const r = layoutSheet(input(patternOf(girth, wall, bleed), { pieces, gapMm, mirror }));
       if (!r.ok) return;
       const { spots, strip, sheets, perSheet, onLast } = r.value;
-      const off = spots.filter((s) => s.box.x < 3 || s.box.y < 3 || s.box.x + s.box.width > 294 + 1e-9 || s.box.y + s.box.height > 417 + 1e-9);
+      const off = spots.filter(
+        (s) =>
+          s.box.x < 3 ||
+          s.box.y < 3 ||
+          s.box.x + s.box.width > 294 + 1e-9 ||
+          s.box.y + s.box.height > 417 + 1e-9,
+      );
       expect(off).toEqual([]);
       expect(spots.some((s) => meet(s.box, strip.rect))).toBe(false);
       expect(spots.some((s, i) => spots.slice(i + 1).some((o) => meet(s.box, o.box)))).toBe(false);
@@ -62,9 +102,19 @@ test('no mark touches any trim', () => {
       if (!r.ok) return;
       const [page] = drawPages(r.value, pattern, { placed: null, words: null }, LABEL);
       const inside = (p: { x: number; y: number }, spot: Rect) =>
-        p.x > spot.x + bleed + 1e-6 && p.x < spot.x + spot.width - bleed - 1e-6 && p.y > spot.y + bleed + 1e-6 && p.y < spot.y + spot.height - bleed - 1e-6;
+        p.x > spot.x + bleed + 1e-6 &&
+        p.x < spot.x + spot.width - bleed - 1e-6 &&
+        p.y > spot.y + bleed + 1e-6 &&
+        p.y < spot.y + spot.height - bleed - 1e-6;
       const trespassing = (page?.items ?? []).filter((item) => {
-        const points = item.kind === 'line' ? [item.from, item.to] : item.kind === 'bar' ? rectCorners(item.rect).map((p) => apply(item.matrix, p)) : item.kind === 'text' ? [apply(item.matrix, { x: 0, y: 0 })] : [];
+        const points =
+          item.kind === 'line'
+            ? [item.from, item.to]
+            : item.kind === 'bar'
+              ? rectCorners(item.rect).map((p) => apply(item.matrix, p))
+              : item.kind === 'text'
+                ? [apply(item.matrix, { x: 0, y: 0 })]
+                : [];
         return points.some((p) => r.value.spots.some((s) => inside(p, s.box)));
       });
       expect(trespassing).toEqual([]);
@@ -81,7 +131,9 @@ test('turning is chosen only where it holds more', () => {
 
 test('too big: the smallest paper that would hold it is named, and it does hold it', () => {
   const pattern = patternOf(260, 196);
-  expect(layoutSheet(input(pattern, { paper: { ...A3, name: 'A5', widthMm: 148, heightMm: 210 } })).ok).toBe(false);
+  expect(layoutSheet(input(pattern, { paper: { ...A3, name: 'A5', widthMm: 148, heightMm: 210 } })).ok).toBe(
+    false,
+  );
   const fits = smallestThatFits(input(pattern), STARTER_PAPERS);
   expect(fits?.id).toBe('legal');
   expect(smallestThatFits(input(patternOf(500, 390)), STARTER_PAPERS)).toBeNull();
@@ -89,13 +141,18 @@ test('too big: the smallest paper that would hold it is named, and it does hold 
 
 test('the stated need is just enough', () => {
   fc.assert(
-    fc.property(fc.double({ min: 70, max: 300, noNaN: true }), fc.double({ min: 20, max: 260, noNaN: true }), (girth, wall) => {
-      const pattern = patternOf(girth, wall);
-      const { shortMm, longMm } = needMm(pattern, 3);
-      const on = (w: number, h: number) => layoutSheet(input(pattern, { pieces: 1, paper: { ...A3, widthMm: w, heightMm: h } })).ok;
-      expect(on(shortMm + 0.01, longMm + 0.01)).toBe(true);
-      expect(on(shortMm - 0.1, shortMm - 0.1)).toBe(false);
-    }),
+    fc.property(
+      fc.double({ min: 70, max: 300, noNaN: true }),
+      fc.double({ min: 20, max: 260, noNaN: true }),
+      (girth, wall) => {
+        const pattern = patternOf(girth, wall);
+        const { shortMm, longMm } = needMm(pattern, 3);
+        const on = (w: number, h: number) =>
+          layoutSheet(input(pattern, { pieces: 1, paper: { ...A3, widthMm: w, heightMm: h } })).ok;
+        expect(on(shortMm + 0.01, longMm + 0.01)).toBe(true);
+        expect(on(shortMm - 0.1, shortMm - 0.1)).toBe(false);
+      },
+    ),
   );
 });
 
@@ -120,7 +177,9 @@ test('the label says who mirrors, and the ruler follows the shop’s unit', () =
   const r = layoutSheet(input(pattern, { mirror: false }));
   if (!r.ok) throw new Error('should fit');
   const texts = (mirrored: boolean) =>
-    drawPages(r.value, pattern, { placed: null, words: null }, { ...LABEL, mirrored }).flatMap((p) => p.items.flatMap((i) => (i.kind === 'text' ? [i.text] : [])));
+    drawPages(r.value, pattern, { placed: null, words: null }, { ...LABEL, mirrored }).flatMap((p) =>
+      p.items.flatMap((i) => (i.kind === 'text' ? [i.text] : [])),
+    );
   expect(texts(true).join()).toContain('driver mirror OFF');
   expect(texts(false).join()).toContain('driver mirror ON');
   expect(rulerFor(r.value, 'mm')).toEqual({ rulerMm: 100, rulerText: '100 mm' });

@@ -2,8 +2,12 @@ import '../zodSetup';
 import * as z from 'zod/mini';
 
 /** Shared field schemas. Limits are wide enough for any bench and narrow enough to catch a slip. */
-export const idSchema = z.string().check(z.regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'An id is letters, digits and dashes.'));
-export const nameSchema = z.string().check(z.trim(), z.minLength(1, 'Give it a name.'), z.maxLength(80, 'Keep the name under 80 letters.'));
+export const idSchema = z
+  .string()
+  .check(z.regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'An id is letters, digits and dashes.'));
+export const nameSchema = z
+  .string()
+  .check(z.trim(), z.minLength(1, 'Give it a name.'), z.maxLength(80, 'Keep the name under 80 letters.'));
 export const noteSchema = z.string().check(z.maxLength(2000));
 export const lineSchema = z.string().check(z.trim(), z.minLength(1), z.maxLength(160));
 export const mmSchema = (min: number, max: number) =>

@@ -32,26 +32,41 @@ describe('lengths as people write them', () => {
     expect(mmOf('9', 'mm')).toBe(9);
   });
 
-  test.each(['', 'wide', '8 3', '8 9/8', '8 3/0', '-5', '0', '0 in', '8 3/8 mm', '12 furlongs', '1,234', '--', '1/2/3'])(
-    '“%s” is refused with what, where and a way out',
-    (text) => {
-      const r = parseLength(text, 'mm', 'Girth near the rim');
-      expect(r.ok).toBe(false);
-      if (r.ok) return;
-      expect(r.problem.where).toBe('Girth near the rim');
-      expect(r.problem.what.length).toBeGreaterThan(5);
-      expect(r.problem.wayOut.length).toBeGreaterThan(5);
-    },
-  );
+  test.each([
+    '',
+    'wide',
+    '8 3',
+    '8 9/8',
+    '8 3/0',
+    '-5',
+    '0',
+    '0 in',
+    '8 3/8 mm',
+    '12 furlongs',
+    '1,234',
+    '--',
+    '1/2/3',
+  ])('“%s” is refused with what, where and a way out', (text) => {
+    const r = parseLength(text, 'mm', 'Girth near the rim');
+    expect(r.ok).toBe(false);
+    if (r.ok) return;
+    expect(r.problem.where).toBe('Girth near the rim');
+    expect(r.problem.what.length).toBeGreaterThan(5);
+    expect(r.problem.wayOut.length).toBeGreaterThan(5);
+  });
 
   test('every fraction on a 1/64 tape reads back as written', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 64 * 30 }), fc.constantFrom(8, 16, 32, 64), (ticks, denominator) => {
-        const inches = ticks / denominator;
-        const text = inchFraction(inches, denominator);
-        const back = parseLength(`${text} in`, 'mm');
-        expect(back.ok && back.value.valueMm).toBeCloseTo(inches * 25.4, 9);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 64 * 30 }),
+        fc.constantFrom(8, 16, 32, 64),
+        (ticks, denominator) => {
+          const inches = ticks / denominator;
+          const text = inchFraction(inches, denominator);
+          const back = parseLength(`${text} in`, 'mm');
+          expect(back.ok && back.value.valueMm).toBeCloseTo(inches * 25.4, 9);
+        },
+      ),
     );
   });
 

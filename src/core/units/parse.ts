@@ -14,15 +14,35 @@ export interface ParsedLength {
 }
 
 const UNIT_WORDS: Readonly<Record<string, ParsedLength['unit']>> = {
-  mm: 'mm', millimetre: 'mm', millimetres: 'mm', millimeter: 'mm', millimeters: 'mm',
-  cm: 'cm', centimetre: 'cm', centimetres: 'cm', centimeter: 'cm', centimeters: 'cm',
-  in: 'in', inch: 'in', inches: 'in', '"': 'in', "''": 'in',
+  mm: 'mm',
+  millimetre: 'mm',
+  millimetres: 'mm',
+  millimeter: 'mm',
+  millimeters: 'mm',
+  cm: 'cm',
+  centimetre: 'cm',
+  centimetres: 'cm',
+  centimeter: 'cm',
+  centimeters: 'cm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  "''": 'in',
 };
 
 const MM_PER: Readonly<Record<ParsedLength['unit'], number>> = { mm: 1, cm: 10, in: MM_PER_INCH };
 
 const VULGAR: Readonly<Record<string, string>> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
 };
 
 function normalise(text: string): string {
@@ -96,7 +116,11 @@ function parseDecimal(
   where: string,
 ): Result<ParsedLength> {
   if (/^\d{1,3},\d{3}$/.test(body) && unit === 'mm') {
-    return fail(`“${body}” can be read two ways.`, where, 'Leave out the comma, or use a point for decimals.');
+    return fail(
+      `“${body}” can be read two ways.`,
+      where,
+      'Leave out the comma, or use a point for decimals.',
+    );
   }
   const m = /^(\d{1,6})?(?:[.,](\d{1,6}))?$/.exec(body);
   if (!m || (m[1] === undefined && m[2] === undefined)) return unreadable(text, where);
@@ -111,16 +135,22 @@ function parseDecimal(
 }
 
 /** A temperature as written: `188`, `188 C`, `370F`. Bare numbers are in `bareUnit`. Returns °C, 0 to 260. */
-export function parseTemperature(text: string, bareUnit: TemperatureUnit, where = 'Temperature'): Result<number> {
+export function parseTemperature(
+  text: string,
+  bareUnit: TemperatureUnit,
+  where = 'Temperature',
+): Result<number> {
   const m = /^(-?\d{1,4}(?:[.,]\d)?)\s*°?\s*([cf])?$/i.exec(text.trim());
-  if (!m) return fail(`“${text.slice(0, 16)}” cannot be read as a temperature.`, where, 'Write 188 C or 370 F.');
+  if (!m)
+    return fail(`“${text.slice(0, 16)}” cannot be read as a temperature.`, where, 'Write 188 C or 370 F.');
   const unit = (m[2]?.toUpperCase() ?? bareUnit) as TemperatureUnit;
   const value = Number((m[1] ?? '').replace(',', '.'));
   const c = unit === 'F' ? toCelsius(value) : value;
   if (c > 260 && unit === 'C') {
     return fail(`${value} °C is hotter than any coating stands.`, where, `Is that °F? Write ${value} F.`);
   }
-  if (c > 260) return fail(`${value} °F is hotter than any coating stands.`, where, 'Common work is 350 to 405 °F.');
+  if (c > 260)
+    return fail(`${value} °F is hotter than any coating stands.`, where, 'Common work is 350 to 405 °F.');
   if (c < 0) return fail('That is below freezing.', where, 'Common work is 175 to 205 °C.');
   return ok(c);
 }

@@ -30,7 +30,7 @@ export const SCHOOL_NOTES: Readonly<Record<School, SchoolNote>> = {
     amount: 'lap',
     gain: 'Never a white gap.',
     risk: 'A faint darker line where the ends lap.',
-    bench: 'Clean-cut end on top. Tape the seam its full length.',
+    bench: 'Clean-cut end on top.',
   },
   over: {
     label: 'Over and trim',
@@ -49,7 +49,12 @@ export const SCHOOL_NOTES: Readonly<Record<School, SchoolNote>> = {
 };
 
 /** Amounts where nobody has said otherwise, mm. The over school's is reckoned from the shop's own error. */
-export const USUAL_AMOUNT_MM: Readonly<Record<Exclude<School, 'over'>, number>> = { under: 3, butt: 0, lap: 3, gap: 10 };
+export const USUAL_AMOUNT_MM: Readonly<Record<Exclude<School, 'over'>, number>> = {
+  under: 3,
+  butt: 0,
+  lap: 3,
+  gap: 10,
+};
 
 /** How much longer than the closing length each school prints, mm. */
 export function printedOverMm(school: School, amountMm: number): number {

@@ -6,17 +6,33 @@ import { printedOverMm, SCHOOL_NOTES } from './schools';
 import { closingError, seamChance, sizeWrap, type WrapInput } from './wrap';
 
 const input = (over: Partial<WrapInput> = {}): WrapInput => ({
-  girth: exact(230), wall: exact(193), paperMm: 0.1, school: 'butt', amountMm: null,
-  topSetbackMm: 1.5, footSetbackMm: 1.5, bleedMm: 3, safeMm: 6, noGo: [], ...over,
+  girth: exact(230),
+  wall: exact(193),
+  paperMm: 0.1,
+  school: 'butt',
+  amountMm: null,
+  topSetbackMm: 1.5,
+  footSetbackMm: 1.5,
+  bleedMm: 3,
+  safeMm: 6,
+  noGo: [],
+  ...over,
 });
 
 test('closes at girth plus π times the paper', () => {
   fc.assert(
-    fc.property(fc.double({ min: 60, max: 640, noNaN: true }), fc.double({ min: 0.05, max: 0.5, noNaN: true }), (c, p) => {
-      // A strip of thickness p round radius r has its middle at r + p/2.
-      const r = c / (2 * Math.PI);
-      expect(sizeWrap(input({ girth: exact(c), paperMm: p })).closing.value).toBeCloseTo(2 * Math.PI * (r + p / 2), 9);
-    }),
+    fc.property(
+      fc.double({ min: 60, max: 640, noNaN: true }),
+      fc.double({ min: 0.05, max: 0.5, noNaN: true }),
+      (c, p) => {
+        // A strip of thickness p round radius r has its middle at r + p/2.
+        const r = c / (2 * Math.PI);
+        expect(sizeWrap(input({ girth: exact(c), paperMm: p })).closing.value).toBeCloseTo(
+          2 * Math.PI * (r + p / 2),
+          9,
+        );
+      },
+    ),
   );
 });
 
@@ -41,7 +57,9 @@ test('the pattern nests: safe inside trim inside bleed, in every school', () => 
       fc.double({ min: 0, max: 15, noNaN: true }),
       fc.double({ min: 0, max: 15, noNaN: true }),
       (school, girth, wall, bleedMm, safeMm) => {
-        const { pattern, lengthMm, height } = sizeWrap(input({ school, girth: exact(girth), wall: exact(wall), bleedMm, safeMm }));
+        const { pattern, lengthMm, height } = sizeWrap(
+          input({ school, girth: exact(girth), wall: exact(wall), bleedMm, safeMm }),
+        );
         expect(pattern.trim.width).toBeCloseTo(lengthMm, 9);
         expect(pattern.trim.height).toBeCloseTo(height.value, 9);
         expect(pattern.bleed.width - pattern.trim.width).toBeCloseTo(2 * bleedMm, 9);
@@ -62,8 +80,16 @@ test('printed over, the front is the middle of what will stay', () => {
 });
 
 test('a zone to stay clear of is carried down from the wall to the pattern', () => {
-  const { pattern } = sizeWrap(input({ topSetbackMm: 2, noGo: [{ what: 'stamp', fromTopMm: 150, heightMm: 12 }] }));
-  expect(pattern.noGo[0]).toMatchObject({ what: 'stamp', y: 148, height: 12, x: 0, width: pattern.trim.width });
+  const { pattern } = sizeWrap(
+    input({ topSetbackMm: 2, noGo: [{ what: 'stamp', fromTopMm: 150, heightMm: 12 }] }),
+  );
+  expect(pattern.noGo[0]).toMatchObject({
+    what: 'stamp',
+    y: 148,
+    height: 12,
+    x: 0,
+    width: pattern.trim.width,
+  });
 });
 
 test('cut long by covers 19 wraps in 20 when the errors are played out', () => {
@@ -75,7 +101,12 @@ test('cut long by covers 19 wraps in 20 when the errors are played out', () => {
   const n = 40_000;
   let reached = 0;
   for (let i = 0; i < n; i += 1) {
-    const error = uniform(half) + Math.PI * uniform(0.02) + uniform(0.0025 * w.closing.value) + uniform(0.5) + uniform(0.5);
+    const error =
+      uniform(half) +
+      Math.PI * uniform(0.02) +
+      uniform(0.0025 * w.closing.value) +
+      uniform(0.5) +
+      uniform(0.5);
     if (w.longFor19In20Mm + error >= 0) reached += 1;
   }
   expect(reached / n).toBeGreaterThan(0.94);
@@ -92,7 +123,8 @@ test('trimming on the blank takes the knife and the hand out of the error', () =
 });
 
 test('a worse tape asks for more printed over, within what a bench can trim', () => {
-  const amount = (u: number) => sizeWrap(input({ school: 'over', girth: measured(230, u, 'top girth') })).amountMm;
+  const amount = (u: number) =>
+    sizeWrap(input({ school: 'over', girth: measured(230, u, 'top girth') })).amountMm;
   expect(amount(0.1)).toBe(3);
   expect(amount(2.5)).toBeGreaterThan(4);
   expect(amount(50)).toBe(8);
@@ -108,5 +140,10 @@ test('seam chances: limits and order', () => {
 });
 
 test('every school says what it gains, risks and asks', () => {
-  for (const s of SCHOOLS) expect(Object.values(SCHOOL_NOTES[s]).filter((v) => v !== null).every((v) => v.length > 2)).toBe(true);
+  for (const s of SCHOOLS)
+    expect(
+      Object.values(SCHOOL_NOTES[s])
+        .filter((v) => v !== null)
+        .every((v) => v.length > 2),
+    ).toBe(true);
 });

@@ -97,7 +97,10 @@ function usualAmount(school: School, needMm: number): number {
 function layPattern(input: WrapInput, length: number, height: number, over: number, amount: number): Pattern {
   const trim: Rect = { x: 0, y: 0, width: length, height };
   const b = input.bleedMm;
-  const seamWidth = Math.min(length / 2, Math.max(SEAM_ZONE_MM, input.school === 'lap' || input.school === 'over' ? amount : 0));
+  const seamWidth = Math.min(
+    length / 2,
+    Math.max(SEAM_ZONE_MM, input.school === 'lap' || input.school === 'over' ? amount : 0),
+  );
   const front = (length - Math.max(0, over)) / 2;
   return {
     trim,
@@ -133,7 +136,11 @@ function layPattern(input: WrapInput, length: number, height: number, over: numb
  * what the school adds or takes away. Heights are the straight wall less the setbacks. All lengths mm, girth > 0.
  */
 export function sizeWrap(input: WrapInput): Wrap {
-  const paper = measured(input.paperMm, uniformU(Math.min(PAPER_HALF_WIDTH_MM, input.paperMm)), 'paper thickness');
+  const paper = measured(
+    input.paperMm,
+    uniformU(Math.min(PAPER_HALF_WIDTH_MM, input.paperMm)),
+    'paper thickness',
+  );
   const closing = plus(input.girth, scaled(paper, Math.PI));
   const height = plus(input.wall, exact(-input.topSetbackMm - input.footSetbackMm));
   const error = closingError(closing, input.school);

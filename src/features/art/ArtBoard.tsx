@@ -22,7 +22,12 @@ export function ArtBoard({ chosen, onChoose }: { chosen: Chosen; onChoose: (c: C
   const say = useSay();
   const preview = usePreview(job.art.picture);
   const { wrap } = plan.wrap;
-  if (!wrap) return <p className="grid h-full place-content-center p-8 text-center text-lead">The wrap has no size yet. What stands in the way is said below.</p>;
+  if (!wrap)
+    return (
+      <p className="grid h-full place-content-center p-8 text-center text-lead">
+        The wrap has no size yet. What stands in the way is said below.
+      </p>
+    );
   const { pattern } = wrap;
   const { placed, words: set } = plan.art;
   const { picture, words } = job.art;
@@ -34,21 +39,69 @@ export function ArtBoard({ chosen, onChoose }: { chosen: Chosen; onChoose: (c: C
       room={{ top: 20, right: 34, bottom: 50, left: 34 }}
       draw={(fit) => (
         <>
-          <PatternArt fit={fit} pattern={pattern} picture={picture} placed={placed} url={preview.kind === 'ready' ? preview.url : null} words={words} set={set} spill={chosen === 'picture'} />
+          <PatternArt
+            fit={fit}
+            pattern={pattern}
+            picture={picture}
+            placed={placed}
+            url={preview.kind === 'ready' ? preview.url : null}
+            words={words}
+            set={set}
+            spill={chosen === 'picture'}
+          />
           {placed?.bare.map((patch, i) => (
-            <polygon key={i} points={patch.map((p) => `${fit.x(p.x)},${fit.y(p.y)}`).join(' ')} fill="url(#hatch)" />
+            <polygon
+              key={i}
+              points={patch.map((p) => `${fit.x(p.x)},${fit.y(p.y)}`).join(' ')}
+              fill="url(#hatch)"
+            />
           ))}
           <PatternLines fit={fit} pattern={pattern} onDark={placed !== null} />
-          {placed && <PictureHandles fit={fit} placed={placed} chosen={chosen === 'picture'} onChoose={() => onChoose('picture')} />}
-          {words && set && <WordsHandle fit={fit} words={words} set={set} chosen={chosen === 'words'} onChoose={() => onChoose('words')} />}
-          <FrontBrackets fit={fit} pattern={pattern} label={`seen from the front, ${say([mm(pattern.front.wellMm)])}`} />
+          {placed && (
+            <PictureHandles
+              fit={fit}
+              placed={placed}
+              chosen={chosen === 'picture'}
+              onChoose={() => onChoose('picture')}
+            />
+          )}
+          {words && set && (
+            <WordsHandle
+              fit={fit}
+              words={words}
+              set={set}
+              chosen={chosen === 'words'}
+              onChoose={() => onChoose('words')}
+            />
+          )}
+          <FrontBrackets
+            fit={fit}
+            pattern={pattern}
+            label={`seen from the front, ${say([mm(pattern.front.wellMm)])}`}
+          />
           {!picture && !words && (
-            <text x={fit.x(pattern.front.x)} y={fit.y(pattern.trim.height / 2)} textAnchor="middle" fontSize={20} fontWeight={600} className="font-name" fill="#14211f">
+            <text
+              x={fit.x(pattern.front.x)}
+              y={fit.y(pattern.trim.height / 2)}
+              textAnchor="middle"
+              fontSize={20}
+              fontWeight={600}
+              className="font-name"
+              fill="#14211f"
+            >
               Drop a PNG or JPEG here
             </text>
           )}
           {preview.kind === 'failed' && (
-            <text x={fit.x(pattern.front.x)} y={fit.y(pattern.trim.height / 2)} textAnchor="middle" fontSize={16} fontWeight={600} className="font-label" fill="#a62c14">
+            <text
+              x={fit.x(pattern.front.x)}
+              y={fit.y(pattern.trim.height / 2)}
+              textAnchor="middle"
+              fontSize={16}
+              fontWeight={600}
+              className="font-label"
+              fill="#a62c14"
+            >
               {preview.problem.what} {preview.problem.wayOut}
             </text>
           )}
@@ -69,15 +122,32 @@ function PictureHandles({ fit, placed, chosen, onChoose }: PictureHandlesProps) 
   const { job, plan, edit } = useJob();
   const { placement } = job.art;
   const say = useSay();
-  const put = (next: Partial<Placement>, group: string) => edit((j) => ({ ...j, art: { ...j.art, placement: { ...j.art.placement, ...next } } }), group);
-  const shift = (dx: number, dy: number) => put({ dxMm: clamp(placement.dxMm + dx, -2000, 2000), dyMm: clamp(placement.dyMm + dy, -2000, 2000) }, 'nudge');
+  const put = (next: Partial<Placement>, group: string) =>
+    edit((j) => ({ ...j, art: { ...j.art, placement: { ...j.art.placement, ...next } } }), group);
+  const shift = (dx: number, dy: number) =>
+    put(
+      { dxMm: clamp(placement.dxMm + dx, -2000, 2000), dyMm: clamp(placement.dyMm + dy, -2000, 2000) },
+      'nudge',
+    );
   const points = placed.corners.map((p) => `${fit.x(p.x)},${fit.y(p.y)}`).join(' ');
-  const middle = apply(placed.matrix, { x: (job.art.picture?.widthPx ?? 0) / 2, y: (job.art.picture?.heightPx ?? 0) / 2 });
+  const middle = apply(placed.matrix, {
+    x: (job.art.picture?.widthPx ?? 0) / 2,
+    y: (job.art.picture?.heightPx ?? 0) / 2,
+  });
   const bleed = plan.wrap.wrap ? px(fit, plan.wrap.wrap.pattern.bleed) : null;
   const corner = placed.corners[2];
   return (
     <g>
-      {chosen && <polygon points={points} fill="none" stroke="#1d2c5e" strokeWidth={1.5} strokeDasharray="2 3" pointerEvents="none" />}
+      {chosen && (
+        <polygon
+          points={points}
+          fill="none"
+          stroke="#1d2c5e"
+          strokeWidth={1.5}
+          strokeDasharray="2 3"
+          pointerEvents="none"
+        />
+      )}
       {bleed && (
         <rect
           {...bleed}
@@ -91,10 +161,21 @@ function PictureHandles({ fit, placed, chosen, onChoose }: PictureHandlesProps) 
           onFocus={onChoose}
           onKeyDown={(e) => {
             if (arrowStep(e, (dx, dy) => shift(dx * NUDGE_MM, dy * NUDGE_MM))) return;
-            if (e.key === '+' || e.key === '=') put({ scale: clamp(placement.scale * 1.02, 0.02, 50) }, 'scale');
+            if (e.key === '+' || e.key === '=')
+              put({ scale: clamp(placement.scale * 1.02, 0.02, 50) }, 'scale');
             if (e.key === '-') put({ scale: clamp(placement.scale / 1.02, 0.02, 50) }, 'scale');
           }}
-          {...dragFrom(() => placement, (start, dx, dy) => put({ dxMm: clamp(start.dxMm + dx / fit.k, -2000, 2000), dyMm: clamp(start.dyMm + dy / fit.k, -2000, 2000) }, 'drag'))}
+          {...dragFrom(
+            () => placement,
+            (start, dx, dy) =>
+              put(
+                {
+                  dxMm: clamp(start.dxMm + dx / fit.k, -2000, 2000),
+                  dyMm: clamp(start.dyMm + dy / fit.k, -2000, 2000),
+                },
+                'drag',
+              ),
+          )}
         />
       )}
       {chosen && corner && (
@@ -109,8 +190,23 @@ function PictureHandles({ fit, placed, chosen, onChoose }: PictureHandlesProps) 
           className="cursor-nwse-resize touch-none"
           aria-hidden
           {...dragFrom(
-            () => ({ scale: placement.scale, reach: Math.hypot(fit.x(corner.x) - fit.x(middle.x), fit.y(corner.y) - fit.y(middle.y)), x: fit.x(corner.x) - fit.x(middle.x), y: fit.y(corner.y) - fit.y(middle.y) }),
-            (start, dx, dy) => put({ scale: clamp((start.scale * Math.hypot(start.x + dx, start.y + dy)) / start.reach, 0.02, 50) }, 'scale-drag'),
+            () => ({
+              scale: placement.scale,
+              reach: Math.hypot(fit.x(corner.x) - fit.x(middle.x), fit.y(corner.y) - fit.y(middle.y)),
+              x: fit.x(corner.x) - fit.x(middle.x),
+              y: fit.y(corner.y) - fit.y(middle.y),
+            }),
+            (start, dx, dy) =>
+              put(
+                {
+                  scale: clamp(
+                    (start.scale * Math.hypot(start.x + dx, start.y + dy)) / start.reach,
+                    0.02,
+                    50,
+                  ),
+                },
+                'scale-drag',
+              ),
           )}
         />
       )}
@@ -129,8 +225,25 @@ interface WordsHandleProps {
 function WordsHandle({ fit, words, set, chosen, onChoose }: WordsHandleProps) {
   const { edit } = useJob();
   const put = (dxMm: number, dyMm: number, group: string) =>
-    edit((j) => (j.art.words ? { ...j, art: { ...j.art, words: { ...j.art.words, dxMm: clamp(dxMm, -1000, 1000), dyMm: clamp(dyMm, -1000, 1000) } } } : j), group);
-  const box = px(fit, { x: set.box.x - 2, y: set.box.y - 2, width: set.box.width + 4, height: set.box.height + 4 });
+    edit(
+      (j) =>
+        j.art.words
+          ? {
+              ...j,
+              art: {
+                ...j.art,
+                words: { ...j.art.words, dxMm: clamp(dxMm, -1000, 1000), dyMm: clamp(dyMm, -1000, 1000) },
+              },
+            }
+          : j,
+      group,
+    );
+  const box = px(fit, {
+    x: set.box.x - 2,
+    y: set.box.y - 2,
+    width: set.box.width + 4,
+    height: set.box.height + 4,
+  });
   return (
     <rect
       {...box}
@@ -144,8 +257,13 @@ function WordsHandle({ fit, words, set, chosen, onChoose }: WordsHandleProps) {
       aria-valuenow={Math.round(words.dyMm)}
       className="cursor-move touch-none"
       onFocus={onChoose}
-      onKeyDown={(e) => arrowStep(e, (dx, dy) => put(words.dxMm + dx * NUDGE_MM, words.dyMm + dy * NUDGE_MM, 'words-nudge'))}
-      {...dragFrom(() => words, (start, dx, dy) => put(start.dxMm + dx / fit.k, start.dyMm + dy / fit.k, 'words-drag'))}
+      onKeyDown={(e) =>
+        arrowStep(e, (dx, dy) => put(words.dxMm + dx * NUDGE_MM, words.dyMm + dy * NUDGE_MM, 'words-nudge'))
+      }
+      {...dragFrom(
+        () => words,
+        (start, dx, dy) => put(start.dxMm + dx / fit.k, start.dyMm + dy / fit.k, 'words-drag'),
+      )}
     />
   );
 }

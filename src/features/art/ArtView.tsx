@@ -49,7 +49,9 @@ export function ArtView() {
     >
       <div className="flex min-h-[24rem] flex-[1_0_auto] flex-col sm:flex-row">
         <PictureTools onBring={(f) => void bring(f)} onDraw={setPicture} drawn={DRAWN_PICTURES} busy={busy} />
-        <div className={`relative min-h-[22rem] flex-1 ${over ? 'outline-4 -outline-offset-8 outline-strata-3 outline-dashed' : ''}`}>
+        <div
+          className={`relative min-h-[22rem] flex-1 ${over ? 'outline-4 -outline-offset-8 outline-strata-3 outline-dashed' : ''}`}
+        >
           <ArtBoard chosen={chosen} onChoose={setChosen} />
         </div>
       </div>

@@ -2,9 +2,9 @@
 
 import { ImagePlus, RotateCcw, RotateCw, Sparkles, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { useRef } from 'react';
 import type { PictureRef, Placement } from '@/core/job/job';
 import { Button } from '@/ui/Button';
+import { FileButton } from '@/ui/FileButton';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
 import { Segments } from '@/ui/Segments';
@@ -21,36 +21,30 @@ const turned = (deg: number): number => ((((deg + 180) % 360) + 360) % 360) - 18
 
 export function PictureTools({ onBring, onDraw, drawn, busy }: Props) {
   const { job, edit } = useJob();
-  const input = useRef<HTMLInputElement>(null);
   const { picture, placement } = job.art;
-  const put = (next: Partial<Placement>, group?: string) => edit((j) => ({ ...j, art: { ...j.art, placement: { ...j.art.placement, ...next } } }), group);
+  const put = (next: Partial<Placement>, group?: string) =>
+    edit((j) => ({ ...j, art: { ...j.art, placement: { ...j.art.placement, ...next } } }), group);
   return (
     <div className="flex shrink-0 flex-wrap content-start items-end gap-x-3 gap-y-2.5 border-b border-rule bg-sheet/80 px-4 py-3 sm:w-44 sm:flex-col sm:flex-nowrap sm:items-start sm:overflow-y-auto sm:border-r sm:border-b-0">
-      <input
-        ref={input}
-        type="file"
-        accept="image/png,image/jpeg"
-        className="sr-only"
-        aria-label="Picture file"
-        tabIndex={-1}
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = '';
-          if (file) onBring(file);
-        }}
-      />
       <div className="flex flex-wrap gap-2 sm:flex-col sm:self-stretch">
-        <Button onClick={() => input.current?.click()} disabled={busy}>
-          <ImagePlus size={18} aria-hidden /> {busy ? 'Looking at it…' : picture ? 'Other picture' : 'Bring a picture'}
-        </Button>
+        <FileButton label="Picture file" accept="image/png,image/jpeg" disabled={busy} onFile={onBring}>
+          <ImagePlus size={18} aria-hidden />{' '}
+          {busy ? 'Looking at it…' : picture ? 'Other picture' : 'Bring a picture'}
+        </FileButton>
         <DropdownMenu.Root>
           <DropdownMenu.Trigger asChild>
-            <Button><Sparkles size={18} aria-hidden /> Draw one</Button>
+            <Button>
+              <Sparkles size={18} aria-hidden /> Draw one
+            </Button>
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
             <DropdownMenu.Content sideOffset={4} align="start" className="z-30 border-2 border-ink bg-sheet">
               {drawn.map((d) => (
-                <DropdownMenu.Item key={d.id} onSelect={() => onDraw(d)} className="flex min-h-11 items-center px-4 font-label outline-none data-[highlighted]:bg-strata-3 data-[highlighted]:text-white">
+                <DropdownMenu.Item
+                  key={d.id}
+                  onSelect={() => onDraw(d)}
+                  className="flex min-h-11 items-center px-4 font-label outline-none data-[highlighted]:bg-strata-3 data-[highlighted]:text-white"
+                >
                   {d.name}
                 </DropdownMenu.Item>
               ))}
@@ -64,16 +58,72 @@ export function PictureTools({ onBring, onDraw, drawn, busy }: Props) {
             label="How the picture fills the wrap"
             value={placement.base}
             onChange={(base) => put({ base, scale: 1, dxMm: 0, dyMm: 0 })}
-            options={[{ value: 'cover', label: 'Cover', title: 'Fill the bleed; what sticks out is cut' }, { value: 'fit', label: 'Fit', title: 'All of the picture, inside the trim' }]}
+            options={[
+              { value: 'cover', label: 'Cover', title: 'Fill the bleed; what sticks out is cut' },
+              { value: 'fit', label: 'Fit', title: 'All of the picture, inside the trim' },
+            ]}
           />
-          <NumberField label="Scale" unit="%" value={placement.scale * 100} min={2} max={5000} taken={placement.scale !== 1} onValue={(v) => put({ scale: v / 100 }, 'scale')} />
-          <LengthField label="Across" valueMm={placement.dxMm} minMm={-2000} maxMm={2000} signed taken={placement.dxMm !== 0} width="w-16" onValue={(dxMm) => put({ dxMm }, 'dx')} />
-          <LengthField label="Down" valueMm={placement.dyMm} minMm={-2000} maxMm={2000} signed taken={placement.dyMm !== 0} width="w-16" onValue={(dyMm) => put({ dyMm }, 'dy')} />
-          <NumberField label="Turn" unit="°" value={placement.turnDeg} min={-360} max={360} taken={placement.turnDeg !== 0} onValue={(turnDeg) => put({ turnDeg }, 'turn')} />
+          <NumberField
+            label="Scale"
+            unit="%"
+            value={placement.scale * 100}
+            min={2}
+            max={5000}
+            taken={placement.scale !== 1}
+            onValue={(v) => put({ scale: v / 100 }, 'scale')}
+          />
+          <LengthField
+            label="Across"
+            valueMm={placement.dxMm}
+            minMm={-2000}
+            maxMm={2000}
+            signed
+            taken={placement.dxMm !== 0}
+            width="w-16"
+            onValue={(dxMm) => put({ dxMm }, 'dx')}
+          />
+          <LengthField
+            label="Down"
+            valueMm={placement.dyMm}
+            minMm={-2000}
+            maxMm={2000}
+            signed
+            taken={placement.dyMm !== 0}
+            width="w-16"
+            onValue={(dyMm) => put({ dyMm }, 'dy')}
+          />
+          <NumberField
+            label="Turn"
+            unit="°"
+            value={placement.turnDeg}
+            min={-360}
+            max={360}
+            taken={placement.turnDeg !== 0}
+            onValue={(turnDeg) => put({ turnDeg }, 'turn')}
+          />
           <div className="flex items-end gap-1">
-            <Button aria-label="Turn left a quarter" onClick={() => put({ turnDeg: turned(placement.turnDeg - 90) })} className="px-2"><RotateCcw size={18} aria-hidden /></Button>
-            <Button aria-label="Turn right a quarter" onClick={() => put({ turnDeg: turned(placement.turnDeg + 90) })} className="px-2"><RotateCw size={18} aria-hidden /></Button>
-            <Button aria-label="Take the picture off" title="Take the picture off" onClick={() => edit((j) => ({ ...j, art: { ...j.art, picture: null } }))} className="px-2"><Trash2 size={18} aria-hidden /></Button>
+            <Button
+              aria-label="Turn left a quarter"
+              onClick={() => put({ turnDeg: turned(placement.turnDeg - 90) })}
+              className="px-2"
+            >
+              <RotateCcw size={18} aria-hidden />
+            </Button>
+            <Button
+              aria-label="Turn right a quarter"
+              onClick={() => put({ turnDeg: turned(placement.turnDeg + 90) })}
+              className="px-2"
+            >
+              <RotateCw size={18} aria-hidden />
+            </Button>
+            <Button
+              aria-label="Take the picture off"
+              title="Take the picture off"
+              onClick={() => edit((j) => ({ ...j, art: { ...j.art, picture: null } }))}
+              className="px-2"
+            >
+              <Trash2 size={18} aria-hidden />
+            </Button>
           </div>
         </>
       )}

@@ -6,7 +6,11 @@ import type { Problem, Result } from '@/core/result';
 import { pictureBytes } from '@/data/pictures';
 import { inWorker } from '@/workers/client';
 
-export type Preview = { readonly kind: 'none' } | { readonly kind: 'loading' } | { readonly kind: 'ready'; readonly url: string } | { readonly kind: 'failed'; readonly problem: Problem };
+export type Preview =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'loading' }
+  | { readonly kind: 'ready'; readonly url: string }
+  | { readonly kind: 'failed'; readonly problem: Problem };
 
 const PREVIEW_PX = 1400;
 /** Previews made this session, by picture; the few a bench works on are kept. */
@@ -32,7 +36,9 @@ function previewOf(ref: PictureRef): Promise<Result<string>> {
 
 /** A smaller copy of a picture for the screen, as seen (its own orientation applied). */
 export function usePreview(ref: PictureRef | null): Preview {
-  const [preview, setPreview] = useState<{ readonly id: string; readonly result: Result<string> } | null>(null);
+  const [preview, setPreview] = useState<{ readonly id: string; readonly result: Result<string> } | null>(
+    null,
+  );
   useEffect(() => {
     if (!ref) return;
     let gone = false;
@@ -45,5 +51,7 @@ export function usePreview(ref: PictureRef | null): Preview {
   }, [ref]);
   if (!ref) return { kind: 'none' };
   if (preview?.id !== ref.id) return { kind: 'loading' };
-  return preview.result.ok ? { kind: 'ready', url: preview.result.value } : { kind: 'failed', problem: preview.result.problem };
+  return preview.result.ok
+    ? { kind: 'ready', url: preview.result.value }
+    : { kind: 'failed', problem: preview.result.problem };
 }

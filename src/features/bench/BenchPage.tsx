@@ -2,10 +2,11 @@
 
 import { FileUp, Plus } from 'lucide-react';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { startJob } from '@/data/jobs';
 import { loadDemo } from '@/data/seed';
 import { Button } from '@/ui/Button';
+import { FileButton } from '@/ui/FileButton';
 import { tellProblem } from '@/ui/tell';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
@@ -19,7 +20,9 @@ export function BenchPage() {
   const [find, setFind] = useState('');
   const shown = useMemo(() => {
     const wanted = find.trim().toLowerCase();
-    return jobs.filter(({ job }) => wanted === '' || `${job.name} ${job.note}`.toLowerCase().includes(wanted));
+    return jobs.filter(
+      ({ job }) => wanted === '' || `${job.name} ${job.note}`.toLowerCase().includes(wanted),
+    );
   }, [jobs, find]);
   const begin = async () => {
     const r = await startJob('New job');
@@ -57,10 +60,13 @@ export function BenchPage() {
     >
       {unreadable.length > 0 && (
         <p role="alert" className="mx-5 mt-4 border-l-8 border-heed pl-3">
-          {unreadable.length} {unreadable.length === 1 ? 'job is' : 'jobs are'} kept but cannot be read by this copy of Mesa Drift. Nothing was deleted. Update, or restore a shop file.
+          {unreadable.length} {unreadable.length === 1 ? 'job is' : 'jobs are'} kept but cannot be read by
+          this copy of Mesa Drift. Nothing was deleted. Update, or restore a shop file.
         </p>
       )}
-      {jobs.length === 0 ? <EmptyBench onBegin={() => void begin()} /> : (
+      {jobs.length === 0 ? (
+        <EmptyBench onBegin={() => void begin()} />
+      ) : (
         <ul className="grid">
           {shown.map((record) => (
             <Traveller key={record.id} record={record} />
@@ -74,7 +80,6 @@ export function BenchPage() {
 
 function BringJob() {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const bring = async (file: File) => {
     const { bringJobFile } = await import('@/data/files');
     const r = await bringJobFile(await file.text());
@@ -82,24 +87,9 @@ function BringJob() {
     else tellProblem(r.problem);
   };
   return (
-    <>
-      <input
-        ref={input}
-        type="file"
-        accept=".json,application/json"
-        aria-label="Job file"
-        tabIndex={-1}
-        className="sr-only"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = '';
-          if (file) void bring(file);
-        }}
-      />
-      <Button onClick={() => input.current?.click()}>
-        <FileUp size={18} aria-hidden /> Open a job file
-      </Button>
-    </>
+    <FileButton label="Job file" accept=".json,application/json" onFile={(f) => void bring(f)}>
+      <FileUp size={18} aria-hidden /> Open a job file
+    </FileButton>
   );
 }
 
@@ -111,10 +101,17 @@ function EmptyBench({ onBegin }: { onBegin: () => void }) {
   return (
     <div className="board-ground grid min-h-full place-content-center justify-items-center gap-3 p-8 text-center">
       <h2 className="max-w-md font-name text-big leading-tight font-semibold">Nothing is on the bench.</h2>
-      <p className="max-w-md text-lead">Start a job, choose the blank, wrap a tape round it, and the rest follows: the size to print, the sheet, the heat.</p>
+      <p className="max-w-md text-lead">
+        Start a job, choose the blank, wrap a tape round it, and the rest follows: the size to print, the
+        sheet, the heat.
+      </p>
       <div className="mt-2 flex flex-wrap justify-center gap-3">
-        <Button kind="act" className="min-h-12 px-6 text-lead" onClick={onBegin}>Start the first job</Button>
-        <Button className="min-h-12 px-6 text-lead" onClick={() => void demo()}>Look at the demo shop</Button>
+        <Button kind="act" className="min-h-12 px-6 text-lead" onClick={onBegin}>
+          Start the first job
+        </Button>
+        <Button className="min-h-12 px-6 text-lead" onClick={() => void demo()}>
+          Look at the demo shop
+        </Button>
       </div>
     </div>
   );

@@ -16,11 +16,22 @@ export function ConfirmRemove({ name, onRemove, onClose }: Props) {
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-40 bg-night/60" />
         <AlertDialog.Content className="fixed top-1/2 left-1/2 z-50 w-[92vw] max-w-md -translate-x-1/2 -translate-y-1/2 border-2 border-ink bg-sheet p-5">
-          <AlertDialog.Title className="font-name text-head font-semibold">Take “{name}” off the bench?</AlertDialog.Title>
-          <AlertDialog.Description className="mt-2">Its readings and decisions go, with a picture no other job uses. The logbook keeps what was pressed.</AlertDialog.Description>
+          <AlertDialog.Title className="font-name text-head font-semibold">
+            Take “{name}” off the bench?
+          </AlertDialog.Title>
+          <AlertDialog.Description className="mt-2">
+            Its readings and decisions go, with a picture no other job uses. The logbook keeps what was
+            pressed.
+          </AlertDialog.Description>
           <div className="mt-4 flex justify-end gap-2">
-            <AlertDialog.Cancel asChild><Button>Keep it</Button></AlertDialog.Cancel>
-            <AlertDialog.Action asChild><Button kind="act" onClick={onRemove}>Take it off</Button></AlertDialog.Action>
+            <AlertDialog.Cancel asChild>
+              <Button>Keep it</Button>
+            </AlertDialog.Cancel>
+            <AlertDialog.Action asChild>
+              <Button kind="act" onClick={onRemove}>
+                Take it off
+              </Button>
+            </AlertDialog.Action>
           </div>
         </AlertDialog.Content>
       </AlertDialog.Portal>

@@ -23,7 +23,10 @@ const ConfirmRemove = dynamic(() => import('./ConfirmRemove').then((m) => m.Conf
 const BAR: Readonly<Record<Level, string>> = { stop: 'bg-act', heed: 'bg-heed', note: 'bg-strata-4' };
 
 /** When a job is due, as the bench says it. */
-export function dueWords(dueOn: string | null, today: Date): { readonly text: string; readonly late: boolean } {
+export function dueWords(
+  dueOn: string | null,
+  today: Date,
+): { readonly text: string; readonly late: boolean } {
   if (dueOn === null) return { text: 'no day set', late: false };
   const day = parseISO(dueOn);
   const left = differenceInCalendarDays(day, today);
@@ -45,17 +48,21 @@ export function Traveller({ record }: { record: JobRecord }) {
     <li className="grid grid-cols-[1fr_auto] gap-x-5 gap-y-2 border-b-2 border-ink px-5 py-4 lg:grid-cols-[17rem_1fr_auto]">
       <div className="min-w-0">
         <h2 className="font-name text-head leading-tight font-semibold">
-          <Link href={`/job/${job.id}/${at}`} className="hover:underline">{job.name}</Link>
+          <Link href={`/job/${job.id}/${at}`} className="hover:underline">
+            {job.name}
+          </Link>
         </h2>
         <p className="font-label text-base font-medium">
-          {job.pieces} {job.pieces === 1 ? 'piece' : 'pieces'} · <span className={due.late ? 'font-semibold text-act-deep' : ''}>{due.text}</span>
+          {job.pieces} {job.pieces === 1 ? 'piece' : 'pieces'} ·{' '}
+          <span className={due.late ? 'font-semibold text-act-deep' : ''}>{due.text}</span>
         </p>
         <p className="truncate text-soft">{made.blank.blank?.name ?? 'blank not chosen'}</p>
       </div>
       <div className="order-last col-span-2 lg:order-none lg:col-span-1">
         <Strata plan={made} jobId={job.id} />
         <p className="mt-2 leading-snug">
-          Stands at <span className="font-label font-semibold">{lookOf(at).label}</span>: <Say phrase={sectionOf(made, at).summary} />
+          Stands at <span className="font-label font-semibold">{lookOf(at).label}</span>:{' '}
+          <Say phrase={sectionOf(made, at).summary} />
         </p>
         <p className="mt-0.5 flex items-stretch gap-2.5 leading-snug">
           <span aria-hidden className={`w-1.5 shrink-0 ${worst ? BAR[worst.level] : 'bg-strata-3'}`} />
@@ -88,7 +95,12 @@ function Strata({ plan: made, jobId }: { plan: Plan; jobId: string }) {
     <ol className="grid grid-cols-4 gap-[3px] sm:grid-cols-8" aria-label="Terraces">
       {TERRACE_LOOKS.map((look) => {
         const section = sectionOf(made, look.id);
-        const ground = section.progress === 'done' ? look.closed : section.progress === 'ready' ? 'bg-sheet text-ink border-b-6' : 'bg-board text-soft';
+        const ground =
+          section.progress === 'done'
+            ? look.closed
+            : section.progress === 'ready'
+              ? 'bg-sheet text-ink border-b-6'
+              : 'bg-board text-soft';
         return (
           <li key={look.id} className="min-w-0">
             <Link
@@ -111,7 +123,13 @@ function CopyButton({ record }: { record: JobRecord }) {
     tell(r.ok ? `“${r.value.name}” is on the bench.` : problemText(r.problem));
   };
   return (
-    <Button kind="quiet" aria-label={`Do ${record.job.name} again`} title="Do it again: a copy with the same decisions" onClick={() => void copy()} className="px-2">
+    <Button
+      kind="quiet"
+      aria-label={`Do ${record.job.name} again`}
+      title="Do it again: a copy with the same decisions"
+      onClick={() => void copy()}
+      className="px-2"
+    >
       <Copy size={18} aria-hidden />
     </Button>
   );
@@ -128,14 +146,29 @@ function RemoveButton({ record }: { record: JobRecord }) {
     const { picture } = record.job.art;
     // A picture of the shop's own may be gone with the job, so only a job without one can simply be put back.
     const whole = picture === null || picture.drawn !== null;
-    tell(`“${record.job.name}” is off the bench.`, whole ? { label: 'Put it back', onClick: () => void addJob(record.job) } : undefined);
+    tell(
+      `“${record.job.name}” is off the bench.`,
+      whole ? { label: 'Put it back', onClick: () => void addJob(record.job) } : undefined,
+    );
   };
   return (
     <>
-      <Button kind="quiet" aria-label={`Take ${record.job.name} off the bench`} title="Take it off the bench" onClick={() => setAsking(true)} className="px-2">
+      <Button
+        kind="quiet"
+        aria-label={`Take ${record.job.name} off the bench`}
+        title="Take it off the bench"
+        onClick={() => setAsking(true)}
+        className="px-2"
+      >
         <Trash2 size={18} aria-hidden />
       </Button>
-      {asking && <ConfirmRemove name={record.job.name} onRemove={() => void remove()} onClose={() => setAsking(false)} />}
+      {asking && (
+        <ConfirmRemove
+          name={record.job.name}
+          onRemove={() => void remove()}
+          onClose={() => setAsking(false)}
+        />
+      )}
     </>
   );
 }

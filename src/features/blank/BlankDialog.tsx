@@ -26,7 +26,13 @@ interface Props {
 /** A straight blank typed in, drawn as it is typed. */
 export function BlankDialog({ open, onClose, blank = null, onSaved }: Props) {
   return (
-    <SheetDialog open={open} onClose={onClose} wide title={blank ? `Change ${blank.name}` : 'A straight blank'} about="Maker’s figures will do to start; readings come next and decide.">
+    <SheetDialog
+      open={open}
+      onClose={onClose}
+      wide
+      title={blank ? `Change ${blank.name}` : 'A straight blank'}
+      about="Maker’s figures will do to start; readings come next and decide."
+    >
       <BlankForm blank={blank} onClose={onClose} onSaved={onSaved} />
     </SheetDialog>
   );
@@ -35,7 +41,11 @@ export function BlankDialog({ open, onClose, blank = null, onSaved }: Props) {
 function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
   const units = useUnits();
   const schema = useMemo(() => blankFormSchema(units.length), [units.length]);
-  const form = useForm<BlankFormIn, unknown, BlankFormOut>({ resolver: zodResolver(schema), defaultValues: toForm(blank ?? null, units), mode: 'onBlur' });
+  const form = useForm<BlankFormIn, unknown, BlankFormOut>({
+    resolver: zodResolver(schema),
+    defaultValues: toForm(blank ?? null, units),
+    mode: 'onBlur',
+  });
   const { errors } = form.formState;
   const live = useWatch({ control: form.control });
   const save = async (f: BlankFormOut) => {
@@ -48,16 +58,31 @@ function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
     onSaved?.(made);
     onClose();
   };
-  const length = (name: 'diameterMm' | 'heightMm' | 'lipMm' | 'footMm' | 'wallMm', label: string, hint?: string) => (
+  const length = (
+    name: 'diameterMm' | 'heightMm' | 'lipMm' | 'footMm' | 'wallMm',
+    label: string,
+    hint?: string,
+  ) => (
     <FormField label={`${label}, ${units.length}`} hint={hint} problem={errors[name]?.message}>
       {(p) => <input {...p} autoComplete="off" className={inputClass} {...form.register(name)} />}
     </FormField>
   );
   return (
-    <form className="grid gap-4 md:grid-cols-[1fr_15rem]" onSubmit={(e) => void form.handleSubmit(save)(e)} noValidate>
+    <form
+      className="grid gap-4 md:grid-cols-[1fr_15rem]"
+      onSubmit={(e) => void form.handleSubmit(save)(e)}
+      noValidate
+    >
       <div className="grid content-start gap-3">
         <FormField label="Name" problem={errors.name?.message}>
-          {(p) => <input {...p} className={inputClass} placeholder="600 ml straight steel" {...form.register('name')} />}
+          {(p) => (
+            <input
+              {...p}
+              className={inputClass}
+              placeholder="600 ml straight steel"
+              {...form.register('name')}
+            />
+          )}
         </FormField>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
           {length('diameterMm', 'Across')}
@@ -69,14 +94,18 @@ function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
           <FormField label="Kind">
             {(p) => (
               <select {...p} className={inputClass} {...form.register('family')}>
-                {['tumbler', 'bottle', 'can sleeve', 'glass', 'cup'].map((v) => <option key={v}>{v}</option>)}
+                {['tumbler', 'bottle', 'can sleeve', 'glass', 'cup'].map((v) => (
+                  <option key={v}>{v}</option>
+                ))}
               </select>
             )}
           </FormField>
           <FormField label="Material">
             {(p) => (
               <select {...p} className={inputClass} {...form.register('material')}>
-                {MATERIALS.map((v) => <option key={v}>{v}</option>)}
+                {MATERIALS.map((v) => (
+                  <option key={v}>{v}</option>
+                ))}
               </select>
             )}
           </FormField>
@@ -100,7 +129,9 @@ function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
             )}
           </FormField>
           <FormField label="Blank’s colour" problem={errors.colour?.message}>
-            {(p) => <input {...p} type="color" className={`${inputClass} p-1`} {...form.register('colour')} />}
+            {(p) => (
+              <input {...p} type="color" className={`${inputClass} p-1`} {...form.register('colour')} />
+            )}
           </FormField>
           <label className="col-span-2 flex items-center gap-3 pt-4">
             <input type="checkbox" className="size-6 accent-strata-3" {...form.register('film')} />
@@ -119,22 +150,40 @@ function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
       <LiveShape values={live} schema={schema} />
       <div className="flex justify-end gap-2 md:col-span-2">
         <Button onClick={onClose}>Leave it</Button>
-        <Button kind="act" type="submit">Keep this blank</Button>
+        <Button kind="act" type="submit">
+          Keep this blank
+        </Button>
       </div>
     </form>
   );
 }
 
 /** The blank as typed so far, once it closes. */
-function LiveShape({ values, schema }: { values: Partial<BlankFormIn>; schema: ReturnType<typeof blankFormSchema> }) {
+function LiveShape({
+  values,
+  schema,
+}: {
+  values: Partial<BlankFormIn>;
+  schema: ReturnType<typeof blankFormSchema>;
+}) {
   const parts = schema.shape;
   const read = (key: 'diameterMm' | 'heightMm' | 'lipMm' | 'footMm') => {
     const r = parts[key].safeParse(values[key] ?? '');
     return r.success ? r.data : NaN;
   };
-  const shape = straightShapeSchema.safeParse({ kind: 'straight', diameterMm: read('diameterMm'), heightMm: read('heightMm'), lipMm: read('lipMm'), footMm: read('footMm') });
+  const shape = straightShapeSchema.safeParse({
+    kind: 'straight',
+    diameterMm: read('diameterMm'),
+    heightMm: read('heightMm'),
+    lipMm: read('lipMm'),
+    footMm: read('footMm'),
+  });
   if (!shape.success) {
-    return <div className="board-ground grid min-h-64 place-content-center p-4 text-center text-soft">Drawn here once it is as wide and tall as a real one.</div>;
+    return (
+      <div className="board-ground grid min-h-64 place-content-center p-4 text-center text-soft">
+        Drawn here once it is as wide and tall as a real one.
+      </div>
+    );
   }
   const s = shape.data;
   return (
@@ -143,7 +192,14 @@ function LiveShape({ values, schema }: { values: Partial<BlankFormIn>; schema: R
         label="The blank as typed"
         bounds={{ x: -s.diameterMm / 2, y: 0, width: s.diameterMm, height: s.heightMm }}
         room={{ top: 20, right: 20, bottom: 20, left: 20 }}
-        draw={(fit) => <SideView fit={fit} outline={sideOutline(s)} zones={sideZones(s)} colour={values.colour ?? '#ffffff'} />}
+        draw={(fit) => (
+          <SideView
+            fit={fit}
+            outline={sideOutline(s)}
+            zones={sideZones(s)}
+            colour={values.colour ?? '#ffffff'}
+          />
+        )}
       />
     </div>
   );

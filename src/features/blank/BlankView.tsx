@@ -26,7 +26,9 @@ export function BlankView() {
       </div>
       <div className="flex min-h-0 flex-col border-l-2 border-ink bg-sheet">
         <div className="flex items-center justify-between px-4 py-2">
-          <h2 className="font-name text-lead font-semibold" id="blanks-heading">The shop’s blanks</h2>
+          <h2 className="font-name text-lead font-semibold" id="blanks-heading">
+            The shop’s blanks
+          </h2>
           <Button onClick={() => setAdding(true)}>
             <Plus size={16} aria-hidden /> Type a new one in
           </Button>
@@ -49,14 +51,35 @@ function BlankRow({ blank, chosen, onChoose }: { blank: Blank; chosen: boolean; 
   const { shape } = blank;
   const k = 44 / 270;
   return (
-    <button type="button" aria-pressed={chosen} onClick={onChoose} className={`flex min-h-14 w-full items-center gap-3 px-4 py-1.5 text-left ${chosen ? 'bg-strata-1 text-pale' : 'hover:bg-board'}`}>
+    <button
+      type="button"
+      aria-pressed={chosen}
+      onClick={onChoose}
+      className={`flex min-h-14 w-full items-center gap-3 px-4 py-1.5 text-left ${chosen ? 'bg-strata-1 text-pale' : 'hover:bg-board'}`}
+    >
       <svg width={36} height={46} aria-hidden>
-        <path d={sideOutline(shape)} transform={`translate(18 ${45 - shape.heightMm * k}) scale(${k})`} fill={blank.coating.colour} stroke={chosen ? '#f4f5f0' : '#14211f'} strokeWidth={1.5 / k} />
+        <path
+          d={sideOutline(shape)}
+          transform={`translate(18 ${45 - shape.heightMm * k}) scale(${k})`}
+          fill={blank.coating.colour}
+          stroke={chosen ? '#f4f5f0' : '#14211f'}
+          strokeWidth={1.5 / k}
+        />
       </svg>
       <span className="leading-tight">
         <span className="block font-label text-lead font-semibold">{blank.name}</span>
         <span className={`font-label text-fine ${chosen ? 'text-mist' : 'text-soft'}`}>
-          <Say phrase={[mm(shape.diameterMm), ' across · ', mm(shape.heightMm), ' tall · ', blank.material, ', ', blank.coating.finish]} />
+          <Say
+            phrase={[
+              mm(shape.diameterMm),
+              ' across · ',
+              mm(shape.heightMm),
+              ' tall · ',
+              blank.material,
+              ', ',
+              blank.coating.finish,
+            ]}
+          />
         </span>
       </span>
     </button>
@@ -70,8 +93,12 @@ function ChosenBlank() {
   if (!blank || !zones || !outline) {
     return (
       <div className="absolute inset-0 grid place-content-center p-8 text-center">
-        <p className="max-w-72 font-name text-head leading-tight font-medium">Choose the blank you are about to press.</p>
-        <p className="mt-2 max-w-72 text-soft">Its side view stands here, hatched where paper cannot lie flat.</p>
+        <p className="max-w-72 font-name text-head leading-tight font-medium">
+          Choose the blank you are about to press.
+        </p>
+        <p className="mt-2 max-w-72 text-soft">
+          Its side view stands here, hatched where paper cannot lie flat.
+        </p>
       </div>
     );
   }
@@ -87,15 +114,66 @@ function ChosenBlank() {
         const right = x(shape.diameterMm / 2);
         return (
           <>
-            <SideView fit={fit} outline={outline} zones={zones} colour={blank.coating.colour} clear={blank.keepClear} />
-            <Dimension x1={x(-shape.diameterMm / 2)} x2={right} y1={y(0) - 18} y2={y(0) - 18} side="above">{say([mm(shape.diameterMm)])}</Dimension>
-            <Dimension x1={right + 22} x2={right + 22} y1={y(wall.y)} y2={y(wall.y + wall.height)} side="right">{say([mm(wall.height)])}</Dimension>
-            <text x={right + 30} y={y(wall.y + wall.height / 2) + 24} fontSize={13} className="font-label" fill="#14211f">straight wall</text>
-            <text x={x(0)} y={y(wall.y + wall.height / 2)} textAnchor="middle" fontSize={15} fontWeight={600} className="font-label" fill="#14211f">lies flat</text>
+            <SideView
+              fit={fit}
+              outline={outline}
+              zones={zones}
+              colour={blank.coating.colour}
+              clear={blank.keepClear}
+            />
+            <Dimension x1={x(-shape.diameterMm / 2)} x2={right} y1={y(0) - 18} y2={y(0) - 18} side="above">
+              {say([mm(shape.diameterMm)])}
+            </Dimension>
+            <Dimension
+              x1={right + 22}
+              x2={right + 22}
+              y1={y(wall.y)}
+              y2={y(wall.y + wall.height)}
+              side="right"
+            >
+              {say([mm(wall.height)])}
+            </Dimension>
+            <text
+              x={right + 30}
+              y={y(wall.y + wall.height / 2) + 24}
+              fontSize={13}
+              className="font-label"
+              fill="#14211f"
+            >
+              straight wall
+            </text>
+            <text
+              x={x(0)}
+              y={y(wall.y + wall.height / 2)}
+              textAnchor="middle"
+              fontSize={15}
+              fontWeight={600}
+              className="font-label"
+              fill="#14211f"
+            >
+              lies flat
+            </text>
             {blank.keepClear.map((c) => (
-              <text key={c.what} x={right + 30} y={y(wall.y + c.fromTopMm + c.heightMm / 2) + 4} fontSize={13} fontWeight={600} className="font-label" fill="#a62c14">{c.what}</text>
+              <text
+                key={c.what}
+                x={right + 30}
+                y={y(wall.y + c.fromTopMm + c.heightMm / 2) + 4}
+                fontSize={13}
+                fontWeight={600}
+                className="font-label"
+                fill="#a62c14"
+              >
+                {c.what}
+              </text>
             ))}
-            <text x={x(0)} y={y(shape.heightMm) + 26} textAnchor="middle" fontSize={13} className="font-label" fill="#14211f">
+            <text
+              x={x(0)}
+              y={y(shape.heightMm) + 26}
+              textAnchor="middle"
+              fontSize={13}
+              className="font-label"
+              fill="#14211f"
+            >
               hatched: lip and rounded foot, no dye
             </text>
           </>
@@ -111,14 +189,23 @@ function Preparations() {
   const { toPrepare } = plan.blank;
   if (toPrepare.length === 0) return null;
   const toggle = (what: string, done: boolean) =>
-    edit((j) => ({ ...j, prepared: done ? [...j.prepared.filter((p) => p !== what), what] : j.prepared.filter((p) => p !== what) }));
+    edit((j) => ({
+      ...j,
+      prepared: done ? [...j.prepared.filter((p) => p !== what), what] : j.prepared.filter((p) => p !== what),
+    }));
   return (
     <fieldset className="border-t-2 border-ink px-4 py-2">
       <legend className="sr-only">Before measuring</legend>
-      <p aria-hidden className="font-label text-fine font-semibold">Before measuring</p>
+      <p aria-hidden className="font-label text-fine font-semibold">
+        Before measuring
+      </p>
       {toPrepare.map((what) => (
         <label key={what} className="flex min-h-9 items-center gap-3">
-          <Checkbox.Root checked={job.prepared.includes(what)} onCheckedChange={(v) => toggle(what, v === true)} className="grid size-6 shrink-0 place-items-center border-2 border-ink bg-white data-[state=checked]:bg-strata-3 data-[state=checked]:text-white">
+          <Checkbox.Root
+            checked={job.prepared.includes(what)}
+            onCheckedChange={(v) => toggle(what, v === true)}
+            className="grid size-6 shrink-0 place-items-center border-2 border-ink bg-white data-[state=checked]:bg-strata-3 data-[state=checked]:text-white"
+          >
             <Checkbox.Indicator>
               <Check size={16} strokeWidth={3} aria-hidden />
             </Checkbox.Indicator>

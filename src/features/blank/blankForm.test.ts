@@ -9,14 +9,18 @@ test('every starter blank goes through the form and back unchanged', () => {
   for (const blank of STARTER_BLANKS) {
     const read = blankFormSchema('mm').safeParse(toForm(blank, METRIC));
     if (!read.success) throw new Error(`${blank.name}: ${read.error.issues[0]?.message}`);
-    expect(blankSchema.parse(fromForm(read.data, blank.id, blank.keepClear))).toEqual(blankSchema.parse(blank));
+    expect(blankSchema.parse(fromForm(read.data, blank.id, blank.keepClear))).toEqual(
+      blankSchema.parse(blank),
+    );
   }
 });
 
 test('in inches it comes back within half a mark of the tape', () => {
   for (const blank of STARTER_BLANKS) {
     const read = blankFormSchema('in').safeParse(toForm(blank, INCHES));
-    expect(read.success && Math.abs(read.data.diameterMm - blank.shape.diameterMm)).toBeLessThanOrEqual(25.4 / 128 + 1e-9);
+    expect(read.success && Math.abs(read.data.diameterMm - blank.shape.diameterMm)).toBeLessThanOrEqual(
+      25.4 / 128 + 1e-9,
+    );
   }
 });
 

@@ -21,22 +21,55 @@ interface Props {
 export function Barrel({ coveredDeg, turnDeg, seamDeg, size, ground, ink, showTurn }: Props) {
   const gap = 360 - coveredDeg;
   const r = size / 2;
-  const heater = arc()({ innerRadius: r * 0.82, outerRadius: r * 0.98, startAngle: (gap / 2) * RAD, endAngle: (360 - gap / 2) * RAD }) ?? '';
+  const heater =
+    arc()({
+      innerRadius: r * 0.82,
+      outerRadius: r * 0.98,
+      startAngle: (gap / 2) * RAD,
+      endAngle: (360 - gap / 2) * RAD,
+    }) ?? '';
   // The turning arrow keeps clear of the seam’s own word.
   const turnR = seamDeg === 0 ? r * 0.52 : r * 0.26;
-  const turn = arc()({ innerRadius: turnR, outerRadius: turnR + 2, startAngle: 130 * RAD, endAngle: 225 * RAD }) ?? '';
+  const turn =
+    arc()({ innerRadius: turnR, outerRadius: turnR + 2, startAngle: 130 * RAD, endAngle: 225 * RAD }) ?? '';
   const seam = { x: Math.sin(seamDeg * RAD), y: -Math.cos(seamDeg * RAD) };
   return (
     <g>
       <path d={heater} fill="#d08a3e" />
       <circle r={r * 0.74} fill={ground} stroke={ink} strokeWidth={3} />
-      <line x1={seam.x * r * 0.74} y1={seam.y * r * 0.74} x2={seam.x * r * 0.6} y2={seam.y * r * 0.6} stroke="#c9b37a" strokeWidth={6} />
-      <text x={seam.x * r * 0.44} y={seam.y * r * 0.44 + 5} textAnchor="middle" fontSize={16} fontWeight={600} className="font-label" fill={ink}>seam</text>
+      <line
+        x1={seam.x * r * 0.74}
+        y1={seam.y * r * 0.74}
+        x2={seam.x * r * 0.6}
+        y2={seam.y * r * 0.6}
+        stroke="#c9b37a"
+        strokeWidth={6}
+      />
+      <text
+        x={seam.x * r * 0.44}
+        y={seam.y * r * 0.44 + 5}
+        textAnchor="middle"
+        fontSize={16}
+        fontWeight={600}
+        className="font-label"
+        fill={ink}
+      >
+        seam
+      </text>
       {showTurn && turnDeg > 0 && (
         <g>
           <path d={turn} fill={ink} />
           <path d="M 0 -6 L -11 0 L 0 6 Z" fill={ink} transform={`rotate(225) translate(0 ${-turnR - 1})`} />
-          <text y={seamDeg === 0 ? r * 0.22 : -r * 0.08} textAnchor="middle" fontSize={17} fontWeight={600} className="font-label" fill={ink}>turn {Math.round(turnDeg)}°</text>
+          <text
+            y={seamDeg === 0 ? r * 0.22 : -r * 0.08}
+            textAnchor="middle"
+            fontSize={17}
+            fontWeight={600}
+            className="font-label"
+            fill={ink}
+          >
+            turn {Math.round(turnDeg)}°
+          </text>
         </g>
       )}
     </g>
@@ -50,12 +83,40 @@ export function BarrelDiagram() {
   const cover = chosen.coverage;
   return (
     <figure className="flex flex-col items-center justify-center p-3">
-      <figcaption className="font-name text-lead font-semibold">{isOven(press) ? 'In the oven' : 'Looking down the barrel'}</figcaption>
-      <svg viewBox="-112 -128 224 244" className="w-full max-w-56" role="img" aria-label={cover ? `The heater reaches ${Math.round(cover.coveredDeg)} degrees of the way round` : 'Heated all round'}>
+      <figcaption className="font-name text-lead font-semibold">
+        {isOven(press) ? 'In the oven' : 'Looking down the barrel'}
+      </figcaption>
+      <svg
+        viewBox="-112 -128 224 244"
+        className="w-full max-w-56"
+        role="img"
+        aria-label={
+          cover
+            ? `The heater reaches ${Math.round(cover.coveredDeg)} degrees of the way round`
+            : 'Heated all round'
+        }
+      >
         {cover && cover.gapDeg > 0 && (
-          <text y={-110} textAnchor="middle" fontSize={15} fontWeight={500} className="font-label" fill="#14211f">no heat {Math.round(cover.gapDeg)}°</text>
+          <text
+            y={-110}
+            textAnchor="middle"
+            fontSize={15}
+            fontWeight={500}
+            className="font-label"
+            fill="#14211f"
+          >
+            no heat {Math.round(cover.gapDeg)}°
+          </text>
         )}
-        <Barrel coveredDeg={cover?.coveredDeg ?? 360} turnDeg={cover?.turnDeg ?? 0} seamDeg={0} size={200} ground="#f8faf6" ink="#14211f" showTurn />
+        <Barrel
+          coveredDeg={cover?.coveredDeg ?? 360}
+          turnDeg={cover?.turnDeg ?? 0}
+          seamDeg={0}
+          size={200}
+          ground="#f8faf6"
+          ink="#14211f"
+          showTurn
+        />
       </svg>
     </figure>
   );

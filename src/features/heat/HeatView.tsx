@@ -8,6 +8,7 @@ import { formatQuantity } from '@/core/units/format';
 import { parseDuration, parseTemperature } from '@/core/units/parse';
 import { celsius } from '@/core/units/quantity';
 import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Labelled';
 import { NumberField } from '@/ui/NumberField';
 import { Pick } from '@/ui/Pick';
 import { Segments } from '@/ui/Segments';
@@ -33,7 +34,15 @@ export function HeatView() {
         />
         {shop.presses.length === 0 && <p>No press in the shop yet. Add one under Presses.</p>}
       </div>
-      {plan.heat.chosen ? <Settings /> : <p className="p-8 text-lead">{job.pressId ? 'What stands in the way is said below.' : 'Choose the press this job will run on. Its usual or proven settings come up by themselves.'}</p>}
+      {plan.heat.chosen ? (
+        <Settings />
+      ) : (
+        <p className="p-8 text-lead">
+          {job.pressId
+            ? 'What stands in the way is said below.'
+            : 'Choose the press this job will run on. Its usual or proven settings come up by themselves.'}
+        </p>
+      )}
     </div>
   );
 }
@@ -55,7 +64,9 @@ function Settings() {
           {plan.heat.preSteps.map((step, i) => (
             <li key={i} className="flex break-inside-avoid gap-2 py-0.5 leading-snug">
               <span className="w-5 shrink-0 text-right font-label font-semibold">{i + 1}</span>
-              <span><Say phrase={step} /></span>
+              <span>
+                <Say phrase={step} />
+              </span>
             </li>
           ))}
         </ol>
@@ -70,19 +81,47 @@ function Fields() {
   const { chosen, press } = plan.heat;
   if (!chosen || !press) return null;
   const { settings: s, originOf } = chosen;
-  const put = (next: Partial<HeatSettings>, group?: string) => edit((j) => ({ ...j, heat: { ...j.heat, ...next } }), group);
+  const put = (next: Partial<HeatSettings>, group?: string) =>
+    edit((j) => ({ ...j, heat: { ...j.heat, ...next } }), group);
   const changed = Object.keys(job.heat).length > 0;
   const temp = formatQuantity(celsius(s.platenC), units);
   const fallBack = s.fallBackC === null ? 'no' : formatQuantity(celsius(s.fallBackC), units).number;
   const readTemp = (where: string) => (text: string) => {
     const r = parseTemperature(text, units.temperature, where);
-    return r.ok && r.value < 100 ? fail('That is too cool to transfer.', where, 'Common work is 175 to 205 °C (350 to 400 °F).') : r;
+    return r.ok && r.value < 100
+      ? fail('That is too cool to transfer.', where, 'Common work is 175 to 205 °C (350 to 400 °F).')
+      : r;
   };
   return (
     <div className="flex flex-wrap items-end gap-x-5 gap-y-2 border-y border-rule bg-sheet/80 px-5 py-2">
-      <TypedField label="Temperature" text={temp.number} unit={temp.unit} taken={originOf.platenC === 'taken'} width="w-16" parse={readTemp('Temperature')} onValue={(platenC) => put({ platenC }, 'platen')} />
-      <TypedField label={s.passes > 1 ? 'Time a pass' : 'Time'} text={String(s.dwellS)} unit="s" taken={originOf.dwellS === 'taken'} width="w-16" parse={(t) => parseDuration(t)} onValue={(dwellS) => put({ dwellS }, 'dwell')} />
-      <NumberField label="Passes" value={s.passes} min={1} max={6} whole taken={originOf.passes === 'taken'} width="w-12" onValue={(passes) => put({ passes }, 'passes')} />
+      <TypedField
+        label="Temperature"
+        text={temp.number}
+        unit={temp.unit}
+        taken={originOf.platenC === 'taken'}
+        width="w-16"
+        parse={readTemp('Temperature')}
+        onValue={(platenC) => put({ platenC }, 'platen')}
+      />
+      <TypedField
+        label={s.passes > 1 ? 'Time a pass' : 'Time'}
+        text={String(s.dwellS)}
+        unit="s"
+        taken={originOf.dwellS === 'taken'}
+        width="w-16"
+        parse={(t) => parseDuration(t)}
+        onValue={(dwellS) => put({ dwellS }, 'dwell')}
+      />
+      <NumberField
+        label="Passes"
+        value={s.passes}
+        min={1}
+        max={6}
+        whole
+        taken={originOf.passes === 'taken'}
+        width="w-12"
+        onValue={(passes) => put({ passes }, 'passes')}
+      />
       {s.passes > 1 && !isOven(press) && (
         <TypedField
           label="Fall back to"
@@ -90,30 +129,47 @@ function Fields() {
           unit={s.fallBackC === null ? '' : temp.unit}
           taken={originOf.fallBackC === 'taken'}
           width="w-16"
-          parse={(t) => (/^(no|none|-)?$/i.test(t.trim()) ? ok(null) : parseTemperature(t, units.temperature, 'Fall back'))}
+          parse={(t) =>
+            /^(no|none|-)?$/i.test(t.trim()) ? ok(null) : parseTemperature(t, units.temperature, 'Fall back')
+          }
           onValue={(fallBackC) => put({ fallBackC }, 'fall')}
         />
       )}
       <Labelled label="Clock starts">
-        <Pick label="When the clock starts" value={s.clock} options={CLOCKS.map((c) => ({ value: c, label: CLOCK_WORDS[c] }))} onChange={(clock) => put({ clock })} className="w-48" />
+        <Pick
+          label="When the clock starts"
+          value={s.clock}
+          options={CLOCKS.map((c) => ({ value: c, label: CLOCK_WORDS[c] }))}
+          onChange={(clock) => put({ clock })}
+          className="w-48"
+        />
       </Labelled>
       <Labelled label="Pressure">
-        <Pick label="Pressure" value={s.pressure} options={PRESSURES.map((p) => ({ value: p, label: p.replace('-', ' to ') }))} onChange={(pressure) => put({ pressure })} className="w-40" />
+        <Pick
+          label="Pressure"
+          value={s.pressure}
+          options={PRESSURES.map((p) => ({ value: p, label: p.replace('-', ' to ') }))}
+          onChange={(pressure) => put({ pressure })}
+          className="w-40"
+        />
       </Labelled>
       <Labelled label="Peel">
-        <Pick label="Peel" value={s.peel} options={PEELS.map((p) => ({ value: p, label: PEEL_NOTES[p].label }))} onChange={(peel) => put({ peel })} className="w-40" />
+        <Pick
+          label="Peel"
+          value={s.peel}
+          options={PEELS.map((p) => ({ value: p, label: PEEL_NOTES[p].label }))}
+          onChange={(peel) => put({ peel })}
+          className="w-40"
+        />
       </Labelled>
       <p className="max-w-64 font-label text-fine leading-snug font-medium">
         {PEEL_NOTES[s.peel].gain} <span className="text-act-deep">{PEEL_NOTES[s.peel].risk}</span>
       </p>
-      {changed && <Button onClick={() => edit((j) => ({ ...j, heat: {} }))}>{chosen.proven ? 'Back to the proven recipe' : 'Back to the usual start'}</Button>}
+      {changed && (
+        <Button onClick={() => edit((j) => ({ ...j, heat: {} }))}>
+          {chosen.proven ? 'Back to the proven recipe' : 'Back to the usual start'}
+        </Button>
+      )}
     </div>
   );
 }
-
-const Labelled = ({ label, children }: { label: string; children: React.ReactNode }) => (
-  <div>
-    <span className="block font-label text-fine leading-tight font-medium text-soft">{label}</span>
-    {children}
-  </div>
-);

@@ -23,7 +23,9 @@ export function HeatWindow() {
   const { chosen, press } = plan.heat;
   const blank = plan.blank.blank;
   if (!chosen || !press || !blank) return null;
-  const tried = shop.log.filter((e) => e.blankId === blank.id && e.pressId === press.id && e.settings.passes === chosen.settings.passes);
+  const tried = shop.log.filter(
+    (e) => e.blankId === blank.id && e.pressId === press.id && e.settings.passes === chosen.settings.passes,
+  );
   return (
     <Board
       label="Temperature against time, with the usual range and what has been tried"
@@ -53,24 +55,61 @@ function Chart({ width, height, tried, units }: ChartProps) {
   const x = scaleLinear([cLo - 6, cHi + 6], [64, width - 24]);
   const y = scaleLinear([0, tHi * 1.2], [height - 46, 34]);
   const curve = (activation: number) => {
-    const points = x.ticks(40).map((c): [number, number] => [x(c), y(equalDoseS(base.dwellS, base.platenC, c, activation))]);
+    const points = x
+      .ticks(40)
+      .map((c): [number, number] => [x(c), y(equalDoseS(base.dwellS, base.platenC, c, activation))]);
     return line()(points.filter(([, py]) => py > 30 && py < height - 46)) ?? '';
   };
   return (
     <g className="font-label" fontSize={13} fill="#14211f">
-      <text x={64} y={20} fontSize={15} fontWeight={600}>{s.passes > 1 ? 'Time a pass against temperature' : 'Time against temperature'}</text>
+      <text x={64} y={20} fontSize={15} fontWeight={600}>
+        {s.passes > 1 ? 'Time a pass against temperature' : 'Time against temperature'}
+      </text>
       {range && (
         <g>
-          <rect x={x(range.platenC[0])} width={x(range.platenC[1]) - x(range.platenC[0])} y={y(range.dwellS[1])} height={y(range.dwellS[0]) - y(range.dwellS[1])} fill="#c9b37a" fillOpacity={0.5} stroke="#14211f" strokeWidth={1} />
-          <text x={x(range.platenC[1]) - 6} y={y(range.dwellS[1]) + 16} textAnchor="end" fontWeight={600}>usual range</text>
+          <rect
+            x={x(range.platenC[0])}
+            width={x(range.platenC[1]) - x(range.platenC[0])}
+            y={y(range.dwellS[1])}
+            height={y(range.dwellS[0]) - y(range.dwellS[1])}
+            fill="#c9b37a"
+            fillOpacity={0.5}
+            stroke="#14211f"
+            strokeWidth={1}
+          />
+          <text x={x(range.platenC[1]) - 6} y={y(range.dwellS[1]) + 16} textAnchor="end" fontWeight={600}>
+            usual range
+          </text>
         </g>
       )}
-      <path d={curve(ACTIVATION_J_MOL.low)} fill="none" stroke="#ad4b25" strokeWidth={1} strokeDasharray="3 3" />
-      <path d={curve(ACTIVATION_J_MOL.high)} fill="none" stroke="#ad4b25" strokeWidth={1} strokeDasharray="3 3" />
+      <path
+        d={curve(ACTIVATION_J_MOL.low)}
+        fill="none"
+        stroke="#ad4b25"
+        strokeWidth={1}
+        strokeDasharray="3 3"
+      />
+      <path
+        d={curve(ACTIVATION_J_MOL.high)}
+        fill="none"
+        stroke="#ad4b25"
+        strokeWidth={1}
+        strokeDasharray="3 3"
+      />
       <path d={curve(ACTIVATION_J_MOL.usual)} fill="none" stroke="#ad4b25" strokeWidth={2.5} />
-      <text x={width - 28} y={34} textAnchor="end" fill="#8a3a1a" fontWeight={600}>red line: same dose, estimated</text>
+      <text x={width - 28} y={34} textAnchor="end" fill="#8a3a1a" fontWeight={600}>
+        red line: same dose, estimated
+      </text>
       {tried.map((e) => (
-        <circle key={e.id} cx={x(e.settings.platenC)} cy={y(e.settings.dwellS)} r={6} fill={DOT[e.verdict].fill} stroke="#14211f" strokeWidth={1.5}>
+        <circle
+          key={e.id}
+          cx={x(e.settings.platenC)}
+          cy={y(e.settings.dwellS)}
+          r={6}
+          fill={DOT[e.verdict].fill}
+          stroke="#14211f"
+          strokeWidth={1.5}
+        >
           <title>{DOT[e.verdict].label}</title>
         </circle>
       ))}
@@ -117,19 +156,26 @@ function Axes({ x, y, width, height, units }: AxesProps) {
         return (
           <g key={c}>
             <line x1={x(c)} x2={x(c)} y1={foot} y2={foot + 5} stroke="#14211f" />
-            <text x={x(c)} y={foot + 19} textAnchor="middle">{f.number} {f.unit}</text>
+            <text x={x(c)} y={foot + 19} textAnchor="middle">
+              {f.number} {f.unit}
+            </text>
           </g>
         );
       })}
-      {y.ticks(5).filter((t) => t > 0).map((t) => {
-        const f = formatQuantity(seconds(t), units);
-        return (
-          <g key={t}>
-            <line x1={59} x2={64} y1={y(t)} y2={y(t)} stroke="#14211f" />
-            <text x={56} y={y(t) + 4} textAnchor="end">{f.number} {f.unit}</text>
-          </g>
-        );
-      })}
+      {y
+        .ticks(5)
+        .filter((t) => t > 0)
+        .map((t) => {
+          const f = formatQuantity(seconds(t), units);
+          return (
+            <g key={t}>
+              <line x1={59} x2={64} y1={y(t)} y2={y(t)} stroke="#14211f" />
+              <text x={56} y={y(t) + 4} textAnchor="end">
+                {f.number} {f.unit}
+              </text>
+            </g>
+          );
+        })}
     </g>
   );
 }

@@ -14,9 +14,17 @@ export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Ter
   const { plan } = useJob();
   const { figures } = sectionOf(plan, terrace);
   return (
-    <aside aria-label="How it adds up" className="shrink-0 border-t-2 border-ink bg-sheet px-4 py-4 lg:w-62 lg:overflow-y-auto xl:w-74 lg:border-t-0 lg:border-l-2" tabIndex={0}>
+    <aside
+      aria-label="How it adds up"
+      className="shrink-0 border-t-2 border-ink bg-sheet px-4 py-4 lg:w-62 lg:overflow-y-auto xl:w-74 lg:border-t-0 lg:border-l-2"
+      tabIndex={0}
+    >
       <h2 className="font-name text-lead font-semibold">How it adds up</h2>
-      {figures.length === 0 && <p className="mt-2 text-soft">Nothing to reckon yet. Figures stand here as soon as there is something to make them from.</p>}
+      {figures.length === 0 && (
+        <p className="mt-2 text-soft">
+          Nothing to reckon yet. Figures stand here as soon as there is something to make them from.
+        </p>
+      )}
       <ul>
         {figures.map((f) => (
           <li key={f.id} className="border-b border-rule">
@@ -30,7 +38,11 @@ export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Ter
 
 const FigureLine = memo(function FigureLine({ figure }: { figure: Figure }) {
   const doubt = useDoubt(figure);
-  const more = figure.arithmetic.length > 0 || figure.inputs.length > 0 || doubt !== null || (figure.improve?.length ?? 0) > 0;
+  const more =
+    figure.arithmetic.length > 0 ||
+    figure.inputs.length > 0 ||
+    doubt !== null ||
+    (figure.improve?.length ?? 0) > 0;
   const head = (
     <>
       <span className="flex items-baseline justify-between gap-2">
@@ -38,15 +50,21 @@ const FigureLine = memo(function FigureLine({ figure }: { figure: Figure }) {
         <FigureValue figure={figure} />
       </span>
       <span className="flex justify-between gap-1 font-label text-fine leading-snug font-medium text-soft">
-        <span><Say phrase={figure.working} /></span>
-        {more && <ChevronDown size={14} aria-hidden className="mt-0.5 shrink-0 group-data-[state=open]:rotate-180" />}
+        <span>
+          <Say phrase={figure.working} />
+        </span>
+        {more && (
+          <ChevronDown size={14} aria-hidden className="mt-0.5 shrink-0 group-data-[state=open]:rotate-180" />
+        )}
       </span>
     </>
   );
   if (!more) return <div className="py-2">{head}</div>;
   return (
     <Collapsible.Root>
-      <Collapsible.Trigger className="group block w-full py-2 text-left hover:bg-board">{head}</Collapsible.Trigger>
+      <Collapsible.Trigger className="group block w-full py-2 text-left hover:bg-board">
+        {head}
+      </Collapsible.Trigger>
       <Collapsible.Content className="mb-2 border-l-4 border-strata-5 pl-2 font-label text-fine leading-snug">
         <Detail figure={figure} doubt={doubt} />
       </Collapsible.Content>
@@ -60,7 +78,9 @@ function Detail({ figure, doubt }: { figure: Figure; doubt: string | null }) {
   return (
     <div className="grid gap-1.5">
       {figure.arithmetic.map((line, i) => (
-        <p key={i}><Say phrase={line} /></p>
+        <p key={i}>
+          <Say phrase={line} />
+        </p>
       ))}
       {inputs.length > 0 && (
         <ul>

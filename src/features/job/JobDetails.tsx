@@ -15,7 +15,10 @@ import { useJob } from './jobContext';
 const detailsSchema = z.object({
   name: jobSchema.shape.name,
   pieces: z.pipe(z.coerce.number('A whole number of pieces.'), jobSchema.shape.pieces),
-  dueOn: z.pipe(z.union([z.literal(''), daySchema]), z.transform((day) => (day === '' ? null : day))),
+  dueOn: z.pipe(
+    z.union([z.literal(''), daySchema]),
+    z.transform((day) => (day === '' ? null : day)),
+  ),
   note: jobSchema.shape.note,
 });
 type Details = z.input<typeof detailsSchema>;
@@ -26,11 +29,21 @@ export function JobDetails() {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <button type="button" onClick={() => setOpen(true)} title="Name, pieces, due day, note" className="flex max-w-full items-center gap-2 text-left hover:underline">
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        title="Name, pieces, due day, note"
+        className="flex max-w-full items-center gap-2 text-left hover:underline"
+      >
         <span className="truncate">{job.name}</span>
         <Pencil size={15} aria-label="edit" role="img" className="shrink-0 text-soft" />
       </button>
-      <SheetDialog open={open} onClose={() => setOpen(false)} title="The job" about="What, how many, by when.">
+      <SheetDialog
+        open={open}
+        onClose={() => setOpen(false)}
+        title="The job"
+        about="What, how many, by when."
+      >
         <DetailsForm onDone={() => setOpen(false)} />
       </SheetDialog>
     </>
@@ -47,10 +60,12 @@ function DetailsForm({ onDone }: { onDone: () => void }) {
   return (
     <form
       className="grid gap-3"
-      onSubmit={(e) => void form.handleSubmit((d) => {
-        edit((j) => ({ ...j, ...d }));
-        onDone();
-      })(e)}
+      onSubmit={(e) =>
+        void form.handleSubmit((d) => {
+          edit((j) => ({ ...j, ...d }));
+          onDone();
+        })(e)
+      }
     >
       <FormField label="Name" problem={errors.name?.message}>
         {(p) => <input {...p} className={inputClass} {...form.register('name')} />}
@@ -68,7 +83,9 @@ function DetailsForm({ onDone }: { onDone: () => void }) {
       </FormField>
       <div className="flex justify-end gap-2">
         <Button onClick={onDone}>Leave it</Button>
-        <Button kind="act" type="submit">Keep</Button>
+        <Button kind="act" type="submit">
+          Keep
+        </Button>
       </div>
     </form>
   );

@@ -27,21 +27,41 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
   const all = [...here, ...elsewhere];
   const [worst] = all;
   return (
-    <footer role="region" aria-label="What stands in the way" className="flex min-h-15 items-center gap-3 border-t-2 border-ink bg-sheet px-5 py-2">
+    <section
+      
+      aria-label="What stands in the way"
+      className="flex min-h-15 items-center gap-3 border-t-2 border-ink bg-sheet px-5 py-2"
+    >
       <div className="min-w-0 flex-1" aria-live="polite">
-        {worst ? <FindingLine finding={worst} here={terrace} /> : <p className="text-soft">Nothing stands in the way.</p>}
+        {worst ? (
+          <FindingLine finding={worst} here={terrace} />
+        ) : (
+          <p className="text-soft">Nothing stands in the way.</p>
+        )}
       </div>
       {all.length > 1 && (
         <Popover.Root>
           <Popover.Trigger asChild>
-            <Button kind="quiet" className="shrink-0 px-2 text-fine">{all.length - 1} more</Button>
+            <Button kind="quiet" className="shrink-0 px-2 text-fine">
+              {all.length - 1} more
+            </Button>
           </Popover.Trigger>
           <Popover.Portal>
-            <Popover.Content side="top" align="end" sideOffset={8} className="z-30 max-h-[60vh] w-[28rem] max-w-[92vw] overflow-auto border-2 border-ink bg-sheet p-3" aria-label="All that stands in the way">
+            <Popover.Content
+              side="top"
+              align="end"
+              sideOffset={8}
+              className="z-30 max-h-[60vh] w-[28rem] max-w-[92vw] overflow-auto border-2 border-ink bg-sheet p-3"
+              aria-label="All that stands in the way"
+            >
               <ul className="grid gap-2">
                 {all.map((f) => (
                   <li key={f.id}>
-                    <button type="button" onClick={() => go(f.terrace)} className="w-full text-left hover:bg-board">
+                    <button
+                      type="button"
+                      onClick={() => go(f.terrace)}
+                      className="w-full text-left hover:bg-board"
+                    >
                       <FindingLine finding={f} here={terrace} />
                     </button>
                   </li>
@@ -52,7 +72,7 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
         </Popover.Root>
       )}
       <NextStep terrace={terrace} go={go} />
-    </footer>
+    </section>
   );
 });
 
@@ -62,7 +82,9 @@ function FindingLine({ finding, here }: { finding: Finding; here: Terrace }) {
       <span aria-hidden className={`w-1.5 shrink-0 ${BAR[finding.level]}`} />
       <span className="leading-snug">
         <span className="sr-only">{LEVEL_WORDS[finding.level]}: </span>
-        {finding.terrace !== here && <span className="font-label font-semibold">{lookOf(finding.terrace).label}: </span>}
+        {finding.terrace !== here && (
+          <span className="font-label font-semibold">{lookOf(finding.terrace).label}: </span>
+        )}
         <Say phrase={finding.text} />
       </span>
     </span>
@@ -75,9 +97,16 @@ function NextStep({ terrace, go }: Props) {
   const { next } = lookOf(terrace);
   if (terrace === 'look') return <WriteInLog />;
   if (terrace === 'press' && plan.press.left > 0) {
-    const stopped = [...plan.wrap.findings, ...plan.heat.findings].some((f) => f.level === 'stop') || plan.press.steps.length === 0;
+    const stopped =
+      [...plan.wrap.findings, ...plan.heat.findings].some((f) => f.level === 'stop') ||
+      plan.press.steps.length === 0;
     return (
-      <Button kind="act" className="min-h-11 shrink-0 px-5 text-lead" disabled={stopped} onClick={() => router.push(`/press/${job.id}`)}>
+      <Button
+        kind="act"
+        className="min-h-11 shrink-0 px-5 text-lead"
+        disabled={stopped}
+        onClick={() => router.push(`/press/${job.id}`)}
+      >
         {plan.press.running ? 'Back to the press' : 'Start pressing'}
       </Button>
     );

@@ -13,7 +13,11 @@ import { JobDetails } from './JobDetails';
 import { useHistory, useJob } from './jobContext';
 import { SaveMark } from './SaveMark';
 
-export const fileName = (text: string): string => text.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'job';
+export const fileName = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'job';
 
 export async function saveJobFile(job: Parameters<typeof jobFileText>[0]): Promise<void> {
   const text = await jobFileText(job);
@@ -42,13 +46,33 @@ export const JobHeader = memo(function JobHeader() {
       </div>
       <SaveMark />
       <div className="flex items-center gap-1">
-        <Button kind="quiet" aria-label="Undo" title="Undo (Ctrl Z)" disabled={!canUndo} onClick={undo} className="px-2 disabled:opacity-40">
+        <Button
+          kind="quiet"
+          aria-label="Undo"
+          title="Undo (Ctrl Z)"
+          disabled={!canUndo}
+          onClick={undo}
+          className="px-2 disabled:opacity-40"
+        >
           <Undo2 size={18} aria-hidden />
         </Button>
-        <Button kind="quiet" aria-label="Redo" title="Redo (Ctrl Shift Z)" disabled={!canRedo} onClick={redo} className="px-2 disabled:opacity-40">
+        <Button
+          kind="quiet"
+          aria-label="Redo"
+          title="Redo (Ctrl Shift Z)"
+          disabled={!canRedo}
+          onClick={redo}
+          className="px-2 disabled:opacity-40"
+        >
           <Redo2 size={18} aria-hidden />
         </Button>
-        <Button kind="quiet" aria-label="Save the job to a file" title="Save the job to a file" onClick={() => void saveJobFile(job)} className="px-2">
+        <Button
+          kind="quiet"
+          aria-label="Save the job to a file"
+          title="Save the job to a file"
+          onClick={() => void saveJobFile(job)}
+          className="px-2"
+        >
           <FileDown size={18} aria-hidden />
         </Button>
       </div>

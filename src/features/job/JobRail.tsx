@@ -20,17 +20,39 @@ interface Props {
 export const JobRail = memo(function JobRail({ terrace, go }: Props) {
   const { plan } = useJob();
   return (
-    <nav aria-label="Terraces of the job" className="on-night flex shrink-0 flex-col bg-night md:w-59 md:overflow-y-auto">
+    <nav
+      aria-label="Terraces of the job"
+      className="on-night flex shrink-0 flex-col bg-night md:w-59 md:overflow-y-auto"
+    >
       <Brand />
       <ol className="grid grid-cols-4 gap-[3px] md:flex md:min-h-0 md:flex-1 md:flex-col">
         {TERRACE_LOOKS.map((look, i) => (
-          <RailStep key={look.id} look={look} index={i} section={sectionOf(plan, look.id)} here={look.id === terrace} go={go} />
+          <RailStep
+            key={look.id}
+            look={look}
+            index={i}
+            section={sectionOf(plan, look.id)}
+            here={look.id === terrace}
+            go={go}
+          />
         ))}
       </ol>
       <ul className="hidden gap-x-4 px-4 py-3 font-label text-fine font-semibold text-pale md:flex">
-        <li><Link href="/" className="underline underline-offset-4">Bench</Link></li>
-        <li><Link href="/logbook" className="underline underline-offset-4">Logbook</Link></li>
-        <li><Link href="/settings" className="underline underline-offset-4">Settings</Link></li>
+        <li>
+          <Link href="/" className="underline underline-offset-4">
+            Bench
+          </Link>
+        </li>
+        <li>
+          <Link href="/logbook" className="underline underline-offset-4">
+            Logbook
+          </Link>
+        </li>
+        <li>
+          <Link href="/settings" className="underline underline-offset-4">
+            Settings
+          </Link>
+        </li>
       </ul>
     </nav>
   );
@@ -48,13 +70,22 @@ const RailStep = memo(function RailStep({ look, index, section, here, go }: Step
   const closed = `${look.closed} terrace md:w-[calc(168px+7px*var(--step))]`;
   return (
     <li className="md:max-h-20 md:min-h-14 md:flex-1" style={{ ['--step' as string]: `${index}` }}>
-      <button type="button" aria-current={here ? 'step' : undefined} onClick={() => go(look.id)} className={`flex h-full w-full items-center gap-2 px-2 py-2 text-left md:gap-3 md:px-0 md:py-0 md:pl-3 ${here ? 'bg-board text-ink' : closed}`}>
-        {here && <span aria-hidden className={`hidden h-full w-2 shrink-0 md:-ml-3 md:block ${look.swatch}`} />}
+      <button
+        type="button"
+        aria-current={here ? 'step' : undefined}
+        onClick={() => go(look.id)}
+        className={`flex h-full w-full items-center gap-2 px-2 py-2 text-left md:gap-3 md:px-0 md:py-0 md:pl-3 ${here ? 'bg-board text-ink' : closed}`}
+      >
+        {here && (
+          <span aria-hidden className={`hidden h-full w-2 shrink-0 md:-ml-3 md:block ${look.swatch}`} />
+        )}
         <span className="hidden w-2 font-label text-fine font-semibold md:inline">{index + 1}</span>
         <span className="min-w-0 flex-1">
           <span className="flex items-center gap-1 font-name text-lead leading-tight font-semibold md:text-name">
             {look.label}
-            {section.progress === 'done' && <Check size={16} strokeWidth={3} aria-label="settled" role="img" />}
+            {section.progress === 'done' && (
+              <Check size={16} strokeWidth={3} aria-label="settled" role="img" />
+            )}
           </span>
           <span className="hidden truncate pr-4 font-label text-fine leading-tight font-medium md:block">
             <Say phrase={section.summary} />

@@ -75,13 +75,18 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   }, [jobs, id, saver]);
 
   useEffect(() => {
-    if (open.rescued) tell(`Another tab had saved this job. What was typed here is kept as “${open.rescued}”.`);
+    if (open.rescued)
+      tell(`Another tab had saved this job. What was typed here is kept as “${open.rescued}”.`);
   }, [open.rescued]);
 
-  useHotkeys('1,2,3,4,5,6,7,8', (e) => {
-    const t = TERRACES[Number(e.key) - 1];
-    if (t) go(t);
-  }, KEYS_ANYWHERE);
+  useHotkeys(
+    '1,2,3,4,5,6,7,8',
+    (e) => {
+      const t = TERRACES[Number(e.key) - 1];
+      if (t) go(t);
+    },
+    KEYS_ANYWHERE,
+  );
   const beside = (step: number) => {
     const at = jobs.findIndex((r) => r.id === id);
     const next = jobs[(at + step + jobs.length) % jobs.length];
@@ -89,18 +94,31 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   };
   useHotkeys('[', () => beside(-1), { ...KEYS_ANYWHERE, useKey: true }, [jobs, terrace]);
   useHotkeys(']', () => beside(1), { ...KEYS_ANYWHERE, useKey: true }, [jobs, terrace]);
-  useHotkeys('mod+z', (e) => {
-    e.preventDefault();
-    history.undo();
-  }, KEYS_ANYWHERE, [store]);
-  useHotkeys('mod+shift+z, mod+y', (e) => {
-    e.preventDefault();
-    history.redo();
-  }, KEYS_ANYWHERE, [store]);
+  useHotkeys(
+    'mod+z',
+    (e) => {
+      e.preventDefault();
+      history.undo();
+    },
+    KEYS_ANYWHERE,
+    [store],
+  );
+  useHotkeys(
+    'mod+shift+z, mod+y',
+    (e) => {
+      e.preventDefault();
+      history.redo();
+    },
+    KEYS_ANYWHERE,
+    [store],
+  );
 
   const [planJob] = useState(createPlanner);
   const made = useMemo(() => planJob(job, shop), [planJob, job, shop]);
-  const view = useMemo(() => ({ job, plan: made, shop, edit, store, saver }), [job, made, shop, edit, store, saver]);
+  const view = useMemo(
+    () => ({ job, plan: made, shop, edit, store, saver }),
+    [job, made, shop, edit, store, saver],
+  );
   // The drawing follows the hand at once; rail, foot and figures a breath later, so that no key waits for them.
   const after = useDeferredValue(view);
   const View = VIEWS[terrace];
@@ -111,7 +129,10 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
           <JobHeader />
           <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">
-            <main className="flex min-w-0 flex-1 flex-col lg:min-h-0" aria-label={`${terrace} of ${job.name}`}>
+            <main
+              className="flex min-w-0 flex-1 flex-col lg:min-h-0"
+              aria-label={`${terrace} of ${job.name}`}
+            >
               <div className="board-ground relative min-h-[34rem] flex-1 lg:min-h-0">
                 <JobContext value={view}>
                   <View key={id} />

@@ -10,7 +10,9 @@ export function NeedsBlank() {
     <div className="absolute inset-0 grid place-content-center justify-items-center gap-3 p-8 text-center">
       <p className="max-w-80 font-name text-head leading-tight font-medium">First, what is being pressed?</p>
       <p className="max-w-80 text-soft">Every size here follows from the blank.</p>
-      <Button onClick={() => window.history.pushState(null, '', `/job/${job.id}/blank`)}>Choose the blank</Button>
+      <Button onClick={() => window.history.pushState(null, '', `/job/${job.id}/blank`)}>
+        Choose the blank
+      </Button>
     </div>
   );
 }

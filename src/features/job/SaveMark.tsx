@@ -22,8 +22,13 @@ export function SaveMark() {
   }
   if (save.kind === 'failed') {
     return (
-      <div role="alert" className="flex flex-wrap items-center gap-2 border-l-8 border-act pl-2 font-label text-fine font-semibold">
-        <span>Not saved. {save.problem.what} {save.problem.wayOut}</span>
+      <div
+        role="alert"
+        className="flex flex-wrap items-center gap-2 border-l-8 border-act pl-2 font-label text-fine font-semibold"
+      >
+        <span>
+          Not saved. {save.problem.what} {save.problem.wayOut}
+        </span>
         <Button onClick={() => void saveJobFile(job)}>Save to a file</Button>
         <Button onClick={saver.retry}>Try again</Button>
       </div>
@@ -39,7 +44,10 @@ export function SaveMark() {
     router.push(`/job/${copy.value.id}/blank`);
   };
   return (
-    <div role="alert" className="flex flex-wrap items-center gap-2 border-l-8 border-heed pl-2 font-label text-fine font-semibold">
+    <div
+      role="alert"
+      className="flex flex-wrap items-center gap-2 border-l-8 border-heed pl-2 font-label text-fine font-semibold"
+    >
       <span>Another tab changed this job. Nothing is lost: choose.</span>
       <Button onClick={() => void keepBoth()}>Keep mine as a copy</Button>
       <Button onClick={saver.takeTheirs}>Take the other tab’s</Button>

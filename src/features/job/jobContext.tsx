@@ -36,5 +36,10 @@ export interface History {
 export function useHistory(store: JobStore): History {
   const canUndo = useStore(store.temporal, (t) => t.pastStates.length > 0);
   const canRedo = useStore(store.temporal, (t) => t.futureStates.length > 0);
-  return { undo: () => store.temporal.getState().undo(), redo: () => store.temporal.getState().redo(), canUndo, canRedo };
+  return {
+    undo: () => store.temporal.getState().undo(),
+    redo: () => store.temporal.getState().redo(),
+    canUndo,
+    canRedo,
+  };
 }

@@ -11,7 +11,9 @@ export interface JobState {
   readonly adopt: (job: Job) => void;
 }
 
-export type JobStore = UseBoundStore<StoreApi<JobState>> & { readonly temporal: StoreApi<TemporalState<{ job: Job }>> };
+export type JobStore = UseBoundStore<StoreApi<JobState>> & {
+  readonly temporal: StoreApi<TemporalState<{ job: Job }>>;
+};
 
 /** Edits of one group closer together than this are one step of undo: a drag, a word being typed. */
 const ONE_STEP_MS = 1200;

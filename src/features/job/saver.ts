@@ -33,7 +33,12 @@ interface Times {
 const BROWSER_TIMES: Times = { later: (f, ms) => setTimeout(f, ms), cancel: (t) => clearTimeout(t) };
 
 /** Saves a job as it is edited: noted at once, written after a quiet moment, never over a newer revision. */
-export function createSaver(store: JobStore, baseRev: number, unsaved: boolean, times: Times = BROWSER_TIMES): Saver {
+export function createSaver(
+  store: JobStore,
+  baseRev: number,
+  unsaved: boolean,
+  times: Times = BROWSER_TIMES,
+): Saver {
   const state = create<{ save: SaveState }>()(() => ({ save: { kind: unsaved ? 'saving' : 'saved' } }));
   let rev = baseRev;
   let timer: ReturnType<typeof setTimeout> | null = null;

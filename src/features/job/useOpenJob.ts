@@ -40,7 +40,9 @@ async function open(id: string): Promise<OpenJob | 'missing'> {
 
 /** Opens a job for editing, with whatever was typed and not yet saved when its tab closed. */
 export function useOpenJob(id: string): Opening {
-  const [opening, setOpening] = useState<{ readonly id: string; readonly job: OpenJob | 'missing' } | null>(null);
+  const [opening, setOpening] = useState<{ readonly id: string; readonly job: OpenJob | 'missing' } | null>(
+    null,
+  );
   useEffect(() => {
     let gone = false;
     let mine: OpenJob | null = null;

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { goodPiecesBehind } from '@/core/heat/choose';
-import { sameSettings, type HeatSettings } from '@/core/heat/settings';
+import { sameSettings } from '@/core/heat/settings';
 import { EMPTY_LOOK, type Job } from '@/core/job/job';
 import type { LogEntry, Recipe } from '@/core/shop/records';
 import { celsius, seconds } from '@/core/units/quantity';
@@ -26,28 +26,35 @@ function missing(job: Job, pieces: number): string | null {
 export function WriteInLog() {
   const { job, plan, shop, edit } = useJob();
   const [offer, setOffer] = useState<LogEntry | null>(null);
-  const { chosen, press } = plan.heat;
   const blank = plan.blank.blank;
-
-  /** The settings really pressed with: those of the last run, else those of the job. */
-  const pressedWith = (): HeatSettings | null => {
-    const runs = shop.runs.filter((r) => r.jobId === job.id).sort((a, b) => b.startedAt - a.startedAt);
-    return runs[0]?.settings ?? chosen?.settings ?? null;
-  };
+  // Settings and press really used are those of the last run; the job may have been changed since.
+  const { last } = plan.press;
+  const settings = last?.settings ?? plan.heat.chosen?.settings ?? null;
+  const press = last ? (shop.presses.find((p) => p.id === last.pressId) ?? null) : plan.heat.press;
 
   const write = async () => {
     const good = job.look.good ?? plan.look.unlogged.good;
     const spoiled = job.look.spoiled ?? plan.look.unlogged.spoiled;
     const wants = missing(job, good + spoiled);
-    const settings = pressedWith();
     if (wants || !settings || !blank || !press || job.look.verdict === null || job.look.paperState === null) {
       tellWrong(wants ?? 'Choose blank and press first: the log is kept by both.');
       return;
     }
     const { marks, note, verdict, paperState } = job.look;
     const entry: LogEntry = {
-      id: newId('log'), at: Date.now(), jobId: job.id, jobName: job.name, blankId: blank.id, blankName: blank.name, pressId: press.id, pressName: press.name,
-      settings, verdict, paperState, marks, note,
+      id: newId('log'),
+      at: Date.now(),
+      jobId: job.id,
+      jobName: job.name,
+      blankId: blank.id,
+      blankName: blank.name,
+      pressId: press.id,
+      pressName: press.name,
+      settings,
+      verdict,
+      paperState,
+      marks,
+      note,
       good,
       spoiled,
     };
@@ -64,7 +71,9 @@ export function WriteInLog() {
 
   return (
     <>
-      <Button kind="act" className="min-h-11 shrink-0 px-5 text-lead" onClick={() => void write()}>Write it in the log</Button>
+      <Button kind="act" className="min-h-11 shrink-0 px-5 text-lead" onClick={() => void write()}>
+        Write it in the log
+      </Button>
       {offer && <KeepAsProven entry={offer} onDone={() => setOffer(null)} />}
     </>
   );
@@ -74,7 +83,13 @@ function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }
   const { shop } = useJob();
   const say = useSay();
   const { settings: s } = entry;
-  const recipe: Recipe = { id: newId('recipe'), blankId: entry.blankId, pressId: entry.pressId, settings: s, keptAt: entry.at };
+  const recipe: Recipe = {
+    id: newId('recipe'),
+    blankId: entry.blankId,
+    pressId: entry.pressId,
+    settings: s,
+    keptAt: entry.at,
+  };
   const behind = goodPiecesBehind(recipe, [...shop.log.filter((e) => e.id !== entry.id), entry]);
   const keep = async () => {
     const r = await keepRecipe(recipe);
@@ -83,16 +98,31 @@ function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }
     onDone();
   };
   return (
-    <SheetDialog open onClose={onDone} title="Keep this as proven?" about="Written in the log. It came out good.">
+    <SheetDialog
+      open
+      onClose={onDone}
+      title="Keep this as proven?"
+      about="Written in the log. It came out good."
+    >
       <p className="font-label text-head font-semibold">
-        {say([celsius(s.platenC), ' · ', seconds(s.dwellS), s.passes > 1 ? ` × ${s.passes}` : '', `, ${s.pressure.replace('-', ' to ')}, peel ${s.peel}`])}
+        {say([
+          celsius(s.platenC),
+          ' · ',
+          seconds(s.dwellS),
+          s.passes > 1 ? ` × ${s.passes}` : '',
+          `, ${s.pressure.replace('-', ' to ')}, peel ${s.peel}`,
+        ])}
       </p>
       <p className="mt-2 leading-snug">
-        For {entry.blankName} on {entry.pressName}. {behind} good {behind === 1 ? 'piece stands' : 'pieces stand'} behind it. The next job with this blank and press will start from it.
+        For {entry.blankName} on {entry.pressName}. {behind} good{' '}
+        {behind === 1 ? 'piece stands' : 'pieces stand'} behind it. The next job with this blank and press
+        will start from it.
       </p>
       <div className="mt-5 flex justify-end gap-2">
         <Button onClick={onDone}>Not yet</Button>
-        <Button kind="act" onClick={() => void keep()}>Keep as proven</Button>
+        <Button kind="act" onClick={() => void keep()}>
+          Keep as proven
+        </Button>
       </div>
     </SheetDialog>
   );

@@ -29,14 +29,28 @@ export function MeasureView() {
           room={{ top: 40, right: BOX_WIDTH + 60, bottom: 40, left: 34 }}
           draw={(fit) => (
             <>
-              <SideView fit={fit} outline={outline} zones={zones} colour={blank.coating.colour} clear={blank.keepClear} />
+              <SideView
+                fit={fit}
+                outline={outline}
+                zones={zones}
+                colour={blank.coating.colour}
+                clear={blank.keepClear}
+              />
               <Band fit={fit} yMm={top} radiusMm={shape.diameterMm / 2} toY={70} />
               <Band fit={fit} yMm={foot} radiusMm={shape.diameterMm / 2} toY={fit.height - 150} />
-              <Rise fit={fit} topMm={wall.y} bottomMm={wall.y + wall.height} radiusMm={shape.diameterMm / 2} />
+              <Rise
+                fit={fit}
+                topMm={wall.y}
+                bottomMm={wall.y + wall.height}
+                radiusMm={shape.diameterMm / 2}
+              />
             </>
           )}
           over={(fit) => (
-            <div className="absolute top-4 right-4 bottom-4 flex flex-col justify-between gap-2" style={{ width: BOX_WIDTH }}>
+            <div
+              className="absolute top-4 right-4 bottom-4 flex flex-col justify-between gap-2"
+              style={{ width: BOX_WIDTH }}
+            >
               <ReadingBox place="girthTop" hint="Where the wall is straight, just under the lip." />
               <ReadingBox place="wall" hint="Where paper can lie flat: not the lip, not the rounded foot." />
               <ReadingBox place="girthFoot" hint="Just above the rounded foot." />
@@ -68,11 +82,35 @@ function Band({ fit, yMm, radiusMm, toY }: BandProps) {
   const boxLeft = fit.width - BOX_WIDTH - 16;
   return (
     <g>
-      <path d={`M ${x(0) - r} ${cy} A ${r} ${Math.min(10, r / 4)} 0 0 0 ${x(0) + r} ${cy}`} fill="none" stroke="#1d2c5e" strokeWidth={5} />
-      <path d={`M ${x(0) - r} ${cy} A ${r} ${Math.min(10, r / 4)} 0 0 1 ${x(0) + r} ${cy}`} fill="none" stroke="#1d2c5e" strokeWidth={1.5} strokeDasharray="3 4" />
-      <polyline points={`${x(0) + r + 4},${cy} ${boxLeft - 40},${cy} ${boxLeft - 14},${toY} ${boxLeft},${toY}`} fill="none" stroke="#14211f" strokeWidth={1} />
+      <path
+        d={`M ${x(0) - r} ${cy} A ${r} ${Math.min(10, r / 4)} 0 0 0 ${x(0) + r} ${cy}`}
+        fill="none"
+        stroke="#1d2c5e"
+        strokeWidth={5}
+      />
+      <path
+        d={`M ${x(0) - r} ${cy} A ${r} ${Math.min(10, r / 4)} 0 0 1 ${x(0) + r} ${cy}`}
+        fill="none"
+        stroke="#1d2c5e"
+        strokeWidth={1.5}
+        strokeDasharray="3 4"
+      />
+      <polyline
+        points={`${x(0) + r + 4},${cy} ${boxLeft - 40},${cy} ${boxLeft - 14},${toY} ${boxLeft},${toY}`}
+        fill="none"
+        stroke="#14211f"
+        strokeWidth={1}
+      />
       {value && (
-        <text x={x(0)} y={cy + (place === 'girthTop' ? 32 : -12)} textAnchor="middle" fontSize={17} fontWeight={600} className="font-label" fill="#1d2c5e">
+        <text
+          x={x(0)}
+          y={cy + (place === 'girthTop' ? 32 : -12)}
+          textAnchor="middle"
+          fontSize={17}
+          fontWeight={600}
+          className="font-label"
+          fill="#1d2c5e"
+        >
           {say([mm(value.value)])} round
         </text>
       )}
@@ -80,7 +118,17 @@ function Band({ fit, yMm, radiusMm, toY }: BandProps) {
   );
 }
 
-function Rise({ fit, topMm, bottomMm, radiusMm }: { fit: Fit; topMm: number; bottomMm: number; radiusMm: number }) {
+function Rise({
+  fit,
+  topMm,
+  bottomMm,
+  radiusMm,
+}: {
+  fit: Fit;
+  topMm: number;
+  bottomMm: number;
+  radiusMm: number;
+}) {
   const { plan } = useJob();
   const say = useSay();
   const { x, y } = fit;
@@ -90,10 +138,32 @@ function Rise({ fit, topMm, bottomMm, radiusMm }: { fit: Fit; topMm: number; bot
   const boxLeft = fit.width - BOX_WIDTH - 16;
   return (
     <g>
-      <line x1={at} x2={at} y1={y(topMm)} y2={y(bottomMm)} stroke="#14211f" strokeWidth={1.2} markerStart="url(#tip)" markerEnd="url(#tip)" />
-      <polyline points={`${at},${middle} ${boxLeft - 40},${middle} ${boxLeft - 14},${fit.height / 2 - 20} ${boxLeft},${fit.height / 2 - 20}`} fill="none" stroke="#14211f" strokeWidth={1} />
+      <line
+        x1={at}
+        x2={at}
+        y1={y(topMm)}
+        y2={y(bottomMm)}
+        stroke="#14211f"
+        strokeWidth={1.2}
+        markerStart="url(#tip)"
+        markerEnd="url(#tip)"
+      />
+      <polyline
+        points={`${at},${middle} ${boxLeft - 40},${middle} ${boxLeft - 14},${fit.height / 2 - 20} ${boxLeft},${fit.height / 2 - 20}`}
+        fill="none"
+        stroke="#14211f"
+        strokeWidth={1}
+      />
       {value && (
-        <text x={x(0)} y={middle + 6} textAnchor="middle" fontSize={17} fontWeight={600} className="font-label" fill="#1d2c5e">
+        <text
+          x={x(0)}
+          y={middle + 6}
+          textAnchor="middle"
+          fontSize={17}
+          fontWeight={600}
+          className="font-label"
+          fill="#1d2c5e"
+        >
           {say([mm(value.value)])} tall
         </text>
       )}

@@ -17,8 +17,13 @@ const PLACE_METHODS: Readonly<Record<Place, readonly Method[]>> = {
   girthFoot: ['soft tape', 'paper strip', 'caliper'],
   wall: ['steel rule', 'soft tape', 'caliper'],
 };
-const optionsOf = (place: Place) => METHODS.filter((m) => PLACE_METHODS[place].includes(m)).map((m) => ({ value: m, label: m }));
-const METHOD_OPTIONS: Readonly<Record<Place, ReturnType<typeof optionsOf>>> = { girthTop: optionsOf('girthTop'), girthFoot: optionsOf('girthFoot'), wall: optionsOf('wall') };
+const optionsOf = (place: Place) =>
+  METHODS.filter((m) => PLACE_METHODS[place].includes(m)).map((m) => ({ value: m, label: m }));
+const METHOD_OPTIONS: Readonly<Record<Place, ReturnType<typeof optionsOf>>> = {
+  girthTop: optionsOf('girthTop'),
+  girthFoot: optionsOf('girthFoot'),
+  wall: optionsOf('wall'),
+};
 
 /** The readings of one place, as many as were taken, with what they come to. */
 export function ReadingBox({ place, hint }: { place: Place; hint: string }) {
@@ -35,7 +40,10 @@ export function ReadingBox({ place, hint }: { place: Place; hint: string }) {
         <h2 className="font-name text-lead font-semibold">{PLACE_NAMES[place]}</h2>
         {section.value && (
           <p className="font-label text-lead font-semibold whitespace-nowrap">
-            {say([mm(section.value.value)])} <span className="text-fine font-medium text-soft">± {say([fineMm(1.96 * standardU(section.value))])}</span>
+            {say([mm(section.value.value)])}{' '}
+            <span className="text-fine font-medium text-soft">
+              ± {say([fineMm(1.96 * standardU(section.value))])}
+            </span>
           </p>
         )}
       </div>
@@ -74,7 +82,16 @@ interface RowProps {
  * One reading. What is typed counts as soon as it can be read, and is kept as written on leaving the field, readable or
  * not, so that nothing typed is lost.
  */
-const ReadingRow = memo(function ReadingRow({ id, place, ordinal, reading, read, usualMethod, edit, onBorn }: RowProps) {
+const ReadingRow = memo(function ReadingRow({
+  id,
+  place,
+  ordinal,
+  reading,
+  read,
+  usualMethod,
+  edit,
+  onBorn,
+}: RowProps) {
   const units = useUnits();
   const say = useSay();
   const [draft, setDraft] = useState<string | null>(null);
@@ -82,21 +99,43 @@ const ReadingRow = memo(function ReadingRow({ id, place, ordinal, reading, read,
   const how = reading?.method ?? method ?? usualMethod;
 
   // Written anew, a bare number is in the unit the shop reads now; left as it was, it stays what it was.
-  const unitFor = (text: string) => (reading && text.trim() === reading.text ? reading.bareUnit : units.length);
+  const unitFor = (text: string) =>
+    reading && text.trim() === reading.text ? reading.bareUnit : units.length;
   const put = (text: string, next: Partial<Reading> = {}) => {
-    const made: Reading = { id, bareUnit: unitFor(text), method: how, ...next, text: text.trim().slice(0, 40) };
+    const made: Reading = {
+      id,
+      bareUnit: unitFor(text),
+      method: how,
+      ...next,
+      text: text.trim().slice(0, 40),
+    };
     edit((j) => {
       const list = j.readings[place];
       const there = list.some((r) => r.id === id);
-      return { ...j, readings: { ...j.readings, [place]: there ? list.map((r) => (r.id === id ? made : r)) : [...list, made] } };
+      return {
+        ...j,
+        readings: {
+          ...j.readings,
+          [place]: there ? list.map((r) => (r.id === id ? made : r)) : [...list, made],
+        },
+      };
     }, `reading-${id}`);
     if (!reading) onBorn();
   };
-  const drop = () => edit((j) => ({ ...j, readings: { ...j.readings, [place]: j.readings[place].filter((r) => r.id !== id) } }));
+  const drop = () =>
+    edit((j) => ({
+      ...j,
+      readings: { ...j.readings, [place]: j.readings[place].filter((r) => r.id !== id) },
+    }));
 
   const typed = (text: string) => {
     setDraft(text);
-    const trial: Reading = { id, text: text.trim().slice(0, 40) || ' ', bareUnit: unitFor(text), method: how };
+    const trial: Reading = {
+      id,
+      text: text.trim().slice(0, 40) || ' ',
+      bareUnit: unitFor(text),
+      method: how,
+    };
     if (text.trim() !== '' && readOne(trial, place).ok) put(text);
   };
   const settle = () => {
@@ -142,12 +181,23 @@ const ReadingRow = memo(function ReadingRow({ id, place, ordinal, reading, read,
           }}
           className={`min-h-10 w-28 border-b-2 bg-white px-2 font-label text-lead font-semibold ${reading ? 'border-taken text-taken' : 'border-rule'} ${problem ? 'border-act!' : ''} ${read?.odd ? 'border-heed!' : ''}`}
         />
-        <Pick label={`How reading ${ordinal} was taken`} value={how} options={METHOD_OPTIONS[place]} onChange={(m) => (reading ? put(reading.text, { method: m }) : setMethod(m))} className="w-32 text-fine" />
+        <Pick
+          label={`How reading ${ordinal} was taken`}
+          value={how}
+          options={METHOD_OPTIONS[place]}
+          onChange={(m) => (reading ? put(reading.text, { method: m }) : setMethod(m))}
+          className="w-32 text-fine"
+        />
         <span className="min-w-0 flex-1 truncate text-right font-label text-fine font-medium text-soft">
           {read?.surfaceMm != null && place !== 'wall' && <>wall {say([mm(read.surfaceMm)])}</>}
         </span>
         {reading ? (
-          <button type="button" aria-label={`Take out reading ${reading.text}`} onClick={drop} className="grid size-9 place-items-center hover:bg-board">
+          <button
+            type="button"
+            aria-label={`Take out reading ${reading.text}`}
+            onClick={drop}
+            className="grid size-9 place-items-center hover:bg-board"
+          >
             <X size={16} aria-hidden />
           </button>
         ) : (
@@ -155,16 +205,27 @@ const ReadingRow = memo(function ReadingRow({ id, place, ordinal, reading, read,
         )}
       </div>
       {problem && (
-        <p role="alert" className="flex flex-wrap items-center gap-2 py-0.5 text-fine font-medium text-act-deep">
+        <p
+          role="alert"
+          className="flex flex-wrap items-center gap-2 py-0.5 text-fine font-medium text-act-deep"
+        >
           {problem.what} {!read?.suggestion && problem.wayOut}
           {read?.suggestion && (
-            <button type="button" onClick={() => read.suggestion && put(read.suggestion.text)} className="min-h-8 border-2 border-ink bg-sheet px-2 font-label font-semibold text-ink">
+            <button
+              type="button"
+              onClick={() => read.suggestion && put(read.suggestion.text)}
+              className="min-h-8 border-2 border-ink bg-sheet px-2 font-label font-semibold text-ink"
+            >
               It was {read.suggestion.text}
             </button>
           )}
         </p>
       )}
-      {read?.odd && !problem && <p className="text-fine font-medium text-act-deep">Stands apart from the others. Measure again, or take it out.</p>}
+      {read?.odd && !problem && (
+        <p className="text-fine font-medium text-act-deep">
+          Stands apart from the others. Measure again, or take it out.
+        </p>
+      )}
     </li>
   );
 });

@@ -6,7 +6,11 @@ import { Say, useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 
-const NEED_WORDS: Readonly<Record<RunStep['need'], string>> = { hands: 'hands', wait: 'wait', press: 'press only' };
+const NEED_WORDS: Readonly<Record<RunStep['need'], string>> = {
+  hands: 'hands',
+  wait: 'wait',
+  press: 'press only',
+};
 
 /** Before and between runs: how many are through, and what one piece asks of hands and press. */
 export function PressView() {
@@ -14,7 +18,10 @@ export function PressView() {
   const say = useSay();
   if (!plan.blank.blank) return <NeedsBlank />;
   const { press, heat } = plan;
-  const total = Math.max(1, press.steps.reduce((s, x) => s + x.usualS, 0));
+  const total = Math.max(
+    1,
+    press.steps.reduce((s, x) => s + x.usualS, 0),
+  );
   return (
     <div className="absolute inset-0 overflow-y-auto px-6 py-5">
       <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
@@ -22,7 +29,9 @@ export function PressView() {
           <span className="text-[72px] leading-none">{press.good}</span>
           <span className="text-head"> of {say([count(job.pieces, 'piece')])} pressed</span>
         </p>
-        {press.spoiled > 0 && <p className="pb-2 font-label text-lead font-semibold text-act-deep">{press.spoiled} spoiled</p>}
+        {press.spoiled > 0 && (
+          <p className="pb-2 font-label text-lead font-semibold text-act-deep">{press.spoiled} spoiled</p>
+        )}
         {heat.press && <p className="pb-2 text-lead">{heat.press.name}</p>}
       </div>
       <PieceTally good={press.good} spoiled={press.spoiled} pieces={job.pieces} />
@@ -33,15 +42,28 @@ export function PressView() {
           <h2 className="mt-6 font-name text-name font-semibold">One piece, step by step</h2>
           <ol className="mt-2 grid max-w-3xl gap-1">
             {press.steps.map((step) => (
-              <li key={step.id} className="grid grid-cols-[1fr_7rem_minmax(6rem,14rem)] items-center gap-3 border-b border-rule py-1">
-                <span className="font-label text-lead font-semibold"><Say phrase={step.title} /></span>
-                <span className="font-label text-base text-soft">{NEED_WORDS[step.need]}, {step.durationS === null ? '≈ ' : ''}{step.usualS} s</span>
-                <span aria-hidden className={`h-4 ${step.need === 'press' ? 'bg-strata-7' : step.need === 'wait' ? 'bg-strata-5' : 'bg-strata-3'}`} style={{ width: `${Math.max(2, (100 * step.usualS) / total)}%` }} />
+              <li
+                key={step.id}
+                className="grid grid-cols-[1fr_7rem_minmax(6rem,14rem)] items-center gap-3 border-b border-rule py-1"
+              >
+                <span className="font-label text-lead font-semibold">
+                  <Say phrase={step.title} />
+                </span>
+                <span className="font-label text-base text-soft">
+                  {NEED_WORDS[step.need]}, {step.durationS === null ? '≈ ' : ''}
+                  {step.usualS} s
+                </span>
+                <span
+                  aria-hidden
+                  className={`h-4 ${step.need === 'press' ? 'bg-strata-7' : step.need === 'wait' ? 'bg-strata-5' : 'bg-strata-3'}`}
+                  style={{ width: `${Math.max(2, (100 * step.usualS) / total)}%` }}
+                />
               </li>
             ))}
           </ol>
           <p className="mt-4 max-w-2xl leading-snug">
-            At the press the screen goes dark and the digits large. <strong>Space</strong> is always the next step. The clock is kept by wall time: a reload or a sleeping screen changes nothing.
+            At the press the screen goes dark and the digits large. <strong>Space</strong> is always the next
+            step. The clock is kept by wall time: a reload or a sleeping screen changes nothing.
           </p>
         </>
       )}
@@ -52,10 +74,21 @@ export function PressView() {
 /** A square a piece, up to a case or so; beyond that a bar. */
 function PieceTally({ good, spoiled, pieces }: { good: number; spoiled: number; pieces: number }) {
   if (pieces > 120) {
-    return <progress value={good} max={pieces} aria-label="Pieces pressed" className="mt-3 h-4 w-full max-w-3xl accent-strata-3" />;
+    return (
+      <progress
+        value={good}
+        max={pieces}
+        aria-label="Pieces pressed"
+        className="mt-3 h-4 w-full max-w-3xl accent-strata-3"
+      />
+    );
   }
   return (
-    <div className="mt-3 flex max-w-3xl flex-wrap gap-1.5" role="img" aria-label={`${good} of ${pieces} pressed, ${spoiled} spoiled`}>
+    <div
+      className="mt-3 flex max-w-3xl flex-wrap gap-1.5"
+      role="img"
+      aria-label={`${good} of ${pieces} pressed, ${spoiled} spoiled`}
+    >
       {Array.from({ length: pieces }, (_, i) => (
         <span key={i} className={`size-5 border-2 border-ink ${i < good ? 'bg-strata-3' : 'bg-white'}`} />
       ))}

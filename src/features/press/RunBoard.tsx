@@ -6,7 +6,8 @@ import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';
 import { clockOf, cooling, remainingS, type RunState } from '@/core/run/run';
 import type { RunStep } from '@/core/run/steps';
-import { isOven } from '@/core/shop/press';
+import { coverage } from '@/core/heat/coverage';
+import { isOven, type Press } from '@/core/shop/press';
 import type { Run, RunEvent } from '@/core/shop/records';
 import { clockText } from '@/core/units/format';
 import { celsius, seconds } from '@/core/units/quantity';
@@ -28,7 +29,11 @@ interface Props {
 }
 
 /** On the red of “time is up” every quiet colour turns pale, or it could not be read. */
-const PALE_ON_RED = { '--color-mist': '#f4f5f0', '--color-strata-5': '#f4f5f0', '--color-strata-2': '#f4f5f0' } as CSSProperties;
+const PALE_ON_RED = {
+  '--color-mist': '#f4f5f0',
+  '--color-strata-5': '#f4f5f0',
+  '--color-strata-2': '#f4f5f0',
+} as CSSProperties;
 
 /** The press screen while a run is on: readable from two metres, worked in gloves. */
 export function RunBoard(props: Props) {
@@ -42,25 +47,40 @@ export function RunBoard(props: Props) {
   };
   useSpace(next);
   useBell(clock.up, `${state.piece}-${state.stepIndex}`, shop.settings.sound);
-  const press = made.heat.press;
+  const press = shop.presses.find((p) => p.id === run.pressId) ?? null;
   const finishAt = new Date(nowMs + remainingS(run, state, steps, nowMs) * 1000);
   if (!step) return null;
   return (
-    <main className={`on-night flex h-dvh flex-col text-pale ${clock.up ? 'bg-act-deep' : 'bg-night'}`} style={clock.up ? PALE_ON_RED : undefined}>
+    <main
+      className={`on-night flex h-dvh flex-col text-pale ${clock.up ? 'bg-act-deep' : 'bg-night'}`}
+      style={clock.up ? PALE_ON_RED : undefined}
+    >
       <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b-2 border-strata-2 px-6 py-3">
         <h1 className="font-name text-name font-semibold">{job.name}</h1>
-        <p className="text-lead">piece {state.piece + 1} of {run.pieces}</p>
-        <p className="text-lead"><Say phrase={[press?.name ?? '', ' · ', celsius(run.settings.platenC)]} /></p>
+        <p className="text-lead">
+          piece {state.piece + 1} of {run.pieces}
+        </p>
+        <p className="text-lead">
+          <Say phrase={[press?.name ?? '', ' · ', celsius(run.settings.platenC)]} />
+        </p>
         {state.spoiled > 0 && <p className="text-lead">{state.spoiled} spoiled</p>}
         <p className="ml-auto text-lead">finish about {clockTimeText(finishAt)}</p>
       </header>
       <div className="grid min-h-0 flex-1 content-start gap-4 overflow-auto px-6 py-5 md:grid-cols-[minmax(13rem,17rem)_1fr] lg:grid-cols-[14rem_minmax(0,1fr)_15rem] xl:grid-cols-[17rem_minmax(0,1fr)_17rem]">
         <StepList steps={steps} at={state.stepIndex} />
         <Digits step={step} clock={clock} />
-        <Aside made={made} run={run} step={step} steps={steps} state={state} nowMs={nowMs} oven={press !== null && isOven(press)} />
+        <Aside made={made} run={run} step={step} steps={steps} state={state} nowMs={nowMs} press={press} />
       </div>
       <footer className="flex flex-wrap items-center gap-3 border-t-2 border-strata-2 px-6 py-3">
-        <button type="button" onClick={next} aria-disabled={early} className={`min-h-16 min-w-56 px-7 font-label text-head font-semibold ${early ? 'border-2 border-mist bg-transparent text-pale' : clock.up ? 'bg-pale text-ink' : 'bg-act text-white'}`}>
+        <button
+          type="button"
+          onClick={(e) => {
+            if (e.detail > 0) e.currentTarget.blur();
+            next();
+          }}
+          aria-disabled={early}
+          className={`min-h-16 min-w-56 px-7 font-label text-head font-semibold ${early ? 'border-2 border-mist bg-transparent text-pale' : clock.up ? 'bg-pale text-ink' : 'bg-act text-white'}`}
+        >
           {early ? 'Hands off' : step.done}
         </button>
         <BigButton onClick={() => send('back')}>Back</BigButton>
@@ -79,13 +99,25 @@ export function RunBoard(props: Props) {
 }
 
 const BigButton = ({ onClick, children }: { onClick: () => void; children: string }) => (
-  <button type="button" onClick={onClick} className="min-h-16 border-2 border-mist px-5 font-label text-name font-semibold hover:bg-strata-2">
+  <button
+    type="button"
+    onClick={(e) => {
+      // Touched, it must not keep the focus: space stays the next step, not this button again.
+      if (e.detail > 0) e.currentTarget.blur();
+      onClick();
+    }}
+    className="min-h-16 border-2 border-mist px-5 font-label text-name font-semibold hover:bg-strata-2"
+  >
     {children}
   </button>
 );
 
 const StopButton = ({ jobId, stop }: { jobId: string; stop: () => void }) => (
-  <Link href={`/job/${jobId}/press`} onClick={stop} className="inline-flex min-h-16 items-center border-2 border-mist px-5 font-label text-name font-semibold hover:bg-strata-2">
+  <Link
+    href={`/job/${jobId}/press`}
+    onClick={stop}
+    className="inline-flex min-h-16 items-center border-2 border-mist px-5 font-label text-name font-semibold hover:bg-strata-2"
+  >
     Stop the run
   </Link>
 );
@@ -107,8 +139,15 @@ function StepList({ steps, at }: { steps: readonly RunStep[]; at: number }) {
   return (
     <ol className="grid content-start gap-3.5">
       {steps.map((s, i) => (
-        <li key={s.id} aria-current={i === at ? 'step' : undefined} className={`flex items-center gap-3.5 font-label font-semibold ${i === at ? 'text-head text-white' : 'text-lead text-mist'}`}>
-          <span aria-hidden className={`size-4.5 shrink-0 border-2 ${i < at ? 'border-strata-4 bg-strata-4' : i === at ? 'border-strata-6 bg-strata-6' : 'border-mist'}`} />
+        <li
+          key={s.id}
+          aria-current={i === at ? 'step' : undefined}
+          className={`flex items-center gap-3.5 font-label font-semibold ${i === at ? 'text-head text-white' : 'text-lead text-mist'}`}
+        >
+          <span
+            aria-hidden
+            className={`size-4.5 shrink-0 border-2 ${i < at ? 'border-strata-4 bg-strata-4' : i === at ? 'border-strata-6 bg-strata-6' : 'border-mist'}`}
+          />
           <span className="leading-tight">
             <Say phrase={s.title} />
             {i < at && <span className="sr-only">, done</span>}
@@ -125,13 +164,23 @@ function Digits({ step, clock }: { step: RunStep; clock: ReturnType<typeof clock
   const shown = clock.leftS === null ? clock.elapsedS : clock.up ? -clock.leftS : Math.ceil(clock.leftS);
   const under = clock.up ? 'Open it now' : step.meanwhile ? say(step.meanwhile) : 'Then space, or the button';
   return (
-    <section aria-label="Clock" className="order-first grid md:order-none content-center justify-items-center text-center">
-      <p className="font-name text-big font-semibold text-strata-5">{clock.up ? 'Time is up' : say(step.title)}</p>
-      <p role="timer" className={`font-name leading-[0.95] font-bold ${clock.up ? 'text-[clamp(6rem,18vw,16rem)] text-pale xl:text-[clamp(6rem,20vw,16rem)]' : timed ? 'text-[clamp(7rem,22vw,20rem)] text-pale xl:text-[clamp(7rem,26vw,21rem)]' : 'text-[clamp(5rem,13vw,10rem)] text-mist'}`}>
+    <section
+      aria-label="Clock"
+      className="order-first grid md:order-none content-center justify-items-center text-center"
+    >
+      <p className="font-name text-big font-semibold text-strata-5">
+        {clock.up ? 'Time is up' : say(step.title)}
+      </p>
+      <p
+        role="timer"
+        className={`font-name leading-[0.95] font-bold ${clock.up ? 'text-[clamp(6rem,18vw,16rem)] text-pale xl:text-[clamp(6rem,20vw,16rem)]' : timed ? 'text-[clamp(7rem,22vw,20rem)] text-pale xl:text-[clamp(7rem,26vw,21rem)]' : 'text-[clamp(5rem,13vw,10rem)] text-mist'}`}
+      >
         {clock.up && <span className="text-[0.5em]">+</span>}
         {clockText(shown)}
       </p>
-      <p aria-live="assertive" className="max-w-xl font-name text-big leading-tight font-semibold">{under}</p>
+      <p aria-live="assertive" className="max-w-xl font-name text-big leading-tight font-semibold">
+        {under}
+      </p>
     </section>
   );
 }
@@ -143,29 +192,60 @@ interface AsideProps {
   readonly steps: readonly RunStep[];
   readonly state: RunState;
   readonly nowMs: number;
-  readonly oven: boolean;
+  readonly press: Press | null;
 }
 
-function Aside({ made, run, step, steps, state, nowMs, oven }: AsideProps) {
+function Aside({ made, run, step, steps, state, nowMs, press }: AsideProps) {
   const say = useSay();
-  const cover = made.heat.chosen?.coverage;
+  const girthMm = made.measure.girth?.value;
+  const cover =
+    press && !isOven(press) && girthMm !== undefined
+      ? coverage(girthMm, press.heaterLengthMm, run.settings.passes)
+      : null;
   const cool = cooling(state, made.heat.touchSafeS, nowMs);
   const next = steps[state.stepIndex + 1];
   return (
     <aside className="grid content-start gap-3 md:col-span-2 lg:col-span-1">
-      {!oven && cover && (
+      {cover && (
         <figure>
           <figcaption className="font-name text-name font-semibold">Looking down the barrel</figcaption>
-          <svg viewBox="-112 -128 224 244" className="mx-auto w-full max-w-60" role="img" aria-label={`Seam ${step.turnedDeg === 0 ? 'up, at the gap' : `turned ${Math.round(step.turnedDeg)} degrees`}`}>
-            {cover.gapDeg > 0 && <text y={-110} textAnchor="middle" fontSize={15} fontWeight={500} className="font-label" fill="#c5d6cf">no heat {Math.round(cover.gapDeg)}°</text>}
-            <Barrel coveredDeg={cover.coveredDeg} turnDeg={cover.turnDeg} seamDeg={step.turnedDeg} size={200} ground="#173a36" ink="#f4f5f0" showTurn={step.id.startsWith('turn')} />
+          <svg
+            viewBox="-112 -128 224 244"
+            className="mx-auto w-full max-w-60"
+            role="img"
+            aria-label={`Seam ${step.turnedDeg === 0 ? 'up, at the gap' : `turned ${Math.round(step.turnedDeg)} degrees`}`}
+          >
+            {cover.gapDeg > 0 && (
+              <text
+                y={-110}
+                textAnchor="middle"
+                fontSize={15}
+                fontWeight={500}
+                className="font-label"
+                fill="#c5d6cf"
+              >
+                no heat {Math.round(cover.gapDeg)}°
+              </text>
+            )}
+            <Barrel
+              coveredDeg={cover.coveredDeg}
+              turnDeg={cover.turnDeg}
+              seamDeg={step.turnedDeg}
+              size={200}
+              ground="#173a36"
+              ink="#f4f5f0"
+              showTurn={step.id.startsWith('turn')}
+            />
           </svg>
         </figure>
       )}
       <dl className="font-label text-name font-semibold">
         <Row label="Set" value={say([celsius(run.settings.platenC)])} />
         <Row label="Next" value={next ? say(next.title) : 'the next piece'} />
-        <Row label="Cooling" value={cool.pieces === 0 ? 'none' : `${cool.pieces} · ${say([seconds(cool.waitS)])}`} />
+        <Row
+          label="Cooling"
+          value={cool.pieces === 0 ? 'none' : `${cool.pieces} · ${say([seconds(cool.waitS)])}`}
+        />
         <Row label="Good" value={String(state.good)} />
       </dl>
     </aside>

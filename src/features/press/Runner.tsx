@@ -25,19 +25,47 @@ export function Runner({ jobId }: { jobId: string }) {
   const run = made.press.running;
   if (run && made.blank.blank) {
     const steps = stepsOfRun(run, made.blank.blank, shop);
-    if (steps.length === 0) return <Note text="The press of this run is no longer in the shop." href={`/job/${jobId}/heat`} to="Choose another press" />;
+    if (steps.length === 0)
+      return (
+        <Note
+          text="The press of this run is no longer in the shop."
+          href={`/job/${jobId}/heat`}
+          to="Choose another press"
+        />
+      );
     return <Running job={job} made={made} run={run} steps={steps} />;
   }
-  const blocked = made.press.steps.length === 0 || [...made.wrap.findings, ...made.heat.findings].some((f) => f.level === 'stop');
-  if (blocked) return <Note text="Something still stands in the way of pressing." href={`/job/${jobId}/heat`} to="Back to the heat" />;
-  if (made.press.left === 0) return <Note text={`All ${job.pieces} are through the press.`} href={`/job/${jobId}/look`} to="Look them over" />;
+  const blocked =
+    made.press.steps.length === 0 ||
+    [...made.wrap.findings, ...made.heat.findings].some((f) => f.level === 'stop');
+  if (blocked)
+    return (
+      <Note
+        text="Something still stands in the way of pressing."
+        href={`/job/${jobId}/heat`}
+        to="Back to the heat"
+      />
+    );
+  if (made.press.left === 0)
+    return (
+      <Note
+        text={`All ${job.pieces} are through the press.`}
+        href={`/job/${jobId}/look`}
+        to="Look them over"
+      />
+    );
   return <Ready job={job} made={made} />;
 }
 
 const Note = ({ text, href, to }: { text: string; href: string; to: string }) => (
   <main className="on-night grid h-dvh place-content-center justify-items-center gap-5 bg-night p-6 text-center text-pale">
     <h1 className="font-name text-big font-semibold">{text}</h1>
-    <Link href={href} className="inline-flex min-h-16 items-center bg-act px-8 font-label text-head font-semibold text-white">{to}</Link>
+    <Link
+      href={href}
+      className="inline-flex min-h-16 items-center bg-act px-8 font-label text-head font-semibold text-white"
+    >
+      {to}
+    </Link>
   </main>
 );
 
@@ -61,7 +89,15 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
   const begin = async () => {
     wakeSound();
     if (!heat.chosen || !heat.press) return;
-    const run: Run = { id: newId('run'), jobId: job.id, pressId: heat.press.id, startedAt: Date.now(), pieces: press.left, settings: heat.chosen.settings, events: [] };
+    const run: Run = {
+      id: newId('run'),
+      jobId: job.id,
+      pressId: heat.press.id,
+      startedAt: Date.now(),
+      pieces: press.left,
+      settings: heat.chosen.settings,
+      events: [],
+    };
     const r = await startRun(run);
     if (!r.ok) tellProblem(r.problem);
   };
@@ -84,17 +120,26 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
               <li>Fan on, window open: the fume is not for breathing.</li>
               <li>Gloves both hands. A piece stays hot for minutes after.</li>
               <li>Alcohol and spray tack well away from the heat: they burn.</li>
-              <li>Its own rated socket, no thin extension lead. Local code and a licensed electrician decide.</li>
+              <li>
+                Its own rated socket, no thin extension lead. Local code and a licensed electrician decide.
+              </li>
               <li>The maker’s own sheet comes before any figure here.</li>
             </ul>
           </section>
         </div>
       </div>
       <footer className="flex flex-wrap items-center gap-4 border-t-2 border-strata-2 p-5">
-        <button type="button" onClick={() => void begin()} className="min-h-16 bg-act px-8 font-label text-head font-semibold text-white">
+        <button
+          type="button"
+          onClick={() => void begin()}
+          className="min-h-16 bg-act px-8 font-label text-head font-semibold text-white"
+        >
           First piece
         </button>
-        <Link href={`/job/${job.id}/press`} className="inline-flex min-h-16 items-center border-2 border-mist px-6 font-label text-name font-semibold">
+        <Link
+          href={`/job/${job.id}/press`}
+          className="inline-flex min-h-16 items-center border-2 border-mist px-6 font-label text-name font-semibold"
+        >
           Not yet
         </Link>
         <p className="ml-auto text-lead text-mist">Space is the next step.</p>
@@ -109,7 +154,9 @@ function PreList({ made }: { made: Plan }) {
       {made.heat.preSteps.map((step, i) => (
         <li key={i} className="flex gap-3 text-name leading-snug">
           <span className="w-7 shrink-0 text-right font-name font-semibold text-strata-5">{i + 1}</span>
-          <span><Say phrase={step} /></span>
+          <span>
+            <Say phrase={step} />
+          </span>
         </li>
       ))}
     </ol>
@@ -139,5 +186,15 @@ function Running({ job, made, run, steps }: { job: Job; made: Plan; run: Run; st
     const r = await addRunEvent(run.id, { kind, at: Date.now() });
     if (!r.ok) tellProblem(r.problem);
   };
-  return <RunBoard job={job} made={made} run={run} steps={steps} state={state} nowMs={Math.max(now, state.stepStartedAt)} send={(k) => void send(k)} />;
+  return (
+    <RunBoard
+      job={job}
+      made={made}
+      run={run}
+      steps={steps}
+      state={state}
+      nowMs={Math.max(now, state.stepStartedAt)}
+      send={(k) => void send(k)}
+    />
+  );
 }

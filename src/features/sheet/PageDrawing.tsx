@@ -25,7 +25,17 @@ export function PageDrawing({ page, picture, url }: Props) {
   );
 }
 
-function Item({ id, item, picture, url }: { id: number; item: PageItem; picture: PictureRef | null; url: string | null }) {
+function Item({
+  id,
+  item,
+  picture,
+  url,
+}: {
+  id: number;
+  item: PageItem;
+  picture: PictureRef | null;
+  url: string | null;
+}) {
   switch (item.kind) {
     case 'picture':
       return (
@@ -35,7 +45,13 @@ function Item({ id, item, picture, url }: { id: number; item: PageItem; picture:
           </clipPath>
           <g clipPath={`url(#page-clip-${id})`}>
             {url && picture ? (
-              <image href={url} width={picture.widthPx} height={picture.heightPx} transform={css(item.matrix)} preserveAspectRatio="none" />
+              <image
+                href={url}
+                width={picture.widthPx}
+                height={picture.heightPx}
+                transform={css(item.matrix)}
+                preserveAspectRatio="none"
+              />
             ) : (
               <polygon points={points(item.clip)} fill="#d5dbe6" />
             )}
@@ -45,18 +61,50 @@ function Item({ id, item, picture, url }: { id: number; item: PageItem; picture:
     case 'words': {
       const font = fontById(item.font);
       return (
-        <text transform={css(item.matrix)} className="letters" fontFamily={font.family} fontWeight={font.weight} fontSize={item.set.emMm} fill={item.colour} x={item.set.letters.map((l) => l.xMm).join(' ')} y={0}>
+        <text
+          transform={css(item.matrix)}
+          className="letters"
+          fontFamily={font.family}
+          fontWeight={font.weight}
+          fontSize={item.set.emMm}
+          fill={item.colour}
+          x={item.set.letters.map((l) => l.xMm).join(' ')}
+          y={0}
+        >
           {item.set.letters.map((l) => l.letter).join('')}
         </text>
       );
     }
     case 'line':
-      return <line x1={item.from.x} y1={item.from.y} x2={item.to.x} y2={item.to.y} stroke="#000000" strokeWidth={Math.max(0.3, item.widthMm)} />;
+      return (
+        <line
+          x1={item.from.x}
+          y1={item.from.y}
+          x2={item.to.x}
+          y2={item.to.y}
+          stroke="#000000"
+          strokeWidth={Math.max(0.3, item.widthMm)}
+        />
+      );
     case 'bar':
-      return <rect {...item.rect} transform={css(item.matrix)} fill={item.filled ? '#000000' : '#ffffff'} stroke="#000000" strokeWidth={0.15} />;
+      return (
+        <rect
+          {...item.rect}
+          transform={css(item.matrix)}
+          fill={item.filled ? '#000000' : '#ffffff'}
+          stroke="#000000"
+          strokeWidth={0.15}
+        />
+      );
     case 'text':
       return (
-        <text transform={css(item.matrix)} fontSize={item.emMm} fontFamily="Barlow" fontWeight={600} fill="#000000">
+        <text
+          transform={css(item.matrix)}
+          fontSize={item.emMm}
+          fontFamily="Barlow"
+          fontWeight={600}
+          fill="#000000"
+        >
           {item.text}
         </text>
       );

@@ -5,6 +5,7 @@ import { mm } from '@/core/units/quantity';
 import { Board } from '@/ui/board/Board';
 import { Dimension } from '@/ui/board/Dimension';
 import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { Pick } from '@/ui/Pick';
 import { Segments } from '@/ui/Segments';
@@ -35,29 +36,49 @@ export function SheetView() {
 function SheetTools() {
   const { job, plan, shop, edit } = useJob();
   const say = useSay();
-  const papers = shop.papers.map((p) => ({ value: p.id, label: `${p.name}, ${say([mm(p.widthMm)])} × ${say([mm(p.heightMm)])}` }));
+  const papers = shop.papers.map((p) => ({
+    value: p.id,
+    label: `${p.name}, ${say([mm(p.widthMm)])} × ${say([mm(p.heightMm)])}`,
+  }));
   return (
     <div className="flex flex-wrap items-end gap-x-5 gap-y-2 border-b border-rule bg-sheet/80 px-5 py-2">
-      <div>
-        <span className="block font-label text-fine leading-tight font-medium text-soft">Paper</span>
+      <Labelled label="Paper">
         <Pick
           label="Paper"
           value={job.sheet.paperId ?? SMALLEST}
-          options={[{ value: SMALLEST, label: plan.sheet.wouldFit ? `The smallest that holds it (${plan.sheet.wouldFit.name})` : 'The smallest that holds it' }, ...papers]}
+          options={[
+            {
+              value: SMALLEST,
+              label: plan.sheet.wouldFit
+                ? `The smallest that holds it (${plan.sheet.wouldFit.name})`
+                : 'The smallest that holds it',
+            },
+            ...papers,
+          ]}
           onChange={(v) => edit((j) => ({ ...j, sheet: { ...j.sheet, paperId: v === SMALLEST ? null : v } }))}
           className="w-72"
         />
-      </div>
-      <LengthField label="Knife gap" valueMm={job.sheet.gapMm} minMm={0} maxMm={50} taken width="w-14" onValue={(gapMm) => edit((j) => ({ ...j, sheet: { ...j.sheet, gapMm } }), 'gap')} />
-      <div>
-        <span className="block font-label text-fine leading-tight font-medium text-soft">Mirror once, in</span>
+      </Labelled>
+      <LengthField
+        label="Knife gap"
+        valueMm={job.sheet.gapMm}
+        minMm={0}
+        maxMm={50}
+        taken
+        width="w-14"
+        onValue={(gapMm) => edit((j) => ({ ...j, sheet: { ...j.sheet, gapMm } }), 'gap')}
+      />
+      <Labelled label="Mirror once, in">
         <Segments
           label="Where the sheet is mirrored"
           value={plan.sheet.mirrorBy}
           onChange={(mirrorBy) => edit((j) => ({ ...j, sheet: { ...j.sheet, mirrorBy } }))}
-          options={[{ value: 'app', label: 'this file' }, { value: 'driver', label: 'the driver' }]}
+          options={[
+            { value: 'app', label: 'this file' },
+            { value: 'driver', label: 'the driver' },
+          ]}
         />
-      </div>
+      </Labelled>
     </div>
   );
 }
@@ -71,8 +92,15 @@ function PaperBoard() {
   if (!page) {
     return (
       <div className="grid h-full place-content-center justify-items-center gap-3 p-8 text-center">
-        <p className="max-w-96 font-name text-head leading-tight font-medium">{wrap.wrap ? 'It does not fit.' : 'The wrap has no size yet.'}</p>
-        <p className="max-w-96">{sheet.findings.filter((f) => f.level === 'stop').map((f) => say(f.text)).join(' ') || 'What stands in the way is said below.'}</p>
+        <p className="max-w-96 font-name text-head leading-tight font-medium">
+          {wrap.wrap ? 'It does not fit.' : 'The wrap has no size yet.'}
+        </p>
+        <p className="max-w-96">
+          {sheet.findings
+            .filter((f) => f.level === 'stop')
+            .map((f) => say(f.text))
+            .join(' ') || 'What stands in the way is said below.'}
+        </p>
         {sheet.wouldFit && <UseFitting />}
       </div>
     );
@@ -85,11 +113,33 @@ function PaperBoard() {
       draw={(fit) => (
         <>
           <g transform={`translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`}>
-            <PageDrawing page={page} picture={job.art.picture} url={preview.kind === 'ready' ? preview.url : null} />
+            <PageDrawing
+              page={page}
+              picture={job.art.picture}
+              url={preview.kind === 'ready' ? preview.url : null}
+            />
           </g>
-          <rect x={fit.x(0)} y={fit.y(0)} width={fit.k * page.widthMm} height={fit.k * page.heightMm} fill="none" stroke="#14211f" strokeWidth={2} />
-          <Dimension x1={fit.x(0)} x2={fit.x(page.widthMm)} y1={fit.y(0) - 14} y2={fit.y(0) - 14}>{say([mm(page.widthMm)])}</Dimension>
-          <Dimension x1={fit.x(page.widthMm) + 14} x2={fit.x(page.widthMm) + 14} y1={fit.y(0)} y2={fit.y(page.heightMm)} side="right">{say([mm(page.heightMm)])}</Dimension>
+          <rect
+            x={fit.x(0)}
+            y={fit.y(0)}
+            width={fit.k * page.widthMm}
+            height={fit.k * page.heightMm}
+            fill="none"
+            stroke="#14211f"
+            strokeWidth={2}
+          />
+          <Dimension x1={fit.x(0)} x2={fit.x(page.widthMm)} y1={fit.y(0) - 14} y2={fit.y(0) - 14}>
+            {say([mm(page.widthMm)])}
+          </Dimension>
+          <Dimension
+            x1={fit.x(page.widthMm) + 14}
+            x2={fit.x(page.widthMm) + 14}
+            y1={fit.y(0)}
+            y2={fit.y(page.heightMm)}
+            side="right"
+          >
+            {say([mm(page.heightMm)])}
+          </Dimension>
         </>
       )}
     />
@@ -100,7 +150,11 @@ function UseFitting() {
   const { plan, edit } = useJob();
   const fitting = plan.sheet.wouldFit;
   if (!fitting) return null;
-  return <Button onClick={() => edit((j) => ({ ...j, sheet: { ...j.sheet, paperId: fitting.id } }))}>Use {fitting.name}</Button>;
+  return (
+    <Button onClick={() => edit((j) => ({ ...j, sheet: { ...j.sheet, paperId: fitting.id } }))}>
+      Use {fitting.name}
+    </Button>
+  );
 }
 
 /** The files, and the checks to make in the driver. */
@@ -113,13 +167,24 @@ function Files() {
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-rule bg-sheet/80 px-5 py-2">
       <div className="flex flex-wrap gap-2">
-        <Button onClick={() => void pdf()} disabled={!first || empty || progress !== null}><FileDown size={18} aria-hidden /> Save PDF</Button>
-        <Button onClick={() => void png()} disabled={!first || empty || progress !== null}>Piece as PNG, {shop.settings.printer.ppi} ppi</Button>
-        <Button onClick={svg} disabled={!plan.wrap.wrap}>Pattern as SVG</Button>
+        <Button onClick={() => void pdf()} disabled={!first || empty || progress !== null}>
+          <FileDown size={18} aria-hidden /> Save PDF
+        </Button>
+        <Button onClick={() => void png()} disabled={!first || empty || progress !== null}>
+          Piece as PNG, {shop.settings.printer.ppi} ppi
+        </Button>
+        <Button onClick={svg} disabled={!plan.wrap.wrap}>
+          Pattern as SVG
+        </Button>
       </div>
       {progress !== null && (
         <div className="flex items-center gap-2">
-          <progress value={progress} max={1} aria-label="Making the file" className="h-3 w-32 accent-strata-3" />
+          <progress
+            value={progress}
+            max={1}
+            aria-label="Making the file"
+            className="h-3 w-32 accent-strata-3"
+          />
           <Button onClick={stop}>Stop</Button>
         </div>
       )}
@@ -127,7 +192,8 @@ function Files() {
         {empty && 'No picture and no words yet: there is nothing to print. '}
         {first && `Page 1: print ${first.copies}. `}
         {second && `Page 2: print ${second.copies}. `}
-        100 % scale, best quality, high speed off, driver mirror {mirrorBy === 'app' ? 'OFF' : 'ON'}. Print side of the paper. Let it dry: a dull print is right.
+        100 % scale, best quality, high speed off, driver mirror {mirrorBy === 'app' ? 'OFF' : 'ON'}. Print
+        side of the paper. Let it dry: a dull print is right.
       </p>
     </div>
   );

@@ -34,7 +34,11 @@ export function useExport(): Export {
     return bytes.ok ? { ok: true, value: { ref, bytes: bytes.value } } : bytes;
   };
 
-  const make = async (task: (p: PictureBytes | null, signal: AbortSignal) => Promise<Result<Uint8Array>>, name: string, mime: string) => {
+  const make = async (
+    task: (p: PictureBytes | null, signal: AbortSignal) => Promise<Result<Uint8Array>>,
+    name: string,
+    mime: string,
+  ) => {
     const control = new AbortController();
     abort.current = control;
     setProgress(0);
@@ -50,21 +54,52 @@ export function useExport(): Export {
   return {
     progress,
     pdf: () =>
-      make((p, signal) => inWorker('PDF', (api) => api.pdf({ title: job.name, pages: plan.sheet.pages, picture: p }, onProgress(setProgress)), signal), `${fileName(job.name)}.pdf`, 'application/pdf'),
+      make(
+        (p, signal) =>
+          inWorker(
+            'PDF',
+            (api) =>
+              api.pdf({ title: job.name, pages: plan.sheet.pages, picture: p }, onProgress(setProgress)),
+            signal,
+          ),
+        `${fileName(job.name)}.pdf`,
+        'application/pdf',
+      ),
     png: () =>
       make(
         async (p, signal) => {
           const { wrap } = plan.wrap;
-          if (!wrap) return { ok: false, problem: { what: 'The wrap has no size yet.', where: 'PNG', wayOut: 'Measure the blank first.' } };
-          const page = pieceAlone(wrap.pattern, { placed: plan.art.placed, words: job.art.words }, plan.sheet.mirrorBy === 'app');
-          const r = await inWorker<Result<Uint8Array>>('PNG', async (api) => await api.png({ page, ppi: shop.settings.printer.ppi, picture: p }), signal);
+          if (!wrap)
+            return {
+              ok: false,
+              problem: {
+                what: 'The wrap has no size yet.',
+                where: 'PNG',
+                wayOut: 'Measure the blank first.',
+              },
+            };
+          const page = pieceAlone(
+            wrap.pattern,
+            { placed: plan.art.placed, words: job.art.words },
+            plan.sheet.mirrorBy === 'app',
+          );
+          const r = await inWorker<Result<Uint8Array>>(
+            'PNG',
+            async (api) => await api.png({ page, ppi: shop.settings.printer.ppi, picture: p }),
+            signal,
+          );
           return r.ok ? r.value : r;
         },
         `${fileName(job.name)}-piece.png`,
         'image/png',
       ),
     svg: () => {
-      if (plan.wrap.wrap) saveTextAs(`${fileName(job.name)}-pattern.svg`, patternSvg(plan.wrap.wrap.pattern, job.name), 'image/svg+xml');
+      if (plan.wrap.wrap)
+        saveTextAs(
+          `${fileName(job.name)}-pattern.svg`,
+          patternSvg(plan.wrap.wrap.pattern, job.name),
+          'image/svg+xml',
+        );
     },
     stop: () => abort.current?.abort(),
   };

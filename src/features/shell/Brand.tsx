@@ -2,7 +2,11 @@ import Link from 'next/link';
 
 /** The mark: a small mesa of three strata. */
 export const Brand = () => (
-  <Link href="/" className="flex h-13 shrink-0 items-center gap-2.5 px-4 text-pale" aria-label="Mesa Drift, to the bench">
+  <Link
+    href="/"
+    className="flex h-13 shrink-0 items-center gap-2.5 px-4 text-pale"
+    aria-label="Mesa Drift, to the bench"
+  >
     <svg width="30" height="22" viewBox="0 0 30 22" aria-hidden>
       <rect x="9" y="1" width="12" height="4" fill="#D08A3E" />
       <rect x="6" y="6" width="18" height="4" fill="#E8CDA0" />

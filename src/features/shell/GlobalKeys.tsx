@@ -10,7 +10,9 @@ import { tellProblem } from '@/ui/tell';
 import { useShop } from './shopContext';
 
 /** Keys work from handles and choices too, which the library would count as form fields; never while typing. */
-export const KEYS_ANYWHERE = { enableOnFormTags: ['slider', 'radio'] } as const satisfies Parameters<typeof useHotkeys>[2];
+export const KEYS_ANYWHERE = { enableOnFormTags: ['slider', 'radio'] } as const satisfies Parameters<
+  typeof useHotkeys
+>[2];
 
 export type UnitsPatch = Partial<Settings['units']>;
 
@@ -33,13 +35,19 @@ export function GlobalKeys() {
   const [open, setOpen] = useState(false);
   const { units } = shop.settings;
   useHotkeys('u', () => switchUnits({ length: units.length === 'mm' ? 'in' : 'mm' }), KEYS_ANYWHERE, [units]);
-  useHotkeys('t', () => switchUnits({ temperature: units.temperature === 'C' ? 'F' : 'C' }), KEYS_ANYWHERE, [units]);
+  useHotkeys('t', () => switchUnits({ temperature: units.temperature === 'C' ? 'F' : 'C' }), KEYS_ANYWHERE, [
+    units,
+  ]);
   useHotkeys('?', () => setOpen(true), { ...KEYS_ANYWHERE, useKey: true });
-  useHotkeys('/', (e) => {
-    e.preventDefault();
-    const field = document.getElementById('find-job');
-    if (field) field.focus();
-    else router.push('/?find=1');
-  }, { ...KEYS_ANYWHERE, useKey: true });
+  useHotkeys(
+    '/',
+    (e) => {
+      e.preventDefault();
+      const field = document.getElementById('find-job');
+      if (field) field.focus();
+      else router.push('/?find=1');
+    },
+    { ...KEYS_ANYWHERE, useKey: true },
+  );
   return open ? <KeysDialog onClose={() => setOpen(false)} /> : null;
 }

@@ -43,7 +43,10 @@ export function Shell({ demo, children }: { demo: boolean; children: ReactNode }
   // Apart, so that saving a job does not read the whole shop again.
   const shop = useWatched(lookAtShop, ready);
   const jobs = useWatched(lookAtJobs, ready);
-  const view = useMemo((): ShopView | null => (shop?.ok && jobs?.ok ? { shop: shop.value, ...jobs.value } : null), [shop, jobs]);
+  const view = useMemo(
+    (): ShopView | null => (shop?.ok && jobs?.ok ? { shop: shop.value, ...jobs.value } : null),
+    [shop, jobs],
+  );
   const failed = [seeded, shop, jobs].find((r) => r && !r.ok);
   if (failed && !failed.ok) return <Refused problem={failed.problem} />;
   if (!view) return <Opening />;
@@ -70,7 +73,11 @@ const Refused = ({ problem }: { problem: Problem }) => (
     <p className="max-w-prose text-lead">{problem.what}</p>
     <p className="max-w-prose text-lead">{problem.wayOut}</p>
     <p>
-      <button type="button" onClick={() => location.reload()} className="min-h-12 border-2 border-mist px-4 font-label font-semibold">
+      <button
+        type="button"
+        onClick={() => location.reload()}
+        className="min-h-12 border-2 border-mist px-4 font-label font-semibold"
+      >
         Try again
       </button>
     </p>

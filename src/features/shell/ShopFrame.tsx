@@ -29,7 +29,10 @@ export function ShopFrame({ title, about, actions, children }: Props) {
   const { shop } = useShop();
   return (
     <div className="flex h-dvh flex-col md:flex-row">
-      <nav aria-label="Shop" className="on-night flex shrink-0 flex-wrap items-center bg-night md:w-44 md:flex-col md:items-stretch">
+      <nav
+        aria-label="Shop"
+        className="on-night flex shrink-0 flex-wrap items-center bg-night md:w-44 md:flex-col md:items-stretch"
+      >
         <Brand />
         <ul className="flex flex-wrap md:flex-col">
           {SHOP_PAGES.map(({ href, label }) => {
@@ -47,7 +50,9 @@ export function ShopFrame({ title, about, actions, children }: Props) {
             );
           })}
         </ul>
-        <p className="mt-auto hidden px-4 py-3 font-label text-fine text-mist md:block">{shop.settings.shopName}</p>
+        <p className="mt-auto hidden px-4 py-3 font-label text-fine text-mist md:block">
+          {shop.settings.shopName}
+        </p>
       </nav>
       <div className="flex min-h-0 min-w-0 flex-1 flex-col">
         <header className="flex min-h-13 flex-wrap items-center justify-between gap-x-4 gap-y-2 border-b-2 border-ink px-5 py-1.5">

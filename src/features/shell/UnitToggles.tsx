@@ -14,7 +14,13 @@ function Pair({ label, options }: PairProps) {
   return (
     <div role="group" aria-label={label} className="flex border-2 border-ink bg-sheet">
       {options.map(({ text, on, patch }, i) => (
-        <button key={text} type="button" aria-pressed={on} onClick={() => switchUnits(patch)} className={`min-h-9 px-3 font-label text-base font-semibold ${on ? 'bg-strata-3 text-white' : 'hover:bg-board'} ${i > 0 ? 'border-l-2 border-ink' : ''}`}>
+        <button
+          key={text}
+          type="button"
+          aria-pressed={on}
+          onClick={() => switchUnits(patch)}
+          className={`min-h-9 px-3 font-label text-base font-semibold ${on ? 'bg-strata-3 text-white' : 'hover:bg-board'} ${i > 0 ? 'border-l-2 border-ink' : ''}`}
+        >
           {text}
         </button>
       ))}
@@ -26,8 +32,20 @@ export function UnitToggles() {
   const { length, temperature } = useShop().shop.settings.units;
   return (
     <div className="flex gap-3">
-      <Pair label="Length unit" options={[{ text: 'mm', on: length === 'mm', patch: { length: 'mm' } }, { text: 'in', on: length === 'in', patch: { length: 'in' } }]} />
-      <Pair label="Temperature unit" options={[{ text: '°C', on: temperature === 'C', patch: { temperature: 'C' } }, { text: '°F', on: temperature === 'F', patch: { temperature: 'F' } }]} />
+      <Pair
+        label="Length unit"
+        options={[
+          { text: 'mm', on: length === 'mm', patch: { length: 'mm' } },
+          { text: 'in', on: length === 'in', patch: { length: 'in' } },
+        ]}
+      />
+      <Pair
+        label="Temperature unit"
+        options={[
+          { text: '°C', on: temperature === 'C', patch: { temperature: 'C' } },
+          { text: '°F', on: temperature === 'F', patch: { temperature: 'F' } },
+        ]}
+      />
     </div>
   );
 }

@@ -9,6 +9,8 @@ export function saveBlobAs(name: string, blob: Blob): void {
   setTimeout(() => URL.revokeObjectURL(url), 30_000);
 }
 
-export const saveTextAs = (name: string, text: string, mime: string): void => saveBlobAs(name, new Blob([text], { type: mime }));
+export const saveTextAs = (name: string, text: string, mime: string): void =>
+  saveBlobAs(name, new Blob([text], { type: mime }));
 
-export const saveBytesAs = (name: string, bytes: Uint8Array, mime: string): void => saveBlobAs(name, new Blob([Uint8Array.from(bytes)], { type: mime }));
+export const saveBytesAs = (name: string, bytes: Uint8Array, mime: string): void =>
+  saveBlobAs(name, new Blob([Uint8Array.from(bytes)], { type: mime }));

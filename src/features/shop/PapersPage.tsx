@@ -28,7 +28,10 @@ export function PapersPage() {
   const columns = useMemo(() => {
     const c = createColumnHelper<Paper>();
     return [
-      c.accessor('name', { header: 'Name', cell: (x) => <span className="font-label text-lead font-semibold">{x.getValue()}</span> }),
+      c.accessor('name', {
+        header: 'Name',
+        cell: (x) => <span className="font-label text-lead font-semibold">{x.getValue()}</span>,
+      }),
       c.accessor('widthMm', { header: 'Width', cell: (x) => <Q of={mm(x.getValue())} /> }),
       c.accessor('heightMm', { header: 'Height', cell: (x) => <Q of={mm(x.getValue())} /> }),
       c.accessor('thicknessMm', { header: 'Thickness', cell: (x) => <Q of={fineMm(x.getValue())} /> }),
@@ -36,8 +39,21 @@ export function PapersPage() {
     ] as ColumnDef<Paper, string | number>[];
   }, []);
   return (
-    <ShopFrame title="Papers" about="transfer paper the printer can take" actions={<Button kind="act" onClick={() => setEditing('new')}><Plus size={18} aria-hidden /> New paper</Button>}>
-      <SortableTable label="Papers" rows={shop.papers} columns={columns} empty="No papers yet. Type in the sizes your printer takes." />
+    <ShopFrame
+      title="Papers"
+      about="transfer paper the printer can take"
+      actions={
+        <Button kind="act" onClick={() => setEditing('new')}>
+          <Plus size={18} aria-hidden /> New paper
+        </Button>
+      }
+    >
+      <SortableTable
+        label="Papers"
+        rows={shop.papers}
+        columns={columns}
+        empty="No papers yet. Type in the sizes your printer takes."
+      />
       {editing && <PaperDialog paper={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
     </ShopFrame>
   );
@@ -59,7 +75,14 @@ function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: () => v
   const len = (v: number, fine = false) => formatQuantity(fine ? fineMm(v) : mm(v), units).number;
   const form = useForm<FormIn, unknown, FormOut>({
     resolver: zodResolver(schema),
-    defaultValues: paper ? { name: paper.name, widthMm: len(paper.widthMm), heightMm: len(paper.heightMm), thicknessMm: len(paper.thicknessMm, true) } : { name: '', widthMm: '', heightMm: '', thicknessMm: len(0.1, true) },
+    defaultValues: paper
+      ? {
+          name: paper.name,
+          widthMm: len(paper.widthMm),
+          heightMm: len(paper.heightMm),
+          thicknessMm: len(paper.thicknessMm, true),
+        }
+      : { name: '', widthMm: '', heightMm: '', thicknessMm: len(0.1, true) },
     mode: 'onBlur',
   });
   const { errors } = form.formState;
@@ -69,21 +92,34 @@ function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: () => v
     else tellProblem(r.problem);
   };
   return (
-    <SheetDialog open onClose={onClose} title={paper ? `Change ${paper.name}` : 'A paper'} about="Thickness matters: the paper lies outside the wall. Measure ten sheets and divide.">
+    <SheetDialog
+      open
+      onClose={onClose}
+      title={paper ? `Change ${paper.name}` : 'A paper'}
+      about="Thickness matters: the paper lies outside the wall. Measure ten sheets and divide."
+    >
       <form className="grid gap-3" noValidate onSubmit={(e) => void form.handleSubmit(save)(e)}>
         <FormField label="Name" problem={errors.name?.message}>
-          {(p) => <input {...p} className={inputClass} placeholder="A3, quick dry" {...form.register('name')} />}
+          {(p) => (
+            <input {...p} className={inputClass} placeholder="A3, quick dry" {...form.register('name')} />
+          )}
         </FormField>
         <div className="grid grid-cols-3 gap-3">
           {(['widthMm', 'heightMm', 'thicknessMm'] as const).map((name) => (
-            <FormField key={name} label={`${{ widthMm: 'Width', heightMm: 'Height', thicknessMm: 'Thickness' }[name]}, ${units.length}`} problem={errors[name]?.message}>
+            <FormField
+              key={name}
+              label={`${{ widthMm: 'Width', heightMm: 'Height', thicknessMm: 'Thickness' }[name]}, ${units.length}`}
+              problem={errors[name]?.message}
+            >
               {(p) => <input {...p} autoComplete="off" className={inputClass} {...form.register(name)} />}
             </FormField>
           ))}
         </div>
         <div className="flex justify-end gap-2">
           <Button onClick={onClose}>Leave it</Button>
-          <Button kind="act" type="submit">Keep this paper</Button>
+          <Button kind="act" type="submit">
+            Keep this paper
+          </Button>
         </div>
       </form>
     </SheetDialog>

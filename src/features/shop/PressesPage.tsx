@@ -23,7 +23,11 @@ import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { actionsColumn, SortableTable } from './ThingTable';
 
-const KIND_WORDS: Readonly<Record<Press['kind'], string>> = { tumbler: 'tumbler press', mug: 'mug press', oven: 'oven' };
+const KIND_WORDS: Readonly<Record<Press['kind'], string>> = {
+  tumbler: 'tumbler press',
+  mug: 'mug press',
+  oven: 'oven',
+};
 
 export function PressesPage() {
   const { shop } = useShop();
@@ -31,22 +35,54 @@ export function PressesPage() {
   const columns = useMemo(() => {
     const c = createColumnHelper<Press>();
     return [
-      c.accessor('name', { header: 'Name', cell: (x) => <span className="font-label text-lead font-semibold">{x.getValue()}</span> }),
+      c.accessor('name', {
+        header: 'Name',
+        cell: (x) => <span className="font-label text-lead font-semibold">{x.getValue()}</span>,
+      }),
       c.accessor('kind', { header: 'Kind', cell: (x) => KIND_WORDS[x.getValue()] }),
       c.display({
         id: 'reach',
         header: 'Heats',
         cell: ({ row: { original: p } }) =>
-          isOven(p) ? <Say phrase={['all round, ', mm(p.insideHeightMm), ' inside, held by ', p.hold]} /> : <Say phrase={[mm(p.heaterLengthMm), ' round × ', mm(p.heaterHeightMm), ' tall']} />,
+          isOven(p) ? (
+            <Say phrase={['all round, ', mm(p.insideHeightMm), ' inside, held by ', p.hold]} />
+          ) : (
+            <Say phrase={[mm(p.heaterLengthMm), ' round × ', mm(p.heaterHeightMm), ' tall']} />
+          ),
       }),
-      c.display({ id: 'takes', header: 'Closes on', cell: ({ row: { original: p } }) => (isOven(p) ? '–' : <Say phrase={[mm(p.smallestDiameterMm), ' to ', mm(p.largestDiameterMm)]} />) }),
-      c.display({ id: 'clock', header: 'Its clock', cell: ({ row: { original: p } }) => (isOven(p) ? 'on reaching temperature' : `${CLOCK_WORDS[p.clock]}${p.autoTimer ? ', by itself' : ''}`) }),
+      c.display({
+        id: 'takes',
+        header: 'Closes on',
+        cell: ({ row: { original: p } }) =>
+          isOven(p) ? '–' : <Say phrase={[mm(p.smallestDiameterMm), ' to ', mm(p.largestDiameterMm)]} />,
+      }),
+      c.display({
+        id: 'clock',
+        header: 'Its clock',
+        cell: ({ row: { original: p } }) =>
+          isOven(p)
+            ? 'on reaching temperature'
+            : `${CLOCK_WORDS[p.clock]}${p.autoTimer ? ', by itself' : ''}`,
+      }),
       actionsColumn<Press>('presses', setEditing, (p) => savePress(p)),
     ] as ColumnDef<Press, string | number>[];
   }, []);
   return (
-    <ShopFrame title="Presses" about="how far each heater reaches decides passes and turns" actions={<Button kind="act" onClick={() => setEditing('new')}><Plus size={18} aria-hidden /> New press</Button>}>
-      <SortableTable label="Presses" rows={shop.presses} columns={columns} empty="No presses yet. Type in the first one: measure the heated mat, not the housing." />
+    <ShopFrame
+      title="Presses"
+      about="how far each heater reaches decides passes and turns"
+      actions={
+        <Button kind="act" onClick={() => setEditing('new')}>
+          <Plus size={18} aria-hidden /> New press
+        </Button>
+      }
+    >
+      <SortableTable
+        label="Presses"
+        rows={shop.presses}
+        columns={columns}
+        empty="No presses yet. Type in the first one: measure the heated mat, not the housing."
+      />
       {editing && <PressDialog press={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
     </ShopFrame>
   );
@@ -66,27 +102,65 @@ const formSchema = (unit: LengthUnit) =>
       insideHeightMm: lengthText(unit, 'Inside height', 50, 1000),
       hold: z.enum(['sleeve', 'shrink film']),
     })
-    .check(z.refine((f) => f.kind === 'oven' || f.smallestDiameterMm < f.largestDiameterMm, { path: ['largestDiameterMm'], error: 'The largest must be more than the smallest.' }));
+    .check(
+      z.refine((f) => f.kind === 'oven' || f.smallestDiameterMm < f.largestDiameterMm, {
+        path: ['largestDiameterMm'],
+        error: 'The largest must be more than the smallest.',
+      }),
+    );
 type FormIn = z.input<ReturnType<typeof formSchema>>;
 type FormOut = z.output<ReturnType<typeof formSchema>>;
 
 function start(p: Press | null, units: UnitChoice): FormIn {
   const len = (v: number) => formatQuantity(mm(v), units).number;
-  const base = { name: p?.name ?? '', kind: p?.kind ?? ('tumbler' as const), clock: 'from-closing' as const, autoTimer: false, hold: 'shrink film' as const, insideHeightMm: len(300), heaterLengthMm: len(203), heaterHeightMm: len(240), smallestDiameterMm: len(62), largestDiameterMm: len(90) };
+  const base = {
+    name: p?.name ?? '',
+    kind: p?.kind ?? ('tumbler' as const),
+    clock: 'from-closing' as const,
+    autoTimer: false,
+    hold: 'shrink film' as const,
+    insideHeightMm: len(300),
+    heaterLengthMm: len(203),
+    heaterHeightMm: len(240),
+    smallestDiameterMm: len(62),
+    largestDiameterMm: len(90),
+  };
   if (!p) return base;
   if (isOven(p)) return { ...base, insideHeightMm: len(p.insideHeightMm), hold: p.hold };
-  return { ...base, clock: p.clock, autoTimer: p.autoTimer, heaterLengthMm: len(p.heaterLengthMm), heaterHeightMm: len(p.heaterHeightMm), smallestDiameterMm: len(p.smallestDiameterMm), largestDiameterMm: len(p.largestDiameterMm) };
+  return {
+    ...base,
+    clock: p.clock,
+    autoTimer: p.autoTimer,
+    heaterLengthMm: len(p.heaterLengthMm),
+    heaterHeightMm: len(p.heaterHeightMm),
+    smallestDiameterMm: len(p.smallestDiameterMm),
+    largestDiameterMm: len(p.largestDiameterMm),
+  };
 }
 
 const toPress = (f: FormOut, id: string): Press =>
   f.kind === 'oven'
     ? { id, name: f.name, kind: 'oven', insideHeightMm: f.insideHeightMm, hold: f.hold }
-    : { id, name: f.name, kind: f.kind, heaterLengthMm: f.heaterLengthMm, heaterHeightMm: f.heaterHeightMm, smallestDiameterMm: f.smallestDiameterMm, largestDiameterMm: f.largestDiameterMm, clock: f.clock, autoTimer: f.autoTimer };
+    : {
+        id,
+        name: f.name,
+        kind: f.kind,
+        heaterLengthMm: f.heaterLengthMm,
+        heaterHeightMm: f.heaterHeightMm,
+        smallestDiameterMm: f.smallestDiameterMm,
+        largestDiameterMm: f.largestDiameterMm,
+        clock: f.clock,
+        autoTimer: f.autoTimer,
+      };
 
 function PressDialog({ press, onClose }: { press: Press | null; onClose: () => void }) {
   const units = useUnits();
   const schema = useMemo(() => formSchema(units.length), [units.length]);
-  const form = useForm<FormIn, unknown, FormOut>({ resolver: zodResolver(schema), defaultValues: start(press, units), mode: 'onBlur' });
+  const form = useForm<FormIn, unknown, FormOut>({
+    resolver: zodResolver(schema),
+    defaultValues: start(press, units),
+    mode: 'onBlur',
+  });
   const { errors } = form.formState;
   const kind = useWatch({ control: form.control, name: 'kind' });
   const save = async (f: FormOut) => {
@@ -94,21 +168,35 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
     if (r.ok) onClose();
     else tellProblem(r.problem);
   };
-  const length = (name: 'heaterLengthMm' | 'heaterHeightMm' | 'smallestDiameterMm' | 'largestDiameterMm' | 'insideHeightMm', label: string) => (
+  const length = (
+    name: 'heaterLengthMm' | 'heaterHeightMm' | 'smallestDiameterMm' | 'largestDiameterMm' | 'insideHeightMm',
+    label: string,
+  ) => (
     <FormField label={`${label}, ${units.length}`} problem={errors[name]?.message}>
       {(p) => <input {...p} autoComplete="off" className={inputClass} {...form.register(name)} />}
     </FormField>
   );
   return (
-    <SheetDialog open onClose={onClose} title={press ? `Change ${press.name}` : 'A press'} about="Measure the heated mat itself, laid flat.">
+    <SheetDialog
+      open
+      onClose={onClose}
+      title={press ? `Change ${press.name}` : 'A press'}
+      about="Measure the heated mat itself, laid flat."
+    >
       <form className="grid gap-3" noValidate onSubmit={(e) => void form.handleSubmit(save)(e)}>
         <FormField label="Name" problem={errors.name?.message}>
-          {(p) => <input {...p} className={inputClass} placeholder="Tumbler press B" {...form.register('name')} />}
+          {(p) => (
+            <input {...p} className={inputClass} placeholder="Tumbler press B" {...form.register('name')} />
+          )}
         </FormField>
         <FormField label="Kind">
           {(p) => (
             <select {...p} className={inputClass} {...form.register('kind')}>
-              {PRESS_KINDS.map((k) => <option key={k} value={k}>{KIND_WORDS[k]}</option>)}
+              {PRESS_KINDS.map((k) => (
+                <option key={k} value={k}>
+                  {KIND_WORDS[k]}
+                </option>
+              ))}
             </select>
           )}
         </FormField>
@@ -135,7 +223,11 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
             <FormField label="Its times count">
               {(p) => (
                 <select {...p} className={inputClass} {...form.register('clock')}>
-                  {CLOCKS.map((c) => <option key={c} value={c}>{CLOCK_WORDS[c]}</option>)}
+                  {CLOCKS.map((c) => (
+                    <option key={c} value={c}>
+                      {CLOCK_WORDS[c]}
+                    </option>
+                  ))}
                 </select>
               )}
             </FormField>
@@ -147,7 +239,9 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
         )}
         <div className="flex justify-end gap-2">
           <Button onClick={onClose}>Leave it</Button>
-          <Button kind="act" type="submit">Keep this press</Button>
+          <Button kind="act" type="submit">
+            Keep this press
+          </Button>
         </div>
       </form>
     </SheetDialog>

@@ -1,7 +1,7 @@
 'use client';
 
 import { FileDown, FileUp } from 'lucide-react';
-import { useRef, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { ShopFile } from '@/core/formats/jobFile';
 import { fail, ok, problemText } from '@/core/result';
 import { SCHOOLS, type Settings } from '@/core/shop/settings';
@@ -9,6 +9,8 @@ import { SCHOOL_NOTES } from '@/core/wrap/schools';
 import { checkShopFile, restoreShop, shopFileText } from '@/data/files';
 import { saveSettings } from '@/data/shop';
 import { Button } from '@/ui/Button';
+import { FileButton } from '@/ui/FileButton';
+import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { Pick } from '@/ui/Pick';
 import { Segments } from '@/ui/Segments';
@@ -32,37 +34,145 @@ export function SettingsPage() {
     <ShopFrame title="Settings" about="kept in this browser">
       <div className="grid max-w-4xl divide-y divide-rule px-5">
         <Group title="The shop" about="Its name goes on the rail.">
-          <TypedField label="Name" text={s.shopName} width="w-64" parse={(t) => (t.trim() === '' ? fail('It needs a name.', 'Name', 'Any will do.') : ok(t.trim().slice(0, 80)))} onValue={(shopName) => put({ shopName })} />
-          <Field label="Sound at the press">
-            <Segments label="Sound at the press" value={s.sound ? 'on' : 'off'} onChange={(v) => put({ sound: v === 'on' })} options={[{ value: 'on', label: 'on' }, { value: 'off', label: 'off' }]} />
-          </Field>
+          <TypedField
+            label="Name"
+            text={s.shopName}
+            width="w-64"
+            parse={(t) =>
+              t.trim() === '' ? fail('It needs a name.', 'Name', 'Any will do.') : ok(t.trim().slice(0, 80))
+            }
+            onValue={(shopName) => put({ shopName })}
+          />
+          <Labelled label="Sound at the press">
+            <Segments
+              label="Sound at the press"
+              value={s.sound ? 'on' : 'off'}
+              onChange={(v) => put({ sound: v === 'on' })}
+              options={[
+                { value: 'on', label: 'on' },
+                { value: 'off', label: 'off' },
+              ]}
+            />
+          </Labelled>
         </Group>
-        <Group title="The tape" about="A tape reads round its own middle: π times its thickness is taken off. Its finest mark sets how far a reading is trusted.">
-          <LengthField label="Thickness" fine valueMm={s.tape.thicknessMm} minMm={0} maxMm={2} taken onValue={(thicknessMm) => put({ tape: { ...s.tape, thicknessMm } })} />
-          <Field label="Finest inch mark">
-            <Pick label="Finest inch mark" value={String(s.units.inchDenominator)} options={[8, 16, 32, 64].map((d) => ({ value: String(d), label: `1/${d} in` }))} onChange={(v) => put({ units: { ...s.units, inchDenominator: Number(v) as Settings['units']['inchDenominator'] } })} className="w-28" />
-          </Field>
-          <Field label="Finest metric mark">
-            <Segments label="Finest metric mark" value={String(s.tape.finestMm)} onChange={(v) => put({ tape: { ...s.tape, finestMm: v === '0.5' ? 0.5 : 1 } })} options={[{ value: '0.5', label: '½ mm' }, { value: '1', label: '1 mm' }]} />
-          </Field>
+        <Group
+          title="The tape"
+          about="A tape reads round its own middle: π times its thickness is taken off. Its finest mark sets how far a reading is trusted."
+        >
+          <LengthField
+            label="Thickness"
+            fine
+            valueMm={s.tape.thicknessMm}
+            minMm={0}
+            maxMm={2}
+            taken
+            onValue={(thicknessMm) => put({ tape: { ...s.tape, thicknessMm } })}
+          />
+          <Labelled label="Finest inch mark">
+            <Pick
+              label="Finest inch mark"
+              value={String(s.units.inchDenominator)}
+              options={[8, 16, 32, 64].map((d) => ({ value: String(d), label: `1/${d} in` }))}
+              onChange={(v) =>
+                put({
+                  units: { ...s.units, inchDenominator: Number(v) as Settings['units']['inchDenominator'] },
+                })
+              }
+              className="w-28"
+            />
+          </Labelled>
+          <Labelled label="Finest metric mark">
+            <Segments
+              label="Finest metric mark"
+              value={String(s.tape.finestMm)}
+              onChange={(v) => put({ tape: { ...s.tape, finestMm: v === '0.5' ? 0.5 : 1 } })}
+              options={[
+                { value: '0.5', label: '½ mm' },
+                { value: '1', label: '1 mm' },
+              ]}
+            />
+          </Labelled>
         </Group>
-        <Group title="The printer" about="Mirror in one place only. Print the tiny words on a sheet’s label: if they read the right way round, the driver did not mirror.">
-          <TypedField label="Name" text={s.printer.name} width="w-56" parse={(t) => (t.trim() === '' ? fail('It needs a name.', 'Printer', 'Any will do.') : ok(t.trim().slice(0, 80)))} onValue={(name) => put({ printer: { ...s.printer, name } })} />
-          <LengthField label="Margin it cannot print" valueMm={s.printer.marginMm} minMm={0} maxMm={30} taken onValue={(marginMm) => put({ printer: { ...s.printer, marginMm } })} />
-          <Field label="Mirror in">
-            <Segments label="Mirror in" value={s.printer.mirrorBy} onChange={(mirrorBy) => put({ printer: { ...s.printer, mirrorBy } })} options={[{ value: 'app', label: 'the file' }, { value: 'driver', label: 'the driver' }]} />
-          </Field>
-          <Field label="Fineness of PNGs">
-            <Pick label="Fineness of PNGs" value={String(s.printer.ppi)} options={[150, 200, 300, 360].map((d) => ({ value: String(d), label: `${d} ppi` }))} onChange={(v) => put({ printer: { ...s.printer, ppi: Number(v) as Settings['printer']['ppi'] } })} className="w-28" />
-          </Field>
+        <Group
+          title="The printer"
+          about="Mirror in one place only. Print the tiny words on a sheet’s label: if they read the right way round, the driver did not mirror."
+        >
+          <TypedField
+            label="Name"
+            text={s.printer.name}
+            width="w-56"
+            parse={(t) =>
+              t.trim() === ''
+                ? fail('It needs a name.', 'Printer', 'Any will do.')
+                : ok(t.trim().slice(0, 80))
+            }
+            onValue={(name) => put({ printer: { ...s.printer, name } })}
+          />
+          <LengthField
+            label="Margin it cannot print"
+            valueMm={s.printer.marginMm}
+            minMm={0}
+            maxMm={30}
+            taken
+            onValue={(marginMm) => put({ printer: { ...s.printer, marginMm } })}
+          />
+          <Labelled label="Mirror in">
+            <Segments
+              label="Mirror in"
+              value={s.printer.mirrorBy}
+              onChange={(mirrorBy) => put({ printer: { ...s.printer, mirrorBy } })}
+              options={[
+                { value: 'app', label: 'the file' },
+                { value: 'driver', label: 'the driver' },
+              ]}
+            />
+          </Labelled>
+          <Labelled label="Fineness of PNGs">
+            <Pick
+              label="Fineness of PNGs"
+              value={String(s.printer.ppi)}
+              options={[150, 200, 300, 360].map((d) => ({ value: String(d), label: `${d} ppi` }))}
+              onChange={(v) =>
+                put({ printer: { ...s.printer, ppi: Number(v) as Settings['printer']['ppi'] } })
+              }
+              className="w-28"
+            />
+          </Labelled>
         </Group>
         <Group title="House ways" about="What a new wrap starts with. Each job can differ.">
-          <Field label="School of seam">
-            <Pick label="School of seam" value={s.house.school} options={SCHOOLS.map((v) => ({ value: v, label: SCHOOL_NOTES[v].label }))} onChange={(school) => put({ house: { ...s.house, school } })} className="w-40" />
-          </Field>
-          <LengthField label="Bleed" valueMm={s.house.bleedMm} minMm={0} maxMm={15} taken onValue={(bleedMm) => put({ house: { ...s.house, bleedMm } })} />
-          <LengthField label="Keep words inside" valueMm={s.house.safeMm} minMm={0} maxMm={30} taken onValue={(safeMm) => put({ house: { ...s.house, safeMm } })} />
-          <LengthField label="Back from rim and foot" valueMm={s.house.setbackMm} minMm={0} maxMm={30} taken onValue={(setbackMm) => put({ house: { ...s.house, setbackMm } })} />
+          <Labelled label="School of seam">
+            <Pick
+              label="School of seam"
+              value={s.house.school}
+              options={SCHOOLS.map((v) => ({ value: v, label: SCHOOL_NOTES[v].label }))}
+              onChange={(school) => put({ house: { ...s.house, school } })}
+              className="w-40"
+            />
+          </Labelled>
+          <LengthField
+            label="Bleed"
+            valueMm={s.house.bleedMm}
+            minMm={0}
+            maxMm={15}
+            taken
+            onValue={(bleedMm) => put({ house: { ...s.house, bleedMm } })}
+          />
+          <LengthField
+            label="Keep words inside"
+            valueMm={s.house.safeMm}
+            minMm={0}
+            maxMm={30}
+            taken
+            onValue={(safeMm) => put({ house: { ...s.house, safeMm } })}
+          />
+          <LengthField
+            label="Back from rim and foot"
+            valueMm={s.house.setbackMm}
+            minMm={0}
+            maxMm={30}
+            taken
+            onValue={(setbackMm) => put({ house: { ...s.house, setbackMm } })}
+          />
         </Group>
         <WholeShop />
       </div>
@@ -80,20 +190,17 @@ const Group = ({ title, about, children }: { title: string; about: string; child
   </section>
 );
 
-const Field = ({ label, children }: { label: string; children: ReactNode }) => (
-  <div>
-    <span className="block font-label text-fine leading-tight font-medium text-soft">{label}</span>
-    {children}
-  </div>
-);
-
 function WholeShop() {
   const { jobs } = useShop();
-  const input = useRef<HTMLInputElement>(null);
   const [found, setFound] = useState<ShopFile | null>(null);
   const save = async () => {
     const text = await shopFileText();
-    if (text.ok) saveTextAs(`shop-${new Date().toISOString().slice(0, 10)}.mesashop.json`, text.value, 'application/json');
+    if (text.ok)
+      saveTextAs(
+        `shop-${new Date().toISOString().slice(0, 10)}.mesashop.json`,
+        text.value,
+        'application/json',
+      );
     else tellProblem(text.problem);
   };
   const check = async (file: File) => {
@@ -109,31 +216,33 @@ function WholeShop() {
     else tellWrong(`${problemText(r.problem)} The shop is as it was.`);
   };
   return (
-    <Group title="The whole shop in a file" about="Jobs, pictures, blanks, presses, papers, recipes, log. Open JSON, described in docs.">
-      <Button onClick={() => void save()}><FileDown size={18} aria-hidden /> Save the shop</Button>
-      <input
-        ref={input}
-        type="file"
-        accept=".json,application/json"
-        aria-label="Shop file"
-        tabIndex={-1}
-        className="sr-only"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = '';
-          if (file) void check(file);
-        }}
-      />
-      <Button onClick={() => input.current?.click()}><FileUp size={18} aria-hidden /> Restore a shop</Button>
+    <Group
+      title="The whole shop in a file"
+      about="Jobs, pictures, blanks, presses, papers, recipes, log. Open JSON, described in docs."
+    >
+      <Button onClick={() => void save()}>
+        <FileDown size={18} aria-hidden /> Save the shop
+      </Button>
+      <FileButton label="Shop file" accept=".json,application/json" onFile={(f) => void check(f)}>
+        <FileUp size={18} aria-hidden /> Restore a shop
+      </FileButton>
       {found && (
-        <SheetDialog open onClose={() => setFound(null)} title="Put this shop in place of yours?" about={`“${found.shop.settings.shopName}”: ${found.jobs.length} jobs, ${found.shop.blanks.length} blanks, ${found.shop.log.length} log entries.`}>
+        <SheetDialog
+          open
+          onClose={() => setFound(null)}
+          title="Put this shop in place of yours?"
+          about={`“${found.shop.settings.shopName}”: ${found.jobs.length} jobs, ${found.shop.blanks.length} blanks, ${found.shop.log.length} log entries.`}
+        >
           <p className="leading-snug">
-            Everything now in this browser ({jobs.length} {jobs.length === 1 ? 'job' : 'jobs'}) is replaced. Save your shop first if it is not in a file.
+            Everything now in this browser ({jobs.length} {jobs.length === 1 ? 'job' : 'jobs'}) is replaced.
+            Save your shop first if it is not in a file.
           </p>
           <div className="mt-4 flex flex-wrap justify-end gap-2">
             <Button onClick={() => void save()}>Save mine first</Button>
             <Button onClick={() => setFound(null)}>Leave it</Button>
-            <Button kind="act" onClick={() => void restore()}>Put it in place</Button>
+            <Button kind="act" onClick={() => void restore()}>
+              Put it in place
+            </Button>
           </div>
         </SheetDialog>
       )}

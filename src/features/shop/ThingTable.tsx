@@ -1,7 +1,15 @@
 'use client';
 
 import { Pencil, Trash2 } from 'lucide-react';
-import { createColumnHelper, flexRender, getCoreRowModel, getSortedRowModel, useReactTable, type ColumnDef, type SortingState } from '@tanstack/react-table';
+import {
+  createColumnHelper,
+  flexRender,
+  getCoreRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type ColumnDef,
+  type SortingState,
+} from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { removeThing, type ThingTable as Table } from '@/data/shop';
 import { Button } from '@/ui/Button';
@@ -28,7 +36,14 @@ export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<
   const heads = useMemo(() => [...columns], [columns]);
   // The table library keeps its own mutable state; React's compiler rules do not apply to it.
   // eslint-disable-next-line react-hooks/incompatible-library
-  const table = useReactTable({ data, columns: heads, state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel() });
+  const table = useReactTable({
+    data,
+    columns: heads,
+    state: { sorting },
+    onSortingChange: setSorting,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+  });
   if (rows.length === 0) return <p className="p-8 text-lead">{empty}</p>;
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={label}>
@@ -39,10 +54,16 @@ export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<
               {group.headers.map((h) => {
                 const sorted = h.column.getIsSorted();
                 return (
-                  <th key={h.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'} className="px-4 py-1 font-label text-fine font-semibold whitespace-nowrap">
+                  <th
+                    key={h.id}
+                    scope="col"
+                    aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                    className="px-4 py-1 font-label text-fine font-semibold whitespace-nowrap"
+                  >
                     {h.column.getCanSort() ? (
                       <button type="button" onClick={h.column.getToggleSortingHandler()} className="min-h-9">
-                        {flexRender(h.column.columnDef.header, h.getContext())} {sorted === 'asc' ? '▲' : sorted === 'desc' ? '▼' : ''}
+                        {flexRender(h.column.columnDef.header, h.getContext())}{' '}
+                        {sorted === 'asc' ? '▲' : sorted === 'desc' ? '▼' : ''}
                       </button>
                     ) : (
                       flexRender(h.column.columnDef.header, h.getContext())
@@ -57,7 +78,9 @@ export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<
           {table.getRowModel().rows.map((row) => (
             <tr key={row.id} className="border-b border-rule align-middle">
               {row.getVisibleCells().map((cell) => (
-                <td key={cell.id} className="px-4 py-2.5">{flexRender(cell.column.columnDef.cell, cell.getContext())}</td>
+                <td key={cell.id} className="px-4 py-2.5">
+                  {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                </td>
               ))}
             </tr>
           ))}
@@ -68,7 +91,11 @@ export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<
 }
 
 /** A column with the buttons that change a thing or take it out of the shop. */
-export function actionsColumn<T extends Thing>(table: Table, onEdit: (thing: T) => void, putBack: (thing: T) => Promise<unknown>): ColumnDef<T, string | number> {
+export function actionsColumn<T extends Thing>(
+  table: Table,
+  onEdit: (thing: T) => void,
+  putBack: (thing: T) => Promise<unknown>,
+): ColumnDef<T, string | number> {
   const remove = async (thing: T) => {
     const r = await removeThing(table, thing.id);
     if (!r.ok) tellProblem(r.problem);
@@ -79,8 +106,22 @@ export function actionsColumn<T extends Thing>(table: Table, onEdit: (thing: T) 
     header: () => <span className="sr-only">Change</span>,
     cell: ({ row }) => (
       <div className="flex justify-end gap-1">
-        <Button kind="quiet" aria-label={`Change ${row.original.name}`} onClick={() => onEdit(row.original)} className="px-2"><Pencil size={17} aria-hidden /></Button>
-        <Button kind="quiet" aria-label={`Take out ${row.original.name}`} onClick={() => void remove(row.original)} className="px-2"><Trash2 size={17} aria-hidden /></Button>
+        <Button
+          kind="quiet"
+          aria-label={`Change ${row.original.name}`}
+          onClick={() => onEdit(row.original)}
+          className="px-2"
+        >
+          <Pencil size={17} aria-hidden />
+        </Button>
+        <Button
+          kind="quiet"
+          aria-label={`Take out ${row.original.name}`}
+          onClick={() => void remove(row.original)}
+          className="px-2"
+        >
+          <Trash2 size={17} aria-hidden />
+        </Button>
       </div>
     ),
   });

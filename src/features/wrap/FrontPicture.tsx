@@ -38,14 +38,32 @@ export function FrontPicture({ fit, topMm, heightMm }: Props) {
     <g aria-hidden>
       <defs>
         <g id={id}>
-          <PatternArt id={`${id}-art`} fit={PLAIN_FIT} pattern={pattern} picture={job.art.picture} placed={plan.art.placed} url={preview.kind === 'ready' ? preview.url : null} words={job.art.words} set={plan.art.words} />
+          <PatternArt
+            id={`${id}-art`}
+            fit={PLAIN_FIT}
+            pattern={pattern}
+            picture={job.art.picture}
+            placed={plan.art.placed}
+            url={preview.kind === 'ready' ? preview.url : null}
+            words={job.art.words}
+            set={plan.art.words}
+          />
         </g>
       </defs>
       {strips.map((s) => {
         const width = fit.k * (s.right - s.left);
         const shown = (s.to - s.from) * (1 + OVERLAP_PX / width);
         return (
-          <svg key={s.from} x={fit.x(s.left)} y={fit.y(topMm)} width={width + OVERLAP_PX} height={Math.max(0, fit.k * heightMm)} viewBox={`${pattern.front.x + s.from} 0 ${shown} ${Math.max(1, pattern.trim.height)}`} preserveAspectRatio="none" overflow="hidden">
+          <svg
+            key={s.from}
+            x={fit.x(s.left)}
+            y={fit.y(topMm)}
+            width={width + OVERLAP_PX}
+            height={Math.max(0, fit.k * heightMm)}
+            viewBox={`${pattern.front.x + s.from} 0 ${shown} ${Math.max(1, pattern.trim.height)}`}
+            preserveAspectRatio="none"
+            overflow="hidden"
+          >
             <use href={`#${id}`} />
           </svg>
         );

@@ -9,7 +9,12 @@ import type { Fit } from '@/ui/board/Board';
 
 const cssMatrix = (m: Affine): string => `matrix(${m.join(' ')})`;
 
-export const px = (fit: Fit, r: Rect) => ({ x: fit.x(r.x), y: fit.y(r.y), width: fit.k * r.width, height: fit.k * r.height });
+export const px = (fit: Fit, r: Rect) => ({
+  x: fit.x(r.x),
+  y: fit.y(r.y),
+  width: fit.k * r.width,
+  height: fit.k * r.height,
+});
 
 interface ArtProps {
   /** Names its clip, where more than one is drawn on a page. */
@@ -26,7 +31,17 @@ interface ArtProps {
 }
 
 /** The picture and words as they will stand on the blank, clipped to the bleed. */
-export function PatternArt({ id = 'flat', fit, pattern, picture, placed, url, words, set, spill = false }: ArtProps) {
+export function PatternArt({
+  id = 'flat',
+  fit,
+  pattern,
+  picture,
+  placed,
+  url,
+  words,
+  set,
+  spill = false,
+}: ArtProps) {
   const bleed = px(fit, pattern.bleed);
   const into = `translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`;
   const image = placed && picture && url && (
@@ -48,7 +63,15 @@ export function PatternArt({ id = 'flat', fit, pattern, picture, placed, url, wo
         {placed && !url && <rect {...bleed} fill="#d5dbe6" />}
         {words && set && (
           <g transform={into}>
-            <text className="letters" fontFamily={fontById(words.font).family} fontWeight={fontById(words.font).weight} fontSize={set.emMm} fill={words.colour} y={set.baselineMm} x={set.letters.map((l) => set.box.x + l.xMm).join(' ')}>
+            <text
+              className="letters"
+              fontFamily={fontById(words.font).family}
+              fontWeight={fontById(words.font).weight}
+              fontSize={set.emMm}
+              fill={words.colour}
+              y={set.baselineMm}
+              x={set.letters.map((l) => set.box.x + l.xMm).join(' ')}
+            >
               {set.letters.map((l) => l.letter).join('')}
             </text>
           </g>
@@ -78,11 +101,34 @@ export function PatternLines({ fit, pattern, onDark = false }: LinesProps) {
         <rect key={z.what} {...px(fit, z)} fill="url(#hatch)" />
       ))}
       <rect {...px(fit, bleed)} fill="none" stroke="#c8371b" strokeWidth={1.5} strokeDasharray="8 4" />
-      <rect {...px(fit, trim)} fill="none" stroke={onDark ? '#f8faf6' : '#14211f'} strokeWidth={onDark ? 3.5 : 1.8} />
+      <rect
+        {...px(fit, trim)}
+        fill="none"
+        stroke={onDark ? '#f8faf6' : '#14211f'}
+        strokeWidth={onDark ? 3.5 : 1.8}
+      />
       {onDark && <rect {...px(fit, trim)} fill="none" stroke="#14211f" strokeWidth={1.6} />}
-      {safe.width > 0 && safe.height > 0 && <rect {...px(fit, safe)} fill="none" stroke={safeLine} strokeWidth={1.4} strokeDasharray="1.5 4" />}
-      {over > 0 && <line x1={fit.x(meetsAtMm)} x2={fit.x(meetsAtMm)} y1={fit.y(bleed.y) - 8} y2={fit.y(trim.height) + 8} stroke="#c8371b" strokeWidth={1.5} />}
-      <line x1={fit.x(front.x)} x2={fit.x(front.x)} y1={fit.y(bleed.y)} y2={fit.y(bleed.y) - 9} stroke="#14211f" strokeWidth={2} />
+      {safe.width > 0 && safe.height > 0 && (
+        <rect {...px(fit, safe)} fill="none" stroke={safeLine} strokeWidth={1.4} strokeDasharray="1.5 4" />
+      )}
+      {over > 0 && (
+        <line
+          x1={fit.x(meetsAtMm)}
+          x2={fit.x(meetsAtMm)}
+          y1={fit.y(bleed.y) - 8}
+          y2={fit.y(trim.height) + 8}
+          stroke="#c8371b"
+          strokeWidth={1.5}
+        />
+      )}
+      <line
+        x1={fit.x(front.x)}
+        x2={fit.x(front.x)}
+        y1={fit.y(bleed.y)}
+        y2={fit.y(bleed.y) - 9}
+        stroke="#14211f"
+        strokeWidth={2}
+      />
     </g>
   );
 }
@@ -100,7 +146,16 @@ export function FrontBrackets({ fit, pattern, label }: { fit: Fit; pattern: Patt
     <g fill="none" stroke="#14211f">
       <path d={bracket(front.atAllMm, y)} strokeWidth={1} strokeDasharray="3 3" />
       <path d={bracket(front.wellMm, y)} strokeWidth={2} />
-      <text x={fit.x(front.x)} y={y + 24} textAnchor="middle" stroke="none" fill="#14211f" fontSize={14} fontWeight={600} className="font-label">
+      <text
+        x={fit.x(front.x)}
+        y={y + 24}
+        textAnchor="middle"
+        stroke="none"
+        fill="#14211f"
+        fontSize={14}
+        fontWeight={600}
+        className="font-label"
+      >
         {label}
       </text>
     </g>

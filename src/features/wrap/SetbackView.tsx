@@ -27,7 +27,10 @@ export function SetbackView() {
   const set = (edge: Edge, value: number) => {
     const other = edge === 'top' ? plan.wrap.setbacks.footMm : plan.wrap.setbacks.topMm;
     const v = Math.min(Math.max(0, value), Math.max(0, room - other));
-    edit((j) => ({ ...j, wrap: { ...j.wrap, [edge === 'top' ? 'topSetbackMm' : 'footSetbackMm']: v } }), `setback-${edge}`);
+    edit(
+      (j) => ({ ...j, wrap: { ...j.wrap, [edge === 'top' ? 'topSetbackMm' : 'footSetbackMm']: v } }),
+      `setback-${edge}`,
+    );
   };
   const { topMm, footMm } = plan.wrap.setbacks;
   const top = wall.y + topMm;
@@ -35,7 +38,15 @@ export function SetbackView() {
   return (
     <div className="flex flex-col border-r border-rule">
       <div className="px-4 pt-2">
-        <LengthField label="Back from the rim" valueMm={topMm} minMm={0} maxMm={200} taken={job.wrap.topSetbackMm !== null} onValue={(v) => set('top', v)} width="w-16" />
+        <LengthField
+          label="Back from the rim"
+          valueMm={topMm}
+          minMm={0}
+          maxMm={200}
+          taken={job.wrap.topSetbackMm !== null}
+          onValue={(v) => set('top', v)}
+          width="w-16"
+        />
       </div>
       <div className="relative min-h-40 flex-1">
         <Board
@@ -45,16 +56,46 @@ export function SetbackView() {
           room={{ top: 10, right: 26, bottom: 10, left: 26 }}
           draw={(fit) => (
             <>
-              <SideView fit={fit} outline={outline} zones={zones} colour={blank.coating.colour} clear={blank.keepClear} />
+              <SideView
+                fit={fit}
+                outline={outline}
+                zones={zones}
+                colour={blank.coating.colour}
+                clear={blank.keepClear}
+              />
               <FrontPicture fit={fit} topMm={top} heightMm={foot - top} />
-              <EdgeHandle fit={fit} edge="top" yMm={top} halfMm={shape.diameterMm / 2} valueMm={topMm} mostMm={room - footMm} onChange={(v) => set('top', v)} />
-              <EdgeHandle fit={fit} edge="foot" yMm={foot} halfMm={shape.diameterMm / 2} valueMm={footMm} mostMm={room - topMm} onChange={(v) => set('foot', v)} />
+              <EdgeHandle
+                fit={fit}
+                edge="top"
+                yMm={top}
+                halfMm={shape.diameterMm / 2}
+                valueMm={topMm}
+                mostMm={room - footMm}
+                onChange={(v) => set('top', v)}
+              />
+              <EdgeHandle
+                fit={fit}
+                edge="foot"
+                yMm={foot}
+                halfMm={shape.diameterMm / 2}
+                valueMm={footMm}
+                mostMm={room - topMm}
+                onChange={(v) => set('foot', v)}
+              />
             </>
           )}
         />
       </div>
       <div className="px-4 pb-2">
-        <LengthField label="Back from the foot" valueMm={footMm} minMm={0} maxMm={200} taken={job.wrap.footSetbackMm !== null} onValue={(v) => set('foot', v)} width="w-16" />
+        <LengthField
+          label="Back from the foot"
+          valueMm={footMm}
+          minMm={0}
+          maxMm={200}
+          taken={job.wrap.footSetbackMm !== null}
+          onValue={(v) => set('foot', v)}
+          width="w-16"
+        />
       </div>
     </div>
   );
@@ -88,7 +129,10 @@ function EdgeHandle({ fit, edge, yMm, halfMm, valueMm, mostMm, onChange }: Handl
       aria-valuetext={`${say([mm(valueMm)])} set back`}
       className="cursor-ns-resize touch-none"
       onKeyDown={(e) => arrowStep(e, (_, dy) => onChange(snap(valueMm + sign * dy * STEP_MM)))}
-      {...dragFrom(() => valueMm, (start, _, dy) => onChange(snap(start + (sign * dy) / fit.k)))}
+      {...dragFrom(
+        () => valueMm,
+        (start, _, dy) => onChange(snap(start + (sign * dy) / fit.k)),
+      )}
     >
       <rect x={x1} y={y - 14} width={x2 - x1} height={28} fill="transparent" />
       <line x1={x1} x2={x2} y1={y} y2={y} stroke="#14211f" strokeWidth={2.5} />

@@ -45,7 +45,8 @@ function Schools() {
         options={SCHOOLS.map((s) => ({ value: s, label: SCHOOL_NOTES[s].label }))}
       />
       <p className="font-label text-fine leading-snug font-medium">
-        {note.gain} <span className="text-act-deep">{note.risk}</span> <span className="text-soft">{note.bench}</span>
+        {note.gain} <span className="text-act-deep">{note.risk}</span>{' '}
+        <span className="text-soft">{note.bench}</span>
       </p>
     </div>
   );
@@ -56,7 +57,12 @@ function FlatPattern() {
   const say = useSay();
   const preview = usePreview(job.art.picture);
   const { wrap } = plan.wrap;
-  if (!wrap) return <p className="grid h-full place-content-center p-8 text-center text-lead">The wrap has no size yet. What stands in the way is said below.</p>;
+  if (!wrap)
+    return (
+      <p className="grid h-full place-content-center p-8 text-center text-lead">
+        The wrap has no size yet. What stands in the way is said below.
+      </p>
+    );
   const { pattern } = wrap;
   const { trim, bleed } = pattern;
   const dark = plan.art.placed !== null;
@@ -67,16 +73,46 @@ function FlatPattern() {
       room={{ top: 62, right: 84, bottom: 52, left: 14 }}
       draw={(fit) => (
         <>
-          <PatternArt fit={fit} pattern={pattern} picture={job.art.picture} placed={plan.art.placed} url={preview.kind === 'ready' ? preview.url : null} words={job.art.words} set={plan.art.words} />
+          <PatternArt
+            fit={fit}
+            pattern={pattern}
+            picture={job.art.picture}
+            placed={plan.art.placed}
+            url={preview.kind === 'ready' ? preview.url : null}
+            words={job.art.words}
+            set={plan.art.words}
+          />
           <PatternLines fit={fit} pattern={pattern} onDark={dark} />
-          <Dimension x1={fit.x(0)} x2={fit.x(trim.width)} y1={fit.y(bleed.y) - 22} y2={fit.y(bleed.y) - 22}>{say([mm(trim.width)])}</Dimension>
-          <Dimension x1={fit.x(bleed.x + bleed.width) + 16} x2={fit.x(bleed.x + bleed.width) + 16} y1={fit.y(0)} y2={fit.y(trim.height)} side="right">{say([mm(trim.height)])}</Dimension>
+          <Dimension x1={fit.x(0)} x2={fit.x(trim.width)} y1={fit.y(bleed.y) - 22} y2={fit.y(bleed.y) - 22}>
+            {say([mm(trim.width)])}
+          </Dimension>
+          <Dimension
+            x1={fit.x(bleed.x + bleed.width) + 16}
+            x2={fit.x(bleed.x + bleed.width) + 16}
+            y1={fit.y(0)}
+            y2={fit.y(trim.height)}
+            side="right"
+          >
+            {say([mm(trim.height)])}
+          </Dimension>
           {pattern.meetsAtMm < trim.width && (
-            <text x={fit.x(pattern.meetsAtMm)} y={fit.y(bleed.y) - 46} textAnchor="end" fontSize={14} fontWeight={600} className="font-label" fill="#a62c14">
+            <text
+              x={fit.x(pattern.meetsAtMm)}
+              y={fit.y(bleed.y) - 46}
+              textAnchor="end"
+              fontSize={14}
+              fontWeight={600}
+              className="font-label"
+              fill="#a62c14"
+            >
               ends meet here, {say([mm(pattern.meetsAtMm)])}
             </text>
           )}
-          <FrontBrackets fit={fit} pattern={pattern} label={`seen from the front, ${say([mm(pattern.front.wellMm)])}`} />
+          <FrontBrackets
+            fit={fit}
+            pattern={pattern}
+            label={`seen from the front, ${say([mm(pattern.front.wellMm)])}`}
+          />
         </>
       )}
     />
@@ -89,14 +125,39 @@ function Legend() {
   const { wrap, note, bleedMm, safeMm } = plan.wrap;
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-rule bg-sheet/80 px-5 py-2">
-      <Key line={<line x1="0" x2="26" y1="6" y2="6" stroke="#14211f" strokeWidth="2.5" />} label="trim here" />
+      <Key
+        line={<line x1="0" x2="26" y1="6" y2="6" stroke="#14211f" strokeWidth="2.5" />}
+        label="trim here"
+      />
       <div className="flex items-end gap-2">
-        <Key line={<line x1="0" x2="26" y1="6" y2="6" stroke="#c8371b" strokeWidth="2" strokeDasharray="7 3" />} label="" />
-        <LengthField label="Bleed" valueMm={bleedMm} minMm={0} maxMm={15} taken={job.wrap.bleedMm !== null} width="w-16" onValue={(v) => edit((j) => ({ ...j, wrap: { ...j.wrap, bleedMm: v } }), 'bleed')} />
+        <Key
+          line={<line x1="0" x2="26" y1="6" y2="6" stroke="#c8371b" strokeWidth="2" strokeDasharray="7 3" />}
+          label=""
+        />
+        <LengthField
+          label="Bleed"
+          valueMm={bleedMm}
+          minMm={0}
+          maxMm={15}
+          taken={job.wrap.bleedMm !== null}
+          width="w-16"
+          onValue={(v) => edit((j) => ({ ...j, wrap: { ...j.wrap, bleedMm: v } }), 'bleed')}
+        />
       </div>
       <div className="flex items-end gap-2">
-        <Key line={<line x1="0" x2="26" y1="6" y2="6" stroke="#465552" strokeWidth="2" strokeDasharray="2 4" />} label="" />
-        <LengthField label="Keep words inside" valueMm={safeMm} minMm={0} maxMm={30} taken={job.wrap.safeMm !== null} width="w-16" onValue={(v) => edit((j) => ({ ...j, wrap: { ...j.wrap, safeMm: v } }), 'safe')} />
+        <Key
+          line={<line x1="0" x2="26" y1="6" y2="6" stroke="#465552" strokeWidth="2" strokeDasharray="2 4" />}
+          label=""
+        />
+        <LengthField
+          label="Keep words inside"
+          valueMm={safeMm}
+          minMm={0}
+          maxMm={30}
+          taken={job.wrap.safeMm !== null}
+          width="w-16"
+          onValue={(v) => edit((j) => ({ ...j, wrap: { ...j.wrap, safeMm: v } }), 'safe')}
+        />
       </div>
       {note.amount && wrap && (
         <LengthField
@@ -110,7 +171,15 @@ function Legend() {
         />
       )}
       {plan.wrap.school === 'lap' && (
-        <Segments label="Which end laps over" value={job.wrap.lapOver} onChange={(lapOver) => edit((j) => ({ ...j, wrap: { ...j.wrap, lapOver } }))} options={[{ value: 'left', label: 'left end on top' }, { value: 'right', label: 'right end on top' }]} />
+        <Segments
+          label="Which end laps over"
+          value={job.wrap.lapOver}
+          onChange={(lapOver) => edit((j) => ({ ...j, wrap: { ...j.wrap, lapOver } }))}
+          options={[
+            { value: 'left', label: 'left end on top' },
+            { value: 'right', label: 'right end on top' },
+          ]}
+        />
       )}
     </div>
   );
@@ -118,7 +187,9 @@ function Legend() {
 
 const Key = ({ line, label }: { line: React.ReactNode; label: string }) => (
   <span className="flex items-center gap-2 pb-2 font-label text-base font-medium">
-    <svg width="26" height="12" aria-hidden>{line}</svg>
+    <svg width="26" height="12" aria-hidden>
+      {line}
+    </svg>
     {label}
   </span>
 );

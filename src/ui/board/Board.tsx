@@ -47,7 +47,15 @@ interface Props {
 }
 
 /** A drawing to scale that fills its place. Entries sit on the drawing, at the thing they measure. */
-export function Board({ bounds, room, label, draw, over, className = 'absolute inset-0', interactive = false }: Props) {
+export function Board({
+  bounds,
+  room,
+  label,
+  draw,
+  over,
+  className = 'absolute inset-0',
+  interactive = false,
+}: Props) {
   const ref = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
   useEffect(() => {
@@ -63,7 +71,13 @@ export function Board({ bounds, room, label, draw, over, className = 'absolute i
   return (
     <div ref={ref} className={className}>
       {fit && (
-        <svg width={fit.width} height={fit.height} role={interactive ? 'group' : 'img'} aria-label={label} className="absolute inset-0 touch-pan-y">
+        <svg
+          width={fit.width}
+          height={fit.height}
+          role={interactive ? 'group' : 'img'}
+          aria-label={label}
+          className="absolute inset-0 touch-pan-y"
+        >
           <Patterns />
           {draw(fit)}
         </svg>
@@ -82,7 +96,15 @@ const Patterns = () => (
     <pattern id="hatch-soft" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
       <line x1="0" y1="0" x2="0" y2="7" stroke="#c8371b" strokeOpacity="0.45" strokeWidth="1.4" />
     </pattern>
-    <marker id="tip" viewBox="0 0 8 8" refX="7.5" refY="4" markerWidth="8" markerHeight="8" orient="auto-start-reverse">
+    <marker
+      id="tip"
+      viewBox="0 0 8 8"
+      refX="7.5"
+      refY="4"
+      markerWidth="8"
+      markerHeight="8"
+      orient="auto-start-reverse"
+    >
       <path d="M0 0.8 L8 4 L0 7.2 Z" fill="#14211f" />
     </marker>
   </defs>

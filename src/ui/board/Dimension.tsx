@@ -24,8 +24,29 @@ export function Dimension({ x1, y1, x2, y2, children, side = 'above', quiet = fa
   const { x, y, anchor } = at[side];
   return (
     <g>
-      <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="#14211f" strokeWidth={1} markerStart="url(#tip)" markerEnd="url(#tip)" />
-      <text x={x} y={y} textAnchor={anchor} fontSize={quiet ? 13 : 17} fontWeight={600} className="font-label" fill="#14211f" paintOrder="stroke" stroke="#e9ede7" strokeWidth={5} strokeLinejoin="round">
+      <line
+        x1={x1}
+        y1={y1}
+        x2={x2}
+        y2={y2}
+        stroke="#14211f"
+        strokeWidth={1}
+        markerStart="url(#tip)"
+        markerEnd="url(#tip)"
+      />
+      <text
+        x={x}
+        y={y}
+        textAnchor={anchor}
+        fontSize={quiet ? 13 : 17}
+        fontWeight={600}
+        className="font-label"
+        fill="#14211f"
+        paintOrder="stroke"
+        stroke="#e9ede7"
+        strokeWidth={5}
+        strokeLinejoin="round"
+      >
         {children}
       </text>
     </g>

@@ -13,24 +13,48 @@ interface Props {
 export function SideView({ fit, outline, zones, colour, clear = [] }: Props) {
   const { k, x, y } = fit;
   const clip = `side-${outline.length}-${Math.round(k * 1000)}`;
-  const rect = (r: { x: number; y: number; width: number; height: number }) => ({ x: x(r.x), y: y(r.y), width: k * r.width, height: k * r.height });
+  const rect = (r: { x: number; y: number; width: number; height: number }) => ({
+    x: x(r.x),
+    y: y(r.y),
+    width: k * r.width,
+    height: k * r.height,
+  });
   const { lip, wall, foot } = zones;
   return (
     <g>
       <clipPath id={clip}>
         <path d={outline} transform={`translate(${x(0)} ${y(0)}) scale(${k})`} />
       </clipPath>
-      <path d={outline} transform={`translate(${x(0)} ${y(0)}) scale(${k})`} fill={colour} stroke="#14211f" strokeWidth={2 / k} />
+      <path
+        d={outline}
+        transform={`translate(${x(0)} ${y(0)}) scale(${k})`}
+        fill={colour}
+        stroke="#14211f"
+        strokeWidth={2 / k}
+      />
       <g clipPath={`url(#${clip})`}>
         {[lip, foot].map((z, i) => (
           <rect key={i} {...rect(z)} fill="url(#hatch)" />
         ))}
         {clear.map((c, i) => (
-          <rect key={i} {...rect({ ...wall, y: wall.y + c.fromTopMm, height: c.heightMm })} fill="url(#hatch)" />
+          <rect
+            key={i}
+            {...rect({ ...wall, y: wall.y + c.fromTopMm, height: c.heightMm })}
+            fill="url(#hatch)"
+          />
         ))}
       </g>
       {[wall.y, wall.y + wall.height].map((edge) => (
-        <line key={edge} x1={x(wall.x)} x2={x(wall.x + wall.width)} y1={y(edge)} y2={y(edge)} stroke="#c8371b" strokeWidth={1.5} strokeDasharray="6 3" />
+        <line
+          key={edge}
+          x1={x(wall.x)}
+          x2={x(wall.x + wall.width)}
+          y1={y(edge)}
+          y2={y(edge)}
+          stroke="#c8371b"
+          strokeWidth={1.5}
+          strokeDasharray="6 3"
+        />
       ))}
     </g>
   );

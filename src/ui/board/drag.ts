@@ -7,13 +7,18 @@ export interface DragHandlers {
 /**
  * Follows a pointer from press to release. `onMove` gets the distance moved since the press, px; `onEnd` once at the end.
  */
-export function dragFrom<T>(begin: () => T, onMove: (start: T, dx: number, dy: number) => void, onEnd?: () => void): DragHandlers {
+export function dragFrom<T>(
+  begin: () => T,
+  onMove: (start: T, dx: number, dy: number) => void,
+  onEnd?: () => void,
+): DragHandlers {
   return {
     onPointerDown: (e) => {
       if (e.button !== 0) return;
       e.preventDefault();
       e.stopPropagation();
-      if (e.currentTarget instanceof HTMLElement || e.currentTarget instanceof SVGElement) e.currentTarget.focus();
+      if (e.currentTarget instanceof HTMLElement || e.currentTarget instanceof SVGElement)
+        e.currentTarget.focus();
       const start = begin();
       const { clientX, clientY } = e;
       const move = (ev: PointerEvent) => onMove(start, ev.clientX - clientX, ev.clientY - clientY);
@@ -30,7 +35,12 @@ export function dragFrom<T>(begin: () => T, onMove: (start: T, dx: number, dy: n
   };
 }
 
-const STEPS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 
 /** Arrow keys as steps; ten times as far with Shift. Returns true when the key was one. */
 export function arrowStep(e: KeyboardEvent, step: (dx: number, dy: number) => void): boolean {

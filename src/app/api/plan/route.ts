@@ -9,7 +9,11 @@ const MOST_BYTES = 64_000_000;
 export async function POST(request: Request): Promise<NextResponse> {
   const length = Number(request.headers.get('content-length') ?? 0);
   if (length > MOST_BYTES) {
-    const problem = { what: 'The job file is too large.', where: 'Job file', wayOut: 'Send it without its pictures.' };
+    const problem = {
+      what: 'The job file is too large.',
+      where: 'Job file',
+      wayOut: 'Send it without its pictures.',
+    };
     return NextResponse.json({ problem }, { status: 413 });
   }
   const file = readJobFile(await request.text());

@@ -1,0 +1,67 @@
+import { address, expect, open, test } from './bench';
+
+const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 390, height: 844 },
+];
+
+for (const size of SIZES) {
+  test(`nothing runs off the page at ${size.width} × ${size.height}, and targets can be hit`, async ({
+    bench: page,
+  }) => {
+    await page.setViewportSize(size);
+    const wide = () =>
+      page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    const tiny = () =>
+      page.evaluate(() =>
+        [...document.querySelectorAll('button, a, input, [role=slider]')]
+          .map((el) => ({ el, box: el.getBoundingClientRect() }))
+          .filter(
+            ({ el, box }) =>
+              box.width > 1 && box.height > 1 && !el.closest('.sr-only') && el.checkVisibility(),
+          )
+          .filter(({ box }) => box.height < 18 || box.width < 14)
+          .map(
+            ({ el, box }) => `${el.textContent || el.getAttribute('aria-label')} ${box.width}×${box.height}`,
+          ),
+      );
+    for (const t of TERRACES) {
+      await open(page, `/job/star-party-tumblers/${t}`);
+      expect(`${t} ${await wide()}`).toBe(`${t} 0`);
+      expect(await tiny()).toEqual([]);
+    }
+    for (const p of ['', 'blanks', 'logbook', 'settings']) {
+      await page.goto(`${address()}/${p}`);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      expect(`${p} ${await wide()}`).toBe(`${p} 0`);
+    }
+  });
+
+  test(`at the press the digits and the next step are in sight at ${size.width} × ${size.height}`, async ({
+    bench: page,
+  }) => {
+    await page.setViewportSize(size);
+    await page.clock.install();
+    await page.goto(`${address()}/press/star-party-tumblers`);
+    await page.getByRole('button', { name: 'First piece' }).click();
+    await page.getByRole('button', { name: 'It is in' }).click();
+    await page.getByRole('button', { name: 'Closed' }).click();
+    for (const ahead of [1000, 70_000]) {
+      await page.clock.fastForward(ahead);
+      await page.waitForTimeout(300);
+      const timer = await page.getByRole('timer').boundingBox();
+      const button = await page
+        .getByRole('button', { name: ahead > 65_000 ? 'Opened' : 'Hands off' })
+        .boundingBox();
+      for (const box of [timer, button]) {
+        if (!box) throw new Error('out of sight');
+        expect(box.x).toBeGreaterThanOrEqual(0);
+        expect(box.x + box.width).toBeLessThanOrEqual(size.width);
+        expect(box.y + box.height).toBeLessThanOrEqual(size.height);
+      }
+      expect(button?.height ?? 0).toBeGreaterThanOrEqual(60);
+    }
+  });
+}

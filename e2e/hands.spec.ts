@@ -1,0 +1,135 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { paintPng, quarters } from '../src/core/formats/testPicture';
+import { expect, figure, foot, open, saved, test } from './bench';
+
+test('dragging: the wrap’s edge, the picture, the words; each one step of undo', async ({ bench: page }) => {
+  await open(page, '/job/star-party-tumblers/wrap');
+  const edge = await page.getByRole('slider', { name: 'Wrap edge at the foot' }).boundingBox();
+  if (!edge) throw new Error('no handle');
+  const x = edge.x + 6;
+  const y = edge.y + edge.height / 2;
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let i = 1; i <= 10; i += 1) await page.mouse.move(x, y - i * 2);
+  await page.mouse.up();
+  const field = page.getByRole('textbox', { name: 'Back from the foot' });
+  const dragged = Number(await field.inputValue());
+  expect(dragged).toBeGreaterThan(5);
+  expect(dragged % 0.5).toBe(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(field).toHaveValue('1.5');
+
+  await page.keyboard.press('4');
+  await expect(page.getByRole('textbox', { name: 'Scale' })).toHaveValue('100');
+  const picture = await page.getByRole('slider', { name: /^Picture/ }).boundingBox();
+  if (!picture) throw new Error('no picture');
+  const from = { x: picture.x + picture.width / 4, y: picture.y + picture.height / 4 };
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 15, from.y);
+  await page.mouse.move(from.x + 30, from.y);
+  await page.mouse.up();
+  await expect(foot(page)).toContainText('White will show');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(foot(page)).not.toContainText('White will show');
+
+  const words = await page.getByRole('slider', { name: /^Words/ }).boundingBox();
+  if (!words) throw new Error('no words');
+  const at = { x: words.x + words.width / 2, y: words.y + words.height / 2 };
+  await page.mouse.move(at.x, at.y);
+  await page.mouse.down();
+  await page.mouse.move(at.x, at.y + 60, { steps: 4 });
+  await page.mouse.up();
+  await expect(foot(page)).toContainText('past the safe edge');
+  await saved(page);
+});
+
+test('a reading typed anew is read in the unit the shop reads now', async ({ bench: page }) => {
+  await open(page, '/job/star-party-tumblers/measure');
+  // The first reading was taken in inches, “9 1/8”.
+  const first = page.getByRole('region', { name: 'Girth near the rim' }).getByRole('textbox').first();
+  await first.fill('231');
+  await first.press('Enter');
+  await expect(page.getByRole('region', { name: 'Girth near the rim' }).getByRole('alert')).toHaveCount(0);
+  await expect(figure(page, 'Girth near the rim')).toContainText('230.2');
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press('u');
+  await expect(figure(page, 'Girth near the rim')).toContainText('9 1/16 in');
+  await expect(first).toHaveValue('231');
+});
+
+test('the piece as PNG is mirrored once and to size', async ({ bench: page }, info) => {
+  await open(page, '/job/star-party-tumblers/art');
+  const path = info.outputPath('quarters.png');
+  writeFileSync(path, paintPng(960, 784, quarters(960, 784)));
+  await page.getByLabel('Picture file').setInputFiles(path);
+  await expect(page.getByRole('complementary')).toContainText('960 × 784 px');
+  await page.getByRole('button', { name: 'Take the words off' }).click();
+  const colours = async () => {
+    await page.keyboard.press('5');
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: /Piece as PNG/ }).click();
+    const file = info.outputPath(`piece-${Date.now()}.png`);
+    await (await download).saveAs(file);
+    const base64 = readFileSync(file).toString('base64');
+    return page.evaluate(async (data) => {
+      const bitmap = await createImageBitmap(new Blob([Uint8Array.from(atob(data), (c) => c.charCodeAt(0))]));
+      const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+      const g = canvas.getContext('2d');
+      if (!g) throw new Error('no canvas');
+      g.drawImage(bitmap, 0, 0);
+      const at = (fx: number, fy: number) => [
+        ...g.getImageData(bitmap.width * fx, bitmap.height * fy, 1, 1).data.slice(0, 3),
+      ];
+      return { upperLeft: at(0.1, 0.1), upperRight: at(0.9, 0.1), width: bitmap.width };
+    }, base64);
+  };
+  const mirrored = await colours();
+  // Red is upper left on the blank, so upper right on the mirrored piece; green the other way.
+  expect(mirrored.upperRight).toEqual([220, 20, 20]);
+  expect(mirrored.upperLeft).toEqual([20, 180, 40]);
+  expect(Math.abs(mirrored.width - (239.9 / 25.4) * 300)).toBeLessThan(2);
+  await page.getByRole('radio', { name: 'the driver' }).click();
+  const plain = await colours();
+  expect(plain.upperLeft).toEqual([220, 20, 20]);
+});
+
+test('a press, a paper and a blank: added, changed, taken out and put back', async ({ bench: page }) => {
+  const go = (name: string) =>
+    page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name }).click();
+  await go('Presses');
+  await page.getByRole('button', { name: 'New press' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name').fill('Tumbler press B');
+  await dialog.getByLabel('Closes on, from, mm').fill('95');
+  await page.getByRole('button', { name: 'Keep this press' }).click();
+  await expect(dialog.getByText('The largest must be more than the smallest.')).toBeVisible();
+  await dialog.getByLabel('Closes on, from, mm').fill('60');
+  await dialog.getByLabel('Heater round, mm').fill('8 1/2 in');
+  await page.getByRole('button', { name: 'Keep this press' }).click();
+  await expect(page.getByRole('row', { name: /Tumbler press B/ })).toContainText('215.9 mm round');
+
+  await go('Papers');
+  await page.getByRole('button', { name: 'Take out A4' }).click();
+  await expect(page.getByRole('row', { name: /^A4 / })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('row', { name: /^A4 / })).toBeVisible();
+  await page.getByRole('button', { name: 'Change Legal' }).click();
+  await dialog.getByLabel('Thickness, mm').fill('0.14');
+  await page.getByRole('button', { name: 'Keep this paper' }).click();
+  await expect(page.getByRole('row', { name: /^Legal/ })).toContainText('0.14 mm');
+
+  await go('Blanks');
+  await page.getByRole('columnheader', { name: 'Height' }).getByRole('button').click();
+  await page.getByRole('button', { name: 'Change 330 ml ceramic beaker' }).click();
+  await dialog.getByLabel('Height, mm').fill('98');
+  await page.getByRole('button', { name: 'Keep this blank' }).click();
+  await expect(page.getByRole('row', { name: /330 ml ceramic beaker/ })).toContainText('98 mm');
+
+  await go('Logbook');
+  await page.getByRole('searchbox', { name: 'Find in the log' }).fill('lint');
+  await expect(page.getByRole('row')).toHaveCount(2);
+  const csv = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  expect(readFileSync(await (await csv).path(), 'utf8')).toContain('One lint speck.');
+});
