@@ -1,7 +1,6 @@
 'use client';
 
 import { Copy, Trash2 } from 'lucide-react';
-import { differenceInCalendarDays, parseISO } from 'date-fns';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
@@ -12,29 +11,15 @@ import { problemText } from '@/core/result';
 import type { JobRecord } from '@/data/db';
 import { addJob, copyJob, removeJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
-import { dayText } from '@/ui/dates';
 import { Say } from '@/ui/units';
 import { tell, tellProblem } from '@/ui/tell';
 import { lookOf, TERRACE_LOOKS } from '../job/terraces';
 import { useShop } from '../shell/shopContext';
+import { dueWords } from './due';
 
 const ConfirmRemove = dynamic(() => import('./ConfirmRemove').then((m) => m.ConfirmRemove), { ssr: false });
 
 const BAR: Readonly<Record<Level, string>> = { stop: 'bg-act', heed: 'bg-heed', note: 'bg-strata-4' };
-
-/** When a job is due, as the bench says it. */
-export function dueWords(
-  dueOn: string | null,
-  today: Date,
-): { readonly text: string; readonly late: boolean } {
-  if (dueOn === null) return { text: 'no day set', late: false };
-  const day = parseISO(dueOn);
-  const left = differenceInCalendarDays(day, today);
-  if (left < 0) return { text: `was due ${dayText(day)}`, late: true };
-  if (left === 0) return { text: 'due today', late: true };
-  if (left === 1) return { text: 'due tomorrow', late: false };
-  return { text: `due ${dayText(day)}, ${left} days`, late: false };
-}
 
 /** A job as its traveller: what, how many, due, the eight strata, where it stands and what is in its way. */
 export function Traveller({ record }: { record: JobRecord }) {
