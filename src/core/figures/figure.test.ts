@@ -1,0 +1,52 @@
+import { LEVEL_ORDER, TERRACES, figure, uncertaintyOf, worstFirst, type Finding } from './figure';
+import { exact, measured, plus } from './uncertain';
+
+const finding = (id: string, level: Finding['level']): Finding => ({
+  id,
+  terrace: 'wrap',
+  level,
+  text: [id],
+});
+
+test('findings come worst first and otherwise in their order', () => {
+  const given = [
+    finding('a', 'note'),
+    finding('b', 'heed'),
+    finding('c', 'stop'),
+    finding('d', 'heed'),
+    finding('e', 'note'),
+  ];
+  expect(worstFirst(given).map((f) => f.id)).toEqual(['c', 'b', 'd', 'a', 'e']);
+  expect(given.map((f) => f.id)).toEqual(['a', 'b', 'c', 'd', 'e']);
+  expect(LEVEL_ORDER.stop).toBeLessThan(LEVEL_ORDER.heed);
+});
+
+test('doubt is told by its large sources, in shop words; crumbs are left out', () => {
+  const value = plus(
+    plus(measured(100, 1, 'print scale'), measured(0, 0.5, 'trim')),
+    measured(0, 0.1, 'placement'),
+  );
+  const told = uncertaintyOf(value);
+  expect(told.standardU).toBeCloseTo(Math.sqrt(1.26), 12);
+  expect(told.improve?.map((i) => i.label)).toEqual(['print scale', 'knife']);
+  expect(told.improve?.[0]?.share).toBeCloseTo(1 / 1.26, 12);
+  expect(uncertaintyOf(exact(3))).toEqual({ standardU: 0, improve: [] });
+});
+
+test('a source nobody has named still shows', () => {
+  expect(uncertaintyOf(measured(1, 1, 'the moon')).improve).toEqual([
+    { label: 'the moon', advice: '', share: 1 },
+  ]);
+});
+
+test('a bare figure has no arithmetic and no inputs', () => {
+  const f = figure({
+    id: 'x',
+    label: 'X',
+    quantity: { kind: 'ratio', value: 1 },
+    origin: 'taken',
+    working: ['w'],
+  });
+  expect(f).toMatchObject({ arithmetic: [], inputs: [] });
+  expect(TERRACES).toHaveLength(8);
+});

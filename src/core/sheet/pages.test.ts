@@ -1,0 +1,146 @@
+import { apply } from '../art/affine';
+import { setWords } from '../art/words';
+import type { Words } from '../job/job';
+import { exact } from '../figures/uncertain';
+import type { School } from '../shop/settings';
+import { sizeWrap, type Pattern } from '../wrap/wrap';
+import { layoutSheet, STRIP_MM, type LayoutInput, type SheetLayout } from './layout';
+import { drawPages, pieceAlone, type Page, type PageItem } from './pages';
+
+const A3 = { id: 'a3', name: 'A3', widthMm: 297, heightMm: 420, thicknessMm: 0.1 };
+const A4 = { id: 'a4', name: 'A4', widthMm: 210, heightMm: 297, thicknessMm: 0.1 };
+const LABEL = {
+  job: 'Night guides',
+  blank: 'straight steel',
+  mirrored: true,
+  rulerMm: 100,
+  rulerText: '100 mm',
+};
+const WORDS: Words = { text: 'Dome', font: 'plain', capHeightMm: 10, dxMm: 30, dyMm: -40, colour: '#112233' };
+
+const patternOf = (school: School): Pattern =>
+  sizeWrap({
+    girth: exact(230),
+    wall: exact(190),
+    paperMm: 0.1,
+    school,
+    amountMm: null,
+    topSetbackMm: 0,
+    footSetbackMm: 0,
+    bleedMm: 3,
+    safeMm: 6,
+    noGo: [],
+  }).pattern;
+
+function lay(pattern: Pattern, over: Partial<LayoutInput> = {}): SheetLayout {
+  const r = layoutSheet({ pattern, paper: A3, marginMm: 3, gapMm: 4, pieces: 1, mirror: true, ...over });
+  if (!r.ok) throw new Error(r.problem.what);
+  return r.value;
+}
+
+const of = <K extends PageItem['kind']>(page: Page | undefined, kind: K) =>
+  (page?.items ?? []).filter((i): i is Extract<PageItem, { kind: K }> => i.kind === kind);
+const origin = (i: Extract<PageItem, { kind: 'text' }>) => apply(i.matrix, { x: 0, y: 0 });
+
+describe('marks', () => {
+  test('four corners and the front; one more line where the ends will meet', () => {
+    // Each line across has a tick at both ends: 2 trim ends + front = 3 lines down, 2 across.
+    const count = (school: School) => {
+      const pattern = patternOf(school);
+      return of(drawPages(lay(pattern), pattern, { placed: null, words: null }, LABEL)[0], 'line').length;
+    };
+    expect(count('butt')).toBe(2 * 3 + 2 * 2);
+    expect(count('over')).toBe(2 * 4 + 2 * 2);
+  });
+
+  test.each([
+    ['upright', A3, false],
+    ['turned', A4, true],
+  ] as const)('%s: the word “rim” stands by the rim edge and reads, mirrored or not', (_, paper, turned) => {
+    const pattern = patternOf('over');
+    for (const mirror of [true, false]) {
+      const layout = lay(pattern, { paper, mirror });
+      expect(layout.turned).toBe(turned);
+      const [page] = drawPages(
+        layout,
+        pattern,
+        { placed: null, words: null },
+        { ...LABEL, mirrored: mirror },
+      );
+      const rim = of(page, 'text').find((t) => t.text === 'rim');
+      const spot = layout.spots[0];
+      if (!rim || !spot) throw new Error('no rim mark');
+      const at = origin(rim);
+      const rimEdge = apply(spot.matrix, { x: pattern.front.x, y: pattern.bleed.y });
+      expect(Math.hypot(at.x - rimEdge.x, at.y - rimEdge.y)).toBeLessThan(2.5);
+      // Readable: the letters are never mirrored.
+      expect(rim.matrix[0] * rim.matrix[3] - rim.matrix[1] * rim.matrix[2]).toBeCloseTo(1, 9);
+    }
+  });
+
+  test('the ruler lies in the strip, blocks touching, exactly as long as it says', () => {
+    const pattern = patternOf('butt');
+    const layout = lay(pattern);
+    const [page] = drawPages(layout, pattern, { placed: null, words: null }, LABEL);
+    const blocks = of(page, 'bar').map((b) => ({
+      from: apply(b.matrix, { x: b.rect.x, y: b.rect.y }),
+      to: apply(b.matrix, { x: b.rect.x + b.rect.width, y: b.rect.y + b.rect.height }),
+    }));
+    expect(blocks).toHaveLength(10);
+    expect((blocks[9]?.to.x ?? 0) - (blocks[0]?.from.x ?? 0)).toBeCloseTo(100, 9);
+    blocks.slice(1).forEach((b, i) => expect(b.from.x).toBeCloseTo(blocks[i]?.to.x ?? NaN, 9));
+    const { rect } = layout.strip;
+    for (const b of blocks) {
+      expect(b.from.y).toBeGreaterThanOrEqual(rect.y);
+      expect(b.to.y).toBeLessThanOrEqual(rect.y + STRIP_MM);
+    }
+  });
+
+  test('a very long name is cut, not run off the sheet', () => {
+    const pattern = patternOf('butt');
+    const [page] = drawPages(
+      lay(pattern),
+      pattern,
+      { placed: null, words: null },
+      { ...LABEL, job: 'x'.repeat(80) },
+    );
+    const longest = Math.max(...of(page, 'text').map((t) => t.text.length));
+    expect(longest).toBeLessThan(160);
+    expect(of(page, 'text').some((t) => t.text.includes('…'))).toBe(true);
+  });
+});
+
+describe('boxes and words', () => {
+  test('trim lies inside bleed by the bleed, on the page', () => {
+    const pattern = patternOf('over');
+    for (const page of drawPages(lay(pattern), pattern, { placed: null, words: null }, LABEL)) {
+      const { trimBox, bleedBox } = page;
+      expect(trimBox.x - bleedBox.x).toBeCloseTo(3, 9);
+      expect(trimBox.y - bleedBox.y).toBeCloseTo(3, 9);
+      expect(bleedBox.width - trimBox.width).toBeCloseTo(6, 9);
+      expect(bleedBox.x).toBeGreaterThan(0);
+      expect(bleedBox.x + bleedBox.width).toBeLessThan(page.widthMm);
+    }
+  });
+
+  test('words are set where the plan puts them, mirrored with the picture', () => {
+    const pattern = patternOf('butt');
+    const set = setWords(WORDS, pattern.trim);
+    for (const mirrored of [true, false]) {
+      const page = pieceAlone(pattern, { placed: null, words: WORDS }, mirrored);
+      const [words] = of(page, 'words');
+      if (!words) throw new Error('no words');
+      const start = apply(words.matrix, { x: 0, y: 0 });
+      const fromLeft = set.box.x - pattern.bleed.x;
+      expect(start.x).toBeCloseTo(mirrored ? page.widthMm - fromLeft : fromLeft, 9);
+      expect(start.y).toBeCloseTo(set.baselineMm - pattern.bleed.y, 9);
+      const end = apply(words.matrix, { x: set.box.width, y: 0 });
+      expect(Math.sign(end.x - start.x)).toBe(mirrored ? -1 : 1);
+    }
+  });
+
+  test('a piece alone carries no mark at all', () => {
+    const page = pieceAlone(patternOf('over'), { placed: null, words: WORDS }, true);
+    expect(page.items.map((i) => i.kind)).toEqual(['words']);
+  });
+});
