@@ -238,11 +238,14 @@ function WordsHandle({ fit, words, set, chosen, onChoose }: WordsHandleProps) {
           : j,
       group,
     );
+  // Small words on a small screen still give a finger something to hold.
+  const tallMm = Math.max(set.box.height + 4, 28 / fit.k);
+  const middleMm = set.box.y + set.box.height / 2;
   const box = px(fit, {
     x: set.box.x - 2,
-    y: set.box.y - 2,
+    y: middleMm - tallMm / 2,
     width: set.box.width + 4,
-    height: set.box.height + 4,
+    height: tallMm,
   });
   return (
     <rect

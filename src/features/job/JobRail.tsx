@@ -37,19 +37,19 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
           />
         ))}
       </ol>
-      <ul className="hidden gap-x-4 px-4 py-3 font-label text-fine font-semibold text-pale md:flex">
+      <ul className="hidden gap-x-4 px-4 py-1 font-label text-fine font-semibold text-pale md:flex">
         <li>
-          <Link href="/" className="underline underline-offset-4">
+          <Link href="/" className="inline-flex min-h-9 items-center underline underline-offset-4">
             Bench
           </Link>
         </li>
         <li>
-          <Link href="/logbook" className="underline underline-offset-4">
+          <Link href="/logbook" className="inline-flex min-h-9 items-center underline underline-offset-4">
             Logbook
           </Link>
         </li>
         <li>
-          <Link href="/settings" className="underline underline-offset-4">
+          <Link href="/settings" className="inline-flex min-h-9 items-center underline underline-offset-4">
             Settings
           </Link>
         </li>

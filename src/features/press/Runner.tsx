@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { plan, type Plan } from '@/core/plan/plan';
 import { stepsOfRun } from '@/core/plan/press';
 import { foldRun } from '@/core/run/run';
@@ -165,17 +165,22 @@ function PreList({ made }: { made: Plan }) {
 
 /** Space is the next step, wherever the focus rests, except on a link or in a dialog. */
 export function useSpace(act: () => void): void {
-  useEffect(() => {
+  const latest = useRef(act);
+  useLayoutEffect(() => {
+    latest.current = act;
+  });
+  // Before the step can be seen, not after: a key struck at once must not be lost.
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.key !== ' ' || e.repeat) return;
       const at = e.target instanceof Element ? e.target : null;
       if (at?.closest('[role="dialog"], a, input, textarea, button')) return;
       e.preventDefault();
-      act();
+      latest.current();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [act]);
+  }, []);
 }
 
 function Running({ job, made, run, steps }: { job: Job; made: Plan; run: Run; steps: readonly RunStep[] }) {

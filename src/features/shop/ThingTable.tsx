@@ -46,7 +46,7 @@ export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<
   });
   if (rows.length === 0) return <p className="p-8 text-lead">{empty}</p>;
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={label}>
+    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label={label}>
       <table className="w-full border-collapse text-left">
         <thead>
           {table.getHeaderGroups().map((group) => (
