@@ -34,5 +34,4 @@ export const ovenSchema = z.strictObject({
 
 export const pressSchema = z.discriminatedUnion('kind', [wrapPressSchema, ovenSchema]);
 export type Press = z.infer<typeof pressSchema>;
-export type WrapPress = z.infer<typeof wrapPressSchema>;
 export const isOven = (p: Press): p is z.infer<typeof ovenSchema> => p.kind === 'oven';

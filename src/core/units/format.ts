@@ -88,10 +88,6 @@ export function formatQuantity(q: Quantity, units: UnitChoice): Formatted {
       return units.temperature === 'C'
         ? { number: fixed(q.value, 0), unit: '°C' }
         : { number: fixed(toFahrenheit(q.value), 0), unit: '°F' };
-    case 'temperatureStep':
-      return units.temperature === 'C'
-        ? { number: fixed(q.value, 0), unit: '°C' }
-        : { number: fixed((q.value * 9) / 5, 0), unit: '°F' };
     case 'duration':
       return formatDuration(q.value);
     case 'angle':
@@ -100,10 +96,6 @@ export function formatQuantity(q: Quantity, units: UnitChoice): Formatted {
       return formatRatio(q.value);
     case 'resolution':
       return { number: fixed(q.value, 0), unit: 'ppi' };
-    case 'area':
-      return units.length === 'mm'
-        ? { number: fixed(q.value / 100, 0), unit: 'cm²' }
-        : { number: fixed(q.value / MM_PER_INCH ** 2, 1), unit: 'in²' };
     case 'count':
       return { number: fixed(q.value, 0), unit: q.value === 1 ? q.one : q.many };
     case 'word':

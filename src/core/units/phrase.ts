@@ -19,8 +19,3 @@ export function say(text: TemplateStringsArray, ...slots: readonly (Quantity | P
   });
   return parts;
 }
-
-/** Phrases set one after another with a separator, as in a traveller line. */
-export function joinPhrases(phrases: readonly Phrase[], separator: string): Phrase {
-  return phrases.flatMap((p, i) => (i === 0 ? [...p] : [separator, ...p]));
-}

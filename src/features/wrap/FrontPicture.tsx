@@ -8,8 +8,6 @@ import { useJob } from '../job/jobContext';
 import { PatternArt } from './PatternDrawing';
 
 const STRIPS = 40;
-/** Strips lap a little, or the blank shines through between them. */
-const OVERLAP_PX = 1.5;
 /** The pattern in its own millimetres. */
 const PLAIN_FIT: Fit = { k: 1, x: (v) => v, y: (v) => v, width: 0, height: 0 };
 
@@ -51,16 +49,18 @@ export function FrontPicture({ fit, topMm, heightMm }: Props) {
         </g>
       </defs>
       {strips.map((s) => {
-        const width = fit.k * (s.right - s.left);
-        const shown = (s.to - s.from) * (1 + OVERLAP_PX / width);
+        // Whole pixels: a strip that ends within one lets the white beneath it shine through.
+        const left = Math.round(fit.x(s.left));
+        const width = Math.round(fit.x(s.right)) - left;
+        if (width <= 0) return null;
         return (
           <svg
             key={s.from}
-            x={fit.x(s.left)}
-            y={fit.y(topMm)}
-            width={width + OVERLAP_PX}
-            height={Math.max(0, fit.k * heightMm)}
-            viewBox={`${pattern.front.x + s.from} 0 ${shown} ${Math.max(1, pattern.trim.height)}`}
+            x={left}
+            y={Math.round(fit.y(topMm))}
+            width={width}
+            height={Math.max(0, Math.round(fit.k * heightMm))}
+            viewBox={`${pattern.front.x + s.from} 0 ${s.to - s.from} ${Math.max(1, pattern.trim.height)}`}
             preserveAspectRatio="none"
             overflow="hidden"
           >
