@@ -182,6 +182,22 @@ describe('job files', () => {
     expect((await bringJobFile('{"format":"mesa-drift.job","version":1,', d)).ok).toBe(false);
     expect(await shopFileText(d)).toEqual(before);
   });
+  test('a picture inside that is not one is refused, and nothing is changed', async () => {
+    const d = await demo();
+    const before = await shopFileText(d);
+    const job = await jobOf(d, 'star-party-tumblers');
+    const svg = {
+      id: 'p',
+      mime: 'image/png' as const,
+      base64: toBase64(new TextEncoder().encode('<svg onload="x">')),
+    };
+    const r = await bringJobFile(fileText(makeJobFile(job, await loadShop(d), [svg])), d);
+    expect(r).toMatchObject({ ok: false, problem: { what: 'This is an SVG drawing.' } });
+    const jpegSaid = { ...svg, mime: 'image/jpeg' as const, base64: toBase64(paintPng(2, 2, () => RED)) };
+    const s = await bringJobFile(fileText(makeJobFile(job, await loadShop(d), [jpegSaid])), d);
+    expect(s).toMatchObject({ ok: false, problem: { what: expect.stringContaining('not of the kind') } });
+    expect(await shopFileText(d)).toEqual(before);
+  });
   test('a picture that is missing is said, not skipped', async () => {
     const d = await demo();
     const job = await jobOf(d, 'star-party-tumblers');
@@ -234,12 +250,15 @@ test('a run keeps every event in order, and a proven recipe is found again', asy
   const d = await demo();
   const shop = await loadShop(d);
   const [recipe] = shop.recipes;
-  if (!recipe) throw new Error('none');
+  const blank = shop.blanks.find((b) => b.id === recipe?.blankId);
+  const press = shop.presses.find((p) => p.id === recipe?.pressId);
+  if (!recipe || !blank || !press) throw new Error('none');
   await startRun(
     {
       id: 'run-1',
       jobId: 'star-party-tumblers',
-      pressId: recipe.pressId,
+      blank,
+      press,
       startedAt: 1000,
       pieces: 2,
       settings: recipe.settings,

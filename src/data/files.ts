@@ -9,6 +9,7 @@ import {
   type PictureFile,
   type ShopFile,
 } from '@/core/formats/jobFile';
+import { inspectPicture } from '@/core/formats/picture';
 import type { Job } from '@/core/job/job';
 import { fail, ok, type Result } from '@/core/result';
 import type { Shop } from '@/core/shop/shop';
@@ -144,11 +145,7 @@ function merge(own: Shop, file: JobFile, takenIds: ReadonlySet<string>): Merge {
       papers: [...papers.add],
       recipes: lacking(own.recipes, file.shop.recipes).map(place),
       log: lacking(own.log, file.shop.log).map((e) => ({ ...place(e), jobId: ofJob(e.jobId) })),
-      runs: lacking(own.runs, file.shop.runs).map((r) => ({
-        ...r,
-        jobId: ofJob(r.jobId),
-        pressId: via(presses.renamed, r.pressId),
-      })),
+      runs: lacking(own.runs, file.shop.runs).map((r) => ({ ...r, jobId: ofJob(r.jobId) })),
     },
   };
 }
@@ -187,10 +184,23 @@ async function untouched(db: MesaDb): Promise<boolean> {
   );
 }
 
+/** Every picture inside a file must be one: the file may have been made by hand. */
+function checkPictures(files: readonly PictureFile[], where: string): Result<true> {
+  for (const file of files) {
+    const looked = inspectPicture(fromBase64(file.base64), `${where}, picture ${file.id}`);
+    if (!looked.ok) return looked;
+    if (looked.value.mime !== file.mime)
+      return fail('A picture is not of the kind it says.', where, 'Nothing was changed.');
+  }
+  return ok(true);
+}
+
 /** Loads a job file beside what is here. All or nothing; an untouched shop takes the file's settings and things as they are. */
 export async function bringJobFile(text: string, db: MesaDb = theDb): Promise<Result<Job>> {
   const file = readJobFile(text);
   if (!file.ok) return file;
+  const pictures = checkPictures(file.value.pictures, 'Job file');
+  if (!pictures.ok) return pictures;
   return stored('Job file', async () => {
     // A bench with no work on it yet becomes the file's bench, so that the job plans the same.
     const clean = await untouched(db);
@@ -209,7 +219,12 @@ export async function bringJobFile(text: string, db: MesaDb = theDb): Promise<Re
 }
 
 /** Reads a shop file without changing anything, so that the person can be told what it holds. */
-export const checkShopFile = (text: string): Result<ShopFile> => readShopFile(text);
+export function checkShopFile(text: string): Result<ShopFile> {
+  const file = readShopFile(text);
+  if (!file.ok) return file;
+  const pictures = checkPictures(file.value.pictures, 'Shop file');
+  return pictures.ok ? file : pictures;
+}
 
 /** Replaces the whole shop with a file's. All or nothing. */
 export const restoreShop = (file: ShopFile, db: MesaDb = theDb): Promise<Result<void>> =>

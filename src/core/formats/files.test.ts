@@ -130,11 +130,7 @@ test('the schemas in docs are those the application reads with', () => {
 
 describe('PNG', () => {
   test('the checksum is zlib’s', () => {
-    fc.assert(
-      fc.property(fc.uint8Array({ maxLength: 300 }), (b) =>
-        expect(crc32(b)).toBe(zlibCrc ? zlibCrc(b) : crc32(b)),
-      ),
-    );
+    fc.assert(fc.property(fc.uint8Array({ maxLength: 300 }), (b) => expect(crc32(b)).toBe(zlibCrc(b))));
     expect(crc32(new TextEncoder().encode('123456789'))).toBe(0xcbf43926);
   });
   test('the resolution is written once, and rewritten', () => {

@@ -60,9 +60,7 @@ export function shopForJob(job: Job, shop: Shop): Shop {
   return {
     settings: shop.settings,
     blanks: shop.blanks.filter((b) => b.id === job.blankId),
-    presses: shop.presses.filter(
-      (p) => p.id === job.pressId || shop.runs.some((r) => r.jobId === job.id && r.pressId === p.id),
-    ),
+    presses: shop.presses.filter((p) => p.id === job.pressId),
     papers: shop.papers,
     recipes: shop.recipes.filter(touches),
     log: shop.log.filter((e) => e.jobId === job.id || touches(e)),

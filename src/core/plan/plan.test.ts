@@ -263,8 +263,9 @@ test('a lap says which end lies on top, at the step where it is taped', () => {
 });
 
 test('pieces, spoilage and what is still unwritten follow from runs and log', () => {
-  const chosen = plan(JOB, shop).heat.chosen;
-  if (!chosen) throw new Error('no settings');
+  const { chosen, press } = plan(JOB, shop).heat;
+  const { blank } = plan(JOB, shop).blank;
+  if (!chosen || !press || !blank) throw new Error('no settings');
   const steps = plan(JOB, shop).press.steps.length;
   const at = 1_790_000_000_000;
   const events = [
@@ -275,7 +276,8 @@ test('pieces, spoilage and what is still unwritten follow from runs and log', ()
   const run = {
     id: 'r1',
     jobId: JOB.id,
-    pressId: 'tumbler-press-a',
+    blank,
+    press,
     startedAt: at,
     pieces: 24,
     settings: chosen.settings,
@@ -293,4 +295,9 @@ test('pieces, spoilage and what is still unwritten follow from runs and log', ()
   };
   expect(plan(JOB, logged).look.unlogged).toEqual({ good: 0, spoiled: 0 });
   expect(plan(JOB, logged).look.progress).toBe('done');
+  // Neither a press taken out of the shop nor an edited blank changes what was pressed.
+  const bare: Shop = { ...pressed, presses: [], blanks: [] };
+  expect(plan(JOB, bare).press).toMatchObject({ good: 2, spoiled: 1, left: 22 });
+  const edited: Shop = { ...pressed, blanks: shop.blanks.map((b) => ({ ...b, takeOff: [] })) };
+  expect(plan({ ...JOB, heat: { passes: 1 } }, edited).press).toMatchObject({ good: 2, spoiled: 1 });
 });

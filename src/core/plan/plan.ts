@@ -34,7 +34,7 @@ function planWith(job: Job, shop: Shop, paper: Paper | null, paperMm: number): P
   const art = planArt(job, wrap, blank.blank);
   const sheet = planSheet(job, shop, blank.blank, wrap, art, paper);
   const heat = planHeat(job, shop, blank.blank, measure.girth?.value ?? null, wrap);
-  const press = planPress(job, shop, blank.blank, heat);
+  const press = planPress(job, shop, blank.blank, measure.girth?.value ?? null, heat);
   const look = planLook(job, shop, heat, press);
   return { blank, measure, wrap, art, sheet, heat, press, look };
 }

@@ -1,8 +1,10 @@
 import { figure, type Figure, type Finding } from '../figures/figure';
+import { coverage, type Coverage } from '../heat/coverage';
 import type { Job } from '../job/job';
 import { foldRun, pieceS, type RunState } from '../run/run';
 import { stepsForPiece, type RunStep } from '../run/steps';
 import type { Blank } from '../shop/blank';
+import { isOven } from '../shop/press';
 import type { Run } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { say } from '../units/phrase';
@@ -20,6 +22,8 @@ export interface PressSection extends Section<'press'> {
   readonly last: Run | null;
   /** A run begun and not ended. */
   readonly running: Run | null;
+  /** How the heater of that run reaches round; null in an oven. */
+  readonly runCoverage: Coverage | null;
 }
 
 interface Tally {
@@ -27,11 +31,8 @@ interface Tally {
   readonly state: RunState;
 }
 
-/** Steps of a run, from the settings copied into it. */
-export function stepsOfRun(run: Run, blank: Blank, shop: Shop): readonly RunStep[] {
-  const press = shop.presses.find((p) => p.id === run.pressId);
-  return press ? stepsForPiece(run.settings, blank, press) : [];
-}
+/** Steps of a run, from what was copied into it at its start. */
+export const stepsOfRun = (run: Run): readonly RunStep[] => stepsForPiece(run.settings, run.blank, run.press);
 
 function dwellFigure(tallies: readonly Tally[]): Figure[] {
   const last = tallies[tallies.length - 1];
@@ -50,29 +51,41 @@ function dwellFigure(tallies: readonly Tally[]): Figure[] {
   ];
 }
 
-export function planPress(job: Job, shop: Shop, blank: Blank | null, heat: HeatSection): PressSection {
+const coverageOfRun = (run: Run, girthMm: number | null): Coverage | null =>
+  isOven(run.press) || girthMm === null
+    ? null
+    : coverage(girthMm, run.press.heaterLengthMm, run.settings.passes);
+
+export function planPress(
+  job: Job,
+  shop: Shop,
+  blank: Blank | null,
+  girthMm: number | null,
+  heat: HeatSection,
+): PressSection {
   const shared = { terrace: 'press' as const };
-  const nothing = {
-    ...shared,
-    steps: [],
-    good: 0,
-    spoiled: 0,
-    left: job.pieces,
-    running: null,
-    last: null,
-    figures: [],
-  };
-  if (!blank || !heat.press || !heat.chosen)
-    return { ...nothing, progress: 'todo', summary: say`0 of ${count(job.pieces, 'piece')}`, findings: [] };
-  const steps = stepsForPiece(heat.chosen.settings, blank, heat.press);
   const tallies = shop.runs
     .filter((r) => r.jobId === job.id)
     .sort((a, b) => a.startedAt - b.startedAt)
-    .map((run): Tally => ({ run, state: foldRun(run, stepsOfRun(run, blank, shop)) }));
+    .map((run): Tally => ({ run, state: foldRun(run, stepsOfRun(run)) }));
   const good = tallies.reduce((n, t) => n + t.state.good, 0);
   const spoiled = tallies.reduce((n, t) => n + t.state.spoiled, 0);
   const left = Math.max(0, job.pieces - good);
   const running = tallies.find((t) => t.state.ended === 'no')?.run ?? null;
+  const done = {
+    ...shared,
+    good,
+    spoiled,
+    left,
+    running,
+    last: tallies[tallies.length - 1]?.run ?? null,
+    progress: left === 0 ? ('done' as const) : good > 0 || running ? ('ready' as const) : ('todo' as const),
+    summary: say`${String(good)} of ${count(job.pieces, 'piece')}${spoiled > 0 ? `, ${spoiled} spoiled` : ''}`,
+    runCoverage: running && coverageOfRun(running, girthMm),
+  };
+  // Pieces already pressed count even where nothing more can be pressed yet.
+  if (!blank || !heat.press || !heat.chosen) return { ...done, steps: [], figures: [], findings: [] };
+  const steps = stepsForPiece(heat.chosen.settings, blank, heat.press);
   const each = pieceS(steps);
   const hands = steps.filter((s) => s.need === 'hands').reduce((n, s) => n + s.usualS, 0);
   const findings: Finding[] = running
@@ -88,9 +101,7 @@ export function planPress(job: Job, shop: Shop, blank: Blank | null, heat: HeatS
       ),
     );
   return {
-    ...shared,
-    progress: left === 0 ? 'done' : good > 0 || running ? 'ready' : 'todo',
-    summary: say`${String(good)} of ${count(job.pieces, 'piece')}${spoiled > 0 ? `, ${spoiled} spoiled` : ''}`,
+    ...done,
     figures: [
       figure({
         id: 'press.left',
@@ -121,10 +132,5 @@ export function planPress(job: Job, shop: Shop, blank: Blank | null, heat: HeatS
     ],
     findings,
     steps,
-    good,
-    spoiled,
-    left,
-    running,
-    last: tallies[tallies.length - 1]?.run ?? null,
   };
 }

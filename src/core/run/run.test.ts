@@ -27,7 +27,8 @@ const T0 = 1_790_000_000_000;
 const run = (events: readonly RunEvent[], pieces = 3): Run => ({
   id: 'r',
   jobId: 'j',
-  pressId: PRESS.id,
+  blank: BLANK,
+  press: PRESS,
   startedAt: T0,
   pieces,
   settings: S,

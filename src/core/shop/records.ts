@@ -1,6 +1,8 @@
 import '../zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, momentSchema, noteSchema } from './common';
+import { blankSchema } from './blank';
+import { pressSchema } from './press';
 import { heatSettingsSchema } from '../heat/settings';
 import { FAULT_IDS } from '../look/faults';
 
@@ -61,11 +63,12 @@ export type RunEvent = z.infer<typeof runEventSchema>;
 export const runSchema = z.strictObject({
   id: idSchema,
   jobId: idSchema,
-  pressId: idSchema,
   startedAt: momentSchema,
   pieces: z.int().check(z.gte(1), z.lte(100000)),
-  /** Copied at the start, so editing the job never moves a running clock. */
+  /** Copied at the start: editing the job or the shop never moves a running clock or a count. */
   settings: heatSettingsSchema,
+  blank: blankSchema,
+  press: pressSchema,
   events: z.array(runEventSchema).check(z.maxLength(100000)),
 });
 export type Run = z.infer<typeof runSchema>;

@@ -24,13 +24,13 @@ function missing(job: Job, pieces: number): string | null {
 
 /** Writes the look in the log; a good one is offered as the shop's recipe. */
 export function WriteInLog() {
-  const { job, plan, shop, edit } = useJob();
+  const { job, plan, edit } = useJob();
   const [offer, setOffer] = useState<LogEntry | null>(null);
-  const blank = plan.blank.blank;
-  // Settings and press really used are those of the last run; the job may have been changed since.
+  // What was really pressed is what the last run copied; job and shop may have been changed since.
   const { last } = plan.press;
+  const blank = last?.blank ?? plan.blank.blank;
   const settings = last?.settings ?? plan.heat.chosen?.settings ?? null;
-  const press = last ? (shop.presses.find((p) => p.id === last.pressId) ?? null) : plan.heat.press;
+  const press = last?.press ?? plan.heat.press;
 
   const write = async () => {
     const good = job.look.good ?? plan.look.unlogged.good;

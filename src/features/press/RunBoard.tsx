@@ -6,8 +6,6 @@ import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';
 import { clockOf, cooling, remainingS, type RunState } from '@/core/run/run';
 import type { RunStep } from '@/core/run/steps';
-import { coverage } from '@/core/heat/coverage';
-import { isOven, type Press } from '@/core/shop/press';
 import type { Run, RunEvent } from '@/core/shop/records';
 import { clockText } from '@/core/units/format';
 import { celsius, seconds } from '@/core/units/quantity';
@@ -47,7 +45,6 @@ export function RunBoard(props: Props) {
   };
   useSpace(next);
   useBell(clock.up, `${state.piece}-${state.stepIndex}`, shop.settings.sound);
-  const press = shop.presses.find((p) => p.id === run.pressId) ?? null;
   const finishAt = new Date(nowMs + remainingS(run, state, steps, nowMs) * 1000);
   if (!step) return null;
   return (
@@ -61,7 +58,7 @@ export function RunBoard(props: Props) {
           piece {state.piece + 1} of {run.pieces}
         </p>
         <p className="text-lead">
-          <Say phrase={[press?.name ?? '', ' · ', celsius(run.settings.platenC)]} />
+          <Say phrase={[run.press.name, ' · ', celsius(run.settings.platenC)]} />
         </p>
         {state.spoiled > 0 && <p className="text-lead">{state.spoiled} spoiled</p>}
         <p className="ml-auto text-lead">finish about {clockTimeText(finishAt)}</p>
@@ -69,7 +66,7 @@ export function RunBoard(props: Props) {
       <div className="grid min-h-0 flex-1 content-start gap-4 overflow-auto px-6 py-5 md:grid-cols-[minmax(13rem,17rem)_1fr] lg:grid-cols-[14rem_minmax(0,1fr)_15rem] xl:grid-cols-[17rem_minmax(0,1fr)_17rem]">
         <StepList steps={steps} at={state.stepIndex} />
         <Digits step={step} clock={clock} />
-        <Aside made={made} run={run} step={step} steps={steps} state={state} nowMs={nowMs} press={press} />
+        <Aside made={made} run={run} step={step} steps={steps} state={state} nowMs={nowMs} />
       </div>
       <footer className="flex flex-wrap items-center gap-3 border-t-2 border-strata-2 px-6 py-3">
         <button
@@ -192,16 +189,11 @@ interface AsideProps {
   readonly steps: readonly RunStep[];
   readonly state: RunState;
   readonly nowMs: number;
-  readonly press: Press | null;
 }
 
-function Aside({ made, run, step, steps, state, nowMs, press }: AsideProps) {
+function Aside({ made, run, step, steps, state, nowMs }: AsideProps) {
   const say = useSay();
-  const girthMm = made.measure.girth?.value;
-  const cover =
-    press && !isOven(press) && girthMm !== undefined
-      ? coverage(girthMm, press.heaterLengthMm, run.settings.passes)
-      : null;
+  const cover = made.press.runCoverage;
   const cool = cooling(state, made.heat.touchSafeS, nowMs);
   const next = steps[state.stepIndex + 1];
   return (

@@ -23,18 +23,7 @@ export function Runner({ jobId }: { jobId: string }) {
   const made = useMemo(() => job && plan(job, shop), [job, shop]);
   if (!job || !made) return <Note text="This job is not in this browser." href="/" to="To the bench" />;
   const run = made.press.running;
-  if (run && made.blank.blank) {
-    const steps = stepsOfRun(run, made.blank.blank, shop);
-    if (steps.length === 0)
-      return (
-        <Note
-          text="The press of this run is no longer in the shop."
-          href={`/job/${jobId}/heat`}
-          to="Choose another press"
-        />
-      );
-    return <Running job={job} made={made} run={run} steps={steps} />;
-  }
+  if (run) return <Running job={job} made={made} run={run} steps={stepsOfRun(run)} />;
   const blocked =
     made.press.steps.length === 0 ||
     [...made.wrap.findings, ...made.heat.findings].some((f) => f.level === 'stop');
@@ -88,11 +77,13 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
   const { heat, press } = made;
   const begin = async () => {
     wakeSound();
-    if (!heat.chosen || !heat.press) return;
+    const blank = made.blank.blank;
+    if (!heat.chosen || !heat.press || !blank) return;
     const run: Run = {
       id: newId('run'),
       jobId: job.id,
-      pressId: heat.press.id,
+      blank,
+      press: heat.press,
       startedAt: Date.now(),
       pieces: press.left,
       settings: heat.chosen.settings,
