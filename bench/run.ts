@@ -62,6 +62,7 @@ function bigJob(): string {
   const job: Job = {
     ...TUMBLERS,
     readings: {
+      ...TUMBLERS.readings,
       girthTop: reading('a', '246.7'),
       girthFoot: reading('b', '246.7'),
       wall: reading('c', '202'),

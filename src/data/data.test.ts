@@ -14,6 +14,7 @@ import { loadDemo, seedIfEmpty } from './seed';
 import { addRunEvent, keepRecipe, loadShop, removeThing, saveBlank, startRun } from './shop';
 import { storageProblem } from './storage';
 
+const DEMO_JOBS = 9;
 const TODAY = new Date('2026-11-24T12:00:00Z');
 let n = 0;
 const fresh = () => new MesaDb(`test-${(n += 1)}`);
@@ -42,7 +43,7 @@ describe('seeding', () => {
     expect((await listJobs(d)).jobs).toHaveLength(0);
     expect((await loadShop(d)).blanks.length).toBeGreaterThan(3);
     await loadDemo(d, TODAY);
-    expect((await listJobs(d)).jobs).toHaveLength(4);
+    expect((await listJobs(d)).jobs).toHaveLength(DEMO_JOBS);
   });
 });
 
@@ -75,7 +76,7 @@ describe('jobs', () => {
     await d.jobs.put({ id: 'broken', rev: 1, savedAt: 0, job: { id: 'broken' } as Job });
     const list = await listJobs(d);
     expect(list.unreadable).toEqual(['broken']);
-    expect(list.jobs).toHaveLength(4);
+    expect(list.jobs).toHaveLength(DEMO_JOBS);
     expect(await d.jobs.get('broken')).toBeDefined();
   });
   test('removing a job takes its pictures only where no other job uses them', async () => {

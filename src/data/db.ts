@@ -1,4 +1,5 @@
 import Dexie, { type Table } from 'dexie';
+import { upgradeBlank, upgradeJob, upgradePaper, upgradeRun, upgradeSettings } from '@/core/formats/upgrade';
 import type { Job } from '@/core/job/job';
 import type { Blank } from '@/core/shop/blank';
 import type { Paper } from '@/core/shop/paper';
@@ -50,6 +51,25 @@ export class MesaDb extends Dexie {
       settings: 'id',
       pictures: 'id',
     });
+    this.version(2)
+      .stores({})
+      .upgrade(async (tx) => {
+        const each = (table: string, change: (record: unknown) => unknown) =>
+          tx
+            .table(table)
+            .toCollection()
+            .modify((record, ref) => {
+              ref.value = change(record) as typeof record;
+            });
+        await each('blanks', upgradeBlank);
+        await each('papers', upgradePaper);
+        await each('runs', upgradeRun);
+        await each('jobs', (r) => ({ ...(r as JobRecord), job: upgradeJob((r as JobRecord).job) }));
+        await each('settings', (r) => ({
+          ...(r as SettingsRecord),
+          settings: upgradeSettings((r as SettingsRecord).settings),
+        }));
+      });
   }
 }
 

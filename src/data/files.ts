@@ -12,6 +12,7 @@ import {
 import { inspectPicture } from '@/core/formats/picture';
 import type { Job } from '@/core/job/job';
 import { fail, ok, type Result } from '@/core/result';
+import type { Blank } from '@/core/shop/blank';
 import type { Shop } from '@/core/shop/shop';
 import { fromBase64, toBase64 } from './base64';
 import { allTables, db as theDb, type MesaDb, type PictureRecord } from './db';
@@ -234,3 +235,11 @@ export const restoreShop = (file: ShopFile, db: MesaDb = theDb): Promise<Result<
       await putShop(db, file.shop, file.jobs, file.pictures, true);
     }),
   );
+
+/** Adds blanks from a file beside the shop's own; says how many were new. One that is here already is left as it is. */
+export const bringBlanks = (blanks: readonly Blank[], db: MesaDb = theDb): Promise<Result<number>> =>
+  stored('Blanks file', async () => {
+    const { add } = newcomers(await db.blanks.toArray(), blanks);
+    await db.blanks.bulkPut([...add]);
+    return add.length;
+  });

@@ -56,6 +56,6 @@ export function useDoubt(figure: Figure): string | null {
     const [lo, hi] = figure.spread;
     return `between ${quantityText(asBase(figure.quantity, lo), units)} and ${quantityText(asBase(figure.quantity, hi), units)}`;
   }
-  if (figure.standardU === undefined || figure.standardU === 0) return null;
-  return `± ${quantityText(asBase(figure.quantity, 1.96 * figure.standardU), units)}, 19 times in 20`;
+  if (figure.within95 === undefined || figure.within95 === 0) return null;
+  return `± ${quantityText(asBase(figure.quantity, figure.within95), units)}, 19 times in 20`;
 }

@@ -18,7 +18,8 @@ import { FONTS } from './fonts';
 import { placePicture } from './place';
 import { area, boundsOf, rectCorners, uncovered } from './polygon';
 import { drawScene } from './scenes';
-import { runsOutMm, setWords, touches } from './words';
+import { rectContour } from '../shapes/contour';
+import { runsOutOf, runsPast, setWords, touches } from './words';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const rectArb = fc.record({ x: num(-50, 50), y: num(-50, 50), width: num(1, 300), height: num(1, 300) });
@@ -186,10 +187,15 @@ describe('words', () => {
   });
 
   test('running out and touching', () => {
-    expect(runsOutMm({ x: 0, y: 0, width: 10, height: 5 }, { x: 2, y: 0, width: 20, height: 20 })).toBe(2);
-    expect(runsOutMm({ x: 3, y: 1, width: 5, height: 5 }, { x: 2, y: 0, width: 20, height: 20 })).toBe(0);
-    expect(touches({ x: 0, y: 0, width: 2, height: 2 }, [{ x: 2, y: 0, width: 2, height: 2 }])).toBe(false);
-    expect(touches({ x: 0, y: 0, width: 2.1, height: 2 }, [{ x: 2, y: 0, width: 2, height: 2 }])).toBe(true);
+    const frame = [rectContour({ x: 2, y: 0, width: 20, height: 20 })];
+    expect(runsOutOf({ x: 0, y: 0, width: 10, height: 5 }, frame)).toBeCloseTo(2, 9);
+    expect(runsOutOf({ x: 3, y: 1, width: 5, height: 5 }, frame)).toBe(0);
+    expect(runsOutOf({ x: 3, y: 1, width: 5, height: 5 }, [])).toBe(Infinity);
+    expect(runsPast({ x: -3, y: 0, width: 10, height: 5 }, 0, 20)).toBe(3);
+    const zone = [rectContour({ x: 2, y: 0, width: 2, height: 2 })];
+    expect(touches({ x: 0, y: 0, width: 1.9, height: 2 }, zone)).toBe(false);
+    expect(touches({ x: 0, y: 0, width: 2.1, height: 2 }, zone)).toBe(true);
+    expect(touches({ x: -10, y: -10, width: 50, height: 50 }, zone)).toBe(true);
   });
 });
 

@@ -1,5 +1,6 @@
 import type { Placement } from '../job/job';
-import type { Rect } from '../shapes/straight';
+import { flatten, rectContour, type Contour } from '../shapes/contour';
+import type { Rect } from '../shapes/plane';
 import { MM_PER_INCH } from '../units/quantity';
 import { apply, compose, rotate, scale, translate, type Affine } from './affine';
 import { boundsOf, rectCorners, uncovered, type Polygon } from './polygon';
@@ -67,13 +68,17 @@ function shortfall(bare: readonly Polygon[], bleed: Rect): Record<Edge, number> 
   return found;
 }
 
-/** Sets a picture of pxW × pxH pixels on the pattern. Cover aims at the bleed, fit at the trim. */
+/**
+ * Sets a picture of pxW × pxH pixels on the pattern. Cover aims at the box of the bleed, fit at that of the trim; what stays bare is
+ * told of the printed shape itself.
+ */
 export function placePicture(
   pxW: number,
   pxH: number,
   placement: Placement,
   trim: Rect,
   bleed: Rect,
+  shape: Contour = rectContour(bleed),
 ): Placed {
   const target = placement.base === 'cover' ? bleed : trim;
   const mmPerPx = baseScale(placement.base, pxW, pxH, placement.turnDeg, target) * placement.scale;
@@ -85,7 +90,7 @@ export function placePicture(
   );
   const corners = rectCorners({ x: 0, y: 0, width: pxW, height: pxH }).map((p) => apply(matrix, p));
   // Slivers thinner than a hundredth of a millimetre come from rounding, not from the picture.
-  const bare = uncovered(rectCorners(bleed), corners).filter((p) => {
+  const bare = uncovered(flatten(shape, 0.05), corners).filter((p) => {
     const b = boundsOf(p);
     return Math.min(b.width, b.height) > 0.01;
   });

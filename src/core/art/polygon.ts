@@ -1,4 +1,4 @@
-import type { Point, Rect } from '../shapes/straight';
+import type { Point, Rect } from '../shapes/plane';
 
 /** A convex polygon, vertices in order. */
 export type Polygon = readonly Point[];

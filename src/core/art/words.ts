@@ -1,5 +1,7 @@
 import type { Words } from '../job/job';
-import type { Rect } from '../shapes/straight';
+import { flatten, type Contour } from '../shapes/contour';
+import type { Point, Rect } from '../shapes/plane';
+import { distanceToRing, insideRing } from '../shapes/ring';
 import type { FontId } from './fonts';
 import { FONT_METRICS } from './fontMetrics';
 
@@ -44,18 +46,42 @@ export function setWords(words: Words, trim: Rect): SetWords {
   return { emMm, box, baselineMm: box.y + box.height, letters, missing: [...missing] };
 }
 
-const crosses = (a: Rect, b: Rect): boolean =>
-  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
+/** Points round the edge of a box, close enough that no arc of a pattern slips between. */
+function edgePoints(box: Rect): readonly Point[] {
+  const n = 8;
+  return Array.from({ length: n }, (_, i) => i / n).flatMap((t) => [
+    { x: box.x + t * box.width, y: box.y },
+    { x: box.x + box.width, y: box.y + t * box.height },
+    { x: box.x + box.width - t * box.width, y: box.y + box.height },
+    { x: box.x, y: box.y + box.height - t * box.height },
+  ]);
+}
 
-/** How far a box runs out of a frame on its worst side, mm; 0 when inside. */
-export function runsOutMm(box: Rect, frame: Rect): number {
+/** How far a box runs out of a zone made of pieces, mm; 0 when inside, Infinity where there is no zone. */
+export function runsOutOf(box: Rect, zone: readonly Contour[]): number {
+  const rings = zone.map((c) => flatten(c));
+  const out = (p: Point) =>
+    rings.some((r) => insideRing(r, p)) ? 0 : Math.min(Infinity, ...rings.map((r) => distanceToRing(r, p)));
   return Math.max(
-    0,
-    frame.x - box.x,
-    frame.y - box.y,
-    box.x + box.width - frame.x - frame.width,
-    box.y + box.height - frame.y - frame.height,
+    ...edgePoints(box)
+      .map(out)
+      .map((d) => (d < 1e-6 ? 0 : d)),
   );
 }
 
-export const touches = (box: Rect, zones: readonly Rect[]): boolean => zones.some((z) => crosses(box, z));
+/** Whether a box and a zone overlap. */
+export function touches(box: Rect, zones: readonly Contour[]): boolean {
+  const holds = (p: Point) =>
+    p.x > box.x && p.x < box.x + box.width && p.y > box.y && p.y < box.y + box.height;
+  const grid = [0, 0.25, 0.5, 0.75, 1].flatMap((u) =>
+    [0, 0.5, 1].map((v) => ({ x: box.x + u * box.width, y: box.y + v * box.height })),
+  );
+  return zones.some((c) => {
+    const ring = flatten(c);
+    return ring.some(holds) || [...grid, ...edgePoints(box)].some((p) => insideRing(ring, p));
+  });
+}
+
+/** How far a box runs past an upright strip on its worse side, mm. */
+export const runsPast = (box: Rect, fromX: number, toX: number): number =>
+  Math.max(0, fromX - box.x, box.x + box.width - toX);

@@ -1,9 +1,8 @@
-import { SOURCES } from '../figures/sources';
+import { TERRACES } from '../figures/figure';
+import { sourceOf } from '../figures/sources';
 import { budget } from '../figures/uncertain';
 import { jobSchema } from '../job/job';
 import { plan } from '../plan/plan';
-import { MATERIALS } from '../shop/blank';
-import { isOven } from '../shop/press';
 import { shopSchema } from '../shop/shop';
 import { demoShop, DRAWN_PICTURES, starterShop } from './demoShop';
 
@@ -34,30 +33,25 @@ test('days follow the day it is loaded', () => {
   expect(later.shop.log.every((e) => e.at < Date.parse('2027-02-01T12:00:00Z'))).toBe(true);
 });
 
-test('every starting material has a press or oven that closes on some starting blank of it', () => {
-  const { blanks, presses } = DEMO.shop;
-  for (const material of MATERIALS) {
-    const own = blanks.filter((b) => b.material === material);
-    expect(own.length).toBeGreaterThan(0);
-    const closes = presses.some(
-      (p) =>
-        !isOven(p) &&
-        own.some(
-          (b) => b.shape.diameterMm >= p.smallestDiameterMm && b.shape.diameterMm <= p.largestDiameterMm,
-        ),
+test('every blank of the demo’s jobs finds its press: nothing of the shop’s own stops a demo job', () => {
+  for (const job of DEMO.jobs) {
+    const p = plan(job, DEMO.shop);
+    const stops = TERRACES.filter((t) => t !== 'heat' || job.pressId !== null).flatMap((t) =>
+      p[t].findings.filter((f) => f.level === 'stop').map((f) => `${job.id} ${f.id}`),
     );
-    expect(closes).toBe(true);
+    expect(stops).toEqual([]);
   }
 });
 
 test('every source of doubt in a plan has a name and advice in shop words', () => {
   for (const job of DEMO.jobs) {
-    const { wrap } = plan(job, DEMO.shop).wrap;
-    if (!wrap) throw new Error(job.id);
-    for (const value of [wrap.closing, wrap.height, wrap.error]) {
+    const { round, flat } = plan(job, DEMO.shop).wrap;
+    const values = round ? [round.closing, round.height, round.error] : flat ? [flat.placing] : [];
+    expect(values.length).toBeGreaterThan(0);
+    for (const value of values) {
       for (const { source } of budget(value)) {
-        expect(SOURCES[source]?.label.length).toBeGreaterThan(3);
-        expect(SOURCES[source]?.advice.length).toBeGreaterThan(10);
+        expect(sourceOf(source).label.length).toBeGreaterThan(3);
+        expect(sourceOf(source).advice.length).toBeGreaterThan(10);
       }
     }
   }

@@ -3,7 +3,8 @@ import type { HeatSettings } from '../heat/settings';
 import { DEFAULT_SETTINGS } from '../shop/settings';
 import type { LogEntry, Recipe, Run } from '../shop/records';
 import type { Shop } from '../shop/shop';
-import { STARTER_BLANKS, STARTER_PAPERS, STARTER_PRESSES } from './things';
+import { LIBRARY } from '../library/library';
+import { STARTER_PAPERS, STARTER_PRESSES } from './things';
 
 export interface DemoShop {
   readonly shop: Shop;
@@ -72,6 +73,7 @@ function crewTumblers(today: Date): Job {
     blankId: 'straight-steel-590',
     prepared: ['Take off: lid and straw', 'Take off: rubber foot'],
     readings: {
+      ...job.readings,
       girthTop: [tape('g1', '9 1/8', 'in'), tape('g2', '23.2 cm')],
       girthFoot: [tape('g3', '9 1/8', 'in'), tape('g4', '232')],
       wall: [{ id: 'h1', text: '193', bareUnit: 'mm', method: 'steel rule' }],
@@ -100,9 +102,14 @@ function cometCans(today: Date): Job {
     dueOn: day(today, 4),
     blankId: 'glass-can-470',
     prepared: ['Take off: bamboo lid', 'Take off: straw'],
-    readings: { girthTop: [tape('g1', '237')], girthFoot: [tape('g2', '237')], wall: [tape('h1', '107')] },
+    readings: {
+      ...job.readings,
+      girthTop: [tape('g1', '237')],
+      girthFoot: [tape('g2', '237')],
+      wall: [tape('h1', '107')],
+    },
     wrap: { ...job.wrap, school: 'gap', amountMm: 24 },
-    art: { picture: byId('comet'), placement: START_PLACEMENT, words: null },
+    art: { ...job.art, picture: byId('comet') },
   };
 }
 
@@ -125,6 +132,7 @@ function deskBeakers(today: Date): Job {
     dueOn: day(today, 1),
     blankId: 'ceramic-beaker-330',
     readings: {
+      ...job.readings,
       girthTop: [tape('g1', '10 3/16', 'in')],
       girthFoot: [tape('g2', '10 3/16', 'in')],
       wall: [tape('h1', '3 1/2', 'in')],
@@ -132,6 +140,107 @@ function deskBeakers(today: Date): Job {
     wrap: { ...job.wrap, school: 'lap' },
     art: { picture: byId('moon-band'), placement: START_PLACEMENT, words: null },
     pressId: 'mug-press',
+  };
+}
+
+const rule = (id: string, text: string, bareUnit: Reading['bareUnit'] = 'mm'): Reading => ({
+  id,
+  text,
+  bareUnit,
+  method: 'steel rule',
+});
+
+/** A tapered cup: both girths and the wall along its slope. */
+function nightTumblers(today: Date): Job {
+  const job = newJob('night-walk-tumblers', 'Night walk tumblers');
+  return {
+    ...job,
+    pieces: 16,
+    dueOn: day(today, 12),
+    note: 'Crew names to follow. The moon band has to meet at the seam.',
+    blankId: 'tapered-steel-590',
+    prepared: ['Take off: lid and straw'],
+    readings: {
+      ...job.readings,
+      girthTop: [tape('g1', '10 11/16', 'in'), tape('g2', '10 11/16', 'in')],
+      girthFoot: [tape('g3', '8 11/16', 'in')],
+      wall: [rule('h1', '189')],
+    },
+    art: { ...job.art, picture: byId('star-chart') },
+    pressId: 'bench-oven',
+  };
+}
+
+/** Two pictures' worth of mug: from handle side to handle side. */
+function constellationMugs(today: Date): Job {
+  const job = newJob('constellation-mugs', 'Constellation mugs');
+  return {
+    ...job,
+    pieces: 18,
+    dueOn: day(today, 6),
+    blankId: 'mug-325',
+    readings: {
+      ...job.readings,
+      girthTop: [tape('g1', '242'), tape('g2', '242')],
+      girthFoot: [tape('g3', '242')],
+      wall: [rule('h1', '87')],
+      handle: [{ id: 'w1', text: '16.2', bareUnit: 'mm', method: 'caliper' }],
+    },
+    wrap: { ...job.wrap, school: 'under' },
+    art: { ...job.art, picture: byId('moon-band') },
+    pressId: 'mug-press',
+  };
+}
+
+/** A glass with a belly: girths down the wall decide how tall the paper may be. */
+function bellyGlasses(today: Date): Job {
+  const job = newJob('comet-glasses', 'Comet bellied glasses');
+  return {
+    ...job,
+    pieces: 8,
+    dueOn: day(today, 20),
+    blankId: 'bellied-glass-400',
+    readings: {
+      ...job.readings,
+      girthTop: [tape('g1', '234')],
+      girthFoot: [tape('g2', '228')],
+      wall: [rule('h1', '106')],
+    },
+    stations: [
+      { id: 'belly-30', fromRimMm: 30, readings: [tape('g3', '256')] },
+      { id: 'belly-58', fromRimMm: 58, readings: [tape('g4', '268'), tape('g5', '268')] },
+      { id: 'belly-86', fromRimMm: 86, readings: [tape('g6', '259')] },
+    ],
+    wrap: { ...job.wrap, hold: 'sleeve', school: 'gap' },
+    art: { ...job.art, picture: byId('comet') },
+  };
+}
+
+/** Both faces about a fold. */
+function starOrnaments(today: Date): Job {
+  const job = newJob('moon-and-star-ornaments', 'Moon-and-star ornaments');
+  return {
+    ...job,
+    pieces: 40,
+    dueOn: day(today, 14),
+    blankId: 'ornament-star',
+    readings: { ...job.readings, width: [rule('w1', '84')], height: [rule('h1', '80')] },
+    art: { ...job.art, picture: byId('moon-band') },
+    pressId: 'flat-press-a',
+  };
+}
+
+/** Stone with rough edges, wrapped like a parcel. */
+function trailMarkers(today: Date): Job {
+  const job = newJob('slate-trail-markers', 'Slate trail markers');
+  return {
+    ...job,
+    pieces: 10,
+    dueOn: day(today, 24),
+    blankId: 'slate-trail-marker',
+    readings: { ...job.readings, width: [rule('w1', '150'), rule('w2', '151')], height: [rule('h1', '90')] },
+    art: { ...job.art, picture: byId('star-chart') },
+    pressId: 'flat-press-a',
   };
 }
 
@@ -192,12 +301,22 @@ export function demoShop(today: Date): DemoShop {
   return {
     shop: {
       settings: { ...DEFAULT_SETTINGS, shopName: 'Dry Fork Bench' },
-      blanks: [...STARTER_BLANKS],
+      blanks: [...LIBRARY],
       presses: [...STARTER_PRESSES],
       papers: [...STARTER_PAPERS],
       ...pastWork(today.getTime()),
     },
-    jobs: [deskBeakers(today), cometCans(today), crewTumblers(today), guideBottles(today)],
+    jobs: [
+      deskBeakers(today),
+      cometCans(today),
+      constellationMugs(today),
+      crewTumblers(today),
+      nightTumblers(today),
+      starOrnaments(today),
+      guideBottles(today),
+      bellyGlasses(today),
+      trailMarkers(today),
+    ],
   };
 }
 
@@ -205,7 +324,7 @@ export function demoShop(today: Date): DemoShop {
 export const starterShop = (): DemoShop => ({
   shop: {
     settings: DEFAULT_SETTINGS,
-    blanks: [...STARTER_BLANKS],
+    blanks: [...LIBRARY],
     presses: [...STARTER_PRESSES],
     papers: [...STARTER_PAPERS],
     recipes: [],

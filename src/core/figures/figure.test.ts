@@ -30,23 +30,12 @@ test('doubt is told by its large sources, in shop words; crumbs are left out', (
   expect(told.standardU).toBeCloseTo(Math.sqrt(1.26), 12);
   expect(told.improve?.map((i) => i.label)).toEqual(['print scale', 'knife']);
   expect(told.improve?.[0]?.share).toBeCloseTo(1 / 1.26, 12);
-  expect(uncertaintyOf(exact(3))).toEqual({ standardU: 0, improve: [] });
+  expect(uncertaintyOf(exact(3))).toEqual({ standardU: 0, within95: 0, improve: [] });
 });
 
 test('a source nobody has named still shows', () => {
-  expect(uncertaintyOf(measured(1, 1, 'the moon')).improve).toEqual([
-    { label: 'the moon', advice: '', share: 1 },
-  ]);
-});
-
-test('a bare figure has no arithmetic and no inputs', () => {
-  const f = figure({
-    id: 'x',
-    label: 'X',
-    quantity: { kind: 'ratio', value: 1 },
-    origin: 'taken',
-    working: ['w'],
-  });
-  expect(f).toMatchObject({ arithmetic: [], inputs: [] });
-  expect(TERRACES).toHaveLength(8);
+  const [only] = uncertaintyOf(measured(1, 1, 'the moon')).improve ?? [];
+  expect(only).toMatchObject({ label: 'the moon', share: 1 });
+  // Repeats leave 1/√2 of 1.96.
+  expect(only?.buys).toBeCloseTo(1.959964 * (1 - Math.SQRT1_2), 5);
 });

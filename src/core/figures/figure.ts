@@ -1,7 +1,8 @@
 import type { Phrase } from '../units/phrase';
 import type { Quantity } from '../units/quantity';
+import { within95 } from './coverage';
+import { sourceOf } from './sources';
 import { budget, standardU, type Uncertain } from './uncertain';
-import { SOURCES } from './sources';
 
 export const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'] as const;
 export type Terrace = (typeof TERRACES)[number];
@@ -14,6 +15,8 @@ export interface Improvement {
   readonly advice: string;
   /** Share of the variance this source carries, 0..1. */
   readonly share: number;
+  /** How much narrower the 95 % half-width would be with the advice followed, in the base unit. */
+  readonly buys: number;
 }
 
 /** One figure of the plan, able to explain itself. Plain JSON. */
@@ -30,6 +33,8 @@ export interface Figure {
   readonly inputs: readonly string[];
   /** Standard uncertainty in the base unit of the quantity. */
   readonly standardU?: number;
+  /** Half-width of the interval that holds the true value 19 times in 20, in the base unit. */
+  readonly within95?: number;
   /** Range of an estimate, in the base unit. */
   readonly spread?: readonly [number, number];
   /** Good pieces behind a proven figure. */
@@ -43,12 +48,32 @@ export type FigureInput = Omit<Figure, 'arithmetic' | 'inputs'> &
 
 export const figure = (f: FigureInput): Figure => ({ arithmetic: [], inputs: [], ...f });
 
-/** The uncertainty fields of a figure, from a propagated value. */
-export function uncertaintyOf(value: Uncertain): Pick<Figure, 'standardU' | 'improve'> {
-  const improve = budget(value)
+/** What is left of an uncertainty with one source improved as advised. */
+export function improved(value: Uncertain, source: string): Uncertain {
+  const u = value.parts[source];
+  return u === undefined
+    ? value
+    : { ...value, parts: { ...value.parts, [source]: u * sourceOf(source).leaves } };
+}
+
+/** Which sources to improve, largest first, and what each would buy by `measure` (a half-width, a reach). */
+export function improvements(value: Uncertain, measure: (v: Uncertain) => number): readonly Improvement[] {
+  const now = measure(value);
+  return budget(value)
     .filter((line) => line.share >= 0.05)
-    .map((line) => ({ ...(SOURCES[line.source] ?? { label: line.source, advice: '' }), share: line.share }));
-  return { standardU: standardU(value), improve };
+    .map(({ source, share }) => {
+      const { label, advice } = sourceOf(source);
+      return { label, advice, share, buys: Math.max(0, now - measure(improved(value, source))) };
+    });
+}
+
+/** The uncertainty fields of a figure, from a propagated value. */
+export function uncertaintyOf(value: Uncertain): Pick<Figure, 'standardU' | 'within95' | 'improve'> {
+  return {
+    standardU: standardU(value),
+    within95: within95(value),
+    improve: improvements(value, within95),
+  };
 }
 
 export type Level = 'stop' | 'heed' | 'note';

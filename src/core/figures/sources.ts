@@ -1,18 +1,78 @@
-/** Names and advice for the sources of uncertainty, in shop words. Keys are the ids used in `Uncertain.parts`. */
-export const SOURCES: Readonly<Record<string, { label: string; advice: string }>> = {
-  'top girth': { label: 'top girth reading', advice: 'Measure the top girth again, or with finer marks.' },
-  'foot girth': { label: 'foot girth reading', advice: 'Measure the foot girth again, or with finer marks.' },
-  'height reading': { label: 'height reading', advice: 'Measure the straight wall again with a steel rule.' },
+/** What is known of a source of uncertainty, in shop words. Keys are the ids used in `Uncertain.parts`. */
+export interface Source {
+  readonly label: string;
+  readonly advice: string;
+  /** Known only to lie within limits, each value as likely (GUM 4.3.7); else taken as normal. */
+  readonly uniform: boolean;
+  /** What is left of it, 0..1, once the advice has been followed. */
+  readonly leaves: number;
+}
+
+const SOURCES: Readonly<Record<string, Source>> = {
   'tape thickness': {
     label: 'tape thickness',
     advice: 'Measure your tape’s thickness with a caliper, or use a paper strip.',
+    uniform: true,
+    leaves: 0.2,
   },
-  'paper thickness': { label: 'paper thickness', advice: 'Measure a stack of ten sheets and divide.' },
+  'string thickness': {
+    label: 'string thickness',
+    advice: 'Use a soft tape or a paper strip: a string is thick, and it stretches.',
+    uniform: true,
+    leaves: 0.2,
+  },
+  'paper thickness': {
+    label: 'paper thickness',
+    advice: 'Measure a stack of ten sheets and divide.',
+    uniform: true,
+    leaves: 0.1,
+  },
   'print scale': {
     label: 'print scale',
-    advice: 'Print the ruler bar, measure it, and type it in Settings.',
+    advice: 'Print the calibration page on this paper, measure its bars, and type them in under Papers.',
+    uniform: true,
+    leaves: 0.35,
   },
-  trim: { label: 'knife', advice: 'Cut with a steel rule and a fresh blade.' },
-  placement: { label: 'placing by hand', advice: 'Pencil the meeting line on the blank before taping.' },
-  'maker’s figure': { label: 'maker’s figure', advice: 'Measure the blank: a catalogue figure is rounded.' },
+  shrinkage: {
+    label: 'paper shrinkage',
+    advice: 'Measure the calibration page again after pressing it blank.',
+    uniform: true,
+    leaves: 0.3,
+  },
+  trim: {
+    label: 'knife',
+    advice: 'Cut with a steel rule and a fresh blade.',
+    uniform: true,
+    leaves: 0.5,
+  },
+  placement: {
+    label: 'placing by hand',
+    advice: 'Pencil the meeting line on the blank before taping.',
+    uniform: true,
+    leaves: 0.5,
+  },
+  'maker’s figure': {
+    label: 'maker’s figure',
+    advice: 'Measure the blank: a catalogue figure is rounded.',
+    uniform: true,
+    leaves: 0.3,
+  },
 };
+
+/** Readings are sources of their own, named by where they were taken. */
+export const readingSource = (placeName: string): string => `reading: ${placeName.toLowerCase()}`;
+
+/** Twice as many readings leave 1/√2 of the doubt of one place. */
+const REPEATED = Math.SQRT1_2;
+
+export function sourceOf(id: string): Source {
+  const known = SOURCES[id];
+  if (known) return known;
+  const place = id.replace(/^reading: /, '');
+  return {
+    label: place,
+    advice: `Measure it as many times again (${place}): repeats average.`,
+    uniform: false,
+    leaves: REPEATED,
+  };
+}

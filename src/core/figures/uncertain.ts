@@ -35,6 +35,23 @@ export function meanOf(first: Uncertain, ...rest: readonly Uncertain[]): Uncerta
   return scaled(rest.reduce(plus, first), 1 / (rest.length + 1));
 }
 
+/**
+ * First-order propagation through any smooth function: partial derivatives by central differences at one standard uncertainty
+ * either side (GUM 5.1.3, note 2). Sources shared by inputs stay shared.
+ */
+export function derive(inputs: readonly Uncertain[], f: (...values: readonly number[]) => number): Uncertain {
+  const at = inputs.map((x) => x.value);
+  const parts: Record<string, number> = {};
+  inputs.forEach((input, i) => {
+    const step = standardU(input);
+    if (step === 0) return;
+    const moved = (by: number) => f(...at.map((v, j) => (j === i ? v + by : v)));
+    const slope = (moved(step) - moved(-step)) / (2 * step);
+    for (const [source, u] of Object.entries(input.parts)) parts[source] = (parts[source] ?? 0) + slope * u;
+  });
+  return { value: f(...at), parts };
+}
+
 /** Combined standard uncertainty: root sum of squares over independent sources. */
 export const standardU = (a: Uncertain): number => Math.hypot(...Object.values(a.parts));
 

@@ -5,6 +5,7 @@ import { idSchema } from '../shop/common';
 import { shopSchema, type Shop } from '../shop/shop';
 import type { Result } from '../result';
 import { readFile, type FileKind } from './file';
+import { jobFileTo2, shopFileTo2 } from './upgrade';
 
 /** Letters of base64 (RFC 4648) checked without a backtracking pattern: these strings run to megabytes. */
 const isBase64 = (text: string): boolean =>
@@ -20,7 +21,7 @@ export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(1),
+  version: z.literal(2),
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
   shop: shopSchema,
@@ -31,14 +32,14 @@ export type JobFile = z.infer<typeof jobFileSchema>;
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: 'Job file',
-  version: 1,
+  version: 2,
   schema: jobFileSchema,
-  upgrades: [],
+  upgrades: [jobFileTo2],
 };
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(1),
+  version: z.literal(2),
   shop: shopSchema,
   jobs: z.array(jobSchema),
   pictures: z.array(pictureFileSchema).check(z.maxLength(2000)),
@@ -48,9 +49,9 @@ export type ShopFile = z.infer<typeof shopFileSchema>;
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
   noun: 'Shop file',
-  version: 1,
+  version: 2,
   schema: shopFileSchema,
-  upgrades: [],
+  upgrades: [shopFileTo2],
 };
 
 /** Only what one job draws on: its blank, press and papers, what the log says of them, and its own runs. */
@@ -70,7 +71,7 @@ export function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 1,
+  version: 2,
   job,
   shop: shopForJob(job, shop),
   pictures: [...pictures],
@@ -82,7 +83,7 @@ export const makeShopFile = (
   pictures: readonly PictureFile[],
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 1,
+  version: 2,
   shop,
   jobs: [...jobs],
   pictures: [...pictures],

@@ -100,7 +100,7 @@ describe('a sheet as another program reads it', () => {
     const [, , mediaW, mediaH] = box('MediaBox');
     expect(Math.abs((mediaW ?? 0) - 297)).toBeLessThan(0.05);
     expect(Math.abs((mediaH ?? 0) - 420)).toBeLessThan(0.05);
-    const { pattern } = made.plan.wrap.wrap ?? {};
+    const { pattern } = made.plan.wrap;
     if (!pattern) throw new Error('no pattern');
     for (const [name, rect] of [
       ['TrimBox', pattern.trim],
@@ -137,7 +137,7 @@ describe('a sheet as another program reads it', () => {
   test('the picture is mirrored once, full size, in its place', () => {
     const r = raster(made.path, 150);
     const spot = made.plan.sheet.layout?.spots[0];
-    const { pattern } = made.plan.wrap.wrap ?? {};
+    const { pattern } = made.plan.wrap;
     if (!spot || !pattern) throw new Error('no spot');
     const { box } = spot;
     const onPage = (fx: number, fy: number) =>
@@ -163,7 +163,7 @@ describe('a sheet as another program reads it', () => {
     );
     const r = raster(path, 200);
     const spot = p.sheet.layout?.spots[0];
-    const { pattern } = p.wrap.wrap ?? {};
+    const { pattern } = p.wrap;
     if (!spot || !pattern) throw new Error('no spot');
     const a = apply(spot.plain, { x: 0, y: 0 });
     let strangers = 0;

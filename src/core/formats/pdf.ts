@@ -30,7 +30,7 @@ import { apply, compose, orientationMap, scale, translate, type Affine } from '.
 import { rectCorners, type Polygon } from '../art/polygon';
 import type { FontId } from '../art/fonts';
 import type { PictureRef } from '../job/job';
-import type { Rect } from '../shapes/straight';
+import type { Rect } from '../shapes/plane';
 import type { Page, PageItem } from '../sheet/pages';
 import { MM_PER_INCH } from '../units/quantity';
 import { liftPixels } from './png';

@@ -1,5 +1,7 @@
-import type { Rect } from '../shapes/straight';
-import type { Pattern } from '../wrap/wrap';
+import type { Affine } from '../art/affine';
+import { contourPath, type Contour } from '../shapes/contour';
+import type { Line } from '../shapes/plane';
+import type { Face, Pattern } from '../wrap/pattern';
 
 const escapeXml = (text: string): string =>
   text.replace(
@@ -7,30 +9,57 @@ const escapeXml = (text: string): string =>
     (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c] ?? c,
   );
 
-const n = (v: number): string => String(Math.round(v * 1e4) / 1e4);
+/** A tenth of a thousandth of a millimetre: finer than any cutter. */
+const n = (v: number): string => String(Math.round(v * 1e4) / 1e4 + 0);
 
-const rect = (id: string, r: Rect, style: string): string =>
-  `<rect id="${id}" x="${n(r.x)}" y="${n(r.y)}" width="${n(r.width)}" height="${n(r.height)}" ${style}/>`;
+const path = (id: string, contour: Contour, style: string): string =>
+  `<path id="${id}" d="${contourPath(contour, n)}" ${style}/>`;
 
-/** The pattern as SVG with one user unit to the millimetre, a layer a zone. For cutters and drawing programs. */
+const line = (id: string, l: Line, style = 'stroke="#14211f" stroke-width="0.25"'): string =>
+  `<line id="${id}" x1="${n(l.from.x)}" y1="${n(l.from.y)}" x2="${n(l.to.x)}" y2="${n(l.to.y)}" ${style}/>`;
+
+const placedAt = (m: Affine): string => `transform="matrix(${m.map(n).join(' ')})"`;
+
+function faceLayers(face: Face, suffix: string): string {
+  const hair = 'fill="none" stroke-width="0.25"';
+  return [
+    `<g id="face${suffix}" ${placedAt(face.matrix)}>`,
+    path(`bleed${suffix}`, face.bleed, `${hair} stroke="#c8371b" stroke-dasharray="3 2"`),
+    path(`trim${suffix}`, face.trim, `${hair} stroke="#14211f"`),
+    ...face.safe.map((c, i) =>
+      path(
+        `safe${suffix}${i > 0 ? `-${i + 1}` : ''}`,
+        c,
+        `${hair} stroke="#4a5a57" stroke-dasharray="0.5 1.5"`,
+      ),
+    ),
+    ...face.noGo.map((z, i) =>
+      path(`stay-clear${suffix}-${i + 1}`, z.contour, 'fill="#c8371b" fill-opacity="0.3"'),
+    ),
+    '</g>',
+  ].join('\n');
+}
+
+/**
+ * The pattern as SVG with one user unit to the millimetre, a layer a zone, arcs as arcs. For cutters and drawing programs; print side
+ * as it is seen on the blank.
+ */
 export function patternSvg(pattern: Pattern, title: string): string {
-  const { bleed, trim, safe, seams, noGo, front } = pattern;
-  const line = 'fill="none" stroke-width="0.25"';
+  const { whole, faces, seams, front, meets, fold, grip, marks } = pattern;
   const lines = [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(bleed.width)}mm" height="${n(bleed.height)}mm" viewBox="${[bleed.x, bleed.y, bleed.width, bleed.height].map(n).join(' ')}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(whole.width)}mm" height="${n(whole.height)}mm" viewBox="${[whole.x, whole.y, whole.width, whole.height].map(n).join(' ')}">`,
     `<title>${escapeXml(title)}</title>`,
-    rect('bleed', bleed, `${line} stroke="#c8371b" stroke-dasharray="3 2"`),
-    rect('trim', trim, `${line} stroke="#14211f"`),
-    rect('safe', safe, `${line} stroke="#4a5a57" stroke-dasharray="0.5 1.5"`),
-    rect('seam-left', seams[0], 'fill="#c8371b" fill-opacity="0.12"'),
-    rect('seam-right', seams[1], 'fill="#c8371b" fill-opacity="0.12"'),
-    ...noGo.map((z, i) => rect(`stay-clear-${i + 1}`, z, 'fill="#c8371b" fill-opacity="0.3"')),
-    `<line id="front" x1="${n(front.x)}" y1="${n(bleed.y)}" x2="${n(front.x)}" y2="${n(trim.y)}" stroke="#14211f" stroke-width="0.25"/>`,
-    ...(pattern.meetsAtMm < trim.width
-      ? [
-          `<line id="meets" x1="${n(pattern.meetsAtMm)}" y1="${n(bleed.y)}" x2="${n(pattern.meetsAtMm)}" y2="${n(trim.y)}" stroke="#14211f" stroke-width="0.25"/>`,
-        ]
-      : []),
+    ...faces.map((f, i) => faceLayers(f, i === 0 ? '' : `-${f.name}`)),
+    ...seams.map((s, i) =>
+      path(i === 0 ? 'seam-left' : 'seam-right', s, 'fill="#c8371b" fill-opacity="0.12"'),
+    ),
+    ...(front ? [line('front', front.line)] : []),
+    ...(meets ? [line('meets', meets)] : []),
+    ...(fold ? [line('fold', fold, 'stroke="#14211f" stroke-width="0.25" stroke-dasharray="4 2"')] : []),
+    ...(grip ? [path('grip', grip, 'fill="none" stroke="#14211f" stroke-width="0.25"')] : []),
+    ...marks.map((m, i) =>
+      line(`mark-${i + 1}`, m.line, 'stroke="#1d2c5e" stroke-width="0.25" stroke-dasharray="1 1"'),
+    ),
     '</svg>',
   ];
   return `${lines.join('\n')}\n`;

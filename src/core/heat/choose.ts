@@ -1,7 +1,7 @@
 import type { Origin } from '../figures/figure';
 import type { Job } from '../job/job';
 import type { Blank } from '../shop/blank';
-import { isOven, type Press } from '../shop/press';
+import { isWrapPress, type Press } from '../shop/press';
 import type { LogEntry, Recipe } from '../shop/records';
 import { coverage, type Coverage } from './coverage';
 import { sameSettings, type HeatSettings } from './settings';
@@ -62,15 +62,18 @@ export function chooseHeat(
   job: Job,
   blank: Blank,
   press: Press,
-  girthMm: number,
+  girthMm: number | null,
   recipes: readonly Recipe[],
   log: readonly LogEntry[],
 ): ChosenHeat | null {
-  const range = startingRange(blank.material, press.kind);
+  // A flat press takes flat blanks, a mat or an oven round ones; a flat piece may lie in an oven too.
+  const fits = press.kind === 'oven' || (press.kind === 'flat') === (blank.shape.kind === 'flat');
+  const range = fits ? startingRange(blank.material, press.kind) : null;
   const proven = provenFor(blank.id, press.id, recipes, log);
-  const needed = isOven(press) ? 1 : coverage(girthMm, press.heaterLengthMm, 1).passesNeeded;
-  const clock = isOven(press) ? 'at-temperature' : press.clock;
-  const start = range && startFrom(range, needed, clock, !isOven(press) && press.autoTimer);
+  const mat = isWrapPress(press) && girthMm !== null ? { lengthMm: press.heaterLengthMm, girthMm } : null;
+  const needed = mat ? coverage(mat.girthMm, mat.lengthMm, 1).passesNeeded : 1;
+  const clock = press.kind === 'oven' ? 'at-temperature' : press.clock;
+  const start = range && startFrom(range, needed, clock, isWrapPress(press) && press.autoTimer);
   const base = proven?.recipe.settings ?? start;
   if (!base) return null;
   const baseOrigin = proven ? 'proven' : 'estimated';
@@ -85,7 +88,7 @@ export function chooseHeat(
     originOf,
     range,
     proven,
-    coverage: isOven(press) ? null : coverage(girthMm, press.heaterLengthMm, settings.passes),
+    coverage: mat && coverage(mat.girthMm, mat.lengthMm, settings.passes),
   };
 }
 

@@ -1,8 +1,18 @@
 import type { Material } from '../shop/blank';
 import type { Estimate } from './dose';
 
-/** Volumetric heat capacity, MJ/(m³ K): handbook values for 304 steel, soda-lime glass and stoneware. */
-const HEAT_CAPACITY: Readonly<Record<Material, number>> = { steel: 3.95, glass: 2.1, ceramic: 2.0 };
+/** Volumetric heat capacity, MJ/(m³ K): handbook values (304 steel, 5xxx aluminium, soda-lime glass, stoneware and so on). */
+const HEAT_CAPACITY: Readonly<Record<Material, number>> = {
+  steel: 3.95,
+  aluminium: 2.43,
+  glass: 2.1,
+  ceramic: 2.0,
+  hardboard: 1.25,
+  FRP: 1.9,
+  acrylic: 1.75,
+  slate: 2.1,
+  polymer: 1.8,
+};
 
 /** Still air with radiation, per face, W/(m² K): usual and range. */
 const H_STILL_AIR = { usual: 10, low: 7, high: 14 } as const;

@@ -10,6 +10,7 @@ export const PRESSURES = [
   'firm',
   'sleeve',
   'film',
+  'tape',
 ] as const;
 export const PEELS = ['hot', 'warm', 'cold', 'quench'] as const;
 export type Peel = (typeof PEELS)[number];

@@ -9,6 +9,7 @@ export const PRESSURE_WORDS: Readonly<Record<Pressure, string>> = {
   firm: 'firm',
   sleeve: 'by the sleeve',
   film: 'by the shrink film',
+  tape: 'by tape wound tight',
 };
 
 export const CLOCK_WORDS: Readonly<Record<Clock, string>> = {

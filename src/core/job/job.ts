@@ -1,14 +1,22 @@
 import '../zodSetup';
 import * as z from 'zod/mini';
 import { colourSchema, daySchema, idSchema, mmSchema, nameSchema, noteSchema } from '../shop/common';
-import { MIRROR_BY, SCHOOLS } from '../shop/settings';
+import { HOLDS, MIRROR_BY, SCHOOLS } from '../shop/settings';
 import { markSchema, PAPER_STATES, VERDICTS } from '../shop/records';
 import { heatSettingsSchema } from '../heat/settings';
 import { FONT_IDS } from '../art/fonts';
 
-export const METHODS = ['soft tape', 'paper strip', 'caliper', 'steel rule'] as const;
+export const METHODS = [
+  'soft tape',
+  'paper strip',
+  'caliper',
+  'string',
+  'steel rule',
+  'maker’s figure',
+] as const;
 export type Method = (typeof METHODS)[number];
-export const PLACES = ['girthTop', 'girthFoot', 'wall'] as const;
+/** Places every job has room for; a blank uses those it has. */
+export const PLACES = ['girthTop', 'girthFoot', 'wall', 'handle', 'width', 'height'] as const;
 export type Place = (typeof PLACES)[number];
 
 /** A reading keeps what was written. `bareUnit` is fixed when typed, so switching units never changes a reading. */
@@ -19,6 +27,21 @@ export const readingSchema = z.strictObject({
   method: z.enum(METHODS),
 });
 export type Reading = z.infer<typeof readingSchema>;
+const readingsSchema = z.array(readingSchema).check(z.maxLength(20));
+
+/** A girth taken at a height of the person's choosing. */
+export const stationSchema = z.strictObject({
+  id: idSchema,
+  fromRimMm: mmSchema(0, 400),
+  readings: readingsSchema,
+});
+
+export const WRAP_FORMS = ['rectangle', 'cone'] as const;
+export type WrapForm = (typeof WRAP_FORMS)[number];
+export const FOLDS = ['left', 'right', 'top'] as const;
+export type Fold = (typeof FOLDS)[number];
+export const FACE_WAYS = ['together', 'one then the other', 'front only'] as const;
+export type FaceWay = (typeof FACE_WAYS)[number];
 
 export const pictureRefSchema = z.strictObject({
   id: idSchema,
@@ -76,19 +99,43 @@ export const jobSchema = z.strictObject({
   blankId: z.nullable(idSchema),
   prepared: z.array(z.string().check(z.maxLength(160))).check(z.maxLength(20)),
   readings: z.strictObject({
-    girthTop: z.array(readingSchema).check(z.maxLength(20)),
-    girthFoot: z.array(readingSchema).check(z.maxLength(20)),
-    wall: z.array(readingSchema).check(z.maxLength(20)),
+    girthTop: readingsSchema,
+    girthFoot: readingsSchema,
+    wall: readingsSchema,
+    handle: readingsSchema,
+    width: readingsSchema,
+    height: readingsSchema,
   }),
+  stations: z.array(stationSchema).check(z.maxLength(22)),
   wrap: z.strictObject({
     school: z.nullable(z.enum(SCHOOLS)),
-    topSetbackMm: z.nullable(mmSchema(0, 200)),
-    footSetbackMm: z.nullable(mmSchema(0, 200)),
+    form: z.nullable(z.enum(WRAP_FORMS)),
+    hold: z.nullable(z.enum(HOLDS)),
+    topSetbackMm: z.nullable(mmSchema(0, 390)),
+    footSetbackMm: z.nullable(mmSchema(0, 390)),
+    /** Heights below the rim the paper covers on a shaped wall; null for the tallest that lies flat. */
+    band: z.nullable(z.strictObject({ topMm: mmSchema(0, 400), footMm: mmSchema(0, 400) })),
     /** Per school: margin each end, lap, over or gap. */
     amountMm: z.nullable(mmSchema(0, 200)),
     lapOver: z.enum(['left', 'right']),
+    /** Where the seam runs, degrees to the right of the front; null at the back, opposite it. */
+    seamDeg: z.nullable(z.number().check(z.gte(-180), z.lte(180))),
     bleedMm: z.nullable(mmSchema(0, 15)),
+    bleedRimMm: z.nullable(mmSchema(0, 15)),
+    bleedFootMm: z.nullable(mmSchema(0, 15)),
+    bleedEndsMm: z.nullable(mmSchema(0, 15)),
     safeMm: z.nullable(mmSchema(0, 30)),
+    /** An edge left plain and uncut, to hold the paper by. */
+    grip: z.nullable(z.enum(['rim', 'foot'])),
+    /** The person's own pencil marks, mm along the wrap from its left end. */
+    marks: z
+      .array(z.strictObject({ id: idSchema, alongMm: z.number().check(z.gte(0), z.lte(1300)) }))
+      .check(z.maxLength(6)),
+    /** Flat blanks: bleed past the edge only, or paper folded over edge and back. */
+    edge: z.nullable(z.enum(['bleed', 'parcel'])),
+    turnInMm: z.nullable(mmSchema(0, 60)),
+    fold: z.enum(FOLDS),
+    faces: z.enum(FACE_WAYS),
   }),
   art: z.strictObject({
     picture: z.nullable(pictureRefSchema),
@@ -126,15 +173,29 @@ export function newJob(id: string, name: string): Job {
     note: '',
     blankId: null,
     prepared: [],
-    readings: { girthTop: [], girthFoot: [], wall: [] },
+    readings: { girthTop: [], girthFoot: [], wall: [], handle: [], width: [], height: [] },
+    stations: [],
     wrap: {
       school: null,
+      form: null,
+      hold: null,
       topSetbackMm: null,
       footSetbackMm: null,
+      band: null,
       amountMm: null,
       lapOver: 'right',
+      seamDeg: null,
       bleedMm: null,
+      bleedRimMm: null,
+      bleedFootMm: null,
+      bleedEndsMm: null,
       safeMm: null,
+      grip: null,
+      marks: [],
+      edge: null,
+      turnInMm: null,
+      fold: 'left',
+      faces: 'together',
     },
     art: { picture: null, placement: START_PLACEMENT, words: null },
     sheet: { paperId: null, gapMm: 4, mirrorBy: null },

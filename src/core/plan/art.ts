@@ -1,11 +1,11 @@
 import { placePicture, type Edge, type Placed } from '../art/place';
-import { runsOutMm, setWords, touches, type SetWords } from '../art/words';
+import { runsOutOf, runsPast, setWords, touches, type SetWords } from '../art/words';
 import { figure, type Figure, type Finding } from '../figures/figure';
 import type { Job } from '../job/job';
 import type { Blank } from '../shop/blank';
 import { say, type Phrase } from '../units/phrase';
 import { mm, ppi } from '../units/quantity';
-import type { Pattern } from '../wrap/wrap';
+import { mainFace, type Pattern } from '../wrap/pattern';
 import { finding, type Section } from './section';
 import type { WrapSection } from './wrap';
 
@@ -72,13 +72,10 @@ function pictureFindings(placed: Placed, bleedMm: number, fit: boolean, blank: B
 
 function wordsFindings(set: SetWords, pattern: Pattern): Finding[] {
   const found: Finding[] = [];
-  const front = {
-    x: pattern.front.x - pattern.front.wellMm / 2,
-    y: -1e6,
-    width: pattern.front.wellMm,
-    height: 2e6,
-  };
-  const out = runsOutMm(set.box, pattern.safe);
+  const face = mainFace(pattern);
+  const out = face.safe.length === 0 ? 0 : runsOutOf(set.box, face.safe);
+  const { front } = pattern;
+  const past = front ? runsPast(set.box, front.x - front.wellMm / 2, front.x + front.wellMm / 2) : 0;
   if (set.missing.length > 0)
     found.push(
       finding(
@@ -88,7 +85,12 @@ function wordsFindings(set: SetWords, pattern: Pattern): Finding[] {
         say`This lettering has no ${set.missing.map((l) => `“${l}”`).join(', ')}. Choose another lettering or another spelling.`,
       ),
     );
-  if (touches(set.box, pattern.noGo))
+  if (
+    touches(
+      set.box,
+      face.noGo.map((z) => z.contour),
+    )
+  )
     found.push(finding('art', 'nogo', 'heed', say`The words run into a part to stay clear of. Move them.`));
   if (touches(set.box, pattern.seams))
     found.push(
@@ -103,19 +105,14 @@ function wordsFindings(set: SetWords, pattern: Pattern): Finding[] {
         say`The words stand ${mm(out)} past the safe edge. Move them or make them smaller.`,
       ),
     );
-  if (runsOutMm(set.box, front) > 0)
+  if (past > 0)
     found.push(
-      finding(
-        'art',
-        'front',
-        'note',
-        say`The words run ${mm(runsOutMm(set.box, front))} past what is seen from the front.`,
-      ),
+      finding('art', 'front', 'note', say`The words run ${mm(past)} past what is seen from the front.`),
     );
   return found;
 }
 
-function figuresOf(job: Job, placed: Placed | null, set: SetWords | null): Figure[] {
+function figuresOf(job: Job, placed: Placed | null, set: SetWords | null, flat: boolean): Figure[] {
   const { picture } = job.art;
   const figures: Figure[] = [];
   if (placed && picture) {
@@ -126,7 +123,7 @@ function figuresOf(job: Job, placed: Placed | null, set: SetWords | null): Figur
         quantity: mm(placed.widthMm),
         origin: 'reckoned',
         working: say`wide, ${mm(placed.heightMm)} tall, from ${String(picture.widthPx)} × ${String(picture.heightPx)} px`,
-        inputs: ['wrap.length', 'wrap.height'],
+        inputs: flat ? ['wrap.size'] : ['wrap.length', 'wrap.height'],
       }),
       figure({
         id: 'art.ppi',
@@ -153,9 +150,14 @@ function figuresOf(job: Job, placed: Placed | null, set: SetWords | null): Figur
   return figures;
 }
 
+/** Least the picture runs past a cut edge, mm. */
+const edgeBleed = ({ pattern }: WrapSection): number =>
+  pattern ? Math.max(0, Math.min(-pattern.bleed.x, -pattern.bleed.y)) : 0;
+
 export function planArt(job: Job, wrap: WrapSection, blank: Blank | null): ArtSection {
   const shared = { terrace: 'art' as const };
-  if (!wrap.wrap || !blank)
+  const { pattern } = wrap;
+  if (!pattern || !blank)
     return {
       ...shared,
       progress: 'todo',
@@ -165,14 +167,21 @@ export function planArt(job: Job, wrap: WrapSection, blank: Blank | null): ArtSe
       placed: null,
       words: null,
     };
-  const { pattern } = wrap.wrap;
   const { picture, placement, words } = job.art;
   const placed =
-    picture && placePicture(picture.widthPx, picture.heightPx, placement, pattern.trim, pattern.bleed);
+    picture &&
+    placePicture(
+      picture.widthPx,
+      picture.heightPx,
+      placement,
+      pattern.trim,
+      pattern.bleed,
+      mainFace(pattern).bleed,
+    );
   const set = words && setWords(words, pattern.trim);
   const findings = [
     ...(picture || words ? [] : [finding('art', 'none', 'stop', say`Bring a picture, or set some words.`)]),
-    ...(placed ? pictureFindings(placed, wrap.bleedMm, placement.base === 'fit', blank) : []),
+    ...(placed ? pictureFindings(placed, edgeBleed(wrap), placement.base === 'fit', blank) : []),
     ...(set ? wordsFindings(set, pattern) : []),
   ];
   const stopped = findings.some((f) => f.level === 'stop');
@@ -187,7 +196,7 @@ export function planArt(job: Job, wrap: WrapSection, blank: Blank | null): ArtSe
           : words
             ? say`“${words.text}”`
             : say`no picture yet`,
-    figures: figuresOf(job, placed, set),
+    figures: figuresOf(job, placed, set, pattern.form === 'flat'),
     findings,
     placed,
     words: set,

@@ -1,16 +1,14 @@
-import { figure } from '../figures/figure';
+import { figure, type Figure } from '../figures/figure';
 import type { Job } from '../job/job';
-import { nominalWallMm, sideOutline, sideZones, type SideZones } from '../shapes/straight';
-import type { Blank } from '../shop/blank';
+import { formOf, wallOf } from '../shapes/round';
+import { isFlat, isRound, type Blank, type FlatBlank, type RoundBlank } from '../shop/blank';
 import type { Shop } from '../shop/shop';
 import { say } from '../units/phrase';
-import { fineMm, mm, word } from '../units/quantity';
+import { count, fineMm, mm, word } from '../units/quantity';
 import { finding, type Section } from './section';
 
 export interface BlankSection extends Section<'blank'> {
   readonly blank: Blank | null;
-  readonly zones: SideZones | null;
-  readonly outline: string | null;
   /** Things to do to the blank before measuring. */
   readonly toPrepare: readonly string[];
 }
@@ -20,31 +18,52 @@ const preparationsOf = (b: Blank): readonly string[] => [
   ...(b.film ? ['Peel the film before wrapping'] : []),
 ];
 
-function figuresOf(b: Blank) {
-  const s = b.shape;
-  return [
+function acrossFigures({ shape }: RoundBlank): Figure[] {
+  const first = shape.sections[0];
+  const last = shape.sections.at(-1);
+  if (!first || !last) return [];
+  const form = formOf(shape);
+  const listed = say`as listed; rounded, and coated since`;
+  const across = (id: string, label: string, value: number): Figure =>
     figure({
-      id: 'blank.diameter',
-      label: 'Across, maker’s figure',
-      quantity: mm(s.diameterMm),
+      id,
+      label,
+      quantity: mm(value),
       origin: 'estimated',
-      spread: [s.diameterMm - 1, s.diameterMm + 1],
-      working: say`as listed; rounded, and coated since`,
-    }),
+      spread: [value - 1, value + 1],
+      working: listed,
+    });
+  if (form === 'straight') return [across('blank.across', 'Across, maker’s figure', first.acrossMm)];
+  const widest = Math.max(...shape.sections.map((v) => v.acrossMm));
+  return [
+    across('blank.across', 'Across near the rim', first.acrossMm),
+    ...(form === 'shaped' ? [across('blank.widest', 'Widest', widest)] : []),
+    across('blank.acrossFoot', 'Across near the foot', last.acrossMm),
+  ];
+}
+
+function roundFigures(b: RoundBlank): Figure[] {
+  const { shape } = b;
+  const wall = wallOf(shape);
+  const tall = wall.footMm - wall.topMm;
+  return [
+    ...acrossFigures(b),
     figure({
       id: 'blank.height',
       label: 'Height over all',
-      quantity: mm(s.heightMm),
+      quantity: mm(shape.heightMm),
       origin: 'estimated',
       working: say`as listed`,
     }),
     figure({
       id: 'blank.wall',
-      label: 'Straight wall',
-      quantity: mm(nominalWallMm(s)),
+      label: formOf(shape) === 'shaped' ? 'Coated wall' : 'Straight wall',
+      quantity: mm(tall),
       origin: 'reckoned',
-      working: say`less ${mm(s.lipMm)} lip and ${mm(s.footMm)} rounded foot`,
-      arithmetic: [say`${mm(s.heightMm)} − ${mm(s.lipMm)} − ${mm(s.footMm)} = ${mm(nominalWallMm(s))}`],
+      working: say`less ${mm(wall.topMm)} at the rim and ${mm(shape.heightMm - wall.footMm)} at the foot`,
+      arithmetic: [
+        say`${mm(shape.heightMm)} − ${mm(wall.topMm)} − ${mm(shape.heightMm - wall.footMm)} = ${mm(tall)}`,
+      ],
       inputs: ['blank.height'],
     }),
     figure({
@@ -54,17 +73,74 @@ function figuresOf(b: Blank) {
       origin: 'estimated',
       working: b.wall === 'vacuum' ? say`two skins with nothing between: heats fast` : say`one solid wall`,
     }),
+    ...(shape.handle
+      ? [
+          figure({
+            id: 'blank.handle',
+            label: 'Handle, across',
+            quantity: mm(shape.handle.widthMm),
+            origin: 'estimated',
+            working: say`${mm(shape.handle.heightMm)} tall; the paper ends on both sides of it`,
+          }),
+        ]
+      : []),
+  ];
+}
+
+const EDGE_NOTES = {
+  plain: 'edge takes no dye',
+  coated: 'edge is coated too: bleed colours it',
+  rough: 'rough edge: fold the paper over it',
+} as const;
+
+function flatFigures(b: FlatBlank): Figure[] {
+  const { outline, holes, faces, edge } = b.shape;
+  return [
     figure({
-      id: 'blank.coat',
-      label: 'Coating',
-      quantity: word(b.coating.finish),
+      id: 'blank.width',
+      label: 'Width over all',
+      quantity: mm(outline.widthMm),
+      origin: 'estimated',
+      spread: [outline.widthMm - 1, outline.widthMm + 1],
+      working: say`${outline.form}, as listed`,
+    }),
+    figure({
+      id: 'blank.height',
+      label: 'Height over all',
+      quantity: mm(outline.heightMm),
+      origin: 'estimated',
+      spread: [outline.heightMm - 1, outline.heightMm + 1],
+      working: say`as listed`,
+    }),
+    figure({
+      id: 'blank.thick',
+      label: 'Thickness',
+      quantity: fineMm(b.wallMm),
+      origin: 'estimated',
+      working: say`${EDGE_NOTES[edge]}`,
+    }),
+    figure({
+      id: 'blank.faces',
+      label: 'Printed faces',
+      quantity: count(faces, 'face'),
       origin: 'reckoned',
       working:
-        b.coating.colour.toLowerCase() === '#ffffff'
-          ? say`white: the blank is the white of the picture`
-          : say`tinted: white in the picture shows as this tint`,
+        holes.length > 0
+          ? say`${count(holes.length, 'hole or slot', 'holes and slots')} to stay clear of`
+          : say`no holes`,
     }),
   ];
+}
+
+function coatFigure(b: Blank): Figure {
+  const { finish, colour, stock } = b.coating;
+  const working =
+    stock === 'clear'
+      ? say`clear: the picture shows little until something opaque is behind it`
+      : colour.toLowerCase() === '#ffffff'
+        ? say`white: the blank is the white of the picture`
+        : say`tinted: white in the picture shows as this tint`;
+  return figure({ id: 'blank.coat', label: 'Coating', quantity: word(finish), origin: 'reckoned', working });
 }
 
 export function planBlank(job: Job, shop: Shop): BlankSection {
@@ -81,22 +157,25 @@ export function planBlank(job: Job, shop: Shop): BlankSection {
       figures: [],
       findings: [finding('blank', 'none', 'stop', text)],
       blank: null,
-      zones: null,
-      outline: null,
       toPrepare: [],
     };
   }
   const toPrepare = preparationsOf(blank);
   const left = toPrepare.filter((p) => !job.prepared.includes(p));
+  const shape = isRound(blank) ? roundFigures(blank) : isFlat(blank) ? flatFigures(blank) : [];
   return {
     terrace: 'blank',
     progress: left.length === 0 ? 'done' : 'ready',
     summary: say`${blank.name}`,
-    figures: figuresOf(blank),
-    findings: left.map((p, i) => finding('blank', `prepare-${i}`, 'note', say`${p}.`)),
+    figures: [...shape, coatFigure(blank)],
+    findings: [
+      ...left.map((p, i) => finding('blank', `prepare-${i}`, 'note', say`${p}.`)),
+      ...blank.cautions.map((c, i) => finding('blank', `caution-${i}`, 'note', say`${c}`)),
+      ...(blank.needs.length > 0
+        ? [finding('blank', 'needs', 'note', say`To finish it you need: ${blank.needs.join(', ')}.`)]
+        : []),
+    ],
     blank,
-    zones: sideZones(blank.shape),
-    outline: sideOutline(blank.shape),
     toPrepare,
   };
 }

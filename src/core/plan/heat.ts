@@ -5,13 +5,14 @@ import { equalDose } from '../heat/dose';
 import { CLOCK_WORDS, PEEL_NOTES, PRESSURE_WORDS } from '../heat/words';
 import type { Job } from '../job/job';
 import { prePressSteps } from '../run/steps';
-import type { Blank } from '../shop/blank';
-import { isOven, type Press } from '../shop/press';
+import { isFlat, isRound, type Blank } from '../shop/blank';
+import { isFlatPress, isWrapPress, type FlatPress, type Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, count, degrees, mm, seconds, word } from '../units/quantity';
 import { finding, type Section } from './section';
 import type { WrapSection } from './wrap';
+import { edgeWay } from './wrapFlat';
 
 export interface HeatSection extends Section<'heat'> {
   readonly press: Press | null;
@@ -77,7 +78,7 @@ function reachFigures(c: ChosenHeat): Figure[] {
     quantity: count(c.settings.passes, 'pass', 'passes'),
     origin: c.originOf.passes,
     working:
-      cover && c.settings.passes > 1 ? say`turned ${degrees(cover.turnDeg)} between` : say`all round at once`,
+      c.settings.passes > 1 && cover ? say`turned ${degrees(cover.turnDeg)} between` : say`all round at once`,
   });
   if (!cover) return [passes];
   const [least, most] = cover.exposures;
@@ -131,10 +132,52 @@ function modelFigures(c: ChosenHeat, cool: ReturnType<typeof touchSafe>): Figure
   return figures;
 }
 
-function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection): Finding[] {
-  if (!wrap.wrap) return [];
-  const tall = wrap.wrap.height.value;
-  if (isOven(press)) {
+/** A flat press: does the platen hold the piece, and does it open far enough. */
+function platenFindings(press: FlatPress, wrap: WrapSection, blank: Blank): Finding[] {
+  const found: Finding[] = [];
+  const box = wrap.pattern?.trim;
+  if (box) {
+    const [short, long] = box.width < box.height ? [box.width, box.height] : [box.height, box.width];
+    const [a, b] =
+      press.platenWidthMm < press.platenHeightMm
+        ? [press.platenWidthMm, press.platenHeightMm]
+        : [press.platenHeightMm, press.platenWidthMm];
+    if (short > a || long > b)
+      found.push(
+        finding(
+          'heat',
+          'platen',
+          'stop',
+          say`The piece is ${mm(box.width)} × ${mm(box.height)}, the platen ${mm(a)} × ${mm(b)}: its edges would get no heat. Choose a larger press.`,
+        ),
+      );
+  }
+  if (blank.wallMm > press.openingMm)
+    found.push(
+      finding(
+        'heat',
+        'opening',
+        'stop',
+        say`${press.name} closes on ${mm(press.openingMm)} at most; this is ${mm(blank.wallMm)} thick.`,
+      ),
+    );
+  else if (press.opens === 'clamshell' && blank.wallMm > 8)
+    found.push(
+      finding(
+        'heat',
+        'pinch',
+        'heed',
+        say`A clamshell pinches thick pieces at its hinge. Pack the open side level, or use a press that closes flat.`,
+      ),
+    );
+  return found;
+}
+
+function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection, blank: Blank): Finding[] {
+  if (isFlatPress(press)) return platenFindings(press, wrap, blank);
+  if (!wrap.round) return [];
+  const tall = wrap.round.height.value;
+  if (!isWrapPress(press)) {
     return tall > press.insideHeightMm
       ? [
           finding(
@@ -147,7 +190,13 @@ function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection): Finding[
       : [];
   }
   const found: Finding[] = [];
-  const across = wrap.wrap.closing.value / Math.PI;
+  const [wide, narrow] = [wrap.round.topArc.value, wrap.round.footArc.value].sort((a, b) => b - a) as [
+    number,
+    number,
+  ];
+  const handleMm = isRound(blank) ? (blank.shape.handle?.widthMm ?? 0) : 0;
+  const across = (wide + handleMm) / Math.PI;
+  const tapersMm = (wide - narrow) / Math.PI;
   if (across < press.smallestDiameterMm || across > press.largestDiameterMm) {
     found.push(
       finding(
@@ -158,6 +207,15 @@ function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection): Finding[
       ),
     );
   }
+  if (tapersMm > 4)
+    found.push(
+      finding(
+        'heat',
+        'cone',
+        'heed',
+        say`The wall tapers by ${mm(tapersMm)}: a straight mat presses the wide end only. Use a tapered mat, pack the narrow end, or the oven.`,
+      ),
+    );
   if (tall > press.heaterHeightMm)
     found.push(
       finding(
@@ -192,15 +250,15 @@ function schoolFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
   const { settings: s, range } = c;
   const found: Finding[] = [];
   if (s.peel === 'quench' && blank.material !== 'ceramic') {
-    const glass = blank.material === 'glass';
+    const glass = blank.material === 'glass' || blank.material === 'slate';
     found.push(
       finding(
         'heat',
         'quench',
         glass ? 'stop' : 'heed',
         glass
-          ? say`Never quench glass: it shatters. Peel hot or warm.`
-          : say`Quenching is a ceramic habit; a vacuum wall may warp. Peel hot or cold.`,
+          ? say`Never quench ${blank.material}: it shatters. Let it cool slowly.`
+          : say`Quenching is a ceramic habit; this may warp. Peel hot or cold.`,
       ),
     );
   }
@@ -226,7 +284,7 @@ function schoolFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
         say`${seconds(s.dwellS)} is outside the usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])} a pass.`,
       ),
     );
-  if (!isOven(press) && press.autoTimer && s.passes > 1 && s.fallBackC === null)
+  if (isWrapPress(press) && press.autoTimer && s.passes > 1 && s.fallBackC === null)
     found.push(
       finding(
         'heat',
@@ -269,7 +327,8 @@ export function planHeat(
     chosen: null,
     touchSafeS: 0,
   };
-  if (!blank || girthMm === null) return { ...nothing, summary: say`after the blank`, findings: [] };
+  if (!blank || (girthMm === null && blank.shape.kind === 'round'))
+    return { ...nothing, summary: say`after the blank`, findings: [] };
   if (!press)
     return {
       ...nothing,
@@ -292,7 +351,7 @@ export function planHeat(
     };
   const solidMm = blank.wallMm * (blank.wall === 'vacuum' ? 2 : 1);
   const cool = touchSafe(blank.material, solidMm, chosen.settings.platenC);
-  const findings = [...reachFindings(chosen, press, wrap), ...schoolFindings(chosen, blank, press)];
+  const findings = [...reachFindings(chosen, press, wrap, blank), ...schoolFindings(chosen, blank, press)];
   const { settings: s } = chosen;
   return {
     terrace: 'heat',
@@ -302,7 +361,11 @@ export function planHeat(
     findings,
     press,
     chosen,
-    preSteps: prePressSteps(s, blank, press, seamStep(job, wrap)),
+    preSteps: prePressSteps(s, blank, press, {
+      seam: seamStep(job, wrap),
+      bothFaces: (wrap.pattern?.faces.length ?? 1) > 1,
+      parcel: isFlat(blank) && edgeWay(job, blank) === 'parcel',
+    }),
     touchSafeS: Math.round(cool.high),
   };
 }

@@ -37,17 +37,15 @@ export function planLook(job: Job, shop: Shop, heat: HeatSection, press: PressSe
           }),
         ]
       : []),
-    ...ranked
-      .slice(0, 3)
-      .map((c, i) =>
-        figure({
-          id: `look.cause-${i}`,
-          label: c.label,
-          quantity: ratio(c.share),
-          origin: 'estimated',
-          working: say`${c.change}`,
-        }),
-      ),
+    ...ranked.slice(0, 3).map((c, i) =>
+      figure({
+        id: `look.cause-${i}`,
+        label: c.label,
+        quantity: ratio(c.share),
+        origin: 'estimated',
+        working: say`${c.change}`,
+      }),
+    ),
   ];
   const pressed = press.good + press.spoiled > 0;
   return {

@@ -1,64 +1,60 @@
 import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
-import { meanOf, measured, minus, scaled, standardU, type Uncertain } from '../figures/uncertain';
+import { within95 } from '../figures/coverage';
+import { minus, scaled, type Uncertain } from '../figures/uncertain';
 import { PLACES, type Job, type Place } from '../job/job';
-import {
-  ODD_BEYOND_MM,
-  PLACE_NAMES,
-  readPlace,
-  uniformU,
-  type PlaceReadings,
-  type Tape,
-} from '../readings/readings';
-import { nominalWallMm } from '../shapes/straight';
-import type { Blank } from '../shop/blank';
+import { placesOf } from '../readings/places';
+import { ODD_BEYOND_MM, readPlace, type PlaceReadings, type Tape } from '../readings/readings';
+import type { Problem } from '../result';
+import { isFlat, isRound, type Blank } from '../shop/blank';
 import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';
 import { count, fineMm, mm } from '../units/quantity';
+import { shapeFindings } from './consistency';
 import { finding, type Section } from './section';
+import { flatSolid, middleGirth, roundSolid, type RoundSolid, type Solid } from './solid';
 
 export interface MeasureSection extends Section<'measure'> {
-  readonly places: Readonly<Record<Place, PlaceReadings>>;
-  /** Girth of the bare surface and height of the straight wall, taken or, failing that, from the maker. */
+  /** Every place of this blank, in the order it is measured. */
+  readonly places: readonly PlaceReadings[];
+  /** The blank as far as it is known; null before one is chosen or where the readings cannot be one. */
+  readonly solid: Solid | null;
+  /** Right round the middle of a round wall. */
   readonly girth: Uncertain | null;
-  readonly wall: Uncertain | null;
 }
-
-/** A maker's diameter is good to about a millimetre, a height to two (uniform). */
-const MAKER_DIAMETER_HALF_WIDTH_MM = 1;
-const MAKER_HEIGHT_HALF_WIDTH_MM = 2;
-/** Beyond this a straight wrap visibly opens or laps from rim to foot. */
-const STRAIGHT_WITHIN_MM = 1.5;
-const CLEARLY_TAPERED_MM = 4;
-const COVERAGE_FACTOR_95 = 1.96;
 
 function tapeOf(shop: Shop, paperMm: number): Tape {
   const { tape, units } = shop.settings;
   return {
     thicknessMm: tape.thicknessMm,
     finestMm: tape.finestMm,
+    stringMm: tape.stringMm,
     inchDenominator: units.inchDenominator,
     paperMm,
   };
 }
 
-function placeFigure(p: PlaceReadings): Figure | null {
-  if (!p.value || p.rawMeanMm === null) return null;
+function howTaken(p: PlaceReadings): Phrase {
   const read = p.items.filter((i) => i.surfaceMm !== null);
   const method = read[0]?.reading.method ?? 'soft tape';
   const same = read.every((i) => i.reading.method === method);
-  const by = !same ? 'mixed methods' : method;
-  const working: Phrase =
-    p.place === 'wall' || method === 'steel rule'
-      ? say`${by}, ${count(read.length, 'reading')}`
-      : method === 'caliper' && same
-        ? say`caliper ${mm(p.rawMeanMm)} × π`
-        : say`${by} ${mm(p.rawMeanMm)} less ${fineMm(-p.correctionMm)} of its thickness`;
+  const raw = p.rawMeanMm ?? 0;
+  const less = p.place.gapMm > 0 ? say`, less the handle` : say``;
+  if (!same) return say`mixed methods, ${count(read.length, 'reading')}`;
+  if (p.place.kind === 'length' || method === 'steel rule')
+    return say`${method}, ${count(read.length, 'reading')}`;
+  if (method === 'caliper' || method === 'maker’s figure') return say`${method} ${mm(raw)} × π${less}`;
+  return say`${method} ${mm(raw)} less ${fineMm(-p.correctionMm)} of its thickness`;
+}
+
+function placeFigure(p: PlaceReadings): Figure | null {
+  if (!p.value || p.rawMeanMm === null) return null;
+  const read = p.items.filter((i) => i.surfaceMm !== null);
   return figure({
-    id: `measure.${p.place}`,
-    label: PLACE_NAMES[p.place],
+    id: `measure.${p.place.id}`,
+    label: p.place.name,
     quantity: mm(p.value.value),
     origin: 'taken',
-    working,
+    working: howTaken(p),
     arithmetic: read.map(
       (i) =>
         say`“${i.reading.text}” by ${i.reading.method}: ${mm(i.rawMm ?? 0)} → ${mm(i.surfaceMm ?? 0)}${i.odd ? ' (stands apart)' : ''}`,
@@ -69,91 +65,76 @@ function placeFigure(p: PlaceReadings): Figure | null {
 
 function readingFindings(p: PlaceReadings): Finding[] {
   return p.items.flatMap((i): Finding[] => {
+    const id = `${p.place.id}.${i.reading.id}`;
     if (i.problem)
-      return [
-        finding(
-          'measure',
-          `${p.place}.${i.reading.id}`,
-          'stop',
-          say`${i.problem.where}: ${i.problem.what} ${i.problem.wayOut}`,
-        ),
-      ];
+      return [finding('measure', id, 'stop', say`${i.problem.where}: ${i.problem.what} ${i.problem.wayOut}`)];
     if (i.odd)
       return [
         finding(
           'measure',
-          `${p.place}.${i.reading.id}`,
+          id,
           'heed',
-          say`${PLACE_NAMES[p.place]}: “${i.reading.text}” stands more than ${mm(ODD_BEYOND_MM)} from the others. Measure again, or take it out.`,
+          say`${p.place.name}: “${i.reading.text}” stands more than ${mm(ODD_BEYOND_MM)} from the others. Measure again, or take it out.`,
         ),
       ];
     return [];
   });
 }
 
-function girthFindings(
-  top: Uncertain | null,
-  foot: Uncertain | null,
-  girth: Uncertain,
-  makerMm: number,
-): Finding[] {
-  const found: Finding[] = [];
-  if (top && foot) {
-    const apart = minus(top, foot);
-    const d = Math.abs(apart.value);
-    if (d > STRAIGHT_WITHIN_MM && d > COVERAGE_FACTOR_95 * standardU(apart)) {
-      const wide = apart.value > 0 ? 'rim' : 'foot';
-      found.push(
-        finding(
-          'measure',
-          'taper',
-          d > CLEARLY_TAPERED_MM ? 'stop' : 'heed',
-          say`Wider at the ${wide} by ${mm(d)}: this blank tapers. A straight wrap will open at that end. Measure both again.`,
-        ),
-      );
-    }
-  }
-  if ((top || foot) && Math.abs(girth.value / makerMm - 1) > 0.06) {
-    found.push(
-      finding(
-        'measure',
-        'maker',
-        'heed',
-        say`The maker’s figure gives ${mm(makerMm)} round, your readings ${mm(girth.value)}. Is this the right blank?`,
-      ),
-    );
-  }
-  return found;
+/** A figure nobody took, with the range it may have. */
+function assumed(
+  id: string,
+  label: string,
+  value: Uncertain,
+  working: Phrase,
+  inputs: readonly string[],
+): Figure {
+  const half = within95(value);
+  return figure({
+    id,
+    label,
+    quantity: mm(value.value),
+    origin: 'estimated',
+    spread: [value.value - half, value.value + half],
+    working,
+    inputs,
+    ...uncertaintyOf(value),
+  });
 }
 
-function girthFigures(top: Uncertain | null, foot: Uncertain | null, girth: Uncertain): Figure[] {
-  const taken = top !== null || foot !== null;
-  const both = top && foot;
-  return [
-    figure({
-      id: 'measure.girth',
-      label: 'Round the wall',
-      quantity: mm(girth.value),
-      origin: taken ? 'reckoned' : 'estimated',
-      working: both
-        ? say`mean of rim ${mm(top.value)} and foot ${mm(foot.value)}`
-        : taken
-          ? say`one place only`
-          : say`maker’s diameter × π; not measured yet`,
-      arithmetic: both ? [say`(${mm(top.value)} + ${mm(foot.value)}) ÷ 2 = ${mm(girth.value)}`] : [],
-      inputs: taken
-        ? [...(top ? ['measure.girthTop'] : []), ...(foot ? ['measure.girthFoot'] : [])]
-        : ['blank.diameter'],
-      ...(taken
-        ? {}
-        : {
-            spread: [
-              girth.value - COVERAGE_FACTOR_95 * standardU(girth),
-              girth.value + COVERAGE_FACTOR_95 * standardU(girth),
-            ] as const,
-          }),
-      ...uncertaintyOf(girth),
-    }),
+function roundFigures(s: RoundSolid, taken: (id: string) => boolean): Figure[] {
+  const girth = middleGirth(s);
+  const both = taken('girthTop') && taken('girthFoot');
+  const any = both || taken('girthTop') || taken('girthFoot');
+  const label = s.form === 'straight' ? 'Round the wall' : 'Round the middle';
+  const working =
+    s.form === 'shaped'
+      ? say`from the profile through ${count(s.girths.length, 'girth')}`
+      : both
+        ? say`mean of rim ${mm(s.top.value)} and foot ${mm(s.foot.value)}`
+        : any
+          ? say`one place measured, the other from the maker`
+          : say`maker’s width × π; not measured yet`;
+  const inputs = [
+    ...(taken('girthTop') ? ['measure.girthTop'] : []),
+    ...(taken('girthFoot') ? ['measure.girthFoot'] : []),
+  ];
+  const figures = [
+    any
+      ? figure({
+          id: 'measure.girth',
+          label,
+          quantity: mm(girth.value),
+          origin: 'reckoned',
+          working,
+          arithmetic:
+            both && s.form !== 'shaped'
+              ? [say`(${mm(s.top.value)} + ${mm(s.foot.value)}) ÷ 2 = ${mm(girth.value)}`]
+              : [],
+          inputs,
+          ...uncertaintyOf(girth),
+        })
+      : assumed('measure.girth', label, girth, working, ['blank.across']),
     figure({
       id: 'measure.diameter',
       label: 'Across',
@@ -164,89 +145,117 @@ function girthFigures(top: Uncertain | null, foot: Uncertain | null, girth: Unce
       ...uncertaintyOf(scaled(girth, 1 / Math.PI)),
     }),
   ];
+  if (s.form === 'tapered') {
+    const apart = minus(s.top, s.foot);
+    figures.push(
+      figure({
+        id: 'measure.taper',
+        label: apart.value >= 0 ? 'Narrower at the foot by' : 'Narrower at the rim by',
+        quantity: mm(Math.abs(apart.value)),
+        origin: 'reckoned',
+        working: say`of girth, over ${mm(s.slant.value)} of wall`,
+        inputs,
+        ...uncertaintyOf(apart),
+      }),
+    );
+  }
+  return figures;
 }
 
-function wallFigure(wall: Uncertain): Figure {
-  return figure({
-    id: 'measure.wall',
-    label: PLACE_NAMES.wall,
-    quantity: mm(wall.value),
-    origin: 'estimated',
-    spread: [wall.value - MAKER_HEIGHT_HALF_WIDTH_MM, wall.value + MAKER_HEIGHT_HALF_WIDTH_MM],
-    working: say`maker’s figure; not measured yet`,
-    inputs: ['blank.wall'],
-    ...uncertaintyOf(wall),
-  });
+function figuresOf(solid: Solid, places: readonly PlaceReadings[]): Figure[] {
+  const taken = (id: string) => places.some((p) => p.place.id === id && p.value !== null);
+  const own = places.map(placeFigure).filter((f) => f !== null);
+  const maker = say`maker’s figure; not measured yet`;
+  if (solid.kind === 'flat')
+    return [
+      ...own,
+      ...(taken('width')
+        ? []
+        : [assumed('measure.width', 'Width over all', solid.width, maker, ['blank.width'])]),
+      ...(taken('height')
+        ? []
+        : [assumed('measure.height', 'Height over all', solid.height, maker, ['blank.height'])]),
+    ];
+  const [girths, rest] = [own.filter((f) => /irth/.test(f.id)), own.filter((f) => !/irth/.test(f.id))];
+  return [
+    ...girths,
+    ...roundFigures(solid, taken),
+    ...rest,
+    ...(taken('wall')
+      ? []
+      : [assumed('measure.wall', 'Height of the wall', solid.slant, maker, ['blank.wall'])]),
+    ...(solid.handle && !taken('handle')
+      ? [assumed('measure.handle', 'Width of the handle', solid.handle, maker, [])]
+      : []),
+  ];
 }
 
-function overGirth(top: Uncertain | null, foot: Uncertain | null, blank: Blank): Uncertain {
-  if (top && foot) return meanOf(top, foot);
-  return (
-    top ??
-    foot ??
-    scaled(
-      measured(blank.shape.diameterMm, uniformU(MAKER_DIAMETER_HALF_WIDTH_MM), 'maker’s figure'),
-      Math.PI,
-    )
-  );
+const summaryOf = (solid: Solid): Phrase => {
+  if (solid.kind === 'flat') return say`${mm(solid.width.value)} × ${mm(solid.height.value)}`;
+  const across = (girth: Uncertain) => mm(girth.value / Math.PI);
+  return solid.form === 'straight'
+    ? say`Ø ${across(middleGirth(solid))} · ${mm(solid.slant.value)} tall`
+    : say`Ø ${across(solid.top)} to ${across(solid.foot)} · ${mm(solid.slant.value)}`;
+};
+
+function missingFindings(places: readonly PlaceReadings[], blank: Blank): Finding[] {
+  const missing = places.filter((p) => p.value === null);
+  if (missing.length === 0) return [];
+  if (missing.length < places.length) {
+    const list = missing.map((p) => p.place.name.toLowerCase()).join(', ');
+    return [finding('measure', 'some', 'heed', say`Still to measure: ${list}.`)];
+  }
+  const what = isFlat(blank)
+    ? 'Measure it across and up, edge to edge.'
+    : 'Measure round the rim, round the foot and up the wall.';
+  return [finding('measure', 'none', 'heed', say`Only the maker’s figures so far. ${what}`)];
 }
+
+const problemFinding = (p: Problem): Finding =>
+  finding('measure', 'shape', 'stop', say`${p.where}: ${p.what} ${p.wayOut}`);
 
 export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: number): MeasureSection {
+  const nothing = {
+    terrace: 'measure' as const,
+    progress: 'todo' as const,
+    figures: [],
+    solid: null,
+    girth: null,
+  };
+  if (!blank) return { ...nothing, summary: say`after the blank`, findings: [], places: [] };
   const tape = tapeOf(shop, paperMm);
-  const read = (place: Place) => readPlace(place, job.readings[place], tape);
-  const places = { girthTop: read('girthTop'), girthFoot: read('girthFoot'), wall: read('wall') };
-  if (!blank)
+  const named = (id: string): id is Place => (PLACES as readonly string[]).includes(id);
+  const readingsAt = (id: string) =>
+    named(id) ? job.readings[id] : (job.stations.find((s) => s.id === id)?.readings ?? []);
+  const places = placesOf(blank, job.stations).map((p) => readPlace(p, readingsAt(p.id), tape));
+  const made = isRound(blank)
+    ? roundSolid(blank.shape, places)
+    : isFlat(blank)
+      ? { ok: true as const, value: flatSolid(blank.shape, places) }
+      : null;
+  const findings = places.flatMap(readingFindings);
+  if (!made || !made.ok)
     return {
-      terrace: 'measure',
-      progress: 'todo',
-      summary: say`after the blank`,
-      figures: [],
-      findings: [],
+      ...nothing,
+      summary: say`readings disagree`,
+      findings: [...findings, ...(made ? [problemFinding(made.problem)] : [])],
       places,
-      girth: null,
-      wall: null,
     };
-  const top = places.girthTop.value;
-  const foot = places.girthFoot.value;
-  const girth = overGirth(top, foot, blank);
-  const wall =
-    places.wall.value ??
-    measured(nominalWallMm(blank.shape), uniformU(MAKER_HEIGHT_HALF_WIDTH_MM), 'maker’s figure');
-  const taken = PLACES.filter((p) => places[p].value !== null).length;
-  const findings = PLACES.flatMap((p) => readingFindings(places[p]));
-  findings.push(...girthFindings(top, foot, girth, Math.PI * blank.shape.diameterMm));
-  if (taken === 0)
-    findings.push(
-      finding(
-        'measure',
-        'none',
-        'heed',
-        say`Only the maker’s figures so far. Measure round the rim, round the foot and up the straight wall.`,
-      ),
-    );
-  else if (taken < PLACES.length) {
-    const missing = PLACES.filter((p) => places[p].value === null).map((p) => PLACE_NAMES[p].toLowerCase());
-    findings.push(finding('measure', 'some', 'heed', say`Still to measure: ${missing.join(', ')}.`));
-  }
-  const figures = [
-    placeFigure(places.girthTop),
-    placeFigure(places.girthFoot),
-    ...girthFigures(top, foot, girth),
-    placeFigure(places.wall) ?? wallFigure(wall),
-  ];
+  const solid: Solid = made.value;
+  findings.push(
+    ...shapeFindings(solid, places, blank, job.wrap.form === 'cone'),
+    ...missingFindings(places, blank),
+  );
+  const taken = places.filter((p) => p.value !== null).length;
+  const stopped = findings.some((f) => f.level === 'stop');
   return {
     terrace: 'measure',
-    progress:
-      taken === PLACES.length && !findings.some((f) => f.level === 'stop')
-        ? 'done'
-        : taken > 0
-          ? 'ready'
-          : 'todo',
-    summary: say`Ø ${mm(girth.value / Math.PI)} · ${mm(wall.value)} tall`,
-    figures: figures.filter((f) => f !== null),
+    progress: taken === places.length && !stopped ? 'done' : taken > 0 ? 'ready' : 'todo',
+    summary: summaryOf(solid),
+    figures: figuresOf(solid, places),
     findings,
     places,
-    girth,
-    wall,
+    solid,
+    girth: solid.kind === 'round' ? middleGirth(solid) : null,
   };
 }

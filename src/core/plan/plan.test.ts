@@ -27,7 +27,7 @@ test('every figure explains itself, has a unit kind and names inputs that exist'
     expect(ids.size).toBe(figures.length);
     for (const f of figures) {
       expect(phraseText(f.working, METRIC).length).toBeGreaterThan(3);
-      for (const i of f.inputs) expect([...ids, 'blank.diameter', 'blank.wall']).toContain(i);
+      for (const i of f.inputs) expect([...ids, 'blank.wall']).toContain(i);
       if (f.standardU !== undefined) expect(f.standardU).toBeGreaterThanOrEqual(0);
       if (f.spread) expect(f.spread[0]).toBeLessThanOrEqual(f.spread[1]);
     }
@@ -62,10 +62,10 @@ describe('a worked tumbler, by hand', () => {
 test('the same readings in inches or millimetres give the same plan', () => {
   const with_ = (t: string, f: string, h: string): Job => ({
     ...JOB,
-    readings: { girthTop: [tape(t)], girthFoot: [tape(f)], wall: [tape(h)] },
+    readings: { ...JOB.readings, girthTop: [tape(t)], girthFoot: [tape(f)], wall: [tape(h)] },
   });
-  const a = plan(with_('228.6 mm', '228.6 mm', '190.5 mm'), shop).wrap.wrap;
-  const b = plan(with_('9.00 in', '9.00 in', '7.50 in'), shop).wrap.wrap;
+  const a = plan(with_('228.6 mm', '228.6 mm', '190.5 mm'), shop).wrap.round;
+  const b = plan(with_('9.00 in', '9.00 in', '7.50 in'), shop).wrap.round;
   expect(a?.lengthMm).toBeCloseTo(b?.lengthMm ?? 0, 9);
   expect(a?.height.value).toBeCloseTo(b?.height.value ?? 0, 9);
 });
@@ -84,7 +84,7 @@ describe('an empty job leads by the hand', () => {
       'measured',
       {
         blankId: 'ceramic-beaker-330',
-        readings: { girthTop: [tape('259')], girthFoot: [tape('259')], wall: [tape('89')] },
+        readings: { ...JOB.readings, girthTop: [tape('259')], girthFoot: [tape('259')], wall: [tape('89')] },
       },
       'art',
     ],
@@ -155,7 +155,10 @@ describe('what stands in the way', () => {
     expect(said(words({})).join()).not.toMatch(/art\.(safe|seam|letters|front)/);
   });
   test('paper too small: the sheet that would hold it is named', () => {
-    const papers = [{ id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1 }, ...shop.papers];
+    const papers = [
+      { id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1, calibration: null },
+      ...shop.papers,
+    ];
     expect(said({ ...JOB, sheet: { ...JOB.sheet, paperId: 'a5' } }, { ...shop, papers }).join()).toMatch(
       /stop sheet\.fit.*does not fit on A5.*A4 holds it/,
     );
@@ -170,7 +173,7 @@ describe('what stands in the way', () => {
         ...job('dome-beakers'),
         blankId: 'ceramic-beaker-330',
         pressId: 'tumbler-press-a',
-        readings: { girthTop: [tape('300')], girthFoot: [tape('300')], wall: [tape('89')] },
+        readings: { ...JOB.readings, girthTop: [tape('300')], girthFoot: [tape('300')], wall: [tape('89')] },
       }).join(),
     ).toMatch(/stop heat\.across/);
     expect(said({ ...JOB, heat: { passes: 1 } }).join()).toMatch(/stop heat\.passes.*needs 2 passes/);
@@ -202,12 +205,12 @@ test('a hand-set temperature brings the equal-dose time as an estimate', () => {
 
 test('the wrap is sized for the paper it will be printed on', () => {
   const papers = [
-    { id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1 },
-    { id: 'thick', name: 'Thick A3', widthMm: 297, heightMm: 420, thicknessMm: 0.3 },
+    { id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1, calibration: null },
+    { id: 'thick', name: 'Thick A3', widthMm: 297, heightMm: 420, thicknessMm: 0.3, calibration: null },
   ];
   const p = plan(JOB, { ...shop, papers });
   expect(p.sheet.paper?.id).toBe('thick');
-  expect((p.wrap.wrap?.closing.value ?? 0) - (p.measure.girth?.value ?? 0)).toBeCloseTo(Math.PI * 0.3, 9);
+  expect((p.wrap.round?.closing.value ?? 0) - (p.measure.girth?.value ?? 0)).toBeCloseTo(Math.PI * 0.3, 9);
 });
 
 test('a plan comes out of anything a job can hold', () => {
@@ -239,7 +242,7 @@ test('a plan comes out of anything a job can hold', () => {
           pieces: r.pieces,
           blankId: r.blank,
           pressId: r.press,
-          readings: { girthTop: readings, girthFoot: readings, wall: readings },
+          readings: { ...JOB.readings, girthTop: readings, girthFoot: readings, wall: readings },
           wrap: { ...JOB.wrap, school: r.school, amountMm: r.amount, topSetbackMm: r.setback },
           art: { ...JOB.art, placement: { ...JOB.art.placement, turnDeg: r.turn } },
           sheet: { ...JOB.sheet, paperId: r.paper },

@@ -4,7 +4,7 @@ import type { Job } from '../job/job';
 import { foldRun, pieceS, type RunState } from '../run/run';
 import { stepsForPiece, type RunStep } from '../run/steps';
 import type { Blank } from '../shop/blank';
-import { isOven } from '../shop/press';
+import { isWrapPress } from '../shop/press';
 import type { Run } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { say } from '../units/phrase';
@@ -52,9 +52,9 @@ function dwellFigure(tallies: readonly Tally[]): Figure[] {
 }
 
 const coverageOfRun = (run: Run, girthMm: number | null): Coverage | null =>
-  isOven(run.press) || girthMm === null
-    ? null
-    : coverage(girthMm, run.press.heaterLengthMm, run.settings.passes);
+  isWrapPress(run.press) && girthMm !== null
+    ? coverage(girthMm, run.press.heaterLengthMm, run.settings.passes)
+    : null;
 
 export function planPress(
   job: Job,

@@ -20,6 +20,7 @@ const find = <T extends { id: string }>(list: readonly T[], id: string): T => {
 const JOB = find(jobs, 'star-party-tumblers');
 const rule = (id: string, text: string): Reading => ({ id, text, bareUnit: 'mm', method: 'paper strip' });
 const measured = (girth: string, wall: string): Job['readings'] => ({
+  ...JOB.readings,
   girthTop: [rule('t', girth)],
   girthFoot: [rule('f', girth)],
   wall: [{ ...rule('w', wall), method: 'steel rule' }],
@@ -38,9 +39,9 @@ describe('blank', () => {
   });
 
   test('the wall is what lip and foot leave', () => {
-    expect(says(plan(JOB, shop), 'blank.wall')).toBe('193 mm | less 5 mm lip and 6 mm rounded foot');
+    expect(says(plan(JOB, shop), 'blank.wall')).toBe('193 mm | less 5 mm at the rim and 6 mm at the foot');
     expect(says(plan(JOB, shop), 'blank.wall', INCHES)).toBe(
-      '7 5/8 in | less 3/16 in lip and 1/4 in rounded foot',
+      '7 5/8 in | less 3/16 in at the rim and 1/4 in at the foot',
     );
   });
 
@@ -59,7 +60,7 @@ describe('blank', () => {
   });
 
   test('a tinted blank says what white will be', () => {
-    const tinted = plan(JOB, withBlank({ coating: { colour: '#e9d8b0', finish: 'matte' } }));
+    const tinted = plan(JOB, withBlank({ coating: { colour: '#e9d8b0', finish: 'matte', stock: 'opaque' } }));
     expect(says(tinted, 'blank.coat')).toContain('shows as this tint');
     expect(findingIds(tinted)).toContain('art.tint');
     expect(findingIds(plan(JOB, shop))).not.toContain('art.tint');
@@ -102,7 +103,7 @@ describe('measure', () => {
       settings: {
         ...shop.settings,
         units: { ...shop.settings.units, inchDenominator: 64 },
-        tape: { thicknessMm: 0.4, finestMm: 0.5 },
+        tape: { thicknessMm: 0.4, finestMm: 0.5, stringMm: 1.2 },
       },
     };
     expect(u(fine)).toBeLessThan(u(shop));
@@ -129,7 +130,10 @@ describe('wrap', () => {
   test('the house way holds until the job says otherwise', () => {
     const house: Shop = {
       ...shop,
-      settings: { ...shop.settings, house: { school: 'lap', bleedMm: 4, safeMm: 8, setbackMm: 2 } },
+      settings: {
+        ...shop.settings,
+        house: { ...shop.settings.house, school: 'lap', bleedMm: 4, safeMm: 8, setbackMm: 2 },
+      },
     };
     const p = plan(JOB, house);
     expect(p.wrap).toMatchObject({ school: 'lap', bleedMm: 4, safeMm: 8, setbacks: { topMm: 2, footMm: 2 } });
@@ -154,11 +158,11 @@ describe('wrap', () => {
     const p = school('gap', 200);
     expect(p.wrap.findings.map((f) => f.id)).not.toContain('wrap.length');
     const gone = plan(
-      { ...JOB, readings: measured('100.0', '193'), wrap: { ...JOB.wrap, school: 'gap', amountMm: 95 } },
+      { ...JOB, readings: measured('140.0', '193'), wrap: { ...JOB.wrap, school: 'gap', amountMm: 135 } },
       shop,
     );
     expect(gone.wrap.findings.map((f) => f.id)).toContain('wrap.length');
-    expect(gone.wrap.wrap).toBeNull();
+    expect(gone.wrap.round).toBeNull();
   });
 });
 

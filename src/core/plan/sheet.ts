@@ -88,8 +88,8 @@ export function planSheet(
     mirrorBy,
     paper,
   };
-  if (!wrap.wrap || !blank) return { ...nothing, summary: say`after the wrap`, findings: [], wouldFit: null };
-  const { pattern } = wrap.wrap;
+  const { pattern } = wrap;
+  if (!pattern || !blank) return { ...nothing, summary: say`after the wrap`, findings: [], wouldFit: null };
   const input = {
     pattern,
     marginMm: shop.settings.printer.marginMm,

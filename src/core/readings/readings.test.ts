@@ -1,17 +1,46 @@
 import fc from 'fast-check';
-import { standardU } from '../figures/uncertain';
-import type { Method, Place, Reading } from '../job/job';
-import { readOne, readPlace, resolutionMm, scatterU, toSurface, uniformU, type Tape } from './readings';
+import { exact, standardU } from '../figures/uncertain';
+import type { Method, Reading } from '../job/job';
+import type { PlaceSpec } from './places';
+import {
+  readOne,
+  readPlace,
+  resolutionMm,
+  roundingCorrelation,
+  toSurface,
+  uniformU,
+  type Tape,
+} from './readings';
 import { parseLength } from '../units/parse';
 
-const TAPE: Tape = { thicknessMm: 0.4, finestMm: 1, inchDenominator: 16, paperMm: 0.1 };
+const TAPE: Tape = { thicknessMm: 0.4, finestMm: 1, inchDenominator: 16, paperMm: 0.1, stringMm: 1.2 };
+const GIRTH: PlaceSpec = {
+  id: 'girthTop',
+  name: 'Girth near the rim',
+  hint: '',
+  kind: 'girth',
+  minMm: 60,
+  maxMm: 640,
+  expectedMm: 231,
+  gapMm: 0,
+  atMm: 5,
+};
+const HEIGHT: PlaceSpec = {
+  ...GIRTH,
+  id: 'wall',
+  name: 'Height of the wall',
+  kind: 'length',
+  minMm: 10,
+  maxMm: 400,
+};
+const OWN = 'reading: girth near the rim';
 const reading = (text: string, method: Method = 'soft tape', bareUnit: 'mm' | 'in' = 'mm'): Reading => ({
   id: `r-${text.replace(/\W/g, '')}`,
   text,
   bareUnit,
   method,
 });
-const place = (texts: readonly string[], p: Place = 'girthTop', method: Method = 'soft tape') =>
+const place = (texts: readonly string[], p: PlaceSpec = GIRTH, method: Method = 'soft tape') =>
   readPlace(
     p,
     texts.map((t) => reading(t, method)),
@@ -36,22 +65,30 @@ describe('resolution', () => {
 });
 
 describe('method corrections', () => {
-  const surface = (raw: number, method: Method) => toSurface(raw, 0, method, 'girthTop', TAPE).value;
+  const surface = (raw: number, method: Method) => toSurface(exact(raw), method, GIRTH, TAPE).value;
   test('every method finds the same surface of a known cylinder', () => {
     fc.assert(
       fc.property(fc.double({ min: 10, max: 95, noNaN: true }), (r) => {
         const truth = 2 * Math.PI * r;
         expect(surface(2 * Math.PI * (r + 0.2), 'soft tape')).toBeCloseTo(truth, 9);
         expect(surface(2 * Math.PI * (r + 0.05), 'paper strip')).toBeCloseTo(truth, 9);
+        expect(surface(2 * Math.PI * (r + 0.6), 'string')).toBeCloseTo(truth, 9);
         expect(surface(2 * r, 'caliper')).toBeCloseTo(truth, 9);
+        expect(surface(2 * r, 'maker’s figure')).toBeCloseTo(truth, 9);
       }),
     );
   });
   test('a wall height is left as read', () => {
-    expect(toSurface(193, 0.3, 'soft tape', 'wall', TAPE)).toEqual({
-      value: 193,
-      parts: { 'height reading': 0.3 },
-    });
+    expect(toSurface(exact(193), 'soft tape', HEIGHT, TAPE)).toEqual({ value: 193, parts: {} });
+  });
+  test('from handle to handle, only the share of the round is corrected; a caliper leaves the handle out', () => {
+    const handled = { ...GIRTH, gapMm: 16 };
+    // An arc of angle φ at r under a tape of thickness t reads φ (r + t/2).
+    const r = 41;
+    const arc = 2 * Math.PI * r - 16;
+    const angle = arc / r;
+    expect(toSurface(exact(angle * (r + 0.2)), 'soft tape', handled, TAPE).value).toBeCloseTo(arc, 2);
+    expect(toSurface(exact(2 * r), 'caliper', handled, TAPE).value).toBeCloseTo(arc, 9);
   });
 });
 
@@ -65,28 +102,34 @@ describe('several readings of one place', () => {
     expect(p.items.map((i) => i.odd)).toEqual([false, false, true]);
     expect(p.rawMeanMm).toBeCloseTo(703 / 3, 9);
   });
-  test('rounding to one mark does not average away; scatter adds to it', () => {
-    const a = place(['231']);
-    const b = place(['231', '231', '231']);
-    const c = place(['230', '231', '232']);
-    const own = (p: typeof a) => p.value?.parts['top girth'] ?? 0;
-    expect(own(a)).toBeCloseTo(0.5 / Math.sqrt(3), 9);
-    expect(own(b)).toBeCloseTo(own(a), 9);
-    expect(own(c)).toBeCloseTo(Math.hypot(0.5 / Math.sqrt(3), 1 / Math.sqrt(3)), 9);
+  test('repeats average as far as the hand scatters; one reading has the usual scatter of its method', () => {
+    const own = (p: ReturnType<typeof place>) => p.value?.parts[OWN] ?? 0;
+    // 1 mm marks and 0.35 mm of hand: s² + q²/12.
+    expect(own(place(['231']))).toBeCloseTo(Math.sqrt(0.35 ** 2 + 1 / 12), 9);
+    const four = own(place(['231', '231', '231', '231']));
+    // Four that agree pool with the usual scatter, counted as four: s² = 4 · 0.35² / 7.
+    const s2 = (4 * 0.35 ** 2) / 7;
+    const alike = roundingCorrelation(Math.sqrt(s2), 1);
+    expect(four).toBeCloseTo(Math.sqrt(s2 / 4 + (1 / 12) * (1 / 4 + (3 / 4) * alike)), 9);
+    expect(own(place(['230', '231', '232']))).toBeGreaterThan(own(place(['231', '231', '231'])));
+  });
+  test('rounding errors of repeats: all alike for a steady hand, unlike for a loose one', () => {
+    expect(roundingCorrelation(0, 1)).toBe(1);
+    expect(roundingCorrelation(1, 1)).toBeLessThan(1e-12);
+    expect(roundingCorrelation(0.35, 1)).toBeCloseTo(
+      (6 / Math.PI ** 2) * Math.exp(-4 * Math.PI ** 2 * 0.1225),
+      4,
+    );
   });
   test('the tape’s own thickness is one error, however often it is used', () => {
     const many = place(['231', '231', '231', '231']);
     expect(Math.abs(many.value?.parts['tape thickness'] ?? 0)).toBeCloseTo(Math.PI * uniformU(0.1), 9);
-    expect(standardU(many.value ?? { value: 0, parts: {} })).toBeGreaterThan(0.3);
-  });
-  test('scatter needs two', () => {
-    expect(scatterU([3])).toBe(0);
-    expect(scatterU([1, 3])).toBeCloseTo(1, 12);
+    expect(standardU(many.value ?? { value: 0, parts: {} })).toBeGreaterThan(0.2);
   });
 });
 
 describe('slips', () => {
-  const slip = (text: string, p: Place = 'girthTop', unit: 'mm' | 'in' = 'mm') => {
+  const slip = (text: string, p: PlaceSpec = GIRTH, unit: 'mm' | 'in' = 'mm') => {
     const r = readOne(reading(text, 'soft tape', unit), p);
     return r.ok
       ? null
@@ -97,7 +140,7 @@ describe('slips', () => {
     expect(slip('8.4')?.way).toBe('Did you mean 8.4 in?');
     expect(slip('8.4')?.what).toContain('too small');
   });
-  test('213 in inches: millimetres?', () => expect(slip('213', 'girthTop', 'in')?.suggestion).toBe('213 mm'));
+  test('213 in inches: millimetres?', () => expect(slip('213', GIRTH, 'in')?.suggestion).toBe('213 mm'));
   test('21.3 in millimetres could be inches', () => expect(slip('21.3')?.suggestion).toBe('21.3 in'));
   test('nothing sensible: measure again', () => expect(slip('99999')?.way).toBe('Measure it again.'));
   test('a bad reading is kept, shown and not counted', () => {

@@ -1,48 +1,42 @@
 import { median } from 'd3';
 import { fail, ok, type Problem, type Result } from '../result';
 import { exact, measured, minus, plus, scaled, shifted, type Uncertain } from '../figures/uncertain';
-import type { Method, Place, Reading } from '../job/job';
+import type { Method, Reading } from '../job/job';
 import { parseLength, type ParsedLength } from '../units/parse';
 import { MM_PER_INCH } from '../units/quantity';
+import { sourceOfPlace, type PlaceSpec } from './places';
 
-/** What the shop measures with. Lengths mm; `finestInch` is the denominator of the finest inch mark. */
+/** What the shop measures with. Lengths mm; `inchDenominator` is that of the finest inch mark. */
 export interface Tape {
   readonly thicknessMm: number;
   readonly finestMm: number;
   readonly inchDenominator: number;
   readonly paperMm: number;
+  readonly stringMm: number;
 }
 
-export interface PlaceRange {
-  readonly minMm: number;
-  readonly maxMm: number;
-}
-
-/** Blanks outside these are not pressed on a bench; a reading outside is a slip of unit or of the pen. */
-export const PLACE_RANGES: Readonly<Record<Place, PlaceRange>> = {
-  girthTop: { minMm: 60, maxMm: 640 },
-  girthFoot: { minMm: 60, maxMm: 640 },
-  wall: { minMm: 10, maxMm: 400 },
-};
-
-export const PLACE_NAMES: Readonly<Record<Place, string>> = {
-  girthTop: 'Girth near the rim',
-  girthFoot: 'Girth near the foot',
-  wall: 'Height of the straight wall',
-};
-
-const SOURCE_OF: Readonly<Record<Place, string>> = {
-  girthTop: 'top girth',
-  girthFoot: 'foot girth',
-  wall: 'height reading',
-};
-
-/** Tape thickness and paper thickness are known to about a tenth and a fiftieth of a millimetre (uniform). */
+/** Thicknesses are known to about these (uniform), mm. */
 const TAPE_THICKNESS_HALF_WIDTH_MM = 0.1;
 const PAPER_THICKNESS_HALF_WIDTH_MM = 0.02;
-/** A caliper closes on two points of a blank that is never quite round. */
-const OUT_OF_ROUND_HALF_WIDTH_MM = 0.3;
+const STRING_THICKNESS_HALF_WIDTH_MM = 0.3;
+/** A maker's width is good to about a millimetre (uniform). */
+export const MAKER_HALF_WIDTH_MM = 1;
 export const ODD_BEYOND_MM = 3;
+
+/**
+ * How far one hand's readings of one thing scatter, standard deviation in mm as read. What a bench finds on repeating itself; the
+ * shop's own repeats outweigh it as they come in.
+ */
+const HAND_SCATTER_MM: Readonly<Record<Method, number>> = {
+  'soft tape': 0.35,
+  'paper strip': 0.25,
+  string: 0.8,
+  caliper: 0.1,
+  'steel rule': 0.25,
+  'maker’s figure': 0,
+};
+/** How many repeats the figure above counts for. */
+const HAND_WEIGHT = 4;
 
 /** Uniform error of half-width a: standard uncertainty a/√3 (GUM, JCGM 100:2008, 4.3.7). */
 export const uniformU = (halfWidth: number): number => halfWidth / Math.sqrt(3);
@@ -75,7 +69,7 @@ export interface ReadReading {
 }
 
 export interface PlaceReadings {
-  readonly place: Place;
+  readonly place: PlaceSpec;
   readonly items: readonly ReadReading[];
   /** Mean of what could be read, corrected for the method; null with none. */
   readonly value: Uncertain | null;
@@ -84,9 +78,13 @@ export interface PlaceReadings {
   readonly correctionMm: number;
 }
 
-const inRange = (v: number, range: PlaceRange): boolean => v >= range.minMm && v <= range.maxMm;
+const inRange = (v: number, place: PlaceSpec): boolean => v >= place.minMm && v <= place.maxMm;
 
-function slipOf(parsed: ParsedLength, reading: Reading, range: PlaceRange): Suggestion | null {
+/** Taken straight across; the girth follows from it. */
+const isAcross = (method: Method, place: PlaceSpec): boolean =>
+  place.kind === 'girth' && (method === 'caliper' || method === 'maker’s figure');
+
+function slipOf(parsed: ParsedLength, reading: Reading, asPlace: (mm: number) => boolean): Suggestion | null {
   const bare = reading.text.replace(/[^\d.,/ -]/g, '').trim();
   const tries: readonly [number, string][] =
     parsed.unit === 'in'
@@ -105,7 +103,7 @@ function slipOf(parsed: ParsedLength, reading: Reading, range: PlaceRange): Sugg
           ];
   for (const [factor, unit] of tries) {
     const valueMm = parsed.valueMm * factor;
-    if (inRange(valueMm, range) && !(bare.includes('/') && unit !== 'in'))
+    if (asPlace(valueMm) && !(bare.includes('/') && unit !== 'in'))
       return { text: `${bare} ${unit}`, valueMm };
   }
   return null;
@@ -114,90 +112,122 @@ function slipOf(parsed: ParsedLength, reading: Reading, range: PlaceRange): Sugg
 /** One reading, checked against what the place can be. */
 export function readOne(
   reading: Reading,
-  place: Place,
+  place: PlaceSpec,
 ): Result<ParsedLength> & { readonly suggestion?: Suggestion | null } {
-  const where = PLACE_NAMES[place];
+  const where = place.name;
   const parsed = parseLength(reading.text, reading.bareUnit, where);
   if (!parsed.ok) return parsed;
-  const factor = reading.method === 'caliper' && place !== 'wall' ? Math.PI : 1;
-  const range = PLACE_RANGES[place];
+  const across = isAcross(reading.method, place);
+  const asPlace = (mm: number) => inRange(across ? mm * Math.PI - place.gapMm : mm, place);
   const { valueMm, unit } = parsed.value;
-  if (inRange(valueMm * factor, range)) return ok(parsed.value);
-  const meant = slipOf({ ...parsed.value, valueMm: valueMm * factor }, reading, range);
+  if (asPlace(valueMm)) return ok(parsed.value);
+  const meant = slipOf(parsed.value, reading, asPlace);
   const unitName = unit === 'in' ? 'inches' : unit;
-  const size = valueMm * factor < range.minMm ? 'small' : 'large';
+  const small = (across ? valueMm * Math.PI : valueMm) < place.minMm;
   const problem = fail(
-    `${reading.text} read as ${unitName} is too ${size} for this.`,
+    `${reading.text} read as ${unitName} is too ${small ? 'small' : 'large'} for this.`,
     where,
     meant ? `Did you mean ${meant.text}?` : 'Measure it again.',
   );
   return { ...problem, suggestion: meant };
 }
 
-/** Takes a girth reading to the surface of the blank by its method; a wall reading is left as it is. */
-export function toSurface(rawMm: number, u: number, method: Method, place: Place, tape: Tape): Uncertain {
-  const source = SOURCE_OF[place];
-  const raw = measured(rawMm, u, source);
-  if (place === 'wall') return raw;
+/** Share of the full round the tape covers, 0..1. */
+const shareRound = (rawMm: number, place: PlaceSpec): number => rawMm / (rawMm + place.gapMm);
+
+/** Something of some thickness laid round the wall reads 2π(r + t/2): π t too much for the full round. */
+const lessThickness = (
+  raw: Uncertain,
+  share: number,
+  tMm: number,
+  halfMm: number,
+  source: string,
+): Uncertain => minus(raw, scaled(measured(tMm, uniformU(Math.min(halfMm, tMm)), source), Math.PI * share));
+
+/** Takes a reading to the surface of the blank by its method; a length is left as it is. */
+export function toSurface(raw: Uncertain, method: Method, place: PlaceSpec, tape: Tape): Uncertain {
+  const maker = measured(0, uniformU(MAKER_HALF_WIDTH_MM), 'maker’s figure');
+  if (place.kind === 'length') return method === 'maker’s figure' ? plus(raw, maker) : raw;
+  const share = shareRound(raw.value, place);
   switch (method) {
-    case 'soft tape': {
-      // A tape of thickness t round radius r reads 2π(r + t/2), so the surface is πt less.
-      const t = measured(
-        tape.thicknessMm,
-        uniformU(Math.min(TAPE_THICKNESS_HALF_WIDTH_MM, tape.thicknessMm)),
-        'tape thickness',
-      );
-      return minus(raw, scaled(t, Math.PI));
-    }
-    case 'paper strip': {
-      const p = measured(tape.paperMm, uniformU(PAPER_THICKNESS_HALF_WIDTH_MM), 'paper thickness');
-      return minus(raw, scaled(p, Math.PI));
-    }
+    case 'soft tape':
+      return lessThickness(raw, share, tape.thicknessMm, TAPE_THICKNESS_HALF_WIDTH_MM, 'tape thickness');
+    case 'paper strip':
+      return lessThickness(raw, share, tape.paperMm, PAPER_THICKNESS_HALF_WIDTH_MM, 'paper thickness');
+    case 'string':
+      return lessThickness(raw, share, tape.stringMm, STRING_THICKNESS_HALF_WIDTH_MM, 'string thickness');
     case 'caliper':
-      return scaled(plus(raw, measured(0, uniformU(OUT_OF_ROUND_HALF_WIDTH_MM), source)), Math.PI);
+      return shifted(scaled(raw, Math.PI), -place.gapMm);
+    case 'maker’s figure':
+      return shifted(scaled(plus(raw, maker), Math.PI), -place.gapMm);
     case 'steel rule':
       return raw;
   }
 }
 
-/** Type A part: standard error of the mean from the scatter of repeats (GUM 4.2.3). 0 with fewer than two. */
-export function scatterU(values: readonly number[]): number {
-  const n = values.length;
-  if (n < 2) return 0;
-  const mean = values.reduce((a, b) => a + b, 0) / n;
-  return Math.sqrt(values.reduce((a, v) => a + (v - mean) ** 2, 0) / (n - 1) / n);
+/**
+ * How alike the rounding errors of repeats are, 1 (all the same) to 0: reading to marks q apart with a hand that scatters by s
+ * (Widrow and Kollár, Quantization Noise, 2008, ch. 5): (6/π²) Σ k⁻² exp(−4π² k² s²/q²).
+ */
+export function roundingCorrelation(s: number, q: number): number {
+  if (q === 0) return 0;
+  const e = Math.exp((-4 * Math.PI * Math.PI * s * s) / (q * q));
+  if (e > 0.999) return 1;
+  let sum = 0;
+  for (let k = 1; k <= 12; k += 1) sum += e ** (k * k) / (k * k);
+  return Math.min(1, (6 / (Math.PI * Math.PI)) * sum);
 }
 
-function average(surfaces: readonly Uncertain[], source: string): Uncertain {
-  const n = surfaces.length;
-  const sum = surfaces.reduce(plus, exact(0));
-  const mean = scaled(sum, 1 / n);
-  // `plus` adds same-source parts linearly, so the resolution part does not shrink with repeats: rounding to the
-  // same mark repeats the same error. Scatter, where there is any, is added in quadrature.
-  const scatter = scatterU(surfaces.map((s) => s.value));
-  const own = Math.hypot(mean.parts[source] ?? 0, scatter);
+interface Taken {
+  readonly surface: Uncertain;
+  /** In surface millimetres: the step it was read to, and the scatter its method is known for. */
+  readonly stepMm: number;
+  readonly handMm: number;
+}
+
+/** Mean square of some numbers. */
+const meanSquare = (values: readonly number[]): number =>
+  values.reduce((a, v) => a + v * v, 0) / Math.max(1, values.length);
+
+/**
+ * Mean of repeats. Scatter: the method's usual one counted as `HAND_WEIGHT` repeats, pooled with these readings' own, so that
+ * two readings that happen to agree do not promise too much. Rounding averages only as far as the hand scatters.
+ */
+function average(taken: readonly Taken[], source: string): Uncertain {
+  const n = taken.length;
+  const mean = scaled(
+    taken.reduce((sum, t) => plus(sum, t.surface), exact(0)),
+    1 / n,
+  );
+  const spread = taken.reduce((a, t) => a + (t.surface.value - mean.value) ** 2, 0);
+  const hand2 = meanSquare(taken.map((t) => t.handMm));
+  const scatter2 = (HAND_WEIGHT * hand2 + spread) / (HAND_WEIGHT + n - 1);
+  const step2 = meanSquare(taken.map((t) => t.stepMm));
+  const alike = n === 1 ? 1 : roundingCorrelation(Math.sqrt(scatter2), Math.sqrt(step2));
+  const own = Math.sqrt(scatter2 / n + (step2 / 12) * (1 / n + (1 - 1 / n) * alike));
   return own === 0 ? mean : { value: mean.value, parts: { ...mean.parts, [source]: own } };
 }
 
 /** All the readings of one place, together. */
-export function readPlace(place: Place, readings: readonly Reading[], tape: Tape): PlaceReadings {
+export function readPlace(place: PlaceSpec, readings: readonly Reading[], tape: Tape): PlaceReadings {
+  const source = sourceOfPlace(place);
   const read = readings.map((reading) => {
     const one = readOne(reading, place);
     if (!one.ok)
-      return {
-        reading,
-        parsed: null,
-        surface: null,
-        problem: one.problem,
-        suggestion: one.suggestion ?? null,
-      };
-    const u = uniformU(resolutionMm(one.value, tape) / 2);
-    const surface = toSurface(one.value.valueMm, u, reading.method, place, tape);
-    return { reading, parsed: one.value, surface, problem: null, suggestion: null };
+      return { reading, parsed: null, taken: null, problem: one.problem, suggestion: one.suggestion ?? null };
+    const { method } = reading;
+    const factor = isAcross(method, place) ? Math.PI : 1;
+    const maker = method === 'maker’s figure';
+    const taken: Taken = {
+      surface: toSurface(exact(one.value.valueMm), method, place, tape),
+      stepMm: maker ? 0 : factor * resolutionMm(one.value, tape),
+      handMm: factor * HAND_SCATTER_MM[method],
+    };
+    return { reading, parsed: one.value, taken, problem: null, suggestion: null };
   });
-  const surfaces = read.flatMap((r) => (r.surface ? [r.surface] : []));
-  const middle = median(surfaces.map((s) => s.value)) ?? 0;
-  const value = surfaces.length === 0 ? null : average(surfaces, SOURCE_OF[place]);
+  const taken = read.flatMap((r) => (r.taken ? [r.taken] : []));
+  const middle = median(taken.map((t) => t.surface.value)) ?? 0;
+  const value = taken.length === 0 ? null : average(taken, source);
   const raws = read.flatMap((r) => (r.parsed ? [r.parsed.valueMm] : []));
   const rawMean = raws.length === 0 ? null : raws.reduce((a, b) => a + b, 0) / raws.length;
   return {
@@ -208,10 +238,10 @@ export function readPlace(place: Place, readings: readonly Reading[], tape: Tape
     items: read.map((r) => ({
       reading: r.reading,
       rawMm: r.parsed?.valueMm ?? null,
-      surfaceMm: r.surface?.value ?? null,
+      surfaceMm: r.taken?.surface.value ?? null,
       problem: r.problem,
       suggestion: r.suggestion,
-      odd: r.surface !== null && surfaces.length > 1 && Math.abs(r.surface.value - middle) > ODD_BEYOND_MM,
+      odd: r.taken !== null && taken.length > 1 && Math.abs(r.taken.surface.value - middle) > ODD_BEYOND_MM,
     })),
   };
 }

@@ -71,7 +71,11 @@ test('cautions stand at the steps where the hand is', () => {
 });
 
 test('before pressing: parts off, film off, clean, wrap, pressure cold', () => {
-  const text = prePressSteps(S, { ...BLANK, film: true }, PRESS, ['Ends must meet.'])
+  const text = prePressSteps(S, { ...BLANK, film: true }, PRESS, {
+    seam: ['Ends must meet.'],
+    bothFaces: false,
+    parcel: false,
+  })
     .map((p) => p.join(''))
     .join('|');
   expect(text).toMatch(

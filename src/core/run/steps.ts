@@ -2,7 +2,7 @@ import type { HeatSettings } from '../heat/settings';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, degrees, seconds } from '../units/quantity';
 import type { Blank } from '../shop/blank';
-import { isOven, type Press } from '../shop/press';
+import { isFlatPress, isOven, type Press } from '../shop/press';
 
 /** Who a step needs: hands on the piece, a wait for the press, or the press alone while hands are free. */
 export type Need = 'hands' | 'wait' | 'press';
@@ -29,9 +29,19 @@ const HOT: Readonly<Record<Blank['material'], string>> = {
   steel: 'Steel stays hot. Gloves both hands; set down on the heat mat.',
   glass: 'Hot glass cracks on anything cold or wet. Gloves both hands; set down on dry felt.',
   ceramic: 'Ceramic holds its heat for many minutes. Gloves both hands; set down on the heat mat.',
+  aluminium: 'Aluminium is at press heat right through. Gloves; set down on the heat mat.',
+  hardboard: 'Board stays hot inside. Gloves; flat on the bench, weight on it.',
+  FRP: 'Soft and hot: gloves, and flat under weight until cold.',
+  acrylic: 'Soft and hot: gloves, and flat under weight until cold.',
+  slate: 'Stone stays dangerous for ten minutes and more. Gloves; set down on dry felt, never in water.',
+  polymer: 'Soft while hot: hold its shape until cold. Gloves both hands.',
 };
 const PINCH = 'Keep fingers and tape tabs clear of the closing mat.';
+const PLATEN = 'A heavy, hot platen: keep both hands on the lever.';
 const FUME = 'Let the fume clear: fan on, window open.';
+
+/** Leave the press soft, and take the shape they cool in. */
+const SOFT: readonly Blank['material'][] = ['acrylic', 'FRP', 'hardboard'];
 
 const PASS_NAMES = [
   'First side',
@@ -88,7 +98,7 @@ function passSteps(s: HeatSettings, press: Press, pass: number): RunStep[] {
     usualS: 6,
     done: pass > 0 ? 'Turned and closed' : 'Closed',
     meanwhile: null,
-    caution: PINCH,
+    caution: isFlatPress(press) ? PLATEN : PINCH,
     ...shared,
   });
   if (s.clock === 'at-temperature') {
@@ -145,7 +155,9 @@ export function stepsForPiece(s: HeatSettings, blank: Blank, press: Press): read
     id: 'load',
     title: isOven(press)
       ? say`Into the oven, upright, clear of its neighbours`
-      : say`Slide in, seam up, centred on the heater`,
+      : isFlatPress(press)
+        ? say`On the bed, in the middle, waste paper under and over`
+        : say`Slide in, seam up, centred on the heater`,
     need: 'hands',
     durationS: null,
     usualS: 15,
@@ -157,7 +169,9 @@ export function stepsForPiece(s: HeatSettings, blank: Blank, press: Press): read
   };
   const cool: RunStep = {
     id: 'cool',
-    title: say`Stand it to cool, room all round`,
+    title: SOFT.includes(blank.material)
+      ? say`Flat on the bench, a weight on it until cold`
+      : say`Set it down to cool, room all round`,
     need: 'hands',
     durationS: null,
     usualS: 6,
@@ -175,21 +189,63 @@ export function stepsForPiece(s: HeatSettings, blank: Blank, press: Press): read
   ];
 }
 
-/** What to do before the first piece goes in, in order. `seam` is what the school of seam asks of the hands. */
-export function prePressSteps(s: HeatSettings, blank: Blank, press: Press, seam: Phrase): readonly Phrase[] {
+/** Fixing paper to a flat blank: tape or tack, one face or two about the fold. */
+function fixFlat(blank: Blank, both: boolean, parcel: boolean): readonly Phrase[] {
+  const fold = both
+    ? [say`Fold the sheet on its ticks, print side in, and put the blank between`]
+    : [say`Lay the blank face down on the picture, centred on its ticks`];
+  const hold = parcel
+    ? [
+        say`Fold the paper up over the edges like a parcel and tape it on the back, tight, no fold on the face`,
+      ]
+    : [
+        say`Tape at two edges, outside the picture; or three light passes of spray tack, away from the press, into a shield`,
+      ];
+  const dry = blank.material === 'hardboard' ? [say`Pre-press it bare for a few seconds: moisture out`] : [];
+  return [...dry, ...fold, ...hold, say`Plain paper under and over; throw it away after one use`];
+}
+
+/** Fixing paper round a wall. */
+function fixRound(press: Press, seam: Phrase): readonly Phrase[] {
   return [
-    ...blank.takeOff.map((part) => say`Take off: ${part}`),
-    ...(blank.film ? [say`Peel the protective film`] : []),
-    say`Wipe with alcohol and a lint-free cloth, well away from the press, then do not touch the face`,
     say`Wrap tight from the middle outwards. ${seam}`,
     say`Tape the seam its full length and rub the air out of it`,
     say`Tape both rims, pulling the paper down like shrink film`,
     isOven(press)
       ? say`Pull the ${press.hold} over the whole wrap, no fold, no bubble`
       : say`Fresh waste paper round it, one use only`,
+  ];
+}
+
+export interface Fixing {
+  /** What the school of seam asks of the hands. */
+  readonly seam: Phrase;
+  readonly bothFaces: boolean;
+  readonly parcel: boolean;
+}
+
+/** What to do before the first piece goes in, in order. */
+export function prePressSteps(
+  s: HeatSettings,
+  blank: Blank,
+  press: Press,
+  fixing: Fixing,
+): readonly Phrase[] {
+  const flat = blank.shape.kind === 'flat';
+  return [
+    ...blank.takeOff.map((part) => say`Take off: ${part}`),
+    ...(blank.film ? [say`Peel the protective film`] : []),
+    flat
+      ? say`Lint roller over the face, or alcohol and a lint-free cloth well away from the press; then do not touch it`
+      : say`Wipe with alcohol and a lint-free cloth, well away from the press, then do not touch the face`,
+    ...(flat ? fixFlat(blank, fixing.bothFaces, fixing.parcel) : fixRound(press, fixing.seam)),
     isOven(press)
       ? say`Heat the oven to ${celsius(s.platenC)} with its shelf in`
       : say`Set pressure cold, with the blank in: ${s.pressure.replace('-', ' to ')}`,
-    ...(isOven(press) ? [] : [say`Set ${celsius(s.platenC)}; warm the first cycle with a spare blank`]),
+    ...(isOven(press)
+      ? []
+      : flat
+        ? [say`Set ${celsius(s.platenC)} and let it settle`]
+        : [say`Set ${celsius(s.platenC)}; warm the first cycle with a spare blank`]),
   ];
 }

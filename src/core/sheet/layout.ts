@@ -1,8 +1,10 @@
 import { fail, ok, type Result } from '../result';
-import { compose, mirrorX, rotate, translate, type Affine } from '../art/affine';
-import { inset, type Rect } from '../shapes/straight';
+import { compose, mirrorX, rotate, scale, translate, type Affine } from '../art/affine';
+import { contourArea } from '../shapes/contour';
+import { inset, type Rect } from '../shapes/plane';
 import type { Paper } from '../shop/paper';
-import type { Pattern } from '../wrap/wrap';
+import type { Pattern } from '../wrap/pattern';
+import { scaleOf } from './calibration';
 
 /** Room round every bleed for ticks and the rim mark, mm. */
 export const TICK_ROOM_MM = 3;
@@ -10,7 +12,7 @@ export const TICK_ROOM_MM = 3;
 export const STRIP_MM = 9;
 
 export interface Spot {
-  /** Bleed rectangle on the page, mm. */
+  /** Printed box on the page, mm. */
   readonly box: Rect;
   /** Pattern mm to page mm, mirrored when the application mirrors. */
   readonly matrix: Affine;
@@ -59,8 +61,8 @@ function tryLayout(input: LayoutInput, turned: boolean, stripAtFoot: boolean): T
   const area: Rect = stripAtFoot
     ? { ...printable, height: Math.max(0, printable.height - STRIP_MM) }
     : { ...printable, width: Math.max(0, printable.width - STRIP_MM) };
-  const { bleed } = input.pattern;
-  const [w, h] = turned ? [bleed.height, bleed.width] : [bleed.width, bleed.height];
+  const { whole } = input.pattern;
+  const [w, h] = turned ? [whole.height, whole.width] : [whole.width, whole.height];
   const gap = spacing(input.gapMm);
   return {
     turned,
@@ -86,19 +88,27 @@ function bestTry(input: LayoutInput): Try | null {
   return worth(best) > 0 ? best : null;
 }
 
-/** Pattern mm to page mm for a piece whose bleed starts at (x, y). */
+/** Pattern mm to page mm for a piece whose printed box starts at (x, y). */
 export function spotMatrix(pattern: Pattern, x: number, y: number, turned: boolean, mirror: boolean): Affine {
-  const { bleed, trim } = pattern;
+  const { whole } = pattern;
   const place = turned
-    ? compose(translate(x + bleed.height, y), rotate(90), translate(-bleed.x, -bleed.y))
-    : translate(x - bleed.x, y - bleed.y);
-  return mirror ? compose(place, mirrorX(trim.x + trim.width / 2)) : place;
+    ? compose(translate(x + whole.height, y), rotate(90), translate(-whole.x, -whole.y))
+    : translate(x - whole.x, y - whole.y);
+  return mirror ? compose(place, mirrorX(whole.x + whole.width / 2)) : place;
+}
+
+/** Undoes what the printer is known to do to lengths on this paper, about the middle of the page. */
+export function madeGood(paper: Paper): Affine {
+  const { across, along } = scaleOf(paper);
+  const [cx, cy] = [paper.widthMm / 2, paper.heightMm / 2];
+  return compose(translate(cx, cy), scale(1 / across.scale, 1 / along.scale), translate(-cx, -cy));
 }
 
 function spotsOf(input: LayoutInput, t: Try): readonly Spot[] {
-  const { bleed } = input.pattern;
-  const [w, h] = t.turned ? [bleed.height, bleed.width] : [bleed.width, bleed.height];
+  const { whole } = input.pattern;
+  const [w, h] = t.turned ? [whole.height, whole.width] : [whole.width, whole.height];
   const gap = spacing(input.gapMm);
+  const fit = madeGood(input.paper);
   const n = Math.min(input.pieces, t.cols * t.rows);
   const rows = Math.ceil(n / t.cols);
   const cols = Math.min(n, t.cols);
@@ -109,8 +119,8 @@ function spotsOf(input: LayoutInput, t: Try): readonly Spot[] {
     const y = top + Math.floor(i / t.cols) * (h + gap);
     return {
       box: { x, y, width: w, height: h },
-      matrix: spotMatrix(input.pattern, x, y, t.turned, input.mirror),
-      plain: spotMatrix(input.pattern, x, y, t.turned, false),
+      matrix: compose(fit, spotMatrix(input.pattern, x, y, t.turned, input.mirror)),
+      plain: compose(fit, spotMatrix(input.pattern, x, y, t.turned, false)),
     };
   });
 }
@@ -121,8 +131,8 @@ export function needMm(
   marginMm: number,
 ): { readonly shortMm: number; readonly longMm: number } {
   const around = 2 * (TICK_ROOM_MM + marginMm);
-  const a = pattern.bleed.width + around;
-  const b = pattern.bleed.height + around;
+  const a = pattern.whole.width + around;
+  const b = pattern.whole.height + around;
   const [short, long] = a <= b ? [a, b] : [b, a];
   return { shortMm: short, longMm: long + STRIP_MM };
 }
@@ -141,7 +151,7 @@ export function layoutSheet(input: LayoutInput): Result<SheetLayout> {
   const spots = spotsOf(input, best);
   const perSheet = spots.length;
   const sheets = Math.ceil(input.pieces / perSheet);
-  const { trim } = input.pattern;
+  const faceArea = input.pattern.faces.reduce((sum, f) => sum + Math.abs(contourArea(f.trim)), 0);
   const strip: Rect = best.stripAtFoot
     ? { x: best.area.x, y: best.area.y + best.area.height, width: best.area.width, height: STRIP_MM }
     : { x: best.area.x + best.area.width, y: best.area.y, width: STRIP_MM, height: best.area.height };
@@ -153,7 +163,7 @@ export function layoutSheet(input: LayoutInput): Result<SheetLayout> {
     perSheet,
     sheets,
     onLast: input.pieces - (sheets - 1) * perSheet,
-    used: (perSheet * trim.width * trim.height) / (input.paper.widthMm * input.paper.heightMm),
+    used: (perSheet * faceArea) / (input.paper.widthMm * input.paper.heightMm),
   });
 }
 

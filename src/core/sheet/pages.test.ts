@@ -1,14 +1,15 @@
 import { apply } from '../art/affine';
 import { setWords } from '../art/words';
 import type { Words } from '../job/job';
-import { exact } from '../figures/uncertain';
 import type { School } from '../shop/settings';
-import { sizeWrap, type Pattern } from '../wrap/wrap';
+import type { Pattern } from '../wrap/pattern';
+import { sizeRoundWrap } from '../wrap/roundWrap';
+import { wrapInput } from '../wrap/testWraps';
 import { layoutSheet, STRIP_MM, type LayoutInput, type SheetLayout } from './layout';
 import { drawPages, pieceAlone, type Page, type PageItem } from './pages';
 
-const A3 = { id: 'a3', name: 'A3', widthMm: 297, heightMm: 420, thicknessMm: 0.1 };
-const A4 = { id: 'a4', name: 'A4', widthMm: 210, heightMm: 297, thicknessMm: 0.1 };
+const A3 = { id: 'a3', name: 'A3', widthMm: 297, heightMm: 420, thicknessMm: 0.1, calibration: null };
+const A4 = { id: 'a4', name: 'A4', widthMm: 210, heightMm: 297, thicknessMm: 0.1, calibration: null };
 const LABEL = {
   job: 'Night guides',
   blank: 'straight steel',
@@ -18,19 +19,7 @@ const LABEL = {
 };
 const WORDS: Words = { text: 'Dome', font: 'plain', capHeightMm: 10, dxMm: 30, dyMm: -40, colour: '#112233' };
 
-const patternOf = (school: School): Pattern =>
-  sizeWrap({
-    girth: exact(230),
-    wall: exact(190),
-    paperMm: 0.1,
-    school,
-    amountMm: null,
-    topSetbackMm: 0,
-    footSetbackMm: 0,
-    bleedMm: 3,
-    safeMm: 6,
-    noGo: [],
-  }).pattern;
+const patternOf = (school: School): Pattern => sizeRoundWrap(wrapInput({ school })).pattern;
 
 function lay(pattern: Pattern, over: Partial<LayoutInput> = {}): SheetLayout {
   const r = layoutSheet({ pattern, paper: A3, marginMm: 3, gapMm: 4, pieces: 1, mirror: true, ...over });
@@ -71,7 +60,7 @@ describe('marks', () => {
       const spot = layout.spots[0];
       if (!rim || !spot) throw new Error('no rim mark');
       const at = origin(rim);
-      const rimEdge = apply(spot.matrix, { x: pattern.front.x, y: pattern.bleed.y });
+      const rimEdge = apply(spot.matrix, { x: pattern.front?.x ?? NaN, y: pattern.bleed.y });
       expect(Math.hypot(at.x - rimEdge.x, at.y - rimEdge.y)).toBeLessThan(2.5);
       // Readable: the letters are never mirrored.
       expect(rim.matrix[0] * rim.matrix[3] - rim.matrix[1] * rim.matrix[2]).toBeCloseTo(1, 9);

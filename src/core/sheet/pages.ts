@@ -4,9 +4,10 @@ import type { FontId } from '../art/fonts';
 import { setWords, type SetWords } from '../art/words';
 import type { Placed } from '../art/place';
 import type { Words } from '../job/job';
-import type { Point, Rect } from '../shapes/straight';
-import type { Pattern } from '../wrap/wrap';
-import { spotMatrix, TICK_ROOM_MM, type SheetLayout, type Spot } from './layout';
+import { boundsOfContour, flatten, type Contour } from '../shapes/contour';
+import type { Point, Rect } from '../shapes/plane';
+import type { Face, Pattern } from '../wrap/pattern';
+import { madeGood, spotMatrix, type SheetLayout, type Spot } from './layout';
 
 /**
  * What is drawn on a page, in page mm with y down. The PDF, the PNG, the SVG and the screen all draw this same list, so
@@ -49,91 +50,89 @@ export interface PageLabel {
   readonly rulerText: string;
 }
 
-const TICK_FROM_MM = 0.5;
 const HAIR_MM = 0.15;
+/** How far the clip's chords may stray from an arc: a third of a dot at 300 to the inch. */
+const CLIP_TOLERANCE_MM = 0.03;
 
-/** Ticks at the four trim corners and at the meeting and front lines, all outside the bleed. */
-function ticks(pattern: Pattern, m: Affine): PageItem[] {
-  const { trim, bleed } = pattern;
-  const far = TICK_ROOM_MM - 0.3;
-  const line = (x1: number, y1: number, x2: number, y2: number): PageItem => ({
-    kind: 'line',
-    from: apply(m, { x: x1, y: y1 }),
-    to: apply(m, { x: x2, y: y2 }),
-    widthMm: HAIR_MM,
-  });
-  const top = bleed.y - TICK_FROM_MM;
-  const bottom = bleed.y + bleed.height + TICK_FROM_MM;
-  const left = bleed.x - TICK_FROM_MM;
-  const right = bleed.x + bleed.width + TICK_FROM_MM;
-  const run = far - TICK_FROM_MM;
-  const xs = [trim.x, trim.x + trim.width, pattern.front.x];
-  if (pattern.meetsAtMm > trim.x && pattern.meetsAtMm < trim.x + trim.width) xs.push(pattern.meetsAtMm);
-  return [
-    ...xs.flatMap((x) => [line(x, top, x, top - run), line(x, bottom, x, bottom + run)]),
-    ...[trim.y, trim.y + trim.height].flatMap((y) => [
-      line(left, y, left - run, y),
-      line(right, y, right + run, y),
-    ]),
-  ];
-}
+/** The pattern's own cut marks, all outside the bleed; and the fold, dashed by its two ticks only. */
+const ticks = (pattern: Pattern, m: Affine): PageItem[] =>
+  pattern.ticks.map((t) => ({ kind: 'line', from: apply(m, t.from), to: apply(m, t.to), widthMm: HAIR_MM }));
 
-/** The word “rim” outside the rim edge, always readable, so nobody wraps it upside down. */
-function rimMark(pattern: Pattern, spot: Spot, mirrored: boolean): PageItem {
-  const { bleed, trim, front } = pattern;
-  const x = mirrored ? 2 * (trim.x + trim.width / 2) - front.x : front.x;
-  const at = apply(spot.plain, { x: x + 1.2, y: bleed.y - 0.6 });
+/** The word “rim” (“top” on a flat blank) outside that edge, always readable, so nobody wraps it upside down. */
+function upMark(pattern: Pattern, spot: Spot, mirrored: boolean): PageItem {
+  const { whole, front, trim } = pattern;
+  const middle = front ? front.x : trim.x + trim.width / 2;
+  const x = mirrored ? 2 * (whole.x + whole.width / 2) - middle : middle;
+  const at = apply(spot.plain, { x: x + 1.2, y: whole.y - 0.6 });
   const turn = Math.round((Math.atan2(spot.plain[1], spot.plain[0]) * 180) / Math.PI);
-  return { kind: 'text', text: 'rim', emMm: 2.4, matrix: compose(translate(at.x, at.y), rotate(turn)) };
+  return {
+    kind: 'text',
+    text: pattern.form === 'flat' ? 'top' : 'rim',
+    emMm: 2.4,
+    matrix: compose(translate(at.x, at.y), rotate(turn)),
+  };
 }
 
-function artItems(pattern: Pattern, matrix: Affine, art: PageArt): PageItem[] {
-  const clip = rectCorners(pattern.bleed).map((p) => apply(matrix, p));
+function faceItems(face: Face, pattern: Pattern, matrix: Affine, art: PageArt): PageItem[] {
+  const m = compose(matrix, face.matrix);
+  const clip = flatten(face.bleed, CLIP_TOLERANCE_MM).map((p) => apply(m, p));
   const items: PageItem[] = [];
-  if (art.placed) items.push({ kind: 'picture', matrix: compose(matrix, art.placed.matrix), clip });
+  if (art.placed) items.push({ kind: 'picture', matrix: compose(m, art.placed.matrix), clip });
   if (art.words) {
     const set = setWords(art.words, pattern.trim);
-    const at = compose(matrix, translate(set.box.x, set.baselineMm));
+    const at = compose(m, translate(set.box.x, set.baselineMm));
     items.push({ kind: 'words', set, font: art.words.font, colour: art.words.colour, matrix: at, clip });
   }
   return items;
 }
 
+/** The picture and words on every face. */
+const artItems = (pattern: Pattern, matrix: Affine, art: PageArt): PageItem[] =>
+  pattern.faces.flatMap((face) => faceItems(face, pattern, matrix, art));
+
 function pieceItems(pattern: Pattern, spot: Spot, art: PageArt, mirrored: boolean): PageItem[] {
   return [
     ...artItems(pattern, spot.matrix, art),
     ...ticks(pattern, spot.matrix),
-    rimMark(pattern, spot, mirrored),
+    upMark(pattern, spot, mirrored),
   ];
 }
 
 /** One piece out to its bleed with no marks at all, as a page of its own. */
 export function pieceAlone(pattern: Pattern, art: PageArt, mirrored: boolean): Page {
-  const { bleed, trim } = pattern;
+  const { whole } = pattern;
   const matrix = spotMatrix(pattern, 0, 0, false, mirrored);
+  const boxOf = (of: (f: Face) => Contour) => boundsOf(facePoints(pattern, matrix, of));
   return {
-    widthMm: bleed.width,
-    heightMm: bleed.height,
-    bleedBox: { x: 0, y: 0, width: bleed.width, height: bleed.height },
-    trimBox: { x: trim.x - bleed.x, y: trim.y - bleed.y, width: trim.width, height: trim.height },
+    widthMm: whole.width,
+    heightMm: whole.height,
+    bleedBox: boxOf((f) => f.bleed),
+    trimBox: boxOf((f) => f.trim),
     items: artItems(pattern, matrix, art),
     copies: 1,
   };
 }
 
+/** Corners of the box of every face's contour, carried to the page. */
+const facePoints = (pattern: Pattern, matrix: Affine, of: (f: Face) => Contour): readonly Point[] =>
+  pattern.faces.flatMap((f) =>
+    rectCorners(boundsOfContour(of(f))).map((p) => apply(compose(matrix, f.matrix), p)),
+  );
+
 /** The strip's own coordinates: x along it, y down across it. */
-function stripMatrix(strip: SheetLayout['strip']): { readonly matrix: Affine; readonly lengthMm: number } {
+function stripMatrix({ strip, paper }: SheetLayout): { readonly matrix: Affine; readonly lengthMm: number } {
   const { rect, upright } = strip;
+  const fit = madeGood(paper);
   return upright
-    ? { matrix: translate(rect.x, rect.y), lengthMm: rect.width }
-    : { matrix: compose(translate(rect.x + rect.width, rect.y), rotate(90)), lengthMm: rect.height };
+    ? { matrix: compose(fit, translate(rect.x, rect.y)), lengthMm: rect.width }
+    : { matrix: compose(fit, translate(rect.x + rect.width, rect.y), rotate(90)), lengthMm: rect.height };
 }
 
 const cut = (text: string, most: number): string =>
   text.length <= most ? text : `${text.slice(0, most - 1)}…`;
 
 function stripItems(layout: SheetLayout, label: PageLabel, sheetText: string): PageItem[] {
-  const { matrix, lengthMm } = stripMatrix(layout.strip);
+  const { matrix, lengthMm } = stripMatrix(layout);
   const step = label.rulerMm / 10;
   const y = 4;
   const ruler: PageItem[] = Array.from({ length: 10 }, (_, i) => ({
@@ -171,13 +170,13 @@ function page(
   text: string,
 ): Page {
   const spots = layout.spots.slice(0, n);
-  const boxOf = (rect: Rect) =>
-    boundsOf(spots.flatMap((s) => rectCorners(rect).map((p) => apply(s.matrix, p))));
+  const boxOf = (of: (f: Face) => Contour) =>
+    boundsOf(spots.flatMap((s) => facePoints(pattern, s.matrix, of)));
   return {
     widthMm: layout.paper.widthMm,
     heightMm: layout.paper.heightMm,
-    trimBox: boxOf(pattern.trim),
-    bleedBox: boxOf(pattern.bleed),
+    trimBox: boxOf((f) => f.trim),
+    bleedBox: boxOf((f) => f.bleed),
     items: [
       ...spots.flatMap((s) => pieceItems(pattern, s, art, label.mirrored)),
       ...stripItems(layout, label, text),
@@ -206,7 +205,7 @@ export function rulerFor(
   layout: SheetLayout,
   unit: 'mm' | 'in',
 ): { readonly rulerMm: number; readonly rulerText: string } {
-  const room = stripMatrix(layout.strip).lengthMm - 60;
+  const room = stripMatrix(layout).lengthMm - 60;
   if (unit === 'mm')
     return room >= 100 ? { rulerMm: 100, rulerText: '100 mm' } : { rulerMm: 50, rulerText: '50 mm' };
   return room >= 101.6 ? { rulerMm: 101.6, rulerText: '4 in' } : { rulerMm: 50.8, rulerText: '2 in' };

@@ -2,25 +2,13 @@ import fc from 'fast-check';
 import { apply, determinant } from '../art/affine';
 import { rectCorners } from '../art/polygon';
 import { STARTER_PAPERS } from '../demo/things';
-import { exact } from '../figures/uncertain';
-import type { Rect } from '../shapes/straight';
-import { sizeWrap, type Pattern } from '../wrap/wrap';
+import type { Rect } from '../shapes/plane';
+import type { Pattern } from '../wrap/pattern';
+import { straightPattern } from '../wrap/testWraps';
 import { layoutSheet, needMm, smallestThatFits, type LayoutInput } from './layout';
 import { drawPages, rulerFor, type PageLabel } from './pages';
 
-const patternOf = (girth: number, wall: number, bleedMm = 3): Pattern =>
-  sizeWrap({
-    girth: exact(girth),
-    wall: exact(wall),
-    paperMm: 0.1,
-    school: 'over',
-    amountMm: 4,
-    topSetbackMm: 0,
-    footSetbackMm: 0,
-    bleedMm,
-    safeMm: 5,
-    noGo: [],
-  }).pattern;
+const patternOf = straightPattern;
 
 const A3 = STARTER_PAPERS.find((p) => p.id === 'a3') ?? {
   id: 'a3',
@@ -28,6 +16,7 @@ const A3 = STARTER_PAPERS.find((p) => p.id === 'a3') ?? {
   widthMm: 297,
   heightMm: 420,
   thicknessMm: 0.1,
+  calibration: null,
 };
 const input = (pattern: Pattern, over: Partial<LayoutInput> = {}): LayoutInput => ({
   pattern,

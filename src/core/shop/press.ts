@@ -2,7 +2,7 @@ import '../zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, mmSchema, nameSchema } from './common';
 
-export const PRESS_KINDS = ['tumbler', 'mug', 'oven'] as const;
+export const PRESS_KINDS = ['tumbler', 'mug', 'oven', 'flat'] as const;
 export type PressKind = (typeof PRESS_KINDS)[number];
 
 /** When the clock of a time starts: the two schools differ by a minute or more. */
@@ -32,6 +32,22 @@ export const ovenSchema = z.strictObject({
   hold: z.enum(['sleeve', 'shrink film']),
 });
 
-export const pressSchema = z.discriminatedUnion('kind', [wrapPressSchema, ovenSchema]);
+/** A flat press: one heated platen closing on a bed. A clamshell pinches thick pieces at its hinge. */
+export const flatPressSchema = z.strictObject({
+  ...base,
+  kind: z.literal('flat'),
+  platenWidthMm: mmSchema(100, 1600),
+  platenHeightMm: mmSchema(100, 1600),
+  opens: z.enum(['swing-away', 'clamshell', 'drawer']),
+  /** Thickest piece it closes on. */
+  openingMm: mmSchema(2, 120),
+  clock: z.enum(CLOCKS),
+});
+
+export const pressSchema = z.discriminatedUnion('kind', [wrapPressSchema, ovenSchema, flatPressSchema]);
 export type Press = z.infer<typeof pressSchema>;
+export type WrapPress = z.infer<typeof wrapPressSchema>;
+export type FlatPress = z.infer<typeof flatPressSchema>;
+export const isFlatPress = (p: Press): p is FlatPress => p.kind === 'flat';
+export const isWrapPress = (p: Press): p is WrapPress => p.kind === 'tumbler' || p.kind === 'mug';
 export const isOven = (p: Press): p is z.infer<typeof ovenSchema> => p.kind === 'oven';

@@ -9,7 +9,7 @@ export interface SchoolNote {
   readonly bench: string;
 }
 
-/** Ways of sizing a wrap, with what each buys and costs. */
+/** Ways of sizing a wrap that goes right round, with what each buys and costs. */
 export const SCHOOL_NOTES: Readonly<Record<School, SchoolNote>> = {
   under: {
     label: 'Under',
@@ -48,6 +48,43 @@ export const SCHOOL_NOTES: Readonly<Record<School, SchoolNote>> = {
   },
 };
 
+/** The same schools where a handle stands between the ends. */
+const AT_A_HANDLE: Readonly<Record<School, SchoolNote>> = {
+  under: {
+    ...SCHOOL_NOTES.under,
+    amount: 'clear of the handle, each side',
+    gain: 'Slips in beside the handle without creasing; forgiving to place.',
+    risk: 'A white margin each side of the handle.',
+    bench: 'Start from the mark opposite the handle. Even margins at both sides of it.',
+  },
+  butt: {
+    ...SCHOOL_NOTES.butt,
+    gain: 'Colour right up to the handle on both sides.',
+    risk: 'A millimetre long and it rides up on the handle and lifts.',
+    bench: 'Try it dry. Both ends must lie flat beside the handle.',
+  },
+  lap: {
+    ...SCHOOL_NOTES.lap,
+    gain: 'Nothing here: the handle stands between the ends.',
+    risk: 'The paper cannot lap past a handle.',
+    bench: 'Choose another way.',
+  },
+  over: {
+    ...SCHOOL_NOTES.over,
+    gain: 'The handle itself sets the length.',
+    bench: 'Start at one side of the handle, pull tight, mark the other side through the paper, cut there.',
+  },
+  gap: {
+    ...SCHOOL_NOTES.gap,
+    amount: 'white across the handle',
+    gain: 'A clean, meant stripe behind the handle, where the mat gives no heat.',
+    bench: 'Equal white on both sides of the handle.',
+  },
+};
+
+export const schoolNotes = (handled: boolean): Readonly<Record<School, SchoolNote>> =>
+  handled ? AT_A_HANDLE : SCHOOL_NOTES;
+
 /** Amounts where nobody has said otherwise, mm. The over school's is reckoned from the shop's own error. */
 export const USUAL_AMOUNT_MM: Readonly<Record<Exclude<School, 'over'>, number>> = {
   under: 3,
@@ -55,18 +92,36 @@ export const USUAL_AMOUNT_MM: Readonly<Record<Exclude<School, 'over'>, number>> 
   lap: 3,
   gap: 10,
 };
+/** White left on each side of a handle by the gap school, mm. */
+export const BESIDE_HANDLE_MM = 6;
 
-/** How much longer than the closing length each school prints, mm. */
-export function printedOverMm(school: School, amountMm: number): number {
+/** Most printed over that a bench still trims comfortably; craft range 3 to 8 mm. */
+const OVER_RANGE_MM = [3, 8] as const;
+
+export function usualAmount(school: School, needMm: number, handleMm: number): number {
+  if (school === 'gap' && handleMm > 0) return handleMm + 2 * BESIDE_HANDLE_MM;
+  if (school !== 'over') return USUAL_AMOUNT_MM[school];
+  const rounded = Math.ceil(needMm * 2) / 2;
+  return Math.min(OVER_RANGE_MM[1], Math.max(OVER_RANGE_MM[0], rounded));
+}
+
+/** What each school adds at the two ends, mm, outwards positive. The gap of a handled blank counts the handle. */
+export function atEnds(
+  school: School,
+  amountMm: number,
+  handleMm: number,
+): { readonly left: number; readonly right: number } {
   switch (school) {
     case 'under':
-      return -2 * amountMm;
+      return { left: -amountMm, right: -amountMm };
     case 'butt':
-      return 0;
+      return { left: 0, right: 0 };
     case 'lap':
     case 'over':
-      return amountMm;
-    case 'gap':
-      return -amountMm;
+      return { left: 0, right: amountMm };
+    case 'gap': {
+      const each = (handleMm - amountMm) / 2;
+      return { left: each, right: each };
+    }
   }
 }

@@ -21,21 +21,20 @@ export function ArtBoard({ chosen, onChoose }: { chosen: Chosen; onChoose: (c: C
   const { job, plan } = useJob();
   const say = useSay();
   const preview = usePreview(job.art.picture);
-  const { wrap } = plan.wrap;
-  if (!wrap)
+  const { pattern } = plan.wrap;
+  if (!pattern)
     return (
       <p className="grid h-full place-content-center p-8 text-center text-lead">
         The wrap has no size yet. What stands in the way is said below.
       </p>
     );
-  const { pattern } = wrap;
   const { placed, words: set } = plan.art;
   const { picture, words } = job.art;
   return (
     <Board
       interactive
       label="The picture on the wrap, as it will be seen on the blank"
-      bounds={pattern.bleed}
+      bounds={pattern.whole}
       room={{ top: 20, right: 34, bottom: 50, left: 34 }}
       draw={(fit) => (
         <>
@@ -77,11 +76,11 @@ export function ArtBoard({ chosen, onChoose }: { chosen: Chosen; onChoose: (c: C
           <FrontBrackets
             fit={fit}
             pattern={pattern}
-            label={`seen from the front, ${say([mm(pattern.front.wellMm)])}`}
+            label={pattern.front ? `seen from the front, ${say([mm(pattern.front.wellMm)])}` : ''}
           />
           {!picture && !words && (
             <text
-              x={fit.x(pattern.front.x)}
+              x={fit.x(pattern.front?.x ?? pattern.trim.width / 2)}
               y={fit.y(pattern.trim.height / 2)}
               textAnchor="middle"
               fontSize={20}
@@ -94,7 +93,7 @@ export function ArtBoard({ chosen, onChoose }: { chosen: Chosen; onChoose: (c: C
           )}
           {preview.kind === 'failed' && (
             <text
-              x={fit.x(pattern.front.x)}
+              x={fit.x(pattern.front?.x ?? pattern.trim.width / 2)}
               y={fit.y(pattern.trim.height / 2)}
               textAnchor="middle"
               fontSize={16}
@@ -134,7 +133,7 @@ function PictureHandles({ fit, placed, chosen, onChoose }: PictureHandlesProps) 
     x: (job.art.picture?.widthPx ?? 0) / 2,
     y: (job.art.picture?.heightPx ?? 0) / 2,
   });
-  const bleed = plan.wrap.wrap ? px(fit, plan.wrap.wrap.pattern.bleed) : null;
+  const bleed = plan.wrap.pattern ? px(fit, plan.wrap.pattern.bleed) : null;
   const corner = placed.corners[2];
   return (
     <g>

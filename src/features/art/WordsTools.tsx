@@ -33,9 +33,9 @@ export function WordsTools({ onChoose }: { onChoose: () => void }) {
   const put = (next: Partial<Words>, group?: string) =>
     edit((j) => (j.art.words ? { ...j, art: { ...j.art, words: { ...j.art.words, ...next } } } : j), group);
   const add = () => {
-    const pattern = plan.wrap.wrap?.pattern;
+    const pattern = plan.wrap.pattern;
     // Words start at the front, which printing over moves off the middle of the sheet.
-    const dxMm = pattern ? pattern.front.x - pattern.trim.width / 2 : 0;
+    const dxMm = pattern?.front ? pattern.front.x - pattern.trim.width / 2 : 0;
     edit((j) => ({
       ...j,
       art: { ...j.art, words: { ...START, dxMm, colour: j.art.picture ? START.colour : '#14211f' } },

@@ -1,55 +1,79 @@
 'use client';
 
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useMemo } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
-import { sideOutline, sideZones } from '@/core/shapes/straight';
-import { MATERIALS, straightShapeSchema, type Blank } from '@/core/shop/blank';
+import { useMemo, useState } from 'react';
+import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import type { Blank } from '@/core/shop/blank';
 import { saveBlank } from '@/data/shop';
 import { newId } from '@/data/ids';
 import { Board } from '@/ui/board/Board';
-import { SideView } from '@/ui/board/SideView';
+import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
+import { Segments } from '@/ui/Segments';
 import { SheetDialog } from '@/ui/Sheet';
 import { useUnits } from '@/ui/units';
 import { tellProblem } from '@/ui/tell';
-import { blankFormSchema, fromForm, toForm, type BlankFormIn, type BlankFormOut } from './blankForm';
+import { AboutFields, FlatFields, RoundFields } from './BlankFields';
+import {
+  blankFormSchema,
+  drawnOf,
+  fromForm,
+  shapeFrom,
+  shapeProblem,
+  toForm,
+  type BlankFormIn,
+  type BlankFormOut,
+  type Drawn,
+} from './blankForm';
+
+export type BlankFormHandle = UseFormReturn<BlankFormIn, unknown, BlankFormOut>;
 
 interface Props {
   readonly open: boolean;
   readonly onClose: () => void;
   readonly blank?: Blank | null;
+  /** Starts from the blank given but keeps it: a new one of its own. */
+  readonly copy?: boolean;
   readonly onSaved?: (blank: Blank) => void;
 }
 
-/** A straight blank typed in, drawn as it is typed. */
-export function BlankDialog({ open, onClose, blank = null, onSaved }: Props) {
+/** A blank typed in, drawn as it is typed. */
+export function BlankDialog({ open, onClose, blank = null, copy = false, onSaved }: Props) {
   return (
     <SheetDialog
       open={open}
       onClose={onClose}
       wide
-      title={blank ? `Change ${blank.name}` : 'A straight blank'}
+      title={blank ? (copy ? `Another like ${blank.name}` : `Change ${blank.name}`) : 'A blank of your own'}
       about="Maker’s figures will do to start; readings come next and decide."
     >
-      <BlankForm blank={blank} onClose={onClose} onSaved={onSaved} />
+      <BlankForm blank={blank} copy={copy} onClose={onClose} onSaved={onSaved} />
     </SheetDialog>
   );
 }
 
-function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
+function BlankForm({ blank = null, copy = false, onClose, onSaved }: Omit<Props, 'open'>) {
   const units = useUnits();
   const schema = useMemo(() => blankFormSchema(units.length), [units.length]);
+  const [drawn, setDrawn] = useState<Drawn>(() => drawnOf(blank));
   const form = useForm<BlankFormIn, unknown, BlankFormOut>({
     resolver: zodResolver(schema),
-    defaultValues: toForm(blank ?? null, units),
+    defaultValues: {
+      ...toForm(blank, units),
+      ...(copy && blank ? { name: `${blank.name}, copy`.slice(0, 80) } : {}),
+    },
     mode: 'onBlur',
   });
-  const { errors } = form.formState;
-  const live = useWatch({ control: form.control });
+  const kind = useWatch({ control: form.control, name: 'kind' });
   const save = async (f: BlankFormOut) => {
-    const made = fromForm(f, blank?.id ?? newId('blank'), blank?.keepClear ?? []);
+    const shape = shapeFrom(f, drawn);
+    if (!shape.success) {
+      const { field, message } = shapeProblem(shape.error);
+      form.setError(field, { message }, { shouldFocus: true });
+      return;
+    }
+    const made = fromForm(f, shape.data, blank && !copy ? blank.id : newId('blank'));
     const r = await saveBlank(made);
     if (!r.ok) {
       tellProblem(r.problem);
@@ -58,23 +82,14 @@ function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
     onSaved?.(made);
     onClose();
   };
-  const length = (
-    name: 'diameterMm' | 'heightMm' | 'lipMm' | 'footMm' | 'wallMm',
-    label: string,
-    hint?: string,
-  ) => (
-    <FormField label={`${label}, ${units.length}`} hint={hint} problem={errors[name]?.message}>
-      {(p) => <input {...p} autoComplete="off" className={inputClass} {...form.register(name)} />}
-    </FormField>
-  );
   return (
     <form
-      className="grid gap-4 md:grid-cols-[1fr_15rem]"
+      className="grid gap-4 md:grid-cols-[1fr_16rem]"
       onSubmit={(e) => void form.handleSubmit(save)(e)}
       noValidate
     >
       <div className="grid content-start gap-3">
-        <FormField label="Name" problem={errors.name?.message}>
+        <FormField label="Name" problem={form.formState.errors.name?.message}>
           {(p) => (
             <input
               {...p}
@@ -84,70 +99,24 @@ function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
             />
           )}
         </FormField>
-        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-          {length('diameterMm', 'Across')}
-          {length('heightMm', 'Height')}
-          {length('lipMm', 'Lip', 'rim to straight wall')}
-          {length('footMm', 'Foot', 'straight wall to base')}
-        </div>
-        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-          <FormField label="Kind">
-            {(p) => (
-              <select {...p} className={inputClass} {...form.register('family')}>
-                {['tumbler', 'bottle', 'can sleeve', 'glass', 'cup'].map((v) => (
-                  <option key={v}>{v}</option>
-                ))}
-              </select>
-            )}
-          </FormField>
-          <FormField label="Material">
-            {(p) => (
-              <select {...p} className={inputClass} {...form.register('material')}>
-                {MATERIALS.map((v) => (
-                  <option key={v}>{v}</option>
-                ))}
-              </select>
-            )}
-          </FormField>
-          <FormField label="Wall">
-            {(p) => (
-              <select {...p} className={inputClass} {...form.register('wall')}>
-                <option value="vacuum">vacuum</option>
-                <option value="single">single</option>
-              </select>
-            )}
-          </FormField>
-          {length('wallMm', 'Skin')}
-        </div>
-        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-          <FormField label="Coating">
-            {(p) => (
-              <select {...p} className={inputClass} {...form.register('finish')}>
-                <option>gloss</option>
-                <option>matte</option>
-              </select>
-            )}
-          </FormField>
-          <FormField label="Blank’s colour" problem={errors.colour?.message}>
-            {(p) => (
-              <input {...p} type="color" className={`${inputClass} p-1`} {...form.register('colour')} />
-            )}
-          </FormField>
-          <label className="col-span-2 flex items-center gap-3 pt-4">
-            <input type="checkbox" className="size-6 accent-strata-3" {...form.register('film')} />
-            Protective film to peel
-          </label>
-        </div>
-        <div className="grid gap-3 sm:grid-cols-2">
-          <FormField label="Parts to take off" hint="one a line">
-            {(p) => <textarea {...p} rows={2} className={inputClass} {...form.register('takeOff')} />}
-          </FormField>
-          <FormField label="To finish" hint="one a line">
-            {(p) => <textarea {...p} rows={2} className={inputClass} {...form.register('finishing')} />}
-          </FormField>
-        </div>
+        <Segments
+          className="justify-self-start"
+          label="Shape"
+          value={kind}
+          options={[
+            { value: 'round', label: 'Round: cup, bottle, mug, barrel' },
+            { value: 'flat', label: 'Flat: panel, slate, ornament' },
+          ]}
+          onChange={(v) => form.setValue('kind', v)}
+        />
+        {kind === 'round' ? (
+          <RoundFields form={form} />
+        ) : (
+          <FlatFields form={form} drawn={drawn} onDrawn={setDrawn} />
+        )}
+        <AboutFields form={form} />
       </div>
-      <LiveShape values={live} schema={schema} />
+      <LiveShape form={form} schema={schema} drawn={drawn} />
       <div className="flex justify-end gap-2 md:col-span-2">
         <Button onClick={onClose}>Leave it</Button>
         <Button kind="act" type="submit">
@@ -158,48 +127,35 @@ function BlankForm({ blank, onClose, onSaved }: Omit<Props, 'open'>) {
   );
 }
 
+interface LiveProps {
+  readonly form: BlankFormHandle;
+  readonly schema: ReturnType<typeof blankFormSchema>;
+  readonly drawn: Drawn;
+}
+
 /** The blank as typed so far, once it closes. */
-function LiveShape({
-  values,
-  schema,
-}: {
-  values: Partial<BlankFormIn>;
-  schema: ReturnType<typeof blankFormSchema>;
-}) {
-  const parts = schema.shape;
-  const read = (key: 'diameterMm' | 'heightMm' | 'lipMm' | 'footMm') => {
-    const r = parts[key].safeParse(values[key] ?? '');
-    return r.success ? r.data : NaN;
-  };
-  const shape = straightShapeSchema.safeParse({
-    kind: 'straight',
-    diameterMm: read('diameterMm'),
-    heightMm: read('heightMm'),
-    lipMm: read('lipMm'),
-    footMm: read('footMm'),
-  });
-  if (!shape.success) {
+function LiveShape({ form, schema, drawn }: LiveProps) {
+  const values = useWatch({ control: form.control });
+  const read = schema.safeParse({ ...form.getValues(), ...values, name: 'live' });
+  const shape = read.success ? shapeFrom(read.data, drawn) : null;
+  if (!read.success || !shape?.success) {
     return (
       <div className="board-ground grid min-h-64 place-content-center p-4 text-center text-soft">
         Drawn here once it is as wide and tall as a real one.
       </div>
     );
   }
-  const s = shape.data;
+  const blank = {
+    shape: shape.data,
+    coating: { colour: read.data.colour, finish: read.data.finish, stock: read.data.stock },
+  };
   return (
     <div className="board-ground relative min-h-64">
       <Board
         label="The blank as typed"
-        bounds={{ x: -s.diameterMm / 2, y: 0, width: s.diameterMm, height: s.heightMm }}
+        bounds={shapeBounds(shape.data)}
         room={{ top: 20, right: 20, bottom: 20, left: 20 }}
-        draw={(fit) => (
-          <SideView
-            fit={fit}
-            outline={sideOutline(s)}
-            zones={sideZones(s)}
-            colour={values.colour ?? '#ffffff'}
-          />
-        )}
+        draw={(fit) => <BlankShape fit={fit} blank={blank} />}
       />
     </div>
   );

@@ -28,7 +28,6 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
   const [worst] = all;
   return (
     <section
-      
       aria-label="What stands in the way"
       className="flex min-h-15 items-center gap-3 border-t-2 border-ink bg-sheet px-5 py-2"
     >

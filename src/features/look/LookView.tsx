@@ -12,6 +12,7 @@ import { NumberField } from '@/ui/NumberField';
 import { Pick } from '@/ui/Pick';
 import { Segments } from '@/ui/Segments';
 import { Say } from '@/ui/units';
+import { mainFace } from '@/core/wrap/pattern';
 import { usePreview } from '../art/usePreview';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
@@ -68,15 +69,17 @@ function Palette({ fault, onFault }: { fault: FaultId; onFault: (f: FaultId) => 
 function MarkBoard({ fault }: { fault: FaultId }) {
   const { job, plan, edit } = useJob();
   const preview = usePreview(job.art.picture);
-  const { wrap } = plan.wrap;
-  if (!wrap)
+  const { pattern } = plan.wrap;
+  if (!pattern)
     return (
       <p className="grid h-full place-content-center p-8 text-center text-lead">
         The wrap has no size yet, so there is no picture to mark.
       </p>
     );
-  const { pattern } = wrap;
   const { trim } = pattern;
+  // Only what stayed on the blank, one face.
+  const face = mainFace(pattern);
+  const pressed = { ...pattern, faces: [{ ...face, bleed: face.trim }] };
   const add = (xMm: number, yMm: number) =>
     edit((j) => ({
       ...j,
@@ -95,7 +98,7 @@ function MarkBoard({ fault }: { fault: FaultId }) {
         <>
           <PatternArt
             fit={fit}
-            pattern={{ ...pattern, bleed: trim }}
+            pattern={pressed}
             picture={job.art.picture}
             placed={plan.art.placed}
             url={preview.kind === 'ready' ? preview.url : null}
@@ -113,29 +116,33 @@ function MarkBoard({ fault }: { fault: FaultId }) {
               add((e.clientX - box.left) / fit.k, (e.clientY - box.top) / fit.k);
             }}
           />
+          {pattern.front && (
+            <>
+              <text
+                x={fit.x(0)}
+                y={fit.y(trim.height) + 22}
+                fontSize={13}
+                fontWeight={600}
+                className="font-label"
+                fill="#14211f"
+              >
+                seam
+              </text>
+              <text
+                x={fit.x(trim.width)}
+                y={fit.y(trim.height) + 22}
+                textAnchor="end"
+                fontSize={13}
+                fontWeight={600}
+                className="font-label"
+                fill="#14211f"
+              >
+                seam
+              </text>
+            </>
+          )}
           <text
-            x={fit.x(0)}
-            y={fit.y(trim.height) + 22}
-            fontSize={13}
-            fontWeight={600}
-            className="font-label"
-            fill="#14211f"
-          >
-            seam
-          </text>
-          <text
-            x={fit.x(trim.width)}
-            y={fit.y(trim.height) + 22}
-            textAnchor="end"
-            fontSize={13}
-            fontWeight={600}
-            className="font-label"
-            fill="#14211f"
-          >
-            seam
-          </text>
-          <text
-            x={fit.x(pattern.front.x)}
+            x={fit.x(pattern.front?.x ?? trim.width / 2)}
             y={fit.y(trim.height) + 22}
             textAnchor="middle"
             fontSize={13}
@@ -143,7 +150,7 @@ function MarkBoard({ fault }: { fault: FaultId }) {
             className="font-label"
             fill="#14211f"
           >
-            front
+            {pattern.front ? 'front' : 'foot'}
           </text>
         </>
       )}

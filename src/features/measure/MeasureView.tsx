@@ -1,60 +1,59 @@
 'use client';
 
-import type { Place } from '@/core/job/job';
+import { Plus } from 'lucide-react';
+import type { PlaceReadings } from '@/core/readings/readings';
+import { nominalProfile, wallOf } from '@/core/shapes/round';
+import { profileAt } from '@/core/shapes/profile';
+import type { Blank, RoundShape } from '@/core/shop/blank';
 import { mm } from '@/core/units/quantity';
+import { newId } from '@/data/ids';
 import { Board, type Fit } from '@/ui/board/Board';
-import { SideView } from '@/ui/board/SideView';
+import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
+import { Button } from '@/ui/Button';
+import { LengthField } from '@/ui/LengthField';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
+import { GirthTape, StationHandle } from './GirthTape';
 import { ReadingBox } from './ReadingBox';
 
 const BOX_WIDTH = 400;
+const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
+export const letterOf = (i: number): string => LETTERS[i] ?? String(i + 1);
 
-/** Tape round the rim, round the foot, and up the wall: each reading typed where it is taken. */
+/** The blank with the places it is measured at, lettered; the readings of each beside it. */
 export function MeasureView() {
   const { plan } = useJob();
-  const { blank, zones, outline } = plan.blank;
-  if (!blank || !zones || !outline) return <NeedsBlank />;
-  const { shape } = blank;
-  const { wall } = zones;
-  const top = wall.y + Math.min(12, wall.height * 0.12);
-  const foot = wall.y + wall.height - Math.min(12, wall.height * 0.12);
+  const { blank } = plan.blank;
+  if (!blank) return <NeedsBlank />;
+  const { places } = plan.measure;
   return (
     <div className="absolute inset-0 overflow-auto">
       <div className="relative h-full min-h-[36rem] min-w-[44rem]">
         <Board
-          label={`${blank.name} from the side, with the places to measure`}
-          bounds={{ x: -shape.diameterMm / 2, y: 0, width: shape.diameterMm, height: shape.heightMm }}
-          room={{ top: 40, right: BOX_WIDTH + 60, bottom: 40, left: 34 }}
+          interactive
+          label={`${blank.name}, with the places to measure`}
+          bounds={shapeBounds(blank.shape)}
+          room={{ top: 44, right: BOX_WIDTH + 90, bottom: 44, left: 74 }}
           draw={(fit) => (
             <>
-              <SideView
-                fit={fit}
-                outline={outline}
-                zones={zones}
-                colour={blank.coating.colour}
-                clear={blank.keepClear}
-              />
-              <Band fit={fit} yMm={top} radiusMm={shape.diameterMm / 2} toY={70} />
-              <Band fit={fit} yMm={foot} radiusMm={shape.diameterMm / 2} toY={fit.height - 150} />
-              <Rise
-                fit={fit}
-                topMm={wall.y}
-                bottomMm={wall.y + wall.height}
-                radiusMm={shape.diameterMm / 2}
-              />
+              <BlankShape fit={fit} blank={blank} />
+              {blank.shape.kind === 'round' ? (
+                <RoundPlaces fit={fit} shape={blank.shape} places={places} />
+              ) : (
+                <FlatPlaces fit={fit} blank={blank} places={places} />
+              )}
             </>
           )}
-          over={(fit) => (
+          over={() => (
             <div
-              className="absolute top-4 right-4 bottom-4 flex flex-col justify-between gap-2"
-              style={{ width: BOX_WIDTH }}
+              className="absolute top-0 right-0 bottom-0 grid content-start gap-2 overflow-y-auto p-4"
+              style={{ width: BOX_WIDTH + 32 }}
+              tabIndex={0}
+              role="region"
+              aria-label="Readings"
             >
-              <ReadingBox place="girthTop" hint="Where the wall is straight, just under the lip." />
-              <ReadingBox place="wall" hint="Where paper can lie flat: not the lip, not the rounded foot." />
-              <ReadingBox place="girthFoot" hint="Just above the rounded foot." />
-              <span className="sr-only">{Math.round(fit.width)}</span>
+              <ReadingBoxes />
             </div>
           )}
         />
@@ -63,108 +62,214 @@ export function MeasureView() {
   );
 }
 
-interface BandProps {
-  readonly fit: Fit;
-  readonly yMm: number;
-  readonly radiusMm: number;
-  readonly toY: number;
-}
-
-/** A tape round the blank, led to its readings. */
-function Band({ fit, yMm, radiusMm, toY }: BandProps) {
-  const { plan } = useJob();
-  const say = useSay();
-  const { x, y, k } = fit;
-  const r = radiusMm * k;
-  const cy = y(yMm);
-  const place: Place = toY < fit.height / 2 ? 'girthTop' : 'girthFoot';
-  const value = plan.measure.places[place].value;
-  const boxLeft = fit.width - BOX_WIDTH - 16;
+function ReadingBoxes() {
+  const { job, plan, edit } = useJob();
+  const { places } = plan.measure;
+  const shape = plan.blank.blank?.shape;
+  const remove = (id: string) => edit((j) => ({ ...j, stations: j.stations.filter((s) => s.id !== id) }));
   return (
-    <g>
-      <path
-        d={`M ${x(0) - r} ${cy} A ${r} ${Math.min(10, r / 4)} 0 0 0 ${x(0) + r} ${cy}`}
-        fill="none"
-        stroke="#1d2c5e"
-        strokeWidth={5}
-      />
-      <path
-        d={`M ${x(0) - r} ${cy} A ${r} ${Math.min(10, r / 4)} 0 0 1 ${x(0) + r} ${cy}`}
-        fill="none"
-        stroke="#1d2c5e"
-        strokeWidth={1.5}
-        strokeDasharray="3 4"
-      />
-      <polyline
-        points={`${x(0) + r + 4},${cy} ${boxLeft - 40},${cy} ${boxLeft - 14},${toY} ${boxLeft},${toY}`}
-        fill="none"
-        stroke="#14211f"
-        strokeWidth={1}
-      />
-      {value && (
-        <text
-          x={x(0)}
-          y={cy + (place === 'girthTop' ? 32 : -12)}
-          textAnchor="middle"
-          fontSize={17}
-          fontWeight={600}
-          className="font-label"
-          fill="#1d2c5e"
-        >
-          {say([mm(value.value)])} round
-        </text>
-      )}
-    </g>
+    <>
+      {places.map((p, i) => {
+        const station = job.stations.find((s) => s.id === p.place.id);
+        return (
+          <div key={p.place.id} className="grid gap-1">
+            <ReadingBox
+              section={p}
+              letter={letterOf(i)}
+              onRemove={station ? () => remove(station.id) : undefined}
+            />
+            {station && shape?.kind === 'round' && (
+              <div className="border-x-2 border-b-2 border-ink bg-sheet px-3 pb-1.5 -mt-2">
+                <LengthField
+                  label="Taken this far below the rim"
+                  valueMm={station.fromRimMm}
+                  minMm={wallOf(shape).topMm}
+                  maxMm={wallOf(shape).footMm}
+                  taken
+                  onValue={(fromRimMm) =>
+                    edit(
+                      (j) => ({
+                        ...j,
+                        stations: j.stations.map((s) => (s.id === station.id ? { ...s, fromRimMm } : s)),
+                      }),
+                      `station-${station.id}`,
+                    )
+                  }
+                />
+              </div>
+            )}
+          </div>
+        );
+      })}
+      {shape?.kind === 'round' && <AddStation shape={shape} />}
+    </>
   );
 }
 
-function Rise({
-  fit,
-  topMm,
-  bottomMm,
-  radiusMm,
-}: {
-  fit: Fit;
-  topMm: number;
-  bottomMm: number;
-  radiusMm: number;
-}) {
-  const { plan } = useJob();
+/** A girth at another height: where the catalogue has a belly or a waist first, else in the widest gap between places. */
+function AddStation({ shape }: { shape: RoundShape }) {
+  const { job, edit } = useJob();
+  if (job.stations.length >= 22) return null;
+  const wall = wallOf(shape);
+  const taken = [wall.topMm, ...job.stations.map((s) => s.fromRimMm), wall.footMm].sort((a, b) => a - b);
+  const free = shape.sections
+    .slice(1, -1)
+    .map((s) => s.fromRimMm)
+    .find((z) => taken.every((t) => Math.abs(t - z) > 3));
+  const gaps = taken.slice(1).map((z, i) => ({ at: (z + (taken[i] ?? 0)) / 2, size: z - (taken[i] ?? 0) }));
+  const widest = gaps.reduce((a, b) => (b.size > a.size ? b : a), { at: wall.topMm, size: 0 });
+  const at = Math.round(free ?? widest.at);
+  return (
+    <Button
+      onClick={() =>
+        edit((j) => ({
+          ...j,
+          stations: [...j.stations, { id: newId('girth'), fromRimMm: at, readings: [] }],
+        }))
+      }
+      className="justify-self-start"
+    >
+      <Plus size={16} aria-hidden /> Another girth, for a belly or waist
+    </Button>
+  );
+}
+
+interface PlacesProps {
+  readonly fit: Fit;
+  readonly places: readonly PlaceReadings[];
+}
+
+function RoundPlaces({ fit, shape, places }: PlacesProps & { readonly shape: RoundShape }) {
+  const { job } = useJob();
+  const profile = nominalProfile(shape.sections);
+  const wall = wallOf(shape);
+  const wallIndex = places.findIndex((p) => p.place.id === 'wall');
+  const handleIndex = places.findIndex((p) => p.place.id === 'handle');
+  const left = fit.x(-Math.max(...shape.sections.map((s) => s.acrossMm)) / 2) - 26;
+  const { handle } = shape;
+  return (
+    <>
+      {places.map((p, i) => {
+        if (p.place.atMm === null) return null;
+        const r = profileAt(profile, p.place.atMm).r;
+        const station = job.stations.find((s) => s.id === p.place.id);
+        return (
+          <g key={p.place.id}>
+            <GirthTape
+              fit={fit}
+              yMm={p.place.atMm}
+              radiusMm={r}
+              letter={letterOf(i)}
+              value={p.value}
+              handled={handle !== null}
+            />
+            {station && <StationHandle fit={fit} station={station} radiusMm={r} wall={wall} />}
+          </g>
+        );
+      })}
+      <Span
+        letter={letterOf(wallIndex)}
+        x1={left}
+        y1={fit.y(wall.topMm)}
+        x2={left}
+        y2={fit.y(wall.footMm)}
+        value={places[wallIndex]?.value?.value ?? null}
+      />
+      {handle && (
+        <Badge
+          x={fit.x(profileAt(profile, handle.fromRimMm).r + handle.reachMm * 0.75) + 18}
+          y={fit.y(handle.fromRimMm + handle.heightMm / 2)}
+          letter={letterOf(handleIndex)}
+        />
+      )}
+    </>
+  );
+}
+
+function FlatPlaces({ fit, blank, places }: PlacesProps & { readonly blank: Blank }) {
+  if (blank.shape.kind !== 'flat') return null;
+  const { widthMm: w, heightMm: h } = blank.shape.outline;
+  const value = (id: string) => places.find((p) => p.place.id === id)?.value?.value ?? null;
+  return (
+    <>
+      <Span
+        letter="A"
+        x1={fit.x(0)}
+        y1={fit.y(0) - 18}
+        x2={fit.x(w)}
+        y2={fit.y(0) - 18}
+        value={value('width')}
+      />
+      <Span
+        letter="B"
+        x1={fit.x(0) - 20}
+        y1={fit.y(0)}
+        x2={fit.x(0) - 20}
+        y2={fit.y(h)}
+        value={value('height')}
+      />
+    </>
+  );
+}
+
+export const Badge = ({ x, y, letter }: { x: number; y: number; letter: string }) => (
+  <g>
+    <rect x={x - 11} y={y - 11} width={22} height={22} fill="#1d2c5e" />
+    <text
+      x={x}
+      y={y + 5}
+      textAnchor="middle"
+      fontSize={14}
+      fontWeight={700}
+      className="font-label"
+      fill="#ffffff"
+    >
+      {letter}
+    </text>
+  </g>
+);
+
+interface SpanProps {
+  readonly letter: string;
+  readonly x1: number;
+  readonly y1: number;
+  readonly x2: number;
+  readonly y2: number;
+  readonly value: number | null;
+}
+
+/** A length between two arrowheads, lettered. */
+function Span({ letter, x1, y1, x2, y2, value }: SpanProps) {
   const say = useSay();
-  const { x, y } = fit;
-  const at = x(radiusMm) + 18;
-  const middle = (y(topMm) + y(bottomMm)) / 2;
-  const value = plan.measure.places.wall.value;
-  const boxLeft = fit.width - BOX_WIDTH - 16;
+  const upright = x1 === x2;
+  const [mx, my] = [(x1 + x2) / 2, (y1 + y2) / 2];
   return (
     <g>
       <line
-        x1={at}
-        x2={at}
-        y1={y(topMm)}
-        y2={y(bottomMm)}
+        x1={x1}
+        y1={y1}
+        x2={x2}
+        y2={y2}
         stroke="#14211f"
         strokeWidth={1.2}
         markerStart="url(#tip)"
         markerEnd="url(#tip)"
       />
-      <polyline
-        points={`${at},${middle} ${boxLeft - 40},${middle} ${boxLeft - 14},${fit.height / 2 - 20} ${boxLeft},${fit.height / 2 - 20}`}
-        fill="none"
-        stroke="#14211f"
-        strokeWidth={1}
-      />
-      {value && (
+      <Badge x={mx} y={my} letter={letter} />
+      {value !== null && (
         <text
-          x={x(0)}
-          y={middle + 6}
-          textAnchor="middle"
+          x={upright ? mx : mx + 18}
+          y={upright ? my + 30 : my - 8}
+          textAnchor={upright ? 'middle' : 'start'}
           fontSize={17}
           fontWeight={600}
           className="font-label"
           fill="#1d2c5e"
+          paintOrder="stroke"
+          stroke="#e9ede7"
+          strokeWidth={4}
         >
-          {say([mm(value.value)])} tall
+          {say([mm(value)])}
         </text>
       )}
     </g>

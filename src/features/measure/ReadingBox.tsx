@@ -2,9 +2,10 @@
 
 import { X } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
-import { METHODS, type Method, type Place, type Reading } from '@/core/job/job';
-import { PLACE_NAMES, readOne, type ReadReading } from '@/core/readings/readings';
-import { standardU } from '@/core/figures/uncertain';
+import { PLACES, type Job, type Method, type Place, type Reading } from '@/core/job/job';
+import { within95 } from '@/core/figures/coverage';
+import type { PlaceSpec } from '@/core/readings/places';
+import { readOne, type PlaceReadings, type ReadReading } from '@/core/readings/readings';
 import { fineMm, mm } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
 import { Pick } from '@/ui/Pick';
@@ -12,42 +13,78 @@ import { useSay, useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import type { Edit } from '../job/jobStore';
 
-const PLACE_METHODS: Readonly<Record<Place, readonly Method[]>> = {
-  girthTop: ['soft tape', 'paper strip', 'caliper'],
-  girthFoot: ['soft tape', 'paper strip', 'caliper'],
-  wall: ['steel rule', 'soft tape', 'caliper'],
+const METHODS_FOR: Readonly<Record<PlaceSpec['kind'], readonly Method[]>> = {
+  girth: ['soft tape', 'paper strip', 'caliper', 'string', 'maker’s figure'],
+  length: ['steel rule', 'soft tape', 'caliper', 'maker’s figure'],
 };
-const optionsOf = (place: Place) =>
-  METHODS.filter((m) => PLACE_METHODS[place].includes(m)).map((m) => ({ value: m, label: m }));
-const METHOD_OPTIONS: Readonly<Record<Place, ReturnType<typeof optionsOf>>> = {
-  girthTop: optionsOf('girthTop'),
-  girthFoot: optionsOf('girthFoot'),
-  wall: optionsOf('wall'),
+const OPTIONS: Readonly<Record<PlaceSpec['kind'], readonly { value: Method; label: string }[]>> = {
+  girth: METHODS_FOR.girth.map((m) => ({ value: m, label: m })),
+  length: METHODS_FOR.length.map((m) => ({ value: m, label: m })),
 };
 
+const isPlace = (id: string): id is Place => (PLACES as readonly string[]).includes(id);
+
+/** The readings of a place: one every job has, or a girth at a height of the person's own. */
+export const readingsAt = (job: Job, id: string): readonly Reading[] =>
+  isPlace(id) ? job.readings[id] : (job.stations.find((s) => s.id === id)?.readings ?? []);
+
+function withReadings(job: Job, id: string, change: (list: readonly Reading[]) => Reading[]): Job {
+  return isPlace(id)
+    ? { ...job, readings: { ...job.readings, [id]: change(job.readings[id]) } }
+    : {
+        ...job,
+        stations: job.stations.map((s) => (s.id === id ? { ...s, readings: change(s.readings) } : s)),
+      };
+}
+
+interface BoxProps {
+  readonly section: PlaceReadings;
+  /** Letter on the drawing. */
+  readonly letter: string;
+  readonly onRemove?: () => void;
+}
+
 /** The readings of one place, as many as were taken, with what they come to. */
-export function ReadingBox({ place, hint }: { place: Place; hint: string }) {
-  const { job, plan, edit } = useJob();
+export function ReadingBox({ section, letter, onRemove }: BoxProps) {
+  const { job, edit } = useJob();
   const say = useSay();
-  const readings = job.readings[place];
-  const section = plan.measure.places[place];
+  const { place } = section;
+  const readings = readingsAt(job, place.id);
   const [spareId, setSpareId] = useState(() => newId('r'));
   const born = useCallback(() => setSpareId(newId('r')), []);
-  const lastMethod = readings[readings.length - 1]?.method ?? PLACE_METHODS[place][0] ?? 'soft tape';
+  const lastMethod = readings[readings.length - 1]?.method ?? METHODS_FOR[place.kind][0] ?? 'soft tape';
   return (
-    <section aria-label={PLACE_NAMES[place]} className="border-2 border-ink bg-sheet px-3 py-2">
+    <section aria-label={place.name} className="border-2 border-ink bg-sheet px-3 py-1.5">
       <div className="flex items-baseline justify-between gap-3">
-        <h2 className="font-name text-lead font-semibold">{PLACE_NAMES[place]}</h2>
+        <h2 className="flex items-baseline gap-2 font-name text-lead font-semibold">
+          <span
+            aria-hidden
+            className="grid size-6 shrink-0 place-items-center self-center bg-taken font-label text-fine text-white"
+          >
+            {letter}
+          </span>
+          {place.name}
+        </h2>
         {section.value && (
           <p className="font-label text-lead font-semibold whitespace-nowrap">
             {say([mm(section.value.value)])}{' '}
             <span className="text-fine font-medium text-soft">
-              ± {say([fineMm(1.96 * standardU(section.value))])}
+              ± {say([fineMm(within95(section.value))])}
             </span>
           </p>
         )}
+        {onRemove && (
+          <button
+            type="button"
+            aria-label={`Take out ${place.name}`}
+            onClick={onRemove}
+            className="grid size-8 shrink-0 place-items-center self-center hover:bg-board"
+          >
+            <X size={16} aria-hidden />
+          </button>
+        )}
       </div>
-      <p className="mb-1 text-fine text-soft">{hint}</p>
+      <p className="mb-1 text-fine leading-tight text-soft">{place.hint}</p>
       <ul className="grid gap-1">
         {[...readings.map((r) => r.id), ...(readings.length < 20 ? [spareId] : [])].map((id, i) => (
           <ReadingRow
@@ -69,7 +106,7 @@ export function ReadingBox({ place, hint }: { place: Place; hint: string }) {
 
 interface RowProps {
   readonly id: string;
-  readonly place: Place;
+  readonly place: PlaceSpec;
   readonly ordinal: number;
   readonly reading: Reading | null;
   readonly read: ReadReading | null;
@@ -109,24 +146,16 @@ const ReadingRow = memo(function ReadingRow({
       ...next,
       text: text.trim().slice(0, 40),
     };
-    edit((j) => {
-      const list = j.readings[place];
-      const there = list.some((r) => r.id === id);
-      return {
-        ...j,
-        readings: {
-          ...j.readings,
-          [place]: there ? list.map((r) => (r.id === id ? made : r)) : [...list, made],
-        },
-      };
-    }, `reading-${id}`);
+    edit(
+      (j) =>
+        withReadings(j, place.id, (list) =>
+          list.some((r) => r.id === id) ? list.map((r) => (r.id === id ? made : r)) : [...list, made],
+        ),
+      `reading-${id}`,
+    );
     if (!reading) onBorn();
   };
-  const drop = () =>
-    edit((j) => ({
-      ...j,
-      readings: { ...j.readings, [place]: j.readings[place].filter((r) => r.id !== id) },
-    }));
+  const drop = () => edit((j) => withReadings(j, place.id, (list) => list.filter((r) => r.id !== id)));
 
   const typed = (text: string) => {
     setDraft(text);
@@ -184,12 +213,12 @@ const ReadingRow = memo(function ReadingRow({
         <Pick
           label={`How reading ${ordinal} was taken`}
           value={how}
-          options={METHOD_OPTIONS[place]}
+          options={OPTIONS[place.kind]}
           onChange={(m) => (reading ? put(reading.text, { method: m }) : setMethod(m))}
           className="w-32 text-fine"
         />
         <span className="min-w-0 flex-1 truncate text-right font-label text-fine font-medium text-soft">
-          {read?.surfaceMm != null && place !== 'wall' && <>wall {say([mm(read.surfaceMm)])}</>}
+          {read?.surfaceMm != null && place.kind === 'girth' && <>wall {say([mm(read.surfaceMm)])}</>}
         </span>
         {reading ? (
           <button

@@ -93,7 +93,7 @@ function PaperBoard() {
     return (
       <div className="grid h-full place-content-center justify-items-center gap-3 p-8 text-center">
         <p className="max-w-96 font-name text-head leading-tight font-medium">
-          {wrap.wrap ? 'It does not fit.' : 'The wrap has no size yet.'}
+          {wrap.pattern ? 'It does not fit.' : 'The wrap has no size yet.'}
         </p>
         <p className="max-w-96">
           {sheet.findings
@@ -173,7 +173,7 @@ function Files() {
         <Button onClick={() => void png()} disabled={!first || empty || progress !== null}>
           Piece as PNG, {shop.settings.printer.ppi} ppi
         </Button>
-        <Button onClick={svg} disabled={!plan.wrap.wrap}>
+        <Button onClick={svg} disabled={!plan.wrap.pattern}>
           Pattern as SVG
         </Button>
       </div>

@@ -68,8 +68,8 @@ export function useExport(): Export {
     png: () =>
       make(
         async (p, signal) => {
-          const { wrap } = plan.wrap;
-          if (!wrap)
+          const { pattern } = plan.wrap;
+          if (!pattern)
             return {
               ok: false,
               problem: {
@@ -79,7 +79,7 @@ export function useExport(): Export {
               },
             };
           const page = pieceAlone(
-            wrap.pattern,
+            pattern,
             { placed: plan.art.placed, words: job.art.words },
             plan.sheet.mirrorBy === 'app',
           );
@@ -94,10 +94,10 @@ export function useExport(): Export {
         'image/png',
       ),
     svg: () => {
-      if (plan.wrap.wrap)
+      if (plan.wrap.pattern)
         saveTextAs(
           `${fileName(job.name)}-pattern.svg`,
-          patternSvg(plan.wrap.wrap.pattern, job.name),
+          patternSvg(plan.wrap.pattern, job.name),
           'image/svg+xml',
         );
     },

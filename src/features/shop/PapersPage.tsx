@@ -6,6 +6,7 @@ import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import * as z from 'zod/mini';
+import { scaleOf } from '@/core/sheet/calibration';
 import { nameSchema } from '@/core/shop/common';
 import type { Paper } from '@/core/shop/paper';
 import { formatQuantity, type LengthUnit } from '@/core/units/format';
@@ -20,11 +21,13 @@ import { tellProblem } from '@/ui/tell';
 import { lengthText } from '../blank/blankForm';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
+import { CalibrationDialog } from './CalibrationDialog';
 import { actionsColumn, SortableTable } from './ThingTable';
 
 export function PapersPage() {
   const { shop } = useShop();
   const [editing, setEditing] = useState<Paper | 'new' | null>(null);
+  const [measuring, setMeasuring] = useState<Paper | null>(null);
   const columns = useMemo(() => {
     const c = createColumnHelper<Paper>();
     return [
@@ -35,6 +38,11 @@ export function PapersPage() {
       c.accessor('widthMm', { header: 'Width', cell: (x) => <Q of={mm(x.getValue())} /> }),
       c.accessor('heightMm', { header: 'Height', cell: (x) => <Q of={mm(x.getValue())} /> }),
       c.accessor('thicknessMm', { header: 'Thickness', cell: (x) => <Q of={fineMm(x.getValue())} /> }),
+      c.display({
+        id: 'scale',
+        header: 'Prints at',
+        cell: ({ row: { original: p } }) => <ScaleCell paper={p} onMeasure={() => setMeasuring(p)} />,
+      }),
       actionsColumn<Paper>('papers', setEditing, (p) => savePaper(p)),
     ] as ColumnDef<Paper, string | number>[];
   }, []);
@@ -54,8 +62,36 @@ export function PapersPage() {
         columns={columns}
         empty="No papers yet. Type in the sizes your printer takes."
       />
+      {measuring && <CalibrationDialog paper={measuring} onClose={() => setMeasuring(null)} />}
       {editing && <PaperDialog paper={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
     </ShopFrame>
+  );
+}
+
+const percent = (v: number) => `${(v * 100).toFixed(2)} %`;
+
+/** What the printer is known to do on this paper, and the way to find out. */
+function ScaleCell({ paper, onMeasure }: { paper: Paper; onMeasure: () => void }) {
+  const { across, along, known } = scaleOf(paper);
+  return (
+    <span className="flex flex-wrap items-center gap-3">
+      <span className="font-label text-fine leading-tight">
+        {known ? (
+          <>
+            {percent(across.scale)} across, {percent(along.scale)} along
+            {(across.shrink > 0 || along.shrink > 0) && (
+              <>
+                <br />
+                shrinks {percent(across.shrink)} and {percent(along.shrink)} in the heat
+              </>
+            )}
+          </>
+        ) : (
+          'not measured'
+        )}
+      </span>
+      <Button onClick={onMeasure}>{known ? 'Measure again' : 'Measure its scale'}</Button>
+    </span>
   );
 }
 
@@ -87,7 +123,11 @@ function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: () => v
   });
   const { errors } = form.formState;
   const save = async (f: FormOut) => {
-    const r = await savePaper({ id: paper?.id ?? newId('paper'), ...f });
+    const r = await savePaper({
+      id: paper?.id ?? newId('paper'),
+      calibration: paper?.calibration ?? null,
+      ...f,
+    });
     if (r.ok) onClose();
     else tellProblem(r.problem);
   };

@@ -8,7 +8,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import * as z from 'zod/mini';
 import { CLOCK_WORDS } from '@/core/heat/words';
 import { nameSchema } from '@/core/shop/common';
-import { CLOCKS, isOven, PRESS_KINDS, type Press } from '@/core/shop/press';
+import { CLOCKS, isFlatPress, isOven, isWrapPress, PRESS_KINDS, type Press } from '@/core/shop/press';
 import { formatQuantity, type LengthUnit, type UnitChoice } from '@/core/units/format';
 import { mm } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
@@ -27,6 +27,7 @@ const KIND_WORDS: Readonly<Record<Press['kind'], string>> = {
   tumbler: 'tumbler press',
   mug: 'mug press',
   oven: 'oven',
+  flat: 'flat press',
 };
 
 export function PressesPage() {
@@ -46,6 +47,8 @@ export function PressesPage() {
         cell: ({ row: { original: p } }) =>
           isOven(p) ? (
             <Say phrase={['all round, ', mm(p.insideHeightMm), ' inside, held by ', p.hold]} />
+          ) : isFlatPress(p) ? (
+            <Say phrase={[mm(p.platenWidthMm), ' × ', mm(p.platenHeightMm), ' platen']} />
           ) : (
             <Say phrase={[mm(p.heaterLengthMm), ' round × ', mm(p.heaterHeightMm), ' tall']} />
           ),
@@ -54,7 +57,13 @@ export function PressesPage() {
         id: 'takes',
         header: 'Closes on',
         cell: ({ row: { original: p } }) =>
-          isOven(p) ? '–' : <Say phrase={[mm(p.smallestDiameterMm), ' to ', mm(p.largestDiameterMm)]} />,
+          isOven(p) ? (
+            '–'
+          ) : isFlatPress(p) ? (
+            <Say phrase={['up to ', mm(p.openingMm), ', ', p.opens]} />
+          ) : (
+            <Say phrase={[mm(p.smallestDiameterMm), ' to ', mm(p.largestDiameterMm)]} />
+          ),
       }),
       c.display({
         id: 'clock',
@@ -62,7 +71,7 @@ export function PressesPage() {
         cell: ({ row: { original: p } }) =>
           isOven(p)
             ? 'on reaching temperature'
-            : `${CLOCK_WORDS[p.clock]}${p.autoTimer ? ', by itself' : ''}`,
+            : `${CLOCK_WORDS[p.clock]}${isWrapPress(p) && p.autoTimer ? ', by itself' : ''}`,
       }),
       actionsColumn<Press>('presses', setEditing, (p) => savePress(p)),
     ] as ColumnDef<Press, string | number>[];
@@ -101,9 +110,13 @@ const formSchema = (unit: LengthUnit) =>
       autoTimer: z.boolean(),
       insideHeightMm: lengthText(unit, 'Inside height', 50, 1000),
       hold: z.enum(['sleeve', 'shrink film']),
+      platenWidthMm: lengthText(unit, 'Platen width', 100, 1600),
+      platenHeightMm: lengthText(unit, 'Platen depth', 100, 1600),
+      openingMm: lengthText(unit, 'Opening', 2, 120),
+      opens: z.enum(['swing-away', 'clamshell', 'drawer']),
     })
     .check(
-      z.refine((f) => f.kind === 'oven' || f.smallestDiameterMm < f.largestDiameterMm, {
+      z.refine((f) => f.kind === 'oven' || f.kind === 'flat' || f.smallestDiameterMm < f.largestDiameterMm, {
         path: ['largestDiameterMm'],
         error: 'The largest must be more than the smallest.',
       }),
@@ -124,9 +137,22 @@ function start(p: Press | null, units: UnitChoice): FormIn {
     heaterHeightMm: len(240),
     smallestDiameterMm: len(62),
     largestDiameterMm: len(90),
+    platenWidthMm: len(400),
+    platenHeightMm: len(500),
+    openingMm: len(30),
+    opens: 'swing-away' as const,
   };
   if (!p) return base;
   if (isOven(p)) return { ...base, insideHeightMm: len(p.insideHeightMm), hold: p.hold };
+  if (isFlatPress(p))
+    return {
+      ...base,
+      clock: p.clock,
+      platenWidthMm: len(p.platenWidthMm),
+      platenHeightMm: len(p.platenHeightMm),
+      openingMm: len(p.openingMm),
+      opens: p.opens,
+    };
   return {
     ...base,
     clock: p.clock,
@@ -138,20 +164,25 @@ function start(p: Press | null, units: UnitChoice): FormIn {
   };
 }
 
-const toPress = (f: FormOut, id: string): Press =>
-  f.kind === 'oven'
-    ? { id, name: f.name, kind: 'oven', insideHeightMm: f.insideHeightMm, hold: f.hold }
-    : {
-        id,
-        name: f.name,
-        kind: f.kind,
-        heaterLengthMm: f.heaterLengthMm,
-        heaterHeightMm: f.heaterHeightMm,
-        smallestDiameterMm: f.smallestDiameterMm,
-        largestDiameterMm: f.largestDiameterMm,
-        clock: f.clock,
-        autoTimer: f.autoTimer,
-      };
+function toPress(f: FormOut, id: string): Press {
+  const { name, clock } = f;
+  if (f.kind === 'oven') return { id, name, kind: 'oven', insideHeightMm: f.insideHeightMm, hold: f.hold };
+  if (f.kind === 'flat') {
+    const { platenWidthMm, platenHeightMm, openingMm, opens } = f;
+    return { id, name, kind: 'flat', platenWidthMm, platenHeightMm, openingMm, opens, clock };
+  }
+  return {
+    id,
+    name,
+    kind: f.kind,
+    heaterLengthMm: f.heaterLengthMm,
+    heaterHeightMm: f.heaterHeightMm,
+    smallestDiameterMm: f.smallestDiameterMm,
+    largestDiameterMm: f.largestDiameterMm,
+    clock,
+    autoTimer: f.autoTimer,
+  };
+}
 
 function PressDialog({ press, onClose }: { press: Press | null; onClose: () => void }) {
   const units = useUnits();
@@ -169,7 +200,15 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
     else tellProblem(r.problem);
   };
   const length = (
-    name: 'heaterLengthMm' | 'heaterHeightMm' | 'smallestDiameterMm' | 'largestDiameterMm' | 'insideHeightMm',
+    name:
+      | 'heaterLengthMm'
+      | 'heaterHeightMm'
+      | 'smallestDiameterMm'
+      | 'largestDiameterMm'
+      | 'insideHeightMm'
+      | 'platenWidthMm'
+      | 'platenHeightMm'
+      | 'openingMm',
     label: string,
   ) => (
     <FormField label={`${label}, ${units.length}`} problem={errors[name]?.message}>
@@ -214,12 +253,29 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
           </div>
         ) : (
           <>
-            <div className="grid grid-cols-2 gap-3">
-              {length('heaterLengthMm', 'Heater round')}
-              {length('heaterHeightMm', 'Heater tall')}
-              {length('smallestDiameterMm', 'Closes on, from')}
-              {length('largestDiameterMm', 'to')}
-            </div>
+            {kind === 'flat' ? (
+              <div className="grid grid-cols-2 gap-3">
+                {length('platenWidthMm', 'Platen, wide')}
+                {length('platenHeightMm', 'Platen, deep')}
+                {length('openingMm', 'Closes on, up to')}
+                <FormField label="It opens">
+                  {(p) => (
+                    <select {...p} className={inputClass} {...form.register('opens')}>
+                      <option>swing-away</option>
+                      <option>clamshell</option>
+                      <option>drawer</option>
+                    </select>
+                  )}
+                </FormField>
+              </div>
+            ) : (
+              <div className="grid grid-cols-2 gap-3">
+                {length('heaterLengthMm', 'Heater round')}
+                {length('heaterHeightMm', 'Heater tall')}
+                {length('smallestDiameterMm', 'Closes on, from')}
+                {length('largestDiameterMm', 'to')}
+              </div>
+            )}
             <FormField label="Its times count">
               {(p) => (
                 <select {...p} className={inputClass} {...form.register('clock')}>
@@ -231,10 +287,12 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
                 </select>
               )}
             </FormField>
-            <label className="flex min-h-10 items-center gap-3">
-              <input type="checkbox" className="size-6 accent-strata-3" {...form.register('autoTimer')} />
-              Its own timer starts by itself
-            </label>
+            {kind !== 'flat' && (
+              <label className="flex min-h-10 items-center gap-3">
+                <input type="checkbox" className="size-6 accent-strata-3" {...form.register('autoTimer')} />
+                Its own timer starts by itself
+              </label>
+            )}
           </>
         )}
         <div className="flex justify-end gap-2">

@@ -4,7 +4,7 @@ import { FileDown, FileUp } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import type { ShopFile } from '@/core/formats/jobFile';
 import { fail, ok, problemText } from '@/core/result';
-import { SCHOOLS, type Settings } from '@/core/shop/settings';
+import { HOLDS, SCHOOLS, type Settings } from '@/core/shop/settings';
 import { SCHOOL_NOTES } from '@/core/wrap/schools';
 import { checkShopFile, restoreShop, shopFileText } from '@/data/files';
 import { saveSettings } from '@/data/shop';
@@ -67,6 +67,15 @@ export function SettingsPage() {
             maxMm={2}
             taken
             onValue={(thicknessMm) => put({ tape: { ...s.tape, thicknessMm } })}
+          />
+          <LengthField
+            label="String, if you use one"
+            fine
+            valueMm={s.tape.stringMm}
+            minMm={0}
+            maxMm={4}
+            taken
+            onValue={(stringMm) => put({ tape: { ...s.tape, stringMm } })}
           />
           <Labelled label="Finest inch mark">
             <Pick
@@ -173,6 +182,23 @@ export function SettingsPage() {
             taken
             onValue={(setbackMm) => put({ house: { ...s.house, setbackMm } })}
           />
+          <LengthField
+            label="Bleed of flat blanks"
+            valueMm={s.house.flatBleedMm}
+            minMm={0}
+            maxMm={15}
+            taken
+            onValue={(flatBleedMm) => put({ house: { ...s.house, flatBleedMm } })}
+          />
+          <Labelled label="Paper held by">
+            <Pick
+              label="Paper held by"
+              value={s.house.hold}
+              options={HOLDS.map((v) => ({ value: v, label: v }))}
+              onChange={(hold) => put({ house: { ...s.house, hold } })}
+              className="w-44"
+            />
+          </Labelled>
         </Group>
         <WholeShop />
       </div>

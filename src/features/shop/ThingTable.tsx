@@ -1,6 +1,6 @@
 'use client';
 
-import { Pencil, Trash2 } from 'lucide-react';
+import { Copy, Pencil, Trash2 } from 'lucide-react';
 import {
   createColumnHelper,
   flexRender,
@@ -95,6 +95,7 @@ export function actionsColumn<T extends Thing>(
   table: Table,
   onEdit: (thing: T) => void,
   putBack: (thing: T) => Promise<unknown>,
+  onCopy?: (thing: T) => void,
 ): ColumnDef<T, string | number> {
   const remove = async (thing: T) => {
     const r = await removeThing(table, thing.id);
@@ -106,6 +107,16 @@ export function actionsColumn<T extends Thing>(
     header: () => <span className="sr-only">Change</span>,
     cell: ({ row }) => (
       <div className="flex justify-end gap-1">
+        {onCopy && (
+          <Button
+            kind="quiet"
+            aria-label={`Another like ${row.original.name}`}
+            onClick={() => onCopy(row.original)}
+            className="px-2"
+          >
+            <Copy size={17} aria-hidden />
+          </Button>
+        )}
         <Button
           kind="quiet"
           aria-label={`Change ${row.original.name}`}

@@ -3,8 +3,9 @@ import { fontById } from '@/core/art/fonts';
 import type { Placed } from '@/core/art/place';
 import type { SetWords } from '@/core/art/words';
 import type { PictureRef, Words } from '@/core/job/job';
-import type { Rect } from '@/core/shapes/straight';
-import type { Pattern } from '@/core/wrap/wrap';
+import { contourPath, type Contour } from '@/core/shapes/contour';
+import type { Line, Rect } from '@/core/shapes/plane';
+import type { Face, Pattern } from '@/core/wrap/pattern';
 import type { Fit } from '@/ui/board/Board';
 
 const cssMatrix = (m: Affine): string => `matrix(${m.join(' ')})`;
@@ -15,6 +16,17 @@ export const px = (fit: Fit, r: Rect) => ({
   width: fit.k * r.width,
   height: fit.k * r.height,
 });
+
+export const lineOn = (fit: Fit, l: Line) => ({
+  x1: fit.x(l.from.x),
+  y1: fit.y(l.from.y),
+  x2: fit.x(l.to.x),
+  y2: fit.y(l.to.y),
+});
+
+/** Pattern millimetres to the screen. */
+export const into = (fit: Fit): string => `translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`;
+const onFace = (fit: Fit, face: Face): string => `${into(fit)} ${cssMatrix(face.matrix)}`;
 
 interface ArtProps {
   /** Names its clip, where more than one is drawn on a page. */
@@ -28,53 +40,60 @@ interface ArtProps {
   readonly set: SetWords | null;
   /** Also shows, faintly, what lies outside the bleed. */
   readonly spill?: boolean;
+  /** White paper under the picture; left out where the caller lays its own. */
+  readonly ground?: boolean;
 }
 
-/** The picture and words as they will stand on the blank, clipped to the bleed. */
-export function PatternArt({
-  id = 'flat',
-  fit,
-  pattern,
-  picture,
-  placed,
-  url,
-  words,
-  set,
-  spill = false,
-}: ArtProps) {
-  const bleed = px(fit, pattern.bleed);
-  const into = `translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`;
+/** The picture and words as they will stand on the blank, clipped to the bleed, on every face. */
+export function PatternArt({ id = 'flat', spill = false, ...art }: ArtProps) {
+  const { fit, pattern } = art;
+  return (
+    <g>
+      {pattern.faces.map((face) => (
+        <g key={face.name} transform={onFace(fit, face)}>
+          <FaceArt
+            id={`${id}-${face.name}`}
+            face={face}
+            spill={spill && face === pattern.faces[0]}
+            {...art}
+          />
+        </g>
+      ))}
+    </g>
+  );
+}
+
+type FaceArtProps = Omit<ArtProps, 'fit' | 'pattern'> & { readonly face: Face };
+
+function FaceArt({ id, face, picture, placed, url, words, set, spill, ground = true }: FaceArtProps) {
+  const bleed = contourPath(face.bleed);
   const image = placed && picture && url && (
-    <g transform={into}>
-      <g transform={cssMatrix(placed.matrix)}>
-        <image href={url} width={picture.widthPx} height={picture.heightPx} preserveAspectRatio="none" />
-      </g>
+    <g transform={cssMatrix(placed.matrix)}>
+      <image href={url} width={picture.widthPx} height={picture.heightPx} preserveAspectRatio="none" />
     </g>
   );
   return (
     <g>
       <clipPath id={`${id}-clip`}>
-        <rect {...bleed} />
+        <path d={bleed} />
       </clipPath>
-      <rect {...bleed} fill="#ffffff" />
+      {ground && <path d={bleed} fill="#ffffff" />}
       {spill && image && <g opacity={0.22}>{image}</g>}
       <g clipPath={`url(#${id}-clip)`}>
         {image}
-        {placed && !url && <rect {...bleed} fill="#d5dbe6" />}
+        {placed && !url && <path d={bleed} fill="#d5dbe6" />}
         {words && set && (
-          <g transform={into}>
-            <text
-              className="letters"
-              fontFamily={fontById(words.font).family}
-              fontWeight={fontById(words.font).weight}
-              fontSize={set.emMm}
-              fill={words.colour}
-              y={set.baselineMm}
-              x={set.letters.map((l) => set.box.x + l.xMm).join(' ')}
-            >
-              {set.letters.map((l) => l.letter).join('')}
-            </text>
-          </g>
+          <text
+            className="letters"
+            fontFamily={fontById(words.font).family}
+            fontWeight={fontById(words.font).weight}
+            fontSize={set.emMm}
+            fill={words.colour}
+            y={set.baselineMm}
+            x={set.letters.map((l) => set.box.x + l.xMm).join(' ')}
+          >
+            {set.letters.map((l) => l.letter).join('')}
+          </text>
         )}
       </g>
     </g>
@@ -87,59 +106,96 @@ interface LinesProps {
   readonly onDark?: boolean;
 }
 
-/** Trim, bleed, safe and seam zones, bands to stay clear of, and the front. */
+/** One contour drawn in screen pixels' thickness at any scale. */
+const Edge = ({ c, ...style }: { c: Contour } & React.SVGProps<SVGPathElement>) => (
+  <path d={contourPath(c)} fill="none" vectorEffect="non-scaling-stroke" {...style} />
+);
+
+/** Trim, bleed, safe and seam zones, what to stay clear of, the fold and the front. */
 export function PatternLines({ fit, pattern, onDark = false }: LinesProps) {
-  const { trim, bleed, safe, seams, noGo, front, meetsAtMm } = pattern;
-  const over = trim.width - meetsAtMm;
-  const safeLine = onDark ? '#f4efe0' : '#465552';
+  const { seams, meets, front, fold, grip } = pattern;
   return (
     <g>
-      {seams.map((s, i) => (
-        <rect key={i} {...px(fit, s)} fill="url(#hatch-soft)" />
+      <g transform={into(fit)}>
+        {seams.map((s, i) => (
+          <path key={i} d={contourPath(s)} fill="url(#hatch-soft-mm)" />
+        ))}
+        {grip && <Edge c={grip} stroke="#14211f" strokeWidth={1.2} strokeDasharray="2 3" />}
+      </g>
+      {pattern.faces.map((face) => (
+        <g key={face.name} transform={onFace(fit, face)}>
+          <FaceLines face={face} onDark={onDark} />
+        </g>
       ))}
-      {noGo.map((z) => (
-        <rect key={z.what} {...px(fit, z)} fill="url(#hatch)" />
-      ))}
-      <rect {...px(fit, bleed)} fill="none" stroke="#c8371b" strokeWidth={1.5} strokeDasharray="8 4" />
-      <rect
-        {...px(fit, trim)}
-        fill="none"
-        stroke={onDark ? '#f8faf6' : '#14211f'}
-        strokeWidth={onDark ? 3.5 : 1.8}
-      />
-      {onDark && <rect {...px(fit, trim)} fill="none" stroke="#14211f" strokeWidth={1.6} />}
-      {safe.width > 0 && safe.height > 0 && (
-        <rect {...px(fit, safe)} fill="none" stroke={safeLine} strokeWidth={1.4} strokeDasharray="1.5 4" />
-      )}
-      {over > 0 && (
+      {meets && <line {...lineOn(fit, longer(meets, 3))} stroke="#c8371b" strokeWidth={1.5} />}
+      {fold && (
         <line
-          x1={fit.x(meetsAtMm)}
-          x2={fit.x(meetsAtMm)}
-          y1={fit.y(bleed.y) - 8}
-          y2={fit.y(trim.height) + 8}
-          stroke="#c8371b"
-          strokeWidth={1.5}
+          {...lineOn(fit, longer(fold, 4))}
+          stroke="#14211f"
+          strokeWidth={1.6}
+          strokeDasharray="10 4 2 4"
         />
       )}
-      <line
-        x1={fit.x(front.x)}
-        x2={fit.x(front.x)}
-        y1={fit.y(bleed.y)}
-        y2={fit.y(bleed.y) - 9}
-        stroke="#14211f"
-        strokeWidth={2}
-      />
+      {front && <line {...lineOn(fit, tip(front.line, 4))} stroke="#14211f" strokeWidth={2} />}
     </g>
   );
 }
 
+function FaceLines({ face, onDark }: { face: Face; onDark: boolean }) {
+  return (
+    <>
+      {face.noGo.map((z, i) => (
+        <path
+          key={i}
+          d={contourPath(z.contour)}
+          fill="url(#hatch-mm)"
+          stroke="#c8371b"
+          strokeWidth={1}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+      <Edge c={face.bleed} stroke="#c8371b" strokeWidth={1.5} strokeDasharray="8 4" />
+      <Edge c={face.trim} stroke={onDark ? '#f8faf6' : '#14211f'} strokeWidth={onDark ? 3.5 : 1.8} />
+      {onDark && <Edge c={face.trim} stroke="#14211f" strokeWidth={1.6} />}
+      {face.safe.map((c, i) => (
+        <g key={i}>
+          {onDark && <Edge c={c} stroke="#f8faf6" strokeWidth={2.6} strokeDasharray="2 4" />}
+          <Edge c={c} stroke="#14211f" strokeWidth={1.4} strokeDasharray="2 4" />
+        </g>
+      ))}
+    </>
+  );
+}
+
+const direction = ({ from, to }: Line) => {
+  const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  return { x: (to.x - from.x) / length, y: (to.y - from.y) / length };
+};
+
+/** The same line running on past both ends, mm. */
+export function longer(l: Line, by: number): Line {
+  const d = direction(l);
+  return {
+    from: { x: l.from.x - by * d.x, y: l.from.y - by * d.y },
+    to: { x: l.to.x + by * d.x, y: l.to.y + by * d.y },
+  };
+}
+
+/** A short stroke outwards from where a line begins, mm. */
+function tip(l: Line, by: number): Line {
+  const d = direction(l);
+  return { from: l.from, to: { x: l.from.x - by * d.x, y: l.from.y - by * d.y } };
+}
+
 /** Brackets under the pattern: what is seen from the front, well and at all. */
 export function FrontBrackets({ fit, pattern, label }: { fit: Fit; pattern: Pattern; label: string }) {
-  const { front, bleed } = pattern;
-  const y = fit.y(bleed.y + bleed.height) + 12;
+  const { front, whole } = pattern;
+  if (!front) return null;
+  const y = fit.y(whole.y + whole.height) + 12;
+  const middle = (front.line.from.x + front.line.to.x) / 2;
   const bracket = (width: number, at: number) => {
-    const x1 = fit.x(front.x - width / 2);
-    const x2 = fit.x(front.x + width / 2);
+    const x1 = fit.x(middle - width / 2);
+    const x2 = fit.x(middle + width / 2);
     return `M ${x1} ${at} v 7 H ${x2} v -7`;
   };
   return (
@@ -147,7 +203,7 @@ export function FrontBrackets({ fit, pattern, label }: { fit: Fit; pattern: Patt
       <path d={bracket(front.atAllMm, y)} strokeWidth={1} strokeDasharray="3 3" />
       <path d={bracket(front.wellMm, y)} strokeWidth={2} />
       <text
-        x={fit.x(front.x)}
+        x={fit.x(middle)}
         y={y + 24}
         textAnchor="middle"
         stroke="none"

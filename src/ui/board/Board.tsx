@@ -2,7 +2,7 @@
 
 import { scaleLinear } from 'd3';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import type { Rect } from '@/core/shapes/straight';
+import type { Rect } from '@/core/shapes/plane';
 
 /** How drawing millimetres stand on the screen. */
 export interface Fit {
@@ -95,6 +95,25 @@ const Patterns = () => (
     </pattern>
     <pattern id="hatch-soft" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
       <line x1="0" y1="0" x2="0" y2="7" stroke="#c8371b" strokeOpacity="0.45" strokeWidth="1.4" />
+    </pattern>
+    {/* The same for drawings in millimetres. */}
+    <pattern
+      id="hatch-mm"
+      width="2.4"
+      height="2.4"
+      patternUnits="userSpaceOnUse"
+      patternTransform="rotate(45)"
+    >
+      <line x1="0" y1="0" x2="0" y2="2.4" stroke="#c8371b" strokeWidth="0.6" />
+    </pattern>
+    <pattern
+      id="hatch-soft-mm"
+      width="2.4"
+      height="2.4"
+      patternUnits="userSpaceOnUse"
+      patternTransform="rotate(45)"
+    >
+      <line x1="0" y1="0" x2="0" y2="2.4" stroke="#c8371b" strokeOpacity="0.45" strokeWidth="0.55" />
     </pattern>
     <marker
       id="tip"

@@ -1,0 +1,153 @@
+import { within95 } from '../figures/coverage';
+import type { Finding } from '../figures/figure';
+import { measured, minus, type Uncertain } from '../figures/uncertain';
+import type { PlaceReadings } from '../readings/readings';
+import { profileAt } from '../shapes/profile';
+import { formOf, nominalProfile } from '../shapes/round';
+import { isRound, type Blank } from '../shop/blank';
+import { say } from '../units/phrase';
+import { mm } from '../units/quantity';
+import { finding } from './section';
+import type { RoundSolid, Solid } from './solid';
+
+/** Beyond this a straight wrap visibly opens or laps from rim to foot, mm of girth. */
+const STRAIGHT_WITHIN_MM = 1.5;
+const CLEARLY_TAPERED_MM = 4;
+/** Further off the maker's figure than this share, and it is another blank. */
+const ANOTHER_BLANK = 0.06;
+
+const valueAt = (places: readonly PlaceReadings[], id: string): Uncertain | null =>
+  places.find((p) => p.place.id === id)?.value ?? null;
+
+/** A "straight" cup that is not. */
+function straightness(s: RoundSolid, top: Uncertain | null, foot: Uncertain | null): Finding[] {
+  if (s.form !== 'straight' || !top || !foot) return [];
+  const apart = minus(top, foot);
+  const d = Math.abs(apart.value);
+  if (d <= STRAIGHT_WITHIN_MM || d <= within95(apart)) return [];
+  return [
+    finding(
+      'measure',
+      'taper',
+      d > CLEARLY_TAPERED_MM ? 'stop' : 'heed',
+      say`Wider at the ${apart.value > 0 ? 'rim' : 'foot'} by ${mm(d)}: this blank tapers. A straight wrap will open at that end. Measure both again, or wrap it as a cone.`,
+    ),
+  ];
+}
+
+/** Readings that disagree with the blank that was chosen. */
+function makersFigures(blank: Blank, places: readonly PlaceReadings[]): Finding[] {
+  const far = places.find(
+    (p) =>
+      p.place.kind === 'girth' && p.value && Math.abs(p.value.value / p.place.expectedMm - 1) > ANOTHER_BLANK,
+  );
+  if (!far?.value || !isRound(blank)) return [];
+  return [
+    finding(
+      'measure',
+      'maker',
+      'heed',
+      say`${far.place.name}: the maker’s figure gives ${mm(far.place.expectedMm)}, your readings ${mm(far.value.value)}. Is this the right blank?`,
+    ),
+  ];
+}
+
+/** Two tapers that disagree: a girth between rim and foot that is not on the line of a cone. */
+function taper(s: RoundSolid, places: readonly PlaceReadings[], blank: Blank): Finding[] {
+  if (!isRound(blank) || formOf(blank.shape) === 'shaped') return [];
+  return places.flatMap((p): Finding[] => {
+    if (p.place.atMm === null || !p.value || p.place.id === 'girthTop' || p.place.id === 'girthFoot')
+      return [];
+    const share = (p.place.atMm - s.wall.topMm) / (s.wall.footMm - s.wall.topMm);
+    const onLine = s.top.value + (s.foot.value - s.top.value) * share;
+    const round = p.value.value + p.place.gapMm;
+    const off = round - onLine;
+    if (Math.abs(off) <= STRAIGHT_WITHIN_MM || Math.abs(off) <= within95(p.value)) return [];
+    return [
+      finding(
+        'measure',
+        `line-${p.place.id}`,
+        'heed',
+        say`${p.place.name}: ${mm(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than a straight side from rim to foot gives. The wall bulges, or one girth is a slip.`,
+      ),
+    ];
+  });
+}
+
+/** Which way the wall narrows, against the catalogue. */
+function direction(s: RoundSolid, blank: Blank, places: readonly PlaceReadings[]): Finding[] {
+  const [top, foot] = [valueAt(places, 'girthTop'), valueAt(places, 'girthFoot')];
+  if (s.form !== 'tapered' || !top || !foot || !isRound(blank)) return [];
+  const p = nominalProfile(blank.shape.sections);
+  const nominal = profileAt(p, s.wall.topMm).r - profileAt(p, blank.shape.sections.at(-1)?.fromRimMm ?? 0).r;
+  const measuredBy = minus(top, foot);
+  if (
+    Math.sign(nominal) === Math.sign(measuredBy.value) ||
+    Math.abs(measuredBy.value) <= within95(measuredBy)
+  )
+    return [];
+  return [
+    finding(
+      'measure',
+      'upside-down',
+      'heed',
+      say`This blank is wider at the ${nominal > 0 ? 'rim' : 'foot'}, your readings at the ${nominal > 0 ? 'foot' : 'rim'}. Were the two girths swapped?`,
+    ),
+  ];
+}
+
+/** A handle gap that leaves no wall. */
+function handleGap(s: RoundSolid): Finding[] {
+  if (!s.handle) return [];
+  const girth = Math.min(s.top.value, s.foot.value);
+  return s.handle.value > girth / 2
+    ? [
+        finding(
+          'measure',
+          'handle',
+          'stop',
+          say`The handle is given as ${mm(s.handle.value)} wide on a wall ${mm(girth)} round. Measure across it where it meets the wall.`,
+        ),
+      ]
+    : [];
+}
+
+/** A caliper and a tape at one place that do not agree. */
+function twoMethods(places: readonly PlaceReadings[]): Finding[] {
+  return places.flatMap((p): Finding[] => {
+    const across = p.items.filter((i) => i.surfaceMm !== null && i.reading.method === 'caliper');
+    const round = p.items.filter((i) => i.surfaceMm !== null && i.reading.method !== 'caliper');
+    const [a, b] = [across[0]?.surfaceMm, round[0]?.surfaceMm];
+    if (p.place.kind !== 'girth' || a == null || b == null) return [];
+    const doubt = within95(minus(measured(a, 0.6, 'across'), measured(b, 0.6, 'round')));
+    return Math.abs(a - b) > Math.max(STRAIGHT_WITHIN_MM, doubt)
+      ? [
+          finding(
+            'measure',
+            `methods-${p.place.id}`,
+            'heed',
+            say`${p.place.name}: ${mm(a)} by caliper, ${mm(b)} by ${round[0]?.reading.method ?? 'tape'}. The blank is not round, or one is a slip.`,
+          ),
+        ]
+      : [];
+  });
+}
+
+/** What the readings say against each other and against the blank. */
+export function shapeFindings(
+  solid: Solid,
+  places: readonly PlaceReadings[],
+  blank: Blank,
+  asCone: boolean,
+): Finding[] {
+  if (solid.kind === 'flat') return [];
+  const [top, foot] = [valueAt(places, 'girthTop'), valueAt(places, 'girthFoot')];
+  return [
+    ...(asCone ? [] : straightness(solid, top, foot)),
+    ...direction(solid, blank, places),
+    ...taper(solid, places, blank),
+    ...handleGap(solid),
+    ...twoMethods(places),
+    ...makersFigures(blank, places),
+  ];
+}

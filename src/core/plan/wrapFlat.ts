@@ -1,0 +1,159 @@
+import { figure, improvements, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
+import { reach95, within95 } from '../figures/coverage';
+import type { Job } from '../job/job';
+import type { AxisScale } from '../sheet/calibration';
+import type { FlatBlank } from '../shop/blank';
+import type { Settings } from '../shop/settings';
+import { say } from '../units/phrase';
+import { fineMm, mm, ratio, word } from '../units/quantity';
+import { sizeFlatWrap, USUAL_TURN_IN_MM, type FlatWrap } from '../wrap/flatWrap';
+import type { MeasureSection } from './measure';
+import { finding } from './section';
+import type { FlatSolid } from './solid';
+import type { WrapSection } from './wrap';
+
+interface FlatWrapPlan {
+  readonly job: Job;
+  readonly settings: Settings;
+  readonly blank: FlatBlank;
+  readonly solid: FlatSolid;
+  readonly measure: MeasureSection;
+  readonly axis: AxisScale;
+  readonly shared: Omit<WrapSection, 'progress' | 'summary' | 'figures' | 'findings'>;
+}
+
+export const edgeWay = (job: Job, blank: FlatBlank): 'bleed' | 'parcel' =>
+  job.wrap.edge ?? (blank.shape.edge === 'rough' ? 'parcel' : 'bleed');
+
+export const turnIn = (job: Job): number => job.wrap.turnInMm ?? USUAL_TURN_IN_MM;
+export const printsBoth = (job: Job, blank: FlatBlank): boolean =>
+  blank.shape.faces === 2 && job.wrap.faces !== 'front only';
+
+function figuresOf({ blank, job, shared, solid }: FlatWrapPlan, w: FlatWrap): Figure[] {
+  const { pattern } = w;
+  const parcel = edgeWay(job, blank) === 'parcel';
+  const past = parcel
+    ? say`${mm(blank.wallMm)} of edge and ${mm(turnIn(job))} turned over the back`
+    : say`past the edge all round, so a slip shows no white`;
+  return [
+    figure({
+      id: 'wrap.size',
+      label: 'Picture, one face',
+      quantity: mm(pattern.bleed.width),
+      origin: 'reckoned',
+      working: say`by ${mm(pattern.bleed.height)}: the blank and ${mm(w.pastMm)} past it on each side`,
+      arithmetic: [
+        say`${mm(solid.width.value)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.width)}`,
+        say`${mm(solid.height.value)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.height)}`,
+      ],
+      inputs: ['measure.width', 'measure.height'],
+      ...uncertaintyOf(solid.width),
+    }),
+    figure({
+      id: 'wrap.past',
+      label: parcel ? 'Turned over the edge' : 'Bleed',
+      quantity: mm(w.pastMm),
+      origin: parcel ? 'reckoned' : 'taken',
+      working: past,
+    }),
+    figure({
+      id: 'wrap.hides',
+      label: 'Bleed needed',
+      quantity: fineMm(w.bleedFor19In20Mm),
+      origin: 'reckoned',
+      working: say`hides the blank’s own tolerance and the hand, 19 times in 20`,
+      inputs: ['measure.width', 'measure.height'],
+      improve: improvements(w.placing, reach95),
+    }),
+    figure({
+      id: 'wrap.chance',
+      label: 'No white at an edge',
+      quantity: ratio(w.coverChance),
+      origin: 'estimated',
+      working: say`chance at ${mm(w.pastMm)} past the edge`,
+      inputs: ['wrap.hides'],
+      improve: improvements(w.placing, reach95),
+    }),
+    ...(w.registration
+      ? [
+          figure({
+            id: 'wrap.fold',
+            label: 'Faces part by up to',
+            quantity: fineMm(within95(w.registration)),
+            origin: 'estimated',
+            working: say`twice what the fold is off; fold on the ticks, against a steel rule`,
+          }),
+        ]
+      : []),
+    figure({
+      id: 'wrap.area',
+      label: 'Face',
+      quantity: word(`${(w.areaMm2 / 100).toFixed(1)} cm²`),
+      origin: 'reckoned',
+      working: say`${mm(w.edgeMm)} round its edge${shared.safeMm > 0 ? ', holes not taken off' : ''}`,
+    }),
+  ];
+}
+
+function findingsOf(input: FlatWrapPlan, w: FlatWrap): Finding[] {
+  const { blank, job } = input;
+  const found: Finding[] = [];
+  const add = (id: string, level: Finding['level'], text: Finding['text']) =>
+    found.push(finding('wrap', id, level, text));
+  const parcel = edgeWay(job, blank) === 'parcel';
+  if (!parcel && w.pastMm < w.bleedFor19In20Mm)
+    add(
+      'bleed',
+      'heed',
+      say`${mm(w.pastMm)} of bleed hides a slip only ${ratio(w.coverChance)} of the time. ${fineMm(w.bleedFor19In20Mm)} is needed for 19 in 20.`,
+    );
+  if (!parcel && blank.shape.edge === 'rough')
+    add(
+      'rough',
+      'heed',
+      say`A rough edge drinks no dye from flat paper: it stays bare. Fold the paper over it like a parcel, or say it is meant.`,
+    );
+  if (parcel && w.pastMm > Math.min(w.pattern.trim.width, w.pattern.trim.height) / 2)
+    add('turn-in', 'heed', say`The paper turned over the back meets itself. Make the turn-in smaller.`);
+  if (w.pattern.faces.every((f) => f.safe.length === 0))
+    add('safe', 'heed', say`The safe edge is so wide that no words fit inside. Make it smaller.`);
+  if (w.registration && job.wrap.faces === 'one then the other')
+    add(
+      'second',
+      'note',
+      say`One face then the other: the first takes heat twice. Press the fainter side first.`,
+    );
+  if (w.registration && job.wrap.faces === 'together')
+    add(
+      'together',
+      'note',
+      say`Both faces at once: paper above and below, heat mostly from above. Turn it over half way if the back is faint.`,
+    );
+  return found;
+}
+
+export function planFlatWrap(input: FlatWrapPlan): WrapSection {
+  const { job, blank, solid, shared, measure } = input;
+  const w = sizeFlatWrap({
+    shape: blank.shape,
+    width: solid.width,
+    height: solid.height,
+    thicknessMm: blank.wallMm,
+    edge: edgeWay(job, blank),
+    bleedMm: shared.bleedMm,
+    turnInMm: turnIn(job),
+    safeMm: shared.safeMm,
+    fold: job.wrap.fold,
+    bothFaces: printsBoth(job, blank),
+  });
+  const { pattern } = w;
+  return {
+    ...shared,
+    progress: measure.progress === 'done' ? 'done' : 'ready',
+    summary: say`${mm(pattern.bleed.width)} × ${mm(pattern.bleed.height)}${w.registration ? ', two faces' : ''}`,
+    figures: figuresOf(input, w),
+    findings: findingsOf(input, w),
+    pattern,
+    flat: w,
+  };
+}

@@ -1,0 +1,401 @@
+import { reach95 } from '../figures/coverage';
+import { figure, improvements, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
+import { exact, plus, type Uncertain } from '../figures/uncertain';
+import type { Job } from '../job/job';
+import { bestCone, coneOfBand, paperRadius, usableBand, type Band } from '../shapes/band';
+import type { AxisScale } from '../sheet/calibration';
+import type { RoundBlank } from '../shop/blank';
+import type { Hold, School, Settings } from '../shop/settings';
+import { say } from '../units/phrase';
+import { degrees, fineMm, mm, ratio, word } from '../units/quantity';
+import { sizeRoundWrap, type Wrap } from '../wrap/roundWrap';
+import type { MeasureSection } from './measure';
+import { finding } from './section';
+import { girthAt, middleGirth, type RoundSolid } from './solid';
+import type { Lie, WrapSection } from './wrap';
+
+/** How far paper may stand off and still take dye: held by tape at its edges, pulled down like shrink film, or in a sleeve. */
+export const CONTACT_MM: Readonly<Record<Hold, number>> = {
+  'bare tape': 0.15,
+  'tape pulled tight': 0.3,
+  sleeve: 0.5,
+};
+
+export interface RoundWrapPlan {
+  readonly job: Job;
+  readonly settings: Settings;
+  readonly blank: RoundBlank;
+  readonly solid: RoundSolid;
+  readonly measure: MeasureSection;
+  readonly paperMm: number;
+  readonly axis: AxisScale;
+  readonly shared: Omit<WrapSection, 'progress' | 'summary' | 'figures' | 'findings'>;
+}
+
+/** The wall the paper covers: girths at its two edges, and its length down the paper. */
+interface Covered {
+  readonly band: Band;
+  readonly top: Uncertain;
+  readonly foot: Uncertain;
+  readonly slant: Uncertain;
+  readonly lie: Lie | null;
+  /** A rectangle on a tapering wall: how much it opens at the narrow end, mm of girth. */
+  readonly opensMm: number;
+}
+
+const within = (band: Band, limits: Band): Band => {
+  const topMm = Math.min(Math.max(band.topMm, limits.topMm), limits.footMm);
+  return { topMm, footMm: Math.max(topMm, Math.min(band.footMm, limits.footMm)) };
+};
+
+/** Where paper lies on a shaped wall: the band asked for, else the tallest that lies flat, and the cone closest to it. */
+function shapedCover({ job, settings, solid, shared }: RoundWrapPlan): Covered {
+  const hold = job.wrap.hold ?? settings.house.hold;
+  const toleranceMm = CONTACT_MM[hold];
+  const limits: Band = {
+    topMm: Math.min(solid.wall.topMm + shared.setbacks.topMm, solid.wall.footMm - 2),
+    footMm: Math.max(
+      Math.min(solid.wall.topMm + shared.setbacks.topMm, solid.wall.footMm - 2) + 1,
+      solid.wall.footMm - shared.setbacks.footMm,
+    ),
+  };
+  const usable = usableBand(solid.profile, limits, toleranceMm);
+  const asked = job.wrap.band && within(job.wrap.band, limits);
+  const band = asked && asked.footMm - asked.topMm >= 5 ? asked : usable;
+  const cone = bestCone(solid.profile, band);
+  const paper = coneOfBand(cone, band);
+  const girth = (z: number): Uncertain => ({
+    value: 2 * Math.PI * paperRadius(cone, z),
+    parts: girthAt(solid, z).parts,
+  });
+  return {
+    band,
+    top: girth(band.topMm),
+    foot: girth(band.footMm),
+    slant: exact(paper.slantMm),
+    lie: { toleranceMm, usable, band, cone, chosen: asked !== null },
+    opensMm: 0,
+  };
+}
+
+/** A straight or tapering wall less its setbacks. */
+function plainCover({ solid, shared }: RoundWrapPlan, asRectangle: boolean): Covered {
+  const { topMm, footMm } = shared.setbacks;
+  const slant = plus(solid.slant, exact(-topMm - footMm));
+  const axial = (solid.wall.footMm - solid.wall.topMm) / Math.max(1e-9, solid.slant.value);
+  const band = {
+    topMm: solid.wall.topMm + topMm * axial,
+    footMm: solid.wall.footMm - footMm * axial,
+  };
+  if (asRectangle && solid.form === 'straight') {
+    const girth = middleGirth(solid);
+    return { band, top: girth, foot: girth, slant, lie: null, opensMm: 0 };
+  }
+  const top = girthAt(solid, band.topMm);
+  const foot = girthAt(solid, band.footMm);
+  if (!asRectangle) return { band, top, foot, slant, lie: null, opensMm: 0 };
+  const wide = top.value >= foot.value ? top : foot;
+  return { band, top: wide, foot: wide, slant, lie: null, opensMm: Math.abs(top.value - foot.value) };
+}
+
+function coverOf(input: RoundWrapPlan): Covered {
+  const form = input.job.wrap.form ?? (input.solid.form === 'straight' ? 'rectangle' : 'cone');
+  return input.solid.form === 'shaped' && form === 'cone'
+    ? shapedCover(input)
+    : plainCover(input, form === 'rectangle');
+}
+
+const ASKS: Readonly<Record<School, string>> = {
+  under: 'that the ends stay apart',
+  butt: 'that the ends meet within half a millimetre',
+  lap: 'that the ends lap and show no white',
+  over: 'that the paper reaches round',
+  gap: 'that the gap stays open',
+};
+
+function lengthFigures({ paperMm, shared, solid, axis }: RoundWrapPlan, w: Wrap): Figure[] {
+  const over = w.lengthMm - w.closing.value;
+  const handled = solid.handle !== null;
+  const amount = shared.note.amount ?? 'nothing';
+  const change =
+    over === 0
+      ? say`${handled ? 'up to the handle on both sides' : 'ends touch'}, nothing added`
+      : over > 0
+        ? say`${mm(w.closing.value)} plus ${mm(over)} ${amount}`
+        : say`${mm(w.closing.value)} less ${mm(-over)} (${amount})`;
+  const wallMm = w.closing.value - Math.PI * paperMm;
+  const working = handled
+    ? say`from handle to handle, and the paper’s own thickness`
+    : say`girth plus ${fineMm(Math.PI * paperMm)}: paper lies outside the wall`;
+  return [
+    figure({
+      id: 'wrap.closing',
+      label: handled ? 'Handle to handle' : 'Closes at',
+      quantity: mm(w.closing.value),
+      origin: 'reckoned',
+      working: axis.shrink > 0 ? say`${working}; longer by ${ratio(axis.shrink)} that shrinks` : working,
+      arithmetic:
+        handled || axis.shrink > 0 || w.sector
+          ? []
+          : [say`${mm(wallMm)} + π × ${fineMm(paperMm)} paper = ${mm(w.closing.value)}`],
+      inputs: ['measure.girth'],
+      ...uncertaintyOf(w.closing),
+    }),
+    figure({
+      id: 'wrap.length',
+      label: shared.school === 'over' ? 'Print and cut at' : 'Cut length',
+      quantity: mm(w.lengthMm),
+      origin: 'reckoned',
+      working: w.sector ? say`at mid height: ${change}` : change,
+      arithmetic: [
+        say`${mm(w.closing.value)} ${over < 0 ? '−' : '+'} ${mm(Math.abs(over))} = ${mm(w.lengthMm)}`,
+      ],
+      inputs: ['wrap.closing'],
+      ...uncertaintyOf(w.closing),
+    }),
+  ];
+}
+
+/** What a person draws a cone with: two arcs from one centre, and how far they bow. */
+function sectorFigures(w: Wrap): Figure[] {
+  const { sector, outerRadius } = w;
+  if (!sector || !outerRadius) return [];
+  const bow = Math.max(Math.abs(sector.topBowMm), Math.abs(sector.footBowMm));
+  const arc = (id: string, label: string, v: Uncertain): Figure =>
+    figure({
+      id,
+      label,
+      quantity: mm(v.value),
+      origin: 'reckoned',
+      working: say`along the curve, ends touching`,
+      inputs: ['measure.girthTop', 'measure.girthFoot'],
+      ...uncertaintyOf(v),
+    });
+  return [
+    arc('wrap.topArc', 'Rim edge, along the arc', w.topArc),
+    arc('wrap.footArc', 'Foot edge, along the arc', w.footArc),
+    figure({
+      id: 'wrap.radius',
+      label: 'Arc radii',
+      quantity: mm(sector.outerMm),
+      origin: 'reckoned',
+      working: say`and ${mm(sector.innerMm)}, from one centre; ${degrees((sector.angleRad * 180) / Math.PI)} of turn`,
+      arithmetic: [say`slant × wide radius ÷ (wide − narrow) = ${mm(sector.outerMm)}`],
+      inputs: ['measure.taper', 'measure.wall'],
+      ...uncertaintyOf(outerRadius),
+    }),
+    figure({
+      id: 'wrap.bow',
+      label: 'Edges bow by',
+      quantity: mm(bow),
+      origin: 'reckoned',
+      working: say`middle of the ${Math.abs(sector.topBowMm) >= Math.abs(sector.footBowMm) ? 'rim' : 'foot'} edge above its ends`,
+      arithmetic: [say`R × (1 − cos ½θ) = ${mm(bow)}`],
+      inputs: ['wrap.radius'],
+    }),
+  ];
+}
+
+function lieFigures(lie: Lie | null): Figure[] {
+  if (!lie) return [];
+  const { band, cone, usable } = lie;
+  return [
+    figure({
+      id: 'wrap.band',
+      label: lie.chosen ? 'Band, as you set it' : 'Paper lies flat over',
+      quantity: mm(band.footMm - band.topMm),
+      origin: lie.chosen ? 'taken' : 'reckoned',
+      working: say`from ${mm(band.topMm)} to ${mm(band.footMm)} below the rim; flat over ${mm(usable.footMm - usable.topMm)} at most`,
+      inputs: ['measure.girth'],
+    }),
+    figure({
+      id: 'wrap.lift',
+      label: 'Worst lift',
+      quantity: fineMm(cone.worstLiftMm),
+      origin: 'reckoned',
+      working: say`at ${mm(cone.worstAtMm)} below the rim; dye crosses ${fineMm(lie.toleranceMm)}`,
+      inputs: ['wrap.band'],
+    }),
+  ];
+}
+
+function seamFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
+  const { school, note } = shared;
+  return [
+    figure({
+      id: 'wrap.seam',
+      label: 'Seam',
+      quantity: word(note.label.toLowerCase()),
+      origin: 'taken',
+      working: say`${note.gain}`,
+    }),
+    figure({
+      id: 'wrap.long',
+      label: 'Cut long by',
+      quantity: fineMm(w.longFor19In20Mm),
+      origin: 'reckoned',
+      working: say`so that 19 wraps in 20 reach, at your own error`,
+      inputs: ['wrap.closing'],
+      improve: improvements(w.error, reach95),
+    }),
+    figure({
+      id: 'wrap.chance',
+      label: 'Seam comes right',
+      quantity: ratio(w.seamChance),
+      origin: 'estimated',
+      working: say`chance ${ASKS[school]}`,
+      inputs: ['wrap.length', 'wrap.long'],
+      improve: improvements(w.error, reach95),
+    }),
+  ];
+}
+
+function figuresOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Figure[] {
+  const { topMm, footMm } = input.shared.setbacks;
+  const front = w.pattern.front;
+  return [
+    ...lengthFigures(input, w),
+    figure({
+      id: 'wrap.height',
+      label: 'Cut height',
+      quantity: mm(w.height.value),
+      origin: 'reckoned',
+      working: cover.lie
+        ? say`down the paper over the band`
+        : say`wall less ${mm(topMm)} at the rim and ${mm(footMm)} at the foot`,
+      arithmetic: cover.lie
+        ? []
+        : [
+            say`${mm(w.height.value + topMm + footMm)} − ${mm(topMm)} − ${mm(footMm)} = ${mm(w.height.value)}`,
+          ],
+      inputs: cover.lie ? ['wrap.band'] : ['measure.wall'],
+      ...uncertaintyOf(w.height),
+    }),
+    ...lieFigures(cover.lie),
+    ...sectorFigures(w),
+    ...seamFigures(input, w),
+    ...(front
+      ? [
+          figure({
+            id: 'wrap.front',
+            label: 'Seen from the front',
+            quantity: mm(front.wellMm),
+            origin: 'reckoned',
+            working: say`60° either side of the middle, before it turns away`,
+            arithmetic: [say`girth × 120 ÷ 360 = ${mm(front.wellMm)}`],
+            inputs: ['measure.girth'],
+          }),
+        ]
+      : []),
+  ];
+}
+
+function lieFindings(lie: Lie | null, solid: RoundSolid): Finding[] {
+  if (!lie) return [];
+  const { cone, toleranceMm, band, usable } = lie;
+  if (cone.worstLiftMm > toleranceMm + 1e-9)
+    return [
+      finding(
+        'wrap',
+        'lift',
+        'heed',
+        say`The paper stands ${fineMm(cone.worstLiftMm)} off the wall at ${mm(cone.worstAtMm)} below the rim: faded there. Dye crosses ${fineMm(toleranceMm)} held like this; the wall takes ${mm(usable.footMm - usable.topMm)} of height.`,
+      ),
+    ];
+  const lost = solid.wall.footMm - solid.wall.topMm - (band.footMm - band.topMm);
+  return lost > 5
+    ? [
+        finding(
+          'wrap',
+          'band',
+          'note',
+          say`Paper cannot stretch: ${mm(lost)} of this wall curves both ways and stays bare.`,
+        ),
+      ]
+    : [];
+}
+
+function findingsOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Finding[] {
+  const { shared, solid } = input;
+  const found: Finding[] = [...lieFindings(cover.lie, solid)];
+  const add = (id: string, level: Finding['level'], text: Finding['text']) =>
+    found.push(finding('wrap', id, level, text));
+  if (w.height.value < 5)
+    add(
+      'height',
+      'stop',
+      say`The setbacks leave only ${mm(Math.max(0, w.height.value))} of wall. Make them smaller.`,
+    );
+  if (w.lengthMm < 8)
+    add(
+      'length',
+      'stop',
+      say`Nothing is left round the blank. Make the ${shared.note.amount ?? 'amount'} smaller.`,
+    );
+  if (solid.handle && shared.school === 'lap')
+    add('lap', 'stop', say`A lap cannot pass the handle. Choose under, exact, over and trim, or gap.`);
+  if (cover.opensMm > 1)
+    add(
+      'opens',
+      cover.opensMm > 3 ? 'heed' : 'note',
+      say`A rectangle on this wall: its ends part or lap by ${mm(cover.opensMm)} at the narrow edge. A cone closes all the way.`,
+    );
+  if (w.pattern.safe.width <= 0 || w.pattern.safe.height <= 0)
+    add('safe', 'heed', say`The safe edge is so wide that no words fit inside. Make it smaller.`);
+  if (w.seamChance < 0.9) {
+    const first = improvements(w.error, reach95)[0];
+    const way = first ? `Largest part: ${first.label}. ${first.advice}` : 'Measure again.';
+    add(
+      'chance',
+      'heed',
+      say`The seam comes right only ${ratio(w.seamChance)} of the time at your readings. ${way}`,
+    );
+  }
+  return found;
+}
+
+export function planRoundWrap(input: RoundWrapPlan): WrapSection {
+  const { job, shared, solid, blank, measure, paperMm, axis } = input;
+  const cover = coverOf(input);
+  const tall = Math.max(0.1, cover.slant.value);
+  const { wrap } = job;
+  const w = sizeRoundWrap({
+    girthTop: cover.top,
+    girthFoot: cover.foot,
+    slant: { ...cover.slant, value: tall },
+    band: cover.band,
+    handle: solid.handle,
+    shape: blank.shape,
+    paperMm,
+    school: shared.school,
+    amountMm: wrap.amountMm,
+    seamDeg: wrap.seamDeg ?? 180,
+    shrink: axis.shrink,
+    print: axis,
+    bleed: {
+      rimMm: wrap.bleedRimMm ?? shared.bleedMm,
+      footMm: wrap.bleedFootMm ?? shared.bleedMm,
+      endsMm: wrap.bleedEndsMm ?? shared.bleedMm,
+    },
+    safeMm: shared.safeMm,
+    grip: wrap.grip,
+    ownMarks: wrap.marks,
+  });
+  const sized = { ...w, height: cover.slant };
+  const findings = findingsOf(input, sized, cover);
+  const broken = findings.some((f) => f.level === 'stop');
+  const { trim } = w.pattern;
+  return {
+    ...shared,
+    progress: broken ? 'todo' : measure.progress === 'done' ? 'done' : 'ready',
+    summary: w.sector
+      ? say`cone ${mm(w.lengthMm)} × ${mm(sized.height.value)}, bows ${mm(Math.max(Math.abs(w.sector.topBowMm), Math.abs(w.sector.footBowMm)))}`
+      : say`${mm(trim.width)} × ${mm(sized.height.value)}`,
+    figures: figuresOf(input, sized, cover),
+    findings,
+    round: broken ? null : w,
+    pattern: broken ? null : w.pattern,
+    lie: cover.lie,
+    band: cover.band,
+  };
+}

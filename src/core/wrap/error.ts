@@ -1,0 +1,64 @@
+import { errorCdf, errorQuantile, errorShape, type ErrorShape } from '../figures/coverage';
+import { measured, plus, scaled, type Uncertain } from '../figures/uncertain';
+import { uniformU } from '../readings/readings';
+import type { School } from '../shop/settings';
+
+const KNIFE_HALF_WIDTH_MM = 0.5;
+const PLACING_HALF_WIDTH_MM = 0.5;
+/** A butt seam passes when the ends meet within half a millimetre. */
+const BUTT_TOLERANCE_MM = 0.5;
+
+/** What the printer and the paper do to lengths, along the wrap: doubts only, the known part is made good elsewhere. */
+export interface PrintDoubt {
+  readonly scaleU: number;
+  readonly shrinkU: number;
+}
+
+/** What can make the ends meet wrong, as one value with its sources. Zero mean. */
+export function closingError(closing: Uncertain, school: School, print: PrintDoubt): Uncertain {
+  const girth: Uncertain = { value: 0, parts: closing.parts };
+  const printed = plus(
+    measured(0, print.scaleU * closing.value, 'print scale'),
+    measured(0, print.shrinkU * closing.value, 'shrinkage'),
+  );
+  const atBench = plus(girth, printed);
+  // Printed over and trimmed on the blank, knife and hand no longer decide whether it reaches.
+  if (school === 'over') return atBench;
+  return plus(
+    plus(atBench, measured(0, uniformU(KNIFE_HALF_WIDTH_MM), 'trim')),
+    measured(0, uniformU(PLACING_HALF_WIDTH_MM), 'placement'),
+  );
+}
+
+/** Chance that the seam does what its school wants, at a closing error of this shape. */
+export function seamChance(school: School, amountMm: number, error: ErrorShape): number {
+  const reach = (slack: number) => errorCdf(error, slack);
+  switch (school) {
+    case 'butt':
+      return Math.max(0, 2 * reach(BUTT_TOLERANCE_MM) - 1);
+    case 'under':
+      return reach(2 * amountMm);
+    case 'lap':
+    case 'over':
+    case 'gap':
+      return reach(amountMm);
+  }
+}
+
+export const longFor19In20 = (error: Uncertain): number => errorQuantile(errorShape(error), 0.95);
+
+const FACE_PLACING_HALF_WIDTH_MM = 1.5;
+const FOLD_HALF_WIDTH_MM = 0.5;
+
+/** How far a flat blank may lie off its picture at an edge: half its size error, and the hand that lays it. Zero mean. */
+export function facePlacing(width: Uncertain, height: Uncertain): Uncertain {
+  const size = (v: Uncertain) => scaled({ value: 0, parts: v.parts }, 0.5);
+  return plus(
+    plus(size(width), size(height)),
+    measured(0, uniformU(FACE_PLACING_HALF_WIDTH_MM), 'placement'),
+  );
+}
+
+/** Two faces printed about a fold part by twice what the fold is off. */
+export const foldRegistration = (): Uncertain =>
+  scaled(measured(0, uniformU(FOLD_HALF_WIDTH_MM), 'placement'), 2);

@@ -1,0 +1,51 @@
+import { exact } from '../figures/uncertain';
+import type { RoundShape } from '../shop/blank';
+import type { Pattern } from './pattern';
+import { sizeRoundWrap, type RoundWrapInput } from './roundWrap';
+
+/** A plain wall for tests: nothing to stay clear of, no handle. */
+export const WALL: RoundShape = {
+  kind: 'round',
+  heightMm: 205,
+  sections: [
+    { fromRimMm: 5, acrossMm: 73.5 },
+    { fromRimMm: 198, acrossMm: 73.5 },
+  ],
+  handle: null,
+  openEnds: false,
+  keepClear: [],
+};
+
+/** A wrap of a straight wall 230 mm round and 190 mm tall unless told otherwise. */
+export const wrapInput = (over: Partial<RoundWrapInput> = {}): RoundWrapInput => ({
+  girthTop: exact(230),
+  girthFoot: exact(230),
+  slant: exact(190),
+  band: { topMm: 6.5, footMm: 196.5 },
+  handle: null,
+  shape: WALL,
+  paperMm: 0.1,
+  school: 'butt',
+  amountMm: null,
+  seamDeg: 180,
+  shrink: 0,
+  print: { scaleU: 0.0025 / Math.sqrt(3), shrinkU: 0 },
+  bleed: { rimMm: 3, footMm: 3, endsMm: 3 },
+  safeMm: 6,
+  grip: null,
+  ownMarks: [],
+  ...over,
+});
+
+export const straightPattern = (girthMm: number, heightMm: number, bleedMm = 3): Pattern =>
+  sizeRoundWrap(
+    wrapInput({
+      girthTop: exact(girthMm),
+      girthFoot: exact(girthMm),
+      slant: exact(heightMm),
+      school: 'over',
+      amountMm: 4,
+      bleed: { rimMm: bleedMm, footMm: bleedMm, endsMm: bleedMm },
+      safeMm: 5,
+    }),
+  ).pattern;

@@ -1,0 +1,191 @@
+'use client';
+
+import { mm } from '@/core/units/quantity';
+import type { Pattern, PencilMark } from '@/core/wrap/pattern';
+import { Board, type Fit } from '@/ui/board/Board';
+import { arrowStep, dragFrom } from '@/ui/board/drag';
+import { Dimension } from '@/ui/board/Dimension';
+import { useSay } from '@/ui/units';
+import { usePreview } from '../art/usePreview';
+import { useJob } from '../job/jobContext';
+import { FrontBrackets, lineOn, longer, PatternArt, PatternLines } from './PatternDrawing';
+import { snapTo, tapeMarkMm } from './snap';
+
+/** The paper laid flat, print side as it will be seen, every zone drawn and the front and the marks there to be dragged. */
+export function FlatPattern() {
+  const { job, plan } = useJob();
+  const say = useSay();
+  const preview = usePreview(job.art.picture);
+  const { pattern } = plan.wrap;
+  if (!pattern)
+    return (
+      <p className="grid h-full place-content-center p-8 text-center text-lead">
+        The wrap has no size yet. What stands in the way is said below.
+      </p>
+    );
+  const { trim } = pattern;
+  return (
+    <Board
+      interactive
+      label={`The wrap laid flat, ${say([mm(trim.width)])} by ${say([mm(trim.height)])}`}
+      bounds={pattern.whole}
+      room={{ top: 62, right: 100, bottom: 52, left: 20 }}
+      draw={(fit) => (
+        <>
+          <PatternArt
+            fit={fit}
+            pattern={pattern}
+            picture={job.art.picture}
+            placed={plan.art.placed}
+            url={preview.kind === 'ready' ? preview.url : null}
+            words={job.art.words}
+            set={plan.art.words}
+          />
+          <PatternLines fit={fit} pattern={pattern} onDark={plan.art.placed !== null} />
+          <Sizes fit={fit} pattern={pattern} />
+          {pattern.marks.map((m) => (
+            <MarkLine key={m.id} fit={fit} mark={m} />
+          ))}
+          <FrontBrackets
+            fit={fit}
+            pattern={pattern}
+            label={pattern.front ? `seen from the front, ${say([mm(pattern.front.wellMm)])}` : ''}
+          />
+          {pattern.front && <FrontHandle fit={fit} pattern={pattern} />}
+        </>
+      )}
+    />
+  );
+}
+
+function Sizes({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
+  const { plan } = useJob();
+  const say = useSay();
+  const { trim, whole, meets } = pattern;
+  const top = fit.y(whole.y) - 22;
+  const right = fit.x(whole.x + whole.width) + 16;
+  const cone = pattern.form === 'cone' ? plan.wrap.round : null;
+  return (
+    <>
+      <Dimension x1={fit.x(0)} x2={fit.x(trim.width)} y1={top} y2={top}>
+        {say([mm(trim.width)])}
+        {cone ? ' straight across' : ''}
+      </Dimension>
+      <Dimension x1={right} x2={right} y1={fit.y(0)} y2={fit.y(trim.height)} side="right">
+        {say([mm(trim.height)])}
+      </Dimension>
+      {meets && (
+        <text
+          x={fit.x(meets.from.x)}
+          y={fit.y(whole.y) - 46}
+          textAnchor="end"
+          fontSize={14}
+          fontWeight={600}
+          className="font-label"
+          fill="#a62c14"
+        >
+          ends meet here, {say([mm(pattern.meetsAtMm)])}
+        </text>
+      )}
+      {pattern.fold && (
+        <text
+          x={fit.x((pattern.fold.from.x + pattern.fold.to.x) / 2)}
+          y={
+            fit.y(Math.min(pattern.fold.from.y, pattern.fold.to.y)) -
+            (pattern.fold.from.y === pattern.fold.to.y ? 6 : 30)
+          }
+          textAnchor="middle"
+          fontSize={14}
+          fontWeight={600}
+          className="font-label"
+          fill="#14211f"
+          paintOrder="stroke"
+          stroke="#e9ede7"
+          strokeWidth={4}
+        >
+          fold here
+        </text>
+      )}
+    </>
+  );
+}
+
+const clamp = (v: number, lo: number, hi: number) => Math.min(hi, Math.max(lo, v));
+
+/** Drags the front along the paper: the seam moves the other way round the blank. */
+function FrontHandle({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
+  const { job, plan, shop, edit } = useJob();
+  const say = useSay();
+  const shape = plan.blank.blank?.shape;
+  const { front, roll } = pattern;
+  if (!front || !roll || shape?.kind !== 'round' || shape.handle) return null;
+  const turnMm = 2 * Math.PI * ((roll.cone.topRadiusMm + roll.cone.footRadiusMm) / 2);
+  const seamDeg = job.wrap.seamDeg ?? 180;
+  const at = ((360 - (seamDeg > 0 ? seamDeg : seamDeg + 360)) / 360) * turnMm;
+  const mark = tapeMarkMm(shop.settings);
+  const put = (mmFromLeft: number) => {
+    const to = clamp(snapTo(mmFromLeft, mark, [turnMm / 2]), turnMm * 0.06, turnMm * 0.94);
+    const deg = 360 - (to / turnMm) * 360;
+    const kept = Math.abs(to - turnMm / 2) < 1e-6 ? null : deg > 180 ? deg - 360 : deg;
+    edit((j) => ({ ...j, wrap: { ...j.wrap, seamDeg: kept } }), 'seam');
+  };
+  const x = fit.x(front.line.from.x);
+  const y = fit.y(front.line.from.y) - 10;
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label="Front of the blank on the paper"
+      aria-valuemin={0}
+      aria-valuemax={Math.round(turnMm)}
+      aria-valuenow={Math.round(at)}
+      aria-valuetext={`front ${say([mm(at)])} from the left end`}
+      className="cursor-ew-resize touch-none"
+      onKeyDown={(e) => arrowStep(e, (dx) => put(at + dx * mark))}
+      {...dragFrom(
+        () => at,
+        (start, dx) => put(start + dx / fit.k),
+      )}
+    >
+      <rect x={x - 22} y={y - 20} width={44} height={40} fill="transparent" />
+      <path d={`M ${x - 9} ${y - 12} H ${x + 9} L ${x} ${y} Z`} fill="#14211f" />
+    </g>
+  );
+}
+
+/** A line to pencil; the person's own can be dragged along the paper. */
+function MarkLine({ fit, mark }: { fit: Fit; mark: PencilMark }) {
+  const { shop, edit } = useJob();
+  const say = useSay();
+  const step = tapeMarkMm(shop.settings);
+  const line = lineOn(fit, longer(mark.line, 2));
+  if (!mark.own) return <line {...line} stroke="#1d2c5e" strokeWidth={1.5} strokeDasharray="3 5" />;
+  const put = (alongMm: number) => {
+    const to = clamp(snapTo(alongMm, step, []), 0, 1300);
+    edit(
+      (j) => ({
+        ...j,
+        wrap: { ...j.wrap, marks: j.wrap.marks.map((m) => (m.id === mark.id ? { ...m, alongMm: to } : m)) },
+      }),
+      `mark-${mark.id}`,
+    );
+  };
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label="Pencil mark"
+      aria-valuenow={Math.round(mark.alongMm)}
+      aria-valuetext={`${say([mm(mark.alongMm)])} from the left end`}
+      className="cursor-ew-resize touch-none"
+      onKeyDown={(e) => arrowStep(e, (dx) => put(mark.alongMm + dx * step))}
+      {...dragFrom(
+        () => mark.alongMm,
+        (start, dx) => put(start + dx / fit.k),
+      )}
+    >
+      <line {...line} stroke="transparent" strokeWidth={30} />
+      <line {...line} stroke="#1d2c5e" strokeWidth={2.5} strokeDasharray="6 3" />
+    </g>
+  );
+}

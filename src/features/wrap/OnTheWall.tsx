@@ -1,0 +1,250 @@
+'use client';
+
+import { scaleLinear } from 'd3';
+import { liftAt, type Band } from '@/core/shapes/band';
+import { sideBounds } from '@/core/shapes/round';
+import type { RoundShape } from '@/core/shop/blank';
+import { fineMm, mm } from '@/core/units/quantity';
+import { Board, type Fit } from '@/ui/board/Board';
+import { RoundSide } from '@/ui/board/BlankShape';
+import { arrowStep, dragFrom } from '@/ui/board/drag';
+import { LengthField } from '@/ui/LengthField';
+import { useSay } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+import { FrontPicture } from './FrontPicture';
+import { snapTo, tapeMarkMm } from './snap';
+
+type Edge = 'top' | 'foot';
+const LEAST_MM = 5;
+
+/** How the paper's two edges are moved: setbacks on a straight or tapering wall, the band itself on a shaped one. */
+function useEdges() {
+  const { plan, job, shop, edit } = useJob();
+  const { solid } = plan.measure;
+  const { band, lie } = plan.wrap;
+  if (solid?.kind !== 'round' || !band) return null;
+  const { wall } = solid;
+  const mark = tapeMarkMm(shop.settings);
+  const slope = (wall.footMm - wall.topMm) / Math.max(1e-9, solid.slant.value);
+  const places = [
+    wall.topMm,
+    wall.footMm,
+    ...(lie ? [lie.usable.topMm, lie.usable.footMm] : []),
+    ...job.stations.map((s) => s.fromRimMm),
+  ];
+  const move = (edge: Edge, zMm: number, snap: boolean) => {
+    const z0 = snap ? snapTo(zMm, mark, places) : zMm;
+    const z =
+      edge === 'top'
+        ? Math.min(Math.max(wall.topMm, z0), band.footMm - LEAST_MM)
+        : Math.max(Math.min(wall.footMm, z0), band.topMm + LEAST_MM);
+    edit((j) => {
+      if (lie)
+        return {
+          ...j,
+          wrap: { ...j.wrap, band: { ...band, [edge === 'top' ? 'topMm' : 'footMm']: Math.max(0, z) } },
+        };
+      const off = Math.max(0, (edge === 'top' ? z - wall.topMm : wall.footMm - z) / slope);
+      return { ...j, wrap: { ...j.wrap, [edge === 'top' ? 'topSetbackMm' : 'footSetbackMm']: off } };
+    }, `edge-${edge}`);
+  };
+  return { band, wall, lie, mark, move };
+}
+
+/** The blank from the side with the paper on it; drag its edges, and on a shaped wall see the gap grow. */
+export function OnTheWall({ shape }: { shape: RoundShape }) {
+  const { plan } = useJob();
+  const say = useSay();
+  const edges = useEdges();
+  if (!edges) return null;
+  const { band, wall, lie, mark, move } = edges;
+  const { topMm, footMm } = plan.wrap.setbacks;
+  return (
+    <div className="flex flex-col border-r border-rule">
+      <div className="px-4 pt-2">
+        <EdgeField edge="top" />
+      </div>
+      <div className="relative min-h-40 flex-1">
+        <Board
+          interactive
+          label={
+            lie
+              ? `The paper on the wall, from ${say([mm(band.topMm)])} to ${say([mm(band.footMm)])} below the rim; worst lift ${say([fineMm(lie.cone.worstLiftMm)])}`
+              : `The wrap on the blank: ${say([mm(topMm)])} back from the rim, ${say([mm(footMm)])} from the foot`
+          }
+          bounds={sideBounds(shape)}
+          room={{ top: 10, right: lie ? 74 : 26, bottom: 10, left: 26 }}
+          draw={(fit) => (
+            <>
+              <RoundSide fit={fit} shape={shape} colour={plan.blank.blank?.coating.colour ?? '#ffffff'} />
+              <FrontPicture fit={fit} facingRad={shape.handle ? Math.PI / 2 : 0} />
+              {lie && <LiftCurve fit={fit} wall={wall} />}
+              {(['top', 'foot'] as const).map((edge) => (
+                <EdgeHandle
+                  key={edge}
+                  fit={fit}
+                  edge={edge}
+                  zMm={edge === 'top' ? band.topMm : band.footMm}
+                  halfMm={halfAt(shape, edge === 'top' ? band.topMm : band.footMm)}
+                  wall={wall}
+                  markMm={mark}
+                  onMove={(z) => move(edge, z, true)}
+                />
+              ))}
+            </>
+          )}
+        />
+      </div>
+      <div className="px-4 pb-2">
+        <EdgeField edge="foot" />
+      </div>
+    </div>
+  );
+}
+
+function halfAt(shape: RoundShape, z: number): number {
+  const near = shape.sections.reduce((a, b) =>
+    Math.abs(b.fromRimMm - z) < Math.abs(a.fromRimMm - z) ? b : a,
+  );
+  return near.acrossMm / 2;
+}
+
+/** The exact figure of an edge: a setback, or a height below the rim on a shaped wall. */
+function EdgeField({ edge }: { edge: Edge }) {
+  const { job, plan, edit } = useJob();
+  const edges = useEdges();
+  if (!edges) return null;
+  const { lie, band, wall, move } = edges;
+  if (lie)
+    return (
+      <LengthField
+        label={edge === 'top' ? 'Paper from, below the rim' : 'to, below the rim'}
+        valueMm={edge === 'top' ? band.topMm : band.footMm}
+        minMm={wall.topMm}
+        maxMm={wall.footMm}
+        taken={job.wrap.band !== null}
+        onValue={(v) => move(edge, v, false)}
+        width="w-16"
+      />
+    );
+  const key = edge === 'top' ? 'topSetbackMm' : 'footSetbackMm';
+  return (
+    <LengthField
+      label={edge === 'top' ? 'Back from the rim' : 'Back from the foot'}
+      valueMm={edge === 'top' ? plan.wrap.setbacks.topMm : plan.wrap.setbacks.footMm}
+      minMm={0}
+      maxMm={390}
+      taken={job.wrap[key] !== null}
+      onValue={(v) => edit((j) => ({ ...j, wrap: { ...j.wrap, [key]: v } }), `edge-${edge}`)}
+      width="w-16"
+    />
+  );
+}
+
+/** How far the paper stands off at every height, drawn much enlarged beside the wall, with the limit dye can cross. */
+function LiftCurve({ fit, wall }: { fit: Fit; wall: Band }) {
+  const { plan } = useJob();
+  const say = useSay();
+  const { lie } = plan.wrap;
+  const { solid } = plan.measure;
+  if (!lie || solid?.kind !== 'round') return null;
+  const most = Math.max(lie.toleranceMm * 2, lie.cone.worstLiftMm);
+  const half = Math.max(...solid.profile.nodes.map((n) => n.r));
+  const from = fit.x(half) + 12;
+  const x = scaleLinear([0, most], [from, from + 46]).clamp(true);
+  const n = 60;
+  const line = (a: number, b: number) =>
+    Array.from({ length: n + 1 }, (_, i) => {
+      const z = a + ((b - a) * i) / n;
+      return `${x(Math.max(0, liftAt(solid.profile, lie.cone, z)))},${fit.y(z)}`;
+    }).join(' ');
+  const over = lie.cone.worstLiftMm > lie.toleranceMm;
+  return (
+    <g>
+      <line
+        x1={from}
+        x2={from}
+        y1={fit.y(wall.topMm)}
+        y2={fit.y(wall.footMm)}
+        stroke="#14211f"
+        strokeWidth={1}
+      />
+      <line
+        x1={x(lie.toleranceMm)}
+        x2={x(lie.toleranceMm)}
+        y1={fit.y(wall.topMm)}
+        y2={fit.y(wall.footMm)}
+        stroke="#c8371b"
+        strokeWidth={1}
+        strokeDasharray="4 3"
+      />
+      <polyline
+        points={line(wall.topMm, wall.footMm)}
+        fill="none"
+        stroke="#465552"
+        strokeWidth={1}
+        strokeDasharray="2 3"
+      />
+      <polyline
+        points={line(lie.band.topMm, lie.band.footMm)}
+        fill="none"
+        stroke={over ? '#c8371b' : '#14211f'}
+        strokeWidth={3}
+      />
+      <text
+        x={fit.width - 4}
+        y={Math.min(fit.height - 4, fit.y(wall.footMm) + 18)}
+        textAnchor="end"
+        fontSize={14}
+        fontWeight={700}
+        className="font-label"
+        fill={over ? '#a62c14' : '#14211f'}
+        paintOrder="stroke"
+        stroke="#e9ede7"
+        strokeWidth={4}
+      >
+        lifts {say([fineMm(lie.cone.worstLiftMm)])}
+      </text>
+    </g>
+  );
+}
+
+interface HandleProps {
+  readonly fit: Fit;
+  readonly edge: Edge;
+  readonly zMm: number;
+  readonly halfMm: number;
+  readonly wall: Band;
+  readonly markMm: number;
+  readonly onMove: (zMm: number) => void;
+}
+
+function EdgeHandle({ fit, edge, zMm, halfMm, wall, markMm, onMove }: HandleProps) {
+  const say = useSay();
+  const y = fit.y(zMm);
+  const x1 = fit.x(-halfMm) - 14;
+  const x2 = fit.x(halfMm) + 14;
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={edge === 'top' ? 'Wrap edge at the rim' : 'Wrap edge at the foot'}
+      aria-orientation="vertical"
+      aria-valuemin={Math.round(wall.topMm)}
+      aria-valuemax={Math.round(wall.footMm)}
+      aria-valuenow={zMm}
+      aria-valuetext={`${say([mm(zMm)])} below the rim`}
+      className="cursor-ns-resize touch-none"
+      onKeyDown={(e) => arrowStep(e, (_, dy) => onMove(zMm + dy * markMm))}
+      {...dragFrom(
+        () => zMm,
+        (start, _, dy) => onMove(start + dy / fit.k),
+      )}
+    >
+      <rect x={x1} y={y - 14} width={x2 - x1} height={28} fill="transparent" />
+      <line x1={x1} x2={x2} y1={y} y2={y} stroke="#14211f" strokeWidth={2.5} />
+      <rect x={x1 - 5} y={y - 9} width={10} height={18} fill="#14211f" />
+      <rect x={x2 - 5} y={y - 9} width={10} height={18} fill="#14211f" />
+    </g>
+  );
+}

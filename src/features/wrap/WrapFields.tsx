@@ -1,0 +1,260 @@
+'use client';
+
+import { Plus, X } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { FACE_WAYS, FOLDS, type Job } from '@/core/job/job';
+import type { FlatBlank } from '@/core/shop/blank';
+import { HOLDS } from '@/core/shop/settings';
+import { mm } from '@/core/units/quantity';
+import { edgeWay, printsBoth, turnIn } from '@/core/plan/wrapFlat';
+import { CONTACT_MM } from '@/core/plan/wrapRound';
+import { newId } from '@/data/ids';
+import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Labelled';
+import { LengthField } from '@/ui/LengthField';
+import { Pick } from '@/ui/Pick';
+import { Segments } from '@/ui/Segments';
+import { useSay } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+
+type Wrap = Job['wrap'];
+
+function usePut() {
+  const { edit } = useJob();
+  return (next: Partial<Wrap>, group?: string) =>
+    edit((j) => ({ ...j, wrap: { ...j.wrap, ...next } }), group);
+}
+
+const Row = ({ children }: { children: ReactNode }) => (
+  <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-rule bg-sheet/80 px-5 py-2">
+    {children}
+  </div>
+);
+
+/** A stroke as it is drawn, before the size it stands for. */
+const Stroke = ({ colour, dash, width = 2 }: { colour: string; dash?: string; width?: number }) => (
+  <svg width="26" height="12" aria-hidden className="mb-3">
+    <line x1="0" x2="26" y1="6" y2="6" stroke={colour} strokeWidth={width} strokeDasharray={dash} />
+  </svg>
+);
+
+const Strokes = {
+  bleed: <Stroke colour="#c8371b" dash="7 3" />,
+  safe: <Stroke colour="#465552" dash="2 4" />,
+};
+
+const BLEEDS = [
+  ['bleedRimMm', 'Bleed, rim'],
+  ['bleedFootMm', 'foot'],
+  ['bleedEndsMm', 'ends'],
+] as const;
+
+function SafeField() {
+  const { job, plan } = useJob();
+  const put = usePut();
+  return (
+    <div className="flex items-end gap-2">
+      {Strokes.safe}
+      <LengthField
+        label="Keep words inside"
+        valueMm={plan.wrap.safeMm}
+        minMm={0}
+        maxMm={30}
+        taken={job.wrap.safeMm !== null}
+        width="w-16"
+        onValue={(v) => put({ safeMm: v }, 'safe')}
+      />
+    </div>
+  );
+}
+
+/** Sizes and ways of a round wrap, typed in place. */
+export function RoundFields() {
+  const { job, plan, shop } = useJob();
+  const put = usePut();
+  const { note, round, bleedMm, lie, school } = plan.wrap;
+  const { wrap } = job;
+  const solid = plan.measure.solid;
+  const straight = solid?.kind === 'round' && solid.form === 'straight';
+  return (
+    <>
+      <Row>
+        {note.amount && round && (
+          <LengthField
+            label={note.amount.charAt(0).toUpperCase() + note.amount.slice(1)}
+            valueMm={round.amountMm}
+            minMm={0}
+            maxMm={200}
+            taken={wrap.amountMm !== null}
+            width="w-16"
+            onValue={(v) => put({ amountMm: v }, 'amount')}
+          />
+        )}
+        {school === 'lap' && (
+          <Segments
+            label="Which end laps over"
+            value={wrap.lapOver}
+            onChange={(lapOver) => put({ lapOver })}
+            options={[
+              { value: 'left', label: 'left end on top' },
+              { value: 'right', label: 'right end on top' },
+            ]}
+          />
+        )}
+        <div className="flex items-end gap-2">
+          {Strokes.bleed}
+          {BLEEDS.map(([key, label]) => (
+            <LengthField
+              key={key}
+              label={label}
+              valueMm={wrap[key] ?? bleedMm}
+              minMm={0}
+              maxMm={15}
+              taken={wrap[key] !== null || wrap.bleedMm !== null}
+              width="w-14"
+              onValue={(v) => put({ [key]: v }, key)}
+            />
+          ))}
+        </div>
+        <SafeField />
+        <Labelled label="Laid out as">
+          <Segments
+            label="Laid out as"
+            value={wrap.form ?? (straight ? 'rectangle' : 'cone')}
+            onChange={(form) => put({ form })}
+            options={[
+              { value: 'rectangle', label: 'rectangle' },
+              { value: 'cone', label: lie ? 'best cone' : 'cone' },
+            ]}
+          />
+        </Labelled>
+        {(lie || (solid?.kind === 'round' && solid.form === 'shaped')) && (
+          <Labelled label="Paper held by">
+            <Pick
+              label="Paper held by"
+              value={wrap.hold ?? shop.settings.house.hold}
+              options={HOLDS.map((h) => ({ value: h, label: `${h}, to ${CONTACT_MM[h]} mm` }))}
+              onChange={(hold) => put({ hold, band: null })}
+              className="w-56"
+            />
+          </Labelled>
+        )}
+        {lie?.chosen && <Button onClick={() => put({ band: null })}>Back to what lies flat</Button>}
+        <Labelled label="Plain edge to hold by">
+          <Pick
+            label="Plain edge to hold by"
+            value={wrap.grip ?? 'none'}
+            options={[
+              { value: 'none', label: 'none' },
+              { value: 'rim', label: 'at the rim' },
+              { value: 'foot', label: 'at the foot' },
+            ]}
+            onChange={(g) => put({ grip: g === 'none' ? null : g })}
+            className="w-32"
+          />
+        </Labelled>
+        <PencilMarks />
+      </Row>
+    </>
+  );
+}
+
+/** Where to pencil the blank and the back of the paper, from an edge a person can find. */
+function PencilMarks() {
+  const { job, plan } = useJob();
+  const say = useSay();
+  const put = usePut();
+  const { pattern } = plan.wrap;
+  if (!pattern) return null;
+  const { marks } = job.wrap;
+  const drop = (id: string) => put({ marks: marks.filter((m) => m.id !== id) });
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <p className="font-label text-fine font-semibold">Pencil, from the left end:</p>
+      <ul className="flex flex-wrap items-center gap-x-4 gap-y-1 font-label text-base">
+        {pattern.marks.map((m) => (
+          <li key={m.id} className="flex items-center gap-1">
+            {m.label} <span className="font-semibold text-taken">{say([mm(m.alongMm)])}</span>
+            {m.own && (
+              <button
+                type="button"
+                aria-label={`Take out the mark at ${say([mm(m.alongMm)])}`}
+                onClick={() => drop(m.id)}
+                className="grid size-8 place-items-center hover:bg-board"
+              >
+                <X size={15} aria-hidden />
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {marks.length < 6 && (
+        <Button
+          onClick={() =>
+            put({ marks: [...marks, { id: newId('mark'), alongMm: Math.round(pattern.meetsAtMm / 4) }] })
+          }
+        >
+          <Plus size={16} aria-hidden /> Mark
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** Sizes and ways of a flat blank's paper. */
+export function FlatFields({ blank }: { blank: FlatBlank }) {
+  const { job, plan } = useJob();
+  const put = usePut();
+  const { wrap } = job;
+  const parcel = edgeWay(job, blank) === 'parcel';
+  return (
+    <Row>
+      {parcel ? (
+        <LengthField
+          label="Turned over the back"
+          valueMm={turnIn(job)}
+          minMm={0}
+          maxMm={60}
+          taken={wrap.turnInMm !== null}
+          width="w-16"
+          onValue={(v) => put({ turnInMm: v }, 'turn-in')}
+        />
+      ) : (
+        <div className="flex items-end gap-2">
+          {Strokes.bleed}
+          <LengthField
+            label="Bleed past the edge"
+            valueMm={plan.wrap.bleedMm}
+            minMm={0}
+            maxMm={15}
+            taken={wrap.bleedMm !== null}
+            width="w-16"
+            onValue={(v) => put({ bleedMm: v }, 'bleed')}
+          />
+        </div>
+      )}
+      <SafeField />
+      {blank.shape.faces === 2 && (
+        <Labelled label="Faces">
+          <Pick
+            label="Faces"
+            value={wrap.faces}
+            options={FACE_WAYS.map((f) => ({ value: f, label: f === 'together' ? 'both together' : f }))}
+            onChange={(faces) => put({ faces })}
+            className="w-48"
+          />
+        </Labelled>
+      )}
+      {printsBoth(job, blank) && (
+        <Labelled label="Fold at the">
+          <Segments
+            label="Fold at the"
+            value={wrap.fold}
+            onChange={(fold) => put({ fold })}
+            options={FOLDS.map((f) => ({ value: f, label: f }))}
+          />
+        </Labelled>
+      )}
+    </Row>
+  );
+}

@@ -1,0 +1,215 @@
+'use client';
+
+import { Canvas } from '@react-three/fiber';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { CanvasTexture, SRGBColorSpace } from 'three';
+import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
+import { Board } from '@/ui/board/Board';
+import { arrowStep } from '@/ui/board/drag';
+import { Button } from '@/ui/Button';
+import { isFlat, isRound } from '@/core/shop/blank';
+import { mainFace, type Pattern } from '@/core/wrap/pattern';
+import { usePreview } from '../../art/usePreview';
+import { useJob } from '../../job/jobContext';
+import { FrontPicture } from '../FrontPicture';
+import { Scene } from './Scene';
+import { faceTexture } from './texture';
+
+const ROLL_MS = 200;
+
+function hasWebGl(): boolean {
+  try {
+    const canvas = document.createElement('canvas');
+    return canvas.getContext('webgl2') !== null || canvas.getContext('webgl') !== null;
+  } catch {
+    return false;
+  }
+}
+
+/** The art of the first face as a texture, made again whenever it changes. */
+function useTexture(pattern: Pattern | null): CanvasTexture | null {
+  const { job, plan } = useJob();
+  const preview = usePreview(job.art.picture);
+  const url = preview.kind === 'ready' ? preview.url : null;
+  const [texture, setTexture] = useState<CanvasTexture | null>(null);
+  const { placed, words: set } = plan.art;
+  const { picture, words } = job.art;
+  useEffect(() => {
+    if (!pattern) return;
+    let gone = false;
+    const art = { picture, placed, url, words, set };
+    void faceTexture(mainFace(pattern), pattern.trim, art).then((canvas) => {
+      if (gone || !canvas) return;
+      const made = new CanvasTexture(canvas);
+      made.colorSpace = SRGBColorSpace;
+      made.anisotropy = 4;
+      setTexture((old) => {
+        old?.dispose();
+        return made;
+      });
+    });
+    return () => {
+      gone = true;
+    };
+  }, [pattern, picture, placed, url, words, set]);
+  return texture;
+}
+
+/** Goes to a target over a moment, or at once where motion is not wanted. */
+function useRolling(): readonly [number, (to: number) => void, (to: number) => void] {
+  const [round, setRound] = useState(1);
+  const frame = useRef(0);
+  const go = (to: number) => {
+    cancelAnimationFrame(frame.current);
+    if (window.matchMedia('(prefers-reduced-motion: reduce)').matches) {
+      setRound(to);
+      return;
+    }
+    const from = round;
+    const start = performance.now();
+    const step = (now: number) => {
+      const part = Math.min(1, (now - start) / ROLL_MS);
+      setRound(from + (to - from) * part);
+      if (part < 1) frame.current = requestAnimationFrame(step);
+    };
+    frame.current = requestAnimationFrame(step);
+  };
+  useEffect(() => () => cancelAnimationFrame(frame.current), []);
+  return [round, setRound, go];
+}
+
+const VIEWS = [
+  { label: 'Front', deg: 0 },
+  { label: 'In the right hand', deg: -75 },
+  { label: 'In the left hand', deg: 75 },
+  { label: 'Behind', deg: 180 },
+] as const;
+
+/** The pattern on its blank in three dimensions, to be turned; where the browser cannot, the front as it will be seen. */
+export function Rolled() {
+  const { plan } = useJob();
+  const { pattern } = plan.wrap;
+  const { blank } = plan.blank;
+  const texture = useTexture(pattern);
+  const [turnDeg, setTurnDeg] = useState(0);
+  const [tiltDeg, setTiltDeg] = useState(6);
+  const [round, setRound, goRound] = useRolling();
+  const able = useMemo(() => hasWebGl(), []);
+  const drag = useRef<{ x: number; y: number; turn: number; tilt: number } | null>(null);
+  if (!pattern || !blank)
+    return (
+      <p className="grid h-full place-content-center p-8 text-center text-lead">
+        The wrap has no size yet. What stands in the way is said below.
+      </p>
+    );
+  if (!able) return <Still />;
+  const tilt = (v: number) => Math.min(60, Math.max(-40, v));
+  return (
+    <div className="absolute inset-0 flex flex-col">
+      <div
+        className="relative min-h-0 flex-1 cursor-grab touch-none"
+        role="slider"
+        tabIndex={0}
+        aria-label="The blank, turned by dragging or by the arrow keys"
+        aria-valuemin={-180}
+        aria-valuemax={180}
+        aria-valuenow={Math.round(((turnDeg + 540) % 360) - 180)}
+        aria-valuetext={`turned ${Math.round(turnDeg)} degrees`}
+        onKeyDown={(e) =>
+          arrowStep(e, (dx, dy) => {
+            setTurnDeg((v) => v + 5 * dx);
+            setTiltDeg((v) => tilt(v + 3 * dy));
+          })
+        }
+        onPointerDown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          drag.current = { x: e.clientX, y: e.clientY, turn: turnDeg, tilt: tiltDeg };
+        }}
+        onPointerMove={(e) => {
+          const from = drag.current;
+          if (!from) return;
+          setTurnDeg(from.turn + (e.clientX - from.x) * 0.5);
+          setTiltDeg(tilt(from.tilt + (e.clientY - from.y) * 0.3));
+        }}
+        onPointerUp={() => (drag.current = null)}
+        onPointerCancel={() => (drag.current = null)}
+      >
+        <Canvas
+          frameloop="demand"
+          dpr={[1, 1.5]}
+          gl={{ antialias: true, preserveDrawingBuffer: true }}
+          camera={{ position: [0, 0, 600], fov: 28, near: 10, far: 6000 }}
+        >
+          <Scene
+            blank={blank}
+            pattern={pattern}
+            texture={texture}
+            round={round}
+            turnDeg={turnDeg}
+            tiltDeg={tiltDeg}
+          />
+        </Canvas>
+      </div>
+      <div className="flex flex-wrap items-center gap-2 px-4 py-2">
+        {VIEWS.filter((v) => isRound(blank) || v.deg % 180 === 0).map((v) => (
+          <Button
+            key={v.label}
+            onClick={() => {
+              setTurnDeg(v.deg);
+              setTiltDeg(6);
+            }}
+          >
+            {v.label}
+          </Button>
+        ))}
+        {isRound(blank) && (
+          <>
+            <Button onClick={() => goRound(round > 0.5 ? 0 : 1)}>
+              {round > 0.5 ? 'Unroll it' : 'Roll it up'}
+            </Button>
+            <label className="flex items-center gap-2 font-label text-fine font-medium">
+              rolled
+              <input
+                type="range"
+                min={0}
+                max={1}
+                step={0.01}
+                value={round}
+                onChange={(e) => setRound(Number(e.target.value))}
+                className="w-28 accent-strata-3"
+              />
+            </label>
+          </>
+        )}
+        {isFlat(blank) && (
+          <span className="font-label text-fine text-soft">Turn it over to see the back.</span>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** Without WebGL: the front, drawn flat. */
+function Still() {
+  const { plan } = useJob();
+  const { blank } = plan.blank;
+  if (!blank) return null;
+  return (
+    <div className="absolute inset-0">
+      <p className="absolute inset-x-0 bottom-2 px-4 text-center text-fine text-soft">
+        This browser draws no three dimensions: here is the front, as it will be seen.
+      </p>
+      <Board
+        label={`${blank.name} from the front, with its picture`}
+        bounds={shapeBounds(blank.shape)}
+        room={{ top: 50, right: 30, bottom: 40, left: 30 }}
+        draw={(fit) => (
+          <>
+            <BlankShape fit={fit} blank={blank} />
+            <FrontPicture fit={fit} />
+          </>
+        )}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,14 @@
+import type { Settings } from '@/core/shop/settings';
+import { MM_PER_INCH } from '@/core/units/quantity';
+
+/** The finest mark of the shop's tape in the unit it reads now, mm. */
+export const tapeMarkMm = (s: Settings): number =>
+  s.units.length === 'in' ? MM_PER_INCH / s.units.inchDenominator : s.tape.finestMm;
+
+const PULL_MM = 1.2;
+
+/** Where a dragged edge comes to rest: on a place that matters if one is near, else on a mark of the tape. */
+export function snapTo(valueMm: number, markMm: number, places: readonly number[]): number {
+  const near = places.find((p) => Math.abs(p - valueMm) <= PULL_MM);
+  return near ?? Math.round(valueMm / markMm) * markMm;
+}
