@@ -40,7 +40,7 @@ export function errorCdf({ uniformHalf: a, normalS: s }: ErrorShape, x: number):
 export function errorQuantile(shape: ErrorShape, p: number): number {
   let lo = 0;
   let hi = shape.uniformHalf + 7 * shape.normalS;
-  for (let i = 0; i < 48 && hi - lo > 1e-10; i += 1) {
+  for (let i = 0; i < 48 && hi - lo > 1e-8 * hi; i += 1) {
     const mid = (lo + hi) / 2;
     if (errorCdf(shape, mid) < p) lo = mid;
     else hi = mid;

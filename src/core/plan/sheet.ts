@@ -21,7 +21,7 @@ export interface SheetSection extends Section<'sheet'> {
   readonly wouldFit: Paper | null;
 }
 
-function figuresOf(layout: SheetLayout, asked: boolean, mirrorBy: MirrorBy): Figure[] {
+function figuresOf(layout: SheetLayout, asked: boolean, mirrorBy: MirrorBy, flat: boolean): Figure[] {
   return [
     figure({
       id: 'sheet.paper',
@@ -38,7 +38,7 @@ function figuresOf(layout: SheetLayout, asked: boolean, mirrorBy: MirrorBy): Fig
       quantity: count(layout.perSheet, 'piece'),
       origin: 'reckoned',
       working: layout.turned ? say`turned on its side` : say`upright`,
-      inputs: ['wrap.length', 'wrap.height'],
+      inputs: flat ? ['wrap.size'] : ['wrap.length', 'wrap.height'],
     }),
     figure({
       id: 'sheet.count',
@@ -142,7 +142,7 @@ export function planSheet(
     terrace: 'sheet',
     progress: drawable ? 'done' : 'todo',
     summary: say`${onPaper.name} · ${count(layout.perSheet, 'piece')} up · ${count(layout.sheets, 'sheet')}`,
-    figures: figuresOf(layout, job.sheet.paperId !== null, mirrorBy),
+    figures: figuresOf(layout, job.sheet.paperId !== null, mirrorBy, pattern.form === 'flat'),
     findings,
     paper: onPaper,
     layout,

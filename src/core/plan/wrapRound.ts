@@ -157,7 +157,7 @@ function lengthFigures({ paperMm, shared, solid, axis }: RoundWrapPlan, w: Wrap)
 }
 
 /** What a person draws a cone with: two arcs from one centre, and how far they bow. */
-function sectorFigures(w: Wrap): Figure[] {
+function sectorFigures(w: Wrap, solid: RoundSolid): Figure[] {
   const { sector, outerRadius } = w;
   if (!sector || !outerRadius) return [];
   const bow = Math.max(Math.abs(sector.topBowMm), Math.abs(sector.footBowMm));
@@ -168,7 +168,7 @@ function sectorFigures(w: Wrap): Figure[] {
       quantity: mm(v.value),
       origin: 'reckoned',
       working: say`along the curve, ends touching`,
-      inputs: ['measure.girthTop', 'measure.girthFoot'],
+      inputs: ['measure.girth'],
       ...uncertaintyOf(v),
     });
   return [
@@ -181,7 +181,7 @@ function sectorFigures(w: Wrap): Figure[] {
       origin: 'reckoned',
       working: say`and ${mm(sector.innerMm)}, from one centre; ${degrees((sector.angleRad * 180) / Math.PI)} of turn`,
       arithmetic: [say`slant × wide radius ÷ (wide − narrow) = ${mm(sector.outerMm)}`],
-      inputs: ['measure.taper', 'measure.wall'],
+      inputs: solid.form === 'tapered' ? ['measure.taper', 'measure.wall'] : ['measure.girth'],
       ...uncertaintyOf(outerRadius),
     }),
     figure({
@@ -272,7 +272,7 @@ function figuresOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Figure[] {
       ...uncertaintyOf(w.height),
     }),
     ...lieFigures(cover.lie),
-    ...sectorFigures(w),
+    ...sectorFigures(w, input.solid),
     ...seamFigures(input, w),
     ...(front
       ? [

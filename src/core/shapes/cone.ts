@@ -16,7 +16,8 @@ export const coneOfSlant = (topRadiusMm: number, footRadiusMm: number, slantMm: 
   topRadiusMm,
   footRadiusMm,
   slantMm,
-  k: (topRadiusMm - footRadiusMm) / slantMm,
+  // Rounding must not make a flat ring steeper than flat.
+  k: Math.max(-1, Math.min(1, (topRadiusMm - footRadiusMm) / slantMm)),
 });
 
 /** From the height along the axis: s = √(h² + (r1 − r2)²). */

@@ -1,0 +1,69 @@
+import { demoShop } from '../demo/demoShop';
+import { newJob } from '../job/job';
+import { patternSvg } from '../formats/svg';
+import { readSvgOutline } from '../formats/svgOutline';
+import { plan } from '../plan/plan';
+import { boundsOfContour, contourArea, contourLength } from '../shapes/contour';
+import { boundsOfRing, ringArea, ringLength, type Ring } from '../shapes/ring';
+import { blankSchema, FAMILIES, MATERIALS } from '../shop/blank';
+import { mainFace } from '../wrap/pattern';
+import { LIBRARY } from './library';
+
+const { shop } = demoShop(new Date('2026-11-24T12:00:00Z'));
+
+test('at least sixty blanks over all families and materials, each valid and each named once', () => {
+  expect(LIBRARY.length).toBeGreaterThanOrEqual(60);
+  expect(new Set(LIBRARY.map((b) => b.id)).size).toBe(LIBRARY.length);
+  expect(new Set(LIBRARY.map((b) => b.name)).size).toBe(LIBRARY.length);
+  for (const f of FAMILIES) expect(LIBRARY.some((b) => b.family === f)).toBe(true);
+  for (const m of MATERIALS) expect(LIBRARY.some((b) => b.material === m)).toBe(true);
+});
+
+/** A second reading of the exported file: its trim taken out by id and measured by the outline reader. */
+function remeasured(svg: string): Ring {
+  const trim = /<path id="trim" d="([^"]+)"/.exec(svg)?.[1] ?? '';
+  const read = readSvgOutline(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="10mm" viewBox="0 0 10 10"><path d="${trim}"/></svg>`,
+  );
+  if (!read.ok) throw new Error(read.problem.what);
+  return read.value.outer;
+}
+
+describe.each(LIBRARY.map((b) => [b.id, b] as const))('%s', (_, blank) => {
+  const p = plan({ ...newJob('any', 'any'), blankId: blank.id }, shop);
+
+  test('is what its schema says, and goes from Blank through Wrap with nothing in the way', () => {
+    expect(blankSchema.parse(blank)).toEqual(blank);
+    expect(p.wrap.pattern).not.toBeNull();
+    const stops = [p.blank, p.measure, p.wrap].flatMap((s) => s.findings.filter((f) => f.level === 'stop'));
+    expect(stops).toEqual([]);
+    expect(p.measure.places.length).toBeGreaterThanOrEqual(2);
+  });
+
+  test('its pattern, saved as SVG and measured again, is the one that was reckoned', () => {
+    const { pattern } = p.wrap;
+    if (!pattern) throw new Error('no pattern');
+    const { trim } = mainFace(pattern);
+    const again = remeasured(patternSvg(pattern, blank.name));
+    expect(Math.abs(Math.abs(ringArea(again)) / Math.abs(contourArea(trim)) - 1)).toBeLessThan(0.002);
+    expect(ringLength(again) / contourLength(trim)).toBeCloseTo(1, 3);
+    const [a, b] = [boundsOfRing(again), boundsOfContour(trim)];
+    expect(Math.abs(a.width - b.width)).toBeLessThan(0.05);
+    expect(Math.abs(a.height - b.height)).toBeLessThan(0.05);
+  });
+
+  test('makes geometric sense: the paper is about as large as the wall or face it covers', () => {
+    const { pattern } = p.wrap;
+    if (!pattern) throw new Error('no pattern');
+    const area = Math.abs(contourArea(mainFace(pattern).trim));
+    const { shape } = blank;
+    if (shape.kind === 'flat') {
+      expect(area).toBeLessThanOrEqual(shape.outline.widthMm * shape.outline.heightMm + 1e-6);
+      expect(area).toBeGreaterThan(0.3 * shape.outline.widthMm * shape.outline.heightMm);
+      return;
+    }
+    const widest = Math.max(...shape.sections.map((s) => s.acrossMm));
+    expect(area).toBeLessThan(Math.PI * (widest + 1) * shape.heightMm * 1.15);
+    expect(area).toBeGreaterThan(Math.PI * widest * 8);
+  });
+});

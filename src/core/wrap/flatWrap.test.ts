@@ -1,0 +1,115 @@
+import fc from 'fast-check';
+import { apply, determinant } from '../art/affine';
+import { exact, measured } from '../figures/uncertain';
+import { boundsOfContour, contourArea, flatten } from '../shapes/contour';
+import type { FlatShape } from '../shop/blank';
+import { FOLDS } from '../job/job';
+import { sizeFlatWrap, type FlatWrapInput } from './flatWrap';
+
+const STAR: FlatShape = {
+  kind: 'flat',
+  outline: { form: 'star', widthMm: 84, heightMm: 80 },
+  holes: [{ form: 'round', xMm: 42, yMm: 10, acrossMm: 3.5 }],
+  faces: 2,
+  edge: 'plain',
+};
+const TAG: FlatShape = {
+  ...STAR,
+  outline: {
+    form: 'drawn',
+    widthMm: 60,
+    heightMm: 40,
+    points: [
+      [0, 0],
+      [60, 10],
+      [50, 40],
+      [5, 35],
+    ],
+  },
+};
+
+const input = (over: Partial<FlatWrapInput> = {}): FlatWrapInput => ({
+  shape: STAR,
+  width: exact(84),
+  height: exact(80),
+  thicknessMm: 3,
+  edge: 'bleed',
+  bleedMm: 4,
+  turnInMm: 8,
+  safeMm: 5,
+  fold: 'left',
+  bothFaces: false,
+  ...over,
+});
+
+test('bleed runs past the edge all round; a parcel by the edge and the turn-in', () => {
+  const flat = sizeFlatWrap(input());
+  // The two lower points of a star do not reach its box: only left, right and top do.
+  expect(flat.pattern.bleed.width).toBeCloseTo(92, 1);
+  const slate: FlatShape = {
+    ...STAR,
+    outline: { form: 'rectangle', widthMm: 150, heightMm: 90, cornerMm: 0 },
+    edge: 'rough',
+  };
+  const parcel = sizeFlatWrap(
+    input({ shape: slate, width: exact(150), height: exact(90), thicknessMm: 7, edge: 'parcel' }),
+  );
+  expect(parcel.pastMm).toBe(15);
+  expect(parcel.pattern.bleed).toMatchObject({ x: -15, y: -15, width: 180, height: 120 });
+});
+
+test('the measured size decides: outline and holes are stretched to it', () => {
+  const wide = sizeFlatWrap(input({ width: exact(86), height: exact(81) }));
+  expect(wide.pattern.trim.width).toBeCloseTo(86, 9);
+  const hole = boundsOfContour(wide.pattern.faces[0]?.noGo[0]?.contour ?? []);
+  expect(hole.x + hole.width / 2).toBeCloseTo((42 * 86) / 84, 6);
+});
+
+test('two faces: the back lies on the front when the sheet is folded, whichever side the fold is', () => {
+  fc.assert(
+    fc.property(fc.constantFrom(...FOLDS), fc.double({ min: 1, max: 12, noNaN: true }), (fold, bleedMm) => {
+      const { pattern } = sizeFlatWrap(
+        input({ shape: TAG, width: exact(60), height: exact(40), fold, bleedMm, bothFaces: true }),
+      );
+      const [front, back] = pattern.faces;
+      const line = pattern.fold;
+      if (!front || !back || !line) throw new Error('two faces and a fold');
+      const folded = flatten(back.trim).map((p) => {
+        const q = apply(back.matrix, p);
+        return line.from.x === line.to.x
+          ? { x: 2 * line.from.x - q.x, y: q.y }
+          : { x: q.x, y: 2 * line.from.y - q.y };
+      });
+      const corners = flatten(front.trim);
+      // Every corner of one is a corner of the other, and neither face is mirrored by its own placing.
+      expect(determinant(back.matrix)).toBe(1);
+      for (const p of folded)
+        expect(Math.min(...corners.map((c) => Math.hypot(c.x - p.x, c.y - p.y)))).toBeLessThan(1e-9);
+      expect(contourArea(back.trim)).toBeCloseTo(contourArea(front.trim), 9);
+      // The two bleeds never touch.
+      const gap = fold === 'left' ? front.bleed : back.bleed;
+      expect(gap.length).toBeGreaterThan(3);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('bleed needed: half the size error and the hand that lays it; one bleed hides it 19 times in 20', () => {
+  const rough = sizeFlatWrap(input({ width: measured(84, 2, 'reading: width'), height: exact(80) }));
+  const fine = sizeFlatWrap(input());
+  expect(rough.bleedFor19In20Mm).toBeGreaterThan(fine.bleedFor19In20Mm);
+  // Laid by hand within ± 1.5 mm, evenly: 0.9 of it.
+  expect(fine.bleedFor19In20Mm).toBeCloseTo(1.35, 6);
+  expect(sizeFlatWrap(input({ bleedMm: 0 })).coverChance).toBeCloseTo(0, 6);
+  expect(fine.coverChance).toBeCloseTo(1, 6);
+});
+
+test('faces part by twice what the fold is off', () => {
+  const both = sizeFlatWrap(input({ bothFaces: true }));
+  expect(both.registration?.parts.placement).toBeCloseTo((2 * 0.5) / Math.sqrt(3), 9);
+  expect(sizeFlatWrap(input()).registration).toBeNull();
+});
+
+test('a safe edge wider than the blank leaves no place for words, and says so by being empty', () => {
+  expect(sizeFlatWrap(input({ safeMm: 30 })).pattern.faces[0]?.safe).toEqual([]);
+});
