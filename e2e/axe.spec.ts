@@ -24,6 +24,18 @@ test('no violation on any terrace', async ({ bench: page }) => {
   }
 });
 
+test('no violation on other shapes, laid flat and on the blank', async ({ bench: page }) => {
+  for (const job of ['comet-glasses', 'moon-and-star-ornaments']) {
+    for (const t of ['measure', 'wrap']) {
+      await open(page, `/job/${job}/${t}`);
+      await clean(page, `${job} ${t}`);
+    }
+    await page.getByRole('radio', { name: 'On the blank' }).click();
+    await expect(page.locator('canvas')).toBeVisible();
+    await clean(page, `${job} on the blank`);
+  }
+});
+
 test('no violation on the shop’s pages, a dialog and an empty job', async ({ bench: page }) => {
   for (const p of PAGES) {
     await page.goto(`${address()}/${p}`);

@@ -65,10 +65,10 @@ test('job files that cannot be read change nothing', async ({ bench: page }, inf
   await bring('cut.json', '{"format":"mesa-drift.job","version":1,"job":{');
   await expect(page.getByText(/cut short or is not JSON/)).toBeVisible();
   await bring('new.json', '{"format":"mesa-drift.job","version":7}');
-  await expect(page.getByText(/version 7.*reads up to 1.*Update/)).toBeVisible();
+  await expect(page.getByText(/version 7.*reads up to 2.*Update/)).toBeVisible();
   await bring('other.json', '{"hello":1}');
   await expect(page.getByText(/not a job file/)).toBeVisible();
-  await expect(page.getByText('4 jobs on')).toBeVisible();
+  await expect(page.getByText('9 jobs on')).toBeVisible();
 });
 
 test('a script in a name stays a name', async ({ bench: page }) => {

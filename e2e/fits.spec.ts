@@ -32,6 +32,15 @@ for (const size of SIZES) {
       expect(`${t} ${await wide()}`).toBe(`${t} 0`);
       expect(await tiny()).toEqual([]);
     }
+    // Other shapes at the size where room is tightest.
+    const others =
+      size.width === 1024 ? ['night-walk-tumblers', 'comet-glasses', 'moon-and-star-ornaments'] : [];
+    for (const job of others)
+      for (const t of ['measure', 'wrap']) {
+        await open(page, `/job/${job}/${t}`);
+        expect(`${job} ${t} ${await wide()}`).toBe(`${job} ${t} 0`);
+        expect(await tiny()).toEqual([]);
+      }
     for (const p of ['', 'blanks', 'logbook', 'settings']) {
       await page.goto(`${address()}/${p}`);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

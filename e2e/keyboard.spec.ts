@@ -40,7 +40,7 @@ test('keyboard only: from the bench to the heat, units, keys, undo', async ({ be
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press(']');
-  await expect(page).toHaveURL(/trail-guide-bottles\/heat/);
+  await expect(page).toHaveURL(/night-walk-tumblers\/heat/);
 
   const radio = page.getByRole('radio', { name: 'Bench oven' });
   await radio.focus();

@@ -42,7 +42,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await takeReading(page, 'Girth near the rim', '9 3/16"');
     await takeReading(page, 'Girth near the rim', '23.3 cm');
     await takeReading(page, 'Girth near the foot', '233');
-    await takeReading(page, 'Height of the straight wall', '192');
+    await takeReading(page, 'Height of the wall', '192');
     // (233.3625 + 233) / 2 − π × 0.4 = 231.9246; with the foot 231.7434 the mean is 231.834.
     await expect(figure(page, 'Round the wall')).toContainText('231.8');
     await figure(page, 'Round the wall').getByRole('button').click();

@@ -3,7 +3,7 @@ import type { Method, Reading } from '../job/job';
 import type { PlaceSpec } from '../readings/places';
 import { readPlace, type Tape } from '../readings/readings';
 import { closingError, longFor19In20 } from '../wrap/error';
-import { errorCdf, errorQuantile, errorShape, reach95, within95 } from './coverage';
+import { errorCdf, errorQuantile, reach95, within95 } from './coverage';
 import { measured, plus, type Uncertain } from './uncertain';
 
 const random = seeded(20261125);

@@ -39,3 +39,15 @@ test('a source nobody has named still shows', () => {
   // Repeats leave 1/√2 of 1.96.
   expect(only?.buys).toBeCloseTo(1.959964 * (1 - Math.SQRT1_2), 5);
 });
+
+test('a bare figure has no arithmetic and no inputs', () => {
+  const f = figure({
+    id: 'x',
+    label: 'X',
+    quantity: { kind: 'ratio', value: 1 },
+    origin: 'taken',
+    working: ['w'],
+  });
+  expect(f).toMatchObject({ arithmetic: [], inputs: [] });
+  expect(TERRACES).toHaveLength(8);
+});

@@ -1,7 +1,7 @@
 import ClipperLib from 'clipper-lib';
 import fc from 'fast-check';
 import { PLAIN_FORMS, type FlatOutline } from '../shop/blank';
-import { boundsOfContour, contourArea, contourLength, flatten } from './contour';
+import { boundsOfContour, contourArea, contourLength } from './contour';
 import { holeContour, offsetOutline, outlineContour, outlineRing } from './flat';
 import { offsetRing } from './offset';
 import {

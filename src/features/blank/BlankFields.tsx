@@ -66,7 +66,7 @@ export function RoundFields({ form }: { form: BlankFormHandle }) {
     <>
       <div className={row}>
         <Length form={form} name="acrossMm" label="Across" hint="near the rim" />
-        <Length form={form} name="acrossFootMm" label="Across the foot" hint="empty: the same" />
+        <Length form={form} name="acrossFootMm" label="Foot width" hint="empty: the same" />
         <Length form={form} name="heightMm" label="Height" />
         <Length form={form} name="lipMm" label="Lip" hint="rim to where the wall starts" />
         <Length form={form} name="footMm" label="Foot" hint="end of the wall to the base" />
@@ -165,7 +165,7 @@ export function AboutFields({ form }: { form: BlankFormHandle }) {
         </FormField>
         <label className="flex items-center gap-2 pt-6 leading-tight">
           <input type="checkbox" className="size-6 shrink-0 accent-strata-3" {...form.register('film')} />
-          Film to peel
+          Protective film to peel
         </label>
       </div>
       <div className="grid items-start gap-3 sm:grid-cols-2">

@@ -16,11 +16,15 @@ import { BlankDialog } from './BlankDialog';
 import { BlankSearch } from './BlankSearch';
 import { findBlanks, sizeWords, type BlankFilter } from './findBlanks';
 
+/** A long list is drawn in part until it is asked for: the rest is found by typing. */
+const FIRST_SHOWN = 24;
+
 /** Choose the blank: drawn to scale, what to take off, and the shop's other blanks beside it. */
 export function BlankView() {
   const { shop, job, edit } = useJob();
   const [adding, setAdding] = useState(false);
   const [filter, setFilter] = useState<BlankFilter>({ text: '', family: null });
+  const [shown, setShown] = useState(FIRST_SHOWN);
   const found = useMemo(() => findBlanks(shop.blanks, filter), [shop.blanks, filter]);
   // What is chosen stands first: in a long list it would be out of sight.
   const listed = useMemo(
@@ -44,11 +48,16 @@ export function BlankView() {
         </div>
         <BlankSearch blanks={shop.blanks} filter={filter} onFilter={setFilter} found={found.length} />
         <ul aria-labelledby="blanks-heading" className="min-h-0 flex-1 overflow-y-auto border-t border-rule">
-          {listed.map((b) => (
+          {listed.slice(0, shown).map((b) => (
             <li key={b.id} className="border-b border-rule">
               <BlankRow blank={b} chosen={b.id === job.blankId} onChoose={choose} />
             </li>
           ))}
+          {found.length > shown && (
+            <li className="p-3">
+              <Button onClick={() => setShown(Infinity)}>Show the other {found.length - shown}</Button>
+            </li>
+          )}
           {found.length === 0 && (
             <li className="p-4 text-soft">
               No blank of the shop matches. Clear the search, or type a new one in.

@@ -98,6 +98,8 @@ export function BlanksPage() {
   const [editing, setEditing] = useState<Editing | null>(null);
   const [filter, setFilter] = useState<BlankFilter>({ text: '', family: null });
   const found = useMemo(() => findBlanks(shop.blanks, filter), [shop.blanks, filter]);
+  const [all, setAll] = useState(false);
+  const few = useMemo(() => (all ? found : found.slice(0, FIRST_SHOWN)), [all, found]);
   const columns = useMemo(() => columnsFor(setEditing), []);
   return (
     <ShopFrame
@@ -117,7 +119,7 @@ export function BlanksPage() {
       </div>
       <SortableTable
         label="Blanks"
-        rows={found}
+        rows={few}
         columns={columns}
         empty={
           shop.blanks.length === 0
@@ -125,6 +127,11 @@ export function BlanksPage() {
             : 'No blank matches. Clear the search, or type a new one in.'
         }
       />
+      {few.length < found.length && (
+        <div className="p-4">
+          <Button onClick={() => setAll(true)}>Show the other {found.length - few.length}</Button>
+        </div>
+      )}
       {editing && (
         <BlankDialog open onClose={() => setEditing(null)} blank={editing.blank} copy={editing.copy} />
       )}

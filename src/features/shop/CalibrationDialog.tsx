@@ -10,7 +10,7 @@ import { formatQuantity } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
 import { fineMm, mm } from '@/core/units/quantity';
 import { savePaper } from '@/data/shop';
-import { inWorker } from '@/workers/client';
+import { inWorker, onProgress } from '@/workers/client';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
 import { SheetDialog } from '@/ui/Sheet';
@@ -53,7 +53,7 @@ export function CalibrationDialog({ paper, onClose }: Props) {
     const made = await inWorker('Calibration page', (api) =>
       api.pdf(
         { title: `Calibration, ${paper.name}`, pages: [calibrationPage(paper, marginMm)], picture: null },
-        () => undefined,
+        onProgress(() => undefined),
       ),
     );
     if (made.ok) saveBytesAs(`calibration-${paper.id}.pdf`, made.value, 'application/pdf');

@@ -9,7 +9,7 @@ import { useSay } from '@/ui/units';
 import { usePreview } from '../art/usePreview';
 import { useJob } from '../job/jobContext';
 import { FrontBrackets, lineOn, longer, PatternArt, PatternLines } from './PatternDrawing';
-import { snapTo, tapeMarkMm } from './snap';
+import { nextMark, snapTo, tapeMarkMm } from './snap';
 
 /** The paper laid flat, print side as it will be seen, every zone drawn and the front and the marks there to be dragged. */
 export function FlatPattern() {
@@ -124,7 +124,7 @@ function FrontHandle({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
   const at = ((360 - (seamDeg > 0 ? seamDeg : seamDeg + 360)) / 360) * turnMm;
   const mark = tapeMarkMm(shop.settings);
   const put = (mmFromLeft: number) => {
-    const to = clamp(snapTo(mmFromLeft, mark, [turnMm / 2]), turnMm * 0.06, turnMm * 0.94);
+    const to = clamp(mmFromLeft, turnMm * 0.06, turnMm * 0.94);
     const deg = 360 - (to / turnMm) * 360;
     const kept = Math.abs(to - turnMm / 2) < 1e-6 ? null : deg > 180 ? deg - 360 : deg;
     edit((j) => ({ ...j, wrap: { ...j.wrap, seamDeg: kept } }), 'seam');
@@ -141,10 +141,10 @@ function FrontHandle({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
       aria-valuenow={Math.round(at)}
       aria-valuetext={`front ${say([mm(at)])} from the left end`}
       className="cursor-ew-resize touch-none"
-      onKeyDown={(e) => arrowStep(e, (dx) => put(at + dx * mark))}
+      onKeyDown={(e) => arrowStep(e, (dx) => dx !== 0 && put(nextMark(at, mark, dx)))}
       {...dragFrom(
         () => at,
-        (start, dx) => put(start + dx / fit.k),
+        (start, dx) => put(snapTo(start + dx / fit.k, mark, [turnMm / 2])),
       )}
     >
       <rect x={x - 22} y={y - 20} width={44} height={40} fill="transparent" />

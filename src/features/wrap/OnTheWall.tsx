@@ -12,7 +12,7 @@ import { LengthField } from '@/ui/LengthField';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { FrontPicture } from './FrontPicture';
-import { snapTo, tapeMarkMm } from './snap';
+import { nextMark, snapTo, tapeMarkMm } from './snap';
 
 type Edge = 'top' | 'foot';
 const LEAST_MM = 5;
@@ -32,8 +32,7 @@ function useEdges() {
     ...(lie ? [lie.usable.topMm, lie.usable.footMm] : []),
     ...job.stations.map((s) => s.fromRimMm),
   ];
-  const move = (edge: Edge, zMm: number, snap: boolean) => {
-    const z0 = snap ? snapTo(zMm, mark, places) : zMm;
+  const put = (edge: Edge, z0: number) => {
     const z =
       edge === 'top'
         ? Math.min(Math.max(wall.topMm, z0), band.footMm - LEAST_MM)
@@ -48,7 +47,23 @@ function useEdges() {
       return { ...j, wrap: { ...j.wrap, [edge === 'top' ? 'topSetbackMm' : 'footSetbackMm']: off } };
     }, `edge-${edge}`);
   };
-  return { band, wall, lie, mark, move };
+  // Where a setback counts from: marks are taken from there, and from the rim on a shaped wall.
+  const origin = (edge: Edge) => (lie ? 0 : edge === 'top' ? wall.topMm : wall.footMm);
+  const drag = (edge: Edge, z: number) =>
+    put(
+      edge,
+      origin(edge) +
+        snapTo(
+          z - origin(edge),
+          mark,
+          places.map((p) => p - origin(edge)),
+        ),
+    );
+  const step = (edge: Edge, direction: number) => {
+    const z = edge === 'top' ? band.topMm : band.footMm;
+    put(edge, origin(edge) + nextMark(z - origin(edge), mark, direction));
+  };
+  return { band, wall, lie, put, drag, step };
 }
 
 /** The blank from the side with the paper on it; drag its edges, and on a shaped wall see the gap grow. */
@@ -57,7 +72,7 @@ export function OnTheWall({ shape }: { shape: RoundShape }) {
   const say = useSay();
   const edges = useEdges();
   if (!edges) return null;
-  const { band, wall, lie, mark, move } = edges;
+  const { band, wall, lie, drag, step } = edges;
   const { topMm, footMm } = plan.wrap.setbacks;
   return (
     <div className="flex flex-col border-r border-rule">
@@ -87,8 +102,8 @@ export function OnTheWall({ shape }: { shape: RoundShape }) {
                   zMm={edge === 'top' ? band.topMm : band.footMm}
                   halfMm={halfAt(shape, edge === 'top' ? band.topMm : band.footMm)}
                   wall={wall}
-                  markMm={mark}
-                  onMove={(z) => move(edge, z, true)}
+                  onDrag={(z) => drag(edge, z)}
+                  onStep={(d) => step(edge, d)}
                 />
               ))}
             </>
@@ -114,7 +129,7 @@ function EdgeField({ edge }: { edge: Edge }) {
   const { job, plan, edit } = useJob();
   const edges = useEdges();
   if (!edges) return null;
-  const { lie, band, wall, move } = edges;
+  const { lie, band, wall, put } = edges;
   if (lie)
     return (
       <LengthField
@@ -123,7 +138,7 @@ function EdgeField({ edge }: { edge: Edge }) {
         minMm={wall.topMm}
         maxMm={wall.footMm}
         taken={job.wrap.band !== null}
-        onValue={(v) => move(edge, v, false)}
+        onValue={(v) => put(edge, v)}
         width="w-16"
       />
     );
@@ -215,11 +230,11 @@ interface HandleProps {
   readonly zMm: number;
   readonly halfMm: number;
   readonly wall: Band;
-  readonly markMm: number;
-  readonly onMove: (zMm: number) => void;
+  readonly onDrag: (zMm: number) => void;
+  readonly onStep: (direction: number) => void;
 }
 
-function EdgeHandle({ fit, edge, zMm, halfMm, wall, markMm, onMove }: HandleProps) {
+function EdgeHandle({ fit, edge, zMm, halfMm, wall, onDrag, onStep }: HandleProps) {
   const say = useSay();
   const y = fit.y(zMm);
   const x1 = fit.x(-halfMm) - 14;
@@ -235,10 +250,10 @@ function EdgeHandle({ fit, edge, zMm, halfMm, wall, markMm, onMove }: HandleProp
       aria-valuenow={zMm}
       aria-valuetext={`${say([mm(zMm)])} below the rim`}
       className="cursor-ns-resize touch-none"
-      onKeyDown={(e) => arrowStep(e, (_, dy) => onMove(zMm + dy * markMm))}
+      onKeyDown={(e) => arrowStep(e, (_, dy) => dy !== 0 && onStep(dy))}
       {...dragFrom(
         () => zMm,
-        (start, _, dy) => onMove(start + dy / fit.k),
+        (start, _, dy) => onDrag(start + dy / fit.k),
       )}
     >
       <rect x={x1} y={y - 14} width={x2 - x1} height={28} fill="transparent" />

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { DEFAULT_SETTINGS } from '@/core/shop/settings';
-import { snapTo, tapeMarkMm } from './snap';
+import { nextMark, snapTo, tapeMarkMm } from './snap';
 
 test('the tape’s own marks: half millimetres or sixteenths, as the shop reads now', () => {
   const inches = { ...DEFAULT_SETTINGS, units: { ...DEFAULT_SETTINGS.units, length: 'in' as const } };
@@ -23,4 +23,11 @@ test('a dragged edge rests on a mark, or on a near place that matters', () => {
   );
   expect(snapTo(84.3, 1, [85.2])).toBe(85.2);
   expect(snapTo(83.3, 1, [85.2])).toBe(83);
+});
+
+test('a key goes to the next mark, from between two or from on one', () => {
+  expect(nextMark(1.5, 1, 1)).toBe(2);
+  expect(nextMark(2, 1, 1)).toBe(3);
+  expect(nextMark(1.5, 1, -1)).toBe(1);
+  expect(nextMark(2, 1, -1)).toBe(1);
 });

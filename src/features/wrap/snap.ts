@@ -5,6 +5,12 @@ import { MM_PER_INCH } from '@/core/units/quantity';
 export const tapeMarkMm = (s: Settings): number =>
   s.units.length === 'in' ? MM_PER_INCH / s.units.inchDenominator : s.tape.finestMm;
 
+/** The next mark of the tape in a direction (1 down the tape, −1 up it). */
+export const nextMark = (valueMm: number, markMm: number, direction: number): number =>
+  direction > 0
+    ? (Math.floor(valueMm / markMm + 1e-6) + 1) * markMm
+    : (Math.ceil(valueMm / markMm - 1e-6) - 1) * markMm;
+
 const PULL_MM = 1.2;
 
 /** Where a dragged edge comes to rest: on a place that matters if one is near, else on a mark of the tape. */

@@ -37,10 +37,11 @@ function useRedraw(...on: readonly unknown[]): void {
 
 /** Looks from an arm’s length with just the field the blank fills; farther off where that would be too wide. */
 function useStandBack(size: number): void {
-  const camera = useThree((s) => s.camera) as PerspectiveCamera;
+  const get = useThree((s) => s.get);
   const viewport = useThree((s) => s.size);
   const invalidate = useThree((s) => s.invalidate);
   useEffect(() => {
+    const camera = get().camera as PerspectiveCamera;
     const narrow = Math.min(1, viewport.width / Math.max(1, viewport.height));
     const reach = (size * 0.66) / narrow;
     const away = Math.max(ARMS_LENGTH_MM, reach / Math.tan((WIDEST_FOV_DEG * RAD) / 2));
@@ -49,7 +50,7 @@ function useStandBack(size: number): void {
     camera.lookAt(0, 0, 0);
     camera.updateProjectionMatrix();
     invalidate();
-  }, [camera, size, viewport, invalidate]);
+  }, [get, size, viewport, invalidate]);
 }
 
 export function Scene({ blank, pattern, texture, round, turnDeg, tiltDeg }: Props) {
