@@ -6,31 +6,11 @@ import type { Job } from '../src/core/job/job';
 import { plan } from '../src/core/plan/plan';
 import { ensureBuild } from '../scripts/setup.mjs';
 import { startServer } from '../scripts/start.mjs';
-
-interface Figure {
-  readonly value: number;
-  readonly unit: string;
-  readonly limit: number;
-  readonly reference: { readonly what: string; readonly value: number };
-}
+import { p95, round, timed, type Figure } from './figure';
+import { benchBand, benchDrag, benchPattern, benchRolled } from './shapes';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const TUMBLERS = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
-const round = (v: number, places = 2) => Math.round(v * 10 ** places) / 10 ** places;
-
-function p95(times: readonly number[]): number {
-  const sorted = [...times].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length * 0.95)] ?? NaN;
-}
-
-function timed(n: number, task: () => unknown): number[] {
-  return Array.from({ length: n }, () => {
-    const start = performance.now();
-    task();
-    return performance.now() - start;
-  });
-}
-
 function benchPlan(): Figure {
   timed(3000, () => plan(TUMBLERS, shop));
   const made = plan(TUMBLERS, shop);
@@ -202,8 +182,24 @@ try {
   const firstLoad = await benchFirstLoad(page, cdp, address);
   const typing = await benchTyping(page, address);
   const { pdf, blocked } = await benchPdf(page, address);
+  const drag = await benchDrag(page, address);
+  const rolled = await benchRolled(page, address);
   process.stdout.write(
-    `${JSON.stringify({ plan: benchPlan(), firstLoad, typing, pdf, blocked }, null, 2)}\n`,
+    `${JSON.stringify(
+      {
+        plan: benchPlan(),
+        pattern: benchPattern(),
+        band: benchBand(),
+        firstLoad,
+        typing,
+        drag,
+        rolled,
+        pdf,
+        blocked,
+      },
+      null,
+      2,
+    )}\n`,
   );
 } finally {
   await browser.close();

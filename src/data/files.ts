@@ -1,4 +1,3 @@
-import { starterShop } from '@/core/demo/demoShop';
 import {
   fileText,
   makeJobFile,
@@ -173,6 +172,7 @@ async function putShop(
 async function untouched(db: MesaDb): Promise<boolean> {
   const counts = await Promise.all([db.jobs.count(), db.log.count(), db.runs.count(), db.recipes.count()]);
   if (counts.some((n) => n > 0)) return false;
+  const { starterShop } = await import('@/core/demo/demoShop');
   const start = starterShop().shop;
   const own = await loadShop(db);
   const ids = (xs: readonly { id: string }[]) => [...xs].sort((a, b) => a.id.localeCompare(b.id));

@@ -3,8 +3,20 @@ import type { Result } from '@/core/result';
 import { allTables, db as theDb, type MesaDb } from './db';
 import { stored } from './storage';
 
-/** What shops start with is fetched only where one starts: a shop that exists never needs it. */
-const startingThings = () => import('@/core/demo/demoShop');
+/**
+ * What a shop starts with, fetched as data only where one starts; made here where the server does not answer, as without a
+ * network.
+ */
+async function startingThings(demo: boolean, today: Date): Promise<DemoShop> {
+  try {
+    const answer = await fetch(`/api/starting?demo=${demo ? 1 : 0}&today=${today.getTime()}`);
+    if (answer.ok) return (await answer.json()) as DemoShop;
+  } catch {
+    // Made from the same source below.
+  }
+  const { demoShop, starterShop } = await import('@/core/demo/demoShop');
+  return demo ? demoShop(today) : starterShop();
+}
 
 /** Fills an untouched browser: the demo shop, or generic things to start from. Does nothing where a shop exists. */
 export const seedIfEmpty = (
@@ -14,8 +26,7 @@ export const seedIfEmpty = (
 ): Promise<Result<boolean>> =>
   stored('Shop', async () => {
     if ((await db.settings.count()) > 0) return false;
-    const { demoShop, starterShop } = await startingThings();
-    const start = demo ? demoShop(today) : starterShop();
+    const start = await startingThings(demo, today);
     return db.transaction('rw', allTables(db), async () => {
       // Another tab may have started the shop while the things were fetched.
       if ((await db.settings.count()) > 0) return false;
@@ -27,8 +38,7 @@ export const seedIfEmpty = (
 /** Adds the demo's jobs and records to a shop with no jobs, at a person's wish. */
 export const loadDemo = (db: MesaDb = theDb, today: Date = new Date()): Promise<Result<void>> =>
   stored('Shop', async () => {
-    const { demoShop } = await startingThings();
-    const demo = demoShop(today);
+    const demo = await startingThings(true, today);
     await db.transaction('rw', allTables(db), () => fill(db, demo, today.getTime()));
   });
 

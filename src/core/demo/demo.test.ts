@@ -4,7 +4,8 @@ import { budget } from '../figures/uncertain';
 import { jobSchema } from '../job/job';
 import { plan } from '../plan/plan';
 import { shopSchema } from '../shop/shop';
-import { demoShop, DRAWN_PICTURES, starterShop } from './demoShop';
+import { DRAWN_PICTURES } from '../art/drawn';
+import { demoShop, starterShop } from './demoShop';
 
 const TODAY = new Date('2026-11-24T12:00:00Z');
 const DEMO = demoShop(TODAY);

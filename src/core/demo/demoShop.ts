@@ -1,3 +1,4 @@
+import { DRAWN_PICTURES } from '../art/drawn';
 import { newJob, START_PLACEMENT, type Job, type PictureRef, type Reading } from '../job/job';
 import type { HeatSettings } from '../heat/settings';
 import { DEFAULT_SETTINGS } from '../shop/settings';
@@ -12,30 +13,6 @@ export interface DemoShop {
 }
 
 const DAY_MS = 86_400_000;
-
-const drawn = (
-  id: string,
-  name: string,
-  scene: NonNullable<PictureRef['drawn']>['scene'],
-  seed: number,
-  widthPx: number,
-  heightPx: number,
-): PictureRef => ({
-  id,
-  name,
-  mime: 'image/png',
-  widthPx,
-  heightPx,
-  orientation: 1,
-  drawn: { scene, seed },
-});
-
-/** Pictures the application draws itself, offered to any job. */
-export const DRAWN_PICTURES: readonly PictureRef[] = [
-  drawn('star-chart', 'Star chart', 'star chart', 2026, 2900, 2400),
-  drawn('moon-band', 'Moon band', 'moon band', 7, 3000, 1500),
-  drawn('comet', 'Comet', 'comet', 41, 2900, 1500),
-];
 
 const byId = (id: string): PictureRef => {
   const found = DRAWN_PICTURES.find((p) => p.id === id);

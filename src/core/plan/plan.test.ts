@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { demoShop, DRAWN_PICTURES } from '../demo/demoShop';
+import { DRAWN_PICTURES } from '../art/drawn';
+import { demoShop } from '../demo/demoShop';
 import { TERRACES, type Terrace } from '../figures/figure';
 import { newJob, type Job, type Reading } from '../job/job';
 import { SCHOOLS } from '../shop/settings';

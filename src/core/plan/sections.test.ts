@@ -1,4 +1,5 @@
-import { demoShop, DRAWN_PICTURES } from '../demo/demoShop';
+import { DRAWN_PICTURES } from '../art/drawn';
+import { demoShop } from '../demo/demoShop';
 import type { Finding } from '../figures/figure';
 import { newJob, type Job, type Reading } from '../job/job';
 import type { Blank } from '../shop/blank';

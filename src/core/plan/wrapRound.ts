@@ -2,6 +2,7 @@ import { reach95 } from '../figures/coverage';
 import { figure, improvements, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
 import { exact, plus, type Uncertain } from '../figures/uncertain';
 import type { Job } from '../job/job';
+import { lastOf } from '../memo';
 import { bestCone, coneOfBand, paperRadius, usableBand, type Band } from '../shapes/band';
 import type { AxisScale } from '../sheet/calibration';
 import type { RoundBlank } from '../shop/blank';
@@ -48,6 +49,9 @@ const within = (band: Band, limits: Band): Band => {
   return { topMm, footMm: Math.max(topMm, Math.min(band.footMm, limits.footMm)) };
 };
 
+/** The search does not depend on the band a person drags: while one is dragged it is not made again. */
+const usableOnce = lastOf(usableBand);
+
 /** Where paper lies on a shaped wall: the band asked for, else the tallest that lies flat, and the cone closest to it. */
 function shapedCover({ job, settings, solid, shared }: RoundWrapPlan): Covered {
   const hold = job.wrap.hold ?? settings.house.hold;
@@ -59,7 +63,7 @@ function shapedCover({ job, settings, solid, shared }: RoundWrapPlan): Covered {
       solid.wall.footMm - shared.setbacks.footMm,
     ),
   };
-  const usable = usableBand(solid.profile, limits, toleranceMm);
+  const usable = usableOnce(solid.profile, limits, toleranceMm);
   const asked = job.wrap.band && within(job.wrap.band, limits);
   const band = asked && asked.footMm - asked.topMm >= 5 ? asked : usable;
   const cone = bestCone(solid.profile, band);

@@ -171,7 +171,9 @@ export function stepsForPiece(s: HeatSettings, blank: Blank, press: Press): read
     id: 'cool',
     title: SOFT.includes(blank.material)
       ? say`Flat on the bench, a weight on it until cold`
-      : say`Set it down to cool, room all round`,
+      : blank.shape.kind === 'flat'
+        ? say`Lay it to cool on the heat mat, room all round`
+        : say`Stand it to cool, room all round`,
     need: 'hands',
     durationS: null,
     usualS: 6,

@@ -68,7 +68,7 @@ describe('moving an outline out or in', () => {
         return (
           out !== undefined &&
           out.every(
-            (p) => Math.abs(distanceToRing(ring, p) - d) < 0.03 + d * 0.002 && !insideRing(ring, p),
+            (p) => Math.abs(distanceToRing(ring, p) - d) < 0.06 && !insideRing(ring, p),
           ) &&
           selfCrossings(out, 1).length === 0
         );

@@ -11,11 +11,11 @@ import {
 } from './ring';
 
 /** How far a round join drawn with straight pieces may stray from the arc, mm. */
-const ARC_TOLERANCE_MM = 0.003;
+const ARC_TOLERANCE_MM = 0.005;
 /** Loops smaller than this come from rounding, mm². */
 const DUST_MM2 = 1e-4;
 /** How much nearer to the outline than asked a point of the result may lie, mm. */
-const NEAR_MM = 0.004;
+const NEAR_MM = 0.0065;
 
 const edgeNormal = (a: Point, b: Point): Point => {
   const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;

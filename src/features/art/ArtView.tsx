@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { DRAWN_PICTURES } from '@/core/demo/demoShop';
+import { DRAWN_PICTURES } from '@/core/art/drawn';
 import { START_PLACEMENT, type PictureRef } from '@/core/job/job';
 import { bringPicture } from '@/data/pictures';
 import { tellProblem } from '@/ui/tell';

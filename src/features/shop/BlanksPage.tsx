@@ -92,6 +92,9 @@ function columnsFor(onEdit: (e: Editing) => void) {
   ] as ColumnDef<Blank, string | number>[];
 }
 
+/** Drawn at first; typing finds the rest. */
+const FIRST_SHOWN = 30;
+
 /** The shop's library of blanks: found, copied, changed, handed on. */
 export function BlanksPage() {
   const { shop } = useShop();

@@ -8,7 +8,7 @@ import { usePreview } from '../art/usePreview';
 import { useJob } from '../job/jobContext';
 import { PatternArt } from './PatternDrawing';
 
-const STRIPS = 40;
+const STRIPS = 26;
 /** The pattern in its own millimetres. */
 const PLAIN_FIT: Fit = { k: 1, x: (v) => v, y: (v) => v, width: 0, height: 0 };
 

@@ -167,7 +167,7 @@ function LiftCurve({ fit, wall }: { fit: Fit; wall: Band }) {
   const half = Math.max(...solid.profile.nodes.map((n) => n.r));
   const from = fit.x(half) + 12;
   const x = scaleLinear([0, most], [from, from + 46]).clamp(true);
-  const n = 60;
+  const n = 36;
   const line = (a: number, b: number) =>
     Array.from({ length: n + 1 }, (_, i) => {
       const z = a + ((b - a) * i) / n;

@@ -26,18 +26,11 @@ export function FlatPlate({ blank, pattern, texture }: Props) {
     return g;
   }, [blank, pattern, wallMm]);
   const clear = coating.stock === 'clear';
-  const art = (
-    <meshStandardMaterial key={texture ? texture.uuid : 'plain'} map={texture} roughness={0.5} transparent />
-  );
+  const art = <meshLambertMaterial key={texture ? texture.uuid : 'plain'} map={texture} transparent />;
   return (
     <group>
       <mesh geometry={body}>
-        <meshStandardMaterial
-          color={coating.colour}
-          roughness={coating.finish === 'gloss' ? 0.25 : 0.8}
-          transparent={clear}
-          opacity={clear ? 0.4 : 1}
-        />
+        <meshLambertMaterial color={coating.colour} transparent={clear} opacity={clear ? 0.4 : 1} />
       </mesh>
       <mesh geometry={face} position={[0, 0, wallMm / 2 + 0.2]}>
         {art}

@@ -42,7 +42,6 @@ function useTexture(pattern: Pattern | null): CanvasTexture | null {
       if (gone || !canvas) return;
       const made = new CanvasTexture(canvas);
       made.colorSpace = SRGBColorSpace;
-      made.anisotropy = 4;
       setTexture((old) => {
         old?.dispose();
         return made;
@@ -137,7 +136,7 @@ export function Rolled() {
         <Canvas
           frameloop="demand"
           dpr={[1, 1.5]}
-          gl={{ antialias: true, preserveDrawingBuffer: true }}
+          gl={{ antialias: false }}
           camera={{ position: [0, 0, 600], fov: 28, near: 10, far: 6000 }}
         >
           <Scene

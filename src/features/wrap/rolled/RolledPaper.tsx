@@ -25,11 +25,10 @@ export function RolledPaper({ pattern, texture, round, shape }: Props) {
   if (!geometry) return null;
   return (
     <mesh geometry={geometry}>
-      <meshStandardMaterial
+      <meshLambertMaterial
         key={texture ? texture.uuid : 'plain'}
         map={texture}
         color="#ffffff"
-        roughness={0.55}
         side={DoubleSide}
         transparent
         alphaTest={0.05}

@@ -17,9 +17,8 @@ export function RoundBody({ blank }: { blank: RoundBlank }) {
   return (
     <group>
       <mesh geometry={body}>
-        <meshStandardMaterial
+        <meshLambertMaterial
           color={coating.colour}
-          roughness={coating.finish === 'gloss' ? 0.25 : 0.8}
           side={DoubleSide}
           transparent={clear}
           opacity={clear ? 0.35 : 1}
@@ -27,13 +26,13 @@ export function RoundBody({ blank }: { blank: RoundBlank }) {
       </mesh>
       {handle && (
         <mesh geometry={handle}>
-          <meshStandardMaterial color={coating.colour} roughness={0.4} />
+          <meshLambertMaterial color={coating.colour} />
         </mesh>
       )}
       {lidded && !shape.openEnds && (
         <mesh position={[0, shape.heightMm / 2 + 5, 0]}>
           <cylinderGeometry args={[rim * 0.93, rim * 0.98, 10, 48]} />
-          <meshStandardMaterial color="#8a9794" roughness={0.6} />
+          <meshLambertMaterial color="#8a9794" />
         </mesh>
       )}
     </group>
