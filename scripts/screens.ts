@@ -36,6 +36,22 @@ const VIEWS: readonly View[] = [
   { name: 'blank', path: `${JOB}/blank` },
   { name: 'measure', path: `${JOB}/measure` },
   { name: 'wrap', path: `${JOB}/wrap` },
+  { name: 'wrap-cone', path: '/job/night-walk-tumblers/wrap' },
+  {
+    name: 'wrap-belly',
+    path: '/job/comet-glasses/wrap',
+    size: { width: 1024, height: 768 },
+  },
+  {
+    name: 'on-the-blank',
+    path: '/job/constellation-mugs/wrap',
+    prepare: async (p) => {
+      await p.getByRole('radio', { name: 'On the blank' }).click();
+      await p.getByRole('button', { name: 'In the right hand' }).click();
+      await p.waitForTimeout(2500);
+    },
+  },
+  { name: 'wrap-two-faces', path: '/job/moon-and-star-ornaments/wrap' },
   { name: 'art', path: `${JOB}/art` },
   { name: 'sheet', path: `${JOB}/sheet` },
   { name: 'heat', path: `${JOB}/heat` },

@@ -49,7 +49,7 @@ export type FigureInput = Omit<Figure, 'arithmetic' | 'inputs'> &
 export const figure = (f: FigureInput): Figure => ({ arithmetic: [], inputs: [], ...f });
 
 /** What is left of an uncertainty with one source improved as advised. */
-export function improved(value: Uncertain, source: string): Uncertain {
+function improved(value: Uncertain, source: string): Uncertain {
   const u = value.parts[source];
   return u === undefined
     ? value

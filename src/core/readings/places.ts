@@ -98,7 +98,7 @@ export function roundPlaces(s: RoundShape, stations: readonly Station[]): readon
 
 const round1 = (v: number): number => Math.round(v * 10) / 10;
 
-export function flatPlaces(s: FlatShape): readonly PlaceSpec[] {
+function flatPlaces(s: FlatShape): readonly PlaceSpec[] {
   return [
     place({
       id: 'width',

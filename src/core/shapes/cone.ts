@@ -33,8 +33,7 @@ export const lateralAreaMm2 = (c: Cone): number => Math.PI * (c.topRadiusMm + c.
 
 const SMALL = 1e-3;
 /** sin x / x. */
-export const sinc = (x: number): number =>
-  Math.abs(x) < SMALL ? 1 - (x * x) / 6 + x ** 4 / 120 : Math.sin(x) / x;
+const sinc = (x: number): number => (Math.abs(x) < SMALL ? 1 - (x * x) / 6 + x ** 4 / 120 : Math.sin(x) / x);
 /** arcsin x / x. */
 const asinc = (x: number): number =>
   Math.abs(x) < SMALL ? 1 + (x * x) / 6 + (3 * x ** 4) / 40 : Math.asin(x) / x;

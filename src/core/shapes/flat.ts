@@ -2,12 +2,12 @@ import type { FlatOutline, Hole } from '../shop/blank';
 import { flatten, moveContour, type Contour, type Vertex } from './contour';
 import { offsetRing } from './offset';
 import type { Point } from './plane';
-import { boundsOfRing, clockwise, withoutRepeats, type Ring } from './ring';
+import { boundsOfRing, clockwise, simplify, withoutRepeats, type Ring } from './ring';
 
 /** Bulge of a quarter circle turned clockwise: tan(90°/4). */
 const QUARTER = Math.tan(Math.PI / 8);
 /** Curves that are not arcs are drawn with chords no farther than this from the curve, mm. */
-export const CURVE_TOLERANCE_MM = 0.01;
+const CURVE_TOLERANCE_MM = 0.01;
 /** The same for what is only moved out to be cut away, or in to keep words clear, mm. */
 const OFFSET_TOLERANCE_MM = 0.03;
 
@@ -209,7 +209,12 @@ export function offsetOutline(o: FlatOutline, d: number): readonly Contour[] {
     return across <= 0 ? [] : [moveContour(disc(across), -d, -d)];
   }
   const beside = o.form === 'oval' ? besideEllipse(o.widthMm, o.heightMm, d) : null;
-  return beside ? [beside] : offsetRing(withoutRepeats(flatten(outlineContour(o), OFFSET_TOLERANCE_MM)), d);
+  return beside
+    ? [beside]
+    : offsetRing(
+        simplify(withoutRepeats(flatten(outlineContour(o), OFFSET_TOLERANCE_MM)), OFFSET_TOLERANCE_MM),
+        d,
+      );
 }
 
 /** A hole or slot grown by its clearance, mm. */

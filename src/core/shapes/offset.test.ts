@@ -67,9 +67,7 @@ describe('moving an outline out or in', () => {
         const [out] = offsetRing(ring, d);
         return (
           out !== undefined &&
-          out.every(
-            (p) => Math.abs(distanceToRing(ring, p) - d) < 0.06 && !insideRing(ring, p),
-          ) &&
+          out.every((p) => Math.abs(distanceToRing(ring, p) - d) < 0.06 && !insideRing(ring, p)) &&
           selfCrossings(out, 1).length === 0
         );
       }),

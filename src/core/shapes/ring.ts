@@ -59,7 +59,7 @@ export function insideRing(ring: Ring, p: Point): boolean {
 }
 
 /** Distance from a point to a straight edge, mm. */
-export function distanceToEdge(p: Point, a: Point, b: Point): number {
+function distanceToEdge(p: Point, a: Point, b: Point): number {
   const dx = b.x - a.x;
   const dy = b.y - a.y;
   const length2 = dx * dx + dy * dy;
@@ -169,9 +169,13 @@ export function simplify(ring: Ring, toleranceMm: number): Ring {
   // Two far-apart corners to start from: the first, and the farthest from it.
   const first = ring[0] as Point;
   let far = 0;
+  let reach = 0;
   ring.forEach((p, i) => {
-    const q = ring[far] as Point;
-    if (Math.hypot(p.x - first.x, p.y - first.y) > Math.hypot(q.x - first.x, q.y - first.y)) far = i;
+    const away = (p.x - first.x) ** 2 + (p.y - first.y) ** 2;
+    if (away > reach) {
+      reach = away;
+      far = i;
+    }
   });
   keep[0] = 1;
   keep[far] = 1;

@@ -18,7 +18,7 @@ import { facePlacing, foldRegistration } from './error';
 import type { Face, Pattern, Zone } from './pattern';
 
 /** Left round each hole so that no dye runs through it, mm. */
-export const HOLE_CLEAR_MM = 2;
+const HOLE_CLEAR_MM = 2;
 /** Turned in over the back by a parcel, where nobody has said otherwise, mm. */
 export const USUAL_TURN_IN_MM = 8;
 /** Between the two bleeds and the fold, so that the fold never lies on a picture, mm. */
@@ -55,7 +55,7 @@ export interface FlatWrap {
 }
 
 /** The catalogue's outline at the size that was measured, its holes with it. */
-export function measuredOutline(shape: FlatShape, widthMm: number, heightMm: number): FlatOutline {
+function measuredOutline(shape: FlatShape, widthMm: number, heightMm: number): FlatOutline {
   return { ...shape.outline, widthMm, heightMm };
 }
 

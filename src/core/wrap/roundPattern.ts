@@ -23,8 +23,8 @@ import {
 import type { RoundShape } from '../shop/blank';
 import type { Pattern, PencilMark, Roll, Zone } from './pattern';
 
-export const SEAM_ZONE_MM = 6;
-export const GRIP_MM = 8;
+const SEAM_ZONE_MM = 6;
+const GRIP_MM = 8;
 const TICK_FROM_MM = 0.5;
 const TICK_TO_MM = 2.7;
 

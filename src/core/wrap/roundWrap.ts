@@ -65,7 +65,7 @@ const ONE_LENGTH_MM = 1e-9;
 /**
  * The cone through the middle of the paper: half a thickness outside the wall, square to it. Girths in mm right round.
  */
-export function paperCone(girthTopMm: number, girthFootMm: number, slantMm: number, paperMm: number): Cone {
+function paperCone(girthTopMm: number, girthFootMm: number, slantMm: number, paperMm: number): Cone {
   const same = Math.abs(girthTopMm - girthFootMm) < ONE_LENGTH_MM;
   const wall = coneOfSlant(
     girthTopMm / (2 * Math.PI),

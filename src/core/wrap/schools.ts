@@ -86,14 +86,14 @@ export const schoolNotes = (handled: boolean): Readonly<Record<School, SchoolNot
   handled ? AT_A_HANDLE : SCHOOL_NOTES;
 
 /** Amounts where nobody has said otherwise, mm. The over school's is reckoned from the shop's own error. */
-export const USUAL_AMOUNT_MM: Readonly<Record<Exclude<School, 'over'>, number>> = {
+const USUAL_AMOUNT_MM: Readonly<Record<Exclude<School, 'over'>, number>> = {
   under: 3,
   butt: 0,
   lap: 3,
   gap: 10,
 };
 /** White left on each side of a handle by the gap school, mm. */
-export const BESIDE_HANDLE_MM = 6;
+const BESIDE_HANDLE_MM = 6;
 
 /** Most printed over that a bench still trims comfortably; craft range 3 to 8 mm. */
 const OVER_RANGE_MM = [3, 8] as const;

@@ -19,7 +19,7 @@ import { ReadingBox } from './ReadingBox';
 
 const BOX_WIDTH = 400;
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
-export const letterOf = (i: number): string => LETTERS[i] ?? String(i + 1);
+const letterOf = (i: number): string => LETTERS[i] ?? String(i + 1);
 
 /** The blank with the places it is measured at, lettered; the readings of each beside it. */
 export function MeasureView() {
@@ -34,7 +34,7 @@ export function MeasureView() {
           interactive
           label={`${blank.name}, with the places to measure`}
           bounds={shapeBounds(blank.shape)}
-          room={{ top: 44, right: BOX_WIDTH + 90, bottom: 44, left: 74 }}
+          room={{ top: 44, right: BOX_WIDTH + 90, bottom: 44, left: 112 }}
           draw={(fit) => (
             <>
               <BlankShape fit={fit} blank={blank} />
@@ -258,9 +258,9 @@ function Span({ letter, x1, y1, x2, y2, value }: SpanProps) {
       <Badge x={mx} y={my} letter={letter} />
       {value !== null && (
         <text
-          x={upright ? mx : mx + 18}
-          y={upright ? my + 30 : my - 8}
-          textAnchor={upright ? 'middle' : 'start'}
+          x={upright ? mx - 16 : mx + 18}
+          y={upright ? my + 6 : my - 8}
+          textAnchor={upright ? 'end' : 'start'}
           fontSize={17}
           fontWeight={600}
           className="font-label"

@@ -25,7 +25,7 @@ const OPTIONS: Readonly<Record<PlaceSpec['kind'], readonly { value: Method; labe
 const isPlace = (id: string): id is Place => (PLACES as readonly string[]).includes(id);
 
 /** The readings of a place: one every job has, or a girth at a height of the person's own. */
-export const readingsAt = (job: Job, id: string): readonly Reading[] =>
+const readingsAt = (job: Job, id: string): readonly Reading[] =>
   isPlace(id) ? job.readings[id] : (job.stations.find((s) => s.id === id)?.readings ?? []);
 
 function withReadings(job: Job, id: string, change: (list: readonly Reading[]) => Reading[]): Job {

@@ -29,7 +29,7 @@ export function WrapView() {
   const columns = isFlat(blank)
     ? 'grid-cols-1'
     : plan.wrap.lie
-      ? 'grid-cols-[17rem_1fr]'
+      ? 'grid-cols-[12rem_1fr] xl:grid-cols-[17rem_1fr]'
       : 'grid-cols-[11.5rem_1fr]';
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">

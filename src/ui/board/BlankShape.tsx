@@ -77,7 +77,7 @@ export function RoundSide({ fit, shape, colour }: RoundProps) {
 }
 
 /** A flat blank seen square on, to scale, with its holes. */
-export function FlatFace({ fit, shape, colour }: { fit: Fit; shape: FlatShape; colour: string }) {
+function FlatFace({ fit, shape, colour }: { fit: Fit; shape: FlatShape; colour: string }) {
   const { k, x, y } = fit;
   const into = `translate(${x(0)} ${y(0)}) scale(${k})`;
   const holes = shape.holes.map((h) => contourPath(holeContour(h))).join(' ');
