@@ -218,6 +218,10 @@ function lieFigures(lie: Lie | null): Figure[] {
       quantity: fineMm(cone.worstLiftMm),
       origin: 'reckoned',
       working: say`at ${mm(cone.worstAtMm)} below the rim; dye crosses ${fineMm(lie.toleranceMm)}`,
+      // Paper that has to follow the wall there would have to gather by the lift over the radius.
+      arithmetic: [
+        say`${fineMm(cone.worstLiftMm)} over a radius of ${mm(paperRadius(cone, cone.worstAtMm))}: ${fineMm(2 * Math.PI * cone.worstLiftMm)} too much paper round it, a strain of ${((100 * cone.worstLiftMm) / paperRadius(cone, cone.worstAtMm)).toFixed(2)} %`,
+      ],
       inputs: ['wrap.band'],
     }),
   ];

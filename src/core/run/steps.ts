@@ -211,7 +211,7 @@ function fixFlat(blank: Blank, both: boolean, parcel: boolean): readonly Phrase[
 function fixRound(press: Press, seam: Phrase): readonly Phrase[] {
   return [
     say`Wrap tight from the middle outwards. ${seam}`,
-    say`Tape the seam its full length and rub the air out of it`,
+    say`Tape the seam its full length, a folded tab at one end, and rub the air out of it`,
     say`Tape both rims, pulling the paper down like shrink film`,
     isOven(press)
       ? say`Pull the ${press.hold} over the whole wrap, no fold, no bubble`

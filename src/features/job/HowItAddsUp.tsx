@@ -6,7 +6,9 @@ import { memo } from 'react';
 import type { Figure, Terrace } from '@/core/figures/figure';
 import { figureById, sectionOf } from '@/core/plan/plan';
 import { FigureValue, useDoubt } from '@/ui/FigureValue';
-import { Say } from '@/ui/units';
+import { quantityText } from '@/core/units/format';
+import { fineMm } from '@/core/units/quantity';
+import { Say, useUnits } from '@/ui/units';
 import { useJob } from './jobContext';
 
 /** Every figure of the terrace, with its working; opening one shows the whole arithmetic. */
@@ -72,6 +74,15 @@ const FigureLine = memo(function FigureLine({ figure }: { figure: Figure }) {
   );
 });
 
+/** What following the advice would buy, in the figure’s own unit. */
+function Bought({ figure, by }: { figure: Figure; by: number }) {
+  const units = useUnits();
+  const q = figure.quantity;
+  // A chance is not narrowed in its own unit: what is bought there is length.
+  const shown = q.kind === 'length' ? { ...q, value: by, fine: true } : fineMm(by);
+  return by > 0.005 ? <>It would narrow it by {quantityText(shown, units)}.</> : null;
+}
+
 function Detail({ figure, doubt }: { figure: Figure; doubt: string | null }) {
   const { plan } = useJob();
   const inputs = figure.inputs.flatMap((id) => figureById(plan, id) ?? []);
@@ -99,7 +110,8 @@ function Detail({ figure, doubt }: { figure: Figure; doubt: string | null }) {
           <ul className="grid gap-1">
             {figure.improve.map((i) => (
               <li key={i.label}>
-                {Math.round(i.share * 100)}% of the doubt is {i.label}. {i.advice}
+                {Math.round(i.share * 100)}% of the doubt is {i.label}. {i.advice}{' '}
+                <Bought figure={figure} by={i.buys} />
               </li>
             ))}
           </ul>

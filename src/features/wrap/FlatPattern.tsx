@@ -2,6 +2,7 @@
 
 import { mm } from '@/core/units/quantity';
 import type { Pattern, PencilMark } from '@/core/wrap/pattern';
+import { frontAlongMm, seamForFront } from '@/core/wrap/seam';
 import { Board, type Fit } from '@/ui/board/Board';
 import { arrowStep, dragFrom } from '@/ui/board/drag';
 import { Dimension } from '@/ui/board/Dimension';
@@ -120,15 +121,10 @@ function FrontHandle({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
   const { front, roll } = pattern;
   if (!front || !roll || shape?.kind !== 'round' || shape.handle) return null;
   const turnMm = 2 * Math.PI * ((roll.cone.topRadiusMm + roll.cone.footRadiusMm) / 2);
-  const seamDeg = job.wrap.seamDeg ?? 180;
-  const at = ((360 - (seamDeg > 0 ? seamDeg : seamDeg + 360)) / 360) * turnMm;
+  const at = frontAlongMm(job.wrap.seamDeg ?? 180, turnMm);
   const mark = tapeMarkMm(shop.settings);
-  const put = (mmFromLeft: number) => {
-    const to = clamp(mmFromLeft, turnMm * 0.06, turnMm * 0.94);
-    const deg = 360 - (to / turnMm) * 360;
-    const kept = Math.abs(to - turnMm / 2) < 1e-6 ? null : deg > 180 ? deg - 360 : deg;
-    edit((j) => ({ ...j, wrap: { ...j.wrap, seamDeg: kept } }), 'seam');
-  };
+  const put = (alongMm: number) =>
+    edit((j) => ({ ...j, wrap: { ...j.wrap, seamDeg: seamForFront(alongMm, turnMm) } }), 'seam');
   const x = fit.x(front.line.from.x);
   const y = fit.y(front.line.from.y) - 10;
   return (

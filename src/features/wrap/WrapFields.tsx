@@ -8,6 +8,7 @@ import { HOLDS } from '@/core/shop/settings';
 import { mm } from '@/core/units/quantity';
 import { edgeWay, printsBoth, turnIn } from '@/core/plan/wrapFlat';
 import { CONTACT_MM } from '@/core/plan/wrapRound';
+import { frontAlongMm, seamForFront } from '@/core/wrap/seam';
 import { newId } from '@/data/ids';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
@@ -153,9 +154,31 @@ export function RoundFields() {
             className="w-32"
           />
         </Labelled>
+        <FrontField />
         <PencilMarks />
       </Row>
     </>
+  );
+}
+
+/** Where the front stands along the paper, typed; the seam follows. */
+function FrontField() {
+  const { job, plan } = useJob();
+  const put = usePut();
+  const roll = plan.wrap.pattern?.roll;
+  const shape = plan.blank.blank?.shape;
+  if (!roll || shape?.kind !== 'round' || shape.handle) return null;
+  const turnMm = Math.PI * (roll.cone.topRadiusMm + roll.cone.footRadiusMm);
+  return (
+    <LengthField
+      label="Front, from the left end"
+      valueMm={frontAlongMm(job.wrap.seamDeg ?? 180, turnMm)}
+      minMm={0}
+      maxMm={turnMm}
+      taken={job.wrap.seamDeg !== null}
+      width="w-16"
+      onValue={(v) => put({ seamDeg: seamForFront(v, turnMm) }, 'seam')}
+    />
   );
 }
 
@@ -174,7 +197,23 @@ function PencilMarks() {
       <ul className="flex flex-wrap items-center gap-x-4 gap-y-1 font-label text-base">
         {pattern.marks.map((m) => (
           <li key={m.id} className="flex items-center gap-1">
-            {m.label} <span className="font-semibold text-taken">{say([mm(m.alongMm)])}</span>
+            {m.label}
+            {m.own ? (
+              <LengthField
+                label="Your mark, from the left end"
+                hideLabel
+                valueMm={m.alongMm}
+                minMm={0}
+                maxMm={1300}
+                taken
+                width="w-16"
+                onValue={(v) =>
+                  put({ marks: marks.map((x) => (x.id === m.id ? { ...x, alongMm: v } : x)) }, `mark-${m.id}`)
+                }
+              />
+            ) : (
+              <span className="font-semibold text-taken">{say([mm(m.alongMm)])}</span>
+            )}
             {m.own && (
               <button
                 type="button"
