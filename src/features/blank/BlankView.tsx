@@ -17,7 +17,7 @@ import { BlankSearch } from './BlankSearch';
 import { findBlanks, sizeWords, type BlankFilter } from './findBlanks';
 
 /** A long list is drawn in part until it is asked for: the rest is found by typing. */
-const FIRST_SHOWN = 24;
+const FIRST_SHOWN = 16;
 
 /** Choose the blank: drawn to scale, what to take off, and the shop's other blanks beside it. */
 export function BlankView() {

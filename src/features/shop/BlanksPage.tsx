@@ -93,7 +93,7 @@ function columnsFor(onEdit: (e: Editing) => void) {
 }
 
 /** Drawn at first; typing finds the rest. */
-const FIRST_SHOWN = 30;
+const FIRST_SHOWN = 24;
 
 /** The shop's library of blanks: found, copied, changed, handed on. */
 export function BlanksPage() {

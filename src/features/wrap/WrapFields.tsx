@@ -7,7 +7,7 @@ import type { FlatBlank } from '@/core/shop/blank';
 import { HOLDS } from '@/core/shop/settings';
 import { mm } from '@/core/units/quantity';
 import { edgeWay, printsBoth, turnIn } from '@/core/plan/wrapFlat';
-import { CONTACT_MM } from '@/core/plan/wrapRound';
+import { CONTACT_MM } from '@/core/plan/cover';
 import { frontAlongMm, seamForFront } from '@/core/wrap/seam';
 import { newId } from '@/data/ids';
 import { Button } from '@/ui/Button';
