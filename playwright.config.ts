@@ -2,7 +2,9 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 90_000,
+  timeout: 120_000,
+  // Two browsers on two cores: a worker may take a few seconds to start.
+  expect: { timeout: 10_000 },
   workers: 2,
   fullyParallel: true,
   retries: 0,
