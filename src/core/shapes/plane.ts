@@ -39,12 +39,6 @@ export function around(a: Rect, b: Rect): Rect {
 export const seenArcMm = (circumferenceMm: number, halfAngleDeg: number): number =>
   (circumferenceMm * halfAngleDeg) / 180;
 
-/** Where a point of the pattern stands in the front view: r sin φ, mm from the axis. */
-export function frontView(circumferenceMm: number, alongMm: number): number {
-  const r = circumferenceMm / (2 * Math.PI);
-  return r * Math.sin(alongMm / r);
-}
-
 /** A round blank shows comfortably to 60° either side of the middle; past 72° it is lost. */
 export const SEEN_WELL_DEG = 60;
 export const SEEN_AT_ALL_DEG = 72;
