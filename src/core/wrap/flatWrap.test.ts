@@ -86,9 +86,17 @@ test('two faces: the back lies on the front when the sheet is folded, whichever 
       for (const p of folded)
         expect(Math.min(...corners.map((c) => Math.hypot(c.x - p.x, c.y - p.y)))).toBeLessThan(1e-9);
       expect(contourArea(back.trim)).toBeCloseTo(contourArea(front.trim), 9);
-      // The two bleeds never touch.
-      const gap = fold === 'left' ? front.bleed : back.bleed;
-      expect(gap.length).toBeGreaterThan(3);
+      // The two bleeds never touch: each stays on its own side of the fold.
+      const upright = line.from.x === line.to.x;
+      const side = (f: typeof front) =>
+        flatten(f.bleed).map((p) => {
+          const q = apply(f.matrix, p);
+          return upright ? q.x - line.from.x : q.y - line.from.y;
+        });
+      const [a, b] = [side(front), side(back)];
+      expect(Math.min(...a.map(Math.abs), ...b.map(Math.abs))).toBeGreaterThan(0.9);
+      expect(a.every((v) => Math.sign(v) === Math.sign(a[0] ?? 0))).toBe(true);
+      expect(b.every((v) => Math.sign(v) === -Math.sign(a[0] ?? 0))).toBe(true);
     }),
     { numRuns: 60 },
   );
