@@ -1,10 +1,10 @@
 import { seeded } from '../art/random';
 import type { Method, Reading } from '../job/job';
-import type { PlaceSpec } from '../readings/places';
-import { readPlace, type Tape } from '../readings/readings';
+import { readPlace } from '../readings/readings';
 import { closingError, longFor19In20 } from '../wrap/error';
 import { errorCdf, errorQuantile, reach95, within95 } from './coverage';
 import { measured, plus, type Uncertain } from './uncertain';
+import { GIRTH, TAPE } from '../readings/testPlaces';
 
 const random = seeded(20261125);
 const uniform = (half: number) => (2 * random() - 1) * half;
@@ -37,18 +37,6 @@ describe('an error made of one wide uniform and the rest normal', () => {
   });
 });
 
-const TAPE: Tape = { thicknessMm: 0.4, finestMm: 1, inchDenominator: 16, paperMm: 0.1, stringMm: 1.2 };
-const GIRTH: PlaceSpec = {
-  id: 'girthTop',
-  name: 'Girth near the rim',
-  hint: '',
-  kind: 'girth',
-  minMm: 60,
-  maxMm: 640,
-  expectedMm: 231,
-  gapMm: 0,
-  atMm: 5,
-};
 /** What hands do: the scatter a bench finds on repeating itself, mm as read. */
 const HAND: Readonly<Partial<Record<Method, number>>> = {
   'soft tape': 0.35,

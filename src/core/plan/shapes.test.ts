@@ -4,11 +4,12 @@ import { newJob, type Job, type Method, type Reading } from '../job/job';
 import { sizeRoundWrap } from '../wrap/roundWrap';
 import { wrapInput } from '../wrap/testWraps';
 import { roundPlaces } from '../readings/places';
-import { readPlace, type Tape } from '../readings/readings';
+import { readPlace } from '../readings/readings';
 import { isRound } from '../shop/blank';
 import { phraseText } from '../units/format';
 import { figureById, plan } from './plan';
 import { girthAt, middleGirth, roundSolid } from './solid';
+import { TAPE } from '../readings/testPlaces';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
@@ -180,8 +181,6 @@ test('bleed per edge, and the seam where it is put', () => {
   // Seam a quarter turn to the right of the front: the front stands three quarters along the paper.
   expect((turned?.front?.x ?? 0) / (turned?.trim.width ?? 1)).toBeCloseTo(0.75, 9);
 });
-
-const TAPE: Tape = { thicknessMm: 0.4, finestMm: 1, inchDenominator: 16, paperMm: 0.1, stringMm: 1.2 };
 
 test('identical wraps whichever unit was typed', () => {
   const blank = shop.blanks.find((b) => b.id === 'tapered-steel-590');

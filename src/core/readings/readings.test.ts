@@ -2,29 +2,10 @@ import fc from 'fast-check';
 import { exact, standardU } from '../figures/uncertain';
 import type { Method, Reading } from '../job/job';
 import type { PlaceSpec } from './places';
-import {
-  readOne,
-  readPlace,
-  resolutionMm,
-  roundingCorrelation,
-  toSurface,
-  uniformU,
-  type Tape,
-} from './readings';
+import { readOne, readPlace, resolutionMm, roundingCorrelation, toSurface, uniformU } from './readings';
 import { parseLength } from '../units/parse';
+import { GIRTH, TAPE } from './testPlaces';
 
-const TAPE: Tape = { thicknessMm: 0.4, finestMm: 1, inchDenominator: 16, paperMm: 0.1, stringMm: 1.2 };
-const GIRTH: PlaceSpec = {
-  id: 'girthTop',
-  name: 'Girth near the rim',
-  hint: '',
-  kind: 'girth',
-  minMm: 60,
-  maxMm: 640,
-  expectedMm: 231,
-  gapMm: 0,
-  atMm: 5,
-};
 const HEIGHT: PlaceSpec = {
   ...GIRTH,
   id: 'wall',
