@@ -1,4 +1,5 @@
 // Prints JSON: each figure beside its limit and a reference taken in the same run. npm run bench
+import { pictureLayer } from '../src/core/job/art';
 import { chromium, type CDPSession, type Page } from '@playwright/test';
 import { demoShop } from '../src/core/demo/demoShop';
 import { fileText, makeJobFile } from '../src/core/formats/jobFile';
@@ -6,7 +7,8 @@ import type { Job } from '../src/core/job/job';
 import { plan } from '../src/core/plan/plan';
 import { ensureBuild } from '../scripts/setup.mjs';
 import { startServer } from '../scripts/start.mjs';
-import { p95, round, timed, type Figure } from './figure';
+import { benchBend, benchLook, benchNames, benchNesting, benchSeam, benchSectors } from './art';
+import { encodePng, longestTask, watchLongTasks, p95, round, timed, type Figure } from './figure';
 import { benchBand, benchDrag, benchPattern, benchRolled } from './shapes';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
@@ -48,7 +50,7 @@ function bigJob(): string {
       wall: reading('c', '202'),
     },
     wrap: { ...TUMBLERS.wrap, school: 'butt', bleedMm: 1.5, topSetbackMm: 0, footSetbackMm: 0 },
-    art: { ...TUMBLERS.art, picture },
+    art: { ...TUMBLERS.art, layers: [pictureLayer('p', picture)] },
     sheet: { ...TUMBLERS.sheet, paperId: 'a3' },
   };
   return fileText(makeJobFile(job, shop, []));
@@ -127,13 +129,7 @@ async function benchPdf(
   await page.keyboard.press('5');
   await page.getByRole('button', { name: 'Save PDF' }).waitFor();
   await page.waitForTimeout(6000);
-  await page.evaluate(() => {
-    const seen: number[] = [];
-    Object.assign(window, { seen });
-    new PerformanceObserver((list) => seen.push(...list.getEntries().map((e) => e.duration))).observe({
-      type: 'longtask',
-    });
-  });
+  await watchLongTasks(page);
   const times: number[] = [];
   for (let i = 0; i < 3; i += 1) {
     const start = performance.now();
@@ -143,14 +139,8 @@ async function benchPdf(
     times.push(performance.now() - start);
     await page.waitForTimeout(500);
   }
-  const longest = await page.evaluate(() => Math.max(0, ...(window as unknown as { seen: number[] }).seen));
-  const decode = await page.evaluate(async () => {
-    const canvas = new OffscreenCanvas(2953, 2421);
-    canvas.getContext('2d')?.fillRect(0, 0, 2953, 2421);
-    const start = performance.now();
-    await canvas.convertToBlob({ type: 'image/png' });
-    return performance.now() - start;
-  });
+  const longest = await longestTask(page);
+  const decode = await encodePng(page, 2953, 2421);
   return {
     pdf: {
       value: round(Math.min(...times) / 1000),
@@ -184,6 +174,8 @@ try {
   const { pdf, blocked } = await benchPdf(page, address);
   const drag = await benchDrag(page, address);
   const rolled = await benchRolled(page, address);
+  const { names, namesBlocked } = await benchNames(page, address);
+  const { bend, bendMemory } = await benchBend();
   process.stdout.write(
     `${JSON.stringify(
       {
@@ -196,6 +188,14 @@ try {
         rolled,
         pdf,
         blocked,
+        names,
+        namesBlocked,
+        bend,
+        bendMemory,
+        seam: await benchSeam(),
+        look: await benchLook(),
+        nesting: benchNesting(),
+        sectors: benchSectors(),
       },
       null,
       2,

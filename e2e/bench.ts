@@ -10,6 +10,9 @@ export const test = base.extend<{ bench: Page }>({
       if (m.type() === 'error' || /Content Security Policy|hydrat/i.test(m.text())) wrong.push(m.text());
     });
     page.on('pageerror', (e) => wrong.push(e.message));
+    page.on('response', (r) => {
+      if (r.status() >= 400) wrong.push(`${r.status()} ${r.url()}`);
+    });
     page.on('request', (r) => {
       if (!r.url().startsWith(address()) && !/^(blob|data):/.test(r.url()))
         wrong.push(`left this machine: ${r.url()}`);
@@ -41,6 +44,12 @@ export const figure = (page: Page, label: string | RegExp) =>
 
 /** The line that says what stands in the way. */
 export const foot = (page: Page) => page.getByRole('region', { name: 'What stands in the way', exact: true });
+
+/** One of the files under “Other files” of the Sheet terrace. */
+export async function otherFile(page: Page, name: string | RegExp): Promise<void> {
+  await page.getByRole('button', { name: 'Other files' }).click();
+  await page.getByRole('menuitem', { name }).click();
+}
 
 /** Types a reading in the last, empty row of a place. */
 export async function takeReading(page: Page, place: string, text: string): Promise<void> {

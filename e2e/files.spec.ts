@@ -64,10 +64,10 @@ test('the whole shop, saved and restored', async ({ bench: page }, info) => {
   await page.goto(address());
   await page.getByRole('button', { name: 'Take Trail guide bottles off the bench' }).click();
   await page.getByRole('button', { name: 'Take it off', exact: true }).click();
-  await expect(page.getByText('8 jobs on')).toBeVisible();
+  await expect(page.getByText('9 jobs on')).toBeVisible();
   await page.goto(`${address()}/settings`);
   await page.getByLabel('Shop file').setInputFiles(before);
-  await expect(page.getByRole('dialog')).toContainText('9 jobs');
+  await expect(page.getByRole('dialog')).toContainText('10 jobs');
   await page.getByRole('button', { name: 'Put it in place' }).click();
   await expect(page.getByText('The shop is restored.')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Bleed', exact: true })).toHaveValue('3');

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { expect, figure, foot, open, saved, test } from './bench';
+import { expect, figure, foot, open, saved, test, otherFile } from './bench';
 
 test('dragging: the wrap’s edge, the picture, the words; each one step of undo', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/wrap');
@@ -62,13 +62,14 @@ test('the piece as PNG is mirrored once and to size', async ({ bench: page }, in
   await open(page, '/job/star-party-tumblers/art');
   const path = info.outputPath('quarters.png');
   writeFileSync(path, paintPng(960, 784, quarters(960, 784)));
-  await page.getByLabel('Picture file').setInputFiles(path);
+  await page.getByLabel('Another in its place').setInputFiles(path);
   await expect(page.getByRole('complementary')).toContainText('960 × 784 px');
-  await page.getByRole('button', { name: 'Take the words off' }).click();
+  await page.getByRole('button', { name: '“Dry Fork star party”', exact: true }).click();
+  await page.getByRole('button', { name: 'Take this layer off' }).click();
   const colours = async () => {
     await page.keyboard.press('5');
     const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: /Piece as PNG/ }).click();
+    await otherFile(page, /Piece as PNG/);
     const file = info.outputPath(`piece-${Date.now()}.png`);
     await (await download).saveAs(file);
     const base64 = readFileSync(file).toString('base64');

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page, TestInfo } from '@playwright/test';
-import { address, expect, figure, foot, open, takeReading, test } from './bench';
+import { address, expect, figure, foot, open, takeReading, test, otherFile } from './bench';
 
 /** A new job on a blank of the library, found as a person would. */
 async function jobOn(page: Page, words: string, name: string): Promise<void> {
@@ -17,7 +17,7 @@ const next = (page: Page, name: string) => page.getByRole('button', { name }).cl
 async function patternFile(page: Page, info: TestInfo): Promise<string> {
   await page.keyboard.press('5');
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Pattern as SVG' }).click();
+  await otherFile(page, 'Pattern as SVG');
   const path = info.outputPath('pattern.svg');
   await (await download).saveAs(path);
   return readFileSync(path, 'utf8');

@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { expect, figure, saved, takeReading, test, foot } from './bench';
+import { expect, figure, saved, takeReading, test, foot, otherFile } from './bench';
 
 /** From an empty job to a printed sheet, a two-pass press, a verdict, and tomorrow's starting point. */
 test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
@@ -81,7 +81,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByRole('textbox', { name: 'Scale' }).fill('100');
     await page.getByRole('button', { name: 'Turn right a quarter' }).click();
     await page.getByRole('button', { name: 'Turn left a quarter' }).click();
-    await page.getByRole('button', { name: 'Set words on it' }).click();
+    await page.getByRole('button', { name: 'Words', exact: true }).click();
     await page.getByRole('textbox', { name: 'Words', exact: true }).fill('Odalys');
     await page.getByRole('textbox', { name: 'Words', exact: true }).press('Enter');
     await expect(figure(page, 'Words')).toContainText('Odalys');
@@ -100,7 +100,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     expect(facts).toMatch(/Page size:\s+595\.2\d* x 841\.8\d* pts/);
     expect(execFileSync('pdftotext', [pdf, '-'], { encoding: 'utf8' })).toContain('driver mirror OFF');
     const pngDownload = page.waitForEvent('download');
-    await page.getByRole('button', { name: /Piece as PNG/ }).click();
+    await otherFile(page, /Piece as PNG/);
     const png = info.outputPath('piece.png');
     await (await pngDownload).saveAs(png);
     const bytes = readFileSync(png);
@@ -108,7 +108,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     // 237.1 + 2 × 3 mm of bleed at 300 ppi.
     expect(Math.abs(bytes.readUInt32BE(16) - (243.1 / 25.4) * 300)).toBeLessThan(2);
     const svgDownload = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'Pattern as SVG' }).click();
+    await otherFile(page, 'Pattern as SVG');
     expect((await svgDownload).suggestedFilename()).toBe('night-guide-cups-pattern.svg');
     await next('Set the heat');
   });

@@ -36,12 +36,6 @@ const VIEWS: readonly View[] = [
   { name: 'blank', path: `${JOB}/blank` },
   { name: 'measure', path: `${JOB}/measure` },
   { name: 'wrap', path: `${JOB}/wrap` },
-  { name: 'wrap-cone', path: '/job/night-walk-tumblers/wrap' },
-  {
-    name: 'wrap-belly',
-    path: '/job/comet-glasses/wrap',
-    size: { width: 1024, height: 768 },
-  },
   {
     name: 'on-the-blank',
     path: '/job/constellation-mugs/wrap',
@@ -51,29 +45,45 @@ const VIEWS: readonly View[] = [
       await p.waitForTimeout(2500);
     },
   },
-  { name: 'wrap-two-faces', path: '/job/moon-and-star-ornaments/wrap' },
-  { name: 'art', path: `${JOB}/art` },
-  { name: 'sheet', path: `${JOB}/sheet` },
+  { name: 'art', path: '/job/night-walk-tumblers/art' },
+  {
+    name: 'art-pressed',
+    path: '/job/night-walk-tumblers/art',
+    prepare: async (p) => {
+      await p.getByRole('radio', { name: 'Pressed' }).click();
+      await p.getByRole('radio', { name: 'from the front' }).click();
+      await p.waitForTimeout(2500);
+    },
+  },
+  {
+    name: 'art-seam',
+    path: `${JOB}/art`,
+    prepare: async (p) => {
+      await p.getByRole('radio', { name: 'Seam' }).click();
+      await p
+        .getByRole('button', { name: /^Place 1/ })
+        .first()
+        .click();
+      await p.waitForTimeout(800);
+    },
+  },
+  { name: 'sheet', path: '/job/constellation-mugs/sheet' },
+  {
+    name: 'sheet-panels',
+    path: '/job/star-map-panel/sheet',
+    prepare: async (p) => {
+      await p.getByRole('button', { name: 'Look for the path' }).click();
+      await p.getByText(/^The join (hides|shows)/).waitFor();
+      await p.waitForTimeout(6000);
+    },
+  },
   { name: 'heat', path: `${JOB}/heat` },
   { name: 'press', path: `${JOB}/press` },
   { name: 'look', path: `${JOB}/look`, prepare: markFaults },
   { name: 'at-the-press', path: '/press/star-party-tumblers', prepare: (p) => pressTo(p, 24_000) },
-  {
-    name: 'time-is-up',
-    path: '/press/dome-beakers',
-    prepare: async (p) => {
-      await p.clock.install();
-      await p.getByRole('button', { name: 'First piece' }).click();
-      for (const b of ['It is in', 'Closed', 'It reads that'])
-        await p.getByRole('button', { name: b }).click();
-      await p.getByText('Hands off. Tape up the next piece.').waitFor();
-      await p.clock.fastForward(230_000);
-      await p.getByText('Time is up').waitFor();
-    },
-    size: { width: 1024, height: 768 },
-  },
   { name: 'blanks', path: '/blanks' },
   { name: 'presses', path: '/presses' },
+  { name: 'papers', path: '/papers' },
   { name: 'logbook', path: '/logbook' },
   { name: 'settings', path: '/settings' },
 ];

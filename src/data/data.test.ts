@@ -1,10 +1,11 @@
+import { NO_ART, pictureLayer, type Art, type PictureRef } from '@/core/job/art';
 import 'fake-indexeddb/auto';
 import { demoShop } from '@/core/demo/demoShop';
 import { fileText, makeJobFile } from '@/core/formats/jobFile';
 import { paintPng, RED } from '@/core/formats/testPicture';
 import { newJob, type Job } from '@/core/job/job';
 import { plan } from '@/core/plan/plan';
-import { fromBase64, toBase64 } from './base64';
+import { fromBase64, toBase64 } from '@/core/formats/base64';
 import { MesaDb } from './db';
 import { bringJobFile, checkShopFile, jobFileText, restoreShop, shopFileText } from './files';
 import { contentId } from './ids';
@@ -14,7 +15,7 @@ import { loadDemo, seedIfEmpty } from './seed';
 import { addRunEvent, keepRecipe, loadShop, removeThing, saveBlank, startRun } from './shop';
 import { storageProblem } from './storage';
 
-const DEMO_JOBS = 9;
+const DEMO_JOBS = 10;
 const TODAY = new Date('2026-11-24T12:00:00Z');
 let n = 0;
 const fresh = () => new MesaDb(`test-${(n += 1)}`);
@@ -28,6 +29,8 @@ const jobOf = async (d: MesaDb, id: string): Promise<Job> => {
   if (!r) throw new Error(id);
   return r.job;
 };
+
+const only = (picture: PictureRef): Art => ({ ...NO_ART, layers: [pictureLayer('p', picture)] });
 
 describe('seeding', () => {
   test('once, and only into an untouched browser', async () => {
@@ -96,9 +99,9 @@ describe('jobs', () => {
       orientation: 1,
       drawn: null,
     };
-    await addJob({ ...base, art: { ...base.art, picture } }, d);
-    await addJob({ ...base, id: 'b', art: { ...base.art, picture: { ...picture, id: 'own' } } }, d);
-    await addJob({ ...base, id: 'c', art: { ...base.art, picture } }, d);
+    await addJob({ ...base, art: only(picture) }, d);
+    await addJob({ ...base, id: 'b', art: only({ ...picture, id: 'own' }) }, d);
+    await addJob({ ...base, id: 'c', art: only(picture) }, d);
     await removeJob('a', d);
     await removeJob('b', d);
     expect(await d.pictures.toCollection().primaryKeys()).toEqual(['shared']);
@@ -126,10 +129,7 @@ describe('job files', () => {
     const job = await jobOf(a, 'star-party-tumblers');
     const withPicture: Job = {
       ...job,
-      art: {
-        ...job.art,
-        picture: { id, name: 'red', mime: 'image/png', widthPx: 6, heightPx: 4, orientation: 1, drawn: null },
-      },
+      art: only({ id, name: 'red', mime: 'image/png', widthPx: 6, heightPx: 4, orientation: 1, drawn: null }),
     };
     await saveJob(withPicture, 1, a);
     const text = await jobFileText(withPicture, a);
@@ -193,7 +193,7 @@ describe('job files', () => {
       base64: toBase64(new TextEncoder().encode('<svg onload="x">')),
     };
     const r = await bringJobFile(fileText(makeJobFile(job, await loadShop(d), [svg])), d);
-    expect(r).toMatchObject({ ok: false, problem: { what: 'This is an SVG drawing.' } });
+    expect(r).toMatchObject({ ok: false, problem: { what: expect.stringContaining('SVG drawing') } });
     const jpegSaid = { ...svg, mime: 'image/jpeg' as const, base64: toBase64(paintPng(2, 2, () => RED)) };
     const s = await bringJobFile(fileText(makeJobFile(job, await loadShop(d), [jpegSaid])), d);
     expect(s).toMatchObject({ ok: false, problem: { what: expect.stringContaining('not of the kind') } });
@@ -204,18 +204,15 @@ describe('job files', () => {
     const job = await jobOf(d, 'star-party-tumblers');
     const lost: Job = {
       ...job,
-      art: {
-        ...job.art,
-        picture: {
-          id: 'gone',
-          name: 'lost.png',
-          mime: 'image/png',
-          widthPx: 3,
-          heightPx: 3,
-          orientation: 1,
-          drawn: null,
-        },
-      },
+      art: only({
+        id: 'gone',
+        name: 'lost.png',
+        mime: 'image/png',
+        widthPx: 3,
+        heightPx: 3,
+        orientation: 1,
+        drawn: null,
+      }),
     };
     expect(await jobFileText(lost, d)).toMatchObject({ ok: false, problem: { where: 'lost.png' } });
   });

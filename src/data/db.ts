@@ -1,5 +1,7 @@
-import Dexie, { type Table } from 'dexie';
+import Dexie, { type Table, type Transaction } from 'dexie';
 import { upgradeBlank, upgradeJob, upgradePaper, upgradeRun, upgradeSettings } from '@/core/formats/upgrade';
+import { upgradeJob3, upgradePaper3, upgradeSettings3 } from '@/core/formats/upgrade3';
+import type { Mime } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import type { Blank } from '@/core/shop/blank';
 import type { Paper } from '@/core/shop/paper';
@@ -22,9 +24,18 @@ export interface SettingsRecord {
 
 export interface PictureRecord {
   readonly id: string;
-  readonly mime: 'image/png' | 'image/jpeg';
+  readonly mime: Mime;
   readonly bytes: Uint8Array;
 }
+
+/** Changes every record of a table in place, inside an upgrade. */
+const modifier = (tx: Transaction) => (table: string, change: (record: unknown) => unknown) =>
+  tx
+    .table(table)
+    .toCollection()
+    .modify((record, ref) => {
+      ref.value = change(record) as typeof record;
+    });
 
 /** The shop in this browser. New versions go below the last, with an `upgrade` that carries the old records over. */
 export class MesaDb extends Dexie {
@@ -54,13 +65,7 @@ export class MesaDb extends Dexie {
     this.version(2)
       .stores({})
       .upgrade(async (tx) => {
-        const each = (table: string, change: (record: unknown) => unknown) =>
-          tx
-            .table(table)
-            .toCollection()
-            .modify((record, ref) => {
-              ref.value = change(record) as typeof record;
-            });
+        const each = modifier(tx);
         await each('blanks', upgradeBlank);
         await each('papers', upgradePaper);
         await each('runs', upgradeRun);
@@ -68,6 +73,17 @@ export class MesaDb extends Dexie {
         await each('settings', (r) => ({
           ...(r as SettingsRecord),
           settings: upgradeSettings((r as SettingsRecord).settings),
+        }));
+      });
+    this.version(3)
+      .stores({})
+      .upgrade(async (tx) => {
+        const each = modifier(tx);
+        await each('papers', upgradePaper3);
+        await each('jobs', (r) => ({ ...(r as JobRecord), job: upgradeJob3((r as JobRecord).job) }));
+        await each('settings', (r) => ({
+          ...(r as SettingsRecord),
+          settings: upgradeSettings3((r as SettingsRecord).settings),
         }));
       });
   }

@@ -8,12 +8,13 @@ import {
   type PictureFile,
   type ShopFile,
 } from '@/core/formats/jobFile';
+import { picturesOf as picturesIn } from '@/core/job/art';
 import { inspectPicture } from '@/core/formats/picture';
 import type { Job } from '@/core/job/job';
 import { fail, ok, type Result } from '@/core/result';
 import type { Blank } from '@/core/shop/blank';
 import type { Shop } from '@/core/shop/shop';
-import { fromBase64, toBase64 } from './base64';
+import { fromBase64, toBase64 } from '@/core/formats/base64';
 import { allTables, db as theDb, type MesaDb, type PictureRecord } from './db';
 import { newId } from './ids';
 import { listJobs } from './jobs';
@@ -23,7 +24,7 @@ import { stored } from './storage';
 /** Pictures the jobs hold that are kept as bytes; those the application draws are made again from their seed. */
 async function picturesOf(jobs: readonly Job[], db: MesaDb): Promise<Result<PictureFile[]>> {
   const refs = new Map(
-    jobs.flatMap((j) => (j.art.picture && !j.art.picture.drawn ? [[j.art.picture.id, j.art.picture]] : [])),
+    jobs.flatMap((j) => picturesIn(j.art).flatMap((p) => (p.drawn ? [] : [[p.id, p] as const]))),
   );
   const files: PictureFile[] = [];
   for (const ref of refs.values()) {

@@ -1,3 +1,4 @@
+import { picturesOf } from '@/core/job/art';
 import { jobSchema, newJob, type Job } from '@/core/job/job';
 import { fail, type Result } from '@/core/result';
 import { db as theDb, type JobRecord, type MesaDb } from './db';
@@ -78,7 +79,7 @@ export const removeJob = (id: string, db: MesaDb = theDb): Promise<Result<void>>
     db.transaction('rw', db.jobs, db.pictures, db.runs, async () => {
       await db.jobs.delete(id);
       await db.runs.where('jobId').equals(id).delete();
-      const used = new Set((await db.jobs.toArray()).map((r) => r.job.art?.picture?.id));
+      const used = new Set((await db.jobs.toArray()).flatMap((r) => picturesOf(r.job.art).map((p) => p.id)));
       const keys = await db.pictures.toCollection().primaryKeys();
       await db.pictures.bulkDelete(keys.filter((k) => !used.has(k)));
     }),

@@ -1,8 +1,9 @@
-import type { PictureRef } from '@/core/job/job';
+import type { PictureRef } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/result';
-import type { InspectedPicture } from '@/workers/bench.worker';
+import type { InspectedPicture, PictureBytes } from '@/workers/bench.worker';
 import { inWorker } from '@/workers/client';
 import { db as theDb, type MesaDb } from './db';
+import { drawSvg } from './drawSvg';
 import { contentId } from './ids';
 import { stored } from './storage';
 
@@ -22,19 +23,52 @@ export async function bringPicture(file: File, db: MesaDb = theDb): Promise<Resu
   if (!inspected.value.ok) return inspected.value;
   const facts = inspected.value.value;
   const id = await contentId(bytes);
+  const ref: PictureRef = { id, name: file.name.slice(0, 120) || 'picture', ...facts, drawn: null };
+  if (facts.mime === 'image/svg+xml') {
+    const drawn = await drawSvg(bytes, ref);
+    if (!drawn.ok) return drawn;
+  }
   const kept = await stored(file.name, () => db.pictures.put({ id, mime: facts.mime, bytes }));
-  if (!kept.ok) return kept;
-  return ok({ id, name: file.name.slice(0, 120) || 'picture', ...facts, drawn: null });
+  return kept.ok ? ok(ref) : kept;
 }
 
-/** The bytes of a job's picture; the application's own pictures are drawn when first wanted. */
+/** Drawings already drawn this session, as PNG. */
+const drawnSvgs = new Map<string, Uint8Array>();
+
+async function asPng(ref: PictureRef, bytes: Uint8Array): Promise<Result<Uint8Array>> {
+  const known = drawnSvgs.get(ref.id);
+  if (known) return ok(known);
+  const drawn = await drawSvg(bytes, ref);
+  if (drawn.ok) drawnSvgs.set(ref.id, drawn.value);
+  return drawn;
+}
+
+/** Bytes the worker can open: the file's own, a drawing's as PNG; the application's own pictures are drawn when first wanted. */
 export async function pictureBytes(ref: PictureRef, db: MesaDb = theDb): Promise<Result<Uint8Array>> {
   const found = await stored(ref.name, () => db.pictures.get(ref.id));
-  if (found.ok && found.value) return ok(found.value.bytes);
+  if (found.ok && found.value)
+    return ref.mime === 'image/svg+xml' ? asPng(ref, found.value.bytes) : ok(found.value.bytes);
   if (!ref.drawn)
     return fail('This picture’s file is not in this browser.', ref.name, 'Bring the picture again.');
   const drawn = await inWorker(ref.name, (api) => api.drawPicture(ref));
   if (drawn.ok)
     await stored(ref.name, () => db.pictures.put({ id: ref.id, mime: ref.mime, bytes: drawn.value }));
   return drawn;
+}
+
+/** The file as it was brought, byte for byte; null for one the application draws. */
+export async function originalBytes(ref: PictureRef, db: MesaDb = theDb): Promise<Uint8Array | null> {
+  const found = await stored(ref.name, () => db.pictures.get(ref.id));
+  return found.ok && found.value ? found.value.bytes : null;
+}
+
+/** Several pictures with their bytes; the first that is missing is the problem. */
+export async function bytesOf(refs: readonly PictureRef[]): Promise<Result<readonly PictureBytes[]>> {
+  const all: PictureBytes[] = [];
+  for (const ref of new Map(refs.map((r) => [r.id, r])).values()) {
+    const bytes = await pictureBytes(ref);
+    if (!bytes.ok) return bytes;
+    all.push({ ref, bytes: bytes.value });
+  }
+  return ok(all);
 }

@@ -49,7 +49,7 @@ const LOOK = {
   boxShadow: 'none',
   background: '#f8faf6',
   color: '#14211f',
-  fontFamily: 'inherit',
+  fontFamily: 'Barlow, sans-serif',
   fontSize: 15,
 } as const;
 

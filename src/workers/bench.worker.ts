@@ -1,55 +1,63 @@
 import * as Comlink from 'comlink';
 import { orientation as exifOrientation } from 'exifr';
-import { FONTS, fontById, type FontId } from '@/core/art/fonts';
+import { zipSync, type Zippable } from 'fflate';
+import type { Source, Sources } from '@/core/art/items';
+import { findJoin } from '@/core/art/join';
+import { lookInto, type PictureLook } from '@/core/art/lookInto';
 import { drawScene } from '@/core/art/scenes';
+import { seamSearch, type SeamAsk, type SeamSearch } from '@/core/art/seam';
+import { fontById } from '@/core/art/fonts';
 import { inspectPicture } from '@/core/formats/picture';
-import { writePdf } from '@/core/formats/pdf';
-import { withResolution } from '@/core/formats/png';
-import type { PictureRef } from '@/core/job/job';
+import { liftPixels } from '@/core/formats/png';
+import { writePdf, type Raster } from '@/core/formats/pdf';
+import { pageSvg } from '@/core/formats/pageSvg';
+import type { PictureRef } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/result';
-import type { Page } from '@/core/sheet/pages';
-import { drawSceneOn, rasterPage } from './draw';
+import type { Rect } from '@/core/shapes/plane';
+import type { Page, PageItem } from '@/core/sheet/pages';
+import { MM_PER_INCH } from '@/core/units/quantity';
+import { bitmapOf, canvasFor, pixelsOf, pngOf, type PictureBytes } from './decode';
+import { drawSceneOn } from './draw';
+import { closeAll, fontBytes, fontsUsed, loadFaces, pagePng, paintsFor, partPixels } from './paint';
+import { makeBitmap, makeRaster } from './raster';
 
-export interface PictureBytes {
-  readonly ref: PictureRef;
-  readonly bytes: Uint8Array;
-}
+export type { PictureBytes };
 
 export interface SheetRequest {
   readonly title: string;
   readonly pages: readonly Page[];
-  readonly picture: PictureBytes | null;
+  readonly sources: Sources;
+  readonly pictures: readonly PictureBytes[];
+  readonly ppi: number;
 }
 
-export interface PieceRequest {
+export interface PageRequest {
   readonly page: Page;
+  readonly sources: Sources;
+  readonly pictures: readonly PictureBytes[];
   readonly ppi: number;
-  readonly picture: PictureBytes | null;
+}
+
+export interface JoinRequest {
+  readonly items: readonly PageItem[];
+  readonly sources: Sources;
+  readonly pictures: readonly PictureBytes[];
+  readonly strips: readonly Rect[];
+  readonly way: 'across' | 'down';
+}
+
+export interface FoundJoin {
+  readonly offsMm: readonly number[];
+  readonly shows: number;
+  readonly straightShows: number;
 }
 
 export type InspectedPicture = Pick<PictureRef, 'mime' | 'widthPx' | 'heightPx' | 'orientation'>;
+type Progress = (done: number) => void;
 
 const LABEL_FONT = 'barlow-latin-600-normal';
 
-async function fontBytes(file: string): Promise<Uint8Array> {
-  const response = await fetch(`/fonts/${file}.woff`);
-  if (!response.ok) throw new Error(`The font ${file} did not load.`);
-  return new Uint8Array(await response.arrayBuffer());
-}
-
-const fontsUsed = (pages: readonly Page[]): readonly FontId[] => [
-  ...new Set(pages.flatMap((p) => p.items.flatMap((i) => (i.kind === 'words' ? [i.font] : [])))),
-];
-
-const bitmapOf = (p: PictureBytes): Promise<ImageBitmap> =>
-  createImageBitmap(new Blob([Uint8Array.from(p.bytes)], { type: p.ref.mime }));
-
-async function pngOf(canvas: OffscreenCanvas): Promise<Uint8Array> {
-  const blob = await canvas.convertToBlob({ type: 'image/png' });
-  return new Uint8Array(await blob.arrayBuffer());
-}
-
-/** EXIF orientation of a JPEG, 1 where it has none or it cannot be read. */
+/** EXIF orientation, 1 where there is none or it cannot be read. */
 async function orientationOf(bytes: Uint8Array): Promise<number> {
   try {
     const found = await exifOrientation(bytes);
@@ -59,23 +67,61 @@ async function orientationOf(bytes: Uint8Array): Promise<number> {
   }
 }
 
+const TURNED: readonly PictureRef['mime'][] = ['image/jpeg'];
+
+/** A file that goes into a PDF as it came: JPEG, and PNG without transparency. */
+const goesIn = (s: Source, p: PictureBytes | undefined): boolean =>
+  s.kind === 'file' &&
+  p !== undefined &&
+  (s.ref.mime === 'image/jpeg' || (s.ref.mime === 'image/png' && liftPixels(p.bytes) !== null));
+
+async function rastersFor(request: SheetRequest, onProgress: Progress): Promise<Record<string, Raster>> {
+  const work = Object.entries(request.sources).filter(
+    ([, s]) =>
+      !goesIn(
+        s,
+        request.pictures.find((p) => p.ref.id === s.ref.id),
+      ),
+  );
+  const rasters: Record<string, Raster> = {};
+  for (const [i, [key, source]] of work.entries()) {
+    const picture = request.pictures.find((p) => p.ref.id === source.ref.id);
+    if (!picture) throw new Error(`The picture “${source.ref.name}” is missing.`);
+    const pixels = await pixelsOf(picture);
+    rasters[key] = await makeRaster(
+      pixels,
+      source.kind === 'made' ? source : null,
+      request.ppi / MM_PER_INCH,
+      (part) => onProgress((i + part) / work.length),
+    );
+  }
+  return rasters;
+}
+
+/** Pixels to the millimetre a join is looked for at: finer shows nothing a hand could follow. */
+const JOIN_PER_MM = 4;
+const JOIN_STEPS = 120;
+
 const api = {
-  /** Looks at a picture's bytes and proves that it opens. */
+  /** Looks at a picture's bytes and proves that it opens. Drawings are opened by the page, which can draw them. */
   async inspect(bytes: Uint8Array, name: string): Promise<Result<InspectedPicture>> {
     const facts = inspectPicture(bytes, name);
     if (!facts.ok) return facts;
     const { mime, widthPx, heightPx } = facts.value;
-    const orientation = mime === 'image/jpeg' ? await orientationOf(bytes) : 1;
+    const orientation = TURNED.includes(mime) ? await orientationOf(bytes) : 1;
     const sideways = orientation >= 5;
-    try {
-      const bitmap = await createImageBitmap(new Blob([Uint8Array.from(bytes)], { type: mime }));
-      bitmap.close();
-    } catch {
-      return fail(
-        'The picture is damaged and does not open.',
-        name,
-        'Save it again from the program that made it.',
-      );
+    const ref = { id: '', name, mime, widthPx, heightPx, orientation, drawn: null };
+    if (mime !== 'image/svg+xml') {
+      try {
+        const bitmap = await bitmapOf({ ref, bytes });
+        bitmap.close();
+      } catch {
+        return fail(
+          'The picture is damaged and does not open.',
+          name,
+          'Save it again from the program that made it.',
+        );
+      }
     }
     return ok({
       mime,
@@ -92,72 +138,146 @@ const api = {
     const g = canvas.getContext('2d', { alpha: false });
     if (!g) throw new Error('The browser gives no canvas.');
     drawSceneOn(g, drawScene(ref.drawn.scene, ref.widthPx, ref.heightPx, ref.drawn.seed));
-    return Comlink.transfer(...withBuffer(await pngOf(canvas)));
+    return handOver(await pngOf(canvas));
   },
 
   /** A smaller copy for the screen, its long side at most `mostPx`. */
   async preview(picture: PictureBytes, mostPx: number): Promise<Blob> {
-    const { widthPx, heightPx } = picture.ref;
-    const k = Math.min(1, mostPx / Math.max(widthPx, heightPx));
-    const bitmap = await createImageBitmap(
-      new Blob([Uint8Array.from(picture.bytes)], { type: picture.ref.mime }),
-      {
-        resizeWidth: Math.max(1, Math.round(widthPx * k)),
-        resizeHeight: Math.max(1, Math.round(heightPx * k)),
-        resizeQuality: 'high',
-      },
-    );
+    const p = await pixelsOf(picture, mostPx);
+    const g = canvasFor(p.width, p.height);
+    g.putImageData(new ImageData(Uint8ClampedArray.from(p.data), p.width, p.height), 0, 0);
+    return g.canvas.convertToBlob({ type: 'image/png' });
+  },
+
+  /** A bent or repeated picture for the screen, its long side at most `mostPx`. */
+  async bentPreview(
+    picture: PictureBytes,
+    made: Extract<Source, { kind: 'made' }>,
+    mostPx: number,
+  ): Promise<Blob> {
+    const perMm = mostPx / Math.max(made.area.width, made.area.height);
+    const finePx = Math.max(picture.ref.widthPx, picture.ref.heightPx);
+    const pixels = await pixelsOf(picture, Math.min(finePx, 2 * mostPx));
+    const k = picture.ref.widthPx / pixels.width;
+    const tiles = made.tiles.map((t) => [t[0] * k, t[1] * k, t[2] * k, t[3] * k, t[4], t[5]] as const);
+    const bitmap = await makeBitmap(pixels, { ...made, tiles }, perMm);
     const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
     canvas.getContext('2d')?.drawImage(bitmap, 0, 0);
     bitmap.close();
     return canvas.convertToBlob({ type: 'image/png' });
   },
 
+  /** Everything the checks before printing need of a picture's pixels. */
+  async lookInto(picture: PictureBytes): Promise<PictureLook> {
+    return lookInto(await pixelsOf(picture));
+  },
+
+  async seams(picture: PictureBytes, ask: SeamAsk): Promise<SeamSearch> {
+    return seamSearch(await pixelsOf(picture), ask);
+  },
+
+  /** The least visible path of every join, as offsets from its straight line. */
+  async joins(request: JoinRequest): Promise<readonly FoundJoin[]> {
+    await loadFaces(fontsUsed(request.items));
+    const paints = await paintsFor(request.items, request.sources, request.pictures, JOIN_PER_MM);
+    const found = request.strips.map((strip): FoundJoin => {
+      const image = partPixels(request.items, strip, JOIN_PER_MM, paints);
+      return joinIn(image, strip, request.way);
+    });
+    closeAll(paints);
+    return found;
+  },
+
   /** The sheets as PDF at true size. */
-  async pdf(request: SheetRequest, onProgress: (done: number) => void): Promise<Uint8Array> {
-    const used = fontsUsed(request.pages);
+  async pdf(request: SheetRequest, onProgress: Progress): Promise<Uint8Array> {
+    const rasters = await rastersFor(request, (p) => onProgress(0.8 * p));
+    const used = fontsUsed(request.pages.flatMap((p) => p.items));
     const files = await Promise.all(
       used.map(async (id) => [id, await fontBytes(fontById(id).file)] as const),
     );
     const bytes = await writePdf({
-      ...request,
+      title: request.title,
+      pages: request.pages,
+      sources: request.sources,
+      files: Object.fromEntries(request.pictures.map((p) => [p.ref.id, p.bytes])),
+      rasters,
       labelFont: await fontBytes(LABEL_FONT),
       wordFonts: Object.fromEntries(files),
-      onProgress,
+      onProgress: (p) => onProgress(0.8 + 0.2 * p),
     });
-    return Comlink.transfer(...withBuffer(bytes));
+    return handOver(bytes);
   },
 
-  /** One piece as PNG with its resolution written in the file. */
-  async png(request: PieceRequest): Promise<Result<Uint8Array>> {
-    for (const id of fontsUsed([request.page])) await loadFace(id);
-    const picture = request.picture && (await bitmapOf(request.picture));
-    const bytes = withResolution(
-      await pngOf(rasterPage(request.page, request.ppi, picture, faceName)),
-      request.ppi,
+  /** One page as PNG with its resolution written in the file. */
+  async png({ page, sources, pictures, ppi }: PageRequest, onProgress: Progress): Promise<Uint8Array> {
+    await loadFaces(fontsUsed(page.items));
+    const paints = await paintsFor(page.items, sources, pictures, ppi / MM_PER_INCH);
+    const bytes = await pagePng(page, ppi, paints, onProgress);
+    closeAll(paints);
+    return handOver(bytes);
+  },
+
+  /** One page as SVG, one user unit to the millimetre, pictures and fonts inside. */
+  async svg({ page, sources, pictures, ppi }: PageRequest, title: string): Promise<string> {
+    const images: Record<string, { readonly mime: string; readonly bytes: Uint8Array }> = {};
+    for (const [key, source] of Object.entries(sources)) {
+      const picture = pictures.find((p) => p.ref.id === source.ref.id);
+      if (!picture) continue;
+      const plain = source.kind === 'file' && ['image/png', 'image/jpeg'].includes(source.ref.mime);
+      images[key] = plain
+        ? { mime: source.ref.mime, bytes: picture.bytes }
+        : { mime: 'image/png', bytes: await sourcePng(picture, source, ppi) };
+    }
+    const fonts = await Promise.all(
+      fontsUsed(page.items).map(async (id) => ({ id, bytes: await fontBytes(fontById(id).file) })),
     );
-    picture?.close();
-    return bytes;
+    return pageSvg({ page, sources, images, fonts, labelFont: await fontBytes(LABEL_FONT), title });
+  },
+
+  /** Files in one ZIP; what is compressed already is only stored. */
+  zip(files: readonly { readonly name: string; readonly bytes: Uint8Array }[]): Uint8Array {
+    const tree: Zippable = {};
+    for (const f of files) tree[f.name] = [f.bytes, { level: /\.(json|csv|svg|txt)$/.test(f.name) ? 6 : 0 }];
+    return handOver(zipSync(tree));
   },
 };
 
-const withBuffer = (bytes: Uint8Array): [Uint8Array, Transferable[]] => {
-  const own = Uint8Array.from(bytes);
-  return [own, [own.buffer]];
-};
+async function sourcePng(picture: PictureBytes, source: Source, ppi: number): Promise<Uint8Array> {
+  const bitmap =
+    source.kind === 'made'
+      ? await makeBitmap(await pixelsOf(picture), source, ppi / MM_PER_INCH)
+      : await bitmapOf(picture);
+  const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+  canvas.getContext('2d')?.drawImage(bitmap, 0, 0);
+  bitmap.close();
+  return pngOf(canvas);
+}
 
-const faceName = (id: FontId): string => `words-${id}`;
-const loaded = new Set<FontId>();
+/** The strip is laid upright for the search, so that its rows follow the join. */
+function joinIn(image: ImageData, strip: Rect, way: JoinRequest['way']): FoundJoin {
+  const upright = way === 'across' ? image : turned(image);
+  const wideMm = way === 'across' ? strip.width : strip.height;
+  const longMm = way === 'across' ? strip.height : strip.width;
+  const cols = Math.max(8, Math.min(upright.width, Math.round(wideMm * 2)));
+  const rows = Math.max(8, Math.min(JOIN_STEPS, Math.round(longMm)));
+  const window = { x: 0, y: 0, width: upright.width, height: upright.height };
+  const { hidden, straight } = findJoin(upright, window, cols, rows);
+  const offsMm = hidden.cols.map((c) => ((c + 0.5) / cols - 0.5) * wideMm);
+  return { offsMm, shows: hidden.shows, straightShows: straight.shows };
+}
 
-async function loadFace(id: FontId): Promise<void> {
-  if (loaded.has(id)) return;
-  const font = FONTS.find((f) => f.id === id) ?? FONTS[0];
-  const face = new FontFace(faceName(id), Uint8Array.from(await fontBytes(font.file)), {
-    weight: String(font.weight),
-  });
-  await face.load();
-  (self as unknown as { fonts: FontFaceSet }).fonts.add(face);
-  loaded.add(id);
+function turned({ data, width, height }: ImageData): ImageData {
+  const out = new ImageData(height, width);
+  const from = new Uint32Array(data.buffer);
+  const to = new Uint32Array(out.data.buffer);
+  for (let y = 0; y < height; y += 1)
+    for (let x = 0; x < width; x += 1) to[x * height + y] = from[y * width + x] as number;
+  return out;
+}
+
+function handOver(bytes: Uint8Array): Uint8Array {
+  const own = bytes.byteOffset === 0 && bytes.byteLength === bytes.buffer.byteLength ? bytes : bytes.slice();
+  return Comlink.transfer(own, [own.buffer]);
 }
 
 export type BenchWorker = typeof api;

@@ -2,7 +2,8 @@ import type { Affine } from '@/core/art/affine';
 import { fontById, type FontId } from '@/core/art/fonts';
 import type { Polygon } from '@/core/art/polygon';
 import type { Scene, Shape } from '@/core/art/scenes';
-import type { Page, PageItem } from '@/core/sheet/pages';
+import type { Rect } from '@/core/shapes/plane';
+import type { PageItem } from '@/core/sheet/pages';
 
 /** Draws core's lists of shapes on a canvas. The core decides what; this only holds the brush. */
 export type Brush = OffscreenCanvasRenderingContext2D;
@@ -64,11 +65,13 @@ export function drawSceneOn(g: Brush, scene: Scene): void {
 
 const enter = (g: Brush, m: Affine): void => g.transform(...m);
 
-function clipTo(g: Brush, corners: Polygon): void {
-  g.beginPath();
-  corners.forEach((p, i) => (i === 0 ? g.moveTo(p.x, p.y) : g.lineTo(p.x, p.y)));
-  g.closePath();
-  g.clip();
+function clipTo(g: Brush, clips: readonly Polygon[]): void {
+  for (const corners of clips) {
+    g.beginPath();
+    corners.forEach((p, i) => (i === 0 ? g.moveTo(p.x, p.y) : g.lineTo(p.x, p.y)));
+    g.closePath();
+    g.clip();
+  }
 }
 
 function drawLetters(
@@ -80,52 +83,59 @@ function drawLetters(
   enter(g, item.matrix);
   g.fillStyle = item.colour;
   // Set large and scaled down: canvas rounds small type.
-  const per = item.set.emMm / 100;
+  const per = item.emMm / 100;
   g.font = `${font.weight} 100px "${family(item.font)}"`;
   g.fontKerning = 'none';
-  for (const { letter, xMm } of item.set.letters) {
+  for (const { letter, matrix } of item.letters) {
     g.save();
-    g.translate(xMm, 0);
+    enter(g, matrix);
     g.scale(per, per);
     g.fillText(letter, 0, 0);
     g.restore();
   }
 }
 
+/** A source with its pixels, and the box they fill in its own units. */
+export interface Painted {
+  readonly bitmap: ImageBitmap;
+  readonly box: Rect;
+}
+
 /** Draws one page item in page mm. Ticks, bars and labels belong to sheets, which leave as PDF. */
-export function drawItem(
+function drawItem(
   g: Brush,
   item: PageItem,
-  picture: ImageBitmap | null,
+  paints: ReadonlyMap<string, Painted>,
   family: (id: FontId) => string,
 ): void {
   g.save();
-  if (item.kind === 'picture' && picture) {
-    clipTo(g, item.clip);
-    enter(g, item.matrix);
-    g.imageSmoothingQuality = 'high';
-    g.drawImage(picture, 0, 0);
+  if (item.kind === 'picture') {
+    const paint = paints.get(item.source);
+    if (paint) {
+      clipTo(g, item.clips);
+      enter(g, item.matrix);
+      g.imageSmoothingQuality = 'high';
+      g.drawImage(paint.bitmap, paint.box.x, paint.box.y, paint.box.width, paint.box.height);
+    }
   } else if (item.kind === 'words') {
-    clipTo(g, item.clip);
+    clipTo(g, item.clips);
     drawLetters(g, item, family);
   }
   g.restore();
 }
 
-/** A page as pixels on white, `ppi` to the inch. */
-export function rasterPage(
-  page: Page,
-  ppi: number,
-  picture: ImageBitmap | null,
+/** Part of some page items as pixels on white: `area` in mm, `perMm` pixels to the millimetre. */
+export function drawPart(
+  g: Brush,
+  items: readonly PageItem[],
+  area: Rect,
+  perMm: number,
+  paints: ReadonlyMap<string, Painted>,
   family: (id: FontId) => string,
-): OffscreenCanvas {
-  const perMm = ppi / 25.4;
-  const canvas = new OffscreenCanvas(Math.round(page.widthMm * perMm), Math.round(page.heightMm * perMm));
-  const g = canvas.getContext('2d', { alpha: false });
-  if (!g) throw new Error('The browser gives no canvas.');
+): void {
+  g.setTransform(1, 0, 0, 1, 0, 0);
   g.fillStyle = '#ffffff';
-  g.fillRect(0, 0, canvas.width, canvas.height);
-  g.scale(perMm, perMm);
-  for (const item of page.items) drawItem(g, item, picture, family);
-  return canvas;
+  g.fillRect(0, 0, g.canvas.width, g.canvas.height);
+  g.setTransform(perMm, 0, 0, perMm, -area.x * perMm, -area.y * perMm);
+  for (const item of items) drawItem(g, item, paints, family);
 }

@@ -1,4 +1,4 @@
-import type { PictureRef } from '../job/job';
+import type { PictureRef } from '../job/art';
 
 const drawn = (
   id: string,

@@ -1,23 +1,20 @@
-import type { Placement } from '../job/job';
-import { flatten, rectContour, type Contour } from '../shapes/contour';
+import type { PictureLayer, Placement, Repeat } from '../job/art';
+import { flatten, type Contour } from '../shapes/contour';
 import type { Rect } from '../shapes/plane';
 import { MM_PER_INCH } from '../units/quantity';
-import { apply, compose, rotate, scale, translate, type Affine } from './affine';
+import { apply, compose, IDENTITY, invert, rotate, scale, translate, type Affine } from './affine';
 import { boundsOf, rectCorners, uncovered, type Polygon } from './polygon';
 
 export type Edge = 'top' | 'right' | 'bottom' | 'left';
 
 export interface Placed {
-  /** Pixels as seen to pattern mm. */
+  /** Pixels as seen to mm of the straight board. */
   readonly matrix: Affine;
   readonly corners: Polygon;
   readonly mmPerPx: number;
   readonly ppi: number;
   readonly widthMm: number;
   readonly heightMm: number;
-  /** Parts of the bleed with no picture, and how deep the gap runs in from each edge of the bleed, mm. */
-  readonly bare: readonly Polygon[];
-  readonly shortfallMm: Readonly<Record<Edge, number>>;
 }
 
 /** mm per pixel at which a picture turned by `turnDeg` just covers, or just fits, a rectangle. */
@@ -69,8 +66,8 @@ function shortfall(bare: readonly Polygon[], bleed: Rect): Record<Edge, number> 
 }
 
 /**
- * Sets a picture of pxW × pxH pixels on the pattern. Cover aims at the box of the bleed, fit at that of the trim; what stays bare is
- * told of the printed shape itself.
+ * Sets a picture of pxW × pxH pixels on the straight board. Cover aims at the box of the bleed, fit at that of the trim; a flip turns the
+ * picture over before anything else.
  */
 export function placePicture(
   pxW: number,
@@ -78,30 +75,82 @@ export function placePicture(
   placement: Placement,
   trim: Rect,
   bleed: Rect,
-  shape: Contour = rectContour(bleed),
+  flip: PictureLayer['flip'] = { across: false, down: false },
 ): Placed {
   const target = placement.base === 'cover' ? bleed : trim;
   const mmPerPx = baseScale(placement.base, pxW, pxH, placement.turnDeg, target) * placement.scale;
   const matrix = compose(
     translate(trim.x + trim.width / 2 + placement.dxMm, trim.y + trim.height / 2 + placement.dyMm),
     rotate(placement.turnDeg),
-    scale(mmPerPx),
+    scale(flip.across ? -mmPerPx : mmPerPx, flip.down ? -mmPerPx : mmPerPx),
     translate(-pxW / 2, -pxH / 2),
   );
-  const corners = rectCorners({ x: 0, y: 0, width: pxW, height: pxH }).map((p) => apply(matrix, p));
-  // Slivers thinner than a hundredth of a millimetre come from rounding, not from the picture.
-  const bare = uncovered(flatten(shape, 0.05), corners).filter((p) => {
-    const b = boundsOf(p);
-    return Math.min(b.width, b.height) > 0.01;
-  });
   return {
     matrix,
-    corners,
+    corners: rectCorners({ x: 0, y: 0, width: pxW, height: pxH }).map((p) => apply(matrix, p)),
     mmPerPx,
     ppi: MM_PER_INCH / mmPerPx,
     widthMm: pxW * mmPerPx,
     heightMm: pxH * mmPerPx,
-    bare,
-    shortfallMm: shortfall(bare, bleed),
   };
 }
+
+export interface Coverage {
+  /** Parts of the bleed with no picture, and how deep the gap runs in from each edge of the bleed, mm. */
+  readonly bare: readonly Polygon[];
+  readonly shortfallMm: Readonly<Record<Edge, number>>;
+}
+
+/** What all the pictures together leave bare of the printed shape. */
+export function coverage(shape: Contour, bleed: Rect, covers: readonly Polygon[]): Coverage {
+  const left = covers.reduce<readonly Polygon[]>(
+    (bare, cover) => bare.flatMap((p) => uncovered(p, cover)),
+    [flatten(shape, 0.05)],
+  );
+  // Slivers thinner than a hundredth of a millimetre come from rounding, not from the picture.
+  const bare = left.filter((p) => {
+    const b = boundsOf(p);
+    return Math.min(b.width, b.height) > 0.01;
+  });
+  return { bare, shortfallMm: shortfall(bare, bleed) };
+}
+
+/** More than this and the repeat is too fine to be meant. */
+export const MOST_TILES = 900;
+
+/** Where every copy of a repeated picture goes, px to board mm; one for a picture set once. */
+export function tilesOf(
+  placed: Placed,
+  pxW: number,
+  pxH: number,
+  repeat: Repeat,
+  over: Rect,
+): readonly Affine[] {
+  const back = repeat === 'once' ? null : invert(placed.matrix);
+  if (!back) return [placed.matrix];
+  const reach = boundsOf(rectCorners(over).map((p) => apply(back, p)));
+  const span = (from: number, size: number, step: number) => ({
+    first: Math.floor(from / step) - 1,
+    last: Math.ceil((from + size) / step),
+  });
+  const across = span(reach.x, reach.width, pxW);
+  const down = span(reach.y, reach.height, pxH);
+  const tiles: Affine[] = [];
+  for (let j = down.first; j <= down.last; j += 1)
+    for (let i = across.first; i <= across.last; i += 1) {
+      const drop = repeat === 'half-drop' && i % 2 !== 0 ? pxH / 2 : 0;
+      const box = { x: i * pxW, y: j * pxH + drop, width: pxW, height: pxH };
+      if (!meets(box, reach)) continue;
+      if (tiles.length >= MOST_TILES) return tiles;
+      tiles.push(compose(placed.matrix, translate(box.x, box.y), turnedOver(repeat, i, j, pxW, pxH)));
+    }
+  return tiles;
+}
+
+const meets = (a: Rect, b: Rect): boolean =>
+  a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
+
+const turnedOver = (repeat: Repeat, i: number, j: number, pxW: number, pxH: number): Affine =>
+  repeat !== 'mirror'
+    ? IDENTITY
+    : [i % 2 === 0 ? 1 : -1, 0, 0, j % 2 === 0 ? 1 : -1, i % 2 === 0 ? 0 : pxW, j % 2 === 0 ? 0 : pxH];

@@ -1,4 +1,4 @@
-import type { PictureRef } from '../job/job';
+import type { PictureRef } from '../job/art';
 import { seeded } from './random';
 
 /** Shapes a scene is made of, in the unit of its frame. Painted in order. */
@@ -96,7 +96,7 @@ function starChart(w: number, h: number, seed: number): Shape[] {
     { kind: 'fill', stops: NIGHT },
     ...starField(random, w, h, 620),
     ...figures,
-    ...moonBand(w, h * 0.6, h * 0.055, 9),
+    ...moonBand(w, h * 0.6, Math.min(h * 0.055, w * 0.0456), 9),
   ];
 }
 

@@ -1,11 +1,14 @@
 import { DRAWN_PICTURES } from '../art/drawn';
-import { newJob, START_PLACEMENT, type Job, type PictureRef, type Reading } from '../job/job';
+import { NO_ART, pictureLayer, wordsLayer, type Art, type PictureRef } from '../job/art';
+import { newJob, type Job, type Reading } from '../job/job';
 import type { HeatSettings } from '../heat/settings';
+import { STARTER_PRINTER, USUAL_DRIVER, type Printer } from '../shop/printer';
 import { DEFAULT_SETTINGS } from '../shop/settings';
 import type { LogEntry, Recipe, Run } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { LIBRARY } from '../library/library';
-import { STARTER_PAPERS, STARTER_PRESSES } from './things';
+import { GUIDES } from './guides';
+import { ROLL_PAPER, STARTER_PAPERS, STARTER_PRESSES, WIDE_PRESS } from './things';
 
 export interface DemoShop {
   readonly shop: Shop;
@@ -19,6 +22,8 @@ const byId = (id: string): PictureRef => {
   if (!found) throw new Error(`No drawn picture ${id}`);
   return found;
 };
+
+const onlyPicture = (id: string): Art => ({ ...NO_ART, layers: [pictureLayer('picture', byId(id))] });
 
 const tape = (id: string, text: string, bareUnit: Reading['bareUnit'] = 'mm'): Reading => ({
   id,
@@ -56,16 +61,11 @@ function crewTumblers(today: Date): Job {
       wall: [{ id: 'h1', text: '193', bareUnit: 'mm', method: 'steel rule' }],
     },
     art: {
-      picture: byId('star-chart'),
-      placement: START_PLACEMENT,
-      words: {
-        text: 'Dry Fork star party',
-        font: 'narrow',
-        capHeightMm: 9,
-        dxMm: -2,
-        dyMm: 62,
-        colour: '#f4efe0',
-      },
+      ...NO_ART,
+      layers: [
+        pictureLayer('chart', byId('star-chart')),
+        wordsLayer('party', 'Dry Fork star party', { dxMm: -2, dyMm: 62 }),
+      ],
     },
     pressId: 'tumbler-press-a',
   };
@@ -86,7 +86,7 @@ function cometCans(today: Date): Job {
       wall: [tape('h1', '107')],
     },
     wrap: { ...job.wrap, school: 'gap', amountMm: 24 },
-    art: { ...job.art, picture: byId('comet') },
+    art: onlyPicture('comet'),
   };
 }
 
@@ -97,7 +97,7 @@ function guideBottles(today: Date): Job {
     pieces: 6,
     dueOn: day(today, 17),
     blankId: 'steel-bottle-750',
-    art: { ...job.art, picture: byId('moon-band') },
+    art: onlyPicture('moon-band'),
   };
 }
 
@@ -115,7 +115,7 @@ function deskBeakers(today: Date): Job {
       wall: [tape('h1', '3 1/2', 'in')],
     },
     wrap: { ...job.wrap, school: 'lap' },
-    art: { picture: byId('moon-band'), placement: START_PLACEMENT, words: null },
+    art: onlyPicture('moon-band'),
     pressId: 'mug-press',
   };
 }
@@ -132,9 +132,9 @@ function nightTumblers(today: Date): Job {
   const job = newJob('night-walk-tumblers', 'Night walk tumblers');
   return {
     ...job,
-    pieces: 16,
+    pieces: 24,
     dueOn: day(today, 12),
-    note: 'Crew names to follow. The moon band has to meet at the seam.',
+    note: 'One for each of the night walk’s guides. The chart stays level when the cup stands.',
     blankId: 'tapered-steel-590',
     prepared: ['Take off: lid and straw'],
     readings: {
@@ -143,7 +143,20 @@ function nightTumblers(today: Date): Job {
       girthFoot: [tape('g3', '8 11/16', 'in')],
       wall: [rule('h1', '189')],
     },
-    art: { ...job.art, picture: byId('star-chart') },
+    art: {
+      lie: 'level',
+      layers: [
+        pictureLayer('chart', byId('star-chart')),
+        wordsLayer('guide', 'Guide', {
+          font: 'hand',
+          capHeightMm: 14,
+          dyMm: 52,
+          mostMm: 110,
+          field: 'Name',
+        }),
+      ],
+      names: { columns: ['Name', 'Team'], rows: GUIDES, countColumn: null, pictures: [] },
+    },
     pressId: 'bench-oven',
   };
 }
@@ -164,7 +177,17 @@ function constellationMugs(today: Date): Job {
       handle: [{ id: 'w1', text: '16.2', bareUnit: 'mm', method: 'caliper' }],
     },
     wrap: { ...job.wrap, school: 'under' },
-    art: { ...job.art, picture: byId('moon-band') },
+    art: {
+      ...NO_ART,
+      layers: [
+        pictureLayer('left', byId('moon-band'), {
+          placement: { base: 'fit', scale: 0.6, dxMm: -58, dyMm: 0, turnDeg: 0 },
+        }),
+        pictureLayer('right', byId('comet'), {
+          placement: { base: 'fit', scale: 0.6, dxMm: 58, dyMm: 0, turnDeg: 0 },
+        }),
+      ],
+    },
     pressId: 'mug-press',
   };
 }
@@ -189,7 +212,7 @@ function bellyGlasses(today: Date): Job {
       { id: 'belly-86', fromRimMm: 86, readings: [tape('g6', '259')] },
     ],
     wrap: { ...job.wrap, hold: 'sleeve', school: 'gap' },
-    art: { ...job.art, picture: byId('comet') },
+    art: onlyPicture('comet'),
   };
 }
 
@@ -202,7 +225,13 @@ function starOrnaments(today: Date): Job {
     dueOn: day(today, 14),
     blankId: 'ornament-star',
     readings: { ...job.readings, width: [rule('w1', '84')], height: [rule('h1', '80')] },
-    art: { ...job.art, picture: byId('moon-band') },
+    art: {
+      ...NO_ART,
+      layers: [
+        pictureLayer('moon', byId('moon-band'), { on: 'front' }),
+        pictureLayer('star', byId('star-chart'), { on: 'back' }),
+      ],
+    },
     pressId: 'flat-press-a',
   };
 }
@@ -216,10 +245,54 @@ function trailMarkers(today: Date): Job {
     dueOn: day(today, 24),
     blankId: 'slate-trail-marker',
     readings: { ...job.readings, width: [rule('w1', '150'), rule('w2', '151')], height: [rule('h1', '90')] },
-    art: { ...job.art, picture: byId('star-chart') },
+    art: onlyPicture('star-chart'),
     pressId: 'flat-press-a',
   };
 }
+
+/** Larger than the desk printer takes: in panels, or off the roll. */
+function starMapPanel(today: Date): Job {
+  const job = newJob('star-map-panel', 'Star map for the dome');
+  return {
+    ...job,
+    dueOn: day(today, 30),
+    note: 'One panel for the dome’s stair. Printed in parts on the desk printer.',
+    blankId: 'panel-400-600',
+    readings: { ...job.readings, width: [rule('w1', '400')], height: [rule('h1', '600')] },
+    art: {
+      ...NO_ART,
+      layers: [
+        pictureLayer('map', MAP),
+        wordsLayer('title', 'The sky over Dry Fork', {
+          font: 'book',
+          capHeightMm: 16,
+          dyMm: 250,
+          along: 'line',
+        }),
+      ],
+    },
+    pressId: 'flat-press-b',
+  };
+}
+
+const MAP: PictureRef = {
+  ...byId('star-chart'),
+  id: 'star-map',
+  name: 'Star map',
+  widthPx: 3400,
+  heightPx: 5000,
+};
+
+const WIDE_PRINTER: Printer = {
+  ...STARTER_PRINTER,
+  id: 'wide-printer',
+  name: 'Wide printer',
+  widestMm: 609.6,
+  rolls: true,
+  marginsMm: { top: 5, right: 5, bottom: 15, left: 5 },
+  colourBy: 'print server',
+  driver: ['Scale 100 %, no enlargement to the roll’s width', ...USUAL_DRIVER.slice(1)],
+};
 
 const entry = (
   id: string,
@@ -277,10 +350,14 @@ function pastWork(now: number): { log: LogEntry[]; recipes: Recipe[]; runs: Run[
 export function demoShop(today: Date): DemoShop {
   return {
     shop: {
-      settings: { ...DEFAULT_SETTINGS, shopName: 'Dry Fork Bench' },
+      settings: {
+        ...DEFAULT_SETTINGS,
+        shopName: 'Dry Fork Bench',
+        printers: [STARTER_PRINTER, WIDE_PRINTER],
+      },
       blanks: [...LIBRARY],
-      presses: [...STARTER_PRESSES],
-      papers: [...STARTER_PAPERS],
+      presses: [...STARTER_PRESSES, WIDE_PRESS],
+      papers: [...STARTER_PAPERS, ROLL_PAPER],
       ...pastWork(today.getTime()),
     },
     jobs: [
@@ -293,6 +370,7 @@ export function demoShop(today: Date): DemoShop {
       guideBottles(today),
       bellyGlasses(today),
       trailMarkers(today),
+      starMapPanel(today),
     ],
   };
 }

@@ -37,9 +37,51 @@ export const STARTER_PRESSES: readonly Press[] = [
   },
 ];
 
+const sheet = (id: string, name: string, widthMm: number, heightMm: number, costCents: number): Paper => ({
+  id,
+  name,
+  kind: 'sheet',
+  widthMm,
+  heightMm,
+  thicknessMm: 0.1,
+  printSide: 'the whiter side; the other carries a pale tint',
+  tray: 'rear feed, print side towards you',
+  costCents,
+  calibration: null,
+});
+
 export const STARTER_PAPERS: readonly Paper[] = [
-  { id: 'a4', name: 'A4', widthMm: 210, heightMm: 297, thicknessMm: 0.1, calibration: null },
-  { id: 'legal', name: 'Legal', widthMm: 215.9, heightMm: 355.6, thicknessMm: 0.1, calibration: null },
-  { id: 'a3', name: 'A3', widthMm: 297, heightMm: 420, thicknessMm: 0.1, calibration: null },
-  { id: 'a3-plus', name: 'A3+', widthMm: 329, heightMm: 483, thicknessMm: 0.1, calibration: null },
+  sheet('a4', 'A4', 210, 297, 14),
+  sheet('letter', 'Letter', 215.9, 279.4, 14),
+  sheet('legal', 'Legal', 215.9, 355.6, 17),
+  sheet('tabloid', 'Tabloid', 279.4, 431.8, 26),
+  sheet('a3', 'A3', 297, 420, 27),
+  sheet('a3-plus', 'A3+', 329, 483, 36),
+  sheet('13-19', '13 × 19 in', 330.2, 482.6, 36),
 ];
+
+/** A press for large panels: not in a new shop, but there in the demo. */
+export const WIDE_PRESS: Press = {
+  id: 'flat-press-b',
+  name: 'Wide flat press B',
+  kind: 'flat',
+  platenWidthMm: 500,
+  platenHeightMm: 700,
+  opens: 'drawer',
+  openingMm: 40,
+  clock: 'from-closing',
+};
+
+/** A roll and what takes it: not in a new shop, but there in the demo. */
+export const ROLL_PAPER: Paper = {
+  id: 'roll-24',
+  name: '24 in roll',
+  kind: 'roll',
+  widthMm: 609.6,
+  heightMm: 3000,
+  thicknessMm: 0.1,
+  printSide: 'the outer side of the roll',
+  tray: 'roll feed, leading edge trimmed square',
+  costCents: 120,
+  calibration: null,
+};

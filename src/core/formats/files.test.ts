@@ -51,7 +51,7 @@ describe('job file', () => {
   });
 
   test('from a newer version: says so and what to do', () => {
-    expect(refusal(altered((f) => (f.version = 9)))).toMatch(/version 9.*reads up to 2.*Update/);
+    expect(refusal(altered((f) => (f.version = 9)))).toMatch(/version 9.*reads up to 3.*Update/);
     expect(refusal(altered((f) => delete f.version))).toMatch(/does not say its version/);
     expect(refusal(altered((f) => (f.format = 'other')))).toMatch(/not a job file/);
     expect(refusal('[1,2]')).toMatch(/not a job file/);
@@ -105,7 +105,7 @@ describe('job file', () => {
         safeParse: (v: unknown) => (seen.push(v), { success: true, data: v }),
       } as unknown as typeof kind.schema,
     };
-    expect(readFile(TEXT.replace('"version": 2', '"version": 1'), spy).ok).toBe(true);
+    expect(readFile(TEXT.replace('"version": 3', '"version": 1'), spy).ok).toBe(true);
     expect(seen[0]).toMatchObject({ version: 3, steps: '12' });
   });
 });
@@ -177,7 +177,7 @@ describe('pictures at the border', () => {
   });
   test('empty, foreign and hostile', () => {
     expect(what(new Uint8Array(0))).toMatch(/empty/);
-    expect(what(latin('<svg onload="alert(1)">'))).toMatch(/an SVG drawing.*PNG or JPEG/);
+    expect(what(latin('<svg onload="alert(1)">'))).toMatch(/SVG drawing is damaged/);
     expect(what(latin('%PDF-1.7 ...'))).toMatch(/a PDF/);
     expect(what(latin('GIF89a....'))).toMatch(/a GIF/);
     expect(what(latin('hello there, not a picture'))).toMatch(/not a picture known here/);

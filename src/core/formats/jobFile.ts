@@ -1,11 +1,13 @@
 import '../zodSetup';
 import * as z from 'zod/mini';
+import { MIMES } from '../job/art';
 import { jobSchema, type Job } from '../job/job';
 import { idSchema } from '../shop/common';
 import { shopSchema, type Shop } from '../shop/shop';
 import type { Result } from '../result';
 import { readFile, type FileKind } from './file';
 import { jobFileTo2, shopFileTo2 } from './upgrade';
+import { jobFileTo3, shopFileTo3 } from './upgrade3';
 
 /** Letters of base64 (RFC 4648) checked without a backtracking pattern: these strings run to megabytes. */
 const isBase64 = (text: string): boolean =>
@@ -14,32 +16,32 @@ const isBase64 = (text: string): boolean =>
 /** A picture's own bytes, untouched. 80 MB of base64 at most. */
 export const pictureFileSchema = z.strictObject({
   id: idSchema,
-  mime: z.enum(['image/png', 'image/jpeg']),
+  mime: z.enum(MIMES),
   base64: z.string().check(z.maxLength(80_000_000), z.refine(isBase64, 'The picture inside is damaged.')),
 });
 export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(2),
+  version: z.literal(3),
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
   shop: shopSchema,
-  pictures: z.array(pictureFileSchema).check(z.maxLength(20)),
+  pictures: z.array(pictureFileSchema).check(z.maxLength(90)),
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: 'Job file',
-  version: 2,
+  version: 3,
   schema: jobFileSchema,
-  upgrades: [jobFileTo2],
+  upgrades: [jobFileTo2, jobFileTo3],
 };
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(2),
+  version: z.literal(3),
   shop: shopSchema,
   jobs: z.array(jobSchema),
   pictures: z.array(pictureFileSchema).check(z.maxLength(2000)),
@@ -49,9 +51,9 @@ export type ShopFile = z.infer<typeof shopFileSchema>;
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
   noun: 'Shop file',
-  version: 2,
+  version: 3,
   schema: shopFileSchema,
-  upgrades: [shopFileTo2],
+  upgrades: [shopFileTo2, shopFileTo3],
 };
 
 /** Only what one job draws on: its blank, press and papers, what the log says of them, and its own runs. */
@@ -71,7 +73,7 @@ export function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 2,
+  version: 3,
   job,
   shop: shopForJob(job, shop),
   pictures: [...pictures],
@@ -83,7 +85,7 @@ export const makeShopFile = (
   pictures: readonly PictureFile[],
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 2,
+  version: 3,
   shop,
   jobs: [...jobs],
   pictures: [...pictures],

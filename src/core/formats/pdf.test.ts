@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { apply } from '../art/affine';
 import { demoShop } from '../demo/demoShop';
-import type { Job, PictureRef } from '../job/job';
+import { NO_ART, pictureLayer, START_PLACEMENT, type Art, type PictureRef } from '../job/art';
+import type { Job } from '../job/job';
 import { plan, type Plan } from '../plan/plan';
 import type { Shop } from '../shop/shop';
 import { writePdf } from './pdf';
@@ -51,6 +52,12 @@ const picture = (widthPx: number, heightPx: number, rest: Partial<PictureRef> = 
   ...rest,
 });
 
+const only = (ref: PictureRef): Art => ({ ...NO_ART, layers: [pictureLayer('p', ref)] });
+const groundOf = (p: Plan) => {
+  const laid = p.art.laid.find((l) => l.kind === 'picture');
+  return laid?.kind === 'picture' ? laid.placed : null;
+};
+
 async function make(
   name: string,
   job: Job,
@@ -61,9 +68,11 @@ async function make(
   const pdf = await writePdf({
     title: job.name,
     pages: p.sheet.pages,
-    picture: job.art.picture && { ref: job.art.picture, bytes },
+    sources: p.sheet.sources,
+    files: { p: bytes },
+    rasters: {},
     labelFont: LABEL_FONT,
-    wordFonts: job.art.words ? { narrow: NARROW } : {},
+    wordFonts: job.art.layers.some((l) => l.kind === 'words') ? { narrow: NARROW } : {},
   });
   const path = join(folder, `${name}.pdf`);
   writeFileSync(path, pdf);
@@ -85,7 +94,12 @@ describe('a sheet as another program reads it', () => {
     const ref = picture(960, 784);
     made = await make(
       'sheet',
-      onA3({ art: { ...TUMBLERS.art, picture: ref } }),
+      onA3({
+        art: {
+          ...TUMBLERS.art,
+          layers: [pictureLayer('p', ref), ...TUMBLERS.art.layers.filter((l) => l.kind === 'words')],
+        },
+      }),
       shop,
       paintPng(960, 784, quarters(960, 784)),
     );
@@ -114,7 +128,7 @@ describe('a sheet as another program reads it', () => {
 
   test('the printed ruler measures what it says within 0.05 mm', () => {
     const dpi = 1200;
-    const strip = made.plan.sheet.layout?.strip.rect;
+    const strip = made.plan.sheet.layout?.sheets[0]?.strip.rect;
     if (!strip) throw new Error('no strip');
     const px = (mm: number) => String(Math.round((mm * dpi) / 25.4));
     const r = raster(made.path, dpi, [
@@ -136,7 +150,7 @@ describe('a sheet as another program reads it', () => {
 
   test('the picture is mirrored once, full size, in its place', () => {
     const r = raster(made.path, 150);
-    const spot = made.plan.sheet.layout?.spots[0];
+    const spot = made.plan.sheet.layout?.sheets[0]?.spots[0];
     const { pattern } = made.plan.wrap;
     if (!spot || !pattern) throw new Error('no spot');
     const { box } = spot;
@@ -154,7 +168,7 @@ describe('a sheet as another program reads it', () => {
   });
 
   test('no mark inside the trim: every pixel there is one of the picture’s or the words’ colours', async () => {
-    const plain = onA3({ art: { ...TUMBLERS.art, words: null, picture: picture(96, 78) } });
+    const plain = onA3({ art: only(picture(96, 78)) });
     const { path, plan: p } = await make(
       'plain',
       plain,
@@ -162,7 +176,7 @@ describe('a sheet as another program reads it', () => {
       paintPng(96, 78, () => RED),
     );
     const r = raster(path, 200);
-    const spot = p.sheet.layout?.spots[0];
+    const spot = p.sheet.layout?.sheets[0]?.spots[0];
     const { pattern } = p.wrap;
     if (!spot || !pattern) throw new Error('no spot');
     const a = apply(spot.plain, { x: 0, y: 0 });
@@ -195,7 +209,7 @@ describe('a sheet as another program reads it', () => {
   test('pixels go in untouched, at the ppi the plan states within 1', () => {
     const row = run('pdfimages', ['-list', made.path]).split('\n')[2]?.trim().split(/\s+/) ?? [];
     expect(row.slice(3, 5)).toEqual(['960', '784']);
-    const stated = made.plan.art.placed?.ppi ?? 0;
+    const stated = groundOf(made.plan)?.ppi ?? 0;
     expect(Math.abs(Number(row[12]) - stated)).toBeLessThanOrEqual(1);
   });
 });
@@ -203,11 +217,11 @@ describe('a sheet as another program reads it', () => {
 test('left to the driver: not mirrored in the file, and the label says so', async () => {
   const job = onA3({
     sheet: { ...TUMBLERS.sheet, paperId: 'a3', mirrorBy: 'driver' },
-    art: { ...TUMBLERS.art, words: null, picture: picture(96, 78) },
+    art: only(picture(96, 78)),
   });
   const { path, plan: p } = await make('driver', job, shop, paintPng(96, 78, quarters(96, 78)));
   const r = raster(path, 100);
-  const box = p.sheet.layout?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
+  const box = p.sheet.layout?.sheets[0]?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
   expect(near(r.at((box.x + 20) * r.perMm, (box.y + 20) * r.perMm), RED)).toBe(true);
   expect(run('pdftotext', [path, '-'])).toContain('driver mirror ON');
 });
@@ -216,12 +230,12 @@ test('turned on its side, the rim edge lies to the right of the page and the mir
   const job: Job = {
     ...onA3(),
     sheet: { ...TUMBLERS.sheet, paperId: 'a4' },
-    art: { ...TUMBLERS.art, words: null, picture: picture(96, 78) },
+    art: only(picture(96, 78)),
   };
   const { path, plan: p } = await make('turned', job, shop, paintPng(96, 78, quarters(96, 78)));
   expect(p.sheet.layout?.turned).toBe(true);
   const r = raster(path, 100);
-  const box = p.sheet.layout?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
+  const box = p.sheet.layout?.sheets[0]?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
   const at = (fx: number, fy: number) =>
     r.at((box.x + fx * box.width) * r.perMm, (box.y + fy * box.height) * r.perMm);
   // Mirrored (green upper left), then a quarter turn clockwise: green upper right, red lower right, gold upper left.
@@ -240,11 +254,11 @@ test.each([
   const ref = picture(w, h, { mime: 'image/jpeg', orientation });
   const job = onA3({
     sheet: { ...TUMBLERS.sheet, paperId: 'a3', mirrorBy: 'driver' },
-    art: { picture: ref, words: null, placement: { ...TUMBLERS.art.placement, base: 'fit' } },
+    art: { ...NO_ART, layers: [pictureLayer('p', ref, { placement: { ...START_PLACEMENT, base: 'fit' } })] },
   });
   const { path, plan: p } = await make(`exif-${orientation}`, job, shop, quartersJpeg(orientation));
-  const corner = p.art.placed?.corners[0];
-  const spot = p.sheet.layout?.spots[0];
+  const corner = groundOf(p)?.corners[0];
+  const spot = p.sheet.layout?.sheets[0]?.spots[0];
   if (!corner || !spot) throw new Error('not placed');
   const inPage = apply(spot.plain, { x: corner.x + 6, y: corner.y + 6 });
   const r = raster(path, 100);
@@ -252,14 +266,14 @@ test.each([
 });
 
 test('a picture with transparency is still printed in its colours', async () => {
-  const job = onA3({ art: { ...TUMBLERS.art, words: null, picture: picture(60, 50) } });
+  const job = onA3({ art: only(picture(60, 50)) });
   const { path, plan: p } = await make(
     'alpha',
     job,
     shop,
     paintPng(60, 50, () => BLUE, true),
   );
-  const box = p.sheet.layout?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
+  const box = p.sheet.layout?.sheets[0]?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
   const r = raster(path, 72);
   expect(near(r.at((box.x + 50) * r.perMm, (box.y + 50) * r.perMm), BLUE)).toBe(true);
 });

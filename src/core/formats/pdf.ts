@@ -26,19 +26,33 @@ import {
   type PDFRef,
 } from 'pdf-lib';
 import fontkit from '@pdf-lib/fontkit';
-import { apply, compose, orientationMap, scale, translate, type Affine } from '../art/affine';
+import { apply, compose, IDENTITY, orientationMap, scale, translate, type Affine } from '../art/affine';
 import { rectCorners, type Polygon } from '../art/polygon';
 import type { FontId } from '../art/fonts';
-import type { PictureRef } from '../job/job';
+import { sourceBox, type Source, type Sources } from '../art/items';
+import type { LetterAt } from '../art/words';
+import type { PictureRef } from '../job/art';
 import type { Rect } from '../shapes/plane';
 import type { Page, PageItem } from '../sheet/pages';
 import { MM_PER_INCH } from '../units/quantity';
 import { liftPixels } from './png';
 
+/** Pixels ready for a PDF: rows of the PNG predictor “up”, deflated; clear parts as a mask of their own. */
+export interface Raster {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly rgb: Uint8Array;
+  readonly alpha: Uint8Array | null;
+}
+
 export interface PdfInput {
   readonly title: string;
   readonly pages: readonly Page[];
-  readonly picture: { readonly ref: PictureRef; readonly bytes: Uint8Array } | null;
+  readonly sources: Sources;
+  /** Bytes of the pictures that go in as they came, by picture id. PNG or JPEG. */
+  readonly files: Readonly<Record<string, Uint8Array>>;
+  /** Pixels of the sources that were bent, repeated, or come in a form no PDF takes, by source key. */
+  readonly rasters: Readonly<Record<string, Raster>>;
   /** Font files: the label's, and that of the words where there are any. WOFF, TTF or OTF. */
   readonly labelFont: Uint8Array;
   readonly wordFonts: Partial<Readonly<Record<FontId, Uint8Array>>>;
@@ -47,8 +61,14 @@ export interface PdfInput {
 
 const PT_PER_MM = 72 / MM_PER_INCH;
 
+interface Inked {
+  readonly ref: PDFRef;
+  /** A PDF image fills the unit square from its lower left; this takes that to the source's own units. */
+  readonly fromUnit: Affine;
+}
+
 interface Ink {
-  readonly picture: { readonly ref: PDFRef; readonly unitToSeen: Affine } | null;
+  readonly pictures: ReadonlyMap<string, Inked>;
   readonly label: PDFFont;
   readonly words: ReadonlyMap<FontId, PDFFont>;
 }
@@ -82,6 +102,52 @@ async function embedPixels(doc: PDFDocument, ref: PictureRef, bytes: Uint8Array)
   return doc.context.register(PDFRawStream.of(dict, idat));
 }
 
+/** Predictor rows of 8-bit samples as an image of their own. */
+function rasterStream(
+  doc: PDFDocument,
+  r: Raster,
+  data: Uint8Array,
+  space: string,
+  mask: PDFRef | null,
+): PDFRef {
+  const colours = space === 'DeviceRGB' ? 3 : 1;
+  const dict = doc.context.obj({
+    Type: 'XObject',
+    Subtype: 'Image',
+    Width: r.widthPx,
+    Height: r.heightPx,
+    BitsPerComponent: 8,
+    ColorSpace: space,
+    Filter: 'FlateDecode',
+    DecodeParms: { Predictor: 15, Colors: colours, BitsPerComponent: 8, Columns: r.widthPx },
+    Length: data.length,
+    ...(mask ? { SMask: mask } : {}),
+  });
+  return doc.context.register(PDFRawStream.of(dict, data));
+}
+
+function embedRaster(doc: PDFDocument, r: Raster): PDFRef {
+  const mask = r.alpha && rasterStream(doc, r, r.alpha, 'DeviceGray', null);
+  return rasterStream(doc, r, r.rgb, 'DeviceRGB', mask);
+}
+
+async function inkOf(doc: PDFDocument, input: PdfInput, key: string, source: Source): Promise<Inked | null> {
+  const raster = input.rasters[key];
+  if (raster) {
+    const b = sourceBox(source);
+    return { ref: embedRaster(doc, raster), fromUnit: [b.width, 0, 0, -b.height, b.x, b.y + b.height] };
+  }
+  const { ref } = source;
+  const bytes = input.files[ref.id];
+  if (!bytes) return null;
+  const [w, h] = ref.orientation >= 5 ? [ref.heightPx, ref.widthPx] : [ref.widthPx, ref.heightPx];
+  const unitToStored: Affine = [w, 0, 0, -h, 0, h];
+  return {
+    ref: await embedPixels(doc, ref, bytes),
+    fromUnit: compose(orientationMap(ref.orientation, ref.widthPx, ref.heightPx), unitToStored),
+  };
+}
+
 async function loadInk(doc: PDFDocument, input: PdfInput): Promise<Ink> {
   doc.registerFontkit(fontkit);
   const label = await doc.embedFont(input.labelFont, { subset: true });
@@ -89,15 +155,12 @@ async function loadInk(doc: PDFDocument, input: PdfInput): Promise<Ink> {
   for (const [id, bytes] of Object.entries(input.wordFonts)) {
     words.set(id as FontId, await doc.embedFont(bytes, { subset: true }));
   }
-  if (!input.picture) return { picture: null, label, words };
-  const { ref, bytes } = input.picture;
-  const pixels = await embedPixels(doc, ref, bytes);
-  const sideways = ref.orientation >= 5;
-  const [w, h] = sideways ? [ref.heightPx, ref.widthPx] : [ref.widthPx, ref.heightPx];
-  // A PDF image fills the unit square from its lower left; stored rows run down from its upper left.
-  const unitToStored: Affine = [w, 0, 0, -h, 0, h];
-  const unitToSeen = compose(orientationMap(ref.orientation, ref.widthPx, ref.heightPx), unitToStored);
-  return { picture: { ref: pixels, unitToSeen }, label, words };
+  const pictures = new Map<string, Inked>();
+  for (const [key, source] of Object.entries(input.sources)) {
+    const inked = await inkOf(doc, input, key, source);
+    if (inked) pictures.set(key, inked);
+  }
+  return { pictures, label, words };
 }
 
 const concat = (m: Affine): PDFOperator => concatTransformationMatrix(...m);
@@ -117,7 +180,7 @@ function letterOps(
   key: PDFName,
   em: number,
   m: Affine,
-  letters: readonly { letter: string; xMm: number }[],
+  letters: readonly LetterAt[],
   colour: string,
 ): PDFOperator[] {
   return [
@@ -126,8 +189,9 @@ function letterOps(
     concat(m),
     beginText(),
     setFontAndSize(key, em),
-    ...letters.flatMap(({ letter, xMm }) => [
-      setTextMatrix(1, 0, 0, -1, xMm, 0),
+    // A text matrix has y up; a letter's own matrix has it down.
+    ...letters.flatMap(({ letter, matrix: [a, b, c, d, e, f] }) => [
+      setTextMatrix(a, b, -c, -d, e, f),
       showText(font.encodeText(letter)),
     ]),
     endText(),
@@ -136,30 +200,34 @@ function letterOps(
 }
 
 interface PageKeys {
-  readonly picture: PDFName | null;
+  readonly pictures: ReadonlyMap<string, PDFName>;
   readonly label: PDFName;
   readonly words: ReadonlyMap<FontId, PDFName>;
 }
 
+const clipOps = (clips: readonly Polygon[]): PDFOperator[] =>
+  clips.flatMap((c) => [...path(c), clip(), endPath()]);
+
 function itemOps(item: PageItem, ink: Ink, keys: PageKeys): PDFOperator[] {
   switch (item.kind) {
-    case 'picture':
-      if (!ink.picture || !keys.picture) return [];
+    case 'picture': {
+      const inked = ink.pictures.get(item.source);
+      const key = keys.pictures.get(item.source);
+      if (!inked || !key) return [];
       return [
         pushGraphicsState(),
-        ...path(item.clip),
-        clip(),
-        endPath(),
-        concat(compose(item.matrix, ink.picture.unitToSeen)),
-        drawObject(keys.picture),
+        ...clipOps(item.clips),
+        concat(compose(item.matrix, inked.fromUnit)),
+        drawObject(key),
         popGraphicsState(),
       ];
+    }
     case 'words': {
       const font = ink.words.get(item.font);
       const key = keys.words.get(item.font);
       if (!font || !key) return [];
-      const letters = letterOps(font, key, item.set.emMm, item.matrix, item.set.letters, item.colour);
-      return [pushGraphicsState(), ...path(item.clip), clip(), endPath(), ...letters, popGraphicsState()];
+      const letters = letterOps(font, key, item.emMm, item.matrix, item.letters, item.colour);
+      return [pushGraphicsState(), ...clipOps(item.clips), ...letters, popGraphicsState()];
     }
     case 'line':
       return [
@@ -171,7 +239,7 @@ function itemOps(item: PageItem, ink: Ink, keys: PageKeys): PDFOperator[] {
     case 'bar':
       return barOps(item.rect, item.filled, item.matrix);
     case 'text': {
-      const run = [{ letter: item.text, xMm: 0 }];
+      const run = [{ letter: item.text, matrix: IDENTITY }];
       return letterOps(ink.label, keys.label, item.emMm, item.matrix, run, '#000000');
     }
   }
@@ -204,8 +272,14 @@ function setBoxes(target: PDFPage, page: Page): void {
 function drawPage(doc: PDFDocument, page: Page, ink: Ink): void {
   const target = doc.addPage([page.widthMm * PT_PER_MM, page.heightMm * PT_PER_MM]);
   setBoxes(target, page);
+  const used = new Set(page.items.flatMap((i) => (i.kind === 'picture' ? [i.source] : [])));
   const keys: PageKeys = {
-    picture: ink.picture && target.node.newXObject('Picture', ink.picture.ref),
+    pictures: new Map(
+      [...used].flatMap((k) => {
+        const inked = ink.pictures.get(k);
+        return inked ? [[k, target.node.newXObject('Picture', inked.ref)] as const] : [];
+      }),
+    ),
     label: target.node.newFontDictionary(ink.label.name, ink.label.ref),
     words: new Map(
       [...ink.words].map(([id, font]) => [id, target.node.newFontDictionary(font.name, font.ref)]),

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { apply } from '../art/affine';
 import { demoShop } from '../demo/demoShop';
+import { NO_ART, wordsLayer } from '../job/art';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
 import { writePdf } from './pdf';
@@ -24,11 +25,13 @@ async function write(
   job: Job,
 ): Promise<{ readonly path: string; readonly made: ReturnType<typeof plan> }> {
   const made = plan(job, shop);
-  const wordFonts = job.art.words ? { hand: CAVEAT } : {};
+  const wordFonts = job.art.layers.some((l) => l.kind === 'words') ? { hand: CAVEAT } : {};
   const bytes = await writePdf({
     title: job.name,
     pages: made.sheet.pages,
-    picture: null,
+    sources: {},
+    files: {},
+    rasters: {},
     labelFont: LABEL_FONT,
     wordFonts,
   });
@@ -39,18 +42,18 @@ async function write(
 
 test('words are live text, as long as the plan says and where it says', async () => {
   if (!TUMBLERS) throw new Error('no demo job');
-  const words = {
-    text: 'Odalys',
-    font: 'hand' as const,
+  const words = wordsLayer('w', 'Odalys', {
+    font: 'hand',
     capHeightMm: 14,
     dxMm: -20,
     dyMm: 30,
     colour: '#203040',
-  };
+    along: 'line',
+  });
   const job: Job = {
     ...TUMBLERS,
     pieces: 1,
-    art: { ...TUMBLERS.art, picture: null, words },
+    art: { ...NO_ART, layers: [words] },
     sheet: { ...TUMBLERS.sheet, paperId: 'a3', mirrorBy: 'driver' },
   };
   const { path, made } = await write('words', job);
@@ -60,8 +63,9 @@ test('words are live text, as long as the plan says and where it says', async ()
   );
   expect(box).not.toBeNull();
   const [xMin = 0, , xMax = 0] = (box ?? []).slice(1).map((v) => Number(v) * POINT_MM);
-  const set = made.art.words;
-  const spot = made.sheet.layout?.spots[0];
+  const laid = made.art.laid[0];
+  const set = laid?.kind === 'words' ? laid.set : null;
+  const spot = made.sheet.layout?.sheets[0]?.spots[0];
   if (!set || !spot) throw new Error('not laid out');
   expect(xMax - xMin).toBeCloseTo(set.box.width, 0);
   expect(xMin).toBeCloseTo(apply(spot.plain, { x: set.box.x, y: set.box.y }).x, 0);
@@ -72,7 +76,7 @@ test('full sheets and a last one are two pages, each saying how many to print', 
   const job: Job = {
     ...BEAKERS,
     pieces: 11,
-    art: { ...BEAKERS.art, picture: null },
+    art: NO_ART,
     sheet: { ...BEAKERS.sheet, paperId: 'a3' },
   };
   const { path, made } = await write('sheets', job);
@@ -81,5 +85,5 @@ test('full sheets and a last one are two pages, each saying how many to print', 
   const pageText = (n: number) =>
     execFileSync('pdftotext', ['-f', String(n), '-l', String(n), path, '-'], { encoding: 'utf8' });
   made.sheet.pages.forEach((page, i) => expect(pageText(i + 1)).toContain(`print ${page.copies}`));
-  expect(made.sheet.pages.reduce((n, p) => n + p.copies, 0)).toBe(made.sheet.layout?.sheets);
+  expect(made.sheet.pages.reduce((n, p) => n + p.copies, 0)).toBe(made.sheet.layout?.sheetCount);
 });

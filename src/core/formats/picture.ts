@@ -1,8 +1,12 @@
+import type { Mime } from '../job/art';
 import { fail, ok, type Result } from '../result';
-import { isPng, pngHeader } from './png';
+import { chunksOf, isPng, pngHeader } from './png';
+import { isSvg, svgFacts } from './svgSize';
+import { isTiff, tiffFacts } from './tiff';
+import { isWebp, webpFacts } from './webp';
 
 export interface PictureFacts {
-  readonly mime: 'image/png' | 'image/jpeg';
+  readonly mime: Mime;
   /** Stored size, before any orientation in the file is applied. */
   readonly widthPx: number;
   readonly heightPx: number;
@@ -10,19 +14,25 @@ export interface PictureFacts {
 
 /** Larger pictures are refused: no wrap needs them and no tablet opens them. */
 export const MOST_MEGAPIXELS = 100;
-export const MOST_BYTES = 60_000_000;
+export const MOST_BYTES = 120_000_000;
 
-const KNOWN_OTHERS: readonly {
-  readonly kind: string;
-  readonly test: (b: Uint8Array, head: string) => boolean;
+const KNOWN_OTHERS: readonly { readonly kind: string; readonly test: (head: string) => boolean }[] = [
+  { kind: 'a PDF', test: (h) => h.startsWith('%PDF') },
+  { kind: 'a GIF, often animated', test: (h) => h.startsWith('GIF8') },
+  { kind: 'a HEIC or AVIF picture', test: (h) => h.slice(4, 8) === 'ftyp' },
+  { kind: 'a layered drawing file', test: (h) => h.startsWith('8BPS') },
+  { kind: 'a ZIP file', test: (h) => h.startsWith('PK') },
+];
+
+const READERS: readonly {
+  readonly is: (b: Uint8Array) => boolean;
+  readonly facts: (b: Uint8Array, where: string) => Result<PictureFacts>;
 }[] = [
-  { kind: 'a PDF', test: (_, h) => h.startsWith('%PDF') },
-  { kind: 'a GIF', test: (_, h) => h.startsWith('GIF8') },
-  { kind: 'a WebP picture', test: (_, h) => h.startsWith('RIFF') && h.slice(8, 12) === 'WEBP' },
-  { kind: 'a TIFF picture', test: (_, h) => h.startsWith('II*') || h.startsWith('MM\0*') },
-  { kind: 'a HEIC picture', test: (_, h) => h.slice(4, 8) === 'ftyp' },
-  { kind: 'a ZIP file', test: (_, h) => h.startsWith('PK') },
-  { kind: 'an SVG drawing', test: (_, h) => /^\s*(<\?xml|<!--|<!doctype svg|<svg)/i.test(h) },
+  { is: isPng, facts: pngFacts },
+  { is: isJpeg, facts: jpegFacts },
+  { is: isWebp, facts: webpFacts },
+  { is: isTiff, facts: tiffFacts },
+  { is: isSvg, facts: svgFacts },
 ];
 
 /** Looks at the bytes, not the name: kind, size, whole or cut short. */
@@ -36,16 +46,17 @@ export function inspectPicture(bytes: Uint8Array, name: string): Result<PictureF
       `Save it under ${MOST_BYTES / 1e6} MB.`,
     );
   }
-  const head = String.fromCharCode(...bytes.subarray(0, 256));
-  const facts = isPng(bytes) ? pngFacts(bytes, where) : isJpeg(bytes) ? jpegFacts(bytes, where) : null;
-  if (facts === null) {
-    const other = KNOWN_OTHERS.find((o) => o.test(bytes, head));
+  const reader = READERS.find((r) => r.is(bytes));
+  if (!reader) {
+    const head = String.fromCharCode(...bytes.subarray(0, 256));
+    const other = KNOWN_OTHERS.find((o) => o.test(head));
     return fail(
       other ? `This is ${other.kind}.` : 'This is not a picture known here.',
       where,
-      'Save it as PNG or JPEG.',
+      'Save it as PNG, JPEG, WebP, TIFF or SVG.',
     );
   }
+  const facts = reader.facts(bytes, where);
   if (!facts.ok) return facts;
   const { widthPx, heightPx } = facts.value;
   if (widthPx === 0 || heightPx === 0) return fail('The picture has no size.', where, 'Save it again.');
@@ -63,10 +74,14 @@ export function inspectPicture(bytes: Uint8Array, name: string): Result<PictureF
 function pngFacts(bytes: Uint8Array, where: string): Result<PictureFacts> {
   const header = pngHeader(bytes);
   if (!header.ok) return fail(header.problem.what, where, header.problem.wayOut);
+  if (chunksOf(bytes).some((c) => c.type === 'acTL'))
+    return fail('This PNG is animated.', where, 'Save the one frame you want printed.');
   return ok({ mime: 'image/png', widthPx: header.value.widthPx, heightPx: header.value.heightPx });
 }
 
-const isJpeg = (b: Uint8Array): boolean => b[0] === 0xff && b[1] === 0xd8 && b[2] === 0xff;
+function isJpeg(b: Uint8Array): boolean {
+  return b[0] === 0xff && b[1] === 0xd8 && b[2] === 0xff;
+}
 
 /** Start-of-frame markers carry the size (ITU-T T.81, B.2.2); C4, C8 and CC are other things. */
 const isFrame = (marker: number): boolean =>

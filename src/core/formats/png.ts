@@ -87,20 +87,25 @@ export function makeChunk(type: string, data: Uint8Array): Uint8Array {
   return out;
 }
 
-/** The same PNG with a pHYs chunk saying its resolution; an old one is replaced. */
-export function withResolution(bytes: Uint8Array, ppi: number): Result<Uint8Array<ArrayBuffer>> {
-  const header = pngHeader(bytes);
-  if (!header.ok) return header;
+/** The chunk that says how many pixels there are to the metre. */
+export function physChunk(ppi: number): Uint8Array {
   const perMetre = Math.round((ppi * 1000) / MM_PER_INCH);
   const phys = new Uint8Array(9);
   view(phys).setUint32(0, perMetre);
   view(phys).setUint32(4, perMetre);
   phys[8] = 1;
+  return makeChunk('pHYs', phys);
+}
+
+/** The same PNG with a pHYs chunk saying its resolution; an old one is replaced. */
+export function withResolution(bytes: Uint8Array, ppi: number): Result<Uint8Array<ArrayBuffer>> {
+  const header = pngHeader(bytes);
+  if (!header.ok) return header;
   const parts: Uint8Array[] = [bytes.subarray(0, 8)];
   for (const chunk of chunksOf(bytes)) {
     if (chunk.type === 'pHYs') continue;
     parts.push(bytes.subarray(chunk.start, chunk.start + 12 + chunk.data.length));
-    if (chunk.type === 'IHDR') parts.push(makeChunk('pHYs', phys));
+    if (chunk.type === 'IHDR') parts.push(physChunk(ppi));
   }
   return ok(joinBytes(parts));
 }

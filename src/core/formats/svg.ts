@@ -3,7 +3,7 @@ import { contourPath, type Contour } from '../shapes/contour';
 import type { Line } from '../shapes/plane';
 import type { Face, Pattern } from '../wrap/pattern';
 
-const escapeXml = (text: string): string =>
+export const escapeXml = (text: string): string =>
   text.replace(
     /[&<>"']/g,
     (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c] ?? c,

@@ -115,7 +115,7 @@ test('files of version 1 open, and the job plans', () => {
   expect(whole.ok && shopSchema.safeParse(whole.value.shop).success).toBe(true);
 });
 
-test('files are written as version 2', () => {
+test('files are written as version 3', () => {
   const text = fileText(makeJobFile(jobs[0] as Job, shop, []));
-  expect(JSON.parse(text)).toMatchObject({ version: 2 });
+  expect(JSON.parse(text)).toMatchObject({ version: 3 });
 });

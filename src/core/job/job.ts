@@ -1,10 +1,11 @@
 import '../zodSetup';
 import * as z from 'zod/mini';
-import { colourSchema, daySchema, idSchema, mmSchema, nameSchema, noteSchema } from '../shop/common';
-import { HOLDS, MIRROR_BY, SCHOOLS } from '../shop/settings';
+import { daySchema, idSchema, mmSchema, nameSchema, noteSchema } from '../shop/common';
+import { MIRROR_BY } from '../shop/printer';
+import { HOLDS, SCHOOLS } from '../shop/settings';
 import { markSchema, PAPER_STATES, VERDICTS } from '../shop/records';
 import { heatSettingsSchema } from '../heat/settings';
-import { FONT_IDS } from '../art/fonts';
+import { artSchema, NO_ART } from './art';
 
 export const METHODS = [
   'soft tape',
@@ -43,41 +44,6 @@ export type Fold = (typeof FOLDS)[number];
 export const FACE_WAYS = ['together', 'one then the other', 'front only'] as const;
 export type FaceWay = (typeof FACE_WAYS)[number];
 
-export const pictureRefSchema = z.strictObject({
-  id: idSchema,
-  name: z.string().check(z.minLength(1), z.maxLength(120)),
-  mime: z.enum(['image/png', 'image/jpeg']),
-  /** Size as seen, after the file's own orientation has been applied. */
-  widthPx: z.int().check(z.gte(1), z.lte(40000)),
-  heightPx: z.int().check(z.gte(1), z.lte(40000)),
-  /** EXIF orientation, 1..8. */
-  orientation: z.int().check(z.gte(1), z.lte(8)),
-  /** Drawn by the application from a seed; null for a picture brought in. */
-  drawn: z.nullable(z.strictObject({ scene: z.enum(['star chart', 'comet', 'moon band']), seed: z.int() })),
-});
-export type PictureRef = z.infer<typeof pictureRefSchema>;
-
-/** Where the picture sits, relative to cover or fit, so it follows the wrap when that is measured again. */
-export const placementSchema = z.strictObject({
-  base: z.enum(['cover', 'fit']),
-  scale: z.number().check(z.gte(0.02), z.lte(50)),
-  dxMm: z.number().check(z.gte(-2000), z.lte(2000)),
-  dyMm: z.number().check(z.gte(-2000), z.lte(2000)),
-  turnDeg: z.number().check(z.gte(-360), z.lte(360)),
-});
-export type Placement = z.infer<typeof placementSchema>;
-
-/** Words set on the picture. x and y of the middle of the words, mm from the middle of the trimmed wrap. */
-export const wordsSchema = z.strictObject({
-  text: z.string().check(z.minLength(1), z.maxLength(60)),
-  font: z.enum(FONT_IDS),
-  capHeightMm: mmSchema(1, 120),
-  dxMm: z.number().check(z.gte(-1000), z.lte(1000)),
-  dyMm: z.number().check(z.gte(-1000), z.lte(1000)),
-  colour: colourSchema,
-});
-export type Words = z.infer<typeof wordsSchema>;
-
 export const lookDraftSchema = z.strictObject({
   marks: z.array(markSchema).check(z.maxLength(200)),
   paperState: z.nullable(z.enum(PAPER_STATES)),
@@ -85,6 +51,40 @@ export const lookDraftSchema = z.strictObject({
   good: z.nullable(z.int().check(z.gte(0), z.lte(100000))),
   spoiled: z.nullable(z.int().check(z.gte(0), z.lte(100000))),
   note: noteSchema,
+});
+
+/** How pieces are cut from the sheet: a knife follows any outline, a trimmer cuts from edge to edge. */
+export const CUTS = ['knife', 'trimmer'] as const;
+export type Cut = (typeof CUTS)[number];
+
+/** A join between two panels: the point of the pattern it runs through at every step down (or across), mm. */
+export const joinSchema = z.strictObject({
+  /** Says what art it was found for; another art needs another search. */
+  forArt: z.string().check(z.maxLength(80)),
+  index: z.int().check(z.gte(0), z.lte(40)),
+  offsMm: z.array(z.number().check(z.gte(-60), z.lte(60))).check(z.minLength(2), z.maxLength(400)),
+  /** 0..100: how far it shows, from the search. */
+  shows: z.number().check(z.gte(0), z.lte(100)),
+});
+export type Join = z.infer<typeof joinSchema>;
+
+export const sheetSchema = z.strictObject({
+  paperId: z.nullable(idSchema),
+  printerId: z.nullable(idSchema),
+  gapMm: mmSchema(0, 50),
+  mirrorBy: z.nullable(z.enum(MIRROR_BY)),
+  cut: z.enum(CUTS),
+  /** Pieces may lie any way round on the paper. */
+  turning: z.boolean(),
+  /** Other jobs laid on the same sheets. */
+  withJobs: z.array(idSchema).check(z.maxLength(8)),
+  panels: z.strictObject({
+    /** Whether a wrap too big for the printer is printed in panels; null leaves it to the product. */
+    way: z.nullable(z.enum(['whole', 'panels'])),
+    overlapMm: mmSchema(2, 40),
+    join: z.enum(['straight', 'hidden']),
+    joins: z.array(joinSchema).check(z.maxLength(40)),
+  }),
 });
 
 /**
@@ -137,23 +137,14 @@ export const jobSchema = z.strictObject({
     fold: z.enum(FOLDS),
     faces: z.enum(FACE_WAYS),
   }),
-  art: z.strictObject({
-    picture: z.nullable(pictureRefSchema),
-    placement: placementSchema,
-    words: z.nullable(wordsSchema),
-  }),
-  sheet: z.strictObject({
-    paperId: z.nullable(idSchema),
-    gapMm: mmSchema(0, 50),
-    mirrorBy: z.nullable(z.enum(MIRROR_BY)),
-  }),
+  art: artSchema,
+  sheet: sheetSchema,
   pressId: z.nullable(idSchema),
   heat: z.partial(heatSettingsSchema),
   look: lookDraftSchema,
 });
 export type Job = z.infer<typeof jobSchema>;
 
-export const START_PLACEMENT: Placement = { base: 'cover', scale: 1, dxMm: 0, dyMm: 0, turnDeg: 0 };
 export const EMPTY_LOOK: Job['look'] = {
   marks: [],
   paperState: null,
@@ -161,6 +152,17 @@ export const EMPTY_LOOK: Job['look'] = {
   good: null,
   spoiled: null,
   note: '',
+};
+
+export const NEW_SHEET: Job['sheet'] = {
+  paperId: null,
+  printerId: null,
+  gapMm: 4,
+  mirrorBy: null,
+  cut: 'knife',
+  turning: true,
+  withJobs: [],
+  panels: { way: null, overlapMm: 8, join: 'hidden', joins: [] },
 };
 
 /** A fresh job with nothing decided. */
@@ -197,8 +199,8 @@ export function newJob(id: string, name: string): Job {
       fold: 'left',
       faces: 'together',
     },
-    art: { picture: null, placement: START_PLACEMENT, words: null },
-    sheet: { paperId: null, gapMm: 4, mirrorBy: null },
+    art: NO_ART,
+    sheet: NEW_SHEET,
     pressId: null,
     heat: {},
     look: EMPTY_LOOK,

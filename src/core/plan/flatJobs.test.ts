@@ -119,7 +119,7 @@ describe('the sheet of two faces', () => {
     const { pattern, layout } = { pattern: p.wrap.pattern, layout: p.sheet.layout };
     if (!pattern || !layout) throw new Error('no sheet');
     const box = pattern.whole;
-    for (const spot of layout.spots)
+    for (const spot of layout.sheets.flatMap((x) => x.spots))
       for (const t of pattern.ticks)
         for (const q of [t.from, t.to]) {
           const inside = q.x > box.x && q.x < box.x + box.width && q.y > box.y && q.y < box.y + box.height;

@@ -1,3 +1,5 @@
+import { NO_ART, pictureLayer, wordsLayer, type Layer, type Placement, type WordsLayer } from '../job/art';
+import type { Paper } from '../shop/paper';
 import fc from 'fast-check';
 import { DRAWN_PICTURES } from '../art/drawn';
 import { demoShop } from '../demo/demoShop';
@@ -19,6 +21,19 @@ const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
 const said = (j: Job, s: Shop = shop) =>
   allFindings(plan(j, s)).map((f) => `${f.level} ${f.id} ${phraseText(f.text, METRIC)}`);
 const tape = (text: string): Reading => ({ id: 'x', text, bareUnit: 'mm', method: 'soft tape' });
+
+const A4 = shop.papers.find((p) => p.id === 'a4') as Paper;
+const only = (...layers: Layer[]): Job['art'] => ({ ...NO_ART, layers });
+/** The job with its picture placed otherwise. */
+const placed = (placement: Partial<Placement>): Job => ({
+  ...JOB,
+  art: {
+    ...JOB.art,
+    layers: JOB.art.layers.map((l) =>
+      l.kind === 'picture' ? { ...l, placement: { ...l.placement, ...placement } } : l,
+    ),
+  },
+});
 
 test('every figure explains itself, has a unit kind and names inputs that exist', () => {
   for (const j of jobs) {
@@ -127,10 +142,7 @@ describe('what stands in the way', () => {
     );
   });
   test('a picture slid off the bleed, and one meant to stand free', () => {
-    const art = (placement: Partial<Job['art']['placement']>): Job => ({
-      ...JOB,
-      art: { ...JOB.art, placement: { ...JOB.art.placement, ...placement } },
-    });
+    const art = (placement: Partial<Placement>): Job => placed(placement);
     expect(said(art({ dxMm: 2 })).join()).toMatch(/heed art\.bleed.*2 mm at the left end/);
     expect(said(art({ dxMm: 9 })).join()).toMatch(/heed art\.bare.*White will show: 6 mm at the left end/);
     expect(said(art({ base: 'fit', scale: 0.5 })).join()).toMatch(/note art\.bare/);
@@ -139,15 +151,18 @@ describe('what stands in the way', () => {
     const picture = DRAWN_PICTURES[0];
     if (!picture) throw new Error('none');
     expect(
-      said({ ...JOB, art: { ...JOB.art, picture: { ...picture, widthPx: 600, heightPx: 500 } } }).join(),
+      said({ ...JOB, art: only(pictureLayer('p', { ...picture, widthPx: 600, heightPx: 500 })) }).join(),
     ).toMatch(/art\.ppi Only \d+ ppi.*blocky/);
   });
   test('words past the edge, in the seam, with a missing letter', () => {
-    const words = (w: Partial<NonNullable<Job['art']['words']>>): Job => ({
+    const words = (w: Partial<WordsLayer>): Job => ({
       ...JOB,
       art: {
         ...JOB.art,
-        words: { text: 'Odalys', font: 'plain', capHeightMm: 10, dxMm: 0, dyMm: 0, colour: '#ffffff', ...w },
+        layers: [
+          ...JOB.art.layers.filter((l) => l.kind === 'picture'),
+          wordsLayer('w', 'Odalys', { font: 'plain', capHeightMm: 10, colour: '#ffffff', ...w }),
+        ],
       },
     });
     expect(said(words({ dyMm: -88 })).join()).toMatch(/art\.safe/);
@@ -156,15 +171,12 @@ describe('what stands in the way', () => {
     expect(said(words({})).join()).not.toMatch(/art\.(safe|seam|letters|front)/);
   });
   test('paper too small: the sheet that would hold it is named', () => {
-    const papers = [
-      { id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1, calibration: null },
-      ...shop.papers,
-    ];
+    const papers = [{ ...A4, id: 'a5', name: 'A5', widthMm: 148, heightMm: 210 }, ...shop.papers];
     expect(said({ ...JOB, sheet: { ...JOB.sheet, paperId: 'a5' } }, { ...shop, papers }).join()).toMatch(
-      /stop sheet\.fit.*does not fit on A5.*A4 holds it/,
+      /stop sheet\.fit.*does not fit on A5.*Letter holds it/,
     );
     expect(said(JOB, { ...shop, papers: [] }).join()).toMatch(
-      /stop sheet\.none.*No paper of this shop holds it/,
+      /stop sheet\.none.*No paper Desk printer takes holds it/,
     );
   });
   test('presses that cannot: too wide, too short, not all round', () => {
@@ -206,8 +218,8 @@ test('a hand-set temperature brings the equal-dose time as an estimate', () => {
 
 test('the wrap is sized for the paper it will be printed on', () => {
   const papers = [
-    { id: 'a5', name: 'A5', widthMm: 148, heightMm: 210, thicknessMm: 0.1, calibration: null },
-    { id: 'thick', name: 'Thick A3', widthMm: 297, heightMm: 420, thicknessMm: 0.3, calibration: null },
+    { ...A4, id: 'a5', name: 'A5', widthMm: 148, heightMm: 210 },
+    { ...A4, id: 'thick', name: 'Thick A3', widthMm: 297, heightMm: 420, thicknessMm: 0.3 },
   ];
   const p = plan(JOB, { ...shop, papers });
   expect(p.sheet.paper?.id).toBe('thick');
@@ -245,7 +257,7 @@ test('a plan comes out of anything a job can hold', () => {
           pressId: r.press,
           readings: { ...JOB.readings, girthTop: readings, girthFoot: readings, wall: readings },
           wrap: { ...JOB.wrap, school: r.school, amountMm: r.amount, topSetbackMm: r.setback },
-          art: { ...JOB.art, placement: { ...JOB.art.placement, turnDeg: r.turn } },
+          art: placed({ turnDeg: r.turn }).art,
           sheet: { ...JOB.sheet, paperId: r.paper },
         };
         const p = plan(any, shop);

@@ -1,7 +1,9 @@
 import { TERRACES, worstFirst, type Figure, type Finding, type Terrace } from '../figures/figure';
+import type { PictureLook } from '../art/lookInto';
 import type { Job } from '../job/job';
 import { scaleOf, type AxisScale } from '../sheet/calibration';
 import type { Paper } from '../shop/paper';
+import { printerOf } from '../shop/settings';
 import type { Shop } from '../shop/shop';
 import { planArt, type ArtSection } from './art';
 import { planBlank, type BlankSection } from './blank';
@@ -10,7 +12,7 @@ import { planLook, type LookSection } from './look';
 import { planMeasure, type MeasureSection } from './measure';
 import { planPress, type PressSection } from './press';
 import type { Section } from './section';
-import { planSheet, type SheetSection } from './sheet';
+import { planSheet, type SheetSection, type Together } from './sheet';
 import { planWrap, type WrapSection } from './wrap';
 
 /** Everything reckoned about a job, a section a terrace. Plain JSON; made afresh from the job and the shop, never stored. */
@@ -35,20 +37,69 @@ interface OnPaper {
   readonly scale: AxisScale;
 }
 
-function planWith(job: Job, shop: Shop, { asked, thicknessMm, scale }: OnPaper): Plan {
+/** What a plan may know beyond the job and the shop. */
+export interface Extra {
+  /** Pictures whose pixels have been looked into, by id. */
+  readonly looks?: Readonly<Record<string, PictureLook>>;
+  /** The other jobs this one names to share its sheets with. */
+  readonly together?: readonly Job[];
+}
+
+const NO_LOOKS: Readonly<Record<string, PictureLook>> = {};
+
+/** All terraces but the sheet. */
+function planPiece(job: Job, shop: Shop, { thicknessMm, scale }: OnPaper, looks = NO_LOOKS) {
   const blank = planBlank(job, shop);
   const measure = planMeasure(job, shop, blank.blank, thicknessMm);
   const wrap = planWrap(job, shop.settings, blank.blank, measure, thicknessMm, scale);
-  const art = planArt(job, wrap, blank.blank);
-  const sheet = planSheet(job, shop, blank.blank, wrap, art, asked);
   const heat = planHeat(job, shop, blank.blank, measure.girth?.value ?? null, wrap);
+  const art = planArt({
+    job,
+    wrap,
+    blank: blank.blank,
+    printer: printerOf(shop.settings, job.sheet.printerId),
+    heat: heat.chosen?.settings ?? null,
+    looks,
+  });
+  return { blank, measure, wrap, art, heat };
+}
+
+/** Mean ink of the lowest picture, percent; null where nobody has looked. */
+function inkOf(job: Job, looks: Readonly<Record<string, PictureLook>>): number | null {
+  const ground = job.art.layers.find((l) => l.kind === 'picture');
+  const look = ground?.kind === 'picture' ? looks[ground.picture.id] : undefined;
+  return look ? look.cells.reduce((s, c) => s + c.inkPct, 0) / look.cells.length : null;
+}
+
+function planWith(job: Job, shop: Shop, on: OnPaper, extra: Extra): Plan {
+  const looks = extra.looks ?? NO_LOOKS;
+  const { blank, measure, wrap, art, heat } = planPiece(job, shop, on, looks);
+  const together = (extra.together ?? [])
+    .filter((j) => job.sheet.withJobs.includes(j.id))
+    .map((other): Together => {
+      const o = planPiece(other, shop, on, looks);
+      return { job: other, wrap: o.wrap, art: o.art, blank: o.blank.blank };
+    });
+  const sheet = planSheet({
+    job,
+    shop,
+    blank: blank.blank,
+    wrap,
+    art,
+    paper: on.asked,
+    together,
+    inkPct: inkOf(job, looks),
+  });
   const press = planPress(job, shop, blank.blank, measure.girth?.value ?? null, heat);
   const look = planLook(job, shop, heat, press);
   return { blank, measure, wrap, art, sheet, heat, press, look };
 }
 
-/** The one function of the product: a job and the shop's things, to a plan. Pure; the same for screens, scripts and files. */
-export function plan(job: Job, shop: Shop): Plan {
+/**
+ * The one function of the product: a job and the shop's things, to a plan. Pure; the same for screens, scripts and files. `extra` is what
+ * screens know beside: without it a plan is complete but for the checks that need a picture's pixels and for shared sheets.
+ */
+export function plan(job: Job, shop: Shop, extra: Extra = {}): Plan {
   const asked = shop.papers.find((p) => p.id === job.sheet.paperId) ?? null;
   const guess = asked ?? shop.papers[0] ?? null;
   const first: OnPaper = {
@@ -56,7 +107,7 @@ export function plan(job: Job, shop: Shop): Plan {
     thicknessMm: guess?.thicknessMm ?? USUAL_PAPER_MM,
     scale: scaleOf(guess).across,
   };
-  const made = planWith(job, shop, first);
+  const made = planWith(job, shop, first, extra);
   const found = made.sheet.paper;
   if (!found) return made;
   // The paper found to fit may be thicker, or the wrap may lie along the feed: size it again for what it will be printed on.
@@ -68,7 +119,7 @@ export function plan(job: Job, shop: Shop): Plan {
   };
   return again.thicknessMm === first.thicknessMm && sameScale(again.scale, first.scale)
     ? made
-    : planWith(job, shop, again);
+    : planWith(job, shop, again, extra);
 }
 
 const sameScale = (a: AxisScale, b: AxisScale): boolean =>

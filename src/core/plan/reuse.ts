@@ -1,6 +1,6 @@
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
-import { plan, type Plan } from './plan';
+import { plan, type Extra, type Plan } from './plan';
 
 /** `after`, with every part that equals its counterpart in `before` taken from `before`: equal is then identical. */
 export function reuseEqual<T>(before: unknown, after: T): T {
@@ -23,10 +23,10 @@ export function reuseEqual<T>(before: unknown, after: T): T {
 }
 
 /** Plans one job again and again, keeping what did not change identical, so that screens redraw only what did. */
-export function createPlanner(): (job: Job, shop: Shop) => Plan {
+export function createPlanner(): (job: Job, shop: Shop, extra?: Extra) => Plan {
   let last: Plan | null = null;
-  return (job, shop) => {
-    const next = reuseEqual(last, plan(job, shop));
+  return (job, shop, extra) => {
+    const next = reuseEqual(last, plan(job, shop, extra));
     last = next;
     return next;
   };

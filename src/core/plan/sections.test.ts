@@ -1,3 +1,4 @@
+import { NO_ART, pictureLayer } from '../job/art';
 import { DRAWN_PICTURES } from '../art/drawn';
 import { demoShop } from '../demo/demoShop';
 import type { Finding } from '../figures/figure';
@@ -174,7 +175,10 @@ describe('art and sheet', () => {
     const [picture] = DRAWN_PICTURES;
     if (!picture) throw new Error('none');
     const p = plan(
-      { ...JOB, art: { ...JOB.art, picture: { ...picture, widthPx: 2400, heightPx: 1960 } } },
+      {
+        ...JOB,
+        art: { ...NO_ART, layers: [pictureLayer('p', { ...picture, widthPx: 2400, heightPx: 1960 })] },
+      },
       shop,
     );
     const widthMm = figureById(p, 'art.size')?.quantity.value;
@@ -183,13 +187,9 @@ describe('art and sheet', () => {
   });
 
   test('no picture is enough where there are words', () => {
-    const words = JOB.art.words;
-    expect(findingIds(plan({ ...JOB, art: { ...JOB.art, picture: null, words } }, shop))).not.toContain(
-      'art.none',
-    );
-    expect(findingIds(plan({ ...JOB, art: { ...JOB.art, picture: null, words: null } }, shop))).toContain(
-      'art.none',
-    );
+    const words = JOB.art.layers.filter((l) => l.kind === 'words');
+    expect(findingIds(plan({ ...JOB, art: { ...NO_ART, layers: words } }, shop))).not.toContain('art.none');
+    expect(findingIds(plan({ ...JOB, art: NO_ART }, shop))).toContain('art.none');
   });
 
   test('copies gang up where there is room, and sheets are counted', () => {
@@ -203,8 +203,8 @@ describe('art and sheet', () => {
     const { layout, pages } = plan(job, shop).sheet;
     if (!layout) throw new Error('no layout');
     expect(layout.perSheet).toBeGreaterThanOrEqual(4);
-    expect(layout.sheets).toBe(Math.ceil(7 / layout.perSheet));
-    expect(pages.reduce((n, p) => n + p.copies, 0)).toBe(layout.sheets);
+    expect(layout.sheetCount).toBe(Math.ceil(7 / layout.perSheet));
+    expect(pages.reduce((n, p) => n + p.copies, 0)).toBe(layout.sheetCount);
     const words = pages.flatMap((p) => p.items.filter((i) => i.kind === 'words'));
     expect(words).toHaveLength(layout.perSheet + (layout.onLast === layout.perSheet ? 0 : layout.onLast));
   });
@@ -212,7 +212,10 @@ describe('art and sheet', () => {
   test('who mirrors: the job over the shop', () => {
     const driver: Shop = {
       ...shop,
-      settings: { ...shop.settings, printer: { ...shop.settings.printer, mirrorBy: 'driver' } },
+      settings: {
+        ...shop.settings,
+        printers: shop.settings.printers.map((p) => ({ ...p, mirrorBy: 'driver' as const })),
+      },
     };
     expect(plan(JOB, driver).sheet.mirrorBy).toBe('driver');
     expect(plan({ ...JOB, sheet: { ...JOB.sheet, mirrorBy: 'app' } }, driver).sheet.mirrorBy).toBe('app');

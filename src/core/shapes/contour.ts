@@ -62,8 +62,21 @@ function piecesOf(edge: Edge, toleranceMm: number): number {
   return Math.max(1, Math.ceil(theta / (2 * Math.acos(Math.max(0.5, 1 - toleranceMm / r)))));
 }
 
+/** Contours do not change, so what has been flattened once is kept for as long as its contour lives. */
+const flattened = new WeakMap<Contour, Map<number, readonly Point[]>>();
+
 /** The corners of a polygon that lies within `toleranceMm` of the contour. Corners of the contour are kept exactly. */
 export function flatten(c: Contour, toleranceMm = 0.01): readonly Point[] {
+  const known = flattened.get(c) ?? new Map<number, readonly Point[]>();
+  const found = known.get(toleranceMm);
+  if (found) return found;
+  const made = flattenNow(c, toleranceMm);
+  known.set(toleranceMm, made);
+  flattened.set(c, known);
+  return made;
+}
+
+function flattenNow(c: Contour, toleranceMm: number): readonly Point[] {
   return edges(c).flatMap((edge): Point[] => {
     const n = piecesOf(edge, toleranceMm);
     return Array.from({ length: n }, (_, i) => (i === 0 ? { x: edge.a.x, y: edge.a.y } : along(edge, i / n)));

@@ -42,3 +42,5 @@ export const seenArcMm = (circumferenceMm: number, halfAngleDeg: number): number
 /** A round blank shows comfortably to 60° either side of the middle; past 72° it is lost. */
 export const SEEN_WELL_DEG = 60;
 export const SEEN_AT_ALL_DEG = 72;
+
+export const clamp = (v: number, least: number, most: number): number => Math.min(most, Math.max(least, v));

@@ -41,7 +41,7 @@ test('sheets are made good: what is drawn times what the printer does is true', 
   const { layout, pages } = plan({ ...JOB, pieces: 1 }, withPaper(paper)).sheet;
   const trim = plan({ ...JOB, pieces: 1 }, withPaper(paper)).wrap.pattern?.trim;
   if (!layout || !trim) throw new Error('no sheet');
-  const [spot] = layout.spots;
+  const spot = layout.sheets[0]?.spots[0];
   if (!spot) throw new Error('no spot');
   const printed = (x: number, y: number) => {
     const p = apply(spot.matrix, { x, y });
@@ -54,7 +54,7 @@ test('sheets are made good: what is drawn times what the printer does is true', 
   expect(Math.hypot(c.x - a.x, c.y - a.y)).toBeCloseTo(trim.height, 9);
   // The ruler on the sheet is made good with it, so it measures what it says.
   const bars = (pages[0]?.items ?? []).filter((i) => i.kind === 'bar');
-  const upright = layout.strip.upright;
+  const upright = layout.sheets[0]?.strip.upright;
   const k = upright ? 248 / 250 : 383 / 380;
   const length = bars.reduce(
     (sum, i) => sum + (i.kind === 'bar' ? i.rect.width * Math.hypot(i.matrix[0], i.matrix[1]) * k : 0),

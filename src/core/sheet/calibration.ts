@@ -44,11 +44,15 @@ export function scaleOf(paper: Paper | null): SheetScale {
     : { across: UNKNOWN, along: UNKNOWN, known: false };
 }
 
+/** Longer than any shop's steel rule need be. */
+const LONGEST_BAR_MM = 600;
+
 /** The bars the calibration page carries on a paper: as long as round numbers allow inside its margins, mm. */
 export function barsFor(
   paper: Paper,
   marginMm: number,
 ): { readonly acrossMm: number; readonly alongMm: number } {
-  const room = (sideMm: number) => Math.max(20, Math.floor((sideMm - 2 * marginMm - 30) / 10) * 10);
+  const room = (sideMm: number) =>
+    Math.min(LONGEST_BAR_MM, Math.max(20, Math.floor((sideMm - 2 * marginMm - 30) / 10) * 10));
   return { acrossMm: room(paper.widthMm), alongMm: room(paper.heightMm) };
 }

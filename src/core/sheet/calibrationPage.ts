@@ -33,7 +33,8 @@ function bar(lengthMm: number, matrix: Affine, text: string): PageItem[] {
  */
 export function calibrationPage(paper: Paper, marginMm: number): Page {
   const { acrossMm, alongMm } = barsFor(paper, marginMm);
-  const { widthMm: w, heightMm: h } = paper;
+  const w = paper.widthMm;
+  const h = paper.kind === 'roll' ? Math.min(paper.heightMm, alongMm + 60) : paper.heightMm;
   const left = (w - acrossMm) / 2;
   const top = (h - alongMm) / 2;
   const upright = w / 2;

@@ -1,17 +1,37 @@
 import { fail, ok, type Result } from '../result';
-import { compose, mirrorX, rotate, scale, translate, type Affine } from '../art/affine';
-import { contourArea } from '../shapes/contour';
-import { inset, type Rect } from '../shapes/plane';
+import { compose, type Affine } from '../art/affine';
+import type { Cut } from '../job/job';
+import type { Line, Rect } from '../shapes/plane';
+import { ringArea, ringLength, type Ring } from '../shapes/ring';
 import type { Paper } from '../shop/paper';
-import type { Pattern } from '../wrap/pattern';
-import { scaleOf } from './calibration';
+import type { Printer } from '../shop/printer';
+import { gridNest, trimmerNest } from './grid';
+import { madeGood, spotMatrix } from './spot';
+import { nest, QUICK } from './nest/nest';
+import { nestShape, usedHeight, type Laid, type NestArea, type NestShape, type Turn } from './nest/shape';
 
 /** Room round every bleed for ticks and the rim mark, mm. */
 export const TICK_ROOM_MM = 3;
 /** Strip for the ruler bar and the label, mm. */
 export const STRIP_MM = 9;
 
+/** Pieces of one printed outline: a whole wrap, or one panel of it. */
+export interface Part {
+  /** Printed outline and its box, pattern mm. */
+  readonly outline: Ring;
+  readonly box: Rect;
+  /** What of it becomes wrap, mm². */
+  readonly trimMm2: number;
+  readonly pieces: number;
+  /** All pieces carry the same art. */
+  readonly alike: boolean;
+}
+
 export interface Spot {
+  readonly part: number;
+  /** Which piece of its part, from 0. On sheets printed more than once, which of that sheet. */
+  readonly piece: number;
+  readonly turn: Turn;
   /** Printed box on the page, mm. */
   readonly box: Rect;
   /** Pattern mm to page mm, mirrored when the application mirrors. */
@@ -20,158 +40,359 @@ export interface Spot {
   readonly plain: Affine;
 }
 
+export interface LaidSheet {
+  readonly spots: readonly Spot[];
+  /** How many of this sheet to print. */
+  readonly copies: number;
+  readonly heightMm: number;
+  readonly strip: { readonly rect: Rect; readonly upright: boolean };
+  /** For a trimmer: cuts from edge to edge in their order, page mm. Empty for a knife. */
+  readonly cuts: readonly Line[];
+}
+
 export interface SheetLayout {
   readonly paper: Paper;
-  readonly turned: boolean;
-  readonly spots: readonly Spot[];
-  readonly strip: { readonly rect: Rect; readonly upright: boolean };
+  readonly sheets: readonly LaidSheet[];
+  /** Sheets to print, copies counted. */
+  readonly sheetCount: number;
+  readonly pieceCount: number;
+  /** Most pieces on one sheet, and pieces on the last. */
   readonly perSheet: number;
-  readonly sheets: number;
-  /** Pieces on the last sheet. */
   readonly onLast: number;
+  /** Whether the first piece lies on its side. */
+  readonly turned: boolean;
   /** Share of the paper that becomes wrap, 0..1. */
   readonly used: number;
+  /** Fewest sheets (metres of roll) the printed area alone could do with, and what this layout takes. */
+  readonly bound: { readonly least: number; readonly taken: number };
+  /** Largest whole rectangle left over on the last sheet, mm. */
+  readonly offcut: { readonly widthMm: number; readonly heightMm: number };
 }
 
 export interface LayoutInput {
-  readonly pattern: Pattern;
+  readonly parts: readonly Part[];
   readonly paper: Paper;
-  readonly marginMm: number;
+  readonly marginsMm: Printer['marginsMm'];
   readonly gapMm: number;
-  readonly pieces: number;
   readonly mirror: boolean;
-}
-
-interface Try {
-  readonly turned: boolean;
-  readonly stripAtFoot: boolean;
-  readonly cols: number;
-  readonly rows: number;
-  readonly area: Rect;
-}
-
-const fitCount = (room: number, size: number, gap: number): number =>
-  Math.max(0, Math.floor((room - 2 * TICK_ROOM_MM + gap + 1e-9) / (size + gap)));
-
-function tryLayout(input: LayoutInput, turned: boolean, stripAtFoot: boolean): Try {
-  const printable = inset(
-    { x: 0, y: 0, width: input.paper.widthMm, height: input.paper.heightMm },
-    input.marginMm,
-  );
-  const area: Rect = stripAtFoot
-    ? { ...printable, height: Math.max(0, printable.height - STRIP_MM) }
-    : { ...printable, width: Math.max(0, printable.width - STRIP_MM) };
-  const { whole } = input.pattern;
-  const [w, h] = turned ? [whole.height, whole.width] : [whole.width, whole.height];
-  const gap = spacing(input.gapMm);
-  return {
-    turned,
-    stripAtFoot,
-    area,
-    cols: fitCount(area.width, w, gap),
-    rows: fitCount(area.height, h, gap),
-  };
+  readonly cut: Cut;
+  readonly turning: boolean;
 }
 
 /** Neighbours stand at least the tick room apart, so no tick ever enters another piece. */
-const spacing = (gapMm: number): number => Math.max(gapMm, TICK_ROOM_MM);
+export const spacing = (gapMm: number): number => Math.max(gapMm, TICK_ROOM_MM);
+
+/** Where pieces may lie on a page of a height, and the strip beside them. */
+interface Room {
+  readonly area: Rect;
+  readonly upright: boolean;
+}
+
+function roomOf(input: LayoutInput, stripAtFoot: boolean): Room {
+  const { top, right, bottom, left } = input.marginsMm;
+  const { widthMm, heightMm } = input.paper;
+  const width = widthMm - left - right - (stripAtFoot ? 0 : STRIP_MM) - 2 * TICK_ROOM_MM;
+  const height = heightMm - top - bottom - (stripAtFoot ? STRIP_MM : 0) - 2 * TICK_ROOM_MM;
+  return {
+    upright: stripAtFoot,
+    area: {
+      x: left + TICK_ROOM_MM,
+      y: top + TICK_ROOM_MM,
+      width: Math.max(0, width),
+      height: Math.max(0, height),
+    },
+  };
+}
+
+const nestArea = ({ area }: Room, input: LayoutInput): NestArea => ({
+  widthMm: area.width,
+  heightMm: area.height,
+  gapMm: spacing(input.gapMm),
+  turning: input.turning,
+});
+
+const flipX = (ring: Ring, box: Rect): Ring => ring.map((p) => ({ x: 2 * box.x + box.width - p.x, y: p.y }));
+
+const shapeOf = (p: Part, mirror: boolean, count: number): NestShape =>
+  nestShape(mirror ? flipX(p.outline, p.box) : p.outline, count);
+
+/** Pieces on one sheet before it is drawn: in the area's own mm. */
+interface Filled {
+  readonly laid: readonly Laid[];
+  readonly cuts: readonly Line[];
+  readonly copies: number;
+  /** Number of the first piece of each part on this sheet. */
+  readonly first: readonly number[];
+}
+
+interface Try {
+  readonly room: Room;
+  readonly sheets: readonly Filled[];
+  readonly left: number;
+}
+
+/** Sheets of a nest, alike ones told once. */
+function fillAll(input: LayoutInput, room: Room): Try {
+  const shapes = input.parts.map((p) => shapeOf(p, input.mirror, p.pieces));
+  const area = nestArea(room, input);
+  const made =
+    input.cut === 'trimmer' ? trimmerNest(shapes, area) : { ...nest(shapes, area, QUICK), cuts: [] };
+  const first = input.parts.map(() => 0);
+  const sheets = made.sheets.map((laid, i): Filled => {
+    const at = [...first];
+    for (const l of laid) first[l.shape] = (first[l.shape] ?? 0) + 1;
+    return { laid, cuts: made.cuts[i] ?? [], copies: 1, first: at };
+  });
+  return { room, sheets, left: made.left };
+}
+
+/** Where rows and columns already hold this many, a freer layout gains little and takes long. */
+const MANY = 40;
+
+/**
+ * Most pieces an area can hold at all: each takes its own area and half the gap all round, out of the area grown by as much. Pieces no
+ * closer than the gap cannot overlap when grown by half of it.
+ */
+function mostBy(s: NestShape, area: NestArea): number {
+  const gap = area.gapMm;
+  const grown = Math.abs(ringArea(s.outline)) + (gap / 2) * ringLength(s.outline);
+  return Math.max(1, Math.floor(((area.widthMm + gap) * (area.heightMm + gap)) / Math.max(1, grown)));
+}
+
+const KEPT = 24;
+const nested = new Map<string, readonly Laid[]>();
+
+/** A free layout of one sheet. Remembered: the same pieces are laid again at every keystroke elsewhere. */
+function freeNest(s: NestShape, area: NestArea): readonly Laid[] {
+  const key = JSON.stringify([s.count, area, s.outline]);
+  const known = nested.get(key);
+  if (known) return known;
+  const laid = nest([s], area, QUICK).sheets[0] ?? [];
+  nested.set(key, laid);
+  const [oldest] = nested.keys();
+  if (nested.size > KEPT && oldest !== undefined) nested.delete(oldest);
+  return laid;
+}
+
+/** Copies of one part: one full sheet again and again, and a last one. */
+function fillAlike(input: LayoutInput, room: Room, part: Part): Try {
+  const area = nestArea(room, input);
+  const shape = shapeOf(part, input.mirror, part.pieces);
+  const most = mostBy(shape, area);
+  const fillOne = (n: number): { readonly laid: readonly Laid[]; readonly cuts: readonly Line[] } => {
+    const grid = gridNest({ ...shape, count: n }, area);
+    const enough = grid.laid.length >= Math.min(n, most) || grid.laid.length > MANY;
+    if (input.cut === 'trimmer' || enough) return grid;
+    const free = freeNest({ ...shape, count: Math.min(n, most) }, area);
+    return free.length > grid.laid.length ? { laid: free, cuts: [] } : { laid: grid.laid, cuts: [] };
+  };
+  const full = fillOne(part.pieces);
+  const per = full.laid.length;
+  if (per === 0) return { room, sheets: [], left: part.pieces };
+  const whole = Math.floor(part.pieces / per);
+  const rest = part.pieces - whole * per;
+  const cutsOf = (f: { readonly cuts: readonly Line[] }) => (input.cut === 'trimmer' ? f.cuts : []);
+  const sheet = (f: typeof full, copies: number, start: number): Filled => ({
+    laid: f.laid,
+    cuts: cutsOf(f),
+    copies,
+    first: [start],
+  });
+  const last = rest > 0 ? [sheet(fillOne(rest), 1, whole * per)] : [];
+  const fulls = part.alike
+    ? whole > 0
+      ? [sheet(full, whole, 0)]
+      : []
+    : Array.from({ length: whole }, (_, i) => sheet(full, 1, i * per));
+  return { room, sheets: [...fulls, ...last], left: 0 };
+}
+
+/** More pieces than this are not mixed on sheets: each kind gets its own. */
+const MOST_MIXED = 200;
+
+/** Each part on sheets of its own. */
+function fillApart(input: LayoutInput, room: Room): Try {
+  const tries = input.parts.map((p) => fillAlike(input, room, p));
+  const sheets = tries.flatMap((t, part) =>
+    t.sheets.map((f): Filled => ({
+      ...f,
+      laid: f.laid.map((l) => ({ ...l, shape: part })),
+      first: input.parts.map((_, i) => (i === part ? (f.first[0] ?? 0) : 0)),
+    })),
+  );
+  return { room, sheets, left: tries.reduce((n, t) => n + t.left, 0) };
+}
+
+/** Several parts together where there are few enough to try, apart where that is no worse. */
+function fillMany(input: LayoutInput, room: Room): Try {
+  const apart = fillApart(input, room);
+  if (input.parts.reduce((n, p) => n + p.pieces, 0) > MOST_MIXED) return apart;
+  const mixed = fillAll(input, room);
+  return mixed.left === 0 && copiesOf(mixed) < copiesOf(apart) ? mixed : apart;
+}
+
+const copiesOf = (t: Try): number => t.sheets.reduce((n, s) => n + s.copies, 0);
 
 function bestTry(input: LayoutInput): Try | null {
-  const tries = [
-    tryLayout(input, false, true),
-    tryLayout(input, false, false),
-    tryLayout(input, true, true),
-    tryLayout(input, true, false),
-  ];
-  const worth = (t: Try) => Math.min(input.pieces, t.cols * t.rows);
-  const best = tries.reduce((a, b) => (worth(b) > worth(a) ? b : a));
-  return worth(best) > 0 ? best : null;
+  const [only] = input.parts;
+  const tries = [roomOf(input, true), roomOf(input, false)].map((room) =>
+    input.parts.length === 1 && only ? fillAlike(input, room, only) : fillMany(input, room),
+  );
+  const fitting = tries.filter((t) => t.left === 0 && t.sheets.length > 0);
+  return fitting.reduce<Try | null>((a, b) => (a && copiesOf(a) <= copiesOf(b) ? a : b), null);
 }
 
-/** Pattern mm to page mm for a piece whose printed box starts at (x, y). */
-export function spotMatrix(pattern: Pattern, x: number, y: number, turned: boolean, mirror: boolean): Affine {
-  const { whole } = pattern;
-  const place = turned
-    ? compose(translate(x + whole.height, y), rotate(90), translate(-whole.x, -whole.y))
-    : translate(x - whole.x, y - whole.y);
-  return mirror ? compose(place, mirrorX(whole.x + whole.width / 2)) : place;
+/** In lines as one reads, a line being pieces whose tops lie close. */
+function readingOrder(laid: readonly Laid[]): readonly Laid[] {
+  const lines: Laid[][] = [];
+  for (const l of [...laid].sort((a, b) => a.y - b.y)) {
+    const line = lines[lines.length - 1];
+    const head = line?.[0];
+    if (line && head && l.y - head.y < head.height / 3) line.push(l);
+    else lines.push([l]);
+  }
+  return lines.flatMap((line) => [...line].sort((a, b) => a.x - b.x));
 }
 
-/** Undoes what the printer is known to do to lengths on this paper, about the middle of the page. */
-export function madeGood(paper: Paper): Affine {
-  const { across, along } = scaleOf(paper);
-  const [cx, cy] = [paper.widthMm / 2, paper.heightMm / 2];
-  return compose(translate(cx, cy), scale(1 / across.scale, 1 / along.scale), translate(-cx, -cy));
-}
-
-function spotsOf(input: LayoutInput, t: Try): readonly Spot[] {
-  const { whole } = input.pattern;
-  const [w, h] = t.turned ? [whole.height, whole.width] : [whole.width, whole.height];
-  const gap = spacing(input.gapMm);
-  const fit = madeGood(input.paper);
-  const n = Math.min(input.pieces, t.cols * t.rows);
-  const rows = Math.ceil(n / t.cols);
-  const cols = Math.min(n, t.cols);
-  const left = t.area.x + (t.area.width - cols * w - (cols - 1) * gap) / 2;
-  const top = t.area.y + (t.area.height - rows * h - (rows - 1) * gap) / 2;
-  return Array.from({ length: n }, (_, i) => {
-    const x = left + (i % t.cols) * (w + gap);
-    const y = top + Math.floor(i / t.cols) * (h + gap);
+function drawn(input: LayoutInput, room: Room, f: Filled): LaidSheet {
+  const { area, upright } = room;
+  const roll = input.paper.kind === 'roll';
+  const usedWidth = Math.max(0, ...f.laid.map((l) => l.x + l.width));
+  const used = usedHeight(f.laid);
+  const heightMm = roll ? input.paper.heightMm - area.height + used : input.paper.heightMm;
+  const left = area.x + (area.width - usedWidth) / 2;
+  const top = area.y + (roll ? 0 : (area.height - used) / 2);
+  const fit = madeGood(input.paper, heightMm);
+  const number = [...f.first];
+  const spots = readingOrder(f.laid).map((l): Spot => {
+    const { box } = input.parts[l.shape] as Part;
+    const piece = number[l.shape] ?? 0;
+    number[l.shape] = piece + 1;
+    const [x, y] = [left + l.x, top + l.y];
     return {
-      box: { x, y, width: w, height: h },
-      matrix: compose(fit, spotMatrix(input.pattern, x, y, t.turned, input.mirror)),
-      plain: compose(fit, spotMatrix(input.pattern, x, y, t.turned, false)),
+      part: l.shape,
+      piece,
+      turn: l.turn,
+      box: { x, y, width: l.width, height: l.height },
+      matrix: compose(fit, spotMatrix(box, x, y, l.turn, input.mirror)),
+      plain: compose(fit, spotMatrix(box, x, y, l.turn, false)),
     };
   });
+  const stripRect: Rect = upright
+    ? {
+        x: area.x - TICK_ROOM_MM,
+        y: heightMm - input.marginsMm.bottom - STRIP_MM,
+        width: area.width + 2 * TICK_ROOM_MM,
+        height: STRIP_MM,
+      }
+    : {
+        x: area.x + area.width + TICK_ROOM_MM,
+        y: area.y - TICK_ROOM_MM,
+        width: STRIP_MM,
+        height: heightMm - input.marginsMm.top - input.marginsMm.bottom,
+      };
+  const onPage = (p: { x: number; y: number }) => ({ x: p.x + left, y: p.y + top });
+  return {
+    spots,
+    copies: f.copies,
+    heightMm,
+    strip: { rect: stripRect, upright },
+    cuts: f.cuts.map((c) => ({ from: onPage(c.from), to: onPage(c.to) })),
+  };
+}
+
+function offcutOf(room: Room, f: Filled): SheetLayout['offcut'] {
+  const right = room.area.width - Math.max(0, ...f.laid.map((l) => l.x + l.width));
+  const down = room.area.height - usedHeight(f.laid);
+  const [beside, below] = [right * room.area.height, down * room.area.width];
+  return beside > below
+    ? { widthMm: right, heightMm: room.area.height }
+    : { widthMm: room.area.width, heightMm: down };
+}
+
+function summed(input: LayoutInput, { room, sheets: filled }: Try): SheetLayout {
+  const sheets = filled.map((f) => drawn(input, room, f));
+  const sheetCount = sheets.reduce((n, s) => n + s.copies, 0);
+  const roll = input.paper.kind === 'roll';
+  const paperMm2 = sheets.reduce((a, s) => a + s.copies * s.heightMm * input.paper.widthMm, 0);
+  const trimMm2 = input.parts.reduce((a, p) => a + p.pieces * p.trimMm2, 0);
+  const printMm2 = input.parts.reduce((a, p) => a + p.pieces * Math.abs(ringArea(p.outline)), 0);
+  const least = roll
+    ? printMm2 / room.area.width / 1000
+    : Math.ceil(printMm2 / (room.area.width * room.area.height) - 1e-9);
+  const taken = roll ? filled.reduce((n, f) => n + f.copies * usedHeight(f.laid), 0) / 1000 : sheetCount;
+  const last = filled[filled.length - 1];
+  return {
+    paper: input.paper,
+    sheets,
+    sheetCount,
+    pieceCount: input.parts.reduce((n, p) => n + p.pieces, 0),
+    perSheet: Math.max(...sheets.map((s) => s.spots.length)),
+    onLast: sheets[sheets.length - 1]?.spots.length ?? 0,
+    turned: (sheets[0]?.spots[0]?.turn ?? 0) % 180 !== 0,
+    used: paperMm2 > 0 ? trimMm2 / paperMm2 : 0,
+    bound: { least, taken },
+    offcut: last ? offcutOf(room, last) : { widthMm: 0, heightMm: 0 },
+  };
 }
 
 /** Size a sheet must have for one piece, ticks, strip and margins, mm, the smaller way round. */
 export function needMm(
-  pattern: Pattern,
-  marginMm: number,
+  box: Rect,
+  { top, right, bottom, left }: Printer['marginsMm'],
 ): { readonly shortMm: number; readonly longMm: number } {
-  const around = 2 * (TICK_ROOM_MM + marginMm);
-  const a = pattern.whole.width + around;
-  const b = pattern.whole.height + around;
+  const a = box.width + 2 * TICK_ROOM_MM + left + right;
+  const b = box.height + 2 * TICK_ROOM_MM + top + bottom;
   const [short, long] = a <= b ? [a, b] : [b, a];
   return { shortMm: short, longMm: long + STRIP_MM };
 }
 
-/** Lays copies on sheets: most to a sheet, upright before turned, strip at the foot before the side. */
+const marginsLeaveNothing = ({ marginsMm: m, paper }: Pick<LayoutInput, 'marginsMm' | 'paper'>): boolean =>
+  m.left + m.right >= paper.widthMm || m.top + m.bottom >= paper.heightMm;
+
+/** Lays pieces on sheets: fewest sheets; rows and columns where a freer layout saves none. */
 export function layoutSheet(input: LayoutInput): Result<SheetLayout> {
-  if (2 * input.marginMm >= Math.min(input.paper.widthMm, input.paper.heightMm)) {
+  if (marginsLeaveNothing(input))
     return fail(
-      `The printer’s ${input.marginMm} mm margins leave nothing of ${input.paper.name}.`,
+      `The printer’s margins leave nothing of ${input.paper.name}.`,
       'Sheet',
-      'Set the margin in Settings, or choose a larger paper.',
+      'Set the margins under Printers, or choose a larger paper.',
     );
-  }
   const best = bestTry(input);
-  if (!best) return fail(`The wrap does not fit on ${input.paper.name}.`, 'Sheet', 'Choose a larger paper.');
-  const spots = spotsOf(input, best);
-  const perSheet = spots.length;
-  const sheets = Math.ceil(input.pieces / perSheet);
-  const faceArea = input.pattern.faces.reduce((sum, f) => sum + Math.abs(contourArea(f.trim)), 0);
-  const strip: Rect = best.stripAtFoot
-    ? { x: best.area.x, y: best.area.y + best.area.height, width: best.area.width, height: STRIP_MM }
-    : { x: best.area.x + best.area.width, y: best.area.y, width: STRIP_MM, height: best.area.height };
-  return ok({
-    paper: input.paper,
-    turned: best.turned,
-    spots,
-    strip: { rect: strip, upright: best.stripAtFoot },
-    perSheet,
-    sheets,
-    onLast: input.pieces - (sheets - 1) * perSheet,
-    used: (perSheet * faceArea) / (input.paper.widthMm * input.paper.heightMm),
+  if (!best) {
+    const what = input.parts.length > 1 ? 'Not every piece fits' : 'The wrap does not fit';
+    return fail(`${what} on ${input.paper.name}.`, 'Sheet', 'Choose a larger paper.');
+  }
+  return ok(summed(input, best));
+}
+
+/** Whether one piece of a box fits on a paper either way up. */
+export function fitsOn(box: Rect, input: Pick<LayoutInput, 'paper' | 'marginsMm' | 'turning'>): boolean {
+  if (marginsLeaveNothing(input)) return false;
+  const EPS = 1e-9;
+  return [true, false].some((foot) => {
+    const { area } = roomOf({ ...input, parts: [], gapMm: 0, mirror: false, cut: 'knife' }, foot);
+    const upright = box.width <= area.width + EPS && box.height <= area.height + EPS;
+    const turned = box.height <= area.width + EPS && box.width <= area.height + EPS;
+    return upright || turned;
   });
 }
 
-/** The smallest paper of the shop that would hold one piece; null when none does. */
-export function smallestThatFits(input: Omit<LayoutInput, 'paper'>, papers: readonly Paper[]): Paper | null {
-  const fitting = papers.filter((paper) => layoutSheet({ ...input, paper }).ok);
+/** The smallest paper of the shop that would hold every part; null when none does. */
+export function smallestThatFits(
+  boxes: readonly Rect[],
+  input: Pick<LayoutInput, 'marginsMm' | 'turning'>,
+  papers: readonly Paper[],
+): Paper | null {
+  const fitting = papers.filter((paper) => boxes.every((b) => fitsOn(b, { ...input, paper })));
   return fitting.reduce<Paper | null>(
     (best, p) => (best && best.widthMm * best.heightMm <= p.widthMm * p.heightMm ? best : p),
     null,
   );
+}
+
+/** Room for pieces on a paper, the larger of strip at the foot or at the side, mm. */
+export function roomMm(input: Pick<LayoutInput, 'paper' | 'marginsMm'>): readonly Rect[] {
+  const whole = { ...input, parts: [], gapMm: 0, mirror: false, cut: 'knife' as const, turning: true };
+  return [roomOf(whole, true).area, roomOf(whole, false).area];
 }

@@ -1,15 +1,17 @@
-import { apply } from '../art/affine';
+import { apply, compose } from '../art/affine';
 import { setWords } from '../art/words';
-import type { Words } from '../job/job';
+import { layWords } from '../art/lay';
+import { wordsLayer } from '../job/art';
 import type { School } from '../shop/settings';
 import type { Pattern } from '../wrap/pattern';
 import { sizeRoundWrap } from '../wrap/roundWrap';
 import { wrapInput } from '../wrap/testWraps';
-import { layoutSheet, STRIP_MM, type LayoutInput, type SheetLayout } from './layout';
+import { layoutSheet, STRIP_MM, type SheetLayout } from './layout';
 import { drawPages, pieceAlone, type Page, type PageItem } from './pages';
+import { layoutInput, paperOf, printOf, type Asked } from './testSheets';
 
-const A3 = { id: 'a3', name: 'A3', widthMm: 297, heightMm: 420, thicknessMm: 0.1, calibration: null };
-const A4 = { id: 'a4', name: 'A4', widthMm: 210, heightMm: 297, thicknessMm: 0.1, calibration: null };
+const A3 = paperOf('a3');
+const A4 = paperOf('a4');
 const LABEL = {
   job: 'Night guides',
   blank: 'straight steel',
@@ -17,12 +19,13 @@ const LABEL = {
   rulerMm: 100,
   rulerText: '100 mm',
 };
-const WORDS: Words = { text: 'Dome', font: 'plain', capHeightMm: 10, dxMm: 30, dyMm: -40, colour: '#112233' };
+const WORDS = wordsLayer('w', 'Dome', { font: 'plain', capHeightMm: 10, dxMm: 30, dyMm: -40, along: 'line' });
+const laidWords = (pattern: Pattern) => [layWords(WORDS, { pattern, bend: null })];
 
 const patternOf = (school: School): Pattern => sizeRoundWrap(wrapInput({ school })).pattern;
 
-function lay(pattern: Pattern, over: Partial<LayoutInput> = {}): SheetLayout {
-  const r = layoutSheet({ pattern, paper: A3, marginMm: 3, gapMm: 4, pieces: 1, mirror: true, ...over });
+function lay(pattern: Pattern, over: Asked = {}): SheetLayout {
+  const r = layoutSheet(layoutInput(pattern, over));
   if (!r.ok) throw new Error(r.problem.what);
   return r.value;
 }
@@ -36,7 +39,7 @@ describe('marks', () => {
     // Each line across has a tick at both ends: 2 trim ends + front = 3 lines down, 2 across.
     const count = (school: School) => {
       const pattern = patternOf(school);
-      return of(drawPages(lay(pattern), pattern, { placed: null, words: null }, LABEL)[0], 'line').length;
+      return of(drawPages(lay(pattern), [printOf(pattern)], LABEL)[0], 'line').length;
     };
     expect(count('butt')).toBe(2 * 3 + 2 * 2);
     expect(count('over')).toBe(2 * 4 + 2 * 2);
@@ -50,14 +53,9 @@ describe('marks', () => {
     for (const mirror of [true, false]) {
       const layout = lay(pattern, { paper, mirror });
       expect(layout.turned).toBe(turned);
-      const [page] = drawPages(
-        layout,
-        pattern,
-        { placed: null, words: null },
-        { ...LABEL, mirrored: mirror },
-      );
+      const [page] = drawPages(layout, [printOf(pattern)], { ...LABEL, mirrored: mirror });
       const rim = of(page, 'text').find((t) => t.text === 'rim');
-      const spot = layout.spots[0];
+      const spot = layout.sheets[0]?.spots[0];
       if (!rim || !spot) throw new Error('no rim mark');
       const at = origin(rim);
       const rimEdge = apply(spot.matrix, { x: pattern.front?.x ?? NaN, y: pattern.bleed.y });
@@ -70,7 +68,7 @@ describe('marks', () => {
   test('the ruler lies in the strip, blocks touching, exactly as long as it says', () => {
     const pattern = patternOf('butt');
     const layout = lay(pattern);
-    const [page] = drawPages(layout, pattern, { placed: null, words: null }, LABEL);
+    const [page] = drawPages(layout, [printOf(pattern)], LABEL);
     const blocks = of(page, 'bar').map((b) => ({
       from: apply(b.matrix, { x: b.rect.x, y: b.rect.y }),
       to: apply(b.matrix, { x: b.rect.x + b.rect.width, y: b.rect.y + b.rect.height }),
@@ -78,7 +76,7 @@ describe('marks', () => {
     expect(blocks).toHaveLength(10);
     expect((blocks[9]?.to.x ?? 0) - (blocks[0]?.from.x ?? 0)).toBeCloseTo(100, 9);
     blocks.slice(1).forEach((b, i) => expect(b.from.x).toBeCloseTo(blocks[i]?.to.x ?? NaN, 9));
-    const { rect } = layout.strip;
+    const rect = layout.sheets[0]?.strip.rect ?? { x: NaN, y: NaN };
     for (const b of blocks) {
       expect(b.from.y).toBeGreaterThanOrEqual(rect.y);
       expect(b.to.y).toBeLessThanOrEqual(rect.y + STRIP_MM);
@@ -87,12 +85,7 @@ describe('marks', () => {
 
   test('a very long name is cut, not run off the sheet', () => {
     const pattern = patternOf('butt');
-    const [page] = drawPages(
-      lay(pattern),
-      pattern,
-      { placed: null, words: null },
-      { ...LABEL, job: 'x'.repeat(80) },
-    );
+    const [page] = drawPages(lay(pattern), [printOf(pattern)], { ...LABEL, job: 'x'.repeat(80) });
     const longest = Math.max(...of(page, 'text').map((t) => t.text.length));
     expect(longest).toBeLessThan(160);
     expect(of(page, 'text').some((t) => t.text.includes('…'))).toBe(true);
@@ -102,7 +95,7 @@ describe('marks', () => {
 describe('boxes and words', () => {
   test('trim lies inside bleed by the bleed, on the page', () => {
     const pattern = patternOf('over');
-    for (const page of drawPages(lay(pattern), pattern, { placed: null, words: null }, LABEL)) {
+    for (const page of drawPages(lay(pattern), [printOf(pattern)], LABEL)) {
       const { trimBox, bleedBox } = page;
       expect(trimBox.x - bleedBox.x).toBeCloseTo(3, 9);
       expect(trimBox.y - bleedBox.y).toBeCloseTo(3, 9);
@@ -116,20 +109,22 @@ describe('boxes and words', () => {
     const pattern = patternOf('butt');
     const set = setWords(WORDS, pattern.trim);
     for (const mirrored of [true, false]) {
-      const page = pieceAlone(pattern, { placed: null, words: WORDS }, mirrored);
+      const page = pieceAlone(pattern, laidWords(pattern), mirrored);
       const [words] = of(page, 'words');
       if (!words) throw new Error('no words');
-      const start = apply(words.matrix, { x: 0, y: 0 });
+      const first = words.letters[0]?.matrix;
+      if (!first) throw new Error('no letters');
+      const start = apply(compose(words.matrix, first), { x: 0, y: 0 });
       const fromLeft = set.box.x - pattern.bleed.x;
       expect(start.x).toBeCloseTo(mirrored ? page.widthMm - fromLeft : fromLeft, 9);
-      expect(start.y).toBeCloseTo(set.baselineMm - pattern.bleed.y, 9);
-      const end = apply(words.matrix, { x: set.box.width, y: 0 });
+      expect(start.y).toBeCloseTo(set.box.y + set.box.height - pattern.bleed.y, 9);
+      const end = apply(compose(words.matrix, first), { x: set.box.width, y: 0 });
       expect(Math.sign(end.x - start.x)).toBe(mirrored ? -1 : 1);
     }
   });
 
   test('a piece alone carries no mark at all', () => {
-    const page = pieceAlone(patternOf('over'), { placed: null, words: WORDS }, true);
+    const page = pieceAlone(patternOf('over'), laidWords(patternOf('over')), true);
     expect(page.items.map((i) => i.kind)).toEqual(['words']);
   });
 });

@@ -1,28 +1,21 @@
 import { apply, compose, rotate, translate, type Affine } from '../art/affine';
+import { faceItems, type ArtItem } from '../art/items';
+import type { Laid } from '../art/lay';
 import { boundsOf, rectCorners, type Polygon } from '../art/polygon';
-import type { FontId } from '../art/fonts';
-import { setWords, type SetWords } from '../art/words';
-import type { Placed } from '../art/place';
-import type { Words } from '../job/job';
 import { boundsOfContour, flatten, type Contour } from '../shapes/contour';
 import type { Point, Rect } from '../shapes/plane';
-import type { Face, Pattern } from '../wrap/pattern';
-import { madeGood, spotMatrix, type SheetLayout, type Spot } from './layout';
+import type { Ring } from '../shapes/ring';
+import { mainFace, type Face, type Pattern } from '../wrap/pattern';
+import type { LaidSheet, SheetLayout, Spot } from './layout';
+import { madeGood, spotMatrix } from './spot';
+import type { PanelJoin } from './panels';
 
 /**
  * What is drawn on a page, in page mm with y down. The PDF, the PNG, the SVG and the screen all draw this same list, so
  * none can disagree with another.
  */
 export type PageItem =
-  | { readonly kind: 'picture'; readonly matrix: Affine; readonly clip: Polygon }
-  | {
-      readonly kind: 'words';
-      readonly set: SetWords;
-      readonly font: FontId;
-      readonly colour: string;
-      readonly matrix: Affine;
-      readonly clip: Polygon;
-    }
+  | ArtItem
   | { readonly kind: 'line'; readonly from: Point; readonly to: Point; readonly widthMm: number }
   | { readonly kind: 'bar'; readonly rect: Rect; readonly filled: boolean; readonly matrix: Affine }
   | { readonly kind: 'text'; readonly text: string; readonly emMm: number; readonly matrix: Affine };
@@ -37,9 +30,24 @@ export interface Page {
   readonly copies: number;
 }
 
-export interface PageArt {
-  readonly placed: Placed | null;
-  readonly words: Words | null;
+/** One panel of a wrap printed in several. */
+export interface PanelPrint {
+  readonly number: number;
+  readonly of: number;
+  readonly way: 'across' | 'down';
+  readonly outline: Ring;
+  readonly joins: readonly PanelJoin[];
+}
+
+/** What a part of the layout is printed with. */
+export interface Print {
+  readonly pattern: Pattern;
+  /** Box the spots are placed by. */
+  readonly box: Rect;
+  readonly panel: PanelPrint | null;
+  readonly laidOf: (piece: number) => readonly Laid[];
+  /** Says which piece it is; '' where all are alike. */
+  readonly nameOf: (piece: number) => string;
 }
 
 export interface PageLabel {
@@ -51,88 +59,165 @@ export interface PageLabel {
 }
 
 const HAIR_MM = 0.15;
-/** How far the clip's chords may stray from an arc: a third of a dot at 300 to the inch. */
-const CLIP_TOLERANCE_MM = 0.03;
+const MARK_EM_MM = 2.4;
+/** Width of a letter of the marks, mm, on the large side. */
+const MARK_LETTER_MM = 1.35;
+const CHORD_MM = 0.03;
 
-/** The pattern's own cut marks, all outside the bleed; and the fold, dashed by its two ticks only. */
-const ticks = (pattern: Pattern, m: Affine): PageItem[] =>
-  pattern.ticks.map((t) => ({ kind: 'line', from: apply(m, t.from), to: apply(m, t.to), widthMm: HAIR_MM }));
+const hair = (from: Point, to: Point): PageItem => ({ kind: 'line', from, to, widthMm: HAIR_MM });
 
-/** The word “rim” (“top” on a flat blank) outside that edge, always readable, so nobody wraps it upside down. */
-function upMark(pattern: Pattern, spot: Spot, mirrored: boolean): PageItem {
-  const { whole, front, trim } = pattern;
-  const middle = front ? front.x : trim.x + trim.width / 2;
-  const x = mirrored ? 2 * (whole.x + whole.width / 2) - middle : middle;
-  const at = apply(spot.plain, { x: x + 1.2, y: whole.y - 0.6 });
-  const turn = Math.round((Math.atan2(spot.plain[1], spot.plain[0]) * 180) / Math.PI);
-  return {
-    kind: 'text',
-    text: pattern.form === 'flat' ? 'top' : 'rim',
-    emMm: 2.4,
-    matrix: compose(translate(at.x, at.y), rotate(turn)),
+/** Cut marks and the fold's two ticks, all outside the bleed; of a panel only those beside it. */
+function ticks({ pattern, panel, box }: Print, m: Affine): PageItem[] {
+  const reach = 3;
+  const near = (p: Point) =>
+    !panel ||
+    (p.x > box.x - reach &&
+      p.x < box.x + box.width + reach &&
+      p.y > box.y - reach &&
+      p.y < box.y + box.height + reach);
+  return pattern.ticks.filter((t) => near(t.from)).map((t) => hair(apply(m, t.from), apply(m, t.to)));
+}
+
+/** Where panels meet: the same two ticks on both, outside the wrap. */
+function registerTicks({ panel, pattern }: Print, m: Affine): PageItem[] {
+  if (!panel) return [];
+  const { whole } = pattern;
+  const mine = panel.joins.filter((j) => j.index === panel.number - 1 || j.index === panel.number - 2);
+  const across = panel.way === 'across';
+  const tick = (p: Point, out: -1 | 1): PageItem => {
+    const edge = across
+      ? { x: p.x, y: out < 0 ? whole.y : whole.y + whole.height }
+      : { x: out < 0 ? whole.x : whole.x + whole.width, y: p.y };
+    const at = (by: number) =>
+      across ? { x: edge.x, y: edge.y + out * by } : { x: edge.x + out * by, y: edge.y };
+    return hair(apply(m, at(0.5)), apply(m, at(2.7)));
   };
+  return mine.flatMap((j) => {
+    const [first, last] = [j.path[0], j.path[j.path.length - 1]];
+    return first && last ? [tick(first, -1), tick(last, 1)] : [];
+  });
 }
 
-function faceItems(face: Face, pattern: Pattern, matrix: Affine, art: PageArt): PageItem[] {
-  const m = compose(matrix, face.matrix);
-  const clip = flatten(face.bleed, CLIP_TOLERANCE_MM).map((p) => apply(m, p));
-  const items: PageItem[] = [];
-  if (art.placed) items.push({ kind: 'picture', matrix: compose(m, art.placed.matrix), clip });
-  if (art.words) {
-    const set = setWords(art.words, pattern.trim);
-    const at = compose(m, translate(set.box.x, set.baselineMm));
-    items.push({ kind: 'words', set, font: art.words.font, colour: art.words.colour, matrix: at, clip });
-  }
-  return items;
+/** Upper edge of an outline at x, or Infinity beside it. */
+function topAt(ring: Ring, x: number): number {
+  let top = Infinity;
+  ring.forEach((a, i) => {
+    const b = ring[(i + 1) % ring.length] ?? a;
+    if (x < Math.min(a.x, b.x) || x > Math.max(a.x, b.x)) return;
+    const y =
+      Math.abs(b.x - a.x) < 1e-12 ? Math.min(a.y, b.y) : a.y + ((x - a.x) / (b.x - a.x)) * (b.y - a.y);
+    top = Math.min(top, y);
+  });
+  return top;
 }
 
-/** The picture and words on every face. */
-const artItems = (pattern: Pattern, matrix: Affine, art: PageArt): PageItem[] =>
-  pattern.faces.flatMap((face) => faceItems(face, pattern, matrix, art));
+/** Outline the mark stands on, as it lies after mirroring. */
+function edgeRing({ pattern, panel, box }: Print, mirrored: boolean): Ring {
+  const single = pattern.faces.length === 1 && !pattern.grip && !panel;
+  const ring = single ? flatten(mainFace(pattern).bleed, CHORD_MM) : rectCorners(box);
+  return mirrored ? ring.map((p) => ({ x: 2 * box.x + box.width - p.x, y: p.y })) : ring;
+}
 
-function pieceItems(pattern: Pattern, spot: Spot, art: PageArt, mirrored: boolean): PageItem[] {
+/** The word “rim” (“top” on a flat blank) and the piece's name outside that edge, always readable, so nobody wraps it upside down. */
+function upMark(print: Print, spot: Spot, mirrored: boolean): PageItem {
+  const { pattern, panel, box } = print;
+  const { front, trim } = pattern;
+  const wanted = front && !panel ? front.x : panel ? box.x + 2 : trim.x + trim.width / 2;
+  const middle = Math.min(box.x + box.width - 2, Math.max(box.x + 2, wanted));
+  const x = (mirrored && !panel ? 2 * (box.x + box.width / 2) - middle : middle) + 1.2;
+  const name = print.nameOf(spot.piece);
+  const words = [
+    pattern.form === 'flat' ? 'top' : 'rim',
+    ...(panel ? [`panel ${panel.number} of ${panel.of}`] : []),
+    ...(name === '' ? [] : [name]),
+  ].join(' · ');
+  const room = Math.max(3, Math.floor((box.x + box.width - x) / MARK_LETTER_MM));
+  const text = cut(words, room);
+  const ring = edgeRing(print, mirrored);
+  const wide = text.length * MARK_LETTER_MM;
+  const tops = Array.from({ length: 6 }, (_, i) => topAt(ring, x - 1.2 + (i * wide) / 5)).filter(
+    Number.isFinite,
+  );
+  const y = (tops.length > 0 ? Math.min(...tops) : box.y) - 0.6;
+  const at = apply(spot.plain, { x, y });
+  const turn = Math.round((Math.atan2(spot.plain[1], spot.plain[0]) * 180) / Math.PI);
+  return { kind: 'text', text, emMm: MARK_EM_MM, matrix: compose(translate(at.x, at.y), rotate(turn)) };
+}
+
+const cut = (text: string, most: number): string =>
+  text.length <= most ? text : `${text.slice(0, Math.max(1, most - 1))}…`;
+
+/** The pictures and words on every face. */
+function artItems(pattern: Pattern, matrix: Affine, laid: readonly Laid[], panel: Ring | null): ArtItem[] {
+  const clip: Polygon | null = panel && panel.map((p) => apply(matrix, p));
+  return pattern.faces.flatMap((face) => faceItems(laid, face, compose(matrix, face.matrix), clip));
+}
+
+function pieceItems(print: Print, spot: Spot, mirrored: boolean): PageItem[] {
   return [
-    ...artItems(pattern, spot.matrix, art),
-    ...ticks(pattern, spot.matrix),
-    upMark(pattern, spot, mirrored),
+    ...artItems(print.pattern, spot.matrix, print.laidOf(spot.piece), print.panel?.outline ?? null),
+    ...ticks(print, spot.matrix),
+    ...registerTicks(print, spot.matrix),
+    upMark(print, spot, mirrored),
   ];
 }
 
 /** One piece out to its bleed with no marks at all, as a page of its own. */
-export function pieceAlone(pattern: Pattern, art: PageArt, mirrored: boolean): Page {
+export function pieceAlone(pattern: Pattern, laid: readonly Laid[], mirrored: boolean): Page {
   const { whole } = pattern;
-  const matrix = spotMatrix(pattern, 0, 0, false, mirrored);
-  const boxOf = (of: (f: Face) => Contour) => boundsOf(facePoints(pattern, matrix, of));
+  const matrix = spotMatrix(whole, 0, 0, 0, mirrored);
+  const boxOf = (of: (f: Face) => Contour) => boundsOf(facePoints(pattern, matrix, of, null));
   return {
     widthMm: whole.width,
     heightMm: whole.height,
     bleedBox: boxOf((f) => f.bleed),
     trimBox: boxOf((f) => f.trim),
-    items: artItems(pattern, matrix, art),
+    items: artItems(pattern, matrix, laid, null),
     copies: 1,
   };
 }
 
-/** Corners of the box of every face's contour, carried to the page. */
-const facePoints = (pattern: Pattern, matrix: Affine, of: (f: Face) => Contour): readonly Point[] =>
-  pattern.faces.flatMap((f) =>
-    rectCorners(boundsOfContour(of(f))).map((p) => apply(compose(matrix, f.matrix), p)),
-  );
+function within(r: Rect, box: Rect | null): Rect {
+  if (!box) return r;
+  const [x, y] = [Math.max(r.x, box.x), Math.max(r.y, box.y)];
+  return {
+    x,
+    y,
+    width: Math.max(0, Math.min(r.x + r.width, box.x + box.width) - x),
+    height: Math.max(0, Math.min(r.y + r.height, box.y + box.height) - y),
+  };
+}
+
+/** Corners of the box of every face's contour, carried to the page; of a panel, of its part of it. */
+const facePoints = (
+  pattern: Pattern,
+  matrix: Affine,
+  of: (f: Face) => Contour,
+  panel: Rect | null,
+): readonly Point[] =>
+  pattern.faces.flatMap((f) => {
+    const own = boundsOf(rectCorners(boundsOfContour(of(f))).map((p) => apply(f.matrix, p)));
+    return rectCorners(within(own, panel)).map((p) => apply(matrix, p));
+  });
 
 /** The strip's own coordinates: x along it, y down across it. */
-function stripMatrix({ strip, paper }: SheetLayout): { readonly matrix: Affine; readonly lengthMm: number } {
+function stripMatrix(
+  { strip, heightMm }: LaidSheet,
+  { paper }: SheetLayout,
+): { readonly matrix: Affine; readonly lengthMm: number } {
   const { rect, upright } = strip;
-  const fit = madeGood(paper);
+  const fit = madeGood(paper, heightMm);
   return upright
     ? { matrix: compose(fit, translate(rect.x, rect.y)), lengthMm: rect.width }
     : { matrix: compose(fit, translate(rect.x + rect.width, rect.y), rotate(90)), lengthMm: rect.height };
 }
 
-const cut = (text: string, most: number): string =>
-  text.length <= most ? text : `${text.slice(0, most - 1)}…`;
+/** The line that says, on every label and list, who mirrors. */
+export const mirrorLine = (mirrored: boolean): string =>
+  mirrored ? 'Mirrored in this file: driver mirror OFF' : 'NOT mirrored in this file: driver mirror ON';
 
-function stripItems(layout: SheetLayout, label: PageLabel, sheetText: string): PageItem[] {
-  const { matrix, lengthMm } = stripMatrix(layout);
+function stripItems(sheet: LaidSheet, layout: SheetLayout, label: PageLabel, sheetText: string): PageItem[] {
+  const { matrix, lengthMm } = stripMatrix(sheet, layout);
   const step = label.rulerMm / 10;
   const y = 4;
   const ruler: PageItem[] = Array.from({ length: 10 }, (_, i) => ({
@@ -147,57 +232,51 @@ function stripItems(layout: SheetLayout, label: PageLabel, sheetText: string): P
     emMm: 2.6,
     matrix: compose(matrix, translate(x, base)),
   });
-  const mirrorLine = label.mirrored
-    ? 'Mirrored in this file: driver mirror OFF'
-    : 'NOT mirrored in this file: driver mirror ON';
   const textX = label.rulerMm + 4;
   const room = Math.max(12, Math.floor((lengthMm - textX) / 1.25));
   return [
     ...ruler,
     text(`must measure ${label.rulerText}`, 1, 3.2),
     text(cut(`${cut(label.job, 34)} · ${cut(label.blank, 30)}`, room), textX, 3.2),
-    text(cut(`${mirrorLine} · 100 % scale · ${sheetText}`, room), textX, 6.4),
+    text(cut(`${mirrorLine(label.mirrored)} · 100 % scale · ${sheetText}`, room), textX, 6.4),
   ];
 }
 
 function page(
+  sheet: LaidSheet,
   layout: SheetLayout,
-  pattern: Pattern,
-  art: PageArt,
+  prints: readonly Print[],
   label: PageLabel,
-  n: number,
-  copies: number,
   text: string,
 ): Page {
-  const spots = layout.spots.slice(0, n);
+  const printOf = (s: Spot) => prints[s.part] as Print;
   const boxOf = (of: (f: Face) => Contour) =>
-    boundsOf(spots.flatMap((s) => facePoints(pattern, s.matrix, of)));
+    boundsOf(
+      sheet.spots.flatMap((s) => {
+        const { pattern, panel, box } = printOf(s);
+        return facePoints(pattern, s.matrix, of, panel ? box : null);
+      }),
+    );
   return {
     widthMm: layout.paper.widthMm,
-    heightMm: layout.paper.heightMm,
+    heightMm: sheet.heightMm,
     trimBox: boxOf((f) => f.trim),
     bleedBox: boxOf((f) => f.bleed),
     items: [
-      ...spots.flatMap((s) => pieceItems(pattern, s, art, label.mirrored)),
-      ...stripItems(layout, label, text),
+      ...sheet.spots.flatMap((s) => pieceItems(printOf(s), s, label.mirrored)),
+      ...stripItems(sheet, layout, label, text),
     ],
-    copies,
+    copies: sheet.copies,
   };
 }
 
-/** The distinct pages of a job: the full sheet, and the last one where it holds fewer. */
-export function drawPages(
-  layout: SheetLayout,
-  pattern: Pattern,
-  art: PageArt,
-  label: PageLabel,
-): readonly Page[] {
-  const { sheets, perSheet, onLast } = layout;
-  const full = onLast === perSheet ? sheets : sheets - 1;
-  const pages: Page[] = [];
-  if (full > 0) pages.push(page(layout, pattern, art, label, perSheet, full, `print ${full}`));
-  if (onLast !== perSheet) pages.push(page(layout, pattern, art, label, onLast, 1, 'print 1'));
-  return pages;
+/** Every distinct page of a job: sheets alike are drawn once and say how often to print them. */
+export function drawPages(layout: SheetLayout, prints: readonly Print[], label: PageLabel): readonly Page[] {
+  const many = layout.sheets.length;
+  return layout.sheets.map((sheet, i) => {
+    const text = many === 1 ? `print ${sheet.copies}` : `sheet ${i + 1} of ${many}, print ${sheet.copies}`;
+    return page(sheet, layout, prints, label, text);
+  });
 }
 
 /** A ruler that fits the strip and reads in round numbers of the shop's unit, mm. */
@@ -205,7 +284,8 @@ export function rulerFor(
   layout: SheetLayout,
   unit: 'mm' | 'in',
 ): { readonly rulerMm: number; readonly rulerText: string } {
-  const room = stripMatrix(layout).lengthMm - 60;
+  const lengths = layout.sheets.map((s) => stripMatrix(s, layout).lengthMm);
+  const room = Math.min(...lengths) - 60;
   if (unit === 'mm')
     return room >= 100 ? { rulerMm: 100, rulerText: '100 mm' } : { rulerMm: 50, rulerText: '50 mm' };
   return room >= 101.6 ? { rulerMm: 101.6, rulerText: '4 in' } : { rulerMm: 50.8, rulerText: '2 in' };

@@ -13,13 +13,23 @@ const barSchema = z.strictObject({
 export const calibrationSchema = z.strictObject({ across: barSchema, along: barSchema });
 export type Calibration = z.infer<typeof calibrationSchema>;
 
-/** A cut sheet of transfer paper. Thickness matters: it is rolled round the blank outside the wall. */
+/**
+ * Transfer paper, cut in sheets or on a roll. Thickness matters: it is rolled round the blank outside the wall. On a roll `heightMm` is
+ * the longest length printed in one go.
+ */
 export const paperSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  widthMm: mmSchema(50, 1200),
-  heightMm: mmSchema(50, 1200),
+  kind: z.enum(['sheet', 'roll']),
+  widthMm: mmSchema(50, 1700),
+  heightMm: mmSchema(50, 30000),
   thicknessMm: mmSchema(0.03, 0.6),
+  /** Which side takes the print, and how to tell. */
+  printSide: z.string().check(z.maxLength(160)),
+  /** Tray or feed and which way up it goes in. */
+  tray: z.string().check(z.maxLength(160)),
+  /** Of a sheet, or of a metre of roll, in hundredths of the shop's money. */
+  costCents: z.int().check(z.gte(0), z.lte(1_000_000)),
   calibration: z.nullable(calibrationSchema),
 });
 export type Paper = z.infer<typeof paperSchema>;

@@ -1,6 +1,7 @@
 import '../zodSetup';
 import * as z from 'zod/mini';
 import { mmSchema, nameSchema } from './common';
+import { printerSchema, STARTER_PRINTER, type Printer } from './printer';
 
 export const SCHOOLS = ['under', 'butt', 'lap', 'over', 'gap'] as const;
 export type School = (typeof SCHOOLS)[number];
@@ -8,9 +9,6 @@ export type School = (typeof SCHOOLS)[number];
 /** How paper is held to the wall; decides how far it may stand off. */
 export const HOLDS = ['bare tape', 'tape pulled tight', 'sleeve'] as const;
 export type Hold = (typeof HOLDS)[number];
-
-export const MIRROR_BY = ['app', 'driver'] as const;
-export type MirrorBy = (typeof MIRROR_BY)[number];
 
 /** The shop's own ways: units, tape, printer, house school. */
 export const settingsSchema = z.strictObject({
@@ -25,12 +23,10 @@ export const settingsSchema = z.strictObject({
     finestMm: z.union([z.literal(0.5), z.literal(1)]),
     stringMm: mmSchema(0, 4),
   }),
-  printer: z.strictObject({
-    name: nameSchema,
-    marginMm: mmSchema(0, 30),
-    mirrorBy: z.enum(MIRROR_BY),
-    ppi: z.union([z.literal(150), z.literal(200), z.literal(300), z.literal(360)]),
-  }),
+  /** The first is the one jobs use unless they say otherwise. */
+  printers: z.array(printerSchema).check(z.minLength(1, 'Keep at least one printer.'), z.maxLength(12)),
+  /** Sign put before money. */
+  currency: z.string().check(z.minLength(1), z.maxLength(4)),
   house: z.strictObject({
     school: z.enum(SCHOOLS),
     bleedMm: mmSchema(0, 15),
@@ -48,7 +44,12 @@ export const DEFAULT_SETTINGS: Settings = {
   shopName: 'My bench',
   units: { length: 'mm', temperature: 'C', inchDenominator: 16 },
   tape: { thicknessMm: 0.4, finestMm: 1, stringMm: 1.2 },
-  printer: { name: 'Sublimation printer', marginMm: 3, mirrorBy: 'app', ppi: 300 },
+  printers: [STARTER_PRINTER],
+  currency: '$',
   house: { school: 'over', bleedMm: 3, safeMm: 6, setbackMm: 1.5, flatBleedMm: 4, hold: 'bare tape' },
   sound: true,
 };
+
+/** The printer a job asks for, or the shop's first. A shop has at least one. */
+export const printerOf = (settings: Settings, printerId: string | null): Printer =>
+  settings.printers.find((p) => p.id === printerId) ?? settings.printers[0] ?? STARTER_PRINTER;

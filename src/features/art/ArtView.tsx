@@ -1,61 +1,125 @@
 'use client';
 
-import { useState } from 'react';
-import { DRAWN_PICTURES } from '@/core/art/drawn';
-import { START_PLACEMENT, type PictureRef } from '@/core/job/job';
+import { useMemo, useState } from 'react';
+import { wordsLayer, type PictureRef } from '@/core/job/art';
+import { isRound } from '@/core/shop/blank';
+import { newId } from '@/data/ids';
 import { bringPicture } from '@/data/pictures';
 import { tellProblem } from '@/ui/tell';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { ArtBoard } from './ArtBoard';
+import { ArtBar, type ArtShows } from './ArtBar';
+import { ArtHandContext } from './artContext';
+import { Checks } from './Checks';
+import { LayerList } from './LayerList';
+import { added, newPicture, replaced } from './layers';
+import { OnPaper } from './OnPaper';
+import { OnBlank } from './OnBlank';
+import { OnTaper } from './OnTaper';
 import { PictureTools } from './PictureTools';
+import { ProofSheet } from './ProofSheet';
+import { SeamFinder } from './SeamFinder';
 import { WordsTools } from './WordsTools';
 
-export type Chosen = 'picture' | 'words';
-
-/** The picture on the wrap: brought, drawn, moved, scaled and turned; and words over it. */
+/** The art on the wrap: pictures and words in layers, names, the seam, and what it will look like. */
 export function ArtView() {
-  const { plan, edit } = useJob();
-  const [chosen, setChosen] = useState<Chosen>('picture');
+  const { job, plan, edit } = useJob();
+  const first = job.art.layers[0]?.id ?? null;
+  const [picked, choose] = useState<string | null>(first);
+  const [shown, show] = useState<string | null>(null);
+  const [piece, turnTo] = useState(0);
+  const [shows, setShows] = useState<ArtShows>('board');
   const [over, setOver] = useState(false);
   const [busy, setBusy] = useState(false);
+  const chosen = job.art.layers.some((l) => l.id === picked) ? picked : null;
+  const hand = useMemo(
+    () => ({
+      chosen,
+      choose,
+      shown,
+      show,
+      piece: Math.min(piece, Math.max(0, plan.art.pieces.length - 1)),
+      turnTo,
+    }),
+    [chosen, shown, piece, plan.art.pieces.length],
+  );
 
-  const setPicture = (picture: PictureRef) => {
-    edit((j) => ({ ...j, art: { ...j.art, picture, placement: START_PLACEMENT } }));
-    setChosen('picture');
+  const add = (picture: PictureRef) => {
+    const id = newId('picture');
+    edit((j) => added(newPicture(j, id, picture))(j));
+    choose(id);
+    setShows('board');
   };
-  const bring = async (file: File) => {
+  const bring = async (files: readonly File[], instead: string | null = null) => {
     setBusy(true);
-    const r = await bringPicture(file);
+    for (const file of files) {
+      const r = await bringPicture(file);
+      if (!r.ok) tellProblem(r.problem);
+      else if (instead) edit(replaced(instead, r.value));
+      else add(r.value);
+    }
     setBusy(false);
-    if (r.ok) setPicture(r.value);
-    else tellProblem(r.problem);
+  };
+  const addWords = () => {
+    const id = newId('words');
+    const { pattern } = plan.wrap;
+    // Words start at the front, which printing over moves off the middle of the sheet.
+    const dxMm = pattern?.front ? pattern.front.x - pattern.trim.width / 2 : 0;
+    const onPicture = job.art.layers.some((l) => l.kind === 'picture');
+    edit(added(wordsLayer(id, 'Name', { dxMm, colour: onPicture ? '#f4efe0' : '#14211f', capHeightMm: 12 })));
+    choose(id);
+    setShows('board');
   };
   if (!plan.blank.blank) return <NeedsBlank />;
+  const layer = job.art.layers.find((l) => l.id === chosen);
   return (
-    <div
-      className="absolute inset-0 flex flex-col overflow-y-auto"
-      onDragOver={(e) => {
-        e.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(e) => {
-        e.preventDefault();
-        setOver(false);
-        const [file] = e.dataTransfer.files;
-        if (file) void bring(file);
-      }}
-    >
-      <div className="flex min-h-[24rem] flex-[1_0_auto] flex-col sm:flex-row">
-        <PictureTools onBring={(f) => void bring(f)} onDraw={setPicture} drawn={DRAWN_PICTURES} busy={busy} />
-        <div
-          className={`relative min-h-[22rem] flex-1 ${over ? 'outline-4 -outline-offset-8 outline-strata-3 outline-dashed' : ''}`}
-        >
-          <ArtBoard chosen={chosen} onChoose={setChosen} />
+    <ArtHandContext value={hand}>
+      <div
+        className="absolute inset-0 flex flex-col overflow-y-auto"
+        onDragOver={(e) => {
+          e.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(e) => {
+          e.preventDefault();
+          setOver(false);
+          void bring([...e.dataTransfer.files]);
+        }}
+      >
+        <ArtBar
+          shows={shows}
+          onShows={setShows}
+          round={isRound(plan.blank.blank)}
+          busy={busy}
+          onBring={(f) => void bring(f)}
+          onDraw={add}
+          onWords={addWords}
+        />
+        <div className="flex min-h-[24rem] flex-1 flex-col sm:flex-row">
+          {shows === 'board' && (
+            <div className="flex shrink-0 flex-col gap-3 border-b border-rule bg-sheet/80 px-3 py-2.5 sm:h-0 sm:min-h-full sm:w-52 sm:overflow-y-auto sm:border-r sm:border-b-0">
+              <LayerList />
+              <OnTaper />
+              {layer?.kind === 'picture' && (
+                <PictureTools layer={layer} onReplace={(f) => void bring([f], layer.id)} />
+              )}
+              {layer?.kind === 'words' && <WordsTools layer={layer} />}
+            </div>
+          )}
+          <div
+            className={`relative min-h-[22rem] flex-1 ${over ? 'outline-4 -outline-offset-8 outline-strata-3 outline-dashed' : ''}`}
+          >
+            {shows === 'board' && <ArtBoard />}
+            {shows === 'paper' && <OnPaper />}
+            {shows === 'blank' && <OnBlank />}
+            {shows === 'seam' && <SeamFinder />}
+            {shows === 'proof' && <ProofSheet />}
+          </div>
         </div>
+        {(shows === 'board' || shows === 'paper') && <Checks />}
       </div>
-      <WordsTools onChoose={() => setChosen('words')} />
-    </div>
+    </ArtHandContext>
   );
 }

@@ -1,132 +1,167 @@
 'use client';
 
-import { ImagePlus, RotateCcw, RotateCw, Sparkles, Trash2 } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
-import type { PictureRef, Placement } from '@/core/job/job';
+import { FlipHorizontal2, FlipVertical2, RotateCcw, RotateCw } from 'lucide-react';
+import type { PictureLayer, Placement, Repeat } from '@/core/job/art';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
+import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
+import { Pick } from '@/ui/Pick';
 import { Segments } from '@/ui/Segments';
 import { useJob } from '../job/jobContext';
-
-interface Props {
-  readonly onBring: (file: File) => void;
-  readonly onDraw: (ref: PictureRef) => void;
-  readonly drawn: readonly PictureRef[];
-  readonly busy: boolean;
-}
+import { PICTURE_FILES } from './ArtBar';
+import { editPicture, placed } from './layers';
+import { MustBeSeen } from './MustBeSeen';
+import { SetOn } from './SetOn';
 
 const turned = (deg: number): number => ((((deg + 180) % 360) + 360) % 360) - 180;
 
-export function PictureTools({ onBring, onDraw, drawn, busy }: Props) {
-  const { job, edit } = useJob();
-  const { picture, placement } = job.art;
-  const put = (next: Partial<Placement>, group?: string) =>
-    edit((j) => ({ ...j, art: { ...j.art, placement: { ...j.art.placement, ...next } } }), group);
+const REPEAT_WORDS: readonly { readonly value: Repeat; readonly label: string }[] = [
+  { value: 'once', label: 'once' },
+  { value: 'straight', label: 'in straight rows' },
+  { value: 'half-drop', label: 'dropped by half' },
+  { value: 'mirror', label: 'turned over by turns' },
+];
+
+interface Props {
+  readonly layer: PictureLayer;
+  readonly onReplace: (file: File) => void;
+}
+
+/** Exact figures and turns for the picture in hand. */
+export function PictureTools({ layer, onReplace }: Props) {
+  const { edit } = useJob();
+  const { placement, flip } = layer;
+  const put = (next: Partial<Placement>, group?: string) => edit(placed(layer.id, next), group);
+  const turnOver = (side: 'across' | 'down') =>
+    edit(editPicture(layer.id, (l) => ({ ...l, flip: { ...l.flip, [side]: !l.flip[side] } })));
   return (
-    <div className="flex shrink-0 flex-wrap content-start items-end gap-x-3 gap-y-2.5 border-b border-rule bg-sheet/80 px-4 py-3 sm:w-44 sm:flex-col sm:flex-nowrap sm:items-start sm:overflow-y-auto sm:border-r sm:border-b-0">
-      <div className="flex flex-wrap gap-2 sm:flex-col sm:self-stretch">
-        <FileButton label="Picture file" accept="image/png,image/jpeg" disabled={busy} onFile={onBring}>
-          <ImagePlus size={18} aria-hidden />{' '}
-          {busy ? 'Looking at it…' : picture ? 'Other picture' : 'Bring a picture'}
-        </FileButton>
-        <DropdownMenu.Root>
-          <DropdownMenu.Trigger asChild>
-            <Button>
-              <Sparkles size={18} aria-hidden /> Draw one
-            </Button>
-          </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content sideOffset={4} align="start" className="z-30 border-2 border-ink bg-sheet">
-              {drawn.map((d) => (
-                <DropdownMenu.Item
-                  key={d.id}
-                  onSelect={() => onDraw(d)}
-                  className="flex min-h-11 items-center px-4 font-label outline-none data-[highlighted]:bg-strata-3 data-[highlighted]:text-white"
-                >
-                  {d.name}
-                </DropdownMenu.Item>
-              ))}
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
+    <>
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+        <Segments
+          label="How the picture fills the wrap"
+          value={placement.base}
+          onChange={(base) => put({ base, scale: 1, dxMm: 0, dyMm: 0 })}
+          options={[
+            { value: 'cover', label: 'Cover', title: 'Fill the bleed; what sticks out is cut' },
+            { value: 'fit', label: 'Fit', title: 'All of the picture, inside the trim' },
+          ]}
+        />
+        <NumberField
+          label="Scale"
+          unit="%"
+          value={placement.scale * 100}
+          min={2}
+          max={5000}
+          taken={placement.scale !== 1}
+          onValue={(v) => put({ scale: v / 100 }, 'scale')}
+        />
+        <NumberField
+          label="Turn"
+          unit="°"
+          value={placement.turnDeg}
+          min={-360}
+          max={360}
+          width="w-12"
+          taken={placement.turnDeg !== 0}
+          onValue={(turnDeg) => put({ turnDeg }, 'turn')}
+        />
+        <LengthField
+          label="Across"
+          valueMm={placement.dxMm}
+          minMm={-2000}
+          maxMm={2000}
+          signed
+          taken={placement.dxMm !== 0}
+          width="w-14"
+          onValue={(dxMm) => put({ dxMm }, 'dx')}
+        />
+        <LengthField
+          label="Down"
+          valueMm={placement.dyMm}
+          minMm={-2000}
+          maxMm={2000}
+          signed
+          taken={placement.dyMm !== 0}
+          width="w-14"
+          onValue={(dyMm) => put({ dyMm }, 'dy')}
+        />
       </div>
-      {picture && (
-        <>
-          <Segments
-            label="How the picture fills the wrap"
-            value={placement.base}
-            onChange={(base) => put({ base, scale: 1, dxMm: 0, dyMm: 0 })}
-            options={[
-              { value: 'cover', label: 'Cover', title: 'Fill the bleed; what sticks out is cut' },
-              { value: 'fit', label: 'Fit', title: 'All of the picture, inside the trim' },
-            ]}
-          />
-          <NumberField
-            label="Scale"
-            unit="%"
-            value={placement.scale * 100}
-            min={2}
-            max={5000}
-            taken={placement.scale !== 1}
-            onValue={(v) => put({ scale: v / 100 }, 'scale')}
-          />
-          <LengthField
-            label="Across"
-            valueMm={placement.dxMm}
-            minMm={-2000}
-            maxMm={2000}
-            signed
-            taken={placement.dxMm !== 0}
-            width="w-16"
-            onValue={(dxMm) => put({ dxMm }, 'dx')}
-          />
-          <LengthField
-            label="Down"
-            valueMm={placement.dyMm}
-            minMm={-2000}
-            maxMm={2000}
-            signed
-            taken={placement.dyMm !== 0}
-            width="w-16"
-            onValue={(dyMm) => put({ dyMm }, 'dy')}
-          />
-          <NumberField
-            label="Turn"
-            unit="°"
-            value={placement.turnDeg}
-            min={-360}
-            max={360}
-            taken={placement.turnDeg !== 0}
-            onValue={(turnDeg) => put({ turnDeg }, 'turn')}
-          />
-          <div className="flex items-end gap-1">
-            <Button
-              aria-label="Turn left a quarter"
-              onClick={() => put({ turnDeg: turned(placement.turnDeg - 90) })}
-              className="px-2"
-            >
-              <RotateCcw size={18} aria-hidden />
-            </Button>
-            <Button
-              aria-label="Turn right a quarter"
-              onClick={() => put({ turnDeg: turned(placement.turnDeg + 90) })}
-              className="px-2"
-            >
-              <RotateCw size={18} aria-hidden />
-            </Button>
-            <Button
-              aria-label="Take the picture off"
-              title="Take the picture off"
-              onClick={() => edit((j) => ({ ...j, art: { ...j.art, picture: null } }))}
-              className="px-2"
-            >
-              <Trash2 size={18} aria-hidden />
-            </Button>
-          </div>
-        </>
-      )}
-    </div>
+      <div className="flex gap-1">
+        <Button
+          aria-label="Turn left a quarter"
+          title="Turn left a quarter"
+          onClick={() => put({ turnDeg: turned(placement.turnDeg - 90) })}
+          className="px-1.5"
+        >
+          <RotateCcw size={18} aria-hidden />
+        </Button>
+        <Button
+          aria-label="Turn right a quarter"
+          title="Turn right a quarter"
+          onClick={() => put({ turnDeg: turned(placement.turnDeg + 90) })}
+          className="px-1.5"
+        >
+          <RotateCw size={18} aria-hidden />
+        </Button>
+        <Button
+          aria-label="Turn over, left to right"
+          title="Turn over, left to right"
+          aria-pressed={flip.across}
+          onClick={() => turnOver('across')}
+          className={`px-1.5 ${flip.across ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}`}
+        >
+          <FlipHorizontal2 size={18} aria-hidden />
+        </Button>
+        <Button
+          aria-label="Turn over, top to bottom"
+          title="Turn over, top to bottom"
+          aria-pressed={flip.down}
+          onClick={() => turnOver('down')}
+          className={`px-1.5 ${flip.down ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}`}
+        >
+          <FlipVertical2 size={18} aria-hidden />
+        </Button>
+      </div>
+      <SetOn layer={layer} />
+      <Labelled label="Set it">
+        <Pick
+          label="How often the picture is set"
+          value={layer.repeat}
+          options={REPEAT_WORDS}
+          onChange={(repeat) => edit(editPicture(layer.id, (l) => ({ ...l, repeat })))}
+          className="w-full"
+        />
+      </Labelled>
+      {layer.repeat !== 'once' && <WholeNumber layer={layer} />}
+      <MustBeSeen layer={layer} />
+      <FileButton label="Another in its place" accept={PICTURE_FILES} onFile={onReplace}>
+        Put another in its place
+      </FileButton>
+    </>
+  );
+}
+
+/** A repeat closes at the seam only where a whole number of copies goes round. */
+function WholeNumber({ layer }: { layer: PictureLayer }) {
+  const { plan, edit } = useJob();
+  const { board, laid } = plan.art;
+  const mine = laid.find((l) => l.id === layer.id);
+  if (!board || mine?.kind !== 'picture') return null;
+  const { pattern } = board;
+  const roundMm = pattern.meets ? pattern.meetsAtMm : pattern.trim.width;
+  const each = mine.placed.widthMm;
+  const pair = layer.repeat === 'straight' ? 1 : 2;
+  const n = Math.max(pair, Math.round(roundMm / each / pair) * pair);
+  const k = roundMm / (n * each);
+  return (
+    <Button
+      className="px-2 text-fine"
+      disabled={Math.abs(k - 1) < 1e-4}
+      onClick={() => edit(placed(layer.id, { scale: layer.placement.scale * k, turnDeg: 0 }))}
+    >
+      {Math.abs(k - 1) < 1e-4 ? `${n} go round` : `Make ${n} go round`}
+    </Button>
   );
 }

@@ -1,125 +1,155 @@
 'use client';
 
-import { Trash2, Type } from 'lucide-react';
 import { FONTS } from '@/core/art/fonts';
-import type { Words } from '@/core/job/job';
+import type { WordsLayer } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/result';
-import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
+import { NumberField } from '@/ui/NumberField';
 import { Pick } from '@/ui/Pick';
+import { Segments } from '@/ui/Segments';
 import { TypedField } from '@/ui/TypedField';
 import { useJob } from '../job/jobContext';
-
-const START: Omit<Words, 'dxMm'> = {
-  text: 'Name',
-  font: 'narrow',
-  capHeightMm: 12,
-  dyMm: 0,
-  colour: '#f4efe0',
-};
+import { editWords } from './layers';
+import { SetOn } from './SetOn';
 
 const readWords = (text: string): Result<string> => {
   const clean = text.trim();
-  if (clean === '') return fail('No words are left.', 'Words', 'Type some, or take the words off.');
+  if (clean === '') return fail('No words are left.', 'Words', 'Type some, or take the layer off.');
   return clean.length > 60
     ? fail('That is too long for one line.', 'Words', 'Keep it under 60 letters.')
     : ok(clean);
 };
 
-/** Words set over the picture, in a font that ships with the application. */
-export function WordsTools({ onChoose }: { onChoose: () => void }) {
-  const { job, plan, edit } = useJob();
-  const { words } = job.art;
-  const put = (next: Partial<Words>, group?: string) =>
-    edit((j) => (j.art.words ? { ...j, art: { ...j.art, words: { ...j.art.words, ...next } } } : j), group);
-  const add = () => {
-    const pattern = plan.wrap.pattern;
-    // Words start at the front, which printing over moves off the middle of the sheet.
-    const dxMm = pattern?.front ? pattern.front.x - pattern.trim.width / 2 : 0;
-    edit((j) => ({
-      ...j,
-      art: { ...j.art, words: { ...START, dxMm, colour: j.art.picture ? START.colour : '#14211f' } },
-    }));
-    onChoose();
-  };
-  if (!words) {
-    return (
-      <div className="border-t border-rule bg-sheet/80 px-5 py-2">
-        <Button onClick={add}>
-          <Type size={18} aria-hidden /> Set words on it
-        </Button>
-      </div>
+/** Words in a font that ships with the application, straight or along the arc. */
+export function WordsTools({ layer }: { layer: WordsLayer }) {
+  const { plan, edit } = useJob();
+  const put = (next: Partial<WordsLayer>, group?: string) =>
+    edit(
+      editWords(layer.id, (l) => ({ ...l, ...next })),
+      group,
     );
-  }
+  const bends = plan.art.board?.bend !== null || plan.wrap.pattern?.form === 'flat';
   return (
-    <div
-      className="flex flex-wrap items-end gap-x-3 gap-y-2 border-t border-rule bg-sheet/80 px-4 py-2"
-      onFocus={onChoose}
-    >
+    <>
       <TypedField
-        label="Words"
-        text={words.text}
+        label={layer.field === null ? 'Words' : 'Words, where the list has none'}
+        text={layer.text}
         taken
-        width="w-40"
+        width="w-full"
         parse={readWords}
         onValue={(text) => put({ text }, 'words')}
       />
-      <div className="font-label">
-        <span className="block text-fine leading-tight font-medium text-soft">Lettering</span>
-        <Pick
-          label="Lettering"
-          value={words.font}
-          options={FONTS.map((f) => ({ value: f.id, label: f.label }))}
-          onChange={(font) => put({ font })}
-          className="w-28"
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+        <Labelled label="Lettering">
+          <Pick
+            label="Lettering"
+            value={layer.font}
+            options={FONTS.map((f) => ({ value: f.id, label: f.label }))}
+            onChange={(font) => put({ font })}
+            className="w-28"
+          />
+        </Labelled>
+        <label className="font-label text-fine font-medium text-soft">
+          <span className="block leading-tight">Colour</span>
+          <input
+            type="color"
+            value={layer.colour}
+            onChange={(e) => put({ colour: e.target.value }, 'colour')}
+            className="h-9 w-11 border-2 border-ink bg-white p-0.5"
+          />
+        </label>
+        <LengthField
+          label="Capitals"
+          valueMm={layer.capHeightMm}
+          minMm={1}
+          maxMm={120}
+          taken
+          width="w-14"
+          onValue={(capHeightMm) => put({ capHeightMm }, 'cap')}
+        />
+        <NumberField
+          label="Turn"
+          unit="°"
+          value={layer.turnDeg}
+          min={-360}
+          max={360}
+          width="w-12"
+          taken={layer.turnDeg !== 0}
+          onValue={(turnDeg) => put({ turnDeg }, 'wturn')}
+        />
+        <LengthField
+          label="Across"
+          valueMm={layer.dxMm}
+          minMm={-1000}
+          maxMm={1000}
+          signed
+          taken
+          width="w-14"
+          onValue={(dxMm) => put({ dxMm }, 'wdx')}
+        />
+        <LengthField
+          label="Down"
+          valueMm={layer.dyMm}
+          minMm={-1000}
+          maxMm={1000}
+          signed
+          taken
+          width="w-14"
+          onValue={(dyMm) => put({ dyMm }, 'wdy')}
         />
       </div>
-      <LengthField
-        label="Capitals"
-        valueMm={words.capHeightMm}
-        minMm={1}
-        maxMm={120}
-        taken
-        width="w-14"
-        onValue={(capHeightMm) => put({ capHeightMm }, 'cap')}
-      />
-      <LengthField
-        label="Across"
-        valueMm={words.dxMm}
-        minMm={-1000}
-        maxMm={1000}
-        signed
-        taken
-        width="w-16"
-        onValue={(dxMm) => put({ dxMm }, 'wdx')}
-      />
-      <LengthField
-        label="Down"
-        valueMm={words.dyMm}
-        minMm={-1000}
-        maxMm={1000}
-        signed
-        taken
-        width="w-16"
-        onValue={(dyMm) => put({ dyMm }, 'wdy')}
-      />
-      <label className="font-label text-fine font-medium text-soft">
-        <span className="block leading-tight">Colour</span>
-        <input
-          type="color"
-          value={words.colour}
-          onChange={(e) => put({ colour: e.target.value }, 'colour')}
-          className="h-9 w-12 border-2 border-ink bg-white p-0.5"
+      {bends && (
+        <Labelled label="Along">
+          <Segments
+            label="What the words run along"
+            value={layer.along}
+            onChange={(along) => put({ along })}
+            options={[
+              { value: 'line', label: 'a line' },
+              { value: 'arc', label: 'the arc' },
+            ]}
+          />
+        </Labelled>
+      )}
+      <Labelled label="Longest">
+        <Segments
+          label="How long the words may be"
+          value={layer.mostMm === null ? 'any' : 'most'}
+          onChange={(v) =>
+            put({
+              mostMm: v === 'any' ? null : Math.max(5, Math.round(plan.wrap.pattern?.safe.width ?? 100)),
+            })
+          }
+          options={[
+            { value: 'any', label: 'any' },
+            { value: 'most', label: 'at most' },
+          ]}
         />
-      </label>
-      <Button
-        aria-label="Take the words off"
-        title="Take the words off"
-        className="px-2"
-        onClick={() => edit((j) => ({ ...j, art: { ...j.art, words: null } }))}
-      >
-        <Trash2 size={18} aria-hidden />
-      </Button>
-    </div>
+      </Labelled>
+      {layer.mostMm !== null && (
+        <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+          <LengthField
+            label="At most"
+            valueMm={layer.mostMm}
+            minMm={5}
+            maxMm={1300}
+            taken
+            width="w-14"
+            onValue={(mostMm) => put({ mostMm }, 'most')}
+          />
+          <Segments
+            label="What becomes of longer ones"
+            value={layer.overlong}
+            onChange={(overlong) => put({ overlong })}
+            options={[
+              { value: 'fit', label: 'smaller', title: 'Longer ones are set smaller' },
+              { value: 'flag', label: 'told', title: 'Longer ones stay as they are and are pointed out' },
+            ]}
+          />
+        </div>
+      )}
+      <SetOn layer={layer} />
+    </>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { picturesOf } from '@/core/job/art';
 import { Copy, Trash2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
@@ -128,9 +129,8 @@ function RemoveButton({ record }: { record: JobRecord }) {
       tellProblem(r.problem);
       return;
     }
-    const { picture } = record.job.art;
     // A picture of the shop's own may be gone with the job, so only a job without one can simply be put back.
-    const whole = picture === null || picture.drawn !== null;
+    const whole = picturesOf(record.job.art).every((p) => p.drawn !== null);
     tell(
       `“${record.job.name}” is off the bench.`,
       whole ? { label: 'Put it back', onClick: () => void addJob(record.job) } : undefined,

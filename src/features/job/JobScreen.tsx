@@ -8,6 +8,7 @@ import { TERRACES, type Terrace } from '@/core/figures/figure';
 import { createPlanner } from '@/core/plan/reuse';
 import { tell } from '@/ui/tell';
 import { ArtView } from '../art/ArtView';
+import { useLooks } from '../art/useSources';
 import { BlankView } from '../blank/BlankView';
 import { HeatView } from '../heat/HeatView';
 import { LookView } from '../look/LookView';
@@ -114,7 +115,12 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   );
 
   const [planJob] = useState(createPlanner);
-  const made = useMemo(() => planJob(job, shop), [planJob, job, shop]);
+  const looks = useLooks(job.art);
+  const together = useMemo(
+    () => jobs.flatMap((r) => (r.id !== id && job.sheet.withJobs.includes(r.id) ? [r.job] : [])),
+    [jobs, id, job.sheet.withJobs],
+  );
+  const made = useMemo(() => planJob(job, shop, { looks, together }), [planJob, job, shop, looks, together]);
   const view = useMemo(
     () => ({ job, plan: made, shop, edit, store, saver }),
     [job, made, shop, edit, store, saver],

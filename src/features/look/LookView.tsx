@@ -13,7 +13,7 @@ import { Pick } from '@/ui/Pick';
 import { Segments } from '@/ui/Segments';
 import { Say } from '@/ui/units';
 import { mainFace } from '@/core/wrap/pattern';
-import { usePreview } from '../art/usePreview';
+import { useSources } from '../art/useSources';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { PatternArt, px } from '../wrap/PatternDrawing';
@@ -68,7 +68,7 @@ function Palette({ fault, onFault }: { fault: FaultId; onFault: (f: FaultId) => 
 
 function MarkBoard({ fault }: { fault: FaultId }) {
   const { job, plan, edit } = useJob();
-  const preview = usePreview(job.art.picture);
+  const { urls } = useSources(plan.art.sources);
   const { pattern } = plan.wrap;
   if (!pattern)
     return (
@@ -99,11 +99,9 @@ function MarkBoard({ fault }: { fault: FaultId }) {
           <PatternArt
             fit={fit}
             pattern={pressed}
-            picture={job.art.picture}
-            placed={plan.art.placed}
-            url={preview.kind === 'ready' ? preview.url : null}
-            words={job.art.words}
-            set={plan.art.words}
+            laid={plan.art.laid}
+            sources={plan.art.sources}
+            urls={urls}
           />
           <rect
             {...px(fit, trim)}

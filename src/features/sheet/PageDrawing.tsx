@@ -1,80 +1,31 @@
-import type { Affine } from '@/core/art/affine';
-import { fontById } from '@/core/art/fonts';
-import type { Polygon } from '@/core/art/polygon';
-import type { PictureRef } from '@/core/job/job';
+import type { Sources } from '@/core/art/items';
 import type { Page, PageItem } from '@/core/sheet/pages';
-
-const css = (m: Affine): string => `matrix(${m.join(' ')})`;
-const points = (p: Polygon): string => p.map((q) => `${q.x},${q.y}`).join(' ');
+import { ArtItems, css } from '../art/ArtItems';
 
 interface Props {
   readonly page: Page;
-  readonly picture: PictureRef | null;
-  readonly url: string | null;
+  readonly sources: Sources;
+  readonly urls: Readonly<Record<string, string>>;
 }
 
 /** A page exactly as it will be printed, in mm: the same list of items the PDF is written from. */
-export function PageDrawing({ page, picture, url }: Props) {
+export function PageDrawing({ page, sources, urls }: Props) {
   return (
     <g>
       <rect width={page.widthMm} height={page.heightMm} fill="#ffffff" />
-      {page.items.map((item, i) => (
-        <Item key={i} id={i} item={item} picture={picture} url={url} />
-      ))}
+      {page.items.map((item, i) =>
+        item.kind === 'picture' || item.kind === 'words' ? (
+          <ArtItems key={i} id={`page-${i}`} items={[item]} sources={sources} urls={urls} />
+        ) : (
+          <Mark key={i} item={item} />
+        ),
+      )}
     </g>
   );
 }
 
-function Item({
-  id,
-  item,
-  picture,
-  url,
-}: {
-  id: number;
-  item: PageItem;
-  picture: PictureRef | null;
-  url: string | null;
-}) {
+function Mark({ item }: { item: Extract<PageItem, { kind: 'line' | 'bar' | 'text' }> }) {
   switch (item.kind) {
-    case 'picture':
-      return (
-        <g>
-          <clipPath id={`page-clip-${id}`}>
-            <polygon points={points(item.clip)} />
-          </clipPath>
-          <g clipPath={`url(#page-clip-${id})`}>
-            {url && picture ? (
-              <image
-                href={url}
-                width={picture.widthPx}
-                height={picture.heightPx}
-                transform={css(item.matrix)}
-                preserveAspectRatio="none"
-              />
-            ) : (
-              <polygon points={points(item.clip)} fill="#d5dbe6" />
-            )}
-          </g>
-        </g>
-      );
-    case 'words': {
-      const font = fontById(item.font);
-      return (
-        <text
-          transform={css(item.matrix)}
-          className="letters"
-          fontFamily={font.family}
-          fontWeight={font.weight}
-          fontSize={item.set.emMm}
-          fill={item.colour}
-          x={item.set.letters.map((l) => l.xMm).join(' ')}
-          y={0}
-        >
-          {item.set.letters.map((l) => l.letter).join('')}
-        </text>
-      );
-    }
     case 'line':
       return (
         <line

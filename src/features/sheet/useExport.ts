@@ -1,106 +1,165 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { pieceAlone } from '@/core/sheet/pages';
+import { sourcesOf } from '@/core/art/items';
+import { picturesOf } from '@/core/job/art';
+import { cutListCsv } from '@/core/formats/cutList';
+import { manifestText, type ManifestFile } from '@/core/formats/manifest';
 import { patternSvg } from '@/core/formats/svg';
-import { type Result } from '@/core/result';
-import { pictureBytes } from '@/data/pictures';
-import type { PictureBytes } from '@/workers/bench.worker';
+import { fail, ok, type Result } from '@/core/result';
+import { pieceAlone, type Page } from '@/core/sheet/pages';
+import { bytesOf, originalBytes } from '@/data/pictures';
+import type { PageRequest, SheetRequest } from '@/workers/bench.worker';
 import { inWorker, onProgress } from '@/workers/client';
 import { tell, tellProblem } from '@/ui/tell';
 import { fileName } from '../job/JobHeader';
 import { useJob } from '../job/jobContext';
 import { saveBytesAs, saveTextAs } from '../shell/download';
 
+interface Made {
+  readonly name: string;
+  readonly what: string;
+  readonly bytes: Uint8Array;
+}
+
 export interface Export {
   /** 0..1 while something is being made, null otherwise. */
   readonly progress: number | null;
-  readonly pdf: () => Promise<void>;
-  readonly png: () => Promise<void>;
-  readonly svg: () => void;
+  /** All sheets, or one by its number from 0. */
+  readonly pdf: (sheet?: number) => Promise<void>;
+  /** The bytes only, for looking at. */
+  readonly pdfBytes: (sheet: number) => Promise<Result<Uint8Array>>;
+  readonly piecePng: () => Promise<void>;
+  readonly sheetSvg: (sheet: number) => Promise<void>;
+  readonly patternSvg: () => void;
+  readonly cutList: () => void;
+  readonly zip: () => Promise<void>;
   readonly stop: () => void;
 }
 
+const usedIn = <T>(pages: readonly Page[], sources: Readonly<Record<string, T>>): Record<string, T> => {
+  const used = new Set(
+    pages.flatMap((p) => p.items.flatMap((i) => (i.kind === 'picture' ? [i.source] : []))),
+  );
+  return Object.fromEntries(Object.entries(sources).filter(([k]) => used.has(k)));
+};
+
+const text = (s: string): Uint8Array => new TextEncoder().encode(s);
+
 /** Makes the files of a job in the worker, with progress and a way to stop. */
 export function useExport(): Export {
-  const { job, plan, shop } = useJob();
+  const { job, plan } = useJob();
   const [progress, setProgress] = useState<number | null>(null);
   const abort = useRef<AbortController | null>(null);
+  const base = fileName(job.name);
+  const { ppi } = plan.sheet.printer;
 
-  const picture = async (): Promise<Result<PictureBytes | null>> => {
-    const ref = job.art.picture;
-    if (!ref) return { ok: true, value: null };
-    const bytes = await pictureBytes(ref);
-    return bytes.ok ? { ok: true, value: { ref, bytes: bytes.value } } : bytes;
+  const request = async (pages: readonly Page[]): Promise<Result<SheetRequest>> => {
+    const sources = usedIn(pages, plan.sheet.sources);
+    const pictures = await bytesOf(Object.values(sources).map((s) => s.ref));
+    return pictures.ok ? ok({ title: job.name, pages, sources, pictures: pictures.value, ppi }) : pictures;
   };
 
-  const make = async (
-    task: (p: PictureBytes | null, signal: AbortSignal) => Promise<Result<Uint8Array>>,
-    name: string,
-    mime: string,
-  ) => {
+  const pdfOf = async (pages: readonly Page[], signal: AbortSignal): Promise<Result<Uint8Array>> => {
+    const r = await request(pages);
+    return r.ok ? inWorker('PDF', (api) => api.pdf(r.value, onProgress(setProgress)), signal) : r;
+  };
+
+  const pieceRequest = async (): Promise<Result<PageRequest>> => {
+    const { pattern } = plan.wrap;
+    const { board, laid } = plan.art;
+    if (!pattern || !board) return fail('The wrap has no size yet.', 'PNG', 'Measure the blank first.');
+    const sources = sourcesOf(laid, board, pattern.bleed);
+    const pictures = await bytesOf(Object.values(sources).map((s) => s.ref));
+    const page = pieceAlone(pattern, laid, plan.sheet.mirrorBy === 'app');
+    return pictures.ok ? ok({ page, sources, pictures: pictures.value, ppi }) : pictures;
+  };
+
+  const pieceOf = async (signal: AbortSignal): Promise<Result<Uint8Array>> => {
+    const r = await pieceRequest();
+    return r.ok ? inWorker('PNG', (api) => api.png(r.value, onProgress(setProgress)), signal) : r;
+  };
+
+  /** Runs one making at a time, and says what came of it. */
+  const run = async <T>(task: (signal: AbortSignal) => Promise<Result<T>>): Promise<T | null> => {
     const control = new AbortController();
     abort.current = control;
     setProgress(0);
-    const found = await picture();
-    const made = found.ok ? await task(found.value, control.signal) : found;
+    const made = await task(control.signal);
     setProgress(null);
-    if (made.ok) {
-      saveBytesAs(name, made.value, mime);
-      tell(`${name} is made.`);
-    } else tellProblem(made.problem);
+    if (made.ok) return made.value;
+    tellProblem(made.problem);
+    return null;
+  };
+
+  const save = (bytes: Uint8Array | null, name: string, mime: string) => {
+    if (!bytes) return;
+    saveBytesAs(name, bytes, mime);
+    tell(`${name} is made.`);
+  };
+
+  const { pages, layout, parts } = plan.sheet;
+  const list = () => (layout ? cutListCsv(layout, parts) : '');
+
+  const parcel = async (signal: AbortSignal): Promise<Result<Uint8Array>> => {
+    const pdf = await pdfOf(pages, signal);
+    if (!pdf.ok) return pdf;
+    const png = await pieceOf(signal);
+    if (!png.ok) return png;
+    const files: Made[] = [
+      { name: `${base}.pdf`, what: 'all sheets at true size', bytes: pdf.value },
+      { name: `${base}-piece.png`, what: `one piece out to its bleed, ${ppi} ppi`, bytes: png.value },
+      { name: 'cut-list.csv', what: 'which piece lies where', bytes: text(list()) },
+    ];
+    if (plan.wrap.pattern)
+      files.push({
+        name: `${base}-pattern.svg`,
+        what: 'outlines for a cutter, mm',
+        bytes: text(patternSvg(plan.wrap.pattern, job.name)),
+      });
+    for (const ref of picturesOf(job.art)) {
+      const bytes = await originalBytes(ref);
+      if (bytes && !ref.drawn && !files.some((f) => f.name === `pictures/${ref.name}`))
+        files.push({ name: `pictures/${ref.name}`, what: 'as it was brought', bytes });
+    }
+    const told = files.map((f): ManifestFile => ({ name: f.name, what: f.what, bytes: f.bytes.length }));
+    const manifest = manifestText(job, plan, told, new Date().toISOString().slice(0, 10));
+    const all = [
+      { name: 'manifest.json', bytes: text(manifest) },
+      ...files.map(({ name, bytes }) => ({ name, bytes })),
+    ];
+    return inWorker('ZIP', async (api) => await api.zip(all), signal);
   };
 
   return {
     progress,
-    pdf: () =>
-      make(
-        (p, signal) =>
-          inWorker(
-            'PDF',
-            (api) =>
-              api.pdf({ title: job.name, pages: plan.sheet.pages, picture: p }, onProgress(setProgress)),
-            signal,
-          ),
-        `${fileName(job.name)}.pdf`,
-        'application/pdf',
-      ),
-    png: () =>
-      make(
-        async (p, signal) => {
-          const { pattern } = plan.wrap;
-          if (!pattern)
-            return {
-              ok: false,
-              problem: {
-                what: 'The wrap has no size yet.',
-                where: 'PNG',
-                wayOut: 'Measure the blank first.',
-              },
-            };
-          const page = pieceAlone(
-            pattern,
-            { placed: plan.art.placed, words: job.art.words },
-            plan.sheet.mirrorBy === 'app',
-          );
-          const r = await inWorker<Result<Uint8Array>>(
-            'PNG',
-            async (api) => await api.png({ page, ppi: shop.settings.printer.ppi, picture: p }),
-            signal,
-          );
-          return r.ok ? r.value : r;
-        },
-        `${fileName(job.name)}-piece.png`,
-        'image/png',
-      ),
-    svg: () => {
-      if (plan.wrap.pattern)
-        saveTextAs(
-          `${fileName(job.name)}-pattern.svg`,
-          patternSvg(plan.wrap.pattern, job.name),
-          'image/svg+xml',
-        );
+    pdf: async (sheet) => {
+      const wanted = sheet === undefined ? pages : pages.slice(sheet, sheet + 1);
+      const name = sheet === undefined ? `${base}.pdf` : `${base}-sheet-${sheet + 1}.pdf`;
+      save(await run((signal) => pdfOf(wanted, signal)), name, 'application/pdf');
     },
+    pdfBytes: async (sheet) => {
+      const made = await run((signal) => pdfOf(pages.slice(sheet, sheet + 1), signal));
+      return made ? ok(made) : fail('No sheet was made.', 'PDF', 'Try again.');
+    },
+    piecePng: async () => save(await run(pieceOf), `${base}-piece.png`, 'image/png'),
+    sheetSvg: async (sheet) => {
+      const page = pages[sheet];
+      if (!page) return;
+      const made = await run(async (signal): Promise<Result<string>> => {
+        const r = await request([page]);
+        if (!r.ok) return r;
+        const { sources, pictures } = r.value;
+        return inWorker('SVG', (api) => api.svg({ page, sources, pictures, ppi }, job.name), signal);
+      });
+      save(made === null ? null : text(made), `${base}-sheet-${sheet + 1}.svg`, 'image/svg+xml');
+    },
+    patternSvg: () => {
+      if (plan.wrap.pattern)
+        saveTextAs(`${base}-pattern.svg`, patternSvg(plan.wrap.pattern, job.name), 'image/svg+xml');
+    },
+    cutList: () => saveTextAs(`${base}-cut-list.csv`, list(), 'text/csv'),
+    zip: async () => save(await run(parcel), `${base}.zip`, 'application/zip'),
     stop: () => abort.current?.abort(),
   };
 }

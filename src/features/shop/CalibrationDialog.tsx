@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { barsFor, SCALE_BELIEVED } from '@/core/sheet/calibration';
 import { calibrationPage } from '@/core/sheet/calibrationPage';
 import { problemText } from '@/core/result';
+import { printerOf } from '@/core/shop/settings';
 import type { Calibration, Paper } from '@/core/shop/paper';
 import { formatQuantity } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
@@ -36,7 +37,8 @@ export function CalibrationDialog({ paper, onClose }: Props) {
   const { shop } = useShop();
   const units = useUnits();
   const say = useSay();
-  const { marginMm } = shop.settings.printer;
+  const printer = printerOf(shop.settings, null);
+  const marginMm = Math.max(...Object.values(printer.marginsMm));
   const bars = barsFor(paper, marginMm);
   const nominal: Readonly<Record<Axis, number>> = { across: bars.acrossMm, along: bars.alongMm };
   const old = paper.calibration;
@@ -52,7 +54,13 @@ export function CalibrationDialog({ paper, onClose }: Props) {
   const page = async () => {
     const made = await inWorker('Calibration page', (api) =>
       api.pdf(
-        { title: `Calibration, ${paper.name}`, pages: [calibrationPage(paper, marginMm)], picture: null },
+        {
+          title: `Calibration, ${paper.name}`,
+          pages: [calibrationPage(paper, marginMm)],
+          sources: {},
+          pictures: [],
+          ppi: printer.ppi,
+        },
         onProgress(() => undefined),
       ),
     );

@@ -1,27 +1,19 @@
 'use client';
 
-import { zodResolver } from '@hookform/resolvers/zod';
 import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
-import { useForm } from 'react-hook-form';
-import * as z from 'zod/mini';
 import { scaleOf } from '@/core/sheet/calibration';
-import { nameSchema } from '@/core/shop/common';
 import type { Paper } from '@/core/shop/paper';
-import { formatQuantity, type LengthUnit } from '@/core/units/format';
 import { fineMm, mm } from '@/core/units/quantity';
-import { newId } from '@/data/ids';
 import { savePaper } from '@/data/shop';
 import { Button } from '@/ui/Button';
-import { FormField, inputClass } from '@/ui/FormField';
-import { SheetDialog } from '@/ui/Sheet';
-import { Q, useUnits } from '@/ui/units';
-import { tellProblem } from '@/ui/tell';
-import { lengthText } from '../blank/blankForm';
+import { Q } from '@/ui/units';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { CalibrationDialog } from './CalibrationDialog';
+import { PaperDialog } from './PaperDialog';
+import { Printers } from './Printers';
 import { actionsColumn, SortableTable } from './ThingTable';
 
 export function PapersPage() {
@@ -33,11 +25,30 @@ export function PapersPage() {
     return [
       c.accessor('name', {
         header: 'Name',
-        cell: (x) => <span className="font-label text-lead font-semibold">{x.getValue()}</span>,
+        cell: (x) => (
+          <span className="font-label text-lead font-semibold whitespace-nowrap">{x.getValue()}</span>
+        ),
       }),
       c.accessor('widthMm', { header: 'Width', cell: (x) => <Q of={mm(x.getValue())} /> }),
-      c.accessor('heightMm', { header: 'Height', cell: (x) => <Q of={mm(x.getValue())} /> }),
+      c.accessor('heightMm', {
+        header: 'Height',
+        cell: (x) => (
+          <>
+            {x.row.original.kind === 'roll' && <span className="font-label text-fine">roll, up to </span>}
+            <Q of={mm(x.getValue())} />
+          </>
+        ),
+      }),
       c.accessor('thicknessMm', { header: 'Thickness', cell: (x) => <Q of={fineMm(x.getValue())} /> }),
+      c.accessor('costCents', {
+        header: 'Costs',
+        cell: (x) => (
+          <span className="font-label whitespace-nowrap tabular-nums">
+            {shop.settings.currency}
+            {(x.getValue() / 100).toFixed(2)} {x.row.original.kind === 'roll' ? 'a metre' : 'a sheet'}
+          </span>
+        ),
+      }),
       c.display({
         id: 'scale',
         header: 'Prints at',
@@ -45,17 +56,19 @@ export function PapersPage() {
       }),
       actionsColumn<Paper>('papers', setEditing, (p) => savePaper(p)),
     ] as ColumnDef<Paper, string | number>[];
-  }, []);
+  }, [shop.settings.currency]);
   return (
     <ShopFrame
-      title="Papers"
-      about="transfer paper the printer can take"
+      title="Papers and printers"
+      about="what is printed on, and through what"
       actions={
         <Button kind="act" onClick={() => setEditing('new')}>
           <Plus size={18} aria-hidden /> New paper
         </Button>
       }
     >
+      <Printers />
+      <h2 className="px-4 pt-5 font-name text-head font-semibold">Papers</h2>
       <SortableTable
         label="Papers"
         rows={shop.papers}
@@ -74,7 +87,7 @@ const percent = (v: number) => `${(v * 100).toFixed(2)} %`;
 function ScaleCell({ paper, onMeasure }: { paper: Paper; onMeasure: () => void }) {
   const { across, along, known } = scaleOf(paper);
   return (
-    <span className="flex flex-wrap items-center gap-3">
+    <span className="flex items-center gap-3 whitespace-nowrap">
       <span className="font-label text-fine leading-tight">
         {known ? (
           <>
@@ -92,76 +105,5 @@ function ScaleCell({ paper, onMeasure }: { paper: Paper; onMeasure: () => void }
       </span>
       <Button onClick={onMeasure}>{known ? 'Measure again' : 'Measure its scale'}</Button>
     </span>
-  );
-}
-
-const formSchema = (unit: LengthUnit) =>
-  z.object({
-    name: nameSchema,
-    widthMm: lengthText(unit, 'Width', 50, 1200),
-    heightMm: lengthText(unit, 'Height', 50, 1200),
-    thicknessMm: lengthText(unit, 'Thickness', 0.03, 0.6),
-  });
-type FormIn = z.input<ReturnType<typeof formSchema>>;
-type FormOut = z.output<ReturnType<typeof formSchema>>;
-
-function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: () => void }) {
-  const units = useUnits();
-  const schema = useMemo(() => formSchema(units.length), [units.length]);
-  const len = (v: number, fine = false) => formatQuantity(fine ? fineMm(v) : mm(v), units).number;
-  const form = useForm<FormIn, unknown, FormOut>({
-    resolver: zodResolver(schema),
-    defaultValues: paper
-      ? {
-          name: paper.name,
-          widthMm: len(paper.widthMm),
-          heightMm: len(paper.heightMm),
-          thicknessMm: len(paper.thicknessMm, true),
-        }
-      : { name: '', widthMm: '', heightMm: '', thicknessMm: len(0.1, true) },
-    mode: 'onBlur',
-  });
-  const { errors } = form.formState;
-  const save = async (f: FormOut) => {
-    const r = await savePaper({
-      id: paper?.id ?? newId('paper'),
-      calibration: paper?.calibration ?? null,
-      ...f,
-    });
-    if (r.ok) onClose();
-    else tellProblem(r.problem);
-  };
-  return (
-    <SheetDialog
-      open
-      onClose={onClose}
-      title={paper ? `Change ${paper.name}` : 'A paper'}
-      about="Thickness matters: the paper lies outside the wall. Measure ten sheets and divide."
-    >
-      <form className="grid gap-3" noValidate onSubmit={(e) => void form.handleSubmit(save)(e)}>
-        <FormField label="Name" problem={errors.name?.message}>
-          {(p) => (
-            <input {...p} className={inputClass} placeholder="A3, quick dry" {...form.register('name')} />
-          )}
-        </FormField>
-        <div className="grid grid-cols-3 gap-3">
-          {(['widthMm', 'heightMm', 'thicknessMm'] as const).map((name) => (
-            <FormField
-              key={name}
-              label={`${{ widthMm: 'Width', heightMm: 'Height', thicknessMm: 'Thickness' }[name]}, ${units.length}`}
-              problem={errors[name]?.message}
-            >
-              {(p) => <input {...p} autoComplete="off" className={inputClass} {...form.register(name)} />}
-            </FormField>
-          ))}
-        </div>
-        <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Leave it</Button>
-          <Button kind="act" type="submit">
-            Keep this paper
-          </Button>
-        </div>
-      </form>
-    </SheetDialog>
   );
 }

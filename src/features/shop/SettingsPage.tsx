@@ -102,51 +102,18 @@ export function SettingsPage() {
             />
           </Labelled>
         </Group>
-        <Group
-          title="The printer"
-          about="Mirror in one place only. Print the tiny words on a sheet’s label: if they read the right way round, the driver did not mirror."
-        >
+        <Group title="Money" about="Printers, and what paper and ink cost, are kept under Papers.">
           <TypedField
-            label="Name"
-            text={s.printer.name}
-            width="w-56"
+            label="Sign before amounts"
+            text={s.currency}
+            width="w-16"
             parse={(t) =>
-              t.trim() === ''
-                ? fail('It needs a name.', 'Printer', 'Any will do.')
-                : ok(t.trim().slice(0, 80))
+              /^\S{1,4}$/.test(t.trim())
+                ? ok(t.trim())
+                : fail('One to four signs.', 'Money', 'Such as $ or € or kr.')
             }
-            onValue={(name) => put({ printer: { ...s.printer, name } })}
+            onValue={(currency) => put({ currency })}
           />
-          <LengthField
-            label="Margin it cannot print"
-            valueMm={s.printer.marginMm}
-            minMm={0}
-            maxMm={30}
-            taken
-            onValue={(marginMm) => put({ printer: { ...s.printer, marginMm } })}
-          />
-          <Labelled label="Mirror in">
-            <Segments
-              label="Mirror in"
-              value={s.printer.mirrorBy}
-              onChange={(mirrorBy) => put({ printer: { ...s.printer, mirrorBy } })}
-              options={[
-                { value: 'app', label: 'the file' },
-                { value: 'driver', label: 'the driver' },
-              ]}
-            />
-          </Labelled>
-          <Labelled label="Fineness of PNGs">
-            <Pick
-              label="Fineness of PNGs"
-              value={String(s.printer.ppi)}
-              options={[150, 200, 300, 360].map((d) => ({ value: String(d), label: `${d} ppi` }))}
-              onChange={(v) =>
-                put({ printer: { ...s.printer, ppi: Number(v) as Settings['printer']['ppi'] } })
-              }
-              className="w-28"
-            />
-          </Labelled>
         </Group>
         <Group title="House ways" about="What a new wrap starts with. Each job can differ.">
           <Labelled label="School of seam">

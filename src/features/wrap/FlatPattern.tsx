@@ -7,16 +7,16 @@ import { Board, type Fit } from '@/ui/board/Board';
 import { arrowStep, dragFrom } from '@/ui/board/drag';
 import { Dimension } from '@/ui/board/Dimension';
 import { useSay } from '@/ui/units';
-import { usePreview } from '../art/usePreview';
+import { useSources } from '../art/useSources';
 import { useJob } from '../job/jobContext';
 import { FrontBrackets, lineOn, longer, PatternArt, PatternLines } from './PatternDrawing';
 import { nextMark, snapTo, tapeMarkMm } from './snap';
 
 /** The paper laid flat, print side as it will be seen, every zone drawn and the front and the marks there to be dragged. */
 export function FlatPattern() {
-  const { job, plan } = useJob();
+  const { plan } = useJob();
   const say = useSay();
-  const preview = usePreview(job.art.picture);
+  const { urls } = useSources(plan.art.sources);
   const { pattern } = plan.wrap;
   if (!pattern)
     return (
@@ -36,13 +36,15 @@ export function FlatPattern() {
           <PatternArt
             fit={fit}
             pattern={pattern}
-            picture={job.art.picture}
-            placed={plan.art.placed}
-            url={preview.kind === 'ready' ? preview.url : null}
-            words={job.art.words}
-            set={plan.art.words}
+            laid={plan.art.laid}
+            sources={plan.art.sources}
+            urls={urls}
           />
-          <PatternLines fit={fit} pattern={pattern} onDark={plan.art.placed !== null} />
+          <PatternLines
+            fit={fit}
+            pattern={pattern}
+            onDark={plan.art.laid.some((l) => l.kind === 'picture')}
+          />
           <Sizes fit={fit} pattern={pattern} />
           {pattern.marks.map((m) => (
             <MarkLine key={m.id} fit={fit} mark={m} />

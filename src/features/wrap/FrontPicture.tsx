@@ -4,7 +4,7 @@ import { useId } from 'react';
 import { cosineOf, radiusAt } from '@/core/shapes/cone';
 import { patternPoint } from '@/core/wrap/roll';
 import type { Fit } from '@/ui/board/Board';
-import { usePreview } from '../art/usePreview';
+import { useSources } from '../art/useSources';
 import { useJob } from '../job/jobContext';
 import { PatternArt } from './PatternDrawing';
 
@@ -17,8 +17,8 @@ const PLAIN_FIT: Fit = { k: 1, x: (v) => v, y: (v) => v, width: 0, height: 0 };
  * by the affine map that fits its middle and its width. `facingRad` is what faces the viewer, to the right of the front.
  */
 export function FrontPicture({ fit, facingRad = 0 }: { fit: Fit; facingRad?: number }) {
-  const { job, plan } = useJob();
-  const preview = usePreview(job.art.picture);
+  const { plan } = useJob();
+  const { urls } = useSources(plan.art.sources);
   const id = useId();
   const { pattern } = plan.wrap;
   const roll = pattern?.roll;
@@ -66,11 +66,9 @@ export function FrontPicture({ fit, facingRad = 0 }: { fit: Fit; facingRad?: num
             id={`${id}-art`}
             fit={PLAIN_FIT}
             pattern={pattern}
-            picture={job.art.picture}
-            placed={plan.art.placed}
-            url={preview.kind === 'ready' ? preview.url : null}
-            words={job.art.words}
-            set={plan.art.words}
+            laid={plan.art.laid}
+            sources={plan.art.sources}
+            urls={urls}
             ground={false}
           />
         </g>

@@ -1,14 +1,11 @@
-import type { Affine } from '@/core/art/affine';
-import { fontById } from '@/core/art/fonts';
-import type { Placed } from '@/core/art/place';
-import type { SetWords } from '@/core/art/words';
-import type { PictureRef, Words } from '@/core/job/job';
+import { IDENTITY } from '@/core/art/affine';
+import { faceItems, type Sources } from '@/core/art/items';
+import type { Laid } from '@/core/art/lay';
 import { contourPath, type Contour } from '@/core/shapes/contour';
 import type { Line, Rect } from '@/core/shapes/plane';
 import type { Face, Pattern } from '@/core/wrap/pattern';
 import type { Fit } from '@/ui/board/Board';
-
-const cssMatrix = (m: Affine): string => `matrix(${m.join(' ')})`;
+import { ArtItems, css as cssMatrix } from '../art/ArtItems';
 
 export const px = (fit: Fit, r: Rect) => ({
   x: fit.x(r.x),
@@ -29,76 +26,33 @@ export const into = (fit: Fit): string => `translate(${fit.x(0)} ${fit.y(0)}) sc
 const onFace = (fit: Fit, face: Face): string => `${into(fit)} ${cssMatrix(face.matrix)}`;
 
 interface ArtProps {
-  /** Names its clip, where more than one is drawn on a page. */
+  /** Names its clips, where more than one is drawn on a page. */
   readonly id?: string;
   readonly fit: Fit;
   readonly pattern: Pattern;
-  readonly picture: PictureRef | null;
-  readonly placed: Placed | null;
-  readonly url: string | null;
-  readonly words: Words | null;
-  readonly set: SetWords | null;
-  /** Also shows, faintly, what lies outside the bleed. */
-  readonly spill?: boolean;
+  readonly laid: readonly Laid[];
+  readonly sources: Sources;
+  readonly urls: Readonly<Record<string, string>>;
   /** White paper under the picture; left out where the caller lays its own. */
   readonly ground?: boolean;
 }
 
-/** The picture and words as they will stand on the blank, clipped to the bleed, on every face. */
-export function PatternArt({ id = 'flat', spill = false, ...art }: ArtProps) {
-  const { fit, pattern } = art;
-  return (
-    <g>
-      {pattern.faces.map((face) => (
-        <g key={face.name} transform={onFace(fit, face)}>
-          <FaceArt
-            id={`${id}-${face.name}`}
-            face={face}
-            spill={spill && face === pattern.faces[0]}
-            {...art}
-          />
-        </g>
-      ))}
-    </g>
-  );
-}
-
-type FaceArtProps = Omit<ArtProps, 'fit' | 'pattern'> & { readonly face: Face };
-
-function FaceArt({ id, face, picture, placed, url, words, set, spill, ground = true }: FaceArtProps) {
-  const bleed = contourPath(face.bleed);
-  const image = placed && picture && url && (
-    <g transform={cssMatrix(placed.matrix)}>
-      <image href={url} width={picture.widthPx} height={picture.heightPx} preserveAspectRatio="none" />
-    </g>
-  );
-  return (
-    <g>
-      <clipPath id={`${id}-clip`}>
-        <path d={bleed} />
-      </clipPath>
-      {ground && <path d={bleed} fill="#ffffff" />}
-      {spill && image && <g opacity={0.22}>{image}</g>}
-      <g clipPath={`url(#${id}-clip)`}>
-        {image}
-        {placed && !url && <path d={bleed} fill="#d5dbe6" />}
-        {words && set && (
-          <text
-            className="letters"
-            fontFamily={fontById(words.font).family}
-            fontWeight={fontById(words.font).weight}
-            fontSize={set.emMm}
-            fill={words.colour}
-            y={set.baselineMm}
-            x={set.letters.map((l) => set.box.x + l.xMm).join(' ')}
-          >
-            {set.letters.map((l) => l.letter).join('')}
-          </text>
-        )}
+/** The art as it will stand on the paper, clipped to the bleed, on every face. */
+export const PatternArt = ({ id = 'flat', fit, pattern, laid, sources, urls, ground = true }: ArtProps) => (
+  <g>
+    {pattern.faces.map((face) => (
+      <g key={face.name} transform={onFace(fit, face)}>
+        {ground && <path d={contourPath(face.bleed)} fill="#ffffff" />}
+        <ArtItems
+          id={`${id}-${face.name}`}
+          items={faceItems(laid, face, IDENTITY)}
+          sources={sources}
+          urls={urls}
+        />
       </g>
-    </g>
-  );
-}
+    ))}
+  </g>
+);
 
 interface LinesProps {
   readonly fit: Fit;

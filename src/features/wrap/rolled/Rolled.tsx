@@ -9,7 +9,9 @@ import { arrowStep } from '@/ui/board/drag';
 import { Button } from '@/ui/Button';
 import { isFlat, isRound } from '@/core/shop/blank';
 import { mainFace, type Pattern } from '@/core/wrap/pattern';
-import { usePreview } from '../../art/usePreview';
+import { IDENTITY } from '@/core/art/affine';
+import { faceItems } from '@/core/art/items';
+import { useSources } from '../../art/useSources';
 import { useJob } from '../../job/jobContext';
 import { FrontPicture } from '../FrontPicture';
 import { Scene } from './Scene';
@@ -28,16 +30,14 @@ function hasWebGl(): boolean {
 
 /** The art of the first face as a texture, made again whenever it changes. */
 function useTexture(pattern: Pattern | null): CanvasTexture | null {
-  const { job, plan } = useJob();
-  const preview = usePreview(job.art.picture);
-  const url = preview.kind === 'ready' ? preview.url : null;
+  const { plan } = useJob();
+  const { laid, sources } = plan.art;
+  const { urls } = useSources(sources);
   const [texture, setTexture] = useState<CanvasTexture | null>(null);
-  const { placed, words: set } = plan.art;
-  const { picture, words } = job.art;
   useEffect(() => {
     if (!pattern) return;
     let gone = false;
-    const art = { picture, placed, url, words, set };
+    const art = { items: faceItems(laid, mainFace(pattern), IDENTITY), sources, urls };
     void faceTexture(mainFace(pattern), pattern.trim, art).then((canvas) => {
       if (gone || !canvas) return;
       const made = new CanvasTexture(canvas);
@@ -50,7 +50,7 @@ function useTexture(pattern: Pattern | null): CanvasTexture | null {
     return () => {
       gone = true;
     };
-  }, [pattern, picture, placed, url, words, set]);
+  }, [pattern, laid, sources, urls]);
   return texture;
 }
 

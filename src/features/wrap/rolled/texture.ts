@@ -1,7 +1,5 @@
 import { fontById } from '@/core/art/fonts';
-import type { Placed } from '@/core/art/place';
-import type { SetWords } from '@/core/art/words';
-import type { PictureRef, Words } from '@/core/job/job';
+import { sourceBox, type ArtItem, type Sources } from '@/core/art/items';
 import { flatten, type Contour } from '@/core/shapes/contour';
 import type { Rect } from '@/core/shapes/plane';
 import type { Face } from '@/core/wrap/pattern';
@@ -10,11 +8,9 @@ import type { Face } from '@/core/wrap/pattern';
 const LONG_PX = 1400;
 
 export interface ArtOnFace {
-  readonly picture: PictureRef | null;
-  readonly placed: Placed | null;
-  readonly url: string | null;
-  readonly words: Words | null;
-  readonly set: SetWords | null;
+  readonly items: readonly ArtItem[];
+  readonly sources: Sources;
+  readonly urls: Readonly<Record<string, string>>;
 }
 
 const loadImage = (url: string): Promise<HTMLImageElement> =>
@@ -31,6 +27,26 @@ function trace(g: CanvasRenderingContext2D, c: Contour): void {
   g.closePath();
 }
 
+async function paintPicture(g: CanvasRenderingContext2D, key: string, art: ArtOnFace): Promise<void> {
+  const source = art.sources[key];
+  const url = art.urls[key];
+  if (!source || !url) return;
+  const box = sourceBox(source);
+  g.drawImage(await loadImage(url), box.x, box.y, box.width, box.height);
+}
+
+function paintLetters(g: CanvasRenderingContext2D, item: Extract<ArtItem, { kind: 'words' }>): void {
+  const font = fontById(item.font);
+  g.font = `${font.weight} ${item.emMm}px ${font.family}`;
+  g.fillStyle = item.colour;
+  for (const l of item.letters) {
+    g.save();
+    g.transform(...l.matrix);
+    g.fillText(l.letter, 0, 0);
+    g.restore();
+  }
+}
+
 /** One face's art in its own box, as a canvas; what is not paper stays clear. Null where the browser gives no canvas. */
 export async function faceTexture(face: Face, box: Rect, art: ArtOnFace): Promise<HTMLCanvasElement | null> {
   const canvas = document.createElement('canvas');
@@ -45,18 +61,12 @@ export async function faceTexture(face: Face, box: Rect, art: ArtOnFace): Promis
   g.fill();
   g.save();
   g.clip();
-  if (art.placed && art.picture && art.url) {
-    const image = await loadImage(art.url);
+  for (const item of art.items) {
     g.save();
-    g.transform(...art.placed.matrix);
-    g.drawImage(image, 0, 0, art.picture.widthPx, art.picture.heightPx);
+    g.transform(...item.matrix);
+    if (item.kind === 'picture') await paintPicture(g, item.source, art);
+    else paintLetters(g, item);
     g.restore();
-  }
-  if (art.words && art.set) {
-    const font = fontById(art.words.font);
-    g.font = `${font.weight} ${art.set.emMm}px ${font.family}`;
-    g.fillStyle = art.words.colour;
-    for (const l of art.set.letters) g.fillText(l.letter, art.set.box.x + l.xMm, art.set.baselineMm);
   }
   g.restore();
   g.fillStyle = '#c8371b55';

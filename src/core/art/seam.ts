@@ -1,0 +1,212 @@
+import { cellDifference, labGrid, type LabGrid, type Pixels, type Window } from './pixels';
+
+/** How hard a seam is to close so that it does not show. */
+export const SEAM_CLASSES = ['plain', 'continues', 'must match', 'breaks'] as const;
+export type SeamClass = (typeof SEAM_CLASSES)[number];
+
+export interface SeamCut {
+  /** Where the left end of the wrap falls in the picture, and how much of it the wrap takes, px. */
+  readonly startPx: number;
+  readonly lengthPx: number;
+  /** Mean ΔE00 between the two ends: what shows even in a perfect seam. */
+  readonly mismatch: number;
+  /** Root mean square ΔE00 from place to place along the cut: how much there is to bring in line. */
+  readonly crossing: number;
+  readonly cost: number;
+  readonly class: SeamClass;
+}
+
+export interface SeamSearch {
+  /** Cost of each start, evenly from the first to the last possible. */
+  readonly curve: readonly { readonly startPx: number; readonly cost: number }[];
+  /** The best few, each in a valley of its own, best first. */
+  readonly best: readonly SeamCut[];
+  /** The cut as the picture lies now. */
+  readonly asIs: SeamCut;
+}
+
+export interface SeamAsk {
+  /** Rows of the picture on the wrap. */
+  readonly fromRow: number;
+  readonly toRow: number;
+  /** Length of the wrap in the picture's pixels. */
+  readonly lengthPx: number;
+  readonly startPx: number;
+  /** The picture goes round again where it ends: any start will do. */
+  readonly cyclic: boolean;
+  /** The picture may be enlarged by up to this share, so that the wrap takes less of it. 0..0.2 */
+  readonly enlarge: number;
+}
+
+const ROWS = 72;
+const MOST_COLS = 2400;
+const LENGTHS = 6;
+const BEST = 4;
+/** The same at the two ends matters most; what there is to line up matters a quarter as much. */
+const CROSSING_WEIGHT = 0.25;
+
+const { abs, ceil, floor, max, min, round, sqrt } = Math;
+
+export function seamClass(mismatch: number, crossing: number): SeamClass {
+  if (mismatch > 9) return 'breaks';
+  if (mismatch < 2.5 && crossing < 1.2) return 'plain';
+  return crossing < 3.2 && mismatch < 6 ? 'continues' : 'must match';
+}
+
+/** What a class asks of the bench. */
+export const SEAM_WORDS: Readonly<Record<SeamClass, { readonly label: string; readonly asks: string }>> = {
+  plain: {
+    label: 'plain ground',
+    asks: 'Forgiving: a seam half a millimetre open or lapped hardly shows.',
+  },
+  continues: {
+    label: 'continues',
+    asks: 'The ground runs on over the seam: close it edge to edge and tape it full length.',
+  },
+  'must match': {
+    label: 'must match',
+    asks: 'Shapes cross the seam: trim to the line, match them from the middle outwards, tape both ways.',
+  },
+  breaks: {
+    label: 'breaks',
+    asks: 'The two ends differ and will show as a line. Put it at the back, leave a gap, or cover it with plain ground.',
+  },
+};
+
+interface Cols {
+  readonly grid: LabGrid;
+  /** Picture px to a column. */
+  readonly step: number;
+}
+
+function columnsOf(p: Pixels, ask: SeamAsk): Cols {
+  const y = max(0, min(p.height - 1, floor(ask.fromRow)));
+  const height = max(1, min(p.height, ceil(ask.toRow)) - y);
+  const w: Window = { x: 0, y, width: p.width, height };
+  const cols = min(MOST_COLS, p.width);
+  return { grid: labGrid(p, w, cols, min(ROWS, height)), step: p.width / cols };
+}
+
+/** Mean over the rows of the difference between two columns. */
+function mismatchOf({ grid }: Cols, a: number, b: number): number {
+  let sum = 0;
+  for (let r = 0; r < grid.rows; r += 1) sum += cellDifference(grid, r * grid.cols + a, r * grid.cols + b);
+  return sum / grid.rows;
+}
+
+/** Root mean square of the difference from row to row down each column: one hard edge counts for more than much soft ground. */
+function crossings({ grid }: Cols): Float64Array {
+  const out = new Float64Array(grid.cols);
+  for (let c = 0; c < grid.cols; c += 1) {
+    let sum = 0;
+    for (let r = 1; r < grid.rows; r += 1)
+      sum += cellDifference(grid, r * grid.cols + c, (r - 1) * grid.cols + c) ** 2;
+    out[c] = sqrt(sum / max(1, grid.rows - 1));
+  }
+  return out;
+}
+
+/** Squared CIELAB distance, summed over every fourth row: enough to tell which lengths are worth a full look. */
+function roughly({ grid }: Cols, a: number, b: number): number {
+  const { lab, cols, rows } = grid;
+  let sum = 0;
+  for (let r = 0; r < rows; r += 4) {
+    const i = (r * cols + a) * 3;
+    const j = (r * cols + b) * 3;
+    const dL = (lab[i] as number) - (lab[j] as number);
+    const da = (lab[i + 1] as number) - (lab[j + 1] as number);
+    const db = (lab[i + 2] as number) - (lab[j + 2] as number);
+    sum += dL * dL + da * da + db * db;
+  }
+  return sum;
+}
+
+/**
+ * Searches every cut a wide or cyclic picture allows. The ends of a wrap of length l starting at s meet: column s follows column s + l, so
+ * a picture that repeats every l px costs nothing wherever it is cut.
+ */
+export function seamSearch(p: Pixels, ask: SeamAsk): SeamSearch {
+  const cols = columnsOf(p, ask);
+  const n = cols.grid.cols;
+  const crossing = crossings(cols);
+  const wrap = (c: number) => (ask.cyclic ? ((c % n) + n) % n : max(0, min(n - 1, c)));
+  const cut = (start: number, length: number): SeamCut => {
+    const a = wrap(start);
+    const b = wrap(start + length);
+    const mismatch = mismatchOf(cols, a, b);
+    const crosses = ((crossing[a] as number) + (crossing[b] as number)) / 2;
+    return {
+      startPx: start * cols.step,
+      lengthPx: length * cols.step,
+      mismatch,
+      crossing: crosses,
+      cost: mismatch + CROSSING_WEIGHT * crosses,
+      class: seamClass(mismatch, crosses),
+    };
+  };
+  const full = max(1, round(ask.lengthPx / cols.step));
+  const lastStart = (length: number) => (ask.cyclic ? n - 1 : max(0, n - length));
+  const curve = Array.from({ length: lastStart(full) + 1 }, (_, s) => cut(s, full));
+  const enlarged =
+    ask.enlarge > 0 ? shorter(cols, full, ask.enlarge, lastStart, wrap).map(([s, l]) => cut(s, l)) : [];
+  const asIs = cut(round(ask.startPx / cols.step), full);
+  return {
+    curve: thinned(curve),
+    best: valleys([...valleysOf(curve), ...enlarged], n * cols.step * 0.03),
+    asIs: { ...asIs, startPx: ask.startPx, lengthPx: ask.lengthPx },
+  };
+}
+
+/** Starts and lengths worth a look when the picture is enlarged a little: the best of each length by a rough measure. */
+function shorter(
+  cols: Cols,
+  full: number,
+  enlarge: number,
+  lastStart: (length: number) => number,
+  wrap: (c: number) => number,
+): readonly (readonly [number, number])[] {
+  const least = full / (1 + enlarge);
+  return Array.from({ length: LENGTHS }, (_, i) =>
+    round(full - ((full - least) * (i + 1)) / LENGTHS),
+  ).flatMap((length) => {
+    let at = 0;
+    let lowest = Infinity;
+    for (let s = 0; s <= lastStart(length); s += 1) {
+      const rough = roughly(cols, wrap(s), wrap(s + length));
+      if (rough < lowest) {
+        lowest = rough;
+        at = s;
+      }
+    }
+    return length > 0 ? [[at, length] as const] : [];
+  });
+}
+
+/** Lowest points of the curve, lower than both neighbours. */
+const valleysOf = (curve: readonly SeamCut[]): readonly SeamCut[] =>
+  curve.filter(
+    (c, i) => c.cost <= (curve[i - 1]?.cost ?? Infinity) && c.cost <= (curve[i + 1]?.cost ?? Infinity),
+  );
+
+/** The best few, no two closer than `apartPx` at the same length. */
+function valleys(cuts: readonly SeamCut[], apartPx: number): readonly SeamCut[] {
+  const kept: SeamCut[] = [];
+  for (const c of [...cuts].sort((a, b) => a.cost - b.cost)) {
+    if (kept.length >= BEST) break;
+    if (kept.every((k) => abs(k.startPx - c.startPx) > apartPx)) kept.push(c);
+  }
+  return kept;
+}
+
+const CURVE_POINTS = 320;
+
+/** The curve with at most so many points, the lowest of each stretch kept so that no valley is lost. */
+function thinned(curve: readonly SeamCut[]): SeamSearch['curve'] {
+  const per = ceil(curve.length / CURVE_POINTS);
+  const out: { startPx: number; cost: number }[] = [];
+  for (let i = 0; i < curve.length; i += per) {
+    const low = curve.slice(i, i + per).reduce((a, b) => (b.cost < a.cost ? b : a));
+    out.push({ startPx: low.startPx, cost: low.cost });
+  }
+  return out;
+}

@@ -1,0 +1,129 @@
+import { zlibSync } from 'fflate';
+import { inspectPicture } from './picture';
+import { joinBytes, makeChunk } from './png';
+import { paintPng, RED } from './testPicture';
+
+const told = (bytes: Uint8Array): string => {
+  const r = inspectPicture(bytes, 'art');
+  return r.ok
+    ? `${r.value.mime} ${r.value.widthPx} × ${r.value.heightPx}`
+    : `${r.problem.what} ${r.problem.wayOut}`;
+};
+const latin = (s: string) => Uint8Array.from(s, (c) => c.charCodeAt(0));
+const le = (n: number, bytes: number) => Uint8Array.from({ length: bytes }, (_, i) => (n >>> (8 * i)) & 255);
+
+/** A WebP of one chunk. */
+function webp(kind: string, body: Uint8Array): Uint8Array {
+  const chunk = joinBytes([latin(kind), le(body.length, 4), body]);
+  return joinBytes([latin('RIFF'), le(chunk.length + 4, 4), latin('WEBP'), chunk]);
+}
+const extended = (flags: number, w: number, h: number) =>
+  webp('VP8X', joinBytes([le(flags, 4), le(w - 1, 3), le(h - 1, 3)]));
+
+/** A TIFF of one directory: each entry a tag and a value. */
+function tiff(tags: readonly (readonly [number, number])[], pixels = 64): Uint8Array {
+  const entries = tags.map(([tag, value]) => joinBytes([le(tag, 2), le(4, 2), le(1, 4), le(value, 4)]));
+  return joinBytes([
+    latin('II*\0'),
+    le(8, 4),
+    le(tags.length, 2),
+    ...entries,
+    le(0, 4),
+    new Uint8Array(pixels),
+  ]);
+}
+const rgbTiff = (over: readonly (readonly [number, number])[] = []) =>
+  tiff([[256, 640], [257, 480], [258, 8], [262, 2], [273, 8], [279, 40], ...over]);
+
+describe('WebP', () => {
+  test('size from each of its three forms', () => {
+    expect(told(extended(0, 2400, 1960))).toBe('image/webp 2400 × 1960');
+    const lossless = webp(
+      'VP8L',
+      joinBytes([le(0x2f, 1), le((639 | (479 << 14)) >>> 0, 4), new Uint8Array(8)]),
+    );
+    expect(told(lossless)).toBe('image/webp 640 × 480');
+    const lossy = webp('VP8 ', joinBytes([new Uint8Array(6), le(800, 2), le(600, 2), new Uint8Array(4)]));
+    expect(told(lossy)).toBe('image/webp 800 × 600');
+  });
+  test('animated, or cut short', () => {
+    expect(told(extended(2, 10, 10))).toMatch(/animated.*one frame/);
+    expect(told(extended(0, 10, 10).subarray(0, 24))).toMatch(/cut short/);
+  });
+});
+
+describe('TIFF', () => {
+  test('size, and what stands in the way', () => {
+    expect(told(rgbTiff())).toBe('image/tiff 640 × 480');
+    expect(
+      told(
+        tiff([
+          [256, 640],
+          [257, 480],
+          [262, 5],
+        ]),
+      ),
+    ).toMatch(/CMYK.*Save it as RGB/);
+    expect(
+      told(
+        tiff([
+          [256, 640],
+          [257, 480],
+          [258, 32],
+        ]),
+      ),
+    ).toMatch(/more than 16 bits/);
+    expect(
+      told(
+        tiff([
+          [256, 640],
+          [257, 480],
+          [273, 8],
+          [279, 4_000_000],
+        ]),
+      ),
+    ).toMatch(/cut short/);
+    expect(told(rgbTiff().subarray(0, 40))).toMatch(/cut short/);
+  });
+});
+
+describe('SVG', () => {
+  test('drawn 4800 px long, in its own shape', () => {
+    expect(told(latin('<svg xmlns="http://www.w3.org/2000/svg" width="240mm" height="120mm"/>'))).toBe(
+      'image/svg+xml 4800 × 2400',
+    );
+    expect(told(latin('<?xml version="1.0"?><svg viewBox="0 0 10 40"></svg>'))).toBe(
+      'image/svg+xml 1200 × 4800',
+    );
+  });
+  test('no size, or cut short', () => {
+    expect(told(latin('<svg width="100%"></svg>'))).toMatch(/does not say its size/);
+    expect(told(latin('<svg width="10" height="10"><path'))).toMatch(/damaged or cut short/);
+  });
+});
+
+describe('PNG', () => {
+  const png = paintPng(3, 2, () => RED);
+  test('animated is refused; twenty thousand square is too large', () => {
+    const animated = joinBytes([png.subarray(0, 33), makeChunk('acTL', new Uint8Array(8)), png.subarray(33)]);
+    expect(told(animated)).toMatch(/animated/);
+    const head = new Uint8Array(13);
+    const dv = new DataView(head.buffer);
+    dv.setUint32(0, 20_000);
+    dv.setUint32(4, 20_000);
+    head.set([16, 2], 8);
+    const huge = joinBytes([
+      png.subarray(0, 8),
+      makeChunk('IHDR', head),
+      makeChunk('IDAT', zlibSync(new Uint8Array(9))),
+      makeChunk('IEND', new Uint8Array(0)),
+    ]);
+    expect(told(huge)).toMatch(/20000 × 20000, 400 megapixels.*Save it smaller/);
+  });
+});
+
+test('others are named', () => {
+  expect(told(latin('GIF89a...........'))).toMatch(/a GIF, often animated/);
+  expect(told(latin('8BPS.............'))).toMatch(/layered drawing/);
+  expect(told(new Uint8Array(0))).toMatch(/empty/);
+});

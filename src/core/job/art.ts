@@ -1,0 +1,159 @@
+import '../zodSetup';
+import * as z from 'zod/mini';
+import { FONT_IDS } from '../art/fonts';
+import { colourSchema, idSchema, mmSchema } from '../shop/common';
+
+export const MIMES = ['image/png', 'image/jpeg', 'image/webp', 'image/tiff', 'image/svg+xml'] as const;
+export type Mime = (typeof MIMES)[number];
+
+export const SCENES = ['star chart', 'comet', 'moon band'] as const;
+
+export const pictureRefSchema = z.strictObject({
+  id: idSchema,
+  name: z.string().check(z.minLength(1), z.maxLength(120)),
+  mime: z.enum(MIMES),
+  /** Size as seen, after the file's own orientation has been applied; of a drawing, the size it is drawn at. */
+  widthPx: z.int().check(z.gte(1), z.lte(40000)),
+  heightPx: z.int().check(z.gte(1), z.lte(40000)),
+  /** EXIF orientation, 1..8. */
+  orientation: z.int().check(z.gte(1), z.lte(8)),
+  /** Drawn by the application from a seed; null for a picture brought in. */
+  drawn: z.nullable(z.strictObject({ scene: z.enum(SCENES), seed: z.int() })),
+});
+export type PictureRef = z.infer<typeof pictureRefSchema>;
+
+/** Where a picture sits, relative to cover or fit, so it follows the wrap when that is measured again. */
+export const placementSchema = z.strictObject({
+  base: z.enum(['cover', 'fit']),
+  scale: z.number().check(z.gte(0.02), z.lte(50)),
+  dxMm: z.number().check(z.gte(-2000), z.lte(2000)),
+  dyMm: z.number().check(z.gte(-2000), z.lte(2000)),
+  turnDeg: z.number().check(z.gte(-360), z.lte(360)),
+});
+export type Placement = z.infer<typeof placementSchema>;
+
+/** How a small picture is set again and again: in straight rows, each column dropped by half, or each turned over. */
+export const REPEATS = ['once', 'straight', 'half-drop', 'mirror'] as const;
+export type Repeat = (typeof REPEATS)[number];
+
+/** Which faces of a two-sided blank a layer is for. */
+export const ON_FACES = ['both', 'front', 'back'] as const;
+export type OnFace = (typeof ON_FACES)[number];
+
+/** A column of the names list; null where the layer is the same on every piece. */
+const fieldSchema = z.nullable(z.string().check(z.minLength(1), z.maxLength(60)));
+
+/** Part of a picture that must be seen, such as a face or its own lettering: shares of the picture from its top left. */
+export const keepSchema = z.strictObject({
+  x: z.number().check(z.gte(0), z.lte(1)),
+  y: z.number().check(z.gte(0), z.lte(1)),
+  width: z.number().check(z.gt(0), z.lte(1)),
+  height: z.number().check(z.gt(0), z.lte(1)),
+});
+export type Keep = z.infer<typeof keepSchema>;
+
+export const pictureLayerSchema = z.strictObject({
+  kind: z.literal('picture'),
+  id: idSchema,
+  picture: pictureRefSchema,
+  placement: placementSchema,
+  flip: z.strictObject({ across: z.boolean(), down: z.boolean() }),
+  repeat: z.enum(REPEATS),
+  keep: z.nullable(keepSchema),
+  on: z.enum(ON_FACES),
+  field: fieldSchema,
+});
+export type PictureLayer = z.infer<typeof pictureLayerSchema>;
+
+/** x and y of the middle of the words, mm from the middle of the trimmed wrap laid straight. */
+export const wordsLayerSchema = z.strictObject({
+  kind: z.literal('words'),
+  id: idSchema,
+  text: z.string().check(z.minLength(1), z.maxLength(60)),
+  font: z.enum(FONT_IDS),
+  capHeightMm: mmSchema(1, 120),
+  dxMm: z.number().check(z.gte(-1000), z.lte(1000)),
+  dyMm: z.number().check(z.gte(-1000), z.lte(1000)),
+  turnDeg: z.number().check(z.gte(-360), z.lte(360)),
+  colour: colourSchema,
+  /** Along a straight line, or along the arc that stays level on the blank. */
+  along: z.enum(['line', 'arc']),
+  /** Longest the words may be; null for as long as they come out. */
+  mostMm: z.nullable(mmSchema(5, 1300)),
+  /** What becomes of longer ones: set smaller, or only told. */
+  overlong: z.enum(['fit', 'flag']),
+  on: z.enum(ON_FACES),
+  field: fieldSchema,
+});
+export type WordsLayer = z.infer<typeof wordsLayerSchema>;
+
+export const layerSchema = z.discriminatedUnion('kind', [pictureLayerSchema, wordsLayerSchema]);
+export type Layer = z.infer<typeof layerSchema>;
+
+/** How art lies on a tapered wrap: bent two ways, or straight on the paper. */
+export const LIES = ['true', 'level', 'flat'] as const;
+export type Lie = (typeof LIES)[number];
+
+export const MOST_NAMES = 500;
+const cellSchema = z.string().check(z.maxLength(120));
+export const namesSchema = z.strictObject({
+  columns: z.array(z.string().check(z.minLength(1), z.maxLength(60))).check(z.minLength(1), z.maxLength(12)),
+  rows: z.array(z.array(cellSchema).check(z.maxLength(12))).check(z.maxLength(MOST_NAMES)),
+  /** Column that says how many of each; null for one of each. */
+  countColumn: z.nullable(z.string()),
+  /** Pictures that cells name, by file name. */
+  pictures: z.array(pictureRefSchema).check(z.maxLength(60)),
+});
+export type Names = z.infer<typeof namesSchema>;
+
+export const artSchema = z.strictObject({
+  /** Bottom first. */
+  layers: z.array(layerSchema).check(z.maxLength(24)),
+  lie: z.enum(LIES),
+  names: z.nullable(namesSchema),
+});
+export type Art = z.infer<typeof artSchema>;
+
+export const START_PLACEMENT: Placement = { base: 'cover', scale: 1, dxMm: 0, dyMm: 0, turnDeg: 0 };
+export const NO_ART: Art = { layers: [], lie: 'level', names: null };
+
+export const pictureLayer = (
+  id: string,
+  picture: PictureRef,
+  rest: Partial<PictureLayer> = {},
+): PictureLayer => ({
+  kind: 'picture',
+  id,
+  picture,
+  placement: START_PLACEMENT,
+  flip: { across: false, down: false },
+  repeat: 'once',
+  keep: null,
+  on: 'both',
+  field: null,
+  ...rest,
+});
+
+export const wordsLayer = (id: string, text: string, rest: Partial<WordsLayer> = {}): WordsLayer => ({
+  kind: 'words',
+  id,
+  text,
+  font: 'narrow',
+  capHeightMm: 9,
+  dxMm: 0,
+  dyMm: 0,
+  turnDeg: 0,
+  colour: '#f4efe0',
+  along: 'arc',
+  mostMm: null,
+  overlong: 'fit',
+  on: 'both',
+  field: null,
+  ...rest,
+});
+
+/** Every picture a job's art holds, those its list names included. */
+export const picturesOf = (art: Art): readonly PictureRef[] => [
+  ...art.layers.flatMap((l) => (l.kind === 'picture' ? [l.picture] : [])),
+  ...(art.names?.pictures ?? []),
+];

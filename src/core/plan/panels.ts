@@ -1,0 +1,80 @@
+import { artKey } from '../art/key';
+import { boundsOf } from '../art/polygon';
+import type { ArtSection } from './art';
+import type { Job } from '../job/job';
+import { cutIntoPanels, type PanelAsk, type Panels } from '../sheet/panels';
+import { roomMm } from '../sheet/layout';
+import type { Paper } from '../shop/paper';
+import type { Printer } from '../shop/printer';
+import { say, type Phrase } from '../units/phrase';
+import { count, mm } from '../units/quantity';
+import type { Pattern } from '../wrap/pattern';
+
+/** Gaps between pictures narrower than this are not worth a join, mm. */
+const LEAST_GAP_MM = 6;
+
+/** Stretches along a straight wrap that no picture covers. */
+function gapsOf(art: ArtSection, pattern: Pattern): PanelAsk['gaps'] {
+  if (art.board?.bend) return [];
+  const { whole } = pattern;
+  const spans = art.laid
+    .flatMap((l) => (l.kind === 'picture' ? [boundsOf(l.placed.corners)] : [l.set.box]))
+    .sort((a, b) => a.x - b.x);
+  const gaps: { fromMm: number; toMm: number }[] = [];
+  let at = whole.x;
+  for (const s of spans) {
+    if (s.x - at >= LEAST_GAP_MM && at > whole.x) gaps.push({ fromMm: at, toMm: s.x });
+    at = Math.max(at, s.x + s.width);
+  }
+  return gaps;
+}
+
+export interface PanelPlan extends Panels {
+  readonly forArt: string;
+  readonly steps: readonly Phrase[];
+}
+
+/** How to lay and tape panels, in order. */
+function stepsOf(p: Panels, job: Job): readonly Phrase[] {
+  const n = p.panels.length;
+  const hidden = job.sheet.panels.join === 'hidden';
+  const bare = p.joins.every((j) => j.bare);
+  const toward = p.way === 'across' ? 'left to right' : 'top to bottom';
+  return [
+    say`Trim panel 1 at ${hidden && !bare ? 'the edge of its ink, along the join' : 'its join'}; leave the others’ overlap of ${mm(bare ? 0 : p.overlapMm)} on.`,
+    say`Lay panel 1 face down first, its outer ticks on the blank’s edges, and tape it on every side but the join.`,
+    ...(n > 2
+      ? [
+          say`Lay panels 2 to ${String(n)} ${toward}, each under the edge before it, the two ticks of the join on one another.`,
+        ]
+      : [
+          say`Slide panel 2 under that edge until the two ticks of the join lie on one another at both ends.`,
+        ]),
+    say`Tape along the whole join on the back, then the rest. Tape never on the printed face.`,
+    say`Press so that no edge of the platen runs along a join.`,
+  ];
+}
+
+/** The panels a wrap is cut into for one paper; null where that cannot be. */
+export function panelPlan(
+  job: Job,
+  pattern: Pattern,
+  art: ArtSection,
+  paper: Paper,
+  printer: Printer,
+): PanelPlan | null {
+  const { overlapMm, join, joins } = job.sheet.panels;
+  const forArt = artKey([job.art, pattern.whole, paper.widthMm, paper.heightMm, overlapMm]);
+  const panels = cutIntoPanels({
+    whole: pattern.whole,
+    rooms: roomMm({ paper, marginsMm: printer.marginsMm }),
+    overlapMm,
+    join,
+    found: joins,
+    forArt,
+    gaps: gapsOf(art, pattern),
+  });
+  return panels && { ...panels, forArt, steps: stepsOf(panels, job) };
+}
+
+export const panelsSummary = (p: PanelPlan): Phrase => say`${count(p.panels.length, 'panel')} a piece`;

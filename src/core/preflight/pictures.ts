@@ -1,0 +1,352 @@
+import { apply } from '../art/affine';
+import type { LaidPicture } from '../art/lay';
+import type { LookCell, PictureLook } from '../art/lookInto';
+import { boundsOf, rectCorners, type Polygon } from '../art/polygon';
+import { runsOutOf, runsPast, touches } from '../art/words';
+import type { Rect } from '../shapes/plane';
+import { say } from '../units/phrase';
+import { fineMm, mm, MM_PER_INCH, ppi, ratio } from '../units/quantity';
+import { mainFace } from '../wrap/pattern';
+import { check, viewingMm, type Check, type CheckInput, type PictureCheck } from './check';
+
+/** In the hand (300 mm): below these a print looks soft, or plainly blocky. Farther off, less will do. */
+export const SOFT_BELOW_PPI = 200;
+export const BLOCKY_BELOW_PPI = 120;
+
+const layerOf = (l: LaidPicture, c: CheckInput) => {
+  const found = c.art.layers.find((x) => x.id === l.id);
+  return found?.kind === 'picture' ? found : null;
+};
+
+const bottomPicture = (c: CheckInput): LaidPicture | undefined =>
+  c.laid.find((l): l is LaidPicture => l.kind === 'picture');
+
+const fineness: PictureCheck = (l, c) => {
+  const viewed = viewingMm(c.blank, c.board.pattern.trim);
+  const part = 300 / viewed;
+  const { ppi: at } = l.placed;
+  const where = [overlap(boundsOf(l.placed.corners), c.board.pattern.bleed)];
+  const seen = viewed > 300 ? say` seen from ${mm(viewed)}` : say``;
+  if (at < BLOCKY_BELOW_PPI * part)
+    return [
+      check(
+        'ppi',
+        'heed',
+        say`Only ${ppi(at)} at this size: it will look blocky${seen}. Use a larger picture, or make it smaller here.`,
+        where,
+      ),
+    ];
+  return at < SOFT_BELOW_PPI * part
+    ? [check('ppi', 'heed', say`${ppi(at)} at this size: fine lines will be soft${seen}.`, where)]
+    : [];
+};
+
+const near = (a: number, b: number, part: number): boolean => Math.abs(a / b - 1) < part;
+
+/** Pixels that are the wrap's own millimetres or inches: a size typed into the wrong box of a drawing program. */
+const unitSlip: PictureCheck = (l, c) => {
+  const { trim, bleed } = c.board.pattern;
+  const { widthPx, heightPx } = l.ref;
+  const like = (k: number) =>
+    [trim, bleed].some((r) => near(widthPx, r.width * k, 0.03) && near(heightPx, r.height * k, 0.03));
+  const unit = like(1) ? 'millimetres' : like(10 / MM_PER_INCH) || like(1 / MM_PER_INCH) ? 'inches' : null;
+  if (unit)
+    return [
+      check(
+        'unit',
+        'heed',
+        say`The picture is ${String(widthPx)} × ${String(heightPx)} px: the wrap’s own ${unit}, typed as pixels? Make it again with the size in ${unit} at ${ppi(300)}.`,
+      ),
+    ];
+  const coarse = [72, 96].find((d) => like(d / MM_PER_INCH));
+  return coarse
+    ? [
+        check(
+          'unit',
+          'heed',
+          say`The picture was saved at ${ppi(coarse)}, for a screen. Save it again at ${ppi(300)}.`,
+        ),
+      ]
+    : [];
+};
+
+/** Share of a covering picture lost because it is of another shape than the wrap. */
+const aspect: PictureCheck = (l, c) => {
+  const layer = layerOf(l, c);
+  if (!layer || layer.placement.base !== 'cover' || layer.placement.turnDeg !== 0 || layer.repeat !== 'once')
+    return [];
+  if (layer.placement.scale < 0.9) return [];
+  const { bleed } = c.board.pattern;
+  const k = l.ref.widthPx / l.ref.heightPx / (bleed.width / bleed.height);
+  const lost = 1 - Math.min(k, 1 / k);
+  return lost > 0.3
+    ? [
+        check(
+          'aspect',
+          'note',
+          say`The picture is ${k > 1 ? 'wider' : 'taller'} than the wrap: ${ratio(lost)} of it is cut away ${k > 1 ? 'at the ends' : 'at rim and foot'}.`,
+        ),
+      ]
+    : [];
+};
+
+const NAME_SAYS_MIRRORED = /(mirror|flipp?ed|reversed?|backwards|rtl)/i;
+
+/** A picture turned over by its maker and again by the sheet comes out wrong way round. */
+const mirrored: PictureCheck = (l, c) => {
+  const layer = layerOf(l, c);
+  if (!layer || layer.flip.across || !NAME_SAYS_MIRRORED.test(l.ref.name)) return [];
+  return [
+    check(
+      'mirrored',
+      'heed',
+      say`“${l.ref.name}” sounds mirrored already. The sheet is mirrored once more: any lettering in it would come out backwards. Here it must read the right way round.`,
+      [overlap(boundsOf(l.placed.corners), c.board.pattern.bleed)],
+      { kind: 'flip', label: 'Turn it over', layer: l.id },
+    ),
+  ];
+};
+
+/** The part a person marked as having to be seen. */
+const kept: PictureCheck = (l, c) => {
+  const keep = layerOf(l, c)?.keep;
+  if (!keep) return [];
+  const { widthPx: w, heightPx: h } = l.ref;
+  const quad = rectCorners({
+    x: keep.x * w,
+    y: keep.y * h,
+    width: keep.width * w,
+    height: keep.height * h,
+  }).map((p) => apply(l.placed.matrix, p));
+  return zoneChecks(quad, c);
+};
+
+function zoneChecks(quad: Polygon, c: CheckInput): readonly Check[] {
+  const { pattern } = c.board;
+  const face = mainFace(pattern);
+  const box = boundsOf(quad);
+  const noGo = face.noGo.map((z) => z.contour);
+  if (touches([quad], noGo))
+    return [
+      check('keep', 'heed', say`What must be seen lies on a part to stay clear of. Move the picture.`, [box]),
+    ];
+  if (touches([quad], pattern.seams))
+    return [
+      check('keep', 'heed', say`What must be seen runs into the seam and under the tape. Move the picture.`, [
+        box,
+      ]),
+    ];
+  const out = face.safe.length === 0 ? 0 : runsOutOf([quad], face.safe);
+  if (out > 0)
+    return [
+      check('keep', 'heed', say`What must be seen stands ${mm(out)} past the safe edge. Move the picture.`, [
+        box,
+      ]),
+    ];
+  const { front } = pattern;
+  const past = front ? runsPast(box, front.x - front.wellMm / 2, front.x + front.wellMm / 2) : 0;
+  return past > 0
+    ? [
+        check('keep', 'note', say`What must be seen runs ${mm(past)} past what is seen from the front.`, [
+          box,
+        ]),
+      ]
+    : [];
+}
+
+/** A bare frame round the picture that falls inside the printed shape. */
+function frames(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+  const layer = layerOf(l, c);
+  const kx = l.ref.widthPx / look.widthPx;
+  return look.frames.flatMap((f): Check[] => {
+    const { widthPx: w, heightPx: h } = l.ref;
+    const inner: Rect = {
+      x: f.leftPx * kx,
+      y: f.topPx * kx,
+      width: w - (f.leftPx + f.rightPx) * kx,
+      height: h - (f.topPx + f.bottomPx) * kx,
+    };
+    const strips: readonly Rect[] = [
+      { x: 0, y: 0, width: w, height: inner.y },
+      { x: 0, y: inner.y + inner.height, width: w, height: f.bottomPx * kx },
+      { x: 0, y: 0, width: inner.x, height: h },
+      { x: inner.x + inner.width, y: 0, width: f.rightPx * kx, height: h },
+    ];
+    const at = strips
+      .map((s) =>
+        overlap(boundsOf(rectCorners(s).map((p) => apply(l.placed.matrix, p))), c.board.pattern.bleed),
+      )
+      .filter((r) => r.width > 0.3 && r.height > 0.3);
+    if (at.length === 0 || c.laid.filter((x) => x.kind === 'picture')[0] !== l) return [];
+    const deep = Math.max(...at.map((r) => Math.min(r.width, r.height)));
+    const grow = Math.max(w / Math.max(1, inner.width), h / Math.max(1, inner.height));
+    const mend =
+      layer && grow < 2
+        ? ({
+            kind: 'picture',
+            label: 'Enlarge past the frame',
+            layer: l.id,
+            placement: { scale: Math.min(50, layer.placement.scale * grow * 1.002) },
+          } as const)
+        : null;
+    const what = f.kind === 'white' ? 'A white frame' : 'A clear frame';
+    return [
+      check(
+        'frame',
+        'heed',
+        say`${what} round the picture, up to ${mm(deep)} deep, would print as bare blank.`,
+        at,
+        mend,
+      ),
+    ];
+  });
+}
+
+const overlap = (a: Rect, b: Rect): Rect => {
+  const x = Math.max(a.x, b.x);
+  const y = Math.max(a.y, b.y);
+  return {
+    x,
+    y,
+    width: Math.max(0, Math.min(a.x + a.width, b.x + b.width) - x),
+    height: Math.max(0, Math.min(a.y + a.height, b.y + b.height) - y),
+  };
+};
+
+interface CellAt {
+  readonly cell: LookCell;
+  readonly box: Rect;
+}
+
+/** Squares of the look that fall inside a box of the board, with where they lie. */
+function cellsWithin(l: LaidPicture, look: PictureLook, zone: Rect): readonly CellAt[] {
+  const w = l.ref.widthPx / look.cols;
+  const h = l.ref.heightPx / look.rows;
+  return look.cells.flatMap((cell, i): CellAt[] => {
+    const r = { x: (i % look.cols) * w, y: Math.floor(i / look.cols) * h, width: w, height: h };
+    const box = boundsOf(rectCorners(r).map((p) => apply(l.placed.matrix, p)));
+    const mid = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    const inside =
+      mid.x >= zone.x && mid.x <= zone.x + zone.width && mid.y >= zone.y && mid.y <= zone.y + zone.height;
+    return inside ? [{ cell, box }] : [];
+  });
+}
+
+const mean = (cells: readonly CellAt[], of: (c: LookCell) => number): number =>
+  cells.length === 0 ? 0 : cells.reduce((s, c) => s + of(c.cell), 0) / cells.length;
+
+const MOST_PLACES = 12;
+const worst = (cells: readonly CellAt[], of: (c: LookCell) => number, from: number): readonly Rect[] =>
+  [...cells]
+    .filter((c) => of(c.cell) >= from)
+    .sort((a, b) => of(b.cell) - of(a.cell))
+    .slice(0, MOST_PLACES)
+    .map((c) => c.box);
+
+const isTinted = ({ coating }: CheckInput['blank']): boolean =>
+  coating.stock === 'clear' || coating.colour.toLowerCase() !== '#ffffff';
+
+function pale(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+  if (!isTinted(c.blank)) return [];
+  const of = (x: LookCell) => x.white + x.pale;
+  const cells = cellsWithin(l, look, c.board.pattern.trim);
+  const share = mean(cells, of);
+  const what =
+    c.blank.coating.stock === 'clear'
+      ? 'stay clear, and show what is behind'
+      : 'take the colour of the blank';
+  return share > 0.02
+    ? [
+        check(
+          'tint',
+          share > 0.12 ? 'heed' : 'note',
+          say`${ratio(share)} of the picture is white or nearly: those parts ${what}. No white is ever printed.`,
+          worst(cells, of, 0.4),
+        ),
+      ]
+    : [];
+}
+
+const RIM_MM = 8;
+
+function darkRim(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+  if (c.blank.shape.kind !== 'round') return [];
+  const { trim } = c.board.pattern;
+  const zone = { ...trim, height: Math.max(RIM_MM, l.placed.heightMm / look.rows) };
+  const cells = cellsWithin(l, look, zone);
+  const share = mean(cells, (x) => x.dark);
+  return share > 0.6
+    ? [
+        check(
+          'rim',
+          'note',
+          say`Dark solid runs to the rim, where heat is least even and every slip shows. A paler edge, or paper well bedded at the rim, is safer.`,
+          [{ ...trim, height: RIM_MM }],
+        ),
+      ]
+    : [];
+}
+
+function tooMuchInk(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+  const cells = cellsWithin(l, look, c.board.pattern.bleed);
+  const over = cells.filter((x) => x.cell.inkPct > c.mostInkPct);
+  const share = cells.length === 0 ? 0 : over.length / cells.length;
+  const most = Math.max(0, ...over.map((x) => x.cell.inkPct));
+  return share > 0.02
+    ? [
+        check(
+          'ink',
+          'heed',
+          say`About ${ratio(share)} of the picture lays up to ${ratio(most / 100)} ink; this paper takes ${ratio(c.mostInkPct / 100)}. Lower the ink in the driver or let it dry long.`,
+          worst(over, (x) => x.inkPct, 0),
+        ),
+      ]
+    : [];
+}
+
+function hairlines(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+  if (look.finestPx === null || c.blurMm === null) return [];
+  const wide = look.finestPx * (l.ref.widthPx / look.widthPx) * l.placed.mmPerPx;
+  return wide < c.blurMm
+    ? [
+        check(
+          'hair',
+          'note',
+          say`The finest lines are about ${fineMm(wide)}; dye spreads about ${fineMm(c.blurMm)} at these settings. They will soften or fill.`,
+        ),
+      ]
+    : [];
+}
+
+function holes(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+  if (bottomPicture(c) !== l) return [];
+  const cells = cellsWithin(l, look, c.board.pattern.trim);
+  const share = mean(cells, (x) => x.clear);
+  return share > 0.01 && look.frames.every((f) => f.kind !== 'clear')
+    ? [
+        check(
+          'clear',
+          'note',
+          say`${ratio(share)} of the picture is clear: bare blank shows there.`,
+          worst(cells, (x) => x.clear, 0.5),
+        ),
+      ]
+    : [];
+}
+
+/** Every check of one picture; those that need its pixels wait until they have been looked into. */
+export function checkPicture(l: LaidPicture, c: CheckInput): readonly Check[] {
+  const look = c.looks[l.ref.id];
+  const plain = [fineness, unitSlip, aspect, mirrored, kept].flatMap((f) => f(l, c));
+  const deep = look
+    ? [frames, pale, darkRim, tooMuchInk, hairlines, holes].flatMap((f) => f(l, look, c))
+    : [];
+  const untold = !look && isTinted(c.blank) && bottomPicture(c) === l;
+  return [
+    ...plain,
+    ...deep,
+    ...(untold
+      ? [check('tint', 'note', say`White is never printed: pale parts take the colour of the blank.`)]
+      : []),
+  ];
+}

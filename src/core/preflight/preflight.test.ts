@@ -1,0 +1,179 @@
+import { DRAWN_PICTURES } from '../art/drawn';
+import type { LookCell, PictureLook } from '../art/lookInto';
+import { demoShop } from '../demo/demoShop';
+import { NO_ART, pictureLayer, wordsLayer, type Art, type PictureLayer, type PictureRef } from '../job/art';
+import type { Job } from '../job/job';
+import { plan } from '../plan/plan';
+import type { Shop } from '../shop/shop';
+import { mended } from './mend';
+import type { Check } from './check';
+
+const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
+const find = (id: string): Job => {
+  const found = jobs.find((j) => j.id === id);
+  if (!found) throw new Error(id);
+  return found;
+};
+const TUMBLERS = find('star-party-tumblers');
+const picture = (rest: Partial<PictureRef> = {}): PictureRef => ({
+  ...(DRAWN_PICTURES[0] as PictureRef),
+  id: 'p',
+  name: 'art.png',
+  drawn: null,
+  ...rest,
+});
+const layer = (rest: Partial<PictureLayer> = {}, ref: Partial<PictureRef> = {}) =>
+  pictureLayer('l', picture(ref), rest);
+const withArt = (art: Partial<Art>, job = TUMBLERS): Job => ({ ...job, art: { ...NO_ART, ...art } });
+
+const CELL: LookCell = { clear: 0, white: 0, pale: 0, dark: 0.2, inkPct: 120 };
+const look = (cell: Partial<LookCell> = {}, rest: Partial<PictureLook> = {}): PictureLook => ({
+  widthPx: 2900,
+  heightPx: 2400,
+  cols: 24,
+  rows: 16,
+  cells: Array.from({ length: 384 }, () => ({ ...CELL, ...cell })),
+  frames: [],
+  finestPx: null,
+  ...rest,
+});
+const checks = (job: Job, looks: Record<string, PictureLook> = {}, s: Shop = shop): readonly Check[] =>
+  plan(job, s, { looks }).art.checks;
+const found = (job: Job, id: string, looks: Record<string, PictureLook> = {}) =>
+  checks(job, looks).find((c) => c.id === id);
+const text = (c: Check | undefined): string =>
+  c?.text
+    .map((t) => (typeof t === 'string' ? t : String(Math.round(Number(t.value) * 100) / 100)))
+    .join('') ?? '';
+
+const mendedArt = (job: Job, c: Check | undefined): Job => {
+  if (!c?.mend) throw new Error('nothing to mend');
+  return mended(c.mend)(job);
+};
+
+describe('each finding has its place and, where one touch will do, its mend', () => {
+  test('a bare bleed is filled', () => {
+    const job = withArt({
+      layers: [layer({ placement: { base: 'cover', scale: 0.9, dxMm: 4, dyMm: 0, turnDeg: 0 } })],
+    });
+    const c = found(job, 'bare');
+    expect(c?.at.length).toBeGreaterThan(0);
+    expect(found(mendedArt(job, c), 'bare')).toBeUndefined();
+  });
+
+  test('a white frame is grown past', () => {
+    const frames = [{ kind: 'white' as const, topPx: 60, rightPx: 60, bottomPx: 60, leftPx: 60 }];
+    const job = withArt({ layers: [layer()] });
+    const c = found(job, 'frame', { p: look({}, { frames }) });
+    expect(c?.at).toHaveLength(4);
+    expect(found(mendedArt(job, c), 'frame', { p: look({}, { frames }) })).toBeUndefined();
+  });
+
+  test('words past the edge are moved in, or made to fit', () => {
+    for (const over of [{ dyMm: -88 }, { capHeightMm: 60 }]) {
+      const job = withArt({ layers: [wordsLayer('w', 'Dry Fork', { along: 'line', ...over })] });
+      const c = checks(job).find((x) => x.mend?.kind === 'words');
+      expect(c).toBeDefined();
+      const after = mendedArt(job, c);
+      expect(checks(after).filter((x) => ['safe', 'seam'].includes(x.id))).toEqual([]);
+    }
+  });
+
+  test('a name that sounds mirrored is turned over once', () => {
+    const job = withArt({ layers: [layer({}, { name: 'crew_MIRRORED.png' })] });
+    const c = found(job, 'mirrored');
+    expect(c?.level).toBe('heed');
+    expect(found(mendedArt(job, c), 'mirrored')).toBeUndefined();
+  });
+});
+
+test('pixels typed as millimetres, as inches at screen fineness', () => {
+  const trim = plan(TUMBLERS, shop).wrap.pattern?.trim ?? { width: NaN, height: NaN };
+  const px = (k: number) => ({ widthPx: Math.round(trim.width * k), heightPx: Math.round(trim.height * k) });
+  expect(text(found(withArt({ layers: [layer({}, px(1))] }), 'unit'))).toMatch(/own millimetres/);
+  expect(text(found(withArt({ layers: [layer({}, px(72 / 25.4))] }), 'unit'))).toMatch(/72.*for a screen/);
+  expect(found(withArt({ layers: [layer({}, px(300 / 25.4))] }), 'unit')).toBeUndefined();
+});
+
+test('fineness is asked for the distance a piece is seen from', () => {
+  const panel = find('star-map-panel');
+  const at = (ppi: number, job: Job) => {
+    const { bleed } = plan(job, shop).wrap.pattern ?? { bleed: { width: 1, height: 1 } };
+    const ref = {
+      widthPx: Math.round((bleed.width * ppi) / 25.4),
+      heightPx: Math.round((bleed.height * ppi) / 25.4),
+    };
+    return checks(withArt({ layers: [layer({}, ref)] }, job)).map((c) => c.id);
+  };
+  expect(at(110, TUMBLERS)).toContain('ppi');
+  expect(at(110, panel)).not.toContain('ppi');
+  expect(at(25, panel)).toContain('ppi');
+});
+
+test('white on a tinted blank, dark to the rim, more ink than the paper takes, clear parts, fine lines', () => {
+  const tinted = find('slate-trail-markers');
+  const blanks = shop.blanks.map((b) =>
+    b.id === tinted.blankId ? { ...b, coating: { ...b.coating, colour: '#d8cdb8' } } : b,
+  );
+  const pale = checks(
+    { ...tinted, art: { ...NO_ART, layers: [layer()] } },
+    { p: look({ white: 0.3 }) },
+    { ...shop, blanks },
+  );
+  expect(text(pale.find((c) => c.id === 'tint'))).toMatch(/0.3 of the picture.*colour of the blank/);
+  const job = withArt({ layers: [layer()] });
+  expect(found(job, 'rim', { p: look({ dark: 0.9 }) })?.at).toHaveLength(1);
+  expect(text(found(job, 'ink', { p: look({ inkPct: 310 }) }))).toMatch(/1 of the picture.*3.1 ink.*2.6/);
+  expect(found(job, 'ink', { p: look({ inkPct: 200 }) })).toBeUndefined();
+  expect(found(job, 'clear', { p: look({ clear: 0.2 }) })?.level).toBe('note');
+  expect(text(found(job, 'hair', { p: look({}, { finestPx: 1 }) }))).toMatch(/dye spreads/);
+  expect(found(job, 'hair', { p: look({}, { finestPx: 12 }) })).toBeUndefined();
+});
+
+test('what must be seen is kept off the seam and inside the safe edge', () => {
+  const kept = (x: number) => withArt({ layers: [layer({ keep: { x, y: 0.4, width: 0.1, height: 0.2 } })] });
+  expect(found(kept(0.45), 'keep')).toBeUndefined();
+  expect(found(kept(0), 'keep')?.level).toBe('heed');
+  expect(found(kept(0.7), 'keep')?.level).toBe('note');
+});
+
+describe('a names list', () => {
+  const list = (names: readonly string[], over = {}): Job =>
+    withArt({
+      layers: [wordsLayer('w', 'Name', { along: 'line', field: 'Name', capHeightMm: 14, ...over })],
+      names: { columns: ['Name'], rows: names.map((n) => [n]), countColumn: null, pictures: [] },
+    });
+  test('missing letters stop, and say which and where', () => {
+    const c = found(list(['Amaro', 'Łucja']), 'names-letters');
+    expect(c?.level).toBe('stop');
+    expect(text(c)).toMatch(/“Ł”.*“Łucja”/);
+  });
+  test('too long is told; with room given, set smaller', () => {
+    const long = ['Amaro', 'Bartholomew Abernethy-Okonkwo of Dry Fork'];
+    expect(text(found(list(long, { mostMm: 60, overlong: 'flag' }), 'names-long'))).toMatch(/1 too long/);
+    const job = list(long);
+    const c = found(job, 'names-safe');
+    expect(c?.mend?.kind).toBe('words');
+    expect(found(mendedArt(job, c), 'names-safe')).toBeUndefined();
+  });
+  test('pictures named and not brought stop', () => {
+    const job = withArt({
+      layers: [layer({ field: 'Picture' })],
+      names: {
+        columns: ['Picture'],
+        rows: [['moon.png'], ['art']],
+        countColumn: null,
+        pictures: [picture()],
+      },
+    });
+    expect(text(found(job, 'names-pictures'))).toMatch(/1 of the list not brought yet: “moon.png”/);
+  });
+});
+
+test('worst first, every id its own', () => {
+  const job = withArt({ layers: [wordsLayer('a', 'Ł', { dyMm: 90 }), wordsLayer('b', 'Ł', { dyMm: -90 })] });
+  const all = checks(job);
+  expect(new Set(all.map((c) => c.id)).size).toBe(all.length);
+  const rank = { stop: 0, heed: 1, note: 2 };
+  expect(all.map((c) => rank[c.level])).toEqual(all.map((c) => rank[c.level]).sort((x, y) => x - y));
+});

@@ -1,0 +1,57 @@
+import type { Laid } from '../art/lay';
+import { STARTER_PAPERS } from '../demo/things';
+import { printedOutline } from '../plan/sheet';
+import { contourArea } from '../shapes/contour';
+import type { Paper } from '../shop/paper';
+import { mainFace, type Pattern } from '../wrap/pattern';
+import type { LayoutInput, Part } from './layout';
+import type { Print } from './pages';
+
+export const paperOf = (id: string): Paper => {
+  const found = STARTER_PAPERS.find((p) => p.id === id);
+  if (!found) throw new Error(`no paper ${id}`);
+  return found;
+};
+
+export const partOf = (pattern: Pattern, pieces: number): Part => ({
+  outline: printedOutline(pattern),
+  box: pattern.whole,
+  trimMm2: Math.abs(contourArea(mainFace(pattern).trim)),
+  pieces,
+  alike: true,
+});
+
+export const margins = (mm: number): LayoutInput['marginsMm'] => ({
+  top: mm,
+  right: mm,
+  bottom: mm,
+  left: mm,
+});
+
+export interface Asked extends Partial<Omit<LayoutInput, 'parts' | 'marginsMm'>> {
+  readonly pieces?: number;
+  readonly marginMm?: number;
+}
+
+/** One wrap laid on A3 unless told otherwise. */
+export const layoutInput = (
+  pattern: Pattern,
+  { pieces = 1, marginMm = 3, ...over }: Asked = {},
+): LayoutInput => ({
+  parts: [partOf(pattern, pieces)],
+  paper: paperOf('a3'),
+  marginsMm: margins(marginMm),
+  gapMm: 4,
+  mirror: true,
+  cut: 'knife',
+  turning: true,
+  ...over,
+});
+
+export const printOf = (pattern: Pattern, laid: readonly Laid[] = []): Print => ({
+  pattern,
+  box: pattern.whole,
+  panel: null,
+  laidOf: () => laid,
+  nameOf: () => '',
+});

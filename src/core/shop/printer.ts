@@ -1,0 +1,72 @@
+import '../zodSetup';
+import * as z from 'zod/mini';
+import { idSchema, lineSchema, mmSchema, nameSchema } from './common';
+
+/** Which one program mirrors the sheet. */
+export const MIRROR_BY = ['app', 'driver'] as const;
+/** Which one program manages colour. */
+export const COLOUR_BY = ['driver', 'program', 'print server'] as const;
+export type MirrorBy = (typeof MIRROR_BY)[number];
+export type ColourBy = (typeof COLOUR_BY)[number];
+
+export const printerSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  /** Widest paper it feeds, and whether it takes a roll. */
+  widestMm: mmSchema(100, 1700),
+  rolls: z.boolean(),
+  /** What it cannot print at each edge, as the sheet leaves it. */
+  marginsMm: z.strictObject({
+    top: mmSchema(0, 60),
+    right: mmSchema(0, 60),
+    bottom: mmSchema(0, 60),
+    left: mmSchema(0, 60),
+  }),
+  mirrorBy: z.enum(MIRROR_BY),
+  colourBy: z.enum(COLOUR_BY),
+  ppi: z.union([z.literal(150), z.literal(200), z.literal(300), z.literal(360)]),
+  /** Ink for a square metre of solid black, in hundredths of the shop's money. */
+  inkPerM2Cents: z.int().check(z.gte(0), z.lte(1_000_000)),
+  /** Most ink the paper takes before it cockles or runs, percent of one full colour. */
+  mostInkPct: z.int().check(z.gte(100), z.lte(400)),
+  /** What to set in the driver, in the shop's own words. */
+  driver: z.array(lineSchema).check(z.maxLength(16)),
+});
+export type Printer = z.infer<typeof printerSchema>;
+
+export const USUAL_DRIVER: readonly string[] = [
+  'Scale 100 %, no “fit to page”, no borderless enlargement',
+  'Best quality, high speed (both ways) off',
+  'Paper kind: the one the ink’s maker names for its transfer paper',
+  'Paper size and tray as said on the sheet',
+];
+
+export const STARTER_PRINTER: Printer = {
+  id: 'desk-printer',
+  name: 'Desk printer',
+  widestMm: 330.2,
+  rolls: false,
+  marginsMm: { top: 3, right: 3, bottom: 3, left: 3 },
+  mirrorBy: 'app',
+  colourBy: 'driver',
+  ppi: 300,
+  inkPerM2Cents: 900,
+  mostInkPct: 260,
+  driver: [...USUAL_DRIVER],
+};
+
+/** What to set where, so that exactly one program manages colour. */
+export const COLOUR_WORDS: Readonly<Record<ColourBy, { readonly label: string; readonly set: string }>> = {
+  driver: {
+    label: 'the driver',
+    set: 'Colour: left to the driver; print from a viewer with its own colour management off',
+  },
+  program: {
+    label: 'the printing program',
+    set: 'Colour: managed by the program with the ink’s own profile; colour correction in the driver OFF',
+  },
+  'print server': {
+    label: 'a print server',
+    set: 'Colour: managed by the print server; colour correction in program and driver OFF',
+  },
+};

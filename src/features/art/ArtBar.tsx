@@ -1,0 +1,82 @@
+'use client';
+
+import { ImagePlus } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { useState } from 'react';
+import { DRAWN_PICTURES } from '@/core/art/drawn';
+import type { PictureRef } from '@/core/job/art';
+import { Button } from '@/ui/Button';
+import { FileButton } from '@/ui/FileButton';
+import { Segments } from '@/ui/Segments';
+import { useJob } from '../job/jobContext';
+import { NamesDialog } from './NamesDialog';
+
+export type ArtShows = 'board' | 'paper' | 'blank' | 'seam' | 'proof';
+
+export const PICTURE_FILES = 'image/png,image/jpeg,image/webp,image/tiff,image/svg+xml,.tif,.tiff,.svg';
+
+interface Props {
+  readonly shows: ArtShows;
+  readonly onShows: (s: ArtShows) => void;
+  readonly round: boolean;
+  readonly busy: boolean;
+  readonly onBring: (files: readonly File[]) => void;
+  readonly onDraw: (ref: PictureRef) => void;
+  readonly onWords: () => void;
+}
+
+/** What can be put on the wrap, and the ways to look at it. */
+export function ArtBar({ shows, onShows, round, busy, onBring, onDraw, onWords }: Props) {
+  const { job, plan } = useJob();
+  const [naming, setNaming] = useState(false);
+  const tapered = plan.wrap.pattern?.form === 'cone';
+  const { names } = job.art;
+  return (
+    <div className="flex flex-wrap items-end gap-x-2 gap-y-2 border-b border-rule bg-sheet/80 px-4 py-2">
+      <FileButton label="Picture file" accept={PICTURE_FILES} disabled={busy} onFile={(f) => onBring([f])}>
+        <ImagePlus size={18} aria-hidden /> {busy ? 'Looking…' : 'Picture'}
+      </FileButton>
+      <DrawOne onDraw={onDraw} />
+      <Button onClick={onWords}>Words</Button>
+      <Button onClick={() => setNaming(true)}>{names ? `Names, ${plan.art.pieces.length}` : 'Names'}</Button>
+      <div className="ml-auto">
+        <Segments
+          label="What is shown"
+          value={shows}
+          onChange={onShows}
+          options={[
+            { value: 'board', label: 'Set out' },
+            ...(tapered ? [{ value: 'paper' as const, label: 'Bent' }] : []),
+            { value: 'blank', label: 'Pressed' },
+            ...(round ? [{ value: 'seam' as const, label: 'Seam' }] : []),
+            ...(names ? [{ value: 'proof' as const, label: 'Proof' }] : []),
+          ]}
+        />
+      </div>
+      {naming && <NamesDialog onClose={() => setNaming(false)} />}
+    </div>
+  );
+}
+
+function DrawOne({ onDraw }: { onDraw: (ref: PictureRef) => void }) {
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger asChild>
+        <Button>Draw one</Button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content sideOffset={4} align="start" className="z-30 border-2 border-ink bg-sheet">
+          {DRAWN_PICTURES.map((d) => (
+            <DropdownMenu.Item
+              key={d.id}
+              onSelect={() => onDraw(d)}
+              className="flex min-h-11 items-center px-4 font-label outline-none data-[highlighted]:bg-strata-3 data-[highlighted]:text-white"
+            >
+              {d.name}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

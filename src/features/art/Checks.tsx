@@ -1,0 +1,55 @@
+'use client';
+
+import type { Level } from '@/core/figures/figure';
+import { mended } from '@/core/preflight/mend';
+import { Button } from '@/ui/Button';
+import { Say } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+import { useArtHand } from './artContext';
+
+const BAR: Readonly<Record<Level, string>> = { stop: 'bg-act', heed: 'bg-heed', note: 'bg-strata-4' };
+const LEVEL_WORDS: Readonly<Record<Level, string>> = { stop: 'Stop', heed: 'Take heed', note: 'Note' };
+
+/** Everything found before ink is spent, worst first: where it is, and one touch to put it right. */
+export function Checks() {
+  const { plan, edit } = useJob();
+  const { shown, show } = useArtHand();
+  // What can only be read stands in the foot; here is what can be seen on the drawing or put right.
+  const checks = plan.art.checks.filter((c) => c.at.length > 0 || c.mend);
+  if (checks.length === 0) return null;
+  return (
+    <section aria-label="Checked before printing" className="border-t border-rule bg-sheet/80">
+      <ul className="grid max-h-[6rem] overflow-y-auto px-4 py-1.5">
+        {checks.map((c) => (
+          <li key={c.id} className="flex items-center gap-2.5 py-0.5">
+            <span aria-hidden className={`h-6 w-1.5 shrink-0 ${BAR[c.level]}`} />
+            <span className="min-w-0 flex-1 leading-snug">
+              <span className="sr-only">{LEVEL_WORDS[c.level]}: </span>
+              <Say phrase={c.text} />
+            </span>
+            {c.at.length > 0 && (
+              <Button
+                kind="quiet"
+                className="min-h-9 shrink-0 px-2 text-fine"
+                aria-pressed={shown === c.id}
+                onClick={() => show(shown === c.id ? null : c.id)}
+              >
+                {shown === c.id ? 'Hide' : 'Show where'}
+              </Button>
+            )}
+            {c.mend && (
+              <Button
+                className="min-h-9 shrink-0 px-2 text-fine"
+                onClick={() => {
+                  if (c.mend) edit(mended(c.mend));
+                }}
+              >
+                {c.mend.label}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

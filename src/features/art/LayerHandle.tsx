@@ -1,0 +1,162 @@
+'use client';
+
+import { apply } from '@/core/art/affine';
+import type { ArtBoard, Laid, LaidPicture, LaidWords } from '@/core/art/lay';
+import { clamp } from '@/core/shapes/plane';
+import { mm } from '@/core/units/quantity';
+import type { Fit } from '@/ui/board/Board';
+import { arrowStep, dragFrom } from '@/ui/board/drag';
+import { useSay } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+import { px } from '../wrap/PatternDrawing';
+import { useArtHand } from './artContext';
+import { movedTo, placed as placedAt, pulled, targetsOf } from './layers';
+
+const NUDGE_MM = 0.5;
+
+interface Props<L extends Laid = Laid> {
+  readonly fit: Fit;
+  readonly laid: L;
+  readonly board: ArtBoard;
+}
+
+/** What a hand takes hold of: the whole layer to move it, a corner to scale it. */
+export const LayerHandle = ({ laid, ...rest }: Props) =>
+  laid.kind === 'picture' ? <PictureHandle laid={laid} {...rest} /> : <WordsHandle laid={laid} {...rest} />;
+
+/** Lines a layer's middle is pulled to while it is dragged. */
+function useMover(id: string, fit: Fit, board: ArtBoard) {
+  const { plan, edit } = useJob();
+  const shape = plan.blank.blank?.shape;
+  const handled = shape?.kind === 'round' && shape.handle !== null;
+  const lines = targetsOf(board.pattern, handled).map((t) => t.dxMm);
+  return {
+    nudge: (dxMm: number, dyMm: number) => edit(movedTo(id, dxMm, dyMm), `nudge-${id}`),
+    drag: (dxMm: number, dyMm: number) =>
+      edit(movedTo(id, pulled(dxMm, lines, fit.k), pulled(dyMm, [0], fit.k)), `drag-${id}`),
+  };
+}
+
+function PictureHandle({ fit, laid, board }: Props<LaidPicture>) {
+  const { job, edit } = useJob();
+  const { chosen, choose } = useArtHand();
+  const say = useSay();
+  const move = useMover(laid.id, fit, board);
+  const layer = job.art.layers.find((l) => l.id === laid.id);
+  if (layer?.kind !== 'picture') return null;
+  const { placement } = layer;
+  const isChosen = chosen === laid.id;
+  const { corners, matrix } = laid.placed;
+  const points = corners.map((p) => `${fit.x(p.x)},${fit.y(p.y)}`).join(' ');
+  const middle = apply(matrix, { x: laid.ref.widthPx / 2, y: laid.ref.heightPx / 2 });
+  const scaleBy = (k: number) =>
+    edit(placedAt(laid.id, { scale: clamp(placement.scale * k, 0.02, 50) }), `scale-${laid.id}`);
+  return (
+    <g>
+      <polygon
+        points={points}
+        fill="transparent"
+        stroke={isChosen ? '#1d2c5e' : 'none'}
+        strokeWidth={1.5}
+        strokeDasharray="2 3"
+        tabIndex={0}
+        role="slider"
+        aria-label={`Picture ${laid.ref.name}. Arrow keys move it, plus and minus scale it`}
+        aria-valuenow={Math.round(placement.scale * 100)}
+        aria-valuetext={`${Math.round(placement.scale * 100)} percent, moved ${say([mm(placement.dxMm)])} across, ${say([mm(placement.dyMm)])} down`}
+        className="cursor-move touch-none outline-none focus-visible:[stroke:#1d2c5e] focus-visible:[stroke-width:3]"
+        onFocus={() => choose(laid.id)}
+        onKeyDown={(e) => {
+          if (
+            arrowStep(e, (dx, dy) =>
+              move.nudge(placement.dxMm + dx * NUDGE_MM, placement.dyMm + dy * NUDGE_MM),
+            )
+          )
+            return;
+          if (e.key === '+' || e.key === '=') scaleBy(1.02);
+          if (e.key === '-') scaleBy(1 / 1.02);
+        }}
+        {...dragFrom(
+          () => placement,
+          (start, dx, dy) => move.drag(start.dxMm + dx / fit.k, start.dyMm + dy / fit.k),
+        )}
+      />
+      {isChosen && <ScaleCorner fit={fit} laid={laid} middle={middle} scale={placement.scale} />}
+    </g>
+  );
+}
+
+function ScaleCorner({
+  fit,
+  laid,
+  middle,
+  scale,
+}: {
+  fit: Fit;
+  laid: LaidPicture;
+  middle: { x: number; y: number };
+  scale: number;
+}) {
+  const { edit } = useJob();
+  const corner = laid.placed.corners[2];
+  if (!corner) return null;
+  const [x, y] = [fit.x(corner.x) - fit.x(middle.x), fit.y(corner.y) - fit.y(middle.y)];
+  return (
+    <rect
+      x={clamp(fit.x(corner.x), 12, fit.width - 12) - 10}
+      y={clamp(fit.y(corner.y), 12, fit.height - 12) - 10}
+      width={20}
+      height={20}
+      fill="#f8faf6"
+      stroke="#14211f"
+      strokeWidth={2}
+      className="cursor-nwse-resize touch-none"
+      aria-hidden
+      {...dragFrom(
+        () => ({ scale, reach: Math.hypot(x, y), x, y }),
+        (start, dx, dy) =>
+          edit(
+            placedAt(laid.id, {
+              scale: clamp((start.scale * Math.hypot(start.x + dx, start.y + dy)) / start.reach, 0.02, 50),
+            }),
+            `scale-${laid.id}`,
+          ),
+      )}
+    />
+  );
+}
+
+function WordsHandle({ fit, laid, board }: Props<LaidWords>) {
+  const { job } = useJob();
+  const { chosen, choose } = useArtHand();
+  const move = useMover(laid.id, fit, board);
+  const layer = job.art.layers.find((l) => l.id === laid.id);
+  if (layer?.kind !== 'words') return null;
+  const { box } = laid.set;
+  // Small words on a small screen still give a finger something to hold.
+  const tallMm = Math.max(box.height + 4, 28 / fit.k);
+  const middleMm = box.y + box.height / 2;
+  const hold = px(fit, { x: box.x - 2, y: middleMm - tallMm / 2, width: box.width + 4, height: tallMm });
+  return (
+    <rect
+      {...hold}
+      fill="transparent"
+      stroke={chosen === laid.id ? '#c9b37a' : 'none'}
+      strokeWidth={2}
+      strokeDasharray="4 3"
+      tabIndex={0}
+      role="slider"
+      aria-label={`Words “${laid.set.text}”. Arrow keys move them`}
+      aria-valuenow={Math.round(layer.dyMm)}
+      className="cursor-move touch-none"
+      onFocus={() => choose(laid.id)}
+      onKeyDown={(e) =>
+        arrowStep(e, (dx, dy) => move.nudge(layer.dxMm + dx * NUDGE_MM, layer.dyMm + dy * NUDGE_MM))
+      }
+      {...dragFrom(
+        () => layer,
+        (start, dx, dy) => move.drag(start.dxMm + dx / fit.k, start.dyMm + dy / fit.k),
+      )}
+    />
+  );
+}

@@ -1,0 +1,53 @@
+'use client';
+
+import type { PictureLayer } from '@/core/job/art';
+import { Button } from '@/ui/Button';
+import { NumberField } from '@/ui/NumberField';
+import { useJob } from '../job/jobContext';
+import { editPicture } from './layers';
+
+const START = { x: 0.35, y: 0.25, width: 0.3, height: 0.4 };
+const SIDES = [
+  ['x', 'From the left', 0, 99],
+  ['y', 'From the top', 0, 99],
+  ['width', 'Wide', 1, 100],
+  ['height', 'Tall', 1, 100],
+] as const;
+
+/** Marks a face, or lettering within the picture, that the checks then keep in sight and off the seam. */
+export function MustBeSeen({ layer }: { layer: PictureLayer }) {
+  const { edit } = useJob();
+  const { keep } = layer;
+  const put = (next: PictureLayer['keep'], group?: string) =>
+    edit(
+      editPicture(layer.id, (l) => ({ ...l, keep: next })),
+      group,
+    );
+  if (!keep)
+    return (
+      <Button className="px-2 text-fine" onClick={() => put(START)}>
+        Mark what must be seen
+      </Button>
+    );
+  return (
+    <fieldset className="grid grid-cols-2 gap-x-3 gap-y-1">
+      <legend className="font-label text-fine font-medium text-soft">Must be seen, of the picture</legend>
+      {SIDES.map(([side, label, min, max]) => (
+        <NumberField
+          key={side}
+          label={label}
+          unit="%"
+          value={keep[side] * 100}
+          min={min}
+          max={max}
+          width="w-12"
+          taken
+          onValue={(v) => put({ ...keep, [side]: v / 100 }, `keep-${side}`)}
+        />
+      ))}
+      <Button className="col-span-2 px-2 text-fine" onClick={() => put(null)}>
+        Nothing in particular
+      </Button>
+    </fieldset>
+  );
+}

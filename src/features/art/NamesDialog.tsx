@@ -1,0 +1,224 @@
+'use client';
+
+import { FileUp } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { cellOf, countOf, pictureNamed } from '@/core/art/names';
+import { decodeText, readNames, type ReadNames } from '@/core/formats/namesList';
+import { wordsLayer, type Names, type PictureRef } from '@/core/job/art';
+import type { Job } from '@/core/job/job';
+import { problemText } from '@/core/result';
+import { newId } from '@/data/ids';
+import { bringPicture } from '@/data/pictures';
+import { Button } from '@/ui/Button';
+import { FileButton } from '@/ui/FileButton';
+import { Labelled } from '@/ui/Labelled';
+import { Pick } from '@/ui/Pick';
+import { SheetDialog } from '@/ui/Sheet';
+import { tell, tellProblem } from '@/ui/tell';
+import { useJob } from '../job/jobContext';
+import { PICTURE_FILES } from './ArtBar';
+
+const ONE_EACH = '(one of each)';
+
+const totalOf = (n: Names): number => n.rows.reduce((sum, row) => sum + countOf(n, row), 0);
+
+/** The job with a list: its first words take the first column, or new words are set for it. */
+function withNames(job: Job, names: Names): Job {
+  const known = new Set(names.columns);
+  const layers = job.art.layers.map((l) =>
+    l.field !== null && !known.has(l.field) ? { ...l, field: null } : l,
+  );
+  const column = names.columns.find((c) => c !== names.countColumn) ?? null;
+  const free = layers.find((l) => l.kind === 'words');
+  const set = layers.some((l) => l.field !== null)
+    ? layers
+    : free
+      ? layers.map((l) => (l.id === free.id ? { ...l, field: column } : l))
+      : [...layers, wordsLayer(newId('words'), 'Name', { field: column, capHeightMm: 12 })];
+  const pieces = Math.max(1, Math.min(10000, totalOf(names)));
+  return { ...job, pieces, art: { ...job.art, layers: set, names } };
+}
+
+const asText = (n: Names): string =>
+  [n.columns, ...n.rows]
+    .map((r) => r.map((c) => (/[\t"\n]/.test(c) ? `"${c.replace(/"/g, '""')}"` : c)).join('\t'))
+    .join('\n');
+
+/** Names pasted or from a CSV file, a row a piece. */
+export function NamesDialog({ onClose }: { onClose: () => void }) {
+  const { job, edit } = useJob();
+  const { names: old } = job.art;
+  const [text, setText] = useState(old ? asText(old) : '');
+  const [pictures, setPictures] = useState<readonly PictureRef[]>(old?.pictures ?? []);
+  const [count, setCount] = useState<string | null | 'found'>(old ? old.countColumn : 'found');
+  const read = useMemo(() => (text.trim() === '' ? null : readNames(text)), [text]);
+
+  const open = async (file: File) => {
+    const decoded = decodeText(new Uint8Array(await file.arrayBuffer()));
+    if (decoded.ok) setText(decoded.value);
+    else tellProblem(decoded.problem);
+  };
+  const bring = async (file: File) => {
+    const r = await bringPicture(file);
+    if (r.ok) setPictures((p) => [...p.filter((x) => x.name !== r.value.name), r.value].slice(-60));
+    else tellProblem(r.problem);
+  };
+  const names = read?.ok
+    ? {
+        ...read.value.names,
+        pictures: [...pictures],
+        countColumn:
+          count === 'found' || (count !== null && !read.value.names.columns.includes(count))
+            ? read.value.names.countColumn
+            : count,
+      }
+    : null;
+  const keep = () => {
+    if (!names) return;
+    edit((j) => withNames(j, names));
+    tell(`${totalOf(names)} pieces by name.`);
+    onClose();
+  };
+  return (
+    <SheetDialog
+      open
+      wide
+      onClose={onClose}
+      title="Names"
+      about="One to a line, or a table: paste it, or open a CSV file. Each column can feed words or a picture."
+    >
+      <div className="grid gap-4 md:grid-cols-2">
+        <div className="grid content-start gap-2">
+          <label className="font-label text-fine font-medium text-soft">
+            The list
+            <textarea
+              value={text}
+              onChange={(e) => setText(e.target.value)}
+              rows={12}
+              spellCheck={false}
+              placeholder={'Amaro\nBrisa Quell\nCorin'}
+              className="block w-full border-2 border-ink bg-white p-2 font-label text-base text-ink"
+            />
+          </label>
+          <div className="flex flex-wrap gap-2">
+            <FileButton
+              label="List file"
+              accept=".csv,.tsv,.txt,text/csv,text/plain"
+              onFile={(f) => void open(f)}
+            >
+              <FileUp size={18} aria-hidden /> Open a CSV file
+            </FileButton>
+            <FileButton label="Picture for the list" accept={PICTURE_FILES} onFile={(f) => void bring(f)}>
+              Picture the list names
+            </FileButton>
+          </div>
+        </div>
+        <div className="grid content-start gap-2">
+          {read && !read.ok && (
+            <p role="alert" className="border-l-4 border-act pl-2 text-lead">
+              {problemText(read.problem)}
+            </p>
+          )}
+          {!read && <p className="text-soft">What was read shows here before it is kept.</p>}
+          {read?.ok && names && (
+            <>
+              <Read read={read.value} names={names} />
+              <Labelled label="How many of each">
+                <Pick
+                  label="Column that says how many"
+                  value={names.countColumn ?? ONE_EACH}
+                  options={[
+                    { value: ONE_EACH, label: 'one of each' },
+                    ...names.columns.map((c) => ({ value: c, label: c })),
+                  ]}
+                  onChange={(v) => setCount(v === ONE_EACH ? null : v)}
+                  className="w-48"
+                />
+              </Labelled>
+            </>
+          )}
+        </div>
+      </div>
+      <div className="mt-4 flex flex-wrap justify-end gap-2">
+        {old && (
+          <Button
+            onClick={() => {
+              edit((j) => ({
+                ...j,
+                art: { ...j.art, names: null, layers: j.art.layers.map((l) => ({ ...l, field: null })) },
+              }));
+              onClose();
+            }}
+          >
+            Work without a list
+          </Button>
+        )}
+        <Button onClick={onClose}>Leave it</Button>
+        <Button kind="act" disabled={!names} onClick={keep}>
+          {names ? `Keep these, ${totalOf(names)} pieces` : 'Keep these'}
+        </Button>
+      </div>
+    </SheetDialog>
+  );
+}
+
+const SHOWN_ROWS = 60;
+
+function Read({ read, names }: { read: ReadNames; names: Names }) {
+  const { job } = useJob();
+  const pictureFields = job.art.layers.flatMap((l) =>
+    l.kind === 'picture' && l.field !== null ? [l.field] : [],
+  );
+  const lost = names.rows.flatMap((r) =>
+    pictureFields.map((f) => cellOf(names, r, f)).filter((c) => c !== '' && pictureNamed(names, c) === null),
+  );
+  return (
+    <>
+      <ul className="list-disc pl-5 text-fine leading-snug text-soft">
+        {read.notes.map((n) => (
+          <li key={n}>{n}</li>
+        ))}
+        {names.pictures.length > 0 && (
+          <li>Pictures brought: {names.pictures.map((p) => p.name).join(', ')}.</li>
+        )}
+        {lost.length > 0 && <li>Not brought yet: {[...new Set(lost)].slice(0, 5).join(', ')}.</li>}
+      </ul>
+      <div
+        className="max-h-64 overflow-auto border-2 border-ink bg-white"
+        tabIndex={0}
+        role="region"
+        aria-label="The list as read"
+      >
+        <table className="w-full text-left font-label">
+          <thead className="sticky top-0 bg-board">
+            <tr>
+              <th scope="col" className="w-10 px-2 py-1">
+                No.
+              </th>
+              {names.columns.map((c) => (
+                <th key={c} scope="col" className="px-2 py-1">
+                  {c}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {names.rows.slice(0, SHOWN_ROWS).map((r, i) => (
+              <tr key={i} className="border-t border-rule">
+                <td className="px-2 text-soft tabular-nums">{i + 1}</td>
+                {names.columns.map((c, k) => (
+                  <td key={c} className="px-2">
+                    {r[k] ?? ''}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {names.rows.length > SHOWN_ROWS && (
+        <p className="text-fine text-soft">and {names.rows.length - SHOWN_ROWS} more rows</p>
+      )}
+    </>
+  );
+}

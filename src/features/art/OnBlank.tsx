@@ -1,0 +1,188 @@
+'use client';
+
+import { useId, useState, type ReactNode } from 'react';
+import { BACKINGS, DULL_PRINT, pressedLook, pressedMatrix, type BackingId } from '@/core/art/pressed';
+import { isRound } from '@/core/shop/blank';
+import { mm } from '@/core/units/quantity';
+import { contourPath } from '@/core/shapes/contour';
+import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
+import { Board, type Fit } from '@/ui/board/Board';
+import { Labelled } from '@/ui/Labelled';
+import { Segments } from '@/ui/Segments';
+import { useSay } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+import { FrontPicture } from '../wrap/FrontPicture';
+import { into, PatternArt } from '../wrap/PatternDrawing';
+import { css } from './ArtItems';
+import { useArtHand } from './artContext';
+import { useLaidOnPaper } from './useLaid';
+import { useSources } from './useSources';
+
+type Sight = 'flat' | 'front';
+
+/** The dull sheet beside the piece as it comes out of the press, on the blank's own colour. */
+export function OnBlank() {
+  const { plan } = useJob();
+  const [backing, setBacking] = useState<BackingId>('white');
+  const [sight, setSight] = useState<Sight>('flat');
+  const { blank } = plan.blank;
+  if (!blank || !plan.wrap.pattern)
+    return (
+      <p className="grid h-full place-content-center p-8 text-center text-lead">
+        The wrap has no size yet. What stands in the way is said below.
+      </p>
+    );
+  const { coating } = blank;
+  const matrix = pressedMatrix(pressedLook(blank, backing));
+  return (
+    <div className="absolute inset-0 flex flex-col">
+      <div className="grid min-h-0 flex-1 grid-cols-1 sm:grid-cols-2">
+        <Half title="Printed and dry: dull, and right" matrix={DULL_PRINT}>
+          {(filter) => <FlatSight filter={filter} cut={false} />}
+        </Half>
+        <Half
+          title={`Pressed, ${coating.finish}${coating.stock === 'clear' ? ', clear' : ''}`}
+          matrix={matrix}
+        >
+          {(filter) =>
+            sight === 'front' && isRound(blank) ? (
+              <FrontSight filter={filter} />
+            ) : (
+              <FlatSight filter={filter} cut />
+            )
+          }
+        </Half>
+      </div>
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-2 border-t border-rule bg-sheet/80 px-4 py-2">
+        {isRound(blank) && (
+          <Labelled label="Seen">
+            <Segments
+              label="How the pressed piece is seen"
+              value={sight}
+              onChange={setSight}
+              options={[
+                { value: 'flat', label: 'unrolled' },
+                { value: 'front', label: 'from the front' },
+              ]}
+            />
+          </Labelled>
+        )}
+        {coating.stock === 'clear' && (
+          <Labelled label="Held against">
+            <Segments
+              label="What is behind the clear blank"
+              value={backing}
+              onChange={setBacking}
+              options={BACKINGS.map((b) => ({ value: b.id, label: b.label }))}
+            />
+          </Labelled>
+        )}
+        <p className="min-w-60 flex-1 font-label text-fine leading-snug font-medium">
+          No white is printed: what is white in the art is the blank itself. A likeness on a screen, not a
+          proof of colour; press a test piece for that.
+        </p>
+      </div>
+    </div>
+  );
+}
+
+interface HalfProps {
+  readonly title: string;
+  readonly matrix: readonly number[];
+  readonly children: (filter: string) => ReactNode;
+}
+
+/** One side, its filter working in linear light, where dye multiplies. */
+function Half({ title, matrix, children }: HalfProps) {
+  const id = useId();
+  return (
+    <figure className="relative min-h-64 border-b border-rule sm:border-r sm:border-b-0">
+      <svg width="0" height="0" className="absolute" aria-hidden>
+        <filter id={id} colorInterpolationFilters="linearRGB">
+          <feColorMatrix type="matrix" values={matrix.join(' ')} />
+        </filter>
+      </svg>
+      {children(`url(#${id})`)}
+      <figcaption className="absolute top-2 left-4 bg-board px-1 font-label text-lead font-semibold">
+        {title}
+      </figcaption>
+    </figure>
+  );
+}
+
+function FlatSight({ filter, cut }: { filter: string; cut: boolean }) {
+  const { plan } = useJob();
+  const { piece } = useArtHand();
+  const say = useSay();
+  const { laid, sources } = useLaidOnPaper(piece);
+  const { pattern } = plan.wrap;
+  const { urls } = useSources(sources);
+  if (!pattern) return null;
+  const shown = cut ? { ...pattern, faces: pattern.faces.map((f) => ({ ...f, bleed: f.trim })) } : pattern;
+  return (
+    <Board
+      label={cut ? 'The pressed wrap, unrolled' : 'The sheet before pressing'}
+      bounds={pattern.whole}
+      room={{ top: 44, right: 20, bottom: 34, left: 20 }}
+      draw={(fit: Fit) => (
+        <>
+          <g filter={filter}>
+            <PatternArt
+              id={`sight-${String(cut)}`}
+              fit={fit}
+              pattern={shown}
+              laid={laid}
+              sources={sources}
+              urls={urls}
+            />
+          </g>
+          <g transform={into(fit)}>
+            {shown.faces.map((f) => (
+              <g key={f.name} transform={css(f.matrix)}>
+                <path
+                  d={contourPath(f.bleed)}
+                  fill="none"
+                  stroke="#14211f"
+                  strokeWidth={1.2}
+                  vectorEffect="non-scaling-stroke"
+                />
+              </g>
+            ))}
+          </g>
+          <text
+            x={fit.width / 2}
+            y={fit.y(pattern.whole.y + pattern.whole.height) + 22}
+            textAnchor="middle"
+            fontSize={13}
+            fontWeight={600}
+            className="font-label"
+            fill="#14211f"
+          >
+            {cut ? 'cut to the trim' : 'out to the bleed'}, {say([mm(pattern.trim.width)])} wide
+          </text>
+        </>
+      )}
+    />
+  );
+}
+
+function FrontSight({ filter }: { filter: string }) {
+  const { plan } = useJob();
+  const { blank } = plan.blank;
+  if (!blank) return null;
+  return (
+    <Board
+      label="The pressed piece from the front"
+      bounds={shapeBounds(blank.shape)}
+      room={{ top: 48, right: 30, bottom: 30, left: 30 }}
+      draw={(fit) => (
+        <>
+          <BlankShape fit={fit} blank={blank} />
+          <g filter={filter}>
+            <FrontPicture fit={fit} />
+          </g>
+        </>
+      )}
+    />
+  );
+}

@@ -1,0 +1,31 @@
+'use client';
+
+import { Board } from '@/ui/board/Board';
+import { useJob } from '../job/jobContext';
+import { PatternArt, PatternLines } from '../wrap/PatternDrawing';
+import { useArtHand } from './artContext';
+import { useLaidOnPaper } from './useLaid';
+import { useSources } from './useSources';
+
+/** The art bent to the paper of a tapered wall, as it leaves the printer before it is mirrored. */
+export function OnPaper() {
+  const { plan } = useJob();
+  const { piece } = useArtHand();
+  const { laid, sources } = useLaidOnPaper(piece);
+  const { pattern } = plan.wrap;
+  const { urls } = useSources(sources);
+  if (!pattern) return null;
+  return (
+    <Board
+      label="The art bent to the paper"
+      bounds={pattern.whole}
+      room={{ top: 22, right: 34, bottom: 30, left: 34 }}
+      draw={(fit) => (
+        <>
+          <PatternArt id="bent" fit={fit} pattern={pattern} laid={laid} sources={sources} urls={urls} />
+          <PatternLines fit={fit} pattern={pattern} onDark={laid.some((l) => l.kind === 'picture')} />
+        </>
+      )}
+    />
+  );
+}

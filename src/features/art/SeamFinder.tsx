@@ -1,0 +1,312 @@
+'use client';
+
+import { line, scaleLinear } from 'd3';
+import { useEffect, useMemo, useState } from 'react';
+import { SEAM_WORDS, type SeamCut, type SeamSearch } from '@/core/art/seam';
+import { closesAtMm, placedAtCut, seamAsk } from '@/core/art/seamAsk';
+import type { LaidPicture } from '@/core/art/lay';
+import type { PictureLayer } from '@/core/job/art';
+import { mm } from '@/core/units/quantity';
+import { pictureBytes } from '@/data/pictures';
+import { Button } from '@/ui/Button';
+import { tellProblem } from '@/ui/tell';
+import { useSay } from '@/ui/units';
+import { inWorker } from '@/workers/client';
+import { useJob } from '../job/jobContext';
+import { css } from './ArtItems';
+import { editPicture } from './layers';
+import { usePictures } from './useSources';
+
+type Found = { readonly key: string; readonly search: SeamSearch };
+
+/** Where a wide or repeating picture is best cut, so that its two ends meet. */
+export function SeamFinder() {
+  const { job, plan } = useJob();
+  const { board, laid } = plan.art;
+  const mine = laid.find((l) => l.kind === 'picture');
+  const layer = job.art.layers.find((l) => l.id === mine?.id);
+  if (!board || mine?.kind !== 'picture' || layer?.kind !== 'picture')
+    return <Says>Bring a picture first: the seam is looked for in the lowest one.</Says>;
+  return <SeamOf laid={mine} layer={layer} />;
+}
+
+const Says = ({ children }: { children: React.ReactNode }) => (
+  <p className="grid h-full place-content-center p-8 text-center text-lead">{children}</p>
+);
+
+function useSearch(laid: LaidPicture, layer: PictureLayer, cyclic: boolean): SeamSearch | null | 'turned' {
+  const { plan } = useJob();
+  const [found, setFound] = useState<Found | null>(null);
+  const pattern = plan.art.board?.pattern;
+  const ask = useMemo(
+    () => (pattern ? seamAsk(laid, layer, pattern, cyclic) : null),
+    [laid, layer, pattern, cyclic],
+  );
+  const key = JSON.stringify([laid.ref.id, ask]);
+  useEffect(() => {
+    if (!ask) return;
+    const stop = new AbortController();
+    let gone = false;
+    void (async () => {
+      const bytes = await pictureBytes(laid.ref);
+      if (!bytes.ok || gone) return;
+      const r = await inWorker('Seam', (api) => api.seams({ ref: laid.ref, bytes: bytes.value }, ask));
+      if (gone) return;
+      if (r.ok) setFound({ key, search: r.value });
+      else tellProblem(r.problem);
+    })();
+    return () => {
+      gone = true;
+      stop.abort();
+    };
+    // `key` says all that `ask` does, and stays the same where it does.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  if (!ask) return 'turned';
+  return found?.key === key ? found.search : (found?.search ?? null);
+}
+
+function SeamOf({ laid, layer }: { laid: LaidPicture; layer: PictureLayer }) {
+  const { plan, edit } = useJob();
+  const [round, setRound] = useState(layer.repeat !== 'once');
+  const search = useSearch(laid, layer, round);
+  const [picked, setPicked] = useState<number | null>(null);
+  const pattern = plan.art.board?.pattern;
+  if (search === 'turned' || !pattern)
+    return (
+      <Says>The picture is turned or turned over, so no seam can be looked for. Set it straight first.</Says>
+    );
+  if (!search) return <Says>Looking along the whole picture…</Says>;
+  const cut = picked === null ? search.asIs : (search.best[picked] ?? search.asIs);
+  const take = () =>
+    edit(
+      editPicture(layer.id, (l) => ({
+        ...l,
+        repeat: round && l.repeat === 'once' ? 'straight' : l.repeat,
+        placement: placedAtCut(cut, laid, l.placement, pattern),
+      })),
+    );
+  return (
+    <div className="absolute inset-0 flex flex-col gap-2 overflow-y-auto px-5 py-3">
+      <AtTheSeam laid={laid} cut={cut} closesMm={closesAtMm(pattern)} wallMm={pattern.trim.height} />
+      <Curve laid={laid} search={search} cut={cut} onPick={setPicked} />
+      <div className="flex flex-wrap items-center gap-2">
+        <CutButton
+          label="As it lies"
+          cut={search.asIs}
+          chosen={picked === null}
+          onPick={() => setPicked(null)}
+        />
+        {search.best.map((b, i) => (
+          <CutButton
+            key={i}
+            label={`Place ${i + 1}`}
+            cut={b}
+            chosen={picked === i}
+            onPick={() => setPicked(i)}
+          />
+        ))}
+        <label className="flex min-h-10 items-center gap-2 font-label text-base font-medium">
+          <input
+            type="checkbox"
+            checked={round}
+            onChange={(e) => {
+              setRound(e.target.checked);
+              setPicked(null);
+            }}
+            className="size-5 accent-strata-3"
+          />
+          the picture goes round again where it ends
+        </label>
+        <Button kind="act" disabled={picked === null} onClick={take} className="ml-auto">
+          Cut it there
+        </Button>
+      </div>
+      <p className="text-lead">
+        <strong>{SEAM_WORDS[cut.class].label}:</strong> {SEAM_WORDS[cut.class].asks}
+      </p>
+    </div>
+  );
+}
+
+function CutButton({
+  label,
+  cut,
+  chosen,
+  onPick,
+}: {
+  label: string;
+  cut: SeamCut;
+  chosen: boolean;
+  onPick: () => void;
+}) {
+  return (
+    <Button
+      aria-pressed={chosen}
+      onClick={onPick}
+      className={chosen ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}
+    >
+      {label}: {SEAM_WORDS[cut.class].label}, differs {cut.mismatch.toFixed(1)}
+    </Button>
+  );
+}
+
+const VIEW_MM = 70;
+
+/** The two ends side by side, as the seam will be seen on the blank. */
+function AtTheSeam({
+  laid,
+  cut,
+  closesMm,
+  wallMm,
+}: {
+  laid: LaidPicture;
+  cut: SeamCut;
+  closesMm: number;
+  wallMm: number;
+}) {
+  const refs = useMemo(() => [laid.ref], [laid.ref]);
+  const { urls } = usePictures(refs);
+  const url = urls[laid.ref.id];
+  const k = closesMm / cut.lengthPx;
+  const { widthPx: width, heightPx: height } = laid.ref;
+  const rows = (laid.placed.matrix[5] / laid.placed.mmPerPx) * k;
+  // The right end runs up to the seam at 0, the left end on from it; a cyclic picture is there on both sides.
+  const copies = [-1, 0, 1].flatMap((turn) => [
+    { x: -(cut.startPx + cut.lengthPx) * k + turn * width * k, clip: 'end' },
+    { x: -cut.startPx * k + turn * width * k, clip: 'start' },
+  ]);
+  return (
+    <figure className="min-h-40 flex-1">
+      <svg
+        viewBox={`${-VIEW_MM} 0 ${2 * VIEW_MM} ${wallMm}`}
+        preserveAspectRatio="xMidYMid meet"
+        className="h-full max-h-[22rem] w-full"
+        role="img"
+        aria-label="The seam as it will be seen, the right end of the wrap beside its left end"
+      >
+        <clipPath id="seam-end">
+          <rect x={-VIEW_MM} y={0} width={VIEW_MM} height={wallMm} />
+        </clipPath>
+        <clipPath id="seam-start">
+          <rect x={0} y={0} width={VIEW_MM} height={wallMm} />
+        </clipPath>
+        <rect x={-VIEW_MM} y={0} width={2 * VIEW_MM} height={wallMm} fill="#ffffff" />
+        {url &&
+          copies.map((c, i) => (
+            <g key={i} clipPath={`url(#seam-${c.clip})`}>
+              <g transform={css([k, 0, 0, k, c.x, rows])}>
+                <image href={url} width={width} height={height} preserveAspectRatio="none" />
+              </g>
+            </g>
+          ))}
+        <line x1={0} x2={0} y1={0} y2={6} stroke="#c8371b" strokeWidth={0.8} />
+        <line x1={0} x2={0} y1={wallMm - 6} y2={wallMm} stroke="#c8371b" strokeWidth={0.8} />
+      </svg>
+    </figure>
+  );
+}
+
+const CHART = { width: 720, height: 96, left: 34, right: 8, top: 8, bottom: 22 } as const;
+
+/** What the seam would cost at every place along the picture, the best marked. */
+function Curve({
+  laid,
+  search,
+  cut,
+  onPick,
+}: {
+  laid: LaidPicture;
+  search: SeamSearch;
+  cut: SeamCut;
+  onPick: (best: number) => void;
+}) {
+  const say = useSay();
+  const last = search.curve[search.curve.length - 1];
+  const most = Math.max(2, ...search.curve.map((c) => c.cost));
+  const x = scaleLinear([0, Math.max(1, last?.startPx ?? 1)], [CHART.left, CHART.width - CHART.right]);
+  const y = scaleLinear([0, most], [CHART.height - CHART.bottom, CHART.top]);
+  const path = line<SeamSearch['curve'][number]>(
+    (c) => x(c.startPx),
+    (c) => y(c.cost),
+  )([...search.curve]);
+  const mmAt = (px: number) => say([mm(px * laid.placed.mmPerPx)]);
+  return (
+    <svg
+      viewBox={`0 0 ${CHART.width} ${CHART.height}`}
+      className="w-full shrink-0"
+      role="group"
+      aria-label="How much the seam would show at every place along the picture"
+    >
+      <path d={path ?? ''} fill="none" stroke="#14211f" strokeWidth={1.6} />
+      <line
+        x1={CHART.left}
+        x2={CHART.width - CHART.right}
+        y1={y(0)}
+        y2={y(0)}
+        stroke="#14211f"
+        strokeWidth={1}
+      />
+      <text x={2} y={y(most) + 8} fontSize={11} fill="#14211f" className="font-label">
+        shows
+      </text>
+      <text x={2} y={y(0)} fontSize={11} fill="#14211f" className="font-label">
+        hides
+      </text>
+      <text
+        x={x.range()[1]}
+        y={CHART.height - 6}
+        textAnchor="end"
+        fontSize={11}
+        fill="#14211f"
+        className="font-label"
+      >
+        left end of the wrap, {mmAt(last?.startPx ?? 0)} into the picture
+      </text>
+      <line
+        x1={x(cut.startPx)}
+        x2={x(cut.startPx)}
+        y1={CHART.top}
+        y2={y(0)}
+        stroke="#1d2c5e"
+        strokeWidth={2}
+        strokeDasharray="4 3"
+      />
+      {search.best.map((b, i) => (
+        <g
+          key={i}
+          role="button"
+          tabIndex={0}
+          aria-label={`Place ${i + 1}, ${mmAt(b.startPx)} into the picture`}
+          className="cursor-pointer"
+          onClick={() => onPick(i)}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter' || e.key === ' ') {
+              e.preventDefault();
+              onPick(i);
+            }
+          }}
+        >
+          <circle
+            cx={x(b.startPx)}
+            cy={y(Math.min(most, b.cost))}
+            r={9}
+            fill="#c9b37a"
+            stroke="#14211f"
+            strokeWidth={1.6}
+          />
+          <text
+            x={x(b.startPx)}
+            y={y(Math.min(most, b.cost)) + 4}
+            textAnchor="middle"
+            fontSize={11}
+            fontWeight={700}
+            fill="#14211f"
+          >
+            {i + 1}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,75 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { Sources } from '@/core/art/items';
+import type { PictureLook } from '@/core/art/lookInto';
+import type { Art, PictureRef } from '@/core/job/art';
+import type { Problem } from '@/core/result';
+import { lookOf, previewOf } from './previews';
+
+export interface Seen {
+  /** Addresses of the pictures, by source; one being made again keeps its old one until then. */
+  readonly urls: Readonly<Record<string, string>>;
+  readonly problem: Problem | null;
+}
+
+const NOTHING: Seen = { urls: {}, problem: null };
+
+/** Screen copies of everything some art is drawn from. */
+export function useSources(sources: Sources): Seen {
+  const [seen, setSeen] = useState<Seen>(NOTHING);
+  useEffect(() => {
+    let gone = false;
+    for (const [key, source] of Object.entries(sources))
+      void previewOf(source).then((r) => {
+        if (gone) return;
+        setSeen((s) =>
+          r.ok
+            ? s.urls[key] === r.value && !s.problem
+              ? s
+              : { urls: { ...s.urls, [key]: r.value }, problem: null }
+            : { ...s, problem: r.problem },
+        );
+      });
+    return () => {
+      gone = true;
+    };
+  }, [sources]);
+  return seen;
+}
+
+const plainSources = (refs: readonly PictureRef[]): Sources =>
+  Object.fromEntries(refs.map((ref) => [ref.id, { kind: 'file', ref }]));
+
+/** Screen copies of pictures as they are, by picture id. */
+export function usePictures(refs: readonly PictureRef[]): Seen {
+  const key = refs.map((r) => r.id).join(' ');
+  const [kept, setKept] = useState<{ readonly key: string; readonly sources: Sources }>({
+    key: '',
+    sources: {},
+  });
+  if (kept.key !== key) setKept({ key, sources: plainSources(refs) });
+  return useSources(kept.sources);
+}
+
+const NO_LOOKS: Readonly<Record<string, PictureLook>> = {};
+
+/** What has been found in the pixels of a job's pictures so far; grows as the worker gets to them. */
+export function useLooks(art: Art): Readonly<Record<string, PictureLook>> {
+  const [looks, setLooks] = useState(NO_LOOKS);
+  const { layers } = art;
+  useEffect(() => {
+    let gone = false;
+    for (const layer of layers) {
+      if (layer.kind !== 'picture') continue;
+      const { id } = layer.picture;
+      void lookOf(layer.picture).then((r) => {
+        if (!gone && r.ok) setLooks((l) => (l[id] === r.value ? l : { ...l, [id]: r.value }));
+      });
+    }
+    return () => {
+      gone = true;
+    };
+  }, [layers]);
+  return looks;
+}

@@ -1,0 +1,151 @@
+'use client';
+
+import { ChevronDown, FileDown, ListChecks, Printer } from 'lucide-react';
+import { DropdownMenu, Popover } from 'radix-ui';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import { Button } from '@/ui/Button';
+import { Say } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+import { useExport, type Export } from './useExport';
+
+const StandIn = dynamic(() => import('./StandIn').then((m) => m.StandIn), { ssr: false });
+
+/** The files, and the checks to make in the driver. */
+export function Files({ at }: { at: number }) {
+  const { plan } = useJob();
+  const made = useExport();
+  const { progress, pdf, stop } = made;
+  const { pages, mirrorBy } = plan.sheet;
+  const [trying, setTrying] = useState(false);
+  const empty = plan.art.laid.length === 0;
+  const ready = pages.length > 0 && !empty && progress === null;
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-rule bg-sheet/80 px-4 py-2">
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={() => void pdf()} disabled={!ready}>
+          <FileDown size={18} aria-hidden /> Save PDF
+        </Button>
+        <MoreFiles at={at} ready={ready} made={made} />
+        <Checklist />
+        <Button onClick={() => setTrying(true)} disabled={!ready}>
+          <Printer size={18} aria-hidden /> Try the print
+        </Button>
+      </div>
+      {progress !== null && (
+        <div className="flex items-center gap-2">
+          <progress
+            value={progress}
+            max={1}
+            aria-label="Making the file"
+            className="h-3 w-32 accent-strata-3"
+          />
+          <Button onClick={stop}>Stop</Button>
+        </div>
+      )}
+      <p className="min-w-52 flex-1 font-label text-fine leading-snug font-medium">
+        {empty && 'No picture and no words yet: there is nothing to print. '}
+        {pages.length > 0 && pages.length <= 3 && pages.map((p, i) => `Page ${i + 1}: print ${p.copies}. `)}
+        {pages.length > 3 && `${pages.length} pages, print each once. `}
+        100 % scale, driver mirror {mirrorBy === 'app' ? 'OFF' : 'ON'}. Let it dry: a dull print is right.
+      </p>
+      {trying && <StandIn at={at} pdfBytes={made.pdfBytes} onClose={() => setTrying(false)} />}
+    </div>
+  );
+}
+
+interface MoreProps {
+  readonly at: number;
+  readonly ready: boolean;
+  readonly made: Export;
+}
+
+function MoreFiles({ at, ready, made }: MoreProps) {
+  const { plan } = useJob();
+  const { pages, printer, layout } = plan.sheet;
+  const items: readonly { readonly label: string; readonly off: boolean; readonly go: () => void }[] = [
+    { label: 'Everything in a ZIP, with cut list', off: !ready, go: () => void made.zip() },
+    ...(pages.length > 1
+      ? [{ label: `This sheet as PDF (${at + 1})`, off: !ready, go: () => void made.pdf(at) }]
+      : []),
+    { label: `Piece as PNG, ${printer.ppi} ppi`, off: !ready, go: () => void made.piecePng() },
+    { label: 'This sheet as SVG', off: !ready, go: () => void made.sheetSvg(at) },
+    { label: 'Pattern as SVG', off: !plan.wrap.pattern, go: made.patternSvg },
+    { label: 'Cut list as CSV', off: !layout, go: made.cutList },
+  ];
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger asChild>
+        <Button disabled={made.progress !== null}>
+          Other files <ChevronDown size={16} aria-hidden />
+        </Button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          sideOffset={4}
+          align="start"
+          side="top"
+          className="z-30 border-2 border-ink bg-sheet"
+        >
+          {items.map((i) => (
+            <DropdownMenu.Item
+              key={i.label}
+              disabled={i.off}
+              onSelect={i.go}
+              className="flex min-h-11 items-center px-4 font-label outline-none data-[disabled]:text-soft data-[highlighted]:bg-strata-3 data-[highlighted]:text-white"
+            >
+              {i.label}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
+
+/** What to set in the driver and at the tray, to be gone through line by line. */
+function Checklist() {
+  const { plan } = useJob();
+  const { checklist, printer } = plan.sheet;
+  const [done, setDone] = useState<ReadonlySet<number>>(new Set());
+  if (checklist.length === 0) return null;
+  return (
+    <Popover.Root onOpenChange={(open) => open && setDone(new Set())}>
+      <Popover.Trigger asChild>
+        <Button>
+          <ListChecks size={18} aria-hidden /> Driver list
+        </Button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="top"
+          align="start"
+          sideOffset={6}
+          aria-label="What to set in the driver"
+          className="z-30 w-[30rem] max-w-[92vw] border-2 border-ink bg-sheet p-4"
+        >
+          <p className="mb-1 font-name text-name font-semibold">{printer.name}</p>
+          <ul className="grid">
+            {checklist.map((line, i) => (
+              <li key={i}>
+                <label className="flex min-h-10 items-center gap-3 leading-snug">
+                  <input
+                    type="checkbox"
+                    checked={done.has(i)}
+                    onChange={() =>
+                      setDone((d) => new Set(d.has(i) ? [...d].filter((x) => x !== i) : [...d, i]))
+                    }
+                    className="size-5 shrink-0 accent-strata-3"
+                  />
+                  <span>
+                    <Say phrase={line} />
+                  </span>
+                </label>
+              </li>
+            ))}
+          </ul>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,134 @@
+'use client';
+
+import { useState } from 'react';
+import { IDENTITY } from '@/core/art/affine';
+import { hidesWell } from '@/core/art/join';
+import { faceItems } from '@/core/art/items';
+import type { Job, Join } from '@/core/job/job';
+import { searchStrip } from '@/core/sheet/panels';
+import { compose } from '@/core/art/affine';
+import { bytesOf } from '@/data/pictures';
+import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Labelled';
+import { LengthField } from '@/ui/LengthField';
+import { Segments } from '@/ui/Segments';
+import { Say } from '@/ui/units';
+import { tell, tellProblem } from '@/ui/tell';
+import { inWorker } from '@/workers/client';
+import { useJob } from '../job/jobContext';
+
+/** For a wrap too big for the paper: panels, how they join, and how well the join will hide. */
+export function PanelsBar() {
+  const { job, plan, edit } = useJob();
+  const { panels, wouldFit } = plan.sheet;
+  const put = (next: Partial<Job['sheet']['panels']>, group?: string) =>
+    edit((j) => ({ ...j, sheet: { ...j.sheet, panels: { ...j.sheet.panels, ...next } } }), group);
+  const settings = job.sheet.panels;
+  if (!plan.wrap.pattern) return null;
+  if (!panels)
+    return settings.way === 'whole' || !wouldFit || job.sheet.paperId !== null ? (
+      <div className="flex flex-wrap items-center gap-3 border-b border-rule bg-sheet/80 px-4 py-2">
+        <p className="text-base">Printed whole.</p>
+        <Button onClick={() => put({ way: 'panels' })}>Print it in panels</Button>
+      </div>
+    ) : null;
+  const shows = panels.joins.map((j) => j.shows);
+  const worst = shows.some((s) => s === null) ? null : Math.max(0, ...shows.map((s) => s ?? 0));
+  const bare = panels.joins.every((j) => j.bare);
+  return (
+    <div className="border-b border-rule bg-sheet/80 px-4 py-2">
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <p className="pb-1.5 font-label text-lead font-semibold">{panels.panels.length} panels a piece</p>
+        <Labelled label="Join">
+          <Segments
+            label="How the panels join"
+            value={settings.join}
+            onChange={(join) => put({ join })}
+            options={[
+              {
+                value: 'hidden',
+                label: 'where it shows least',
+                title: 'Cut along a path that follows the picture',
+              },
+              { value: 'straight', label: 'straight', title: 'Cut with a ruler' },
+            ]}
+          />
+        </Labelled>
+        <LengthField
+          label="Overlap"
+          valueMm={settings.overlapMm}
+          minMm={2}
+          maxMm={40}
+          taken
+          width="w-12"
+          onValue={(overlapMm) => put({ overlapMm }, 'overlap')}
+        />
+        {settings.join === 'hidden' && !bare && <FindJoins />}
+        {plan.sheet.wouldFit && <Button onClick={() => put({ way: 'whole' })}>Print it whole</Button>}
+        <p className="min-w-48 flex-1 pb-1 leading-snug">
+          {bare
+            ? 'The joins run between the pictures: there is nothing to see.'
+            : worst === null
+              ? settings.join === 'straight'
+                ? 'A straight join is quick to cut and shows wherever lines cross it.'
+                : 'Not looked for yet.'
+              : `The join ${hidesWell(worst)}.`}
+        </p>
+      </div>
+      <details className="mt-1">
+        <summary className="cursor-pointer font-label text-base font-semibold">
+          Order of laying and taping
+        </summary>
+        <ol className="mt-1 grid list-decimal gap-x-6 pl-5 text-base leading-snug lg:grid-cols-2">
+          {panels.steps.map((s, i) => (
+            <li key={i}>
+              <Say phrase={s} />
+            </li>
+          ))}
+        </ol>
+      </details>
+    </div>
+  );
+}
+
+/** Looks for the least visible path of every join in the worker, and keeps what it finds with the job. */
+function FindJoins() {
+  const { plan, edit } = useJob();
+  const [busy, setBusy] = useState(false);
+  const { panels } = plan.sheet;
+  const { pattern } = plan.wrap;
+  const { laid, sources } = plan.art;
+  if (!panels || !pattern) return null;
+  const find = async () => {
+    setBusy(true);
+    const pictures = await bytesOf(Object.values(sources).map((s) => s.ref));
+    const items = pattern.faces.flatMap((f) => faceItems(laid, f, compose(IDENTITY, f.matrix)));
+    const strips = panels.joins.map((j) => searchStrip(panels, j, pattern.whole));
+    const r = pictures.ok
+      ? await inWorker('Panels', (api) =>
+          api.joins({ items, sources, pictures: pictures.value, strips, way: panels.way }),
+        )
+      : pictures;
+    setBusy(false);
+    if (!r.ok) {
+      tellProblem(r.problem);
+      return;
+    }
+    const joins = r.value.map((f, index): Join => ({
+      forArt: panels.forArt,
+      index,
+      offsMm: [...f.offsMm],
+      shows: f.shows,
+    }));
+    edit((j) => ({ ...j, sheet: { ...j.sheet, panels: { ...j.sheet.panels, joins } } }));
+    const straight = Math.max(0, ...r.value.map((f) => f.straightShows));
+    tell(
+      `The path ${hidesWell(Math.max(0, ...r.value.map((f) => f.shows)))}; a straight join ${hidesWell(straight)}.`,
+    );
+  };
+  return (
+    <Button disabled={busy} onClick={() => void find()}>
+      {busy ? 'Looking…' : panels.joins.some((j) => j.shows === null) ? 'Look for the path' : 'Look again'}
+    </Button>
+  );
+}

@@ -1,0 +1,171 @@
+'use client';
+
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { mm } from '@/core/units/quantity';
+import { Board, type Fit } from '@/ui/board/Board';
+import { Dimension } from '@/ui/board/Dimension';
+import { Button } from '@/ui/Button';
+import { useSay } from '@/ui/units';
+import { useSources } from '../art/useSources';
+import { useJob } from '../job/jobContext';
+import { PageDrawing } from './PageDrawing';
+
+interface Props {
+  readonly at: number;
+  readonly onAt: (page: number) => void;
+}
+
+export function PaperBoard({ at, onAt }: Props) {
+  const { plan } = useJob();
+  const say = useSay();
+  const { sheet } = plan;
+  const { urls } = useSources(sheet.sources);
+  const page = sheet.pages[at];
+  if (!page) return <NothingLaid />;
+  return (
+    <>
+      <Board
+        label={`The sheet as printed, ${sheet.paper?.name ?? ''}`}
+        bounds={{ x: 0, y: 0, width: page.widthMm, height: page.heightMm }}
+        room={{ top: 44, right: 96, bottom: 20, left: sheet.pages.length > 1 ? 116 : 30 }}
+        draw={(fit) => (
+          <>
+            <g transform={`translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`}>
+              <PageDrawing page={page} sources={sheet.sources} urls={urls} />
+            </g>
+            <Cuts fit={fit} at={at} />
+            <Joins fit={fit} at={at} />
+            <rect
+              x={fit.x(0)}
+              y={fit.y(0)}
+              width={fit.k * page.widthMm}
+              height={fit.k * page.heightMm}
+              fill="none"
+              stroke="#14211f"
+              strokeWidth={2}
+            />
+            <Dimension x1={fit.x(0)} x2={fit.x(page.widthMm)} y1={fit.y(0) - 14} y2={fit.y(0) - 14}>
+              {say([mm(page.widthMm)])}
+            </Dimension>
+            <Dimension
+              x1={fit.x(page.widthMm) + 14}
+              x2={fit.x(page.widthMm) + 14}
+              y1={fit.y(0)}
+              y2={fit.y(page.heightMm)}
+              side="right"
+            >
+              {say([mm(page.heightMm)])}
+            </Dimension>
+          </>
+        )}
+      />
+      {sheet.pages.length > 1 && <Turner at={at} of={sheet.pages.length} copies={page.copies} onAt={onAt} />}
+    </>
+  );
+}
+
+function Turner({ at, of, copies, onAt }: Props & { of: number; copies: number }) {
+  return (
+    <div className="absolute top-3 left-4 grid w-24 grid-cols-2 gap-1">
+      <Button aria-label="Sheet before" className="px-2" disabled={at === 0} onClick={() => onAt(at - 1)}>
+        <ChevronLeft size={18} aria-hidden />
+      </Button>
+      <Button aria-label="Sheet after" className="px-2" disabled={at >= of - 1} onClick={() => onAt(at + 1)}>
+        <ChevronRight size={18} aria-hidden />
+      </Button>
+      <p className="col-span-2 font-label text-base leading-tight font-semibold" aria-live="polite">
+        Sheet {at + 1} of {of}, print {copies}
+      </p>
+    </div>
+  );
+}
+
+/** A trimmer's cuts with their order. */
+function Cuts({ fit, at }: { fit: Fit; at: number }) {
+  const { plan } = useJob();
+  const cuts = plan.sheet.layout?.sheets[at]?.cuts ?? [];
+  return cuts.map((c, i) => (
+    <g key={i}>
+      <line
+        x1={fit.x(c.from.x)}
+        y1={fit.y(c.from.y)}
+        x2={fit.x(c.to.x)}
+        y2={fit.y(c.to.y)}
+        stroke="#c8371b"
+        strokeWidth={1.5}
+        strokeDasharray="8 4"
+      />
+      <circle
+        cx={fit.x(c.from.x)}
+        cy={fit.y(c.from.y)}
+        r={10}
+        fill="#f8faf6"
+        stroke="#c8371b"
+        strokeWidth={1.5}
+      />
+      <text
+        x={fit.x(c.from.x)}
+        y={fit.y(c.from.y) + 4}
+        textAnchor="middle"
+        fontSize={12}
+        fontWeight={700}
+        fill="#14211f"
+        className="font-label"
+      >
+        {i + 1}
+      </text>
+    </g>
+  ));
+}
+
+/** Where panels are cut along their join, drawn over the sheet. */
+function Joins({ fit, at }: { fit: Fit; at: number }) {
+  const { plan } = useJob();
+  const { layout, panels, parts } = plan.sheet;
+  const sheet = layout?.sheets[at];
+  if (!sheet || !panels) return null;
+  return sheet.spots.map((s, i) => {
+    const number = parts[s.part]?.panel ?? 0;
+    const join = panels.joins[number - 1];
+    if (!join) return null;
+    const [a, b, c, d, e, f] = s.matrix;
+    const points = join.path
+      .map((p) => `${fit.x(a * p.x + c * p.y + e)},${fit.y(b * p.x + d * p.y + f)}`)
+      .join(' ');
+    return (
+      <polyline
+        key={i}
+        points={points}
+        fill="none"
+        stroke="#c8371b"
+        strokeWidth={1.5}
+        strokeDasharray="6 4"
+      />
+    );
+  });
+}
+
+function NothingLaid() {
+  const { plan, edit } = useJob();
+  const say = useSay();
+  const { sheet, wrap } = plan;
+  const fitting = sheet.wouldFit;
+  return (
+    <div className="grid h-full place-content-center justify-items-center gap-3 p-8 text-center">
+      <p className="max-w-96 font-name text-head leading-tight font-medium">
+        {wrap.pattern ? 'It does not fit.' : 'The wrap has no size yet.'}
+      </p>
+      <p className="max-w-96">
+        {sheet.findings
+          .filter((f) => f.level === 'stop')
+          .map((f) => say(f.text))
+          .join(' ') || 'What stands in the way is said below.'}
+      </p>
+      {fitting && (
+        <Button onClick={() => edit((j) => ({ ...j, sheet: { ...j.sheet, paperId: fitting.id } }))}>
+          Use {fitting.name}
+        </Button>
+      )}
+    </div>
+  );
+}

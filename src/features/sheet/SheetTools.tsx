@@ -1,0 +1,151 @@
+'use client';
+
+import { ChevronDown } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import type { Job } from '@/core/job/job';
+import { mm } from '@/core/units/quantity';
+import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Labelled';
+import { LengthField } from '@/ui/LengthField';
+import { Pick } from '@/ui/Pick';
+import { Segments } from '@/ui/Segments';
+import { useSay } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+import { useShop } from '../shell/shopContext';
+
+const SMALLEST = 'smallest';
+
+/** Paper, printer, mirror, knife: all that decides how the pieces lie. */
+export function SheetTools() {
+  const { job, plan, shop, edit } = useJob();
+  const say = useSay();
+  const put = (next: Partial<Job['sheet']>, group?: string) =>
+    edit((j) => ({ ...j, sheet: { ...j.sheet, ...next } }), group);
+  const papers = shop.papers.map((p) => ({
+    value: p.id,
+    label: `${p.name}, ${say([mm(p.widthMm)])}${p.kind === 'roll' ? ' wide' : ` × ${say([mm(p.heightMm)])}`}`,
+  }));
+  const { printers } = shop.settings;
+  return (
+    <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-rule bg-sheet/80 px-4 py-2">
+      <Labelled label="Paper">
+        <Pick
+          label="Paper"
+          value={job.sheet.paperId ?? SMALLEST}
+          options={[
+            {
+              value: SMALLEST,
+              label: plan.sheet.wouldFit
+                ? `The smallest that holds it (${plan.sheet.wouldFit.name})`
+                : 'The smallest that holds it',
+            },
+            ...papers,
+          ]}
+          onChange={(v) => put({ paperId: v === SMALLEST ? null : v })}
+          className="w-64"
+        />
+      </Labelled>
+      {printers.length > 1 && (
+        <Labelled label="Printer">
+          <Pick
+            label="Printer"
+            value={plan.sheet.printer.id}
+            options={printers.map((p) => ({ value: p.id, label: p.name }))}
+            onChange={(printerId) => put({ printerId, mirrorBy: null })}
+            className="w-36"
+          />
+        </Labelled>
+      )}
+      <Labelled label="Mirror once, in">
+        <Segments
+          label="Where the sheet is mirrored"
+          value={plan.sheet.mirrorBy}
+          onChange={(mirrorBy) => put({ mirrorBy })}
+          options={[
+            { value: 'app', label: 'this file' },
+            { value: 'driver', label: 'the driver' },
+          ]}
+        />
+      </Labelled>
+      <Labelled label="Cut with">
+        <Segments
+          label="What the pieces are cut with"
+          value={job.sheet.cut}
+          onChange={(cut) => put({ cut })}
+          options={[
+            { value: 'knife', label: 'a knife', title: 'Round any outline: pieces lie closest' },
+            { value: 'trimmer', label: 'a trimmer', title: 'Straight cuts from edge to edge, in order' },
+          ]}
+        />
+      </Labelled>
+      <LengthField
+        label="Gap"
+        valueMm={job.sheet.gapMm}
+        minMm={0}
+        maxMm={50}
+        taken
+        width="w-12"
+        onValue={(gapMm) => put({ gapMm }, 'gap')}
+      />
+      <label className="flex min-h-9 items-center gap-2 font-label text-base font-medium">
+        <input
+          type="checkbox"
+          checked={job.sheet.turning}
+          onChange={(e) => put({ turning: e.target.checked })}
+          className="size-5 accent-strata-3"
+        />
+        may be turned
+      </label>
+      <OtherJobs onChange={(withJobs) => put({ withJobs })} />
+    </div>
+  );
+}
+
+/** Other jobs of the bench that fill up the same sheets. */
+function OtherJobs({ onChange }: { onChange: (ids: string[]) => void }) {
+  const { job } = useJob();
+  const { jobs } = useShop();
+  const others = jobs.filter((r) => r.id !== job.id && r.job.blankId !== null);
+  const { withJobs } = job.sheet;
+  if (others.length === 0) return null;
+  return (
+    <Popover.Root>
+      <Popover.Trigger asChild>
+        <Button>
+          {withJobs.length === 0 ? 'Share sheets' : `With ${withJobs.length} more`}{' '}
+          <ChevronDown size={16} aria-hidden />
+        </Button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={4}
+          aria-label="Jobs on the same sheets"
+          className="z-30 w-80 max-w-[92vw] border-2 border-ink bg-sheet p-3"
+        >
+          <p className="mb-1 text-fine leading-snug text-soft">
+            Pieces of these jobs are laid on the same sheets.
+          </p>
+          <ul className="grid">
+            {others.map((r) => (
+              <li key={r.id}>
+                <label className="flex min-h-10 items-center gap-2 font-label text-base font-medium">
+                  <input
+                    type="checkbox"
+                    checked={withJobs.includes(r.id)}
+                    disabled={!withJobs.includes(r.id) && withJobs.length >= 8}
+                    onChange={(e) =>
+                      onChange(e.target.checked ? [...withJobs, r.id] : withJobs.filter((id) => id !== r.id))
+                    }
+                    className="size-5 accent-strata-3"
+                  />
+                  {r.job.name}
+                </label>
+              </li>
+            ))}
+          </ul>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,116 @@
+'use client';
+
+import { FileDown, Pencil, Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { mirrorPage } from '@/core/sheet/mirrorPage';
+import { COLOUR_WORDS, type Printer } from '@/core/shop/printer';
+import { mm } from '@/core/units/quantity';
+import { saveSettings } from '@/data/shop';
+import { Button } from '@/ui/Button';
+import { Q } from '@/ui/units';
+import { tell, tellProblem } from '@/ui/tell';
+import { inWorker, onProgress } from '@/workers/client';
+import { saveBytesAs } from '../shell/download';
+import { useShop } from '../shell/shopContext';
+import { PrinterDialog } from './PrinterDialog';
+
+/** The shop's printers, the first being the one jobs use; and the tiny page that tells which way one mirrors. */
+export function Printers() {
+  const { shop } = useShop();
+  const { settings, papers } = shop;
+  const [editing, setEditing] = useState<Printer | 'new' | null>(null);
+  const put = async (printers: readonly Printer[], said: string) => {
+    const r = await saveSettings({ ...settings, printers: [...printers] });
+    if (r.ok) tell(said);
+    else tellProblem(r.problem);
+  };
+  const test = async (printer: Printer) => {
+    const paper = papers.find((p) => p.kind === 'sheet' && p.widthMm <= printer.widestMm) ?? papers[0];
+    if (!paper) return;
+    const margin = Math.max(...Object.values(printer.marginsMm));
+    const made = await inWorker('Test page', (api) =>
+      api.pdf(
+        {
+          title: 'Mirror test',
+          pages: [mirrorPage(paper, margin)],
+          sources: {},
+          pictures: [],
+          ppi: printer.ppi,
+        },
+        onProgress(() => undefined),
+      ),
+    );
+    if (made.ok) saveBytesAs('mirror-test.pdf', made.value, 'application/pdf');
+    else tellProblem(made.problem);
+  };
+  return (
+    <section aria-label="Printers" className="px-4 pt-4">
+      <div className="flex items-center justify-between border-b-2 border-ink pb-1">
+        <h2 className="font-name text-head font-semibold">Printers</h2>
+        <Button onClick={() => setEditing('new')}>
+          <Plus size={18} aria-hidden /> New printer
+        </Button>
+      </div>
+      <ul>
+        {settings.printers.map((p, i) => (
+          <li key={p.id} className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule py-2.5">
+            <span className="w-44 font-label text-lead font-semibold">
+              {p.name}
+              {i === 0 && (
+                <span className="block text-fine font-medium text-soft">
+                  used unless a job says otherwise
+                </span>
+              )}
+            </span>
+            <span className="w-44 font-label text-base">
+              up to <Q of={mm(p.widestMm)} /> wide{p.rolls ? ', takes rolls' : ''}
+            </span>
+            <span className="w-48 font-label text-base">
+              mirror in {p.mirrorBy === 'app' ? 'the file' : 'the driver'}; colour by{' '}
+              {COLOUR_WORDS[p.colourBy].label}
+            </span>
+            <span className="ml-auto flex flex-wrap gap-1">
+              <Button onClick={() => void test(p)}>
+                <FileDown size={18} aria-hidden /> Mirror test page
+              </Button>
+              {i > 0 && (
+                <Button
+                  onClick={() =>
+                    void put([p, ...settings.printers.filter((x) => x.id !== p.id)], `${p.name} comes first.`)
+                  }
+                >
+                  Put first
+                </Button>
+              )}
+              <Button
+                kind="quiet"
+                aria-label={`Change ${p.name}`}
+                className="px-2"
+                onClick={() => setEditing(p)}
+              >
+                <Pencil size={17} aria-hidden />
+              </Button>
+              <Button
+                kind="quiet"
+                aria-label={`Take out ${p.name}`}
+                className="px-2"
+                disabled={settings.printers.length === 1}
+                onClick={() =>
+                  void put(
+                    settings.printers.filter((x) => x.id !== p.id),
+                    `“${p.name}” is taken out.`,
+                  )
+                }
+              >
+                <Trash2 size={17} aria-hidden />
+              </Button>
+            </span>
+          </li>
+        ))}
+      </ul>
+      {editing && (
+        <PrinterDialog printer={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />
+      )}
+    </section>
+  );
+}
