@@ -7,7 +7,8 @@ export const test = base.extend<{ bench: Page }>({
   bench: async ({ page }, give) => {
     const wrong: string[] = [];
     page.on('console', (m) => {
-      if (m.type() === 'error' || /Content Security Policy|hydrat/i.test(m.text())) wrong.push(m.text());
+      if (m.type() === 'error' || /Content Security Policy|hydrat/i.test(m.text()))
+        wrong.push(`${m.text()} (${m.location().url})`);
     });
     page.on('pageerror', (e) => wrong.push(e.message));
     page.on('response', (r) => {

@@ -30,4 +30,4 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: ['/((?!_next/static|_next/image|fonts/|icon.svg).*)'] };
+export const config = { matcher: ['/((?!_next/static|_next/image|fonts/|icon.svg|favicon.ico).*)'] };
