@@ -3,9 +3,10 @@ import { invert } from './affine';
 import { straight, type Bend } from './bend';
 import type { Pixels } from './pixels';
 import type { Rect } from '../shapes/plane';
+import { insideRun, phased, HALF, PHASE_BITS, PHASES, WEIGHT_BITS, WEIGHTS } from './insideRun';
 import { shrink } from './shrink';
 
-const { abs, ceil, floor, hypot, imul, max, min, round } = Math;
+const { abs, ceil, floor, hypot, max, min, round } = Math;
 
 /** What a bent picture is made of: the source, where it lies on the straight board, and the part of the paper wanted. */
 export interface BendAsk {
@@ -25,27 +26,6 @@ export const sizePx = (
   width: max(1, round(ask.area.width * ask.perMm)),
   height: max(1, round(ask.area.height * ask.perMm)),
 });
-
-/**
- * Weights of Dodgson's quadratic (IEEE Trans. Image Processing 6, 1997) at 1/64 of a pixel, in whole 2048ths: it passes through the
- * source, so what is not bent is not changed, and takes 9 pixels where a cubic as sharp takes 16. Two weights and a byte stay within 31
- * bits, so the sums are exact.
- */
-const PHASES = 64;
-const PHASE_BITS = 6;
-const WEIGHT_BITS = 11;
-const HALF = 1 << (2 * WEIGHT_BITS - 1);
-const WEIGHTS = (() => {
-  const w = new Int32Array(PHASES * 4);
-  const one = 1 << WEIGHT_BITS;
-  for (let i = 0; i < PHASES; i += 1) {
-    const t = i / PHASES - 0.5;
-    const before = round(one * (t * t - t / 2));
-    const after = round(one * (t * t + t / 2));
-    w.set([before, one - before - after, after, 0], i * 4);
-  }
-  return w;
-})();
 
 /** Steps of the coarse net on which the bend is reckoned exactly; between its knots it is straight to a ten-thousandth of a millimetre. */
 const NET = 8;
@@ -205,56 +185,6 @@ function runOpaque(
     if ((to.out32[o] as number) >>> 24 === 255) continue;
     if (u >= -0.5 && v >= -0.5 && u <= width - 0.5 && v <= height - 0.5)
       nearEdge(r.source, u, v, to.out, o * 4);
-  }
-}
-
-/** Nearest pixel and phase of a place, as one number, counted from half a pixel before pixel -1. */
-const phased = (v: number): number => ((v + 1.5) * PHASES + 0.5) | 0;
-
-const byte = (v: number): number => (v < 0 ? 0 : v > 255 ? 255 : v);
-
-/** A run well inside the source. Written out, in whole numbers: this is where the time of a bend goes. */
-function insideRun(
-  d: Uint32Array,
-  line: number,
-  u0: number,
-  v0: number,
-  du: number,
-  dv: number,
-  n: number,
-  out: Uint32Array,
-  start: number,
-): void {
-  const end = start + n;
-  for (let k = 0, o = start; o < end; k += 1, o += 1) {
-    if ((out[o] as number) >>> 24 === 255) continue;
-    const pu = phased(u0 + du * k);
-    const pv = phased(v0 + dv * k);
-    const cu = (pu & (PHASES - 1)) << 2;
-    const cv = (pv & (PHASES - 1)) << 2;
-    const w0 = WEIGHTS[cu] as number;
-    const w1 = WEIGHTS[cu + 1] as number;
-    const w2 = WEIGHTS[cu + 2] as number;
-    let i = (((pv >> PHASE_BITS) - 2) * line + ((pu >> PHASE_BITS) - 2)) | 0;
-    let r = HALF;
-    let g = HALF;
-    let b = HALF;
-    for (let j = 0; j < 3; j += 1) {
-      const w = WEIGHTS[cv + j] as number;
-      const p = (d[i] as number) | 0;
-      const q = (d[i + 1] as number) | 0;
-      const t = (d[i + 2] as number) | 0;
-      r = (r + imul(w, imul(w0, p & 255) + imul(w1, q & 255) + imul(w2, t & 255))) | 0;
-      g = (g + imul(w, imul(w0, (p >> 8) & 255) + imul(w1, (q >> 8) & 255) + imul(w2, (t >> 8) & 255))) | 0;
-      b =
-        (b + imul(w, imul(w0, (p >> 16) & 255) + imul(w1, (q >> 16) & 255) + imul(w2, (t >> 16) & 255))) | 0;
-      i = (i + line) | 0;
-    }
-    out[o] =
-      byte(r >> (2 * WEIGHT_BITS)) |
-      (byte(g >> (2 * WEIGHT_BITS)) << 8) |
-      (byte(b >> (2 * WEIGHT_BITS)) << 16) |
-      0xff000000;
   }
 }
 
