@@ -42,7 +42,12 @@ export interface JoinRequest {
   readonly items: readonly PageItem[];
   readonly sources: Sources;
   readonly pictures: readonly PictureBytes[];
-  readonly strips: readonly Rect[];
+  readonly strips: readonly JoinStrip[];
+}
+
+/** Where a join may run, page mm, and whether the panels it parts follow one another along the wrap or down it. */
+export interface JoinStrip {
+  readonly rect: Rect;
   readonly way: 'across' | 'down';
 }
 
@@ -180,10 +185,9 @@ const api = {
   async joins(request: JoinRequest): Promise<readonly FoundJoin[]> {
     await loadFaces(fontsUsed(request.items));
     const paints = await paintsFor(request.items, request.sources, request.pictures, JOIN_PER_MM);
-    const found = request.strips.map((strip): FoundJoin => {
-      const image = partPixels(request.items, strip, JOIN_PER_MM, paints);
-      return joinIn(image, strip, request.way);
-    });
+    const found = request.strips.map((strip) =>
+      joinIn(partPixels(request.items, strip.rect, JOIN_PER_MM, paints), strip),
+    );
     closeAll(paints);
     return found;
   },
@@ -254,7 +258,7 @@ async function sourcePng(picture: PictureBytes, source: Source, ppi: number): Pr
 }
 
 /** The strip is laid upright for the search, so that its rows follow the join. */
-function joinIn(image: ImageData, strip: Rect, way: JoinRequest['way']): FoundJoin {
+function joinIn(image: ImageData, { rect: strip, way }: JoinStrip): FoundJoin {
   const upright = way === 'across' ? image : turned(image);
   const wideMm = way === 'across' ? strip.width : strip.height;
   const longMm = way === 'across' ? strip.height : strip.width;

@@ -39,13 +39,16 @@ function stepsOf(p: Panels, job: Job): readonly Phrase[] {
   const n = p.panels.length;
   const hidden = job.sheet.panels.join === 'hidden';
   const bare = p.joins.every((j) => j.bare);
-  const toward = p.way === 'across' ? 'left to right' : 'top to bottom';
+  const grid = p.columns > 1 && p.rows > 1;
+  const toward = grid ? 'row by row, left to right' : p.columns > 1 ? 'left to right' : 'top to bottom';
+  const cut =
+    p.columns > 1 && p.rows > 1 ? 'after and below it' : p.columns > 1 ? 'on its right' : 'below it';
   return [
-    say`Trim panel 1 at ${hidden && !bare ? 'the edge of its ink, along the join' : 'its join'}; leave the others’ overlap of ${mm(bare ? 0 : p.overlapMm)} on.`,
-    say`Lay panel 1 face down first, its outer ticks on the blank’s edges, and tape it on every side but the join.`,
+    say`Trim every panel but the last along the join ${cut}${hidden && !bare ? say`, where its ink ends` : ''}; leave the overlap of ${mm(bare ? 0 : p.overlapMm)} on the others.`,
+    say`Lay panel 1 face down first, its outer ticks on the blank’s edges, and tape it on every side but the ${grid ? 'joins' : 'join'}.`,
     ...(n > 2
       ? [
-          say`Lay panels 2 to ${String(n)} ${toward}, each under the edge before it, the two ticks of the join on one another.`,
+          say`Lay panels 2 to ${String(n)} ${toward}, each under the edges laid before it, the two ticks of a join on one another.`,
         ]
       : [
           say`Slide panel 2 under that edge until the two ticks of the join lie on one another at both ends.`,

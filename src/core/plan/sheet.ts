@@ -102,12 +102,7 @@ function madeOf(t: Together, pattern: Pattern, panels: PanelPlan | null): readon
   if (!panels) return [one(printedOutline(pattern), pattern.whole, null, trimArea(pattern))];
   const of = panels.panels.length;
   return panels.panels.map((p) =>
-    one(
-      p.outline,
-      p.box,
-      { number: p.number, of, way: panels.way, outline: p.outline, joins: panels.joins },
-      trimArea(pattern) / of,
-    ),
+    one(p.outline, p.box, { number: p.number, of, outline: p.outline, ends: p.ends }, trimArea(pattern) / of),
   );
 }
 

@@ -8,7 +8,7 @@ import type { Ring } from '../shapes/ring';
 import { mainFace, type Face, type Pattern } from '../wrap/pattern';
 import type { LaidSheet, SheetLayout, Spot } from './layout';
 import { madeGood, spotMatrix } from './spot';
-import type { PanelJoin } from './panels';
+import type { JoinEnd } from './panels';
 
 /**
  * What is drawn on a page, in page mm with y down. The PDF, the PNG, the SVG and the screen all draw this same list, so
@@ -34,9 +34,8 @@ export interface Page {
 export interface PanelPrint {
   readonly number: number;
   readonly of: number;
-  readonly way: 'across' | 'down';
   readonly outline: Ring;
-  readonly joins: readonly PanelJoin[];
+  readonly ends: readonly JoinEnd[];
 }
 
 /** What a part of the layout is printed with. */
@@ -79,22 +78,10 @@ function ticks({ pattern, panel, box }: Print, m: Affine): PageItem[] {
 }
 
 /** Where panels meet: the same two ticks on both, outside the wrap. */
-function registerTicks({ panel, pattern }: Print, m: Affine): PageItem[] {
-  if (!panel) return [];
-  const { whole } = pattern;
-  const mine = panel.joins.filter((j) => j.index === panel.number - 1 || j.index === panel.number - 2);
-  const across = panel.way === 'across';
-  const tick = (p: Point, out: -1 | 1): PageItem => {
-    const edge = across
-      ? { x: p.x, y: out < 0 ? whole.y : whole.y + whole.height }
-      : { x: out < 0 ? whole.x : whole.x + whole.width, y: p.y };
-    const at = (by: number) =>
-      across ? { x: edge.x, y: edge.y + out * by } : { x: edge.x + out * by, y: edge.y };
-    return hair(apply(m, at(0.5)), apply(m, at(2.7)));
-  };
-  return mine.flatMap((j) => {
-    const [first, last] = [j.path[0], j.path[j.path.length - 1]];
-    return first && last ? [tick(first, -1), tick(last, 1)] : [];
+function registerTicks({ panel }: Print, m: Affine): PageItem[] {
+  return (panel?.ends ?? []).map(({ at, out }) => {
+    const by = (mm: number): Point => ({ x: at.x + out.x * mm, y: at.y + out.y * mm });
+    return hair(apply(m, by(0.5)), apply(m, by(2.7)));
   });
 }
 

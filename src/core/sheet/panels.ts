@@ -1,11 +1,14 @@
 import type { Join } from '../job/job';
 import type { Point, Rect } from '../shapes/plane';
 import { clockwise, type Ring } from '../shapes/ring';
+import { between, type Sides } from './crossing';
 
 /** A join between two panels, pattern mm: the paper laid first is cut along it. */
 export interface PanelJoin {
   readonly index: number;
-  /** Where it would run as a straight line, along the way the panels follow one another. */
+  /** The panels it parts follow one another along the wrap, or down it. */
+  readonly way: 'across' | 'down';
+  /** Where it would run as a straight line, along that way. */
   readonly atMm: number;
   readonly path: readonly Point[];
   /** How far it shows, 0..100; null where nobody has looked. */
@@ -14,16 +17,27 @@ export interface PanelJoin {
   readonly bare: boolean;
 }
 
+/** Where a join leaves the wrap: a point on its edge, and the way out. */
+export interface JoinEnd {
+  readonly at: Point;
+  readonly out: Point;
+}
+
 export interface Panel {
+  /** In the order of laying: row by row, left to right. */
   readonly number: number;
   /** All that is printed of it, overlap included. */
   readonly outline: Ring;
   readonly box: Rect;
+  /** Where its own paper is cut: along the joins after it and below it. */
+  readonly cuts: readonly (readonly Point[])[];
+  /** Ends of all its joins at the edge of the wrap. */
+  readonly ends: readonly JoinEnd[];
 }
 
 export interface Panels {
-  /** Panels follow one another along the wrap, or down it. */
-  readonly way: 'across' | 'down';
+  readonly columns: number;
+  readonly rows: number;
   readonly panels: readonly Panel[];
   readonly joins: readonly PanelJoin[];
   readonly overlapMm: number;
@@ -50,89 +64,95 @@ const LEAST_WANDER_MM = 4;
 export const MOST_PANELS = 12;
 const EPS = 1e-9;
 
-/** Longest panel of a width some room takes. */
-function roomFor(rooms: readonly Rect[], breadth: number): number {
-  return Math.max(
-    0,
-    ...rooms.flatMap((r) => [
-      breadth <= r.height + EPS ? r.width : 0,
-      breadth <= r.width + EPS ? r.height : 0,
-    ]),
-  );
-}
-
 interface Cutting {
-  readonly way: Panels['way'];
-  readonly count: number;
+  readonly columns: number;
+  readonly rows: number;
   /** How far a hidden join may stray, mm. */
   readonly wander: number;
-  /** How far a join may move from its even place, mm. */
+  /** How far a join between columns may move from its even place, mm. */
   readonly slack: number;
 }
 
-function cutting(ask: PanelAsk, way: Panels['way']): Cutting | null {
-  const length = way === 'across' ? ask.whole.width : ask.whole.height;
-  const breadth = way === 'across' ? ask.whole.height : ask.whole.width;
-  const room = roomFor(ask.rooms, breadth);
-  const least = ask.join === 'hidden' ? LEAST_WANDER_MM : 0;
+/** What is left of a room when a panel and its overlap lie in it, for each side a join may stray to, mm. Negative where it does not fit. */
+function spare(roomMm: number, lengthMm: number, count: number, overlapMm: number): number {
+  if (count === 1) return roomMm >= lengthMm - EPS ? Infinity : -Infinity;
   // A panel between two joins may be wider by what both stray; an end panel by one.
-  const sides = (n: number) => (n > 2 ? 2 : 1);
-  const spare = (n: number) => (room - length / n - ask.overlapMm) / sides(n);
-  const counts = Array.from({ length: MOST_PANELS - 1 }, (_, i) => i + 2);
-  const count = counts.find((n) => spare(n) >= least - EPS);
-  if (count === undefined) return null;
-  const wander = ask.join === 'hidden' ? Math.min(WANDER_MM, spare(count)) : 0;
-  return { way, count, wander, slack: Math.max(0, spare(count) - wander) / 2 };
+  return (roomMm - lengthMm / count - overlapMm) / (count > 2 ? 2 : 1);
 }
 
-/** Where the joins run: evenly, or through a gap between pictures near by. */
-function placesOf(ask: PanelAsk, c: Cutting): readonly { readonly atMm: number; readonly bare: boolean }[] {
-  const from = c.way === 'across' ? ask.whole.x : ask.whole.y;
-  const length = c.way === 'across' ? ask.whole.width : ask.whole.height;
-  return Array.from({ length: c.count - 1 }, (_, i) => {
-    const even = from + ((i + 1) * length) / c.count;
-    const near =
-      c.way === 'across'
-        ? ask.gaps
-            .map((g) => (g.fromMm + g.toMm) / 2)
-            .filter((m) => Math.abs(m - even) <= c.slack)
-            .sort((a, b) => Math.abs(a - even) - Math.abs(b - even))[0]
-        : undefined;
+function cutting(ask: PanelAsk, columns: number, rows: number): Cutting | null {
+  const { whole, overlapMm, join } = ask;
+  const fits = ask.rooms
+    .flatMap(({ width, height }) => [
+      [width, height],
+      [height, width],
+    ])
+    .map(([w = 0, h = 0]) => {
+      const across = spare(w, whole.width, columns, overlapMm);
+      return { across, both: Math.min(across, spare(h, whole.height, rows, overlapMm)) };
+    });
+  const best = fits.reduce((a, b) => (b.both > a.both ? b : a), { across: -Infinity, both: -Infinity });
+  if (best.both < (join === 'hidden' ? LEAST_WANDER_MM : 0) - EPS) return null;
+  const wander = join === 'hidden' ? Math.min(WANDER_MM, best.both) : 0;
+  return { columns, rows, wander, slack: columns > 1 ? Math.max(0, best.across - wander) / 2 : 0 };
+}
+
+/** Every way to cut: one way alone, or two by some, so that each panel keeps an edge of the wrap to be laid by. */
+function cuttings(ask: PanelAsk): readonly Cutting[] {
+  const counts = Array.from({ length: MOST_PANELS - 1 }, (_, i) => i + 2);
+  const grids = counts.filter((n) => 2 * n <= MOST_PANELS);
+  return [
+    ...counts.map((n) => [n, 1]),
+    ...counts.map((n) => [1, n]),
+    ...grids.map((n) => [n, 2]),
+    ...grids.map((n) => [2, n]),
+  ].flatMap(([columns = 1, rows = 1]) => cutting(ask, columns, rows) ?? []);
+}
+
+/** Where the joins between columns run: evenly, or through a gap between pictures near by. */
+function columnPlaces(
+  ask: PanelAsk,
+  c: Cutting,
+): readonly { readonly atMm: number; readonly bare: boolean }[] {
+  const { x, width } = ask.whole;
+  return Array.from({ length: c.columns - 1 }, (_, i) => {
+    const even = x + ((i + 1) * width) / c.columns;
+    const [near] = ask.gaps
+      .map((g) => (g.fromMm + g.toMm) / 2)
+      .filter((m) => Math.abs(m - even) <= c.slack)
+      .sort((a, b) => Math.abs(a - even) - Math.abs(b - even));
     return near === undefined ? { atMm: even, bare: false } : { atMm: near, bare: true };
   });
 }
 
 /** The join as a line from one edge of the paper to the other. */
-function joinOf(ask: PanelAsk, c: Cutting, index: number, atMm: number, bare: boolean): PanelJoin {
+function joinOf(
+  ask: PanelAsk,
+  wander: number,
+  j: Pick<PanelJoin, 'index' | 'way' | 'atMm' | 'bare'>,
+): PanelJoin {
   const { whole } = ask;
-  const found = ask.found.find((j) => j.index === index && j.forArt === ask.forArt);
-  const offs = !bare && ask.join === 'hidden' && found ? found.offsMm : [0, 0];
-  const [start, long] = c.way === 'across' ? [whole.y, whole.height] : [whole.x, whole.width];
+  const hidden = !j.bare && ask.join === 'hidden';
+  const found = hidden ? ask.found.find((f) => f.index === j.index && f.forArt === ask.forArt) : undefined;
+  const offs = found ? found.offsMm : [0, 0];
+  const [start, long] = j.way === 'across' ? [whole.y, whole.height] : [whole.x, whole.width];
   const path = offs.map((off, i): Point => {
     const along = start + (i * long) / (offs.length - 1);
-    const clamped = Math.max(-c.wander, Math.min(c.wander, off));
-    return c.way === 'across' ? { x: atMm + clamped, y: along } : { x: along, y: atMm + clamped };
+    const at = j.atMm + Math.max(-wander, Math.min(wander, off));
+    return j.way === 'across' ? { x: at, y: along } : { x: along, y: at };
   });
-  return { index, atMm, path, shows: bare ? 0 : ask.join === 'hidden' && found ? found.shows : null, bare };
+  return { ...j, path, shows: j.bare ? 0 : (found?.shows ?? null) };
 }
 
-const shifted = (path: readonly Point[], way: Panels['way'], by: number): readonly Point[] =>
-  path.map((p) => (way === 'across' ? { x: p.x + by, y: p.y } : { x: p.x, y: p.y + by }));
-
-function edge(whole: Rect, way: Panels['way'], end: 'first' | 'last'): readonly Point[] {
-  const [x2, y2] = [whole.x + whole.width, whole.y + whole.height];
-  if (way === 'across') {
-    const x = end === 'first' ? whole.x : x2;
-    return [
-      { x, y: whole.y },
-      { x, y: y2 },
-    ];
-  }
-  const y = end === 'first' ? whole.y : y2;
-  return [
-    { x: whole.x, y },
-    { x: x2, y },
-  ];
+function joinsOf(ask: PanelAsk, c: Cutting): readonly PanelJoin[] {
+  const columns = columnPlaces(ask, c).map((p, index) => ({ ...p, index, way: 'across' as const }));
+  const rows = Array.from({ length: c.rows - 1 }, (_, i) => ({
+    index: columns.length + i,
+    way: 'down' as const,
+    atMm: ask.whole.y + ((i + 1) * ask.whole.height) / c.rows,
+    bare: false,
+  }));
+  return [...columns, ...rows].map((j) => joinOf(ask, c.wander, j));
 }
 
 const boxOf = (ring: Ring): Rect => {
@@ -142,33 +162,96 @@ const boxOf = (ring: Ring): Rect => {
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 };
 
+const shifted = (path: readonly Point[], dx: number, dy: number): readonly Point[] =>
+  path.map((p) => ({ x: p.x + dx, y: p.y + dy }));
+
+/** The four lines round a panel: joins where it meets another, moved out by the overlap before it, else edges of the wrap. */
+function sidesOf(ask: PanelAsk, joins: readonly PanelJoin[], c: number, r: number): Sides {
+  const { x, y, width, height } = ask.whole;
+  const across = joins.filter((j) => j.way === 'across');
+  const down = joins.filter((j) => j.way === 'down');
+  const [before, above] = [across[c - 1], down[r - 1]];
+  const upright = (at: number) => [
+    { x: at, y },
+    { x: at, y: y + height },
+  ];
+  const level = (at: number) => [
+    { x, y: at },
+    { x: x + width, y: at },
+  ];
+  const lap = (j: PanelJoin) => (j.bare ? 0 : -ask.overlapMm);
+  return {
+    left: before ? shifted(before.path, lap(before), 0) : upright(x),
+    right: across[c]?.path ?? upright(x + width),
+    top: above ? shifted(above.path, 0, lap(above)) : level(y),
+    foot: down[r]?.path ?? level(y + height),
+  };
+}
+
+/** Ends of the joins beside a panel that lie on the wrap's edge where the panel does. */
+function endsOf(
+  ask: PanelAsk,
+  joins: readonly PanelJoin[],
+  cut: Cutting,
+  c: number,
+  r: number,
+): readonly JoinEnd[] {
+  const { x, y, width, height } = ask.whole;
+  const near = (j: PanelJoin): boolean => {
+    const place = j.way === 'across' ? j.index : j.index - (cut.columns - 1);
+    const mine = j.way === 'across' ? c : r;
+    return place === mine || place === mine - 1;
+  };
+  return joins.filter(near).flatMap((j): readonly JoinEnd[] => {
+    const [first, last] = [j.path[0], j.path[j.path.length - 1]];
+    if (!first || !last) return [];
+    return j.way === 'across'
+      ? [
+          ...(r === 0 ? [{ at: { x: first.x, y }, out: { x: 0, y: -1 } }] : []),
+          ...(r === cut.rows - 1 ? [{ at: { x: last.x, y: y + height }, out: { x: 0, y: 1 } }] : []),
+        ]
+      : [
+          ...(c === 0 ? [{ at: { x, y: first.y }, out: { x: -1, y: 0 } }] : []),
+          ...(c === cut.columns - 1 ? [{ at: { x: x + width, y: last.y }, out: { x: 1, y: 0 } }] : []),
+        ];
+  });
+}
+
 /**
- * Cuts a wrap too big for the paper into panels. Each is printed up to its join exactly; the next is printed on under it by the overlap,
- * so that a small slip shows dye and not white. Null where the wrap is too big both ways.
+ * Cuts a wrap too big for the paper into the fewest panels. Each is printed up to its joins exactly; the next is printed on under it by the
+ * overlap, so that a small slip shows dye and not white. Null where no cut of at most twelve will do.
  */
 export function cutIntoPanels(ask: PanelAsk): Panels | null {
-  const ways = [cutting(ask, 'across'), cutting(ask, 'down')].flatMap((c) => c ?? []);
-  const c = ways.reduce<Cutting | null>((a, b) => (a && a.count <= b.count ? a : b), null);
-  if (!c) return null;
-  const joins = placesOf(ask, c).map(({ atMm, bare }, i) => joinOf(ask, c, i, atMm, bare));
-  const panels = Array.from({ length: c.count }, (_, i): Panel => {
-    const before = joins[i - 1];
-    const after = joins[i];
-    const left = before
-      ? shifted(before.path, c.way, before.bare ? 0 : -ask.overlapMm)
-      : edge(ask.whole, c.way, 'first');
-    const right = after ? after.path : edge(ask.whole, c.way, 'last');
-    const outline = clockwise([...left, ...[...right].reverse()]);
-    return { number: i + 1, outline, box: boxOf(outline) };
+  const cut = cuttings(ask).reduce<Cutting | null>(
+    (a, b) => (a && a.columns * a.rows <= b.columns * b.rows ? a : b),
+    null,
+  );
+  if (!cut) return null;
+  const joins = joinsOf(ask, cut);
+  const panels = Array.from({ length: cut.columns * cut.rows }, (_, i): Panel => {
+    const [c, r] = [i % cut.columns, Math.floor(i / cut.columns)];
+    const sides = between(sidesOf(ask, joins, c, r));
+    const { left, foot, right, top } = sides;
+    const round = [left, foot, [...right].reverse(), [...top].reverse()];
+    const outline = clockwise(round.flatMap((side) => side.slice(1)));
+    const cuts = [...(c < cut.columns - 1 ? [right] : []), ...(r < cut.rows - 1 ? [foot] : [])];
+    return { number: i + 1, outline, box: boxOf(outline), cuts, ends: endsOf(ask, joins, cut, c, r) };
   });
-  return { way: c.way, panels, joins, overlapMm: ask.overlapMm, wanderMm: c.wander };
+  return {
+    columns: cut.columns,
+    rows: cut.rows,
+    panels,
+    joins,
+    overlapMm: ask.overlapMm,
+    wanderMm: cut.wander,
+  };
 }
 
 /** The strip a hidden join is looked for in, pattern mm. */
 export function searchStrip(p: Panels, join: PanelJoin, whole: Rect): Rect {
   const wander = Math.max(2, p.wanderMm);
   const wide = 2 * wander;
-  return p.way === 'across'
+  return join.way === 'across'
     ? { x: join.atMm - wander, y: whole.y, width: wide, height: whole.height }
     : { x: whole.x, y: join.atMm - wander, width: whole.width, height: wide };
 }

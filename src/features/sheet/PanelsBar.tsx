@@ -103,11 +103,9 @@ function FindJoins() {
     setBusy(true);
     const pictures = await bytesOf(Object.values(sources).map((s) => s.ref));
     const items = pattern.faces.flatMap((f) => faceItems(laid, f, compose(IDENTITY, f.matrix)));
-    const strips = panels.joins.map((j) => searchStrip(panels, j, pattern.whole));
+    const strips = panels.joins.map((j) => ({ way: j.way, rect: searchStrip(panels, j, pattern.whole) }));
     const r = pictures.ok
-      ? await inWorker('Panels', (api) =>
-          api.joins({ items, sources, pictures: pictures.value, strips, way: panels.way }),
-        )
+      ? await inWorker('Panels', (api) => api.joins({ items, sources, pictures: pictures.value, strips }))
       : pictures;
     setBusy(false);
     if (!r.ok) {

@@ -126,22 +126,17 @@ function Joins({ fit, at }: { fit: Fit; at: number }) {
   if (!sheet || !panels) return null;
   return sheet.spots.map((s, i) => {
     const number = parts[s.part]?.panel ?? 0;
-    const join = panels.joins[number - 1];
-    if (!join) return null;
     const [a, b, c, d, e, f] = s.matrix;
-    const points = join.path
-      .map((p) => `${fit.x(a * p.x + c * p.y + e)},${fit.y(b * p.x + d * p.y + f)}`)
-      .join(' ');
-    return (
+    return panels.panels[number - 1]?.cuts.map((cut, k) => (
       <polyline
-        key={i}
-        points={points}
+        key={`${i}-${k}`}
+        points={cut.map((p) => `${fit.x(a * p.x + c * p.y + e)},${fit.y(b * p.x + d * p.y + f)}`).join(' ')}
         fill="none"
         stroke="#c8371b"
         strokeWidth={1.5}
         strokeDasharray="6 4"
       />
-    );
+    ));
   });
 }
 
