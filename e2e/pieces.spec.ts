@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
+import sharp from 'sharp';
 import type { Page, TestInfo } from '@playwright/test';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
 import { expect, figure, foot, open, otherFile, test } from './bench';
@@ -124,6 +125,31 @@ test('a large panel in two parts: the join looked for, and the print tried with 
   await page.getByRole('option', { name: /^24 in roll, / }).click();
   await expect(page.getByText('Printed whole.')).toBeVisible();
   await expect(figure(page, 'Paper').first()).toContainText('24 in roll');
+});
+
+test('a panel too big for A4 both ways: a grid, its map, and a sheet as PNG the same as its PDF in another reader', async ({
+  bench: page,
+}, info) => {
+  await open(page, '/job/star-map-panel/sheet');
+  await page.getByRole('combobox', { name: 'Paper' }).click();
+  await page.getByRole('option', { name: /^A4,/ }).click();
+  await page.getByRole('radio', { name: 'straight' }).click();
+  await expect(page.getByText('8 panels a piece', { exact: true })).toBeVisible();
+  await page.getByText('Order of laying and taping').click();
+  await expect(page.getByText(/row by row, left to right/)).toBeVisible();
+  await page.getByRole('button', { name: 'Sheet after' }).click();
+  await expect(page.getByRole('img', { name: 'On this sheet: panel 2 of 8' })).toBeVisible();
+  const pdf = await kept(page, info, 'two.pdf', () => otherFile(page, 'This sheet as PDF (2)'));
+  const png = await kept(page, info, 'two.png', () => otherFile(page, /This sheet as PNG/));
+  const meta = await sharp(png).metadata();
+  expect([meta.width, meta.height, meta.density]).toEqual([2480, 3508, 300]);
+  run('pdftoppm', ['-r', '300', '-png', '-singlefile', pdf, info.outputPath('read')]);
+  const small = async (file: string) =>
+    await sharp(file).resize(620, 877, { fit: 'fill' }).removeAlpha().greyscale().raw().toBuffer();
+  const [ours, theirs] = [await small(png), await small(info.outputPath('read.png'))];
+  const far = ours.filter((v, i) => Math.abs(v - (theirs[i] ?? 0)) > 60).length;
+  // Two ways of smoothing part at edges by half a pixel of 300 to the inch: few of these larger ones may differ plainly.
+  expect(far / ours.length).toBeLessThan(0.002);
 });
 
 test('a two-sided ornament: another picture on its back', async ({ bench: page }, info) => {

@@ -18,7 +18,16 @@ import type { Page, PageItem } from '@/core/sheet/pages';
 import { MM_PER_INCH } from '@/core/units/quantity';
 import { bitmapOf, canvasFor, pixelsOf, pngOf, type PictureBytes } from './decode';
 import { drawSceneOn } from './draw';
-import { closeAll, fontBytes, fontsUsed, loadFaces, pagePng, paintsFor, partPixels } from './paint';
+import {
+  closeAll,
+  fontBytes,
+  fontsUsed,
+  loadFaces,
+  LABEL_FONT,
+  pagePng,
+  paintsFor,
+  partPixels,
+} from './paint';
 import { makeBitmap, makeRaster } from './raster';
 
 export type { PictureBytes };
@@ -59,8 +68,6 @@ export interface FoundJoin {
 
 export type InspectedPicture = Pick<PictureRef, 'mime' | 'widthPx' | 'heightPx' | 'orientation'>;
 type Progress = (done: number) => void;
-
-const LABEL_FONT = 'barlow-latin-600-normal';
 
 /** EXIF orientation, 1 where there is none or it cannot be read. */
 async function orientationOf(bytes: Uint8Array): Promise<number> {
@@ -183,7 +190,7 @@ const api = {
 
   /** The least visible path of every join, as offsets from its straight line. */
   async joins(request: JoinRequest): Promise<readonly FoundJoin[]> {
-    await loadFaces(fontsUsed(request.items));
+    await loadFaces(request.items);
     const paints = await paintsFor(request.items, request.sources, request.pictures, JOIN_PER_MM);
     const found = request.strips.map((strip) =>
       joinIn(partPixels(request.items, strip.rect, JOIN_PER_MM, paints), strip),
@@ -214,7 +221,7 @@ const api = {
 
   /** One page as PNG with its resolution written in the file. */
   async png({ page, sources, pictures, ppi }: PageRequest, onProgress: Progress): Promise<Uint8Array> {
-    await loadFaces(fontsUsed(page.items));
+    await loadFaces(page.items);
     const paints = await paintsFor(page.items, sources, pictures, ppi / MM_PER_INCH);
     const bytes = await pagePng(page, ppi, paints, onProgress);
     closeAll(paints);

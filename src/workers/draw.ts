@@ -101,7 +101,43 @@ export interface Painted {
   readonly box: Rect;
 }
 
-/** Draws one page item in page mm. Ticks, bars and labels belong to sheets, which leave as PDF. */
+/** Family name of the face that sheets are labelled in. */
+export const LABEL_FACE = 'sheet-label';
+
+function drawPicture(g: Brush, item: Extract<PageItem, { kind: 'picture' }>, { bitmap, box }: Painted): void {
+  clipTo(g, item.clips);
+  enter(g, item.matrix);
+  g.imageSmoothingQuality = 'high';
+  g.drawImage(bitmap, box.x, box.y, box.width, box.height);
+}
+
+function drawBar(g: Brush, { rect, filled, matrix }: Extract<PageItem, { kind: 'bar' }>): void {
+  enter(g, matrix);
+  g.fillStyle = filled ? '#000000' : '#ffffff';
+  g.fillRect(rect.x, rect.y, rect.width, rect.height);
+  g.strokeStyle = '#000000';
+  g.lineWidth = 0.1;
+  g.strokeRect(rect.x, rect.y, rect.width, rect.height);
+}
+
+function drawText(g: Brush, { text, emMm, matrix }: Extract<PageItem, { kind: 'text' }>): void {
+  enter(g, matrix);
+  g.scale(emMm / 100, emMm / 100);
+  g.fillStyle = '#000000';
+  g.font = `600 100px "${LABEL_FACE}"`;
+  g.fillText(text, 0, 0);
+}
+
+function drawLine(g: Brush, { from, to, widthMm }: Extract<PageItem, { kind: 'line' }>): void {
+  g.strokeStyle = '#000000';
+  g.lineWidth = widthMm;
+  g.beginPath();
+  g.moveTo(from.x, from.y);
+  g.lineTo(to.x, to.y);
+  g.stroke();
+}
+
+/** Draws one page item in page mm. */
 function drawItem(
   g: Brush,
   item: PageItem,
@@ -109,17 +145,24 @@ function drawItem(
   family: (id: FontId) => string,
 ): void {
   g.save();
-  if (item.kind === 'picture') {
-    const paint = paints.get(item.source);
-    if (paint) {
-      clipTo(g, item.clips);
-      enter(g, item.matrix);
-      g.imageSmoothingQuality = 'high';
-      g.drawImage(paint.bitmap, paint.box.x, paint.box.y, paint.box.width, paint.box.height);
+  switch (item.kind) {
+    case 'picture': {
+      const paint = paints.get(item.source);
+      if (paint) drawPicture(g, item, paint);
+      break;
     }
-  } else if (item.kind === 'words') {
-    clipTo(g, item.clips);
-    drawLetters(g, item, family);
+    case 'words':
+      clipTo(g, item.clips);
+      drawLetters(g, item, family);
+      break;
+    case 'line':
+      drawLine(g, item);
+      break;
+    case 'bar':
+      drawBar(g, item);
+      break;
+    case 'text':
+      drawText(g, item);
   }
   g.restore();
 }

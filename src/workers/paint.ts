@@ -1,12 +1,12 @@
 import { sourceBox, type Source, type Sources } from '@/core/art/items';
-import { FONTS, fontById, type FontId } from '@/core/art/fonts';
+import { fontById, type FontId } from '@/core/art/fonts';
 import { makeChunk, joinBytes, physChunk, PNG_SIGNATURE } from '@/core/formats/png';
 import { MM_PER_INCH } from '@/core/units/quantity';
 import type { Page, PageItem } from '@/core/sheet/pages';
 import type { Rect } from '@/core/shapes/plane';
 import { bitmapOf, canvasFor, pixelsOf, type PictureBytes } from './decode';
 import { Deflater, rgbRow, UpRows } from './deflate';
-import { drawPart, type Painted } from './draw';
+import { drawPart, LABEL_FACE, type Painted } from './draw';
 import { makeBitmap } from './raster';
 
 export async function fontBytes(file: string): Promise<Uint8Array> {
@@ -20,19 +20,23 @@ export const fontsUsed = (items: readonly PageItem[]): readonly FontId[] => [
 ];
 
 export const faceName = (id: FontId): string => `words-${id}`;
-const loaded = new Set<FontId>();
+const loaded = new Set<string>();
 
-export async function loadFaces(ids: readonly FontId[]): Promise<void> {
-  for (const id of ids) {
-    if (loaded.has(id)) continue;
-    const font = FONTS.find((f) => f.id === id) ?? FONTS[0];
-    const face = new FontFace(faceName(id), Uint8Array.from(await fontBytes(fontById(id).file)), {
-      weight: String(font.weight),
-    });
-    await face.load();
-    (self as unknown as { fonts: FontFaceSet }).fonts.add(face);
-    loaded.add(id);
-  }
+async function loadFace(family: string, file: string, weight: number): Promise<void> {
+  if (loaded.has(family)) return;
+  const face = new FontFace(family, Uint8Array.from(await fontBytes(file)), { weight: String(weight) });
+  await face.load();
+  (self as unknown as { fonts: FontFaceSet }).fonts.add(face);
+  loaded.add(family);
+}
+
+/** Face the marks and labels of a sheet are set in. */
+export const LABEL_FONT = 'barlow-latin-600-normal';
+
+/** Loads every face some items are set in. */
+export async function loadFaces(items: readonly PageItem[]): Promise<void> {
+  for (const id of fontsUsed(items)) await loadFace(faceName(id), fontById(id).file, fontById(id).weight);
+  if (items.some((i) => i.kind === 'text')) await loadFace(LABEL_FACE, LABEL_FONT, 600);
 }
 
 const of = (source: Source, pictures: readonly PictureBytes[]): PictureBytes => {

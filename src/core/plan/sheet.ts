@@ -1,7 +1,7 @@
 import { sourcesOf, type Sources } from '../art/items';
 import { layArt, type Laid } from '../art/lay';
 import type { Piece } from '../art/names';
-import { figure, type Finding } from '../figures/figure';
+import type { Finding } from '../figures/figure';
 import type { Job } from '../job/job';
 import { contourArea, flatten } from '../shapes/contour';
 import type { Rect } from '../shapes/plane';
@@ -21,6 +21,7 @@ import { mainFace, type Pattern } from '../wrap/pattern';
 import type { ArtSection } from './art';
 import { finding, type Section } from './section';
 import { panelPlan, panelsSummary, type PanelPlan } from './panels';
+import { costFigures } from './sheetCost';
 import { sheetFigures } from './sheetFigures';
 import type { WrapSection } from './wrap';
 
@@ -216,6 +217,7 @@ export function planSheet(ask: SheetAsk): SheetSection {
     label,
   );
   const drawable = art.laid.length > 0;
+  const pieces = ts.reduce((n, t) => n + t.art.pieceCount, 0);
   return {
     terrace: 'sheet',
     progress: drawable ? 'done' : 'todo',
@@ -228,7 +230,7 @@ export function planSheet(ask: SheetAsk): SheetSection {
         flat: pattern.form === 'flat',
         panels,
       }),
-      ...costFigures(ask, printer, layout),
+      ...costFigures({ layout, printer, currency: shop.settings.currency, inkPct: ask.inkPct, pieces }),
     ],
     findings: findingsOf(job, art, label.rulerText, panels),
     paper: onPaper,
@@ -295,37 +297,4 @@ function findingsOf(
       ),
     );
   return found;
-}
-
-/** Ink where nobody has looked at the picture: a share of full colour that art of this trade usually lays, percent. */
-const USUAL_INK_PCT = 110;
-
-function costFigures(ask: SheetAsk, printer: Printer, layout: SheetLayout) {
-  const { paper } = layout;
-  const { currency } = ask.shop.settings;
-  const metres = layout.sheets.reduce((m, s) => m + (s.copies * s.heightMm) / 1000, 0);
-  const paperCents = paper.kind === 'roll' ? metres * paper.costCents : layout.sheetCount * paper.costCents;
-  const m2 =
-    (layout.sheets.reduce((a, s) => a + s.copies * s.heightMm * paper.widthMm, 0) * layout.used) / 1e6;
-  const inkPct = ask.inkPct ?? USUAL_INK_PCT;
-  const inkCents = m2 * printer.inkPerM2Cents * (inkPct / 100);
-  const money = (cents: number) => `${currency}${(cents / 100).toFixed(2)}`;
-  if (paperCents + inkCents <= 0) return [];
-  const each = (paperCents + inkCents) / Math.max(1, layout.pieceCount);
-  return [
-    figure({
-      id: 'sheet.cost',
-      label: 'Paper and ink',
-      quantity: { kind: 'word' as const, value: money(paperCents + inkCents) },
-      origin: 'estimated' as const,
-      working: say`paper ${money(paperCents)}, ink ${money(inkCents)}; ${money(each)} a piece`,
-      arithmetic: [
-        paper.kind === 'roll'
-          ? say`${metres.toFixed(2)} m of ${paper.name} at ${money(paper.costCents)}`
-          : say`${count(layout.sheetCount, 'sheet')} of ${paper.name} at ${money(paper.costCents)}`,
-        say`${m2.toFixed(3)} m² × ${inkPct.toFixed(0)} % ink${ask.inkPct === null ? ' (usual)' : ''} × ${money(printer.inkPerM2Cents)} a full m²`,
-      ],
-      inputs: ['sheet.count', 'sheet.used'],
-    }),
-  ];
 }

@@ -69,6 +69,7 @@ function MoreFiles({ at, ready, made }: MoreProps) {
       ? [{ label: `This sheet as PDF (${at + 1})`, off: !ready, go: () => void made.pdf(at) }]
       : []),
     { label: `Piece as PNG, ${printer.ppi} ppi`, off: !ready, go: () => void made.piecePng() },
+    { label: `This sheet as PNG, ${printer.ppi} ppi`, off: !ready, go: () => void made.sheetPng(at) },
     { label: 'This sheet as SVG', off: !ready, go: () => void made.sheetSvg(at) },
     { label: 'Pattern as SVG', off: !plan.wrap.pattern, go: made.patternSvg },
     { label: 'Cut list as CSV', off: !layout, go: made.cutList },

@@ -72,7 +72,9 @@ export function PanelsBar() {
               ? settings.join === 'straight'
                 ? 'A straight join is quick to cut and shows wherever lines cross it.'
                 : 'Not looked for yet.'
-              : `The join ${hidesWell(worst)}.`}
+              : panels.joins.length > 1
+                ? `Where it is worst, a join ${hidesWell(worst)}.`
+                : `The join ${hidesWell(worst)}.`}
         </p>
       </div>
       <details className="mt-1">

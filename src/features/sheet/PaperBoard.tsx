@@ -27,7 +27,7 @@ export function PaperBoard({ at, onAt }: Props) {
       <Board
         label={`The sheet as printed, ${sheet.paper?.name ?? ''}`}
         bounds={{ x: 0, y: 0, width: page.widthMm, height: page.heightMm }}
-        room={{ top: 44, right: 96, bottom: 20, left: sheet.pages.length > 1 ? 116 : 30 }}
+        room={{ top: 44, right: 96, bottom: 20, left: sheet.pages.length > 1 || sheet.panels ? 116 : 30 }}
         draw={(fit) => (
           <>
             <g transform={`translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`}>
@@ -59,14 +59,19 @@ export function PaperBoard({ at, onAt }: Props) {
           </>
         )}
       />
-      {sheet.pages.length > 1 && <Turner at={at} of={sheet.pages.length} copies={page.copies} onAt={onAt} />}
+      <div className="absolute top-3 left-4 grid w-24 gap-2">
+        {sheet.pages.length > 1 && (
+          <Turner at={at} of={sheet.pages.length} copies={page.copies} onAt={onAt} />
+        )}
+        <PanelMap at={at} />
+      </div>
     </>
   );
 }
 
 function Turner({ at, of, copies, onAt }: Props & { of: number; copies: number }) {
   return (
-    <div className="absolute top-3 left-4 grid w-24 grid-cols-2 gap-1">
+    <div className="grid grid-cols-2 gap-1">
       <Button aria-label="Sheet before" className="px-2" disabled={at === 0} onClick={() => onAt(at - 1)}>
         <ChevronLeft size={18} aria-hidden />
       </Button>
@@ -77,6 +82,49 @@ function Turner({ at, of, copies, onAt }: Props & { of: number; copies: number }
         Sheet {at + 1} of {of}, print {copies}
       </p>
     </div>
+  );
+}
+
+/** How the panels lie together on the blank, those of this sheet filled in. */
+function PanelMap({ at }: { at: number }) {
+  const { plan } = useJob();
+  const { panels, layout, parts } = plan.sheet;
+  const whole = plan.wrap.pattern?.whole;
+  if (!panels || !whole) return null;
+  const here = new Set(layout?.sheets[at]?.spots.map((s) => parts[s.part]?.panel));
+  const k = Math.min(88 / whole.width, 120 / whole.height);
+  const at2 = (v: number, from: number) => (v - from) * k + 2;
+  return (
+    <svg
+      role="img"
+      aria-label={`On this sheet: panel ${[...here].join(', ')} of ${panels.panels.length}`}
+      width={whole.width * k + 4}
+      height={whole.height * k + 4}
+    >
+      {panels.panels.map((p) => (
+        <polygon
+          key={p.number}
+          points={p.outline.map((q) => `${at2(q.x, whole.x)},${at2(q.y, whole.y)}`).join(' ')}
+          fill={here.has(p.number) ? '#3d6b58' : '#f8faf6'}
+          stroke="#14211f"
+          strokeWidth={1.5}
+        />
+      ))}
+      {panels.panels.map((p) => (
+        <text
+          key={p.number}
+          x={at2(p.box.x + p.box.width / 2, whole.x)}
+          y={at2(p.box.y + p.box.height / 2, whole.y) + 5}
+          textAnchor="middle"
+          fontSize={15}
+          fontWeight={600}
+          fill={here.has(p.number) ? '#ffffff' : '#14211f'}
+          className="font-label"
+        >
+          {p.number}
+        </text>
+      ))}
+    </svg>
   );
 }
 

@@ -30,6 +30,8 @@ export interface Export {
   /** The bytes only, for looking at. */
   readonly pdfBytes: (sheet: number) => Promise<Result<Uint8Array>>;
   readonly piecePng: () => Promise<void>;
+  /** A whole sheet with its marks, as printed. */
+  readonly sheetPng: (sheet: number) => Promise<void>;
   readonly sheetSvg: (sheet: number) => Promise<void>;
   readonly patternSvg: () => void;
   readonly cutList: () => void;
@@ -143,6 +145,18 @@ export function useExport(): Export {
       return made ? ok(made) : fail('No sheet was made.', 'PDF', 'Try again.');
     },
     piecePng: async () => save(await run(pieceOf), `${base}-piece.png`, 'image/png'),
+    sheetPng: async (sheet) => {
+      const page = pages[sheet];
+      if (!page) return;
+      const made = await run(async (signal): Promise<Result<Uint8Array>> => {
+        const r = await request([page]);
+        if (!r.ok) return r;
+        const { sources, pictures } = r.value;
+        const asked = { page, sources, pictures, ppi };
+        return inWorker('PNG', (api) => api.png(asked, onProgress(setProgress)), signal);
+      });
+      save(made, `${base}-sheet-${sheet + 1}.png`, 'image/png');
+    },
     sheetSvg: async (sheet) => {
       const page = pages[sheet];
       if (!page) return;
