@@ -8,6 +8,9 @@ import { drawScene } from '@/core/art/scenes';
 import { seamSearch, type SeamAsk, type SeamSearch } from '@/core/art/seam';
 import { fontById } from '@/core/art/fonts';
 import { inspectPicture } from '@/core/formats/picture';
+import { nest } from '@/core/sheet/nest/nest';
+import type { NestAsk } from '@/core/sheet/nest/ask';
+import type { Nest } from '@/core/sheet/nest/shape';
 import { liftPixels } from '@/core/formats/png';
 import { writePdf, type Raster } from '@/core/formats/pdf';
 import { pageSvg } from '@/core/formats/pageSvg';
@@ -197,6 +200,11 @@ const api = {
     );
     closeAll(paints);
     return found;
+  },
+
+  /** Pieces laid freely on paper, with time to spare. */
+  nests(asks: readonly NestAsk[]): readonly Nest[] {
+    return asks.map(({ shapes, area }) => nest(shapes, area));
   },
 
   /** The sheets as PDF at true size. */

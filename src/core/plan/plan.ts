@@ -2,6 +2,7 @@ import { TERRACES, worstFirst, type Figure, type Finding, type Terrace } from '.
 import type { PictureLook } from '../art/lookInto';
 import type { Job } from '../job/job';
 import { scaleOf, type AxisScale } from '../sheet/calibration';
+import type { Nests } from '../sheet/nest/ask';
 import type { Paper } from '../shop/paper';
 import { printerOf } from '../shop/settings';
 import type { Shop } from '../shop/shop';
@@ -43,6 +44,8 @@ export interface Extra {
   readonly looks?: Readonly<Record<string, PictureLook>>;
   /** The other jobs this one names to share its sheets with. */
   readonly together?: readonly Job[];
+  /** Free layouts found so far, by key; those still wanted stand in the layout. Without it they are found at once, quickly. */
+  readonly nests?: Nests;
 }
 
 const NO_LOOKS: Readonly<Record<string, PictureLook>> = {};
@@ -89,6 +92,7 @@ function planWith(job: Job, shop: Shop, on: OnPaper, extra: Extra): Plan {
     paper: on.asked,
     together,
     inkPct: inkOf(job, looks),
+    nests: extra.nests,
   });
   const press = planPress(job, shop, blank.blank, measure.girth?.value ?? null, heat);
   const look = planLook(job, shop, heat, press);

@@ -30,6 +30,16 @@ test('one change keeps its brothers', () => {
   expect(after.b[1]).toEqual({ z: 4 });
 });
 
+test('a long list is kept or replaced whole', () => {
+  const points = Array.from({ length: 200 }, (_, i) => ({ x: i, y: i * i }));
+  const before = { points, name: 'a' };
+  expect(reuseEqual(before, { points: structuredClone(points), name: 'b' }).points).toBe(points);
+  const moved = points.map((p, i) => (i === 199 ? { ...p, y: 0 } : p));
+  expect(reuseEqual(before, { points: moved, name: 'a' }).points).toBe(moved);
+  const shorter = points.slice(0, 150);
+  expect(reuseEqual(before, { points: shorter, name: 'a' }).points).toEqual(shorter);
+});
+
 test('planning again keeps the terraces an edit does not touch', () => {
   if (!JOB) throw new Error('no demo job');
   const planner = createPlanner();

@@ -8,6 +8,7 @@ import type { Rect } from '../shapes/plane';
 import { rectCorners } from '../art/polygon';
 import type { Ring } from '../shapes/ring';
 import { layoutSheet, needMm, smallestThatFits, type Part, type SheetLayout } from '../sheet/layout';
+import type { Nests } from '../sheet/nest/ask';
 import { driverChecklist } from '../sheet/checklist';
 import { drawPages, rulerFor, type Page, type Print } from '../sheet/pages';
 import type { Blank } from '../shop/blank';
@@ -134,6 +135,7 @@ export interface SheetAsk {
   readonly together: readonly Together[];
   /** Mean ink of the art, percent, where its pictures have been looked into. */
   readonly inkPct: number | null;
+  readonly nests: Nests | undefined;
 }
 
 const takes = (printer: Printer, p: Paper): boolean =>
@@ -201,6 +203,7 @@ export function planSheet(ask: SheetAsk): SheetSection {
     mirror: mirrorBy === 'app',
     cut: job.sheet.cut,
     turning: job.sheet.turning,
+    nests: ask.nests,
   });
   if (!laid.ok)
     return stop('fit', say`${laid.problem.what} ${size} ${way}`, say`${onPaper.name}: does not fit`);

@@ -215,33 +215,40 @@ const overlap = (a: Rect, b: Rect): Rect => {
 
 interface CellAt {
   readonly cell: LookCell;
-  readonly box: Rect;
+  /** Its square of the picture, px. */
+  readonly px: Rect;
 }
 
-/** Squares of the look that fall inside a box of the board, with where they lie. */
+/** Squares of the look whose middle falls inside a box of the board. */
 function cellsWithin(l: LaidPicture, look: PictureLook, zone: Rect): readonly CellAt[] {
   const w = l.ref.widthPx / look.cols;
   const h = l.ref.heightPx / look.rows;
-  return look.cells.flatMap((cell, i): CellAt[] => {
-    const r = { x: (i % look.cols) * w, y: Math.floor(i / look.cols) * h, width: w, height: h };
-    const box = boundsOf(rectCorners(r).map((p) => apply(l.placed.matrix, p)));
-    const mid = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-    const inside =
-      mid.x >= zone.x && mid.x <= zone.x + zone.width && mid.y >= zone.y && mid.y <= zone.y + zone.height;
-    return inside ? [{ cell, box }] : [];
+  const [right, foot] = [zone.x + zone.width, zone.y + zone.height];
+  const found: CellAt[] = [];
+  look.cells.forEach((cell, i) => {
+    const [col, row] = [i % look.cols, Math.floor(i / look.cols)];
+    const mid = apply(l.placed.matrix, { x: (col + 0.5) * w, y: (row + 0.5) * h });
+    if (mid.x >= zone.x && mid.x <= right && mid.y >= zone.y && mid.y <= foot)
+      found.push({ cell, px: { x: col * w, y: row * h, width: w, height: h } });
   });
+  return found;
 }
 
 const mean = (cells: readonly CellAt[], of: (c: LookCell) => number): number =>
   cells.length === 0 ? 0 : cells.reduce((s, c) => s + of(c.cell), 0) / cells.length;
 
 const MOST_PLACES = 12;
-const worst = (cells: readonly CellAt[], of: (c: LookCell) => number, from: number): readonly Rect[] =>
+const worst = (
+  l: LaidPicture,
+  cells: readonly CellAt[],
+  of: (c: LookCell) => number,
+  from: number,
+): readonly Rect[] =>
   [...cells]
     .filter((c) => of(c.cell) >= from)
     .sort((a, b) => of(b.cell) - of(a.cell))
     .slice(0, MOST_PLACES)
-    .map((c) => c.box);
+    .map((c) => boundsOf(rectCorners(c.px).map((p) => apply(l.placed.matrix, p))));
 
 const isTinted = ({ coating }: CheckInput['blank']): boolean =>
   coating.stock === 'clear' || coating.colour.toLowerCase() !== '#ffffff';
@@ -261,7 +268,7 @@ function pale(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[
           'tint',
           share > 0.12 ? 'heed' : 'note',
           say`${ratio(share)} of the picture is white or nearly: those parts ${what}. No white is ever printed.`,
-          worst(cells, of, 0.4),
+          worst(l, cells, of, 0.4),
         ),
       ]
     : [];
@@ -298,7 +305,7 @@ function tooMuchInk(l: LaidPicture, look: PictureLook, c: CheckInput): readonly 
           'ink',
           'heed',
           say`About ${ratio(share)} of the picture lays up to ${ratio(most / 100)} ink; this paper takes ${ratio(c.mostInkPct / 100)}. Lower the ink in the driver or let it dry long.`,
-          worst(over, (x) => x.inkPct, 0),
+          worst(l, over, (x) => x.inkPct, 0),
         ),
       ]
     : [];
@@ -328,7 +335,7 @@ function holes(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check
           'clear',
           'note',
           say`${ratio(share)} of the picture is clear: bare blank shows there.`,
-          worst(cells, (x) => x.clear, 0.5),
+          worst(l, cells, (x) => x.clear, 0.5),
         ),
       ]
     : [];

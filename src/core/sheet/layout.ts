@@ -7,8 +7,16 @@ import type { Paper } from '../shop/paper';
 import type { Printer } from '../shop/printer';
 import { gridNest, trimmerNest } from './grid';
 import { madeGood, spotMatrix } from './spot';
-import { nest, QUICK } from './nest/nest';
-import { nestShape, usedHeight, type Laid, type NestArea, type NestShape, type Turn } from './nest/shape';
+import { nestKey, quickNest, type NestAsk, type Nests } from './nest/ask';
+import {
+  nestShape,
+  usedHeight,
+  type Laid,
+  type Nest,
+  type NestArea,
+  type NestShape,
+  type Turn,
+} from './nest/shape';
 
 /** Room round every bleed for ticks and the rim mark, mm. */
 export const TICK_ROOM_MM = 3;
@@ -67,6 +75,8 @@ export interface SheetLayout {
   readonly bound: { readonly least: number; readonly taken: number };
   /** Largest whole rectangle left over on the last sheet, mm. */
   readonly offcut: { readonly widthMm: number; readonly heightMm: number };
+  /** Freer layouts that may be better and have not been looked for yet. */
+  readonly wanted: readonly NestAsk[];
 }
 
 export interface LayoutInput {
@@ -77,7 +87,11 @@ export interface LayoutInput {
   readonly mirror: boolean;
   readonly cut: Cut;
   readonly turning: boolean;
+  /** Free layouts found before, by key. Without it they are looked for quickly here and now. */
+  readonly nests?: Nests;
 }
+
+type Find = (ask: NestAsk) => Nest | null;
 
 /** Neighbours stand at least the tick room apart, so no tick ever enters another piece. */
 export const spacing = (gapMm: number): number => Math.max(gapMm, TICK_ROOM_MM);
@@ -131,12 +145,13 @@ interface Try {
   readonly left: number;
 }
 
-/** Sheets of a nest, alike ones told once. */
-function fillAll(input: LayoutInput, room: Room): Try {
+/** Sheets of a nest, alike ones told once. Null where it has not been found yet. */
+function fillAll(input: LayoutInput, room: Room, find: Find): Try | null {
   const shapes = input.parts.map((p) => shapeOf(p, input.mirror, p.pieces));
   const area = nestArea(room, input);
-  const made =
-    input.cut === 'trimmer' ? trimmerNest(shapes, area) : { ...nest(shapes, area, QUICK), cuts: [] };
+  const found = input.cut === 'trimmer' ? null : find({ shapes, area });
+  const made = input.cut === 'trimmer' ? trimmerNest(shapes, area) : found && { ...found, cuts: [] };
+  if (!made) return null;
   const first = input.parts.map(() => 0);
   const sheets = made.sheets.map((laid, i): Filled => {
     const at = [...first];
@@ -159,23 +174,8 @@ function mostBy(s: NestShape, area: NestArea): number {
   return Math.max(1, Math.floor(((area.widthMm + gap) * (area.heightMm + gap)) / Math.max(1, grown)));
 }
 
-const KEPT = 24;
-const nested = new Map<string, readonly Laid[]>();
-
-/** A free layout of one sheet. Remembered: the same pieces are laid again at every keystroke elsewhere. */
-function freeNest(s: NestShape, area: NestArea): readonly Laid[] {
-  const key = JSON.stringify([s.count, area, s.outline]);
-  const known = nested.get(key);
-  if (known) return known;
-  const laid = nest([s], area, QUICK).sheets[0] ?? [];
-  nested.set(key, laid);
-  const [oldest] = nested.keys();
-  if (nested.size > KEPT && oldest !== undefined) nested.delete(oldest);
-  return laid;
-}
-
 /** Copies of one part: one full sheet again and again, and a last one. */
-function fillAlike(input: LayoutInput, room: Room, part: Part): Try {
+function fillAlike(input: LayoutInput, room: Room, part: Part, find: Find): Try {
   const area = nestArea(room, input);
   const shape = shapeOf(part, input.mirror, part.pieces);
   const most = mostBy(shape, area);
@@ -183,7 +183,7 @@ function fillAlike(input: LayoutInput, room: Room, part: Part): Try {
     const grid = gridNest({ ...shape, count: n }, area);
     const enough = grid.laid.length >= Math.min(n, most) || grid.laid.length > MANY;
     if (input.cut === 'trimmer' || enough) return grid;
-    const free = freeNest({ ...shape, count: Math.min(n, most) }, area);
+    const free = find({ shapes: [{ ...shape, count: Math.min(n, most) }], area })?.sheets[0] ?? [];
     return free.length > grid.laid.length ? { laid: free, cuts: [] } : { laid: grid.laid, cuts: [] };
   };
   const full = fillOne(part.pieces);
@@ -211,8 +211,8 @@ function fillAlike(input: LayoutInput, room: Room, part: Part): Try {
 const MOST_MIXED = 200;
 
 /** Each part on sheets of its own. */
-function fillApart(input: LayoutInput, room: Room): Try {
-  const tries = input.parts.map((p) => fillAlike(input, room, p));
+function fillApart(input: LayoutInput, room: Room, find: Find): Try {
+  const tries = input.parts.map((p) => fillAlike(input, room, p, find));
   const sheets = tries.flatMap((t, part) =>
     t.sheets.map((f): Filled => ({
       ...f,
@@ -224,19 +224,19 @@ function fillApart(input: LayoutInput, room: Room): Try {
 }
 
 /** Several parts together where there are few enough to try, apart where that is no worse. */
-function fillMany(input: LayoutInput, room: Room): Try {
-  const apart = fillApart(input, room);
+function fillMany(input: LayoutInput, room: Room, find: Find): Try {
+  const apart = fillApart(input, room, find);
   if (input.parts.reduce((n, p) => n + p.pieces, 0) > MOST_MIXED) return apart;
-  const mixed = fillAll(input, room);
-  return mixed.left === 0 && copiesOf(mixed) < copiesOf(apart) ? mixed : apart;
+  const mixed = fillAll(input, room, find);
+  return mixed?.left === 0 && copiesOf(mixed) < copiesOf(apart) ? mixed : apart;
 }
 
 const copiesOf = (t: Try): number => t.sheets.reduce((n, s) => n + s.copies, 0);
 
-function bestTry(input: LayoutInput): Try | null {
+function bestTry(input: LayoutInput, find: Find): Try | null {
   const [only] = input.parts;
   const tries = [roomOf(input, true), roomOf(input, false)].map((room) =>
-    input.parts.length === 1 && only ? fillAlike(input, room, only) : fillMany(input, room),
+    input.parts.length === 1 && only ? fillAlike(input, room, only, find) : fillMany(input, room, find),
   );
   const fitting = tries.filter((t) => t.left === 0 && t.sheets.length > 0);
   return fitting.reduce<Try | null>((a, b) => (a && copiesOf(a) <= copiesOf(b) ? a : b), null);
@@ -310,7 +310,7 @@ function offcutOf(room: Room, f: Filled): SheetLayout['offcut'] {
     : { widthMm: room.area.width, heightMm: down };
 }
 
-function summed(input: LayoutInput, { room, sheets: filled }: Try): SheetLayout {
+function summed(input: LayoutInput, { room, sheets: filled }: Try): Omit<SheetLayout, 'wanted'> {
   const sheets = filled.map((f) => drawn(input, room, f));
   const sheetCount = sheets.reduce((n, s) => n + s.copies, 0);
   const roll = input.paper.kind === 'roll';
@@ -358,12 +358,15 @@ export function layoutSheet(input: LayoutInput): Result<SheetLayout> {
       'Sheet',
       'Set the margins under Printers, or choose a larger paper.',
     );
-  const best = bestTry(input);
+  const wanted: NestAsk[] = [];
+  const { nests } = input;
+  const find: Find = nests ? (ask) => nests[nestKey(ask)] ?? (wanted.push(ask), null) : quickNest;
+  const best = bestTry(input, find);
   if (!best) {
     const what = input.parts.length > 1 ? 'Not every piece fits' : 'The wrap does not fit';
     return fail(`${what} on ${input.paper.name}.`, 'Sheet', 'Choose a larger paper.');
   }
-  return ok(summed(input, best));
+  return ok({ ...summed(input, best), wanted });
 }
 
 /** Whether one piece of a box fits on a paper either way up. */

@@ -18,12 +18,13 @@ import { SheetView } from '../sheet/SheetView';
 import { WrapView } from '../wrap/WrapView';
 import { KEYS_ANYWHERE } from '../shell/GlobalKeys';
 import { useShop } from '../shell/shopContext';
-import { JobContext, useHistory } from './jobContext';
+import { AfterContext, JobContext, useHistory } from './jobContext';
 import { JobFoot } from './JobFoot';
 import { JobHeader } from './JobHeader';
 import { JobRail } from './JobRail';
 import { HowItAddsUp } from './HowItAddsUp';
 import { isTerrace } from './terraces';
+import { useNests, useWantedNests } from './useNests';
 import { useOpenJob, type OpenJob } from './useOpenJob';
 
 const VIEWS: Readonly<Record<Terrace, () => ReactNode>> = {
@@ -120,7 +121,12 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
     () => jobs.flatMap((r) => (r.id !== id && job.sheet.withJobs.includes(r.id) ? [r.job] : [])),
     [jobs, id, job.sheet.withJobs],
   );
-  const made = useMemo(() => planJob(job, shop, { looks, together }), [planJob, job, shop, looks, together]);
+  const { nests, look } = useNests();
+  const made = useMemo(
+    () => planJob(job, shop, { looks, together, nests }),
+    [planJob, job, shop, looks, together, nests],
+  );
+  useWantedNests(made.sheet.layout?.wanted, look);
   const view = useMemo(
     () => ({ job, plan: made, shop, edit, store, saver }),
     [job, made, shop, edit, store, saver],
@@ -140,9 +146,11 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
               aria-label={`${terrace} of ${job.name}`}
             >
               <div className="board-ground relative min-h-[34rem] flex-1 lg:min-h-0">
-                <JobContext value={view}>
-                  <View key={id} />
-                </JobContext>
+                <AfterContext value={after}>
+                  <JobContext value={view}>
+                    <View key={id} />
+                  </JobContext>
+                </AfterContext>
               </div>
               <JobFoot terrace={terrace} go={go} />
             </main>

@@ -1,6 +1,6 @@
 'use client';
 
-import { createContext, useContext } from 'react';
+import { createContext, useContext, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';
@@ -18,6 +18,14 @@ export interface JobView {
 }
 
 export const JobContext = createContext<JobView | null>(null);
+
+/** The same a breath later, for what need not follow the hand at once. */
+export const AfterContext = createContext<JobView | null>(null);
+
+/** What stands in it is redrawn after the drawing a hand or a key is moving, so that neither waits for it. */
+export function Later({ children }: { children: ReactNode }) {
+  return <JobContext value={useContext(AfterContext)}>{children}</JobContext>;
+}
 
 /** The job in hand with its plan; only used below the job screen. */
 export function useJob(): JobView {

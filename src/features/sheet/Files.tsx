@@ -16,7 +16,8 @@ export function Files({ at }: { at: number }) {
   const { plan } = useJob();
   const made = useExport();
   const { progress, pdf, stop } = made;
-  const { pages, mirrorBy } = plan.sheet;
+  const { pages, mirrorBy, layout } = plan.sheet;
+  const looking = (layout?.wanted.length ?? 0) > 0;
   const [trying, setTrying] = useState(false);
   const empty = plan.art.laid.length === 0;
   const ready = pages.length > 0 && !empty && progress === null;
@@ -44,6 +45,7 @@ export function Files({ at }: { at: number }) {
         </div>
       )}
       <p className="min-w-52 flex-1 font-label text-fine leading-snug font-medium">
+        {looking && 'A tighter layout is being looked for. '}
         {empty && 'No picture and no words yet: there is nothing to print. '}
         {pages.length > 0 && pages.length <= 3 && pages.map((p, i) => `Page ${i + 1}: print ${p.copies}. `)}
         {pages.length > 3 && `${pages.length} pages, print each once. `}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Plus, X } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { FACE_WAYS, FOLDS, type Job } from '@/core/job/job';
 import type { FlatBlank } from '@/core/shop/blank';
 import { HOLDS } from '@/core/shop/settings';
@@ -70,7 +70,7 @@ function SafeField() {
 }
 
 /** Sizes and ways of a round wrap, typed in place. */
-export function RoundFields() {
+export const RoundFields = memo(function RoundFields() {
   const { job, plan, shop } = useJob();
   const put = usePut();
   const { note, round, bleedMm, lie, school } = plan.wrap;
@@ -159,7 +159,7 @@ export function RoundFields() {
       </Row>
     </>
   );
-}
+});
 
 /** Where the front stands along the paper, typed; the seam follows. */
 function FrontField() {
@@ -241,7 +241,7 @@ function PencilMarks() {
 }
 
 /** Sizes and ways of a flat blank's paper. */
-export function FlatFields({ blank }: { blank: FlatBlank }) {
+export const FlatFields = memo(function FlatFields({ blank }: { blank: FlatBlank }) {
   const { job, plan } = useJob();
   const put = usePut();
   const { wrap } = job;
@@ -296,4 +296,4 @@ export function FlatFields({ blank }: { blank: FlatBlank }) {
       )}
     </Row>
   );
-}
+});

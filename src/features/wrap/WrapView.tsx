@@ -1,12 +1,12 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { SCHOOLS } from '@/core/shop/settings';
 import { isFlat, isRound, type Blank, type FlatBlank } from '@/core/shop/blank';
 import { edgeWay, printsBoth } from '@/core/plan/wrapFlat';
 import { Segments } from '@/ui/Segments';
-import { useJob } from '../job/jobContext';
+import { Later, useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { FlatPattern } from './FlatPattern';
 import { OnTheWall } from './OnTheWall';
@@ -34,7 +34,7 @@ export function WrapView() {
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-2 px-5 pt-3 pb-2">
-        {isFlat(blank) ? <EdgeWays blank={blank} /> : <Schools />}
+        <Later>{isFlat(blank) ? <EdgeWays blank={blank} /> : <Schools />}</Later>
         <Segments
           label="Seen"
           value={way}
@@ -44,18 +44,20 @@ export function WrapView() {
             { value: 'on it', label: 'On the blank' },
           ]}
         />
-        <WayNote blank={blank} />
+        <Later>
+          <WayNote blank={blank} />
+        </Later>
       </div>
       <div className={`grid min-h-[24rem] flex-[1_0_auto] border-t border-rule ${columns}`}>
         {isRound(blank) && <OnTheWall shape={blank.shape} />}
         <div className="relative">{way === 'flat' ? <FlatPattern /> : <Rolled />}</div>
       </div>
-      {isFlat(blank) ? <FlatFields blank={blank} /> : <RoundFields />}
+      <Later>{isFlat(blank) ? <FlatFields blank={blank} /> : <RoundFields />}</Later>
     </div>
   );
 }
 
-function Schools() {
+const Schools = memo(function Schools() {
   const { plan, edit } = useJob();
   const { notes } = plan.wrap;
   return (
@@ -66,10 +68,10 @@ function Schools() {
       options={SCHOOLS.map((s) => ({ value: s, label: notes[s].label }))}
     />
   );
-}
+});
 
 /** What the way chosen gains, what it risks, and what to do at the bench. */
-function WayNote({ blank }: { blank: Blank }) {
+const WayNote = memo(function WayNote({ blank }: { blank: Blank }) {
   const { job, plan } = useJob();
   const note = isFlat(blank) ? EDGE_NOTES[edgeWay(job, blank)] : plan.wrap.note;
   return (
@@ -83,7 +85,7 @@ function WayNote({ blank }: { blank: Blank }) {
       </span>
     </p>
   );
-}
+});
 
 const EDGE_NOTES = {
   bleed: {

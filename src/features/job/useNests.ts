@@ -1,0 +1,39 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { nestKey, type NestAsk, type Nests } from '@/core/sheet/nest/ask';
+import { inWorker } from '@/workers/client';
+
+/** Not while a hand is still moving something. */
+const REST_MS = 200;
+const KEPT = 24;
+
+export interface FoundNests {
+  readonly nests: Nests;
+  /** Has the worker look for layouts that are wanted and not known. */
+  readonly look: (wanted: readonly NestAsk[]) => () => void;
+}
+
+/** Free layouts of sheets, looked for thoroughly in the worker and kept while the job is open. */
+export function useNests(): FoundNests {
+  const [nests, setNests] = useState<Nests>({});
+  const [look] = useState(() => (wanted: readonly NestAsk[]) => {
+    const timer = setTimeout(() => {
+      void inWorker('Sheet', (api) => api.nests(wanted)).then((r) => {
+        if (!r.ok) return;
+        const found = wanted.flatMap((ask, i) => {
+          const nest = r.value[i];
+          return nest ? [[nestKey(ask), nest] as const] : [];
+        });
+        setNests((known) => Object.fromEntries([...Object.entries(known), ...found].slice(-KEPT)));
+      });
+    }, REST_MS);
+    return () => clearTimeout(timer);
+  });
+  return { nests, look };
+}
+
+/** Asks for the layouts a plan still wants. */
+export function useWantedNests(wanted: readonly NestAsk[] | undefined, look: FoundNests['look']): void {
+  useEffect(() => (wanted && wanted.length > 0 ? look(wanted) : undefined), [wanted, look]);
+}
