@@ -106,9 +106,10 @@ export const namesSchema = z.strictObject({
 });
 export type Names = z.infer<typeof namesSchema>;
 
+export const MOST_LAYERS = 24;
 export const artSchema = z.strictObject({
   /** Bottom first. */
-  layers: z.array(layerSchema).check(z.maxLength(24)),
+  layers: z.array(layerSchema).check(z.maxLength(MOST_LAYERS)),
   lie: z.enum(LIES),
   names: z.nullable(namesSchema),
 });

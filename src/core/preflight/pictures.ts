@@ -41,7 +41,8 @@ const fineness: PictureCheck = (l, c) => {
     : [];
 };
 
-const near = (a: number, b: number, part: number): boolean => Math.abs(a / b - 1) < part;
+/** Within a share of a size, or what rounding to whole pixels hides of a small one. */
+const near = (px: number, b: number, part: number): boolean => Math.abs(px - b) <= Math.max(part * b, 0.5);
 
 /** Pixels that are the wrap's own millimetres or inches: a size typed into the wrong box of a drawing program. */
 const unitSlip: PictureCheck = (l, c) => {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { wordsLayer, type PictureRef } from '@/core/job/art';
+import { MOST_LAYERS, wordsLayer, type PictureRef } from '@/core/job/art';
 import { isRound } from '@/core/shop/blank';
 import { newId } from '@/data/ids';
 import { bringPicture } from '@/data/pictures';
@@ -13,7 +13,7 @@ import { ArtBar, type ArtShows } from './ArtBar';
 import { ArtHandContext } from './artContext';
 import { Checks } from './Checks';
 import { LayerList } from './LayerList';
-import { added, newPicture, replaced } from './layers';
+import { added, isFull, newPicture, replaced } from './layers';
 import { OnPaper } from './OnPaper';
 import { OnBlank } from './OnBlank';
 import { OnTaper } from './OnTaper';
@@ -24,7 +24,7 @@ import { WordsTools } from './WordsTools';
 
 /** The art on the wrap: pictures and words in layers, names, the seam, and what it will look like. */
 export function ArtView() {
-  const { job, plan, edit } = useJob();
+  const { job, plan, edit, store } = useJob();
   const first = job.art.layers[0]?.id ?? null;
   const [picked, choose] = useState<string | null>(first);
   const [shown, show] = useState<string | null>(null);
@@ -45,7 +45,17 @@ export function ArtView() {
     [chosen, shown, piece, plan.art.pieces.length],
   );
 
+  const full = (): boolean => {
+    if (!isFull(store.getState().job)) return false;
+    tellProblem({
+      what: `There are ${MOST_LAYERS} layers already.`,
+      where: 'Art',
+      wayOut: 'Take one off under Layers first.',
+    });
+    return true;
+  };
   const add = (picture: PictureRef) => {
+    if (full()) return;
     const id = newId('picture');
     edit((j) => added(newPicture(j, id, picture))(j));
     choose(id);
@@ -62,6 +72,7 @@ export function ArtView() {
     setBusy(false);
   };
   const addWords = () => {
+    if (full()) return;
     const id = newId('words');
     const { pattern } = plan.wrap;
     // Words start at the front, which printing over moves off the middle of the sheet.

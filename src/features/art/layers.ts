@@ -1,5 +1,5 @@
 import type { Layer, PictureLayer, PictureRef, Placement, WordsLayer } from '@/core/job/art';
-import { pictureLayer } from '@/core/job/art';
+import { MOST_LAYERS, pictureLayer } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import { clamp } from '@/core/shapes/plane';
 import type { Pattern } from '@/core/wrap/pattern';
@@ -52,10 +52,13 @@ export const movedTo =
       }),
     );
 
+/** No more layers can be added; one more is refused, never put in another's place. */
+export const isFull = (job: Job): boolean => job.art.layers.length >= MOST_LAYERS;
+
 export const added =
   (layer: Layer) =>
   (job: Job): Job =>
-    withLayers(job, [...job.art.layers, layer].slice(-24));
+    isFull(job) ? job : withLayers(job, [...job.art.layers, layer]);
 
 export const removed =
   (id: string) =>
