@@ -10,7 +10,7 @@ export function isSvg(b: Uint8Array): boolean {
   const head = new TextDecoder().decode(b.subarray(0, 1024));
   return (
     /^\uFEFF?\s*(<\?xml|<!--|<!doctype svg|<svg)/i.test(head) &&
-    /<svg[\s>]/i.test(head + textOf(b.subarray(0, 20_000)))
+    /<svg[\s/>]/i.test(head + textOf(b.subarray(0, 20_000)))
   );
 }
 

@@ -1,0 +1,83 @@
+import fc from 'fast-check';
+import Papa from 'papaparse';
+import { fromBase64, toBase64 } from './base64';
+import { csvCell, isFormula } from './csvCell';
+import { isSvg, svgFacts } from './svgSize';
+
+describe('base64', () => {
+  test('is what the platform’s own encoder makes, and back', () => {
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 400 }), (bytes) => {
+        const text = toBase64(bytes);
+        return text === Buffer.from(bytes).toString('base64') && Buffer.from(fromBase64(text)).equals(bytes);
+      }),
+    );
+  });
+  test('megabytes do not overflow a call', () => {
+    const bytes = Uint8Array.from({ length: 1_500_000 }, (_, i) => (i * 31) & 255);
+    expect(toBase64(bytes)).toBe(Buffer.from(bytes).toString('base64'));
+  });
+});
+
+describe('a CSV cell', () => {
+  const back = (cells: readonly string[]) =>
+    (Papa.parse<string[]>(cells.map(csvCell).join(','), { delimiter: ',' }).data[0] ?? []).map((c) => c);
+
+  test('read by another reader it is the text it was, whatever is in it', () => {
+    const plain = fc
+      .string({ minLength: 1, maxLength: 30 })
+      .filter((s) => !isFormula(s) && !/^\s|\r|\u2028/.test(s));
+    fc.assert(
+      fc.property(fc.array(plain, { minLength: 1, maxLength: 5 }), (cells) =>
+        back(cells).every((c, i) => c === cells[i]),
+      ),
+    );
+  });
+
+  test.each(['=1+1', '+SUM(A1)', '@cmd', '-A1', '\t=1', '=HYPERLINK("x")'])('%s is never run', (cell) => {
+    const [read] = back([cell]);
+    expect(read?.startsWith("'")).toBe(true);
+    expect(read?.slice(1)).toBe(cell);
+  });
+
+  test.each(['-5', '-5,2', '-.5', '- a dash', 'a=b', '5+5'])('%s is no formula', (cell) => {
+    expect(isFormula(cell)).toBe(false);
+    expect(back([cell])).toEqual([cell]);
+  });
+});
+
+describe('the size of a drawing', () => {
+  const facts = (svg: string) => svgFacts(new TextEncoder().encode(svg), 'Drawing');
+  const size = (svg: string) => {
+    const r = facts(svg);
+    return r.ok ? [r.value.widthPx, r.value.heightPx] : r.problem.what;
+  };
+
+  test.each([
+    ['<svg width="200mm" height="100mm"/>', [4800, 2400]],
+    ['<svg width="2in" height="96px"/>', [4800, 2400]],
+    ['<svg width="72pt" height="6pc"/>', [4800, 4800]],
+    ['<svg viewBox="0 0 30 60"/>', [2400, 4800]],
+    ['<svg viewBox="10, 20, 400, 100"/>', [4800, 1200]],
+    ['<svg width="100%" height="100%" viewBox="0 0 4 3"/>', [4800, 3600]],
+    ['<?xml version="1.0"?><!-- made by hand --><svg width="1e2" height="50"/>', [4800, 2400]],
+  ])('%s', (svg, expected) => expect(size(svg)).toEqual(expected));
+
+  test.each([
+    ['<svg/>', /does not say its size/],
+    ['<svg width="0" height="10"/>', /does not say its size/],
+    ['<svg width="1000" height="1"/>', /does not say its size/],
+    ['<svg viewBox="0 0 a b"/>', /does not say its size/],
+    ['<svg width="10" height="10"><g>', /damaged or cut short/],
+    ['<svg width="10" height="10"', /damaged or cut short/],
+    ['', /damaged or cut short/],
+  ])('%s is refused in words', (svg, words) => expect(size(svg)).toMatch(words));
+
+  test('known by its beginning, not by its name', () => {
+    const is = (s: string) => isSvg(new TextEncoder().encode(s));
+    expect(is('\uFEFF<?xml version="1.0"?>\n<svg width="1"/>')).toBe(true);
+    expect(is('<!DOCTYPE svg><svg/>')).toBe(true);
+    expect(is('<html><svg/></html>')).toBe(false);
+    expect(is('svg')).toBe(false);
+  });
+});
