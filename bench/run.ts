@@ -9,6 +9,7 @@ import { ensureBuild } from '../scripts/setup.mjs';
 import { startServer } from '../scripts/start.mjs';
 import { benchBend, benchLook, benchNames, benchNesting, benchSeam, benchSectors } from './art';
 import { encodePng, longestTask, watchLongTasks, p95, round, timed, type Figure } from './figure';
+import { benchPanel } from './panel';
 import { benchBand, benchDrag, benchPattern, benchRolled } from './shapes';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
@@ -175,6 +176,7 @@ try {
   const drag = await benchDrag(page, address);
   const rolled = await benchRolled(page, address);
   const { names, namesBlocked } = await benchNames(page, address);
+  const { panel, panelMemory, panelBlocked } = await benchPanel(page, address);
   const { bend, bendMemory } = await benchBend();
   process.stdout.write(
     `${JSON.stringify(
@@ -190,6 +192,9 @@ try {
         blocked,
         names,
         namesBlocked,
+        panel,
+        panelMemory,
+        panelBlocked,
         bend,
         bendMemory,
         seam: await benchSeam(),
