@@ -97,7 +97,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
               rows={12}
               spellCheck={false}
               placeholder={'Amaro\nBrisa Quell\nCorin'}
-              className="block w-full border-2 border-ink bg-white p-2 font-label text-base text-ink"
+              className="block w-full border-2 border-ink bg-white p-2 font-label text-base text-ink [tab-size:36]"
             />
           </label>
           <div className="flex flex-wrap gap-2">
