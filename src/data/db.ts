@@ -3,6 +3,7 @@ import { upgradeBlank, upgradeJob, upgradePaper, upgradeRun, upgradeSettings } f
 import { upgradeJob3, upgradePaper3, upgradeSettings3 } from '@/core/formats/upgrade3';
 import type { Mime } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
+import type { Standing } from '@/core/plan/standing';
 import type { Blank } from '@/core/shop/blank';
 import type { Paper } from '@/core/shop/paper';
 import type { Press } from '@/core/shop/press';
@@ -28,6 +29,13 @@ export interface PictureRecord {
   readonly bytes: Uint8Array;
 }
 
+/** What was last reckoned of a job, and a key of what it was reckoned from. Only kept to be shown sooner: any of it may go. */
+export interface StandingRecord {
+  readonly id: string;
+  readonly key: string;
+  readonly standing: Standing;
+}
+
 /** Changes every record of a table in place, inside an upgrade. */
 const modifier = (tx: Transaction) => (table: string, change: (record: unknown) => unknown) =>
   tx
@@ -48,6 +56,7 @@ export class MesaDb extends Dexie {
   declare readonly runs: Table<Run, string>;
   declare readonly settings: Table<SettingsRecord, string>;
   declare readonly pictures: Table<PictureRecord, string>;
+  declare readonly standings: Table<StandingRecord, string>;
 
   constructor(name = 'mesa-drift') {
     super(name);
@@ -86,12 +95,13 @@ export class MesaDb extends Dexie {
           settings: upgradeSettings3((r as SettingsRecord).settings),
         }));
       });
+    this.version(4).stores({ standings: 'id' });
   }
 }
 
 export const db = new MesaDb();
 
-/** Every table, for whole-shop transactions. */
+/** Every table of the shop’s own, for whole-shop transactions. */
 export const allTables = (d: MesaDb) => [
   d.jobs,
   d.blanks,

@@ -1,16 +1,25 @@
 import type { DemoShop } from '@/core/demo/demoShop';
+import { shopKey, standingKey, type Standing } from '@/core/plan/standing';
 import type { Result } from '@/core/result';
 import { allTables, db as theDb, type MesaDb } from './db';
+import { listJobs } from './jobs';
+import { loadShop } from './shop';
+import { keepStandings } from './standings';
 import { stored } from './storage';
+
+/** The things of a first start, with where its jobs stand if the server said so. */
+export interface StartingThings extends DemoShop {
+  readonly standings?: Readonly<Record<string, Standing>>;
+}
 
 /**
  * What a shop starts with, fetched as data only where one starts; made here where the server does not answer, as without a
  * network.
  */
-async function startingThings(demo: boolean, today: Date): Promise<DemoShop> {
+async function startingThings(demo: boolean, today: Date): Promise<StartingThings> {
   try {
     const answer = await fetch(`/api/starting?demo=${demo ? 1 : 0}&today=${today.getTime()}`);
-    if (answer.ok) return (await answer.json()) as DemoShop;
+    if (answer.ok) return (await answer.json()) as StartingThings;
   } catch {
     // Made from the same source below.
   }
@@ -27,12 +36,14 @@ export const seedIfEmpty = (
   stored('Shop', async () => {
     if ((await db.settings.count()) > 0) return false;
     const start = await startingThings(demo, today);
-    return db.transaction('rw', allTables(db), async () => {
+    const filled = await db.transaction('rw', allTables(db), async () => {
       // Another tab may have started the shop while the things were fetched.
       if ((await db.settings.count()) > 0) return false;
       await fill(db, start, today.getTime());
       return true;
     });
+    if (filled && start.standings) await fillStandings(db, start.standings);
+    return filled;
   });
 
 /** Adds the demo's jobs and records to a shop with no jobs, at a person's wish. */
@@ -41,6 +52,21 @@ export const loadDemo = (db: MesaDb = theDb, today: Date = new Date()): Promise<
     const demo = await startingThings(true, today);
     await db.transaction('rw', allTables(db), () => fill(db, demo, today.getTime()));
   });
+
+/** Where the first jobs stand, as the server has reckoned it, under the keys of job and shop as they are read back here. */
+async function fillStandings(db: MesaDb, standings: Readonly<Record<string, Standing>>): Promise<void> {
+  const ofShop = shopKey(await loadShop(db));
+  const { jobs } = await listJobs(db);
+  const records = jobs.flatMap(({ id, job }) => {
+    const standing = standings[id];
+    return standing ? [{ id, key: standingKey(job, ofShop), standing }] : [];
+  });
+  await keepStandings(
+    records,
+    jobs.map((j) => j.id),
+    db,
+  );
+}
 
 async function fill(db: MesaDb, { shop, jobs }: DemoShop, now: number): Promise<void> {
   await db.blanks.bulkPut(shop.blanks);

@@ -13,7 +13,7 @@ import {
   type RunEvent,
 } from '@/core/shop/records';
 import { DEFAULT_SETTINGS, settingsSchema, type Settings } from '@/core/shop/settings';
-import type { Shop } from '@/core/shop/shop';
+import { byName, type Shop } from '@/core/shop/shop';
 import type { Result } from '@/core/result';
 import { db as theDb, type MesaDb } from './db';
 import { stored } from './storage';
@@ -33,9 +33,8 @@ export async function loadSettings(db: MesaDb = theDb): Promise<Settings> {
   return parsed.success ? parsed.data : DEFAULT_SETTINGS;
 }
 
-/** All the shop's things, checked. Sorted by name so that lists stand still. */
+/** All the shop's things, checked. By name. */
 export async function loadShop(db: MesaDb = theDb): Promise<Shop> {
-  const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompare(b.name);
   const [settings, blanks, presses, papers, recipes, log, runs] = await Promise.all([
     loadSettings(db),
     readable(db.blanks, blankSchema),
@@ -45,15 +44,7 @@ export async function loadShop(db: MesaDb = theDb): Promise<Shop> {
     readable(db.log, logEntrySchema),
     readable(db.runs, runSchema),
   ]);
-  return {
-    settings,
-    blanks: blanks.sort(byName),
-    presses: presses.sort(byName),
-    papers: papers.sort(byName),
-    recipes,
-    log,
-    runs,
-  };
+  return byName({ settings, blanks, presses, papers, recipes, log, runs });
 }
 
 export const saveSettings = (settings: Settings, db: MesaDb = theDb): Promise<Result<string>> =>

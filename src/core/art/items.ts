@@ -5,7 +5,7 @@ import type { Face } from '../wrap/pattern';
 import { apply, compose, type Affine } from './affine';
 import type { Bend } from './bend';
 import type { FontId } from './fonts';
-import { artKey } from './key';
+import { keyOf } from '../key';
 import { isOn, type ArtBoard, type Laid, type LaidPicture } from './lay';
 import type { Polygon } from './polygon';
 import type { LetterAt } from './words';
@@ -58,7 +58,7 @@ export function sourceKey(l: LaidPicture): string {
   if (!isMade(l)) return l.ref.id;
   const known = keys.get(l);
   if (known !== undefined) return known;
-  const made = `${l.ref.id}:${artKey([l.tiles, l.bend, l.over])}`;
+  const made = `${l.ref.id}:${keyOf([l.tiles, l.bend, l.over])}`;
   keys.set(l, made);
   return made;
 }

@@ -1,4 +1,4 @@
-import { artKey } from '../art/key';
+import { keyOf } from '../key';
 import { boundsOf } from '../art/polygon';
 import type { ArtSection } from './art';
 import type { Job } from '../job/job';
@@ -67,7 +67,7 @@ export function panelPlan(
   printer: Printer,
 ): PanelPlan | null {
   const { overlapMm, join, joins } = job.sheet.panels;
-  const forArt = artKey([job.art, pattern.whole, paper.widthMm, paper.heightMm, overlapMm]);
+  const forArt = keyOf([job.art, pattern.whole, paper.widthMm, paper.heightMm, overlapMm]);
   const panels = cutIntoPanels({
     whole: pattern.whole,
     rooms: roomMm({ paper, marginsMm: printer.marginsMm }),

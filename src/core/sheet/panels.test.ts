@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { artKey } from '../art/key';
+import { keyOf } from '../key';
 import { insideRing } from '../shapes/ring';
 import { cutIntoPanels, searchStrip, type PanelAsk, type PanelJoin } from './panels';
 
@@ -80,8 +80,8 @@ test('a join goes through a gap between pictures where one is near, and then not
 test('a path found for other art is not used', () => {
   const found = [{ forArt: 'other', index: 0, offsMm: [5, -5], shows: 3 }];
   expect(cut({ join: 'hidden', found }).joins[0]).toMatchObject({ shows: null });
-  expect(artKey([1, 2])).not.toBe(artKey([2, 1]));
-  expect(artKey({ a: 1 })).toBe(artKey({ a: 1 }));
+  expect(keyOf([1, 2])).not.toBe(keyOf([2, 1]));
+  expect(keyOf({ a: 1 })).toBe(keyOf({ a: 1 }));
 });
 
 const coord = (most: number) => fc.double({ min: 0.01, max: most - 0.01, noNaN: true });

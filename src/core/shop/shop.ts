@@ -17,3 +17,15 @@ export const shopSchema = z.strictObject({
   runs: z.array(runSchema),
 });
 export type Shop = z.infer<typeof shopSchema>;
+
+/** The same shop with its things by name, so that lists stand still and every reader finds them in one order. */
+export function byName(shop: Shop): Shop {
+  const sorted = <T extends { readonly name: string }>(things: readonly T[]): T[] =>
+    [...things].sort((a, b) => a.name.localeCompare(b.name));
+  return {
+    ...shop,
+    blanks: sorted(shop.blanks),
+    presses: sorted(shop.presses),
+    papers: sorted(shop.papers),
+  };
+}

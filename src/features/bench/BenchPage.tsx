@@ -11,10 +11,12 @@ import { tellProblem } from '@/ui/tell';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { Traveller } from './Traveller';
+import { useStandings } from './useStandings';
 
 /** What is on the bench today: every job as its traveller. */
 export function BenchPage() {
   const { jobs, unreadable } = useShop();
+  const standings = useStandings();
   const router = useRouter();
   const asked = useSearchParams().get('find') !== null;
   const [find, setFind] = useState('');
@@ -69,7 +71,7 @@ export function BenchPage() {
       ) : (
         <ul className="grid">
           {shown.map((record) => (
-            <Traveller key={record.id} record={record} />
+            <Traveller key={record.id} record={record} standing={standings.get(record.id) ?? null} />
           ))}
           {shown.length === 0 && <li className="p-8 text-lead">No job by “{find}”.</li>}
         </ul>

@@ -1,10 +1,19 @@
 import { demoShop, starterShop } from '@/core/demo/demoShop';
+import { standingOf } from '@/core/plan/standingOf';
+import { byName } from '@/core/shop/shop';
+import type { StartingThings } from '@/data/seed';
 
-/** What a shop starts with, as JSON: the generic blanks, presses and papers, or the whole demo shop on a given day. */
+/** What a shop starts with, as JSON: the generic blanks, presses and papers, or the whole demo shop on a given day with where its jobs stand. */
 export function GET(request: Request): Response {
   const query = new URL(request.url).searchParams;
   if (query.get('demo') !== '1') return Response.json(starterShop());
   const asked = Number(query.get('today'));
   const today = Number.isFinite(asked) && asked > 0 && asked < 8.64e15 ? new Date(asked) : new Date();
-  return Response.json(demoShop(today));
+  const start = demoShop(today);
+  const shop = byName(start.shop);
+  const things: StartingThings = {
+    ...start,
+    standings: Object.fromEntries(start.jobs.map((job) => [job.id, standingOf(job, shop)])),
+  };
+  return Response.json(things);
 }

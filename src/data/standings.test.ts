@@ -1,0 +1,119 @@
+import 'fake-indexeddb/auto';
+import { GET } from '@/app/api/starting/route';
+import { demoShop } from '@/core/demo/demoShop';
+import { keyOf } from '@/core/key';
+import { allFindings, plan, standsAt } from '@/core/plan/plan';
+import { shopKey, standingKey } from '@/core/plan/standing';
+import { standingOf } from '@/core/plan/standingOf';
+import { byName } from '@/core/shop/shop';
+import fc from 'fast-check';
+import { MesaDb } from './db';
+import { listJobs } from './jobs';
+import { seedIfEmpty } from './seed';
+import { loadShop, saveSettings } from './shop';
+import { keepStandings, loadStandings } from './standings';
+
+const TODAY = new Date('2026-11-24T12:00:00Z');
+let n = 0;
+const fresh = () => new MesaDb(`standings-${(n += 1)}`);
+
+/** A first start with the server answering, as in the application itself. */
+async function started(): Promise<MesaDb> {
+  const d = fresh();
+  const before = globalThis.fetch;
+  globalThis.fetch = ((url: string) =>
+    Promise.resolve(GET(new Request(`http://127.0.0.1${url}`)))) as typeof fetch;
+  try {
+    await seedIfEmpty(true, d, TODAY);
+  } finally {
+    globalThis.fetch = before;
+  }
+  return d;
+}
+const keys = async (d: MesaDb) => {
+  const ofShop = shopKey(await loadShop(d));
+  const { jobs } = await listJobs(d);
+  return new Map(jobs.map(({ id, job }) => [id, standingKey(job, ofShop)]));
+};
+
+test('a first start comes with where every job stands, under the key the bench will look for', async () => {
+  const d = await started();
+  const want = await keys(d);
+  const kept = await loadStandings(d);
+  expect(kept).toHaveLength(want.size);
+  for (const r of kept) expect(r.key).toBe(want.get(r.id));
+});
+
+test('what the server reckoned is what this browser would reckon', async () => {
+  const d = await started();
+  const shop = await loadShop(d);
+  const kept = new Map((await loadStandings(d)).map((r) => [r.id, r.standing]));
+  for (const { id, job } of (await listJobs(d)).jobs) expect(kept.get(id)).toEqual(standingOf(job, shop));
+});
+
+test('a setting changed anywhere in the shop makes every kept standing out of date', async () => {
+  const d = await started();
+  const { settings } = await loadShop(d);
+  await saveSettings({ ...settings, house: { ...settings.house, bleedMm: settings.house.bleedMm + 0.5 } }, d);
+  const now = await keys(d);
+  for (const r of await loadStandings(d)) expect(r.key).not.toBe(now.get(r.id));
+});
+
+test('a job edited is out of date, its neighbours are not', () => {
+  const { shop, jobs } = demoShop(TODAY);
+  const [first, second] = jobs;
+  if (!first || !second) throw new Error('two demo jobs');
+  const ofShop = shopKey(shop);
+  expect(standingKey({ ...first, pieces: first.pieces + 1 }, ofShop)).not.toBe(standingKey(first, ofShop));
+  expect(standingKey(structuredClone(second), ofShop)).toBe(standingKey(second, ofShop));
+});
+
+test('standings of jobs no longer there are let go; the rest is replaced', async () => {
+  const d = fresh();
+  const { shop, jobs } = demoShop(TODAY);
+  const [a, b] = jobs;
+  if (!a || !b) throw new Error('two demo jobs');
+  const record = (id: string, key: string) => ({ id, key, standing: standingOf(a, shop) });
+  await keepStandings([record('a', '1'), record('b', '1')], ['a', 'b'], d);
+  await keepStandings([record('b', '2')], ['b'], d);
+  expect((await loadStandings(d)).map((r) => [r.id, r.key])).toEqual([['b', '2']]);
+});
+
+test('a browser that will not keep them is no matter', async () => {
+  const d = fresh();
+  d.close();
+  await expect(keepStandings([], [], d)).resolves.toBeUndefined();
+});
+
+test('a standing says what the plan says', () => {
+  const { shop, jobs } = demoShop(TODAY);
+  for (const job of jobs) {
+    const made = plan(job, shop);
+    const standing = standingOf(job, shop);
+    expect(standing.at).toBe(standsAt(made));
+    if (standing.at !== 'look') expect(standing.progress[standing.at]).not.toBe('done');
+    const serious = allFindings(made).filter((f) => f.level !== 'note');
+    expect(standing.worst?.text ?? null).toEqual(serious[0]?.text ?? null);
+    expect(JSON.parse(JSON.stringify(standing))).toEqual(standing);
+  }
+});
+
+test('by name, whatever order things were kept in', () => {
+  const { shop } = demoShop(TODAY);
+  const turned = { ...shop, papers: [...shop.papers].reverse(), blanks: [...shop.blanks].reverse() };
+  expect(byName(turned)).toEqual(byName(shop));
+  const names = byName(shop).papers.map((p) => p.name);
+  expect(names).toEqual([...names].sort((a, b) => a.localeCompare(b)));
+});
+
+test('the key is FNV-1a of the JSON: its published answers, and another for another value', () => {
+  // Fowler, Noll and Vo's 32-bit test values, with the quote marks JSON puts round a string.
+  const fnv = (text: string) =>
+    [...Buffer.from(text, 'latin1')].reduce(
+      (h, b) => Number((BigInt(h ^ b) * 16777619n) & 0xffffffffn),
+      0x811c9dc5,
+    );
+  for (const text of ['', 'a', 'foobar'])
+    expect(keyOf(text)).toBe(fnv(`"${text}"`).toString(16).padStart(8, '0'));
+  fc.assert(fc.property(fc.jsonValue(), (v) => keyOf(v) === keyOf(JSON.parse(JSON.stringify(v)))));
+});
