@@ -112,14 +112,30 @@ export interface Crossing {
   readonly t: number;
 }
 
+/** The boxes of a ring's edges, side by side: read many times over, so kept as plain numbers. */
+function edgeBoxes(ring: Ring) {
+  const n = ring.length;
+  const left = new Float64Array(n);
+  const right = new Float64Array(n);
+  const top = new Float64Array(n);
+  const foot = new Float64Array(n);
+  ring.forEach((a, i) => {
+    const b = next(ring, i);
+    left[i] = a.x < b.x ? a.x : b.x;
+    right[i] = a.x < b.x ? b.x : a.x;
+    top[i] = a.y < b.y ? a.y : b.y;
+    foot[i] = a.y < b.y ? b.y : a.y;
+  });
+  return { left, right, top, foot };
+}
+
 /**
  * Where a ring crosses itself, neighbours aside. Edges are swept in x, so only those that overlap there are tried.
  * Stops after `most`.
  */
 export function selfCrossings(ring: Ring, most = 10_000): readonly Crossing[] {
   const n = ring.length;
-  const left = Float64Array.from(ring, (p, i) => Math.min(p.x, next(ring, i).x));
-  const right = Float64Array.from(ring, (p, i) => Math.max(p.x, next(ring, i).x));
+  const { left, right, top, foot } = edgeBoxes(ring);
   const order = Array.from({ length: n }, (_, i) => i).sort(
     (a, b) => (left[a] as number) - (left[b] as number),
   );
@@ -127,11 +143,14 @@ export function selfCrossings(ring: Ring, most = 10_000): readonly Crossing[] {
   const open: number[] = [];
   for (const i of order) {
     const from = left[i] as number;
+    const [high, low] = [top[i] as number, foot[i] as number];
     let kept = 0;
-    for (const j of open) {
+    for (let k = 0; k < open.length; k += 1) {
+      const j = open[k] as number;
       if ((right[j] as number) < from) continue;
       open[kept] = j;
       kept += 1;
+      if ((foot[j] as number) < high || (top[j] as number) > low) continue;
       const hit = crossing(ring, Math.min(i, j), Math.max(i, j));
       if (hit) found.push(hit);
       if (found.length >= most) return found;
@@ -149,7 +168,6 @@ function crossing(ring: Ring, i: number, j: number): Crossing | null {
   const b = next(ring, i);
   const c = ring[j] as Point;
   const d = next(ring, j);
-  if (Math.max(a.y, b.y) < Math.min(c.y, d.y) || Math.max(c.y, d.y) < Math.min(a.y, b.y)) return null;
   const den = (b.x - a.x) * (d.y - c.y) - (b.y - a.y) * (d.x - c.x);
   if (den === 0) return null;
   const s = ((c.x - a.x) * (d.y - c.y) - (c.y - a.y) * (d.x - c.x)) / den;
