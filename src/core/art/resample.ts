@@ -27,8 +27,8 @@ export const sizePx = (
   height: max(1, round(ask.area.height * ask.perMm)),
 });
 
-/** Steps of the coarse net on which the bend is reckoned exactly; between its knots it is straight to a ten-thousandth of a millimetre. */
-const NET = 8;
+/** Steps of the coarse net on which the bend is reckoned exactly; between its knots it is straight to a thousandth of a millimetre. */
+const NET = 16;
 
 interface Net {
   readonly cols: number;

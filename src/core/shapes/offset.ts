@@ -72,15 +72,18 @@ function join({ p, before, after, room }: Corner, d: number): Point[] {
 
 function rawOffset(ring: Ring, d: number): Ring {
   const n = ring.length;
-  const corner = (i: number) => ring[(i + n) % n] as Point;
-  const far = (a: Point, b: Point) => Math.hypot(b.x - a.x, b.y - a.y);
-  return ring.flatMap((p, i) => {
-    const [a, b] = [corner(i - 1), corner(i + 1)];
-    return join(
-      { p, before: edgeNormal(a, p), after: edgeNormal(p, b), room: Math.min(far(a, p), far(p, b)) },
-      d,
-    );
+  const edges = ring.map((a, i) => {
+    const b = ring[(i + 1) % n] as Point;
+    return { normal: edgeNormal(a, b), length: Math.hypot(b.x - a.x, b.y - a.y) };
   });
+  const out: Point[] = [];
+  ring.forEach((p, i) => {
+    const [before, after] = [edges[(i + n - 1) % n], edges[i]];
+    if (!before || !after) return;
+    const room = Math.min(before.length, after.length);
+    for (const q of join({ p, before: before.normal, after: after.normal, room }, d)) out.push(q);
+  });
+  return out;
 }
 
 /** A stretch of the raw curve between two of its crossings. */
