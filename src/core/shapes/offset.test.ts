@@ -4,19 +4,7 @@ import { PLAIN_FORMS, type FlatOutline } from '../shop/blank';
 import { boundsOfContour, contourArea, contourLength } from './contour';
 import { holeContour, offsetOutline, outlineContour, outlineRing } from './flat';
 import { offsetRing } from './offset';
-import {
-  boundsOfRing,
-  clockwise,
-  distanceToRing,
-  insideRing,
-  ringArea,
-  ringCentroid,
-  ringLength,
-  selfCrossings,
-  simplify,
-  withoutRepeats,
-  type Ring,
-} from './ring';
+import { distanceToRing, insideRing, ringArea, ringLength, selfCrossings, type Ring } from './ring';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyOutline: fc.Arbitrary<FlatOutline> = fc.oneof(
@@ -157,54 +145,5 @@ describe('outlines', () => {
     const slot = holeContour({ form: 'slot', xMm: 20, yMm: 8, widthMm: 14, heightMm: 4 }, 1);
     expect(boundsOfContour(slot)).toEqual({ x: 12, y: 5, width: 16, height: 6 });
     expect(contourLength(slot)).toBeCloseTo(2 * 10 + 6 * Math.PI, 9);
-  });
-});
-
-describe('rings', () => {
-  test('centroid and area of a triangle; direction mended', () => {
-    const t: Ring = [
-      { x: 0, y: 0 },
-      { x: 30, y: 0 },
-      { x: 0, y: 60 },
-    ];
-    expect(ringArea(t)).toBe(900);
-    expect(ringCentroid(t)).toEqual({ x: 10, y: 20 });
-    expect(ringArea(clockwise([...t].reverse()))).toBe(900);
-  });
-  test('a figure of eight crosses itself once, where it does', () => {
-    const eight: Ring = [
-      { x: 0, y: 0 },
-      { x: 10, y: 10 },
-      { x: 10, y: 0 },
-      { x: 0, y: 10 },
-    ];
-    const found = selfCrossings(eight);
-    expect(found).toHaveLength(1);
-    expect(found[0]?.at).toEqual({ x: 5, y: 5 });
-  });
-  test('simplifying never moves the outline farther than it says', () => {
-    fc.assert(
-      fc.property(num(0.02, 1), fc.integer({ min: 50, max: 900 }), num(0, 4), (tolerance, n, wobble) => {
-        const ring = Array.from({ length: n }, (_, i) => {
-          const a = (2 * Math.PI * i) / n;
-          const r = 50 + wobble * Math.sin(9 * a);
-          return { x: r * Math.cos(a), y: r * Math.sin(a) };
-        });
-        const fewer = simplify(ring, tolerance);
-        return fewer.length <= n && ring.every((p) => distanceToRing(fewer, p) <= tolerance + 1e-9);
-      }),
-      { numRuns: 200 },
-    );
-  });
-  test('repeats go, the box holds all', () => {
-    const r = withoutRepeats([
-      { x: 0, y: 0 },
-      { x: 0, y: 0 },
-      { x: 5, y: 0 },
-      { x: 5, y: 5 },
-      { x: 0, y: 0 },
-    ]);
-    expect(r).toHaveLength(3);
-    expect(boundsOfRing(r)).toEqual({ x: 0, y: 0, width: 5, height: 5 });
   });
 });

@@ -142,3 +142,52 @@ test('simplified, a fine circle keeps its tolerance and loses most of its corner
   expect(few.length).toBeLessThan(2.2 * least);
   for (const p of circle) expect(distanceToRing(few, p)).toBeLessThanOrEqual(0.05 + 1e-9);
 });
+
+describe('by hand', () => {
+  test('centroid and area of a triangle; direction mended', () => {
+    const t: Ring = [
+      { x: 0, y: 0 },
+      { x: 30, y: 0 },
+      { x: 0, y: 60 },
+    ];
+    expect(ringArea(t)).toBe(900);
+    expect(ringCentroid(t)).toEqual({ x: 10, y: 20 });
+    expect(ringArea(clockwise([...t].reverse()))).toBe(900);
+  });
+  test('a figure of eight crosses itself once, where it does', () => {
+    const eight: Ring = [
+      { x: 0, y: 0 },
+      { x: 10, y: 10 },
+      { x: 10, y: 0 },
+      { x: 0, y: 10 },
+    ];
+    const found = selfCrossings(eight);
+    expect(found).toHaveLength(1);
+    expect(found[0]?.at).toEqual({ x: 5, y: 5 });
+  });
+  test('simplifying never moves the outline farther than it says', () => {
+    fc.assert(
+      fc.property(n(0.02, 1), fc.integer({ min: 50, max: 900 }), n(0, 4), (tolerance, corners, wobble) => {
+        const ring = Array.from({ length: corners }, (_, i) => {
+          const a = (2 * Math.PI * i) / corners;
+          const r = 50 + wobble * Math.sin(9 * a);
+          return { x: r * Math.cos(a), y: r * Math.sin(a) };
+        });
+        const fewer = simplify(ring, tolerance);
+        return fewer.length <= corners && ring.every((p) => distanceToRing(fewer, p) <= tolerance + 1e-9);
+      }),
+      { numRuns: 200 },
+    );
+  });
+  test('repeats go, the box holds all', () => {
+    const r = withoutRepeats([
+      { x: 0, y: 0 },
+      { x: 0, y: 0 },
+      { x: 5, y: 0 },
+      { x: 5, y: 5 },
+      { x: 0, y: 0 },
+    ]);
+    expect(r).toHaveLength(3);
+    expect(boundsOfRing(r)).toEqual({ x: 0, y: 0, width: 5, height: 5 });
+  });
+});
