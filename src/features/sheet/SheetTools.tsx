@@ -37,7 +37,7 @@ export function SheetTools() {
               value: SMALLEST,
               label: plan.sheet.wouldFit
                 ? `The smallest that holds it (${plan.sheet.wouldFit.name})`
-                : 'The smallest that holds it',
+                : 'Whichever takes the fewest panels',
             },
             ...papers,
           ]}
