@@ -4,7 +4,7 @@ export default {
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {
     '^.+\\.(t|j|mj)sx?$': [
-      '@swc/jest',
+      '<rootDir>/scripts/jestTransform.cjs',
       {
         jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' },
         module: { type: 'commonjs' },

@@ -46,6 +46,7 @@ run('node', ['scripts/ship-fonts.mjs']);
 run('npx', ['next', 'typegen']);
 run('npx', ['tsc', '--noEmit']);
 run('npx', ['eslint', '.']);
+process.env.MESA_TYPES_CHECKED = '1';
 const unit = await counted('npx', ['jest'], jestCounts);
 run('npm', ['run', '-s', 'build']);
 const paths = await counted('npx', ['playwright', 'test'], playwrightCounts);
