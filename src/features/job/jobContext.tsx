@@ -22,9 +22,17 @@ export const JobContext = createContext<JobView | null>(null);
 /** The same a breath later, for what need not follow the hand at once. */
 export const AfterContext = createContext<JobView | null>(null);
 
+interface LaterProps {
+  /** Whether it may wait just now; what a hand is on may not. */
+  readonly when?: boolean;
+  readonly children: ReactNode;
+}
+
 /** What stands in it is redrawn after the drawing a hand or a key is moving, so that neither waits for it. */
-export function Later({ children }: { children: ReactNode }) {
-  return <JobContext value={useContext(AfterContext)}>{children}</JobContext>;
+export function Later({ when = true, children }: LaterProps) {
+  const live = useContext(JobContext);
+  const after = useContext(AfterContext);
+  return <JobContext value={when ? after : live}>{children}</JobContext>;
 }
 
 /** The job in hand with its plan; only used below the job screen. */

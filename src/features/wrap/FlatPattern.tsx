@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { mm } from '@/core/units/quantity';
 import type { Pattern, PencilMark } from '@/core/wrap/pattern';
 import { frontAlongMm, seamForFront } from '@/core/wrap/seam';
@@ -13,7 +14,7 @@ import { FrontBrackets, lineOn, longer, PatternArt, PatternLines } from './Patte
 import { nextMark, snapTo, tapeMarkMm } from './snap';
 
 /** The paper laid flat, print side as it will be seen, every zone drawn and the front and the marks there to be dragged. */
-export function FlatPattern() {
+export const FlatPattern = memo(function FlatPattern() {
   const { plan } = useJob();
   const say = useSay();
   const { urls } = useSources(plan.art.sources);
@@ -59,7 +60,7 @@ export function FlatPattern() {
       )}
     />
   );
-}
+});
 
 function Sizes({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
   const { plan } = useJob();

@@ -24,6 +24,8 @@ type Way = 'flat' | 'on it';
 export function WrapView() {
   const { plan } = useJob();
   const [way, setWay] = useState<Way>('flat');
+  // While a hand is on the wall the paper beside it may follow a breath later.
+  const [onWall, setOnWall] = useState(false);
   const { blank } = plan.blank;
   if (!blank) return <NeedsBlank />;
   const columns = isFlat(blank)
@@ -49,8 +51,22 @@ export function WrapView() {
         </Later>
       </div>
       <div className={`grid min-h-[24rem] flex-[1_0_auto] border-t border-rule ${columns}`}>
-        {isRound(blank) && <OnTheWall shape={blank.shape} />}
-        <div className="relative">{way === 'flat' ? <FlatPattern /> : <Rolled />}</div>
+        {isRound(blank) && (
+          <div
+            className="contents"
+            onPointerDownCapture={() => setOnWall(true)}
+            onFocusCapture={() => setOnWall(true)}
+          >
+            <OnTheWall shape={blank.shape} />
+          </div>
+        )}
+        <div
+          className="relative"
+          onPointerDownCapture={() => setOnWall(false)}
+          onFocusCapture={() => setOnWall(false)}
+        >
+          <Later when={onWall}>{way === 'flat' ? <FlatPattern /> : <Rolled />}</Later>
+        </div>
       </div>
       <Later>{isFlat(blank) ? <FlatFields blank={blank} /> : <RoundFields />}</Later>
     </div>
