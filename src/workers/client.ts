@@ -8,6 +8,8 @@ interface Held {
 }
 
 let held: Held | null = null;
+/** Tells everyone who waits for the worker that it is gone: a worker that has been ended answers nobody. */
+const waiting = new Set<() => void>();
 
 function holdWorker(): Held {
   if (held) return held;
@@ -16,40 +18,61 @@ function holdWorker(): Held {
   return held;
 }
 
-/** Throws the worker away; whatever it was doing is lost, and the next task starts a new one. */
+/** Throws the worker away; those who wait for it are told, and the next task starts a new one. */
 function dropWorker(): void {
   held?.worker.terminate();
   held = null;
+  const left = [...waiting];
+  waiting.clear();
+  for (const gone of left) gone();
 }
 
 const STOPPED = { what: 'Stopped.', where: 'Export', wayOut: 'Start it again when you are ready.' };
 
-/**
- * Runs one task in the worker. An abort ends the worker at once. What goes wrong comes back as a problem in words; the
- * page is never blocked.
- */
-export async function inWorker<T>(
-  where: string,
-  task: (api: Comlink.Remote<BenchWorker>) => Promise<T>,
-  signal?: AbortSignal,
-): Promise<Result<T>> {
-  if (signal?.aborted) return { ok: false, problem: STOPPED };
-  const aborted = new Promise<Result<T>>((resolve) => {
-    signal?.addEventListener('abort', () => {
-      dropWorker();
-      resolve({ ok: false, problem: STOPPED });
-    });
+type Task<T> = (api: Comlink.Remote<BenchWorker>) => Promise<T>;
+
+/** One try at a task; 'lost' where the worker was ended under it for another's sake. */
+function attempt<T>(where: string, task: Task<T>): Promise<Result<T> | 'lost'> {
+  let gone = () => {};
+  const lost = new Promise<'lost'>((resolve) => {
+    gone = () => resolve('lost');
+    waiting.add(gone);
   });
   const done = (async (): Promise<Result<T>> => {
     try {
       return ok(await task(holdWorker().api));
     } catch (error) {
+      waiting.delete(gone);
       dropWorker();
       const why = error instanceof Error ? error.message : 'The work stopped half way.';
       return fail(why, where, 'Nothing was lost. Try again; if it happens twice, use a smaller picture.');
     }
   })();
-  return Promise.race([done, aborted]);
+  return Promise.race([done, lost]).finally(() => waiting.delete(gone));
+}
+
+/**
+ * Runs one task in the worker. An abort ends the worker at once; whatever else it was doing is begun again in a new one. What goes wrong
+ * comes back as a problem in words; the page is never blocked.
+ */
+export async function inWorker<T>(where: string, task: Task<T>, signal?: AbortSignal): Promise<Result<T>> {
+  if (signal?.aborted) return { ok: false, problem: STOPPED };
+  let stopped = false;
+  const aborted = new Promise<Result<T>>((resolve) => {
+    signal?.addEventListener('abort', () => {
+      stopped = true;
+      resolve({ ok: false, problem: STOPPED });
+      dropWorker();
+    });
+  });
+  const tried = (async (): Promise<Result<T>> => {
+    const first = await attempt(where, task);
+    const again = first === 'lost' && !stopped ? await attempt(where, task) : first;
+    return again === 'lost'
+      ? fail('The work stopped half way.', where, 'Nothing was lost. Try again.')
+      : again;
+  })();
+  return Promise.race([tried, aborted]);
 }
 
 export const onProgress = (f: (done: number) => void): ((done: number) => void) => Comlink.proxy(f);

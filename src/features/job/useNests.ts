@@ -2,11 +2,15 @@
 
 import { useEffect, useState } from 'react';
 import { nestKey, type NestAsk, type Nests } from '@/core/sheet/nest/ask';
+import type { Nest } from '@/core/sheet/nest/shape';
 import { inWorker } from '@/workers/client';
 
 /** Not while a hand is still moving something. */
 const REST_MS = 200;
 const KEPT = 24;
+
+/** Where the worker could not say: rows and columns it stays, and nobody waits for more. */
+const NOTHING: Nest = { sheets: [], left: 1 };
 
 export interface FoundNests {
   readonly nests: Nests;
@@ -20,11 +24,7 @@ export function useNests(): FoundNests {
   const [look] = useState(() => (wanted: readonly NestAsk[]) => {
     const timer = setTimeout(() => {
       void inWorker('Sheet', (api) => api.nests(wanted)).then((r) => {
-        if (!r.ok) return;
-        const found = wanted.flatMap((ask, i) => {
-          const nest = r.value[i];
-          return nest ? [[nestKey(ask), nest] as const] : [];
-        });
+        const found = wanted.map((ask, i) => [nestKey(ask), (r.ok ? r.value[i] : null) ?? NOTHING] as const);
         setNests((known) => Object.fromEntries([...Object.entries(known), ...found].slice(-KEPT)));
       });
     }, REST_MS);

@@ -20,7 +20,7 @@ export function Files({ at }: { at: number }) {
   const looking = (layout?.wanted.length ?? 0) > 0;
   const [trying, setTrying] = useState(false);
   const empty = plan.art.laid.length === 0;
-  const ready = pages.length > 0 && !empty && progress === null;
+  const ready = pages.length > 0 && !empty && progress === null && !looking;
   return (
     <div className="sticky bottom-0 z-10 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-rule bg-sheet px-4 py-2">
       <div className="flex flex-wrap gap-2">

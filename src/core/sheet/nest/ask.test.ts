@@ -95,3 +95,12 @@ test('a plan on a screen ends where the same plan elsewhere does, once what it w
   const later = plan(job, shop, { nests: book });
   expect(later.sheet.layout?.sheets).toEqual(plan(job, shop).sheet.layout?.sheets);
 });
+
+test('a layout nobody could find leaves pieces in their rows, and is asked for no more', () => {
+  const none: Nests = Object.fromEntries(
+    laid(30, {}).wanted.map((a) => [nestKey(a), { sheets: [], left: 1 }]),
+  );
+  const rows = laid(30, none);
+  expect(rows.wanted).toEqual([]);
+  expect(rows.sheets).toEqual(laid(30, {}).sheets);
+});
