@@ -1,14 +1,8 @@
 import fc from 'fast-check';
 import { converter, differenceCiede2000 } from 'culori';
 import { cellDifference, labGrid, type Pixels } from './pixels';
+import { paint } from './testPixels';
 
-type Rgba = readonly [number, number, number, number];
-function painted(width: number, height: number, at: (x: number, y: number) => Rgba): Pixels {
-  const data = new Uint8ClampedArray(width * height * 4);
-  for (let y = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1) data.set(at(x, y), (y * width + x) * 4);
-  return { width, height, data };
-}
 const whole = (p: Pixels) => ({ x: 0, y: 0, width: p.width, height: p.height });
 const cell = (g: ReturnType<typeof labGrid>, i: number) => [...g.lab.slice(i * 3, i * 3 + 3)];
 const toLab65 = converter('lab65');
@@ -17,7 +11,7 @@ test('an even picture is its colour in CIELAB, as another program reckons it', (
   const byte = fc.integer({ min: 0, max: 255 });
   fc.assert(
     fc.property(byte, byte, byte, (r, g, b) => {
-      const p = painted(7, 5, () => [r, g, b, 255]);
+      const p = paint(7, 5, () => [r, g, b, 255]);
       const grid = labGrid(p, whole(p), 3, 2);
       const want = toLab65({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 });
       return [0, 5].every((i) => {
@@ -29,10 +23,10 @@ test('an even picture is its colour in CIELAB, as another program reckons it', (
 });
 
 test('clear is white, half clear half way there', () => {
-  const clear = painted(4, 4, () => [10, 20, 30, 0]);
+  const clear = paint(4, 4, () => [10, 20, 30, 0]);
   expect(cell(labGrid(clear, whole(clear), 1, 1), 0)[0]).toBeCloseTo(100, 2);
-  const half = painted(4, 4, () => [0, 0, 0, 128]);
-  const grey = painted(4, 4, () => [127, 127, 127, 255]);
+  const half = paint(4, 4, () => [0, 0, 0, 128]);
+  const grey = paint(4, 4, () => [127, 127, 127, 255]);
   expect(cell(labGrid(half, whole(half), 1, 1), 0)[0]).toBeCloseTo(
     cell(labGrid(grey, whole(grey), 1, 1), 0)[0] ?? NaN,
     1,
@@ -41,7 +35,7 @@ test('clear is white, half clear half way there', () => {
 
 test('each cell takes its own pixels and no others, windows and odd sizes included', () => {
   // Four quarters, each of one grey, in a window that begins off the corner.
-  const p = painted(23, 17, (x, y) => {
+  const p = paint(23, 17, (x, y) => {
     const v = (x >= 13 ? 80 : 0) + (y >= 9 ? 160 : 0);
     return [v, v, v, 255];
   });
@@ -56,7 +50,7 @@ test('the difference of two cells is ΔE00, as another program reckons it', () =
   const other = differenceCiede2000();
   fc.assert(
     fc.property(byte, byte, byte, byte, byte, byte, (r, g, b, s, t, u) => {
-      const p = painted(2, 1, (x) => (x === 0 ? [r, g, b, 255] : [s, t, u, 255]));
+      const p = paint(2, 1, (x) => (x === 0 ? [r, g, b, 255] : [s, t, u, 255]));
       const grid = labGrid(p, whole(p), 2, 1);
       const [l1 = 0, a1 = 0, b1 = 0] = cell(grid, 0);
       const [l2 = 0, a2 = 0, b2 = 0] = cell(grid, 1);

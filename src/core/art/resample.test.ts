@@ -104,3 +104,19 @@ describe('shrinking', () => {
     expect([...s.data]).toEqual([200, 100, 0, 128]);
   });
 });
+
+test('partly clear, laid straight at its own fineness, it is the same picture to the last level', () => {
+  const p = paint(24, 18, (x, y) => [speckle(x, y), (x * 7 + 1) & 255, 9, x > 12 ? 255 : speckle(y, x)]);
+  const ready = readyBend({
+    source: p,
+    tiles: [[1, 0, 0, 1, 0, 0]],
+    bend: null,
+    area: { x: 0, y: 0, width: 24, height: 18 },
+    perMm: 1,
+  });
+  const out = bendRows(ready, 0, 18);
+  for (let i = 0; i < out.length; i += 4) {
+    expect(out[i + 3]).toBe(p.data[i + 3]);
+    if (p.data[i + 3] !== 0) expect([...out.slice(i, i + 3)]).toEqual([...p.data.slice(i, i + 3)]);
+  }
+});

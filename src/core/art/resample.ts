@@ -243,9 +243,9 @@ function runClear(
     if (a <= 0) continue;
     const under = ((1 - over) * a) / 255;
     const sum = over + under;
-    out[o] = ((out[o] as number) * over + (r / a) * under) / sum + 0.5;
-    out[o + 1] = ((out[o + 1] as number) * over + (g / a) * under) / sum + 0.5;
-    out[o + 2] = ((out[o + 2] as number) * over + (b / a) * under) / sum + 0.5;
-    out[o + 3] = sum * 255 + 0.5;
+    out[o] = ((out[o] as number) * over + (r / a) * under) / sum;
+    out[o + 1] = ((out[o + 1] as number) * over + (g / a) * under) / sum;
+    out[o + 2] = ((out[o + 2] as number) * over + (b / a) * under) / sum;
+    out[o + 3] = sum * 255;
   }
 }

@@ -86,9 +86,10 @@ function sumCols(row: Float32Array, w: Weights, data: Uint8ClampedArray, y: numb
       a += k * (row[i + 3] as number);
     }
     if (a <= 0) continue;
-    data[o] = r / a + 0.5;
-    data[o + 1] = g / a + 0.5;
-    data[o + 2] = b / a + 0.5;
-    data[o + 3] = a / w.per + 0.5;
+    // A clamped array rounds what it is given.
+    data[o] = r / a;
+    data[o + 1] = g / a;
+    data[o + 2] = b / a;
+    data[o + 3] = a / w.per;
   }
 }
