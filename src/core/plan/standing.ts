@@ -19,5 +19,8 @@ export interface Standing {
 /** All of a shop, as a key. */
 export const shopKey = (shop: Shop): string => keyOf(shop);
 
-/** Everything a standing was made from, as a key: another job or another shop has another. */
-export const standingKey = (job: Job, ofShop: string): string => `${keyOf(job)} ${ofShop}`;
+/** Raised whenever what a standing holds or says changes, so that none kept by an older copy is shown. */
+const VERSION = 1;
+
+/** Everything a standing was made from, as a key: another job, another shop or another copy of the planning has another. */
+export const standingKey = (job: Job, ofShop: string): string => `${VERSION} ${keyOf(job)} ${ofShop}`;

@@ -93,7 +93,8 @@ function PanelMap({ at }: { at: number }) {
   if (!panels || !whole) return null;
   const here = new Set(layout?.sheets[at]?.spots.map((s) => parts[s.part]?.panel));
   const k = Math.min(88 / whole.width, 120 / whole.height);
-  const at2 = (v: number, from: number) => (v - from) * k + 2;
+  const px = (x: number) => (x - whole.x) * k + 2;
+  const py = (y: number) => (y - whole.y) * k + 2;
   return (
     <svg
       role="img"
@@ -104,7 +105,7 @@ function PanelMap({ at }: { at: number }) {
       {panels.panels.map((p) => (
         <polygon
           key={p.number}
-          points={p.outline.map((q) => `${at2(q.x, whole.x)},${at2(q.y, whole.y)}`).join(' ')}
+          points={p.outline.map((q) => `${px(q.x)},${py(q.y)}`).join(' ')}
           fill={here.has(p.number) ? '#3d6b58' : '#f8faf6'}
           stroke="#14211f"
           strokeWidth={1.5}
@@ -113,8 +114,8 @@ function PanelMap({ at }: { at: number }) {
       {panels.panels.map((p) => (
         <text
           key={p.number}
-          x={at2(p.box.x + p.box.width / 2, whole.x)}
-          y={at2(p.box.y + p.box.height / 2, whole.y) + 5}
+          x={px(p.box.x + p.box.width / 2)}
+          y={py(p.box.y + p.box.height / 2) + 5}
           textAnchor="middle"
           fontSize={15}
           fontWeight={600}

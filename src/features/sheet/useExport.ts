@@ -62,6 +62,14 @@ export function useExport(): Export {
     return pictures.ok ? ok({ title: job.name, pages, sources, pictures: pictures.value, ppi }) : pictures;
   };
 
+  /** One sheet as it stands, marks and all. */
+  const sheetRequest = async (sheet: number): Promise<Result<PageRequest>> => {
+    const page = plan.sheet.pages[sheet];
+    if (!page) return fail('There is no such sheet.', 'Sheet', 'Choose another.');
+    const r = await request([page]);
+    return r.ok ? ok({ page, sources: r.value.sources, pictures: r.value.pictures, ppi }) : r;
+  };
+
   const pdfOf = async (pages: readonly Page[], signal: AbortSignal): Promise<Result<Uint8Array>> => {
     const r = await request(pages);
     return r.ok ? inWorker('PDF', (api) => api.pdf(r.value, onProgress(setProgress)), signal) : r;
@@ -146,25 +154,16 @@ export function useExport(): Export {
     },
     piecePng: async () => save(await run(pieceOf), `${base}-piece.png`, 'image/png'),
     sheetPng: async (sheet) => {
-      const page = pages[sheet];
-      if (!page) return;
       const made = await run(async (signal): Promise<Result<Uint8Array>> => {
-        const r = await request([page]);
-        if (!r.ok) return r;
-        const { sources, pictures } = r.value;
-        const asked = { page, sources, pictures, ppi };
-        return inWorker('PNG', (api) => api.png(asked, onProgress(setProgress)), signal);
+        const r = await sheetRequest(sheet);
+        return r.ok ? inWorker('PNG', (api) => api.png(r.value, onProgress(setProgress)), signal) : r;
       });
       save(made, `${base}-sheet-${sheet + 1}.png`, 'image/png');
     },
     sheetSvg: async (sheet) => {
-      const page = pages[sheet];
-      if (!page) return;
       const made = await run(async (signal): Promise<Result<string>> => {
-        const r = await request([page]);
-        if (!r.ok) return r;
-        const { sources, pictures } = r.value;
-        return inWorker('SVG', (api) => api.svg({ page, sources, pictures, ppi }, job.name), signal);
+        const r = await sheetRequest(sheet);
+        return r.ok ? inWorker('SVG', (api) => api.svg(r.value, job.name), signal) : r;
       });
       save(made === null ? null : text(made), `${base}-sheet-${sheet + 1}.svg`, 'image/svg+xml');
     },
