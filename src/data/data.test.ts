@@ -9,10 +9,10 @@ import { fromBase64, toBase64 } from '@/core/formats/base64';
 import { MesaDb } from './db';
 import { bringJobFile, checkShopFile, jobFileText, restoreShop, shopFileText } from './files';
 import { contentId } from './ids';
-import { clearUnsaved, noteUnsaved, readUnsaved } from './journal';
-import { addJob, copyJob, listJobs, openJob, removeJob, saveJob } from './jobs';
+import { saveIdOf } from './journal';
+import { addJob, copyJob, listJobs, openJob, removeJob, restoreJob, saveJob, startJob } from './jobs';
 import { loadDemo, seedIfEmpty } from './seed';
-import { addRunEvent, keepRecipe, loadShop, removeThing, saveBlank, startRun } from './shop';
+import { changeSettings, loadShop, removeThing, saveBlank, writeLog } from './shop';
 import { storageProblem } from './storage';
 
 const DEMO_JOBS = 10;
@@ -28,6 +28,12 @@ const jobOf = async (d: MesaDb, id: string): Promise<Job> => {
   const r = await openJob(id, d);
   if (!r) throw new Error(id);
   return r.job;
+};
+
+const baseOf = async (d: MesaDb, id: string): Promise<string> => {
+  const r = await openJob(id, d);
+  if (!r) throw new Error(id);
+  return saveIdOf(r);
 };
 
 const only = (picture: PictureRef): Art => ({ ...NO_ART, layers: [pictureLayer('p', picture)] });
@@ -50,27 +56,82 @@ describe('seeding', () => {
   });
 });
 
+describe('a shop of its own ways keeps them', () => {
+  const OWN = { shopName: 'Kiln Street', currency: '€' } as const;
+  const owned = async () => {
+    const d = fresh();
+    await seedIfEmpty(false, d, TODAY);
+    await changeSettings((s) => ({ ...s, ...OWN, tape: { ...s.tape, thicknessMm: 0.55 } }), d);
+    const [paper] = (await loadShop(d)).papers;
+    if (!paper) throw new Error('no paper');
+    await d.papers.put({ ...paper, thicknessMm: 0.17 });
+    return { d, paperId: paper.id };
+  };
+  const ways = async (d: MesaDb) => (await loadShop(d)).settings;
+  test('when it looks at the demo', async () => {
+    const { d, paperId } = await owned();
+    await loadDemo(d, TODAY);
+    expect(await ways(d)).toMatchObject({ ...OWN, tape: { thicknessMm: 0.55 } });
+    expect((await d.papers.get(paperId))?.thicknessMm).toBe(0.17);
+    const { jobs } = await listJobs(d);
+    expect(jobs).toHaveLength(DEMO_JOBS);
+    const printers = new Set((await ways(d)).printers.map((p) => p.id));
+    for (const { job } of jobs)
+      expect(job.sheet.printerId === null || printers.has(job.sheet.printerId)).toBe(true);
+  });
+  test('when a job file is opened before any work', async () => {
+    const { d } = await owned();
+    const { shop, jobs } = demoShop(TODAY);
+    const [job] = jobs;
+    if (!job) throw new Error('none');
+    expect((await bringJobFile(fileText(makeJobFile(job, shop, [])), d)).ok).toBe(true);
+    expect(await ways(d)).toMatchObject({ ...OWN, tape: { thicknessMm: 0.55 } });
+  });
+  test('two changes at once both last', async () => {
+    const { d } = await owned();
+    await Promise.all([
+      changeSettings((s) => ({ ...s, sound: false }), d),
+      changeSettings((s) => ({ ...s, shopName: 'Both' }), d),
+    ]);
+    expect(await ways(d)).toMatchObject({ sound: false, shopName: 'Both' });
+  });
+});
+
+test('one log entry written twice is one entry', async () => {
+  const d = await demo();
+  const [entry] = (await loadShop(d)).log;
+  if (!entry) throw new Error('none');
+  const mine = { ...entry, id: 'tapped' };
+  const both = await Promise.all([writeLog(mine, d), writeLog(mine, d)]);
+  expect(both.map((r) => r.ok && r.value).sort()).toEqual([false, true]);
+  expect(await d.log.where('id').equals('tapped').count()).toBe(1);
+});
+
 describe('jobs', () => {
   test('come in order of due day', async () => {
     const { jobs } = await listJobs(await demo());
     const due = jobs.map((j) => j.job.dueOn ?? '9999');
     expect(due).toEqual([...due].sort());
   });
-  test('two tabs: the second save over the same revision is a conflict and changes nothing', async () => {
+  test('two tabs: the second save over the same one is a conflict and changes nothing', async () => {
     const d = await demo();
     const job = await jobOf(d, 'star-party-tumblers');
-    expect(await saveJob({ ...job, pieces: 25 }, 1, d)).toMatchObject({
+    const base = await baseOf(d, 'star-party-tumblers');
+    expect(await saveJob({ ...job, pieces: 25 }, base, 'mine', d)).toMatchObject({
       ok: true,
       value: { kind: 'saved', rev: 2 },
     });
-    const second = await saveJob({ ...job, pieces: 30 }, 1, d);
-    expect(second).toMatchObject({ ok: true, value: { kind: 'conflict', theirs: { rev: 2 } } });
+    const second = await saveJob({ ...job, pieces: 30 }, base, 'other', d);
+    expect(second).toMatchObject({
+      ok: true,
+      value: { kind: 'conflict', theirs: { rev: 2, saveId: 'mine' } },
+    });
     expect((await jobOf(d, 'star-party-tumblers')).pieces).toBe(25);
   });
   test('a job out of range is refused by name and the saved one stays', async () => {
     const d = await demo();
     const job = await jobOf(d, 'star-party-tumblers');
-    const r = await saveJob({ ...job, pieces: 0 }, 1, d);
+    const r = await saveJob({ ...job, pieces: 0 }, await baseOf(d, job.id), 'x', d);
     expect(r).toMatchObject({ ok: false, problem: { where: 'Job, pieces', what: 'At least one piece.' } });
     expect((await jobOf(d, 'star-party-tumblers')).pieces).toBe(24);
   });
@@ -106,6 +167,68 @@ describe('jobs', () => {
     await removeJob('b', d);
     expect(await d.pictures.toCollection().primaryKeys()).toEqual(['shared']);
   });
+  test('a job that cannot be read stops no other from being removed, and its pictures stay', async () => {
+    const d = await demo();
+    await d.jobs.put({ id: 'broken', rev: 1, savedAt: 0, job: { id: 'broken' } as Job });
+    await d.pictures.put({ id: 'perhaps-its', mime: 'image/png', bytes: new Uint8Array(3) });
+    expect((await removeJob('star-party-tumblers', d)).ok).toBe(true);
+    expect(await d.jobs.get('star-party-tumblers')).toBeUndefined();
+    expect(await d.pictures.get('perhaps-its')).toBeDefined();
+  });
+  test('removed and put back: the job, its pictures and its runs are as they were', async () => {
+    const d = await demo();
+    const job = await jobOf(d, 'star-party-tumblers');
+    const bytes = paintPng(3, 3, () => RED);
+    await d.pictures.put({ id: 'own', mime: 'image/png', bytes });
+    const picture = {
+      id: 'own',
+      name: 'x',
+      mime: 'image/png' as const,
+      widthPx: 3,
+      heightPx: 3,
+      orientation: 1,
+    };
+    await saveJob(
+      { ...job, art: only({ ...picture, drawn: null }) },
+      await baseOf(d, job.id),
+      'with-picture',
+      d,
+    );
+    const shop = await loadShop(d);
+    const blank = shop.blanks.find((b) => b.id === job.blankId);
+    const press = shop.presses.find((p) => p.id === job.pressId);
+    const settings = shop.recipes[0]?.settings;
+    if (!blank || !press || !settings) throw new Error('none');
+    await d.runs.put({ id: 'r', jobId: job.id, blank, press, settings, startedAt: 1, pieces: 2, events: [] });
+    const before = await shopFileText(d);
+    const removed = await removeJob(job.id, d);
+    expect(await d.runs.count()).toBe(0);
+    expect(await d.pictures.get('own')).toBeUndefined();
+    if (!removed.ok || !removed.value) throw new Error('not removed');
+    await restoreJob(removed.value, d);
+    expect(await shopFileText(d)).toEqual(before);
+  });
+  test('a save over a job taken out elsewhere does not bring it back', async () => {
+    const d = await demo();
+    const job = await jobOf(d, 'star-party-tumblers');
+    const base = await baseOf(d, job.id);
+    await removeJob(job.id, d);
+    expect(await saveJob({ ...job, pieces: 3 }, base, 'late', d)).toEqual({
+      ok: true,
+      value: { kind: 'removed' },
+    });
+    expect(await d.jobs.get(job.id)).toBeUndefined();
+  });
+  test('an untouched new job is taken up again; a touched one is left alone', async () => {
+    const d = await demo();
+    const first = await startJob('New job', d);
+    const again = await startJob('New job', d);
+    if (!first.ok || !again.ok) throw new Error('none');
+    expect(again.value.id).toBe(first.value.id);
+    await saveJob({ ...first.value, note: 'for Ada' }, await baseOf(d, first.value.id), 'x', d);
+    const third = await startJob('New job', d);
+    expect(third.ok && third.value.id).not.toBe(first.value.id);
+  });
   test('a copy keeps the decisions, not the record of pressing', async () => {
     const d = await demo();
     const job = await jobOf(d, 'star-party-tumblers');
@@ -131,7 +254,7 @@ describe('job files', () => {
       ...job,
       art: only({ id, name: 'red', mime: 'image/png', widthPx: 6, heightPx: 4, orientation: 1, drawn: null }),
     };
-    await saveJob(withPicture, 1, a);
+    await saveJob(withPicture, await baseOf(a, job.id), 'x', a);
     const text = await jobFileText(withPicture, a);
     if (!text.ok) throw new Error(text.problem.what);
     const b = fresh();
@@ -244,38 +367,6 @@ test('a restore that fails half way leaves the shop as it was', async () => {
   expect(await shopFileText(d)).toEqual(before);
 });
 
-test('a run keeps every event in order, and a proven recipe is found again', async () => {
-  const d = await demo();
-  const shop = await loadShop(d);
-  const [recipe] = shop.recipes;
-  const blank = shop.blanks.find((b) => b.id === recipe?.blankId);
-  const press = shop.presses.find((p) => p.id === recipe?.pressId);
-  if (!recipe || !blank || !press) throw new Error('none');
-  await startRun(
-    {
-      id: 'run-1',
-      jobId: 'star-party-tumblers',
-      blank,
-      press,
-      startedAt: 1000,
-      pieces: 2,
-      settings: recipe.settings,
-      events: [],
-    },
-    d,
-  );
-  for (const at of [2000, 3000, 4000])
-    expect((await addRunEvent('run-1', { kind: 'next', at }, d)).ok).toBe(true);
-  expect((await loadShop(d)).runs[0]?.events.map((e) => e.at)).toEqual([2000, 3000, 4000]);
-  expect((await addRunEvent('no-such-run', { kind: 'next', at: 1 }, d)).ok).toBe(false);
-  await keepRecipe(
-    { ...recipe, id: 'newer', settings: { ...recipe.settings, dwellS: 70 }, keptAt: recipe.keptAt + 1 },
-    d,
-  );
-  const job = await jobOf(d, 'star-party-tumblers');
-  expect(plan(job, await loadShop(d)).heat.chosen?.settings.dwellS).toBe(70);
-});
-
 test('bytes to base64 and back', () => {
   const bytes = Uint8Array.from({ length: 100_001 }, (_, i) => (i * 7) % 256);
   expect(fromBase64(toBase64(bytes))).toEqual(bytes);
@@ -300,42 +391,5 @@ describe('storage that fails is put into words', () => {
       'Job',
     );
     expect(!r.ok && r.problem.what).toMatch(/full/);
-  });
-});
-
-describe('the unsaved note', () => {
-  const held = new Map<string, string>();
-  beforeAll(() => {
-    Object.defineProperty(globalThis, 'localStorage', {
-      configurable: true,
-      value: {
-        getItem: (k: string) => held.get(k) ?? null,
-        setItem: (k: string, v: string) => void held.set(k, v),
-        removeItem: (k: string) => void held.delete(k),
-      },
-    });
-  });
-  test('is there at once, and goes only when that very state is saved', () => {
-    const job = newJob('a', 'A');
-    noteUnsaved(job, 3);
-    expect(readUnsaved('a')).toEqual({ baseRev: 3, job });
-    clearUnsaved({ ...job, name: 'B' });
-    expect(readUnsaved('a')).not.toBeNull();
-    clearUnsaved(job);
-    expect(readUnsaved('a')).toBeNull();
-  });
-  test('a spoiled note is no note', () => {
-    held.set('mesa-drift.unsaved.a', '{"baseRev":1');
-    expect(readUnsaved('a')).toBeNull();
-  });
-  test('a browser that refuses is answered, not crashed on', () => {
-    Object.defineProperty(globalThis, 'localStorage', {
-      configurable: true,
-      get: () => {
-        throw new Error('denied');
-      },
-    });
-    expect(noteUnsaved(newJob('a', 'A'), 1)).toBe(false);
-    expect(readUnsaved('a')).toBeNull();
   });
 });

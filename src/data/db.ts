@@ -16,6 +16,14 @@ export interface JobRecord {
   readonly rev: number;
   readonly savedAt: number;
   readonly job: Job;
+  /** Names this save. Absent on records of before saves had ids. */
+  readonly saveId?: string;
+}
+
+/** An edit not yet saved, as the journal keeps it; read back only through its schema. */
+export interface NoteRecord {
+  readonly jobId: string;
+  readonly note: unknown;
 }
 
 export interface SettingsRecord {
@@ -56,6 +64,7 @@ export class MesaDb extends Dexie {
   declare readonly runs: Table<Run, string>;
   declare readonly settings: Table<SettingsRecord, string>;
   declare readonly pictures: Table<PictureRecord, string>;
+  declare readonly notes: Table<NoteRecord, string>;
   declare readonly standings: Table<StandingRecord, string>;
 
   constructor(name = 'mesa-drift') {
@@ -96,6 +105,7 @@ export class MesaDb extends Dexie {
         }));
       });
     this.version(4).stores({ standings: 'id' });
+    this.version(5).stores({ notes: 'jobId', log: 'id, jobId, at, [blankId+pressId]' });
   }
 }
 

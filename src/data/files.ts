@@ -12,7 +12,10 @@ import { picturesOf as picturesIn } from '@/core/job/art';
 import { inspectPicture } from '@/core/formats/picture';
 import type { Job } from '@/core/job/job';
 import { fail, ok, type Result } from '@/core/result';
+import { sameContent } from '@/core/same';
 import type { Blank } from '@/core/shop/blank';
+import type { Printer } from '@/core/shop/printer';
+import { withPrinters } from '@/core/shop/settings';
 import type { Shop } from '@/core/shop/shop';
 import { fromBase64, toBase64 } from '@/core/formats/base64';
 import { allTables, db as theDb, type MesaDb, type PictureRecord } from './db';
@@ -64,16 +67,6 @@ export async function shopFileText(db: MesaDb = theDb): Promise<Result<string>> 
   );
 }
 
-/** JSON with its keys in order, so that two records are compared by what they say. */
-const canonical = (v: unknown): string =>
-  JSON.stringify(v, (_, x: unknown) =>
-    typeof x === 'object' && x !== null && !Array.isArray(x)
-      ? Object.fromEntries(Object.entries(x).sort(([a], [b]) => a.localeCompare(b)))
-      : x,
-  );
-
-const same = (a: unknown, b: unknown): boolean => canonical(a) === canonical(b);
-
 interface Thing {
   readonly id: string;
   readonly name: string;
@@ -91,8 +84,8 @@ function newcomers<T extends Thing>(
   const add = incoming.flatMap((thing): T[] => {
     const mine = own.find((o) => o.id === thing.id);
     if (mine === undefined) return [thing];
-    if (same(mine, thing)) return [];
-    const twin = own.find((o) => same({ ...o, id: thing.id, name: thing.name }, thing));
+    if (sameContent(mine, thing)) return [];
+    const twin = own.find((o) => sameContent({ ...o, id: thing.id, name: thing.name }, thing));
     if (twin) {
       renamed.set(thing.id, twin.id);
       return [];
@@ -107,6 +100,10 @@ function newcomers<T extends Thing>(
 const pictureRecords = (files: readonly PictureFile[]): PictureRecord[] =>
   files.map((p) => ({ id: p.id, mime: p.mime, bytes: fromBase64(p.base64) }));
 
+/** The printers the file's job asks for by name; its shop's others stay where they are. */
+const printersOf = (file: JobFile): readonly Printer[] =>
+  file.shop.settings.printers.filter((p) => p.id === file.job.sheet.printerId);
+
 interface Merge {
   readonly shop: Shop;
   readonly job: Job;
@@ -117,6 +114,7 @@ function merge(own: Shop, file: JobFile, takenIds: ReadonlySet<string>): Merge {
   const blanks = newcomers(own.blanks, file.shop.blanks);
   const presses = newcomers(own.presses, file.shop.presses);
   const papers = newcomers(own.papers, file.shop.papers);
+  const printers = newcomers(own.settings.printers, printersOf(file));
   const via = (map: ReadonlyMap<string, string>, id: string) => map.get(id) ?? id;
   const viaOrNull = (map: ReadonlyMap<string, string>, id: string | null) =>
     id === null ? null : via(map, id);
@@ -137,10 +135,14 @@ function merge(own: Shop, file: JobFile, takenIds: ReadonlySet<string>): Merge {
       name: renamedJob ? `${file.job.name.slice(0, 66)} (from file)` : file.job.name,
       blankId: viaOrNull(blanks.renamed, file.job.blankId),
       pressId: viaOrNull(presses.renamed, file.job.pressId),
-      sheet: { ...file.job.sheet, paperId: viaOrNull(papers.renamed, file.job.sheet.paperId) },
+      sheet: {
+        ...file.job.sheet,
+        paperId: viaOrNull(papers.renamed, file.job.sheet.paperId),
+        printerId: viaOrNull(printers.renamed, file.job.sheet.printerId),
+      },
     },
     shop: {
-      settings: file.shop.settings,
+      settings: withPrinters(own.settings, printers.add),
       blanks: [...blanks.add],
       presses: [...presses.add],
       papers: [...papers.add],
@@ -156,7 +158,6 @@ async function putShop(
   shop: Shop,
   jobs: readonly Job[],
   pictures: readonly PictureFile[],
-  withSettings: boolean,
 ): Promise<void> {
   await db.blanks.bulkPut([...shop.blanks]);
   await db.presses.bulkPut([...shop.presses]);
@@ -164,7 +165,7 @@ async function putShop(
   await db.recipes.bulkPut([...shop.recipes]);
   await db.log.bulkPut([...shop.log]);
   await db.runs.bulkPut([...shop.runs]);
-  if (withSettings) await db.settings.put({ id: 'shop', settings: shop.settings });
+  await db.settings.put({ id: 'shop', settings: shop.settings });
   await db.pictures.bulkPut(pictureRecords(pictures));
   await db.jobs.bulkPut(jobs.map((job) => ({ id: job.id, rev: 1, savedAt: Date.now(), job })));
 }
@@ -178,8 +179,9 @@ async function untouched(db: MesaDb): Promise<boolean> {
   const own = await loadShop(db);
   const ids = (xs: readonly { id: string }[]) => [...xs].sort((a, b) => a.id.localeCompare(b.id));
   const sameThings = <T extends { id: string }>(a: readonly T[], b: readonly T[]) =>
-    a.length === 0 || same(ids(a), ids(b));
+    a.length === 0 || sameContent(ids(a), ids(b));
   return (
+    sameContent(own.settings, start.settings) &&
     sameThings(own.blanks, start.blanks) &&
     sameThings(own.presses, start.presses) &&
     sameThings(own.papers, start.papers)
@@ -214,7 +216,7 @@ export async function bringJobFile(text: string, db: MesaDb = theDb): Promise<Re
         await db.presses.clear();
         await db.papers.clear();
       }
-      await putShop(db, shop, [job], file.value.pictures, clean);
+      await putShop(db, shop, [job], file.value.pictures);
     });
     return job;
   });
@@ -233,7 +235,7 @@ export const restoreShop = (file: ShopFile, db: MesaDb = theDb): Promise<Result<
   stored('Shop file', () =>
     db.transaction('rw', allTables(db), async () => {
       await Promise.all(allTables(db).map((t) => t.clear()));
-      await putShop(db, file.shop, file.jobs, file.pictures, true);
+      await putShop(db, file.shop, file.jobs, file.pictures);
     }),
   );
 

@@ -1,8 +1,11 @@
 import { picturesOf } from '@/core/job/art';
 import { jobSchema, newJob, type Job } from '@/core/job/job';
 import { fail, type Result } from '@/core/result';
-import { db as theDb, type JobRecord, type MesaDb } from './db';
+import { sameContent } from '@/core/same';
+import type { Run } from '@/core/shop/records';
+import { db as theDb, type JobRecord, type MesaDb, type PictureRecord } from './db';
 import { newId } from './ids';
+import { dropUnsaved, saveIdOf } from './journal';
 import { stored } from './storage';
 
 export interface JobList {
@@ -34,22 +37,36 @@ export async function openJob(id: string, db: MesaDb = theDb): Promise<JobRecord
 }
 
 export const addJob = (job: Job, db: MesaDb = theDb, now: number = Date.now()): Promise<Result<string>> =>
-  stored('Job', () => db.jobs.add({ id: job.id, rev: 1, savedAt: now, job: jobSchema.parse(job) }));
+  stored('Job', () =>
+    db.jobs.add({ id: job.id, rev: 1, savedAt: now, saveId: newId('save'), job: jobSchema.parse(job) }),
+  );
 
-export async function startJob(name: string, db: MesaDb = theDb): Promise<Result<Job>> {
-  const job = newJob(newId('job'), name);
-  const added = await addJob(job, db);
-  return added.ok ? { ok: true, value: job } : added;
-}
+/** A new job; one begun before and never touched is taken up again, so that none pile up. */
+export const startJob = (name: string, db: MesaDb = theDb): Promise<Result<Job>> =>
+  stored('Job', () =>
+    db.transaction('rw', db.jobs, async () => {
+      const rows = await db.jobs.toArray();
+      const untouched = rows.find((r) => sameContent(r.job, newJob(r.id, name)));
+      if (untouched) return untouched.job;
+      const job = newJob(newId('job'), name);
+      await db.jobs.add({ id: job.id, rev: 1, savedAt: Date.now(), saveId: newId('save'), job });
+      return job;
+    }),
+  );
 
 export type SaveOutcome =
   | { readonly kind: 'saved'; readonly rev: number }
-  | { readonly kind: 'conflict'; readonly theirs: JobRecord };
+  | { readonly kind: 'conflict'; readonly theirs: JobRecord }
+  | { readonly kind: 'removed' };
 
-/** Saves over revision `baseRev` only; anything newer in the database is a conflict, and is left as it is. */
+/**
+ * Saves over the save `over` only; any other in the database is a conflict, and is left as it is. A job taken out meanwhile stays
+ * out. `saveId` names this save.
+ */
 export async function saveJob(
   job: Job,
-  baseRev: number,
+  over: string,
+  saveId: string,
   db: MesaDb = theDb,
   now: number = Date.now(),
 ): Promise<Result<SaveOutcome>> {
@@ -65,23 +82,55 @@ export async function saveJob(
   return stored('Job', () =>
     db.transaction('rw', db.jobs, async (): Promise<SaveOutcome> => {
       const there = await db.jobs.get(job.id);
-      if (there && there.rev !== baseRev) return { kind: 'conflict', theirs: there };
-      const rev = baseRev + 1;
-      await db.jobs.put({ id: job.id, rev, savedAt: now, job: parsed.data });
+      if (!there) return { kind: 'removed' };
+      if (saveIdOf(there) !== over) return { kind: 'conflict', theirs: there };
+      const rev = there.rev + 1;
+      await db.jobs.put({ id: job.id, rev, savedAt: now, saveId, job: parsed.data });
       return { kind: 'saved', rev };
     }),
   );
 }
 
-/** Takes a job out, and the pictures no other job uses. The log keeps what was pressed. */
-export const removeJob = (id: string, db: MesaDb = theDb): Promise<Result<void>> =>
+/** Everything that went with a job, so that it can be put back whole. */
+export interface RemovedJob {
+  readonly record: JobRecord;
+  readonly runs: readonly Run[];
+  readonly pictures: readonly PictureRecord[];
+}
+
+/** Pictures no job holds any more; none at all while a job is here that cannot be read, since it may hold them. */
+async function unusedPictures(db: MesaDb): Promise<string[]> {
+  const rows = await db.jobs.toArray();
+  const read = rows.map((r) => jobSchema.safeParse(r.job));
+  if (read.some((r) => !r.success)) return [];
+  const used = new Set(read.flatMap((r) => (r.success ? picturesOf(r.data.art).map((p) => p.id) : [])));
+  return (await db.pictures.toCollection().primaryKeys()).filter((k) => !used.has(k));
+}
+
+/** Takes a job out, with its runs and the pictures no other job uses. The log keeps what was pressed. */
+export const removeJob = (id: string, db: MesaDb = theDb): Promise<Result<RemovedJob | null>> =>
   stored('Job', () =>
-    db.transaction('rw', db.jobs, db.pictures, db.runs, async () => {
+    db.transaction('rw', db.jobs, db.pictures, db.runs, db.notes, async () => {
+      const record = await db.jobs.get(id);
+      if (!record) return null;
+      const runs = await db.runs.where('jobId').equals(id).toArray();
       await db.jobs.delete(id);
       await db.runs.where('jobId').equals(id).delete();
-      const used = new Set((await db.jobs.toArray()).flatMap((r) => picturesOf(r.job.art).map((p) => p.id)));
-      const keys = await db.pictures.toCollection().primaryKeys();
-      await db.pictures.bulkDelete(keys.filter((k) => !used.has(k)));
+      const gone = await unusedPictures(db);
+      const pictures = (await db.pictures.bulkGet(gone)).filter((p) => p !== undefined);
+      await db.pictures.bulkDelete(gone);
+      await dropUnsaved(id, db);
+      return { record, runs, pictures };
+    }),
+  );
+
+/** Puts a job back as it was, with its runs and pictures. */
+export const restoreJob = (removed: RemovedJob, db: MesaDb = theDb): Promise<Result<void>> =>
+  stored('Job', () =>
+    db.transaction('rw', db.jobs, db.pictures, db.runs, async () => {
+      await db.jobs.put(removed.record);
+      await db.runs.bulkPut([...removed.runs]);
+      await db.pictures.bulkPut([...removed.pictures]);
     }),
   );
 

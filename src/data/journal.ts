@@ -1,50 +1,110 @@
 import '@/core/zodSetup';
 import * as z from 'zod/mini';
 import { jobSchema, type Job } from '@/core/job/job';
+import { db as theDb, type JobRecord, type MesaDb } from './db';
 
 /**
- * The last unsaved state of a job, written synchronously with every edit. IndexedDB may not finish when a tab closes;
- * this always has, so no keystroke is lost.
+ * The last unsaved state of a job. It is written to localStorage synchronously with every edit, which outlives a closing tab;
+ * and to the database as fast as that takes it, which outlives a browser that is killed before it has put localStorage on disk.
  */
-const entrySchema = z.strictObject({ baseRev: z.int(), job: jobSchema });
-export type JournalEntry = z.infer<typeof entrySchema>;
+const noteSchema = z.strictObject({
+  /** The edit this note is of; a save of this edit carries the same id. */
+  id: z.string(),
+  /** Ids of the saves the edit was made over: the last one known, and one still being written. */
+  over: z.array(z.string()),
+  at: z.number(),
+  job: jobSchema,
+});
+export type Note = z.infer<typeof noteSchema>;
+
+/** Notes written before saves had ids. */
+const oldNoteSchema = z.strictObject({ baseRev: z.int(), job: jobSchema });
+
+const revId = (rev: number): string => `rev-${rev}`;
+
+/** The id of the save a record holds; one saved before saves had ids is named by its revision. */
+export const saveIdOf = (record: Pick<JobRecord, 'rev' | 'saveId'>): string =>
+  record.saveId ?? revId(record.rev);
 
 const keyOf = (jobId: string): string => `mesa-drift.unsaved.${jobId}`;
 
+function parseNote(raw: unknown): Note | null {
+  const parsed = noteSchema.safeParse(raw);
+  if (parsed.success) return parsed.data;
+  const old = oldNoteSchema.safeParse(raw);
+  if (!old.success) return null;
+  const { baseRev, job } = old.data;
+  return { id: `edit-over-${baseRev}`, over: [revId(baseRev)], at: 0, job };
+}
+
 /** False where the browser refuses; the save to the database still follows. */
-export function noteUnsaved(job: Job, baseRev: number): boolean {
+export function noteUnsaved(note: Note): boolean {
   try {
-    localStorage.setItem(keyOf(job.id), JSON.stringify({ baseRev, job }));
+    localStorage.setItem(keyOf(note.job.id), JSON.stringify(note));
     return true;
   } catch {
     return false;
   }
 }
 
-export function readUnsaved(jobId: string): JournalEntry | null {
+/** The same note in the database. What is wrong there is said by the save that follows. */
+export const noteInDb = (note: Note, db: MesaDb = theDb): Promise<void> =>
+  db.notes.put({ jobId: note.job.id, note }).then(
+    () => undefined,
+    () => undefined,
+  );
+
+function noteOfTab(jobId: string): Note | null {
   try {
     const text = localStorage.getItem(keyOf(jobId));
-    const parsed = text === null ? null : entrySchema.safeParse(JSON.parse(text));
-    return parsed?.success ? parsed.data : null;
+    return text === null ? null : parseNote(JSON.parse(text));
   } catch {
     return null;
   }
 }
 
-/** Clears the note only if it is the one just saved: another tab may have written since. */
-export function clearUnsaved(job: Job): void {
+const noteOfDb = (jobId: string, db: MesaDb): Promise<Note | null> =>
+  db.notes.get(jobId).then(
+    (row) => parseNote(row?.note),
+    () => null,
+  );
+
+/** The newest note of a job, wherever it outlived its tab. */
+export async function readUnsaved(jobId: string, db: MesaDb = theDb): Promise<Note | null> {
+  const [a, b] = [noteOfTab(jobId), await noteOfDb(jobId, db)];
+  return a && b ? (a.at >= b.at ? a : b) : (a ?? b);
+}
+
+function dropFromTab(jobId: string, id: string | null): void {
   try {
-    const now = readUnsaved(job.id);
-    if (now && JSON.stringify(now.job) === JSON.stringify(job)) localStorage.removeItem(keyOf(job.id));
+    if (id === null || noteOfTab(jobId)?.id === id) localStorage.removeItem(keyOf(jobId));
   } catch {
     // Nothing to clear where nothing can be kept.
   }
 }
 
-export function dropUnsaved(jobId: string): void {
+/** Clears the note of one edit, or with `id` null any; a later edit’s stays, of this tab or another. */
+async function drop(jobId: string, id: string | null, db: MesaDb): Promise<void> {
+  dropFromTab(jobId, id);
   try {
-    localStorage.removeItem(keyOf(jobId));
+    await db.transaction('rw', db.notes, async () => {
+      const there = id === null ? null : (await db.notes.get(jobId))?.note;
+      if (id === null || parseNote(there)?.id === id) await db.notes.delete(jobId);
+    });
   } catch {
-    // As above.
+    // A note left behind is recognised by its id when the job is next opened.
   }
 }
+
+/** An edit is saved: its note goes, unless another has taken its place. */
+export const clearUnsaved = (jobId: string, id: string, db: MesaDb = theDb): Promise<void> =>
+  drop(jobId, id, db);
+
+export const dropUnsaved = (jobId: string, db: MesaDb = theDb): Promise<void> => drop(jobId, null, db);
+
+export const noteOf = (job: Job, id: string, over: readonly string[], at: number): Note => ({
+  id,
+  over: [...over],
+  at,
+  job,
+});

@@ -1,6 +1,9 @@
 import type { DemoShop } from '@/core/demo/demoShop';
 import { shopKey, standingKey, type Standing } from '@/core/plan/standing';
 import type { Result } from '@/core/result';
+import { sameContent } from '@/core/same';
+import { DEFAULT_SETTINGS, withPrinters } from '@/core/shop/settings';
+import type { Shop } from '@/core/shop/shop';
 import { allTables, db as theDb, type MesaDb } from './db';
 import { listJobs } from './jobs';
 import { loadShop } from './shop';
@@ -50,8 +53,30 @@ export const seedIfEmpty = (
 export const loadDemo = (db: MesaDb = theDb, today: Date = new Date()): Promise<Result<void>> =>
   stored('Shop', async () => {
     const demo = await startingThings(true, today);
-    await db.transaction('rw', allTables(db), () => fill(db, demo, today.getTime()));
+    await db.transaction('rw', allTables(db), async () => {
+      const own = await loadShop(db);
+      const clean = sameContent(own.settings, DEFAULT_SETTINGS);
+      await fill(db, clean ? demo : beside(own, demo), today.getTime());
+    });
   });
+
+/** The demo's things a shop does not have yet: what it has, under whatever name or figure, stays as it is. */
+function beside(own: Shop, { shop, jobs }: DemoShop): DemoShop {
+  const lacking = <T extends { readonly id: string }>(mine: readonly T[], theirs: readonly T[]): T[] =>
+    theirs.filter((t) => !mine.some((m) => m.id === t.id));
+  return {
+    jobs,
+    shop: {
+      settings: withPrinters(own.settings, lacking(own.settings.printers, shop.settings.printers)),
+      blanks: lacking(own.blanks, shop.blanks),
+      presses: lacking(own.presses, shop.presses),
+      papers: lacking(own.papers, shop.papers),
+      recipes: lacking(own.recipes, shop.recipes),
+      log: lacking(own.log, shop.log),
+      runs: [],
+    },
+  };
+}
 
 /** Where the first jobs stand, as the server has reckoned it, under the keys of job and shop as they are read back here. */
 async function fillStandings(db: MesaDb, standings: Readonly<Record<string, Standing>>): Promise<void> {

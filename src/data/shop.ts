@@ -3,15 +3,7 @@ import type * as z from 'zod/mini';
 import { blankSchema, type Blank } from '@/core/shop/blank';
 import { paperSchema, type Paper } from '@/core/shop/paper';
 import { pressSchema, type Press } from '@/core/shop/press';
-import {
-  logEntrySchema,
-  recipeSchema,
-  runSchema,
-  type LogEntry,
-  type Recipe,
-  type Run,
-  type RunEvent,
-} from '@/core/shop/records';
+import { logEntrySchema, recipeSchema, runSchema, type LogEntry, type Recipe } from '@/core/shop/records';
 import { DEFAULT_SETTINGS, settingsSchema, type Settings } from '@/core/shop/settings';
 import { byName, type Shop } from '@/core/shop/shop';
 import type { Result } from '@/core/result';
@@ -47,8 +39,16 @@ export async function loadShop(db: MesaDb = theDb): Promise<Shop> {
   return byName({ settings, blanks, presses, papers, recipes, log, runs });
 }
 
-export const saveSettings = (settings: Settings, db: MesaDb = theDb): Promise<Result<string>> =>
-  stored('Settings', () => db.settings.put({ id: 'shop', settings: settingsSchema.parse(settings) }));
+/** Changes the settings as they stand in the database now, so that two changes at once both last. */
+export const changeSettings = (
+  change: (now: Settings) => Settings,
+  db: MesaDb = theDb,
+): Promise<Result<string>> =>
+  stored('Settings', () =>
+    db.transaction('rw', db.settings, async () =>
+      db.settings.put({ id: 'shop', settings: settingsSchema.parse(change(await loadSettings(db))) }),
+    ),
+  );
 
 export const saveBlank = (blank: Blank, db: MesaDb = theDb): Promise<Result<string>> =>
   stored('Blank', () => db.blanks.put(blankSchema.parse(blank)));
@@ -65,20 +65,15 @@ export type ThingTable = 'blanks' | 'presses' | 'papers';
 export const removeThing = (table: ThingTable, id: string, db: MesaDb = theDb): Promise<Result<void>> =>
   stored('Shop', () => db[table].delete(id));
 
-export const writeLog = (entry: LogEntry, db: MesaDb = theDb): Promise<Result<string>> =>
-  stored('Logbook', () => db.log.put(logEntrySchema.parse(entry)));
+/** Writes an entry once: the same one again, by a second tap, changes nothing. True where it was new. */
+export const writeLog = (entry: LogEntry, db: MesaDb = theDb): Promise<Result<boolean>> =>
+  stored('Logbook', () =>
+    db.transaction('rw', db.log, async () => {
+      if (await db.log.get(entry.id)) return false;
+      await db.log.add(logEntrySchema.parse(entry));
+      return true;
+    }),
+  );
 
 export const keepRecipe = (recipe: Recipe, db: MesaDb = theDb): Promise<Result<string>> =>
   stored('Recipe', () => db.recipes.put(recipeSchema.parse(recipe)));
-
-export const startRun = (run: Run, db: MesaDb = theDb): Promise<Result<string>> =>
-  stored('Press', () => db.runs.add(runSchema.parse(run)));
-
-/** Adds one event to a run, in the database before anything else, so a reload loses nothing. */
-export const addRunEvent = (runId: string, event: RunEvent, db: MesaDb = theDb): Promise<Result<void>> =>
-  stored('Press', () =>
-    db.transaction('rw', db.runs, async () => {
-      const run = runSchema.parse(await db.runs.get(runId));
-      await db.runs.put({ ...run, events: [...run.events, event] });
-    }),
-  );

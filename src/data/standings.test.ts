@@ -10,7 +10,7 @@ import fc from 'fast-check';
 import { MesaDb } from './db';
 import { listJobs } from './jobs';
 import { seedIfEmpty } from './seed';
-import { loadShop, saveSettings } from './shop';
+import { changeSettings, loadShop } from './shop';
 import { keepStandings, loadStandings } from './standings';
 
 const TODAY = new Date('2026-11-24T12:00:00Z');
@@ -53,8 +53,7 @@ test('what the server reckoned is what this browser would reckon', async () => {
 
 test('a setting changed anywhere in the shop makes every kept standing out of date', async () => {
   const d = await started();
-  const { settings } = await loadShop(d);
-  await saveSettings({ ...settings, house: { ...settings.house, bleedMm: settings.house.bleedMm + 0.5 } }, d);
+  await changeSettings((s) => ({ ...s, house: { ...s.house, bleedMm: s.house.bleedMm + 0.5 } }), d);
   const now = await keys(d);
   for (const r of await loadStandings(d)) expect(r.key).not.toBe(now.get(r.id));
 });

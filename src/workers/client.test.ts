@@ -42,12 +42,17 @@ test('one worker does task after task', async () => {
   expect(workers()).toBe(1);
 });
 
-test('what goes wrong comes back in words, and the next task finds a new worker', async () => {
+test('what goes wrong comes back in words, and is that task’s alone: the worker and the others go on', async () => {
   const before = workers();
+  const other = inWorker('Picture', ask('hold', 5));
+  await breath();
   const r = await inWorker('Art', ask('fall'));
   expect(r).toMatchObject({ ok: false, problem: { what: 'The picture is too large.', where: 'Art' } });
   expect(await inWorker('Here', ask('double', 1))).toEqual({ ok: true, value: 2 });
-  expect(workers()).toBe(before + 1);
+  expect(letGo).toHaveLength(1);
+  letGo.forEach((go) => go());
+  expect(await other).toEqual({ ok: true, value: 5 });
+  expect(workers()).toBe(before);
 });
 
 test('stopped, it is over at once; what else was under way is begun again and answered', async () => {

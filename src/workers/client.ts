@@ -8,14 +8,21 @@ interface Held {
 }
 
 let held: Held | null = null;
+/** Workers that have answered a task, well or ill: they run. */
+const answered = new WeakSet<Worker>();
 /** Tells everyone who waits for the worker that it is gone: a worker that has been ended answers nobody. */
 const waiting = new Set<() => void>();
 
 function holdWorker(): Held {
   if (held) return held;
   const worker = new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' });
-  held = { worker, api: Comlink.wrap<BenchWorker>(worker) };
-  return held;
+  const mine: Held = { worker, api: Comlink.wrap<BenchWorker>(worker) };
+  held = mine;
+  // A worker whose script cannot be had answers nobody: those who wait are told. What goes wrong in a task is that task's alone.
+  worker.addEventListener('error', () => {
+    if (held === mine && !answered.has(worker)) dropWorker();
+  });
+  return mine;
 }
 
 /** Throws the worker away; those who wait for it are told, and the next task starts a new one. */
@@ -39,13 +46,14 @@ function attempt<T>(where: string, task: Task<T>): Promise<Result<T> | 'lost'> {
     waiting.add(gone);
   });
   const done = (async (): Promise<Result<T>> => {
+    const { worker, api } = holdWorker();
     try {
-      return ok(await task(holdWorker().api));
+      return ok(await task(api));
     } catch (error) {
-      waiting.delete(gone);
-      dropWorker();
       const why = error instanceof Error ? error.message : 'The work stopped half way.';
       return fail(why, where, 'Nothing was lost. Try again; if it happens twice, use a smaller picture.');
+    } finally {
+      answered.add(worker);
     }
   })();
   return Promise.race([done, lost]).finally(() => waiting.delete(gone));

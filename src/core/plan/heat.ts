@@ -1,6 +1,6 @@
 import { figure, type Figure, type Finding, type Origin } from '../figures/figure';
 import { chooseHeat, type ChosenHeat } from '../heat/choose';
-import { TOUCH_SAFE_C, touchSafe } from '../heat/cooling';
+import { solidMmOf, TOUCH_SAFE_C, touchSafe } from '../heat/cooling';
 import { equalDose } from '../heat/dose';
 import { CLOCK_WORDS, PEEL_NOTES, PRESSURE_WORDS } from '../heat/words';
 import type { Job } from '../job/job';
@@ -349,8 +349,7 @@ export function planHeat(
         ),
       ],
     };
-  const solidMm = blank.wallMm * (blank.wall === 'vacuum' ? 2 : 1);
-  const cool = touchSafe(blank.material, solidMm, chosen.settings.platenC);
+  const cool = touchSafe(blank.material, solidMmOf(blank), chosen.settings.platenC);
   const findings = [...reachFindings(chosen, press, wrap, blank), ...schoolFindings(chosen, blank, press)];
   const { settings: s } = chosen;
   return {

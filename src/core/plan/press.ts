@@ -2,8 +2,10 @@ import { figure, type Figure, type Finding } from '../figures/figure';
 import { coverage, type Coverage } from '../heat/coverage';
 import type { Job } from '../job/job';
 import { foldRun, pieceS, type RunState } from '../run/run';
-import { stepsForPiece, type RunStep } from '../run/steps';
+import { stepsForPiece, stepsOfRun, type RunStep } from '../run/steps';
 import type { Blank } from '../shop/blank';
+import { profileAt } from '../shapes/profile';
+import { nominalProfile, wallOf } from '../shapes/round';
 import { isWrapPress } from '../shop/press';
 import type { Run } from '../shop/records';
 import type { Shop } from '../shop/shop';
@@ -31,9 +33,6 @@ interface Tally {
   readonly state: RunState;
 }
 
-/** Steps of a run, from what was copied into it at its start. */
-export const stepsOfRun = (run: Run): readonly RunStep[] => stepsForPiece(run.settings, run.blank, run.press);
-
 function dwellFigure(tallies: readonly Tally[]): Figure[] {
   const last = tallies[tallies.length - 1];
   const dwells = last?.state.dwellsS ?? [];
@@ -51,10 +50,13 @@ function dwellFigure(tallies: readonly Tally[]): Figure[] {
   ];
 }
 
-const coverageOfRun = (run: Run, girthMm: number | null): Coverage | null =>
-  isWrapPress(run.press) && girthMm !== null
-    ? coverage(girthMm, run.press.heaterLengthMm, run.settings.passes)
-    : null;
+/** By the girth measured, or the blank's own figures where the shop no longer has the blank. */
+function coverageOfRun(run: Run, girthMm: number | null): Coverage | null {
+  if (!isWrapPress(run.press) || run.blank.shape.kind !== 'round') return null;
+  const nominal =
+    2 * Math.PI * profileAt(nominalProfile(run.blank.shape.sections), wallOf(run.blank.shape).topMm).r;
+  return coverage(girthMm ?? nominal, run.press.heaterLengthMm, run.settings.passes);
+}
 
 export function planPress(
   job: Job,

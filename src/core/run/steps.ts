@@ -2,6 +2,7 @@ import type { HeatSettings } from '../heat/settings';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, degrees, seconds } from '../units/quantity';
 import type { Blank } from '../shop/blank';
+import type { Run } from '../shop/records';
 import { isFlatPress, isOven, type Press } from '../shop/press';
 
 /** Who a step needs: hands on the piece, a wait for the press, or the press alone while hands are free. */
@@ -190,6 +191,9 @@ export function stepsForPiece(s: HeatSettings, blank: Blank, press: Press): read
     cool,
   ];
 }
+
+/** Steps of a run, from what was copied into it at its start. */
+export const stepsOfRun = (run: Run): readonly RunStep[] => stepsForPiece(run.settings, run.blank, run.press);
 
 /** Fixing paper to a flat blank: tape or tack, one face or two about the fold. */
 function fixFlat(blank: Blank, both: boolean, parcel: boolean): readonly Phrase[] {

@@ -10,6 +10,8 @@ export type School = (typeof SCHOOLS)[number];
 export const HOLDS = ['bare tape', 'tape pulled tight', 'sleeve'] as const;
 export type Hold = (typeof HOLDS)[number];
 
+export const MOST_PRINTERS = 12;
+
 /** The shop's own ways: units, tape, printer, house school. */
 export const settingsSchema = z.strictObject({
   shopName: nameSchema,
@@ -24,7 +26,9 @@ export const settingsSchema = z.strictObject({
     stringMm: mmSchema(0, 4),
   }),
   /** The first is the one jobs use unless they say otherwise. */
-  printers: z.array(printerSchema).check(z.minLength(1, 'Keep at least one printer.'), z.maxLength(12)),
+  printers: z
+    .array(printerSchema)
+    .check(z.minLength(1, 'Keep at least one printer.'), z.maxLength(MOST_PRINTERS)),
   /** Sign put before money. */
   currency: z.string().check(z.minLength(1), z.maxLength(4)),
   house: z.strictObject({
@@ -49,6 +53,12 @@ export const DEFAULT_SETTINGS: Settings = {
   house: { school: 'over', bleedMm: 3, safeMm: 6, setbackMm: 1.5, flatBleedMm: 4, hold: 'bare tape' },
   sound: true,
 };
+
+/** A shop's settings with more printers, as many as it can hold. Everything else stays its own. */
+export const withPrinters = (settings: Settings, more: readonly Printer[]): Settings => ({
+  ...settings,
+  printers: [...settings.printers, ...more].slice(0, MOST_PRINTERS),
+});
 
 /** The printer a job asks for, or the shop's first. A shop has at least one. */
 export const printerOf = (settings: Settings, printerId: string | null): Printer =>

@@ -1,6 +1,5 @@
 'use client';
 
-import { picturesOf } from '@/core/job/art';
 import { Copy, Trash2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
@@ -10,7 +9,7 @@ import type { Standing } from '@/core/plan/standing';
 import type { Progress } from '@/core/plan/section';
 import { problemText } from '@/core/result';
 import type { JobRecord } from '@/data/db';
-import { addJob, copyJob, removeJob } from '@/data/jobs';
+import { copyJob, removeJob, restoreJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
 import { Say } from '@/ui/units';
 import { tell, tellProblem } from '@/ui/tell';
@@ -139,12 +138,15 @@ function RemoveButton({ record }: { record: JobRecord }) {
       tellProblem(r.problem);
       return;
     }
-    // A picture of the shop's own may be gone with the job, so only a job without one can simply be put back.
-    const whole = picturesOf(record.job.art).every((p) => p.drawn !== null);
-    tell(
-      `“${record.job.name}” is off the bench.`,
-      whole ? { label: 'Put it back', onClick: () => void addJob(record.job) } : undefined,
-    );
+    const removed = r.value;
+    if (!removed) return;
+    tell(`“${record.job.name}” is off the bench.`, {
+      label: 'Put it back',
+      onClick: () =>
+        void restoreJob(removed).then((back) => {
+          if (!back.ok) tellProblem(back.problem);
+        }),
+    });
   };
   return (
     <>

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { TERRACES, type Terrace } from '@/core/figures/figure';
 import { createPlanner } from '@/core/plan/reuse';
@@ -64,17 +64,20 @@ const Missing = () => (
 
 function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   const { store, saver } = open;
-  const { shop, jobs } = useShop();
+  const { shop, jobs, unreadable } = useShop();
   const job = store((s) => s.job);
   const edit = store((s) => s.edit);
   const router = useRouter();
   const [terrace, go] = useTerrace(id);
   const history = useHistory(store);
+  const wasThere = useRef(false);
 
   useEffect(() => {
     const record = jobs.find((r) => r.id === id);
     if (record) saver.seen(record);
-  }, [jobs, id, saver]);
+    else if (wasThere.current && !unreadable.includes(id)) saver.gone();
+    wasThere.current = record !== undefined;
+  }, [jobs, unreadable, id, saver]);
 
   useEffect(() => {
     if (open.rescued)

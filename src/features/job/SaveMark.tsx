@@ -34,6 +34,18 @@ export function SaveMark() {
       </div>
     );
   }
+  if (save.kind === 'removed') {
+    return (
+      <div
+        role="alert"
+        className="flex flex-wrap items-center gap-2 border-l-8 border-heed pl-2 font-label text-fine font-semibold"
+      >
+        <span>Another tab took this job off the bench. Here it still stands.</span>
+        <Button onClick={() => void saver.putBack()}>Put it back</Button>
+        <Button onClick={() => router.push('/')}>Leave it off</Button>
+      </div>
+    );
+  }
   const keepBoth = async () => {
     const copy = await copyJob(job, `${job.name.slice(0, 62)} (my edits)`);
     if (!copy.ok) {

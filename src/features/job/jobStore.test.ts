@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { newJob } from '@/core/job/job';
-import { addJob, openJob, saveJob } from '@/data/jobs';
+import { readUnsaved, saveIdOf } from '@/data/journal';
+import { addJob, openJob, removeJob, saveJob } from '@/data/jobs';
 import { createJobStore, type JobStore } from './jobStore';
 import { createSaver } from './saver';
 
@@ -57,8 +58,15 @@ describe('saving as it is edited', () => {
   const begin = async (id: string) => {
     await addJob(newJob(id, 'first'));
     const store = createJobStore(newJob(id, 'first'));
-    return { store, saver: createSaver(store, 1, false, instant) };
+    return { store, saver: createSaver(store, { record: await record(id), unsaved: null }, instant) };
   };
+  const record = async (id: string) => {
+    const r = await openJob(id);
+    if (!r) throw new Error(`no job ${id}`);
+    return r;
+  };
+  const elsewhere = async (id: string) =>
+    saveJob(newJob(id, 'theirs'), saveIdOf(await record(id)), `theirs-${id}`);
   const stored = async (id: string) => (await openJob(id))?.job.name;
 
   test('an edit is written and said to be saved', async () => {
@@ -82,7 +90,7 @@ describe('saving as it is edited', () => {
 
   test('another tab first: a conflict, theirs untouched until someone chooses', async () => {
     const { store, saver } = await begin('s3');
-    await saveJob({ ...newJob('s3', 'theirs') }, 1);
+    await elsewhere('s3');
     store.getState().edit(rename('mine'));
     await settled();
     expect(saver.state.getState().save.kind).toBe('conflict');
@@ -97,10 +105,8 @@ describe('saving as it is edited', () => {
 
   test('an idle tab takes over what another one saved', async () => {
     const { store, saver } = await begin('s4');
-    await saveJob({ ...newJob('s4', 'theirs') }, 1);
-    const record = await openJob('s4');
-    if (!record) throw new Error('gone');
-    saver.seen(record);
+    await elsewhere('s4');
+    saver.seen(await record('s4'));
     expect(store.getState().job.name).toBe('theirs');
     expect(saver.state.getState().save.kind).toBe('saved');
   });
@@ -111,6 +117,44 @@ describe('saving as it is edited', () => {
     saver.stop();
     await settled();
     expect(await stored('s5')).toBe('last word');
+  });
+
+  test('edited while a save was being written, then left: written too, and no note is left', async () => {
+    const { store, saver } = await begin('s7');
+    store.getState().edit(rename('first edit'));
+    await new Promise((resolve) => setTimeout(resolve, 1));
+    store.getState().edit(rename('second edit'));
+    saver.stop();
+    await settled();
+    expect(await stored('s7')).toBe('second edit');
+    expect(await readUnsaved('s7')).toBeNull();
+  });
+
+  test('a note names the save it follows, also one still being written', async () => {
+    const { store } = await begin('s8');
+    store.getState().edit(rename('first edit'));
+    await new Promise((resolve) => setTimeout(resolve, 1));
+    store.getState().edit(rename('second edit'));
+    const note = await readUnsaved('s8');
+    await settled();
+    // The page may end here, after the write and before anything else: the note still follows what is stored.
+    const rec = await record('s8');
+    expect(rec.job.name).toBe('second edit');
+    expect(note === null || note.id === rec.saveId || note.over.length > 1).toBe(true);
+  });
+
+  test('taken out in another tab: said, not brought back, until someone chooses', async () => {
+    const { store, saver } = await begin('s9');
+    await removeJob('s9');
+    store.getState().edit(rename('mine'));
+    await settled();
+    expect(saver.state.getState().save.kind).toBe('removed');
+    expect(await stored('s9')).toBeUndefined();
+    await saver.putBack();
+    expect(await stored('s9')).toBe('mine');
+    store.getState().edit(rename('after'));
+    await settled();
+    expect(await stored('s9')).toBe('after');
   });
 
   test('a job out of range is not written, and the reason is said', async () => {

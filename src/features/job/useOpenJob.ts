@@ -3,7 +3,9 @@
 import { useEffect, useState } from 'react';
 import { addJob, openJob } from '@/data/jobs';
 import { newId } from '@/data/ids';
-import { dropUnsaved, readUnsaved } from '@/data/journal';
+import { sameContent } from '@/core/same';
+import type { JobRecord } from '@/data/db';
+import { dropUnsaved, readUnsaved, saveIdOf, type Note } from '@/data/journal';
 import { createJobStore, type JobStore } from './jobStore';
 import { createSaver, type Saver } from './saver';
 
@@ -19,24 +21,30 @@ export type Opening = OpenJob | 'opening' | 'missing';
 async function open(id: string): Promise<OpenJob | 'missing'> {
   const record = await openJob(id);
   if (!record) return 'missing';
-  const unsaved = readUnsaved(id);
-  if (unsaved && unsaved.baseRev === record.rev) {
-    const store = createJobStore(unsaved.job);
-    return { store, saver: createSaver(store, record.rev, true), rescued: null };
+  const found = await readUnsaved(id);
+  const note = found && isNews(found, record) ? found : null;
+  if (found && !note) await dropUnsaved(id);
+  if (note?.over.includes(saveIdOf(record))) {
+    const store = createJobStore(note.job);
+    return { store, saver: createSaver(store, { record, unsaved: note.id }), rescued: null };
   }
   let rescued: string | null = null;
-  if (unsaved) {
+  if (note) {
     // Typed in a tab that closed, over a job saved since by another: both are kept.
-    const name = `${unsaved.job.name.slice(0, 60)} (unsaved edits)`;
-    const added = await addJob({ ...unsaved.job, id: newId('job'), name });
+    const name = `${note.job.name.slice(0, 60)} (unsaved edits)`;
+    const added = await addJob({ ...note.job, id: newId('job'), name });
     if (added.ok) {
       rescued = name;
-      dropUnsaved(id);
+      await dropUnsaved(id);
     }
   }
   const store = createJobStore(record.job);
-  return { store, saver: createSaver(store, record.rev, false), rescued };
+  return { store, saver: createSaver(store, { record, unsaved: null }), rescued };
 }
+
+/** A note whose edit is the very save in the database, or says no more than it, holds nothing unsaved. */
+const isNews = (note: Note, record: JobRecord): boolean =>
+  note.id !== record.saveId && !sameContent(note.job, record.job);
 
 /** Opens a job for editing, with whatever was typed and not yet saved when its tab closed. */
 export function useOpenJob(id: string): Opening {

@@ -26,6 +26,8 @@ function missing(job: Job, pieces: number): string | null {
 export function WriteInLog() {
   const { job, plan, edit } = useJob();
   const [offer, setOffer] = useState<LogEntry | null>(null);
+  // The entry is named before the button can be struck: struck twice, it is the same entry.
+  const [entryId, setEntryId] = useState(() => newId('log'));
   // What was really pressed is what the last run copied; job and shop may have been changed since.
   const { last } = plan.press;
   const blank = last?.blank ?? plan.blank.blank;
@@ -42,7 +44,7 @@ export function WriteInLog() {
     }
     const { marks, note, verdict, paperState } = job.look;
     const entry: LogEntry = {
-      id: newId('log'),
+      id: entryId,
       at: Date.now(),
       jobId: job.id,
       jobName: job.name,
@@ -63,6 +65,8 @@ export function WriteInLog() {
       tellProblem(r.problem);
       return;
     }
+    if (!r.value) return;
+    setEntryId(newId('log'));
     edit((j) => ({ ...j, look: EMPTY_LOOK }));
     const known = plan.heat.chosen?.proven?.recipe.settings;
     if (verdict === 'good' && !(known && sameSettings(known, settings))) setOffer(entry);

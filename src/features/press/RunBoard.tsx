@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useEffect, useRef, type CSSProperties } from 'react';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';
+import { touchSafeS } from '@/core/heat/cooling';
 import { clockOf, cooling, remainingS, type RunState } from '@/core/run/run';
 import type { RunStep } from '@/core/run/steps';
 import type { Run, RunEvent } from '@/core/shop/records';
@@ -194,7 +195,7 @@ interface AsideProps {
 function Aside({ made, run, step, steps, state, nowMs }: AsideProps) {
   const say = useSay();
   const cover = made.press.runCoverage;
-  const cool = cooling(state, made.heat.touchSafeS, nowMs);
+  const cool = cooling(state, touchSafeS(run.blank, run.settings), nowMs);
   const next = steps[state.stepIndex + 1];
   return (
     <aside className="grid content-start gap-3 md:col-span-2 lg:col-span-1">

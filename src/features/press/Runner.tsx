@@ -3,13 +3,12 @@
 import Link from 'next/link';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { plan, type Plan } from '@/core/plan/plan';
-import { stepsOfRun } from '@/core/plan/press';
 import { foldRun } from '@/core/run/run';
-import type { RunStep } from '@/core/run/steps';
+import { stepsOfRun, type RunStep } from '@/core/run/steps';
 import type { Job } from '@/core/job/job';
 import type { Run, RunEvent } from '@/core/shop/records';
 import { newId } from '@/data/ids';
-import { addRunEvent, startRun } from '@/data/shop';
+import { addRunEvent, startRun } from '@/data/runs';
 import { Say } from '@/ui/units';
 import { tellProblem } from '@/ui/tell';
 import { useShop } from '../shell/shopContext';
@@ -179,7 +178,7 @@ function Running({ job, made, run, steps }: { job: Job; made: Plan; run: Run; st
   const now = useNow(state.ended === 'no');
   const send = async (kind: RunEvent['kind']) => {
     wakeSound();
-    const r = await addRunEvent(run.id, { kind, at: Date.now() });
+    const r = await addRunEvent(run.id, { kind, at: Date.now() }, run.events.length);
     if (!r.ok) tellProblem(r.problem);
   };
   return (

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Settings } from '@/core/shop/settings';
-import { saveSettings } from '@/data/shop';
+import { changeSettings } from '@/data/shop';
 import { tellProblem } from '@/ui/tell';
 import { useShop } from './shopContext';
 
@@ -18,9 +18,8 @@ export type UnitsPatch = Partial<Settings['units']>;
 
 /** Switches the shop's units everywhere at once. */
 export function useUnitSwitch(): (patch: UnitsPatch) => void {
-  const { shop } = useShop();
   return (patch) => {
-    void saveSettings({ ...shop.settings, units: { ...shop.settings.units, ...patch } }).then((r) => {
+    void changeSettings((now) => ({ ...now, units: { ...now.units, ...patch } })).then((r) => {
       if (!r.ok) tellProblem(r.problem);
     });
   };

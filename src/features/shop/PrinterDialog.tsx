@@ -16,7 +16,8 @@ import {
 import { formatQuantity, type LengthUnit } from '@/core/units/format';
 import { mm } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
-import { saveSettings } from '@/data/shop';
+import { withPrinters } from '@/core/shop/settings';
+import { changeSettings } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
 import { SheetDialog } from '@/ui/Sheet';
@@ -90,10 +91,11 @@ export function PrinterDialog({ printer, onClose }: { printer: Printer | null; o
   const { errors } = form.formState;
   const save = async (f: FormOut) => {
     const made = printerFrom(f, printer?.id ?? newId('printer'));
-    const printers = printer
-      ? settings.printers.map((p) => (p.id === printer.id ? made : p))
-      : [...settings.printers, made].slice(0, 12);
-    const r = await saveSettings({ ...settings, printers });
+    const r = await changeSettings((now) =>
+      printer
+        ? { ...now, printers: now.printers.map((p) => (p.id === printer.id ? made : p)) }
+        : withPrinters(now, [made]),
+    );
     if (r.ok) onClose();
     else tellProblem(r.problem);
   };

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { mirrorPage } from '@/core/sheet/mirrorPage';
 import { COLOUR_WORDS, type Printer } from '@/core/shop/printer';
 import { mm } from '@/core/units/quantity';
-import { saveSettings } from '@/data/shop';
+import { changeSettings } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { Q } from '@/ui/units';
 import { tell, tellProblem } from '@/ui/tell';
@@ -19,8 +19,8 @@ export function Printers() {
   const { shop } = useShop();
   const { settings, papers } = shop;
   const [editing, setEditing] = useState<Printer | 'new' | null>(null);
-  const put = async (printers: readonly Printer[], said: string) => {
-    const r = await saveSettings({ ...settings, printers: [...printers] });
+  const put = async (change: (now: readonly Printer[]) => readonly Printer[], said: string) => {
+    const r = await changeSettings((now) => ({ ...now, printers: [...change(now.printers)] }));
     if (r.ok) tell(said);
     else tellProblem(r.problem);
   };
@@ -76,7 +76,7 @@ export function Printers() {
               {i > 0 && (
                 <Button
                   onClick={() =>
-                    void put([p, ...settings.printers.filter((x) => x.id !== p.id)], `${p.name} comes first.`)
+                    void put((now) => [p, ...now.filter((x) => x.id !== p.id)], `${p.name} comes first.`)
                   }
                 >
                   Put first
@@ -96,10 +96,7 @@ export function Printers() {
                 className="px-2"
                 disabled={settings.printers.length === 1}
                 onClick={() =>
-                  void put(
-                    settings.printers.filter((x) => x.id !== p.id),
-                    `“${p.name}” is taken out.`,
-                  )
+                  void put((now) => now.filter((x) => x.id !== p.id), `“${p.name}” is taken out.`)
                 }
               >
                 <Trash2 size={17} aria-hidden />

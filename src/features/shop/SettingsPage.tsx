@@ -7,7 +7,7 @@ import { fail, ok, problemText } from '@/core/result';
 import { HOLDS, SCHOOLS, type Settings } from '@/core/shop/settings';
 import { SCHOOL_NOTES } from '@/core/wrap/schools';
 import { checkShopFile, restoreShop, shopFileText } from '@/data/files';
-import { saveSettings } from '@/data/shop';
+import { changeSettings } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
 import { Labelled } from '@/ui/Labelled';
@@ -25,11 +25,16 @@ import { useShop } from '../shell/shopContext';
 export function SettingsPage() {
   const { shop } = useShop();
   const s = shop.settings;
-  const put = (next: Partial<Settings>) => {
-    void saveSettings({ ...s, ...next }).then((r) => {
+  const change = (f: (now: Settings) => Settings) => {
+    void changeSettings(f).then((r) => {
       if (!r.ok) tellProblem(r.problem);
     });
   };
+  const put = (next: Partial<Settings>) => change((now) => ({ ...now, ...next }));
+  const putTape = (next: Partial<Settings['tape']>) =>
+    change((now) => ({ ...now, tape: { ...now.tape, ...next } }));
+  const putHouse = (next: Partial<Settings['house']>) =>
+    change((now) => ({ ...now, house: { ...now.house, ...next } }));
   return (
     <ShopFrame title="Settings" about="kept in this browser">
       <div className="grid max-w-4xl divide-y divide-rule px-5">
@@ -66,7 +71,7 @@ export function SettingsPage() {
             minMm={0}
             maxMm={2}
             taken
-            onValue={(thicknessMm) => put({ tape: { ...s.tape, thicknessMm } })}
+            onValue={(thicknessMm) => putTape({ thicknessMm })}
           />
           <LengthField
             label="String, if you use one"
@@ -75,7 +80,7 @@ export function SettingsPage() {
             minMm={0}
             maxMm={4}
             taken
-            onValue={(stringMm) => put({ tape: { ...s.tape, stringMm } })}
+            onValue={(stringMm) => putTape({ stringMm })}
           />
           <Labelled label="Finest inch mark">
             <Pick
@@ -94,7 +99,7 @@ export function SettingsPage() {
             <Segments
               label="Finest metric mark"
               value={String(s.tape.finestMm)}
-              onChange={(v) => put({ tape: { ...s.tape, finestMm: v === '0.5' ? 0.5 : 1 } })}
+              onChange={(v) => putTape({ finestMm: v === '0.5' ? 0.5 : 1 })}
               options={[
                 { value: '0.5', label: '½ mm' },
                 { value: '1', label: '1 mm' },
@@ -121,7 +126,7 @@ export function SettingsPage() {
               label="School of seam"
               value={s.house.school}
               options={SCHOOLS.map((v) => ({ value: v, label: SCHOOL_NOTES[v].label }))}
-              onChange={(school) => put({ house: { ...s.house, school } })}
+              onChange={(school) => putHouse({ school })}
               className="w-40"
             />
           </Labelled>
@@ -131,7 +136,7 @@ export function SettingsPage() {
             minMm={0}
             maxMm={15}
             taken
-            onValue={(bleedMm) => put({ house: { ...s.house, bleedMm } })}
+            onValue={(bleedMm) => putHouse({ bleedMm })}
           />
           <LengthField
             label="Keep words inside"
@@ -139,7 +144,7 @@ export function SettingsPage() {
             minMm={0}
             maxMm={30}
             taken
-            onValue={(safeMm) => put({ house: { ...s.house, safeMm } })}
+            onValue={(safeMm) => putHouse({ safeMm })}
           />
           <LengthField
             label="Back from rim and foot"
@@ -147,7 +152,7 @@ export function SettingsPage() {
             minMm={0}
             maxMm={30}
             taken
-            onValue={(setbackMm) => put({ house: { ...s.house, setbackMm } })}
+            onValue={(setbackMm) => putHouse({ setbackMm })}
           />
           <LengthField
             label="Bleed of flat blanks"
@@ -155,14 +160,14 @@ export function SettingsPage() {
             minMm={0}
             maxMm={15}
             taken
-            onValue={(flatBleedMm) => put({ house: { ...s.house, flatBleedMm } })}
+            onValue={(flatBleedMm) => putHouse({ flatBleedMm })}
           />
           <Labelled label="Paper held by">
             <Pick
               label="Paper held by"
               value={s.house.hold}
               options={HOLDS.map((v) => ({ value: v, label: v }))}
-              onChange={(hold) => put({ house: { ...s.house, hold } })}
+              onChange={(hold) => putHouse({ hold })}
               className="w-44"
             />
           </Labelled>
