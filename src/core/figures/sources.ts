@@ -51,6 +51,12 @@ const SOURCES: Readonly<Record<string, Source>> = {
     uniform: true,
     leaves: 0.5,
   },
+  rounding: {
+    label: 'reading to the mark',
+    advice: 'Read between the marks, or use a tool with finer ones.',
+    uniform: true,
+    leaves: 0.5,
+  },
   'maker’s figure': {
     label: 'maker’s figure',
     advice: 'Measure the blank: a catalogue figure is rounded.',
@@ -62,11 +68,20 @@ const SOURCES: Readonly<Record<string, Source>> = {
 /** Readings are sources of their own, named by where they were taken. */
 export const readingSource = (placeName: string): string => `reading: ${placeName.toLowerCase()}`;
 
+/** A maker's figure by what it is of: each figure of a catalogue is rounded on its own. */
+const MAKER = 'maker’s figure';
+export const makerSource = (what: string): string => `${MAKER}: ${what}`;
+
+/** Rounding to the marks of one tool, where it falls the same way at every place of one width. */
+const ROUNDING = 'rounding';
+export const roundingSource = (method: string): string => `${ROUNDING}: ${method}`;
+export const isRounding = (source: string): boolean => source.startsWith(`${ROUNDING}: `);
+
 /** Twice as many readings leave 1/√2 of the doubt of one place. */
 const REPEATED = Math.SQRT1_2;
 
 export function sourceOf(id: string): Source {
-  const known = SOURCES[id];
+  const known = SOURCES[id] ?? SOURCES[id.split(': ')[0] ?? ''];
   if (known) return known;
   const place = id.replace(/^reading: /, '');
   return {

@@ -10,6 +10,9 @@ export interface Uncertain {
 
 export const exact = (value: number): Uncertain => ({ value, parts: {} });
 
+/** Uniform error of half-width a: standard uncertainty a/√3 (GUM, JCGM 100:2008, 4.3.7). */
+export const uniformU = (halfWidth: number): number => halfWidth / Math.sqrt(3);
+
 /** A value with standard uncertainty `u` (same unit, u >= 0) from one named source. */
 export const measured = (value: number, u: number, source: string): Uncertain => ({
   value,

@@ -1,6 +1,8 @@
 import { within95 } from '../figures/coverage';
 import type { Finding } from '../figures/figure';
 import { measured, minus, type Uncertain } from '../figures/uncertain';
+import { isRounding } from '../figures/sources';
+import type { PlaceRole } from '../readings/places';
 import type { PlaceReadings } from '../readings/readings';
 import { profileAt } from '../shapes/profile';
 import { formOf, nominalProfile } from '../shapes/round';
@@ -16,13 +18,25 @@ const CLEARLY_TAPERED_MM = 4;
 /** Further off the maker's figure than this share, and it is another blank. */
 const ANOTHER_BLANK = 0.06;
 
-const valueAt = (places: readonly PlaceReadings[], id: string): Uncertain | null =>
-  places.find((p) => p.place.id === id)?.value ?? null;
+const valueAt = (places: readonly PlaceReadings[], role: PlaceRole): Uncertain | null =>
+  places.find((p) => p.place.role === role)?.value ?? null;
+
+/**
+ * How far two girths stand apart. On a straight wall both are rounded alike as long as they are alike; that they may not be is the very
+ * question here, so their rounding counts twice.
+ */
+function apartOf(top: Uncertain, foot: Uncertain): Uncertain {
+  const apart = minus(top, foot);
+  const parts: Record<string, number> = { ...apart.parts };
+  for (const source of Object.keys({ ...top.parts, ...foot.parts }).filter(isRounding))
+    parts[source] = Math.hypot(top.parts[source] ?? 0, foot.parts[source] ?? 0);
+  return { ...apart, parts };
+}
 
 /** A "straight" cup that is not. */
 function straightness(s: RoundSolid, top: Uncertain | null, foot: Uncertain | null): Finding[] {
   if (s.form !== 'straight' || !top || !foot) return [];
-  const apart = minus(top, foot);
+  const apart = apartOf(top, foot);
   const d = Math.abs(apart.value);
   if (d <= STRAIGHT_WITHIN_MM || d <= within95(apart)) return [];
   return [
@@ -56,8 +70,7 @@ function makersFigures(blank: Blank, places: readonly PlaceReadings[]): Finding[
 function taper(s: RoundSolid, places: readonly PlaceReadings[], blank: Blank): Finding[] {
   if (!isRound(blank) || formOf(blank.shape) === 'shaped') return [];
   return places.flatMap((p): Finding[] => {
-    if (p.place.atMm === null || !p.value || p.place.id === 'girthTop' || p.place.id === 'girthFoot')
-      return [];
+    if (p.place.atMm === null || !p.value || p.place.role !== 'between') return [];
     const share = (p.place.atMm - s.wall.topMm) / (s.wall.footMm - s.wall.topMm);
     const onLine = s.top.value + (s.foot.value - s.top.value) * share;
     const round = p.value.value + p.place.gapMm;
@@ -76,7 +89,7 @@ function taper(s: RoundSolid, places: readonly PlaceReadings[], blank: Blank): F
 
 /** Which way the wall narrows, against the catalogue. */
 function direction(s: RoundSolid, blank: Blank, places: readonly PlaceReadings[]): Finding[] {
-  const [top, foot] = [valueAt(places, 'girthTop'), valueAt(places, 'girthFoot')];
+  const [top, foot] = [valueAt(places, 'rim'), valueAt(places, 'foot')];
   if (s.form !== 'tapered' || !top || !foot || !isRound(blank)) return [];
   const p = nominalProfile(blank.shape.sections);
   const nominal = profileAt(p, s.wall.topMm).r - profileAt(p, blank.shape.sections.at(-1)?.fromRimMm ?? 0).r;
@@ -141,7 +154,7 @@ export function shapeFindings(
   asCone: boolean,
 ): Finding[] {
   if (solid.kind === 'flat') return [];
-  const [top, foot] = [valueAt(places, 'girthTop'), valueAt(places, 'girthFoot')];
+  const [top, foot] = [valueAt(places, 'rim'), valueAt(places, 'foot')];
   return [
     ...(asCone ? [] : straightness(solid, top, foot)),
     ...direction(solid, blank, places),

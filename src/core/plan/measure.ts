@@ -1,9 +1,12 @@
 import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
 import { within95 } from '../figures/coverage';
-import { minus, scaled, type Uncertain } from '../figures/uncertain';
-import { PLACES, type Job, type Place } from '../job/job';
-import { placesOf } from '../readings/places';
-import { ODD_BEYOND_MM, readPlace, type PlaceReadings, type Tape } from '../readings/readings';
+import { exact, minus, scaled, type Uncertain } from '../figures/uncertain';
+import { PLACES, type Job, type Place, type Reading } from '../job/job';
+import { placesOf, type PlaceSpec } from '../readings/places';
+import { ODD_BEYOND_MM, rawsOf, readPlace, type PlaceReadings, type ReadContext } from '../readings/readings';
+import { handsOf } from '../readings/repeats';
+import type { Tape } from '../readings/surface';
+import { formOf } from '../shapes/round';
 import type { Problem } from '../result';
 import { isFlat, isRound, type Blank } from '../shop/blank';
 import type { Shop } from '../shop/shop';
@@ -11,7 +14,7 @@ import { say, type Phrase } from '../units/phrase';
 import { count, fineMm, mm } from '../units/quantity';
 import { shapeFindings } from './consistency';
 import { finding, type Section } from './section';
-import { flatSolid, middleGirth, roundSolid, type RoundSolid, type Solid } from './solid';
+import { flatSolid, makerHandle, middleGirth, roundSolid, type RoundSolid, type Solid } from './solid';
 
 export interface MeasureSection extends Section<'measure'> {
   /** Every place of this blank, in the order it is measured. */
@@ -164,11 +167,12 @@ function roundFigures(s: RoundSolid, taken: (id: string) => boolean): Figure[] {
 
 function figuresOf(solid: Solid, places: readonly PlaceReadings[]): Figure[] {
   const taken = (id: string) => places.some((p) => p.place.id === id && p.value !== null);
-  const own = places.map(placeFigure).filter((f) => f !== null);
+  const figuresAt = (kind: PlaceSpec['kind']) =>
+    places.filter((p) => p.place.kind === kind).flatMap((p) => placeFigure(p) ?? []);
   const maker = say`maker’s figure; not measured yet`;
   if (solid.kind === 'flat')
     return [
-      ...own,
+      ...figuresAt('length'),
       ...(taken('width')
         ? []
         : [assumed('measure.width', 'Width over all', solid.width, maker, ['blank.width'])]),
@@ -176,11 +180,10 @@ function figuresOf(solid: Solid, places: readonly PlaceReadings[]): Figure[] {
         ? []
         : [assumed('measure.height', 'Height over all', solid.height, maker, ['blank.height'])]),
     ];
-  const [girths, rest] = [own.filter((f) => /irth/.test(f.id)), own.filter((f) => !/irth/.test(f.id))];
   return [
-    ...girths,
+    ...figuresAt('girth'),
     ...roundFigures(solid, taken),
-    ...rest,
+    ...figuresAt('length'),
     ...(taken('wall')
       ? []
       : [assumed('measure.wall', 'Height of the wall', solid.slant, maker, ['blank.wall'])]),
@@ -214,6 +217,29 @@ function missingFindings(places: readonly PlaceReadings[], blank: Blank): Findin
 const problemFinding = (p: Problem): Finding =>
   finding('measure', 'shape', 'stop', say`${p.where}: ${p.what} ${p.wayOut}`);
 
+/** Every place of a blank, read: the handle first, since the girths of a handled blank are read beside it. */
+function readPlaces(
+  blank: Blank,
+  stations: Job['stations'],
+  readingsAt: (id: string) => readonly Reading[],
+  tape: Tape,
+): readonly PlaceReadings[] {
+  const nominal = placesOf(blank, stations);
+  const hands = handsOf(nominal.map((p) => rawsOf(p, readingsAt(p.id), tape)));
+  const context: ReadContext = {
+    tape,
+    hands,
+    gap: exact(0),
+    sameWidth: isRound(blank) && formOf(blank.shape) === 'straight',
+  };
+  const handleAt = nominal.find((p) => p.role === 'handle');
+  const handle = handleAt && readPlace(handleAt, readingsAt(handleAt.id), context).value;
+  const gap = handle ?? (handleAt ? makerHandle(handleAt.expectedMm) : exact(0));
+  return placesOf(blank, stations, handle?.value ?? null).map((p) =>
+    readPlace(p, readingsAt(p.id), { ...context, gap }),
+  );
+}
+
 export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: number): MeasureSection {
   const nothing = {
     terrace: 'measure' as const,
@@ -227,7 +253,7 @@ export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: 
   const named = (id: string): id is Place => (PLACES as readonly string[]).includes(id);
   const readingsAt = (id: string) =>
     named(id) ? job.readings[id] : (job.stations.find((s) => s.id === id)?.readings ?? []);
-  const places = placesOf(blank, job.stations).map((p) => readPlace(p, readingsAt(p.id), tape));
+  const places = readPlaces(blank, job.stations, readingsAt, tape);
   const made = isRound(blank)
     ? roundSolid(blank.shape, places)
     : isFlat(blank)

@@ -9,7 +9,7 @@ import { isRound } from '../shop/blank';
 import { phraseText } from '../units/format';
 import { figureById, plan } from './plan';
 import { girthAt, middleGirth, roundSolid } from './solid';
-import { TAPE } from '../readings/testPlaces';
+import { ALONE } from '../readings/testPlaces';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
@@ -199,7 +199,11 @@ test('identical wraps whichever unit was typed', () => {
         const solid = roundSolid(
           blank.shape,
           places.map((p) =>
-            readPlace(p, [read(p.id, texts[p.id] ?? '', p.id === 'wall' ? 'steel rule' : 'soft tape')], TAPE),
+            readPlace(
+              p,
+              [read(p.id, texts[p.id] ?? '', p.id === 'wall' ? 'steel rule' : 'soft tape')],
+              ALONE,
+            ),
           ),
         );
         if (!solid.ok) throw new Error(solid.problem.what);
@@ -226,7 +230,7 @@ test('a girth between two readings takes its doubt from both', () => {
       readPlace(
         p,
         [read(p.id, p.expectedMm.toFixed(1), p.kind === 'girth' ? 'paper strip' : 'steel rule')],
-        TAPE,
+        ALONE,
       ),
     ),
   );

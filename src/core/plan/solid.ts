@@ -1,11 +1,23 @@
-import { exact, measured, plus, scaled, type Uncertain } from '../figures/uncertain';
-import { MAKER_HALF_WIDTH_MM, uniformU, type PlaceReadings } from '../readings/readings';
+import { makerSource } from '../figures/sources';
+import {
+  derive,
+  exact,
+  meanOf,
+  measured,
+  plus,
+  scaled,
+  times,
+  uniformU,
+  type Uncertain,
+} from '../figures/uncertain';
+import type { PlaceRole } from '../readings/places';
+import type { PlaceReadings } from '../readings/readings';
+import { MAKER_HALF_WIDTH_MM, makerWidth } from '../readings/surface';
 import { fail, ok, type Result } from '../result';
 import type { Band } from '../shapes/band';
-import { profileThrough, type Profile } from '../shapes/profile';
+import { alongMm, profileAt, profileThrough, stretchFor, type Profile } from '../shapes/profile';
 import { formOf, nominalProfile, wallOf, type RoundForm } from '../shapes/round';
-import { profileAt } from '../shapes/profile';
-import type { FlatShape, RoundShape } from '../shop/blank';
+import type { FlatShape, RoundShape, Section } from '../shop/blank';
 
 /** A girth of the bare surface, right round, at a height from the rim. */
 export interface GirthAt {
@@ -40,31 +52,64 @@ const MAKER_HANDLE_HALF_WIDTH_MM = 2;
 /** A wall that turns in or out faster than this between two readings is a slip of a reading: radius against height. */
 const STEEPEST = 2.5;
 
-const maker = (value: number, halfWidth: number): Uncertain =>
-  measured(value, uniformU(halfWidth), 'maker’s figure');
+const maker = (value: number, halfWidth: number, what: string): Uncertain =>
+  measured(value, uniformU(halfWidth), makerSource(what));
 
+/** The handle's width by the catalogue. */
+export const makerHandle = (widthMm: number): Uncertain =>
+  maker(widthMm, MAKER_HANDLE_HALF_WIDTH_MM, 'handle');
+
+/** Girth of the catalogue's wall at a height below the rim: between two of its widths, with the uncertainty of both. */
+function nominalGirthAt(shape: RoundShape, profile: Profile, z: number): Uncertain {
+  const value = 2 * Math.PI * profileAt(profile, z).r;
+  const above = shape.sections.filter((s) => s.fromRimMm <= z).at(-1) ?? shape.sections[0];
+  const below = shape.sections.find((s) => s.fromRimMm >= z) ?? shape.sections.at(-1);
+  if (!above || !below) return exact(value);
+  const run = below.fromRimMm - above.fromRimMm;
+  const share = run === 0 ? 0 : (z - above.fromRimMm) / run;
+  const of = (s: Section, weight: number) => scaled(makerWidth(s.acrossMm), Math.PI * weight);
+  return { value, parts: plus(of(above, 1 - share), of(below, share)).parts };
+}
+
+/** A girth measured at a height, beside what the catalogue has there. */
 interface Known {
   readonly z: number;
   readonly girth: Uncertain;
-  readonly ratio: number;
+  readonly nominal: Uncertain;
 }
+
+/** Measured over nominal. */
+const ratioOf = (k: Known): Uncertain =>
+  derive([k.girth, k.nominal], (measuredMm, nominalMm) => measuredMm / nominalMm);
 
 /** Measured over nominal girth at a height: straight between measured places, level beyond them. */
-function ratioAt(known: readonly Known[], z: number): number {
-  const [first] = known;
-  const last = known.at(-1);
-  if (!first || !last) return 1;
-  if (z <= first.z) return first.ratio;
-  for (let i = 1; i < known.length; i += 1) {
-    const a = known[i - 1] as Known;
-    const b = known[i] as Known;
-    if (z <= b.z) return a.ratio + ((b.ratio - a.ratio) * (z - a.z)) / (b.z - a.z);
-  }
-  return last.ratio;
+function ratioAt(known: readonly Known[], z: number): Uncertain {
+  const after = known.findIndex((k) => k.z >= z);
+  const below = known[after === -1 ? known.length - 1 : after];
+  const above = known[Math.max(0, after === -1 ? known.length - 1 : after - 1)];
+  if (!above || !below) return exact(1);
+  if (above === below || z <= above.z) return ratioOf(above === below ? below : above);
+  const share = (z - above.z) / (below.z - above.z);
+  return plus(scaled(ratioOf(above), 1 - share), scaled(ratioOf(below), share));
 }
 
-/** Two places this close are one, mm. */
+/** Two places this close are one for the catalogue's figures, mm. */
 const SAME_PLACE_MM = 3;
+/** Girths taken this close together are repeats of one, mm. */
+const SAME_HEIGHT_MM = 1;
+
+/** Girths at one height as one: their mean, at the height of the first, so that rim and foot stay where they are. */
+function oneAHeight(known: readonly Known[]): Known[] {
+  const groups: Known[][] = [];
+  for (const k of known) {
+    const group = groups.at(-1);
+    if (group?.[0] && k.z - group[0].z < SAME_HEIGHT_MM) group.push(k);
+    else groups.push([k]);
+  }
+  return groups.flatMap(([first, ...rest]) =>
+    first ? [{ ...first, girth: meanOf(first.girth, ...rest.map((k) => k.girth)) }] : [],
+  );
+}
 
 function girthsOf(
   shape: RoundShape,
@@ -72,30 +117,31 @@ function girthsOf(
   wall: Band,
   handle: Uncertain,
 ): GirthAt[] {
-  const nominal = nominalProfile(shape.sections);
+  const profile = nominalProfile(shape.sections);
   const stretch = (wall.footMm - wall.topMm) / (wallOf(shape).footMm - wallOf(shape).topMm);
-  const toNominal = (z: number) => wallOf(shape).topMm + (z - wall.topMm) / stretch;
-  const girthThere = (z: number) => 2 * Math.PI * profileAt(nominal, toNominal(z)).r;
+  const nominalAt = (z: number) =>
+    nominalGirthAt(shape, profile, wallOf(shape).topMm + (z - wall.topMm) / stretch);
   const heightOf = (p: PlaceReadings): number =>
-    p.place.id === 'girthTop'
+    p.place.role === 'rim'
       ? wall.topMm
-      : p.place.id === 'girthFoot'
+      : p.place.role === 'foot'
         ? wall.footMm
         : (p.place.atMm ?? wall.topMm);
-  const known = places
+  const taken = places
     .flatMap((p): Known[] => {
       if (p.place.kind !== 'girth' || !p.value) return [];
       const z = heightOf(p);
+      if (z < wall.topMm - SAME_HEIGHT_MM || z > wall.footMm + SAME_HEIGHT_MM) return [];
+      const inside = Math.min(wall.footMm, Math.max(wall.topMm, z));
       // Handled walls are read from handle to handle; the handle makes it whole.
-      const girth = plus(p.value, handle);
-      return [{ z, girth, ratio: girth.value / girthThere(z) }];
+      return [{ z: inside, girth: plus(p.value, handle), nominal: nominalAt(inside) }];
     })
     .sort((a, b) => a.z - b.z);
-  const doubt = known.length > 0 ? MAKER_HALF_WIDTH_MM / 2 : MAKER_HALF_WIDTH_MM;
+  const known = oneAHeight(taken);
   const inner = shape.sections.map((v) => wall.topMm + (v.fromRimMm - wallOf(shape).topMm) * stretch);
   const estimated = inner
     .filter((z) => known.every((k) => Math.abs(k.z - z) > SAME_PLACE_MM))
-    .map((z): GirthAt => ({ zMm: z, girth: maker(girthThere(z) * ratioAt(known, z), Math.PI * doubt) }));
+    .map((z): GirthAt => ({ zMm: z, girth: times(nominalAt(z), ratioAt(known, z)) }));
   return [...known.map((k): GirthAt => ({ zMm: k.z, girth: k.girth })), ...estimated].sort(
     (a, b) => a.zMm - b.zMm,
   );
@@ -117,14 +163,11 @@ export function girthAt(solid: RoundSolid, zMm: number): Uncertain {
   return { value, parts };
 }
 
-const read = (places: readonly PlaceReadings[], id: string): Uncertain | null =>
-  places.find((p) => p.place.id === id)?.value ?? null;
+const read = (places: readonly PlaceReadings[], role: PlaceRole): Uncertain | null =>
+  places.find((p) => p.place.role === role)?.value ?? null;
 
-/** Height along the axis of a wall measured along its slope. */
-function axialMm(slantMm: number, topGirth: number, footGirth: number): number | null {
-  const across = (topGirth - footGirth) / (2 * Math.PI);
-  return slantMm > Math.abs(across) ? Math.sqrt(slantMm * slantMm - across * across) : null;
-}
+const profileOf = (girths: readonly GirthAt[]): Profile =>
+  profileThrough(girths.map((g) => ({ z: g.zMm, r: g.girth.value / (2 * Math.PI) })));
 
 /** Further than this off the straight line from rim to foot, mm of girth, a wall bulges. */
 const BULGES_MM = 1.5;
@@ -138,7 +181,7 @@ function formFound(
   const form = formOf(shape);
   const first = girths[0];
   const last = girths.at(-1);
-  const taken = stations.some((p) => p.place.kind === 'girth' && p.value && !p.place.id.startsWith('girth'));
+  const taken = stations.some((p) => p.place.role === 'between' && p.value);
   if (form === 'shaped' || !taken || !first || !last) return form;
   const slope = (last.girth.value - first.girth.value) / (last.zMm - first.zMm);
   const off = (g: GirthAt) => Math.abs(g.girth.value - first.girth.value - slope * (g.zMm - first.zMm));
@@ -160,43 +203,43 @@ function sane(girths: readonly GirthAt[]): Result<true> {
   return ok(true);
 }
 
-/** A round blank from its readings; a problem where the readings cannot be one wall. */
-export function roundSolid(shape: RoundShape, places: readonly PlaceReadings[]): Result<RoundSolid> {
+/** The wall as far as its length goes: along it, and how tall it stands for that. */
+interface Length {
+  readonly slant: Uncertain;
+  readonly wall: Band;
+}
+
+/** The catalogue's wall with the girths found, stretched in height until it is as long as it was measured. */
+function lengthOf(shape: RoundShape, rough: readonly GirthAt[], taken: Uncertain | null): Result<Length> {
   const nominal = wallOf(shape);
-  const handle = shape.handle
-    ? (read(places, 'handle') ?? maker(shape.handle.widthMm, MAKER_HANDLE_HALF_WIDTH_MM))
-    : null;
-  const nominalHeight = nominal.footMm - nominal.topMm;
-  const rough = girthsOf(shape, places, nominal, handle ?? exact(0));
-  const topGirth = (rough[0] as GirthAt).girth.value;
-  const footGirth = (rough.at(-1) as GirthAt).girth.value;
-  const form = formOf(shape);
-  const taken = read(places, 'wall');
-  const slant =
-    taken ??
-    maker(
-      form === 'tapered' ? Math.hypot(nominalHeight, (topGirth - footGirth) / (2 * Math.PI)) : nominalHeight,
-      MAKER_HEIGHT_HALF_WIDTH_MM,
-    );
-  const axial = form === 'tapered' ? axialMm(slant.value, topGirth, footGirth) : slant.value;
-  if (axial === null)
+  const profile = profileOf(rough);
+  const slant = taken ?? maker(alongMm(profile), MAKER_HEIGHT_HALF_WIDTH_MM, 'wall');
+  const stretch = stretchFor(profile, slant.value);
+  if (stretch === null)
     return fail(
       'The wall is shorter than the girths step in: such a cone would pass its own tip.',
       'Height of the wall',
       'Measure along the wall, and both girths again.',
     );
-  const wall: Band = { topMm: nominal.topMm, footMm: nominal.topMm + axial };
-  const girths = girthsOf(shape, places, wall, handle ?? exact(0)).filter(
-    (g) => g.zMm >= wall.topMm - 1e-9 && g.zMm <= wall.footMm + 1e-9,
-  );
+  const heightMm = (nominal.footMm - nominal.topMm) * stretch;
+  return ok({ slant, wall: { topMm: nominal.topMm, footMm: nominal.topMm + heightMm } });
+}
+
+/** A round blank from its readings; a problem where the readings cannot be one wall. */
+export function roundSolid(shape: RoundShape, places: readonly PlaceReadings[]): Result<RoundSolid> {
+  const handle = shape.handle ? (read(places, 'handle') ?? makerHandle(shape.handle.widthMm)) : null;
+  const rough = girthsOf(shape, places, wallOf(shape), handle ?? exact(0));
+  const length = lengthOf(shape, rough, read(places, 'wall'));
+  if (!length.ok) return length;
+  const { slant, wall } = length.value;
+  const girths = girthsOf(shape, places, wall, handle ?? exact(0));
   const checked = sane(girths);
   if (!checked.ok) return checked;
-  const profile = profileThrough(girths.map((g) => ({ z: g.zMm, r: g.girth.value / (2 * Math.PI) })));
   return ok({
     kind: 'round',
     form: formFound(shape, girths, places),
     wall,
-    profile,
+    profile: profileOf(girths),
     girths,
     top: (girths[0] as GirthAt).girth,
     foot: (girths.at(-1) as GirthAt).girth,
@@ -208,11 +251,40 @@ export function roundSolid(shape: RoundShape, places: readonly PlaceReadings[]):
 export function flatSolid(shape: FlatShape, places: readonly PlaceReadings[]): FlatSolid {
   return {
     kind: 'flat',
-    width: read(places, 'width') ?? maker(shape.outline.widthMm, MAKER_HALF_WIDTH_MM),
-    height: read(places, 'height') ?? maker(shape.outline.heightMm, MAKER_HALF_WIDTH_MM),
+    width: read(places, 'width') ?? maker(shape.outline.widthMm, MAKER_HALF_WIDTH_MM, 'width'),
+    height: read(places, 'height') ?? maker(shape.outline.heightMm, MAKER_HALF_WIDTH_MM, 'height'),
   };
 }
 
 /** Girth in the middle of the wall, for whatever needs one figure; both ends' doubts weigh half. */
 export const middleGirth = (s: RoundSolid): Uncertain =>
   s.form === 'shaped' ? girthAt(s, (s.wall.topMm + s.wall.footMm) / 2) : scaled(plus(s.top, s.foot), 0.5);
+
+/** Heights sampled when the widest or narrowest of a wall is looked for. */
+const EXTREME_STEPS = 200;
+
+/** The widest and the narrowest girth between two heights. */
+export function girthRange(
+  s: RoundSolid,
+  band: Band,
+): { readonly widest: Uncertain; readonly narrowest: Uncertain } {
+  const heights = [
+    ...Array.from(
+      { length: EXTREME_STEPS + 1 },
+      (_, i) => band.topMm + ((band.footMm - band.topMm) * i) / EXTREME_STEPS,
+    ),
+    ...s.girths.map((g) => g.zMm).filter((z) => z >= band.topMm && z <= band.footMm),
+  ];
+  const at = (better: (a: number, b: number) => boolean) =>
+    heights.reduce((best, z) => (better(profileAt(s.profile, z).r, profileAt(s.profile, best).r) ? z : best));
+  return {
+    widest: girthAt(
+      s,
+      at((a, b) => a > b),
+    ),
+    narrowest: girthAt(
+      s,
+      at((a, b) => a < b),
+    ),
+  };
+}

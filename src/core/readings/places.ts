@@ -1,11 +1,15 @@
 import type { Blank, FlatShape, RoundShape } from '../shop/blank';
-import { nominalProfile, wallOf } from '../shapes/round';
+import { alongWallMm, nominalProfile, wallOf } from '../shapes/round';
 import { profileAt } from '../shapes/profile';
 import { readingSource } from '../figures/sources';
+
+/** What a place is on the blank; its id only tells one from another. */
+export type PlaceRole = 'rim' | 'foot' | 'between' | 'wall' | 'handle' | 'width' | 'height';
 
 /** Where a blank is measured: what is expected there bounds what can be believed. */
 export interface PlaceSpec {
   readonly id: string;
+  readonly role: PlaceRole;
   readonly name: string;
   readonly hint: string;
   /** A girth goes round the wall and is corrected to its surface; a length is taken as read. */
@@ -38,15 +42,20 @@ export interface Station {
   readonly fromRimMm: number;
 }
 
-/** The places of a round blank, from the rim down, then its wall and handle. */
-export function roundPlaces(s: RoundShape, stations: readonly Station[]): readonly PlaceSpec[] {
+/** The places of a round blank, from the rim down, then its wall and handle; `handleMm` as measured, where it was. */
+export function roundPlaces(
+  s: RoundShape,
+  stations: readonly Station[],
+  handleMm: number | null = null,
+): readonly PlaceSpec[] {
   const wall = wallOf(s);
   const profile = nominalProfile(s.sections);
   const handled = s.handle !== null;
-  const gapMm = s.handle?.widthMm ?? 0;
-  const girth = (id: string, name: string, hint: string, atMm: number): PlaceSpec =>
+  const gapMm = s.handle ? (handleMm ?? s.handle.widthMm) : 0;
+  const girth = (id: string, role: PlaceRole, name: string, hint: string, atMm: number): PlaceSpec =>
     place({
       id,
+      role,
       name,
       hint,
       kind: 'girth',
@@ -58,6 +67,7 @@ export function roundPlaces(s: RoundShape, stations: readonly Station[]): readon
   return [
     girth(
       'girthTop',
+      'rim',
       'Girth near the rim',
       `Where the wall starts, just under the lip.${handleSide}`,
       wall.topMm,
@@ -67,23 +77,32 @@ export function roundPlaces(s: RoundShape, stations: readonly Station[]): readon
       .map((st) =>
         girth(
           st.id,
+          'between',
           `Girth ${round1(st.fromRimMm)} mm down`,
           'Tape level, at this height below the rim.',
           st.fromRimMm,
         ),
       ),
-    girth('girthFoot', 'Girth near the foot', `Just above the rounded foot.${handleSide}`, wall.footMm),
+    girth(
+      'girthFoot',
+      'foot',
+      'Girth near the foot',
+      `Just above the rounded foot.${handleSide}`,
+      wall.footMm,
+    ),
     place({
       id: 'wall',
+      role: 'wall',
       name: 'Height of the wall',
       hint: 'Along the wall, where paper can lie: not the lip, not the rounded foot.',
       kind: 'length',
-      expectedMm: wall.footMm - wall.topMm,
+      expectedMm: alongWallMm(s),
     }),
     ...(s.handle
       ? [
           place({
             id: 'handle',
+            role: 'handle',
             name: 'Width of the handle',
             hint: 'Across, where it meets the wall.',
             kind: 'length',
@@ -102,6 +121,7 @@ function flatPlaces(s: FlatShape): readonly PlaceSpec[] {
   return [
     place({
       id: 'width',
+      role: 'width',
       name: 'Width over all',
       hint: 'The widest, edge to edge.',
       kind: 'length',
@@ -109,6 +129,7 @@ function flatPlaces(s: FlatShape): readonly PlaceSpec[] {
     }),
     place({
       id: 'height',
+      role: 'height',
       name: 'Height over all',
       hint: 'The tallest, lug and all.',
       kind: 'length',
@@ -117,5 +138,10 @@ function flatPlaces(s: FlatShape): readonly PlaceSpec[] {
   ];
 }
 
-export const placesOf = (b: Blank, stations: readonly Station[]): readonly PlaceSpec[] =>
-  b.shape.kind === 'round' ? roundPlaces(b.shape, stations) : flatPlaces(b.shape);
+/** `handleMm`: the handle as measured, null where it was not. */
+export const placesOf = (
+  b: Blank,
+  stations: readonly Station[],
+  handleMm: number | null = null,
+): readonly PlaceSpec[] =>
+  b.shape.kind === 'round' ? roundPlaces(b.shape, stations, handleMm) : flatPlaces(b.shape);

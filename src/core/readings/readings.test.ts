@@ -1,14 +1,19 @@
 import fc from 'fast-check';
-import { exact, standardU } from '../figures/uncertain';
+import { exact, measured, standardU } from '../figures/uncertain';
 import type { Method, Reading } from '../job/job';
 import type { PlaceSpec } from './places';
-import { readOne, readPlace, resolutionMm, roundingCorrelation, toSurface, uniformU } from './readings';
+import { uniformU } from '../figures/uncertain';
+import { rawsOf, readOne, readPlace, resolutionMm } from './readings';
+import { normalCdf } from '../figures/normal';
+import { handOf, handsOf, mixtureU, roundingCorrelation } from './repeats';
+import { toSurface } from './surface';
 import { parseLength } from '../units/parse';
-import { GIRTH, TAPE } from './testPlaces';
+import { ALONE, GIRTH, TAPE } from './testPlaces';
 
 const HEIGHT: PlaceSpec = {
   ...GIRTH,
   id: 'wall',
+  role: 'wall',
   name: 'Height of the wall',
   kind: 'length',
   minMm: 10,
@@ -25,7 +30,16 @@ const place = (texts: readonly string[], p: PlaceSpec = GIRTH, method: Method = 
   readPlace(
     p,
     texts.map((t) => reading(t, method)),
-    TAPE,
+    {
+      ...ALONE,
+      hands: handsOf([
+        rawsOf(
+          p,
+          texts.map((t) => reading(t, method)),
+          TAPE,
+        ),
+      ]),
+    },
   );
 
 describe('resolution', () => {
@@ -46,7 +60,7 @@ describe('resolution', () => {
 });
 
 describe('method corrections', () => {
-  const surface = (raw: number, method: Method) => toSurface(exact(raw), method, GIRTH, TAPE).value;
+  const surface = (raw: number, method: Method) => toSurface(exact(raw), method, GIRTH, TAPE, exact(0)).value;
   test('every method finds the same surface of a known cylinder', () => {
     fc.assert(
       fc.property(fc.double({ min: 10, max: 95, noNaN: true }), (r) => {
@@ -60,16 +74,20 @@ describe('method corrections', () => {
     );
   });
   test('a wall height is left as read', () => {
-    expect(toSurface(exact(193), 'soft tape', HEIGHT, TAPE)).toEqual({ value: 193, parts: {} });
+    expect(toSurface(exact(193), 'soft tape', HEIGHT, TAPE, exact(0))).toEqual({ value: 193, parts: {} });
   });
   test('from handle to handle, only the share of the round is corrected; a caliper leaves the handle out', () => {
-    const handled = { ...GIRTH, gapMm: 16 };
+    const gap = measured(16, 0.4, 'reading: width of the handle');
     // An arc of angle φ at r under a tape of thickness t reads φ (r + t/2).
     const r = 41;
     const arc = 2 * Math.PI * r - 16;
     const angle = arc / r;
-    expect(toSurface(exact(angle * (r + 0.2)), 'soft tape', handled, TAPE).value).toBeCloseTo(arc, 2);
-    expect(toSurface(exact(2 * r), 'caliper', handled, TAPE).value).toBeCloseTo(arc, 9);
+    expect(toSurface(exact(angle * (r + 0.2)), 'soft tape', GIRTH, TAPE, gap).value).toBeCloseTo(arc, 2);
+    expect(toSurface(exact(2 * r), 'caliper', GIRTH, TAPE, gap).value).toBeCloseTo(arc, 9);
+    // What is not known of the handle is not known of what is left beside it, and is whole again with the handle.
+    expect(toSurface(exact(2 * r), 'caliper', GIRTH, TAPE, gap).parts).toEqual({
+      'reading: width of the handle': -0.4,
+    });
   });
 });
 
@@ -83,16 +101,51 @@ describe('several readings of one place', () => {
     expect(p.items.map((i) => i.odd)).toEqual([false, false, true]);
     expect(p.rawMeanMm).toBeCloseTo(703 / 3, 9);
   });
-  test('repeats average as far as the hand scatters; one reading has the usual scatter of its method', () => {
-    const own = (p: ReturnType<typeof place>) => p.value?.parts[OWN] ?? 0;
+  const own = (p: ReturnType<typeof place>) => p.value?.parts[OWN] ?? 0;
+  test('one reading has the usual scatter of its method, and its rounding', () => {
     // 1 mm marks and 0.35 mm of hand: s² + q²/12.
     expect(own(place(['231']))).toBeCloseTo(Math.sqrt(0.35 ** 2 + 1 / 12), 9);
+  });
+  test('repeats that agree promise more than one reading, and never more than rounding leaves; repeats apart promise less', () => {
     const four = own(place(['231', '231', '231', '231']));
-    // Four that agree pool with the usual scatter, counted as four: s² = 4 · 0.35² / 7.
-    const s2 = (4 * 0.35 ** 2) / 7;
-    const alike = roundingCorrelation(Math.sqrt(s2), 1);
-    expect(four).toBeCloseTo(Math.sqrt(s2 / 4 + (1 / 12) * (1 / 4 + (3 / 4) * alike)), 9);
+    expect(four).toBeLessThan(own(place(['231'])));
+    // Of a hand that never leaves the mark nothing averages: a uniform of half a millimetre.
+    const twenty = own(place(Array.from({ length: 20 }, () => '231')));
+    expect(twenty).toBeGreaterThan(0.75 / Math.sqrt(12));
+    expect(twenty).toBeLessThanOrEqual(1 / Math.sqrt(12) + 1e-9);
     expect(own(place(['230', '231', '232']))).toBeGreaterThan(own(place(['231', '231', '231'])));
+    expect(own(place(['229.5', '231', '232.5']))).toBeGreaterThan(own(place(['230.8', '231', '231.2'])));
+  });
+  test('repeats of a whole job speak: a hand loose at the rim is loose at the foot', () => {
+    const loose = handsOf([
+      [229, 231, 233, 230.2, 232.1].map((rawMm) => ({ method: 'soft tape' as const, rawMm, stepMm: 1 })),
+    ]);
+    const alone = readPlace(GIRTH, [reading('231')], ALONE);
+    const beside = readPlace(GIRTH, [reading('231')], { ...ALONE, hands: loose });
+    expect(beside.value?.parts[OWN]).toBeGreaterThan(2 * (alone.value?.parts[OWN] ?? 0));
+  });
+  test('what is believed of a hand: the usual one until repeats say otherwise, then what they say', () => {
+    expect(handOf('soft tape', {})).toEqual([{ sMm: 0.35, p: 1 }]);
+    const many = (sMm: number) => ({
+      'soft tape': { sumSquaresMm2: 200 * (sMm ** 2 + 1 / 12), freedom: 200, step2Mm2: 1 },
+    });
+    const likeliest = (s: number) =>
+      [...handOf('soft tape', many(s))].sort((a, b) => b.p - a.p)[0] ?? { sMm: 0, p: 0 };
+    expect(likeliest(0.77)).toMatchObject({ sMm: expect.closeTo(0.77, 9) });
+    expect(likeliest(0.77).p).toBeGreaterThan(0.99);
+    const sum = handOf('soft tape', many(0.5)).reduce((a, h) => a + h.p, 0);
+    expect(sum).toBeCloseTo(1, 12);
+  });
+  test('the interval of a mixture holds 95 % of it', () => {
+    expect(mixtureU([{ p: 1, u: 0.4 }])).toBe(0.4);
+    const mix = [
+      { p: 0.7, u: 0.3 },
+      { p: 0.25, u: 1.1 },
+      { p: 0.05, u: 0 },
+    ];
+    const x = 1.959963984540054 * mixtureU(mix);
+    const inside = mix.reduce((a, m) => a + m.p * (m.u === 0 ? 1 : 2 * normalCdf(x / m.u) - 1), 0);
+    expect(inside).toBeCloseTo(0.95, 8);
   });
   test('rounding errors of repeats: all alike for a steady hand, unlike for a loose one', () => {
     expect(roundingCorrelation(0, 1)).toBe(1);
@@ -116,6 +169,8 @@ describe('slips', () => {
       ? null
       : { suggestion: r.suggestion?.text ?? null, way: r.problem.wayOut, what: r.problem.what };
   };
+  test('a vulgar fraction is kept whole in what is suggested', () =>
+    expect(slip('18⅜', GIRTH, 'mm')?.suggestion ?? null).toBeNull());
   test('8.4 in millimetres: inches?', () => {
     expect(slip('8.4')?.suggestion).toBe('8.4 in');
     expect(slip('8.4')?.way).toBe('Did you mean 8.4 in?');

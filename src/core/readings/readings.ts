@@ -1,45 +1,14 @@
 import { median } from 'd3';
 import { fail, ok, type Problem, type Result } from '../result';
-import { exact, measured, minus, plus, scaled, shifted, type Uncertain } from '../figures/uncertain';
+import { exact, type Uncertain } from '../figures/uncertain';
 import type { Method, Reading } from '../job/job';
-import { parseLength, type ParsedLength } from '../units/parse';
+import { normalise, parseLength, type ParsedLength } from '../units/parse';
 import { MM_PER_INCH } from '../units/quantity';
 import { sourceOfPlace, type PlaceSpec } from './places';
+import { meanOfRepeats, type Hands, type Raw, type Taken } from './repeats';
+import { isAcross, toSurface, type Tape } from './surface';
 
-/** What the shop measures with. Lengths mm; `inchDenominator` is that of the finest inch mark. */
-export interface Tape {
-  readonly thicknessMm: number;
-  readonly finestMm: number;
-  readonly inchDenominator: number;
-  readonly paperMm: number;
-  readonly stringMm: number;
-}
-
-/** Thicknesses are known to about these (uniform), mm. */
-const TAPE_THICKNESS_HALF_WIDTH_MM = 0.1;
-const PAPER_THICKNESS_HALF_WIDTH_MM = 0.02;
-const STRING_THICKNESS_HALF_WIDTH_MM = 0.3;
-/** A maker's width is good to about a millimetre (uniform). */
-export const MAKER_HALF_WIDTH_MM = 1;
 export const ODD_BEYOND_MM = 3;
-
-/**
- * How far one hand's readings of one thing scatter, standard deviation in mm as read. What a bench finds on repeating itself; the
- * shop's own repeats outweigh it as they come in.
- */
-const HAND_SCATTER_MM: Readonly<Record<Method, number>> = {
-  'soft tape': 0.35,
-  'paper strip': 0.25,
-  string: 0.8,
-  caliper: 0.1,
-  'steel rule': 0.25,
-  'maker’s figure': 0,
-};
-/** How many repeats the figure above counts for. */
-const HAND_WEIGHT = 4;
-
-/** Uniform error of half-width a: standard uncertainty a/√3 (GUM, JCGM 100:2008, 4.3.7). */
-export const uniformU = (halfWidth: number): number => halfWidth / Math.sqrt(3);
 
 /**
  * Finest step a reading can be trusted to, mm: the tape's mark for wholes and fractions (never coarser because a fraction
@@ -80,12 +49,10 @@ export interface PlaceReadings {
 
 const inRange = (v: number, place: PlaceSpec): boolean => v >= place.minMm && v <= place.maxMm;
 
-/** Taken straight across; the girth follows from it. */
-const isAcross = (method: Method, place: PlaceSpec): boolean =>
-  place.kind === 'girth' && (method === 'caliper' || method === 'maker’s figure');
-
 function slipOf(parsed: ParsedLength, reading: Reading, asPlace: (mm: number) => boolean): Suggestion | null {
-  const bare = reading.text.replace(/[^\d.,/ -]/g, '').trim();
+  const bare = normalise(reading.text)
+    .replace(/[^\d.,/ -]/g, '')
+    .trim();
   const tries: readonly [number, string][] =
     parsed.unit === 'in'
       ? [
@@ -123,7 +90,7 @@ export function readOne(
   if (asPlace(valueMm)) return ok(parsed.value);
   const meant = slipOf(parsed.value, reading, asPlace);
   const unitName = unit === 'in' ? 'inches' : unit;
-  const small = (across ? valueMm * Math.PI : valueMm) < place.minMm;
+  const small = (across ? valueMm * Math.PI - place.gapMm : valueMm) < place.minMm;
   const problem = fail(
     `${reading.text} read as ${unitName} is too ${small ? 'small' : 'large'} for this.`,
     where,
@@ -132,109 +99,68 @@ export function readOne(
   return { ...problem, suggestion: meant };
 }
 
-/** Share of the full round the tape covers, 0..1. */
-const shareRound = (rawMm: number, place: PlaceSpec): number => rawMm / (rawMm + place.gapMm);
-
-/** Something of some thickness laid round the wall reads 2π(r + t/2): π t too much for the full round. */
-const lessThickness = (
-  raw: Uncertain,
-  share: number,
-  tMm: number,
-  halfMm: number,
-  source: string,
-): Uncertain => minus(raw, scaled(measured(tMm, uniformU(Math.min(halfMm, tMm)), source), Math.PI * share));
-
-/** Takes a reading to the surface of the blank by its method; a length is left as it is. */
-export function toSurface(raw: Uncertain, method: Method, place: PlaceSpec, tape: Tape): Uncertain {
-  const maker = measured(0, uniformU(MAKER_HALF_WIDTH_MM), 'maker’s figure');
-  if (place.kind === 'length') return method === 'maker’s figure' ? plus(raw, maker) : raw;
-  const share = shareRound(raw.value, place);
-  switch (method) {
-    case 'soft tape':
-      return lessThickness(raw, share, tape.thicknessMm, TAPE_THICKNESS_HALF_WIDTH_MM, 'tape thickness');
-    case 'paper strip':
-      return lessThickness(raw, share, tape.paperMm, PAPER_THICKNESS_HALF_WIDTH_MM, 'paper thickness');
-    case 'string':
-      return lessThickness(raw, share, tape.stringMm, STRING_THICKNESS_HALF_WIDTH_MM, 'string thickness');
-    case 'caliper':
-      return shifted(scaled(raw, Math.PI), -place.gapMm);
-    case 'maker’s figure':
-      return shifted(scaled(plus(raw, maker), Math.PI), -place.gapMm);
-    case 'steel rule':
-      return raw;
-  }
+/** What is known of the whole job when one place is read. */
+export interface ReadContext {
+  readonly tape: Tape;
+  /** What a tape leaves out beside a handle; nothing without one. */
+  readonly gap: Uncertain;
+  readonly hands: Hands;
+  /** All girths of this blank are of one width. */
+  readonly sameWidth: boolean;
 }
 
-/**
- * How alike the rounding errors of repeats are, 1 (all the same) to 0: reading to marks q apart with a hand that scatters by s
- * (Widrow and Kollár, Quantization Noise, 2008, ch. 5): (6/π²) Σ k⁻² exp(−4π² k² s²/q²).
- */
-export function roundingCorrelation(s: number, q: number): number {
-  if (q === 0) return 0;
-  const e = Math.exp((-4 * Math.PI * Math.PI * s * s) / (q * q));
-  if (e > 0.999) return 1;
-  let sum = 0;
-  for (let k = 1; k <= 12; k += 1) sum += e ** (k * k) / (k * k);
-  return Math.min(1, (6 / (Math.PI * Math.PI)) * sum);
-}
+/** Readings of a place as they stand on the tape, those that can be read. */
+export const rawsOf = (place: PlaceSpec, readings: readonly Reading[], tape: Tape): readonly Raw[] =>
+  readings.flatMap((reading): Raw[] => {
+    const one = readOne(reading, place);
+    return one.ok
+      ? [
+          {
+            method: reading.method,
+            rawMm: one.value.valueMm,
+            stepMm: stepOf(reading.method, one.value, tape),
+          },
+        ]
+      : [];
+  });
 
-interface Taken {
-  readonly surface: Uncertain;
-  /** In surface millimetres: the step it was read to, and the scatter its method is known for. */
-  readonly stepMm: number;
-  readonly handMm: number;
-}
-
-/** Mean square of some numbers. */
-const meanSquare = (values: readonly number[]): number =>
-  values.reduce((a, v) => a + v * v, 0) / Math.max(1, values.length);
-
-/**
- * Mean of repeats. Scatter: the method's usual one counted as `HAND_WEIGHT` repeats, pooled with these readings' own, so that
- * two readings that happen to agree do not promise too much. Rounding averages only as far as the hand scatters.
- */
-function average(taken: readonly Taken[], source: string): Uncertain {
-  const n = taken.length;
-  const mean = scaled(
-    taken.reduce((sum, t) => plus(sum, t.surface), exact(0)),
-    1 / n,
-  );
-  const spread = taken.reduce((a, t) => a + (t.surface.value - mean.value) ** 2, 0);
-  const hand2 = meanSquare(taken.map((t) => t.handMm));
-  const scatter2 = (HAND_WEIGHT * hand2 + spread) / (HAND_WEIGHT + n - 1);
-  const step2 = meanSquare(taken.map((t) => t.stepMm));
-  const alike = n === 1 ? 1 : roundingCorrelation(Math.sqrt(scatter2), Math.sqrt(step2));
-  const own = Math.sqrt(scatter2 / n + (step2 / 12) * (1 / n + (1 - 1 / n) * alike));
-  return own === 0 ? mean : { value: mean.value, parts: { ...mean.parts, [source]: own } };
-}
+/** A catalogue is not read to a mark. */
+const stepOf = (method: Method, parsed: ParsedLength, tape: Tape): number =>
+  method === 'maker’s figure' ? 0 : resolutionMm(parsed, tape);
 
 /** All the readings of one place, together. */
-export function readPlace(place: PlaceSpec, readings: readonly Reading[], tape: Tape): PlaceReadings {
-  const source = sourceOfPlace(place);
+export function readPlace(
+  place: PlaceSpec,
+  readings: readonly Reading[],
+  context: ReadContext,
+): PlaceReadings {
+  const { tape, gap, hands, sameWidth } = context;
   const read = readings.map((reading) => {
     const one = readOne(reading, place);
     if (!one.ok)
       return { reading, parsed: null, taken: null, problem: one.problem, suggestion: one.suggestion ?? null };
     const { method } = reading;
-    const factor = isAcross(method, place) ? Math.PI : 1;
-    const maker = method === 'maker’s figure';
     const taken: Taken = {
-      surface: toSurface(exact(one.value.valueMm), method, place, tape),
-      stepMm: maker ? 0 : factor * resolutionMm(one.value, tape),
-      handMm: factor * HAND_SCATTER_MM[method],
+      method,
+      rawMm: one.value.valueMm,
+      stepMm: stepOf(method, one.value, tape),
+      surface: toSurface(exact(one.value.valueMm), method, place, tape, gap),
+      factor: isAcross(method, place) ? Math.PI : 1,
     };
     return { reading, parsed: one.value, taken, problem: null, suggestion: null };
   });
   const taken = read.flatMap((r) => (r.taken ? [r.taken] : []));
   const middle = median(taken.map((t) => t.surface.value)) ?? 0;
-  const value = taken.length === 0 ? null : average(taken, source);
-  const raws = read.flatMap((r) => (r.parsed ? [r.parsed.valueMm] : []));
-  const rawMean = raws.length === 0 ? null : raws.reduce((a, b) => a + b, 0) / raws.length;
+  const value =
+    taken.length === 0
+      ? null
+      : meanOfRepeats(taken, sourceOfPlace(place), hands, sameWidth && place.kind === 'girth');
+  const rawMean = taken.length === 0 ? null : taken.reduce((a, t) => a + t.rawMm, 0) / taken.length;
   return {
     place,
     value,
     rawMeanMm: rawMean,
-    correctionMm: value && rawMean !== null ? shifted(value, -rawMean).value : 0,
+    correctionMm: value && rawMean !== null ? value.value - rawMean : 0,
     items: read.map((r) => ({
       reading: r.reading,
       rawMm: r.parsed?.valueMm ?? null,

@@ -1,5 +1,7 @@
 import type { PlaceSpec } from './places';
-import type { Tape } from './readings';
+import { exact } from '../figures/uncertain';
+import type { ReadContext } from './readings';
+import type { Tape } from './surface';
 
 /** A shop's tape and a girth of about 231 mm to read with it, for tests. */
 export const TAPE: Tape = {
@@ -12,6 +14,7 @@ export const TAPE: Tape = {
 
 export const GIRTH: PlaceSpec = {
   id: 'girthTop',
+  role: 'rim',
   name: 'Girth near the rim',
   hint: '',
   kind: 'girth',
@@ -21,3 +24,6 @@ export const GIRTH: PlaceSpec = {
   gapMm: 0,
   atMm: 5,
 };
+
+/** A place read alone: no handle, no repeats elsewhere, walls of any width. */
+export const ALONE: ReadContext = { tape: TAPE, gap: exact(0), hands: {}, sameWidth: false };

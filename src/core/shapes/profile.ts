@@ -57,6 +57,16 @@ function pieceAt(p: Profile, z: number): number {
   return lo;
 }
 
+/** Slope of piece i at a share t of its height. */
+function slopeIn(p: Profile, i: number, t: number): number {
+  const a = p.nodes[i] as Node;
+  const b = p.nodes[i + 1] as Node;
+  const h = b.z - a.z;
+  const [m0, m1] = [(p.slopes[i] ?? 0) * h, (p.slopes[i + 1] ?? 0) * h];
+  const rise = b.r - a.r;
+  return (m0 + t * (2 * (3 * rise - 2 * m0 - m1) + 3 * t * (m0 + m1 - 2 * rise))) / h;
+}
+
 export interface Local {
   readonly r: number;
   /** r′ and r″ along the axis, 1 and 1/mm. */
@@ -83,6 +93,42 @@ export function profileAt(p: Profile, z: number): Local {
     slope: (m0 + t * (2 * c2 + 3 * t * c3)) / h,
     bend: (2 * c2 + 6 * t * c3) / (h * h),
   };
+}
+
+/** Steps a wall is measured along in; the cubic between two readings is smooth, so this is far finer than any tape. */
+const ALONG_STEPS = 240;
+
+/** Length along a wall whose heights are stretched by `k`, mm: ∫ √(k² + r′²) dz by Simpson's rule, piece by piece. */
+export function alongMm(p: Profile, k = 1): number {
+  const pieces = p.nodes.length - 1;
+  const steps = 2 * Math.ceil(ALONG_STEPS / pieces / 2);
+  let sum = 0;
+  for (let i = 0; i < pieces; i += 1) {
+    const a = p.nodes[i] as Node;
+    const b = p.nodes[i + 1] as Node;
+    const h = (b.z - a.z) / steps;
+    for (let j = 0; j <= steps; j += 1) {
+      const weight = j === 0 || j === steps ? 1 : j % 2 === 1 ? 4 : 2;
+      sum += (weight * h * Math.hypot(k, slopeIn(p, i, j / steps))) / 3;
+    }
+  }
+  return sum;
+}
+
+/** How much a wall's heights have to be stretched for it to be `wantedMm` long; null where it would have to be flatter than flat. */
+export function stretchFor(p: Profile, wantedMm: number): number | null {
+  if (wantedMm <= alongMm(p, 0)) return null;
+  let k = 1;
+  // L(k) is convex and rising: Newton's method from the right never passes below the root.
+  while (alongMm(p, k) < wantedMm) k *= 2;
+  for (let i = 0; i < 40; i += 1) {
+    const off = alongMm(p, k) - wantedMm;
+    const rise = (alongMm(p, k * (1 + 1e-6)) - alongMm(p, k * (1 - 1e-6))) / (2e-6 * k);
+    const next = k - off / rise;
+    if (Math.abs(next - k) < 1e-12 * k) return next;
+    k = next;
+  }
+  return k;
 }
 
 /** Gaussian curvature of the surface of revolution, 1/mm²: K = −r″ / (r (1 + r′²)²) (do Carmo, 3-3, example 4). */

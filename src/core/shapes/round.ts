@@ -1,7 +1,7 @@
 import type { RoundShape, Section } from '../shop/blank';
 import type { Band } from './band';
 import type { Rect } from './plane';
-import { profileAt, profileThrough, type Profile } from './profile';
+import { alongMm, profileAt, profileThrough, type Profile } from './profile';
 
 /** The coated wall as the catalogue gives it: heights from the rim, mm. */
 export function wallOf(s: RoundShape): Band {
@@ -10,6 +10,9 @@ export function wallOf(s: RoundShape): Band {
 
 export const nominalProfile = (sections: readonly Section[]): Profile =>
   profileThrough(sections.map((v) => ({ z: v.fromRimMm, r: v.acrossMm / 2 })));
+
+/** Length along the wall from its top to its foot as the catalogue gives it, mm. */
+export const alongWallMm = (s: RoundShape): number => alongMm(nominalProfile(s.sections));
 
 /** Straight, tapered or shaped, as the catalogue has it. */
 export type RoundForm = 'straight' | 'tapered' | 'shaped';

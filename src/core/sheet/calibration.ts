@@ -1,4 +1,4 @@
-import { uniformU } from '../readings/readings';
+import { uniformU } from '../figures/uncertain';
 import type { Calibration, Paper } from '../shop/paper';
 
 /** What one axis of a printer and paper does to lengths. Scale is printed over nominal; shrink is the share lost in the heat. */

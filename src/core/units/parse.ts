@@ -45,7 +45,8 @@ const VULGAR: Readonly<Record<string, string>> = {
   '⅔': '2/3',
 };
 
-function normalise(text: string): string {
+/** A length in plain characters: fractions as `3/8`, one kind of dash, lower case. */
+export function normalise(text: string): string {
   return text
     .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (c) => ` ${VULGAR[c] ?? ''}`)
     .replace(/[\u2044\u2215]/g, '/')

@@ -1,6 +1,5 @@
 import { errorCdf, errorQuantile, errorShape, type ErrorShape } from '../figures/coverage';
-import { measured, plus, scaled, type Uncertain } from '../figures/uncertain';
-import { uniformU } from '../readings/readings';
+import { measured, plus, scaled, uniformU, type Uncertain } from '../figures/uncertain';
 import type { School } from '../shop/settings';
 
 const KNIFE_HALF_WIDTH_MM = 0.5;

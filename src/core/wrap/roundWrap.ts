@@ -1,6 +1,5 @@
 import { errorShape } from '../figures/coverage';
-import { derive, exact, measured, minus, plus, scaled, type Uncertain } from '../figures/uncertain';
-import { uniformU } from '../readings/readings';
+import { derive, exact, measured, minus, plus, scaled, uniformU, type Uncertain } from '../figures/uncertain';
 import type { Band } from '../shapes/band';
 import { coneOfSlant, cosineOf, sectorOf, type Cone, type Sector, type Side } from '../shapes/cone';
 import type { RoundShape } from '../shop/blank';
