@@ -6,6 +6,7 @@ import { roundPlaces } from '../src/core/readings/places';
 import { bestCone, coneOfBand, paperRadius, usableBand } from '../src/core/shapes/band';
 import { profileThrough } from '../src/core/shapes/profile';
 import { isFlat, isRound, type Blank } from '../src/core/shop/blank';
+import { TRUE_SCALE } from '../src/core/sheet/calibration';
 import { sizeFlatWrap } from '../src/core/wrap/flatWrap';
 import { sizeRoundWrap } from '../src/core/wrap/roundWrap';
 import { p95, round, timed, type Figure } from './figure';
@@ -17,6 +18,7 @@ function patternOf(blank: Blank): () => unknown {
     const { outline, faces, edge } = blank.shape;
     return () =>
       sizeFlatWrap({
+        print: { x: TRUE_SCALE, y: TRUE_SCALE },
         shape: blank.shape,
         width: exact(outline.widthMm),
         height: exact(outline.heightMm),

@@ -47,7 +47,11 @@ test('every blank of the demo’s jobs finds its press: nothing of the shop’s 
 test('every source of doubt in a plan has a name and advice in shop words', () => {
   for (const job of DEMO.jobs) {
     const { round, flat } = plan(job, DEMO.shop).wrap;
-    const values = round ? [round.closing, round.height, round.error] : flat ? [flat.placing] : [];
+    const values = round
+      ? [round.closing, round.height, round.error]
+      : flat
+        ? [flat.placing.halfSize.x, flat.placing.halfSize.y]
+        : [];
     expect(values.length).toBeGreaterThan(0);
     for (const value of values) {
       for (const { source } of budget(value)) {

@@ -3,7 +3,7 @@ import type { Job } from '../job/job';
 import type { Blank } from '../shop/blank';
 import { isWrapPress, type Press } from '../shop/press';
 import type { LogEntry, Recipe } from '../shop/records';
-import { coverage, type Coverage } from './coverage';
+import { coverage, type Coverage, type MatWork } from './coverage';
 import { sameSettings, type HeatSettings } from './settings';
 import { startFrom, startingRange, type StartingRange } from './starting';
 
@@ -62,7 +62,7 @@ export function chooseHeat(
   job: Job,
   blank: Blank,
   press: Press,
-  girthMm: number | null,
+  mat: MatWork | null,
   recipes: readonly Recipe[],
   log: readonly LogEntry[],
 ): ChosenHeat | null {
@@ -70,8 +70,9 @@ export function chooseHeat(
   const fits = press.kind === 'oven' || (press.kind === 'flat') === (blank.shape.kind === 'flat');
   const range = fits ? startingRange(blank.material, press.kind) : null;
   const proven = provenFor(blank.id, press.id, recipes, log);
-  const mat = isWrapPress(press) && girthMm !== null ? { lengthMm: press.heaterLengthMm, girthMm } : null;
-  const needed = mat ? coverage(mat.girthMm, mat.lengthMm, 1).passesNeeded : 1;
+  const reach = (passes: number): Coverage | null =>
+    isWrapPress(press) && mat ? coverage(mat, press.heaterLengthMm, passes) : null;
+  const needed = reach(1)?.passesNeeded ?? 1;
   const clock = press.kind === 'oven' ? 'at-temperature' : press.clock;
   const start = range && startFrom(range, needed, clock, isWrapPress(press) && press.autoTimer);
   const base = proven?.recipe.settings ?? start;
@@ -88,7 +89,7 @@ export function chooseHeat(
     originOf,
     range,
     proven,
-    coverage: mat && coverage(mat.girthMm, mat.lengthMm, settings.passes),
+    coverage: reach(settings.passes),
   };
 }
 

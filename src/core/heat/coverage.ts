@@ -3,11 +3,13 @@ export interface Coverage {
   /** Arc the heater covers, 0..360. */
   readonly coveredDeg: number;
   readonly gapDeg: number;
-  /** Fewest passes, evenly turned, that heat every point, including an overlap at each end of the mat. */
+  /** Fewest passes, evenly turned, that heat every printed point, including an overlap at each end of the mat. */
   readonly passesNeeded: number;
   readonly turnDeg: number;
   /** Least and most passes any point gets with `passes` evenly turned passes. */
   readonly exposures: readonly [number, number];
+  /** Print past the heater at each of its ends in one pass, mm. */
+  readonly missedMm: number;
 }
 
 /** Mats are cooler at their ends: this much of each end is not counted when deciding the passes. */
@@ -24,15 +26,34 @@ export function exposures(coveredDeg: number, passes: number): readonly [number,
   return [least, Math.min(passes, Math.ceil(times - 1e-9))];
 }
 
-export function coverage(circumferenceMm: number, heaterMm: number, passes: number): Coverage {
-  const coveredDeg = Math.min(360, (heaterMm / circumferenceMm) * 360);
+/** What a wrap-round heater has to heat. Lengths mm. */
+export interface MatWork {
+  /** Right round the wall where it is widest under the paper: there the heater reaches least. */
+  readonly circumferenceMm: number;
+  /** How much of that is printed. */
+  readonly printMm: number;
+  /** A handle stands in the opening of the heater: the blank goes in one way and is never turned. */
+  readonly handled: boolean;
+}
+
+const MOST_PASSES = 6;
+
+/** Fewest passes: one where the print lies well inside the heater, or where a handle lets it in no other way. */
+function passesFor({ circumferenceMm, printMm, handled }: MatWork, coveredDeg: number): number {
   const counted = coveredDeg >= 360 ? 360 : coveredDeg - 2 * END_OVERLAP_DEG;
-  const passesNeeded = counted <= 0 ? 6 : Math.min(6, Math.ceil(360 / counted - 1e-9));
+  if (handled || (printMm / circumferenceMm) * 360 <= counted) return 1;
+  return counted <= 0 ? MOST_PASSES : Math.min(MOST_PASSES, Math.ceil(360 / counted - 1e-9));
+}
+
+export function coverage(work: MatWork, heaterMm: number, passes: number): Coverage {
+  const coveredDeg = Math.min(360, (heaterMm / work.circumferenceMm) * 360);
+  const inside = work.printMm <= heaterMm;
   return {
     coveredDeg,
     gapDeg: 360 - coveredDeg,
-    passesNeeded,
+    passesNeeded: passesFor(work, coveredDeg),
     turnDeg: passes > 1 ? 360 / passes : 0,
-    exposures: exposures(coveredDeg, passes),
+    exposures: passes === 1 && inside ? [1, 1] : exposures(coveredDeg, passes),
+    missedMm: Math.max(0, work.printMm - heaterMm) / 2,
   };
 }

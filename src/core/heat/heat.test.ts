@@ -6,7 +6,7 @@ import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
 import { chooseHeat, goodPiecesBehind, provenFor } from './choose';
 import { coolingS, touchSafe } from './cooling';
-import { coverage, exposures } from './coverage';
+import { coverage, type MatWork, exposures } from './coverage';
 import { doseRate, equalDose, equalDoseS } from './dose';
 import { heatSettingsSchema, sameSettings } from './settings';
 import { startFrom, startingRange, STARTING_RANGES } from './starting';
@@ -20,6 +20,12 @@ const find = <T extends { id: string }>(xs: readonly T[], id: string): T => {
 const JOB = find(DEMO.jobs, 'star-party-tumblers');
 const BLANK = find(DEMO.shop.blanks, 'straight-steel-590');
 const PRESS = find(DEMO.shop.presses, 'tumbler-press-a');
+
+const round = (circumferenceMm: number): MatWork => ({
+  circumferenceMm,
+  printMm: circumferenceMm,
+  handled: false,
+});
 
 describe('dose', () => {
   test('200 °C is the reference', () => expect(doseRate(200)).toBe(1));
@@ -75,22 +81,35 @@ describe('how the heater reaches round', () => {
         fc.double({ min: 60, max: 640, noNaN: true }),
         fc.double({ min: 60, max: 600, noNaN: true }),
         (c, heater) => {
-          const one = coverage(c, heater, 1);
+          const one = coverage(round(c), heater, 1);
           expect(one.coveredDeg + one.gapDeg).toBeCloseTo(360, 9);
           if (one.passesNeeded < 6)
-            expect(coverage(c, heater, one.passesNeeded).exposures[0]).toBeGreaterThanOrEqual(1);
+            expect(coverage(round(c), heater, one.passesNeeded).exposures[0]).toBeGreaterThanOrEqual(1);
         },
       ),
     );
   });
   test('a mat that goes all round needs one pass; two halves need more than two', () => {
-    expect(coverage(230, 240, 1)).toMatchObject({
+    expect(coverage(round(230), 240, 1)).toMatchObject({
       coveredDeg: 360,
       passesNeeded: 1,
       gapDeg: 0,
       exposures: [1, 1],
     });
-    expect(coverage(360, 180, 2).passesNeeded).toBe(3);
+    expect(coverage(round(360), 180, 2).passesNeeded).toBe(3);
+  });
+  test('a print that lies inside the heater needs no turn, whatever is left bare', () => {
+    // 180 mm of heater on 360 mm: 180°, 170° of it counted, 170 mm.
+    expect(coverage({ ...round(360), printMm: 170 }, 180, 1)).toMatchObject({
+      passesNeeded: 1,
+      exposures: [1, 1],
+      missedMm: 0,
+    });
+    expect(coverage({ ...round(360), printMm: 171 }, 180, 1).passesNeeded).toBe(3);
+  });
+  test('a handled blank goes in once; the print past the heater is missed evenly on both sides', () => {
+    const mug = coverage({ circumferenceMm: 258, printMm: 236, handled: true }, 220, 1);
+    expect(mug).toMatchObject({ passesNeeded: 1, missedMm: 8 });
   });
 });
 
@@ -137,7 +156,8 @@ describe('starting ranges', () => {
 });
 
 describe('what a job starts from', () => {
-  const choose = (job: Job, shop: Shop) => chooseHeat(job, BLANK, PRESS, 230.6, shop.recipes, shop.log);
+  const choose = (job: Job, shop: Shop) =>
+    chooseHeat(job, BLANK, PRESS, round(230.6), shop.recipes, shop.log);
   test('the proven recipe comes first, with the pieces behind it counted from the log', () => {
     const c = choose(JOB, DEMO.shop);
     expect(c?.baseOrigin).toBe('proven');

@@ -1,8 +1,8 @@
-import { exact, plus, type Uncertain } from '../figures/uncertain';
+import { exact, scaled, type Uncertain } from '../figures/uncertain';
 import { lastOf } from '../memo';
 import { bestCone, coneOfBand, paperRadius, usableBand, type Band } from '../shapes/band';
 import type { Hold } from '../shop/settings';
-import { girthAt, middleGirth } from './solid';
+import { girthAt, girthRange, middleGirth, type RoundSolid } from './solid';
 import type { Lie } from './wrap';
 import type { RoundWrapPlan } from './wrapRound';
 
@@ -56,20 +56,29 @@ function shapedCover({ job, settings, solid, shared }: RoundWrapPlan): Covered {
     band,
     top: girth(band.topMm),
     foot: girth(band.footMm),
-    slant: exact(paper.slantMm),
+    slant: lengthOfBand(solid, paper.slantMm, asked !== null),
     lie: { toleranceMm, usable, band, cone, chosen: asked !== null },
     opensMm: 0,
   };
 }
 
+/**
+ * A band found follows the wall it was found on: a wall measured too long by a hundredth makes it too long by a hundredth. One set by hand
+ * lies between two heights that were said, whatever the wall.
+ */
+const lengthOfBand = (solid: RoundSolid, slantMm: number, chosen: boolean): Uncertain =>
+  chosen ? exact(slantMm) : { value: slantMm, parts: scaled(solid.slant, slantMm / solid.slant.value).parts };
+
 /** A straight or tapering wall less its setbacks. */
 function plainCover({ solid, shared }: RoundWrapPlan, asRectangle: boolean): Covered {
   const { topMm, footMm } = shared.setbacks;
-  const slant = plus(solid.slant, exact(-topMm - footMm));
+  const left = Math.max(0, solid.slant.value - topMm - footMm);
+  const slant: Uncertain = { value: left, parts: solid.slant.parts };
   const axial = (solid.wall.footMm - solid.wall.topMm) / Math.max(1e-9, solid.slant.value);
+  const bandTopMm = Math.min(solid.wall.footMm, solid.wall.topMm + topMm * axial);
   const band = {
-    topMm: solid.wall.topMm + topMm * axial,
-    footMm: solid.wall.footMm - footMm * axial,
+    topMm: bandTopMm,
+    footMm: Math.max(bandTopMm, solid.wall.footMm - footMm * axial),
   };
   if (asRectangle && solid.form === 'straight') {
     const girth = middleGirth(solid);
@@ -78,8 +87,9 @@ function plainCover({ solid, shared }: RoundWrapPlan, asRectangle: boolean): Cov
   const top = girthAt(solid, band.topMm);
   const foot = girthAt(solid, band.footMm);
   if (!asRectangle) return { band, top, foot, slant, lie: null, opensMm: 0 };
-  const wide = top.value >= foot.value ? top : foot;
-  return { band, top: wide, foot: wide, slant, lie: null, opensMm: Math.abs(top.value - foot.value) };
+  // Straight paper closes on the widest girth it covers, wherever that is: at an edge of a cone, in the middle of a belly.
+  const { widest, narrowest } = girthRange(solid, band);
+  return { band, top: widest, foot: widest, slant, lie: null, opensMm: widest.value - narrowest.value };
 }
 
 export function coverOf(input: RoundWrapPlan): Covered {

@@ -2,11 +2,12 @@ import { figure, type Figure, type Finding, type Origin } from '../figures/figur
 import { chooseHeat, type ChosenHeat } from '../heat/choose';
 import { solidMmOf, TOUCH_SAFE_C, touchSafe } from '../heat/cooling';
 import { equalDose } from '../heat/dose';
+import type { MatWork } from '../heat/coverage';
 import { CLOCK_WORDS, PEEL_NOTES, PRESSURE_WORDS } from '../heat/words';
 import type { Job } from '../job/job';
 import { prePressSteps } from '../run/steps';
 import { isFlat, isRound, type Blank } from '../shop/blank';
-import { isFlatPress, isWrapPress, type FlatPress, type Press } from '../shop/press';
+import { isFlatPress, isWrapPress, type FlatPress, type Press, type WrapPress } from '../shop/press';
 import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, count, degrees, mm, seconds, word } from '../units/quantity';
@@ -173,6 +174,43 @@ function platenFindings(press: FlatPress, wrap: WrapSection, blank: Blank): Find
   return found;
 }
 
+/** What a wrap press has to heat: the widest of the wall, and how much of it is printed. */
+function matWork(wrap: WrapSection, blank: Blank): MatWork | null {
+  if (!wrap.wall) return null;
+  const circumferenceMm = wrap.wall.widest.value;
+  const { round } = wrap;
+  const longest = round
+    ? Math.max(round.topArc.value, round.footArc.value) + round.lengthMm - round.closing.value
+    : circumferenceMm;
+  const printMm = Math.min(circumferenceMm, longest);
+  return { circumferenceMm, printMm, handled: isRound(blank) && blank.shape.handle !== null };
+}
+
+/** A handled blank goes in once, handle in the opening: what the heater does not reach beside it, and a pass too many. */
+function besideHandle(c: ChosenHeat, press: WrapPress, handleMm: number): Finding[] {
+  const found: Finding[] = [];
+  const missedMm = c.coverage?.missedMm ?? 0;
+  if (missedMm > 1)
+    found.push(
+      finding(
+        'heat',
+        'handle',
+        'heed',
+        say`The heater is ${mm(press.heaterLengthMm)} long: the last ${mm(missedMm)} of the print on each side of the handle gets little heat and comes out pale. Keep the art clear of it, or leave more white beside the handle.`,
+      ),
+    );
+  if (c.settings.passes > 1)
+    found.push(
+      finding(
+        'heat',
+        'handle-turn',
+        'stop',
+        say`The handle, ${mm(handleMm)} wide, stands in the opening of the heater: it goes in one way only. Press it once.`,
+      ),
+    );
+  return found;
+}
+
 function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection, blank: Blank): Finding[] {
   if (isFlatPress(press)) return platenFindings(press, wrap, blank);
   if (!wrap.round) return [];
@@ -190,13 +228,9 @@ function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection, blank: Bl
       : [];
   }
   const found: Finding[] = [];
-  const [wide, narrow] = [wrap.round.topArc.value, wrap.round.footArc.value].sort((a, b) => b - a) as [
-    number,
-    number,
-  ];
-  const handleMm = isRound(blank) ? (blank.shape.handle?.widthMm ?? 0) : 0;
-  const across = (wide + handleMm) / Math.PI;
-  const tapersMm = (wide - narrow) / Math.PI;
+  if (!wrap.wall) return [];
+  const across = wrap.wall.widest.value / Math.PI;
+  const tapersMm = across - wrap.wall.narrowest.value / Math.PI;
   if (across < press.smallestDiameterMm || across > press.largestDiameterMm) {
     found.push(
       finding(
@@ -213,7 +247,7 @@ function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection, blank: Bl
         'heat',
         'cone',
         'heed',
-        say`The wall tapers by ${mm(tapersMm)}: a straight mat presses the wide end only. Use a tapered mat, pack the narrow end, or the oven.`,
+        say`The wall is ${mm(tapersMm)} wider in one place than in another: a straight mat presses the wide part only. Use a tapered mat, pack the narrow part, or the oven.`,
       ),
     );
   if (tall > press.heaterHeightMm)
@@ -225,7 +259,8 @@ function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection, blank: Bl
         say`The heater is ${mm(press.heaterHeightMm)} tall, the wrap ${mm(tall)}: ${mm(tall - press.heaterHeightMm)} would get no heat. Choose a taller press, or set the wrap back.`,
       ),
     );
-  if (c.coverage && c.coverage.exposures[0] < 1)
+  if (isRound(blank) && blank.shape.handle) found.push(...besideHandle(c, press, blank.shape.handle.widthMm));
+  else if (c.coverage && c.coverage.exposures[0] < 1)
     found.push(
       finding(
         'heat',
@@ -310,13 +345,7 @@ function schoolFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
 const seamStep = (job: Job, wrap: WrapSection): Phrase =>
   wrap.school === 'lap' ? say`The ${job.wrap.lapOver} end on top, its cut clean` : say`${wrap.note.bench}`;
 
-export function planHeat(
-  job: Job,
-  shop: Shop,
-  blank: Blank | null,
-  girthMm: number | null,
-  wrap: WrapSection,
-): HeatSection {
+export function planHeat(job: Job, shop: Shop, blank: Blank | null, wrap: WrapSection): HeatSection {
   const press = shop.presses.find((p) => p.id === job.pressId) ?? null;
   const nothing = {
     terrace: 'heat' as const,
@@ -327,7 +356,7 @@ export function planHeat(
     chosen: null,
     touchSafeS: 0,
   };
-  if (!blank || (girthMm === null && blank.shape.kind === 'round'))
+  if (!blank || (wrap.wall === null && blank.shape.kind === 'round'))
     return { ...nothing, summary: say`after the blank`, findings: [] };
   if (!press)
     return {
@@ -335,7 +364,7 @@ export function planHeat(
       summary: say`press not chosen`,
       findings: [finding('heat', 'none', 'stop', say`Choose the press for this job.`)],
     };
-  const chosen = chooseHeat(job, blank, press, girthMm, shop.recipes, shop.log);
+  const chosen = chooseHeat(job, blank, press, matWork(wrap, blank), shop.recipes, shop.log);
   if (!chosen)
     return {
       ...nothing,

@@ -2,6 +2,7 @@ import { TERRACES, worstFirst, type Figure, type Finding, type Terrace } from '.
 import type { PictureLook } from '../art/lookInto';
 import type { Job } from '../job/job';
 import { scaleOf, type AxisScale } from '../sheet/calibration';
+import type { FacePrint } from '../wrap/flatWrap';
 import type { Nests } from '../sheet/nest/ask';
 import type { Paper } from '../shop/paper';
 import { printerOf } from '../shop/settings';
@@ -35,7 +36,8 @@ const USUAL_PAPER_MM = 0.1;
 interface OnPaper {
   readonly asked: Paper | null;
   readonly thicknessMm: number;
-  readonly scale: AxisScale;
+  /** Along the wrap, and up it. */
+  readonly print: FacePrint;
 }
 
 /** What a plan may know beyond the job and the shop. */
@@ -51,11 +53,11 @@ export interface Extra {
 const NO_LOOKS: Readonly<Record<string, PictureLook>> = {};
 
 /** All terraces but the sheet. */
-function planPiece(job: Job, shop: Shop, { thicknessMm, scale }: OnPaper, looks = NO_LOOKS) {
+function planPiece(job: Job, shop: Shop, { thicknessMm, print }: OnPaper, looks = NO_LOOKS) {
   const blank = planBlank(job, shop);
   const measure = planMeasure(job, shop, blank.blank, thicknessMm);
-  const wrap = planWrap(job, shop.settings, blank.blank, measure, thicknessMm, scale);
-  const heat = planHeat(job, shop, blank.blank, measure.girth?.value ?? null, wrap);
+  const wrap = planWrap(job, shop.settings, blank.blank, measure, thicknessMm, print);
+  const heat = planHeat(job, shop, blank.blank, wrap);
   const art = planArt({
     job,
     wrap,
@@ -94,7 +96,7 @@ function planWith(job: Job, shop: Shop, on: OnPaper, extra: Extra): Plan {
     inkPct: inkOf(job, looks),
     nests: extra.nests,
   });
-  const press = planPress(job, shop, blank.blank, measure.girth?.value ?? null, heat);
+  const press = planPress(job, shop, blank.blank, wrap.wall?.widest.value ?? null, heat);
   const look = planLook(job, shop, heat, press);
   return { blank, measure, wrap, art, sheet, heat, press, look };
 }
@@ -109,21 +111,28 @@ export function plan(job: Job, shop: Shop, extra: Extra = {}): Plan {
   const first: OnPaper = {
     asked,
     thicknessMm: guess?.thicknessMm ?? USUAL_PAPER_MM,
-    scale: scaleOf(guess).across,
+    print: printOf(guess, false),
   };
   const made = planWith(job, shop, first, extra);
   const found = made.sheet.paper;
   if (!found) return made;
   // The paper found to fit may be thicker, or the wrap may lie along the feed: size it again for what it will be printed on.
-  const axes = scaleOf(found);
   const again: OnPaper = {
     asked: found,
     thicknessMm: found.thicknessMm,
-    scale: made.sheet.layout?.turned ? axes.along : axes.across,
+    print: printOf(found, made.sheet.layout?.turned ?? false),
   };
-  return again.thicknessMm === first.thicknessMm && sameScale(again.scale, first.scale)
+  return again.thicknessMm === first.thicknessMm &&
+    sameScale(again.print.x, first.print.x) &&
+    sameScale(again.print.y, first.print.y)
     ? made
     : planWith(job, shop, again, extra);
+}
+
+/** What printer and paper do along the wrap and up it, as it lies on the sheet. */
+function printOf(paper: Paper | null, turned: boolean): FacePrint {
+  const { across, along } = scaleOf(paper);
+  return turned ? { x: along, y: across } : { x: across, y: along };
 }
 
 const sameScale = (a: AxisScale, b: AxisScale): boolean =>

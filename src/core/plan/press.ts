@@ -53,9 +53,15 @@ function dwellFigure(tallies: readonly Tally[]): Figure[] {
 /** By the girth measured, or the blank's own figures where the shop no longer has the blank. */
 function coverageOfRun(run: Run, girthMm: number | null): Coverage | null {
   if (!isWrapPress(run.press) || run.blank.shape.kind !== 'round') return null;
-  const nominal =
+  const nominalMm =
     2 * Math.PI * profileAt(nominalProfile(run.blank.shape.sections), wallOf(run.blank.shape).topMm).r;
-  return coverage(girthMm ?? nominal, run.press.heaterLengthMm, run.settings.passes);
+  const circumferenceMm = girthMm ?? nominalMm;
+  const handled = run.blank.shape.handle !== null;
+  return coverage(
+    { circumferenceMm, printMm: circumferenceMm, handled },
+    run.press.heaterLengthMm,
+    run.settings.passes,
+  );
 }
 
 export function planPress(

@@ -263,11 +263,13 @@ export const middleGirth = (s: RoundSolid): Uncertain =>
 /** Heights sampled when the widest or narrowest of a wall is looked for. */
 const EXTREME_STEPS = 200;
 
+export interface GirthRange {
+  readonly widest: Uncertain;
+  readonly narrowest: Uncertain;
+}
+
 /** The widest and the narrowest girth between two heights. */
-export function girthRange(
-  s: RoundSolid,
-  band: Band,
-): { readonly widest: Uncertain; readonly narrowest: Uncertain } {
+export function girthRange(s: RoundSolid, band: Band): GirthRange {
   const heights = [
     ...Array.from(
       { length: EXTREME_STEPS + 1 },

@@ -1,7 +1,6 @@
-import type { FlatWrap } from '../wrap/flatWrap';
+import type { FacePrint, FlatWrap } from '../wrap/flatWrap';
 import type { Job } from '../job/job';
 import type { Band, BestCone } from '../shapes/band';
-import type { AxisScale } from '../sheet/calibration';
 import { isFlat, isRound, type Blank } from '../shop/blank';
 import type { School, Settings } from '../shop/settings';
 import { say } from '../units/phrase';
@@ -9,6 +8,7 @@ import type { Pattern } from '../wrap/pattern';
 import type { Wrap } from '../wrap/roundWrap';
 import { schoolNotes, SCHOOL_NOTES, type SchoolNote } from '../wrap/schools';
 import type { MeasureSection } from './measure';
+import type { GirthRange } from './solid';
 import type { Section } from './section';
 import { planFlatWrap } from './wrapFlat';
 import { planRoundWrap } from './wrapRound';
@@ -31,6 +31,8 @@ export interface WrapSection extends Section<'wrap'> {
   readonly lie: Lie | null;
   /** Heights of the paper's edges on the blank, from the rim along the axis, mm; null on flat blanks. */
   readonly band: Band | null;
+  /** The wall under the paper, bare and right round, where it is widest and narrowest; null on flat blanks. */
+  readonly wall: GirthRange | null;
   readonly school: School;
   readonly notes: Readonly<Record<School, SchoolNote>>;
   readonly note: SchoolNote;
@@ -45,7 +47,7 @@ export function planWrap(
   blank: Blank | null,
   measure: MeasureSection,
   paperMm: number,
-  axis: AxisScale,
+  print: FacePrint,
 ): WrapSection {
   const school = job.wrap.school ?? settings.house.school;
   const handled = blank !== null && isRound(blank) && blank.shape.handle !== null;
@@ -67,12 +69,13 @@ export function planWrap(
     flat: null,
     lie: null,
     band: null,
+    wall: null,
   };
   const { solid } = measure;
   if (blank && solid?.kind === 'round' && isRound(blank))
-    return planRoundWrap({ job, settings, blank, solid, measure, paperMm, axis, shared });
+    return planRoundWrap({ job, settings, blank, solid, measure, paperMm, axis: print.x, shared });
   if (blank && solid?.kind === 'flat' && isFlat(blank))
-    return planFlatWrap({ job, settings, blank, solid, measure, axis, shared });
+    return planFlatWrap({ job, settings, blank, solid, measure, print, shared });
   return {
     ...shared,
     progress: 'todo',

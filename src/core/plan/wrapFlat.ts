@@ -1,12 +1,13 @@
-import { figure, improvements, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
-import { reach95, within95 } from '../figures/coverage';
+import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
+import { within95 } from '../figures/coverage';
 import type { Job } from '../job/job';
 import type { AxisScale } from '../sheet/calibration';
 import type { FlatBlank } from '../shop/blank';
 import type { Settings } from '../shop/settings';
 import { say } from '../units/phrase';
 import { fineMm, mm, ratio, word } from '../units/quantity';
-import { sizeFlatWrap, USUAL_TURN_IN_MM, type FlatWrap } from '../wrap/flatWrap';
+import { placingImprovements } from '../wrap/face';
+import { sizeFlatWrap, USUAL_TURN_IN_MM, type FacePrint, type FlatWrap } from '../wrap/flatWrap';
 import type { MeasureSection } from './measure';
 import { finding } from './section';
 import type { FlatSolid } from './solid';
@@ -18,7 +19,7 @@ interface FlatWrapPlan {
   readonly blank: FlatBlank;
   readonly solid: FlatSolid;
   readonly measure: MeasureSection;
-  readonly axis: AxisScale;
+  readonly print: FacePrint;
   readonly shared: Omit<WrapSection, 'progress' | 'summary' | 'figures' | 'findings'>;
 }
 
@@ -29,7 +30,11 @@ export const turnIn = (job: Job): number => job.wrap.turnInMm ?? USUAL_TURN_IN_M
 export const printsBoth = (job: Job, blank: FlatBlank): boolean =>
   blank.shape.faces === 2 && job.wrap.faces !== 'front only';
 
-function figuresOf({ blank, job, shared, solid }: FlatWrapPlan, w: FlatWrap): Figure[] {
+/** What the heat takes back of a length, in the arithmetic. */
+const longer = ({ shrink }: AxisScale): string => (shrink > 0 ? ` ÷ ${(1 - shrink).toFixed(4)}` : '');
+
+function figuresOf({ blank, job, solid, print }: FlatWrapPlan, w: FlatWrap): Figure[] {
+  const shrinks = print.x.shrink > 0 || print.y.shrink > 0;
   const { pattern } = w;
   const parcel = edgeWay(job, blank) === 'parcel';
   const past = parcel
@@ -41,10 +46,12 @@ function figuresOf({ blank, job, shared, solid }: FlatWrapPlan, w: FlatWrap): Fi
       label: 'Picture, one face',
       quantity: mm(pattern.bleed.width),
       origin: 'reckoned',
-      working: say`by ${mm(pattern.bleed.height)}: the blank and ${mm(w.pastMm)} past it on each side`,
+      working: shrinks
+        ? say`by ${mm(pattern.bleed.height)}: the blank, ${mm(w.pastMm)} past it on each side, and what shrinks in the heat`
+        : say`by ${mm(pattern.bleed.height)}: the blank and ${mm(w.pastMm)} past it on each side`,
       arithmetic: [
-        say`${mm(solid.width.value)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.width)}`,
-        say`${mm(solid.height.value)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.height)}`,
+        say`${mm(solid.width.value)}${longer(print.x)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.width)}`,
+        say`${mm(solid.height.value)}${longer(print.y)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.height)}`,
       ],
       inputs: ['measure.width', 'measure.height'],
       ...uncertaintyOf(solid.width),
@@ -61,9 +68,9 @@ function figuresOf({ blank, job, shared, solid }: FlatWrapPlan, w: FlatWrap): Fi
       label: 'Bleed needed',
       quantity: fineMm(w.bleedFor19In20Mm),
       origin: 'reckoned',
-      working: say`hides the blank’s own tolerance and the hand, 19 times in 20`,
+      working: say`hides the blank’s own tolerance, the printer’s and the hand on all four sides, 19 times in 20`,
       inputs: ['measure.width', 'measure.height'],
-      improve: improvements(w.placing, reach95),
+      improve: placingImprovements(w.placing),
     }),
     figure({
       id: 'wrap.chance',
@@ -72,7 +79,7 @@ function figuresOf({ blank, job, shared, solid }: FlatWrapPlan, w: FlatWrap): Fi
       origin: 'estimated',
       working: say`chance at ${mm(w.pastMm)} past the edge`,
       inputs: ['wrap.hides'],
-      improve: improvements(w.placing, reach95),
+      improve: placingImprovements(w.placing),
     }),
     ...(w.registration
       ? [
@@ -90,7 +97,7 @@ function figuresOf({ blank, job, shared, solid }: FlatWrapPlan, w: FlatWrap): Fi
       label: 'Face',
       quantity: word(`${(w.areaMm2 / 100).toFixed(1)} cm²`),
       origin: 'reckoned',
-      working: say`${mm(w.edgeMm)} round its edge${shared.safeMm > 0 ? ', holes not taken off' : ''}`,
+      working: say`${mm(w.edgeMm)} round its edge${blank.shape.holes.length > 0 ? ', holes not taken off' : ''}`,
     }),
   ];
 }
@@ -145,6 +152,7 @@ export function planFlatWrap(input: FlatWrapPlan): WrapSection {
     safeMm: shared.safeMm,
     fold: job.wrap.fold,
     bothFaces: printsBoth(job, blank),
+    print: input.print,
   });
   const { pattern } = w;
   return {

@@ -12,7 +12,7 @@ import { sizeRoundWrap, type Wrap } from '../wrap/roundWrap';
 import type { MeasureSection } from './measure';
 import { coverOf, type Covered } from './cover';
 import { finding } from './section';
-import type { RoundSolid } from './solid';
+import { girthRange, type RoundSolid } from './solid';
 import type { Lie, WrapSection } from './wrap';
 
 export interface RoundWrapPlan {
@@ -100,7 +100,7 @@ function sectorFigures(w: Wrap, solid: RoundSolid): Figure[] {
       label: 'Arc radii',
       quantity: mm(sector.outerMm),
       origin: 'reckoned',
-      working: say`and ${mm(sector.innerMm)}, from one centre; ${degrees((sector.angleRad * 180) / Math.PI)} of turn`,
+      working: say`and ${mm(sector.innerMm)}, from one centre; the piece as cut turns ${degrees((sector.angleRad * 180) / Math.PI)}`,
       arithmetic: [say`slant × wide radius ÷ (wide − narrow) = ${mm(sector.outerMm)}`],
       inputs: solid.form === 'tapered' ? ['measure.taper', 'measure.wall'] : ['measure.girth'],
       ...uncertaintyOf(outerRadius),
@@ -110,7 +110,7 @@ function sectorFigures(w: Wrap, solid: RoundSolid): Figure[] {
       label: 'Edges bow by',
       quantity: mm(bow),
       origin: 'reckoned',
-      working: say`middle of the ${Math.abs(sector.topBowMm) >= Math.abs(sector.footBowMm) ? 'rim' : 'foot'} edge above its ends`,
+      working: say`middle of the ${Math.abs(sector.topBowMm) >= Math.abs(sector.footBowMm) ? 'rim' : 'foot'} edge above its ends, as cut`,
       arithmetic: [say`R × (1 − cos ½θ) = ${mm(bow)}`],
       inputs: ['wrap.radius'],
     }),
@@ -245,12 +245,8 @@ function findingsOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Finding[] {
   const found: Finding[] = [...lieFindings(cover.lie, solid)];
   const add = (id: string, level: Finding['level'], text: Finding['text']) =>
     found.push(finding('wrap', id, level, text));
-  if (w.height.value < 5)
-    add(
-      'height',
-      'stop',
-      say`The setbacks leave only ${mm(Math.max(0, w.height.value))} of wall. Make them smaller.`,
-    );
+  if (cover.slant.value < 5)
+    add('height', 'stop', say`The setbacks leave only ${mm(cover.slant.value)} of wall. Make them smaller.`);
   if (w.lengthMm < 8)
     add(
       'length',
@@ -263,7 +259,7 @@ function findingsOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Finding[] {
     add(
       'opens',
       cover.opensMm > 3 ? 'heed' : 'note',
-      say`A rectangle on this wall: its ends part or lap by ${mm(cover.opensMm)} at the narrow edge. A cone closes all the way.`,
+      say`A rectangle on this wall: sized for the widest, its ends part or lap by ${mm(cover.opensMm)} where it is narrowest. A cone closes all the way.`,
     );
   if (w.pattern.safe.width <= 0 || w.pattern.safe.height <= 0)
     add('safe', 'heed', say`The safe edge is so wide that no words fit inside. Make it smaller.`);
@@ -313,14 +309,17 @@ export function planRoundWrap(input: RoundWrapPlan): WrapSection {
   return {
     ...shared,
     progress: broken ? 'todo' : measure.progress === 'done' ? 'done' : 'ready',
-    summary: w.sector
-      ? say`cone ${mm(w.lengthMm)} × ${mm(sized.height.value)}, bows ${mm(Math.max(Math.abs(w.sector.topBowMm), Math.abs(w.sector.footBowMm)))}`
-      : say`${mm(trim.width)} × ${mm(sized.height.value)}`,
-    figures: figuresOf(input, sized, cover),
+    summary: broken
+      ? say`no room for it`
+      : w.sector
+        ? say`cone ${mm(w.lengthMm)} × ${mm(sized.height.value)}, bows ${mm(Math.max(Math.abs(w.sector.topBowMm), Math.abs(w.sector.footBowMm)))}`
+        : say`${mm(trim.width)} × ${mm(sized.height.value)}`,
+    figures: broken ? [] : figuresOf(input, sized, cover),
     findings,
     round: broken ? null : w,
     pattern: broken ? null : w.pattern,
     lie: cover.lie,
     band: cover.band,
+    wall: girthRange(solid, cover.band),
   };
 }

@@ -145,6 +145,20 @@ test('time left: the usual steps first, the bench’s own pace once it is known'
   expect(remainingS(paced, state, STEPS, T0 + 600_000)).toBeCloseTo(pieceS(STEPS) + 7 * 300, 6);
 });
 
+test('spoiled pieces count towards the pace: four of six spoiled, the rest takes no longer for it', () => {
+  const perPiece = 300;
+  const events = Array.from({ length: 6 }, (_, p): RunEvent[] =>
+    p % 3 === 0
+      ? STEPS.map((_s, i) => next(p * perPiece + ((i + 1) * perPiece) / STEPS.length))
+      : [{ kind: 'spoiled', at: T0 + (p + 1) * perPiece * 1000 }],
+  ).flat();
+  const mixed = run(events, 12);
+  const state = foldRun(mixed, STEPS);
+  expect(state).toMatchObject({ piece: 6, good: 2, spoiled: 4 });
+  // Six pieces through in 1800 s: five more after the one in hand at 300 s each.
+  expect(remainingS(mixed, state, STEPS, T0 + 1_800_000)).toBeCloseTo(pieceS(STEPS) + 5 * 300, 6);
+});
+
 test('pieces cooling', () => {
   const events = STEPS.map((_, i) => next(i));
   const state = foldRun(run(events), STEPS);

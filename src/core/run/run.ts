@@ -10,6 +10,8 @@ export interface RunState {
   readonly spoiled: number;
   readonly good: number;
   readonly ended: 'no' | 'finished' | 'stopped';
+  /** When the last piece was through, good or spoiled; null before the first. */
+  readonly lastThroughAt: number | null;
   /** When each finished piece was set down. */
   readonly setDownAt: readonly number[];
   /** How long each press step really took, s, as the hands ended it. */
@@ -37,7 +39,8 @@ function advance(state: RunState, at: number, steps: readonly RunStep[], pieces:
 
 function nextPiece(state: RunState, at: number, pieces: number): RunState {
   const piece = state.piece + 1;
-  return { ...state, piece, stepIndex: 0, stepStartedAt: at, ended: piece >= pieces ? 'finished' : 'no' };
+  const ended = piece >= pieces ? 'finished' : 'no';
+  return { ...state, piece, lastThroughAt: at, stepIndex: 0, stepStartedAt: at, ended };
 }
 
 function apply(
@@ -70,6 +73,7 @@ export function foldRun(run: Run, steps: readonly RunStep[]): RunState {
     spoiled: 0,
     good: 0,
     ended: 'no',
+    lastThroughAt: null,
     setDownAt: [],
     dwellsS: [],
   };
@@ -97,13 +101,12 @@ export const pieceS = (steps: readonly RunStep[]): number => steps.reduce((s, st
 
 /**
  * Time left for the whole run, s: what is left of this piece by the usual step times, and the rest at the bench's own pace
- * once two pieces have been through, at the usual times before.
+ * once two pieces have been through, good or spoiled, at the usual times before.
  */
 export function remainingS(run: Run, state: RunState, steps: readonly RunStep[], nowMs: number): number {
   if (state.ended !== 'no') return 0;
-  const done = state.setDownAt.length;
-  const last = state.setDownAt[done - 1];
-  const own = done >= 2 && last !== undefined ? (last - run.startedAt) / 1000 / done : null;
+  const { piece: through, lastThroughAt: last } = state;
+  const own = through >= 2 && last !== null ? (last - run.startedAt) / 1000 / through : null;
   const here = steps[state.stepIndex];
   const thisStep = here ? Math.max(0, here.usualS - (nowMs - state.stepStartedAt) / 1000) : 0;
   const rest = steps.slice(state.stepIndex + 1).reduce((s, step) => s + step.usualS, 0);

@@ -115,6 +115,7 @@ export function patchContour(c: Cone, patch: Patch): Contour {
   return [...top, develop(c, at(right, v0), v0), ...foot, develop(c, at(left, v1), v1)];
 }
 
+/** A piece of the unrolled wall that turns through `topArcMm` at its top and `footArcMm` at its foot. */
 export interface Sector {
   /** Radii of the two arcs, mm; infinite for a cylinder. Outer is the longer. */
   readonly outerMm: number;
@@ -130,21 +131,30 @@ export interface Sector {
   readonly footArcMm: number;
 }
 
-/** The full frustum laid flat, in the words of a drawing board. */
-export function sectorOf(c: Cone): Sector {
-  const half = Math.PI * c.k;
-  const bow = (r: number) => (r * c.k * Math.PI * Math.PI * sinc(half / 2) ** 2) / 2;
-  const chord = (r: number) => 2 * r * Math.PI * sinc(half);
+/**
+ * A piece of a frustum laid flat, in the words of a drawing board: as long as its arcs say, the whole way round where nothing is said. An arc
+ * of length a on the wall's radius r turns through k a / r of the flat.
+ */
+export function sectorOf(
+  c: Cone,
+  topArcMm: number = 2 * Math.PI * c.topRadiusMm,
+  footArcMm: number = 2 * Math.PI * c.footRadiusMm,
+): Sector {
+  const turn = (arcMm: number, r: number) => (c.k * arcMm) / r;
+  // R (1 − cos ½θ) and 2 R sin ½θ with R = a/θ, written so that θ → 0 is the straight edge.
+  const bow = (arcMm: number, r: number) => (arcMm * turn(arcMm, r) * sinc(turn(arcMm, r) / 4) ** 2) / 8;
+  const chord = (arcMm: number, r: number) => arcMm * sinc(turn(arcMm, r) / 2);
   const flat = (r: number) => (c.k === 0 ? Infinity : r / Math.abs(c.k));
+  const topWider = c.topRadiusMm >= c.footRadiusMm;
   return {
     outerMm: flat(Math.max(c.topRadiusMm, c.footRadiusMm)),
     innerMm: flat(Math.min(c.topRadiusMm, c.footRadiusMm)),
-    angleRad: 2 * Math.PI * Math.abs(c.k),
-    topBowMm: bow(c.topRadiusMm),
-    footBowMm: bow(c.footRadiusMm),
-    topChordMm: chord(c.topRadiusMm),
-    footChordMm: chord(c.footRadiusMm),
-    topArcMm: 2 * Math.PI * c.topRadiusMm,
-    footArcMm: 2 * Math.PI * c.footRadiusMm,
+    angleRad: Math.abs(topWider ? turn(topArcMm, c.topRadiusMm) : turn(footArcMm, c.footRadiusMm)),
+    topBowMm: bow(topArcMm, c.topRadiusMm),
+    footBowMm: bow(footArcMm, c.footRadiusMm),
+    topChordMm: chord(topArcMm, c.topRadiusMm),
+    footChordMm: chord(footArcMm, c.footRadiusMm),
+    topArcMm,
+    footArcMm,
   };
 }

@@ -23,6 +23,9 @@ const BAR_HALF_WIDTH_MM = 0.25;
 /** Farther off than this and it is a slip, or the driver fits the page. */
 export const SCALE_BELIEVED = 0.03;
 
+/** A printer and paper that change nothing. */
+export const TRUE_SCALE: AxisScale = { scale: 1, scaleU: 0, shrink: 0, shrinkU: 0 };
+
 const UNKNOWN: AxisScale = { scale: 1, scaleU: uniformU(UNKNOWN_SCALE_HALF_WIDTH), shrink: 0, shrinkU: 0 };
 
 function axis(bar: Calibration['across']): AxisScale {

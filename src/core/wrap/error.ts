@@ -1,5 +1,5 @@
 import { errorCdf, errorQuantile, errorShape, type ErrorShape } from '../figures/coverage';
-import { measured, plus, scaled, uniformU, type Uncertain } from '../figures/uncertain';
+import { measured, plus, uniformU, type Uncertain } from '../figures/uncertain';
 import type { School } from '../shop/settings';
 
 const KNIFE_HALF_WIDTH_MM = 0.5;
@@ -45,19 +45,3 @@ export function seamChance(school: School, amountMm: number, error: ErrorShape):
 }
 
 export const longFor19In20 = (error: Uncertain): number => errorQuantile(errorShape(error), 0.95);
-
-const FACE_PLACING_HALF_WIDTH_MM = 1.5;
-const FOLD_HALF_WIDTH_MM = 0.5;
-
-/** How far a flat blank may lie off its picture at an edge: half its size error, and the hand that lays it. Zero mean. */
-export function facePlacing(width: Uncertain, height: Uncertain): Uncertain {
-  const size = (v: Uncertain) => scaled({ value: 0, parts: v.parts }, 0.5);
-  return plus(
-    plus(size(width), size(height)),
-    measured(0, uniformU(FACE_PLACING_HALF_WIDTH_MM), 'placement'),
-  );
-}
-
-/** Two faces printed about a fold part by twice what the fold is off. */
-export const foldRegistration = (): Uncertain =>
-  scaled(measured(0, uniformU(FOLD_HALF_WIDTH_MM), 'placement'), 2);

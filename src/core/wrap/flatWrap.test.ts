@@ -4,6 +4,9 @@ import { exact, measured } from '../figures/uncertain';
 import { boundsOfContour, contourArea, flatten } from '../shapes/contour';
 import type { FlatShape } from '../shop/blank';
 import { FOLDS } from '../job/job';
+import { seeded } from '../art/random';
+import { TRUE_SCALE } from '../sheet/calibration';
+import { placingImprovements } from './face';
 import { sizeFlatWrap, type FlatWrapInput } from './flatWrap';
 
 const STAR: FlatShape = {
@@ -33,6 +36,7 @@ const input = (over: Partial<FlatWrapInput> = {}): FlatWrapInput => ({
   width: exact(84),
   height: exact(80),
   thicknessMm: 3,
+  print: { x: TRUE_SCALE, y: TRUE_SCALE },
   edge: 'bleed',
   bleedMm: 4,
   turnInMm: 8,
@@ -102,14 +106,57 @@ test('two faces: the back lies on the front when the sheet is folded, whichever 
   );
 });
 
-test('bleed needed: half the size error and the hand that lays it; one bleed hides it 19 times in 20', () => {
-  const rough = sizeFlatWrap(input({ width: measured(84, 2, 'reading: width'), height: exact(80) }));
-  const fine = sizeFlatWrap(input());
-  expect(rough.bleedFor19In20Mm).toBeGreaterThan(fine.bleedFor19In20Mm);
-  // Laid by hand within ± 1.5 mm, evenly: 0.9 of it.
-  expect(fine.bleedFor19In20Mm).toBeCloseTo(1.35, 6);
-  expect(sizeFlatWrap(input({ bleedMm: 0 })).coverChance).toBeCloseTo(0, 6);
-  expect(fine.coverChance).toBeCloseTo(1, 6);
+describe('bleed needed', () => {
+  const sized = { width: measured(84, 2, 'reading: width'), height: measured(80, 0.4, 'reading: height') };
+  test('known in size: the hand alone, on both axes', () => {
+    const fine = sizeFlatWrap(input());
+    // Laid within ± 1.5 mm, evenly, across and up: (b / 1.5)² = 0.95.
+    expect(fine.bleedFor19In20Mm).toBeCloseTo(1.5 * Math.sqrt(0.95), 2);
+    expect(sizeFlatWrap(input({ bleedMm: 0.75 })).coverChance).toBeCloseTo(0.25, 6);
+    expect(sizeFlatWrap(input({ bleedMm: 0 })).coverChance).toBe(0);
+    expect(sizeFlatWrap(input({ bleedMm: 3 })).coverChance).toBe(1);
+    expect(sizeFlatWrap(input(sized)).bleedFor19In20Mm).toBeGreaterThan(fine.bleedFor19In20Mm);
+  });
+  test('played out: white shows at one of the four edges in one piece of twenty, as the chance says', () => {
+    const random = seeded(5551);
+    const uniform = (half: number) => (2 * random() - 1) * half;
+    // Irwin and Hall: twelve uniforms make a normal near enough.
+    const normal = (s: number) => s * Array.from({ length: 12 }, () => random()).reduce((a, v) => a + v, -6);
+    const w = sizeFlatWrap(input(sized));
+    const plays = 20_000;
+    const shows = (bleed: number) => {
+      let white = 0;
+      for (let i = 0; i < plays; i += 1) {
+        const x = normal(2) / 2 + Math.abs(uniform(1.5));
+        const y = normal(0.4) / 2 + Math.abs(uniform(1.5));
+        if (x > bleed || y > bleed) white += 1;
+      }
+      return white / plays;
+    };
+    expect(Math.abs(shows(w.bleedFor19In20Mm) - 0.05)).toBeLessThan(0.005);
+    for (const bleedMm of [1, 2, 3])
+      expect(
+        Math.abs(shows(bleedMm) - (1 - sizeFlatWrap(input({ ...sized, bleedMm })).coverChance)),
+      ).toBeLessThan(0.012);
+  });
+  test('what to improve: the hand and the width, which is known worse than the height', () => {
+    const all = placingImprovements(sizeFlatWrap(input(sized)).placing);
+    expect(all.map((i) => i.label)).toEqual(['placing by hand', 'width']);
+    for (const i of all) expect(i.buys).toBeGreaterThan(0.3);
+  });
+});
+
+test('paper that shrinks is printed longer, each way by its own', () => {
+  const still = TRUE_SCALE;
+  const w = sizeFlatWrap(
+    input({ print: { x: { ...still, shrink: 0.005 }, y: { ...still, shrink: 0.001 } } }),
+  );
+  const plain = sizeFlatWrap(input());
+  expect(w.pattern.trim.width * 0.995).toBeCloseTo(plain.pattern.trim.width, 9);
+  expect(w.pattern.trim.height * 0.999).toBeCloseTo(plain.pattern.trim.height, 9);
+  // An unchecked printer is a doubt of its own.
+  const rough = sizeFlatWrap(input({ print: { x: { ...still, scaleU: 0.004 }, y: still } }));
+  expect(rough.bleedFor19In20Mm).toBeGreaterThan(plain.bleedFor19In20Mm);
 });
 
 test('faces part by twice what the fold is off', () => {

@@ -1,6 +1,5 @@
 import { IDENTITY, rotate, translate, compose, apply, type Affine } from '../art/affine';
-import { errorCdf, errorShape, reach95 } from '../figures/coverage';
-import type { Uncertain } from '../figures/uncertain';
+import { scaled, type Uncertain } from '../figures/uncertain';
 import type { Fold } from '../job/job';
 import { around, type Line, type Rect } from '../shapes/plane';
 import {
@@ -14,7 +13,8 @@ import {
 import { holeContour, offsetOutline, outlineContour } from '../shapes/flat';
 import { boundsOfRing } from '../shapes/ring';
 import type { FlatOutline, FlatShape, Hole } from '../shop/blank';
-import { facePlacing, foldRegistration } from './error';
+import type { AxisScale } from '../sheet/calibration';
+import { bleedFor19In20, coverChance, facePlacing, foldRegistration, type FacePlacing } from './face';
 import type { Face, Pattern, Zone } from './pattern';
 
 /** Left round each hole so that no dye runs through it, mm. */
@@ -37,7 +37,11 @@ export interface FlatWrapInput {
   readonly safeMm: number;
   readonly fold: Fold;
   readonly bothFaces: boolean;
+  /** What printer and paper do along the picture's width and its height. */
+  readonly print: FacePrint;
 }
+
+export type FacePrint = { readonly x: AxisScale; readonly y: AxisScale };
 
 export interface FlatWrap {
   /** Paper past the blank's edge on every side, mm. */
@@ -45,7 +49,7 @@ export interface FlatWrap {
   readonly areaMm2: number;
   readonly edgeMm: number;
   /** How far the blank may lie off its picture; and how much bleed hides it 19 times in 20. */
-  readonly placing: Uncertain;
+  readonly placing: FacePlacing;
   readonly bleedFor19In20Mm: number;
   /** Chance that no white shows at an edge, 0..1. */
   readonly coverChance: number;
@@ -193,17 +197,23 @@ function flatPattern(input: FlatWrapInput, { front, past }: Faces): Pattern {
 }
 
 /** Sizes the paper for a flat blank: its outline, and past it bleed or a parcel's turn-in. All lengths mm. */
-export function sizeFlatWrap(input: FlatWrapInput): FlatWrap {
+export function sizeFlatWrap(asked: FlatWrapInput): FlatWrap {
+  const { print } = asked;
+  // Longer by what the heat takes back, so that it fits once it is pressed.
+  const input: FlatWrapInput = {
+    ...asked,
+    width: scaled(asked.width, 1 / (1 - print.x.shrink)),
+    height: scaled(asked.height, 1 / (1 - print.y.shrink)),
+  };
   const made = frontFace(input);
-  const placing = facePlacing(input.width, input.height);
-  const twoSided = Math.max(0, 2 * errorCdf(errorShape(placing), made.past) - 1);
+  const placing = facePlacing(input.width, input.height, print);
   return {
     pastMm: made.past,
     areaMm2: Math.abs(contourArea(made.front.trim)),
     edgeMm: contourLength(made.front.trim),
     placing,
-    bleedFor19In20Mm: reach95(placing),
-    coverChance: twoSided,
+    bleedFor19In20Mm: bleedFor19In20(placing),
+    coverChance: coverChance(placing, made.past),
     registration: input.bothFaces ? foldRegistration() : null,
     pattern: flatPattern(input, made),
   };

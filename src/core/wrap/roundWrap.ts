@@ -43,7 +43,7 @@ export interface Wrap {
   readonly lengthMm: number;
   readonly topArc: Uncertain;
   readonly footArc: Uncertain;
-  /** The full paper cone as a drawing-board sector, and its large radius; null for a rectangle. */
+  /** The piece that is cut as a drawing-board sector, and its large radius; null for a rectangle. */
   readonly sector: Sector | null;
   readonly outerRadius: Uncertain | null;
   /** Everything that can make the ends meet wrong. */
@@ -124,7 +124,11 @@ export function sizeRoundWrap(input: RoundWrapInput): Wrap {
     grip: input.grip,
     ownMarks: input.ownMarks,
   });
-  const sector = cone.k === 0 ? null : sectorOf(cone);
+  const atEndsMm = ends.left + ends.right;
+  const sector =
+    cone.k === 0
+      ? null
+      : sectorOf(cone, Math.max(0, topArc.value + atEndsMm), Math.max(0, footArc.value + atEndsMm));
   const wider = input.girthTop.value >= input.girthFoot.value;
   return {
     closing,
