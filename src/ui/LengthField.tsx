@@ -60,6 +60,7 @@ export function LengthField({
       text={shown.number}
       unit={shown.unit}
       parse={parse}
+      value={valueMm}
       onValue={onValue}
       taken={taken}
       width={width}

@@ -51,6 +51,7 @@ export function NumberField({
       text={text}
       unit={unit}
       parse={parse}
+      value={value}
       onValue={onValue}
       taken={taken}
       width={width}

@@ -2,6 +2,7 @@
 
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import type { Result } from '@/core/result';
+import { useRemember } from './restore';
 
 interface Props<T> {
   readonly label: string;
@@ -11,10 +12,19 @@ interface Props<T> {
   readonly unit?: string;
   readonly parse: (text: string) => Result<T>;
   readonly onValue: (value: T) => void;
+  /** The value in force, kept exactly while the field is typed in: Escape brings it back, not its rounded text. */
+  readonly value?: T;
   /** Set by hand: shown as taken. */
   readonly taken?: boolean;
   readonly width?: string;
   readonly after?: ReactNode;
+}
+
+/** How a field stood when it was entered. */
+interface Before<T> {
+  readonly text: string;
+  readonly value: T | undefined;
+  readonly bringBack: (() => void) | null;
 }
 
 /**
@@ -28,6 +38,7 @@ export function TypedField<T>({
   unit,
   parse,
   onValue,
+  value,
   taken = false,
   width = 'w-20',
   after,
@@ -35,17 +46,32 @@ export function TypedField<T>({
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
+  const remember = useRemember();
+  const before = useRef<Before<T> | null>(null);
   const commit = useRef<() => void>(() => undefined);
 
-  const take = (value: string, leaving: boolean) => {
-    const parsed = parse(value);
+  const take = (typed: string, leaving: boolean) => {
+    const parsed = parse(typed);
     if (parsed.ok) {
       setWrong(null);
-      if (value !== text) onValue(parsed.value);
+      if (typed !== text) onValue(parsed.value);
     } else if (leaving) {
       setWrong(`${parsed.problem.what} ${parsed.problem.wayOut}`);
     }
     return parsed.ok;
+  };
+
+  /** Everything typed since the field was entered is taken back. */
+  const restore = () => {
+    const was = before.current;
+    setDraft(null);
+    setWrong(null);
+    before.current = null;
+    if (!was || was.text === text) return;
+    const parsed = parse(was.text);
+    if (was.bringBack) was.bringBack();
+    else if (was.value !== undefined) onValue(was.value);
+    else if (parsed.ok) onValue(parsed.value);
   };
 
   useEffect(() => {
@@ -77,6 +103,7 @@ export function TypedField<T>({
           autoComplete="off"
           spellCheck={false}
           onFocus={(e) => {
+            before.current = { text, value, bringBack: remember?.() ?? null };
             setDraft(text);
             e.currentTarget.select();
           }}
@@ -85,13 +112,12 @@ export function TypedField<T>({
             take(e.target.value, false);
           }}
           onBlur={() => {
-            if (draft !== null && take(draft, true)) setDraft(null);
+            if (before.current && draft !== null && take(draft, true)) setDraft(null);
           }}
           onKeyDown={(e) => {
             if (e.key === 'Enter') e.currentTarget.blur();
             if (e.key === 'Escape') {
-              setDraft(null);
-              setWrong(null);
+              restore();
               e.currentTarget.blur();
             }
           }}

@@ -182,6 +182,17 @@ export function readBlanksCsv(text: string): Result<readonly Blank[]> {
   const where = 'Blanks table';
   const way = 'Nothing was changed. Mend that row and bring the table again.';
   const parsed = Papa.parse<Row>(text, { header: true, skipEmptyLines: 'greedy' });
+  // A quote that is never closed swallows every line after it.
+  const broken = parsed.errors.find((e) => e.type === 'Quotes');
+  if (broken)
+    return fail(
+      `A quote that opens in or after row ${(broken.row ?? 0) + 2} is not closed where it should be.`,
+      where,
+      way,
+    );
+  const ragged = parsed.errors.find((e) => e.type === 'FieldMismatch');
+  if (ragged)
+    return fail(`Row ${(ragged.row ?? 0) + 2} has not as many cells as the first line.`, where, way);
   const headings = parsed.meta.fields ?? [];
   if (!headings.includes('name') || !headings.includes('kind'))
     return fail(

@@ -84,3 +84,11 @@ test('a JSON file of something else is refused in words', () => {
   const broken = readBlanksJson(blanksJson(LIBRARY.slice(0, 1)).replace('"heightMm": 204', '"heightMm": -4'));
   expect(!broken.ok && broken.problem.what).toMatch(/heightMm/);
 });
+
+test('a quote left open swallows no blank: it is said where, and nothing is taken', () => {
+  const lines = blanksCsv(LIBRARY.slice(0, 4)).split('\r\n');
+  const cut = lines.map((l, i) => (i === 2 ? l.replace(/^([^,]*,)/, '$1"') : l)).join('\r\n');
+  const r = readBlanksCsv(cut);
+  expect(r.ok).toBe(false);
+  expect(!r.ok && r.problem.what).toMatch(/quote|cells/);
+});

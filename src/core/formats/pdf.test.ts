@@ -2,13 +2,14 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { PDFDocument, PDFName } from 'pdf-lib';
 import { apply } from '../art/affine';
 import { demoShop } from '../demo/demoShop';
 import { NO_ART, pictureLayer, START_PLACEMENT, type Art, type PictureRef } from '../job/art';
 import type { Job } from '../job/job';
 import { plan, type Plan } from '../plan/plan';
 import type { Shop } from '../shop/shop';
-import { writePdf } from './pdf';
+import { userUnit, writePdf } from './pdf';
 import { BLUE, GOLD, GREEN, paintPng, quarters, quartersJpeg, RED, type Colour } from './testPicture';
 
 /** Every check here is made by another PDF program (poppler), not by the one that wrote the file. */
@@ -276,4 +277,48 @@ test('a picture with transparency is still printed in its colours', async () => 
   const box = p.sheet.layout?.sheets[0]?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
   const r = raster(path, 72);
   expect(near(r.at((box.x + 50) * r.perMm, (box.y + 50) * r.perMm), BLUE)).toBe(true);
+});
+
+test('a page longer than a PDF’s own units counts in larger ones, and is as long as it says', async () => {
+  const [first] = plan(TUMBLERS, shop).sheet.pages;
+  if (!first) throw new Error('no page');
+  const page = { ...first, heightMm: 6100, items: first.items.filter((i) => i.kind === 'line') };
+  expect(userUnit(first)).toBe(1);
+  expect(userUnit(page)).toBe(2);
+  const bytes = await writePdf({
+    title: 'roll',
+    pages: [page],
+    sources: {},
+    files: {},
+    rasters: {},
+    labelFont: LABEL_FONT,
+    wordFonts: {},
+  });
+  const file = join(folder, 'roll.pdf');
+  writeFileSync(file, bytes);
+  const info = execFileSync('pdfinfo', ['-box', file]).toString();
+  const box = /MediaBox:\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)\s+([\d.]+)/.exec(info);
+  // ISO 32000-1, 14.11: the boxes are in the page’s units, here of two points.
+  expect((Number(box?.[4]) * 2) / (72 / 25.4)).toBeCloseTo(6100, 0);
+  expect(Number(box?.[4])).toBeLessThanOrEqual(14_400);
+  const again = await PDFDocument.load(bytes);
+  expect(String(again.getPage(0).node.get(PDFName.of('UserUnit')))).toBe('2');
+});
+
+test('a bent picture without its made pixels is refused, never drawn straight', async () => {
+  const p = plan(TUMBLERS, shop);
+  const ref = picture(4, 4);
+  const made = { kind: 'made' as const, ref, tiles: [], bend: null, area: { x: 0, y: 0, width: 10, height: 10 } };
+  const input = {
+    title: 'x',
+    pages: p.sheet.pages,
+    files: { p: paintPng(4, 4, () => RED) },
+    rasters: {},
+    labelFont: LABEL_FONT,
+    wordFonts: { narrow: NARROW },
+  };
+  await expect(writePdf({ ...input, sources: { k: made } })).rejects.toThrow(/“quarters” is bent/);
+  await expect(writePdf({ ...input, files: {}, sources: { k: { kind: 'file', ref } } })).rejects.toThrow(
+    /missing/,
+  );
 });

@@ -1,6 +1,7 @@
 import {
   PDFDocument,
   PDFName,
+  PDFNumber,
   PDFRawStream,
   beginText,
   clip,
@@ -131,15 +132,18 @@ function embedRaster(doc: PDFDocument, r: Raster): PDFRef {
   return rasterStream(doc, r, r.rgb, 'DeviceRGB', mask);
 }
 
-async function inkOf(doc: PDFDocument, input: PdfInput, key: string, source: Source): Promise<Inked | null> {
+async function inkOf(doc: PDFDocument, input: PdfInput, key: string, source: Source): Promise<Inked> {
   const raster = input.rasters[key];
   if (raster) {
     const b = sourceBox(source);
     return { ref: embedRaster(doc, raster), fromUnit: [b.width, 0, 0, -b.height, b.x, b.y + b.height] };
   }
   const { ref } = source;
+  // Drawn as it came, a bent or repeated picture would be straight and of another size; left out, it would be missed only on the blank.
+  if (source.kind === 'made')
+    throw new Error(`“${ref.name}” is bent or repeated, and its pixels have not been made. Save the file again.`);
   const bytes = input.files[ref.id];
-  if (!bytes) return null;
+  if (!bytes) throw new Error(`The file of “${ref.name}” is missing. Bring the picture again, then save.`);
   const [w, h] = ref.orientation >= 5 ? [ref.heightPx, ref.widthPx] : [ref.widthPx, ref.heightPx];
   const unitToStored: Affine = [w, 0, 0, -h, 0, h];
   return {
@@ -157,8 +161,7 @@ async function loadInk(doc: PDFDocument, input: PdfInput): Promise<Ink> {
   }
   const pictures = new Map<string, Inked>();
   for (const [key, source] of Object.entries(input.sources)) {
-    const inked = await inkOf(doc, input, key, source);
-    if (inked) pictures.set(key, inked);
+    pictures.set(key, await inkOf(doc, input, key, source));
   }
   return { pictures, label, words };
 }
@@ -256,22 +259,27 @@ function barOps(rect: Rect, filled: boolean, m: Affine): PDFOperator[] {
   ];
 }
 
-function setBoxes(target: PDFPage, page: Page): void {
+/** Longest side a page may have in its own units (ISO 32000-1, annex C). */
+const MOST_UNITS = 14_400;
+
+/** Points to a unit of the page: 1, and as many as a longer page needs, whole, so that every program reads it alike. */
+export const userUnit = (page: Pick<Page, 'widthMm' | 'heightMm'>): number =>
+  Math.max(1, Math.ceil((Math.max(page.widthMm, page.heightMm) * PT_PER_MM) / MOST_UNITS));
+
+function setBoxes(target: PDFPage, page: Page, perMm: number): void {
   const box = (r: Rect) =>
-    [
-      r.x * PT_PER_MM,
-      (page.heightMm - r.y - r.height) * PT_PER_MM,
-      r.width * PT_PER_MM,
-      r.height * PT_PER_MM,
-    ] as const;
-  target.setMediaBox(0, 0, page.widthMm * PT_PER_MM, page.heightMm * PT_PER_MM);
+    [r.x * perMm, (page.heightMm - r.y - r.height) * perMm, r.width * perMm, r.height * perMm] as const;
+  target.setMediaBox(0, 0, page.widthMm * perMm, page.heightMm * perMm);
   target.setTrimBox(...box(page.trimBox));
   target.setBleedBox(...box(page.bleedBox));
 }
 
 function drawPage(doc: PDFDocument, page: Page, ink: Ink): void {
-  const target = doc.addPage([page.widthMm * PT_PER_MM, page.heightMm * PT_PER_MM]);
-  setBoxes(target, page);
+  const unit = userUnit(page);
+  const perMm = PT_PER_MM / unit;
+  const target = doc.addPage([page.widthMm * perMm, page.heightMm * perMm]);
+  if (unit > 1) target.node.set(PDFName.of('UserUnit'), PDFNumber.of(unit));
+  setBoxes(target, page, perMm);
   const used = new Set(page.items.flatMap((i) => (i.kind === 'picture' ? [i.source] : [])));
   const keys: PageKeys = {
     pictures: new Map(
@@ -285,8 +293,8 @@ function drawPage(doc: PDFDocument, page: Page, ink: Ink): void {
       [...ink.words].map(([id, font]) => [id, target.node.newFontDictionary(font.name, font.ref)]),
     ),
   };
-  // Page mm with y down, to points with y up.
-  const base = compose(translate(0, page.heightMm * PT_PER_MM), scale(PT_PER_MM, -PT_PER_MM));
+  // Page mm with y down, to the page's units with y up.
+  const base = compose(translate(0, page.heightMm * perMm), scale(perMm, -perMm));
   target.pushOperators(
     pushGraphicsState(),
     concat(base),
@@ -295,7 +303,7 @@ function drawPage(doc: PDFDocument, page: Page, ink: Ink): void {
   );
 }
 
-/** Writes the pages as a PDF at true size. Text is live text in embedded, subset fonts; nothing is resampled. */
+/** Writes the pages as a PDF at true size; throws where a picture on them has no pixels to write. Text is live text in embedded, subset fonts; nothing is resampled. */
 export async function writePdf(input: PdfInput): Promise<Uint8Array> {
   const doc = await PDFDocument.create();
   doc.setTitle(input.title);

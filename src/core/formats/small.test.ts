@@ -34,13 +34,16 @@ describe('a CSV cell', () => {
     );
   });
 
-  test.each(['=1+1', '+SUM(A1)', '@cmd', '-A1', '\t=1', '=HYPERLINK("x")'])('%s is never run', (cell) => {
-    const [read] = back([cell]);
-    expect(read?.startsWith("'")).toBe(true);
-    expect(read?.slice(1)).toBe(cell);
-  });
+  test.each(['=1+1', '+SUM(A1)', '@cmd', '-A1', '\t=1', '=HYPERLINK("x")', '-1+cmd|x', '-2*A1', '- a dash'])(
+    '%s is never run',
+    (cell) => {
+      const [read] = back([cell]);
+      expect(read?.startsWith("'")).toBe(true);
+      expect(read?.slice(1)).toBe(cell);
+    },
+  );
 
-  test.each(['-5', '-5,2', '-.5', '- a dash', 'a=b', '5+5'])('%s is no formula', (cell) => {
+  test.each(['-5', '-5,2', '-.5', '-12.75', 'a=b', '5+5'])('%s is no formula', (cell) => {
     expect(isFormula(cell)).toBe(false);
     expect(back([cell])).toEqual([cell]);
   });
@@ -58,6 +61,9 @@ describe('the size of a drawing', () => {
     ['<svg width="2in" height="96px"/>', [4800, 2400]],
     ['<svg width="72pt" height="6pc"/>', [4800, 4800]],
     ['<svg viewBox="0 0 30 60"/>', [2400, 4800]],
+    // One side in real units: the other follows from the shape of the box, not from its numbers.
+    ['<svg width="200mm" viewBox="0 0 20 10"/>', [4800, 2400]],
+    ['<svg height="1in" viewBox="0 0 2000 1000"/>', [4800, 2400]],
     ['<svg viewBox="10, 20, 400, 100"/>', [4800, 1200]],
     ['<svg width="100%" height="100%" viewBox="0 0 4 3"/>', [4800, 3600]],
     ['<?xml version="1.0"?><!-- made by hand --><svg width="1e2" height="50"/>', [4800, 2400]],

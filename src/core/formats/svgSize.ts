@@ -31,6 +31,19 @@ function lengthPx(text: string | undefined): number | null {
   return m ? Number(m[1]) * (PER_UNIT[(m[2] ?? '').toLowerCase()] ?? 1) : null;
 }
 
+/** Width and height as given; one alone takes the other from the shape of the view box, whose units are its own (SVG 2, 8.2). */
+function sizeOf(
+  w: number | null,
+  h: number | null,
+  ratio: number,
+  box: readonly [number, number],
+): readonly [number, number] {
+  if (w !== null && h !== null) return [w, h];
+  if (w !== null) return [w, w / ratio];
+  if (h !== null) return [h * ratio, h];
+  return box;
+}
+
 /** Size a drawing is to be drawn at, from its own width and height or its view box. */
 export function svgFacts(bytes: Uint8Array, where: string): Result<PictureFacts> {
   const text = textOf(bytes);
@@ -50,8 +63,12 @@ export function svgFacts(bytes: Uint8Array, where: string): Result<PictureFacts>
     .trim()
     .split(/[\s,]+/)
     .map(Number);
-  const w = lengthPx(root.attributes.width) ?? box[2] ?? NaN;
-  const h = lengthPx(root.attributes.height) ?? box[3] ?? NaN;
+  const [w, h] = sizeOf(
+    lengthPx(root.attributes.width),
+    lengthPx(root.attributes.height),
+    (box[2] ?? NaN) / (box[3] ?? NaN),
+    [box[2] ?? NaN, box[3] ?? NaN],
+  );
   if (!(w > 0 && h > 0 && w / h < 200 && h / w < 200))
     return fail('The SVG drawing does not say its size.', where, 'Give it a width, a height or a viewBox.');
   const k = DRAWN_PX / Math.max(w, h);

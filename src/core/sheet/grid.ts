@@ -42,10 +42,11 @@ function gridCuts(laid: readonly Laid[], cols: number, w: number, h: number, gap
   return [...level, ...upright];
 }
 
-/** Rows and columns of one piece, upright unless more fit on their side. */
+/** Rows and columns of one piece, upright unless more fit on their side and they may be turned. */
 export function gridNest(s: NestShape, area: NestArea): GridSheet {
   const upright = gridTurned(s, area, 0);
-  const turned = area.turning || upright.laid.length === 0 ? gridTurned(s, area, 90) : upright;
+  if (!area.turning) return upright;
+  const turned = gridTurned(s, area, 90);
   return turned.laid.length > upright.laid.length ? turned : upright;
 }
 

@@ -376,7 +376,7 @@ export function fitsOn(box: Rect, input: Pick<LayoutInput, 'paper' | 'marginsMm'
   return [true, false].some((foot) => {
     const { area } = roomOf({ ...input, parts: [], gapMm: 0, mirror: false, cut: 'knife' }, foot);
     const upright = box.width <= area.width + EPS && box.height <= area.height + EPS;
-    const turned = box.height <= area.width + EPS && box.width <= area.height + EPS;
+    const turned = input.turning && box.height <= area.width + EPS && box.width <= area.height + EPS;
     return upright || turned;
   });
 }

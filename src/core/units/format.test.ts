@@ -17,6 +17,9 @@ test('the tape decides the fraction', () => {
   expect(quantityText(mm(10.3), { ...INCHES, inchDenominator: 64 })).toBe('13/32 in');
   expect(quantityText(mm(0.2), INCHES)).toBe('0 in');
   expect(quantityText(mm(-12.7), INCHES)).toBe('−1/2 in');
+  expect(quantityText(mm(-12.7), METRIC)).toBe('−12.7 mm');
+  expect(quantityText(fineMm(-0.25), INCHES)).toBe('−0.010 in');
+  expect(quantityText(celsius(-4), METRIC)).toBe('−4 °C');
 });
 
 test('other kinds', () => {

@@ -20,16 +20,19 @@ export interface Formatted {
   readonly exact?: string;
 }
 
+/** The sign of numbers below zero, in every unit. */
+const MINUS = '−';
+
 const trimZeros = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
 
 const fixed = (value: number, places: number): string => {
   const text = value.toFixed(places);
-  return Number(text) === 0 ? (0).toFixed(places) : text;
+  return Number(text) === 0 ? (0).toFixed(places) : text.replace('-', MINUS);
 };
 
 /** Nearest fraction of an inch as a tape reads it: 9.1875 -> "9 3/16". */
 export function inchFraction(inches: number, denominator: number): string {
-  const sign = inches < 0 ? '−' : '';
+  const sign = inches < 0 ? MINUS : '';
   const ticks = Math.round(Math.abs(inches) * denominator);
   const whole = Math.floor(ticks / denominator);
   let top = ticks % denominator;

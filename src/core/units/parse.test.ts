@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { parseDuration, parseLength, parseTemperature } from './parse';
-import { inchFraction } from './format';
+import { formatDuration, inchFraction } from './format';
 
 const mmOf = (text: string, bare: 'mm' | 'in' = 'mm') => {
   const r = parseLength(text, bare);
@@ -23,6 +23,13 @@ describe('lengths as people write them', () => {
     ['21,3 cm', 213],
     [' 213.5 ', 213.5],
     ['9–1/8', 231.775],
+    ['1.25 m', 1250],
+    ['0,8 m', 800],
+    ['3 ft', 914.4],
+    ['2 ft 3 in', 685.8],
+    ['2\' 3 1/2"', 698.5],
+    ['2’ 3½”', 698.5],
+    ['1 foot 6', 457.2],
   ])('%s is %d mm', (text, expected) => {
     expect(mmOf(text)).toBeCloseTo(expected, 9);
   });
@@ -46,6 +53,15 @@ describe('lengths as people write them', () => {
     '1,234',
     '--',
     '1/2/3',
+    '⅜8',
+    '8⅜5',
+    '8⅜ 5',
+    '⅜½',
+    '8--3/8',
+    '8 - - 3/8',
+    '−8',
+    '2\' 14"',
+    "2' 3 mm",
   ])('“%s” is refused with what, where and a way out', (text) => {
     const r = parseLength(text, 'mm', 'Girth near the rim');
     expect(r.ok).toBe(false);
@@ -115,10 +131,31 @@ describe('temperatures and times', () => {
     ['2 min', 120],
     ['1 min 5', 65],
     ['1.5 min', 90],
+    ['2 minutes', 120],
+    ['1 minute 5 seconds', 65],
+    ['12.5 s', 12.5],
+    ['3:45 min', 225],
+    ['1 h 01 min', 3660],
+    ['1 h', 3600],
+    ['1 hour 30', 5400],
   ])('%s is %d s', (text, s) => {
     expect(parseDuration(text)).toEqual({ ok: true, value: s });
   });
-  test.each(['', '1:75', 'soon', '0', '9000'])('time “%s” is refused', (text) => {
-    expect(parseDuration(text).ok).toBe(false);
-  });
+  test.each(['', '1:75', 'soon', '0', '9000', '5 min 99', '1 h 75', '2 min 5 h', '1.5.5 s'])(
+    'time “%s” is refused',
+    (text) => {
+      expect(parseDuration(text).ok).toBe(false);
+    },
+  );
+});
+
+test('every time the product writes is read back as it stood', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 7200 }), (s) => {
+      const { number, unit } = formatDuration(s);
+      const back = parseDuration(`${number} ${unit}`);
+      // From an hour on it is written to the minute.
+      expect(back).toEqual({ ok: true, value: s < 3600 ? s : Math.min(7200, Math.round(s / 60) * 60) });
+    }),
+  );
 });

@@ -7,7 +7,7 @@ export type Written = 'fraction' | 'decimal' | 'whole';
 
 export interface ParsedLength {
   readonly valueMm: number;
-  readonly unit: LengthUnit | 'cm';
+  readonly unit: LengthUnit | 'cm' | 'm' | 'ft';
   readonly written: Written;
   /** Smallest step the writing itself shows: 1/denominator in for fractions, last decimal place, one unit for wholes. */
   readonly writtenStepMm: number;
@@ -24,14 +24,29 @@ const UNIT_WORDS: Readonly<Record<string, ParsedLength['unit']>> = {
   centimetres: 'cm',
   centimeter: 'cm',
   centimeters: 'cm',
+  m: 'm',
+  metre: 'm',
+  metres: 'm',
+  meter: 'm',
+  meters: 'm',
   in: 'in',
   inch: 'in',
   inches: 'in',
   '"': 'in',
   "''": 'in',
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  "'": 'ft',
 };
 
-const MM_PER: Readonly<Record<ParsedLength['unit'], number>> = { mm: 1, cm: 10, in: MM_PER_INCH };
+const MM_PER: Readonly<Record<ParsedLength['unit'], number>> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  ft: 12 * MM_PER_INCH,
+};
 
 const VULGAR: Readonly<Record<string, string>> = {
   '½': '1/2',
@@ -44,11 +59,14 @@ const VULGAR: Readonly<Record<string, string>> = {
   '⅓': '1/3',
   '⅔': '2/3',
 };
+const VULGAR_CHARS = Object.keys(VULGAR).join('');
+/** A fraction of one character ends a number: a digit after it is a slip of the finger, not a larger denominator. */
+const DIGIT_AFTER_VULGAR = new RegExp(`[${VULGAR_CHARS}]\\s*[\\d${VULGAR_CHARS}]`);
 
 /** A length in plain characters: fractions as `3/8`, one kind of dash, lower case. */
 export function normalise(text: string): string {
   return text
-    .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (c) => ` ${VULGAR[c] ?? ''}`)
+    .replace(new RegExp(`[${VULGAR_CHARS}]`, 'g'), (c) => ` ${VULGAR[c] ?? ''}`)
     .replace(/[\u2044\u2215]/g, '/')
     .replace(/[\u2033\u201C\u201D]/g, '"')
     .replace(/[\u2032\u2018\u2019]/g, "'")
@@ -63,25 +81,44 @@ const unreadable = (text: string, where: string): Result<never> =>
   fail(`“${text.slice(0, 24)}” cannot be read as a length.`, where, WAY_OUT);
 
 /**
- * A length as people write it on a bench note: `8 3/8`, `8-3/8"`, `8⅜`, `213`, `21.3 cm`, `21,3 cm`.
+ * A length as people write it on a bench note: `8 3/8`, `8-3/8"`, `8⅜`, `213`, `21.3 cm`, `21,3 cm`, `1.25 m`, `2' 3 1/2"`.
  * A bare fraction is in inches; any other bare number is in `bareUnit`. Returns a positive length in mm.
  */
 export function parseLength(text: string, bareUnit: LengthUnit, where = 'Length'): Result<ParsedLength> {
   const clean = normalise(text);
   if (clean === '') return fail('Nothing is written.', where, WAY_OUT);
-  const split = /^([-\d.,/ ]*\d)\s*([a-z"']*)\.?$/.exec(clean);
-  if (!split) return unreadable(text, where);
-  const [, body = '', unitWord = ''] = split;
-  const named = unitWord === '' ? null : UNIT_WORDS[unitWord];
-  if (named === undefined) {
-    return fail(`“${unitWord}” is not a unit of length known here.`, where, 'Use mm, cm or in.');
-  }
-  if (body.startsWith('-')) return fail('A length cannot be below zero.', where, WAY_OUT);
-  const parsed = body.includes('/')
-    ? parseFraction(body, named, text, where)
-    : parseDecimal(body, named ?? bareUnit, text, where);
+  if (DIGIT_AFTER_VULGAR.test(text)) return unreadable(text, where);
+  if (clean.startsWith('-')) return fail('A length cannot be below zero.', where, WAY_OUT);
+  const parsed = feetAndInches(clean, text, where) ?? oneUnit(clean, bareUnit, text, where);
   if (parsed.ok && parsed.value.valueMm === 0) return fail('A length cannot be zero.', where, WAY_OUT);
   return parsed;
+}
+
+/** `2' 3 1/2"`, `2 ft 3 in`; null for anything written in one unit. */
+function feetAndInches(clean: string, text: string, where: string): Result<ParsedLength> | null {
+  const m = /^(\d{1,3}) ?(?:'(?!')|ft|feet|foot)[ -]*(\d[\d.,/ -]*?) ?(?:"|''|in|inch|inches)?\.?$/.exec(
+    clean,
+  );
+  if (!m) return null;
+  const inches = oneUnit(m[2] ?? '', 'in', text, where);
+  if (!inches.ok) return unreadable(text, where);
+  const feetMm = Number(m[1]) * MM_PER.ft;
+  return inches.value.valueMm < MM_PER.ft
+    ? ok({ ...inches.value, unit: 'in', valueMm: feetMm + inches.value.valueMm })
+    : fail('Twelve inches or more are another foot.', where, `Carry it over: 2' 14" is 3' 2".`);
+}
+
+function oneUnit(clean: string, bareUnit: LengthUnit, text: string, where: string): Result<ParsedLength> {
+  const split = /^(\d[-\d.,/ ]*|[.,]\d+)([a-z"']*)\.?$/.exec(clean);
+  if (!split) return unreadable(text, where);
+  const body = (split[1] ?? '').trim();
+  const unitWord = split[2] ?? '';
+  const named = unitWord === '' ? null : UNIT_WORDS[unitWord];
+  if (named === undefined)
+    return fail(`“${unitWord}” is not a unit of length known here.`, where, 'Use mm, cm, m, in or ft.');
+  return body.includes('/')
+    ? parseFraction(body, named, text, where)
+    : parseDecimal(body, named ?? bareUnit, text, where);
 }
 
 function parseFraction(
@@ -90,7 +127,7 @@ function parseFraction(
   text: string,
   where: string,
 ): Result<ParsedLength> {
-  const m = /^(?:(\d{1,4})[ -]+)?(\d{1,3})\/(\d{1,3})$/.exec(body.trim());
+  const m = /^(?:(\d{1,4})(?: | ?- ?))?(\d{1,3})\/(\d{1,3})$/.exec(body.trim());
   if (!m) return unreadable(text, where);
   if (named !== null && named !== 'in') {
     return fail('Fractions are read in inches.', where, 'Write millimetres with a decimal, as 213.5.');
@@ -156,22 +193,32 @@ export function parseTemperature(
   return ok(c);
 }
 
-/** A time as written: `65`, `65 s`, `1:05`, `2 min`, `1 min 5`. Returns seconds, 1 to 7200. */
+const TIME_WAY = 'Write seconds, as 65, or minutes and seconds, as 1:05.';
+const LONGEST_S = 7200;
+
+/** A whole or decimal number at the head of a written time, in seconds to the unit. */
+const part = (text: string | undefined, perUnit: number): number =>
+  text === undefined ? 0 : Number(text.replace(',', '.')) * perUnit;
+
+/** Seconds in `1:05`, `65 s`, `12.5 s`, `2 minutes`, `1 min 5 s`, `1 h 01 min`; null where it is no time. */
+function secondsIn(clean: string): number | null {
+  const clock = /^(\d{1,3}):([0-5]\d)(?: ?(?:m|min|minutes?))?$/.exec(clean);
+  if (clock) return part(clock[1], 60) + part(clock[2], 1);
+  const plain = /^(\d{1,4}(?:[.,]\d{1,2})?) ?(?:s|sec|secs|seconds?)?$/.exec(clean);
+  if (plain) return part(plain[1], 1);
+  const hours = /^(\d{1,2}) ?(?:h|hr|hrs|hours?)(?: ?([0-5]?\d) ?(?:m|min|minutes?)?)?$/.exec(clean);
+  if (hours) return part(hours[1], 3600) + part(hours[2], 60);
+  const decimal = /^(\d{1,3}[.,]\d{1,2}) ?(?:m|min|mins|minutes?)$/.exec(clean);
+  if (decimal) return part(decimal[1], 60);
+  const both = /^(\d{1,3}) ?(?:m|min|mins|minutes?)(?: ?([0-5]?\d) ?(?:s|sec|secs|seconds?)?)?$/.exec(clean);
+  return both ? part(both[1], 60) + part(both[2], 1) : null;
+}
+
+/** A time as written: `65`, `12.5 s`, `1:05`, `2 minutes`, `1 min 5`, `1 h 01 min`. Returns seconds, 1 to 7200. */
 export function parseDuration(text: string, where = 'Time'): Result<number> {
-  const clean = text.trim().toLowerCase();
-  const way = 'Write seconds, as 65, or minutes and seconds, as 1:05.';
-  const clock = /^(\d{1,3}):([0-5]\d)(?:\s*min)?$/.exec(clean);
-  const words = /^(\d{1,3}(?:[.,]\d)?)\s*m(?:in)?(?:\s*(\d{1,2})\s*(?:s|sec)?)?$/.exec(clean);
-  const plain = /^(\d{1,4})\s*(?:s|sec|seconds)?$/.exec(clean);
-  const s = clock
-    ? Number(clock[1]) * 60 + Number(clock[2])
-    : words
-      ? Number((words[1] ?? '0').replace(',', '.')) * 60 + Number(words[2] ?? 0)
-      : plain
-        ? Number(plain[1])
-        : null;
-  if (s === null) return fail(`“${text.slice(0, 16)}” cannot be read as a time.`, where, way);
-  if (s < 1) return fail('No time at all.', where, way);
-  if (s > 7200) return fail('That is more than two hours.', where, way);
+  const s = secondsIn(text.trim().toLowerCase().replace(/\s+/g, ' ').replace(/\.$/, ''));
+  if (s === null) return fail(`“${text.slice(0, 16)}” cannot be read as a time.`, where, TIME_WAY);
+  if (s < 1) return fail('No time at all.', where, TIME_WAY);
+  if (s > LONGEST_S) return fail('That is more than two hours.', where, TIME_WAY);
   return ok(s);
 }

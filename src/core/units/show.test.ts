@@ -94,5 +94,5 @@ test('shares and angles sit against their sign', () => {
   expect(quantityText(ratio(0.76), MM)).toBe('76%');
   expect(quantityText(ratio(0.042), MM)).toBe('4.2%');
   expect(quantityText(ratio(0), MM)).toBe('0%');
-  expect(quantityText(degrees(-12.4), MM)).toBe('-12°');
+  expect(quantityText(degrees(-12.4), MM)).toBe('−12°');
 });

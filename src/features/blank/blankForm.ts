@@ -17,38 +17,8 @@ import {
 import { colourSchema, nameSchema } from '@/core/shop/common';
 import { formatQuantity, type LengthUnit, type UnitChoice } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
+import { lengthText, linesText } from '../shop/shopForm';
 import { fineMm, mm } from '@/core/units/quantity';
-
-/** A length typed into a form, in mm between two ends. Zero is allowed where `min` is 0. */
-export const lengthText = (unit: LengthUnit, label: string, min: number, max: number) =>
-  z.pipe(
-    z.string(),
-    z.transform((text, ctx) => {
-      const refuse = (message: string) => {
-        ctx.issues.push({ code: 'custom', message, input: text });
-        return z.NEVER;
-      };
-      if (min === 0 && /^0*(?:[.,]0*)?$/.test(text.trim())) return 0;
-      const parsed = parseLength(text, unit, label);
-      if (!parsed.ok) return refuse(`${parsed.problem.what} ${parsed.problem.wayOut}`);
-      const { valueMm } = parsed.value;
-      if (valueMm < min || valueMm > max)
-        return refuse(`Between ${min} and ${max} mm; this reads as ${Math.round(valueMm * 10) / 10} mm.`);
-      return valueMm;
-    }),
-  );
-
-export const linesText = z.pipe(
-  z.string(),
-  z.transform((text) =>
-    text
-      .split('\n')
-      .map((l) => l.trim())
-      .filter((l) => l !== '')
-      .slice(0, 12)
-      .map((l) => l.slice(0, 160)),
-  ),
-);
 
 /** A length that may be left empty. */
 const maybeLength = (unit: LengthUnit, label: string, min: number, max: number) =>

@@ -6,6 +6,7 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, ty
 import { useHotkeys } from 'react-hotkeys-hook';
 import { TERRACES, type Terrace } from '@/core/figures/figure';
 import { createPlanner } from '@/core/plan/reuse';
+import { RememberContext } from '@/ui/restore';
 import { tell } from '@/ui/tell';
 import { ArtView } from '../art/ArtView';
 import { useLooks } from '../art/useSources';
@@ -70,6 +71,10 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   const router = useRouter();
   const [terrace, go] = useTerrace(id);
   const history = useHistory(store);
+  const remember = useCallback(() => {
+    const as = store.getState().job;
+    return () => edit(() => as);
+  }, [store, edit]);
   const wasThere = useRef(false);
 
   useEffect(() => {
@@ -138,29 +143,31 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   const after = useDeferredValue(view);
   const View = VIEWS[terrace];
   return (
-    <JobContext value={after}>
-      <div className="flex h-dvh flex-col md:flex-row">
-        <JobRail terrace={terrace} go={go} />
-        <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-          <JobHeader />
-          <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">
-            <main
-              className="flex min-w-0 flex-1 flex-col lg:min-h-0"
-              aria-label={`${terrace} of ${job.name}`}
-            >
-              <div className="board-ground relative min-h-[34rem] flex-1 lg:min-h-0">
-                <AfterContext value={after}>
-                  <JobContext value={view}>
-                    <View key={id} />
-                  </JobContext>
-                </AfterContext>
-              </div>
-              <JobFoot terrace={terrace} go={go} />
-            </main>
-            <HowItAddsUp terrace={terrace} />
+    <RememberContext value={remember}>
+      <JobContext value={after}>
+        <div className="flex h-dvh flex-col md:flex-row">
+          <JobRail terrace={terrace} go={go} />
+          <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+            <JobHeader />
+            <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">
+              <main
+                className="flex min-w-0 flex-1 flex-col lg:min-h-0"
+                aria-label={`${terrace} of ${job.name}`}
+              >
+                <div className="board-ground relative min-h-[34rem] flex-1 lg:min-h-0">
+                  <AfterContext value={after}>
+                    <JobContext value={view}>
+                      <View key={id} />
+                    </JobContext>
+                  </AfterContext>
+                </div>
+                <JobFoot terrace={terrace} go={go} />
+              </main>
+              <HowItAddsUp terrace={terrace} />
+            </div>
           </div>
         </div>
-      </div>
-    </JobContext>
+      </JobContext>
+    </RememberContext>
   );
 }

@@ -1,5 +1,4 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import type { Job } from '@/core/job/job';
 import type { Problem } from '@/core/result';
 import type { JobRecord } from '@/data/db';
 import { newId } from '@/data/ids';

@@ -5,6 +5,7 @@ import { DropdownMenu, Popover } from 'radix-ui';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { Button } from '@/ui/Button';
+import { copiesText } from './copies';
 import { Say } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { useExport, type Export } from './useExport';
@@ -47,8 +48,7 @@ export function Files({ at }: { at: number }) {
       <p className="min-w-52 flex-1 font-label text-fine leading-snug font-medium">
         {looking && 'A tighter layout is being looked for. '}
         {empty && 'No picture and no words yet: there is nothing to print. '}
-        {pages.length > 0 && pages.length <= 3 && pages.map((p, i) => `Page ${i + 1}: print ${p.copies}. `)}
-        {pages.length > 3 && `${pages.length} pages, print each once. `}
+        {copiesText(pages.map((p) => p.copies))}
         100 % scale, driver mirror {mirrorBy === 'app' ? 'OFF' : 'ON'}. Let it dry: a dull print is right.
       </p>
       {trying && <StandIn at={at} pdfBytes={made.pdfBytes} onClose={() => setTrying(false)} />}

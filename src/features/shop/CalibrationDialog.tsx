@@ -1,15 +1,14 @@
 'use client';
 
 import { FileDown } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { barsFor, SCALE_BELIEVED } from '@/core/sheet/calibration';
 import { calibrationPage } from '@/core/sheet/calibrationPage';
 import { problemText } from '@/core/result';
 import { printerOf } from '@/core/shop/settings';
 import type { Calibration, Paper } from '@/core/shop/paper';
-import { formatQuantity } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
-import { fineMm, mm } from '@/core/units/quantity';
+import { mm } from '@/core/units/quantity';
 import { savePaper } from '@/data/shop';
 import { inWorker, onProgress } from '@/workers/client';
 import { Button } from '@/ui/Button';
@@ -19,6 +18,7 @@ import { useSay, useUnits } from '@/ui/units';
 import { tell, tellProblem } from '@/ui/tell';
 import { saveBytesAs } from '../shell/download';
 import { useShop } from '../shell/shopContext';
+import { shownLengths } from './shopForm';
 
 type Axis = 'across' | 'along';
 type When = 'printed' | 'pressed';
@@ -42,12 +42,13 @@ export function CalibrationDialog({ paper, onClose }: Props) {
   const bars = barsFor(paper, marginMm);
   const nominal: Readonly<Record<Axis, number>> = { across: bars.acrossMm, along: bars.alongMm };
   const old = paper.calibration;
-  const text = (v: number | null | undefined) => (v == null ? '' : formatQuantity(fineMm(v), units).number);
+  const shown = useMemo(() => shownLengths(units), [units]);
+  const text = (key: string, v: number | null | undefined) => (v == null ? '' : shown.show(key, v, true));
   const [texts, setTexts] = useState<Texts>({
-    'across-printed': text(old?.across.printedMm),
-    'along-printed': text(old?.along.printedMm),
-    'across-pressed': text(old?.across.pressedMm),
-    'along-pressed': text(old?.along.pressedMm),
+    'across-printed': text('across-printed', old?.across.printedMm),
+    'along-printed': text('along-printed', old?.along.printedMm),
+    'across-pressed': text('across-pressed', old?.across.pressedMm),
+    'along-pressed': text('along-pressed', old?.along.pressedMm),
   });
   const [wrong, setWrong] = useState<Partial<Record<keyof Texts, string>>>({});
 
@@ -73,6 +74,8 @@ export function CalibrationDialog({ paper, onClose }: Props) {
     const read = (axis: Axis, when: When): number | null => {
       const key = `${axis}-${when}` as const;
       if (texts[key].trim() === '' && when === 'pressed') return null;
+      const kept = shown.stored(key, texts[key]);
+      if (kept !== null) return kept;
       const parsed = parseLength(texts[key], units.length, AXIS_WORDS[axis]);
       if (!parsed.ok) found[key] = problemText(parsed.problem);
       else if (Math.abs(parsed.value.valueMm / nominal[axis] - 1) > SCALE_BELIEVED)
@@ -80,8 +83,10 @@ export function CalibrationDialog({ paper, onClose }: Props) {
           `The bar is ${say([mm(nominal[axis])])}; this is more than 3 % off. Look for “fit to page” in the driver, or measure again.`;
       return parsed.ok ? parsed.value.valueMm : null;
     };
+    // Bars not measured again are those of the page that was measured then.
+    const measuredThen = (axis: Axis) => shown.stored(`${axis}-printed`, texts[`${axis}-printed`]) !== null;
     const bar = (axis: Axis) => ({
-      nominalMm: nominal[axis],
+      nominalMm: (measuredThen(axis) ? old?.[axis].nominalMm : null) ?? nominal[axis],
       printedMm: read(axis, 'printed') ?? nominal[axis],
       pressedMm: read(axis, 'pressed'),
     });

@@ -6,8 +6,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import * as z from 'zod/mini';
 import { nameSchema } from '@/core/shop/common';
 import type { Paper } from '@/core/shop/paper';
-import { formatQuantity, type LengthUnit } from '@/core/units/format';
-import { fineMm, mm } from '@/core/units/quantity';
+import { type LengthUnit } from '@/core/units/format';
 import { newId } from '@/data/ids';
 import { savePaper } from '@/data/shop';
 import { Button } from '@/ui/Button';
@@ -15,17 +14,16 @@ import { FormField, inputClass } from '@/ui/FormField';
 import { SheetDialog } from '@/ui/Sheet';
 import { tellProblem } from '@/ui/tell';
 import { useUnits } from '@/ui/units';
-import { lengthText } from '../blank/blankForm';
 import { useShop } from '../shell/shopContext';
-import { moneyText, shortText } from './shopForm';
+import { lengthText, moneyText, shortText, shownLengths, type ShownLengths } from './shopForm';
 
-const formSchema = (unit: LengthUnit) =>
+const formSchema = (unit: LengthUnit, shown: ShownLengths) =>
   z.object({
     name: nameSchema,
     kind: z.enum(['sheet', 'roll']),
-    widthMm: lengthText(unit, 'Width', 50, 1700),
-    heightMm: lengthText(unit, 'Height', 50, 30000),
-    thicknessMm: lengthText(unit, 'Thickness', 0.03, 0.6),
+    widthMm: lengthText(unit, 'Width', 50, 1700, shown),
+    heightMm: lengthText(unit, 'Height', 50, 30000, shown),
+    thicknessMm: lengthText(unit, 'Thickness', 0.03, 0.6, shown),
     printSide: shortText,
     tray: shortText,
     costCents: moneyText,
@@ -37,16 +35,16 @@ type FormOut = z.output<ReturnType<typeof formSchema>>;
 export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: () => void }) {
   const units = useUnits();
   const { shop } = useShop();
-  const schema = useMemo(() => formSchema(units.length), [units.length]);
-  const len = (v: number, fine = false) => formatQuantity(fine ? fineMm(v) : mm(v), units).number;
+  const shown = useMemo(() => shownLengths(units), [units]);
+  const schema = useMemo(() => formSchema(units.length, shown), [units.length, shown]);
   const form = useForm<FormIn, unknown, FormOut>({
     resolver: zodResolver(schema),
     defaultValues: {
       name: paper?.name ?? '',
       kind: paper?.kind ?? 'sheet',
-      widthMm: paper ? len(paper.widthMm) : '',
-      heightMm: paper ? len(paper.heightMm) : '',
-      thicknessMm: len(paper?.thicknessMm ?? 0.1, true),
+      widthMm: paper ? shown.show('Width', paper.widthMm) : '',
+      heightMm: paper ? shown.show('Height', paper.heightMm) : '',
+      thicknessMm: shown.show('Thickness', paper?.thicknessMm ?? 0.1, true),
       printSide: paper?.printSide ?? '',
       tray: paper?.tray ?? '',
       costCents: ((paper?.costCents ?? 0) / 100).toFixed(2),

@@ -9,7 +9,7 @@ import * as z from 'zod/mini';
 import { CLOCK_WORDS } from '@/core/heat/words';
 import { nameSchema } from '@/core/shop/common';
 import { CLOCKS, isFlatPress, isOven, isWrapPress, PRESS_KINDS, type Press } from '@/core/shop/press';
-import { formatQuantity, type LengthUnit, type UnitChoice } from '@/core/units/format';
+import { type LengthUnit } from '@/core/units/format';
 import { mm } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
 import { savePress } from '@/data/shop';
@@ -18,7 +18,7 @@ import { FormField, inputClass } from '@/ui/FormField';
 import { SheetDialog } from '@/ui/Sheet';
 import { Say, useUnits } from '@/ui/units';
 import { tellProblem } from '@/ui/tell';
-import { lengthText } from '../blank/blankForm';
+import { lengthText, shownLengths, type ShownLengths } from './shopForm';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { actionsColumn, SortableTable } from './ThingTable';
@@ -97,22 +97,22 @@ export function PressesPage() {
   );
 }
 
-const formSchema = (unit: LengthUnit) =>
+const formSchema = (unit: LengthUnit, shown: ShownLengths) =>
   z
     .object({
       name: nameSchema,
       kind: z.enum(PRESS_KINDS),
-      heaterLengthMm: lengthText(unit, 'Heater round', 50, 600),
-      heaterHeightMm: lengthText(unit, 'Heater tall', 30, 400),
-      smallestDiameterMm: lengthText(unit, 'Smallest', 10, 200),
-      largestDiameterMm: lengthText(unit, 'Largest', 10, 250),
+      heaterLengthMm: lengthText(unit, 'Heater round', 50, 600, shown),
+      heaterHeightMm: lengthText(unit, 'Heater tall', 30, 400, shown),
+      smallestDiameterMm: lengthText(unit, 'Smallest', 10, 200, shown),
+      largestDiameterMm: lengthText(unit, 'Largest', 10, 250, shown),
       clock: z.enum(CLOCKS),
       autoTimer: z.boolean(),
-      insideHeightMm: lengthText(unit, 'Inside height', 50, 1000),
+      insideHeightMm: lengthText(unit, 'Inside height', 50, 1000, shown),
       hold: z.enum(['sleeve', 'shrink film']),
-      platenWidthMm: lengthText(unit, 'Platen width', 100, 1600),
-      platenHeightMm: lengthText(unit, 'Platen depth', 100, 1600),
-      openingMm: lengthText(unit, 'Opening', 2, 120),
+      platenWidthMm: lengthText(unit, 'Platen width', 100, 1600, shown),
+      platenHeightMm: lengthText(unit, 'Platen depth', 100, 1600, shown),
+      openingMm: lengthText(unit, 'Opening', 2, 120, shown),
       opens: z.enum(['swing-away', 'clamshell', 'drawer']),
     })
     .check(
@@ -124,43 +124,43 @@ const formSchema = (unit: LengthUnit) =>
 type FormIn = z.input<ReturnType<typeof formSchema>>;
 type FormOut = z.output<ReturnType<typeof formSchema>>;
 
-function start(p: Press | null, units: UnitChoice): FormIn {
-  const len = (v: number) => formatQuantity(mm(v), units).number;
+function start(p: Press | null, shown: ShownLengths): FormIn {
   const base = {
     name: p?.name ?? '',
     kind: p?.kind ?? ('tumbler' as const),
     clock: 'from-closing' as const,
     autoTimer: false,
     hold: 'shrink film' as const,
-    insideHeightMm: len(300),
-    heaterLengthMm: len(203),
-    heaterHeightMm: len(240),
-    smallestDiameterMm: len(62),
-    largestDiameterMm: len(90),
-    platenWidthMm: len(400),
-    platenHeightMm: len(500),
-    openingMm: len(30),
+    insideHeightMm: shown.show('Inside height', 300),
+    heaterLengthMm: shown.show('Heater round', 203),
+    heaterHeightMm: shown.show('Heater tall', 240),
+    smallestDiameterMm: shown.show('Smallest', 62),
+    largestDiameterMm: shown.show('Largest', 90),
+    platenWidthMm: shown.show('Platen width', 400),
+    platenHeightMm: shown.show('Platen depth', 500),
+    openingMm: shown.show('Opening', 30),
     opens: 'swing-away' as const,
   };
   if (!p) return base;
-  if (isOven(p)) return { ...base, insideHeightMm: len(p.insideHeightMm), hold: p.hold };
+  if (isOven(p))
+    return { ...base, insideHeightMm: shown.show('Inside height', p.insideHeightMm), hold: p.hold };
   if (isFlatPress(p))
     return {
       ...base,
       clock: p.clock,
-      platenWidthMm: len(p.platenWidthMm),
-      platenHeightMm: len(p.platenHeightMm),
-      openingMm: len(p.openingMm),
+      platenWidthMm: shown.show('Platen width', p.platenWidthMm),
+      platenHeightMm: shown.show('Platen depth', p.platenHeightMm),
+      openingMm: shown.show('Opening', p.openingMm),
       opens: p.opens,
     };
   return {
     ...base,
     clock: p.clock,
     autoTimer: p.autoTimer,
-    heaterLengthMm: len(p.heaterLengthMm),
-    heaterHeightMm: len(p.heaterHeightMm),
-    smallestDiameterMm: len(p.smallestDiameterMm),
-    largestDiameterMm: len(p.largestDiameterMm),
+    heaterLengthMm: shown.show('Heater round', p.heaterLengthMm),
+    heaterHeightMm: shown.show('Heater tall', p.heaterHeightMm),
+    smallestDiameterMm: shown.show('Smallest', p.smallestDiameterMm),
+    largestDiameterMm: shown.show('Largest', p.largestDiameterMm),
   };
 }
 
@@ -186,10 +186,11 @@ function toPress(f: FormOut, id: string): Press {
 
 function PressDialog({ press, onClose }: { press: Press | null; onClose: () => void }) {
   const units = useUnits();
-  const schema = useMemo(() => formSchema(units.length), [units.length]);
+  const shown = useMemo(() => shownLengths(units), [units]);
+  const schema = useMemo(() => formSchema(units.length, shown), [units.length, shown]);
   const form = useForm<FormIn, unknown, FormOut>({
     resolver: zodResolver(schema),
-    defaultValues: start(press, units),
+    defaultValues: start(press, shown),
     mode: 'onBlur',
   });
   const { errors } = form.formState;

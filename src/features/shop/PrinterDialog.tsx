@@ -13,8 +13,7 @@ import {
   USUAL_DRIVER,
   type Printer,
 } from '@/core/shop/printer';
-import { formatQuantity, type LengthUnit } from '@/core/units/format';
-import { mm } from '@/core/units/quantity';
+import { type LengthUnit } from '@/core/units/format';
 import { newId } from '@/data/ids';
 import { withPrinters } from '@/core/shop/settings';
 import { changeSettings } from '@/data/shop';
@@ -23,21 +22,20 @@ import { FormField, inputClass } from '@/ui/FormField';
 import { SheetDialog } from '@/ui/Sheet';
 import { tellProblem } from '@/ui/tell';
 import { useUnits } from '@/ui/units';
-import { lengthText, linesText } from '../blank/blankForm';
 import { useShop } from '../shell/shopContext';
-import { moneyText, wholeText } from './shopForm';
+import { lengthText, linesText, moneyText, shownLengths, wholeText, type ShownLengths } from './shopForm';
 
 const PPIS = ['150', '200', '300', '360'] as const;
 
-const formSchema = (unit: LengthUnit) =>
+const formSchema = (unit: LengthUnit, shown: ShownLengths) =>
   z.object({
     name: nameSchema,
-    widestMm: lengthText(unit, 'Widest paper', 100, 1700),
+    widestMm: lengthText(unit, 'Widest paper', 100, 1700, shown),
     rolls: z.boolean(),
-    top: lengthText(unit, 'Top', 0, 60),
-    right: lengthText(unit, 'Right', 0, 60),
-    bottom: lengthText(unit, 'Bottom', 0, 60),
-    left: lengthText(unit, 'Left', 0, 60),
+    top: lengthText(unit, 'Top', 0, 60, shown),
+    right: lengthText(unit, 'Right', 0, 60, shown),
+    bottom: lengthText(unit, 'Bottom', 0, 60, shown),
+    left: lengthText(unit, 'Left', 0, 60, shown),
     mirrorBy: z.enum(MIRROR_BY),
     colourBy: z.enum(COLOUR_BY),
     ppi: z.enum(PPIS),
@@ -66,19 +64,19 @@ export function PrinterDialog({ printer, onClose }: { printer: Printer | null; o
   const units = useUnits();
   const { shop } = useShop();
   const { settings } = shop;
-  const schema = useMemo(() => formSchema(units.length), [units.length]);
+  const shown = useMemo(() => shownLengths(units), [units]);
+  const schema = useMemo(() => formSchema(units.length, shown), [units.length, shown]);
   const from = printer ?? { ...STARTER_PRINTER, name: '', driver: [...USUAL_DRIVER] };
-  const len = (v: number) => formatQuantity(mm(v), units).number;
   const form = useForm<FormIn, unknown, FormOut>({
     resolver: zodResolver(schema),
     defaultValues: {
       name: from.name,
-      widestMm: len(from.widestMm),
+      widestMm: shown.show('Widest paper', from.widestMm),
       rolls: from.rolls,
-      top: len(from.marginsMm.top),
-      right: len(from.marginsMm.right),
-      bottom: len(from.marginsMm.bottom),
-      left: len(from.marginsMm.left),
+      top: shown.show('Top', from.marginsMm.top),
+      right: shown.show('Right', from.marginsMm.right),
+      bottom: shown.show('Bottom', from.marginsMm.bottom),
+      left: shown.show('Left', from.marginsMm.left),
       mirrorBy: from.mirrorBy,
       colourBy: from.colourBy,
       ppi: `${from.ppi}`,

@@ -1,5 +1,5 @@
 import type * as z from 'zod/mini';
-import { moneyText, shortText, wholeText } from './shopForm';
+import { lengthText, moneyText, shortText, shownLengths, wholeText } from './shopForm';
 
 const read = <T>(schema: z.ZodMiniType<T>, text: string) => {
   const r = schema.safeParse(text);
@@ -33,4 +33,19 @@ test('a short line loses its outer spaces and is not cut', () => {
   expect(read(shortText, '  rear feed ')).toBe('rear feed');
   expect(read(shortText, 'x'.repeat(160))).toHaveLength(160);
   expect(read(shortText, 'x'.repeat(161))).toMatch(/under 160/);
+});
+
+describe('lengths shown in inches', () => {
+  const INCHES = { length: 'in', temperature: 'F', inchDenominator: 16 } as const;
+  test('a text nobody changed stands for the millimetres that were stored', () => {
+    const shown = shownLengths(INCHES);
+    const text = shown.show('Width', 210);
+    expect(text).toBe('8 1/4');
+    const width = lengthText('in', 'Width', 50, 1700, shown);
+    expect(read(width, text)).toBe(210);
+    expect(read(width, ` ${text} `)).toBe(210);
+    // Changed, it is read; and the same text under another label is another length.
+    expect(read(width, '8 3/8')).toBeCloseTo(212.725, 9);
+    expect(read(lengthText('in', 'Height', 50, 1700, shown), text)).toBeCloseTo(209.55, 9);
+  });
 });

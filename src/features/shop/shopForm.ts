@@ -1,4 +1,7 @@
 import * as z from 'zod/mini';
+import { formatQuantity, type LengthUnit, type UnitChoice } from '@/core/units/format';
+import { parseLength } from '@/core/units/parse';
+import { fineMm, mm } from '@/core/units/quantity';
 
 /** Money as written, to hundredths. */
 export const moneyText = z.pipe(
@@ -35,3 +38,66 @@ export const wholeText = (label: string, min: number, max: number) =>
       return n;
     }),
   );
+
+/**
+ * Lengths as a form first shows them. Shown in inches a length is rounded to the tape’s marks; a text nobody changed stands for the length
+ * that was stored, not for its rounding.
+ */
+export interface ShownLengths {
+  readonly show: (label: string, valueMm: number, fine?: boolean) => string;
+  readonly stored: (label: string, text: string) => number | null;
+}
+
+export function shownLengths(units: UnitChoice): ShownLengths {
+  const shown = new Map<string, { readonly text: string; readonly valueMm: number }>();
+  return {
+    show: (label, valueMm, fine = false) => {
+      const text = formatQuantity(fine ? fineMm(valueMm) : mm(valueMm), units).number;
+      shown.set(label, { text, valueMm });
+      return text;
+    },
+    stored: (label, text) => {
+      const s = shown.get(label);
+      return s && s.text === text.trim() ? s.valueMm : null;
+    },
+  };
+}
+
+/** A length typed into a form, in mm between two ends. Zero is allowed where `min` is 0. */
+export const lengthText = (
+  unit: LengthUnit,
+  label: string,
+  min: number,
+  max: number,
+  shown: ShownLengths | null = null,
+) =>
+  z.pipe(
+    z.string(),
+    z.transform((text, ctx) => {
+      const refuse = (message: string) => {
+        ctx.issues.push({ code: 'custom', message, input: text });
+        return z.NEVER;
+      };
+      const kept = shown?.stored(label, text) ?? null;
+      if (kept !== null) return kept;
+      if (min === 0 && /^0*(?:[.,]0*)?$/.test(text.trim())) return 0;
+      const parsed = parseLength(text, unit, label);
+      if (!parsed.ok) return refuse(`${parsed.problem.what} ${parsed.problem.wayOut}`);
+      const { valueMm } = parsed.value;
+      if (valueMm < min || valueMm > max)
+        return refuse(`Between ${min} and ${max} mm; this reads as ${Math.round(valueMm * 10) / 10} mm.`);
+      return valueMm;
+    }),
+  );
+
+export const linesText = z.pipe(
+  z.string(),
+  z.transform((text) =>
+    text
+      .split('\n')
+      .map((l) => l.trim())
+      .filter((l) => l !== '')
+      .slice(0, 12)
+      .map((l) => l.slice(0, 160)),
+  ),
+);
