@@ -271,6 +271,7 @@ function starMapPanel(today: Date): Job {
         }),
       ],
     },
+    sheet: { ...job.sheet, printerId: STARTER_PRINTER.id },
     pressId: 'flat-press-b',
   };
 }

@@ -308,7 +308,13 @@ test('a page longer than a PDF’s own units counts in larger ones, and is as lo
 test('a bent picture without its made pixels is refused, never drawn straight', async () => {
   const p = plan(TUMBLERS, shop);
   const ref = picture(4, 4);
-  const made = { kind: 'made' as const, ref, tiles: [], bend: null, area: { x: 0, y: 0, width: 10, height: 10 } };
+  const made = {
+    kind: 'made' as const,
+    ref,
+    tiles: [],
+    bend: null,
+    area: { x: 0, y: 0, width: 10, height: 10 },
+  };
   const input = {
     title: 'x',
     pages: p.sheet.pages,

@@ -141,7 +141,9 @@ async function inkOf(doc: PDFDocument, input: PdfInput, key: string, source: Sou
   const { ref } = source;
   // Drawn as it came, a bent or repeated picture would be straight and of another size; left out, it would be missed only on the blank.
   if (source.kind === 'made')
-    throw new Error(`“${ref.name}” is bent or repeated, and its pixels have not been made. Save the file again.`);
+    throw new Error(
+      `“${ref.name}” is bent or repeated, and its pixels have not been made. Save the file again.`,
+    );
   const bytes = input.files[ref.id];
   if (!bytes) throw new Error(`The file of “${ref.name}” is missing. Bring the picture again, then save.`);
   const [w, h] = ref.orientation >= 5 ? [ref.heightPx, ref.widthPx] : [ref.widthPx, ref.heightPx];

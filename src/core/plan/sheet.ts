@@ -6,8 +6,9 @@ import type { Job } from '../job/job';
 import { contourArea, flatten } from '../shapes/contour';
 import type { Rect } from '../shapes/plane';
 import { rectCorners } from '../art/polygon';
-import type { Ring } from '../shapes/ring';
-import { layoutSheet, needMm, smallestThatFits, type Part, type SheetLayout } from '../sheet/layout';
+import { ringArea, type Ring } from '../shapes/ring';
+import { layoutSheet, needMm, type Part, type SheetLayout } from '../sheet/layout';
+import { sheetOptions, takesPaper, type SheetOption } from '../sheet/options';
 import type { Nests } from '../sheet/nest/ask';
 import { driverChecklist } from '../sheet/checklist';
 import { drawPages, rulerFor, type Page, type Print } from '../sheet/pages';
@@ -22,7 +23,7 @@ import { mainFace, type Pattern } from '../wrap/pattern';
 import type { ArtSection } from './art';
 import { finding, type Section } from './section';
 import { panelPlan, panelsSummary, type PanelPlan } from './panels';
-import { costFigures } from './sheetCost';
+import { costFigures, USUAL_INK_PCT } from './sheetCost';
 import { sheetFigures } from './sheetFigures';
 import type { WrapSection } from './wrap';
 
@@ -44,8 +45,8 @@ export interface SheetSection extends Section<'sheet'> {
   readonly sources: Sources;
   readonly mirrorBy: MirrorBy;
   readonly panels: PanelPlan | null;
-  /** The smallest paper of the shop that would hold a piece. */
-  readonly wouldFit: Paper | null;
+  /** Papers and printers that print every piece whole, the one that costs least first. */
+  readonly options: readonly SheetOption[];
   readonly checklist: readonly Phrase[];
 }
 
@@ -58,6 +59,8 @@ export interface Together {
 }
 
 const OUTLINE_TOLERANCE_MM = 0.03;
+/** 14,400 points of 1/72 in (ISO 32000-1, annex C). */
+const LONGEST_PLAIN_PAGE_MM = 5080;
 
 /** What is printed of a wrap: its bleed where that is all, else the box round bleed, grip and both faces. */
 export function printedOutline(p: Pattern): Ring {
@@ -67,6 +70,8 @@ export function printedOutline(p: Pattern): Ring {
 }
 
 const trimArea = (p: Pattern): number => p.faces.reduce((a, f) => a + Math.abs(contourArea(f.trim)), 0);
+/** Ink reaches to the bleed. */
+const inkArea = (p: Pattern): number => p.faces.reduce((a, f) => a + Math.abs(contourArea(f.bleed)), 0);
 
 interface Made {
   readonly part: Part;
@@ -96,15 +101,22 @@ function madeOf(t: Together, pattern: Pattern, panels: PanelPlan | null): readon
     const p = pieces[i];
     return p ? `${p.number} ${p.label}`.trim() : '';
   };
-  const one = (outline: Ring, box: Rect, panel: Print['panel'], trimMm2: number): Made => ({
-    part: { outline, box, trimMm2, pieces: t.art.pieceCount, alike },
+  const one = (outline: Ring, box: Rect, panel: Print['panel'], trimMm2: number, inkMm2: number): Made => ({
+    part: { outline, box, trimMm2, inkMm2, pieces: t.art.pieceCount, alike },
     print: { pattern, box, panel, laidOf, nameOf },
     named: { job: t.job.name, blank: t.blank?.name ?? '', panel: panel?.number ?? 0, pieces },
   });
-  if (!panels) return [one(printedOutline(pattern), pattern.whole, null, trimArea(pattern))];
+  if (!panels)
+    return [one(printedOutline(pattern), pattern.whole, null, trimArea(pattern), inkArea(pattern))];
   const of = panels.panels.length;
   return panels.panels.map((p) =>
-    one(p.outline, p.box, { number: p.number, of, outline: p.outline, ends: p.ends }, trimArea(pattern) / of),
+    one(
+      p.outline,
+      p.box,
+      { number: p.number, of, outline: p.outline, ends: p.ends },
+      trimArea(pattern) / of,
+      Math.abs(ringArea(p.outline)),
+    ),
   );
 }
 
@@ -138,15 +150,66 @@ export interface SheetAsk {
   readonly nests: Nests | undefined;
 }
 
-const takes = (printer: Printer, p: Paper): boolean =>
-  Math.min(p.widthMm, p.kind === 'roll' ? p.widthMm : p.heightMm) <= printer.widestMm + 0.5 &&
-  (p.kind === 'sheet' || printer.rolls);
+/** Where the sheets are printed, and what else would print them. */
+interface Chosen {
+  readonly printer: Printer;
+  readonly options: readonly SheetOption[];
+  /** Null where no paper takes a piece, whole or in panels. */
+  readonly paper: Paper | null;
+  readonly panels: PanelPlan | null;
+}
 
-/** Lays the pieces on the paper asked for, else on the smallest the shop has that fits; in panels where none does. */
+/**
+ * Paper and printer together. What the job says stands. Otherwise the shop’s first printer, as long as it prints every piece whole, then
+ * whichever printer does, at the least cost; panels only where none does or they are asked for.
+ */
+function choose({ job, shop, art, inkPct, paper, together }: SheetAsk, pattern: Pattern): Chosen {
+  const { printers } = shop.settings;
+  const { sheet } = job;
+  const asked = sheet.printerId === null ? null : printerOf(shop.settings, sheet.printerId);
+  const usual = asked ?? printerOf(shop.settings, null);
+  const patterns = [
+    { pattern, pieces: art.pieceCount },
+    ...together.flatMap((t) =>
+      t.wrap.pattern ? [{ pattern: t.wrap.pattern, pieces: t.art.pieceCount }] : [],
+    ),
+  ];
+  const toPrint = patterns.map((p) => ({
+    box: p.pattern.whole,
+    pieces: Math.max(1, p.pieces),
+    inkMm2: inkArea(p.pattern),
+  }));
+  const options = sheetOptions(shop.papers, printers, {
+    toPrint,
+    gapMm: sheet.gapMm,
+    turning: sheet.turning,
+    inkPct: inkPct ?? USUAL_INK_PCT,
+  });
+  const onAsked = options.filter((o) => !asked || o.printer.id === asked.id);
+  const fitting = onAsked.filter((o) => !paper || o.paper.id === paper.id);
+  const whole = fitting.find((o) => o.printer.id === usual.id) ?? fitting[0] ?? null;
+  // A paper that is only too small is said to be; panels are for what no paper of that printer holds.
+  const inPanels = sheet.panels.way === 'panels' || (sheet.panels.way === null && onAsked.length === 0);
+  if (!inPanels)
+    return { printer: whole?.printer ?? usual, options, paper: paper ?? whole?.paper ?? null, panels: null };
+  const papers = (paper ? [paper] : shop.papers).filter((p) => takesPaper(usual, p));
+  const found = bestPanels(job, pattern, art, papers, usual);
+  return {
+    printer: usual,
+    options,
+    paper: found?.paper ?? paper ?? whole?.paper ?? null,
+    panels: found?.panels ?? null,
+  };
+}
+
+/** What the file or the driver has to do about mirroring, on the printer that was found. */
+const mirroredBy = (job: Job, printer: Printer): MirrorBy => job.sheet.mirrorBy ?? printer.mirrorBy;
+
+/** Lays the pieces on the paper asked for, else on the one that costs least; in panels where none of the shop’s holds them whole. */
 export function planSheet(ask: SheetAsk): SheetSection {
   const { job, shop, blank, wrap, art, paper } = ask;
-  const printer = printerOf(shop.settings, job.sheet.printerId);
-  const mirrorBy = job.sheet.mirrorBy ?? printer.mirrorBy;
+  const { pattern } = wrap;
+  const usual = printerOf(shop.settings, job.sheet.printerId);
   const nothing = {
     terrace: 'sheet' as const,
     progress: 'todo' as const,
@@ -155,42 +218,41 @@ export function planSheet(ask: SheetAsk): SheetSection {
     layout: null,
     parts: [],
     sources: {},
-    mirrorBy,
-    printer,
+    mirrorBy: mirroredBy(job, usual),
+    printer: usual,
     paper,
     panels: null,
     checklist: [],
+    options: [],
   };
-  const { pattern } = wrap;
-  if (!pattern || !blank) return { ...nothing, summary: say`after the wrap`, findings: [], wouldFit: null };
-  const papers = shop.papers.filter((p) => takes(printer, p));
+  if (!pattern || !blank) return { ...nothing, summary: say`after the wrap`, findings: [] };
   const others = ask.together.filter((t) => t.wrap.pattern !== null && t.art.pieceCount > 0);
-  const boxes = [pattern.whole, ...others.flatMap((t) => t.wrap.pattern?.whole ?? [])];
-  const fitting = { marginsMm: printer.marginsMm, turning: job.sheet.turning };
-  const wouldFit = smallestThatFits(boxes, fitting, papers);
-  const wanted = job.sheet.panels.way === 'panels' || (job.sheet.panels.way === null && !wouldFit);
-  const onPanels = wanted ? bestPanels(job, pattern, art, paper ? [paper] : papers, printer) : null;
-  const onPaper = onPanels?.paper ?? paper ?? wouldFit;
+  const chosen = choose({ ...ask, together: others }, pattern);
+  const { printer, options, paper: onPaper } = chosen;
+  const mirrorBy = mirroredBy(job, printer);
   const need = needMm(pattern.whole, printer.marginsMm);
   const size = say`It needs about ${mm(need.shortMm)} × ${mm(need.longMm)}.`;
-  const way = wouldFit
-    ? say`${wouldFit.name} holds it.`
-    : say`No paper ${printer.name} takes holds it. Print it in panels, or add a larger paper under Papers.`;
+  const cheapest = options.find((o) => o.printer.id === printer.id) ?? options[0];
+  const way = cheapest
+    ? say`${cheapest.paper.name} on ${cheapest.printer.name} holds it.`
+    : say`No paper of the shop holds it. Print it in panels, or add a larger paper under Papers.`;
   const stop = (id: string, text: Phrase, summary: Phrase): SheetSection => ({
     ...nothing,
+    printer,
+    mirrorBy,
+    options,
     paper: onPaper,
     summary,
     findings: [finding('sheet', id, 'stop', text)],
-    wouldFit,
   });
   if (!onPaper) return stop('none', say`${size} ${way}`, say`no paper fits`);
-  if (!takes(printer, onPaper))
+  if (!takesPaper(printer, onPaper))
     return stop(
       'printer',
       say`${printer.name} does not take ${onPaper.name}: ${onPaper.kind === 'roll' && !printer.rolls ? say`it has no roll` : say`its widest paper is ${mm(printer.widestMm)}`}. Choose another paper or printer.`,
       say`${onPaper.name}: wrong printer`,
     );
-  const panels = onPanels?.panels ?? null;
+  const { panels } = chosen;
   const ts = [{ job, wrap, art, blank }, ...others];
   const made = ts.flatMap((t, i) =>
     t.wrap.pattern ? madeOf(t, t.wrap.pattern, i === 0 ? panels : null) : [],
@@ -235,7 +297,7 @@ export function planSheet(ask: SheetAsk): SheetSection {
       }),
       ...costFigures({ layout, printer, currency: shop.settings.currency, inkPct: ask.inkPct, pieces }),
     ],
-    findings: findingsOf(job, art, label.rulerText, panels),
+    findings: findingsOf({ job, art, rulerText: label.rulerText, panels, options, pages }),
     paper: onPaper,
     layout,
     parts: made.map((m) => m.named),
@@ -244,7 +306,7 @@ export function planSheet(ask: SheetAsk): SheetSection {
     mirrorBy,
     printer,
     panels,
-    wouldFit,
+    options,
     checklist: driverChecklist(printer, onPaper, mirrorBy),
   };
 }
@@ -266,12 +328,16 @@ function bestPanels(
   return tried.reduce<(typeof tried)[number] | null>((a, b) => (a && size(a) <= size(b) ? a : b), null);
 }
 
-function findingsOf(
-  job: Job,
-  art: ArtSection,
-  rulerText: string,
-  panels: PanelPlan | null,
-): readonly Finding[] {
+interface FindingsAsk {
+  readonly job: Job;
+  readonly art: ArtSection;
+  readonly rulerText: string;
+  readonly panels: PanelPlan | null;
+  readonly options: readonly SheetOption[];
+  readonly pages: readonly Page[];
+}
+
+function findingsOf({ job, art, rulerText, panels, options, pages }: FindingsAsk): readonly Finding[] {
   const found: Finding[] = [
     finding(
       'sheet',
@@ -280,6 +346,26 @@ function findingsOf(
       say`Print at 100 %, no “fit to page”. The bar on the sheet must measure ${rulerText}.`,
     ),
   ];
+  const [whole] = options;
+  if (panels && whole)
+    found.push(
+      finding(
+        'sheet',
+        'whole',
+        job.sheet.panels.way === 'panels' ? 'note' : 'heed',
+        say`${whole.printer.name} prints it whole on ${whole.paper.name}: no join to cut, lay and hide.`,
+      ),
+    );
+  const longest = Math.max(0, ...pages.map((p) => p.heightMm));
+  if (longest > LONGEST_PLAIN_PAGE_MM)
+    found.push(
+      finding(
+        'sheet',
+        'long-page',
+        'heed',
+        say`A page of ${mm(longest)} is longer than a PDF counts in points, so this file counts in larger units. A program that does not know them prints it too small: check the bar.`,
+      ),
+    );
   if (art.pieces.length > 0 && job.pieces !== art.pieces.length)
     found.push(
       finding(

@@ -1,18 +1,56 @@
 import { demoShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
+import { flatten } from '../shapes/contour';
 import { figureById, plan } from './plan';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const JOB = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
 
-test('paper by the sheet, ink by the square metre of wrap at the usual cover', () => {
+const money = (text: unknown): number => Math.round(Number(/\$([\d.]+)/.exec(String(text))?.[1]) * 100);
+const words = (f: ReturnType<typeof figureById>): string => (f?.working ?? []).map(String).join('');
+
+test('paper by the sheet, ink by the square metre that is printed, bleed and all, at the usual cover', () => {
   const p = plan({ ...JOB, pieces: 5, sheet: { ...JOB.sheet, paperId: 'a3' } }, shop);
   const { layout } = p.sheet;
-  const { trim } = p.wrap.pattern ?? { trim: { width: NaN, height: NaN } };
+  const { bleed } = p.wrap.pattern ?? { bleed: { width: NaN, height: NaN } };
   if (!layout) throw new Error('no layout');
-  const paper = layout.sheetCount * 0.27;
-  const ink = ((5 * trim.width * trim.height) / 1e6) * 9 * 1.1;
-  expect(figureById(p, 'sheet.cost')?.quantity.value).toBe(`$${(paper + ink).toFixed(2)}`);
+  const paper = layout.sheetCount * 27;
+  const ink = Math.round(((5 * bleed.width * bleed.height) / 1e6) * 900 * 1.1);
+  expect(money(figureById(p, 'sheet.cost')?.quantity.value)).toBe(paper + ink);
+  expect(words(figureById(p, 'sheet.cost'))).toMatch(/until the picture is analysed/);
+});
+
+test('a star is paid for in ink as far as its bleed reaches', () => {
+  const star = jobs.find(
+    (j) =>
+      j.blankId !== null &&
+      shop.blanks.some(
+        (b) => b.id === j.blankId && b.shape.kind === 'flat' && b.shape.outline.form === 'star',
+      ),
+  );
+  if (!star) throw new Error('no star among the jobs');
+  const p = plan(star, shop);
+  const pattern = p.wrap.pattern;
+  if (!pattern || !p.sheet.layout) throw new Error('no sheet');
+  // Gauss’s area of each face’s bleed, by its corners.
+  const areaOf = (ring: readonly { readonly x: number; readonly y: number }[]) =>
+    Math.abs(
+      ring.reduce((a, q, i) => {
+        const r = ring[(i + 1) % ring.length] ?? q;
+        return a + (q.x * r.y - r.x * q.y) / 2;
+      }, 0),
+    );
+  const each = pattern.faces.reduce((a, f) => a + areaOf(flatten(f.bleed, 0.01)), 0);
+  expect(p.sheet.layout.inkMm2 / (star.pieces * each)).toBeCloseTo(1, 2);
+});
+
+test('sums shown add up to the cent, on a roll too', () => {
+  for (const pieces of [1, 3, 7, 19, 24]) {
+    const sheet = { ...JOB.sheet, printerId: 'wide-printer', paperId: 'roll-24' };
+    const cost = figureById(plan({ ...JOB, pieces, sheet }, shop), 'sheet.cost');
+    const [paper, ink] = [...words(cost).matchAll(/\$[\d.]+/g)].map((m) => money(m[0]));
+    expect(money(cost?.quantity.value)).toBe((paper ?? NaN) + (ink ?? NaN));
+  }
 });
 
 test('what a piece costs is a share of the whole for each finished piece, in however many panels it is printed', () => {

@@ -5,7 +5,7 @@ import { say } from '../units/phrase';
 import { count } from '../units/quantity';
 
 /** Ink where nobody has looked at the picture: a share of full colour that art of this trade usually lays, percent. */
-const USUAL_INK_PCT = 110;
+export const USUAL_INK_PCT = 110;
 
 export interface CostAsk {
   readonly layout: SheetLayout;
@@ -17,6 +17,10 @@ export interface CostAsk {
   readonly pieces: number;
 }
 
+/** Money in words: whole hundredths, so that sums shown add up. */
+export const moneyText = (currency: string, cents: number): string =>
+  `${currency}${(cents / 100).toFixed(2)}`;
+
 /** Paper and ink of all sheets, and of one piece; nothing where the shop gives no costs. */
 export function costFigures({
   layout,
@@ -27,26 +31,29 @@ export function costFigures({
 }: CostAsk): readonly Figure[] {
   const { paper } = layout;
   const metres = layout.sheets.reduce((m, s) => m + (s.copies * s.heightMm) / 1000, 0);
-  const paperCents = paper.kind === 'roll' ? metres * paper.costCents : layout.sheetCount * paper.costCents;
-  const m2 =
-    (layout.sheets.reduce((a, s) => a + s.copies * s.heightMm * paper.widthMm, 0) * layout.used) / 1e6;
+  const paperCents = Math.round((paper.kind === 'roll' ? metres : layout.sheetCount) * paper.costCents);
+  const m2 = layout.inkMm2 / 1e6;
   const inkPct = looked ?? USUAL_INK_PCT;
-  const inkCents = m2 * printer.inkPerM2Cents * (inkPct / 100);
-  const money = (cents: number) => `${currency}${(cents / 100).toFixed(2)}`;
-  if (paperCents + inkCents <= 0) return [];
-  const each = (paperCents + inkCents) / Math.max(1, pieces);
+  const inkCents = Math.round((m2 * printer.inkPerM2Cents * inkPct) / 100);
+  const sumCents = paperCents + inkCents;
+  if (sumCents <= 0) return [];
+  const money = (cents: number) => moneyText(currency, cents);
+  const each = money(Math.round(sumCents / Math.max(1, pieces)));
+  const guess = looked === null;
   return [
     figure({
       id: 'sheet.cost',
-      label: 'Paper and ink',
-      quantity: { kind: 'word' as const, value: money(paperCents + inkCents) },
+      label: guess ? 'Paper and ink, ink still a guess' : 'Paper and ink',
+      quantity: { kind: 'word' as const, value: money(sumCents) },
       origin: 'estimated' as const,
-      working: say`paper ${money(paperCents)}, ink ${money(inkCents)}; ${money(each)} a piece`,
+      working: guess
+        ? say`paper ${money(paperCents)}; ink ${money(inkCents)} at the usual ${String(USUAL_INK_PCT)} % until the picture is analysed; ${each} a piece`
+        : say`paper ${money(paperCents)}, ink ${money(inkCents)}; ${each} a piece`,
       arithmetic: [
         paper.kind === 'roll'
           ? say`${metres.toFixed(2)} m of ${paper.name} at ${money(paper.costCents)}`
           : say`${count(layout.sheetCount, 'sheet')} of ${paper.name} at ${money(paper.costCents)}`,
-        say`${m2.toFixed(3)} m² × ${inkPct.toFixed(0)} % ink${looked === null ? ' (usual)' : ''} × ${money(printer.inkPerM2Cents)} a full m²`,
+        say`${m2.toFixed(3)} m² printed, bleed and all × ${inkPct.toFixed(0)} % ink${guess ? ' (usual)' : ''} × ${money(printer.inkPerM2Cents)} a full m²`,
       ],
       inputs: ['sheet.count', 'sheet.used'],
     }),

@@ -64,7 +64,7 @@ test('a paper chosen is the person’s; one found is reckoned, and why is said',
   });
   expect(figureOf(planned('constellation-mugs', { paperId: null }), 'paper')).toMatchObject({
     origin: 'reckoned',
-    working: expect.stringContaining('the smallest that holds it') as string,
+    working: expect.stringContaining('costs least of those that hold it') as string,
   });
   expect(figureOf(planned('star-map-panel', { paperId: null }), 'paper').working).toContain(
     'takes the fewest panels',

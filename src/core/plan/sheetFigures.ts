@@ -36,7 +36,7 @@ export function sheetFigures({ layout, asked, mirrorBy, flat, panels }: SheetFac
       origin: asked ? 'taken' : 'reckoned',
       working: asked
         ? say`${size}, chosen`
-        : say`${size}, ${panels ? 'takes the fewest panels' : 'the smallest that holds it'}`,
+        : say`${size}, ${panels ? 'takes the fewest panels' : 'costs least of those that hold it'}`,
     }),
     figure({
       id: 'sheet.per',

@@ -29,6 +29,8 @@ export interface Part {
   readonly outline: Ring;
   readonly box: Rect;
   /** What of it becomes wrap, mm². */
+  /** Ink lies on this much of a piece, mm². */
+  readonly inkMm2: number;
   readonly trimMm2: number;
   readonly pieces: number;
   /** All pieces carry the same art. */
@@ -69,6 +71,8 @@ export interface SheetLayout {
   readonly onLast: number;
   /** Whether the first piece lies on its side. */
   readonly turned: boolean;
+  /** Ink lies on this much, all copies of all sheets, mm². */
+  readonly inkMm2: number;
   /** Share of the paper that becomes wrap, 0..1. */
   readonly used: number;
   /** Fewest sheets (metres of roll) the printed area alone could do with, and what this layout takes. */
@@ -330,6 +334,7 @@ function summed(input: LayoutInput, { room, sheets: filled }: Try): Omit<SheetLa
     perSheet: Math.max(...sheets.map((s) => s.spots.length)),
     onLast: sheets[sheets.length - 1]?.spots.length ?? 0,
     turned: (sheets[0]?.spots[0]?.turn ?? 0) % 180 !== 0,
+    inkMm2: input.parts.reduce((a, p) => a + p.pieces * p.inkMm2, 0),
     used: paperMm2 > 0 ? trimMm2 / paperMm2 : 0,
     bound: { least, taken },
     offcut: last ? offcutOf(room, last) : { widthMm: 0, heightMm: 0 },
@@ -379,19 +384,6 @@ export function fitsOn(box: Rect, input: Pick<LayoutInput, 'paper' | 'marginsMm'
     const turned = input.turning && box.height <= area.width + EPS && box.width <= area.height + EPS;
     return upright || turned;
   });
-}
-
-/** The smallest paper of the shop that would hold every part; null when none does. */
-export function smallestThatFits(
-  boxes: readonly Rect[],
-  input: Pick<LayoutInput, 'marginsMm' | 'turning'>,
-  papers: readonly Paper[],
-): Paper | null {
-  const fitting = papers.filter((paper) => boxes.every((b) => fitsOn(b, { ...input, paper })));
-  return fitting.reduce<Paper | null>(
-    (best, p) => (best && best.widthMm * best.heightMm <= p.widthMm * p.heightMm ? best : p),
-    null,
-  );
 }
 
 /** Room for pieces on a paper, the larger of strip at the foot or at the side, mm. */

@@ -1,11 +1,10 @@
 import fc from 'fast-check';
 import { apply, determinant } from '../art/affine';
 import { rectCorners } from '../art/polygon';
-import { STARTER_PAPERS } from '../demo/things';
 import type { Rect } from '../shapes/plane';
 import type { Pattern } from '../wrap/pattern';
 import { straightPattern } from '../wrap/testWraps';
-import { layoutSheet, needMm, smallestThatFits, type LaidSheet, type SheetLayout } from './layout';
+import { layoutSheet, needMm, type LaidSheet, type SheetLayout } from './layout';
 import { drawPages, rulerFor, type PageLabel } from './pages';
 import { layoutInput, margins, paperOf, printOf, type Asked } from './testSheets';
 
@@ -21,7 +20,6 @@ const LABEL: PageLabel = {
   rulerText: '100 mm',
 };
 
-const FITTING = { marginsMm: margins(3), turning: true };
 const first = (l: SheetLayout): LaidSheet => l.sheets[0] as LaidSheet;
 
 const meet = (a: Rect, b: Rect): boolean =>
@@ -114,9 +112,6 @@ test('too big: the smallest paper that would hold it is named, and it does hold 
   expect(layoutSheet(input(pattern, { paper: { ...A3, name: 'A5', widthMm: 148, heightMm: 210 } })).ok).toBe(
     false,
   );
-  const fits = smallestThatFits([pattern.whole], FITTING, STARTER_PAPERS);
-  expect(fits?.id).toBe('legal');
-  expect(smallestThatFits([patternOf(500, 390).whole], FITTING, STARTER_PAPERS)).toBeNull();
 });
 
 test('the stated need is just enough', () => {

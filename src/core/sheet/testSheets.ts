@@ -17,6 +17,7 @@ export const partOf = (pattern: Pattern, pieces: number): Part => ({
   outline: printedOutline(pattern),
   box: pattern.whole,
   trimMm2: Math.abs(contourArea(mainFace(pattern).trim)),
+  inkMm2: Math.abs(contourArea(mainFace(pattern).bleed)),
   pieces,
   alike: true,
 });

@@ -20,13 +20,13 @@ import { useJob } from '../job/jobContext';
 /** For a wrap too big for the paper: panels, how they join, and how well the join will hide. */
 export function PanelsBar() {
   const { job, plan, edit } = useJob();
-  const { panels, wouldFit } = plan.sheet;
+  const { panels, options } = plan.sheet;
   const put = (next: Partial<Job['sheet']['panels']>, group?: string) =>
     edit((j) => ({ ...j, sheet: { ...j.sheet, panels: { ...j.sheet.panels, ...next } } }), group);
   const settings = job.sheet.panels;
   if (!plan.wrap.pattern) return null;
   if (!panels)
-    return settings.way === 'whole' || !wouldFit || job.sheet.paperId !== null ? (
+    return settings.way === 'whole' || options.length === 0 || job.sheet.paperId !== null ? (
       <div className="flex flex-wrap items-center gap-3 border-b border-rule bg-sheet/80 px-4 py-2">
         <p className="text-base">Printed whole.</p>
         <Button onClick={() => put({ way: 'panels' })}>Print it in panels</Button>
@@ -64,7 +64,6 @@ export function PanelsBar() {
           onValue={(overlapMm) => put({ overlapMm }, 'overlap')}
         />
         {settings.join === 'hidden' && !bare && <FindJoins />}
-        {plan.sheet.wouldFit && <Button onClick={() => put({ way: 'whole' })}>Print it whole</Button>}
         <p className="min-w-48 flex-1 pb-1 leading-snug">
           {bare
             ? 'The joins run between the pictures: there is nothing to see.'

@@ -190,10 +190,9 @@ function Joins({ fit, at }: { fit: Fit; at: number }) {
 }
 
 function NothingLaid() {
-  const { plan, edit } = useJob();
+  const { plan } = useJob();
   const say = useSay();
   const { sheet, wrap } = plan;
-  const fitting = sheet.wouldFit;
   return (
     <div className="grid h-full place-content-center justify-items-center gap-3 p-8 text-center">
       <p className="max-w-96 font-name text-head leading-tight font-medium">
@@ -205,11 +204,6 @@ function NothingLaid() {
           .map((f) => say(f.text))
           .join(' ') || 'What stands in the way is said below.'}
       </p>
-      {fitting && (
-        <Button onClick={() => edit((j) => ({ ...j, sheet: { ...j.sheet, paperId: fitting.id } }))}>
-          Use {fitting.name}
-        </Button>
-      )}
     </div>
   );
 }

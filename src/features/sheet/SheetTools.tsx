@@ -13,7 +13,7 @@ import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { useShop } from '../shell/shopContext';
 
-const SMALLEST = 'smallest';
+const CHEAPEST = 'cheapest';
 
 /** Paper, printer, mirror, knife: all that decides how the pieces lie. */
 export function SheetTools() {
@@ -31,17 +31,19 @@ export function SheetTools() {
       <Labelled label="Paper">
         <Pick
           label="Paper"
-          value={job.sheet.paperId ?? SMALLEST}
+          value={job.sheet.paperId ?? CHEAPEST}
           options={[
             {
-              value: SMALLEST,
-              label: plan.sheet.wouldFit
-                ? `The smallest that holds it (${plan.sheet.wouldFit.name})`
-                : 'Whichever takes the fewest panels',
+              value: CHEAPEST,
+              label: plan.sheet.panels
+                ? 'Whichever takes the fewest panels'
+                : plan.sheet.paper && job.sheet.paperId === null
+                  ? `Whichever costs least (${plan.sheet.paper.name})`
+                  : 'Whichever costs least',
             },
             ...papers,
           ]}
-          onChange={(v) => put({ paperId: v === SMALLEST ? null : v })}
+          onChange={(v) => put({ paperId: v === CHEAPEST ? null : v })}
           className="w-64"
         />
       </Labelled>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { Files } from './Files';
+import { SheetOptions } from './SheetOptions';
 import { PanelsBar } from './PanelsBar';
 import { PaperBoard } from './PaperBoard';
 import { SheetTools } from './SheetTools';
@@ -18,6 +19,7 @@ export function SheetView() {
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <SheetTools />
       <PanelsBar />
+      <SheetOptions />
       <div className="relative min-h-[20rem] flex-[1_0_auto]">
         <PaperBoard at={page} onAt={setAt} />
       </div>
