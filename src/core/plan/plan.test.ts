@@ -176,7 +176,7 @@ describe('what stands in the way', () => {
   test('paper too small: the sheet that would hold it is named', () => {
     const papers = [{ ...A4, id: 'a5', name: 'A5', widthMm: 148, heightMm: 210 }, ...shop.papers];
     expect(said({ ...JOB, sheet: { ...JOB.sheet, paperId: 'a5' } }, { ...shop, papers }).join()).toMatch(
-      /stop sheet\.fit.*does not fit on A5.*Letter on Desk printer holds it/,
+      /stop sheet\.fit.*does not fit on A5.*Tabloid on Desk printer holds it/,
     );
     expect(said(JOB, { ...shop, papers: [] }).join()).toMatch(
       /stop sheet\.none.*No paper Desk printer takes holds it/,

@@ -93,9 +93,18 @@ function star(w: number, h: number): Contour {
   );
 }
 
-/** Two lobes and a point: x = 16 sin³t, y = −(13 cos t − 5 cos 2t − 2 cos 3t − cos 4t). */
-function heart(w: number, h: number): Contour {
-  const n = 120;
+/** Most that the heart's curve bends, |r″| in its own units, and the box of those units. */
+const HEART_BENDS = Math.hypot(48, 67);
+const HEART_WIDTH = 32;
+const HEART_HEIGHT = 28.95;
+
+/**
+ * Two lobes and a point: x = 16 sin³t, y = −(13 cos t − 5 cos 2t − 2 cos 3t − cos 4t). A chord over Δt strays at most |r″| Δt²/8 from
+ * its curve. Four corners in a quarter at least, so that the lobes and the point are among them.
+ */
+function heart(w: number, h: number, toleranceMm: number): Contour {
+  const scale = Math.max(w / HEART_WIDTH, h / HEART_HEIGHT);
+  const n = 4 * Math.max(4, Math.ceil((Math.PI / 2) * Math.sqrt((HEART_BENDS * scale) / (8 * toleranceMm))));
   return fitted(
     Array.from({ length: n }, (_, i) => {
       const t = (2 * Math.PI * i) / n;
@@ -160,8 +169,8 @@ function lugged(w: number, h: number): Contour {
   ];
 }
 
-/** The outline as a contour whose box starts at 0, 0; mm, clockwise. */
-export function outlineContour(o: FlatOutline): Contour {
+/** The outline as a contour whose box starts at 0, 0; mm, clockwise. Curves that are not arcs stray at most `toleranceMm` from it. */
+export function outlineContour(o: FlatOutline, toleranceMm = CURVE_TOLERANCE_MM): Contour {
   const { widthMm: w, heightMm: h } = o;
   switch (o.form) {
     case 'rectangle':
@@ -173,7 +182,7 @@ export function outlineContour(o: FlatOutline): Contour {
     case 'star':
       return star(w, h);
     case 'heart':
-      return heart(w, h);
+      return heart(w, h, toleranceMm);
     case 'tag':
       return tag(w, h);
     case 'arch':
@@ -212,7 +221,10 @@ export function offsetOutline(o: FlatOutline, d: number): readonly Contour[] {
   return beside
     ? [beside]
     : offsetRing(
-        simplify(withoutRepeats(flatten(outlineContour(o), OFFSET_TOLERANCE_MM)), OFFSET_TOLERANCE_MM),
+        simplify(
+          withoutRepeats(flatten(outlineContour(o, OFFSET_TOLERANCE_MM), OFFSET_TOLERANCE_MM)),
+          OFFSET_TOLERANCE_MM,
+        ),
         d,
       );
 }

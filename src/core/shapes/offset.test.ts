@@ -4,7 +4,15 @@ import { PLAIN_FORMS, type FlatOutline } from '../shop/blank';
 import { boundsOfContour, contourArea, contourLength } from './contour';
 import { holeContour, offsetOutline, outlineContour, outlineRing } from './flat';
 import { offsetRing } from './offset';
-import { distanceToRing, insideRing, ringArea, ringLength, selfCrossings, type Ring } from './ring';
+import {
+  boundsOfRing,
+  distanceToRing,
+  insideRing,
+  ringArea,
+  ringLength,
+  selfCrossings,
+  type Ring,
+} from './ring';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyOutline: fc.Arbitrary<FlatOutline> = fc.oneof(
@@ -35,6 +43,42 @@ function reference(ring: Ring, d: number): number {
   co.Execute(out, d * scale);
   return out.reduce((sum, path) => sum + Math.abs(ClipperLib.Clipper.Area(path)) / (scale * scale), 0);
 }
+
+test('a heart strays less than a hundredth from its curve, small or as large as a wall', () => {
+  for (const [w, h] of [
+    [60, 55],
+    [300, 280],
+    [1200, 1100],
+  ] as const) {
+    const ring = outlineContour({ form: 'heart', widthMm: w, heightMm: h });
+    const dense = Array.from({ length: 40_000 }, (_, i) => {
+      const t = (2 * Math.PI * i) / 40_000;
+      return {
+        x: 16 * Math.sin(t) ** 3,
+        y: -(13 * Math.cos(t) - 5 * Math.cos(2 * t) - 2 * Math.cos(3 * t) - Math.cos(4 * t)),
+      };
+    });
+    const box = boundsOfRing(dense);
+    // Corners and curve go round alike, so the nearest chord is one of a few.
+    let worst = 0;
+    dense.forEach((p, i) => {
+      const q = { x: ((p.x - box.x) / box.width) * w, y: ((p.y - box.y) / box.height) * h };
+      const at = Math.floor((i / 40_000) * ring.length);
+      const near = [-1, 0, 1].map((k) => {
+        const a = ring[(at + k + ring.length) % ring.length] ?? q;
+        const b = ring[(at + k + 1 + ring.length) % ring.length] ?? q;
+        const l2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
+        const u =
+          l2 === 0
+            ? 0
+            : Math.min(1, Math.max(0, ((q.x - a.x) * (b.x - a.x) + (q.y - a.y) * (b.y - a.y)) / l2));
+        return Math.hypot(q.x - a.x - u * (b.x - a.x), q.y - a.y - u * (b.y - a.y));
+      });
+      worst = Math.max(worst, Math.min(...near));
+    });
+    expect(worst).toBeLessThan(0.0101);
+  }
+});
 
 describe('moving an outline out or in', () => {
   test('has the area another program finds, in every shape of the library’s kinds', () => {

@@ -77,13 +77,29 @@ function ticks({ pattern, panel, box }: Print, m: Affine): PageItem[] {
   return pattern.ticks.filter((t) => near(t.from)).map((t) => hair(apply(m, t.from), apply(m, t.to)));
 }
 
-/** Where panels meet: the same two ticks on both, outside the wrap. */
-function registerTicks({ panel }: Print, m: Affine): PageItem[] {
-  return (panel?.ends ?? []).map(({ at, out }) => {
+/** A small word at a point of the pattern, always readable, however the piece lies and whoever mirrors. */
+function wordAt(at: Point, text: string, spot: Spot): PageItem {
+  const turn = Math.round((Math.atan2(spot.plain[1], spot.plain[0]) * 180) / Math.PI);
+  return { kind: 'text', text, emMm: MARK_EM_MM, matrix: compose(translate(at.x, at.y), rotate(turn)) };
+}
+
+/** Where panels meet: the same named ticks on both, outside the wrap. */
+function registerTicks({ panel }: Print, spot: Spot): PageItem[] {
+  return (panel?.ends ?? []).flatMap(({ name, at, out }) => {
     const by = (mm: number): Point => ({ x: at.x + out.x * mm, y: at.y + out.y * mm });
-    return hair(apply(m, by(0.5)), apply(m, by(2.7)));
+    const [from, to] = [apply(spot.matrix, by(0.5)), apply(spot.matrix, by(2.7))];
+    // Beside the tick, on the side that reads after it, within the room ticks have.
+    const beside = apply(compose(translate(to.x, to.y), turnOnly(spot)), {
+      x: 0.5,
+      y: out.y < 0 ? MARK_EM_MM * 0.75 : 0,
+    });
+    return [hair(from, to), wordAt(beside, name, spot)];
   });
 }
+
+/** A spot's turn alone, unmirrored. */
+const turnOnly = (spot: Spot): Affine =>
+  rotate(Math.round((Math.atan2(spot.plain[1], spot.plain[0]) * 180) / Math.PI));
 
 /** Upper edge of an outline at x, or Infinity beside it. */
 function topAt(ring: Ring, x: number): number {
@@ -109,7 +125,7 @@ function edgeRing({ pattern, panel, box }: Print, mirrored: boolean): Ring {
 function upMark(print: Print, spot: Spot, mirrored: boolean): PageItem {
   const { pattern, panel, box } = print;
   const { front, trim } = pattern;
-  const wanted = front && !panel ? front.x : panel ? box.x + 2 : trim.x + trim.width / 2;
+  const wanted = front && !panel ? front.x : panel ? box.x + box.width / 2 - 14 : trim.x + trim.width / 2;
   const middle = Math.min(box.x + box.width - 2, Math.max(box.x + 2, wanted));
   const x = (mirrored && !panel ? 2 * (box.x + box.width / 2) - middle : middle) + 1.2;
   const name = print.nameOf(spot.piece);
@@ -126,9 +142,7 @@ function upMark(print: Print, spot: Spot, mirrored: boolean): PageItem {
     Number.isFinite,
   );
   const y = (tops.length > 0 ? Math.min(...tops) : box.y) - 0.6;
-  const at = apply(spot.plain, { x, y });
-  const turn = Math.round((Math.atan2(spot.plain[1], spot.plain[0]) * 180) / Math.PI);
-  return { kind: 'text', text, emMm: MARK_EM_MM, matrix: compose(translate(at.x, at.y), rotate(turn)) };
+  return wordAt(apply(spot.plain, { x, y }), text, spot);
 }
 
 const cut = (text: string, most: number): string =>
@@ -144,7 +158,7 @@ function pieceItems(print: Print, spot: Spot, mirrored: boolean): PageItem[] {
   return [
     ...artItems(print.pattern, spot.matrix, print.laidOf(spot.piece), print.panel?.outline ?? null),
     ...ticks(print, spot.matrix),
-    ...registerTicks(print, spot.matrix),
+    ...registerTicks(print, spot),
     upMark(print, spot, mirrored),
   ];
 }
@@ -203,7 +217,16 @@ function stripMatrix(
 export const mirrorLine = (mirrored: boolean): string =>
   mirrored ? 'Mirrored in this file: driver mirror OFF' : 'NOT mirrored in this file: driver mirror ON';
 
-function stripItems(sheet: LaidSheet, layout: SheetLayout, label: PageLabel, sheetText: string): PageItem[] {
+/** How panels are laid, on every sheet of them. */
+const LAYING = 'Lay panel 1 first, each next one under it: tick A1 on A1, A2 on A2';
+
+function stripItems(
+  sheet: LaidSheet,
+  layout: SheetLayout,
+  label: PageLabel,
+  sheetText: string,
+  inPanels: boolean,
+): PageItem[] {
   const { matrix, lengthMm } = stripMatrix(sheet, layout);
   const step = label.rulerMm / 10;
   const y = 4;
@@ -225,6 +248,7 @@ function stripItems(sheet: LaidSheet, layout: SheetLayout, label: PageLabel, she
     ...ruler,
     text(`must measure ${label.rulerText}`, 1, 3.2),
     text(cut(`${cut(label.job, 34)} · ${cut(label.blank, 30)}`, room), textX, 3.2),
+    ...(inPanels ? [text(LAYING, 1, 8.8)] : []),
     text(cut(`${mirrorLine(label.mirrored)} · 100 % scale · ${sheetText}`, room), textX, 6.4),
   ];
 }
@@ -251,7 +275,13 @@ function page(
     bleedBox: boxOf((f) => f.bleed),
     items: [
       ...sheet.spots.flatMap((s) => pieceItems(printOf(s), s, label.mirrored)),
-      ...stripItems(sheet, layout, label, text),
+      ...stripItems(
+        sheet,
+        layout,
+        label,
+        text,
+        sheet.spots.some((s) => printOf(s).panel !== null),
+      ),
     ],
     copies: sheet.copies,
   };

@@ -17,8 +17,9 @@ export interface PanelJoin {
   readonly bare: boolean;
 }
 
-/** Where a join leaves the wrap: a point on its edge, and the way out. */
+/** Where a join leaves the wrap: a point on its edge, the way out, and the name its tick carries on both panels. */
 export interface JoinEnd {
+  readonly name: string;
   readonly at: Point;
   readonly out: Point;
 }
@@ -189,6 +190,9 @@ function sidesOf(ask: PanelAsk, joins: readonly PanelJoin[], c: number, r: numbe
 }
 
 /** Ends of the joins beside a panel that lie on the wrap's edge where the panel does. */
+/** Joins are lettered in the order of their index; at most eleven of each way, so letters are enough. */
+const joinLetter = (index: number): string => String.fromCharCode(65 + index);
+
 function endsOf(
   ask: PanelAsk,
   joins: readonly PanelJoin[],
@@ -203,16 +207,21 @@ function endsOf(
     return place === mine || place === mine - 1;
   };
   return joins.filter(near).flatMap((j): readonly JoinEnd[] => {
+    const [start, end] = [`${joinLetter(j.index)}1`, `${joinLetter(j.index)}2`];
     const [first, last] = [j.path[0], j.path[j.path.length - 1]];
     if (!first || !last) return [];
     return j.way === 'across'
       ? [
-          ...(r === 0 ? [{ at: { x: first.x, y }, out: { x: 0, y: -1 } }] : []),
-          ...(r === cut.rows - 1 ? [{ at: { x: last.x, y: y + height }, out: { x: 0, y: 1 } }] : []),
+          ...(r === 0 ? [{ name: start, at: { x: first.x, y }, out: { x: 0, y: -1 } }] : []),
+          ...(r === cut.rows - 1
+            ? [{ name: end, at: { x: last.x, y: y + height }, out: { x: 0, y: 1 } }]
+            : []),
         ]
       : [
-          ...(c === 0 ? [{ at: { x, y: first.y }, out: { x: -1, y: 0 } }] : []),
-          ...(c === cut.columns - 1 ? [{ at: { x: x + width, y: last.y }, out: { x: 1, y: 0 } }] : []),
+          ...(c === 0 ? [{ name: start, at: { x, y: first.y }, out: { x: -1, y: 0 } }] : []),
+          ...(c === cut.columns - 1
+            ? [{ name: end, at: { x: x + width, y: last.y }, out: { x: 1, y: 0 } }]
+            : []),
         ];
   });
 }
