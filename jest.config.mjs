@@ -1,5 +1,7 @@
 export default {
   testEnvironment: 'node',
+  // Two suites on two cores beside each other, and storage that is slow outside a browser.
+  testTimeout: 30_000,
   roots: ['<rootDir>/src'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {

@@ -12,7 +12,8 @@ import { contentId } from './ids';
 import { saveIdOf } from './journal';
 import { addJob, copyJob, listJobs, openJob, removeJob, restoreJob, saveJob, startJob } from './jobs';
 import { loadDemo, seedIfEmpty } from './seed';
-import { changeSettings, loadShop, removeThing, saveBlank, writeLog } from './shop';
+import { writeLog } from './log';
+import { changeSettings, loadShop, removeThing, saveBlank } from './shop';
 import { storageProblem } from './storage';
 
 const DEMO_JOBS = 10;

@@ -9,6 +9,7 @@ import type { Paper } from '@/core/shop/paper';
 import type { Press } from '@/core/shop/press';
 import type { LogEntry, Recipe, Run } from '@/core/shop/records';
 import type { Settings } from '@/core/shop/settings';
+import { indexLog } from './upgradeLog';
 
 /** A job as kept: its revision counts saves, so two tabs cannot silently overwrite each other. */
 export interface JobRecord {
@@ -18,6 +19,26 @@ export interface JobRecord {
   readonly job: Job;
   /** Names this save. Absent on records of before saves had ids. */
   readonly saveId?: string;
+}
+
+/** A log entry with the words it is found by. */
+export interface LogRecord extends LogEntry {
+  readonly words: string[];
+}
+
+/** Counts kept beside the log: of a job, or of a blank on a press at exactly some settings. */
+export interface TallyRecord {
+  readonly id: string;
+  readonly good: number;
+  readonly spoiled: number;
+  readonly entries: number;
+}
+
+/** What was found in a picture’s pixels. Only kept so that nobody looks twice: any of it may go. */
+export interface LookRecord {
+  readonly id: string;
+  readonly version: number;
+  readonly look: unknown;
 }
 
 /** An edit not yet saved, as the journal keeps it; read back only through its schema. */
@@ -60,7 +81,9 @@ export class MesaDb extends Dexie {
   declare readonly presses: Table<Press, string>;
   declare readonly papers: Table<Paper, string>;
   declare readonly recipes: Table<Recipe, string>;
-  declare readonly log: Table<LogEntry, string>;
+  declare readonly log: Table<LogRecord, string>;
+  declare readonly tallies: Table<TallyRecord, string>;
+  declare readonly looks: Table<LookRecord, string>;
   declare readonly runs: Table<Run, string>;
   declare readonly settings: Table<SettingsRecord, string>;
   declare readonly pictures: Table<PictureRecord, string>;
@@ -105,7 +128,14 @@ export class MesaDb extends Dexie {
         }));
       });
     this.version(4).stores({ standings: 'id' });
-    this.version(5).stores({ notes: 'jobId', log: 'id, jobId, at, [blankId+pressId]' });
+    this.version(5)
+      .stores({
+        notes: 'jobId',
+        tallies: 'id',
+        looks: 'id',
+        log: 'id, at, [jobId+at], [blankId+pressId+at], *words',
+      })
+      .upgrade(indexLog);
   }
 }
 
@@ -119,6 +149,8 @@ export const allTables = (d: MesaDb) => [
   d.papers,
   d.recipes,
   d.log,
+  d.tallies,
+  d.notes,
   d.runs,
   d.settings,
   d.pictures,

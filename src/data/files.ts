@@ -21,6 +21,7 @@ import { fromBase64, toBase64 } from '@/core/formats/base64';
 import { allTables, db as theDb, type MesaDb, type PictureRecord } from './db';
 import { newId } from './ids';
 import { listJobs } from './jobs';
+import { addToLog } from './log';
 import { loadShop } from './shop';
 import { stored } from './storage';
 
@@ -163,7 +164,7 @@ async function putShop(
   await db.presses.bulkPut([...shop.presses]);
   await db.papers.bulkPut([...shop.papers]);
   await db.recipes.bulkPut([...shop.recipes]);
-  await db.log.bulkPut([...shop.log]);
+  await addToLog(db, shop.log);
   await db.runs.bulkPut([...shop.runs]);
   await db.settings.put({ id: 'shop', settings: shop.settings });
   await db.pictures.bulkPut(pictureRecords(pictures));

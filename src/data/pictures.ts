@@ -1,4 +1,5 @@
 import type { PictureRef } from '@/core/job/art';
+import { createKeep } from '@/core/memo';
 import { fail, ok, type Result } from '@/core/result';
 import type { InspectedPicture, PictureBytes } from '@/workers/bench.worker';
 import { inWorker } from '@/workers/client';
@@ -33,7 +34,8 @@ export async function bringPicture(file: File, db: MesaDb = theDb): Promise<Resu
 }
 
 /** Drawings already drawn this session, as PNG. */
-const drawnSvgs = new Map<string, Uint8Array>();
+const MOST_DRAWN = 12;
+const drawnSvgs = createKeep<string, Uint8Array>(MOST_DRAWN);
 
 async function asPng(ref: PictureRef, bytes: Uint8Array): Promise<Result<Uint8Array>> {
   const known = drawnSvgs.get(ref.id);

@@ -1,13 +1,14 @@
 import type { DemoShop } from '@/core/demo/demoShop';
-import { shopKey, standingKey, type Standing } from '@/core/plan/standing';
+import type { Standing } from '@/core/plan/standing';
 import type { Result } from '@/core/result';
 import { sameContent } from '@/core/same';
 import { DEFAULT_SETTINGS, withPrinters } from '@/core/shop/settings';
 import type { Shop } from '@/core/shop/shop';
 import { allTables, db as theDb, type MesaDb } from './db';
 import { listJobs } from './jobs';
-import { loadShop } from './shop';
-import { keepStandings } from './standings';
+import { addToLog } from './log';
+import { loadShop, loadThings } from './shop';
+import { benchFacts, keepStandings, standingKeys } from './standings';
 import { stored } from './storage';
 
 /** The things of a first start, with where its jobs stand if the server said so. */
@@ -80,11 +81,12 @@ function beside(own: Shop, { shop, jobs }: DemoShop): DemoShop {
 
 /** Where the first jobs stand, as the server has reckoned it, under the keys of job and shop as they are read back here. */
 async function fillStandings(db: MesaDb, standings: Readonly<Record<string, Standing>>): Promise<void> {
-  const ofShop = shopKey(await loadShop(db));
+  const shop = await loadThings(db);
   const { jobs } = await listJobs(db);
-  const records = jobs.flatMap(({ id, job }) => {
+  const keys = standingKeys(shop, jobs, await benchFacts(shop, jobs, db));
+  const records = jobs.flatMap(({ id }) => {
     const standing = standings[id];
-    return standing ? [{ id, key: standingKey(job, ofShop), standing }] : [];
+    return standing ? [{ id, key: keys.get(id) ?? '', standing }] : [];
   });
   await keepStandings(
     records,
@@ -98,7 +100,7 @@ async function fill(db: MesaDb, { shop, jobs }: DemoShop, now: number): Promise<
   await db.presses.bulkPut(shop.presses);
   await db.papers.bulkPut(shop.papers);
   await db.recipes.bulkPut(shop.recipes);
-  await db.log.bulkPut(shop.log);
+  await addToLog(db, shop.log);
   await db.settings.put({ id: 'shop', settings: shop.settings });
   await db.jobs.bulkPut(jobs.map((job) => ({ id: job.id, rev: 1, savedAt: now, job })));
 }

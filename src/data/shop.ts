@@ -3,11 +3,12 @@ import type * as z from 'zod/mini';
 import { blankSchema, type Blank } from '@/core/shop/blank';
 import { paperSchema, type Paper } from '@/core/shop/paper';
 import { pressSchema, type Press } from '@/core/shop/press';
-import { logEntrySchema, recipeSchema, runSchema, type LogEntry, type Recipe } from '@/core/shop/records';
+import { recipeSchema, runSchema, type Recipe } from '@/core/shop/records';
 import { DEFAULT_SETTINGS, settingsSchema, type Settings } from '@/core/shop/settings';
 import { byName, type Shop } from '@/core/shop/shop';
 import type { Result } from '@/core/result';
 import { db as theDb, type MesaDb } from './db';
+import { wholeLog } from './log';
 import { stored } from './storage';
 
 /** Records that no longer match their schema are left where they are and left out of the plan. */
@@ -25,18 +26,23 @@ export async function loadSettings(db: MesaDb = theDb): Promise<Settings> {
   return parsed.success ? parsed.data : DEFAULT_SETTINGS;
 }
 
-/** All the shop's things, checked. By name. */
-export async function loadShop(db: MesaDb = theDb): Promise<Shop> {
-  const [settings, blanks, presses, papers, recipes, log, runs] = await Promise.all([
+/** All the shop's things but its log, checked. By name. */
+export async function loadThings(db: MesaDb = theDb): Promise<Shop> {
+  const [settings, blanks, presses, papers, recipes, runs] = await Promise.all([
     loadSettings(db),
     readable(db.blanks, blankSchema),
     readable(db.presses, pressSchema),
     readable(db.papers, paperSchema),
     readable(db.recipes, recipeSchema),
-    readable(db.log, logEntrySchema),
     readable(db.runs, runSchema),
   ]);
-  return byName({ settings, blanks, presses, papers, recipes, log, runs });
+  return byName({ settings, blanks, presses, papers, recipes, runs, log: [] });
+}
+
+/** The whole shop with its log, for files. */
+export async function loadShop(db: MesaDb = theDb): Promise<Shop> {
+  const [things, log] = await Promise.all([loadThings(db), wholeLog(db)]);
+  return { ...things, log };
 }
 
 /** Changes the settings as they stand in the database now, so that two changes at once both last. */
@@ -64,16 +70,6 @@ export type ThingTable = 'blanks' | 'presses' | 'papers';
 /** Takes a thing out of the shop. Jobs that used it say so and ask for another. */
 export const removeThing = (table: ThingTable, id: string, db: MesaDb = theDb): Promise<Result<void>> =>
   stored('Shop', () => db[table].delete(id));
-
-/** Writes an entry once: the same one again, by a second tap, changes nothing. True where it was new. */
-export const writeLog = (entry: LogEntry, db: MesaDb = theDb): Promise<Result<boolean>> =>
-  stored('Logbook', () =>
-    db.transaction('rw', db.log, async () => {
-      if (await db.log.get(entry.id)) return false;
-      await db.log.add(logEntrySchema.parse(entry));
-      return true;
-    }),
-  );
 
 export const keepRecipe = (recipe: Recipe, db: MesaDb = theDb): Promise<Result<string>> =>
   stored('Recipe', () => db.recipes.put(recipeSchema.parse(recipe)));

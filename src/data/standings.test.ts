@@ -3,15 +3,22 @@ import { GET } from '@/app/api/starting/route';
 import { demoShop } from '@/core/demo/demoShop';
 import { keyOf } from '@/core/key';
 import { allFindings, plan, standsAt } from '@/core/plan/plan';
-import { shopKey, standingKey } from '@/core/plan/standing';
-import { standingOf } from '@/core/plan/standingOf';
+import { picturesOf } from '@/core/job/art';
+import { standingIn, standingOf } from '@/core/plan/standingOf';
 import { byName } from '@/core/shop/shop';
 import fc from 'fast-check';
 import { MesaDb } from './db';
 import { listJobs } from './jobs';
 import { seedIfEmpty } from './seed';
-import { changeSettings, loadShop } from './shop';
-import { keepStandings, loadStandings } from './standings';
+import { changeSettings, loadShop, loadThings } from './shop';
+import {
+  benchFacts,
+  keepStandings,
+  loadStandings,
+  standingKeys,
+  togetherWith,
+  type BenchFacts,
+} from './standings';
 
 const TODAY = new Date('2026-11-24T12:00:00Z');
 let n = 0;
@@ -31,9 +38,9 @@ async function started(): Promise<MesaDb> {
   return d;
 }
 const keys = async (d: MesaDb) => {
-  const ofShop = shopKey(await loadShop(d));
+  const shop = await loadThings(d);
   const { jobs } = await listJobs(d);
-  return new Map(jobs.map(({ id, job }) => [id, standingKey(job, ofShop)]));
+  return standingKeys(shop, jobs, await benchFacts(shop, jobs, d));
 };
 
 test('a first start comes with where every job stands, under the key the bench will look for', async () => {
@@ -58,13 +65,47 @@ test('a setting changed anywhere in the shop makes every kept standing out of da
   for (const r of await loadStandings(d)) expect(r.key).not.toBe(now.get(r.id));
 });
 
-test('a job edited is out of date, its neighbours are not', () => {
+test('a job edited is out of date, its neighbours are not; so is one whose log, runs, shared sheets or pictures say more', () => {
   const { shop, jobs } = demoShop(TODAY);
   const [first, second] = jobs;
   if (!first || !second) throw new Error('two demo jobs');
-  const ofShop = shopKey(shop);
-  expect(standingKey({ ...first, pieces: first.pieces + 1 }, ofShop)).not.toBe(standingKey(first, ofShop));
-  expect(standingKey(structuredClone(second), ofShop)).toBe(standingKey(second, ofShop));
+  const records = jobs.map((job) => ({ id: job.id, rev: 1, savedAt: 0, job }));
+  const facts: BenchFacts = { proven: {}, tallies: {}, looks: new Set() };
+  const before = standingKeys(shop, records, facts);
+  const changed = (after: ReadonlyMap<string, string>) =>
+    [...before].filter(([id, key]) => after.get(id) !== key).map(([id]) => id);
+  const edited = records.map((r) =>
+    r.id === first.id ? { ...r, job: { ...r.job, pieces: r.job.pieces + 1 } } : r,
+  );
+  expect(changed(standingKeys(shop, edited, facts))).toEqual([first.id]);
+  expect(changed(standingKeys(structuredClone(shop), structuredClone(records), facts))).toEqual([]);
+  const tallies = { [second.id]: { good: 1, spoiled: 0, entries: 1 } };
+  expect(changed(standingKeys(shop, records, { ...facts, tallies }))).toEqual([second.id]);
+  const picture = picturesOf(second.art)[0];
+  if (!picture) throw new Error('no picture');
+  const users = jobs.filter((j) => picturesOf(j.art).some((p) => p.id === picture.id)).map((j) => j.id);
+  expect(changed(standingKeys(shop, records, { ...facts, looks: new Set([picture.id]) }))).toEqual(users);
+  // Shares its sheets with the first: an edit of that one is felt.
+  const sharing = records.map((r) =>
+    r.id === second.id ? { ...r, job: { ...r.job, sheet: { ...r.job.sheet, withJobs: [first.id] } } } : r,
+  );
+  const bothEdited = sharing.map((r) => (r.id === first.id ? { ...r, job: { ...r.job, pieces: 3 } } : r));
+  const [x, y] = [standingKeys(shop, sharing, facts), standingKeys(shop, bothEdited, facts)];
+  expect(x.get(second.id)).not.toBe(y.get(second.id));
+});
+
+test('with what its own screen knows, the bench says what the screen says', () => {
+  const { shop, jobs } = demoShop(TODAY);
+  const [first, second] = jobs;
+  if (!first || !second) throw new Error('two demo jobs');
+  const job = { ...first, sheet: { ...first.sheet, withJobs: [second.id] } };
+  const together = togetherWith(
+    job,
+    jobs.map((j) => ({ id: j.id, rev: 1, savedAt: 0, job: j })),
+  );
+  expect(together.map((j) => j.id)).toEqual([second.id]);
+  const made = plan(job, shop, { together });
+  expect(standingOf(job, shop, { together })).toEqual(standingIn(made));
 });
 
 test('standings of jobs no longer there are let go; the rest is replaced', async () => {

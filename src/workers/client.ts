@@ -36,7 +36,8 @@ function dropWorker(): void {
 
 const STOPPED = { what: 'Stopped.', where: 'Export', wayOut: 'Start it again when you are ready.' };
 
-type Task<T> = (api: Comlink.Remote<BenchWorker>) => Promise<T>;
+export type BenchApi = Comlink.Remote<BenchWorker>;
+type Task<T> = (api: BenchApi) => Promise<T>;
 
 /** One try at a task; 'lost' where the worker was ended under it for another's sake. */
 function attempt<T>(where: string, task: Task<T>): Promise<Result<T> | 'lost'> {
@@ -66,8 +67,11 @@ function attempt<T>(where: string, task: Task<T>): Promise<Result<T> | 'lost'> {
 export async function inWorker<T>(where: string, task: Task<T>, signal?: AbortSignal): Promise<Result<T>> {
   if (signal?.aborted) return { ok: false, problem: STOPPED };
   let stopped = false;
+  let over = false;
   const aborted = new Promise<Result<T>>((resolve) => {
     signal?.addEventListener('abort', () => {
+      // Stopping what is done already is nobody's loss, and must not be.
+      if (over) return;
       stopped = true;
       resolve({ ok: false, problem: STOPPED });
       dropWorker();
@@ -80,7 +84,9 @@ export async function inWorker<T>(where: string, task: Task<T>, signal?: AbortSi
       ? fail('The work stopped half way.', where, 'Nothing was lost. Try again.')
       : again;
   })();
-  return Promise.race([tried, aborted]);
+  return Promise.race([tried, aborted]).finally(() => {
+    over = true;
+  });
 }
 
 export const onProgress = (f: (done: number) => void): ((done: number) => void) => Comlink.proxy(f);

@@ -47,6 +47,28 @@ describe('the seam', () => {
     expect(Math.abs((grown.best[0]?.lengthPx ?? 0) - 288)).toBeLessThanOrEqual(4);
   });
 
+  test('a picture that closes at one length only, 3.1 % larger, is found to close', () => {
+    const p = paint(640, 60, (x, y) => grey(speckle(x % 291, y)));
+    expect(seamSearch(p, ask()).best[0]?.class).toBe('breaks');
+    const [first] = seamSearch(p, ask({ enlarge: 0.08 })).best;
+    expect(first?.lengthPx).toBe(291);
+    expect(first?.mismatch).toBeCloseTo(0, 6);
+  });
+
+  test('and at the picture’s own pixels where there are more of them than columns looked at', () => {
+    // Slow enough ground that coarse columns see it, closing exactly at 2910 of 3000 px.
+    const p = paint(5001, 40, (x, y) =>
+      grey(
+        Math.round(
+          127 + 60 * Math.sin((2 * Math.PI * (x % 2910)) / 97) + 50 * Math.sin((x % 2910) / 13 + y / 5),
+        ),
+      ),
+    );
+    const [first] = seamSearch(p, ask({ lengthPx: 3000, toRow: 40, enlarge: 0.08 })).best;
+    expect(first?.lengthPx).toBe(2910);
+    expect(first?.mismatch).toBeCloseTo(0, 6);
+  });
+
   test('starts stay inside a picture that does not go round', () => {
     const s = seamSearch(
       paint(500, 60, (x, y) => grey(speckle(x, y))),

@@ -40,7 +40,8 @@ export interface SeamAsk {
 
 const ROWS = 72;
 const MOST_COLS = 2400;
-const LENGTHS = 6;
+/** Enlarged cuts given a full look: the best of all lengths by the rough measure. */
+const LENGTHS = 24;
 const BEST = 4;
 /** The same at the two ends matters most; what there is to line up matters a quarter as much. */
 const CROSSING_WEIGHT = 0.25;
@@ -152,12 +153,17 @@ export function seamSearch(p: Pixels, ask: SeamAsk): SeamSearch {
   const asIs = cut(round(ask.startPx / cols.step), full);
   return {
     curve: thinned(curve),
-    best: valleys([...valleysOf(curve), ...enlarged], n * cols.step * 0.03),
+    best: valleys([...valleysOf(curve), ...enlarged], n * cols.step * 0.03)
+      .map((c) => (cols.step > 1 ? refined(p, ask, c, cols.step) : c))
+      .sort((x, y) => x.cost - y.cost),
     asIs: { ...asIs, startPx: ask.startPx, lengthPx: ask.lengthPx },
   };
 }
 
-/** Starts and lengths worth a look when the picture is enlarged a little: the best of each length by a rough measure. */
+/**
+ * Starts and lengths worth a look when the picture is enlarged: of every length the slack allows, column by column, the best start by a rough
+ * measure. A picture may close at one length only, so none is passed over.
+ */
 function shorter(
   cols: Cols,
   full: number,
@@ -165,10 +171,9 @@ function shorter(
   lastStart: (length: number) => number,
   wrap: (c: number) => number,
 ): readonly (readonly [number, number])[] {
-  const least = full / (1 + enlarge);
-  return Array.from({ length: LENGTHS }, (_, i) =>
-    round(full - ((full - least) * (i + 1)) / LENGTHS),
-  ).flatMap((length) => {
+  const least = max(1, ceil(full / (1 + enlarge)));
+  const found: (readonly [number, number, number])[] = [];
+  for (let length = full - 1; length >= least; length -= 1) {
     let at = 0;
     let lowest = Infinity;
     for (let s = 0; s <= lastStart(length); s += 1) {
@@ -178,8 +183,67 @@ function shorter(
         at = s;
       }
     }
-    return length > 0 ? [[at, length] as const] : [];
-  });
+    found.push([at, length, lowest]);
+  }
+  return found
+    .sort((p, q) => p[2] - q[2])
+    .slice(0, LENGTHS)
+    .map(([s, l]) => [s, l]);
+}
+
+/** Columns of a picture around a place, a pixel each; `x` is the first of them. */
+function strip(
+  p: Pixels,
+  ask: SeamAsk,
+  centrePx: number,
+  reach: number,
+): { readonly x: number; readonly grid: LabGrid } {
+  const y = max(0, min(p.height - 1, floor(ask.fromRow)));
+  const height = max(1, min(p.height, ceil(ask.toRow)) - y);
+  const width = 2 * reach + 1;
+  const x = max(0, min(p.width - width, centrePx - reach));
+  return { x, grid: labGrid(p, { x, y, width, height }, width, min(ROWS, height)) };
+}
+
+/** Two grids of as many rows, side by side. */
+function beside(a: LabGrid, b: LabGrid): LabGrid {
+  const cols = a.cols + b.cols;
+  const lab = new Float32Array(cols * a.rows * 3);
+  for (let r = 0; r < a.rows; r += 1) {
+    lab.set(a.lab.subarray(r * a.cols * 3, (r + 1) * a.cols * 3), r * cols * 3);
+    lab.set(b.lab.subarray(r * b.cols * 3, (r + 1) * b.cols * 3), (r * cols + a.cols) * 3);
+  }
+  return { cols, rows: a.rows, lab };
+}
+
+/** A cut found on coarse columns, moved to the picture's own pixels: start and end within a column of where they were. */
+function refined(p: Pixels, ask: SeamAsk, c: SeamCut, step: number): SeamCut {
+  const reach = ceil(step);
+  const inside = (px: number) =>
+    ask.cyclic ? ((px % p.width) + p.width) % p.width : max(0, min(p.width - 1, px));
+  const [aPx, bPx] = [inside(round(c.startPx)), inside(round(c.startPx + c.lengthPx))];
+  const [left, right] = [strip(p, ask, aPx, reach), strip(p, ask, bPx, reach)];
+  const cols: Cols = { grid: beside(left.grid, right.grid), step: 1 };
+  const least = ask.lengthPx / (1 + ask.enlarge);
+  let best = c;
+  for (let i = 0; i < left.grid.cols; i += 1)
+    for (let j = 0; j < right.grid.cols; j += 1) {
+      const [atStart, atEnd] = [left.x + i - aPx, right.x + j - bPx];
+      const lengthPx = round(c.startPx + c.lengthPx) + atEnd - round(c.startPx) - atStart;
+      // Of full length or enlarged as far as asked, to the pixel.
+      if (lengthPx < floor(least) || lengthPx > ceil(ask.lengthPx)) continue;
+      const mismatch = mismatchOf(cols, i, left.grid.cols + j);
+      if (mismatch >= best.mismatch) continue;
+      best = {
+        ...c,
+        startPx: round(c.startPx) + atStart,
+        lengthPx,
+        mismatch,
+        cost: mismatch + CROSSING_WEIGHT * c.crossing,
+        class: seamClass(mismatch, c.crossing),
+      };
+    }
+  return best;
 }
 
 /** Lowest points of the curve, lower than both neighbours. */

@@ -25,16 +25,25 @@ export function goodPiecesBehind(recipe: Recipe, log: readonly LogEntry[]): numb
     .reduce((n, e) => n + e.good, 0);
 }
 
+/** Good pieces behind each recipe, by its id, where they have been counted already. */
+export type ProvenCounts = Readonly<Record<string, number>>;
+
+/** How many good pieces stand behind a recipe: as counted, else as the log says. */
+export const goodPiecesOf =
+  (counts: ProvenCounts | undefined, log: readonly LogEntry[]) =>
+  (recipe: Recipe): number =>
+    counts ? (counts[recipe.id] ?? 0) : goodPiecesBehind(recipe, log);
+
 /** The shop's own recipe for a blank on a press: the newest it chose to keep. */
 export function provenFor(
   blankId: string,
   pressId: string,
   recipes: readonly Recipe[],
-  log: readonly LogEntry[],
+  goodPieces: (recipe: Recipe) => number,
 ): ProvenRecipe | null {
   const own = recipes.filter((r) => r.blankId === blankId && r.pressId === pressId);
   const newest = own.reduce<Recipe | null>((a, b) => (a && a.keptAt >= b.keptAt ? a : b), null);
-  return newest && { recipe: newest, goodPieces: goodPiecesBehind(newest, log) };
+  return newest && { recipe: newest, goodPieces: goodPieces(newest) };
 }
 
 export interface ChosenHeat {
@@ -64,12 +73,12 @@ export function chooseHeat(
   press: Press,
   mat: MatWork | null,
   recipes: readonly Recipe[],
-  log: readonly LogEntry[],
+  goodPieces: (recipe: Recipe) => number,
 ): ChosenHeat | null {
   // A flat press takes flat blanks, a mat or an oven round ones; a flat piece may lie in an oven too.
   const fits = press.kind === 'oven' || (press.kind === 'flat') === (blank.shape.kind === 'flat');
   const range = fits ? startingRange(blank.material, press.kind) : null;
-  const proven = provenFor(blank.id, press.id, recipes, log);
+  const proven = provenFor(blank.id, press.id, recipes, goodPieces);
   const reach = (passes: number): Coverage | null =>
     isWrapPress(press) && mat ? coverage(mat, press.heaterLengthMm, passes) : null;
   const needed = reach(1)?.passesNeeded ?? 1;

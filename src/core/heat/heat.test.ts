@@ -4,7 +4,7 @@ import { MATERIALS } from '../shop/blank';
 import { PRESS_KINDS } from '../shop/press';
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
-import { chooseHeat, goodPiecesBehind, provenFor } from './choose';
+import { chooseHeat, goodPiecesOf, goodPiecesBehind, provenFor } from './choose';
 import { coolingS, touchSafe } from './cooling';
 import { coverage, type MatWork, exposures } from './coverage';
 import { doseRate, equalDose, equalDoseS } from './dose';
@@ -157,7 +157,7 @@ describe('starting ranges', () => {
 
 describe('what a job starts from', () => {
   const choose = (job: Job, shop: Shop) =>
-    chooseHeat(job, BLANK, PRESS, round(230.6), shop.recipes, shop.log);
+    chooseHeat(job, BLANK, PRESS, round(230.6), shop.recipes, goodPiecesOf(undefined, shop.log));
   test('the proven recipe comes first, with the pieces behind it counted from the log', () => {
     const c = choose(JOB, DEMO.shop);
     expect(c?.baseOrigin).toBe('proven');
@@ -177,8 +177,8 @@ describe('what a job starts from', () => {
     expect(c?.originOf).toMatchObject({ dwellS: 'taken', platenC: 'proven' });
   });
   test('a recipe of another press or blank is not borrowed', () => {
-    expect(provenFor('straight-steel-350', PRESS.id, DEMO.shop.recipes, DEMO.shop.log)).toBeNull();
-    expect(provenFor(BLANK.id, 'mug-press', DEMO.shop.recipes, DEMO.shop.log)).toBeNull();
+    expect(provenFor('straight-steel-350', PRESS.id, DEMO.shop.recipes, () => 1)).toBeNull();
+    expect(provenFor(BLANK.id, 'mug-press', DEMO.shop.recipes, () => 1)).toBeNull();
   });
   test('only good pieces at just these settings count', () => {
     const [recipe] = DEMO.shop.recipes;

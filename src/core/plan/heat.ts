@@ -1,5 +1,5 @@
 import { figure, type Figure, type Finding, type Origin } from '../figures/figure';
-import { chooseHeat, type ChosenHeat } from '../heat/choose';
+import { chooseHeat, goodPiecesOf, type ChosenHeat, type ProvenCounts } from '../heat/choose';
 import { solidMmOf, TOUCH_SAFE_C, touchSafe } from '../heat/cooling';
 import { equalDose } from '../heat/dose';
 import type { MatWork } from '../heat/coverage';
@@ -345,7 +345,14 @@ function schoolFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
 const seamStep = (job: Job, wrap: WrapSection): Phrase =>
   wrap.school === 'lap' ? say`The ${job.wrap.lapOver} end on top, its cut clean` : say`${wrap.note.bench}`;
 
-export function planHeat(job: Job, shop: Shop, blank: Blank | null, wrap: WrapSection): HeatSection {
+/** `counts`: good pieces behind each recipe, where the shop given does not hold its whole log. */
+export function planHeat(
+  job: Job,
+  shop: Shop,
+  blank: Blank | null,
+  wrap: WrapSection,
+  counts?: ProvenCounts,
+): HeatSection {
   const press = shop.presses.find((p) => p.id === job.pressId) ?? null;
   const nothing = {
     terrace: 'heat' as const,
@@ -364,7 +371,14 @@ export function planHeat(job: Job, shop: Shop, blank: Blank | null, wrap: WrapSe
       summary: say`press not chosen`,
       findings: [finding('heat', 'none', 'stop', say`Choose the press for this job.`)],
     };
-  const chosen = chooseHeat(job, blank, press, matWork(wrap, blank), shop.recipes, shop.log);
+  const chosen = chooseHeat(
+    job,
+    blank,
+    press,
+    matWork(wrap, blank),
+    shop.recipes,
+    goodPiecesOf(counts, shop.log),
+  );
   if (!chosen)
     return {
       ...nothing,

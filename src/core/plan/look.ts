@@ -7,6 +7,7 @@ import { say } from '../units/phrase';
 import { count, ratio } from '../units/quantity';
 import type { HeatSection } from './heat';
 import type { PressSection } from './press';
+import { tallyOf, type JobTally } from '../look/tally';
 import { finding, type Section } from './section';
 
 export interface LookSection extends Section<'look'> {
@@ -18,13 +19,19 @@ export interface LookSection extends Section<'look'> {
   readonly unlogged: { readonly good: number; readonly spoiled: number };
 }
 
-export function planLook(job: Job, shop: Shop, heat: HeatSection, press: PressSection): LookSection {
+/** `tally` is what the job's entries add up to where the shop given holds only the newest of them. */
+export function planLook(
+  job: Job,
+  shop: Shop,
+  heat: HeatSection,
+  press: PressSection,
+  tally?: JobTally,
+): LookSection {
   const { marks, paperState, verdict } = job.look;
   const ranked = rankCauses(marks, paperState, verdict);
   const change = heat.chosen && oneChange(ranked, verdict, heat.chosen.settings);
   const entries = shop.log.filter((e) => e.jobId === job.id).sort((a, b) => b.at - a.at);
-  const good = entries.reduce((n, e) => n + e.good, 0);
-  const spoiled = entries.reduce((n, e) => n + e.spoiled, 0);
+  const { good, spoiled, entries: written } = tally ?? tallyOf(entries);
   const figures: Figure[] = [
     ...(good + spoiled > 0
       ? [
@@ -33,7 +40,7 @@ export function planLook(job: Job, shop: Shop, heat: HeatSection, press: PressSe
             label: 'Came out good',
             quantity: ratio(good / (good + spoiled)),
             origin: 'taken',
-            working: say`${String(good)} good, ${String(spoiled)} spoiled in ${count(entries.length, 'entry', 'entries')}`,
+            working: say`${String(good)} good, ${String(spoiled)} spoiled in ${count(written, 'entry', 'entries')}`,
           }),
         ]
       : []),
@@ -50,16 +57,16 @@ export function planLook(job: Job, shop: Shop, heat: HeatSection, press: PressSe
   const pressed = press.good + press.spoiled > 0;
   return {
     terrace: 'look',
-    progress: entries.length > 0 ? 'done' : pressed ? 'ready' : 'todo',
+    progress: written > 0 ? 'done' : pressed ? 'ready' : 'todo',
     summary:
-      entries.length > 0
+      written > 0
         ? say`${String(good)} good, ${String(spoiled)} spoiled`
         : pressed
           ? say`not looked at yet`
           : say`no pieces yet`,
     figures,
     findings:
-      pressed && entries.length === 0
+      pressed && written === 0
         ? [finding('look', 'none', 'note', say`Look it over, then write it in the log.`)]
         : [],
     ranked,

@@ -179,7 +179,7 @@ describe('what stands in the way', () => {
       /stop sheet\.fit.*does not fit on A5.*Tabloid on Desk printer holds it/,
     );
     expect(said(JOB, { ...shop, papers: [] }).join()).toMatch(
-      /stop sheet\.none.*No paper Desk printer takes holds it/,
+      /stop sheet\.none.*No paper of the shop holds it/,
     );
   });
   test('presses that cannot: too wide, too short, not all round', () => {

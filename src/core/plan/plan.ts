@@ -1,6 +1,8 @@
 import { TERRACES, worstFirst, type Figure, type Finding, type Terrace } from '../figures/figure';
 import type { PictureLook } from '../art/lookInto';
 import type { Job } from '../job/job';
+import type { ProvenCounts } from '../heat/choose';
+import type { JobTally } from '../look/tally';
 import { scaleOf, type AxisScale } from '../sheet/calibration';
 import type { FacePrint } from '../wrap/flatWrap';
 import type { Nests } from '../sheet/nest/ask';
@@ -48,16 +50,24 @@ export interface Extra {
   readonly together?: readonly Job[];
   /** Free layouts found so far, by key; those still wanted stand in the layout. Without it they are found at once, quickly. */
   readonly nests?: Nests;
+  /** Counts of the log, where the shop given does not hold all of it: good pieces behind each recipe, and of this job. */
+  readonly proven?: ProvenCounts;
+  readonly tally?: JobTally;
 }
 
 const NO_LOOKS: Readonly<Record<string, PictureLook>> = {};
 
 /** All terraces but the sheet. */
-function planPiece(job: Job, shop: Shop, { thicknessMm, print }: OnPaper, looks = NO_LOOKS) {
+function planPiece(
+  job: Job,
+  shop: Shop,
+  { thicknessMm, print }: OnPaper,
+  { looks = NO_LOOKS, proven }: Extra,
+) {
   const blank = planBlank(job, shop);
   const measure = planMeasure(job, shop, blank.blank, thicknessMm);
   const wrap = planWrap(job, shop.settings, blank.blank, measure, thicknessMm, print);
-  const heat = planHeat(job, shop, blank.blank, wrap);
+  const heat = planHeat(job, shop, blank.blank, wrap, proven);
   const art = planArt({
     job,
     wrap,
@@ -78,11 +88,11 @@ function inkOf(job: Job, looks: Readonly<Record<string, PictureLook>>): number |
 
 function planWith(job: Job, shop: Shop, on: OnPaper, extra: Extra): Plan {
   const looks = extra.looks ?? NO_LOOKS;
-  const { blank, measure, wrap, art, heat } = planPiece(job, shop, on, looks);
+  const { blank, measure, wrap, art, heat } = planPiece(job, shop, on, extra);
   const together = (extra.together ?? [])
     .filter((j) => job.sheet.withJobs.includes(j.id))
     .map((other): Together => {
-      const o = planPiece(other, shop, on, looks);
+      const o = planPiece(other, shop, on, extra);
       return { job: other, wrap: o.wrap, art: o.art, blank: o.blank.blank };
     });
   const sheet = planSheet({
@@ -97,7 +107,7 @@ function planWith(job: Job, shop: Shop, on: OnPaper, extra: Extra): Plan {
     nests: extra.nests,
   });
   const press = planPress(job, shop, blank.blank, wrap.wall?.widest.value ?? null, heat);
-  const look = planLook(job, shop, heat, press);
+  const look = planLook(job, shop, heat, press, extra.tally);
   return { blank, measure, wrap, art, sheet, heat, press, look };
 }
 

@@ -1,11 +1,14 @@
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
-import { allFindings, plan, sectionOf, standsAt } from './plan';
+import { allFindings, plan, sectionOf, standsAt, type Extra, type Plan } from './plan';
 import type { Standing } from './standing';
 
 /** Plans a job and keeps what a full bench shows of it. */
-export function standingOf(job: Job, shop: Shop): Standing {
-  const made = plan(job, shop);
+export const standingOf = (job: Job, shop: Shop, extra: Extra = {}): Standing =>
+  standingIn(plan(job, shop, extra));
+
+/** What a full bench shows of a plan. */
+export function standingIn(made: Plan): Standing {
   const at = standsAt(made);
   const [worst] = allFindings(made).filter((f) => f.level !== 'note');
   return {

@@ -11,11 +11,14 @@ import { pictureBytes } from '@/data/pictures';
 import { Button } from '@/ui/Button';
 import { tellProblem } from '@/ui/tell';
 import { useSay } from '@/ui/units';
-import { inWorker } from '@/workers/client';
+import { inWorker, type BenchApi } from '@/workers/client';
 import { useJob } from '../job/jobContext';
 import { css } from './ArtItems';
 import { editPicture } from './layers';
 import { usePictures } from './useSources';
+
+/** A picture not moved for this long is looked along. */
+const SETTLED_MS = 250;
 
 type Found = { readonly key: string; readonly search: SeamSearch };
 
@@ -47,23 +50,28 @@ function useSearch(laid: LaidPicture, layer: PictureLayer, cyclic: boolean): Sea
     if (!ask) return;
     const stop = new AbortController();
     let gone = false;
-    void (async () => {
+    const search = async () => {
       const bytes = await pictureBytes(laid.ref);
       if (!bytes.ok || gone) return;
-      const r = await inWorker('Seam', (api) => api.seams({ ref: laid.ref, bytes: bytes.value }, ask));
+      const look = (api: BenchApi) => api.seams({ ref: laid.ref, bytes: bytes.value }, ask);
+      const r = await inWorker('Seam', look, stop.signal);
       if (gone) return;
       if (r.ok) setFound({ key, search: r.value });
       else tellProblem(r.problem);
-    })();
+    };
+    // While a hand still moves the picture nothing is looked for; what was begun for another place is stopped.
+    const soon = setTimeout(() => void search(), SETTLED_MS);
     return () => {
       gone = true;
+      clearTimeout(soon);
       stop.abort();
     };
     // `key` says all that `ask` does, and stays the same where it does.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
   if (!ask) return 'turned';
-  return found?.key === key ? found.search : (found?.search ?? null);
+  // What was found for another place says nothing of this one.
+  return found?.key === key ? found.search : null;
 }
 
 function SeamOf({ laid, layer }: { laid: LaidPicture; layer: PictureLayer }) {

@@ -1,30 +1,38 @@
 import type { Source } from '@/core/art/items';
 import type { PictureLook } from '@/core/art/lookInto';
 import type { PictureRef } from '@/core/job/art';
+import { createKeep, type Keep } from '@/core/memo';
 import type { Result } from '@/core/result';
+import { keepLook, keptLook } from '@/data/looks';
 import { pictureBytes } from '@/data/pictures';
 import { inWorker } from '@/workers/client';
 
 const PREVIEW_PX = 1400;
-/** Bent pictures kept; older ones are let go, their memory with them. */
-const MOST_BENT = 40;
 
-/** Previews made this session, by picture; the few a bench works on are kept. */
-const plain = new Map<string, Promise<Result<string>>>();
-const bent = new Map<string, Promise<Result<string>>>();
-const looks = new Map<string, Promise<Result<PictureLook>>>();
+/** Screen copies kept at most; older ones are let go, their memory with them. More than any one screen shows. */
+const MOST_PLAIN = 60;
+const MOST_BENT = 40;
+const MOST_LOOKS = 200;
+
+const letGo = (url: Promise<Result<string>>): void =>
+  void url.then((r) => {
+    if (r.ok) URL.revokeObjectURL(r.value);
+  });
+const plain = createKeep<string, Promise<Result<string>>>(MOST_PLAIN, letGo);
+const bent = createKeep<string, Promise<Result<string>>>(MOST_BENT, letGo);
+const looks = createKeep<string, Promise<Result<PictureLook>>>(MOST_LOOKS);
 
 function remembered<T>(
-  map: Map<string, Promise<Result<T>>>,
+  keep: Keep<string, Promise<Result<T>>>,
   key: string,
   make: () => Promise<Result<T>>,
 ): Promise<Result<T>> {
-  const found = map.get(key);
+  const found = keep.get(key);
   if (found) return found;
   const fresh = make();
-  map.set(key, fresh);
+  keep.set(key, fresh);
   void fresh.then((r) => {
-    if (!r.ok) map.delete(key);
+    if (!r.ok) keep.delete(key);
   });
   return fresh;
 }
@@ -40,15 +48,6 @@ async function withBytes<T>(
 const asUrl = (blob: Result<Blob>): Result<string> =>
   blob.ok ? { ok: true, value: URL.createObjectURL(blob.value) } : blob;
 
-function forgetOldest(): void {
-  const [oldest] = bent.keys();
-  if (bent.size <= MOST_BENT || oldest === undefined) return;
-  void bent.get(oldest)?.then((r) => {
-    if (r.ok) URL.revokeObjectURL(r.value);
-  });
-  bent.delete(oldest);
-}
-
 /** A picture of a source for the screen: a smaller copy, bent or repeated as it will be printed. */
 export function previewOf(source: Source): Promise<Result<string>> {
   const { ref } = source;
@@ -59,17 +58,19 @@ export function previewOf(source: Source): Promise<Result<string>> {
       ),
     );
   const key = JSON.stringify([ref.id, source.tiles, source.bend, source.area]);
-  const made = remembered(bent, key, () =>
+  return remembered(bent, key, () =>
     withBytes(ref, async (bytes) =>
       asUrl(await inWorker(ref.name, (api) => api.bentPreview({ ref, bytes }, source, PREVIEW_PX))),
     ),
   );
-  forgetOldest();
-  return made;
 }
 
 /** What is in a picture's pixels, looked into once. */
 export const lookOf = (ref: PictureRef): Promise<Result<PictureLook>> =>
-  remembered(looks, ref.id, () =>
-    withBytes(ref, (bytes) => inWorker(ref.name, (api) => api.lookInto({ ref, bytes }))),
-  );
+  remembered(looks, ref.id, async () => {
+    const kept = await keptLook(ref.id);
+    if (kept) return { ok: true, value: kept };
+    const found = await withBytes(ref, (bytes) => inWorker(ref.name, (api) => api.lookInto({ ref, bytes })));
+    if (found.ok) await keepLook(ref.id, found.value);
+    return found;
+  });

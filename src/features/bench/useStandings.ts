@@ -2,39 +2,63 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
-import { shopKey, standingKey, type Standing } from '@/core/plan/standing';
-import type { StandingRecord } from '@/data/db';
-import { keepStandings, loadStandings } from '@/data/standings';
+import { picturesOf, type PictureRef } from '@/core/job/art';
+import type { Standing } from '@/core/plan/standing';
+import type { JobRecord, StandingRecord } from '@/data/db';
+import { newestOfJob } from '@/data/log';
+import { keptLook } from '@/data/looks';
+import {
+  benchFacts,
+  keepStandings,
+  loadStandings,
+  standingKeys,
+  togetherWith,
+  type BenchFacts,
+} from '@/data/standings';
 import { useShop } from '../shell/shopContext';
 
 const look = () => loadStandings();
 const breath = () => new Promise((resolve) => setTimeout(resolve));
 
+/** A bench left alone for so long has its pictures looked into, so that it says of a job what the job's own screen says. */
+const IDLE_MS = 2500;
+
+/** What was found in the pixels of a job's pictures and of those it shares sheets with. */
+async function looksOf(pictures: readonly PictureRef[]) {
+  const found = await Promise.all(pictures.map(async (p) => [p.id, await keptLook(p.id)] as const));
+  return Object.fromEntries(found.flatMap(([id, l]) => (l ? [[id, l]] : [])));
+}
+
 /** Where every job stands, by its id: as kept where nothing has changed since, reckoned anew, one after another, where it has. */
 export function useStandings(): ReadonlyMap<string, Standing> {
-  const { shop, jobs } = useShop();
+  const { shop, jobs, proven } = useShop();
   const kept = useLiveQuery(look);
+  const facts = useLiveQuery(() => benchFacts(shop, jobs), [shop, jobs]);
   const [made, setMade] = useState<ReadonlyMap<string, StandingRecord>>(new Map());
-  const keys = useMemo(() => {
-    const ofShop = shopKey(shop);
-    return new Map(jobs.map(({ id, job }) => [id, standingKey(job, ofShop)]));
-  }, [shop, jobs]);
+  const keys = useMemo(() => (facts ? standingKeys(shop, jobs, facts) : null), [shop, jobs, facts]);
   const fresh = useMemo(() => {
-    const found = [...(kept ?? []), ...made.values()].filter((r) => keys.get(r.id) === r.key);
+    const found = [...(kept ?? []), ...made.values()].filter((r) => keys?.get(r.id) === r.key);
     return new Map(found.map((r) => [r.id, r.standing]));
   }, [kept, made, keys]);
 
-  const next = kept ? jobs.find((j) => !fresh.has(j.id)) : undefined;
+  const next = kept && keys ? jobs.find((j) => !fresh.has(j.id)) : undefined;
   useEffect(() => {
-    if (!next) return;
+    if (!next || !keys || !facts) return;
     let gone = false;
     const reckon = async () => {
       const { standingOf } = await import('@/core/plan/standingOf');
-      // A breath between jobs, so that a full bench can be scrolled meanwhile.
-      await breath();
-      if (gone) return;
       const { id, job } = next;
-      const record = { id, key: keys.get(id) ?? '', standing: standingOf(job, shop) };
+      const together = togetherWith(job, jobs);
+      const [log, looks] = await Promise.all([
+        newestOfJob(id, 1),
+        looksOf([job, ...together].flatMap((j) => picturesOf(j.art))),
+        // A breath between jobs, so that a full bench can be scrolled meanwhile.
+        breath(),
+      ]);
+      if (gone) return;
+      const tally = facts.tallies[id] ?? { good: 0, spoiled: 0, entries: 0 };
+      const standing = standingOf(job, { ...shop, log }, { looks, together, proven, tally });
+      const record = { id, key: keys.get(id) ?? '', standing };
       setMade((before) => new Map(before).set(id, record));
       await keepStandings([record], [...keys.keys()]);
     };
@@ -42,6 +66,23 @@ export function useStandings(): ReadonlyMap<string, Standing> {
     return () => {
       gone = true;
     };
-  }, [next, keys, shop]);
+  }, [next, keys, facts, jobs, shop, proven]);
+
+  useLookingInto(jobs, facts, keys !== null && kept !== undefined && !next);
   return fresh;
+}
+
+/** Looks into the pictures nobody has looked into yet, one after another, while the bench is left alone. */
+function useLookingInto(jobs: readonly JobRecord[], facts: BenchFacts | undefined, settled: boolean): void {
+  const missing = useMemo(
+    () => jobs.flatMap((j) => picturesOf(j.job.art)).find((p) => facts && !facts.looks.has(p.id)),
+    [jobs, facts],
+  );
+  useEffect(() => {
+    if (!settled || !missing) return;
+    const idle = setTimeout(() => {
+      void import('../art/previews').then(({ lookOf }) => lookOf(missing));
+    }, IDLE_MS);
+    return () => clearTimeout(idle);
+  }, [settled, missing]);
 }

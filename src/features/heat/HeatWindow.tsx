@@ -1,10 +1,12 @@
 'use client';
 
 import { extent, line, scaleLinear } from 'd3';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { ACTIVATION_J_MOL, equalDoseS } from '@/core/heat/dose';
 import { formatQuantity, type UnitChoice } from '@/core/units/format';
 import { celsius, seconds } from '@/core/units/quantity';
 import type { LogEntry } from '@/core/shop/records';
+import { newestOnPress } from '@/data/log';
 import { Board } from '@/ui/board/Board';
 import { useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
@@ -16,16 +18,19 @@ const DOT: Readonly<Record<LogEntry['verdict'], { fill: string; label: string }>
   other: { fill: '#c9b37a', label: 'other fault' },
 };
 
+/** Newest entries shown as dots: older ones lie under them. */
+const MOST_DOTS = 300;
+
 /** Temperature against time: the usual range, the line of equal dose through these settings, and what the log has tried. */
 export function HeatWindow() {
-  const { plan, shop } = useJob();
+  const { plan } = useJob();
   const units = useUnits();
   const { chosen, press } = plan.heat;
   const blank = plan.blank.blank;
+  const [blankId, pressId] = [blank?.id ?? '', press?.id ?? ''];
+  const newest = useLiveQuery(() => newestOnPress(blankId, pressId, MOST_DOTS), [blankId, pressId]);
   if (!chosen || !press || !blank) return null;
-  const tried = shop.log.filter(
-    (e) => e.blankId === blank.id && e.pressId === press.id && e.settings.passes === chosen.settings.passes,
-  );
+  const tried = (newest ?? []).filter((e) => e.settings.passes === chosen.settings.passes);
   return (
     <Board
       label="Temperature against time, with the usual range and what has been tried"

@@ -25,6 +25,7 @@ import { JobHeader } from './JobHeader';
 import { JobRail } from './JobRail';
 import { HowItAddsUp } from './HowItAddsUp';
 import { isTerrace } from './terraces';
+import { useJobLog } from './useJobLog';
 import { useNests, useWantedNests } from './useNests';
 import { useOpenJob, type OpenJob } from './useOpenJob';
 
@@ -65,7 +66,7 @@ const Missing = () => (
 
 function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   const { store, saver } = open;
-  const { shop, jobs, unreadable } = useShop();
+  const { shop: things, jobs, unreadable, proven } = useShop();
   const job = store((s) => s.job);
   const edit = store((s) => s.edit);
   const router = useRouter();
@@ -123,6 +124,8 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
     [store],
   );
 
+  const log = useJobLog(id);
+  const shop = useMemo(() => ({ ...things, log: [...log.entries] }), [things, log.entries]);
   const [planJob] = useState(createPlanner);
   const looks = useLooks(job.art);
   const together = useMemo(
@@ -131,8 +134,8 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   );
   const { nests, look } = useNests();
   const made = useMemo(
-    () => planJob(job, shop, { looks, together, nests }),
-    [planJob, job, shop, looks, together, nests],
+    () => planJob(job, shop, { looks, together, nests, proven, tally: log.tally }),
+    [planJob, job, shop, looks, together, nests, proven, log.tally],
   );
   useWantedNests(made.sheet.layout?.wanted, look);
   const view = useMemo(

@@ -1,13 +1,14 @@
 'use client';
 
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { goodPiecesBehind } from '@/core/heat/choose';
 import { sameSettings } from '@/core/heat/settings';
 import { EMPTY_LOOK, type Job } from '@/core/job/job';
 import type { LogEntry, Recipe } from '@/core/shop/records';
 import { celsius, seconds } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
-import { keepRecipe, writeLog } from '@/data/shop';
+import { goodBehind, writeLog } from '@/data/log';
+import { keepRecipe } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { SheetDialog } from '@/ui/Sheet';
 import { useSay } from '@/ui/units';
@@ -84,17 +85,17 @@ export function WriteInLog() {
 }
 
 function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }) {
-  const { shop } = useJob();
   const say = useSay();
   const { settings: s } = entry;
-  const recipe: Recipe = {
+  const [recipe] = useState<Recipe>(() => ({
     id: newId('recipe'),
     blankId: entry.blankId,
     pressId: entry.pressId,
     settings: s,
     keptAt: entry.at,
-  };
-  const behind = goodPiecesBehind(recipe, [...shop.log.filter((e) => e.id !== entry.id), entry]);
+  }));
+  const counted = useLiveQuery(() => goodBehind([recipe]), [recipe.id]);
+  const behind = counted?.[recipe.id] ?? entry.good;
   const keep = async () => {
     const r = await keepRecipe(recipe);
     if (r.ok) tell(`Kept. The next ${entry.blankName} on ${entry.pressName} starts from it.`);

@@ -17,9 +17,9 @@ import { wakeSound } from './sound';
 
 /** At the press: one run, from the first piece to the last. */
 export function Runner({ jobId }: { jobId: string }) {
-  const { shop, jobs } = useShop();
+  const { shop, jobs, proven } = useShop();
   const job = jobs.find((r) => r.id === jobId)?.job ?? null;
-  const made = useMemo(() => job && plan(job, shop), [job, shop]);
+  const made = useMemo(() => job && plan(job, shop, { proven }), [job, shop, proven]);
   if (!job || !made) return <Note text="This job is not in this browser." href="/" to="To the bench" />;
   const run = made.press.running;
   if (run) return <Running job={job} made={made} run={run} steps={stepsOfRun(run)} />;

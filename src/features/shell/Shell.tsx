@@ -5,7 +5,8 @@ import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { Problem, Result } from '@/core/result';
 import { listJobs } from '@/data/jobs';
 import { seedIfEmpty } from '@/data/seed';
-import { loadShop } from '@/data/shop';
+import { goodBehind } from '@/data/log';
+import { loadThings } from '@/data/shop';
 import { storageProblem } from '@/data/storage';
 import { Messages } from '@/ui/tell';
 import { UnitsProvider } from '@/ui/units';
@@ -25,7 +26,10 @@ function useWatched<T>(look: () => Promise<T>, ready: boolean): Result<T> | null
   return watched ?? null;
 }
 
-const lookAtShop = () => loadShop();
+const lookAtShop = async () => {
+  const shop = await loadThings();
+  return { shop, proven: await goodBehind(shop.recipes) };
+};
 const lookAtJobs = () => listJobs();
 
 function useSeed(demo: boolean): Result<boolean> | null {
@@ -44,7 +48,7 @@ export function Shell({ demo, children }: { demo: boolean; children: ReactNode }
   const shop = useWatched(lookAtShop, ready);
   const jobs = useWatched(lookAtJobs, ready);
   const view = useMemo(
-    (): ShopView | null => (shop?.ok && jobs?.ok ? { shop: shop.value, ...jobs.value } : null),
+    (): ShopView | null => (shop?.ok && jobs?.ok ? { ...shop.value, ...jobs.value } : null),
     [shop, jobs],
   );
   const failed = [seeded, shop, jobs].find((r) => r && !r.ok);

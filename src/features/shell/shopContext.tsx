@@ -2,10 +2,14 @@
 
 import { createContext, useContext } from 'react';
 import type { JobRecord } from '@/data/db';
+import type { ProvenCounts } from '@/core/heat/choose';
 import type { Shop } from '@/core/shop/shop';
 
 export interface ShopView {
+  /** All but its log, which is read where it is wanted and no further. */
   readonly shop: Shop;
+  /** Good pieces behind each recipe, counted from the log. */
+  readonly proven: ProvenCounts;
   readonly jobs: readonly JobRecord[];
   readonly unreadable: readonly string[];
 }
