@@ -1,5 +1,6 @@
 import Dexie, { type Table, type Transaction } from 'dexie';
 import { upgradeBlank, upgradeJob, upgradePaper, upgradeRun, upgradeSettings } from '@/core/formats/upgrade';
+import { oldMethodOf, upgradeJob4, upgradeSettings4 } from '@/core/formats/upgrade4';
 import { upgradeJob3, upgradePaper3, upgradeSettings3 } from '@/core/formats/upgrade3';
 import type { Mime } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
@@ -135,7 +136,17 @@ export class MesaDb extends Dexie {
         looks: 'id',
         log: 'id, at, [jobId+at], [blankId+pressId+at], *words',
       })
-      .upgrade(indexLog);
+      .upgrade(async (tx) => {
+        await indexLog(tx);
+        const shop = (await tx.table('settings').get('shop')) as SettingsRecord | undefined;
+        const method = oldMethodOf(shop?.settings);
+        const each = modifier(tx);
+        await each('jobs', (r) => ({ ...(r as JobRecord), job: upgradeJob4((r as JobRecord).job, method) }));
+        await each('settings', (r) => ({
+          ...(r as SettingsRecord),
+          settings: upgradeSettings4((r as SettingsRecord).settings),
+        }));
+      });
   }
 }
 

@@ -217,7 +217,7 @@ export async function findInLog(
     wanted.map(async (word) => ({
       word,
       n: await rangeOf(db, word)
-        .limit(FEW_KEYS + 1)
+        .limit(fewKeys + 1)
         .count(),
     })),
   );

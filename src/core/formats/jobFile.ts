@@ -8,6 +8,7 @@ import type { Result } from '../result';
 import { readFile, type FileKind } from './file';
 import { jobFileTo2, shopFileTo2 } from './upgrade';
 import { jobFileTo3, shopFileTo3 } from './upgrade3';
+import { jobFileTo4, shopFileTo4 } from './upgrade4';
 
 /** Letters of base64 (RFC 4648) checked without a backtracking pattern: these strings run to megabytes. */
 const isBase64 = (text: string): boolean =>
@@ -23,7 +24,7 @@ export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(3),
+  version: z.literal(4),
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
   shop: shopSchema,
@@ -34,14 +35,14 @@ export type JobFile = z.infer<typeof jobFileSchema>;
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: 'Job file',
-  version: 3,
+  version: 4,
   schema: jobFileSchema,
-  upgrades: [jobFileTo2, jobFileTo3],
+  upgrades: [jobFileTo2, jobFileTo3, jobFileTo4],
 };
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(3),
+  version: z.literal(4),
   shop: shopSchema,
   jobs: z.array(jobSchema),
   pictures: z.array(pictureFileSchema).check(z.maxLength(2000)),
@@ -51,9 +52,9 @@ export type ShopFile = z.infer<typeof shopFileSchema>;
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
   noun: 'Shop file',
-  version: 3,
+  version: 4,
   schema: shopFileSchema,
-  upgrades: [shopFileTo2, shopFileTo3],
+  upgrades: [shopFileTo2, shopFileTo3, shopFileTo4],
 };
 
 /** Only what one job draws on: its blank, press and papers, what the log says of them, and its own runs. */
@@ -73,7 +74,7 @@ export function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 3,
+  version: 4,
   job,
   shop: shopForJob(job, shop),
   pictures: [...pictures],
@@ -85,7 +86,7 @@ export const makeShopFile = (
   pictures: readonly PictureFile[],
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 3,
+  version: 4,
   shop,
   jobs: [...jobs],
   pictures: [...pictures],

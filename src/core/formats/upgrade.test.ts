@@ -1,3 +1,4 @@
+import { upgradeSettings4 } from './upgrade4';
 import { demoShop } from '../demo/demoShop';
 import { jobSchema, newJob, type Job } from '../job/job';
 import { plan } from '../plan/plan';
@@ -82,7 +83,7 @@ test('a job keeps what was read and decided, with room for the rest', () => {
 });
 
 test('settings, papers and runs follow; what is new already is left alone', () => {
-  expect(settingsSchema.parse(upgradeSettings(SETTINGS_1)).house.flatBleedMm).toBe(4);
+  expect(settingsSchema.parse(upgradeSettings4(upgradeSettings(SETTINGS_1))).house.flatBleedMm).toBe(4);
   expect(upgradePaper(PAPER_1)).toMatchObject({ calibration: null });
   expect(upgradeRun({ id: 'r', blank: BLANK_1 })).toMatchObject({ blank: { shape: { kind: 'round' } } });
   const [b] = shop.blanks;
@@ -115,7 +116,7 @@ test('files of version 1 open, and the job plans', () => {
   expect(whole.ok && shopSchema.safeParse(whole.value.shop).success).toBe(true);
 });
 
-test('files are written as version 3', () => {
+test('files are written as version 4', () => {
   const text = fileText(makeJobFile(jobs[0] as Job, shop, []));
-  expect(JSON.parse(text)).toMatchObject({ version: 3 });
+  expect(JSON.parse(text)).toMatchObject({ version: 4 });
 });

@@ -5,8 +5,8 @@ import { equalDose } from '../heat/dose';
 import type { MatWork } from '../heat/coverage';
 import { CLOCK_WORDS, PEEL_NOTES, PRESSURE_WORDS } from '../heat/words';
 import type { Job } from '../job/job';
-import { prePressSteps } from '../run/steps';
-import { isFlat, isRound, type Blank } from '../shop/blank';
+import { prePressSteps } from '../run/fixing';
+import { isFlat, isHandled, isRound, type Blank } from '../shop/blank';
 import { isFlatPress, isWrapPress, type FlatPress, type Press, type WrapPress } from '../shop/press';
 import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';
@@ -183,7 +183,7 @@ function matWork(wrap: WrapSection, blank: Blank): MatWork | null {
     ? Math.max(round.topArc.value, round.footArc.value) + round.lengthMm - round.closing.value
     : circumferenceMm;
   const printMm = Math.min(circumferenceMm, longest);
-  return { circumferenceMm, printMm, handled: isRound(blank) && blank.shape.handle !== null };
+  return { circumferenceMm, printMm, handled: isHandled(blank) };
 }
 
 /** A handled blank goes in once, handle in the opening: what the heater does not reach beside it, and a pass too many. */
@@ -404,7 +404,9 @@ export function planHeat(
     press,
     chosen,
     preSteps: prePressSteps(s, blank, press, {
+      school: wrap.school,
       seam: seamStep(job, wrap),
+      hold: job.wrap.hold ?? shop.settings.house.hold,
       bothFaces: (wrap.pattern?.faces.length ?? 1) > 1,
       parcel: isFlat(blank) && edgeWay(job, blank) === 'parcel',
     }),

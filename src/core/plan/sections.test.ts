@@ -134,7 +134,13 @@ describe('wrap', () => {
       ...shop,
       settings: {
         ...shop.settings,
-        house: { ...shop.settings.house, school: 'lap', bleedMm: 4, safeMm: 8, setbackMm: 2 },
+        house: {
+          ...shop.settings.house,
+          schools: { ...shop.settings.house.schools, round: 'lap' },
+          bleedMm: 4,
+          safeMm: 8,
+          setbackMm: 2,
+        },
       },
     };
     const p = plan(JOB, house);

@@ -6,6 +6,7 @@ import type { School, Settings } from '../shop/settings';
 import { say } from '../units/phrase';
 import type { Pattern } from '../wrap/pattern';
 import type { Wrap } from '../wrap/roundWrap';
+import { wrapStart, type WrapStart } from '../wrap/startsWith';
 import { schoolNotes, SCHOOL_NOTES, type SchoolNote } from '../wrap/schools';
 import type { MeasureSection } from './measure';
 import type { GirthRange } from './solid';
@@ -34,11 +35,22 @@ export interface WrapSection extends Section<'wrap'> {
   /** The wall under the paper, bare and right round, where it is widest and narrowest; null on flat blanks. */
   readonly wall: GirthRange | null;
   readonly school: School;
+  /** What kind of wrap it is, which decides the method it starts with. */
+  readonly start: WrapStart;
   readonly notes: Readonly<Record<School, SchoolNote>>;
   readonly note: SchoolNote;
   readonly setbacks: { readonly topMm: number; readonly footMm: number };
   readonly bleedMm: number;
   readonly safeMm: number;
+}
+
+/** What kind of wrap a job is, as far as blank and readings say. */
+function startOf(job: Job, settings: Settings, blank: Blank | null, measure: MeasureSection): WrapStart {
+  const { solid } = measure;
+  if (!blank || solid?.kind !== 'round') return { kind: 'round', pictureMm: null };
+  const setback = settings.house.setbackMm;
+  const tallMm = solid.slant.value - (job.wrap.topSetbackMm ?? setback) - (job.wrap.footSetbackMm ?? setback);
+  return wrapStart(job, blank, measure.girth?.value ?? 0, Math.max(0, tallMm));
 }
 
 export function planWrap(
@@ -49,12 +61,15 @@ export function planWrap(
   paperMm: number,
   print: FacePrint,
 ): WrapSection {
-  const school = job.wrap.school ?? settings.house.school;
+  const { solid } = measure;
+  const start = startOf(job, settings, blank, measure);
+  const school = job.wrap.school ?? settings.house.schools[start.kind];
   const handled = blank !== null && isRound(blank) && blank.shape.handle !== null;
   const notes = blank ? schoolNotes(handled) : SCHOOL_NOTES;
   const shared = {
     terrace: 'wrap' as const,
     school,
+    start,
     notes,
     note: notes[school],
     setbacks: {
@@ -71,7 +86,6 @@ export function planWrap(
     band: null,
     wall: null,
   };
-  const { solid } = measure;
   if (blank && solid?.kind === 'round' && isRound(blank))
     return planRoundWrap({ job, settings, blank, solid, measure, paperMm, axis: print.x, shared });
   if (blank && solid?.kind === 'flat' && isFlat(blank))

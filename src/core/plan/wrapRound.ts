@@ -1,6 +1,6 @@
-import { reach95 } from '../figures/coverage';
+import { reach95, within95 } from '../figures/coverage';
 import { figure, improvements, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
-import type { Uncertain } from '../figures/uncertain';
+import { scaled, standardU, type Uncertain } from '../figures/uncertain';
 import type { Job } from '../job/job';
 import { paperRadius } from '../shapes/band';
 import type { AxisScale } from '../sheet/calibration';
@@ -8,6 +8,7 @@ import type { RoundBlank } from '../shop/blank';
 import type { School, Settings } from '../shop/settings';
 import { say } from '../units/phrase';
 import { degrees, fineMm, mm, ratio, word } from '../units/quantity';
+import { KIND_WORDS, pictureMargin } from '../wrap/startsWith';
 import { sizeRoundWrap, type Wrap } from '../wrap/roundWrap';
 import type { MeasureSection } from './measure';
 import { coverOf, type Covered } from './cover';
@@ -144,25 +145,77 @@ function lieFigures(lie: Lie | null): Figure[] {
   ];
 }
 
-function seamFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
-  const { school, note } = shared;
+/** The method, and why this wrap starts with it where nobody chose. */
+function methodFigure({ job, shared }: RoundWrapPlan): Figure {
+  const { note, start } = shared;
+  const chosen = job.wrap.school !== null;
+  return figure({
+    id: 'wrap.seam',
+    label: 'Seam',
+    quantity: word(note.label.toLowerCase()),
+    origin: chosen ? 'taken' : 'reckoned',
+    working: chosen
+      ? say`${note.gain}`
+      : say`shop default, ${KIND_WORDS[start.kind].label.toLowerCase()}: ${KIND_WORDS[start.kind].why}. ${note.gain}`,
+  });
+}
+
+/** What is left open: white at each end of the paper, or between its ends, and how far it may differ. */
+function openFigures({ shared, solid }: RoundWrapPlan, w: Wrap): Figure[] {
+  const handleMm = solid.handle?.value ?? 0;
+  const under = shared.school === 'under';
+  const white = under ? w.amountMm : w.amountMm - handleMm;
+  // Of a margin each end half of what the round is off, and all that the hand is.
+  const error = under ? scaled(w.error, 0.5) : w.error;
+  const beside = solid.handle
+    ? under
+      ? 'white beside the handle, each side'
+      : 'white left over both sides of the handle'
+    : under
+      ? 'white at each end'
+      : 'white between the ends';
   return [
     figure({
-      id: 'wrap.seam',
-      label: 'Seam',
-      quantity: word(note.label.toLowerCase()),
-      origin: 'taken',
-      working: say`${note.gain}`,
+      id: 'wrap.margin',
+      label: under ? 'Margin each end' : 'Gap',
+      quantity: mm(white),
+      origin: 'reckoned',
+      working: say`${beside}, give or take ${fineMm(within95(error))} 19 times in 20`,
+      inputs: ['wrap.closing'],
+      standardU: standardU(error),
+      within95: within95(error),
+      improve: improvements(error, within95),
     }),
+  ];
+}
+
+/** What has to reach: how much longer to cut, and how often the seam comes right at the length it is cut. */
+function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
+  const { school } = shared;
+  const improve = improvements(w.error, reach95);
+  const lap = school === 'lap';
+  return [
     figure({
       id: 'wrap.long',
-      label: 'Cut long by',
+      label: lap ? 'Lap at least' : 'Cut long by',
       quantity: fineMm(w.longFor19In20Mm),
       origin: 'reckoned',
-      working: say`so that 19 wraps in 20 reach, at your own error`,
+      working: say`so that 19 wraps in 20 ${lap ? 'show no white' : 'reach'}, at your own error`,
       inputs: ['wrap.closing'],
-      improve: improvements(w.error, reach95),
+      improve,
     }),
+    ...(lap
+      ? [
+          figure({
+            id: 'wrap.lap',
+            label: 'Lap',
+            quantity: mm(w.amountMm),
+            origin: 'reckoned' as const,
+            working: say`of one end over the other, give or take ${fineMm(within95(w.error))} 19 times in 20`,
+            inputs: ['wrap.length'],
+          }),
+        ]
+      : []),
     figure({
       id: 'wrap.chance',
       label: 'Seam comes right',
@@ -170,10 +223,18 @@ function seamFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
       origin: 'estimated',
       working: say`chance ${ASKS[school]}`,
       inputs: ['wrap.length', 'wrap.long'],
-      improve: improvements(w.error, reach95),
+      improve,
     }),
   ];
 }
+
+/** The method, and the figures that decide it. */
+const seamFigures = (input: RoundWrapPlan, w: Wrap): Figure[] => [
+  methodFigure(input),
+  ...(input.shared.school === 'under' || input.shared.school === 'gap'
+    ? openFigures(input, w)
+    : reachFigures(input, w)),
+];
 
 function figuresOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Figure[] {
   const { topMm, footMm } = input.shared.setbacks;
@@ -280,6 +341,8 @@ export function planRoundWrap(input: RoundWrapPlan): WrapSection {
   const cover = coverOf(input);
   const tall = Math.max(0.1, cover.slant.value);
   const { wrap } = job;
+  // Near enough for a margin that is shown and can be set: the paper’s own thickness is a third of a millimetre.
+  const closesMm = (cover.top.value + cover.foot.value) / 2;
   const w = sizeRoundWrap({
     girthTop: cover.top,
     girthFoot: cover.foot,
@@ -289,7 +352,8 @@ export function planRoundWrap(input: RoundWrapPlan): WrapSection {
     shape: blank.shape,
     paperMm,
     school: shared.school,
-    amountMm: wrap.amountMm,
+    amountMm:
+      wrap.amountMm ?? (wrap.school === null ? pictureMargin(shared.school, shared.start, closesMm) : null),
     seamDeg: wrap.seamDeg ?? 180,
     shrink: axis.shrink,
     print: axis,

@@ -3,7 +3,7 @@ import { demoShop } from '../demo/demoShop';
 import type { HeatSettings } from '../heat/settings';
 import type { Run, RunEvent } from '../shop/records';
 import { clockOf, cooling, foldRun, pieceS, remainingS } from './run';
-import { prePressSteps, stepsForPiece } from './steps';
+import { stepsForPiece } from './steps';
 
 const { shop } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const must = <T>(x: T | undefined): T => {
@@ -68,19 +68,6 @@ test('cautions stand at the steps where the hand is', () => {
       .map((s) => s.caution)
       .join(),
   ).toMatch(/glass cracks/i);
-});
-
-test('before pressing: parts off, film off, clean, wrap, pressure cold', () => {
-  const text = prePressSteps(S, { ...BLANK, film: true }, PRESS, {
-    seam: ['Ends must meet.'],
-    bothFaces: false,
-    parcel: false,
-  })
-    .map((p) => p.join(''))
-    .join('|');
-  expect(text).toMatch(
-    /Take off: lid and straw\|.*film\|Wipe.*away from the press.*\|.*Ends must meet.*\|.*pressure cold/,
-  );
 });
 
 test('a run folds to where it stands, and every piece is counted once', () => {

@@ -1,7 +1,7 @@
 import type { HeatSettings } from '../heat/settings';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, degrees, seconds } from '../units/quantity';
-import type { Blank } from '../shop/blank';
+import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import type { Run } from '../shop/records';
 import { isFlatPress, isOven, type Press } from '../shop/press';
 
@@ -138,7 +138,7 @@ function peelStep(s: HeatSettings, blank: Blank): RunStep {
   };
   return {
     id: 'peel',
-    title: say`${words[s.peel]}`,
+    title: isBarrel(blank) ? say`Out: pull both ends off like a spiral, while hot` : say`${words[s.peel]}`,
     need: 'hands',
     durationS: null,
     usualS: 20,
@@ -150,15 +150,25 @@ function peelStep(s: HeatSettings, blank: Blank): RunStep {
   };
 }
 
+/** How a piece goes in. */
+function loadWords(blank: Blank, press: Press): Phrase {
+  if (isOven(press))
+    return isBarrel(blank)
+      ? say`Lay it on the rack, clear of its neighbours`
+      : blank.shape.kind === 'flat'
+        ? say`Flat on the shelf, clear of its neighbours`
+        : say`Into the oven, upright, clear of its neighbours`;
+  if (isFlatPress(press)) return say`On the bed, in the middle, waste paper under and over`;
+  return isHandled(blank)
+    ? say`Slide in, the handle in the opening of the heater`
+    : say`Slide in, seam up, centred on the heater`;
+}
+
 /** The steps of one piece, from loading to cooling. */
 export function stepsForPiece(s: HeatSettings, blank: Blank, press: Press): readonly RunStep[] {
   const load: RunStep = {
     id: 'load',
-    title: isOven(press)
-      ? say`Into the oven, upright, clear of its neighbours`
-      : isFlatPress(press)
-        ? say`On the bed, in the middle, waste paper under and over`
-        : say`Slide in, seam up, centred on the heater`,
+    title: loadWords(blank, press),
     need: 'hands',
     durationS: null,
     usualS: 15,
@@ -194,64 +204,3 @@ export function stepsForPiece(s: HeatSettings, blank: Blank, press: Press): read
 
 /** Steps of a run, from what was copied into it at its start. */
 export const stepsOfRun = (run: Run): readonly RunStep[] => stepsForPiece(run.settings, run.blank, run.press);
-
-/** Fixing paper to a flat blank: tape or tack, one face or two about the fold. */
-function fixFlat(blank: Blank, both: boolean, parcel: boolean): readonly Phrase[] {
-  const fold = both
-    ? [say`Fold the sheet on its ticks, print side in, and put the blank between`]
-    : [say`Lay the blank face down on the picture, centred on its ticks`];
-  const hold = parcel
-    ? [
-        say`Fold the paper up over the edges like a parcel and tape it on the back, tight, no fold on the face`,
-      ]
-    : [
-        say`Tape at two edges, outside the picture; or three light passes of spray tack, away from the press, into a shield`,
-      ];
-  const dry = blank.material === 'hardboard' ? [say`Pre-press it bare for a few seconds: moisture out`] : [];
-  return [...dry, ...fold, ...hold, say`Plain paper under and over; throw it away after one use`];
-}
-
-/** Fixing paper round a wall. */
-function fixRound(press: Press, seam: Phrase): readonly Phrase[] {
-  return [
-    say`Wrap tight from the middle outwards. ${seam}`,
-    say`Tape the seam its full length, a folded tab at one end, and rub the air out of it`,
-    say`Tape both rims, pulling the paper down like shrink film`,
-    isOven(press)
-      ? say`Pull the ${press.hold} over the whole wrap, no fold, no bubble`
-      : say`Fresh waste paper round it, one use only`,
-  ];
-}
-
-export interface Fixing {
-  /** What the school of seam asks of the hands. */
-  readonly seam: Phrase;
-  readonly bothFaces: boolean;
-  readonly parcel: boolean;
-}
-
-/** What to do before the first piece goes in, in order. */
-export function prePressSteps(
-  s: HeatSettings,
-  blank: Blank,
-  press: Press,
-  fixing: Fixing,
-): readonly Phrase[] {
-  const flat = blank.shape.kind === 'flat';
-  return [
-    ...blank.takeOff.map((part) => say`Take off: ${part}`),
-    ...(blank.film ? [say`Peel the protective film`] : []),
-    flat
-      ? say`Lint roller over the face, or alcohol and a lint-free cloth well away from the press; then do not touch it`
-      : say`Wipe with alcohol and a lint-free cloth, well away from the press, then do not touch the face`,
-    ...(flat ? fixFlat(blank, fixing.bothFaces, fixing.parcel) : fixRound(press, fixing.seam)),
-    isOven(press)
-      ? say`Heat the oven to ${celsius(s.platenC)} with its shelf in`
-      : say`Set pressure cold, with the blank in: ${s.pressure.replace('-', ' to ')}`,
-    ...(isOven(press)
-      ? []
-      : flat
-        ? [say`Set ${celsius(s.platenC)} and let it settle`]
-        : [say`Set ${celsius(s.platenC)}; warm the first cycle with a spare blank`]),
-  ];
-}

@@ -195,3 +195,14 @@ export type FlatBlank = Blank & { readonly shape: FlatShape };
 
 export const isRound = (b: Blank): b is RoundBlank => b.shape.kind === 'round';
 export const isFlat = (b: Blank): b is FlatBlank => b.shape.kind === 'flat';
+
+/** Barrels no wider than this are wound, not wrapped, mm. */
+const BARREL_TO_MM = 20;
+
+/** A pen or pencil barrel: open at both ends and slim. */
+export const isBarrel = ({ shape }: Blank): boolean =>
+  shape.kind === 'round' &&
+  shape.openEnds &&
+  Math.max(...shape.sections.map((s) => s.acrossMm)) <= BARREL_TO_MM;
+
+export const isHandled = ({ shape }: Blank): boolean => shape.kind === 'round' && shape.handle !== null;

@@ -12,7 +12,11 @@ export type Hold = (typeof HOLDS)[number];
 
 export const MOST_PRINTERS = 12;
 
-/** The shop's own ways: units, tape, printer, house school. */
+/** Kinds of wrap that start with a seam method of their own. */
+export const WRAP_KINDS = ['round', 'handled', 'picture', 'barrel'] as const;
+export type WrapKind = (typeof WRAP_KINDS)[number];
+
+/** The shop's own ways: units, tape, printer, seam methods. */
 export const settingsSchema = z.strictObject({
   shopName: nameSchema,
   units: z.strictObject({
@@ -32,7 +36,13 @@ export const settingsSchema = z.strictObject({
   /** Sign put before money. */
   currency: z.string().check(z.minLength(1), z.maxLength(4)),
   house: z.strictObject({
-    school: z.enum(SCHOOLS),
+    /** The seam method a new wrap starts with, by the kind of blank. */
+    schools: z.strictObject({
+      round: z.enum(SCHOOLS),
+      handled: z.enum(SCHOOLS),
+      picture: z.enum(SCHOOLS),
+      barrel: z.enum(SCHOOLS),
+    }),
     bleedMm: mmSchema(0, 15),
     safeMm: mmSchema(0, 30),
     setbackMm: mmSchema(0, 30),
@@ -50,7 +60,14 @@ export const DEFAULT_SETTINGS: Settings = {
   tape: { thicknessMm: 0.4, finestMm: 1, stringMm: 1.2 },
   printers: [STARTER_PRINTER],
   currency: '$',
-  house: { school: 'over', bleedMm: 3, safeMm: 6, setbackMm: 1.5, flatBleedMm: 4, hold: 'bare tape' },
+  house: {
+    schools: { round: 'over', handled: 'under', picture: 'under', barrel: 'lap' },
+    bleedMm: 3,
+    safeMm: 6,
+    setbackMm: 1.5,
+    flatBleedMm: 4,
+    hold: 'bare tape',
+  },
   sound: true,
 };
 

@@ -4,8 +4,9 @@ import { FileDown, FileUp } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import type { ShopFile } from '@/core/formats/jobFile';
 import { fail, ok, problemText } from '@/core/result';
-import { HOLDS, SCHOOLS, type Settings } from '@/core/shop/settings';
+import { HOLDS, SCHOOLS, WRAP_KINDS, type School, type Settings, type WrapKind } from '@/core/shop/settings';
 import { SCHOOL_NOTES } from '@/core/wrap/schools';
+import { KIND_WORDS } from '@/core/wrap/startsWith';
 import { checkShopFile, restoreShop, shopFileText } from '@/data/files';
 import { changeSettings } from '@/data/shop';
 import { Button } from '@/ui/Button';
@@ -35,6 +36,11 @@ export function SettingsPage() {
     change((now) => ({ ...now, tape: { ...now.tape, ...next } }));
   const putHouse = (next: Partial<Settings['house']>) =>
     change((now) => ({ ...now, house: { ...now.house, ...next } }));
+  const putSchool = (kind: WrapKind, school: School) =>
+    change((now) => ({
+      ...now,
+      house: { ...now.house, schools: { ...now.house.schools, [kind]: school } },
+    }));
   return (
     <ShopFrame title="Settings" about="kept in this browser">
       <div className="grid max-w-4xl divide-y divide-rule px-5">
@@ -120,16 +126,24 @@ export function SettingsPage() {
             onValue={(currency) => put({ currency })}
           />
         </Group>
-        <Group title="House ways" about="What a new wrap starts with. Each job can differ.">
-          <Labelled label="School of seam">
-            <Pick
-              label="School of seam"
-              value={s.house.school}
-              options={SCHOOLS.map((v) => ({ value: v, label: SCHOOL_NOTES[v].label }))}
-              onChange={(school) => putHouse({ school })}
-              className="w-40"
-            />
-          </Labelled>
+        <Group
+          title="Shop defaults"
+          about="The seam method and sizes a new wrap starts with, by kind of blank. Each job can differ."
+        >
+          {WRAP_KINDS.map((kind) => (
+            <Labelled key={kind} label={KIND_WORDS[kind].label}>
+              <Pick
+                label={`Seam method, ${KIND_WORDS[kind].label.toLowerCase()}`}
+                value={s.house.schools[kind]}
+                options={SCHOOLS.filter((v) => kind !== 'handled' || v !== 'lap').map((v) => ({
+                  value: v,
+                  label: SCHOOL_NOTES[v].label,
+                }))}
+                onChange={(school) => putSchool(kind, school)}
+                className="w-40"
+              />
+            </Labelled>
+          ))}
           <LengthField
             label="Bleed"
             valueMm={s.house.bleedMm}
