@@ -186,7 +186,7 @@ test('a wrap too large for A4: two panels, straight, in order; sheets shared wit
   await expect(foot(page)).toContainText('must measure 100 mm');
   const csv = await kept(page, info, 'cuts.csv', () => otherFile(page, 'Cut list as CSV'));
   expect(readFileSync(csv, 'utf8')).toMatch(/Star party crew tumblers.*,2,/);
-  await page.getByRole('button', { name: 'Print it whole' }).click();
+  await page.getByRole('group', { name: 'Prints it whole' }).getByRole('button').first().click();
   await page.getByRole('combobox', { name: 'Paper' }).click();
   await page.getByRole('option', { name: /^A3\+,/ }).click();
   await page.getByRole('button', { name: 'Share sheets' }).click();

@@ -24,14 +24,14 @@ export function Segments<T extends string>({ label, value, options, onChange, cl
         const found = options.find((o) => o.value === v);
         if (found) onChange(found.value);
       }}
-      className={`inline-flex flex-wrap border-2 border-ink bg-sheet ${className}`}
+      className={`inline-flex flex-wrap gap-0.5 border-2 border-ink bg-ink ${className}`}
     >
-      {options.map((o, i) => (
+      {options.map((o) => (
         <RadioGroup.Item
           key={o.value}
           value={o.value}
           title={o.title}
-          className={`min-h-9 px-3 font-label text-base font-semibold data-[state=checked]:bg-strata-3 data-[state=checked]:text-white data-[state=unchecked]:hover:bg-board ${i > 0 ? 'border-l-2 border-ink' : ''}`}
+          className="min-h-9 grow bg-sheet px-3 font-label text-base font-semibold data-[state=checked]:bg-strata-3 data-[state=checked]:text-white data-[state=unchecked]:hover:bg-board"
         >
           {o.label}
         </RadioGroup.Item>

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useState, useSyncExternalStore, type CSSProperties } from 'react';
 import { problemText, type Problem } from '@/core/result';
 
 /** A message at the foot of the page. */
@@ -71,5 +71,14 @@ export function Messages() {
   }, [sonner, queue]);
   if (!sonner) return null;
   const { Toaster } = sonner;
-  return <Toaster position="bottom-center" toastOptions={{ style: LOOK }} />;
+  // Beside the drawing and above the foot, where there is nothing to press.
+  return (
+    <Toaster
+      position="bottom-right"
+      offset={{ bottom: 92, right: 12 }}
+      mobileOffset={{ bottom: 92, left: 12, right: 12 }}
+      style={{ '--width': '15rem' } as CSSProperties}
+      toastOptions={{ style: LOOK }}
+    />
+  );
 }

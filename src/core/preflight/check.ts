@@ -51,6 +51,9 @@ export interface CheckInput {
 export type PictureCheck = (l: LaidPicture, c: CheckInput) => readonly Check[];
 export type WordsCheck = (l: LaidWords, c: CheckInput) => readonly Check[];
 
+/** Can be seen on the drawing or put right with a touch, and so stands beside it. */
+export const isListed = (c: Check): boolean => c.at.length > 0 || c.mend !== null;
+
 export const check = (
   id: string,
   level: Level,

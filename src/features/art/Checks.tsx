@@ -1,6 +1,7 @@
 'use client';
 
 import type { Level } from '@/core/figures/figure';
+import { isListed } from '@/core/preflight/check';
 import { mended } from '@/core/preflight/mend';
 import { Button } from '@/ui/Button';
 import { Say } from '@/ui/units';
@@ -15,7 +16,7 @@ export function Checks() {
   const { plan, edit } = useJob();
   const { shown, show } = useArtHand();
   // What can only be read stands in the foot; here is what can be seen on the drawing or put right.
-  const checks = plan.art.checks.filter((c) => c.at.length > 0 || c.mend);
+  const checks = plan.art.checks.filter(isListed);
   if (checks.length === 0) return null;
   return (
     <section aria-label="Checked before printing" className="border-t border-rule bg-sheet/80">

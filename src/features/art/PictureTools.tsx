@@ -88,7 +88,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           onValue={(dyMm) => put({ dyMm }, 'dy')}
         />
       </div>
-      <div className="flex gap-1">
+      <div className="grid grid-cols-4 gap-1 *:min-w-0 *:px-0">
         <Button
           aria-label="Turn left a quarter"
           title="Turn left a quarter"

@@ -6,6 +6,7 @@ import type { Result } from '@/core/result';
 import { keepLook, keptLook } from '@/data/looks';
 import { pictureBytes } from '@/data/pictures';
 import { inWorker } from '@/workers/client';
+import { whileReading } from './reading';
 
 const PREVIEW_PX = 1400;
 
@@ -51,17 +52,17 @@ const asUrl = (blob: Result<Blob>): Result<string> =>
 /** A picture of a source for the screen: a smaller copy, bent or repeated as it will be printed. */
 export function previewOf(source: Source): Promise<Result<string>> {
   const { ref } = source;
+  const reading = (task: (bytes: Uint8Array) => Promise<Result<Blob>>) =>
+    whileReading(
+      ref.name,
+      withBytes(ref, async (bytes) => asUrl(await task(bytes))),
+    );
   if (source.kind === 'file')
     return remembered(plain, ref.id, () =>
-      withBytes(ref, async (bytes) =>
-        asUrl(await inWorker(ref.name, (api) => api.preview({ ref, bytes }, PREVIEW_PX))),
-      ),
+      reading((bytes) => inWorker(ref.name, (api) => api.preview({ ref, bytes }, PREVIEW_PX))),
     );
-  const key = JSON.stringify([ref.id, source.tiles, source.bend, source.area]);
-  return remembered(bent, key, () =>
-    withBytes(ref, async (bytes) =>
-      asUrl(await inWorker(ref.name, (api) => api.bentPreview({ ref, bytes }, source, PREVIEW_PX))),
-    ),
+  return remembered(bent, JSON.stringify([ref.id, source.tiles, source.bend, source.area]), () =>
+    reading((bytes) => inWorker(ref.name, (api) => api.bentPreview({ ref, bytes }, source, PREVIEW_PX))),
   );
 }
 

@@ -10,7 +10,10 @@ import { FileButton } from '@/ui/FileButton';
 import { tellProblem } from '@/ui/tell';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
-import { Traveller } from './Traveller';
+import type { Standing } from '@/core/plan/standing';
+import type { JobRecord } from '@/data/db';
+import { BENCH_SORTS, benchLists, type BenchOrder, type BenchSort } from './benchOrder';
+import { BENCH_GRID, Traveller } from './Traveller';
 import { useStandings } from './useStandings';
 
 /** What is on the bench today: every job as its traveller. */
@@ -69,14 +72,70 @@ export function BenchPage() {
       {jobs.length === 0 ? (
         <EmptyBench onBegin={() => void begin()} />
       ) : (
-        <ul className="grid">
-          {shown.map((record) => (
-            <Traveller key={record.id} record={record} standing={standings.get(record.id) ?? null} />
-          ))}
-          {shown.length === 0 && <li className="p-8 text-lead">No job by “{find}”.</li>}
-        </ul>
+        <BenchList jobs={shown} standings={standings} find={find} />
       )}
     </ShopFrame>
+  );
+}
+
+const HEADS: Readonly<Record<BenchSort, string>> = {
+  due: 'Due',
+  name: 'Job',
+  terrace: 'Stands at',
+  status: 'In its way',
+};
+
+interface ListProps {
+  readonly jobs: readonly JobRecord[];
+  readonly standings: ReadonlyMap<string, Standing>;
+  readonly find: string;
+}
+
+/** One line a job, by day due and late first unless another heading is struck; done jobs put away below. */
+function BenchList({ jobs, standings, find }: ListProps) {
+  const [order, setOrder] = useState<BenchOrder>({ by: 'due', down: false });
+  const { open, done } = useMemo(() => benchLists(jobs, standings, order), [jobs, standings, order]);
+  const line = (record: JobRecord) => (
+    <Traveller key={record.id} record={record} standing={standings.get(record.id) ?? null} />
+  );
+  return (
+    <>
+      <div
+        role="group"
+        aria-label="Sort jobs"
+        className={`${BENCH_GRID} sticky top-0 z-10 hidden border-b-2 border-ink bg-sheet md:grid`}
+      >
+        {BENCH_SORTS.map((by) => (
+          <button
+            key={by}
+            type="button"
+            aria-pressed={order.by === by}
+            onClick={() => setOrder((o) => ({ by, down: o.by === by && !o.down }))}
+            className={`min-h-9 text-left font-label text-fine font-semibold whitespace-nowrap ${by === 'status' ? 'hidden xl:block' : ''}`}
+          >
+            {HEADS[by]}{' '}
+            {order.by === by && (
+              <span aria-label={order.down ? 'last first' : 'first first'} role="img">
+                {order.down ? '▼' : '▲'}
+              </span>
+            )}
+          </button>
+        ))}
+        <span />
+      </div>
+      <ul>
+        {open.map(line)}
+        {open.length + done.length === 0 && <li className="p-8 text-lead">No job by “{find}”.</li>}
+      </ul>
+      {done.length > 0 && (
+        <details className="border-b border-rule" open={find !== '' || open.length === 0}>
+          <summary className="cursor-pointer px-5 py-3 font-label text-lead font-semibold">
+            Done: {done.length} {done.length === 1 ? 'job' : 'jobs'}
+          </summary>
+          <ul>{done.map(line)}</ul>
+        </details>
+      )}
+    </>
   );
 }
 

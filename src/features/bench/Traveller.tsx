@@ -26,31 +26,40 @@ interface Props {
   readonly standing: Standing | null;
 }
 
-/** A job as its traveller: what, how many, due, the eight strata, where it stands and what is in its way. */
+/** The columns of the bench; the head over them uses the same. */
+export const BENCH_GRID =
+  'grid items-center gap-x-4 gap-y-1.5 px-5 grid-cols-[1fr_auto] md:grid-cols-[6.5rem_minmax(11rem,1fr)_15.5rem_5rem] xl:grid-cols-[6.5rem_minmax(13rem,1fr)_15.5rem_minmax(14rem,1.3fr)_5rem]';
+
+/** A job in one line: when it is due, what it is, the eight terraces, where it stands or what is in its way. */
 export function Traveller({ record, standing }: Props) {
   const { job } = record;
   const due = dueWords(job.dueOn, new Date());
   return (
-    <li className="grid grid-cols-[1fr_auto] gap-x-5 gap-y-2 border-b-2 border-ink px-5 py-4 lg:grid-cols-[17rem_1fr_auto]">
-      <div className="min-w-0">
-        <h2 className="font-name text-head leading-tight font-semibold">
+    <li className={`${BENCH_GRID} border-b border-rule py-1.5 hover:bg-board`}>
+      <p
+        className={`order-2 font-label text-base leading-tight font-semibold md:order-none ${due.late ? 'text-act-deep' : ''}`}
+      >
+        {due.day}
+        {due.left !== '' && <span className="block text-fine font-medium">{due.left}</span>}
+      </p>
+      <div className="order-1 min-w-0 md:order-none">
+        <h2 className="truncate font-name text-name leading-tight font-semibold" title={job.name}>
           <Link href={`/job/${job.id}/${standing?.at ?? 'blank'}`} className="hover:underline">
             {job.name}
           </Link>
         </h2>
-        <p className="font-label text-base font-medium">
+        <p className="truncate font-label text-fine font-medium text-soft">
           {job.pieces} {job.pieces === 1 ? 'piece' : 'pieces'} ·{' '}
-          <span className={due.late ? 'font-semibold text-act-deep' : ''}>{due.text}</span>
-        </p>
-        <p className="truncate text-soft">
           {standing ? (standing.blankName ?? 'blank not chosen') : 'being reckoned…'}
         </p>
       </div>
-      <div className="order-last col-span-2 lg:order-none lg:col-span-1">
+      <div className="order-3 col-span-2 md:order-none md:col-span-1">
         <Strata standing={standing} jobId={job.id} />
-        {standing && <StandsAt standing={standing} />}
       </div>
-      <div className="flex items-start gap-1">
+      <div className="order-4 col-span-2 min-w-0 md:order-last md:col-span-4 xl:order-none xl:col-span-1">
+        {standing && <Status standing={standing} />}
+      </div>
+      <div className="order-1 flex md:order-none">
         <CopyButton record={record} />
         <RemoveButton record={record} />
       </div>
@@ -58,52 +67,46 @@ export function Traveller({ record, standing }: Props) {
   );
 }
 
-function StandsAt({ standing: { at, summary, worst } }: { standing: Standing }) {
+/** Where it stands, or what is most in its way. */
+function Status({ standing: { at, summary, worst } }: { standing: Standing }) {
+  const terrace = worst?.terrace ?? at;
+  const text = worst?.text ?? summary;
   return (
-    <>
-      <p className="mt-2 leading-snug">
-        Stands at <span className="font-label font-semibold">{lookOf(at).label}</span>:{' '}
-        <Say phrase={summary} />
-      </p>
-      <p className="mt-0.5 flex items-stretch gap-2.5 leading-snug">
-        <span aria-hidden className={`w-1.5 shrink-0 ${worst ? BAR[worst.level] : 'bg-strata-3'}`} />
-        <span>
-          {worst ? (
-            <>
-              <span className="font-label font-semibold">{lookOf(worst.terrace).label}: </span>
-              <Say phrase={worst.text} />
-            </>
-          ) : (
-            <>Nothing in its way.</>
-          )}
-        </span>
-      </p>
-    </>
+    <p className="flex items-stretch gap-2.5 leading-tight">
+      <span aria-hidden className={`w-1.5 shrink-0 ${worst ? BAR[worst.level] : 'bg-strata-3'}`} />
+      <span className="line-clamp-2 py-0.5">
+        <span className="font-label font-semibold">{lookOf(terrace).label}: </span>
+        <Say phrase={text} />
+      </span>
+    </p>
   );
 }
 
 const PROGRESS_WORDS: Readonly<Record<Progress, string>> = { todo: 'to do', ready: 'begun', done: 'settled' };
 
-/** Eight strata, filled as far as each terrace has come. */
+/** Eight strata, filled as far as each terrace has come; the one the job stands at is framed. */
 function Strata({ standing, jobId }: { standing: Standing | null; jobId: string }) {
   return (
-    <ol className="grid grid-cols-4 gap-[3px] sm:grid-cols-8" aria-label="Terraces">
-      {TERRACE_LOOKS.map((look) => {
+    <ol className="grid grid-cols-8 gap-[2px]" aria-label="Terraces">
+      {TERRACE_LOOKS.map((look, i) => {
         const progress = standing?.progress[look.id] ?? 'todo';
         const ground =
           progress === 'done'
             ? look.closed
             : progress === 'ready'
-              ? 'bg-sheet text-ink border-b-6'
+              ? 'bg-sheet text-ink border-b-6 border-strata-6'
               : 'bg-board text-soft';
         return (
           <li key={look.id} className="min-w-0">
             <Link
               href={`/job/${jobId}/${look.id}`}
-              className={`flex h-10 items-center justify-center px-1 font-name text-lead font-semibold ${ground} ${progress === 'ready' ? 'border-strata-6' : ''} ${look.id === standing?.at ? 'outline-3 -outline-offset-3 outline-ink' : ''}`}
+              title={`${look.label}, ${PROGRESS_WORDS[progress]}`}
+              className={`flex h-9 items-center justify-center font-name text-base font-semibold ${ground} ${look.id === standing?.at ? 'outline-3 -outline-offset-3 outline-ink' : ''}`}
             >
-              {look.label}
-              <span className="sr-only">, {PROGRESS_WORDS[progress]}</span>
+              <span aria-hidden>{i + 1}</span>
+              <span className="sr-only">
+                {look.label}, {PROGRESS_WORDS[progress]}
+              </span>
             </Link>
           </li>
         );

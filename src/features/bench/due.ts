@@ -5,12 +5,14 @@ import { dayText } from '@/ui/dates';
 export function dueWords(
   dueOn: string | null,
   today: Date,
-): { readonly text: string; readonly late: boolean } {
-  if (dueOn === null) return { text: 'no day set', late: false };
-  const day = parseISO(dueOn);
-  const left = differenceInCalendarDays(day, today);
-  if (left < 0) return { text: `was due ${dayText(day)}`, late: true };
-  if (left === 0) return { text: 'due today', late: true };
-  if (left === 1) return { text: 'due tomorrow', late: false };
-  return { text: `due ${dayText(day)}, ${left} days`, late: false };
+): { readonly day: string; readonly left: string; readonly late: boolean } {
+  if (dueOn === null) return { day: 'no day set', left: '', late: false };
+  const date = parseISO(dueOn);
+  const left = differenceInCalendarDays(date, today);
+  const day = dayText(date);
+  if (left < -1) return { day, left: `${-left} days late`, late: true };
+  if (left === -1) return { day, left: 'a day late', late: true };
+  if (left === 0) return { day, left: 'today', late: true };
+  if (left === 1) return { day, left: 'tomorrow', late: false };
+  return { day, left: `in ${left} days`, late: false };
 }

@@ -1,7 +1,9 @@
 'use client';
 
 import { arc } from 'd3';
-import { isOven } from '@/core/shop/press';
+import { isFlatPress, isOven } from '@/core/shop/press';
+import { BedDiagram } from './BedDiagram';
+import { isHandled } from '@/core/shop/blank';
 import { useJob } from '../job/jobContext';
 
 const RAD = Math.PI / 180;
@@ -15,10 +17,12 @@ interface Props {
   readonly ground: string;
   readonly ink: string;
   readonly showTurn: boolean;
+  /** What stands at the mark: the seam, or a handle in the heater's opening. */
+  readonly mark?: 'seam' | 'handle';
 }
 
 /** Looking down the barrel: the heater round the blank, its unheated gap at the top, and where the seam sits. */
-export function Barrel({ coveredDeg, turnDeg, seamDeg, size, ground, ink, showTurn }: Props) {
+export function Barrel({ coveredDeg, turnDeg, seamDeg, size, ground, ink, showTurn, mark = 'seam' }: Props) {
   const gap = 360 - coveredDeg;
   const r = size / 2;
   const heater =
@@ -54,7 +58,7 @@ export function Barrel({ coveredDeg, turnDeg, seamDeg, size, ground, ink, showTu
         className="font-label"
         fill={ink}
       >
-        seam
+        {mark}
       </text>
       {showTurn && turnDeg > 0 && (
         <g>
@@ -80,6 +84,7 @@ export function BarrelDiagram() {
   const { plan } = useJob();
   const { chosen, press } = plan.heat;
   if (!chosen || !press) return null;
+  if (isFlatPress(press)) return <BedDiagram press={press} />;
   const cover = chosen.coverage;
   return (
     <figure className="flex flex-col items-center justify-center p-3">
@@ -116,6 +121,7 @@ export function BarrelDiagram() {
           ground="#f8faf6"
           ink="#14211f"
           showTurn
+          mark={plan.blank.blank && isHandled(plan.blank.blank) ? 'handle' : 'seam'}
         />
       </svg>
     </figure>

@@ -151,12 +151,15 @@ interface AxesProps {
   readonly units: UnitChoice;
 }
 
+/** Room a label of the axis takes, px. */
+const LABEL_PX = 68;
+
 function Axes({ x, y, width, height, units }: AxesProps) {
   const foot = height - 46;
   return (
     <g>
       <path d={`M 64 30 V ${foot} H ${width - 24}`} fill="none" stroke="#14211f" strokeWidth={2} />
-      {x.ticks(6).map((c) => {
+      {x.ticks(Math.max(2, Math.floor((width - 88) / LABEL_PX))).map((c) => {
         const f = formatQuantity(celsius(c), units);
         return (
           <g key={c}>

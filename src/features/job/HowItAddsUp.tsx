@@ -1,6 +1,6 @@
 'use client';
 
-import { ChevronDown } from 'lucide-react';
+import { ChevronDown, PanelRightClose, PanelRightOpen } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { memo } from 'react';
 import type { Figure, Terrace } from '@/core/figures/figure';
@@ -9,19 +9,49 @@ import { FigureValue, useDoubt } from '@/ui/FigureValue';
 import { quantityText } from '@/core/units/format';
 import { fineMm } from '@/core/units/quantity';
 import { Say, useUnits } from '@/ui/units';
+import { useRemembered } from '@/ui/remembered';
 import { useJob } from './jobContext';
 
 /** Every figure of the terrace, with its working; opening one shows the whole arithmetic. */
 export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Terrace }) {
   const { plan } = useJob();
+  const [open, setOpen] = useRemembered('figures', true);
   const { figures } = sectionOf(plan, terrace);
+  if (!open)
+    return (
+      <aside
+        aria-label="How it adds up"
+        className="shrink-0 border-t-2 border-ink bg-sheet lg:w-11 lg:border-t-0 lg:border-l-2"
+      >
+        <button
+          type="button"
+          aria-expanded={false}
+          onClick={() => setOpen(true)}
+          className="flex min-h-11 w-full items-center justify-center gap-2 px-2 py-3 font-name text-lead font-semibold hover:bg-board lg:[writing-mode:vertical-rl]"
+        >
+          <PanelRightOpen size={18} aria-hidden /> How it adds up
+        </button>
+      </aside>
+    );
   return (
     <aside
       aria-label="How it adds up"
-      className="shrink-0 border-t-2 border-ink bg-sheet px-4 py-4 lg:w-62 lg:overflow-y-auto xl:w-74 lg:border-t-0 lg:border-l-2"
+      className="shrink-0 border-t-2 border-ink bg-sheet px-3 py-2 lg:w-56 lg:overflow-y-auto xl:w-64 2xl:w-74 lg:border-t-0 lg:border-l-2"
       tabIndex={0}
     >
-      <h2 className="font-name text-lead font-semibold">How it adds up</h2>
+      <div className="flex items-center justify-between">
+        <h2 className="font-name text-lead font-semibold">How it adds up</h2>
+        <button
+          type="button"
+          aria-expanded={true}
+          aria-label="Hide how it adds up"
+          title="Hide: more room for the drawing"
+          onClick={() => setOpen(false)}
+          className="grid size-9 place-items-center hover:bg-board"
+        >
+          <PanelRightClose size={18} aria-hidden />
+        </button>
+      </div>
       {figures.length === 0 && (
         <p className="mt-2 text-soft">
           Nothing to reckon yet. Figures stand here as soon as there is something to make them from.
@@ -47,7 +77,7 @@ const FigureLine = memo(function FigureLine({ figure }: { figure: Figure }) {
     (figure.improve?.length ?? 0) > 0;
   const head = (
     <>
-      <span className="flex items-baseline justify-between gap-2">
+      <span className="flex flex-wrap items-baseline justify-between gap-x-2">
         <span className="leading-tight">{figure.label}</span>
         <FigureValue figure={figure} />
       </span>

@@ -5,6 +5,7 @@ import { Popover } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { worstFirst, type Finding, type Level, type Terrace } from '@/core/figures/figure';
 import { allFindings, sectionOf } from '@/core/plan/plan';
+import { isListed } from '@/core/preflight/check';
 import { Button } from '@/ui/Button';
 import { Say } from '@/ui/units';
 import { WriteInLog } from '../look/WriteInLog';
@@ -22,7 +23,9 @@ interface Props {
 /** What stands in the way, worst first, and the one next step. */
 export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
   const { plan } = useJob();
-  const here = worstFirst(sectionOf(plan, terrace).findings);
+  // What the checks of the art list above, with a place to see or a touch to put it right, is not said twice.
+  const above = new Set(terrace === 'art' ? plan.art.checks.filter(isListed).map((c) => `art.${c.id}`) : []);
+  const here = worstFirst(sectionOf(plan, terrace).findings).filter((f) => !above.has(f.id));
   const elsewhere = allFindings(plan).filter((f) => f.terrace !== terrace && f.level !== 'note');
   const all = [...here, ...elsewhere];
   const [worst] = all;
@@ -35,7 +38,11 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
         {worst ? (
           <FindingLine finding={worst} here={terrace} />
         ) : (
-          <p className="text-soft">Nothing stands in the way.</p>
+          <p className="text-soft">
+            {above.size > 0
+              ? 'What is listed above; nothing else stands in the way.'
+              : 'Nothing stands in the way.'}
+          </p>
         )}
       </div>
       {all.length > 1 && (

@@ -22,7 +22,7 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
   return (
     <nav
       aria-label="Terraces of the job"
-      className="on-night flex shrink-0 flex-col bg-night md:w-59 md:overflow-y-auto"
+      className="on-night flex shrink-0 flex-col bg-night md:w-46 md:overflow-y-auto xl:w-59"
     >
       <Brand />
       <ol className="grid grid-cols-4 gap-[3px] md:flex md:min-h-0 md:flex-1 md:flex-col">
@@ -67,7 +67,7 @@ interface StepProps {
 }
 
 const RailStep = memo(function RailStep({ look, index, section, here, go }: StepProps) {
-  const closed = `${look.closed} terrace md:w-[calc(168px+7px*var(--step))]`;
+  const closed = `${look.closed} terrace md:w-[calc(138px+5px*var(--step))] xl:w-[calc(168px+7px*var(--step))]`;
   return (
     <li className="md:max-h-20 md:min-h-14 md:flex-1" style={{ ['--step' as string]: `${index}` }}>
       <button

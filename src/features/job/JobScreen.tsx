@@ -9,6 +9,7 @@ import { createPlanner } from '@/core/plan/reuse';
 import { RememberContext } from '@/ui/restore';
 import { tell } from '@/ui/tell';
 import { ArtView } from '../art/ArtView';
+import { ReadingStatus } from '../art/ReadingStatus';
 import { useLooks } from '../art/useSources';
 import { BlankView } from '../blank/BlankView';
 import { HeatView } from '../heat/HeatView';
@@ -161,6 +162,7 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
                   <AfterContext value={after}>
                     <JobContext value={view}>
                       <View key={id} />
+                      <ReadingStatus />
                     </JobContext>
                   </AfterContext>
                 </div>

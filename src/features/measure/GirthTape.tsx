@@ -56,7 +56,8 @@ export function GirthTape({ fit, yMm, radiusMm, letter, value, handled }: TapePr
           stroke="#ffffff"
           strokeWidth={3}
         >
-          {say([mm(value.value)])} {handled ? 'handle to handle' : 'round'}
+          {say([mm(value.value)])}
+          {!handled && ' round'}
         </text>
       )}
     </g>

@@ -17,7 +17,6 @@ import { NeedsBlank } from '../job/NeedsBlank';
 import { GirthTape, StationHandle } from './GirthTape';
 import { ReadingBox } from './ReadingBox';
 
-const BOX_WIDTH = 400;
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 const letterOf = (i: number): string => LETTERS[i] ?? String(i + 1);
 
@@ -28,13 +27,13 @@ export function MeasureView() {
   if (!blank) return <NeedsBlank />;
   const { places } = plan.measure;
   return (
-    <div className="absolute inset-0 overflow-auto">
-      <div className="relative h-full min-h-[36rem] min-w-[44rem]">
+    <div className="absolute inset-0 grid content-start overflow-y-auto sm:grid-cols-[minmax(15rem,1fr)_minmax(20rem,26rem)] sm:content-stretch sm:overflow-hidden">
+      <div className="relative min-h-80">
         <Board
           interactive
           label={`${blank.name}, with the places to measure`}
           bounds={shapeBounds(blank.shape)}
-          room={{ top: 44, right: BOX_WIDTH + 90, bottom: 44, left: 112 }}
+          room={{ top: 44, right: 60, bottom: 44, left: 104 }}
           draw={(fit) => (
             <>
               <BlankShape fit={fit} blank={blank} />
@@ -45,18 +44,15 @@ export function MeasureView() {
               )}
             </>
           )}
-          over={() => (
-            <div
-              className="absolute top-0 right-0 bottom-0 grid content-start gap-2 overflow-y-auto p-4"
-              style={{ width: BOX_WIDTH + 32 }}
-              tabIndex={0}
-              role="region"
-              aria-label="Readings"
-            >
-              <ReadingBoxes />
-            </div>
-          )}
         />
+      </div>
+      <div
+        className="grid min-w-0 content-start gap-2 p-3 sm:overflow-y-auto"
+        tabIndex={0}
+        role="region"
+        aria-label="Readings"
+      >
+        <ReadingBoxes />
       </div>
     </div>
   );

@@ -208,14 +208,14 @@ const ReadingRow = memo(function ReadingRow({
               else e.currentTarget.blur();
             }
           }}
-          className={`min-h-10 w-28 border-b-2 bg-white px-2 font-label text-lead font-semibold ${reading ? 'border-taken text-taken' : 'border-rule'} ${problem ? 'border-act!' : ''} ${read?.odd ? 'border-heed!' : ''}`}
+          className={`min-h-10 w-24 min-w-0 border-b-2 bg-white px-2 font-label text-lead font-semibold ${reading ? 'border-taken text-taken' : 'border-rule'} ${problem ? 'border-act!' : ''} ${read?.odd ? 'border-heed!' : ''}`}
         />
         <Pick
           label={`How reading ${ordinal} was taken`}
           value={how}
           options={OPTIONS[place.kind]}
           onChange={(m) => (reading ? put(reading.text, { method: m }) : setMethod(m))}
-          className="w-32 text-fine"
+          className="w-30 shrink text-fine"
         />
         <span className="min-w-0 flex-1 truncate text-right font-label text-fine font-medium text-soft">
           {read?.surfaceMm != null && place.kind === 'girth' && <>wall {say([mm(read.surfaceMm)])}</>}

@@ -14,6 +14,7 @@ import { clockTimeText } from '@/ui/dates';
 import { Say, useSay } from '@/ui/units';
 import { Barrel } from '../heat/BarrelDiagram';
 import { useShop } from '../shell/shopContext';
+import { isHandled } from '@/core/shop/blank';
 import { ring } from './sound';
 import { useSpace } from './Runner';
 
@@ -228,6 +229,7 @@ function Aside({ made, run, step, steps, state, nowMs }: AsideProps) {
               ground="#173a36"
               ink="#f4f5f0"
               showTurn={step.id.startsWith('turn')}
+              mark={isHandled(run.blank) ? 'handle' : 'seam'}
             />
           </svg>
         </figure>

@@ -51,7 +51,9 @@ export function Files({ at }: { at: number }) {
         {copiesText(pages.map((p) => p.copies))}
         100 % scale, driver mirror {mirrorBy === 'app' ? 'OFF' : 'ON'}. Let it dry: a dull print is right.
       </p>
-      {trying && <StandIn at={at} pdfBytes={made.pdfBytes} onClose={() => setTrying(false)} />}
+      {trying && (
+        <StandIn at={at} pdfBytes={made.pdfBytes} progress={progress} onClose={() => setTrying(false)} />
+      )}
     </div>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import type { PDFDocumentProxy } from 'pdfjs-dist';
 import { useEffect, useRef, useState } from 'react';
 import {
   DRIVER_FAULTS,
@@ -26,6 +27,8 @@ import { useJob } from '../job/jobContext';
 interface Props {
   readonly at: number;
   readonly pdfBytes: (sheet: number) => Promise<Result<Uint8Array>>;
+  /** How far the PDF is made, 0..1; null while none is. */
+  readonly progress: number | null;
   readonly onClose: () => void;
 }
 
@@ -34,11 +37,21 @@ const RENDER_PX = 2800;
 /** The PDF as a picture, drawn by a PDF reader and not by us. */
 async function rendered(bytes: Uint8Array): Promise<string> {
   const pdfjs = await import('pdfjs-dist');
-  pdfjs.GlobalWorkerOptions.workerPort ??= new Worker(
-    new URL('pdfjs-dist/build/pdf.worker.min.mjs', import.meta.url),
-    { type: 'module' },
-  );
-  const doc = await pdfjs.getDocument({ data: bytes }).promise;
+  // A reader of its own each time: one handed a worker that has served another waits for a greeting that never comes again.
+  const port = new Worker(new URL('pdfjs-dist/build/pdf.worker.min.mjs', import.meta.url), {
+    type: 'module',
+  });
+  const worker = pdfjs.PDFWorker.fromPort({ port });
+  try {
+    return await drawnBy(await pdfjs.getDocument({ data: bytes, worker }).promise);
+  } finally {
+    worker.destroy();
+    port.terminate();
+  }
+}
+
+/** The first page of a document as a picture. */
+async function drawnBy(doc: PDFDocumentProxy): Promise<string> {
   const page = await doc.getPage(1);
   const size = page.getViewport({ scale: 1 });
   const viewport = page.getViewport({ scale: RENDER_PX / Math.max(size.width, size.height) });
@@ -87,7 +100,7 @@ function useRendered({ at, pdfBytes }: Pick<Props, 'at' | 'pdfBytes'>): {
 }
 
 /** A printer to learn on: the sheet as it would come out with the faults a driver adds, and a rule to check it with. */
-export function StandIn({ at, pdfBytes, onClose }: Props) {
+export function StandIn({ at, pdfBytes, progress, onClose }: Props) {
   const { plan, shop } = useJob();
   const { url, wrong } = useRendered({ at, pdfBytes });
   const [faults, setFaults] = useState<readonly DriverFault[]>([]);
@@ -122,9 +135,17 @@ export function StandIn({ at, pdfBytes, onClose }: Props) {
           {url ? (
             <Printed page={page} sheet={sheet} url={url} near={near} />
           ) : (
-            <p className="grid h-full place-content-center text-lead" role="status">
-              {wrong ?? 'Printing…'}
-            </p>
+            <div className="grid h-full place-content-center gap-2 text-center text-lead" role="status">
+              {wrong ?? (progress === null ? 'Drawing the sheet…' : 'Making the PDF…')}
+              {!wrong && (
+                <progress
+                  aria-label="The print"
+                  value={progress === null ? 0.9 : 0.8 * progress}
+                  max={1}
+                  className="h-3 w-48 accent-strata-3"
+                />
+              )}
+            </div>
           )}
         </div>
         <div className="grid content-start gap-1">

@@ -31,8 +31,8 @@ export function WrapView() {
   const columns = isFlat(blank)
     ? 'grid-cols-1'
     : plan.wrap.lie
-      ? 'grid-cols-[12rem_1fr] xl:grid-cols-[17rem_1fr]'
-      : 'grid-cols-[11.5rem_1fr]';
+      ? 'grid-cols-1 sm:grid-cols-[12rem_1fr] xl:grid-cols-[17rem_1fr]'
+      : 'grid-cols-1 sm:grid-cols-[11.5rem_1fr]';
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-2 px-5 pt-3 pb-2">
@@ -50,7 +50,9 @@ export function WrapView() {
           <WayNote blank={blank} />
         </Later>
       </div>
-      <div className={`grid min-h-[24rem] flex-[1_0_auto] border-t border-rule ${columns}`}>
+      <div
+        className={`grid min-h-[20rem] flex-[1_0_auto] border-t border-rule *:min-h-72 sm:*:min-h-0 ${columns}`}
+      >
         {isRound(blank) && (
           <div
             className="contents"

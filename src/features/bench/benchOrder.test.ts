@@ -1,0 +1,52 @@
+import type { Terrace } from '@/core/figures/figure';
+import { newJob } from '@/core/job/job';
+import type { Progress } from '@/core/plan/section';
+import type { Standing } from '@/core/plan/standing';
+import { benchLists } from './benchOrder';
+
+const record = (id: string, dueOn: string | null) => ({
+  id,
+  rev: 1,
+  savedAt: 0,
+  job: { ...newJob(id, id), dueOn },
+});
+const standing = (at: Terrace, level: 'stop' | 'heed' | null, done = false): Standing => {
+  const p: Progress = done ? 'done' : 'todo';
+  return {
+    at,
+    summary: [''],
+    blankName: null,
+    worst: level ? { level, terrace: at, text: ['x'] } : null,
+    progress: { blank: p, measure: p, wrap: p, art: p, sheet: p, heat: p, press: p, look: p },
+  };
+};
+const jobs = [
+  record('b', '2026-12-04'),
+  record('late', '2026-11-20'),
+  record('a', '2026-12-04'),
+  record('whenever', null),
+  record('over', '2026-11-01'),
+];
+const standings = new Map([
+  ['b', standing('heat', null)],
+  ['late', standing('wrap', 'heed')],
+  ['a', standing('art', 'stop')],
+  ['whenever', standing('blank', null)],
+  ['over', standing('look', null, true)],
+]);
+const ids = (by: Parameters<typeof benchLists>[2]['by'], down = false) =>
+  benchLists(jobs, standings, { by, down }).open.map((r) => r.id);
+
+test('by day due, late first, those of no day last; done ones stand apart', () => {
+  expect(ids('due')).toEqual(['late', 'a', 'b', 'whenever']);
+  expect(benchLists(jobs, standings, { by: 'due', down: false }).done.map((r) => r.id)).toEqual(['over']);
+});
+test('by name, terrace and what is in the way; the other way round; equals by day and name', () => {
+  expect(ids('name')).toEqual(['a', 'b', 'late', 'whenever']);
+  expect(ids('name', true)).toEqual(['whenever', 'late', 'b', 'a']);
+  expect(ids('terrace')).toEqual(['whenever', 'late', 'a', 'b']);
+  expect(ids('status')).toEqual(['a', 'late', 'b', 'whenever']);
+});
+test('a job nobody has reckoned yet is not taken for done', () => {
+  expect(benchLists(jobs, new Map(), { by: 'due', down: false }).done).toEqual([]);
+});
