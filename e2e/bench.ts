@@ -59,3 +59,13 @@ export async function takeReading(page: Page, place: string, text: string): Prom
   await spare.fill(text);
   await spare.press('Enter');
 }
+
+/** A new job on a blank found by some words. */
+export async function jobOn(page: Page, words: string, name: string): Promise<void> {
+  await page.goto(address());
+  await page.getByRole('button', { name: 'New job' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
+  await page.getByRole('searchbox', { name: 'Words to find a blank by' }).fill(words);
+  await page.getByRole('button', { name, exact: false }).and(page.locator('[aria-pressed]')).first().click();
+  await expect(figure(page, 'Coating')).toBeVisible();
+}

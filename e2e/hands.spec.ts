@@ -123,7 +123,7 @@ test('a press, a paper and a blank: added, changed, taken out and put back', asy
   await go('Blanks');
   await page.getByRole('columnheader', { name: 'Height' }).getByRole('button').click();
   await page.getByRole('button', { name: 'Change 330 ml ceramic beaker' }).click();
-  await dialog.getByLabel('Height, mm').fill('98');
+  await dialog.getByLabel('Height', { exact: true }).fill('98');
   await page.getByRole('button', { name: 'Keep this blank' }).click();
   await expect(page.getByRole('row', { name: /330 ml ceramic beaker/ })).toContainText('98 mm');
 

@@ -1,17 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page, TestInfo } from '@playwright/test';
-import { address, expect, figure, foot, open, takeReading, test, otherFile } from './bench';
+import { address, expect, figure, foot, open, takeReading, test, otherFile, jobOn } from './bench';
 
 /** A new job on a blank of the library, found as a person would. */
-async function jobOn(page: Page, words: string, name: string): Promise<void> {
-  await page.goto(address());
-  await page.getByRole('button', { name: 'New job' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
-  await page.getByRole('searchbox', { name: 'Words to find a blank by' }).fill(words);
-  await page.getByRole('button', { name, exact: false }).and(page.locator('[aria-pressed]')).first().click();
-  await expect(figure(page, 'Coating')).toBeVisible();
-}
-
 const next = (page: Page, name: string) => page.getByRole('button', { name }).click();
 
 async function patternFile(page: Page, info: TestInfo): Promise<string> {
@@ -156,7 +147,7 @@ test('a two-sided ornament from an SVG file: outline, hole, fold, both faces', a
   await page.getByRole('button', { name: 'New blank' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('textbox', { name: 'Name' }).fill('canyon star');
-  await dialog.getByRole('radio', { name: /Flat/ }).click();
+  await dialog.getByRole('radio', { name: 'From a drawing' }).click();
   const bring = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);
@@ -169,7 +160,7 @@ test('a two-sided ornament from an SVG file: outline, hole, fold, both faces', a
   await dialog.getByRole('button', { name: 'Use this width' }).click();
   await expect(dialog.getByRole('status')).toContainText('1 hole');
   await expect(dialog.getByRole('status')).toContainText('Left out: a script');
-  await dialog.getByLabel('Printed on').selectOption('2');
+  await dialog.getByRole('radio', { name: 'both faces' }).click();
   await dialog.getByLabel('Family').selectOption('ornament');
   await dialog.getByLabel('Material').selectOption('hardboard');
   await dialog.getByLabel('Thickness, mm').fill('3');

@@ -26,10 +26,10 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByRole('button', { name: 'Type a new one in' }).click();
     const dialog = page.getByRole('dialog');
     await dialog.getByLabel('Name').fill('600 ml test steel');
-    await dialog.getByLabel('Across, mm').fill('74');
-    await dialog.getByLabel('Height, mm').fill('8 in');
-    await dialog.getByLabel('Lip, mm').fill('5');
-    await dialog.getByLabel('Foot, mm').fill('6.2');
+    await dialog.getByLabel('Across, near the rim').fill('74');
+    await dialog.getByLabel('Height', { exact: true }).fill('8 in');
+    await dialog.getByLabel('Lip, no print').fill('5');
+    await dialog.getByLabel('Foot, no print').fill('6.2');
     await dialog.getByLabel('Protective film to peel').check();
     await next('Keep this blank');
     await expect(figure(page, 'Straight wall')).toContainText('192');

@@ -15,6 +15,8 @@ interface Props {
   readonly minMm: number;
   readonly maxMm: number;
   readonly taken?: boolean;
+  /** Nobody said it: drawn in proportion until somebody does. */
+  readonly guessed?: boolean;
   readonly fine?: boolean;
   readonly width?: string;
   readonly signed?: boolean;
@@ -29,6 +31,7 @@ export function LengthField({
   minMm,
   maxMm,
   taken,
+  guessed,
   fine = false,
   width,
   signed = false,
@@ -63,6 +66,7 @@ export function LengthField({
       value={valueMm}
       onValue={onValue}
       taken={taken}
+      guessed={guessed}
       width={width}
     />
   );

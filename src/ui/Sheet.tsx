@@ -18,7 +18,7 @@ export function SheetDialog({ open, onClose, title, about, children, wide = fals
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-night/60" />
         <Dialog.Content
-          className={`fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto border-2 border-ink bg-sheet p-5 ${wide ? 'max-w-4xl' : 'max-w-lg'}`}
+          className={`fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto border-2 border-ink bg-sheet p-5 ${wide ? 'max-w-5xl' : 'max-w-lg'}`}
         >
           <div className="mb-3 flex items-start justify-between gap-4">
             <div>

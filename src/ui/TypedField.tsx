@@ -16,6 +16,7 @@ interface Props<T> {
   readonly value?: T;
   /** Set by hand: shown as taken. */
   readonly taken?: boolean;
+  readonly guessed?: boolean;
   readonly width?: string;
   readonly after?: ReactNode;
 }
@@ -40,6 +41,7 @@ export function TypedField<T>({
   onValue,
   value,
   taken = false,
+  guessed = false,
   width = 'w-20',
   after,
 }: Props<T>) {
@@ -121,7 +123,7 @@ export function TypedField<T>({
               e.currentTarget.blur();
             }
           }}
-          className={`${width} min-h-9 border-b-2 bg-white px-1.5 text-lead font-semibold ${taken ? 'border-taken text-taken' : 'border-rule text-ink'} ${wrong ? 'border-act!' : ''}`}
+          className={`${width} min-h-9 border-b-2 bg-white px-1.5 text-lead font-semibold ${taken ? 'border-taken text-taken' : guessed ? 'border-rule text-soft italic' : 'border-rule text-ink'} ${wrong ? 'border-act!' : ''}`}
         />
         {unit && <span className="text-fine text-soft">{unit}</span>}
         {after}

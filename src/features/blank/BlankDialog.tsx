@@ -2,32 +2,25 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
-import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
+import type { Problem } from '@/core/result';
 import type { Blank } from '@/core/shop/blank';
 import { saveBlank } from '@/data/shop';
 import { newId } from '@/data/ids';
-import { Board } from '@/ui/board/Board';
-import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
 import { Segments } from '@/ui/Segments';
 import { SheetDialog } from '@/ui/Sheet';
 import { useUnits } from '@/ui/units';
 import { tellProblem } from '@/ui/tell';
-import { AboutFields, FlatFields, RoundFields } from './BlankFields';
-import {
-  blankFormSchema,
-  drawnOf,
-  fromForm,
-  shapeFrom,
-  shapeProblem,
-  toForm,
-  type BlankFormIn,
-  type BlankFormOut,
-  type Drawn,
-} from './blankForm';
-
-export type BlankFormHandle = UseFormReturn<BlankFormIn, unknown, BlankFormOut>;
+import { shownLengths } from '../shop/shopForm';
+import { aboutOf, aboutSchema, blankFrom, type AboutIn, type AboutOut } from './editor/about';
+import { AboutFields } from './editor/AboutFields';
+import { draftOf, draftShape, newDraft, rawShape, restarted, stillNeeded, type Draft } from './editor/draft';
+import { Drawing, type Change } from './editor/Drawing';
+import { Lists } from './editor/Lists';
+import { Starts } from './editor/Starts';
+import { OutlineFile } from './OutlineFile';
 
 interface Props {
   readonly open: boolean;
@@ -38,7 +31,7 @@ interface Props {
   readonly onSaved?: (blank: Blank) => void;
 }
 
-/** A blank typed in, drawn as it is typed. */
+/** A blank typed on its drawing: the shape by its picture, the lengths at their lines, the rest below. */
 export function BlankDialog({ open, onClose, blank = null, copy = false, onSaved }: Props) {
   return (
     <SheetDialog
@@ -48,115 +41,131 @@ export function BlankDialog({ open, onClose, blank = null, copy = false, onSaved
       title={blank ? (copy ? `Another like ${blank.name}` : `Change ${blank.name}`) : 'A blank of your own'}
       about="Maker’s figures will do to start; readings come next and decide."
     >
-      <BlankForm blank={blank} copy={copy} onClose={onClose} onSaved={onSaved} />
+      <BlankEditor blank={blank} copy={copy} onClose={onClose} onSaved={onSaved} />
     </SheetDialog>
   );
 }
 
-function BlankForm({ blank = null, copy = false, onClose, onSaved }: Omit<Props, 'open'>) {
+interface Drafted {
+  readonly draft: Draft;
+  /** The last shape that could be drawn. */
+  readonly shape: Blank['shape'];
+  readonly problem: Problem | null;
+}
+
+function drafted(draft: Draft, before: Blank['shape'] | null): Drafted {
+  const made = draftShape(draft);
+  return made.ok
+    ? { draft, shape: made.value, problem: null }
+    : { draft, shape: before ?? rawShape(newDraft('cup')), problem: made.problem };
+}
+
+function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Props, 'open'>) {
   const units = useUnits();
-  const schema = useMemo(() => blankFormSchema(units.length), [units.length]);
-  const [drawn, setDrawn] = useState<Drawn>(() => drawnOf(blank));
-  const form = useForm<BlankFormIn, unknown, BlankFormOut>({
+  const shown = useMemo(() => shownLengths(units), [units]);
+  const schema = useMemo(() => aboutSchema(units.length, shown), [units.length, shown]);
+  const [state, setState] = useState(() => drafted(blank ? draftOf(blank) : newDraft('cup'), null));
+  const [asked, setAsked] = useState(false);
+  const [round, setRound] = useState(false);
+  const { draft, shape, problem } = state;
+  const change: Change = (next) => setState((s) => drafted(next(s.draft), s.shape));
+  const form = useForm<AboutIn, unknown, AboutOut>({
     resolver: zodResolver(schema),
     defaultValues: {
-      ...toForm(blank, units),
+      ...aboutOf(blank, draft.start, shown),
       ...(copy && blank ? { name: `${blank.name}, copy`.slice(0, 80) } : {}),
     },
     mode: 'onBlur',
   });
-  const kind = useWatch({ control: form.control, name: 'kind' });
-  const save = async (f: BlankFormOut) => {
-    const shape = shapeFrom(f, drawn);
-    if (!shape.success) {
-      const { field, message } = shapeProblem(shape.error);
-      form.setError(field, { message }, { shouldFocus: true });
+  const [colour, finish, stock] = useWatch({ control: form.control, name: ['colour', 'finish', 'stock'] });
+  const needed = stillNeeded(draft) ?? (problem && `${problem.what} ${problem.wayOut}`);
+
+  const start = (id: string) => {
+    const next = restarted(draft, id);
+    change(() => next);
+    if (blank || form.formState.dirtyFields.family || form.formState.dirtyFields.material) return;
+    form.setValue('family', next.start.family);
+    form.setValue('material', next.start.material);
+    form.setValue('wall', next.start.family === 'tumbler' ? 'vacuum' : 'single');
+  };
+  const save = async (about: AboutOut) => {
+    if (needed) return;
+    const made = blankFrom(about, shape, blank && !copy ? blank.id : newId('blank'));
+    if (!made.ok) {
+      tellProblem(made.problem);
       return;
     }
-    const made = fromForm(f, shape.data, blank && !copy ? blank.id : newId('blank'));
-    const r = await saveBlank(made);
+    const r = await saveBlank(made.value);
     if (!r.ok) {
       tellProblem(r.problem);
       return;
     }
-    onSaved?.(made);
+    onSaved?.(made.value);
     onClose();
   };
   return (
     <form
-      className="grid gap-4 md:grid-cols-[1fr_16rem]"
-      onSubmit={(e) => void form.handleSubmit(save)(e)}
+      className="grid gap-4"
+      onSubmit={(e) => {
+        setAsked(true);
+        void form.handleSubmit(save)(e);
+      }}
       noValidate
     >
-      <div className="grid content-start gap-3">
-        <FormField label="Name" problem={form.formState.errors.name?.message}>
-          {(p) => (
-            <input
-              {...p}
-              className={inputClass}
-              placeholder="600 ml straight steel"
-              {...form.register('name')}
+      <FormField label="Name" problem={form.formState.errors.name?.message}>
+        {(p) => (
+          <input
+            {...p}
+            className={inputClass}
+            placeholder="600 ml straight steel"
+            {...form.register('name')}
+          />
+        )}
+      </FormField>
+      <Starts draft={draft} onStart={start} />
+      <div className="grid gap-4 md:grid-cols-[minmax(26rem,1fr)_minmax(15rem,19rem)]">
+        <Drawing
+          draft={draft}
+          shape={shape}
+          coating={{ colour, finish, stock }}
+          change={change}
+          round={round}
+        />
+        <div className="grid content-start gap-3">
+          {draft.start.kind === 'round' && (
+            <Segments
+              label="Widths are written"
+              value={round ? 'round' : 'across'}
+              onChange={(v) => setRound(v === 'round')}
+              options={[
+                { value: 'across', label: 'across, by caliper' },
+                { value: 'round', label: 'round, by tape' },
+              ]}
             />
           )}
-        </FormField>
-        <Segments
-          className="justify-self-start"
-          label="Shape"
-          value={kind}
-          options={[
-            { value: 'round', label: 'Round: cup, bottle, mug, barrel' },
-            { value: 'flat', label: 'Flat: panel, slate, ornament' },
-          ]}
-          onChange={(v) => form.setValue('kind', v)}
-        />
-        {kind === 'round' ? (
-          <RoundFields form={form} />
-        ) : (
-          <FlatFields form={form} drawn={drawn} onDrawn={setDrawn} />
-        )}
-        <AboutFields form={form} />
+          <Lists draft={draft} change={change} round={round} />
+          {draft.start.form === 'drawn' && (
+            <OutlineFile
+              drawn={draft.drawn}
+              onDrawn={(drawn, widthMm, heightMm) =>
+                change((d) => ({ ...d, drawn, typed: { ...d.typed, width: widthMm, height: heightMm } }))
+              }
+            />
+          )}
+        </div>
       </div>
-      <LiveShape form={form} schema={schema} drawn={drawn} />
-      <div className="flex justify-end gap-2 md:col-span-2">
+      <AboutFields form={form} />
+      <div className="flex flex-wrap items-center justify-end gap-3">
+        {needed && (asked || problem) && (
+          <p role="alert" className="mr-auto font-medium text-act-deep">
+            {needed}
+          </p>
+        )}
         <Button onClick={onClose}>Leave it</Button>
         <Button kind="act" type="submit">
           Keep this blank
         </Button>
       </div>
     </form>
-  );
-}
-
-interface LiveProps {
-  readonly form: BlankFormHandle;
-  readonly schema: ReturnType<typeof blankFormSchema>;
-  readonly drawn: Drawn;
-}
-
-/** The blank as typed so far, once it closes. */
-function LiveShape({ form, schema, drawn }: LiveProps) {
-  const values = useWatch({ control: form.control });
-  const read = schema.safeParse({ ...form.getValues(), ...values, name: 'live' });
-  const shape = read.success ? shapeFrom(read.data, drawn) : null;
-  if (!read.success || !shape?.success) {
-    return (
-      <div className="board-ground grid min-h-64 place-content-center p-4 text-center text-soft">
-        Drawn here once it is as wide and tall as a real one.
-      </div>
-    );
-  }
-  const blank = {
-    shape: shape.data,
-    coating: { colour: read.data.colour, finish: read.data.finish, stock: read.data.stock },
-  };
-  return (
-    <div className="board-ground relative min-h-64">
-      <Board
-        label="The blank as typed"
-        bounds={shapeBounds(shape.data)}
-        room={{ top: 20, right: 20, bottom: 20, left: 20 }}
-        draw={(fit) => <BlankShape fit={fit} blank={blank} />}
-      />
-    </div>
   );
 }

@@ -4,27 +4,24 @@ import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import type { SvgOutline } from '@/core/formats/svgOutline';
 import { problemText, type Problem } from '@/core/result';
-import { formatQuantity } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
 import { mm } from '@/core/units/quantity';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
 import { inputClass } from '@/ui/FormField';
 import { useSay, useUnits } from '@/ui/units';
-import type { BlankFormHandle } from './BlankDialog';
-import type { Drawn } from './blankForm';
+import type { Drawn } from './editor/draft';
 
 /** The reader of outlines is fetched only when a file is brought. */
 const reader = () => import('@/core/formats/svgOutline');
 
 interface Props {
-  readonly form: BlankFormHandle;
-  readonly drawn: Drawn;
-  readonly onDrawn: (d: Drawn) => void;
+  readonly drawn: Drawn | null;
+  readonly onDrawn: (d: Drawn, widthMm: number, heightMm: number) => void;
 }
 
 /** An outline out of an SVG file; where the file has no unit its real width is asked for. */
-export function OutlineFile({ form, drawn, onDrawn }: Props) {
+export function OutlineFile({ drawn, onDrawn }: Props) {
   const units = useUnits();
   const say = useSay();
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -43,10 +40,7 @@ export function OutlineFile({ form, drawn, onDrawn }: Props) {
     if (outline.form !== 'drawn') return;
     setAsking(null);
     setProblem(null);
-    onDrawn({ points: outline.points, holes });
-    form.setValue('outline', 'drawn');
-    form.setValue('widthMm', formatQuantity(mm(outline.widthMm), units).number);
-    form.setValue('heightMm', formatQuantity(mm(outline.heightMm), units).number);
+    onDrawn({ points: outline.points, holes }, outline.widthMm, outline.heightMm);
     const tolerance = (svg.toleranceUnits * outline.widthMm) / Math.max(1e-9, widthUnits(svg));
     const kept =
       outline.points.length + holes.reduce((n, h) => n + (h.form === 'drawn' ? h.points.length : 0), 0);
@@ -82,9 +76,7 @@ export function OutlineFile({ form, drawn, onDrawn }: Props) {
         <FileButton label="Outline file" accept=".svg,image/svg+xml" onFile={(f) => void open(f)}>
           <FileUp size={16} aria-hidden /> Outline from an SVG file
         </FileButton>
-        {drawn.points.length > 0 && !told && (
-          <span className="text-fine text-soft">has an outline from a drawing</span>
-        )}
+        {drawn && !told && <span className="text-fine text-soft">has an outline from a drawing</span>}
         {told && (
           <p role="status" className="text-fine text-soft">
             {told}

@@ -44,7 +44,7 @@ export function PressView() {
             {press.steps.map((step) => (
               <li
                 key={step.id}
-                className="grid grid-cols-[1fr_7rem_minmax(6rem,14rem)] items-center gap-3 border-b border-rule py-1"
+                className="grid grid-cols-[1fr_auto] items-center gap-x-3 gap-y-1 border-b border-rule py-1 sm:grid-cols-[1fr_7rem_minmax(6rem,14rem)]"
               >
                 <span className="font-label text-lead font-semibold">
                   <Say phrase={step.title} />
@@ -55,7 +55,7 @@ export function PressView() {
                 </span>
                 <span
                   aria-hidden
-                  className={`h-4 ${step.need === 'press' ? 'bg-strata-7' : step.need === 'wait' ? 'bg-strata-5' : 'bg-strata-3'}`}
+                  className={`col-span-2 h-2 sm:col-span-1 sm:h-4 ${step.need === 'press' ? 'bg-strata-7' : step.need === 'wait' ? 'bg-strata-5' : 'bg-strata-3'}`}
                   style={{ width: `${Math.max(2, (100 * step.usualS) / total)}%` }}
                 />
               </li>

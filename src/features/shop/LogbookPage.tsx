@@ -82,7 +82,7 @@ export function LogbookPage() {
 
 const HEADS = ['When', 'Job', 'Press', 'Settings', 'Verdict', 'Good', 'Spoiled', 'Seen'] as const;
 const GRID =
-  'grid min-w-[64rem] grid-cols-[9rem_15rem_9rem_9rem_8rem_4rem_5rem_minmax(12rem,1fr)] gap-x-4 px-4';
+  'grid min-w-[60rem] grid-cols-[9rem_minmax(10rem,1fr)_7.5rem_8.5rem_6rem_2.5rem_3.5rem_minmax(11rem,1.6fr)] gap-x-3 px-4';
 
 interface ListProps {
   readonly page: LogPage;

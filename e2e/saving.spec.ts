@@ -1,0 +1,259 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { paintPng, RED } from '../src/core/formats/testPicture';
+import { address, expect, open, saved, test } from './bench';
+
+/** The job as it is after a reload: no message of another tab, no copy on the bench, no note left of unsaved work. */
+async function reloadedClean(page: Page, path: string): Promise<void> {
+  await saved(page);
+  await page.goto(`${address()}${path}`);
+  await saved(page);
+  await expect(page.getByText(/Another tab/)).toHaveCount(0);
+  const left = await page.evaluate(async () => {
+    const inTab = Object.keys(localStorage).filter((k) => k.startsWith('mesa-drift.unsaved.'));
+    const inDb = await new Promise<number>((resolve, reject) => {
+      const ask = indexedDB.open('mesa-drift');
+      ask.onerror = () => reject(new Error('no database'));
+      ask.onsuccess = () => {
+        const count = ask.result.transaction('notes').objectStore('notes').count();
+        count.onsuccess = () => {
+          ask.result.close();
+          resolve(count.result);
+        };
+      };
+    });
+    return { inTab, inDb };
+  });
+  expect(left).toEqual({ inTab: [], inDb: 0 });
+}
+
+const jobsOnBench = async (page: Page): Promise<readonly string[]> => {
+  await page.goto(address());
+  await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+  return page.getByRole('heading', { level: 2 }).allInnerTexts();
+};
+
+test('whatever is changed, a reload finds one job, no message and no note', async ({ bench: page }) => {
+  test.slow();
+  const before = await jobsOnBench(page);
+  const job = '/job/comet-cans';
+  await open(page, `${job}/art`);
+  await page
+    .getByLabel('Picture file')
+    .first()
+    .setInputFiles({
+      name: 'red.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from(paintPng(60, 40, () => RED)),
+    });
+  await expect(page.getByText('red', { exact: false }).first()).toBeVisible();
+  await reloadedClean(page, `${job}/art`);
+
+  await page.getByRole('button', { name: 'Words', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Words' }).fill('Dry Fork, north rim');
+  await reloadedClean(page, `${job}/art`);
+
+  await page.getByRole('button', { name: 'Names', exact: true }).click();
+  await page.getByRole('dialog').getByRole('textbox').first().fill('name\nAda\nBo');
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Use|Keep/ })
+    .first()
+    .click();
+  await page.keyboard.press('Escape');
+  await reloadedClean(page, `${job}/wrap`);
+
+  await page.getByRole('button', { name: 'Mark', exact: true }).click();
+  await reloadedClean(page, `${job}/heat`);
+
+  await page.getByRole('radio', { name: 'Tumbler press A' }).click();
+  await page.getByRole('textbox', { name: /^Time/ }).fill('160');
+  await page.getByRole('textbox', { name: 'Temperature' }).fill('182');
+  await reloadedClean(page, `${job}/heat`);
+  // And once more, with nothing changed since.
+  await reloadedClean(page, `${job}/heat`);
+  await expect(page.getByRole('textbox', { name: 'Temperature' })).toHaveValue('182');
+  expect(await jobsOnBench(page)).toEqual(before);
+});
+
+test('an edit while a save is being written, then away at once: there on return, and no conflict', async ({
+  bench: page,
+}) => {
+  await open(page, '/job/night-walk-tumblers/heat');
+  const temperature = page.getByRole('textbox', { name: 'Temperature' });
+  for (let i = 0; i < 6; i += 1) {
+    await temperature.fill(String(180 + i));
+    // About when the quiet moment ends and the write is on its way.
+    await page.waitForTimeout(340 + 5 * i);
+    await temperature.fill(String(190 + i));
+    await page.goto(`${address()}/logbook`);
+    await open(page, '/job/night-walk-tumblers/heat');
+    await expect(temperature).toHaveValue(String(190 + i));
+    await expect(page.getByText(/Another tab/)).toHaveCount(0);
+  }
+});
+
+test('removed in another tab: an edit here does not bring it back unasked; it can be put back', async ({
+  bench: page,
+  context,
+}) => {
+  await open(page, '/job/slate-trail-markers/measure');
+  const other = await context.newPage();
+  await other.goto(address());
+  await other.getByRole('button', { name: 'Take Slate trail markers off the bench' }).click();
+  await other.getByRole('button', { name: 'Take it off' }).click();
+  await expect(other.getByText('Slate trail markers', { exact: true })).toHaveCount(0);
+  await expect(page.getByText('Another tab took this job off the bench.')).toBeVisible();
+  await page.getByRole('region', { name: 'Width over all' }).getByRole('textbox').first().fill('151');
+  await page.waitForTimeout(800);
+  await expect(other.getByRole('link', { name: 'Slate trail markers' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(other.getByRole('link', { name: 'Slate trail markers' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Width over all' }).getByRole('textbox').first()).toHaveValue(
+    '151',
+  );
+});
+
+test('struck twice: one run, one log entry, one step', async ({ bench: page }) => {
+  await open(page, '/job/dome-beakers/press');
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await page.getByRole('button', { name: 'First piece' }).dblclick();
+  await expect(page.getByText('piece 1 of 2')).toBeVisible();
+  const counts = () =>
+    page.evaluate(
+      () =>
+        new Promise<{ runs: number; log: number; events: number }>((resolve) => {
+          const ask = indexedDB.open('mesa-drift');
+          ask.onsuccess = () => {
+            const tx = ask.result.transaction(['runs', 'log']);
+            const runs = tx.objectStore('runs').getAll();
+            const log = tx.objectStore('log').count();
+            tx.oncomplete = () => {
+              ask.result.close();
+              const all = runs.result as { events: unknown[] }[];
+              resolve({ runs: all.length, log: log.result, events: all[0]?.events.length ?? 0 });
+            };
+          };
+        }),
+    );
+  const before = await counts();
+  expect(before.runs).toBe(1);
+  expect(before.events).toBeLessThanOrEqual(1);
+  await page.getByRole('button', { name: 'Spoiled' }).click();
+  await page.getByRole('link', { name: 'Stop the run' }).click();
+  await page.keyboard.press('8');
+  await page.getByRole('radio', { name: /Too little/ }).click();
+  await page
+    .getByRole('radio', { name: /everywhere|all over/i })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Write it in the log' }).dblclick();
+  await expect.poll(async () => (await counts()).log).toBe(before.log + 1);
+  await page.waitForTimeout(500);
+  expect((await counts()).log).toBe(before.log + 1);
+});
+
+test('a press taken out while a run is on: hot pieces are still called hot', async ({ bench: page }) => {
+  await open(page, '/job/dome-beakers/press');
+  await page.getByRole('button', { name: 'Start pressing' }).click();
+  await page.getByRole('button', { name: 'First piece' }).click();
+  const address0 = page.url();
+  // Through the whole first piece, timed steps opened early.
+  for (let i = 0; i < 12; i += 1) {
+    if (await page.getByText('piece 2 of 2').isVisible()) break;
+    const early = page.getByRole('button', { name: 'Opened early' });
+    if (await early.isVisible()) await early.click();
+    else await page.keyboard.press('Space');
+    await page.waitForTimeout(250);
+  }
+  const cooling = page.locator('dl > div').filter({ hasText: 'Cooling' });
+  await expect(cooling).toContainText(/1 ·/);
+  await page.goto(`${address()}/presses`);
+  await page.getByRole('button', { name: 'Take out Mug press' }).click();
+  await page.goto(address0);
+  await expect(page.locator('dl > div').filter({ hasText: 'Cooling' })).toContainText(/1 ·/);
+});
+
+test('“New job” pressed and left is found again, not piled up', async ({ bench: page }) => {
+  for (let i = 0; i < 3; i += 1) {
+    await page.goto(address());
+    await page.getByRole('button', { name: 'New job' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
+  }
+  await page.goto(address());
+  await expect(page.getByRole('link', { name: 'New job' })).toHaveCount(1);
+});
+
+test('a belly typed on the Measure screen decides the wrap', async ({ bench: page }) => {
+  await open(page, '/job/star-party-tumblers/measure');
+  await page.getByRole('button', { name: /Another girth/ }).click();
+  const between = page.getByRole('region', { name: /Girth .* mm down/ });
+  await between.getByRole('textbox').first().fill('254');
+  await between.getByRole('textbox').first().press('Enter');
+  await saved(page);
+  await page.keyboard.press('3');
+  await expect(page.getByRole('complementary', { name: 'How it adds up' })).toContainText(
+    'Paper lies flat over',
+  );
+});
+
+test('Escape brings back what stood before the field was entered', async ({ bench: page }) => {
+  await open(page, '/job/star-party-tumblers/wrap');
+  await page.keyboard.press('u');
+  const bleed = page.getByRole('textbox', { name: 'Bleed, rim' });
+  const stood = await bleed.inputValue();
+  await bleed.fill('1/2');
+  await bleed.press('Escape');
+  await expect(bleed).toHaveValue(stood);
+  await page.reload();
+  await expect(bleed).toHaveValue(stood);
+  // Not a set value of this job’s own now: the shop’s default still holds.
+  await expect(bleed).not.toHaveClass(/border-taken/);
+});
+
+test('the log with a long list: the newest drawn, found by words, the rest read as it is scrolled', async ({
+  bench: page,
+}) => {
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const ask = indexedDB.open('mesa-drift');
+        ask.onsuccess = () => {
+          const tx = ask.result.transaction('log', 'readwrite');
+          const store = tx.objectStore('log');
+          const first = store.getAll();
+          first.onsuccess = () => {
+            const base = first.result[0] as Record<string, unknown>;
+            for (let i = 0; i < 1500; i += 1) {
+              const note = i % 100 === 7 ? 'seven lint specks' : 'all well';
+              store.put({ ...base, id: `many-${i}`, at: 1_000_000 + i, note, words: note.split(' ') });
+            }
+          };
+          tx.oncomplete = () => {
+            ask.result.close();
+            resolve();
+          };
+          tx.onerror = () => reject(new Error('not written'));
+        };
+      }),
+  );
+  await page.goto(`${address()}/logbook`);
+  await expect(page.getByText('1,504 entries, newest first')).toBeVisible();
+  expect(await page.getByRole('row').count()).toBeLessThan(60);
+  await page.getByRole('searchbox', { name: 'Find in the log' }).fill('seven spe');
+  await expect(page.getByText('15 entries by “seven spe”')).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find in the log' }).fill('');
+  const list = page.getByRole('region', { name: 'Logbook' });
+  for (let i = 0; i < 4; i += 1) {
+    await list.evaluate((el) => el.scrollTo(0, el.scrollHeight));
+    await page.waitForTimeout(300);
+  }
+  const csv = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  expect(
+    readFileSync(await (await csv).path(), 'utf8')
+      .trim()
+      .split('\n').length,
+  ).toBeGreaterThan(1500);
+});

@@ -1,0 +1,302 @@
+'use client';
+
+import { Plus, X } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { EDGES } from '@/core/shop/blank';
+import { fail, ok } from '@/core/result';
+import { newId } from '@/data/ids';
+import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Labelled';
+import { LengthField } from '@/ui/LengthField';
+import { NumberField } from '@/ui/NumberField';
+import { Segments } from '@/ui/Segments';
+import { TypedField } from '@/ui/TypedField';
+import {
+  addBetween,
+  addHole,
+  addZone,
+  betweenMm,
+  changeBetween,
+  changeHole,
+  changeZone,
+  dimMm,
+  withoutBetween,
+  withoutHole,
+  withoutZone,
+  type Draft,
+  type DraftHole,
+  type DraftZone,
+} from './draft';
+import { Entry, type Change } from './Drawing';
+
+interface Props {
+  readonly draft: Draft;
+  readonly change: Change;
+  readonly round: boolean;
+}
+
+/** What stands on the wall or the plate besides its main lengths: each lettered as on the drawing. */
+export const Lists = (props: Props) =>
+  props.draft.start.kind === 'round' ? <RoundLists {...props} /> : <FlatLists {...props} />;
+
+interface ItemProps {
+  readonly letter: string;
+  readonly removes: string;
+  readonly onRemove: () => void;
+  readonly children: ReactNode;
+}
+
+const Item = ({ letter, removes, onRemove, children }: ItemProps) => (
+  <li className="flex flex-wrap items-end gap-x-3 gap-y-1 border-b border-rule py-1.5">
+    <span
+      aria-hidden
+      className="grid size-6 shrink-0 place-items-center self-center bg-taken font-label text-fine font-semibold text-white"
+    >
+      {letter}
+    </span>
+    {children}
+    <button
+      type="button"
+      aria-label={`Remove ${removes}`}
+      onClick={onRemove}
+      className="ml-auto grid size-9 place-items-center hover:bg-board"
+    >
+      <X size={16} aria-hidden />
+    </button>
+  </li>
+);
+
+function RoundLists({ draft, change, round }: Props) {
+  const factor = round ? Math.PI : 1;
+  const height = dimMm(draft, 'height');
+  return (
+    <div className="grid content-start gap-3">
+      {(draft.start.dims.handleWidth ?? 0) > 0 && (
+        <section>
+          <h3 className="font-name text-lead font-semibold">Handle</h3>
+          <div className="flex flex-wrap gap-x-3 gap-y-1">
+            <Entry draft={draft} change={change} dim="handleWidth" label="Its width" />
+            <Entry draft={draft} change={change} dim="handleFrom" label="Starts below the rim" />
+            <Entry draft={draft} change={change} dim="handleHeight" label="Its height" />
+            <Entry draft={draft} change={change} dim="handleReach" label="Stands out by" />
+          </div>
+        </section>
+      )}
+      <section>
+        <ul>
+          {draft.between.map((b, i) => {
+            const { fromRimMm, acrossMm } = betweenMm(draft, b);
+            const letter = String.fromCharCode(65 + i);
+            return (
+              <Item
+                key={b.id}
+                letter={letter}
+                removes={`width ${letter}`}
+                onRemove={() => change((d) => withoutBetween(d, b.id))}
+              >
+                <LengthField
+                  label="Below the rim"
+                  valueMm={fromRimMm}
+                  minMm={0}
+                  maxMm={height}
+                  taken={b.fromRimMm !== null}
+                  width="w-16"
+                  onValue={(v) => change((d) => changeBetween(d, b.id, { fromRimMm: v }))}
+                />
+                <LengthField
+                  label={round ? 'Round there' : 'Across there'}
+                  valueMm={acrossMm * factor}
+                  minMm={5 * factor}
+                  maxMm={400 * factor}
+                  taken={b.acrossMm !== null}
+                  width="w-16"
+                  onValue={(v) => change((d) => changeBetween(d, b.id, { acrossMm: v / factor }))}
+                />
+              </Item>
+            );
+          })}
+          {draft.zones.map((z, i) => (
+            <Zone key={z.id} zone={z} at={i} height={height} change={change} />
+          ))}
+        </ul>
+        <div className="mt-2 flex flex-wrap gap-2">
+          {draft.between.length < 22 && (
+            <Button onClick={() => change((d) => addBetween(d, newId('width')))}>
+              <Plus size={16} aria-hidden /> A width between
+            </Button>
+          )}
+          {draft.zones.length < 8 && (
+            <Button onClick={() => change((d) => addZone(d, newId('zone')))}>
+              <Plus size={16} aria-hidden /> A place to keep clear
+            </Button>
+          )}
+        </div>
+      </section>
+    </div>
+  );
+}
+
+interface ZoneProps {
+  readonly zone: DraftZone;
+  readonly at: number;
+  readonly height: number;
+  readonly change: Change;
+}
+
+function Zone({ zone: z, at, height, change }: ZoneProps) {
+  const put = (next: Parameters<typeof changeZone>[2]) => change((d) => changeZone(d, z.id, next));
+  return (
+    <Item
+      letter={String(at + 1)}
+      removes={`the place kept clear ${at + 1}`}
+      onRemove={() => change((d) => withoutZone(d, z.id))}
+    >
+      <TypedField
+        label="Keep clear of"
+        text={z.what}
+        width="w-28"
+        parse={(t) =>
+          t.trim() === ''
+            ? fail('Say what it is.', 'Keep clear of', 'Such as stamp.')
+            : ok(t.trim().slice(0, 80))
+        }
+        onValue={(what) => put({ what })}
+      />
+      <LengthField
+        label="Below the rim"
+        valueMm={z.fromRimMm}
+        minMm={0}
+        maxMm={height}
+        taken
+        width="w-16"
+        onValue={(fromRimMm) => put({ fromRimMm })}
+      />
+      <LengthField
+        label="Height"
+        valueMm={z.heightMm}
+        minMm={1}
+        maxMm={400}
+        taken
+        width="w-16"
+        onValue={(heightMm) => put({ heightMm })}
+      />
+      <Segments
+        label={`How far place ${at + 1} goes round`}
+        value={z.aroundMm === null ? 'round' : 'patch'}
+        onChange={(v) => put({ aroundMm: v === 'round' ? null : 40 })}
+        options={[
+          { value: 'round', label: 'right round' },
+          { value: 'patch', label: 'a patch' },
+        ]}
+      />
+      {z.aroundMm !== null && (
+        <>
+          <LengthField
+            label="Its width"
+            valueMm={z.aroundMm}
+            minMm={1}
+            maxMm={1300}
+            taken
+            width="w-16"
+            onValue={(aroundMm) => put({ aroundMm })}
+          />
+          <NumberField
+            label="Right of the front"
+            unit="°"
+            value={z.atDeg}
+            min={-180}
+            max={180}
+            taken
+            onValue={(atDeg) => put({ atDeg })}
+          />
+        </>
+      )}
+    </Item>
+  );
+}
+
+function FlatLists({ draft, change }: Props) {
+  return (
+    <div className="grid content-start gap-3">
+      <div className="flex flex-wrap items-end gap-4">
+        <Labelled label="Printed on">
+          <Segments
+            label="Printed on"
+            value={draft.faces === 2 ? '2' : '1'}
+            onChange={(v) => change((d) => ({ ...d, faces: v === '2' ? 2 : 1 }))}
+            options={[
+              { value: '1', label: 'one face' },
+              { value: '2', label: 'both faces' },
+            ]}
+          />
+        </Labelled>
+        <Labelled label="Its edge">
+          <Segments
+            label="Its edge"
+            value={draft.edge}
+            onChange={(edge) => change((d) => ({ ...d, edge }))}
+            options={EDGES.map((e) => ({ value: e, label: e }))}
+          />
+        </Labelled>
+      </div>
+      <ul>
+        {draft.holes.map((h, i) => (
+          <HoleItem key={h.id} hole={h} at={i} draft={draft} change={change} />
+        ))}
+      </ul>
+      {draft.holes.length < 16 && (
+        <div className="flex flex-wrap gap-2">
+          <Button onClick={() => change((d) => addHole(d, newId('hole'), 'round'))}>
+            <Plus size={16} aria-hidden /> A hole
+          </Button>
+          <Button onClick={() => change((d) => addHole(d, newId('hole'), 'slot'))}>
+            <Plus size={16} aria-hidden /> A slot
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+interface HoleProps {
+  readonly hole: DraftHole;
+  readonly at: number;
+  readonly draft: Draft;
+  readonly change: Change;
+}
+
+function HoleItem({ hole: h, at, draft, change }: HoleProps) {
+  const put = (next: Partial<DraftHole>) => change((d) => changeHole(d, h.id, next));
+  const noun = h.form === 'round' ? 'hole' : 'slot';
+  const length = (
+    label: string,
+    valueMm: number,
+    minMm: number,
+    maxMm: number,
+    onValue: (v: number) => void,
+  ) => (
+    <LengthField
+      label={label}
+      valueMm={valueMm}
+      minMm={minMm}
+      maxMm={maxMm}
+      taken
+      width="w-16"
+      onValue={onValue}
+    />
+  );
+  return (
+    <Item
+      letter={String(at + 1)}
+      removes={`${noun} ${at + 1}`}
+      onRemove={() => change((d) => withoutHole(d, h.id))}
+    >
+      {length('From the left', h.xMm, 0, dimMm(draft, 'width'), (xMm) => put({ xMm }))}
+      {length('From the top', h.yMm, 0, dimMm(draft, 'height'), (yMm) => put({ yMm }))}
+      {h.form === 'round'
+        ? length('Across it', h.acrossMm, 0.5, 300, (acrossMm) => put({ acrossMm }))
+        : length('Slot width', h.widthMm, 0.5, 300, (widthMm) => put({ widthMm }))}
+      {h.form === 'slot' && length('Slot height', h.heightMm, 0.5, 300, (heightMm) => put({ heightMm }))}
+    </Item>
+  );
+}

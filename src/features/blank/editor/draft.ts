@@ -1,0 +1,332 @@
+import {
+  shapeSchema,
+  type Blank,
+  type FlatOutline,
+  type FlatShape,
+  type Hole,
+  type KeepClear,
+  type RoundShape,
+} from '@/core/shop/blank';
+import { profileAt } from '@/core/shapes/profile';
+import { nominalProfile } from '@/core/shapes/round';
+import { fail, ok, type Result } from '@/core/result';
+import { startById, type Start } from './starts';
+
+/** Lengths a drawing has a dimension line for. */
+export const DIMS = [
+  'rim',
+  'foot',
+  'height',
+  'lip',
+  'below',
+  'handleWidth',
+  'handleFrom',
+  'handleHeight',
+  'handleReach',
+  'width',
+  'corner',
+] as const;
+export type Dim = (typeof DIMS)[number];
+
+/** A width between rim and foot: where and how wide, or, of a start nobody has typed into, as shares of the wall and of the rim. */
+export interface Between {
+  readonly id: string;
+  readonly share: number;
+  readonly ratio: number;
+  readonly fromRimMm: number | null;
+  readonly acrossMm: number | null;
+}
+
+export interface DraftZone extends KeepClear {
+  readonly id: string;
+}
+
+export type DraftHole = Exclude<Hole, { form: 'drawn' }> & { readonly id: string };
+
+/** An outline and holes out of a drawing, which no field can hold. */
+export interface Drawn {
+  readonly points: Extract<FlatOutline, { form: 'drawn' }>['points'];
+  readonly holes: readonly Hole[];
+}
+
+/** A blank being typed on its drawing. What nobody typed is guessed from the shape it started from, in proportion. */
+export interface Draft {
+  readonly start: Start;
+  readonly typed: Readonly<Partial<Record<Dim, number>>>;
+  readonly between: readonly Between[];
+  readonly zones: readonly DraftZone[];
+  readonly holes: readonly DraftHole[];
+  readonly faces: FlatShape['faces'];
+  readonly edge: FlatShape['edge'];
+  readonly drawn: Drawn | null;
+}
+
+const NOTHING = { zones: [], holes: [], faces: 1, edge: 'plain', drawn: null } as const;
+
+const betweenOf = (start: Start): Between[] =>
+  (start.between ?? []).map(([share, ratio], i) => ({
+    id: `start-${i}`,
+    share,
+    ratio,
+    fromRimMm: null,
+    acrossMm: null,
+  }));
+
+export const newDraft = (startId: Start['id']): Draft => {
+  const start = startById(startId);
+  return { ...NOTHING, start, typed: {}, between: betweenOf(start) };
+};
+
+/** Another shape by its picture: what was typed stays, as far as the other shape has it. */
+export const restarted = (d: Draft, startId: Start['id']): Draft => {
+  const start = startById(startId);
+  return start.id === d.start.id
+    ? d
+    : { ...d, start, between: betweenOf(start), drawn: start.form === 'drawn' ? d.drawn : null };
+};
+
+/** How much larger the blank is than its start, by what was typed of its two main lengths. */
+function growth({ start, typed }: Draft): number {
+  const mains = (
+    start.kind === 'round' ? (['rim', 'height'] as const) : (['width', 'height'] as const)
+  ).flatMap((dim) => {
+    const [mine, usual] = [typed[dim], start.dims[dim]];
+    return mine !== undefined && usual !== undefined && usual > 0 ? [mine / usual] : [];
+  });
+  return mains.length === 0 ? 1 : mains.reduce((a, k) => a + k, 0) / mains.length;
+}
+
+/** A length in force, mm: as typed, else in proportion. */
+export function dimMm(d: Draft, dim: Dim): number {
+  const typed = d.typed[dim];
+  if (typed !== undefined) return typed;
+  const usual = d.start.dims[dim] ?? 0;
+  // A foot nobody typed keeps its proportion to the rim, so that a straight cup stays straight.
+  if (dim === 'foot') return (usual / (d.start.dims.rim ?? usual)) * dimMm(d, 'rim');
+  return Math.round(usual * growth(d) * 10) / 10;
+}
+
+export const isTyped = (d: Draft, dim: Dim): boolean => d.typed[dim] !== undefined;
+
+export const withDim = (d: Draft, dim: Dim, valueMm: number): Draft => ({
+  ...d,
+  typed: { ...d.typed, [dim]: valueMm },
+});
+
+/** Heights of the wall's ends below the rim, mm. */
+export const wallEnds = (d: Draft): { readonly topMm: number; readonly footMm: number } => ({
+  topMm: dimMm(d, 'lip'),
+  footMm: Math.max(dimMm(d, 'lip'), dimMm(d, 'height') - dimMm(d, 'below')),
+});
+
+/** Where a width between stands and what it is, mm. */
+export function betweenMm(d: Draft, b: Between): { readonly fromRimMm: number; readonly acrossMm: number } {
+  const { topMm, footMm } = wallEnds(d);
+  return {
+    fromRimMm: b.fromRimMm ?? topMm + b.share * (footMm - topMm),
+    acrossMm: b.acrossMm ?? b.ratio * dimMm(d, 'rim'),
+  };
+}
+
+/** One more width, in the widest stretch of wall that has none, as wide as the wall is there now. */
+export function addBetween(d: Draft, id: string): Draft {
+  const { topMm, footMm } = wallEnds(d);
+  const heights = [topMm, ...d.between.map((b) => betweenMm(d, b).fromRimMm), footMm].sort((a, b) => a - b);
+  const gaps = heights
+    .slice(1)
+    .map((z, i) => ({ at: (z + (heights[i] ?? 0)) / 2, size: z - (heights[i] ?? 0) }));
+  const { at } = gaps.reduce((a, b) => (b.size > a.size ? b : a), { at: topMm, size: 0 });
+  const fromRimMm = Math.round(at);
+  const shape = rawShape(d);
+  const acrossMm =
+    shape.kind === 'round'
+      ? Math.round(2 * profileAt(nominalProfile(shape.sections), fromRimMm).r * 10) / 10
+      : dimMm(d, 'rim');
+  return { ...d, between: [...d.between, { id, share: 0.5, ratio: 1, fromRimMm, acrossMm }] };
+}
+
+export const changeBetween = (d: Draft, id: string, next: Partial<Between>): Draft => ({
+  ...d,
+  between: d.between.map((b) => (b.id === id ? { ...b, ...next } : b)),
+});
+
+export const withoutBetween = (d: Draft, id: string): Draft => ({
+  ...d,
+  between: d.between.filter((b) => b.id !== id),
+});
+
+/** A zone to stay clear of: right round in the middle of the wall until it is moved. */
+export function addZone(d: Draft, id: string): Draft {
+  const { topMm, footMm } = wallEnds(d);
+  const zone = {
+    what: 'stamp',
+    fromRimMm: Math.round((topMm + footMm) / 2),
+    heightMm: 10,
+    aroundMm: null,
+    atDeg: 0,
+  };
+  return { ...d, zones: [...d.zones, { id, ...zone }] };
+}
+
+export const changeZone = (d: Draft, id: string, next: Partial<KeepClear>): Draft => ({
+  ...d,
+  zones: d.zones.map((z) => (z.id === id ? { ...z, ...next } : z)),
+});
+
+export const withoutZone = (d: Draft, id: string): Draft => ({
+  ...d,
+  zones: d.zones.filter((z) => z.id !== id),
+});
+
+export function addHole(d: Draft, id: string, form: DraftHole['form']): Draft {
+  const at = { xMm: Math.round(dimMm(d, 'width') / 2), yMm: Math.round(dimMm(d, 'height') * 0.12) };
+  const hole: DraftHole =
+    form === 'round' ? { id, form, ...at, acrossMm: 4 } : { id, form, ...at, widthMm: 12, heightMm: 4 };
+  return { ...d, holes: [...d.holes, hole] };
+}
+
+export const changeHole = (d: Draft, id: string, next: Partial<DraftHole>): Draft => ({
+  ...d,
+  holes: d.holes.map((h) => (h.id === id ? ({ ...h, ...next } as DraftHole) : h)),
+});
+
+export const withoutHole = (d: Draft, id: string): Draft => ({
+  ...d,
+  holes: d.holes.filter((h) => h.id !== id),
+});
+
+const withoutId = <T extends { readonly id: string }>({ id: _id, ...rest }: T): Omit<T, 'id'> => rest;
+
+function rawRound(d: Draft): RoundShape {
+  const { topMm, footMm } = wallEnds(d);
+  const between = d.between.map((b) => betweenMm(d, b)).sort((a, b) => a.fromRimMm - b.fromRimMm);
+  return {
+    kind: 'round',
+    heightMm: dimMm(d, 'height'),
+    sections: [
+      { fromRimMm: topMm, acrossMm: dimMm(d, 'rim') },
+      ...between,
+      { fromRimMm: footMm, acrossMm: dimMm(d, 'foot') },
+    ],
+    handle:
+      (d.start.dims.handleWidth ?? 0) > 0
+        ? {
+            widthMm: dimMm(d, 'handleWidth'),
+            fromRimMm: dimMm(d, 'handleFrom'),
+            heightMm: dimMm(d, 'handleHeight'),
+            reachMm: dimMm(d, 'handleReach'),
+          }
+        : null,
+    openEnds: d.start.openEnds ?? false,
+    keepClear: d.zones.map((z) => withoutId(z)),
+  };
+}
+
+function rawFlat(d: Draft): FlatShape {
+  const box = { widthMm: dimMm(d, 'width'), heightMm: dimMm(d, 'height') };
+  const { form } = d.start;
+  const outline: FlatOutline =
+    form === 'drawn'
+      ? { form, ...box, points: [...(d.drawn?.points ?? [])] }
+      : form === undefined || form === 'rectangle'
+        ? { form: 'rectangle', ...box, cornerMm: dimMm(d, 'corner') }
+        : { form, ...box };
+  return {
+    kind: 'flat',
+    outline,
+    holes: [...d.holes.map((h) => withoutId(h) as Hole), ...(form === 'drawn' ? (d.drawn?.holes ?? []) : [])],
+    faces: d.faces,
+    edge: d.edge,
+  };
+}
+
+/** The shape as it stands, guesses and all, whether or not it can be one. */
+export const rawShape = (d: Draft): Blank['shape'] => (d.start.kind === 'round' ? rawRound(d) : rawFlat(d));
+
+/** The shape as far as it can be drawn; a problem in words where it cannot be one. */
+export function draftShape(d: Draft): Result<Blank['shape']> {
+  if (d.start.form === 'drawn' && !d.drawn)
+    return fail('No outline yet.', 'Outline', 'Bring an SVG file, or choose another shape.');
+  const parsed = shapeSchema.safeParse(rawShape(d));
+  if (parsed.success) return ok(parsed.data);
+  const issue = parsed.error.issues[0];
+  return fail(issue?.message ?? 'The shape does not close.', 'Shape', 'Change one of its lengths.');
+}
+
+/** What has still to be typed before the blank can be kept; null where nothing is. */
+export function stillNeeded(d: Draft): string | null {
+  const mains: readonly (readonly [Dim, string])[] =
+    d.start.kind === 'round'
+      ? [
+          ['rim', 'its width near the rim'],
+          ['height', 'its height'],
+        ]
+      : [
+          ['width', 'its width'],
+          ['height', 'its height'],
+        ];
+  const missing = mains.filter(([dim]) => !isTyped(d, dim)).map(([, words]) => words);
+  return missing.length === 0 ? null : `Type ${missing.join(' and ')}: the rest may stay as drawn.`;
+}
+
+const dimsOf = (shape: Blank['shape']): Draft['typed'] => {
+  if (shape.kind === 'flat') {
+    const { outline } = shape;
+    return {
+      width: outline.widthMm,
+      height: outline.heightMm,
+      ...(outline.form === 'rectangle' ? { corner: outline.cornerMm } : {}),
+    };
+  }
+  const first = shape.sections[0];
+  const last = shape.sections.at(-1);
+  const { handle: h } = shape;
+  return {
+    rim: first?.acrossMm ?? 0,
+    foot: last?.acrossMm ?? 0,
+    height: shape.heightMm,
+    lip: first?.fromRimMm ?? 0,
+    below: shape.heightMm - (last?.fromRimMm ?? shape.heightMm),
+    ...(h
+      ? { handleWidth: h.widthMm, handleFrom: h.fromRimMm, handleHeight: h.heightMm, handleReach: h.reachMm }
+      : {}),
+  };
+};
+
+function startOf(shape: Blank['shape']): Start {
+  if (shape.kind === 'flat') return startById(shape.outline.form);
+  if (shape.handle) return startById('mug');
+  if (shape.openEnds) return startById('barrel');
+  return startById('cup');
+}
+
+/** A draft of a blank there is, every length as it stands there. */
+export function draftOf(blank: Blank): Draft {
+  const { shape } = blank;
+  const draft: Draft = { ...NOTHING, start: startOf(shape), typed: dimsOf(shape), between: [] };
+  if (shape.kind === 'flat') {
+    const { outline, holes, faces, edge } = shape;
+    return {
+      ...draft,
+      faces,
+      edge,
+      holes: holes.flatMap((h, i) => (h.form === 'drawn' ? [] : [{ ...h, id: `hole-${i}` }])),
+      drawn:
+        outline.form === 'drawn'
+          ? { points: outline.points, holes: holes.filter((h) => h.form === 'drawn') }
+          : null,
+    };
+  }
+  return {
+    ...draft,
+    start: { ...draft.start, openEnds: shape.openEnds },
+    between: shape.sections.slice(1, -1).map((s, i) => ({
+      id: `width-${i}`,
+      share: 0.5,
+      ratio: 1,
+      fromRimMm: s.fromRimMm,
+      acrossMm: s.acrossMm,
+    })),
+    zones: shape.keepClear.map((z, i) => ({ ...z, id: `zone-${i}` })),
+  };
+}
