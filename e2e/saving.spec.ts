@@ -142,12 +142,9 @@ test('struck twice: one run, one log entry, one step', async ({ bench: page }) =
   expect(before.events).toBeLessThanOrEqual(1);
   await page.getByRole('button', { name: 'Spoiled' }).click();
   await page.getByRole('link', { name: 'Stop the run' }).click();
-  await page.keyboard.press('8');
-  await page.getByRole('radio', { name: /Too little/ }).click();
-  await page
-    .getByRole('radio', { name: /everywhere|all over/i })
-    .first()
-    .click();
+  await open(page, '/job/dome-beakers/look');
+  await page.getByRole('radio', { name: 'dye left all over' }).click();
+  await page.getByRole('radio', { name: 'Too little' }).click();
   await page.getByRole('button', { name: 'Write it in the log' }).dblclick();
   await expect.poll(async () => (await counts()).log).toBe(before.log + 1);
   await page.waitForTimeout(500);
@@ -178,11 +175,11 @@ test('a press taken out while a run is on: hot pieces are still called hot', asy
 test('“New job” pressed and left is found again, not piled up', async ({ bench: page }) => {
   for (let i = 0; i < 3; i += 1) {
     await page.goto(address());
-    await page.getByRole('button', { name: 'New job' }).click();
+    await page.getByRole('button', { name: 'New job', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
   }
   await page.goto(address());
-  await expect(page.getByRole('link', { name: 'New job' })).toHaveCount(1);
+  await expect(page.getByRole('link', { name: 'New job', exact: true })).toHaveCount(1);
 });
 
 test('a belly typed on the Measure screen decides the wrap', async ({ bench: page }) => {
@@ -192,7 +189,7 @@ test('a belly typed on the Measure screen decides the wrap', async ({ bench: pag
   await between.getByRole('textbox').first().fill('254');
   await between.getByRole('textbox').first().press('Enter');
   await saved(page);
-  await page.keyboard.press('3');
+  await page.getByRole('button', { name: /^3 Wrap/ }).click();
   await expect(page.getByRole('complementary', { name: 'How it adds up' })).toContainText(
     'Paper lies flat over',
   );
@@ -202,6 +199,7 @@ test('Escape brings back what stood before the field was entered', async ({ benc
   await open(page, '/job/star-party-tumblers/wrap');
   await page.keyboard.press('u');
   const bleed = page.getByRole('textbox', { name: 'Bleed, rim' });
+  await expect(bleed).toHaveValue('1/8');
   const stood = await bleed.inputValue();
   await bleed.fill('1/2');
   await bleed.press('Escape');
