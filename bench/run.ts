@@ -9,6 +9,7 @@ import { ensureBuild } from '../scripts/setup.mjs';
 import { startServer } from '../scripts/start.mjs';
 import { benchBend, benchLook, benchNames, benchNesting, benchSeam, benchSectors } from './art';
 import { encodePng, longestTask, watchLongTasks, p95, round, timed, type Figure } from './figure';
+import { benchLog } from './log';
 import { benchPanel } from './panel';
 import { benchBand, benchDrag, benchPattern, benchRolled } from './shapes';
 
@@ -178,6 +179,7 @@ try {
   const { names, namesBlocked } = await benchNames(page, address);
   const { panel, panelMemory, panelBlocked } = await benchPanel(page, address);
   const { bend, bendMemory } = await benchBend();
+  const log = await benchLog(await (await browser.newContext()).newPage(), address);
   process.stdout.write(
     `${JSON.stringify(
       {
@@ -199,6 +201,7 @@ try {
         bendMemory,
         seam: await benchSeam(),
         look: await benchLook(),
+        ...log,
         nesting: benchNesting(),
         sectors: benchSectors(),
       },

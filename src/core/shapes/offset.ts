@@ -163,6 +163,14 @@ function withoutKinks(loop: Ring): Ring {
   return ring;
 }
 
+/** Whether a clockwise ring has no hollow: every corner turns clockwise or runs straight on. */
+const turnsOneWay = (ring: Ring): boolean =>
+  ring.every((b, i) => {
+    const a = ring[(i + ring.length - 1) % ring.length] as Point;
+    const c = ring[(i + 1) % ring.length] as Point;
+    return (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x) >= -1e-9;
+  });
+
 /**
  * The outline moved outwards by `d` mm (inwards where d < 0) with round joins: the edge of all points within d of it. Clockwise
  * rings, largest first; none when nothing is left inside. Input must not cross itself.
@@ -172,6 +180,8 @@ export function offsetRing(outline: Ring, d: number): readonly Ring[] {
   if (ring.length < 3) return [];
   // Moves too small to see would only multiply corners.
   if (Math.abs(d) < 1e-6) return [ring];
+  // Moved outwards, an outline that only turns one way cannot meet itself.
+  if (d > 0 && turnsOneWay(ring)) return [withoutRepeats(rawOffset(ring, d), CRUMB_MM)];
   const raw = withoutRepeats(unsettled(rawOffset(ring, d)));
   const crossings = selfCrossings(raw);
   const far = Math.abs(d) - NEAR_MM;

@@ -1,0 +1,140 @@
+import type { Page } from '@playwright/test';
+import { round, type Figure } from './figure';
+
+const MANY = 100_000;
+
+/** Fills the log of a page’s own shop with entries of every job, blank and press, as the application keeps them. */
+const fill = (page: Page, many: number): Promise<void> =>
+  page.evaluate(
+    (n) =>
+      new Promise<void>((resolve, reject) => {
+        const ask = indexedDB.open('mesa-drift');
+        ask.onerror = () => reject(new Error('no database'));
+        ask.onsuccess = () => {
+          const db = ask.result;
+          const read = db.transaction(['log', 'jobs', 'blanks', 'presses']);
+          const all = (name: string) =>
+            read.objectStore(name).getAll() as IDBRequest<Record<string, unknown>[]>;
+          const [log, jobs, blanks, presses] = [all('log'), all('jobs'), all('blanks'), all('presses')];
+          read.oncomplete = () => {
+            const base = log.result[0] ?? {};
+            const pick = <T>(list: readonly T[], i: number) => list[i % list.length] as T;
+            const tallies = new Map<string, { id: string; good: number; spoiled: number; entries: number }>();
+            const tx = db.transaction(['log', 'tallies'], 'readwrite', { durability: 'relaxed' });
+            const store = tx.objectStore('log');
+            for (let i = 0; i < n; i += 1) {
+              const jobId = String(pick(jobs.result, i).id);
+              const [blank, press] = [pick(blanks.result, i * 7), pick(presses.result, i)];
+              const note = i % 500 === 3 ? 'lint speck near the seam' : 'all well, even and sharp';
+              const words = `${jobId} ${String(blank.name)} ${String(press.name)} good ${note}`
+                .toLowerCase()
+                .match(/[a-z0-9]+/g);
+              store.put({
+                ...base,
+                id: `many-${i}`,
+                at: 1_600_000_000_000 + i * 60_000,
+                jobId,
+                blankId: blank.id,
+                pressId: press.id,
+                blankName: blank.name,
+                pressName: press.name,
+                note,
+                words: [...new Set(words)],
+              });
+              const id = `job ${jobId}`;
+              const t = tallies.get(id) ?? { id, good: 0, spoiled: 0, entries: 0 };
+              tallies.set(id, { id, good: t.good + 9, spoiled: t.spoiled, entries: t.entries + 1 });
+            }
+            for (const t of tallies.values()) tx.objectStore('tallies').put(t);
+            tx.oncomplete = () => {
+              db.close();
+              resolve();
+            };
+            tx.onerror = () => reject(new Error('not written'));
+          };
+        };
+      }),
+    many,
+  );
+
+/** From an act to the moment a text stands on the page, ms, in the page’s own clock. */
+async function until(page: Page, act: () => Promise<void>, text: RegExp): Promise<number> {
+  await page.evaluate((pattern) => {
+    const wanted = new RegExp(pattern);
+    Object.assign(window, {
+      seen: new Promise<number>((resolve) => {
+        let from = 0;
+        const begin = () => (from ||= performance.now());
+        addEventListener('input', begin, { capture: true, once: true });
+        addEventListener('click', begin, { capture: true, once: true });
+        new MutationObserver((_, watcher) => {
+          if (from === 0 || !wanted.test(document.body.innerText)) return;
+          watcher.disconnect();
+          requestAnimationFrame(() => resolve(performance.now() - from));
+        }).observe(document.body, { subtree: true, childList: true, characterData: true });
+      }),
+    });
+  }, text.source);
+  await act();
+  return page.evaluate(() => (window as unknown as { seen: Promise<number> }).seen);
+}
+
+const middle = (times: readonly number[]): number =>
+  [...times].sort((a, b) => a - b)[times.length >> 1] ?? NaN;
+
+/** Opening the Logbook, finding in it, and opening a job, with ten entries and with a hundred thousand. */
+export async function benchLog(
+  page: Page,
+  address: string,
+): Promise<{ readonly logOpen: Figure; readonly logFind: Figure; readonly logJob: Figure }> {
+  const open = async (): Promise<number> => {
+    const times: number[] = [];
+    for (let i = 0; i < 5; i += 1) {
+      await page.goto(address);
+      await page.getByRole('heading', { name: 'Bench' }).waitFor();
+      await page.waitForTimeout(1500);
+      times.push(
+        await until(page, () => page.getByRole('link', { name: 'Logbook' }).click(), /entries, newest first/),
+      );
+    }
+    return middle(times);
+  };
+  const find = async (): Promise<number> => {
+    const box = page.getByRole('searchbox', { name: 'Find in the log' });
+    const times: number[] = [];
+    for (const words of ['lint speck', 'sharp', 'good press', 'speck near', 'even']) {
+      times.push(await until(page, () => box.fill(words), new RegExp(`by “${words}”`)));
+      await box.fill('');
+      await page.waitForTimeout(400);
+    }
+    return middle(times);
+  };
+  const job = async (): Promise<number> => {
+    const times: number[] = [];
+    for (let i = 0; i < 5; i += 1) {
+      await page.goto(address);
+      await page.getByRole('heading', { name: 'Bench' }).waitFor();
+      await page.waitForTimeout(1500);
+      const link = page.getByRole('link', { name: 'Star party crew tumblers' });
+      times.push(await until(page, () => link.click(), /How it adds up/));
+    }
+    return middle(times);
+  };
+  await page.goto(address);
+  await page.getByRole('heading', { name: 'Bench' }).waitFor();
+  const few = { open: await open(), find: await find(), job: await job() };
+  await fill(page, MANY);
+  const many = { open: await open(), find: await find(), job: await job() };
+  const figure = (value: number, what: string, limit: number, reference: number): Figure => ({
+    value: round(value, 0),
+    unit: `ms, ${what}, with ${MANY} log entries; the middle one of five`,
+    limit,
+    reference: { what: 'ms with a handful of entries', value: round(reference, 0) },
+  });
+  return {
+    logOpen: figure(many.open, 'from the click to the newest entries', 100, few.open),
+    logFind: figure(many.find, 'from the last letter to what was found', 100, few.find),
+    // No slower than with ten: told by the ratio of the two, which a limit in ms cannot.
+    logJob: figure(many.job, 'from the click to a job’s figures', Math.round(few.job * 1.1), few.job),
+  };
+}
