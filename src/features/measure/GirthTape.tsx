@@ -8,7 +8,7 @@ import type { Fit } from '@/ui/board/Board';
 import { arrowStep, dragFrom } from '@/ui/board/drag';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
-import { Badge } from './MeasureView';
+import { Badge } from '@/ui/board/Badge';
 
 interface TapeProps {
   readonly fit: Fit;

@@ -7,8 +7,10 @@ import { profileAt } from '@/core/shapes/profile';
 import type { Blank, RoundShape } from '@/core/shop/blank';
 import { mm } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
+import { Badge } from '@/ui/board/Badge';
 import { Board, type Fit } from '@/ui/board/Board';
 import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
+import { ArrowLine } from '@/ui/board/Dimension';
 import { Button } from '@/ui/Button';
 import { LengthField } from '@/ui/LengthField';
 import { useSay } from '@/ui/units';
@@ -208,23 +210,6 @@ function FlatPlaces({ fit, blank, places }: PlacesProps & { readonly blank: Blan
   );
 }
 
-export const Badge = ({ x, y, letter }: { x: number; y: number; letter: string }) => (
-  <g>
-    <rect x={x - 11} y={y - 11} width={22} height={22} fill="#1d2c5e" />
-    <text
-      x={x}
-      y={y + 5}
-      textAnchor="middle"
-      fontSize={14}
-      fontWeight={700}
-      className="font-label"
-      fill="#ffffff"
-    >
-      {letter}
-    </text>
-  </g>
-);
-
 interface SpanProps {
   readonly letter: string;
   readonly x1: number;
@@ -241,16 +226,7 @@ function Span({ letter, x1, y1, x2, y2, value }: SpanProps) {
   const [mx, my] = [(x1 + x2) / 2, (y1 + y2) / 2];
   return (
     <g>
-      <line
-        x1={x1}
-        y1={y1}
-        x2={x2}
-        y2={y2}
-        stroke="#14211f"
-        strokeWidth={1.2}
-        markerStart="url(#tip)"
-        markerEnd="url(#tip)"
-      />
+      <ArrowLine x1={x1} y1={y1} x2={x2} y2={y2} />
       <Badge x={mx} y={my} letter={letter} />
       {value !== null && (
         <text

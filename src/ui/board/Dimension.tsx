@@ -1,10 +1,27 @@
 import type { ReactNode } from 'react';
 
-interface Props {
+interface LineProps {
   readonly x1: number;
   readonly y1: number;
   readonly x2: number;
   readonly y2: number;
+}
+
+/** The line alone, an arrow tip at either end. Pixel coordinates. */
+export const ArrowLine = ({ x1, y1, x2, y2 }: LineProps) => (
+  <line
+    x1={x1}
+    y1={y1}
+    x2={x2}
+    y2={y2}
+    stroke="#14211f"
+    strokeWidth={1}
+    markerStart="url(#tip)"
+    markerEnd="url(#tip)"
+  />
+);
+
+interface Props extends LineProps {
   readonly children: ReactNode;
   /** Side of the line the figure stands on. */
   readonly side?: 'above' | 'below' | 'left' | 'right';
@@ -24,16 +41,7 @@ export function Dimension({ x1, y1, x2, y2, children, side = 'above', quiet = fa
   const { x, y, anchor } = at[side];
   return (
     <g>
-      <line
-        x1={x1}
-        y1={y1}
-        x2={x2}
-        y2={y2}
-        stroke="#14211f"
-        strokeWidth={1}
-        markerStart="url(#tip)"
-        markerEnd="url(#tip)"
-      />
+      <ArrowLine x1={x1} y1={y1} x2={x2} y2={y2} />
       <text
         x={x}
         y={y}

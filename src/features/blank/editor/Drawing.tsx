@@ -3,8 +3,10 @@
 import type { ReactNode } from 'react';
 import { widestMm } from '@/core/shapes/round';
 import type { Blank, RoundShape } from '@/core/shop/blank';
+import { Badge } from '@/ui/board/Badge';
 import { Board, type Fit } from '@/ui/board/Board';
 import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
+import { ArrowLine } from '@/ui/board/Dimension';
 import { arrowStep, dragFrom } from '@/ui/board/drag';
 import { LengthField } from '@/ui/LengthField';
 import {
@@ -112,19 +114,6 @@ const At = ({ x, y, children }: { x: number; y: number; children: ReactNode }) =
   </div>
 );
 
-const Arrow = ({ x1, y1, x2, y2 }: { x1: number; y1: number; x2: number; y2: number }) => (
-  <line
-    x1={x1}
-    y1={y1}
-    x2={x2}
-    y2={y2}
-    stroke="#14211f"
-    strokeWidth={1.2}
-    markerStart="url(#tip)"
-    markerEnd="url(#tip)"
-  />
-);
-
 interface RoundProps extends Props {
   readonly fit: Fit;
   readonly shape: RoundShape;
@@ -137,9 +126,9 @@ function RoundLines({ draft, change, shape, fit }: RoundProps) {
   const { topMm, footMm } = wallEnds(draft);
   return (
     <>
-      <Arrow x1={x(-rim)} x2={x(rim)} y1={y(0) - 14} y2={y(0) - 14} />
-      <Arrow x1={x(-foot)} x2={x(foot)} y1={y(shape.heightMm) + 14} y2={y(shape.heightMm) + 14} />
-      <Arrow x1={x(-half) - 18} x2={x(-half) - 18} y1={y(0)} y2={y(shape.heightMm)} />
+      <ArrowLine x1={x(-rim)} x2={x(rim)} y1={y(0) - 14} y2={y(0) - 14} />
+      <ArrowLine x1={x(-foot)} x2={x(foot)} y1={y(shape.heightMm) + 14} y2={y(shape.heightMm) + 14} />
+      <ArrowLine x1={x(-half) - 18} x2={x(-half) - 18} y1={y(0)} y2={y(shape.heightMm)} />
       {draft.between.map((b, i) => {
         const { fromRimMm, acrossMm } = betweenMm(draft, b);
         const letter = String.fromCharCode(65 + i);
@@ -226,18 +215,7 @@ function Knob({ label, letter, x, y, value, range, onMove, flat = false }: KnobP
       )}
     >
       <rect x={x - 20} y={y - 20} width={40} height={40} fill="transparent" />
-      <rect x={x - 11} y={y - 11} width={22} height={22} fill="#1d2c5e" />
-      <text
-        x={x}
-        y={y + 5}
-        textAnchor="middle"
-        fontSize={14}
-        fontWeight={700}
-        className="font-label"
-        fill="#ffffff"
-      >
-        {letter}
-      </text>
+      <Badge x={x} y={y} letter={letter} />
     </g>
   );
 }
@@ -278,8 +256,8 @@ function FlatLines({ draft, change, fit }: FlatProps) {
   const [w, h] = [dimMm(draft, 'width'), dimMm(draft, 'height')];
   return (
     <>
-      <Arrow x1={x(0)} x2={x(w)} y1={y(0) - 14} y2={y(0) - 14} />
-      <Arrow x1={x(0) - 18} x2={x(0) - 18} y1={y(0)} y2={y(h)} />
+      <ArrowLine x1={x(0)} x2={x(w)} y1={y(0) - 14} y2={y(0) - 14} />
+      <ArrowLine x1={x(0) - 18} x2={x(0) - 18} y1={y(0)} y2={y(h)} />
       {draft.holes.map((hole, i) => (
         <Knob
           key={hole.id}
