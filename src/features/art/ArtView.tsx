@@ -19,6 +19,7 @@ import { OnBlank } from './OnBlank';
 import { OnTaper } from './OnTaper';
 import { PictureTools } from './PictureTools';
 import { ProofSheet } from './ProofSheet';
+import { whileReading } from './reading';
 import { SeamFinder } from './SeamFinder';
 import { WordsTools } from './WordsTools';
 
@@ -64,7 +65,7 @@ export function ArtView() {
   const bring = async (files: readonly File[], instead: string | null = null) => {
     setBusy(true);
     for (const file of files) {
-      const r = await bringPicture(file);
+      const r = await whileReading(file.name, bringPicture(file));
       if (!r.ok) tellProblem(r.problem);
       else if (instead) edit(replaced(instead, r.value));
       else add(r.value);

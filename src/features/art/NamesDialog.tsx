@@ -17,6 +17,8 @@ import { SheetDialog } from '@/ui/Sheet';
 import { tell, tellProblem } from '@/ui/tell';
 import { useJob } from '../job/jobContext';
 import { PICTURE_FILES } from './ArtBar';
+import { whileReading } from './reading';
+import { ReadingStatus } from './ReadingStatus';
 
 const ONE_EACH = '(one of each)';
 
@@ -59,7 +61,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
     else tellProblem(decoded.problem);
   };
   const bring = async (file: File) => {
-    const r = await bringPicture(file);
+    const r = await whileReading(file.name, bringPicture(file));
     if (r.ok) setPictures((p) => [...p.filter((x) => x.name !== r.value.name), r.value].slice(-60));
     else tellProblem(r.problem);
   };
@@ -113,7 +115,8 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
             </FileButton>
           </div>
         </div>
-        <div className="grid content-start gap-2">
+        <div className="relative grid content-start gap-2">
+          <ReadingStatus />
           {read && !read.ok && (
             <p role="alert" className="border-l-4 border-act pl-2 text-lead">
               {problemText(read.problem)}
