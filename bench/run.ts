@@ -1,4 +1,4 @@
-// Prints JSON: each figure beside its limit and a reference taken in the same run. npm run bench
+// Prints JSON: each figure beside its limit and a reference taken in the same run. npm run bench, or some: npm run bench -- drag log
 import { pictureLayer } from '../src/core/job/art';
 import { chromium, type CDPSession, type Page } from '@playwright/test';
 import { demoShop } from '../src/core/demo/demoShop';
@@ -162,6 +162,30 @@ async function benchPdf(
   };
 }
 
+type Figures = Readonly<Record<string, Figure>>;
+
+/** Each step by its name, in the order it is taken; some measure more than one figure at a time. */
+const steps = (page: Page, cdp: CDPSession, address: string) =>
+  ({
+    plan: () => ({ plan: benchPlan() }),
+    pattern: () => ({ pattern: benchPattern() }),
+    band: () => ({ band: benchBand() }),
+    firstLoad: async () => ({ firstLoad: await benchFirstLoad(page, cdp, address) }),
+    typing: async () => ({ typing: await benchTyping(page, address) }),
+    pdf: () => benchPdf(page, address),
+    drag: async () => ({ drag: await benchDrag(page, address) }),
+    rolled: async () => ({ rolled: await benchRolled(page, address) }),
+    names: () => benchNames(page, address),
+    panel: () => benchPanel(page, address),
+    bend: () => benchBend(),
+    seam: async () => ({ seam: await benchSeam() }),
+    look: async () => ({ look: await benchLook() }),
+    log: async () => benchLog(await (await browser.newContext()).newPage(), address),
+    nesting: () => ({ nesting: benchNesting() }),
+    sectors: () => ({ sectors: benchSectors() }),
+  }) satisfies Readonly<Record<string, () => Figures | Promise<Figures>>>;
+
+const asked = process.argv.slice(2);
 ensureBuild();
 const { child, address } = await startServer({ demo: true, port: 4700, quiet: true });
 const browser = await chromium.launch({
@@ -171,44 +195,17 @@ const browser = await chromium.launch({
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const cdp = await page.context().newCDPSession(page);
-  const firstLoad = await benchFirstLoad(page, cdp, address);
-  const typing = await benchTyping(page, address);
-  const { pdf, blocked } = await benchPdf(page, address);
-  const drag = await benchDrag(page, address);
-  const rolled = await benchRolled(page, address);
-  const { names, namesBlocked } = await benchNames(page, address);
-  const { panel, panelMemory, panelBlocked } = await benchPanel(page, address);
-  const { bend, bendMemory } = await benchBend();
-  const log = await benchLog(await (await browser.newContext()).newPage(), address);
-  process.stdout.write(
-    `${JSON.stringify(
-      {
-        plan: benchPlan(),
-        pattern: benchPattern(),
-        band: benchBand(),
-        firstLoad,
-        typing,
-        drag,
-        rolled,
-        pdf,
-        blocked,
-        names,
-        namesBlocked,
-        panel,
-        panelMemory,
-        panelBlocked,
-        bend,
-        bendMemory,
-        seam: await benchSeam(),
-        look: await benchLook(),
-        ...log,
-        nesting: benchNesting(),
-        sectors: benchSectors(),
-      },
-      null,
-      2,
-    )}\n`,
-  );
+  const found: Record<string, Figure> = {};
+  for (const [name, measure] of Object.entries(steps(page, cdp, address))) {
+    if (asked.length > 0 && !asked.includes(name)) continue;
+    const figures: Figures = await measure();
+    Object.assign(found, figures);
+    // Said as they come: a step that fails loses none of those before it.
+    for (const [key, { value, limit }] of Object.entries(figures)) {
+      process.stderr.write(`${key} ${value} (${limit})\n`);
+    }
+  }
+  process.stdout.write(`${JSON.stringify(found, null, 2)}\n`);
 } finally {
   await browser.close();
   child.kill();
