@@ -46,6 +46,9 @@ export const figure = (page: Page, label: string | RegExp) =>
 /** The line that says what stands in the way. */
 export const foot = (page: Page) => page.getByRole('region', { name: 'What stands in the way', exact: true });
 
+/** What was found in the art, listed below its board. */
+export const checks = (page: Page) => page.getByRole('region', { name: 'Checked before printing' });
+
 /** One of the files under “Other files” of the Sheet terrace. */
 export async function otherFile(page: Page, name: string | RegExp): Promise<void> {
   await page.getByRole('button', { name: 'Other files' }).click();

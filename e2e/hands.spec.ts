@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { expect, figure, foot, open, saved, test, otherFile } from './bench';
+import { expect, figure, checks, open, saved, test, otherFile } from './bench';
 
 test('dragging: the wrap’s edge, the picture, the words; each one step of undo', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/wrap');
@@ -29,9 +29,9 @@ test('dragging: the wrap’s edge, the picture, the words; each one step of undo
   await page.mouse.move(from.x + 15, from.y);
   await page.mouse.move(from.x + 30, from.y);
   await page.mouse.up();
-  await expect(foot(page)).toContainText('White will show');
+  await expect(checks(page)).toContainText('White will show');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(foot(page)).not.toContainText('White will show');
+  await expect(checks(page).getByText('White will show')).toHaveCount(0);
 
   const words = await page.getByRole('slider', { name: /^Words/ }).boundingBox();
   if (!words) throw new Error('no words');
@@ -40,7 +40,7 @@ test('dragging: the wrap’s edge, the picture, the words; each one step of undo
   await page.mouse.down();
   await page.mouse.move(at.x, at.y + 60, { steps: 4 });
   await page.mouse.up();
-  await expect(foot(page)).toContainText('past the safe edge');
+  await expect(checks(page)).toContainText('past the safe edge');
   await saved(page);
 });
 

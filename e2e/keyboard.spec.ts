@@ -1,4 +1,4 @@
-import { expect, figure, open, test, foot } from './bench';
+import { expect, figure, open, test, checks } from './bench';
 
 test('keyboard only: from the bench to the heat, units, keys, undo', async ({ bench: page }) => {
   await page.keyboard.press('/');
@@ -29,7 +29,7 @@ test('keyboard only: from the bench to the heat, units, keys, undo', async ({ be
   const picture = page.getByRole('slider', { name: /^Picture/ });
   await picture.focus();
   await page.keyboard.press('Shift+ArrowRight');
-  await expect(foot(page)).toContainText('White will show');
+  await expect(checks(page)).toContainText('White will show');
   await page.keyboard.press('Control+z');
 
   await page.keyboard.press('6');

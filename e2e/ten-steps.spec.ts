@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { expect, figure, saved, takeReading, test, foot, otherFile } from './bench';
+import { expect, figure, saved, takeReading, test, checks, otherFile } from './bench';
 
 /** From an empty job to a printed sheet, a two-pass press, a verdict, and tomorrow's starting point. */
 test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
@@ -77,7 +77,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByLabel('Picture file').setInputFiles(path);
     await expect(figure(page, 'Fineness')).toContainText('127');
     await page.getByRole('textbox', { name: 'Scale' }).fill('90');
-    await expect(foot(page)).toContainText(/White will show|stops short/);
+    await expect(checks(page)).toContainText(/White will show|stops short/);
     await page.getByRole('textbox', { name: 'Scale' }).fill('100');
     await page.getByRole('button', { name: 'Turn right a quarter' }).click();
     await page.getByRole('button', { name: 'Turn left a quarter' }).click();

@@ -16,6 +16,7 @@ interface Props<T> {
   readonly value?: T;
   /** Set by hand: shown as taken. */
   readonly taken?: boolean;
+  /** Nobody said it yet: typing the very figure shown, or Enter on it, says it. */
   readonly guessed?: boolean;
   readonly width?: string;
   readonly after?: ReactNode;
@@ -51,12 +52,13 @@ export function TypedField<T>({
   const remember = useRemember();
   const before = useRef<Before<T> | null>(null);
   const commit = useRef<() => void>(() => undefined);
+  const typedIn = useRef(false);
 
   const take = (typed: string, leaving: boolean) => {
     const parsed = parse(typed);
     if (parsed.ok) {
       setWrong(null);
-      if (typed !== text) onValue(parsed.value);
+      if (typed !== text || (guessed && typedIn.current)) onValue(parsed.value);
     } else if (leaving) {
       setWrong(`${parsed.problem.what} ${parsed.problem.wayOut}`);
     }
@@ -106,9 +108,12 @@ export function TypedField<T>({
           spellCheck={false}
           onFocus={(e) => {
             before.current = { text, value, bringBack: remember?.() ?? null };
+            typedIn.current = false;
             setDraft(text);
             e.currentTarget.select();
           }}
+          // Told of every input: a change event is not sent where the same figure is typed over itself.
+          onInput={() => (typedIn.current = true)}
           onChange={(e) => {
             setDraft(e.target.value);
             take(e.target.value, false);
@@ -117,7 +122,10 @@ export function TypedField<T>({
             if (before.current && draft !== null && take(draft, true)) setDraft(null);
           }}
           onKeyDown={(e) => {
-            if (e.key === 'Enter') e.currentTarget.blur();
+            if (e.key === 'Enter') {
+              typedIn.current = true;
+              e.currentTarget.blur();
+            }
             if (e.key === 'Escape') {
               restore();
               e.currentTarget.blur();

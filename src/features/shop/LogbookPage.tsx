@@ -26,8 +26,14 @@ const VERDICT_GROUND: Readonly<Record<LogEntry['verdict'], string>> = {
 /** Entries read at first, and so many more each time the list is scrolled to its end. */
 const STRETCH = 120;
 
-const totalText = (page: LogPage | undefined, find: string): string => {
+/** What was found, with the words it was found by: while others are typed it still says its own. */
+interface Found extends LogPage {
+  readonly find: string;
+}
+
+const totalText = (page: Found | undefined): string => {
   if (!page) return 'reading…';
+  const { find } = page;
   const n = page.total ?? page.entries.length;
   const entries = `${n.toLocaleString('en')} ${n === 1 ? 'entry' : 'entries'}`;
   if (page.total === null) return `over ${entries} by “${find}”, newest first`;
@@ -39,7 +45,10 @@ export function LogbookPage() {
   const [find, setFind] = useState('');
   const [most, setMost] = useState(STRETCH);
   const asked = useDeferredValue(find.trim());
-  const page = useLiveQuery(() => findInLog(asked, most), [asked, most]);
+  const page = useLiveQuery(
+    async (): Promise<Found> => ({ ...(await findInLog(asked, most)), find: asked }),
+    [asked, most],
+  );
   const save = async () => {
     const all = await findInLog(asked, Infinity);
     saveTextAs('logbook.csv', logCsv(all.entries), 'text/csv');
@@ -47,7 +56,7 @@ export function LogbookPage() {
   return (
     <ShopFrame
       title="Logbook"
-      about={totalText(page, asked)}
+      about={totalText(page)}
       actions={
         <>
           <input
@@ -69,9 +78,9 @@ export function LogbookPage() {
     >
       {page && page.entries.length === 0 ? (
         <p className="p-8 text-lead">
-          {asked === ''
+          {page.find === ''
             ? 'Nothing logged yet. Press a piece, look it over, and write it down: that is what tomorrow starts from.'
-            : `Nothing by “${asked}”. Words are found by how they begin.`}
+            : `Nothing by “${page.find}”. Words are found by how they begin.`}
         </p>
       ) : (
         page && <LogList page={page} onEnd={() => setMost((m) => m + STRETCH)} />
