@@ -39,7 +39,7 @@ export function aboutOf(blank: Blank | null, start: Start, shown: ShownLengths):
       finish: 'gloss',
       stock: 'opaque',
       film: false,
-      takeOff: '',
+      takeOff: start.family === 'tumbler' ? 'lid' : '',
       finishing: '',
       cautions: '',
       needs: '',
