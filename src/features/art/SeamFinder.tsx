@@ -215,7 +215,7 @@ function AtTheSeam({
   );
 }
 
-const CHART = { width: 720, height: 96, left: 34, right: 8, top: 8, bottom: 22 } as const;
+const CHART = { width: 720, height: 96, left: 34, right: 14, top: 8, bottom: 22 } as const;
 
 /** What the seam would cost at every place along the picture, the best marked. */
 function Curve({
@@ -230,9 +230,10 @@ function Curve({
   onPick: (best: number) => void;
 }) {
   const say = useSay();
-  const last = search.curve[search.curve.length - 1];
+  // An enlarged picture has more room to move: its places may lie past the last one at this size.
+  const lastPx = Math.max(1, ...[...search.curve, ...search.best, cut].map((c) => c.startPx));
   const most = Math.max(2, ...search.curve.map((c) => c.cost));
-  const x = scaleLinear([0, Math.max(1, last?.startPx ?? 1)], [CHART.left, CHART.width - CHART.right]);
+  const x = scaleLinear([0, lastPx], [CHART.left, CHART.width - CHART.right]);
   const y = scaleLinear([0, most], [CHART.height - CHART.bottom, CHART.top]);
   const path = line<SeamSearch['curve'][number]>(
     (c) => x(c.startPx),
@@ -269,7 +270,7 @@ function Curve({
         fill="#14211f"
         className="font-label"
       >
-        left end of the wrap, {mmAt(last?.startPx ?? 0)} into the picture
+        left end of the wrap, {mmAt(lastPx)} into the picture
       </text>
       <line
         x1={x(cut.startPx)}
