@@ -134,3 +134,21 @@ test('a press, a paper and a blank: added, changed, taken out and put back', asy
   await page.getByRole('button', { name: 'Save as CSV' }).click();
   expect(readFileSync(await (await csv).path(), 'utf8')).toContain('One lint speck.');
 });
+
+test('every place found for the seam lies on its chart, and can be struck there', async ({ bench: page }) => {
+  await open(page, '/job/star-party-tumblers/art');
+  await page.getByRole('radio', { name: 'Seam', exact: true }).click();
+  const chart = page.getByRole('group', { name: /^How much the seam would show/ });
+  const places = chart.getByRole('button', { name: /^Place \d/ });
+  await expect(places.first()).toBeVisible({ timeout: 30_000 });
+  const [frame, count] = [await chart.boundingBox(), await places.count()];
+  if (!frame) throw new Error('no chart');
+  expect(count).toBeGreaterThan(1);
+  for (let i = 0; i < count; i += 1) {
+    const at = await places.nth(i).boundingBox();
+    if (!at) throw new Error(`place ${i + 1} is not drawn`);
+    expect(at.x).toBeGreaterThanOrEqual(frame.x);
+    expect(at.x + at.width).toBeLessThanOrEqual(frame.x + frame.width);
+    await places.nth(i).click();
+  }
+});
