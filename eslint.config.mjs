@@ -92,4 +92,18 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // A migration step means the same for ever: nothing of today's code may reach into it.
+    files: ['src/core/formats/upgrades/to*.ts', 'src/core/formats/upgrades/raw.ts', 'src/data/upgradeLog.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { regex: '^(?!\\./raw$)', message: 'A migration step stands alone.', allowTypeImports: true },
+          ],
+        },
+      ],
+    },
+  },
 );

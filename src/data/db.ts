@@ -1,7 +1,4 @@
-import Dexie, { type Table, type Transaction } from 'dexie';
-import { upgradeBlank, upgradeJob, upgradePaper, upgradeRun, upgradeSettings } from '@/core/formats/upgrade';
-import { oldMethodOf, upgradeJob4, upgradeSettings4 } from '@/core/formats/upgrade4';
-import { upgradeJob3, upgradePaper3, upgradeSettings3 } from '@/core/formats/upgrade3';
+import Dexie, { type Table } from 'dexie';
 import type { Mime } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import type { Standing } from '@/core/plan/standing';
@@ -10,7 +7,7 @@ import type { Paper } from '@/core/shop/paper';
 import type { Press } from '@/core/shop/press';
 import type { LogEntry, Recipe, Run } from '@/core/shop/records';
 import type { Settings } from '@/core/shop/settings';
-import { indexLog } from './upgradeLog';
+import { DB_VERSIONS } from './upgrades';
 
 /** A job as kept: its revision counts saves, so two tabs cannot silently overwrite each other. */
 export interface JobRecord {
@@ -66,16 +63,14 @@ export interface StandingRecord {
   readonly standing: Standing;
 }
 
-/** Changes every record of a table in place, inside an upgrade. */
-const modifier = (tx: Transaction) => (table: string, change: (record: unknown) => unknown) =>
-  tx
-    .table(table)
-    .toCollection()
-    .modify((record, ref) => {
-      ref.value = change(record) as typeof record;
-    });
+const NEWEST = Math.max(...DB_VERSIONS.map((v) => v.version));
 
-/** The shop in this browser. New versions go below the last, with an `upgrade` that carries the old records over. */
+/** The shop of this browser was written by a newer copy of the application. */
+export class NewerDatabase extends Error {
+  override readonly name = 'NewerDatabase';
+}
+
+/** The shop in this browser. Its versions stand in `upgrades.ts`. */
 export class MesaDb extends Dexie {
   declare readonly jobs: Table<JobRecord, string>;
   declare readonly blanks: Table<Blank, string>;
@@ -93,60 +88,14 @@ export class MesaDb extends Dexie {
 
   constructor(name = 'mesa-drift') {
     super(name);
-    this.version(1).stores({
-      jobs: 'id',
-      blanks: 'id',
-      presses: 'id',
-      papers: 'id',
-      recipes: 'id, [blankId+pressId]',
-      log: 'id, jobId, at',
-      runs: 'id, jobId',
-      settings: 'id',
-      pictures: 'id',
+    for (const { version, stores, upgrade } of DB_VERSIONS) {
+      const declared = this.version(version).stores({ ...stores });
+      if (upgrade) declared.upgrade(upgrade);
+    }
+    // The store would open a newer database as if it were this version, and write old records into it.
+    this.on('ready', () => {
+      if (this.backendDB().version > NEWEST * 10) throw new NewerDatabase();
     });
-    this.version(2)
-      .stores({})
-      .upgrade(async (tx) => {
-        const each = modifier(tx);
-        await each('blanks', upgradeBlank);
-        await each('papers', upgradePaper);
-        await each('runs', upgradeRun);
-        await each('jobs', (r) => ({ ...(r as JobRecord), job: upgradeJob((r as JobRecord).job) }));
-        await each('settings', (r) => ({
-          ...(r as SettingsRecord),
-          settings: upgradeSettings((r as SettingsRecord).settings),
-        }));
-      });
-    this.version(3)
-      .stores({})
-      .upgrade(async (tx) => {
-        const each = modifier(tx);
-        await each('papers', upgradePaper3);
-        await each('jobs', (r) => ({ ...(r as JobRecord), job: upgradeJob3((r as JobRecord).job) }));
-        await each('settings', (r) => ({
-          ...(r as SettingsRecord),
-          settings: upgradeSettings3((r as SettingsRecord).settings),
-        }));
-      });
-    this.version(4).stores({ standings: 'id' });
-    this.version(5)
-      .stores({
-        notes: 'jobId',
-        tallies: 'id',
-        looks: 'id',
-        log: 'id, at, [jobId+at], [blankId+pressId+at], *words',
-      })
-      .upgrade(async (tx) => {
-        await indexLog(tx);
-        const shop = (await tx.table('settings').get('shop')) as SettingsRecord | undefined;
-        const method = oldMethodOf(shop?.settings);
-        const each = modifier(tx);
-        await each('jobs', (r) => ({ ...(r as JobRecord), job: upgradeJob4((r as JobRecord).job, method) }));
-        await each('settings', (r) => ({
-          ...(r as SettingsRecord),
-          settings: upgradeSettings4((r as SettingsRecord).settings),
-        }));
-      });
   }
 }
 

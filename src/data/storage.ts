@@ -9,6 +9,13 @@ const names = (error: unknown): string => {
 /** Puts a storage error into words with a way out. */
 export function storageProblem(error: unknown, where: string): Result<never> {
   const name = names(error);
+  if (/NewerDatabase/.test(name)) {
+    return fail(
+      'The shop in this browser was written by a newer Mesa Drift.',
+      where,
+      'Update Mesa Drift, then open it again. Nothing was changed.',
+    );
+  }
   if (/Quota/i.test(name)) {
     return fail(
       'This browser’s storage is full.',

@@ -6,9 +6,7 @@ import { idSchema } from '../shop/common';
 import { shopSchema, type Shop } from '../shop/shop';
 import type { Result } from '../result';
 import { readFile, type FileKind } from './file';
-import { jobFileTo2, shopFileTo2 } from './upgrade';
-import { jobFileTo3, shopFileTo3 } from './upgrade3';
-import { jobFileTo4, shopFileTo4 } from './upgrade4';
+import { jobFileBy, shopFileBy, STEPS } from './upgrades/upgrades';
 
 /** Letters of base64 (RFC 4648) checked without a backtracking pattern: these strings run to megabytes. */
 const isBase64 = (text: string): boolean =>
@@ -37,7 +35,7 @@ export const JOB_FILE: FileKind<JobFile> = {
   noun: 'Job file',
   version: 4,
   schema: jobFileSchema,
-  upgrades: [jobFileTo2, jobFileTo3, jobFileTo4],
+  upgrades: STEPS.map(jobFileBy),
 };
 
 export const shopFileSchema = z.strictObject({
@@ -54,7 +52,7 @@ export const SHOP_FILE: FileKind<ShopFile> = {
   noun: 'Shop file',
   version: 4,
   schema: shopFileSchema,
-  upgrades: [shopFileTo2, shopFileTo3, shopFileTo4],
+  upgrades: STEPS.map(shopFileBy),
 };
 
 /** Only what one job draws on: its blank, press and papers, what the log says of them, and its own runs. */

@@ -1,0 +1,101 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { plan } from '../plan/plan';
+import { foldRun } from '../run/run';
+import { stepsOfRun } from '../run/steps';
+import { fileText, readJobFile, readShopFile, SHOP_FILE } from './jobFile';
+
+/*
+ * Files as every version wrote them, kept for ever, made by the code of its time. What they must still say was written down then, from the
+ * code of their time.
+ */
+const read = (name: string): string => readFileSync(join(__dirname, 'fixtures', name), 'utf8');
+const VERSIONS = [1, 2, 3, 4] as const;
+
+const JOBS_1 = ['dome-beakers', 'comet-cans', 'star-party-tumblers', 'trail-guide-bottles'];
+const JOBS_2 = [
+  'dome-beakers',
+  'comet-cans',
+  'constellation-mugs',
+  'star-party-tumblers',
+  'night-walk-tumblers',
+  'moon-and-star-ornaments',
+  'trail-guide-bottles',
+  'comet-glasses',
+  'slate-trail-markers',
+];
+const JOBS: Readonly<Record<(typeof VERSIONS)[number], readonly string[]>> = {
+  1: JOBS_1,
+  2: JOBS_2,
+  3: [...JOBS_2, 'star-map-panel'],
+  4: [...JOBS_2, 'star-map-panel'],
+};
+
+/** What every one of these files said of its four runs when it was written. */
+const RUNS = [
+  { piece: 2, step: 'peel', good: 1, spoiled: 1, ended: 'no', dwellsS: [13, 18, 14, 19] },
+  { piece: 3, step: 'load', good: 2, spoiled: 1, ended: 'finished', dwellsS: [12, 11, 13] },
+  { piece: 2, step: 'peel', good: 1, spoiled: 1, ended: 'stopped', dwellsS: [13, 14] },
+  { piece: 3, step: 'load', good: 2, spoiled: 1, ended: 'finished', dwellsS: [12, 11, 13] },
+];
+
+/** Seam method and circumference (mm) of the round wraps. */
+const SAID: Readonly<Record<string, readonly [string, number]>> = {
+  'dome-beakers': ['lap', 257.506],
+  'comet-cans': ['gap', 235.743],
+  'constellation-mugs': ['under', 257.021],
+  'star-party-tumblers': ['over', 230.631],
+  'night-walk-tumblers': ['over', 244.806],
+  'trail-guide-bottles': ['over', 229.336],
+  'comet-glasses': ['gap', 266.73],
+};
+
+const opened = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: string } }): T => {
+  if (!r.ok) throw new Error(r.problem.what);
+  return r.value;
+};
+
+describe.each(VERSIONS)('files of version %i', (version) => {
+  const shopFile = opened(readShopFile(read(`shop-${version}.mesashop.json`)));
+
+  test('open with every job, log entry and picture', () => {
+    expect(shopFile.jobs.map((j) => j.id)).toEqual(JOBS[version]);
+    expect(shopFile.shop.log.find((e) => e.id === 'log-fixture')).toMatchObject({ good: 5, spoiled: 1 });
+    expect(shopFile.pictures).toHaveLength(1);
+  });
+
+  test('runs fold to the counts they had', () => {
+    const folded = shopFile.shop.runs.map((run) => {
+      const steps = stepsOfRun(run);
+      const { piece, good, spoiled, ended, dwellsS, stepIndex } = foldRun(run, steps);
+      return { piece, step: steps[stepIndex]?.id, good, spoiled, ended, dwellsS };
+    });
+    expect(folded).toEqual(RUNS);
+  });
+
+  test('every job has the seam method and the circumference its own version said', () => {
+    for (const job of shopFile.jobs) {
+      const made = plan(job, shopFile.shop);
+      expect(made.blank.blank?.id).toBe(job.blankId);
+      const said = SAID[job.id];
+      if (!said) continue;
+      const girth = made.measure.figures.find((f) => f.id === 'measure.girth')?.quantity;
+      expect([job.id, made.wrap.school]).toEqual([job.id, said[0]]);
+      expect(girth && 'value' in girth ? girth.value : 0).toBeCloseTo(said[1], 1);
+    }
+  });
+
+  test('the job file opens to the job of the shop file', () => {
+    const jobFile = opened(readJobFile(read(`job-${version}.mesajob.json`)));
+    expect(jobFile.job).toEqual(shopFile.jobs.find((j) => j.id === jobFile.job.id));
+  });
+
+  test('written again they say the same', () => {
+    const again = opened(readShopFile(fileText(shopFile)));
+    expect(again).toEqual(shopFile);
+  });
+});
+
+test('there is a fixture of every version but today’s', () => {
+  expect(SHOP_FILE.version).toBe(VERSIONS.length);
+});

@@ -1,0 +1,42 @@
+import type { Upgrade } from '../file';
+import { isRaw, list, type Raw, type Step } from './raw';
+import { TO_2 } from './to2';
+import { TO_3 } from './to3';
+import { TO_4 } from './to4';
+
+/** Every step ever made, in order. The database climbs by the same steps. */
+export const STEPS = [TO_2, TO_3, TO_4] as const satisfies readonly Step[];
+
+const same = (v: unknown): unknown => v;
+
+function shopBy(step: Step, v: unknown): unknown {
+  if (!isRaw(v)) return v;
+  const each = (key: string, change: (record: unknown) => unknown = same): Raw =>
+    Array.isArray(v[key]) ? { [key]: list(v[key]).map(change) } : {};
+  return {
+    ...v,
+    settings: (step.settings ?? same)(v.settings),
+    ...each('blanks', step.blank),
+    ...each('presses', step.press),
+    ...each('papers', step.paper),
+    ...each('recipes', step.recipe),
+    ...each('log', step.logEntry),
+    ...each('runs', step.run),
+  };
+}
+
+const settingsIn = (shop: unknown): unknown => (isRaw(shop) ? shop.settings : undefined);
+const jobBy = (step: Step, job: unknown, shop: unknown): unknown =>
+  step.job ? step.job(job, settingsIn(shop)) : job;
+
+export const jobFileBy =
+  (step: Step): Upgrade =>
+  (raw) => ({ ...raw, job: jobBy(step, raw.job, raw.shop), shop: shopBy(step, raw.shop) });
+
+export const shopFileBy =
+  (step: Step): Upgrade =>
+  (raw) => ({
+    ...raw,
+    shop: shopBy(step, raw.shop),
+    jobs: list(raw.jobs).map((job) => jobBy(step, job, raw.shop)),
+  });

@@ -1,0 +1,104 @@
+import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { readShopFile } from '@/core/formats/jobFile';
+import { shopSchema } from '@/core/shop/shop';
+import { MesaDb } from './db';
+import { findInLog, jobTallies } from './log';
+import { listJobs, openJob } from './jobs';
+import { loadShop } from './shop';
+import { DB_VERSIONS } from './upgrades';
+
+/*
+ * Databases as every version wrote them, filled with the records of the shop files of their time. Opened today they must hold what those files
+ * open to. The stores are written down here as they were, apart from today's code.
+ */
+const FIRST = {
+  jobs: 'id',
+  blanks: 'id',
+  presses: 'id',
+  papers: 'id',
+  recipes: 'id, [blankId+pressId]',
+  log: 'id, jobId, at',
+  runs: 'id, jobId',
+  settings: 'id',
+  pictures: 'id',
+};
+const FOURTH = { ...FIRST, standings: 'id' };
+const FIFTH = {
+  ...FOURTH,
+  notes: 'jobId',
+  tallies: 'id',
+  looks: 'id',
+  log: 'id, at, [jobId+at], [blankId+pressId+at], *words',
+};
+const WRITTEN = [
+  { db: 1, file: 1, stores: FIRST },
+  { db: 2, file: 2, stores: FIRST },
+  { db: 3, file: 3, stores: FIRST },
+  { db: 4, file: 3, stores: FOURTH },
+  { db: 5, file: 4, stores: FIFTH },
+];
+
+const FIXTURES = join(__dirname, '../core/formats/fixtures');
+interface Row {
+  readonly id: string;
+}
+const rows = (v: unknown): Row[] => v as Row[];
+
+let made = 0;
+/** A database of before with all the records of a shop file in it. */
+async function written(version: number, file: number, stores: Record<string, string>): Promise<string> {
+  const name = `written-${(made += 1)}`;
+  const text = readFileSync(join(FIXTURES, `shop-${file}.mesashop.json`), 'utf8');
+  const { shop, jobs } = JSON.parse(text) as { shop: Record<string, unknown>; jobs: unknown };
+  const old = new Dexie(name);
+  old.version(version).stores(stores);
+  for (const table of ['blanks', 'presses', 'papers', 'recipes', 'runs'])
+    await old.table(table).bulkAdd(rows(shop[table]));
+  await old.table('log').bulkAdd(rows(shop.log).map((e) => (version < 5 ? e : { ...e, words: ['fixture'] })));
+  await old.table('jobs').bulkAdd(rows(jobs).map((job, i) => ({ id: job.id, rev: i + 1, savedAt: 5, job })));
+  await old.table('settings').add({ id: 'shop', settings: shop.settings });
+  old.close();
+  return name;
+}
+
+const byId = <T extends Row>(list: readonly T[]): T[] => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
+
+describe.each(WRITTEN)('a database of version $db', ({ db, file, stores }) => {
+  test('opens to the same things, runs and jobs as the file of its time', async () => {
+    const d = new MesaDb(await written(db, file, stores));
+    const read = readShopFile(readFileSync(join(FIXTURES, `shop-${file}.mesashop.json`), 'utf8'));
+    if (!read.ok) throw new Error(read.problem.what);
+    const shop = await loadShop(d);
+    expect(shopSchema.safeParse(shop).success).toBe(true);
+    for (const kind of ['blanks', 'presses', 'papers', 'recipes', 'runs'] as const)
+      expect(byId<Row>(shop[kind])).toEqual(byId<Row>(read.value.shop[kind]));
+    expect(shop.settings).toEqual(read.value.shop.settings);
+    const { jobs } = await listJobs(d);
+    expect(byId(jobs.map((r) => r.job))).toEqual(byId(read.value.jobs));
+    const first = read.value.jobs[0];
+    expect((await openJob(first?.id ?? '', d))?.rev).toBe(1);
+    expect((await findInLog('fixture', 10, d)).entries.map((e) => e.id)).toContain('log-fixture');
+    if (db < 5) expect((await jobTallies([first?.id ?? ''], d))[first?.id ?? '']?.good).toBe(5);
+    d.close();
+  });
+});
+
+test('a database written by a newer version is refused in words and left as it is', async () => {
+  const newer = Math.max(...DB_VERSIONS.map((v) => v.version)) + 1;
+  const name = await written(newer, 4, FIFTH);
+  const d = new MesaDb(name);
+  const refused = await listJobs(d).then(
+    () => null,
+    (e: unknown) => e,
+  );
+  expect(String(refused)).toMatch(/NewerDatabase/);
+  d.close();
+  const again = new Dexie(name);
+  await again.open();
+  expect(again.verno).toBe(newer);
+  expect(await again.table('jobs').count()).toBe(10);
+  again.close();
+});

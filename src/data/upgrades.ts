@@ -1,0 +1,81 @@
+import type { Transaction } from 'dexie';
+import { isRaw, type Step } from '@/core/formats/upgrades/raw';
+import { TO_2 } from '@/core/formats/upgrades/to2';
+import { TO_3 } from '@/core/formats/upgrades/to3';
+import { TO_4 } from '@/core/formats/upgrades/to4';
+import { indexLog } from './upgradeLog';
+
+/** One version of the database: what it indexes anew, and what becomes of the records of the version before. Never edited once released. */
+interface DbVersion {
+  readonly version: number;
+  readonly stores: Readonly<Record<string, string | null>>;
+  readonly upgrade?: (tx: Transaction) => Promise<void>;
+}
+
+/** Changes every record of a table in place. */
+const each = async (tx: Transaction, table: string, change?: (record: unknown) => unknown): Promise<void> => {
+  if (!change) return;
+  await tx
+    .table(table)
+    .toCollection()
+    .modify((record, ref) => {
+      ref.value = change(record) as typeof record;
+    });
+};
+
+/** Changes one field of every record: a job and the settings stand inside a record with an id of their own. */
+const inside = (field: string, change: (value: unknown) => unknown) => (record: unknown) =>
+  isRaw(record) ? { ...record, [field]: change(record[field]) } : record;
+
+/** Carries the records over by the same step that files climb by. */
+const climb = (step: Step) => async (tx: Transaction) => {
+  const kept: unknown = await tx.table('settings').get('shop');
+  const before = isRaw(kept) ? kept.settings : undefined;
+  const { job, settings } = step;
+  await each(tx, 'blanks', step.blank);
+  await each(tx, 'presses', step.press);
+  await each(tx, 'papers', step.paper);
+  await each(tx, 'recipes', step.recipe);
+  await each(tx, 'log', step.logEntry);
+  await each(tx, 'runs', step.run);
+  if (job)
+    await each(
+      tx,
+      'jobs',
+      inside('job', (v) => job(v, before)),
+    );
+  if (settings) await each(tx, 'settings', inside('settings', settings));
+};
+
+export const DB_VERSIONS: readonly DbVersion[] = [
+  {
+    version: 1,
+    stores: {
+      jobs: 'id',
+      blanks: 'id',
+      presses: 'id',
+      papers: 'id',
+      recipes: 'id, [blankId+pressId]',
+      log: 'id, jobId, at',
+      runs: 'id, jobId',
+      settings: 'id',
+      pictures: 'id',
+    },
+  },
+  { version: 2, stores: {}, upgrade: climb(TO_2) },
+  { version: 3, stores: {}, upgrade: climb(TO_3) },
+  { version: 4, stores: { standings: 'id' } },
+  {
+    version: 5,
+    stores: {
+      notes: 'jobId',
+      tallies: 'id',
+      looks: 'id',
+      log: 'id, at, [jobId+at], [blankId+pressId+at], *words',
+    },
+    upgrade: async (tx) => {
+      await indexLog(tx);
+      await climb(TO_4)(tx);
+    },
+  },
+];
