@@ -5,7 +5,7 @@
 export default {
   testRunner: 'jest',
   plugins: ['@stryker-mutator/jest-runner'],
-  jest: { configFile: 'jest.mutants.config.mjs', enableFindRelatedTests: true },
+  jest: { configFile: 'jest.mutants.config.mjs', enableFindRelatedTests: false },
   coverageAnalysis: 'perTest',
   mutator: { excludedMutations: ['StringLiteral'] },
   reporters: ['clear-text', 'json'],

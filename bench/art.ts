@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { lookInto } from '../src/core/art/lookInto';
+import { analyseImage } from '../src/core/art/analyseImage';
 import { seeded } from '../src/core/art/random';
 import { bendRows, readyBend } from '../src/core/art/resample';
 import { seamSearch } from '../src/core/art/seam';
@@ -41,8 +41,8 @@ export async function benchBend(): Promise<{ readonly bend: Figure; readonly ben
   const source = speckled(3307, 2480);
   const { pattern } = sizeRoundWrap(
     wrapInput({
-      girthTop: exact(280),
-      girthFoot: exact(235),
+      circumferenceTop: exact(280),
+      circumferenceFoot: exact(235),
       slant: exact(204),
       bleed: { rimMm: 3, footMm: 3, endsMm: 3 },
     }),
@@ -85,8 +85,8 @@ export async function benchBend(): Promise<{ readonly bend: Figure; readonly ben
 
 export async function benchSeam(): Promise<Figure> {
   const p = speckled(8000, 3000);
-  const ask = { fromRow: 0, toRow: 3000, lengthPx: 5000, startPx: 0, cyclic: true, enlarge: 0.08 };
-  const mine = best(timed(3, () => seamSearch(p, ask)));
+  const request = { fromRow: 0, toRow: 3000, lengthPx: 5000, startPx: 0, cyclic: true, enlarge: 0.08 };
+  const mine = best(timed(3, () => seamSearch(p, request)));
   const theirs = await bestOf(3, () => raw(p).resize(2400, 160, { fit: 'fill' }).raw().toBuffer());
   return {
     value: round(mine / 1000),
@@ -99,9 +99,9 @@ export async function benchSeam(): Promise<Figure> {
   };
 }
 
-export async function benchLook(): Promise<Figure> {
+export async function benchAnalysis(): Promise<Figure> {
   const p = speckled(7000, 5000);
-  const mine = best(timed(3, () => lookInto(p)));
+  const mine = best(timed(3, () => analyseImage(p)));
   const theirs = await bestOf(2, () => raw(p).stats());
   return {
     value: round(mine / 1000),
@@ -153,7 +153,7 @@ export function benchNesting(): Figure {
   for (const n of [17, 25, 29, 49, 73, 97, 197])
     for (let seed = 1; seed <= 5; seed += 1) {
       const shapes = cutUp(n, seed * 1000 + n).map((s) => nestShape(rect(s), 1));
-      const area = { widthMm: 400, heightMm: 1e6, gapMm: 0, turning: true };
+      const area = { widthMm: 400, heightMm: 1e6, gapMm: 0, mayRotate: true };
       gaps.push(Math.max(...nest(shapes, area).sheets.map(usedHeight)) / 400 - 1);
       boxes.push(Math.max(...nest(shapes, area, 0).sheets.map(usedHeight)) / 400 - 1);
     }
@@ -173,7 +173,7 @@ export function benchSectors(): Figure {
       return { x: r * Math.sin(a), y: -r * Math.cos(a) };
     });
   const ring = [...arc(900, -0.155, 0.155), ...arc(700, 0.155, -0.155)];
-  const area = { widthMm: 1100, heightMm: 30_000, gapMm: 4, turning: true };
+  const area = { widthMm: 1100, heightMm: 30_000, gapMm: 4, mayRotate: true };
   const shape = nestShape(ring, 200);
   const boxMm = (Math.ceil(200 / Math.floor(1104 / (shape.widthMm + 4))) * (shape.heightMm + 4)) / 1000;
   let usedM = 0;

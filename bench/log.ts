@@ -11,10 +11,10 @@ const addEntries = (page: Page, from: number, to: number): Promise<void> =>
   page.evaluate(
     ([first, end]) =>
       new Promise<void>((resolve, reject) => {
-        const ask = indexedDB.open('mesa-drift');
-        ask.onerror = () => reject(new Error('no database'));
-        ask.onsuccess = () => {
-          const db = ask.result;
+        const request = indexedDB.open('mesa-drift');
+        request.onerror = () => reject(new Error('no database'));
+        request.onsuccess = () => {
+          const db = request.result;
           const tx = db.transaction(['log', 'tallies', 'jobs', 'blanks', 'presses'], 'readwrite', {
             durability: 'relaxed',
           });

@@ -30,7 +30,7 @@ function panelJob(): string {
   ];
   const layer = pictureLayer('p', picture, {
     repeat: 'mirror',
-    placement: { base: 'cover', scale: 0.4, dxMm: 0, dyMm: 0, turnDeg: 0 },
+    placement: { base: 'cover', scale: 0.4, dxMm: 0, dyMm: 0, rotationDeg: 0 },
   });
   const job: Job = {
     ...from,

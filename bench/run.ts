@@ -7,7 +7,7 @@ import type { Job } from '../src/core/job/job';
 import { plan } from '../src/core/plan/plan';
 import { ensureBuild } from '../scripts/setup.mjs';
 import { startServer } from '../scripts/start.mjs';
-import { benchBend, benchLook, benchNames, benchNesting, benchSeam, benchSectors } from './art';
+import { benchBend, benchAnalysis, benchNames, benchNesting, benchSeam, benchSectors } from './art';
 import { encodePng, longestTask, watchLongTasks, p95, round, timed, type Figure } from './figure';
 import { benchLog } from './log';
 import { benchPanel } from './panel';
@@ -47,11 +47,11 @@ function bigJob(): string {
     ...TUMBLERS,
     readings: {
       ...TUMBLERS.readings,
-      girthTop: reading('a', '246.7'),
-      girthFoot: reading('b', '246.7'),
+      circumferenceTop: reading('a', '246.7'),
+      circumferenceFoot: reading('b', '246.7'),
       wall: reading('c', '202'),
     },
-    wrap: { ...TUMBLERS.wrap, school: 'butt', bleedMm: 1.5, topSetbackMm: 0, footSetbackMm: 0 },
+    wrap: { ...TUMBLERS.wrap, seamMethod: 'butt', bleedMm: 1.5, topSetbackMm: 0, footSetbackMm: 0 },
     art: { ...TUMBLERS.art, layers: [pictureLayer('p', picture)] },
     sheet: { ...TUMBLERS.sheet, paperId: 'a3' },
   };
@@ -179,7 +179,7 @@ const steps = (page: Page, cdp: CDPSession, address: string) =>
     panel: () => benchPanel(page, address),
     bend: () => benchBend(),
     seam: async () => ({ seam: await benchSeam() }),
-    look: async () => ({ look: await benchLook() }),
+    look: async () => ({ look: await benchAnalysis() }),
     log: async () => benchLog(await (await browser.newContext()).newPage(), address),
     nesting: () => ({ nesting: benchNesting() }),
     sectors: () => ({ sectors: benchSectors() }),

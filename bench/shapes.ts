@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { exact } from '../src/core/figures/uncertain';
 import { LIBRARY } from '../src/core/library/library';
-import { roundSolid, girthAt } from '../src/core/plan/solid';
+import { measuredRound, circumferenceAt } from '../src/core/plan/measuredShape';
 import { roundPlaces } from '../src/core/readings/places';
 import { bestCone, coneOfBand, paperRadius, usableBand } from '../src/core/shapes/band';
 import { profileThrough } from '../src/core/shapes/profile';
@@ -23,7 +23,7 @@ function patternOf(blank: Blank): () => unknown {
         width: exact(outline.widthMm),
         height: exact(outline.heightMm),
         thicknessMm: blank.wallMm,
-        edge: edge === 'rough' ? 'parcel' : 'bleed',
+        edge: edge === 'rough' ? 'wrapped' : 'bleed',
         bleedMm: 4,
         turnInMm: 8,
         safeMm: 6,
@@ -32,7 +32,7 @@ function patternOf(blank: Blank): () => unknown {
       });
   }
   if (!isRound(blank)) throw new Error('a blank is round or flat');
-  const made = roundSolid(
+  const made = measuredRound(
     blank.shape,
     roundPlaces(blank.shape, []).map((place) => ({
       place,
@@ -43,21 +43,25 @@ function patternOf(blank: Blank): () => unknown {
     })),
   );
   if (!made.ok) throw new Error(made.problem.what);
-  const solid = made.value;
+  const measuredShape = made.value;
   // The band of a shaped wall is found once, as while a job is worked on; finding it is measured by itself.
-  const band = solid.form === 'shaped' ? usableBand(solid.profile, solid.wall, 0.15) : solid.wall;
+  const band =
+    measuredShape.form === 'shaped'
+      ? usableBand(measuredShape.profile, measuredShape.wall, 0.15)
+      : measuredShape.wall;
   return () => {
-    const cone = solid.form === 'shaped' ? bestCone(solid.profile, band) : null;
-    const girth = (z: number) => (cone ? exact(2 * Math.PI * paperRadius(cone, z)) : girthAt(solid, z));
+    const cone = measuredShape.form === 'shaped' ? bestCone(measuredShape.profile, band) : null;
+    const circumference = (z: number) =>
+      cone ? exact(2 * Math.PI * paperRadius(cone, z)) : circumferenceAt(measuredShape, z);
     return sizeRoundWrap({
-      girthTop: girth(band.topMm),
-      girthFoot: girth(band.footMm),
-      slant: cone ? exact(coneOfBand(cone, band).slantMm) : solid.slant,
+      circumferenceTop: circumference(band.topMm),
+      circumferenceFoot: circumference(band.footMm),
+      slant: cone ? exact(coneOfBand(cone, band).slantMm) : measuredShape.slant,
       band,
-      handle: solid.handle,
+      handle: measuredShape.handle,
       shape: blank.shape,
       paperMm: 0.1,
-      school: 'over',
+      seamMethod: 'over',
       amountMm: null,
       seamDeg: 180,
       shrink: 0,

@@ -12,12 +12,12 @@ async function reloadedClean(page: Page, path: string): Promise<void> {
   const left = await page.evaluate(async () => {
     const inTab = Object.keys(localStorage).filter((k) => k.startsWith('mesa-drift.unsaved.'));
     const inDb = await new Promise<number>((resolve, reject) => {
-      const ask = indexedDB.open('mesa-drift');
-      ask.onerror = () => reject(new Error('no database'));
-      ask.onsuccess = () => {
-        const count = ask.result.transaction('notes').objectStore('notes').count();
+      const request = indexedDB.open('mesa-drift');
+      request.onerror = () => reject(new Error('no database'));
+      request.onsuccess = () => {
+        const count = request.result.transaction('notes').objectStore('notes').count();
         count.onsuccess = () => {
-          ask.result.close();
+          request.result.close();
           resolve(count.result);
         };
       };
@@ -124,13 +124,13 @@ test('struck twice: one run, one log entry, one step', async ({ bench: page }) =
     page.evaluate(
       () =>
         new Promise<{ runs: number; log: number; events: number }>((resolve) => {
-          const ask = indexedDB.open('mesa-drift');
-          ask.onsuccess = () => {
-            const tx = ask.result.transaction(['runs', 'log']);
+          const request = indexedDB.open('mesa-drift');
+          request.onsuccess = () => {
+            const tx = request.result.transaction(['runs', 'log']);
             const runs = tx.objectStore('runs').getAll();
             const log = tx.objectStore('log').count();
             tx.oncomplete = () => {
-              ask.result.close();
+              request.result.close();
               const all = runs.result as { events: unknown[] }[];
               resolve({ runs: all.length, log: log.result, events: all[0]?.events.length ?? 0 });
             };
@@ -216,9 +216,9 @@ test('the log with a long list: the newest drawn, found by words, the rest read 
   await page.evaluate(
     () =>
       new Promise<void>((resolve, reject) => {
-        const ask = indexedDB.open('mesa-drift');
-        ask.onsuccess = () => {
-          const tx = ask.result.transaction('log', 'readwrite');
+        const request = indexedDB.open('mesa-drift');
+        request.onsuccess = () => {
+          const tx = request.result.transaction('log', 'readwrite');
           const store = tx.objectStore('log');
           const first = store.getAll();
           first.onsuccess = () => {
@@ -229,7 +229,7 @@ test('the log with a long list: the newest drawn, found by words, the rest read 
             }
           };
           tx.oncomplete = () => {
-            ask.result.close();
+            request.result.close();
             resolve();
           };
           tx.onerror = () => reject(new Error('not written'));

@@ -200,8 +200,8 @@ test('a stone wrapped like a parcel: thickness and turn-in past every edge', asy
 test('a pen: a barrel open at both ends, in the oven by wound tape', async ({ bench: page }) => {
   await jobOn(page, 'pen aluminium', 'ball pen, aluminium barrel');
   await page.keyboard.press('2');
-  const girth = page.getByRole('region', { name: 'Girth near the rim' });
-  await girth.getByRole('combobox').first().click();
+  const circumference = page.getByRole('region', { name: 'Girth near the rim' });
+  await circumference.getByRole('combobox').first().click();
   await page.getByRole('option', { name: 'caliper' }).click();
   await takeReading(page, 'Girth near the rim', '10.4');
   await expect(figure(page, 'Girth near the rim')).toContainText('32.7');

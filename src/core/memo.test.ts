@@ -1,8 +1,8 @@
-import { createKeep, lastOf } from './memo';
+import { createLru, memoizeLast } from './memo';
 
 test('asked again for the same it does not reckon again; asked for another it does', () => {
   const asked: number[][] = [];
-  const sum = lastOf((list: readonly number[], by: number) => {
+  const sum = memoizeLast((list: readonly number[], by: number) => {
     asked.push([...list, by]);
     return list.reduce((a, b) => a + b, 0) * by;
   });
@@ -16,14 +16,14 @@ test('asked again for the same it does not reckon again; asked for another it do
 
 test('the newest are kept, used ones count as new, and what is let go is handed over', () => {
   const gone: number[] = [];
-  const keep = createKeep<string, number>(2, (v) => gone.push(v));
-  keep.set('a', 1);
-  keep.set('b', 2);
-  expect(keep.get('a')).toBe(1);
-  keep.set('c', 3);
+  const lru = createLru<string, number>(2, (v) => gone.push(v));
+  lru.set('a', 1);
+  lru.set('b', 2);
+  expect(lru.get('a')).toBe(1);
+  lru.set('c', 3);
   expect(gone).toEqual([2]);
-  expect([keep.get('a'), keep.get('b'), keep.get('c')]).toEqual([1, undefined, 3]);
-  keep.delete('a');
-  keep.set('d', 4);
+  expect([lru.get('a'), lru.get('b'), lru.get('c')]).toEqual([1, undefined, 3]);
+  lru.delete('a');
+  lru.set('d', 4);
   expect(gone).toEqual([2]);
 });

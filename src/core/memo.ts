@@ -1,11 +1,11 @@
 /** A map that keeps the newest `most` entries, used ones counting as new; what it lets go is handed to `onDrop`. */
-export interface Keep<K, V> {
+export interface Lru<K, V> {
   readonly get: (key: K) => V | undefined;
   readonly set: (key: K, value: V) => void;
   readonly delete: (key: K) => void;
 }
 
-export function createKeep<K, V>(most: number, onDrop: (value: V) => void = () => undefined): Keep<K, V> {
+export function createLru<K, V>(most: number, onDrop: (value: V) => void = () => undefined): Lru<K, V> {
   const kept = new Map<K, V>();
   return {
     get: (key) => {
@@ -32,7 +32,7 @@ export function createKeep<K, V>(most: number, onDrop: (value: V) => void = () =
  * The same function, remembering its last answer: asked again for what says the same, it does not reckon it again. For pure
  * functions of plain data only.
  */
-export function lastOf<A extends readonly unknown[], R>(f: (...args: A) => R): (...args: A) => R {
+export function memoizeLast<A extends readonly unknown[], R>(f: (...args: A) => R): (...args: A) => R {
   let key: string | null = null;
   let answer: R;
   return (...args) => {

@@ -4,6 +4,7 @@ import { demoShop } from '@/core/demo/demoShop';
 import { fileText, makeJobFile } from '@/core/formats/jobFile';
 import { paintPng, RED } from '@/core/formats/testPicture';
 import { newJob, type Job } from '@/core/job/job';
+import { pressCycle } from '@/core/operations/cycle';
 import { plan } from '@/core/plan/plan';
 import { fromBase64, toBase64 } from '@/core/formats/base64';
 import { MesaDb } from './db';
@@ -200,7 +201,18 @@ describe('jobs', () => {
     const press = shop.presses.find((p) => p.id === job.pressId);
     const settings = shop.recipes[0]?.settings;
     if (!blank || !press || !settings) throw new Error('none');
-    await d.runs.put({ id: 'r', jobId: job.id, blank, press, settings, startedAt: 1, pieces: 2, events: [] });
+    const operations = [...pressCycle(settings, blank, press)];
+    await d.runs.put({
+      id: 'r',
+      jobId: job.id,
+      blank,
+      press,
+      settings,
+      operations,
+      startedAt: 1,
+      pieces: 2,
+      events: [],
+    });
     const before = await shopFileText(d);
     const removed = await removeJob(job.id, d);
     expect(await d.runs.count()).toBe(0);

@@ -1,7 +1,7 @@
-import Dexie, { type Table } from 'dexie';
+import Dexie, { type DexieOptions, type Table } from 'dexie';
 import type { Mime } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
-import type { Standing } from '@/core/plan/standing';
+import type { JobStatus } from '@/core/plan/status';
 import type { Blank } from '@/core/shop/blank';
 import type { Paper } from '@/core/shop/paper';
 import type { Press } from '@/core/shop/press';
@@ -33,7 +33,7 @@ export interface TallyRecord {
 }
 
 /** What was found in a picture’s pixels. Only kept so that nobody looks twice: any of it may go. */
-export interface LookRecord {
+export interface AnalysisRecord {
   readonly id: string;
   readonly version: number;
   readonly look: unknown;
@@ -57,17 +57,34 @@ export interface PictureRecord {
 }
 
 /** What was last reckoned of a job, and a key of what it was reckoned from. Only kept to be shown sooner: any of it may go. */
-export interface StandingRecord {
+export interface JobStatusRecord {
   readonly id: string;
   readonly key: string;
-  readonly standing: Standing;
+  readonly jobStatus: JobStatus;
 }
-
-const NEWEST = Math.max(...DB_VERSIONS.map((v) => v.version));
 
 /** The shop of this browser was written by a newer copy of the application. */
 export class NewerDatabase extends Error {
   override readonly name = 'NewerDatabase';
+}
+
+/**
+ * The browser's own store, but for one thing: Dexie answers a database newer than its code by opening it without a version, and adds what it
+ * misses. That would write old records into a newer shop, so it is refused.
+ */
+function refusingNewer(): Pick<DexieOptions, 'indexedDB' | 'IDBKeyRange'> {
+  const own = globalThis.indexedDB as IDBFactory | undefined;
+  if (!own) return {};
+  const indexedDB: IDBFactory = {
+    open: (name, version) => {
+      if (version === undefined) throw new NewerDatabase();
+      return own.open(name, version);
+    },
+    deleteDatabase: (name) => own.deleteDatabase(name),
+    databases: () => own.databases(),
+    cmp: (a, b) => own.cmp(a, b),
+  };
+  return { indexedDB, IDBKeyRange };
 }
 
 /** The shop in this browser. Its versions stand in `upgrades.ts`. */
@@ -79,23 +96,19 @@ export class MesaDb extends Dexie {
   declare readonly recipes: Table<Recipe, string>;
   declare readonly log: Table<LogRecord, string>;
   declare readonly tallies: Table<TallyRecord, string>;
-  declare readonly looks: Table<LookRecord, string>;
+  declare readonly analyses: Table<AnalysisRecord, string>;
   declare readonly runs: Table<Run, string>;
   declare readonly settings: Table<SettingsRecord, string>;
   declare readonly pictures: Table<PictureRecord, string>;
   declare readonly notes: Table<NoteRecord, string>;
-  declare readonly standings: Table<StandingRecord, string>;
+  declare readonly jobStatuses: Table<JobStatusRecord, string>;
 
   constructor(name = 'mesa-drift') {
-    super(name);
+    super(name, refusingNewer());
     for (const { version, stores, upgrade } of DB_VERSIONS) {
       const declared = this.version(version).stores({ ...stores });
       if (upgrade) declared.upgrade(upgrade);
     }
-    // The store would open a newer database as if it were this version, and write old records into it.
-    this.on('ready', () => {
-      if (this.backendDB().version > NEWEST * 10) throw new NewerDatabase();
-    });
   }
 }
 

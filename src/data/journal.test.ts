@@ -1,4 +1,7 @@
 import 'fake-indexeddb/auto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { readJobFile } from '@/core/formats/jobFile';
 import { newJob } from '@/core/job/job';
 import { MesaDb } from './db';
 import { clearUnsaved, noteInDb, noteOf, noteUnsaved, readUnsaved, saveIdOf } from './journal';
@@ -8,6 +11,14 @@ let n = 0;
 const fresh = () => new MesaDb(`journal-${(n += 1)}`);
 const job = newJob('a', 'A');
 const note = (id: string, at = 1, over = ['save-1']) => noteOf({ ...job, note: id }, id, over, at);
+
+/** A job as a file of version 4 holds it, and as that file opens today. */
+function fixture4() {
+  const text = readFileSync(join(__dirname, '../core/formats/fixtures/job-4.mesajob.json'), 'utf8');
+  const read = readJobFile(text);
+  if (!read.ok) throw new Error(read.problem.what);
+  return { shopJob: { then: (JSON.parse(text) as { job: unknown }).job, now: read.value.job } };
+}
 
 const keepInMemory = () =>
   Object.defineProperty(globalThis, 'localStorage', {
@@ -47,10 +58,22 @@ test('killed before the browser wrote localStorage: the database has it; of two 
 });
 
 test('a note written before saves had ids is read as one over its revision', async () => {
-  held.set('mesa-drift.unsaved.a', JSON.stringify({ baseRev: 3, job }));
+  const { shopJob } = fixture4();
+  held.set('mesa-drift.unsaved.a', JSON.stringify({ baseRev: 3, job: shopJob.then }));
   const read = await readUnsaved('a', fresh());
   expect(read?.over).toEqual([saveIdOf({ rev: 3 })]);
-  expect(read?.job).toEqual(job);
+  expect(read?.job).toEqual(shopJob.now);
+});
+
+test('a note of an older version climbs to today’s; one of a newer version is no note, and stays', async () => {
+  const { shopJob } = fixture4();
+  const old = { id: 'edit-1', over: ['save-1'], at: 5, job: shopJob.then };
+  held.set('mesa-drift.unsaved.a', JSON.stringify(old));
+  expect((await readUnsaved('a', fresh()))?.job).toEqual(shopJob.now);
+  const newer = JSON.stringify({ ...note('edit-2'), version: 99 });
+  held.set('mesa-drift.unsaved.a', newer);
+  expect(await readUnsaved('a', fresh())).toBeNull();
+  expect(held.get('mesa-drift.unsaved.a')).toBe(newer);
 });
 
 test('a spoiled note is no note', async () => {

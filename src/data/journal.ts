@@ -1,5 +1,7 @@
 import '@/core/zodSetup';
 import * as z from 'zod/mini';
+import { isRaw } from '@/core/formats/upgrades/raw';
+import { jobOfToday, NEWEST } from '@/core/formats/upgrades/upgrades';
 import { jobSchema, type Job } from '@/core/job/job';
 import { db as theDb, type JobRecord, type MesaDb } from './db';
 
@@ -13,12 +15,24 @@ const noteSchema = z.strictObject({
   /** Ids of the saves the edit was made over: the last one known, and one still being written. */
   over: z.array(z.string()),
   at: z.number(),
+  /** Version of the records the job is written in. */
+  version: z.int(),
   job: jobSchema,
 });
 export type Note = z.infer<typeof noteSchema>;
 
 /** Notes written before saves had ids. */
-const oldNoteSchema = z.strictObject({ baseRev: z.int(), job: jobSchema });
+const oldNoteSchema = z.strictObject({ baseRev: z.int(), version: z.int(), job: jobSchema });
+
+/** The last version whose notes did not say it. */
+const UNSAID_VERSION = 4;
+
+/** A note with its job as today's code reads it; null where a newer version wrote it. */
+function noteOfToday(raw: unknown): unknown {
+  if (!isRaw(raw)) return null;
+  const version = typeof raw.version === 'number' ? raw.version : UNSAID_VERSION;
+  return version > NEWEST ? null : { ...raw, version: NEWEST, job: jobOfToday(raw.job, version) };
+}
 
 const revId = (rev: number): string => `rev-${rev}`;
 
@@ -29,12 +43,13 @@ export const saveIdOf = (record: Pick<JobRecord, 'rev' | 'saveId'>): string =>
 const keyOf = (jobId: string): string => `mesa-drift.unsaved.${jobId}`;
 
 function parseNote(raw: unknown): Note | null {
-  const parsed = noteSchema.safeParse(raw);
+  const today = noteOfToday(raw);
+  const parsed = noteSchema.safeParse(today);
   if (parsed.success) return parsed.data;
-  const old = oldNoteSchema.safeParse(raw);
+  const old = oldNoteSchema.safeParse(today);
   if (!old.success) return null;
   const { baseRev, job } = old.data;
-  return { id: `edit-over-${baseRev}`, over: [revId(baseRev)], at: 0, job };
+  return { id: `edit-over-${baseRev}`, over: [revId(baseRev)], at: 0, version: NEWEST, job };
 }
 
 /** False where the browser refuses; the save to the database still follows. */
@@ -106,5 +121,6 @@ export const noteOf = (job: Job, id: string, over: readonly string[], at: number
   id,
   over: [...over],
   at,
+  version: NEWEST,
   job,
 });

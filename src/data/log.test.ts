@@ -151,7 +151,7 @@ test('a database of before is carried over: entries keep what they said, and are
     runs: 'id, jobId',
     settings: 'id',
     pictures: 'id',
-    standings: 'id',
+    jobStatuses: 'id',
   });
   const entries = Array.from({ length: 30 }, (_, i) =>
     entry(`e${i}`, { at: i, jobId: `j${i % 2}`, good: i }),

@@ -36,7 +36,7 @@ function entryOf(record: LogRecord): LogEntry | null {
 const entriesOf = (records: readonly LogRecord[]): LogEntry[] => records.flatMap((r) => entryOf(r) ?? []);
 
 const settingsKey = (s: HeatSettings): string =>
-  [s.platenC, s.dwellS, s.passes, s.clock, s.pressure, s.peel, s.fallBackC].join('|');
+  [s.platenC, s.dwellS, s.passes, s.timerStart, s.pressure, s.peel, s.coolDownC].join('|');
 
 const heatTallyId = (of: Pick<LogEntry, 'blankId' | 'pressId' | 'settings'>): string =>
   `heat ${of.blankId} ${of.pressId} ${settingsKey(of.settings)}`;

@@ -1,5 +1,5 @@
 import type { PictureRef } from '@/core/job/art';
-import { createKeep } from '@/core/memo';
+import { createLru } from '@/core/memo';
 import { fail, ok, type Result } from '@/core/result';
 import type { InspectedPicture, PictureBytes } from '@/workers/bench.worker';
 import { inWorker } from '@/workers/client';
@@ -35,7 +35,7 @@ export async function bringPicture(file: File, db: MesaDb = theDb): Promise<Resu
 
 /** Drawings already drawn this session, as PNG. */
 const MOST_DRAWN = 12;
-const drawnSvgs = createKeep<string, Uint8Array>(MOST_DRAWN);
+const drawnSvgs = createLru<string, Uint8Array>(MOST_DRAWN);
 
 async function asPng(ref: PictureRef, bytes: Uint8Array): Promise<Result<Uint8Array>> {
   const known = drawnSvgs.get(ref.id);

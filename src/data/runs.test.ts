@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import { demoShop } from '@/core/demo/demoShop';
+import { pressCycle } from '@/core/operations/cycle';
 import { plan } from '@/core/plan/plan';
 import type { Run } from '@/core/shop/records';
 import { MesaDb } from './db';
@@ -36,14 +37,20 @@ test('a run keeps every event in order, and a proven recipe is found again', asy
       startedAt: 1000,
       pieces: 2,
       settings: recipe.settings,
+      operations: [...pressCycle(recipe.settings, blank, press)],
       events: [],
     },
     d,
   );
   for (const [i, at] of [2000, 3000, 4000].entries())
-    expect(await addRunEvent('run-1', { kind: 'next', at }, i, d)).toEqual({ ok: true, value: true });
+    expect(await addRunEvent('run-1', { kind: 'done', operationId: 'load', at }, i, d)).toEqual({
+      ok: true,
+      value: true,
+    });
   expect((await loadShop(d)).runs[0]?.events.map((e) => e.at)).toEqual([2000, 3000, 4000]);
-  expect((await addRunEvent('no-such-run', { kind: 'next', at: 1 }, 0, d)).ok).toBe(false);
+  expect((await addRunEvent('no-such-run', { kind: 'done', operationId: 'load', at: 1 }, 0, d)).ok).toBe(
+    false,
+  );
   await keepRecipe(
     { ...recipe, id: 'newer', settings: { ...recipe.settings, dwellS: 70 }, keptAt: recipe.keptAt + 1 },
     d,
@@ -58,7 +65,9 @@ const aRun = (id: string): Run => {
   const blank = shop.blanks.find((b) => b.id === recipe?.blankId);
   const press = shop.presses.find((p) => p.id === recipe?.pressId);
   if (!recipe || !blank || !press) throw new Error('none');
-  return { id, jobId: 'j', blank, press, startedAt: 1, pieces: 2, settings: recipe.settings, events: [] };
+  const { settings } = recipe;
+  const operations = [...pressCycle(settings, blank, press)];
+  return { id, jobId: 'j', blank, press, startedAt: 1, pieces: 2, settings, operations, events: [] };
 };
 
 test('“First piece” struck twice starts one run; the next may start once that has ended', async () => {
@@ -74,7 +83,9 @@ test('“First piece” struck twice starts one run; the next may start once tha
 test('a step struck twice, or in two tabs, is one step', async () => {
   const d = await demo();
   await startRun(aRun('a'), d);
-  const both = await Promise.all([1, 2].map((at) => addRunEvent('a', { kind: 'next', at }, 0, d)));
+  const both = await Promise.all(
+    [1, 2].map((at) => addRunEvent('a', { kind: 'done', operationId: 'load', at }, 0, d)),
+  );
   expect(both.map((r) => r.ok && r.value).sort()).toEqual([false, true]);
   expect((await loadShop(d)).runs[0]?.events).toHaveLength(1);
 });

@@ -1,11 +1,10 @@
 import { foldRun } from '@/core/run/run';
-import { stepsOfRun } from '@/core/run/steps';
 import type { Result } from '@/core/result';
 import { runSchema, type Run, type RunEvent } from '@/core/shop/records';
 import { db as theDb, type MesaDb } from './db';
 import { stored } from './storage';
 
-const isOn = (run: Run): boolean => foldRun(run, stepsOfRun(run)).ended === 'no';
+const isOn = (run: Run): boolean => foldRun(run).ended === 'no';
 
 /** Starts a run; one of the same job that is still on is gone on with instead. Gives the id of the run that is on. */
 export const startRun = (run: Run, db: MesaDb = theDb): Promise<Result<string>> =>

@@ -1,5 +1,5 @@
 import type { DemoShop } from '@/core/demo/demoShop';
-import type { Standing } from '@/core/plan/standing';
+import type { JobStatus } from '@/core/plan/status';
 import type { Result } from '@/core/result';
 import { sameContent } from '@/core/same';
 import { DEFAULT_SETTINGS, withPrinters } from '@/core/shop/settings';
@@ -8,12 +8,12 @@ import { allTables, db as theDb, type MesaDb } from './db';
 import { listJobs } from './jobs';
 import { addToLog } from './log';
 import { loadShop, loadThings } from './shop';
-import { benchFacts, keepStandings, standingKeys } from './standings';
+import { benchFacts, keepStatuses, statusKeys } from './statuses';
 import { stored } from './storage';
 
 /** The things of a first start, with where its jobs stand if the server said so. */
 export interface StartingThings extends DemoShop {
-  readonly standings?: Readonly<Record<string, Standing>>;
+  readonly jobStatuses?: Readonly<Record<string, JobStatus>>;
 }
 
 /**
@@ -46,7 +46,7 @@ export const seedIfEmpty = (
       await fill(db, start, today.getTime());
       return true;
     });
-    if (filled && start.standings) await fillStandings(db, start.standings);
+    if (filled && start.jobStatuses) await fillStatuses(db, start.jobStatuses);
     return filled;
   });
 
@@ -80,15 +80,15 @@ function beside(own: Shop, { shop, jobs }: DemoShop): DemoShop {
 }
 
 /** Where the first jobs stand, as the server has reckoned it, under the keys of job and shop as they are read back here. */
-async function fillStandings(db: MesaDb, standings: Readonly<Record<string, Standing>>): Promise<void> {
+async function fillStatuses(db: MesaDb, jobStatuses: Readonly<Record<string, JobStatus>>): Promise<void> {
   const shop = await loadThings(db);
   const { jobs } = await listJobs(db);
-  const keys = standingKeys(shop, jobs, await benchFacts(shop, jobs, db));
+  const keys = statusKeys(shop, jobs, await benchFacts(shop, jobs, db));
   const records = jobs.flatMap(({ id }) => {
-    const standing = standings[id];
-    return standing ? [{ id, key: keys.get(id) ?? '', standing }] : [];
+    const jobStatus = jobStatuses[id];
+    return jobStatus ? [{ id, key: keys.get(id) ?? '', jobStatus }] : [];
   });
-  await keepStandings(
+  await keepStatuses(
     records,
     jobs.map((j) => j.id),
     db,

@@ -3,6 +3,7 @@ import { isRaw, type Step } from '@/core/formats/upgrades/raw';
 import { TO_2 } from '@/core/formats/upgrades/to2';
 import { TO_3 } from '@/core/formats/upgrades/to3';
 import { TO_4 } from '@/core/formats/upgrades/to4';
+import { TO_5 } from '@/core/formats/upgrades/to5';
 import { indexLog } from './upgradeLog';
 
 /** One version of the database: what it indexes anew, and what becomes of the records of the version before. Never edited once released. */
@@ -77,5 +78,11 @@ export const DB_VERSIONS: readonly DbVersion[] = [
       await indexLog(tx);
       await climb(TO_4)(tx);
     },
+  },
+  {
+    // What is only kept to be shown sooner is made again under its new names.
+    version: 6,
+    stores: { standings: null, looks: null, jobStatuses: 'id', analyses: 'id' },
+    upgrade: climb(TO_5),
   },
 ];

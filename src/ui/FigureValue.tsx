@@ -5,16 +5,16 @@ import { formatQuantity, quantityText } from '@/core/units/format';
 import type { Quantity } from '@/core/units/quantity';
 import { useUnits } from './units';
 
-const LOOK: Readonly<Record<Figure['origin'], string>> = {
-  taken: 'text-taken underline decoration-2 underline-offset-4',
-  reckoned: 'text-ink',
+const STYLE: Readonly<Record<Figure['origin'], string>> = {
+  measured: 'text-measured underline decoration-2 underline-offset-4',
+  calculated: 'text-ink',
   estimated: 'italic text-ink',
   proven: 'text-ink',
 };
 
 const WORDS: Readonly<Record<Figure['origin'], string>> = {
-  taken: 'taken by hand',
-  reckoned: 'reckoned',
+  measured: 'measured by hand',
+  calculated: 'calculated',
   estimated: 'estimated',
   proven: 'proven here',
 };
@@ -31,7 +31,7 @@ export function FigureValue({ figure, size = 'text-name' }: { figure: Figure; si
           {figure.provenBy} good
         </span>
       )}
-      <span className={`font-label font-semibold ${size} ${LOOK[figure.origin]}`}>
+      <span className={`font-label font-semibold ${size} ${STYLE[figure.origin]}`}>
         {figure.origin === 'estimated' && <span aria-hidden>≈ </span>}
         {f.number}
         {f.unit !== '' && (
@@ -50,7 +50,7 @@ const asBase = (q: Quantity, value: number): Quantity =>
   q.kind === 'word' ? q : q.kind === 'length' ? { ...q, value, fine: true } : { ...q, value };
 
 /** ± at 95 %, or the range of an estimate, in words. */
-export function useDoubt(figure: Figure): string | null {
+export function useUncertainty(figure: Figure): string | null {
   const units = useUnits();
   if (figure.spread) {
     const [lo, hi] = figure.spread;

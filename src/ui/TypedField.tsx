@@ -131,7 +131,7 @@ export function TypedField<T>({
               e.currentTarget.blur();
             }
           }}
-          className={`${width} min-h-9 border-b-2 bg-white px-1.5 text-lead font-semibold ${taken ? 'border-taken text-taken' : guessed ? 'border-rule text-soft italic' : 'border-rule text-ink'} ${wrong ? 'border-act!' : ''}`}
+          className={`${width} min-h-9 border-b-2 bg-white px-1.5 text-lead font-semibold ${taken ? 'border-measured text-measured' : guessed ? 'border-rule text-soft italic' : 'border-rule text-ink'} ${wrong ? 'border-act!' : ''}`}
         />
         {unit && <span className="text-fine text-soft">{unit}</span>}
         {after}

@@ -7,11 +7,11 @@ const MOMENT = new Intl.DateTimeFormat('en-GB', {
   minute: '2-digit',
   hour12: false,
 });
-const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hour12: false });
+const TIME_OF_DAY = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hour12: false });
 
 /** “Fri 4 Dec”. */
 export const dayText = (d: Date): string => DAY.format(d).replace(',', '');
 /** “24 Nov 2026, 16:40”. */
 export const momentText = (ms: number): string => MOMENT.format(ms);
 /** “16:40”. */
-export const clockTimeText = (d: Date): string => CLOCK.format(d);
+export const clockTimeText = (d: Date): string => TIME_OF_DAY.format(d);

@@ -2,14 +2,14 @@ import * as Comlink from 'comlink';
 import { orientation as exifOrientation } from 'exifr';
 import { zipSync, type Zippable } from 'fflate';
 import type { Source, Sources } from '@/core/art/items';
-import { findJoin } from '@/core/art/join';
-import { lookInto, type PictureLook } from '@/core/art/lookInto';
+import { findJoin } from '@/core/art/panelJoin';
+import { analyseImage, type ImageAnalysis } from '@/core/art/analyseImage';
 import { drawScene } from '@/core/art/scenes';
-import { seamSearch, type SeamAsk, type SeamSearch } from '@/core/art/seam';
+import { seamSearch, type SeamRequest, type SeamSearch } from '@/core/art/seam';
 import { fontById } from '@/core/art/fonts';
 import { inspectPicture } from '@/core/formats/picture';
 import { nest } from '@/core/sheet/nest/nest';
-import type { NestAsk } from '@/core/sheet/nest/ask';
+import type { NestRequest } from '@/core/sheet/nest/request';
 import type { Nest } from '@/core/sheet/nest/shape';
 import { liftPixels } from '@/core/formats/png';
 import { writePdf, type Raster } from '@/core/formats/pdf';
@@ -183,12 +183,12 @@ const api = {
   },
 
   /** Everything the checks before printing need of a picture's pixels. */
-  async lookInto(picture: PictureBytes): Promise<PictureLook> {
-    return lookInto(await pixelsOf(picture));
+  async analyseImage(picture: PictureBytes): Promise<ImageAnalysis> {
+    return analyseImage(await pixelsOf(picture));
   },
 
-  async seams(picture: PictureBytes, ask: SeamAsk): Promise<SeamSearch> {
-    return seamSearch(await pixelsOf(picture), ask);
+  async seams(picture: PictureBytes, request: SeamRequest): Promise<SeamSearch> {
+    return seamSearch(await pixelsOf(picture), request);
   },
 
   /** The least visible path of every join, as offsets from its straight line. */
@@ -203,7 +203,7 @@ const api = {
   },
 
   /** Pieces laid freely on paper, with time to spare. */
-  nests(asks: readonly NestAsk[]): readonly Nest[] {
+  nests(asks: readonly NestRequest[]): readonly Nest[] {
     return asks.map(({ shapes, area }) => nest(shapes, area));
   },
 

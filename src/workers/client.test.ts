@@ -14,22 +14,22 @@ const api = {
     throw new Error('The picture is too large.');
   },
 };
-const ask = (name: keyof typeof api, n = 0): Asked =>
+const request = (name: keyof typeof api, n = 0): Asked =>
   ((remote: unknown) => (remote as Record<string, (n: number) => Promise<number>>)[name]?.(n)) as Asked;
 
-class StandIn {
+class PrinterSimulator {
   constructor() {
     const { port1, port2 } = new MessageChannel();
     Comlink.expose(api, port2 as unknown as Comlink.Endpoint);
     made.push(port1, port2);
-    return Object.assign(port1, { terminate: () => port1.close() }) as unknown as StandIn;
+    return Object.assign(port1, { terminate: () => port1.close() }) as unknown as PrinterSimulator;
   }
 }
 const workers = () => made.length / 2;
 const breath = () => new Promise((resolve) => setTimeout(resolve, 20));
 
 beforeAll(() => {
-  Object.assign(globalThis, { Worker: StandIn });
+  Object.assign(globalThis, { Worker: PrinterSimulator });
 });
 beforeEach(() => {
   letGo = [];
@@ -37,18 +37,18 @@ beforeEach(() => {
 afterAll(() => made.forEach((p) => p.close()));
 
 test('one worker does task after task', async () => {
-  expect(await inWorker('Here', ask('double', 21))).toEqual({ ok: true, value: 42 });
-  expect(await inWorker('Here', ask('double', 4))).toEqual({ ok: true, value: 8 });
+  expect(await inWorker('Here', request('double', 21))).toEqual({ ok: true, value: 42 });
+  expect(await inWorker('Here', request('double', 4))).toEqual({ ok: true, value: 8 });
   expect(workers()).toBe(1);
 });
 
 test('what goes wrong comes back in words, and is that task’s alone: the worker and the others go on', async () => {
   const before = workers();
-  const other = inWorker('Picture', ask('hold', 5));
+  const other = inWorker('Picture', request('hold', 5));
   await breath();
-  const r = await inWorker('Art', ask('fall'));
+  const r = await inWorker('Art', request('fall'));
   expect(r).toMatchObject({ ok: false, problem: { what: 'The picture is too large.', where: 'Art' } });
-  expect(await inWorker('Here', ask('double', 1))).toEqual({ ok: true, value: 2 });
+  expect(await inWorker('Here', request('double', 1))).toEqual({ ok: true, value: 2 });
   expect(letGo).toHaveLength(1);
   letGo.forEach((go) => go());
   expect(await other).toEqual({ ok: true, value: 5 });
@@ -57,8 +57,8 @@ test('what goes wrong comes back in words, and is that task’s alone: the worke
 
 test('stopped, it is over at once; what else was under way is begun again and answered', async () => {
   const control = new AbortController();
-  const mine = inWorker('PDF', ask('hold', 1), control.signal);
-  const other = inWorker('Picture', ask('hold', 7));
+  const mine = inWorker('PDF', request('hold', 1), control.signal);
+  const other = inWorker('Picture', request('hold', 7));
   await breath();
   expect(letGo).toHaveLength(2);
   const before = workers();
@@ -72,10 +72,10 @@ test('stopped, it is over at once; what else was under way is begun again and an
 });
 
 test('lost twice, it is said and not tried for ever', async () => {
-  const other = inWorker('Picture', ask('hold', 7));
+  const other = inWorker('Picture', request('hold', 7));
   for (let i = 0; i < 2; i += 1) {
     const control = new AbortController();
-    const mine = inWorker('PDF', ask('hold', 1), control.signal);
+    const mine = inWorker('PDF', request('hold', 1), control.signal);
     await breath();
     control.abort();
     await mine;
@@ -86,7 +86,7 @@ test('lost twice, it is said and not tried for ever', async () => {
 test('a task stopped before it began asks nothing', async () => {
   const control = new AbortController();
   control.abort();
-  const r = await inWorker('PDF', ask('hold', 1), control.signal);
+  const r = await inWorker('PDF', request('hold', 1), control.signal);
   expect(r).toMatchObject({ ok: false, problem: { what: 'Stopped.' } });
   expect(letGo).toHaveLength(0);
 });

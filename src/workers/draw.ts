@@ -76,7 +76,7 @@ function clipTo(g: Brush, clips: readonly Polygon[]): void {
 
 function drawLetters(
   g: Brush,
-  item: Extract<PageItem, { kind: 'words' }>,
+  item: Extract<PageItem, { kind: 'letters' }>,
   family: (id: FontId) => string,
 ): void {
   const font = fontById(item.font);
@@ -151,7 +151,7 @@ function drawItem(
       if (paint) drawPicture(g, item, paint);
       break;
     }
-    case 'words':
+    case 'letters':
       clipTo(g, item.clips);
       drawLetters(g, item, family);
       break;

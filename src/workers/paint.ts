@@ -16,7 +16,7 @@ export async function fontBytes(file: string): Promise<Uint8Array> {
 }
 
 export const fontsUsed = (items: readonly PageItem[]): readonly FontId[] => [
-  ...new Set(items.flatMap((i) => (i.kind === 'words' ? [i.font] : []))),
+  ...new Set(items.flatMap((i) => (i.kind === 'letters' ? [i.font] : []))),
 ];
 
 export const faceName = (id: FontId): string => `words-${id}`;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import fontkit from '@pdf-lib/fontkit';
-import { wordsLayer, type Placement } from '../job/art';
+import { textLayer, type PicturePlacement } from '../job/art';
 import {
   apply,
   compose,
@@ -15,11 +15,11 @@ import {
   translate,
 } from './affine';
 import { FONTS } from './fonts';
-import { coverage, placePicture } from './place';
+import { bareAreas, placePicture } from './pictureTransform';
 import { area, boundsOf, rectCorners, uncovered } from './polygon';
 import { drawScene } from './scenes';
 import { rectContour } from '../shapes/contour';
-import { runsOutOf, runsPast, setWords, touches } from './words';
+import { runsOutOf, runsPast, setWords, touches } from './text';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const rectArb = fc.record({ x: num(-50, 50), y: num(-50, 50), width: num(1, 300), height: num(1, 300) });
@@ -86,18 +86,18 @@ describe('what is left uncovered', () => {
 describe('placing a picture', () => {
   const trim = { x: 0, y: 0, width: 234, height: 190 };
   const bleed = { x: -3, y: -3, width: 240, height: 196 };
-  const at = (p: Partial<Placement>): Placement => ({
+  const at = (p: Partial<PicturePlacement>): PicturePlacement => ({
     base: 'cover',
     scale: 1,
     dxMm: 0,
     dyMm: 0,
-    turnDeg: 0,
+    rotationDeg: 0,
     ...p,
   });
 
-  const covered = (w: number, h: number, p: Partial<Placement>) =>
-    coverage(rectContour(bleed), bleed, [placePicture(w, h, at(p), trim, bleed).corners]);
-  const bareOf = (w: number, h: number, p: Partial<Placement>) => covered(w, h, p).bare;
+  const covered = (w: number, h: number, p: Partial<PicturePlacement>) =>
+    bareAreas(rectContour(bleed), bleed, [placePicture(w, h, at(p), trim, bleed).corners]);
+  const bareOf = (w: number, h: number, p: Partial<PicturePlacement>) => covered(w, h, p).bare;
 
   test('cover leaves nothing bare at any turn, and no smaller scale would do', () => {
     fc.assert(
@@ -105,9 +105,9 @@ describe('placing a picture', () => {
         fc.integer({ min: 10, max: 8000 }),
         fc.integer({ min: 10, max: 8000 }),
         num(-180, 180),
-        (w, h, turnDeg) => {
-          expect(bareOf(w, h, { turnDeg })).toEqual([]);
-          expect(bareOf(w, h, { turnDeg, scale: 0.99 }).length).toBeGreaterThan(0);
+        (w, h, rotationDeg) => {
+          expect(bareOf(w, h, { rotationDeg })).toEqual([]);
+          expect(bareOf(w, h, { rotationDeg, scale: 0.99 }).length).toBeGreaterThan(0);
         },
       ),
     );
@@ -119,8 +119,8 @@ describe('placing a picture', () => {
         fc.integer({ min: 10, max: 8000 }),
         fc.integer({ min: 10, max: 8000 }),
         num(-180, 180),
-        (w, h, turnDeg) => {
-          const b = boundsOf(placePicture(w, h, at({ base: 'fit', turnDeg }), trim, bleed).corners);
+        (w, h, rotationDeg) => {
+          const b = boundsOf(placePicture(w, h, at({ base: 'fit', rotationDeg }), trim, bleed).corners);
           expect(b.x).toBeGreaterThan(-1e-6);
           expect(b.x + b.width).toBeLessThan(trim.width + 1e-6);
           expect(b.y + b.height).toBeLessThan(trim.height + 1e-6);
@@ -147,9 +147,9 @@ describe('placing a picture', () => {
   });
 });
 
-describe('words', () => {
+describe('text', () => {
   const trim = { x: 0, y: 0, width: 234, height: 190 };
-  const words = wordsLayer('w', 'Dome 4', { font: 'plain', capHeightMm: 10, dxMm: 5, dyMm: -20 });
+  const words = textLayer('w', 'Dome 4', { font: 'plain', capHeightMm: 10, dxMm: 5, dyMm: -20 });
 
   test('the shipped metrics agree with the shipped fonts', () => {
     for (const f of FONTS) {

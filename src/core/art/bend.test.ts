@@ -4,14 +4,15 @@ import { sizeRoundWrap } from '../wrap/roundWrap';
 import { wrapInput } from '../wrap/testWraps';
 import { boundsOfContour } from '../shapes/contour';
 import { mainFace, type Pattern, type Roll } from '../wrap/pattern';
-import { standInPrint } from '../sheet/standIn';
+import { simulatedPrint } from '../sheet/printerSimulator';
 import { apply } from './affine';
 import { bendOf, bent, levelDeg, straight, straightened, type Bend } from './bend';
 import { bendRows, readyBend } from './resample';
 import { paint, grey } from './testPixels';
 
 const tapered = (): Pattern =>
-  sizeRoundWrap(wrapInput({ girthTop: exact(270), girthFoot: exact(220), slant: exact(180) })).pattern;
+  sizeRoundWrap(wrapInput({ circumferenceTop: exact(270), circumferenceFoot: exact(220), slant: exact(180) }))
+    .pattern;
 
 const bendFor = (way: 'true' | 'level'): Bend => {
   const b = bendOf(tapered(), way);
@@ -115,7 +116,7 @@ describe('a straight grid, bent, printed by the stand-in and rolled up again', (
     const area = pattern.bleed;
     const ready = readyBend({ source: lines, tiles: [tile], bend: b, area, perMm: PER_MM });
     const rows = bendRows(ready, 0, ready.height);
-    const sheet = standInPrint({
+    const sheet = simulatedPrint({
       widthMm: area.width,
       heightMm: area.height,
       marginsMm: { top: 0, right: 0, bottom: 0, left: 0 },

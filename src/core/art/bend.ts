@@ -1,4 +1,4 @@
-import type { Lie } from '../job/art';
+import type { Warp } from '../job/art';
 import { radiusAt } from '../shapes/cone';
 import { boundsOfContour, flatten, type Contour } from '../shapes/contour';
 import type { Line, Point } from '../shapes/plane';
@@ -16,8 +16,8 @@ export interface Bend {
 }
 
 /** The bend of a pattern, or null where art lies straight on the paper: no taper, a flat blank, or at the person's wish. */
-export const bendOf = (pattern: Pattern, lie: Lie): Bend | null =>
-  lie === 'flat' || !pattern.roll || pattern.form !== 'cone' ? null : { way: lie, roll: pattern.roll };
+export const bendOf = (pattern: Pattern, warp: Warp): Bend | null =>
+  warp === 'flat' || !pattern.roll || pattern.form !== 'cone' ? null : { way: warp, roll: pattern.roll };
 
 const midRadiusMm = (roll: Roll): number => radiusAt(roll.cone, roll.cone.slantMm / 2);
 
@@ -76,7 +76,7 @@ const straightFace = (b: Bend, f: Face): Face => ({
   trim: straightContour(b, f.trim),
   bleed: straightContour(b, f.bleed),
   safe: f.safe.map((c) => straightContour(b, c)),
-  noGo: f.noGo.map((z) => ({ ...z, contour: straightContour(b, z.contour) })),
+  exclusionZones: f.exclusionZones.map((z) => ({ ...z, contour: straightContour(b, z.contour) })),
 });
 
 /** The pattern laid straight: the board art is set out on, before it is bent to the paper. */

@@ -6,9 +6,9 @@ import { apply, compose, type Affine } from './affine';
 import type { Bend } from './bend';
 import type { FontId } from './fonts';
 import { keyOf } from '../key';
-import { isOn, type ArtBoard, type Laid, type LaidPicture } from './lay';
+import { isOn, type ArtBoard, type PlacedLayer, type PlacedPicture } from './placedLayers';
 import type { Polygon } from './polygon';
-import type { LetterAt } from './words';
+import type { LetterAt } from './text';
 
 /** Where the pixels of a picture item come from: a file as it is, or one bent or repeated at the fineness of the printer. */
 export type Source =
@@ -33,7 +33,7 @@ export type ArtItem =
       readonly clips: readonly Polygon[];
     }
   | {
-      readonly kind: 'words';
+      readonly kind: 'letters';
       readonly letters: readonly LetterAt[];
       readonly emMm: number;
       readonly font: FontId;
@@ -46,15 +46,15 @@ export type ArtItem =
 /** How far the clip's chords may stray from an arc: a third of a dot at 300 to the inch. */
 const CLIP_TOLERANCE_MM = 0.03;
 
-const isMade = (l: LaidPicture): boolean => l.bend !== null || l.tiles.length > 1;
+const isMade = (l: PlacedPicture): boolean => l.bend !== null || l.tiles.length > 1;
 
-const keys = new WeakMap<LaidPicture, string>();
+const keys = new WeakMap<PlacedPicture, string>();
 
 /**
  * Names a source. A made one is named by its geometry too: two jobs on one sheet, one perhaps a copy of the other, may hold the same picture
  * in a layer of the same name and bend it otherwise.
  */
-export function sourceKey(l: LaidPicture): string {
+export function sourceKey(l: PlacedPicture): string {
   if (!isMade(l)) return l.ref.id;
   const known = keys.get(l);
   if (known !== undefined) return known;
@@ -63,37 +63,39 @@ export function sourceKey(l: LaidPicture): string {
   return made;
 }
 
-const sourceOf = (l: LaidPicture, board: ArtBoard, area: Rect): Source =>
+const sourceOf = (l: PlacedPicture, board: ArtBoard, area: Rect): Source =>
   isMade(l)
     ? { kind: 'made', ref: l.ref, tiles: l.tiles, bend: board.bend, area }
     : { kind: 'file', ref: l.ref };
 
 /** Every source some laid art is drawn from. `area` is the printed box of a face, mm of the paper. */
-export function sourcesOf(laid: readonly Laid[], board: ArtBoard, area: Rect): Sources {
+export function sourcesOf(placedLayers: readonly PlacedLayer[], board: ArtBoard, area: Rect): Sources {
   return Object.fromEntries(
-    laid.flatMap((l) => (l.kind === 'picture' ? [[sourceKey(l), sourceOf(l, board, area)] as const] : [])),
+    placedLayers.flatMap((l) =>
+      l.kind === 'picture' ? [[sourceKey(l), sourceOf(l, board, area)] as const] : [],
+    ),
   );
 }
 
 /** The art of one face as items, its own millimetres carried on by `to`; clipped to its bleed, and to a panel where there is one. */
 export function faceItems(
-  laid: readonly Laid[],
+  placedLayers: readonly PlacedLayer[],
   face: Face,
   to: Affine,
   panel: Polygon | null = null,
 ): readonly ArtItem[] {
   const bleed = flatten(face.bleed, CLIP_TOLERANCE_MM).map((p) => apply(to, p));
   const clips = panel ? [bleed, panel] : [bleed];
-  return laid.flatMap((l): ArtItem[] => {
+  return placedLayers.flatMap((l): ArtItem[] => {
     if (!isOn(l.on, face.name)) return [];
     if (l.kind === 'picture') {
-      const matrix = isMade(l) ? to : compose(to, l.placed.matrix);
+      const matrix = isMade(l) ? to : compose(to, l.transform.matrix);
       return [{ kind: 'picture', source: sourceKey(l), matrix, clips }];
     }
     const { letters, font, colour } = l;
     return letters.length === 0
       ? []
-      : [{ kind: 'words', letters, emMm: l.set.emMm, font, colour, matrix: to, clips }];
+      : [{ kind: 'letters', letters, emMm: l.set.emMm, font, colour, matrix: to, clips }];
   });
 }
 

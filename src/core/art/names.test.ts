@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { NO_ART, pictureLayer, wordsLayer, type Names } from '../job/art';
+import { NO_ART, pictureLayer, textLayer, type Names } from '../job/art';
 import { DRAWN_PICTURES } from './drawn';
-import { csvCell, isFormula } from '../formats/csvCell';
+import { csvText, isFormula } from '../formats/csv';
 import { decodeText, readNames } from '../formats/namesList';
 import { countOf, pictureNamed, piecesOf } from './names';
 
@@ -82,12 +82,12 @@ describe('a written cell', () => {
   test('comes back as it was, and is never a formula', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 20 }), (s) => {
-        const cell = csvCell(s);
+        const cell = csvText([[s]]);
         return !/^[=+@]/.test(cell.replace(/^"/, ''));
       }),
     );
-    expect(csvCell('=1+1')).toBe("'=1+1");
-    expect(csvCell('a,b')).toBe('"a,b"');
+    expect(csvText([['=1+1']])).toBe('"\'=1+1"');
+    expect(csvText([['a,b']])).toBe('"a,b"');
     expect(isFormula('-5')).toBe(false);
   });
 });
@@ -104,7 +104,7 @@ describe('pieces', () => {
     pictures: DRAWN_PICTURES.map((p) => ({ ...p, name: `${p.name}.png` })),
   };
   test('as many as the counts say, labelled by what the words show', () => {
-    const art = { ...NO_ART, names, layers: [wordsLayer('w', 'x', { field: 'Name' })] };
+    const art = { ...NO_ART, names, layers: [textLayer('w', 'x', { field: 'Name' })] };
     expect(piecesOf(art).map((p) => `${p.number} ${p.label}`)).toEqual(['1 Amaro', '2 Amaro', '3 Corin']);
     expect(piecesOf({ ...NO_ART, layers: [pictureLayer('p', DRAWN_PICTURES[0] as never)] })).toEqual([]);
   });

@@ -31,7 +31,7 @@ export interface Piece {
 
 /** The first column a layer uses says which piece it is; else the first column there is. */
 function labelColumn(art: Art, names: Names): string {
-  const used = art.layers.find((l) => l.kind === 'words' && l.field !== null);
+  const used = art.layers.find((l) => l.kind === 'text' && l.field !== null);
   return used?.field ?? names.columns[0] ?? '';
 }
 

@@ -4,7 +4,7 @@ import {
   DULL_PRINT,
   lightOf,
   pressedLight,
-  pressedLook,
+  pressedPicture,
   pressedMatrix,
   type Light,
 } from './pressed';
@@ -20,26 +20,26 @@ const row = (m: readonly number[], r: number, c: Light): number =>
   [0, 1, 2].reduce((s, i) => s + (m[5 * r + i] ?? 0) * (c[i] ?? 0), m[5 * r + 4] ?? 0);
 
 test('white art shows the blank, black art what the coat scatters', () => {
-  const look = pressedLook(coating('#d8cdb8', 'matte', 'opaque'), 'white');
+  const look = pressedPicture(coating('#d8cdb8', 'matte', 'opaque'), 'white');
   const blank = lightOf('#d8cdb8');
   pressedLight([1, 1, 1], look).forEach((v, i) =>
     expect(v).toBeCloseTo(look.lift + (1 - look.lift) * (blank[i] ?? NaN), 12),
   );
   expect(pressedLight([0, 0, 0], look)).toEqual([look.lift, look.lift, look.lift]);
-  const gloss = pressedLook(coating('#d8cdb8', 'gloss', 'opaque'), 'white');
+  const gloss = pressedPicture(coating('#d8cdb8', 'gloss', 'opaque'), 'white');
   expect(look.lift).toBeGreaterThan(gloss.lift);
 });
 
 test('what is behind counts for clear stock and for no other', () => {
   for (const { id } of BACKINGS)
-    expect(pressedLook(coating('#ffffff', 'gloss', 'opaque'), id).tint).toEqual([1, 1, 1]);
-  expect(pressedLook(coating('#ffffff', 'gloss', 'clear'), 'dark').tint).toEqual(lightOf('#23282b'));
+    expect(pressedPicture(coating('#ffffff', 'gloss', 'opaque'), id).tint).toEqual([1, 1, 1]);
+  expect(pressedPicture(coating('#ffffff', 'gloss', 'clear'), 'dark').tint).toEqual(lightOf('#23282b'));
 });
 
 test('the screen’s matrix is the same sum, and no art comes out brighter than the blank allows', () => {
   fc.assert(
     fc.property(light, (c) => {
-      const look = pressedLook(coating('#c9b37a', 'textured', 'clear'), 'window');
+      const look = pressedPicture(coating('#c9b37a', 'textured', 'clear'), 'window');
       const out = pressedLight(c, look);
       const m = pressedMatrix(look);
       return [0, 1, 2].every((i) => {

@@ -22,7 +22,7 @@ export const lightOf = (hex: string): Light => {
  * How art turns into what is seen on a blank: out = lift + (1 − lift) × tint × art, in linear light. Dye is a filter and the blank is the
  * paper: there is no white ink. A matte coat scatters a little light off every black.
  */
-export interface PressedLook {
+export interface PressedPicture {
   readonly tint: Light;
   readonly lift: number;
 }
@@ -33,7 +33,7 @@ const LIFT: Readonly<Record<Blank['coating']['finish'], number>> = {
   matte: 0.035,
 };
 
-export function pressedLook({ coating }: Pick<Blank, 'coating'>, backing: BackingId): PressedLook {
+export function pressedPicture({ coating }: Pick<Blank, 'coating'>, backing: BackingId): PressedPicture {
   const own = lightOf(coating.colour);
   const behind = lightOf(BACKINGS.find((b) => b.id === backing)?.colour ?? '#ffffff');
   const tint: Light =
@@ -42,14 +42,14 @@ export function pressedLook({ coating }: Pick<Blank, 'coating'>, backing: Backin
 }
 
 /** Linear light of one colour of art once it is on the blank. */
-export const pressedLight = (art: Light, { tint, lift }: PressedLook): Light => [
+export const pressedLight = (art: Light, { tint, lift }: PressedPicture): Light => [
   lift + (1 - lift) * tint[0] * art[0],
   lift + (1 - lift) * tint[1] * art[1],
   lift + (1 - lift) * tint[2] * art[2],
 ];
 
 /** The same as the 20 numbers of a colour matrix over linear light, rows R G B A. */
-export function pressedMatrix({ tint, lift }: PressedLook): readonly number[] {
+export function pressedMatrix({ tint, lift }: PressedPicture): readonly number[] {
   const k = 1 - lift;
   return [
     [k * tint[0], 0, 0, 0, lift],

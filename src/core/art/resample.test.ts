@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { bendRows, readyBend, type BendAsk } from './resample';
+import { bendRows, readyBend, type BendRequest } from './resample';
 import { shrink } from './shrink';
 import { grey, paint, speckle } from './testPixels';
 
-const made = (ask: BendAsk): Uint8ClampedArray => {
-  const r = readyBend(ask);
+const made = (request: BendRequest): Uint8ClampedArray => {
+  const r = readyBend(request);
   return bendRows(r, 0, r.height);
 };
 const noise = paint(64, 48, (x, y) => [speckle(x, y), speckle(y, x), speckle(x + 9, y)]);
@@ -21,14 +21,14 @@ test('bands are the same rows as the whole', () => {
       fc.integer({ min: 1, max: 47 }),
       fc.double({ min: -0.3, max: 0.3, noNaN: true }),
       (cut, lean) => {
-        const ask: BendAsk = {
+        const request: BendRequest = {
           source: noise,
           tiles: [[1, lean, -lean, 1, 3, 2]],
           bend: null,
           area,
           perMm: 1,
         };
-        const r = readyBend(ask);
+        const r = readyBend(request);
         const whole = bendRows(r, 0, 48);
         const parts = [...bendRows(r, 0, cut), ...bendRows(r, cut, 48)];
         // The net the bend is reckoned on begins with the band: rows agree to one step of 256.

@@ -3,13 +3,13 @@ import { invert } from './affine';
 import { straight, type Bend } from './bend';
 import type { Pixels } from './pixels';
 import type { Rect } from '../shapes/plane';
-import { insideRun, phased, HALF, PHASE_BITS, PHASES, WEIGHT_BITS, WEIGHTS } from './insideRun';
+import { resampleRun, phased, HALF, PHASE_BITS, PHASES, WEIGHT_BITS, WEIGHTS } from './resampleRun';
 import { shrink } from './shrink';
 
 const { abs, ceil, floor, hypot, max, min, round } = Math;
 
 /** What a bent picture is made of: the source, where it lies on the straight board, and the part of the paper wanted. */
-export interface BendAsk {
+export interface BendRequest {
   readonly source: Pixels;
   /** Every copy, source px to board mm; the last lies on top. */
   readonly tiles: readonly Affine[];
@@ -21,10 +21,10 @@ export interface BendAsk {
 }
 
 export const sizePx = (
-  ask: Pick<BendAsk, 'area' | 'perMm'>,
+  request: Pick<BendRequest, 'area' | 'perMm'>,
 ): { readonly width: number; readonly height: number } => ({
-  width: max(1, round(ask.area.width * ask.perMm)),
-  height: max(1, round(ask.area.height * ask.perMm)),
+  width: max(1, round(request.area.width * request.perMm)),
+  height: max(1, round(request.area.height * request.perMm)),
 });
 
 /** Steps of the coarse net on which the bend is reckoned exactly; between its knots it is straight to a thousandth of a millimetre. */
@@ -37,16 +37,16 @@ interface Net {
 }
 
 /** Board mm under the knots of two net rows, at output rows y and y + NET. */
-function netRow(ask: BendAsk, width: number, y: number): Net {
+function netRow(request: BendRequest, width: number, y: number): Net {
   const cols = ceil(width / NET) + 1;
   const x = new Float64Array(cols);
   const yy = new Float64Array(cols);
   for (let c = 0; c < cols; c += 1) {
     const paper = {
-      x: ask.area.x + (c * NET + 0.5) / ask.perMm,
-      y: ask.area.y + (y + 0.5) / ask.perMm,
+      x: request.area.x + (c * NET + 0.5) / request.perMm,
+      y: request.area.y + (y + 0.5) / request.perMm,
     };
-    const p = ask.bend ? straight(ask.bend, paper) : paper;
+    const p = request.bend ? straight(request.bend, paper) : paper;
     x[c] = p.x;
     yy[c] = p.y;
   }
@@ -59,7 +59,7 @@ interface Tile {
 
 /** A bend made ready: the source already at the fineness of the paper, its tiles turned round. */
 export interface ReadyBend {
-  readonly ask: BendAsk;
+  readonly request: BendRequest;
   readonly width: number;
   readonly height: number;
   readonly source: Pixels;
@@ -70,21 +70,21 @@ export interface ReadyBend {
 }
 
 /** Low-passes the source to the fineness of the paper once, before any row is made. */
-export function readyBend(ask: BendAsk): ReadyBend {
-  const [first] = ask.tiles;
+export function readyBend(request: BendRequest): ReadyBend {
+  const [first] = request.tiles;
   const mmPerPx = first ? hypot(first[0], first[1]) : 1;
   // Level bends widen at most by the taper; the mean scale serves for all.
-  const perDot = 1 / (mmPerPx * ask.perMm);
-  const source = shrink(ask.source, perDot);
-  const kx = source.width / ask.source.width;
-  const ky = source.height / ask.source.height;
-  const tiles = ask.tiles.flatMap((t): Tile[] => {
+  const perDot = 1 / (mmPerPx * request.perMm);
+  const source = shrink(request.source, perDot);
+  const kx = source.width / request.source.width;
+  const ky = source.height / request.source.height;
+  const tiles = request.tiles.flatMap((t): Tile[] => {
     const back = invert(t);
     if (!back) return [];
     return [{ back: [back[0] * kx, back[1] * ky, back[2] * kx, back[3] * ky, back[4] * kx, back[5] * ky] }];
   });
   const whole = wholePixels(source.data);
-  return { ask, ...sizePx(ask), source, whole, tiles: tiles.reverse(), opaque: isOpaque(whole) };
+  return { request, ...sizePx(request), source, whole, tiles: tiles.reverse(), opaque: isOpaque(whole) };
 }
 
 function wholePixels(data: Pixels['data']): Uint32Array {
@@ -101,10 +101,10 @@ function isOpaque(whole: Uint32Array): boolean {
 export function bendRows(r: ReadyBend, y0: number, y1: number): Uint8ClampedArray {
   const out = new Uint8ClampedArray(r.width * (y1 - y0) * 4);
   const out32 = new Uint32Array(out.buffer);
-  let foot = netRow(r.ask, r.width, y0);
+  let foot = netRow(r.request, r.width, y0);
   for (let from = y0; from < y1; from += NET) {
     const top = foot;
-    foot = netRow(r.ask, r.width, from + NET);
+    foot = netRow(r.request, r.width, from + NET);
     const to = min(y1, from + NET);
     for (let y = from; y < to; y += 1)
       oneRow(r, top, foot, (y - from) / NET, { out, out32 }, (y - y0) * r.width);
@@ -176,7 +176,7 @@ function runOpaque(
   const inside =
     min(u0, lastU) >= 1 && max(u0, lastU) < width - 2 && min(v0, lastV) >= 1 && max(v0, lastV) < height - 2;
   if (inside) {
-    insideRun(r.whole, width, u0, v0, du, dv, n, to.out32, start);
+    resampleRun(r.whole, width, u0, v0, du, dv, n, to.out32, start);
     return;
   }
   for (let k = 0, o = start; k < n; k += 1, o += 1) {

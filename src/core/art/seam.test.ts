@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { findJoin, hidesWell, joinCost, leastPath } from './join';
+import { findJoin, hidesWell, joinCost, leastPath } from './panelJoin';
 import { labGrid } from './pixels';
-import { seamClass, seamSearch, type SeamAsk } from './seam';
+import { seamClass, seamSearch, type SeamRequest } from './seam';
 import { grey, paint, speckle } from './testPixels';
 
-const ask = (over: Partial<SeamAsk> = {}): SeamAsk => ({
+const request = (over: Partial<SeamRequest> = {}): SeamRequest => ({
   fromRow: 0,
   toRow: 60,
   lengthPx: 300,
@@ -20,7 +20,7 @@ const wave = (period: number) => (x: number, y: number) =>
 describe('the seam', () => {
   test('of a picture that repeats every length costs nothing but what crosses it, wherever it is cut', () => {
     const p = paint(600, 60, wave(300));
-    const s = seamSearch(p, ask({ cyclic: true }));
+    const s = seamSearch(p, request({ cyclic: true }));
     expect(s.curve.length).toBeGreaterThan(100);
     for (const b of [...s.best, s.asIs]) expect(b.mismatch).toBeCloseTo(0, 6);
   });
@@ -31,7 +31,7 @@ describe('the seam', () => {
       const strip = planted(x);
       return strip === null ? grey(speckle(x, y)) : grey(speckle(5000 + strip, y));
     });
-    const s = seamSearch(p, ask());
+    const s = seamSearch(p, request());
     expect(s.best[0]?.startPx).toBeGreaterThanOrEqual(117);
     expect(s.best[0]?.startPx).toBeLessThanOrEqual(124);
     expect(s.best[0]?.mismatch).toBeLessThan(s.asIs.mismatch / 3);
@@ -40,8 +40,8 @@ describe('the seam', () => {
   test('a little enlargement is tried where no cut at full length meets', () => {
     // A saw: no two places a period apart or less look the same.
     const p = paint(640, 60, (x, y) => grey(Math.round(((x % 288) / 288) * 180 + (y % 7))));
-    const plain = seamSearch(p, ask({ lengthPx: 300 }));
-    const grown = seamSearch(p, ask({ lengthPx: 300, enlarge: 0.08 }));
+    const plain = seamSearch(p, request({ lengthPx: 300 }));
+    const grown = seamSearch(p, request({ lengthPx: 300, enlarge: 0.08 }));
     expect(grown.best[0]?.lengthPx).toBeGreaterThanOrEqual(300 / 1.08 - 1);
     expect(grown.best[0]?.mismatch).toBeLessThan((plain.best[0]?.mismatch ?? 0) + 1e-9);
     expect(Math.abs((grown.best[0]?.lengthPx ?? 0) - 288)).toBeLessThanOrEqual(4);
@@ -49,8 +49,8 @@ describe('the seam', () => {
 
   test('a picture that closes at one length only, 3.1 % larger, is found to close', () => {
     const p = paint(640, 60, (x, y) => grey(speckle(x % 291, y)));
-    expect(seamSearch(p, ask()).best[0]?.class).toBe('breaks');
-    const [first] = seamSearch(p, ask({ enlarge: 0.08 })).best;
+    expect(seamSearch(p, request()).best[0]?.class).toBe('breaks');
+    const [first] = seamSearch(p, request({ enlarge: 0.08 })).best;
     expect(first?.lengthPx).toBe(291);
     expect(first?.mismatch).toBeCloseTo(0, 6);
   });
@@ -64,7 +64,7 @@ describe('the seam', () => {
         ),
       ),
     );
-    const [first] = seamSearch(p, ask({ lengthPx: 3000, toRow: 40, enlarge: 0.08 })).best;
+    const [first] = seamSearch(p, request({ lengthPx: 3000, toRow: 40, enlarge: 0.08 })).best;
     expect(first?.lengthPx).toBe(2910);
     expect(first?.mismatch).toBeCloseTo(0, 6);
   });
@@ -72,7 +72,7 @@ describe('the seam', () => {
   test('starts stay inside a picture that does not go round', () => {
     const s = seamSearch(
       paint(500, 60, (x, y) => grey(speckle(x, y))),
-      ask(),
+      request(),
     );
     for (const c of [...s.curve, ...s.best]) expect(c.startPx).toBeLessThanOrEqual(200);
   });

@@ -25,7 +25,7 @@ export interface SeamSearch {
   readonly asIs: SeamCut;
 }
 
-export interface SeamAsk {
+export interface SeamRequest {
   /** Rows of the picture on the wrap. */
   readonly fromRow: number;
   readonly toRow: number;
@@ -80,9 +80,9 @@ interface Cols {
   readonly step: number;
 }
 
-function columnsOf(p: Pixels, ask: SeamAsk): Cols {
-  const y = max(0, min(p.height - 1, floor(ask.fromRow)));
-  const height = max(1, min(p.height, ceil(ask.toRow)) - y);
+function columnsOf(p: Pixels, request: SeamRequest): Cols {
+  const y = max(0, min(p.height - 1, floor(request.fromRow)));
+  const height = max(1, min(p.height, ceil(request.toRow)) - y);
   const w: Window = { x: 0, y, width: p.width, height };
   const cols = min(MOST_COLS, p.width);
   return { grid: labGrid(p, w, cols, min(ROWS, height)), step: p.width / cols };
@@ -126,11 +126,11 @@ function roughly({ grid }: Cols, a: number, b: number): number {
  * Searches every cut a wide or cyclic picture allows. The ends of a wrap of length l starting at s meet: column s follows column s + l, so
  * a picture that repeats every l px costs nothing wherever it is cut.
  */
-export function seamSearch(p: Pixels, ask: SeamAsk): SeamSearch {
-  const cols = columnsOf(p, ask);
+export function seamSearch(p: Pixels, request: SeamRequest): SeamSearch {
+  const cols = columnsOf(p, request);
   const n = cols.grid.cols;
   const crossing = crossings(cols);
-  const wrap = (c: number) => (ask.cyclic ? ((c % n) + n) % n : max(0, min(n - 1, c)));
+  const wrap = (c: number) => (request.cyclic ? ((c % n) + n) % n : max(0, min(n - 1, c)));
   const cut = (start: number, length: number): SeamCut => {
     const a = wrap(start);
     const b = wrap(start + length);
@@ -145,18 +145,20 @@ export function seamSearch(p: Pixels, ask: SeamAsk): SeamSearch {
       class: seamClass(mismatch, crosses),
     };
   };
-  const full = max(1, round(ask.lengthPx / cols.step));
-  const lastStart = (length: number) => (ask.cyclic ? n - 1 : max(0, n - length));
+  const full = max(1, round(request.lengthPx / cols.step));
+  const lastStart = (length: number) => (request.cyclic ? n - 1 : max(0, n - length));
   const curve = Array.from({ length: lastStart(full) + 1 }, (_, s) => cut(s, full));
   const enlarged =
-    ask.enlarge > 0 ? shorter(cols, full, ask.enlarge, lastStart, wrap).map(([s, l]) => cut(s, l)) : [];
-  const asIs = cut(round(ask.startPx / cols.step), full);
+    request.enlarge > 0
+      ? shorter(cols, full, request.enlarge, lastStart, wrap).map(([s, l]) => cut(s, l))
+      : [];
+  const asIs = cut(round(request.startPx / cols.step), full);
   return {
     curve: thinned(curve),
     best: valleys([...valleysOf(curve), ...enlarged], n * cols.step * 0.03)
-      .map((c) => (cols.step > 1 ? refined(p, ask, c, cols.step) : c))
+      .map((c) => (cols.step > 1 ? refined(p, request, c, cols.step) : c))
       .sort((x, y) => x.cost - y.cost),
-    asIs: { ...asIs, startPx: ask.startPx, lengthPx: ask.lengthPx },
+    asIs: { ...asIs, startPx: request.startPx, lengthPx: request.lengthPx },
   };
 }
 
@@ -194,12 +196,12 @@ function shorter(
 /** Columns of a picture around a place, a pixel each; `x` is the first of them. */
 function strip(
   p: Pixels,
-  ask: SeamAsk,
+  request: SeamRequest,
   centrePx: number,
   reach: number,
 ): { readonly x: number; readonly grid: LabGrid } {
-  const y = max(0, min(p.height - 1, floor(ask.fromRow)));
-  const height = max(1, min(p.height, ceil(ask.toRow)) - y);
+  const y = max(0, min(p.height - 1, floor(request.fromRow)));
+  const height = max(1, min(p.height, ceil(request.toRow)) - y);
   const width = 2 * reach + 1;
   const x = max(0, min(p.width - width, centrePx - reach));
   return { x, grid: labGrid(p, { x, y, width, height }, width, min(ROWS, height)) };
@@ -217,21 +219,21 @@ function beside(a: LabGrid, b: LabGrid): LabGrid {
 }
 
 /** A cut found on coarse columns, moved to the picture's own pixels: start and end within a column of where they were. */
-function refined(p: Pixels, ask: SeamAsk, c: SeamCut, step: number): SeamCut {
+function refined(p: Pixels, request: SeamRequest, c: SeamCut, step: number): SeamCut {
   const reach = ceil(step);
   const inside = (px: number) =>
-    ask.cyclic ? ((px % p.width) + p.width) % p.width : max(0, min(p.width - 1, px));
+    request.cyclic ? ((px % p.width) + p.width) % p.width : max(0, min(p.width - 1, px));
   const [aPx, bPx] = [inside(round(c.startPx)), inside(round(c.startPx + c.lengthPx))];
-  const [left, right] = [strip(p, ask, aPx, reach), strip(p, ask, bPx, reach)];
+  const [left, right] = [strip(p, request, aPx, reach), strip(p, request, bPx, reach)];
   const cols: Cols = { grid: beside(left.grid, right.grid), step: 1 };
-  const least = ask.lengthPx / (1 + ask.enlarge);
+  const least = request.lengthPx / (1 + request.enlarge);
   let best = c;
   for (let i = 0; i < left.grid.cols; i += 1)
     for (let j = 0; j < right.grid.cols; j += 1) {
       const [atStart, atEnd] = [left.x + i - aPx, right.x + j - bPx];
       const lengthPx = round(c.startPx + c.lengthPx) + atEnd - round(c.startPx) - atStart;
       // Of full length or enlarged as far as asked, to the pixel.
-      if (lengthPx < floor(least) || lengthPx > ceil(ask.lengthPx)) continue;
+      if (lengthPx < floor(least) || lengthPx > ceil(request.lengthPx)) continue;
       const mismatch = mismatchOf(cols, i, left.grid.cols + j);
       if (mismatch >= best.mismatch) continue;
       best = {

@@ -2,17 +2,17 @@ import fc from 'fast-check';
 import type { Repeat } from '../job/art';
 import { START_PLACEMENT } from '../job/art';
 import { apply, determinant, invert, type Affine } from './affine';
-import { MOST_TILES, placePicture, tilesOf } from './place';
+import { MOST_TILES, placePicture, tilesOf } from './pictureTransform';
 
 const TRIM = { x: 0, y: 0, width: 240, height: 200 };
 const BLEED = { x: -3, y: -3, width: 246, height: 206 };
 const [W, H] = [400, 300];
 
 /** A small picture set again and again: its middle on the middle of the board, `scale` of covering it. */
-const placed = (scale: number, turnDeg = 0, dxMm = 0) =>
-  placePicture(W, H, { ...START_PLACEMENT, scale, turnDeg, dxMm }, TRIM, BLEED);
-const tiles = (repeat: Repeat, scale: number, turnDeg = 0, dxMm = 0) =>
-  tilesOf(placed(scale, turnDeg, dxMm), W, H, repeat, BLEED);
+const transform = (scale: number, rotationDeg = 0, dxMm = 0) =>
+  placePicture(W, H, { ...START_PLACEMENT, scale, rotationDeg, dxMm }, TRIM, BLEED);
+const tiles = (repeat: Repeat, scale: number, rotationDeg = 0, dxMm = 0) =>
+  tilesOf(transform(scale, rotationDeg, dxMm), W, H, repeat, BLEED);
 
 /** The pixel of a copy under a point of the board, or null beside it. */
 function pixelUnder(tile: Affine, x: number, y: number): { readonly u: number; readonly v: number } | null {
@@ -22,11 +22,11 @@ function pixelUnder(tile: Affine, x: number, y: number): { readonly u: number; r
 }
 const under = (all: readonly Affine[], x: number, y: number) => all.flatMap((t) => pixelUnder(t, x, y) ?? []);
 
-const spot = fc.record({
+const placement = fc.record({
   x: fc.double({ min: -3, max: 243, noNaN: true }),
   y: fc.double({ min: -3, max: 203, noNaN: true }),
 });
-const repeats = fc.constantFrom('straight' as const, 'half-drop' as const, 'mirror' as const);
+const repeats = fc.constantFrom('rows' as const, 'half-drop' as const, 'mirror' as const);
 
 test('every point of the bleed has one copy on it, at any size, turn and slide', () => {
   fc.assert(
@@ -35,7 +35,7 @@ test('every point of the bleed has one copy on it, at any size, turn and slide',
       fc.double({ min: 0.12, max: 0.8, noNaN: true }),
       fc.double({ min: -180, max: 180, noNaN: true }),
       fc.double({ min: -40, max: 40, noNaN: true }),
-      spot,
+      placement,
       (repeat, scale, turn, dx, { x, y }) => under(tiles(repeat, scale, turn, dx), x, y).length === 1,
     ),
     { numRuns: 200 },
@@ -43,15 +43,15 @@ test('every point of the bleed has one copy on it, at any size, turn and slide',
 });
 
 test('a picture set once is one copy where it was placed', () => {
-  const p = placed(0.3);
-  expect(tilesOf(p, W, H, 'once', BLEED)).toEqual([p.matrix]);
+  const p = transform(0.3);
+  expect(tilesOf(p, W, H, 'none', BLEED)).toEqual([p.matrix]);
 });
 
 test('straight: the same pixel a picture’s width farther along', () => {
-  const p = placed(0.25);
-  const all = tiles('straight', 0.25);
+  const p = transform(0.25);
+  const all = tiles('rows', 0.25);
   fc.assert(
-    fc.property(spot, ({ x, y }) => {
+    fc.property(placement, ({ x, y }) => {
       if (x + p.widthMm > 243) return true;
       const [a] = under(all, x, y);
       const [b] = under(all, x + p.widthMm, y);
@@ -61,10 +61,10 @@ test('straight: the same pixel a picture’s width farther along', () => {
 });
 
 test('half-drop: the next column lies half a picture lower', () => {
-  const p = placed(0.25);
+  const p = transform(0.25);
   const all = tiles('half-drop', 0.25);
   fc.assert(
-    fc.property(spot, ({ x, y }) => {
+    fc.property(placement, ({ x, y }) => {
       if (x + p.widthMm > 243 || y + p.heightMm / 2 > 203) return true;
       const [a] = under(all, x, y);
       const [b] = under(all, x + p.widthMm, y + p.heightMm / 2);
@@ -74,7 +74,7 @@ test('half-drop: the next column lies half a picture lower', () => {
 });
 
 test('mirror: neighbours meet on the same pixels, and every other one is turned over', () => {
-  const p = placed(0.25);
+  const p = transform(0.25);
   const all = tiles('mirror', 0.25);
   expect(all).toContainEqual(p.matrix.map((v) => expect.closeTo(v, 9)));
   const edge = apply(p.matrix, { x: W, y: 0 }).x;
@@ -89,12 +89,12 @@ test('mirror: neighbours meet on the same pixels, and every other one is turned 
 });
 
 test('too fine a repeat stops at a number, and never runs away', () => {
-  expect(tiles('straight', 0.02).length).toBeLessThanOrEqual(MOST_TILES);
+  expect(tiles('rows', 0.02).length).toBeLessThanOrEqual(MOST_TILES);
 });
 
 test('a flip turns the picture over before it is turned and set', () => {
   const at = (across: boolean, down: boolean) =>
-    placePicture(W, H, { ...START_PLACEMENT, turnDeg: 90 }, TRIM, BLEED, { across, down }).matrix;
+    placePicture(W, H, { ...START_PLACEMENT, rotationDeg: 90 }, TRIM, BLEED, { across, down }).matrix;
   const corner = apply(at(false, false), { x: 0, y: 0 });
   expect(apply(at(true, false), { x: W, y: 0 })).toEqual(
     expect.objectContaining({ y: expect.closeTo(corner.y, 9) }),

@@ -38,7 +38,7 @@ test('every blank of the demo’s jobs finds its press: nothing of the shop’s 
   for (const job of DEMO.jobs) {
     const p = plan(job, DEMO.shop);
     const stops = TERRACES.filter((t) => t !== 'heat' || job.pressId !== null).flatMap((t) =>
-      p[t].findings.filter((f) => f.level === 'stop').map((f) => `${job.id} ${f.id}`),
+      p[t].findings.filter((f) => f.level === 'blocker').map((f) => `${job.id} ${f.id}`),
     );
     expect(stops).toEqual([]);
   }

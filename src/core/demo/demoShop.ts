@@ -1,5 +1,5 @@
 import { DRAWN_PICTURES } from '../art/drawn';
-import { NO_ART, pictureLayer, wordsLayer, type Art, type PictureRef } from '../job/art';
+import { NO_ART, pictureLayer, textLayer, type Art, type PictureRef } from '../job/art';
 import { newJob, type Job, type Reading } from '../job/job';
 import type { HeatSettings } from '../heat/settings';
 import { STARTER_PRINTER, USUAL_DRIVER, type Printer } from '../shop/printer';
@@ -38,10 +38,10 @@ const PROVEN_590: HeatSettings = {
   platenC: 188,
   dwellS: 65,
   passes: 2,
-  clock: 'from-closing',
+  timerStart: 'from-closing',
   pressure: 'medium',
   peel: 'hot',
-  fallBackC: 170,
+  coolDownC: 170,
 };
 const TRIED_590: HeatSettings = { ...PROVEN_590, dwellS: 55 };
 
@@ -56,15 +56,15 @@ function crewTumblers(today: Date): Job {
     prepared: ['Take off: lid and straw', 'Take off: rubber foot'],
     readings: {
       ...job.readings,
-      girthTop: [tape('g1', '9 1/8', 'in'), tape('g2', '23.2 cm')],
-      girthFoot: [tape('g3', '9 1/8', 'in'), tape('g4', '232')],
+      circumferenceTop: [tape('g1', '9 1/8', 'in'), tape('g2', '23.2 cm')],
+      circumferenceFoot: [tape('g3', '9 1/8', 'in'), tape('g4', '232')],
       wall: [{ id: 'h1', text: '193', bareUnit: 'mm', method: 'steel rule' }],
     },
     art: {
       ...NO_ART,
       layers: [
         pictureLayer('chart', byId('star-chart')),
-        wordsLayer('party', 'Dry Fork star party', { dxMm: -2, dyMm: 62 }),
+        textLayer('party', 'Dry Fork star party', { dxMm: -2, dyMm: 62 }),
       ],
     },
     pressId: 'tumbler-press-a',
@@ -81,11 +81,11 @@ function cometCans(today: Date): Job {
     prepared: ['Take off: bamboo lid', 'Take off: straw'],
     readings: {
       ...job.readings,
-      girthTop: [tape('g1', '237')],
-      girthFoot: [tape('g2', '237')],
+      circumferenceTop: [tape('g1', '237')],
+      circumferenceFoot: [tape('g2', '237')],
       wall: [tape('h1', '107')],
     },
-    wrap: { ...job.wrap, school: 'gap', amountMm: 24 },
+    wrap: { ...job.wrap, seamMethod: 'gap', amountMm: 24 },
     art: onlyPicture('comet'),
   };
 }
@@ -110,11 +110,11 @@ function deskBeakers(today: Date): Job {
     blankId: 'ceramic-beaker-330',
     readings: {
       ...job.readings,
-      girthTop: [tape('g1', '10 3/16', 'in')],
-      girthFoot: [tape('g2', '10 3/16', 'in')],
+      circumferenceTop: [tape('g1', '10 3/16', 'in')],
+      circumferenceFoot: [tape('g2', '10 3/16', 'in')],
       wall: [tape('h1', '3 1/2', 'in')],
     },
-    wrap: { ...job.wrap, school: 'lap' },
+    wrap: { ...job.wrap, seamMethod: 'lap' },
     art: onlyPicture('moon-band'),
     pressId: 'mug-press',
   };
@@ -139,15 +139,15 @@ function nightTumblers(today: Date): Job {
     prepared: ['Take off: lid and straw'],
     readings: {
       ...job.readings,
-      girthTop: [tape('g1', '10 11/16', 'in'), tape('g2', '10 11/16', 'in')],
-      girthFoot: [tape('g3', '8 11/16', 'in')],
+      circumferenceTop: [tape('g1', '10 11/16', 'in'), tape('g2', '10 11/16', 'in')],
+      circumferenceFoot: [tape('g3', '8 11/16', 'in')],
       wall: [rule('h1', '189')],
     },
     art: {
-      lie: 'level',
+      warp: 'level',
       layers: [
         pictureLayer('chart', byId('star-chart')),
-        wordsLayer('guide', 'Guide', {
+        textLayer('guide', 'Guide', {
           font: 'hand',
           capHeightMm: 14,
           dyMm: 52,
@@ -171,20 +171,20 @@ function constellationMugs(today: Date): Job {
     blankId: 'mug-325',
     readings: {
       ...job.readings,
-      girthTop: [tape('g1', '242'), tape('g2', '242')],
-      girthFoot: [tape('g3', '242')],
+      circumferenceTop: [tape('g1', '242'), tape('g2', '242')],
+      circumferenceFoot: [tape('g3', '242')],
       wall: [rule('h1', '87')],
       handle: [{ id: 'w1', text: '16.2', bareUnit: 'mm', method: 'caliper' }],
     },
-    wrap: { ...job.wrap, school: 'under' },
+    wrap: { ...job.wrap, seamMethod: 'under' },
     art: {
       ...NO_ART,
       layers: [
         pictureLayer('left', byId('moon-band'), {
-          placement: { base: 'fit', scale: 0.6, dxMm: -58, dyMm: 0, turnDeg: 0 },
+          placement: { base: 'fit', scale: 0.6, dxMm: -58, dyMm: 0, rotationDeg: 0 },
         }),
         pictureLayer('right', byId('comet'), {
-          placement: { base: 'fit', scale: 0.6, dxMm: 58, dyMm: 0, turnDeg: 0 },
+          placement: { base: 'fit', scale: 0.6, dxMm: 58, dyMm: 0, rotationDeg: 0 },
         }),
       ],
     },
@@ -202,8 +202,8 @@ function bellyGlasses(today: Date): Job {
     blankId: 'bellied-glass-400',
     readings: {
       ...job.readings,
-      girthTop: [tape('g1', '234')],
-      girthFoot: [tape('g2', '228')],
+      circumferenceTop: [tape('g1', '234')],
+      circumferenceFoot: [tape('g2', '228')],
       wall: [rule('h1', '106')],
     },
     stations: [
@@ -211,7 +211,7 @@ function bellyGlasses(today: Date): Job {
       { id: 'belly-58', fromRimMm: 58, readings: [tape('g4', '268'), tape('g5', '268')] },
       { id: 'belly-86', fromRimMm: 86, readings: [tape('g6', '259')] },
     ],
-    wrap: { ...job.wrap, hold: 'sleeve', school: 'gap' },
+    wrap: { ...job.wrap, hold: 'sleeve', seamMethod: 'gap' },
     art: onlyPicture('comet'),
   };
 }
@@ -263,7 +263,7 @@ function starMapPanel(today: Date): Job {
       ...NO_ART,
       layers: [
         pictureLayer('map', MAP),
-        wordsLayer('title', 'The sky over Dry Fork', {
+        textLayer('title', 'The sky over Dry Fork', {
           font: 'book',
           capHeightMm: 16,
           dyMm: 250,

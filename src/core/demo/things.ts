@@ -10,7 +10,7 @@ export const STARTER_PRESSES: readonly Press[] = [
     heaterHeightMm: 240,
     smallestDiameterMm: 62,
     largestDiameterMm: 90,
-    clock: 'from-closing',
+    timerStart: 'from-closing',
     autoTimer: true,
   },
   {
@@ -21,7 +21,7 @@ export const STARTER_PRESSES: readonly Press[] = [
     heaterHeightMm: 125,
     smallestDiameterMm: 72,
     largestDiameterMm: 92,
-    clock: 'at-temperature',
+    timerStart: 'at-temperature',
     autoTimer: false,
   },
   { id: 'bench-oven', name: 'Bench oven', kind: 'oven', insideHeightMm: 310, hold: 'shrink film' },
@@ -33,7 +33,7 @@ export const STARTER_PRESSES: readonly Press[] = [
     platenHeightMm: 500,
     opens: 'swing-away',
     openingMm: 30,
-    clock: 'from-closing',
+    timerStart: 'from-closing',
   },
 ];
 
@@ -69,7 +69,7 @@ export const WIDE_PRESS: Press = {
   platenHeightMm: 700,
   opens: 'drawer',
   openingMm: 40,
-  clock: 'from-closing',
+  timerStart: 'from-closing',
 };
 
 /** A roll and what takes it: not in a new shop, but there in the demo. */

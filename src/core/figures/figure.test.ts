@@ -10,15 +10,15 @@ const finding = (id: string, level: Finding['level']): Finding => ({
 
 test('findings come worst first and otherwise in their order', () => {
   const given = [
-    finding('a', 'note'),
-    finding('b', 'heed'),
-    finding('c', 'stop'),
-    finding('d', 'heed'),
-    finding('e', 'note'),
+    finding('a', 'info'),
+    finding('b', 'warning'),
+    finding('c', 'blocker'),
+    finding('d', 'warning'),
+    finding('e', 'info'),
   ];
   expect(worstFirst(given).map((f) => f.id)).toEqual(['c', 'b', 'd', 'a', 'e']);
   expect(given.map((f) => f.id)).toEqual(['a', 'b', 'c', 'd', 'e']);
-  expect(LEVEL_ORDER.stop).toBeLessThan(LEVEL_ORDER.heed);
+  expect(LEVEL_ORDER.blocker).toBeLessThan(LEVEL_ORDER.warning);
 });
 
 test('doubt is told by its large sources, in shop words; crumbs are left out', () => {
@@ -45,7 +45,7 @@ test('a bare figure has no arithmetic and no inputs', () => {
     id: 'x',
     label: 'X',
     quantity: { kind: 'ratio', value: 1 },
-    origin: 'taken',
+    origin: 'measured',
     working: ['w'],
   });
   expect(f).toMatchObject({ arithmetic: [], inputs: [] });

@@ -1,6 +1,6 @@
 import type { Phrase } from '../units/phrase';
 import type { Quantity } from '../units/quantity';
-import { within95 } from './coverage';
+import { within95 } from './interval';
 import { sourceOf } from './sources';
 import { budget, standardU, type Uncertain } from './uncertain';
 
@@ -8,7 +8,7 @@ export const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'pr
 export type Terrace = (typeof TERRACES)[number];
 
 /** Where a figure came from: taken by hand, reckoned by arithmetic, estimated by a model, proven on this bench. */
-export type Origin = 'taken' | 'reckoned' | 'estimated' | 'proven';
+export type Origin = 'measured' | 'calculated' | 'estimated' | 'proven';
 
 export interface Improvement {
   readonly label: string;
@@ -76,7 +76,7 @@ export function uncertaintyOf(value: Uncertain): Pick<Figure, 'standardU' | 'wit
   };
 }
 
-export type Level = 'stop' | 'heed' | 'note';
+export type Level = 'blocker' | 'warning' | 'info';
 
 /** Something that stands in the way, or should be known, with the way out. */
 export interface Finding {
@@ -86,7 +86,7 @@ export interface Finding {
   readonly text: Phrase;
 }
 
-export const LEVEL_ORDER: Readonly<Record<Level, number>> = { stop: 0, heed: 1, note: 2 };
+export const LEVEL_ORDER: Readonly<Record<Level, number>> = { blocker: 0, warning: 1, info: 2 };
 
 export const worstFirst = (findings: readonly Finding[]): readonly Finding[] =>
   [...findings].sort((a, b) => LEVEL_ORDER[a.level] - LEVEL_ORDER[b.level]);

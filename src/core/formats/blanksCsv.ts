@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { blankSchema, type Blank, type Hole } from '../shop/blank';
 import { fail, ok, type Result } from '../result';
+import { csvTable } from './csv';
 import { firstIssue } from './file';
 
 /**
@@ -16,10 +17,10 @@ const HEADINGS = [
   'thickness mm',
   'kind',
   'height mm',
-  'wall widths mm',
+  'wall diameters mm',
   'handle mm',
   'open ends',
-  'stay clear mm',
+  'exclusion zones mm',
   'outline',
   'width mm',
   'corner mm',
@@ -36,6 +37,12 @@ const HEADINGS = [
   'to finish',
   'needs',
 ] as const;
+/** Headings as tables of before had them. */
+const FORMER_HEADINGS: Readonly<Record<string, string>> = {
+  'wall widths mm': 'wall diameters mm',
+  'stay clear mm': 'exclusion zones mm',
+};
+
 type Row = Partial<Record<(typeof HEADINGS)[number], string>>;
 
 const yes = (v: boolean): string => (v ? 'yes' : 'no');
@@ -44,7 +51,7 @@ const pairs = (points: readonly (readonly [number, number])[]): string =>
   points.map((p) => p.join(':')).join(' ');
 
 function holeText(h: Hole): string {
-  if (h.form === 'round') return `round ${h.xMm} ${h.yMm} ${h.acrossMm}`;
+  if (h.form === 'round') return `round ${h.xMm} ${h.yMm} ${h.diameterMm}`;
   if (h.form === 'slot') return `slot ${h.xMm} ${h.yMm} ${h.widthMm} ${h.heightMm}`;
   return `drawn ${pairs(h.points)}`;
 }
@@ -69,12 +76,12 @@ function shapeCells(b: Blank): Row {
   return {
     kind: 'round',
     'height mm': String(shape.heightMm),
-    'wall widths mm': pairs(shape.sections.map((s) => [s.fromRimMm, s.acrossMm])),
+    'wall diameters mm': pairs(shape.sections.map((s) => [s.fromRimMm, s.diameterMm])),
     'handle mm': h ? `${h.widthMm} ${h.heightMm} ${h.fromRimMm} ${h.reachMm}` : '',
     'open ends': yes(shape.openEnds),
-    'stay clear mm': joined(
-      shape.keepClear.map(
-        (z) => `${z.fromRimMm} ${z.heightMm} ${z.aroundMm ?? 'round'} ${z.atDeg} ${z.what}`,
+    'exclusion zones mm': joined(
+      shape.exclusionZones.map(
+        (z) => `${z.fromRimMm} ${z.heightMm} ${z.widthMm ?? 'round'} ${z.atDeg} ${z.what}`,
       ),
     ),
   };
@@ -99,7 +106,7 @@ export function blanksCsv(blanks: readonly Blank[]): string {
     'to finish': joined(b.finish),
     needs: joined(b.needs),
   }));
-  return Papa.unparse(rows, { columns: [...HEADINGS], escapeFormulae: true });
+  return csvTable(HEADINGS, rows);
 }
 
 /** Takes back the apostrophe that defused a formula. */
@@ -120,18 +127,18 @@ const points = (v: string): number[][] =>
 function holeOf(text: string): unknown {
   const [form, ...rest] = text.split(/\s+/);
   const [xMm, yMm, a, b] = rest.map(Number);
-  if (form === 'round') return { form, xMm, yMm, acrossMm: a };
+  if (form === 'round') return { form, xMm, yMm, diameterMm: a };
   if (form === 'slot') return { form, xMm, yMm, widthMm: a, heightMm: b };
   return { form: 'drawn', points: points(rest.join(' ')) };
 }
 
-function clearOf(text: string): unknown {
+function zoneOf(text: string): unknown {
   const [from, height, around, at, ...what] = text.split(/\s+/);
   return {
     what: what.join(' '),
     fromRimMm: Number(from),
     heightMm: Number(height),
-    aroundMm: around === 'round' ? null : Number(around),
+    widthMm: around === 'round' ? null : Number(around),
     atDeg: Number(at),
   };
 }
@@ -157,13 +164,13 @@ function shapeOf(r: Row): unknown {
   return {
     kind: 'round',
     heightMm: num(r['height mm']),
-    sections: points(plainText(r['wall widths mm'])).map(([fromRim, across]) => ({
+    sections: points(plainText(r['wall diameters mm'])).map(([fromRim, across]) => ({
       fromRimMm: fromRim,
-      acrossMm: across,
+      diameterMm: across,
     })),
     handle: plainText(r['handle mm']) === '' ? null : { widthMm, fromRimMm, heightMm, reachMm },
     openEnds: plainText(r['open ends']) === 'yes',
-    keepClear: splitList(r['stay clear mm']).map(clearOf),
+    exclusionZones: splitList(r['exclusion zones mm']).map(zoneOf),
   };
 }
 
@@ -180,8 +187,12 @@ const idFrom = (name: string, row: number): string =>
 /** Blanks out of such a table. All or nothing: the first row that is wrong is named with what is wrong in it. */
 export function readBlanksCsv(text: string): Result<readonly Blank[]> {
   const where = 'Blanks table';
-  const way = 'Nothing was changed. Mend that row and bring the table again.';
-  const parsed = Papa.parse<Row>(text, { header: true, skipEmptyLines: 'greedy' });
+  const way = 'Nothing was changed. Fix that row and bring the table again.';
+  const parsed = Papa.parse<Row>(text, {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (h) => FORMER_HEADINGS[h] ?? h,
+  });
   // A quote that is never closed swallows every line after it.
   const broken = parsed.errors.find((e) => e.type === 'Quotes');
   if (broken)

@@ -37,7 +37,7 @@ describe('the cut list', () => {
     for (const job of [NAMED, MUGS, PANEL]) {
       const { layout, pieces, errors, text } = listOf(job);
       expect(errors).toEqual([]);
-      expect(pieces).toHaveLength(layout.sheets.reduce((n, s) => n + s.spots.length, 0));
+      expect(pieces).toHaveLength(layout.sheets.reduce((n, s) => n + s.placements.length, 0));
       expect(text.endsWith('\r\n')).toBe(true);
     }
   });
@@ -104,8 +104,8 @@ describe('the manifest', () => {
     const m = read(MUGS);
     const p = plan(MUGS, shop);
     expect(m).toMatchObject({
-      format: 'mesa-drift-print-parcel',
-      version: 1,
+      format: 'mesa-drift.print-package',
+      version: 2,
       madeOn: '2026-11-26',
       job: MUGS.name,
       pieces: MUGS.pieces,

@@ -14,8 +14,8 @@ export function manifestText(job: Job, plan: Plan, files: readonly ManifestFile[
   const { pattern } = plan.wrap;
   return `${JSON.stringify(
     {
-      format: 'mesa-drift-print-parcel',
-      version: 1,
+      format: 'mesa-drift.print-package',
+      version: 2,
       madeOn,
       job: job.name,
       pieces: plan.art.pieceCount,
@@ -31,7 +31,8 @@ export function manifestText(job: Job, plan: Plan, files: readonly ManifestFile[
       scale: '100 %',
       mirror: mirrorLine(mirrorBy === 'app'),
       colourManagedBy: printer.colourBy,
-      sheets: layout?.sheets.map((s, i) => ({ sheet: i + 1, print: s.copies, pieces: s.spots.length })) ?? [],
+      sheets:
+        layout?.sheets.map((s, i) => ({ sheet: i + 1, print: s.copies, pieces: s.placements.length })) ?? [],
       panels: panels?.panels.length ?? 0,
       files,
     },

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { MOST_NAMES, type Names } from '../job/art';
 import { fail, ok, type Result } from '../result';
-import { isFormula } from './csvCell';
+import { isFormula } from './csv';
 
 const WHERE = 'Names list';
 

@@ -44,7 +44,7 @@ function item(i: PageItem, id: string, sources: Sources): string {
         `<use href="#source-${escapeXml(i.source)}" transform="${matrix(i.matrix)}"/>`,
       );
     }
-    case 'words': {
+    case 'letters': {
       const font = fontById(i.font);
       const letters = i.letters
         .map((l) => `<text transform="${matrix(l.matrix)}">${escapeXml(l.letter)}</text>`)

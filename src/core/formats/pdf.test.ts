@@ -55,8 +55,8 @@ const picture = (widthPx: number, heightPx: number, rest: Partial<PictureRef> = 
 
 const only = (ref: PictureRef): Art => ({ ...NO_ART, layers: [pictureLayer('p', ref)] });
 const groundOf = (p: Plan) => {
-  const laid = p.art.laid.find((l) => l.kind === 'picture');
-  return laid?.kind === 'picture' ? laid.placed : null;
+  const placedLayers = p.art.placedLayers.find((l) => l.kind === 'picture');
+  return placedLayers?.kind === 'picture' ? placedLayers.transform : null;
 };
 
 async function make(
@@ -73,7 +73,7 @@ async function make(
     files: { p: bytes },
     rasters: {},
     labelFont: LABEL_FONT,
-    wordFonts: job.art.layers.some((l) => l.kind === 'words') ? { narrow: NARROW } : {},
+    wordFonts: job.art.layers.some((l) => l.kind === 'text') ? { narrow: NARROW } : {},
   });
   const path = join(folder, `${name}.pdf`);
   writeFileSync(path, pdf);
@@ -98,7 +98,7 @@ describe('a sheet as another program reads it', () => {
       onA3({
         art: {
           ...TUMBLERS.art,
-          layers: [pictureLayer('p', ref), ...TUMBLERS.art.layers.filter((l) => l.kind === 'words')],
+          layers: [pictureLayer('p', ref), ...TUMBLERS.art.layers.filter((l) => l.kind === 'text')],
         },
       }),
       shop,
@@ -151,10 +151,10 @@ describe('a sheet as another program reads it', () => {
 
   test('the picture is mirrored once, full size, in its place', () => {
     const r = raster(made.path, 150);
-    const spot = made.plan.sheet.layout?.sheets[0]?.spots[0];
+    const placement = made.plan.sheet.layout?.sheets[0]?.placements[0];
     const { pattern } = made.plan.wrap;
-    if (!spot || !pattern) throw new Error('no spot');
-    const { box } = spot;
+    if (!placement || !pattern) throw new Error('no spot');
+    const { box } = placement;
     const onPage = (fx: number, fy: number) =>
       r.at((box.x + fx * box.width) * r.perMm, (box.y + fy * box.height) * r.perMm);
     // Seen on the blank, red is upper left; on the mirrored sheet it is upper right.
@@ -177,10 +177,10 @@ describe('a sheet as another program reads it', () => {
       paintPng(96, 78, () => RED),
     );
     const r = raster(path, 200);
-    const spot = p.sheet.layout?.sheets[0]?.spots[0];
+    const placement = p.sheet.layout?.sheets[0]?.placements[0];
     const { pattern } = p.wrap;
-    if (!spot || !pattern) throw new Error('no spot');
-    const a = apply(spot.plain, { x: 0, y: 0 });
+    if (!placement || !pattern) throw new Error('no spot');
+    const a = apply(placement.plain, { x: 0, y: 0 });
     let strangers = 0;
     for (let y = a.y + 0.2; y < a.y + pattern.trim.height - 0.2; y += 0.3) {
       for (let x = a.x + 0.2; x < a.x + pattern.trim.width - 0.2; x += 0.3)
@@ -189,7 +189,7 @@ describe('a sheet as another program reads it', () => {
     expect(strangers).toBe(0);
     // And the marks are there, outside: dark pixels in the tick room above the bleed.
     const above = Array.from({ length: 2000 }, (_, i) =>
-      r.at((spot.box.x + (i / 2000) * spot.box.width) * r.perMm, (spot.box.y - 1.5) * r.perMm),
+      r.at((placement.box.x + (i / 2000) * placement.box.width) * r.perMm, (placement.box.y - 1.5) * r.perMm),
     );
     expect(above.some((c) => c[0] < 160)).toBe(true);
   });
@@ -222,7 +222,7 @@ test('left to the driver: not mirrored in the file, and the label says so', asyn
   });
   const { path, plan: p } = await make('driver', job, shop, paintPng(96, 78, quarters(96, 78)));
   const r = raster(path, 100);
-  const box = p.sheet.layout?.sheets[0]?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
+  const box = p.sheet.layout?.sheets[0]?.placements[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
   expect(near(r.at((box.x + 20) * r.perMm, (box.y + 20) * r.perMm), RED)).toBe(true);
   expect(run('pdftotext', [path, '-'])).toContain('driver mirror ON');
 });
@@ -236,7 +236,7 @@ test('turned on its side, the rim edge lies to the right of the page and the mir
   const { path, plan: p } = await make('turned', job, shop, paintPng(96, 78, quarters(96, 78)));
   expect(p.sheet.layout?.turned).toBe(true);
   const r = raster(path, 100);
-  const box = p.sheet.layout?.sheets[0]?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
+  const box = p.sheet.layout?.sheets[0]?.placements[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
   const at = (fx: number, fy: number) =>
     r.at((box.x + fx * box.width) * r.perMm, (box.y + fy * box.height) * r.perMm);
   // Mirrored (green upper left), then a quarter turn clockwise: green upper right, red lower right, gold upper left.
@@ -259,9 +259,9 @@ test.each([
   });
   const { path, plan: p } = await make(`exif-${orientation}`, job, shop, quartersJpeg(orientation));
   const corner = groundOf(p)?.corners[0];
-  const spot = p.sheet.layout?.sheets[0]?.spots[0];
-  if (!corner || !spot) throw new Error('not placed');
-  const inPage = apply(spot.plain, { x: corner.x + 6, y: corner.y + 6 });
+  const placement = p.sheet.layout?.sheets[0]?.placements[0];
+  if (!corner || !placement) throw new Error('not placed');
+  const inPage = apply(placement.plain, { x: corner.x + 6, y: corner.y + 6 });
   const r = raster(path, 100);
   expect(near(r.at(inPage.x * r.perMm, inPage.y * r.perMm), upperLeftSeen, 30)).toBe(true);
 });
@@ -274,7 +274,7 @@ test('a picture with transparency is still printed in its colours', async () => 
     shop,
     paintPng(60, 50, () => BLUE, true),
   );
-  const box = p.sheet.layout?.sheets[0]?.spots[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
+  const box = p.sheet.layout?.sheets[0]?.placements[0]?.box ?? { x: 0, y: 0, width: 0, height: 0 };
   const r = raster(path, 72);
   expect(near(r.at((box.x + 50) * r.perMm, (box.y + 50) * r.perMm), BLUE)).toBe(true);
 });

@@ -31,7 +31,7 @@ import { apply, compose, IDENTITY, orientationMap, scale, translate, type Affine
 import { rectCorners, type Polygon } from '../art/polygon';
 import type { FontId } from '../art/fonts';
 import { sourceBox, type Source, type Sources } from '../art/items';
-import type { LetterAt } from '../art/words';
+import type { LetterAt } from '../art/text';
 import type { PictureRef } from '../job/art';
 import type { Rect } from '../shapes/plane';
 import type { Page, PageItem } from '../sheet/pages';
@@ -227,7 +227,7 @@ function itemOps(item: PageItem, ink: Ink, keys: PageKeys): PDFOperator[] {
         popGraphicsState(),
       ];
     }
-    case 'words': {
+    case 'letters': {
       const font = ink.words.get(item.font);
       const key = keys.words.get(item.font);
       if (!font || !key) return [];

@@ -87,7 +87,7 @@ describe('24 pieces by name on a taper', () => {
   const job = find('night-walk-tumblers');
   const WORDS_ONLY: Job = {
     ...job,
-    art: { ...job.art, layers: job.art.layers.filter((l) => l.kind === 'words') },
+    art: { ...job.art, layers: job.art.layers.filter((l) => l.kind === 'text') },
   };
   const p = plan(WORDS_ONLY, shop);
 
@@ -117,7 +117,7 @@ describe('24 pieces by name on a taper', () => {
     expect(rows).toHaveLength(24);
     expect(rows.map((r) => r.name)).toEqual(job.art.names?.rows.map((r) => r[0]));
     expect(Number(rows[0]?.['width mm'])).toBeCloseTo(
-      p.sheet.layout.sheets[0]?.spots[0]?.box.width ?? NaN,
+      p.sheet.layout.sheets[0]?.placements[0]?.box.width ?? NaN,
       1,
     );
     const manifest = JSON.parse(manifestText(job, p, [{ name: 'a.pdf', what: 'x', bytes: 3 }], '2026-11-24'));
@@ -132,7 +132,7 @@ describe('24 pieces by name on a taper', () => {
 test('bent art goes in at the printer’s fineness, mirrored once, its colours on the right parts of the wall', async () => {
   const job: Job = { ...find('night-walk-tumblers'), pieces: 1 };
   const picture = ref('q', 700, 500);
-  const p = plan({ ...job, art: { ...NO_ART, lie: 'true', layers: [pictureLayer('l', picture)] } }, shop);
+  const p = plan({ ...job, art: { ...NO_ART, warp: 'true', layers: [pictureLayer('l', picture)] } }, shop);
   const [[key, source] = []] = Object.entries(p.sheet.sources);
   if (!key || source?.kind !== 'made') throw new Error('not bent');
   const pixels = paint(700, 500, quarters(700, 500));
@@ -157,12 +157,12 @@ test('bent art goes in at the printer’s fineness, mirrored once, its colours o
   const raster: Raster = { widthPx: w, heightPx: h, rgb: zlibSync(rgb), alpha: zlibSync(alpha) };
   const path = await write('bent', p, {}, { [key]: raster });
   const at = drawn(path, 1, 100);
-  const spot = p.sheet.layout?.sheets[0]?.spots[0];
+  const placement = p.sheet.layout?.sheets[0]?.placements[0];
   const { pattern } = p.wrap;
-  if (!spot || !pattern) throw new Error('no spot');
+  if (!placement || !pattern) throw new Error('no spot');
   const { trim } = pattern;
   const seen = (fx: number, fy: number) => {
-    const q = apply(spot.matrix, { x: trim.x + fx * trim.width, y: trim.y + fy * trim.height });
+    const q = apply(placement.matrix, { x: trim.x + fx * trim.width, y: trim.y + fy * trim.height });
     return at(q.x, q.y);
   };
   expect(near(seen(0.25, 0.25), RED)).toBe(true);
@@ -190,11 +190,11 @@ test('a panel too big: both parts printed, each to its join, nothing of the othe
   expect(panels.panels).toHaveLength(2);
   const path = await write('panels', p, { q: paintPng(600, 900, quarters(600, 900)) });
   p.sheet.layout.sheets.forEach((sheet, i) => {
-    const [spot] = sheet.spots;
-    if (!spot) throw new Error('no spot');
+    const [placement] = sheet.placements;
+    if (!placement) throw new Error('no spot');
     const at = drawn(path, i + 1, 60);
     const seen = (x: number, y: number) => {
-      const q = apply(spot.matrix, { x, y });
+      const q = apply(placement.matrix, { x, y });
       return at(q.x, q.y);
     };
     const join = panels.joins[0]?.atMm ?? NaN;
@@ -219,12 +219,12 @@ test('two faces: the front picture on the front only, the back one on the back, 
     blue: paintPng(60, 60, () => BLUE),
   });
   const at = drawn(path, 1, 72);
-  const spot = p.sheet.layout?.sheets[0]?.spots[0];
+  const placement = p.sheet.layout?.sheets[0]?.placements[0];
   const { pattern } = p.wrap;
-  if (!spot || !pattern) throw new Error('no spot');
+  if (!placement || !pattern) throw new Error('no spot');
   for (const face of pattern.faces) {
     const m = apply(face.matrix, { x: pattern.trim.width / 2, y: pattern.trim.height / 2 });
-    const q = apply(spot.matrix, m);
+    const q = apply(placement.matrix, m);
     expect(near(at(q.x, q.y), face.name === 'front' ? RED : BLUE)).toBe(true);
   }
 });

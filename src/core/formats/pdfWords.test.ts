@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { apply } from '../art/affine';
 import { demoShop } from '../demo/demoShop';
-import { NO_ART, wordsLayer } from '../job/art';
+import { NO_ART, textLayer } from '../job/art';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
 import { writePdf } from './pdf';
@@ -25,7 +25,7 @@ async function write(
   job: Job,
 ): Promise<{ readonly path: string; readonly made: ReturnType<typeof plan> }> {
   const made = plan(job, shop);
-  const wordFonts = job.art.layers.some((l) => l.kind === 'words') ? { hand: CAVEAT } : {};
+  const wordFonts = job.art.layers.some((l) => l.kind === 'text') ? { hand: CAVEAT } : {};
   const bytes = await writePdf({
     title: job.name,
     pages: made.sheet.pages,
@@ -42,7 +42,7 @@ async function write(
 
 test('words are live text, as long as the plan says and where it says', async () => {
   if (!TUMBLERS) throw new Error('no demo job');
-  const words = wordsLayer('w', 'Odalys', {
+  const words = textLayer('w', 'Odalys', {
     font: 'hand',
     capHeightMm: 14,
     dxMm: -20,
@@ -56,19 +56,19 @@ test('words are live text, as long as the plan says and where it says', async ()
     art: { ...NO_ART, layers: [words] },
     sheet: { ...TUMBLERS.sheet, paperId: 'a3', mirrorBy: 'driver' },
   };
-  const { path, made } = await write('words', job);
+  const { path, made } = await write('text', job);
   const html = execFileSync('pdftotext', ['-bbox', path, '-'], { encoding: 'utf8' });
   const box = /<word xMin="([\d.]+)" yMin="([\d.]+)" xMax="([\d.]+)" yMax="([\d.]+)">Odalys<\/word>/.exec(
     html,
   );
   expect(box).not.toBeNull();
   const [xMin = 0, , xMax = 0] = (box ?? []).slice(1).map((v) => Number(v) * POINT_MM);
-  const laid = made.art.laid[0];
-  const set = laid?.kind === 'words' ? laid.set : null;
-  const spot = made.sheet.layout?.sheets[0]?.spots[0];
-  if (!set || !spot) throw new Error('not laid out');
+  const placedLayers = made.art.placedLayers[0];
+  const set = placedLayers?.kind === 'text' ? placedLayers.set : null;
+  const placement = made.sheet.layout?.sheets[0]?.placements[0];
+  if (!set || !placement) throw new Error('not laid out');
   expect(xMax - xMin).toBeCloseTo(set.box.width, 0);
-  expect(xMin).toBeCloseTo(apply(spot.plain, { x: set.box.x, y: set.box.y }).x, 0);
+  expect(xMin).toBeCloseTo(apply(placement.plain, { x: set.box.x, y: set.box.y }).x, 0);
 });
 
 test('full sheets and a last one are two pages, each saying how many to print', async () => {

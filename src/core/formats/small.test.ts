@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { fromBase64, toBase64 } from './base64';
-import { csvCell, isFormula } from './csvCell';
+import { csvText, isFormula } from './csv';
 import { isSvg, svgFacts } from './svgSize';
 
 describe('base64', () => {
@@ -21,7 +21,7 @@ describe('base64', () => {
 
 describe('a CSV cell', () => {
   const back = (cells: readonly string[]) =>
-    (Papa.parse<string[]>(cells.map(csvCell).join(','), { delimiter: ',' }).data[0] ?? []).map((c) => c);
+    (Papa.parse<string[]>(csvText([cells]), { delimiter: ',' }).data[0] ?? []).map((c) => c);
 
   test('read by another reader it is the text it was, whatever is in it', () => {
     const plain = fc

@@ -33,7 +33,7 @@ function faceLayers(face: Face, suffix: string): string {
         `${hair} stroke="#4a5a57" stroke-dasharray="0.5 1.5"`,
       ),
     ),
-    ...face.noGo.map((z, i) =>
+    ...face.exclusionZones.map((z, i) =>
       path(`stay-clear${suffix}-${i + 1}`, z.contour, 'fill="#c8371b" fill-opacity="0.3"'),
     ),
     '</g>',

@@ -3,7 +3,7 @@ import type { Job } from '../job/job';
 import type { Blank } from '../shop/blank';
 import { isWrapPress, type Press } from '../shop/press';
 import type { LogEntry, Recipe } from '../shop/records';
-import { coverage, type Coverage, type MatWork } from './coverage';
+import { heaterReach, type HeaterReach, type MatWork } from './heaterReach';
 import { sameSettings, type HeatSettings } from './settings';
 import { startFrom, startingRange, type StartingRange } from './starting';
 
@@ -53,17 +53,17 @@ export interface ChosenHeat {
   readonly originOf: Readonly<Record<keyof HeatSettings, Origin>>;
   readonly range: StartingRange | null;
   readonly proven: ProvenRecipe | null;
-  readonly coverage: Coverage | null;
+  readonly heaterReach: HeaterReach | null;
 }
 
 const KEYS = [
   'platenC',
   'dwellS',
   'passes',
-  'clock',
+  'timerStart',
   'pressure',
   'peel',
-  'fallBackC',
+  'coolDownC',
 ] as const satisfies readonly (keyof HeatSettings)[];
 
 /** A job's settings: what the person set, over the proven recipe, over the starting range. Null where nothing is known. */
@@ -79,17 +79,17 @@ export function chooseHeat(
   const fits = press.kind === 'oven' || (press.kind === 'flat') === (blank.shape.kind === 'flat');
   const range = fits ? startingRange(blank.material, press.kind) : null;
   const proven = provenFor(blank.id, press.id, recipes, goodPieces);
-  const reach = (passes: number): Coverage | null =>
-    isWrapPress(press) && mat ? coverage(mat, press.heaterLengthMm, passes) : null;
+  const reach = (passes: number): HeaterReach | null =>
+    isWrapPress(press) && mat ? heaterReach(mat, press.heaterLengthMm, passes) : null;
   const needed = reach(1)?.passesNeeded ?? 1;
-  const clock = press.kind === 'oven' ? 'at-temperature' : press.clock;
-  const start = range && startFrom(range, needed, clock, isWrapPress(press) && press.autoTimer);
+  const timerStart = press.kind === 'oven' ? 'at-temperature' : press.timerStart;
+  const start = range && startFrom(range, needed, timerStart, isWrapPress(press) && press.autoTimer);
   const base = proven?.recipe.settings ?? start;
   if (!base) return null;
   const baseOrigin = proven ? 'proven' : 'estimated';
   const settings = { ...base, ...definedOnly(job.heat) };
   const originOf = Object.fromEntries(
-    KEYS.map((k) => [k, job.heat[k] === undefined ? baseOrigin : 'taken']),
+    KEYS.map((k) => [k, job.heat[k] === undefined ? baseOrigin : 'measured']),
   ) as Record<keyof HeatSettings, Origin>;
   return {
     settings,
@@ -98,7 +98,7 @@ export function chooseHeat(
     originOf,
     range,
     proven,
-    coverage: reach(settings.passes),
+    heaterReach: reach(settings.passes),
   };
 }
 

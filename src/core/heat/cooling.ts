@@ -1,6 +1,5 @@
 import type { Blank, Material } from '../shop/blank';
 import type { Estimate } from './dose';
-import type { HeatSettings } from './settings';
 
 /** Volumetric heat capacity, MJ/(m³ K): handbook values (304 steel, 5xxx aluminium, soda-lime glass, stoneware and so on). */
 const HEAT_CAPACITY: Readonly<Record<Material, number>> = {
@@ -30,15 +29,11 @@ export function coolingS(fromC: number, toC: number, roomC: number, tauS: number
  * Time to cool to a touch-safe 45 °C in a 22 °C room, s, with its range. `solidMm` is all the wall that has to lose its heat
  * through the outer face: both skins of a vacuum wall.
  */
-export function touchSafe(material: Material, solidMm: number, fromC: number): Estimate {
+export function touchSafe(material: Material, coolingMm: number, fromC: number): Estimate {
   const at = (h: number) =>
-    coolingS(fromC, TOUCH_SAFE_C, ROOM_C, (HEAT_CAPACITY[material] * 1e6 * solidMm * 1e-3) / h);
+    coolingS(fromC, TOUCH_SAFE_C, ROOM_C, (HEAT_CAPACITY[material] * 1e6 * coolingMm * 1e-3) / h);
   return { value: at(H_STILL_AIR.usual), low: at(H_STILL_AIR.high), high: at(H_STILL_AIR.low) };
 }
 
 /** All the wall of a blank that has to lose its heat through its outer face, mm: both skins of a vacuum wall. */
-export const solidMmOf = (blank: Blank): number => blank.wallMm * (blank.wall === 'vacuum' ? 2 : 1);
-
-/** Time until a piece can be touched, s, at the slowest: what a person is told to wait. */
-export const touchSafeS = (blank: Blank, settings: Pick<HeatSettings, 'platenC'>): number =>
-  Math.round(touchSafe(blank.material, solidMmOf(blank), settings.platenC).high);
+export const coolingThicknessMm = (blank: Blank): number => blank.wallMm * (blank.wall === 'vacuum' ? 2 : 1);

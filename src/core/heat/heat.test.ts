@@ -6,7 +6,7 @@ import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
 import { chooseHeat, goodPiecesOf, goodPiecesBehind, provenFor } from './choose';
 import { coolingS, touchSafe } from './cooling';
-import { coverage, type MatWork, exposures } from './coverage';
+import { heaterReach, type MatWork, exposures } from './heaterReach';
 import { doseRate, equalDose, equalDoseS } from './dose';
 import { heatSettingsSchema, sameSettings } from './settings';
 import { startFrom, startingRange, STARTING_RANGES } from './starting';
@@ -81,34 +81,34 @@ describe('how the heater reaches round', () => {
         fc.double({ min: 60, max: 640, noNaN: true }),
         fc.double({ min: 60, max: 600, noNaN: true }),
         (c, heater) => {
-          const one = coverage(round(c), heater, 1);
+          const one = heaterReach(round(c), heater, 1);
           expect(one.coveredDeg + one.gapDeg).toBeCloseTo(360, 9);
           if (one.passesNeeded < 6)
-            expect(coverage(round(c), heater, one.passesNeeded).exposures[0]).toBeGreaterThanOrEqual(1);
+            expect(heaterReach(round(c), heater, one.passesNeeded).exposures[0]).toBeGreaterThanOrEqual(1);
         },
       ),
     );
   });
   test('a mat that goes all round needs one pass; two halves need more than two', () => {
-    expect(coverage(round(230), 240, 1)).toMatchObject({
+    expect(heaterReach(round(230), 240, 1)).toMatchObject({
       coveredDeg: 360,
       passesNeeded: 1,
       gapDeg: 0,
       exposures: [1, 1],
     });
-    expect(coverage(round(360), 180, 2).passesNeeded).toBe(3);
+    expect(heaterReach(round(360), 180, 2).passesNeeded).toBe(3);
   });
   test('a print that lies inside the heater needs no turn, whatever is left bare', () => {
     // 180 mm of heater on 360 mm: 180°, 170° of it counted, 170 mm.
-    expect(coverage({ ...round(360), printMm: 170 }, 180, 1)).toMatchObject({
+    expect(heaterReach({ ...round(360), printMm: 170 }, 180, 1)).toMatchObject({
       passesNeeded: 1,
       exposures: [1, 1],
       missedMm: 0,
     });
-    expect(coverage({ ...round(360), printMm: 171 }, 180, 1).passesNeeded).toBe(3);
+    expect(heaterReach({ ...round(360), printMm: 171 }, 180, 1).passesNeeded).toBe(3);
   });
   test('a handled blank goes in once; the print past the heater is missed evenly on both sides', () => {
-    const mug = coverage({ circumferenceMm: 258, printMm: 236, handled: true }, 220, 1);
+    const mug = heaterReach({ circumferenceMm: 258, printMm: 236, handled: true }, 220, 1);
     expect(mug).toMatchObject({ passesNeeded: 1, missedMm: 8 });
   });
 });
@@ -139,7 +139,7 @@ describe('starting ranges', () => {
         expect(s.platenC).toBeLessThanOrEqual(r.platenC[1]);
         expect(s.dwellS).toBeGreaterThanOrEqual(r.dwellS[0]);
         expect(s.dwellS).toBeLessThanOrEqual(r.dwellS[1]);
-        expect(s.fallBackC === null).toBe(passes === 1);
+        expect(s.coolDownC === null).toBe(passes === 1);
       }
     }
   });
@@ -174,7 +174,7 @@ describe('what a job starts from', () => {
   test('what a hand set wins, and only that is marked as taken', () => {
     const c = choose({ ...JOB, heat: { dwellS: 70 } }, DEMO.shop);
     expect(c?.settings).toMatchObject({ dwellS: 70, platenC: 188 });
-    expect(c?.originOf).toMatchObject({ dwellS: 'taken', platenC: 'proven' });
+    expect(c?.originOf).toMatchObject({ dwellS: 'measured', platenC: 'proven' });
   });
   test('a recipe of another press or blank is not borrowed', () => {
     expect(provenFor('straight-steel-350', PRESS.id, DEMO.shop.recipes, () => 1)).toBeNull();
@@ -187,6 +187,6 @@ describe('what a job starts from', () => {
       0,
     );
     expect(sameSettings(recipe.settings, { ...recipe.settings })).toBe(true);
-    expect(sameSettings(recipe.settings, { ...recipe.settings, fallBackC: null })).toBe(false);
+    expect(sameSettings(recipe.settings, { ...recipe.settings, coolDownC: null })).toBe(false);
   });
 });

@@ -1,6 +1,6 @@
 import '../zodSetup';
 import * as z from 'zod/mini';
-import { CLOCKS } from '../shop/press';
+import { TIMER_STARTS } from '../shop/press';
 
 export const PRESSURES = [
   'light',
@@ -21,11 +21,11 @@ export const heatSettingsSchema = z.strictObject({
   platenC: z.number().check(z.gte(100), z.lte(260)),
   dwellS: z.number().check(z.gte(1), z.lte(7200)),
   passes: z.int().check(z.gte(1), z.lte(6)),
-  clock: z.enum(CLOCKS),
+  timerStart: z.enum(TIMER_STARTS),
   pressure: z.enum(PRESSURES),
   peel: z.enum(PEELS),
   /** Let the press fall to this before closing again; null to close at once. */
-  fallBackC: z.nullable(z.number().check(z.gte(20), z.lte(250))),
+  coolDownC: z.nullable(z.number().check(z.gte(20), z.lte(250))),
 });
 export type HeatSettings = z.infer<typeof heatSettingsSchema>;
 
@@ -33,7 +33,7 @@ export const sameSettings = (a: HeatSettings, b: HeatSettings): boolean =>
   a.platenC === b.platenC &&
   a.dwellS === b.dwellS &&
   a.passes === b.passes &&
-  a.clock === b.clock &&
+  a.timerStart === b.timerStart &&
   a.pressure === b.pressure &&
   a.peel === b.peel &&
-  a.fallBackC === b.fallBackC;
+  a.coolDownC === b.coolDownC;

@@ -178,7 +178,7 @@ const middle = ([lo, hi]: readonly [number, number]): number => (lo + hi) / 2;
 export function startFrom(
   range: StartingRange,
   passes: number,
-  clock: HeatSettings['clock'],
+  timerStart: HeatSettings['timerStart'],
   autoTimer: boolean,
 ): HeatSettings {
   const platenC = Math.round(middle(range.platenC));
@@ -186,10 +186,10 @@ export function startFrom(
     platenC,
     dwellS: Math.round(middle(range.dwellS) / 5) * 5,
     passes,
-    clock,
+    timerStart,
     pressure: range.pressure,
     peel: range.peel,
     // An auto-timing press left hot would start at once on the second closing and cook the first side.
-    fallBackC: passes > 1 && autoTimer ? platenC - 18 : null,
+    coolDownC: passes > 1 && autoTimer ? platenC - 18 : null,
   };
 }

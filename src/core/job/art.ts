@@ -23,17 +23,17 @@ export const pictureRefSchema = z.strictObject({
 export type PictureRef = z.infer<typeof pictureRefSchema>;
 
 /** Where a picture sits, relative to cover or fit, so it follows the wrap when that is measured again. */
-export const placementSchema = z.strictObject({
+export const picturePlacementSchema = z.strictObject({
   base: z.enum(['cover', 'fit']),
   scale: z.number().check(z.gte(0.02), z.lte(50)),
   dxMm: z.number().check(z.gte(-2000), z.lte(2000)),
   dyMm: z.number().check(z.gte(-2000), z.lte(2000)),
-  turnDeg: z.number().check(z.gte(-360), z.lte(360)),
+  rotationDeg: z.number().check(z.gte(-360), z.lte(360)),
 });
-export type Placement = z.infer<typeof placementSchema>;
+export type PicturePlacement = z.infer<typeof picturePlacementSchema>;
 
 /** How a small picture is set again and again: in straight rows, each column dropped by half, or each turned over. */
-export const REPEATS = ['once', 'straight', 'half-drop', 'mirror'] as const;
+export const REPEATS = ['none', 'rows', 'half-drop', 'mirror'] as const;
 export type Repeat = (typeof REPEATS)[number];
 
 /** Which faces of a two-sided blank a layer is for. */
@@ -44,37 +44,37 @@ export type OnFace = (typeof ON_FACES)[number];
 const fieldSchema = z.nullable(z.string().check(z.minLength(1), z.maxLength(60)));
 
 /** Part of a picture that must be seen, such as a face or its own lettering: shares of the picture from its top left. */
-export const keepSchema = z.strictObject({
+export const focalAreaSchema = z.strictObject({
   x: z.number().check(z.gte(0), z.lte(1)),
   y: z.number().check(z.gte(0), z.lte(1)),
   width: z.number().check(z.gt(0), z.lte(1)),
   height: z.number().check(z.gt(0), z.lte(1)),
 });
-export type Keep = z.infer<typeof keepSchema>;
+export type FocalArea = z.infer<typeof focalAreaSchema>;
 
 export const pictureLayerSchema = z.strictObject({
   kind: z.literal('picture'),
   id: idSchema,
   picture: pictureRefSchema,
-  placement: placementSchema,
+  placement: picturePlacementSchema,
   flip: z.strictObject({ across: z.boolean(), down: z.boolean() }),
   repeat: z.enum(REPEATS),
-  keep: z.nullable(keepSchema),
+  focalArea: z.nullable(focalAreaSchema),
   on: z.enum(ON_FACES),
   field: fieldSchema,
 });
 export type PictureLayer = z.infer<typeof pictureLayerSchema>;
 
 /** x and y of the middle of the words, mm from the middle of the trimmed wrap laid straight. */
-export const wordsLayerSchema = z.strictObject({
-  kind: z.literal('words'),
+export const textLayerSchema = z.strictObject({
+  kind: z.literal('text'),
   id: idSchema,
   text: z.string().check(z.minLength(1), z.maxLength(60)),
   font: z.enum(FONT_IDS),
   capHeightMm: mmSchema(1, 120),
   dxMm: z.number().check(z.gte(-1000), z.lte(1000)),
   dyMm: z.number().check(z.gte(-1000), z.lte(1000)),
-  turnDeg: z.number().check(z.gte(-360), z.lte(360)),
+  rotationDeg: z.number().check(z.gte(-360), z.lte(360)),
   colour: colourSchema,
   /** Along a straight line, or along the arc that stays level on the blank. */
   along: z.enum(['line', 'arc']),
@@ -85,14 +85,14 @@ export const wordsLayerSchema = z.strictObject({
   on: z.enum(ON_FACES),
   field: fieldSchema,
 });
-export type WordsLayer = z.infer<typeof wordsLayerSchema>;
+export type TextLayer = z.infer<typeof textLayerSchema>;
 
-export const layerSchema = z.discriminatedUnion('kind', [pictureLayerSchema, wordsLayerSchema]);
+export const layerSchema = z.discriminatedUnion('kind', [pictureLayerSchema, textLayerSchema]);
 export type Layer = z.infer<typeof layerSchema>;
 
 /** How art lies on a tapered wrap: bent two ways, or straight on the paper. */
-export const LIES = ['true', 'level', 'flat'] as const;
-export type Lie = (typeof LIES)[number];
+export const WARPS = ['true', 'level', 'flat'] as const;
+export type Warp = (typeof WARPS)[number];
 
 export const MOST_NAMES = 500;
 const cellSchema = z.string().check(z.maxLength(120));
@@ -110,13 +110,19 @@ export const MOST_LAYERS = 24;
 export const artSchema = z.strictObject({
   /** Bottom first. */
   layers: z.array(layerSchema).check(z.maxLength(MOST_LAYERS)),
-  lie: z.enum(LIES),
+  warp: z.enum(WARPS),
   names: z.nullable(namesSchema),
 });
 export type Art = z.infer<typeof artSchema>;
 
-export const START_PLACEMENT: Placement = { base: 'cover', scale: 1, dxMm: 0, dyMm: 0, turnDeg: 0 };
-export const NO_ART: Art = { layers: [], lie: 'level', names: null };
+export const START_PLACEMENT: PicturePlacement = {
+  base: 'cover',
+  scale: 1,
+  dxMm: 0,
+  dyMm: 0,
+  rotationDeg: 0,
+};
+export const NO_ART: Art = { layers: [], warp: 'level', names: null };
 
 export const pictureLayer = (
   id: string,
@@ -128,22 +134,22 @@ export const pictureLayer = (
   picture,
   placement: START_PLACEMENT,
   flip: { across: false, down: false },
-  repeat: 'once',
-  keep: null,
+  repeat: 'none',
+  focalArea: null,
   on: 'both',
   field: null,
   ...rest,
 });
 
-export const wordsLayer = (id: string, text: string, rest: Partial<WordsLayer> = {}): WordsLayer => ({
-  kind: 'words',
+export const textLayer = (id: string, text: string, rest: Partial<TextLayer> = {}): TextLayer => ({
+  kind: 'text',
   id,
   text,
   font: 'narrow',
   capHeightMm: 9,
   dxMm: 0,
   dyMm: 0,
-  turnDeg: 0,
+  rotationDeg: 0,
   colour: '#f4efe0',
   along: 'arc',
   mostMm: null,

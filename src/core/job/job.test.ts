@@ -1,5 +1,5 @@
 import { demoShop } from '../demo/demoShop';
-import { artSchema, NO_ART, picturesOf, pictureLayer, wordsLayer, type PictureRef } from './art';
+import { artSchema, NO_ART, picturesOf, pictureLayer, textLayer, type PictureRef } from './art';
 import { jobSchema, newJob } from './job';
 
 const JOB = newJob('a-job', 'A job');
@@ -42,7 +42,7 @@ test.each([
   ['dueOn', '24/11/2026'],
   ['dueOn', '2026-02-30'],
   ['note', 'x'.repeat(2001)],
-  ['wrap.school', 'cheek to cheek'],
+  ['wrap.seamMethod', 'cheek to cheek'],
   ['wrap.topSetbackMm', -1],
   ['wrap.seamDeg', 181],
   ['wrap.bleedMm', 15.1],
@@ -50,11 +50,11 @@ test.each([
   ['wrap.band', { topMm: 10 }],
   ['sheet.gapMm', 51],
   ['sheet.cut', 'scissors'],
-  ['sheet.withJobs', Array.from({ length: 9 }, (_, i) => `j${i}`)],
+  ['sheet.sharedJobIds', Array.from({ length: 9 }, (_, i) => `j${i}`)],
   ['sheet.panels.overlapMm', 1],
   ['sheet.panels.joins', [{ forArt: 'a', index: 0, offsMm: [1], shows: 5 }]],
   ['sheet.panels.joins', [{ forArt: 'a', index: 0, offsMm: [1, 61], shows: 5 }]],
-  ['art.lie', 'sideways'],
+  ['art.warp', 'sideways'],
   ['readings.wall', [{ id: 'r', text: '', bareUnit: 'mm', method: 'soft tape' }]],
   ['readings.wall', [{ id: 'r', text: '12', bareUnit: 'cm', method: 'soft tape' }]],
   ['look.good', -1],
@@ -82,9 +82,12 @@ describe('art', () => {
     ['too many pixels', { picture: { ...REF, heightPx: 40_001 } }],
     ['a ninth way up', { picture: { ...REF, orientation: 9 } }],
     ['another kind of file', { picture: { ...REF, mime: 'image/gif' } }],
-    ['enlarged fifty-one times', { placement: { base: 'cover', scale: 51, dxMm: 0, dyMm: 0, turnDeg: 0 } }],
-    ['a keep of no width', { keep: { x: 0, y: 0, width: 0, height: 1 } }],
-    ['a keep outside', { keep: { x: 1.2, y: 0, width: 0.1, height: 1 } }],
+    [
+      'enlarged fifty-one times',
+      { placement: { base: 'cover', scale: 51, dxMm: 0, dyMm: 0, rotationDeg: 0 } },
+    ],
+    ['a keep of no width', { focalArea: { x: 0, y: 0, width: 0, height: 1 } }],
+    ['a keep outside', { focalArea: { x: 1.2, y: 0, width: 0.1, height: 1 } }],
     ['for a third face', { on: 'inside' }],
   ])('a picture with %s', (_what, over) => {
     expect(refused({ ...pictureLayer('l', REF), ...over })).toBe(true);
@@ -99,14 +102,14 @@ describe('art', () => {
     ['a face not shipped', { font: 'gothic' }],
     ['a room of 4 mm', { mostMm: 4 }],
   ])('words: %s', (_what, over) => {
-    expect(refused({ ...wordsLayer('w', 'Hi'), ...over })).toBe(true);
-    expect(refused(wordsLayer('w', 'Hi'))).toBe(false);
+    expect(refused({ ...textLayer('w', 'Hi'), ...over })).toBe(true);
+    expect(refused(textLayer('w', 'Hi'))).toBe(false);
   });
 
   test('every picture is told, those of the list too', () => {
     const art = artSchema.parse({
       ...NO_ART,
-      layers: [pictureLayer('l', REF), wordsLayer('w', 'Hi')],
+      layers: [pictureLayer('l', REF), textLayer('w', 'Hi')],
       names: { columns: ['Name'], rows: [], countColumn: null, pictures: [{ ...REF, id: 'q' }] },
     });
     expect(picturesOf(art).map((p) => p.id)).toEqual(['p', 'q']);

@@ -2,7 +2,7 @@ import '../zodSetup';
 import * as z from 'zod/mini';
 import { daySchema, idSchema, mmSchema, nameSchema, noteSchema } from '../shop/common';
 import { MIRROR_BY } from '../shop/printer';
-import { HOLDS, SCHOOLS } from '../shop/settings';
+import { HOLDS, SEAM_METHODS } from '../shop/settings';
 import { markSchema, PAPER_STATES, VERDICTS } from '../shop/records';
 import { heatSettingsSchema } from '../heat/settings';
 import { artSchema, NO_ART } from './art';
@@ -17,7 +17,7 @@ export const METHODS = [
 ] as const;
 export type Method = (typeof METHODS)[number];
 /** Places every job has room for; a blank uses those it has. */
-export const PLACES = ['girthTop', 'girthFoot', 'wall', 'handle', 'width', 'height'] as const;
+export const PLACES = ['circumferenceTop', 'circumferenceFoot', 'wall', 'handle', 'width', 'height'] as const;
 export type Place = (typeof PLACES)[number];
 
 /** A reading keeps what was written. `bareUnit` is fixed when typed, so switching units never changes a reading. */
@@ -75,9 +75,9 @@ export const sheetSchema = z.strictObject({
   mirrorBy: z.nullable(z.enum(MIRROR_BY)),
   cut: z.enum(CUTS),
   /** Pieces may lie any way round on the paper. */
-  turning: z.boolean(),
+  mayRotate: z.boolean(),
   /** Other jobs laid on the same sheets. */
-  withJobs: z.array(idSchema).check(z.maxLength(8)),
+  sharedJobIds: z.array(idSchema).check(z.maxLength(8)),
   panels: z.strictObject({
     /** Whether a wrap too big for the printer is printed in panels; null leaves it to the product. */
     way: z.nullable(z.enum(['whole', 'panels'])),
@@ -99,8 +99,8 @@ export const jobSchema = z.strictObject({
   blankId: z.nullable(idSchema),
   prepared: z.array(z.string().check(z.maxLength(160))).check(z.maxLength(20)),
   readings: z.strictObject({
-    girthTop: readingsSchema,
-    girthFoot: readingsSchema,
+    circumferenceTop: readingsSchema,
+    circumferenceFoot: readingsSchema,
     wall: readingsSchema,
     handle: readingsSchema,
     width: readingsSchema,
@@ -108,7 +108,7 @@ export const jobSchema = z.strictObject({
   }),
   stations: z.array(stationSchema).check(z.maxLength(22)),
   wrap: z.strictObject({
-    school: z.nullable(z.enum(SCHOOLS)),
+    seamMethod: z.nullable(z.enum(SEAM_METHODS)),
     form: z.nullable(z.enum(WRAP_FORMS)),
     hold: z.nullable(z.enum(HOLDS)),
     topSetbackMm: z.nullable(mmSchema(0, 390)),
@@ -132,7 +132,7 @@ export const jobSchema = z.strictObject({
       .array(z.strictObject({ id: idSchema, alongMm: z.number().check(z.gte(0), z.lte(1300)) }))
       .check(z.maxLength(6)),
     /** Flat blanks: bleed past the edge only, or paper folded over edge and back. */
-    edge: z.nullable(z.enum(['bleed', 'parcel'])),
+    edge: z.nullable(z.enum(['bleed', 'wrapped'])),
     turnInMm: z.nullable(mmSchema(0, 60)),
     fold: z.enum(FOLDS),
     faces: z.enum(FACE_WAYS),
@@ -160,8 +160,8 @@ export const NEW_SHEET: Job['sheet'] = {
   gapMm: 4,
   mirrorBy: null,
   cut: 'knife',
-  turning: true,
-  withJobs: [],
+  mayRotate: true,
+  sharedJobIds: [],
   panels: { way: null, overlapMm: 8, join: 'hidden', joins: [] },
 };
 
@@ -175,10 +175,10 @@ export function newJob(id: string, name: string): Job {
     note: '',
     blankId: null,
     prepared: [],
-    readings: { girthTop: [], girthFoot: [], wall: [], handle: [], width: [], height: [] },
+    readings: { circumferenceTop: [], circumferenceFoot: [], wall: [], handle: [], width: [], height: [] },
     stations: [],
     wrap: {
-      school: null,
+      seamMethod: null,
       form: null,
       hold: null,
       topSetbackMm: null,

@@ -35,7 +35,9 @@ describe.each(LIBRARY.map((b) => [b.id, b] as const))('%s', (_, blank) => {
   test('is what its schema says, and goes from Blank through Wrap with nothing in the way', () => {
     expect(blankSchema.parse(blank)).toEqual(blank);
     expect(p.wrap.pattern).not.toBeNull();
-    const stops = [p.blank, p.measure, p.wrap].flatMap((s) => s.findings.filter((f) => f.level === 'stop'));
+    const stops = [p.blank, p.measure, p.wrap].flatMap((s) =>
+      s.findings.filter((f) => f.level === 'blocker'),
+    );
     expect(stops).toEqual([]);
     expect(p.measure.places.length).toBeGreaterThanOrEqual(2);
   });
@@ -62,7 +64,7 @@ describe.each(LIBRARY.map((b) => [b.id, b] as const))('%s', (_, blank) => {
       expect(area).toBeGreaterThan(0.3 * shape.outline.widthMm * shape.outline.heightMm);
       return;
     }
-    const widest = Math.max(...shape.sections.map((s) => s.acrossMm));
+    const widest = Math.max(...shape.sections.map((s) => s.diameterMm));
     expect(area).toBeLessThan(Math.PI * (widest + 1) * shape.heightMm * 1.15);
     expect(area).toBeGreaterThan(Math.PI * widest * 8);
   });

@@ -1,4 +1,4 @@
-import type { Blank, Family, FlatShape, Handle, Hole, KeepClear, Material } from '../shop/blank';
+import type { Blank, Family, FlatShape, Handle, Hole, ExclusionZone, Material } from '../shop/blank';
 
 type Extras = Partial<Omit<Blank, 'coating'>> & { readonly coating?: Partial<Blank['coating']> };
 
@@ -44,7 +44,7 @@ interface RoundSpec {
   readonly wall: readonly (readonly [number, number])[];
   readonly handle?: Handle;
   readonly openEnds?: boolean;
-  readonly keepClear?: readonly KeepClear[];
+  readonly exclusionZones?: readonly ExclusionZone[];
 }
 
 export const roundBlank = (
@@ -63,10 +63,10 @@ export const roundBlank = (
     {
       kind: 'round',
       heightMm: spec.heightMm,
-      sections: spec.wall.map(([fromRimMm, acrossMm]) => ({ fromRimMm, acrossMm })),
+      sections: spec.wall.map(([fromRimMm, diameterMm]) => ({ fromRimMm, diameterMm })),
       handle: spec.handle ?? null,
       openEnds: spec.openEnds ?? false,
-      keepClear: [...(spec.keepClear ?? [])],
+      exclusionZones: [...(spec.exclusionZones ?? [])],
     },
     material,
     wallMm,
@@ -98,11 +98,11 @@ export const flatBlank = (
   );
 };
 
-export const hole = (xMm: number, yMm: number, acrossMm: number): Hole => ({
+export const hole = (xMm: number, yMm: number, diameterMm: number): Hole => ({
   form: 'round',
   xMm,
   yMm,
-  acrossMm,
+  diameterMm,
 });
 export const slot = (xMm: number, yMm: number, widthMm: number, heightMm: number): Hole => ({
   form: 'slot',
@@ -120,8 +120,8 @@ export const handleOf = (widthMm: number, fromRimMm: number, heightMm: number, r
 
 export const rectangle = (widthMm: number, heightMm: number, cornerMm = 0) =>
   ({ form: 'rectangle', widthMm, heightMm, cornerMm }) as const;
-export const discOf = (acrossMm: number) =>
-  ({ form: 'oval', widthMm: acrossMm, heightMm: acrossMm }) as const;
+export const discOf = (diameterMm: number) =>
+  ({ form: 'oval', widthMm: diameterMm, heightMm: diameterMm }) as const;
 export const plain = <F extends 'oval' | 'hexagon' | 'star' | 'heart' | 'tag' | 'arch' | 'lugged disc'>(
   form: F,
   widthMm: number,
@@ -129,11 +129,11 @@ export const plain = <F extends 'oval' | 'hexagon' | 'star' | 'heart' | 'tag' | 
 ) => ({ form, widthMm, heightMm }) as const;
 
 /** Right round the wall. */
-export const band = (what: string, fromRimMm: number, heightMm: number): KeepClear => ({
+export const band = (what: string, fromRimMm: number, heightMm: number): ExclusionZone => ({
   what,
   fromRimMm,
   heightMm,
-  aroundMm: null,
+  widthMm: null,
   atDeg: 0,
 });
 /** A patch of the wall, `atDeg` from the front. */
@@ -141,12 +141,12 @@ export const patch = (
   what: string,
   fromRimMm: number,
   heightMm: number,
-  aroundMm: number,
+  widthMm: number,
   atDeg: number,
-): KeepClear => ({
+): ExclusionZone => ({
   what,
   fromRimMm,
   heightMm,
-  aroundMm,
+  widthMm,
   atDeg,
 });

@@ -198,7 +198,7 @@ export const TAPERED: readonly Blank[] = [
         [168, 66],
       ],
       handle: handleOf(18, 36, 96, 40),
-      keepClear: [band('grip ring', 22, 8)],
+      exclusionZones: [band('grip ring', 22, 8)],
     },
     'steel',
     0.5,

@@ -109,7 +109,7 @@ export function oneChange(
     case 'not-recovered':
       return {
         text: say`${CAUSES[cause].change}`,
-        heat: s.clock === 'at-temperature' ? null : { clock: 'at-temperature' },
+        heat: s.timerStart === 'at-temperature' ? null : { timerStart: 'at-temperature' },
       };
     default:
       return { text: say`${CAUSES[cause].change}`, heat: null };

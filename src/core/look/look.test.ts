@@ -16,10 +16,10 @@ const S: HeatSettings = {
   platenC: 188,
   dwellS: 65,
   passes: 2,
-  clock: 'from-closing',
+  timerStart: 'from-closing',
   pressure: 'medium',
   peel: 'hot',
-  fallBackC: 170,
+  coolDownC: 170,
 };
 
 test('every fault has causes and every cause has words and one change', () => {

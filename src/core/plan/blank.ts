@@ -5,9 +5,9 @@ import { isFlat, isRound, type Blank, type FlatBlank, type RoundBlank } from '..
 import type { Shop } from '../shop/shop';
 import { say } from '../units/phrase';
 import { count, fineMm, mm, word } from '../units/quantity';
-import { finding, type Section } from './section';
+import { finding, type TerracePlan } from './terracePlan';
 
-export interface BlankSection extends Section<'blank'> {
+export interface BlankPlan extends TerracePlan<'blank'> {
   readonly blank: Blank | null;
   /** Things to do to the blank before measuring. */
   readonly toPrepare: readonly string[];
@@ -18,7 +18,7 @@ const preparationsOf = (b: Blank): readonly string[] => [
   ...(b.film ? ['Peel the film before wrapping'] : []),
 ];
 
-function acrossFigures({ shape }: RoundBlank): Figure[] {
+function diameterFigures({ shape }: RoundBlank): Figure[] {
   const first = shape.sections[0];
   const last = shape.sections.at(-1);
   if (!first || !last) return [];
@@ -33,12 +33,12 @@ function acrossFigures({ shape }: RoundBlank): Figure[] {
       spread: [value - 1, value + 1],
       working: listed,
     });
-  if (form === 'straight') return [across('blank.across', 'Across, maker’s figure', first.acrossMm)];
-  const widest = Math.max(...shape.sections.map((v) => v.acrossMm));
+  if (form === 'straight') return [across('blank.across', 'Across, maker’s figure', first.diameterMm)];
+  const widest = Math.max(...shape.sections.map((v) => v.diameterMm));
   return [
-    across('blank.across', 'Across near the rim', first.acrossMm),
+    across('blank.across', 'Across near the rim', first.diameterMm),
     ...(form === 'shaped' ? [across('blank.widest', 'Widest', widest)] : []),
-    across('blank.acrossFoot', 'Across near the foot', last.acrossMm),
+    across('blank.acrossFoot', 'Across near the foot', last.diameterMm),
   ];
 }
 
@@ -47,7 +47,7 @@ function roundFigures(b: RoundBlank): Figure[] {
   const wall = wallOf(shape);
   const tall = wall.footMm - wall.topMm;
   return [
-    ...acrossFigures(b),
+    ...diameterFigures(b),
     figure({
       id: 'blank.height',
       label: 'Height over all',
@@ -59,7 +59,7 @@ function roundFigures(b: RoundBlank): Figure[] {
       id: 'blank.wall',
       label: formOf(shape) === 'shaped' ? 'Coated wall' : 'Straight wall',
       quantity: mm(tall),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: say`less ${mm(wall.topMm)} at the rim and ${mm(shape.heightMm - wall.footMm)} at the foot`,
       arithmetic: [
         say`${mm(shape.heightMm)} − ${mm(wall.topMm)} − ${mm(shape.heightMm - wall.footMm)} = ${mm(tall)}`,
@@ -123,7 +123,7 @@ function flatFigures(b: FlatBlank): Figure[] {
       id: 'blank.faces',
       label: 'Printed faces',
       quantity: count(faces, 'face'),
-      origin: 'reckoned',
+      origin: 'calculated',
       working:
         holes.length > 0
           ? say`${count(holes.length, 'hole or slot', 'holes and slots')} to stay clear of`
@@ -140,10 +140,16 @@ function coatFigure(b: Blank): Figure {
       : colour.toLowerCase() === '#ffffff'
         ? say`white: the blank is the white of the picture`
         : say`tinted: white in the picture shows as this tint`;
-  return figure({ id: 'blank.coat', label: 'Coating', quantity: word(finish), origin: 'reckoned', working });
+  return figure({
+    id: 'blank.coat',
+    label: 'Coating',
+    quantity: word(finish),
+    origin: 'calculated',
+    working,
+  });
 }
 
-export function planBlank(job: Job, shop: Shop): BlankSection {
+export function planBlank(job: Job, shop: Shop): BlankPlan {
   const blank = shop.blanks.find((b) => b.id === job.blankId) ?? null;
   if (!blank) {
     const gone = job.blankId !== null;
@@ -155,7 +161,7 @@ export function planBlank(job: Job, shop: Shop): BlankSection {
       progress: 'todo',
       summary: say`not chosen`,
       figures: [],
-      findings: [finding('blank', 'none', 'stop', text)],
+      findings: [finding('blank', 'none', 'blocker', text)],
       blank: null,
       toPrepare: [],
     };
@@ -169,10 +175,10 @@ export function planBlank(job: Job, shop: Shop): BlankSection {
     summary: say`${blank.name}`,
     figures: [...shape, coatFigure(blank)],
     findings: [
-      ...left.map((p, i) => finding('blank', `prepare-${i}`, 'note', say`${p}.`)),
-      ...blank.cautions.map((c, i) => finding('blank', `caution-${i}`, 'note', say`${c}`)),
+      ...left.map((p, i) => finding('blank', `prepare-${i}`, 'info', say`${p}.`)),
+      ...blank.cautions.map((c, i) => finding('blank', `caution-${i}`, 'info', say`${c}`)),
       ...(blank.needs.length > 0
-        ? [finding('blank', 'needs', 'note', say`To finish it you need: ${blank.needs.join(', ')}.`)]
+        ? [finding('blank', 'needs', 'info', say`To finish it you need: ${blank.needs.join(', ')}.`)]
         : []),
     ],
     blank,

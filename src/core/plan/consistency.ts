@@ -1,4 +1,4 @@
-import { within95 } from '../figures/coverage';
+import { within95 } from '../figures/interval';
 import type { Finding } from '../figures/figure';
 import { measured, minus, type Uncertain } from '../figures/uncertain';
 import { isRounding } from '../figures/sources';
@@ -9,8 +9,8 @@ import { formOf, nominalProfile } from '../shapes/round';
 import { isRound, type Blank } from '../shop/blank';
 import { say } from '../units/phrase';
 import { mm } from '../units/quantity';
-import { finding } from './section';
-import type { RoundSolid, Solid } from './solid';
+import { finding } from './terracePlan';
+import type { MeasuredRound, MeasuredShape } from './measuredShape';
 
 /** Beyond this a straight wrap visibly opens or laps from rim to foot, mm of girth. */
 const STRAIGHT_WITHIN_MM = 1.5;
@@ -34,7 +34,7 @@ function apartOf(top: Uncertain, foot: Uncertain): Uncertain {
 }
 
 /** A "straight" cup that is not. */
-function straightness(s: RoundSolid, top: Uncertain | null, foot: Uncertain | null): Finding[] {
+function straightness(s: MeasuredRound, top: Uncertain | null, foot: Uncertain | null): Finding[] {
   if (s.form !== 'straight' || !top || !foot) return [];
   const apart = apartOf(top, foot);
   const d = Math.abs(apart.value);
@@ -43,7 +43,7 @@ function straightness(s: RoundSolid, top: Uncertain | null, foot: Uncertain | nu
     finding(
       'measure',
       'taper',
-      d > CLEARLY_TAPERED_MM ? 'stop' : 'heed',
+      d > CLEARLY_TAPERED_MM ? 'blocker' : 'warning',
       say`Wider at the ${apart.value > 0 ? 'rim' : 'foot'} by ${mm(d)}: this blank tapers. A straight wrap will open at that end. Measure both again, or wrap it as a cone.`,
     ),
   ];
@@ -53,21 +53,23 @@ function straightness(s: RoundSolid, top: Uncertain | null, foot: Uncertain | nu
 function makersFigures(blank: Blank, places: readonly PlaceReadings[]): Finding[] {
   const far = places.find(
     (p) =>
-      p.place.kind === 'girth' && p.value && Math.abs(p.value.value / p.place.expectedMm - 1) > ANOTHER_BLANK,
+      p.place.kind === 'circumference' &&
+      p.value &&
+      Math.abs(p.value.value / p.place.expectedMm - 1) > ANOTHER_BLANK,
   );
   if (!far?.value || !isRound(blank)) return [];
   return [
     finding(
       'measure',
       'maker',
-      'heed',
+      'warning',
       say`${far.place.name}: the maker’s figure gives ${mm(far.place.expectedMm)}, your readings ${mm(far.value.value)}. Is this the right blank?`,
     ),
   ];
 }
 
 /** Two tapers that disagree: a girth between rim and foot that is not on the line of a cone. */
-function taper(s: RoundSolid, places: readonly PlaceReadings[], blank: Blank): Finding[] {
+function taper(s: MeasuredRound, places: readonly PlaceReadings[], blank: Blank): Finding[] {
   if (!isRound(blank) || formOf(blank.shape) === 'shaped') return [];
   return places.flatMap((p): Finding[] => {
     if (p.place.atMm === null || !p.value || p.place.role !== 'between') return [];
@@ -80,7 +82,7 @@ function taper(s: RoundSolid, places: readonly PlaceReadings[], blank: Blank): F
       finding(
         'measure',
         `line-${p.place.id}`,
-        'heed',
+        'warning',
         say`${p.place.name}: ${mm(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than a straight side from rim to foot gives. The wall bulges, or one girth is a slip.`,
       ),
     ];
@@ -88,7 +90,7 @@ function taper(s: RoundSolid, places: readonly PlaceReadings[], blank: Blank): F
 }
 
 /** Which way the wall narrows, against the catalogue. */
-function direction(s: RoundSolid, blank: Blank, places: readonly PlaceReadings[]): Finding[] {
+function direction(s: MeasuredRound, blank: Blank, places: readonly PlaceReadings[]): Finding[] {
   const [top, foot] = [valueAt(places, 'rim'), valueAt(places, 'foot')];
   if (s.form !== 'tapered' || !top || !foot || !isRound(blank)) return [];
   const p = nominalProfile(blank.shape.sections);
@@ -103,23 +105,23 @@ function direction(s: RoundSolid, blank: Blank, places: readonly PlaceReadings[]
     finding(
       'measure',
       'upside-down',
-      'heed',
+      'warning',
       say`This blank is wider at the ${nominal > 0 ? 'rim' : 'foot'}, your readings at the ${nominal > 0 ? 'foot' : 'rim'}. Were the two girths swapped?`,
     ),
   ];
 }
 
 /** A handle gap that leaves no wall. */
-function handleGap(s: RoundSolid): Finding[] {
+function handleGap(s: MeasuredRound): Finding[] {
   if (!s.handle) return [];
-  const girth = Math.min(s.top.value, s.foot.value);
-  return s.handle.value > girth / 2
+  const circumference = Math.min(s.top.value, s.foot.value);
+  return s.handle.value > circumference / 2
     ? [
         finding(
           'measure',
           'handle',
-          'stop',
-          say`The handle is given as ${mm(s.handle.value)} wide on a wall ${mm(girth)} round. Measure across it where it meets the wall.`,
+          'blocker',
+          say`The handle is given as ${mm(s.handle.value)} wide on a wall ${mm(circumference)} round. Measure across it where it meets the wall.`,
         ),
       ]
     : [];
@@ -131,14 +133,14 @@ function twoMethods(places: readonly PlaceReadings[]): Finding[] {
     const across = p.items.filter((i) => i.surfaceMm !== null && i.reading.method === 'caliper');
     const round = p.items.filter((i) => i.surfaceMm !== null && i.reading.method !== 'caliper');
     const [a, b] = [across[0]?.surfaceMm, round[0]?.surfaceMm];
-    if (p.place.kind !== 'girth' || a == null || b == null) return [];
-    const doubt = within95(minus(measured(a, 0.6, 'across'), measured(b, 0.6, 'round')));
-    return Math.abs(a - b) > Math.max(STRAIGHT_WITHIN_MM, doubt)
+    if (p.place.kind !== 'circumference' || a == null || b == null) return [];
+    const uncertainty = within95(minus(measured(a, 0.6, 'across'), measured(b, 0.6, 'round')));
+    return Math.abs(a - b) > Math.max(STRAIGHT_WITHIN_MM, uncertainty)
       ? [
           finding(
             'measure',
             `methods-${p.place.id}`,
-            'heed',
+            'warning',
             say`${p.place.name}: ${mm(a)} by caliper, ${mm(b)} by ${round[0]?.reading.method ?? 'tape'}. The blank is not round, or one is a slip.`,
           ),
         ]
@@ -148,18 +150,18 @@ function twoMethods(places: readonly PlaceReadings[]): Finding[] {
 
 /** What the readings say against each other and against the blank. */
 export function shapeFindings(
-  solid: Solid,
+  measuredShape: MeasuredShape,
   places: readonly PlaceReadings[],
   blank: Blank,
   asCone: boolean,
 ): Finding[] {
-  if (solid.kind === 'flat') return [];
+  if (measuredShape.kind === 'flat') return [];
   const [top, foot] = [valueAt(places, 'rim'), valueAt(places, 'foot')];
   return [
-    ...(asCone ? [] : straightness(solid, top, foot)),
-    ...direction(solid, blank, places),
-    ...taper(solid, places, blank),
-    ...handleGap(solid),
+    ...(asCone ? [] : straightness(measuredShape, top, foot)),
+    ...direction(measuredShape, blank, places),
+    ...taper(measuredShape, places, blank),
+    ...handleGap(measuredShape),
     ...twoMethods(places),
     ...makersFigures(blank, places),
   ];

@@ -7,6 +7,8 @@ import type { Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
 import { phraseText } from '../units/format';
 import { figureById, plan } from './plan';
+import { operationWords } from '../operations/words';
+import { contextOfPlan, preparationWords } from './operationWords';
 
 /** Flat blanks from the press backwards: what the platen, the steps and the sheet make of them. */
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
@@ -28,19 +30,27 @@ const withPress = (change: Partial<Extract<Press, { kind: 'flat' }>>): Shop => (
 });
 const heat = (job: Job, s: Shop = shop) =>
   plan(job, s).heat.findings.map((f) => `${f.level} ${f.id} ${phraseText(f.text, METRIC)}`);
-const steps = (job: Job) => plan(job, shop).heat.preSteps.map((s) => phraseText(s, METRIC));
+const steps = (job: Job) => preparationWords(plan(job, shop)).map((s) => phraseText(s, METRIC));
+const cycle = (job: Job) => {
+  const made = plan(job, shop);
+  const context = contextOfPlan(made);
+  if (!context) throw new Error('no heat');
+  return made.press.cycle.map((o) => operationWords(o, context));
+};
 
 describe('the platen', () => {
   test('holds a panel of its size either way round, not a larger one', () => {
     expect(heat(jobOn('panel-200-300', '200', '300')).join()).not.toContain('heat.platen');
-    expect(heat(jobOn('panel-400-600', '400', '600')).join()).toMatch(/stop heat\.platen .*400 mm × 500 mm/);
+    expect(heat(jobOn('panel-400-600', '400', '600')).join()).toMatch(
+      /blocker heat\.platen .*400 mm × 500 mm/,
+    );
     const wide = withPress({ platenWidthMm: 600, platenHeightMm: 400 });
     expect(heat(jobOn('panel-400-600', '400', '600'), wide).join()).not.toContain('heat.platen');
   });
   test('a plaque thicker than it opens; a clamshell pinches thick pieces', () => {
     const plaque = jobOn('plaque-200-250', '200', '250');
-    expect(heat(plaque, withPress({ openingMm: 12 })).join()).toMatch(/stop heat\.opening .*16 mm thick/);
-    expect(heat(plaque, withPress({ opens: 'clamshell' })).join()).toMatch(/heed heat\.pinch/);
+    expect(heat(plaque, withPress({ openingMm: 12 })).join()).toMatch(/blocker heat\.opening .*16 mm thick/);
+    expect(heat(plaque, withPress({ opens: 'clamshell' })).join()).toMatch(/warning heat\.pinch/);
     expect(
       heat(jobOn('panel-200-300', '200', '300'), withPress({ opens: 'clamshell' })).join(),
     ).not.toContain('pinch');
@@ -68,13 +78,13 @@ describe('starting ranges in common use, a material each', () => {
     expect(figureById(plan(job, shop), 'heat.platen')?.spread).toEqual(c);
     expect(figureById(plan(job, shop), 'heat.dwell')?.spread).toEqual(s);
     expect(plan(job, shop).heat.chosen?.settings.passes).toBe(1);
-    expect(plan(job, shop).heat.chosen?.coverage).toBeNull();
+    expect(plan(job, shop).heat.chosen?.heaterReach).toBeNull();
   });
   test('hot stone and glass are never quenched', () => {
     const stone = jobOn('slate-coaster', '100', '100', { heat: { peel: 'quench' } });
-    expect(heat(stone).join()).toMatch(/stop heat\.quench Never quench slate/);
+    expect(heat(stone).join()).toMatch(/blocker heat\.quench Never quench slate/);
     const acrylic = jobOn('acrylic-badge', '75', '50', { heat: { peel: 'quench' } });
-    expect(heat(acrylic).join()).toMatch(/heed heat\.quench/);
+    expect(heat(acrylic).join()).toMatch(/warning heat\.quench/);
   });
 });
 
@@ -92,17 +102,15 @@ describe('what the hands do', () => {
     ).join('|');
     expect(one).not.toContain('Fold the sheet');
   });
-  test('stone: folded up like a parcel, and a caution at the step where the hand is', () => {
+  test('stone: folded up over its edges, and a caution at the step where the hand is', () => {
     const job = jobOn('slate-trail-marker', '150', '90');
-    expect(steps(job).join('|')).toMatch(/like a parcel/);
-    const last = plan(job, shop).press.steps;
+    expect(steps(job).join('|')).toMatch(/over the edges like wrapping a box/);
+    const last = cycle(job);
     expect(last.map((s) => s.caution).join()).toMatch(/ten minutes/);
     expect(last.map((s) => phraseText(s.title, METRIC)).join()).toMatch(/On the bed.*Lay it to cool/);
   });
   test('what leaves the press soft cools under weight', () => {
-    const titles = plan(jobOn('acrylic-badge', '75', '50'), shop).press.steps.map((s) =>
-      phraseText(s.title, METRIC),
-    );
+    const titles = cycle(jobOn('acrylic-badge', '75', '50')).map((s) => phraseText(s.title, METRIC));
     expect(titles.at(-1)).toMatch(/weight on it/);
   });
 });
@@ -119,12 +127,12 @@ describe('the sheet of two faces', () => {
     const { pattern, layout } = { pattern: p.wrap.pattern, layout: p.sheet.layout };
     if (!pattern || !layout) throw new Error('no sheet');
     const box = pattern.whole;
-    for (const spot of layout.sheets.flatMap((x) => x.spots))
+    for (const placement of layout.sheets.flatMap((x) => x.placements))
       for (const t of pattern.ticks)
         for (const q of [t.from, t.to]) {
           const inside = q.x > box.x && q.x < box.x + box.width && q.y > box.y && q.y < box.y + box.height;
           expect(inside).toBe(false);
-          expect(Number.isFinite(apply(spot.matrix, q).x)).toBe(true);
+          expect(Number.isFinite(apply(placement.matrix, q).x)).toBe(true);
         }
   });
   test('the mark that says which edge is up says top, and the SVG holds both faces and the fold', () => {

@@ -1,31 +1,36 @@
 import { figure, type Figure, type Finding, type Origin } from '../figures/figure';
 import { chooseHeat, goodPiecesOf, type ChosenHeat, type ProvenCounts } from '../heat/choose';
-import { solidMmOf, TOUCH_SAFE_C, touchSafe } from '../heat/cooling';
+import { coolingThicknessMm, TOUCH_SAFE_C, touchSafe } from '../heat/cooling';
 import { equalDose } from '../heat/dose';
-import type { MatWork } from '../heat/coverage';
-import { CLOCK_WORDS, PEEL_NOTES, PRESSURE_WORDS } from '../heat/words';
+import type { MatWork } from '../heat/heaterReach';
+import type { HeatSettings } from '../heat/settings';
+import { TIMER_START_WORDS, PEEL_NOTES, PRESSURE_WORDS } from '../heat/labels';
 import type { Job } from '../job/job';
-import { prePressSteps } from '../run/fixing';
+import { pressCycle } from '../operations/cycle';
+import type { Operation } from '../operations/operation';
+import { preparations } from '../operations/prepare';
 import { isFlat, isHandled, isRound, type Blank } from '../shop/blank';
 import { isFlatPress, isWrapPress, type FlatPress, type Press, type WrapPress } from '../shop/press';
 import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, count, degrees, mm, seconds, word } from '../units/quantity';
-import { finding, type Section } from './section';
-import type { WrapSection } from './wrap';
+import { finding, type TerracePlan } from './terracePlan';
+import type { WrapPlan } from './wrap';
 import { edgeWay } from './wrapFlat';
 
-export interface HeatSection extends Section<'heat'> {
+export interface HeatPlan extends TerracePlan<'heat'> {
   readonly press: Press | null;
   readonly chosen: ChosenHeat | null;
-  readonly preSteps: readonly Phrase[];
-  readonly touchSafeS: number;
+  /** All that is done to a piece, in order: what a run keeps at its start. */
+  readonly operations: readonly Operation[];
+  /** What the seam method asks of the hands. */
+  readonly seamStep: Phrase;
 }
 
 function settingFigures(c: ChosenHeat): Figure[] {
   const { settings: s, range, proven } = c;
   const baseWords = (o: Origin, what: Phrase): Phrase =>
-    o === 'taken' ? say`set by hand for this job` : o === 'proven' ? say`as proven here` : what;
+    o === 'measured' ? say`set by hand for this job` : o === 'proven' ? say`as proven here` : what;
   const proof = (o: Origin) => (o === 'proven' && proven ? { provenBy: proven.goodPieces } : {});
   const spread = (o: Origin, r: readonly [number, number] | undefined) =>
     o === 'estimated' && r ? { spread: r } : {};
@@ -48,7 +53,7 @@ function settingFigures(c: ChosenHeat): Figure[] {
       label: s.passes > 1 ? 'Time a pass' : 'Time',
       quantity: seconds(s.dwellS),
       origin: at.dwellS,
-      working: say`${baseWords(at.dwellS, range ? say`usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])}` : say``)}, clock starts ${CLOCK_WORDS[s.clock]}`,
+      working: say`${baseWords(at.dwellS, range ? say`usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])}` : say``)}, clock starts ${TIMER_START_WORDS[s.timerStart]}`,
       ...proof(at.dwellS),
       ...spread(at.dwellS, range?.dwellS),
     }),
@@ -72,14 +77,16 @@ function settingFigures(c: ChosenHeat): Figure[] {
 }
 
 function reachFigures(c: ChosenHeat): Figure[] {
-  const cover = c.coverage;
+  const cover = c.heaterReach;
   const passes = figure({
     id: 'heat.passes',
     label: 'Passes',
     quantity: count(c.settings.passes, 'pass', 'passes'),
     origin: c.originOf.passes,
     working:
-      c.settings.passes > 1 && cover ? say`turned ${degrees(cover.turnDeg)} between` : say`all round at once`,
+      c.settings.passes > 1 && cover
+        ? say`turned ${degrees(cover.rotationDeg)} between`
+        : say`all round at once`,
   });
   if (!cover) return [passes];
   const [least, most] = cover.exposures;
@@ -88,7 +95,7 @@ function reachFigures(c: ChosenHeat): Figure[] {
       id: 'heat.cover',
       label: 'Heater reaches',
       quantity: degrees(cover.coveredDeg),
-      origin: 'reckoned',
+      origin: 'calculated',
       working:
         cover.gapDeg > 0 ? say`of 360°; no heat over ${degrees(cover.gapDeg)}` : say`all the way round`,
       inputs: ['measure.girth'],
@@ -134,7 +141,7 @@ function modelFigures(c: ChosenHeat, cool: ReturnType<typeof touchSafe>): Figure
 }
 
 /** A flat press: does the platen hold the piece, and does it open far enough. */
-function platenFindings(press: FlatPress, wrap: WrapSection, blank: Blank): Finding[] {
+function platenFindings(press: FlatPress, wrap: WrapPlan, blank: Blank): Finding[] {
   const found: Finding[] = [];
   const box = wrap.pattern?.trim;
   if (box) {
@@ -148,7 +155,7 @@ function platenFindings(press: FlatPress, wrap: WrapSection, blank: Blank): Find
         finding(
           'heat',
           'platen',
-          'stop',
+          'blocker',
           say`The piece is ${mm(box.width)} × ${mm(box.height)}, the platen ${mm(a)} × ${mm(b)}: its edges would get no heat. Choose a larger press.`,
         ),
       );
@@ -158,7 +165,7 @@ function platenFindings(press: FlatPress, wrap: WrapSection, blank: Blank): Find
       finding(
         'heat',
         'opening',
-        'stop',
+        'blocker',
         say`${press.name} closes on ${mm(press.openingMm)} at most; this is ${mm(blank.wallMm)} thick.`,
       ),
     );
@@ -167,7 +174,7 @@ function platenFindings(press: FlatPress, wrap: WrapSection, blank: Blank): Find
       finding(
         'heat',
         'pinch',
-        'heed',
+        'warning',
         say`A clamshell pinches thick pieces at its hinge. Pack the open side level, or use a press that closes flat.`,
       ),
     );
@@ -175,7 +182,7 @@ function platenFindings(press: FlatPress, wrap: WrapSection, blank: Blank): Find
 }
 
 /** What a wrap press has to heat: the widest of the wall, and how much of it is printed. */
-function matWork(wrap: WrapSection, blank: Blank): MatWork | null {
+function matWork(wrap: WrapPlan, blank: Blank): MatWork | null {
   if (!wrap.wall) return null;
   const circumferenceMm = wrap.wall.widest.value;
   const { round } = wrap;
@@ -189,13 +196,13 @@ function matWork(wrap: WrapSection, blank: Blank): MatWork | null {
 /** A handled blank goes in once, handle in the opening: what the heater does not reach beside it, and a pass too many. */
 function besideHandle(c: ChosenHeat, press: WrapPress, handleMm: number): Finding[] {
   const found: Finding[] = [];
-  const missedMm = c.coverage?.missedMm ?? 0;
+  const missedMm = c.heaterReach?.missedMm ?? 0;
   if (missedMm > 1)
     found.push(
       finding(
         'heat',
         'handle',
-        'heed',
+        'warning',
         say`The heater is ${mm(press.heaterLengthMm)} long: the last ${mm(missedMm)} of the print on each side of the handle gets little heat and comes out pale. Keep the art clear of it, or leave more white beside the handle.`,
       ),
     );
@@ -204,14 +211,14 @@ function besideHandle(c: ChosenHeat, press: WrapPress, handleMm: number): Findin
       finding(
         'heat',
         'handle-turn',
-        'stop',
+        'blocker',
         say`The handle, ${mm(handleMm)} wide, stands in the opening of the heater: it goes in one way only. Press it once.`,
       ),
     );
   return found;
 }
 
-function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection, blank: Blank): Finding[] {
+function reachFindings(c: ChosenHeat, press: Press, wrap: WrapPlan, blank: Blank): Finding[] {
   if (isFlatPress(press)) return platenFindings(press, wrap, blank);
   if (!wrap.round) return [];
   const tall = wrap.round.height.value;
@@ -221,7 +228,7 @@ function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection, blank: Bl
           finding(
             'heat',
             'tall',
-            'stop',
+            'blocker',
             say`The oven is ${mm(press.insideHeightMm)} inside; the wrap alone is ${mm(tall)} tall.`,
           ),
         ]
@@ -236,7 +243,7 @@ function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection, blank: Bl
       finding(
         'heat',
         'across',
-        'stop',
+        'blocker',
         say`${press.name} closes on ${mm(press.smallestDiameterMm)} to ${mm(press.largestDiameterMm)}; this is ${mm(across)} across. Choose another press.`,
       ),
     );
@@ -246,7 +253,7 @@ function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection, blank: Bl
       finding(
         'heat',
         'cone',
-        'heed',
+        'warning',
         say`The wall is ${mm(tapersMm)} wider in one place than in another: a straight mat presses the wide part only. Use a tapered mat, pack the narrow part, or the oven.`,
       ),
     );
@@ -255,33 +262,33 @@ function reachFindings(c: ChosenHeat, press: Press, wrap: WrapSection, blank: Bl
       finding(
         'heat',
         'tall',
-        'stop',
+        'blocker',
         say`The heater is ${mm(press.heaterHeightMm)} tall, the wrap ${mm(tall)}: ${mm(tall - press.heaterHeightMm)} would get no heat. Choose a taller press, or set the wrap back.`,
       ),
     );
   if (isRound(blank) && blank.shape.handle) found.push(...besideHandle(c, press, blank.shape.handle.widthMm));
-  else if (c.coverage && c.coverage.exposures[0] < 1)
+  else if (c.heaterReach && c.heaterReach.exposures[0] < 1)
     found.push(
       finding(
         'heat',
         'passes',
-        'stop',
-        say`The heater misses ${degrees(c.coverage.gapDeg)} of the wrap. It needs ${count(c.coverage.passesNeeded, 'pass', 'passes')}, turned between.`,
+        'blocker',
+        say`The heater misses ${degrees(c.heaterReach.gapDeg)} of the wrap. It needs ${count(c.heaterReach.passesNeeded, 'pass', 'passes')}, turned between.`,
       ),
     );
-  else if (c.coverage && c.settings.passes < c.coverage.passesNeeded)
+  else if (c.heaterReach && c.settings.passes < c.heaterReach.passesNeeded)
     found.push(
       finding(
         'heat',
         'passes',
-        'heed',
-        say`The passes only just meet: the ends of the mat run cool. ${count(c.coverage.passesNeeded, 'pass', 'passes')} is safer.`,
+        'warning',
+        say`The passes only just meet: the ends of the mat run cool. ${count(c.heaterReach.passesNeeded, 'pass', 'passes')} is safer.`,
       ),
     );
   return found;
 }
 
-function schoolFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
+function seamMethodFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
   const { settings: s, range } = c;
   const found: Finding[] = [];
   if (s.peel === 'quench' && blank.material !== 'ceramic') {
@@ -290,7 +297,7 @@ function schoolFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
       finding(
         'heat',
         'quench',
-        glass ? 'stop' : 'heed',
+        glass ? 'blocker' : 'warning',
         glass
           ? say`Never quench ${blank.material}: it shatters. Let it cool slowly.`
           : say`Quenching is a ceramic habit; this may warp. Peel hot or cold.`,
@@ -299,32 +306,32 @@ function schoolFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
   }
   if (
     range &&
-    c.originOf.platenC === 'taken' &&
+    c.originOf.platenC === 'measured' &&
     (s.platenC < range.platenC[0] || s.platenC > range.platenC[1])
   )
     found.push(
       finding(
         'heat',
         'range-c',
-        'heed',
+        'warning',
         say`${celsius(s.platenC)} is outside the usual ${celsius(range.platenC[0])} to ${celsius(range.platenC[1])}. Try it on a reject first.`,
       ),
     );
-  if (range && c.originOf.dwellS === 'taken' && (s.dwellS < range.dwellS[0] || s.dwellS > range.dwellS[1]))
+  if (range && c.originOf.dwellS === 'measured' && (s.dwellS < range.dwellS[0] || s.dwellS > range.dwellS[1]))
     found.push(
       finding(
         'heat',
         'range-s',
-        'heed',
+        'warning',
         say`${seconds(s.dwellS)} is outside the usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])} a pass.`,
       ),
     );
-  if (isWrapPress(press) && press.autoTimer && s.passes > 1 && s.fallBackC === null)
+  if (isWrapPress(press) && press.autoTimer && s.passes > 1 && s.coolDownC === null)
     found.push(
       finding(
         'heat',
         'fall',
-        'heed',
+        'warning',
         say`${press.name} times itself: let it fall back before closing again, or the second pass starts at once and cooks.`,
       ),
     );
@@ -333,35 +340,53 @@ function schoolFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
       finding(
         'heat',
         'start',
-        'note',
+        'info',
         say`A usual starting point, not a promise. The maker’s sheet and a test piece come first.`,
       ),
     );
-  if (range) found.push(finding('heat', 'material', 'note', say`${range.note}`));
+  if (range) found.push(finding('heat', 'material', 'info', say`${range.note}`));
   return found;
 }
 
 /** What the school of seam asks of the hands; a lap says which end lies on top. */
-const seamStep = (job: Job, wrap: WrapSection): Phrase =>
-  wrap.school === 'lap' ? say`The ${job.wrap.lapOver} end on top, its cut clean` : say`${wrap.note.bench}`;
+const seamStep = (job: Job, wrap: WrapPlan): Phrase =>
+  wrap.seamMethod === 'lap'
+    ? say`The ${job.wrap.lapOver} end on top, its cut clean`
+    : say`${wrap.note.bench}`;
+
+/** All that is done to a piece: by hand before, at the press, and its cooling. */
+const operationsFor = (
+  job: Job,
+  shop: Shop,
+  { settings, blank, press }: { settings: HeatSettings; blank: Blank; press: Press },
+  wrap: WrapPlan,
+): readonly Operation[] => [
+  ...preparations(settings, blank, press, {
+    seamMethod: wrap.seamMethod,
+    hold: job.wrap.hold ?? shop.settings.defaults.hold,
+    bothFaces: (wrap.pattern?.faces.length ?? 1) > 1,
+    wrapped: isFlat(blank) && edgeWay(job, blank) === 'wrapped',
+  }),
+  ...pressCycle(settings, blank, press),
+];
 
 /** `counts`: good pieces behind each recipe, where the shop given does not hold its whole log. */
 export function planHeat(
   job: Job,
   shop: Shop,
   blank: Blank | null,
-  wrap: WrapSection,
+  wrap: WrapPlan,
   counts?: ProvenCounts,
-): HeatSection {
+): HeatPlan {
   const press = shop.presses.find((p) => p.id === job.pressId) ?? null;
   const nothing = {
     terrace: 'heat' as const,
     progress: 'todo' as const,
     figures: [],
-    preSteps: [],
+    operations: [],
+    seamStep: [],
     press,
     chosen: null,
-    touchSafeS: 0,
   };
   if (!blank || (wrap.wall === null && blank.shape.kind === 'round'))
     return { ...nothing, summary: say`after the blank`, findings: [] };
@@ -369,7 +394,7 @@ export function planHeat(
     return {
       ...nothing,
       summary: say`press not chosen`,
-      findings: [finding('heat', 'none', 'stop', say`Choose the press for this job.`)],
+      findings: [finding('heat', 'none', 'blocker', say`Choose the press for this job.`)],
     };
   const chosen = chooseHeat(
     job,
@@ -387,29 +412,26 @@ export function planHeat(
         finding(
           'heat',
           'unknown',
-          'stop',
+          'blocker',
           say`No usual settings are known for ${blank.material} in ${press.name}. Choose another press.`,
         ),
       ],
     };
-  const cool = touchSafe(blank.material, solidMmOf(blank), chosen.settings.platenC);
-  const findings = [...reachFindings(chosen, press, wrap, blank), ...schoolFindings(chosen, blank, press)];
+  const cool = touchSafe(blank.material, coolingThicknessMm(blank), chosen.settings.platenC);
+  const findings = [
+    ...reachFindings(chosen, press, wrap, blank),
+    ...seamMethodFindings(chosen, blank, press),
+  ];
   const { settings: s } = chosen;
   return {
     terrace: 'heat',
-    progress: findings.some((f) => f.level === 'stop') ? 'todo' : 'done',
+    progress: findings.some((f) => f.level === 'blocker') ? 'todo' : 'done',
     summary: say`${celsius(s.platenC)} · ${seconds(s.dwellS)}${s.passes > 1 ? ` × ${s.passes}` : ''}`,
     figures: [...settingFigures(chosen), ...reachFigures(chosen), ...modelFigures(chosen, cool)],
     findings,
     press,
     chosen,
-    preSteps: prePressSteps(s, blank, press, {
-      school: wrap.school,
-      seam: seamStep(job, wrap),
-      hold: job.wrap.hold ?? shop.settings.house.hold,
-      bothFaces: (wrap.pattern?.faces.length ?? 1) > 1,
-      parcel: isFlat(blank) && edgeWay(job, blank) === 'parcel',
-    }),
-    touchSafeS: Math.round(cool.high),
+    operations: operationsFor(job, shop, { blank, press, settings: s }, wrap),
+    seamStep: seamStep(job, wrap),
   };
 }

@@ -5,12 +5,12 @@ import type { LogEntry } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { say } from '../units/phrase';
 import { count, ratio } from '../units/quantity';
-import type { HeatSection } from './heat';
-import type { PressSection } from './press';
+import type { HeatPlan } from './heat';
+import type { PressPlan } from './press';
 import { tallyOf, type JobTally } from '../look/tally';
-import { finding, type Section } from './section';
+import { finding, type TerracePlan } from './terracePlan';
 
-export interface LookSection extends Section<'look'> {
+export interface LookPlan extends TerracePlan<'look'> {
   readonly ranked: readonly RankedCause[];
   readonly change: OneChange | null;
   /** This job's entries in the log, newest first. */
@@ -20,13 +20,7 @@ export interface LookSection extends Section<'look'> {
 }
 
 /** `tally` is what the job's entries add up to where the shop given holds only the newest of them. */
-export function planLook(
-  job: Job,
-  shop: Shop,
-  heat: HeatSection,
-  press: PressSection,
-  tally?: JobTally,
-): LookSection {
+export function planLook(job: Job, shop: Shop, heat: HeatPlan, press: PressPlan, tally?: JobTally): LookPlan {
   const { marks, paperState, verdict } = job.look;
   const ranked = rankCauses(marks, paperState, verdict);
   const change = heat.chosen && oneChange(ranked, verdict, heat.chosen.settings);
@@ -39,7 +33,7 @@ export function planLook(
             id: 'look.yield',
             label: 'Came out good',
             quantity: ratio(good / (good + spoiled)),
-            origin: 'taken',
+            origin: 'measured',
             working: say`${String(good)} good, ${String(spoiled)} spoiled in ${count(written, 'entry', 'entries')}`,
           }),
         ]
@@ -67,7 +61,7 @@ export function planLook(
     figures,
     findings:
       pressed && written === 0
-        ? [finding('look', 'none', 'note', say`Look it over, then write it in the log.`)]
+        ? [finding('look', 'none', 'info', say`Look it over, then write it in the log.`)]
         : [],
     ranked,
     change,

@@ -1,8 +1,8 @@
 import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
-import { within95 } from '../figures/coverage';
+import { within95 } from '../figures/interval';
 import { exact, minus, scaled, type Uncertain } from '../figures/uncertain';
 import { PLACES, type Job, type Place, type Reading } from '../job/job';
-import { placesOf, type PlaceSpec } from '../readings/places';
+import { placesOf, type PlaceRole, type PlaceSpec } from '../readings/places';
 import { ODD_BEYOND_MM, rawsOf, readPlace, type PlaceReadings, type ReadContext } from '../readings/readings';
 import { handsOf } from '../readings/repeats';
 import type { Tape } from '../readings/surface';
@@ -13,16 +13,26 @@ import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';
 import { count, fineMm, mm } from '../units/quantity';
 import { shapeFindings } from './consistency';
-import { finding, type Section } from './section';
-import { flatSolid, makerHandle, middleGirth, roundSolid, type RoundSolid, type Solid } from './solid';
+import { finding, type TerracePlan } from './terracePlan';
+import {
+  measuredFlat,
+  makerHandle,
+  middleCircumference,
+  measuredRound,
+  type MeasuredRound,
+  type MeasuredShape,
+} from './measuredShape';
 
-export interface MeasureSection extends Section<'measure'> {
+/** Figure ids are read by scripts and never change, whatever a place is called today. */
+const FIGURE_NAMES: Partial<Readonly<Record<PlaceRole, string>>> = { rim: 'girthTop', foot: 'girthFoot' };
+
+export interface MeasurePlan extends TerracePlan<'measure'> {
   /** Every place of this blank, in the order it is measured. */
   readonly places: readonly PlaceReadings[];
   /** The blank as far as it is known; null before one is chosen or where the readings cannot be one. */
-  readonly solid: Solid | null;
+  readonly measuredShape: MeasuredShape | null;
   /** Right round the middle of a round wall. */
-  readonly girth: Uncertain | null;
+  readonly circumference: Uncertain | null;
 }
 
 function tapeOf(shop: Shop, paperMm: number): Tape {
@@ -53,10 +63,10 @@ function placeFigure(p: PlaceReadings): Figure | null {
   if (!p.value || p.rawMeanMm === null) return null;
   const read = p.items.filter((i) => i.surfaceMm !== null);
   return figure({
-    id: `measure.${p.place.id}`,
+    id: `measure.${FIGURE_NAMES[p.place.role] ?? p.place.id}`,
     label: p.place.name,
     quantity: mm(p.value.value),
-    origin: 'taken',
+    origin: 'measured',
     working: howTaken(p),
     arithmetic: read.map(
       (i) =>
@@ -70,13 +80,15 @@ function readingFindings(p: PlaceReadings): Finding[] {
   return p.items.flatMap((i): Finding[] => {
     const id = `${p.place.id}.${i.reading.id}`;
     if (i.problem)
-      return [finding('measure', id, 'stop', say`${i.problem.where}: ${i.problem.what} ${i.problem.wayOut}`)];
+      return [
+        finding('measure', id, 'blocker', say`${i.problem.where}: ${i.problem.what} ${i.problem.wayOut}`),
+      ];
     if (i.odd)
       return [
         finding(
           'measure',
           id,
-          'heed',
+          'warning',
           say`${p.place.name}: “${i.reading.text}” stands more than ${mm(ODD_BEYOND_MM)} from the others. Measure again, or take it out.`,
         ),
       ];
@@ -105,47 +117,47 @@ function assumed(
   });
 }
 
-function roundFigures(s: RoundSolid, taken: (id: string) => boolean): Figure[] {
-  const girth = middleGirth(s);
-  const both = taken('girthTop') && taken('girthFoot');
-  const any = both || taken('girthTop') || taken('girthFoot');
+function roundFigures(s: MeasuredRound, taken: (id: string) => boolean): Figure[] {
+  const circumference = middleCircumference(s);
+  const both = taken('circumferenceTop') && taken('circumferenceFoot');
+  const any = both || taken('circumferenceTop') || taken('circumferenceFoot');
   const label = s.form === 'straight' ? 'Round the wall' : 'Round the middle';
   const working =
     s.form === 'shaped'
-      ? say`from the profile through ${count(s.girths.length, 'girth')}`
+      ? say`from the profile through ${count(s.circumferences.length, 'circumference')}`
       : both
         ? say`mean of rim ${mm(s.top.value)} and foot ${mm(s.foot.value)}`
         : any
           ? say`one place measured, the other from the maker`
           : say`maker’s width × π; not measured yet`;
   const inputs = [
-    ...(taken('girthTop') ? ['measure.girthTop'] : []),
-    ...(taken('girthFoot') ? ['measure.girthFoot'] : []),
+    ...(taken('circumferenceTop') ? ['measure.girthTop'] : []),
+    ...(taken('circumferenceFoot') ? ['measure.girthFoot'] : []),
   ];
   const figures = [
     any
       ? figure({
           id: 'measure.girth',
           label,
-          quantity: mm(girth.value),
-          origin: 'reckoned',
+          quantity: mm(circumference.value),
+          origin: 'calculated',
           working,
           arithmetic:
             both && s.form !== 'shaped'
-              ? [say`(${mm(s.top.value)} + ${mm(s.foot.value)}) ÷ 2 = ${mm(girth.value)}`]
+              ? [say`(${mm(s.top.value)} + ${mm(s.foot.value)}) ÷ 2 = ${mm(circumference.value)}`]
               : [],
           inputs,
-          ...uncertaintyOf(girth),
+          ...uncertaintyOf(circumference),
         })
-      : assumed('measure.girth', label, girth, working, ['blank.across']),
+      : assumed('measure.girth', label, circumference, working, ['blank.across']),
     figure({
       id: 'measure.diameter',
       label: 'Across',
-      quantity: mm(girth.value / Math.PI),
-      origin: 'reckoned',
-      working: say`${mm(girth.value)} ÷ π`,
+      quantity: mm(circumference.value / Math.PI),
+      origin: 'calculated',
+      working: say`${mm(circumference.value)} ÷ π`,
       inputs: ['measure.girth'],
-      ...uncertaintyOf(scaled(girth, 1 / Math.PI)),
+      ...uncertaintyOf(scaled(circumference, 1 / Math.PI)),
     }),
   ];
   if (s.form === 'tapered') {
@@ -155,7 +167,7 @@ function roundFigures(s: RoundSolid, taken: (id: string) => boolean): Figure[] {
         id: 'measure.taper',
         label: apart.value >= 0 ? 'Narrower at the foot by' : 'Narrower at the rim by',
         quantity: mm(Math.abs(apart.value)),
-        origin: 'reckoned',
+        origin: 'calculated',
         working: say`of girth, over ${mm(s.slant.value)} of wall`,
         inputs,
         ...uncertaintyOf(apart),
@@ -165,40 +177,41 @@ function roundFigures(s: RoundSolid, taken: (id: string) => boolean): Figure[] {
   return figures;
 }
 
-function figuresOf(solid: Solid, places: readonly PlaceReadings[]): Figure[] {
+function figuresOf(measuredShape: MeasuredShape, places: readonly PlaceReadings[]): Figure[] {
   const taken = (id: string) => places.some((p) => p.place.id === id && p.value !== null);
   const figuresAt = (kind: PlaceSpec['kind']) =>
     places.filter((p) => p.place.kind === kind).flatMap((p) => placeFigure(p) ?? []);
   const maker = say`maker’s figure; not measured yet`;
-  if (solid.kind === 'flat')
+  if (measuredShape.kind === 'flat')
     return [
       ...figuresAt('length'),
       ...(taken('width')
         ? []
-        : [assumed('measure.width', 'Width over all', solid.width, maker, ['blank.width'])]),
+        : [assumed('measure.width', 'Width over all', measuredShape.width, maker, ['blank.width'])]),
       ...(taken('height')
         ? []
-        : [assumed('measure.height', 'Height over all', solid.height, maker, ['blank.height'])]),
+        : [assumed('measure.height', 'Height over all', measuredShape.height, maker, ['blank.height'])]),
     ];
   return [
-    ...figuresAt('girth'),
-    ...roundFigures(solid, taken),
+    ...figuresAt('circumference'),
+    ...roundFigures(measuredShape, taken),
     ...figuresAt('length'),
     ...(taken('wall')
       ? []
-      : [assumed('measure.wall', 'Height of the wall', solid.slant, maker, ['blank.wall'])]),
-    ...(solid.handle && !taken('handle')
-      ? [assumed('measure.handle', 'Width of the handle', solid.handle, maker, [])]
+      : [assumed('measure.wall', 'Height of the wall', measuredShape.slant, maker, ['blank.wall'])]),
+    ...(measuredShape.handle && !taken('handle')
+      ? [assumed('measure.handle', 'Width of the handle', measuredShape.handle, maker, [])]
       : []),
   ];
 }
 
-const summaryOf = (solid: Solid): Phrase => {
-  if (solid.kind === 'flat') return say`${mm(solid.width.value)} × ${mm(solid.height.value)}`;
-  const across = (girth: Uncertain) => mm(girth.value / Math.PI);
-  return solid.form === 'straight'
-    ? say`Ø ${across(middleGirth(solid))} · ${mm(solid.slant.value)} tall`
-    : say`Ø ${across(solid.top)} to ${across(solid.foot)} · ${mm(solid.slant.value)}`;
+const summaryOf = (measuredShape: MeasuredShape): Phrase => {
+  if (measuredShape.kind === 'flat')
+    return say`${mm(measuredShape.width.value)} × ${mm(measuredShape.height.value)}`;
+  const across = (circumference: Uncertain) => mm(circumference.value / Math.PI);
+  return measuredShape.form === 'straight'
+    ? say`Ø ${across(middleCircumference(measuredShape))} · ${mm(measuredShape.slant.value)} tall`
+    : say`Ø ${across(measuredShape.top)} to ${across(measuredShape.foot)} · ${mm(measuredShape.slant.value)}`;
 };
 
 function missingFindings(places: readonly PlaceReadings[], blank: Blank): Finding[] {
@@ -206,16 +219,16 @@ function missingFindings(places: readonly PlaceReadings[], blank: Blank): Findin
   if (missing.length === 0) return [];
   if (missing.length < places.length) {
     const list = missing.map((p) => p.place.name.toLowerCase()).join(', ');
-    return [finding('measure', 'some', 'heed', say`Still to measure: ${list}.`)];
+    return [finding('measure', 'some', 'warning', say`Still to measure: ${list}.`)];
   }
   const what = isFlat(blank)
     ? 'Measure it across and up, edge to edge.'
     : 'Measure round the rim, round the foot and up the wall.';
-  return [finding('measure', 'none', 'heed', say`Only the maker’s figures so far. ${what}`)];
+  return [finding('measure', 'none', 'warning', say`Only the maker’s figures so far. ${what}`)];
 }
 
 const problemFinding = (p: Problem): Finding =>
-  finding('measure', 'shape', 'stop', say`${p.where}: ${p.what} ${p.wayOut}`);
+  finding('measure', 'shape', 'blocker', say`${p.where}: ${p.what} ${p.wayOut}`);
 
 /** Every place of a blank, read: the handle first, since the girths of a handled blank are read beside it. */
 function readPlaces(
@@ -240,13 +253,13 @@ function readPlaces(
   );
 }
 
-export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: number): MeasureSection {
+export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: number): MeasurePlan {
   const nothing = {
     terrace: 'measure' as const,
     progress: 'todo' as const,
     figures: [],
-    solid: null,
-    girth: null,
+    measuredShape: null,
+    circumference: null,
   };
   if (!blank) return { ...nothing, summary: say`after the blank`, findings: [], places: [] };
   const tape = tapeOf(shop, paperMm);
@@ -255,9 +268,9 @@ export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: 
     named(id) ? job.readings[id] : (job.stations.find((s) => s.id === id)?.readings ?? []);
   const places = readPlaces(blank, job.stations, readingsAt, tape);
   const made = isRound(blank)
-    ? roundSolid(blank.shape, places)
+    ? measuredRound(blank.shape, places)
     : isFlat(blank)
-      ? { ok: true as const, value: flatSolid(blank.shape, places) }
+      ? { ok: true as const, value: measuredFlat(blank.shape, places) }
       : null;
   const findings = places.flatMap(readingFindings);
   if (!made || !made.ok)
@@ -267,21 +280,21 @@ export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: 
       findings: [...findings, ...(made ? [problemFinding(made.problem)] : [])],
       places,
     };
-  const solid: Solid = made.value;
+  const measuredShape: MeasuredShape = made.value;
   findings.push(
-    ...shapeFindings(solid, places, blank, job.wrap.form === 'cone'),
+    ...shapeFindings(measuredShape, places, blank, job.wrap.form === 'cone'),
     ...missingFindings(places, blank),
   );
   const taken = places.filter((p) => p.value !== null).length;
-  const stopped = findings.some((f) => f.level === 'stop');
+  const stopped = findings.some((f) => f.level === 'blocker');
   return {
     terrace: 'measure',
     progress: taken === places.length && !stopped ? 'done' : taken > 0 ? 'ready' : 'todo',
-    summary: summaryOf(solid),
-    figures: figuresOf(solid, places),
+    summary: summaryOf(measuredShape),
+    figures: figuresOf(measuredShape, places),
     findings,
     places,
-    solid,
-    girth: solid.kind === 'round' ? middleGirth(solid) : null,
+    measuredShape,
+    circumference: measuredShape.kind === 'round' ? middleCircumference(measuredShape) : null,
   };
 }

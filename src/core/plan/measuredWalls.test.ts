@@ -34,25 +34,29 @@ const readings = (over: Partial<Job['readings']>): Job['readings'] => ({
   ...newJob('x', 'x').readings,
   ...over,
 });
-const solidOf = (p: Plan) => {
-  if (p.measure.solid?.kind !== 'round') throw new Error('no wall');
-  return p.measure.solid;
+const measuredShapeOf = (p: Plan) => {
+  if (p.measure.measuredShape?.kind !== 'round') throw new Error('no wall');
+  return p.measure.measuredShape;
 };
 const value = (p: Plan, id: string): number => Number(figureById(p, id)?.quantity.value);
 const texts = (p: Plan, terrace: 'measure' | 'wrap' | 'heat') =>
   p[terrace].findings.map((f) => phraseText(f.text, METRIC));
 
 describe('a girth typed between rim and foot', () => {
-  const ends = readings({ girthTop: read('231'), girthFoot: read('231'), wall: read('193', 'steel rule') });
+  const ends = readings({
+    circumferenceTop: read('231'),
+    circumferenceFoot: read('231'),
+    wall: read('193', 'steel rule'),
+  });
   test('a belly of 23 mm makes a shaped wall, and paper that lies flat only over a band', () => {
     const p = plan(jobFor('straight-steel-590', { readings: ends, stations: [station(100, '254')] }), shop);
-    expect(solidOf(p).form).toBe('shaped');
-    expect(p.wrap.lie).not.toBeNull();
+    expect(measuredShapeOf(p).form).toBe('shaped');
+    expect(p.wrap.warp).not.toBeNull();
     expect(value(p, 'wrap.height')).toBeLessThan(150);
   });
   test('one on the line of the wall changes nothing', () => {
     const p = plan(jobFor('straight-steel-590', { readings: ends, stations: [station(100, '231')] }), shop);
-    expect(solidOf(p).form).toBe('straight');
+    expect(measuredShapeOf(p).form).toBe('straight');
   });
   test('two at one height are repeats of one: their mean, no NaN', () => {
     const p = plan(
@@ -63,9 +67,9 @@ describe('a girth typed between rim and foot', () => {
     expect(value(p, 'wrap.height')).toBeCloseTo(value(one, 'wrap.height'), 6);
   });
   test('one at the very rim is another reading of the rim', () => {
-    const top = solidOf(plan(jobFor('straight-steel-590', { readings: ends }), shop)).wall.topMm;
+    const top = measuredShapeOf(plan(jobFor('straight-steel-590', { readings: ends }), shop)).wall.topMm;
     const p = plan(jobFor('straight-steel-590', { readings: ends, stations: [station(top, '233')] }), shop);
-    expect(solidOf(p).top.value + Math.PI * 0.4).toBeCloseTo(232, 6);
+    expect(measuredShapeOf(p).top.value + Math.PI * 0.4).toBeCloseTo(232, 6);
     expect(p.measure.findings.map((f) => f.id)).not.toContain('measure.shape');
   });
 });
@@ -73,12 +77,12 @@ describe('a girth typed between rim and foot', () => {
 describe('a handled mug by caliper', () => {
   const mug = LIBRARY.find((b) => b.id === 'mug-325') as Blank;
   const handleMm = isRound(mug) ? (mug.shape.handle?.widthMm ?? 0) : 0;
-  const at = (acrossMm: number, handle: string | null) =>
+  const at = (diameterMm: number, handle: string | null) =>
     plan(
       jobFor('mug-325', {
         readings: readings({
-          girthTop: read(String(acrossMm), 'caliper'),
-          girthFoot: read(String(acrossMm), 'caliper'),
+          circumferenceTop: read(String(diameterMm), 'caliper'),
+          circumferenceFoot: read(String(diameterMm), 'caliper'),
           handle: handle === null ? [] : read(handle, 'steel rule'),
         }),
       }),
@@ -102,10 +106,10 @@ describe('heat is asked of the wall under the paper', () => {
     plan(
       jobFor('tapered-steel-590', {
         readings: readings({
-          girthTop: read(String(Math.round(Math.PI * 86))),
-          girthFoot: read(String(Math.round(Math.PI * 70))),
+          circumferenceTop: read(String(Math.round(Math.PI * 86))),
+          circumferenceFoot: read(String(Math.round(Math.PI * 70))),
         }),
-        wrap: { ...newJob('x', 'x').wrap, form, school: 'butt' },
+        wrap: { ...newJob('x', 'x').wrap, form, seamMethod: 'butt' },
       }),
       {
         ...shop,
@@ -125,11 +129,13 @@ describe('heat is asked of the wall under the paper', () => {
   });
   test('a rectangle on a belly closes on the belly and says what it does elsewhere', () => {
     const p = plan(
-      jobFor('bellied-glass-400', { wrap: { ...newJob('x', 'x').wrap, form: 'rectangle', school: 'butt' } }),
+      jobFor('bellied-glass-400', {
+        wrap: { ...newJob('x', 'x').wrap, form: 'rectangle', seamMethod: 'butt' },
+      }),
       shop,
     );
-    const s = solidOf(p);
-    const widest = Math.max(...s.girths.map((g) => g.girth.value));
+    const s = measuredShapeOf(p);
+    const widest = Math.max(...s.circumferences.map((g) => g.circumference.value));
     expect(value(p, 'wrap.closing')).toBeGreaterThan(widest);
     expect(p.wrap.findings.map((f) => f.id)).toContain('wrap.opens');
   });
@@ -144,9 +150,9 @@ describe('readings along a sloping wall', () => {
     if (!place || !top || !foot) throw new Error('no wall');
     const tall = foot.fromRimMm - top.fromRimMm;
     // Pythagoras over the catalogue’s own figures.
-    const slant = Math.hypot(tall, (top.acrossMm - foot.acrossMm) / 2);
+    const slant = Math.hypot(tall, (top.diameterMm - foot.diameterMm) / 2);
     expect(place.expectedMm).toBeCloseTo(slant, 6);
-    const s = solidOf(
+    const s = measuredShapeOf(
       plan(jobFor(bowl.id, { readings: readings({ wall: read(slant.toFixed(3), 'steel rule') }) }), shop),
     );
     expect(s.wall.footMm - s.wall.topMm).toBeCloseTo(tall, 2);
@@ -156,7 +162,7 @@ describe('readings along a sloping wall', () => {
       jobFor('bellied-glass-400', { readings: readings({ wall: read('120', 'steel rule') }) }),
       shop,
     );
-    const { profile, wall } = solidOf(p);
+    const { profile, wall } = measuredShapeOf(p);
     let along = 0;
     const steps = 20_000;
     const r = (z: number) => profileAt(profile, z).r;
@@ -176,14 +182,14 @@ describe('setbacks larger than the wall', () => {
       }),
       shop,
     );
-    expect(p.wrap.findings.find((f) => f.id === 'wrap.height')?.level).toBe('stop');
+    expect(p.wrap.findings.find((f) => f.id === 'wrap.height')?.level).toBe('blocker');
     expect(JSON.stringify([p.wrap.summary, p.wrap.figures])).not.toMatch(/-\d/);
   });
 });
 
 describe('the piece that is drawn by hand', () => {
   test('bow and turn are those of the cut piece, handle and margin left away', () => {
-    const p = plan(jobFor('latte-mug', { wrap: { ...newJob('x', 'x').wrap, school: 'under' } }), shop);
+    const p = plan(jobFor('latte-mug', { wrap: { ...newJob('x', 'x').wrap, seamMethod: 'under' } }), shop);
     const w = p.wrap.round;
     if (!w?.sector) throw new Error('no cone');
     // Along the wide arc on its own radius, and the sagitta of that.
@@ -218,7 +224,7 @@ test('no plan of a job as screens make it holds NaN or infinity, whatever is rea
       }),
       { maxLength: 5 },
     ),
-    school: fc.constantFrom('under', 'butt', 'lap', 'over', 'gap', null),
+    seamMethod: fc.constantFrom('under', 'butt', 'lap', 'over', 'gap', null),
     form: fc.constantFrom('rectangle', 'cone', null),
     setback: fc.double({ min: 0, max: 200, noNaN: true }),
     amount: fc.option(fc.double({ min: 0, max: 200, noNaN: true })),
@@ -232,7 +238,8 @@ test('no plan of a job as screens make it holds NaN or infinity, whatever is rea
       const written: Record<string, Reading[]> = { ...own };
       placesOf(blank, []).forEach((p, i) => {
         if (!c.taken[i]) return;
-        const across = p.kind === 'girth' && (c.method === 'caliper' || c.method === 'maker’s figure');
+        const across =
+          p.kind === 'circumference' && (c.method === 'caliper' || c.method === 'maker’s figure');
         const mm = (p.expectedMm + (across ? p.gapMm : 0)) * (c.factors[i] ?? 1) * (across ? 1 / Math.PI : 1);
         written[p.id] = [...read(mm.toFixed(1), c.method), ...read((mm * 1.01).toFixed(1), c.method)];
       });
@@ -247,7 +254,13 @@ test('no plan of a job as screens make it holds NaN or infinity, whatever is rea
               return station(mm, ((there?.expectedMm ?? 200) * s.k).toFixed(0));
             })
           : [],
-        wrap: { ...base.wrap, school: c.school, form: c.form, topSetbackMm: c.setback, amountMm: c.amount },
+        wrap: {
+          ...base.wrap,
+          seamMethod: c.seamMethod,
+          form: c.form,
+          topSetbackMm: c.setback,
+          amountMm: c.amount,
+        },
       });
       const made = plan(job, shop);
       expect(notNumbers(made, 'plan')).toEqual([]);

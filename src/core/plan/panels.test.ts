@@ -33,18 +33,20 @@ test('where no paper holds it, panels are made unasked, on the paper that takes 
     .flatMap((paper) => plan(on(paper.id), shop).sheet.panels?.panels.length ?? [])
     .reduce((a, b) => Math.min(a, b));
   expect(panels.panels).toHaveLength(fewest);
-  expect(p.sheet.findings.filter((f) => f.level === 'stop')).toEqual([]);
+  expect(p.sheet.findings.filter((f) => f.level === 'blocker')).toEqual([]);
 });
 
 test('every panel fits its paper inside the margins, with its ticks, and each is on a sheet once', () => {
   for (const id of ['a4', 'a3', 'letter', 'tabloid']) {
     const p = plan(on(id), shop);
     const { layout, printer, parts, paper } = p.sheet;
-    const seen = (layout?.sheets ?? []).flatMap((s) => s.spots.map((spot) => parts[spot.part]?.panel));
+    const seen = (layout?.sheets ?? []).flatMap((s) =>
+      s.placements.map((placement) => parts[placement.part]?.panel),
+    );
     expect([...seen].sort((a, b) => (a ?? 0) - (b ?? 0))).toEqual(panelsOf(p).panels.map((q) => q.number));
-    for (const spot of (layout?.sheets ?? []).flatMap((s) => s.spots)) {
-      expect(spot.box.x).toBeGreaterThanOrEqual(printer.marginsMm.left + 3 - 1e-9);
-      expect(spot.box.x + spot.box.width).toBeLessThanOrEqual(
+    for (const placement of (layout?.sheets ?? []).flatMap((s) => s.placements)) {
+      expect(placement.box.x).toBeGreaterThanOrEqual(printer.marginsMm.left + 3 - 1e-9);
+      expect(placement.box.x + placement.box.width).toBeLessThanOrEqual(
         (paper?.widthMm ?? 0) - printer.marginsMm.right - 3 + 1e-9,
       );
     }
@@ -108,7 +110,7 @@ describe('paths found', () => {
     ]) {
       const p = plan(job, shop);
       expect(panelsOf(p).joins.every((j) => j.shows === null)).toBe(true);
-      expect(p.sheet.findings.some((f) => f.level === 'note' && said([f.text]).includes('hidden path'))).toBe(
+      expect(p.sheet.findings.some((f) => f.level === 'info' && said([f.text]).includes('hidden path'))).toBe(
         true,
       );
     }
@@ -124,7 +126,7 @@ test('two pictures with a gap between them: the join runs through it and nothing
   if (!picture) throw new Error('the mugs carry pictures');
   const trim = plan(WIDE, shop).wrap.pattern?.trim ?? { width: NaN };
   const one = (id: string, dxMm: number) =>
-    pictureLayer(id, picture, { placement: { base: 'fit', scale: 0.3, dxMm, dyMm: 0, turnDeg: 0 } });
+    pictureLayer(id, picture, { placement: { base: 'fit', scale: 0.3, dxMm, dyMm: 0, rotationDeg: 0 } });
   const job: Job = {
     ...WIDE,
     art: { ...WIDE.art, layers: [one('left', -trim.width / 4), one('right', trim.width / 4)] },
@@ -142,7 +144,7 @@ test('printed whole where a person wants it so: then it must fit, and what would
   const p = plan(on('a4', PANEL, { way: 'whole' }), shop);
   expect(p.sheet.panels).toBeNull();
   expect(p.sheet.layout).toBeNull();
-  expect(p.sheet.findings.find((f) => f.level === 'stop')).toBeDefined();
+  expect(p.sheet.findings.find((f) => f.level === 'blocker')).toBeDefined();
 });
 
 test('in panels though it would fit, because a person wants it so', () => {

@@ -1,8 +1,8 @@
 import { keyOf } from '../key';
 import { boundsOf } from '../art/polygon';
-import type { ArtSection } from './art';
+import type { ArtPlan } from './art';
 import type { Job } from '../job/job';
-import { cutIntoPanels, type PanelAsk, type Panels } from '../sheet/panels';
+import { cutIntoPanels, type PanelRequest, type Panels } from '../sheet/panels';
 import { roomMm } from '../sheet/layout';
 import type { Paper } from '../shop/paper';
 import type { Printer } from '../shop/printer';
@@ -14,11 +14,11 @@ import type { Pattern } from '../wrap/pattern';
 const LEAST_GAP_MM = 6;
 
 /** Stretches along a straight wrap that no picture covers. */
-function gapsOf(art: ArtSection, pattern: Pattern): PanelAsk['gaps'] {
+function gapsOf(art: ArtPlan, pattern: Pattern): PanelRequest['gaps'] {
   if (art.board?.bend) return [];
   const { whole } = pattern;
-  const spans = art.laid
-    .flatMap((l) => (l.kind === 'picture' ? [boundsOf(l.placed.corners)] : [l.set.box]))
+  const spans = art.placedLayers
+    .flatMap((l) => (l.kind === 'picture' ? [boundsOf(l.transform.corners)] : [l.set.box]))
     .sort((a, b) => a.x - b.x);
   const gaps: { fromMm: number; toMm: number }[] = [];
   let at = whole.x;
@@ -62,7 +62,7 @@ function stepsOf(p: Panels, job: Job): readonly Phrase[] {
 export function panelPlan(
   job: Job,
   pattern: Pattern,
-  art: ArtSection,
+  art: ArtPlan,
   paper: Paper,
   printer: Printer,
 ): PanelPlan | null {

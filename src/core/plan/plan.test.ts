@@ -1,14 +1,22 @@
-import { NO_ART, pictureLayer, wordsLayer, type Layer, type Placement, type WordsLayer } from '../job/art';
+import {
+  NO_ART,
+  pictureLayer,
+  textLayer,
+  type Layer,
+  type PicturePlacement,
+  type TextLayer,
+} from '../job/art';
 import type { Paper } from '../shop/paper';
 import fc from 'fast-check';
 import { DRAWN_PICTURES } from '../art/drawn';
 import { demoShop } from '../demo/demoShop';
 import { TERRACES, type Terrace } from '../figures/figure';
 import { newJob, type Job, type Reading } from '../job/job';
-import { SCHOOLS } from '../shop/settings';
+import { SEAM_METHODS } from '../shop/settings';
 import type { Shop } from '../shop/shop';
 import { phraseText } from '../units/format';
-import { allFindings, figureById, plan, standsAt } from './plan';
+import { allFindings, figureById, plan, currentStep } from './plan';
+import { preparationWords } from './operationWords';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const job = (id: string): Job => {
@@ -25,7 +33,7 @@ const tape = (text: string): Reading => ({ id: 'x', text, bareUnit: 'mm', method
 const A4 = shop.papers.find((p) => p.id === 'a4') as Paper;
 const only = (...layers: Layer[]): Job['art'] => ({ ...NO_ART, layers });
 /** The job with its picture placed otherwise. */
-const placed = (placement: Partial<Placement>): Job => ({
+const transform = (placement: Partial<PicturePlacement>): Job => ({
   ...JOB,
   art: {
     ...JOB.art,
@@ -59,14 +67,14 @@ test('the plan is plain JSON and the same each time', () => {
 describe('a worked tumbler, by hand', () => {
   // Rim 9 1/8 in and 23.2 cm; foot 9 1/8 in and 232 mm; tape 0.4 mm; paper 0.1 mm; over school.
   const mean = (231.775 + 232) / 2;
-  const girth = mean - Math.PI * 0.4;
+  const circumference = mean - Math.PI * 0.4;
   const value = (id: string) => figureById(plan(JOB, shop), id)?.quantity.value;
   test('girth, closing length, height, front', () => {
-    expect(value('measure.girth')).toBeCloseTo(girth, 9);
-    expect(value('wrap.closing')).toBeCloseTo(girth + Math.PI * 0.1, 9);
+    expect(value('measure.girth')).toBeCloseTo(circumference, 9);
+    expect(value('wrap.closing')).toBeCloseTo(circumference + Math.PI * 0.1, 9);
     expect(value('wrap.height')).toBeCloseTo(193 - 3, 9);
-    expect(value('wrap.front')).toBeCloseTo(girth / 3, 9);
-    expect(value('heat.cover')).toBeCloseTo((203 / girth) * 360, 9);
+    expect(value('wrap.front')).toBeCloseTo(circumference / 3, 9);
+    expect(value('heat.cover')).toBeCloseTo((203 / circumference) * 360, 9);
   });
   test('which reading to improve is named', () => {
     const improve = figureById(plan(JOB, shop), 'wrap.long')?.improve ?? [];
@@ -81,7 +89,7 @@ describe('a worked tumbler, by hand', () => {
 test('the same readings in inches or millimetres give the same plan', () => {
   const with_ = (t: string, f: string, h: string): Job => ({
     ...JOB,
-    readings: { ...JOB.readings, girthTop: [tape(t)], girthFoot: [tape(f)], wall: [tape(h)] },
+    readings: { ...JOB.readings, circumferenceTop: [tape(t)], circumferenceFoot: [tape(f)], wall: [tape(h)] },
   });
   const a = plan(with_('228.6 mm', '228.6 mm', '190.5 mm'), shop).wrap.round;
   const b = plan(with_('9.00 in', '9.00 in', '7.50 in'), shop).wrap.round;
@@ -91,8 +99,8 @@ test('the same readings in inches or millimetres give the same plan', () => {
 
 describe('an empty job leads by the hand', () => {
   test('first the blank, and nothing else is said', () => {
-    expect(said(newJob('n', 'New'))).toEqual(['stop blank.none Choose the blank, or type a new one in.']);
-    expect(standsAt(plan(newJob('n', 'New'), shop))).toBe('blank');
+    expect(said(newJob('n', 'New'))).toEqual(['blocker blank.none Choose the blank, or type a new one in.']);
+    expect(currentStep(plan(newJob('n', 'New'), shop))).toBe('blank');
   });
   test('a blank deleted from the shop is said, not crashed on', () => {
     expect(said({ ...JOB, blankId: 'gone' })[0]).toMatch(/no longer in the shop/);
@@ -103,52 +111,57 @@ describe('an empty job leads by the hand', () => {
       'measured',
       {
         blankId: 'ceramic-beaker-330',
-        readings: { ...JOB.readings, girthTop: [tape('259')], girthFoot: [tape('259')], wall: [tape('89')] },
+        readings: {
+          ...JOB.readings,
+          circumferenceTop: [tape('259')],
+          circumferenceFoot: [tape('259')],
+          wall: [tape('89')],
+        },
       },
       'art',
     ],
   ];
   test.each(stages)('%s', (_, decided, terrace) => {
-    expect(standsAt(plan({ ...newJob('n', 'New'), ...decided }, shop))).toBe(terrace);
+    expect(currentStep(plan({ ...newJob('n', 'New'), ...decided }, shop))).toBe(terrace);
   });
 });
 
 describe('what stands in the way', () => {
   test('a reading in the wrong unit', () => {
-    expect(said({ ...JOB, readings: { ...JOB.readings, girthTop: [tape('8.4')] } })[0]).toMatch(
-      /stop measure.*too small.*Did you mean 8\.4 in\?/,
+    expect(said({ ...JOB, readings: { ...JOB.readings, circumferenceTop: [tape('8.4')] } })[0]).toMatch(
+      /blocker measure.*too small.*Did you mean 8\.4 in\?/,
     );
   });
   test('a “straight” cup that is not', () => {
     const tapered = {
       ...JOB,
-      readings: { ...JOB.readings, girthTop: [tape('240')], girthFoot: [tape('228')] },
+      readings: { ...JOB.readings, circumferenceTop: [tape('240')], circumferenceFoot: [tape('228')] },
     };
-    expect(said(tapered).join()).toMatch(/stop measure\.taper.*tapers/);
+    expect(said(tapered).join()).toMatch(/blocker measure\.taper.*tapers/);
     const slight = {
       ...JOB,
-      readings: { ...JOB.readings, girthTop: [tape('232.8')], girthFoot: [tape('230.9')] },
+      readings: { ...JOB.readings, circumferenceTop: [tape('232.8')], circumferenceFoot: [tape('230.9')] },
     };
-    expect(said(slight).join()).toMatch(/heed measure\.taper/);
+    expect(said(slight).join()).toMatch(/warning measure\.taper/);
   });
   test('readings that are of another blank', () => {
     expect(
       said({
         ...JOB,
-        readings: { ...JOB.readings, girthTop: [tape('260')], girthFoot: [tape('260')] },
+        readings: { ...JOB.readings, circumferenceTop: [tape('260')], circumferenceFoot: [tape('260')] },
       }).join(),
     ).toMatch(/right blank\?/);
   });
   test('setbacks that eat the wall', () => {
     expect(said({ ...JOB, wrap: { ...JOB.wrap, topSetbackMm: 150, footSetbackMm: 40 } }).join()).toMatch(
-      /stop wrap\.height/,
+      /blocker wrap\.height/,
     );
   });
   test('a picture slid off the bleed, and one meant to stand free', () => {
-    const art = (placement: Partial<Placement>): Job => placed(placement);
-    expect(said(art({ dxMm: 2 })).join()).toMatch(/heed art\.bleed.*2 mm at the left end/);
-    expect(said(art({ dxMm: 9 })).join()).toMatch(/heed art\.bare.*White will show: 6 mm at the left end/);
-    expect(said(art({ base: 'fit', scale: 0.5 })).join()).toMatch(/note art\.bare/);
+    const art = (placement: Partial<PicturePlacement>): Job => transform(placement);
+    expect(said(art({ dxMm: 2 })).join()).toMatch(/warning art\.bleed.*2 mm at the left end/);
+    expect(said(art({ dxMm: 9 })).join()).toMatch(/warning art\.bare.*White will show: 6 mm at the left end/);
+    expect(said(art({ base: 'fit', scale: 0.5 })).join()).toMatch(/info art\.bare/);
   });
   test('too few pixels', () => {
     const picture = DRAWN_PICTURES[0];
@@ -158,55 +171,60 @@ describe('what stands in the way', () => {
     ).toMatch(/art\.ppi Only \d+ ppi.*blocky/);
   });
   test('words past the edge, in the seam, with a missing letter', () => {
-    const words = (w: Partial<WordsLayer>): Job => ({
+    const words = (w: Partial<TextLayer>): Job => ({
       ...JOB,
       art: {
         ...JOB.art,
         layers: [
           ...JOB.art.layers.filter((l) => l.kind === 'picture'),
-          wordsLayer('w', 'Odalys', { font: 'plain', capHeightMm: 10, colour: '#ffffff', ...w }),
+          textLayer('w', 'Odalys', { font: 'plain', capHeightMm: 10, colour: '#ffffff', ...w }),
         ],
       },
     });
     expect(said(words({ dyMm: -88 })).join()).toMatch(/art\.safe/);
     expect(said(words({ dxMm: 110 })).join()).toMatch(/art\.seam/);
-    expect(said(words({ text: 'Łucja' })).join()).toMatch(/stop art\.letters.*“Ł”/);
+    expect(said(words({ text: 'Łucja' })).join()).toMatch(/blocker art\.letters.*“Ł”/);
     expect(said(words({})).join()).not.toMatch(/art\.(safe|seam|letters|front)/);
   });
   test('paper too small: the sheet that would hold it is named', () => {
     const papers = [{ ...A4, id: 'a5', name: 'A5', widthMm: 148, heightMm: 210 }, ...shop.papers];
     expect(said({ ...JOB, sheet: { ...JOB.sheet, paperId: 'a5' } }, { ...shop, papers }).join()).toMatch(
-      /stop sheet\.fit.*does not fit on A5.*Tabloid on Desk printer holds it/,
+      /blocker sheet\.fit.*does not fit on A5.*Tabloid on Desk printer holds it/,
     );
     expect(said(JOB, { ...shop, papers: [] }).join()).toMatch(
-      /stop sheet\.none.*No paper of the shop holds it/,
+      /blocker sheet\.none.*No paper of the shop holds it/,
     );
   });
   test('presses that cannot: too wide, too short, not all round', () => {
-    expect(said({ ...JOB, pressId: 'mug-press' }).join()).toMatch(/stop heat\.tall.*no heat/);
+    expect(said({ ...JOB, pressId: 'mug-press' }).join()).toMatch(/blocker heat\.tall.*no heat/);
     expect(
       said({
         ...job('dome-beakers'),
         blankId: 'ceramic-beaker-330',
         pressId: 'tumbler-press-a',
-        readings: { ...JOB.readings, girthTop: [tape('300')], girthFoot: [tape('300')], wall: [tape('89')] },
+        readings: {
+          ...JOB.readings,
+          circumferenceTop: [tape('300')],
+          circumferenceFoot: [tape('300')],
+          wall: [tape('89')],
+        },
       }).join(),
-    ).toMatch(/stop heat\.across/);
-    expect(said({ ...JOB, heat: { passes: 1 } }).join()).toMatch(/stop heat\.passes.*needs 2 passes/);
+    ).toMatch(/blocker heat\.across/);
+    expect(said({ ...JOB, heat: { passes: 1 } }).join()).toMatch(/blocker heat\.passes.*needs 2 passes/);
   });
   test('glass is never quenched, nor baked without known settings', () => {
     const glass = job('comet-cans');
     expect(said({ ...glass, pressId: 'tumbler-press-a', heat: { peel: 'quench' } }).join()).toMatch(
-      /stop heat\.quench/,
+      /blocker heat\.quench/,
     );
-    expect(said({ ...glass, pressId: 'bench-oven' }).join()).toMatch(/stop heat\.unknown/);
+    expect(said({ ...glass, pressId: 'bench-oven' }).join()).toMatch(/blocker heat\.unknown/);
   });
   test('an auto-timing press closed twice without falling back', () => {
-    expect(said({ ...JOB, heat: { fallBackC: null } }).join()).toMatch(/heed heat\.fall/);
+    expect(said({ ...JOB, heat: { coolDownC: null } }).join()).toMatch(/warning heat\.fall/);
   });
   test('the worst comes first', () => {
     const levels = said({ ...JOB, heat: { passes: 1, platenC: 230 } }).map((s) => s.split(' ')[0] ?? '');
-    const order = ['stop', 'heed', 'note'];
+    const order = ['stop', 'warning', 'info'];
     expect(levels).toEqual([...levels].sort((a, b) => order.indexOf(a) - order.indexOf(b)));
   });
 });
@@ -226,7 +244,10 @@ test('the wrap is sized for the paper it will be printed on', () => {
   ];
   const p = plan(JOB, { ...shop, papers });
   expect(p.sheet.paper?.id).toBe('thick');
-  expect((p.wrap.round?.closing.value ?? 0) - (p.measure.girth?.value ?? 0)).toBeCloseTo(Math.PI * 0.3, 9);
+  expect((p.wrap.round?.closing.value ?? 0) - (p.measure.circumference?.value ?? 0)).toBeCloseTo(
+    Math.PI * 0.3,
+    9,
+  );
 });
 
 test('a plan comes out of anything a job can hold', () => {
@@ -236,7 +257,7 @@ test('a plan comes out of anything a job can hold', () => {
         blank: fc.constantFrom(null, ...shop.blanks.map((b) => b.id)),
         press: fc.constantFrom(null, ...shop.presses.map((p) => p.id)),
         paper: fc.constantFrom(null, ...shop.papers.map((p) => p.id)),
-        school: fc.constantFrom(null, ...SCHOOLS),
+        seamMethod: fc.constantFrom(null, ...SEAM_METHODS),
         amount: fc.option(fc.double({ min: 0, max: 200, noNaN: true })),
         setback: fc.option(fc.double({ min: 0, max: 200, noNaN: true })),
         texts: fc.array(
@@ -258,9 +279,14 @@ test('a plan comes out of anything a job can hold', () => {
           pieces: r.pieces,
           blankId: r.blank,
           pressId: r.press,
-          readings: { ...JOB.readings, girthTop: readings, girthFoot: readings, wall: readings },
-          wrap: { ...JOB.wrap, school: r.school, amountMm: r.amount, topSetbackMm: r.setback },
-          art: placed({ turnDeg: r.turn }).art,
+          readings: {
+            ...JOB.readings,
+            circumferenceTop: readings,
+            circumferenceFoot: readings,
+            wall: readings,
+          },
+          wrap: { ...JOB.wrap, seamMethod: r.seamMethod, amountMm: r.amount, topSetbackMm: r.setback },
+          art: transform({ rotationDeg: r.turn }).art,
           sheet: { ...JOB.sheet, paperId: r.paper },
         };
         const p = plan(any, shop);
@@ -274,8 +300,8 @@ test('a plan comes out of anything a job can hold', () => {
 
 test('a lap says which end lies on top, at the step where it is taped', () => {
   const steps = (over: 'left' | 'right') =>
-    plan({ ...JOB, wrap: { ...JOB.wrap, school: 'lap', lapOver: over } }, shop)
-      .heat.preSteps.map((p) => phraseText(p, METRIC))
+    preparationWords(plan({ ...JOB, wrap: { ...JOB.wrap, seamMethod: 'lap', lapOver: over } }, shop))
+      .map((p) => phraseText(p, METRIC))
       .join('|');
   expect(steps('left')).toContain('The left end on top');
   expect(steps('right')).toContain('The right end on top');
@@ -285,11 +311,16 @@ test('pieces, spoilage and what is still unwritten follow from runs and log', ()
   const { chosen, press } = plan(JOB, shop).heat;
   const { blank } = plan(JOB, shop).blank;
   if (!chosen || !press || !blank) throw new Error('no settings');
-  const steps = plan(JOB, shop).press.steps.length;
+  const { operations } = plan(JOB, shop).heat;
+  const cycle = plan(JOB, shop).press.cycle.map((o) => o.id);
   const at = 1_790_000_000_000;
   const events = [
-    ...Array.from({ length: 2 * steps }, (_, i) => ({ kind: 'next' as const, at: at + i * 1000 })),
-    { kind: 'spoiled' as const, at: at + 900_000 },
+    ...[...cycle, ...cycle].map((operationId, i) => ({
+      kind: 'done' as const,
+      operationId,
+      at: at + i * 1000,
+    })),
+    { kind: 'spoiled' as const, operationId: 'load', at: at + 900_000 },
     { kind: 'stop' as const, at: at + 901_000 },
   ];
   const run = {
@@ -300,6 +331,7 @@ test('pieces, spoilage and what is still unwritten follow from runs and log', ()
     startedAt: at,
     pieces: 24,
     settings: chosen.settings,
+    operations: [...operations],
     events,
   };
   const pressed: Shop = { ...shop, runs: [run] };

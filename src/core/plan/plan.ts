@@ -1,34 +1,34 @@
 import { TERRACES, worstFirst, type Figure, type Finding, type Terrace } from '../figures/figure';
-import type { PictureLook } from '../art/lookInto';
+import type { ImageAnalysis } from '../art/analyseImage';
 import type { Job } from '../job/job';
 import type { ProvenCounts } from '../heat/choose';
 import type { JobTally } from '../look/tally';
 import { scaleOf, type AxisScale } from '../sheet/calibration';
 import type { FacePrint } from '../wrap/flatWrap';
-import type { Nests } from '../sheet/nest/ask';
+import type { Nests } from '../sheet/nest/request';
 import type { Paper } from '../shop/paper';
 import { printerOf } from '../shop/settings';
 import type { Shop } from '../shop/shop';
-import { planArt, type ArtSection } from './art';
-import { planBlank, type BlankSection } from './blank';
-import { planHeat, type HeatSection } from './heat';
-import { planLook, type LookSection } from './look';
-import { planMeasure, type MeasureSection } from './measure';
-import { planPress, type PressSection } from './press';
-import type { Section } from './section';
-import { planSheet, type SheetSection, type Together } from './sheet';
-import { planWrap, type WrapSection } from './wrap';
+import { planArt, type ArtPlan } from './art';
+import { planBlank, type BlankPlan } from './blank';
+import { planHeat, type HeatPlan } from './heat';
+import { planLook, type LookPlan } from './look';
+import { planMeasure, type MeasurePlan } from './measure';
+import { planPress, type PressPlan } from './press';
+import type { TerracePlan } from './terracePlan';
+import { planSheet, type SheetPlan, type SharedJob } from './sheet';
+import { planWrap, type WrapPlan } from './wrap';
 
 /** Everything reckoned about a job, a section a terrace. Plain JSON; made afresh from the job and the shop, never stored. */
 export interface Plan {
-  readonly blank: BlankSection;
-  readonly measure: MeasureSection;
-  readonly wrap: WrapSection;
-  readonly art: ArtSection;
-  readonly sheet: SheetSection;
-  readonly heat: HeatSection;
-  readonly press: PressSection;
-  readonly look: LookSection;
+  readonly blank: BlankPlan;
+  readonly measure: MeasurePlan;
+  readonly wrap: WrapPlan;
+  readonly art: ArtPlan;
+  readonly sheet: SheetPlan;
+  readonly heat: HeatPlan;
+  readonly press: PressPlan;
+  readonly look: LookPlan;
 }
 
 /** Paper thickness where no paper is known yet, mm: common transfer paper. */
@@ -45,9 +45,9 @@ interface OnPaper {
 /** What a plan may know beyond the job and the shop. */
 export interface Extra {
   /** Pictures whose pixels have been looked into, by id. */
-  readonly looks?: Readonly<Record<string, PictureLook>>;
+  readonly analyses?: Readonly<Record<string, ImageAnalysis>>;
   /** The other jobs this one names to share its sheets with. */
-  readonly together?: readonly Job[];
+  readonly sharedJobs?: readonly Job[];
   /** Free layouts found so far, by key; those still wanted stand in the layout. Without it they are found at once, quickly. */
   readonly nests?: Nests;
   /** Counts of the log, where the shop given does not hold all of it: good pieces behind each recipe, and of this job. */
@@ -55,14 +55,14 @@ export interface Extra {
   readonly tally?: JobTally;
 }
 
-const NO_LOOKS: Readonly<Record<string, PictureLook>> = {};
+const NO_ANALYSES: Readonly<Record<string, ImageAnalysis>> = {};
 
 /** All terraces but the sheet. */
 function planPiece(
   job: Job,
   shop: Shop,
   { thicknessMm, print }: OnPaper,
-  { looks = NO_LOOKS, proven }: Extra,
+  { analyses = NO_ANALYSES, proven }: Extra,
 ) {
   const blank = planBlank(job, shop);
   const measure = planMeasure(job, shop, blank.blank, thicknessMm);
@@ -74,24 +74,24 @@ function planPiece(
     blank: blank.blank,
     printer: printerOf(shop.settings, job.sheet.printerId),
     heat: heat.chosen?.settings ?? null,
-    looks,
+    analyses,
   });
   return { blank, measure, wrap, art, heat };
 }
 
 /** Mean ink of the lowest picture, percent; null where nobody has looked. */
-function inkOf(job: Job, looks: Readonly<Record<string, PictureLook>>): number | null {
+function inkOf(job: Job, analyses: Readonly<Record<string, ImageAnalysis>>): number | null {
   const ground = job.art.layers.find((l) => l.kind === 'picture');
-  const look = ground?.kind === 'picture' ? looks[ground.picture.id] : undefined;
+  const look = ground?.kind === 'picture' ? analyses[ground.picture.id] : undefined;
   return look ? look.cells.reduce((s, c) => s + c.inkPct, 0) / look.cells.length : null;
 }
 
 function planWith(job: Job, shop: Shop, on: OnPaper, extra: Extra): Plan {
-  const looks = extra.looks ?? NO_LOOKS;
+  const analyses = extra.analyses ?? NO_ANALYSES;
   const { blank, measure, wrap, art, heat } = planPiece(job, shop, on, extra);
-  const together = (extra.together ?? [])
-    .filter((j) => job.sheet.withJobs.includes(j.id))
-    .map((other): Together => {
+  const sharedJobs = (extra.sharedJobs ?? [])
+    .filter((j) => job.sheet.sharedJobIds.includes(j.id))
+    .map((other): SharedJob => {
       const o = planPiece(other, shop, on, extra);
       return { job: other, wrap: o.wrap, art: o.art, blank: o.blank.blank };
     });
@@ -102,8 +102,8 @@ function planWith(job: Job, shop: Shop, on: OnPaper, extra: Extra): Plan {
     wrap,
     art,
     paper: on.asked,
-    together,
-    inkPct: inkOf(job, looks),
+    sharedJobs,
+    inkPct: inkOf(job, analyses),
     nests: extra.nests,
   });
   const press = planPress(job, shop, blank.blank, wrap.wall?.widest.value ?? null, heat);
@@ -148,7 +148,7 @@ function printOf(paper: Paper | null, turned: boolean): FacePrint {
 const sameScale = (a: AxisScale, b: AxisScale): boolean =>
   a.scaleU === b.scaleU && a.shrink === b.shrink && a.shrinkU === b.shrinkU;
 
-export const sectionOf = (p: Plan, terrace: Terrace): Section<Terrace> => p[terrace];
+export const terracePlanOf = (p: Plan, terrace: Terrace): TerracePlan<Terrace> => p[terrace];
 
 /** Findings of the whole job, worst first and in the order of the work. */
 export const allFindings = (p: Plan): readonly Finding[] =>
@@ -158,4 +158,4 @@ export const figureById = (p: Plan, id: string): Figure | undefined =>
   TERRACES.flatMap((t) => p[t].figures).find((f) => f.id === id);
 
 /** The first terrace with work left: where the job stands. */
-export const standsAt = (p: Plan): Terrace => TERRACES.find((t) => p[t].progress !== 'done') ?? 'look';
+export const currentStep = (p: Plan): Terrace => TERRACES.find((t) => p[t].progress !== 'done') ?? 'look';

@@ -1,8 +1,8 @@
 import { figure, type Figure, type Finding } from '../figures/figure';
-import { coverage, type Coverage } from '../heat/coverage';
+import { heaterReach, type HeaterReach } from '../heat/heaterReach';
 import type { Job } from '../job/job';
-import { foldRun, pieceS, type RunState } from '../run/run';
-import { stepsForPiece, stepsOfRun, type RunStep } from '../run/steps';
+import { ofStage, plannedS, type Operation } from '../operations/operation';
+import { foldRun, type RunState } from '../run/run';
 import type { Blank } from '../shop/blank';
 import { profileAt } from '../shapes/profile';
 import { nominalProfile, wallOf } from '../shapes/round';
@@ -11,11 +11,12 @@ import type { Run } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { say } from '../units/phrase';
 import { count, seconds } from '../units/quantity';
-import type { HeatSection } from './heat';
-import { finding, type Section } from './section';
+import type { HeatPlan } from './heat';
+import { finding, type TerracePlan } from './terracePlan';
 
-export interface PressSection extends Section<'press'> {
-  readonly steps: readonly RunStep[];
+export interface PressPlan extends TerracePlan<'press'> {
+  /** One piece at the press, operation by operation. */
+  readonly cycle: readonly Operation[];
   readonly good: number;
   readonly spoiled: number;
   /** Pieces still to press for this job. */
@@ -25,7 +26,7 @@ export interface PressSection extends Section<'press'> {
   /** A run begun and not ended. */
   readonly running: Run | null;
   /** How the heater of that run reaches round; null in an oven. */
-  readonly runCoverage: Coverage | null;
+  readonly runHeaterReach: HeaterReach | null;
 }
 
 interface Tally {
@@ -43,7 +44,7 @@ function dwellFigure(tallies: readonly Tally[]): Figure[] {
       id: 'press.dwell',
       label: 'Really pressed',
       quantity: seconds(mean),
-      origin: 'taken',
+      origin: 'measured',
       working: say`mean of ${count(dwells.length, 'pass', 'passes')} by the clock; set ${seconds(last.run.settings.dwellS)}`,
       inputs: ['heat.dwell'],
     }),
@@ -51,13 +52,13 @@ function dwellFigure(tallies: readonly Tally[]): Figure[] {
 }
 
 /** By the girth measured, or the blank's own figures where the shop no longer has the blank. */
-function coverageOfRun(run: Run, girthMm: number | null): Coverage | null {
+function heaterReachOfRun(run: Run, measuredMm: number | null): HeaterReach | null {
   if (!isWrapPress(run.press) || run.blank.shape.kind !== 'round') return null;
   const nominalMm =
     2 * Math.PI * profileAt(nominalProfile(run.blank.shape.sections), wallOf(run.blank.shape).topMm).r;
-  const circumferenceMm = girthMm ?? nominalMm;
+  const circumferenceMm = measuredMm ?? nominalMm;
   const handled = run.blank.shape.handle !== null;
-  return coverage(
+  return heaterReach(
     { circumferenceMm, printMm: circumferenceMm, handled },
     run.press.heaterLengthMm,
     run.settings.passes,
@@ -68,14 +69,14 @@ export function planPress(
   job: Job,
   shop: Shop,
   blank: Blank | null,
-  girthMm: number | null,
-  heat: HeatSection,
-): PressSection {
+  circumferenceMm: number | null,
+  heat: HeatPlan,
+): PressPlan {
   const shared = { terrace: 'press' as const };
   const tallies = shop.runs
     .filter((r) => r.jobId === job.id)
     .sort((a, b) => a.startedAt - b.startedAt)
-    .map((run): Tally => ({ run, state: foldRun(run, stepsOfRun(run)) }));
+    .map((run): Tally => ({ run, state: foldRun(run) }));
   const good = tallies.reduce((n, t) => n + t.state.good, 0);
   const spoiled = tallies.reduce((n, t) => n + t.state.spoiled, 0);
   const left = Math.max(0, job.pieces - good);
@@ -89,22 +90,22 @@ export function planPress(
     last: tallies[tallies.length - 1]?.run ?? null,
     progress: left === 0 ? ('done' as const) : good > 0 || running ? ('ready' as const) : ('todo' as const),
     summary: say`${String(good)} of ${count(job.pieces, 'piece')}${spoiled > 0 ? `, ${spoiled} spoiled` : ''}`,
-    runCoverage: running && coverageOfRun(running, girthMm),
+    runHeaterReach: running && heaterReachOfRun(running, circumferenceMm),
   };
   // Pieces already pressed count even where nothing more can be pressed yet.
-  if (!blank || !heat.press || !heat.chosen) return { ...done, steps: [], figures: [], findings: [] };
-  const steps = stepsForPiece(heat.chosen.settings, blank, heat.press);
-  const each = pieceS(steps);
-  const hands = steps.filter((s) => s.need === 'hands').reduce((n, s) => n + s.usualS, 0);
+  if (!blank || !heat.press || !heat.chosen) return { ...done, cycle: [], figures: [], findings: [] };
+  const cycle = ofStage(heat.operations, 'press');
+  const each = plannedS(cycle);
+  const hands = plannedS(cycle, 'hands');
   const findings: Finding[] = running
-    ? [finding('press', 'running', 'heed', say`A press run is under way.`)]
+    ? [finding('press', 'running', 'warning', say`A press run is under way.`)]
     : [];
   if (!running && left > 0)
     findings.push(
       finding(
         'press',
         'vent',
-        'note',
+        'info',
         say`Fan on, window open. Press on its own rated socket, no thin extension lead.`,
       ),
     );
@@ -115,7 +116,7 @@ export function planPress(
         id: 'press.left',
         label: 'Still to press',
         quantity: count(left, 'piece'),
-        origin: 'reckoned',
+        origin: 'calculated',
         working: say`${String(good)} good, ${String(spoiled)} spoiled so far`,
       }),
       figure({
@@ -139,6 +140,6 @@ export function planPress(
       ...dwellFigure(tallies),
     ],
     findings,
-    steps,
+    cycle,
   };
 }

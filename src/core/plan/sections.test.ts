@@ -4,10 +4,11 @@ import { demoShop } from '../demo/demoShop';
 import type { Finding } from '../figures/figure';
 import { newJob, type Job, type Reading } from '../job/job';
 import type { Blank } from '../shop/blank';
-import type { School } from '../shop/settings';
+import type { SeamMethod } from '../shop/settings';
 import type { Shop } from '../shop/shop';
 import { phraseText } from '../units/format';
 import { figureById, plan, type Plan } from './plan';
+import { preparationWords } from './operationWords';
 
 /** Terrace by terrace: what each says for a job a person would bring. Expected values are worked by hand. */
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
@@ -21,10 +22,10 @@ const find = <T extends { id: string }>(list: readonly T[], id: string): T => {
 };
 const JOB = find(jobs, 'star-party-tumblers');
 const rule = (id: string, text: string): Reading => ({ id, text, bareUnit: 'mm', method: 'paper strip' });
-const measured = (girth: string, wall: string): Job['readings'] => ({
+const measured = (circumference: string, wall: string): Job['readings'] => ({
   ...JOB.readings,
-  girthTop: [rule('t', girth)],
-  girthFoot: [rule('f', girth)],
+  circumferenceTop: [rule('t', circumference)],
+  circumferenceFoot: [rule('f', circumference)],
   wall: [{ ...rule('w', wall), method: 'steel rule' }],
 });
 const says = (p: Plan, id: string, units: Parameters<typeof phraseText>[1] = METRIC): string => {
@@ -72,10 +73,10 @@ describe('blank', () => {
 describe('measure', () => {
   test('with nothing taken the maker’s figures stand in, marked as estimates', () => {
     const p = plan({ ...newJob('n', 'n'), blankId: 'straight-steel-590' }, shop);
-    const girth = figureById(p, 'measure.girth');
-    expect(girth?.origin).toBe('estimated');
-    expect(girth?.quantity.value).toBeCloseTo(73.5 * Math.PI, 9);
-    expect(girth?.spread?.[1]).toBeGreaterThan(73.5 * Math.PI);
+    const circumference = figureById(p, 'measure.girth');
+    expect(circumference?.origin).toBe('estimated');
+    expect(circumference?.quantity.value).toBeCloseTo(73.5 * Math.PI, 9);
+    expect(circumference?.spread?.[1]).toBeGreaterThan(73.5 * Math.PI);
     expect(p.measure.progress).toBe('todo');
   });
 
@@ -87,12 +88,15 @@ describe('measure', () => {
 
   test('a caliper is taken round by π', () => {
     const caliper: Reading[] = [{ id: 'c', text: '73.4', bareUnit: 'mm', method: 'caliper' }];
-    const p = plan({ ...JOB, readings: { ...JOB.readings, girthTop: caliper, girthFoot: caliper } }, shop);
+    const p = plan(
+      { ...JOB, readings: { ...JOB.readings, circumferenceTop: caliper, circumferenceFoot: caliper } },
+      shop,
+    );
     expect(figureById(p, 'measure.girth')?.quantity.value).toBeCloseTo(73.4 * Math.PI, 9);
   });
 
   test('what is still missing is named', () => {
-    const p = plan({ ...JOB, readings: { ...JOB.readings, girthFoot: [] } }, shop);
+    const p = plan({ ...JOB, readings: { ...JOB.readings, circumferenceFoot: [] } }, shop);
     const missing = p.measure.findings.find((f) => f.id === 'measure.some');
     expect(missing && phraseText(missing.text, METRIC)).toBe('Still to measure: girth near the foot.');
     expect(p.measure.progress).toBe('ready');
@@ -113,48 +117,59 @@ describe('measure', () => {
 });
 
 describe('wrap', () => {
-  const school = (s: School, amountMm: number | null = null): Plan =>
-    plan({ ...JOB, readings: measured('231.0', '193'), wrap: { ...JOB.wrap, school: s, amountMm } }, shop);
+  const seamMethod = (s: SeamMethod, amountMm: number | null = null): Plan =>
+    plan(
+      { ...JOB, readings: measured('231.0', '193'), wrap: { ...JOB.wrap, seamMethod: s, amountMm } },
+      shop,
+    );
   const closing = 231 - Math.PI * 0.1 + Math.PI * 0.1;
 
-  test.each<[School, number, string]>([
+  test.each<[SeamMethod, number, string]>([
     ['butt', closing, 'ends touch, nothing added'],
     ['lap', closing + 3, '231 mm plus 3 mm lap'],
     ['under', closing - 6, '231 mm less 6 mm (margin each end)'],
     ['gap', closing - 10, '231 mm less 10 mm (gap)'],
     ['over', closing + 3, '231 mm plus 3 mm printed over'],
   ])('%s', (s, length, working) => {
-    const p = school(s);
+    const p = seamMethod(s);
     expect(figureById(p, 'wrap.length')?.quantity.value).toBeCloseTo(length, 9);
     expect(says(p, 'wrap.length')).toContain(working);
   });
 
   test('the house way holds until the job says otherwise', () => {
-    const house: Shop = {
+    const defaults: Shop = {
       ...shop,
       settings: {
         ...shop.settings,
-        house: {
-          ...shop.settings.house,
-          schools: { ...shop.settings.house.schools, round: 'lap' },
+        defaults: {
+          ...shop.settings.defaults,
+          seamMethods: { ...shop.settings.defaults.seamMethods, round: 'lap' },
           bleedMm: 4,
           safeMm: 8,
           setbackMm: 2,
         },
       },
     };
-    const p = plan(JOB, house);
-    expect(p.wrap).toMatchObject({ school: 'lap', bleedMm: 4, safeMm: 8, setbacks: { topMm: 2, footMm: 2 } });
-    const own = plan({ ...JOB, wrap: { ...JOB.wrap, school: 'gap', bleedMm: 0, topSetbackMm: 7 } }, house);
-    expect(own.wrap).toMatchObject({ school: 'gap', bleedMm: 0, setbacks: { topMm: 7, footMm: 2 } });
+    const p = plan(JOB, defaults);
+    expect(p.wrap).toMatchObject({
+      seamMethod: 'lap',
+      bleedMm: 4,
+      safeMm: 8,
+      setbacks: { topMm: 2, footMm: 2 },
+    });
+    const own = plan(
+      { ...JOB, wrap: { ...JOB.wrap, seamMethod: 'gap', bleedMm: 0, topSetbackMm: 7 } },
+      defaults,
+    );
+    expect(own.wrap).toMatchObject({ seamMethod: 'gap', bleedMm: 0, setbacks: { topMm: 7, footMm: 2 } });
   });
 
   test('a seam that seldom comes right says what to measure better', () => {
     const rough = plan(
       {
         ...JOB,
-        readings: { ...JOB.readings, girthTop: [], girthFoot: [] },
-        wrap: { ...JOB.wrap, school: 'butt' },
+        readings: { ...JOB.readings, circumferenceTop: [], circumferenceFoot: [] },
+        wrap: { ...JOB.wrap, seamMethod: 'butt' },
       },
       shop,
     );
@@ -163,10 +178,10 @@ describe('wrap', () => {
   });
 
   test('a gap wider than the girth leaves nothing', () => {
-    const p = school('gap', 200);
+    const p = seamMethod('gap', 200);
     expect(p.wrap.findings.map((f) => f.id)).not.toContain('wrap.length');
     const gone = plan(
-      { ...JOB, readings: measured('140.0', '193'), wrap: { ...JOB.wrap, school: 'gap', amountMm: 135 } },
+      { ...JOB, readings: measured('140.0', '193'), wrap: { ...JOB.wrap, seamMethod: 'gap', amountMm: 135 } },
       shop,
     );
     expect(gone.wrap.findings.map((f) => f.id)).toContain('wrap.length');
@@ -193,7 +208,7 @@ describe('art and sheet', () => {
   });
 
   test('no picture is enough where there are words', () => {
-    const words = JOB.art.layers.filter((l) => l.kind === 'words');
+    const words = JOB.art.layers.filter((l) => l.kind === 'text');
     expect(findingIds(plan({ ...JOB, art: { ...NO_ART, layers: words } }, shop))).not.toContain('art.none');
     expect(findingIds(plan({ ...JOB, art: NO_ART }, shop))).toContain('art.none');
   });
@@ -211,7 +226,7 @@ describe('art and sheet', () => {
     expect(layout.perSheet).toBeGreaterThanOrEqual(4);
     expect(layout.sheetCount).toBe(Math.ceil(7 / layout.perSheet));
     expect(pages.reduce((n, p) => n + p.copies, 0)).toBe(layout.sheetCount);
-    const words = pages.flatMap((p) => p.items.filter((i) => i.kind === 'words'));
+    const words = pages.flatMap((p) => p.items.filter((i) => i.kind === 'letters'));
     expect(words).toHaveLength(layout.perSheet + (layout.onLast === layout.perSheet ? 0 : layout.onLast));
   });
 
@@ -234,12 +249,14 @@ describe('heat', () => {
     const p = plan({ ...JOB, pressId: 'bench-oven' }, shop);
     expect(p.heat.chosen?.settings).toMatchObject({
       passes: 1,
-      clock: 'at-temperature',
+      timerStart: 'at-temperature',
       pressure: 'film',
-      fallBackC: null,
+      coolDownC: null,
     });
-    expect(p.heat.chosen?.coverage).toBeNull();
-    const steps = p.heat.preSteps.map((s) => phraseText(s, METRIC)).join('|');
+    expect(p.heat.chosen?.heaterReach).toBeNull();
+    const steps = preparationWords(p)
+      .map((s) => phraseText(s, METRIC))
+      .join('|');
     expect(steps).toContain('shrink film over the whole wrap');
     expect(steps).not.toContain('pressure cold');
   });
@@ -252,13 +269,13 @@ describe('heat', () => {
     expect(findingIds(plan({ ...JOB, pressId: 'bench-oven' }, low))).toContain('heat.tall');
   });
 
-  test('outside the usual range: heed, not stop; inside: nothing', () => {
+  test('outside the usual range: a warning, no blocker; inside: nothing', () => {
     const levels = (heat: Job['heat']) =>
       plan({ ...JOB, heat }, shop)
         .heat.findings.filter((f) => f.id.startsWith('heat.range'))
         .map((f) => `${f.id} ${f.level}`);
-    expect(levels({ platenC: 215 })).toEqual(['heat.range-c heed']);
-    expect(levels({ dwellS: 120 })).toEqual(['heat.range-s heed']);
+    expect(levels({ platenC: 215 })).toEqual(['heat.range-c warning']);
+    expect(levels({ dwellS: 120 })).toEqual(['heat.range-s warning']);
     expect(levels({ platenC: 190, dwellS: 70 })).toEqual([]);
   });
 
@@ -270,7 +287,7 @@ describe('heat', () => {
   test('thicker walls stay hot longer', () => {
     const touch = (wallMm: number) => {
       const s: Shop = { ...shop, blanks: shop.blanks.map((b) => ({ ...b, wallMm })) };
-      return plan(JOB, s).heat.touchSafeS;
+      return plan(JOB, s).heat.operations.find((o) => o.kind === 'cooling')?.spreadS[1] ?? 0;
     };
     expect(touch(1)).toBeGreaterThan(1.9 * touch(0.5));
   });

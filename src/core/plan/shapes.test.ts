@@ -8,7 +8,7 @@ import { readPlace } from '../readings/readings';
 import { isRound } from '../shop/blank';
 import { phraseText } from '../units/format';
 import { figureById, plan } from './plan';
-import { girthAt, middleGirth, roundSolid } from './solid';
+import { circumferenceAt, middleCircumference, measuredRound } from './measuredShape';
 import { ALONE } from '../readings/testPlaces';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
@@ -36,8 +36,13 @@ const EMPTY = newJob('e', 'e').readings;
 describe('a tapered cup, by hand', () => {
   // Paper strips 270.0 and 220.0 round, 0.1 mm paper; 190 mm along the wall; setbacks 1.5 mm; butt.
   const job = jobOn('tapered-steel-590', {
-    readings: { ...EMPTY, girthTop: [read('t', '270')], girthFoot: [read('f', '220')], wall: rule('190') },
-    wrap: { ...newJob('w', 'w').wrap, school: 'butt' },
+    readings: {
+      ...EMPTY,
+      circumferenceTop: [read('t', '270')],
+      circumferenceFoot: [read('f', '220')],
+      wall: rule('190'),
+    },
+    wrap: { ...newJob('w', 'w').wrap, seamMethod: 'butt' },
   });
   const p = 0.1;
   const [c1, c2] = [270 - Math.PI * p, 220 - Math.PI * p];
@@ -60,22 +65,31 @@ describe('a tapered cup, by hand', () => {
   });
   test('laid out as a rectangle it says how far the ends part', () => {
     const flat = { ...job, wrap: { ...job.wrap, form: 'rectangle' as const } };
-    expect(said(flat).join()).toMatch(/heed wrap\.opens .*part or lap by 49\.2 mm/);
+    expect(said(flat).join()).toMatch(/warning wrap\.opens .*part or lap by 49\.2 mm/);
     expect(plan(flat, shop).wrap.pattern?.form).toBe('rectangle');
   });
   test('girths swapped, a wall too short for its taper, a girth that is not on the line', () => {
     const swapped = {
       ...job,
-      readings: { ...job.readings, girthTop: [read('t', '220')], girthFoot: [read('f', '270')] },
+      readings: {
+        ...job.readings,
+        circumferenceTop: [read('t', '220')],
+        circumferenceFoot: [read('f', '270')],
+      },
     };
     expect(said(swapped).join()).toMatch(/Were the two girths swapped/);
     const steep = jobOn('pet-bowl-steel', {
-      readings: { ...EMPTY, girthTop: [read('t', '400')], girthFoot: [read('f', '700')], wall: rule('40') },
+      readings: {
+        ...EMPTY,
+        circumferenceTop: [read('t', '400')],
+        circumferenceFoot: [read('f', '700')],
+        wall: rule('40'),
+      },
     });
-    expect(said(steep).join()).toMatch(/stop measure\.shape .*pass its own tip/);
+    expect(said(steep).join()).toMatch(/blocker measure\.shape .*pass its own tip/);
     const bulging = { ...job, stations: [{ id: 'mid', fromRimMm: 100, readings: [read('m', '254')] }] };
-    expect(said(bulging).join()).toMatch(/heed measure\.line-mid .*mm more than a straight side/);
-    expect(plan(bulging, shop).wrap.lie).not.toBeNull();
+    expect(said(bulging).join()).toMatch(/warning measure\.line-mid .*mm more than a straight side/);
+    expect(plan(bulging, shop).wrap.warp).not.toBeNull();
   });
 });
 
@@ -83,12 +97,12 @@ describe('a handled mug, by hand', () => {
   const job = jobOn('mug-325', {
     readings: {
       ...EMPTY,
-      girthTop: [read('t', '241')],
-      girthFoot: [read('f', '241')],
+      circumferenceTop: [read('t', '241')],
+      circumferenceFoot: [read('f', '241')],
       wall: rule('87'),
       handle: [read('h', '16', 'caliper')],
     },
-    wrap: { ...newJob('w', 'w').wrap, school: 'under', amountMm: 3 },
+    wrap: { ...newJob('w', 'w').wrap, seamMethod: 'under', amountMm: 3 },
   });
   test('from handle to handle, a margin each side; the handle’s own width cancels from the doubt', () => {
     const share = 241 / (241 + 16);
@@ -107,11 +121,11 @@ describe('a handled mug, by hand', () => {
     expect((marks[2]?.alongMm ?? 0) - (marks[0]?.alongMm ?? 0)).toBeCloseTo(round / 4, 6);
   });
   test('gap counts the handle; a lap cannot pass it; a handle wider than the wall is a slip', () => {
-    const gap = { ...job, wrap: { ...job.wrap, school: 'gap' as const, amountMm: null } };
+    const gap = { ...job, wrap: { ...job.wrap, seamMethod: 'gap' as const, amountMm: null } };
     // 16 mm of handle and 6 mm of white each side.
     expect(value(gap, 'wrap.closing') - value(gap, 'wrap.length')).toBeCloseTo(12, 6);
-    expect(said({ ...job, wrap: { ...job.wrap, school: 'lap' } }).join()).toMatch(
-      /stop wrap\.lap .*cannot pass the handle/,
+    expect(said({ ...job, wrap: { ...job.wrap, seamMethod: 'lap' } }).join()).toMatch(
+      /blocker wrap\.lap .*cannot pass the handle/,
     );
     const wide = { ...job, readings: { ...job.readings, handle: [read('h', '130', 'caliper')] } };
     expect(said(wide).join()).toMatch(/Width of the handle: 130 read as mm is too large/);
@@ -121,9 +135,9 @@ describe('a handled mug, by hand', () => {
 describe('a bellied glass', () => {
   const job = jobs.find((j) => j.id === 'comet-glasses') as Job;
   test('paper lies where its gap is within the hold; more in a sleeve than by bare tape', () => {
-    const lie = (hold: Job['wrap']['hold']) => plan({ ...job, wrap: { ...job.wrap, hold } }, shop).wrap.lie;
+    const warp = (hold: Job['wrap']['hold']) => plan({ ...job, wrap: { ...job.wrap, hold } }, shop).wrap.warp;
     const tall = (hold: Job['wrap']['hold']) => {
-      const l = lie(hold);
+      const l = warp(hold);
       if (!l) throw new Error('a belly lies somewhere');
       expect(l.cone.worstLiftMm).toBeLessThanOrEqual(l.toleranceMm + 1e-9);
       return l.band.footMm - l.band.topMm;
@@ -133,14 +147,14 @@ describe('a bellied glass', () => {
   });
   test('a band of one’s own: the gap grows with it and the worst lift is named', () => {
     const own = { ...job, wrap: { ...job.wrap, band: { topMm: 12, footMm: 106 } } };
-    const l = plan(own, shop).wrap.lie;
+    const l = plan(own, shop).wrap.warp;
     expect(l?.chosen).toBe(true);
     expect(l?.cone.worstLiftMm).toBeGreaterThan(2);
-    expect(said(own).join()).toMatch(/heed wrap\.lift The paper stands .* off the wall/);
+    expect(said(own).join()).toMatch(/warning wrap\.lift The paper stands .* off the wall/);
   });
   test('girths that fall and rise absurdly are refused, nothing lost', () => {
     const absurd = { ...job, stations: [{ id: 'x', fromRimMm: 8, readings: [read('m', '400')] }] };
-    expect(said(absurd).join()).toMatch(/stop measure\.shape .*faster than a wall can/);
+    expect(said(absurd).join()).toMatch(/blocker measure\.shape .*faster than a wall can/);
     expect(plan(absurd, shop).measure.places.find((p) => p.place.id === 'x')?.items).toHaveLength(1);
   });
 });
@@ -149,8 +163,8 @@ test('a caliper and a tape that disagree are asked about', () => {
   const job = jobOn('straight-steel-590', {
     readings: {
       ...EMPTY,
-      girthTop: [read('a', '231'), read('b', '71.5', 'caliper')],
-      girthFoot: [read('c', '231')],
+      circumferenceTop: [read('a', '231'), read('b', '71.5', 'caliper')],
+      circumferenceFoot: [read('c', '231')],
       wall: rule('193'),
     },
   });
@@ -172,7 +186,7 @@ test('an edge left plain to hold by: no ink on it, no mark in it', () => {
 test('bleed per edge, and the seam where it is put', () => {
   const base = newJob('w', 'w').wrap;
   const job = jobOn('straight-steel-590', {
-    wrap: { ...base, bleedRimMm: 0, bleedFootMm: 2, bleedEndsMm: 5, school: 'butt' },
+    wrap: { ...base, bleedRimMm: 0, bleedFootMm: 2, bleedEndsMm: 5, seamMethod: 'butt' },
   });
   const { pattern } = plan(job, shop).wrap;
   expect(pattern?.bleed).toMatchObject({ x: -5, y: 0 });
@@ -192,11 +206,11 @@ test('identical wraps whichever unit was typed', () => {
     fc.property(sixtyFourth, sixtyFourth, sixtyFourth, (a, b, c) => {
       const wrapOf = (write: (whole: number, part: number) => string) => {
         const texts: Readonly<Record<string, string>> = {
-          girthTop: write(10, a),
-          girthFoot: write(8, b),
+          circumferenceTop: write(10, a),
+          circumferenceFoot: write(8, b),
           wall: write(7, c),
         };
-        const solid = roundSolid(
+        const measuredShape = measuredRound(
           blank.shape,
           places.map((p) =>
             readPlace(
@@ -206,9 +220,11 @@ test('identical wraps whichever unit was typed', () => {
             ),
           ),
         );
-        if (!solid.ok) throw new Error(solid.problem.what);
-        const s = solid.value;
-        return sizeRoundWrap(wrapInput({ girthTop: s.top, girthFoot: s.foot, slant: s.slant }));
+        if (!measuredShape.ok) throw new Error(measuredShape.problem.what);
+        const s = measuredShape.value;
+        return sizeRoundWrap(
+          wrapInput({ circumferenceTop: s.top, circumferenceFoot: s.foot, slant: s.slant }),
+        );
       };
       const inches = wrapOf((w, n) => `${w + n / 64} in`);
       const mm = wrapOf((w, n) => `${((w * 64 + n) * 0.396875).toFixed(6)} mm`);
@@ -224,19 +240,19 @@ test('identical wraps whichever unit was typed', () => {
 test('a girth between two readings takes its doubt from both', () => {
   const blank = shop.blanks.find((b) => b.id === 'tapered-steel-590');
   if (!blank || !isRound(blank)) throw new Error('round');
-  const made = roundSolid(
+  const made = measuredRound(
     blank.shape,
     roundPlaces(blank.shape, []).map((p) =>
       readPlace(
         p,
-        [read(p.id, p.expectedMm.toFixed(1), p.kind === 'girth' ? 'paper strip' : 'steel rule')],
+        [read(p.id, p.expectedMm.toFixed(1), p.kind === 'circumference' ? 'paper strip' : 'steel rule')],
         ALONE,
       ),
     ),
   );
   if (!made.ok) throw new Error(made.problem.what);
-  const mid = girthAt(made.value, (made.value.wall.topMm + made.value.wall.footMm) / 2);
-  expect(mid.value).toBeCloseTo(middleGirth(made.value).value, 6);
+  const mid = circumferenceAt(made.value, (made.value.wall.topMm + made.value.wall.footMm) / 2);
+  expect(mid.value).toBeCloseTo(middleCircumference(made.value).value, 6);
   expect(Object.keys(mid.parts)).toEqual(
     expect.arrayContaining(['reading: girth near the rim', 'reading: girth near the foot']),
   );

@@ -1,5 +1,5 @@
 import { sourcesOf, type Sources } from '../art/items';
-import { layArt, type Laid } from '../art/lay';
+import { placeArt, type PlacedLayer } from '../art/placedLayers';
 import type { Piece } from '../art/names';
 import type { Finding } from '../figures/figure';
 import type { Job } from '../job/job';
@@ -9,7 +9,7 @@ import { rectCorners } from '../art/polygon';
 import { ringArea, type Ring } from '../shapes/ring';
 import { layoutSheet, needMm, type Part, type SheetLayout } from '../sheet/layout';
 import { sheetOptions, takesPaper, type SheetOption } from '../sheet/options';
-import type { Nests } from '../sheet/nest/ask';
+import type { Nests } from '../sheet/nest/request';
 import { driverChecklist } from '../sheet/checklist';
 import { drawPages, rulerFor, type Page, type Print } from '../sheet/pages';
 import type { Blank } from '../shop/blank';
@@ -20,12 +20,12 @@ import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';
 import { count, mm } from '../units/quantity';
 import { mainFace, type Pattern } from '../wrap/pattern';
-import type { ArtSection } from './art';
-import { finding, type Section } from './section';
+import type { ArtPlan } from './art';
+import { finding, type TerracePlan } from './terracePlan';
 import { panelPlan, panelsSummary, type PanelPlan } from './panels';
 import { costFigures, USUAL_INK_PCT } from './sheetCost';
 import { sheetFigures } from './sheetFigures';
-import type { WrapSection } from './wrap';
+import type { WrapPlan } from './wrap';
 
 /** A piece of the job's layout as the lists name it. */
 export interface NamedPart {
@@ -36,7 +36,7 @@ export interface NamedPart {
   readonly pieces: readonly Piece[];
 }
 
-export interface SheetSection extends Section<'sheet'> {
+export interface SheetPlan extends TerracePlan<'sheet'> {
   readonly paper: Paper | null;
   readonly printer: Printer;
   readonly layout: SheetLayout | null;
@@ -51,10 +51,10 @@ export interface SheetSection extends Section<'sheet'> {
 }
 
 /** Another job whose pieces lie on the same sheets. */
-export interface Together {
+export interface SharedJob {
   readonly job: Job;
-  readonly wrap: WrapSection;
-  readonly art: ArtSection;
+  readonly wrap: WrapPlan;
+  readonly art: ArtPlan;
   readonly blank: Blank | null;
 }
 
@@ -80,21 +80,23 @@ interface Made {
 }
 
 /** Art of every piece, laid out once for each different row. */
-function laidByPiece(job: Job, art: ArtSection): (piece: number) => readonly Laid[] {
-  const { board, pieces, laid } = art;
-  const rows = new Map<readonly string[] | null, readonly Laid[]>([[pieces[0]?.row ?? null, laid]]);
+function placedLayersByPiece(job: Job, art: ArtPlan): (piece: number) => readonly PlacedLayer[] {
+  const { board, pieces, placedLayers } = art;
+  const rows = new Map<readonly string[] | null, readonly PlacedLayer[]>([
+    [pieces[0]?.row ?? null, placedLayers],
+  ]);
   return (i) => {
     const row = pieces[i]?.row ?? null;
     const known = rows.get(row);
-    if (known || !board) return known ?? laid;
-    const made = layArt(job.art, board, row);
+    if (known || !board) return known ?? placedLayers;
+    const made = placeArt(job.art, board, row);
     rows.set(row, made);
     return made;
   };
 }
 
-function madeOf(t: Together, pattern: Pattern, panels: PanelPlan | null): readonly Made[] {
-  const laidOf = laidByPiece(t.job, t.art);
+function madeOf(t: SharedJob, pattern: Pattern, panels: PanelPlan | null): readonly Made[] {
+  const placedLayersOf = placedLayersByPiece(t.job, t.art);
   const { pieces } = t.art;
   const alike = pieces.length === 0;
   const nameOf = (i: number) => {
@@ -103,7 +105,7 @@ function madeOf(t: Together, pattern: Pattern, panels: PanelPlan | null): readon
   };
   const one = (outline: Ring, box: Rect, panel: Print['panel'], trimMm2: number, inkMm2: number): Made => ({
     part: { outline, box, trimMm2, inkMm2, pieces: t.art.pieceCount, alike },
-    print: { pattern, box, panel, laidOf, nameOf },
+    print: { pattern, box, panel, placedLayersOf, nameOf },
     named: { job: t.job.name, blank: t.blank?.name ?? '', panel: panel?.number ?? 0, pieces },
   });
   if (!panels)
@@ -120,7 +122,7 @@ function madeOf(t: Together, pattern: Pattern, panels: PanelPlan | null): readon
   );
 }
 
-const allSources = (made: readonly Made[], ts: readonly Together[]): Sources =>
+const allSources = (made: readonly Made[], ts: readonly SharedJob[]): Sources =>
   Object.assign(
     {},
     ...ts.map(({ art, wrap }) => {
@@ -131,20 +133,22 @@ const allSources = (made: readonly Made[], ts: readonly Together[]): Sources =>
       const rows = pieces.length === 0 ? [null] : pieces;
       return Object.assign(
         {},
-        ...rows.map((_, i) => sourcesOf(mine?.print.laidOf(i) ?? art.laid, board, pattern.bleed)),
+        ...rows.map((_, i) =>
+          sourcesOf(mine?.print.placedLayersOf(i) ?? art.placedLayers, board, pattern.bleed),
+        ),
       ) as Sources;
     }),
   ) as Sources;
 
-export interface SheetAsk {
+export interface SheetPlanRequest {
   readonly job: Job;
   readonly shop: Shop;
   readonly blank: Blank | null;
-  readonly wrap: WrapSection;
-  readonly art: ArtSection;
+  readonly wrap: WrapPlan;
+  readonly art: ArtPlan;
   /** Paper asked for; null for the smallest that holds it. */
   readonly paper: Paper | null;
-  readonly together: readonly Together[];
+  readonly sharedJobs: readonly SharedJob[];
   /** Mean ink of the art, percent, where its pictures have been looked into. */
   readonly inkPct: number | null;
   readonly nests: Nests | undefined;
@@ -163,14 +167,14 @@ interface Chosen {
  * Paper and printer together. What the job says stands. Otherwise the shop’s first printer, as long as it prints every piece whole, then
  * whichever printer does, at the least cost; panels only where none does or they are asked for.
  */
-function choose({ job, shop, art, inkPct, paper, together }: SheetAsk, pattern: Pattern): Chosen {
+function choose({ job, shop, art, inkPct, paper, sharedJobs }: SheetPlanRequest, pattern: Pattern): Chosen {
   const { printers } = shop.settings;
   const { sheet } = job;
   const asked = sheet.printerId === null ? null : printerOf(shop.settings, sheet.printerId);
   const usual = asked ?? printerOf(shop.settings, null);
   const patterns = [
     { pattern, pieces: art.pieceCount },
-    ...together.flatMap((t) =>
+    ...sharedJobs.flatMap((t) =>
       t.wrap.pattern ? [{ pattern: t.wrap.pattern, pieces: t.art.pieceCount }] : [],
     ),
   ];
@@ -182,7 +186,7 @@ function choose({ job, shop, art, inkPct, paper, together }: SheetAsk, pattern: 
   const options = sheetOptions(shop.papers, printers, {
     toPrint,
     gapMm: sheet.gapMm,
-    turning: sheet.turning,
+    mayRotate: sheet.mayRotate,
     inkPct: inkPct ?? USUAL_INK_PCT,
   });
   const onAsked = options.filter((o) => !asked || o.printer.id === asked.id);
@@ -206,8 +210,8 @@ function choose({ job, shop, art, inkPct, paper, together }: SheetAsk, pattern: 
 const mirroredBy = (job: Job, printer: Printer): MirrorBy => job.sheet.mirrorBy ?? printer.mirrorBy;
 
 /** Lays the pieces on the paper asked for, else on the one that costs least; in panels where none of the shop’s holds them whole. */
-export function planSheet(ask: SheetAsk): SheetSection {
-  const { job, shop, blank, wrap, art, paper } = ask;
+export function planSheet(request: SheetPlanRequest): SheetPlan {
+  const { job, shop, blank, wrap, art, paper } = request;
   const { pattern } = wrap;
   const usual = printerOf(shop.settings, job.sheet.printerId);
   const nothing = {
@@ -226,8 +230,8 @@ export function planSheet(ask: SheetAsk): SheetSection {
     options: [],
   };
   if (!pattern || !blank) return { ...nothing, summary: say`after the wrap`, findings: [] };
-  const others = ask.together.filter((t) => t.wrap.pattern !== null && t.art.pieceCount > 0);
-  const chosen = choose({ ...ask, together: others }, pattern);
+  const others = request.sharedJobs.filter((t) => t.wrap.pattern !== null && t.art.pieceCount > 0);
+  const chosen = choose({ ...request, sharedJobs: others }, pattern);
   const { printer, options, paper: onPaper } = chosen;
   const mirrorBy = mirroredBy(job, printer);
   const need = needMm(pattern.whole, printer.marginsMm);
@@ -236,14 +240,14 @@ export function planSheet(ask: SheetAsk): SheetSection {
   const way = cheapest
     ? say`${cheapest.paper.name} on ${cheapest.printer.name} holds it.`
     : say`No paper of the shop holds it. Print it in panels, or add a larger paper under Papers.`;
-  const stop = (id: string, text: Phrase, summary: Phrase): SheetSection => ({
+  const stop = (id: string, text: Phrase, summary: Phrase): SheetPlan => ({
     ...nothing,
     printer,
     mirrorBy,
     options,
     paper: onPaper,
     summary,
-    findings: [finding('sheet', id, 'stop', text)],
+    findings: [finding('sheet', id, 'blocker', text)],
   });
   if (!onPaper) return stop('none', say`${size} ${way}`, say`no paper fits`);
   if (!takesPaper(printer, onPaper))
@@ -257,19 +261,19 @@ export function planSheet(ask: SheetAsk): SheetSection {
   const made = ts.flatMap((t, i) =>
     t.wrap.pattern ? madeOf(t, t.wrap.pattern, i === 0 ? panels : null) : [],
   );
-  const laid = layoutSheet({
+  const placedLayers = layoutSheet({
     parts: made.map((m) => m.part),
     paper: onPaper,
     marginsMm: printer.marginsMm,
     gapMm: job.sheet.gapMm,
     mirror: mirrorBy === 'app',
     cut: job.sheet.cut,
-    turning: job.sheet.turning,
-    nests: ask.nests,
+    mayRotate: job.sheet.mayRotate,
+    nests: request.nests,
   });
-  if (!laid.ok)
-    return stop('fit', say`${laid.problem.what} ${size} ${way}`, say`${onPaper.name}: does not fit`);
-  const layout = laid.value;
+  if (!placedLayers.ok)
+    return stop('fit', say`${placedLayers.problem.what} ${size} ${way}`, say`${onPaper.name}: does not fit`);
+  const layout = placedLayers.value;
   const label = {
     job: [job.name, ...others.map((t) => t.job.name)].join(' + '),
     blank: blank.name,
@@ -281,7 +285,7 @@ export function planSheet(ask: SheetAsk): SheetSection {
     made.map((m) => m.print),
     label,
   );
-  const drawable = art.laid.length > 0;
+  const drawable = art.placedLayers.length > 0;
   const pieces = ts.reduce((n, t) => n + t.art.pieceCount, 0);
   return {
     terrace: 'sheet',
@@ -295,7 +299,7 @@ export function planSheet(ask: SheetAsk): SheetSection {
         flat: pattern.form === 'flat',
         panels,
       }),
-      ...costFigures({ layout, printer, currency: shop.settings.currency, inkPct: ask.inkPct, pieces }),
+      ...costFigures({ layout, printer, currency: shop.settings.currency, inkPct: request.inkPct, pieces }),
     ],
     findings: findingsOf({ job, art, rulerText: label.rulerText, panels, options, pages }),
     paper: onPaper,
@@ -315,7 +319,7 @@ export function planSheet(ask: SheetAsk): SheetSection {
 function bestPanels(
   job: Job,
   pattern: Pattern,
-  art: ArtSection,
+  art: ArtPlan,
   papers: readonly Paper[],
   printer: Printer,
 ): { readonly paper: Paper; readonly panels: PanelPlan } | null {
@@ -328,21 +332,21 @@ function bestPanels(
   return tried.reduce<(typeof tried)[number] | null>((a, b) => (a && size(a) <= size(b) ? a : b), null);
 }
 
-interface FindingsAsk {
+interface FindingsRequest {
   readonly job: Job;
-  readonly art: ArtSection;
+  readonly art: ArtPlan;
   readonly rulerText: string;
   readonly panels: PanelPlan | null;
   readonly options: readonly SheetOption[];
   readonly pages: readonly Page[];
 }
 
-function findingsOf({ job, art, rulerText, panels, options, pages }: FindingsAsk): readonly Finding[] {
+function findingsOf({ job, art, rulerText, panels, options, pages }: FindingsRequest): readonly Finding[] {
   const found: Finding[] = [
     finding(
       'sheet',
       'ruler',
-      'note',
+      'info',
       say`Print at 100 %, no “fit to page”. The bar on the sheet must measure ${rulerText}.`,
     ),
   ];
@@ -352,7 +356,7 @@ function findingsOf({ job, art, rulerText, panels, options, pages }: FindingsAsk
       finding(
         'sheet',
         'whole',
-        job.sheet.panels.way === 'panels' ? 'note' : 'heed',
+        job.sheet.panels.way === 'panels' ? 'info' : 'warning',
         say`${whole.printer.name} prints it whole on ${whole.paper.name}: no join to cut, lay and hide.`,
       ),
     );
@@ -362,7 +366,7 @@ function findingsOf({ job, art, rulerText, panels, options, pages }: FindingsAsk
       finding(
         'sheet',
         'long-page',
-        'heed',
+        'warning',
         say`A page of ${mm(longest)} is longer than a PDF counts in points, so this file counts in larger units. A program that does not know them prints it too small: check the bar.`,
       ),
     );
@@ -371,7 +375,7 @@ function findingsOf({ job, art, rulerText, panels, options, pages }: FindingsAsk
       finding(
         'sheet',
         'pieces',
-        'heed',
+        'warning',
         say`The names list makes ${count(art.pieces.length, 'piece')}, the job says ${String(job.pieces)}. The sheets follow the list.`,
       ),
     );
@@ -381,7 +385,7 @@ function findingsOf({ job, art, rulerText, panels, options, pages }: FindingsAsk
       finding(
         'sheet',
         'join',
-        'note',
+        'info',
         say`The joins run straight until a hidden path has been looked for. Look for it under Panels.`,
       ),
     );

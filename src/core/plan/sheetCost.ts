@@ -7,7 +7,7 @@ import { count } from '../units/quantity';
 /** Ink where nobody has looked at the picture: a share of full colour that art of this trade usually lays, percent. */
 export const USUAL_INK_PCT = 110;
 
-export interface CostAsk {
+export interface PaperCostRequest {
   readonly layout: SheetLayout;
   readonly printer: Printer;
   readonly currency: string;
@@ -28,7 +28,7 @@ export function costFigures({
   currency,
   inkPct: looked,
   pieces,
-}: CostAsk): readonly Figure[] {
+}: PaperCostRequest): readonly Figure[] {
   const { paper } = layout;
   const metres = layout.sheets.reduce((m, s) => m + (s.copies * s.heightMm) / 1000, 0);
   const paperCents = Math.round((paper.kind === 'roll' ? metres : layout.sheetCount) * paper.costCents);

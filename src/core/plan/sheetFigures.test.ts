@@ -59,11 +59,11 @@ test('full sheets and a last one that is not', () => {
 test('a paper chosen is the person’s; one found is reckoned, and why is said', () => {
   expect(figureOf(planned('constellation-mugs', { paperId: 'a3' }), 'paper')).toMatchObject({
     value: 'A3',
-    origin: 'taken',
+    origin: 'measured',
     working: '297 mm × 420 mm, chosen',
   });
   expect(figureOf(planned('constellation-mugs', { paperId: null }), 'paper')).toMatchObject({
-    origin: 'reckoned',
+    origin: 'calculated',
     working: expect.stringContaining('costs least of those that hold it') as string,
   });
   expect(figureOf(planned('star-map-panel', { paperId: null }), 'paper').working).toContain(

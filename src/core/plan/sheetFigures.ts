@@ -33,7 +33,7 @@ export function sheetFigures({ layout, asked, mirrorBy, flat, panels }: SheetFac
       id: 'sheet.paper',
       label: 'Paper',
       quantity: word(layout.paper.name),
-      origin: asked ? 'taken' : 'reckoned',
+      origin: asked ? 'measured' : 'calculated',
       working: asked
         ? say`${size}, chosen`
         : say`${size}, ${panels ? 'takes the fewest panels' : 'costs least of those that hold it'}`,
@@ -42,7 +42,7 @@ export function sheetFigures({ layout, asked, mirrorBy, flat, panels }: SheetFac
       id: 'sheet.per',
       label: 'On a sheet',
       quantity: panels ? count(layout.perSheet, 'panel') : count(layout.perSheet, 'piece'),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: layout.turned ? say`turned on its side` : say`upright`,
       inputs: flat ? ['wrap.size'] : ['wrap.length', 'wrap.height'],
     }),
@@ -50,7 +50,7 @@ export function sheetFigures({ layout, asked, mirrorBy, flat, panels }: SheetFac
       id: 'sheet.count',
       label: 'Print',
       quantity: count(layout.sheetCount, 'sheet'),
-      origin: 'reckoned',
+      origin: 'calculated',
       working:
         layout.onLast === layout.perSheet
           ? say`all full`
@@ -61,14 +61,14 @@ export function sheetFigures({ layout, asked, mirrorBy, flat, panels }: SheetFac
       id: 'sheet.used',
       label: 'Paper used',
       quantity: ratio(layout.used),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: boundText(layout),
     }),
     figure({
       id: 'sheet.mirror',
       label: 'Mirrored by',
       quantity: word(mirrorBy === 'app' ? 'this file' : 'the driver'),
-      origin: 'taken',
+      origin: 'measured',
       working:
         mirrorBy === 'app'
           ? say`turn mirror OFF in the printer driver`

@@ -2,20 +2,20 @@ import type { FacePrint, FlatWrap } from '../wrap/flatWrap';
 import type { Job } from '../job/job';
 import type { Band, BestCone } from '../shapes/band';
 import { isFlat, isRound, type Blank } from '../shop/blank';
-import type { School, Settings } from '../shop/settings';
+import type { SeamMethod, Settings } from '../shop/settings';
 import { say } from '../units/phrase';
 import type { Pattern } from '../wrap/pattern';
 import type { Wrap } from '../wrap/roundWrap';
-import { wrapStart, type WrapStart } from '../wrap/startsWith';
-import { schoolNotes, SCHOOL_NOTES, type SchoolNote } from '../wrap/schools';
-import type { MeasureSection } from './measure';
-import type { GirthRange } from './solid';
-import type { Section } from './section';
+import { wrapStart, type WrapStart } from '../wrap/startingMethod';
+import { seamMethodNotes, SEAM_METHOD_NOTES, type SeamMethodNote } from '../wrap/seamMethods';
+import type { MeasurePlan } from './measure';
+import type { CircumferenceRange } from './measuredShape';
+import type { TerracePlan } from './terracePlan';
 import { planFlatWrap } from './wrapFlat';
 import { planRoundWrap } from './wrapRound';
 
 /** How closely straight-sided paper lies on a shaped wall. */
-export interface Lie {
+export interface Warp {
   readonly toleranceMm: number;
   readonly usable: Band;
   readonly band: Band;
@@ -24,72 +24,74 @@ export interface Lie {
   readonly chosen: boolean;
 }
 
-export interface WrapSection extends Section<'wrap'> {
+export interface WrapPlan extends TerracePlan<'wrap'> {
   readonly pattern: Pattern | null;
   readonly round: Wrap | null;
   readonly flat: FlatWrap | null;
   /** Null on straight and truly tapered walls, where paper lies everywhere. */
-  readonly lie: Lie | null;
+  readonly warp: Warp | null;
   /** Heights of the paper's edges on the blank, from the rim along the axis, mm; null on flat blanks. */
   readonly band: Band | null;
   /** The wall under the paper, bare and right round, where it is widest and narrowest; null on flat blanks. */
-  readonly wall: GirthRange | null;
-  readonly school: School;
+  readonly wall: CircumferenceRange | null;
+  readonly seamMethod: SeamMethod;
   /** What kind of wrap it is, which decides the method it starts with. */
   readonly start: WrapStart;
-  readonly notes: Readonly<Record<School, SchoolNote>>;
-  readonly note: SchoolNote;
+  readonly notes: Readonly<Record<SeamMethod, SeamMethodNote>>;
+  readonly note: SeamMethodNote;
   readonly setbacks: { readonly topMm: number; readonly footMm: number };
   readonly bleedMm: number;
   readonly safeMm: number;
 }
 
 /** What kind of wrap a job is, as far as blank and readings say. */
-function startOf(job: Job, settings: Settings, blank: Blank | null, measure: MeasureSection): WrapStart {
-  const { solid } = measure;
-  if (!blank || solid?.kind !== 'round') return { kind: 'round', pictureMm: null };
-  const setback = settings.house.setbackMm;
-  const tallMm = solid.slant.value - (job.wrap.topSetbackMm ?? setback) - (job.wrap.footSetbackMm ?? setback);
-  return wrapStart(job, blank, measure.girth?.value ?? 0, Math.max(0, tallMm));
+function startOf(job: Job, settings: Settings, blank: Blank | null, measure: MeasurePlan): WrapStart {
+  const { measuredShape } = measure;
+  if (!blank || measuredShape?.kind !== 'round') return { kind: 'round', pictureMm: null };
+  const setback = settings.defaults.setbackMm;
+  const tallMm =
+    measuredShape.slant.value - (job.wrap.topSetbackMm ?? setback) - (job.wrap.footSetbackMm ?? setback);
+  return wrapStart(job, blank, measure.circumference?.value ?? 0, Math.max(0, tallMm));
 }
 
 export function planWrap(
   job: Job,
   settings: Settings,
   blank: Blank | null,
-  measure: MeasureSection,
+  measure: MeasurePlan,
   paperMm: number,
   print: FacePrint,
-): WrapSection {
-  const { solid } = measure;
+): WrapPlan {
+  const { measuredShape } = measure;
   const start = startOf(job, settings, blank, measure);
-  const school = job.wrap.school ?? settings.house.schools[start.kind];
+  const seamMethod = job.wrap.seamMethod ?? settings.defaults.seamMethods[start.kind];
   const handled = blank !== null && isRound(blank) && blank.shape.handle !== null;
-  const notes = blank ? schoolNotes(handled) : SCHOOL_NOTES;
+  const notes = blank ? seamMethodNotes(handled) : SEAM_METHOD_NOTES;
   const shared = {
     terrace: 'wrap' as const,
-    school,
+    seamMethod,
     start,
     notes,
-    note: notes[school],
+    note: notes[seamMethod],
     setbacks: {
-      topMm: job.wrap.topSetbackMm ?? settings.house.setbackMm,
-      footMm: job.wrap.footSetbackMm ?? settings.house.setbackMm,
+      topMm: job.wrap.topSetbackMm ?? settings.defaults.setbackMm,
+      footMm: job.wrap.footSetbackMm ?? settings.defaults.setbackMm,
     },
     bleedMm:
-      job.wrap.bleedMm ?? (blank && isFlat(blank) ? settings.house.flatBleedMm : settings.house.bleedMm),
-    safeMm: job.wrap.safeMm ?? settings.house.safeMm,
+      job.wrap.bleedMm ??
+      (blank && isFlat(blank) ? settings.defaults.flatBleedMm : settings.defaults.bleedMm),
+    safeMm: job.wrap.safeMm ?? settings.defaults.safeMm,
     pattern: null,
     round: null,
     flat: null,
-    lie: null,
+    warp: null,
     band: null,
     wall: null,
   };
-  if (blank && solid?.kind === 'round' && isRound(blank))
-    return planRoundWrap({ job, settings, blank, solid, measure, paperMm, axis: print.x, shared });
-  if (blank && solid?.kind === 'flat' && isFlat(blank))
-    return planFlatWrap({ job, settings, blank, solid, measure, print, shared });
+  if (blank && measuredShape?.kind === 'round' && isRound(blank))
+    return planRoundWrap({ job, settings, blank, measuredShape, measure, paperMm, axis: print.x, shared });
+  if (blank && measuredShape?.kind === 'flat' && isFlat(blank))
+    return planFlatWrap({ job, settings, blank, measuredShape, measure, print, shared });
   return {
     ...shared,
     progress: 'todo',

@@ -1,5 +1,5 @@
 import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
-import { within95 } from '../figures/coverage';
+import { within95 } from '../figures/interval';
 import type { Job } from '../job/job';
 import type { AxisScale } from '../sheet/calibration';
 import type { FlatBlank } from '../shop/blank';
@@ -8,23 +8,23 @@ import { say } from '../units/phrase';
 import { fineMm, mm, ratio, word } from '../units/quantity';
 import { placingImprovements } from '../wrap/face';
 import { sizeFlatWrap, USUAL_TURN_IN_MM, type FacePrint, type FlatWrap } from '../wrap/flatWrap';
-import type { MeasureSection } from './measure';
-import { finding } from './section';
-import type { FlatSolid } from './solid';
-import type { WrapSection } from './wrap';
+import type { MeasurePlan } from './measure';
+import { finding } from './terracePlan';
+import type { MeasuredFlat } from './measuredShape';
+import type { WrapPlan } from './wrap';
 
 interface FlatWrapPlan {
   readonly job: Job;
   readonly settings: Settings;
   readonly blank: FlatBlank;
-  readonly solid: FlatSolid;
-  readonly measure: MeasureSection;
+  readonly measuredShape: MeasuredFlat;
+  readonly measure: MeasurePlan;
   readonly print: FacePrint;
-  readonly shared: Omit<WrapSection, 'progress' | 'summary' | 'figures' | 'findings'>;
+  readonly shared: Omit<WrapPlan, 'progress' | 'summary' | 'figures' | 'findings'>;
 }
 
-export const edgeWay = (job: Job, blank: FlatBlank): 'bleed' | 'parcel' =>
-  job.wrap.edge ?? (blank.shape.edge === 'rough' ? 'parcel' : 'bleed');
+export const edgeWay = (job: Job, blank: FlatBlank): 'bleed' | 'wrapped' =>
+  job.wrap.edge ?? (blank.shape.edge === 'rough' ? 'wrapped' : 'bleed');
 
 export const turnIn = (job: Job): number => job.wrap.turnInMm ?? USUAL_TURN_IN_MM;
 export const printsBoth = (job: Job, blank: FlatBlank): boolean =>
@@ -33,11 +33,11 @@ export const printsBoth = (job: Job, blank: FlatBlank): boolean =>
 /** What the heat takes back of a length, in the arithmetic. */
 const longer = ({ shrink }: AxisScale): string => (shrink > 0 ? ` ÷ ${(1 - shrink).toFixed(4)}` : '');
 
-function figuresOf({ blank, job, solid, print }: FlatWrapPlan, w: FlatWrap): Figure[] {
+function figuresOf({ blank, job, measuredShape, print }: FlatWrapPlan, w: FlatWrap): Figure[] {
   const shrinks = print.x.shrink > 0 || print.y.shrink > 0;
   const { pattern } = w;
-  const parcel = edgeWay(job, blank) === 'parcel';
-  const past = parcel
+  const wrapped = edgeWay(job, blank) === 'wrapped';
+  const past = wrapped
     ? say`${mm(blank.wallMm)} of edge and ${mm(turnIn(job))} turned over the back`
     : say`past the edge all round, so a slip shows no white`;
   return [
@@ -45,29 +45,29 @@ function figuresOf({ blank, job, solid, print }: FlatWrapPlan, w: FlatWrap): Fig
       id: 'wrap.size',
       label: 'Picture, one face',
       quantity: mm(pattern.bleed.width),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: shrinks
         ? say`by ${mm(pattern.bleed.height)}: the blank, ${mm(w.pastMm)} past it on each side, and what shrinks in the heat`
         : say`by ${mm(pattern.bleed.height)}: the blank and ${mm(w.pastMm)} past it on each side`,
       arithmetic: [
-        say`${mm(solid.width.value)}${longer(print.x)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.width)}`,
-        say`${mm(solid.height.value)}${longer(print.y)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.height)}`,
+        say`${mm(measuredShape.width.value)}${longer(print.x)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.width)}`,
+        say`${mm(measuredShape.height.value)}${longer(print.y)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.height)}`,
       ],
       inputs: ['measure.width', 'measure.height'],
-      ...uncertaintyOf(solid.width),
+      ...uncertaintyOf(measuredShape.width),
     }),
     figure({
       id: 'wrap.past',
-      label: parcel ? 'Turned over the edge' : 'Bleed',
+      label: wrapped ? 'Turned over the edge' : 'Bleed',
       quantity: mm(w.pastMm),
-      origin: parcel ? 'reckoned' : 'taken',
+      origin: wrapped ? 'calculated' : 'measured',
       working: past,
     }),
     figure({
       id: 'wrap.hides',
       label: 'Bleed needed',
       quantity: fineMm(w.bleedFor19In20Mm),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: say`hides the blank’s own tolerance, the printer’s and the hand on all four sides, 19 times in 20`,
       inputs: ['measure.width', 'measure.height'],
       improve: placingImprovements(w.placing),
@@ -96,7 +96,7 @@ function figuresOf({ blank, job, solid, print }: FlatWrapPlan, w: FlatWrap): Fig
       id: 'wrap.area',
       label: 'Face',
       quantity: word(`${(w.areaMm2 / 100).toFixed(1)} cm²`),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: say`${mm(w.edgeMm)} round its edge${blank.shape.holes.length > 0 ? ', holes not taken off' : ''}`,
     }),
   ];
@@ -107,44 +107,44 @@ function findingsOf(input: FlatWrapPlan, w: FlatWrap): Finding[] {
   const found: Finding[] = [];
   const add = (id: string, level: Finding['level'], text: Finding['text']) =>
     found.push(finding('wrap', id, level, text));
-  const parcel = edgeWay(job, blank) === 'parcel';
-  if (!parcel && w.pastMm < w.bleedFor19In20Mm)
+  const wrapped = edgeWay(job, blank) === 'wrapped';
+  if (!wrapped && w.pastMm < w.bleedFor19In20Mm)
     add(
       'bleed',
-      'heed',
+      'warning',
       say`${mm(w.pastMm)} of bleed hides a slip only ${ratio(w.coverChance)} of the time. ${fineMm(w.bleedFor19In20Mm)} is needed for 19 in 20.`,
     );
-  if (!parcel && blank.shape.edge === 'rough')
+  if (!wrapped && blank.shape.edge === 'rough')
     add(
       'rough',
-      'heed',
+      'warning',
       say`A rough edge drinks no dye from flat paper: it stays bare. Fold the paper over it like a parcel, or say it is meant.`,
     );
-  if (parcel && w.pastMm > Math.min(w.pattern.trim.width, w.pattern.trim.height) / 2)
-    add('turn-in', 'heed', say`The paper turned over the back meets itself. Make the turn-in smaller.`);
+  if (wrapped && w.pastMm > Math.min(w.pattern.trim.width, w.pattern.trim.height) / 2)
+    add('turn-in', 'warning', say`The paper turned over the back meets itself. Make the turn-in smaller.`);
   if (w.pattern.faces.every((f) => f.safe.length === 0))
-    add('safe', 'heed', say`The safe edge is so wide that no words fit inside. Make it smaller.`);
+    add('safe', 'warning', say`The safe edge is so wide that no words fit inside. Make it smaller.`);
   if (w.registration && job.wrap.faces === 'one then the other')
     add(
       'second',
-      'note',
+      'info',
       say`One face then the other: the first takes heat twice. Press the fainter side first.`,
     );
   if (w.registration && job.wrap.faces === 'together')
     add(
       'together',
-      'note',
+      'info',
       say`Both faces at once: paper above and below, heat mostly from above. Turn it over half way if the back is faint.`,
     );
   return found;
 }
 
-export function planFlatWrap(input: FlatWrapPlan): WrapSection {
-  const { job, blank, solid, shared, measure } = input;
+export function planFlatWrap(input: FlatWrapPlan): WrapPlan {
+  const { job, blank, measuredShape, shared, measure } = input;
   const w = sizeFlatWrap({
     shape: blank.shape,
-    width: solid.width,
-    height: solid.height,
+    width: measuredShape.width,
+    height: measuredShape.height,
     thicknessMm: blank.wallMm,
     edge: edgeWay(job, blank),
     bleedMm: shared.bleedMm,

@@ -1,33 +1,33 @@
-import { reach95, within95 } from '../figures/coverage';
+import { reach95, within95 } from '../figures/interval';
 import { figure, improvements, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
 import { scaled, standardU, type Uncertain } from '../figures/uncertain';
 import type { Job } from '../job/job';
 import { paperRadius } from '../shapes/band';
 import type { AxisScale } from '../sheet/calibration';
 import type { RoundBlank } from '../shop/blank';
-import type { School, Settings } from '../shop/settings';
+import type { SeamMethod, Settings } from '../shop/settings';
 import { say } from '../units/phrase';
 import { degrees, fineMm, mm, ratio, word } from '../units/quantity';
-import { KIND_WORDS, pictureMargin } from '../wrap/startsWith';
+import { KIND_WORDS, pictureMargin } from '../wrap/startingMethod';
 import { sizeRoundWrap, type Wrap } from '../wrap/roundWrap';
-import type { MeasureSection } from './measure';
-import { coverOf, type Covered } from './cover';
-import { finding } from './section';
-import { girthRange, type RoundSolid } from './solid';
-import type { Lie, WrapSection } from './wrap';
+import type { MeasurePlan } from './measure';
+import { coveredBandOf, type CoveredBand } from './coveredBand';
+import { finding } from './terracePlan';
+import { circumferenceRange, type MeasuredRound } from './measuredShape';
+import type { Warp, WrapPlan } from './wrap';
 
 export interface RoundWrapPlan {
   readonly job: Job;
   readonly settings: Settings;
   readonly blank: RoundBlank;
-  readonly solid: RoundSolid;
-  readonly measure: MeasureSection;
+  readonly measuredShape: MeasuredRound;
+  readonly measure: MeasurePlan;
   readonly paperMm: number;
   readonly axis: AxisScale;
-  readonly shared: Omit<WrapSection, 'progress' | 'summary' | 'figures' | 'findings'>;
+  readonly shared: Omit<WrapPlan, 'progress' | 'summary' | 'figures' | 'findings'>;
 }
 
-const ASKS: Readonly<Record<School, string>> = {
+const ASKS: Readonly<Record<SeamMethod, string>> = {
   under: 'that the ends stay apart',
   butt: 'that the ends meet within half a millimetre',
   lap: 'that the ends lap and show no white',
@@ -35,9 +35,9 @@ const ASKS: Readonly<Record<School, string>> = {
   gap: 'that the gap stays open',
 };
 
-function lengthFigures({ paperMm, shared, solid, axis }: RoundWrapPlan, w: Wrap): Figure[] {
+function lengthFigures({ paperMm, shared, measuredShape, axis }: RoundWrapPlan, w: Wrap): Figure[] {
   const over = w.lengthMm - w.closing.value;
-  const handled = solid.handle !== null;
+  const handled = measuredShape.handle !== null;
   const amount = shared.note.amount ?? 'nothing';
   const change =
     over === 0
@@ -54,7 +54,7 @@ function lengthFigures({ paperMm, shared, solid, axis }: RoundWrapPlan, w: Wrap)
       id: 'wrap.closing',
       label: handled ? 'Handle to handle' : 'Closes at',
       quantity: mm(w.closing.value),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: axis.shrink > 0 ? say`${working}; longer by ${ratio(axis.shrink)} that shrinks` : working,
       arithmetic:
         handled || axis.shrink > 0 || w.sector
@@ -65,9 +65,9 @@ function lengthFigures({ paperMm, shared, solid, axis }: RoundWrapPlan, w: Wrap)
     }),
     figure({
       id: 'wrap.length',
-      label: shared.school === 'over' ? 'Print and cut at' : 'Cut length',
+      label: shared.seamMethod === 'over' ? 'Print and cut at' : 'Cut length',
       quantity: mm(w.lengthMm),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: w.sector ? say`at mid height: ${change}` : change,
       arithmetic: [
         say`${mm(w.closing.value)} ${over < 0 ? '−' : '+'} ${mm(Math.abs(over))} = ${mm(w.lengthMm)}`,
@@ -79,7 +79,7 @@ function lengthFigures({ paperMm, shared, solid, axis }: RoundWrapPlan, w: Wrap)
 }
 
 /** What a person draws a cone with: two arcs from one centre, and how far they bow. */
-function sectorFigures(w: Wrap, solid: RoundSolid): Figure[] {
+function sectorFigures(w: Wrap, measuredShape: MeasuredRound): Figure[] {
   const { sector, outerRadius } = w;
   if (!sector || !outerRadius) return [];
   const bow = Math.max(Math.abs(sector.topBowMm), Math.abs(sector.footBowMm));
@@ -88,7 +88,7 @@ function sectorFigures(w: Wrap, solid: RoundSolid): Figure[] {
       id,
       label,
       quantity: mm(v.value),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: say`along the curve, ends touching`,
       inputs: ['measure.girth'],
       ...uncertaintyOf(v),
@@ -100,17 +100,17 @@ function sectorFigures(w: Wrap, solid: RoundSolid): Figure[] {
       id: 'wrap.radius',
       label: 'Arc radii',
       quantity: mm(sector.outerMm),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: say`and ${mm(sector.innerMm)}, from one centre; the piece as cut turns ${degrees((sector.angleRad * 180) / Math.PI)}`,
       arithmetic: [say`slant × wide radius ÷ (wide − narrow) = ${mm(sector.outerMm)}`],
-      inputs: solid.form === 'tapered' ? ['measure.taper', 'measure.wall'] : ['measure.girth'],
+      inputs: measuredShape.form === 'tapered' ? ['measure.taper', 'measure.wall'] : ['measure.girth'],
       ...uncertaintyOf(outerRadius),
     }),
     figure({
       id: 'wrap.bow',
       label: 'Edges bow by',
       quantity: mm(bow),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: say`middle of the ${Math.abs(sector.topBowMm) >= Math.abs(sector.footBowMm) ? 'rim' : 'foot'} edge above its ends, as cut`,
       arithmetic: [say`R × (1 − cos ½θ) = ${mm(bow)}`],
       inputs: ['wrap.radius'],
@@ -118,15 +118,15 @@ function sectorFigures(w: Wrap, solid: RoundSolid): Figure[] {
   ];
 }
 
-function lieFigures(lie: Lie | null): Figure[] {
-  if (!lie) return [];
-  const { band, cone, usable } = lie;
+function lieFigures(warp: Warp | null): Figure[] {
+  if (!warp) return [];
+  const { band, cone, usable } = warp;
   return [
     figure({
       id: 'wrap.band',
-      label: lie.chosen ? 'Band, as you set it' : 'Paper lies flat over',
+      label: warp.chosen ? 'Band, as you set it' : 'Paper lies flat over',
       quantity: mm(band.footMm - band.topMm),
-      origin: lie.chosen ? 'taken' : 'reckoned',
+      origin: warp.chosen ? 'measured' : 'calculated',
       working: say`from ${mm(band.topMm)} to ${mm(band.footMm)} below the rim; flat over ${mm(usable.footMm - usable.topMm)} at most`,
       inputs: ['measure.girth'],
     }),
@@ -134,8 +134,8 @@ function lieFigures(lie: Lie | null): Figure[] {
       id: 'wrap.lift',
       label: 'Worst lift',
       quantity: fineMm(cone.worstLiftMm),
-      origin: 'reckoned',
-      working: say`at ${mm(cone.worstAtMm)} below the rim; dye crosses ${fineMm(lie.toleranceMm)}`,
+      origin: 'calculated',
+      working: say`at ${mm(cone.worstAtMm)} below the rim; dye crosses ${fineMm(warp.toleranceMm)}`,
       // Paper that has to follow the wall there would have to gather by the lift over the radius.
       arithmetic: [
         say`${fineMm(cone.worstLiftMm)} over a radius of ${mm(paperRadius(cone, cone.worstAtMm))}: ${fineMm(2 * Math.PI * cone.worstLiftMm)} too much paper round it, a strain of ${((100 * cone.worstLiftMm) / paperRadius(cone, cone.worstAtMm)).toFixed(2)} %`,
@@ -148,12 +148,12 @@ function lieFigures(lie: Lie | null): Figure[] {
 /** The method, and why this wrap starts with it where nobody chose. */
 function methodFigure({ job, shared }: RoundWrapPlan): Figure {
   const { note, start } = shared;
-  const chosen = job.wrap.school !== null;
+  const chosen = job.wrap.seamMethod !== null;
   return figure({
     id: 'wrap.seam',
     label: 'Seam',
     quantity: word(note.label.toLowerCase()),
-    origin: chosen ? 'taken' : 'reckoned',
+    origin: chosen ? 'measured' : 'calculated',
     working: chosen
       ? say`${note.gain}`
       : say`shop default, ${KIND_WORDS[start.kind].label.toLowerCase()}: ${KIND_WORDS[start.kind].why}. ${note.gain}`,
@@ -161,13 +161,13 @@ function methodFigure({ job, shared }: RoundWrapPlan): Figure {
 }
 
 /** What is left open: white at each end of the paper, or between its ends, and how far it may differ. */
-function openFigures({ shared, solid }: RoundWrapPlan, w: Wrap): Figure[] {
-  const handleMm = solid.handle?.value ?? 0;
-  const under = shared.school === 'under';
+function openFigures({ shared, measuredShape }: RoundWrapPlan, w: Wrap): Figure[] {
+  const handleMm = measuredShape.handle?.value ?? 0;
+  const under = shared.seamMethod === 'under';
   const white = under ? w.amountMm : w.amountMm - handleMm;
   // Of a margin each end half of what the round is off, and all that the hand is.
   const error = under ? scaled(w.error, 0.5) : w.error;
-  const beside = solid.handle
+  const beside = measuredShape.handle
     ? under
       ? 'white beside the handle, each side'
       : 'white left over both sides of the handle'
@@ -179,7 +179,7 @@ function openFigures({ shared, solid }: RoundWrapPlan, w: Wrap): Figure[] {
       id: 'wrap.margin',
       label: under ? 'Margin each end' : 'Gap',
       quantity: mm(white),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: say`${beside}, give or take ${fineMm(within95(error))} 19 times in 20`,
       inputs: ['wrap.closing'],
       standardU: standardU(error),
@@ -191,15 +191,15 @@ function openFigures({ shared, solid }: RoundWrapPlan, w: Wrap): Figure[] {
 
 /** What has to reach: how much longer to cut, and how often the seam comes right at the length it is cut. */
 function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
-  const { school } = shared;
+  const { seamMethod } = shared;
   const improve = improvements(w.error, reach95);
-  const lap = school === 'lap';
+  const lap = seamMethod === 'lap';
   return [
     figure({
       id: 'wrap.long',
       label: lap ? 'Lap at least' : 'Cut long by',
       quantity: fineMm(w.longFor19In20Mm),
-      origin: 'reckoned',
+      origin: 'calculated',
       working: say`so that 19 wraps in 20 ${lap ? 'show no white' : 'reach'}, at your own error`,
       inputs: ['wrap.closing'],
       improve,
@@ -210,7 +210,7 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
             id: 'wrap.lap',
             label: 'Lap',
             quantity: mm(w.amountMm),
-            origin: 'reckoned' as const,
+            origin: 'calculated' as const,
             working: say`of one end over the other, give or take ${fineMm(within95(w.error))} 19 times in 20`,
             inputs: ['wrap.length'],
           }),
@@ -221,7 +221,7 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
       label: 'Seam comes right',
       quantity: ratio(w.seamChance),
       origin: 'estimated',
-      working: say`chance ${ASKS[school]}`,
+      working: say`chance ${ASKS[seamMethod]}`,
       inputs: ['wrap.length', 'wrap.long'],
       improve,
     }),
@@ -231,12 +231,12 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
 /** The method, and the figures that decide it. */
 const seamFigures = (input: RoundWrapPlan, w: Wrap): Figure[] => [
   methodFigure(input),
-  ...(input.shared.school === 'under' || input.shared.school === 'gap'
+  ...(input.shared.seamMethod === 'under' || input.shared.seamMethod === 'gap'
     ? openFigures(input, w)
     : reachFigures(input, w)),
 ];
 
-function figuresOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Figure[] {
+function figuresOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Figure[] {
   const { topMm, footMm } = input.shared.setbacks;
   const front = w.pattern.front;
   return [
@@ -245,20 +245,20 @@ function figuresOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Figure[] {
       id: 'wrap.height',
       label: 'Cut height',
       quantity: mm(w.height.value),
-      origin: 'reckoned',
-      working: cover.lie
+      origin: 'calculated',
+      working: cover.warp
         ? say`down the paper over the band`
         : say`wall less ${mm(topMm)} at the rim and ${mm(footMm)} at the foot`,
-      arithmetic: cover.lie
+      arithmetic: cover.warp
         ? []
         : [
             say`${mm(w.height.value + topMm + footMm)} − ${mm(topMm)} − ${mm(footMm)} = ${mm(w.height.value)}`,
           ],
-      inputs: cover.lie ? ['wrap.band'] : ['measure.wall'],
+      inputs: cover.warp ? ['wrap.band'] : ['measure.wall'],
       ...uncertaintyOf(w.height),
     }),
-    ...lieFigures(cover.lie),
-    ...sectorFigures(w, input.solid),
+    ...lieFigures(cover.warp),
+    ...sectorFigures(w, input.measuredShape),
     ...seamFigures(input, w),
     ...(front
       ? [
@@ -266,7 +266,7 @@ function figuresOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Figure[] {
             id: 'wrap.front',
             label: 'Seen from the front',
             quantity: mm(front.wellMm),
-            origin: 'reckoned',
+            origin: 'calculated',
             working: say`60° either side of the middle, before it turns away`,
             arithmetic: [say`girth × 120 ÷ 360 = ${mm(front.wellMm)}`],
             inputs: ['measure.girth'],
@@ -276,84 +276,89 @@ function figuresOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Figure[] {
   ];
 }
 
-function lieFindings(lie: Lie | null, solid: RoundSolid): Finding[] {
-  if (!lie) return [];
-  const { cone, toleranceMm, band, usable } = lie;
+function lieFindings(warp: Warp | null, measuredShape: MeasuredRound): Finding[] {
+  if (!warp) return [];
+  const { cone, toleranceMm, band, usable } = warp;
   if (cone.worstLiftMm > toleranceMm + 1e-9)
     return [
       finding(
         'wrap',
         'lift',
-        'heed',
+        'warning',
         say`The paper stands ${fineMm(cone.worstLiftMm)} off the wall at ${mm(cone.worstAtMm)} below the rim: faded there. Dye crosses ${fineMm(toleranceMm)} held like this; the wall takes ${mm(usable.footMm - usable.topMm)} of height.`,
       ),
     ];
-  const lost = solid.wall.footMm - solid.wall.topMm - (band.footMm - band.topMm);
+  const lost = measuredShape.wall.footMm - measuredShape.wall.topMm - (band.footMm - band.topMm);
   return lost > 5
     ? [
         finding(
           'wrap',
           'band',
-          'note',
+          'info',
           say`Paper cannot stretch: ${mm(lost)} of this wall curves both ways and stays bare.`,
         ),
       ]
     : [];
 }
 
-function findingsOf(input: RoundWrapPlan, w: Wrap, cover: Covered): Finding[] {
-  const { shared, solid } = input;
-  const found: Finding[] = [...lieFindings(cover.lie, solid)];
+function findingsOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Finding[] {
+  const { shared, measuredShape } = input;
+  const found: Finding[] = [...lieFindings(cover.warp, measuredShape)];
   const add = (id: string, level: Finding['level'], text: Finding['text']) =>
     found.push(finding('wrap', id, level, text));
   if (cover.slant.value < 5)
-    add('height', 'stop', say`The setbacks leave only ${mm(cover.slant.value)} of wall. Make them smaller.`);
+    add(
+      'height',
+      'blocker',
+      say`The setbacks leave only ${mm(cover.slant.value)} of wall. Make them smaller.`,
+    );
   if (w.lengthMm < 8)
     add(
       'length',
-      'stop',
+      'blocker',
       say`Nothing is left round the blank. Make the ${shared.note.amount ?? 'amount'} smaller.`,
     );
-  if (solid.handle && shared.school === 'lap')
-    add('lap', 'stop', say`A lap cannot pass the handle. Choose under, exact, over and trim, or gap.`);
+  if (measuredShape.handle && shared.seamMethod === 'lap')
+    add('lap', 'blocker', say`A lap cannot pass the handle. Choose under, exact, over and trim, or gap.`);
   if (cover.opensMm > 1)
     add(
       'opens',
-      cover.opensMm > 3 ? 'heed' : 'note',
+      cover.opensMm > 3 ? 'warning' : 'info',
       say`A rectangle on this wall: sized for the widest, its ends part or lap by ${mm(cover.opensMm)} where it is narrowest. A cone closes all the way.`,
     );
   if (w.pattern.safe.width <= 0 || w.pattern.safe.height <= 0)
-    add('safe', 'heed', say`The safe edge is so wide that no words fit inside. Make it smaller.`);
+    add('safe', 'warning', say`The safe edge is so wide that no words fit inside. Make it smaller.`);
   if (w.seamChance < 0.9) {
     const first = improvements(w.error, reach95)[0];
     const way = first ? `Largest part: ${first.label}. ${first.advice}` : 'Measure again.';
     add(
       'chance',
-      'heed',
+      'warning',
       say`The seam comes right only ${ratio(w.seamChance)} of the time at your readings. ${way}`,
     );
   }
   return found;
 }
 
-export function planRoundWrap(input: RoundWrapPlan): WrapSection {
-  const { job, shared, solid, blank, measure, paperMm, axis } = input;
-  const cover = coverOf(input);
+export function planRoundWrap(input: RoundWrapPlan): WrapPlan {
+  const { job, shared, measuredShape, blank, measure, paperMm, axis } = input;
+  const cover = coveredBandOf(input);
   const tall = Math.max(0.1, cover.slant.value);
   const { wrap } = job;
   // Near enough for a margin that is shown and can be set: the paper’s own thickness is a third of a millimetre.
   const closesMm = (cover.top.value + cover.foot.value) / 2;
   const w = sizeRoundWrap({
-    girthTop: cover.top,
-    girthFoot: cover.foot,
+    circumferenceTop: cover.top,
+    circumferenceFoot: cover.foot,
     slant: { ...cover.slant, value: tall },
     band: cover.band,
-    handle: solid.handle,
+    handle: measuredShape.handle,
     shape: blank.shape,
     paperMm,
-    school: shared.school,
+    seamMethod: shared.seamMethod,
     amountMm:
-      wrap.amountMm ?? (wrap.school === null ? pictureMargin(shared.school, shared.start, closesMm) : null),
+      wrap.amountMm ??
+      (wrap.seamMethod === null ? pictureMargin(shared.seamMethod, shared.start, closesMm) : null),
     seamDeg: wrap.seamDeg ?? 180,
     shrink: axis.shrink,
     print: axis,
@@ -368,7 +373,7 @@ export function planRoundWrap(input: RoundWrapPlan): WrapSection {
   });
   const sized = { ...w, height: cover.slant };
   const findings = findingsOf(input, sized, cover);
-  const broken = findings.some((f) => f.level === 'stop');
+  const broken = findings.some((f) => f.level === 'blocker');
   const { trim } = w.pattern;
   return {
     ...shared,
@@ -382,8 +387,8 @@ export function planRoundWrap(input: RoundWrapPlan): WrapSection {
     findings,
     round: broken ? null : w,
     pattern: broken ? null : w.pattern,
-    lie: cover.lie,
+    warp: cover.warp,
     band: cover.band,
-    wall: girthRange(solid, cover.band),
+    wall: circumferenceRange(measuredShape, cover.band),
   };
 }

@@ -1,8 +1,8 @@
 import { apply } from '../art/affine';
-import type { LaidPicture } from '../art/lay';
-import type { LookCell, PictureLook } from '../art/lookInto';
+import type { PlacedPicture } from '../art/placedLayers';
+import type { ImageCell, ImageAnalysis } from '../art/analyseImage';
 import { boundsOf, rectCorners, type Polygon } from '../art/polygon';
-import { runsOutOf, runsPast, touches } from '../art/words';
+import { runsOutOf, runsPast, touches } from '../art/text';
 import type { Rect } from '../shapes/plane';
 import { say } from '../units/phrase';
 import { fineMm, mm, MM_PER_INCH, ppi, ratio } from '../units/quantity';
@@ -13,31 +13,31 @@ import { check, viewingMm, type Check, type CheckInput, type PictureCheck } from
 export const SOFT_BELOW_PPI = 200;
 export const BLOCKY_BELOW_PPI = 120;
 
-const layerOf = (l: LaidPicture, c: CheckInput) => {
+const layerOf = (l: PlacedPicture, c: CheckInput) => {
   const found = c.art.layers.find((x) => x.id === l.id);
   return found?.kind === 'picture' ? found : null;
 };
 
-const bottomPicture = (c: CheckInput): LaidPicture | undefined =>
-  c.laid.find((l): l is LaidPicture => l.kind === 'picture');
+const bottomPicture = (c: CheckInput): PlacedPicture | undefined =>
+  c.placedLayers.find((l): l is PlacedPicture => l.kind === 'picture');
 
 const fineness: PictureCheck = (l, c) => {
   const viewed = viewingMm(c.blank, c.board.pattern.trim);
   const part = 300 / viewed;
-  const { ppi: at } = l.placed;
-  const where = [overlap(boundsOf(l.placed.corners), c.board.pattern.bleed)];
+  const { ppi: at } = l.transform;
+  const where = [overlap(boundsOf(l.transform.corners), c.board.pattern.bleed)];
   const seen = viewed > 300 ? say` seen from ${mm(viewed)}` : say``;
   if (at < BLOCKY_BELOW_PPI * part)
     return [
       check(
         'ppi',
-        'heed',
+        'warning',
         say`Only ${ppi(at)} at this size: it will look blocky${seen}. Use a larger picture, or make it smaller here.`,
         where,
       ),
     ];
   return at < SOFT_BELOW_PPI * part
-    ? [check('ppi', 'heed', say`${ppi(at)} at this size: fine lines will be soft${seen}.`, where)]
+    ? [check('ppi', 'warning', say`${ppi(at)} at this size: fine lines will be soft${seen}.`, where)]
     : [];
 };
 
@@ -55,7 +55,7 @@ const unitSlip: PictureCheck = (l, c) => {
     return [
       check(
         'unit',
-        'heed',
+        'warning',
         say`The picture is ${String(widthPx)} × ${String(heightPx)} px: the wrap’s own ${unit}, typed as pixels? Make it again with the size in ${unit} at ${ppi(300)}.`,
       ),
     ];
@@ -64,7 +64,7 @@ const unitSlip: PictureCheck = (l, c) => {
     ? [
         check(
           'unit',
-          'heed',
+          'warning',
           say`The picture was saved at ${ppi(coarse)}, for a screen. Save it again at ${ppi(300)}.`,
         ),
       ]
@@ -74,7 +74,12 @@ const unitSlip: PictureCheck = (l, c) => {
 /** Share of a covering picture lost because it is of another shape than the wrap. */
 const aspect: PictureCheck = (l, c) => {
   const layer = layerOf(l, c);
-  if (!layer || layer.placement.base !== 'cover' || layer.placement.turnDeg !== 0 || layer.repeat !== 'once')
+  if (
+    !layer ||
+    layer.placement.base !== 'cover' ||
+    layer.placement.rotationDeg !== 0 ||
+    layer.repeat !== 'none'
+  )
     return [];
   if (layer.placement.scale < 0.9) return [];
   const { bleed } = c.board.pattern;
@@ -84,7 +89,7 @@ const aspect: PictureCheck = (l, c) => {
     ? [
         check(
           'aspect',
-          'note',
+          'info',
           say`The picture is ${k > 1 ? 'wider' : 'taller'} than the wrap: ${ratio(lost)} of it is cut away ${k > 1 ? 'at the ends' : 'at rim and foot'}.`,
         ),
       ]
@@ -100,9 +105,9 @@ const mirrored: PictureCheck = (l, c) => {
   return [
     check(
       'mirrored',
-      'heed',
+      'warning',
       say`“${l.ref.name}” sounds mirrored already. The sheet is mirrored once more: any lettering in it would come out backwards. Here it must read the right way round.`,
-      [overlap(boundsOf(l.placed.corners), c.board.pattern.bleed)],
+      [overlap(boundsOf(l.transform.corners), c.board.pattern.bleed)],
       { kind: 'flip', label: 'Turn it over', layer: l.id },
     ),
   ];
@@ -110,15 +115,15 @@ const mirrored: PictureCheck = (l, c) => {
 
 /** The part a person marked as having to be seen. */
 const kept: PictureCheck = (l, c) => {
-  const keep = layerOf(l, c)?.keep;
-  if (!keep) return [];
+  const focalArea = layerOf(l, c)?.focalArea;
+  if (!focalArea) return [];
   const { widthPx: w, heightPx: h } = l.ref;
   const quad = rectCorners({
-    x: keep.x * w,
-    y: keep.y * h,
-    width: keep.width * w,
-    height: keep.height * h,
-  }).map((p) => apply(l.placed.matrix, p));
+    x: focalArea.x * w,
+    y: focalArea.y * h,
+    width: focalArea.width * w,
+    height: focalArea.height * h,
+  }).map((p) => apply(l.transform.matrix, p));
   return zoneChecks(quad, c);
 };
 
@@ -126,29 +131,37 @@ function zoneChecks(quad: Polygon, c: CheckInput): readonly Check[] {
   const { pattern } = c.board;
   const face = mainFace(pattern);
   const box = boundsOf(quad);
-  const noGo = face.noGo.map((z) => z.contour);
-  if (touches([quad], noGo))
+  const exclusionZones = face.exclusionZones.map((z) => z.contour);
+  if (touches([quad], exclusionZones))
     return [
-      check('keep', 'heed', say`What must be seen lies on a part to stay clear of. Move the picture.`, [box]),
+      check('keep', 'warning', say`What must be seen lies on a part to stay clear of. Move the picture.`, [
+        box,
+      ]),
     ];
   if (touches([quad], pattern.seams))
     return [
-      check('keep', 'heed', say`What must be seen runs into the seam and under the tape. Move the picture.`, [
-        box,
-      ]),
+      check(
+        'keep',
+        'warning',
+        say`What must be seen runs into the seam and under the tape. Move the picture.`,
+        [box],
+      ),
     ];
   const out = face.safe.length === 0 ? 0 : runsOutOf([quad], face.safe);
   if (out > 0)
     return [
-      check('keep', 'heed', say`What must be seen stands ${mm(out)} past the safe edge. Move the picture.`, [
-        box,
-      ]),
+      check(
+        'keep',
+        'warning',
+        say`What must be seen stands ${mm(out)} past the safe edge. Move the picture.`,
+        [box],
+      ),
     ];
   const { front } = pattern;
   const past = front ? runsPast(box, front.x - front.wellMm / 2, front.x + front.wellMm / 2) : 0;
   return past > 0
     ? [
-        check('keep', 'note', say`What must be seen runs ${mm(past)} past what is seen from the front.`, [
+        check('keep', 'info', say`What must be seen runs ${mm(past)} past what is seen from the front.`, [
           box,
         ]),
       ]
@@ -156,7 +169,7 @@ function zoneChecks(quad: Polygon, c: CheckInput): readonly Check[] {
 }
 
 /** A bare frame round the picture that falls inside the printed shape. */
-function frames(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+function frames(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly Check[] {
   const layer = layerOf(l, c);
   const kx = l.ref.widthPx / look.widthPx;
   return look.frames.flatMap((f): Check[] => {
@@ -175,13 +188,13 @@ function frames(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Chec
     ];
     const at = strips
       .map((s) =>
-        overlap(boundsOf(rectCorners(s).map((p) => apply(l.placed.matrix, p))), c.board.pattern.bleed),
+        overlap(boundsOf(rectCorners(s).map((p) => apply(l.transform.matrix, p))), c.board.pattern.bleed),
       )
       .filter((r) => r.width > 0.3 && r.height > 0.3);
-    if (at.length === 0 || c.laid.filter((x) => x.kind === 'picture')[0] !== l) return [];
+    if (at.length === 0 || c.placedLayers.filter((x) => x.kind === 'picture')[0] !== l) return [];
     const deep = Math.max(...at.map((r) => Math.min(r.width, r.height)));
     const grow = Math.max(w / Math.max(1, inner.width), h / Math.max(1, inner.height));
-    const mend =
+    const fix =
       layer && grow < 2
         ? ({
             kind: 'picture',
@@ -194,10 +207,10 @@ function frames(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Chec
     return [
       check(
         'frame',
-        'heed',
+        'warning',
         say`${what} round the picture, up to ${mm(deep)} deep, would print as bare blank.`,
         at,
-        mend,
+        fix,
       ),
     ];
   });
@@ -215,48 +228,48 @@ const overlap = (a: Rect, b: Rect): Rect => {
 };
 
 interface CellAt {
-  readonly cell: LookCell;
+  readonly cell: ImageCell;
   /** Its square of the picture, px. */
   readonly px: Rect;
 }
 
 /** Squares of the look whose middle falls inside a box of the board. */
-function cellsWithin(l: LaidPicture, look: PictureLook, zone: Rect): readonly CellAt[] {
+function cellsWithin(l: PlacedPicture, look: ImageAnalysis, zone: Rect): readonly CellAt[] {
   const w = l.ref.widthPx / look.cols;
   const h = l.ref.heightPx / look.rows;
   const [right, foot] = [zone.x + zone.width, zone.y + zone.height];
   const found: CellAt[] = [];
   look.cells.forEach((cell, i) => {
     const [col, row] = [i % look.cols, Math.floor(i / look.cols)];
-    const mid = apply(l.placed.matrix, { x: (col + 0.5) * w, y: (row + 0.5) * h });
+    const mid = apply(l.transform.matrix, { x: (col + 0.5) * w, y: (row + 0.5) * h });
     if (mid.x >= zone.x && mid.x <= right && mid.y >= zone.y && mid.y <= foot)
       found.push({ cell, px: { x: col * w, y: row * h, width: w, height: h } });
   });
   return found;
 }
 
-const mean = (cells: readonly CellAt[], of: (c: LookCell) => number): number =>
+const mean = (cells: readonly CellAt[], of: (c: ImageCell) => number): number =>
   cells.length === 0 ? 0 : cells.reduce((s, c) => s + of(c.cell), 0) / cells.length;
 
 const MOST_PLACES = 12;
 const worst = (
-  l: LaidPicture,
+  l: PlacedPicture,
   cells: readonly CellAt[],
-  of: (c: LookCell) => number,
+  of: (c: ImageCell) => number,
   from: number,
 ): readonly Rect[] =>
   [...cells]
     .filter((c) => of(c.cell) >= from)
     .sort((a, b) => of(b.cell) - of(a.cell))
     .slice(0, MOST_PLACES)
-    .map((c) => boundsOf(rectCorners(c.px).map((p) => apply(l.placed.matrix, p))));
+    .map((c) => boundsOf(rectCorners(c.px).map((p) => apply(l.transform.matrix, p))));
 
 const isTinted = ({ coating }: CheckInput['blank']): boolean =>
   coating.stock === 'clear' || coating.colour.toLowerCase() !== '#ffffff';
 
-function pale(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+function pale(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly Check[] {
   if (!isTinted(c.blank)) return [];
-  const of = (x: LookCell) => x.white + x.pale;
+  const of = (x: ImageCell) => x.white + x.pale;
   const cells = cellsWithin(l, look, c.board.pattern.trim);
   const share = mean(cells, of);
   const what =
@@ -267,7 +280,7 @@ function pale(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[
     ? [
         check(
           'tint',
-          share > 0.12 ? 'heed' : 'note',
+          share > 0.12 ? 'warning' : 'info',
           say`${ratio(share)} of the picture is white or nearly: those parts ${what}. No white is ever printed.`,
           worst(l, cells, of, 0.4),
         ),
@@ -277,17 +290,17 @@ function pale(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[
 
 const RIM_MM = 8;
 
-function darkRim(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+function darkRim(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly Check[] {
   if (c.blank.shape.kind !== 'round') return [];
   const { trim } = c.board.pattern;
-  const zone = { ...trim, height: Math.max(RIM_MM, l.placed.heightMm / look.rows) };
+  const zone = { ...trim, height: Math.max(RIM_MM, l.transform.heightMm / look.rows) };
   const cells = cellsWithin(l, look, zone);
   const share = mean(cells, (x) => x.dark);
   return share > 0.6
     ? [
         check(
           'rim',
-          'note',
+          'info',
           say`Dark solid runs to the rim, where heat is least even and every slip shows. A paler edge, or paper well bedded at the rim, is safer.`,
           [{ ...trim, height: RIM_MM }],
         ),
@@ -295,7 +308,7 @@ function darkRim(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Che
     : [];
 }
 
-function tooMuchInk(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+function tooMuchInk(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly Check[] {
   const cells = cellsWithin(l, look, c.board.pattern.bleed);
   const over = cells.filter((x) => x.cell.inkPct > c.mostInkPct);
   const share = cells.length === 0 ? 0 : over.length / cells.length;
@@ -304,7 +317,7 @@ function tooMuchInk(l: LaidPicture, look: PictureLook, c: CheckInput): readonly 
     ? [
         check(
           'ink',
-          'heed',
+          'warning',
           say`About ${ratio(share)} of the picture lays up to ${ratio(most / 100)} ink; this paper takes ${ratio(c.mostInkPct / 100)}. Lower the ink in the driver or let it dry long.`,
           worst(l, over, (x) => x.inkPct, 0),
         ),
@@ -312,21 +325,21 @@ function tooMuchInk(l: LaidPicture, look: PictureLook, c: CheckInput): readonly 
     : [];
 }
 
-function hairlines(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+function hairlines(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly Check[] {
   if (look.finestPx === null || c.blurMm === null) return [];
-  const wide = look.finestPx * (l.ref.widthPx / look.widthPx) * l.placed.mmPerPx;
+  const wide = look.finestPx * (l.ref.widthPx / look.widthPx) * l.transform.mmPerPx;
   return wide < c.blurMm
     ? [
         check(
           'hair',
-          'note',
+          'info',
           say`The finest lines are about ${fineMm(wide)}; dye spreads about ${fineMm(c.blurMm)} at these settings. They will soften or fill.`,
         ),
       ]
     : [];
 }
 
-function holes(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check[] {
+function holes(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly Check[] {
   if (bottomPicture(c) !== l) return [];
   const cells = cellsWithin(l, look, c.board.pattern.trim);
   const share = mean(cells, (x) => x.clear);
@@ -334,7 +347,7 @@ function holes(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check
     ? [
         check(
           'clear',
-          'note',
+          'info',
           say`${ratio(share)} of the picture is clear: bare blank shows there.`,
           worst(l, cells, (x) => x.clear, 0.5),
         ),
@@ -343,8 +356,8 @@ function holes(l: LaidPicture, look: PictureLook, c: CheckInput): readonly Check
 }
 
 /** Every check of one picture; those that need its pixels wait until they have been looked into. */
-export function checkPicture(l: LaidPicture, c: CheckInput): readonly Check[] {
-  const look = c.looks[l.ref.id];
+export function checkPicture(l: PlacedPicture, c: CheckInput): readonly Check[] {
+  const look = c.analyses[l.ref.id];
   const plain = [fineness, unitSlip, aspect, mirrored, kept].flatMap((f) => f(l, c));
   const deep = look
     ? [frames, pale, darkRim, tooMuchInk, hairlines, holes].flatMap((f) => f(l, look, c))
@@ -354,7 +367,7 @@ export function checkPicture(l: LaidPicture, c: CheckInput): readonly Check[] {
     ...plain,
     ...deep,
     ...(untold
-      ? [check('tint', 'note', say`White is never printed: pale parts take the colour of the blank.`)]
+      ? [check('tint', 'info', say`White is never printed: pale parts take the colour of the blank.`)]
       : []),
   ];
 }

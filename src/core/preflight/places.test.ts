@@ -1,12 +1,12 @@
 import { DRAWN_PICTURES } from '../art/drawn';
-import type { LookCell, PictureLook } from '../art/lookInto';
+import type { ImageCell, ImageAnalysis } from '../art/analyseImage';
 import { demoShop } from '../demo/demoShop';
-import { NO_ART, pictureLayer, wordsLayer, type Art, type PictureLayer, type PictureRef } from '../job/art';
+import { NO_ART, pictureLayer, textLayer, type Art, type PictureLayer, type PictureRef } from '../job/art';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
 import type { Rect } from '../shapes/plane';
 import { viewingMm, type Check } from './check';
-import { mended } from './mend';
+import { fixed } from './fix';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const TUMBLERS = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
@@ -31,10 +31,10 @@ const layer = (rest: Partial<PictureLayer> = {}, of: Partial<PictureRef> = {}) =
   pictureLayer('l', ref(of), rest);
 const withArt = (art: Partial<Art>, job = TUMBLERS): Job => ({ ...job, art: { ...NO_ART, ...art } });
 const moved = (dxMm: number, dyMm: number, scale = 1) =>
-  withArt({ layers: [layer({ placement: { base: 'cover', scale, dxMm, dyMm, turnDeg: 0 } })] });
+  withArt({ layers: [layer({ placement: { base: 'cover', scale, dxMm, dyMm, rotationDeg: 0 } })] });
 
-const PLAIN: LookCell = { clear: 0, white: 0, pale: 0, dark: 0.1, inkPct: 90 };
-const look = (cellAt: (col: number, row: number) => Partial<LookCell> = () => ({})): PictureLook => ({
+const PLAIN: ImageCell = { clear: 0, white: 0, pale: 0, dark: 0.1, inkPct: 90 };
+const look = (cellAt: (col: number, row: number) => Partial<ImageCell> = () => ({})): ImageAnalysis => ({
   widthPx: 2400,
   heightPx: Math.round((2400 * bleed.height) / bleed.width),
   cols: 24,
@@ -43,14 +43,15 @@ const look = (cellAt: (col: number, row: number) => Partial<LookCell> = () => ({
   frames: [],
   finestPx: null,
 });
-const checks = (job: Job, looks: Record<string, PictureLook> = {}): readonly Check[] =>
-  plan(job, shop, { looks }).art.checks;
-const one = (job: Job, id: string, looks: Record<string, PictureLook> = {}): Check => {
-  const found = checks(job, looks).find((c) => c.id === id);
+const checks = (job: Job, analyses: Record<string, ImageAnalysis> = {}): readonly Check[] =>
+  plan(job, shop, { analyses }).art.checks;
+const one = (job: Job, id: string, analyses: Record<string, ImageAnalysis> = {}): Check => {
+  const found = checks(job, analyses).find((c) => c.id === id);
   if (!found) throw new Error(`nothing found under ${id}`);
   return found;
 };
-const ids = (job: Job, looks: Record<string, PictureLook> = {}) => checks(job, looks).map((c) => c.id);
+const ids = (job: Job, analyses: Record<string, ImageAnalysis> = {}) =>
+  checks(job, analyses).map((c) => c.id);
 const said = (c: Check): string =>
   c.text.map((t) => (typeof t === 'string' ? t : Number(t.value).toFixed(1))).join('');
 const inside = (r: Rect, of: Rect): boolean =>
@@ -72,7 +73,7 @@ describe('what a picture leaves bare', () => {
     ['the foot edge', 0, -9],
   ])('%s: how far past the bleed, at that edge and no other', (edge, dx, dy) => {
     const c = one(moved(dx, dy), 'bare');
-    expect(c.level).toBe('heed');
+    expect(c.level).toBe('warning');
     const shown = 9 - margin;
     expect(said(c)).toContain(`${shown.toFixed(1)} at ${edge}`);
     expect(said(c).match(/ at the /g)).toHaveLength(1);
@@ -92,13 +93,13 @@ describe('what a picture leaves bare', () => {
       layers: [
         layer({
           flip: { across: true, down: false },
-          placement: { base: 'fit', scale: 0.7, dxMm: 20, dyMm: -6, turnDeg: 0 },
+          placement: { base: 'fit', scale: 0.7, dxMm: 20, dyMm: -6, rotationDeg: 0 },
         }),
       ],
     });
     const c = one(job, 'bare');
-    if (!c.mend) throw new Error('nothing to mend');
-    const after = mended(c.mend)(job);
+    if (!c.fix) throw new Error('nothing to mend');
+    const after = fixed(c.fix)(job);
     expect(ids(after)).not.toContain('bare');
     expect(after.art.layers[0]).toMatchObject({ flip: { across: true, down: false } });
   });
@@ -106,9 +107,9 @@ describe('what a picture leaves bare', () => {
   test('fitted on purpose: told as a note', () => {
     const narrow = { widthPx: 1200, heightPx: 2400 };
     const job = withArt({
-      layers: [layer({ placement: { base: 'fit', scale: 1, dxMm: 0, dyMm: 0, turnDeg: 0 } }, narrow)],
+      layers: [layer({ placement: { base: 'fit', scale: 1, dxMm: 0, dyMm: 0, rotationDeg: 0 } }, narrow)],
     });
-    expect(one(job, 'bare').level).toBe('note');
+    expect(one(job, 'bare').level).toBe('info');
   });
 });
 
@@ -181,7 +182,7 @@ describe('shape and size of a picture', () => {
     ['taller', { widthPx: 1500, heightPx: 4000 }, 'at rim and foot'],
   ])('%s than the wrap: how much is lost', (word, size, where) => {
     // A narrow picture alone would start as the wrap it needs: here somebody chose the whole way round.
-    const round = { ...TUMBLERS, wrap: { ...TUMBLERS.wrap, school: 'over' } } as const;
+    const round = { ...TUMBLERS, wrap: { ...TUMBLERS.wrap, seamMethod: 'over' } } as const;
     const c = one(withArt({ layers: [layer({}, size)] }, round), 'aspect');
     const k = size.widthPx / size.heightPx / (bleed.width / bleed.height);
     expect(said(c)).toContain(word);
@@ -191,9 +192,9 @@ describe('shape and size of a picture', () => {
 
   test('a turned or repeated picture loses nothing by its shape', () => {
     const size = { widthPx: 6000, heightPx: 1500 };
-    const turned = layer({ placement: { base: 'cover', scale: 1, dxMm: 0, dyMm: 0, turnDeg: 90 } }, size);
+    const turned = layer({ placement: { base: 'cover', scale: 1, dxMm: 0, dyMm: 0, rotationDeg: 90 } }, size);
     expect(ids(withArt({ layers: [turned] }))).not.toContain('aspect');
-    expect(ids(withArt({ layers: [layer({ repeat: 'straight' }, size)] }))).not.toContain('aspect');
+    expect(ids(withArt({ layers: [layer({ repeat: 'rows' }, size)] }))).not.toContain('aspect');
   });
 
   test('inches typed as pixels', () => {
@@ -212,13 +213,13 @@ describe('shape and size of a picture', () => {
   });
 });
 
-describe('words', () => {
+describe('text', () => {
   const words = (text: string, over = {}, job = TUMBLERS) =>
-    withArt({ layers: [wordsLayer('w', text, { along: 'line', capHeightMm: 8, ...over })] }, job);
+    withArt({ layers: [textLayer('w', text, { along: 'line', capHeightMm: 8, ...over })] }, job);
 
   test('letters the face lacks stop, each told once', () => {
     const c = one(words('Łódź Ł'), 'letters');
-    expect(c.level).toBe('stop');
+    expect(c.level).toBe('blocker');
     expect(said(c).match(/“Ł”/g)).toHaveLength(1);
   });
 
@@ -227,7 +228,7 @@ describe('words', () => {
     if (!front) throw new Error('a tumbler has a front');
     const job = words('Hi', { dxMm: front.wellMm / 2 });
     const c = one(job, 'front');
-    expect(c.level).toBe('note');
+    expect(c.level).toBe('info');
     // Half of the words stands past the edge of what is seen well.
     expect(said(c)).toMatch(/run \d+\.\d past/);
     const box = c.at[0];
@@ -240,19 +241,16 @@ describe('words', () => {
 
   test('under the handle’s no-go, or in the seam', () => {
     const pattern = plan(MUGS, shop).wrap.pattern;
-    const zone = pattern?.seams[0] ?? pattern?.faces[0]?.noGo[0]?.contour;
+    const zone = pattern?.seams[0] ?? pattern?.faces[0]?.exclusionZones[0]?.contour;
     expect(zone).toBeDefined();
     const ends = words('Hi', { dxMm: -(pattern?.trim.width ?? 0) / 2 }, MUGS);
     expect(ids(ends).some((id) => id === 'seam' || id === 'safe' || id === 'nogo')).toBe(true);
-    const layers = [
-      wordsLayer('a', 'One', { along: 'line', dyMm: -88 }),
-      wordsLayer('b', 'Two', { dyMm: 0 }),
-    ];
+    const layers = [textLayer('a', 'One', { along: 'line', dyMm: -88 }), textLayer('b', 'Two', { dyMm: 0 })];
     expect(said(one(withArt({ layers }), 'safe'))).toMatch(/^“One” stand/);
   });
 
   test('no art at all is a stop', () => {
-    expect(one(withArt({}), 'none').level).toBe('stop');
+    expect(one(withArt({}), 'none').level).toBe('blocker');
     expect(checks(withArt({}))).toHaveLength(1);
   });
 });

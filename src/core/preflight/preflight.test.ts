@@ -1,11 +1,11 @@
 import { DRAWN_PICTURES } from '../art/drawn';
-import type { LookCell, PictureLook } from '../art/lookInto';
+import type { ImageCell, ImageAnalysis } from '../art/analyseImage';
 import { demoShop } from '../demo/demoShop';
-import { NO_ART, pictureLayer, wordsLayer, type Art, type PictureLayer, type PictureRef } from '../job/art';
+import { NO_ART, pictureLayer, textLayer, type Art, type PictureLayer, type PictureRef } from '../job/art';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
 import type { Shop } from '../shop/shop';
-import { mended } from './mend';
+import { fixed } from './fix';
 import type { Check } from './check';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
@@ -26,8 +26,8 @@ const layer = (rest: Partial<PictureLayer> = {}, ref: Partial<PictureRef> = {}) 
   pictureLayer('l', picture(ref), rest);
 const withArt = (art: Partial<Art>, job = TUMBLERS): Job => ({ ...job, art: { ...NO_ART, ...art } });
 
-const CELL: LookCell = { clear: 0, white: 0, pale: 0, dark: 0.2, inkPct: 120 };
-const look = (cell: Partial<LookCell> = {}, rest: Partial<PictureLook> = {}): PictureLook => ({
+const CELL: ImageCell = { clear: 0, white: 0, pale: 0, dark: 0.2, inkPct: 120 };
+const look = (cell: Partial<ImageCell> = {}, rest: Partial<ImageAnalysis> = {}): ImageAnalysis => ({
   widthPx: 2900,
   heightPx: 2400,
   cols: 24,
@@ -37,28 +37,28 @@ const look = (cell: Partial<LookCell> = {}, rest: Partial<PictureLook> = {}): Pi
   finestPx: null,
   ...rest,
 });
-const checks = (job: Job, looks: Record<string, PictureLook> = {}, s: Shop = shop): readonly Check[] =>
-  plan(job, s, { looks }).art.checks;
-const found = (job: Job, id: string, looks: Record<string, PictureLook> = {}) =>
-  checks(job, looks).find((c) => c.id === id);
+const checks = (job: Job, analyses: Record<string, ImageAnalysis> = {}, s: Shop = shop): readonly Check[] =>
+  plan(job, s, { analyses }).art.checks;
+const found = (job: Job, id: string, analyses: Record<string, ImageAnalysis> = {}) =>
+  checks(job, analyses).find((c) => c.id === id);
 const text = (c: Check | undefined): string =>
   c?.text
     .map((t) => (typeof t === 'string' ? t : String(Math.round(Number(t.value) * 100) / 100)))
     .join('') ?? '';
 
-const mendedArt = (job: Job, c: Check | undefined): Job => {
-  if (!c?.mend) throw new Error('nothing to mend');
-  return mended(c.mend)(job);
+const fixedArt = (job: Job, c: Check | undefined): Job => {
+  if (!c?.fix) throw new Error('nothing to mend');
+  return fixed(c.fix)(job);
 };
 
 describe('each finding has its place and, where one touch will do, its mend', () => {
   test('a bare bleed is filled', () => {
     const job = withArt({
-      layers: [layer({ placement: { base: 'cover', scale: 0.9, dxMm: 4, dyMm: 0, turnDeg: 0 } })],
+      layers: [layer({ placement: { base: 'cover', scale: 0.9, dxMm: 4, dyMm: 0, rotationDeg: 0 } })],
     });
     const c = found(job, 'bare');
     expect(c?.at.length).toBeGreaterThan(0);
-    expect(found(mendedArt(job, c), 'bare')).toBeUndefined();
+    expect(found(fixedArt(job, c), 'bare')).toBeUndefined();
   });
 
   test('a white frame is grown past', () => {
@@ -66,15 +66,15 @@ describe('each finding has its place and, where one touch will do, its mend', ()
     const job = withArt({ layers: [layer()] });
     const c = found(job, 'frame', { p: look({}, { frames }) });
     expect(c?.at).toHaveLength(4);
-    expect(found(mendedArt(job, c), 'frame', { p: look({}, { frames }) })).toBeUndefined();
+    expect(found(fixedArt(job, c), 'frame', { p: look({}, { frames }) })).toBeUndefined();
   });
 
   test('words past the edge are moved in, or made to fit', () => {
     for (const over of [{ dyMm: -88 }, { capHeightMm: 60 }]) {
-      const job = withArt({ layers: [wordsLayer('w', 'Dry Fork', { along: 'line', ...over })] });
-      const c = checks(job).find((x) => x.mend?.kind === 'words');
+      const job = withArt({ layers: [textLayer('w', 'Dry Fork', { along: 'line', ...over })] });
+      const c = checks(job).find((x) => x.fix?.kind === 'text');
       expect(c).toBeDefined();
-      const after = mendedArt(job, c);
+      const after = fixedArt(job, c);
       expect(checks(after).filter((x) => ['safe', 'seam'].includes(x.id))).toEqual([]);
     }
   });
@@ -82,8 +82,8 @@ describe('each finding has its place and, where one touch will do, its mend', ()
   test('a name that sounds mirrored is turned over once', () => {
     const job = withArt({ layers: [layer({}, { name: 'crew_MIRRORED.png' })] });
     const c = found(job, 'mirrored');
-    expect(c?.level).toBe('heed');
-    expect(found(mendedArt(job, c), 'mirrored')).toBeUndefined();
+    expect(c?.level).toBe('warning');
+    expect(found(fixedArt(job, c), 'mirrored')).toBeUndefined();
   });
 });
 
@@ -125,27 +125,28 @@ test('white on a tinted blank, dark to the rim, more ink than the paper takes, c
   expect(found(job, 'rim', { p: look({ dark: 0.9 }) })?.at).toHaveLength(1);
   expect(text(found(job, 'ink', { p: look({ inkPct: 310 }) }))).toMatch(/1 of the picture.*3.1 ink.*2.6/);
   expect(found(job, 'ink', { p: look({ inkPct: 200 }) })).toBeUndefined();
-  expect(found(job, 'clear', { p: look({ clear: 0.2 }) })?.level).toBe('note');
+  expect(found(job, 'clear', { p: look({ clear: 0.2 }) })?.level).toBe('info');
   expect(text(found(job, 'hair', { p: look({}, { finestPx: 1 }) }))).toMatch(/dye spreads/);
   expect(found(job, 'hair', { p: look({}, { finestPx: 12 }) })).toBeUndefined();
 });
 
 test('what must be seen is kept off the seam and inside the safe edge', () => {
-  const kept = (x: number) => withArt({ layers: [layer({ keep: { x, y: 0.4, width: 0.1, height: 0.2 } })] });
+  const kept = (x: number) =>
+    withArt({ layers: [layer({ focalArea: { x, y: 0.4, width: 0.1, height: 0.2 } })] });
   expect(found(kept(0.45), 'keep')).toBeUndefined();
-  expect(found(kept(0), 'keep')?.level).toBe('heed');
-  expect(found(kept(0.7), 'keep')?.level).toBe('note');
+  expect(found(kept(0), 'keep')?.level).toBe('warning');
+  expect(found(kept(0.7), 'keep')?.level).toBe('info');
 });
 
 describe('a names list', () => {
   const list = (names: readonly string[], over = {}): Job =>
     withArt({
-      layers: [wordsLayer('w', 'Name', { along: 'line', field: 'Name', capHeightMm: 14, ...over })],
+      layers: [textLayer('w', 'Name', { along: 'line', field: 'Name', capHeightMm: 14, ...over })],
       names: { columns: ['Name'], rows: names.map((n) => [n]), countColumn: null, pictures: [] },
     });
   test('missing letters stop, and say which and where', () => {
     const c = found(list(['Amaro', 'Łucja']), 'names-letters');
-    expect(c?.level).toBe('stop');
+    expect(c?.level).toBe('blocker');
     expect(text(c)).toMatch(/“Ł”.*“Łucja”/);
   });
   test('too long is told; with room given, set smaller', () => {
@@ -153,8 +154,8 @@ describe('a names list', () => {
     expect(text(found(list(long, { mostMm: 60, overlong: 'flag' }), 'names-long'))).toMatch(/1 too long/);
     const job = list(long);
     const c = found(job, 'names-safe');
-    expect(c?.mend?.kind).toBe('words');
-    expect(found(mendedArt(job, c), 'names-safe')).toBeUndefined();
+    expect(c?.fix?.kind).toBe('text');
+    expect(found(fixedArt(job, c), 'names-safe')).toBeUndefined();
   });
   test('pictures named and not brought stop', () => {
     const job = withArt({
@@ -171,9 +172,9 @@ describe('a names list', () => {
 });
 
 test('worst first, every id its own', () => {
-  const job = withArt({ layers: [wordsLayer('a', 'Ł', { dyMm: 90 }), wordsLayer('b', 'Ł', { dyMm: -90 })] });
+  const job = withArt({ layers: [textLayer('a', 'Ł', { dyMm: 90 }), textLayer('b', 'Ł', { dyMm: -90 })] });
   const all = checks(job);
   expect(new Set(all.map((c) => c.id)).size).toBe(all.length);
-  const rank = { stop: 0, heed: 1, note: 2 };
+  const rank = { blocker: 0, warning: 1, info: 2 };
   expect(all.map((c) => rank[c.level])).toEqual(all.map((c) => rank[c.level]).sort((x, y) => x - y));
 });

@@ -1,12 +1,12 @@
-import type { Edge } from '../art/place';
+import type { Edge } from '../art/pictureTransform';
 import { cellOf, pictureNamed } from '../art/names';
 import { boundsOf } from '../art/polygon';
 import { LEVEL_ORDER } from '../figures/figure';
 import { say, type Phrase } from '../units/phrase';
 import { count, mm } from '../units/quantity';
-import { check, type Check, type CheckInput, type Mend } from './check';
+import { check, type Check, type CheckInput, type Fix } from './check';
 import { checkPicture } from './pictures';
-import { checkNames, checkWords } from './words';
+import { checkNames, checkText } from './text';
 
 const EDGE_WORDS: Readonly<Record<Edge, string>> = {
   top: 'the rim edge',
@@ -18,7 +18,7 @@ const EDGE_WORDS: Readonly<Record<Edge, string>> = {
 /** The picture that is to fill the wrap: the lowest one. */
 const ground = (c: CheckInput) => c.art.layers.find((l) => l.kind === 'picture');
 
-const fillIt = (c: CheckInput): Mend | null => {
+const fillIt = (c: CheckInput): Fix | null => {
   const layer = ground(c);
   return layer
     ? {
@@ -34,7 +34,7 @@ const fillIt = (c: CheckInput): Mend | null => {
 function bareChecks(c: CheckInput): readonly Check[] {
   const layer = ground(c);
   if (!layer) return [];
-  const { shortfallMm, bare } = c.coverage;
+  const { shortfallMm, bare } = c.bareAreas;
   const fit = layer.kind === 'picture' && layer.placement.base === 'fit';
   const edges = (Object.keys(EDGE_WORDS) as Edge[]).filter((e) => shortfallMm[e] > 0.05);
   const white = edges.filter((e) => shortfallMm[e] > c.bleedMm + 0.05);
@@ -43,13 +43,13 @@ function bareChecks(c: CheckInput): readonly Check[] {
     es.flatMap((e, i) => say`${i > 0 ? ', ' : ''}${mm(by(e))} at ${EDGE_WORDS[e]}`);
   if (white.length > 0) {
     const text = say`White will show: ${list(white, (e) => shortfallMm[e] - c.bleedMm)}. ${fit ? 'Choose Cover if that is not meant.' : 'Move or enlarge the picture.'}`;
-    return [check('bare', fit ? 'note' : 'heed', text, at, fillIt(c))];
+    return [check('bare', fit ? 'info' : 'warning', text, at, fillIt(c))];
   }
   if (edges.length > 0)
     return [
       check(
         'bleed',
-        'heed',
+        'warning',
         say`The picture stops short of the bleed: ${list(edges, (e) => shortfallMm[e])}. A small slip would show white.`,
         at,
         fillIt(c),
@@ -59,7 +59,7 @@ function bareChecks(c: CheckInput): readonly Check[] {
     ? [
         check(
           'bleed',
-          'heed',
+          'warning',
           say`A corner of the bleed is bare. Enlarge the picture a little.`,
           at,
           fillIt(c),
@@ -82,7 +82,7 @@ function pictureNames(c: CheckInput): readonly Check[] {
       : [
           check(
             'names-pictures',
-            'stop',
+            'blocker',
             say`${count(lost.length, 'picture')} of the list not brought yet: ${lost
               .slice(0, 3)
               .map((t) => `“${t}”`)
@@ -107,11 +107,11 @@ function unique(checks: readonly Check[]): readonly Check[] {
 /** All that can be told before ink is spent, worst first. */
 export function preflight(c: CheckInput): readonly Check[] {
   const none =
-    c.art.layers.length === 0 ? [check('none', 'stop', say`Bring a picture, or set some words.`)] : [];
+    c.art.layers.length === 0 ? [check('none', 'blocker', say`Bring a picture, or set some words.`)] : [];
   const found = [
     ...none,
     ...bareChecks(c),
-    ...c.laid.flatMap((l) => (l.kind === 'picture' ? checkPicture(l, c) : checkWords(l, c))),
+    ...c.placedLayers.flatMap((l) => (l.kind === 'picture' ? checkPicture(l, c) : checkText(l, c))),
     ...checkNames(c),
     ...pictureNames(c),
   ];

@@ -13,7 +13,7 @@ export interface PlaceSpec {
   readonly name: string;
   readonly hint: string;
   /** A girth goes round the wall and is corrected to its surface; a length is taken as read. */
-  readonly kind: 'girth' | 'length';
+  readonly kind: 'circumference' | 'length';
   readonly minMm: number;
   readonly maxMm: number;
   /** What the maker's figures give here, mm. */
@@ -52,21 +52,21 @@ export function roundPlaces(
   const profile = nominalProfile(s.sections);
   const handled = s.handle !== null;
   const gapMm = s.handle ? (handleMm ?? s.handle.widthMm) : 0;
-  const girth = (id: string, role: PlaceRole, name: string, hint: string, atMm: number): PlaceSpec =>
+  const circumference = (id: string, role: PlaceRole, name: string, hint: string, atMm: number): PlaceSpec =>
     place({
       id,
       role,
       name,
       hint,
-      kind: 'girth',
+      kind: 'circumference',
       expectedMm: 2 * Math.PI * profileAt(profile, atMm).r - gapMm,
       gapMm,
       atMm,
     });
   const handleSide = handled ? ' From one side of the handle round to the other.' : '';
   return [
-    girth(
-      'girthTop',
+    circumference(
+      'circumferenceTop',
       'rim',
       'Girth near the rim',
       `Where the wall starts, just under the lip.${handleSide}`,
@@ -75,7 +75,7 @@ export function roundPlaces(
     ...[...stations]
       .sort((a, b) => a.fromRimMm - b.fromRimMm)
       .map((st) =>
-        girth(
+        circumference(
           st.id,
           'between',
           `Girth ${round1(st.fromRimMm)} mm down`,
@@ -83,8 +83,8 @@ export function roundPlaces(
           st.fromRimMm,
         ),
       ),
-    girth(
-      'girthFoot',
+    circumference(
+      'circumferenceFoot',
       'foot',
       'Girth near the foot',
       `Just above the rounded foot.${handleSide}`,

@@ -8,10 +8,10 @@ import { normalCdf } from '../figures/normal';
 import { handOf, handsOf, mixtureU, roundingCorrelation } from './repeats';
 import { toSurface } from './surface';
 import { parseLength } from '../units/parse';
-import { ALONE, GIRTH, TAPE } from './testPlaces';
+import { ALONE, CIRCUMFERENCE, TAPE } from './testPlaces';
 
 const HEIGHT: PlaceSpec = {
-  ...GIRTH,
+  ...CIRCUMFERENCE,
   id: 'wall',
   role: 'wall',
   name: 'Height of the wall',
@@ -26,7 +26,7 @@ const reading = (text: string, method: Method = 'soft tape', bareUnit: 'mm' | 'i
   bareUnit,
   method,
 });
-const place = (texts: readonly string[], p: PlaceSpec = GIRTH, method: Method = 'soft tape') =>
+const place = (texts: readonly string[], p: PlaceSpec = CIRCUMFERENCE, method: Method = 'soft tape') =>
   readPlace(
     p,
     texts.map((t) => reading(t, method)),
@@ -60,7 +60,8 @@ describe('resolution', () => {
 });
 
 describe('method corrections', () => {
-  const surface = (raw: number, method: Method) => toSurface(exact(raw), method, GIRTH, TAPE, exact(0)).value;
+  const surface = (raw: number, method: Method) =>
+    toSurface(exact(raw), method, CIRCUMFERENCE, TAPE, exact(0)).value;
   test('every method finds the same surface of a known cylinder', () => {
     fc.assert(
       fc.property(fc.double({ min: 10, max: 95, noNaN: true }), (r) => {
@@ -82,10 +83,13 @@ describe('method corrections', () => {
     const r = 41;
     const arc = 2 * Math.PI * r - 16;
     const angle = arc / r;
-    expect(toSurface(exact(angle * (r + 0.2)), 'soft tape', GIRTH, TAPE, gap).value).toBeCloseTo(arc, 2);
-    expect(toSurface(exact(2 * r), 'caliper', GIRTH, TAPE, gap).value).toBeCloseTo(arc, 9);
+    expect(toSurface(exact(angle * (r + 0.2)), 'soft tape', CIRCUMFERENCE, TAPE, gap).value).toBeCloseTo(
+      arc,
+      2,
+    );
+    expect(toSurface(exact(2 * r), 'caliper', CIRCUMFERENCE, TAPE, gap).value).toBeCloseTo(arc, 9);
     // What is not known of the handle is not known of what is left beside it, and is whole again with the handle.
-    expect(toSurface(exact(2 * r), 'caliper', GIRTH, TAPE, gap).parts).toEqual({
+    expect(toSurface(exact(2 * r), 'caliper', CIRCUMFERENCE, TAPE, gap).parts).toEqual({
       'reading: width of the handle': -0.4,
     });
   });
@@ -120,8 +124,8 @@ describe('several readings of one place', () => {
     const loose = handsOf([
       [229, 231, 233, 230.2, 232.1].map((rawMm) => ({ method: 'soft tape' as const, rawMm, stepMm: 1 })),
     ]);
-    const alone = readPlace(GIRTH, [reading('231')], ALONE);
-    const beside = readPlace(GIRTH, [reading('231')], { ...ALONE, hands: loose });
+    const alone = readPlace(CIRCUMFERENCE, [reading('231')], ALONE);
+    const beside = readPlace(CIRCUMFERENCE, [reading('231')], { ...ALONE, hands: loose });
     expect(beside.value?.parts[OWN]).toBeGreaterThan(2 * (alone.value?.parts[OWN] ?? 0));
   });
   test('what is believed of a hand: the usual one until repeats say otherwise, then what they say', () => {
@@ -163,20 +167,21 @@ describe('several readings of one place', () => {
 });
 
 describe('slips', () => {
-  const slip = (text: string, p: PlaceSpec = GIRTH, unit: 'mm' | 'in' = 'mm') => {
+  const slip = (text: string, p: PlaceSpec = CIRCUMFERENCE, unit: 'mm' | 'in' = 'mm') => {
     const r = readOne(reading(text, 'soft tape', unit), p);
     return r.ok
       ? null
       : { suggestion: r.suggestion?.text ?? null, way: r.problem.wayOut, what: r.problem.what };
   };
   test('a vulgar fraction is kept whole in what is suggested', () =>
-    expect(slip('18⅜', GIRTH, 'mm')?.suggestion ?? null).toBeNull());
+    expect(slip('18⅜', CIRCUMFERENCE, 'mm')?.suggestion ?? null).toBeNull());
   test('8.4 in millimetres: inches?', () => {
     expect(slip('8.4')?.suggestion).toBe('8.4 in');
     expect(slip('8.4')?.way).toBe('Did you mean 8.4 in?');
     expect(slip('8.4')?.what).toContain('too small');
   });
-  test('213 in inches: millimetres?', () => expect(slip('213', GIRTH, 'in')?.suggestion).toBe('213 mm'));
+  test('213 in inches: millimetres?', () =>
+    expect(slip('213', CIRCUMFERENCE, 'in')?.suggestion).toBe('213 mm'));
   test('21.3 in millimetres could be inches', () => expect(slip('21.3')?.suggestion).toBe('21.3 in'));
   test('nothing sensible: measure again', () => expect(slip('99999')?.way).toBe('Measure it again.'));
   test('a bad reading is kept, shown and not counted', () => {

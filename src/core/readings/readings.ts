@@ -154,7 +154,7 @@ export function readPlace(
   const value =
     taken.length === 0
       ? null
-      : meanOfRepeats(taken, sourceOfPlace(place), hands, sameWidth && place.kind === 'girth');
+      : meanOfRepeats(taken, sourceOfPlace(place), hands, sameWidth && place.kind === 'circumference');
   const rawMean = taken.length === 0 ? null : taken.reduce((a, t) => a + t.rawMm, 0) / taken.length;
   return {
     place,

@@ -21,7 +21,7 @@ export const MAKER_HALF_WIDTH_MM = 1;
 
 /** Taken straight across; the girth follows from it. */
 export const isAcross = (method: Method, place: PlaceSpec): boolean =>
-  place.kind === 'girth' && (method === 'caliper' || method === 'maker’s figure');
+  place.kind === 'circumference' && (method === 'caliper' || method === 'maker’s figure');
 
 /** Share of the full round the tape covers, 0..1. */
 const shareRound = (rawMm: number, gapMm: number): number => rawMm / (rawMm + gapMm);

@@ -12,12 +12,12 @@ export const TAPE: Tape = {
   stringMm: 1.2,
 };
 
-export const GIRTH: PlaceSpec = {
-  id: 'girthTop',
+export const CIRCUMFERENCE: PlaceSpec = {
+  id: 'circumferenceTop',
   role: 'rim',
   name: 'Girth near the rim',
   hint: '',
-  kind: 'girth',
+  kind: 'circumference',
   minMm: 60,
   maxMm: 640,
   expectedMm: 231,

@@ -1,7 +1,7 @@
+import { ofStage, plannedS, type Operation } from '../operations/operation';
 import type { Run, RunEvent } from '../shop/records';
-import type { RunStep } from './steps';
 
-/** Where a run stands. Times are wall-clock milliseconds, so sleep, reload and throttling change nothing. */
+/** The state of a run. Times are wall-clock milliseconds, so sleep, reload and throttling change nothing. */
 export interface RunState {
   /** Piece in hand, from 0; equals `pieces` when all are through. */
   readonly piece: number;
@@ -23,19 +23,9 @@ interface Position {
   readonly past: readonly RunState[];
 }
 
-function advance(state: RunState, at: number, steps: readonly RunStep[], pieces: number): RunState {
-  const step = steps[state.stepIndex];
-  const dwellsS =
-    step?.durationS != null ? [...state.dwellsS, (at - state.stepStartedAt) / 1000] : state.dwellsS;
-  if (state.stepIndex + 1 < steps.length) {
-    return { ...state, dwellsS, stepIndex: state.stepIndex + 1, stepStartedAt: at };
-  }
-  return nextPiece(
-    { ...state, dwellsS, good: state.good + 1, setDownAt: [...state.setDownAt, at] },
-    at,
-    pieces,
-  );
-}
+/** The operations of a run that are gone through step by step, in their order. */
+export const cycleOf = (run: Pick<Run, 'operations'>): readonly Operation[] =>
+  ofStage(run.operations, 'press');
 
 function nextPiece(state: RunState, at: number, pieces: number): RunState {
   const piece = state.piece + 1;
@@ -43,29 +33,54 @@ function nextPiece(state: RunState, at: number, pieces: number): RunState {
   return { ...state, piece, lastThroughAt: at, stepIndex: 0, stepStartedAt: at, ended };
 }
 
+function advance(state: RunState, at: number, cycle: readonly Operation[], pieces: number): RunState {
+  const tookS = (at - state.stepStartedAt) / 1000;
+  const dwellsS = cycle[state.stepIndex]?.timed ? [...state.dwellsS, tookS] : state.dwellsS;
+  if (state.stepIndex + 1 < cycle.length)
+    return { ...state, dwellsS, stepIndex: state.stepIndex + 1, stepStartedAt: at };
+  const setDownAt = [...state.setDownAt, at];
+  return nextPiece({ ...state, dwellsS, good: state.good + 1, setDownAt }, at, pieces);
+}
+
+/** What an event makes of a state; null where it does not count: the run has ended, or its operation is not the one in hand. */
+function after(
+  state: RunState,
+  event: RunEvent,
+  cycle: readonly Operation[],
+  pieces: number,
+): RunState | null {
+  if (state.ended !== 'no') return null;
+  switch (event.kind) {
+    case 'done':
+      return cycle[state.stepIndex]?.id === event.operationId
+        ? advance(state, event.at, cycle, pieces)
+        : null;
+    case 'spoiled':
+      return nextPiece({ ...state, spoiled: state.spoiled + 1 }, event.at, pieces);
+    case 'stop':
+      return { ...state, ended: 'stopped' };
+    case 'undo':
+      return null;
+  }
+}
+
 function apply(
   { state, past }: Position,
   event: RunEvent,
-  steps: readonly RunStep[],
+  cycle: readonly Operation[],
   pieces: number,
 ): Position {
-  if (event.kind === 'back') {
+  if (event.kind === 'undo') {
     const previous = past[past.length - 1];
     // The clock of the step gone back to goes on from when it first started.
     return previous ? { state: previous, past: past.slice(0, -1) } : { state, past };
   }
-  if (state.ended !== 'no') return { state, past };
-  const after =
-    event.kind === 'next'
-      ? advance(state, event.at, steps, pieces)
-      : event.kind === 'spoiled'
-        ? nextPiece({ ...state, spoiled: state.spoiled + 1 }, event.at, pieces)
-        : { ...state, ended: 'stopped' as const };
-  return { state: after, past: [...past, state] };
+  const next = after(state, event, cycle, pieces);
+  return next ? { state: next, past: [...past, state] } : { state, past };
 }
 
-/** Folds a run's events into where it stands. */
-export function foldRun(run: Run, steps: readonly RunStep[]): RunState {
+/** Folds a run's events over the operations it was begun with into its state. */
+export function foldRun(run: Run): RunState {
   const start: RunState = {
     piece: 0,
     stepIndex: 0,
@@ -77,41 +92,44 @@ export function foldRun(run: Run, steps: readonly RunStep[]): RunState {
     setDownAt: [],
     dwellsS: [],
   };
-  return run.events.reduce<Position>((p, e) => apply(p, e, steps, run.pieces), { state: start, past: [] })
+  const cycle = cycleOf(run);
+  return run.events.reduce<Position>((p, e) => apply(p, e, cycle, run.pieces), { state: start, past: [] })
     .state;
 }
 
-export interface Clock {
+export interface StepClock {
   readonly elapsedS: number;
-  /** Time left of a timed step, negative once over; null for steps the hands end. */
+  /** Time left of a timed step, negative once over; null for steps a person ends. */
   readonly leftS: number | null;
   readonly up: boolean;
 }
 
 /** The clock of the present step at wall-clock time `nowMs`. */
-export function clockOf(state: RunState, steps: readonly RunStep[], nowMs: number): Clock {
+export function stepClock(run: Run, state: RunState, nowMs: number): StepClock {
   const elapsedS = Math.max(0, (nowMs - state.stepStartedAt) / 1000);
-  const duration = steps[state.stepIndex]?.durationS ?? null;
-  const leftS = duration === null ? null : duration - elapsedS;
+  const step = cycleOf(run)[state.stepIndex];
+  const leftS = step?.timed ? step.plannedS - elapsedS : null;
   return { elapsedS, leftS, up: leftS !== null && leftS <= 0 };
 }
 
-/** Usual time for one whole piece, s. */
-export const pieceS = (steps: readonly RunStep[]): number => steps.reduce((s, step) => s + step.usualS, 0);
-
 /**
- * Time left for the whole run, s: what is left of this piece by the usual step times, and the rest at the bench's own pace
- * once two pieces have been through, good or spoiled, at the usual times before.
+ * Time left for the whole run, s: what is left of this piece by the planned times, and the rest at the bench's own pace
+ * once two pieces have been through, good or spoiled, at the planned times before.
  */
-export function remainingS(run: Run, state: RunState, steps: readonly RunStep[], nowMs: number): number {
+export function remainingS(run: Run, state: RunState, nowMs: number): number {
   if (state.ended !== 'no') return 0;
+  const cycle = cycleOf(run);
   const { piece: through, lastThroughAt: last } = state;
   const own = through >= 2 && last !== null ? (last - run.startedAt) / 1000 / through : null;
-  const here = steps[state.stepIndex];
-  const thisStep = here ? Math.max(0, here.usualS - (nowMs - state.stepStartedAt) / 1000) : 0;
-  const rest = steps.slice(state.stepIndex + 1).reduce((s, step) => s + step.usualS, 0);
-  return thisStep + rest + (run.pieces - state.piece - 1) * (own ?? pieceS(steps));
+  const here = cycle[state.stepIndex];
+  const thisStep = here ? Math.max(0, here.plannedS - (nowMs - state.stepStartedAt) / 1000) : 0;
+  const rest = plannedS(cycle.slice(state.stepIndex + 1));
+  return thisStep + rest + (run.pieces - state.piece - 1) * (own ?? plannedS(cycle));
 }
+
+/** How long after it is set down a piece can be touched, s, at the slowest: what a person is told to wait. */
+export const touchSafeAfterS = (run: Run): number =>
+  ofStage(run.operations, 'after').reduce((s, o) => Math.max(s, o.spreadS[1]), 0);
 
 /** Pieces still too hot to touch, and the wait until the last of them is not. */
 export function cooling(

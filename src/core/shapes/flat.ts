@@ -233,7 +233,7 @@ export function offsetOutline(o: FlatOutline, d: number): readonly Contour[] {
 export function holeContour(hole: Hole, clearanceMm = 0): Contour {
   switch (hole.form) {
     case 'round': {
-      const d = hole.acrossMm + 2 * clearanceMm;
+      const d = hole.diameterMm + 2 * clearanceMm;
       return moveContour(disc(d), hole.xMm - d / 2, hole.yMm - d / 2);
     }
     case 'slot': {

@@ -182,7 +182,7 @@ describe('outlines', () => {
     expect(area({ form: 'tag', widthMm: 60, heightMm: 100 })).toBeCloseTo(6000 - (60 * 0.28) ** 2, 9);
   });
   test('holes grow by their clearance', () => {
-    expect(contourArea(holeContour({ form: 'round', xMm: 10, yMm: 10, acrossMm: 4 }, 2))).toBeCloseTo(
+    expect(contourArea(holeContour({ form: 'round', xMm: 10, yMm: 10, diameterMm: 4 }, 2))).toBeCloseTo(
       Math.PI * 16,
       9,
     );

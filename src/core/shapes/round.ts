@@ -1,4 +1,4 @@
-import type { RoundShape, Section } from '../shop/blank';
+import type { RoundShape, WallSection } from '../shop/blank';
 import type { Band } from './band';
 import type { Rect } from './plane';
 import { alongMm, profileAt, profileThrough, type Profile } from './profile';
@@ -8,8 +8,8 @@ export function wallOf(s: RoundShape): Band {
   return { topMm: s.sections[0]?.fromRimMm ?? 0, footMm: s.sections.at(-1)?.fromRimMm ?? s.heightMm };
 }
 
-export const nominalProfile = (sections: readonly Section[]): Profile =>
-  profileThrough(sections.map((v) => ({ z: v.fromRimMm, r: v.acrossMm / 2 })));
+export const nominalProfile = (sections: readonly WallSection[]): Profile =>
+  profileThrough(sections.map((v) => ({ z: v.fromRimMm, r: v.diameterMm / 2 })));
 
 /** Length along the wall from its top to its foot as the catalogue gives it, mm. */
 export const alongWallMm = (s: RoundShape): number => alongMm(nominalProfile(s.sections));
@@ -21,21 +21,21 @@ export type RoundForm = 'straight' | 'tapered' | 'shaped';
 const SAME_MM = 0.3;
 
 export function formOf(s: RoundShape): RoundForm {
-  const first = s.sections[0] as Section;
-  const last = s.sections.at(-1) as Section;
+  const first = s.sections[0] as WallSection;
+  const last = s.sections.at(-1) as WallSection;
   const run = last.fromRimMm - first.fromRimMm;
-  const onLine = (v: Section) =>
+  const onLine = (v: WallSection) =>
     Math.abs(
-      v.acrossMm -
-        first.acrossMm -
-        ((last.acrossMm - first.acrossMm) * (v.fromRimMm - first.fromRimMm)) / run,
+      v.diameterMm -
+        first.diameterMm -
+        ((last.diameterMm - first.diameterMm) * (v.fromRimMm - first.fromRimMm)) / run,
     ) <= SAME_MM;
   if (!s.sections.every(onLine)) return 'shaped';
-  return Math.abs(first.acrossMm - last.acrossMm) <= SAME_MM ? 'straight' : 'tapered';
+  return Math.abs(first.diameterMm - last.diameterMm) <= SAME_MM ? 'straight' : 'tapered';
 }
 
-export const widestMm = (s: RoundShape): number => Math.max(...s.sections.map((v) => v.acrossMm));
-export const narrowestMm = (s: RoundShape): number => Math.min(...s.sections.map((v) => v.acrossMm));
+export const widestMm = (s: RoundShape): number => Math.max(...s.sections.map((v) => v.diameterMm));
+export const narrowestMm = (s: RoundShape): number => Math.min(...s.sections.map((v) => v.diameterMm));
 
 /** Room a side view takes, handle included: it stands to the right. */
 export function sideBounds(s: RoundShape): Rect {

@@ -41,10 +41,10 @@ test('sheets are made good: what is drawn times what the printer does is true', 
   const { layout, pages } = plan({ ...JOB, pieces: 1 }, withPaper(paper)).sheet;
   const trim = plan({ ...JOB, pieces: 1 }, withPaper(paper)).wrap.pattern?.trim;
   if (!layout || !trim) throw new Error('no sheet');
-  const spot = layout.sheets[0]?.spots[0];
-  if (!spot) throw new Error('no spot');
+  const placement = layout.sheets[0]?.placements[0];
+  if (!placement) throw new Error('no spot');
   const printed = (x: number, y: number) => {
-    const p = apply(spot.matrix, { x, y });
+    const p = apply(placement.matrix, { x, y });
     return { x: (p.x * 248) / 250, y: (p.y * 383) / 380 };
   };
   const a = printed(0, 0);

@@ -1,9 +1,9 @@
 import type { Line } from '../shapes/plane';
 import { guillotine } from './nest/guillotine';
-import type { Laid, Nest, NestArea, NestShape, Turn } from './nest/shape';
+import type { NestPlacement, Nest, NestArea, NestShape, Turn } from './nest/shape';
 
 export interface GridSheet {
-  readonly laid: readonly Laid[];
+  readonly placements: readonly NestPlacement[];
   /** Cuts between rows first, then within each. */
   readonly cuts: readonly Line[];
 }
@@ -17,22 +17,28 @@ function gridTurned(s: NestShape, area: NestArea, turn: Turn): GridSheet {
   const cols = fitCount(area.widthMm, w, gap);
   const rows = fitCount(area.heightMm, h, gap);
   const n = Math.min(s.count, cols * rows);
-  const laid = Array.from({ length: n }, (_, i): Laid => {
+  const placements = Array.from({ length: n }, (_, i): NestPlacement => {
     const [x, y] = [(i % cols) * (w + gap), Math.floor(i / cols) * (h + gap)];
     return { shape: 0, turn, x, y, width: w, height: h };
   });
-  return { laid, cuts: gridCuts(laid, cols, w, h, gap) };
+  return { placements, cuts: gridCuts(placements, cols, w, h, gap) };
 }
 
-function gridCuts(laid: readonly Laid[], cols: number, w: number, h: number, gap: number): readonly Line[] {
-  const rows = cols > 0 ? Math.ceil(laid.length / cols) : 0;
-  const right = Math.min(cols, laid.length) * (w + gap) - gap;
+function gridCuts(
+  placements: readonly NestPlacement[],
+  cols: number,
+  w: number,
+  h: number,
+  gap: number,
+): readonly Line[] {
+  const rows = cols > 0 ? Math.ceil(placements.length / cols) : 0;
+  const right = Math.min(cols, placements.length) * (w + gap) - gap;
   const level = Array.from({ length: Math.max(0, rows - 1) }, (_, r): Line => {
     const y = (r + 1) * (h + gap) - gap / 2;
     return { from: { x: 0, y }, to: { x: right, y } };
   });
   const upright = Array.from({ length: rows }, (_, r) => {
-    const inRow = Math.min(cols, laid.length - r * cols);
+    const inRow = Math.min(cols, placements.length - r * cols);
     const top = r * (h + gap);
     return Array.from({ length: Math.max(0, inRow - 1) }, (_, c): Line => {
       const x = (c + 1) * (w + gap) - gap / 2;
@@ -45,9 +51,9 @@ function gridCuts(laid: readonly Laid[], cols: number, w: number, h: number, gap
 /** Rows and columns of one piece, upright unless more fit on their side and they may be turned. */
 export function gridNest(s: NestShape, area: NestArea): GridSheet {
   const upright = gridTurned(s, area, 0);
-  if (!area.turning) return upright;
+  if (!area.mayRotate) return upright;
   const turned = gridTurned(s, area, 90);
-  return turned.laid.length > upright.laid.length ? turned : upright;
+  return turned.placements.length > upright.placements.length ? turned : upright;
 }
 
 /** Several kinds of piece for a trimmer. */

@@ -6,12 +6,12 @@ import { ringArea, ringLength, type Ring } from '../shapes/ring';
 import type { Paper } from '../shop/paper';
 import type { Printer } from '../shop/printer';
 import { gridNest, trimmerNest } from './grid';
-import { madeGood, spotMatrix } from './spot';
-import { nestKey, quickNest, type NestAsk, type Nests } from './nest/ask';
+import { compensated, placementMatrix } from './placementMatrix';
+import { nestKey, quickNest, type NestRequest, type Nests } from './nest/request';
 import {
   nestShape,
   usedHeight,
-  type Laid,
+  type NestPlacement,
   type Nest,
   type NestArea,
   type NestShape,
@@ -37,7 +37,7 @@ export interface Part {
   readonly alike: boolean;
 }
 
-export interface Spot {
+export interface PiecePlacement {
   readonly part: number;
   /** Which piece of its part, from 0. On sheets printed more than once, which of that sheet. */
   readonly piece: number;
@@ -50,8 +50,8 @@ export interface Spot {
   readonly plain: Affine;
 }
 
-export interface LaidSheet {
-  readonly spots: readonly Spot[];
+export interface SheetPlacements {
+  readonly placements: readonly PiecePlacement[];
   /** How many of this sheet to print. */
   readonly copies: number;
   readonly heightMm: number;
@@ -62,7 +62,7 @@ export interface LaidSheet {
 
 export interface SheetLayout {
   readonly paper: Paper;
-  readonly sheets: readonly LaidSheet[];
+  readonly sheets: readonly SheetPlacements[];
   /** Sheets to print, copies counted. */
   readonly sheetCount: number;
   readonly pieceCount: number;
@@ -80,7 +80,7 @@ export interface SheetLayout {
   /** Largest whole rectangle left over on the last sheet, mm. */
   readonly offcut: { readonly widthMm: number; readonly heightMm: number };
   /** Freer layouts that may be better and have not been looked for yet. */
-  readonly wanted: readonly NestAsk[];
+  readonly wanted: readonly NestRequest[];
 }
 
 export interface LayoutInput {
@@ -90,12 +90,12 @@ export interface LayoutInput {
   readonly gapMm: number;
   readonly mirror: boolean;
   readonly cut: Cut;
-  readonly turning: boolean;
+  readonly mayRotate: boolean;
   /** Free layouts found before, by key. Without it they are looked for quickly here and now. */
   readonly nests?: Nests;
 }
 
-type Find = (ask: NestAsk) => Nest | null;
+type Find = (request: NestRequest) => Nest | null;
 
 /** Neighbours stand at least the tick room apart, so no tick ever enters another piece. */
 export const spacing = (gapMm: number): number => Math.max(gapMm, TICK_ROOM_MM);
@@ -126,7 +126,7 @@ const nestArea = ({ area }: Room, input: LayoutInput): NestArea => ({
   widthMm: area.width,
   heightMm: area.height,
   gapMm: spacing(input.gapMm),
-  turning: input.turning,
+  mayRotate: input.mayRotate,
 });
 
 const flipX = (ring: Ring, box: Rect): Ring => ring.map((p) => ({ x: 2 * box.x + box.width - p.x, y: p.y }));
@@ -136,7 +136,7 @@ const shapeOf = (p: Part, mirror: boolean, count: number): NestShape =>
 
 /** Pieces on one sheet before it is drawn: in the area's own mm. */
 interface Filled {
-  readonly laid: readonly Laid[];
+  readonly placements: readonly NestPlacement[];
   readonly cuts: readonly Line[];
   readonly copies: number;
   /** Number of the first piece of each part on this sheet. */
@@ -157,10 +157,10 @@ function fillAll(input: LayoutInput, room: Room, find: Find): Try | null {
   const made = input.cut === 'trimmer' ? trimmerNest(shapes, area) : found && { ...found, cuts: [] };
   if (!made) return null;
   const first = input.parts.map(() => 0);
-  const sheets = made.sheets.map((laid, i): Filled => {
+  const sheets = made.sheets.map((placements, i): Filled => {
     const at = [...first];
-    for (const l of laid) first[l.shape] = (first[l.shape] ?? 0) + 1;
-    return { laid, cuts: made.cuts[i] ?? [], copies: 1, first: at };
+    for (const l of placements) first[l.shape] = (first[l.shape] ?? 0) + 1;
+    return { placements, cuts: made.cuts[i] ?? [], copies: 1, first: at };
   });
   return { room, sheets, left: made.left };
 }
@@ -183,21 +183,25 @@ function fillAlike(input: LayoutInput, room: Room, part: Part, find: Find): Try 
   const area = nestArea(room, input);
   const shape = shapeOf(part, input.mirror, part.pieces);
   const most = mostBy(shape, area);
-  const fillOne = (n: number): { readonly laid: readonly Laid[]; readonly cuts: readonly Line[] } => {
+  const fillOne = (
+    n: number,
+  ): { readonly placements: readonly NestPlacement[]; readonly cuts: readonly Line[] } => {
     const grid = gridNest({ ...shape, count: n }, area);
-    const enough = grid.laid.length >= Math.min(n, most) || grid.laid.length > MANY;
+    const enough = grid.placements.length >= Math.min(n, most) || grid.placements.length > MANY;
     if (input.cut === 'trimmer' || enough) return grid;
     const free = find({ shapes: [{ ...shape, count: Math.min(n, most) }], area })?.sheets[0] ?? [];
-    return free.length > grid.laid.length ? { laid: free, cuts: [] } : { laid: grid.laid, cuts: [] };
+    return free.length > grid.placements.length
+      ? { placements: free, cuts: [] }
+      : { placements: grid.placements, cuts: [] };
   };
   const full = fillOne(part.pieces);
-  const per = full.laid.length;
+  const per = full.placements.length;
   if (per === 0) return { room, sheets: [], left: part.pieces };
   const whole = Math.floor(part.pieces / per);
   const rest = part.pieces - whole * per;
   const cutsOf = (f: { readonly cuts: readonly Line[] }) => (input.cut === 'trimmer' ? f.cuts : []);
   const sheet = (f: typeof full, copies: number, start: number): Filled => ({
-    laid: f.laid,
+    placements: f.placements,
     cuts: cutsOf(f),
     copies,
     first: [start],
@@ -220,7 +224,7 @@ function fillApart(input: LayoutInput, room: Room, find: Find): Try {
   const sheets = tries.flatMap((t, part) =>
     t.sheets.map((f): Filled => ({
       ...f,
-      laid: f.laid.map((l) => ({ ...l, shape: part })),
+      placements: f.placements.map((l) => ({ ...l, shape: part })),
       first: input.parts.map((_, i) => (i === part ? (f.first[0] ?? 0) : 0)),
     })),
   );
@@ -247,9 +251,9 @@ function bestTry(input: LayoutInput, find: Find): Try | null {
 }
 
 /** In lines as one reads, a line being pieces whose tops lie close. */
-function readingOrder(laid: readonly Laid[]): readonly Laid[] {
-  const lines: Laid[][] = [];
-  for (const l of [...laid].sort((a, b) => a.y - b.y)) {
+function readingOrder(placements: readonly NestPlacement[]): readonly NestPlacement[] {
+  const lines: NestPlacement[][] = [];
+  for (const l of [...placements].sort((a, b) => a.y - b.y)) {
     const line = lines[lines.length - 1];
     const head = line?.[0];
     if (line && head && l.y - head.y < head.height / 3) line.push(l);
@@ -258,17 +262,17 @@ function readingOrder(laid: readonly Laid[]): readonly Laid[] {
   return lines.flatMap((line) => [...line].sort((a, b) => a.x - b.x));
 }
 
-function drawn(input: LayoutInput, room: Room, f: Filled): LaidSheet {
+function drawn(input: LayoutInput, room: Room, f: Filled): SheetPlacements {
   const { area, upright } = room;
   const roll = input.paper.kind === 'roll';
-  const usedWidth = Math.max(0, ...f.laid.map((l) => l.x + l.width));
-  const used = usedHeight(f.laid);
+  const usedWidth = Math.max(0, ...f.placements.map((l) => l.x + l.width));
+  const used = usedHeight(f.placements);
   const heightMm = roll ? input.paper.heightMm - area.height + used : input.paper.heightMm;
   const left = area.x + (area.width - usedWidth) / 2;
   const top = area.y + (roll ? 0 : (area.height - used) / 2);
-  const fit = madeGood(input.paper, heightMm);
+  const fit = compensated(input.paper, heightMm);
   const number = [...f.first];
-  const spots = readingOrder(f.laid).map((l): Spot => {
+  const placements = readingOrder(f.placements).map((l): PiecePlacement => {
     const { box } = input.parts[l.shape] as Part;
     const piece = number[l.shape] ?? 0;
     number[l.shape] = piece + 1;
@@ -278,8 +282,8 @@ function drawn(input: LayoutInput, room: Room, f: Filled): LaidSheet {
       piece,
       turn: l.turn,
       box: { x, y, width: l.width, height: l.height },
-      matrix: compose(fit, spotMatrix(box, x, y, l.turn, input.mirror)),
-      plain: compose(fit, spotMatrix(box, x, y, l.turn, false)),
+      matrix: compose(fit, placementMatrix(box, x, y, l.turn, input.mirror)),
+      plain: compose(fit, placementMatrix(box, x, y, l.turn, false)),
     };
   });
   const stripRect: Rect = upright
@@ -297,7 +301,7 @@ function drawn(input: LayoutInput, room: Room, f: Filled): LaidSheet {
       };
   const onPage = (p: { x: number; y: number }) => ({ x: p.x + left, y: p.y + top });
   return {
-    spots,
+    placements,
     copies: f.copies,
     heightMm,
     strip: { rect: stripRect, upright },
@@ -306,8 +310,8 @@ function drawn(input: LayoutInput, room: Room, f: Filled): LaidSheet {
 }
 
 function offcutOf(room: Room, f: Filled): SheetLayout['offcut'] {
-  const right = room.area.width - Math.max(0, ...f.laid.map((l) => l.x + l.width));
-  const down = room.area.height - usedHeight(f.laid);
+  const right = room.area.width - Math.max(0, ...f.placements.map((l) => l.x + l.width));
+  const down = room.area.height - usedHeight(f.placements);
   const [beside, below] = [right * room.area.height, down * room.area.width];
   return beside > below
     ? { widthMm: right, heightMm: room.area.height }
@@ -324,16 +328,18 @@ function summed(input: LayoutInput, { room, sheets: filled }: Try): Omit<SheetLa
   const least = roll
     ? printMm2 / room.area.width / 1000
     : Math.ceil(printMm2 / (room.area.width * room.area.height) - 1e-9);
-  const taken = roll ? filled.reduce((n, f) => n + f.copies * usedHeight(f.laid), 0) / 1000 : sheetCount;
+  const taken = roll
+    ? filled.reduce((n, f) => n + f.copies * usedHeight(f.placements), 0) / 1000
+    : sheetCount;
   const last = filled[filled.length - 1];
   return {
     paper: input.paper,
     sheets,
     sheetCount,
     pieceCount: input.parts.reduce((n, p) => n + p.pieces, 0),
-    perSheet: Math.max(...sheets.map((s) => s.spots.length)),
-    onLast: sheets[sheets.length - 1]?.spots.length ?? 0,
-    turned: (sheets[0]?.spots[0]?.turn ?? 0) % 180 !== 0,
+    perSheet: Math.max(...sheets.map((s) => s.placements.length)),
+    onLast: sheets[sheets.length - 1]?.placements.length ?? 0,
+    turned: (sheets[0]?.placements[0]?.turn ?? 0) % 180 !== 0,
     inkMm2: input.parts.reduce((a, p) => a + p.pieces * p.inkMm2, 0),
     used: paperMm2 > 0 ? trimMm2 / paperMm2 : 0,
     bound: { least, taken },
@@ -363,9 +369,9 @@ export function layoutSheet(input: LayoutInput): Result<SheetLayout> {
       'Sheet',
       'Set the margins under Printers, or choose a larger paper.',
     );
-  const wanted: NestAsk[] = [];
+  const wanted: NestRequest[] = [];
   const { nests } = input;
-  const find: Find = nests ? (ask) => nests[nestKey(ask)] ?? (wanted.push(ask), null) : quickNest;
+  const find: Find = nests ? (request) => nests[nestKey(request)] ?? (wanted.push(request), null) : quickNest;
   const best = bestTry(input, find);
   if (!best) {
     const what = input.parts.length > 1 ? 'Not every piece fits' : 'The wrap does not fit';
@@ -375,19 +381,19 @@ export function layoutSheet(input: LayoutInput): Result<SheetLayout> {
 }
 
 /** Whether one piece of a box fits on a paper either way up. */
-export function fitsOn(box: Rect, input: Pick<LayoutInput, 'paper' | 'marginsMm' | 'turning'>): boolean {
+export function fitsOn(box: Rect, input: Pick<LayoutInput, 'paper' | 'marginsMm' | 'mayRotate'>): boolean {
   if (marginsLeaveNothing(input)) return false;
   const EPS = 1e-9;
   return [true, false].some((foot) => {
     const { area } = roomOf({ ...input, parts: [], gapMm: 0, mirror: false, cut: 'knife' }, foot);
     const upright = box.width <= area.width + EPS && box.height <= area.height + EPS;
-    const turned = input.turning && box.height <= area.width + EPS && box.width <= area.height + EPS;
+    const turned = input.mayRotate && box.height <= area.width + EPS && box.width <= area.height + EPS;
     return upright || turned;
   });
 }
 
 /** Room for pieces on a paper, the larger of strip at the foot or at the side, mm. */
 export function roomMm(input: Pick<LayoutInput, 'paper' | 'marginsMm'>): readonly Rect[] {
-  const whole = { ...input, parts: [], gapMm: 0, mirror: false, cut: 'knife' as const, turning: true };
+  const whole = { ...input, parts: [], gapMm: 0, mirror: false, cut: 'knife' as const, mayRotate: true };
   return [roomOf(whole, true).area, roomOf(whole, false).area];
 }

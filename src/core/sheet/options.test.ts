@@ -21,17 +21,17 @@ const toPrint = (width: number, height: number, pieces: number): ToPrint => ({
   pieces,
   inkMm2: width * height,
 });
-const ask = (t: ToPrint, over: Partial<Parameters<typeof sheetOptions>[2]> = {}) => ({
+const request = (t: ToPrint, over: Partial<Parameters<typeof sheetOptions>[2]> = {}) => ({
   toPrint: [t],
   gapMm: 4,
-  turning: true,
+  mayRotate: true,
   inkPct: 100,
   ...over,
 });
 const ids = (o: ReturnType<typeof sheetOptions>) => o.map((x) => `${x.printer.id} ${x.paper.id}`);
 
 test('a panel too big for the desk printer is whole on the wide one', () => {
-  const o = sheetOptions([A4, A3, ROLL], [DESK, WIDE], ask(toPrint(408, 608, 1)));
+  const o = sheetOptions([A4, A3, ROLL], [DESK, WIDE], request(toPrint(408, 608, 1)));
   expect(ids(o)).toEqual(['wide roll']);
   // One piece of 608 (or 408 turned) on 610 wide: turned it is too wide, so 608 of length and the page’s own margins.
   expect(o[0]?.metres).toBeGreaterThan(0.608);
@@ -43,13 +43,13 @@ test('the least money first, counted in whole sheets', () => {
   const cheapA4 = { ...A4, costCents: 1 };
   const dearA4 = { ...A4, costCents: 500 };
   const piece = toPrint(180, 120, 20);
-  expect(ids(sheetOptions([cheapA4, A3], [DESK], ask(piece)))[0]).toBe('desk-printer a4');
-  expect(ids(sheetOptions([dearA4, A3], [DESK], ask(piece)))[0]).toBe('desk-printer a3');
+  expect(ids(sheetOptions([cheapA4, A3], [DESK], request(piece)))[0]).toBe('desk-printer a4');
+  expect(ids(sheetOptions([dearA4, A3], [DESK], request(piece)))[0]).toBe('desk-printer a3');
 });
 
 test('of equal cost the smaller paper; ink counts the same on every paper of one printer', () => {
   const free = [A3, A4].map((p) => ({ ...p, costCents: 0 }));
-  const o = sheetOptions(free, [{ ...DESK, inkPerM2Cents: 1000 }], ask(toPrint(100, 100, 4)));
+  const o = sheetOptions(free, [{ ...DESK, inkPerM2Cents: 1000 }], request(toPrint(100, 100, 4)));
   expect(ids(o)).toEqual(['desk-printer a4', 'desk-printer a3']);
   // 4 × 0.01 m² × 1000 cents.
   expect(o.map((x) => x.costCents)).toEqual([40, 40]);
@@ -57,6 +57,6 @@ test('of equal cost the smaller paper; ink counts the same on every paper of one
 
 test('what may not be turned is not turned', () => {
   const lying = toPrint(280, 120, 1);
-  expect(ids(sheetOptions([A4], [DESK], ask(lying)))).toEqual(['desk-printer a4']);
-  expect(sheetOptions([A4], [DESK], ask(lying, { turning: false }))).toEqual([]);
+  expect(ids(sheetOptions([A4], [DESK], request(lying)))).toEqual(['desk-printer a4']);
+  expect(sheetOptions([A4], [DESK], request(lying, { mayRotate: false }))).toEqual([]);
 });

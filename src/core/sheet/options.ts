@@ -25,10 +25,10 @@ export const takesPaper = (printer: Printer, p: Paper): boolean =>
   Math.min(p.widthMm, p.kind === 'roll' ? p.widthMm : p.heightMm) <= printer.widestMm + 0.5 &&
   (p.kind === 'sheet' || printer.rolls);
 
-interface Ask {
+interface CostRequest {
   readonly toPrint: readonly ToPrint[];
   readonly gapMm: number;
-  readonly turning: boolean;
+  readonly mayRotate: boolean;
   /** Ink of one full colour on the art, percent. */
   readonly inkPct: number;
 }
@@ -42,9 +42,9 @@ interface Took {
 }
 
 /** Sheets, and length of roll, that rows and columns of one size take in an area; the fewest of its orientations. */
-function took({ box, pieces }: ToPrint, area: Rect, ask: Ask, roll: boolean): Took | null {
-  const gap = spacing(ask.gapMm);
-  const ways = ask.turning
+function took({ box, pieces }: ToPrint, area: Rect, request: CostRequest, roll: boolean): Took | null {
+  const gap = spacing(request.gapMm);
+  const ways = request.mayRotate
     ? [
         [box.width, box.height],
         [box.height, box.width],
@@ -61,23 +61,23 @@ function took({ box, pieces }: ToPrint, area: Rect, ask: Ask, roll: boolean): To
   return tried.reduce<Took | null>((a, b) => (a && measure(a) <= measure(b) ? a : b), null);
 }
 
-function optionOn(paper: Paper, printer: Printer, ask: Ask): SheetOption | null {
-  const on = { paper, marginsMm: printer.marginsMm, turning: ask.turning };
-  if (!takesPaper(printer, paper) || !ask.toPrint.every((t) => fitsOn(t.box, on))) return null;
+function optionOn(paper: Paper, printer: Printer, request: CostRequest): SheetOption | null {
+  const on = { paper, marginsMm: printer.marginsMm, mayRotate: request.mayRotate };
+  if (!takesPaper(printer, paper) || !request.toPrint.every((t) => fitsOn(t.box, on))) return null;
   const roll = paper.kind === 'roll';
-  const laid = roomMm(on).flatMap((area) => {
-    const each = ask.toPrint.map((t) => took(t, area, ask, roll));
+  const placements = roomMm(on).flatMap((area) => {
+    const each = request.toPrint.map((t) => took(t, area, request, roll));
     const all = each.filter((t) => t !== null);
     if (all.length < each.length) return [];
     const lengthMm = all.reduce((a, t) => a + t.lengthMm, paper.heightMm - area.height);
     return [{ sheets: all.reduce((a, t) => a + t.sheets, 0), lengthMm }];
   });
-  const [first, second] = laid;
+  const [first, second] = placements;
   if (!first) return null;
   const best =
     second && (roll ? second.lengthMm < first.lengthMm : second.sheets < first.sheets) ? second : first;
   const metres = roll ? best.lengthMm / 1000 : null;
-  const inkM2 = ask.toPrint.reduce((a, t) => a + t.pieces * t.inkMm2, 0) / 1e6;
+  const inkM2 = request.toPrint.reduce((a, t) => a + t.pieces * t.inkMm2, 0) / 1e6;
   return {
     paper,
     printer,
@@ -85,7 +85,7 @@ function optionOn(paper: Paper, printer: Printer, ask: Ask): SheetOption | null 
     metres,
     costCents:
       Math.round((metres ?? best.sheets) * paper.costCents) +
-      Math.round((inkM2 * printer.inkPerM2Cents * ask.inkPct) / 100),
+      Math.round((inkM2 * printer.inkPerM2Cents * request.inkPct) / 100),
   };
 }
 
@@ -95,9 +95,9 @@ const areaOf = (p: Paper): number => p.widthMm * p.heightMm;
 export function sheetOptions(
   papers: readonly Paper[],
   printers: readonly Printer[],
-  ask: Ask,
+  request: CostRequest,
 ): readonly SheetOption[] {
   return printers
-    .flatMap((printer) => papers.flatMap((paper) => optionOn(paper, printer, ask) ?? []))
+    .flatMap((printer) => papers.flatMap((paper) => optionOn(paper, printer, request) ?? []))
     .sort((a, b) => a.costCents - b.costCents || areaOf(a.paper) - areaOf(b.paper));
 }

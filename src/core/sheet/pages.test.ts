@@ -1,8 +1,8 @@
 import { apply, compose } from '../art/affine';
-import { setWords } from '../art/words';
-import { layWords } from '../art/lay';
-import { wordsLayer } from '../job/art';
-import type { School } from '../shop/settings';
+import { setWords } from '../art/text';
+import { placeText } from '../art/placedLayers';
+import { textLayer } from '../job/art';
+import type { SeamMethod } from '../shop/settings';
 import type { Pattern } from '../wrap/pattern';
 import { sizeRoundWrap } from '../wrap/roundWrap';
 import { wrapInput } from '../wrap/testWraps';
@@ -19,10 +19,10 @@ const LABEL = {
   rulerMm: 100,
   rulerText: '100 mm',
 };
-const WORDS = wordsLayer('w', 'Dome', { font: 'plain', capHeightMm: 10, dxMm: 30, dyMm: -40, along: 'line' });
-const laidWords = (pattern: Pattern) => [layWords(WORDS, { pattern, bend: null })];
+const WORDS = textLayer('w', 'Dome', { font: 'plain', capHeightMm: 10, dxMm: 30, dyMm: -40, along: 'line' });
+const placedText = (pattern: Pattern) => [placeText(WORDS, { pattern, bend: null })];
 
-const patternOf = (school: School): Pattern => sizeRoundWrap(wrapInput({ school })).pattern;
+const patternOf = (seamMethod: SeamMethod): Pattern => sizeRoundWrap(wrapInput({ seamMethod })).pattern;
 
 function lay(pattern: Pattern, over: Asked = {}): SheetLayout {
   const r = layoutSheet(layoutInput(pattern, over));
@@ -37,8 +37,8 @@ const origin = (i: Extract<PageItem, { kind: 'text' }>) => apply(i.matrix, { x: 
 describe('marks', () => {
   test('four corners and the front; one more line where the ends will meet', () => {
     // Each line across has a tick at both ends: 2 trim ends + front = 3 lines down, 2 across.
-    const count = (school: School) => {
-      const pattern = patternOf(school);
+    const count = (seamMethod: SeamMethod) => {
+      const pattern = patternOf(seamMethod);
       return of(drawPages(lay(pattern), [printOf(pattern)], LABEL)[0], 'line').length;
     };
     expect(count('butt')).toBe(2 * 3 + 2 * 2);
@@ -55,10 +55,10 @@ describe('marks', () => {
       expect(layout.turned).toBe(turned);
       const [page] = drawPages(layout, [printOf(pattern)], { ...LABEL, mirrored: mirror });
       const rim = of(page, 'text').find((t) => t.text === 'rim');
-      const spot = layout.sheets[0]?.spots[0];
-      if (!rim || !spot) throw new Error('no rim mark');
+      const placement = layout.sheets[0]?.placements[0];
+      if (!rim || !placement) throw new Error('no rim mark');
       const at = origin(rim);
-      const rimEdge = apply(spot.matrix, { x: pattern.front?.x ?? NaN, y: pattern.bleed.y });
+      const rimEdge = apply(placement.matrix, { x: pattern.front?.x ?? NaN, y: pattern.bleed.y });
       expect(Math.hypot(at.x - rimEdge.x, at.y - rimEdge.y)).toBeLessThan(2.5);
       // Readable: the letters are never mirrored.
       expect(rim.matrix[0] * rim.matrix[3] - rim.matrix[1] * rim.matrix[2]).toBeCloseTo(1, 9);
@@ -109,8 +109,8 @@ describe('boxes and words', () => {
     const pattern = patternOf('butt');
     const set = setWords(WORDS, pattern.trim);
     for (const mirrored of [true, false]) {
-      const page = pieceAlone(pattern, laidWords(pattern), mirrored);
-      const [words] = of(page, 'words');
+      const page = pieceAlone(pattern, placedText(pattern), mirrored);
+      const [words] = of(page, 'letters');
       if (!words) throw new Error('no words');
       const first = words.letters[0]?.matrix;
       if (!first) throw new Error('no letters');
@@ -124,7 +124,7 @@ describe('boxes and words', () => {
   });
 
   test('a piece alone carries no mark at all', () => {
-    const page = pieceAlone(patternOf('over'), laidWords(patternOf('over')), true);
-    expect(page.items.map((i) => i.kind)).toEqual(['words']);
+    const page = pieceAlone(patternOf('over'), placedText(patternOf('over')), true);
+    expect(page.items.map((i) => i.kind)).toEqual(['letters']);
   });
 });

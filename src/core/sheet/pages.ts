@@ -1,13 +1,13 @@
 import { apply, compose, rotate, translate, type Affine } from '../art/affine';
 import { faceItems, type ArtItem } from '../art/items';
-import type { Laid } from '../art/lay';
+import type { PlacedLayer } from '../art/placedLayers';
 import { boundsOf, rectCorners, type Polygon } from '../art/polygon';
 import { boundsOfContour, flatten, type Contour } from '../shapes/contour';
 import type { Point, Rect } from '../shapes/plane';
 import type { Ring } from '../shapes/ring';
 import { mainFace, type Face, type Pattern } from '../wrap/pattern';
-import type { LaidSheet, SheetLayout, Spot } from './layout';
-import { madeGood, spotMatrix } from './spot';
+import type { SheetPlacements, SheetLayout, PiecePlacement } from './layout';
+import { compensated, placementMatrix } from './placementMatrix';
 import type { JoinEnd } from './panels';
 
 /**
@@ -44,7 +44,7 @@ export interface Print {
   /** Box the spots are placed by. */
   readonly box: Rect;
   readonly panel: PanelPrint | null;
-  readonly laidOf: (piece: number) => readonly Laid[];
+  readonly placedLayersOf: (piece: number) => readonly PlacedLayer[];
   /** Says which piece it is; '' where all are alike. */
   readonly nameOf: (piece: number) => string;
 }
@@ -78,28 +78,28 @@ function ticks({ pattern, panel, box }: Print, m: Affine): PageItem[] {
 }
 
 /** A small word at a point of the pattern, always readable, however the piece lies and whoever mirrors. */
-function wordAt(at: Point, text: string, spot: Spot): PageItem {
-  const turn = Math.round((Math.atan2(spot.plain[1], spot.plain[0]) * 180) / Math.PI);
+function wordAt(at: Point, text: string, placement: PiecePlacement): PageItem {
+  const turn = Math.round((Math.atan2(placement.plain[1], placement.plain[0]) * 180) / Math.PI);
   return { kind: 'text', text, emMm: MARK_EM_MM, matrix: compose(translate(at.x, at.y), rotate(turn)) };
 }
 
 /** Where panels meet: the same named ticks on both, outside the wrap. */
-function registerTicks({ panel }: Print, spot: Spot): PageItem[] {
+function registerTicks({ panel }: Print, placement: PiecePlacement): PageItem[] {
   return (panel?.ends ?? []).flatMap(({ name, at, out }) => {
     const by = (mm: number): Point => ({ x: at.x + out.x * mm, y: at.y + out.y * mm });
-    const [from, to] = [apply(spot.matrix, by(0.5)), apply(spot.matrix, by(2.7))];
+    const [from, to] = [apply(placement.matrix, by(0.5)), apply(placement.matrix, by(2.7))];
     // Beside the tick, on the side that reads after it, within the room ticks have.
-    const beside = apply(compose(translate(to.x, to.y), turnOnly(spot)), {
+    const beside = apply(compose(translate(to.x, to.y), turnOnly(placement)), {
       x: 0.5,
       y: out.y < 0 ? MARK_EM_MM * 0.75 : 0,
     });
-    return [hair(from, to), wordAt(beside, name, spot)];
+    return [hair(from, to), wordAt(beside, name, placement)];
   });
 }
 
 /** A spot's turn alone, unmirrored. */
-const turnOnly = (spot: Spot): Affine =>
-  rotate(Math.round((Math.atan2(spot.plain[1], spot.plain[0]) * 180) / Math.PI));
+const turnOnly = (placement: PiecePlacement): Affine =>
+  rotate(Math.round((Math.atan2(placement.plain[1], placement.plain[0]) * 180) / Math.PI));
 
 /** Upper edge of an outline at x, or Infinity beside it. */
 function topAt(ring: Ring, x: number): number {
@@ -122,13 +122,13 @@ function edgeRing({ pattern, panel, box }: Print, mirrored: boolean): Ring {
 }
 
 /** The word “rim” (“top” on a flat blank) and the piece's name outside that edge, always readable, so nobody wraps it upside down. */
-function upMark(print: Print, spot: Spot, mirrored: boolean): PageItem {
+function upMark(print: Print, placement: PiecePlacement, mirrored: boolean): PageItem {
   const { pattern, panel, box } = print;
   const { front, trim } = pattern;
   const wanted = front && !panel ? front.x : panel ? box.x + box.width / 2 - 14 : trim.x + trim.width / 2;
   const middle = Math.min(box.x + box.width - 2, Math.max(box.x + 2, wanted));
   const x = (mirrored && !panel ? 2 * (box.x + box.width / 2) - middle : middle) + 1.2;
-  const name = print.nameOf(spot.piece);
+  const name = print.nameOf(placement.piece);
   const words = [
     pattern.form === 'flat' ? 'top' : 'rim',
     ...(panel ? [`panel ${panel.number} of ${panel.of}`] : []),
@@ -142,38 +142,48 @@ function upMark(print: Print, spot: Spot, mirrored: boolean): PageItem {
     Number.isFinite,
   );
   const y = (tops.length > 0 ? Math.min(...tops) : box.y) - 0.6;
-  return wordAt(apply(spot.plain, { x, y }), text, spot);
+  return wordAt(apply(placement.plain, { x, y }), text, placement);
 }
 
 const cut = (text: string, most: number): string =>
   text.length <= most ? text : `${text.slice(0, Math.max(1, most - 1))}…`;
 
 /** The pictures and words on every face. */
-function artItems(pattern: Pattern, matrix: Affine, laid: readonly Laid[], panel: Ring | null): ArtItem[] {
+function artItems(
+  pattern: Pattern,
+  matrix: Affine,
+  placedLayers: readonly PlacedLayer[],
+  panel: Ring | null,
+): ArtItem[] {
   const clip: Polygon | null = panel && panel.map((p) => apply(matrix, p));
-  return pattern.faces.flatMap((face) => faceItems(laid, face, compose(matrix, face.matrix), clip));
+  return pattern.faces.flatMap((face) => faceItems(placedLayers, face, compose(matrix, face.matrix), clip));
 }
 
-function pieceItems(print: Print, spot: Spot, mirrored: boolean): PageItem[] {
+function pieceItems(print: Print, placement: PiecePlacement, mirrored: boolean): PageItem[] {
   return [
-    ...artItems(print.pattern, spot.matrix, print.laidOf(spot.piece), print.panel?.outline ?? null),
-    ...ticks(print, spot.matrix),
-    ...registerTicks(print, spot),
-    upMark(print, spot, mirrored),
+    ...artItems(
+      print.pattern,
+      placement.matrix,
+      print.placedLayersOf(placement.piece),
+      print.panel?.outline ?? null,
+    ),
+    ...ticks(print, placement.matrix),
+    ...registerTicks(print, placement),
+    upMark(print, placement, mirrored),
   ];
 }
 
 /** One piece out to its bleed with no marks at all, as a page of its own. */
-export function pieceAlone(pattern: Pattern, laid: readonly Laid[], mirrored: boolean): Page {
+export function pieceAlone(pattern: Pattern, placedLayers: readonly PlacedLayer[], mirrored: boolean): Page {
   const { whole } = pattern;
-  const matrix = spotMatrix(whole, 0, 0, 0, mirrored);
+  const matrix = placementMatrix(whole, 0, 0, 0, mirrored);
   const boxOf = (of: (f: Face) => Contour) => boundsOf(facePoints(pattern, matrix, of, null));
   return {
     widthMm: whole.width,
     heightMm: whole.height,
     bleedBox: boxOf((f) => f.bleed),
     trimBox: boxOf((f) => f.trim),
-    items: artItems(pattern, matrix, laid, null),
+    items: artItems(pattern, matrix, placedLayers, null),
     copies: 1,
   };
 }
@@ -203,11 +213,11 @@ const facePoints = (
 
 /** The strip's own coordinates: x along it, y down across it. */
 function stripMatrix(
-  { strip, heightMm }: LaidSheet,
+  { strip, heightMm }: SheetPlacements,
   { paper }: SheetLayout,
 ): { readonly matrix: Affine; readonly lengthMm: number } {
   const { rect, upright } = strip;
-  const fit = madeGood(paper, heightMm);
+  const fit = compensated(paper, heightMm);
   return upright
     ? { matrix: compose(fit, translate(rect.x, rect.y)), lengthMm: rect.width }
     : { matrix: compose(fit, translate(rect.x + rect.width, rect.y), rotate(90)), lengthMm: rect.height };
@@ -221,7 +231,7 @@ export const mirrorLine = (mirrored: boolean): string =>
 const LAYING = 'Lay panel 1 first, each next one under it: tick A1 on A1, A2 on A2';
 
 function stripItems(
-  sheet: LaidSheet,
+  sheet: SheetPlacements,
   layout: SheetLayout,
   label: PageLabel,
   sheetText: string,
@@ -254,16 +264,16 @@ function stripItems(
 }
 
 function page(
-  sheet: LaidSheet,
+  sheet: SheetPlacements,
   layout: SheetLayout,
   prints: readonly Print[],
   label: PageLabel,
   text: string,
 ): Page {
-  const printOf = (s: Spot) => prints[s.part] as Print;
+  const printOf = (s: PiecePlacement) => prints[s.part] as Print;
   const boxOf = (of: (f: Face) => Contour) =>
     boundsOf(
-      sheet.spots.flatMap((s) => {
+      sheet.placements.flatMap((s) => {
         const { pattern, panel, box } = printOf(s);
         return facePoints(pattern, s.matrix, of, panel ? box : null);
       }),
@@ -274,13 +284,13 @@ function page(
     trimBox: boxOf((f) => f.trim),
     bleedBox: boxOf((f) => f.bleed),
     items: [
-      ...sheet.spots.flatMap((s) => pieceItems(printOf(s), s, label.mirrored)),
+      ...sheet.placements.flatMap((s) => pieceItems(printOf(s), s, label.mirrored)),
       ...stripItems(
         sheet,
         layout,
         label,
         text,
-        sheet.spots.some((s) => printOf(s).panel !== null),
+        sheet.placements.some((s) => printOf(s).panel !== null),
       ),
     ],
     copies: sheet.copies,

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { keyOf } from '../key';
 import { insideRing } from '../shapes/ring';
-import { cutIntoPanels, searchStrip, type PanelAsk, type PanelJoin } from './panels';
+import { cutIntoPanels, searchStrip, type PanelRequest, type PanelJoin } from './panels';
 
-const ask = (over: Partial<PanelAsk> = {}): PanelAsk => ({
+const request = (over: Partial<PanelRequest> = {}): PanelRequest => ({
   whole: { x: -4, y: -4, width: 608, height: 408 },
   rooms: [
     { x: 0, y: 0, width: 317, height: 462 },
@@ -16,8 +16,8 @@ const ask = (over: Partial<PanelAsk> = {}): PanelAsk => ({
   gaps: [],
   ...over,
 });
-const cut = (over: Partial<PanelAsk> = {}) => {
-  const p = cutIntoPanels(ask(over));
+const cut = (over: Partial<PanelRequest> = {}) => {
+  const p = cutIntoPanels(request(over));
   if (!p) throw new Error('no panels');
   return p;
 };
@@ -50,10 +50,10 @@ test('panels fit the paper, hidden joins and all', () => {
         const offsMm = [60, -60, 60];
         const whole = { x: 0, y: 0, width, height };
         const found = Array.from({ length: 12 }, (_, index) => ({ forArt: 'a', index, offsMm, shows: 1 }));
-        const p = cutIntoPanels(ask({ whole, join, found }));
+        const p = cutIntoPanels(request({ whole, join, found }));
         if (!p) return true;
         return p.panels.every(({ box }) =>
-          ask().rooms.some(
+          request().rooms.some(
             (r) =>
               (box.width <= r.width + 1e-6 && box.height <= r.height + 1e-6) ||
               (box.height <= r.width + 1e-6 && box.width <= r.height + 1e-6),
@@ -147,8 +147,8 @@ test('panels laid later are printed under the overlap of those before, and those
 });
 
 test('what twelve panels cannot hold, or would leave a panel without an edge, is said by giving none', () => {
-  expect(cutIntoPanels(ask({ whole: { x: 0, y: 0, width: 1200, height: 1400 } }))).toBeNull();
-  expect(cutIntoPanels(ask({ whole: { x: 0, y: 0, width: 6000, height: 300 } }))).toBeNull();
+  expect(cutIntoPanels(request({ whole: { x: 0, y: 0, width: 1200, height: 1400 } }))).toBeNull();
+  expect(cutIntoPanels(request({ whole: { x: 0, y: 0, width: 6000, height: 300 } }))).toBeNull();
 });
 
 test('the strip searched is the join with room to stray', () => {

@@ -1,7 +1,7 @@
 import type { Join } from '../job/job';
 import type { Point, Rect } from '../shapes/plane';
 import { clockwise, type Ring } from '../shapes/ring';
-import { between, type Sides } from './crossing';
+import { between, type Sides } from './joinCrossing';
 
 /** A join between two panels, pattern mm: the paper laid first is cut along it. */
 export interface PanelJoin {
@@ -46,7 +46,7 @@ export interface Panels {
   readonly wanderMm: number;
 }
 
-export interface PanelAsk {
+export interface PanelRequest {
   /** Box of all that is printed, and room on the paper for one panel either way up. */
   readonly whole: Rect;
   readonly rooms: readonly Rect[];
@@ -81,9 +81,9 @@ function spare(roomMm: number, lengthMm: number, count: number, overlapMm: numbe
   return (roomMm - lengthMm / count - overlapMm) / (count > 2 ? 2 : 1);
 }
 
-function cutting(ask: PanelAsk, columns: number, rows: number): Cutting | null {
-  const { whole, overlapMm, join } = ask;
-  const fits = ask.rooms
+function cutting(request: PanelRequest, columns: number, rows: number): Cutting | null {
+  const { whole, overlapMm, join } = request;
+  const fits = request.rooms
     .flatMap(({ width, height }) => [
       [width, height],
       [height, width],
@@ -99,7 +99,7 @@ function cutting(ask: PanelAsk, columns: number, rows: number): Cutting | null {
 }
 
 /** Every way to cut: one way alone, or two by some, so that each panel keeps an edge of the wrap to be laid by. */
-function cuttings(ask: PanelAsk): readonly Cutting[] {
+function cuttings(request: PanelRequest): readonly Cutting[] {
   const counts = Array.from({ length: MOST_PANELS - 1 }, (_, i) => i + 2);
   const grids = counts.filter((n) => 2 * n <= MOST_PANELS);
   return [
@@ -107,18 +107,18 @@ function cuttings(ask: PanelAsk): readonly Cutting[] {
     ...counts.map((n) => [1, n]),
     ...grids.map((n) => [n, 2]),
     ...grids.map((n) => [2, n]),
-  ].flatMap(([columns = 1, rows = 1]) => cutting(ask, columns, rows) ?? []);
+  ].flatMap(([columns = 1, rows = 1]) => cutting(request, columns, rows) ?? []);
 }
 
 /** Where the joins between columns run: evenly, or through a gap between pictures near by. */
 function columnPlaces(
-  ask: PanelAsk,
+  request: PanelRequest,
   c: Cutting,
 ): readonly { readonly atMm: number; readonly bare: boolean }[] {
-  const { x, width } = ask.whole;
+  const { x, width } = request.whole;
   return Array.from({ length: c.columns - 1 }, (_, i) => {
     const even = x + ((i + 1) * width) / c.columns;
-    const [near] = ask.gaps
+    const [near] = request.gaps
       .map((g) => (g.fromMm + g.toMm) / 2)
       .filter((m) => Math.abs(m - even) <= c.slack)
       .sort((a, b) => Math.abs(a - even) - Math.abs(b - even));
@@ -128,13 +128,15 @@ function columnPlaces(
 
 /** The join as a line from one edge of the paper to the other. */
 function joinOf(
-  ask: PanelAsk,
+  request: PanelRequest,
   wander: number,
   j: Pick<PanelJoin, 'index' | 'way' | 'atMm' | 'bare'>,
 ): PanelJoin {
-  const { whole } = ask;
-  const hidden = !j.bare && ask.join === 'hidden';
-  const found = hidden ? ask.found.find((f) => f.index === j.index && f.forArt === ask.forArt) : undefined;
+  const { whole } = request;
+  const hidden = !j.bare && request.join === 'hidden';
+  const found = hidden
+    ? request.found.find((f) => f.index === j.index && f.forArt === request.forArt)
+    : undefined;
   const offs = found ? found.offsMm : [0, 0];
   const [start, long] = j.way === 'across' ? [whole.y, whole.height] : [whole.x, whole.width];
   const path = offs.map((off, i): Point => {
@@ -145,15 +147,15 @@ function joinOf(
   return { ...j, path, shows: j.bare ? 0 : (found?.shows ?? null) };
 }
 
-function joinsOf(ask: PanelAsk, c: Cutting): readonly PanelJoin[] {
-  const columns = columnPlaces(ask, c).map((p, index) => ({ ...p, index, way: 'across' as const }));
+function joinsOf(request: PanelRequest, c: Cutting): readonly PanelJoin[] {
+  const columns = columnPlaces(request, c).map((p, index) => ({ ...p, index, way: 'across' as const }));
   const rows = Array.from({ length: c.rows - 1 }, (_, i) => ({
     index: columns.length + i,
     way: 'down' as const,
-    atMm: ask.whole.y + ((i + 1) * ask.whole.height) / c.rows,
+    atMm: request.whole.y + ((i + 1) * request.whole.height) / c.rows,
     bare: false,
   }));
-  return [...columns, ...rows].map((j) => joinOf(ask, c.wander, j));
+  return [...columns, ...rows].map((j) => joinOf(request, c.wander, j));
 }
 
 const boxOf = (ring: Ring): Rect => {
@@ -167,8 +169,8 @@ const shifted = (path: readonly Point[], dx: number, dy: number): readonly Point
   path.map((p) => ({ x: p.x + dx, y: p.y + dy }));
 
 /** The four lines round a panel: joins where it meets another, moved out by the overlap before it, else edges of the wrap. */
-function sidesOf(ask: PanelAsk, joins: readonly PanelJoin[], c: number, r: number): Sides {
-  const { x, y, width, height } = ask.whole;
+function sidesOf(request: PanelRequest, joins: readonly PanelJoin[], c: number, r: number): Sides {
+  const { x, y, width, height } = request.whole;
   const across = joins.filter((j) => j.way === 'across');
   const down = joins.filter((j) => j.way === 'down');
   const [before, above] = [across[c - 1], down[r - 1]];
@@ -180,7 +182,7 @@ function sidesOf(ask: PanelAsk, joins: readonly PanelJoin[], c: number, r: numbe
     { x, y: at },
     { x: x + width, y: at },
   ];
-  const lap = (j: PanelJoin) => (j.bare ? 0 : -ask.overlapMm);
+  const lap = (j: PanelJoin) => (j.bare ? 0 : -request.overlapMm);
   return {
     left: before ? shifted(before.path, lap(before), 0) : upright(x),
     right: across[c]?.path ?? upright(x + width),
@@ -194,13 +196,13 @@ function sidesOf(ask: PanelAsk, joins: readonly PanelJoin[], c: number, r: numbe
 const joinLetter = (index: number): string => String.fromCharCode(65 + index);
 
 function endsOf(
-  ask: PanelAsk,
+  request: PanelRequest,
   joins: readonly PanelJoin[],
   cut: Cutting,
   c: number,
   r: number,
 ): readonly JoinEnd[] {
-  const { x, y, width, height } = ask.whole;
+  const { x, y, width, height } = request.whole;
   const near = (j: PanelJoin): boolean => {
     const place = j.way === 'across' ? j.index : j.index - (cut.columns - 1);
     const mine = j.way === 'across' ? c : r;
@@ -230,28 +232,28 @@ function endsOf(
  * Cuts a wrap too big for the paper into the fewest panels. Each is printed up to its joins exactly; the next is printed on under it by the
  * overlap, so that a small slip shows dye and not white. Null where no cut of at most twelve will do.
  */
-export function cutIntoPanels(ask: PanelAsk): Panels | null {
-  const cut = cuttings(ask).reduce<Cutting | null>(
+export function cutIntoPanels(request: PanelRequest): Panels | null {
+  const cut = cuttings(request).reduce<Cutting | null>(
     (a, b) => (a && a.columns * a.rows <= b.columns * b.rows ? a : b),
     null,
   );
   if (!cut) return null;
-  const joins = joinsOf(ask, cut);
+  const joins = joinsOf(request, cut);
   const panels = Array.from({ length: cut.columns * cut.rows }, (_, i): Panel => {
     const [c, r] = [i % cut.columns, Math.floor(i / cut.columns)];
-    const sides = between(sidesOf(ask, joins, c, r));
+    const sides = between(sidesOf(request, joins, c, r));
     const { left, foot, right, top } = sides;
     const round = [left, foot, [...right].reverse(), [...top].reverse()];
     const outline = clockwise(round.flatMap((side) => side.slice(1)));
     const cuts = [...(c < cut.columns - 1 ? [right] : []), ...(r < cut.rows - 1 ? [foot] : [])];
-    return { number: i + 1, outline, box: boxOf(outline), cuts, ends: endsOf(ask, joins, cut, c, r) };
+    return { number: i + 1, outline, box: boxOf(outline), cuts, ends: endsOf(request, joins, cut, c, r) };
   });
   return {
     columns: cut.columns,
     rows: cut.rows,
     panels,
     joins,
-    overlapMm: ask.overlapMm,
+    overlapMm: request.overlapMm,
     wanderMm: cut.wander,
   };
 }

@@ -4,7 +4,7 @@ import { rectCorners } from '../art/polygon';
 import type { Rect } from '../shapes/plane';
 import type { Pattern } from '../wrap/pattern';
 import { straightPattern } from '../wrap/testWraps';
-import { layoutSheet, needMm, type LaidSheet, type SheetLayout } from './layout';
+import { layoutSheet, needMm, type SheetPlacements, type SheetLayout } from './layout';
 import { drawPages, rulerFor, type PageLabel } from './pages';
 import { layoutInput, margins, paperOf, printOf, type Asked } from './testSheets';
 
@@ -20,7 +20,7 @@ const LABEL: PageLabel = {
   rulerText: '100 mm',
 };
 
-const first = (l: SheetLayout): LaidSheet => l.sheets[0] as LaidSheet;
+const first = (l: SheetLayout): SheetPlacements => l.sheets[0] as SheetPlacements;
 
 const meet = (a: Rect, b: Rect): boolean =>
   a.x < b.x + b.width - 1e-9 &&
@@ -29,7 +29,7 @@ const meet = (a: Rect, b: Rect): boolean =>
   b.y < a.y + a.height - 1e-9;
 
 const anyLayout = fc.record({
-  girth: fc.double({ min: 70, max: 300, noNaN: true }),
+  circumference: fc.double({ min: 70, max: 300, noNaN: true }),
   wall: fc.double({ min: 20, max: 260, noNaN: true }),
   bleed: fc.double({ min: 0, max: 8, noNaN: true }),
   pieces: fc.integer({ min: 1, max: 60 }),
@@ -39,13 +39,13 @@ const anyLayout = fc.record({
 
 test('pieces never overlap, stay in the printable area and off the strip, and add up', () => {
   fc.assert(
-    fc.property(anyLayout, ({ girth, wall, bleed, pieces, gapMm, mirror }) => {
-      const r = layoutSheet(input(patternOf(girth, wall, bleed), { pieces, gapMm, mirror }));
+    fc.property(anyLayout, ({ circumference, wall, bleed, pieces, gapMm, mirror }) => {
+      const r = layoutSheet(input(patternOf(circumference, wall, bleed), { pieces, gapMm, mirror }));
       if (!r.ok) return;
       const { sheets, sheetCount, perSheet } = r.value;
-      const { spots, strip } = first(r.value);
-      const laid = sheets.reduce((n, sheet) => n + sheet.copies * sheet.spots.length, 0);
-      const off = spots.filter(
+      const { placements, strip } = first(r.value);
+      const printed = sheets.reduce((n, sheet) => n + sheet.copies * sheet.placements.length, 0);
+      const off = placements.filter(
         (s) =>
           s.box.x < 3 ||
           s.box.y < 3 ||
@@ -53,9 +53,9 @@ test('pieces never overlap, stay in the printable area and off the strip, and ad
           s.box.y + s.box.height > 417 + 1e-9,
       );
       expect(off).toEqual([]);
-      expect(spots.some((s) => meet(s.box, strip.rect))).toBe(false);
-      expect(spots.some((s, i) => spots.slice(i + 1).some((o) => meet(s.box, o.box)))).toBe(false);
-      expect(laid).toBe(pieces);
+      expect(placements.some((s) => meet(s.box, strip.rect))).toBe(false);
+      expect(placements.some((s, i) => placements.slice(i + 1).some((o) => meet(s.box, o.box)))).toBe(false);
+      expect(printed).toBe(pieces);
       expect(sheetCount).toBe(Math.ceil(pieces / perSheet));
     }),
   );
@@ -63,27 +63,27 @@ test('pieces never overlap, stay in the printable area and off the strip, and ad
 
 test('every placement is mirrored exactly once when this file mirrors, never otherwise', () => {
   fc.assert(
-    fc.property(anyLayout, ({ girth, wall, bleed, pieces, mirror }) => {
-      const r = layoutSheet(input(patternOf(girth, wall, bleed), { pieces, mirror }));
+    fc.property(anyLayout, ({ circumference, wall, bleed, pieces, mirror }) => {
+      const r = layoutSheet(input(patternOf(circumference, wall, bleed), { pieces, mirror }));
       if (!r.ok) return;
-      expect(first(r.value).spots.every((s) => determinant(s.matrix) === (mirror ? -1 : 1))).toBe(true);
-      expect(first(r.value).spots.every((s) => determinant(s.plain) === 1)).toBe(true);
+      expect(first(r.value).placements.every((s) => determinant(s.matrix) === (mirror ? -1 : 1))).toBe(true);
+      expect(first(r.value).placements.every((s) => determinant(s.plain) === 1)).toBe(true);
     }),
   );
 });
 
 test('no mark touches any trim', () => {
   fc.assert(
-    fc.property(anyLayout, ({ girth, wall, bleed, pieces, gapMm }) => {
-      const pattern = patternOf(girth, wall, bleed);
+    fc.property(anyLayout, ({ circumference, wall, bleed, pieces, gapMm }) => {
+      const pattern = patternOf(circumference, wall, bleed);
       const r = layoutSheet(input(pattern, { pieces, gapMm }));
       if (!r.ok) return;
       const [page] = drawPages(r.value, [printOf(pattern)], LABEL);
-      const inside = (p: { x: number; y: number }, spot: Rect) =>
-        p.x > spot.x + bleed + 1e-6 &&
-        p.x < spot.x + spot.width - bleed - 1e-6 &&
-        p.y > spot.y + bleed + 1e-6 &&
-        p.y < spot.y + spot.height - bleed - 1e-6;
+      const inside = (p: { x: number; y: number }, placement: Rect) =>
+        p.x > placement.x + bleed + 1e-6 &&
+        p.x < placement.x + placement.width - bleed - 1e-6 &&
+        p.y > placement.y + bleed + 1e-6 &&
+        p.y < placement.y + placement.height - bleed - 1e-6;
       const trespassing = (page?.items ?? []).filter((item) => {
         const points =
           item.kind === 'line'
@@ -93,7 +93,7 @@ test('no mark touches any trim', () => {
               : item.kind === 'text'
                 ? [apply(item.matrix, { x: 0, y: 0 })]
                 : [];
-        return points.some((p) => first(r.value).spots.some((s) => inside(p, s.box)));
+        return points.some((p) => first(r.value).placements.some((s) => inside(p, s.box)));
       });
       expect(trespassing).toEqual([]);
     }),
@@ -119,8 +119,8 @@ test('the stated need is just enough', () => {
     fc.property(
       fc.double({ min: 70, max: 300, noNaN: true }),
       fc.double({ min: 20, max: 260, noNaN: true }),
-      (girth, wall) => {
-        const pattern = patternOf(girth, wall);
+      (circumference, wall) => {
+        const pattern = patternOf(circumference, wall);
         const { shortMm, longMm } = needMm(pattern.whole, margins(3));
         const on = (w: number, h: number) =>
           layoutSheet(input(pattern, { pieces: 1, paper: { ...A3, widthMm: w, heightMm: h } })).ok;

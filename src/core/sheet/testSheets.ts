@@ -1,4 +1,4 @@
-import type { Laid } from '../art/lay';
+import type { PlacedLayer } from '../art/placedLayers';
 import { STARTER_PAPERS } from '../demo/things';
 import { printedOutline } from '../plan/sheet';
 import { contourArea } from '../shapes/contour';
@@ -45,14 +45,14 @@ export const layoutInput = (
   gapMm: 4,
   mirror: true,
   cut: 'knife',
-  turning: true,
+  mayRotate: true,
   ...over,
 });
 
-export const printOf = (pattern: Pattern, laid: readonly Laid[] = []): Print => ({
+export const printOf = (pattern: Pattern, placements: readonly PlacedLayer[] = []): Print => ({
   pattern,
   box: pattern.whole,
   panel: null,
-  laidOf: () => laid,
+  placedLayersOf: () => placements,
   nameOf: () => '',
 });

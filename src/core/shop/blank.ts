@@ -48,7 +48,10 @@ export const FAMILIES = [
 export type Family = (typeof FAMILIES)[number];
 
 /** Width across the wall at a height below the rim. */
-export const sectionSchema = z.strictObject({ fromRimMm: mmSchema(0, 400), acrossMm: mmSchema(5, 400) });
+export const wallSectionSchema = z.strictObject({
+  fromRimMm: mmSchema(0, 400),
+  diameterMm: mmSchema(5, 400),
+});
 
 /** Where it joins the wall, seen from the handle side, and how far it stands out. */
 export const handleSchema = z.strictObject({
@@ -59,11 +62,11 @@ export const handleSchema = z.strictObject({
 });
 
 /** A zone of a round wall that the picture may not cross: right round, or so many millimetres of it at an angle from the front. */
-export const keepClearSchema = z.strictObject({
+export const exclusionZoneSchema = z.strictObject({
   what: lineSchema,
   fromRimMm: mmSchema(0, 400),
   heightMm: mmSchema(1, 400),
-  aroundMm: z.nullable(mmSchema(1, 1300)),
+  widthMm: z.nullable(mmSchema(1, 1300)),
   atDeg: z.number().check(z.gte(-180), z.lte(180)),
 });
 
@@ -78,11 +81,11 @@ export const roundShapeSchema = z
   .strictObject({
     kind: z.literal('round'),
     heightMm: mmSchema(20, 400),
-    sections: z.array(sectionSchema).check(z.minLength(2), z.maxLength(24)),
+    sections: z.array(wallSectionSchema).check(z.minLength(2), z.maxLength(24)),
     handle: z.nullable(handleSchema),
     /** Open at both ends, as a pen barrel. */
     openEnds: z.boolean(),
-    keepClear: z.array(keepClearSchema).check(z.maxLength(8)),
+    exclusionZones: z.array(exclusionZoneSchema).check(z.maxLength(8)),
   })
   .check(
     z.refine(
@@ -104,7 +107,7 @@ export const roundShapeSchema = z
       (s) =>
         s.sections.every((b, i) => {
           const a = s.sections[i - 1];
-          return !a || Math.abs(b.acrossMm - a.acrossMm) / 2 <= STEEPEST * (b.fromRimMm - a.fromRimMm);
+          return !a || Math.abs(b.diameterMm - a.diameterMm) / 2 <= STEEPEST * (b.fromRimMm - a.fromRimMm);
         }),
       { error: 'The wall turns in or out faster than a cup can.', path: ['sections'] },
     ),
@@ -112,7 +115,7 @@ export const roundShapeSchema = z
       error: 'The handle runs below the foot.',
       path: ['handle'],
     }),
-    z.refine((s) => !s.handle || s.handle.widthMm < 2 * Math.min(...s.sections.map((v) => v.acrossMm)), {
+    z.refine((s) => !s.handle || s.handle.widthMm < 2 * Math.min(...s.sections.map((v) => v.diameterMm)), {
       error: 'The handle is wider than the wall it stands on.',
       path: ['handle'],
     }),
@@ -139,7 +142,7 @@ export const holeSchema = z.discriminatedUnion('form', [
     form: z.literal('round'),
     xMm: mmSchema(0, 1300),
     yMm: mmSchema(0, 1300),
-    acrossMm: mmSchema(0.5, 300),
+    diameterMm: mmSchema(0.5, 300),
   }),
   z.strictObject({
     form: z.literal('slot'),
@@ -183,9 +186,9 @@ export const blankSchema = z.strictObject({
 });
 
 export type Blank = z.infer<typeof blankSchema>;
-export type Section = z.infer<typeof sectionSchema>;
+export type WallSection = z.infer<typeof wallSectionSchema>;
 export type Handle = z.infer<typeof handleSchema>;
-export type KeepClear = z.infer<typeof keepClearSchema>;
+export type ExclusionZone = z.infer<typeof exclusionZoneSchema>;
 export type RoundShape = z.infer<typeof roundShapeSchema>;
 export type FlatShape = z.infer<typeof flatShapeSchema>;
 export type FlatOutline = z.infer<typeof flatOutlineSchema>;
@@ -203,6 +206,6 @@ const BARREL_TO_MM = 20;
 export const isBarrel = ({ shape }: Blank): boolean =>
   shape.kind === 'round' &&
   shape.openEnds &&
-  Math.max(...shape.sections.map((s) => s.acrossMm)) <= BARREL_TO_MM;
+  Math.max(...shape.sections.map((s) => s.diameterMm)) <= BARREL_TO_MM;
 
 export const isHandled = ({ shape }: Blank): boolean => shape.kind === 'round' && shape.handle !== null;

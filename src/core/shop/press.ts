@@ -6,8 +6,8 @@ export const PRESS_KINDS = ['tumbler', 'mug', 'oven', 'flat'] as const;
 export type PressKind = (typeof PRESS_KINDS)[number];
 
 /** When the clock of a time starts: the two schools differ by a minute or more. */
-export const CLOCKS = ['from-closing', 'at-temperature'] as const;
-export type Clock = (typeof CLOCKS)[number];
+export const TIMER_STARTS = ['from-closing', 'at-temperature'] as const;
+export type TimerStart = (typeof TIMER_STARTS)[number];
 
 const base = { id: idSchema, name: nameSchema };
 
@@ -19,7 +19,7 @@ export const wrapPressSchema = z.strictObject({
   heaterHeightMm: mmSchema(30, 400),
   smallestDiameterMm: mmSchema(10, 200),
   largestDiameterMm: mmSchema(10, 250),
-  clock: z.enum(CLOCKS),
+  timerStart: z.enum(TIMER_STARTS),
   /** Its own timer starts by itself on reaching temperature. */
   autoTimer: z.boolean(),
 });
@@ -41,7 +41,7 @@ export const flatPressSchema = z.strictObject({
   opens: z.enum(['swing-away', 'clamshell', 'drawer']),
   /** Thickest piece it closes on. */
   openingMm: mmSchema(2, 120),
-  clock: z.enum(CLOCKS),
+  timerStart: z.enum(TIMER_STARTS),
 });
 
 export const pressSchema = z.discriminatedUnion('kind', [wrapPressSchema, ovenSchema, flatPressSchema]);

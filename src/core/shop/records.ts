@@ -4,6 +4,7 @@ import { idSchema, momentSchema, noteSchema } from './common';
 import { blankSchema } from './blank';
 import { pressSchema } from './press';
 import { heatSettingsSchema } from '../heat/settings';
+import { operationIdSchema, operationSchema } from '../operations/operation';
 import { FAULT_IDS } from '../look/faults';
 
 export const PAPER_STATES = ['even', 'left-all', 'left-in-places', 'browned'] as const;
@@ -53,9 +54,12 @@ export type LogEntry = z.infer<typeof logEntrySchema>;
 const eventBase = { at: momentSchema };
 /** What happened at the press, in order. State is folded from these, so a reload loses nothing. */
 export const runEventSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ ...eventBase, kind: z.literal('next') }),
-  z.strictObject({ ...eventBase, kind: z.literal('back') }),
-  z.strictObject({ ...eventBase, kind: z.literal('spoiled') }),
+  /** An operation ended, by its id in the list of the run. */
+  z.strictObject({ ...eventBase, kind: z.literal('done'), operationId: operationIdSchema }),
+  /** The piece was lost during an operation. */
+  z.strictObject({ ...eventBase, kind: z.literal('spoiled'), operationId: operationIdSchema }),
+  /** The last event that counted is taken back. */
+  z.strictObject({ ...eventBase, kind: z.literal('undo') }),
   z.strictObject({ ...eventBase, kind: z.literal('stop') }),
 ]);
 export type RunEvent = z.infer<typeof runEventSchema>;
@@ -69,6 +73,8 @@ export const runSchema = z.strictObject({
   settings: heatSettingsSchema,
   blank: blankSchema,
   press: pressSchema,
+  /** What is done to each piece. A change of the code that makes such lists changes nothing here. */
+  operations: z.array(operationSchema).check(z.minLength(1), z.maxLength(200)),
   events: z.array(runEventSchema).check(z.maxLength(100000)),
 });
 export type Run = z.infer<typeof runSchema>;

@@ -3,8 +3,8 @@ import * as z from 'zod/mini';
 import { mmSchema, nameSchema } from './common';
 import { printerSchema, STARTER_PRINTER, type Printer } from './printer';
 
-export const SCHOOLS = ['under', 'butt', 'lap', 'over', 'gap'] as const;
-export type School = (typeof SCHOOLS)[number];
+export const SEAM_METHODS = ['under', 'butt', 'lap', 'over', 'gap'] as const;
+export type SeamMethod = (typeof SEAM_METHODS)[number];
 
 /** How paper is held to the wall; decides how far it may stand off. */
 export const HOLDS = ['bare tape', 'tape pulled tight', 'sleeve'] as const;
@@ -35,13 +35,13 @@ export const settingsSchema = z.strictObject({
     .check(z.minLength(1, 'Keep at least one printer.'), z.maxLength(MOST_PRINTERS)),
   /** Sign put before money. */
   currency: z.string().check(z.minLength(1), z.maxLength(4)),
-  house: z.strictObject({
+  defaults: z.strictObject({
     /** The seam method a new wrap starts with, by the kind of blank. */
-    schools: z.strictObject({
-      round: z.enum(SCHOOLS),
-      handled: z.enum(SCHOOLS),
-      picture: z.enum(SCHOOLS),
-      barrel: z.enum(SCHOOLS),
+    seamMethods: z.strictObject({
+      round: z.enum(SEAM_METHODS),
+      handled: z.enum(SEAM_METHODS),
+      picture: z.enum(SEAM_METHODS),
+      barrel: z.enum(SEAM_METHODS),
     }),
     bleedMm: mmSchema(0, 15),
     safeMm: mmSchema(0, 30),
@@ -60,8 +60,8 @@ export const DEFAULT_SETTINGS: Settings = {
   tape: { thicknessMm: 0.4, finestMm: 1, stringMm: 1.2 },
   printers: [STARTER_PRINTER],
   currency: '$',
-  house: {
-    schools: { round: 'over', handled: 'under', picture: 'under', barrel: 'lap' },
+  defaults: {
+    seamMethods: { round: 'over', handled: 'under', picture: 'under', barrel: 'lap' },
     bleedMm: 3,
     safeMm: 6,
     setbackMm: 1.5,

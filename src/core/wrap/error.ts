@@ -1,6 +1,6 @@
-import { errorCdf, errorQuantile, errorShape, type ErrorShape } from '../figures/coverage';
+import { errorCdf, errorQuantile, errorShape, type ErrorShape } from '../figures/interval';
 import { measured, plus, uniformU, type Uncertain } from '../figures/uncertain';
-import type { School } from '../shop/settings';
+import type { SeamMethod } from '../shop/settings';
 
 const KNIFE_HALF_WIDTH_MM = 0.5;
 const PLACING_HALF_WIDTH_MM = 0.5;
@@ -8,21 +8,21 @@ const PLACING_HALF_WIDTH_MM = 0.5;
 const BUTT_TOLERANCE_MM = 0.5;
 
 /** What the printer and the paper do to lengths, along the wrap: doubts only, the known part is made good elsewhere. */
-export interface PrintDoubt {
+export interface PrintUncertainty {
   readonly scaleU: number;
   readonly shrinkU: number;
 }
 
 /** What can make the ends meet wrong, as one value with its sources. Zero mean. */
-export function closingError(closing: Uncertain, school: School, print: PrintDoubt): Uncertain {
-  const girth: Uncertain = { value: 0, parts: closing.parts };
+export function closingError(closing: Uncertain, seamMethod: SeamMethod, print: PrintUncertainty): Uncertain {
+  const circumference: Uncertain = { value: 0, parts: closing.parts };
   const printed = plus(
     measured(0, print.scaleU * closing.value, 'print scale'),
     measured(0, print.shrinkU * closing.value, 'shrinkage'),
   );
-  const atBench = plus(girth, printed);
+  const atBench = plus(circumference, printed);
   // Printed over and trimmed on the blank, knife and hand no longer decide whether it reaches.
-  if (school === 'over') return atBench;
+  if (seamMethod === 'over') return atBench;
   return plus(
     plus(atBench, measured(0, uniformU(KNIFE_HALF_WIDTH_MM), 'trim')),
     measured(0, uniformU(PLACING_HALF_WIDTH_MM), 'placement'),
@@ -30,9 +30,9 @@ export function closingError(closing: Uncertain, school: School, print: PrintDou
 }
 
 /** Chance that the seam does what its school wants, at a closing error of this shape. */
-export function seamChance(school: School, amountMm: number, error: ErrorShape): number {
+export function seamChance(seamMethod: SeamMethod, amountMm: number, error: ErrorShape): number {
   const reach = (slack: number) => errorCdf(error, slack);
-  switch (school) {
+  switch (seamMethod) {
     case 'butt':
       return Math.max(0, 2 * reach(BUTT_TOLERANCE_MM) - 1);
     case 'under':

@@ -1,9 +1,9 @@
-import { errorCdf, errorShape } from '../figures/coverage';
+import { errorCdf, errorShape } from '../figures/interval';
 import type { Improvement } from '../figures/figure';
 import { sourceOf } from '../figures/sources';
-import { lastOf } from '../memo';
+import { memoizeLast } from '../memo';
 import { measured, plus, scaled, standardU, uniformU, type Uncertain } from '../figures/uncertain';
-import type { PrintDoubt } from './error';
+import type { PrintUncertainty } from './error';
 
 const PLACING_HALF_WIDTH_MM = 1.5;
 const FOLD_HALF_WIDTH_MM = 0.5;
@@ -16,7 +16,7 @@ export interface FacePlacing {
   readonly handMm: number;
 }
 
-function halfSizeOf(size: Uncertain, print: PrintDoubt): Uncertain {
+function halfSizeOf(size: Uncertain, print: PrintUncertainty): Uncertain {
   const printed = plus(
     measured(0, print.scaleU * size.value, 'print scale'),
     measured(0, print.shrinkU * size.value, 'shrinkage'),
@@ -27,7 +27,7 @@ function halfSizeOf(size: Uncertain, print: PrintDoubt): Uncertain {
 export const facePlacing = (
   width: Uncertain,
   height: Uncertain,
-  print: { readonly x: PrintDoubt; readonly y: PrintDoubt },
+  print: { readonly x: PrintUncertainty; readonly y: PrintUncertainty },
 ): FacePlacing => ({
   halfSize: { x: halfSizeOf(width, print.x), y: halfSizeOf(height, print.y) },
   handMm: PLACING_HALF_WIDTH_MM,
@@ -104,7 +104,7 @@ function improvementsOf(placing: FacePlacing): readonly Improvement[] {
 }
 
 /** Kept while other things of a job change: readings do not move while a bleed is typed. */
-export const placingImprovements = lastOf(improvementsOf);
+export const placingImprovements = memoizeLast(improvementsOf);
 
 /** Two faces printed about a fold part by twice what the fold is off. */
 export const foldRegistration = (): Uncertain => scaled(measured(0, uniformU(FOLD_HALF_WIDTH_MM), HAND), 2);

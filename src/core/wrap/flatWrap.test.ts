@@ -12,7 +12,7 @@ import { sizeFlatWrap, type FlatWrapInput } from './flatWrap';
 const STAR: FlatShape = {
   kind: 'flat',
   outline: { form: 'star', widthMm: 84, heightMm: 80 },
-  holes: [{ form: 'round', xMm: 42, yMm: 10, acrossMm: 3.5 }],
+  holes: [{ form: 'round', xMm: 42, yMm: 10, diameterMm: 3.5 }],
   faces: 2,
   edge: 'plain',
 };
@@ -55,17 +55,17 @@ test('bleed runs past the edge all round; a parcel by the edge and the turn-in',
     outline: { form: 'rectangle', widthMm: 150, heightMm: 90, cornerMm: 0 },
     edge: 'rough',
   };
-  const parcel = sizeFlatWrap(
-    input({ shape: slate, width: exact(150), height: exact(90), thicknessMm: 7, edge: 'parcel' }),
+  const wrapped = sizeFlatWrap(
+    input({ shape: slate, width: exact(150), height: exact(90), thicknessMm: 7, edge: 'wrapped' }),
   );
-  expect(parcel.pastMm).toBe(15);
-  expect(parcel.pattern.bleed).toMatchObject({ x: -15, y: -15, width: 180, height: 120 });
+  expect(wrapped.pastMm).toBe(15);
+  expect(wrapped.pattern.bleed).toMatchObject({ x: -15, y: -15, width: 180, height: 120 });
 });
 
 test('the measured size decides: outline and holes are stretched to it', () => {
   const wide = sizeFlatWrap(input({ width: exact(86), height: exact(81) }));
   expect(wide.pattern.trim.width).toBeCloseTo(86, 9);
-  const hole = boundsOfContour(wide.pattern.faces[0]?.noGo[0]?.contour ?? []);
+  const hole = boundsOfContour(wide.pattern.faces[0]?.exclusionZones[0]?.contour ?? []);
   expect(hole.x + hole.width / 2).toBeCloseTo((42 * 86) / 84, 6);
 });
 

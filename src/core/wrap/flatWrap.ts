@@ -31,7 +31,7 @@ export interface FlatWrapInput {
   readonly width: Uncertain;
   readonly height: Uncertain;
   readonly thicknessMm: number;
-  readonly edge: 'bleed' | 'parcel';
+  readonly edge: 'bleed' | 'wrapped';
   readonly bleedMm: number;
   readonly turnInMm: number;
   readonly safeMm: number;
@@ -76,10 +76,10 @@ interface Faces {
 function frontFace(input: FlatWrapInput): Faces {
   const { shape, edge } = input;
   const outline = measuredOutline(shape, input.width.value, input.height.value);
-  const past = edge === 'parcel' ? input.thicknessMm + input.turnInMm : input.bleedMm;
+  const past = edge === 'wrapped' ? input.thicknessMm + input.turnInMm : input.bleedMm;
   const kx = input.width.value / shape.outline.widthMm;
   const ky = input.height.value / shape.outline.heightMm;
-  const noGo: Zone[] = shape.holes.map((hole) => ({
+  const exclusionZones: Zone[] = shape.holes.map((hole) => ({
     what: hole.form === 'slot' ? 'slot' : 'hole',
     contour: holeContour(measuredHole(hole, kx, ky), HOLE_CLEAR_MM),
   }));
@@ -92,7 +92,7 @@ function frontFace(input: FlatWrapInput): Faces {
       trim,
       bleed: offsetOutline(outline, past)[0] ?? trim,
       safe: offsetOutline(outline, -input.safeMm),
-      noGo,
+      exclusionZones,
     },
   };
 }
@@ -109,7 +109,7 @@ function backFace(front: Face, matrix: Affine, widthMm: number): Face {
     trim: mirrorContour(front.trim, axis),
     bleed: mirrorContour(front.bleed, axis),
     safe: mirrored(front.safe, axis),
-    noGo: front.noGo.map((z) => ({ ...z, contour: mirrorContour(z.contour, axis) })),
+    exclusionZones: front.exclusionZones.map((z) => ({ ...z, contour: mirrorContour(z.contour, axis) })),
   };
 }
 

@@ -18,7 +18,7 @@ export interface Face {
   /** Where words may stand: nothing left where the safe edge is too wide. */
   readonly safe: readonly Contour[];
   /** What the picture may not cross: parts, logos, holes with their clearance. */
-  readonly noGo: readonly Zone[];
+  readonly exclusionZones: readonly Zone[];
 }
 
 /** A line to pencil on the blank and on the back of the paper, with its distance from an edge a person can find. */

@@ -12,7 +12,12 @@ const anyRoll = fc
   .filter(({ top, share, slant }) => (top * Math.abs(1 - share)) / (2 * Math.PI) < 0.94 * slant)
   .map(({ top, share, slant, seamDeg }) => {
     const { pattern } = sizeRoundWrap(
-      wrapInput({ girthTop: exact(top), girthFoot: exact(top * share), slant: exact(slant), seamDeg }),
+      wrapInput({
+        circumferenceTop: exact(top),
+        circumferenceFoot: exact(top * share),
+        slant: exact(slant),
+        seamDeg,
+      }),
     );
     if (!pattern.roll) throw new Error('round wraps roll');
     return pattern.roll;
@@ -68,7 +73,7 @@ test('flat it is a plane, round it is the wall: every point as far from the axis
     { numRuns: 2000 },
   );
   const { pattern } = sizeRoundWrap(
-    wrapInput({ girthTop: exact(270), girthFoot: exact(220), slant: exact(189) }),
+    wrapInput({ circumferenceTop: exact(270), circumferenceFoot: exact(220), slant: exact(189) }),
   );
   const roll = pattern.roll;
   if (!roll) throw new Error('rolls');

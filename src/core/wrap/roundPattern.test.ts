@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { exact } from '../figures/uncertain';
 import { flatten, type Contour } from '../shapes/contour';
 import { insideRing, distanceToRing } from '../shapes/ring';
-import { SCHOOLS } from '../shop/settings';
+import { SEAM_METHODS } from '../shop/settings';
 import { mainFace, type Pattern } from './pattern';
 import { wallPoint } from './roll';
 import { sizeRoundWrap } from './roundWrap';
@@ -14,7 +14,7 @@ const anyCone = fc.record({
   top: num(120, 420),
   share: num(0.7, 1.3),
   slant: num(60, 260),
-  school: fc.constantFrom(...SCHOOLS),
+  seamMethod: fc.constantFrom(...SEAM_METHODS),
   bleed: num(0, 8),
   seamDeg: num(-170, 170),
 });
@@ -22,16 +22,16 @@ const patternOf = (c: {
   top: number;
   share: number;
   slant: number;
-  school: (typeof SCHOOLS)[number];
+  seamMethod: (typeof SEAM_METHODS)[number];
   bleed: number;
   seamDeg: number;
 }): Pattern =>
   sizeRoundWrap(
     wrapInput({
-      girthTop: exact(c.top),
-      girthFoot: exact(c.top * c.share),
+      circumferenceTop: exact(c.top),
+      circumferenceFoot: exact(c.top * c.share),
       slant: exact(c.slant),
-      school: c.school,
+      seamMethod: c.seamMethod,
       seamDeg: c.seamDeg,
       bleed: { rimMm: c.bleed, footMm: c.bleed, endsMm: c.bleed },
     }),
@@ -69,7 +69,7 @@ test('no tick lies inside the bleed, and none is far from it', () => {
 test('both ends of the trim meet on the wall: a butt seam closes at rim and foot alike', () => {
   fc.assert(
     fc.property(anyCone, (c) => {
-      const pattern = patternOf({ ...c, school: 'butt' });
+      const pattern = patternOf({ ...c, seamMethod: 'butt' });
       const { roll } = pattern;
       if (!roll) return false;
       // Every corner of the trim on the wall: two at each edge, a whole turn apart.
@@ -86,7 +86,7 @@ test('both ends of the trim meet on the wall: a butt seam closes at rim and foot
 test('the line the ends meet on is the far end of the closed paper: a whole turn from the near end', () => {
   fc.assert(
     fc.property(anyCone, (c) => {
-      const pattern = patternOf({ ...c, school: 'over' });
+      const pattern = patternOf({ ...c, seamMethod: 'over' });
       const { roll, meets } = pattern;
       if (!roll || !meets) return false;
       const near = mainFace(pattern).trim[0];
@@ -104,12 +104,12 @@ test('a patch to stay clear of lies on the wall where the catalogue puts it, onc
     fc.property(anyCone, num(-175, 175), (c, atDeg) => {
       const shape = {
         ...WALL,
-        keepClear: [{ what: 'logo', fromRimMm: 30, heightMm: 12, aroundMm: 18, atDeg }],
+        exclusionZones: [{ what: 'logo', fromRimMm: 30, heightMm: 12, widthMm: 18, atDeg }],
       };
       const { pattern } = sizeRoundWrap(
         wrapInput({
-          girthTop: exact(c.top),
-          girthFoot: exact(c.top * c.share),
+          circumferenceTop: exact(c.top),
+          circumferenceFoot: exact(c.top * c.share),
           slant: exact(c.slant),
           shape,
           seamDeg: c.seamDeg,
@@ -117,7 +117,7 @@ test('a patch to stay clear of lies on the wall where the catalogue puts it, onc
         }),
       );
       const { roll } = pattern;
-      const zones = mainFace(pattern).noGo;
+      const zones = mainFace(pattern).exclusionZones;
       if (!roll || zones.length < 1 || zones.length > 2) return false;
       // Across the seam a patch is there on both ends; otherwise once.
       const middles = zones.map((z) => {

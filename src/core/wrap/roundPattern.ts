@@ -38,7 +38,7 @@ export interface Bleeds {
 export interface RoundPatternInput {
   /** The paper's own mid-surface over the band it covers, and the girth of the wall at its middle. */
   readonly cone: Cone;
-  readonly wallGirthMm: number;
+  readonly wallCircumferenceMm: number;
   readonly band: Band;
   /** Sides of the paper before the school adds or takes anything, and after. */
   readonly base: { readonly left: Side; readonly right: Side };
@@ -120,11 +120,11 @@ function clearZones(input: RoundPatternInput, sheet: Sheet): Zone[] {
   const cos = cosineOf(cone);
   const lo = -bleed.rimMm;
   const hi = cone.slantMm + bleed.footMm;
-  return shape.keepClear.flatMap((z): Zone[] => {
+  return shape.exclusionZones.flatMap((z): Zone[] => {
     const v0 = Math.max(lo, (z.fromRimMm - band.topMm) / cos);
     const v1 = Math.min(hi, (z.fromRimMm + z.heightMm - band.topMm) / cos);
     if (v1 <= v0) return [];
-    if (z.aroundMm === null)
+    if (z.widthMm === null)
       return [
         {
           what: z.what,
@@ -137,7 +137,7 @@ function clearZones(input: RoundPatternInput, sheet: Sheet): Zone[] {
         },
       ];
     const azimuth = (z.atDeg * Math.PI) / 180;
-    const half = z.aroundMm / 2;
+    const half = z.widthMm / 2;
     // The paper may have the place on either side of where it starts: the one that lies on it counts.
     return [-2 * Math.PI, 0, 2 * Math.PI]
       .map((turn) => azimuth + turn)
@@ -250,7 +250,7 @@ export function roundPattern(input: RoundPatternInput): Pattern {
         trim,
         bleed: bleedContour,
         safe: safe ? [safe] : [],
-        noGo: clearZones(printed, sheet),
+        exclusionZones: clearZones(printed, sheet),
       },
     ],
     seams: [
@@ -260,8 +260,8 @@ export function roundPattern(input: RoundPatternInput): Pattern {
     front: {
       x: line.from.x,
       line,
-      wellMm: seenArcMm(input.wallGirthMm, SEEN_WELL_DEG),
-      atAllMm: seenArcMm(input.wallGirthMm, SEEN_AT_ALL_DEG),
+      wellMm: seenArcMm(input.wallCircumferenceMm, SEEN_WELL_DEG),
+      atAllMm: seenArcMm(input.wallCircumferenceMm, SEEN_AT_ALL_DEG),
     },
     meets: over > 0 ? { from: sheet.point(base.right, 0), to: sheet.point(base.right, h) } : null,
     meetsAtMm: (sheet.roll.toRad - sheet.roll.fromRad) * rMid - over,

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { seeded } from '../art/random';
 import { exact, measured, standardU } from '../figures/uncertain';
-import { errorShape } from '../figures/coverage';
+import { errorShape } from '../figures/interval';
 import { boundsOfContour } from '../shapes/contour';
-import { SCHOOLS, type School } from '../shop/settings';
+import { SEAM_METHODS, type SeamMethod } from '../shop/settings';
 import { closingError, seamChance } from './error';
 import { mainFace } from './pattern';
 import { sizeRoundWrap } from './roundWrap';
-import { schoolNotes, SCHOOL_NOTES } from './schools';
+import { seamMethodNotes, SEAM_METHOD_NOTES } from './seamMethods';
 import { WALL, wrapInput as input } from './testWraps';
 
 const PRINT = input().print;
@@ -21,21 +21,22 @@ test('closes at girth plus π times the paper', () => {
         // A strip of thickness p round radius r has its middle at r + p/2.
         const r = c / (2 * Math.PI);
         expect(
-          sizeRoundWrap(input({ girthTop: exact(c), girthFoot: exact(c), paperMm: p })).closing.value,
+          sizeRoundWrap(input({ circumferenceTop: exact(c), circumferenceFoot: exact(c), paperMm: p }))
+            .closing.value,
         ).toBeCloseTo(2 * Math.PI * (r + p / 2), 9);
       },
     ),
   );
 });
 
-test.each<[School, number | null, number]>([
+test.each<[SeamMethod, number | null, number]>([
   ['butt', null, 0],
   ['under', 3, -6],
   ['lap', 3, 3],
   ['over', 5, 5],
   ['gap', 10, -10],
-])('%s with %p prints %p against the closing length', (school, amountMm, expected) => {
-  const w = sizeRoundWrap(input({ school, amountMm }));
+])('%s with %p prints %p against the closing length', (seamMethod, amountMm, expected) => {
+  const w = sizeRoundWrap(input({ seamMethod, amountMm }));
   expect(w.lengthMm - w.closing.value).toBeCloseTo(expected, 9);
   expect(w.pattern.trim.width).toBeCloseTo(w.lengthMm, 9);
 });
@@ -43,17 +44,17 @@ test.each<[School, number | null, number]>([
 test('the pattern nests: safe inside trim inside bleed, in every school', () => {
   fc.assert(
     fc.property(
-      fc.constantFrom(...SCHOOLS),
+      fc.constantFrom(...SEAM_METHODS),
       fc.double({ min: 120, max: 640, noNaN: true }),
       fc.double({ min: 40, max: 400, noNaN: true }),
       fc.double({ min: 0, max: 15, noNaN: true }),
       fc.double({ min: 0, max: 15, noNaN: true }),
-      (school, girth, wall, bleedMm, safeMm) => {
+      (seamMethod, circumference, wall, bleedMm, safeMm) => {
         const { pattern, lengthMm, height } = sizeRoundWrap(
           input({
-            school,
-            girthTop: exact(girth),
-            girthFoot: exact(girth),
+            seamMethod,
+            circumferenceTop: exact(circumference),
+            circumferenceFoot: exact(circumference),
             slant: exact(wall),
             bleed: { rimMm: bleedMm, footMm: bleedMm, endsMm: bleedMm },
             safeMm,
@@ -67,24 +68,24 @@ test('the pattern nests: safe inside trim inside bleed, in every school', () => 
         const front = pattern.front?.x ?? NaN;
         expect(front).toBeGreaterThan(0);
         expect(front).toBeLessThanOrEqual(pattern.trim.width / 2 + 1e-9);
-        expect(pattern.front?.wellMm).toBeCloseTo(girth / 3, 9);
+        expect(pattern.front?.wellMm).toBeCloseTo(circumference / 3, 9);
       },
     ),
   );
 });
 
 test('printed over, the front is the middle of what will stay', () => {
-  const { pattern } = sizeRoundWrap(input({ school: 'over', amountMm: 6 }));
+  const { pattern } = sizeRoundWrap(input({ seamMethod: 'over', amountMm: 6 }));
   expect(pattern.front?.x).toBeCloseTo(pattern.meetsAtMm / 2, 9);
   expect(pattern.trim.width - pattern.meetsAtMm).toBeCloseTo(6, 9);
 });
 
 test('a zone to stay clear of is carried down from the wall to the pattern', () => {
-  const stamp = { what: 'stamp', fromRimMm: 156.5, heightMm: 12, aroundMm: null, atDeg: 0 };
+  const stamp = { what: 'stamp', fromRimMm: 156.5, heightMm: 12, widthMm: null, atDeg: 0 };
   const { pattern } = sizeRoundWrap(
-    input({ shape: { ...WALL, keepClear: [stamp] }, bleed: { rimMm: 0, footMm: 0, endsMm: 0 } }),
+    input({ shape: { ...WALL, exclusionZones: [stamp] }, bleed: { rimMm: 0, footMm: 0, endsMm: 0 } }),
   );
-  const [zone] = mainFace(pattern).noGo;
+  const [zone] = mainFace(pattern).exclusionZones;
   const box = boundsOfContour(zone?.contour ?? []);
   expect(zone?.what).toBe('stamp');
   expect(box.y).toBeCloseTo(150, 9);
@@ -93,9 +94,9 @@ test('a zone to stay clear of is carried down from the wall to the pattern', () 
 });
 
 test('a patch at an angle stands that far round from the front', () => {
-  const logo = { what: 'logo', fromRimMm: 50, heightMm: 10, aroundMm: 20, atDeg: 90 };
-  const { pattern } = sizeRoundWrap(input({ shape: { ...WALL, keepClear: [logo] } }));
-  const box = boundsOfContour(mainFace(pattern).noGo[0]?.contour ?? []);
+  const logo = { what: 'logo', fromRimMm: 50, heightMm: 10, widthMm: 20, atDeg: 90 };
+  const { pattern } = sizeRoundWrap(input({ shape: { ...WALL, exclusionZones: [logo] } }));
+  const box = boundsOfContour(mainFace(pattern).exclusionZones[0]?.contour ?? []);
   const quarter = (230 + Math.PI * 0.1) / 4;
   expect(box.x + box.width / 2 - (pattern.front?.x ?? 0)).toBeCloseTo(quarter, 9);
   expect(box.width).toBeCloseTo(20, 9);
@@ -104,8 +105,10 @@ test('a patch at an angle stands that far round from the front', () => {
 test('cut long by covers 19 wraps in 20 when the errors are played out', () => {
   const half = 0.8;
   // Half a mark either way, as likely as not: one of the sources known only by limits.
-  const girth = measured(230, half / Math.sqrt(3), 'maker’s figure');
-  const w = sizeRoundWrap(input({ girthTop: girth, girthFoot: girth, school: 'butt' }));
+  const circumference = measured(230, half / Math.sqrt(3), 'maker’s figure');
+  const w = sizeRoundWrap(
+    input({ circumferenceTop: circumference, circumferenceFoot: circumference, seamMethod: 'butt' }),
+  );
   const random = seeded(11);
   const uniform = (h: number) => (random() * 2 - 1) * h;
   const n = 40_000;
@@ -134,8 +137,10 @@ test('trimming on the blank takes the knife and the hand out of the error', () =
 
 test('a worse tape asks for more printed over, within what a bench can trim', () => {
   const amount = (u: number) => {
-    const girth = measured(230, u, 'reading: girth');
-    return sizeRoundWrap(input({ school: 'over', girthTop: girth, girthFoot: girth })).amountMm;
+    const circumference = measured(230, u, 'reading: girth');
+    return sizeRoundWrap(
+      input({ seamMethod: 'over', circumferenceTop: circumference, circumferenceFoot: circumference }),
+    ).amountMm;
   };
   expect(amount(0.1)).toBe(3);
   expect(amount(2.5)).toBeGreaterThan(4);
@@ -153,8 +158,8 @@ test('seam chances: limits and order', () => {
 });
 
 test('every school says what it gains, risks and asks', () => {
-  for (const notes of [SCHOOL_NOTES, schoolNotes(true)])
-    for (const s of SCHOOLS)
+  for (const notes of [SEAM_METHOD_NOTES, seamMethodNotes(true)])
+    for (const s of SEAM_METHODS)
       expect(
         Object.values(notes[s])
           .filter((v) => v !== null)

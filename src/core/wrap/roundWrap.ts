@@ -1,32 +1,32 @@
-import { errorShape } from '../figures/coverage';
+import { errorShape } from '../figures/interval';
 import { derive, exact, measured, minus, plus, scaled, uniformU, type Uncertain } from '../figures/uncertain';
 import type { Band } from '../shapes/band';
 import { coneOfSlant, cosineOf, sectorOf, type Cone, type Sector, type Side } from '../shapes/cone';
 import type { RoundShape } from '../shop/blank';
-import type { School } from '../shop/settings';
-import { closingError, longFor19In20, seamChance, type PrintDoubt } from './error';
+import type { SeamMethod } from '../shop/settings';
+import { closingError, longFor19In20, seamChance, type PrintUncertainty } from './error';
 import type { Pattern } from './pattern';
 import { roundPattern, type Bleeds } from './roundPattern';
-import { atEnds, usualAmount } from './schools';
+import { atEnds, usualAmount } from './seamMethods';
 
 const PAPER_HALF_WIDTH_MM = 0.02;
 
 export interface RoundWrapInput {
   /** Right round the wall at the top and foot of the band the paper covers, and along the wall between them. */
-  readonly girthTop: Uncertain;
-  readonly girthFoot: Uncertain;
+  readonly circumferenceTop: Uncertain;
+  readonly circumferenceFoot: Uncertain;
   readonly slant: Uncertain;
   readonly band: Band;
   /** Across the handle where it meets the wall; null without one. */
   readonly handle: Uncertain | null;
   readonly shape: RoundShape;
   readonly paperMm: number;
-  readonly school: School;
+  readonly seamMethod: SeamMethod;
   readonly amountMm: number | null;
   readonly seamDeg: number;
   /** Share of its length the paper loses in the heat, along the wrap: it is cut that much longer. */
   readonly shrink: number;
-  readonly print: PrintDoubt;
+  readonly print: PrintUncertainty;
   readonly bleed: Bleeds;
   readonly safeMm: number;
   readonly grip: 'rim' | 'foot' | null;
@@ -64,11 +64,16 @@ const ONE_LENGTH_MM = 1e-9;
 /**
  * The cone through the middle of the paper: half a thickness outside the wall, square to it. Girths in mm right round.
  */
-function paperCone(girthTopMm: number, girthFootMm: number, slantMm: number, paperMm: number): Cone {
-  const same = Math.abs(girthTopMm - girthFootMm) < ONE_LENGTH_MM;
+function paperCone(
+  circumferenceTopMm: number,
+  circumferenceFootMm: number,
+  slantMm: number,
+  paperMm: number,
+): Cone {
+  const same = Math.abs(circumferenceTopMm - circumferenceFootMm) < ONE_LENGTH_MM;
   const wall = coneOfSlant(
-    girthTopMm / (2 * Math.PI),
-    (same ? girthTopMm : girthFootMm) / (2 * Math.PI),
+    circumferenceTopMm / (2 * Math.PI),
+    (same ? circumferenceTopMm : circumferenceFootMm) / (2 * Math.PI),
     slantMm,
   );
   const out = (paperMm / 2) * cosineOf(wall);
@@ -93,26 +98,26 @@ const stretched = (c: Cone, shrink: number): Cone =>
 
 /** Sizes the paper for a round wall. All lengths mm; girths and slant above zero. */
 export function sizeRoundWrap(input: RoundWrapInput): Wrap {
-  const { school, shape, print, shrink } = input;
+  const { seamMethod, shape, print, shrink } = input;
   const paper = paperOf(input.paperMm);
   const handle = input.handle ?? exact(0);
   const cone = stretched(
-    paperCone(input.girthTop.value, input.girthFoot.value, input.slant.value, input.paperMm),
+    paperCone(input.circumferenceTop.value, input.circumferenceFoot.value, input.slant.value, input.paperMm),
     shrink,
   );
-  const around = (girth: Uncertain) =>
-    derive([girth, paper], (g, p) => (g + Math.PI * p * cosineOf(cone)) / (1 - shrink));
-  const topArc = minus(around(input.girthTop), handle);
-  const footArc = minus(around(input.girthFoot), handle);
+  const around = (circumference: Uncertain) =>
+    derive([circumference, paper], (g, p) => (g + Math.PI * p * cosineOf(cone)) / (1 - shrink));
+  const topArc = minus(around(input.circumferenceTop), handle);
+  const footArc = minus(around(input.circumferenceFoot), handle);
   const closing = scaled(plus(topArc, footArc), 0.5);
-  const error = closingError(closing, school, print);
+  const error = closingError(closing, seamMethod, print);
   const needMm = longFor19In20(error);
-  const amountMm = input.amountMm ?? usualAmount(school, needMm, handle.value);
-  const ends = atEnds(school, amountMm, handle.value);
+  const amountMm = input.amountMm ?? usualAmount(seamMethod, needMm, handle.value);
+  const ends = atEnds(seamMethod, amountMm, handle.value);
   const base = baseSides(input.seamDeg, handle.value);
   const pattern = roundPattern({
     cone,
-    wallGirthMm: (input.girthTop.value + input.girthFoot.value) / 2,
+    wallCircumferenceMm: (input.circumferenceTop.value + input.circumferenceFoot.value) / 2,
     band: input.band,
     base,
     left: moved(base.left, -ends.left),
@@ -129,7 +134,7 @@ export function sizeRoundWrap(input: RoundWrapInput): Wrap {
     cone.k === 0
       ? null
       : sectorOf(cone, Math.max(0, topArc.value + atEndsMm), Math.max(0, footArc.value + atEndsMm));
-  const wider = input.girthTop.value >= input.girthFoot.value;
+  const wider = input.circumferenceTop.value >= input.circumferenceFoot.value;
   return {
     closing,
     height: input.slant,
@@ -140,13 +145,17 @@ export function sizeRoundWrap(input: RoundWrapInput): Wrap {
     sector,
     outerRadius:
       sector &&
-      derive([input.girthTop, input.girthFoot, input.slant, paper], (t, f, s, p) => {
+      derive([input.circumferenceTop, input.circumferenceFoot, input.slant, paper], (t, f, s, p) => {
         const c = stretched(paperCone(t, f, s, p), shrink);
         return (wider ? c.topRadiusMm : c.footRadiusMm) / Math.abs(c.k);
       }),
     error,
     longFor19In20Mm: needMm,
-    seamChance: seamChance(school, school === 'gap' ? amountMm - handle.value : amountMm, errorShape(error)),
+    seamChance: seamChance(
+      seamMethod,
+      seamMethod === 'gap' ? amountMm - handle.value : amountMm,
+      errorShape(error),
+    ),
     pattern,
   };
 }

@@ -19,7 +19,11 @@ test('front and seam are two ways to say the same', () => {
 
 test('the pattern puts the front there', () => {
   const { pattern, closing } = sizeRoundWrap(
-    wrapInput({ girthTop: exact(240), girthFoot: exact(240), seamDeg: seamForFront(80, 240.31) ?? 180 }),
+    wrapInput({
+      circumferenceTop: exact(240),
+      circumferenceFoot: exact(240),
+      seamDeg: seamForFront(80, 240.31) ?? 180,
+    }),
   );
   expect(pattern.front?.x).toBeCloseTo((80 / 240.31) * closing.value, 1);
 });

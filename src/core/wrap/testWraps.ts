@@ -8,24 +8,24 @@ export const WALL: RoundShape = {
   kind: 'round',
   heightMm: 205,
   sections: [
-    { fromRimMm: 5, acrossMm: 73.5 },
-    { fromRimMm: 198, acrossMm: 73.5 },
+    { fromRimMm: 5, diameterMm: 73.5 },
+    { fromRimMm: 198, diameterMm: 73.5 },
   ],
   handle: null,
   openEnds: false,
-  keepClear: [],
+  exclusionZones: [],
 };
 
 /** A wrap of a straight wall 230 mm round and 190 mm tall unless told otherwise. */
 export const wrapInput = (over: Partial<RoundWrapInput> = {}): RoundWrapInput => ({
-  girthTop: exact(230),
-  girthFoot: exact(230),
+  circumferenceTop: exact(230),
+  circumferenceFoot: exact(230),
   slant: exact(190),
   band: { topMm: 6.5, footMm: 196.5 },
   handle: null,
   shape: WALL,
   paperMm: 0.1,
-  school: 'butt',
+  seamMethod: 'butt',
   amountMm: null,
   seamDeg: 180,
   shrink: 0,
@@ -37,13 +37,13 @@ export const wrapInput = (over: Partial<RoundWrapInput> = {}): RoundWrapInput =>
   ...over,
 });
 
-export const straightPattern = (girthMm: number, heightMm: number, bleedMm = 3): Pattern =>
+export const straightPattern = (circumferenceMm: number, heightMm: number, bleedMm = 3): Pattern =>
   sizeRoundWrap(
     wrapInput({
-      girthTop: exact(girthMm),
-      girthFoot: exact(girthMm),
+      circumferenceTop: exact(circumferenceMm),
+      circumferenceFoot: exact(circumferenceMm),
       slant: exact(heightMm),
-      school: 'over',
+      seamMethod: 'over',
       amountMm: 4,
       bleed: { rimMm: bleedMm, footMm: bleedMm, endsMm: bleedMm },
       safeMm: 5,

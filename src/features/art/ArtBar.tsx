@@ -22,11 +22,11 @@ interface Props {
   readonly busy: boolean;
   readonly onBring: (files: readonly File[]) => void;
   readonly onDraw: (ref: PictureRef) => void;
-  readonly onWords: () => void;
+  readonly onText: () => void;
 }
 
 /** What can be put on the wrap, and the ways to look at it. */
-export function ArtBar({ shows, onShows, round, busy, onBring, onDraw, onWords }: Props) {
+export function ArtBar({ shows, onShows, round, busy, onBring, onDraw, onText }: Props) {
   const { job, plan } = useJob();
   const [naming, setNaming] = useState(false);
   const tapered = plan.wrap.pattern?.form === 'cone';
@@ -37,7 +37,7 @@ export function ArtBar({ shows, onShows, round, busy, onBring, onDraw, onWords }
         <ImagePlus size={18} aria-hidden /> {busy ? 'Looking…' : 'Picture'}
       </FileButton>
       <DrawOne onDraw={onDraw} />
-      <Button onClick={onWords}>Words</Button>
+      <Button onClick={onText}>Words</Button>
       <Button onClick={() => setNaming(true)}>{names ? `Names, ${plan.art.pieces.length}` : 'Names'}</Button>
       <div className="ml-auto">
         <Segments

@@ -1,7 +1,7 @@
 'use client';
 
 import { useId, useMemo } from 'react';
-import { isOn, type ArtBoard as Straight, type Laid } from '@/core/art/lay';
+import { isOn, type ArtBoard as Straight, type PlacedLayer } from '@/core/art/placedLayers';
 import { mm } from '@/core/units/quantity';
 import { mainFace } from '@/core/wrap/pattern';
 import { contourPath } from '@/core/shapes/contour';
@@ -12,16 +12,19 @@ import { FrontBrackets, into, PatternLines, px } from '../wrap/PatternDrawing';
 import { css, Letters } from './ArtItems';
 import { useArtHand } from './artContext';
 import { LayerHandle } from './LayerHandle';
-import { useLaid } from './useLaid';
+import { usePlacedLayers } from './usePlacedLayers';
 import { usePictures } from './useSources';
 
 /** The art set out on the straight board: drag to move, a corner to scale, arrows to nudge. */
 export function ArtBoard() {
   const { plan } = useJob();
   const { chosen, shown, piece } = useArtHand();
-  const laid = useLaid(piece);
+  const placedLayers = usePlacedLayers(piece);
   const say = useSay();
-  const refs = useMemo(() => laid.flatMap((l) => (l.kind === 'picture' ? [l.ref] : [])), [laid]);
+  const refs = useMemo(
+    () => placedLayers.flatMap((l) => (l.kind === 'picture' ? [l.ref] : [])),
+    [placedLayers],
+  );
   const { urls, problem } = usePictures(refs);
   const { board } = plan.art;
   if (!board)
@@ -31,7 +34,7 @@ export function ArtBoard() {
       </p>
     );
   const { pattern } = board;
-  const onDark = laid.some((l) => l.kind === 'picture');
+  const onDark = placedLayers.some((l) => l.kind === 'picture');
   const places = plan.art.checks.find((c) => c.id === shown)?.at ?? [];
   return (
     <Board
@@ -41,8 +44,8 @@ export function ArtBoard() {
       room={{ top: 22, right: 34, bottom: 52, left: 34 }}
       draw={(fit) => (
         <>
-          <StraightArt fit={fit} board={board} laid={laid} urls={urls} chosen={chosen} />
-          {plan.art.coverage?.bare.map((patch, i) => (
+          <StraightArt fit={fit} board={board} placedLayers={placedLayers} urls={urls} chosen={chosen} />
+          {plan.art.bareAreas?.bare.map((patch, i) => (
             <polygon
               key={i}
               points={patch.map((p) => `${fit.x(p.x)},${fit.y(p.y)}`).join(' ')}
@@ -50,8 +53,8 @@ export function ArtBoard() {
             />
           ))}
           <PatternLines fit={fit} pattern={pattern} onDark={onDark} />
-          {laid.map((l) => (
-            <LayerHandle key={l.id} fit={fit} laid={l} board={board} />
+          {placedLayers.map((l) => (
+            <LayerHandle key={l.id} fit={fit} placedLayers={l} board={board} />
           ))}
           {places.map((r, i) => (
             <rect
@@ -69,7 +72,7 @@ export function ArtBoard() {
             pattern={pattern}
             label={pattern.front ? `seen from the front, ${say([mm(pattern.front.wellMm)])}` : ''}
           />
-          {laid.length === 0 && <Teach fit={fit} text="Drop a picture here" />}
+          {placedLayers.length === 0 && <Teach fit={fit} text="Drop a picture here" />}
           {problem && <Teach fit={fit} text={`${problem.what} ${problem.wayOut}`} wrong />}
         </>
       )}
@@ -96,21 +99,21 @@ function Teach({ fit, text, wrong = false }: { fit: Fit; text: string; wrong?: b
 interface StraightProps {
   readonly fit: Fit;
   readonly board: Straight;
-  readonly laid: readonly Laid[];
+  readonly placedLayers: readonly PlacedLayer[];
   readonly urls: Readonly<Record<string, string>>;
   readonly chosen: string | null;
 }
 
 /** Layers in their order on the straight board, cut at the bleed; the chosen picture shows faintly beyond it. */
-function StraightArt({ fit, board, laid, urls, chosen }: StraightProps) {
+function StraightArt({ fit, board, placedLayers, urls, chosen }: StraightProps) {
   const id = useId();
   const { faces } = board.pattern;
-  const spilling = laid.find((l) => l.id === chosen);
+  const spilling = placedLayers.find((l) => l.id === chosen);
   return (
     <g transform={into(fit)}>
       {spilling?.kind === 'picture' && (
         <g transform={css(mainFace(board.pattern).matrix)} opacity={0.22}>
-          <LayerPicture laid={spilling} url={urls[spilling.ref.id]} />
+          <LayerPicture placedLayers={spilling} url={urls[spilling.ref.id]} />
         </g>
       )}
       {faces.map((face) => (
@@ -120,11 +123,11 @@ function StraightArt({ fit, board, laid, urls, chosen }: StraightProps) {
           </clipPath>
           <path d={contourPath(face.bleed)} fill="#ffffff" />
           <g clipPath={`url(#${id}-${face.name})`}>
-            {laid
+            {placedLayers
               .filter((l) => isOn(l.on, face.name))
               .map((l) =>
                 l.kind === 'picture' ? (
-                  <LayerPicture key={l.id} laid={l} url={urls[l.ref.id]} />
+                  <LayerPicture key={l.id} placedLayers={l} url={urls[l.ref.id]} />
                 ) : (
                   <Letters key={l.id} {...l} letters={l.set.letters} emMm={l.set.emMm} />
                 ),
@@ -136,9 +139,15 @@ function StraightArt({ fit, board, laid, urls, chosen }: StraightProps) {
   );
 }
 
-function LayerPicture({ laid, url }: { laid: Extract<Laid, { kind: 'picture' }>; url: string | undefined }) {
-  const { widthPx: width, heightPx: height } = laid.ref;
-  return laid.tiles.map((t, i) => (
+function LayerPicture({
+  placedLayers,
+  url,
+}: {
+  placedLayers: Extract<PlacedLayer, { kind: 'picture' }>;
+  url: string | undefined;
+}) {
+  const { widthPx: width, heightPx: height } = placedLayers.ref;
+  return placedLayers.tiles.map((t, i) => (
     <g key={i} transform={css(t)}>
       {url ? (
         <image href={url} width={width} height={height} preserveAspectRatio="none" />

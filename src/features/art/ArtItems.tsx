@@ -2,7 +2,7 @@ import type { Affine } from '@/core/art/affine';
 import { fontById, type FontId } from '@/core/art/fonts';
 import { sourceBox, type ArtItem, type Sources } from '@/core/art/items';
 import type { Polygon } from '@/core/art/polygon';
-import type { LetterAt } from '@/core/art/words';
+import type { LetterAt } from '@/core/art/text';
 
 export const css = (m: Affine): string => `matrix(${m.join(' ')})`;
 const points = (p: Polygon): string => p.map((q) => `${q.x},${q.y}`).join(' ');
@@ -87,7 +87,7 @@ export const ArtItems = ({ items, sources, urls, id }: Props) => (
 );
 
 function Item({ item, sources, urls }: { item: ArtItem } & Pick<Props, 'sources' | 'urls'>) {
-  if (item.kind === 'words')
+  if (item.kind === 'letters')
     return (
       <g transform={css(item.matrix)}>
         <Letters {...item} />

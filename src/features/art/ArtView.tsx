@@ -1,11 +1,11 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { MOST_LAYERS, wordsLayer, type PictureRef } from '@/core/job/art';
+import { MOST_LAYERS, textLayer, type PictureRef } from '@/core/job/art';
 import { isRound } from '@/core/shop/blank';
 import { newId } from '@/data/ids';
 import { bringPicture } from '@/data/pictures';
-import { tellProblem } from '@/ui/tell';
+import { notifyProblem } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { ArtBoard } from './ArtBoard';
@@ -21,7 +21,7 @@ import { PictureTools } from './PictureTools';
 import { ProofSheet } from './ProofSheet';
 import { whileReading } from './reading';
 import { SeamFinder } from './SeamFinder';
-import { WordsTools } from './WordsTools';
+import { TextTools } from './TextTools';
 
 /** The art on the wrap: pictures and words in layers, names, the seam, and what it will look like. */
 export function ArtView() {
@@ -48,7 +48,7 @@ export function ArtView() {
 
   const full = (): boolean => {
     if (!isFull(store.getState().job)) return false;
-    tellProblem({
+    notifyProblem({
       what: `There are ${MOST_LAYERS} layers already.`,
       where: 'Art',
       wayOut: 'Take one off under Layers first.',
@@ -66,20 +66,20 @@ export function ArtView() {
     setBusy(true);
     for (const file of files) {
       const r = await whileReading(file.name, bringPicture(file));
-      if (!r.ok) tellProblem(r.problem);
+      if (!r.ok) notifyProblem(r.problem);
       else if (instead) edit(replaced(instead, r.value));
       else add(r.value);
     }
     setBusy(false);
   };
-  const addWords = () => {
+  const addText = () => {
     if (full()) return;
-    const id = newId('words');
+    const id = newId('text');
     const { pattern } = plan.wrap;
     // Words start at the front, which printing over moves off the middle of the sheet.
     const dxMm = pattern?.front ? pattern.front.x - pattern.trim.width / 2 : 0;
     const onPicture = job.art.layers.some((l) => l.kind === 'picture');
-    edit(added(wordsLayer(id, 'Name', { dxMm, colour: onPicture ? '#f4efe0' : '#14211f', capHeightMm: 12 })));
+    edit(added(textLayer(id, 'Name', { dxMm, colour: onPicture ? '#f4efe0' : '#14211f', capHeightMm: 12 })));
     choose(id);
     setShows('board');
   };
@@ -107,7 +107,7 @@ export function ArtView() {
           busy={busy}
           onBring={(f) => void bring(f)}
           onDraw={add}
-          onWords={addWords}
+          onText={addText}
         />
         <div className="flex min-h-[24rem] flex-1 flex-col sm:flex-row">
           {shows === 'board' && (
@@ -117,7 +117,7 @@ export function ArtView() {
               {layer?.kind === 'picture' && (
                 <PictureTools layer={layer} onReplace={(f) => void bring([f], layer.id)} />
               )}
-              {layer?.kind === 'words' && <WordsTools layer={layer} />}
+              {layer?.kind === 'text' && <TextTools layer={layer} />}
             </div>
           )}
           <div

@@ -1,15 +1,12 @@
 'use client';
 
-import type { Level } from '@/core/figures/figure';
 import { isListed } from '@/core/preflight/check';
-import { mended } from '@/core/preflight/mend';
+import { fixed } from '@/core/preflight/fix';
 import { Button } from '@/ui/Button';
 import { Say } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { useArtHand } from './artContext';
-
-const BAR: Readonly<Record<Level, string>> = { stop: 'bg-act', heed: 'bg-heed', note: 'bg-strata-4' };
-const LEVEL_WORDS: Readonly<Record<Level, string>> = { stop: 'Stop', heed: 'Take heed', note: 'Note' };
+import { LEVEL_BAR, LEVEL_WORDS } from '@/ui/levels';
 
 /** Everything found before ink is spent, worst first: where it is, and one touch to put it right. */
 export function Checks() {
@@ -23,7 +20,7 @@ export function Checks() {
       <ul className="grid max-h-[6rem] overflow-y-auto px-4 py-1.5">
         {checks.map((c) => (
           <li key={c.id} className="flex items-center gap-2.5 py-0.5">
-            <span aria-hidden className={`h-6 w-1.5 shrink-0 ${BAR[c.level]}`} />
+            <span aria-hidden className={`h-6 w-1.5 shrink-0 ${LEVEL_BAR[c.level]}`} />
             <span className="min-w-0 flex-1 leading-snug">
               <span className="sr-only">{LEVEL_WORDS[c.level]}: </span>
               <Say phrase={c.text} />
@@ -38,14 +35,14 @@ export function Checks() {
                 {shown === c.id ? 'Hide' : 'Show where'}
               </Button>
             )}
-            {c.mend && (
+            {c.fix && (
               <Button
                 className="min-h-9 shrink-0 px-2 text-fine"
                 onClick={() => {
-                  if (c.mend) edit(mended(c.mend));
+                  if (c.fix) edit(fixed(c.fix));
                 }}
               >
-                {c.mend.label}
+                {c.fix.label}
               </Button>
             )}
           </li>

@@ -1,7 +1,7 @@
 'use client';
 
 import { apply } from '@/core/art/affine';
-import type { ArtBoard, Laid, LaidPicture, LaidWords } from '@/core/art/lay';
+import type { ArtBoard, PlacedLayer, PlacedPicture, PlacedText } from '@/core/art/placedLayers';
 import { clamp } from '@/core/shapes/plane';
 import { mm } from '@/core/units/quantity';
 import type { Fit } from '@/ui/board/Board';
@@ -10,19 +10,23 @@ import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { px } from '../wrap/PatternDrawing';
 import { useArtHand } from './artContext';
-import { movedTo, placed as placedAt, pulled, targetsOf } from './layers';
+import { movedTo, withPlacement, pulled, targetsOf } from './layers';
 
 const NUDGE_MM = 0.5;
 
-interface Props<L extends Laid = Laid> {
+interface Props<L extends PlacedLayer = PlacedLayer> {
   readonly fit: Fit;
-  readonly laid: L;
+  readonly placedLayers: L;
   readonly board: ArtBoard;
 }
 
 /** What a hand takes hold of: the whole layer to move it, a corner to scale it. */
-export const LayerHandle = ({ laid, ...rest }: Props) =>
-  laid.kind === 'picture' ? <PictureHandle laid={laid} {...rest} /> : <WordsHandle laid={laid} {...rest} />;
+export const LayerHandle = ({ placedLayers, ...rest }: Props) =>
+  placedLayers.kind === 'picture' ? (
+    <PictureHandle placedLayers={placedLayers} {...rest} />
+  ) : (
+    <TextHandle placedLayers={placedLayers} {...rest} />
+  );
 
 /** Lines a layer's middle is pulled to while it is dragged. */
 function useMover(id: string, fit: Fit, board: ArtBoard) {
@@ -37,20 +41,23 @@ function useMover(id: string, fit: Fit, board: ArtBoard) {
   };
 }
 
-function PictureHandle({ fit, laid, board }: Props<LaidPicture>) {
+function PictureHandle({ fit, placedLayers, board }: Props<PlacedPicture>) {
   const { job, edit } = useJob();
   const { chosen, choose } = useArtHand();
   const say = useSay();
-  const move = useMover(laid.id, fit, board);
-  const layer = job.art.layers.find((l) => l.id === laid.id);
+  const move = useMover(placedLayers.id, fit, board);
+  const layer = job.art.layers.find((l) => l.id === placedLayers.id);
   if (layer?.kind !== 'picture') return null;
   const { placement } = layer;
-  const isChosen = chosen === laid.id;
-  const { corners, matrix } = laid.placed;
+  const isChosen = chosen === placedLayers.id;
+  const { corners, matrix } = placedLayers.transform;
   const points = corners.map((p) => `${fit.x(p.x)},${fit.y(p.y)}`).join(' ');
-  const middle = apply(matrix, { x: laid.ref.widthPx / 2, y: laid.ref.heightPx / 2 });
+  const middle = apply(matrix, { x: placedLayers.ref.widthPx / 2, y: placedLayers.ref.heightPx / 2 });
   const scaleBy = (k: number) =>
-    edit(placedAt(laid.id, { scale: clamp(placement.scale * k, 0.02, 50) }), `scale-${laid.id}`);
+    edit(
+      withPlacement(placedLayers.id, { scale: clamp(placement.scale * k, 0.02, 50) }),
+      `scale-${placedLayers.id}`,
+    );
   return (
     <g>
       <polygon
@@ -61,11 +68,11 @@ function PictureHandle({ fit, laid, board }: Props<LaidPicture>) {
         strokeDasharray="2 3"
         tabIndex={0}
         role="slider"
-        aria-label={`Picture ${laid.ref.name}. Arrow keys move it, plus and minus scale it`}
+        aria-label={`Picture ${placedLayers.ref.name}. Arrow keys move it, plus and minus scale it`}
         aria-valuenow={Math.round(placement.scale * 100)}
         aria-valuetext={`${Math.round(placement.scale * 100)} percent, moved ${say([mm(placement.dxMm)])} across, ${say([mm(placement.dyMm)])} down`}
         className="cursor-move touch-none outline-none focus-visible:[stroke:#1d2c5e] focus-visible:[stroke-width:3]"
-        onFocus={() => choose(laid.id)}
+        onFocus={() => choose(placedLayers.id)}
         onKeyDown={(e) => {
           if (
             arrowStep(e, (dx, dy) =>
@@ -81,24 +88,26 @@ function PictureHandle({ fit, laid, board }: Props<LaidPicture>) {
           (start, dx, dy) => move.drag(start.dxMm + dx / fit.k, start.dyMm + dy / fit.k),
         )}
       />
-      {isChosen && <ScaleCorner fit={fit} laid={laid} middle={middle} scale={placement.scale} />}
+      {isChosen && (
+        <ScaleCorner fit={fit} placedLayers={placedLayers} middle={middle} scale={placement.scale} />
+      )}
     </g>
   );
 }
 
 function ScaleCorner({
   fit,
-  laid,
+  placedLayers,
   middle,
   scale,
 }: {
   fit: Fit;
-  laid: LaidPicture;
+  placedLayers: PlacedPicture;
   middle: { x: number; y: number };
   scale: number;
 }) {
   const { edit } = useJob();
-  const corner = laid.placed.corners[2];
+  const corner = placedLayers.transform.corners[2];
   if (!corner) return null;
   const [x, y] = [fit.x(corner.x) - fit.x(middle.x), fit.y(corner.y) - fit.y(middle.y)];
   return (
@@ -116,23 +125,23 @@ function ScaleCorner({
         () => ({ scale, reach: Math.hypot(x, y), x, y }),
         (start, dx, dy) =>
           edit(
-            placedAt(laid.id, {
+            withPlacement(placedLayers.id, {
               scale: clamp((start.scale * Math.hypot(start.x + dx, start.y + dy)) / start.reach, 0.02, 50),
             }),
-            `scale-${laid.id}`,
+            `scale-${placedLayers.id}`,
           ),
       )}
     />
   );
 }
 
-function WordsHandle({ fit, laid, board }: Props<LaidWords>) {
+function TextHandle({ fit, placedLayers, board }: Props<PlacedText>) {
   const { job } = useJob();
   const { chosen, choose } = useArtHand();
-  const move = useMover(laid.id, fit, board);
-  const layer = job.art.layers.find((l) => l.id === laid.id);
-  if (layer?.kind !== 'words') return null;
-  const { box } = laid.set;
+  const move = useMover(placedLayers.id, fit, board);
+  const layer = job.art.layers.find((l) => l.id === placedLayers.id);
+  if (layer?.kind !== 'text') return null;
+  const { box } = placedLayers.set;
   // Small words on a small screen still give a finger something to hold.
   const tallMm = Math.max(box.height + 4, 28 / fit.k);
   const middleMm = box.y + box.height / 2;
@@ -141,15 +150,15 @@ function WordsHandle({ fit, laid, board }: Props<LaidWords>) {
     <rect
       {...hold}
       fill="transparent"
-      stroke={chosen === laid.id ? '#c9b37a' : 'none'}
+      stroke={chosen === placedLayers.id ? '#c9b37a' : 'none'}
       strokeWidth={2}
       strokeDasharray="4 3"
       tabIndex={0}
       role="slider"
-      aria-label={`Words “${laid.set.text}”. Arrow keys move them`}
+      aria-label={`Words “${placedLayers.set.text}”. Arrow keys move them`}
       aria-valuenow={Math.round(layer.dyMm)}
       className="cursor-move touch-none"
-      onFocus={() => choose(laid.id)}
+      onFocus={() => choose(placedLayers.id)}
       onKeyDown={(e) =>
         arrowStep(e, (dx, dy) => move.nudge(layer.dxMm + dx * NUDGE_MM, layer.dyMm + dy * NUDGE_MM))
       }

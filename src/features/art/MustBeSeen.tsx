@@ -17,13 +17,13 @@ const SIDES = [
 /** Marks a face, or lettering within the picture, that the checks then keep in sight and off the seam. */
 export function MustBeSeen({ layer }: { layer: PictureLayer }) {
   const { edit } = useJob();
-  const { keep } = layer;
-  const put = (next: PictureLayer['keep'], group?: string) =>
+  const { focalArea } = layer;
+  const put = (next: PictureLayer['focalArea'], group?: string) =>
     edit(
-      editPicture(layer.id, (l) => ({ ...l, keep: next })),
+      editPicture(layer.id, (l) => ({ ...l, focalArea: next })),
       group,
     );
-  if (!keep)
+  if (!focalArea)
     return (
       <Button className="px-2 text-fine" onClick={() => put(START)}>
         Mark what must be seen
@@ -37,12 +37,12 @@ export function MustBeSeen({ layer }: { layer: PictureLayer }) {
           key={side}
           label={label}
           unit="%"
-          value={keep[side] * 100}
+          value={focalArea[side] * 100}
           min={min}
           max={max}
           width="w-12"
           taken
-          onValue={(v) => put({ ...keep, [side]: v / 100 }, `keep-${side}`)}
+          onValue={(v) => put({ ...focalArea, [side]: v / 100 }, `keep-${side}`)}
         />
       ))}
       <Button className="col-span-2 px-2 text-fine" onClick={() => put(null)}>

@@ -4,7 +4,7 @@ import { FileUp } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { cellOf, countOf, pictureNamed } from '@/core/art/names';
 import { decodeText, readNames, type ReadNames } from '@/core/formats/namesList';
-import { wordsLayer, type Names, type PictureRef } from '@/core/job/art';
+import { textLayer, type Names, type PictureRef } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import { problemText } from '@/core/result';
 import { newId } from '@/data/ids';
@@ -12,9 +12,9 @@ import { bringPicture } from '@/data/pictures';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
 import { Labelled } from '@/ui/Labelled';
-import { Pick } from '@/ui/Pick';
-import { SheetDialog } from '@/ui/Sheet';
-import { tell, tellProblem } from '@/ui/tell';
+import { Select } from '@/ui/Select';
+import { Dialog } from '@/ui/Dialog';
+import { notify, notifyProblem } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
 import { PICTURE_FILES } from './ArtBar';
 import { whileReading } from './reading';
@@ -31,12 +31,12 @@ function withNames(job: Job, names: Names): Job {
     l.field !== null && !known.has(l.field) ? { ...l, field: null } : l,
   );
   const column = names.columns.find((c) => c !== names.countColumn) ?? null;
-  const free = layers.find((l) => l.kind === 'words');
+  const free = layers.find((l) => l.kind === 'text');
   const set = layers.some((l) => l.field !== null)
     ? layers
     : free
       ? layers.map((l) => (l.id === free.id ? { ...l, field: column } : l))
-      : [...layers, wordsLayer(newId('words'), 'Name', { field: column, capHeightMm: 12 })];
+      : [...layers, textLayer(newId('text'), 'Name', { field: column, capHeightMm: 12 })];
   const pieces = Math.max(1, Math.min(10000, totalOf(names)));
   return { ...job, pieces, art: { ...job.art, layers: set, names } };
 }
@@ -58,12 +58,12 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
   const open = async (file: File) => {
     const decoded = decodeText(new Uint8Array(await file.arrayBuffer()));
     if (decoded.ok) setText(decoded.value);
-    else tellProblem(decoded.problem);
+    else notifyProblem(decoded.problem);
   };
   const bring = async (file: File) => {
     const r = await whileReading(file.name, bringPicture(file));
     if (r.ok) setPictures((p) => [...p.filter((x) => x.name !== r.value.name), r.value].slice(-60));
-    else tellProblem(r.problem);
+    else notifyProblem(r.problem);
   };
   const names = read?.ok
     ? {
@@ -78,11 +78,11 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
   const keep = () => {
     if (!names) return;
     edit((j) => withNames(j, names));
-    tell(`${totalOf(names)} pieces by name.`);
+    notify(`${totalOf(names)} pieces by name.`);
     onClose();
   };
   return (
-    <SheetDialog
+    <Dialog
       open
       wide
       onClose={onClose}
@@ -127,7 +127,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
             <>
               <Read read={read.value} names={names} />
               <Labelled label="How many of each">
-                <Pick
+                <Select
                   label="Column that says how many"
                   value={names.countColumn ?? ONE_EACH}
                   options={[
@@ -161,7 +161,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
           {names ? `Keep these, ${totalOf(names)} pieces` : 'Keep these'}
         </Button>
       </div>
-    </SheetDialog>
+    </Dialog>
   );
 }
 

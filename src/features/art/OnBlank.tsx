@@ -1,7 +1,7 @@
 'use client';
 
 import { useId, useState, type ReactNode } from 'react';
-import { BACKINGS, DULL_PRINT, pressedLook, pressedMatrix, type BackingId } from '@/core/art/pressed';
+import { BACKINGS, DULL_PRINT, pressedPicture, pressedMatrix, type BackingId } from '@/core/art/pressed';
 import { isRound } from '@/core/shop/blank';
 import { mm } from '@/core/units/quantity';
 import { contourPath } from '@/core/shapes/contour';
@@ -15,7 +15,7 @@ import { FrontPicture } from '../wrap/FrontPicture';
 import { into, PatternArt } from '../wrap/PatternDrawing';
 import { css } from './ArtItems';
 import { useArtHand } from './artContext';
-import { useLaidOnPaper } from './useLaid';
+import { usePlacedOnPaper } from './usePlacedLayers';
 import { useSources } from './useSources';
 
 type Sight = 'flat' | 'front';
@@ -33,7 +33,7 @@ export function OnBlank() {
       </p>
     );
   const { coating } = blank;
-  const matrix = pressedMatrix(pressedLook(blank, backing));
+  const matrix = pressedMatrix(pressedPicture(blank, backing));
   return (
     <div className="absolute inset-0 flex flex-col">
       <div className="grid min-h-0 flex-1 grid-cols-1 sm:grid-cols-2">
@@ -114,7 +114,7 @@ function FlatSight({ filter, cut }: { filter: string; cut: boolean }) {
   const { plan } = useJob();
   const { piece } = useArtHand();
   const say = useSay();
-  const { laid, sources } = useLaidOnPaper(piece);
+  const { placedLayers, sources } = usePlacedOnPaper(piece);
   const { pattern } = plan.wrap;
   const { urls } = useSources(sources);
   if (!pattern) return null;
@@ -131,7 +131,7 @@ function FlatSight({ filter, cut }: { filter: string; cut: boolean }) {
               id={`sight-${String(cut)}`}
               fit={fit}
               pattern={shown}
-              laid={laid}
+              placedLayers={placedLayers}
               sources={sources}
               urls={urls}
             />

@@ -4,14 +4,14 @@ import { Board } from '@/ui/board/Board';
 import { useJob } from '../job/jobContext';
 import { PatternArt, PatternLines } from '../wrap/PatternDrawing';
 import { useArtHand } from './artContext';
-import { useLaidOnPaper } from './useLaid';
+import { usePlacedOnPaper } from './usePlacedLayers';
 import { useSources } from './useSources';
 
 /** The art bent to the paper of a tapered wall, as it leaves the printer before it is mirrored. */
 export function OnPaper() {
   const { plan } = useJob();
   const { piece } = useArtHand();
-  const { laid, sources } = useLaidOnPaper(piece);
+  const { placedLayers, sources } = usePlacedOnPaper(piece);
   const { pattern } = plan.wrap;
   const { urls } = useSources(sources);
   if (!pattern) return null;
@@ -22,8 +22,15 @@ export function OnPaper() {
       room={{ top: 22, right: 34, bottom: 30, left: 34 }}
       draw={(fit) => (
         <>
-          <PatternArt id="bent" fit={fit} pattern={pattern} laid={laid} sources={sources} urls={urls} />
-          <PatternLines fit={fit} pattern={pattern} onDark={laid.some((l) => l.kind === 'picture')} />
+          <PatternArt
+            id="bent"
+            fit={fit}
+            pattern={pattern}
+            placedLayers={placedLayers}
+            sources={sources}
+            urls={urls}
+          />
+          <PatternLines fit={fit} pattern={pattern} onDark={placedLayers.some((l) => l.kind === 'picture')} />
         </>
       )}
     />

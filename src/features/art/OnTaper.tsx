@@ -1,11 +1,11 @@
 'use client';
 
-import type { Lie } from '@/core/job/art';
+import type { Warp } from '@/core/job/art';
 import { Labelled } from '@/ui/Labelled';
 import { Segments } from '@/ui/Segments';
 import { useJob } from '../job/jobContext';
 
-const LIES: readonly { readonly value: Lie; readonly label: string; readonly title: string }[] = [
+const WARPS: readonly { readonly value: Warp; readonly label: string; readonly title: string }[] = [
   { value: 'level', label: 'Level', title: 'Widths as drawn all the way down; level lines stay level' },
   { value: 'true', label: 'True', title: 'Upright lines follow the wall; widths shrink with it' },
   { value: 'flat', label: 'Flat', title: 'Straight on the paper: level lines will droop on the cup' },
@@ -15,14 +15,14 @@ const LIES: readonly { readonly value: Lie; readonly label: string; readonly tit
 export function OnTaper() {
   const { job, plan, edit } = useJob();
   if (plan.wrap.pattern?.form !== 'cone') return null;
-  const chosen = LIES.find((l) => l.value === job.art.lie);
+  const chosen = WARPS.find((l) => l.value === job.art.warp);
   return (
     <Labelled label="On the taper">
       <Segments
         label="How art lies on the taper"
-        value={job.art.lie}
-        onChange={(lie) => edit((j) => ({ ...j, art: { ...j.art, lie } }))}
-        options={LIES}
+        value={job.art.warp}
+        onChange={(warp) => edit((j) => ({ ...j, art: { ...j.art, warp } }))}
+        options={WARPS}
       />
       <span className="block pt-0.5 text-fine leading-tight font-normal text-soft">{chosen?.title}</span>
     </Labelled>

@@ -1,25 +1,25 @@
 'use client';
 
 import { FlipHorizontal2, FlipVertical2, RotateCcw, RotateCw } from 'lucide-react';
-import type { PictureLayer, Placement, Repeat } from '@/core/job/art';
+import type { PictureLayer, PicturePlacement, Repeat } from '@/core/job/art';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
 import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
-import { Pick } from '@/ui/Pick';
+import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
 import { useJob } from '../job/jobContext';
 import { PICTURE_FILES } from './ArtBar';
-import { editPicture, placed } from './layers';
+import { editPicture, withPlacement } from './layers';
 import { MustBeSeen } from './MustBeSeen';
 import { SetOn } from './SetOn';
 
 const turned = (deg: number): number => ((((deg + 180) % 360) + 360) % 360) - 180;
 
 const REPEAT_WORDS: readonly { readonly value: Repeat; readonly label: string }[] = [
-  { value: 'once', label: 'once' },
-  { value: 'straight', label: 'in straight rows' },
+  { value: 'none', label: 'none' },
+  { value: 'rows', label: 'in straight rows' },
   { value: 'half-drop', label: 'dropped by half' },
   { value: 'mirror', label: 'turned over by turns' },
 ];
@@ -33,7 +33,7 @@ interface Props {
 export function PictureTools({ layer, onReplace }: Props) {
   const { edit } = useJob();
   const { placement, flip } = layer;
-  const put = (next: Partial<Placement>, group?: string) => edit(placed(layer.id, next), group);
+  const put = (next: Partial<PicturePlacement>, group?: string) => edit(withPlacement(layer.id, next), group);
   const turnOver = (side: 'across' | 'down') =>
     edit(editPicture(layer.id, (l) => ({ ...l, flip: { ...l.flip, [side]: !l.flip[side] } })));
   return (
@@ -60,12 +60,12 @@ export function PictureTools({ layer, onReplace }: Props) {
         <NumberField
           label="Turn"
           unit="°"
-          value={placement.turnDeg}
+          value={placement.rotationDeg}
           min={-360}
           max={360}
           width="w-12"
-          taken={placement.turnDeg !== 0}
-          onValue={(turnDeg) => put({ turnDeg }, 'turn')}
+          taken={placement.rotationDeg !== 0}
+          onValue={(rotationDeg) => put({ rotationDeg }, 'turn')}
         />
         <LengthField
           label="Across"
@@ -92,7 +92,7 @@ export function PictureTools({ layer, onReplace }: Props) {
         <Button
           aria-label="Turn left a quarter"
           title="Turn left a quarter"
-          onClick={() => put({ turnDeg: turned(placement.turnDeg - 90) })}
+          onClick={() => put({ rotationDeg: turned(placement.rotationDeg - 90) })}
           className="px-1.5"
         >
           <RotateCcw size={18} aria-hidden />
@@ -100,7 +100,7 @@ export function PictureTools({ layer, onReplace }: Props) {
         <Button
           aria-label="Turn right a quarter"
           title="Turn right a quarter"
-          onClick={() => put({ turnDeg: turned(placement.turnDeg + 90) })}
+          onClick={() => put({ rotationDeg: turned(placement.rotationDeg + 90) })}
           className="px-1.5"
         >
           <RotateCw size={18} aria-hidden />
@@ -126,7 +126,7 @@ export function PictureTools({ layer, onReplace }: Props) {
       </div>
       <SetOn layer={layer} />
       <Labelled label="Set it">
-        <Pick
+        <Select
           label="How often the picture is set"
           value={layer.repeat}
           options={REPEAT_WORDS}
@@ -134,7 +134,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           className="w-full"
         />
       </Labelled>
-      {layer.repeat !== 'once' && <WholeNumber layer={layer} />}
+      {layer.repeat !== 'none' && <WholeNumber layer={layer} />}
       <MustBeSeen layer={layer} />
       <FileButton label="Another in its place" accept={PICTURE_FILES} onFile={onReplace}>
         Put another in its place
@@ -146,20 +146,20 @@ export function PictureTools({ layer, onReplace }: Props) {
 /** A repeat closes at the seam only where a whole number of copies goes round. */
 function WholeNumber({ layer }: { layer: PictureLayer }) {
   const { plan, edit } = useJob();
-  const { board, laid } = plan.art;
-  const mine = laid.find((l) => l.id === layer.id);
+  const { board, placedLayers } = plan.art;
+  const mine = placedLayers.find((l) => l.id === layer.id);
   if (!board || mine?.kind !== 'picture') return null;
   const { pattern } = board;
   const roundMm = pattern.meets ? pattern.meetsAtMm : pattern.trim.width;
-  const each = mine.placed.widthMm;
-  const pair = layer.repeat === 'straight' ? 1 : 2;
+  const each = mine.transform.widthMm;
+  const pair = layer.repeat === 'rows' ? 1 : 2;
   const n = Math.max(pair, Math.round(roundMm / each / pair) * pair);
   const k = roundMm / (n * each);
   return (
     <Button
       className="px-2 text-fine"
       disabled={Math.abs(k - 1) < 1e-4}
-      onClick={() => edit(placed(layer.id, { scale: layer.placement.scale * k, turnDeg: 0 }))}
+      onClick={() => edit(withPlacement(layer.id, { scale: layer.placement.scale * k, rotationDeg: 0 }))}
     >
       {Math.abs(k - 1) < 1e-4 ? `${n} go round` : `Make ${n} go round`}
     </Button>

@@ -1,7 +1,7 @@
 'use client';
 
 import { memo, useMemo } from 'react';
-import { isOn, layArt, type ArtBoard, type Laid } from '@/core/art/lay';
+import { isOn, placeArt, type ArtBoard, type PlacedLayer } from '@/core/art/placedLayers';
 import type { Art } from '@/core/job/art';
 import type { Piece } from '@/core/art/names';
 import { contourPath } from '@/core/shapes/contour';
@@ -52,7 +52,7 @@ interface SmallProps {
 }
 
 const Small = memo(function Small({ art, board, piece, urls }: SmallProps) {
-  const laid = useMemo(() => layArt(art, board, piece.row), [art, board, piece.row]);
+  const placedLayers = useMemo(() => placeArt(art, board, piece.row), [art, board, piece.row]);
   const face = mainFace(board.pattern);
   const { trim } = board.pattern;
   const id = `proof-${piece.number}`;
@@ -68,25 +68,31 @@ const Small = memo(function Small({ art, board, piece, urls }: SmallProps) {
       </clipPath>
       <path d={contourPath(face.trim)} fill="#ffffff" />
       <g clipPath={`url(#${id})`}>
-        {laid
+        {placedLayers
           .filter((l) => isOn(l.on, face.name))
           .map((l) => (
-            <SmallLayer key={l.id} laid={l} urls={urls} />
+            <SmallLayer key={l.id} placedLayers={l} urls={urls} />
           ))}
       </g>
     </svg>
   );
 });
 
-function SmallLayer({ laid, urls }: { laid: Laid; urls: SmallProps['urls'] }) {
-  if (laid.kind === 'words') return <Letters {...laid} letters={laid.set.letters} emMm={laid.set.emMm} />;
-  const url = urls[laid.ref.id];
-  return laid.tiles.map((t, i) => (
+function SmallLayer({ placedLayers, urls }: { placedLayers: PlacedLayer; urls: SmallProps['urls'] }) {
+  if (placedLayers.kind === 'text')
+    return <Letters {...placedLayers} letters={placedLayers.set.letters} emMm={placedLayers.set.emMm} />;
+  const url = urls[placedLayers.ref.id];
+  return placedLayers.tiles.map((t, i) => (
     <g key={i} transform={css(t)}>
       {url ? (
-        <image href={url} width={laid.ref.widthPx} height={laid.ref.heightPx} preserveAspectRatio="none" />
+        <image
+          href={url}
+          width={placedLayers.ref.widthPx}
+          height={placedLayers.ref.heightPx}
+          preserveAspectRatio="none"
+        />
       ) : (
-        <rect width={laid.ref.widthPx} height={laid.ref.heightPx} fill="#d5dbe6" />
+        <rect width={placedLayers.ref.widthPx} height={placedLayers.ref.heightPx} fill="#d5dbe6" />
       )}
     </g>
   ));

@@ -3,13 +3,13 @@
 import { line, scaleLinear } from 'd3';
 import { useEffect, useMemo, useState } from 'react';
 import { SEAM_WORDS, type SeamCut, type SeamSearch } from '@/core/art/seam';
-import { closesAtMm, placedAtCut, seamAsk } from '@/core/art/seamAsk';
-import type { LaidPicture } from '@/core/art/lay';
+import { closesAtMm, placedAtCut, seamRequest } from '@/core/art/seamRequest';
+import type { PlacedPicture } from '@/core/art/placedLayers';
 import type { PictureLayer } from '@/core/job/art';
 import { mm } from '@/core/units/quantity';
 import { pictureBytes } from '@/data/pictures';
 import { Button } from '@/ui/Button';
-import { tellProblem } from '@/ui/tell';
+import { notifyProblem } from '@/ui/notify';
 import { useSay } from '@/ui/units';
 import { inWorker, type BenchApi } from '@/workers/client';
 import { useJob } from '../job/jobContext';
@@ -25,39 +25,43 @@ type Found = { readonly key: string; readonly search: SeamSearch };
 /** Where a wide or repeating picture is best cut, so that its two ends meet. */
 export function SeamFinder() {
   const { job, plan } = useJob();
-  const { board, laid } = plan.art;
-  const mine = laid.find((l) => l.kind === 'picture');
+  const { board, placedLayers } = plan.art;
+  const mine = placedLayers.find((l) => l.kind === 'picture');
   const layer = job.art.layers.find((l) => l.id === mine?.id);
   if (!board || mine?.kind !== 'picture' || layer?.kind !== 'picture')
     return <Says>Bring a picture first: the seam is looked for in the lowest one.</Says>;
-  return <SeamOf laid={mine} layer={layer} />;
+  return <SeamOf placedLayers={mine} layer={layer} />;
 }
 
 const Says = ({ children }: { children: React.ReactNode }) => (
   <p className="grid h-full place-content-center p-8 text-center text-lead">{children}</p>
 );
 
-function useSearch(laid: LaidPicture, layer: PictureLayer, cyclic: boolean): SeamSearch | null | 'turned' {
+function useSearch(
+  placedLayers: PlacedPicture,
+  layer: PictureLayer,
+  cyclic: boolean,
+): SeamSearch | null | 'turned' {
   const { plan } = useJob();
   const [found, setFound] = useState<Found | null>(null);
   const pattern = plan.art.board?.pattern;
-  const ask = useMemo(
-    () => (pattern ? seamAsk(laid, layer, pattern, cyclic) : null),
-    [laid, layer, pattern, cyclic],
+  const request = useMemo(
+    () => (pattern ? seamRequest(placedLayers, layer, pattern, cyclic) : null),
+    [placedLayers, layer, pattern, cyclic],
   );
-  const key = JSON.stringify([laid.ref.id, ask]);
+  const key = JSON.stringify([placedLayers.ref.id, request]);
   useEffect(() => {
-    if (!ask) return;
+    if (!request) return;
     const stop = new AbortController();
     let gone = false;
     const search = async () => {
-      const bytes = await pictureBytes(laid.ref);
+      const bytes = await pictureBytes(placedLayers.ref);
       if (!bytes.ok || gone) return;
-      const look = (api: BenchApi) => api.seams({ ref: laid.ref, bytes: bytes.value }, ask);
+      const look = (api: BenchApi) => api.seams({ ref: placedLayers.ref, bytes: bytes.value }, request);
       const r = await inWorker('Seam', look, stop.signal);
       if (gone) return;
       if (r.ok) setFound({ key, search: r.value });
-      else tellProblem(r.problem);
+      else notifyProblem(r.problem);
     };
     // While a hand still moves the picture nothing is looked for; what was begun for another place is stopped.
     const soon = setTimeout(() => void search(), SETTLED_MS);
@@ -69,15 +73,15 @@ function useSearch(laid: LaidPicture, layer: PictureLayer, cyclic: boolean): Sea
     // `key` says all that `ask` does, and stays the same where it does.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
-  if (!ask) return 'turned';
+  if (!request) return 'turned';
   // What was found for another place says nothing of this one.
   return found?.key === key ? found.search : null;
 }
 
-function SeamOf({ laid, layer }: { laid: LaidPicture; layer: PictureLayer }) {
+function SeamOf({ placedLayers, layer }: { placedLayers: PlacedPicture; layer: PictureLayer }) {
   const { plan, edit } = useJob();
-  const [round, setRound] = useState(layer.repeat !== 'once');
-  const search = useSearch(laid, layer, round);
+  const [round, setRound] = useState(layer.repeat !== 'none');
+  const search = useSearch(placedLayers, layer, round);
   const [picked, setPicked] = useState<number | null>(null);
   const pattern = plan.art.board?.pattern;
   if (search === 'turned' || !pattern)
@@ -90,14 +94,19 @@ function SeamOf({ laid, layer }: { laid: LaidPicture; layer: PictureLayer }) {
     edit(
       editPicture(layer.id, (l) => ({
         ...l,
-        repeat: round && l.repeat === 'once' ? 'straight' : l.repeat,
-        placement: placedAtCut(cut, laid, l.placement, pattern),
+        repeat: round && l.repeat === 'none' ? 'rows' : l.repeat,
+        placement: placedAtCut(cut, placedLayers, l.placement, pattern),
       })),
     );
   return (
     <div className="absolute inset-0 flex flex-col gap-2 overflow-y-auto px-5 py-3">
-      <AtTheSeam laid={laid} cut={cut} closesMm={closesAtMm(pattern)} wallMm={pattern.trim.height} />
-      <Curve laid={laid} search={search} cut={cut} onPick={setPicked} />
+      <AtTheSeam
+        placedLayers={placedLayers}
+        cut={cut}
+        closesMm={closesAtMm(pattern)}
+        wallMm={pattern.trim.height}
+      />
+      <Curve placedLayers={placedLayers} search={search} cut={cut} onPick={setPicked} />
       <div className="flex flex-wrap items-center gap-2">
         <CutButton
           label="As it lies"
@@ -163,22 +172,22 @@ const VIEW_MM = 70;
 
 /** The two ends side by side, as the seam will be seen on the blank. */
 function AtTheSeam({
-  laid,
+  placedLayers,
   cut,
   closesMm,
   wallMm,
 }: {
-  laid: LaidPicture;
+  placedLayers: PlacedPicture;
   cut: SeamCut;
   closesMm: number;
   wallMm: number;
 }) {
-  const refs = useMemo(() => [laid.ref], [laid.ref]);
+  const refs = useMemo(() => [placedLayers.ref], [placedLayers.ref]);
   const { urls } = usePictures(refs);
-  const url = urls[laid.ref.id];
+  const url = urls[placedLayers.ref.id];
   const k = closesMm / cut.lengthPx;
-  const { widthPx: width, heightPx: height } = laid.ref;
-  const rows = (laid.placed.matrix[5] / laid.placed.mmPerPx) * k;
+  const { widthPx: width, heightPx: height } = placedLayers.ref;
+  const rows = (placedLayers.transform.matrix[5] / placedLayers.transform.mmPerPx) * k;
   // The right end runs up to the seam at 0, the left end on from it; a cyclic picture is there on both sides.
   const copies = [-1, 0, 1].flatMap((turn) => [
     { x: -(cut.startPx + cut.lengthPx) * k + turn * width * k, clip: 'end' },
@@ -219,12 +228,12 @@ const CHART = { width: 720, height: 96, left: 34, right: 14, top: 8, bottom: 22 
 
 /** What the seam would cost at every place along the picture, the best marked. */
 function Curve({
-  laid,
+  placedLayers,
   search,
   cut,
   onPick,
 }: {
-  laid: LaidPicture;
+  placedLayers: PlacedPicture;
   search: SeamSearch;
   cut: SeamCut;
   onPick: (best: number) => void;
@@ -239,7 +248,7 @@ function Curve({
     (c) => x(c.startPx),
     (c) => y(c.cost),
   )([...search.curve]);
-  const mmAt = (px: number) => say([mm(px * laid.placed.mmPerPx)]);
+  const mmAt = (px: number) => say([mm(px * placedLayers.transform.mmPerPx)]);
   return (
     <svg
       viewBox={`0 0 ${CHART.width} ${CHART.height}`}

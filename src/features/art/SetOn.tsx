@@ -3,9 +3,9 @@
 import type { Layer, OnFace } from '@/core/job/art';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
-import { Pick } from '@/ui/Pick';
+import { Select } from '@/ui/Select';
 import { useJob } from '../job/jobContext';
-import { editPicture, editWords, movedTo, targetsOf } from './layers';
+import { editPicture, editText, movedTo, targetsOf } from './layers';
 
 /** Stands for no column in the list, which has no empty choice. */
 const NONE = '(none)';
@@ -25,7 +25,7 @@ export function SetOn({ layer }: { layer: Layer }) {
     edit(
       layer.kind === 'picture'
         ? editPicture(layer.id, (l) => ({ ...l, ...next }))
-        : editWords(layer.id, (l) => ({ ...l, ...next })),
+        : editText(layer.id, (l) => ({ ...l, ...next })),
     );
   return (
     <>
@@ -47,7 +47,7 @@ export function SetOn({ layer }: { layer: Layer }) {
       </Labelled>
       {board.pattern.faces.length > 1 && (
         <Labelled label="On">
-          <Pick
+          <Select
             label="Which face"
             value={layer.on}
             options={[
@@ -62,7 +62,7 @@ export function SetOn({ layer }: { layer: Layer }) {
       )}
       {names && (
         <Labelled label="From the list">
-          <Pick
+          <Select
             label="Column of the names list"
             value={layer.field ?? NONE}
             options={[

@@ -1,13 +1,13 @@
-import { NO_ART, pictureLayer, wordsLayer, MOST_LAYERS, type Layer, type PictureRef } from '@/core/job/art';
+import { NO_ART, pictureLayer, textLayer, MOST_LAYERS, type Layer, type PictureRef } from '@/core/job/art';
 import { jobSchema, newJob, type Job } from '@/core/job/job';
 import {
   added,
   editPicture,
-  editWords,
+  editText,
   isFull,
   movedTo,
   newPicture,
-  placed,
+  withPlacement,
   pulled,
   removed,
   replaced,
@@ -28,7 +28,7 @@ const job = (...layers: readonly Layer[]): Job => ({
   art: { ...NO_ART, layers: [...layers] },
 });
 const ids = (j: Job) => j.art.layers.map((l) => l.id);
-const three = job(pictureLayer('a', ref('p')), wordsLayer('b', 'Hi'), pictureLayer('c', ref('q')));
+const three = job(pictureLayer('a', ref('p')), textLayer('b', 'Hi'), pictureLayer('c', ref('q')));
 
 test('a step up or down changes places with one neighbour; past either end nothing moves', () => {
   expect(ids(shifted('a', 1)(three))).toEqual(['b', 'a', 'c']);
@@ -40,11 +40,11 @@ test('a step up or down changes places with one neighbour; past either end nothi
 });
 
 test('a change goes to the layer named, of the kind it is for, and to no other', () => {
-  const turned = placed('a', { turnDeg: 30 })(three);
-  expect(turned.art.layers[0]).toMatchObject({ placement: { turnDeg: 30, base: 'cover' } });
+  const turned = withPlacement('a', { rotationDeg: 30 })(three);
+  expect(turned.art.layers[0]).toMatchObject({ placement: { rotationDeg: 30, base: 'cover' } });
   expect(turned.art.layers.slice(1)).toEqual(three.art.layers.slice(1));
   expect(editPicture('b', (l) => ({ ...l, repeat: 'mirror' }))(three)).toEqual(three);
-  expect(editWords('b', (l) => ({ ...l, text: 'Ho' }))(three).art.layers[1]).toMatchObject({ text: 'Ho' });
+  expect(editText('b', (l) => ({ ...l, text: 'Ho' }))(three).art.layers[1]).toMatchObject({ text: 'Ho' });
   expect(three.art.layers[1]).toMatchObject({ text: 'Hi' });
 });
 
@@ -60,21 +60,24 @@ test('wherever a layer is dragged, the job can still be kept', () => {
 
 test('taken off, another in its place, what must be seen forgotten with the old picture', () => {
   expect(ids(removed('b')(three))).toEqual(['a', 'c']);
-  const kept = editPicture('a', (l) => ({ ...l, keep: { x: 0, y: 0, width: 0.5, height: 0.5 } }))(three);
-  expect(replaced('a', ref('new'))(kept).art.layers[0]).toMatchObject({ picture: { id: 'new' }, keep: null });
+  const kept = editPicture('a', (l) => ({ ...l, focalArea: { x: 0, y: 0, width: 0.5, height: 0.5 } }))(three);
+  expect(replaced('a', ref('new'))(kept).art.layers[0]).toMatchObject({
+    picture: { id: 'new' },
+    focalArea: null,
+  });
 });
 
 test('a full pile refuses one more and loses none', () => {
-  const full = job(...Array.from({ length: MOST_LAYERS }, (_, i) => wordsLayer(`w${i}`, 'x')));
+  const full = job(...Array.from({ length: MOST_LAYERS }, (_, i) => textLayer(`w${i}`, 'x')));
   expect(isFull(full)).toBe(true);
-  expect(ids(added(wordsLayer('more', 'x'))(full))).toEqual(ids(full));
+  expect(ids(added(textLayer('more', 'x'))(full))).toEqual(ids(full));
   const almost = removed('w0')(full);
   expect(isFull(almost)).toBe(false);
-  expect(ids(added(wordsLayer('more', 'x'))(almost)).at(-1)).toBe('more');
+  expect(ids(added(textLayer('more', 'x'))(almost)).at(-1)).toBe('more');
 });
 
 test('the first picture fills the wrap, words or no words; the next lies on it at half size', () => {
-  expect(newPicture(job(wordsLayer('w', 'x')), 'p', ref('p')).placement).toMatchObject({
+  expect(newPicture(job(textLayer('w', 'x')), 'p', ref('p')).placement).toMatchObject({
     base: 'cover',
     scale: 1,
   });

@@ -1,4 +1,4 @@
-import type { Layer, PictureLayer, PictureRef, Placement, WordsLayer } from '@/core/job/art';
+import type { Layer, PictureLayer, PictureRef, PicturePlacement, TextLayer } from '@/core/job/art';
 import { MOST_LAYERS, pictureLayer } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import { clamp } from '@/core/shapes/plane';
@@ -18,16 +18,16 @@ export const editPicture =
       job.art.layers.map((l) => (l.id === id && l.kind === 'picture' ? next(l) : l)),
     );
 
-export const editWords =
-  (id: string, next: (l: WordsLayer) => WordsLayer) =>
+export const editText =
+  (id: string, next: (l: TextLayer) => TextLayer) =>
   (job: Job): Job =>
     withLayers(
       job,
-      job.art.layers.map((l) => (l.id === id && l.kind === 'words' ? next(l) : l)),
+      job.art.layers.map((l) => (l.id === id && l.kind === 'text' ? next(l) : l)),
     );
 
-export const placed =
-  (id: string, next: Partial<Placement>) =>
+export const withPlacement =
+  (id: string, next: Partial<PicturePlacement>) =>
   (job: Job): Job =>
     editPicture(id, (l) => ({ ...l, placement: { ...l.placement, ...next } }))(job);
 
@@ -85,7 +85,7 @@ export const shifted =
 export const replaced =
   (id: string, picture: PictureRef) =>
   (job: Job): Job =>
-    editPicture(id, (l) => ({ ...l, picture, keep: null }))(job);
+    editPicture(id, (l) => ({ ...l, picture, focalArea: null }))(job);
 
 /** A first picture fills the wrap; a further one comes in at half size over it. */
 export function newPicture(job: Job, id: string, picture: PictureRef): PictureLayer {
@@ -93,7 +93,7 @@ export function newPicture(job: Job, id: string, picture: PictureRef): PictureLa
   return first
     ? pictureLayer(id, picture)
     : pictureLayer(id, picture, {
-        placement: { base: 'fit', scale: 0.5, dxMm: 0, dyMm: 0, turnDeg: 0 },
+        placement: { base: 'fit', scale: 0.5, dxMm: 0, dyMm: 0, rotationDeg: 0 },
       });
 }
 

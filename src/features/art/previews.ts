@@ -1,9 +1,9 @@
 import type { Source } from '@/core/art/items';
-import type { PictureLook } from '@/core/art/lookInto';
+import type { ImageAnalysis } from '@/core/art/analyseImage';
 import type { PictureRef } from '@/core/job/art';
-import { createKeep, type Keep } from '@/core/memo';
+import { createLru, type Lru } from '@/core/memo';
 import type { Result } from '@/core/result';
-import { keepLook, keptLook } from '@/data/looks';
+import { keepAnalysis, keptAnalysis } from '@/data/analyses';
 import { pictureBytes } from '@/data/pictures';
 import { inWorker } from '@/workers/client';
 import { whileReading } from './reading';
@@ -13,27 +13,27 @@ const PREVIEW_PX = 1400;
 /** Screen copies kept at most; older ones are let go, their memory with them. More than any one screen shows. */
 const MOST_PLAIN = 60;
 const MOST_BENT = 40;
-const MOST_LOOKS = 200;
+const MOST_ANALYSES = 200;
 
 const letGo = (url: Promise<Result<string>>): void =>
   void url.then((r) => {
     if (r.ok) URL.revokeObjectURL(r.value);
   });
-const plain = createKeep<string, Promise<Result<string>>>(MOST_PLAIN, letGo);
-const bent = createKeep<string, Promise<Result<string>>>(MOST_BENT, letGo);
-const looks = createKeep<string, Promise<Result<PictureLook>>>(MOST_LOOKS);
+const plain = createLru<string, Promise<Result<string>>>(MOST_PLAIN, letGo);
+const bent = createLru<string, Promise<Result<string>>>(MOST_BENT, letGo);
+const analyses = createLru<string, Promise<Result<ImageAnalysis>>>(MOST_ANALYSES);
 
 function remembered<T>(
-  keep: Keep<string, Promise<Result<T>>>,
+  lru: Lru<string, Promise<Result<T>>>,
   key: string,
   make: () => Promise<Result<T>>,
 ): Promise<Result<T>> {
-  const found = keep.get(key);
+  const found = lru.get(key);
   if (found) return found;
   const fresh = make();
-  keep.set(key, fresh);
+  lru.set(key, fresh);
   void fresh.then((r) => {
-    if (!r.ok) keep.delete(key);
+    if (!r.ok) lru.delete(key);
   });
   return fresh;
 }
@@ -67,11 +67,13 @@ export function previewOf(source: Source): Promise<Result<string>> {
 }
 
 /** What is in a picture's pixels, looked into once. */
-export const lookOf = (ref: PictureRef): Promise<Result<PictureLook>> =>
-  remembered(looks, ref.id, async () => {
-    const kept = await keptLook(ref.id);
+export const lookOf = (ref: PictureRef): Promise<Result<ImageAnalysis>> =>
+  remembered(analyses, ref.id, async () => {
+    const kept = await keptAnalysis(ref.id);
     if (kept) return { ok: true, value: kept };
-    const found = await withBytes(ref, (bytes) => inWorker(ref.name, (api) => api.lookInto({ ref, bytes })));
-    if (found.ok) await keepLook(ref.id, found.value);
+    const found = await withBytes(ref, (bytes) =>
+      inWorker(ref.name, (api) => api.analyseImage({ ref, bytes })),
+    );
+    if (found.ok) await keepAnalysis(ref.id, found.value);
     return found;
   });

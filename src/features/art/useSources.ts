@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import type { Sources } from '@/core/art/items';
-import type { PictureLook } from '@/core/art/lookInto';
+import type { ImageAnalysis } from '@/core/art/analyseImage';
 import type { Art, PictureRef } from '@/core/job/art';
 import type { Problem } from '@/core/result';
 import { lookOf, previewOf } from './previews';
@@ -52,11 +52,11 @@ export function usePictures(refs: readonly PictureRef[]): Seen {
   return useSources(kept.sources);
 }
 
-const NO_LOOKS: Readonly<Record<string, PictureLook>> = {};
+const NO_ANALYSES: Readonly<Record<string, ImageAnalysis>> = {};
 
 /** What has been found in the pixels of a job's pictures so far; grows as the worker gets to them. */
-export function useLooks(art: Art): Readonly<Record<string, PictureLook>> {
-  const [looks, setLooks] = useState(NO_LOOKS);
+export function useAnalyses(art: Art): Readonly<Record<string, ImageAnalysis>> {
+  const [analyses, setAnalyses] = useState(NO_ANALYSES);
   const { layers } = art;
   useEffect(() => {
     let gone = false;
@@ -64,12 +64,12 @@ export function useLooks(art: Art): Readonly<Record<string, PictureLook>> {
       if (layer.kind !== 'picture') continue;
       const { id } = layer.picture;
       void lookOf(layer.picture).then((r) => {
-        if (!gone && r.ok) setLooks((l) => (l[id] === r.value ? l : { ...l, [id]: r.value }));
+        if (!gone && r.ok) setAnalyses((l) => (l[id] === r.value ? l : { ...l, [id]: r.value }));
       });
     }
     return () => {
       gone = true;
     };
   }, [layers]);
-  return looks;
+  return analyses;
 }

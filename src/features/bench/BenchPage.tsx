@@ -7,19 +7,19 @@ import { startJob } from '@/data/jobs';
 import { loadDemo } from '@/data/seed';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
-import { tellProblem } from '@/ui/tell';
+import { notifyProblem } from '@/ui/notify';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
-import type { Standing } from '@/core/plan/standing';
+import type { JobStatus } from '@/core/plan/status';
 import type { JobRecord } from '@/data/db';
 import { BENCH_SORTS, benchLists, type BenchOrder, type BenchSort } from './benchOrder';
 import { BENCH_GRID, Traveller } from './Traveller';
-import { useStandings } from './useStandings';
+import { useJobStatuses } from './useJobStatuses';
 
 /** What is on the bench today: every job as its traveller. */
 export function BenchPage() {
   const { jobs, unreadable } = useShop();
-  const standings = useStandings();
+  const jobStatuses = useJobStatuses();
   const router = useRouter();
   const asked = useSearchParams().get('find') !== null;
   const [find, setFind] = useState('');
@@ -32,7 +32,7 @@ export function BenchPage() {
   const begin = async () => {
     const r = await startJob('New job');
     if (r.ok) router.push(`/job/${r.value.id}/blank`);
-    else tellProblem(r.problem);
+    else notifyProblem(r.problem);
   };
   return (
     <ShopFrame
@@ -72,7 +72,7 @@ export function BenchPage() {
       {jobs.length === 0 ? (
         <EmptyBench onBegin={() => void begin()} />
       ) : (
-        <BenchList jobs={shown} standings={standings} find={find} />
+        <BenchList jobs={shown} jobStatuses={jobStatuses} find={find} />
       )}
     </ShopFrame>
   );
@@ -87,16 +87,16 @@ const HEADS: Readonly<Record<BenchSort, string>> = {
 
 interface ListProps {
   readonly jobs: readonly JobRecord[];
-  readonly standings: ReadonlyMap<string, Standing>;
+  readonly jobStatuses: ReadonlyMap<string, JobStatus>;
   readonly find: string;
 }
 
 /** One line a job, by day due and late first unless another heading is struck; done jobs put away below. */
-function BenchList({ jobs, standings, find }: ListProps) {
+function BenchList({ jobs, jobStatuses, find }: ListProps) {
   const [order, setOrder] = useState<BenchOrder>({ by: 'due', down: false });
-  const { open, done } = useMemo(() => benchLists(jobs, standings, order), [jobs, standings, order]);
+  const { open, done } = useMemo(() => benchLists(jobs, jobStatuses, order), [jobs, jobStatuses, order]);
   const line = (record: JobRecord) => (
-    <Traveller key={record.id} record={record} standing={standings.get(record.id) ?? null} />
+    <Traveller key={record.id} record={record} jobStatus={jobStatuses.get(record.id) ?? null} />
   );
   return (
     <>
@@ -145,7 +145,7 @@ function BringJob() {
     const { bringJobFile } = await import('@/data/files');
     const r = await bringJobFile(await file.text());
     if (r.ok) router.push(`/job/${r.value.id}/blank`);
-    else tellProblem(r.problem);
+    else notifyProblem(r.problem);
   };
   return (
     <FileButton label="Job file" accept=".json,application/json" onFile={(f) => void bring(f)}>
@@ -157,7 +157,7 @@ function BringJob() {
 function EmptyBench({ onBegin }: { onBegin: () => void }) {
   const demo = async () => {
     const r = await loadDemo();
-    if (!r.ok) tellProblem(r.problem);
+    if (!r.ok) notifyProblem(r.problem);
   };
   return (
     <div className="board-ground grid min-h-full place-content-center justify-items-center gap-3 p-8 text-center">

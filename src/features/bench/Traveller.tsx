@@ -4,26 +4,24 @@ import { Copy, Trash2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Level } from '@/core/figures/figure';
-import type { Standing } from '@/core/plan/standing';
-import type { Progress } from '@/core/plan/section';
+import type { JobStatus } from '@/core/plan/status';
+import type { Progress } from '@/core/plan/terracePlan';
 import { problemText } from '@/core/result';
 import type { JobRecord } from '@/data/db';
 import { copyJob, removeJob, restoreJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
 import { Say } from '@/ui/units';
-import { tell, tellProblem } from '@/ui/tell';
-import { lookOf, TERRACE_LOOKS } from '../job/terraces';
+import { notify, notifyProblem } from '@/ui/notify';
+import { lookOf, TERRACE_STYLES } from '../job/terraces';
 import { dueWords } from './due';
+import { LEVEL_BAR } from '@/ui/levels';
 
 const ConfirmRemove = dynamic(() => import('./ConfirmRemove').then((m) => m.ConfirmRemove), { ssr: false });
-
-const BAR: Readonly<Record<Level, string>> = { stop: 'bg-act', heed: 'bg-heed', note: 'bg-strata-4' };
 
 interface Props {
   readonly record: JobRecord;
   /** Null for the moment it is being reckoned. */
-  readonly standing: Standing | null;
+  readonly jobStatus: JobStatus | null;
 }
 
 /** The columns of the bench; the head over them uses the same. */
@@ -31,7 +29,7 @@ export const BENCH_GRID =
   'grid items-center gap-x-4 gap-y-1.5 px-5 grid-cols-[1fr_auto] md:grid-cols-[6.5rem_minmax(11rem,1fr)_15.5rem_5rem] xl:grid-cols-[6.5rem_minmax(13rem,1fr)_15.5rem_minmax(14rem,1.3fr)_5rem]';
 
 /** A job in one line: when it is due, what it is, the eight terraces, where it stands or what is in its way. */
-export function Traveller({ record, standing }: Props) {
+export function Traveller({ record, jobStatus }: Props) {
   const { job } = record;
   const due = dueWords(job.dueOn, new Date());
   return (
@@ -44,20 +42,20 @@ export function Traveller({ record, standing }: Props) {
       </p>
       <div className="order-1 min-w-0 md:order-none">
         <h2 className="truncate font-name text-name leading-tight font-semibold" title={job.name}>
-          <Link href={`/job/${job.id}/${standing?.at ?? 'blank'}`} className="hover:underline">
+          <Link href={`/job/${job.id}/${jobStatus?.at ?? 'blank'}`} className="hover:underline">
             {job.name}
           </Link>
         </h2>
         <p className="truncate font-label text-fine font-medium text-soft">
           {job.pieces} {job.pieces === 1 ? 'piece' : 'pieces'} ·{' '}
-          {standing ? (standing.blankName ?? 'blank not chosen') : 'being reckoned…'}
+          {jobStatus ? (jobStatus.blankName ?? 'blank not chosen') : 'being reckoned…'}
         </p>
       </div>
       <div className="order-3 col-span-2 md:order-none md:col-span-1">
-        <Strata standing={standing} jobId={job.id} />
+        <Strata jobStatus={jobStatus} jobId={job.id} />
       </div>
       <div className="order-4 col-span-2 min-w-0 md:order-last md:col-span-4 xl:order-none xl:col-span-1">
-        {standing && <Status standing={standing} />}
+        {jobStatus && <Status jobStatus={jobStatus} />}
       </div>
       <div className="order-1 flex md:order-none">
         <CopyButton record={record} />
@@ -68,12 +66,12 @@ export function Traveller({ record, standing }: Props) {
 }
 
 /** Where it stands, or what is most in its way. */
-function Status({ standing: { at, summary, worst } }: { standing: Standing }) {
+function Status({ jobStatus: { at, summary, worst } }: { jobStatus: JobStatus }) {
   const terrace = worst?.terrace ?? at;
   const text = worst?.text ?? summary;
   return (
     <p className="flex items-stretch gap-2.5 leading-tight">
-      <span aria-hidden className={`w-1.5 shrink-0 ${worst ? BAR[worst.level] : 'bg-strata-3'}`} />
+      <span aria-hidden className={`w-1.5 shrink-0 ${worst ? LEVEL_BAR[worst.level] : 'bg-strata-3'}`} />
       <span className="line-clamp-2 py-0.5">
         <span className="font-label font-semibold">{lookOf(terrace).label}: </span>
         <Say phrase={text} />
@@ -85,11 +83,11 @@ function Status({ standing: { at, summary, worst } }: { standing: Standing }) {
 const PROGRESS_WORDS: Readonly<Record<Progress, string>> = { todo: 'to do', ready: 'begun', done: 'settled' };
 
 /** Eight strata, filled as far as each terrace has come; the one the job stands at is framed. */
-function Strata({ standing, jobId }: { standing: Standing | null; jobId: string }) {
+function Strata({ jobStatus, jobId }: { jobStatus: JobStatus | null; jobId: string }) {
   return (
     <ol className="grid grid-cols-8 gap-[2px]" aria-label="Terraces">
-      {TERRACE_LOOKS.map((look, i) => {
-        const progress = standing?.progress[look.id] ?? 'todo';
+      {TERRACE_STYLES.map((look, i) => {
+        const progress = jobStatus?.progress[look.id] ?? 'todo';
         const ground =
           progress === 'done'
             ? look.closed
@@ -101,7 +99,7 @@ function Strata({ standing, jobId }: { standing: Standing | null; jobId: string 
             <Link
               href={`/job/${jobId}/${look.id}`}
               title={`${look.label}, ${PROGRESS_WORDS[progress]}`}
-              className={`flex h-9 items-center justify-center font-name text-base font-semibold ${ground} ${look.id === standing?.at ? 'outline-3 -outline-offset-3 outline-ink' : ''}`}
+              className={`flex h-9 items-center justify-center font-name text-base font-semibold ${ground} ${look.id === jobStatus?.at ? 'outline-3 -outline-offset-3 outline-ink' : ''}`}
             >
               <span aria-hidden>{i + 1}</span>
               <span className="sr-only">
@@ -118,7 +116,7 @@ function Strata({ standing, jobId }: { standing: Standing | null; jobId: string 
 function CopyButton({ record }: { record: JobRecord }) {
   const copy = async () => {
     const r = await copyJob(record.job, `${record.job.name.slice(0, 70)}, again`);
-    tell(r.ok ? `“${r.value.name}” is on the bench.` : problemText(r.problem));
+    notify(r.ok ? `“${r.value.name}” is on the bench.` : problemText(r.problem));
   };
   return (
     <Button
@@ -138,16 +136,16 @@ function RemoveButton({ record }: { record: JobRecord }) {
   const remove = async () => {
     const r = await removeJob(record.id);
     if (!r.ok) {
-      tellProblem(r.problem);
+      notifyProblem(r.problem);
       return;
     }
     const removed = r.value;
     if (!removed) return;
-    tell(`“${record.job.name}” is off the bench.`, {
+    notify(`“${record.job.name}” is off the bench.`, {
       label: 'Put it back',
       onClick: () =>
         void restoreJob(removed).then((back) => {
-          if (!back.ok) tellProblem(back.problem);
+          if (!back.ok) notifyProblem(back.problem);
         }),
     });
   };

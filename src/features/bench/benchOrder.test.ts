@@ -1,7 +1,7 @@
 import type { Terrace } from '@/core/figures/figure';
 import { newJob } from '@/core/job/job';
-import type { Progress } from '@/core/plan/section';
-import type { Standing } from '@/core/plan/standing';
+import type { Progress } from '@/core/plan/terracePlan';
+import type { JobStatus } from '@/core/plan/status';
 import { benchLists } from './benchOrder';
 
 const record = (id: string, dueOn: string | null) => ({
@@ -10,7 +10,7 @@ const record = (id: string, dueOn: string | null) => ({
   savedAt: 0,
   job: { ...newJob(id, id), dueOn },
 });
-const standing = (at: Terrace, level: 'stop' | 'heed' | null, done = false): Standing => {
+const jobStatus = (at: Terrace, level: 'blocker' | 'warning' | null, done = false): JobStatus => {
   const p: Progress = done ? 'done' : 'todo';
   return {
     at,
@@ -27,19 +27,19 @@ const jobs = [
   record('whenever', null),
   record('over', '2026-11-01'),
 ];
-const standings = new Map([
-  ['b', standing('heat', null)],
-  ['late', standing('wrap', 'heed')],
-  ['a', standing('art', 'stop')],
-  ['whenever', standing('blank', null)],
-  ['over', standing('look', null, true)],
+const jobStatuses = new Map([
+  ['b', jobStatus('heat', null)],
+  ['late', jobStatus('wrap', 'warning')],
+  ['a', jobStatus('art', 'blocker')],
+  ['whenever', jobStatus('blank', null)],
+  ['over', jobStatus('look', null, true)],
 ]);
 const ids = (by: Parameters<typeof benchLists>[2]['by'], down = false) =>
-  benchLists(jobs, standings, { by, down }).open.map((r) => r.id);
+  benchLists(jobs, jobStatuses, { by, down }).open.map((r) => r.id);
 
 test('by day due, late first, those of no day last; done ones stand apart', () => {
   expect(ids('due')).toEqual(['late', 'a', 'b', 'whenever']);
-  expect(benchLists(jobs, standings, { by: 'due', down: false }).done.map((r) => r.id)).toEqual(['over']);
+  expect(benchLists(jobs, jobStatuses, { by: 'due', down: false }).done.map((r) => r.id)).toEqual(['over']);
 });
 test('by name, terrace and what is in the way; the other way round; equals by day and name', () => {
   expect(ids('name')).toEqual(['a', 'b', 'late', 'whenever']);

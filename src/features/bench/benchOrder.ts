@@ -1,5 +1,5 @@
-import type { Standing } from '@/core/plan/standing';
-import { TERRACES } from '@/core/figures/figure';
+import type { JobStatus } from '@/core/plan/status';
+import { LEVEL_ORDER, TERRACES } from '@/core/figures/figure';
 import type { JobRecord } from '@/data/db';
 
 export const BENCH_SORTS = ['due', 'name', 'terrace', 'status'] as const;
@@ -10,18 +10,17 @@ export interface BenchOrder {
   readonly down: boolean;
 }
 
-type Standings = ReadonlyMap<string, Standing>;
+type JobStatuses = ReadonlyMap<string, JobStatus>;
 
 /** Nothing is left to do on it: pressed, looked over, written down. */
-export const isDone = (s: Standing | undefined): boolean =>
+export const isDone = (s: JobStatus | undefined): boolean =>
   s?.progress.press === 'done' && s.progress.look === 'done';
 
 const LATEST = '9999';
-const BADNESS = { stop: 0, heed: 1, note: 2 } as const;
 
 /** What a job is sorted by: smaller first. */
-function rank(by: BenchSort, r: JobRecord, standings: Standings): string | number {
-  const s = standings.get(r.id);
+function rank(by: BenchSort, r: JobRecord, jobStatuses: JobStatuses): string | number {
+  const s = jobStatuses.get(r.id);
   switch (by) {
     case 'due':
       return r.job.dueOn ?? LATEST;
@@ -30,7 +29,7 @@ function rank(by: BenchSort, r: JobRecord, standings: Standings): string | numbe
     case 'terrace':
       return s ? TERRACES.indexOf(s.at) : TERRACES.length;
     case 'status':
-      return s?.worst ? BADNESS[s.worst.level] : 3;
+      return s?.worst ? LEVEL_ORDER[s.worst.level] : 3;
   }
 }
 
@@ -40,11 +39,11 @@ const compare = (a: string | number, b: string | number): number =>
 /** Jobs as the bench lists them: those with work left, and apart from them the done ones. Equal ranks go by day due, then by name. */
 export function benchLists(
   jobs: readonly JobRecord[],
-  standings: Standings,
+  jobStatuses: JobStatuses,
   { by, down }: BenchOrder,
 ): { readonly open: readonly JobRecord[]; readonly done: readonly JobRecord[] } {
   const sorted = [...jobs].sort((a, b) => {
-    const first = compare(rank(by, a, standings), rank(by, b, standings));
+    const first = compare(rank(by, a, jobStatuses), rank(by, b, jobStatuses));
     return (
       (down ? -first : first) ||
       compare(a.job.dueOn ?? LATEST, b.job.dueOn ?? LATEST) ||
@@ -52,7 +51,7 @@ export function benchLists(
     );
   });
   return {
-    open: sorted.filter((r) => !isDone(standings.get(r.id))),
-    done: sorted.filter((r) => isDone(standings.get(r.id))),
+    open: sorted.filter((r) => !isDone(jobStatuses.get(r.id))),
+    done: sorted.filter((r) => isDone(jobStatuses.get(r.id))),
   };
 }

@@ -10,9 +10,9 @@ import { newId } from '@/data/ids';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
 import { Segments } from '@/ui/Segments';
-import { SheetDialog } from '@/ui/Sheet';
+import { Dialog } from '@/ui/Dialog';
 import { useUnits } from '@/ui/units';
-import { tellProblem } from '@/ui/tell';
+import { notifyProblem } from '@/ui/notify';
 import { shownLengths } from '../shop/shopForm';
 import { aboutOf, aboutSchema, blankFrom, type AboutIn, type AboutOut } from './editor/about';
 import { AboutFields } from './editor/AboutFields';
@@ -34,7 +34,7 @@ interface Props {
 /** A blank typed on its drawing: the shape by its picture, the lengths at their lines, the rest below. */
 export function BlankDialog({ open, onClose, blank = null, copy = false, onSaved }: Props) {
   return (
-    <SheetDialog
+    <Dialog
       open={open}
       onClose={onClose}
       wide
@@ -42,7 +42,7 @@ export function BlankDialog({ open, onClose, blank = null, copy = false, onSaved
       about="Maker’s figures will do to start; readings come next and decide."
     >
       <BlankEditor blank={blank} copy={copy} onClose={onClose} onSaved={onSaved} />
-    </SheetDialog>
+    </Dialog>
   );
 }
 
@@ -92,12 +92,12 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
     if (needed) return;
     const made = blankFrom(about, shape, blank && !copy ? blank.id : newId('blank'));
     if (!made.ok) {
-      tellProblem(made.problem);
+      notifyProblem(made.problem);
       return;
     }
     const r = await saveBlank(made.value);
     if (!r.ok) {
-      tellProblem(r.problem);
+      notifyProblem(r.problem);
       return;
     }
     onSaved?.(made.value);

@@ -1,7 +1,7 @@
 'use client';
 
 import { FAMILIES, type Blank, type Family } from '@/core/shop/blank';
-import { Pick } from '@/ui/Pick';
+import { Select } from '@/ui/Select';
 import { familiesOf, type BlankFilter } from './findBlanks';
 
 interface Props {
@@ -31,7 +31,7 @@ export function BlankSearch({ blanks, filter, onFilter, found }: Props) {
         onChange={(e) => onFilter({ ...filter, text: e.target.value.slice(0, 80) })}
         className="min-h-10 min-w-0 border-2 border-ink bg-white px-2 font-label text-base font-medium"
       />
-      <Pick
+      <Select
         label="Family"
         value={filter.family ?? ALL}
         options={[

@@ -146,19 +146,19 @@ function RoundDimensions({ fit, shape }: { fit: Fit; shape: RoundShape }) {
   return (
     <>
       {first && (
-        <Dimension x1={x(-first.acrossMm / 2)} x2={x(first.acrossMm / 2)} y1={y(0) - 18} y2={y(0) - 18}>
-          {say([mm(first.acrossMm)])}
+        <Dimension x1={x(-first.diameterMm / 2)} x2={x(first.diameterMm / 2)} y1={y(0) - 18} y2={y(0) - 18}>
+          {say([mm(first.diameterMm)])}
         </Dimension>
       )}
       {last && form !== 'straight' && (
         <Dimension
-          x1={x(-last.acrossMm / 2)}
-          x2={x(last.acrossMm / 2)}
+          x1={x(-last.diameterMm / 2)}
+          x2={x(last.diameterMm / 2)}
           y1={y(shape.heightMm) + 12}
           y2={y(shape.heightMm) + 12}
           side="below"
         >
-          {say([mm(last.acrossMm)])}
+          {say([mm(last.diameterMm)])}
         </Dimension>
       )}
       <Dimension x1={right + 22} x2={right + 22} y1={y(wall.topMm)} y2={y(wall.footMm)} side="right">
@@ -178,7 +178,7 @@ function RoundDimensions({ fit, shape }: { fit: Fit; shape: RoundShape }) {
       >
         {form === 'shaped' ? 'curves both ways' : 'lies flat'}
       </text>
-      {shape.keepClear.map((c) => (
+      {shape.exclusionZones.map((c) => (
         <text
           key={c.what}
           x={x(-half) - 8}

@@ -10,7 +10,7 @@ const RAD = Math.PI / 180;
 
 interface Props {
   readonly coveredDeg: number;
-  readonly turnDeg: number;
+  readonly rotationDeg: number;
   /** Seam, degrees clockwise from the top, in the pass shown. */
   readonly seamDeg: number;
   readonly size: number;
@@ -22,7 +22,16 @@ interface Props {
 }
 
 /** Looking down the barrel: the heater round the blank, its unheated gap at the top, and where the seam sits. */
-export function Barrel({ coveredDeg, turnDeg, seamDeg, size, ground, ink, showTurn, mark = 'seam' }: Props) {
+export function Barrel({
+  coveredDeg,
+  rotationDeg,
+  seamDeg,
+  size,
+  ground,
+  ink,
+  showTurn,
+  mark = 'seam',
+}: Props) {
   const gap = 360 - coveredDeg;
   const r = size / 2;
   const heater =
@@ -60,7 +69,7 @@ export function Barrel({ coveredDeg, turnDeg, seamDeg, size, ground, ink, showTu
       >
         {mark}
       </text>
-      {showTurn && turnDeg > 0 && (
+      {showTurn && rotationDeg > 0 && (
         <g>
           <path d={turn} fill={ink} />
           <path d="M 0 -6 L -11 0 L 0 6 Z" fill={ink} transform={`rotate(225) translate(0 ${-turnR - 1})`} />
@@ -72,7 +81,7 @@ export function Barrel({ coveredDeg, turnDeg, seamDeg, size, ground, ink, showTu
             className="font-label"
             fill={ink}
           >
-            turn {Math.round(turnDeg)}°
+            turn {Math.round(rotationDeg)}°
           </text>
         </g>
       )}
@@ -85,7 +94,7 @@ export function BarrelDiagram() {
   const { chosen, press } = plan.heat;
   if (!chosen || !press) return null;
   if (isFlatPress(press)) return <BedDiagram press={press} />;
-  const cover = chosen.coverage;
+  const cover = chosen.heaterReach;
   return (
     <figure className="flex flex-col items-center justify-center p-3">
       <figcaption className="font-name text-lead font-semibold">
@@ -115,7 +124,7 @@ export function BarrelDiagram() {
         )}
         <Barrel
           coveredDeg={cover?.coveredDeg ?? 360}
-          turnDeg={cover?.turnDeg ?? 0}
+          rotationDeg={cover?.rotationDeg ?? 0}
           seamDeg={0}
           size={200}
           ground="#f8faf6"

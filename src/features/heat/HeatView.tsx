@@ -1,16 +1,17 @@
 'use client';
 
+import { preparationWords } from '@/core/plan/operationWords';
 import { PEELS, PRESSURES, type HeatSettings } from '@/core/heat/settings';
-import { CLOCK_WORDS, PEEL_NOTES } from '@/core/heat/words';
+import { TIMER_START_WORDS, PEEL_NOTES } from '@/core/heat/labels';
 import { fail, ok } from '@/core/result';
-import { CLOCKS, isOven } from '@/core/shop/press';
+import { TIMER_STARTS, isOven } from '@/core/shop/press';
 import { formatQuantity } from '@/core/units/format';
 import { parseDuration, parseTemperature } from '@/core/units/parse';
 import { celsius } from '@/core/units/quantity';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
 import { NumberField } from '@/ui/NumberField';
-import { Pick } from '@/ui/Pick';
+import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
 import { TypedField } from '@/ui/TypedField';
 import { Say, useUnits } from '@/ui/units';
@@ -61,7 +62,7 @@ function Settings() {
       <section aria-label="Before the press" className="px-5 pt-2 pb-3">
         <h2 className="font-name text-lead font-semibold">Before the press, in order</h2>
         <ol className="columns-1 gap-6 md:columns-2">
-          {plan.heat.preSteps.map((step, i) => (
+          {preparationWords(plan).map((step, i) => (
             <li key={i} className="flex break-inside-avoid gap-2 py-0.5 leading-snug">
               <span className="w-5 shrink-0 text-right font-label font-semibold">{i + 1}</span>
               <span>
@@ -85,7 +86,7 @@ function Fields() {
     edit((j) => ({ ...j, heat: { ...j.heat, ...next } }), group);
   const changed = Object.keys(job.heat).length > 0;
   const temp = formatQuantity(celsius(s.platenC), units);
-  const fallBack = s.fallBackC === null ? 'no' : formatQuantity(celsius(s.fallBackC), units).number;
+  const coolDown = s.coolDownC === null ? 'no' : formatQuantity(celsius(s.coolDownC), units).number;
   const readTemp = (where: string) => (text: string) => {
     const r = parseTemperature(text, units.temperature, where);
     return r.ok && r.value < 100
@@ -98,7 +99,7 @@ function Fields() {
         label="Temperature"
         text={temp.number}
         unit={temp.unit}
-        taken={originOf.platenC === 'taken'}
+        taken={originOf.platenC === 'measured'}
         width="w-16"
         parse={readTemp('Temperature')}
         onValue={(platenC) => put({ platenC }, 'platen')}
@@ -107,7 +108,7 @@ function Fields() {
         label={s.passes > 1 ? 'Time a pass' : 'Time'}
         text={String(s.dwellS)}
         unit="s"
-        taken={originOf.dwellS === 'taken'}
+        taken={originOf.dwellS === 'measured'}
         width="w-16"
         parse={(t) => parseDuration(t)}
         onValue={(dwellS) => put({ dwellS }, 'dwell')}
@@ -118,34 +119,34 @@ function Fields() {
         min={1}
         max={6}
         whole
-        taken={originOf.passes === 'taken'}
+        taken={originOf.passes === 'measured'}
         width="w-12"
         onValue={(passes) => put({ passes }, 'passes')}
       />
       {s.passes > 1 && !isOven(press) && (
         <TypedField
           label="Fall back to"
-          text={fallBack}
-          unit={s.fallBackC === null ? '' : temp.unit}
-          taken={originOf.fallBackC === 'taken'}
+          text={coolDown}
+          unit={s.coolDownC === null ? '' : temp.unit}
+          taken={originOf.coolDownC === 'measured'}
           width="w-16"
           parse={(t) =>
             /^(no|none|-)?$/i.test(t.trim()) ? ok(null) : parseTemperature(t, units.temperature, 'Fall back')
           }
-          onValue={(fallBackC) => put({ fallBackC }, 'fall')}
+          onValue={(coolDownC) => put({ coolDownC }, 'fall')}
         />
       )}
       <Labelled label="Clock starts">
-        <Pick
+        <Select
           label="When the clock starts"
-          value={s.clock}
-          options={CLOCKS.map((c) => ({ value: c, label: CLOCK_WORDS[c] }))}
-          onChange={(clock) => put({ clock })}
+          value={s.timerStart}
+          options={TIMER_STARTS.map((c) => ({ value: c, label: TIMER_START_WORDS[c] }))}
+          onChange={(timerStart) => put({ timerStart })}
           className="w-48"
         />
       </Labelled>
       <Labelled label="Pressure">
-        <Pick
+        <Select
           label="Pressure"
           value={s.pressure}
           options={PRESSURES.map((p) => ({ value: p, label: p.replace('-', ' to ') }))}
@@ -154,7 +155,7 @@ function Fields() {
         />
       </Labelled>
       <Labelled label="Peel">
-        <Pick
+        <Select
           label="Peel"
           value={s.peel}
           options={PEELS.map((p) => ({ value: p, label: PEEL_NOTES[p].label }))}

@@ -4,8 +4,8 @@ import { ChevronDown, PanelRightClose, PanelRightOpen } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { memo } from 'react';
 import type { Figure, Terrace } from '@/core/figures/figure';
-import { figureById, sectionOf } from '@/core/plan/plan';
-import { FigureValue, useDoubt } from '@/ui/FigureValue';
+import { figureById, terracePlanOf } from '@/core/plan/plan';
+import { FigureValue, useUncertainty } from '@/ui/FigureValue';
 import { quantityText } from '@/core/units/format';
 import { fineMm } from '@/core/units/quantity';
 import { Say, useUnits } from '@/ui/units';
@@ -16,7 +16,7 @@ import { useJob } from './jobContext';
 export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Terrace }) {
   const { plan } = useJob();
   const [open, setOpen] = useRemembered('figures', true);
-  const { figures } = sectionOf(plan, terrace);
+  const { figures } = terracePlanOf(plan, terrace);
   if (!open)
     return (
       <aside
@@ -69,11 +69,11 @@ export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Ter
 });
 
 const FigureLine = memo(function FigureLine({ figure }: { figure: Figure }) {
-  const doubt = useDoubt(figure);
+  const uncertainty = useUncertainty(figure);
   const more =
     figure.arithmetic.length > 0 ||
     figure.inputs.length > 0 ||
-    doubt !== null ||
+    uncertainty !== null ||
     (figure.improve?.length ?? 0) > 0;
   const head = (
     <>
@@ -98,7 +98,7 @@ const FigureLine = memo(function FigureLine({ figure }: { figure: Figure }) {
         {head}
       </Collapsible.Trigger>
       <Collapsible.Content className="mb-2 border-l-4 border-strata-5 pl-2 font-label text-fine leading-snug">
-        <Detail figure={figure} doubt={doubt} />
+        <Detail figure={figure} uncertainty={uncertainty} />
       </Collapsible.Content>
     </Collapsible.Root>
   );
@@ -113,7 +113,7 @@ function Bought({ figure, by }: { figure: Figure; by: number }) {
   return by > 0.005 ? <>It would narrow it by {quantityText(shown, units)}.</> : null;
 }
 
-function Detail({ figure, doubt }: { figure: Figure; doubt: string | null }) {
+function Detail({ figure, uncertainty }: { figure: Figure; uncertainty: string | null }) {
   const { plan } = useJob();
   const inputs = figure.inputs.flatMap((id) => figureById(plan, id) ?? []);
   return (
@@ -133,7 +133,7 @@ function Detail({ figure, doubt }: { figure: Figure; doubt: string | null }) {
           ))}
         </ul>
       )}
-      {doubt && <p>{doubt}</p>}
+      {uncertainty && <p>{uncertainty}</p>}
       {figure.improve && figure.improve.length > 0 && (
         <>
           <p className="font-semibold">To know it better</p>

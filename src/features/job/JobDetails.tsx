@@ -9,7 +9,7 @@ import { jobSchema } from '@/core/job/job';
 import { daySchema } from '@/core/shop/common';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
-import { SheetDialog } from '@/ui/Sheet';
+import { Dialog } from '@/ui/Dialog';
 import { useJob } from './jobContext';
 
 const detailsSchema = z.object({
@@ -38,14 +38,9 @@ export function JobDetails() {
         <span className="truncate">{job.name}</span>
         <Pencil size={15} aria-label="edit" role="img" className="shrink-0 text-soft" />
       </button>
-      <SheetDialog
-        open={open}
-        onClose={() => setOpen(false)}
-        title="The job"
-        about="What, how many, by when."
-      >
+      <Dialog open={open} onClose={() => setOpen(false)} title="The job" about="What, how many, by when.">
         <DetailsForm onDone={() => setOpen(false)} />
-      </SheetDialog>
+      </Dialog>
     </>
   );
 }

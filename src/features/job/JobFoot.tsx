@@ -3,17 +3,15 @@
 import { memo } from 'react';
 import { Popover } from 'radix-ui';
 import { useRouter } from 'next/navigation';
-import { worstFirst, type Finding, type Level, type Terrace } from '@/core/figures/figure';
-import { allFindings, sectionOf } from '@/core/plan/plan';
+import { worstFirst, type Finding, type Terrace } from '@/core/figures/figure';
+import { allFindings, terracePlanOf } from '@/core/plan/plan';
 import { isListed } from '@/core/preflight/check';
 import { Button } from '@/ui/Button';
 import { Say } from '@/ui/units';
 import { WriteInLog } from '../look/WriteInLog';
 import { useJob } from './jobContext';
 import { lookOf } from './terraces';
-
-const BAR: Readonly<Record<Level, string>> = { stop: 'bg-act', heed: 'bg-heed', note: 'bg-strata-4' };
-const LEVEL_WORDS: Readonly<Record<Level, string>> = { stop: 'Stop', heed: 'Take heed', note: 'Note' };
+import { LEVEL_BAR, LEVEL_WORDS } from '@/ui/levels';
 
 interface Props {
   readonly terrace: Terrace;
@@ -25,8 +23,8 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
   const { plan } = useJob();
   // What the checks of the art list above, with a place to see or a touch to put it right, is not said twice.
   const above = new Set(terrace === 'art' ? plan.art.checks.filter(isListed).map((c) => `art.${c.id}`) : []);
-  const here = worstFirst(sectionOf(plan, terrace).findings).filter((f) => !above.has(f.id));
-  const elsewhere = allFindings(plan).filter((f) => f.terrace !== terrace && f.level !== 'note');
+  const here = worstFirst(terracePlanOf(plan, terrace).findings).filter((f) => !above.has(f.id));
+  const elsewhere = allFindings(plan).filter((f) => f.terrace !== terrace && f.level !== 'info');
   const all = [...here, ...elsewhere];
   const [worst] = all;
   return (
@@ -85,7 +83,7 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
 function FindingLine({ finding, here }: { finding: Finding; here: Terrace }) {
   return (
     <span className="flex items-stretch gap-2.5">
-      <span aria-hidden className={`w-1.5 shrink-0 ${BAR[finding.level]}`} />
+      <span aria-hidden className={`w-1.5 shrink-0 ${LEVEL_BAR[finding.level]}`} />
       <span className="leading-snug">
         <span className="sr-only">{LEVEL_WORDS[finding.level]}: </span>
         {finding.terrace !== here && (
@@ -104,8 +102,8 @@ function NextStep({ terrace, go }: Props) {
   if (terrace === 'look') return <WriteInLog />;
   if (terrace === 'press' && plan.press.left > 0) {
     const stopped =
-      [...plan.wrap.findings, ...plan.heat.findings].some((f) => f.level === 'stop') ||
-      plan.press.steps.length === 0;
+      [...plan.wrap.findings, ...plan.heat.findings].some((f) => f.level === 'blocker') ||
+      plan.press.cycle.length === 0;
     return (
       <Button
         kind="act"

@@ -6,7 +6,7 @@ import { parseISO } from 'date-fns';
 import { jobFileText } from '@/data/files';
 import { Button } from '@/ui/Button';
 import { dayText } from '@/ui/dates';
-import { tellProblem } from '@/ui/tell';
+import { notifyProblem } from '@/ui/notify';
 import { saveTextAs } from '../shell/download';
 import { UnitToggles } from '../shell/UnitToggles';
 import { JobDetails } from './JobDetails';
@@ -22,7 +22,7 @@ export const fileName = (text: string): string =>
 export async function saveJobFile(job: Parameters<typeof jobFileText>[0]): Promise<void> {
   const text = await jobFileText(job);
   if (!text.ok) {
-    tellProblem(text.problem);
+    notifyProblem(text.problem);
     return;
   }
   saveTextAs(`${fileName(job.name)}.mesajob.json`, text.value, 'application/json');

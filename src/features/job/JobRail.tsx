@@ -4,12 +4,12 @@ import { Check } from 'lucide-react';
 import Link from 'next/link';
 import { memo } from 'react';
 import type { Terrace } from '@/core/figures/figure';
-import { sectionOf } from '@/core/plan/plan';
-import type { Section } from '@/core/plan/section';
+import { terracePlanOf } from '@/core/plan/plan';
+import type { TerracePlan } from '@/core/plan/terracePlan';
 import { Say } from '@/ui/units';
 import { Brand } from '../shell/Brand';
 import { useJob } from './jobContext';
-import { TERRACE_LOOKS, type TerraceLook } from './terraces';
+import { TERRACE_STYLES, type TerraceStyle } from './terraces';
 
 interface Props {
   readonly terrace: Terrace;
@@ -26,12 +26,12 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
     >
       <Brand />
       <ol className="grid grid-cols-4 gap-[3px] md:flex md:min-h-0 md:flex-1 md:flex-col">
-        {TERRACE_LOOKS.map((look, i) => (
+        {TERRACE_STYLES.map((look, i) => (
           <RailStep
             key={look.id}
             look={look}
             index={i}
-            section={sectionOf(plan, look.id)}
+            section={terracePlanOf(plan, look.id)}
             here={look.id === terrace}
             go={go}
           />
@@ -59,9 +59,9 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
 });
 
 interface StepProps {
-  readonly look: TerraceLook;
+  readonly look: TerraceStyle;
   readonly index: number;
-  readonly section: Section<Terrace>;
+  readonly section: TerracePlan<Terrace>;
   readonly here: boolean;
   readonly go: (t: Terrace) => void;
 }

@@ -7,10 +7,10 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { TERRACES, type Terrace } from '@/core/figures/figure';
 import { createPlanner } from '@/core/plan/reuse';
 import { RememberContext } from '@/ui/restore';
-import { tell } from '@/ui/tell';
+import { notify } from '@/ui/notify';
 import { ArtView } from '../art/ArtView';
 import { ReadingStatus } from '../art/ReadingStatus';
-import { useLooks } from '../art/useSources';
+import { useAnalyses } from '../art/useSources';
 import { BlankView } from '../blank/BlankView';
 import { HeatView } from '../heat/HeatView';
 import { LookView } from '../look/LookView';
@@ -88,7 +88,7 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
 
   useEffect(() => {
     if (open.rescued)
-      tell(`Another tab had saved this job. What was typed here is kept as “${open.rescued}”.`);
+      notify(`Another tab had saved this job. What was typed here is kept as “${open.rescued}”.`);
   }, [open.rescued]);
 
   useHotkeys(
@@ -128,15 +128,15 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   const log = useJobLog(id);
   const shop = useMemo(() => ({ ...things, log: [...log.entries] }), [things, log.entries]);
   const [planJob] = useState(createPlanner);
-  const looks = useLooks(job.art);
-  const together = useMemo(
-    () => jobs.flatMap((r) => (r.id !== id && job.sheet.withJobs.includes(r.id) ? [r.job] : [])),
-    [jobs, id, job.sheet.withJobs],
+  const analyses = useAnalyses(job.art);
+  const sharedJobs = useMemo(
+    () => jobs.flatMap((r) => (r.id !== id && job.sheet.sharedJobIds.includes(r.id) ? [r.job] : [])),
+    [jobs, id, job.sheet.sharedJobIds],
   );
   const { nests, look } = useNests();
   const made = useMemo(
-    () => planJob(job, shop, { looks, together, nests, proven, tally: log.tally }),
-    [planJob, job, shop, looks, together, nests, proven, log.tally],
+    () => planJob(job, shop, { analyses, sharedJobs, nests, proven, tally: log.tally }),
+    [planJob, job, shop, analyses, sharedJobs, nests, proven, log.tally],
   );
   useWantedNests(made.sheet.layout?.wanted, look);
   const view = useMemo(

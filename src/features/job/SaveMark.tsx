@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { copyJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
-import { tellProblem } from '@/ui/tell';
+import { notifyProblem } from '@/ui/notify';
 import { useJob } from './jobContext';
 import { saveJobFile } from './JobHeader';
 
@@ -49,7 +49,7 @@ export function SaveMark() {
   const keepBoth = async () => {
     const copy = await copyJob(job, `${job.name.slice(0, 62)} (my edits)`);
     if (!copy.ok) {
-      tellProblem(copy.problem);
+      notifyProblem(copy.problem);
       return;
     }
     saver.takeTheirs();

@@ -1,6 +1,6 @@
 import { TERRACES, type Terrace } from '@/core/figures/figure';
 
-export interface TerraceLook {
+export interface TerraceStyle {
   readonly id: Terrace;
   readonly label: string;
   /** Ground and text classes on the rail; dark text on the light strata. */
@@ -9,7 +9,7 @@ export interface TerraceLook {
   readonly next: { readonly label: string; readonly to: Terrace | null };
 }
 
-export const TERRACE_LOOKS: readonly TerraceLook[] = [
+export const TERRACE_STYLES: readonly TerraceStyle[] = [
   {
     id: 'blank',
     label: 'Blank',
@@ -68,7 +68,7 @@ export const TERRACE_LOOKS: readonly TerraceLook[] = [
   },
 ];
 
-export const lookOf = (id: Terrace): TerraceLook =>
-  TERRACE_LOOKS[TERRACES.indexOf(id)] ?? (TERRACE_LOOKS[0] as TerraceLook);
+export const lookOf = (id: Terrace): TerraceStyle =>
+  TERRACE_STYLES[TERRACES.indexOf(id)] ?? (TERRACE_STYLES[0] as TerraceStyle);
 
 export const isTerrace = (text: string | undefined): text is Terrace => TERRACES.some((t) => t === text);

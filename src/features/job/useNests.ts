@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { nestKey, type NestAsk, type Nests } from '@/core/sheet/nest/ask';
+import { nestKey, type NestRequest, type Nests } from '@/core/sheet/nest/request';
 import type { Nest } from '@/core/sheet/nest/shape';
 import { inWorker } from '@/workers/client';
 
@@ -15,16 +15,18 @@ const NOTHING: Nest = { sheets: [], left: 1 };
 export interface FoundNests {
   readonly nests: Nests;
   /** Has the worker look for layouts that are wanted and not known. */
-  readonly look: (wanted: readonly NestAsk[]) => () => void;
+  readonly look: (wanted: readonly NestRequest[]) => () => void;
 }
 
 /** Free layouts of sheets, looked for thoroughly in the worker and kept while the job is open. */
 export function useNests(): FoundNests {
   const [nests, setNests] = useState<Nests>({});
-  const [look] = useState(() => (wanted: readonly NestAsk[]) => {
+  const [look] = useState(() => (wanted: readonly NestRequest[]) => {
     const timer = setTimeout(() => {
       void inWorker('Sheet', (api) => api.nests(wanted)).then((r) => {
-        const found = wanted.map((ask, i) => [nestKey(ask), (r.ok ? r.value[i] : null) ?? NOTHING] as const);
+        const found = wanted.map(
+          (request, i) => [nestKey(request), (r.ok ? r.value[i] : null) ?? NOTHING] as const,
+        );
         setNests((known) => Object.fromEntries([...Object.entries(known), ...found].slice(-KEPT)));
       });
     }, REST_MS);
@@ -34,6 +36,6 @@ export function useNests(): FoundNests {
 }
 
 /** Asks for the layouts a plan still wants. */
-export function useWantedNests(wanted: readonly NestAsk[] | undefined, look: FoundNests['look']): void {
+export function useWantedNests(wanted: readonly NestRequest[] | undefined, look: FoundNests['look']): void {
   useEffect(() => (wanted && wanted.length > 0 ? look(wanted) : undefined), [wanted, look]);
 }

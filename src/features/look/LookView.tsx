@@ -9,7 +9,7 @@ import { Board, type Fit } from '@/ui/board/Board';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
 import { NumberField } from '@/ui/NumberField';
-import { Pick } from '@/ui/Pick';
+import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
 import { Say } from '@/ui/units';
 import { mainFace } from '@/core/wrap/pattern';
@@ -52,7 +52,7 @@ export function LookView() {
 function Palette({ fault, onFault }: { fault: FaultId; onFault: (f: FaultId) => void }) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-rule bg-sheet/80 px-5 py-2">
-      <Pick
+      <Select
         label="Fault to mark"
         value={fault}
         options={FAULTS.map((f) => ({ value: f.id, label: f.label }))}
@@ -99,7 +99,7 @@ function MarkBoard({ fault }: { fault: FaultId }) {
           <PatternArt
             fit={fit}
             pattern={pressed}
-            laid={plan.art.laid}
+            placedLayers={plan.art.placedLayers}
             sources={plan.art.sources}
             urls={urls}
           />

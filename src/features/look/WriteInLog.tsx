@@ -10,9 +10,9 @@ import { newId } from '@/data/ids';
 import { goodBehind, writeLog } from '@/data/log';
 import { keepRecipe } from '@/data/shop';
 import { Button } from '@/ui/Button';
-import { SheetDialog } from '@/ui/Sheet';
+import { Dialog } from '@/ui/Dialog';
 import { useSay } from '@/ui/units';
-import { tell, tellProblem, tellWrong } from '@/ui/tell';
+import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
 
 /** What is still missing before a look can be written down, in words. */
@@ -40,7 +40,7 @@ export function WriteInLog() {
     const spoiled = job.look.spoiled ?? plan.look.unlogged.spoiled;
     const wants = missing(job, good + spoiled);
     if (wants || !settings || !blank || !press || job.look.verdict === null || job.look.paperState === null) {
-      tellWrong(wants ?? 'Choose blank and press first: the log is kept by both.');
+      notifyWrong(wants ?? 'Choose blank and press first: the log is kept by both.');
       return;
     }
     const { marks, note, verdict, paperState } = job.look;
@@ -63,7 +63,7 @@ export function WriteInLog() {
     };
     const r = await writeLog(entry);
     if (!r.ok) {
-      tellProblem(r.problem);
+      notifyProblem(r.problem);
       return;
     }
     if (!r.value) return;
@@ -71,7 +71,7 @@ export function WriteInLog() {
     edit((j) => ({ ...j, look: EMPTY_LOOK }));
     const known = plan.heat.chosen?.proven?.recipe.settings;
     if (verdict === 'good' && !(known && sameSettings(known, settings))) setOffer(entry);
-    else tell('Written in the log.');
+    else notify('Written in the log.');
   };
 
   return (
@@ -98,17 +98,12 @@ function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }
   const behind = counted?.[recipe.id] ?? entry.good;
   const keep = async () => {
     const r = await keepRecipe(recipe);
-    if (r.ok) tell(`Kept. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
-    else tellProblem(r.problem);
+    if (r.ok) notify(`Kept. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
+    else notifyProblem(r.problem);
     onDone();
   };
   return (
-    <SheetDialog
-      open
-      onClose={onDone}
-      title="Keep this as proven?"
-      about="Written in the log. It came out good."
-    >
+    <Dialog open onClose={onDone} title="Keep this as proven?" about="Written in the log. It came out good.">
       <p className="font-label text-head font-semibold">
         {say([
           celsius(s.platenC),
@@ -129,6 +124,6 @@ function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }
           Keep as proven
         </Button>
       </div>
-    </SheetDialog>
+    </Dialog>
   );
 }

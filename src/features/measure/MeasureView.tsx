@@ -16,7 +16,7 @@ import { LengthField } from '@/ui/LengthField';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
-import { GirthTape, StationHandle } from './GirthTape';
+import { CircumferenceTape, StationHandle } from './CircumferenceTape';
 import { ReadingBox } from './ReadingBox';
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
@@ -122,7 +122,7 @@ function AddStation({ shape }: { shape: RoundShape }) {
       onClick={() =>
         edit((j) => ({
           ...j,
-          stations: [...j.stations, { id: newId('girth'), fromRimMm: at, readings: [] }],
+          stations: [...j.stations, { id: newId('circumference'), fromRimMm: at, readings: [] }],
         }))
       }
       className="justify-self-start"
@@ -143,7 +143,7 @@ function RoundPlaces({ fit, shape, places }: PlacesProps & { readonly shape: Rou
   const wall = wallOf(shape);
   const wallIndex = places.findIndex((p) => p.place.id === 'wall');
   const handleIndex = places.findIndex((p) => p.place.id === 'handle');
-  const left = fit.x(-Math.max(...shape.sections.map((s) => s.acrossMm)) / 2) - 26;
+  const left = fit.x(-Math.max(...shape.sections.map((s) => s.diameterMm)) / 2) - 26;
   const { handle } = shape;
   return (
     <>
@@ -153,7 +153,7 @@ function RoundPlaces({ fit, shape, places }: PlacesProps & { readonly shape: Rou
         const station = job.stations.find((s) => s.id === p.place.id);
         return (
           <g key={p.place.id}>
-            <GirthTape
+            <CircumferenceTape
               fit={fit}
               yMm={p.place.atMm}
               radiusMm={r}

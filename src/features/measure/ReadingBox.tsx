@@ -3,22 +3,22 @@
 import { X } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { PLACES, type Job, type Method, type Place, type Reading } from '@/core/job/job';
-import { within95 } from '@/core/figures/coverage';
+import { within95 } from '@/core/figures/interval';
 import type { PlaceSpec } from '@/core/readings/places';
 import { readOne, type PlaceReadings, type ReadReading } from '@/core/readings/readings';
 import { fineMm, mm } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
-import { Pick } from '@/ui/Pick';
+import { Select } from '@/ui/Select';
 import { useSay, useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import type { Edit } from '../job/jobStore';
 
 const METHODS_FOR: Readonly<Record<PlaceSpec['kind'], readonly Method[]>> = {
-  girth: ['soft tape', 'paper strip', 'caliper', 'string', 'maker’s figure'],
+  circumference: ['soft tape', 'paper strip', 'caliper', 'string', 'maker’s figure'],
   length: ['steel rule', 'soft tape', 'caliper', 'maker’s figure'],
 };
 const OPTIONS: Readonly<Record<PlaceSpec['kind'], readonly { value: Method; label: string }[]>> = {
-  girth: METHODS_FOR.girth.map((m) => ({ value: m, label: m })),
+  circumference: METHODS_FOR.circumference.map((m) => ({ value: m, label: m })),
   length: METHODS_FOR.length.map((m) => ({ value: m, label: m })),
 };
 
@@ -59,7 +59,7 @@ export function ReadingBox({ section, letter, onRemove }: BoxProps) {
         <h2 className="flex items-baseline gap-2 font-name text-lead font-semibold">
           <span
             aria-hidden
-            className="grid size-6 shrink-0 place-items-center self-center bg-taken font-label text-fine text-white"
+            className="grid size-6 shrink-0 place-items-center self-center bg-measured font-label text-fine text-white"
           >
             {letter}
           </span>
@@ -208,9 +208,9 @@ const ReadingRow = memo(function ReadingRow({
               else e.currentTarget.blur();
             }
           }}
-          className={`min-h-10 w-24 min-w-0 border-b-2 bg-white px-2 font-label text-lead font-semibold ${reading ? 'border-taken text-taken' : 'border-rule'} ${problem ? 'border-act!' : ''} ${read?.odd ? 'border-heed!' : ''}`}
+          className={`min-h-10 w-24 min-w-0 border-b-2 bg-white px-2 font-label text-lead font-semibold ${reading ? 'border-measured text-measured' : 'border-rule'} ${problem ? 'border-act!' : ''} ${read?.odd ? 'border-warning!' : ''}`}
         />
-        <Pick
+        <Select
           label={`How reading ${ordinal} was taken`}
           value={how}
           options={OPTIONS[place.kind]}
@@ -218,7 +218,7 @@ const ReadingRow = memo(function ReadingRow({
           className="w-30 shrink text-fine"
         />
         <span className="min-w-0 flex-1 truncate text-right font-label text-fine font-medium text-soft">
-          {read?.surfaceMm != null && place.kind === 'girth' && <>wall {say([mm(read.surfaceMm)])}</>}
+          {read?.surfaceMm != null && place.kind === 'circumference' && <>wall {say([mm(read.surfaceMm)])}</>}
         </span>
         {reading ? (
           <button

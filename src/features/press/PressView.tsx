@@ -1,15 +1,27 @@
 'use client';
 
-import type { RunStep } from '@/core/run/steps';
+import type { Resource } from '@/core/operations/operation';
+import { plannedS } from '@/core/operations/operation';
+import { operationWords } from '@/core/operations/words';
+import { contextOfPlan } from '@/core/plan/operationWords';
 import { count } from '@/core/units/quantity';
 import { Say, useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 
-const NEED_WORDS: Readonly<Record<RunStep['need'], string>> = {
+const RESOURCE_WORDS: Readonly<Record<Resource, string>> = {
   hands: 'hands',
-  wait: 'wait',
+  waiting: 'wait',
   press: 'press only',
+  oven: 'oven only',
+  'cooling place': 'cooling',
+};
+const RESOURCE_BARS: Readonly<Record<Resource, string>> = {
+  hands: 'bg-strata-3',
+  waiting: 'bg-strata-5',
+  press: 'bg-strata-7',
+  oven: 'bg-strata-7',
+  'cooling place': 'bg-strata-4',
 };
 
 /** Before and between runs: how many are through, and what one piece asks of hands and press. */
@@ -18,10 +30,8 @@ export function PressView() {
   const say = useSay();
   if (!plan.blank.blank) return <NeedsBlank />;
   const { press, heat } = plan;
-  const total = Math.max(
-    1,
-    press.steps.reduce((s, x) => s + x.usualS, 0),
-  );
+  const context = contextOfPlan(plan);
+  const total = Math.max(1, plannedS(press.cycle));
   return (
     <div className="absolute inset-0 overflow-y-auto px-6 py-5">
       <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
@@ -35,28 +45,28 @@ export function PressView() {
         {heat.press && <p className="pb-2 text-lead">{heat.press.name}</p>}
       </div>
       <PieceTally good={press.good} spoiled={press.spoiled} pieces={job.pieces} />
-      {press.steps.length === 0 ? (
+      {!context || press.cycle.length === 0 ? (
         <p className="mt-6 text-lead">Set the heat first: the steps follow from press and settings.</p>
       ) : (
         <>
           <h2 className="mt-6 font-name text-name font-semibold">One piece, step by step</h2>
           <ol className="mt-2 grid max-w-3xl gap-1">
-            {press.steps.map((step) => (
+            {press.cycle.map((step) => (
               <li
                 key={step.id}
                 className="grid grid-cols-[1fr_auto] items-center gap-x-3 gap-y-1 border-b border-rule py-1 sm:grid-cols-[1fr_7rem_minmax(6rem,14rem)]"
               >
                 <span className="font-label text-lead font-semibold">
-                  <Say phrase={step.title} />
+                  <Say phrase={operationWords(step, context).title} />
                 </span>
                 <span className="font-label text-base text-soft">
-                  {NEED_WORDS[step.need]}, {step.durationS === null ? '≈ ' : ''}
-                  {step.usualS} s
+                  {RESOURCE_WORDS[step.resource]}, {step.timed ? '' : '≈ '}
+                  {step.plannedS} s
                 </span>
                 <span
                   aria-hidden
-                  className={`col-span-2 h-2 sm:col-span-1 sm:h-4 ${step.need === 'press' ? 'bg-strata-7' : step.need === 'wait' ? 'bg-strata-5' : 'bg-strata-3'}`}
-                  style={{ width: `${Math.max(2, (100 * step.usualS) / total)}%` }}
+                  className={`col-span-2 h-2 sm:col-span-1 sm:h-4 ${RESOURCE_BARS[step.resource]}`}
+                  style={{ width: `${Math.max(2, (100 * step.plannedS) / total)}%` }}
                 />
               </li>
             ))}

@@ -1,12 +1,21 @@
 'use client';
 
 import Link from 'next/link';
-import { useEffect, useRef, type CSSProperties } from 'react';
+import { useEffect, useMemo, useRef, type CSSProperties } from 'react';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';
-import { touchSafeS } from '@/core/heat/cooling';
-import { clockOf, cooling, remainingS, type RunState } from '@/core/run/run';
-import type { RunStep } from '@/core/run/steps';
+import type { Operation } from '@/core/operations/operation';
+import { operationWords, type OperationWords } from '@/core/operations/words';
+import { contextOfRun } from '@/core/plan/operationWords';
+import {
+  cooling,
+  cycleOf,
+  remainingS,
+  stepClock,
+  touchSafeAfterS,
+  type RunState,
+  type StepClock,
+} from '@/core/run/run';
 import type { Run, RunEvent } from '@/core/shop/records';
 import { clockText } from '@/core/units/format';
 import { celsius, seconds } from '@/core/units/quantity';
@@ -22,11 +31,19 @@ interface Props {
   readonly job: Job;
   readonly made: Plan;
   readonly run: Run;
-  readonly steps: readonly RunStep[];
   readonly state: RunState;
   readonly nowMs: number;
   readonly send: (kind: RunEvent['kind']) => void;
 }
+
+/** An operation with its words. */
+interface Step {
+  readonly operation: Operation;
+  readonly words: OperationWords;
+}
+
+const stepsOf = (run: Run): readonly Step[] =>
+  cycleOf(run).map((operation) => ({ operation, words: operationWords(operation, contextOfRun(run)) }));
 
 /** On the red of “time is up” every quiet colour turns pale, or it could not be read. */
 const PALE_ON_RED = {
@@ -37,17 +54,18 @@ const PALE_ON_RED = {
 
 /** The press screen while a run is on: readable from two metres, worked in gloves. */
 export function RunBoard(props: Props) {
-  const { job, made, run, steps, state, nowMs, send } = props;
+  const { job, made, run, state, nowMs, send } = props;
+  const steps = useMemo(() => stepsOf(run), [run]);
   const { shop } = useShop();
-  const clock = clockOf(state, steps, nowMs);
+  const clock = stepClock(run, state, nowMs);
   const step = steps[state.stepIndex];
   const early = clock.leftS !== null && !clock.up;
   const next = () => {
-    if (!early) send('next');
+    if (!early) send('done');
   };
   useSpace(next);
   useBell(clock.up, `${state.piece}-${state.stepIndex}`, shop.settings.sound);
-  const finishAt = new Date(nowMs + remainingS(run, state, steps, nowMs) * 1000);
+  const finishAt = new Date(nowMs + remainingS(run, state, nowMs) * 1000);
   if (!step) return null;
   return (
     <main
@@ -80,16 +98,16 @@ export function RunBoard(props: Props) {
           aria-disabled={early}
           className={`min-h-16 min-w-56 px-7 font-label text-head font-semibold ${early ? 'border-2 border-mist bg-transparent text-pale' : clock.up ? 'bg-pale text-ink' : 'bg-act text-white'}`}
         >
-          {early ? 'Hands off' : step.done}
+          {early ? 'Hands off' : step.words.done}
         </button>
-        <BigButton onClick={() => send('back')}>Back</BigButton>
-        {early && <BigButton onClick={() => send('next')}>Opened early</BigButton>}
+        <BigButton onClick={() => send('undo')}>Back</BigButton>
+        {early && <BigButton onClick={() => send('done')}>Opened early</BigButton>}
         <BigButton onClick={() => send('spoiled')}>Spoiled</BigButton>
         <StopButton jobId={job.id} stop={() => send('stop')} />
-        {step.caution && (
+        {step.words.caution && (
           <p className="ml-auto flex max-w-lg items-stretch gap-3 text-lead">
-            <span aria-hidden className="w-1.5 shrink-0 bg-heed" />
-            {step.caution}
+            <span aria-hidden className="w-1.5 shrink-0 bg-warning" />
+            {step.words.caution}
           </p>
         )}
       </footer>
@@ -134,12 +152,12 @@ function useBell(up: boolean, key: string, on: boolean): void {
   }, [up, key, on]);
 }
 
-function StepList({ steps, at }: { steps: readonly RunStep[]; at: number }) {
+function StepList({ steps, at }: { steps: readonly Step[]; at: number }) {
   return (
     <ol className="grid content-start gap-3.5">
       {steps.map((s, i) => (
         <li
-          key={s.id}
+          key={s.operation.id}
           aria-current={i === at ? 'step' : undefined}
           className={`flex items-center gap-3.5 font-label font-semibold ${i === at ? 'text-head text-white' : 'text-lead text-mist'}`}
         >
@@ -148,7 +166,7 @@ function StepList({ steps, at }: { steps: readonly RunStep[]; at: number }) {
             className={`size-4.5 shrink-0 border-2 ${i < at ? 'border-strata-4 bg-strata-4' : i === at ? 'border-strata-6 bg-strata-6' : 'border-mist'}`}
           />
           <span className="leading-tight">
-            <Say phrase={s.title} />
+            <Say phrase={s.words.title} />
             {i < at && <span className="sr-only">, done</span>}
           </span>
         </li>
@@ -157,18 +175,22 @@ function StepList({ steps, at }: { steps: readonly RunStep[]; at: number }) {
   );
 }
 
-function Digits({ step, clock }: { step: RunStep; clock: ReturnType<typeof clockOf> }) {
+function Digits({ step, clock }: { step: Step; clock: StepClock }) {
   const say = useSay();
   const timed = clock.leftS !== null;
   const shown = clock.leftS === null ? clock.elapsedS : clock.up ? -clock.leftS : Math.ceil(clock.leftS);
-  const under = clock.up ? 'Open it now' : step.meanwhile ? say(step.meanwhile) : 'Then space, or the button';
+  const under = clock.up
+    ? 'Open it now'
+    : step.words.meanwhile
+      ? say(step.words.meanwhile)
+      : 'Then space, or the button';
   return (
     <section
       aria-label="Clock"
       className="order-first grid md:order-none content-center justify-items-center text-center"
     >
       <p className="font-name text-big font-semibold text-strata-5">
-        {clock.up ? 'Time is up' : say(step.title)}
+        {clock.up ? 'Time is up' : say(step.words.title)}
       </p>
       <p
         role="timer"
@@ -187,16 +209,16 @@ function Digits({ step, clock }: { step: RunStep; clock: ReturnType<typeof clock
 interface AsideProps {
   readonly made: Plan;
   readonly run: Run;
-  readonly step: RunStep;
-  readonly steps: readonly RunStep[];
+  readonly step: Step;
+  readonly steps: readonly Step[];
   readonly state: RunState;
   readonly nowMs: number;
 }
 
 function Aside({ made, run, step, steps, state, nowMs }: AsideProps) {
   const say = useSay();
-  const cover = made.press.runCoverage;
-  const cool = cooling(state, touchSafeS(run.blank, run.settings), nowMs);
+  const cover = made.press.runHeaterReach;
+  const cool = cooling(state, touchSafeAfterS(run), nowMs);
   const next = steps[state.stepIndex + 1];
   return (
     <aside className="grid content-start gap-3 md:col-span-2 lg:col-span-1">
@@ -207,7 +229,7 @@ function Aside({ made, run, step, steps, state, nowMs }: AsideProps) {
             viewBox="-112 -128 224 244"
             className="mx-auto w-full max-w-60"
             role="img"
-            aria-label={`Seam ${step.turnedDeg === 0 ? 'up, at the gap' : `turned ${Math.round(step.turnedDeg)} degrees`}`}
+            aria-label={`Seam ${step.operation.needs.turnedDeg === 0 ? 'up, at the gap' : `turned ${Math.round(step.operation.needs.turnedDeg)} degrees`}`}
           >
             {cover.gapDeg > 0 && (
               <text
@@ -223,12 +245,12 @@ function Aside({ made, run, step, steps, state, nowMs }: AsideProps) {
             )}
             <Barrel
               coveredDeg={cover.coveredDeg}
-              turnDeg={cover.turnDeg}
-              seamDeg={step.turnedDeg}
+              rotationDeg={cover.rotationDeg}
+              seamDeg={step.operation.needs.turnedDeg}
               size={200}
               ground="#173a36"
               ink="#f4f5f0"
-              showTurn={step.id.startsWith('turn')}
+              showTurn={step.operation.kind === 'turn'}
               mark={isHandled(run.blank) ? 'handle' : 'seam'}
             />
           </svg>
@@ -236,7 +258,7 @@ function Aside({ made, run, step, steps, state, nowMs }: AsideProps) {
       )}
       <dl className="font-label text-name font-semibold">
         <Row label="Set" value={say([celsius(run.settings.platenC)])} />
-        <Row label="Next" value={next ? say(next.title) : 'the next piece'} />
+        <Row label="Next" value={next ? say(next.words.title) : 'the next piece'} />
         <Row
           label="Cooling"
           value={cool.pieces === 0 ? 'none' : `${cool.pieces} · ${say([seconds(cool.waitS)])}`}

@@ -3,14 +3,14 @@
 import Link from 'next/link';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { plan, type Plan } from '@/core/plan/plan';
-import { foldRun } from '@/core/run/run';
-import { stepsOfRun, type RunStep } from '@/core/run/steps';
+import { cycleOf, foldRun } from '@/core/run/run';
+import { preparationWords } from '@/core/plan/operationWords';
 import type { Job } from '@/core/job/job';
 import type { Run, RunEvent } from '@/core/shop/records';
 import { newId } from '@/data/ids';
 import { addRunEvent, startRun } from '@/data/runs';
 import { Say } from '@/ui/units';
-import { tellProblem } from '@/ui/tell';
+import { notifyProblem } from '@/ui/notify';
 import { useShop } from '../shell/shopContext';
 import { RunBoard } from './RunBoard';
 import { wakeSound } from './sound';
@@ -22,10 +22,10 @@ export function Runner({ jobId }: { jobId: string }) {
   const made = useMemo(() => job && plan(job, shop, { proven }), [job, shop, proven]);
   if (!job || !made) return <Note text="This job is not in this browser." href="/" to="To the bench" />;
   const run = made.press.running;
-  if (run) return <Running job={job} made={made} run={run} steps={stepsOfRun(run)} />;
+  if (run) return <Running job={job} made={made} run={run} />;
   const blocked =
-    made.press.steps.length === 0 ||
-    [...made.wrap.findings, ...made.heat.findings].some((f) => f.level === 'stop');
+    made.press.cycle.length === 0 ||
+    [...made.wrap.findings, ...made.heat.findings].some((f) => f.level === 'blocker');
   if (blocked)
     return (
       <Note
@@ -86,10 +86,11 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
       startedAt: Date.now(),
       pieces: press.left,
       settings: heat.chosen.settings,
+      operations: [...heat.operations],
       events: [],
     };
     const r = await startRun(run);
-    if (!r.ok) tellProblem(r.problem);
+    if (!r.ok) notifyProblem(r.problem);
   };
   useSpace(() => void begin());
   return (
@@ -104,7 +105,7 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
             <h2 className="font-name text-head font-semibold">First</h2>
             <PreList made={made} />
           </section>
-          <section className="border-l-8 border-heed pl-4">
+          <section className="border-l-8 border-warning pl-4">
             <h2 className="font-name text-head font-semibold">Mind</h2>
             <ul className="mt-2 grid gap-2 text-lead leading-snug">
               <li>Fan on, window open: the fume is not for breathing.</li>
@@ -141,7 +142,7 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
 function PreList({ made }: { made: Plan }) {
   return (
     <ol className="mt-2 grid gap-1.5">
-      {made.heat.preSteps.map((step, i) => (
+      {preparationWords(made).map((step, i) => (
         <li key={i} className="flex gap-3 text-name leading-snug">
           <span className="w-7 shrink-0 text-right font-name font-semibold text-strata-5">{i + 1}</span>
           <span>
@@ -173,20 +174,23 @@ export function useSpace(act: () => void): void {
   }, []);
 }
 
-function Running({ job, made, run, steps }: { job: Job; made: Plan; run: Run; steps: readonly RunStep[] }) {
-  const state = useMemo(() => foldRun(run, steps), [run, steps]);
+function Running({ job, made, run }: { job: Job; made: Plan; run: Run }) {
+  const state = useMemo(() => foldRun(run), [run]);
   const now = useNow(state.ended === 'no');
   const send = async (kind: RunEvent['kind']) => {
     wakeSound();
-    const r = await addRunEvent(run.id, { kind, at: Date.now() }, run.events.length);
-    if (!r.ok) tellProblem(r.problem);
+    const operationId = cycleOf(run)[state.stepIndex]?.id;
+    if (operationId === undefined) return;
+    const at = Date.now();
+    const event: RunEvent = kind === 'done' || kind === 'spoiled' ? { kind, at, operationId } : { kind, at };
+    const r = await addRunEvent(run.id, event, run.events.length);
+    if (!r.ok) notifyProblem(r.problem);
   };
   return (
     <RunBoard
       job={job}
       made={made}
       run={run}
-      steps={steps}
       state={state}
       nowMs={Math.max(now, state.stepStartedAt)}
       send={(k) => void send(k)}

@@ -10,7 +10,9 @@ import { Say } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { useExport, type Export } from './useExport';
 
-const StandIn = dynamic(() => import('./StandIn').then((m) => m.StandIn), { ssr: false });
+const PrinterSimulator = dynamic(() => import('./PrinterSimulator').then((m) => m.PrinterSimulator), {
+  ssr: false,
+});
 
 /** The files, and the checks to make in the driver. */
 export function Files({ at }: { at: number }) {
@@ -20,7 +22,7 @@ export function Files({ at }: { at: number }) {
   const { pages, mirrorBy, layout } = plan.sheet;
   const looking = (layout?.wanted.length ?? 0) > 0;
   const [trying, setTrying] = useState(false);
-  const empty = plan.art.laid.length === 0;
+  const empty = plan.art.placedLayers.length === 0;
   const ready = pages.length > 0 && !empty && progress === null && !looking;
   return (
     <div className="sticky bottom-0 z-10 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-rule bg-sheet px-4 py-2">
@@ -52,7 +54,12 @@ export function Files({ at }: { at: number }) {
         100 % scale, driver mirror {mirrorBy === 'app' ? 'OFF' : 'ON'}. Let it dry: a dull print is right.
       </p>
       {trying && (
-        <StandIn at={at} pdfBytes={made.pdfBytes} progress={progress} onClose={() => setTrying(false)} />
+        <PrinterSimulator
+          at={at}
+          pdfBytes={made.pdfBytes}
+          progress={progress}
+          onClose={() => setTrying(false)}
+        />
       )}
     </div>
   );

@@ -14,7 +14,7 @@ export function PageDrawing({ page, sources, urls }: Props) {
     <g>
       <rect width={page.widthMm} height={page.heightMm} fill="#ffffff" />
       {page.items.map((item, i) =>
-        item.kind === 'picture' || item.kind === 'words' ? (
+        item.kind === 'picture' || item.kind === 'letters' ? (
           <ArtItems key={i} id={`page-${i}`} items={[item]} sources={sources} urls={urls} />
         ) : (
           <Mark key={i} item={item} />

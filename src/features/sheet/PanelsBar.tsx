@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { IDENTITY } from '@/core/art/affine';
-import { hidesWell } from '@/core/art/join';
+import { hidesWell } from '@/core/art/panelJoin';
 import { faceItems } from '@/core/art/items';
 import type { Job, Join } from '@/core/job/job';
 import { searchStrip } from '@/core/sheet/panels';
@@ -13,7 +13,7 @@ import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { Segments } from '@/ui/Segments';
 import { Say } from '@/ui/units';
-import { tell, tellProblem } from '@/ui/tell';
+import { notify, notifyProblem } from '@/ui/notify';
 import { inWorker } from '@/workers/client';
 import { useJob } from '../job/jobContext';
 
@@ -98,19 +98,19 @@ function FindJoins() {
   const [busy, setBusy] = useState(false);
   const { panels } = plan.sheet;
   const { pattern } = plan.wrap;
-  const { laid, sources } = plan.art;
+  const { placedLayers, sources } = plan.art;
   if (!panels || !pattern) return null;
   const find = async () => {
     setBusy(true);
     const pictures = await bytesOf(Object.values(sources).map((s) => s.ref));
-    const items = pattern.faces.flatMap((f) => faceItems(laid, f, compose(IDENTITY, f.matrix)));
+    const items = pattern.faces.flatMap((f) => faceItems(placedLayers, f, compose(IDENTITY, f.matrix)));
     const strips = panels.joins.map((j) => ({ way: j.way, rect: searchStrip(panels, j, pattern.whole) }));
     const r = pictures.ok
       ? await inWorker('Panels', (api) => api.joins({ items, sources, pictures: pictures.value, strips }))
       : pictures;
     setBusy(false);
     if (!r.ok) {
-      tellProblem(r.problem);
+      notifyProblem(r.problem);
       return;
     }
     const joins = r.value.map((f, index): Join => ({
@@ -121,7 +121,7 @@ function FindJoins() {
     }));
     edit((j) => ({ ...j, sheet: { ...j.sheet, panels: { ...j.sheet.panels, joins } } }));
     const straight = Math.max(0, ...r.value.map((f) => f.straightShows));
-    tell(
+    notify(
       `The path ${hidesWell(Math.max(0, ...r.value.map((f) => f.shows)))}; a straight join ${hidesWell(straight)}.`,
     );
   };

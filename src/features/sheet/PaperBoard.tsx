@@ -21,7 +21,7 @@ export function PaperBoard({ at, onAt }: Props) {
   const { sheet } = plan;
   const { urls } = useSources(sheet.sources);
   const page = sheet.pages[at];
-  if (!page) return <NothingLaid />;
+  if (!page) return <NothingPlaced />;
   return (
     <>
       <Board
@@ -91,7 +91,7 @@ function PanelMap({ at }: { at: number }) {
   const { panels, layout, parts } = plan.sheet;
   const whole = plan.wrap.pattern?.whole;
   if (!panels || !whole) return null;
-  const here = new Set(layout?.sheets[at]?.spots.map((s) => parts[s.part]?.panel));
+  const here = new Set(layout?.sheets[at]?.placements.map((s) => parts[s.part]?.panel));
   const k = Math.min(88 / whole.width, 120 / whole.height);
   const px = (x: number) => (x - whole.x) * k + 2;
   const py = (y: number) => (y - whole.y) * k + 2;
@@ -173,7 +173,7 @@ function Joins({ fit, at }: { fit: Fit; at: number }) {
   const { layout, panels, parts } = plan.sheet;
   const sheet = layout?.sheets[at];
   if (!sheet || !panels) return null;
-  return sheet.spots.map((s, i) => {
+  return sheet.placements.map((s, i) => {
     const number = parts[s.part]?.panel ?? 0;
     const [a, b, c, d, e, f] = s.matrix;
     return panels.panels[number - 1]?.cuts.map((cut, k) => (
@@ -189,7 +189,7 @@ function Joins({ fit, at }: { fit: Fit; at: number }) {
   });
 }
 
-function NothingLaid() {
+function NothingPlaced() {
   const { plan } = useJob();
   const say = useSay();
   const { sheet, wrap } = plan;
@@ -200,7 +200,7 @@ function NothingLaid() {
       </p>
       <p className="max-w-96">
         {sheet.findings
-          .filter((f) => f.level === 'stop')
+          .filter((f) => f.level === 'blocker')
           .map((f) => say(f.text))
           .join(' ') || 'What stands in the way is said below.'}
       </p>

@@ -7,7 +7,7 @@ import { mm } from '@/core/units/quantity';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
-import { Pick } from '@/ui/Pick';
+import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
@@ -29,7 +29,7 @@ export function SheetTools() {
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-rule bg-sheet/80 px-4 py-2">
       <Labelled label="Paper">
-        <Pick
+        <Select
           label="Paper"
           value={job.sheet.paperId ?? CHEAPEST}
           options={[
@@ -49,7 +49,7 @@ export function SheetTools() {
       </Labelled>
       {printers.length > 1 && (
         <Labelled label="Printer">
-          <Pick
+          <Select
             label="Printer"
             value={plan.sheet.printer.id}
             options={printers.map((p) => ({ value: p.id, label: p.name }))}
@@ -92,13 +92,13 @@ export function SheetTools() {
       <label className="flex min-h-9 items-center gap-2 font-label text-base font-medium">
         <input
           type="checkbox"
-          checked={job.sheet.turning}
-          onChange={(e) => put({ turning: e.target.checked })}
+          checked={job.sheet.mayRotate}
+          onChange={(e) => put({ mayRotate: e.target.checked })}
           className="size-5 accent-strata-3"
         />
         may be turned
       </label>
-      <OtherJobs onChange={(withJobs) => put({ withJobs })} />
+      <OtherJobs onChange={(sharedJobIds) => put({ sharedJobIds })} />
     </div>
   );
 }
@@ -108,13 +108,13 @@ function OtherJobs({ onChange }: { onChange: (ids: string[]) => void }) {
   const { job } = useJob();
   const { jobs } = useShop();
   const others = jobs.filter((r) => r.id !== job.id && r.job.blankId !== null);
-  const { withJobs } = job.sheet;
+  const { sharedJobIds } = job.sheet;
   if (others.length === 0) return null;
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
         <Button>
-          {withJobs.length === 0 ? 'Share sheets' : `With ${withJobs.length} more`}{' '}
+          {sharedJobIds.length === 0 ? 'Share sheets' : `With ${sharedJobIds.length} more`}{' '}
           <ChevronDown size={16} aria-hidden />
         </Button>
       </Popover.Trigger>
@@ -134,10 +134,12 @@ function OtherJobs({ onChange }: { onChange: (ids: string[]) => void }) {
                 <label className="flex min-h-10 items-center gap-2 font-label text-base font-medium">
                   <input
                     type="checkbox"
-                    checked={withJobs.includes(r.id)}
-                    disabled={!withJobs.includes(r.id) && withJobs.length >= 8}
+                    checked={sharedJobIds.includes(r.id)}
+                    disabled={!sharedJobIds.includes(r.id) && sharedJobIds.length >= 8}
                     onChange={(e) =>
-                      onChange(e.target.checked ? [...withJobs, r.id] : withJobs.filter((id) => id !== r.id))
+                      onChange(
+                        e.target.checked ? [...sharedJobIds, r.id] : sharedJobIds.filter((id) => id !== r.id),
+                      )
                     }
                     className="size-5 accent-strata-3"
                   />

@@ -11,7 +11,7 @@ import { pieceAlone, type Page } from '@/core/sheet/pages';
 import { bytesOf, originalBytes } from '@/data/pictures';
 import type { PageRequest, SheetRequest } from '@/workers/bench.worker';
 import { inWorker, onProgress } from '@/workers/client';
-import { tell, tellProblem } from '@/ui/tell';
+import { notify, notifyProblem } from '@/ui/notify';
 import { fileName } from '../job/JobHeader';
 import { useJob } from '../job/jobContext';
 import { saveBytesAs, saveTextAs } from '../shell/download';
@@ -77,11 +77,11 @@ export function useExport(): Export {
 
   const pieceRequest = async (): Promise<Result<PageRequest>> => {
     const { pattern } = plan.wrap;
-    const { board, laid } = plan.art;
+    const { board, placedLayers } = plan.art;
     if (!pattern || !board) return fail('The wrap has no size yet.', 'PNG', 'Measure the blank first.');
-    const sources = sourcesOf(laid, board, pattern.bleed);
+    const sources = sourcesOf(placedLayers, board, pattern.bleed);
     const pictures = await bytesOf(Object.values(sources).map((s) => s.ref));
-    const page = pieceAlone(pattern, laid, plan.sheet.mirrorBy === 'app');
+    const page = pieceAlone(pattern, placedLayers, plan.sheet.mirrorBy === 'app');
     return pictures.ok ? ok({ page, sources, pictures: pictures.value, ppi }) : pictures;
   };
 
@@ -98,20 +98,20 @@ export function useExport(): Export {
     const made = await task(control.signal);
     setProgress(null);
     if (made.ok) return made.value;
-    tellProblem(made.problem);
+    notifyProblem(made.problem);
     return null;
   };
 
   const save = (bytes: Uint8Array | null, name: string, mime: string) => {
     if (!bytes) return;
     saveBytesAs(name, bytes, mime);
-    tell(`${name} is made.`);
+    notify(`${name} is made.`);
   };
 
   const { pages, layout, parts } = plan.sheet;
   const list = () => (layout ? cutListCsv(layout, parts) : '');
 
-  const parcel = async (signal: AbortSignal): Promise<Result<Uint8Array>> => {
+  const printPackage = async (signal: AbortSignal): Promise<Result<Uint8Array>> => {
     const pdf = await pdfOf(pages, signal);
     if (!pdf.ok) return pdf;
     const png = await pieceOf(signal);
@@ -172,7 +172,7 @@ export function useExport(): Export {
         saveTextAs(`${base}-pattern.svg`, patternSvg(plan.wrap.pattern, job.name), 'image/svg+xml');
     },
     cutList: () => saveTextAs(`${base}-cut-list.csv`, list(), 'text/csv'),
-    zip: async () => save(await run(parcel), `${base}.zip`, 'application/zip'),
+    zip: async () => save(await run(printPackage), `${base}.zip`, 'application/zip'),
     stop: () => abort.current?.abort(),
   };
 }

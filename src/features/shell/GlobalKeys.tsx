@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Settings } from '@/core/shop/settings';
 import { changeSettings } from '@/data/shop';
-import { tellProblem } from '@/ui/tell';
+import { notifyProblem } from '@/ui/notify';
 import { useShop } from './shopContext';
 
 /** Keys work from handles and choices too, which the library would count as form fields; never while typing. */
@@ -20,7 +20,7 @@ export type UnitsPatch = Partial<Settings['units']>;
 export function useUnitSwitch(): (patch: UnitsPatch) => void {
   return (patch) => {
     void changeSettings((now) => ({ ...now, units: { ...now.units, ...patch } })).then((r) => {
-      if (!r.ok) tellProblem(r.problem);
+      if (!r.ok) notifyProblem(r.problem);
     });
   };
 }

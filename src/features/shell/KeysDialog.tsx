@@ -1,6 +1,6 @@
 'use client';
 
-import { SheetDialog } from '@/ui/Sheet';
+import { Dialog } from '@/ui/Dialog';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['1 to 8', 'the terraces of a job, Blank to Look'],
@@ -16,7 +16,7 @@ const KEYS: readonly (readonly [string, string])[] = [
 
 export function KeysDialog({ onClose }: { onClose: () => void }) {
   return (
-    <SheetDialog open onClose={onClose} title="Keys" about="Everything can be reached without a mouse.">
+    <Dialog open onClose={onClose} title="Keys" about="Everything can be reached without a mouse.">
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
         {KEYS.map(([key, what]) => (
           <div key={key} className="contents">
@@ -25,6 +25,6 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
           </div>
         ))}
       </dl>
-    </SheetDialog>
+    </Dialog>
   );
 }

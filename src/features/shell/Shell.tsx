@@ -8,7 +8,7 @@ import { seedIfEmpty } from '@/data/seed';
 import { goodBehind } from '@/data/log';
 import { loadThings } from '@/data/shop';
 import { storageProblem } from '@/data/storage';
-import { Messages } from '@/ui/tell';
+import { Messages } from '@/ui/notify';
 import { UnitsProvider } from '@/ui/units';
 import { GlobalKeys } from './GlobalKeys';
 import { ShopContext, type ShopView } from './shopContext';

@@ -11,7 +11,7 @@ import { saveBlank } from '@/data/shop';
 import { BlankIcon } from '@/ui/board/BlankShape';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
-import { tell, tellProblem } from '@/ui/tell';
+import { notify, notifyProblem } from '@/ui/notify';
 import { Q } from '@/ui/units';
 import { BlankDialog } from '../blank/BlankDialog';
 import { BlankSearch } from '../blank/BlankSearch';
@@ -163,13 +163,13 @@ function BlankFiles({ found }: { found: readonly Blank[] }) {
       ? (await import('@/core/formats/blanksFile')).readBlanksJson(text)
       : (await import('@/core/formats/blanksCsv')).readBlanksCsv(text);
     if (!read.ok) {
-      tellProblem(read.problem);
+      notifyProblem(read.problem);
       return;
     }
     const blanks = 'blanks' in read.value ? read.value.blanks : read.value;
     const added = await bringBlanks(blanks);
-    if (!added.ok) tellProblem(added.problem);
-    else tell(`${added.value} of ${blanks.length} blanks were new and are added.`);
+    if (!added.ok) notifyProblem(added.problem);
+    else notify(`${added.value} of ${blanks.length} blanks were new and are added.`);
   };
   return (
     <>

@@ -13,9 +13,9 @@ import { savePaper } from '@/data/shop';
 import { inWorker, onProgress } from '@/workers/client';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
-import { SheetDialog } from '@/ui/Sheet';
+import { Dialog } from '@/ui/Dialog';
 import { useSay, useUnits } from '@/ui/units';
-import { tell, tellProblem } from '@/ui/tell';
+import { notify, notifyProblem } from '@/ui/notify';
 import { saveBytesAs } from '../shell/download';
 import { useShop } from '../shell/shopContext';
 import { shownLengths } from './shopForm';
@@ -66,7 +66,7 @@ export function CalibrationDialog({ paper, onClose }: Props) {
       ),
     );
     if (made.ok) saveBytesAs(`calibration-${paper.id}.pdf`, made.value, 'application/pdf');
-    else tellProblem(made.problem);
+    else notifyProblem(made.problem);
   };
 
   const save = async () => {
@@ -94,9 +94,9 @@ export function CalibrationDialog({ paper, onClose }: Props) {
     setWrong(found);
     if (Object.keys(found).length > 0) return;
     const r = await savePaper({ ...paper, calibration });
-    if (!r.ok) tellProblem(r.problem);
+    if (!r.ok) notifyProblem(r.problem);
     else {
-      tell(`${paper.name} is measured. Sheets are made good for it from now on.`);
+      notify(`${paper.name} is measured. Sheets are made good for it from now on.`);
       onClose();
     }
   };
@@ -104,11 +104,11 @@ export function CalibrationDialog({ paper, onClose }: Props) {
   const forget = async () => {
     const r = await savePaper({ ...paper, calibration: null });
     if (r.ok) onClose();
-    else tellProblem(r.problem);
+    else notifyProblem(r.problem);
   };
 
   return (
-    <SheetDialog
+    <Dialog
       open
       onClose={onClose}
       title={`What the printer does on ${paper.name}`}
@@ -160,6 +160,6 @@ export function CalibrationDialog({ paper, onClose }: Props) {
           Keep these
         </Button>
       </div>
-    </SheetDialog>
+    </Dialog>
   );
 }

@@ -11,8 +11,8 @@ import { newId } from '@/data/ids';
 import { savePaper } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
-import { SheetDialog } from '@/ui/Sheet';
-import { tellProblem } from '@/ui/tell';
+import { Dialog } from '@/ui/Dialog';
+import { notifyProblem } from '@/ui/notify';
 import { useUnits } from '@/ui/units';
 import { useShop } from '../shell/shopContext';
 import { lengthText, moneyText, shortText, shownLengths, type ShownLengths } from './shopForm';
@@ -60,7 +60,7 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
       ...f,
     });
     if (r.ok) onClose();
-    else tellProblem(r.problem);
+    else notifyProblem(r.problem);
   };
   const sizes = [
     ['widthMm', 'Width'],
@@ -68,7 +68,7 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
     ['thicknessMm', 'Thickness'],
   ] as const;
   return (
-    <SheetDialog
+    <Dialog
       open
       onClose={onClose}
       title={paper ? `Change ${paper.name}` : 'A paper'}
@@ -130,6 +130,6 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
           </Button>
         </div>
       </form>
-    </SheetDialog>
+    </Dialog>
   );
 }

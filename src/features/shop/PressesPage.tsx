@@ -6,18 +6,18 @@ import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import * as z from 'zod/mini';
-import { CLOCK_WORDS } from '@/core/heat/words';
+import { TIMER_START_WORDS } from '@/core/heat/labels';
 import { nameSchema } from '@/core/shop/common';
-import { CLOCKS, isFlatPress, isOven, isWrapPress, PRESS_KINDS, type Press } from '@/core/shop/press';
+import { TIMER_STARTS, isFlatPress, isOven, isWrapPress, PRESS_KINDS, type Press } from '@/core/shop/press';
 import { type LengthUnit } from '@/core/units/format';
 import { mm } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
-import { SheetDialog } from '@/ui/Sheet';
+import { Dialog } from '@/ui/Dialog';
 import { Say, useUnits } from '@/ui/units';
-import { tellProblem } from '@/ui/tell';
+import { notifyProblem } from '@/ui/notify';
 import { lengthText, shownLengths, type ShownLengths } from './shopForm';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
@@ -66,12 +66,12 @@ export function PressesPage() {
           ),
       }),
       c.display({
-        id: 'clock',
+        id: 'timerStart',
         header: 'Its clock',
         cell: ({ row: { original: p } }) =>
           isOven(p)
             ? 'on reaching temperature'
-            : `${CLOCK_WORDS[p.clock]}${isWrapPress(p) && p.autoTimer ? ', by itself' : ''}`,
+            : `${TIMER_START_WORDS[p.timerStart]}${isWrapPress(p) && p.autoTimer ? ', by itself' : ''}`,
       }),
       actionsColumn<Press>('presses', setEditing, (p) => savePress(p)),
     ] as ColumnDef<Press, string | number>[];
@@ -106,7 +106,7 @@ const formSchema = (unit: LengthUnit, shown: ShownLengths) =>
       heaterHeightMm: lengthText(unit, 'Heater tall', 30, 400, shown),
       smallestDiameterMm: lengthText(unit, 'Smallest', 10, 200, shown),
       largestDiameterMm: lengthText(unit, 'Largest', 10, 250, shown),
-      clock: z.enum(CLOCKS),
+      timerStart: z.enum(TIMER_STARTS),
       autoTimer: z.boolean(),
       insideHeightMm: lengthText(unit, 'Inside height', 50, 1000, shown),
       hold: z.enum(['sleeve', 'shrink film']),
@@ -128,7 +128,7 @@ function start(p: Press | null, shown: ShownLengths): FormIn {
   const base = {
     name: p?.name ?? '',
     kind: p?.kind ?? ('tumbler' as const),
-    clock: 'from-closing' as const,
+    timerStart: 'from-closing' as const,
     autoTimer: false,
     hold: 'shrink film' as const,
     insideHeightMm: shown.show('Inside height', 300),
@@ -147,7 +147,7 @@ function start(p: Press | null, shown: ShownLengths): FormIn {
   if (isFlatPress(p))
     return {
       ...base,
-      clock: p.clock,
+      timerStart: p.timerStart,
       platenWidthMm: shown.show('Platen width', p.platenWidthMm),
       platenHeightMm: shown.show('Platen depth', p.platenHeightMm),
       openingMm: shown.show('Opening', p.openingMm),
@@ -155,7 +155,7 @@ function start(p: Press | null, shown: ShownLengths): FormIn {
     };
   return {
     ...base,
-    clock: p.clock,
+    timerStart: p.timerStart,
     autoTimer: p.autoTimer,
     heaterLengthMm: shown.show('Heater round', p.heaterLengthMm),
     heaterHeightMm: shown.show('Heater tall', p.heaterHeightMm),
@@ -165,11 +165,11 @@ function start(p: Press | null, shown: ShownLengths): FormIn {
 }
 
 function toPress(f: FormOut, id: string): Press {
-  const { name, clock } = f;
+  const { name, timerStart } = f;
   if (f.kind === 'oven') return { id, name, kind: 'oven', insideHeightMm: f.insideHeightMm, hold: f.hold };
   if (f.kind === 'flat') {
     const { platenWidthMm, platenHeightMm, openingMm, opens } = f;
-    return { id, name, kind: 'flat', platenWidthMm, platenHeightMm, openingMm, opens, clock };
+    return { id, name, kind: 'flat', platenWidthMm, platenHeightMm, openingMm, opens, timerStart };
   }
   return {
     id,
@@ -179,7 +179,7 @@ function toPress(f: FormOut, id: string): Press {
     heaterHeightMm: f.heaterHeightMm,
     smallestDiameterMm: f.smallestDiameterMm,
     largestDiameterMm: f.largestDiameterMm,
-    clock,
+    timerStart,
     autoTimer: f.autoTimer,
   };
 }
@@ -198,7 +198,7 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
   const save = async (f: FormOut) => {
     const r = await savePress(toPress(f, press?.id ?? newId('press')));
     if (r.ok) onClose();
-    else tellProblem(r.problem);
+    else notifyProblem(r.problem);
   };
   const length = (
     name:
@@ -217,7 +217,7 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
     </FormField>
   );
   return (
-    <SheetDialog
+    <Dialog
       open
       onClose={onClose}
       title={press ? `Change ${press.name}` : 'A press'}
@@ -279,10 +279,10 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
             )}
             <FormField label="Its times count">
               {(p) => (
-                <select {...p} className={inputClass} {...form.register('clock')}>
-                  {CLOCKS.map((c) => (
+                <select {...p} className={inputClass} {...form.register('timerStart')}>
+                  {TIMER_STARTS.map((c) => (
                     <option key={c} value={c}>
-                      {CLOCK_WORDS[c]}
+                      {TIMER_START_WORDS[c]}
                     </option>
                   ))}
                 </select>
@@ -303,6 +303,6 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
           </Button>
         </div>
       </form>
-    </SheetDialog>
+    </Dialog>
   );
 }

@@ -19,8 +19,8 @@ import { withPrinters } from '@/core/shop/settings';
 import { changeSettings } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
-import { SheetDialog } from '@/ui/Sheet';
-import { tellProblem } from '@/ui/tell';
+import { Dialog } from '@/ui/Dialog';
+import { notifyProblem } from '@/ui/notify';
 import { useUnits } from '@/ui/units';
 import { useShop } from '../shell/shopContext';
 import { lengthText, linesText, moneyText, shownLengths, wholeText, type ShownLengths } from './shopForm';
@@ -95,10 +95,10 @@ export function PrinterDialog({ printer, onClose }: { printer: Printer | null; o
         : withPrinters(now, [made]),
     );
     if (r.ok) onClose();
-    else tellProblem(r.problem);
+    else notifyProblem(r.problem);
   };
   return (
-    <SheetDialog
+    <Dialog
       open
       wide
       onClose={onClose}
@@ -202,6 +202,6 @@ export function PrinterDialog({ printer, onClose }: { printer: Printer | null; o
           </Button>
         </div>
       </form>
-    </SheetDialog>
+    </Dialog>
   );
 }

@@ -8,7 +8,7 @@ import { mm } from '@/core/units/quantity';
 import { changeSettings } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { Q } from '@/ui/units';
-import { tell, tellProblem } from '@/ui/tell';
+import { notify, notifyProblem } from '@/ui/notify';
 import { inWorker, onProgress } from '@/workers/client';
 import { saveBytesAs } from '../shell/download';
 import { useShop } from '../shell/shopContext';
@@ -21,8 +21,8 @@ export function Printers() {
   const [editing, setEditing] = useState<Printer | 'new' | null>(null);
   const put = async (change: (now: readonly Printer[]) => readonly Printer[], said: string) => {
     const r = await changeSettings((now) => ({ ...now, printers: [...change(now.printers)] }));
-    if (r.ok) tell(said);
-    else tellProblem(r.problem);
+    if (r.ok) notify(said);
+    else notifyProblem(r.problem);
   };
   const test = async (printer: Printer) => {
     const paper = papers.find((p) => p.kind === 'sheet' && p.widthMm <= printer.widestMm) ?? papers[0];
@@ -41,7 +41,7 @@ export function Printers() {
       ),
     );
     if (made.ok) saveBytesAs('mirror-test.pdf', made.value, 'application/pdf');
-    else tellProblem(made.problem);
+    else notifyProblem(made.problem);
   };
   return (
     <section aria-label="Printers" className="px-4 pt-4">

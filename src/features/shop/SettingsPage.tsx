@@ -4,20 +4,27 @@ import { FileDown, FileUp } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import type { ShopFile } from '@/core/formats/jobFile';
 import { fail, ok, problemText } from '@/core/result';
-import { HOLDS, SCHOOLS, WRAP_KINDS, type School, type Settings, type WrapKind } from '@/core/shop/settings';
-import { SCHOOL_NOTES } from '@/core/wrap/schools';
-import { KIND_WORDS } from '@/core/wrap/startsWith';
+import {
+  HOLDS,
+  SEAM_METHODS,
+  WRAP_KINDS,
+  type SeamMethod,
+  type Settings,
+  type WrapKind,
+} from '@/core/shop/settings';
+import { SEAM_METHOD_NOTES } from '@/core/wrap/seamMethods';
+import { KIND_WORDS } from '@/core/wrap/startingMethod';
 import { checkShopFile, restoreShop, shopFileText } from '@/data/files';
 import { changeSettings } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
 import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
-import { Pick } from '@/ui/Pick';
+import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
-import { SheetDialog } from '@/ui/Sheet';
+import { Dialog } from '@/ui/Dialog';
 import { TypedField } from '@/ui/TypedField';
-import { tell, tellProblem, tellWrong } from '@/ui/tell';
+import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
@@ -28,18 +35,18 @@ export function SettingsPage() {
   const s = shop.settings;
   const change = (f: (now: Settings) => Settings) => {
     void changeSettings(f).then((r) => {
-      if (!r.ok) tellProblem(r.problem);
+      if (!r.ok) notifyProblem(r.problem);
     });
   };
   const put = (next: Partial<Settings>) => change((now) => ({ ...now, ...next }));
   const putTape = (next: Partial<Settings['tape']>) =>
     change((now) => ({ ...now, tape: { ...now.tape, ...next } }));
-  const putHouse = (next: Partial<Settings['house']>) =>
-    change((now) => ({ ...now, house: { ...now.house, ...next } }));
-  const putSchool = (kind: WrapKind, school: School) =>
+  const putDefaults = (next: Partial<Settings['defaults']>) =>
+    change((now) => ({ ...now, defaults: { ...now.defaults, ...next } }));
+  const putSeamMethod = (kind: WrapKind, seamMethod: SeamMethod) =>
     change((now) => ({
       ...now,
-      house: { ...now.house, schools: { ...now.house.schools, [kind]: school } },
+      defaults: { ...now.defaults, seamMethods: { ...now.defaults.seamMethods, [kind]: seamMethod } },
     }));
   return (
     <ShopFrame title="Settings" about="kept in this browser">
@@ -89,7 +96,7 @@ export function SettingsPage() {
             onValue={(stringMm) => putTape({ stringMm })}
           />
           <Labelled label="Finest inch mark">
-            <Pick
+            <Select
               label="Finest inch mark"
               value={String(s.units.inchDenominator)}
               options={[8, 16, 32, 64].map((d) => ({ value: String(d), label: `1/${d} in` }))}
@@ -132,56 +139,56 @@ export function SettingsPage() {
         >
           {WRAP_KINDS.map((kind) => (
             <Labelled key={kind} label={KIND_WORDS[kind].label}>
-              <Pick
+              <Select
                 label={`Seam method, ${KIND_WORDS[kind].label.toLowerCase()}`}
-                value={s.house.schools[kind]}
-                options={SCHOOLS.filter((v) => kind !== 'handled' || v !== 'lap').map((v) => ({
+                value={s.defaults.seamMethods[kind]}
+                options={SEAM_METHODS.filter((v) => kind !== 'handled' || v !== 'lap').map((v) => ({
                   value: v,
-                  label: SCHOOL_NOTES[v].label,
+                  label: SEAM_METHOD_NOTES[v].label,
                 }))}
-                onChange={(school) => putSchool(kind, school)}
+                onChange={(seamMethod) => putSeamMethod(kind, seamMethod)}
                 className="w-40"
               />
             </Labelled>
           ))}
           <LengthField
             label="Bleed"
-            valueMm={s.house.bleedMm}
+            valueMm={s.defaults.bleedMm}
             minMm={0}
             maxMm={15}
             taken
-            onValue={(bleedMm) => putHouse({ bleedMm })}
+            onValue={(bleedMm) => putDefaults({ bleedMm })}
           />
           <LengthField
             label="Keep words inside"
-            valueMm={s.house.safeMm}
+            valueMm={s.defaults.safeMm}
             minMm={0}
             maxMm={30}
             taken
-            onValue={(safeMm) => putHouse({ safeMm })}
+            onValue={(safeMm) => putDefaults({ safeMm })}
           />
           <LengthField
             label="Back from rim and foot"
-            valueMm={s.house.setbackMm}
+            valueMm={s.defaults.setbackMm}
             minMm={0}
             maxMm={30}
             taken
-            onValue={(setbackMm) => putHouse({ setbackMm })}
+            onValue={(setbackMm) => putDefaults({ setbackMm })}
           />
           <LengthField
             label="Bleed of flat blanks"
-            valueMm={s.house.flatBleedMm}
+            valueMm={s.defaults.flatBleedMm}
             minMm={0}
             maxMm={15}
             taken
-            onValue={(flatBleedMm) => putHouse({ flatBleedMm })}
+            onValue={(flatBleedMm) => putDefaults({ flatBleedMm })}
           />
           <Labelled label="Paper held by">
-            <Pick
+            <Select
               label="Paper held by"
-              value={s.house.hold}
+              value={s.defaults.hold}
               options={HOLDS.map((v) => ({ value: v, label: v }))}
-              onChange={(hold) => putHouse({ hold })}
+              onChange={(hold) => putDefaults({ hold })}
               className="w-44"
             />
           </Labelled>
@@ -213,19 +220,19 @@ function WholeShop() {
         text.value,
         'application/json',
       );
-    else tellProblem(text.problem);
+    else notifyProblem(text.problem);
   };
   const check = async (file: File) => {
     const r = checkShopFile(await file.text());
     if (r.ok) setFound(r.value);
-    else tellProblem(r.problem);
+    else notifyProblem(r.problem);
   };
   const restore = async () => {
     if (!found) return;
     const r = await restoreShop(found);
     setFound(null);
-    if (r.ok) tell('The shop is restored.');
-    else tellWrong(`${problemText(r.problem)} The shop is as it was.`);
+    if (r.ok) notify('The shop is restored.');
+    else notifyWrong(`${problemText(r.problem)} The shop is as it was.`);
   };
   return (
     <Group
@@ -239,7 +246,7 @@ function WholeShop() {
         <FileUp size={18} aria-hidden /> Restore a shop
       </FileButton>
       {found && (
-        <SheetDialog
+        <Dialog
           open
           onClose={() => setFound(null)}
           title="Put this shop in place of yours?"
@@ -256,7 +263,7 @@ function WholeShop() {
               Put it in place
             </Button>
           </div>
-        </SheetDialog>
+        </Dialog>
       )}
     </Group>
   );

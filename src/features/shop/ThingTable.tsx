@@ -13,7 +13,7 @@ import {
 import { useMemo, useState } from 'react';
 import { removeThing, type ThingTable as Table } from '@/data/shop';
 import { Button } from '@/ui/Button';
-import { tell, tellProblem } from '@/ui/tell';
+import { notify, notifyProblem } from '@/ui/notify';
 
 interface Thing {
   readonly id: string;
@@ -99,8 +99,9 @@ export function actionsColumn<T extends Thing>(
 ): ColumnDef<T, string | number> {
   const remove = async (thing: T) => {
     const r = await removeThing(table, thing.id);
-    if (!r.ok) tellProblem(r.problem);
-    else tell(`“${thing.name}” is taken out.`, { label: 'Put it back', onClick: () => void putBack(thing) });
+    if (!r.ok) notifyProblem(r.problem);
+    else
+      notify(`“${thing.name}” is taken out.`, { label: 'Put it back', onClick: () => void putBack(thing) });
   };
   return createColumnHelper<T>().display({
     id: 'actions',

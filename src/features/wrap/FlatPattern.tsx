@@ -37,14 +37,14 @@ export const FlatPattern = memo(function FlatPattern() {
           <PatternArt
             fit={fit}
             pattern={pattern}
-            laid={plan.art.laid}
+            placedLayers={plan.art.placedLayers}
             sources={plan.art.sources}
             urls={urls}
           />
           <PatternLines
             fit={fit}
             pattern={pattern}
-            onDark={plan.art.laid.some((l) => l.kind === 'picture')}
+            onDark={plan.art.placedLayers.some((l) => l.kind === 'picture')}
           />
           <Sizes fit={fit} pattern={pattern} />
           {pattern.marks.map((m) => (

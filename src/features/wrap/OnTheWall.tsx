@@ -20,16 +20,16 @@ const LEAST_MM = 5;
 /** How the paper's two edges are moved: setbacks on a straight or tapering wall, the band itself on a shaped one. */
 function useEdges() {
   const { plan, job, shop, edit } = useJob();
-  const { solid } = plan.measure;
-  const { band, lie } = plan.wrap;
-  if (solid?.kind !== 'round' || !band) return null;
-  const { wall } = solid;
+  const { measuredShape } = plan.measure;
+  const { band, warp } = plan.wrap;
+  if (measuredShape?.kind !== 'round' || !band) return null;
+  const { wall } = measuredShape;
   const mark = tapeMarkMm(shop.settings);
-  const slope = (wall.footMm - wall.topMm) / Math.max(1e-9, solid.slant.value);
+  const slope = (wall.footMm - wall.topMm) / Math.max(1e-9, measuredShape.slant.value);
   const places = [
     wall.topMm,
     wall.footMm,
-    ...(lie ? [lie.usable.topMm, lie.usable.footMm] : []),
+    ...(warp ? [warp.usable.topMm, warp.usable.footMm] : []),
     ...job.stations.map((s) => s.fromRimMm),
   ];
   const put = (edge: Edge, z0: number) => {
@@ -38,7 +38,7 @@ function useEdges() {
         ? Math.min(Math.max(wall.topMm, z0), band.footMm - LEAST_MM)
         : Math.max(Math.min(wall.footMm, z0), band.topMm + LEAST_MM);
     edit((j) => {
-      if (lie)
+      if (warp)
         return {
           ...j,
           wrap: { ...j.wrap, band: { ...band, [edge === 'top' ? 'topMm' : 'footMm']: Math.max(0, z) } },
@@ -48,7 +48,7 @@ function useEdges() {
     }, `edge-${edge}`);
   };
   // Where a setback counts from: marks are taken from there, and from the rim on a shaped wall.
-  const origin = (edge: Edge) => (lie ? 0 : edge === 'top' ? wall.topMm : wall.footMm);
+  const origin = (edge: Edge) => (warp ? 0 : edge === 'top' ? wall.topMm : wall.footMm);
   const drag = (edge: Edge, z: number) =>
     put(
       edge,
@@ -63,7 +63,7 @@ function useEdges() {
     const z = edge === 'top' ? band.topMm : band.footMm;
     put(edge, origin(edge) + nextMark(z - origin(edge), mark, direction));
   };
-  return { band, wall, lie, put, drag, step };
+  return { band, wall, warp, put, drag, step };
 }
 
 /** The blank from the side with the paper on it; drag its edges, and on a shaped wall see the gap grow. */
@@ -72,7 +72,7 @@ export function OnTheWall({ shape }: { shape: RoundShape }) {
   const say = useSay();
   const edges = useEdges();
   if (!edges) return null;
-  const { band, wall, lie, drag, step } = edges;
+  const { band, wall, warp, drag, step } = edges;
   const { topMm, footMm } = plan.wrap.setbacks;
   return (
     <div className="flex flex-col border-r border-rule">
@@ -83,17 +83,17 @@ export function OnTheWall({ shape }: { shape: RoundShape }) {
         <Board
           interactive
           label={
-            lie
-              ? `The paper on the wall, from ${say([mm(band.topMm)])} to ${say([mm(band.footMm)])} below the rim; worst lift ${say([fineMm(lie.cone.worstLiftMm)])}`
+            warp
+              ? `The paper on the wall, from ${say([mm(band.topMm)])} to ${say([mm(band.footMm)])} below the rim; worst lift ${say([fineMm(warp.cone.worstLiftMm)])}`
               : `The wrap on the blank: ${say([mm(topMm)])} back from the rim, ${say([mm(footMm)])} from the foot`
           }
           bounds={sideBounds(shape)}
-          room={{ top: 10, right: lie ? 74 : 26, bottom: 10, left: 26 }}
+          room={{ top: 10, right: warp ? 74 : 26, bottom: 10, left: 26 }}
           draw={(fit) => (
             <>
               <RoundSide fit={fit} shape={shape} colour={plan.blank.blank?.coating.colour ?? '#ffffff'} />
               <FrontPicture fit={fit} facingRad={shape.handle ? Math.PI / 2 : 0} />
-              {lie && <LiftCurve fit={fit} wall={wall} />}
+              {warp && <LiftCurve fit={fit} wall={wall} />}
               {(['top', 'foot'] as const).map((edge) => (
                 <EdgeHandle
                   key={edge}
@@ -121,7 +121,7 @@ function halfAt(shape: RoundShape, z: number): number {
   const near = shape.sections.reduce((a, b) =>
     Math.abs(b.fromRimMm - z) < Math.abs(a.fromRimMm - z) ? b : a,
   );
-  return near.acrossMm / 2;
+  return near.diameterMm / 2;
 }
 
 /** The exact figure of an edge: a setback, or a height below the rim on a shaped wall. */
@@ -129,8 +129,8 @@ function EdgeField({ edge }: { edge: Edge }) {
   const { job, plan, edit } = useJob();
   const edges = useEdges();
   if (!edges) return null;
-  const { lie, band, wall, put } = edges;
-  if (lie)
+  const { warp, band, wall, put } = edges;
+  if (warp)
     return (
       <LengthField
         label={edge === 'top' ? 'Paper from, below the rim' : 'to, below the rim'}
@@ -160,20 +160,20 @@ function EdgeField({ edge }: { edge: Edge }) {
 function LiftCurve({ fit, wall }: { fit: Fit; wall: Band }) {
   const { plan } = useJob();
   const say = useSay();
-  const { lie } = plan.wrap;
-  const { solid } = plan.measure;
-  if (!lie || solid?.kind !== 'round') return null;
-  const most = Math.max(lie.toleranceMm * 2, lie.cone.worstLiftMm);
-  const half = Math.max(...solid.profile.nodes.map((n) => n.r));
+  const { warp } = plan.wrap;
+  const { measuredShape } = plan.measure;
+  if (!warp || measuredShape?.kind !== 'round') return null;
+  const most = Math.max(warp.toleranceMm * 2, warp.cone.worstLiftMm);
+  const half = Math.max(...measuredShape.profile.nodes.map((n) => n.r));
   const from = fit.x(half) + 12;
   const x = scaleLinear([0, most], [from, from + 46]).clamp(true);
   const n = 36;
   const line = (a: number, b: number) =>
     Array.from({ length: n + 1 }, (_, i) => {
       const z = a + ((b - a) * i) / n;
-      return `${x(Math.max(0, liftAt(solid.profile, lie.cone, z)))},${fit.y(z)}`;
+      return `${x(Math.max(0, liftAt(measuredShape.profile, warp.cone, z)))},${fit.y(z)}`;
     }).join(' ');
-  const over = lie.cone.worstLiftMm > lie.toleranceMm;
+  const over = warp.cone.worstLiftMm > warp.toleranceMm;
   return (
     <g>
       <line
@@ -185,8 +185,8 @@ function LiftCurve({ fit, wall }: { fit: Fit; wall: Band }) {
         strokeWidth={1}
       />
       <line
-        x1={x(lie.toleranceMm)}
-        x2={x(lie.toleranceMm)}
+        x1={x(warp.toleranceMm)}
+        x2={x(warp.toleranceMm)}
         y1={fit.y(wall.topMm)}
         y2={fit.y(wall.footMm)}
         stroke="#c8371b"
@@ -201,7 +201,7 @@ function LiftCurve({ fit, wall }: { fit: Fit; wall: Band }) {
         strokeDasharray="2 3"
       />
       <polyline
-        points={line(lie.band.topMm, lie.band.footMm)}
+        points={line(warp.band.topMm, warp.band.footMm)}
         fill="none"
         stroke={over ? '#c8371b' : '#14211f'}
         strokeWidth={3}
@@ -218,7 +218,7 @@ function LiftCurve({ fit, wall }: { fit: Fit; wall: Band }) {
         stroke="#e9ede7"
         strokeWidth={4}
       >
-        lifts {say([fineMm(lie.cone.worstLiftMm)])}
+        lifts {say([fineMm(warp.cone.worstLiftMm)])}
       </text>
     </g>
   );

@@ -1,6 +1,6 @@
 import { IDENTITY } from '@/core/art/affine';
 import { faceItems, type Sources } from '@/core/art/items';
-import type { Laid } from '@/core/art/lay';
+import type { PlacedLayer } from '@/core/art/placedLayers';
 import { contourPath, type Contour } from '@/core/shapes/contour';
 import type { Line, Rect } from '@/core/shapes/plane';
 import type { Face, Pattern } from '@/core/wrap/pattern';
@@ -30,7 +30,7 @@ interface ArtProps {
   readonly id?: string;
   readonly fit: Fit;
   readonly pattern: Pattern;
-  readonly laid: readonly Laid[];
+  readonly placedLayers: readonly PlacedLayer[];
   readonly sources: Sources;
   readonly urls: Readonly<Record<string, string>>;
   /** White paper under the picture; left out where the caller lays its own. */
@@ -38,14 +38,22 @@ interface ArtProps {
 }
 
 /** The art as it will stand on the paper, clipped to the bleed, on every face. */
-export const PatternArt = ({ id = 'flat', fit, pattern, laid, sources, urls, ground = true }: ArtProps) => (
+export const PatternArt = ({
+  id = 'flat',
+  fit,
+  pattern,
+  placedLayers,
+  sources,
+  urls,
+  ground = true,
+}: ArtProps) => (
   <g>
     {pattern.faces.map((face) => (
       <g key={face.name} transform={onFace(fit, face)}>
         {ground && <path d={contourPath(face.bleed)} fill="#ffffff" />}
         <ArtItems
           id={`${id}-${face.name}`}
-          items={faceItems(laid, face, IDENTITY)}
+          items={faceItems(placedLayers, face, IDENTITY)}
           sources={sources}
           urls={urls}
         />
@@ -98,7 +106,7 @@ export function PatternLines({ fit, pattern, onDark = false }: LinesProps) {
 function FaceLines({ face, onDark }: { face: Face; onDark: boolean }) {
   return (
     <>
-      {face.noGo.map((z, i) => (
+      {face.exclusionZones.map((z, i) => (
         <path
           key={i}
           d={contourPath(z.contour)}

@@ -7,13 +7,13 @@ import type { FlatBlank } from '@/core/shop/blank';
 import { HOLDS } from '@/core/shop/settings';
 import { mm } from '@/core/units/quantity';
 import { edgeWay, printsBoth, turnIn } from '@/core/plan/wrapFlat';
-import { CONTACT_MM } from '@/core/plan/cover';
+import { CONTACT_MM } from '@/core/plan/coveredBand';
 import { frontAlongMm, seamForFront } from '@/core/wrap/seam';
 import { newId } from '@/data/ids';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
-import { Pick } from '@/ui/Pick';
+import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
@@ -73,10 +73,10 @@ function SafeField() {
 export const RoundFields = memo(function RoundFields() {
   const { job, plan, shop } = useJob();
   const put = usePut();
-  const { note, round, bleedMm, lie, school } = plan.wrap;
+  const { note, round, bleedMm, warp, seamMethod } = plan.wrap;
   const { wrap } = job;
-  const solid = plan.measure.solid;
-  const straight = solid?.kind === 'round' && solid.form === 'straight';
+  const measuredShape = plan.measure.measuredShape;
+  const straight = measuredShape?.kind === 'round' && measuredShape.form === 'straight';
   return (
     <>
       <Row>
@@ -91,7 +91,7 @@ export const RoundFields = memo(function RoundFields() {
             onValue={(v) => put({ amountMm: v }, 'amount')}
           />
         )}
-        {school === 'lap' && (
+        {seamMethod === 'lap' && (
           <Segments
             label="Which end laps over"
             value={wrap.lapOver}
@@ -125,24 +125,24 @@ export const RoundFields = memo(function RoundFields() {
             onChange={(form) => put({ form })}
             options={[
               { value: 'rectangle', label: 'rectangle' },
-              { value: 'cone', label: lie ? 'best cone' : 'cone' },
+              { value: 'cone', label: warp ? 'best cone' : 'cone' },
             ]}
           />
         </Labelled>
-        {(lie || (solid?.kind === 'round' && solid.form === 'shaped')) && (
+        {(warp || (measuredShape?.kind === 'round' && measuredShape.form === 'shaped')) && (
           <Labelled label="Paper held by">
-            <Pick
+            <Select
               label="Paper held by"
-              value={wrap.hold ?? shop.settings.house.hold}
+              value={wrap.hold ?? shop.settings.defaults.hold}
               options={HOLDS.map((h) => ({ value: h, label: `${h}, to ${CONTACT_MM[h]} mm` }))}
               onChange={(hold) => put({ hold, band: null })}
               className="w-56"
             />
           </Labelled>
         )}
-        {lie?.chosen && <Button onClick={() => put({ band: null })}>Back to what lies flat</Button>}
+        {warp?.chosen && <Button onClick={() => put({ band: null })}>Back to what lies flat</Button>}
         <Labelled label="Plain edge to hold by">
-          <Pick
+          <Select
             label="Plain edge to hold by"
             value={wrap.grip ?? 'none'}
             options={[
@@ -212,7 +212,7 @@ function PencilMarks() {
                 }
               />
             ) : (
-              <span className="font-semibold text-taken">{say([mm(m.alongMm)])}</span>
+              <span className="font-semibold text-measured">{say([mm(m.alongMm)])}</span>
             )}
             {m.own && (
               <button
@@ -245,10 +245,10 @@ export const FlatFields = memo(function FlatFields({ blank }: { blank: FlatBlank
   const { job, plan } = useJob();
   const put = usePut();
   const { wrap } = job;
-  const parcel = edgeWay(job, blank) === 'parcel';
+  const wrapped = edgeWay(job, blank) === 'wrapped';
   return (
     <Row>
-      {parcel ? (
+      {wrapped ? (
         <LengthField
           label="Turned over the back"
           valueMm={turnIn(job)}
@@ -275,7 +275,7 @@ export const FlatFields = memo(function FlatFields({ blank }: { blank: FlatBlank
       <SafeField />
       {blank.shape.faces === 2 && (
         <Labelled label="Faces">
-          <Pick
+          <Select
             label="Faces"
             value={wrap.faces}
             options={FACE_WAYS.map((f) => ({ value: f, label: f === 'together' ? 'both together' : f }))}

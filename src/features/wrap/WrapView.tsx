@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
-import { SCHOOLS } from '@/core/shop/settings';
+import { SEAM_METHODS } from '@/core/shop/settings';
 import { isFlat, isRound, type Blank, type FlatBlank } from '@/core/shop/blank';
 import { edgeWay, printsBoth } from '@/core/plan/wrapFlat';
 import { Segments } from '@/ui/Segments';
@@ -30,13 +30,13 @@ export function WrapView() {
   if (!blank) return <NeedsBlank />;
   const columns = isFlat(blank)
     ? 'grid-cols-1'
-    : plan.wrap.lie
+    : plan.wrap.warp
       ? 'grid-cols-1 sm:grid-cols-[12rem_1fr] xl:grid-cols-[17rem_1fr]'
       : 'grid-cols-1 sm:grid-cols-[11.5rem_1fr]';
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-2 px-5 pt-3 pb-2">
-        <Later>{isFlat(blank) ? <EdgeWays blank={blank} /> : <Schools />}</Later>
+        <Later>{isFlat(blank) ? <EdgeWays blank={blank} /> : <SeamMethods />}</Later>
         <Segments
           label="Seen"
           value={way}
@@ -75,15 +75,15 @@ export function WrapView() {
   );
 }
 
-const Schools = memo(function Schools() {
+const SeamMethods = memo(function SeamMethods() {
   const { plan, edit } = useJob();
   const { notes } = plan.wrap;
   return (
     <Segments
       label="School of seam"
-      value={plan.wrap.school}
-      onChange={(school) => edit((j) => ({ ...j, wrap: { ...j.wrap, school, amountMm: null } }))}
-      options={SCHOOLS.map((s) => ({ value: s, label: notes[s].label }))}
+      value={plan.wrap.seamMethod}
+      onChange={(seamMethod) => edit((j) => ({ ...j, wrap: { ...j.wrap, seamMethod, amountMm: null } }))}
+      options={SEAM_METHODS.map((s) => ({ value: s, label: notes[s].label }))}
     />
   );
 });
@@ -111,7 +111,7 @@ const EDGE_NOTES = {
     risk: 'The edge itself stays bare unless it is coated.',
     bench: 'Centre the blank on its ticks, face down; cut the paper anywhere past the bleed.',
   },
-  parcel: {
+  wrapped: {
     gain: 'Colours rough edges too, and holds the paper still.',
     risk: 'Slower, and a fold across the face prints as a line.',
     bench: 'Fold up over the edges, corners last, tape on the back.',
@@ -127,7 +127,7 @@ function EdgeWays({ blank }: { blank: FlatBlank }) {
       onChange={(edge) => edit((j) => ({ ...j, wrap: { ...j.wrap, edge } }))}
       options={[
         { value: 'bleed', label: 'Bleed past the edge' },
-        { value: 'parcel', label: 'Fold over like a parcel' },
+        { value: 'wrapped', label: 'Fold over like a parcel' },
       ]}
     />
   );

@@ -42,18 +42,18 @@ export function RoundSide({ fit, shape, colour }: RoundProps) {
       <g clipPath={`url(#${clip})`}>
         <rect {...across(0, wall.topMm)} fill="url(#hatch)" />
         <rect {...across(wall.footMm, shape.heightMm - wall.footMm)} fill="url(#hatch)" />
-        {shape.keepClear.map((z) => {
+        {shape.exclusionZones.map((z) => {
           // Seen from the front: a patch behind is not drawn, one at the side is drawn where it comes round.
-          if (z.aroundMm === null)
+          if (z.widthMm === null)
             return <rect key={z.what} {...across(z.fromRimMm, z.heightMm)} fill="url(#hatch)" />;
           if (Math.abs(z.atDeg) > 90) return null;
           const at = (widestMm(shape) / 2) * Math.sin((z.atDeg * Math.PI) / 180);
           return (
             <rect
               key={z.what}
-              x={x(at - z.aroundMm / 2)}
+              x={x(at - z.widthMm / 2)}
               y={y(z.fromRimMm)}
-              width={z.aroundMm * k}
+              width={z.widthMm * k}
               height={z.heightMm * k}
               fill="url(#hatch)"
             />

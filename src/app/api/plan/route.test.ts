@@ -9,14 +9,14 @@ import { POST } from './route';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const folder = mkdtempSync(join(tmpdir(), 'mesa-plan-'));
-const ask = (body: string, headers: Record<string, string> = {}) =>
+const request = (body: string, headers: Record<string, string> = {}) =>
   POST(new Request('http://127.0.0.1/api/plan', { method: 'POST', body, headers }));
 
 test('core, route and command line give the same numbers', async () => {
   for (const job of jobs.slice(0, 2)) {
     const text = fileText(makeJobFile(job, shop, []));
     const expected: unknown = JSON.parse(JSON.stringify(plan(job, shop)));
-    const answer = await ask(text);
+    const answer = await request(text);
     expect(answer.status).toBe(200);
     expect(await answer.json()).toEqual(expected);
     const path = join(folder, `${job.id}.json`);
@@ -30,7 +30,7 @@ test('core, route and command line give the same numbers', async () => {
 }, 60_000);
 
 test('the route answers a bad file with what, where and the way out', async () => {
-  const answer = await ask('{"format":');
+  const answer = await request('{"format":');
   expect(answer.status).toBe(422);
   expect(await answer.json()).toMatchObject({
     problem: { where: 'Job file', what: expect.stringContaining('cut short'), wayOut: expect.any(String) },
@@ -38,7 +38,7 @@ test('the route answers a bad file with what, where and the way out', async () =
 });
 
 test('a body said to be enormous is refused unread', async () => {
-  const answer = await ask('{}', { 'content-length': '99000000' });
+  const answer = await request('{}', { 'content-length': '99000000' });
   expect(answer.status).toBe(413);
 });
 

@@ -1,5 +1,5 @@
 import { demoShop, starterShop } from '@/core/demo/demoShop';
-import { standingOf } from '@/core/plan/standingOf';
+import { statusOf } from '@/core/plan/statusOf';
 import { byName } from '@/core/shop/shop';
 import type { StartingThings } from '@/data/seed';
 
@@ -13,7 +13,7 @@ export function GET(request: Request): Response {
   const shop = byName(start.shop);
   const things: StartingThings = {
     ...start,
-    standings: Object.fromEntries(start.jobs.map((job) => [job.id, standingOf(job, shop)])),
+    jobStatuses: Object.fromEntries(start.jobs.map((job) => [job.id, statusOf(job, shop)])),
   };
   return Response.json(things);
 }

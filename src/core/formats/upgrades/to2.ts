@@ -55,7 +55,7 @@ function shapeOf(shape: Raw, keepClear: readonly unknown[]): Raw {
 
 function blank(v: unknown): unknown {
   if (!isRaw(v) || !isRaw(v.shape) || v.shape.kind !== 'straight') return v;
-  const { keepClear, shape, coating, ...rest } = v;
+  const { keepClear, coating, ...rest } = v;
   return {
     ...rest,
     shape: shapeOf(v.shape, list(keepClear)),

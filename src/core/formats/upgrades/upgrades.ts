@@ -3,9 +3,17 @@ import { isRaw, list, type Raw, type Step } from './raw';
 import { TO_2 } from './to2';
 import { TO_3 } from './to3';
 import { TO_4 } from './to4';
+import { TO_5 } from './to5';
 
 /** Every step ever made, in order. The database climbs by the same steps. */
-export const STEPS = [TO_2, TO_3, TO_4] as const satisfies readonly Step[];
+export const STEPS = [TO_2, TO_3, TO_4, TO_5] as const satisfies readonly Step[];
+
+/** Version of the records that today's code writes. */
+export const NEWEST = Math.max(...STEPS.map((s) => s.to));
+
+/** A job by itself, of some version, as today's code reads it: what an unsaved edit of before climbs by. */
+export const jobOfToday = (job: unknown, version: number): unknown =>
+  STEPS.filter((s) => s.to > version).reduce<unknown>((j, step) => jobBy(step, j, undefined), job);
 
 const same = (v: unknown): unknown => v;
 

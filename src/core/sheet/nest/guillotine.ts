@@ -1,5 +1,5 @@
 import type { Line } from '../../shapes/plane';
-import type { Laid, Nest, NestArea, NestShape, Turn } from './shape';
+import type { NestPlacement, Nest, NestArea, NestShape, Turn } from './shape';
 
 /**
  * Rectangles that a trimmer can part with cuts from edge to edge: every piece put down splits the rest of its stock in two, along the
@@ -7,7 +7,7 @@ import type { Laid, Nest, NestArea, NestShape, Turn } from './shape';
  */
 
 export interface GuillotineSheet {
-  readonly laid: readonly Laid[];
+  readonly placements: readonly NestPlacement[];
   /** In order; each runs right across the stock it parts, in the area's mm. */
   readonly cuts: readonly Line[];
 }
@@ -41,7 +41,7 @@ const stockOf = (x: number, y: number, width: number, height: number): Stock => 
 });
 
 function bestFit(free: readonly Stock[], s: NestShape, area: NestArea): Fit | null {
-  const sizes: readonly (readonly [Turn, number, number])[] = area.turning
+  const sizes: readonly (readonly [Turn, number, number])[] = area.mayRotate
     ? [
         [0, s.widthMm, s.heightMm],
         [90, s.heightMm, s.widthMm],
@@ -95,14 +95,14 @@ function oneSheet(
 ): GuillotineSheet {
   const root = stockOf(0, 0, area.widthMm, area.heightMm);
   let free: Stock[] = [root];
-  const laid: Laid[] = [];
+  const placements: NestPlacement[] = [];
   for (const shape of order) {
     const s = shapes[shape] as NestShape;
     while ((left[shape] ?? 0) > 0) {
       const fit = bestFit(free, s, area);
       if (!fit) break;
       left[shape] = (left[shape] ?? 0) - 1;
-      laid.push({
+      placements.push({
         shape,
         turn: fit.turn,
         x: fit.stock.x,
@@ -113,7 +113,7 @@ function oneSheet(
       free = [...free.filter((f) => f !== fit.stock), ...split(fit, area.gapMm)];
     }
   }
-  return { laid, cuts: cutsOf(root) };
+  return { placements, cuts: cutsOf(root) };
 }
 
 export function guillotine(
@@ -133,7 +133,7 @@ export function guillotine(
     const sheets: GuillotineSheet[] = [];
     while (left.some((n) => n > 0)) {
       const sheet = oneSheet(shapes, order, left, area);
-      if (sheet.laid.length === 0) break;
+      if (sheet.placements.length === 0) break;
       sheets.push(sheet);
     }
     return { sheets, left: left.reduce((a, b) => a + b, 0) };
@@ -141,5 +141,9 @@ export function guillotine(
   const best = tries.reduce((a, b) =>
     b.left < a.left || (b.left === a.left && b.sheets.length < a.sheets.length) ? b : a,
   );
-  return { sheets: best.sheets.map((s) => s.laid), left: best.left, cuts: best.sheets.map((s) => s.cuts) };
+  return {
+    sheets: best.sheets.map((s) => s.placements),
+    left: best.left,
+    cuts: best.sheets.map((s) => s.cuts),
+  };
 }

@@ -7,7 +7,7 @@ import {
   nestShape,
   outlineTurned,
   usedHeight,
-  type Laid,
+  type NestPlacement,
   type Nest,
   type NestArea,
   type NestShape,
@@ -35,20 +35,20 @@ const area = (over: Partial<NestArea> = {}): NestArea => ({
   widthMm: 400,
   heightMm: 1e6,
   gapMm: 0,
-  turning: true,
+  mayRotate: true,
   ...over,
 });
 
-const placed = (shapes: readonly NestShape[], l: Laid): Ring =>
+const transform = (shapes: readonly NestShape[], l: NestPlacement): Ring =>
   outlineTurned(shapes[l.shape] as NestShape, l.turn).map((p) => ({ x: p.x + l.x, y: p.y + l.y }));
 
-const boxesApart = (a: Laid, b: Laid, gap: number): boolean =>
+const boxesApart = (a: NestPlacement, b: NestPlacement, gap: number): boolean =>
   a.x + a.width + gap <= b.x + 1e-6 ||
   b.x + b.width + gap <= a.x + 1e-6 ||
   a.y + a.height + gap <= b.y + 1e-6 ||
   b.y + b.height + gap <= a.y + 1e-6;
 
-const within = (l: Laid, a: NestArea): boolean =>
+const within = (l: NestPlacement, a: NestArea): boolean =>
   l.x >= -1e-6 && l.y >= -1e-6 && l.x + l.width <= a.widthMm + 1e-6 && l.y + l.height <= a.heightMm + 1e-6;
 
 const sizes = fc.array(
@@ -62,8 +62,8 @@ const sizes = fc.array(
 
 test('rectangles: all of them, inside, apart by the gap, on every sheet', () => {
   fc.assert(
-    fc.property(sizes, fc.double({ min: 0, max: 9, noNaN: true }), fc.boolean(), (rs, gapMm, turning) => {
-      const a = area({ widthMm: 210, heightMm: 290, gapMm, turning });
+    fc.property(sizes, fc.double({ min: 0, max: 9, noNaN: true }), fc.boolean(), (rs, gapMm, mayRotate) => {
+      const a = area({ widthMm: 210, heightMm: 290, gapMm, mayRotate });
       const shapes = rs.map((r) => nestShape(rect(r.w, r.h), r.n));
       const wanted = rs.reduce((n, r) => n + r.n, 0);
       return [
@@ -137,7 +137,7 @@ describe('sectors', () => {
     const made = nest(shapes, a);
     expect(made.left).toBe(0);
     for (const sheet of made.sheets) {
-      const rings = sheet.map((l) => placed(shapes, l));
+      const rings = sheet.map((l) => transform(shapes, l));
       rings.forEach((r, i) =>
         rings.slice(i + 1).forEach((o) => {
           expect(r.some((p) => insideRing(o, p))).toBe(false);

@@ -53,7 +53,7 @@ function improve(
 
 /** Every turn together, and, with time to spare, each pair of turns by itself: sectors stack best all one way. */
 function byOutline(shapes: readonly NestShape[], area: NestArea, effort: number): readonly Nest[] {
-  if (!area.turning) return [profileNest(shapes, area)];
+  if (!area.mayRotate) return [profileNest(shapes, area)];
   if (effort <= QUICK) return [profileNest(shapes, area, undefined, COARSE)];
   return [
     profileNest(shapes, area),

@@ -3,7 +3,7 @@ import {
   outlineTurned,
   sizeTurned,
   turnsOf,
-  type Laid,
+  type NestPlacement,
   type Nest,
   type NestArea,
   type NestShape,
@@ -147,17 +147,17 @@ export function profileNest(
   const limit = area.heightMm + area.gapMm;
   const step = max(1, floor(cols / 160));
   const left = shapes.map((s) => s.count);
-  const sheets: Laid[][] = [];
+  const sheets: NestPlacement[][] = [];
   while (left.some((n) => n > 0)) {
-    const laid = oneSheet();
-    if (laid.length === 0) break;
-    sheets.push(laid);
+    const placements = oneSheet();
+    if (placements.length === 0) break;
+    sheets.push(placements);
   }
   return { sheets, left: left.reduce((a, b) => a + b, 0) };
 
-  function oneSheet(): Laid[] {
+  function oneSheet(): NestPlacement[] {
     const sky = new Float64Array(cols);
-    const laid: Laid[] = [];
+    const placements: NestPlacement[] = [];
     for (const shape of order)
       while ((left[shape] as number) > 0) {
         const f = (profiles[shape] ?? []).reduce<Found | null>(
@@ -169,8 +169,8 @@ export function profileNest(
         left[shape] = (left[shape] as number) - 1;
         // The box grew by half the gap all round and the area with it: the two cancel.
         const { turn, width, height } = f.profile;
-        laid.push({ shape, turn, x: f.col * cell, y: f.y, width, height });
+        placements.push({ shape, turn, x: f.col * cell, y: f.y, width, height });
       }
-    return laid;
+    return placements;
   }
 }

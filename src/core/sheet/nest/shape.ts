@@ -14,7 +14,7 @@ export interface NestShape {
 }
 
 /** One piece laid down: its box's upper left corner after turning, mm in the area. */
-export interface Laid {
+export interface NestPlacement {
   readonly shape: number;
   readonly turn: Turn;
   readonly x: number;
@@ -29,12 +29,12 @@ export interface NestArea {
   /** Least room between pieces, mm. */
   readonly gapMm: number;
   /** Any quarter turn, or upright only. */
-  readonly turning: boolean;
+  readonly mayRotate: boolean;
 }
 
 /** A whole layout: pieces sheet by sheet; and what found no room even on an empty sheet. */
 export interface Nest {
-  readonly sheets: readonly (readonly Laid[])[];
+  readonly sheets: readonly (readonly NestPlacement[])[];
   readonly left: number;
 }
 
@@ -51,7 +51,7 @@ export function nestShape(outline: Ring, count: number): NestShape {
   };
 }
 
-export const turnsOf = (area: NestArea): readonly Turn[] => (area.turning ? [0, 90, 180, 270] : [0]);
+export const turnsOf = (area: NestArea): readonly Turn[] => (area.mayRotate ? [0, 90, 180, 270] : [0]);
 
 export const sizeTurned = (s: NestShape, turn: Turn): { readonly width: number; readonly height: number } =>
   turn % 180 === 0 ? { width: s.widthMm, height: s.heightMm } : { width: s.heightMm, height: s.widthMm };
@@ -72,4 +72,5 @@ export function outlineTurned(s: NestShape, turn: Turn): Ring {
 }
 
 /** Height the layout of a sheet takes, mm. */
-export const usedHeight = (laid: readonly Laid[]): number => Math.max(0, ...laid.map((l) => l.y + l.height));
+export const usedHeight = (placements: readonly NestPlacement[]): number =>
+  Math.max(0, ...placements.map((l) => l.y + l.height));

@@ -1,4 +1,4 @@
-import type { Laid, Nest, NestArea, NestShape, Turn } from './shape';
+import type { NestPlacement, Nest, NestArea, NestShape, Turn } from './shape';
 
 /**
  * Rectangles by best fit on a skyline (Burke, Kendall and Whitwell, Operations Research 52, 2004): the lowest place is filled with the
@@ -40,7 +40,7 @@ function sizesOf(shapes: readonly NestShape[], area: NestArea): readonly Size[] 
   return shapes.flatMap((s, shape): Size[] => {
     const upright: Size = { shape, turn: 0, width: s.widthMm + area.gapMm, height: s.heightMm + area.gapMm };
     const turned: Size = { shape, turn: 90, width: s.heightMm + area.gapMm, height: s.widthMm + area.gapMm };
-    return area.turning && abs(s.widthMm - s.heightMm) > EPS ? [upright, turned] : [upright];
+    return area.mayRotate && abs(s.widthMm - s.heightMm) > EPS ? [upright, turned] : [upright];
   });
 }
 
@@ -125,11 +125,11 @@ function stand(sky: Segment[], at: number, s: Size, niche: Niche): number {
   return x;
 }
 
-function oneSheet(sizes: readonly Size[], left: number[], area: NestArea, way: SkylineWay): Laid[] {
+function oneSheet(sizes: readonly Size[], left: number[], area: NestArea, way: SkylineWay): NestPlacement[] {
   const width = area.widthMm + area.gapMm;
   const limit = area.heightMm + area.gapMm;
   const sky: Segment[] = [{ x: 0, y: 0, width }];
-  const laid: Laid[] = [];
+  const placements: NestPlacement[] = [];
   while (left.some((n) => n > 0)) {
     const at = lowest(sky);
     const niche = sky[at] as Segment;
@@ -144,7 +144,7 @@ function oneSheet(sizes: readonly Size[], left: number[], area: NestArea, way: S
     const y = niche.y;
     const x = stand(sky, at, s, way.niche);
     left[s.shape] = (left[s.shape] ?? 0) - 1;
-    laid.push({
+    placements.push({
       shape: s.shape,
       turn: s.turn,
       x,
@@ -153,17 +153,17 @@ function oneSheet(sizes: readonly Size[], left: number[], area: NestArea, way: S
       height: s.height - area.gapMm,
     });
   }
-  return laid;
+  return placements;
 }
 
 export function skyline(shapes: readonly NestShape[], area: NestArea, way: SkylineWay): Nest {
   const sizes = sizesOf(shapes, area);
   const left = shapes.map((s) => s.count);
-  const sheets: Laid[][] = [];
+  const sheets: NestPlacement[][] = [];
   while (left.some((n) => n > 0)) {
-    const laid = oneSheet(sizes, left, area, way);
-    if (laid.length === 0) break;
-    sheets.push(laid);
+    const placements = oneSheet(sizes, left, area, way);
+    if (placements.length === 0) break;
+    sheets.push(placements);
   }
   return { sheets, left: left.reduce((a, b) => a + b, 0) };
 }

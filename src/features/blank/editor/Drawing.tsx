@@ -130,13 +130,13 @@ function RoundLines({ draft, change, shape, fit }: RoundProps) {
       <ArrowLine x1={x(-foot)} x2={x(foot)} y1={y(shape.heightMm) + 14} y2={y(shape.heightMm) + 14} />
       <ArrowLine x1={x(-half) - 18} x2={x(-half) - 18} y1={y(0)} y2={y(shape.heightMm)} />
       {draft.between.map((b, i) => {
-        const { fromRimMm, acrossMm } = betweenMm(draft, b);
+        const { fromRimMm, diameterMm } = betweenMm(draft, b);
         const letter = String.fromCharCode(65 + i);
         return (
           <g key={b.id}>
             <line
-              x1={x(-acrossMm / 2)}
-              x2={x(acrossMm / 2)}
+              x1={x(-diameterMm / 2)}
+              x2={x(diameterMm / 2)}
               y1={y(fromRimMm)}
               y2={y(fromRimMm)}
               stroke="#1d2c5e"
@@ -145,7 +145,7 @@ function RoundLines({ draft, change, shape, fit }: RoundProps) {
             <Knob
               label={`Height of width ${letter}`}
               letter={letter}
-              x={x(acrossMm / 2) + 14}
+              x={x(diameterMm / 2) + 14}
               y={y(fromRimMm)}
               value={fromRimMm}
               range={[topMm, footMm]}

@@ -85,7 +85,7 @@ function RoundLists({ draft, change, round }: Props) {
       <section>
         <ul>
           {draft.between.map((b, i) => {
-            const { fromRimMm, acrossMm } = betweenMm(draft, b);
+            const { fromRimMm, diameterMm } = betweenMm(draft, b);
             const letter = String.fromCharCode(65 + i);
             return (
               <Item
@@ -105,12 +105,12 @@ function RoundLists({ draft, change, round }: Props) {
                 />
                 <LengthField
                   label={round ? 'Round there' : 'Across there'}
-                  valueMm={acrossMm * factor}
+                  valueMm={diameterMm * factor}
                   minMm={5 * factor}
                   maxMm={400 * factor}
-                  taken={b.acrossMm !== null}
+                  taken={b.diameterMm !== null}
                   width="w-16"
-                  onValue={(v) => change((d) => changeBetween(d, b.id, { acrossMm: v / factor }))}
+                  onValue={(v) => change((d) => changeBetween(d, b.id, { diameterMm: v / factor }))}
                 />
               </Item>
             );
@@ -182,23 +182,23 @@ function Zone({ zone: z, at, height, change }: ZoneProps) {
       />
       <Segments
         label={`How far place ${at + 1} goes round`}
-        value={z.aroundMm === null ? 'round' : 'patch'}
-        onChange={(v) => put({ aroundMm: v === 'round' ? null : 40 })}
+        value={z.widthMm === null ? 'round' : 'patch'}
+        onChange={(v) => put({ widthMm: v === 'round' ? null : 40 })}
         options={[
           { value: 'round', label: 'right round' },
           { value: 'patch', label: 'a patch' },
         ]}
       />
-      {z.aroundMm !== null && (
+      {z.widthMm !== null && (
         <>
           <LengthField
             label="Its width"
-            valueMm={z.aroundMm}
+            valueMm={z.widthMm}
             minMm={1}
             maxMm={1300}
             taken
             width="w-16"
-            onValue={(aroundMm) => put({ aroundMm })}
+            onValue={(widthMm) => put({ widthMm })}
           />
           <NumberField
             label="Right of the front"
@@ -294,7 +294,7 @@ function HoleItem({ hole: h, at, draft, change }: HoleProps) {
       {length('From the left', h.xMm, 0, dimMm(draft, 'width'), (xMm) => put({ xMm }))}
       {length('From the top', h.yMm, 0, dimMm(draft, 'height'), (yMm) => put({ yMm }))}
       {h.form === 'round'
-        ? length('Across it', h.acrossMm, 0.5, 300, (acrossMm) => put({ acrossMm }))
+        ? length('Across it', h.diameterMm, 0.5, 300, (diameterMm) => put({ diameterMm }))
         : length('Slot width', h.widthMm, 0.5, 300, (widthMm) => put({ widthMm }))}
       {h.form === 'slot' && length('Slot height', h.heightMm, 0.5, 300, (heightMm) => put({ heightMm }))}
     </Item>

@@ -67,7 +67,7 @@ test('another picture keeps what was typed as far as it has it', () => {
   expect(round(d).sections).toHaveLength(3);
   expect(dimMm(d, 'height')).toBe(140);
   // The belly stands at its share of the wall, as much wider than the rim as on its picture.
-  expect(round(d).sections[1]?.acrossMm).toBeCloseTo(80 * 1.16, 9);
+  expect(round(d).sections[1]?.diameterMm).toBeCloseTo(80 * 1.16, 9);
 });
 
 test('further widths: placed in the widest gap, as wide as the wall there, then typed and sorted', () => {
@@ -75,12 +75,12 @@ test('further widths: placed in the widest gap, as wide as the wall there, then 
   const one = addBetween(cup, 'a');
   const a = one.between[0];
   if (!a) throw new Error('none');
-  const { fromRimMm, acrossMm } = betweenMm(one, a);
+  const { fromRimMm, diameterMm } = betweenMm(one, a);
   const [top, , foot] = round(one).sections;
   if (!top || !foot) throw new Error('no wall');
   expect(fromRimMm).toBe(Math.round((top.fromRimMm + foot.fromRimMm) / 2));
-  expect(acrossMm).toBeCloseTo((top.acrossMm + foot.acrossMm) / 2, 0);
-  const two = changeBetween(addBetween(one, 'b'), 'b', { fromRimMm: 40, acrossMm: 95 });
+  expect(diameterMm).toBeCloseTo((top.diameterMm + foot.diameterMm) / 2, 0);
+  const two = changeBetween(addBetween(one, 'b'), 'b', { fromRimMm: 40, diameterMm: 95 });
   expect(round(two).sections.map((s) => s.fromRimMm)).toEqual(
     [...round(two).sections.map((s) => s.fromRimMm)].sort((x, y) => x - y),
   );
@@ -89,16 +89,16 @@ test('further widths: placed in the widest gap, as wide as the wall there, then 
 });
 
 test('zones and holes are placed, moved and kept', () => {
-  const d = changeZone(addZone(newDraft('cup'), 'z'), 'z', { what: 'logo', aroundMm: 40, atDeg: 90 });
-  expect(round(d).keepClear).toEqual([
-    { what: 'logo', fromRimMm: expect.any(Number) as number, heightMm: 10, aroundMm: 40, atDeg: 90 },
+  const d = changeZone(addZone(newDraft('cup'), 'z'), 'z', { what: 'logo', widthMm: 40, atDeg: 90 });
+  expect(round(d).exclusionZones).toEqual([
+    { what: 'logo', fromRimMm: expect.any(Number) as number, heightMm: 10, widthMm: 40, atDeg: 90 },
   ]);
   const plate = changeHole(addHole(addHole(newDraft('rectangle'), 'h', 'round'), 's', 'slot'), 'h', {
     xMm: 9,
   });
   const shape = shapeOf(plate);
   expect(shape.kind === 'flat' && shape.holes).toEqual([
-    { form: 'round', xMm: 9, yMm: expect.any(Number) as number, acrossMm: 4 },
+    { form: 'round', xMm: 9, yMm: expect.any(Number) as number, diameterMm: 4 },
     { form: 'slot', xMm: 100, yMm: expect.any(Number) as number, widthMm: 12, heightMm: 4 },
   ]);
 });

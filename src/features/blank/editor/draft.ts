@@ -4,7 +4,7 @@ import {
   type FlatOutline,
   type FlatShape,
   type Hole,
-  type KeepClear,
+  type ExclusionZone,
   type RoundShape,
 } from '@/core/shop/blank';
 import { profileAt } from '@/core/shapes/profile';
@@ -34,10 +34,10 @@ export interface Between {
   readonly share: number;
   readonly ratio: number;
   readonly fromRimMm: number | null;
-  readonly acrossMm: number | null;
+  readonly diameterMm: number | null;
 }
 
-export interface DraftZone extends KeepClear {
+export interface DraftZone extends ExclusionZone {
   readonly id: string;
 }
 
@@ -69,7 +69,7 @@ const betweenOf = (start: Start): Between[] =>
     share,
     ratio,
     fromRimMm: null,
-    acrossMm: null,
+    diameterMm: null,
   }));
 
 export const newDraft = (startId: Start['id']): Draft => {
@@ -120,11 +120,11 @@ export const wallEnds = (d: Draft): { readonly topMm: number; readonly footMm: n
 });
 
 /** Where a width between stands and what it is, mm. */
-export function betweenMm(d: Draft, b: Between): { readonly fromRimMm: number; readonly acrossMm: number } {
+export function betweenMm(d: Draft, b: Between): { readonly fromRimMm: number; readonly diameterMm: number } {
   const { topMm, footMm } = wallEnds(d);
   return {
     fromRimMm: b.fromRimMm ?? topMm + b.share * (footMm - topMm),
-    acrossMm: b.acrossMm ?? b.ratio * dimMm(d, 'rim'),
+    diameterMm: b.diameterMm ?? b.ratio * dimMm(d, 'rim'),
   };
 }
 
@@ -138,11 +138,11 @@ export function addBetween(d: Draft, id: string): Draft {
   const { at } = gaps.reduce((a, b) => (b.size > a.size ? b : a), { at: topMm, size: 0 });
   const fromRimMm = Math.round(at);
   const shape = rawShape(d);
-  const acrossMm =
+  const diameterMm =
     shape.kind === 'round'
       ? Math.round(2 * profileAt(nominalProfile(shape.sections), fromRimMm).r * 10) / 10
       : dimMm(d, 'rim');
-  return { ...d, between: [...d.between, { id, share: 0.5, ratio: 1, fromRimMm, acrossMm }] };
+  return { ...d, between: [...d.between, { id, share: 0.5, ratio: 1, fromRimMm, diameterMm }] };
 }
 
 export const changeBetween = (d: Draft, id: string, next: Partial<Between>): Draft => ({
@@ -162,13 +162,13 @@ export function addZone(d: Draft, id: string): Draft {
     what: 'stamp',
     fromRimMm: Math.round((topMm + footMm) / 2),
     heightMm: 10,
-    aroundMm: null,
+    widthMm: null,
     atDeg: 0,
   };
   return { ...d, zones: [...d.zones, { id, ...zone }] };
 }
 
-export const changeZone = (d: Draft, id: string, next: Partial<KeepClear>): Draft => ({
+export const changeZone = (d: Draft, id: string, next: Partial<ExclusionZone>): Draft => ({
   ...d,
   zones: d.zones.map((z) => (z.id === id ? { ...z, ...next } : z)),
 });
@@ -181,7 +181,7 @@ export const withoutZone = (d: Draft, id: string): Draft => ({
 export function addHole(d: Draft, id: string, form: DraftHole['form']): Draft {
   const at = { xMm: Math.round(dimMm(d, 'width') / 2), yMm: Math.round(dimMm(d, 'height') * 0.12) };
   const hole: DraftHole =
-    form === 'round' ? { id, form, ...at, acrossMm: 4 } : { id, form, ...at, widthMm: 12, heightMm: 4 };
+    form === 'round' ? { id, form, ...at, diameterMm: 4 } : { id, form, ...at, widthMm: 12, heightMm: 4 };
   return { ...d, holes: [...d.holes, hole] };
 }
 
@@ -204,9 +204,9 @@ function rawRound(d: Draft): RoundShape {
     kind: 'round',
     heightMm: dimMm(d, 'height'),
     sections: [
-      { fromRimMm: topMm, acrossMm: dimMm(d, 'rim') },
+      { fromRimMm: topMm, diameterMm: dimMm(d, 'rim') },
       ...between,
-      { fromRimMm: footMm, acrossMm: dimMm(d, 'foot') },
+      { fromRimMm: footMm, diameterMm: dimMm(d, 'foot') },
     ],
     handle:
       (d.start.dims.handleWidth ?? 0) > 0
@@ -218,7 +218,7 @@ function rawRound(d: Draft): RoundShape {
           }
         : null,
     openEnds: d.start.openEnds ?? false,
-    keepClear: d.zones.map((z) => withoutId(z)),
+    exclusionZones: d.zones.map((z) => withoutId(z)),
   };
 }
 
@@ -282,8 +282,8 @@ const dimsOf = (shape: Blank['shape']): Draft['typed'] => {
   const last = shape.sections.at(-1);
   const { handle: h } = shape;
   return {
-    rim: first?.acrossMm ?? 0,
-    foot: last?.acrossMm ?? 0,
+    rim: first?.diameterMm ?? 0,
+    foot: last?.diameterMm ?? 0,
     height: shape.heightMm,
     lip: first?.fromRimMm ?? 0,
     below: shape.heightMm - (last?.fromRimMm ?? shape.heightMm),
@@ -325,8 +325,8 @@ export function draftOf(blank: Blank): Draft {
       share: 0.5,
       ratio: 1,
       fromRimMm: s.fromRimMm,
-      acrossMm: s.acrossMm,
+      diameterMm: s.diameterMm,
     })),
-    zones: shape.keepClear.map((z, i) => ({ ...z, id: `zone-${i}` })),
+    zones: shape.exclusionZones.map((z, i) => ({ ...z, id: `zone-${i}` })),
   };
 }

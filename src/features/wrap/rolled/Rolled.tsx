@@ -31,13 +31,13 @@ function hasWebGl(): boolean {
 /** The art of the first face as a texture, made again whenever it changes. */
 function useTexture(pattern: Pattern | null): CanvasTexture | null {
   const { plan } = useJob();
-  const { laid, sources } = plan.art;
+  const { placedLayers, sources } = plan.art;
   const { urls } = useSources(sources);
   const [texture, setTexture] = useState<CanvasTexture | null>(null);
   useEffect(() => {
     if (!pattern) return;
     let gone = false;
-    const art = { items: faceItems(laid, mainFace(pattern), IDENTITY), sources, urls };
+    const art = { items: faceItems(placedLayers, mainFace(pattern), IDENTITY), sources, urls };
     void faceTexture(mainFace(pattern), pattern.trim, art).then((canvas) => {
       if (gone || !canvas) return;
       const made = new CanvasTexture(canvas);
@@ -50,7 +50,7 @@ function useTexture(pattern: Pattern | null): CanvasTexture | null {
     return () => {
       gone = true;
     };
-  }, [pattern, laid, sources, urls]);
+  }, [pattern, placedLayers, sources, urls]);
   return texture;
 }
 
@@ -90,7 +90,7 @@ export function Rolled() {
   const { pattern } = plan.wrap;
   const { blank } = plan.blank;
   const texture = useTexture(pattern);
-  const [turnDeg, setTurnDeg] = useState(0);
+  const [rotationDeg, setRotationDeg] = useState(0);
   const [tiltDeg, setTiltDeg] = useState(6);
   const [round, setRound, goRound] = useRolling();
   const able = useMemo(() => hasWebGl(), []);
@@ -112,22 +112,22 @@ export function Rolled() {
         aria-label="The blank, turned by dragging or by the arrow keys"
         aria-valuemin={-180}
         aria-valuemax={180}
-        aria-valuenow={Math.round(((turnDeg + 540) % 360) - 180)}
-        aria-valuetext={`turned ${Math.round(turnDeg)} degrees`}
+        aria-valuenow={Math.round(((rotationDeg + 540) % 360) - 180)}
+        aria-valuetext={`turned ${Math.round(rotationDeg)} degrees`}
         onKeyDown={(e) =>
           arrowStep(e, (dx, dy) => {
-            setTurnDeg((v) => v + 5 * dx);
+            setRotationDeg((v) => v + 5 * dx);
             setTiltDeg((v) => tilt(v + 3 * dy));
           })
         }
         onPointerDown={(e) => {
           e.currentTarget.setPointerCapture(e.pointerId);
-          drag.current = { x: e.clientX, y: e.clientY, turn: turnDeg, tilt: tiltDeg };
+          drag.current = { x: e.clientX, y: e.clientY, turn: rotationDeg, tilt: tiltDeg };
         }}
         onPointerMove={(e) => {
           const from = drag.current;
           if (!from) return;
-          setTurnDeg(from.turn + (e.clientX - from.x) * 0.5);
+          setRotationDeg(from.turn + (e.clientX - from.x) * 0.5);
           setTiltDeg(tilt(from.tilt + (e.clientY - from.y) * 0.3));
         }}
         onPointerUp={() => (drag.current = null)}
@@ -144,7 +144,7 @@ export function Rolled() {
             pattern={pattern}
             texture={texture}
             round={round}
-            turnDeg={turnDeg}
+            rotationDeg={rotationDeg}
             tiltDeg={tiltDeg}
           />
         </Canvas>
@@ -154,7 +154,7 @@ export function Rolled() {
           <Button
             key={v.label}
             onClick={() => {
-              setTurnDeg(v.deg);
+              setRotationDeg(v.deg);
               setTiltDeg(6);
             }}
           >

@@ -12,7 +12,7 @@ export function RoundBody({ blank }: { blank: RoundBlank }) {
   const body = useMemo(() => bodyGeometry(blank), [blank]);
   const handle = useMemo(() => handleGeometry(blank), [blank]);
   const lidded = blank.takeOff.some((t) => /\b(lid|cap|cup)\b/.test(t));
-  const rim = (shape.sections[0]?.acrossMm ?? 60) / 2;
+  const rim = (shape.sections[0]?.diameterMm ?? 60) / 2;
   const clear = coating.stock === 'clear';
   return (
     <group>

@@ -16,7 +16,7 @@ interface Props {
   readonly pattern: Pattern;
   readonly texture: Texture | null;
   readonly round: number;
-  readonly turnDeg: number;
+  readonly rotationDeg: number;
   readonly tiltDeg: number;
 }
 
@@ -53,8 +53,8 @@ function useStandBack(size: number): void {
   }, [get, size, viewport, invalidate]);
 }
 
-export function Scene({ blank, pattern, texture, round, turnDeg, tiltDeg }: Props) {
-  useRedraw(blank, pattern, texture, round, turnDeg, tiltDeg);
+export function Scene({ blank, pattern, texture, round, rotationDeg, tiltDeg }: Props) {
+  useRedraw(blank, pattern, texture, round, rotationDeg, tiltDeg);
   const size = useMemo(() => {
     if (isRound(blank)) {
       const box = sideBounds(blank.shape);
@@ -67,7 +67,7 @@ export function Scene({ blank, pattern, texture, round, turnDeg, tiltDeg }: Prop
     <>
       <ambientLight intensity={1.5} />
       <directionalLight position={[-300, 400, 600]} intensity={1.6} />
-      <group rotation={[tiltDeg * RAD, turnDeg * RAD, 0]}>
+      <group rotation={[tiltDeg * RAD, rotationDeg * RAD, 0]}>
         {isRound(blank) && (
           <>
             {round > 0.98 && <RoundBody blank={blank} />}

@@ -35,7 +35,7 @@ async function paintPicture(g: CanvasRenderingContext2D, key: string, art: ArtOn
   g.drawImage(await loadImage(url), box.x, box.y, box.width, box.height);
 }
 
-function paintLetters(g: CanvasRenderingContext2D, item: Extract<ArtItem, { kind: 'words' }>): void {
+function paintLetters(g: CanvasRenderingContext2D, item: Extract<ArtItem, { kind: 'letters' }>): void {
   const font = fontById(item.font);
   g.font = `${font.weight} ${item.emMm}px ${font.family}`;
   g.fillStyle = item.colour;
@@ -70,7 +70,7 @@ export async function faceTexture(face: Face, box: Rect, art: ArtOnFace): Promis
   }
   g.restore();
   g.fillStyle = '#c8371b55';
-  for (const z of face.noGo) {
+  for (const z of face.exclusionZones) {
     trace(g, z.contour);
     g.fill();
   }

@@ -1,0 +1,140 @@
+import fc from 'fast-check';
+import { LIBRARY } from '../library/library';
+import { STARTER_PRESSES } from '../demo/things';
+import type { HeatSettings } from '../heat/settings';
+import { pressCycle } from './cycle';
+import { ofStage, operation, operationSchema, plannedS, RESOURCES, spreadS, suppliesOf } from './operation';
+import { preparations } from './prepare';
+
+const BASE: HeatSettings = {
+  platenC: 188,
+  dwellS: 65,
+  passes: 2,
+  timerStart: 'from-closing',
+  pressure: 'medium',
+  peel: 'hot',
+  coolDownC: 170,
+};
+const [BLANK, PRESS] = [LIBRARY[0], STARTER_PRESSES.find((p) => p.kind === 'tumbler')];
+if (!BLANK || !PRESS) throw new Error('nothing to press');
+const cycle = (s: Partial<HeatSettings> = {}) =>
+  ofStage(pressCycle({ ...BASE, ...s }, BLANK, PRESS), 'press');
+const ids = (s: Partial<HeatSettings>) => cycle(s).map((o) => o.id);
+
+test('two passes: load, close, press, turn, cool down, close, press, peel, set down', () => {
+  expect(ids({})).toEqual([
+    'load',
+    'close-1',
+    'press-1',
+    'turn-2',
+    'cool-down-2',
+    'close-2',
+    'press-2',
+    'peel',
+    'set-down',
+  ]);
+});
+
+test('a timer that starts at temperature waits for it first; no cool-down target, no cooling down', () => {
+  expect(ids({ timerStart: 'at-temperature', passes: 1, coolDownC: null })).toEqual([
+    'load',
+    'close-1',
+    'reach-temperature-1',
+    'press-1',
+    'peel',
+    'set-down',
+  ]);
+  expect(ids({ coolDownC: null })).not.toContain('cool-down-2');
+});
+
+test('the press’s clock ends its dwell and nothing else; each pass at its temperature', () => {
+  const timed = cycle().filter((o) => o.timed);
+  expect(timed.map((o) => [o.id, o.plannedS, o.spreadS, o.needs.temperatureC])).toEqual([
+    ['press-1', 65, [65, 65], 188],
+    ['press-2', 65, [65, 65], 188],
+  ]);
+  expect(cycle().find((o) => o.kind === 'cool-down')?.needs.temperatureC).toBe(170);
+});
+
+test('turns share the circle, and add up to where the blank lies', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 6 }), (passes) => {
+      let turnedDeg = 0;
+      for (const o of cycle({ passes, timerStart: 'at-temperature' })) {
+        turnedDeg += o.needs.turnDeg ?? 0;
+        if (o.kind === 'press') expect(o.needs.turnedDeg).toBeCloseTo(turnedDeg, 9);
+        if (o.kind === 'turn') expect(o.needs.turnDeg).toBeCloseTo(360 / passes, 9);
+      }
+      expect(turnedDeg).toBeCloseTo(360 - 360 / passes, 9);
+    }),
+  );
+});
+
+test('every list for every blank on every press is whole: ids once, right by the schema, one blank and one print used', () => {
+  for (const blank of LIBRARY)
+    for (const press of STARTER_PRESSES)
+      for (const [hold, bothFaces] of [
+        ['bare tape', false],
+        ['sleeve', true],
+      ] as const) {
+        const all = [
+          ...preparations(BASE, blank, press, { seamMethod: 'under', hold, bothFaces, wrapped: !bothFaces }),
+          ...pressCycle(BASE, blank, press),
+        ];
+        expect(new Set(all.map((o) => o.id)).size).toBe(all.length);
+        for (const o of all) expect(operationSchema.safeParse(o).success).toBe(true);
+        expect(suppliesOf(all)).toMatchObject({ blank: 1, print: 1 });
+        for (const o of all) expect(o.plannedS).toBeGreaterThan(0);
+      }
+});
+
+test('waste paper: a sheet round a wrap, one under and one over a flat piece, none in an oven', () => {
+  const paper = { seamMethod: 'over', hold: 'bare tape', bothFaces: false, wrapped: false } as const;
+  const used = (id: string, kind: string) => {
+    const blank = LIBRARY.find((b) => b.id === id);
+    const press = STARTER_PRESSES.find((p) => p.kind === kind);
+    if (!blank || !press) throw new Error(id);
+    return suppliesOf(preparations(BASE, blank, press, paper));
+  };
+  expect(used('straight-steel-590', 'tumbler')['waste paper']).toBe(1);
+  expect(used('slate-heart', 'flat')['waste paper']).toBe(2);
+  expect(used('straight-steel-590', 'oven')['waste paper']).toBeUndefined();
+});
+
+test('times add up by resource; the least and most of a list are those of its operations', () => {
+  const all = cycle();
+  expect(plannedS(all)).toBeCloseTo(
+    RESOURCES.reduce((s, r) => s + plannedS(all, r), 0),
+    9,
+  );
+  expect(plannedS(all, 'press')).toBe(130);
+  // Hands: load 15, close 6 twice, turn 12, peel 20, set down 6.
+  expect(plannedS(all, 'hands')).toBe(65);
+  const [least, most] = spreadS(all);
+  expect(least).toBeCloseTo(130 + 0.8 * (plannedS(all) - 130), 9);
+  expect(most).toBeCloseTo(130 + 1.4 * (plannedS(all) - 130), 9);
+});
+
+test('cooling takes a cooling place and no hands, and two skins of a vacuum wall cool twice as long as one', () => {
+  const of = (wall: 'vacuum' | 'single') =>
+    pressCycle(BASE, { ...BLANK, material: 'steel', wall, wallMm: 0.5 }, PRESS).find(
+      (o) => o.kind === 'cooling',
+    );
+  expect(of('single')).toMatchObject({ resource: 'cooling place', stage: 'after' });
+  // τ = ρc·d/h: 3.95 MJ/(m³K) × 0.5 mm / 10 W/(m²K) = 197.5 s, times ln(166/23).
+  expect(of('single')?.plannedS).toBe(Math.round(197.5 * Math.log(166 / 23)));
+  expect(of('vacuum')?.plannedS).toBe(Math.round(395 * Math.log(166 / 23)));
+});
+
+test('what an operation does not say is left open', () => {
+  const o = operation({ id: 'x', stage: 'press', kind: 'close', resource: 'hands', plannedS: 10 });
+  expect(o).toMatchObject({ timed: false, uses: [], spreadS: [8, 14] });
+  expect(o.needs).toEqual({
+    temperatureC: null,
+    pass: null,
+    turnDeg: null,
+    turnedDeg: 0,
+    face: null,
+    part: null,
+  });
+});

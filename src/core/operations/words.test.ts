@@ -1,0 +1,113 @@
+import { demoShop } from '../demo/demoShop';
+import { startingRange, startFrom } from '../heat/starting';
+import { LIBRARY } from '../library/library';
+import type { Blank } from '../shop/blank';
+import type { Press } from '../shop/press';
+import type { Phrase } from '../units/phrase';
+import { pressCycle } from './cycle';
+import { ofStage } from './operation';
+import { preparations, type PaperHold } from './prepare';
+import { operationWords } from './words';
+
+const { shop } = demoShop(new Date('2026-11-24T12:00:00Z'));
+const blankOf = (id: string): Blank => {
+  const b = LIBRARY.find((x) => x.id === id);
+  if (!b) throw new Error(id);
+  return b;
+};
+const pressOf = (kind: Press['kind']): Press => {
+  const p = shop.presses.find((x) => x.kind === kind);
+  if (!p) throw new Error(kind);
+  return p;
+};
+const settingsFor = (blank: Blank, press: Press) => {
+  const range = startingRange(blank.material, press.kind);
+  if (!range) throw new Error('no range');
+  return startFrom(range, 1, press.kind === 'oven' ? 'at-temperature' : 'from-closing', false);
+};
+const SEAM = ['Ends must meet.'];
+const HELD: PaperHold = { seamMethod: 'over', hold: 'bare tape', bothFaces: false, wrapped: false };
+const spoken = (phrases: readonly Phrase[]): string =>
+  phrases.map((p) => p.map((x) => (typeof x === 'string' ? x : `<${x.kind}>`)).join('')).join('|');
+
+const before = (id: string, kind: Press['kind'], held: Partial<PaperHold> = {}): string => {
+  const [blank, press] = [{ ...blankOf(id), film: true }, pressOf(kind)];
+  const settings = settingsFor(blank, press);
+  const context = { settings, blank, press, seam: SEAM };
+  return spoken(
+    preparations(settings, blank, press, { ...HELD, ...held }).map((o) => operationWords(o, context).title),
+  );
+};
+const during = (id: string, kind: Press['kind']): string => {
+  const [blank, press] = [blankOf(id), pressOf(kind)];
+  const settings = settingsFor(blank, press);
+  const context = { settings, blank, press, seam: SEAM };
+  return spoken(
+    ofStage(pressCycle(settings, blank, press), 'press').map((o) => operationWords(o, context).title),
+  );
+};
+
+test('a full wrap: film off, clean, wrap, seam taped, rims pulled down, pressure cold', () => {
+  expect(before('straight-steel-590', 'tumbler')).toMatch(
+    /film\|Wipe.*away from the press.*\|.*Ends must meet.*\|Tape the seam.*\|Tape both rims.*\|.*waste paper.*\|.*pressure cold/,
+  );
+});
+
+test('a mug has no seam to tape: its two ends are held beside the handle, and it goes in once', () => {
+  const steps = before('mug-325', 'mug', { seamMethod: 'under' });
+  expect(steps).toMatch(/both ends down flat beside the handle/);
+  expect(steps).not.toMatch(/seam its full length|rims/);
+  expect(during('mug-325', 'mug')).toMatch(/handle in the opening of the heater/);
+  expect(during('mug-325', 'mug')).not.toMatch(/Turn/);
+});
+
+test('a pen is wound from the middle and peeled from its ends; no film, no rims, nothing upright', () => {
+  const steps = before('pen-aluminium', 'oven', { seamMethod: 'lap' });
+  expect(steps).toMatch(
+    /strip of tape inside the lap.*\|Wind .*from the middle to both ends.*\|Leave a tail/,
+  );
+  expect(steps).not.toMatch(/shrink film|rims|sleeve/);
+  expect(during('pen-aluminium', 'oven')).toMatch(/Lay it on the rack/);
+  expect(during('pen-aluminium', 'oven')).toMatch(/both ends off like a spiral/);
+  expect(during('pen-aluminium', 'oven')).not.toMatch(/upright/);
+});
+
+test('an oven tumbler gets its film or sleeve, as that oven holds it', () => {
+  const oven = pressOf('oven');
+  expect(before('straight-steel-590', 'oven')).toMatch(
+    new RegExp(`Pull the ${oven.kind === 'oven' ? oven.hold : ''} over the whole wrap`),
+  );
+});
+
+test('a sleeve on a press is pulled on where the hold is a sleeve', () => {
+  expect(before('bellied-glass-400', 'tumbler', { hold: 'sleeve', seamMethod: 'gap' })).toMatch(
+    /Pull the sleeve/,
+  );
+  expect(before('bellied-glass-400', 'tumbler', { seamMethod: 'gap' })).not.toMatch(/Pull the sleeve/);
+});
+
+test('a two-sided piece gets no tape on a face', () => {
+  const steps = before('ornament-ceramic-disc', 'flat', { bothFaces: true });
+  expect(steps).toMatch(/spray tack.*none on a face/);
+  expect(steps).not.toMatch(/Tape at two edges/);
+});
+
+test('cautions stand at the operations where the hand is', () => {
+  const cautions = (id: string, kind: Press['kind']) => {
+    const [blank, press] = [blankOf(id), pressOf(kind)];
+    const settings = { ...settingsFor(blank, press), passes: 2 };
+    const context = { settings, blank, press, seam: SEAM };
+    return Object.fromEntries(
+      pressCycle(settings, blank, press).map((o) => [o.id, operationWords(o, context).caution ?? '']),
+    );
+  };
+  expect(cautions('straight-steel-590', 'tumbler')).toMatchObject({
+    'turn-2': expect.stringMatching(/gloves/i) as string,
+    'close-1': expect.stringMatching(/fingers/) as string,
+    peel: expect.stringMatching(/heat mat/) as string,
+    'set-down': expect.stringMatching(/fume/) as string,
+  });
+  expect(cautions('straight-steel-590', 'oven').load).toMatch(/never cooks food/);
+  expect(cautions('bellied-glass-400', 'tumbler').peel).toMatch(/glass cracks/i);
+  expect(cautions('slate-trail-marker', 'flat')['close-1']).toMatch(/both hands on the lever/);
+});

@@ -1,0 +1,30 @@
+import { ofStage } from '../operations/operation';
+import { operationWords, type OperationContext } from '../operations/words';
+import type { Run } from '../shop/records';
+import type { Phrase } from '../units/phrase';
+import type { Plan } from './plan';
+
+/** What the operations of a plan are about; null while there is no heat to plan them by. */
+export function contextOfPlan({ blank, heat }: Plan): OperationContext | null {
+  if (!blank.blank || !heat.press || !heat.chosen) return null;
+  return { settings: heat.chosen.settings, blank: blank.blank, press: heat.press, seam: heat.seamStep };
+}
+
+/** What the operations of a run are about: what was copied into it at its start. */
+export const contextOfRun = ({ settings, blank, press }: Run): OperationContext => ({
+  settings,
+  blank,
+  press,
+  seam: [],
+});
+
+/** What to do before the first piece goes in, a sentence each. */
+export function preparationWords(plan: Plan): readonly Phrase[] {
+  const context = contextOfPlan(plan);
+  const { operations } = plan.heat;
+  return context
+    ? [...ofStage(operations, 'prepare'), ...ofStage(operations, 'set-up')].map(
+        (o) => operationWords(o, context).title,
+      )
+    : [];
+}

@@ -1,0 +1,41 @@
+import type { Level, Terrace } from '../figures/figure';
+import type { Job } from '../job/job';
+import type { ProvenCounts } from '../heat/choose';
+import { keyOf } from '../key';
+import type { JobTally } from '../look/tally';
+import type { Run } from '../shop/records';
+import type { Shop } from '../shop/shop';
+import type { Phrase } from '../units/phrase';
+import type { Progress } from './terracePlan';
+
+/** Where a job stands, in so few words that a bench full of jobs need not be planned anew to be shown. */
+export interface JobStatus {
+  readonly at: Terrace;
+  /** The line that sums up the terrace it stands at. */
+  readonly summary: Phrase;
+  readonly blankName: string | null;
+  readonly progress: Readonly<Record<Terrace, Progress>>;
+  /** What is most in its way; null where nothing is. */
+  readonly worst: { readonly level: Level; readonly terrace: Terrace; readonly text: Phrase } | null;
+}
+
+/** All of a shop that every job's plan may draw on, as a key; its runs and its log are told job by job. */
+export const shopKey = (shop: Shop, proven: ProvenCounts): string =>
+  keyOf([shop.settings, shop.blanks, shop.presses, shop.papers, shop.recipes, proven]);
+
+/** What else a job's standing was made from. */
+export interface Beside {
+  readonly runs: readonly Run[];
+  readonly tally: JobTally | null;
+  /** The jobs it shares its sheets with. */
+  readonly sharedJobs: readonly Job[];
+  /** Pictures of it, and of those, whose pixels have been looked into, by id. */
+  readonly analyses: readonly string[];
+}
+
+/** Raised whenever what a standing holds or says changes, so that none kept by an older copy is shown. */
+const VERSION = 2;
+
+/** Everything a standing was made from, as a key: another job, another shop or another copy of the planning has another. */
+export const statusKey = (job: Job, ofShop: string, beside: Beside): string =>
+  `${VERSION} ${keyOf([job, beside.runs, beside.tally, beside.sharedJobs, [...beside.analyses].sort()])} ${ofShop}`;

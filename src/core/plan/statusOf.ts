@@ -1,0 +1,30 @@
+import type { Job } from '../job/job';
+import type { Shop } from '../shop/shop';
+import { allFindings, plan, terracePlanOf, currentStep, type Extra, type Plan } from './plan';
+import type { JobStatus } from './status';
+
+/** Plans a job and keeps what a full bench shows of it. */
+export const statusOf = (job: Job, shop: Shop, extra: Extra = {}): JobStatus =>
+  statusIn(plan(job, shop, extra));
+
+/** What a full bench shows of a plan. */
+export function statusIn(made: Plan): JobStatus {
+  const at = currentStep(made);
+  const [worst] = allFindings(made).filter((f) => f.level !== 'info');
+  return {
+    at,
+    summary: terracePlanOf(made, at).summary,
+    blankName: made.blank.blank?.name ?? null,
+    progress: {
+      blank: made.blank.progress,
+      measure: made.measure.progress,
+      wrap: made.wrap.progress,
+      art: made.art.progress,
+      sheet: made.sheet.progress,
+      heat: made.heat.progress,
+      press: made.press.progress,
+      look: made.look.progress,
+    },
+    worst: worst ? { level: worst.level, terrace: worst.terrace, text: worst.text } : null,
+  };
+}

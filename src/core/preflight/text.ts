@@ -1,0 +1,180 @@
+import type { PlacedText } from '../art/placedLayers';
+import { runsOutOf, runsPast, setWords, touches } from '../art/text';
+import { cellOf } from '../art/names';
+import { boundsOfContour } from '../shapes/contour';
+import type { Rect } from '../shapes/plane';
+import { say, type Phrase } from '../units/phrase';
+import { count, mm } from '../units/quantity';
+import { mainFace } from '../wrap/pattern';
+import { check, type Check, type CheckInput, type Fix, type TextCheck } from './check';
+
+const named = (l: PlacedText, c: CheckInput): Phrase =>
+  c.placedLayers.filter((x) => x.kind === 'text').length > 1 ? say`“${l.set.text}”` : say`The words`;
+
+/** The move that brings a box inside another, or smaller letters where it is too large. */
+function backInside(l: PlacedText, c: CheckInput): Fix | null {
+  const layer = c.art.layers.find((x) => x.id === l.id);
+  const [zone] = mainFace(c.board.pattern).safe;
+  if (layer?.kind !== 'text' || !zone) return null;
+  const safe = boundsOfContour(zone);
+  const { box } = l.set;
+  const k = Math.min(1, (0.98 * safe.width) / box.width, (0.98 * safe.height) / box.height);
+  if (k < 1)
+    return {
+      kind: 'text',
+      label: 'Make them fit',
+      layer: l.id,
+      text: { capHeightMm: Math.max(1, layer.capHeightMm * k) },
+    };
+  const move = (from: number, size: number, lo: number, room: number) =>
+    Math.max(0, lo - from) - Math.max(0, from + size - lo - room);
+  return {
+    kind: 'text',
+    label: 'Move them in',
+    layer: l.id,
+    text: {
+      dxMm: layer.dxMm + move(box.x, box.width, safe.x, safe.width),
+      dyMm: layer.dyMm + move(box.y, box.height, safe.y, safe.height),
+    },
+  };
+}
+
+const letters: TextCheck = (l) =>
+  l.set.missing.length > 0
+    ? [
+        check(
+          'letters',
+          'blocker',
+          say`This lettering has no ${l.set.missing.map((x) => `“${x}”`).join(', ')}. Choose another lettering or another spelling.`,
+          [l.set.box],
+        ),
+      ]
+    : [];
+
+const zones: TextCheck = (l, c) => {
+  const { pattern } = c.board;
+  const face = mainFace(pattern);
+  const { quads, box } = l.set;
+  if (quads.length === 0) return [];
+  const found: Check[] = [];
+  const exclusionZones = face.exclusionZones.map((z) => z.contour);
+  if (touches(quads, exclusionZones))
+    found.push(
+      check('nogo', 'warning', say`${named(l, c)} run into a part to stay clear of. Move them.`, [box]),
+    );
+  const out = face.safe.length === 0 ? 0 : runsOutOf(quads, face.safe);
+  if (touches(quads, pattern.seams))
+    found.push(
+      check(
+        'seam',
+        'warning',
+        say`${named(l, c)} run into the seam. Move them towards the middle.`,
+        [box],
+        backInside(l, c),
+      ),
+    );
+  else if (out > 0)
+    found.push(
+      check(
+        'safe',
+        'warning',
+        say`${named(l, c)} stand ${mm(out)} past the safe edge. Move them or make them smaller.`,
+        [box],
+        backInside(l, c),
+      ),
+    );
+  const { front } = pattern;
+  const past = front ? runsPast(box, front.x - front.wellMm / 2, front.x + front.wellMm / 2) : 0;
+  if (past > 0)
+    found.push(
+      check('front', 'info', say`${named(l, c)} run ${mm(past)} past what is seen from the front.`, [box]),
+    );
+  return found;
+};
+
+const fitted: TextCheck = (l) =>
+  l.set.overMm > 0.05
+    ? [
+        check(
+          'long',
+          'warning',
+          say`“${l.set.text}” is ${mm(l.set.overMm)} too long for its room, even set smaller.`,
+          [l.set.box],
+        ),
+      ]
+    : [];
+
+export const checkText: TextCheck = (l, c) => [
+  ...letters(l, c),
+  ...zones(l, c),
+  ...(c.art.names ? [] : fitted(l, c)),
+];
+
+const some = (texts: readonly string[]): string =>
+  texts
+    .slice(0, 3)
+    .map((t) => `“${t}”`)
+    .join(', ') + (texts.length > 3 ? ` and ${texts.length - 3} more` : '');
+
+/** The whole names list against the rooms it is set in: what is missing, what is too long, what runs out. */
+export function checkNames(c: CheckInput): readonly Check[] {
+  const { names } = c.art;
+  if (!names) return [];
+  const { pattern } = c.board;
+  const { safe } = mainFace(pattern);
+  return c.art.layers.flatMap((layer): Check[] => {
+    if (layer.kind !== 'text' || layer.field === null) return [];
+    const { field } = layer;
+    const texts = [...new Set(names.rows.map((r) => cellOf(names, r, field)).filter((t) => t !== ''))];
+    const sets = texts.map((text) => setWords({ ...layer, text }, pattern.trim, pattern.form === 'flat'));
+    const lacking = sets.filter((s) => s.missing.length > 0);
+    const long = sets.filter((s) => s.overMm > 0.05);
+    const small = sets.filter((s) => s.fitted < 1 && s.overMm <= 0.05);
+    const out = sets.filter((s) => safe.length > 0 && runsOutOf(s.quads, safe) > 0);
+    const box = (xs: readonly { readonly box: Rect }[]) => xs.slice(0, 1).map((s) => s.box);
+    const found: Check[] = [];
+    if (lacking.length > 0)
+      found.push(
+        check(
+          'names-letters',
+          'blocker',
+          say`This lettering has no ${[...new Set(lacking.flatMap((s) => s.missing))].map((x) => `“${x}”`).join(', ')}, wanted in ${some(lacking.map((s) => s.text))}. Choose another lettering.`,
+          box(lacking),
+        ),
+      );
+    if (long.length > 0)
+      found.push(
+        check(
+          'names-long',
+          'warning',
+          say`${count(long.length, 'name')} too long for the room: ${some(long.map((s) => s.text))}. Give more room, or shorten them.`,
+          box(long),
+          { kind: 'text', label: 'Set long ones smaller', layer: layer.id, text: { overlong: 'fit' } },
+        ),
+      );
+    if (out.length > 0)
+      found.push(
+        check(
+          'names-safe',
+          'warning',
+          say`${count(out.length, 'name')} past the safe edge: ${some(out.map((s) => s.text))}.`,
+          box(out),
+          {
+            kind: 'text',
+            label: 'Keep them inside',
+            layer: layer.id,
+            text: { mostMm: Math.max(5, Math.floor(pattern.safe.width * 0.98)), overlong: 'fit' },
+          },
+        ),
+      );
+    if (small.length > 0)
+      found.push(
+        check(
+          'names-fitted',
+          'info',
+          say`${count(small.length, 'name')} set smaller to fit: ${some(small.map((s) => s.text))}.`,
+        ),
+      );
+    return found;
+  });
+}

@@ -1,0 +1,127 @@
+import type { SeamMethod } from '../shop/settings';
+
+export interface SeamMethodNote {
+  readonly label: string;
+  /** What the school's own amount is called on the drawing. */
+  readonly amount: string | null;
+  readonly gain: string;
+  readonly risk: string;
+  readonly bench: string;
+}
+
+/** Ways of sizing a wrap that goes right round, with what each buys and costs. */
+export const SEAM_METHOD_NOTES: Readonly<Record<SeamMethod, SeamMethodNote>> = {
+  under: {
+    label: 'Under',
+    amount: 'margin each end',
+    gain: 'No lap and no tight trim; forgiving to place.',
+    risk: 'A white stripe shows at the back.',
+    bench: 'Centre it on the front mark. Even margins at both ends.',
+  },
+  butt: {
+    label: 'Exact butt',
+    amount: null,
+    gain: 'The best seam: ends touch, nothing lapped.',
+    risk: 'Least forgiving: half a millimetre shows as a line.',
+    bench: 'Wrap dry first. Ends must meet without pulling.',
+  },
+  lap: {
+    label: 'Lap',
+    amount: 'lap',
+    gain: 'Never a white gap.',
+    risk: 'A faint darker line where the ends lap.',
+    bench: 'Clean-cut end on top.',
+  },
+  over: {
+    label: 'Over and trim',
+    amount: 'printed over',
+    gain: 'The blank itself sets the length: a butt seam from a rough tape.',
+    risk: 'One more cut, made at the bench. Cut short and it is a reprint.',
+    bench: 'Pull tight, mark the meeting line through the paper, cut there. Err long.',
+  },
+  gap: {
+    label: 'Gap',
+    amount: 'gap',
+    gain: 'A clean, meant stripe where the heater gives no heat.',
+    risk: 'The stripe is white, and everyone sees it.',
+    bench: 'Put the gap where the heater does not reach.',
+  },
+};
+
+/** The same schools where a handle stands between the ends. */
+const AT_A_HANDLE: Readonly<Record<SeamMethod, SeamMethodNote>> = {
+  under: {
+    ...SEAM_METHOD_NOTES.under,
+    amount: 'clear of the handle, each side',
+    gain: 'Slips in beside the handle without creasing; forgiving to place.',
+    risk: 'A white margin each side of the handle.',
+    bench: 'Start from the mark opposite the handle. Even margins at both sides of it.',
+  },
+  butt: {
+    ...SEAM_METHOD_NOTES.butt,
+    gain: 'Colour right up to the handle on both sides.',
+    risk: 'A millimetre long and it rides up on the handle and lifts.',
+    bench: 'Try it dry. Both ends must lie flat beside the handle.',
+  },
+  lap: {
+    ...SEAM_METHOD_NOTES.lap,
+    gain: 'Nothing here: the handle stands between the ends.',
+    risk: 'The paper cannot lap past a handle.',
+    bench: 'Choose another way.',
+  },
+  over: {
+    ...SEAM_METHOD_NOTES.over,
+    gain: 'The handle itself sets the length.',
+    bench: 'Start at one side of the handle, pull tight, mark the other side through the paper, cut there.',
+  },
+  gap: {
+    ...SEAM_METHOD_NOTES.gap,
+    amount: 'white across the handle',
+    gain: 'A clean, meant stripe behind the handle, where the mat gives no heat.',
+    bench: 'Equal white on both sides of the handle.',
+  },
+};
+
+export const seamMethodNotes = (handled: boolean): Readonly<Record<SeamMethod, SeamMethodNote>> =>
+  handled ? AT_A_HANDLE : SEAM_METHOD_NOTES;
+
+/** Amounts where nobody has said otherwise, mm. The over school's is reckoned from the shop's own error. */
+const USUAL_AMOUNT_MM: Readonly<Record<Exclude<SeamMethod, 'over'>, number>> = {
+  under: 3,
+  butt: 0,
+  lap: 3,
+  gap: 10,
+};
+/** White left on each side of a handle by the gap school, mm. */
+const BESIDE_HANDLE_MM = 6;
+
+/** Most printed over that a bench still trims comfortably; craft range 3 to 8 mm. */
+const OVER_RANGE_MM = [3, 8] as const;
+
+export function usualAmount(seamMethod: SeamMethod, needMm: number, handleMm: number): number {
+  if (seamMethod === 'gap' && handleMm > 0) return handleMm + 2 * BESIDE_HANDLE_MM;
+  if (seamMethod !== 'over') return USUAL_AMOUNT_MM[seamMethod];
+  const rounded = Math.ceil(needMm * 2) / 2;
+  return Math.min(OVER_RANGE_MM[1], Math.max(OVER_RANGE_MM[0], rounded));
+}
+
+/** What each school adds at the two ends, mm, outwards positive. The gap of a handled blank counts the handle. */
+export function atEnds(
+  seamMethod: SeamMethod,
+  amountMm: number,
+  handleMm: number,
+): { readonly left: number; readonly right: number } {
+  switch (seamMethod) {
+    case 'under':
+      return { left: -amountMm, right: -amountMm };
+    case 'butt':
+      return { left: 0, right: 0 };
+    case 'lap':
+    case 'over':
+      return { left: 0, right: amountMm };
+    case 'gap': {
+      const each = (handleMm - amountMm) / 2;
+      return { left: each, right: each };
+    }
+  }
+}

@@ -1,0 +1,152 @@
+import 'fake-indexeddb/auto';
+import { GET } from '@/app/api/starting/route';
+import { demoShop } from '@/core/demo/demoShop';
+import { keyOf } from '@/core/key';
+import { allFindings, plan, currentStep } from '@/core/plan/plan';
+import { picturesOf } from '@/core/job/art';
+import { statusIn, statusOf } from '@/core/plan/statusOf';
+import { byName } from '@/core/shop/shop';
+import fc from 'fast-check';
+import { MesaDb } from './db';
+import { listJobs } from './jobs';
+import { seedIfEmpty } from './seed';
+import { changeSettings, loadShop, loadThings } from './shop';
+import { benchFacts, keepStatuses, loadStatuses, statusKeys, sharedWith, type BenchFacts } from './statuses';
+
+const TODAY = new Date('2026-11-24T12:00:00Z');
+let n = 0;
+const fresh = () => new MesaDb(`standings-${(n += 1)}`);
+
+/** A first start with the server answering, as in the application itself. */
+async function started(): Promise<MesaDb> {
+  const d = fresh();
+  const before = globalThis.fetch;
+  globalThis.fetch = ((url: string) =>
+    Promise.resolve(GET(new Request(`http://127.0.0.1${url}`)))) as typeof fetch;
+  try {
+    await seedIfEmpty(true, d, TODAY);
+  } finally {
+    globalThis.fetch = before;
+  }
+  return d;
+}
+const keys = async (d: MesaDb) => {
+  const shop = await loadThings(d);
+  const { jobs } = await listJobs(d);
+  return statusKeys(shop, jobs, await benchFacts(shop, jobs, d));
+};
+
+test('a first start comes with where every job stands, under the key the bench will look for', async () => {
+  const d = await started();
+  const want = await keys(d);
+  const kept = await loadStatuses(d);
+  expect(kept).toHaveLength(want.size);
+  for (const r of kept) expect(r.key).toBe(want.get(r.id));
+});
+
+test('what the server reckoned is what this browser would reckon', async () => {
+  const d = await started();
+  const shop = await loadShop(d);
+  const kept = new Map((await loadStatuses(d)).map((r) => [r.id, r.jobStatus]));
+  for (const { id, job } of (await listJobs(d)).jobs) expect(kept.get(id)).toEqual(statusOf(job, shop));
+});
+
+test('a setting changed anywhere in the shop makes every kept standing out of date', async () => {
+  const d = await started();
+  await changeSettings((s) => ({ ...s, defaults: { ...s.defaults, bleedMm: s.defaults.bleedMm + 0.5 } }), d);
+  const now = await keys(d);
+  for (const r of await loadStatuses(d)) expect(r.key).not.toBe(now.get(r.id));
+});
+
+test('a job edited is out of date, its neighbours are not; so is one whose log, runs, shared sheets or pictures say more', () => {
+  const { shop, jobs } = demoShop(TODAY);
+  const [first, second] = jobs;
+  if (!first || !second) throw new Error('two demo jobs');
+  const records = jobs.map((job) => ({ id: job.id, rev: 1, savedAt: 0, job }));
+  const facts: BenchFacts = { proven: {}, tallies: {}, analyses: new Set() };
+  const before = statusKeys(shop, records, facts);
+  const changed = (after: ReadonlyMap<string, string>) =>
+    [...before].filter(([id, key]) => after.get(id) !== key).map(([id]) => id);
+  const edited = records.map((r) =>
+    r.id === first.id ? { ...r, job: { ...r.job, pieces: r.job.pieces + 1 } } : r,
+  );
+  expect(changed(statusKeys(shop, edited, facts))).toEqual([first.id]);
+  expect(changed(statusKeys(structuredClone(shop), structuredClone(records), facts))).toEqual([]);
+  const tallies = { [second.id]: { good: 1, spoiled: 0, entries: 1 } };
+  expect(changed(statusKeys(shop, records, { ...facts, tallies }))).toEqual([second.id]);
+  const picture = picturesOf(second.art)[0];
+  if (!picture) throw new Error('no picture');
+  const users = jobs.filter((j) => picturesOf(j.art).some((p) => p.id === picture.id)).map((j) => j.id);
+  expect(changed(statusKeys(shop, records, { ...facts, analyses: new Set([picture.id]) }))).toEqual(users);
+  // Shares its sheets with the first: an edit of that one is felt.
+  const sharing = records.map((r) =>
+    r.id === second.id ? { ...r, job: { ...r.job, sheet: { ...r.job.sheet, sharedJobIds: [first.id] } } } : r,
+  );
+  const bothEdited = sharing.map((r) => (r.id === first.id ? { ...r, job: { ...r.job, pieces: 3 } } : r));
+  const [x, y] = [statusKeys(shop, sharing, facts), statusKeys(shop, bothEdited, facts)];
+  expect(x.get(second.id)).not.toBe(y.get(second.id));
+});
+
+test('with what its own screen knows, the bench says what the screen says', () => {
+  const { shop, jobs } = demoShop(TODAY);
+  const [first, second] = jobs;
+  if (!first || !second) throw new Error('two demo jobs');
+  const job = { ...first, sheet: { ...first.sheet, sharedJobIds: [second.id] } };
+  const sharedJobs = sharedWith(
+    job,
+    jobs.map((j) => ({ id: j.id, rev: 1, savedAt: 0, job: j })),
+  );
+  expect(sharedJobs.map((j) => j.id)).toEqual([second.id]);
+  const made = plan(job, shop, { sharedJobs });
+  expect(statusOf(job, shop, { sharedJobs })).toEqual(statusIn(made));
+});
+
+test('standings of jobs no longer there are let go; the rest is replaced', async () => {
+  const d = fresh();
+  const { shop, jobs } = demoShop(TODAY);
+  const [a, b] = jobs;
+  if (!a || !b) throw new Error('two demo jobs');
+  const record = (id: string, key: string) => ({ id, key, jobStatus: statusOf(a, shop) });
+  await keepStatuses([record('a', '1'), record('b', '1')], ['a', 'b'], d);
+  await keepStatuses([record('b', '2')], ['b'], d);
+  expect((await loadStatuses(d)).map((r) => [r.id, r.key])).toEqual([['b', '2']]);
+});
+
+test('a browser that will not keep them is no matter', async () => {
+  const d = fresh();
+  d.close();
+  await expect(keepStatuses([], [], d)).resolves.toBeUndefined();
+});
+
+test('a standing says what the plan says', () => {
+  const { shop, jobs } = demoShop(TODAY);
+  for (const job of jobs) {
+    const made = plan(job, shop);
+    const jobStatus = statusOf(job, shop);
+    expect(jobStatus.at).toBe(currentStep(made));
+    if (jobStatus.at !== 'look') expect(jobStatus.progress[jobStatus.at]).not.toBe('done');
+    const serious = allFindings(made).filter((f) => f.level !== 'info');
+    expect(jobStatus.worst?.text ?? null).toEqual(serious[0]?.text ?? null);
+    expect(JSON.parse(JSON.stringify(jobStatus))).toEqual(jobStatus);
+  }
+});
+
+test('by name, whatever order things were kept in', () => {
+  const { shop } = demoShop(TODAY);
+  const turned = { ...shop, papers: [...shop.papers].reverse(), blanks: [...shop.blanks].reverse() };
+  expect(byName(turned)).toEqual(byName(shop));
+  const names = byName(shop).papers.map((p) => p.name);
+  expect(names).toEqual([...names].sort((a, b) => a.localeCompare(b)));
+});
+
+test('the key is FNV-1a of the JSON: its published answers, and another for another value', () => {
+  // Fowler, Noll and Vo's 32-bit test values, with the quote marks JSON puts round a string.
+  const fnv = (text: string) =>
+    [...Buffer.from(text, 'latin1')].reduce(
+      (h, b) => Number((BigInt(h ^ b) * 16777619n) & 0xffffffffn),
+      0x811c9dc5,
+    );
+  for (const text of ['', 'a', 'foobar'])
+    expect(keyOf(text)).toBe(fnv(`"${text}"`).toString(16).padStart(8, '0'));
+  fc.assert(fc.property(fc.jsonValue(), (v) => keyOf(v) === keyOf(JSON.parse(JSON.stringify(v)))));
+});

@@ -1,0 +1,78 @@
+import type { ProvenCounts } from '@/core/heat/choose';
+import { picturesOf } from '@/core/job/art';
+import type { Job } from '@/core/job/job';
+import type { JobTally } from '@/core/look/tally';
+import { shopKey, statusKey, type Beside } from '@/core/plan/status';
+import type { Shop } from '@/core/shop/shop';
+import { db as theDb, type JobRecord, type MesaDb, type JobStatusRecord } from './db';
+import { goodBehind, jobTallies } from './log';
+import { analysedIds } from './analyses';
+
+/** Standings kept from before; none where they cannot be read, since all can be reckoned again. */
+export const loadStatuses = (db: MesaDb = theDb): Promise<readonly JobStatusRecord[]> =>
+  db.jobStatuses.toArray().catch(() => []);
+
+/** What the bench knows beside jobs and shop: counts of the log, and which pictures have been looked into. */
+export interface BenchFacts {
+  readonly proven: ProvenCounts;
+  readonly tallies: Readonly<Record<string, JobTally>>;
+  readonly analyses: ReadonlySet<string>;
+}
+
+export async function benchFacts(
+  shop: Shop,
+  jobs: readonly JobRecord[],
+  db: MesaDb = theDb,
+): Promise<BenchFacts> {
+  const [proven, tallies, analyses] = await Promise.all([
+    goodBehind(shop.recipes, db),
+    jobTallies(
+      jobs.map((j) => j.id),
+      db,
+    ),
+    analysedIds(db),
+  ]);
+  return { proven, tallies, analyses };
+}
+
+/** The jobs a job shares its sheets with. */
+export const sharedWith = (job: Job, jobs: readonly JobRecord[]): readonly Job[] =>
+  jobs.flatMap((r) => (r.id !== job.id && job.sheet.sharedJobIds.includes(r.id) ? [r.job] : []));
+
+/** Everything a job's standing is made from beside itself and the shop. */
+export function besideOf(job: Job, shop: Shop, jobs: readonly JobRecord[], facts: BenchFacts): Beside {
+  const sharedJobs = sharedWith(job, jobs);
+  const pictures = [job, ...sharedJobs].flatMap((j) => picturesOf(j.art).map((p) => p.id));
+  return {
+    runs: shop.runs.filter((r) => r.jobId === job.id),
+    tally: facts.tallies[job.id] ?? null,
+    sharedJobs,
+    analyses: [...new Set(pictures.filter((id) => facts.analyses.has(id)))],
+  };
+}
+
+/** Keys the standings of all jobs go by now, by job. */
+export function statusKeys(
+  shop: Shop,
+  jobs: readonly JobRecord[],
+  facts: BenchFacts,
+): ReadonlyMap<string, string> {
+  const ofShop = shopKey(shop, facts.proven);
+  return new Map(jobs.map(({ id, job }) => [id, statusKey(job, ofShop, besideOf(job, shop, jobs, facts))]));
+}
+
+/** Keeps standings, and lets go those of jobs no longer there. A full disk is no matter: they are only a help. */
+export async function keepStatuses(
+  records: readonly JobStatusRecord[],
+  jobIds: readonly string[],
+  db: MesaDb = theDb,
+): Promise<void> {
+  try {
+    const there = new Set(jobIds);
+    const gone = (await db.jobStatuses.toCollection().primaryKeys()).filter((id) => !there.has(id));
+    await db.jobStatuses.bulkDelete(gone);
+    await db.jobStatuses.bulkPut(records);
+  } catch {
+    // Reckoned again next time.
+  }
+}

@@ -1,0 +1,155 @@
+'use client';
+
+import { FONTS } from '@/core/art/fonts';
+import type { TextLayer } from '@/core/job/art';
+import { fail, ok, type Result } from '@/core/result';
+import { Labelled } from '@/ui/Labelled';
+import { LengthField } from '@/ui/LengthField';
+import { NumberField } from '@/ui/NumberField';
+import { Select } from '@/ui/Select';
+import { Segments } from '@/ui/Segments';
+import { TypedField } from '@/ui/TypedField';
+import { useJob } from '../job/jobContext';
+import { editText } from './layers';
+import { SetOn } from './SetOn';
+
+const readWords = (text: string): Result<string> => {
+  const clean = text.trim();
+  if (clean === '') return fail('No words are left.', 'Words', 'Type some, or take the layer off.');
+  return clean.length > 60
+    ? fail('That is too long for one line.', 'Words', 'Keep it under 60 letters.')
+    : ok(clean);
+};
+
+/** Words in a font that ships with the application, straight or along the arc. */
+export function TextTools({ layer }: { layer: TextLayer }) {
+  const { plan, edit } = useJob();
+  const put = (next: Partial<TextLayer>, group?: string) =>
+    edit(
+      editText(layer.id, (l) => ({ ...l, ...next })),
+      group,
+    );
+  const bends = plan.art.board?.bend !== null || plan.wrap.pattern?.form === 'flat';
+  return (
+    <>
+      <TypedField
+        label={layer.field === null ? 'Words' : 'Words, where the list has none'}
+        text={layer.text}
+        taken
+        width="w-full"
+        parse={readWords}
+        onValue={(text) => put({ text }, 'text')}
+      />
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+        <Labelled label="Lettering">
+          <Select
+            label="Lettering"
+            value={layer.font}
+            options={FONTS.map((f) => ({ value: f.id, label: f.label }))}
+            onChange={(font) => put({ font })}
+            className="w-28"
+          />
+        </Labelled>
+        <label className="font-label text-fine font-medium text-soft">
+          <span className="block leading-tight">Colour</span>
+          <input
+            type="color"
+            value={layer.colour}
+            onChange={(e) => put({ colour: e.target.value }, 'colour')}
+            className="h-9 w-11 border-2 border-ink bg-white p-0.5"
+          />
+        </label>
+        <LengthField
+          label="Capitals"
+          valueMm={layer.capHeightMm}
+          minMm={1}
+          maxMm={120}
+          taken
+          width="w-14"
+          onValue={(capHeightMm) => put({ capHeightMm }, 'cap')}
+        />
+        <NumberField
+          label="Turn"
+          unit="°"
+          value={layer.rotationDeg}
+          min={-360}
+          max={360}
+          width="w-12"
+          taken={layer.rotationDeg !== 0}
+          onValue={(rotationDeg) => put({ rotationDeg }, 'wturn')}
+        />
+        <LengthField
+          label="Across"
+          valueMm={layer.dxMm}
+          minMm={-1000}
+          maxMm={1000}
+          signed
+          taken
+          width="w-14"
+          onValue={(dxMm) => put({ dxMm }, 'wdx')}
+        />
+        <LengthField
+          label="Down"
+          valueMm={layer.dyMm}
+          minMm={-1000}
+          maxMm={1000}
+          signed
+          taken
+          width="w-14"
+          onValue={(dyMm) => put({ dyMm }, 'wdy')}
+        />
+      </div>
+      {bends && (
+        <Labelled label="Along">
+          <Segments
+            label="What the words run along"
+            value={layer.along}
+            onChange={(along) => put({ along })}
+            options={[
+              { value: 'line', label: 'a line' },
+              { value: 'arc', label: 'the arc' },
+            ]}
+          />
+        </Labelled>
+      )}
+      <Labelled label="Longest">
+        <Segments
+          label="How long the words may be"
+          value={layer.mostMm === null ? 'any' : 'most'}
+          onChange={(v) =>
+            put({
+              mostMm: v === 'any' ? null : Math.max(5, Math.round(plan.wrap.pattern?.safe.width ?? 100)),
+            })
+          }
+          options={[
+            { value: 'any', label: 'any' },
+            { value: 'most', label: 'at most' },
+          ]}
+        />
+      </Labelled>
+      {layer.mostMm !== null && (
+        <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+          <LengthField
+            label="At most"
+            valueMm={layer.mostMm}
+            minMm={5}
+            maxMm={1300}
+            taken
+            width="w-14"
+            onValue={(mostMm) => put({ mostMm }, 'most')}
+          />
+          <Segments
+            label="What becomes of longer ones"
+            value={layer.overlong}
+            onChange={(overlong) => put({ overlong })}
+            options={[
+              { value: 'fit', label: 'smaller', title: 'Longer ones are set smaller' },
+              { value: 'flag', label: 'told', title: 'Longer ones stay as they are and are pointed out' },
+            ]}
+          />
+        </div>
+      )}
+      <SetOn layer={layer} />
+    </>
+  );
+}

@@ -1,0 +1,88 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo, useState } from 'react';
+import { picturesOf, type PictureRef } from '@/core/job/art';
+import type { JobStatus } from '@/core/plan/status';
+import type { JobRecord, JobStatusRecord } from '@/data/db';
+import { newestOfJob } from '@/data/log';
+import { keptAnalysis } from '@/data/analyses';
+import {
+  benchFacts,
+  keepStatuses,
+  loadStatuses,
+  statusKeys,
+  sharedWith,
+  type BenchFacts,
+} from '@/data/statuses';
+import { useShop } from '../shell/shopContext';
+
+const look = () => loadStatuses();
+const breath = () => new Promise((resolve) => setTimeout(resolve));
+
+/** A bench left alone for so long has its pictures looked into, so that it says of a job what the job's own screen says. */
+const IDLE_MS = 2500;
+
+/** What was found in the pixels of a job's pictures and of those it shares sheets with. */
+async function analysesOf(pictures: readonly PictureRef[]) {
+  const found = await Promise.all(pictures.map(async (p) => [p.id, await keptAnalysis(p.id)] as const));
+  return Object.fromEntries(found.flatMap(([id, l]) => (l ? [[id, l]] : [])));
+}
+
+/** Where every job stands, by its id: as kept where nothing has changed since, reckoned anew, one after another, where it has. */
+export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
+  const { shop, jobs, proven } = useShop();
+  const kept = useLiveQuery(look);
+  const facts = useLiveQuery(() => benchFacts(shop, jobs), [shop, jobs]);
+  const [made, setMade] = useState<ReadonlyMap<string, JobStatusRecord>>(new Map());
+  const keys = useMemo(() => (facts ? statusKeys(shop, jobs, facts) : null), [shop, jobs, facts]);
+  const fresh = useMemo(() => {
+    const found = [...(kept ?? []), ...made.values()].filter((r) => keys?.get(r.id) === r.key);
+    return new Map(found.map((r) => [r.id, r.jobStatus]));
+  }, [kept, made, keys]);
+
+  const next = kept && keys ? jobs.find((j) => !fresh.has(j.id)) : undefined;
+  useEffect(() => {
+    if (!next || !keys || !facts) return;
+    let gone = false;
+    const calculate = async () => {
+      const { statusOf } = await import('@/core/plan/statusOf');
+      const { id, job } = next;
+      const sharedJobs = sharedWith(job, jobs);
+      const [log, analyses] = await Promise.all([
+        newestOfJob(id, 1),
+        analysesOf([job, ...sharedJobs].flatMap((j) => picturesOf(j.art))),
+        // A breath between jobs, so that a full bench can be scrolled meanwhile.
+        breath(),
+      ]);
+      if (gone) return;
+      const tally = facts.tallies[id] ?? { good: 0, spoiled: 0, entries: 0 };
+      const jobStatus = statusOf(job, { ...shop, log }, { analyses, sharedJobs, proven, tally });
+      const record = { id, key: keys.get(id) ?? '', jobStatus };
+      setMade((before) => new Map(before).set(id, record));
+      await keepStatuses([record], [...keys.keys()]);
+    };
+    void calculate();
+    return () => {
+      gone = true;
+    };
+  }, [next, keys, facts, jobs, shop, proven]);
+
+  useImageAnalysis(jobs, facts, keys !== null && kept !== undefined && !next);
+  return fresh;
+}
+
+/** Looks into the pictures nobody has looked into yet, one after another, while the bench is left alone. */
+function useImageAnalysis(jobs: readonly JobRecord[], facts: BenchFacts | undefined, settled: boolean): void {
+  const missing = useMemo(
+    () => jobs.flatMap((j) => picturesOf(j.job.art)).find((p) => facts && !facts.analyses.has(p.id)),
+    [jobs, facts],
+  );
+  useEffect(() => {
+    if (!settled || !missing) return;
+    const idle = setTimeout(() => {
+      void import('../art/previews').then(({ lookOf }) => lookOf(missing));
+    }, IDLE_MS);
+    return () => clearTimeout(idle);
+  }, [settled, missing]);
+}

@@ -1,0 +1,15 @@
+import type { Level } from '@/core/figures/figure';
+
+/** Colour of the bar beside a finding. */
+export const LEVEL_BAR: Readonly<Record<Level, string>> = {
+  blocker: 'bg-act',
+  warning: 'bg-warning',
+  info: 'bg-strata-4',
+};
+
+/** The level in words, for those who do not see the bar. */
+export const LEVEL_WORDS: Readonly<Record<Level, string>> = {
+  blocker: 'Blocker',
+  warning: 'Warning',
+  info: 'Info',
+};
