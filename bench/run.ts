@@ -81,7 +81,7 @@ async function benchFirstLoad(page: Page, cdp: CDPSession, address: string): Pro
 
 async function benchTyping(page: Page, address: string): Promise<Figure> {
   await page.goto(`${address}/job/star-party-tumblers/measure`);
-  const row = page.getByRole('region', { name: 'Girth near the rim' }).getByRole('textbox').first();
+  const row = page.getByRole('region', { name: 'Circumference near the rim' }).getByRole('textbox').first();
   await row.fill('231');
   await row.focus();
   const key = async (k: string) => page.keyboard.press(k);

@@ -65,7 +65,7 @@ test('no violation at the press, before, during and when time is up', async ({ b
   await expect(page.getByRole('button', { name: 'First piece' })).toBeVisible();
   await clean(page, 'ready');
   await page.getByRole('button', { name: 'First piece' }).click();
-  await page.getByRole('button', { name: 'It is in' }).click();
+  await page.getByRole('button', { name: 'Loaded' }).click();
   await clean(page, 'step');
   await page.getByRole('button', { name: 'Closed' }).click();
   await page.clock.fastForward(70_000);

@@ -44,7 +44,7 @@ export const figure = (page: Page, label: string | RegExp) =>
     .first();
 
 /** The line that says what stands in the way. */
-export const foot = (page: Page) => page.getByRole('region', { name: 'What stands in the way', exact: true });
+export const foot = (page: Page) => page.getByRole('region', { name: 'Findings', exact: true });
 
 /** What was found in the art, listed below its board. */
 export const checks = (page: Page) => page.getByRole('region', { name: 'Checked before printing' });

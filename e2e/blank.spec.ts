@@ -9,29 +9,29 @@ test('a blank typed on its drawing: by its picture, round by tape, a belly and a
   await dialog.getByLabel('Name').fill('canyon goblet');
   await dialog.getByRole('radio', { name: 'Straight cup' }).click();
   // Asked for too early: what is still needed is said in words.
-  await dialog.getByRole('button', { name: 'Keep this blank' }).click();
+  await dialog.getByRole('button', { name: 'Save blank' }).click();
   await expect(dialog.getByRole('alert')).toContainText('Type its width near the rim and its height');
-  await dialog.getByRole('radio', { name: 'round, by tape' }).click();
+  await dialog.getByRole('radio', { name: 'circumference, by tape' }).click();
   await dialog.getByLabel('Round, near the rim').fill('231');
   // Drawn from the first number: the rest follows in proportion, marked as a guess.
   await expect(dialog.getByLabel('Round, near the foot')).toHaveValue('231');
   await dialog.getByLabel('Height', { exact: true }).fill('200');
-  await dialog.getByRole('button', { name: 'A width between' }).click();
-  await dialog.getByLabel('Round there').fill('254');
+  await dialog.getByRole('button', { name: 'A diameter between' }).click();
+  await dialog.getByLabel('Circumference there').fill('254');
   const knob = dialog.getByRole('slider', { name: 'Height of width A' });
   const before = Number(await knob.getAttribute('aria-valuenow'));
   await knob.focus();
   await page.keyboard.press('Shift+ArrowDown');
   await expect.poll(async () => Number(await knob.getAttribute('aria-valuenow'))).toBeGreaterThan(before);
-  await dialog.getByRole('button', { name: 'A place to keep clear' }).click();
-  await dialog.getByLabel('Keep clear of').fill('maker’s stamp');
-  await dialog.getByRole('button', { name: 'Keep this blank' }).click();
+  await dialog.getByRole('button', { name: 'Exclusion zone' }).click();
+  await dialog.getByLabel('Excluded part').fill('maker’s stamp');
+  await dialog.getByRole('button', { name: 'Save blank' }).click();
   await expect(dialog).toHaveCount(0);
 
   await page.getByRole('searchbox').fill('canyon goblet');
   await page.getByRole('button', { name: 'Another like canyon goblet' }).click();
-  await expect(dialog.getByLabel('Keep clear of')).toHaveValue('maker’s stamp');
-  await dialog.getByRole('button', { name: 'Keep this blank' }).click();
+  await expect(dialog.getByLabel('Excluded part')).toHaveValue('maker’s stamp');
+  await dialog.getByRole('button', { name: 'Save blank' }).click();
   await expect(page.getByText('canyon goblet, copy')).toBeVisible();
 
   await jobOn(page, 'canyon goblet', 'canyon goblet');

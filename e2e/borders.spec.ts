@@ -2,10 +2,10 @@ import { writeFileSync } from 'node:fs';
 import { paintPng, RED } from '../src/core/formats/testPicture';
 import { address, expect, figure, open, saved, takeReading, test, foot } from './bench';
 
-test('readings that cannot be: said in words, kept, mended in one touch', async ({ bench: page }) => {
+test('readings that cannot be: said in words, kept, fixed in one touch', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/measure');
-  await takeReading(page, 'Girth near the rim', '8.4');
-  const box = page.getByRole('region', { name: 'Girth near the rim' });
+  await takeReading(page, 'Circumference near the rim', '8.4');
+  const box = page.getByRole('region', { name: 'Circumference near the rim' });
   await expect(box.getByRole('alert')).toContainText('too small');
   await expect(foot(page)).toContainText('Did you mean 8.4 in?');
   await box.getByRole('button', { name: 'It was 8.4 in' }).click();
@@ -16,8 +16,8 @@ test('readings that cannot be: said in words, kept, mended in one touch', async 
     ['-5', 'below zero'],
     ['8 9/8', 'whole inch or more'],
   ] as const) {
-    await takeReading(page, 'Girth near the foot', text);
-    const foot = page.getByRole('region', { name: 'Girth near the foot' });
+    await takeReading(page, 'Circumference near the foot', text);
+    const foot = page.getByRole('region', { name: 'Circumference near the foot' });
     await expect(foot.getByRole('alert')).toContainText(says);
     await foot.getByRole('button', { name: `Take out reading ${text}` }).click();
   }
@@ -75,7 +75,7 @@ test('a script in a name stays a name', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/blank');
   await page.getByRole('heading', { level: 1 }).getByRole('button').click();
   await page.getByLabel('Name').fill('<img src=x onerror="document.title=\'owned\'">');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('<img src=x');
   await saved(page);
   await page.goto(address());
@@ -155,7 +155,7 @@ test('what was typed when the tab closed is there when it opens again', async ({
     };
   });
   const spare = page
-    .getByRole('region', { name: 'Girth near the rim' })
+    .getByRole('region', { name: 'Circumference near the rim' })
     .getByRole('textbox', { name: 'Another reading' });
   await spare.fill('233');
   await page.close({ runBeforeUnload: false });

@@ -55,7 +55,7 @@ for (const size of SIZES) {
     await page.clock.install();
     await page.goto(`${address()}/press/star-party-tumblers`);
     await page.getByRole('button', { name: 'First piece' }).click();
-    await page.getByRole('button', { name: 'It is in' }).click();
+    await page.getByRole('button', { name: 'Loaded' }).click();
     await page.getByRole('button', { name: 'Closed' }).click();
     for (const ahead of [1000, 70_000]) {
       await page.clock.fastForward(ahead);

@@ -47,14 +47,16 @@ test('dragging: the wrap’s edge, the picture, the words; each one step of undo
 test('a reading typed anew is read in the unit the shop reads now', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/measure');
   // The first reading was taken in inches, “9 1/8”.
-  const first = page.getByRole('region', { name: 'Girth near the rim' }).getByRole('textbox').first();
+  const first = page.getByRole('region', { name: 'Circumference near the rim' }).getByRole('textbox').first();
   await first.fill('231');
   await first.press('Enter');
-  await expect(page.getByRole('region', { name: 'Girth near the rim' }).getByRole('alert')).toHaveCount(0);
-  await expect(figure(page, 'Girth near the rim')).toContainText('230.2');
+  await expect(
+    page.getByRole('region', { name: 'Circumference near the rim' }).getByRole('alert'),
+  ).toHaveCount(0);
+  await expect(figure(page, 'Circumference near the rim')).toContainText('230.2');
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.press('u');
-  await expect(figure(page, 'Girth near the rim')).toContainText('9 1/16 in');
+  await expect(figure(page, 'Circumference near the rim')).toContainText('9 1/16 in');
   await expect(first).toHaveValue('231');
 });
 
@@ -62,10 +64,10 @@ test('the piece as PNG is mirrored once and to size', async ({ bench: page }, in
   await open(page, '/job/star-party-tumblers/art');
   const path = info.outputPath('quarters.png');
   writeFileSync(path, paintPng(960, 784, quarters(960, 784)));
-  await page.getByLabel('Another in its place').setInputFiles(path);
+  await page.getByLabel('Replace picture').setInputFiles(path);
   await expect(page.getByRole('complementary')).toContainText('960 × 784 px');
   await page.getByRole('button', { name: '“Dry Fork star party”', exact: true }).click();
-  await page.getByRole('button', { name: 'Take this layer off' }).click();
+  await page.getByRole('button', { name: 'Remove this layer' }).click();
   const colours = async () => {
     await page.keyboard.press('5');
     const download = page.waitForEvent('download');
@@ -103,28 +105,28 @@ test('a press, a paper and a blank: added, changed, taken out and put back', asy
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Name').fill('Tumbler press B');
   await dialog.getByLabel('Closes on, from, mm').fill('95');
-  await page.getByRole('button', { name: 'Keep this press' }).click();
+  await page.getByRole('button', { name: 'Save press' }).click();
   await expect(dialog.getByText('The largest must be more than the smallest.')).toBeVisible();
   await dialog.getByLabel('Closes on, from, mm').fill('60');
   await dialog.getByLabel('Heater round, mm').fill('8 1/2 in');
-  await page.getByRole('button', { name: 'Keep this press' }).click();
+  await page.getByRole('button', { name: 'Save press' }).click();
   await expect(page.getByRole('row', { name: /Tumbler press B/ })).toContainText('215.9 mm round');
 
   await go('Papers');
   await page.getByRole('button', { name: 'Take out A4' }).click();
   await expect(page.getByRole('row', { name: /^A4 / })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('row', { name: /^A4 / })).toBeVisible();
   await page.getByRole('button', { name: 'Change Legal' }).click();
   await dialog.getByLabel('Thickness, mm').fill('0.14');
-  await page.getByRole('button', { name: 'Keep this paper' }).click();
+  await page.getByRole('button', { name: 'Save paper' }).click();
   await expect(page.getByRole('row', { name: /^Legal/ })).toContainText('0.14 mm');
 
   await go('Blanks');
   await page.getByRole('columnheader', { name: 'Height' }).getByRole('button').click();
   await page.getByRole('button', { name: 'Change 330 ml ceramic beaker' }).click();
   await dialog.getByLabel('Height', { exact: true }).fill('98');
-  await page.getByRole('button', { name: 'Keep this blank' }).click();
+  await page.getByRole('button', { name: 'Save blank' }).click();
   await expect(page.getByRole('row', { name: /330 ml ceramic beaker/ })).toContainText('98 mm');
 
   await go('Logbook');

@@ -14,7 +14,7 @@ test('keyboard only: from the bench to the heat, units, keys, undo', async ({ be
 
   await page.keyboard.press('2');
   const spare = page
-    .getByRole('region', { name: 'Girth near the rim' })
+    .getByRole('region', { name: 'Circumference near the rim' })
     .getByRole('textbox', { name: 'Another reading' });
   await spare.focus();
   await page.keyboard.type('232');
@@ -37,7 +37,7 @@ test('keyboard only: from the bench to the heat, units, keys, undo', async ({ be
   await expect(figure(page, 'Temperature')).toContainText('370 °F');
   await page.keyboard.press('t');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press(']');
   await expect(page).toHaveURL(/night-walk-tumblers\/heat/);

@@ -19,7 +19,7 @@ async function kept(page: Page, info: TestInfo, name: string, act: () => Promise
 const savePdf = (page: Page, info: TestInfo) =>
   kept(page, info, 'sheets.pdf', () => page.getByRole('button', { name: 'Save PDF' }).click());
 
-test('24 names on a taper: list, proof, bend, sheets, and everything in one parcel', async ({
+test('24 names on a taper: list, proof, bend, sheets, and everything in one ZIP', async ({
   bench: page,
 }, info) => {
   await open(page, '/job/night-walk-tumblers/art');
@@ -38,15 +38,15 @@ test('24 names on a taper: list, proof, bend, sheets, and everything in one parc
   await page.getByRole('radio', { name: 'Proof' }).click();
   await expect(page.getByRole('button', { name: /24 =Wren/ })).toBeVisible();
   await page.getByRole('button', { name: /2 Guide 2$/ }).click();
-  await page.getByRole('radio', { name: 'Set out' }).click();
-  await expect(page.getByRole('slider', { name: 'Words “Guide 2”. Arrow keys move them' })).toBeVisible();
+  await page.getByRole('radio', { name: 'Layout' }).click();
+  await expect(page.getByRole('slider', { name: 'Text “Guide 2”. Arrow keys move it' })).toBeVisible();
   await page.getByRole('radio', { name: 'True', exact: true }).click();
-  await page.getByRole('radio', { name: 'Bent' }).click();
+  await page.getByRole('radio', { name: 'Curved' }).click();
   await expect(page.getByRole('img', { name: 'The art bent to the paper' })).toBeVisible();
 
   await page.keyboard.press('5');
   await expect(figure(page, 'Print')).toContainText('24');
-  const zip = await kept(page, info, 'parcel.zip', () => otherFile(page, /Everything in a ZIP/));
+  const zip = await kept(page, info, 'package.zip', () => otherFile(page, /Everything in a ZIP/));
   const files = unzipSync(readFileSync(zip));
   expect(Object.keys(files).sort()).toEqual([
     'cut-list.csv',
@@ -87,7 +87,7 @@ test('a two-picture mug: placed by the handle, an SVG made safe, seen pressed', 
   await page.getByLabel('Picture file').setInputFiles(svg);
   await expect(page.getByRole('complementary')).toContainText('4800 × 4800 px');
   expect(await page.title()).not.toBe('owned');
-  await page.getByRole('button', { name: 'Take this layer off' }).click();
+  await page.getByRole('button', { name: 'Remove this layer' }).click();
   await page.getByRole('radio', { name: 'Pressed' }).click();
   await expect(page.getByText('Printed and dry: dull, and right')).toBeVisible();
   await page.getByRole('radio', { name: 'from the front' }).click();
@@ -111,7 +111,7 @@ test('a large panel in two parts: the join looked for, and the print tried with 
   const pdf = await savePdf(page, info);
   expect(run('pdfinfo', [pdf])).toMatch(/Pages:\s+2/);
   expect(run('pdftotext', [pdf, '-'])).toContain('panel 2 of 2');
-  await page.getByRole('button', { name: 'Try the print' }).click();
+  await page.getByRole('button', { name: 'Test print' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('slider', { name: /Steel rule/ })).toBeVisible({ timeout: 30_000 });
   await dialog.getByRole('button', { name: 'What should I read?' }).click();
@@ -157,7 +157,7 @@ test('a two-sided ornament: another picture on its back', async ({ bench: page }
   const path = info.outputPath('quarters.png');
   writeFileSync(path, paintPng(600, 600, quarters(600, 600)));
   await page.getByRole('button', { name: 'Star chart', exact: true }).click();
-  await page.getByLabel('Another in its place').setInputFiles(path);
+  await page.getByLabel('Replace picture').setInputFiles(path);
   await expect(page.getByRole('complementary')).toContainText('600 × 600 px');
   await expect(page.getByRole('combobox', { name: 'Which face' })).toContainText('the back');
   await page.keyboard.press('5');
@@ -204,11 +204,11 @@ test('papers and printers: a printer kept, its tiny mirror page, margins larger 
   await page.getByRole('link', { name: 'Papers', exact: true }).click();
   await page.getByRole('button', { name: 'Change Desk printer' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByRole('textbox', { name: 'Most ink, %' }).fill('9000');
-  await dialog.getByRole('button', { name: 'Keep this printer' }).click();
+  await dialog.getByRole('textbox', { name: 'Ink limit, %' }).fill('9000');
+  await dialog.getByRole('button', { name: 'Save printer' }).click();
   await expect(dialog.getByRole('alert')).toContainText('from 100 to 400');
-  await dialog.getByRole('textbox', { name: 'Most ink, %' }).fill('240');
-  await dialog.getByRole('button', { name: 'Keep this printer' }).click();
+  await dialog.getByRole('textbox', { name: 'Ink limit, %' }).fill('240');
+  await dialog.getByRole('button', { name: 'Save printer' }).click();
   await expect(dialog).toBeHidden();
   const pdf = await kept(page, info, 'mirror.pdf', () =>
     page.getByRole('button', { name: 'Mirror test page' }).first().click(),

@@ -25,10 +25,10 @@ test('a reload in the middle of a press leaves the timer right', async ({ bench:
 test('back, spoiled and stop; an early opening is the hand’s own choice', async ({ bench: page }) => {
   await page.goto(`${address()}/press/star-party-tumblers`);
   await page.getByRole('button', { name: 'First piece' }).click();
-  await page.getByRole('button', { name: 'It is in' }).click();
-  await page.getByRole('button', { name: 'Back' }).click();
+  await page.getByRole('button', { name: 'Loaded' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('[aria-current="step"]')).toContainText('Slide in');
-  await page.getByRole('button', { name: 'It is in' }).click();
+  await page.getByRole('button', { name: 'Loaded' }).click();
   await page.getByRole('button', { name: 'Closed' }).click();
   await page.getByRole('button', { name: 'Hands off' }).click({ force: true });
   await expect(page.locator('[aria-current="step"]')).toContainText('First side');

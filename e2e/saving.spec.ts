@@ -49,8 +49,8 @@ test('whatever is changed, a reload finds one job, no message and no note', asyn
   await expect(page.getByText('red', { exact: false }).first()).toBeVisible();
   await reloadedClean(page, `${job}/art`);
 
-  await page.getByRole('button', { name: 'Words', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Words' }).fill('Dry Fork, north rim');
+  await page.getByRole('button', { name: 'Text', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Text' }).fill('Dry Fork, north rim');
   await reloadedClean(page, `${job}/art`);
 
   await page.getByRole('button', { name: 'Names', exact: true }).click();
@@ -101,13 +101,13 @@ test('removed in another tab: an edit here does not bring it back unasked; it ca
   const other = await context.newPage();
   await other.goto(address());
   await other.getByRole('button', { name: 'Take Slate trail markers off the bench' }).click();
-  await other.getByRole('button', { name: 'Take it off' }).click();
+  await other.getByRole('button', { name: 'Delete' }).click();
   await expect(other.getByText('Slate trail markers', { exact: true })).toHaveCount(0);
   await expect(page.getByText('Another tab took this job off the bench.')).toBeVisible();
   await page.getByRole('region', { name: 'Width over all' }).getByRole('textbox').first().fill('151');
   await page.waitForTimeout(800);
   await expect(other.getByRole('link', { name: 'Slate trail markers' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(other.getByRole('link', { name: 'Slate trail markers' })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('region', { name: 'Width over all' }).getByRole('textbox').first()).toHaveValue(
@@ -184,8 +184,8 @@ test('“New job” pressed and left is found again, not piled up', async ({ ben
 
 test('a belly typed on the Measure screen decides the wrap', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/measure');
-  await page.getByRole('button', { name: /Another girth/ }).click();
-  const between = page.getByRole('region', { name: /Girth .* mm down/ });
+  await page.getByRole('button', { name: /Another circumference/ }).click();
+  const between = page.getByRole('region', { name: /Circumference .* mm down/ });
   await between.getByRole('textbox').first().fill('254');
   await between.getByRole('textbox').first().press('Enter');
   await saved(page);

@@ -14,11 +14,13 @@ async function patternFile(page: Page, info: TestInfo): Promise<string> {
   return readFileSync(path, 'utf8');
 }
 
-test('a tapered cup: two girths and a slope give two arcs from one centre', async ({ bench: page }, info) => {
+test('a tapered cup: two circumferences and a slope give two arcs from one centre', async ({
+  bench: page,
+}, info) => {
   await jobOn(page, 'tapered steel 590', '590 ml tapered steel');
   await page.keyboard.press('2');
-  await takeReading(page, 'Girth near the rim', '10 5/8 in');
-  await takeReading(page, 'Girth near the foot', '22.1 cm');
+  await takeReading(page, 'Circumference near the rim', '10 5/8 in');
+  await takeReading(page, 'Circumference near the foot', '22.1 cm');
   await takeReading(page, 'Height of the wall', '190');
   await expect(figure(page, 'Narrower at the foot by')).toContainText('48.9');
   await next(page, 'Size the wrap');
@@ -81,13 +83,13 @@ test('where there is no WebGL, the front is drawn still', async ({ bench: page }
   await expect(page.getByRole('img', { name: /from the front, with its picture/ })).toBeVisible();
 });
 
-test('a handled mug: from handle to handle, its marks, its own words for each school', async ({
+test('a handled mug: from handle to handle, its marks, its own words for each seam method', async ({
   bench: page,
 }) => {
   await jobOn(page, '325 ceramic mug', '325 ml ceramic mug');
   await page.keyboard.press('2');
-  await takeReading(page, 'Girth near the rim', '242');
-  await takeReading(page, 'Girth near the foot', '242');
+  await takeReading(page, 'Circumference near the rim', '242');
+  await takeReading(page, 'Circumference near the foot', '242');
   await takeReading(page, 'Height of the wall', '87');
   await takeReading(page, 'Width of the handle', '16');
   await next(page, 'Size the wrap');
@@ -106,19 +108,19 @@ test('a handled mug: from handle to handle, its marks, its own words for each sc
   await expect(mark).toHaveCount(0);
 });
 
-test('a bellied glass: girths down the wall, the band that lies flat, and the gap growing past it', async ({
+test('a bellied glass: circumferences down the wall, the band that lies flat, and the gap growing past it', async ({
   bench: page,
 }) => {
   await jobOn(page, 'bellied glass', '400 ml bellied glass');
   await page.keyboard.press('2');
-  await takeReading(page, 'Girth near the rim', '234');
-  await page.getByRole('button', { name: /Another girth/ }).click();
-  await takeReading(page, 'Girth 30 mm down', '256');
-  await page.getByRole('button', { name: /Another girth/ }).click();
-  await takeReading(page, 'Girth 58 mm down', '268');
-  await page.getByRole('button', { name: /Another girth/ }).click();
-  await takeReading(page, 'Girth 86 mm down', '259');
-  await takeReading(page, 'Girth near the foot', '228');
+  await takeReading(page, 'Circumference near the rim', '234');
+  await page.getByRole('button', { name: /Another circumference/ }).click();
+  await takeReading(page, 'Circumference 30 mm down', '256');
+  await page.getByRole('button', { name: /Another circumference/ }).click();
+  await takeReading(page, 'Circumference 58 mm down', '268');
+  await page.getByRole('button', { name: /Another circumference/ }).click();
+  await takeReading(page, 'Circumference 86 mm down', '259');
+  await takeReading(page, 'Circumference near the foot', '228');
   await takeReading(page, 'Height of the wall', '106');
   await next(page, 'Size the wrap');
   await expect(figure(page, 'Worst lift')).toContainText('dye crosses 0.15 mm');
@@ -164,7 +166,7 @@ test('a two-sided ornament from an SVG file: outline, hole, fold, both faces', a
   await dialog.getByLabel('Family').selectOption('ornament');
   await dialog.getByLabel('Material').selectOption('hardboard');
   await dialog.getByLabel('Thickness, mm').fill('3');
-  await dialog.getByRole('button', { name: 'Keep this blank' }).click();
+  await dialog.getByRole('button', { name: 'Save blank' }).click();
   await expect(dialog).toHaveCount(0);
 
   await jobOn(page, 'canyon star', 'canyon star');
@@ -181,7 +183,7 @@ test('a two-sided ornament from an SVG file: outline, hole, fold, both faces', a
   expect(svg).toContain('id="stay-clear-1"');
 });
 
-test('a stone wrapped like a parcel: thickness and turn-in past every edge', async ({ bench: page }) => {
+test('a stone wrapped over its edges: thickness and turn-in past every edge', async ({ bench: page }) => {
   await jobOn(page, 'trail marker', 'slate trail marker');
   await expect(foot(page)).toContainText('Dangerous to touch');
   await page.keyboard.press('2');
@@ -200,12 +202,12 @@ test('a stone wrapped like a parcel: thickness and turn-in past every edge', asy
 test('a pen: a barrel open at both ends, in the oven by wound tape', async ({ bench: page }) => {
   await jobOn(page, 'pen aluminium', 'ball pen, aluminium barrel');
   await page.keyboard.press('2');
-  const circumference = page.getByRole('region', { name: 'Girth near the rim' });
+  const circumference = page.getByRole('region', { name: 'Circumference near the rim' });
   await circumference.getByRole('combobox').first().click();
   await page.getByRole('option', { name: 'caliper' }).click();
-  await takeReading(page, 'Girth near the rim', '10.4');
-  await expect(figure(page, 'Girth near the rim')).toContainText('32.7');
-  await takeReading(page, 'Girth near the foot', '33');
+  await takeReading(page, 'Circumference near the rim', '10.4');
+  await expect(figure(page, 'Circumference near the rim')).toContainText('32.7');
+  await takeReading(page, 'Circumference near the foot', '33');
   await takeReading(page, 'Height of the wall', '86');
   await next(page, 'Size the wrap');
   await expect(figure(page, 'Cut height')).toContainText('83');
@@ -218,7 +220,7 @@ test('the library: found, copied, handed on as JSON and CSV, brought back', asyn
   await page.goto(`${address()}/blanks`);
   await page.getByRole('searchbox').fill('slate');
   await page.getByRole('button', { name: 'Another like slate oval' }).click();
-  await page.getByRole('button', { name: 'Keep this blank' }).click();
+  await page.getByRole('button', { name: 'Save blank' }).click();
   await expect(page.getByText('slate oval 180 × 120, copy')).toBeVisible();
   for (const kind of ['JSON', 'CSV']) {
     const download = page.waitForEvent('download');
@@ -237,7 +239,7 @@ test('the library: found, copied, handed on as JSON and CSV, brought back', asyn
   await expect(page.getByText(/Row 2 \(my cup\)/)).toBeVisible();
 });
 
-test('the printer measured: two bars typed back, sheets made good', async ({ bench: page }) => {
+test('the printer measured: two bars typed back, sheets compensated', async ({ bench: page }) => {
   await page.goto(`${address()}/papers`);
   await page
     .getByRole('row', { name: /A3\b/ })

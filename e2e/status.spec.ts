@@ -12,16 +12,16 @@ test('the bench says where a job stands, and says otherwise once it stands other
   await expect(traveller).toContainText(/Press: /);
   await expect(traveller).not.toContainText('Measure: ');
   await open(page, '/job/star-party-tumblers/measure');
-  const row = page.getByRole('region', { name: 'Girth near the rim' }).getByRole('textbox').first();
+  const row = page.getByRole('region', { name: 'Circumference near the rim' }).getByRole('textbox').first();
   await row.fill('23');
   await row.press('Enter');
   await saved(page);
   await page.goto(address());
   await expect(traveller).toContainText('Measure: ');
-  // Kept: opened again it is there at once, with nothing to be reckoned.
+  // Kept: opened again it is there at once, with nothing to be calculated.
   await page.reload();
   await expect(traveller).toContainText('Measure: ');
-  await expect(page.getByText('being reckoned…')).toHaveCount(0);
+  await expect(page.getByText('calculating…')).toHaveCount(0);
 });
 
 test('a thing of the shop taken out is seen on every job that used it', async ({ bench: page }) => {
@@ -51,7 +51,7 @@ test('one layer too many is refused in words, and none is lost', async ({ bench:
   });
   await expect(page.getByRole('heading', { level: 1 })).toContainText('A full pile');
   await page.keyboard.press('4');
-  await page.getByRole('button', { name: 'Words', exact: true }).click();
+  await page.getByRole('button', { name: 'Text', exact: true }).click();
   await expect(page.getByText(`There are ${MOST_LAYERS} layers already.`)).toBeVisible();
   await expect(page.getByText('“Word 1”').first()).toBeVisible();
 });

@@ -18,7 +18,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByLabel('Name').fill('Night guide cups');
     await page.getByLabel('Pieces').fill('2');
     await page.getByLabel('Due').fill('2026-12-18');
-    await next('Keep');
+    await next('Save');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Night guide cups');
   });
 
@@ -26,12 +26,12 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByRole('button', { name: 'Type a new one in' }).click();
     const dialog = page.getByRole('dialog');
     await dialog.getByLabel('Name').fill('600 ml test steel');
-    await dialog.getByLabel('Across, near the rim').fill('74');
+    await dialog.getByLabel('Diameter, near the rim').fill('74');
     await dialog.getByLabel('Height', { exact: true }).fill('8 in');
     await dialog.getByLabel('Lip, no print').fill('5');
     await dialog.getByLabel('Foot, no print').fill('6.2');
     await dialog.getByLabel('Protective film to peel').check();
-    await next('Keep this blank');
+    await next('Save blank');
     await expect(figure(page, 'Straight wall')).toContainText('192');
     await page.getByRole('checkbox', { name: 'Take off: lid' }).click();
     await page.getByRole('checkbox', { name: 'Peel the film' }).click();
@@ -39,21 +39,21 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
   });
 
   await test.step('3 measure: readings as people write them', async () => {
-    await takeReading(page, 'Girth near the rim', '9 3/16"');
-    await takeReading(page, 'Girth near the rim', '23.3 cm');
-    await takeReading(page, 'Girth near the foot', '233');
+    await takeReading(page, 'Circumference near the rim', '9 3/16"');
+    await takeReading(page, 'Circumference near the rim', '23.3 cm');
+    await takeReading(page, 'Circumference near the foot', '233');
     await takeReading(page, 'Height of the wall', '192');
     // (233.3625 + 233) / 2 − π × 0.4 = 231.9246; with the foot 231.7434 the mean is 231.834.
-    await expect(figure(page, 'Round the wall')).toContainText('231.8');
-    await figure(page, 'Round the wall').getByRole('button').click();
-    await expect(figure(page, 'Round the wall')).toContainText('19 times in 20');
-    await takeReading(page, 'Girth near the foot', '240');
+    await expect(figure(page, 'Circumference')).toContainText('231.8');
+    await figure(page, 'Circumference').getByRole('button').click();
+    await expect(figure(page, 'Circumference')).toContainText('19 times in 20');
+    await takeReading(page, 'Circumference near the foot', '240');
     await expect(page.getByText('Stands apart from the others')).toHaveCount(2);
     await page.getByRole('button', { name: 'Take out reading 240' }).click();
     await next('Size the wrap');
   });
 
-  await test.step('4 wrap: schools, zones, confidence', async () => {
+  await test.step('4 wrap: seam methods, zones, confidence', async () => {
     await page.getByRole('radio', { name: 'Exact butt' }).click();
     await expect(figure(page, 'Cut length')).toContainText('232.1');
     await page.getByRole('radio', { name: 'Over and trim' }).click();
@@ -79,12 +79,12 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByRole('textbox', { name: 'Scale' }).fill('90');
     await expect(checks(page)).toContainText(/White will show|stops short/);
     await page.getByRole('textbox', { name: 'Scale' }).fill('100');
-    await page.getByRole('button', { name: 'Turn right a quarter' }).click();
-    await page.getByRole('button', { name: 'Turn left a quarter' }).click();
-    await page.getByRole('button', { name: 'Words', exact: true }).click();
-    await page.getByRole('textbox', { name: 'Words', exact: true }).fill('Odalys');
-    await page.getByRole('textbox', { name: 'Words', exact: true }).press('Enter');
-    await expect(figure(page, 'Words')).toContainText('Odalys');
+    await page.getByRole('button', { name: 'Rotate right 90°' }).click();
+    await page.getByRole('button', { name: 'Rotate left 90°' }).click();
+    await page.getByRole('button', { name: 'Text', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Text', exact: true }).fill('Odalys');
+    await page.getByRole('textbox', { name: 'Text', exact: true }).press('Enter');
+    await expect(figure(page, 'Text')).toContainText('Odalys');
     await next('Lay out the sheet');
   });
 
@@ -120,7 +120,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await expect(figure(page, 'Temperature')).toContainText('188');
     await page.getByRole('textbox', { name: 'Time a pass' }).fill('1:02');
     await expect(figure(page, 'Time a pass')).toContainText('62');
-    await expect(figure(page, 'Same dose takes')).toBeVisible();
+    await expect(figure(page, 'Same dose, time')).toBeVisible();
     await expect(page.getByText('Peel the protective film')).toBeVisible();
     await next('Go to the press');
   });

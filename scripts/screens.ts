@@ -17,7 +17,7 @@ interface View {
 async function pressTo(page: Page, passedMs: number): Promise<void> {
   await page.clock.install();
   await page.getByRole('button', { name: 'First piece' }).click();
-  await page.getByRole('button', { name: 'It is in' }).click();
+  await page.getByRole('button', { name: 'Loaded' }).click();
   await page.getByRole('button', { name: 'Closed' }).click();
   await page.getByText('Hands off. Tape up the next piece.').waitFor();
   await page.clock.fastForward(passedMs);

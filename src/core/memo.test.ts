@@ -1,6 +1,6 @@
 import { createLru, memoizeLast } from './memo';
 
-test('asked again for the same it does not reckon again; asked for another it does', () => {
+test('asked again for the same it does not calculate again; asked for another it does', () => {
   const asked: number[][] = [];
   const sum = memoizeLast((list: readonly number[], by: number) => {
     asked.push([...list, by]);

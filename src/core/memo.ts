@@ -29,7 +29,7 @@ export function createLru<K, V>(most: number, onDrop: (value: V) => void = () =>
 }
 
 /**
- * The same function, remembering its last answer: asked again for what says the same, it does not reckon it again. For pure
+ * The same function, remembering its last answer: asked again for what says the same, it does not calculate it again. For pure
  * functions of plain data only.
  */
 export function memoizeLast<A extends readonly unknown[], R>(f: (...args: A) => R): (...args: A) => R {

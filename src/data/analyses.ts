@@ -1,7 +1,7 @@
 import type { ImageAnalysis } from '@/core/art/analyseImage';
 import { db as theDb, type MesaDb } from './db';
 
-/** Raised whenever looking into a picture finds something else than before. */
+/** Raised whenever analysing a picture finds something else than before. */
 const VERSION = 1;
 
 /** What was found in a picture's pixels before; null where nobody looked, or an older copy did. */
@@ -21,7 +21,7 @@ export const keepAnalysis = (pictureId: string, look: ImageAnalysis, db: MesaDb 
     () => undefined,
   );
 
-/** Ids of the pictures that have been looked into. */
+/** Ids of the pictures that have been analysed. */
 export const analysedIds = (db: MesaDb = theDb): Promise<ReadonlySet<string>> =>
   db.analyses
     .toCollection()

@@ -56,7 +56,7 @@ export interface PictureRecord {
   readonly bytes: Uint8Array;
 }
 
-/** What was last reckoned of a job, and a key of what it was reckoned from. Only kept to be shown sooner: any of it may go. */
+/** What was last calculated of a job, and a key of what it was calculated from. Only kept to be shown sooner: any of it may go. */
 export interface JobStatusRecord {
   readonly id: string;
   readonly key: string;

@@ -79,7 +79,7 @@ function beside(own: Shop, { shop, jobs }: DemoShop): DemoShop {
   };
 }
 
-/** Where the first jobs stand, as the server has reckoned it, under the keys of job and shop as they are read back here. */
+/** The status of the first jobs, as the server calculated it, under the keys of job and shop as they are read back here. */
 async function fillStatuses(db: MesaDb, jobStatuses: Readonly<Record<string, JobStatus>>): Promise<void> {
   const shop = await loadThings(db);
   const { jobs } = await listJobs(db);

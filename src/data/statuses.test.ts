@@ -15,7 +15,7 @@ import { benchFacts, keepStatuses, loadStatuses, statusKeys, sharedWith, type Be
 
 const TODAY = new Date('2026-11-24T12:00:00Z');
 let n = 0;
-const fresh = () => new MesaDb(`standings-${(n += 1)}`);
+const fresh = () => new MesaDb(`statuses-${(n += 1)}`);
 
 /** A first start with the server answering, as in the application itself. */
 async function started(): Promise<MesaDb> {
@@ -44,14 +44,14 @@ test('a first start comes with where every job stands, under the key the bench w
   for (const r of kept) expect(r.key).toBe(want.get(r.id));
 });
 
-test('what the server reckoned is what this browser would reckon', async () => {
+test('what the server calculated is what this browser would calculate', async () => {
   const d = await started();
   const shop = await loadShop(d);
   const kept = new Map((await loadStatuses(d)).map((r) => [r.id, r.jobStatus]));
   for (const { id, job } of (await listJobs(d)).jobs) expect(kept.get(id)).toEqual(statusOf(job, shop));
 });
 
-test('a setting changed anywhere in the shop makes every kept standing out of date', async () => {
+test('a setting changed anywhere in the shop makes every kept status out of date', async () => {
   const d = await started();
   await changeSettings((s) => ({ ...s, defaults: { ...s.defaults, bleedMm: s.defaults.bleedMm + 0.5 } }), d);
   const now = await keys(d);
@@ -101,7 +101,7 @@ test('with what its own screen knows, the bench says what the screen says', () =
   expect(statusOf(job, shop, { sharedJobs })).toEqual(statusIn(made));
 });
 
-test('standings of jobs no longer there are let go; the rest is replaced', async () => {
+test('statuses of jobs no longer there are let go; the rest is replaced', async () => {
   const d = fresh();
   const { shop, jobs } = demoShop(TODAY);
   const [a, b] = jobs;
@@ -118,7 +118,7 @@ test('a browser that will not keep them is no matter', async () => {
   await expect(keepStatuses([], [], d)).resolves.toBeUndefined();
 });
 
-test('a standing says what the plan says', () => {
+test('a status says what the plan says', () => {
   const { shop, jobs } = demoShop(TODAY);
   for (const job of jobs) {
     const made = plan(job, shop);

@@ -8,11 +8,11 @@ import { db as theDb, type JobRecord, type MesaDb, type JobStatusRecord } from '
 import { goodBehind, jobTallies } from './log';
 import { analysedIds } from './analyses';
 
-/** Standings kept from before; none where they cannot be read, since all can be reckoned again. */
+/** Statuses kept from before; none where they cannot be read, since all can be calculated again. */
 export const loadStatuses = (db: MesaDb = theDb): Promise<readonly JobStatusRecord[]> =>
   db.jobStatuses.toArray().catch(() => []);
 
-/** What the bench knows beside jobs and shop: counts of the log, and which pictures have been looked into. */
+/** What the bench knows beside jobs and shop: counts of the log, and which pictures have been analysed. */
 export interface BenchFacts {
   readonly proven: ProvenCounts;
   readonly tallies: Readonly<Record<string, JobTally>>;
@@ -39,7 +39,7 @@ export async function benchFacts(
 export const sharedWith = (job: Job, jobs: readonly JobRecord[]): readonly Job[] =>
   jobs.flatMap((r) => (r.id !== job.id && job.sheet.sharedJobIds.includes(r.id) ? [r.job] : []));
 
-/** Everything a job's standing is made from beside itself and the shop. */
+/** Everything a job's status is made from beside itself and the shop. */
 export function besideOf(job: Job, shop: Shop, jobs: readonly JobRecord[], facts: BenchFacts): Beside {
   const sharedJobs = sharedWith(job, jobs);
   const pictures = [job, ...sharedJobs].flatMap((j) => picturesOf(j.art).map((p) => p.id));
@@ -51,7 +51,7 @@ export function besideOf(job: Job, shop: Shop, jobs: readonly JobRecord[], facts
   };
 }
 
-/** Keys the standings of all jobs go by now, by job. */
+/** Keys the statuses of all jobs go by now, by job. */
 export function statusKeys(
   shop: Shop,
   jobs: readonly JobRecord[],
@@ -61,7 +61,7 @@ export function statusKeys(
   return new Map(jobs.map(({ id, job }) => [id, statusKey(job, ofShop, besideOf(job, shop, jobs, facts))]));
 }
 
-/** Keeps standings, and lets go those of jobs no longer there. A full disk is no matter: they are only a help. */
+/** Keeps statuses, and lets go those of jobs no longer there. A full disk is no matter: they are only a help. */
 export async function keepStatuses(
   records: readonly JobStatusRecord[],
   jobIds: readonly string[],
@@ -73,6 +73,6 @@ export async function keepStatuses(
     await db.jobStatuses.bulkDelete(gone);
     await db.jobStatuses.bulkPut(records);
   } catch {
-    // Reckoned again next time.
+    // Calculated again next time.
   }
 }

@@ -4,7 +4,7 @@ import { inWorker } from './client';
 
 type Asked = Parameters<typeof inWorker>[1];
 
-/** Stand-ins for the browser's workers, answered in this process; `hold` keeps an answer back until let go. */
+/** Stubs of the browser's workers, answered in this process; `hold` keeps an answer back until let go. */
 const made: MessagePort[] = [];
 let letGo: (() => void)[] = [];
 const api = {

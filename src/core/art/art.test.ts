@@ -19,7 +19,7 @@ import { bareAreas, placePicture } from './pictureTransform';
 import { area, boundsOf, rectCorners, uncovered } from './polygon';
 import { drawScene } from './scenes';
 import { rectContour } from '../shapes/contour';
-import { runsOutOf, runsPast, setWords, touches } from './text';
+import { runsOutOf, runsPast, setText, touches } from './text';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const rectArb = fc.record({ x: num(-50, 50), y: num(-50, 50), width: num(1, 300), height: num(1, 300) });
@@ -161,7 +161,7 @@ describe('text', () => {
         (s, ch) => s + font.glyphForCodePoint(ch.codePointAt(0) ?? 0).advanceWidth,
         0,
       );
-      const set = setWords({ ...words, text, font: f.id }, trim);
+      const set = setText({ ...words, text, font: f.id }, trim);
       expect(set.missing).toEqual([]);
       expect(set.box.width / set.emMm).toBeCloseTo(advance / font.unitsPerEm, 2);
       expect(set.box.height / set.emMm).toBeCloseTo(font.capHeight / font.unitsPerEm, 3);
@@ -169,7 +169,7 @@ describe('text', () => {
   });
 
   test('the box stands where it was put, letters run left to right', () => {
-    const set = setWords(words, trim);
+    const set = setText(words, trim);
     expect(set.box.x + set.box.width / 2).toBeCloseTo(122, 9);
     expect(set.box.y + set.box.height / 2).toBeCloseTo(75, 9);
     const xs = set.letters.map((l) => l.matrix[4]);
@@ -178,7 +178,7 @@ describe('text', () => {
   });
 
   test('a letter the font lacks is named once', () => {
-    expect(setWords({ ...words, text: 'Łukasz Łąka' }, trim).missing).toEqual(['Ł', 'ą']);
+    expect(setText({ ...words, text: 'Łukasz Łąka' }, trim).missing).toEqual(['Ł', 'ą']);
   });
 
   test('running out and touching', () => {

@@ -20,7 +20,7 @@ const bendFor = (way: 'true' | 'level'): Bend => {
   return b;
 };
 
-/** The developed cone by school geometry, with nothing of ours: apex, slant distances, one sector angle. */
+/** The developed cone by textbook geometry, with nothing of ours: apex, slant distances, one sector angle. */
 function developed(roll: Roll) {
   const { topRadiusMm: r1, footRadiusMm: r2, slantMm } = roll.cone;
   const apex = (r1 * slantMm) / (r1 - r2);
@@ -99,7 +99,7 @@ test('no bend without a taper, or against the person’s wish', () => {
   expect(bendOf(sizeRoundWrap(wrapInput()).pattern, 'level')).toBeNull();
 });
 
-describe('a straight grid, bent, printed by the stand-in and rolled up again', () => {
+describe('a straight grid, bent, printed by the simulator and rolled up again', () => {
   /** Middle of a dark line crossed on the way from one paper point to another, mm from the first; NaN where there is none. */
   const PER_MM = 300 / 25.4;
   const STEP = 30;

@@ -7,7 +7,7 @@ const whole = (p: Pixels) => ({ x: 0, y: 0, width: p.width, height: p.height });
 const cell = (g: ReturnType<typeof labGrid>, i: number) => [...g.lab.slice(i * 3, i * 3 + 3)];
 const toLab65 = converter('lab65');
 
-test('an even picture is its colour in CIELAB, as another program reckons it', () => {
+test('an even picture is its colour in CIELAB, as another program calculates it', () => {
   const byte = fc.integer({ min: 0, max: 255 });
   fc.assert(
     fc.property(byte, byte, byte, (r, g, b) => {
@@ -45,7 +45,7 @@ test('each cell takes its own pixels and no others, windows and odd sizes includ
   L.forEach((v, i) => expect(v).toBeCloseTo(want[i] ?? NaN, 1));
 });
 
-test('the difference of two cells is ΔE00, as another program reckons it', () => {
+test('the difference of two cells is ΔE00, as another program calculates it', () => {
   const byte = fc.integer({ min: 0, max: 255 });
   const other = differenceCiede2000();
   fc.assert(

@@ -6,7 +6,7 @@ import type { Affine } from './affine';
 import { bendOf, straightened, type Bend } from './bend';
 import { bareAreas, placePicture, tilesOf, type BareAreas, type PictureTransform } from './pictureTransform';
 import type { FontId } from './fonts';
-import { ontoPaper, setWords, type LetterAt, type SetText } from './text';
+import { ontoPaper, setText, type LetterAt, type SetText } from './text';
 
 /** The straight board art is set out on, and how it is bent on to the paper (null: it is the paper). */
 export interface ArtBoard {
@@ -38,7 +38,7 @@ export interface PlacedText {
   readonly letters: readonly LetterAt[];
 }
 
-/** A layer with its place reckoned. The PDF, the PNG and every screen draw this same list. */
+/** A layer with its place calculated. The PDF, the PNG and every screen draw this same list. */
 export type PlacedLayer = PlacedPicture | PlacedText;
 
 export function boardOf(pattern: Pattern, art: Art): ArtBoard {
@@ -63,7 +63,7 @@ export function placePictureLayer(layer: PictureLayer, board: ArtBoard, ref = la
 
 export function placeText(layer: TextLayer, board: ArtBoard, text = layer.text): PlacedText {
   const words = { ...layer, text };
-  const set = setWords(words, board.pattern.trim, board.pattern.form === 'flat');
+  const set = setText(words, board.pattern.trim, board.pattern.form === 'flat');
   return {
     kind: 'text',
     id: layer.id,

@@ -31,7 +31,7 @@ test('bands are the same rows as the whole', () => {
         const r = readyBend(request);
         const whole = bendRows(r, 0, 48);
         const parts = [...bendRows(r, 0, cut), ...bendRows(r, cut, 48)];
-        // The net the bend is reckoned on begins with the band: rows agree to one step of 256.
+        // The net the bend is calculated on begins with the band: rows agree to one step of 256.
         return parts.every((v, i) => Math.abs(v - (whole[i] ?? 0)) <= 2);
       },
     ),

@@ -27,7 +27,7 @@ export const sizePx = (
   height: max(1, round(request.area.height * request.perMm)),
 });
 
-/** Steps of the coarse net on which the bend is reckoned exactly; between its knots it is straight to a thousandth of a millimetre. */
+/** Steps of the coarse net on which the bend is calculated exactly; between its knots it is straight to a thousandth of a millimetre. */
 const NET = 16;
 
 interface Net {

@@ -51,7 +51,7 @@ test('what is asked for is the wall’s own stretch of the picture, in its pixel
   );
 });
 
-test('the ends meet a girth apart, not where the paper ends', () => {
+test('the ends meet a circumference apart, not where the paper ends', () => {
   // Printed over by 6 mm a side: the paper is longer than the wall it closes on.
   expect(closesAtMm(board)).toBeLessThan(board.trim.width);
   expect(closesAtMm(board)).toBeGreaterThan(230);

@@ -6,13 +6,13 @@ import { sizeRoundWrap } from '../wrap/roundWrap';
 import { wrapInput } from '../wrap/testWraps';
 import { apply, determinant } from './affine';
 import { bendOf } from './bend';
-import { LEAST_FIT, ontoPaper, setWords } from './text';
+import { LEAST_FIT, ontoPaper, setText } from './text';
 
 const TRIM = { x: 0, y: 0, width: 240, height: 200 };
 const words = (over: Partial<TextLayer> = {}, text = 'Dry Fork') =>
   textLayer('w', text, { along: 'line', capHeightMm: 10, ...over });
 const set = (over: Partial<TextLayer> = {}, text?: string, flat = false) =>
-  setWords(words(over, text), TRIM, flat);
+  setText(words(over, text), TRIM, flat);
 const middle = (b: { x: number; y: number; width: number; height: number }) => ({
   x: b.x + b.width / 2,
   y: b.y + b.height / 2,
@@ -84,7 +84,7 @@ describe('in a room', () => {
 
 describe('round the middle of a flat blank', () => {
   const round = (dyMm: number, text = 'Moon and star') =>
-    setWords(words({ along: 'arc', dyMm }, text), TRIM, true);
+    setText(words({ along: 'arc', dyMm }, text), TRIM, true);
 
   test.each([
     [-60, 'above'],
@@ -129,7 +129,7 @@ describe('on a tapered wall', () => {
 
   test('along the arc every letter stands at one height of the wall, and upright on it', () => {
     const layer = words({ along: 'arc', dyMm: 12 }, 'Trail crew');
-    const s = setWords(layer, trim);
+    const s = setText(layer, trim);
     const heights = ontoPaper(s, layer, bend).map(
       (l) => wallPoint(roll, apply(l.matrix, { x: 0, y: 0 })).slantMm,
     );
@@ -141,7 +141,7 @@ describe('on a tapered wall', () => {
 
   test('along a line they stay one straight line on the paper', () => {
     const layer = words({ along: 'line' }, 'Trail crew');
-    const s = setWords(layer, trim);
+    const s = setText(layer, trim);
     const at = ontoPaper(s, layer, bend).map((l) => apply(l.matrix, { x: 0, y: 0 }));
     const [a, b] = [at[0], at[at.length - 1]];
     if (!a || !b) throw new Error('no letters');
@@ -153,7 +153,7 @@ describe('on a tapered wall', () => {
 
   test('letters are carried, never stretched', () => {
     const layer = words({ along: 'arc' }, 'Trail crew');
-    for (const l of ontoPaper(setWords(layer, trim), layer, bend)) {
+    for (const l of ontoPaper(setText(layer, trim), layer, bend)) {
       expect(determinant(l.matrix)).toBeCloseTo(1, 9);
       expect(Math.hypot(l.matrix[0], l.matrix[1])).toBeCloseTo(1, 9);
     }
@@ -161,7 +161,7 @@ describe('on a tapered wall', () => {
 
   test('with no bend they are where they were', () => {
     const layer = words();
-    const s = setWords(layer, trim);
+    const s = setText(layer, trim);
     expect(ontoPaper(s, layer, null)).toBe(s.letters);
   });
 });

@@ -102,7 +102,7 @@ function onCircle(c: Circle, middleDeg: number, along: number, wide: number, cap
  * Measures words set with their middle at (dx, dy) from the middle of the straight board. Box is capital height by advance. On a flat
  * blank words along an arc follow the circle about its middle; on a wall they lie level and are bent with `ontoPaper`.
  */
-export function setWords(words: TextLayer, trim: Rect, flat = false): SetText {
+export function setText(words: TextLayer, trim: Rect, flat = false): SetText {
   const metrics = METRICS[words.font];
   const run = runOf(words.text, metrics);
   const wishedMm = (run.advance * words.capHeightMm) / metrics.capHeight;

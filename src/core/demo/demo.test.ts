@@ -44,7 +44,7 @@ test('every blank of the demo’s jobs finds its press: nothing of the shop’s 
   }
 });
 
-test('every source of doubt in a plan has a name and advice in shop words', () => {
+test('every source of uncertainty in a plan has a name and advice in shop words', () => {
   for (const job of DEMO.jobs) {
     const { round, flat } = plan(job, DEMO.shop).wrap;
     const values = round

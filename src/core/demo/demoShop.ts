@@ -127,7 +127,7 @@ const rule = (id: string, text: string, bareUnit: Reading['bareUnit'] = 'mm'): R
   method: 'steel rule',
 });
 
-/** A tapered cup: both girths and the wall along its slope. */
+/** A tapered cup: both circumferences and the wall along its slope. */
 function nightTumblers(today: Date): Job {
   const job = newJob('night-walk-tumblers', 'Night walk tumblers');
   return {
@@ -192,7 +192,7 @@ function constellationMugs(today: Date): Job {
   };
 }
 
-/** A glass with a belly: girths down the wall decide how tall the paper may be. */
+/** A glass with a belly: circumferences down the wall decide how tall the paper may be. */
 function bellyGlasses(today: Date): Job {
   const job = newJob('comet-glasses', 'Comet bellied glasses');
   return {
@@ -236,7 +236,7 @@ function starOrnaments(today: Date): Job {
   };
 }
 
-/** Stone with rough edges, wrapped like a parcel. */
+/** Stone with rough edges, wrapped over its edges. */
 function trailMarkers(today: Date): Job {
   const job = newJob('slate-trail-markers', 'Slate trail markers');
   return {

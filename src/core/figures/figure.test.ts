@@ -21,7 +21,7 @@ test('findings come worst first and otherwise in their order', () => {
   expect(LEVEL_ORDER.blocker).toBeLessThan(LEVEL_ORDER.warning);
 });
 
-test('doubt is told by its large sources, in shop words; crumbs are left out', () => {
+test('uncertainty is told by its large sources, in shop words; crumbs are left out', () => {
   const value = plus(
     plus(measured(100, 1, 'print scale'), measured(0, 0.5, 'trim')),
     measured(0, 0.1, 'placement'),

@@ -7,7 +7,7 @@ import { budget, standardU, type Uncertain } from './uncertain';
 export const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'] as const;
 export type Terrace = (typeof TERRACES)[number];
 
-/** Where a figure came from: taken by hand, reckoned by arithmetic, estimated by a model, proven on this bench. */
+/** Where a figure came from: measured by hand, calculated by arithmetic, estimated by a model, proven on this bench. */
 export type Origin = 'measured' | 'calculated' | 'estimated' | 'proven';
 
 export interface Improvement {

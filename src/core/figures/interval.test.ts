@@ -46,7 +46,7 @@ const HAND: Readonly<Partial<Record<Method, number>>> = {
   caliper: 0.1,
 };
 
-/** A reading of a known girth, with all the errors a bench makes, written to the mark. */
+/** A reading of a known circumference, with all the errors a bench makes, written to the mark. */
 function take(truth: number, method: Method, step: number, thickness: number, i: number): Reading {
   const raw =
     method === 'caliper'
@@ -58,7 +58,7 @@ function take(truth: number, method: Method, step: number, thickness: number, i:
 /** Written with four decimals but read to `step`: the plain number of marks, so that the resolution is the tape's. */
 const toTheMark = (r: Reading): Reading => ({ ...r, text: String(Number(r.text.replace(' mm', ''))) });
 
-describe('the stated 95 % interval holds the true girth', () => {
+describe('the stated 95 % interval holds the true circumference', () => {
   test.each<[Method, number, number, number]>([
     ['soft tape', 1, 0.1, 1],
     ['soft tape', 1, 0.1, 3],
@@ -98,7 +98,7 @@ test('cut long as advised, the seam closes in 95 ± 1 of a hundred', () => {
       ...ALONE,
       hands: handsOf([rawsOf(CIRCUMFERENCE, readings, TAPE)]),
     }).value;
-    if (!circumference) throw new Error('no girth');
+    if (!circumference) throw new Error('no circumference');
     const paper = 0.1 + uniform(0.02);
     const closing: Uncertain = plus(
       circumference,

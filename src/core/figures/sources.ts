@@ -77,7 +77,7 @@ const ROUNDING = 'rounding';
 export const roundingSource = (method: string): string => `${ROUNDING}: ${method}`;
 export const isRounding = (source: string): boolean => source.startsWith(`${ROUNDING}: `);
 
-/** Twice as many readings leave 1/√2 of the doubt of one place. */
+/** Twice as many readings leave 1/√2 of the uncertainty of one place. */
 const REPEATED = Math.SQRT1_2;
 
 export function sourceOf(id: string): Source {

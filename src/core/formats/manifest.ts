@@ -8,7 +8,7 @@ export interface ManifestFile {
   readonly bytes: number;
 }
 
-/** What is in a parcel of files and how to print it, as JSON: for a helper, a print house, or oneself in a year. */
+/** What is in a print package and how to print it, as JSON: for a helper, a print house, or oneself in a year. */
 export function manifestText(job: Job, plan: Plan, files: readonly ManifestFile[], madeOn: string): string {
   const { layout, printer, paper, mirrorBy, panels } = plan.sheet;
   const { pattern } = plan.wrap;

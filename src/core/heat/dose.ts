@@ -10,7 +10,7 @@ export const ACTIVATION_J_MOL = { usual: 60e3, low: 40e3, high: 120e3 } as const
 export const doseRate = (c: number, activation: number = ACTIVATION_J_MOL.usual): number =>
   Math.exp((-activation / R) * (1 / (c + KELVIN) - 1 / REFERENCE_K));
 
-/** Time at `toC` that gives the dose of `s` seconds at `fromC`. Isothermal: warming up and falling back are not in it. */
+/** Time at `toC` that gives the dose of `s` seconds at `fromC`. Isothermal: warming up and cooling down are not in it. */
 export const equalDoseS = (
   s: number,
   fromC: number,

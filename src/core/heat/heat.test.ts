@@ -149,7 +149,7 @@ describe('starting ranges', () => {
       expect(r.peel).not.toBe('quench');
     }
   });
-  test('every material has a press and glass has no oven school', () => {
+  test('every material has a press and glass has no settings for an oven', () => {
     for (const m of MATERIALS) expect(PRESS_KINDS.some((k) => startingRange(m, k))).toBe(true);
     expect(startingRange('glass', 'oven')).toBeNull();
   });

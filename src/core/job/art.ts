@@ -32,7 +32,7 @@ export const picturePlacementSchema = z.strictObject({
 });
 export type PicturePlacement = z.infer<typeof picturePlacementSchema>;
 
-/** How a small picture is set again and again: in straight rows, each column dropped by half, or each turned over. */
+/** How a small picture is set again and again: rows, each column half drop, or each turned over. */
 export const REPEATS = ['none', 'rows', 'half-drop', 'mirror'] as const;
 export type Repeat = (typeof REPEATS)[number];
 
@@ -80,7 +80,7 @@ export const textLayerSchema = z.strictObject({
   along: z.enum(['line', 'arc']),
   /** Longest the words may be; null for as long as they come out. */
   mostMm: z.nullable(mmSchema(5, 1300)),
-  /** What becomes of longer ones: set smaller, or only told. */
+  /** Longer text: set smaller, or only told. */
   overlong: z.enum(['fit', 'flag']),
   on: z.enum(ON_FACES),
   field: fieldSchema,

@@ -30,7 +30,7 @@ export const readingSchema = z.strictObject({
 export type Reading = z.infer<typeof readingSchema>;
 const readingsSchema = z.array(readingSchema).check(z.maxLength(20));
 
-/** A girth taken at a height of the person's choosing. */
+/** A circumference taken at a height of the person's choosing. */
 export const stationSchema = z.strictObject({
   id: idSchema,
   fromRimMm: mmSchema(0, 400),
@@ -115,7 +115,7 @@ export const jobSchema = z.strictObject({
     footSetbackMm: z.nullable(mmSchema(0, 390)),
     /** Heights below the rim the paper covers on a shaped wall; null for the tallest that lies flat. */
     band: z.nullable(z.strictObject({ topMm: mmSchema(0, 400), footMm: mmSchema(0, 400) })),
-    /** Per school: margin each end, lap, over or gap. */
+    /** Per seam method: margin each end, lap, over or gap. */
     amountMm: z.nullable(mmSchema(0, 200)),
     lapOver: z.enum(['left', 'right']),
     /** Where the seam runs, degrees to the right of the front; null at the back, opposite it. */

@@ -42,7 +42,7 @@ describe.each(LIBRARY.map((b) => [b.id, b] as const))('%s', (_, blank) => {
     expect(p.measure.places.length).toBeGreaterThanOrEqual(2);
   });
 
-  test('its pattern, saved as SVG and measured again, is the one that was reckoned', () => {
+  test('its pattern, saved as SVG and measured again, is the one that was calculated', () => {
     const { pattern } = p.wrap;
     if (!pattern) throw new Error('no pattern');
     const { trim } = mainFace(pattern);

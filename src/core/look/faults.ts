@@ -16,7 +16,7 @@ export const FAULTS = [
     causes: ['wrap-short', 'pulled-open', 'no-heat-gap', 'paper-shrank'],
   },
   { id: 'dark-seam', label: 'Dark or blurred seam', causes: ['lapped', 'gas-sideways', 'air-in-seam'] },
-  { id: 'ghost', label: 'Second faint edge', causes: ['moved-hot', 'tape-let-go'] },
+  { id: 'ghost', label: 'Ghosting', causes: ['moved-hot', 'tape-let-go'] },
   { id: 'halo', label: 'Soft halo on fine lines', causes: ['too-hot', 'too-long', 'slow-peel', 'wet-print'] },
   { id: 'browned', label: 'Brown, orange or yellowed', causes: ['too-long', 'too-hot', 'left-wrapped'] },
   { id: 'colour-speck', label: 'Coloured speck', causes: ['lint'] },

@@ -140,7 +140,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   }),
   load: (_, c) => ({
     title: loadTitle(c),
-    done: 'It is in',
+    done: 'Loaded',
     caution: isOven(c.press)
       ? 'An oven that decorates never cooks food again.'
       : 'The heater is hot. Gloves.',

@@ -75,7 +75,7 @@ function figuresOf(placedLayers: readonly PlacedLayer[], flat: boolean): Figure[
     figures.push(
       figure({
         id: 'art.words',
-        label: 'Words',
+        label: 'Text',
         quantity: mm(words.set.lengthMm),
         origin: 'calculated',
         working: say`“${words.set.text}” long, capitals ${mm(words.set.capHeightMm)}`,

@@ -33,12 +33,12 @@ function diameterFigures({ shape }: RoundBlank): Figure[] {
       spread: [value - 1, value + 1],
       working: listed,
     });
-  if (form === 'straight') return [across('blank.across', 'Across, maker’s figure', first.diameterMm)];
+  if (form === 'straight') return [across('blank.across', 'Diameter, maker’s figure', first.diameterMm)];
   const widest = Math.max(...shape.sections.map((v) => v.diameterMm));
   return [
-    across('blank.across', 'Across near the rim', first.diameterMm),
+    across('blank.across', 'Diameter near the rim', first.diameterMm),
     ...(form === 'shaped' ? [across('blank.widest', 'Widest', widest)] : []),
-    across('blank.acrossFoot', 'Across near the foot', last.diameterMm),
+    across('blank.acrossFoot', 'Diameter near the foot', last.diameterMm),
   ];
 }
 
@@ -126,7 +126,7 @@ function flatFigures(b: FlatBlank): Figure[] {
       origin: 'calculated',
       working:
         holes.length > 0
-          ? say`${count(holes.length, 'hole or slot', 'holes and slots')} to stay clear of`
+          ? say`${count(holes.length, 'hole or slot', 'holes and slots')} to keep out of`
           : say`no holes`,
     }),
   ];

@@ -12,7 +12,7 @@ import { mm } from '../units/quantity';
 import { finding } from './terracePlan';
 import type { MeasuredRound, MeasuredShape } from './measuredShape';
 
-/** Beyond this a straight wrap visibly opens or laps from rim to foot, mm of girth. */
+/** Beyond this a straight wrap visibly opens or laps from rim to foot, mm of circumference. */
 const STRAIGHT_WITHIN_MM = 1.5;
 const CLEARLY_TAPERED_MM = 4;
 /** Further off the maker's figure than this share, and it is another blank. */
@@ -22,7 +22,7 @@ const valueAt = (places: readonly PlaceReadings[], role: PlaceRole): Uncertain |
   places.find((p) => p.place.role === role)?.value ?? null;
 
 /**
- * How far two girths stand apart. On a straight wall both are rounded alike as long as they are alike; that they may not be is the very
+ * How far two circumferences stand apart. On a straight wall both are rounded alike as long as they are alike; that they may not be is the very
  * question here, so their rounding counts twice.
  */
 function apartOf(top: Uncertain, foot: Uncertain): Uncertain {
@@ -68,7 +68,7 @@ function makersFigures(blank: Blank, places: readonly PlaceReadings[]): Finding[
   ];
 }
 
-/** Two tapers that disagree: a girth between rim and foot that is not on the line of a cone. */
+/** Two tapers that disagree: a circumference between rim and foot that is not on the line of a cone. */
 function taper(s: MeasuredRound, places: readonly PlaceReadings[], blank: Blank): Finding[] {
   if (!isRound(blank) || formOf(blank.shape) === 'shaped') return [];
   return places.flatMap((p): Finding[] => {
@@ -83,7 +83,7 @@ function taper(s: MeasuredRound, places: readonly PlaceReadings[], blank: Blank)
         'measure',
         `line-${p.place.id}`,
         'warning',
-        say`${p.place.name}: ${mm(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than a straight side from rim to foot gives. The wall bulges, or one girth is a slip.`,
+        say`${p.place.name}: ${mm(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than a straight side from rim to foot gives. The wall bulges, or one circumference is a slip.`,
       ),
     ];
   });
@@ -106,7 +106,7 @@ function direction(s: MeasuredRound, blank: Blank, places: readonly PlaceReading
       'measure',
       'upside-down',
       'warning',
-      say`This blank is wider at the ${nominal > 0 ? 'rim' : 'foot'}, your readings at the ${nominal > 0 ? 'foot' : 'rim'}. Were the two girths swapped?`,
+      say`This blank is wider at the ${nominal > 0 ? 'rim' : 'foot'}, your readings at the ${nominal > 0 ? 'foot' : 'rim'}. Were the two circumferences swapped?`,
     ),
   ];
 }

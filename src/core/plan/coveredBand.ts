@@ -18,14 +18,14 @@ export const CONTACT_MM: Readonly<Record<Hold, number>> = {
   sleeve: 0.5,
 };
 
-/** The wall the paper covers: girths at its two edges, and its length down the paper. */
+/** The wall the paper covers: circumferences at its two edges, and its length down the paper. */
 export interface CoveredBand {
   readonly band: Band;
   readonly top: Uncertain;
   readonly foot: Uncertain;
   readonly slant: Uncertain;
   readonly warp: Warp | null;
-  /** A rectangle on a tapering wall: how much it opens at the narrow end, mm of girth. */
+  /** A rectangle on a tapering wall: how much it opens at the narrow end, mm of circumference. */
   readonly opensMm: number;
 }
 
@@ -95,7 +95,7 @@ function plainCover({ measuredShape, shared }: RoundWrapPlan, asRectangle: boole
   const top = circumferenceAt(measuredShape, band.topMm);
   const foot = circumferenceAt(measuredShape, band.footMm);
   if (!asRectangle) return { band, top, foot, slant, warp: null, opensMm: 0 };
-  // Straight paper closes on the widest girth it covers, wherever that is: at an edge of a cone, in the middle of a belly.
+  // Straight paper closes on the widest circumference it covers, wherever that is: at an edge of a cone, in the middle of a belly.
   const { widest, narrowest } = circumferenceRange(measuredShape, band);
   return { band, top: widest, foot: widest, slant, warp: null, opensMm: widest.value - narrowest.value };
 }

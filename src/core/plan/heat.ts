@@ -118,7 +118,7 @@ function modelFigures(c: ChosenHeat, cool: ReturnType<typeof touchSafe>): Figure
     figures.push(
       figure({
         id: 'heat.equal',
-        label: 'Same dose takes',
+        label: 'Same dose, time',
         quantity: seconds(same.value),
         origin: 'estimated',
         spread: [same.low, same.high],
@@ -332,7 +332,7 @@ function seamMethodFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[
         'heat',
         'fall',
         'warning',
-        say`${press.name} times itself: let it fall back before closing again, or the second pass starts at once and cooks.`,
+        say`${press.name} times itself: let it cool down before closing again, or the second pass starts at once and cooks.`,
       ),
     );
   if (c.baseOrigin === 'estimated')
@@ -348,7 +348,7 @@ function seamMethodFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[
   return found;
 }
 
-/** What the school of seam asks of the hands; a lap says which end lies on top. */
+/** What the seam method asks of the hands; a lap says which end lies on top. */
 const seamStep = (job: Job, wrap: WrapPlan): Phrase =>
   wrap.seamMethod === 'lap'
     ? say`The ${job.wrap.lapOver} end on top, its cut clean`

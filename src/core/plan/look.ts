@@ -31,7 +31,7 @@ export function planLook(job: Job, shop: Shop, heat: HeatPlan, press: PressPlan,
       ? [
           figure({
             id: 'look.yield',
-            label: 'Came out good',
+            label: 'Yield',
             quantity: ratio(good / (good + spoiled)),
             origin: 'measured',
             working: say`${String(good)} good, ${String(spoiled)} spoiled in ${count(written, 'entry', 'entries')}`,

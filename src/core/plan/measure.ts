@@ -121,7 +121,7 @@ function roundFigures(s: MeasuredRound, taken: (id: string) => boolean): Figure[
   const circumference = middleCircumference(s);
   const both = taken('circumferenceTop') && taken('circumferenceFoot');
   const any = both || taken('circumferenceTop') || taken('circumferenceFoot');
-  const label = s.form === 'straight' ? 'Round the wall' : 'Round the middle';
+  const label = s.form === 'straight' ? 'Circumference' : 'Circumference at mid height';
   const working =
     s.form === 'shaped'
       ? say`from the profile through ${count(s.circumferences.length, 'circumference')}`
@@ -152,7 +152,7 @@ function roundFigures(s: MeasuredRound, taken: (id: string) => boolean): Figure[
       : assumed('measure.girth', label, circumference, working, ['blank.across']),
     figure({
       id: 'measure.diameter',
-      label: 'Across',
+      label: 'Diameter',
       quantity: mm(circumference.value / Math.PI),
       origin: 'calculated',
       working: say`${mm(circumference.value)} ÷ π`,
@@ -168,7 +168,7 @@ function roundFigures(s: MeasuredRound, taken: (id: string) => boolean): Figure[
         label: apart.value >= 0 ? 'Narrower at the foot by' : 'Narrower at the rim by',
         quantity: mm(Math.abs(apart.value)),
         origin: 'calculated',
-        working: say`of girth, over ${mm(s.slant.value)} of wall`,
+        working: say`of circumference, over ${mm(s.slant.value)} of wall`,
         inputs,
         ...uncertaintyOf(apart),
       }),
@@ -230,7 +230,7 @@ function missingFindings(places: readonly PlaceReadings[], blank: Blank): Findin
 const problemFinding = (p: Problem): Finding =>
   finding('measure', 'shape', 'blocker', say`${p.where}: ${p.what} ${p.wayOut}`);
 
-/** Every place of a blank, read: the handle first, since the girths of a handled blank are read beside it. */
+/** Every place of a blank, read: the handle first, since the circumferences of a handled blank are read beside it. */
 function readPlaces(
   blank: Blank,
   stations: Job['stations'],

@@ -19,7 +19,7 @@ import { alongMm, profileAt, profileThrough, stretchFor, type Profile } from '..
 import { formOf, nominalProfile, wallOf, type RoundForm } from '../shapes/round';
 import type { FlatShape, RoundShape, WallSection } from '../shop/blank';
 
-/** A girth of the bare surface, right round, at a height from the rim. */
+/** A circumference of the bare surface, right round, at a height from the rim. */
 export interface CircumferenceAt {
   readonly zMm: number;
   readonly circumference: Uncertain;
@@ -59,7 +59,7 @@ const maker = (value: number, halfWidth: number, what: string): Uncertain =>
 export const makerHandle = (widthMm: number): Uncertain =>
   maker(widthMm, MAKER_HANDLE_HALF_WIDTH_MM, 'handle');
 
-/** Girth of the catalogue's wall at a height below the rim: between two of its widths, with the uncertainty of both. */
+/** Circumference of the catalogue's wall at a height below the rim: between two of its widths, with the uncertainty of both. */
 function nominalCircumferenceAt(shape: RoundShape, profile: Profile, z: number): Uncertain {
   const value = 2 * Math.PI * profileAt(profile, z).r;
   const above = shape.sections.filter((s) => s.fromRimMm <= z).at(-1) ?? shape.sections[0];
@@ -71,7 +71,7 @@ function nominalCircumferenceAt(shape: RoundShape, profile: Profile, z: number):
   return { value, parts: plus(of(above, 1 - share), of(below, share)).parts };
 }
 
-/** A girth measured at a height, beside what the catalogue has there. */
+/** A circumference measured at a height, beside what the catalogue has there. */
 interface Known {
   readonly z: number;
   readonly circumference: Uncertain;
@@ -82,7 +82,7 @@ interface Known {
 const ratioOf = (k: Known): Uncertain =>
   derive([k.circumference, k.nominal], (measuredMm, nominalMm) => measuredMm / nominalMm);
 
-/** Measured over nominal girth at a height: straight between measured places, level beyond them. */
+/** Measured over nominal circumference at a height: straight between measured places, level beyond them. */
 function ratioAt(known: readonly Known[], z: number): Uncertain {
   const after = known.findIndex((k) => k.z >= z);
   const below = known[after === -1 ? known.length - 1 : after];
@@ -95,10 +95,10 @@ function ratioAt(known: readonly Known[], z: number): Uncertain {
 
 /** Two places this close are one for the catalogue's figures, mm. */
 const SAME_PLACE_MM = 3;
-/** Girths taken this close together are repeats of one, mm. */
+/** Circumferences taken this close together are repeats of one, mm. */
 const SAME_HEIGHT_MM = 1;
 
-/** Girths at one height as one: their mean, at the height of the first, so that rim and foot stay where they are. */
+/** Circumferences at one height as one: their mean, at the height of the first, so that rim and foot stay where they are. */
 function oneAHeight(known: readonly Known[]): Known[] {
   const groups: Known[][] = [];
   for (const k of known) {
@@ -150,7 +150,7 @@ function circumferencesOf(
   ].sort((a, b) => a.zMm - b.zMm);
 }
 
-/** Girth at a height, its doubt taken from the two places beside it. */
+/** Circumference at a height, its uncertainty taken from the two places beside it. */
 export function circumferenceAt(measuredShape: MeasuredRound, zMm: number): Uncertain {
   const { circumferences, profile } = measuredShape;
   const value = 2 * Math.PI * profileAt(profile, zMm).r;
@@ -172,10 +172,10 @@ const read = (places: readonly PlaceReadings[], role: PlaceRole): Uncertain | nu
 const profileOf = (circumferences: readonly CircumferenceAt[]): Profile =>
   profileThrough(circumferences.map((g) => ({ z: g.zMm, r: g.circumference.value / (2 * Math.PI) })));
 
-/** Further than this off the straight line from rim to foot, mm of girth, a wall bulges. */
+/** Further than this off the straight line from rim to foot, mm of circumference, a wall bulges. */
 const BULGES_MM = 1.5;
 
-/** The catalogue's form, unless a girth taken between rim and foot shows a belly or a waist. */
+/** The catalogue's form, unless a circumference taken between rim and foot shows a belly or a waist. */
 function formFound(
   shape: RoundShape,
   circumferences: readonly CircumferenceAt[],
@@ -199,8 +199,8 @@ function sane(circumferences: readonly CircumferenceAt[]): Result<true> {
     const steep = Math.abs(b.circumference.value - a.circumference.value) / (2 * Math.PI) / (b.zMm - a.zMm);
     if (steep > STEEPEST)
       return fail(
-        `Between ${Math.round(a.zMm)} and ${Math.round(b.zMm)} mm below the rim the girths change faster than a wall can.`,
-        'Girths',
+        `Between ${Math.round(a.zMm)} and ${Math.round(b.zMm)} mm below the rim the circumferences change faster than a wall can.`,
+        'Circumferences',
         'One of the two is a slip. Measure both again.',
       );
   }
@@ -213,7 +213,7 @@ interface Length {
   readonly wall: Band;
 }
 
-/** The catalogue's wall with the girths found, stretched in height until it is as long as it was measured. */
+/** The catalogue's wall with the circumferences found, stretched in height until it is as long as it was measured. */
 function lengthOf(
   shape: RoundShape,
   rough: readonly CircumferenceAt[],
@@ -225,9 +225,9 @@ function lengthOf(
   const stretch = stretchFor(profile, slant.value);
   if (stretch === null)
     return fail(
-      'The wall is shorter than the girths step in: such a cone would pass its own tip.',
+      'The wall is shorter than the circumferences step in: such a cone would pass its own tip.',
       'Height of the wall',
-      'Measure along the wall, and both girths again.',
+      'Measure along the wall, and both circumferences again.',
     );
   const heightMm = (nominal.footMm - nominal.topMm) * stretch;
   return ok({ slant, wall: { topMm: nominal.topMm, footMm: nominal.topMm + heightMm } });
@@ -264,7 +264,7 @@ export function measuredFlat(shape: FlatShape, places: readonly PlaceReadings[])
   };
 }
 
-/** Girth in the middle of the wall, for whatever needs one figure; both ends' doubts weigh half. */
+/** Circumference in the middle of the wall, for whatever needs one figure; both ends' uncertainties weigh half. */
 export const middleCircumference = (s: MeasuredRound): Uncertain =>
   s.form === 'shaped'
     ? circumferenceAt(s, (s.wall.topMm + s.wall.footMm) / 2)
@@ -278,7 +278,7 @@ export interface CircumferenceRange {
   readonly narrowest: Uncertain;
 }
 
-/** The widest and the narrowest girth between two heights. */
+/** The widest and the narrowest circumference between two heights. */
 export function circumferenceRange(s: MeasuredRound, band: Band): CircumferenceRange {
   const heights = [
     ...Array.from(

@@ -18,9 +18,9 @@ let n = 0;
 const read = (text: string, method: Method = 'soft tape'): Reading[] => [
   { id: `reading-${(n += 1)}`, text, bareUnit: 'mm', method },
 ];
-/** A station as the Measure screen makes one: its id says that it is of a girth. */
+/** A station as the Measure screen makes one: its id says that it is of a circumference. */
 const station = (fromRimMm: number, text: string) => ({
-  id: `girth-${(n += 1)}abc`,
+  id: `circumference-${(n += 1)}abc`,
   fromRimMm,
   readings: read(text),
 });
@@ -42,7 +42,7 @@ const value = (p: Plan, id: string): number => Number(figureById(p, id)?.quantit
 const texts = (p: Plan, terrace: 'measure' | 'wrap' | 'heat') =>
   p[terrace].findings.map((f) => phraseText(f.text, METRIC));
 
-describe('a girth typed between rim and foot', () => {
+describe('a circumference typed between rim and foot', () => {
   const ends = readings({
     circumferenceTop: read('231'),
     circumferenceFoot: read('231'),

@@ -65,11 +65,11 @@ test('the plan is plain JSON and the same each time', () => {
 });
 
 describe('a worked tumbler, by hand', () => {
-  // Rim 9 1/8 in and 23.2 cm; foot 9 1/8 in and 232 mm; tape 0.4 mm; paper 0.1 mm; over school.
+  // Rim 9 1/8 in and 23.2 cm; foot 9 1/8 in and 232 mm; tape 0.4 mm; paper 0.1 mm; over-and-trim method.
   const mean = (231.775 + 232) / 2;
   const circumference = mean - Math.PI * 0.4;
   const value = (id: string) => figureById(plan(JOB, shop), id)?.quantity.value;
-  test('girth, closing length, height, front', () => {
+  test('circumference, closing length, height, front', () => {
     expect(value('measure.girth')).toBeCloseTo(circumference, 9);
     expect(value('wrap.closing')).toBeCloseTo(circumference + Math.PI * 0.1, 9);
     expect(value('wrap.height')).toBeCloseTo(193 - 3, 9);
@@ -219,7 +219,7 @@ describe('what stands in the way', () => {
     );
     expect(said({ ...glass, pressId: 'bench-oven' }).join()).toMatch(/blocker heat\.unknown/);
   });
-  test('an auto-timing press closed twice without falling back', () => {
+  test('an auto-timing press closed twice without cooling down', () => {
     expect(said({ ...JOB, heat: { coolDownC: null } }).join()).toMatch(/warning heat\.fall/);
   });
   test('the worst comes first', () => {

@@ -19,7 +19,7 @@ import type { TerracePlan } from './terracePlan';
 import { planSheet, type SheetPlan, type SharedJob } from './sheet';
 import { planWrap, type WrapPlan } from './wrap';
 
-/** Everything reckoned about a job, a section a terrace. Plain JSON; made afresh from the job and the shop, never stored. */
+/** Everything calculated about a job, a section a terrace. Plain JSON; made afresh from the job and the shop, never stored. */
 export interface Plan {
   readonly blank: BlankPlan;
   readonly measure: MeasurePlan;
@@ -44,7 +44,7 @@ interface OnPaper {
 
 /** What a plan may know beyond the job and the shop. */
 export interface Extra {
-  /** Pictures whose pixels have been looked into, by id. */
+  /** Pictures whose pixels have been analysed, by id. */
   readonly analyses?: Readonly<Record<string, ImageAnalysis>>;
   /** The other jobs this one names to share its sheets with. */
   readonly sharedJobs?: readonly Job[];

@@ -42,7 +42,7 @@ function dwellFigure(tallies: readonly Tally[]): Figure[] {
   return [
     figure({
       id: 'press.dwell',
-      label: 'Really pressed',
+      label: 'Actual dwell',
       quantity: seconds(mean),
       origin: 'measured',
       working: say`mean of ${count(dwells.length, 'pass', 'passes')} by the clock; set ${seconds(last.run.settings.dwellS)}`,
@@ -51,7 +51,7 @@ function dwellFigure(tallies: readonly Tally[]): Figure[] {
   ];
 }
 
-/** By the girth measured, or the blank's own figures where the shop no longer has the blank. */
+/** By the circumference measured, or the blank's own figures where the shop no longer has the blank. */
 function heaterReachOfRun(run: Run, measuredMm: number | null): HeaterReach | null {
   if (!isWrapPress(run.press) || run.blank.shape.kind !== 'round') return null;
   const nominalMm =

@@ -98,11 +98,13 @@ describe('measure', () => {
   test('what is still missing is named', () => {
     const p = plan({ ...JOB, readings: { ...JOB.readings, circumferenceFoot: [] } }, shop);
     const missing = p.measure.findings.find((f) => f.id === 'measure.some');
-    expect(missing && phraseText(missing.text, METRIC)).toBe('Still to measure: girth near the foot.');
+    expect(missing && phraseText(missing.text, METRIC)).toBe(
+      'Still to measure: circumference near the foot.',
+    );
     expect(p.measure.progress).toBe('ready');
   });
 
-  test('a finer tape narrows the doubt', () => {
+  test('a finer tape narrows the uncertainty', () => {
     const u = (s: Shop) => figureById(plan(JOB, s), 'measure.girth')?.standardU ?? NaN;
     const fine: Shop = {
       ...shop,
@@ -177,7 +179,7 @@ describe('wrap', () => {
     expect(chance && phraseText(chance.text, METRIC)).toMatch(/only \d+% of the time.*maker’s figure/);
   });
 
-  test('a gap wider than the girth leaves nothing', () => {
+  test('a gap wider than the circumference leaves nothing', () => {
     const p = seamMethod('gap', 200);
     expect(p.wrap.findings.map((f) => f.id)).not.toContain('wrap.length');
     const gone = plan(

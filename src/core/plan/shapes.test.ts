@@ -48,7 +48,7 @@ describe('a tapered cup, by hand', () => {
   const [c1, c2] = [270 - Math.PI * p, 220 - Math.PI * p];
   const k = (c1 - c2) / (2 * Math.PI) / 190;
   const cos = Math.sqrt(1 - k * k);
-  test('arcs are the girths at the paper’s edges plus its own thickness, square to the wall', () => {
+  test('arcs are the circumferences at the paper’s edges plus its own thickness, square to the wall', () => {
     const at = (v: number) => c1 - (c1 - c2) * (v / 190) + Math.PI * p * cos;
     expect(value(job, 'wrap.topArc')).toBeCloseTo(at(1.5), 6);
     expect(value(job, 'wrap.footArc')).toBeCloseTo(at(188.5), 6);
@@ -68,7 +68,7 @@ describe('a tapered cup, by hand', () => {
     expect(said(flat).join()).toMatch(/warning wrap\.opens .*part or lap by 49\.2 mm/);
     expect(plan(flat, shop).wrap.pattern?.form).toBe('rectangle');
   });
-  test('girths swapped, a wall too short for its taper, a girth that is not on the line', () => {
+  test('circumferences swapped, a wall too short for its taper, a circumference that is not on the line', () => {
     const swapped = {
       ...job,
       readings: {
@@ -77,7 +77,7 @@ describe('a tapered cup, by hand', () => {
         circumferenceFoot: [read('f', '270')],
       },
     };
-    expect(said(swapped).join()).toMatch(/Were the two girths swapped/);
+    expect(said(swapped).join()).toMatch(/Were the two circumferences swapped/);
     const steep = jobOn('pet-bowl-steel', {
       readings: {
         ...EMPTY,
@@ -104,7 +104,7 @@ describe('a handled mug, by hand', () => {
     },
     wrap: { ...newJob('w', 'w').wrap, seamMethod: 'under', amountMm: 3 },
   });
-  test('from handle to handle, a margin each side; the handle’s own width cancels from the doubt', () => {
+  test('from handle to handle, a margin each side; the handle’s own width cancels from the uncertainty', () => {
     const share = 241 / (241 + 16);
     const arc = 241 - Math.PI * 0.1 * share;
     expect(value(job, 'wrap.closing')).toBeCloseTo(arc + Math.PI * 0.1, 6);
@@ -152,7 +152,7 @@ describe('a bellied glass', () => {
     expect(l?.cone.worstLiftMm).toBeGreaterThan(2);
     expect(said(own).join()).toMatch(/warning wrap\.lift The paper stands .* off the wall/);
   });
-  test('girths that fall and rise absurdly are refused, nothing lost', () => {
+  test('circumferences that fall and rise absurdly are refused, nothing lost', () => {
     const absurd = { ...job, stations: [{ id: 'x', fromRimMm: 8, readings: [read('m', '400')] }] };
     expect(said(absurd).join()).toMatch(/blocker measure\.shape .*faster than a wall can/);
     expect(plan(absurd, shop).measure.places.find((p) => p.place.id === 'x')?.items).toHaveLength(1);
@@ -237,7 +237,7 @@ test('identical wraps whichever unit was typed', () => {
   );
 });
 
-test('a girth between two readings takes its doubt from both', () => {
+test('a circumference between two readings takes its uncertainty from both', () => {
   const blank = shop.blanks.find((b) => b.id === 'tapered-steel-590');
   if (!blank || !isRound(blank)) throw new Error('round');
   const made = measuredRound(
@@ -254,6 +254,6 @@ test('a girth between two readings takes its doubt from both', () => {
   const mid = circumferenceAt(made.value, (made.value.wall.topMm + made.value.wall.footMm) / 2);
   expect(mid.value).toBeCloseTo(middleCircumference(made.value).value, 6);
   expect(Object.keys(mid.parts)).toEqual(
-    expect.arrayContaining(['reading: girth near the rim', 'reading: girth near the foot']),
+    expect.arrayContaining(['reading: circumference near the rim', 'reading: circumference near the foot']),
   );
 });

@@ -149,7 +149,7 @@ export interface SheetPlanRequest {
   /** Paper asked for; null for the smallest that holds it. */
   readonly paper: Paper | null;
   readonly sharedJobs: readonly SharedJob[];
-  /** Mean ink of the art, percent, where its pictures have been looked into. */
+  /** Mean ink of the art, percent, where its pictures have been analysed. */
   readonly inkPct: number | null;
   readonly nests: Nests | undefined;
 }

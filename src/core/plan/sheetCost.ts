@@ -11,7 +11,7 @@ export interface PaperCostRequest {
   readonly layout: SheetLayout;
   readonly printer: Printer;
   readonly currency: string;
-  /** Mean ink of the art, percent, where its pictures have been looked into. */
+  /** Mean ink of the art, percent, where its pictures have been analysed. */
   readonly inkPct: number | null;
   /** Finished pieces the sheets make, of every job on them. */
   readonly pieces: number;

@@ -56,7 +56,7 @@ test('full sheets and a last one that is not', () => {
   expect(more.working).toBe('1 piece on the last');
 });
 
-test('a paper chosen is the person’s; one found is reckoned, and why is said', () => {
+test('a paper chosen is the person’s; one found is calculated, and why is said', () => {
   expect(figureOf(planned('constellation-mugs', { paperId: 'a3' }), 'paper')).toMatchObject({
     value: 'A3',
     origin: 'measured',

@@ -40,7 +40,7 @@ interface Truth {
   readonly handleMm: number;
 }
 
-/** What stands on the tool for a girth of the truth, thickness of the tape included, read to the mark. */
+/** What stands on the tool for a circumference of the truth, thickness of the tape included, read to the mark. */
 function circumferenceReadings(
   circumferenceMm: number,
   gapMm: number,
@@ -152,7 +152,7 @@ const taper = { request: (s: MeasuredRound) => minus(s.top, s.foot), is: (t: Tru
 
 const CASES: readonly (readonly [string, Case])[] = [
   [
-    'a mug: handle by rule, girths by caliper',
+    'a mug: handle by rule, circumferences by caliper',
     {
       blank: MUG,
       truth: madeOf(MUG),
@@ -180,7 +180,7 @@ const CASES: readonly (readonly [string, Case])[] = [
     { blank: CONE, truth: madeOf(CONE), bench: bench('soft tape', 1, 0.35, 1), places: [], ...taper },
   ],
   [
-    'a cone by the maker alone, its girth',
+    'a cone by the maker alone, its circumference',
     { blank: CONE, truth: madeOf(CONE), bench: bench('soft tape', 1, 0.35, 1), places: [], ...middle },
   ],
   [
@@ -194,7 +194,7 @@ const CASES: readonly (readonly [string, Case])[] = [
     },
   ],
   [
-    'a cone taped at the rim, its girth',
+    'a cone taped at the rim, its circumference',
     {
       blank: CONE,
       truth: madeOf(CONE),

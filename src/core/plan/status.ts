@@ -11,7 +11,7 @@ import type { Progress } from './terracePlan';
 /** Where a job stands, in so few words that a bench full of jobs need not be planned anew to be shown. */
 export interface JobStatus {
   readonly at: Terrace;
-  /** The line that sums up the terrace it stands at. */
+  /** The line that sums up its current step. */
   readonly summary: Phrase;
   readonly blankName: string | null;
   readonly progress: Readonly<Record<Terrace, Progress>>;
@@ -23,19 +23,19 @@ export interface JobStatus {
 export const shopKey = (shop: Shop, proven: ProvenCounts): string =>
   keyOf([shop.settings, shop.blanks, shop.presses, shop.papers, shop.recipes, proven]);
 
-/** What else a job's standing was made from. */
+/** What else a job's status was made from. */
 export interface Beside {
   readonly runs: readonly Run[];
   readonly tally: JobTally | null;
   /** The jobs it shares its sheets with. */
   readonly sharedJobs: readonly Job[];
-  /** Pictures of it, and of those, whose pixels have been looked into, by id. */
+  /** Pictures of it, and of those, whose pixels have been analysed, by id. */
   readonly analyses: readonly string[];
 }
 
-/** Raised whenever what a standing holds or says changes, so that none kept by an older copy is shown. */
+/** Raised whenever what a status holds or says changes, so that none kept by an older copy is shown. */
 const VERSION = 2;
 
-/** Everything a standing was made from, as a key: another job, another shop or another copy of the planning has another. */
+/** Everything a status was made from, as a key: another job, another shop or another copy of the planning has another. */
 export const statusKey = (job: Job, ofShop: string, beside: Beside): string =>
   `${VERSION} ${keyOf([job, beside.runs, beside.tally, beside.sharedJobs, [...beside.analyses].sort()])} ${ofShop}`;

@@ -118,7 +118,7 @@ function findingsOf(input: FlatWrapPlan, w: FlatWrap): Finding[] {
     add(
       'rough',
       'warning',
-      say`A rough edge drinks no dye from flat paper: it stays bare. Fold the paper over it like a parcel, or say it is meant.`,
+      say`A rough edge drinks no dye from flat paper: it stays bare. Wrap the paper over the edges, or say it is meant.`,
     );
   if (wrapped && w.pastMm > Math.min(w.pattern.trim.width, w.pattern.trim.height) / 2)
     add('turn-in', 'warning', say`The paper turned over the back meets itself. Make the turn-in smaller.`);

@@ -48,7 +48,7 @@ function lengthFigures({ paperMm, shared, measuredShape, axis }: RoundWrapPlan, 
   const wallMm = w.closing.value - Math.PI * paperMm;
   const working = handled
     ? say`from handle to handle, and the paper’s own thickness`
-    : say`girth plus ${fineMm(Math.PI * paperMm)}: paper lies outside the wall`;
+    : say`circumference plus ${fineMm(Math.PI * paperMm)}: paper lies outside the wall`;
   return [
     figure({
       id: 'wrap.closing',
@@ -268,7 +268,7 @@ function figuresOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Figure[] 
             quantity: mm(front.wellMm),
             origin: 'calculated',
             working: say`60° either side of the middle, before it turns away`,
-            arithmetic: [say`girth × 120 ÷ 360 = ${mm(front.wellMm)}`],
+            arithmetic: [say`circumference × 120 ÷ 360 = ${mm(front.wellMm)}`],
             inputs: ['measure.girth'],
           }),
         ]

@@ -41,7 +41,7 @@ export interface CheckInput {
   readonly placedLayers: readonly PlacedLayer[];
   readonly bareAreas: BareAreas;
   readonly bleedMm: number;
-  /** Pixels looked into so far, by picture id. */
+  /** Pixels analysed so far, by picture id. */
   readonly analyses: Readonly<Record<string, ImageAnalysis>>;
   readonly mostInkPct: number;
   /** How far dye spreads at these settings, mm; null while nothing is known of the press. */

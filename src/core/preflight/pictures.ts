@@ -108,7 +108,7 @@ const mirrored: PictureCheck = (l, c) => {
       'warning',
       say`“${l.ref.name}” sounds mirrored already. The sheet is mirrored once more: any lettering in it would come out backwards. Here it must read the right way round.`,
       [overlap(boundsOf(l.transform.corners), c.board.pattern.bleed)],
-      { kind: 'flip', label: 'Turn it over', layer: l.id },
+      { kind: 'flip', label: 'Flip it', layer: l.id },
     ),
   ];
 };
@@ -134,9 +134,7 @@ function zoneChecks(quad: Polygon, c: CheckInput): readonly Check[] {
   const exclusionZones = face.exclusionZones.map((z) => z.contour);
   if (touches([quad], exclusionZones))
     return [
-      check('keep', 'warning', say`What must be seen lies on a part to stay clear of. Move the picture.`, [
-        box,
-      ]),
+      check('keep', 'warning', say`What must be seen lies on an exclusion zone. Move the picture.`, [box]),
     ];
   if (touches([quad], pattern.seams))
     return [
@@ -355,7 +353,7 @@ function holes(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly C
     : [];
 }
 
-/** Every check of one picture; those that need its pixels wait until they have been looked into. */
+/** Every check of one picture; those that need its pixels wait until they have been analysed. */
 export function checkPicture(l: PlacedPicture, c: CheckInput): readonly Check[] {
   const look = c.analyses[l.ref.id];
   const plain = [fineness, unitSlip, aspect, mirrored, kept].flatMap((f) => f(l, c));

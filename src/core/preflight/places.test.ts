@@ -98,7 +98,7 @@ describe('what a picture leaves bare', () => {
       ],
     });
     const c = one(job, 'bare');
-    if (!c.fix) throw new Error('nothing to mend');
+    if (!c.fix) throw new Error('nothing to fix');
     const after = fixed(c.fix)(job);
     expect(ids(after)).not.toContain('bare');
     expect(after.art.layers[0]).toMatchObject({ flip: { across: true, down: false } });

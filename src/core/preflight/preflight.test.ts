@@ -47,11 +47,11 @@ const text = (c: Check | undefined): string =>
     .join('') ?? '';
 
 const fixedArt = (job: Job, c: Check | undefined): Job => {
-  if (!c?.fix) throw new Error('nothing to mend');
+  if (!c?.fix) throw new Error('nothing to fix');
   return fixed(c.fix)(job);
 };
 
-describe('each finding has its place and, where one touch will do, its mend', () => {
+describe('each finding has its place and, where one touch will do, its fix', () => {
   test('a bare bleed is filled', () => {
     const job = withArt({
       layers: [layer({ placement: { base: 'cover', scale: 0.9, dxMm: 4, dyMm: 0, rotationDeg: 0 } })],

@@ -1,5 +1,5 @@
 import type { PlacedText } from '../art/placedLayers';
-import { runsOutOf, runsPast, setWords, touches } from '../art/text';
+import { runsOutOf, runsPast, setText, touches } from '../art/text';
 import { cellOf } from '../art/names';
 import { boundsOfContour } from '../shapes/contour';
 import type { Rect } from '../shapes/plane';
@@ -59,9 +59,7 @@ const zones: TextCheck = (l, c) => {
   const found: Check[] = [];
   const exclusionZones = face.exclusionZones.map((z) => z.contour);
   if (touches(quads, exclusionZones))
-    found.push(
-      check('nogo', 'warning', say`${named(l, c)} run into a part to stay clear of. Move them.`, [box]),
-    );
+    found.push(check('nogo', 'warning', say`${named(l, c)} run into an exclusion zone. Move them.`, [box]));
   const out = face.safe.length === 0 ? 0 : runsOutOf(quads, face.safe);
   if (touches(quads, pattern.seams))
     found.push(
@@ -126,7 +124,7 @@ export function checkNames(c: CheckInput): readonly Check[] {
     if (layer.kind !== 'text' || layer.field === null) return [];
     const { field } = layer;
     const texts = [...new Set(names.rows.map((r) => cellOf(names, r, field)).filter((t) => t !== ''))];
-    const sets = texts.map((text) => setWords({ ...layer, text }, pattern.trim, pattern.form === 'flat'));
+    const sets = texts.map((text) => setText({ ...layer, text }, pattern.trim, pattern.form === 'flat'));
     const lacking = sets.filter((s) => s.missing.length > 0);
     const long = sets.filter((s) => s.overMm > 0.05);
     const small = sets.filter((s) => s.fitted < 1 && s.overMm <= 0.05);
@@ -149,7 +147,7 @@ export function checkNames(c: CheckInput): readonly Check[] {
           'warning',
           say`${count(long.length, 'name')} too long for the room: ${some(long.map((s) => s.text))}. Give more room, or shorten them.`,
           box(long),
-          { kind: 'text', label: 'Set long ones smaller', layer: layer.id, text: { overlong: 'fit' } },
+          { kind: 'text', label: 'Shrink long ones', layer: layer.id, text: { overlong: 'fit' } },
         ),
       );
     if (out.length > 0)

@@ -12,7 +12,7 @@ export interface PlaceSpec {
   readonly role: PlaceRole;
   readonly name: string;
   readonly hint: string;
-  /** A girth goes round the wall and is corrected to its surface; a length is taken as read. */
+  /** A circumference goes round the wall and is corrected to its surface; a length is taken as read. */
   readonly kind: 'circumference' | 'length';
   readonly minMm: number;
   readonly maxMm: number;
@@ -68,7 +68,7 @@ export function roundPlaces(
     circumference(
       'circumferenceTop',
       'rim',
-      'Girth near the rim',
+      'Circumference near the rim',
       `Where the wall starts, just under the lip.${handleSide}`,
       wall.topMm,
     ),
@@ -78,7 +78,7 @@ export function roundPlaces(
         circumference(
           st.id,
           'between',
-          `Girth ${round1(st.fromRimMm)} mm down`,
+          `Circumference ${round1(st.fromRimMm)} mm down`,
           'Tape level, at this height below the rim.',
           st.fromRimMm,
         ),
@@ -86,7 +86,7 @@ export function roundPlaces(
     circumference(
       'circumferenceFoot',
       'foot',
-      'Girth near the foot',
+      'Circumference near the foot',
       `Just above the rounded foot.${handleSide}`,
       wall.footMm,
     ),

@@ -19,7 +19,7 @@ const HEIGHT: PlaceSpec = {
   minMm: 10,
   maxMm: 400,
 };
-const OWN = 'reading: girth near the rim';
+const OWN = 'reading: circumference near the rim';
 const reading = (text: string, method: Method = 'soft tape', bareUnit: 'mm' | 'in' = 'mm'): Reading => ({
   id: `r-${text.replace(/\W/g, '')}`,
   text,

@@ -29,7 +29,7 @@ export interface Suggestion {
 export interface ReadReading {
   readonly reading: Reading;
   readonly rawMm: number | null;
-  /** Taken to the surface of the blank (girth places) or as read (wall). */
+  /** Taken to the surface of the blank (circumference places) or as read (wall). */
   readonly surfaceMm: number | null;
   readonly problem: Problem | null;
   readonly suggestion: Suggestion | null;
@@ -105,7 +105,7 @@ export interface ReadContext {
   /** What a tape leaves out beside a handle; nothing without one. */
   readonly gap: Uncertain;
   readonly hands: Hands;
-  /** All girths of this blank are of one width. */
+  /** All circumferences of this blank are of one width. */
   readonly sameWidth: boolean;
 }
 

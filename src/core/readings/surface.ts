@@ -19,7 +19,7 @@ const STRING_THICKNESS_HALF_WIDTH_MM = 0.3;
 /** A maker's width is good to about a millimetre (uniform). */
 export const MAKER_HALF_WIDTH_MM = 1;
 
-/** Taken straight across; the girth follows from it. */
+/** Taken straight across; the circumference follows from it. */
 export const isAcross = (method: Method, place: PlaceSpec): boolean =>
   place.kind === 'circumference' && (method === 'caliper' || method === 'maker’s figure');
 

@@ -3,7 +3,7 @@ import { exact } from '../figures/uncertain';
 import type { ReadContext } from './readings';
 import type { Tape } from './surface';
 
-/** A shop's tape and a girth of about 231 mm to read with it, for tests. */
+/** A shop's tape and a circumference of about 231 mm to read with it, for tests. */
 export const TAPE: Tape = {
   thicknessMm: 0.4,
   finestMm: 1,
@@ -15,7 +15,7 @@ export const TAPE: Tape = {
 export const CIRCUMFERENCE: PlaceSpec = {
   id: 'circumferenceTop',
   role: 'rim',
-  name: 'Girth near the rim',
+  name: 'Circumference near the rim',
   hint: '',
   kind: 'circumference',
   minMm: 60,

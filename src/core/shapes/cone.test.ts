@@ -33,7 +33,7 @@ test('area is kept: the flat pattern has the lateral area π (r1 + r2) s', () =>
   );
 });
 
-test('lengths are kept: both girths along the arcs, the slant along both sides', () => {
+test('lengths are kept: both circumferences along the arcs, the slant along both sides', () => {
   fc.assert(
     fc.property(anyCone, (c) =>
       agrees(contourLength(whole(c)), 2 * Math.PI * (c.topRadiusMm + c.footRadiusMm) + 2 * c.slantMm),

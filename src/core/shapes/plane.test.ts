@@ -1,6 +1,6 @@
 import { around, inset, seenArcMm } from './plane';
 
-test('a third of the girth lies within 60° of the front, all of it within 180°', () => {
+test('a third of the circumference lies within 60° of the front, all of it within 180°', () => {
   expect(seenArcMm(300, 60)).toBeCloseTo(100, 12);
   expect(seenArcMm(300, 180)).toBeCloseTo(300, 12);
 });

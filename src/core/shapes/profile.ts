@@ -20,7 +20,7 @@ function endSlope(h0: number, h1: number, d0: number, d1: number): number {
 
 /**
  * Monotone piecewise cubic through the nodes (PCHIP; Fritsch and Butland, SIAM J. Sci. Stat. Comput. 5, 1984): never
- * overshoots a reading, so a straight run between two equal girths stays straight.
+ * overshoots a reading, so a straight run between two equal circumferences stays straight.
  */
 export function profileThrough(nodes: readonly Node[]): Profile {
   const n = nodes.length;

@@ -143,7 +143,7 @@ test('simplified, a fine circle keeps its tolerance and loses most of its corner
 });
 
 describe('by hand', () => {
-  test('centroid and area of a triangle; direction mended', () => {
+  test('centroid and area of a triangle; direction fixed', () => {
     const t: Ring = [
       { x: 0, y: 0 },
       { x: 30, y: 0 },

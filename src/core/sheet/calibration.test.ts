@@ -36,7 +36,7 @@ test('scale is printed over nominal, shrinkage what the heat took, each axis its
   expect(grown.across.shrink).toBe(0);
 });
 
-test('sheets are made good: what is drawn times what the printer does is true', () => {
+test('sheets are compensated: what is drawn times what the printer does is true', () => {
   const paper: Paper = { ...A3, calibration: { across: bar(250, 248), along: bar(380, 383) } };
   const { layout, pages } = plan({ ...JOB, pieces: 1 }, withPaper(paper)).sheet;
   const trim = plan({ ...JOB, pieces: 1 }, withPaper(paper)).wrap.pattern?.trim;
@@ -52,7 +52,7 @@ test('sheets are made good: what is drawn times what the printer does is true', 
   const c = printed(0, trim.height);
   expect(Math.hypot(b.x - a.x, b.y - a.y)).toBeCloseTo(trim.width, 9);
   expect(Math.hypot(c.x - a.x, c.y - a.y)).toBeCloseTo(trim.height, 9);
-  // The ruler on the sheet is made good with it, so it measures what it says.
+  // The ruler on the sheet is compensated with it, so it measures what it says.
   const bars = (pages[0]?.items ?? []).filter((i) => i.kind === 'bar');
   const upright = layout.sheets[0]?.strip.upright;
   const k = upright ? 248 / 250 : 383 / 380;
@@ -63,7 +63,7 @@ test('sheets are made good: what is drawn times what the printer does is true', 
   expect(length).toBeCloseTo(100, 6);
 });
 
-test('a measured printer narrows the doubt; paper that shrinks is cut longer by as much', () => {
+test('a measured printer narrows the uncertainty; paper that shrinks is cut longer by as much', () => {
   const long = (s: Shop) => plan(JOB, s).wrap.round?.longFor19In20Mm ?? NaN;
   const measured: Paper = { ...A3, calibration: { across: bar(250, 250), along: bar(380, 380) } };
   expect(long(withPaper(measured))).toBeLessThan(long(withPaper(A3)));

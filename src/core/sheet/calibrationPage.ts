@@ -28,7 +28,7 @@ function bar(lengthMm: number, matrix: Affine, text: string): PageItem[] {
 }
 
 /**
- * A page with one bar across the sheet and one along the feed, at plain size with nothing made good: what the printer does to it is what
+ * A page with one bar across the sheet and one along the feed, at plain size with nothing compensated: what the printer does to it is what
  * the shop measures.
  */
 export function calibrationPage(paper: Paper, marginMm: number): Page {

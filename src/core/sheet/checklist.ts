@@ -3,7 +3,7 @@ import type { Paper } from '../shop/paper';
 import { say, type Phrase } from '../units/phrase';
 import { mm } from '../units/quantity';
 
-/** What to set in the driver and at the tray before this sheet is printed, in the order one meets it. */
+/** Printer settings and at the tray before this sheet is printed, in the order one meets it. */
 export function driverChecklist(printer: Printer, paper: Paper, mirrorBy: MirrorBy): readonly Phrase[] {
   const size = say`${mm(paper.widthMm)}${paper.kind === 'roll' ? ' roll' : say` × ${mm(paper.heightMm)}`}`;
   return [

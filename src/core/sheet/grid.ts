@@ -48,7 +48,7 @@ function gridCuts(
   return [...level, ...upright];
 }
 
-/** Rows and columns of one piece, upright unless more fit on their side and they may be turned. */
+/** Rows and columns of one piece, upright unless more fit on their side and they may rotate. */
 export function gridNest(s: NestShape, area: NestArea): GridSheet {
   const upright = gridTurned(s, area, 0);
   if (!area.mayRotate) return upright;

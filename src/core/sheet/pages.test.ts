@@ -1,5 +1,5 @@
 import { apply, compose } from '../art/affine';
-import { setWords } from '../art/text';
+import { setText } from '../art/text';
 import { placeText } from '../art/placedLayers';
 import { textLayer } from '../job/art';
 import type { SeamMethod } from '../shop/settings';
@@ -107,7 +107,7 @@ describe('boxes and words', () => {
 
   test('words are set where the plan puts them, mirrored with the picture', () => {
     const pattern = patternOf('butt');
-    const set = setWords(WORDS, pattern.trim);
+    const set = setText(WORDS, pattern.trim);
     for (const mirrored of [true, false]) {
       const page = pieceAlone(pattern, placedText(pattern), mirrored);
       const [words] = of(page, 'letters');

@@ -54,7 +54,7 @@ describe('a piece set on the page', () => {
 describe('a printer that feeds long or short', () => {
   const bar = (nominalMm: number, printedMm: number) => ({ nominalMm, printedMm, pressedMm: null });
 
-  test('is made good: what it prints comes out as long as asked', () => {
+  test('is compensated: what it prints comes out as long as asked', () => {
     // 200 mm across printed 199, 250 along printed 251.5: the file must be 200/199 as wide and 250/251.5 as long.
     const paper = { ...testPaper, calibration: { across: bar(200, 199), along: bar(250, 251.5) } };
     const m = compensated(paper);

@@ -73,7 +73,7 @@ function fitted(w: number, h: number, m: Printer['marginsMm']): Affine {
 }
 
 /**
- * The stand-in printer: what comes out when a page goes through a driver with some faults. A screen or a test draws the PDF through
+ * The printer simulator: what comes out when a page goes through a driver with some faults. A screen or a test draws the PDF through
  * `matrix` and keeps what is `inked`.
  */
 export function simulatedPrint(request: SimulatorRequest): SimulatedSheet {

@@ -5,7 +5,7 @@ import { idSchema, mmSchema, nameSchema } from './common';
 export const PRESS_KINDS = ['tumbler', 'mug', 'oven', 'flat'] as const;
 export type PressKind = (typeof PRESS_KINDS)[number];
 
-/** When the clock of a time starts: the two schools differ by a minute or more. */
+/** When the clock of a time starts: the two ways differ by a minute or more. */
 export const TIMER_STARTS = ['from-closing', 'at-temperature'] as const;
 export type TimerStart = (typeof TIMER_STARTS)[number];
 

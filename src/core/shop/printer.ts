@@ -29,7 +29,7 @@ export const printerSchema = z.strictObject({
   inkPerM2Cents: z.int().check(z.gte(0), z.lte(1_000_000)),
   /** Most ink the paper takes before it cockles or runs, percent of one full colour. */
   mostInkPct: z.int().check(z.gte(100), z.lte(400)),
-  /** What to set in the driver, in the shop's own words. */
+  /** Printer settings, in the shop's own words. */
   driver: z.array(lineSchema).check(z.maxLength(16)),
 });
 export type Printer = z.infer<typeof printerSchema>;

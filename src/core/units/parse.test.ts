@@ -63,10 +63,10 @@ describe('lengths as people write them', () => {
     '2\' 14"',
     "2' 3 mm",
   ])('“%s” is refused with what, where and a way out', (text) => {
-    const r = parseLength(text, 'mm', 'Girth near the rim');
+    const r = parseLength(text, 'mm', 'Circumference near the rim');
     expect(r.ok).toBe(false);
     if (r.ok) return;
-    expect(r.problem.where).toBe('Girth near the rim');
+    expect(r.problem.where).toBe('Circumference near the rim');
     expect(r.problem.what.length).toBeGreaterThan(5);
     expect(r.problem.wayOut.length).toBeGreaterThan(5);
   });

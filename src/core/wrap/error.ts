@@ -7,7 +7,7 @@ const PLACING_HALF_WIDTH_MM = 0.5;
 /** A butt seam passes when the ends meet within half a millimetre. */
 const BUTT_TOLERANCE_MM = 0.5;
 
-/** What the printer and the paper do to lengths, along the wrap: doubts only, the known part is made good elsewhere. */
+/** What the printer and the paper do to lengths, along the wrap: uncertainties only, the known part is compensated elsewhere. */
 export interface PrintUncertainty {
   readonly scaleU: number;
   readonly shrinkU: number;
@@ -29,7 +29,7 @@ export function closingError(closing: Uncertain, seamMethod: SeamMethod, print: 
   );
 }
 
-/** Chance that the seam does what its school wants, at a closing error of this shape. */
+/** Chance that the seam does what its method wants, at a closing error of this shape. */
 export function seamChance(seamMethod: SeamMethod, amountMm: number, error: ErrorShape): number {
   const reach = (slack: number) => errorCdf(error, slack);
   switch (seamMethod) {

@@ -46,7 +46,7 @@ const input = (over: Partial<FlatWrapInput> = {}): FlatWrapInput => ({
   ...over,
 });
 
-test('bleed runs past the edge all round; a parcel by the edge and the turn-in', () => {
+test('bleed runs past the edge all round; wrapped by the edge and the turn-in', () => {
   const flat = sizeFlatWrap(input());
   // The two lower points of a star do not reach its box: only left, right and top do.
   expect(flat.pattern.bleed.width).toBeCloseTo(92, 1);
@@ -154,7 +154,7 @@ test('paper that shrinks is printed longer, each way by its own', () => {
   const plain = sizeFlatWrap(input());
   expect(w.pattern.trim.width * 0.995).toBeCloseTo(plain.pattern.trim.width, 9);
   expect(w.pattern.trim.height * 0.999).toBeCloseTo(plain.pattern.trim.height, 9);
-  // An unchecked printer is a doubt of its own.
+  // An unchecked printer is a uncertainty of its own.
   const rough = sizeFlatWrap(input({ print: { x: { ...still, scaleU: 0.004 }, y: still } }));
   expect(rough.bleedFor19In20Mm).toBeGreaterThan(plain.bleedFor19In20Mm);
 });

@@ -19,7 +19,7 @@ import type { Face, Pattern, Zone } from './pattern';
 
 /** Left round each hole so that no dye runs through it, mm. */
 const HOLE_CLEAR_MM = 2;
-/** Turned in over the back by a parcel, where nobody has said otherwise, mm. */
+/** Turned in over the back by paper wrapped over the edges, where nobody has said otherwise, mm. */
 export const USUAL_TURN_IN_MM = 8;
 /** Between the two bleeds and the fold, so that the fold never lies on a picture, mm. */
 const FOLD_ROOM_MM = 1;
@@ -196,7 +196,7 @@ function flatPattern(input: FlatWrapInput, { front, past }: Faces): Pattern {
   };
 }
 
-/** Sizes the paper for a flat blank: its outline, and past it bleed or a parcel's turn-in. All lengths mm. */
+/** Sizes the paper for a flat blank: its outline, and past it bleed or the turn-in of paper wrapped over the edges. All lengths mm. */
 export function sizeFlatWrap(asked: FlatWrapInput): FlatWrap {
   const { print } = asked;
   // Longer by what the heat takes back, so that it fits once it is pressed.

@@ -43,7 +43,7 @@ const within = (outer: Contour, inner: Contour): boolean => {
   return flatten(inner, 0.5).every((p) => insideRing(ring, p) || distanceToRing(ring, p) < 0.01);
 };
 
-test('safe inside trim inside bleed, in every school, cone or cylinder', () => {
+test('safe inside trim inside bleed, in every seam method, cone or cylinder', () => {
   fc.assert(
     fc.property(anyCone, (c) => {
       const face = mainFace(patternOf(c));
@@ -99,7 +99,7 @@ test('the line the ends meet on is the far end of the closed paper: a whole turn
   );
 });
 
-test('a patch to stay clear of lies on the wall where the catalogue puts it, once', () => {
+test('an exclusion zone lies on the wall where the catalogue puts it, once', () => {
   fc.assert(
     fc.property(anyCone, num(-175, 175), (c, atDeg) => {
       const shape = {

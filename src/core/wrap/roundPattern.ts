@@ -36,11 +36,11 @@ export interface Bleeds {
 }
 
 export interface RoundPatternInput {
-  /** The paper's own mid-surface over the band it covers, and the girth of the wall at its middle. */
+  /** The paper's own mid-surface over the band it covers, and the circumference of the wall at its middle. */
   readonly cone: Cone;
   readonly wallCircumferenceMm: number;
   readonly band: Band;
-  /** Sides of the paper before the school adds or takes anything, and after. */
+  /** Sides of the paper before the seam method adds or takes anything, and after. */
   readonly base: { readonly left: Side; readonly right: Side };
   readonly left: Side;
   readonly right: Side;

@@ -12,7 +12,7 @@ import { WALL, wrapInput as input } from './testWraps';
 
 const PRINT = input().print;
 
-test('closes at girth plus π times the paper', () => {
+test('closes at circumference plus π times the paper', () => {
   fc.assert(
     fc.property(
       fc.double({ min: 60, max: 640, noNaN: true }),
@@ -41,7 +41,7 @@ test.each<[SeamMethod, number | null, number]>([
   expect(w.pattern.trim.width).toBeCloseTo(w.lengthMm, 9);
 });
 
-test('the pattern nests: safe inside trim inside bleed, in every school', () => {
+test('the pattern nests: safe inside trim inside bleed, in every seam method', () => {
   fc.assert(
     fc.property(
       fc.constantFrom(...SEAM_METHODS),
@@ -80,7 +80,7 @@ test('printed over, the front is the middle of what will stay', () => {
   expect(pattern.trim.width - pattern.meetsAtMm).toBeCloseTo(6, 9);
 });
 
-test('a zone to stay clear of is carried down from the wall to the pattern', () => {
+test('an exclusion zone is carried down from the wall to the pattern', () => {
   const stamp = { what: 'stamp', fromRimMm: 156.5, heightMm: 12, widthMm: null, atDeg: 0 };
   const { pattern } = sizeRoundWrap(
     input({ shape: { ...WALL, exclusionZones: [stamp] }, bleed: { rimMm: 0, footMm: 0, endsMm: 0 } }),
@@ -127,7 +127,7 @@ test('cut long by covers 19 wraps in 20 when the errors are played out', () => {
 });
 
 test('trimming on the blank takes the knife and the hand out of the error', () => {
-  const closing = measured(230, 0.3, 'top girth');
+  const closing = measured(230, 0.3, 'top circumference');
   const over = closingError(closing, 'over', PRINT);
   const butt = closingError(closing, 'butt', PRINT);
   expect(Object.keys(over.parts)).not.toContain('trim');
@@ -137,7 +137,7 @@ test('trimming on the blank takes the knife and the hand out of the error', () =
 
 test('a worse tape asks for more printed over, within what a bench can trim', () => {
   const amount = (u: number) => {
-    const circumference = measured(230, u, 'reading: girth');
+    const circumference = measured(230, u, 'reading: circumference');
     return sizeRoundWrap(
       input({ seamMethod: 'over', circumferenceTop: circumference, circumferenceFoot: circumference }),
     ).amountMm;
@@ -148,7 +148,7 @@ test('a worse tape asks for more printed over, within what a bench can trim', ()
 });
 
 test('seam chances: limits and order', () => {
-  const at = (u: number) => errorShape(measured(0, u, 'reading: girth'));
+  const at = (u: number) => errorShape(measured(0, u, 'reading: circumference'));
   expect(seamChance('butt', 0, at(0))).toBe(1);
   expect(seamChance('over', 5, at(0))).toBe(1);
   expect(seamChance('over', 0, at(1))).toBeCloseTo(0.5, 12);
@@ -157,7 +157,7 @@ test('seam chances: limits and order', () => {
   expect(seamChance('under', 3, at(1))).toBeGreaterThan(seamChance('lap', 3, at(1)));
 });
 
-test('every school says what it gains, risks and asks', () => {
+test('every seam method says what it gains, risks and asks', () => {
   for (const notes of [SEAM_METHOD_NOTES, seamMethodNotes(true)])
     for (const s of SEAM_METHODS)
       expect(

@@ -50,7 +50,7 @@ export interface Wrap {
   readonly error: Uncertain;
   /** Cut long by this and 19 wraps in 20 reach. */
   readonly longFor19In20Mm: number;
-  /** Chance that the seam does what the school wants, 0..1. */
+  /** Chance that the seam does what the method wants, 0..1. */
   readonly seamChance: number;
   readonly pattern: Pattern;
 }
@@ -58,11 +58,11 @@ export interface Wrap {
 const paperOf = (paperMm: number): Uncertain =>
   measured(paperMm, uniformU(Math.min(PAPER_HALF_WIDTH_MM, paperMm)), 'paper thickness');
 
-/** Tapers too slight to draw, mm of girth: below this the two ends are one length. */
+/** Tapers too slight to draw, mm of circumference: below this the two ends are one length. */
 const ONE_LENGTH_MM = 1e-9;
 
 /**
- * The cone through the middle of the paper: half a thickness outside the wall, square to it. Girths in mm right round.
+ * The cone through the middle of the paper: half a thickness outside the wall, square to it. Circumferences in mm right round.
  */
 function paperCone(
   circumferenceTopMm: number,
@@ -80,7 +80,7 @@ function paperCone(
   return coneOfSlant(wall.topRadiusMm + out, wall.footRadiusMm + out, slantMm);
 }
 
-/** The paper's sides before the school: closed on the seam, or against the handle. */
+/** The paper's sides before the seam method: closed on the seam, or against the handle. */
 function baseSides(seamDeg: number, handleMm: number): { readonly left: Side; readonly right: Side } {
   const at = handleMm > 0 ? Math.PI : (seamDeg * Math.PI) / 180;
   const right = at > 0 ? at : at + 2 * Math.PI;
@@ -96,7 +96,7 @@ const moved = (side: Side, by: number): Side => ({ ...side, offMm: side.offMm + 
 const stretched = (c: Cone, shrink: number): Cone =>
   coneOfSlant(c.topRadiusMm / (1 - shrink), c.footRadiusMm / (1 - shrink), c.slantMm);
 
-/** Sizes the paper for a round wall. All lengths mm; girths and slant above zero. */
+/** Sizes the paper for a round wall. All lengths mm; circumferences and slant above zero. */
 export function sizeRoundWrap(input: RoundWrapInput): Wrap {
   const { seamMethod, shape, print, shrink } = input;
   const paper = paperOf(input.paperMm);

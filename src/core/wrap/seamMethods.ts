@@ -2,7 +2,7 @@ import type { SeamMethod } from '../shop/settings';
 
 export interface SeamMethodNote {
   readonly label: string;
-  /** What the school's own amount is called on the drawing. */
+  /** What the seam method's own amount is called on the drawing. */
   readonly amount: string | null;
   readonly gain: string;
   readonly risk: string;
@@ -48,7 +48,7 @@ export const SEAM_METHOD_NOTES: Readonly<Record<SeamMethod, SeamMethodNote>> = {
   },
 };
 
-/** The same schools where a handle stands between the ends. */
+/** The same seam methods where a handle stands between the ends. */
 const AT_A_HANDLE: Readonly<Record<SeamMethod, SeamMethodNote>> = {
   under: {
     ...SEAM_METHOD_NOTES.under,
@@ -85,14 +85,14 @@ const AT_A_HANDLE: Readonly<Record<SeamMethod, SeamMethodNote>> = {
 export const seamMethodNotes = (handled: boolean): Readonly<Record<SeamMethod, SeamMethodNote>> =>
   handled ? AT_A_HANDLE : SEAM_METHOD_NOTES;
 
-/** Amounts where nobody has said otherwise, mm. The over school's is reckoned from the shop's own error. */
+/** Amounts where nobody has said otherwise, mm. The over-and-trim method's is calculated from the shop's own error. */
 const USUAL_AMOUNT_MM: Readonly<Record<Exclude<SeamMethod, 'over'>, number>> = {
   under: 3,
   butt: 0,
   lap: 3,
   gap: 10,
 };
-/** White left on each side of a handle by the gap school, mm. */
+/** White left on each side of a handle by the gap seam method, mm. */
 const BESIDE_HANDLE_MM = 6;
 
 /** Most printed over that a bench still trims comfortably; craft range 3 to 8 mm. */
@@ -105,7 +105,7 @@ export function usualAmount(seamMethod: SeamMethod, needMm: number, handleMm: nu
   return Math.min(OVER_RANGE_MM[1], Math.max(OVER_RANGE_MM[0], rounded));
 }
 
-/** What each school adds at the two ends, mm, outwards positive. The gap of a handled blank counts the handle. */
+/** What each seam method adds at the two ends, mm, outwards positive. The gap of a handled blank counts the handle. */
 export function atEnds(
   seamMethod: SeamMethod,
   amountMm: number,

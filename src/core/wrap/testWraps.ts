@@ -3,7 +3,7 @@ import type { RoundShape } from '../shop/blank';
 import type { Pattern } from './pattern';
 import { sizeRoundWrap, type RoundWrapInput } from './roundWrap';
 
-/** A plain wall for tests: nothing to stay clear of, no handle. */
+/** A plain wall for tests: no exclusion zone, no handle. */
 export const WALL: RoundShape = {
   kind: 'round',
   heightMm: 205,

@@ -37,7 +37,7 @@ export function ArtBar({ shows, onShows, round, busy, onBring, onDraw, onText }:
         <ImagePlus size={18} aria-hidden /> {busy ? 'Looking…' : 'Picture'}
       </FileButton>
       <DrawOne onDraw={onDraw} />
-      <Button onClick={onText}>Words</Button>
+      <Button onClick={onText}>Text</Button>
       <Button onClick={() => setNaming(true)}>{names ? `Names, ${plan.art.pieces.length}` : 'Names'}</Button>
       <div className="ml-auto">
         <Segments
@@ -45,8 +45,8 @@ export function ArtBar({ shows, onShows, round, busy, onBring, onDraw, onText }:
           value={shows}
           onChange={onShows}
           options={[
-            { value: 'board', label: 'Set out' },
-            ...(tapered ? [{ value: 'paper' as const, label: 'Bent' }] : []),
+            { value: 'board', label: 'Layout' },
+            ...(tapered ? [{ value: 'paper' as const, label: 'Curved' }] : []),
             { value: 'blank', label: 'Pressed' },
             ...(round ? [{ value: 'seam' as const, label: 'Seam' }] : []),
             ...(names ? [{ value: 'proof' as const, label: 'Proof' }] : []),

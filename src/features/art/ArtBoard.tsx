@@ -30,7 +30,7 @@ export function ArtBoard() {
   if (!board)
     return (
       <p className="grid h-full place-content-center p-8 text-center text-lead">
-        The wrap has no size yet. What stands in the way is said below.
+        The wrap has no size yet. The findings below say why.
       </p>
     );
   const { pattern } = board;

@@ -155,7 +155,7 @@ function TextHandle({ fit, placedLayers, board }: Props<PlacedText>) {
       strokeDasharray="4 3"
       tabIndex={0}
       role="slider"
-      aria-label={`Words “${placedLayers.set.text}”. Arrow keys move them`}
+      aria-label={`Text “${placedLayers.set.text}”. Arrow keys move it`}
       aria-valuenow={Math.round(layer.dyMm)}
       className="cursor-move touch-none"
       onFocus={() => choose(placedLayers.id)}

@@ -55,8 +55,8 @@ export function LayerList() {
             <ArrowDown size={18} aria-hidden />
           </Button>
           <Button
-            aria-label="Take this layer off"
-            title="Take this layer off"
+            aria-label="Remove this layer"
+            title="Remove this layer"
             className="px-2"
             onClick={() => edit(removed(chosen))}
           >

@@ -156,7 +156,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
             Work without a list
           </Button>
         )}
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button kind="act" disabled={!names} onClick={keep}>
           {names ? `Keep these, ${totalOf(names)} pieces` : 'Keep these'}
         </Button>

@@ -19,7 +19,7 @@ export function OnTaper() {
   return (
     <Labelled label="On the taper">
       <Segments
-        label="How art lies on the taper"
+        label="Warp on the taper"
         value={job.art.warp}
         onChange={(warp) => edit((j) => ({ ...j, art: { ...j.art, warp } }))}
         options={WARPS}

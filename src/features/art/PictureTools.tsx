@@ -19,9 +19,9 @@ const turned = (deg: number): number => ((((deg + 180) % 360) + 360) % 360) - 18
 
 const REPEAT_WORDS: readonly { readonly value: Repeat; readonly label: string }[] = [
   { value: 'none', label: 'none' },
-  { value: 'rows', label: 'in straight rows' },
-  { value: 'half-drop', label: 'dropped by half' },
-  { value: 'mirror', label: 'turned over by turns' },
+  { value: 'rows', label: 'rows' },
+  { value: 'half-drop', label: 'half drop' },
+  { value: 'mirror', label: 'mirrored' },
 ];
 
 interface Props {
@@ -58,7 +58,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           onValue={(v) => put({ scale: v / 100 }, 'scale')}
         />
         <NumberField
-          label="Turn"
+          label="Rotate"
           unit="°"
           value={placement.rotationDeg}
           min={-360}
@@ -90,24 +90,24 @@ export function PictureTools({ layer, onReplace }: Props) {
       </div>
       <div className="grid grid-cols-4 gap-1 *:min-w-0 *:px-0">
         <Button
-          aria-label="Turn left a quarter"
-          title="Turn left a quarter"
+          aria-label="Rotate left 90°"
+          title="Rotate left 90°"
           onClick={() => put({ rotationDeg: turned(placement.rotationDeg - 90) })}
           className="px-1.5"
         >
           <RotateCcw size={18} aria-hidden />
         </Button>
         <Button
-          aria-label="Turn right a quarter"
-          title="Turn right a quarter"
+          aria-label="Rotate right 90°"
+          title="Rotate right 90°"
           onClick={() => put({ rotationDeg: turned(placement.rotationDeg + 90) })}
           className="px-1.5"
         >
           <RotateCw size={18} aria-hidden />
         </Button>
         <Button
-          aria-label="Turn over, left to right"
-          title="Turn over, left to right"
+          aria-label="Flip horizontally"
+          title="Flip horizontally"
           aria-pressed={flip.across}
           onClick={() => turnOver('across')}
           className={`px-1.5 ${flip.across ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}`}
@@ -115,8 +115,8 @@ export function PictureTools({ layer, onReplace }: Props) {
           <FlipHorizontal2 size={18} aria-hidden />
         </Button>
         <Button
-          aria-label="Turn over, top to bottom"
-          title="Turn over, top to bottom"
+          aria-label="Flip vertically"
+          title="Flip vertically"
           aria-pressed={flip.down}
           onClick={() => turnOver('down')}
           className={`px-1.5 ${flip.down ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}`}
@@ -125,9 +125,9 @@ export function PictureTools({ layer, onReplace }: Props) {
         </Button>
       </div>
       <SetOn layer={layer} />
-      <Labelled label="Set it">
+      <Labelled label="Repeat">
         <Select
-          label="How often the picture is set"
+          label="Repeat the picture"
           value={layer.repeat}
           options={REPEAT_WORDS}
           onChange={(repeat) => edit(editPicture(layer.id, (l) => ({ ...l, repeat })))}
@@ -136,8 +136,8 @@ export function PictureTools({ layer, onReplace }: Props) {
       </Labelled>
       {layer.repeat !== 'none' && <WholeNumber layer={layer} />}
       <MustBeSeen layer={layer} />
-      <FileButton label="Another in its place" accept={PICTURE_FILES} onFile={onReplace}>
-        Put another in its place
+      <FileButton label="Replace picture" accept={PICTURE_FILES} onFile={onReplace}>
+        Replace picture
       </FileButton>
     </>
   );

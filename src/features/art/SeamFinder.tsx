@@ -86,7 +86,7 @@ function SeamOf({ placedLayers, layer }: { placedLayers: PlacedPicture; layer: P
   const pattern = plan.art.board?.pattern;
   if (search === 'turned' || !pattern)
     return (
-      <Says>The picture is turned or turned over, so no seam can be looked for. Set it straight first.</Says>
+      <Says>The picture is rotated or flipped, so no seam can be looked for. Set it straight first.</Says>
     );
   if (!search) return <Says>Looking along the whole picture…</Says>;
   const cut = picked === null ? search.asIs : (search.best[picked] ?? search.asIs);

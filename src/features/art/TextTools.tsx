@@ -15,13 +15,13 @@ import { SetOn } from './SetOn';
 
 const readWords = (text: string): Result<string> => {
   const clean = text.trim();
-  if (clean === '') return fail('No words are left.', 'Words', 'Type some, or take the layer off.');
+  if (clean === '') return fail('No text is left.', 'Text', 'Type some, or remove the layer.');
   return clean.length > 60
-    ? fail('That is too long for one line.', 'Words', 'Keep it under 60 letters.')
+    ? fail('That is too long for one line.', 'Text', 'Keep it under 60 letters.')
     : ok(clean);
 };
 
-/** Words in a font that ships with the application, straight or along the arc. */
+/** Text in a font that ships with the application, straight or curved. */
 export function TextTools({ layer }: { layer: TextLayer }) {
   const { plan, edit } = useJob();
   const put = (next: Partial<TextLayer>, group?: string) =>
@@ -33,7 +33,7 @@ export function TextTools({ layer }: { layer: TextLayer }) {
   return (
     <>
       <TypedField
-        label={layer.field === null ? 'Words' : 'Words, where the list has none'}
+        label={layer.field === null ? 'Text' : 'Text, where the list has none'}
         text={layer.text}
         taken
         width="w-full"
@@ -41,9 +41,9 @@ export function TextTools({ layer }: { layer: TextLayer }) {
         onValue={(text) => put({ text }, 'text')}
       />
       <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
-        <Labelled label="Lettering">
+        <Labelled label="Font">
           <Select
-            label="Lettering"
+            label="Font"
             value={layer.font}
             options={FONTS.map((f) => ({ value: f.id, label: f.label }))}
             onChange={(font) => put({ font })}
@@ -69,7 +69,7 @@ export function TextTools({ layer }: { layer: TextLayer }) {
           onValue={(capHeightMm) => put({ capHeightMm }, 'cap')}
         />
         <NumberField
-          label="Turn"
+          label="Rotate"
           unit="°"
           value={layer.rotationDeg}
           min={-360}
@@ -102,19 +102,19 @@ export function TextTools({ layer }: { layer: TextLayer }) {
       {bends && (
         <Labelled label="Along">
           <Segments
-            label="What the words run along"
+            label="Text path"
             value={layer.along}
             onChange={(along) => put({ along })}
             options={[
-              { value: 'line', label: 'a line' },
-              { value: 'arc', label: 'the arc' },
+              { value: 'line', label: 'straight' },
+              { value: 'arc', label: 'curved' },
             ]}
           />
         </Labelled>
       )}
       <Labelled label="Longest">
         <Segments
-          label="How long the words may be"
+          label="Widest the text may be"
           value={layer.mostMm === null ? 'any' : 'most'}
           onChange={(v) =>
             put({
@@ -139,12 +139,12 @@ export function TextTools({ layer }: { layer: TextLayer }) {
             onValue={(mostMm) => put({ mostMm }, 'most')}
           />
           <Segments
-            label="What becomes of longer ones"
+            label="Longer text"
             value={layer.overlong}
             onChange={(overlong) => put({ overlong })}
             options={[
               { value: 'fit', label: 'smaller', title: 'Longer ones are set smaller' },
-              { value: 'flag', label: 'told', title: 'Longer ones stay as they are and are pointed out' },
+              { value: 'flag', label: 'flagged', title: 'Longer ones stay as they are and are pointed out' },
             ]}
           />
         </div>

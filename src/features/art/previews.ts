@@ -66,7 +66,7 @@ export function previewOf(source: Source): Promise<Result<string>> {
   );
 }
 
-/** What is in a picture's pixels, looked into once. */
+/** What is in a picture's pixels, analysed once. */
 export const lookOf = (ref: PictureRef): Promise<Result<ImageAnalysis>> =>
   remembered(analyses, ref.id, async () => {
     const kept = await keptAnalysis(ref.id);

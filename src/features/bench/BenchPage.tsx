@@ -64,7 +64,7 @@ export function BenchPage() {
       }
     >
       {unreadable.length > 0 && (
-        <p role="alert" className="mx-5 mt-4 border-l-8 border-heed pl-3">
+        <p role="alert" className="mx-5 mt-4 border-l-8 border-warning pl-3">
           {unreadable.length} {unreadable.length === 1 ? 'job is' : 'jobs are'} kept but cannot be read by
           this copy of Mesa Drift. Nothing was deleted. Update, or restore a shop file.
         </p>
@@ -81,7 +81,7 @@ export function BenchPage() {
 const HEADS: Readonly<Record<BenchSort, string>> = {
   due: 'Due',
   name: 'Job',
-  terrace: 'Stands at',
+  terrace: 'Current step',
   status: 'In its way',
 };
 

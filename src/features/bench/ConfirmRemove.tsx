@@ -25,11 +25,11 @@ export function ConfirmRemove({ name, onRemove, onClose }: Props) {
           </AlertDialog.Description>
           <div className="mt-4 flex justify-end gap-2">
             <AlertDialog.Cancel asChild>
-              <Button>Keep it</Button>
+              <Button>Cancel</Button>
             </AlertDialog.Cancel>
             <AlertDialog.Action asChild>
               <Button kind="act" onClick={onRemove}>
-                Take it off
+                Delete
               </Button>
             </AlertDialog.Action>
           </div>

@@ -20,7 +20,7 @@ const ConfirmRemove = dynamic(() => import('./ConfirmRemove').then((m) => m.Conf
 
 interface Props {
   readonly record: JobRecord;
-  /** Null for the moment it is being reckoned. */
+  /** Null for the moment it is being calculated. */
   readonly jobStatus: JobStatus | null;
 }
 
@@ -48,7 +48,7 @@ export function Traveller({ record, jobStatus }: Props) {
         </h2>
         <p className="truncate font-label text-fine font-medium text-soft">
           {job.pieces} {job.pieces === 1 ? 'piece' : 'pieces'} ·{' '}
-          {jobStatus ? (jobStatus.blankName ?? 'blank not chosen') : 'being reckoned…'}
+          {jobStatus ? (jobStatus.blankName ?? 'blank not chosen') : 'calculating…'}
         </p>
       </div>
       <div className="order-3 col-span-2 md:order-none md:col-span-1">
@@ -65,7 +65,7 @@ export function Traveller({ record, jobStatus }: Props) {
   );
 }
 
-/** Where it stands, or what is most in its way. */
+/** Its current step, or what is most in its way. */
 function Status({ jobStatus: { at, summary, worst } }: { jobStatus: JobStatus }) {
   const terrace = worst?.terrace ?? at;
   const text = worst?.text ?? summary;
@@ -82,7 +82,7 @@ function Status({ jobStatus: { at, summary, worst } }: { jobStatus: JobStatus })
 
 const PROGRESS_WORDS: Readonly<Record<Progress, string>> = { todo: 'to do', ready: 'begun', done: 'settled' };
 
-/** Eight strata, filled as far as each terrace has come; the one the job stands at is framed. */
+/** Eight strata, filled as far as each terrace has come; the current step is framed. */
 function Strata({ jobStatus, jobId }: { jobStatus: JobStatus | null; jobId: string }) {
   return (
     <ol className="grid grid-cols-8 gap-[2px]" aria-label="Terraces">
@@ -122,7 +122,7 @@ function CopyButton({ record }: { record: JobRecord }) {
     <Button
       kind="quiet"
       aria-label={`Do ${record.job.name} again`}
-      title="Do it again: a copy with the same decisions"
+      title="Duplicate this job"
       onClick={() => void copy()}
       className="px-2"
     >
@@ -141,8 +141,8 @@ function RemoveButton({ record }: { record: JobRecord }) {
     }
     const removed = r.value;
     if (!removed) return;
-    notify(`“${record.job.name}” is off the bench.`, {
-      label: 'Put it back',
+    notify(`“${record.job.name}” is deleted.`, {
+      label: 'Undo',
       onClick: () =>
         void restoreJob(removed).then((back) => {
           if (!back.ok) notifyProblem(back.problem);
@@ -154,7 +154,7 @@ function RemoveButton({ record }: { record: JobRecord }) {
       <Button
         kind="quiet"
         aria-label={`Take ${record.job.name} off the bench`}
-        title="Take it off the bench"
+        title="Delete this job"
         onClick={() => setAsking(true)}
         className="px-2"
       >

@@ -47,6 +47,6 @@ test('by name, terrace and what is in the way; the other way round; equals by da
   expect(ids('terrace')).toEqual(['whenever', 'late', 'a', 'b']);
   expect(ids('status')).toEqual(['a', 'late', 'b', 'whenever']);
 });
-test('a job nobody has reckoned yet is not taken for done', () => {
+test('a job nobody has calculated yet is not taken for done', () => {
   expect(benchLists(jobs, new Map(), { by: 'due', down: false }).done).toEqual([]);
 });

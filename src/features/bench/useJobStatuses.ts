@@ -20,7 +20,7 @@ import { useShop } from '../shell/shopContext';
 const look = () => loadStatuses();
 const breath = () => new Promise((resolve) => setTimeout(resolve));
 
-/** A bench left alone for so long has its pictures looked into, so that it says of a job what the job's own screen says. */
+/** A bench left alone for so long has its pictures analysed, so that it says of a job what the job's own screen says. */
 const IDLE_MS = 2500;
 
 /** What was found in the pixels of a job's pictures and of those it shares sheets with. */
@@ -29,7 +29,7 @@ async function analysesOf(pictures: readonly PictureRef[]) {
   return Object.fromEntries(found.flatMap(([id, l]) => (l ? [[id, l]] : [])));
 }
 
-/** Where every job stands, by its id: as kept where nothing has changed since, reckoned anew, one after another, where it has. */
+/** The status of every job, by its id: as kept where nothing has changed since, calculated anew, one after another, where it has. */
 export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
   const { shop, jobs, proven } = useShop();
   const kept = useLiveQuery(look);
@@ -72,7 +72,7 @@ export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
   return fresh;
 }
 
-/** Looks into the pictures nobody has looked into yet, one after another, while the bench is left alone. */
+/** Analyses the pictures nobody has analysed yet, one after another, while the bench is left alone. */
 function useImageAnalysis(jobs: readonly JobRecord[], facts: BenchFacts | undefined, settled: boolean): void {
   const missing = useMemo(
     () => jobs.flatMap((j) => picturesOf(j.job.art)).find((p) => facts && !facts.analyses.has(p.id)),

@@ -138,8 +138,8 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
               value={round ? 'round' : 'across'}
               onChange={(v) => setRound(v === 'round')}
               options={[
-                { value: 'across', label: 'across, by caliper' },
-                { value: 'round', label: 'round, by tape' },
+                { value: 'across', label: 'diameter, by caliper' },
+                { value: 'round', label: 'circumference, by tape' },
               ]}
             />
           )}
@@ -161,9 +161,9 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
             {needed}
           </p>
         )}
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button kind="act" type="submit">
-          Keep this blank
+          Save blank
         </Button>
       </div>
     </form>

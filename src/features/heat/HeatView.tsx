@@ -40,7 +40,7 @@ export function HeatView() {
       ) : (
         <p className="p-8 text-lead">
           {job.pressId
-            ? 'What stands in the way is said below.'
+            ? 'The findings below say why.'
             : 'Choose the press this job will run on. Its usual or proven settings come up by themselves.'}
         </p>
       )}
@@ -125,13 +125,15 @@ function Fields() {
       />
       {s.passes > 1 && !isOven(press) && (
         <TypedField
-          label="Fall back to"
+          label="Cool-down target"
           text={coolDown}
           unit={s.coolDownC === null ? '' : temp.unit}
           taken={originOf.coolDownC === 'measured'}
           width="w-16"
           parse={(t) =>
-            /^(no|none|-)?$/i.test(t.trim()) ? ok(null) : parseTemperature(t, units.temperature, 'Fall back')
+            /^(no|none|-)?$/i.test(t.trim())
+              ? ok(null)
+              : parseTemperature(t, units.temperature, 'Cool-down target')
           }
           onValue={(coolDownC) => put({ coolDownC }, 'fall')}
         />

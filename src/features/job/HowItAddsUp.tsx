@@ -54,7 +54,7 @@ export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Ter
       </div>
       {figures.length === 0 && (
         <p className="mt-2 text-soft">
-          Nothing to reckon yet. Figures stand here as soon as there is something to make them from.
+          Nothing to calculate yet. Figures stand here as soon as there is something to make them from.
         </p>
       )}
       <ul>
@@ -140,7 +140,7 @@ function Detail({ figure, uncertainty }: { figure: Figure; uncertainty: string |
           <ul className="grid gap-1">
             {figure.improve.map((i) => (
               <li key={i.label}>
-                {Math.round(i.share * 100)}% of the doubt is {i.label}. {i.advice}{' '}
+                {Math.round(i.share * 100)}% of the uncertainty is {i.label}. {i.advice}{' '}
                 <Bought figure={figure} by={i.buys} />
               </li>
             ))}

@@ -77,9 +77,9 @@ function DetailsForm({ onDone }: { onDone: () => void }) {
         {(p) => <textarea {...p} rows={3} className={inputClass} {...form.register('note')} />}
       </FormField>
       <div className="flex justify-end gap-2">
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>Cancel</Button>
         <Button kind="act" type="submit">
-          Keep
+          Save
         </Button>
       </div>
     </form>

@@ -18,7 +18,7 @@ interface Props {
   readonly go: (t: Terrace) => void;
 }
 
-/** What stands in the way, worst first, and the one next step. */
+/** Findings, worst first, and the one next step. */
 export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
   const { plan } = useJob();
   // What the checks of the art list above, with a place to see or a touch to put it right, is not said twice.
@@ -29,7 +29,7 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
   const [worst] = all;
   return (
     <section
-      aria-label="What stands in the way"
+      aria-label="Findings"
       className="flex min-h-15 items-center gap-3 border-t-2 border-ink bg-sheet px-5 py-2"
     >
       <div className="min-w-0 flex-1" aria-live="polite">
@@ -56,7 +56,7 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
               align="end"
               sideOffset={8}
               className="z-30 max-h-[60vh] w-[28rem] max-w-[92vw] overflow-auto border-2 border-ink bg-sheet p-3"
-              aria-label="All that stands in the way"
+              aria-label="All findings"
             >
               <ul className="grid gap-2">
                 {all.map((f) => (

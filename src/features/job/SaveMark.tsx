@@ -38,11 +38,11 @@ export function SaveMark() {
     return (
       <div
         role="alert"
-        className="flex flex-wrap items-center gap-2 border-l-8 border-heed pl-2 font-label text-fine font-semibold"
+        className="flex flex-wrap items-center gap-2 border-l-8 border-warning pl-2 font-label text-fine font-semibold"
       >
-        <span>Another tab took this job off the bench. Here it still stands.</span>
-        <Button onClick={() => void saver.putBack()}>Put it back</Button>
-        <Button onClick={() => router.push('/')}>Leave it off</Button>
+        <span>Another tab deleted this job. It is still open here.</span>
+        <Button onClick={() => void saver.putBack()}>Restore it</Button>
+        <Button onClick={() => router.push('/')}>Cancel deleted</Button>
       </div>
     );
   }
@@ -58,7 +58,7 @@ export function SaveMark() {
   return (
     <div
       role="alert"
-      className="flex flex-wrap items-center gap-2 border-l-8 border-heed pl-2 font-label text-fine font-semibold"
+      className="flex flex-wrap items-center gap-2 border-l-8 border-warning pl-2 font-label text-fine font-semibold"
     >
       <span>Another tab changed this job. Nothing is lost: choose.</span>
       <Button onClick={() => void keepBoth()}>Keep mine as a copy</Button>

@@ -71,7 +71,7 @@ interface HandleProps {
   readonly wall: Band;
 }
 
-/** Drags the height a girth is taken at; arrows move it by a millimetre. */
+/** Drags the height a circumference is taken at; arrows move it by a millimetre. */
 export function StationHandle({ fit, station, radiusMm, wall }: HandleProps) {
   const { edit } = useJob();
   const say = useSay();
@@ -88,7 +88,7 @@ export function StationHandle({ fit, station, radiusMm, wall }: HandleProps) {
     <g
       role="slider"
       tabIndex={0}
-      aria-label="Height this girth is taken at"
+      aria-label="Height this circumference is taken at"
       aria-orientation="vertical"
       aria-valuemin={wall.topMm}
       aria-valuemax={wall.footMm}

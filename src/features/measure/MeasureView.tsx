@@ -104,7 +104,7 @@ function ReadingBoxes() {
   );
 }
 
-/** A girth at another height: where the catalogue has a belly or a waist first, else in the widest gap between places. */
+/** A circumference at another height: where the catalogue has a belly or a waist first, else in the widest gap between places. */
 function AddStation({ shape }: { shape: RoundShape }) {
   const { job, edit } = useJob();
   if (job.stations.length >= 22) return null;
@@ -127,7 +127,7 @@ function AddStation({ shape }: { shape: RoundShape }) {
       }
       className="justify-self-start"
     >
-      <Plus size={16} aria-hidden /> Another girth, for a belly or waist
+      <Plus size={16} aria-hidden /> Another circumference, for a belly or waist
     </Button>
   );
 }

@@ -24,7 +24,7 @@ const OPTIONS: Readonly<Record<PlaceSpec['kind'], readonly { value: Method; labe
 
 const isPlace = (id: string): id is Place => (PLACES as readonly string[]).includes(id);
 
-/** The readings of a place: one every job has, or a girth at a height of the person's own. */
+/** The readings of a place: one every job has, or a circumference at a height of the person's own. */
 const readingsAt = (job: Job, id: string): readonly Reading[] =>
   isPlace(id) ? job.readings[id] : (job.stations.find((s) => s.id === id)?.readings ?? []);
 

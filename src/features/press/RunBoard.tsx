@@ -100,7 +100,7 @@ export function RunBoard(props: Props) {
         >
           {early ? 'Hands off' : step.words.done}
         </button>
-        <BigButton onClick={() => send('undo')}>Back</BigButton>
+        <BigButton onClick={() => send('undo')}>Undo</BigButton>
         {early && <BigButton onClick={() => send('done')}>Opened early</BigButton>}
         <BigButton onClick={() => send('spoiled')}>Spoiled</BigButton>
         <StopButton jobId={job.id} stop={() => send('stop')} />

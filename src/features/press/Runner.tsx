@@ -106,7 +106,7 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
             <PreList made={made} />
           </section>
           <section className="border-l-8 border-warning pl-4">
-            <h2 className="font-name text-head font-semibold">Mind</h2>
+            <h2 className="font-name text-head font-semibold">Safety</h2>
             <ul className="mt-2 grid gap-2 text-lead leading-snug">
               <li>Fan on, window open: the fume is not for breathing.</li>
               <li>Gloves both hands. A piece stays hot for minutes after.</li>

@@ -33,7 +33,7 @@ export function Files({ at }: { at: number }) {
         <MoreFiles at={at} ready={ready} made={made} />
         <Checklist />
         <Button onClick={() => setTrying(true)} disabled={!ready}>
-          <Printer size={18} aria-hidden /> Try the print
+          <Printer size={18} aria-hidden /> Test print
         </Button>
       </div>
       {progress !== null && (
@@ -115,7 +115,7 @@ function MoreFiles({ at, ready, made }: MoreProps) {
   );
 }
 
-/** What to set in the driver and at the tray, to be gone through line by line. */
+/** Printer settings and at the tray, to be gone through line by line. */
 function Checklist() {
   const { plan } = useJob();
   const { checklist, printer } = plan.sheet;
@@ -125,7 +125,7 @@ function Checklist() {
     <Popover.Root onOpenChange={(open) => open && setDone(new Set())}>
       <Popover.Trigger asChild>
         <Button>
-          <ListChecks size={18} aria-hidden /> Driver list
+          <ListChecks size={18} aria-hidden /> Printer settings
         </Button>
       </Popover.Trigger>
       <Popover.Portal>
@@ -133,7 +133,7 @@ function Checklist() {
           side="top"
           align="start"
           sideOffset={6}
-          aria-label="What to set in the driver"
+          aria-label="Printer settings"
           className="z-30 w-[30rem] max-w-[92vw] border-2 border-ink bg-sheet p-4"
         >
           <p className="mb-1 font-name text-name font-semibold">{printer.name}</p>

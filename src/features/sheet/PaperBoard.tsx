@@ -202,7 +202,7 @@ function NothingPlaced() {
         {sheet.findings
           .filter((f) => f.level === 'blocker')
           .map((f) => say(f.text))
-          .join(' ') || 'What stands in the way is said below.'}
+          .join(' ') || 'The findings below say why.'}
       </p>
     </div>
   );

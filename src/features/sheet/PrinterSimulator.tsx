@@ -127,8 +127,8 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
       open
       wide
       onClose={onClose}
-      title="Try the print"
-      about="A stand-in printer. Give it a driver’s faults, then lay the rule on the bar: it is how you will catch them on paper."
+      title="Test print"
+      about="A printer simulator. Give it a driver’s faults, then lay the rule on the bar: it is how you will catch them on paper."
     >
       <div className="grid gap-4 md:grid-cols-[1fr_17rem]">
         <div className="relative h-[26rem] border-2 border-ink bg-board">
@@ -231,17 +231,17 @@ function Printed({ page, sheet, url, near }: PrintedProps) {
   return (
     <Board
       interactive
-      label="The sheet as it comes out of the stand-in printer, with a rule on it"
+      label="The sheet as it comes out of the printer simulator, with a rule on it"
       bounds={near === 'bar' && atBar ? atBar : whole}
       room={{ top: 14, right: 14, bottom: 14, left: 14 }}
       draw={(fit) => (
         <>
           <g transform={`translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`}>
-            <clipPath id="stand-in-ink">
+            <clipPath id="simulator-ink">
               <rect {...inked} />
             </clipPath>
             <rect width={widthMm} height={heightMm} fill="#ffffff" stroke="#14211f" strokeWidth={0.6} />
-            <g clipPath="url(#stand-in-ink)">
+            <g clipPath="url(#simulator-ink)">
               <g transform={`matrix(${matrix.join(' ')})`}>
                 <image href={url} width={page.widthMm} height={page.heightMm} preserveAspectRatio="none" />
               </g>

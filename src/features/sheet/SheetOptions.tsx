@@ -32,7 +32,7 @@ export function SheetOptions() {
     <div
       role="group"
       aria-label={panels ? 'Prints it whole' : 'Other papers that hold it'}
-      className={`flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b border-rule px-4 py-2 ${panels ? 'border-l-8 border-l-heed bg-sheet' : 'bg-sheet/80'}`}
+      className={`flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b border-rule px-4 py-2 ${panels ? 'border-l-8 border-l-warning bg-sheet' : 'bg-sheet/80'}`}
     >
       <p className="font-label text-base font-semibold">{panels || !paper ? 'Prints it whole:' : 'Or on:'}</p>
       {others.map((o) => (

@@ -96,7 +96,7 @@ export function SheetTools() {
           onChange={(e) => put({ mayRotate: e.target.checked })}
           className="size-5 accent-strata-3"
         />
-        may be turned
+        may rotate
       </label>
       <OtherJobs onChange={(sharedJobIds) => put({ sharedJobIds })} />
     </div>

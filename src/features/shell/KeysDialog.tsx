@@ -16,7 +16,12 @@ const KEYS: readonly (readonly [string, string])[] = [
 
 export function KeysDialog({ onClose }: { onClose: () => void }) {
   return (
-    <Dialog open onClose={onClose} title="Keys" about="Everything can be reached without a mouse.">
+    <Dialog
+      open
+      onClose={onClose}
+      title="Keyboard shortcuts"
+      about="Everything can be reached without a mouse."
+    >
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
         {KEYS.map(([key, what]) => (
           <div key={key} className="contents">

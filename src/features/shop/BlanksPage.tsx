@@ -56,7 +56,7 @@ function columnsFor(onEdit: (e: Editing) => void) {
     }),
     c.accessor('family', { header: 'Family' }),
     c.accessor(formWords, { id: 'form', header: 'Shape' }),
-    c.accessor(widthOf, { id: 'across', header: 'Across', cell: (x) => <Mm of={x.getValue()} /> }),
+    c.accessor(widthOf, { id: 'across', header: 'Width', cell: (x) => <Mm of={x.getValue()} /> }),
     c.accessor(heightOf, { id: 'height', header: 'Height', cell: (x) => <Mm of={x.getValue()} /> }),
     c.accessor((b) => b.material, {
       id: 'material',

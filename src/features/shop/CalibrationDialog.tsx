@@ -96,7 +96,7 @@ export function CalibrationDialog({ paper, onClose }: Props) {
     const r = await savePaper({ ...paper, calibration });
     if (!r.ok) notifyProblem(r.problem);
     else {
-      notify(`${paper.name} is measured. Sheets are made good for it from now on.`);
+      notify(`${paper.name} is measured. Sheets compensate for it from now on.`);
       onClose();
     }
   };
@@ -112,7 +112,7 @@ export function CalibrationDialog({ paper, onClose }: Props) {
       open
       onClose={onClose}
       title={`What the printer does on ${paper.name}`}
-      about="No printer is true to a hair, and paper shrinks in the heat. Both are made good once they are known."
+      about="No printer is true to a hair, and paper shrinks in the heat. Sheets compensate for both once they are known."
     >
       <ol className="grid gap-3">
         <li className="flex flex-wrap items-center gap-3">
@@ -154,8 +154,8 @@ export function CalibrationDialog({ paper, onClose }: Props) {
         )}
       </div>
       <div className="mt-4 flex flex-wrap justify-end gap-2">
-        {old && <Button onClick={() => void forget()}>Forget it</Button>}
-        <Button onClick={onClose}>Leave it</Button>
+        {old && <Button onClick={() => void forget()}>Remove calibration</Button>}
+        <Button onClick={onClose}>Cancel</Button>
         <Button kind="act" onClick={() => void save()}>
           Keep these
         </Button>

@@ -124,9 +124,9 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
           {(p) => <input {...p} inputMode="decimal" className={inputClass} {...form.register('costCents')} />}
         </FormField>
         <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>Cancel</Button>
           <Button kind="act" type="submit">
-            Keep this paper
+            Save paper
           </Button>
         </div>
       </form>

@@ -297,9 +297,9 @@ function PressDialog({ press, onClose }: { press: Press | null; onClose: () => v
           </>
         )}
         <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>Cancel</Button>
           <Button kind="act" type="submit">
-            Keep this press
+            Save press
           </Button>
         </div>
       </form>

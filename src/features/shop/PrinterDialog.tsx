@@ -159,7 +159,7 @@ export function PrinterDialog({ printer, onClose }: { printer: Printer | null; o
         </div>
         <div className="grid content-start gap-3">
           <div className="grid grid-cols-3 gap-3">
-            <FormField label="Fineness, ppi">
+            <FormField label="Resolution, ppi">
               {(p) => (
                 <select {...p} className={inputClass} {...form.register('ppi')}>
                   {PPIS.map((v) => (
@@ -178,13 +178,13 @@ export function PrinterDialog({ printer, onClose }: { printer: Printer | null; o
                 />
               )}
             </FormField>
-            <FormField label="Most ink, %" problem={errors.mostInkPct?.message}>
+            <FormField label="Ink limit, %" problem={errors.mostInkPct?.message}>
               {(p) => (
                 <input {...p} inputMode="numeric" className={inputClass} {...form.register('mostInkPct')} />
               )}
             </FormField>
           </div>
-          <FormField label="What to set in the driver, a line each" problem={errors.driver?.message}>
+          <FormField label="Printer settings, a line each" problem={errors.driver?.message}>
             {(p) => (
               <textarea
                 {...p}
@@ -196,9 +196,9 @@ export function PrinterDialog({ printer, onClose }: { printer: Printer | null; o
           </FormField>
         </div>
         <div className="flex justify-end gap-2 md:col-span-2">
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>Cancel</Button>
           <Button kind="act" type="submit">
-            Keep this printer
+            Save printer
           </Button>
         </div>
       </form>

@@ -79,7 +79,7 @@ export function Printers() {
                     void put((now) => [p, ...now.filter((x) => x.id !== p.id)], `${p.name} comes first.`)
                   }
                 >
-                  Put first
+                  Make default
                 </Button>
               )}
               <Button
@@ -95,9 +95,7 @@ export function Printers() {
                 aria-label={`Take out ${p.name}`}
                 className="px-2"
                 disabled={settings.printers.length === 1}
-                onClick={() =>
-                  void put((now) => now.filter((x) => x.id !== p.id), `“${p.name}” is taken out.`)
-                }
+                onClick={() => void put((now) => now.filter((x) => x.id !== p.id), `“${p.name}” is removed.`)}
               >
                 <Trash2 size={17} aria-hidden />
               </Button>

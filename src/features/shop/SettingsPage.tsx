@@ -29,7 +29,7 @@ import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 
-/** The shop's own ways: tape, printer, house school; and the whole shop in a file. */
+/** The shop's own ways: tape, printer, seam methods; and the whole shop in a file. */
 export function SettingsPage() {
   const { shop } = useShop();
   const s = shop.settings;
@@ -258,7 +258,7 @@ function WholeShop() {
           </p>
           <div className="mt-4 flex flex-wrap justify-end gap-2">
             <Button onClick={() => void save()}>Save mine first</Button>
-            <Button onClick={() => setFound(null)}>Leave it</Button>
+            <Button onClick={() => setFound(null)}>Cancel</Button>
             <Button kind="act" onClick={() => void restore()}>
               Put it in place
             </Button>

@@ -100,8 +100,7 @@ export function actionsColumn<T extends Thing>(
   const remove = async (thing: T) => {
     const r = await removeThing(table, thing.id);
     if (!r.ok) notifyProblem(r.problem);
-    else
-      notify(`“${thing.name}” is taken out.`, { label: 'Put it back', onClick: () => void putBack(thing) });
+    else notify(`“${thing.name}” is removed.`, { label: 'Undo', onClick: () => void putBack(thing) });
   };
   return createColumnHelper<T>().display({
     id: 'actions',

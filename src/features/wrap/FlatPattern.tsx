@@ -22,7 +22,7 @@ export const FlatPattern = memo(function FlatPattern() {
   if (!pattern)
     return (
       <p className="grid h-full place-content-center p-8 text-center text-lead">
-        The wrap has no size yet. What stands in the way is said below.
+        The wrap has no size yet. The findings below say why.
       </p>
     );
   const { trim } = pattern;

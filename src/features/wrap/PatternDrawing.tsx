@@ -73,7 +73,7 @@ const Edge = ({ c, ...style }: { c: Contour } & React.SVGProps<SVGPathElement>) 
   <path d={contourPath(c)} fill="none" vectorEffect="non-scaling-stroke" {...style} />
 );
 
-/** Trim, bleed, safe and seam zones, what to stay clear of, the fold and the front. */
+/** Trim, bleed, safe and seam zones, exclusion zones, the fold and the front. */
 export function PatternLines({ fit, pattern, onDark = false }: LinesProps) {
   const { seams, meets, front, fold, grip } = pattern;
   return (

@@ -20,7 +20,7 @@ const Rolled = dynamic(() => import('./rolled/Rolled').then((m) => m.Rolled), {
 
 type Way = 'flat' | 'on it';
 
-/** The paper laid flat or on the blank, with the school of seam and every zone dimensioned. */
+/** The paper laid flat or on the blank, with the seam method and every zone dimensioned. */
 export function WrapView() {
   const { plan } = useJob();
   const [way, setWay] = useState<Way>('flat');
@@ -80,7 +80,7 @@ const SeamMethods = memo(function SeamMethods() {
   const { notes } = plan.wrap;
   return (
     <Segments
-      label="School of seam"
+      label="Seam method"
       value={plan.wrap.seamMethod}
       onChange={(seamMethod) => edit((j) => ({ ...j, wrap: { ...j.wrap, seamMethod, amountMm: null } }))}
       options={SEAM_METHODS.map((s) => ({ value: s, label: notes[s].label }))}
@@ -127,7 +127,7 @@ function EdgeWays({ blank }: { blank: FlatBlank }) {
       onChange={(edge) => edit((j) => ({ ...j, wrap: { ...j.wrap, edge } }))}
       options={[
         { value: 'bleed', label: 'Bleed past the edge' },
-        { value: 'wrapped', label: 'Fold over like a parcel' },
+        { value: 'wrapped', label: 'Wrap over the edges' },
       ]}
     />
   );

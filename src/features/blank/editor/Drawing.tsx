@@ -224,7 +224,7 @@ function RoundEntries({ draft, change, shape, fit, round }: RoundProps) {
   const { x, y } = fit;
   const half = widestMm(shape) / 2;
   const factor = round ? Math.PI : 1;
-  const of = round ? 'Round' : 'Across';
+  const of = round ? 'Circumference' : 'Diameter';
   const right = x(half + (shape.handle?.reachMm ?? 0)) + 14;
   return (
     <>

@@ -50,7 +50,7 @@ const Item = ({ letter, removes, onRemove, children }: ItemProps) => (
   <li className="flex flex-wrap items-end gap-x-3 gap-y-1 border-b border-rule py-1.5">
     <span
       aria-hidden
-      className="grid size-6 shrink-0 place-items-center self-center bg-taken font-label text-fine font-semibold text-white"
+      className="grid size-6 shrink-0 place-items-center self-center bg-measured font-label text-fine font-semibold text-white"
     >
       {letter}
     </span>
@@ -104,7 +104,7 @@ function RoundLists({ draft, change, round }: Props) {
                   onValue={(v) => change((d) => changeBetween(d, b.id, { fromRimMm: v }))}
                 />
                 <LengthField
-                  label={round ? 'Round there' : 'Across there'}
+                  label={round ? 'Circumference there' : 'Diameter there'}
                   valueMm={diameterMm * factor}
                   minMm={5 * factor}
                   maxMm={400 * factor}
@@ -122,12 +122,12 @@ function RoundLists({ draft, change, round }: Props) {
         <div className="mt-2 flex flex-wrap gap-2">
           {draft.between.length < 22 && (
             <Button onClick={() => change((d) => addBetween(d, newId('width')))}>
-              <Plus size={16} aria-hidden /> A width between
+              <Plus size={16} aria-hidden /> A diameter between
             </Button>
           )}
           {draft.zones.length < 8 && (
             <Button onClick={() => change((d) => addZone(d, newId('zone')))}>
-              <Plus size={16} aria-hidden /> A place to keep clear
+              <Plus size={16} aria-hidden /> Exclusion zone
             </Button>
           )}
         </div>
@@ -152,12 +152,12 @@ function Zone({ zone: z, at, height, change }: ZoneProps) {
       onRemove={() => change((d) => withoutZone(d, z.id))}
     >
       <TypedField
-        label="Keep clear of"
+        label="Excluded part"
         text={z.what}
         width="w-28"
         parse={(t) =>
           t.trim() === ''
-            ? fail('Say what it is.', 'Keep clear of', 'Such as stamp.')
+            ? fail('Say what it is.', 'Excluded part', 'Such as stamp.')
             : ok(t.trim().slice(0, 80))
         }
         onValue={(what) => put({ what })}
@@ -294,7 +294,7 @@ function HoleItem({ hole: h, at, draft, change }: HoleProps) {
       {length('From the left', h.xMm, 0, dimMm(draft, 'width'), (xMm) => put({ xMm }))}
       {length('From the top', h.yMm, 0, dimMm(draft, 'height'), (yMm) => put({ yMm }))}
       {h.form === 'round'
-        ? length('Across it', h.diameterMm, 0.5, 300, (diameterMm) => put({ diameterMm }))
+        ? length('Diameter', h.diameterMm, 0.5, 300, (diameterMm) => put({ diameterMm }))
         : length('Slot width', h.widthMm, 0.5, 300, (widthMm) => put({ widthMm }))}
       {h.form === 'slot' && length('Slot height', h.heightMm, 0.5, 300, (heightMm) => put({ heightMm }))}
     </Item>

@@ -28,7 +28,7 @@ export const DIMS = [
 ] as const;
 export type Dim = (typeof DIMS)[number];
 
-/** A width between rim and foot: where and how wide, or, of a start nobody has typed into, as shares of the wall and of the rim. */
+/** A diameter between rim and foot: where and how wide, or, of a start nobody has typed into, as shares of the wall and of the rim. */
 export interface Between {
   readonly id: string;
   readonly share: number;
@@ -155,7 +155,7 @@ export const withoutBetween = (d: Draft, id: string): Draft => ({
   between: d.between.filter((b) => b.id !== id),
 });
 
-/** A zone to stay clear of: right round in the middle of the wall until it is moved. */
+/** An exclusion zone: right round in the middle of the wall until it is moved. */
 export function addZone(d: Draft, id: string): Draft {
   const { topMm, footMm } = wallEnds(d);
   const zone = {
