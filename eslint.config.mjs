@@ -2,6 +2,7 @@ import tseslint from 'typescript-eslint';
 import next from '@next/eslint-plugin-next';
 import hooks from 'eslint-plugin-react-hooks';
 import boundaries from 'eslint-plugin-boundaries';
+import { CORE_ROOMS } from './src/core/rooms.mjs';
 
 // Who may import whom. The core knows nobody; routes know everybody.
 const rooms = ['core', 'data', 'workers', 'ui', 'features', 'app'];
@@ -60,6 +61,33 @@ export default tseslint.config(
           policies: rooms.map((type) => ({
             from: { element: { type } },
             allow: { to: { element: { type: mayUse[type] } } },
+          })),
+        },
+      ],
+      'boundaries/no-unknown-files': 'error',
+    },
+  },
+  {
+    // Inside the core a room uses the rooms listed before it. Tests and their helpers may look anywhere.
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts', 'src/core/**/test*.ts'],
+    plugins: { boundaries },
+    settings: {
+      'import/resolver': { typescript: { alwaysTryTypes: true } },
+      'boundaries/include': ['src/**/*'],
+      'boundaries/elements': [
+        ...CORE_ROOMS.map(({ room }) => ({ type: room, pattern: `src/core/${room}` })),
+        ...rooms.filter((r) => r !== 'core').map((r) => ({ type: r, pattern: `src/${r}` })),
+      ],
+    },
+    rules: {
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          policies: CORE_ROOMS.map(({ room }, i) => ({
+            from: { element: { type: room } },
+            allow: { to: { element: { type: CORE_ROOMS.slice(0, i + 1).map((r) => r.room) } } },
           })),
         },
       ],

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { analyseImage } from '../src/core/art/analyseImage';
-import { seeded } from '../src/core/art/random';
+import { seeded } from '../src/core/random/random';
 import { bendRows, readyBend } from '../src/core/art/resample';
 import { seamSearch } from '../src/core/art/seam';
 import type { Pixels } from '../src/core/art/pixels';

@@ -9,7 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { startServer } from '../scripts/start.mjs';
-import { seeded } from '../src/core/art/random';
+import { seeded } from '../src/core/random/random';
 
 const kills = Number(process.argv[2] ?? 200);
 const profile = mkdtempSync(join(tmpdir(), 'mesa-kills-'));

@@ -6,7 +6,7 @@ import { roundPlaces } from '../src/core/readings/places';
 import { bestCone, coneOfBand, paperRadius, usableBand } from '../src/core/shapes/band';
 import { profileThrough } from '../src/core/shapes/profile';
 import { isFlat, isRound, type Blank } from '../src/core/shop/blank';
-import { TRUE_SCALE } from '../src/core/sheet/calibration';
+import { TRUE_SCALE } from '../src/core/calibration/calibration';
 import { sizeFlatWrap } from '../src/core/wrap/flatWrap';
 import { sizeRoundWrap } from '../src/core/wrap/roundWrap';
 import { p95, round, timed, type Figure } from './figure';

@@ -1,7 +1,7 @@
 // Writes the advance widths of the fonts words can be set in, so that the core can measure words without a browser.
 import { readFileSync, writeFileSync } from 'node:fs';
 import fontkit from '@pdf-lib/fontkit';
-import { FONTS } from '../src/core/art/fonts';
+import { FONTS } from '../src/core/job/fonts';
 
 const table = Object.fromEntries(
   FONTS.map((f) => {

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { readJobFile } from '../src/core/formats/jobFile';
 import { plan } from '../src/core/plan/plan';
-import { problemText } from '../src/core/result';
+import { problemText } from '../src/core/basics/result';
 
 function text(path: string | undefined): string | null {
   if (path === undefined) return null;

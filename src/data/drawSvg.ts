@@ -1,5 +1,5 @@
 import type { PictureRef } from '@/core/job/art';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 
 /** Removes all that could run or reach out: scripts, handlers, links, foreign content, pictures from elsewhere. */
 async function sanitised(text: string): Promise<string> {

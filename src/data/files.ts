@@ -11,8 +11,8 @@ import {
 import { picturesOf as picturesIn } from '@/core/job/art';
 import { inspectPicture } from '@/core/formats/picture';
 import type { Job } from '@/core/job/job';
-import { fail, ok, type Result } from '@/core/result';
-import { sameContent } from '@/core/same';
+import { fail, ok, type Result } from '@/core/basics/result';
+import { sameContent } from '@/core/basics/same';
 import type { Blank } from '@/core/shop/blank';
 import type { Printer } from '@/core/shop/printer';
 import { withPrinters } from '@/core/shop/settings';

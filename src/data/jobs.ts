@@ -1,7 +1,7 @@
 import { picturesOf } from '@/core/job/art';
 import { jobSchema, newJob, type Job } from '@/core/job/job';
-import { fail, type Result } from '@/core/result';
-import { sameContent } from '@/core/same';
+import { fail, type Result } from '@/core/basics/result';
+import { sameContent } from '@/core/basics/same';
 import type { Run } from '@/core/shop/records';
 import { db as theDb, type JobRecord, type MesaDb, type PictureRecord } from './db';
 import { newId } from './ids';

@@ -1,4 +1,4 @@
-import '@/core/zodSetup';
+import '@/core/basics/zodSetup';
 import * as z from 'zod/mini';
 import { isRaw } from '@/core/formats/upgrades/raw';
 import { jobOfToday, NEWEST } from '@/core/formats/upgrades/upgrades';

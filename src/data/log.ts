@@ -1,8 +1,8 @@
 import Dexie from 'dexie';
 import type { ProvenCounts } from '@/core/heat/choose';
 import type { JobTally } from '@/core/look/tally';
-import type { Result } from '@/core/result';
-import type { HeatSettings } from '@/core/heat/settings';
+import type { Result } from '@/core/basics/result';
+import type { HeatSettings } from '@/core/shop/heatSettings';
 import { logEntrySchema, type LogEntry, type Recipe } from '@/core/shop/records';
 import { db as theDb, type LogRecord, type MesaDb, type TallyRecord } from './db';
 import { stored } from './storage';

@@ -1,6 +1,6 @@
 import type { PictureRef } from '@/core/job/art';
-import { createLru } from '@/core/memo';
-import { fail, ok, type Result } from '@/core/result';
+import { createLru } from '@/core/memo/memo';
+import { fail, ok, type Result } from '@/core/basics/result';
 import type { InspectedPicture, PictureBytes } from '@/workers/bench.worker';
 import { inWorker } from '@/workers/client';
 import { db as theDb, type MesaDb } from './db';

@@ -1,5 +1,5 @@
 import { foldRun } from '@/core/run/run';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/basics/result';
 import { runSchema, type Run, type RunEvent } from '@/core/shop/records';
 import { db as theDb, type MesaDb } from './db';
 import { stored } from './storage';

@@ -1,7 +1,7 @@
 import type { DemoShop } from '@/core/demo/demoShop';
 import type { JobStatus } from '@/core/plan/status';
-import type { Result } from '@/core/result';
-import { sameContent } from '@/core/same';
+import type { Result } from '@/core/basics/result';
+import { sameContent } from '@/core/basics/same';
 import { DEFAULT_SETTINGS, withPrinters } from '@/core/shop/settings';
 import type { Shop } from '@/core/shop/shop';
 import { allTables, db as theDb, type MesaDb } from './db';

@@ -6,7 +6,7 @@ import { pressSchema, type Press } from '@/core/shop/press';
 import { recipeSchema, runSchema, type Recipe } from '@/core/shop/records';
 import { DEFAULT_SETTINGS, settingsSchema, type Settings } from '@/core/shop/settings';
 import { byName, type Shop } from '@/core/shop/shop';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/basics/result';
 import { db as theDb, type MesaDb } from './db';
 import { wholeLog } from './log';
 import { stored } from './storage';

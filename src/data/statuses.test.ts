@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { GET } from '@/app/api/starting/route';
 import { demoShop } from '@/core/demo/demoShop';
-import { keyOf } from '@/core/key';
+import { keyOf } from '@/core/memo/key';
 import { allFindings, plan, currentStep } from '@/core/plan/plan';
 import { picturesOf } from '@/core/job/art';
 import { statusIn, statusOf } from '@/core/plan/statusOf';

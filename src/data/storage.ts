@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 
 const names = (error: unknown): string => {
   if (!(error instanceof Error)) return '';

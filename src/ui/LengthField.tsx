@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback } from 'react';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 import { formatQuantity } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
 import { mm, fineMm } from '@/core/units/quantity';

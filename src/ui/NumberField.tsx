@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback } from 'react';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 import { TypedField } from './TypedField';
 
 interface Props {

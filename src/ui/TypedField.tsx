@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/basics/result';
 import { useRemember } from './restore';
 
 interface Props<T> {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState, useSyncExternalStore, type CSSProperties } from 'react';
-import { problemText, type Problem } from '@/core/result';
+import { problemText, type Problem } from '@/core/basics/result';
 
 /** A message at the foot of the page. */
 interface Message {

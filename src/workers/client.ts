@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 import type { BenchWorker } from './bench.worker';
 
 interface Held {

@@ -1,8 +1,8 @@
-import type { Affine } from '@/core/art/affine';
-import { fontById, type FontId } from '@/core/art/fonts';
-import type { Polygon } from '@/core/art/polygon';
+import type { Affine } from '@/core/geometry/affine';
+import { fontById, type FontId } from '@/core/job/fonts';
+import type { Polygon } from '@/core/geometry/polygon';
 import type { Scene, Shape } from '@/core/art/scenes';
-import type { Rect } from '@/core/shapes/plane';
+import type { Rect } from '@/core/geometry/plane';
 import type { PageItem } from '@/core/sheet/pages';
 
 /** Draws core's lists of shapes on a canvas. The core decides what; this only holds the brush. */

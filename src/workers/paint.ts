@@ -1,9 +1,9 @@
 import { sourceBox, type Source, type Sources } from '@/core/art/items';
-import { fontById, type FontId } from '@/core/art/fonts';
+import { fontById, type FontId } from '@/core/job/fonts';
 import { makeChunk, joinBytes, physChunk, PNG_SIGNATURE } from '@/core/formats/png';
 import { MM_PER_INCH } from '@/core/units/quantity';
 import type { Page, PageItem } from '@/core/sheet/pages';
-import type { Rect } from '@/core/shapes/plane';
+import type { Rect } from '@/core/geometry/plane';
 import { bitmapOf, canvasFor, pixelsOf, type PictureBytes } from './decode';
 import { Deflater, rgbRow, UpRows } from './deflate';
 import { drawPart, LABEL_FACE, type Painted } from './draw';

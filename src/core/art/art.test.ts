@@ -1,3 +1,5 @@
+import { boundsOf, rectCorners, type Point } from '../geometry/plane';
+import { signedArea } from '../geometry/ring';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import fontkit from '@pdf-lib/fontkit';
@@ -13,13 +15,15 @@ import {
   rotate,
   scale,
   translate,
-} from './affine';
-import { FONTS } from './fonts';
+} from '../geometry/affine';
+import { FONTS } from '../job/fonts';
 import { bareAreas, placePicture } from './pictureTransform';
-import { area, boundsOf, rectCorners, uncovered } from './polygon';
+import { uncovered } from '../geometry/polygon';
 import { drawScene } from './scenes';
-import { rectContour } from '../shapes/contour';
+import { rectContour } from '../geometry/contour';
 import { runsOutOf, runsPast, setText, touches } from './text';
+
+const area = (p: readonly Point[]): number => Math.abs(signedArea(p));
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const rectArb = fc.record({ x: num(-50, 50), y: num(-50, 50), width: num(1, 300), height: num(1, 300) });

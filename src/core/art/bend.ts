@@ -1,7 +1,7 @@
 import type { Warp } from '../job/art';
 import { radiusAt } from '../shapes/cone';
-import { boundsOfContour, flatten, type Contour } from '../shapes/contour';
-import type { Line, Point } from '../shapes/plane';
+import { boundsOfContour, flatten, type Contour } from '../geometry/contour';
+import type { Line, Point } from '../geometry/plane';
 import { patternPoint, wallPoint } from '../wrap/roll';
 import type { Face, Pattern, Roll } from '../wrap/pattern';
 

@@ -1,13 +1,13 @@
 import type { PictureRef } from '../job/art';
-import { flatten } from '../shapes/contour';
-import type { Rect } from '../shapes/plane';
+import { flatten } from '../geometry/contour';
+import type { Rect } from '../geometry/plane';
 import type { Face } from '../wrap/pattern';
-import { apply, compose, type Affine } from './affine';
+import { apply, compose, type Affine } from '../geometry/affine';
 import type { Bend } from './bend';
-import type { FontId } from './fonts';
-import { keyOf } from '../key';
+import type { FontId } from '../job/fonts';
+import { keyOf } from '../memo/key';
 import { isOn, type ArtBoard, type PlacedLayer, type PlacedPicture } from './placedLayers';
-import type { Polygon } from './polygon';
+import type { Polygon } from '../geometry/polygon';
 import type { LetterAt } from './text';
 
 /** Where the pixels of a picture item come from: a file as it is, or one bent or repeated at the fineness of the printer. */

@@ -1,9 +1,9 @@
 import type { PictureLayer, PicturePlacement, Repeat } from '../job/art';
-import { flatten, type Contour } from '../shapes/contour';
-import type { Rect } from '../shapes/plane';
+import { flatten, type Contour } from '../geometry/contour';
+import { type Rect, boundsOf, rectCorners } from '../geometry/plane';
 import { MM_PER_INCH } from '../units/quantity';
-import { apply, compose, IDENTITY, invert, rotate, scale, translate, type Affine } from './affine';
-import { boundsOf, rectCorners, uncovered, type Polygon } from './polygon';
+import { apply, compose, IDENTITY, invert, rotate, scale, translate, type Affine } from '../geometry/affine';
+import { uncovered, type Polygon } from '../geometry/polygon';
 
 export type Edge = 'top' | 'right' | 'bottom' | 'left';
 

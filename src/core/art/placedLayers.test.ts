@@ -11,11 +11,11 @@ import {
 } from '../job/art';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
-import { insideRing } from '../shapes/ring';
+import { insideRing } from '../geometry/ring';
 import { mainFace } from '../wrap/pattern';
 import { sizeRoundWrap } from '../wrap/roundWrap';
 import { straightPattern, wrapInput } from '../wrap/testWraps';
-import { apply, IDENTITY, translate } from './affine';
+import { apply, IDENTITY, translate } from '../geometry/affine';
 import { faceItems, sourceBox, sourceKey, sourcesOf } from './items';
 import { bareOf, boardOf, isOn, placeArt, type PlacedLayer } from './placedLayers';
 import { piecesOf } from './names';

@@ -1,11 +1,11 @@
 import type { Art, OnFace, PictureLayer, PictureRef, TextLayer } from '../job/art';
 import { cellOf, pictureNamed } from './names';
 import { mainFace, type Face, type Pattern } from '../wrap/pattern';
-import type { Rect } from '../shapes/plane';
-import type { Affine } from './affine';
+import type { Rect } from '../geometry/plane';
+import type { Affine } from '../geometry/affine';
 import { bendOf, straightened, type Bend } from './bend';
 import { bareAreas, placePicture, tilesOf, type BareAreas, type PictureTransform } from './pictureTransform';
-import type { FontId } from './fonts';
+import type { FontId } from '../job/fonts';
 import { ontoPaper, setText, type LetterAt, type SetText } from './text';
 
 /** The straight board art is set out on, and how it is bent on to the paper (null: it is the paper). */

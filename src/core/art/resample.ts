@@ -1,8 +1,8 @@
-import type { Affine } from './affine';
-import { invert } from './affine';
+import type { Affine } from '../geometry/affine';
+import { invert } from '../geometry/affine';
 import { straight, type Bend } from './bend';
 import type { Pixels } from './pixels';
-import type { Rect } from '../shapes/plane';
+import type { Rect } from '../geometry/plane';
 import { resampleRun, phased, HALF, PHASE_BITS, PHASES, WEIGHT_BITS, WEIGHTS } from './resampleRun';
 import { shrink } from './shrink';
 

@@ -1,5 +1,5 @@
 import type { PictureRef } from '../job/art';
-import { seeded } from './random';
+import { seeded } from '../random/random';
 
 /** Shapes a scene is made of, in the unit of its frame. Painted in order. */
 export type Shape =

@@ -3,7 +3,7 @@ import { exact } from '../figures/uncertain';
 import { pictureLayer, START_PLACEMENT, type PictureRef } from '../job/art';
 import { sizeRoundWrap } from '../wrap/roundWrap';
 import { wrapInput } from '../wrap/testWraps';
-import { apply } from './affine';
+import { apply } from '../geometry/affine';
 import type { PlacedPicture } from './placedLayers';
 import { placePicture } from './pictureTransform';
 import { closesAtMm, placedAtCut, seamRequest } from './seamRequest';

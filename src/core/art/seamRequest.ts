@@ -1,6 +1,6 @@
 import type { PictureLayer, PicturePlacement } from '../job/art';
 import type { Pattern } from '../wrap/pattern';
-import { invert, apply } from './affine';
+import { invert, apply } from '../geometry/affine';
 import type { PlacedPicture } from './placedLayers';
 import type { SeamRequest, SeamCut } from './seam';
 

@@ -4,7 +4,7 @@ import { exact } from '../figures/uncertain';
 import { wallPoint } from '../wrap/roll';
 import { sizeRoundWrap } from '../wrap/roundWrap';
 import { wrapInput } from '../wrap/testWraps';
-import { apply, determinant } from './affine';
+import { apply, determinant } from '../geometry/affine';
 import { bendOf } from './bend';
 import { LEAST_FIT, ontoPaper, setText } from './text';
 

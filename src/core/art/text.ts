@@ -1,12 +1,12 @@
 import type { TextLayer } from '../job/art';
-import { flatten, type Contour } from '../shapes/contour';
-import type { Point, Rect } from '../shapes/plane';
-import { distanceToRing, insideRing } from '../shapes/ring';
-import { apply, compose, rotate, translate, type Affine } from './affine';
+import { flatten, type Contour } from '../geometry/contour';
+import { type Point, type Rect, boundsOf, rectCorners } from '../geometry/plane';
+import { distanceToRing, insideRing } from '../geometry/ring';
+import { apply, compose, rotate, translate, type Affine } from '../geometry/affine';
 import { bent, levelDeg, type Bend } from './bend';
-import type { FontId } from './fonts';
+import type { FontId } from '../job/fonts';
 import { FONT_METRICS } from './fontMetrics';
-import { boundsOf, rectCorners, type Polygon } from './polygon';
+import { type Polygon } from '../geometry/polygon';
 
 interface FontMetrics {
   readonly capHeight: number;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Repeat } from '../job/art';
 import { START_PLACEMENT } from '../job/art';
-import { apply, determinant, invert, type Affine } from './affine';
+import { apply, determinant, invert, type Affine } from '../geometry/affine';
 import { MOST_TILES, placePicture, tilesOf } from './pictureTransform';
 
 const TRIM = { x: 0, y: 0, width: 240, height: 200 };

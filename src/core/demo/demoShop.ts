@@ -1,7 +1,7 @@
 import { DRAWN_PICTURES } from '../art/drawn';
 import { NO_ART, pictureLayer, textLayer, type Art, type PictureRef } from '../job/art';
 import { newJob, type Job, type Reading } from '../job/job';
-import type { HeatSettings } from '../heat/settings';
+import type { HeatSettings } from '../shop/heatSettings';
 import { STARTER_PRINTER, USUAL_DRIVER, type Printer } from '../shop/printer';
 import { DEFAULT_SETTINGS } from '../shop/settings';
 import type { LogEntry, Recipe, Run } from '../shop/records';

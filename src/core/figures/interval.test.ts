@@ -1,4 +1,4 @@
-import { seeded } from '../art/random';
+import { seeded } from '../random/random';
 import type { Method, Reading } from '../job/job';
 import { rawsOf, readPlace } from '../readings/readings';
 import { handsOf } from '../readings/repeats';

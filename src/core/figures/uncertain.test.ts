@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { seeded } from '../art/random';
+import { seeded } from '../random/random';
 import { normalCdf, normalQuantile } from './normal';
 import { budget, exact, meanOf, measured, minus, plus, scaled, shifted, standardU, times } from './uncertain';
 

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { blankSchema, type Blank, type Hole } from '../shop/blank';
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 import { csvTable } from './csv';
 import { firstIssue } from './file';
 

@@ -1,7 +1,7 @@
-import '../zodSetup';
+import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { blankSchema, type Blank } from '../shop/blank';
-import type { Result } from '../result';
+import type { Result } from '../basics/result';
 import { readFile, type FileKind } from './file';
 import { list } from './upgrades/raw';
 import { TO_5 } from './upgrades/to5';

@@ -1,5 +1,5 @@
 import { csvText } from './csv';
-import type { NamedPart } from '../plan/sheet';
+import type { NamedPart } from '../sheet/parts';
 import type { SheetLayout } from '../sheet/layout';
 
 const mm = (v: number): string => (Math.round(v * 100) / 100).toFixed(2);

@@ -1,5 +1,5 @@
 import type * as z from 'zod/mini';
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 
 /** Turns a file of version n into one of version n + 1. Index 0 upgrades version 1. */
 export type Upgrade = (raw: Record<string, unknown>) => Record<string, unknown>;

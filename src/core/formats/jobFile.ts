@@ -1,10 +1,10 @@
-import '../zodSetup';
+import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { MIMES } from '../job/art';
 import { jobSchema, type Job } from '../job/job';
 import { idSchema } from '../shop/common';
 import { shopSchema, type Shop } from '../shop/shop';
-import type { Result } from '../result';
+import type { Result } from '../basics/result';
 import { readFile, type FileKind } from './file';
 import { jobFileBy, shopFileBy, STEPS } from './upgrades/upgrades';
 

@@ -3,6 +3,7 @@ import { demoShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
 import { cutListCsv } from './cutList';
+import { printPackageOf } from '../plan/printPackage';
 import { manifestText } from './manifest';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
@@ -96,7 +97,10 @@ describe('the cut list', () => {
 describe('the manifest', () => {
   const told = [{ name: 'a.pdf', what: 'all sheets', bytes: 10 }];
   const read = (job: Job) =>
-    JSON.parse(manifestText(job, plan(job, shop), told, '2026-11-26')) as Record<string, unknown> & {
+    JSON.parse(manifestText(printPackageOf(job, plan(job, shop)), told, '2026-11-26')) as Record<
+      string,
+      unknown
+    > & {
       sheets: { print: number; pieces: number }[];
     };
 

@@ -1,5 +1,6 @@
-import type { Job } from '../job/job';
-import type { Plan } from '../plan/plan';
+import type { Paper } from '../shop/paper';
+import type { MirrorBy, Printer } from '../shop/printer';
+import type { SheetLayout } from '../sheet/layout';
 import { mirrorLine } from '../sheet/pages';
 
 export interface ManifestFile {
@@ -8,18 +9,36 @@ export interface ManifestFile {
   readonly bytes: number;
 }
 
+/** What a print package is about: of a job and its plan, what whoever prints it needs. */
+export interface PrintPackage {
+  readonly jobName: string;
+  readonly pieces: number;
+  /** Trimmed size of the wrap, mm. */
+  readonly trim: { readonly width: number; readonly height: number } | null;
+  readonly sheet: {
+    readonly layout: SheetLayout | null;
+    readonly printer: Printer;
+    readonly paper: Paper | null;
+    readonly mirrorBy: MirrorBy;
+    readonly panels: { readonly panels: readonly unknown[] } | null;
+  };
+}
+
 /** What is in a print package and how to print it, as JSON: for a helper, a print house, or oneself in a year. */
-export function manifestText(job: Job, plan: Plan, files: readonly ManifestFile[], madeOn: string): string {
-  const { layout, printer, paper, mirrorBy, panels } = plan.sheet;
-  const { pattern } = plan.wrap;
+export function manifestText(
+  { jobName, pieces, trim, sheet }: PrintPackage,
+  files: readonly ManifestFile[],
+  madeOn: string,
+): string {
+  const { layout, printer, paper, mirrorBy, panels } = sheet;
   return `${JSON.stringify(
     {
       format: 'mesa-drift.print-package',
       version: 2,
       madeOn,
-      job: job.name,
-      pieces: plan.art.pieceCount,
-      wrapMm: pattern && { width: pattern.trim.width, height: pattern.trim.height },
+      job: jobName,
+      pieces,
+      wrapMm: trim && { width: trim.width, height: trim.height },
       paper: paper && {
         name: paper.name,
         widthMm: paper.widthMm,

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { MOST_NAMES, type Names } from '../job/art';
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 import { isFormula } from './csv';
 
 const WHERE = 'Names list';

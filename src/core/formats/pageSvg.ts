@@ -1,7 +1,7 @@
-import type { Affine } from '../art/affine';
-import { fontById, type FontId } from '../art/fonts';
+import type { Affine } from '../geometry/affine';
+import { fontById, type FontId } from '../job/fonts';
 import { sourceBox, type Sources } from '../art/items';
-import type { Polygon } from '../art/polygon';
+import type { Polygon } from '../geometry/polygon';
 import type { Page, PageItem } from '../sheet/pages';
 import { toBase64 as base64 } from './base64';
 import { escapeXml } from './svg';

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PDFDocument, PDFName } from 'pdf-lib';
-import { apply } from '../art/affine';
+import { apply } from '../geometry/affine';
 import { demoShop } from '../demo/demoShop';
 import { NO_ART, pictureLayer, START_PLACEMENT, type Art, type PictureRef } from '../job/art';
 import type { Job } from '../job/job';

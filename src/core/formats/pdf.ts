@@ -27,13 +27,13 @@ import {
   type PDFRef,
 } from 'pdf-lib';
 import fontkit from '@pdf-lib/fontkit';
-import { apply, compose, IDENTITY, orientationMap, scale, translate, type Affine } from '../art/affine';
-import { rectCorners, type Polygon } from '../art/polygon';
-import type { FontId } from '../art/fonts';
+import { apply, compose, IDENTITY, orientationMap, scale, translate, type Affine } from '../geometry/affine';
+import { type Polygon } from '../geometry/polygon';
+import type { FontId } from '../job/fonts';
 import { sourceBox, type Source, type Sources } from '../art/items';
 import type { LetterAt } from '../art/text';
 import type { PictureRef } from '../job/art';
-import type { Rect } from '../shapes/plane';
+import { type Rect, rectCorners } from '../geometry/plane';
 import type { Page, PageItem } from '../sheet/pages';
 import { MM_PER_INCH } from '../units/quantity';
 import { liftPixels } from './png';

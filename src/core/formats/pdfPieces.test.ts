@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { zlibSync } from 'fflate';
 import Papa from 'papaparse';
-import { apply } from '../art/affine';
+import { apply } from '../geometry/affine';
 import { bendRows, readyBend } from '../art/resample';
 import { paint } from '../art/testPixels';
 import { demoShop } from '../demo/demoShop';
@@ -12,6 +12,7 @@ import { NO_ART, pictureLayer, type PictureRef } from '../job/art';
 import type { Job } from '../job/job';
 import { plan, type Plan } from '../plan/plan';
 import { cutListCsv } from './cutList';
+import { printPackageOf } from '../plan/printPackage';
 import { manifestText } from './manifest';
 import { pageSvg } from './pageSvg';
 import { writePdf, type Raster } from './pdf';
@@ -120,7 +121,9 @@ describe('24 pieces by name on a taper', () => {
       p.sheet.layout.sheets[0]?.placements[0]?.box.width ?? NaN,
       1,
     );
-    const manifest = JSON.parse(manifestText(job, p, [{ name: 'a.pdf', what: 'x', bytes: 3 }], '2026-11-24'));
+    const manifest = JSON.parse(
+      manifestText(printPackageOf(job, p), [{ name: 'a.pdf', what: 'x', bytes: 3 }], '2026-11-24'),
+    );
     expect(manifest).toMatchObject({
       pieces: 24,
       mirror: 'Mirrored in this file: driver mirror OFF',

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { apply } from '../art/affine';
+import { apply } from '../geometry/affine';
 import { demoShop } from '../demo/demoShop';
 import { NO_ART, textLayer } from '../job/art';
 import type { Job } from '../job/job';

@@ -1,5 +1,5 @@
 import type { Mime } from '../job/art';
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 import { chunksOf, isPng, pngHeader } from './png';
 import { isSvg, svgFacts } from './svgSize';
 import { isTiff, tiffFacts } from './tiff';

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 import { MM_PER_INCH } from '../units/quantity';
 
 /** PNG (ISO/IEC 15948): just enough to read a header, set the resolution and lift the compressed pixels out. */

@@ -1,6 +1,6 @@
-import type { Affine } from '../art/affine';
-import { contourPath, type Contour } from '../shapes/contour';
-import type { Line } from '../shapes/plane';
+import type { Affine } from '../geometry/affine';
+import { contourPath, type Contour } from '../geometry/contour';
+import type { Line } from '../geometry/plane';
 import type { Face, Pattern } from '../wrap/pattern';
 
 export const escapeXml = (text: string): string =>

@@ -1,6 +1,6 @@
+import { signedArea } from '../geometry/ring';
 import fc from 'fast-check';
 import { outlineRing } from '../shapes/flat';
-import { ringArea } from '../shapes/ring';
 import { naturalWidthMm, outlineAt, readSvgOutline, type SvgOutline } from './svgOutline';
 
 const svg = (inside: string, head = 'width="80mm" height="60mm" viewBox="0 0 80 60"') =>
@@ -34,7 +34,7 @@ describe('outlines that are there', () => {
     ['path of curves', '<path d="M0 30 C0 -10 80 -10 80 30 C80 70 0 70 0 30 Z"/>', 4320],
   ])('%s keeps its area', (_, shape, area) => {
     const o = must(svg(shape));
-    expect(Math.abs(ringArea(o.outer) / area - 1)).toBeLessThan(_ === 'path of curves' ? 0.12 : 0.002);
+    expect(Math.abs(signedArea(o.outer) / area - 1)).toBeLessThan(_ === 'path of curves' ? 0.12 : 0.002);
   });
   test('nested transforms are carried out, outermost last', () => {
     const o = must(
@@ -44,7 +44,7 @@ describe('outlines that are there', () => {
       ),
     );
     // 40 × 60, turned a quarter, moved.
-    expect(ringArea(o.outer)).toBeCloseTo(2400, 3);
+    expect(signedArea(o.outer)).toBeCloseTo(2400, 3);
     const xs = o.outer.map((p) => p.x);
     expect(Math.min(...xs)).toBeCloseTo(10 - 60, 6);
   });
@@ -61,7 +61,7 @@ describe('outlines that are there', () => {
     const at = outlineAt(o, 75);
     if (!at.ok) throw new Error('refused');
     expect(at.value.outline.heightMm).toBeCloseTo(60, 9);
-    expect(ringArea(outlineRing(at.value.outline))).toBeCloseTo((75 * 60) / 2, 3);
+    expect(signedArea(outlineRing(at.value.outline))).toBeCloseTo((75 * 60) / 2, 3);
   });
   test('inches, points and centimetres', () => {
     const width = (w: string) =>
@@ -82,7 +82,7 @@ describe('outlines that are there', () => {
     expect(o.cornersBefore).toBeGreaterThanOrEqual(n);
     expect(o.outer.length).toBeLessThan(400);
     expect(o.toleranceUnits).toBeLessThanOrEqual(0.02 + 1e-9);
-    expect(Math.abs(ringArea(o.outer) / (Math.PI * 38 * 28) - 1)).toBeLessThan(0.002);
+    expect(Math.abs(signedArea(o.outer) / (Math.PI * 38 * 28) - 1)).toBeLessThan(0.002);
   });
 });
 

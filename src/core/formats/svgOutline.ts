@@ -1,18 +1,17 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import svgpath from 'svgpath';
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 import type { FlatOutline, Hole } from '../shop/blank';
-import type { Point } from '../shapes/plane';
+import { type Point, boundsOf } from '../geometry/plane';
 import {
-  boundsOfRing,
   clockwise,
   insideRing,
-  ringArea,
   selfCrossings,
   simplify,
   withoutRepeats,
   type Ring,
-} from '../shapes/ring';
+  signedArea,
+} from '../geometry/ring';
 
 /** An outline as a file has it, in the file's own units. */
 export interface SvgOutline {
@@ -241,7 +240,7 @@ function flattenPath({ d, transforms }: Drawn, tol: number): Result<readonly Sub
 
 /** Rough size of what is drawn, to set the tolerances by, units of the file. */
 function extentOf(subs: readonly Sub[]): number {
-  const box = boundsOfRing(subs.flatMap((s) => s.points));
+  const box = boundsOf(subs.flatMap((s) => s.points));
   return Math.max(box.width, box.height);
 }
 
@@ -258,7 +257,7 @@ function closedRings(subs: readonly Sub[], extent: number): Result<readonly Ring
   const rings = closed
     .map((s) => clockwise(withoutRepeats(s.points, extent * 1e-7)))
     .filter((r) => {
-      const box = boundsOfRing(r);
+      const box = boundsOf(r);
       return r.length >= 3 && Math.min(box.width, box.height) > 1e-4 * extent;
     });
   if (rings.length > 0) return ok(rings);
@@ -284,10 +283,10 @@ function simplified(ring: Ring, startTolerance: number): { readonly ring: Ring; 
 }
 
 const sameRing = (a: Ring, b: Ring): boolean =>
-  Math.abs(Math.abs(ringArea(a)) / Math.abs(ringArea(b)) - 1) < 0.002;
+  Math.abs(Math.abs(signedArea(a)) / Math.abs(signedArea(b)) - 1) < 0.002;
 
 function sorted(rings: readonly Ring[]): Result<{ readonly outer: Ring; readonly holes: readonly Ring[] }> {
-  const [outer, ...rest] = [...rings].sort((a, b) => Math.abs(ringArea(b)) - Math.abs(ringArea(a)));
+  const [outer, ...rest] = [...rings].sort((a, b) => Math.abs(signedArea(b)) - Math.abs(signedArea(a)));
   if (!outer) return fail('There is no closed outline in it.', WHERE, 'Draw one closed shape.');
   const holes = rest.filter((r) => !sameRing(r, outer));
   for (const h of holes)
@@ -359,7 +358,7 @@ export function outlineAt(
   svg: SvgOutline,
   widthMm: number,
 ): Result<{ readonly outline: FlatOutline; readonly holes: readonly Hole[] }> {
-  const box = boundsOfRing(svg.outer);
+  const box = boundsOf(svg.outer);
   const k = widthMm / box.width;
   const heightMm = box.height * k;
   if (!(widthMm >= 5 && heightMm >= 5 && widthMm <= 1300 && heightMm <= 1300))
@@ -382,4 +381,4 @@ export function outlineAt(
 }
 
 export const naturalWidthMm = (svg: SvgOutline): number | null =>
-  svg.mmPerUnit === null ? null : boundsOfRing(svg.outer).width * svg.mmPerUnit;
+  svg.mmPerUnit === null ? null : boundsOf(svg.outer).width * svg.mmPerUnit;

@@ -1,5 +1,5 @@
 import { SaxesParser } from 'saxes';
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 import type { PictureFacts } from './picture';
 
 /** Long side a drawing is drawn at, px: 300 to the inch on the longest wrap there is. */

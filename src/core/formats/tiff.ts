@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 import type { PictureFacts } from './picture';
 
 /** TIFF 6.0: enough of the first directory to know what a picture is before it is decoded. */

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 import type { PictureFacts } from './picture';
 
 const text = (b: Uint8Array, at: number): string => String.fromCharCode(...b.subarray(at, at + 4));

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { blurMm } from './blur';
-import { PRESSURES } from './settings';
+import { PRESSURES } from '../shop/heatSettings';
 
 const at = (dwellS: number, passes = 1, pressure: (typeof PRESSURES)[number] = 'medium') =>
   blurMm({ dwellS, passes, pressure });

@@ -1,4 +1,4 @@
-import type { HeatSettings, Pressure } from './settings';
+import type { HeatSettings, Pressure } from '../shop/heatSettings';
 
 /** How far dye gas creeps sideways in a minute where the paper does not quite touch, mm: an estimate from the gaps each hold leaves. */
 const CREEP_MM: Readonly<Record<Pressure, number>> = {

@@ -4,7 +4,7 @@ import type { Blank } from '../shop/blank';
 import { isWrapPress, type Press } from '../shop/press';
 import type { LogEntry, Recipe } from '../shop/records';
 import { heaterReach, type HeaterReach, type MatWork } from './heaterReach';
-import { sameSettings, type HeatSettings } from './settings';
+import { sameSettings, type HeatSettings } from '../shop/heatSettings';
 import { startFrom, startingRange, type StartingRange } from './starting';
 
 export interface ProvenRecipe {

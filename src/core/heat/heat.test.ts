@@ -8,7 +8,7 @@ import { chooseHeat, goodPiecesOf, goodPiecesBehind, provenFor } from './choose'
 import { coolingS, touchSafe } from './cooling';
 import { heaterReach, type MatWork, exposures } from './heaterReach';
 import { doseRate, equalDose, equalDoseS } from './dose';
-import { heatSettingsSchema, sameSettings } from './settings';
+import { heatSettingsSchema, sameSettings } from '../shop/heatSettings';
 import { startFrom, startingRange, STARTING_RANGES } from './starting';
 
 const DEMO = demoShop(new Date('2026-11-24T12:00:00Z'));

@@ -1,5 +1,5 @@
 import type { TimerStart } from '../shop/press';
-import type { Peel, Pressure } from './settings';
+import type { Peel, Pressure } from '../shop/heatSettings';
 
 export const PRESSURE_WORDS: Readonly<Record<Pressure, string>> = {
   light: 'light',

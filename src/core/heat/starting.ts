@@ -1,6 +1,6 @@
 import type { Material } from '../shop/blank';
 import type { PressKind } from '../shop/press';
-import type { HeatSettings, Peel, Pressure } from './settings';
+import type { HeatSettings, Peel, Pressure } from '../shop/heatSettings';
 
 /** A range in common use for a material in a kind of press: a place to start, never a promise. °C, s per pass. */
 export interface StartingRange {

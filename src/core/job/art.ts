@@ -1,6 +1,6 @@
-import '../zodSetup';
+import '../basics/zodSetup';
 import * as z from 'zod/mini';
-import { FONT_IDS } from '../art/fonts';
+import { FONT_IDS } from './fonts';
 import { colourSchema, idSchema, mmSchema } from '../shop/common';
 
 export const MIMES = ['image/png', 'image/jpeg', 'image/webp', 'image/tiff', 'image/svg+xml'] as const;

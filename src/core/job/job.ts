@@ -1,10 +1,10 @@
-import '../zodSetup';
+import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { daySchema, idSchema, mmSchema, nameSchema, noteSchema } from '../shop/common';
 import { MIRROR_BY } from '../shop/printer';
 import { HOLDS, SEAM_METHODS } from '../shop/settings';
 import { markSchema, PAPER_STATES, VERDICTS } from '../shop/records';
-import { heatSettingsSchema } from '../heat/settings';
+import { heatSettingsSchema } from '../shop/heatSettings';
 import { artSchema, NO_ART } from './art';
 
 export const METHODS = [

@@ -1,10 +1,11 @@
+import { boundsOf } from '../geometry/plane';
 import { demoShop } from '../demo/demoShop';
 import { newJob } from '../job/job';
 import { patternSvg } from '../formats/svg';
 import { readSvgOutline } from '../formats/svgOutline';
 import { plan } from '../plan/plan';
-import { boundsOfContour, contourArea, contourLength } from '../shapes/contour';
-import { boundsOfRing, ringArea, ringLength, type Ring } from '../shapes/ring';
+import { boundsOfContour, contourArea, contourLength } from '../geometry/contour';
+import { ringLength, type Ring, signedArea } from '../geometry/ring';
 import { blankSchema, FAMILIES, MATERIALS } from '../shop/blank';
 import { mainFace } from '../wrap/pattern';
 import { LIBRARY } from './library';
@@ -47,9 +48,9 @@ describe.each(LIBRARY.map((b) => [b.id, b] as const))('%s', (_, blank) => {
     if (!pattern) throw new Error('no pattern');
     const { trim } = mainFace(pattern);
     const again = remeasured(patternSvg(pattern, blank.name));
-    expect(Math.abs(Math.abs(ringArea(again)) / Math.abs(contourArea(trim)) - 1)).toBeLessThan(0.002);
+    expect(Math.abs(Math.abs(signedArea(again)) / Math.abs(contourArea(trim)) - 1)).toBeLessThan(0.002);
     expect(ringLength(again) / contourLength(trim)).toBeCloseTo(1, 3);
-    const [a, b] = [boundsOfRing(again), boundsOfContour(trim)];
+    const [a, b] = [boundsOf(again), boundsOfContour(trim)];
     expect(Math.abs(a.width - b.width)).toBeLessThan(0.05);
     expect(Math.abs(a.height - b.height)).toBeLessThan(0.05);
   });

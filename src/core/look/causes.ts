@@ -1,4 +1,4 @@
-import type { HeatSettings } from '../heat/settings';
+import type { HeatSettings } from '../shop/heatSettings';
 import type { Mark, Verdict } from '../shop/records';
 import type { PAPER_STATES } from '../shop/records';
 import { say, type Phrase } from '../units/phrase';

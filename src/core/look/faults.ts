@@ -1,6 +1,8 @@
+import type { FaultId } from '../shop/faultIds';
+
 /**
  * What can be seen on a pressed piece, and what makes it, most likely first. Working-trade knowledge: a cause early in
- * a list weighs more. Ids are stored in log entries and never change.
+ * a list weighs more.
  */
 export const FAULTS = [
   {
@@ -27,11 +29,9 @@ export const FAULTS = [
   { id: 'white-rim', label: 'White rim', causes: ['wrap-short-tall', 'slipped'] },
   { id: 'blotches', label: 'Blotches', causes: ['moisture', 'uneven-pressure', 'wet-print'] },
   { id: 'wrong-way', label: 'Mirrored or upside down', causes: ['mirror-count', 'put-on-upside-down'] },
-] as const satisfies readonly { id: string; label: string; causes: readonly string[] }[];
+] as const satisfies readonly { id: FaultId; label: string; causes: readonly string[] }[];
 
-export type FaultId = (typeof FAULTS)[number]['id'];
 export type CauseId = (typeof FAULTS)[number]['causes'][number];
-export const FAULT_IDS = FAULTS.map((f) => f.id) as [FaultId, ...FaultId[]];
 
 /** Each cause in shop words with the one change to try first. */
 export const CAUSES: Readonly<Record<CauseId, { label: string; change: string }>> = {

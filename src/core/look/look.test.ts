@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import type { HeatSettings } from '../heat/settings';
-import { heatSettingsSchema } from '../heat/settings';
+import type { HeatSettings } from '../shop/heatSettings';
+import { heatSettingsSchema } from '../shop/heatSettings';
 import { PAPER_STATES, VERDICTS, type Mark } from '../shop/records';
 import { oneChange, rankCauses } from './causes';
-import { CAUSES, FAULT_IDS, FAULTS, type FaultId } from './faults';
+import { CAUSES, FAULTS } from './faults';
+import { FAULT_IDS, type FaultId } from '../shop/faultIds';
 
 const mark = (fault: FaultId, severity: Mark['severity'] = 2): Mark => ({
   id: 'm',

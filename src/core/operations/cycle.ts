@@ -1,8 +1,8 @@
 import { coolingThicknessMm, touchSafe } from '../heat/cooling';
-import type { HeatSettings } from '../heat/settings';
+import type { HeatSettings } from '../shop/heatSettings';
 import type { Blank } from '../shop/blank';
 import { isOven, type Press } from '../shop/press';
-import { operation, type Operation } from './operation';
+import { operation, type Operation } from '../shop/operation';
 
 /** Usual seconds at the press: our own estimates, until a bench's own pace is known. */
 const USUAL_S = {

@@ -1,9 +1,17 @@
 import fc from 'fast-check';
 import { LIBRARY } from '../library/library';
 import { STARTER_PRESSES } from '../demo/things';
-import type { HeatSettings } from '../heat/settings';
+import type { HeatSettings } from '../shop/heatSettings';
 import { pressCycle } from './cycle';
-import { ofStage, operation, operationSchema, plannedS, RESOURCES, spreadS, suppliesOf } from './operation';
+import {
+  ofStage,
+  operation,
+  operationSchema,
+  plannedS,
+  RESOURCES,
+  spreadS,
+  suppliesOf,
+} from '../shop/operation';
 import { preparations } from './prepare';
 
 const BASE: HeatSettings = {

@@ -1,8 +1,8 @@
-import type { HeatSettings } from '../heat/settings';
+import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import { isOven, type Press } from '../shop/press';
 import type { Hold, SeamMethod } from '../shop/settings';
-import { operation, type Operation, type OperationKind } from './operation';
+import { operation, type Operation, type OperationKind } from '../shop/operation';
 
 /** What decides how the paper is held to a blank. */
 export interface PaperHold {

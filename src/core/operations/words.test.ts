@@ -5,7 +5,7 @@ import type { Blank } from '../shop/blank';
 import type { Press } from '../shop/press';
 import type { Phrase } from '../units/phrase';
 import { pressCycle } from './cycle';
-import { ofStage } from './operation';
+import { ofStage } from '../shop/operation';
 import { preparations, type PaperHold } from './prepare';
 import { operationWords } from './words';
 

@@ -1,9 +1,9 @@
-import type { HeatSettings } from '../heat/settings';
+import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import { isFlatPress, isOven, type Press } from '../shop/press';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, degrees, seconds } from '../units/quantity';
-import type { Operation, OperationKind } from './operation';
+import type { Operation, OperationKind } from '../shop/operation';
 
 /** What an operation is about: kept beside it in a run, given by the plan before. */
 export interface OperationContext {

@@ -12,7 +12,7 @@ import { piecesOf, type Piece } from '../art/names';
 import type { BareAreas } from '../art/pictureTransform';
 import { figure, type Figure } from '../figures/figure';
 import { blurMm } from '../heat/blur';
-import type { HeatSettings } from '../heat/settings';
+import type { HeatSettings } from '../shop/heatSettings';
 import type { Job } from '../job/job';
 import type { Check } from '../preflight/check';
 import { preflight } from '../preflight/preflight';

@@ -1,5 +1,5 @@
 import { exact, scaled, type Uncertain } from '../figures/uncertain';
-import { memoizeLast } from '../memo';
+import { memoizeLast } from '../memo/memo';
 import { bestCone, coneOfBand, paperRadius, usableBand, type Band } from '../shapes/band';
 import type { Hold } from '../shop/settings';
 import {

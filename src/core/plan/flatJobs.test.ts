@@ -1,4 +1,4 @@
-import { apply, determinant } from '../art/affine';
+import { apply, determinant } from '../geometry/affine';
 import { demoShop } from '../demo/demoShop';
 import { newJob, type Job, type Reading } from '../job/job';
 import { patternSvg } from '../formats/svg';

@@ -3,11 +3,11 @@ import { chooseHeat, goodPiecesOf, type ChosenHeat, type ProvenCounts } from '..
 import { coolingThicknessMm, TOUCH_SAFE_C, touchSafe } from '../heat/cooling';
 import { equalDose } from '../heat/dose';
 import type { MatWork } from '../heat/heaterReach';
-import type { HeatSettings } from '../heat/settings';
+import type { HeatSettings } from '../shop/heatSettings';
 import { TIMER_START_WORDS, PEEL_NOTES, PRESSURE_WORDS } from '../heat/labels';
 import type { Job } from '../job/job';
 import { pressCycle } from '../operations/cycle';
-import type { Operation } from '../operations/operation';
+import type { Operation } from '../shop/operation';
 import { preparations } from '../operations/prepare';
 import { isFlat, isHandled, isRound, type Blank } from '../shop/blank';
 import { isFlatPress, isWrapPress, type FlatPress, type Press, type WrapPress } from '../shop/press';

@@ -7,7 +7,7 @@ import { ODD_BEYOND_MM, rawsOf, readPlace, type PlaceReadings, type ReadContext 
 import { handsOf } from '../readings/repeats';
 import type { Tape } from '../readings/surface';
 import { formOf } from '../shapes/round';
-import type { Problem } from '../result';
+import type { Problem } from '../basics/result';
 import { isFlat, isRound, type Blank } from '../shop/blank';
 import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';

@@ -13,7 +13,7 @@ import {
 import type { PlaceRole } from '../readings/places';
 import type { PlaceReadings } from '../readings/readings';
 import { MAKER_HALF_WIDTH_MM, makerWidth } from '../readings/surface';
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 import type { Band } from '../shapes/band';
 import { alongMm, profileAt, profileThrough, stretchFor, type Profile } from '../shapes/profile';
 import { formOf, nominalProfile, wallOf, type RoundForm } from '../shapes/round';

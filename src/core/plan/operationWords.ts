@@ -1,4 +1,4 @@
-import { ofStage } from '../operations/operation';
+import { ofStage } from '../shop/operation';
 import { operationWords, type OperationContext } from '../operations/words';
 import type { Run } from '../shop/records';
 import type { Phrase } from '../units/phrase';

@@ -1,5 +1,5 @@
-import { keyOf } from '../key';
-import { boundsOf } from '../art/polygon';
+import { boundsOf } from '../geometry/plane';
+import { keyOf } from '../memo/key';
 import type { ArtPlan } from './art';
 import type { Job } from '../job/job';
 import { cutIntoPanels, type PanelRequest, type Panels } from '../sheet/panels';

@@ -3,7 +3,7 @@ import type { ImageAnalysis } from '../art/analyseImage';
 import type { Job } from '../job/job';
 import type { ProvenCounts } from '../heat/choose';
 import type { JobTally } from '../look/tally';
-import { scaleOf, type AxisScale } from '../sheet/calibration';
+import { scaleOf, type AxisScale } from '../calibration/calibration';
 import type { FacePrint } from '../wrap/flatWrap';
 import type { Nests } from '../sheet/nest/request';
 import type { Paper } from '../shop/paper';

@@ -1,7 +1,7 @@
 import { figure, type Figure, type Finding } from '../figures/figure';
 import { heaterReach, type HeaterReach } from '../heat/heaterReach';
 import type { Job } from '../job/job';
-import { ofStage, plannedS, type Operation } from '../operations/operation';
+import { ofStage, plannedS, type Operation } from '../shop/operation';
 import { foldRun, type RunState } from '../run/run';
 import type { Blank } from '../shop/blank';
 import { profileAt } from '../shapes/profile';

@@ -1,12 +1,10 @@
 import { sourcesOf, type Sources } from '../art/items';
 import { placeArt, type PlacedLayer } from '../art/placedLayers';
-import type { Piece } from '../art/names';
 import type { Finding } from '../figures/figure';
 import type { Job } from '../job/job';
-import { contourArea, flatten } from '../shapes/contour';
-import type { Rect } from '../shapes/plane';
-import { rectCorners } from '../art/polygon';
-import { ringArea, type Ring } from '../shapes/ring';
+import { contourArea } from '../geometry/contour';
+import type { Rect } from '../geometry/plane';
+import { type Ring, signedArea } from '../geometry/ring';
 import { layoutSheet, needMm, type Part, type SheetLayout } from '../sheet/layout';
 import { sheetOptions, takesPaper, type SheetOption } from '../sheet/options';
 import type { Nests } from '../sheet/nest/request';
@@ -19,22 +17,14 @@ import { printerOf } from '../shop/settings';
 import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';
 import { count, mm } from '../units/quantity';
-import { mainFace, type Pattern } from '../wrap/pattern';
+import { type Pattern } from '../wrap/pattern';
 import type { ArtPlan } from './art';
 import { finding, type TerracePlan } from './terracePlan';
 import { panelPlan, panelsSummary, type PanelPlan } from './panels';
 import { costFigures, USUAL_INK_PCT } from './sheetCost';
 import { sheetFigures } from './sheetFigures';
 import type { WrapPlan } from './wrap';
-
-/** A piece of the job's layout as the lists name it. */
-export interface NamedPart {
-  readonly job: string;
-  readonly blank: string;
-  /** 0 where the wrap is printed whole. */
-  readonly panel: number;
-  readonly pieces: readonly Piece[];
-}
+import { printedOutline, type NamedPart } from '../sheet/parts';
 
 export interface SheetPlan extends TerracePlan<'sheet'> {
   readonly paper: Paper | null;
@@ -58,16 +48,8 @@ export interface SharedJob {
   readonly blank: Blank | null;
 }
 
-const OUTLINE_TOLERANCE_MM = 0.03;
 /** 14,400 points of 1/72 in (ISO 32000-1, annex C). */
 const LONGEST_PLAIN_PAGE_MM = 5080;
-
-/** What is printed of a wrap: its bleed where that is all, else the box round bleed, grip and both faces. */
-export function printedOutline(p: Pattern): Ring {
-  const { whole, bleed, faces, grip } = p;
-  const alone = faces.length === 1 && !grip && Math.abs(whole.width - bleed.width) < 1e-6;
-  return alone ? flatten(mainFace(p).bleed, OUTLINE_TOLERANCE_MM) : rectCorners(whole);
-}
 
 const trimArea = (p: Pattern): number => p.faces.reduce((a, f) => a + Math.abs(contourArea(f.trim)), 0);
 /** Ink reaches to the bleed. */
@@ -117,7 +99,7 @@ function madeOf(t: SharedJob, pattern: Pattern, panels: PanelPlan | null): reado
       p.box,
       { number: p.number, of, outline: p.outline, ends: p.ends },
       trimArea(pattern) / of,
-      Math.abs(ringArea(p.outline)),
+      Math.abs(signedArea(p.outline)),
     ),
   );
 }

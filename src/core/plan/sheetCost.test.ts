@@ -1,6 +1,6 @@
 import { demoShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
-import { flatten } from '../shapes/contour';
+import { flatten } from '../geometry/contour';
 import { figureById, plan } from './plan';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));

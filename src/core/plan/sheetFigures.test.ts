@@ -1,6 +1,6 @@
 import { demoShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
-import { contourArea } from '../shapes/contour';
+import { contourArea } from '../geometry/contour';
 import { phraseText } from '../units/format';
 import { figureById, plan } from './plan';
 

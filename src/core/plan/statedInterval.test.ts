@@ -1,4 +1,4 @@
-import { seeded } from '../art/random';
+import { seeded } from '../random/random';
 import { demoShop } from '../demo/demoShop';
 import { within95 } from '../figures/interval';
 import { exact, minus, plus, scaled } from '../figures/uncertain';

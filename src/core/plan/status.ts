@@ -1,7 +1,7 @@
 import type { Level, Terrace } from '../figures/figure';
 import type { Job } from '../job/job';
 import type { ProvenCounts } from '../heat/choose';
-import { keyOf } from '../key';
+import { keyOf } from '../memo/key';
 import type { JobTally } from '../look/tally';
 import type { Run } from '../shop/records';
 import type { Shop } from '../shop/shop';

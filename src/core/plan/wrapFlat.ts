@@ -1,7 +1,7 @@
 import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
 import { within95 } from '../figures/interval';
 import type { Job } from '../job/job';
-import type { AxisScale } from '../sheet/calibration';
+import type { AxisScale } from '../calibration/calibration';
 import type { FlatBlank } from '../shop/blank';
 import type { Settings } from '../shop/settings';
 import { say } from '../units/phrase';

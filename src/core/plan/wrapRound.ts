@@ -3,7 +3,7 @@ import { figure, improvements, uncertaintyOf, type Figure, type Finding } from '
 import { scaled, standardU, type Uncertain } from '../figures/uncertain';
 import type { Job } from '../job/job';
 import { paperRadius } from '../shapes/band';
-import type { AxisScale } from '../sheet/calibration';
+import type { AxisScale } from '../calibration/calibration';
 import type { RoundBlank } from '../shop/blank';
 import type { SeamMethod, Settings } from '../shop/settings';
 import { say } from '../units/phrase';

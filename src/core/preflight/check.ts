@@ -3,7 +3,7 @@ import type { ImageAnalysis } from '../art/analyseImage';
 import type { BareAreas } from '../art/pictureTransform';
 import type { Level } from '../figures/figure';
 import type { Art, PicturePlacement, TextLayer } from '../job/art';
-import type { Rect } from '../shapes/plane';
+import type { Rect } from '../geometry/plane';
 import type { Blank } from '../shop/blank';
 import type { Phrase } from '../units/phrase';
 

@@ -1,9 +1,9 @@
-import { apply } from '../art/affine';
+import { apply } from '../geometry/affine';
 import type { PlacedPicture } from '../art/placedLayers';
 import type { ImageCell, ImageAnalysis } from '../art/analyseImage';
-import { boundsOf, rectCorners, type Polygon } from '../art/polygon';
+import { type Polygon } from '../geometry/polygon';
 import { runsOutOf, runsPast, touches } from '../art/text';
-import type { Rect } from '../shapes/plane';
+import { type Rect, boundsOf, rectCorners } from '../geometry/plane';
 import { say } from '../units/phrase';
 import { fineMm, mm, MM_PER_INCH, ppi, ratio } from '../units/quantity';
 import { mainFace } from '../wrap/pattern';

@@ -4,7 +4,7 @@ import { demoShop } from '../demo/demoShop';
 import { NO_ART, pictureLayer, textLayer, type Art, type PictureLayer, type PictureRef } from '../job/art';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
-import type { Rect } from '../shapes/plane';
+import type { Rect } from '../geometry/plane';
 import { viewingMm, type Check } from './check';
 import { fixed } from './fix';
 

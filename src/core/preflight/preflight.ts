@@ -1,6 +1,6 @@
+import { boundsOf } from '../geometry/plane';
 import type { Edge } from '../art/pictureTransform';
 import { cellOf, pictureNamed } from '../art/names';
-import { boundsOf } from '../art/polygon';
 import { LEVEL_ORDER } from '../figures/figure';
 import { say, type Phrase } from '../units/phrase';
 import { count, mm } from '../units/quantity';

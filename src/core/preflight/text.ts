@@ -1,8 +1,8 @@
 import type { PlacedText } from '../art/placedLayers';
 import { runsOutOf, runsPast, setText, touches } from '../art/text';
 import { cellOf } from '../art/names';
-import { boundsOfContour } from '../shapes/contour';
-import type { Rect } from '../shapes/plane';
+import { boundsOfContour } from '../geometry/contour';
+import type { Rect } from '../geometry/plane';
 import { say, type Phrase } from '../units/phrase';
 import { count, mm } from '../units/quantity';
 import { mainFace } from '../wrap/pattern';

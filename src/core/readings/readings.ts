@@ -1,5 +1,5 @@
 import { median } from 'd3';
-import { fail, ok, type Problem, type Result } from '../result';
+import { fail, ok, type Problem, type Result } from '../basics/result';
 import { exact, type Uncertain } from '../figures/uncertain';
 import type { Method, Reading } from '../job/job';
 import { normalise, parseLength, type ParsedLength } from '../units/parse';

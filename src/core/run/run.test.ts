@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { LIBRARY } from '../library/library';
 import { STARTER_PRESSES } from '../demo/things';
-import type { HeatSettings } from '../heat/settings';
+import type { HeatSettings } from '../shop/heatSettings';
 import { pressCycle } from '../operations/cycle';
-import { operation, plannedS, type Operation } from '../operations/operation';
+import { operation, plannedS, type Operation } from '../shop/operation';
 import type { Run, RunEvent } from '../shop/records';
 import { cooling, cycleOf, foldRun, remainingS, stepClock, touchSafeAfterS } from './run';
 

@@ -1,4 +1,4 @@
-import { ofStage, plannedS, type Operation } from '../operations/operation';
+import { ofStage, plannedS, type Operation } from '../shop/operation';
 import type { Run, RunEvent } from '../shop/records';
 
 /** The state of a run. Times are wall-clock milliseconds, so sleep, reload and throttling change nothing. */

@@ -11,7 +11,7 @@ import {
   rollUp,
   sectorOf,
 } from './cone';
-import { boundsOfContour, contourArea, contourLength, flatten } from './contour';
+import { boundsOfContour, contourArea, contourLength, flatten } from '../geometry/contour';
 
 /** Closed forms of a frustum (any geometry textbook), tried over many shapes. */
 const RUNS = 10_000;

@@ -1,5 +1,5 @@
-import type { Point } from './plane';
-import type { Contour, Vertex } from './contour';
+import type { Point } from '../geometry/plane';
+import type { Contour, Vertex } from '../geometry/contour';
 
 /**
  * A frustum's lateral surface: radii at top and foot and the slant between, mm. All positive. `k` is the sine of half the apex

@@ -1,8 +1,8 @@
 import type { FlatOutline, Hole } from '../shop/blank';
-import { flatten, moveContour, type Contour, type Vertex } from './contour';
-import { offsetRing } from './offset';
-import type { Point } from './plane';
-import { boundsOfRing, clockwise, simplify, withoutRepeats, type Ring } from './ring';
+import { flatten, moveContour, type Contour, type Vertex } from '../geometry/contour';
+import { offsetRing } from '../geometry/offset';
+import { type Point, boundsOf } from '../geometry/plane';
+import { clockwise, simplify, withoutRepeats, type Ring } from '../geometry/ring';
 
 /** Bulge of a quarter circle turned clockwise: tan(90°/4). */
 const QUARTER = Math.tan(Math.PI / 8);
@@ -64,7 +64,7 @@ function besideEllipse(w: number, h: number, d: number): Contour | null {
 
 /** Stretches some points to a box that starts at 0, 0. */
 function fitted(points: readonly Point[], w: number, h: number): Contour {
-  const box = boundsOfRing(points);
+  const box = boundsOf(points);
   return points.map((p) => ({
     x: ((p.x - box.x) / box.width) * w,
     y: ((p.y - box.y) / box.height) * h,

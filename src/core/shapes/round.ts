@@ -1,6 +1,6 @@
 import type { RoundShape, WallSection } from '../shop/blank';
 import type { Band } from './band';
-import type { Rect } from './plane';
+import type { Rect } from '../geometry/plane';
 import { alongMm, profileAt, profileThrough, type Profile } from './profile';
 
 /** The coated wall as the catalogue gives it: heights from the rim, mm. */

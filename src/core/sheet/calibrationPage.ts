@@ -1,6 +1,6 @@
-import { compose, rotate, translate, type Affine } from '../art/affine';
+import { compose, rotate, translate, type Affine } from '../geometry/affine';
 import type { Paper } from '../shop/paper';
-import { barsFor } from './calibration';
+import { barsFor } from '../calibration/calibration';
 import type { Page, PageItem } from './pages';
 
 const END_MM = 8;

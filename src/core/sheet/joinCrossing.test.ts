@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { insideRing, ringArea } from '../shapes/ring';
+import { insideRing, signedArea } from '../geometry/ring';
 import { between, crossing } from './joinCrossing';
 
 test('two straight lines meet where algebra says', () => {
@@ -92,7 +92,7 @@ test('four panels round a crossing cover the square once', () => {
         ringOf({ ...square, right: v, top: h }),
         ringOf({ ...square, left: v, top: h }),
       ];
-      const area = rings.reduce((a, r) => a + Math.abs(ringArea(r)), 0);
+      const area = rings.reduce((a, r) => a + Math.abs(signedArea(r)), 0);
       const far = [
         { x: 20, y: 20 },
         { x: 80, y: 20 },

@@ -1,4 +1,4 @@
-import type { Point } from '../shapes/plane';
+import type { Point } from '../geometry/plane';
 
 /** Lines round a panel: two that run down, two that run across, each from end to end of the wrap. */
 export interface Sides {

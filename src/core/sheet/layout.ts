@@ -1,8 +1,8 @@
-import { fail, ok, type Result } from '../result';
-import { compose, type Affine } from '../art/affine';
+import { fail, ok, type Result } from '../basics/result';
+import { compose, type Affine } from '../geometry/affine';
 import type { Cut } from '../job/job';
-import type { Line, Rect } from '../shapes/plane';
-import { ringArea, ringLength, type Ring } from '../shapes/ring';
+import type { Line, Rect } from '../geometry/plane';
+import { ringLength, type Ring, signedArea } from '../geometry/ring';
 import type { Paper } from '../shop/paper';
 import type { Printer } from '../shop/printer';
 import { gridNest, trimmerNest } from './grid';
@@ -174,7 +174,7 @@ const MANY = 40;
  */
 function mostBy(s: NestShape, area: NestArea): number {
   const gap = area.gapMm;
-  const grown = Math.abs(ringArea(s.outline)) + (gap / 2) * ringLength(s.outline);
+  const grown = Math.abs(signedArea(s.outline)) + (gap / 2) * ringLength(s.outline);
   return Math.max(1, Math.floor(((area.widthMm + gap) * (area.heightMm + gap)) / Math.max(1, grown)));
 }
 
@@ -324,7 +324,7 @@ function summed(input: LayoutInput, { room, sheets: filled }: Try): Omit<SheetLa
   const roll = input.paper.kind === 'roll';
   const paperMm2 = sheets.reduce((a, s) => a + s.copies * s.heightMm * input.paper.widthMm, 0);
   const trimMm2 = input.parts.reduce((a, p) => a + p.pieces * p.trimMm2, 0);
-  const printMm2 = input.parts.reduce((a, p) => a + p.pieces * Math.abs(ringArea(p.outline)), 0);
+  const printMm2 = input.parts.reduce((a, p) => a + p.pieces * Math.abs(signedArea(p.outline)), 0);
   const least = roll
     ? printMm2 / room.area.width / 1000
     : Math.ceil(printMm2 / (room.area.width * room.area.height) - 1e-9);

@@ -1,4 +1,4 @@
-import { translate } from '../art/affine';
+import { translate } from '../geometry/affine';
 import type { Paper } from '../shop/paper';
 import type { Page, PageItem } from './pages';
 

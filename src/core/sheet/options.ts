@@ -1,4 +1,4 @@
-import type { Rect } from '../shapes/plane';
+import type { Rect } from '../geometry/plane';
 import type { Paper } from '../shop/paper';
 import type { Printer } from '../shop/printer';
 import { fitsOn, roomMm, spacing } from './layout';

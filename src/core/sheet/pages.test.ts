@@ -1,4 +1,4 @@
-import { apply, compose } from '../art/affine';
+import { apply, compose } from '../geometry/affine';
 import { setText } from '../art/text';
 import { placeText } from '../art/placedLayers';
 import { textLayer } from '../job/art';

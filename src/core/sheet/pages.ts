@@ -1,10 +1,10 @@
-import { apply, compose, rotate, translate, type Affine } from '../art/affine';
+import { apply, compose, rotate, translate, type Affine } from '../geometry/affine';
 import { faceItems, type ArtItem } from '../art/items';
 import type { PlacedLayer } from '../art/placedLayers';
-import { boundsOf, rectCorners, type Polygon } from '../art/polygon';
-import { boundsOfContour, flatten, type Contour } from '../shapes/contour';
-import type { Point, Rect } from '../shapes/plane';
-import type { Ring } from '../shapes/ring';
+import { type Polygon } from '../geometry/polygon';
+import { boundsOfContour, flatten, type Contour } from '../geometry/contour';
+import { type Point, type Rect, boundsOf, rectCorners } from '../geometry/plane';
+import type { Ring } from '../geometry/ring';
 import { mainFace, type Face, type Pattern } from '../wrap/pattern';
 import type { SheetPlacements, SheetLayout, PiecePlacement } from './layout';
 import { compensated, placementMatrix } from './placementMatrix';

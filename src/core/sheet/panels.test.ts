@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { keyOf } from '../key';
-import { insideRing } from '../shapes/ring';
+import { keyOf } from '../memo/key';
+import { insideRing } from '../geometry/ring';
 import { cutIntoPanels, searchStrip, type PanelRequest, type PanelJoin } from './panels';
 
 const request = (over: Partial<PanelRequest> = {}): PanelRequest => ({

@@ -1,6 +1,6 @@
 import type { Join } from '../job/job';
-import type { Point, Rect } from '../shapes/plane';
-import { clockwise, type Ring } from '../shapes/ring';
+import type { Point, Rect } from '../geometry/plane';
+import { clockwise, type Ring } from '../geometry/ring';
 import { between, type Sides } from './joinCrossing';
 
 /** A join between two panels, pattern mm: the paper laid first is cut along it. */

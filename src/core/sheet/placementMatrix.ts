@@ -1,7 +1,7 @@
-import { compose, mirrorX, rotate, scale, translate, type Affine } from '../art/affine';
-import type { Rect } from '../shapes/plane';
+import { compose, mirrorX, rotate, scale, translate, type Affine } from '../geometry/affine';
+import type { Rect } from '../geometry/plane';
 import type { Paper } from '../shop/paper';
-import { scaleOf } from './calibration';
+import { scaleOf } from '../calibration/calibration';
 import type { Turn } from './nest/shape';
 
 /** Pattern mm to page mm for a piece whose turned box starts at (x, y). */

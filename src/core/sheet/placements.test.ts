@@ -1,6 +1,6 @@
+import { boundsOf, rectCorners } from '../geometry/plane';
 import fc from 'fast-check';
-import { apply, determinant } from '../art/affine';
-import { boundsOf, rectCorners } from '../art/polygon';
+import { apply, determinant } from '../geometry/affine';
 import { STARTER_PRINTER } from '../shop/printer';
 import { driverChecklist } from './checklist';
 import { gridNest } from './grid';

@@ -1,4 +1,4 @@
-import { apply, determinant, IDENTITY } from '../art/affine';
+import { apply, determinant, IDENTITY } from '../geometry/affine';
 import { DRIVER_FAULTS, FAULT_WORDS, printedBox, simulatedPrint, type DriverFault } from './printerSimulator';
 import { mirrorPage } from './mirrorPage';
 import { driverChecklist } from './checklist';

@@ -1,6 +1,5 @@
-import { apply, compose, IDENTITY, mirrorX, scale, translate, type Affine } from '../art/affine';
-import { boundsOf, rectCorners } from '../art/polygon';
-import type { Rect } from '../shapes/plane';
+import { apply, compose, IDENTITY, mirrorX, scale, translate, type Affine } from '../geometry/affine';
+import { type Rect, boundsOf, rectCorners } from '../geometry/plane';
 import type { Printer } from '../shop/printer';
 
 /** What real drivers do to a page when nobody watches them. */

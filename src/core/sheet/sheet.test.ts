@@ -1,7 +1,6 @@
 import fc from 'fast-check';
-import { apply, determinant } from '../art/affine';
-import { rectCorners } from '../art/polygon';
-import type { Rect } from '../shapes/plane';
+import { apply, determinant } from '../geometry/affine';
+import { type Rect, rectCorners } from '../geometry/plane';
 import type { Pattern } from '../wrap/pattern';
 import { straightPattern } from '../wrap/testWraps';
 import { layoutSheet, needMm, type SheetPlacements, type SheetLayout } from './layout';

@@ -1,7 +1,7 @@
 import type { PlacedLayer } from '../art/placedLayers';
 import { STARTER_PAPERS } from '../demo/things';
-import { printedOutline } from '../plan/sheet';
-import { contourArea } from '../shapes/contour';
+import { printedOutline } from './parts';
+import { contourArea } from '../geometry/contour';
 import type { Paper } from '../shop/paper';
 import { mainFace, type Pattern } from '../wrap/pattern';
 import type { LayoutInput, Part } from './layout';

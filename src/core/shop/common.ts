@@ -1,4 +1,4 @@
-import '../zodSetup';
+import '../basics/zodSetup';
 import * as z from 'zod/mini';
 
 /** Shared field schemas. Limits are wide enough for any bench and narrow enough to catch a slip. */

@@ -1,4 +1,4 @@
-import '../zodSetup';
+import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, lineSchema, mmSchema, nameSchema } from './common';
 

@@ -1,11 +1,11 @@
-import '../zodSetup';
+import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, momentSchema, noteSchema } from './common';
 import { blankSchema } from './blank';
 import { pressSchema } from './press';
-import { heatSettingsSchema } from '../heat/settings';
-import { operationIdSchema, operationSchema } from '../operations/operation';
-import { FAULT_IDS } from '../look/faults';
+import { heatSettingsSchema } from './heatSettings';
+import { operationIdSchema, operationSchema } from './operation';
+import { FAULT_IDS } from './faultIds';
 
 export const PAPER_STATES = ['even', 'left-all', 'left-in-places', 'browned'] as const;
 export const VERDICTS = ['good', 'under', 'over', 'other'] as const;

@@ -1,4 +1,4 @@
-import '../zodSetup';
+import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { mmSchema, nameSchema } from './common';
 import { printerSchema, STARTER_PRINTER, type Printer } from './printer';

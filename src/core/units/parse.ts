@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '../basics/result';
 import { MM_PER_INCH } from './quantity';
 import { toCelsius, type LengthUnit, type TemperatureUnit } from './format';
 

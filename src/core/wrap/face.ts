@@ -1,7 +1,7 @@
 import { errorCdf, errorShape } from '../figures/interval';
 import type { Improvement } from '../figures/figure';
 import { sourceOf } from '../figures/sources';
-import { memoizeLast } from '../memo';
+import { memoizeLast } from '../memo/memo';
 import { measured, plus, scaled, standardU, uniformU, type Uncertain } from '../figures/uncertain';
 import type { PrintUncertainty } from './error';
 

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { apply, determinant } from '../art/affine';
+import { apply, determinant } from '../geometry/affine';
 import { exact, measured } from '../figures/uncertain';
-import { boundsOfContour, contourArea, flatten } from '../shapes/contour';
+import { boundsOfContour, contourArea, flatten } from '../geometry/contour';
 import type { FlatShape } from '../shop/blank';
 import { FOLDS } from '../job/job';
-import { seeded } from '../art/random';
-import { TRUE_SCALE } from '../sheet/calibration';
+import { seeded } from '../random/random';
+import { TRUE_SCALE } from '../calibration/calibration';
 import { placingImprovements } from './face';
 import { sizeFlatWrap, type FlatWrapInput } from './flatWrap';
 

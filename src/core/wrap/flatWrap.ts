@@ -1,7 +1,7 @@
-import { IDENTITY, rotate, translate, compose, apply, type Affine } from '../art/affine';
+import { IDENTITY, rotate, translate, compose, apply, type Affine } from '../geometry/affine';
 import { scaled, type Uncertain } from '../figures/uncertain';
 import type { Fold } from '../job/job';
-import { around, type Line, type Rect } from '../shapes/plane';
+import { around, type Line, type Rect, boundsOf } from '../geometry/plane';
 import {
   boundsOfContour,
   contourArea,
@@ -9,11 +9,10 @@ import {
   mirrorContour,
   rectContour,
   type Contour,
-} from '../shapes/contour';
+} from '../geometry/contour';
 import { holeContour, offsetOutline, outlineContour } from '../shapes/flat';
-import { boundsOfRing } from '../shapes/ring';
 import type { FlatOutline, FlatShape, Hole } from '../shop/blank';
-import type { AxisScale } from '../sheet/calibration';
+import type { AxisScale } from '../calibration/calibration';
 import { bleedFor19In20, coverChance, facePlacing, foldRegistration, type FacePlacing } from './face';
 import type { Face, Pattern, Zone } from './pattern';
 
@@ -141,7 +140,7 @@ function foldOf(fold: Fold, w: number, h: number, past: number): Folded {
 /** Box of a contour carried through a map that only turns by quarters or shifts. */
 function boxThrough(c: Contour, m: Affine): Rect {
   const b = boundsOfContour(c);
-  return boundsOfRing(rectContour(b).map((p) => apply(m, p)));
+  return boundsOf(rectContour(b).map((p) => apply(m, p)));
 }
 
 /** Marks at the middles of the sides, and at the ends of the fold, outside all that is printed. */

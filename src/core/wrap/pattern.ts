@@ -1,7 +1,7 @@
-import type { Affine } from '../art/affine';
+import type { Affine } from '../geometry/affine';
 import type { Cone } from '../shapes/cone';
-import type { Contour } from '../shapes/contour';
-import type { Line, Rect } from '../shapes/plane';
+import type { Contour } from '../geometry/contour';
+import type { Line, Rect } from '../geometry/plane';
 
 export interface Zone {
   readonly what: string;

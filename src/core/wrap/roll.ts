@@ -1,5 +1,5 @@
 import { develop, radiusAt, rollUp, type OnCone } from '../shapes/cone';
-import type { Point } from '../shapes/plane';
+import type { Point } from '../geometry/plane';
 import type { Roll } from './pattern';
 
 /** Where a place of the wall lies on the flat pattern. Azimuth in radians to the right of the front, v mm down the paper. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { exact } from '../figures/uncertain';
-import { flatten, type Contour } from '../shapes/contour';
-import { insideRing, distanceToRing } from '../shapes/ring';
+import { flatten, type Contour } from '../geometry/contour';
+import { insideRing, distanceToRing } from '../geometry/ring';
 import { SEAM_METHODS } from '../shop/settings';
 import { mainFace, type Pattern } from './pattern';
 import { wallPoint } from './roll';

@@ -1,4 +1,5 @@
-import { IDENTITY } from '../art/affine';
+import { SEEN_AT_ALL_DEG, SEEN_WELL_DEG, seenArcMm } from '../shapes/seen';
+import { IDENTITY } from '../geometry/affine';
 import type { Band } from '../shapes/band';
 import {
   besideGenerator,
@@ -10,16 +11,8 @@ import {
   type Patch,
   type Side,
 } from '../shapes/cone';
-import { boundsOfContour, moveContour, type Contour } from '../shapes/contour';
-import {
-  SEEN_AT_ALL_DEG,
-  SEEN_WELL_DEG,
-  seenArcMm,
-  around,
-  type Line,
-  type Point,
-  type Rect,
-} from '../shapes/plane';
+import { boundsOfContour, moveContour, type Contour } from '../geometry/contour';
+import { around, type Line, type Point, type Rect } from '../geometry/plane';
 import type { RoundShape } from '../shop/blank';
 import type { Pattern, PencilMark, Roll, Zone } from './pattern';
 

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { seeded } from '../art/random';
+import { seeded } from '../random/random';
 import { exact, measured, standardU } from '../figures/uncertain';
 import { errorShape } from '../figures/interval';
-import { boundsOfContour } from '../shapes/contour';
+import { boundsOfContour } from '../geometry/contour';
 import { SEAM_METHODS, type SeamMethod } from '../shop/settings';
 import { closingError, seamChance } from './error';
 import { mainFace } from './pattern';

@@ -4,7 +4,7 @@ import { useId, useMemo } from 'react';
 import { isOn, type ArtBoard as Straight, type PlacedLayer } from '@/core/art/placedLayers';
 import { mm } from '@/core/units/quantity';
 import { mainFace } from '@/core/wrap/pattern';
-import { contourPath } from '@/core/shapes/contour';
+import { contourPath } from '@/core/geometry/contour';
 import { Board, type Fit } from '@/ui/board/Board';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';

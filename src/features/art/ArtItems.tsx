@@ -1,7 +1,7 @@
-import type { Affine } from '@/core/art/affine';
-import { fontById, type FontId } from '@/core/art/fonts';
+import type { Affine } from '@/core/geometry/affine';
+import { fontById, type FontId } from '@/core/job/fonts';
 import { sourceBox, type ArtItem, type Sources } from '@/core/art/items';
-import type { Polygon } from '@/core/art/polygon';
+import type { Polygon } from '@/core/geometry/polygon';
 import type { LetterAt } from '@/core/art/text';
 
 export const css = (m: Affine): string => `matrix(${m.join(' ')})`;

@@ -1,8 +1,8 @@
 'use client';
 
-import { apply } from '@/core/art/affine';
+import { apply } from '@/core/geometry/affine';
 import type { ArtBoard, PlacedLayer, PlacedPicture, PlacedText } from '@/core/art/placedLayers';
-import { clamp } from '@/core/shapes/plane';
+import { clamp } from '@/core/geometry/plane';
 import { mm } from '@/core/units/quantity';
 import type { Fit } from '@/ui/board/Board';
 import { arrowStep, dragFrom } from '@/ui/board/drag';

@@ -6,7 +6,7 @@ import { cellOf, countOf, pictureNamed } from '@/core/art/names';
 import { decodeText, readNames, type ReadNames } from '@/core/formats/namesList';
 import { textLayer, type Names, type PictureRef } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
-import { problemText } from '@/core/result';
+import { problemText } from '@/core/basics/result';
 import { newId } from '@/data/ids';
 import { bringPicture } from '@/data/pictures';
 import { Button } from '@/ui/Button';

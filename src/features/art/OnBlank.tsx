@@ -4,7 +4,7 @@ import { useId, useState, type ReactNode } from 'react';
 import { BACKINGS, DULL_PRINT, pressedPicture, pressedMatrix, type BackingId } from '@/core/art/pressed';
 import { isRound } from '@/core/shop/blank';
 import { mm } from '@/core/units/quantity';
-import { contourPath } from '@/core/shapes/contour';
+import { contourPath } from '@/core/geometry/contour';
 import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { Board, type Fit } from '@/ui/board/Board';
 import { Labelled } from '@/ui/Labelled';

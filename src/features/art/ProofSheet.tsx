@@ -4,7 +4,7 @@ import { memo, useMemo } from 'react';
 import { isOn, placeArt, type ArtBoard, type PlacedLayer } from '@/core/art/placedLayers';
 import type { Art } from '@/core/job/art';
 import type { Piece } from '@/core/art/names';
-import { contourPath } from '@/core/shapes/contour';
+import { contourPath } from '@/core/geometry/contour';
 import { mainFace } from '@/core/wrap/pattern';
 import { useJob } from '../job/jobContext';
 import { css, Letters } from './ArtItems';

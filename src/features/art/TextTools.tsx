@@ -1,8 +1,8 @@
 'use client';
 
-import { FONTS } from '@/core/art/fonts';
+import { FONTS } from '@/core/job/fonts';
 import type { TextLayer } from '@/core/job/art';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';

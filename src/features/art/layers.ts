@@ -1,7 +1,7 @@
 import type { Layer, PictureLayer, PictureRef, PicturePlacement, TextLayer } from '@/core/job/art';
 import { MOST_LAYERS, pictureLayer } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
-import { clamp } from '@/core/shapes/plane';
+import { clamp } from '@/core/geometry/plane';
 import type { Pattern } from '@/core/wrap/pattern';
 
 const withLayers = (job: Job, layers: readonly Layer[]): Job => ({

@@ -1,8 +1,8 @@
 import type { Source } from '@/core/art/items';
 import type { ImageAnalysis } from '@/core/art/analyseImage';
 import type { PictureRef } from '@/core/job/art';
-import { createLru, type Lru } from '@/core/memo';
-import type { Result } from '@/core/result';
+import { createLru, type Lru } from '@/core/memo/memo';
+import type { Result } from '@/core/basics/result';
 import { keepAnalysis, keptAnalysis } from '@/data/analyses';
 import { pictureBytes } from '@/data/pictures';
 import { inWorker } from '@/workers/client';

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import type { Sources } from '@/core/art/items';
 import type { ImageAnalysis } from '@/core/art/analyseImage';
 import type { Art, PictureRef } from '@/core/job/art';
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/basics/result';
 import { lookOf, previewOf } from './previews';
 
 export interface Seen {

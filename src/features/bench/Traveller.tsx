@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { JobStatus } from '@/core/plan/status';
 import type { Progress } from '@/core/plan/terracePlan';
-import { problemText } from '@/core/result';
+import { problemText } from '@/core/basics/result';
 import type { JobRecord } from '@/data/db';
 import { copyJob, removeJob, restoreJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';

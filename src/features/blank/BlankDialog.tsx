@@ -3,7 +3,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/basics/result';
 import type { Blank } from '@/core/shop/blank';
 import { saveBlank } from '@/data/shop';
 import { newId } from '@/data/ids';

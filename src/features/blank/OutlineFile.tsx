@@ -3,7 +3,7 @@
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import type { SvgOutline } from '@/core/formats/svgOutline';
-import { problemText, type Problem } from '@/core/result';
+import { problemText, type Problem } from '@/core/basics/result';
 import { parseLength } from '@/core/units/parse';
 import { mm } from '@/core/units/quantity';
 import { Button } from '@/ui/Button';

@@ -1,6 +1,6 @@
 'use client';
 
-import { boundsOfContour, contourPath, flatten } from '@/core/shapes/contour';
+import { boundsOfContour, contourPath, flatten } from '@/core/geometry/contour';
 import type { FlatPress } from '@/core/shop/press';
 import { mm } from '@/core/units/quantity';
 import { mainFace } from '@/core/wrap/pattern';

@@ -1,9 +1,9 @@
 'use client';
 
 import { preparationWords } from '@/core/plan/operationWords';
-import { PEELS, PRESSURES, type HeatSettings } from '@/core/heat/settings';
+import { PEELS, PRESSURES, type HeatSettings } from '@/core/shop/heatSettings';
 import { TIMER_START_WORDS, PEEL_NOTES } from '@/core/heat/labels';
-import { fail, ok } from '@/core/result';
+import { fail, ok } from '@/core/basics/result';
 import { TIMER_STARTS, isOven } from '@/core/shop/press';
 import { formatQuantity } from '@/core/units/format';
 import { parseDuration, parseTemperature } from '@/core/units/parse';

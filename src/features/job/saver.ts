@@ -1,5 +1,5 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/basics/result';
 import type { JobRecord } from '@/data/db';
 import { newId } from '@/data/ids';
 import {

@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import { addJob, openJob } from '@/data/jobs';
 import { newId } from '@/data/ids';
-import { sameContent } from '@/core/same';
+import { sameContent } from '@/core/basics/same';
 import type { JobRecord } from '@/data/db';
 import { dropUnsaved, readUnsaved, saveIdOf, type Note } from '@/data/journal';
 import { createJobStore, type JobStore } from './jobStore';

@@ -2,7 +2,8 @@
 
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { FAULTS, type FaultId } from '@/core/look/faults';
+import { FAULTS } from '@/core/look/faults';
+import type { FaultId } from '@/core/shop/faultIds';
 import { PAPER_STATES, VERDICTS, type Mark, type Verdict } from '@/core/shop/records';
 import { newId } from '@/data/ids';
 import { Board, type Fit } from '@/ui/board/Board';

@@ -2,7 +2,7 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { sameSettings } from '@/core/heat/settings';
+import { sameSettings } from '@/core/shop/heatSettings';
 import { EMPTY_LOOK, type Job } from '@/core/job/job';
 import type { LogEntry, Recipe } from '@/core/shop/records';
 import { celsius, seconds } from '@/core/units/quantity';

@@ -1,7 +1,7 @@
 'use client';
 
-import type { Resource } from '@/core/operations/operation';
-import { plannedS } from '@/core/operations/operation';
+import type { Resource } from '@/core/shop/operation';
+import { plannedS } from '@/core/shop/operation';
 import { operationWords } from '@/core/operations/words';
 import { contextOfPlan } from '@/core/plan/operationWords';
 import { count } from '@/core/units/quantity';

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useEffect, useMemo, useRef, type CSSProperties } from 'react';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';
-import type { Operation } from '@/core/operations/operation';
+import type { Operation } from '@/core/shop/operation';
 import { operationWords, type OperationWords } from '@/core/operations/words';
 import { contextOfRun } from '@/core/plan/operationWords';
 import {

@@ -1,12 +1,12 @@
 'use client';
 
 import { useState } from 'react';
-import { IDENTITY } from '@/core/art/affine';
+import { IDENTITY } from '@/core/geometry/affine';
 import { hidesWell } from '@/core/art/panelJoin';
 import { faceItems } from '@/core/art/items';
 import type { Job, Join } from '@/core/job/job';
 import { searchStrip } from '@/core/sheet/panels';
-import { compose } from '@/core/art/affine';
+import { compose } from '@/core/geometry/affine';
 import { bytesOf } from '@/data/pictures';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';

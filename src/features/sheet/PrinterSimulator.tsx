@@ -10,11 +10,10 @@ import {
   type DriverFault,
   type SimulatedSheet,
 } from '@/core/sheet/printerSimulator';
-import { apply } from '@/core/art/affine';
-import { boundsOf, rectCorners } from '@/core/art/polygon';
-import { clamp, type Rect } from '@/core/shapes/plane';
+import { apply } from '@/core/geometry/affine';
+import { clamp, type Rect, boundsOf, rectCorners } from '@/core/geometry/plane';
 import type { Page } from '@/core/sheet/pages';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/basics/result';
 import { fineMm, mm } from '@/core/units/quantity';
 import { Board, type Fit } from '@/ui/board/Board';
 import { arrowStep, dragFrom } from '@/ui/board/drag';

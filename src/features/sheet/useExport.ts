@@ -4,9 +4,10 @@ import { useRef, useState } from 'react';
 import { sourcesOf } from '@/core/art/items';
 import { picturesOf } from '@/core/job/art';
 import { cutListCsv } from '@/core/formats/cutList';
+import { printPackageOf } from '@/core/plan/printPackage';
 import { manifestText, type ManifestFile } from '@/core/formats/manifest';
 import { patternSvg } from '@/core/formats/svg';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 import { pieceAlone, type Page } from '@/core/sheet/pages';
 import { bytesOf, originalBytes } from '@/data/pictures';
 import type { PageRequest, SheetRequest } from '@/workers/bench.worker';
@@ -133,7 +134,7 @@ export function useExport(): Export {
         files.push({ name: `pictures/${ref.name}`, what: 'as it was brought', bytes });
     }
     const told = files.map((f): ManifestFile => ({ name: f.name, what: f.what, bytes: f.bytes.length }));
-    const manifest = manifestText(job, plan, told, new Date().toISOString().slice(0, 10));
+    const manifest = manifestText(printPackageOf(job, plan), told, new Date().toISOString().slice(0, 10));
     const all = [
       { name: 'manifest.json', bytes: text(manifest) },
       ...files.map(({ name, bytes }) => ({ name, bytes })),

@@ -2,7 +2,7 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
-import type { Problem, Result } from '@/core/result';
+import type { Problem, Result } from '@/core/basics/result';
 import { listJobs } from '@/data/jobs';
 import { seedIfEmpty } from '@/data/seed';
 import { goodBehind } from '@/data/log';

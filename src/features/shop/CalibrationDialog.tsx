@@ -2,9 +2,9 @@
 
 import { FileDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { barsFor, SCALE_BELIEVED } from '@/core/sheet/calibration';
+import { barsFor, SCALE_BELIEVED } from '@/core/calibration/calibration';
 import { calibrationPage } from '@/core/sheet/calibrationPage';
-import { problemText } from '@/core/result';
+import { problemText } from '@/core/basics/result';
 import { printerOf } from '@/core/shop/settings';
 import type { Calibration, Paper } from '@/core/shop/paper';
 import { parseLength } from '@/core/units/parse';

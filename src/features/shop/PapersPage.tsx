@@ -3,7 +3,7 @@
 import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
-import { scaleOf } from '@/core/sheet/calibration';
+import { scaleOf } from '@/core/calibration/calibration';
 import type { Paper } from '@/core/shop/paper';
 import { fineMm, mm } from '@/core/units/quantity';
 import { savePaper } from '@/data/shop';

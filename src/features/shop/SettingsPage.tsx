@@ -3,7 +3,7 @@
 import { FileDown, FileUp } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import type { ShopFile } from '@/core/formats/jobFile';
-import { fail, ok, problemText } from '@/core/result';
+import { fail, ok, problemText } from '@/core/basics/result';
 import {
   HOLDS,
   SEAM_METHODS,

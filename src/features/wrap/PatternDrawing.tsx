@@ -1,8 +1,8 @@
-import { IDENTITY } from '@/core/art/affine';
+import { IDENTITY } from '@/core/geometry/affine';
 import { faceItems, type Sources } from '@/core/art/items';
 import type { PlacedLayer } from '@/core/art/placedLayers';
-import { contourPath, type Contour } from '@/core/shapes/contour';
-import type { Line, Rect } from '@/core/shapes/plane';
+import { contourPath, type Contour } from '@/core/geometry/contour';
+import type { Line, Rect } from '@/core/geometry/plane';
 import type { Face, Pattern } from '@/core/wrap/pattern';
 import type { Fit } from '@/ui/board/Board';
 import { ArtItems, css as cssMatrix } from '../art/ArtItems';

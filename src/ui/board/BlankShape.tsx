@@ -1,6 +1,6 @@
-import { contourPath } from '@/core/shapes/contour';
+import { contourPath } from '@/core/geometry/contour';
 import { holeContour, outlineContour } from '@/core/shapes/flat';
-import type { Rect } from '@/core/shapes/plane';
+import type { Rect } from '@/core/geometry/plane';
 import { handleOutline, sideBounds, sideOutline, wallOf, widestMm } from '@/core/shapes/round';
 import type { Blank, FlatShape, RoundShape } from '@/core/shop/blank';
 import type { Fit } from './Board';

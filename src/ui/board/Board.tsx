@@ -2,7 +2,7 @@
 
 import { scaleLinear } from 'd3';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import type { Rect } from '@/core/shapes/plane';
+import type { Rect } from '@/core/geometry/plane';
 
 /** How drawing millimetres stand on the screen. */
 export interface Fit {

@@ -1,4 +1,4 @@
-import type { Line } from '../../shapes/plane';
+import type { Line } from '../../geometry/plane';
 import type { NestPlacement, Nest, NestArea, NestShape, Turn } from './shape';
 
 /**

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { seeded } from '../../art/random';
-import { insideRing, ringArea, distanceToRing, type Ring } from '../../shapes/ring';
+import { seeded } from '../../random/random';
+import { insideRing, distanceToRing, type Ring, signedArea } from '../../geometry/ring';
 import { guillotine } from './guillotine';
 import { nest } from './nest';
 import {
@@ -157,7 +157,7 @@ describe('sectors', () => {
     const roll = area({ widthMm: w + 1, gapMm: 4 });
     const made = nest([shape(6)], roll);
     expect(usedHeight(made.sheets[0] ?? [])).toBeLessThan(6 * h + 5 * 4 - 5 * 8);
-    const printed = 6 * Math.abs(ringArea(shape(1).outline));
+    const printed = 6 * Math.abs(signedArea(shape(1).outline));
     expect(usedHeight(made.sheets[0] ?? []) * (w + 1)).toBeGreaterThan(printed);
   });
 });

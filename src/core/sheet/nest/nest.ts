@@ -1,7 +1,7 @@
 import { COARSE, profileNest } from './profile';
 import { usedHeight, type Nest, type NestArea, type NestShape } from './shape';
 import { skyline, SKYLINE_WAYS, type SkylineWay } from './skyline';
-import { seeded } from '../../art/random';
+import { seeded } from '../../random/random';
 
 /** Fewer pieces left over, then fewer sheets, then less of the last sheet. */
 export function better(a: Nest, b: Nest): Nest {

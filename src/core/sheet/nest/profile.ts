@@ -1,4 +1,4 @@
-import type { Ring } from '../../shapes/ring';
+import type { Ring } from '../../geometry/ring';
 import {
   outlineTurned,
   sizeTurned,

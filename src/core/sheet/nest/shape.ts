@@ -1,4 +1,5 @@
-import { boundsOfRing, ringArea, type Ring } from '../../shapes/ring';
+import { boundsOf } from '../../geometry/plane';
+import { type Ring, signedArea } from '../../geometry/ring';
 
 /** Quarter turns clockwise. */
 export type Turn = 0 | 90 | 180 | 270;
@@ -39,9 +40,9 @@ export interface Nest {
 }
 
 export function nestShape(outline: Ring, count: number): NestShape {
-  const b = boundsOfRing(outline);
+  const b = boundsOf(outline);
   const own = outline.map((p) => ({ x: p.x - b.x, y: p.y - b.y }));
-  const area = Math.abs(ringArea(own));
+  const area = Math.abs(signedArea(own));
   return {
     outline: own,
     widthMm: b.width,

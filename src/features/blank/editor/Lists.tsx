@@ -3,7 +3,7 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { EDGES } from '@/core/shop/blank';
-import { fail, ok } from '@/core/result';
+import { fail, ok } from '@/core/basics/result';
 import { newId } from '@/data/ids';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';

@@ -1,7 +1,7 @@
 'use client';
 
 import { RadioGroup } from 'radix-ui';
-import { contourPath } from '@/core/shapes/contour';
+import { contourPath } from '@/core/geometry/contour';
 import { outlineContour } from '@/core/shapes/flat';
 import { handleOutline, sideOutline } from '@/core/shapes/round';
 import { shapeBounds } from '@/ui/board/BlankShape';

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { blankSchema, FAMILIES, FINISHES, MATERIALS, STOCKS, WALLS, type Blank } from '@/core/shop/blank';
 import { colourSchema, nameSchema } from '@/core/shop/common';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 import type { LengthUnit } from '@/core/units/format';
 import { lengthText, linesText, type ShownLengths } from '../../shop/shopForm';
 import type { Start } from './starts';

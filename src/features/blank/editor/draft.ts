@@ -9,7 +9,7 @@ import {
 } from '@/core/shop/blank';
 import { profileAt } from '@/core/shapes/profile';
 import { nominalProfile } from '@/core/shapes/round';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 import { startById, type Start } from './starts';
 
 /** Lengths a drawing has a dimension line for. */

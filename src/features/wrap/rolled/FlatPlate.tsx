@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { ExtrudeGeometry, Path, Shape, ShapeGeometry, type BufferGeometry, type Texture } from 'three';
-import { flatten, mirrorContour, type Contour } from '@/core/shapes/contour';
+import { flatten, mirrorContour, type Contour } from '@/core/geometry/contour';
 import { holeContour } from '@/core/shapes/flat';
 import type { FlatBlank } from '@/core/shop/blank';
 import { mainFace, type Pattern } from '@/core/wrap/pattern';

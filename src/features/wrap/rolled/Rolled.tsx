@@ -9,7 +9,7 @@ import { arrowStep } from '@/ui/board/drag';
 import { Button } from '@/ui/Button';
 import { isFlat, isRound } from '@/core/shop/blank';
 import { mainFace, type Pattern } from '@/core/wrap/pattern';
-import { IDENTITY } from '@/core/art/affine';
+import { IDENTITY } from '@/core/geometry/affine';
 import { faceItems } from '@/core/art/items';
 import { useSources } from '../../art/useSources';
 import { useJob } from '../../job/jobContext';

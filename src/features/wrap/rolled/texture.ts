@@ -1,7 +1,7 @@
-import { fontById } from '@/core/art/fonts';
+import { fontById } from '@/core/job/fonts';
 import { sourceBox, type ArtItem, type Sources } from '@/core/art/items';
-import { flatten, type Contour } from '@/core/shapes/contour';
-import type { Rect } from '@/core/shapes/plane';
+import { flatten, type Contour } from '@/core/geometry/contour';
+import type { Rect } from '@/core/geometry/plane';
 import type { Face } from '@/core/wrap/pattern';
 
 /** Long side of the texture, px: sharp at arm's length, light enough for a tablet. */

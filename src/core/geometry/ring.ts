@@ -1,4 +1,4 @@
-import type { Point, Rect } from './plane';
+import type { Point } from './plane';
 
 /** A closed polygon, corners in order, mm. */
 export type Ring = readonly Point[];
@@ -6,7 +6,7 @@ export type Ring = readonly Point[];
 const next = (ring: Ring, i: number): Point => ring[(i + 1) % ring.length] as Point;
 
 /** Signed area, mm²: positive clockwise on a y-down board (shoelace formula, about the first corner). */
-export function ringArea(ring: Ring): number {
+export function signedArea(ring: Ring): number {
   const o = ring[0] ?? { x: 0, y: 0 };
   return ring.reduce((sum, a, i) => {
     const b = next(ring, i);
@@ -33,18 +33,7 @@ export function ringCentroid(ring: Ring): Point {
   return twice === 0 ? o : { x: o.x + x / (3 * twice), y: o.y + y / (3 * twice) };
 }
 
-export const clockwise = (ring: Ring): Ring => (ringArea(ring) < 0 ? [...ring].reverse() : ring);
-
-export function boundsOfRing(ring: Ring): Rect {
-  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const p of ring) {
-    x0 = Math.min(x0, p.x);
-    y0 = Math.min(y0, p.y);
-    x1 = Math.max(x1, p.x);
-    y1 = Math.max(y1, p.y);
-  }
-  return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
-}
+export const clockwise = (ring: Ring): Ring => (signedArea(ring) < 0 ? [...ring].reverse() : ring);
 
 /** Whether a point lies inside, by crossings of a ray (Shimrat, CACM 5, 1962). Points on the edge may fall either way. */
 export function insideRing(ring: Ring, p: Point): boolean {

@@ -1,4 +1,5 @@
-import { around, inset, seenArcMm } from './plane';
+import { seenArcMm } from '../shapes/seen';
+import { around, inset } from './plane';
 
 test('a third of the circumference lies within 60° of the front, all of it within 180°', () => {
   expect(seenArcMm(300, 60)).toBeCloseTo(100, 12);

@@ -3,11 +3,11 @@ import {
   clockwise,
   distanceToRing,
   insideRing,
-  ringArea,
   selfCrossings,
   withoutRepeats,
   type Crossing,
   type Ring,
+  signedArea,
 } from './ring';
 
 /** How far a round join drawn with straight pieces may stray from the arc, mm. */
@@ -158,7 +158,7 @@ function withoutKinks(loop: Ring): Ring {
     if (!c) return ring;
     const inner = [c.at, ...ring.slice(c.i + 1, c.j + 1)];
     const outer = [...ring.slice(0, c.i + 1), c.at, ...ring.slice(c.j + 1)];
-    ring = Math.abs(ringArea(inner)) > Math.abs(ringArea(outer)) ? inner : outer;
+    ring = Math.abs(signedArea(inner)) > Math.abs(signedArea(outer)) ? inner : outer;
   }
   return ring;
 }
@@ -193,8 +193,8 @@ export function offsetRing(outline: Ring, d: number): readonly Ring[] {
         : []
       : stitch(chainsOf(raw, crossings).filter((c) => stands(middleOf(c))));
   return loops
-    .filter((loop) => loop.length >= 3 && ringArea(loop) > DUST_MM2)
+    .filter((loop) => loop.length >= 3 && signedArea(loop) > DUST_MM2)
     .map((loop) => withoutRepeats(crossings.length === 0 ? loop : withoutKinks(loop), CRUMB_MM))
     .filter((loop) => loop.length >= 3)
-    .sort((a, b) => ringArea(b) - ringArea(a));
+    .sort((a, b) => signedArea(b) - signedArea(a));
 }

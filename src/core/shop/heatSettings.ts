@@ -1,6 +1,6 @@
-import '../zodSetup';
+import '../basics/zodSetup';
 import * as z from 'zod/mini';
-import { TIMER_STARTS } from '../shop/press';
+import { TIMER_STARTS } from './press';
 
 export const PRESSURES = [
   'light',

@@ -1,18 +1,11 @@
+import { boundsOf } from './plane';
 import ClipperLib from 'clipper-lib';
 import fc from 'fast-check';
 import { PLAIN_FORMS, type FlatOutline } from '../shop/blank';
 import { boundsOfContour, contourArea, contourLength } from './contour';
-import { holeContour, offsetOutline, outlineContour, outlineRing } from './flat';
+import { holeContour, offsetOutline, outlineContour, outlineRing } from '../shapes/flat';
 import { offsetRing } from './offset';
-import {
-  boundsOfRing,
-  distanceToRing,
-  insideRing,
-  ringArea,
-  ringLength,
-  selfCrossings,
-  type Ring,
-} from './ring';
+import { distanceToRing, insideRing, ringLength, selfCrossings, type Ring, signedArea } from './ring';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyOutline: fc.Arbitrary<FlatOutline> = fc.oneof(
@@ -58,7 +51,7 @@ test('a heart strays less than a hundredth from its curve, small or as large as 
         y: -(13 * Math.cos(t) - 5 * Math.cos(2 * t) - 2 * Math.cos(3 * t) - Math.cos(4 * t)),
       };
     });
-    const box = boundsOfRing(dense);
+    const box = boundsOf(dense);
     // Corners and curve go round alike, so the nearest chord is one of a few.
     let worst = 0;
     dense.forEach((p, i) => {
@@ -116,8 +109,8 @@ describe('moving an outline out or in', () => {
           { x: w * 0.1, y: h * 0.9 },
         ];
         const [out] = offsetRing(ring, d);
-        const want = ringArea(ring) + ringLength(ring) * d + Math.PI * d * d;
-        return out !== undefined && Math.abs(ringArea(out) - want) <= 2 * Math.PI * d * 0.01 + 1e-6;
+        const want = signedArea(ring) + ringLength(ring) * d + Math.PI * d * d;
+        return out !== undefined && Math.abs(signedArea(out) - want) <= 2 * Math.PI * d * 0.01 + 1e-6;
       }),
       { numRuns: 500 },
     );
@@ -159,7 +152,7 @@ describe('outlines', () => {
           Math.abs(box.y) < 1e-6 &&
           Math.abs(box.width - o.widthMm) < 0.02 &&
           Math.abs(box.height - o.heightMm) < 0.02 &&
-          ringArea(ring) > 0 &&
+          signedArea(ring) > 0 &&
           selfCrossings(ring, 1).length === 0
         );
       }),

@@ -1,4 +1,4 @@
-import type { Point } from '../shapes/plane';
+import type { Point } from './plane';
 
 /** A plane affine map [a b c d e f]: x' = a x + c y + e, y' = b x + d y + f (column order of SVG and PDF). */
 export type Affine = readonly [number, number, number, number, number, number];

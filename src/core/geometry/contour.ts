@@ -1,4 +1,4 @@
-import type { Point, Rect } from './plane';
+import { boundsOf, type Point, type Rect } from './plane';
 
 /**
  * A corner of a closed contour. `bulge` shapes the edge from here to the next corner: tan(θ/4) of the circular arc's angle θ,
@@ -85,18 +85,9 @@ function flattenNow(c: Contour, toleranceMm: number): readonly Point[] {
 
 /** Smallest upright rectangle round a contour, its arcs' outermost points included exactly. */
 export function boundsOfContour(c: Contour): Rect {
-  let x0 = Infinity;
-  let y0 = Infinity;
-  let x1 = -Infinity;
-  let y1 = -Infinity;
-  const take = (p: Point) => {
-    x0 = Math.min(x0, p.x);
-    y0 = Math.min(y0, p.y);
-    x1 = Math.max(x1, p.x);
-    y1 = Math.max(y1, p.y);
-  };
+  const points: Point[] = [];
   for (const edge of edges(c)) {
-    take(edge.a);
+    points.push(edge.a);
     const t = bulgeOf(edge.a);
     if (t === 0) continue;
     const theta = 4 * Math.atan(t);
@@ -106,10 +97,10 @@ export function boundsOfContour(c: Contour): Rect {
     const from = Math.atan2(edge.a.y - cy, edge.a.x - cx);
     for (let q = -4; q <= 4; q += 1) {
       const part = ((q * Math.PI) / 2 - from) / theta;
-      if (part > 0 && part < 1) take(along(edge, part));
+      if (part > 0 && part < 1) points.push(along(edge, part));
     }
   }
-  return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
+  return boundsOf(points);
 }
 
 /** θ − sin θ without cancellation for small θ (Maclaurin). */

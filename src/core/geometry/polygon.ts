@@ -1,24 +1,8 @@
-import type { Point, Rect } from '../shapes/plane';
+import type { Point } from './plane';
+import { signedArea } from './ring';
 
 /** A convex polygon, vertices in order. */
 export type Polygon = readonly Point[];
-
-export const rectCorners = (r: Rect): Polygon => [
-  { x: r.x, y: r.y },
-  { x: r.x + r.width, y: r.y },
-  { x: r.x + r.width, y: r.y + r.height },
-  { x: r.x, y: r.y + r.height },
-];
-
-/** Signed area by the shoelace formula; positive clockwise on a y-down board. */
-export function signedArea(p: Polygon): number {
-  return p.reduce((sum, a, i) => {
-    const b = p[(i + 1) % p.length] ?? a;
-    return sum + (a.x * b.y - b.x * a.y) / 2;
-  }, 0);
-}
-
-export const area = (p: Polygon): number => Math.abs(signedArea(p));
 
 interface HalfPlane {
   readonly through: Point;
@@ -60,18 +44,9 @@ export function uncovered(whole: Polygon, cover: Polygon, dustArea = 1e-6): read
   let rest = whole;
   for (const h of halfPlanes(cover)) {
     const out = clipHalf(rest, h, 1);
-    if (out.length >= 3 && area(out) > dustArea) pieces.push(out);
+    if (out.length >= 3 && Math.abs(signedArea(out)) > dustArea) pieces.push(out);
     rest = clipHalf(rest, h, -1);
     if (rest.length < 3) break;
   }
   return pieces;
-}
-
-/** Smallest upright rectangle round some points. */
-export function boundsOf(points: readonly Point[]): Rect {
-  const xs = points.map((p) => p.x);
-  const ys = points.map((p) => p.y);
-  const x = Math.min(...xs);
-  const y = Math.min(...ys);
-  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 }

@@ -1,11 +1,11 @@
-import { apply } from '../art/affine';
+import { apply } from '../geometry/affine';
 import { demoShop, starterShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
 import type { Paper } from '../shop/paper';
 import type { Shop } from '../shop/shop';
 import { barsFor, scaleOf } from './calibration';
-import { calibrationPage } from './calibrationPage';
+import { calibrationPage } from '../sheet/calibrationPage';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const JOB = jobs.find((j) => j.id === 'star-party-tumblers') as Job;

@@ -1,17 +1,16 @@
 import fc from 'fast-check';
-import type { Point } from './plane';
+import { type Point, boundsOf } from './plane';
 import {
-  boundsOfRing,
   clockwise,
   distanceToRing,
   insideRing,
-  ringArea,
   ringCentroid,
   ringLength,
   selfCrossings,
   simplify,
   withoutRepeats,
   type Ring,
+  signedArea,
 } from './ring';
 
 const n = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -32,7 +31,7 @@ const moved = (ring: Ring, dx: number, dy: number): Ring => ring.map((p) => ({ x
 test('a regular polygon: n r² sin(2π/n) / 2 and 2 n r sin(π/n)', () => {
   for (const corners of [3, 4, 7, 100]) {
     const ring = regular(corners, 10);
-    expect(ringArea(ring)).toBeCloseTo((corners * 100 * Math.sin((2 * Math.PI) / corners)) / 2, 9);
+    expect(signedArea(ring)).toBeCloseTo((corners * 100 * Math.sin((2 * Math.PI) / corners)) / 2, 9);
     expect(ringLength(ring)).toBeCloseTo(2 * corners * 10 * Math.sin(Math.PI / corners), 9);
   }
 });
@@ -43,7 +42,7 @@ test('moving changes neither area nor length, and takes the middle along', () =>
       const there = moved(ring, dx, dy);
       const [a, b] = [ringCentroid(ring), ringCentroid(there)];
       return (
-        Math.abs(ringArea(there) - ringArea(ring)) < 1e-6 &&
+        Math.abs(signedArea(there) - signedArea(ring)) < 1e-6 &&
         Math.abs(ringLength(there) - ringLength(ring)) < 1e-6 &&
         Math.hypot(b.x - a.x - dx, b.y - a.y - dy) < 1e-6
       );
@@ -55,7 +54,7 @@ test('turned about it goes clockwise either way, with the same corners', () => {
   fc.assert(
     fc.property(star, (ring) => {
       const [a, b] = [clockwise(ring), clockwise([...ring].reverse())];
-      return ringArea(a) > 0 && ringArea(b) > 0 && a.length === ring.length && b.length === ring.length;
+      return signedArea(a) > 0 && signedArea(b) > 0 && a.length === ring.length && b.length === ring.length;
     }),
   );
 });
@@ -108,7 +107,7 @@ test('a star shape never crosses itself; two corners changed about, it does', ()
 test('the box touches the outline on all four sides and nothing lies past it', () => {
   fc.assert(
     fc.property(star, (ring) => {
-      const b = boundsOfRing(ring);
+      const b = boundsOf(ring);
       const on = (of: (p: Point) => number, v: number) => ring.some((p) => Math.abs(of(p) - v) < 1e-9);
       return (
         on((p) => p.x, b.x) &&
@@ -126,7 +125,8 @@ test('corners said twice go, the outline stays', () => {
     fc.property(star, (ring) => {
       const stuttered = ring.flatMap((p) => [p, p, p]);
       return (
-        Math.abs(ringArea(withoutRepeats([...stuttered, ...stuttered.slice(0, 1)])) - ringArea(ring)) < 1e-9
+        Math.abs(signedArea(withoutRepeats([...stuttered, ...stuttered.slice(0, 1)])) - signedArea(ring)) <
+        1e-9
       );
     }),
   );
@@ -149,9 +149,9 @@ describe('by hand', () => {
       { x: 30, y: 0 },
       { x: 0, y: 60 },
     ];
-    expect(ringArea(t)).toBe(900);
+    expect(signedArea(t)).toBe(900);
     expect(ringCentroid(t)).toEqual({ x: 10, y: 20 });
-    expect(ringArea(clockwise([...t].reverse()))).toBe(900);
+    expect(signedArea(clockwise([...t].reverse()))).toBe(900);
   });
   test('a figure of eight crosses itself once, where it does', () => {
     const eight: Ring = [
@@ -187,6 +187,6 @@ describe('by hand', () => {
       { x: 0, y: 0 },
     ]);
     expect(r).toHaveLength(3);
-    expect(boundsOfRing(r)).toEqual({ x: 0, y: 0, width: 5, height: 5 });
+    expect(boundsOf(r)).toEqual({ x: 0, y: 0, width: 5, height: 5 });
   });
 });

@@ -1,0 +1,32 @@
+/**
+ * The rooms of the core, lowest first. A room may use the rooms above it in this list and no other, so none lean on each other; the linter
+ * holds it, and `npm run rooms` draws what is really used.
+ */
+export const CORE_ROOMS = [
+  { room: 'basics', holds: 'results that carry a problem in words; comparing plain values' },
+  { room: 'memo', holds: 'remembering the last answer, or the newest few' },
+  { room: 'random', holds: 'seeded chance, the same on every machine' },
+  { room: 'geometry', holds: 'points, rectangles, rings, contours with arcs, affine maps, offsets' },
+  { room: 'units', holds: 'quantities, phrases with quantities left open, parsing and formatting' },
+  { room: 'figures', holds: 'a figure that explains itself; uncertainty kept apart by source' },
+  {
+    room: 'shop',
+    holds: 'schemas of what a shop keeps: blanks, presses, papers, settings, operations, runs, log',
+  },
+  { room: 'job', holds: 'schemas of what is decided about one job' },
+  { room: 'library', holds: 'the generic blanks every shop starts with' },
+  { room: 'shapes', holds: 'walls, cones, profiles, bands, flat outlines' },
+  { room: 'readings', holds: 'what a tape says, and where it is taken' },
+  { room: 'calibration', holds: 'what printer and paper do to lengths' },
+  { room: 'wrap', holds: 'the paper round or over a blank, and its seam' },
+  { room: 'art', holds: 'layers placed on the paper, warped for tapers; images analysed; seams searched' },
+  { room: 'preflight', holds: 'what is found in the art before it is printed, where, and the fix' },
+  { room: 'sheet', holds: 'nesting, layout, panels, pages, the printer simulator' },
+  { room: 'heat', holds: 'settings chosen, heater reach, dose, cooling' },
+  { room: 'operations', holds: 'what is done to a piece: lists of operations and their words' },
+  { room: 'run', holds: 'a run folded from its events' },
+  { room: 'look', holds: 'faults, their causes, the one change to make' },
+  { room: 'formats', holds: 'files in and out, and the steps old ones climb by' },
+  { room: 'plan', holds: 'one function: a job and a shop, to a plan' },
+  { room: 'demo', holds: 'the invented shop' },
+];
