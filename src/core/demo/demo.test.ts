@@ -1,4 +1,4 @@
-import { TERRACES } from '../figures/figure';
+import { TERRACES } from '../figures/terraces';
 import { sourceOf } from '../figures/sources';
 import { budget } from '../figures/uncertain';
 import { jobSchema } from '../job/job';

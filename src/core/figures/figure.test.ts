@@ -1,4 +1,5 @@
-import { LEVEL_ORDER, TERRACES, figure, uncertaintyOf, worstFirst, type Finding } from './figure';
+import { TERRACES } from './terraces';
+import { LEVEL_ORDER, figure, uncertaintyOf, worstFirst, type Finding } from './figure';
 import { exact, measured, plus } from './uncertain';
 
 const finding = (id: string, level: Finding['level']): Finding => ({

@@ -2,10 +2,8 @@ import type { Phrase } from '../units/phrase';
 import type { Quantity } from '../units/quantity';
 import { within95 } from './interval';
 import { sourceOf } from './sources';
+import type { Terrace } from './terraces';
 import { budget, standardU, type Uncertain } from './uncertain';
-
-export const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'] as const;
-export type Terrace = (typeof TERRACES)[number];
 
 /** Where a figure came from: measured by hand, calculated by arithmetic, estimated by a model, proven on this bench. */
 export type Origin = 'measured' | 'calculated' | 'estimated' | 'proven';

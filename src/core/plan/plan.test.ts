@@ -1,3 +1,4 @@
+import { TERRACES, type Terrace } from '../figures/terraces';
 import {
   NO_ART,
   pictureLayer,
@@ -10,7 +11,6 @@ import type { Paper } from '../shop/paper';
 import fc from 'fast-check';
 import { DRAWN_PICTURES } from '../art/drawn';
 import { demoShop } from '../demo/demoShop';
-import { TERRACES, type Terrace } from '../figures/figure';
 import { newJob, type Job, type Reading } from '../job/job';
 import { SEAM_METHODS } from '../shop/settings';
 import type { Shop } from '../shop/shop';

@@ -1,4 +1,5 @@
-import { TERRACES, worstFirst, type Figure, type Finding, type Terrace } from '../figures/figure';
+import { TERRACES, type Terrace } from '../figures/terraces';
+import { worstFirst, type Figure, type Finding } from '../figures/figure';
 import type { ImageAnalysis } from '../art/analyseImage';
 import type { Job } from '../job/job';
 import type { ProvenCounts } from '../heat/choose';

@@ -1,4 +1,5 @@
-import type { Level, Terrace } from '../figures/figure';
+import type { Terrace } from '../figures/terraces';
+import type { Level } from '../figures/figure';
 import type { Job } from '../job/job';
 import type { ProvenCounts } from '../heat/choose';
 import { keyOf } from '../memo/key';

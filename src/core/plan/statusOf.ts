@@ -1,3 +1,4 @@
+import { ofEachTerrace } from '../figures/terraces';
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
 import { allFindings, plan, terracePlanOf, currentStep, type Extra, type Plan } from './plan';
@@ -15,16 +16,7 @@ export function statusIn(made: Plan): JobStatus {
     at,
     summary: terracePlanOf(made, at).summary,
     blankName: made.blank.blank?.name ?? null,
-    progress: {
-      blank: made.blank.progress,
-      measure: made.measure.progress,
-      wrap: made.wrap.progress,
-      art: made.art.progress,
-      sheet: made.sheet.progress,
-      heat: made.heat.progress,
-      press: made.press.progress,
-      look: made.look.progress,
-    },
+    progress: ofEachTerrace((t) => made[t].progress),
     worst: worst ? { level: worst.level, terrace: worst.terrace, text: worst.text } : null,
   };
 }

@@ -1,4 +1,5 @@
-import type { Figure, Finding, Level, Terrace } from '../figures/figure';
+import type { Terrace } from '../figures/terraces';
+import type { Figure, Finding, Level } from '../figures/figure';
 import type { Phrase } from '../units/phrase';
 
 /** How far a terrace has come: nothing yet, workable, settled. */

@@ -67,7 +67,7 @@ export function previewOf(source: Source): Promise<Result<string>> {
 }
 
 /** What is in a picture's pixels, analysed once. */
-export const lookOf = (ref: PictureRef): Promise<Result<ImageAnalysis>> =>
+export const analysisOf = (ref: PictureRef): Promise<Result<ImageAnalysis>> =>
   remembered(analyses, ref.id, async () => {
     const kept = await keptAnalysis(ref.id);
     if (kept) return { ok: true, value: kept };

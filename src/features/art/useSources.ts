@@ -5,7 +5,7 @@ import type { Sources } from '@/core/art/items';
 import type { ImageAnalysis } from '@/core/art/analyseImage';
 import type { Art, PictureRef } from '@/core/job/art';
 import type { Problem } from '@/core/basics/result';
-import { lookOf, previewOf } from './previews';
+import { previewOf, analysisOf } from './previews';
 
 export interface Seen {
   /** Addresses of the pictures, by source; one being made again keeps its old one until then. */
@@ -63,7 +63,7 @@ export function useAnalyses(art: Art): Readonly<Record<string, ImageAnalysis>> {
     for (const layer of layers) {
       if (layer.kind !== 'picture') continue;
       const { id } = layer.picture;
-      void lookOf(layer.picture).then((r) => {
+      void analysisOf(layer.picture).then((r) => {
         if (!gone && r.ok) setAnalyses((l) => (l[id] === r.value ? l : { ...l, [id]: r.value }));
       });
     }

@@ -1,5 +1,6 @@
 'use client';
 
+import { TERRACE_STYLES, terraceStyle } from '../job/terraceStyles';
 import { Copy, Trash2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
@@ -12,7 +13,6 @@ import { copyJob, removeJob, restoreJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
 import { Say } from '@/ui/units';
 import { notify, notifyProblem } from '@/ui/notify';
-import { lookOf, TERRACE_STYLES } from '../job/terraces';
 import { dueWords } from './due';
 import { LEVEL_BAR } from '@/ui/levels';
 
@@ -73,7 +73,7 @@ function Status({ jobStatus: { at, summary, worst } }: { jobStatus: JobStatus })
     <p className="flex items-stretch gap-2.5 leading-tight">
       <span aria-hidden className={`w-1.5 shrink-0 ${worst ? LEVEL_BAR[worst.level] : 'bg-strata-3'}`} />
       <span className="line-clamp-2 py-0.5">
-        <span className="font-label font-semibold">{lookOf(terrace).label}: </span>
+        <span className="font-label font-semibold">{terraceStyle(terrace).label}: </span>
         <Say phrase={text} />
       </span>
     </p>
@@ -86,24 +86,24 @@ const PROGRESS_WORDS: Readonly<Record<Progress, string>> = { todo: 'to do', read
 function Strata({ jobStatus, jobId }: { jobStatus: JobStatus | null; jobId: string }) {
   return (
     <ol className="grid grid-cols-8 gap-[2px]" aria-label="Terraces">
-      {TERRACE_STYLES.map((look, i) => {
-        const progress = jobStatus?.progress[look.id] ?? 'todo';
+      {TERRACE_STYLES.map((style, i) => {
+        const progress = jobStatus?.progress[style.id] ?? 'todo';
         const ground =
           progress === 'done'
-            ? look.closed
+            ? style.closed
             : progress === 'ready'
               ? 'bg-sheet text-ink border-b-6 border-strata-6'
               : 'bg-board text-soft';
         return (
-          <li key={look.id} className="min-w-0">
+          <li key={style.id} className="min-w-0">
             <Link
-              href={`/job/${jobId}/${look.id}`}
-              title={`${look.label}, ${PROGRESS_WORDS[progress]}`}
-              className={`flex h-9 items-center justify-center font-name text-base font-semibold ${ground} ${look.id === jobStatus?.at ? 'outline-3 -outline-offset-3 outline-ink' : ''}`}
+              href={`/job/${jobId}/${style.id}`}
+              title={`${style.label}, ${PROGRESS_WORDS[progress]}`}
+              className={`flex h-9 items-center justify-center font-name text-base font-semibold ${ground} ${style.id === jobStatus?.at ? 'outline-3 -outline-offset-3 outline-ink' : ''}`}
             >
               <span aria-hidden>{i + 1}</span>
               <span className="sr-only">
-                {look.label}, {PROGRESS_WORDS[progress]}
+                {style.label}, {PROGRESS_WORDS[progress]}
               </span>
             </Link>
           </li>

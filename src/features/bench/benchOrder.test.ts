@@ -1,4 +1,4 @@
-import type { Terrace } from '@/core/figures/figure';
+import type { Terrace } from '@/core/figures/terraces';
 import { newJob } from '@/core/job/job';
 import type { Progress } from '@/core/plan/terracePlan';
 import type { JobStatus } from '@/core/plan/status';

@@ -1,5 +1,6 @@
+import { TERRACES } from '@/core/figures/terraces';
 import type { JobStatus } from '@/core/plan/status';
-import { LEVEL_ORDER, TERRACES } from '@/core/figures/figure';
+import { LEVEL_ORDER } from '@/core/figures/figure';
 import type { JobRecord } from '@/data/db';
 
 export const BENCH_SORTS = ['due', 'name', 'terrace', 'status'] as const;

@@ -81,7 +81,7 @@ function useImageAnalysis(jobs: readonly JobRecord[], facts: BenchFacts | undefi
   useEffect(() => {
     if (!settled || !missing) return;
     const idle = setTimeout(() => {
-      void import('../art/previews').then(({ lookOf }) => lookOf(missing));
+      void import('../art/previews').then(({ analysisOf }) => analysisOf(missing));
     }, IDLE_MS);
     return () => clearTimeout(idle);
   }, [settled, missing]);

@@ -1,9 +1,10 @@
 'use client';
 
+import type { Terrace } from '@/core/figures/terraces';
 import { ChevronDown, PanelRightClose, PanelRightOpen } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { memo } from 'react';
-import type { Figure, Terrace } from '@/core/figures/figure';
+import type { Figure } from '@/core/figures/figure';
 import { figureById, terracePlanOf } from '@/core/plan/plan';
 import { FigureValue, useUncertainty } from '@/ui/FigureValue';
 import { quantityText } from '@/core/units/format';

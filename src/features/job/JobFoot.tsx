@@ -1,16 +1,17 @@
 'use client';
 
+import { terraceStyle } from './terraceStyles';
+import type { Terrace } from '@/core/figures/terraces';
 import { memo } from 'react';
 import { Popover } from 'radix-ui';
 import { useRouter } from 'next/navigation';
-import { worstFirst, type Finding, type Terrace } from '@/core/figures/figure';
+import { worstFirst, type Finding } from '@/core/figures/figure';
 import { allFindings, terracePlanOf } from '@/core/plan/plan';
 import { isListed } from '@/core/preflight/check';
 import { Button } from '@/ui/Button';
 import { Say } from '@/ui/units';
 import { WriteInLog } from '../look/WriteInLog';
 import { useJob } from './jobContext';
-import { lookOf } from './terraces';
 import { LEVEL_BAR, LEVEL_WORDS } from '@/ui/levels';
 
 interface Props {
@@ -87,7 +88,7 @@ function FindingLine({ finding, here }: { finding: Finding; here: Terrace }) {
       <span className="leading-snug">
         <span className="sr-only">{LEVEL_WORDS[finding.level]}: </span>
         {finding.terrace !== here && (
-          <span className="font-label font-semibold">{lookOf(finding.terrace).label}: </span>
+          <span className="font-label font-semibold">{terraceStyle(finding.terrace).label}: </span>
         )}
         <Say phrase={finding.text} />
       </span>
@@ -98,7 +99,7 @@ function FindingLine({ finding, here }: { finding: Finding; here: Terrace }) {
 function NextStep({ terrace, go }: Props) {
   const { job, plan } = useJob();
   const router = useRouter();
-  const { next } = lookOf(terrace);
+  const { next } = terraceStyle(terrace);
   if (terrace === 'look') return <WriteInLog />;
   if (terrace === 'press' && plan.press.left > 0) {
     const stopped =

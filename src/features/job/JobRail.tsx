@@ -1,15 +1,15 @@
 'use client';
 
+import { TERRACE_STYLES, type TerraceStyle } from './terraceStyles';
+import type { Terrace } from '@/core/figures/terraces';
 import { Check } from 'lucide-react';
 import Link from 'next/link';
 import { memo } from 'react';
-import type { Terrace } from '@/core/figures/figure';
 import { terracePlanOf } from '@/core/plan/plan';
 import type { TerracePlan } from '@/core/plan/terracePlan';
 import { Say } from '@/ui/units';
 import { Brand } from '../shell/Brand';
 import { useJob } from './jobContext';
-import { TERRACE_STYLES, type TerraceStyle } from './terraces';
 
 interface Props {
   readonly terrace: Terrace;
@@ -26,13 +26,13 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
     >
       <Brand />
       <ol className="grid grid-cols-4 gap-[3px] md:flex md:min-h-0 md:flex-1 md:flex-col">
-        {TERRACE_STYLES.map((look, i) => (
+        {TERRACE_STYLES.map((style, i) => (
           <RailStep
-            key={look.id}
-            look={look}
+            key={style.id}
+            style={style}
             index={i}
-            section={terracePlanOf(plan, look.id)}
-            here={look.id === terrace}
+            made={terracePlanOf(plan, style.id)}
+            here={style.id === terrace}
             go={go}
           />
         ))}
@@ -59,36 +59,34 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
 });
 
 interface StepProps {
-  readonly look: TerraceStyle;
+  readonly style: TerraceStyle;
   readonly index: number;
-  readonly section: TerracePlan<Terrace>;
+  readonly made: TerracePlan<Terrace>;
   readonly here: boolean;
   readonly go: (t: Terrace) => void;
 }
 
-const RailStep = memo(function RailStep({ look, index, section, here, go }: StepProps) {
-  const closed = `${look.closed} terrace md:w-[calc(138px+5px*var(--step))] xl:w-[calc(168px+7px*var(--step))]`;
+const RailStep = memo(function RailStep({ style, index, made, here, go }: StepProps) {
+  const closed = `${style.closed} terrace md:w-[calc(138px+5px*var(--step))] xl:w-[calc(168px+7px*var(--step))]`;
   return (
     <li className="md:max-h-20 md:min-h-14 md:flex-1" style={{ ['--step' as string]: `${index}` }}>
       <button
         type="button"
         aria-current={here ? 'step' : undefined}
-        onClick={() => go(look.id)}
+        onClick={() => go(style.id)}
         className={`flex h-full w-full items-center gap-2 px-2 py-2 text-left md:gap-3 md:px-0 md:py-0 md:pl-3 ${here ? 'bg-board text-ink' : closed}`}
       >
         {here && (
-          <span aria-hidden className={`hidden h-full w-2 shrink-0 md:-ml-3 md:block ${look.swatch}`} />
+          <span aria-hidden className={`hidden h-full w-2 shrink-0 md:-ml-3 md:block ${style.swatch}`} />
         )}
         <span className="hidden w-2 font-label text-fine font-semibold md:inline">{index + 1}</span>
         <span className="min-w-0 flex-1">
           <span className="flex items-center gap-1 font-name text-lead leading-tight font-semibold md:text-name">
-            {look.label}
-            {section.progress === 'done' && (
-              <Check size={16} strokeWidth={3} aria-label="settled" role="img" />
-            )}
+            {style.label}
+            {made.progress === 'done' && <Check size={16} strokeWidth={3} aria-label="settled" role="img" />}
           </span>
           <span className="hidden truncate pr-4 font-label text-fine leading-tight font-medium md:block">
-            <Say phrase={section.summary} />
+            <Say phrase={made.summary} />
           </span>
         </span>
       </button>

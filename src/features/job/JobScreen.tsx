@@ -1,23 +1,16 @@
 'use client';
 
+import { isTerrace } from '../../core/figures/terraces';
+import { TERRACES, type Terrace } from '@/core/figures/terraces';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { TERRACES, type Terrace } from '@/core/figures/figure';
 import { createPlanner } from '@/core/plan/reuse';
 import { RememberContext } from '@/ui/restore';
 import { notify } from '@/ui/notify';
-import { ArtView } from '../art/ArtView';
 import { ReadingStatus } from '../art/ReadingStatus';
 import { useAnalyses } from '../art/useSources';
-import { BlankView } from '../blank/BlankView';
-import { HeatView } from '../heat/HeatView';
-import { LookView } from '../look/LookView';
-import { MeasureView } from '../measure/MeasureView';
-import { PressView } from '../press/PressView';
-import { SheetView } from '../sheet/SheetView';
-import { WrapView } from '../wrap/WrapView';
 import { KEYS_ANYWHERE } from '../shell/GlobalKeys';
 import { useShop } from '../shell/shopContext';
 import { AfterContext, JobContext, useHistory } from './jobContext';
@@ -25,21 +18,10 @@ import { JobFoot } from './JobFoot';
 import { JobHeader } from './JobHeader';
 import { JobRail } from './JobRail';
 import { HowItAddsUp } from './HowItAddsUp';
-import { isTerrace } from './terraces';
+import { TERRACE_KEYS, TERRACE_VIEWS } from './terraces';
 import { useJobLog } from './useJobLog';
 import { useNests, useWantedNests } from './useNests';
 import { useOpenJob, type OpenJob } from './useOpenJob';
-
-const VIEWS: Readonly<Record<Terrace, () => ReactNode>> = {
-  blank: BlankView,
-  measure: MeasureView,
-  wrap: WrapView,
-  art: ArtView,
-  sheet: SheetView,
-  heat: HeatView,
-  press: PressView,
-  look: LookView,
-};
 
 /** The terrace in the address; changing it needs no answer from the server. */
 export function useTerrace(jobId: string): readonly [Terrace, (t: Terrace) => void] {
@@ -92,7 +74,7 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   }, [open.rescued]);
 
   useHotkeys(
-    '1,2,3,4,5,6,7,8',
+    TERRACE_KEYS,
     (e) => {
       const t = TERRACES[Number(e.key) - 1];
       if (t) go(t);
@@ -145,7 +127,7 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   );
   // The drawing follows the hand at once; rail, foot and figures a breath later, so that no key waits for them.
   const after = useDeferredValue(view);
-  const View = VIEWS[terrace];
+  const View = TERRACE_VIEWS[terrace];
   return (
     <RememberContext value={remember}>
       <JobContext value={after}>

@@ -1,9 +1,10 @@
 'use client';
 
+import { TERRACE_LIST } from '@/core/figures/terraces';
 import { Dialog } from '@/ui/Dialog';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ['1 to 8', 'the terraces of a job, Blank to Look'],
+  [`1 to ${TERRACE_LIST.length}`, `the terraces of a job: ${TERRACE_LIST.map((t) => t.label).join(', ')}`],
   ['[ and ]', 'the job before, the job after'],
   ['/', 'find a job'],
   ['U', 'millimetres or inches'],
@@ -11,7 +12,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
   ['Space', 'at the press: the next step'],
   ['Arrows', 'on a drawing: move what is chosen; with Shift, further'],
-  ['?', 'these keys'],
+  ['?', 'these shortcuts'],
 ];
 
 export function KeysDialog({ onClose }: { onClose: () => void }) {
