@@ -9,5 +9,6 @@ const rooms = (process.env.MUTANT_ROOMS ?? 'src/core').split(',');
 export default {
   ...base,
   roots: rooms.map((room) => `<rootDir>/${room}`),
+  setupFiles: ['<rootDir>/scripts/fewerRuns.cjs'],
   testPathIgnorePatterns: ['/node_modules/', 'statedInterval\\.test'],
 };

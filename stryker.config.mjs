@@ -8,7 +8,7 @@ export default {
   jest: { configFile: 'jest.mutants.config.mjs', enableFindRelatedTests: false },
   coverageAnalysis: 'perTest',
   mutator: { excludedMutations: ['StringLiteral'] },
-  reporters: ['clear-text', 'json'],
+  reporters: ['clear-text', 'json', 'progress-append-only'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportScoreTable: true },
   jsonReporter: { fileName: 'tmp/mutants/report.json' },
   tempDirName: 'tmp/stryker',

@@ -12,9 +12,9 @@ test('a blank typed on its drawing: by its picture, round by tape, a belly and a
   await dialog.getByRole('button', { name: 'Save blank' }).click();
   await expect(dialog.getByRole('alert')).toContainText('Type its width near the rim and its height');
   await dialog.getByRole('radio', { name: 'circumference, by tape' }).click();
-  await dialog.getByLabel('Round, near the rim').fill('231');
+  await dialog.getByLabel('Circumference, near the rim').fill('231');
   // Drawn from the first number: the rest follows in proportion, marked as a guess.
-  await expect(dialog.getByLabel('Round, near the foot')).toHaveValue('231');
+  await expect(dialog.getByLabel('Circumference, near the foot')).toHaveValue('231');
   await dialog.getByLabel('Height', { exact: true }).fill('200');
   await dialog.getByRole('button', { name: 'A diameter between' }).click();
   await dialog.getByLabel('Circumference there').fill('254');
@@ -29,7 +29,7 @@ test('a blank typed on its drawing: by its picture, round by tape, a belly and a
   await expect(dialog).toHaveCount(0);
 
   await page.getByRole('searchbox').fill('canyon goblet');
-  await page.getByRole('button', { name: 'Another like canyon goblet' }).click();
+  await page.getByRole('button', { name: 'Duplicate canyon goblet' }).click();
   await expect(dialog.getByLabel('Excluded part')).toHaveValue('maker’s stamp');
   await dialog.getByRole('button', { name: 'Save blank' }).click();
   await expect(page.getByText('canyon goblet, copy')).toBeVisible();

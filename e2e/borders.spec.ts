@@ -19,7 +19,7 @@ test('readings that cannot be: said in words, kept, fixed in one touch', async (
     await takeReading(page, 'Circumference near the foot', text);
     const foot = page.getByRole('region', { name: 'Circumference near the foot' });
     await expect(foot.getByRole('alert')).toContainText(says);
-    await foot.getByRole('button', { name: `Take out reading ${text}` }).click();
+    await foot.getByRole('button', { name: `Remove reading ${text}` }).click();
   }
 });
 
@@ -65,7 +65,7 @@ test('job files that cannot be read change nothing', async ({ bench: page }, inf
   await bring('cut.json', '{"format":"mesa-drift.job","version":1,"job":{');
   await expect(page.getByText(/cut short or is not JSON/)).toBeVisible();
   await bring('new.json', '{"format":"mesa-drift.job","version":7}');
-  await expect(page.getByText(/version 7.*reads up to 4.*Update/)).toBeVisible();
+  await expect(page.getByText(/version 7.*reads up to 5.*Update/)).toBeVisible();
   await bring('other.json', '{"hello":1}');
   await expect(page.getByText(/not a job file/)).toBeVisible();
   await expect(page.getByText('10 jobs on')).toBeVisible();
@@ -161,6 +161,6 @@ test('what was typed when the tab closed is there when it opens again', async ({
   await page.close({ runBeforeUnload: false });
   const again = await page.context().newPage();
   await open(again, '/job/star-party-tumblers/measure');
-  await expect(again.getByRole('button', { name: 'Take out reading 233' })).toBeVisible();
+  await expect(again.getByRole('button', { name: 'Remove reading 233' })).toBeVisible();
   await saved(again);
 });

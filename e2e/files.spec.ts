@@ -62,7 +62,7 @@ test('the whole shop, saved and restored', async ({ bench: page }, info) => {
   const before = await save('before.json');
   await page.getByRole('textbox', { name: 'Bleed', exact: true }).fill('7');
   await page.goto(address());
-  await page.getByRole('button', { name: 'Take Trail guide bottles off the bench' }).click();
+  await page.getByRole('button', { name: 'Delete Trail guide bottles' }).click();
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(page.getByText('9 jobs on')).toBeVisible();
   await page.goto(`${address()}/settings`);

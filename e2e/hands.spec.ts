@@ -33,7 +33,7 @@ test('dragging: the wrap’s edge, the picture, the words; each one step of undo
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(checks(page).getByText('White will show')).toHaveCount(0);
 
-  const words = await page.getByRole('slider', { name: /^Words/ }).boundingBox();
+  const words = await page.getByRole('slider', { name: /^Text/ }).boundingBox();
   if (!words) throw new Error('no words');
   const at = { x: words.x + words.width / 2, y: words.y + words.height / 2 };
   await page.mouse.move(at.x, at.y);
@@ -113,7 +113,7 @@ test('a press, a paper and a blank: added, changed, taken out and put back', asy
   await expect(page.getByRole('row', { name: /Tumbler press B/ })).toContainText('215.9 mm round');
 
   await go('Papers');
-  await page.getByRole('button', { name: 'Take out A4' }).click();
+  await page.getByRole('button', { name: 'Remove A4' }).click();
   await expect(page.getByRole('row', { name: /^A4 / })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('row', { name: /^A4 / })).toBeVisible();

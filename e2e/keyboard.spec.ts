@@ -19,11 +19,11 @@ test('keyboard only: from the bench to the heat, units, keys, undo', async ({ be
   await spare.focus();
   await page.keyboard.type('232');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Take out reading 232' })).toHaveCount(2);
+  await expect(page.getByRole('button', { name: 'Remove reading 232' })).toHaveCount(2);
   await page.keyboard.press('Escape');
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('button', { name: 'Take out reading 232' })).toHaveCount(1);
+  await expect(page.getByRole('button', { name: 'Remove reading 232' })).toHaveCount(1);
 
   await page.keyboard.press('4');
   const picture = page.getByRole('slider', { name: /^Picture/ });

@@ -57,7 +57,7 @@ test('24 names on a taper: list, proof, bend, sheets, and everything in one ZIP'
   ]);
   const text = (name: string) => new TextDecoder().decode(files[name]);
   expect(JSON.parse(text('manifest.json'))).toMatchObject({ pieces: 24, scale: '100 %' });
-  expect(text('cut-list.csv')).toContain(",'=Wren,");
+  expect(text('cut-list.csv')).toContain(',"\'=Wren",');
   const pdf = info.outputPath('names.pdf');
   writeFileSync(pdf, files['night-walk-tumblers.pdf'] ?? new Uint8Array());
   expect(run('pdfinfo', [pdf])).toMatch(/Pages:\s+24/);

@@ -100,14 +100,14 @@ test('removed in another tab: an edit here does not bring it back unasked; it ca
   await open(page, '/job/slate-trail-markers/measure');
   const other = await context.newPage();
   await other.goto(address());
-  await other.getByRole('button', { name: 'Take Slate trail markers off the bench' }).click();
+  await other.getByRole('button', { name: 'Delete Slate trail markers' }).click();
   await other.getByRole('button', { name: 'Delete' }).click();
   await expect(other.getByText('Slate trail markers', { exact: true })).toHaveCount(0);
-  await expect(page.getByText('Another tab took this job off the bench.')).toBeVisible();
+  await expect(page.getByText('Another tab deleted this job.')).toBeVisible();
   await page.getByRole('region', { name: 'Width over all' }).getByRole('textbox').first().fill('151');
   await page.waitForTimeout(800);
   await expect(other.getByRole('link', { name: 'Slate trail markers' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Restore it' }).click();
   await expect(other.getByRole('link', { name: 'Slate trail markers' })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('region', { name: 'Width over all' }).getByRole('textbox').first()).toHaveValue(
@@ -167,7 +167,7 @@ test('a press taken out while a run is on: hot pieces are still called hot', asy
   const cooling = page.locator('dl > div').filter({ hasText: 'Cooling' });
   await expect(cooling).toContainText(/1 ·/);
   await page.goto(`${address()}/presses`);
-  await page.getByRole('button', { name: 'Take out Mug press' }).click();
+  await page.getByRole('button', { name: 'Remove Mug press' }).click();
   await page.goto(address0);
   await expect(page.locator('dl > div').filter({ hasText: 'Cooling' })).toContainText(/1 ·/);
 });

@@ -104,7 +104,7 @@ test('a handled mug: from handle to handle, its marks, its own words for each se
   await mark.focus();
   await mark.press('ArrowRight');
   await expect(mark).toHaveAttribute('aria-valuetext', /^61 mm|^60 mm/);
-  await page.getByRole('button', { name: /Take out the mark/ }).click();
+  await page.getByRole('button', { name: /Remove the mark/ }).click();
   await expect(mark).toHaveCount(0);
 });
 
@@ -219,7 +219,7 @@ test('a pen: a barrel open at both ends, in the oven by wound tape', async ({ be
 test('the library: found, copied, handed on as JSON and CSV, brought back', async ({ bench: page }, info) => {
   await page.goto(`${address()}/blanks`);
   await page.getByRole('searchbox').fill('slate');
-  await page.getByRole('button', { name: 'Another like slate oval' }).click();
+  await page.getByRole('button', { name: 'Duplicate slate oval' }).click();
   await page.getByRole('button', { name: 'Save blank' }).click();
   await expect(page.getByText('slate oval 180 × 120, copy')).toBeVisible();
   for (const kind of ['JSON', 'CSV']) {

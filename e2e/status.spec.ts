@@ -30,8 +30,8 @@ test('a thing of the shop taken out is seen on every job that used it', async ({
   const text = await traveller.innerText();
   await page.goto(`${address()}/presses`);
   for (const name of ['Flat press A', 'Wide flat press B']) {
-    await page.getByRole('button', { name: `Take out ${name}` }).click();
-    await expect(page.getByRole('button', { name: `Take out ${name}` })).toHaveCount(0);
+    await page.getByRole('button', { name: `Remove ${name}` }).click();
+    await expect(page.getByRole('button', { name: `Remove ${name}` })).toHaveCount(0);
   }
   await page.goto(address());
   await expect.poll(() => traveller.innerText()).not.toBe(text);

@@ -44,12 +44,12 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await takeReading(page, 'Circumference near the foot', '233');
     await takeReading(page, 'Height of the wall', '192');
     // (233.3625 + 233) / 2 − π × 0.4 = 231.9246; with the foot 231.7434 the mean is 231.834.
-    await expect(figure(page, 'Circumference')).toContainText('231.8');
-    await figure(page, 'Circumference').getByRole('button').click();
-    await expect(figure(page, 'Circumference')).toContainText('19 times in 20');
+    await expect(figure(page, 'Circumference of the wall')).toContainText('231.8');
+    await figure(page, 'Circumference of the wall').getByRole('button').click();
+    await expect(figure(page, 'Circumference of the wall')).toContainText('19 times in 20');
     await takeReading(page, 'Circumference near the foot', '240');
     await expect(page.getByText('Stands apart from the others')).toHaveCount(2);
-    await page.getByRole('button', { name: 'Take out reading 240' }).click();
+    await page.getByRole('button', { name: 'Remove reading 240' }).click();
     await next('Size the wrap');
   });
 
@@ -176,7 +176,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
 
   await test.step('10 the next job starts from it', async () => {
     await page.getByRole('link', { name: 'Mesa Drift, to the bench' }).click();
-    await page.getByRole('button', { name: 'Do Night guide cups again' }).click();
+    await page.getByRole('button', { name: 'Duplicate Night guide cups' }).click();
     await page.getByRole('link', { name: 'Night guide cups, again' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Night guide cups, again');
     await page.keyboard.press('6');

@@ -20,7 +20,7 @@ export function storageProblem(error: unknown, where: string): Result<never> {
     return fail(
       'This browser’s storage is full.',
       where,
-      'Save the job to a file now, then take out old jobs or pictures.',
+      'Save the job to a file now, then delete old jobs or pictures.',
     );
   }
   if (/MissingAPI|OpenFailed|Security|InvalidState|DatabaseClosed|UnknownError/i.test(name)) {

@@ -1,4 +1,5 @@
-import type { Art, Names, PictureRef } from '../job/art';
+import { textLayer, type Art, type Names, type PictureRef } from '../job/art';
+import type { Job } from '../job/job';
 
 /** The cell of a row in a column, trimmed; '' where there is none. */
 export const cellOf = (names: Names, row: readonly string[], column: string): string =>
@@ -48,3 +49,53 @@ export function piecesOf(art: Art): readonly Piece[] {
     .slice(0, MOST_PIECES);
   return rows.map((row, i) => ({ number: i + 1, label: cellOf(names, row, column), row }));
 }
+
+/** Pieces a list asks for. */
+export const totalOf = (n: Names): number => n.rows.reduce((sum, row) => sum + countOf(n, row), 0);
+
+/** Which column says how many: as the list was read, or as the person chose; null for one of each. */
+export type CountChoice = 'as read' | { readonly column: string | null };
+
+/** A list just read, with the pictures brought for it and the count column chosen, where the list still has that column. */
+export const chosenNames = (read: Names, count: CountChoice, pictures: readonly PictureRef[]): Names => ({
+  ...read,
+  pictures: [...pictures],
+  countColumn:
+    count === 'as read' || (count.column !== null && !read.columns.includes(count.column))
+      ? read.countColumn
+      : count.column,
+});
+
+const MOST_JOB_PIECES = 10_000;
+
+/**
+ * The job with a list. Layers of columns the list does not have stand by themselves again. Where none takes a column, the first text does, or
+ * a new one called `newLayerId`.
+ */
+export function withNames(job: Job, names: Names, newLayerId: string): Job {
+  const known = new Set(names.columns);
+  const layers = job.art.layers.map((l) =>
+    l.field !== null && !known.has(l.field) ? { ...l, field: null } : l,
+  );
+  const column = names.columns.find((c) => c !== names.countColumn) ?? null;
+  const free = layers.find((l) => l.kind === 'text');
+  const set = layers.some((l) => l.field !== null)
+    ? layers
+    : free
+      ? layers.map((l) => (l.id === free.id ? { ...l, field: column } : l))
+      : [...layers, textLayer(newLayerId, 'Name', { field: column, capHeightMm: 12 })];
+  const pieces = Math.max(1, Math.min(MOST_JOB_PIECES, totalOf(names)));
+  return { ...job, pieces, art: { ...job.art, layers: set, names } };
+}
+
+/** The job without its list: every layer stands by itself. */
+export const withoutNames = (job: Job): Job => ({
+  ...job,
+  art: { ...job.art, names: null, layers: job.art.layers.map((l) => ({ ...l, field: null })) },
+});
+
+/** A list as text to edit: a row a line, cells by tabs, quoted where they must be (RFC 4180). */
+export const listText = (n: Names): string =>
+  [n.columns, ...n.rows]
+    .map((r) => r.map((c) => (/[\t"\n]/.test(c) ? `"${c.replace(/"/g, '""')}"` : c)).join('\t'))
+    .join('\n');

@@ -74,7 +74,7 @@ export function readNames(text: string): Result<ReadNames> {
     return fail(
       `The table has ${widest} columns; at most 12 are read.`,
       WHERE,
-      'Take out what is not printed.',
+      'Remove what is not printed.',
     );
   const headed = hasHeadings(rows);
   const body = headed ? rows.slice(1) : rows;

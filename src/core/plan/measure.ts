@@ -89,7 +89,7 @@ function readingFindings(p: PlaceReadings): Finding[] {
           'measure',
           id,
           'warning',
-          say`${p.place.name}: “${i.reading.text}” stands more than ${mm(ODD_BEYOND_MM)} from the others. Measure again, or take it out.`,
+          say`${p.place.name}: “${i.reading.text}” stands more than ${mm(ODD_BEYOND_MM)} from the others. Measure again, or remove it.`,
         ),
       ];
     return [];
@@ -121,7 +121,7 @@ function roundFigures(s: MeasuredRound, taken: (id: string) => boolean): Figure[
   const circumference = middleCircumference(s);
   const both = taken('circumferenceTop') && taken('circumferenceFoot');
   const any = both || taken('circumferenceTop') || taken('circumferenceFoot');
-  const label = s.form === 'straight' ? 'Circumference' : 'Circumference at mid height';
+  const label = s.form === 'straight' ? 'Circumference of the wall' : 'Circumference at mid height';
   const working =
     s.form === 'shaped'
       ? say`from the profile through ${count(s.circumferences.length, 'circumference')}`

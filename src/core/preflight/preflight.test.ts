@@ -167,7 +167,7 @@ describe('a names list', () => {
         pictures: [picture()],
       },
     });
-    expect(text(found(job, 'names-pictures'))).toMatch(/1 of the list not brought yet: “moon.png”/);
+    expect(text(found(job, 'names-pictures'))).toMatch(/1 of the list not imported yet: “moon.png”/);
   });
 });
 

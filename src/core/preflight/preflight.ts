@@ -83,7 +83,7 @@ function pictureNames(c: CheckInput): readonly Check[] {
           check(
             'names-pictures',
             'blocker',
-            say`${count(lost.length, 'picture')} of the list not brought yet: ${lost
+            say`${count(lost.length, 'picture')} of the list not imported yet: ${lost
               .slice(0, 3)
               .map((t) => `“${t}”`)
               .join(

@@ -140,3 +140,10 @@ export function cooling(
   const left = state.setDownAt.map((at) => touchSafeS - (nowMs - at) / 1000).filter((s) => s > 0);
   return { pieces: left.length, waitS: Math.max(0, ...left) };
 }
+
+/** What a person struck, as an event about the operation in hand; null where the run has no operation in hand. */
+export function eventOf(run: Run, state: RunState, kind: RunEvent['kind'], at: number): RunEvent | null {
+  if (kind === 'undo' || kind === 'stop') return { kind, at };
+  const operationId = cycleOf(run)[state.stepIndex]?.id;
+  return operationId === undefined ? null : { kind, at, operationId };
+}

@@ -2,10 +2,18 @@
 
 import { FileUp } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { cellOf, countOf, pictureNamed } from '@/core/art/names';
+import {
+  cellOf,
+  chosenNames,
+  listText,
+  pictureNamed,
+  totalOf,
+  withNames,
+  withoutNames,
+  type CountChoice,
+} from '@/core/art/names';
 import { decodeText, readNames, type ReadNames } from '@/core/formats/namesList';
-import { textLayer, type Names, type PictureRef } from '@/core/job/art';
-import type { Job } from '@/core/job/job';
+import type { Names, PictureRef } from '@/core/job/art';
 import { problemText } from '@/core/basics/result';
 import { newId } from '@/data/ids';
 import { bringPicture } from '@/data/pictures';
@@ -22,37 +30,13 @@ import { ReadingStatus } from './ReadingStatus';
 
 const ONE_EACH = '(one of each)';
 
-const totalOf = (n: Names): number => n.rows.reduce((sum, row) => sum + countOf(n, row), 0);
-
-/** The job with a list: its first words take the first column, or new words are set for it. */
-function withNames(job: Job, names: Names): Job {
-  const known = new Set(names.columns);
-  const layers = job.art.layers.map((l) =>
-    l.field !== null && !known.has(l.field) ? { ...l, field: null } : l,
-  );
-  const column = names.columns.find((c) => c !== names.countColumn) ?? null;
-  const free = layers.find((l) => l.kind === 'text');
-  const set = layers.some((l) => l.field !== null)
-    ? layers
-    : free
-      ? layers.map((l) => (l.id === free.id ? { ...l, field: column } : l))
-      : [...layers, textLayer(newId('text'), 'Name', { field: column, capHeightMm: 12 })];
-  const pieces = Math.max(1, Math.min(10000, totalOf(names)));
-  return { ...job, pieces, art: { ...job.art, layers: set, names } };
-}
-
-const asText = (n: Names): string =>
-  [n.columns, ...n.rows]
-    .map((r) => r.map((c) => (/[\t"\n]/.test(c) ? `"${c.replace(/"/g, '""')}"` : c)).join('\t'))
-    .join('\n');
-
 /** Names pasted or from a CSV file, a row a piece. */
 export function NamesDialog({ onClose }: { onClose: () => void }) {
   const { job, edit } = useJob();
   const { names: old } = job.art;
-  const [text, setText] = useState(old ? asText(old) : '');
+  const [text, setText] = useState(old ? listText(old) : '');
   const [pictures, setPictures] = useState<readonly PictureRef[]>(old?.pictures ?? []);
-  const [count, setCount] = useState<string | null | 'found'>(old ? old.countColumn : 'found');
+  const [count, setCount] = useState<CountChoice>(old ? { column: old.countColumn } : 'as read');
   const read = useMemo(() => (text.trim() === '' ? null : readNames(text)), [text]);
 
   const open = async (file: File) => {
@@ -65,19 +49,10 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
     if (r.ok) setPictures((p) => [...p.filter((x) => x.name !== r.value.name), r.value].slice(-60));
     else notifyProblem(r.problem);
   };
-  const names = read?.ok
-    ? {
-        ...read.value.names,
-        pictures: [...pictures],
-        countColumn:
-          count === 'found' || (count !== null && !read.value.names.columns.includes(count))
-            ? read.value.names.countColumn
-            : count,
-      }
-    : null;
+  const names = read?.ok ? chosenNames(read.value.names, count, pictures) : null;
   const keep = () => {
     if (!names) return;
-    edit((j) => withNames(j, names));
+    edit((j) => withNames(j, names, newId('text')));
     notify(`${totalOf(names)} pieces by name.`);
     onClose();
   };
@@ -134,7 +109,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
                     { value: ONE_EACH, label: 'one of each' },
                     ...names.columns.map((c) => ({ value: c, label: c })),
                   ]}
-                  onChange={(v) => setCount(v === ONE_EACH ? null : v)}
+                  onChange={(v) => setCount({ column: v === ONE_EACH ? null : v })}
                   className="w-48"
                 />
               </Labelled>
@@ -146,10 +121,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
         {old && (
           <Button
             onClick={() => {
-              edit((j) => ({
-                ...j,
-                art: { ...j.art, names: null, layers: j.art.layers.map((l) => ({ ...l, field: null })) },
-              }));
+              edit(withoutNames);
               onClose();
             }}
           >
@@ -182,9 +154,9 @@ function Read({ read, names }: { read: ReadNames; names: Names }) {
           <li key={n}>{n}</li>
         ))}
         {names.pictures.length > 0 && (
-          <li>Pictures brought: {names.pictures.map((p) => p.name).join(', ')}.</li>
+          <li>Pictures imported: {names.pictures.map((p) => p.name).join(', ')}.</li>
         )}
-        {lost.length > 0 && <li>Not brought yet: {[...new Set(lost)].slice(0, 5).join(', ')}.</li>}
+        {lost.length > 0 && <li>Not imported yet: {[...new Set(lost)].slice(0, 5).join(', ')}.</li>}
       </ul>
       <div
         className="max-h-64 overflow-auto border-2 border-ink bg-white"

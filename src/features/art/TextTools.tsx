@@ -13,7 +13,7 @@ import { useJob } from '../job/jobContext';
 import { editText } from './layers';
 import { SetOn } from './SetOn';
 
-const readWords = (text: string): Result<string> => {
+const readText = (text: string): Result<string> => {
   const clean = text.trim();
   if (clean === '') return fail('No text is left.', 'Text', 'Type some, or remove the layer.');
   return clean.length > 60
@@ -37,68 +37,10 @@ export function TextTools({ layer }: { layer: TextLayer }) {
         text={layer.text}
         taken
         width="w-full"
-        parse={readWords}
+        parse={readText}
         onValue={(text) => put({ text }, 'text')}
       />
-      <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
-        <Labelled label="Font">
-          <Select
-            label="Font"
-            value={layer.font}
-            options={FONTS.map((f) => ({ value: f.id, label: f.label }))}
-            onChange={(font) => put({ font })}
-            className="w-28"
-          />
-        </Labelled>
-        <label className="font-label text-fine font-medium text-soft">
-          <span className="block leading-tight">Colour</span>
-          <input
-            type="color"
-            value={layer.colour}
-            onChange={(e) => put({ colour: e.target.value }, 'colour')}
-            className="h-9 w-11 border-2 border-ink bg-white p-0.5"
-          />
-        </label>
-        <LengthField
-          label="Capitals"
-          valueMm={layer.capHeightMm}
-          minMm={1}
-          maxMm={120}
-          taken
-          width="w-14"
-          onValue={(capHeightMm) => put({ capHeightMm }, 'cap')}
-        />
-        <NumberField
-          label="Rotate"
-          unit="°"
-          value={layer.rotationDeg}
-          min={-360}
-          max={360}
-          width="w-12"
-          taken={layer.rotationDeg !== 0}
-          onValue={(rotationDeg) => put({ rotationDeg }, 'wturn')}
-        />
-        <LengthField
-          label="Across"
-          valueMm={layer.dxMm}
-          minMm={-1000}
-          maxMm={1000}
-          signed
-          taken
-          width="w-14"
-          onValue={(dxMm) => put({ dxMm }, 'wdx')}
-        />
-        <LengthField
-          label="Down"
-          valueMm={layer.dyMm}
-          minMm={-1000}
-          maxMm={1000}
-          signed
-          taken
-          width="w-14"
-          onValue={(dyMm) => put({ dyMm }, 'wdy')}
-        />
-      </div>
+      <TextLook layer={layer} put={put} />
       {bends && (
         <Labelled label="Along">
           <Segments
@@ -112,6 +54,87 @@ export function TextTools({ layer }: { layer: TextLayer }) {
           />
         </Labelled>
       )}
+      <TextWidth layer={layer} put={put} />
+      <SetOn layer={layer} />
+    </>
+  );
+}
+
+interface PartProps {
+  readonly layer: TextLayer;
+  readonly put: (next: Partial<TextLayer>, group?: string) => void;
+}
+
+/** Font, colour, size and place. */
+function TextLook({ layer, put }: PartProps) {
+  return (
+    <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+      <Labelled label="Font">
+        <Select
+          label="Font"
+          value={layer.font}
+          options={FONTS.map((f) => ({ value: f.id, label: f.label }))}
+          onChange={(font) => put({ font })}
+          className="w-28"
+        />
+      </Labelled>
+      <label className="font-label text-fine font-medium text-soft">
+        <span className="block leading-tight">Colour</span>
+        <input
+          type="color"
+          value={layer.colour}
+          onChange={(e) => put({ colour: e.target.value }, 'colour')}
+          className="h-9 w-11 border-2 border-ink bg-white p-0.5"
+        />
+      </label>
+      <LengthField
+        label="Capitals"
+        valueMm={layer.capHeightMm}
+        minMm={1}
+        maxMm={120}
+        taken
+        width="w-14"
+        onValue={(capHeightMm) => put({ capHeightMm }, 'cap')}
+      />
+      <NumberField
+        label="Rotate"
+        unit="°"
+        value={layer.rotationDeg}
+        min={-360}
+        max={360}
+        width="w-12"
+        taken={layer.rotationDeg !== 0}
+        onValue={(rotationDeg) => put({ rotationDeg }, 'wturn')}
+      />
+      <LengthField
+        label="Across"
+        valueMm={layer.dxMm}
+        minMm={-1000}
+        maxMm={1000}
+        signed
+        taken
+        width="w-14"
+        onValue={(dxMm) => put({ dxMm }, 'wdx')}
+      />
+      <LengthField
+        label="Down"
+        valueMm={layer.dyMm}
+        minMm={-1000}
+        maxMm={1000}
+        signed
+        taken
+        width="w-14"
+        onValue={(dyMm) => put({ dyMm }, 'wdy')}
+      />
+    </div>
+  );
+}
+
+/** How wide the text may be, and what becomes of longer text. */
+function TextWidth({ layer, put }: PartProps) {
+  const { plan } = useJob();
+  return (
+    <>
       <Labelled label="Longest">
         <Segments
           label="Widest the text may be"
@@ -149,7 +172,6 @@ export function TextTools({ layer }: { layer: TextLayer }) {
           />
         </div>
       )}
-      <SetOn layer={layer} />
     </>
   );
 }

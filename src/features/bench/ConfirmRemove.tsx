@@ -17,7 +17,7 @@ export function ConfirmRemove({ name, onRemove, onClose }: Props) {
         <AlertDialog.Overlay className="fixed inset-0 z-40 bg-night/60" />
         <AlertDialog.Content className="fixed top-1/2 left-1/2 z-50 w-[92vw] max-w-md -translate-x-1/2 -translate-y-1/2 border-2 border-ink bg-sheet p-5">
           <AlertDialog.Title className="font-name text-head font-semibold">
-            Take “{name}” off the bench?
+            Delete “{name}”?
           </AlertDialog.Title>
           <AlertDialog.Description className="mt-2">
             Its readings and decisions go, with a picture no other job uses. The logbook keeps what was

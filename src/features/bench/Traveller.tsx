@@ -121,7 +121,7 @@ function CopyButton({ record }: { record: JobRecord }) {
   return (
     <Button
       kind="quiet"
-      aria-label={`Do ${record.job.name} again`}
+      aria-label={`Duplicate ${record.job.name}`}
       title="Duplicate this job"
       onClick={() => void copy()}
       className="px-2"
@@ -153,7 +153,7 @@ function RemoveButton({ record }: { record: JobRecord }) {
     <>
       <Button
         kind="quiet"
-        aria-label={`Take ${record.job.name} off the bench`}
+        aria-label={`Delete ${record.job.name}`}
         title="Delete this job"
         onClick={() => setAsking(true)}
         className="px-2"

@@ -38,7 +38,7 @@ export function BlankDialog({ open, onClose, blank = null, copy = false, onSaved
       open={open}
       onClose={onClose}
       wide
-      title={blank ? (copy ? `Another like ${blank.name}` : `Change ${blank.name}`) : 'A blank of your own'}
+      title={blank ? (copy ? `Duplicate ${blank.name}` : `Change ${blank.name}`) : 'A blank of your own'}
       about="Maker’s figures will do to start; readings come next and decide."
     >
       <BlankEditor blank={blank} copy={copy} onClose={onClose} onSaved={onSaved} />

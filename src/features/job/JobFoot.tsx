@@ -13,6 +13,7 @@ import { Say } from '@/ui/units';
 import { WriteInLog } from '../look/WriteInLog';
 import { useJob } from './jobContext';
 import { LEVEL_BAR, LEVEL_WORDS } from '@/ui/levels';
+import { pressBlocked } from '@/core/plan/newRun';
 
 interface Props {
   readonly terrace: Terrace;
@@ -102,9 +103,7 @@ function NextStep({ terrace, go }: Props) {
   const { next } = terraceStyle(terrace);
   if (terrace === 'look') return <WriteInLog />;
   if (terrace === 'press' && plan.press.left > 0) {
-    const stopped =
-      [...plan.wrap.findings, ...plan.heat.findings].some((f) => f.level === 'blocker') ||
-      plan.press.cycle.length === 0;
+    const stopped = pressBlocked(plan);
     return (
       <Button
         kind="act"

@@ -8,16 +8,11 @@ import { Button } from '@/ui/Button';
 import { dayText } from '@/ui/dates';
 import { notifyProblem } from '@/ui/notify';
 import { saveTextAs } from '../shell/download';
+import { fileName } from '../shell/fileName';
 import { UnitToggles } from '../shell/UnitToggles';
 import { JobDetails } from './JobDetails';
 import { useHistory, useJob } from './jobContext';
 import { SaveMark } from './SaveMark';
-
-export const fileName = (text: string): string =>
-  text
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '') || 'job';
 
 export async function saveJobFile(job: Parameters<typeof jobFileText>[0]): Promise<void> {
   const text = await jobFileText(job);

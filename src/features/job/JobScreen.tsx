@@ -40,7 +40,7 @@ export function JobScreen({ id }: { id: string }) {
 const Missing = () => (
   <main className="grid h-dvh place-content-center gap-3 p-6">
     <h1 className="font-name text-big font-semibold">This job is not in this browser</h1>
-    <p>It was taken out, or it lives in another browser. A job file can be brought in on the bench.</p>
+    <p>It was deleted, or it is in another browser. You can open a job file on the bench.</p>
     <Link href="/" className="font-label font-semibold underline">
       To the bench
     </Link>

@@ -198,7 +198,7 @@ function MarkFlag({ fit, mark }: { fit: Fit; mark: Mark }) {
         </button>
         <button
           type="button"
-          aria-label={`Take out ${label}`}
+          aria-label={`Remove ${label}`}
           onClick={() => change(() => null)}
           className="grid size-8 place-items-center border-l border-rule hover:bg-board"
         >

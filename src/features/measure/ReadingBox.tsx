@@ -12,6 +12,7 @@ import { Select } from '@/ui/Select';
 import { useSay, useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import type { Edit } from '../job/jobStore';
+import type { Problem } from '@/core/basics/result';
 
 const METHODS_FOR: Readonly<Record<PlaceSpec['kind'], readonly Method[]>> = {
   circumference: ['soft tape', 'paper strip', 'caliper', 'string', 'maker’s figure'],
@@ -76,7 +77,7 @@ export function ReadingBox({ section, letter, onRemove }: BoxProps) {
         {onRemove && (
           <button
             type="button"
-            aria-label={`Take out ${place.name}`}
+            aria-label={`Remove ${place.name}`}
             onClick={onRemove}
             className="grid size-8 shrink-0 place-items-center self-center hover:bg-board"
           >
@@ -116,21 +117,18 @@ interface RowProps {
 }
 
 /**
- * One reading. What is typed counts as soon as it can be read, and is kept as written on leaving the field, readable or
- * not, so that nothing typed is lost.
+ * What is typed into one reading. It counts as soon as it can be read, and is kept as written on leaving the field, readable or not, so that
+ * nothing typed is lost.
  */
-const ReadingRow = memo(function ReadingRow({
+function useReadingDraft({
   id,
   place,
-  ordinal,
   reading,
-  read,
   usualMethod,
   edit,
   onBorn,
-}: RowProps) {
+}: Omit<RowProps, 'ordinal' | 'read'>) {
   const units = useUnits();
-  const say = useSay();
   const [draft, setDraft] = useState<string | null>(null);
   const [method, setMethod] = useState<Method | null>(null);
   const how = reading?.method ?? method ?? usualMethod;
@@ -184,7 +182,24 @@ const ReadingRow = memo(function ReadingRow({
     window.addEventListener('pagehide', leave);
     return () => window.removeEventListener('pagehide', leave);
   }, []);
+  return {
+    draft,
+    how,
+    put,
+    drop,
+    typed,
+    settle,
+    focus: () => setDraft(reading?.text ?? ''),
+    chooseMethod: (m: Method) => (reading ? put(reading.text, { method: m }) : setMethod(m)),
+  };
+}
 
+/** One reading: what was written, how it was taken, and what is wrong with it. */
+const ReadingRow = memo(function ReadingRow({ ordinal, read, ...row }: RowProps) {
+  const { place, reading } = row;
+  const units = useUnits();
+  const say = useSay();
+  const { draft, how, put, drop, typed, settle, focus, chooseMethod } = useReadingDraft(row);
   const problem = draft === null ? read?.problem : null;
   return (
     <li>
@@ -197,16 +212,11 @@ const ReadingRow = memo(function ReadingRow({
           autoComplete="off"
           spellCheck={false}
           maxLength={40}
-          onFocus={() => setDraft(reading?.text ?? '')}
+          onFocus={focus}
           onChange={(e) => typed(e.target.value)}
           onBlur={settle}
           onKeyDown={(e) => {
-            if (e.key === 'Enter') {
-              const inputs = [...(e.currentTarget.closest('section')?.querySelectorAll('input') ?? [])];
-              const next = inputs[inputs.indexOf(e.currentTarget) + 1];
-              if (next) next.focus();
-              else e.currentTarget.blur();
-            }
+            if (e.key === 'Enter') toNextInput(e.currentTarget);
           }}
           className={`min-h-10 w-24 min-w-0 border-b-2 bg-white px-2 font-label text-lead font-semibold ${reading ? 'border-measured text-measured' : 'border-rule'} ${problem ? 'border-act!' : ''} ${read?.odd ? 'border-warning!' : ''}`}
         />
@@ -214,7 +224,7 @@ const ReadingRow = memo(function ReadingRow({
           label={`How reading ${ordinal} was taken`}
           value={how}
           options={OPTIONS[place.kind]}
-          onChange={(m) => (reading ? put(reading.text, { method: m }) : setMethod(m))}
+          onChange={chooseMethod}
           className="w-30 shrink text-fine"
         />
         <span className="min-w-0 flex-1 truncate text-right font-label text-fine font-medium text-soft">
@@ -223,7 +233,7 @@ const ReadingRow = memo(function ReadingRow({
         {reading ? (
           <button
             type="button"
-            aria-label={`Take out reading ${reading.text}`}
+            aria-label={`Remove reading ${reading.text}`}
             onClick={drop}
             className="grid size-9 place-items-center hover:bg-board"
           >
@@ -234,27 +244,42 @@ const ReadingRow = memo(function ReadingRow({
         )}
       </div>
       {problem && (
-        <p
-          role="alert"
-          className="flex flex-wrap items-center gap-2 py-0.5 text-fine font-medium text-act-deep"
-        >
-          {problem.what} {!read?.suggestion && problem.wayOut}
-          {read?.suggestion && (
-            <button
-              type="button"
-              onClick={() => read.suggestion && put(read.suggestion.text)}
-              className="min-h-8 border-2 border-ink bg-sheet px-2 font-label font-semibold text-ink"
-            >
-              It was {read.suggestion.text}
-            </button>
-          )}
-        </p>
+        <ReadingProblem problem={problem} suggestion={read?.suggestion?.text ?? null} onTake={put} />
       )}
       {read?.odd && !problem && (
         <p className="text-fine font-medium text-act-deep">
-          Stands apart from the others. Measure again, or take it out.
+          Stands apart from the others. Measure again, or remove it.
         </p>
       )}
     </li>
   );
 });
+
+/** Enter goes on to the next reading of the place, and out of the last. */
+function toNextInput(from: HTMLInputElement): void {
+  const inputs = [...(from.closest('section')?.querySelectorAll('input') ?? [])];
+  const next = inputs[inputs.indexOf(from) + 1];
+  if (next) next.focus();
+  else from.blur();
+}
+
+interface ProblemProps {
+  readonly problem: Problem;
+  readonly suggestion: string | null;
+  readonly onTake: (text: string) => void;
+}
+
+const ReadingProblem = ({ problem, suggestion, onTake }: ProblemProps) => (
+  <p role="alert" className="flex flex-wrap items-center gap-2 py-0.5 text-fine font-medium text-act-deep">
+    {problem.what} {!suggestion && problem.wayOut}
+    {suggestion && (
+      <button
+        type="button"
+        onClick={() => onTake(suggestion)}
+        className="min-h-8 border-2 border-ink bg-sheet px-2 font-label font-semibold text-ink"
+      >
+        It was {suggestion}
+      </button>
+    )}
+  </p>
+);

@@ -3,7 +3,8 @@
 import Link from 'next/link';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { plan, type Plan } from '@/core/plan/plan';
-import { cycleOf, foldRun } from '@/core/run/run';
+import { eventOf, foldRun } from '@/core/run/run';
+import { newRun, pressBlocked } from '@/core/plan/newRun';
 import { preparationWords } from '@/core/plan/operationWords';
 import type { Job } from '@/core/job/job';
 import type { Run, RunEvent } from '@/core/shop/records';
@@ -23,10 +24,7 @@ export function Runner({ jobId }: { jobId: string }) {
   if (!job || !made) return <Note text="This job is not in this browser." href="/" to="To the bench" />;
   const run = made.press.running;
   if (run) return <Running job={job} made={made} run={run} />;
-  const blocked =
-    made.press.cycle.length === 0 ||
-    [...made.wrap.findings, ...made.heat.findings].some((f) => f.level === 'blocker');
-  if (blocked)
+  if (pressBlocked(made))
     return (
       <Note
         text="Something still stands in the way of pressing."
@@ -76,19 +74,8 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
   const { heat, press } = made;
   const begin = async () => {
     wakeSound();
-    const blank = made.blank.blank;
-    if (!heat.chosen || !heat.press || !blank) return;
-    const run: Run = {
-      id: newId('run'),
-      jobId: job.id,
-      blank,
-      press: heat.press,
-      startedAt: Date.now(),
-      pieces: press.left,
-      settings: heat.chosen.settings,
-      operations: [...heat.operations],
-      events: [],
-    };
+    const run = newRun(job, made, newId('run'), Date.now());
+    if (!run) return;
     const r = await startRun(run);
     if (!r.ok) notifyProblem(r.problem);
   };
@@ -179,10 +166,8 @@ function Running({ job, made, run }: { job: Job; made: Plan; run: Run }) {
   const now = useNow(state.ended === 'no');
   const send = async (kind: RunEvent['kind']) => {
     wakeSound();
-    const operationId = cycleOf(run)[state.stepIndex]?.id;
-    if (operationId === undefined) return;
-    const at = Date.now();
-    const event: RunEvent = kind === 'done' || kind === 'spoiled' ? { kind, at, operationId } : { kind, at };
+    const event = eventOf(run, state, kind, Date.now());
+    if (!event) return;
     const r = await addRunEvent(run.id, event, run.events.length);
     if (!r.ok) notifyProblem(r.problem);
   };

@@ -2,12 +2,10 @@
 
 import { FileDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { barsFor, SCALE_BELIEVED } from '@/core/calibration/calibration';
+import { barsFor } from '@/core/calibration/calibration';
 import { calibrationPage } from '@/core/sheet/calibrationPage';
-import { problemText } from '@/core/basics/result';
 import { printerOf } from '@/core/shop/settings';
-import type { Calibration, Paper } from '@/core/shop/paper';
-import { parseLength } from '@/core/units/parse';
+import type { Paper } from '@/core/shop/paper';
 import { mm } from '@/core/units/quantity';
 import { savePaper } from '@/data/shop';
 import { inWorker, onProgress } from '@/workers/client';
@@ -18,14 +16,8 @@ import { useSay, useUnits } from '@/ui/units';
 import { notify, notifyProblem } from '@/ui/notify';
 import { saveBytesAs } from '../shell/download';
 import { useShop } from '../shell/shopContext';
+import { AXES, AXIS_WORDS, barTexts, readBars, type Axis, type BarTexts } from './calibrationForm';
 import { shownLengths } from './shopForm';
-
-type Axis = 'across' | 'along';
-type When = 'printed' | 'pressed';
-type Texts = Readonly<Record<`${Axis}-${When}`, string>>;
-
-const AXES: readonly Axis[] = ['across', 'along'];
-const AXIS_WORDS: Readonly<Record<Axis, string>> = { across: 'Across the sheet', along: 'Along the feed' };
 
 interface Props {
   readonly paper: Paper;
@@ -43,14 +35,8 @@ export function CalibrationDialog({ paper, onClose }: Props) {
   const nominal: Readonly<Record<Axis, number>> = { across: bars.acrossMm, along: bars.alongMm };
   const old = paper.calibration;
   const shown = useMemo(() => shownLengths(units), [units]);
-  const text = (key: string, v: number | null | undefined) => (v == null ? '' : shown.show(key, v, true));
-  const [texts, setTexts] = useState<Texts>({
-    'across-printed': text('across-printed', old?.across.printedMm),
-    'along-printed': text('along-printed', old?.along.printedMm),
-    'across-pressed': text('across-pressed', old?.across.pressedMm),
-    'along-pressed': text('along-pressed', old?.along.pressedMm),
-  });
-  const [wrong, setWrong] = useState<Partial<Record<keyof Texts, string>>>({});
+  const [texts, setTexts] = useState<BarTexts>(() => barTexts(old, shown));
+  const [wrong, setWrong] = useState<Partial<Record<keyof BarTexts, string>>>({});
 
   const page = async () => {
     const made = await inWorker('Calibration page', (api) =>
@@ -70,30 +56,10 @@ export function CalibrationDialog({ paper, onClose }: Props) {
   };
 
   const save = async () => {
-    const found: Partial<Record<keyof Texts, string>> = {};
-    const read = (axis: Axis, when: When): number | null => {
-      const key = `${axis}-${when}` as const;
-      if (texts[key].trim() === '' && when === 'pressed') return null;
-      const kept = shown.stored(key, texts[key]);
-      if (kept !== null) return kept;
-      const parsed = parseLength(texts[key], units.length, AXIS_WORDS[axis]);
-      if (!parsed.ok) found[key] = problemText(parsed.problem);
-      else if (Math.abs(parsed.value.valueMm / nominal[axis] - 1) > SCALE_BELIEVED)
-        found[key] =
-          `The bar is ${say([mm(nominal[axis])])}; this is more than 3 % off. Look for “fit to page” in the driver, or measure again.`;
-      return parsed.ok ? parsed.value.valueMm : null;
-    };
-    // Bars not measured again are those of the page that was measured then.
-    const measuredThen = (axis: Axis) => shown.stored(`${axis}-printed`, texts[`${axis}-printed`]) !== null;
-    const bar = (axis: Axis) => ({
-      nominalMm: (measuredThen(axis) ? old?.[axis].nominalMm : null) ?? nominal[axis],
-      printedMm: read(axis, 'printed') ?? nominal[axis],
-      pressedMm: read(axis, 'pressed'),
-    });
-    const calibration: Calibration = { across: bar('across'), along: bar('along') };
-    setWrong(found);
-    if (Object.keys(found).length > 0) return;
-    const r = await savePaper({ ...paper, calibration });
+    const read = readBars(texts, { unit: units.length, nominal, old, shown }, (v) => say([mm(v)]));
+    setWrong(read.wrong);
+    if (!read.calibration) return;
+    const r = await savePaper({ ...paper, calibration: read.calibration });
     if (!r.ok) notifyProblem(r.problem);
     else {
       notify(`${paper.name} is measured. Sheets compensate for it from now on.`);
@@ -128,38 +94,53 @@ export function CalibrationDialog({ paper, onClose }: Props) {
           measure again.
         </li>
       </ol>
-      <div className="mt-3 grid grid-cols-2 gap-3">
-        {AXES.flatMap((axis) =>
-          (['printed', 'pressed'] as const).map((when) => {
-            const key = `${axis}-${when}` as const;
-            return (
-              <FormField
-                key={key}
-                label={`${AXIS_WORDS[axis]}, ${when === 'printed' ? 'as printed' : 'after pressing'}, ${units.length}`}
-                hint={when === 'printed' ? `should be ${say([mm(nominal[axis])])}` : 'empty: not pressed yet'}
-                problem={wrong[key]}
-              >
-                {(p) => (
-                  <input
-                    {...p}
-                    autoComplete="off"
-                    className={inputClass}
-                    value={texts[key]}
-                    onChange={(e) => setTexts({ ...texts, [key]: e.target.value })}
-                  />
-                )}
-              </FormField>
-            );
-          }),
-        )}
-      </div>
+      <BarFields texts={texts} wrong={wrong} nominal={nominal} onTexts={setTexts} />
       <div className="mt-4 flex flex-wrap justify-end gap-2">
         {old && <Button onClick={() => void forget()}>Remove calibration</Button>}
         <Button onClick={onClose}>Cancel</Button>
         <Button kind="act" onClick={() => void save()}>
-          Keep these
+          Save these
         </Button>
       </div>
     </Dialog>
+  );
+}
+
+interface FieldsProps {
+  readonly texts: BarTexts;
+  readonly wrong: Partial<Readonly<Record<keyof BarTexts, string>>>;
+  readonly nominal: Readonly<Record<Axis, number>>;
+  readonly onTexts: (texts: BarTexts) => void;
+}
+
+function BarFields({ texts, wrong, nominal, onTexts }: FieldsProps) {
+  const units = useUnits();
+  const say = useSay();
+  return (
+    <div className="mt-3 grid grid-cols-2 gap-3">
+      {AXES.flatMap((axis) =>
+        (['printed', 'pressed'] as const).map((when) => {
+          const key = `${axis}-${when}` as const;
+          return (
+            <FormField
+              key={key}
+              label={`${AXIS_WORDS[axis]}, ${when === 'printed' ? 'as printed' : 'after pressing'}, ${units.length}`}
+              hint={when === 'printed' ? `should be ${say([mm(nominal[axis])])}` : 'empty: not pressed yet'}
+              problem={wrong[key]}
+            >
+              {(p) => (
+                <input
+                  {...p}
+                  autoComplete="off"
+                  className={inputClass}
+                  value={texts[key]}
+                  onChange={(e) => onTexts({ ...texts, [key]: e.target.value })}
+                />
+              )}
+            </FormField>
+          );
+        }),
+      )}
+    </div>
   );
 }

@@ -92,7 +92,7 @@ export function Printers() {
               </Button>
               <Button
                 kind="quiet"
-                aria-label={`Take out ${p.name}`}
+                aria-label={`Remove ${p.name}`}
                 className="px-2"
                 disabled={settings.printers.length === 1}
                 onClick={() => void put((now) => now.filter((x) => x.id !== p.id), `“${p.name}” is removed.`)}

@@ -29,10 +29,9 @@ import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 
-/** The shop's own ways: tape, printer, seam methods; and the whole shop in a file. */
-export function SettingsPage() {
-  const { shop } = useShop();
-  const s = shop.settings;
+/** Changes the stored settings, by a function over what is stored now. */
+function useSettings() {
+  const s = useShop().shop.settings;
   const change = (f: (now: Settings) => Settings) => {
     void changeSettings(f).then((r) => {
       if (!r.ok) notifyProblem(r.problem);
@@ -48,154 +47,187 @@ export function SettingsPage() {
       ...now,
       defaults: { ...now.defaults, seamMethods: { ...now.defaults.seamMethods, [kind]: seamMethod } },
     }));
+  return { s, put, putTape, putDefaults, putSeamMethod };
+}
+
+/** The shop's own ways: tape, money, seam methods; and the whole shop in a file. */
+export function SettingsPage() {
   return (
     <ShopFrame title="Settings" about="kept in this browser">
       <div className="grid max-w-4xl divide-y divide-rule px-5">
-        <Group title="The shop" about="Its name goes on the rail.">
-          <TypedField
-            label="Name"
-            text={s.shopName}
-            width="w-64"
-            parse={(t) =>
-              t.trim() === '' ? fail('It needs a name.', 'Name', 'Any will do.') : ok(t.trim().slice(0, 80))
-            }
-            onValue={(shopName) => put({ shopName })}
-          />
-          <Labelled label="Sound at the press">
-            <Segments
-              label="Sound at the press"
-              value={s.sound ? 'on' : 'off'}
-              onChange={(v) => put({ sound: v === 'on' })}
-              options={[
-                { value: 'on', label: 'on' },
-                { value: 'off', label: 'off' },
-              ]}
-            />
-          </Labelled>
-        </Group>
-        <Group
-          title="The tape"
-          about="A tape reads round its own middle: π times its thickness is taken off. Its finest mark sets how far a reading is trusted."
-        >
-          <LengthField
-            label="Thickness"
-            fine
-            valueMm={s.tape.thicknessMm}
-            minMm={0}
-            maxMm={2}
-            taken
-            onValue={(thicknessMm) => putTape({ thicknessMm })}
-          />
-          <LengthField
-            label="String, if you use one"
-            fine
-            valueMm={s.tape.stringMm}
-            minMm={0}
-            maxMm={4}
-            taken
-            onValue={(stringMm) => putTape({ stringMm })}
-          />
-          <Labelled label="Finest inch mark">
-            <Select
-              label="Finest inch mark"
-              value={String(s.units.inchDenominator)}
-              options={[8, 16, 32, 64].map((d) => ({ value: String(d), label: `1/${d} in` }))}
-              onChange={(v) =>
-                put({
-                  units: { ...s.units, inchDenominator: Number(v) as Settings['units']['inchDenominator'] },
-                })
-              }
-              className="w-28"
-            />
-          </Labelled>
-          <Labelled label="Finest metric mark">
-            <Segments
-              label="Finest metric mark"
-              value={String(s.tape.finestMm)}
-              onChange={(v) => putTape({ finestMm: v === '0.5' ? 0.5 : 1 })}
-              options={[
-                { value: '0.5', label: '½ mm' },
-                { value: '1', label: '1 mm' },
-              ]}
-            />
-          </Labelled>
-        </Group>
-        <Group title="Money" about="Printers, and what paper and ink cost, are kept under Papers.">
-          <TypedField
-            label="Sign before amounts"
-            text={s.currency}
-            width="w-16"
-            parse={(t) =>
-              /^\S{1,4}$/.test(t.trim())
-                ? ok(t.trim())
-                : fail('One to four signs.', 'Money', 'Such as $ or € or kr.')
-            }
-            onValue={(currency) => put({ currency })}
-          />
-        </Group>
-        <Group
-          title="Shop defaults"
-          about="The seam method and sizes a new wrap starts with, by kind of blank. Each job can differ."
-        >
-          {WRAP_KINDS.map((kind) => (
-            <Labelled key={kind} label={KIND_WORDS[kind].label}>
-              <Select
-                label={`Seam method, ${KIND_WORDS[kind].label.toLowerCase()}`}
-                value={s.defaults.seamMethods[kind]}
-                options={SEAM_METHODS.filter((v) => kind !== 'handled' || v !== 'lap').map((v) => ({
-                  value: v,
-                  label: SEAM_METHOD_NOTES[v].label,
-                }))}
-                onChange={(seamMethod) => putSeamMethod(kind, seamMethod)}
-                className="w-40"
-              />
-            </Labelled>
-          ))}
-          <LengthField
-            label="Bleed"
-            valueMm={s.defaults.bleedMm}
-            minMm={0}
-            maxMm={15}
-            taken
-            onValue={(bleedMm) => putDefaults({ bleedMm })}
-          />
-          <LengthField
-            label="Keep words inside"
-            valueMm={s.defaults.safeMm}
-            minMm={0}
-            maxMm={30}
-            taken
-            onValue={(safeMm) => putDefaults({ safeMm })}
-          />
-          <LengthField
-            label="Back from rim and foot"
-            valueMm={s.defaults.setbackMm}
-            minMm={0}
-            maxMm={30}
-            taken
-            onValue={(setbackMm) => putDefaults({ setbackMm })}
-          />
-          <LengthField
-            label="Bleed of flat blanks"
-            valueMm={s.defaults.flatBleedMm}
-            minMm={0}
-            maxMm={15}
-            taken
-            onValue={(flatBleedMm) => putDefaults({ flatBleedMm })}
-          />
-          <Labelled label="Paper held by">
-            <Select
-              label="Paper held by"
-              value={s.defaults.hold}
-              options={HOLDS.map((v) => ({ value: v, label: v }))}
-              onChange={(hold) => putDefaults({ hold })}
-              className="w-44"
-            />
-          </Labelled>
-        </Group>
+        <ShopGroup />
+        <TapeGroup />
+        <MoneyGroup />
+        <DefaultsGroup />
         <WholeShop />
       </div>
     </ShopFrame>
+  );
+}
+
+function ShopGroup() {
+  const { s, put } = useSettings();
+  return (
+    <Group title="The shop" about="Its name goes on the rail.">
+      <TypedField
+        label="Name"
+        text={s.shopName}
+        width="w-64"
+        parse={(t) =>
+          t.trim() === '' ? fail('It needs a name.', 'Name', 'Any will do.') : ok(t.trim().slice(0, 80))
+        }
+        onValue={(shopName) => put({ shopName })}
+      />
+      <Labelled label="Sound at the press">
+        <Segments
+          label="Sound at the press"
+          value={s.sound ? 'on' : 'off'}
+          onChange={(v) => put({ sound: v === 'on' })}
+          options={[
+            { value: 'on', label: 'on' },
+            { value: 'off', label: 'off' },
+          ]}
+        />
+      </Labelled>
+    </Group>
+  );
+}
+
+function TapeGroup() {
+  const { s, put, putTape } = useSettings();
+  return (
+    <Group
+      title="The tape"
+      about="A tape reads round its own middle: π times its thickness is taken off. Its finest mark sets how far a reading is trusted."
+    >
+      <LengthField
+        label="Thickness"
+        fine
+        valueMm={s.tape.thicknessMm}
+        minMm={0}
+        maxMm={2}
+        taken
+        onValue={(thicknessMm) => putTape({ thicknessMm })}
+      />
+      <LengthField
+        label="String, if you use one"
+        fine
+        valueMm={s.tape.stringMm}
+        minMm={0}
+        maxMm={4}
+        taken
+        onValue={(stringMm) => putTape({ stringMm })}
+      />
+      <Labelled label="Finest inch mark">
+        <Select
+          label="Finest inch mark"
+          value={String(s.units.inchDenominator)}
+          options={[8, 16, 32, 64].map((d) => ({ value: String(d), label: `1/${d} in` }))}
+          onChange={(v) =>
+            put({
+              units: { ...s.units, inchDenominator: Number(v) as Settings['units']['inchDenominator'] },
+            })
+          }
+          className="w-28"
+        />
+      </Labelled>
+      <Labelled label="Finest metric mark">
+        <Segments
+          label="Finest metric mark"
+          value={String(s.tape.finestMm)}
+          onChange={(v) => putTape({ finestMm: v === '0.5' ? 0.5 : 1 })}
+          options={[
+            { value: '0.5', label: '½ mm' },
+            { value: '1', label: '1 mm' },
+          ]}
+        />
+      </Labelled>
+    </Group>
+  );
+}
+
+function MoneyGroup() {
+  const { s, put } = useSettings();
+  return (
+    <Group title="Money" about="Printers, and what paper and ink cost, are kept under Papers.">
+      <TypedField
+        label="Sign before amounts"
+        text={s.currency}
+        width="w-16"
+        parse={(t) =>
+          /^\S{1,4}$/.test(t.trim())
+            ? ok(t.trim())
+            : fail('One to four signs.', 'Money', 'Such as $ or € or kr.')
+        }
+        onValue={(currency) => put({ currency })}
+      />
+    </Group>
+  );
+}
+
+function DefaultsGroup() {
+  const { s, putDefaults, putSeamMethod } = useSettings();
+  return (
+    <Group
+      title="Shop defaults"
+      about="The seam method and sizes a new wrap starts with, by kind of blank. Each job can differ."
+    >
+      {WRAP_KINDS.map((kind) => (
+        <Labelled key={kind} label={KIND_WORDS[kind].label}>
+          <Select
+            label={`Seam method, ${KIND_WORDS[kind].label.toLowerCase()}`}
+            value={s.defaults.seamMethods[kind]}
+            options={SEAM_METHODS.filter((v) => kind !== 'handled' || v !== 'lap').map((v) => ({
+              value: v,
+              label: SEAM_METHOD_NOTES[v].label,
+            }))}
+            onChange={(seamMethod) => putSeamMethod(kind, seamMethod)}
+            className="w-40"
+          />
+        </Labelled>
+      ))}
+      <LengthField
+        label="Bleed"
+        valueMm={s.defaults.bleedMm}
+        minMm={0}
+        maxMm={15}
+        taken
+        onValue={(bleedMm) => putDefaults({ bleedMm })}
+      />
+      <LengthField
+        label="Keep words inside"
+        valueMm={s.defaults.safeMm}
+        minMm={0}
+        maxMm={30}
+        taken
+        onValue={(safeMm) => putDefaults({ safeMm })}
+      />
+      <LengthField
+        label="Back from rim and foot"
+        valueMm={s.defaults.setbackMm}
+        minMm={0}
+        maxMm={30}
+        taken
+        onValue={(setbackMm) => putDefaults({ setbackMm })}
+      />
+      <LengthField
+        label="Bleed of flat blanks"
+        valueMm={s.defaults.flatBleedMm}
+        minMm={0}
+        maxMm={15}
+        taken
+        onValue={(flatBleedMm) => putDefaults({ flatBleedMm })}
+      />
+      <Labelled label="Paper held by">
+        <Select
+          label="Paper held by"
+          value={s.defaults.hold}
+          options={HOLDS.map((v) => ({ value: v, label: v }))}
+          onChange={(hold) => putDefaults({ hold })}
+          className="w-44"
+        />
+      </Labelled>
+    </Group>
   );
 }
 

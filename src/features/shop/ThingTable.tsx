@@ -110,7 +110,7 @@ export function actionsColumn<T extends Thing>(
         {onCopy && (
           <Button
             kind="quiet"
-            aria-label={`Another like ${row.original.name}`}
+            aria-label={`Duplicate ${row.original.name}`}
             onClick={() => onCopy(row.original)}
             className="px-2"
           >
@@ -127,7 +127,7 @@ export function actionsColumn<T extends Thing>(
         </Button>
         <Button
           kind="quiet"
-          aria-label={`Take out ${row.original.name}`}
+          aria-label={`Remove ${row.original.name}`}
           onClick={() => void remove(row.original)}
           className="px-2"
         >

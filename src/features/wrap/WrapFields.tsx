@@ -217,7 +217,7 @@ function PencilMarks() {
             {m.own && (
               <button
                 type="button"
-                aria-label={`Take out the mark at ${say([mm(m.alongMm)])}`}
+                aria-label={`Remove the mark at ${say([mm(m.alongMm)])}`}
                 onClick={() => drop(m.id)}
                 className="grid size-8 place-items-center hover:bg-board"
               >
