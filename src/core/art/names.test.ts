@@ -1,9 +1,11 @@
 import fc from 'fast-check';
+import Papa from 'papaparse';
 import { NO_ART, pictureLayer, textLayer, type Names } from '../job/art';
 import { DRAWN_PICTURES } from './drawn';
 import { csvText, isFormula } from '../formats/csv';
 import { decodeText, readNames } from '../formats/namesList';
-import { countOf, pictureNamed, piecesOf } from './names';
+import { newJob, type Job } from '../job/job';
+import { chosenNames, countOf, listText, pictureNamed, piecesOf, withNames, withoutNames } from './names';
 
 const read = (text: string) => {
   const r = readNames(text);
@@ -112,5 +114,72 @@ describe('pieces', () => {
     expect(pictureNamed(names, 'COMET')?.name).toBe('Comet.png');
     expect(pictureNamed(names, 'moon band.jpg')?.name).toBe('Moon band.png');
     expect(pictureNamed(names, 'lost')).toBeNull();
+  });
+});
+
+describe('a list taken up by a job', () => {
+  const NAMES: Names = {
+    columns: ['Name', 'Copies'],
+    rows: [
+      ['Amaro', '2'],
+      ['Brisa', '1'],
+    ],
+    countColumn: 'Copies',
+    pictures: [],
+  };
+  const text = (id: string, field: string | null = null) => textLayer(id, 'Text', { field });
+  const job = (layers: Job['art']['layers']): Job => ({
+    ...newJob('j', 'J'),
+    art: { ...newJob('j', 'J').art, layers },
+  });
+  const fields = (j: Job) => j.art.layers.map((l) => [l.id, l.field]);
+
+  test('the first text takes the first column that does not count; without a text there is a new one', () => {
+    const made = withNames(job([text('a'), text('b')]), NAMES, 'new');
+    expect(fields(made)).toEqual([
+      ['a', 'Name'],
+      ['b', null],
+    ]);
+    expect(made.pieces).toBe(3);
+    expect(fields(withNames(job([]), NAMES, 'new'))).toEqual([['new', 'Name']]);
+  });
+
+  test('layers that take a column keep it; those of a column that is gone stand by themselves', () => {
+    const made = withNames(job([text('a'), text('b', 'Name'), text('c', 'Old')]), NAMES, 'new');
+    expect(fields(made)).toEqual([
+      ['a', null],
+      ['b', 'Name'],
+      ['c', null],
+    ]);
+    expect(fields(withoutNames(made)).every(([, f]) => f === null)).toBe(true);
+    expect(withoutNames(made).art.names).toBeNull();
+  });
+
+  test('at least one piece and at most ten thousand', () => {
+    const none = { ...NAMES, rows: [['Amaro', '0']] };
+    expect(withNames(job([]), none, 'n').pieces).toBe(1);
+    const many = { ...NAMES, rows: Array.from({ length: 400 }, () => ['x', '999']) };
+    expect(withNames(job([]), many, 'n').pieces).toBe(10_000);
+  });
+
+  test('the count column is the one chosen, where the list still has it', () => {
+    const column = (count: Parameters<typeof chosenNames>[1]) => chosenNames(NAMES, count, []).countColumn;
+    expect(column('as read')).toBe('Copies');
+    expect(column({ column: null })).toBeNull();
+    expect(column({ column: 'Name' })).toBe('Name');
+    expect(column({ column: 'Gone' })).toBe('Copies');
+  });
+
+  test('as text and read again it is the same table, whatever stands in a cell', () => {
+    const cell = fc
+      .string({ minLength: 1, maxLength: 12 })
+      .filter((s) => s.trim() === s && !/[\r\u2028]/.test(s));
+    fc.assert(
+      fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 5 }), (rows) => {
+        const table = { ...NAMES, rows: rows.map((r) => [...r]) };
+        const back = Papa.parse<string[]>(listText(table), { delimiter: '\t' }).data;
+        expect(back).toEqual([table.columns, ...table.rows]);
+      }),
+    );
   });
 });

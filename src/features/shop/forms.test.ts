@@ -1,0 +1,143 @@
+import fc from 'fast-check';
+import { STARTER_PRESSES } from '@/core/demo/things';
+import { pressSchema, type Press } from '@/core/shop/press';
+import { printerSchema, STARTER_PRINTER } from '@/core/shop/printer';
+import type { UnitChoice } from '@/core/units/format';
+import { barTexts, readBars, type BarTexts } from './calibrationForm';
+import { pressFormSchema, pressFromForm, pressToForm, type PressFormIn } from './pressForm';
+import { printerFormSchema, printerFromForm, printerToForm } from './printerForm';
+import { shownLengths } from './shopForm';
+
+const MM: UnitChoice = { length: 'mm', temperature: 'C', inchDenominator: 16 };
+const INCHES: UnitChoice = { ...MM, length: 'in' };
+const UNITS = [MM, INCHES];
+
+const pressSaved = (press: Press | null, units: UnitChoice, change: Partial<PressFormIn> = {}) => {
+  const shown = shownLengths(units);
+  const r = pressFormSchema(units.length, shown).safeParse({ ...pressToForm(press, shown), ...change });
+  return r.success ? pressFromForm(r.data, press?.id ?? 'new') : r.error.issues.map((i) => i.message);
+};
+
+describe('the press form', () => {
+  test('a press opened and saved untouched is the press it was, in either unit', () => {
+    for (const press of STARTER_PRESSES) for (const u of UNITS) expect(pressSaved(press, u)).toEqual(press);
+  });
+
+  test('a new press of every kind is whole, with the fields of its kind and no others', () => {
+    for (const kind of ['tumbler', 'mug', 'oven', 'flat'] as const) {
+      const made = pressSaved(null, MM, { name: 'Ours', kind });
+      expect(pressSchema.safeParse(made).success).toBe(true);
+      expect(made).toMatchObject({ kind, name: 'Ours', id: 'new' });
+    }
+    expect(pressSaved(null, MM, { name: 'Ours', kind: 'oven' })).not.toHaveProperty('timerStart');
+    expect(pressSaved(null, MM, { name: 'Ours', kind: 'flat' })).not.toHaveProperty('autoTimer');
+  });
+
+  test('a wrap press that closes on nothing is refused; an oven does not care what the hidden fields say', () => {
+    const upside = { name: 'X', smallestDiameterMm: '90', largestDiameterMm: '60' };
+    expect(pressSaved(null, MM, { ...upside, kind: 'mug' })).toEqual([
+      'The largest must be more than the smallest.',
+    ]);
+    expect(pressSaved(null, MM, { ...upside, smallestDiameterMm: '60', kind: 'mug' })).toHaveLength(1);
+    expect(pressSaved(null, MM, { ...upside, kind: 'oven' })).toMatchObject({ kind: 'oven' });
+  });
+
+  test('typed lengths count in the unit of the form', () => {
+    expect(pressSaved(null, INCHES, { name: 'X', kind: 'tumbler', heaterLengthMm: '9' })).toMatchObject({
+      heaterLengthMm: 228.6,
+    });
+    expect(pressSaved(null, MM, { name: 'X', kind: 'tumbler', heaterLengthMm: '9 in' })).toMatchObject({
+      heaterLengthMm: 228.6,
+    });
+  });
+});
+
+describe('the printer form', () => {
+  const saved = (printer: typeof STARTER_PRINTER | null, units: UnitChoice, change: object = {}) => {
+    const shown = shownLengths(units);
+    const r = printerFormSchema(units.length, shown).safeParse({
+      ...printerToForm(printer, shown),
+      ...change,
+    });
+    return r.success ? printerFromForm(r.data, printer?.id ?? 'new') : r.error.issues.map((i) => i.message);
+  };
+
+  test('opened and saved untouched it is the printer it was, in either unit', () => {
+    for (const u of UNITS) expect(saved(STARTER_PRINTER, u)).toEqual(STARTER_PRINTER);
+  });
+
+  test('a new one needs a name, and is whole with one', () => {
+    expect(saved(null, MM)).toEqual(['Give it a name.']);
+    const made = saved(null, MM, { name: 'Ours', inkPerM2Cents: '12,50', ppi: '360', top: '0' });
+    expect(printerSchema.safeParse(made).success).toBe(true);
+    expect(made).toMatchObject({ inkPerM2Cents: 1250, ppi: 360, marginsMm: { top: 0 } });
+  });
+
+  test('at most sixteen lines are read out at a sheet', () => {
+    const driver = Array.from({ length: 40 }, (_, i) => `line ${i}`).join('\n');
+    const made = saved(null, MM, { name: 'Ours', driver });
+    expect(Array.isArray(made) ? 0 : made.driver.length).toBeLessThanOrEqual(16);
+  });
+});
+
+describe('the bars of the calibration page', () => {
+  const NOMINAL = { across: 200, along: 260 };
+  const OLD = {
+    across: { nominalMm: 180, printedMm: 180.4, pressedMm: 180.1 },
+    along: { nominalMm: 240, printedMm: 239.5, pressedMm: null },
+  };
+  const say = (v: number) => `${v} mm`;
+  const read = (texts: BarTexts, old: typeof OLD | null = null, shown = shownLengths(MM)) =>
+    readBars(texts, { unit: 'mm', nominal: NOMINAL, old, shown }, say);
+  const typed = (over: Partial<BarTexts> = {}): BarTexts => ({
+    'across-printed': '200.4',
+    'along-printed': '259.5',
+    'across-pressed': '',
+    'along-pressed': '',
+    ...over,
+  });
+
+  test('what was measured is kept beside what was drawn; not pressed yet is said as that', () => {
+    expect(read(typed({ 'along-pressed': '259' })).calibration).toEqual({
+      across: { nominalMm: 200, printedMm: 200.4, pressedMm: null },
+      along: { nominalMm: 260, printedMm: 259.5, pressedMm: 259 },
+    });
+  });
+
+  test('more than 3 % off is a slip and is said at its bar; nothing is kept', () => {
+    for (const off of ['193.9', '206.1']) {
+      const r = read(typed({ 'across-printed': off }));
+      expect(r.calibration).toBeNull();
+      expect(Object.keys(r.wrong)).toEqual(['across-printed']);
+      expect(r.wrong['across-printed']).toMatch(/The bar is 200 mm.*3 % off/);
+    }
+    for (const near of ['194.1', '205.9']) expect(read(typed({ 'across-printed': near })).wrong).toEqual({});
+    expect(read(typed({ 'along-printed': 'long' })).wrong).toHaveProperty('along-printed');
+    expect(read(typed({ 'along-printed': '' })).calibration).toBeNull();
+  });
+
+  test('bars left as they were stay those of the page measured then, to the last digit', () => {
+    for (const units of UNITS) {
+      const shown = shownLengths(units);
+      const texts = barTexts(OLD, shown);
+      expect(
+        readBars(texts, { unit: units.length, nominal: NOMINAL, old: OLD, shown }, say).calibration,
+      ).toEqual(OLD);
+    }
+    // One bar measured again is a bar of today's page.
+    const shown = shownLengths(MM);
+    const texts = { ...barTexts(OLD, shown), 'across-printed': '200.2' };
+    const again = readBars(texts, { unit: 'mm', nominal: NOMINAL, old: OLD, shown }, say).calibration;
+    expect(again?.across).toMatchObject({ nominalMm: 200, printedMm: 200.2 });
+    expect(again?.along.nominalMm).toBe(240);
+  });
+
+  test('whatever is typed, there is either a calibration or something said', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 12 }), fc.string({ maxLength: 12 }), (a, b) => {
+        const r = read(typed({ 'across-printed': a, 'along-pressed': b }));
+        return (r.calibration === null) === Object.keys(r.wrong).length > 0;
+      }),
+    );
+  });
+});
