@@ -191,3 +191,112 @@ describe('slips', () => {
     expect(p.items.filter((i) => i.problem)).toHaveLength(2);
   });
 });
+
+describe('what a place can be', () => {
+  const at = (mm: number, method: Method = 'soft tape', p: PlaceSpec = CIRCUMFERENCE) =>
+    readOne(reading(String(mm), method), p);
+
+  test('its least and its most are believed, a hair beyond is not', () => {
+    for (const mm of [60, 640]) expect(at(mm).ok).toBe(true);
+    for (const mm of [59.9, 640.1]) expect(at(mm).ok).toBe(false);
+  });
+
+  test('a diameter is judged as the circumference it makes, less the handle', () => {
+    // 60 mm round with a handle of 16 mm: 76/π = 24.2 mm across.
+    const handled = { ...CIRCUMFERENCE, gapMm: 16 };
+    expect(at(24.3, 'caliper', handled).ok).toBe(true);
+    expect(at(24.1, 'caliper', handled).ok).toBe(false);
+    expect(at(200, 'caliper').ok).toBe(true);
+    expect(at(210, 'caliper').ok).toBe(false);
+    expect(at(20, 'caliper').ok).toBe(true);
+    // Of a length a caliper reads the length.
+    expect(at(30, 'caliper', HEIGHT).ok).toBe(true);
+    expect(at(200, 'maker’s figure', HEIGHT).ok).toBe(true);
+  });
+
+  test.each([
+    ['8.4', 'mm', 'small', '8.4 in'],
+    ['23.1', 'mm', 'small', '23.1 in'],
+    ['2.31', 'mm', 'small', null],
+    ['9000 mm', 'mm', 'large', null],
+    ['231 in', 'mm', 'large', '231 mm'],
+    ['91 in', 'mm', 'large', '91 mm'],
+    ['26 in', 'in', 'large', '26 cm'],
+    ['231 cm', 'mm', 'large', '231 mm'],
+    ['5 cm', 'mm', 'small', '5 in'],
+    ['1/2', 'in', 'small', null],
+  ] as const)('%s, bare numbers %s: too %s, meant %s', (text, unit, size, meant) => {
+    const r = readOne(reading(text, 'soft tape', unit), CIRCUMFERENCE);
+    if (r.ok) throw new Error('believed');
+    expect(r.problem.what).toContain(`too ${size}`);
+    expect(r.suggestion?.text ?? null).toBe(meant);
+    if (r.suggestion) {
+      const again = readOne(reading(r.suggestion.text), CIRCUMFERENCE);
+      expect(again.ok && again.value.valueMm).toBeCloseTo(r.suggestion.valueMm, 6);
+    }
+  });
+
+  test('the unit it was read in is named', () => {
+    const what = (text: string) => {
+      const r = readOne(reading(text), CIRCUMFERENCE);
+      return r.ok ? '' : r.problem.what;
+    };
+    expect(what('9000')).toBe('9000 read as mm is too large for this.');
+    expect(what('999 cm')).toContain('read as cm');
+    expect(what('999 in')).toContain('read as inches');
+  });
+});
+
+describe('readings taken together', () => {
+  test('each keeps what it read and what that is on the wall; one that cannot be read has neither', () => {
+    const p = place(['231', 'wide']);
+    expect(p.items[0]).toMatchObject({
+      rawMm: 231,
+      surfaceMm: expect.closeTo(231 - Math.PI * 0.4, 9) as number,
+      odd: false,
+    });
+    expect(p.items[1]).toMatchObject({ rawMm: null, surfaceMm: null, suggestion: null, odd: false });
+    expect(p.correctionMm).toBeCloseTo(-Math.PI * 0.4, 9);
+  });
+
+  test('nothing read is no value and no correction', () => {
+    expect(place(['wide'])).toMatchObject({ value: null, rawMeanMm: null, correctionMm: 0 });
+    expect(place([])).toMatchObject({ value: null, items: [] });
+  });
+
+  test('three millimetres from the middle is not odd, more is; one alone never is', () => {
+    expect(place(['231', '231', '234']).items.map((i) => i.odd)).toEqual([false, false, false]);
+    expect(place(['231', '231', '234.1']).items.map((i) => i.odd)).toEqual([false, false, true]);
+    expect(place(['300']).items.map((i) => i.odd)).toEqual([false]);
+  });
+
+  test('what is rounded alike is told apart only for circumferences of one width', () => {
+    const sources = (p: PlaceSpec, sameWidth: boolean) =>
+      Object.keys(readPlace(p, [reading('231'), reading('231')], { ...ALONE, sameWidth }).value?.parts ?? {});
+    expect(sources(CIRCUMFERENCE, true)).toContain('rounding: soft tape');
+    expect(sources(CIRCUMFERENCE, false)).not.toContain('rounding: soft tape');
+    expect(sources({ ...HEIGHT, maxMm: 400 }, true)).not.toContain('rounding: soft tape');
+  });
+
+  test('a catalogue’s figure has no mark it was read to, and readings that cannot be are left out of the hand', () => {
+    expect(rawsOf(CIRCUMFERENCE, [reading('73.4', 'maker’s figure'), reading('8.4')], TAPE)).toEqual([
+      { method: 'maker’s figure', rawMm: 73.4, stepMm: 0 },
+    ]);
+  });
+
+  test('a maker’s figure of a length is good to a millimetre; a rule reads the wall as it is', () => {
+    const maker = toSurface(exact(193), 'maker’s figure', HEIGHT, TAPE, exact(0));
+    expect(maker).toEqual({ value: 193, parts: { 'maker’s figure: wall': uniformU(1) } });
+    expect(toSurface(exact(231), 'steel rule', CIRCUMFERENCE, TAPE, exact(0))).toEqual({
+      value: 231,
+      parts: {},
+    });
+  });
+
+  test('a fraction finer than the tape’s marks is read as written, a coarser one to the marks', () => {
+    const step = (text: string) => rawsOf(CIRCUMFERENCE, [reading(text)], TAPE)[0]?.stepMm;
+    expect(step('9 1/8')).toBeCloseTo(25.4 / 16, 9);
+    expect(step('9 1/32')).toBeCloseTo(25.4 / 32, 9);
+    expect(step('231')).toBe(1);
+  });
+});

@@ -1,0 +1,242 @@
+import { LIBRARY } from '../library/library';
+import { STARTER_PRESSES } from '../demo/things';
+import { newJob, type Job } from '../job/job';
+import type { Blank } from '../shop/blank';
+import type { HeatSettings } from '../shop/heatSettings';
+import { PEELS, PRESSURES } from '../shop/heatSettings';
+import { TIMER_STARTS, type Press } from '../shop/press';
+import type { LogEntry, Recipe } from '../shop/records';
+import { blurMm } from './blur';
+import { chooseHeat, goodPiecesBehind, goodPiecesOf, provenFor } from './choose';
+import { coolingS, coolingThicknessMm, touchSafe } from './cooling';
+import { exposures, heaterReach } from './heaterReach';
+import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from './labels';
+import { startFrom, startingRange } from './starting';
+
+const blank = (id: string): Blank => {
+  const b = LIBRARY.find((x) => x.id === id);
+  if (!b) throw new Error(id);
+  return b;
+};
+const press = (kind: Press['kind']): Press => {
+  const p = STARTER_PRESSES.find((x) => x.kind === kind);
+  if (!p) throw new Error(kind);
+  return p;
+};
+const CUP = blank('straight-steel-590');
+const PLATE = blank('slate-heart');
+const S: HeatSettings = {
+  platenC: 188,
+  dwellS: 65,
+  passes: 2,
+  timerStart: 'from-closing',
+  pressure: 'medium',
+  peel: 'hot',
+  coolDownC: 170,
+};
+const recipe = (over: Partial<Recipe> = {}): Recipe => ({
+  id: 'r',
+  blankId: CUP.id,
+  pressId: 'p',
+  settings: S,
+  keptAt: 10,
+  ...over,
+});
+const entry = (over: Partial<LogEntry> = {}): LogEntry => ({
+  id: 'e',
+  at: 1,
+  jobId: 'j',
+  jobName: 'J',
+  blankId: CUP.id,
+  blankName: 'Cup',
+  pressId: 'p',
+  pressName: 'P',
+  settings: S,
+  verdict: 'good',
+  paperState: 'even',
+  good: 5,
+  spoiled: 1,
+  marks: [],
+  note: '',
+  ...over,
+});
+
+describe('what stands behind a recipe', () => {
+  test('good pieces of good entries with exactly its settings, on its blank and press', () => {
+    expect(goodPiecesBehind(recipe(), [entry(), entry({ good: 7 })])).toBe(12);
+    const others: Partial<LogEntry>[] = [
+      { verdict: 'under' },
+      { blankId: 'other' },
+      { pressId: 'other' },
+      { settings: { ...S, platenC: 189 } },
+      { settings: { ...S, dwellS: 66 } },
+      { settings: { ...S, passes: 1 } },
+      { settings: { ...S, timerStart: 'at-temperature' } },
+      { settings: { ...S, pressure: 'firm' } },
+      { settings: { ...S, peel: 'cold' } },
+      { settings: { ...S, coolDownC: null } },
+    ];
+    for (const other of others) expect(goodPiecesBehind(recipe(), [entry(other)])).toBe(0);
+  });
+
+  test('counted already, the log is not asked; a recipe nobody counted has none', () => {
+    const log = [entry()];
+    expect(goodPiecesOf({ r: 40 }, log)(recipe())).toBe(40);
+    expect(goodPiecesOf({}, log)(recipe())).toBe(0);
+    expect(goodPiecesOf(undefined, log)(recipe())).toBe(5);
+  });
+
+  test('the newest recipe of this blank on this press; of two kept at once the first', () => {
+    const recipes = [
+      recipe({ id: 'old', keptAt: 5 }),
+      recipe({ id: 'new', keptAt: 20 }),
+      recipe({ id: 'again', keptAt: 20 }),
+      recipe({ id: 'mid', keptAt: 10 }),
+      recipe({ id: 'elsewhere', keptAt: 99, pressId: 'q' }),
+      recipe({ id: 'another', keptAt: 99, blankId: 'b' }),
+    ];
+    expect(provenFor(CUP.id, 'p', recipes, () => 3)).toMatchObject({ recipe: { id: 'new' }, goodPieces: 3 });
+    expect(provenFor(CUP.id, 'nowhere', recipes, () => 3)).toBeNull();
+  });
+});
+
+describe('settings chosen', () => {
+  const job = (heat: Job['heat'] = {}): Job => ({ ...newJob('j', 'J'), heat });
+  const WORK = { circumferenceMm: 360, printMm: 360, handled: false };
+  const choose = (b: Blank, p: Press, heat: Job['heat'] = {}, recipes: readonly Recipe[] = []) =>
+    chooseHeat(job(heat), b, p, WORK, recipes, () => 1);
+
+  test('by hand over proven over the starting range, each said for what it is', () => {
+    const wrap = press('tumbler');
+    const estimated = choose(CUP, wrap);
+    expect(estimated).toMatchObject({ baseOrigin: 'estimated', originOf: { platenC: 'estimated' } });
+    const own = recipe({ pressId: wrap.id });
+    expect(choose(CUP, wrap, {}, [own])).toMatchObject({ settings: S, baseOrigin: 'proven' });
+    expect(choose(CUP, wrap, { dwellS: 80 }, [own])).toMatchObject({
+      settings: { ...S, dwellS: 80 },
+      base: S,
+      originOf: { dwellS: 'measured', platenC: 'proven' },
+    });
+    // A field emptied on the screen is no setting of nothing.
+    const emptied = { dwellS: undefined } as unknown as Job['heat'];
+    expect(choose(CUP, wrap, emptied, [own])?.settings.dwellS).toBe(65);
+  });
+
+  test('what cannot be pressed there has no settings: a cup on a flat press, a plate in a wrap press', () => {
+    expect(choose(CUP, press('flat'))).toBeNull();
+    expect(choose(PLATE, press('tumbler'))).toBeNull();
+    expect(choose(PLATE, press('flat'))).not.toBeNull();
+    expect(choose(CUP, press('oven'))).not.toBeNull();
+    // Aluminium has a range on a flat press, and a round one still does not lie on it.
+    const can: Blank = { ...CUP, material: 'aluminium' };
+    expect(startingRange('aluminium', 'flat')).not.toBeNull();
+    expect(choose(can, press('flat'))).toBeNull();
+  });
+
+  test('an oven counts from temperature and heats all round; a press by its own timer', () => {
+    const oven = choose(CUP, press('oven'));
+    expect(oven?.settings.timerStart).toBe('at-temperature');
+    expect(oven?.heaterReach).toBeNull();
+    const wrap = press('tumbler');
+    for (const timerStart of TIMER_STARTS) {
+      const own = { ...wrap, timerStart } as Press;
+      expect(choose(CUP, own)?.settings.timerStart).toBe(timerStart);
+    }
+    expect(chooseHeat(job(), CUP, wrap, null, [], () => 0)).toMatchObject({
+      heaterReach: null,
+      settings: { passes: 1 },
+    });
+  });
+
+  test('as many passes as the heater needs; an auto-timing press is let cool down between them', () => {
+    const wrap = { ...press('tumbler'), heaterLengthMm: 180 } as Press;
+    const auto = { ...wrap, autoTimer: true } as Press;
+    const byHand = { ...wrap, autoTimer: false } as Press;
+    expect(choose(CUP, auto)?.settings.passes).toBe(3);
+    const { platenC, coolDownC } = choose(CUP, auto)?.settings ?? { platenC: 0, coolDownC: 0 };
+    expect(coolDownC).toBe(platenC - 18);
+    expect(choose(CUP, byHand)?.settings.coolDownC).toBeNull();
+  });
+
+  test('the cool-down target lies below the working temperature, and only where there is a second closing', () => {
+    const range = startingRange('steel', 'tumbler');
+    if (!range) throw new Error('no range');
+    const s = startFrom(range, 2, 'from-closing', true);
+    expect(s.coolDownC).toBe(s.platenC - 18);
+    expect(startFrom(range, 1, 'from-closing', true).coolDownC).toBeNull();
+    expect(startFrom(range, 2, 'from-closing', false).coolDownC).toBeNull();
+  });
+});
+
+describe('heater reach, by hand', () => {
+  const round = (mm: number) => ({ circumferenceMm: mm, printMm: mm, handled: false });
+
+  test('the cooler end of the mat is not counted, at both of its ends', () => {
+    // 190° of heater: 180° of it counted, so two passes meet. One degree less of either end and they would not.
+    expect(heaterReach(round(360), 190, 1).passesNeeded).toBe(2);
+    expect(heaterReach(round(360), 189.9, 1).passesNeeded).toBe(3);
+    expect(heaterReach(round(360), 130, 1).passesNeeded).toBe(3);
+    expect(heaterReach(round(360), 129, 1).passesNeeded).toBe(4);
+  });
+
+  test('a heater hardly longer than its cool ends, or no longer, asks for all passes there are', () => {
+    for (const mm of [5, 10, 11, 20]) expect(heaterReach(round(360), mm, 1).passesNeeded).toBe(6);
+  });
+
+  test('turned by equal shares, and not at all in one pass', () => {
+    expect(heaterReach(round(360), 190, 1).rotationDeg).toBe(0);
+    expect(heaterReach(round(360), 190, 2).rotationDeg).toBe(180);
+    expect(heaterReach(round(360), 130, 3).rotationDeg).toBe(120);
+  });
+
+  test('a print exactly as long as the heater lies inside it; a longer one gets nothing at its ends in one pass', () => {
+    expect(heaterReach({ ...round(360), printMm: 180 }, 180, 1)).toMatchObject({
+      exposures: [1, 1],
+      missedMm: 0,
+    });
+    expect(heaterReach({ ...round(360), printMm: 190 }, 180, 1)).toMatchObject({
+      exposures: [0, 1],
+      missedMm: 5,
+    });
+    expect(heaterReach({ ...round(360), printMm: 180 }, 180, 2).exposures).toEqual([1, 1]);
+    expect(heaterReach({ ...round(360), printMm: 100 }, 240, 2).exposures).toEqual([1, 2]);
+  });
+
+  test('passes that just meet count once everywhere, in spite of rounding', () => {
+    expect(exposures(180, 2)).toEqual([1, 1]);
+    expect(exposures(120, 3)).toEqual([1, 1]);
+    expect(exposures(360 / 7, 7)).toEqual([1, 1]);
+    expect(exposures(360, 1)).toEqual([1, 1]);
+    expect(exposures(179, 2)).toEqual([0, 1]);
+    expect(exposures(181, 2)).toEqual([1, 2]);
+  });
+});
+
+describe('cooling and lines, by hand', () => {
+  test('both skins of a vacuum wall lose their heat through the outer face', () => {
+    expect(coolingThicknessMm({ ...CUP, wall: 'vacuum', wallMm: 0.5 })).toBe(1);
+    expect(coolingThicknessMm({ ...CUP, wall: 'single', wallMm: 0.5 })).toBe(0.5);
+  });
+
+  test('0.5 mm of steel from 188 °C: τ = 197.5 s at the usual air, and 197.5 ln(166/23) to the touch', () => {
+    const { value, low, high } = touchSafe('steel', 0.5, 188);
+    expect(value).toBeCloseTo(197.5 * Math.log(166 / 23), 6);
+    expect(low).toBeCloseTo((1975 / 14) * Math.log(166 / 23), 6);
+    expect(high).toBeCloseTo((1975 / 7) * Math.log(166 / 23), 6);
+    expect(coolingS(45, 45, 22, 100)).toBe(0);
+    expect(coolingS(30, 45, 22, 100)).toBe(0);
+  });
+
+  test('creep grows with the root of time, of all passes together: medium pressure, 240 s is twice 60 s', () => {
+    const creep = (dwellS: number, passes: number) => blurMm({ dwellS, passes, pressure: 'medium' }) - 0.07;
+    expect(creep(60, 1)).toBeCloseTo(0.08, 12);
+    expect(creep(240, 1)).toBeCloseTo(0.16, 12);
+    expect(creep(120, 2)).toBeCloseTo(0.16, 12);
+  });
+
+  test('every pressure, timer start and peel has its words', () => {
+    for (const p of PRESSURES) expect(PRESSURE_WORDS[p]).toMatch(/\w/);
+    for (const t of TIMER_STARTS) expect(TIMER_START_WORDS[t]).toMatch(/\w/);
+    for (const p of PEELS) for (const words of Object.values(PEEL_NOTES[p])) expect(words).toMatch(/\w/);
+  });
+});
