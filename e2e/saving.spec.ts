@@ -101,7 +101,7 @@ test('removed in another tab: an edit here does not bring it back unasked; it ca
   const other = await context.newPage();
   await other.goto(address());
   await other.getByRole('button', { name: 'Delete Slate trail markers' }).click();
-  await other.getByRole('button', { name: 'Delete' }).click();
+  await other.getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(other.getByText('Slate trail markers', { exact: true })).toHaveCount(0);
   await expect(page.getByText('Another tab deleted this job.')).toBeVisible();
   await page.getByRole('region', { name: 'Width over all' }).getByRole('textbox').first().fill('151');

@@ -252,9 +252,9 @@ test('the printer measured: two bars typed back, sheets compensated', async ({ b
   expect((await download).suggestedFilename()).toBe('calibration-a3.pdf');
   await dialog.getByLabel(/Across the sheet, as printed/).fill('200');
   await dialog.getByLabel(/Along the feed, as printed/).fill('384');
-  await dialog.getByRole('button', { name: 'Keep these' }).click();
+  await dialog.getByRole('button', { name: 'Save these' }).click();
   await expect(dialog.getByRole('alert')).toContainText('fit to page');
   await dialog.getByLabel(/Across the sheet, as printed/).fill('259');
-  await dialog.getByRole('button', { name: 'Keep these' }).click();
+  await dialog.getByRole('button', { name: 'Save these' }).click();
   await expect(page.getByText('99.62 % across')).toBeVisible();
 });

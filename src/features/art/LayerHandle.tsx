@@ -5,7 +5,8 @@ import type { ArtBoard, PlacedLayer, PlacedPicture, PlacedText } from '@/core/ar
 import { clamp } from '@/core/geometry/plane';
 import { mm } from '@/core/units/quantity';
 import type { Fit } from '@/ui/board/Board';
-import { arrowStep, dragFrom } from '@/ui/board/drag';
+import { arrowStep } from '@/ui/board/drag';
+import { Draggable } from '@/ui/board/Draggable';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { px } from '../wrap/PatternDrawing';
@@ -60,7 +61,8 @@ function PictureHandle({ fit, placedLayers, board }: Props<PlacedPicture>) {
     );
   return (
     <g>
-      <polygon
+      <Draggable
+        as="polygon"
         points={points}
         fill="transparent"
         stroke={isChosen ? '#1d2c5e' : 'none'}
@@ -83,10 +85,8 @@ function PictureHandle({ fit, placedLayers, board }: Props<PlacedPicture>) {
           if (e.key === '+' || e.key === '=') scaleBy(1.02);
           if (e.key === '-') scaleBy(1 / 1.02);
         }}
-        {...dragFrom(
-          () => placement,
-          (start, dx, dy) => move.drag(start.dxMm + dx / fit.k, start.dyMm + dy / fit.k),
-        )}
+        begin={() => placement}
+        onDragged={(start, dx, dy) => move.drag(start.dxMm + dx / fit.k, start.dyMm + dy / fit.k)}
       />
       {isChosen && (
         <ScaleCorner fit={fit} placedLayers={placedLayers} middle={middle} scale={placement.scale} />
@@ -111,7 +111,8 @@ function ScaleCorner({
   if (!corner) return null;
   const [x, y] = [fit.x(corner.x) - fit.x(middle.x), fit.y(corner.y) - fit.y(middle.y)];
   return (
-    <rect
+    <Draggable
+      as="rect"
       x={clamp(fit.x(corner.x), 12, fit.width - 12) - 10}
       y={clamp(fit.y(corner.y), 12, fit.height - 12) - 10}
       width={20}
@@ -121,16 +122,15 @@ function ScaleCorner({
       strokeWidth={2}
       className="cursor-nwse-resize touch-none"
       aria-hidden
-      {...dragFrom(
-        () => ({ scale, reach: Math.hypot(x, y), x, y }),
-        (start, dx, dy) =>
-          edit(
-            withPlacement(placedLayers.id, {
-              scale: clamp((start.scale * Math.hypot(start.x + dx, start.y + dy)) / start.reach, 0.02, 50),
-            }),
-            `scale-${placedLayers.id}`,
-          ),
-      )}
+      begin={() => ({ scale, reach: Math.hypot(x, y), x, y })}
+      onDragged={(start, dx, dy) =>
+        edit(
+          withPlacement(placedLayers.id, {
+            scale: clamp((start.scale * Math.hypot(start.x + dx, start.y + dy)) / start.reach, 0.02, 50),
+          }),
+          `scale-${placedLayers.id}`,
+        )
+      }
     />
   );
 }
@@ -147,7 +147,8 @@ function TextHandle({ fit, placedLayers, board }: Props<PlacedText>) {
   const middleMm = box.y + box.height / 2;
   const hold = px(fit, { x: box.x - 2, y: middleMm - tallMm / 2, width: box.width + 4, height: tallMm });
   return (
-    <rect
+    <Draggable
+      as="rect"
       {...hold}
       fill="transparent"
       stroke={chosen === placedLayers.id ? '#c9b37a' : 'none'}
@@ -162,10 +163,8 @@ function TextHandle({ fit, placedLayers, board }: Props<PlacedText>) {
       onKeyDown={(e) =>
         arrowStep(e, (dx, dy) => move.nudge(layer.dxMm + dx * NUDGE_MM, layer.dyMm + dy * NUDGE_MM))
       }
-      {...dragFrom(
-        () => layer,
-        (start, dx, dy) => move.drag(start.dxMm + dx / fit.k, start.dyMm + dy / fit.k),
-      )}
+      begin={() => layer}
+      onDragged={(start, dx, dy) => move.drag(start.dxMm + dx / fit.k, start.dyMm + dy / fit.k)}
     />
   );
 }

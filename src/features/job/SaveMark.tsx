@@ -42,7 +42,7 @@ export function SaveMark() {
       >
         <span>Another tab deleted this job. It is still open here.</span>
         <Button onClick={() => void saver.putBack()}>Restore it</Button>
-        <Button onClick={() => router.push('/')}>Cancel deleted</Button>
+        <Button onClick={() => router.push('/')}>Leave it deleted</Button>
       </div>
     );
   }

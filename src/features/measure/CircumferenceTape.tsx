@@ -5,7 +5,8 @@ import type { Station } from '@/core/readings/places';
 import type { Band } from '@/core/shapes/band';
 import { mm } from '@/core/units/quantity';
 import type { Fit } from '@/ui/board/Board';
-import { arrowStep, dragFrom } from '@/ui/board/drag';
+import { arrowStep } from '@/ui/board/drag';
+import { Draggable } from '@/ui/board/Draggable';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { Badge } from '@/ui/board/Badge';
@@ -85,7 +86,8 @@ export function StationHandle({ fit, station, radiusMm, wall }: HandleProps) {
   const x = fit.x(-radiusMm) - 10;
   const y = fit.y(station.fromRimMm);
   return (
-    <g
+    <Draggable
+      as="g"
       role="slider"
       tabIndex={0}
       aria-label="Height this circumference is taken at"
@@ -96,14 +98,12 @@ export function StationHandle({ fit, station, radiusMm, wall }: HandleProps) {
       aria-valuetext={`${say([mm(station.fromRimMm)])} below the rim`}
       className="cursor-ns-resize touch-none"
       onKeyDown={(e) => arrowStep(e, (_, dy) => put(station.fromRimMm + dy))}
-      {...dragFrom(
-        () => station.fromRimMm,
-        (start, _, dy) => put(start + dy / fit.k),
-      )}
+      begin={() => station.fromRimMm}
+      onDragged={(start, _, dy) => put(start + dy / fit.k)}
     >
       <rect x={x - 20} y={y - 20} width={40} height={40} fill="transparent" />
       <path d={`M ${x - 8} ${y - 3} L ${x} ${y - 12} L ${x + 8} ${y - 3} Z`} fill="#1d2c5e" />
       <path d={`M ${x - 8} ${y + 3} L ${x} ${y + 12} L ${x + 8} ${y + 3} Z`} fill="#1d2c5e" />
-    </g>
+    </Draggable>
   );
 }

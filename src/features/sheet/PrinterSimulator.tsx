@@ -16,7 +16,8 @@ import type { Page } from '@/core/sheet/pages';
 import type { Result } from '@/core/basics/result';
 import { fineMm, mm } from '@/core/units/quantity';
 import { Board, type Fit } from '@/ui/board/Board';
-import { arrowStep, dragFrom } from '@/ui/board/drag';
+import { arrowStep } from '@/ui/board/drag';
+import { Draggable } from '@/ui/board/Draggable';
 import { Button } from '@/ui/Button';
 import { Segments } from '@/ui/Segments';
 import { Dialog } from '@/ui/Dialog';
@@ -276,7 +277,8 @@ function Rule({ fit, sheet, page }: { fit: Fit; sheet: SimulatedSheet; page: Pag
     setAt({ x: clamp(x, -20, sheet.widthMm), y: clamp(y, -10, sheet.heightMm) });
   const ticks = Array.from({ length: RULE_MM + 1 }, (_, i) => i);
   return (
-    <g
+    <Draggable
+      as="g"
       role="slider"
       tabIndex={0}
       aria-label="Steel rule. Arrow keys move it, R turns it"
@@ -289,10 +291,8 @@ function Rule({ fit, sheet, page }: { fit: Fit; sheet: SimulatedSheet; page: Pag
         if (e.key.toLowerCase() === 'r') setAlong((a) => !a);
       }}
       onDoubleClick={() => setAlong((a) => !a)}
-      {...dragFrom(
-        () => at,
-        (from, dx, dy) => move(from.x + dx / fit.k, from.y + dy / fit.k),
-      )}
+      begin={() => at}
+      onDragged={(from, dx, dy) => move(from.x + dx / fit.k, from.y + dy / fit.k)}
     >
       <rect
         x={-3}
@@ -331,6 +331,6 @@ function Rule({ fit, sheet, page }: { fit: Fit; sheet: SimulatedSheet; page: Pag
             {i}
           </text>
         ))}
-    </g>
+    </Draggable>
   );
 }

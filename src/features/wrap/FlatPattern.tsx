@@ -5,7 +5,8 @@ import { mm } from '@/core/units/quantity';
 import type { Pattern, PencilMark } from '@/core/wrap/pattern';
 import { frontAlongMm, seamForFront } from '@/core/wrap/seam';
 import { Board, type Fit } from '@/ui/board/Board';
-import { arrowStep, dragFrom } from '@/ui/board/drag';
+import { arrowStep } from '@/ui/board/drag';
+import { Draggable } from '@/ui/board/Draggable';
 import { Dimension } from '@/ui/board/Dimension';
 import { useSay } from '@/ui/units';
 import { useSources } from '../art/useSources';
@@ -131,7 +132,8 @@ function FrontHandle({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
   const x = fit.x(front.line.from.x);
   const y = fit.y(front.line.from.y) - 10;
   return (
-    <g
+    <Draggable
+      as="g"
       role="slider"
       tabIndex={0}
       aria-label="Front of the blank on the paper"
@@ -141,14 +143,12 @@ function FrontHandle({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
       aria-valuetext={`front ${say([mm(at)])} from the left end`}
       className="cursor-ew-resize touch-none"
       onKeyDown={(e) => arrowStep(e, (dx) => dx !== 0 && put(nextMark(at, mark, dx)))}
-      {...dragFrom(
-        () => at,
-        (start, dx) => put(snapTo(start + dx / fit.k, mark, [turnMm / 2])),
-      )}
+      begin={() => at}
+      onDragged={(start, dx) => put(snapTo(start + dx / fit.k, mark, [turnMm / 2]))}
     >
       <rect x={x - 22} y={y - 20} width={44} height={40} fill="transparent" />
       <path d={`M ${x - 9} ${y - 12} H ${x + 9} L ${x} ${y} Z`} fill="#14211f" />
-    </g>
+    </Draggable>
   );
 }
 
@@ -170,7 +170,8 @@ function MarkLine({ fit, mark }: { fit: Fit; mark: PencilMark }) {
     );
   };
   return (
-    <g
+    <Draggable
+      as="g"
       role="slider"
       tabIndex={0}
       aria-label="Pencil mark"
@@ -178,13 +179,11 @@ function MarkLine({ fit, mark }: { fit: Fit; mark: PencilMark }) {
       aria-valuetext={`${say([mm(mark.alongMm)])} from the left end`}
       className="cursor-ew-resize touch-none"
       onKeyDown={(e) => arrowStep(e, (dx) => put(mark.alongMm + dx * step))}
-      {...dragFrom(
-        () => mark.alongMm,
-        (start, dx) => put(start + dx / fit.k),
-      )}
+      begin={() => mark.alongMm}
+      onDragged={(start, dx) => put(start + dx / fit.k)}
     >
       <line {...line} stroke="transparent" strokeWidth={30} />
       <line {...line} stroke="#1d2c5e" strokeWidth={2.5} strokeDasharray="6 3" />
-    </g>
+    </Draggable>
   );
 }

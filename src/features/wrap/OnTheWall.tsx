@@ -7,7 +7,8 @@ import type { RoundShape } from '@/core/shop/blank';
 import { fineMm, mm } from '@/core/units/quantity';
 import { Board, type Fit } from '@/ui/board/Board';
 import { RoundSide } from '@/ui/board/BlankShape';
-import { arrowStep, dragFrom } from '@/ui/board/drag';
+import { arrowStep } from '@/ui/board/drag';
+import { Draggable } from '@/ui/board/Draggable';
 import { LengthField } from '@/ui/LengthField';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
@@ -240,7 +241,8 @@ function EdgeHandle({ fit, edge, zMm, halfMm, wall, onDrag, onStep }: HandleProp
   const x1 = fit.x(-halfMm) - 14;
   const x2 = fit.x(halfMm) + 14;
   return (
-    <g
+    <Draggable
+      as="g"
       role="slider"
       tabIndex={0}
       aria-label={edge === 'top' ? 'Wrap edge at the rim' : 'Wrap edge at the foot'}
@@ -251,15 +253,13 @@ function EdgeHandle({ fit, edge, zMm, halfMm, wall, onDrag, onStep }: HandleProp
       aria-valuetext={`${say([mm(zMm)])} below the rim`}
       className="cursor-ns-resize touch-none"
       onKeyDown={(e) => arrowStep(e, (_, dy) => dy !== 0 && onStep(dy))}
-      {...dragFrom(
-        () => zMm,
-        (start, _, dy) => onDrag(start + dy / fit.k),
-      )}
+      begin={() => zMm}
+      onDragged={(start, _, dy) => onDrag(start + dy / fit.k)}
     >
       <rect x={x1} y={y - 14} width={x2 - x1} height={28} fill="transparent" />
       <line x1={x1} x2={x2} y1={y} y2={y} stroke="#14211f" strokeWidth={2.5} />
       <rect x={x1 - 5} y={y - 9} width={10} height={18} fill="#14211f" />
       <rect x={x2 - 5} y={y - 9} width={10} height={18} fill="#14211f" />
-    </g>
+    </Draggable>
   );
 }

@@ -1,38 +1,30 @@
-import type { KeyboardEvent, PointerEvent as ReactPointerEvent } from 'react';
-
-export interface DragHandlers {
-  readonly onPointerDown: (e: ReactPointerEvent<Element>) => void;
-}
+import { useDrag } from '@use-gesture/react';
+import type { KeyboardEvent } from 'react';
 
 /**
- * Follows a pointer from press to release. `onMove` gets the distance moved since the press, px; `onEnd` once at the end.
+ * Handlers that follow a pointer from press to release, captured by what was pressed. `onMove` gets what `begin` gave at the press, and the
+ * distance moved since, px.
  */
-export function dragFrom<T>(
+export function useDragFrom<T>(
   begin: () => T,
   onMove: (start: T, dx: number, dy: number) => void,
-  onEnd?: () => void,
-): DragHandlers {
-  return {
-    onPointerDown: (e) => {
-      if (e.button !== 0) return;
-      e.preventDefault();
-      e.stopPropagation();
-      if (e.currentTarget instanceof HTMLElement || e.currentTarget instanceof SVGElement)
-        e.currentTarget.focus();
-      const start = begin();
-      const { clientX, clientY } = e;
-      const move = (ev: PointerEvent) => onMove(start, ev.clientX - clientX, ev.clientY - clientY);
-      const up = () => {
-        window.removeEventListener('pointermove', move);
-        window.removeEventListener('pointerup', up);
-        window.removeEventListener('pointercancel', up);
-        onEnd?.();
-      };
-      window.addEventListener('pointermove', move);
-      window.addEventListener('pointerup', up);
-      window.addEventListener('pointercancel', up);
+): ReturnType<ReturnType<typeof useDrag>> {
+  const bind = useDrag(
+    ({ first, movement: [dx, dy], memo, event, currentTarget }) => {
+      if (first) {
+        event.preventDefault();
+        event.stopPropagation();
+        if (currentTarget instanceof HTMLElement || currentTarget instanceof SVGElement)
+          currentTarget.focus();
+        return begin();
+      }
+      onMove(memo as T, dx, dy);
+      return memo as T;
     },
-  };
+    // Arrow keys are the handle's own affair.
+    { pointer: { buttons: 1, keys: false } },
+  );
+  return bind();
 }
 
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {

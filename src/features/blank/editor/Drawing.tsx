@@ -7,7 +7,8 @@ import { Badge } from '@/ui/board/Badge';
 import { Board, type Fit } from '@/ui/board/Board';
 import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { ArrowLine } from '@/ui/board/Dimension';
-import { arrowStep, dragFrom } from '@/ui/board/drag';
+import { arrowStep } from '@/ui/board/drag';
+import { Draggable } from '@/ui/board/Draggable';
 import { LengthField } from '@/ui/LengthField';
 import {
   betweenMm,
@@ -199,7 +200,8 @@ interface KnobProps {
 /** A lettered handle that is dragged on the drawing, or moved with the arrow keys. */
 function Knob({ label, letter, x, y, value, range, onMove, flat = false }: KnobProps) {
   return (
-    <g
+    <Draggable
+      as="g"
       role="slider"
       tabIndex={0}
       aria-label={label}
@@ -209,14 +211,12 @@ function Knob({ label, letter, x, y, value, range, onMove, flat = false }: KnobP
       aria-valuenow={value}
       className={`touch-none ${flat ? 'cursor-move' : 'cursor-ns-resize'}`}
       onKeyDown={(e) => arrowStep(e, (dx, dy) => onMove(dx, dy))}
-      {...dragFrom(
-        () => onMove,
-        (move, dx, dy) => move(dx, dy),
-      )}
+      begin={() => onMove}
+      onDragged={(move, dx, dy) => move(dx, dy)}
     >
       <rect x={x - 20} y={y - 20} width={40} height={40} fill="transparent" />
       <Badge x={x} y={y} letter={letter} />
-    </g>
+    </Draggable>
   );
 }
 

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { CanvasTexture, SRGBColorSpace } from 'three';
 import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { Board } from '@/ui/board/Board';
-import { arrowStep } from '@/ui/board/drag';
+import { arrowStep, useDragFrom } from '@/ui/board/drag';
 import { Button } from '@/ui/Button';
 import { isFlat, isRound } from '@/core/shop/blank';
 import { mainFace, type Pattern } from '@/core/wrap/pattern';
@@ -84,6 +84,9 @@ const VIEWS = [
   { label: 'Behind', deg: 180 },
 ] as const;
 
+/** How far it can be looked at from above and below, degrees. */
+const tiltTo = (v: number): number => Math.min(60, Math.max(-40, v));
+
 /** The pattern on its blank in three dimensions, to be turned; where the browser cannot, the front as it will be seen. */
 export function Rolled() {
   const { plan } = useJob();
@@ -94,7 +97,13 @@ export function Rolled() {
   const [tiltDeg, setTiltDeg] = useState(6);
   const [round, setRound, goRound] = useRolling();
   const able = useMemo(() => hasWebGl(), []);
-  const drag = useRef<{ x: number; y: number; turn: number; tilt: number } | null>(null);
+  const drag = useDragFrom(
+    () => ({ turn: rotationDeg, tilt: tiltDeg }),
+    (from, dx, dy) => {
+      setRotationDeg(from.turn + dx * 0.5);
+      setTiltDeg(tiltTo(from.tilt + dy * 0.3));
+    },
+  );
   if (!pattern || !blank)
     return (
       <p className="grid h-full place-content-center p-8 text-center text-lead">
@@ -102,7 +111,6 @@ export function Rolled() {
       </p>
     );
   if (!able) return <Still />;
-  const tilt = (v: number) => Math.min(60, Math.max(-40, v));
   return (
     <div className="absolute inset-0 flex flex-col">
       <div
@@ -117,21 +125,10 @@ export function Rolled() {
         onKeyDown={(e) =>
           arrowStep(e, (dx, dy) => {
             setRotationDeg((v) => v + 5 * dx);
-            setTiltDeg((v) => tilt(v + 3 * dy));
+            setTiltDeg((v) => tiltTo(v + 3 * dy));
           })
         }
-        onPointerDown={(e) => {
-          e.currentTarget.setPointerCapture(e.pointerId);
-          drag.current = { x: e.clientX, y: e.clientY, turn: rotationDeg, tilt: tiltDeg };
-        }}
-        onPointerMove={(e) => {
-          const from = drag.current;
-          if (!from) return;
-          setRotationDeg(from.turn + (e.clientX - from.x) * 0.5);
-          setTiltDeg(tilt(from.tilt + (e.clientY - from.y) * 0.3));
-        }}
-        onPointerUp={() => (drag.current = null)}
-        onPointerCancel={() => (drag.current = null)}
+        {...drag}
       >
         <Canvas
           frameloop="demand"
