@@ -12,6 +12,7 @@ import { encodePng, longestTask, watchLongTasks, p95, round, timed, type Figure 
 import { benchLog } from './log';
 import { benchPanel } from './panel';
 import { benchBand, benchDrag, benchPattern, benchRolled } from './shapes';
+import { benchOffset } from './offset';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const TUMBLERS = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
@@ -170,6 +171,7 @@ const steps = (page: Page, cdp: CDPSession, address: string) =>
     plan: () => ({ plan: benchPlan() }),
     pattern: () => ({ pattern: benchPattern() }),
     band: () => ({ band: benchBand() }),
+    offset: () => ({ offset: benchOffset() }),
     firstLoad: async () => ({ firstLoad: await benchFirstLoad(page, cdp, address) }),
     typing: async () => ({ typing: await benchTyping(page, address) }),
     pdf: () => benchPdf(page, address),

@@ -184,3 +184,16 @@ describe('outlines', () => {
     expect(contourLength(slot)).toBeCloseTo(2 * 10 + 6 * Math.PI, 9);
   });
 });
+
+test('a wavy outline of two thousand corners moved outwards stays one outline, as large as the clipper makes it', () => {
+  const ring = Array.from({ length: 2000 }, (_, i) => {
+    const a = (2 * Math.PI * i) / 2000;
+    const r = 150 + 12 * Math.sin(9 * a) + 3 * Math.sin(40 * a);
+    return { x: 200 + r * Math.cos(a), y: 200 + r * Math.sin(a) };
+  });
+  for (const d of [1, 4, 9]) {
+    const rings = offsetRing(ring, d);
+    expect(rings).toHaveLength(1);
+    expect(Math.abs(signedArea(rings[0] ?? []) / reference(ring, d) - 1)).toBeLessThan(5e-5);
+  }
+});

@@ -192,9 +192,11 @@ export function offsetRing(outline: Ring, d: number): readonly Ring[] {
         ? [raw]
         : []
       : stitch(chainsOf(raw, crossings).filter((c) => stands(middleOf(c))));
-  return loops
+  const rings = loops
     .filter((loop) => loop.length >= 3 && signedArea(loop) > DUST_MM2)
     .map((loop) => withoutRepeats(crossings.length === 0 ? loop : withoutKinks(loop), CRUMB_MM))
     .filter((loop) => loop.length >= 3)
     .sort((a, b) => signedArea(b) - signedArea(a));
+  // Moved outwards, one outline stays one: anything beside it is a crumb of the joining.
+  return d > 0 ? rings.slice(0, 1) : rings;
 }
