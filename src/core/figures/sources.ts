@@ -65,25 +65,36 @@ const SOURCES: Readonly<Record<string, Source>> = {
   },
 };
 
+/** A source of which there are several: what kind it is, and of what. The id of it is made and read here alone. */
+const KINDS = { reading: 'reading', maker: 'maker’s figure', rounding: 'rounding' } as const;
+type SourceKind = keyof typeof KINDS;
+
+const sourceId = (kind: SourceKind, of: string): string => `${KINDS[kind]}: ${of}`;
+
+function readSourceId(id: string): { readonly kind: SourceKind; readonly of: string } | null {
+  const at = id.indexOf(': ');
+  const kind = (Object.keys(KINDS) as SourceKind[]).find((k) => KINDS[k] === id.slice(0, at));
+  return kind ? { kind, of: id.slice(at + 2) } : null;
+}
+
 /** Readings are sources of their own, named by where they were taken. */
-export const readingSource = (placeName: string): string => `reading: ${placeName.toLowerCase()}`;
+export const readingSource = (placeName: string): string => sourceId('reading', placeName.toLowerCase());
 
 /** A maker's figure by what it is of: each figure of a catalogue is rounded on its own. */
-const MAKER = 'maker’s figure';
-export const makerSource = (what: string): string => `${MAKER}: ${what}`;
+export const makerSource = (what: string): string => sourceId('maker', what);
 
 /** Rounding to the marks of one tool, where it falls the same way at every place of one width. */
-const ROUNDING = 'rounding';
-export const roundingSource = (method: string): string => `${ROUNDING}: ${method}`;
-export const isRounding = (source: string): boolean => source.startsWith(`${ROUNDING}: `);
+export const roundingSource = (method: string): string => sourceId('rounding', method);
+export const isRounding = (source: string): boolean => readSourceId(source)?.kind === 'rounding';
 
 /** Twice as many readings leave 1/√2 of the uncertainty of one place. */
 const REPEATED = Math.SQRT1_2;
 
 export function sourceOf(id: string): Source {
-  const known = SOURCES[id] ?? SOURCES[id.split(': ')[0] ?? ''];
+  const several = readSourceId(id);
+  const known = SOURCES[several ? KINDS[several.kind] : id];
   if (known) return known;
-  const place = id.replace(/^reading: /, '');
+  const place = several?.of ?? id;
   return {
     label: place,
     advice: `Measure it as many times again (${place}): repeats average.`,
