@@ -25,7 +25,7 @@ test('readings that cannot be: said in words, kept, fixed in one touch', async (
 
 test('pictures that cannot be: said in words, and the old picture stays', async ({ bench: page }, info) => {
   await open(page, '/job/star-party-tumblers/art');
-  const before = await figure(page, 'Fineness').textContent();
+  const before = await figure(page, 'Resolution').textContent();
   const whole = paintPng(80, 60, () => RED);
   const huge = Uint8Array.from(whole);
   new DataView(huge.buffer).setUint32(16, 20000);
@@ -52,7 +52,7 @@ test('pictures that cannot be: said in words, and the old picture stays', async 
     await page.getByLabel('Picture file').setInputFiles(path);
     await expect(page.getByText(says).first()).toBeVisible();
   }
-  expect(await figure(page, 'Fineness').textContent()).toBe(before);
+  expect(await figure(page, 'Resolution').textContent()).toBe(before);
   expect(await page.title()).not.toBe('owned');
 });
 
@@ -134,7 +134,7 @@ test('two tabs on one job: an idle tab follows, a busy one is asked, nothing is 
       throw new DOMException('full', 'QuotaExceededError');
     };
   });
-  await other.getByLabel('Keep words inside').fill('9');
+  await other.getByLabel('Safe edge').fill('9');
   await expect(other.getByRole('alert').filter({ hasText: 'Not saved' })).toBeVisible();
   await page.getByLabel('Bleed').fill('2');
   await saved(page);
@@ -143,7 +143,7 @@ test('two tabs on one job: an idle tab follows, a busy one is asked, nothing is 
   await other.getByRole('button', { name: 'Keep mine as a copy' }).click();
   await expect(other.getByRole('heading', { level: 1 })).toContainText('(my edits)');
   await other.keyboard.press('3');
-  await expect(other.getByLabel('Keep words inside')).toHaveValue('9');
+  await expect(other.getByLabel('Safe edge')).toHaveValue('9');
   await expect(page.getByLabel('Bleed')).toHaveValue('2');
 });
 

@@ -75,7 +75,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     const path = info.outputPath('quarters.png');
     writeFileSync(path, paintPng(1215, 973, quarters(1215, 973)));
     await page.getByLabel('Picture file').setInputFiles(path);
-    await expect(figure(page, 'Fineness')).toContainText('127');
+    await expect(figure(page, 'Resolution')).toContainText('127');
     await page.getByRole('textbox', { name: 'Scale' }).fill('90');
     await expect(checks(page)).toContainText(/White will show|stops short/);
     await page.getByRole('textbox', { name: 'Scale' }).fill('100');

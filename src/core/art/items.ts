@@ -10,7 +10,7 @@ import { isOn, type ArtBoard, type PlacedLayer, type PlacedPicture } from './pla
 import type { Polygon } from '../geometry/polygon';
 import type { LetterAt } from './text';
 
-/** Where the pixels of a picture item come from: a file as it is, or one bent or repeated at the fineness of the printer. */
+/** Where the pixels of a picture item come from: a file as it is, or one bent or repeated at the resolution of the printer. */
 export type Source =
   | { readonly kind: 'file'; readonly ref: PictureRef }
   | {

@@ -10,7 +10,7 @@ const made = (request: BendRequest): Uint8ClampedArray => {
 const noise = paint(64, 48, (x, y) => [speckle(x, y), speckle(y, x), speckle(x + 9, y)]);
 const area = { x: 0, y: 0, width: 64, height: 48 };
 
-test('laid straight at its own fineness, a picture comes back as it was, byte for byte', () => {
+test('laid straight at its own resolution, a picture comes back as it was, byte for byte', () => {
   const out = made({ source: noise, tiles: [[1, 0, 0, 1, 0, 0]], bend: null, area, perMm: 1 });
   expect(Buffer.from(out).equals(Buffer.from(noise.data))).toBe(true);
 });
@@ -105,7 +105,7 @@ describe('shrinking', () => {
   });
 });
 
-test('partly clear, laid straight at its own fineness, it is the same picture to the last level', () => {
+test('partly clear, laid straight at its own resolution, it is the same picture to the last level', () => {
   const p = paint(24, 18, (x, y) => [speckle(x, y), (x * 7 + 1) & 255, 9, x > 12 ? 255 : speckle(y, x)]);
   const ready = readyBend({
     source: p,

@@ -15,7 +15,7 @@ export interface BendRequest {
   readonly tiles: readonly Affine[];
   /** Null lays the board straight on the paper. */
   readonly bend: Bend | null;
-  /** Part of the paper, mm, and its fineness. */
+  /** Part of the paper, mm, and its resolution. */
   readonly area: Rect;
   readonly perMm: number;
 }
@@ -57,7 +57,7 @@ interface Tile {
   readonly back: Affine;
 }
 
-/** A bend made ready: the source already at the fineness of the paper, its tiles turned round. */
+/** A bend made ready: the source already at the resolution of the paper, its tiles turned round. */
 export interface ReadyBend {
   readonly request: BendRequest;
   readonly width: number;
@@ -69,7 +69,7 @@ export interface ReadyBend {
   readonly opaque: boolean;
 }
 
-/** Low-passes the source to the fineness of the paper once, before any row is made. */
+/** Low-passes the source to the resolution of the paper once, before any row is made. */
 export function readyBend(request: BendRequest): ReadyBend {
   const [first] = request.tiles;
   const mmPerPx = first ? hypot(first[0], first[1]) : 1;

@@ -132,7 +132,7 @@ describe('24 pieces by name on a taper', () => {
   });
 });
 
-test('bent art goes in at the printer’s fineness, mirrored once, its colours on the right parts of the wall', async () => {
+test('bent art goes in at the printer’s resolution, mirrored once, its colours on the right parts of the wall', async () => {
   const job: Job = { ...find('night-walk-tumblers'), pieces: 1 };
   const picture = ref('q', 700, 500);
   const p = plan({ ...job, art: { ...NO_ART, warp: 'true', layers: [pictureLayer('l', picture)] } }, shop);

@@ -39,7 +39,7 @@ export const CAUSES: Readonly<Record<CauseId, { label: string; change: string }>
   'too-short': { label: 'time too short', change: 'Add time, nothing else.' },
   'not-recovered': {
     label: 'press had not climbed back',
-    change: 'Wait for temperature before the clock starts.',
+    change: 'Wait for temperature before the timer starts.',
   },
   'light-pressure': {
     label: 'pressure too light',

@@ -57,7 +57,7 @@ function pictureFigures({ transform, ref }: PlacedPicture, at: number, flat: boo
     }),
     figure({
       id: `art.ppi${suffix}`,
-      label: at === 0 ? 'Fineness' : `Fineness, ${at + 1}`,
+      label: at === 0 ? 'Resolution' : `Resolution, ${at + 1}`,
       quantity: ppi(transform.ppi),
       origin: 'calculated',
       working: say`pixels to the inch at this size; ${ppi(SOFT_BELOW_PPI)} or more is sharp in the hand`,

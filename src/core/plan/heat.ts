@@ -53,7 +53,7 @@ function settingFigures(c: ChosenHeat): Figure[] {
       label: s.passes > 1 ? 'Time a pass' : 'Time',
       quantity: seconds(s.dwellS),
       origin: at.dwellS,
-      working: say`${baseWords(at.dwellS, range ? say`usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])}` : say``)}, clock starts ${TIMER_START_WORDS[s.timerStart]}`,
+      working: say`${baseWords(at.dwellS, range ? say`usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])}` : say``)}, timer starts ${TIMER_START_WORDS[s.timerStart]}`,
       ...proof(at.dwellS),
       ...spread(at.dwellS, range?.dwellS),
     }),

@@ -194,7 +194,7 @@ describe('wrap', () => {
 describe('art and sheet', () => {
   const small = find(shop.blanks, 'ceramic-beaker-330');
 
-  test('printed size and fineness go together', () => {
+  test('printed size and resolution go together', () => {
     const [picture] = DRAWN_PICTURES;
     if (!picture) throw new Error('none');
     const p = plan(
@@ -205,8 +205,8 @@ describe('art and sheet', () => {
       shop,
     );
     const widthMm = figureById(p, 'art.size')?.quantity.value;
-    const fineness = figureById(p, 'art.ppi')?.quantity.value;
-    expect((Number(widthMm) / 25.4) * Number(fineness)).toBeCloseTo(2400, 6);
+    const resolution = figureById(p, 'art.ppi')?.quantity.value;
+    expect((Number(widthMm) / 25.4) * Number(resolution)).toBeCloseTo(2400, 6);
   });
 
   test('no picture is enough where there are words', () => {

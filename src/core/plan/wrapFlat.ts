@@ -123,7 +123,7 @@ function findingsOf(input: FlatWrapPlan, w: FlatWrap): Finding[] {
   if (wrapped && w.pastMm > Math.min(w.pattern.trim.width, w.pattern.trim.height) / 2)
     add('turn-in', 'warning', say`The paper turned over the back meets itself. Make the turn-in smaller.`);
   if (w.pattern.faces.every((f) => f.safe.length === 0))
-    add('safe', 'warning', say`The safe edge is so wide that no words fit inside. Make it smaller.`);
+    add('safe', 'warning', say`The safe edge is so wide that no text fits inside. Make it smaller.`);
   if (w.registration && job.wrap.faces === 'one then the other')
     add(
       'second',

@@ -327,7 +327,7 @@ function findingsOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Finding[
       say`A rectangle on this wall: sized for the widest, its ends part or lap by ${mm(cover.opensMm)} where it is narrowest. A cone closes all the way.`,
     );
   if (w.pattern.safe.width <= 0 || w.pattern.safe.height <= 0)
-    add('safe', 'warning', say`The safe edge is so wide that no words fit inside. Make it smaller.`);
+    add('safe', 'warning', say`The safe edge is so wide that no text fits inside. Make it smaller.`);
   if (w.seamChance < 0.9) {
     const first = improvements(w.error, reach95)[0];
     const way = first ? `Largest part: ${first.label}. ${first.advice}` : 'Measure again.';

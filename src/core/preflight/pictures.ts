@@ -21,7 +21,7 @@ const layerOf = (l: PlacedPicture, c: CheckInput) => {
 const bottomPicture = (c: CheckInput): PlacedPicture | undefined =>
   c.placedLayers.find((l): l is PlacedPicture => l.kind === 'picture');
 
-const fineness: PictureCheck = (l, c) => {
+const resolution: PictureCheck = (l, c) => {
   const viewed = viewingMm(c.blank, c.board.pattern.trim);
   const part = 300 / viewed;
   const { ppi: at } = l.transform;
@@ -106,7 +106,7 @@ const mirrored: PictureCheck = (l, c) => {
     check(
       'mirrored',
       'warning',
-      say`“${l.ref.name}” sounds mirrored already. The sheet is mirrored once more: any lettering in it would come out backwards. Here it must read the right way round.`,
+      say`“${l.ref.name}” sounds mirrored already. The sheet is mirrored once more: any text in it would come out backwards. Here it must read the right way round.`,
       [overlap(boundsOf(l.transform.corners), c.board.pattern.bleed)],
       { kind: 'flip', label: 'Flip it', layer: l.id },
     ),
@@ -356,7 +356,7 @@ function holes(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly C
 /** Every check of one picture; those that need its pixels wait until they have been analysed. */
 export function checkPicture(l: PlacedPicture, c: CheckInput): readonly Check[] {
   const look = c.analyses[l.ref.id];
-  const plain = [fineness, unitSlip, aspect, mirrored, kept].flatMap((f) => f(l, c));
+  const plain = [resolution, unitSlip, aspect, mirrored, kept].flatMap((f) => f(l, c));
   const deep = look
     ? [frames, pale, darkRim, tooMuchInk, hairlines, holes].flatMap((f) => f(l, look, c))
     : [];

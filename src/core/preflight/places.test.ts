@@ -230,7 +230,7 @@ describe('text', () => {
     const c = one(job, 'front');
     expect(c.level).toBe('info');
     // Half of the words stands past the edge of what is seen well.
-    expect(said(c)).toMatch(/run \d+\.\d past/);
+    expect(said(c)).toMatch(/runs \d+\.\d past/);
     const box = c.at[0];
     if (!box) throw new Error('no place');
     expect(Number(/run ([\d.]+) past/.exec(said(c))?.[1])).toBeCloseTo(

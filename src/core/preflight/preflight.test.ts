@@ -87,7 +87,7 @@ describe('each finding has its place and, where one touch will do, its fix', () 
   });
 });
 
-test('pixels typed as millimetres, as inches at screen fineness', () => {
+test('pixels typed as millimetres, as inches at screen resolution', () => {
   const trim = plan(TUMBLERS, shop).wrap.pattern?.trim ?? { width: NaN, height: NaN };
   const px = (k: number) => ({ widthPx: Math.round(trim.width * k), heightPx: Math.round(trim.height * k) });
   expect(text(found(withArt({ layers: [layer({}, px(1))] }), 'unit'))).toMatch(/own millimetres/);
@@ -95,7 +95,7 @@ test('pixels typed as millimetres, as inches at screen fineness', () => {
   expect(found(withArt({ layers: [layer({}, px(300 / 25.4))] }), 'unit')).toBeUndefined();
 });
 
-test('fineness is asked for the distance a piece is seen from', () => {
+test('resolution is asked for the distance a piece is seen from', () => {
   const panel = find('star-map-panel');
   const at = (ppi: number, job: Job) => {
     const { bleed } = plan(job, shop).wrap.pattern ?? { bleed: { width: 1, height: 1 } };

@@ -106,8 +106,7 @@ function unique(checks: readonly Check[]): readonly Check[] {
 
 /** All that can be told before ink is spent, worst first. */
 export function preflight(c: CheckInput): readonly Check[] {
-  const none =
-    c.art.layers.length === 0 ? [check('none', 'blocker', say`Bring a picture, or set some words.`)] : [];
+  const none = c.art.layers.length === 0 ? [check('none', 'blocker', say`Add a picture or some text.`)] : [];
   const found = [
     ...none,
     ...bareChecks(c),

@@ -102,7 +102,7 @@ describe('text, by its boxes', () => {
   test('of several texts each is called by its words', () => {
     const r = { x: 2, y: 40, width: 30, height: 8 };
     const other = { ...text({ x: 80, y: 20, width: 20, height: 8 }), id: 'u' };
-    expect(words(textChecks(r), 'seam')).toContain('The words');
+    expect(words(textChecks(r), 'seam')).toContain('The text');
     const l = text(r);
     const two = checkText(l, { ...input(placed()), art, placedLayers: [l, other] });
     expect(words(two, 'seam')).toContain('“Dome”');

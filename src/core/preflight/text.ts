@@ -9,7 +9,7 @@ import { mainFace } from '../wrap/pattern';
 import { check, type Check, type CheckInput, type Fix, type TextCheck } from './check';
 
 const named = (l: PlacedText, c: CheckInput): Phrase =>
-  c.placedLayers.filter((x) => x.kind === 'text').length > 1 ? say`“${l.set.text}”` : say`The words`;
+  c.placedLayers.filter((x) => x.kind === 'text').length > 1 ? say`“${l.set.text}”` : say`The text`;
 
 /** The move that brings a box inside another, or smaller letters where it is too large. */
 function backInside(l: PlacedText, c: CheckInput): Fix | null {
@@ -45,7 +45,7 @@ const letters: TextCheck = (l) =>
         check(
           'letters',
           'blocker',
-          say`This lettering has no ${l.set.missing.map((x) => `“${x}”`).join(', ')}. Choose another lettering or another spelling.`,
+          say`This font has no ${l.set.missing.map((x) => `“${x}”`).join(', ')}. Choose another font or another spelling.`,
           [l.set.box],
         ),
       ]
@@ -59,14 +59,14 @@ const zones: TextCheck = (l, c) => {
   const found: Check[] = [];
   const exclusionZones = face.exclusionZones.map((z) => z.contour);
   if (touches(quads, exclusionZones))
-    found.push(check('nogo', 'warning', say`${named(l, c)} run into an exclusion zone. Move them.`, [box]));
+    found.push(check('nogo', 'warning', say`${named(l, c)} reaches into an exclusion zone. Move it.`, [box]));
   const out = face.safe.length === 0 ? 0 : runsOutOf(quads, face.safe);
   if (touches(quads, pattern.seams))
     found.push(
       check(
         'seam',
         'warning',
-        say`${named(l, c)} run into the seam. Move them towards the middle.`,
+        say`${named(l, c)} reaches into the seam. Move it towards the middle.`,
         [box],
         backInside(l, c),
       ),
@@ -76,7 +76,7 @@ const zones: TextCheck = (l, c) => {
       check(
         'safe',
         'warning',
-        say`${named(l, c)} stand ${mm(out)} past the safe edge. Move them or make them smaller.`,
+        say`${named(l, c)} stands ${mm(out)} past the safe edge. Move it or make it smaller.`,
         [box],
         backInside(l, c),
       ),
@@ -85,7 +85,7 @@ const zones: TextCheck = (l, c) => {
   const past = front ? runsPast(box, front.x - front.wellMm / 2, front.x + front.wellMm / 2) : 0;
   if (past > 0)
     found.push(
-      check('front', 'info', say`${named(l, c)} run ${mm(past)} past what is seen from the front.`, [box]),
+      check('front', 'info', say`${named(l, c)} runs ${mm(past)} past what is seen from the front.`, [box]),
     );
   return found;
 };
@@ -136,7 +136,7 @@ export function checkNames(c: CheckInput): readonly Check[] {
         check(
           'names-letters',
           'blocker',
-          say`This lettering has no ${[...new Set(lacking.flatMap((s) => s.missing))].map((x) => `“${x}”`).join(', ')}, wanted in ${some(lacking.map((s) => s.text))}. Choose another lettering.`,
+          say`This font has no ${[...new Set(lacking.flatMap((s) => s.missing))].map((x) => `“${x}”`).join(', ')}, wanted in ${some(lacking.map((s) => s.text))}. Choose another font.`,
           box(lacking),
         ),
       );

@@ -16,7 +16,7 @@ export function LayerList() {
   const { chosen, choose } = useArtHand();
   const { layers } = job.art;
   if (layers.length === 0)
-    return <p className="text-fine leading-snug text-soft">Bring a picture, or set some words.</p>;
+    return <p className="text-fine leading-snug text-soft">Add a picture or some text.</p>;
   const at = layers.findIndex((l) => l.id === chosen);
   return (
     <section aria-label="Layers, topmost first">

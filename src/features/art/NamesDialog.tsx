@@ -62,7 +62,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
       wide
       onClose={onClose}
       title="Names"
-      about="One to a line, or a table: paste it, or open a CSV file. Each column can feed words or a picture."
+      about="One to a line, or a table: paste it, or open a CSV file. Each column can feed text or a picture."
     >
       <div className="grid gap-4 md:grid-cols-2">
         <div className="grid content-start gap-2">

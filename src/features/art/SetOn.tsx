@@ -29,7 +29,7 @@ export function SetOn({ layer }: { layer: Layer }) {
     );
   return (
     <>
-      <Labelled label="Set its middle on">
+      <Labelled label="Centre on">
         <div className="flex flex-wrap gap-1">
           {targets.map((t) => (
             <Button

@@ -82,7 +82,7 @@ const HEADS: Readonly<Record<BenchSort, string>> = {
   due: 'Due',
   name: 'Job',
   terrace: 'Current step',
-  status: 'In its way',
+  status: 'To settle',
 };
 
 interface ListProps {

@@ -138,9 +138,9 @@ function Fields() {
           onValue={(coolDownC) => put({ coolDownC }, 'fall')}
         />
       )}
-      <Labelled label="Clock starts">
+      <Labelled label="Timer starts">
         <Select
-          label="When the clock starts"
+          label="When the timer starts"
           value={s.timerStart}
           options={TIMER_STARTS.map((c) => ({ value: c, label: TIMER_START_WORDS[c] }))}
           onChange={(timerStart) => put({ timerStart })}

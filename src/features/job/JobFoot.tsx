@@ -41,7 +41,7 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
           <p className="text-soft">
             {above.size > 0
               ? 'What is listed above; nothing else stands in the way.'
-              : 'Nothing stands in the way.'}
+              : 'Nothing to settle here.'}
           </p>
         )}
       </div>

@@ -49,7 +49,7 @@ export function Files({ at }: { at: number }) {
       )}
       <p className="min-w-52 flex-1 font-label text-fine leading-snug font-medium">
         {looking && 'A tighter layout is being looked for. '}
-        {empty && 'No picture and no words yet: there is nothing to print. '}
+        {empty && 'No picture and no text yet: there is nothing to print. '}
         {copiesText(pages.map((p) => p.copies))}
         100 % scale, driver mirror {mirrorBy === 'app' ? 'OFF' : 'ON'}. Let it dry: a dull print is right.
       </p>

@@ -52,7 +52,7 @@ export function PressesPage() {
       }),
       c.display({
         id: 'timerStart',
-        header: 'Its clock',
+        header: 'Timer',
         cell: ({ row: { original: p } }) =>
           isOven(p)
             ? 'on reaching temperature'

@@ -195,7 +195,7 @@ function DefaultsGroup() {
         onValue={(bleedMm) => putDefaults({ bleedMm })}
       />
       <LengthField
-        label="Keep words inside"
+        label="Safe edge"
         valueMm={s.defaults.safeMm}
         minMm={0}
         maxMm={30}

@@ -57,7 +57,7 @@ function SafeField() {
     <div className="flex items-end gap-2">
       {Strokes.safe}
       <LengthField
-        label="Keep words inside"
+        label="Safe edge"
         valueMm={plan.wrap.safeMm}
         minMm={0}
         maxMm={30}
@@ -118,9 +118,9 @@ export const RoundFields = memo(function RoundFields() {
           ))}
         </div>
         <SafeField />
-        <Labelled label="Laid out as">
+        <Labelled label="Pattern">
           <Segments
-            label="Laid out as"
+            label="Pattern"
             value={wrap.form ?? (straight ? 'rectangle' : 'cone')}
             onChange={(form) => put({ form })}
             options={[

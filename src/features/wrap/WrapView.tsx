@@ -42,7 +42,7 @@ export function WrapView() {
           value={way}
           onChange={setWay}
           options={[
-            { value: 'flat', label: 'Laid flat' },
+            { value: 'flat', label: 'Flat' },
             { value: 'on it', label: 'On the blank' },
           ]}
         />
