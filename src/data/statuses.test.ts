@@ -1,8 +1,9 @@
 import 'fake-indexeddb/auto';
 import { GET } from '@/app/api/starting/route';
 import { demoShop } from '@/core/demo/demoShop';
+import { TERRACES } from '@/core/figures/terraces';
 import { keyOf } from '@/core/memo/key';
-import { allFindings, plan, currentStep } from '@/core/plan/plan';
+import { plan } from '@/core/plan/plan';
 import { picturesOf } from '@/core/job/art';
 import { statusIn, statusOf } from '@/core/plan/statusOf';
 import { byName } from '@/core/shop/shop';
@@ -118,16 +119,31 @@ test('a browser that will not keep them is no matter', async () => {
   await expect(keepStatuses([], [], d)).resolves.toBeUndefined();
 });
 
-test('a status says what the plan says', () => {
+/** Read off the bench by eye: the current step, and what is most in its way. */
+const BY_EYE = [
+  ['dome-beakers', 'press', null, null],
+  ['comet-cans', 'heat', 'blocker', 'Choose the press for this job.'],
+  ['trail-guide-bottles', 'blank', 'blocker', 'Choose the press for this job.'],
+  ['slate-trail-markers', 'press', null, null],
+] as const;
+
+test.each(BY_EYE)('the status of %s: at %s, %s', (id, at, level, text) => {
+  const { shop, jobs } = demoShop(TODAY);
+  const job = jobs.find((j) => j.id === id);
+  if (!job) throw new Error(id);
+  const status = statusOf(job, shop);
+  expect(status.at).toBe(at);
+  expect([status.worst?.level ?? null, status.worst?.text.join('') ?? null]).toEqual([level, text]);
+  expect(JSON.parse(JSON.stringify(status))).toEqual(status);
+});
+
+test('the steps before the current one are done, and a job pressed, looked over and written down is done throughout', () => {
   const { shop, jobs } = demoShop(TODAY);
   for (const job of jobs) {
-    const made = plan(job, shop);
-    const jobStatus = statusOf(job, shop);
-    expect(jobStatus.at).toBe(currentStep(made));
-    if (jobStatus.at !== 'look') expect(jobStatus.progress[jobStatus.at]).not.toBe('done');
-    const serious = allFindings(made).filter((f) => f.level !== 'info');
-    expect(jobStatus.worst?.text ?? null).toEqual(serious[0]?.text ?? null);
-    expect(JSON.parse(JSON.stringify(jobStatus))).toEqual(jobStatus);
+    const { at, progress } = statusOf(job, shop);
+    const before = TERRACES.slice(0, TERRACES.indexOf(at));
+    expect(before.every((t) => progress[t] === 'done')).toBe(true);
+    expect(progress[at]).not.toBe('done');
   }
 });
 

@@ -233,7 +233,7 @@ describe('text', () => {
     expect(said(c)).toMatch(/runs \d+\.\d past/);
     const box = c.at[0];
     if (!box) throw new Error('no place');
-    expect(Number(/run ([\d.]+) past/.exec(said(c))?.[1])).toBeCloseTo(
+    expect(Number(/runs ([\d.]+) past/.exec(said(c))?.[1])).toBeCloseTo(
       box.x + box.width - (front.x + front.wellMm / 2),
       1,
     );
