@@ -24,6 +24,10 @@ const S: HeatSettings = {
   coolDownC: 170,
 };
 
+test('every fault that can be stored has its label and causes, in one order', () => {
+  expect(FAULTS.map((f) => f.id)).toEqual([...FAULT_IDS]);
+});
+
 test('every fault has causes and every cause has words and one change', () => {
   for (const f of FAULTS) for (const c of f.causes) expect(CAUSES[c].change.length).toBeGreaterThan(10);
   const used = new Set<string>(FAULTS.flatMap((f) => [...f.causes]));
