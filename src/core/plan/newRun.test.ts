@@ -57,3 +57,27 @@ test('what is struck is told about the operation in hand', () => {
   expect(eventOf(run, state, 'stop', 7)).toEqual({ kind: 'stop', at: 7 });
   expect(eventOf({ ...run, operations: [] }, state, 'done', 7)).toBeNull();
 });
+
+describe('figures of the press come from the list of operations', () => {
+  const value = (id: string, job = JOB) => {
+    const f = plan(job, shop).press.figures.find((x) => x.id === id);
+    return f && { value: 'value' in f.quantity ? f.quantity.value : null, spread: f.spread };
+  };
+  test('one piece by hand and press: two dwells of 65 s that do not vary, and the rest by a fifth less to two fifths more', () => {
+    const hands = 15 + 6 + 12 + 40 + 6 + 20 + 6;
+    const each = value('press.each');
+    expect(each?.value).toBe(130 + hands);
+    expect(each?.spread?.[0]).toBeCloseTo(130 + 0.8 * hands, 9);
+    expect(each?.spread?.[1]).toBeCloseTo(130 + 1.4 * hands, 9);
+    expect(value('press.all')?.value).toBe(24 * (130 + hands));
+  });
+  test('a wrapped tumbler takes a fresh sheet of waste paper, a flat piece two, an oven none', () => {
+    expect(value('press.waste')?.value).toBe(24);
+    const slate = jobs.find((j) => j.id === 'slate-trail-markers') as Job;
+    expect(value('press.waste', slate)?.value).toBe(2 * slate.pieces);
+    expect(value('press.waste', { ...JOB, pressId: 'bench-oven' })).toBeUndefined();
+  });
+  test('lid and foot off, clean, wrap, tape the seam and both rims, waste paper round it', () => {
+    expect(value('press.prepare')?.value).toBe(10 + 10 + 20 + 40 + 20 + 30 + 8);
+  });
+});

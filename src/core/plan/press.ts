@@ -1,7 +1,7 @@
 import { figure, type Figure, type Finding } from '../figures/figure';
 import { heaterReach, type HeaterReach } from '../heat/heaterReach';
 import type { Job } from '../job/job';
-import { ofStage, plannedS, type Operation } from '../shop/operation';
+import { ofStage, plannedS, spreadS, suppliesOf, type Operation } from '../shop/operation';
 import { foldRun, type RunState } from '../run/run';
 import type { Blank } from '../shop/blank';
 import { profileAt } from '../shapes/profile';
@@ -51,6 +51,34 @@ function dwellFigure(tallies: readonly Tally[]): Figure[] {
   ];
 }
 
+/** Hands' time to ready a piece, and the waste paper all of them take. */
+function prepareFigures(operations: readonly Operation[], left: number): Figure[] {
+  const prepare = ofStage(operations, 'prepare');
+  const sheets = suppliesOf(operations)['waste paper'] ?? 0;
+  return [
+    figure({
+      id: 'press.prepare',
+      label: 'To ready one piece',
+      quantity: seconds(plannedS(prepare)),
+      origin: 'estimated',
+      spread: spreadS(prepare),
+      working: say`${count(prepare.length, 'step')} by hand, while another is pressing`,
+    }),
+    ...(sheets > 0
+      ? [
+          figure({
+            id: 'press.waste',
+            label: 'Waste paper',
+            quantity: count(sheets * left, 'sheet'),
+            origin: 'calculated' as const,
+            working: say`${count(sheets, 'fresh sheet')} a piece`,
+            inputs: ['press.left'],
+          }),
+        ]
+      : []),
+  ];
+}
+
 /** By the circumference measured, or the blank's own figures where the shop no longer has the blank. */
 function heaterReachOfRun(run: Run, measuredMm: number | null): HeaterReach | null {
   if (!isWrapPress(run.press) || run.blank.shape.kind !== 'round') return null;
@@ -97,6 +125,7 @@ export function planPress(
   const cycle = ofStage(heat.operations, 'press');
   const each = plannedS(cycle);
   const hands = plannedS(cycle, 'hands');
+  const [least, most] = spreadS(cycle);
   const findings: Finding[] = running
     ? [finding('press', 'running', 'warning', say`A press run is under way.`)]
     : [];
@@ -124,7 +153,7 @@ export function planPress(
         label: 'One piece, usually',
         quantity: seconds(each),
         origin: 'estimated',
-        spread: [each * 0.8, each * 1.4],
+        spread: spreadS(cycle),
         working: say`${seconds(hands)} of it hands; the rest is waiting`,
         inputs: ['heat.dwell', 'heat.passes'],
       }),
@@ -133,10 +162,11 @@ export function planPress(
         label: 'All of them',
         quantity: seconds(each * left),
         origin: 'estimated',
-        spread: [each * left * 0.8, each * left * 1.4],
+        spread: [least * left, most * left],
         working: say`${String(left)} × ${seconds(each)}, one after the other`,
         inputs: ['press.each', 'press.left'],
       }),
+      ...prepareFigures(heat.operations, left),
       ...dwellFigure(tallies),
     ],
     findings,
