@@ -64,7 +64,7 @@ export interface JobStatusRecord {
 }
 
 /** The shop of this browser was written by a newer copy of the application. */
-export class NewerDatabase extends Error {
+class NewerDatabase extends Error {
   override readonly name = 'NewerDatabase';
 }
 

@@ -16,12 +16,12 @@ const LONGEST_WORD = 24;
 const MOST_WORDS = 80;
 
 /** Words an entry is found by: of its names, its verdict and its note, in lower case. */
-export function wordsOf(text: string): readonly string[] {
+function wordsOf(text: string): readonly string[] {
   const words = text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
   return [...new Set(words.map((w) => w.slice(0, LONGEST_WORD)))].slice(0, MOST_WORDS);
 }
 
-export const logRecord = (e: LogEntry): LogRecord => ({
+const logRecord = (e: LogEntry): LogRecord => ({
   ...e,
   words: [...wordsOf(`${e.jobName} ${e.blankName} ${e.pressName} ${e.verdict} ${e.note}`)],
 });
@@ -45,7 +45,7 @@ const jobTallyId = (jobId: string): string => `job ${jobId}`;
 const NONE = { good: 0, spoiled: 0, entries: 0 } as const;
 
 /** What some entries add to the counts kept beside the log. Pieces of an entry that did not come out good prove no settings. */
-export function talliesOf(entries: readonly LogEntry[]): readonly TallyRecord[] {
+function talliesOf(entries: readonly LogEntry[]): readonly TallyRecord[] {
   const found = new Map<string, TallyRecord>();
   const add = (id: string, by: JobTally) => {
     const t = found.get(id) ?? { id, ...NONE };

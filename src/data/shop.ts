@@ -20,7 +20,7 @@ async function readable<T>(table: Table<unknown, string>, schema: z.ZodMiniType<
   });
 }
 
-export async function loadSettings(db: MesaDb = theDb): Promise<Settings> {
+async function loadSettings(db: MesaDb = theDb): Promise<Settings> {
   const row = await db.settings.get('shop');
   const parsed = settingsSchema.safeParse(row?.settings);
   return parsed.success ? parsed.data : DEFAULT_SETTINGS;

@@ -40,7 +40,7 @@ export const sharedWith = (job: Job, jobs: readonly JobRecord[]): readonly Job[]
   jobs.flatMap((r) => (r.id !== job.id && job.sheet.sharedJobIds.includes(r.id) ? [r.job] : []));
 
 /** Everything a job's status is made from beside itself and the shop. */
-export function besideOf(job: Job, shop: Shop, jobs: readonly JobRecord[], facts: BenchFacts): Beside {
+function besideOf(job: Job, shop: Shop, jobs: readonly JobRecord[], facts: BenchFacts): Beside {
   const sharedJobs = sharedWith(job, jobs);
   const pictures = [job, ...sharedJobs].flatMap((j) => picturesOf(j.art).map((p) => p.id));
   return {

@@ -19,7 +19,7 @@ export const fontsUsed = (items: readonly PageItem[]): readonly FontId[] => [
   ...new Set(items.flatMap((i) => (i.kind === 'letters' ? [i.font] : []))),
 ];
 
-export const faceName = (id: FontId): string => `words-${id}`;
+const faceName = (id: FontId): string => `words-${id}`;
 const loaded = new Set<string>();
 
 async function loadFace(family: string, file: string, weight: number): Promise<void> {

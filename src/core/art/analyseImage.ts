@@ -32,8 +32,8 @@ export interface ImageAnalysis {
   readonly finestPx: number | null;
 }
 
-export const ANALYSIS_COLS = 24;
-export const ANALYSIS_ROWS = 16;
+const ANALYSIS_COLS = 24;
+const ANALYSIS_ROWS = 16;
 
 const { floor, max, min } = Math;
 

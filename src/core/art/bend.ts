@@ -22,7 +22,7 @@ export const bendOf = (pattern: Pattern, warp: Warp): Bend | null =>
 const midRadiusMm = (roll: Roll): number => radiusAt(roll.cone, roll.cone.slantMm / 2);
 
 /** Board x of the middle of the paper, mm. */
-export const boardMiddleMm = (roll: Roll): number => ((roll.toRad - roll.fromRad) * midRadiusMm(roll)) / 2;
+const boardMiddleMm = (roll: Roll): number => ((roll.toRad - roll.fromRad) * midRadiusMm(roll)) / 2;
 
 /** Radius that turns board widths into azimuths at a height. */
 const radiusFor = (b: Bend, v: number): number =>
@@ -64,7 +64,7 @@ function steps(a: Point, b: Point): readonly Point[] {
   }));
 }
 
-export function straightContour(b: Bend, c: Contour): Contour {
+function straightContour(b: Bend, c: Contour): Contour {
   const ring = flatten(c, CHORD_MM);
   return ring.flatMap((p, i) => steps(p, ring[(i + 1) % ring.length] ?? p)).map((p) => straight(b, p));
 }

@@ -18,7 +18,7 @@ export interface PictureTransform {
 }
 
 /** mm per pixel at which a picture turned by `turnDeg` just covers, or just fits, a rectangle. */
-export function baseScale(
+function baseScale(
   base: PicturePlacement['base'],
   pxW: number,
   pxH: number,

@@ -20,7 +20,7 @@ export interface BendRequest {
   readonly perMm: number;
 }
 
-export const sizePx = (
+const sizePx = (
   request: Pick<BendRequest, 'area' | 'perMm'>,
 ): { readonly width: number; readonly height: number } => ({
   width: max(1, round(request.area.width * request.perMm)),

@@ -1,8 +1,7 @@
 import { cellDifference, labGrid, type LabGrid, type Pixels, type Window } from './pixels';
 
 /** How hard a seam is to close so that it does not show. */
-export const SEAM_CLASSES = ['plain', 'continues', 'must match', 'breaks'] as const;
-export type SeamClass = (typeof SEAM_CLASSES)[number];
+export type SeamClass = 'plain' | 'continues' | 'must match' | 'breaks';
 
 export interface SeamCut {
   /** Where the left end of the wrap falls in the picture, and how much of it the wrap takes, px. */

@@ -5,7 +5,7 @@ import type { PlacedPicture } from './placedLayers';
 import type { SeamRequest, SeamCut } from './seam';
 
 /** Most a picture may be enlarged to make its ends meet. */
-export const MOST_ENLARGE = 0.08;
+const MOST_ENLARGE = 0.08;
 
 /** Length at which the two ends of the art meet on the wall, mm. */
 export const closesAtMm = (p: Pattern): number => (p.meets ? p.meetsAtMm : p.trim.width);

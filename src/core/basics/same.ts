@@ -1,5 +1,5 @@
 /** JSON with its keys in order, so that two records are compared by what they say and not by how they were built. */
-export const canonical = (v: unknown): string =>
+const canonical = (v: unknown): string =>
   JSON.stringify(v, (_, x: unknown) =>
     typeof x === 'object' && x !== null && !Array.isArray(x)
       ? Object.fromEntries(Object.entries(x).sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)))

@@ -13,7 +13,7 @@ const isBase64 = (text: string): boolean =>
   text.length % 4 === 0 && !/[^A-Za-z0-9+/=]/.test(text) && !/=[^=]|={3}/.test(text.slice(-4));
 
 /** A picture's own bytes, untouched. 80 MB of base64 at most. */
-export const pictureFileSchema = z.strictObject({
+const pictureFileSchema = z.strictObject({
   id: idSchema,
   mime: z.enum(MIMES),
   base64: z.string().check(z.maxLength(80_000_000), z.refine(isBase64, 'The picture inside is damaged.')),
@@ -56,7 +56,7 @@ export const SHOP_FILE: FileKind<ShopFile> = {
 };
 
 /** Only what one job draws on: its blank, press and papers, what the log says of them, and its own runs. */
-export function shopForJob(job: Job, shop: Shop): Shop {
+function shopForJob(job: Job, shop: Shop): Shop {
   const touches = (x: { blankId: string; pressId: string }) =>
     x.blankId === job.blankId && x.pressId === job.pressId;
   return {

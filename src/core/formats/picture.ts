@@ -13,8 +13,8 @@ export interface PictureFacts {
 }
 
 /** Larger pictures are refused: no wrap needs them and no tablet opens them. */
-export const MOST_MEGAPIXELS = 100;
-export const MOST_BYTES = 120_000_000;
+const MOST_MEGAPIXELS = 100;
+const MOST_BYTES = 120_000_000;
 
 const KNOWN_OTHERS: readonly { readonly kind: string; readonly test: (head: string) => boolean }[] = [
   { kind: 'a PDF', test: (h) => h.startsWith('%PDF') },

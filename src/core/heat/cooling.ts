@@ -17,7 +17,7 @@ const HEAT_CAPACITY: Readonly<Record<Material, number>> = {
 /** Still air with radiation, per face, W/(m² K): usual and range. */
 const H_STILL_AIR = { usual: 10, low: 7, high: 14 } as const;
 export const TOUCH_SAFE_C = 45;
-export const ROOM_C = 22;
+const ROOM_C = 22;
 
 /** Lumped body losing heat from its outer face (Incropera, ch. 5): t = τ ln((T0 − Ta)/(T − Ta)), τ = ρc·d/h. s. */
 export function coolingS(fromC: number, toC: number, roomC: number, tauS: number): number {

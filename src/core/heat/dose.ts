@@ -1,6 +1,6 @@
 /** Gas constant, J/(mol K) (CODATA 2018, exact). */
 const R = 8.314462618;
-export const KELVIN = 273.15;
+const KELVIN = 273.15;
 const REFERENCE_K = 200 + KELVIN;
 
 /** Effective activation energy of the whole transfer, J/mol: usual value and the range seen. */

@@ -13,7 +13,7 @@ export interface HeaterReach {
 }
 
 /** Mats are cooler at their ends: this much of each end is not counted when deciding the passes. */
-export const END_OVERLAP_DEG = 5;
+const END_OVERLAP_DEG = 5;
 
 /**
  * Least and most times a point is covered when an arc of `coveredDeg` is laid `passes` times, turned 360/passes each time.

@@ -6,9 +6,9 @@ import { colourSchema, idSchema, mmSchema } from '../shop/common';
 export const MIMES = ['image/png', 'image/jpeg', 'image/webp', 'image/tiff', 'image/svg+xml'] as const;
 export type Mime = (typeof MIMES)[number];
 
-export const SCENES = ['star chart', 'comet', 'moon band'] as const;
+const SCENES = ['star chart', 'comet', 'moon band'] as const;
 
-export const pictureRefSchema = z.strictObject({
+const pictureRefSchema = z.strictObject({
   id: idSchema,
   name: z.string().check(z.minLength(1), z.maxLength(120)),
   mime: z.enum(MIMES),
@@ -23,7 +23,7 @@ export const pictureRefSchema = z.strictObject({
 export type PictureRef = z.infer<typeof pictureRefSchema>;
 
 /** Where a picture sits, relative to cover or fit, so it follows the wrap when that is measured again. */
-export const picturePlacementSchema = z.strictObject({
+const picturePlacementSchema = z.strictObject({
   base: z.enum(['cover', 'fit']),
   scale: z.number().check(z.gte(0.02), z.lte(50)),
   dxMm: z.number().check(z.gte(-2000), z.lte(2000)),
@@ -33,18 +33,18 @@ export const picturePlacementSchema = z.strictObject({
 export type PicturePlacement = z.infer<typeof picturePlacementSchema>;
 
 /** How a small picture is set again and again: rows, each column half drop, or each turned over. */
-export const REPEATS = ['none', 'rows', 'half-drop', 'mirror'] as const;
+const REPEATS = ['none', 'rows', 'half-drop', 'mirror'] as const;
 export type Repeat = (typeof REPEATS)[number];
 
 /** Which faces of a two-sided blank a layer is for. */
-export const ON_FACES = ['both', 'front', 'back'] as const;
+const ON_FACES = ['both', 'front', 'back'] as const;
 export type OnFace = (typeof ON_FACES)[number];
 
 /** A column of the names list; null where the layer is the same on every piece. */
 const fieldSchema = z.nullable(z.string().check(z.minLength(1), z.maxLength(60)));
 
 /** Part of a picture that must be seen, such as a face or its own lettering: shares of the picture from its top left. */
-export const focalAreaSchema = z.strictObject({
+const focalAreaSchema = z.strictObject({
   x: z.number().check(z.gte(0), z.lte(1)),
   y: z.number().check(z.gte(0), z.lte(1)),
   width: z.number().check(z.gt(0), z.lte(1)),
@@ -52,7 +52,7 @@ export const focalAreaSchema = z.strictObject({
 });
 export type FocalArea = z.infer<typeof focalAreaSchema>;
 
-export const pictureLayerSchema = z.strictObject({
+const pictureLayerSchema = z.strictObject({
   kind: z.literal('picture'),
   id: idSchema,
   picture: pictureRefSchema,
@@ -66,7 +66,7 @@ export const pictureLayerSchema = z.strictObject({
 export type PictureLayer = z.infer<typeof pictureLayerSchema>;
 
 /** x and y of the middle of the words, mm from the middle of the trimmed wrap laid straight. */
-export const textLayerSchema = z.strictObject({
+const textLayerSchema = z.strictObject({
   kind: z.literal('text'),
   id: idSchema,
   text: z.string().check(z.minLength(1), z.maxLength(60)),
@@ -87,16 +87,16 @@ export const textLayerSchema = z.strictObject({
 });
 export type TextLayer = z.infer<typeof textLayerSchema>;
 
-export const layerSchema = z.discriminatedUnion('kind', [pictureLayerSchema, textLayerSchema]);
+const layerSchema = z.discriminatedUnion('kind', [pictureLayerSchema, textLayerSchema]);
 export type Layer = z.infer<typeof layerSchema>;
 
 /** How art lies on a tapered wrap: bent two ways, or straight on the paper. */
-export const WARPS = ['true', 'level', 'flat'] as const;
+const WARPS = ['true', 'level', 'flat'] as const;
 export type Warp = (typeof WARPS)[number];
 
 export const MOST_NAMES = 500;
 const cellSchema = z.string().check(z.maxLength(120));
-export const namesSchema = z.strictObject({
+const namesSchema = z.strictObject({
   columns: z.array(z.string().check(z.minLength(1), z.maxLength(60))).check(z.minLength(1), z.maxLength(12)),
   rows: z.array(z.array(cellSchema).check(z.maxLength(12))).check(z.maxLength(MOST_NAMES)),
   /** Column that says how many of each; null for one of each. */

@@ -21,7 +21,7 @@ export const PLACES = ['circumferenceTop', 'circumferenceFoot', 'wall', 'handle'
 export type Place = (typeof PLACES)[number];
 
 /** A reading keeps what was written. `bareUnit` is fixed when typed, so switching units never changes a reading. */
-export const readingSchema = z.strictObject({
+const readingSchema = z.strictObject({
   id: idSchema,
   text: z.string().check(z.minLength(1), z.maxLength(40)),
   bareUnit: z.enum(['mm', 'in']),
@@ -31,20 +31,20 @@ export type Reading = z.infer<typeof readingSchema>;
 const readingsSchema = z.array(readingSchema).check(z.maxLength(20));
 
 /** A circumference taken at a height of the person's choosing. */
-export const stationSchema = z.strictObject({
+const stationSchema = z.strictObject({
   id: idSchema,
   fromRimMm: mmSchema(0, 400),
   readings: readingsSchema,
 });
 
-export const WRAP_FORMS = ['rectangle', 'cone'] as const;
+const WRAP_FORMS = ['rectangle', 'cone'] as const;
 export type WrapForm = (typeof WRAP_FORMS)[number];
 export const FOLDS = ['left', 'right', 'top'] as const;
 export type Fold = (typeof FOLDS)[number];
 export const FACE_WAYS = ['together', 'one then the other', 'front only'] as const;
 export type FaceWay = (typeof FACE_WAYS)[number];
 
-export const lookDraftSchema = z.strictObject({
+const lookDraftSchema = z.strictObject({
   marks: z.array(markSchema).check(z.maxLength(200)),
   paperState: z.nullable(z.enum(PAPER_STATES)),
   verdict: z.nullable(z.enum(VERDICTS)),
@@ -54,11 +54,11 @@ export const lookDraftSchema = z.strictObject({
 });
 
 /** How pieces are cut from the sheet: a knife follows any outline, a trimmer cuts from edge to edge. */
-export const CUTS = ['knife', 'trimmer'] as const;
+const CUTS = ['knife', 'trimmer'] as const;
 export type Cut = (typeof CUTS)[number];
 
 /** A join between two panels: the point of the pattern it runs through at every step down (or across), mm. */
-export const joinSchema = z.strictObject({
+const joinSchema = z.strictObject({
   /** Says what art it was found for; another art needs another search. */
   forArt: z.string().check(z.maxLength(80)),
   index: z.int().check(z.gte(0), z.lte(40)),
@@ -68,7 +68,7 @@ export const joinSchema = z.strictObject({
 });
 export type Join = z.infer<typeof joinSchema>;
 
-export const sheetSchema = z.strictObject({
+const sheetSchema = z.strictObject({
   paperId: z.nullable(idSchema),
   printerId: z.nullable(idSchema),
   gapMm: mmSchema(0, 50),
@@ -154,7 +154,7 @@ export const EMPTY_LOOK: Job['look'] = {
   note: '',
 };
 
-export const NEW_SHEET: Job['sheet'] = {
+const NEW_SHEET: Job['sheet'] = {
   paperId: null,
   printerId: null,
   gapMm: 4,

@@ -11,7 +11,7 @@ import { check, viewingMm, type Check, type CheckInput, type PictureCheck } from
 
 /** In the hand (300 mm): below these a print looks soft, or plainly blocky. Farther off, less will do. */
 export const SOFT_BELOW_PPI = 200;
-export const BLOCKY_BELOW_PPI = 120;
+const BLOCKY_BELOW_PPI = 120;
 
 const layerOf = (l: PlacedPicture, c: CheckInput) => {
   const found = c.art.layers.find((x) => x.id === l.id);

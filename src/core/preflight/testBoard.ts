@@ -14,9 +14,9 @@ import { checkPicture } from './pictures';
  */
 export const TRIM: Rect = { x: 0, y: 0, width: 200, height: 100 };
 export const BLEED: Rect = { x: -3, y: -3, width: 206, height: 106 };
-export const SAFE: Rect = { x: 6, y: 6, width: 188, height: 88 };
-export const ZONE: Rect = { x: 90, y: 80, width: 20, height: 20 };
-export const SEAM: Rect = { x: 0, y: 0, width: 4, height: 100 };
+const SAFE: Rect = { x: 6, y: 6, width: 188, height: 88 };
+const ZONE: Rect = { x: 90, y: 80, width: 20, height: 20 };
+const SEAM: Rect = { x: 0, y: 0, width: 4, height: 100 };
 export const REF: PictureRef = {
   id: 'p',
   name: 'art.png',
@@ -104,7 +104,7 @@ export const words = (checks: readonly Check[], id: string) =>
     ?.text.map((t) => (typeof t === 'string' ? t : Number(t.value).toFixed(2)))
     .join('') ?? '';
 
-export const CELL: ImageCell = { clear: 0, white: 0, pale: 0, dark: 0, inkPct: 100 };
+const CELL: ImageCell = { clear: 0, white: 0, pale: 0, dark: 0, inkPct: 100 };
 /** Ten by ten squares of the picture, each 20.6 × 10.6 mm; analysed at half its pixels. */
 export const analysis = (
   cellAt: (col: number, row: number) => Partial<ImageCell> = () => ({}),

@@ -7,7 +7,7 @@ import type { Method } from '../job/job';
  * How far one hand's readings of one thing scatter, standard deviation in mm as read. What a bench finds on repeating itself; a job's
  * own repeats outweigh it as they come in.
  */
-export const HAND_SCATTER_MM: Readonly<Record<Method, number>> = {
+const HAND_SCATTER_MM: Readonly<Record<Method, number>> = {
   'soft tape': 0.35,
   'paper strip': 0.25,
   string: 0.8,

@@ -19,7 +19,7 @@ import {
 } from './nest/shape';
 
 /** Room round every bleed for ticks and the rim mark, mm. */
-export const TICK_ROOM_MM = 3;
+const TICK_ROOM_MM = 3;
 /** Strip for the ruler bar and the label, mm. */
 export const STRIP_MM = 9;
 

@@ -60,9 +60,9 @@ export interface PanelRequest {
 }
 
 /** A hidden join may stray this far from its straight line, mm: at most, and at least to be worth looking for. */
-export const WANDER_MM = 10;
+const WANDER_MM = 10;
 const LEAST_WANDER_MM = 4;
-export const MOST_PANELS = 12;
+const MOST_PANELS = 12;
 const EPS = 1e-9;
 
 interface Cutting {

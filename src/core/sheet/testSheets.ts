@@ -13,7 +13,7 @@ export const paperOf = (id: string): Paper => {
   return found;
 };
 
-export const partOf = (pattern: Pattern, pieces: number): Part => ({
+const partOf = (pattern: Pattern, pieces: number): Part => ({
   outline: printedOutline(pattern),
   box: pattern.whole,
   trimMm2: Math.abs(contourArea(mainFace(pattern).trim)),

@@ -48,13 +48,13 @@ export const FAMILIES = [
 export type Family = (typeof FAMILIES)[number];
 
 /** Width across the wall at a height below the rim. */
-export const wallSectionSchema = z.strictObject({
+const wallSectionSchema = z.strictObject({
   fromRimMm: mmSchema(0, 400),
   diameterMm: mmSchema(5, 400),
 });
 
 /** Where it joins the wall, seen from the handle side, and how far it stands out. */
-export const handleSchema = z.strictObject({
+const handleSchema = z.strictObject({
   widthMm: mmSchema(3, 80),
   fromRimMm: mmSchema(0, 400),
   heightMm: mmSchema(5, 400),
@@ -62,7 +62,7 @@ export const handleSchema = z.strictObject({
 });
 
 /** A zone of a round wall that the picture may not cross: right round, or so many millimetres of it at an angle from the front. */
-export const exclusionZoneSchema = z.strictObject({
+const exclusionZoneSchema = z.strictObject({
   what: lineSchema,
   fromRimMm: mmSchema(0, 400),
   heightMm: mmSchema(1, 400),
@@ -77,7 +77,7 @@ const STEEPEST = 2.5;
  * A surface of revolution, perhaps with a handle, as the catalogue gives it. The sections run down the coated wall from its
  * first printable height to its last; lip and foot are what lies beyond.
  */
-export const roundShapeSchema = z
+const roundShapeSchema = z
   .strictObject({
     kind: z.literal('round'),
     heightMm: mmSchema(20, 400),
@@ -129,7 +129,7 @@ const pointSchema = z.tuple([
 const pointsSchema = z.array(pointSchema).check(z.minLength(3), z.maxLength(2000));
 export const PLAIN_FORMS = ['oval', 'hexagon', 'star', 'heart', 'tag', 'arch', 'lugged disc'] as const;
 
-export const flatOutlineSchema = z.discriminatedUnion('form', [
+const flatOutlineSchema = z.discriminatedUnion('form', [
   z.strictObject({ form: z.literal('rectangle'), ...box, cornerMm: mmSchema(0, 400) }),
   z.strictObject({ form: z.enum(PLAIN_FORMS), ...box }),
   /** Any outline, its corners in order; stretched to the box. */
@@ -137,7 +137,7 @@ export const flatOutlineSchema = z.discriminatedUnion('form', [
 ]);
 
 /** Holes by their middle, mm from the top left of the outline's box. */
-export const holeSchema = z.discriminatedUnion('form', [
+const holeSchema = z.discriminatedUnion('form', [
   z.strictObject({
     form: z.literal('round'),
     xMm: mmSchema(0, 1300),
@@ -157,7 +157,7 @@ export const holeSchema = z.discriminatedUnion('form', [
 /** How an edge takes dye: not at all, coated like the face, or rough and best wrapped over. */
 export const EDGES = ['plain', 'coated', 'rough'] as const;
 
-export const flatShapeSchema = z.strictObject({
+const flatShapeSchema = z.strictObject({
   kind: z.literal('flat'),
   outline: flatOutlineSchema,
   holes: z.array(holeSchema).check(z.maxLength(16)),

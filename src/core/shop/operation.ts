@@ -5,7 +5,7 @@ import * as z from 'zod/mini';
  * What is done to a piece, as data. A list of operations is made once, from settings, blank and press; a run keeps the list it was begun with,
  * so a change of this code never changes a run. Ids and kinds are stored: never rename one without a migration.
  */
-export const OPERATION_KINDS = [
+const OPERATION_KINDS = [
   // Before the first piece.
   'set-pressure',
   'set-temperature',
@@ -48,10 +48,10 @@ export const RESOURCES = ['hands', 'press', 'oven', 'waiting', 'cooling place'] 
 export type Resource = (typeof RESOURCES)[number];
 
 /** Once a run; to every piece before it goes in; step by step at the press; afterwards, by itself. */
-export const STAGES = ['set-up', 'prepare', 'press', 'after'] as const;
+const STAGES = ['set-up', 'prepare', 'press', 'after'] as const;
 export type Stage = (typeof STAGES)[number];
 
-export const SUPPLIES = ['blank', 'print', 'waste paper', 'tape', 'spray tack', 'shrink film'] as const;
+const SUPPLIES = ['blank', 'print', 'waste paper', 'tape', 'spray tack', 'shrink film'] as const;
 export type Supply = (typeof SUPPLIES)[number];
 
 export const operationIdSchema = z.string().check(z.regex(/^[a-z0-9][a-z0-9-]{0,63}$/));

@@ -10,7 +10,7 @@ const barSchema = z.strictObject({
 });
 
 /** What the shop's own printer makes of lengths on this paper, across the sheet and along the feed. */
-export const calibrationSchema = z.strictObject({ across: barSchema, along: barSchema });
+const calibrationSchema = z.strictObject({ across: barSchema, along: barSchema });
 export type Calibration = z.infer<typeof calibrationSchema>;
 
 /**

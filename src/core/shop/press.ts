@@ -12,7 +12,7 @@ export type TimerStart = (typeof TIMER_STARTS)[number];
 const base = { id: idSchema, name: nameSchema };
 
 /** A wrap-round press: a heated mat that closes round the blank and does not reach all the way. */
-export const wrapPressSchema = z.strictObject({
+const wrapPressSchema = z.strictObject({
   ...base,
   kind: z.enum(['tumbler', 'mug']),
   heaterLengthMm: mmSchema(50, 600),
@@ -33,7 +33,7 @@ export const ovenSchema = z.strictObject({
 });
 
 /** A flat press: one heated platen closing on a bed. A clamshell pinches thick pieces at its hinge. */
-export const flatPressSchema = z.strictObject({
+const flatPressSchema = z.strictObject({
   ...base,
   kind: z.literal('flat'),
   platenWidthMm: mmSchema(100, 1600),

@@ -53,7 +53,7 @@ export type LogEntry = z.infer<typeof logEntrySchema>;
 
 const eventBase = { at: momentSchema };
 /** What happened at the press, in order. State is folded from these, so a reload loses nothing. */
-export const runEventSchema = z.discriminatedUnion('kind', [
+const runEventSchema = z.discriminatedUnion('kind', [
   /** An operation ended, by its id in the list of the run. */
   z.strictObject({ ...eventBase, kind: z.literal('done'), operationId: operationIdSchema }),
   /** The piece was lost during an operation. */

@@ -10,7 +10,7 @@ export type SeamMethod = (typeof SEAM_METHODS)[number];
 export const HOLDS = ['bare tape', 'tape pulled tight', 'sleeve'] as const;
 export type Hold = (typeof HOLDS)[number];
 
-export const MOST_PRINTERS = 12;
+const MOST_PRINTERS = 12;
 
 /** Kinds of wrap that start with a seam method of their own. */
 export const WRAP_KINDS = ['round', 'handled', 'picture', 'barrel'] as const;

@@ -24,7 +24,7 @@ import { useNests, useWantedNests } from './useNests';
 import { useOpenJob, type OpenJob } from './useOpenJob';
 
 /** The terrace in the address; changing it needs no answer from the server. */
-export function useTerrace(jobId: string): readonly [Terrace, (t: Terrace) => void] {
+function useTerrace(jobId: string): readonly [Terrace, (t: Terrace) => void] {
   const last = usePathname().split('/').pop();
   const go = useCallback((t: Terrace) => window.history.pushState(null, '', `/job/${jobId}/${t}`), [jobId]);
   return [isTerrace(last) ? last : 'blank', go];

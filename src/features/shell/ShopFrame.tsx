@@ -7,7 +7,7 @@ import { Brand } from './Brand';
 import { useShop } from './shopContext';
 import { UnitToggles } from './UnitToggles';
 
-export const SHOP_PAGES = [
+const SHOP_PAGES = [
   { href: '/', label: 'Bench' },
   { href: '/blanks', label: 'Blanks' },
   { href: '/presses', label: 'Presses' },

@@ -1,5 +1,5 @@
 /** Hands a file to the browser to save. */
-export function saveBlobAs(name: string, blob: Blob): void {
+function saveBlobAs(name: string, blob: Blob): void {
   const url = URL.createObjectURL(blob);
   const a = document.createElement('a');
   a.href = url;

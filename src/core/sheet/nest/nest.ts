@@ -4,7 +4,7 @@ import { skyline, SKYLINE_WAYS, type SkylineWay } from './skyline';
 import { seeded } from '../../random/random';
 
 /** Fewer pieces left over, then fewer sheets, then less of the last sheet. */
-export function better(a: Nest, b: Nest): Nest {
+function better(a: Nest, b: Nest): Nest {
   if (a.left !== b.left) return a.left < b.left ? a : b;
   if (a.sheets.length !== b.sheets.length) return a.sheets.length < b.sheets.length ? a : b;
   return lastHeight(b) < lastHeight(a) - 1e-6 ? b : a;
@@ -13,7 +13,7 @@ export function better(a: Nest, b: Nest): Nest {
 const lastHeight = (n: Nest): number => usedHeight(n.sheets[n.sheets.length - 1] ?? []);
 
 /** Trials times pieces: what a layout may cost. Thorough takes up to a second; quick is for every keystroke. */
-export const THOROUGH = 120_000;
+const THOROUGH = 120_000;
 export const QUICK = 4_000;
 const MOST_TRIALS = 2500;
 

@@ -125,7 +125,7 @@ function put(sky: Float64Array, f: Found): void {
 }
 
 /** Columns across a sheet: more lie closer and take longer, by their square. */
-export const FINE = 400;
+const FINE = 400;
 export const COARSE = 180;
 
 const cellFor = (widthMm: number, columns: number): number => max(0.5, widthMm / columns);

@@ -18,7 +18,7 @@ interface Size {
   readonly height: number;
 }
 
-export const NICHES = ['left', 'by the taller', 'by the lower'] as const;
+const NICHES = ['left', 'by the taller', 'by the lower'] as const;
 export type Niche = (typeof NICHES)[number];
 
 export interface SkylineWay {

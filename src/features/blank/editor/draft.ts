@@ -13,20 +13,18 @@ import { fail, ok, type Result } from '@/core/basics/result';
 import { startById, type Start } from './starts';
 
 /** Lengths a drawing has a dimension line for. */
-export const DIMS = [
-  'rim',
-  'foot',
-  'height',
-  'lip',
-  'below',
-  'handleWidth',
-  'handleFrom',
-  'handleHeight',
-  'handleReach',
-  'width',
-  'corner',
-] as const;
-export type Dim = (typeof DIMS)[number];
+export type Dim =
+  | 'rim'
+  | 'foot'
+  | 'height'
+  | 'lip'
+  | 'below'
+  | 'handleWidth'
+  | 'handleFrom'
+  | 'handleHeight'
+  | 'handleReach'
+  | 'width'
+  | 'corner';
 
 /** A diameter between rim and foot: where and how wide, or, of a start nobody has typed into, as shares of the wall and of the rim. */
 export interface Between {
