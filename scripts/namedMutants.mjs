@@ -23,7 +23,7 @@ export const NAMED_MUTANTS = [
   },
   {
     what: 'a mat bears ten times the taper',
-    file: 'src/core/plan/heat.ts',
+    file: 'src/core/plan/heatFindings.ts',
     from: 'tapersMm > 4',
     to: 'tapersMm > 40',
   },

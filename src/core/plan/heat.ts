@@ -1,4 +1,4 @@
-import { figure, type Figure, type Finding, type Origin } from '../figures/figure';
+import { figure, type Figure, type Origin } from '../figures/figure';
 import { chooseHeat, goodPiecesOf, type ChosenHeat, type ProvenCounts } from '../heat/choose';
 import { coolingThicknessMm, TOUCH_SAFE_C, touchSafe } from '../heat/cooling';
 import { equalDose } from '../heat/dose';
@@ -9,14 +9,15 @@ import type { Job } from '../job/job';
 import { pressCycle } from '../operations/cycle';
 import type { Operation } from '../shop/operation';
 import { preparations } from '../operations/prepare';
-import { isFlat, isHandled, isRound, type Blank } from '../shop/blank';
-import { isFlatPress, isWrapPress, type FlatPress, type Press, type WrapPress } from '../shop/press';
+import { isFlat, isHandled, type Blank } from '../shop/blank';
+import { type Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';
-import { celsius, count, degrees, mm, seconds, word } from '../units/quantity';
+import { celsius, count, degrees, seconds, word } from '../units/quantity';
 import { finding, type TerracePlan } from './terracePlan';
 import type { WrapPlan } from './wrap';
 import { edgeWay } from './wrapFlat';
+import { reachFindings, settingFindings } from './heatFindings';
 
 export interface HeatPlan extends TerracePlan<'heat'> {
   readonly press: Press | null;
@@ -140,47 +141,6 @@ function modelFigures(c: ChosenHeat, cool: ReturnType<typeof touchSafe>): Figure
   return figures;
 }
 
-/** A flat press: does the platen hold the piece, and does it open far enough. */
-function platenFindings(press: FlatPress, wrap: WrapPlan, blank: Blank): Finding[] {
-  const found: Finding[] = [];
-  const box = wrap.pattern?.trim;
-  if (box) {
-    const [short, long] = box.width < box.height ? [box.width, box.height] : [box.height, box.width];
-    const [a, b] =
-      press.platenWidthMm < press.platenHeightMm
-        ? [press.platenWidthMm, press.platenHeightMm]
-        : [press.platenHeightMm, press.platenWidthMm];
-    if (short > a || long > b)
-      found.push(
-        finding(
-          'heat',
-          'platen',
-          'blocker',
-          say`The piece is ${mm(box.width)} × ${mm(box.height)}, the platen ${mm(a)} × ${mm(b)}: its edges would get no heat. Choose a larger press.`,
-        ),
-      );
-  }
-  if (blank.wallMm > press.openingMm)
-    found.push(
-      finding(
-        'heat',
-        'opening',
-        'blocker',
-        say`${press.name} closes on ${mm(press.openingMm)} at most; this is ${mm(blank.wallMm)} thick.`,
-      ),
-    );
-  else if (press.opens === 'clamshell' && blank.wallMm > 8)
-    found.push(
-      finding(
-        'heat',
-        'pinch',
-        'warning',
-        say`A clamshell pinches thick pieces at its hinge. Pack the open side level, or use a press that closes flat.`,
-      ),
-    );
-  return found;
-}
-
 /** What a wrap press has to heat: the widest of the wall, and how much of it is printed. */
 function matWork(wrap: WrapPlan, blank: Blank): MatWork | null {
   if (!wrap.wall) return null;
@@ -191,161 +151,6 @@ function matWork(wrap: WrapPlan, blank: Blank): MatWork | null {
     : circumferenceMm;
   const printMm = Math.min(circumferenceMm, longest);
   return { circumferenceMm, printMm, handled: isHandled(blank) };
-}
-
-/** A handled blank goes in once, handle in the opening: what the heater does not reach beside it, and a pass too many. */
-function besideHandle(c: ChosenHeat, press: WrapPress, handleMm: number): Finding[] {
-  const found: Finding[] = [];
-  const missedMm = c.heaterReach?.missedMm ?? 0;
-  if (missedMm > 1)
-    found.push(
-      finding(
-        'heat',
-        'handle',
-        'warning',
-        say`The heater is ${mm(press.heaterLengthMm)} long: the last ${mm(missedMm)} of the print on each side of the handle gets little heat and comes out pale. Keep the art clear of it, or leave more white beside the handle.`,
-      ),
-    );
-  if (c.settings.passes > 1)
-    found.push(
-      finding(
-        'heat',
-        'handle-turn',
-        'blocker',
-        say`The handle, ${mm(handleMm)} wide, stands in the opening of the heater: it goes in one way only. Press it once.`,
-      ),
-    );
-  return found;
-}
-
-function reachFindings(c: ChosenHeat, press: Press, wrap: WrapPlan, blank: Blank): Finding[] {
-  if (isFlatPress(press)) return platenFindings(press, wrap, blank);
-  if (!wrap.round) return [];
-  const tall = wrap.round.height.value;
-  if (!isWrapPress(press)) {
-    return tall > press.insideHeightMm
-      ? [
-          finding(
-            'heat',
-            'tall',
-            'blocker',
-            say`The oven is ${mm(press.insideHeightMm)} inside; the wrap alone is ${mm(tall)} tall.`,
-          ),
-        ]
-      : [];
-  }
-  const found: Finding[] = [];
-  if (!wrap.wall) return [];
-  const across = wrap.wall.widest.value / Math.PI;
-  const tapersMm = across - wrap.wall.narrowest.value / Math.PI;
-  if (across < press.smallestDiameterMm || across > press.largestDiameterMm) {
-    found.push(
-      finding(
-        'heat',
-        'across',
-        'blocker',
-        say`${press.name} closes on ${mm(press.smallestDiameterMm)} to ${mm(press.largestDiameterMm)}; this is ${mm(across)} across. Choose another press.`,
-      ),
-    );
-  }
-  if (tapersMm > 4)
-    found.push(
-      finding(
-        'heat',
-        'cone',
-        'warning',
-        say`The wall is ${mm(tapersMm)} wider in one place than in another: a straight mat presses the wide part only. Use a tapered mat, pack the narrow part, or the oven.`,
-      ),
-    );
-  if (tall > press.heaterHeightMm)
-    found.push(
-      finding(
-        'heat',
-        'tall',
-        'blocker',
-        say`The heater is ${mm(press.heaterHeightMm)} tall, the wrap ${mm(tall)}: ${mm(tall - press.heaterHeightMm)} would get no heat. Choose a taller press, or set the wrap back.`,
-      ),
-    );
-  if (isRound(blank) && blank.shape.handle) found.push(...besideHandle(c, press, blank.shape.handle.widthMm));
-  else if (c.heaterReach && c.heaterReach.exposures[0] < 1)
-    found.push(
-      finding(
-        'heat',
-        'passes',
-        'blocker',
-        say`The heater misses ${degrees(c.heaterReach.gapDeg)} of the wrap. It needs ${count(c.heaterReach.passesNeeded, 'pass', 'passes')}, turned between.`,
-      ),
-    );
-  else if (c.heaterReach && c.settings.passes < c.heaterReach.passesNeeded)
-    found.push(
-      finding(
-        'heat',
-        'passes',
-        'warning',
-        say`The passes only just meet: the ends of the mat run cool. ${count(c.heaterReach.passesNeeded, 'pass', 'passes')} is safer.`,
-      ),
-    );
-  return found;
-}
-
-function seamMethodFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
-  const { settings: s, range } = c;
-  const found: Finding[] = [];
-  if (s.peel === 'quench' && blank.material !== 'ceramic') {
-    const glass = blank.material === 'glass' || blank.material === 'slate';
-    found.push(
-      finding(
-        'heat',
-        'quench',
-        glass ? 'blocker' : 'warning',
-        glass
-          ? say`Never quench ${blank.material}: it shatters. Let it cool slowly.`
-          : say`Quenching is a ceramic habit; this may warp. Peel hot or cold.`,
-      ),
-    );
-  }
-  if (
-    range &&
-    c.originOf.platenC === 'measured' &&
-    (s.platenC < range.platenC[0] || s.platenC > range.platenC[1])
-  )
-    found.push(
-      finding(
-        'heat',
-        'range-c',
-        'warning',
-        say`${celsius(s.platenC)} is outside the usual ${celsius(range.platenC[0])} to ${celsius(range.platenC[1])}. Try it on a reject first.`,
-      ),
-    );
-  if (range && c.originOf.dwellS === 'measured' && (s.dwellS < range.dwellS[0] || s.dwellS > range.dwellS[1]))
-    found.push(
-      finding(
-        'heat',
-        'range-s',
-        'warning',
-        say`${seconds(s.dwellS)} is outside the usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])} a pass.`,
-      ),
-    );
-  if (isWrapPress(press) && press.autoTimer && s.passes > 1 && s.coolDownC === null)
-    found.push(
-      finding(
-        'heat',
-        'fall',
-        'warning',
-        say`${press.name} times itself: let it cool down before closing again, or the second pass starts at once and cooks.`,
-      ),
-    );
-  if (c.baseOrigin === 'estimated')
-    found.push(
-      finding(
-        'heat',
-        'start',
-        'info',
-        say`A usual starting point, not a promise. The maker’s sheet and a test piece come first.`,
-      ),
-    );
-  if (range) found.push(finding('heat', 'material', 'info', say`${range.note}`));
-  return found;
 }
 
 /** What the seam method asks of the hands; a lap says which end lies on top. */
@@ -418,10 +223,7 @@ export function planHeat(
       ],
     };
   const cool = touchSafe(blank.material, coolingThicknessMm(blank), chosen.settings.platenC);
-  const findings = [
-    ...reachFindings(chosen, press, wrap, blank),
-    ...seamMethodFindings(chosen, blank, press),
-  ];
+  const findings = [...reachFindings(chosen, press, wrap, blank), ...settingFindings(chosen, blank, press)];
   const { settings: s } = chosen;
   return {
     terrace: 'heat',
