@@ -134,6 +134,12 @@ test('cooling takes a cooling place and no hands, and two skins of a vacuum wall
   expect(of('vacuum')?.plannedS).toBe(Math.round(395 * Math.log(166 / 23)));
 });
 
+test('the thickest, slowest blank there can be still makes operations that can be stored', () => {
+  const thick = { ...BLANK, material: 'steel' as const, wall: 'vacuum' as const, wallMm: 60 };
+  for (const o of pressCycle({ ...BASE, platenC: 260, dwellS: 7200, passes: 6 }, thick, PRESS))
+    expect(operationSchema.safeParse(o).success).toBe(true);
+});
+
 test('what an operation does not say is left open', () => {
   const o = operation({ id: 'x', stage: 'press', kind: 'close', resource: 'hands', plannedS: 10 });
   expect(o).toMatchObject({ timed: false, uses: [], spreadS: [8, 14] });

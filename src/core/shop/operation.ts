@@ -55,7 +55,7 @@ const SUPPLIES = ['blank', 'print', 'waste paper', 'tape', 'spray tack', 'shrink
 export type Supply = (typeof SUPPLIES)[number];
 
 export const operationIdSchema = z.string().check(z.regex(/^[a-z0-9][a-z0-9-]{0,63}$/));
-const secondsSchema = z.number().check(z.gte(0), z.lte(100_000));
+const secondsSchema = z.number().check(z.gte(0), z.lte(1_000_000));
 const degreesSchema = z.number().check(z.gte(-360), z.lte(360));
 
 export const operationSchema = z.strictObject({
