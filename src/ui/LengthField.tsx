@@ -14,7 +14,7 @@ interface Props {
   readonly valueMm: number;
   readonly minMm: number;
   readonly maxMm: number;
-  readonly taken?: boolean;
+  readonly byHand?: boolean;
   /** Nobody said it: drawn in proportion until somebody does. */
   readonly guessed?: boolean;
   readonly fine?: boolean;
@@ -30,7 +30,7 @@ export function LengthField({
   valueMm,
   minMm,
   maxMm,
-  taken,
+  byHand,
   guessed,
   fine = false,
   width,
@@ -65,7 +65,7 @@ export function LengthField({
       parse={parse}
       value={valueMm}
       onValue={onValue}
-      taken={taken}
+      byHand={byHand}
       guessed={guessed}
       width={width}
     />

@@ -12,7 +12,7 @@ interface Props {
   readonly max: number;
   readonly unit?: string;
   readonly whole?: boolean;
-  readonly taken?: boolean;
+  readonly byHand?: boolean;
   readonly width?: string;
   readonly onValue: (value: number) => void;
 }
@@ -26,7 +26,7 @@ export function NumberField({
   max,
   unit,
   whole = false,
-  taken,
+  byHand,
   width = 'w-16',
   onValue,
 }: Props) {
@@ -53,7 +53,7 @@ export function NumberField({
       parse={parse}
       value={value}
       onValue={onValue}
-      taken={taken}
+      byHand={byHand}
       width={width}
     />
   );

@@ -15,7 +15,7 @@ interface Props<T> {
   /** The value in force, kept exactly while the field is typed in: Escape brings it back, not its rounded text. */
   readonly value?: T;
   /** Set by hand: shown as taken. */
-  readonly taken?: boolean;
+  readonly byHand?: boolean;
   /** Nobody said it yet: typing the very figure shown, or Enter on it, says it. */
   readonly guessed?: boolean;
   readonly width?: string;
@@ -41,7 +41,7 @@ export function TypedField<T>({
   parse,
   onValue,
   value,
-  taken = false,
+  byHand = false,
   guessed = false,
   width = 'w-20',
   after,
@@ -131,7 +131,7 @@ export function TypedField<T>({
               e.currentTarget.blur();
             }
           }}
-          className={`${width} min-h-9 border-b-2 bg-white px-1.5 text-lead font-semibold ${taken ? 'border-measured text-measured' : guessed ? 'border-rule text-soft italic' : 'border-rule text-ink'} ${wrong ? 'border-act!' : ''}`}
+          className={`${width} min-h-9 border-b-2 bg-white px-1.5 text-lead font-semibold ${byHand ? 'border-measured text-measured' : guessed ? 'border-rule text-soft italic' : 'border-rule text-ink'} ${wrong ? 'border-act!' : ''}`}
         />
         {unit && <span className="text-fine text-soft">{unit}</span>}
         {after}

@@ -41,7 +41,7 @@ export function MustBeSeen({ layer }: { layer: PictureLayer }) {
           min={min}
           max={max}
           width="w-12"
-          taken
+          byHand
           onValue={(v) => put({ ...focalArea, [side]: v / 100 }, `keep-${side}`)}
         />
       ))}

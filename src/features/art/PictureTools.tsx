@@ -54,7 +54,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           value={placement.scale * 100}
           min={2}
           max={5000}
-          taken={placement.scale !== 1}
+          byHand={placement.scale !== 1}
           onValue={(v) => put({ scale: v / 100 }, 'scale')}
         />
         <NumberField
@@ -64,7 +64,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           min={-360}
           max={360}
           width="w-12"
-          taken={placement.rotationDeg !== 0}
+          byHand={placement.rotationDeg !== 0}
           onValue={(rotationDeg) => put({ rotationDeg }, 'turn')}
         />
         <LengthField
@@ -73,7 +73,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           minMm={-2000}
           maxMm={2000}
           signed
-          taken={placement.dxMm !== 0}
+          byHand={placement.dxMm !== 0}
           width="w-14"
           onValue={(dxMm) => put({ dxMm }, 'dx')}
         />
@@ -83,7 +83,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           minMm={-2000}
           maxMm={2000}
           signed
-          taken={placement.dyMm !== 0}
+          byHand={placement.dyMm !== 0}
           width="w-14"
           onValue={(dyMm) => put({ dyMm }, 'dy')}
         />

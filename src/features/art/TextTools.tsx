@@ -35,7 +35,7 @@ export function TextTools({ layer }: { layer: TextLayer }) {
       <TypedField
         label={layer.field === null ? 'Text' : 'Text, where the list has none'}
         text={layer.text}
-        taken
+        byHand
         width="w-full"
         parse={readText}
         onValue={(text) => put({ text }, 'text')}
@@ -92,7 +92,7 @@ function TextLook({ layer, put }: PartProps) {
         valueMm={layer.capHeightMm}
         minMm={1}
         maxMm={120}
-        taken
+        byHand
         width="w-14"
         onValue={(capHeightMm) => put({ capHeightMm }, 'cap')}
       />
@@ -103,7 +103,7 @@ function TextLook({ layer, put }: PartProps) {
         min={-360}
         max={360}
         width="w-12"
-        taken={layer.rotationDeg !== 0}
+        byHand={layer.rotationDeg !== 0}
         onValue={(rotationDeg) => put({ rotationDeg }, 'wturn')}
       />
       <LengthField
@@ -112,7 +112,7 @@ function TextLook({ layer, put }: PartProps) {
         minMm={-1000}
         maxMm={1000}
         signed
-        taken
+        byHand
         width="w-14"
         onValue={(dxMm) => put({ dxMm }, 'wdx')}
       />
@@ -122,7 +122,7 @@ function TextLook({ layer, put }: PartProps) {
         minMm={-1000}
         maxMm={1000}
         signed
-        taken
+        byHand
         width="w-14"
         onValue={(dyMm) => put({ dyMm }, 'wdy')}
       />
@@ -157,7 +157,7 @@ function TextWidth({ layer, put }: PartProps) {
             valueMm={layer.mostMm}
             minMm={5}
             maxMm={1300}
-            taken
+            byHand
             width="w-14"
             onValue={(mostMm) => put({ mostMm }, 'most')}
           />

@@ -99,7 +99,7 @@ function Fields() {
         label="Temperature"
         text={temp.number}
         unit={temp.unit}
-        taken={originOf.platenC === 'measured'}
+        byHand={originOf.platenC === 'measured'}
         width="w-16"
         parse={readTemp('Temperature')}
         onValue={(platenC) => put({ platenC }, 'platen')}
@@ -108,7 +108,7 @@ function Fields() {
         label={s.passes > 1 ? 'Time a pass' : 'Time'}
         text={String(s.dwellS)}
         unit="s"
-        taken={originOf.dwellS === 'measured'}
+        byHand={originOf.dwellS === 'measured'}
         width="w-16"
         parse={(t) => parseDuration(t)}
         onValue={(dwellS) => put({ dwellS }, 'dwell')}
@@ -119,7 +119,7 @@ function Fields() {
         min={1}
         max={6}
         whole
-        taken={originOf.passes === 'measured'}
+        byHand={originOf.passes === 'measured'}
         width="w-12"
         onValue={(passes) => put({ passes }, 'passes')}
       />
@@ -128,7 +128,7 @@ function Fields() {
           label="Cool-down target"
           text={coolDown}
           unit={s.coolDownC === null ? '' : temp.unit}
-          taken={originOf.coolDownC === 'measured'}
+          byHand={originOf.coolDownC === 'measured'}
           width="w-16"
           parse={(t) =>
             /^(no|none|-)?$/i.test(t.trim())

@@ -240,7 +240,7 @@ function Judgement() {
           min={0}
           max={100000}
           whole
-          taken={look.good !== null}
+          byHand={look.good !== null}
           onValue={(good) => put({ good }, 'good')}
         />
         <NumberField
@@ -249,7 +249,7 @@ function Judgement() {
           min={0}
           max={100000}
           whole
-          taken={look.spoiled !== null}
+          byHand={look.spoiled !== null}
           onValue={(spoiled) => put({ spoiled }, 'spoiled')}
         />
         <label className="min-w-52 flex-1 font-label text-fine font-medium text-soft">

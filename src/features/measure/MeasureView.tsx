@@ -83,7 +83,7 @@ function ReadingBoxes() {
                   valueMm={station.fromRimMm}
                   minMm={wallOf(shape).topMm}
                   maxMm={wallOf(shape).footMm}
-                  taken
+                  byHand
                   onValue={(fromRimMm) =>
                     edit(
                       (j) => ({
@@ -109,12 +109,14 @@ function AddStation({ shape }: { shape: RoundShape }) {
   const { job, edit } = useJob();
   if (job.stations.length >= 22) return null;
   const wall = wallOf(shape);
-  const taken = [wall.topMm, ...job.stations.map((s) => s.fromRimMm), wall.footMm].sort((a, b) => a - b);
+  const byHand = [wall.topMm, ...job.stations.map((s) => s.fromRimMm), wall.footMm].sort((a, b) => a - b);
   const free = shape.sections
     .slice(1, -1)
     .map((s) => s.fromRimMm)
-    .find((z) => taken.every((t) => Math.abs(t - z) > 3));
-  const gaps = taken.slice(1).map((z, i) => ({ at: (z + (taken[i] ?? 0)) / 2, size: z - (taken[i] ?? 0) }));
+    .find((z) => byHand.every((t) => Math.abs(t - z) > 3));
+  const gaps = byHand
+    .slice(1)
+    .map((z, i) => ({ at: (z + (byHand[i] ?? 0)) / 2, size: z - (byHand[i] ?? 0) }));
   const widest = gaps.reduce((a, b) => (b.size > a.size ? b : a), { at: wall.topMm, size: 0 });
   const at = Math.round(free ?? widest.at);
   return (

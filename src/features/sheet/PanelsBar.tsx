@@ -59,7 +59,7 @@ export function PanelsBar() {
           valueMm={settings.overlapMm}
           minMm={2}
           maxMm={40}
-          taken
+          byHand
           width="w-12"
           onValue={(overlapMm) => put({ overlapMm }, 'overlap')}
         />

@@ -85,7 +85,7 @@ export function SheetTools() {
         valueMm={job.sheet.gapMm}
         minMm={0}
         maxMm={50}
-        taken
+        byHand
         width="w-12"
         onValue={(gapMm) => put({ gapMm }, 'gap')}
       />

@@ -106,7 +106,7 @@ function TapeGroup() {
         valueMm={s.tape.thicknessMm}
         minMm={0}
         maxMm={2}
-        taken
+        byHand
         onValue={(thicknessMm) => putTape({ thicknessMm })}
       />
       <LengthField
@@ -115,7 +115,7 @@ function TapeGroup() {
         valueMm={s.tape.stringMm}
         minMm={0}
         maxMm={4}
-        taken
+        byHand
         onValue={(stringMm) => putTape({ stringMm })}
       />
       <Labelled label="Finest inch mark">
@@ -191,7 +191,7 @@ function DefaultsGroup() {
         valueMm={s.defaults.bleedMm}
         minMm={0}
         maxMm={15}
-        taken
+        byHand
         onValue={(bleedMm) => putDefaults({ bleedMm })}
       />
       <LengthField
@@ -199,7 +199,7 @@ function DefaultsGroup() {
         valueMm={s.defaults.safeMm}
         minMm={0}
         maxMm={30}
-        taken
+        byHand
         onValue={(safeMm) => putDefaults({ safeMm })}
       />
       <LengthField
@@ -207,7 +207,7 @@ function DefaultsGroup() {
         valueMm={s.defaults.setbackMm}
         minMm={0}
         maxMm={30}
-        taken
+        byHand
         onValue={(setbackMm) => putDefaults({ setbackMm })}
       />
       <LengthField
@@ -215,7 +215,7 @@ function DefaultsGroup() {
         valueMm={s.defaults.flatBleedMm}
         minMm={0}
         maxMm={15}
-        taken
+        byHand
         onValue={(flatBleedMm) => putDefaults({ flatBleedMm })}
       />
       <Labelled label="Paper held by">

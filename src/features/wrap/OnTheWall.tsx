@@ -138,7 +138,7 @@ function EdgeField({ edge }: { edge: Edge }) {
         valueMm={edge === 'top' ? band.topMm : band.footMm}
         minMm={wall.topMm}
         maxMm={wall.footMm}
-        taken={job.wrap.band !== null}
+        byHand={job.wrap.band !== null}
         onValue={(v) => put(edge, v)}
         width="w-16"
       />
@@ -150,7 +150,7 @@ function EdgeField({ edge }: { edge: Edge }) {
       valueMm={edge === 'top' ? plan.wrap.setbacks.topMm : plan.wrap.setbacks.footMm}
       minMm={0}
       maxMm={390}
-      taken={job.wrap[key] !== null}
+      byHand={job.wrap[key] !== null}
       onValue={(v) => edit((j) => ({ ...j, wrap: { ...j.wrap, [key]: v } }), `edge-${edge}`)}
       width="w-16"
     />

@@ -61,7 +61,7 @@ function SafeField() {
         valueMm={plan.wrap.safeMm}
         minMm={0}
         maxMm={30}
-        taken={job.wrap.safeMm !== null}
+        byHand={job.wrap.safeMm !== null}
         width="w-16"
         onValue={(v) => put({ safeMm: v }, 'safe')}
       />
@@ -86,7 +86,7 @@ export const RoundFields = memo(function RoundFields() {
             valueMm={round.amountMm}
             minMm={0}
             maxMm={200}
-            taken={wrap.amountMm !== null}
+            byHand={wrap.amountMm !== null}
             width="w-16"
             onValue={(v) => put({ amountMm: v }, 'amount')}
           />
@@ -111,7 +111,7 @@ export const RoundFields = memo(function RoundFields() {
               valueMm={wrap[key] ?? bleedMm}
               minMm={0}
               maxMm={15}
-              taken={wrap[key] !== null || wrap.bleedMm !== null}
+              byHand={wrap[key] !== null || wrap.bleedMm !== null}
               width="w-14"
               onValue={(v) => put({ [key]: v }, key)}
             />
@@ -175,7 +175,7 @@ function FrontField() {
       valueMm={frontAlongMm(job.wrap.seamDeg ?? 180, turnMm)}
       minMm={0}
       maxMm={turnMm}
-      taken={job.wrap.seamDeg !== null}
+      byHand={job.wrap.seamDeg !== null}
       width="w-16"
       onValue={(v) => put({ seamDeg: seamForFront(v, turnMm) }, 'seam')}
     />
@@ -205,7 +205,7 @@ function PencilMarks() {
                 valueMm={m.alongMm}
                 minMm={0}
                 maxMm={1300}
-                taken
+                byHand
                 width="w-16"
                 onValue={(v) =>
                   put({ marks: marks.map((x) => (x.id === m.id ? { ...x, alongMm: v } : x)) }, `mark-${m.id}`)
@@ -254,7 +254,7 @@ export const FlatFields = memo(function FlatFields({ blank }: { blank: FlatBlank
           valueMm={turnIn(job)}
           minMm={0}
           maxMm={60}
-          taken={wrap.turnInMm !== null}
+          byHand={wrap.turnInMm !== null}
           width="w-16"
           onValue={(v) => put({ turnInMm: v }, 'turn-in')}
         />
@@ -266,7 +266,7 @@ export const FlatFields = memo(function FlatFields({ blank }: { blank: FlatBlank
             valueMm={plan.wrap.bleedMm}
             minMm={0}
             maxMm={15}
-            taken={wrap.bleedMm !== null}
+            byHand={wrap.bleedMm !== null}
             width="w-16"
             onValue={(v) => put({ bleedMm: v }, 'bleed')}
           />

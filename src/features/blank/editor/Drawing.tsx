@@ -100,7 +100,7 @@ export function Entry({ draft, change, dim, label, factor = 1 }: EntryProps) {
       valueMm={dimMm(draft, dim) * factor}
       minMm={min * factor}
       maxMm={max * factor}
-      taken={isTyped(draft, dim)}
+      byHand={isTyped(draft, dim)}
       guessed={!isTyped(draft, dim)}
       width="w-16"
       onValue={(v) => change((d) => withDim(d, dim, v / factor))}

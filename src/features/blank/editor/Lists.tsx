@@ -99,7 +99,7 @@ function RoundLists({ draft, change, round }: Props) {
                   valueMm={fromRimMm}
                   minMm={0}
                   maxMm={height}
-                  taken={b.fromRimMm !== null}
+                  byHand={b.fromRimMm !== null}
                   width="w-16"
                   onValue={(v) => change((d) => changeBetween(d, b.id, { fromRimMm: v }))}
                 />
@@ -108,7 +108,7 @@ function RoundLists({ draft, change, round }: Props) {
                   valueMm={diameterMm * factor}
                   minMm={5 * factor}
                   maxMm={400 * factor}
-                  taken={b.diameterMm !== null}
+                  byHand={b.diameterMm !== null}
                   width="w-16"
                   onValue={(v) => change((d) => changeBetween(d, b.id, { diameterMm: v / factor }))}
                 />
@@ -167,7 +167,7 @@ function Zone({ zone: z, at, height, change }: ZoneProps) {
         valueMm={z.fromRimMm}
         minMm={0}
         maxMm={height}
-        taken
+        byHand
         width="w-16"
         onValue={(fromRimMm) => put({ fromRimMm })}
       />
@@ -176,7 +176,7 @@ function Zone({ zone: z, at, height, change }: ZoneProps) {
         valueMm={z.heightMm}
         minMm={1}
         maxMm={400}
-        taken
+        byHand
         width="w-16"
         onValue={(heightMm) => put({ heightMm })}
       />
@@ -196,7 +196,7 @@ function Zone({ zone: z, at, height, change }: ZoneProps) {
             valueMm={z.widthMm}
             minMm={1}
             maxMm={1300}
-            taken
+            byHand
             width="w-16"
             onValue={(widthMm) => put({ widthMm })}
           />
@@ -206,7 +206,7 @@ function Zone({ zone: z, at, height, change }: ZoneProps) {
             value={z.atDeg}
             min={-180}
             max={180}
-            taken
+            byHand
             onValue={(atDeg) => put({ atDeg })}
           />
         </>
@@ -280,7 +280,7 @@ function HoleItem({ hole: h, at, draft, change }: HoleProps) {
       valueMm={valueMm}
       minMm={minMm}
       maxMm={maxMm}
-      taken
+      byHand
       width="w-16"
       onValue={onValue}
     />
