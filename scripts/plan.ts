@@ -1,7 +1,7 @@
 // Prints the plan of a job file as JSON: npm run -s plan -- job.json
 import { readFileSync } from 'node:fs';
 import { readJobFile } from '../src/core/formats/jobFile';
-import { plan } from '../src/core/plan/plan';
+import { planAnswered } from '../src/core/plan/planAnswered';
 import { problemText } from '../src/core/basics/result';
 
 function text(path: string | undefined): string | null {
@@ -26,4 +26,4 @@ if (!file.ok) {
   process.stderr.write(`${problemText(file.problem)}\n`);
   process.exit(1);
 }
-process.stdout.write(`${JSON.stringify(plan(file.value.job, file.value.shop))}\n`);
+process.stdout.write(`${JSON.stringify(planAnswered(file.value.job, file.value.shop))}\n`);

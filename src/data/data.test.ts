@@ -5,6 +5,7 @@ import { fileText, makeJobFile } from '@/core/formats/jobFile';
 import { paintPng, RED } from '@/core/formats/testPicture';
 import { newJob, type Job } from '@/core/job/job';
 import { pressCycle } from '@/core/operations/cycle';
+import { ONE_PIECE } from '@/core/operations/testTimes';
 import { plan } from '@/core/plan/plan';
 import { fromBase64, toBase64 } from '@/core/formats/base64';
 import { MesaDb } from './db';
@@ -201,13 +202,14 @@ describe('jobs', () => {
     const press = shop.presses.find((p) => p.id === job.pressId);
     const settings = shop.recipes[0]?.settings;
     if (!blank || !press || !settings) throw new Error('none');
-    const operations = [...pressCycle(settings, blank, press)];
+    const operations = [...pressCycle(settings, press, ONE_PIECE)];
     await d.runs.put({
       id: 'r',
       jobId: job.id,
       blank,
       press,
       settings,
+      load: null,
       operations,
       startedAt: 1,
       pieces: 2,

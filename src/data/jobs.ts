@@ -137,7 +137,7 @@ export const restoreJob = (removed: RemovedJob, db: MesaDb = theDb): Promise<Res
 /** Another job with the same decisions, nothing pressed. */
 export async function copyJob(job: Job, name: string, db: MesaDb = theDb): Promise<Result<Job>> {
   const fresh = newJob('x', 'x');
-  const copy: Job = { ...job, id: newId('job'), name, prepared: [], look: fresh.look, heat: {} };
+  const copy: Job = { ...job, id: newId('job'), name, prepared: [], look: fresh.look, heat: {}, load: {} };
   const added = await addJob(copy, db);
   return added.ok ? { ok: true, value: copy } : added;
 }

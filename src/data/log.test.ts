@@ -63,6 +63,7 @@ test('counts kept beside the log are what counting it whole gives, however it wa
             blankId,
             pressId,
             settings: { ...BASE.settings, dwellS },
+            load: null,
             keptAt: 1,
           })),
         ),
@@ -171,6 +172,7 @@ test('a database of before is carried over: entries keep what they said, and are
     blankId: BASE.blankId,
     pressId: BASE.pressId,
     settings: BASE.settings,
+    load: null,
     keptAt: 1,
   };
   expect((await goodBehind([recipe], d)).r).toBe(goodPiecesBehind(recipe, entries));

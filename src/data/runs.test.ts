@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { demoShop } from '@/core/demo/demoShop';
 import { pressCycle } from '@/core/operations/cycle';
+import { ONE_PIECE } from '@/core/operations/testTimes';
 import { plan } from '@/core/plan/plan';
 import type { Run } from '@/core/shop/records';
 import { MesaDb } from './db';
@@ -37,7 +38,8 @@ test('a run keeps every event in order, and a proven recipe is found again', asy
       startedAt: 1000,
       pieces: 2,
       settings: recipe.settings,
-      operations: [...pressCycle(recipe.settings, blank, press)],
+      load: null,
+      operations: [...pressCycle(recipe.settings, press, ONE_PIECE)],
       events: [],
     },
     d,
@@ -66,8 +68,19 @@ const aRun = (id: string): Run => {
   const press = shop.presses.find((p) => p.id === recipe?.pressId);
   if (!recipe || !blank || !press) throw new Error('none');
   const { settings } = recipe;
-  const operations = [...pressCycle(settings, blank, press)];
-  return { id, jobId: 'j', blank, press, startedAt: 1, pieces: 2, settings, operations, events: [] };
+  const operations = [...pressCycle(settings, press, ONE_PIECE)];
+  return {
+    id,
+    jobId: 'j',
+    blank,
+    press,
+    startedAt: 1,
+    pieces: 2,
+    settings,
+    load: null,
+    operations,
+    events: [],
+  };
 };
 
 test('“First piece” struck twice starts one run; the next may start once that has ended', async () => {

@@ -33,12 +33,15 @@ const FIFTH = {
   looks: 'id',
   log: 'id, at, [jobId+at], [blankId+pressId+at], *words',
 };
+const { standings: _, looks: __, ...KEPT } = FIFTH;
+const SIXTH = { ...KEPT, jobStatuses: 'id', analyses: 'id' };
 const WRITTEN = [
   { db: 1, file: 1, stores: FIRST },
   { db: 2, file: 2, stores: FIRST },
   { db: 3, file: 3, stores: FIRST },
   { db: 4, file: 3, stores: FOURTH },
   { db: 5, file: 4, stores: FIFTH },
+  { db: 6, file: 5, stores: SIXTH },
 ];
 
 const FIXTURES = join(__dirname, '../core/formats/fixtures');

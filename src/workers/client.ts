@@ -1,92 +1,108 @@
 import * as Comlink from 'comlink';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { BenchWorker } from './bench.worker';
-
-interface Held {
-  readonly worker: Worker;
-  readonly api: Comlink.Remote<BenchWorker>;
-}
-
-let held: Held | null = null;
-/** Workers that have answered a task, well or ill: they run. */
-const answered = new WeakSet<Worker>();
-/** Tells everyone who waits for the worker that it is gone: a worker that has been ended answers nobody. */
-const waiting = new Set<() => void>();
-
-function holdWorker(): Held {
-  if (held) return held;
-  const worker = new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' });
-  const mine: Held = { worker, api: Comlink.wrap<BenchWorker>(worker) };
-  held = mine;
-  // A worker whose script cannot be had answers nobody: those who wait are told. What goes wrong in a task is that task's alone.
-  worker.addEventListener('error', () => {
-    if (held === mine && !answered.has(worker)) dropWorker();
-  });
-  return mine;
-}
-
-/** Throws the worker away; those who wait for it are told, and the next task starts a new one. */
-function dropWorker(): void {
-  held?.worker.terminate();
-  held = null;
-  const left = [...waiting];
-  waiting.clear();
-  for (const gone of left) gone();
-}
+import type { HeatWorker } from './heat.worker';
 
 const STOPPED = { what: 'Stopped.', where: 'Export', wayOut: 'Start it again when you are ready.' };
 
-export type BenchApi = Comlink.Remote<BenchWorker>;
-type Task<T> = (api: BenchApi) => Promise<T>;
+type Task<A, T> = (api: Comlink.Remote<A>) => Promise<T>;
 
-/** One try at a task; 'lost' where the worker was ended under it for another's sake. */
-function attempt<T>(where: string, task: Task<T>): Promise<Result<T> | 'lost'> {
-  let gone = () => {};
-  const lost = new Promise<'lost'>((resolve) => {
-    gone = () => resolve('lost');
-    waiting.add(gone);
-  });
-  const done = (async (): Promise<Result<T>> => {
-    const { worker, api } = holdWorker();
-    try {
-      return ok(await task(api));
-    } catch (error) {
-      const why = error instanceof Error ? error.message : 'The work stopped half way.';
-      return fail(why, where, 'Nothing was lost. Try again; if it happens twice, use a smaller picture.');
-    } finally {
-      answered.add(worker);
-    }
-  })();
-  return Promise.race([done, lost]).finally(() => waiting.delete(gone));
-}
+/** Runs one task in a worker; what goes wrong comes back as a problem in words. */
+type InWorker<A> = <T>(where: string, task: Task<A, T>, signal?: AbortSignal) => Promise<Result<T>>;
 
 /**
- * Runs one task in the worker. An abort ends the worker at once; whatever else it was doing is begun again in a new one. What goes wrong
- * comes back as a problem in words; the page is never blocked.
+ * One worker, started when it is first needed. An abort ends it at once; whatever else it was doing is begun again in a new one. The page is
+ * never blocked.
  */
-export async function inWorker<T>(where: string, task: Task<T>, signal?: AbortSignal): Promise<Result<T>> {
-  if (signal?.aborted) return { ok: false, problem: STOPPED };
-  let stopped = false;
-  let over = false;
-  const aborted = new Promise<Result<T>>((resolve) => {
-    signal?.addEventListener('abort', () => {
-      // Stopping what is done already is nobody's loss, and must not be.
-      if (over) return;
-      stopped = true;
-      resolve({ ok: false, problem: STOPPED });
-      dropWorker();
+function workerOf<A>(start: () => Worker): InWorker<A> {
+  interface Held {
+    readonly worker: Worker;
+    readonly api: Comlink.Remote<A>;
+  }
+  let held: Held | null = null;
+  /** Workers that have answered a task, well or ill: they run. */
+  const answered = new WeakSet<Worker>();
+  /** Tells everyone who waits for the worker that it is gone: a worker that has been ended answers nobody. */
+  const waiting = new Set<() => void>();
+
+  /** Throws the worker away; those who wait for it are told, and the next task starts a new one. */
+  const drop = (): void => {
+    held?.worker.terminate();
+    held = null;
+    const left = [...waiting];
+    waiting.clear();
+    for (const gone of left) gone();
+  };
+
+  const hold = (): Held => {
+    if (held) return held;
+    const worker = start();
+    const mine: Held = { worker, api: Comlink.wrap<A>(worker) };
+    held = mine;
+    // A worker whose script cannot be had answers nobody: those who wait are told. What goes wrong in a task is that task's alone.
+    worker.addEventListener('error', () => {
+      if (held === mine && !answered.has(worker)) drop();
     });
-  });
-  const tried = (async (): Promise<Result<T>> => {
-    const first = await attempt(where, task);
-    const again = first === 'lost' && !stopped ? await attempt(where, task) : first;
-    return again === 'lost'
-      ? fail('The work stopped half way.', where, 'Nothing was lost. Try again.')
-      : again;
-  })();
-  return Promise.race([tried, aborted]).finally(() => {
-    over = true;
-  });
+    return mine;
+  };
+
+  /** One try at a task; 'lost' where the worker was ended under it for another's sake. */
+  const attempt = <T>(where: string, task: Task<A, T>): Promise<Result<T> | 'lost'> => {
+    let gone = () => {};
+    const lost = new Promise<'lost'>((resolve) => {
+      gone = () => resolve('lost');
+      waiting.add(gone);
+    });
+    const done = (async (): Promise<Result<T>> => {
+      const { worker, api } = hold();
+      try {
+        return ok(await task(api));
+      } catch (error) {
+        const why = error instanceof Error ? error.message : 'The work stopped half way.';
+        return fail(why, where, 'Nothing was lost. Try again; if it happens twice, use a smaller picture.');
+      } finally {
+        answered.add(worker);
+      }
+    })();
+    return Promise.race([done, lost]).finally(() => waiting.delete(gone));
+  };
+
+  return async <T>(where: string, task: Task<A, T>, signal?: AbortSignal): Promise<Result<T>> => {
+    if (signal?.aborted) return { ok: false, problem: STOPPED };
+    let stopped = false;
+    let over = false;
+    const aborted = new Promise<Result<T>>((resolve) => {
+      signal?.addEventListener('abort', () => {
+        // Stopping what is done already is nobody's loss, and must not be.
+        if (over) return;
+        stopped = true;
+        resolve({ ok: false, problem: STOPPED });
+        drop();
+      });
+    });
+    const tried = (async (): Promise<Result<T>> => {
+      const first = await attempt(where, task);
+      const again = first === 'lost' && !stopped ? await attempt(where, task) : first;
+      return again === 'lost'
+        ? fail('The work stopped half way.', where, 'Nothing was lost. Try again.')
+        : again;
+    })();
+    return Promise.race([tried, aborted]).finally(() => {
+      over = true;
+    });
+  };
 }
+
+export type BenchApi = Comlink.Remote<BenchWorker>;
+
+/** Pictures, sheets and searches. */
+export const inWorker: InWorker<BenchWorker> = workerOf(
+  () => new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** The heat model, apart: a window takes a second, and no picture should wait for it. */
+export const inHeatWorker: InWorker<HeatWorker> = workerOf(
+  () => new Worker(new URL('./heat.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 export const onProgress = (f: (done: number) => void): ((done: number) => void) => Comlink.proxy(f);

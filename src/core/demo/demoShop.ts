@@ -37,6 +37,7 @@ const day = (today: Date, days: number): string =>
 const PROVEN_590: HeatSettings = {
   platenC: 188,
   dwellS: 65,
+  laterDwellS: null,
   passes: 2,
   timerStart: 'from-closing',
   pressure: 'medium',
@@ -225,6 +226,7 @@ function starOrnaments(today: Date): Job {
     dueOn: day(today, 14),
     blankId: 'ornament-star',
     readings: { ...job.readings, width: [rule('w1', '84')], height: [rule('h1', '80')] },
+    wrap: { ...job.wrap, faces: 'one then the other' },
     art: {
       ...NO_ART,
       layers: [
@@ -313,6 +315,7 @@ const entry = (
   pressId: 'tumbler-press-a',
   pressName: 'Tumbler press A',
   settings,
+  load: null,
   verdict,
   paperState: 'even',
   good,
@@ -341,6 +344,7 @@ function pastWork(now: number): { log: LogEntry[]; recipes: Recipe[]; runs: Run[
       blankId: 'straight-steel-590',
       pressId: 'tumbler-press-a',
       settings: PROVEN_590,
+      load: null,
       keptAt: now - 41 * DAY_MS + 3_700_000,
     },
   ];

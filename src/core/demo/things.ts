@@ -1,39 +1,66 @@
 import type { Paper } from '../shop/paper';
-import type { Press } from '../shop/press';
+import { USUAL_POWER, type Press, type PressHeater } from '../shop/press';
+
+const mat = (
+  id: string,
+  name: string,
+  lengthMm: number,
+  heightMm: number,
+  smallestDiameterMm: number,
+  largestDiameterMm: number,
+): PressHeater => ({ id, name, lengthMm, heightMm, smallestDiameterMm, largestDiameterMm, taperMm: 0 });
 
 export const STARTER_PRESSES: readonly Press[] = [
   {
     id: 'tumbler-press-a',
     name: 'Tumbler press A',
     kind: 'tumbler',
-    heaterLengthMm: 203,
-    heaterHeightMm: 240,
-    smallestDiameterMm: 62,
-    largestDiameterMm: 90,
-    timerStart: 'from-closing',
-    autoTimer: true,
+    heaters: [mat('mat-wide', 'Wide mat', 203, 240, 62, 90), mat('mat-slim', 'Slim mat', 165, 240, 48, 66)],
+    timer: 'own-from-closing',
+    restingC: null,
+    power: { watts: 420, from: 'plate', volts: 230 },
+    checks: [],
+    timings: [],
   },
   {
     id: 'mug-press',
     name: 'Mug press',
     kind: 'mug',
-    heaterLengthMm: 228,
-    heaterHeightMm: 125,
-    smallestDiameterMm: 72,
-    largestDiameterMm: 92,
-    timerStart: 'at-temperature',
-    autoTimer: false,
+    heaters: [mat('mat-mug', 'Mug mat', 228, 125, 72, 92)],
+    timer: 'own-at-temperature',
+    restingC: null,
+    power: USUAL_POWER,
+    checks: [],
+    timings: [],
   },
-  { id: 'bench-oven', name: 'Bench oven', kind: 'oven', insideHeightMm: 310, hold: 'shrink film' },
+  {
+    id: 'bench-oven',
+    name: 'Bench oven',
+    kind: 'oven',
+    insideHeightMm: 310,
+    insideWidthMm: 420,
+    insideDepthMm: 360,
+    hold: 'shrink film',
+    fallK: null,
+    power: USUAL_POWER,
+    checks: [],
+    timings: [],
+  },
   {
     id: 'flat-press-a',
     name: 'Flat press A',
     kind: 'flat',
     platenWidthMm: 400,
     platenHeightMm: 500,
+    platenThicknessMm: 12,
+    padMm: 8,
     opens: 'swing-away',
     openingMm: 30,
-    timerStart: 'from-closing',
+    timer: 'by-hand',
+    restingC: null,
+    power: { watts: 1800, from: 'plate', volts: 230 },
+    checks: [],
+    timings: [],
   },
 ];
 
@@ -67,9 +94,15 @@ export const WIDE_PRESS: Press = {
   kind: 'flat',
   platenWidthMm: 500,
   platenHeightMm: 700,
+  platenThicknessMm: 14,
+  padMm: 8,
   opens: 'drawer',
   openingMm: 40,
-  timerStart: 'from-closing',
+  timer: 'own-from-closing',
+  restingC: null,
+  power: { watts: 3200, from: 'plate', volts: 230 },
+  checks: [],
+  timings: [],
 };
 
 /** A roll and what takes it: not in a new shop, but there in the demo. */

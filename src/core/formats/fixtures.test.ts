@@ -11,7 +11,7 @@ import { fileText, readJobFile, readShopFile, SHOP_FILE } from './jobFile';
  * code of their time.
  */
 const read = (name: string): string => readFileSync(join(__dirname, 'fixtures', name), 'utf8');
-const VERSIONS = [1, 2, 3, 4, 5] as const;
+const VERSIONS = [1, 2, 3, 4, 5, 6] as const;
 
 const JOBS_1 = ['dome-beakers', 'comet-cans', 'star-party-tumblers', 'trail-guide-bottles'];
 const JOBS_2 = [
@@ -31,6 +31,7 @@ const JOBS: Readonly<Record<(typeof VERSIONS)[number], readonly string[]>> = {
   3: [...JOBS_2, 'star-map-panel'],
   4: [...JOBS_2, 'star-map-panel'],
   5: [...JOBS_2, 'star-map-panel'],
+  6: [...JOBS_2, 'star-map-panel'],
 };
 
 /** What every one of these files said of its four runs when it was written. */
@@ -95,6 +96,37 @@ describe.each(VERSIONS)('files of version %i', (version) => {
     const again = opened(readShopFile(fileText(shopFile)));
     expect(again).toEqual(shopFile);
   });
+});
+
+test('presses of version 5 keep time as they did, and have the one mat they had', () => {
+  const presses = opened(readShopFile(read('shop-5.mesashop.json'))).shop.presses;
+  const of = (id: string) => presses.find((p) => p.id === id);
+  expect(of('tumbler-press-a')).toMatchObject({
+    timer: 'own-from-closing',
+    heaters: [{ lengthMm: 203, heightMm: 240, smallestDiameterMm: 62, largestDiameterMm: 90, taperMm: 0 }],
+    power: { watts: null },
+  });
+  expect(of('mug-press')).toMatchObject({ timer: 'own-at-temperature' });
+  expect(of('flat-press-a')).toMatchObject({ timer: 'by-hand', platenWidthMm: 400 });
+});
+
+test('what version 6 was the first to hold is still there', () => {
+  const { shop, jobs } = opened(readShopFile(read('shop-6.mesashop.json')));
+  expect(shop.presses.find((p) => p.id === 'flat-press-a')).toMatchObject({
+    checks: [{ setC: 190, points: [{ readC: 186 }, { readC: 184 }, { readC: 179 }] }],
+    timings: [{ lowestC: 178, backS: 66, load: { material: 'aluminium', pieces: 2 } }],
+  });
+  expect(shop.log.find((e) => e.id === 'log-fixture')?.load).toEqual({
+    piecesAtOnce: 4,
+    wasteSheets: 2,
+    wasteKind: 'silicone',
+    heatedFrom: 'blank',
+    heaterId: null,
+  });
+  expect(jobs.find((j) => j.id === 'star-map-panel')?.load).toEqual({ wasteSheets: 2 });
+  expect(shop.runs[0]?.events.filter((e) => e.kind === 'reading')).toEqual([
+    { kind: 'reading', at: expect.any(Number) as number, what: 'lowest', operationId: 'close-1', readC: 171 },
+  ]);
 });
 
 test('there is a fixture of every version, today’s included', () => {

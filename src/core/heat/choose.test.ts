@@ -4,11 +4,18 @@ import { newJob, type Job } from '../job/job';
 import type { Blank } from '../shop/blank';
 import type { HeatSettings } from '../shop/heatSettings';
 import { PEELS, PRESSURES } from '../shop/heatSettings';
-import { TIMER_STARTS, type Press } from '../shop/press';
+import {
+  isWrapPress,
+  PRESS_TIMERS,
+  TIMER_STARTS,
+  type Press,
+  type PressHeater,
+  type WrapPress,
+} from '../shop/press';
 import type { LogEntry, Recipe } from '../shop/records';
 import { blurMm } from './blur';
 import { chooseHeat, goodPiecesBehind, goodPiecesOf, provenFor } from './choose';
-import { coolingS, coolingThicknessMm, touchSafe } from './cooling';
+import { lumpedCoolingS, roughTouchS } from './roughCooling';
 import { exposures, heaterReach } from './heaterReach';
 import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from './labels';
 import { startFrom, startingRange } from './starting';
@@ -28,6 +35,7 @@ const PLATE = blank('slate-heart');
 const S: HeatSettings = {
   platenC: 188,
   dwellS: 65,
+  laterDwellS: null,
   passes: 2,
   timerStart: 'from-closing',
   pressure: 'medium',
@@ -39,6 +47,7 @@ const recipe = (over: Partial<Recipe> = {}): Recipe => ({
   blankId: CUP.id,
   pressId: 'p',
   settings: S,
+  load: null,
   keptAt: 10,
   ...over,
 });
@@ -52,6 +61,7 @@ const entry = (over: Partial<LogEntry> = {}): LogEntry => ({
   pressId: 'p',
   pressName: 'P',
   settings: S,
+  load: null,
   verdict: 'good',
   paperState: 'even',
   good: 5,
@@ -100,11 +110,19 @@ describe('what stands behind a recipe', () => {
   });
 });
 
+const matOf = (p: Press): PressHeater | null => (isWrapPress(p) ? (p.heaters[0] ?? null) : null);
+/** The tumbler press with a mat of another length, and keeping time in another way. */
+const wrapWith = (lengthMm: number, timer: WrapPress['timer']): Press => {
+  const p = press('tumbler');
+  if (!isWrapPress(p)) throw new Error('no mats');
+  return { ...p, timer, heaters: p.heaters.map((h) => ({ ...h, lengthMm })) };
+};
+
 describe('settings chosen', () => {
   const job = (heat: Job['heat'] = {}): Job => ({ ...newJob('j', 'J'), heat });
   const WORK = { circumferenceMm: 360, printMm: 360, handled: false };
   const choose = (b: Blank, p: Press, heat: Job['heat'] = {}, recipes: readonly Recipe[] = []) =>
-    chooseHeat(job(heat), b, p, WORK, recipes, () => 1);
+    chooseHeat(job(heat), b, p, matOf(p), WORK, recipes, () => 1);
 
   test('by hand over proven over the starting range, each said for what it is', () => {
     const wrap = press('tumbler');
@@ -138,20 +156,22 @@ describe('settings chosen', () => {
     expect(oven?.settings.timerStart).toBe('at-temperature');
     expect(oven?.heaterReach).toBeNull();
     const wrap = press('tumbler');
-    for (const timerStart of TIMER_STARTS) {
-      const own = { ...wrap, timerStart } as Press;
-      expect(choose(CUP, own)?.settings.timerStart).toBe(timerStart);
-    }
-    expect(chooseHeat(job(), CUP, wrap, null, [], () => 0)).toMatchObject({
+    const counts = {
+      'by-hand': 'from-closing',
+      'own-from-closing': 'from-closing',
+      'own-at-temperature': 'at-temperature',
+    };
+    for (const timer of PRESS_TIMERS)
+      expect(choose(CUP, wrapWith(203, timer))?.settings.timerStart).toBe(counts[timer]);
+    expect(chooseHeat(job(), CUP, wrap, null, null, [], () => 0)).toMatchObject({
       heaterReach: null,
       settings: { passes: 1 },
     });
   });
 
   test('as many passes as the heater needs; an auto-timing press is let cool down between them', () => {
-    const wrap = { ...press('tumbler'), heaterLengthMm: 180 } as Press;
-    const auto = { ...wrap, autoTimer: true } as Press;
-    const byHand = { ...wrap, autoTimer: false } as Press;
+    const auto = wrapWith(180, 'own-at-temperature');
+    const byHand = wrapWith(180, 'by-hand');
     expect(choose(CUP, auto)?.settings.passes).toBe(3);
     const { platenC, coolDownC } = choose(CUP, auto)?.settings ?? { platenC: 0, coolDownC: 0 };
     expect(coolDownC).toBe(platenC - 18);
@@ -213,18 +233,18 @@ describe('heater reach, by hand', () => {
 });
 
 describe('cooling and lines, by hand', () => {
-  test('both skins of a vacuum wall lose their heat through the outer face', () => {
-    expect(coolingThicknessMm({ ...CUP, wall: 'vacuum', wallMm: 0.5 })).toBe(1);
-    expect(coolingThicknessMm({ ...CUP, wall: 'single', wallMm: 0.5 })).toBe(0.5);
-  });
-
-  test('0.5 mm of steel from 188 °C: τ = 197.5 s at the usual air, and 197.5 ln(166/23) to the touch', () => {
-    const { value, low, high } = touchSafe('steel', 0.5, 188);
-    expect(value).toBeCloseTo(197.5 * Math.log(166 / 23), 6);
-    expect(low).toBeCloseTo((1975 / 14) * Math.log(166 / 23), 6);
-    expect(high).toBeCloseTo((1975 / 7) * Math.log(166 / 23), 6);
-    expect(coolingS(45, 45, 22, 100)).toBe(0);
-    expect(coolingS(30, 45, 22, 100)).toBe(0);
+  test('before a simulation: a vacuum wall cools by its outer skin alone, a plate by both faces, a cup by one and a half', () => {
+    // τ = ρc·d/h: 3.95 MJ/(m³K) × 0.5 mm / 12 W/(m²K) = 164.6 s at the usual air, times ln(166/23).
+    const skin = roughTouchS({ ...CUP, wall: 'vacuum', wallMm: 0.5 }, 188);
+    expect(skin.value).toBeCloseTo((1975 / 12) * Math.log(166 / 23), 6);
+    expect(skin.low).toBeCloseTo((1975 / 16) * Math.log(166 / 23), 6);
+    expect(skin.high).toBeCloseTo((1975 / 9) * Math.log(166 / 23), 6);
+    expect(roughTouchS({ ...CUP, wall: 'single', wallMm: 0.5 }, 188).value).toBeCloseTo(skin.value / 1.5, 6);
+    // Slate, 2.1 MJ/(m³K), by both faces.
+    const plate = roughTouchS({ ...PLATE, wallMm: 8 }, 188);
+    expect(plate.value).toBeCloseTo((16800 / 2 / 12) * Math.log(166 / 23), 6);
+    expect(lumpedCoolingS(45, 45, 22, 100)).toBe(0);
+    expect(lumpedCoolingS(30, 45, 22, 100)).toBe(0);
   });
 
   test('creep grows with the root of time, of all passes together: medium pressure, 240 s is twice 60 s', () => {

@@ -1,7 +1,7 @@
 import type { Origin } from '../figures/figure';
 import type { Job } from '../job/job';
 import type { Blank } from '../shop/blank';
-import { isWrapPress, type Press } from '../shop/press';
+import { isWrapPress, timerStartOf, timesItself, type Press, type PressHeater } from '../shop/press';
 import type { LogEntry, Recipe } from '../shop/records';
 import { heaterReach, type HeaterReach, type MatWork } from './heaterReach';
 import { sameSettings, type HeatSettings } from '../shop/heatSettings';
@@ -49,6 +49,8 @@ export function provenFor(
 export interface ChosenHeat {
   readonly settings: HeatSettings;
   readonly base: HeatSettings;
+  /** What the table starts with, before the model moves it; null where the table is silent. */
+  readonly start: HeatSettings | null;
   readonly baseOrigin: Extract<Origin, 'proven' | 'estimated'>;
   readonly originOf: Readonly<Record<keyof HeatSettings, Origin>>;
   readonly range: StartingRange | null;
@@ -59,6 +61,7 @@ export interface ChosenHeat {
 const KEYS = [
   'platenC',
   'dwellS',
+  'laterDwellS',
   'passes',
   'timerStart',
   'pressure',
@@ -71,35 +74,53 @@ export function chooseHeat(
   job: Job,
   blank: Blank,
   press: Press,
+  heater: PressHeater | null,
   mat: MatWork | null,
   recipes: readonly Recipe[],
   goodPieces: (recipe: Recipe) => number,
+  /** The time of the middle of the good region where it has been calculated: it moves the start of the table. */
+  moved: (start: HeatSettings) => Pick<HeatSettings, 'dwellS' | 'laterDwellS'> | null = () => null,
 ): ChosenHeat | null {
   // A flat press takes flat blanks, a mat or an oven round ones; a flat piece may lie in an oven too.
   const fits = press.kind === 'oven' || (press.kind === 'flat') === (blank.shape.kind === 'flat');
   const range = fits ? startingRange(blank.material, press.kind) : null;
   const proven = provenFor(blank.id, press.id, recipes, goodPieces);
   const reach = (passes: number): HeaterReach | null =>
-    isWrapPress(press) && mat ? heaterReach(mat, press.heaterLengthMm, passes) : null;
+    isWrapPress(press) && heater && mat ? heaterReach(mat, heater.lengthMm, passes) : null;
   const needed = reach(1)?.passesNeeded ?? 1;
-  const timerStart = press.kind === 'oven' ? 'at-temperature' : press.timerStart;
-  const start = range && startFrom(range, needed, timerStart, isWrapPress(press) && press.autoTimer);
-  const base = proven?.recipe.settings ?? start;
+  const start = range && startFrom(range, needed, timerStartOf(press), timesItself(press));
+  const base = proven?.recipe.settings ?? (start && { ...start, ...moved(atOwnTime(job.heat, start)) });
   if (!base) return null;
   const baseOrigin = proven ? 'proven' : 'estimated';
-  const settings = { ...base, ...definedOnly(job.heat) };
+  const settings = withHand(base, job.heat);
   const originOf = Object.fromEntries(
     KEYS.map((k) => [k, job.heat[k] === undefined ? baseOrigin : 'measured']),
   ) as Record<keyof HeatSettings, Origin>;
   return {
     settings,
     base,
+    start,
     baseOrigin,
     originOf,
     range,
     proven,
     heaterReach: reach(settings.passes),
   };
+}
+
+/** What is set by hand besides the time, with the time of the table: the middle of the good region hangs on the rest only. */
+const atOwnTime = (heat: Job['heat'], start: HeatSettings): HeatSettings => ({
+  ...start,
+  ...definedOnly(heat),
+  dwellS: start.dwellS,
+  laterDwellS: null,
+});
+
+/** A time set by hand holds for every pass, unless a later one is set too. */
+function withHand(base: HeatSettings, heat: Job['heat']): HeatSettings {
+  const later = heat.dwellS === undefined ? base.laterDwellS : null;
+  const settings = { ...base, laterDwellS: later, ...definedOnly(heat) };
+  return settings.passes > 1 ? settings : { ...settings, laterDwellS: null };
 }
 
 function definedOnly(heat: Partial<HeatSettings>): Partial<HeatSettings> {

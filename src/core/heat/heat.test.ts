@@ -5,7 +5,8 @@ import { PRESS_KINDS } from '../shop/press';
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
 import { chooseHeat, goodPiecesOf, goodPiecesBehind, provenFor } from './choose';
-import { coolingS, touchSafe } from './cooling';
+import { lumpedCoolingS } from './roughCooling';
+import { heaterOf } from './heaters';
 import { heaterReach, type MatWork, exposures } from './heaterReach';
 import { doseRate, equalDose, equalDoseS } from './dose';
 import { heatSettingsSchema, sameSettings } from '../shop/heatSettings';
@@ -113,20 +114,27 @@ describe('how the heater reaches round', () => {
   });
 });
 
-describe('cooling', () => {
+describe('cooling, roughly', () => {
   test('is the lumped exponential', () => {
     const tau = 300;
-    const t = coolingS(188, 45, 22, tau);
+    const t = lumpedCoolingS(188, 45, 22, tau);
     expect(22 + (188 - 22) * Math.exp(-t / tau)).toBeCloseTo(45, 9);
-    expect(coolingS(40, 45, 22, tau)).toBe(0);
+    expect(lumpedCoolingS(40, 45, 22, tau)).toBe(0);
   });
-  test('thicker and hotter take longer; the range holds the usual', () => {
-    expect(touchSafe('steel', 1, 188).value).toBeGreaterThan(touchSafe('steel', 0.5, 188).value);
-    expect(touchSafe('steel', 1, 200).value).toBeGreaterThan(touchSafe('steel', 1, 180).value);
-    const e = touchSafe('glass', 3, 180);
-    expect(e.low).toBeLessThan(e.value);
-    expect(e.high).toBeGreaterThan(e.value);
+});
+
+describe('which mat of a press', () => {
+  const id = (widestDiameterMm: number, tallMm: number, wanted: string | null = null) =>
+    heaterOf(PRESS, { widestDiameterMm, tallMm }, wanted)?.id;
+  test('the one that closes on the blank; the one asked for, whatever it closes on; the first where none does', () => {
+    expect(id(73, 150)).toBe('mat-wide');
+    expect(id(55, 150)).toBe('mat-slim');
+    expect(id(55, 150, 'mat-wide')).toBe('mat-wide');
+    expect(id(200, 150)).toBe('mat-wide');
+    expect(heaterOf(find(DEMO.shop.presses, 'bench-oven'), null, null)).toBeNull();
   });
+  test('of several that close on it, the one that reaches furthest', () =>
+    expect(id(64, 150)).toBe('mat-wide'));
 });
 
 describe('starting ranges', () => {
@@ -157,7 +165,15 @@ describe('starting ranges', () => {
 
 describe('what a job starts from', () => {
   const choose = (job: Job, shop: Shop) =>
-    chooseHeat(job, BLANK, PRESS, round(230.6), shop.recipes, goodPiecesOf(undefined, shop.log));
+    chooseHeat(
+      job,
+      BLANK,
+      PRESS,
+      heaterOf(PRESS, null, null),
+      round(230.6),
+      shop.recipes,
+      goodPiecesOf(undefined, shop.log),
+    );
   test('the proven recipe comes first, with the pieces behind it counted from the log', () => {
     const c = choose(JOB, DEMO.shop);
     expect(c?.baseOrigin).toBe('proven');

@@ -179,17 +179,18 @@ export function startFrom(
   range: StartingRange,
   passes: number,
   timerStart: HeatSettings['timerStart'],
-  autoTimer: boolean,
+  timesItself: boolean,
 ): HeatSettings {
   const platenC = Math.round(middle(range.platenC));
   return {
     platenC,
     dwellS: Math.round(middle(range.dwellS) / 5) * 5,
+    laterDwellS: null,
     passes,
     timerStart,
     pressure: range.pressure,
     peel: range.peel,
     // An auto-timing press left hot would start at once on the second closing and cook the first side.
-    coolDownC: passes > 1 && autoTimer ? platenC - 18 : null,
+    coolDownC: passes > 1 && timesItself ? platenC - 18 : null,
   };
 }

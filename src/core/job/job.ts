@@ -5,6 +5,7 @@ import { MIRROR_BY } from '../shop/printer';
 import { HOLDS, SEAM_METHODS } from '../shop/settings';
 import { markSchema, PAPER_STATES, VERDICTS } from '../shop/records';
 import { heatSettingsSchema } from '../shop/heatSettings';
+import { loadSchema } from '../shop/load';
 import { artSchema, NO_ART } from './art';
 
 export const METHODS = [
@@ -141,6 +142,8 @@ export const jobSchema = z.strictObject({
   sheet: sheetSchema,
   pressId: z.nullable(idSchema),
   heat: z.partial(heatSettingsSchema),
+  /** How pieces are laid in the press, where a person decided it. */
+  load: z.partial(loadSchema),
   look: lookDraftSchema,
 });
 export type Job = z.infer<typeof jobSchema>;
@@ -203,6 +206,7 @@ export function newJob(id: string, name: string): Job {
     sheet: NEW_SHEET,
     pressId: null,
     heat: {},
+    load: {},
     look: EMPTY_LOOK,
   };
 }

@@ -17,6 +17,7 @@ const mark = (fault: FaultId, severity: Mark['severity'] = 2): Mark => ({
 const S: HeatSettings = {
   platenC: 188,
   dwellS: 65,
+  laterDwellS: null,
   passes: 2,
   timerStart: 'from-closing',
   pressure: 'medium',

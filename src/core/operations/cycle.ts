@@ -1,6 +1,4 @@
-import { coolingThicknessMm, touchSafe } from '../heat/cooling';
 import type { HeatSettings } from '../shop/heatSettings';
-import type { Blank } from '../shop/blank';
 import { isOven, type Press } from '../shop/press';
 import { operation, type Operation } from '../shop/operation';
 
@@ -8,6 +6,7 @@ import { operation, type Operation } from '../shop/operation';
 const USUAL_S = {
   load: 15,
   turn: 12,
+  turnOver: 45,
   coolDown: 40,
   close: 6,
   reach: 60,
@@ -16,17 +15,42 @@ const USUAL_S = {
   setDown: 6,
 };
 
-function passOperations(s: HeatSettings, press: Press, index: number): readonly Operation[] {
+/** What a simulation knows of the waits, and how many pieces go in together. Times s; null or absent where nothing is known. */
+export interface CycleTimes {
+  readonly pieces: number;
+  /** Closings a face: two where one face is pressed after the other. */
+  readonly closings: number;
+  readonly touch: { readonly value: number; readonly low: number; readonly high: number };
+  /** From each closing until the display is back. */
+  readonly reachS: readonly (number | null)[];
+  /** Between one opening and the next closing. */
+  readonly betweenS: readonly number[];
+}
+
+/** More pieces in hand take longer, each less than the first. */
+const handS = (oneS: number, pieces: number): number => Math.round(oneS * (1 + 0.4 * (pieces - 1)));
+
+function passOperations(
+  s: HeatSettings,
+  press: Press,
+  index: number,
+  times: CycleTimes,
+): readonly Operation[] {
   const pass = index + 1;
-  const turnDeg = 360 / s.passes;
-  const needs = { pass, turnedDeg: turnDeg * index };
+  const flips = times.closings > 1;
+  const turnDeg = flips ? 180 : 360 / s.passes;
+  const needs = {
+    pass,
+    turnedDeg: flips ? 0 : turnDeg * index,
+    face: flips ? (index === 0 ? 'front' : 'back') : null,
+  } as const;
   const at = { stage: 'press' as const };
   const turn = operation({
     ...at,
     id: `turn-${pass}`,
-    kind: 'turn',
+    kind: flips ? 'turn-over' : 'turn',
     resource: 'hands',
-    plannedS: USUAL_S.turn,
+    plannedS: flips ? handS(USUAL_S.turnOver, times.pieces) : USUAL_S.turn,
     needs: { ...needs, turnDeg },
   });
   const coolDown = operation({
@@ -34,7 +58,10 @@ function passOperations(s: HeatSettings, press: Press, index: number): readonly 
     id: `cool-down-${pass}`,
     kind: 'cool-down',
     resource: 'waiting',
-    plannedS: USUAL_S.coolDown,
+    plannedS: Math.max(
+      1,
+      Math.round((times.betweenS[index - 1] ?? USUAL_S.coolDown + USUAL_S.turn) - USUAL_S.turn),
+    ),
     needs: { ...needs, temperatureC: s.coolDownC },
   });
   const close = operation({
@@ -50,7 +77,7 @@ function passOperations(s: HeatSettings, press: Press, index: number): readonly 
     id: `reach-temperature-${pass}`,
     kind: 'reach-temperature',
     resource: 'waiting',
-    plannedS: isOven(press) ? USUAL_S.reachOven : USUAL_S.reach,
+    plannedS: Math.round(times.reachS[index] ?? (isOven(press) ? USUAL_S.reachOven : USUAL_S.reach)),
     needs: { ...needs, temperatureC: s.platenC },
   });
   const dwell = operation({
@@ -58,7 +85,7 @@ function passOperations(s: HeatSettings, press: Press, index: number): readonly 
     id: `press-${pass}`,
     kind: 'press',
     resource: isOven(press) ? 'oven' : 'press',
-    plannedS: s.dwellS,
+    plannedS: index > 0 ? (s.laterDwellS ?? s.dwellS) : s.dwellS,
     timed: true,
     needs: { ...needs, temperatureC: s.platenC },
   });
@@ -72,8 +99,7 @@ function passOperations(s: HeatSettings, press: Press, index: number): readonly 
 }
 
 /** Until it can be touched: it takes a cooling place and no hands. */
-function cooling(s: HeatSettings, blank: Blank): Operation {
-  const { value, low, high } = touchSafe(blank.material, coolingThicknessMm(blank), s.platenC);
+function cooling(s: HeatSettings, { value, low, high }: CycleTimes['touch']): Operation {
   return operation({
     id: 'cooling',
     stage: 'after',
@@ -85,8 +111,10 @@ function cooling(s: HeatSettings, blank: Blank): Operation {
   });
 }
 
-/** One piece at the press, from loading to where it is set down, and its cooling afterwards. */
-export function pressCycle(s: HeatSettings, blank: Blank, press: Press): readonly Operation[] {
+/** One load at the press, from loading to where it is set down, and its cooling afterwards. */
+export function pressCycle(s: HeatSettings, press: Press, times: CycleTimes): readonly Operation[] {
+  const { pieces } = times;
+  const closings = Math.max(s.passes, times.closings);
   const last = { pass: s.passes };
   const hands = { stage: 'press' as const, resource: 'hands' as const };
   return [
@@ -94,16 +122,22 @@ export function pressCycle(s: HeatSettings, blank: Blank, press: Press): readonl
       ...hands,
       id: 'load',
       kind: 'load',
-      plannedS: USUAL_S.load,
+      plannedS: handS(USUAL_S.load, pieces),
       needs: { pass: 1 },
       uses: [
-        { what: 'blank', count: 1 },
-        { what: 'print', count: 1 },
+        { what: 'blank', count: pieces },
+        { what: 'print', count: pieces },
       ],
     }),
-    ...Array.from({ length: s.passes }, (_, i) => passOperations(s, press, i)).flat(),
-    operation({ ...hands, id: 'peel', kind: 'peel', plannedS: USUAL_S.peel, needs: last }),
-    operation({ ...hands, id: 'set-down', kind: 'set-down', plannedS: USUAL_S.setDown, needs: last }),
-    cooling(s, blank),
+    ...Array.from({ length: closings }, (_, i) => passOperations(s, press, i, times)).flat(),
+    operation({ ...hands, id: 'peel', kind: 'peel', plannedS: handS(USUAL_S.peel, pieces), needs: last }),
+    operation({
+      ...hands,
+      id: 'set-down',
+      kind: 'set-down',
+      plannedS: handS(USUAL_S.setDown, pieces),
+      needs: last,
+    }),
+    cooling(s, times.touch),
   ];
 }

@@ -13,20 +13,22 @@ import {
   suppliesOf,
 } from '../shop/operation';
 import { preparations } from './prepare';
+import { ONE_PIECE } from './testTimes';
 
 const BASE: HeatSettings = {
   platenC: 188,
   dwellS: 65,
+  laterDwellS: null,
   passes: 2,
   timerStart: 'from-closing',
   pressure: 'medium',
   peel: 'hot',
   coolDownC: 170,
 };
-const [BLANK, PRESS] = [LIBRARY[0], STARTER_PRESSES.find((p) => p.kind === 'tumbler')];
-if (!BLANK || !PRESS) throw new Error('nothing to press');
+const PRESS = STARTER_PRESSES.find((p) => p.kind === 'tumbler');
+if (!PRESS) throw new Error('nothing to press');
 const cycle = (s: Partial<HeatSettings> = {}) =>
-  ofStage(pressCycle({ ...BASE, ...s }, BLANK, PRESS), 'press');
+  ofStage(pressCycle({ ...BASE, ...s }, PRESS, ONE_PIECE), 'press');
 const ids = (s: Partial<HeatSettings>) => cycle(s).map((o) => o.id);
 
 test('two passes: load, close, press, turn, cool down, close, press, peel, set down', () => {
@@ -87,7 +89,7 @@ test('every list for every blank on every press is whole: ids once, right by the
       ] as const) {
         const all = [
           ...preparations(BASE, blank, press, { seamMethod: 'under', hold, bothFaces, wrapped: !bothFaces }),
-          ...pressCycle(BASE, blank, press),
+          ...pressCycle(BASE, press, ONE_PIECE),
         ];
         expect(new Set(all.map((o) => o.id)).size).toBe(all.length);
         for (const o of all) expect(operationSchema.safeParse(o).success).toBe(true);
@@ -123,20 +125,53 @@ test('times add up by resource; the least and most of a list are those of its op
   expect(most).toBeCloseTo(130 + 1.4 * (plannedS(all) - 130), 9);
 });
 
-test('cooling takes a cooling place and no hands, and two skins of a vacuum wall cool twice as long as one', () => {
-  const of = (wall: 'vacuum' | 'single') =>
-    pressCycle(BASE, { ...BLANK, material: 'steel', wall, wallMm: 0.5 }, PRESS).find(
-      (o) => o.kind === 'cooling',
-    );
-  expect(of('single')).toMatchObject({ resource: 'cooling place', stage: 'after' });
-  // τ = ρc·d/h: 3.95 MJ/(m³K) × 0.5 mm / 10 W/(m²K) = 197.5 s, times ln(166/23).
-  expect(of('single')?.plannedS).toBe(Math.round(197.5 * Math.log(166 / 23)));
-  expect(of('vacuum')?.plannedS).toBe(Math.round(395 * Math.log(166 / 23)));
+test('cooling takes a cooling place and no hands, for as long as it was simulated', () => {
+  const cooling = pressCycle(BASE, PRESS, ONE_PIECE).find((o) => o.kind === 'cooling');
+  expect(cooling).toMatchObject({
+    resource: 'cooling place',
+    stage: 'after',
+    plannedS: 600,
+    spreadS: [480, 780],
+  });
+});
+
+test('waits are those of the simulation where there is one, and usual ones where there is none', () => {
+  const s = { ...BASE, timerStart: 'at-temperature' as const, laterDwellS: 40 };
+  const of = (times: Partial<typeof ONE_PIECE>) =>
+    Object.fromEntries(pressCycle(s, PRESS, { ...ONE_PIECE, ...times }).map((o) => [o.id, o.plannedS]));
+  expect(of({ reachS: [91.4, null], betweenS: [52.2] })).toMatchObject({
+    'reach-temperature-1': 91,
+    'reach-temperature-2': 60,
+    // 52 s between opening and closing, 12 of them turning.
+    'cool-down-2': 40,
+    'press-1': 65,
+    'press-2': 40,
+  });
+});
+
+test('a load of eight is one closing: eight blanks and prints, and more hands than one piece but less than eight times', () => {
+  const one = pressCycle(BASE, PRESS, ONE_PIECE);
+  const eight = pressCycle(BASE, PRESS, { ...ONE_PIECE, pieces: 8 });
+  expect(suppliesOf(eight)).toMatchObject({ blank: 8, print: 8 });
+  expect(plannedS(eight, 'press')).toBe(plannedS(one, 'press'));
+  expect(plannedS(eight, 'hands')).toBeGreaterThan(2 * plannedS(one, 'hands'));
+  expect(plannedS(eight, 'hands')).toBeLessThan(8 * plannedS(one, 'hands'));
+});
+
+test('one face then the other: closed twice, turned over between, each closing saying its face', () => {
+  const faces = pressCycle({ ...BASE, passes: 1, coolDownC: null }, PRESS, { ...ONE_PIECE, closings: 2 });
+  expect(faces.map((o) => o.kind)).toEqual(
+    'load close press turn-over close press peel set-down cooling'.split(' '),
+  );
+  expect(faces.filter((o) => o.kind === 'press').map((o) => o.needs.face)).toEqual(['front', 'back']);
 });
 
 test('the thickest, slowest blank there can be still makes operations that can be stored', () => {
-  const thick = { ...BLANK, material: 'steel' as const, wall: 'vacuum' as const, wallMm: 60 };
-  for (const o of pressCycle({ ...BASE, platenC: 260, dwellS: 7200, passes: 6 }, thick, PRESS))
+  const slow = { value: 40_000, low: 30_000, high: 60_000 };
+  for (const o of pressCycle({ ...BASE, platenC: 260, dwellS: 7200, passes: 6 }, PRESS, {
+    ...ONE_PIECE,
+    touch: slow,
+  }))
     expect(operationSchema.safeParse(o).success).toBe(true);
 });
 

@@ -5,6 +5,7 @@ import type { Blank } from '../shop/blank';
 import type { Press } from '../shop/press';
 import type { Phrase } from '../units/phrase';
 import { pressCycle } from './cycle';
+import { ONE_PIECE } from './testTimes';
 import { ofStage } from '../shop/operation';
 import { preparations, type PaperHold } from './prepare';
 import { operationWords } from './words';
@@ -43,7 +44,7 @@ const during = (id: string, kind: Press['kind']): string => {
   const settings = settingsFor(blank, press);
   const context = { settings, blank, press, seam: SEAM };
   return spoken(
-    ofStage(pressCycle(settings, blank, press), 'press').map((o) => operationWords(o, context).title),
+    ofStage(pressCycle(settings, press, ONE_PIECE), 'press').map((o) => operationWords(o, context).title),
   );
 };
 
@@ -98,7 +99,7 @@ test('cautions stand at the operations where the hand is', () => {
     const settings = { ...settingsFor(blank, press), passes: 2 };
     const context = { settings, blank, press, seam: SEAM };
     return Object.fromEntries(
-      pressCycle(settings, blank, press).map((o) => [o.id, operationWords(o, context).caution ?? '']),
+      pressCycle(settings, press, ONE_PIECE).map((o) => [o.id, operationWords(o, context).caution ?? '']),
     );
   };
   expect(cautions('straight-steel-590', 'tumbler')).toMatchObject({

@@ -52,14 +52,18 @@ const PEEL: Readonly<Record<HeatSettings['peel'], string>> = {
 const pressureWords = (s: HeatSettings): string => s.pressure.replace('-', ' to ');
 const isFlatBlank = (b: Blank): boolean => b.shape.kind === 'flat';
 
-function loadTitle({ blank, press }: OperationContext): Phrase {
-  if (isOven(press))
-    return isBarrel(blank)
-      ? say`Lay it on the rack, clear of its neighbours`
-      : isFlatBlank(blank)
-        ? say`Flat on the shelf, clear of its neighbours`
-        : say`Into the oven, upright, clear of its neighbours`;
-  if (isFlatPress(press)) return say`On the bed, in the middle, waste paper under and over`;
+function loadTitle(o: Operation, { blank, press }: OperationContext): Phrase {
+  const many = o.uses.find((u) => u.what === 'blank')?.count ?? 1;
+  const [all, clear] = many > 1 ? [`All ${many}`, 'clear of one another'] : ['', 'clear of its neighbours'];
+  if (isOven(press)) {
+    if (isBarrel(blank)) return say`${all || 'Lay it'} on the rack, ${clear}`;
+    if (isFlatBlank(blank)) return say`${all ? `${all} flat` : 'Flat'} on the shelf, ${clear}`;
+    return say`${all ? `${all} into` : 'Into'} the oven, upright, ${clear}`;
+  }
+  if (isFlatPress(press))
+    return many > 1
+      ? say`${all} on the bed, spread evenly as drawn, waste paper under and over`
+      : say`On the bed, in the middle, waste paper under and over`;
   return isHandled(blank)
     ? say`Slide in, the handle in the opening of the heater`
     : say`Slide in, seam up, centred on the heater`;
@@ -74,6 +78,9 @@ function setDownTitle({ blank }: OperationContext): Phrase {
 
 function pressTitle(o: Operation, { settings }: OperationContext): Phrase {
   const pass = o.needs.pass ?? 1;
+  const face = o.needs.face;
+  if (face === 'front' || face === 'back')
+    return say`${face === 'front' ? 'First' : 'Second'} face ${seconds(o.plannedS)}`;
   const name = settings.passes === 1 ? 'Press' : (PASS_NAMES[pass - 1] ?? `Pass ${pass}`);
   return say`${name} ${seconds(o.plannedS)}`;
 }
@@ -138,8 +145,8 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
       ? say`Plain paper under and over; throw it away after one use`
       : say`Fresh waste paper round it, one use only`,
   }),
-  load: (_, c) => ({
-    title: loadTitle(c),
+  load: (o, c) => ({
+    title: loadTitle(o, c),
     done: 'Loaded',
     caution: isOven(c.press)
       ? 'An oven that decorates never cooks food again.'
@@ -149,6 +156,11 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
     title: o.needs.turnDeg === 180 ? say`Turn half round` : say`Turn ${degrees(o.needs.turnDeg ?? 0)}`,
     done: 'Turned',
     caution: 'The blank is at press heat. Gloves both hands.',
+  }),
+  'turn-over': () => ({
+    title: say`Turn it over, fresh waste paper under and over`,
+    done: 'Turned over',
+    caution: 'The piece is at press heat, and what moves now leaves a ghost. Gloves both hands.',
   }),
   'cool-down': (o, c) => ({
     title: say`Wait until the press falls to ${temperature(o, c)}`,

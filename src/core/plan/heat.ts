@@ -1,144 +1,59 @@
-import { figure, type Figure, type Origin } from '../figures/figure';
+import type { Figure, Finding } from '../figures/figure';
+import type { HeatBook } from '../heat/answer';
 import { chooseHeat, goodPiecesOf, type ChosenHeat, type ProvenCounts } from '../heat/choose';
-import { coolingThicknessMm, TOUCH_SAFE_C, touchSafe } from '../heat/cooling';
-import { equalDose } from '../heat/dose';
+import { heaterOf } from '../heat/heaters';
 import type { MatWork } from '../heat/heaterReach';
-import type { HeatSettings } from '../shop/heatSettings';
-import { TIMER_START_WORDS, PEEL_NOTES, PRESSURE_WORDS } from '../heat/labels';
+import type { HeatQuestion, HeatSubject } from '../heat/question';
+import { roughTouchS } from '../heat/roughCooling';
+import { settableS } from '../heat/start';
 import type { Job } from '../job/job';
-import { pressCycle } from '../operations/cycle';
-import type { Operation } from '../shop/operation';
+import { pressCycle, type CycleTimes } from '../operations/cycle';
 import { preparations } from '../operations/prepare';
 import { isFlat, isHandled, type Blank } from '../shop/blank';
-import { type Press } from '../shop/press';
+import type { HeatSettings } from '../shop/heatSettings';
+import type { Operation } from '../shop/operation';
+import type { Press, PressHeater } from '../shop/press';
+import type { LogEntry } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { say, type Phrase } from '../units/phrase';
-import { celsius, count, degrees, seconds, word } from '../units/quantity';
+import { celsius, seconds } from '../units/quantity';
+import { equalFigures, reachFigures, settingFigures } from './heatFigures';
+import { reachFindings, settingFindings } from './heatFindings';
+import { loadFindings, loadFor, pieceOf, type HeatLoad } from './heatLoad';
+import { matchFrom, type MatchSource } from './heatMatch';
+import { heatModel, type HeatModel } from './heatModel';
+import { modelFigures, roughFigures } from './heatModelFigures';
+import { modelFindings } from './heatModelFindings';
+import { asking } from './heatQuestions';
+import { facesOf, subjectOf, type Setup } from './heatSubject';
 import { finding, type TerracePlan } from './terracePlan';
 import type { WrapPlan } from './wrap';
 import { edgeWay } from './wrapFlat';
-import { reachFindings, settingFindings } from './heatFindings';
 
 export interface HeatPlan extends TerracePlan<'heat'> {
   readonly press: Press | null;
+  /** The mat in a wrap press. */
+  readonly heater: PressHeater | null;
   readonly chosen: ChosenHeat | null;
+  /** How pieces lie in the press. */
+  readonly load: HeatLoad | null;
+  readonly model: HeatModel | null;
+  /** The proven recipe this is held against where it has none of its own. */
+  readonly matched: MatchSource | null;
   /** All that is done to a piece, in order: what a run keeps at its start. */
   readonly operations: readonly Operation[];
   /** What the seam method asks of the hands. */
   readonly seamStep: Phrase;
 }
 
-function settingFigures(c: ChosenHeat): Figure[] {
-  const { settings: s, range, proven } = c;
-  const baseWords = (o: Origin, what: Phrase): Phrase =>
-    o === 'measured' ? say`set by hand for this job` : o === 'proven' ? say`as proven here` : what;
-  const proof = (o: Origin) => (o === 'proven' && proven ? { provenBy: proven.goodPieces } : {});
-  const spread = (o: Origin, r: readonly [number, number] | undefined) =>
-    o === 'estimated' && r ? { spread: r } : {};
-  const at = c.originOf;
-  return [
-    figure({
-      id: 'heat.platen',
-      label: 'Temperature',
-      quantity: celsius(s.platenC),
-      origin: at.platenC,
-      working: baseWords(
-        at.platenC,
-        range ? say`usual ${celsius(range.platenC[0])} to ${celsius(range.platenC[1])}` : say``,
-      ),
-      ...proof(at.platenC),
-      ...spread(at.platenC, range?.platenC),
-    }),
-    figure({
-      id: 'heat.dwell',
-      label: s.passes > 1 ? 'Time a pass' : 'Time',
-      quantity: seconds(s.dwellS),
-      origin: at.dwellS,
-      working: say`${baseWords(at.dwellS, range ? say`usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])}` : say``)}, timer starts ${TIMER_START_WORDS[s.timerStart]}`,
-      ...proof(at.dwellS),
-      ...spread(at.dwellS, range?.dwellS),
-    }),
-    figure({
-      id: 'heat.pressure',
-      label: 'Pressure',
-      quantity: word(s.pressure.replace('-', ' to ')),
-      origin: at.pressure,
-      working: say`${PRESSURE_WORDS[s.pressure]}`,
-      ...proof(at.pressure),
-    }),
-    figure({
-      id: 'heat.peel',
-      label: 'Peel',
-      quantity: word(s.peel),
-      origin: at.peel,
-      working: say`${PEEL_NOTES[s.peel].gain}`,
-      ...proof(at.peel),
-    }),
-  ];
-}
-
-function reachFigures(c: ChosenHeat): Figure[] {
-  const cover = c.heaterReach;
-  const passes = figure({
-    id: 'heat.passes',
-    label: 'Passes',
-    quantity: count(c.settings.passes, 'pass', 'passes'),
-    origin: c.originOf.passes,
-    working:
-      c.settings.passes > 1 && cover
-        ? say`turned ${degrees(cover.rotationDeg)} between`
-        : say`all round at once`,
-  });
-  if (!cover) return [passes];
-  const [least, most] = cover.exposures;
-  return [
-    figure({
-      id: 'heat.cover',
-      label: 'Heater reaches',
-      quantity: degrees(cover.coveredDeg),
-      origin: 'calculated',
-      working:
-        cover.gapDeg > 0 ? say`of 360°; no heat over ${degrees(cover.gapDeg)}` : say`all the way round`,
-      inputs: ['measure.girth'],
-    }),
-    {
-      ...passes,
-      working:
-        least === most
-          ? say`${passes.working}; every point heated ${count(least, 'time')}`
-          : say`${passes.working}; each point heated ${String(least)} to ${count(most, 'time')}`,
-    },
-  ];
-}
-
-function modelFigures(c: ChosenHeat, cool: ReturnType<typeof touchSafe>): Figure[] {
-  const { settings: s, base } = c;
-  const figures: Figure[] = [];
-  if (s.platenC !== base.platenC) {
-    const same = equalDose(base.dwellS, base.platenC, s.platenC);
-    figures.push(
-      figure({
-        id: 'heat.equal',
-        label: 'Same dose, time',
-        quantity: seconds(same.value),
-        origin: 'estimated',
-        spread: [same.low, same.high],
-        working: say`at ${celsius(s.platenC)}, as ${seconds(base.dwellS)} at ${celsius(base.platenC)}; warming up not counted`,
-        inputs: ['heat.platen', 'heat.dwell'],
-      }),
-    );
-  }
-  figures.push(
-    figure({
-      id: 'heat.touch',
-      label: 'Cool to touch, allow',
-      quantity: seconds(cool.high),
-      origin: 'estimated',
-      spread: [cool.low, cool.high],
-      working: say`to ${celsius(TOUCH_SAFE_C)} in still air at the slowest; gloves all the same`,
-    }),
-  );
-  return figures;
+/** What heat may know beyond job and shop. */
+export interface HeatExtra {
+  /** Good pieces behind each recipe, where the shop given does not hold its whole log. */
+  readonly proven?: ProvenCounts | undefined;
+  /** What was tried on this press, where the shop given does not hold its whole log. */
+  readonly tried?: readonly LogEntry[] | undefined;
+  /** Answers of the model found so far. Without it nothing is simulated, and all of it is wanted. */
+  readonly book?: HeatBook | undefined;
 }
 
 /** What a wrap press has to heat: the widest of the wall, and how much of it is printed. */
@@ -165,6 +80,7 @@ const operationsFor = (
   shop: Shop,
   { settings, blank, press }: { settings: HeatSettings; blank: Blank; press: Press },
   wrap: WrapPlan,
+  times: CycleTimes,
 ): readonly Operation[] => [
   ...preparations(settings, blank, press, {
     seamMethod: wrap.seamMethod,
@@ -172,68 +88,186 @@ const operationsFor = (
     bothFaces: (wrap.pattern?.faces.length ?? 1) > 1,
     wrapped: isFlat(blank) && edgeWay(job, blank) === 'wrapped',
   }),
-  ...pressCycle(settings, blank, press),
+  ...pressCycle(settings, press, times),
 ];
 
-/** `counts`: good pieces behind each recipe, where the shop given does not hold its whole log. */
+/** Waits and cooling by the simulation, where there is one. */
+function timesOf(
+  blank: Blank,
+  c: ChosenHeat,
+  load: HeatLoad | null,
+  model: HeatModel | null,
+  faces: number,
+): CycleTimes {
+  const outcome = model?.outcome ?? null;
+  const cooling = outcome?.cooling.air ?? outcome?.cooling.mat;
+  const touch = cooling
+    ? { value: cooling.value.touchS, low: cooling.low.touchS, high: cooling.high.touchS }
+    : roughTouchS(blank, c.settings.platenC);
+  return {
+    pieces: load?.load.piecesAtOnce ?? 1,
+    closings: faces,
+    touch,
+    reachS: outcome?.closings.map((x) => (x.backS === null ? null : x.backS - x.closedS)) ?? [],
+    betweenS:
+      outcome?.closings.slice(1).map((x, i) => x.closedS - (outcome.closings[i]?.openedS ?? x.closedS)) ?? [],
+  };
+}
+
+interface Known {
+  readonly job: Job;
+  readonly shop: Shop;
+  readonly blank: Blank;
+  readonly press: Press;
+  readonly heater: PressHeater | null;
+  readonly mat: MatWork | null;
+  readonly wrap: WrapPlan;
+}
+
+interface Reckoned {
+  readonly chosen: ChosenHeat | null;
+  readonly load: HeatLoad | null;
+  readonly model: HeatModel | null;
+  readonly matched: MatchSource | null;
+}
+
+/** Settings, load and what the model says of them. */
+function reckon(k: Known, { proven, tried, book = {} }: HeatExtra): Reckoned {
+  const { job, shop, blank, press, heater, wrap, mat } = k;
+  const goodPieces = goodPiecesOf(proven, shop.log);
+  const choose = (moved?: Parameters<typeof chooseHeat>[7]) =>
+    chooseHeat(job, blank, press, heater, mat, shop.recipes, goodPieces, moved);
+  const first = choose();
+  const piece = pieceOf(blank, wrap, mat?.circumferenceMm ?? 0);
+  if (!first || !piece) return { chosen: first, load: null, model: null, matched: null };
+  const load = loadFor(job, blank, press, heater, piece, first.proven);
+  const setup: Setup = {
+    blank,
+    press,
+    heater,
+    piece,
+    load: load.load,
+    inEdge: load.bed?.inEdge ?? false,
+    faces: facesOf(job, wrap),
+    round: mat && { circumferenceMm: mat.circumferenceMm, printMm: mat.printMm },
+  };
+  const subject = subjectOf(setup, tried ?? shop.log, shop.blanks);
+  const { chosen, wanted } = first.proven
+    ? { chosen: first, wanted: [] }
+    : started(choose, first, subject, book);
+  const matched = first.proven ? null : matchFrom(setup, shop, goodPieces);
+  const from = matched?.from ?? null;
+  const model = heatModel(chosen, subject, { most: load.most, from }, book, wanted);
+  return { chosen, load, model, matched };
+}
+
+/** The start of the table, moved to the middle of the good region once that is known. */
+function started(
+  choose: (moved?: Parameters<typeof chooseHeat>[7]) => ChosenHeat | null,
+  first: ChosenHeat,
+  subject: HeatSubject,
+  book: HeatBook,
+): { readonly chosen: ChosenHeat; readonly wanted: readonly HeatQuestion[] } {
+  const ask = asking(book);
+  const chosen = choose((start) => {
+    const found = ask.get<'start'>({ kind: 'start', subject, settings: start });
+    return (
+      found && {
+        dwellS: settableS(found.dwellS),
+        laterDwellS: found.laterS === null ? null : settableS(found.laterS),
+      }
+    );
+  });
+  return { chosen: chosen ?? first, wanted: ask.wanted };
+}
+
+const EMPTY = {
+  terrace: 'heat' as const,
+  progress: 'todo' as const,
+  figures: [],
+  operations: [],
+  seamStep: [],
+  heater: null,
+  chosen: null,
+  load: null,
+  model: null,
+  matched: null,
+};
+
+const summaryOf = ({ settings: s }: ChosenHeat, load: HeatLoad | null): Phrase => {
+  const n = load?.load.piecesAtOnce ?? 1;
+  return say`${celsius(s.platenC)} · ${seconds(s.dwellS)}${s.passes > 1 ? ` × ${s.passes}` : ''}${n > 1 ? ` · ${n} at once` : ''}`;
+};
+
 export function planHeat(
   job: Job,
   shop: Shop,
   blank: Blank | null,
   wrap: WrapPlan,
-  counts?: ProvenCounts,
+  extra: HeatExtra = {},
 ): HeatPlan {
   const press = shop.presses.find((p) => p.id === job.pressId) ?? null;
-  const nothing = {
-    terrace: 'heat' as const,
-    progress: 'todo' as const,
-    figures: [],
-    operations: [],
-    seamStep: [],
+  const nothing = (summary: Phrase, findings: readonly Finding[]): HeatPlan => ({
+    ...EMPTY,
     press,
-    chosen: null,
-  };
+    summary,
+    findings,
+  });
   if (!blank || (wrap.wall === null && blank.shape.kind === 'round'))
-    return { ...nothing, summary: say`after the blank`, findings: [] };
+    return nothing(say`after the blank`, []);
   if (!press)
-    return {
-      ...nothing,
-      summary: say`press not chosen`,
-      findings: [finding('heat', 'none', 'blocker', say`Choose the press for this job.`)],
-    };
-  const chosen = chooseHeat(
-    job,
-    blank,
-    press,
-    matWork(wrap, blank),
-    shop.recipes,
-    goodPiecesOf(counts, shop.log),
-  );
+    return nothing(say`press not chosen`, [
+      finding('heat', 'none', 'blocker', say`Choose the press for this job.`),
+    ]);
+  const mat = matWork(wrap, blank);
+  const need = mat && {
+    widestDiameterMm: mat.circumferenceMm / Math.PI,
+    tallMm: wrap.round?.height.value ?? 0,
+  };
+  const heater = heaterOf(press, need, job.load.heaterId ?? null);
+  const { chosen, load, model, matched } = reckon({ job, shop, blank, press, heater, mat, wrap }, extra);
   if (!chosen)
-    return {
-      ...nothing,
-      summary: say`no settings known`,
-      findings: [
-        finding(
-          'heat',
-          'unknown',
-          'blocker',
-          say`No usual settings are known for ${blank.material} in ${press.name}. Choose another press.`,
-        ),
-      ],
-    };
-  const cool = touchSafe(blank.material, coolingThicknessMm(blank), chosen.settings.platenC);
-  const findings = [...reachFindings(chosen, press, wrap, blank), ...settingFindings(chosen, blank, press)];
-  const { settings: s } = chosen;
+    return nothing(say`no settings known`, [
+      finding(
+        'heat',
+        'unknown',
+        'blocker',
+        say`No usual settings are known for ${blank.material} in ${press.name}. Choose another press.`,
+      ),
+    ]);
+  const findings = [
+    ...reachFindings(chosen, press, heater, wrap, blank),
+    ...loadFindings(load, press, job),
+    ...settingFindings(chosen, blank, press, model?.outcome ?? null),
+    ...modelFindings(chosen, model, press, load),
+  ];
+  const closings = facesOf(job, wrap) === 'one then the other' ? 2 : 1;
+  const figures: readonly Figure[] = [
+    ...settingFigures(chosen),
+    ...reachFigures(chosen),
+    ...(model?.outcome
+      ? modelFigures(chosen, model, load, matched, job)
+      : [...equalFigures(chosen), ...roughFigures(blank, chosen, load, job)]),
+  ];
   return {
     terrace: 'heat',
     progress: findings.some((f) => f.level === 'blocker') ? 'todo' : 'done',
-    summary: say`${celsius(s.platenC)} · ${seconds(s.dwellS)}${s.passes > 1 ? ` × ${s.passes}` : ''}`,
-    figures: [...settingFigures(chosen), ...reachFigures(chosen), ...modelFigures(chosen, cool)],
+    summary: summaryOf(chosen, load),
+    figures,
     findings,
     press,
+    heater,
     chosen,
-    operations: operationsFor(job, shop, { blank, press, settings: s }, wrap),
+    load,
+    model,
+    matched,
+    operations: operationsFor(
+      job,
+      shop,
+      { blank, press, settings: chosen.settings },
+      wrap,
+      timesOf(blank, chosen, load, model, closings),
+    ),
     seamStep: seamStep(job, wrap),
   };
 }

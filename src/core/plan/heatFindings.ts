@@ -1,7 +1,15 @@
 import { type Finding } from '../figures/figure';
 import { type ChosenHeat } from '../heat/choose';
+import type { HeatOutcome } from '../heat/outcome';
 import { isRound, type Blank } from '../shop/blank';
-import { isFlatPress, isWrapPress, type FlatPress, type Press, type WrapPress } from '../shop/press';
+import {
+  isFlatPress,
+  isWrapPress,
+  timesItself,
+  type FlatPress,
+  type Press,
+  type PressHeater,
+} from '../shop/press';
 import { say } from '../units/phrase';
 import { celsius, count, degrees, mm, seconds } from '../units/quantity';
 import { finding } from './terracePlan';
@@ -48,8 +56,11 @@ function platenFindings(press: FlatPress, wrap: WrapPlan, blank: Blank): Finding
   return found;
 }
 
+const heaterWords = (press: Press, heater: PressHeater): string =>
+  isWrapPress(press) && press.heaters.length > 1 ? `${heater.name} of ${press.name}` : press.name;
+
 /** A handled blank goes in once, handle in the opening: what the heater does not reach beside it, and a pass too many. */
-function besideHandle(c: ChosenHeat, press: WrapPress, handleMm: number): Finding[] {
+function besideHandle(c: ChosenHeat, heater: PressHeater, handleMm: number): Finding[] {
   const found: Finding[] = [];
   const missedMm = c.heaterReach?.missedMm ?? 0;
   if (missedMm > 1)
@@ -58,7 +69,7 @@ function besideHandle(c: ChosenHeat, press: WrapPress, handleMm: number): Findin
         'heat',
         'handle',
         'warning',
-        say`The heater is ${mm(press.heaterLengthMm)} long: the last ${mm(missedMm)} of the print on each side of the handle gets little heat and comes out pale. Keep the art clear of it, or leave more white beside the handle.`,
+        say`The heater is ${mm(heater.lengthMm)} long: the last ${mm(missedMm)} of the print on each side of the handle gets little heat and comes out pale. Keep the art clear of it, or leave more white beside the handle.`,
       ),
     );
   if (c.settings.passes > 1)
@@ -74,7 +85,13 @@ function besideHandle(c: ChosenHeat, press: WrapPress, handleMm: number): Findin
 }
 
 /** What press and heater do to this wrap: what they cannot reach, close on or heat in so many passes. */
-export function reachFindings(c: ChosenHeat, press: Press, wrap: WrapPlan, blank: Blank): Finding[] {
+export function reachFindings(
+  c: ChosenHeat,
+  press: Press,
+  heater: PressHeater | null,
+  wrap: WrapPlan,
+  blank: Blank,
+): Finding[] {
   if (isFlatPress(press)) return platenFindings(press, wrap, blank);
   if (!wrap.round) return [];
   const tall = wrap.round.height.value;
@@ -90,39 +107,40 @@ export function reachFindings(c: ChosenHeat, press: Press, wrap: WrapPlan, blank
         ]
       : [];
   }
+  if (!wrap.wall || !heater) return [];
   const found: Finding[] = [];
-  if (!wrap.wall) return [];
   const across = wrap.wall.widest.value / Math.PI;
   const tapersMm = across - wrap.wall.narrowest.value / Math.PI;
-  if (across < press.smallestDiameterMm || across > press.largestDiameterMm) {
+  if (across < heater.smallestDiameterMm || across > heater.largestDiameterMm) {
     found.push(
       finding(
         'heat',
         'across',
         'blocker',
-        say`${press.name} closes on ${mm(press.smallestDiameterMm)} to ${mm(press.largestDiameterMm)}; this is ${mm(across)} across. Choose another press.`,
+        say`${heaterWords(press, heater)} closes on ${mm(heater.smallestDiameterMm)} to ${mm(heater.largestDiameterMm)}; this is ${mm(across)} across. Choose another ${press.heaters.length > 1 ? 'heater or press' : 'press'}.`,
       ),
     );
   }
-  if (tapersMm > 4)
+  if (Math.abs(tapersMm - Math.abs(heater.taperMm)) > 4)
     found.push(
       finding(
         'heat',
         'cone',
         'warning',
-        say`The wall is ${mm(tapersMm)} wider in one place than in another: a straight mat presses the wide part only. Use a tapered mat, pack the narrow part, or the oven.`,
+        say`The wall is ${mm(tapersMm)} wider in one place than in another: ${heater.taperMm === 0 ? 'a straight mat' : 'this mat'} presses one part only. Use a mat of its taper, pack the narrow part, or the oven.`,
       ),
     );
-  if (tall > press.heaterHeightMm)
+  if (tall > heater.heightMm)
     found.push(
       finding(
         'heat',
         'tall',
         'blocker',
-        say`The heater is ${mm(press.heaterHeightMm)} tall, the wrap ${mm(tall)}: ${mm(tall - press.heaterHeightMm)} would get no heat. Choose a taller press, or set the wrap back.`,
+        say`The heater is ${mm(heater.heightMm)} tall, the wrap ${mm(tall)}: ${mm(tall - heater.heightMm)} would get no heat. Choose a taller press, or set the wrap back.`,
       ),
     );
-  if (isRound(blank) && blank.shape.handle) found.push(...besideHandle(c, press, blank.shape.handle.widthMm));
+  if (isRound(blank) && blank.shape.handle)
+    found.push(...besideHandle(c, heater, blank.shape.handle.widthMm));
   else if (c.heaterReach && c.heaterReach.exposures[0] < 1)
     found.push(
       finding(
@@ -144,8 +162,15 @@ export function reachFindings(c: ChosenHeat, press: Press, wrap: WrapPlan, blank
   return found;
 }
 
+/** A pass as the usual ranges tell it, from closing, s; null where that is not known yet. Ovens are told at temperature. */
+function fromClosingS({ settings: s, range }: ChosenHeat, o: HeatOutcome | null): number | null {
+  if (range?.press === 'oven' || s.timerStart === 'from-closing') return s.dwellS;
+  const [first] = o?.closings ?? [];
+  return first ? first.openedS - first.closedS : null;
+}
+
 /** Settings against what the blank and the trade bear. */
-export function settingFindings(c: ChosenHeat, blank: Blank, press: Press): Finding[] {
+export function settingFindings(c: ChosenHeat, blank: Blank, press: Press, o: HeatOutcome | null): Finding[] {
   const { settings: s, range } = c;
   const found: Finding[] = [];
   if (s.peel === 'quench' && blank.material !== 'ceramic') {
@@ -174,16 +199,22 @@ export function settingFindings(c: ChosenHeat, blank: Blank, press: Press): Find
         say`${celsius(s.platenC)} is outside the usual ${celsius(range.platenC[0])} to ${celsius(range.platenC[1])}. Try it on a reject first.`,
       ),
     );
-  if (range && c.originOf.dwellS === 'measured' && (s.dwellS < range.dwellS[0] || s.dwellS > range.dwellS[1]))
+  const closedS = fromClosingS(c, o);
+  if (
+    range &&
+    closedS !== null &&
+    c.originOf.dwellS === 'measured' &&
+    (closedS < range.dwellS[0] || closedS > range.dwellS[1])
+  )
     found.push(
       finding(
         'heat',
         'range-s',
         'warning',
-        say`${seconds(s.dwellS)} is outside the usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])} a pass.`,
+        say`${seconds(Math.round(closedS))} is outside the usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])} a pass.`,
       ),
     );
-  if (isWrapPress(press) && press.autoTimer && s.passes > 1 && s.coolDownC === null)
+  if (timesItself(press) && s.passes > 1 && s.coolDownC === null)
     found.push(
       finding(
         'heat',

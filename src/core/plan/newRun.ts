@@ -15,6 +15,7 @@ export function newRun(job: Job, plan: Plan, id: string, startedAt: number): Run
     startedAt,
     pieces: press.left,
     settings: heat.chosen.settings,
+    load: heat.load?.load ?? null,
     operations: [...heat.operations],
     events: [],
   };

@@ -331,6 +331,7 @@ test('pieces, spoilage and what is still unwritten follow from runs and log', ()
     startedAt: at,
     pieces: 24,
     settings: chosen.settings,
+    load: null,
     operations: [...operations],
     events,
   };

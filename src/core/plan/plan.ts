@@ -2,7 +2,9 @@ import { TERRACES, type Terrace } from '../figures/terraces';
 import { worstFirst, type Figure, type Finding } from '../figures/figure';
 import type { ImageAnalysis } from '../art/analyseImage';
 import type { Job } from '../job/job';
+import type { HeatBook } from '../heat/answer';
 import type { ProvenCounts } from '../heat/choose';
+import type { LogEntry } from '../shop/records';
 import type { JobTally } from '../look/tally';
 import { scaleOf, type AxisScale } from '../calibration/calibration';
 import type { FacePrint } from '../wrap/flatWrap';
@@ -54,6 +56,10 @@ export interface Extra {
   /** Counts of the log, where the shop given does not hold all of it: good pieces behind each recipe, and of this job. */
   readonly proven?: ProvenCounts;
   readonly tally?: JobTally;
+  /** What was tried on this press and coating, where the shop given does not hold its log. */
+  readonly tried?: readonly LogEntry[];
+  /** What the heat model has answered so far, by question; what it is still asked stands in the plan. */
+  readonly heatBook?: HeatBook;
 }
 
 const NO_ANALYSES: Readonly<Record<string, ImageAnalysis>> = {};
@@ -63,12 +69,12 @@ function planPiece(
   job: Job,
   shop: Shop,
   { thicknessMm, print }: OnPaper,
-  { analyses = NO_ANALYSES, proven }: Extra,
+  { analyses = NO_ANALYSES, proven, tried, heatBook }: Extra,
 ) {
   const blank = planBlank(job, shop);
   const measure = planMeasure(job, shop, blank.blank, thicknessMm);
   const wrap = planWrap(job, shop.settings, blank.blank, measure, thicknessMm, print);
-  const heat = planHeat(job, shop, blank.blank, wrap, proven);
+  const heat = planHeat(job, shop, blank.blank, wrap, { proven, tried, book: heatBook });
   const art = planArt({
     job,
     wrap,

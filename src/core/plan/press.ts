@@ -6,7 +6,8 @@ import { foldRun, type RunState } from '../run/run';
 import type { Blank } from '../shop/blank';
 import { profileAt } from '../shapes/profile';
 import { nominalProfile, wallOf } from '../shapes/round';
-import { isWrapPress } from '../shop/press';
+import { isWrapPress, type WrapPress } from '../shop/press';
+import { heaterOf } from '../heat/heaters';
 import type { Run } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { say } from '../units/phrase';
@@ -79,6 +80,11 @@ function prepareFigures(operations: readonly Operation[], left: number): Figure[
   ];
 }
 
+/** The mat a run was begun with. */
+const heaterLengthOf = (press: WrapPress, heaterId: string | null, circumferenceMm: number): number =>
+  heaterOf(press, { widestDiameterMm: circumferenceMm / Math.PI, tallMm: 0 }, heaterId)?.lengthMm ??
+  circumferenceMm;
+
 /** By the circumference measured, or the blank's own figures where the shop no longer has the blank. */
 function heaterReachOfRun(run: Run, measuredMm: number | null): HeaterReach | null {
   if (!isWrapPress(run.press) || run.blank.shape.kind !== 'round') return null;
@@ -88,7 +94,7 @@ function heaterReachOfRun(run: Run, measuredMm: number | null): HeaterReach | nu
   const handled = run.blank.shape.handle !== null;
   return heaterReach(
     { circumferenceMm, printMm: circumferenceMm, handled },
-    run.press.heaterLengthMm,
+    heaterLengthOf(run.press, run.load?.heaterId ?? null, circumferenceMm),
     run.settings.passes,
   );
 }
@@ -124,6 +130,8 @@ export function planPress(
   if (!blank || !heat.press || !heat.chosen) return { ...done, cycle: [], figures: [], findings: [] };
   const cycle = ofStage(heat.operations, 'press');
   const each = plannedS(cycle);
+  const atOnce = heat.load?.load.piecesAtOnce ?? 1;
+  const loads = Math.ceil(left / atOnce);
   const hands = plannedS(cycle, 'hands');
   const [least, most] = spreadS(cycle);
   const findings: Finding[] = running
@@ -150,7 +158,7 @@ export function planPress(
       }),
       figure({
         id: 'press.each',
-        label: 'One piece, usually',
+        label: atOnce > 1 ? `One load of ${atOnce}, usually` : 'One piece, usually',
         quantity: seconds(each),
         origin: 'estimated',
         spread: spreadS(cycle),
@@ -160,10 +168,10 @@ export function planPress(
       figure({
         id: 'press.all',
         label: 'All of them',
-        quantity: seconds(each * left),
+        quantity: seconds(each * loads),
         origin: 'estimated',
-        spread: [least * left, most * left],
-        working: say`${String(left)} × ${seconds(each)}, one after the other`,
+        spread: [least * loads, most * loads],
+        working: say`${String(loads)} × ${seconds(each)}, one after the other`,
         inputs: ['press.each', 'press.left'],
       }),
       ...prepareFigures(heat.operations, left),

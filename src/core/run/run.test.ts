@@ -3,6 +3,7 @@ import { LIBRARY } from '../library/library';
 import { STARTER_PRESSES } from '../demo/things';
 import type { HeatSettings } from '../shop/heatSettings';
 import { pressCycle } from '../operations/cycle';
+import { ONE_PIECE } from '../operations/testTimes';
 import { operation, plannedS, type Operation } from '../shop/operation';
 import type { Run, RunEvent } from '../shop/records';
 import { cooling, cycleOf, foldRun, remainingS, stepClock, touchSafeAfterS } from './run';
@@ -16,13 +17,14 @@ const PRESS = must(STARTER_PRESSES.find((p) => p.kind === 'tumbler'));
 const SETTINGS: HeatSettings = {
   platenC: 188,
   dwellS: 65,
+  laterDwellS: null,
   passes: 2,
   timerStart: 'from-closing',
   pressure: 'medium',
   peel: 'hot',
   coolDownC: 170,
 };
-const OPERATIONS = pressCycle(SETTINGS, BLANK, PRESS);
+const OPERATIONS = pressCycle(SETTINGS, PRESS, ONE_PIECE);
 const T0 = 1_790_000_000_000;
 const run = (
   events: readonly RunEvent[],
@@ -36,6 +38,7 @@ const run = (
   startedAt: T0,
   pieces,
   settings: SETTINGS,
+  load: null,
   operations: [...operations],
   events: [...events],
 });

@@ -8,6 +8,8 @@ export interface RunState {
   readonly stepIndex: number;
   readonly stepStartedAt: number;
   readonly spoiled: number;
+  /** Of the pieces in hand together, those lost so far. */
+  readonly lostInLoad: number;
   readonly good: number;
   readonly ended: 'no' | 'finished' | 'stopped';
   /** When the last piece was through, good or spoiled; null before the first. */
@@ -27,55 +29,55 @@ interface Position {
 export const cycleOf = (run: Pick<Run, 'operations'>): readonly Operation[] =>
   ofStage(run.operations, 'press');
 
-function nextPiece(state: RunState, at: number, pieces: number): RunState {
-  const piece = state.piece + 1;
-  const ended = piece >= pieces ? 'finished' : 'no';
-  return { ...state, piece, lastThroughAt: at, stepIndex: 0, stepStartedAt: at, ended };
+/** Pieces that go in together: as the run was begun, and what is left at its end. */
+export const inHand = (run: Pick<Run, 'pieces' | 'load'>, state: Pick<RunState, 'piece'>): number =>
+  Math.max(1, Math.min(run.load?.piecesAtOnce ?? 1, run.pieces - state.piece));
+
+function nextLoad(state: RunState, at: number, run: Run): RunState {
+  const piece = state.piece + inHand(run, state);
+  const ended = piece >= run.pieces ? 'finished' : 'no';
+  return { ...state, piece, lostInLoad: 0, lastThroughAt: at, stepIndex: 0, stepStartedAt: at, ended };
 }
 
-function advance(state: RunState, at: number, cycle: readonly Operation[], pieces: number): RunState {
+/** One piece of the load is lost: the others go on; with the last of them the load is over. */
+function lose(state: RunState, at: number, run: Run): RunState {
+  const lost = { ...state, spoiled: state.spoiled + 1, lostInLoad: state.lostInLoad + 1 };
+  return lost.lostInLoad >= inHand(run, state) ? nextLoad(lost, at, run) : lost;
+}
+
+function advance(state: RunState, at: number, cycle: readonly Operation[], run: Run): RunState {
   const tookS = (at - state.stepStartedAt) / 1000;
   const dwellsS = cycle[state.stepIndex]?.timed ? [...state.dwellsS, tookS] : state.dwellsS;
   if (state.stepIndex + 1 < cycle.length)
     return { ...state, dwellsS, stepIndex: state.stepIndex + 1, stepStartedAt: at };
-  const setDownAt = [...state.setDownAt, at];
-  return nextPiece({ ...state, dwellsS, good: state.good + 1, setDownAt }, at, pieces);
+  const through = inHand(run, state) - state.lostInLoad;
+  const setDownAt = [...state.setDownAt, ...Array.from({ length: through }, () => at)];
+  return nextLoad({ ...state, dwellsS, good: state.good + through, setDownAt }, at, run);
 }
 
 /** What an event makes of a state; null where it does not count: the run has ended, or its operation is not the one in hand. */
-function after(
-  state: RunState,
-  event: RunEvent,
-  cycle: readonly Operation[],
-  pieces: number,
-): RunState | null {
+function after(state: RunState, event: RunEvent, cycle: readonly Operation[], run: Run): RunState | null {
   if (state.ended !== 'no') return null;
   switch (event.kind) {
     case 'done':
-      return cycle[state.stepIndex]?.id === event.operationId
-        ? advance(state, event.at, cycle, pieces)
-        : null;
+      return cycle[state.stepIndex]?.id === event.operationId ? advance(state, event.at, cycle, run) : null;
     case 'spoiled':
-      return nextPiece({ ...state, spoiled: state.spoiled + 1 }, event.at, pieces);
+      return lose(state, event.at, run);
     case 'stop':
       return { ...state, ended: 'stopped' };
     case 'undo':
+    case 'reading':
       return null;
   }
 }
 
-function apply(
-  { state, past }: Position,
-  event: RunEvent,
-  cycle: readonly Operation[],
-  pieces: number,
-): Position {
+function apply({ state, past }: Position, event: RunEvent, cycle: readonly Operation[], run: Run): Position {
   if (event.kind === 'undo') {
     const previous = past[past.length - 1];
     // The clock of the step gone back to goes on from when it first started.
     return previous ? { state: previous, past: past.slice(0, -1) } : { state, past };
   }
-  const next = after(state, event, cycle, pieces);
+  const next = after(state, event, cycle, run);
   return next ? { state: next, past: [...past, state] } : { state, past };
 }
 
@@ -86,6 +88,7 @@ export function foldRun(run: Run): RunState {
     stepIndex: 0,
     stepStartedAt: run.startedAt,
     spoiled: 0,
+    lostInLoad: 0,
     good: 0,
     ended: 'no',
     lastThroughAt: null,
@@ -93,8 +96,7 @@ export function foldRun(run: Run): RunState {
     dwellsS: [],
   };
   const cycle = cycleOf(run);
-  return run.events.reduce<Position>((p, e) => apply(p, e, cycle, run.pieces), { state: start, past: [] })
-    .state;
+  return run.events.reduce<Position>((p, e) => apply(p, e, cycle, run), { state: start, past: [] }).state;
 }
 
 export interface StepClock {
@@ -124,7 +126,9 @@ export function remainingS(run: Run, state: RunState, nowMs: number): number {
   const here = cycle[state.stepIndex];
   const thisStep = here ? Math.max(0, here.plannedS - (nowMs - state.stepStartedAt) / 1000) : 0;
   const rest = plannedS(cycle.slice(state.stepIndex + 1));
-  return thisStep + rest + (run.pieces - state.piece - 1) * (own ?? plannedS(cycle));
+  const after = run.pieces - state.piece - inHand(run, state);
+  const loads = Math.ceil(after / (run.load?.piecesAtOnce ?? 1));
+  return thisStep + rest + (own === null ? loads * plannedS(cycle) : after * own);
 }
 
 /** How long after it is set down a piece can be touched, s, at the slowest: what a person is told to wait. */
@@ -141,8 +145,11 @@ export function cooling(
   return { pieces: left.length, waitS: Math.max(0, ...left) };
 }
 
+/** What a button or a key can strike. */
+export type Struck = Exclude<RunEvent['kind'], 'reading'>;
+
 /** What a person struck, as an event about the operation in hand; null where the run has no operation in hand. */
-export function eventOf(run: Run, state: RunState, kind: RunEvent['kind'], at: number): RunEvent | null {
+export function eventOf(run: Run, state: RunState, kind: Struck, at: number): RunEvent | null {
   if (kind === 'undo' || kind === 'stop') return { kind, at };
   const operationId = cycleOf(run)[state.stepIndex]?.id;
   return operationId === undefined ? null : { kind, at, operationId };

@@ -20,6 +20,8 @@ export type Pressure = (typeof PRESSURES)[number];
 export const heatSettingsSchema = z.strictObject({
   platenC: z.number().check(z.gte(100), z.lte(260)),
   dwellS: z.number().check(z.gte(1), z.lte(7200)),
+  /** Every pass after the first, where it is shorter: the wall is still hot. Null for the same time. */
+  laterDwellS: z.nullable(z.number().check(z.gte(1), z.lte(7200))),
   passes: z.int().check(z.gte(1), z.lte(6)),
   timerStart: z.enum(TIMER_STARTS),
   pressure: z.enum(PRESSURES),
@@ -32,6 +34,7 @@ export type HeatSettings = z.infer<typeof heatSettingsSchema>;
 export const sameSettings = (a: HeatSettings, b: HeatSettings): boolean =>
   a.platenC === b.platenC &&
   a.dwellS === b.dwellS &&
+  a.laterDwellS === b.laterDwellS &&
   a.passes === b.passes &&
   a.timerStart === b.timerStart &&
   a.pressure === b.pressure &&

@@ -32,6 +32,7 @@ const OPERATION_KINDS = [
   // At the press.
   'load',
   'turn',
+  'turn-over',
   'cool-down',
   'close',
   'reach-temperature',

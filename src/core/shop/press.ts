@@ -1,6 +1,7 @@
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
-import { idSchema, mmSchema, nameSchema } from './common';
+import { idSchema, mmSchema, momentSchema, nameSchema } from './common';
+import { MATERIALS } from './blank';
 
 export const PRESS_KINDS = ['tumbler', 'mug', 'oven', 'flat'] as const;
 export type PressKind = (typeof PRESS_KINDS)[number];
@@ -9,27 +10,116 @@ export type PressKind = (typeof PRESS_KINDS)[number];
 export const TIMER_STARTS = ['from-closing', 'at-temperature'] as const;
 export type TimerStart = (typeof TIMER_STARTS)[number];
 
-const base = { id: idSchema, name: nameSchema };
+/** How a press keeps time: by a person's own clock, by its own from closing, or by its own on reaching its working temperature. */
+export const PRESS_TIMERS = ['by-hand', 'own-from-closing', 'own-at-temperature'] as const;
+export type PressTimer = (typeof PRESS_TIMERS)[number];
+
+const wattsSchema = z
+  .number()
+  .check(z.gte(20, 'At least 20 W: look at the plate.'), z.lte(30000, 'At most 30,000 W.'));
+const voltsSchema = z.number().check(z.gte(80, 'At least 80 V.'), z.lte(480, 'At most 480 V.'));
+const readSchema = z.number().check(z.gte(30), z.lte(300));
+
+/** What its heater draws. Null watts: usual for its size, with its spread. */
+const powerSchema = z.strictObject({
+  watts: z.nullable(wattsSchema),
+  from: z.enum(['plate', 'measured']),
+  volts: z.nullable(voltsSchema),
+});
+export type Power = z.infer<typeof powerSchema>;
+export const USUAL_POWER: Power = { watts: null, from: 'plate', volts: null };
+
+/** Readings of a probe or of strips at one set temperature. x and y run 0..1 over the heated face, from its left and from its back. */
+const checkSchema = z.strictObject({
+  id: idSchema,
+  at: momentSchema,
+  setC: readSchema,
+  with: z.enum(['probe', 'strips']),
+  points: z
+    .array(
+      z.strictObject({
+        x: z.number().check(z.gte(0), z.lte(1)),
+        y: z.number().check(z.gte(0), z.lte(1)),
+        readC: readSchema,
+      }),
+    )
+    .check(z.minLength(1, 'Take at least one reading.'), z.maxLength(9)),
+});
+export type PressCheck = z.infer<typeof checkSchema>;
+
+/** One closing on a known load, timed: what the display fell to and how long it took to come back. */
+const timingSchema = z.strictObject({
+  id: idSchema,
+  at: momentSchema,
+  setC: readSchema,
+  roomC: z.number().check(z.gte(-10), z.lte(50)),
+  lowestC: z.nullable(readSchema),
+  backS: z.nullable(z.number().check(z.gte(1), z.lte(3600))),
+  load: z.strictObject({
+    material: z.enum(MATERIALS),
+    wallMm: mmSchema(0.2, 60),
+    vacuum: z.boolean(),
+    /** Heated face of one piece, mm². */
+    areaMm2: z.number().check(z.gte(50), z.lte(2_600_000)),
+    /** Right round a blank in a wrap press; null elsewhere. */
+    circumferenceMm: z.nullable(mmSchema(15, 1300)),
+    pieces: z.int().check(z.gte(1), z.lte(200)),
+    wasteSheets: z.int().check(z.gte(0), z.lte(6)),
+    heaterId: z.nullable(idSchema),
+  }),
+});
+export type PressTiming = z.infer<typeof timingSchema>;
+
+const base = {
+  id: idSchema,
+  name: nameSchema,
+  power: powerSchema,
+  /** Oldest first; the newest of each counts. */
+  checks: z.array(checkSchema).check(z.maxLength(60)),
+  timings: z.array(timingSchema).check(z.maxLength(60)),
+};
+
+/** A mat that can be put into a wrap press. Length is its arc, laid flat. */
+const heaterSchema = z
+  .strictObject({
+    id: idSchema,
+    name: nameSchema,
+    lengthMm: mmSchema(50, 600),
+    heightMm: mmSchema(30, 400),
+    smallestDiameterMm: mmSchema(10, 200),
+    largestDiameterMm: mmSchema(10, 250),
+    /** How much wider it is made at the top than at the foot, across; 0 for a straight mat. */
+    taperMm: mmSchema(-40, 40),
+  })
+  .check(
+    z.refine((h) => h.smallestDiameterMm < h.largestDiameterMm, {
+      path: ['largestDiameterMm'],
+      error: 'The largest diameter must be more than the smallest.',
+    }),
+  );
+export type PressHeater = z.infer<typeof heaterSchema>;
 
 /** A wrap-round press: a heated mat that closes round the blank and does not reach all the way. */
 const wrapPressSchema = z.strictObject({
   ...base,
   kind: z.enum(['tumbler', 'mug']),
-  heaterLengthMm: mmSchema(50, 600),
-  heaterHeightMm: mmSchema(30, 400),
-  smallestDiameterMm: mmSchema(10, 200),
-  largestDiameterMm: mmSchema(10, 250),
-  timerStart: z.enum(TIMER_STARTS),
-  /** Its own timer starts by itself on reaching temperature. */
-  autoTimer: z.boolean(),
+  /** The first is the one it came with. */
+  heaters: z.array(heaterSchema).check(z.minLength(1, 'A press has at least one heater.'), z.maxLength(12)),
+  timer: z.enum(PRESS_TIMERS),
+  /** Temperature it keeps between pieces, where that is lower than the working one. */
+  restingC: z.nullable(readSchema),
 });
 
-/** An oven: heats all round, one pass, held by a sleeve or shrink film. */
+/** An oven: heats all round, one pass, held by a sleeve, shrink film or wound tape. */
 export const ovenSchema = z.strictObject({
   ...base,
   kind: z.literal('oven'),
   insideHeightMm: mmSchema(50, 1000),
-  hold: z.enum(['sleeve', 'shrink film']),
+  insideWidthMm: z.nullable(mmSchema(100, 2000)),
+  insideDepthMm: z.nullable(mmSchema(100, 2000)),
+  hold: z.enum(['sleeve', 'shrink film', 'wound tape']),
+  /** How far its air falls when it is opened to load it, K; null for usual. */
+  fallK: z.nullable(z.number().check(z.gte(0), z.lte(150))),
 });
 
 /** A flat press: one heated platen closing on a bed. A clamshell pinches thick pieces at its hinge. */
@@ -38,16 +128,28 @@ const flatPressSchema = z.strictObject({
   kind: z.literal('flat'),
   platenWidthMm: mmSchema(100, 1600),
   platenHeightMm: mmSchema(100, 1600),
+  platenThicknessMm: mmSchema(3, 60),
+  /** Silicone pad on the bed, mm; 0 for a bare bed. */
+  padMm: mmSchema(0, 30),
   opens: z.enum(['swing-away', 'clamshell', 'drawer']),
   /** Thickest piece it closes on. */
   openingMm: mmSchema(2, 120),
-  timerStart: z.enum(TIMER_STARTS),
+  timer: z.enum(PRESS_TIMERS),
+  restingC: z.nullable(readSchema),
 });
 
 export const pressSchema = z.discriminatedUnion('kind', [wrapPressSchema, ovenSchema, flatPressSchema]);
 export type Press = z.infer<typeof pressSchema>;
 export type WrapPress = z.infer<typeof wrapPressSchema>;
 export type FlatPress = z.infer<typeof flatPressSchema>;
+export type Oven = z.infer<typeof ovenSchema>;
 export const isFlatPress = (p: Press): p is FlatPress => p.kind === 'flat';
 export const isWrapPress = (p: Press): p is WrapPress => p.kind === 'tumbler' || p.kind === 'mug';
-export const isOven = (p: Press): p is z.infer<typeof ovenSchema> => p.kind === 'oven';
+export const isOven = (p: Press): p is Oven => p.kind === 'oven';
+
+/** From when the times of a press count, by how it keeps them. An oven counts from when its air is back. */
+export const timerStartOf = (p: Press): TimerStart =>
+  isOven(p) || p.timer === 'own-at-temperature' ? 'at-temperature' : 'from-closing';
+
+/** Its own timer starts without a hand: closed again while hot it counts at once. */
+export const timesItself = (p: Press): boolean => !isOven(p) && p.timer !== 'by-hand';

@@ -4,6 +4,7 @@ import { idSchema, momentSchema, noteSchema } from './common';
 import { blankSchema } from './blank';
 import { pressSchema } from './press';
 import { heatSettingsSchema } from './heatSettings';
+import { loadSchema } from './load';
 import { operationIdSchema, operationSchema } from './operation';
 import { FAULT_IDS } from './faultIds';
 
@@ -27,6 +28,8 @@ export const recipeSchema = z.strictObject({
   blankId: idSchema,
   pressId: idSchema,
   settings: heatSettingsSchema,
+  /** How the pieces lay; null where it was not written down. */
+  load: z.nullable(loadSchema),
   keptAt: momentSchema,
 });
 export type Recipe = z.infer<typeof recipeSchema>;
@@ -42,6 +45,7 @@ export const logEntrySchema = z.strictObject({
   pressId: idSchema,
   pressName: z.string().check(z.maxLength(80)),
   settings: heatSettingsSchema,
+  load: z.nullable(loadSchema),
   verdict: z.enum(VERDICTS),
   paperState: z.enum(PAPER_STATES),
   good: z.int().check(z.gte(0), z.lte(100000)),
@@ -61,6 +65,14 @@ const runEventSchema = z.discriminatedUnion('kind', [
   /** The last event that counted is taken back. */
   z.strictObject({ ...eventBase, kind: z.literal('undo') }),
   z.strictObject({ ...eventBase, kind: z.literal('stop') }),
+  /** What the display of the press read: at its lowest after closing, or back at its set temperature. Moves no step. */
+  z.strictObject({
+    ...eventBase,
+    kind: z.literal('reading'),
+    what: z.enum(['lowest', 'back']),
+    operationId: operationIdSchema,
+    readC: z.number().check(z.gte(20), z.lte(300)),
+  }),
 ]);
 export type RunEvent = z.infer<typeof runEventSchema>;
 
@@ -71,6 +83,8 @@ export const runSchema = z.strictObject({
   pieces: z.int().check(z.gte(1), z.lte(100000)),
   /** Copied at the start: editing the job or the shop never moves a running clock or a count. */
   settings: heatSettingsSchema,
+  /** Pieces that go in together, and how; null for one by one. */
+  load: z.nullable(loadSchema),
   blank: blankSchema,
   press: pressSchema,
   /** What is done to each piece. A change of the code that makes such lists changes nothing here. */

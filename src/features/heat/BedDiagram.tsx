@@ -1,72 +1,166 @@
 'use client';
 
+import { offsetMap, newestOf } from '@/core/heat/pressModel';
+import type { BedPlan, Laid } from '@/core/heat/bed';
 import { boundsOfContour, contourPath, flatten } from '@/core/geometry/contour';
-import type { FlatPress } from '@/core/shop/press';
+import { isFlatPress, isOven, type FlatPress, type Oven } from '@/core/shop/press';
 import { mm } from '@/core/units/quantity';
 import { mainFace } from '@/core/wrap/pattern';
-import { useSay } from '@/ui/units';
+import { useSay, useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 
-/** The last of a platen along its edges runs cooler, mm. */
-const COOL_EDGE_MM = 35;
 const OUTLINE_TOLERANCE_MM = 0.2;
 
-/** A flat press from above: the platen to scale, its cooler edges, and the piece in the middle. */
-export function BedDiagram({ press }: { press: FlatPress }) {
+/** A flat press or an oven from above: the bed to scale, its cooler edges, and the pieces of a load where to lay them. */
+export function BedDiagram({ press, print = false }: { press: FlatPress | Oven; print?: boolean }) {
   const { plan } = useJob();
   const say = useSay();
-  const { pattern } = plan.wrap;
-  const { platenWidthMm: w, platenHeightMm: h } = press;
-  const room = Math.max(w, h) * 0.14;
-  const em = Math.max(w, h) / 17;
-  const trim = pattern && mainFace(pattern).trim;
-  const box = trim && boundsOfContour(trim);
-  // Laid the way round that fits, as a hand would.
-  const turned = box !== null && (box.width > w || box.height > h) && box.height <= w && box.width <= h;
+  const { load } = plan.heat;
+  const bed = load?.bed ?? null;
+  const [w, h] = isFlatPress(press)
+    ? [press.platenWidthMm, press.platenHeightMm]
+    : [bed?.widthMm ?? 380, bed?.heightMm ?? 320];
+  const margin = bed?.marginMm ?? 30;
+  const line = Math.max(w, h) / 180;
+  const pieces = load?.load.piecesAtOnce ?? 1;
   const size = [mm(w), ' × ', mm(h)] as const;
+  const what = isOven(press) ? 'rack' : 'platen';
   return (
-    <figure className="flex flex-col items-center justify-center p-3">
-      <figcaption className="font-name text-lead font-semibold">On the bed, from above</figcaption>
+    <figure className="flex h-full min-h-0 flex-col p-2">
+      <figcaption className="font-name text-lead font-semibold">
+        {isOven(press) ? 'On the rack, from above' : 'On the bed, from above'}
+      </figcaption>
       <svg
-        viewBox={`${-w / 2 - room} ${-h / 2 - room} ${w + 2 * room} ${h + 2 * room}`}
-        className="max-h-64 w-full max-w-60"
+        viewBox={`${-line} ${-line} ${w + 2 * line} ${h + 2 * line}`}
+        className={print ? 'w-full' : 'min-h-0 w-full flex-1'}
         role="img"
-        aria-label={`The piece in the middle of a platen of ${say([...size])}`}
+        aria-label={`${pieces} at once on a ${what} of ${say([...size])}`}
       >
-        <rect x={-w / 2} y={-h / 2} width={w} height={h} fill="#d08a3e" />
+        <rect x={0} y={0} width={w} height={h} fill="#dccfa9" stroke="#14211f" strokeWidth={line} />
         <rect
-          x={-w / 2 + COOL_EDGE_MM}
-          y={-h / 2 + COOL_EDGE_MM}
-          width={Math.max(0, w - 2 * COOL_EDGE_MM)}
-          height={Math.max(0, h - 2 * COOL_EDGE_MM)}
-          fill="#ad4b25"
+          x={margin}
+          y={margin}
+          width={Math.max(0, w - 2 * margin)}
+          height={Math.max(0, h - 2 * margin)}
+          fill="#ebdcb4"
+          stroke="#14211f"
+          strokeWidth={line / 2}
+          strokeDasharray={`${line * 2} ${line * 2}`}
         />
-        {trim && box && (
-          <g
-            transform={`${turned ? 'rotate(90) ' : ''}translate(${-box.x - box.width / 2} ${-box.y - box.height / 2})`}
-          >
-            <path
-              d={contourPath(flatten(trim, OUTLINE_TOLERANCE_MM))}
-              fill="#f8faf6"
-              stroke="#14211f"
-              strokeWidth={Math.max(w, h) / 160}
-            />
-          </g>
-        )}
-        <text
-          y={h / 2 + em * 1.3}
-          textAnchor="middle"
-          fontSize={em}
-          fontWeight={600}
-          className="font-label"
-          fill="#14211f"
-        >
-          platen {say([...size])}
-        </text>
+        {isFlatPress(press) && <ColdSpot press={press} w={w} h={h} />}
+        {bed?.laid.map((l, i) => (
+          <PieceOn key={i} laid={l} n={i + 1} line={line} round={isOven(press)} />
+        ))}
+        {bed && !isOven(press) && <Cross bed={bed} line={line} />}
       </svg>
-      <p className="mt-1 max-w-56 text-center text-fine leading-tight text-soft">
-        The pale band, {say([mm(COOL_EDGE_MM)])} along the edges, runs cooler.
-      </p>
+      <BedWords press={press} bed={bed} />
     </figure>
+  );
+}
+
+function PieceOn({ laid, n, line, round }: { laid: Laid; n: number; line: number; round: boolean }) {
+  const { plan } = useJob();
+  const { pattern } = plan.wrap;
+  const flat = plan.blank.blank?.shape.kind === 'flat';
+  const trim = flat && pattern ? mainFace(pattern).trim : null;
+  const box = trim && boundsOfContour(trim);
+  const size = Math.min(laid.widthMm, laid.heightMm, 200) * 0.42;
+  const square = Math.abs(laid.widthMm - laid.heightMm) < 2;
+  return (
+    <g transform={`translate(${laid.xMm} ${laid.yMm})`}>
+      {trim && box ? (
+        <path
+          transform={
+            laid.turned
+              ? `translate(${laid.widthMm} 0) rotate(90) translate(${-box.x} ${-box.y})`
+              : `translate(${-box.x} ${-box.y})`
+          }
+          d={contourPath(flatten(trim, OUTLINE_TOLERANCE_MM))}
+          fill={laid.dummy ? 'none' : '#f8faf6'}
+          stroke="#14211f"
+          strokeWidth={line}
+          strokeDasharray={laid.dummy ? `${line * 3} ${line * 2}` : undefined}
+        />
+      ) : (
+        <rect
+          width={laid.widthMm}
+          height={laid.heightMm}
+          rx={round && square ? laid.widthMm / 2 : 0}
+          fill="#f8faf6"
+          stroke="#14211f"
+          strokeWidth={line}
+        />
+      )}
+      <text
+        x={laid.widthMm / 2}
+        y={laid.heightMm / 2 + size * 0.36}
+        textAnchor="middle"
+        fontSize={size}
+        fontWeight={600}
+        className="font-label"
+        fill="#14211f"
+      >
+        {laid.dummy ? 'spare' : n}
+      </text>
+    </g>
+  );
+}
+
+const Cross = ({ bed, line }: { bed: BedPlan; line: number }) => {
+  const { xMm, yMm } = bed.pressure;
+  const r = line * 5;
+  return (
+    <path
+      d={`M ${xMm - r} ${yMm} h ${2 * r} M ${xMm} ${yMm - r} v ${2 * r}`}
+      stroke="#c8371b"
+      strokeWidth={line * 1.4}
+      fill="none"
+    />
+  );
+};
+
+/** The coolest place that was read, where it is worth a word. */
+function ColdSpot({ press, w, h }: { press: FlatPress; w: number; h: number }) {
+  const units = useUnits();
+  const check = newestOf(press.checks);
+  const map = offsetMap(check);
+  const coldest = check?.points.reduce((a, b) => (b.readC < a.readC ? b : a));
+  if (!check || !coldest || map.coldestK === null || map.coldestK > -3) return null;
+  const low = units.temperature === 'F' ? -map.coldestK * 1.8 : -map.coldestK;
+  const [cx, cy] = [coldest.x * w, coldest.y * h];
+  return (
+    <g>
+      <ellipse cx={cx} cy={cy} rx={w / 5} ry={h / 5} fill="#7f9468" fillOpacity={0.6} />
+      <text
+        x={cx}
+        y={cy}
+        textAnchor="middle"
+        fontSize={Math.max(w, h) / 22}
+        className="font-label"
+        fill="#14211f"
+      >
+        {Math.round(low)} °{units.temperature} low
+      </text>
+    </g>
+  );
+}
+
+function BedWords({ press, bed }: { press: FlatPress | Oven; bed: BedPlan | null }) {
+  const { plan } = useJob();
+  const say = useSay();
+  const { load, model } = plan.heat;
+  const more = model?.loads.find((l) => l.pieces === load?.most);
+  const fits =
+    load && load.most > 0
+      ? `${load.most} fit${more && load.most > load.load.piecesAtOnce ? `, and would take ${say([{ kind: 'duration', value: more.dwellS }])}` : ''}`
+      : 'It does not fit.';
+  return (
+    <p className="mt-1 text-fine leading-snug">
+      {bed && !isOven(press) && (
+        <>cross: middle of the load, {say([mm(bed.pressure.offMm)])} from the middle. </>
+      )}
+      dashed: {isOven(press) ? 'keep clear of the walls' : 'cooler outside'}, {say([mm(bed?.marginMm ?? 30)])}
+      . <strong>{fits}</strong>
+    </p>
   );
 }

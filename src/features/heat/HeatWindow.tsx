@@ -1,27 +1,32 @@
 'use client';
 
-import { extent, line, scaleLinear } from 'd3';
+import { useMemo } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { ACTIVATION_J_MOL, equalDoseS } from '@/core/heat/dose';
-import { formatQuantity, type UnitChoice } from '@/core/units/format';
-import { celsius, seconds } from '@/core/units/quantity';
+import type { ChosenHeat } from '@/core/heat/choose';
+import type { HeatOutcome } from '@/core/heat/outcome';
+import { settableS } from '@/core/heat/start';
+import type { HeatSettings } from '@/core/shop/heatSettings';
 import type { LogEntry } from '@/core/shop/records';
+import { clockText, formatQuantity, toCelsius, toFahrenheit, type UnitChoice } from '@/core/units/format';
+import { celsius } from '@/core/units/quantity';
 import { newestOnPress } from '@/data/log';
 import { Board } from '@/ui/board/Board';
+import { Draggable } from '@/ui/board/Draggable';
 import { useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
+import { bandPaths, CHART_ROOM, goodAt, goodPlace, windowScales, type WindowScales } from './windowScales';
 
 const DOT: Readonly<Record<LogEntry['verdict'], { fill: string; label: string }>> = {
-  good: { fill: '#3c6b57', label: 'good' },
-  under: { fill: '#f8faf6', label: 'under' },
-  over: { fill: '#6e2f2a', label: 'over' },
+  good: { fill: '#173a36', label: 'good' },
+  under: { fill: '#f8faf6', label: 'too little' },
+  over: { fill: '#6e2f2a', label: 'too much' },
   other: { fill: '#c9b37a', label: 'other fault' },
 };
 
 /** Newest entries shown as dots: older ones lie under them. */
 const MOST_DOTS = 300;
 
-/** Temperature against time: the usual range, the line of equal dose through these settings, and what the log has tried. */
+/** Temperature against time: how likely a good piece is, the usual range, what was tried, and the setting to drag. */
 export function HeatWindow() {
   const { plan } = useJob();
   const units = useUnits();
@@ -33,7 +38,8 @@ export function HeatWindow() {
   const tried = (newest ?? []).filter((e) => e.settings.passes === chosen.settings.passes);
   return (
     <Board
-      label="Temperature against time, with the usual range and what has been tried"
+      interactive
+      label="Temperature against time: how likely a good piece is, the usual range and what has been tried"
       bounds={{ x: 0, y: 0, width: 1, height: 1 }}
       room={{ top: 0, right: 0, bottom: 0, left: 0 }}
       draw={(fit) => <Chart width={fit.width} height={fit.height} tried={tried} units={units} />}
@@ -50,62 +56,51 @@ interface ChartProps {
 
 function Chart({ width, height, tried, units }: ChartProps) {
   const { plan } = useJob();
-  const { chosen } = plan.heat;
-  if (!chosen) return null;
-  const { settings: s, base, range } = chosen;
-  const cs = [s.platenC, base.platenC, ...(range?.platenC ?? []), ...tried.map((e) => e.settings.platenC)];
-  const ts = [s.dwellS, base.dwellS, ...(range?.dwellS ?? []), ...tried.map((e) => e.settings.dwellS)];
-  const [cLo = 170, cHi = 210] = extent(cs);
-  const [, tHi = 100] = extent(ts);
-  const x = scaleLinear([cLo - 6, cHi + 6], [64, width - 24]);
-  const y = scaleLinear([0, tHi * 1.2], [height - 46, 34]);
-  const curve = (activation: number) => {
-    const points = x
-      .ticks(40)
-      .map((c): [number, number] => [x(c), y(equalDoseS(base.dwellS, base.platenC, c, activation))]);
-    return line()(points.filter(([, py]) => py > 30 && py < height - 46)) ?? '';
-  };
+  const { chosen, model } = plan.heat;
+  const range = model?.range ?? null;
+  const scales = useMemo(() => range && windowScales(range, width, height), [range, width, height]);
+  const window = model?.window ?? null;
+  const bands = useMemo(() => (window && scales ? bandPaths(window, scales) : []), [window, scales]);
+  if (!chosen || !model || !scales) return null;
+  const { x, y } = scales;
+  const { settings: s } = chosen;
+  const usual = usualBox(chosen, model.outcome);
+  const shownDots = tried.filter((e) => inside(scales, e.settings, model.range));
   return (
     <g className="font-label" fontSize={13} fill="#14211f">
-      <text x={64} y={20} fontSize={15} fontWeight={600}>
+      <text x={CHART_ROOM.left} y={20} fontSize={15} fontWeight={600}>
         {s.passes > 1 ? 'Time a pass against temperature' : 'Time against temperature'}
+        {model.rough && <tspan fontWeight={500}> · calculating</tspan>}
       </text>
-      {range && (
+      <rect
+        x={CHART_ROOM.left}
+        y={CHART_ROOM.top}
+        width={Math.max(0, width - CHART_ROOM.left - CHART_ROOM.right)}
+        height={Math.max(0, height - CHART_ROOM.top - CHART_ROOM.bottom)}
+        fill="#f2f1e6"
+      />
+      {bands.map((b, i) => (
+        <path key={i} d={b.d} fill={b.fill} stroke="#14211f" strokeWidth={0.6} />
+      ))}
+      <Sides scales={scales} width={width} height={height} />
+      {usual && (
         <g>
           <rect
-            x={x(range.platenC[0])}
-            width={x(range.platenC[1]) - x(range.platenC[0])}
-            y={y(range.dwellS[1])}
-            height={y(range.dwellS[0]) - y(range.dwellS[1])}
-            fill="#c9b37a"
-            fillOpacity={0.5}
+            x={x(usual.platenC[0])}
+            width={x(usual.platenC[1]) - x(usual.platenC[0])}
+            y={y(usual.dwellS[1])}
+            height={y(usual.dwellS[0]) - y(usual.dwellS[1])}
+            fill="none"
             stroke="#14211f"
-            strokeWidth={1}
+            strokeDasharray="5 4"
           />
-          <text x={x(range.platenC[1]) - 6} y={y(range.dwellS[1]) + 16} textAnchor="end" fontWeight={600}>
+          <text x={x(usual.platenC[1]) - 6} y={y(usual.dwellS[1]) - 5} textAnchor="end" fontWeight={600}>
             usual range
           </text>
         </g>
       )}
-      <path
-        d={curve(ACTIVATION_J_MOL.low)}
-        fill="none"
-        stroke="#ad4b25"
-        strokeWidth={1}
-        strokeDasharray="3 3"
-      />
-      <path
-        d={curve(ACTIVATION_J_MOL.high)}
-        fill="none"
-        stroke="#ad4b25"
-        strokeWidth={1}
-        strokeDasharray="3 3"
-      />
-      <path d={curve(ACTIVATION_J_MOL.usual)} fill="none" stroke="#ad4b25" strokeWidth={2.5} />
-      <text x={width - 28} y={34} textAnchor="end" fill="#8a3a1a" fontWeight={600}>
-        red line: same dose, estimated
-      </text>
-      {tried.map((e) => (
+      <BestWords scales={scales} />
+      {shownDots.map((e) => (
         <circle
           key={e.id}
           cx={x(e.settings.platenC)}
@@ -118,47 +113,173 @@ function Chart({ width, height, tried, units }: ChartProps) {
           <title>{DOT[e.verdict].label}</title>
         </circle>
       ))}
-      <Here cx={x(s.platenC)} cy={y(s.dwellS)} />
       <Axes x={x} y={y} width={width} height={height} units={units} />
-      {tried.length > 0 && <DotKey x={70} y={height - 62} />}
+      {shownDots.length > 0 && <DotKey x={CHART_ROOM.left} y={height - 7} />}
+      <Here scales={scales} units={units} />
     </g>
   );
 }
 
-const Here = ({ cx, cy }: { cx: number; cy: number }) => (
-  <g stroke="#14211f" strokeWidth={2} fill="none">
-    <path d={`M ${cx - 14} ${cy} h 28 M ${cx} ${cy - 14} v 28`} />
-    <rect x={cx - 9} y={cy - 9} width={18} height={18} />
-  </g>
-);
+/**
+ * The usual range as this timer tells it. It is told from closing: for a timer that starts at temperature the climb comes off, since those who
+ * use one and those who use the other press alike. Ovens are told at temperature from the start.
+ */
+function usualBox({ range, settings: s }: ChosenHeat, o: HeatOutcome | null) {
+  if (!range || range.press === 'oven' || s.timerStart === 'from-closing') return range;
+  const [first] = o?.closings ?? [];
+  const climbS = first?.backS == null ? 0 : first.backS - first.closedS;
+  return {
+    ...range,
+    dwellS: [Math.max(0, range.dwellS[0] - climbS), Math.max(0, range.dwellS[1] - climbS)] as const,
+  };
+}
+
+const inside = (
+  _: WindowScales,
+  s: HeatSettings,
+  range: { platenC: readonly [number, number]; dwellS: readonly [number, number] },
+) => s.platenC >= range.platenC[0] && s.platenC <= range.platenC[1] && s.dwellS <= range.dwellS[1];
+
+/** What lies on either side of the window, in words. */
+function Sides({ width, height }: { scales: WindowScales; width: number; height: number }) {
+  const { plan } = useJob();
+  const map = plan.heat.model?.window;
+  if (!map) return null;
+  const at = (gx: number, gy: number) => map.good[gy * map.columns + gx] ?? 1;
+  const clearTop = at(map.columns - 2, map.rows - 2) < 0.5;
+  const clearFoot = at(1, 1) < 0.5;
+  return (
+    <g fontWeight={600}>
+      {clearTop && (
+        <text x={width - CHART_ROOM.right - 8} y={CHART_ROOM.top + 18} textAnchor="end">
+          too much: browned, soft lines
+        </text>
+      )}
+      {clearFoot && (
+        <text x={CHART_ROOM.left + 8} y={height - CHART_ROOM.bottom - 10}>
+          too little: pale, dye left
+        </text>
+      )}
+    </g>
+  );
+}
+
+function BestWords({ scales: { x, y } }: { scales: WindowScales }) {
+  const { plan } = useJob();
+  const map = plan.heat.model?.window;
+  const place = useMemo(() => (map ? goodPlace(map) : null), [map]);
+  if (!map || !place) return null;
+  const good = goodAt(map, place.c, place.s) ?? 0;
+  const words =
+    good >= 0.95
+      ? 'good 19 in 20'
+      : good >= 0.9
+        ? 'good 9 in 10'
+        : good >= 0.75
+          ? 'good 3 in 4'
+          : 'good 1 in 2';
+  const [cx, cy] = [x(place.c), y(place.s)];
+  return (
+    <text x={cx} y={cy - 22} textAnchor="middle" fontWeight={600} fill={good >= 0.95 ? '#ffffff' : '#14211f'}>
+      {words}
+    </text>
+  );
+}
+
+/** Whole degrees of the shop's own unit: what a press is set to. */
+const settableC = (c: number, units: UnitChoice): number =>
+  units.temperature === 'F' ? toCelsius(Math.round(toFahrenheit(c))) : Math.round(c);
+
+/** The chosen setting: dragged, or moved with the arrow keys. */
+function Here({ scales: { x, y }, units }: { scales: WindowScales; units: UnitChoice }) {
+  const { plan, edit } = useJob();
+  const s = plan.heat.chosen?.settings;
+  if (!s) return null;
+  const put = (platenC: number, dwellS: number) =>
+    edit(
+      (j) => ({
+        ...j,
+        heat: {
+          ...j.heat,
+          platenC: Math.min(250, Math.max(120, settableC(platenC, units))),
+          dwellS: Math.max(2, settableS(dwellS)),
+        },
+      }),
+      'window',
+    );
+  const [cx, cy] = [x(s.platenC), y(s.dwellS)];
+  const stepS = s.dwellS < 20 ? 1 : 5;
+  const stepC = units.temperature === 'F' ? 5 / 9 : 1;
+  return (
+    <Draggable
+      as="g"
+      begin={() => ({ cx, cy })}
+      onDragged={(from, dx, dy) => put(x.invert(from.cx + dx), y.invert(from.cy + dy))}
+      tabIndex={0}
+      role="slider"
+      aria-label="Chosen setting"
+      aria-valuenow={s.dwellS}
+      aria-valuetext={`${formatQuantity(celsius(s.platenC), units).number} °${units.temperature}, ${clockText(s.dwellS)}`}
+      className="cursor-move touch-none"
+      onKeyDown={(e) => {
+        const by = {
+          ArrowUp: [0, stepS],
+          ArrowDown: [0, -stepS],
+          ArrowRight: [stepC, 0],
+          ArrowLeft: [-stepC, 0],
+        }[e.key];
+        if (!by) return;
+        e.preventDefault();
+        put(s.platenC + (by[0] ?? 0), s.dwellS + (by[1] ?? 0));
+      }}
+    >
+      <rect x={cx - 24} y={cy - 24} width={48} height={48} fill="transparent" />
+      <g stroke="#14211f" strokeWidth={2.5} fill="none">
+        <path d={`M ${cx - 17} ${cy} h 34 M ${cx} ${cy - 17} v 34`} />
+        <rect x={cx - 10} y={cy - 10} width={20} height={20} fill="#f8faf6" fillOpacity={0.55} />
+      </g>
+    </Draggable>
+  );
+}
 
 const DotKey = ({ x, y }: { x: number; y: number }) => (
   <g>
     {(['good', 'under', 'over'] as const).map((v, i) => (
-      <g key={v} transform={`translate(${x + i * 68} ${y})`}>
+      <g key={v} transform={`translate(${x + i * 84} ${y})`}>
         <circle r={6} cx={6} cy={-4} fill={DOT[v].fill} stroke="#14211f" strokeWidth={1.5} />
-        <text x={17}>{v}</text>
+        <text x={17}>{DOT[v].label}</text>
       </g>
     ))}
   </g>
 );
 
-interface AxesProps {
-  readonly x: ReturnType<typeof scaleLinear<number, number>>;
-  readonly y: ReturnType<typeof scaleLinear<number, number>>;
+interface AxesProps extends WindowScales {
   readonly width: number;
   readonly height: number;
   readonly units: UnitChoice;
 }
 
 /** Room a label of the axis takes, px. */
-const LABEL_PX = 68;
+const LABEL_PX = 62;
+
+/** Even marks on a clock, s. */
+export function clockTicks(longestS: number, most: number): readonly number[] {
+  const steps = [5, 10, 15, 30, 60, 120, 180, 300, 600, 900, 1800, 3600];
+  const step = steps.find((st) => longestS / st <= most) ?? 3600;
+  return Array.from({ length: Math.floor(longestS / step) }, (_, i) => (i + 1) * step);
+}
 
 function Axes({ x, y, width, height, units }: AxesProps) {
-  const foot = height - 46;
+  const foot = height - CHART_ROOM.bottom;
+  const [, longest = 60] = y.domain();
   return (
     <g>
-      <path d={`M 64 30 V ${foot} H ${width - 24}`} fill="none" stroke="#14211f" strokeWidth={2} />
+      <path
+        d={`M ${CHART_ROOM.left} ${CHART_ROOM.top} V ${foot} H ${width - CHART_ROOM.right}`}
+        fill="none"
+        stroke="#14211f"
+        strokeWidth={2}
+      />
       {x.ticks(Math.max(2, Math.floor((width - 88) / LABEL_PX))).map((c) => {
         const f = formatQuantity(celsius(c), units);
         return (
@@ -170,20 +291,14 @@ function Axes({ x, y, width, height, units }: AxesProps) {
           </g>
         );
       })}
-      {y
-        .ticks(5)
-        .filter((t) => t > 0)
-        .map((t) => {
-          const f = formatQuantity(seconds(t), units);
-          return (
-            <g key={t}>
-              <line x1={59} x2={64} y1={y(t)} y2={y(t)} stroke="#14211f" />
-              <text x={56} y={y(t) + 4} textAnchor="end">
-                {f.number} {f.unit}
-              </text>
-            </g>
-          );
-        })}
+      {clockTicks(longest, 6).map((t) => (
+        <g key={t}>
+          <line x1={CHART_ROOM.left - 5} x2={CHART_ROOM.left} y1={y(t)} y2={y(t)} stroke="#14211f" />
+          <text x={CHART_ROOM.left - 9} y={y(t) + 4} textAnchor="end">
+            {clockText(t)}
+          </text>
+        </g>
+      ))}
     </g>
   );
 }

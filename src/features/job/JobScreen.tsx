@@ -20,6 +20,7 @@ import { JobRail } from './JobRail';
 import { HowItAddsUp } from './HowItAddsUp';
 import { TERRACE_KEYS, TERRACE_VIEWS } from './terraces';
 import { useJobLog } from './useJobLog';
+import { useHeatBook, useTried, useWantedHeat } from './useHeatBook';
 import { useNests, useWantedNests } from './useNests';
 import { useOpenJob, type OpenJob } from './useOpenJob';
 
@@ -116,10 +117,13 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
     [jobs, id, job.sheet.sharedJobIds],
   );
   const { nests, look } = useNests();
+  const tried = useTried(job, things);
+  const { book: heatBook, ask } = useHeatBook();
   const made = useMemo(
-    () => planJob(job, shop, { analyses, sharedJobs, nests, proven, tally: log.tally }),
-    [planJob, job, shop, analyses, sharedJobs, nests, proven, log.tally],
+    () => planJob(job, shop, { analyses, sharedJobs, nests, proven, tally: log.tally, tried, heatBook }),
+    [planJob, job, shop, analyses, sharedJobs, nests, proven, log.tally, tried, heatBook],
   );
+  useWantedHeat(made.heat.model?.wanted, ask);
   useWantedNests(made.sheet.layout?.wanted, look);
   const view = useMemo(
     () => ({ job, plan: made, shop, edit, store, saver }),

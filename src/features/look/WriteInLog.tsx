@@ -54,6 +54,7 @@ export function WriteInLog() {
       pressId: press.id,
       pressName: press.name,
       settings,
+      load: last ? last.load : (plan.heat.load?.load ?? null),
       verdict,
       paperState,
       marks,
@@ -92,6 +93,7 @@ function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }
     blankId: entry.blankId,
     pressId: entry.pressId,
     settings: s,
+    load: entry.load,
     keptAt: entry.at,
   }));
   const counted = useLiveQuery(() => goodBehind([recipe]), [recipe.id]);

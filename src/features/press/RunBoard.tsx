@@ -13,15 +13,17 @@ import {
   remainingS,
   stepClock,
   touchSafeAfterS,
+  inHand,
   type RunState,
+  type Struck,
   type StepClock,
 } from '@/core/run/run';
-import type { Run, RunEvent } from '@/core/shop/records';
+import type { Run } from '@/core/shop/records';
 import { clockText } from '@/core/units/format';
 import { celsius, seconds } from '@/core/units/quantity';
 import { clockTimeText } from '@/ui/dates';
 import { Say, useSay } from '@/ui/units';
-import { Barrel } from '../heat/BarrelDiagram';
+import { Barrel } from '../heat/Barrel';
 import { useShop } from '../shell/shopContext';
 import { isHandled } from '@/core/shop/blank';
 import { ring } from './sound';
@@ -33,13 +35,23 @@ interface Props {
   readonly run: Run;
   readonly state: RunState;
   readonly nowMs: number;
-  readonly send: (kind: RunEvent['kind']) => void;
+  readonly send: (kind: Struck) => void;
 }
 
 /** An operation with its words. */
 interface Step {
   readonly operation: Operation;
   readonly words: OperationWords;
+}
+
+/** Which pieces are in hand. */
+function pieceWords(run: Run, state: RunState): string {
+  const first = state.piece + 1;
+  const last = state.piece + inHand(run, state);
+  const lost = state.lostInLoad > 0 ? `, ${state.lostInLoad} of them lost` : '';
+  return last > first
+    ? `pieces ${first} to ${last} of ${run.pieces}${lost}`
+    : `piece ${first} of ${run.pieces}`;
 }
 
 const stepsOf = (run: Run): readonly Step[] =>
@@ -74,9 +86,7 @@ export function RunBoard(props: Props) {
     >
       <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b-2 border-strata-2 px-6 py-3">
         <h1 className="font-name text-name font-semibold">{job.name}</h1>
-        <p className="text-lead">
-          piece {state.piece + 1} of {run.pieces}
-        </p>
+        <p className="text-lead">{pieceWords(run, state)}</p>
         <p className="text-lead">
           <Say phrase={[run.press.name, ' · ', celsius(run.settings.platenC)]} />
         </p>

@@ -3,15 +3,16 @@
 import Link from 'next/link';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { plan, type Plan } from '@/core/plan/plan';
-import { eventOf, foldRun } from '@/core/run/run';
+import { eventOf, foldRun, type Struck } from '@/core/run/run';
 import { newRun, pressBlocked } from '@/core/plan/newRun';
 import { preparationWords } from '@/core/plan/operationWords';
 import type { Job } from '@/core/job/job';
-import type { Run, RunEvent } from '@/core/shop/records';
+import type { Run } from '@/core/shop/records';
 import { newId } from '@/data/ids';
 import { addRunEvent, startRun } from '@/data/runs';
 import { Say } from '@/ui/units';
 import { notifyProblem } from '@/ui/notify';
+import { useHeatBook, useTried, useWantedHeat } from '../job/useHeatBook';
 import { useShop } from '../shell/shopContext';
 import { RunBoard } from './RunBoard';
 import { wakeSound } from './sound';
@@ -20,7 +21,18 @@ import { wakeSound } from './sound';
 export function Runner({ jobId }: { jobId: string }) {
   const { shop, jobs, proven } = useShop();
   const job = jobs.find((r) => r.id === jobId)?.job ?? null;
-  const made = useMemo(() => job && plan(job, shop, { proven }), [job, shop, proven]);
+  const tried = useTried(job, shop);
+  const { book: heatBook, ask } = useHeatBook();
+  const made = useMemo(
+    () => job && plan(job, shop, { proven, tried, heatBook }),
+    [job, shop, proven, tried, heatBook],
+  );
+  // Settings and waits: the window is a picture of another screen.
+  const wanted = useMemo(
+    () => made?.heat.model?.wanted.filter((q) => q.kind === 'start' || q.kind === 'outcome'),
+    [made],
+  );
+  useWantedHeat(wanted, ask);
   if (!job || !made) return <Note text="This job is not in this browser." href="/" to="To the bench" />;
   const run = made.press.running;
   if (run) return <Running job={job} made={made} run={run} />;
@@ -72,8 +84,11 @@ function useNow(active: boolean): number {
 
 function Ready({ job, made }: { job: Job; made: Plan }) {
   const { heat, press } = made;
+  // The time is the model's, a moment after the screen: nothing is begun with another.
+  const waiting = heat.model?.wanted.some((q) => q.kind === 'start') ?? false;
   const begin = async () => {
     wakeSound();
+    if (waiting) return;
     const run = newRun(job, made, newId('run'), Date.now());
     if (!run) return;
     const r = await startRun(run);
@@ -110,9 +125,14 @@ function Ready({ job, made }: { job: Job; made: Plan }) {
         <button
           type="button"
           onClick={() => void begin()}
+          aria-disabled={waiting}
           className="min-h-16 bg-act px-8 font-label text-head font-semibold text-white"
         >
-          First piece
+          {waiting
+            ? 'Working out the time'
+            : (heat.load?.load.piecesAtOnce ?? 1) > 1
+              ? 'First load'
+              : 'First piece'}
         </button>
         <Link
           href={`/job/${job.id}/press`}
@@ -164,7 +184,7 @@ export function useSpace(act: () => void): void {
 function Running({ job, made, run }: { job: Job; made: Plan; run: Run }) {
   const state = useMemo(() => foldRun(run), [run]);
   const now = useNow(state.ended === 'no');
-  const send = async (kind: RunEvent['kind']) => {
+  const send = async (kind: Struck) => {
     wakeSound();
     const event = eventOf(run, state, kind, Date.now());
     if (!event) return;

@@ -3,21 +3,22 @@
 import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
-import { TIMER_START_WORDS } from '@/core/heat/labels';
-import { isFlatPress, isOven, isWrapPress, type Press } from '@/core/shop/press';
+import { isFlatPress, isOven, type Press } from '@/core/shop/press';
 import { mm } from '@/core/units/quantity';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { Say } from '@/ui/units';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
+import { KnowPress } from './KnowPress';
 import { PressDialog } from './PressDialog';
-import { PRESS_KIND_WORDS } from './pressForm';
+import { PRESS_KIND_WORDS, PRESS_TIMER_WORDS } from './pressForm';
 import { actionsColumn, SortableTable } from './ThingTable';
 
 export function PressesPage() {
   const { shop } = useShop();
   const [editing, setEditing] = useState<Press | 'new' | null>(null);
+  const [knowing, setKnowing] = useState<Press | null>(null);
   const columns = useMemo(() => {
     const c = createColumnHelper<Press>();
     return [
@@ -35,7 +36,15 @@ export function PressesPage() {
           ) : isFlatPress(p) ? (
             <Say phrase={[mm(p.platenWidthMm), ' × ', mm(p.platenHeightMm), ' platen']} />
           ) : (
-            <Say phrase={[mm(p.heaterLengthMm), ' round × ', mm(p.heaterHeightMm), ' tall']} />
+            <Say
+              phrase={p.heaters.flatMap((h, i) => [
+                ...(i > 0 ? ['; '] : []),
+                mm(h.lengthMm),
+                ' round × ',
+                mm(h.heightMm),
+                ' tall',
+              ])}
+            />
           ),
       }),
       c.display({
@@ -47,16 +56,31 @@ export function PressesPage() {
           ) : isFlatPress(p) ? (
             <Say phrase={['up to ', mm(p.openingMm), ', ', p.opens]} />
           ) : (
-            <Say phrase={[mm(p.smallestDiameterMm), ' to ', mm(p.largestDiameterMm)]} />
+            <Say
+              phrase={[
+                mm(Math.min(...p.heaters.map((h) => h.smallestDiameterMm))),
+                ' to ',
+                mm(Math.max(...p.heaters.map((h) => h.largestDiameterMm))),
+              ]}
+            />
           ),
       }),
       c.display({
         id: 'timerStart',
         header: 'Timer',
         cell: ({ row: { original: p } }) =>
-          isOven(p)
-            ? 'on reaching temperature'
-            : `${TIMER_START_WORDS[p.timerStart]}${isWrapPress(p) && p.autoTimer ? ', by itself' : ''}`,
+          isOven(p) ? 'on reaching temperature' : PRESS_TIMER_WORDS[p.timer],
+      }),
+      c.display({
+        id: 'known',
+        header: 'Known by',
+        cell: ({ row: { original: p } }) => (
+          <Button onClick={() => setKnowing(p)}>
+            {p.checks.length === 0 && p.timings.length === 0
+              ? 'Check it once'
+              : `${p.checks.length} checks, ${p.timings.length} timings`}
+          </Button>
+        ),
       }),
       actionsColumn<Press>('presses', setEditing, (p) => savePress(p)),
     ] as ColumnDef<Press, string | number>[];
@@ -77,6 +101,12 @@ export function PressesPage() {
         columns={columns}
         empty="No presses yet. Type in the first one: measure the heated mat, not the housing."
       />
+      {knowing && (
+        <KnowPress
+          press={shop.presses.find((p) => p.id === knowing.id) ?? knowing}
+          onClose={() => setKnowing(null)}
+        />
+      )}
       {editing && <PressDialog press={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
     </ShopFrame>
   );

@@ -12,43 +12,75 @@ const MM: UnitChoice = { length: 'mm', temperature: 'C', inchDenominator: 16 };
 const INCHES: UnitChoice = { ...MM, length: 'in' };
 const UNITS = [MM, INCHES];
 
-const pressSaved = (press: Press | null, units: UnitChoice, change: Partial<PressFormIn> = {}) => {
+type Change = Partial<PressFormIn> & { readonly heater?: Partial<PressFormIn['heaters'][number]> };
+const pressSaved = (press: Press | null, units: UnitChoice, { heater, ...change }: Change = {}) => {
   const shown = shownLengths(units);
-  const r = pressFormSchema(units.length, shown).safeParse({ ...pressToForm(press, shown), ...change });
-  return r.success ? pressFromForm(r.data, press?.id ?? 'new') : r.error.issues.map((i) => i.message);
+  const first = pressToForm(press, shown, units);
+  const heaters = first.heaters.map((h) => ({ ...h, ...heater }));
+  const r = pressFormSchema(units, shown).safeParse({ ...first, heaters, ...change });
+  return r.success
+    ? pressFromForm(r.data, press?.id ?? 'new', press, units)
+    : r.error.issues.map((i) => i.message);
 };
 
 describe('the press form', () => {
-  test('a press opened and saved untouched is the press it was, in either unit', () => {
-    for (const press of STARTER_PRESSES) for (const u of UNITS) expect(pressSaved(press, u)).toEqual(press);
+  const CHECKED: Press[] = STARTER_PRESSES.map((p) => ({
+    ...p,
+    checks: [{ id: 'c', at: 5, setC: 190, with: 'probe', points: [{ x: 0.5, y: 0.5, readC: 186 }] }],
+  }));
+
+  test('a press opened and saved untouched is the press it was, in either unit, with what was checked on it', () => {
+    for (const press of [...STARTER_PRESSES, ...CHECKED])
+      for (const u of [...UNITS, { ...MM, temperature: 'F' } as UnitChoice])
+        expect(pressSaved(press, u)).toEqual(press);
   });
 
   test('a new press of every kind is whole, with the fields of its kind and no others', () => {
     for (const kind of ['tumbler', 'mug', 'oven', 'flat'] as const) {
       const made = pressSaved(null, MM, { name: 'Ours', kind });
       expect(pressSchema.safeParse(made).success).toBe(true);
-      expect(made).toMatchObject({ kind, name: 'Ours', id: 'new' });
+      expect(made).toMatchObject({ kind, name: 'Ours', id: 'new', power: { watts: null } });
     }
-    expect(pressSaved(null, MM, { name: 'Ours', kind: 'oven' })).not.toHaveProperty('timerStart');
-    expect(pressSaved(null, MM, { name: 'Ours', kind: 'flat' })).not.toHaveProperty('autoTimer');
+    expect(pressSaved(null, MM, { name: 'Ours', kind: 'oven' })).not.toHaveProperty('timer');
+    expect(pressSaved(null, MM, { name: 'Ours', kind: 'flat' })).not.toHaveProperty('heaters');
   });
 
-  test('a wrap press that closes on nothing is refused; an oven does not care what the hidden fields say', () => {
-    const upside = { name: 'X', smallestDiameterMm: '90', largestDiameterMm: '60' };
-    expect(pressSaved(null, MM, { ...upside, kind: 'mug' })).toEqual([
+  test('a wrap press that closes on nothing is refused', () => {
+    const upside = { smallestDiameterMm: '90', largestDiameterMm: '60' };
+    expect(pressSaved(null, MM, { name: 'X', kind: 'mug', heater: upside })).toEqual([
       'The largest must be more than the smallest.',
     ]);
-    expect(pressSaved(null, MM, { ...upside, smallestDiameterMm: '60', kind: 'mug' })).toHaveLength(1);
-    expect(pressSaved(null, MM, { ...upside, kind: 'oven' })).toMatchObject({ kind: 'oven' });
+  });
+
+  test('no power at all, or no number, is refused in words; nothing said is usual', () => {
+    expect(pressSaved(null, MM, { name: 'X', kind: 'flat', watts: '0' })).toEqual([
+      'Power: from 20 to 30000 W, or leave it empty.',
+    ]);
+    expect(pressSaved(null, MM, { name: 'X', kind: 'flat', watts: 'much' })).toHaveLength(1);
+    expect(
+      pressSaved(null, MM, { name: 'X', kind: 'flat', watts: '1800', wattsFrom: 'measured' }),
+    ).toMatchObject({
+      power: { watts: 1800, from: 'measured', volts: null },
+    });
+  });
+
+  test('where it rests and how far an oven falls count in the degrees of the shop', () => {
+    const F: UnitChoice = { ...MM, temperature: 'F' };
+    const rests = pressSaved(null, F, { name: 'X', kind: 'mug', restingC: '302' });
+    expect(rests).toMatchObject({ restingC: 150 });
+    expect(pressSaved(null, F, { name: 'X', kind: 'oven', fallK: '54' })).toMatchObject({ fallK: 30 });
+    expect(pressSaved(null, MM, { name: 'X', kind: 'oven', fallK: '30' })).toMatchObject({ fallK: 30 });
+    expect(pressSaved(null, MM, { name: 'X', kind: 'mug', restingC: '5' })).toHaveLength(1);
   });
 
   test('typed lengths count in the unit of the form', () => {
-    expect(pressSaved(null, INCHES, { name: 'X', kind: 'tumbler', heaterLengthMm: '9' })).toMatchObject({
-      heaterLengthMm: 228.6,
-    });
-    expect(pressSaved(null, MM, { name: 'X', kind: 'tumbler', heaterLengthMm: '9 in' })).toMatchObject({
-      heaterLengthMm: 228.6,
-    });
+    for (const [units, lengthMm] of [
+      [INCHES, '9'],
+      [MM, '9 in'],
+    ] as const)
+      expect(pressSaved(null, units, { name: 'X', kind: 'tumbler', heater: { lengthMm } })).toMatchObject({
+        heaters: [{ lengthMm: 228.6 }],
+      });
   });
 });
 

@@ -1,7 +1,19 @@
 import * as z from 'zod/mini';
 import { nameSchema } from '@/core/shop/common';
-import { isFlatPress, isOven, PRESS_KINDS, TIMER_STARTS, type Press } from '@/core/shop/press';
-import type { LengthUnit } from '@/core/units/format';
+import {
+  isFlatPress,
+  isOven,
+  isWrapPress,
+  PRESS_KINDS,
+  PRESS_TIMERS,
+  USUAL_POWER,
+  type Press,
+  type PressHeater,
+  type PressTimer,
+} from '@/core/shop/press';
+import { formatQuantity, toCelsius, type UnitChoice } from '@/core/units/format';
+import { parseTemperature } from '@/core/units/parse';
+import { celsius, mm } from '@/core/units/quantity';
 import { lengthText, type ShownLengths } from './shopForm';
 
 export const PRESS_KIND_WORDS: Readonly<Record<Press['kind'], string>> = {
@@ -11,92 +23,211 @@ export const PRESS_KIND_WORDS: Readonly<Record<Press['kind'], string>> = {
   flat: 'flat press',
 };
 
+export const PRESS_TIMER_WORDS: Readonly<Record<PressTimer, string>> = {
+  'by-hand': 'by hand, from closing',
+  'own-from-closing': 'its own, from closing',
+  'own-at-temperature': 'its own, on reaching temperature',
+};
+
+const text = z.string();
+
+/** A plain figure as written, or nothing. */
+const figureText = (label: string, min: number, max: number, unit: string) =>
+  z.pipe(
+    text,
+    z.transform((typed, ctx): number | null => {
+      const clean = typed.trim().replace(',', '.');
+      if (clean === '') return null;
+      const n = Number(clean);
+      if (!/^\d{1,6}(?:\.\d{1,3})?$/.test(clean) || n < min || n > max) {
+        ctx.issues.push({
+          code: 'custom',
+          message: `${label}: from ${min} to ${max} ${unit}, or leave it empty.`,
+          input: typed,
+        });
+        return z.NEVER;
+      }
+      return n;
+    }),
+  );
+
+/** A temperature as written, in °C, or nothing. */
+const temperatureText = (label: string, units: UnitChoice) =>
+  z.pipe(
+    text,
+    z.transform((typed, ctx): number | null => {
+      if (typed.trim() === '') return null;
+      const r = parseTemperature(typed, units.temperature, label);
+      const wrong = !r.ok
+        ? `${r.problem.what} ${r.problem.wayOut}`
+        : r.value < 30 || r.value > 300
+          ? `${label}: a press rests between 30 and 300 °C. Leave it empty where it stays hot.`
+          : null;
+      if (r.ok && wrong === null) return r.value;
+      ctx.issues.push({ code: 'custom', message: wrong ?? '', input: typed });
+      return z.NEVER;
+    }),
+  );
+
+/** A difference of temperature as written in the shop's degrees, in kelvins. */
+const fallText = (units: UnitChoice) =>
+  z.pipe(
+    figureText('It falls by', 0, units.temperature === 'F' ? 270 : 150, `°${units.temperature}`),
+    z.transform((n) => (n === null ? null : units.temperature === 'F' ? toCelsius(n + 32) : n)),
+  );
+
+const heaterForm = (units: UnitChoice) =>
+  z
+    .object({
+      id: text,
+      name: nameSchema,
+      lengthMm: lengthText(units.length, 'Heater round', 50, 600),
+      heightMm: lengthText(units.length, 'Heater tall', 30, 400),
+      smallestDiameterMm: lengthText(units.length, 'Smallest', 10, 200),
+      largestDiameterMm: lengthText(units.length, 'Largest', 10, 250),
+      taperMm: lengthText(units.length, 'Taper', 0, 40),
+    })
+    .check(
+      z.refine((h) => h.smallestDiameterMm < h.largestDiameterMm, {
+        path: ['largestDiameterMm'],
+        error: 'The largest must be more than the smallest.',
+      }),
+    );
+
 /** The fields of a press as they are typed, in one form for all kinds. */
-export const pressFormSchema = (unit: LengthUnit, shown: ShownLengths) =>
+export const pressFormSchema = (units: UnitChoice, shown: ShownLengths) =>
   z
     .object({
       name: nameSchema,
       kind: z.enum(PRESS_KINDS),
-      heaterLengthMm: lengthText(unit, 'Heater round', 50, 600, shown),
-      heaterHeightMm: lengthText(unit, 'Heater tall', 30, 400, shown),
-      smallestDiameterMm: lengthText(unit, 'Smallest', 10, 200, shown),
-      largestDiameterMm: lengthText(unit, 'Largest', 10, 250, shown),
-      timerStart: z.enum(TIMER_STARTS),
-      autoTimer: z.boolean(),
-      insideHeightMm: lengthText(unit, 'Inside height', 50, 1000, shown),
-      hold: z.enum(['sleeve', 'shrink film']),
-      platenWidthMm: lengthText(unit, 'Platen width', 100, 1600, shown),
-      platenHeightMm: lengthText(unit, 'Platen depth', 100, 1600, shown),
-      openingMm: lengthText(unit, 'Opening', 2, 120, shown),
+      heaters: z.array(heaterForm(units)).check(z.minLength(1), z.maxLength(12)),
+      timer: z.enum(PRESS_TIMERS),
+      restingC: temperatureText('Resting', units),
+      watts: figureText('Power', 20, 30000, 'W'),
+      wattsFrom: z.enum(['plate', 'measured']),
+      volts: figureText('Supply', 80, 480, 'V'),
+      insideHeightMm: lengthText(units.length, 'Inside height', 50, 1000, shown),
+      insideWidthMm: lengthText(units.length, 'Rack, wide', 100, 2000, shown),
+      insideDepthMm: lengthText(units.length, 'Rack, deep', 100, 2000, shown),
+      fallK: fallText(units),
+      hold: z.enum(['sleeve', 'shrink film', 'wound tape']),
+      platenWidthMm: lengthText(units.length, 'Platen width', 100, 1600, shown),
+      platenHeightMm: lengthText(units.length, 'Platen depth', 100, 1600, shown),
+      platenThicknessMm: lengthText(units.length, 'Platen thickness', 3, 60, shown),
+      padMm: lengthText(units.length, 'Pad', 0, 30, shown),
+      openingMm: lengthText(units.length, 'Opening', 2, 120, shown),
       opens: z.enum(['swing-away', 'clamshell', 'drawer']),
     })
     .check(
-      z.refine((f) => f.kind === 'oven' || f.kind === 'flat' || f.smallestDiameterMm < f.largestDiameterMm, {
-        path: ['largestDiameterMm'],
-        error: 'The largest must be more than the smallest.',
+      z.refine((f) => f.kind === 'oven' || f.restingC === null || f.restingC < 230, {
+        path: ['restingC'],
+        error: 'It rests cooler than it works: less than 230 °C.',
       }),
     );
 export type PressFormIn = z.input<ReturnType<typeof pressFormSchema>>;
 export type PressFormOut = z.output<ReturnType<typeof pressFormSchema>>;
 
-/** What the form first shows: a press as it is, or usual sizes to start from. */
-export function pressToForm(p: Press | null, shown: ShownLengths): PressFormIn {
-  const base = {
-    name: p?.name ?? '',
-    kind: p?.kind ?? ('tumbler' as const),
-    timerStart: 'from-closing' as const,
-    autoTimer: false,
-    hold: 'shrink film' as const,
-    insideHeightMm: shown.show('Inside height', 300),
-    heaterLengthMm: shown.show('Heater round', 203),
-    heaterHeightMm: shown.show('Heater tall', 240),
-    smallestDiameterMm: shown.show('Smallest', 62),
-    largestDiameterMm: shown.show('Largest', 90),
-    platenWidthMm: shown.show('Platen width', 400),
-    platenHeightMm: shown.show('Platen depth', 500),
-    openingMm: shown.show('Opening', 30),
-    opens: 'swing-away' as const,
-  };
-  if (!p) return base;
-  if (isOven(p))
-    return { ...base, insideHeightMm: shown.show('Inside height', p.insideHeightMm), hold: p.hold };
-  if (isFlatPress(p))
-    return {
-      ...base,
-      timerStart: p.timerStart,
-      platenWidthMm: shown.show('Platen width', p.platenWidthMm),
-      platenHeightMm: shown.show('Platen depth', p.platenHeightMm),
-      openingMm: shown.show('Opening', p.openingMm),
-      opens: p.opens,
-    };
+const lengthShown = (units: UnitChoice) => (valueMm: number) => formatQuantity(mm(valueMm), units).number;
+
+/** A heater as the form shows it; a new one of a usual size. */
+export function heaterToForm(
+  h: PressHeater | null,
+  id: string,
+  units: UnitChoice,
+): PressFormIn['heaters'][number] {
+  const show = lengthShown(units);
   return {
-    ...base,
-    timerStart: p.timerStart,
-    autoTimer: p.autoTimer,
-    heaterLengthMm: shown.show('Heater round', p.heaterLengthMm),
-    heaterHeightMm: shown.show('Heater tall', p.heaterHeightMm),
-    smallestDiameterMm: shown.show('Smallest', p.smallestDiameterMm),
-    largestDiameterMm: shown.show('Largest', p.largestDiameterMm),
+    id: h?.id ?? id,
+    name: h?.name ?? 'Its own mat',
+    lengthMm: show(h?.lengthMm ?? 203),
+    heightMm: show(h?.heightMm ?? 240),
+    smallestDiameterMm: show(h?.smallestDiameterMm ?? 62),
+    largestDiameterMm: show(h?.largestDiameterMm ?? 90),
+    taperMm: show(h?.taperMm ?? 0),
   };
 }
 
-/** The press the form says: the fields of its kind, and no others. */
-export function pressFromForm(f: PressFormOut, id: string): Press {
-  const { name, timerStart } = f;
-  if (f.kind === 'oven') return { id, name, kind: 'oven', insideHeightMm: f.insideHeightMm, hold: f.hold };
-  if (f.kind === 'flat') {
-    const { platenWidthMm, platenHeightMm, openingMm, opens } = f;
-    return { id, name, kind: 'flat', platenWidthMm, platenHeightMm, openingMm, opens, timerStart };
-  }
+/** What the form first shows: a press as it is, or usual sizes to start from. */
+export function pressToForm(p: Press | null, shown: ShownLengths, units: UnitChoice): PressFormIn {
+  const flat = p && isFlatPress(p) ? p : null;
+  const oven = p && isOven(p) ? p : null;
+  const wrap = p && isWrapPress(p) ? p : null;
+  const restingC = p && !isOven(p) ? p.restingC : null;
+  const fall = oven?.fallK ?? null;
   return {
+    name: p?.name ?? '',
+    kind: p?.kind ?? 'tumbler',
+    heaters: (wrap?.heaters ?? [null]).map((h) => heaterToForm(h, 'mat', units)),
+    timer: p && !isOven(p) ? p.timer : 'by-hand',
+    restingC: restingC === null ? '' : formatQuantity(celsius(restingC), units).number,
+    watts: p?.power.watts?.toString() ?? '',
+    wattsFrom: p?.power.from ?? 'plate',
+    volts: p?.power.volts?.toString() ?? '',
+    insideHeightMm: shown.show('Inside height', oven?.insideHeightMm ?? 300),
+    insideWidthMm: shown.show('Rack, wide', oven?.insideWidthMm ?? 380),
+    insideDepthMm: shown.show('Rack, deep', oven?.insideDepthMm ?? 320),
+    fallK: fall === null ? '' : String(Math.round((units.temperature === 'F' ? fall * 1.8 : fall) * 10) / 10),
+    hold: oven?.hold ?? 'shrink film',
+    platenWidthMm: shown.show('Platen width', flat?.platenWidthMm ?? 400),
+    platenHeightMm: shown.show('Platen depth', flat?.platenHeightMm ?? 500),
+    platenThicknessMm: shown.show('Platen thickness', flat?.platenThicknessMm ?? 10),
+    padMm: shown.show('Pad', flat?.padMm ?? 8),
+    openingMm: shown.show('Opening', flat?.openingMm ?? 30),
+    opens: flat?.opens ?? 'swing-away',
+  };
+}
+
+/** A length nobody changed stays what it was, to the last digit: shown in inches it was rounded to the tape's marks. */
+function heaterFromForm(
+  f: PressFormOut['heaters'][number],
+  was: PressHeater | undefined,
+  units: UnitChoice,
+): PressHeater {
+  const show = lengthShown(units);
+  const kept = (typed: number, before: number | undefined): number =>
+    before !== undefined && show(before) === show(typed) ? before : typed;
+  return {
+    id: f.id,
+    name: f.name,
+    lengthMm: kept(f.lengthMm, was?.lengthMm),
+    heightMm: kept(f.heightMm, was?.heightMm),
+    smallestDiameterMm: kept(f.smallestDiameterMm, was?.smallestDiameterMm),
+    largestDiameterMm: kept(f.largestDiameterMm, was?.largestDiameterMm),
+    taperMm: kept(f.taperMm, was?.taperMm),
+  };
+}
+
+/** The press the form says: the fields of its kind, and no others. What was checked and timed on it stays with it. */
+export function pressFromForm(f: PressFormOut, id: string, was: Press | null, units: UnitChoice): Press {
+  const base = {
     id,
-    name,
+    name: f.name,
+    power: { ...USUAL_POWER, watts: f.watts, from: f.wattsFrom, volts: f.volts },
+    checks: was?.checks ?? [],
+    timings: was?.timings ?? [],
+  };
+  if (f.kind === 'oven') {
+    const { insideHeightMm, insideWidthMm, insideDepthMm, fallK, hold } = f;
+    return { ...base, kind: 'oven', insideHeightMm, insideWidthMm, insideDepthMm, fallK, hold };
+  }
+  const { timer, restingC } = f;
+  if (f.kind === 'flat') {
+    const { platenWidthMm, platenHeightMm, platenThicknessMm, padMm, openingMm, opens } = f;
+    const flat = { platenWidthMm, platenHeightMm, platenThicknessMm, padMm, openingMm, opens };
+    return { ...base, kind: 'flat', ...flat, timer, restingC };
+  }
+  const before = was && isWrapPress(was) ? was.heaters : [];
+  return {
+    ...base,
     kind: f.kind,
-    heaterLengthMm: f.heaterLengthMm,
-    heaterHeightMm: f.heaterHeightMm,
-    smallestDiameterMm: f.smallestDiameterMm,
-    largestDiameterMm: f.largestDiameterMm,
-    timerStart,
-    autoTimer: f.autoTimer,
+    heaters: f.heaters.map((h) =>
+      heaterFromForm(
+        h,
+        before.find((b) => b.id === h.id),
+        units,
+      ),
+    ),
+    timer,
+    restingC,
   };
 }

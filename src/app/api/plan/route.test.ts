@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoShop } from '@/core/demo/demoShop';
 import { fileText, makeJobFile } from '@/core/formats/jobFile';
-import { plan } from '@/core/plan/plan';
+import { planAnswered } from '@/core/plan/planAnswered';
 import { POST } from './route';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
@@ -15,7 +15,7 @@ const request = (body: string, headers: Record<string, string> = {}) =>
 test('core, route and command line give the same numbers', async () => {
   for (const job of jobs.slice(0, 2)) {
     const text = fileText(makeJobFile(job, shop, []));
-    const expected: unknown = JSON.parse(JSON.stringify(plan(job, shop)));
+    const expected: unknown = JSON.parse(JSON.stringify(planAnswered(job, shop)));
     const answer = await request(text);
     expect(answer.status).toBe(200);
     expect(await answer.json()).toEqual(expected);

@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { readJobFile } from '@/core/formats/jobFile';
-import { plan } from '@/core/plan/plan';
+import { planAnswered } from '@/core/plan/planAnswered';
 
 /** Job files with pictures inside stay under this; plans need no pictures. */
 const MOST_BYTES = 64_000_000;
@@ -18,5 +18,5 @@ export async function POST(request: Request): Promise<NextResponse> {
   }
   const file = readJobFile(await request.text());
   if (!file.ok) return NextResponse.json({ problem: file.problem }, { status: 422 });
-  return NextResponse.json(plan(file.value.job, file.value.shop));
+  return NextResponse.json(planAnswered(file.value.job, file.value.shop));
 }

@@ -1,10 +1,6 @@
 'use client';
 
 import { arc } from 'd3';
-import { isFlatPress, isOven } from '@/core/shop/press';
-import { BedDiagram } from './BedDiagram';
-import { isHandled } from '@/core/shop/blank';
-import { useJob } from '../job/jobContext';
 
 const RAD = Math.PI / 180;
 
@@ -86,53 +82,5 @@ export function Barrel({
         </g>
       )}
     </g>
-  );
-}
-
-export function BarrelDiagram() {
-  const { plan } = useJob();
-  const { chosen, press } = plan.heat;
-  if (!chosen || !press) return null;
-  if (isFlatPress(press)) return <BedDiagram press={press} />;
-  const cover = chosen.heaterReach;
-  return (
-    <figure className="flex flex-col items-center justify-center p-3">
-      <figcaption className="font-name text-lead font-semibold">
-        {isOven(press) ? 'In the oven' : 'Looking down the barrel'}
-      </figcaption>
-      <svg
-        viewBox="-112 -128 224 244"
-        className="w-full max-w-56"
-        role="img"
-        aria-label={
-          cover
-            ? `The heater reaches ${Math.round(cover.coveredDeg)} degrees of the way round`
-            : 'Heated all round'
-        }
-      >
-        {cover && cover.gapDeg > 0 && (
-          <text
-            y={-110}
-            textAnchor="middle"
-            fontSize={15}
-            fontWeight={500}
-            className="font-label"
-            fill="#14211f"
-          >
-            no heat {Math.round(cover.gapDeg)}°
-          </text>
-        )}
-        <Barrel
-          coveredDeg={cover?.coveredDeg ?? 360}
-          rotationDeg={cover?.rotationDeg ?? 0}
-          seamDeg={0}
-          size={200}
-          ground="#f8faf6"
-          ink="#14211f"
-          showTurn
-          mark={plan.blank.blank && isHandled(plan.blank.blank) ? 'handle' : 'seam'}
-        />
-      </svg>
-    </figure>
   );
 }

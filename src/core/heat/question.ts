@@ -1,0 +1,76 @@
+import { keyOf } from '../memo/key';
+import type { HeatSettings } from '../shop/heatSettings';
+import type { HeatCase } from './case';
+import type { CoatingDose } from './coatings';
+import type { CoolingPlace } from './cooling';
+import type { Spreads } from './sensitivity';
+import type { TimedClosing } from './timing';
+import type { GridKind, WindowRange } from './window';
+
+/** What the shop saw of a setting on this coating and press. */
+export interface Seen {
+  readonly id: string;
+  readonly load: HeatCase;
+  readonly settings: HeatSettings;
+  readonly verdict: 'under' | 'good' | 'over';
+  readonly pieces: number;
+}
+
+/** One load on one press, with all that is known of both. Plain JSON. */
+export interface HeatSubject {
+  readonly load: HeatCase;
+  readonly spreads: Spreads;
+  readonly coating: CoatingDose;
+  readonly timings: readonly TimedClosing[];
+  readonly seen: readonly Seen[];
+}
+
+/** What is asked of the model. A plan names what it wants; a worker, or the command line, answers. */
+export type HeatQuestion =
+  | { readonly kind: 'start'; readonly subject: HeatSubject; readonly settings: HeatSettings }
+  | {
+      readonly kind: 'outcome';
+      readonly subject: HeatSubject;
+      readonly settings: HeatSettings;
+      readonly places: readonly CoolingPlace[];
+    }
+  | {
+      readonly kind: 'window';
+      readonly subject: HeatSubject;
+      /** Of these only what is not temperature and time counts. */
+      readonly settings: HeatSettings;
+      readonly range: WindowRange;
+      readonly grid: GridKind;
+    }
+  | {
+      readonly kind: 'options';
+      readonly subject: HeatSubject;
+      readonly settings: HeatSettings;
+      /** Pieces that would fit at once. */
+      readonly most: number;
+    }
+  | {
+      /** The same dose as something proven, by one change after another. */
+      readonly kind: 'match';
+      readonly subject: HeatSubject;
+      readonly settings: HeatSettings;
+      readonly from: { readonly load: HeatCase; readonly settings: HeatSettings };
+    };
+
+export type HeatKey = string;
+
+/** A subject is long, and asked after often: it is named once. */
+const named = new WeakMap<HeatSubject, string>();
+export function subjectKey(s: HeatSubject): string {
+  const known = named.get(s);
+  if (known) return known;
+  // Two short names of the same thing, made differently: together they do not meet by chance.
+  const key = `${keyOf(s)}${keyOf([s.seen, s.load])}`;
+  named.set(s, key);
+  return key;
+}
+
+export function heatKey(q: HeatQuestion): HeatKey {
+  const { subject, ...rest } = q;
+  return `${q.kind}-${subjectKey(subject)}-${keyOf(rest)}`;
+}

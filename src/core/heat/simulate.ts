@@ -1,0 +1,307 @@
+import type { HeatSettings } from '../shop/heatSettings';
+import { AS_USUAL, contactWM2K, type HeatCase, type Unknowns } from './case';
+import { coatingReader, DoseMeter, facesOf } from './coating';
+import { buildColumn, layerSpan, type Column } from './conduction/column';
+import { Stepper, type Exposed, type Heater, type Temperatures } from './conduction/step';
+import { ACTIVATION_J_MOL } from './dose';
+import { layersOf } from './layers';
+import { placesOf, type HeatedPlace } from './places';
+import { scheduleOf, type Stage } from './schedule';
+import { closedOn, heaterFor, openOn } from './sides';
+import { wallRing } from './wallRing';
+
+/** A moment of a simulation: what the display reads and how hot each place of the coating is, °C. */
+export interface Sample {
+  readonly atS: number;
+  readonly displayC: number;
+  readonly coatingC: readonly number[];
+}
+
+export interface Mark {
+  /** Closed; its clock starts; the display is back at its set temperature; opened. */
+  readonly kind: 'closed' | 'timer' | 'back' | 'opened';
+  readonly pass: number;
+  readonly atS: number;
+}
+
+/** What a place has had, seconds at 200 °C: at its less heated face while dye could move, and at its more heated face in all. */
+export interface PlaceDose {
+  readonly place: HeatedPlace;
+  readonly transferS: number;
+  readonly heatS: number;
+  /** Transfer after each pass. */
+  readonly afterPassS: readonly number[];
+  /** Transfer at the two faces of a piece pressed on both: the one first under the heater, and the other. */
+  readonly facesS: readonly [number, number];
+}
+
+export interface Simulation {
+  readonly samples: readonly Sample[];
+  readonly marks: readonly Mark[];
+  readonly places: readonly PlaceDose[];
+  readonly peakC: number;
+  /** Lowest the display read after the first closing, °C, and how long from closing until it was back, s; Infinity where it was not. */
+  readonly lowestC: number;
+  readonly lowestS: number;
+  readonly backS: number;
+  /** The press came back to temperature every time it was waited for. */
+  readonly reached: boolean;
+  /** From the first closing to the last opening, s. */
+  readonly pressS: number;
+  /** Cells of each place when the press opened for the last time, for what cools afterwards. */
+  readonly atOpening: readonly Float64Array[];
+  readonly column: Column;
+}
+
+export interface SimulateOptions {
+  readonly unknowns?: Unknowns;
+  /** Keep a sample of every step. */
+  readonly record?: boolean;
+  /** Go on for so long after opening, s, so that the cooling can be drawn. */
+  readonly afterS?: number;
+  /** Cells and steps halved so many times: to hold an answer against a finer one. */
+  readonly finer?: number;
+}
+
+/** The display shows whole degrees: it reads its set temperature from half a degree below. */
+const READS_SET_K = 0.5;
+const LONGEST_WAIT_S = 1200;
+const LONGEST_FALL_S = 900;
+const FIRST_STEP_S = 0.05;
+const STEP_GROWTH = 1.35;
+const LONGEST_STEP_S = 3;
+/** A clock that starts by itself is late by a second at most: steps are cut where it would start. */
+const CLOCK_STEP_S = 0.25;
+/** Below this a coating gathers no dose that counts. */
+const COLD_C = 130;
+const LONGEST_TAIL_S = 240;
+
+interface Run {
+  readonly mostS: number;
+  /** Paper is on and dye moves. */
+  readonly held: boolean;
+  /** Ends it early. */
+  readonly done?: (ranS: number) => boolean;
+  /** Steps are kept short near the display's set temperature. */
+  readonly watchC?: number;
+}
+
+/** Every pass of one load and the heat after it. All that is mutable stays inside. */
+class Load {
+  private readonly column: Column;
+  private readonly places: readonly HeatedPlace[];
+  private readonly t: Temperatures;
+  private readonly stepper: Stepper;
+  private readonly meters: readonly DoseMeter[];
+  private readonly samples: Sample[] = [];
+  private readonly marks: Mark[] = [];
+  private readonly read: ReturnType<typeof coatingReader>;
+  private readonly conductAlong: ReturnType<typeof wallRing>;
+  private readonly realSetC: number;
+  private atS = 0;
+  private peakC = -Infinity;
+  private first = { lowestC: Infinity, lowestS: 0, backS: Infinity };
+  private reached = true;
+
+  constructor(
+    private readonly c: HeatCase,
+    private readonly s: HeatSettings,
+    private readonly o: SimulateOptions,
+    private readonly unknowns: Unknowns,
+  ) {
+    this.places = placesOf(c, s);
+    this.column = buildColumn(layersOf(c, s, unknowns), o.finer ?? 0);
+    this.realSetC = s.platenC - c.heater.readsHighK + unknowns.offsetK;
+    const cells = this.column.capacity.length;
+    const restC = c.heater.restingC === null ? s.platenC : Math.min(s.platenC, c.heater.restingC);
+    this.t = {
+      heaterC: this.realSetC + restC - s.platenC - (c.kind === 'oven' ? c.heater.fallK : 0),
+      cells: this.places.map(() => new Float64Array(cells).fill(c.roomC)),
+    };
+    this.stepper = new Stepper(this.places.map(() => cells));
+    const activation = ACTIVATION_J_MOL.usual + unknowns.activation;
+    this.meters = this.places.map(() => new DoseMeter(facesOf(c), c.roomC, activation));
+    this.read = coatingReader(this.column, contactWM2K(c, s, unknowns));
+    this.conductAlong = wallRing(c, this.column, this.places);
+  }
+
+  passes(): Simulation {
+    for (const stage of scheduleOf(this.c, this.s)) {
+      if (stage.kind === 'closed') this.closed(stage);
+      else if (stage.kind === 'open') this.open(stage);
+      else this.flip(stage.handsS);
+    }
+    const pressS = this.atS;
+    const atOpening = this.t.cells.map((cells) => cells.slice());
+    this.afterwards();
+    return {
+      samples: this.samples,
+      marks: this.marks,
+      places: this.places.map((place, j) => {
+        const m = this.meters[j];
+        return {
+          place,
+          transferS: m?.leastTransferS() ?? 0,
+          heatS: m?.mostHeatS() ?? 0,
+          afterPassS: m?.afterPassS ?? [],
+          facesS: m ? this.firstFaceFirst(m.transferS) : [0, 0],
+        };
+      }),
+      peakC: this.peakC,
+      ...this.first,
+      reached: this.reached,
+      pressS,
+      atOpening,
+      column: this.column,
+    };
+  }
+
+  /** Flipped once, the face that was under the heater first now lies behind. */
+  private firstFaceFirst([front, back]: readonly [number, number]): readonly [number, number] {
+    return this.c.faces === 'one then the other' ? [back, front] : [front, back];
+  }
+
+  private get displayC(): number {
+    return this.t.heaterC + this.s.platenC - this.realSetC;
+  }
+
+  private keepSample(): void {
+    for (const m of this.meters) this.peakC = Math.max(this.peakC, m.hottestC());
+    if (this.o.record)
+      this.samples.push({
+        atS: this.atS,
+        displayC: this.displayC,
+        // One face after the other: the one under the heater is followed.
+        coatingC: this.meters.map((m) =>
+          this.c.faces === 'one then the other' ? m.coatingC[0] : m.coolestC(),
+        ),
+      });
+  }
+
+  private readAll(exposed: readonly Exposed[], dt: number, held: boolean): void {
+    this.meters.forEach((m, j) => {
+      const e = exposed[j];
+      const cells = this.t.cells[j];
+      if (!e || !cells) return;
+      for (const face of m.faces) {
+        const c = this.read(e, cells, face);
+        if (dt > 0) m.add(face, c, dt, held);
+        else m.restart(face, c);
+      }
+    });
+  }
+
+  /** Runs until `done` says so, or for `mostS`; returns how long it ran, s. */
+  private run(heater: Heater, exposed: readonly Exposed[], { mostS, held, done, watchC }: Run): number {
+    const finer = 2 ** (this.o.finer ?? 0);
+    const longest = Math.min(LONGEST_STEP_S, Math.max(0.25, mostS / 40)) / finer;
+    let dt = FIRST_STEP_S / finer;
+    let ran = 0;
+    this.readAll(exposed, 0, held);
+    this.keepSample();
+    while (ran < mostS - 1e-9) {
+      const near = watchC !== undefined && Math.abs(this.displayC - watchC) < 4;
+      const step = Math.min(near ? Math.min(dt, CLOCK_STEP_S / finer) : dt, mostS - ran);
+      this.stepper.step(heater, exposed, this.t, step);
+      this.conductAlong(this.t.cells, step);
+      ran += step;
+      this.atS += step;
+      this.readAll(exposed, step, held);
+      this.keepSample();
+      if (done?.(ran)) break;
+      dt = Math.min(longest, dt * STEP_GROWTH);
+    }
+    return ran;
+  }
+
+  private closed({ pass, turnedDeg, dwellS, waits }: Extract<Stage, { kind: 'closed' }>): void {
+    const { c, s } = this;
+    const { round } = c;
+    const coveredDeg = round ? Math.min(360, (round.heaterMm / round.circumferenceMm) * 360) : 360;
+    const at = { openingDeg: turnedDeg, coveredDeg };
+    const exposed = this.places.map((p) => closedOn(c, s, this.unknowns, p, this.column, at));
+    const heater = heaterFor(c, this.unknowns, this.realSetC, true);
+    const closedAt = this.atS;
+    const seen = { lowestC: this.displayC, lowestS: 0, backS: Infinity };
+    const watch = (): boolean => {
+      if (this.displayC < seen.lowestC) {
+        seen.lowestC = this.displayC;
+        seen.lowestS = this.atS - closedAt;
+      }
+      const ready = this.displayC >= s.platenC - READS_SET_K;
+      if (ready && seen.backS === Infinity && seen.lowestC < s.platenC - 2) {
+        seen.backS = this.atS - closedAt;
+        this.marks.push({ kind: 'back', pass, atS: this.atS });
+      }
+      return ready;
+    };
+    this.marks.push({ kind: 'closed', pass, atS: this.atS });
+    if (waits) {
+      const done = (ranS: number) => watch() && ranS > 3;
+      const waited = this.run(heater, exposed, {
+        mostS: LONGEST_WAIT_S,
+        held: true,
+        done,
+        watchC: s.platenC,
+      });
+      this.reached &&= waited < LONGEST_WAIT_S - 1e-6;
+    }
+    this.marks.push({ kind: 'timer', pass, atS: this.atS });
+    this.run(heater, exposed, { mostS: dwellS, held: true, done: () => (watch(), false) });
+    this.marks.push({ kind: 'opened', pass, atS: this.atS });
+    for (const m of this.meters) m.afterPassS.push(m.leastTransferS());
+    if (pass === 1) this.first = seen;
+  }
+
+  private open({ handsS, coolDownC }: Extract<Stage, { kind: 'open' }>): void {
+    const exposed = this.places.map((p) => openOn(this.c, p, this.column, false));
+    const setC = (coolDownC ?? this.s.platenC) + this.realSetC - this.s.platenC;
+    const heater = heaterFor(this.c, this.unknowns, setC, false);
+    const spent = this.run(heater, exposed, { mostS: handsS, held: true });
+    if (coolDownC === null || this.displayC <= coolDownC + READS_SET_K) return;
+    this.run(heater, exposed, {
+      mostS: LONGEST_FALL_S - spent,
+      held: true,
+      watchC: coolDownC,
+      done: () => this.displayC <= coolDownC + READS_SET_K,
+    });
+  }
+
+  private flip(handsS: number): void {
+    const exposed = this.places.map((p) => openOn(this.c, p, this.column, true));
+    const heater = heaterFor(this.c, this.unknowns, this.realSetC, false);
+    this.run(heater, exposed, { mostS: handsS, held: true });
+    const span = layerSpan(this.column, 'blank');
+    for (const cells of this.t.cells) {
+      const body = span ? cells.slice(span.from, span.to).reverse() : cells.slice();
+      cells.fill(this.c.roomC);
+      cells.set(body, span?.from ?? 0);
+    }
+    for (const m of this.meters) m.flip();
+  }
+
+  /** It goes on gathering heat until it has cooled; with a warm or cold peel under its paper. */
+  private afterwards(): void {
+    const peeled = this.s.peel === 'hot' || this.s.peel === 'quench';
+    const exposed = this.places.map((p) => openOn(this.c, p, this.column, peeled));
+    const heater = heaterFor(this.c, this.unknowns, this.realSetC, false);
+    const hot = () => this.meters.some((m) => m.hottestC() > COLD_C);
+    const wanted = this.o.afterS ?? 0;
+    if (!hot() && wanted === 0) return;
+    const mostS = Math.max(wanted, LONGEST_TAIL_S);
+    this.run(heater, exposed, { mostS, held: false, done: (ranS) => ranS >= wanted && !hot() });
+  }
+}
+
+/** One load through every pass. Deterministic; 600 s of a press take a few milliseconds. */
+export const simulate = (c: HeatCase, s: HeatSettings, options: SimulateOptions = {}): Simulation =>
+  new Load(c, s, options, options.unknowns ?? AS_USUAL).passes();
+
+/** Dose of the least heated printed place while dye moved, and all heat at the most heated, seconds at 200 °C. */
+export function dosesOf(sim: Simulation): { readonly leastS: number; readonly mostS: number } {
+  const printed = sim.places.filter((p) => p.place.printed);
+  return {
+    leastS: printed.reduce((m, p) => Math.min(m, p.transferS), Infinity),
+    mostS: printed.reduce((m, p) => Math.max(m, p.heatS), 0),
+  };
+}

@@ -1,0 +1,45 @@
+import type { HeatCase } from '../heat/case';
+import { heaterOf } from '../heat/heaters';
+import type { HeatSettings } from '../shop/heatSettings';
+import type { Load } from '../shop/load';
+import { isOven } from '../shop/press';
+import type { Recipe } from '../shop/records';
+import type { Shop } from '../shop/shop';
+import { caseOf, nominalOf, sameCoating, type Setup } from './heatSubject';
+
+/** A proven recipe for something near: another press for this blank, or another blank of its coating. */
+export interface MatchSource {
+  readonly recipe: Recipe;
+  readonly blankName: string;
+  readonly pressName: string;
+  readonly goodPieces: number;
+  readonly from: { readonly load: HeatCase; readonly settings: HeatSettings };
+}
+
+function sourceOf(recipe: Recipe, s: Setup, shop: Shop, goodPieces: number): MatchSource | null {
+  const press = shop.presses.find((p) => p.id === recipe.pressId);
+  const blank = recipe.blankId === s.blank.id ? s.blank : shop.blanks.find((b) => b.id === recipe.blankId);
+  if (!press || !blank || !sameCoating(blank, s.blank)) return null;
+  if (press.kind !== s.press.kind) return null;
+  const own = blank.id === s.blank.id ? { piece: s.piece, round: s.round } : nominalOf(blank);
+  const load: Load = recipe.load ?? { ...s.load, piecesAtOnce: 1, wasteSheets: isOven(press) ? 0 : 1 };
+  const need = own.round && { widestDiameterMm: own.round.circumferenceMm / Math.PI, tallMm: 0 };
+  const heater = heaterOf(press, need, load.heaterId);
+  return {
+    recipe,
+    blankName: blank.name,
+    pressName: press.name,
+    goodPieces,
+    from: { load: caseOf({ ...s, ...own, blank, press, heater, load }), settings: recipe.settings },
+  };
+}
+
+/** The nearest proven recipe: this blank on another press first, then another blank on this press, then most pieces. */
+export function matchFrom(s: Setup, shop: Shop, goodPieces: (recipe: Recipe) => number): MatchSource | null {
+  const near = (r: Recipe): number => (r.blankId === s.blank.id ? 2 : r.pressId === s.press.id ? 1 : 0);
+  const sources = shop.recipes
+    .filter((r) => r.blankId !== s.blank.id || r.pressId !== s.press.id)
+    .map((r) => sourceOf(r, s, shop, goodPieces(r)))
+    .filter((x): x is MatchSource => x !== null);
+  return sources.sort((a, b) => near(b.recipe) - near(a.recipe) || b.goodPieces - a.goodPieces)[0] ?? null;
+}

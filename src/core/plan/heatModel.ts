@@ -1,0 +1,97 @@
+import type { HeatBook, HeatMatch, HeatOptions } from '../heat/answer';
+import type { ChosenHeat } from '../heat/choose';
+import type { HeatOutcome } from '../heat/outcome';
+import type { HeatQuestion, HeatSubject } from '../heat/question';
+import { whatIfVariants } from '../heat/variants';
+import type { WindowMap, WindowRange } from '../heat/window';
+import type { HeatSettings } from '../shop/heatSettings';
+import type { Phrase } from '../units/phrase';
+import { asking, placesFor, rangeFor, whatIfWords, windowQuestion } from './heatQuestions';
+
+/** One change and what it does to the time, by the model. */
+export interface WhatIf {
+  readonly id: string;
+  readonly text: Phrase;
+  readonly dwellS: number;
+  readonly byS: number;
+}
+
+/** A load of so many pieces, and how long it would take to the same dose. */
+export interface LoadStep {
+  readonly pieces: number;
+  readonly dwellS: number;
+}
+
+/** What the model says of the chosen setting, as far as it has been asked yet. */
+export interface HeatModel {
+  readonly subject: HeatSubject;
+  readonly outcome: HeatOutcome | null;
+  readonly window: WindowMap | null;
+  /** A finer window is on its way. */
+  readonly rough: boolean;
+  readonly range: WindowRange;
+  readonly whatIfs: readonly WhatIf[];
+  readonly loads: readonly LoadStep[];
+  readonly match: HeatMatch | null;
+  /** Still to be answered, in the order of need. */
+  readonly wanted: readonly HeatQuestion[];
+}
+
+/** Where a proven recipe for something else is held against this. */
+export type MatchFrom = Extract<HeatQuestion, { kind: 'match' }>['from'];
+
+function whatIfs(
+  options: HeatOptions | null,
+  subject: HeatSubject,
+  s: HeatSettings,
+  most: number,
+): readonly WhatIf[] {
+  if (!options) return [];
+  return whatIfVariants(subject.load, s, most).flatMap(({ id }) => {
+    const dwellS = options.dwellS[id];
+    const text = whatIfWords(id, subject.load, s);
+    return dwellS === undefined || !text ? [] : [{ id, text, dwellS, byS: dwellS - s.dwellS }];
+  });
+}
+
+const loadsOf = (options: HeatOptions | null): readonly LoadStep[] =>
+  Object.entries(options?.dwellS ?? {})
+    .flatMap(([id, dwellS]) => {
+      const pieces = /^load-(\d+)$/.exec(id)?.[1];
+      return pieces === undefined ? [] : [{ pieces: Number(pieces), dwellS }];
+    })
+    .sort((a, b) => a.pieces - b.pieces);
+
+export function heatModel(
+  chosen: ChosenHeat,
+  subject: HeatSubject,
+  { most, from }: { readonly most: number; readonly from: MatchFrom | null },
+  book: HeatBook,
+  first: readonly HeatQuestion[],
+): HeatModel {
+  const { settings: s, base } = chosen;
+  const ask = asking(book);
+  const range = rangeFor(chosen.range, base, s);
+  const outcome = ask.get<'outcome'>({
+    kind: 'outcome',
+    subject,
+    settings: s,
+    places: placesFor(subject.load),
+  });
+  const known = asking(book).get<'window'>(windowQuestion(subject, s, range, 'fine'));
+  const coarse = known ? null : ask.get<'window'>(windowQuestion(subject, s, range, 'coarse'));
+  const match = from && ask.get<'match'>({ kind: 'match', subject, settings: s, from });
+  const options = ask.get<'options'>({ kind: 'options', subject, settings: s, most });
+  const fine = ask.get<'window'>(windowQuestion(subject, s, range, 'fine'));
+  return {
+    subject,
+    outcome,
+    window: fine ?? coarse,
+    rough: fine === null,
+    range,
+    whatIfs: whatIfs(options, subject, s, most),
+    loads: loadsOf(options),
+    match,
+    wanted: [...first, ...ask.wanted],
+  };
+}

@@ -1,0 +1,91 @@
+import type { HeatAnswer, HeatBook } from '../heat/answer';
+import type { HeatCase } from '../heat/case';
+import { COOLING_PLACES, type CoolingPlace } from '../heat/cooling';
+import { heatKey, type HeatQuestion, type HeatSubject } from '../heat/question';
+import type { StartingRange } from '../heat/starting';
+import { nextPressures, STEP_C } from '../heat/variants';
+import type { GridKind, WindowRange } from '../heat/window';
+import type { HeatSettings } from '../shop/heatSettings';
+import { say, type Phrase } from '../units/phrase';
+import { celsius } from '../units/quantity';
+
+/** What a plan asks of the model: the answers it has, and those it still waits for. */
+export interface Asked {
+  readonly get: <K extends HeatAnswer['kind']>(
+    q: Extract<HeatQuestion, { kind: K }>,
+  ) => Extract<HeatAnswer, { kind: K }> | null;
+  readonly wanted: readonly HeatQuestion[];
+}
+
+/** Reads answers from the book and notes what is not in it. */
+export function asking(book: HeatBook): Asked {
+  const wanted: HeatQuestion[] = [];
+  return {
+    wanted,
+    get: <K extends HeatAnswer['kind']>(q: Extract<HeatQuestion, { kind: K }>) => {
+      const found = book[heatKey(q)];
+      if (found?.kind === q.kind) return found as Extract<HeatAnswer, { kind: K }>;
+      wanted.push(q);
+      return null;
+    },
+  };
+}
+
+/** Where a piece may be set down to cool. */
+export const placesFor = (load: HeatCase): readonly CoolingPlace[] => (load.round ? ['air'] : COOLING_PLACES);
+
+const HOTTEST_C = 215;
+
+/** The temperatures and times a window is drawn over: the usual range and room about it, and always what is set. */
+export function rangeFor(range: StartingRange | null, base: HeatSettings, s: HeatSettings): WindowRange {
+  const [cLo, cHi] = range?.platenC ?? [s.platenC - 12, s.platenC + 12];
+  const [tLo, tHi] = range?.dwellS ?? [s.dwellS / 2, s.dwellS * 1.6];
+  // Even steps keep the window standing still while a setting is dragged inside it.
+  const lowC = Math.min(cLo - 12, Math.floor((s.platenC - 4) / 10) * 10);
+  const highC = Math.max(Math.min(HOTTEST_C, cHi + 8), Math.ceil((s.platenC + 4) / 10) * 10);
+  const longest = Math.max(tHi * 1.35, base.dwellS * 2, s.dwellS * 1.1);
+  return {
+    platenC: [lowC, highC],
+    dwellS: [Math.max(2, Math.min(tLo * 0.25, base.dwellS * 0.2)), Math.ceil(longest / 20) * 20],
+  };
+}
+
+/** Temperature and time do not name a window: it holds them all. */
+export const windowQuestion = (
+  subject: HeatSubject,
+  s: HeatSettings,
+  range: WindowRange,
+  grid: GridKind,
+): Extract<HeatQuestion, { kind: 'window' }> => ({
+  kind: 'window',
+  subject,
+  settings: { ...s, platenC: 200, dwellS: 60 },
+  range,
+  grid,
+});
+
+/** The words of each change the model is asked to try. */
+export function whatIfWords(id: string, load: HeatCase, s: HeatSettings): Phrase | null {
+  const { lighter, firmer } = nextPressures(s.pressure);
+  const pressure = (p: string | null): Phrase | null => (p ? say`${p.replace('-', ' to ')} pressure` : null);
+  switch (id) {
+    case 'sheet':
+      return say`one more waste sheet`;
+    case 'cooler':
+      return say`${celsius(s.platenC - STEP_C)}`;
+    case 'hotter':
+      return say`${celsius(s.platenC + STEP_C)}`;
+    case 'lighter':
+      return pressure(lighter);
+    case 'firmer':
+      return pressure(firmer);
+    case 'piece':
+      return say`one more piece`;
+    case 'alone':
+      return say`one alone`;
+    case 'turned':
+      return load.heatedFrom === 'paper' ? say`face down, heated through it` : say`face up, under its paper`;
+    default:
+      return null;
+  }
+}

@@ -1,0 +1,199 @@
+import type { HeatCase } from '../heat/case';
+import { contourArea } from '../geometry/contour';
+import { coatingPrior } from '../heat/coatings';
+import { heatedM2, pressModel } from '../heat/pressModel';
+import type { HeatSubject, Seen } from '../heat/question';
+import { USUAL_SPREADS } from '../heat/sensitivity';
+import type { TimedClosing } from '../heat/timing';
+import type { Job } from '../job/job';
+import { outlineContour } from '../shapes/flat';
+import { isRound, type Blank } from '../shop/blank';
+import type { HeatSettings } from '../shop/heatSettings';
+import type { Load } from '../shop/load';
+import { isFlatPress, isOven, type Press, type PressHeater, type PressTiming } from '../shop/press';
+import type { LogEntry } from '../shop/records';
+import type { Piece } from './heatLoad';
+import type { WrapPlan } from './wrap';
+
+const ROOM_C = 22;
+/** Transfer paper where nothing says, mm. */
+const USUAL_PAPER_MM = 0.1;
+/** Timings counted, newest first, and settings seen: older ones say little of a press as it is today. */
+const TIMINGS = 3;
+const MOST_SEEN = 10;
+
+/** Everything a load is made of. */
+export interface Setup {
+  readonly blank: Blank;
+  readonly press: Press;
+  readonly heater: PressHeater | null;
+  readonly piece: Piece;
+  readonly load: Load;
+  readonly inEdge: boolean;
+  readonly faces: HeatCase['faces'];
+  /** Circumference and print of a round blank, mm. */
+  readonly round: { readonly circumferenceMm: number; readonly printMm: number } | null;
+}
+
+/** Which faces are pressed, and how. */
+export function facesOf(job: Job, wrap: WrapPlan): HeatCase['faces'] {
+  if ((wrap.pattern?.faces.length ?? 1) < 2) return 'one';
+  return job.wrap.faces === 'one then the other' ? 'one then the other' : 'together';
+}
+
+const kindOf = (p: Press): HeatCase['kind'] => (isOven(p) ? 'oven' : isFlatPress(p) ? 'flat' : 'wrap');
+
+export function caseOf(s: Setup): HeatCase {
+  const { press, heater, piece, load, round } = s;
+  const heaterM2 = heatedM2(press, heater);
+  const uncoveredM2 = Math.max(0, heaterM2 - piece.areaM2 * load.piecesAtOnce);
+  const model = pressModel(press, heater, { uncoveredM2, inEdge: s.inEdge });
+  const tall =
+    heater && round ? Math.min(1, (heater.heightMm * round.circumferenceMm) / 1e6 / piece.areaM2) : 1;
+  return {
+    kind: kindOf(press),
+    material: s.blank.material,
+    wallMm: s.blank.wallMm,
+    vacuum: s.blank.wall === 'vacuum',
+    heater: model.heater,
+    wasteSheets: load.wasteSheets,
+    wasteKind: load.wasteKind,
+    paperMm: USUAL_PAPER_MM,
+    padMm: isFlatPress(press) ? press.padMm : 0,
+    heatedFrom: load.heatedFrom,
+    faces: s.faces,
+    pieceM2: piece.areaM2 * tall,
+    heaterM2,
+    pieces: load.piecesAtOnce,
+    round: round && { ...round, heaterMm: heater?.lengthMm ?? round.circumferenceMm },
+    roomC: ROOM_C,
+  };
+}
+
+/** Settings a closing was watched at: only the set temperature counts. */
+const watched = (platenC: number): HeatSettings => ({
+  platenC,
+  dwellS: 600,
+  laterDwellS: null,
+  passes: 1,
+  timerStart: 'from-closing',
+  pressure: 'medium',
+  peel: 'hot',
+  coolDownC: null,
+});
+
+/** A timing as the model takes it: the load it was watched on, in this press. */
+export function timedOf(t: PressTiming, press: Press, own: PressHeater | null): TimedClosing {
+  const heater =
+    press.kind === 'tumbler' || press.kind === 'mug'
+      ? (press.heaters.find((h) => h.id === t.load.heaterId) ?? own)
+      : null;
+  const areaM2 = t.load.areaMm2 / 1e6;
+  const heaterM2 = heatedM2(press, heater);
+  const { heater: model } = pressModel(press, heater, {
+    uncoveredM2: Math.max(0, heaterM2 - areaM2 * t.load.pieces),
+    inEdge: false,
+  });
+  const { circumferenceMm } = t.load;
+  return {
+    load: {
+      kind: kindOf(press),
+      material: t.load.material,
+      wallMm: t.load.wallMm,
+      vacuum: t.load.vacuum,
+      heater: model,
+      wasteSheets: t.load.wasteSheets,
+      wasteKind: 'plain',
+      paperMm: USUAL_PAPER_MM,
+      padMm: isFlatPress(press) ? press.padMm : 0,
+      heatedFrom: 'paper',
+      faces: 'one',
+      pieceM2:
+        heater && circumferenceMm !== null
+          ? Math.min(areaM2, (heater.heightMm * circumferenceMm) / 1e6)
+          : areaM2,
+      heaterM2,
+      pieces: t.load.pieces,
+      round:
+        heater && circumferenceMm !== null
+          ? { circumferenceMm, printMm: circumferenceMm, heaterMm: heater.lengthMm }
+          : null,
+      roomC: t.roomC,
+    },
+    settings: watched(t.setC),
+    lowestC: t.lowestC,
+    backS: t.backS,
+  };
+}
+
+/** Nominal size of a blank no job measured: enough to weigh what was once seen on it. */
+function setupOfEntry(e: LogEntry, s: Setup, blank: Blank): Setup {
+  const load: Load = e.load ?? { ...s.load, piecesAtOnce: 1, wasteSheets: isOven(s.press) ? 0 : 1 };
+  if (e.blankId === s.blank.id) return { ...s, load };
+  return { ...s, blank, load, ...nominalOf(blank) };
+}
+
+/** A piece by its blank's own figures. */
+export function nominalOf(blank: Blank): Pick<Setup, 'piece' | 'round'> {
+  const { areaMm2, circumferenceMm } = blankArea(blank);
+  const across = circumferenceMm === null ? Math.sqrt(areaMm2) : circumferenceMm / Math.PI;
+  return {
+    piece: { areaM2: areaMm2 / 1e6, widthMm: across, heightMm: across },
+    round: circumferenceMm === null ? null : { circumferenceMm, printMm: circumferenceMm },
+  };
+}
+
+/** What was tried on this coating and press, alike ones together, newest first. */
+export function seenOf(tried: readonly LogEntry[], s: Setup, blanks: readonly Blank[]): readonly Seen[] {
+  const groups = new Map<string, Seen>();
+  for (const e of [...tried].sort((a, b) => b.at - a.at)) {
+    if (e.pressId !== s.press.id || e.verdict === 'other') continue;
+    const blank = e.blankId === s.blank.id ? s.blank : blanks.find((b) => b.id === e.blankId);
+    if (!blank || !sameCoating(blank, s.blank)) continue;
+    const pieces = Math.max(1, e.verdict === 'good' ? e.good : e.spoiled);
+    const key = JSON.stringify([e.blankId, e.settings, e.load, e.verdict]);
+    const before = groups.get(key);
+    if (before) groups.set(key, { ...before, pieces: before.pieces + pieces });
+    else if (groups.size < MOST_SEEN)
+      groups.set(key, {
+        id: e.id,
+        load: caseOf(setupOfEntry(e, s, blank)),
+        settings: e.settings,
+        verdict: e.verdict,
+        pieces,
+      });
+  }
+  return [...groups.values()];
+}
+
+/** Coatings are taken for alike where material and finish are. */
+export const sameCoating = (a: Blank, b: Blank): boolean =>
+  a.material === b.material && a.coating.finish === b.coating.finish;
+
+export function subjectOf(s: Setup, tried: readonly LogEntry[], blanks: readonly Blank[]): HeatSubject {
+  const load = caseOf(s);
+  const { sd } = pressModel(s.press, s.heater, { uncoveredM2: 0, inEdge: s.inEdge });
+  const timings = [...s.press.timings].sort((a, b) => b.at - a.at).slice(0, TIMINGS);
+  return {
+    load,
+    spreads: { ...USUAL_SPREADS, ...sd },
+    coating: coatingPrior(s.blank.material, s.press.kind),
+    timings: timings.map((t) => timedOf(t, s.press, s.heater)),
+    seen: seenOf(tried, s, blanks),
+  };
+}
+
+/** Heated face of a blank by its own figures, mm², and right round it where it is round. */
+export function blankArea(blank: Blank): {
+  readonly areaMm2: number;
+  readonly circumferenceMm: number | null;
+} {
+  if (isRound(blank)) {
+    const { sections } = blank.shape;
+    const around = Math.max(...sections.map((x) => x.diameterMm)) * Math.PI;
+    const tall = (sections.at(-1)?.fromRimMm ?? 0) - (sections[0]?.fromRimMm ?? 0);
+    return { areaMm2: around * tall, circumferenceMm: around };
+  }
+  const outline = blank.shape.kind === 'flat' ? outlineContour(blank.shape.outline) : [];
+  return { areaMm2: Math.abs(contourArea(outline)), circumferenceMm: null };
+}

@@ -1,0 +1,34 @@
+import { answerHeat, type HeatBook } from '../heat/answer';
+import { heatKey, type HeatQuestion } from '../heat/question';
+import type { Job } from '../job/job';
+import type { Shop } from '../shop/shop';
+import { plan, type Extra, type Plan } from './plan';
+
+/** A start moves the settings, and those are asked about in turn: more rounds than that are never needed. */
+const MOST_ROUNDS = 4;
+
+/** The window is a picture: only a screen asks for it. */
+const isFigure = (q: HeatQuestion): boolean => q.kind !== 'window';
+
+/**
+ * A plan with everything the heat model is asked for answered at once, a second or so where nothing is known yet: for the command line and the
+ * route. Screens have a worker answer instead.
+ */
+export function planAnswered(job: Job, shop: Shop, extra: Extra = {}): Plan {
+  let book: HeatBook = extra.heatBook ?? {};
+  let made = plan(job, shop, { ...extra, heatBook: book });
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    const wanted = (made.heat.model?.wanted ?? []).filter(
+      (q) => isFigure(q) && book[heatKey(q)] === undefined,
+    );
+    // What hangs on the start is asked anew once it is known: it comes first, alone.
+    const first = wanted.filter((q) => q.kind === 'start');
+    const now = first.length > 0 ? first : wanted;
+    if (now.length === 0) break;
+    book = { ...book, ...Object.fromEntries(now.map((q) => [heatKey(q), answerHeat(q)])) };
+    made = plan(job, shop, { ...extra, heatBook: book });
+  }
+  const { model } = made.heat;
+  // What only a screen would ask for is not part of an answer.
+  return model ? { ...made, heat: { ...made.heat, model: { ...model, wanted: [] } } } : made;
+}

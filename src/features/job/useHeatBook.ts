@@ -1,0 +1,95 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useRef, useState } from 'react';
+import type { HeatAnswer, HeatBook } from '@/core/heat/answer';
+import { heatKey, type HeatQuestion } from '@/core/heat/question';
+import type { Job } from '@/core/job/job';
+import type { LogEntry } from '@/core/shop/records';
+import type { Shop } from '@/core/shop/shop';
+import { newestOnPress } from '@/data/log';
+import { inHeatWorker } from '@/workers/client';
+
+/** Not while a hand is still moving something. */
+const REST_MS = 80;
+const KEPT = 80;
+/** Newest entries of each blank of a coating that are weighed. */
+const MOST_TRIED = 60;
+const NONE: readonly LogEntry[] = [];
+
+const tableStart = (q: Extract<HeatQuestion, { kind: 'start' }>): HeatAnswer => ({
+  kind: 'start',
+  dwellS: q.settings.dwellS,
+  laterS: null,
+});
+
+export interface KeptBook {
+  readonly book: HeatBook;
+  /** Has the worker answer what is wanted, one after another, the newest wants first. */
+  readonly ask: (wanted: readonly HeatQuestion[]) => () => void;
+}
+
+/** Answers of the heat model, filled by the worker and kept while the job is open. */
+export function useHeatBook(): KeptBook {
+  const [book, setBook] = useState<HeatBook>({});
+  const busy = useRef(false);
+  const left = useRef<readonly HeatQuestion[]>([]);
+  const failed = useRef(new Set<string>());
+  const alive = useRef(true);
+  useEffect(() => {
+    alive.current = true;
+    return () => {
+      alive.current = false;
+    };
+  }, []);
+  const [ask] = useState(() => {
+    const next = async (): Promise<void> => {
+      const q = left.current.find((x) => !failed.current.has(heatKey(x)));
+      if (busy.current || !q || !alive.current) return;
+      busy.current = true;
+      const key = heatKey(q);
+      const r = await inHeatWorker('Heat', (api) => api.answer(q) as Promise<HeatAnswer>);
+      busy.current = false;
+      left.current = left.current.filter((x) => heatKey(x) !== key);
+      // Where the model cannot say, the start of the table stands: nobody is kept waiting at the press.
+      const answer = r.ok ? r.value : q.kind === 'start' ? tableStart(q) : null;
+      if (answer)
+        setBook((known) =>
+          Object.fromEntries([...Object.entries(known), [key, answer] as const].slice(-KEPT)),
+        );
+      else failed.current.add(key);
+      void next();
+    };
+    return (wanted: readonly HeatQuestion[]) => {
+      const timer = setTimeout(() => {
+        left.current = wanted;
+        void next();
+      }, REST_MS);
+      return () => clearTimeout(timer);
+    };
+  });
+  return { book, ask };
+}
+
+/** Asks for what a plan still wants of the model. */
+export function useWantedHeat(wanted: readonly HeatQuestion[] | undefined, ask: KeptBook['ask']): void {
+  useEffect(() => (wanted && wanted.length > 0 ? ask(wanted) : undefined), [wanted, ask]);
+}
+
+/** What was tried on this job's press and on coatings like its own, live. */
+export function useTried(job: Job | null, shop: Shop): readonly LogEntry[] {
+  const blank = shop.blanks.find((b) => b.id === job?.blankId);
+  const pressId = job?.pressId ?? '';
+  const alike = blank
+    ? shop.blanks
+        .filter((b) => b.material === blank.material && b.coating.finish === blank.coating.finish)
+        .map((b) => b.id)
+        .join(' ')
+    : '';
+  const found = useLiveQuery(async () => {
+    if (pressId === '' || alike === '') return NONE;
+    const each = await Promise.all(alike.split(' ').map((id) => newestOnPress(id, pressId, MOST_TRIED)));
+    return each.flat();
+  }, [alike, pressId]);
+  return found ?? NONE;
+}

@@ -1,0 +1,182 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import { fail, type Result } from '@/core/basics/result';
+import { offsetMap } from '@/core/heat/pressModel';
+import { probeC, type PressFaults } from '@/core/heat/pressSimulator';
+import { seeded } from '@/core/random/random';
+import { isFlatPress, isOven, isWrapPress, type Press, type PressCheck } from '@/core/shop/press';
+import { formatQuantity } from '@/core/units/format';
+import { parseTemperature } from '@/core/units/parse';
+import { celsius } from '@/core/units/quantity';
+import { newId } from '@/data/ids';
+import { savePress } from '@/data/shop';
+import { Button } from '@/ui/Button';
+import { notify, notifyProblem } from '@/ui/notify';
+import { Segments } from '@/ui/Segments';
+import { TypedField } from '@/ui/TypedField';
+import { useUnits } from '@/ui/units';
+
+/** Where the probe goes: three by three over the face, from its back left. */
+const POINTS = [1 / 6, 1 / 2, 5 / 6].flatMap((y) => [1 / 6, 1 / 2, 5 / 6].map((x) => ({ x, y })));
+const PLACE_WORDS = [
+  'back left',
+  'back',
+  'back right',
+  'left',
+  'middle',
+  'right',
+  'front left',
+  'front',
+  'front right',
+];
+
+interface Props {
+  readonly press: Press;
+  readonly faults: PressFaults | null;
+  readonly onDone: () => void;
+}
+
+/** A difference of temperature in the shop's degrees, signed. */
+function useDifference(): (k: number) => string {
+  const units = useUnits();
+  return (k) => {
+    const v = units.temperature === 'F' ? k * 1.8 : k;
+    return `${v >= 0 ? '+' : '−'}${Math.abs(v).toFixed(1)} °${units.temperature}`;
+  };
+}
+
+const MOST_KEPT = 60;
+const keepCheck = (press: Press, check: PressCheck) =>
+  savePress({ ...press, checks: [...press.checks, { ...check, at: Date.now() }].slice(-MOST_KEPT) });
+
+/** Readings of the face at up to nine places, to an offset map that is used everywhere from then on. */
+export function CheckPress({ press, faults, onDone }: Props) {
+  const units = useUnits();
+  const difference = useDifference();
+  const [setC, setSetC] = useState(190);
+  const [by, setBy] = useState<PressCheck['with']>('probe');
+  const [reads, setReads] = useState<readonly (number | null)[]>(POINTS.map(() => null));
+  const [id] = useState(() => newId('check'));
+  const chance = useRef(seeded(7));
+  const points = POINTS.flatMap((p, i) => {
+    const readC = reads[i];
+    return readC === null || readC === undefined ? [] : [{ ...p, readC }];
+  });
+  const check: PressCheck = { id, at: 0, setC, with: by, points };
+  const map = points.length > 0 ? offsetMap(check) : null;
+  const parse = (text: string): Result<number> => readTemperature(text, units.temperature, setC);
+  const put = (i: number, readC: number | null) => setReads((r) => r.map((v, j) => (j === i ? readC : v)));
+  const save = async () => {
+    const r = await keepCheck(press, check);
+    if (!r.ok) return notifyProblem(r.problem);
+    notify(`Kept. From now on ${press.name} counts with it.`);
+    onDone();
+  };
+  const shown = (c: number) => formatQuantity(celsius(c), units);
+  return (
+    <div className="grid gap-5 md:grid-cols-[1fr_17rem]">
+      <div>
+        <div className="mb-3 flex flex-wrap items-end gap-5">
+          <TypedField
+            label="Display set to"
+            text={shown(setC).number}
+            unit={shown(setC).unit}
+            parse={(t) => parseTemperature(t, units.temperature, 'Display set to')}
+            onValue={setSetC}
+          />
+          <Segments
+            label="Read with"
+            value={by}
+            onChange={setBy}
+            options={[
+              { value: 'probe', label: 'Probe' },
+              { value: 'strips', label: 'Strips' },
+            ]}
+          />
+        </div>
+        <p className="mb-2 max-w-xl leading-snug">
+          {isOven(press)
+            ? 'Let it settle ten minutes. Hold the probe in the air over the rack.'
+            : isWrapPress(press)
+              ? 'Let it settle. Press the probe on the mat, its ends and its middle.'
+              : 'Let it settle. Press the probe on the platen, waste paper between, half a minute at each place.'}{' '}
+          One reading is better than none; three show how even it is.
+        </p>
+        <div
+          className="grid grid-cols-3 border-2 border-ink bg-strata-5/25"
+          style={{ aspectRatio: isFlatPress(press) ? '5 / 4' : '8 / 3' }}
+        >
+          {POINTS.map((p, i) => (
+            <div key={i} className="grid content-center justify-items-center gap-1 border border-rule p-2">
+              <TypedField
+                label={PLACE_WORDS[i] ?? ''}
+                text={reads[i] === null || reads[i] === undefined ? '' : shown(reads[i]).number}
+                unit={`°${units.temperature}`}
+                width="w-16"
+                byHand={reads[i] !== null}
+                parse={parse}
+                onValue={(c) => put(i, c)}
+              />
+              {faults && (
+                <Button onClick={() => put(i, probeC(faults, setC, p.x, p.y, chance.current))}>Probe</Button>
+              )}
+            </div>
+          ))}
+        </div>
+      </div>
+      <aside className="grid content-start gap-3" aria-live="polite">
+        <h3 className="font-name text-lead font-semibold">What it says</h3>
+        {map ? (
+          <dl className="grid gap-2 font-label">
+            <Line
+              label="Display against the face"
+              value={`${difference(map.readsHighK)} ± ${difference(2 * map.u).slice(1)}`}
+            />
+            {map.coldestK !== null && (
+              <Line label="Coldest place, against the mean" value={difference(map.coldestK)} />
+            )}
+            {map.hottestK !== null && (
+              <Line label="Hottest place, against the mean" value={difference(map.hottestK)} />
+            )}
+          </dl>
+        ) : (
+          <p>Nothing read yet.</p>
+        )}
+        <p className="text-fine leading-snug">
+          {press.checks.length === 0
+            ? 'Never checked: its display is taken as right within 10 °C.'
+            : `${press.checks.length} kept before this one; the newest counts.`}
+        </p>
+        <Button kind="act" disabled={!map} onClick={() => void save()}>
+          Keep this check
+        </Button>
+      </aside>
+    </div>
+  );
+}
+
+const Line = ({ label, value }: { label: string; value: string }) => (
+  <div className="border-b border-rule pb-1">
+    <dt className="text-fine">{label}</dt>
+    <dd className="text-lead font-semibold">≈ {value}</dd>
+  </div>
+);
+
+const ROOM_C = 35;
+const FARTHEST_K = 80;
+
+/** A reading that cannot be is refused in words: a face below the room, or nowhere near what is set. */
+export function readTemperature(text: string, unit: 'C' | 'F', setC: number): Result<number> {
+  const r = parseTemperature(text, unit, 'Reading');
+  if (!r.ok) return r;
+  if (r.value < ROOM_C)
+    return fail(
+      'That is about room temperature.',
+      'Reading',
+      'A heated face reads far more: let it settle, and read again.',
+    );
+  if (Math.abs(r.value - setC) > FARTHEST_K)
+    return fail('That is too far from the display.', 'Reading', 'Look at the unit, and read again.');
+  return r;
+}

@@ -1,0 +1,75 @@
+'use client';
+
+import { useState } from 'react';
+import { faultsOf, type PressFaults } from '@/core/heat/pressSimulator';
+import type { Press } from '@/core/shop/press';
+import { Dialog } from '@/ui/Dialog';
+import { FormField, inputClass } from '@/ui/FormField';
+import { Segments } from '@/ui/Segments';
+import { CheckPress } from './CheckPress';
+import { TimePress } from './TimePress';
+
+/** Simulated presses to try it on, each with faults of its own. */
+const SIMULATED = [
+  { value: 'own', label: 'The press itself' },
+  { value: '11', label: 'Simulated press 1' },
+  { value: '27', label: 'Simulated press 2' },
+  { value: '43', label: 'Simulated press 3' },
+] as const;
+
+type Source = (typeof SIMULATED)[number]['value'];
+
+/** What a press really does: its face read once, one closing timed once. */
+export function KnowPress({ press, onClose }: { press: Press; onClose: () => void }) {
+  const [what, setWhat] = useState<'check' | 'time'>('check');
+  const [source, setSource] = useState<Source>('own');
+  const faults: PressFaults | null = source === 'own' ? null : faultsOf(Number(source));
+  return (
+    <Dialog
+      open
+      wide
+      onClose={onClose}
+      title={`What ${press.name} really does`}
+      about="Its face is hot: gloves, and a probe or strips on a lead. The maker’s sheet comes first."
+    >
+      <div className="mb-4 flex flex-wrap items-end gap-4">
+        <Segments
+          label="What to do"
+          value={what}
+          onChange={setWhat}
+          options={[
+            { value: 'check', label: 'Check it once' },
+            { value: 'time', label: 'Time it once' },
+          ]}
+        />
+        <FormField label="Read from">
+          {(p) => (
+            <select
+              {...p}
+              className={inputClass}
+              value={source}
+              onChange={(e) => setSource(SIMULATED.find((s) => s.value === e.target.value)?.value ?? 'own')}
+            >
+              {SIMULATED.map((s) => (
+                <option key={s.value} value={s.value}>
+                  {s.label}
+                </option>
+              ))}
+            </select>
+          )}
+        </FormField>
+        {faults && (
+          <p className="max-w-72 text-fine leading-snug">
+            To try it on without burning a blank: its readings are not your press’s. Do not save them for a
+            press you work with.
+          </p>
+        )}
+      </div>
+      {what === 'check' ? (
+        <CheckPress key={source} press={press} faults={faults} onDone={onClose} />
+      ) : (
+        <TimePress key={source} press={press} faults={faults} onDone={onClose} />
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,291 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { pressModel } from '@/core/heat/pressModel';
+import type { PressFaults } from '@/core/heat/pressSimulator';
+import type { HeaterFit } from '@/core/heat/timing';
+import { blankArea, timedOf } from '@/core/plan/heatSubject';
+import { fail, ok, type Result } from '@/core/basics/result';
+import type { Blank } from '@/core/shop/blank';
+import { isFlatPress, isOven, isWrapPress, type Press, type PressTiming } from '@/core/shop/press';
+import { clockText, formatQuantity } from '@/core/units/format';
+import { parseDuration, parseTemperature } from '@/core/units/parse';
+import { celsius } from '@/core/units/quantity';
+import { newId } from '@/data/ids';
+import { savePress } from '@/data/shop';
+import { Button } from '@/ui/Button';
+import { FormField, inputClass } from '@/ui/FormField';
+import { notify, notifyProblem } from '@/ui/notify';
+import { NumberField } from '@/ui/NumberField';
+import { TypedField } from '@/ui/TypedField';
+import { useUnits } from '@/ui/units';
+import { inHeatWorker } from '@/workers/client';
+import { useShop } from '../shell/shopContext';
+import { TimeWatch } from './TimeWatch';
+
+interface Props {
+  readonly press: Press;
+  readonly faults: PressFaults | null;
+  readonly onDone: () => void;
+}
+
+const ROOM_C = 22;
+
+/** One closing on a known load, timed: heater power and heat capacity by least squares. */
+export function TimePress({ press, faults, onDone }: Props) {
+  const units = useUnits();
+  const { shop } = useShop();
+  const blanks = useMemo(
+    () => shop.blanks.filter((b) => (b.shape.kind === 'flat') === isFlatPress(press) || isOven(press)),
+    [shop.blanks, press],
+  );
+  const [load, setLoad] = useState<TimedLoad>({
+    blankId: blanks[0]?.id ?? '',
+    heaterId: isWrapPress(press) ? (press.heaters[0]?.id ?? null) : null,
+    pieces: 1,
+  });
+  const { blankId, heaterId, pieces } = load;
+  const [setC, setSetC] = useState(190);
+  const [lowestC, setLowestC] = useState<number | null>(null);
+  const [backS, setBackS] = useState<number | null>(null);
+  const [id] = useState(() => newId('timing'));
+  const blank = blanks.find((b) => b.id === blankId) ?? null;
+  const area = blank && blankArea(blank);
+  const timing: PressTiming | null = area &&
+    blank && {
+      id,
+      at: 0,
+      setC,
+      roomC: ROOM_C,
+      lowestC,
+      backS,
+      load: {
+        material: blank.material,
+        wallMm: blank.wallMm,
+        vacuum: blank.wall === 'vacuum',
+        areaMm2: area.areaMm2,
+        circumferenceMm: area.circumferenceMm,
+        pieces,
+        wasteSheets: isOven(press) ? 0 : 1,
+        heaterId,
+      },
+    };
+  const fit = useFit(press, timing, heaterId);
+  const known = lowestC !== null || backS !== null;
+  const save = async () => {
+    if (!timing) return;
+    const kept = { ...timing, at: Date.now() };
+    const r = await savePress({ ...press, timings: [...press.timings, kept].slice(-60) });
+    if (!r.ok) return notifyProblem(r.problem);
+    notify(`Kept. From now on ${press.name} counts with it.`);
+    onDone();
+  };
+  const shown = (c: number) => formatQuantity(celsius(c), units);
+  return (
+    <div className="grid gap-5 md:grid-cols-[1fr_19rem]">
+      <div className="grid content-start gap-4">
+        <ol className="list-decimal pl-5 leading-snug">
+          <li>Let the press settle at its set temperature.</li>
+          <li>Close it on a cold blank with its paper, and watch the display.</li>
+          <li>Write down the lowest it reads, and how long it takes until it is back.</li>
+        </ol>
+        <div className="flex flex-wrap items-end gap-4">
+          <LoadChoice
+            press={press}
+            blanks={blanks}
+            load={load}
+            put={(next) => setLoad({ ...load, ...next })}
+          />
+          <TypedField
+            label="Display set to"
+            text={shown(setC).number}
+            unit={shown(setC).unit}
+            parse={(t) => parseTemperature(t, units.temperature, 'Display set to')}
+            onValue={setSetC}
+          />
+        </div>
+        <TimeWatch press={press} timing={timing} faults={faults} onLowest={setLowestC} onBack={setBackS} />
+        <div className="flex flex-wrap items-end gap-5">
+          <TypedField
+            label="Lowest it read"
+            text={lowestC === null ? '' : shown(lowestC).number}
+            unit={`°${units.temperature}`}
+            byHand={lowestC !== null}
+            parse={(t) => readLowest(t, units.temperature, setC)}
+            onValue={setLowestC}
+          />
+          <TypedField
+            label="Back at temperature after"
+            text={backS === null ? '' : clockText(backS)}
+            byHand={backS !== null}
+            parse={(t) => parseDuration(t, 'Back at temperature')}
+            onValue={setBackS}
+          />
+        </div>
+      </div>
+      <Known press={press} fit={fit} timing={timing} ready={known} save={() => void save()} />
+    </div>
+  );
+}
+
+interface TimedLoad {
+  readonly blankId: string;
+  readonly heaterId: string | null;
+  readonly pieces: number;
+}
+
+interface LoadChoiceProps {
+  readonly press: Press;
+  readonly blanks: readonly Blank[];
+  readonly load: TimedLoad;
+  readonly put: (next: Partial<TimedLoad>) => void;
+}
+
+/** What the press was closed on. */
+function LoadChoice({ press, blanks, load, put }: LoadChoiceProps) {
+  const heaters = isWrapPress(press) ? press.heaters : [];
+  return (
+    <>
+      <FormField label="Closed on">
+        {(p) => (
+          <select
+            {...p}
+            className={inputClass}
+            value={load.blankId}
+            onChange={(e) => put({ blankId: e.target.value })}
+          >
+            {blanks.map((b) => (
+              <option key={b.id} value={b.id}>
+                {b.name}
+              </option>
+            ))}
+          </select>
+        )}
+      </FormField>
+      {heaters.length > 1 && (
+        <FormField label="Heater">
+          {(p) => (
+            <select
+              {...p}
+              className={inputClass}
+              value={load.heaterId ?? ''}
+              onChange={(e) => put({ heaterId: e.target.value })}
+            >
+              {heaters.map((h) => (
+                <option key={h.id} value={h.id}>
+                  {h.name}
+                </option>
+              ))}
+            </select>
+          )}
+        </FormField>
+      )}
+      {!isWrapPress(press) && (
+        <NumberField
+          label="Pieces"
+          value={load.pieces}
+          min={1}
+          max={60}
+          whole
+          width="w-14"
+          onValue={(pieces) => put({ pieces })}
+        />
+      )}
+    </>
+  );
+}
+
+/** The lowest reading after closing: it cannot lie over what is set, nor under the room. */
+export function readLowest(text: string, unit: 'C' | 'F', setC: number): Result<number> {
+  const r = parseTemperature(text, unit, 'Lowest it read');
+  if (!r.ok) return r;
+  if (r.value < ROOM_C + 8)
+    return fail(
+      'That is below any closed press.',
+      'Lowest it read',
+      'A hot heater never falls to the room: read it again.',
+    );
+  return r.value > setC
+    ? fail('That is over its set temperature.', 'Lowest it read', 'Write the lowest it showed after closing.')
+    : ok(r.value);
+}
+
+/** What the timing says of the heater, asked of the worker once there is something to fit. */
+function useFit(press: Press, timing: PressTiming | null, heaterId: string | null): HeaterFit | null {
+  const [fit, setFit] = useState<{ readonly of: string; readonly fit: HeaterFit } | null>(null);
+  const heater = isWrapPress(press) ? (press.heaters.find((h) => h.id === heaterId) ?? null) : null;
+  const key = JSON.stringify(timing);
+  const ready = timing !== null && (timing.lowestC !== null || timing.backS !== null);
+  useEffect(() => {
+    if (!ready) return;
+    let on = true;
+    const t = JSON.parse(key) as PressTiming;
+    const { sd } = pressModel(press, heater, { uncoveredM2: 0, inEdge: false });
+    const prior = { powerSd: sd.power, capacitySd: sd.capacity };
+    void inHeatWorker('Heat', (api) => api.fitHeater([timedOf(t, press, heater)], prior)).then((r) => {
+      if (on && r.ok) setFit({ of: key, fit: r.value });
+    });
+    return () => {
+      on = false;
+    };
+  }, [key, ready, press, heater]);
+  return ready && fit?.of === key ? fit.fit : null;
+}
+
+interface KnownProps {
+  readonly press: Press;
+  readonly fit: HeaterFit | null;
+  readonly timing: PressTiming | null;
+  readonly ready: boolean;
+  readonly save: () => void;
+}
+
+function Known({ press, fit, timing, ready, save }: KnownProps) {
+  const heater = isWrapPress(press)
+    ? (press.heaters.find((h) => h.id === timing?.load.heaterId) ?? null)
+    : null;
+  const { heater: supposed } = pressModel(press, heater, { uncoveredM2: 0, inEdge: false });
+  const spread = (of: number, ln: number, sd: number, unit: string) => {
+    const at = (z: number) => Math.round(of * Math.exp(ln + z * sd));
+    return `≈ ${at(0)} ${unit}, ${at(-1.96)} to ${at(1.96)}`;
+  };
+  return (
+    <aside className="grid content-start gap-3" aria-live="polite">
+      <h3 className="font-name text-lead font-semibold">What it says</h3>
+      {fit ? (
+        <dl className="grid gap-2 font-label">
+          <Line label="Heater power" value={spread(supposed.powerW, fit.power, fit.powerSd, 'W')} />
+          <Line
+            label="Heat it holds"
+            value={spread(supposed.capacityJK, fit.capacity, fit.capacitySd, 'J/K')}
+          />
+        </dl>
+      ) : (
+        <p>{ready ? 'Calculating.' : 'Nothing timed yet.'}</p>
+      )}
+      {fit && fit.misfit > 3 && (
+        <p role="alert" className="border-l-4 border-warning pl-2 text-fine leading-snug">
+          The two readings do not go together on this load. Is it the right blank, and was the press settled?
+        </p>
+      )}
+      <p className="text-fine leading-snug">
+        Taken so far as {Math.round(supposed.powerW)} W
+        {press.power.watts === null
+          ? ', usual for its size.'
+          : press.power.from === 'plate'
+            ? ', by its plate.'
+            : ', measured.'}
+      </p>
+      <Button kind="act" disabled={!ready} onClick={save}>
+        Keep this timing
+      </Button>
+    </aside>
+  );
+}
+
+const Line = ({ label, value }: { label: string; value: string }) => (
+  <div className="border-b border-rule pb-1">
+    <dt className="text-fine">{label}</dt>
+    <dd className="text-lead font-semibold">{value}</dd>
+  </div>
+);

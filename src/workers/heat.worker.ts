@@ -1,0 +1,24 @@
+import * as Comlink from 'comlink';
+import { answerHeat, type HeatAnswer } from '@/core/heat/answer';
+import type { HeatQuestion, HeatSubject } from '@/core/heat/question';
+import { resolve } from '@/core/heat/resolve';
+import { dwellForDose } from '@/core/heat/start';
+import { fitHeater, type HeaterFit, type TimedClosing } from '@/core/heat/timing';
+import { pressRun, type PressFaults, type SimulatedRun } from '@/core/heat/pressSimulator';
+import type { HeatCase } from '@/core/heat/case';
+import type { HeatSettings } from '@/core/shop/heatSettings';
+
+const api = {
+  dwellFor: (subject: HeatSubject, settings: HeatSettings, leastS: number): number =>
+    dwellForDose(resolve(subject).load, settings, leastS),
+  answer: (question: HeatQuestion): HeatAnswer => answerHeat(question),
+  fitHeater: (
+    closings: readonly TimedClosing[],
+    prior: { readonly powerSd: number; readonly capacitySd: number },
+  ): HeaterFit => fitHeater(closings, prior),
+  simulated: (faults: PressFaults, load: HeatCase, settings: HeatSettings): SimulatedRun =>
+    pressRun(faults, load, settings),
+};
+export type HeatWorker = typeof api;
+
+Comlink.expose(api);
