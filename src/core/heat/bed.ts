@@ -82,23 +82,49 @@ function rowsFor(count: number, { columns, rows }: Grid): readonly number[] {
   return counts;
 }
 
-/** `count` pieces spread evenly about the middle of the bed. Null where they do not fit. */
+/** Most spares that are laid beside a load to keep the platen level. */
+const MOST_DUMMIES = 4;
+
+/**
+ * `count` pieces spread evenly about the middle of the bed, with as few spares as keep the centre of pressure near it. Null where they do not
+ * fit.
+ */
 export function layOnBed(ask: BedAsk, count: number): BedPlan | null {
   const grid = gridFor(ask);
-  if (!grid || count < 1 || count > grid.columns * grid.rows) return null;
+  const most = grid ? grid.columns * grid.rows : 0;
+  if (!grid || count < 1 || count > most) return null;
+  const tilt = LEVEL_SHARE * Math.min(ask.widthMm, ask.heightMm);
+  const tries = Array.from({ length: MOST_DUMMIES + 1 }, (_, dummies) => dummies)
+    .filter((dummies) => count + dummies <= most)
+    .map((dummies) => ({ dummies, laid: spread(ask, grid, count + dummies) }));
+  const off = (laid: readonly Laid[]): number => pressureOf(laid, ask).offMm;
+  const level = tries.find((t) => off(t.laid) <= tilt);
+  const best = level ?? tries.reduce((a, b) => (off(b.laid) < off(a.laid) - 1 ? b : a));
+  return {
+    widthMm: ask.widthMm,
+    heightMm: ask.heightMm,
+    marginMm: ask.marginMm,
+    // The last of the grid are the spares.
+    laid: best.laid.map((p, i) => ({ ...p, dummy: i >= count })),
+    pressure: pressureOf(best.laid, ask),
+    dummies: best.dummies,
+    inEdge: grid.margin < ask.marginMm,
+  };
+}
+
+function spread(ask: BedAsk, grid: Grid, count: number): readonly Laid[] {
   const { widthMm, heightMm } = ask;
   const [w, h] = grid.turned
     ? [ask.piece.heightMm, ask.piece.widthMm]
     : [ask.piece.widthMm, ask.piece.heightMm];
   const rows = rowsFor(count, grid);
-  const fullest = Math.max(...rows);
   // Spread over the room there is, but no wider than half the piece again: what is near the middle is heated best.
-  const spread = (room: number, size: number, n: number): number =>
+  const gap = (room: number, size: number, n: number): number =>
     n < 2 ? 0 : Math.min((room - n * size) / (n - 1), Math.max(ask.gapMm, size * 0.5));
-  const gapX = spread(widthMm - 2 * grid.margin, w, fullest);
-  const gapY = spread(heightMm - 2 * grid.margin, h, rows.length);
+  const gapX = gap(widthMm - 2 * grid.margin, w, Math.max(...rows));
+  const gapY = gap(heightMm - 2 * grid.margin, h, rows.length);
   const tall = rows.length * h + (rows.length - 1) * gapY;
-  const pieces = rows.flatMap((n, r) => {
+  return rows.flatMap((n, r) => {
     const wide = n * w + (n - 1) * gapX;
     return Array.from({ length: n }, (_, i) => ({
       xMm: (widthMm - wide) / 2 + i * (w + gapX),
@@ -109,16 +135,6 @@ export function layOnBed(ask: BedAsk, count: number): BedPlan | null {
       dummy: false,
     }));
   });
-  const laid = levelled(pieces, ask);
-  return {
-    widthMm,
-    heightMm,
-    marginMm: ask.marginMm,
-    laid,
-    pressure: pressureOf(laid, ask),
-    dummies: laid.length - pieces.length,
-    inEdge: grid.margin < ask.marginMm,
-  };
 }
 
 function pressureOf(laid: readonly Laid[], { widthMm, heightMm }: BedAsk): BedPlan['pressure'] {
@@ -126,33 +142,6 @@ function pressureOf(laid: readonly Laid[], { widthMm, heightMm }: BedAsk): BedPl
   const xMm = laid.reduce((s, p) => s + p.xMm + p.widthMm / 2, 0) / n;
   const yMm = laid.reduce((s, p) => s + p.yMm + p.heightMm / 2, 0) / n;
   return { xMm, yMm, offMm: Math.hypot(xMm - widthMm / 2, yMm - heightMm / 2) };
-}
-
-const overlaps = (a: Laid, b: Laid): boolean =>
-  a.xMm < b.xMm + b.widthMm &&
-  b.xMm < a.xMm + a.widthMm &&
-  a.yMm < b.yMm + b.heightMm &&
-  b.yMm < a.yMm + a.heightMm;
-
-/** Adds spares opposite the load, one at a time, until the platen closes level or no more fit. */
-function levelled(pieces: readonly Laid[], ask: BedAsk): readonly Laid[] {
-  const most = LEVEL_SHARE * Math.min(ask.widthMm, ask.heightMm);
-  let laid = pieces;
-  for (let i = 0; i < 4 && pressureOf(laid, ask).offMm > most; i += 1) {
-    const mirrored = laid
-      .map((p) => ({
-        ...p,
-        xMm: ask.widthMm - p.xMm - p.widthMm,
-        yMm: ask.heightMm - p.yMm - p.heightMm,
-        dummy: true,
-      }))
-      .filter((d) => !laid.some((p) => overlaps(p, d)))
-      .map((d) => ({ d, offMm: pressureOf([...laid, d], ask).offMm }))
-      .sort((a, b) => a.offMm - b.offMm)[0];
-    if (!mirrored || mirrored.offMm >= pressureOf(laid, ask).offMm) break;
-    laid = [...laid, mirrored.d];
-  }
-  return laid;
 }
 
 /** Pieces a load for a job: as few loads as fit, and those alike. */

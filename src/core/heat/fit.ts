@@ -66,35 +66,45 @@ export function margins(
   };
 }
 
-/** Terms of the likelihood of one trial: each a margin that was, or was not, kept (ordered probit). */
-function terms(t: Trial, coating: CoatingDose): readonly (Margin & { readonly sign: 1 | -1 })[] {
+/** A margin that was kept, or was not, by one piece: a factor Φ(sign · margin / piece) of the likelihood (ordered probit). */
+type Term = Margin & { readonly sign: 1 | -1 };
+
+function terms(t: Trial, coating: CoatingDose): readonly Term[] {
   const { enough, bearable } = margins(t.doses, coating);
-  if (t.verdict === 'under') return [{ ...enough, sign: -1 }];
-  if (t.verdict === 'over') return [{ ...bearable, sign: -1 }];
-  return [
-    { ...enough, sign: 1 },
-    { ...bearable, sign: 1 },
-  ];
+  const each: readonly Term[] =
+    t.verdict === 'under'
+      ? [{ ...enough, sign: -1 }]
+      : t.verdict === 'over'
+        ? [{ ...bearable, sign: -1 }]
+        : [
+            { ...enough, sign: 1 },
+            { ...bearable, sign: 1 },
+          ];
+  return Array.from({ length: Math.max(1, Math.round(t.weight)) }, () => each).flat();
 }
 
+export const termsOf = (trials: readonly Trial[], coating: CoatingDose): readonly Term[] =>
+  trials.flatMap((t) => terms(t, coating));
+
 const MOST_STEPS = 60;
+
+interface Normal {
+  readonly mean: readonly number[];
+  readonly covariance: number[][];
+}
 
 /**
  * Maximum a posteriori under normal priors, by Newton's method on a concave likelihood, with Laplace's approximation of the spread
  * (MacKay 2003, ch. 27).
  */
-export function fitBelief(trials: readonly Trial[], coating: CoatingDose): Belief {
-  const rows = trials.flatMap((t) => terms(t, coating).map((term) => ({ ...term, weight: t.weight })));
+export function mostLikely(all: readonly Term[]): Normal {
   let x: number[] = Array.from({ length: SIZE }, () => 0);
   let information: number[][] = identity(SIZE);
   for (let step = 0; step < MOST_STEPS; step += 1) {
     const gradient = x.map((v) => -v);
     information = identity(SIZE);
-    for (const { constant, row, sign, weight } of rows) {
-      const z = (sign * (constant + dot(row, x))) / PIECE_SD;
-      const m = mills(z);
-      const slope = (weight * sign * m) / PIECE_SD;
-      const curve = (weight * m * (z + m)) / (PIECE_SD * PIECE_SD);
+    for (const { constant, row, sign } of all) {
+      const { slope, curve } = expansion(constant + dot(row, x), sign);
       row.forEach((r, i) => {
         gradient[i] = (gradient[i] ?? 0) + slope * r;
         const line = information[i];
@@ -108,7 +118,73 @@ export function fitBelief(trials: readonly Trial[], coating: CoatingDose): Belie
     x = x.map((v, i) => v + share * (move[i] ?? 0));
     if (length < 1e-9) break;
   }
-  return { mean: x, covariance: inverse(information), coating, trials: trials.length };
+  return { mean: x, covariance: inverse(information) };
+}
+
+/** Slope and curvature of ln Φ(sign · margin / piece) against the margin. */
+function expansion(margin: number, sign: 1 | -1): { readonly slope: number; readonly curve: number } {
+  const z = (sign * margin) / PIECE_SD;
+  const m = mills(z);
+  return { slope: (sign * m) / PIECE_SD, curve: (m * (z + m)) / (PIECE_SD * PIECE_SD) };
+}
+
+const SWEEPS = 30;
+
+/**
+ * The same posterior by its moments (expectation propagation: Minka 2001; Rasmussen & Williams 2006, alg. 3.5), starting from the maximum. A
+ * good piece far inside only cuts off a tail of what was thought possible: the curvature at the maximum does not see that, the moments do.
+ */
+function byMoments(all: readonly Term[], start: Normal): Normal {
+  const sites = all.map((t) => {
+    const h = dot(t.row, start.mean);
+    const { slope, curve } = expansion(t.constant + h, t.sign);
+    return { tau: curve, nu: slope + curve * h };
+  });
+  const pull = Array.from({ length: SIZE }, (_, k) =>
+    all.reduce((sum, t, i) => sum + (sites[i]?.nu ?? 0) * (t.row[k] ?? 0), 0),
+  );
+  let covariance = start.covariance;
+  let mean = start.mean;
+  for (let sweep = 0; sweep < SWEEPS; sweep += 1) {
+    let moved = 0;
+    all.forEach((t, i) => {
+      const site = sites[i];
+      if (!site) return;
+      const toward = covariance.map((line) => dot(line, t.row));
+      const v = dot(t.row, toward);
+      const m = dot(t.row, mean);
+      const cavityTau = 1 / v - site.tau;
+      if (!(cavityTau > 1e-9)) return;
+      const vc = 1 / cavityTau;
+      const mc = (m / v - site.nu) * vc;
+      const scale = Math.sqrt(PIECE_SD * PIECE_SD + vc);
+      const z = (t.sign * (t.constant + mc)) / scale;
+      const ratio = mills(z);
+      const mHat = mc + (t.sign * vc * ratio) / scale;
+      const vHat = vc - (vc * vc * ratio * (z + ratio)) / (scale * scale);
+      const tau = Math.max(0, 1 / vHat - cavityTau);
+      const nu = mHat / vHat - mc / vc;
+      const dTau = tau - site.tau;
+      const dNu = nu - site.nu;
+      moved = Math.max(moved, Math.abs(dTau) / (1 + tau), Math.abs(nu - site.nu) / (1 + Math.abs(nu)));
+      [site.tau, site.nu] = [tau, nu];
+      const by = dTau / (1 + dTau * v);
+      covariance = covariance.map((line, a) =>
+        line.map((c, b) => c - by * (toward[a] ?? 0) * (toward[b] ?? 0)),
+      );
+      t.row.forEach((r, k) => (pull[k] = (pull[k] ?? 0) + dNu * r));
+      mean = covariance.map((line) => dot(line, pull));
+    });
+    if (moved < 1e-6) break;
+  }
+  return [...mean, ...covariance.flat()].every(Number.isFinite) ? { mean, covariance } : start;
+}
+
+/** What is believed of press, stack and coating after some trials. */
+export function fitBelief(trials: readonly Trial[], coating: CoatingDose): Belief {
+  if (trials.length === 0) return priorBelief(coating);
+  const all = termsOf(trials, coating);
+  return { ...byMoments(all, mostLikely(all)), coating, trials: trials.length };
 }
 
 /** Probability that a piece of this setting is good, too little, too much. */

@@ -9,7 +9,7 @@ const VACUUM_WM2K = 0.6;
 const SLEEVE_MM = 2;
 const FILM_MM = 0.05;
 /** The first cell of a body, against the coating: thin, since it heats first. */
-const FIRST_MM = 0.08;
+const FIRST_MM = 0.06;
 
 const sheet = (name: string, thicknessMm: number, contact: number): Layer => ({
   name,
@@ -33,7 +33,7 @@ function body(c: HeatCase, contact: number, unknowns: Unknowns, name = 'blank'):
     contact,
     firstCellM: fine ? FIRST_MM * M : null,
     bothFaces: true,
-    cells: fine ? 4 : 3,
+    cells: 4,
   };
 }
 
@@ -47,7 +47,7 @@ function cover(s: HeatSettings): readonly Layer[] {
         thicknessM: SLEEVE_MM * M,
         contact: Infinity,
         firstCellM: null,
-        cells: 3,
+        cells: 2,
       },
     ];
   const film: Layer = {
@@ -76,7 +76,7 @@ function behind(c: HeatCase, contact: number, unknowns: Unknowns): readonly Laye
     ...FOAM,
     thicknessM: Math.max(0.5, c.padMm) * M,
     contact,
-    firstCellM: 0.3 * M,
+    firstCellM: 0.12 * M,
     cells: 4,
   };
   return [...paper, waste, pad];

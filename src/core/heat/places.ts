@@ -58,6 +58,7 @@ export function placesOf(c: HeatCase, s: HeatSettings): readonly HeatedPlace[] {
 
 /** Share of a sector that a mat of `coveredDeg` covers, its opening at `openingDeg`: 0 to 1. */
 export function coveredShare(atDeg: number, openingDeg: number, coveredDeg: number): number {
+  if (coveredDeg >= 360) return 1;
   const edge = 180 - (360 - coveredDeg) / 2;
   const off = apart(atDeg, openingDeg + 180);
   return Math.min(1, Math.max(0, (edge - off) / SECTOR_DEG + 0.5));

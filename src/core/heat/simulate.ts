@@ -67,13 +67,13 @@ export interface SimulateOptions {
 const READS_SET_K = 0.5;
 const LONGEST_WAIT_S = 1200;
 const LONGEST_FALL_S = 900;
-const FIRST_STEP_S = 0.05;
-const STEP_GROWTH = 1.35;
+const FIRST_STEP_S = 0.04;
+const STEP_GROWTH = 1.3;
 const LONGEST_STEP_S = 3;
 /** A clock that starts by itself is late by a second at most: steps are cut where it would start. */
 const CLOCK_STEP_S = 0.25;
 /** Below this a coating gathers no dose that counts. */
-const COLD_C = 130;
+const COLD_C = 105;
 const LONGEST_TAIL_S = 240;
 
 interface Run {
@@ -194,7 +194,7 @@ class Load {
   /** Runs until `done` says so, or for `mostS`; returns how long it ran, s. */
   private run(heater: Heater, exposed: readonly Exposed[], { mostS, held, done, watchC }: Run): number {
     const finer = 2 ** (this.o.finer ?? 0);
-    const longest = Math.min(LONGEST_STEP_S, Math.max(0.25, mostS / 40)) / finer;
+    const longest = Math.min(LONGEST_STEP_S, Math.max(0.25, mostS / 60)) / finer;
     let dt = FIRST_STEP_S / finer;
     let ran = 0;
     this.readAll(exposed, 0, held);
@@ -223,16 +223,23 @@ class Load {
     const heater = heaterFor(c, this.unknowns, this.realSetC, true);
     const closedAt = this.atS;
     const seen = { lowestC: this.displayC, lowestS: 0, backS: Infinity };
+    const readyC = s.platenC - READS_SET_K;
+    let before = { atS: this.atS, displayC: this.displayC };
     const watch = (): boolean => {
       if (this.displayC < seen.lowestC) {
         seen.lowestC = this.displayC;
         seen.lowestS = this.atS - closedAt;
       }
-      const ready = this.displayC >= s.platenC - READS_SET_K;
+      const ready = this.displayC >= readyC;
       if (ready && seen.backS === Infinity && seen.lowestC < s.platenC - 2) {
-        seen.backS = this.atS - closedAt;
-        this.marks.push({ kind: 'back', pass, atS: this.atS });
+        // The moment it read so lies between two steps.
+        const rise = this.displayC - before.displayC;
+        const share = rise > 0 ? Math.min(1, (readyC - before.displayC) / rise) : 1;
+        const atS = before.atS + share * (this.atS - before.atS);
+        seen.backS = atS - closedAt;
+        this.marks.push({ kind: 'back', pass, atS });
       }
+      before = { atS: this.atS, displayC: this.displayC };
       return ready;
     };
     this.marks.push({ kind: 'closed', pass, atS: this.atS });
