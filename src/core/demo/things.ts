@@ -59,7 +59,26 @@ export const STARTER_PRESSES: readonly Press[] = [
     timer: 'by-hand',
     restingC: null,
     power: { watts: 1800, from: 'plate', volts: 230 },
-    checks: [],
+    // Its front left corner was found cooler: that is where a fault would show first.
+    checks: [
+      {
+        id: 'check-flat-a',
+        at: Date.UTC(2026, 8, 14, 9),
+        setC: 195,
+        with: 'probe',
+        points: [
+          { x: 1 / 6, y: 1 / 6, readC: 194 },
+          { x: 1 / 2, y: 1 / 6, readC: 196 },
+          { x: 5 / 6, y: 1 / 6, readC: 194 },
+          { x: 1 / 6, y: 1 / 2, readC: 194 },
+          { x: 1 / 2, y: 1 / 2, readC: 197 },
+          { x: 5 / 6, y: 1 / 2, readC: 195 },
+          { x: 1 / 6, y: 5 / 6, readC: 188 },
+          { x: 1 / 2, y: 5 / 6, readC: 194 },
+          { x: 5 / 6, y: 5 / 6, readC: 193 },
+        ],
+      },
+    ],
     timings: [],
   },
 ];

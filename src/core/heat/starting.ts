@@ -69,6 +69,15 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     note: 'The whole wrap in one go.',
   },
   {
+    material: 'aluminium',
+    press: 'tumbler',
+    platenC: [175, 205],
+    dwellS: [50, 80],
+    pressure: 'medium',
+    peel: 'hot',
+    note: 'As a steel wall, our own estimate; it carries heat round to where the heater does not reach.',
+  },
+  {
     material: 'glass',
     press: 'tumbler',
     platenC: [175, 190],

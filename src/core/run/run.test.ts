@@ -6,7 +6,7 @@ import { pressCycle } from '../operations/cycle';
 import { ONE_PIECE } from '../operations/testTimes';
 import { operation, plannedS, type Operation } from '../shop/operation';
 import type { Run, RunEvent } from '../shop/records';
-import { cooling, cycleOf, foldRun, remainingS, stepClock, touchSafeAfterS } from './run';
+import { cooling, cycleOf, foldRun, inHand, remainingS, stepClock, touchSafeAfterS } from './run';
 
 const must = <T>(x: T | undefined): T => {
   if (x === undefined) throw new Error('missing');
@@ -104,6 +104,57 @@ test('nothing moves after a stop, and a stop can be taken back', () => {
   const stopped = [done('load', 5), { kind: 'stop' as const, at: T0 + 6000 }];
   expect(foldRun(run([...stopped, done('close-1', 7)]))).toMatchObject({ ended: 'stopped', stepIndex: 1 });
   expect(foldRun(run([...stopped, undo(7)]))).toMatchObject({ ended: 'no', stepIndex: 1 });
+});
+
+const loadOf = (piecesAtOnce: number): Run['load'] => ({
+  piecesAtOnce,
+  wasteSheets: 1,
+  wasteKind: 'plain',
+  heatedFrom: 'paper',
+  heaterId: null,
+});
+
+test('a load goes through as one: its pieces count together, the last load is what is left', () => {
+  const eight = (events: readonly RunEvent[]): Run => ({ ...run(events, 20), load: loadOf(8) });
+  expect(inHand(eight([]), { piece: 0 })).toBe(8);
+  expect(inHand(eight([]), { piece: 16 })).toBe(4);
+  const through = foldRun(eight(taps(CYCLE.length)));
+  expect(through).toMatchObject({ piece: 8, good: 8, spoiled: 0, ended: 'no' });
+  expect(through.setDownAt).toHaveLength(8);
+  expect(foldRun(eight(taps(3 * CYCLE.length)))).toMatchObject({ piece: 20, good: 20, ended: 'finished' });
+});
+
+test('one piece of a load lost: the others go on; all of them lost, the load is over; and it can be taken back', () => {
+  const four = (events: readonly RunEvent[]): Run => ({ ...run(events, 12), load: loadOf(4) });
+  const lost = (s: number): RunEvent => ({ kind: 'spoiled', operationId: 'peel', at: T0 + s * 1000 });
+  const before = taps(CYCLE.length - 2);
+  expect(foldRun(four([...before, lost(80)]))).toMatchObject({ piece: 0, spoiled: 1, lostInLoad: 1 });
+  const rest = CYCLE.slice(-2).map((id, i) => done(id, 90 + i));
+  expect(foldRun(four([...before, lost(80), ...rest]))).toMatchObject({
+    piece: 4,
+    good: 3,
+    spoiled: 1,
+    lostInLoad: 0,
+  });
+  expect(foldRun(four([...before, ...[80, 81, 82, 83].map(lost)]))).toMatchObject({
+    piece: 4,
+    good: 0,
+    spoiled: 4,
+  });
+  expect(foldRun(four([...before, lost(80), undo(81)]))).toEqual(foldRun(four(before)));
+});
+
+test('a reading of the display moves no step, and there is nothing in it to take back', () => {
+  const read: RunEvent = {
+    kind: 'reading',
+    what: 'lowest',
+    operationId: 'press-1',
+    readC: 168,
+    at: T0 + 20_000,
+  };
+  const closed = [done('load', 5), done('close-1', 10)];
+  expect(foldRun(run([...closed, read]))).toEqual(foldRun(run(closed)));
+  expect(foldRun(run([...closed, read, undo(30)]))).toEqual(foldRun(run([done('load', 5)])));
 });
 
 test('a run keeps to the operations it was begun with, whatever lists are made by then', () => {

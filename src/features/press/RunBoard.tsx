@@ -26,6 +26,7 @@ import { Say, useSay } from '@/ui/units';
 import { Barrel } from '../heat/Barrel';
 import { useShop } from '../shell/shopContext';
 import { isHandled } from '@/core/shop/blank';
+import { DisplayTaps } from './DisplayTaps';
 import { ring } from './sound';
 import { useSpace } from './Runner';
 
@@ -275,6 +276,7 @@ function Aside({ made, run, step, steps, state, nowMs }: AsideProps) {
         />
         <Row label="Good" value={String(state.good)} />
       </dl>
+      <DisplayTaps run={run} state={state} />
     </aside>
   );
 }
