@@ -9,6 +9,7 @@ import { ensureBuild } from '../scripts/setup.mjs';
 import { startServer } from '../scripts/start.mjs';
 import { benchBend, benchAnalysis, benchNames, benchNesting, benchSeam, benchSectors } from './art';
 import { encodePng, longestTask, watchLongTasks, p95, round, timed, type Figure } from './figure';
+import { benchAnsweredPlan, benchHeat, benchHeatPage } from './heat';
 import { benchLog } from './log';
 import { benchPanel } from './panel';
 import { benchBand, benchDrag, benchPattern, benchRolled } from './shapes';
@@ -16,6 +17,7 @@ import { benchOffset } from './offset';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const TUMBLERS = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
+const SLATE = jobs.find((j) => j.id === 'slate-trail-markers') as Job;
 function benchPlan(): Figure {
   timed(3000, () => plan(TUMBLERS, shop));
   const made = plan(TUMBLERS, shop);
@@ -185,6 +187,8 @@ const steps = (page: Page, cdp: CDPSession, address: string) =>
     log: async () => benchLog(await (await browser.newContext()).newPage(), address),
     nesting: () => ({ nesting: benchNesting() }),
     sectors: () => ({ sectors: benchSectors() }),
+    heat: () => ({ planAnswered: benchAnsweredPlan(TUMBLERS, shop), ...benchHeat(SLATE, TUMBLERS, shop) }),
+    heatPage: async () => ({ heatPage: await benchHeatPage(page, address) }),
   }) satisfies Readonly<Record<string, () => Figures | Promise<Figures>>>;
 
 const asked = process.argv.slice(2);

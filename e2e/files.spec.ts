@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { readJobFile } from '../src/core/formats/jobFile';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { plan } from '../src/core/plan/plan';
+import { planAnswered } from '../src/core/plan/planAnswered';
 import { address, expect, open, saved, test } from './bench';
 
 const plain = () => process.env.MESA_PLAIN_ADDRESS ?? '';
@@ -37,7 +37,7 @@ test('a job saved to a file and opened in an empty browser is identical, and pla
 
   const file = readJobFile(text);
   if (!file.ok) throw new Error(file.problem.what);
-  const expected: unknown = JSON.parse(JSON.stringify(plan(file.value.job, file.value.shop)));
+  const expected: unknown = JSON.parse(JSON.stringify(planAnswered(file.value.job, file.value.shop)));
   const answer = await request.post(`${address()}/api/plan`, {
     data: text,
     headers: { 'content-type': 'application/json' },

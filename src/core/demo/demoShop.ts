@@ -8,7 +8,7 @@ import type { LogEntry, Recipe, Run } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { LIBRARY } from '../library/library';
 import { GUIDES } from './guides';
-import { ROLL_PAPER, STARTER_PAPERS, STARTER_PRESSES, WIDE_PRESS } from './things';
+import { ROLL_PAPER, STARTER_PAPERS, STARTER_PRESSES, demoPresses } from './things';
 
 export interface DemoShop {
   readonly shop: Shop;
@@ -361,7 +361,7 @@ export function demoShop(today: Date): DemoShop {
         printers: [STARTER_PRINTER, WIDE_PRINTER],
       },
       blanks: [...LIBRARY],
-      presses: [...STARTER_PRESSES, WIDE_PRESS],
+      presses: [...demoPresses()],
       papers: [...STARTER_PAPERS, ROLL_PAPER],
       ...pastWork(today.getTime()),
     },

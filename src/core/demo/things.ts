@@ -1,5 +1,5 @@
 import type { Paper } from '../shop/paper';
-import { USUAL_POWER, type Press, type PressHeater } from '../shop/press';
+import { USUAL_POWER, type Press, type PressCheck, type PressHeater } from '../shop/press';
 
 const mat = (
   id: string,
@@ -15,10 +15,13 @@ export const STARTER_PRESSES: readonly Press[] = [
     id: 'tumbler-press-a',
     name: 'Tumbler press A',
     kind: 'tumbler',
-    heaters: [mat('mat-wide', 'Wide mat', 203, 240, 62, 90), mat('mat-slim', 'Slim mat', 165, 240, 48, 66)],
+    heaters: [
+      mat('mat-wide', 'Wide heater', 203, 240, 62, 90),
+      mat('mat-slim', 'Slim heater', 165, 240, 48, 66),
+    ],
     timer: 'own-from-closing',
     restingC: null,
-    power: { watts: 420, from: 'plate', volts: 230 },
+    power: USUAL_POWER,
     checks: [],
     timings: [],
   },
@@ -26,7 +29,7 @@ export const STARTER_PRESSES: readonly Press[] = [
     id: 'mug-press',
     name: 'Mug press',
     kind: 'mug',
-    heaters: [mat('mat-mug', 'Mug mat', 228, 125, 72, 92)],
+    heaters: [mat('mat-mug', 'Mug heater', 228, 125, 72, 92)],
     timer: 'own-at-temperature',
     restingC: null,
     power: USUAL_POWER,
@@ -58,27 +61,8 @@ export const STARTER_PRESSES: readonly Press[] = [
     openingMm: 30,
     timer: 'by-hand',
     restingC: null,
-    power: { watts: 1800, from: 'plate', volts: 230 },
-    // Its front left corner was found cooler: that is where a fault would show first.
-    checks: [
-      {
-        id: 'check-flat-a',
-        at: Date.UTC(2026, 8, 14, 9),
-        setC: 195,
-        with: 'probe',
-        points: [
-          { x: 1 / 6, y: 1 / 6, readC: 194 },
-          { x: 1 / 2, y: 1 / 6, readC: 196 },
-          { x: 5 / 6, y: 1 / 6, readC: 194 },
-          { x: 1 / 6, y: 1 / 2, readC: 194 },
-          { x: 1 / 2, y: 1 / 2, readC: 197 },
-          { x: 5 / 6, y: 1 / 2, readC: 195 },
-          { x: 1 / 6, y: 5 / 6, readC: 188 },
-          { x: 1 / 2, y: 5 / 6, readC: 194 },
-          { x: 5 / 6, y: 5 / 6, readC: 193 },
-        ],
-      },
-    ],
+    power: USUAL_POWER,
+    checks: [],
     timings: [],
   },
 ];
@@ -106,8 +90,37 @@ export const STARTER_PAPERS: readonly Paper[] = [
   sheet('13-19', '13 × 19 in', 330.2, 482.6, 36),
 ];
 
+/** The demo's own readings of flat press A: its front left corner was found cooler. */
+const FLAT_CHECK: PressCheck = {
+  id: 'check-flat-a',
+  at: Date.UTC(2026, 8, 14, 9),
+  setC: 195,
+  with: 'probe',
+  points: [
+    { x: 1 / 6, y: 1 / 6, readC: 194 },
+    { x: 1 / 2, y: 1 / 6, readC: 196 },
+    { x: 5 / 6, y: 1 / 6, readC: 194 },
+    { x: 1 / 6, y: 1 / 2, readC: 194 },
+    { x: 1 / 2, y: 1 / 2, readC: 197 },
+    { x: 5 / 6, y: 1 / 2, readC: 195 },
+    { x: 1 / 6, y: 5 / 6, readC: 188 },
+    { x: 1 / 2, y: 5 / 6, readC: 194 },
+    { x: 5 / 6, y: 5 / 6, readC: 193 },
+  ],
+};
+
+/** The presses of the demo: those a new shop starts with, as this shop came to know them, and one for large panels. */
+export const demoPresses = (): readonly Press[] => [
+  ...STARTER_PRESSES.map((p): Press => {
+    if (p.id === 'flat-press-a')
+      return { ...p, power: { watts: 1800, from: 'plate', volts: 230 }, checks: [FLAT_CHECK] };
+    return p.id === 'tumbler-press-a' ? { ...p, power: { watts: 420, from: 'plate', volts: 230 } } : p;
+  }),
+  WIDE_PRESS,
+];
+
 /** A press for large panels: not in a new shop, but there in the demo. */
-export const WIDE_PRESS: Press = {
+const WIDE_PRESS: Press = {
   id: 'flat-press-b',
   name: 'Wide flat press B',
   kind: 'flat',

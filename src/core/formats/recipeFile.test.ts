@@ -12,7 +12,7 @@ const RECIPE: Omit<RecipeFile, 'format' | 'version'> = {
   savedAt: 1_790_000_000_000,
   shopName: 'Dry Fork Bench',
   blank: { name: CUP.name, material: 'steel', finish: CUP.coating.finish, wall: 'vacuum', wallMm: 0.5 },
-  press: { name: 'Tumbler press A', kind: 'tumbler', heater: 'Wide mat' },
+  press: { name: 'Tumbler press A', kind: 'tumbler', heater: 'Wide heater' },
   settings: {
     platenC: 188,
     dwellS: 65,

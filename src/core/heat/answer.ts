@@ -50,7 +50,7 @@ function resolvedOf(s: HeatSubject): Resolved {
   return made;
 }
 
-/** Reckons one answer: a few milliseconds to a second. Pure but for what it remembers. */
+/** Calculates one answer: a few milliseconds to a second. Pure but for what it remembers. */
 export function answerHeat(q: HeatQuestion): HeatAnswer {
   const r = resolvedOf(q.subject);
   switch (q.kind) {

@@ -36,16 +36,16 @@ test('whatever is laid lies inside, apart, whole, and level enough for the plate
         const bed = layOnBed(a, count);
         expect(bed === null).toBe(count > mostOnBed(a));
         if (!bed) return;
-        expect(bed.laid.filter((p) => !p.dummy)).toHaveLength(count);
+        expect(bed.placements.filter((p) => !p.dummy)).toHaveLength(count);
         const margin = bed.inEdge ? 0 : a.marginMm;
-        for (const p of bed.laid) {
+        for (const p of bed.placements) {
           expect(p.xMm).toBeGreaterThanOrEqual(margin - 1e-6);
           expect(p.yMm).toBeGreaterThanOrEqual(margin - 1e-6);
           expect(p.xMm + p.widthMm).toBeLessThanOrEqual(widthMm - margin + 1e-6);
           expect(p.yMm + p.heightMm).toBeLessThanOrEqual(heightMm - margin + 1e-6);
         }
-        bed.laid.forEach((p, i) => {
-          for (const q of bed.laid.slice(i + 1)) {
+        bed.placements.forEach((p, i) => {
+          for (const q of bed.placements.slice(i + 1)) {
             const apart =
               p.xMm + p.widthMm <= q.xMm + 1e-6 ||
               q.xMm + q.widthMm <= p.xMm + 1e-6 ||
@@ -63,10 +63,10 @@ test('whatever is laid lies inside, apart, whole, and level enough for the plate
   );
 });
 
-test('three in rows of two would tip: a spare lies in the fourth place', () => {
+test('three in rows of two would tip: a dummy lies in the fourth place', () => {
   const bed = layOnBed(ask({ widthMm: 200, heightMm: 432, piece: { widthMm: 149, heightMm: 39 } }), 3);
   expect(bed?.dummies).toBe(1);
-  expect(bed?.laid.map((p) => p.dummy)).toEqual([false, false, false, true]);
+  expect(bed?.placements.map((p) => p.dummy)).toEqual([false, false, false, true]);
   expect(bed?.pressure.offMm).toBeLessThan(1e-6);
 });
 
@@ -74,7 +74,8 @@ test('even counts close dead level; rows are as even as can be', () => {
   for (const n of [1, 2, 4, 6, 8, 10, 12]) expect(layOnBed(ask(), n)?.pressure.offMm).toBeLessThan(1);
   const eight = layOnBed(ask(), 8);
   const rows = new Map<number, number>();
-  for (const p of eight?.laid ?? []) rows.set(Math.round(p.yMm), (rows.get(Math.round(p.yMm)) ?? 0) + 1);
+  for (const p of eight?.placements ?? [])
+    rows.set(Math.round(p.yMm), (rows.get(Math.round(p.yMm)) ?? 0) + 1);
   expect([...rows.values()].sort()).toEqual([2, 3, 3]);
 });
 

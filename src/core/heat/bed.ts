@@ -1,11 +1,11 @@
 /** Pieces laid on a platen, or stood in an oven, seen from above. Lengths mm from the back left corner, y towards the front. */
-export interface Laid {
+export interface BedPlacement {
   readonly xMm: number;
   readonly yMm: number;
   readonly widthMm: number;
   readonly heightMm: number;
   readonly turned: boolean;
-  /** A spare of the same thickness that only holds the platen level. */
+  /** One of the same thickness that only holds the platen level. */
   readonly dummy: boolean;
 }
 
@@ -13,7 +13,7 @@ export interface BedPlan {
   readonly widthMm: number;
   readonly heightMm: number;
   readonly marginMm: number;
-  readonly laid: readonly Laid[];
+  readonly placements: readonly BedPlacement[];
   /** Centre of pressure, dummies included, and how far it lies from the middle. */
   readonly pressure: { readonly xMm: number; readonly yMm: number; readonly offMm: number };
   readonly dummies: number;
@@ -82,11 +82,11 @@ function rowsFor(count: number, { columns, rows }: Grid): readonly number[] {
   return counts;
 }
 
-/** Most spares that are laid beside a load to keep the platen level. */
+/** Most dummies laid beside a load to keep the platen level. */
 const MOST_DUMMIES = 4;
 
 /**
- * `count` pieces spread evenly about the middle of the bed, with as few spares as keep the centre of pressure near it. Null where they do not
+ * `count` pieces spread evenly about the middle of the bed, with as few dummies as keep the centre of pressure near it. Null where they do not
  * fit.
  */
 export function layOnBed(ask: BedAsk, count: number): BedPlan | null {
@@ -96,23 +96,23 @@ export function layOnBed(ask: BedAsk, count: number): BedPlan | null {
   const tilt = LEVEL_SHARE * Math.min(ask.widthMm, ask.heightMm);
   const tries = Array.from({ length: MOST_DUMMIES + 1 }, (_, dummies) => dummies)
     .filter((dummies) => count + dummies <= most)
-    .map((dummies) => ({ dummies, laid: spread(ask, grid, count + dummies) }));
-  const off = (laid: readonly Laid[]): number => pressureOf(laid, ask).offMm;
-  const level = tries.find((t) => off(t.laid) <= tilt);
-  const best = level ?? tries.reduce((a, b) => (off(b.laid) < off(a.laid) - 1 ? b : a));
+    .map((dummies) => ({ dummies, placements: spread(ask, grid, count + dummies) }));
+  const off = (placements: readonly BedPlacement[]): number => pressureOf(placements, ask).offMm;
+  const level = tries.find((t) => off(t.placements) <= tilt);
+  const best = level ?? tries.reduce((a, b) => (off(b.placements) < off(a.placements) - 1 ? b : a));
   return {
     widthMm: ask.widthMm,
     heightMm: ask.heightMm,
     marginMm: ask.marginMm,
-    // The last of the grid are the spares.
-    laid: best.laid.map((p, i) => ({ ...p, dummy: i >= count })),
-    pressure: pressureOf(best.laid, ask),
+    // The last of the grid are the dummies.
+    placements: best.placements.map((p, i) => ({ ...p, dummy: i >= count })),
+    pressure: pressureOf(best.placements, ask),
     dummies: best.dummies,
     inEdge: grid.margin < ask.marginMm,
   };
 }
 
-function spread(ask: BedAsk, grid: Grid, count: number): readonly Laid[] {
+function spread(ask: BedAsk, grid: Grid, count: number): readonly BedPlacement[] {
   const { widthMm, heightMm } = ask;
   const [w, h] = grid.turned
     ? [ask.piece.heightMm, ask.piece.widthMm]
@@ -137,10 +137,10 @@ function spread(ask: BedAsk, grid: Grid, count: number): readonly Laid[] {
   });
 }
 
-function pressureOf(laid: readonly Laid[], { widthMm, heightMm }: BedAsk): BedPlan['pressure'] {
-  const n = Math.max(1, laid.length);
-  const xMm = laid.reduce((s, p) => s + p.xMm + p.widthMm / 2, 0) / n;
-  const yMm = laid.reduce((s, p) => s + p.yMm + p.heightMm / 2, 0) / n;
+function pressureOf(placements: readonly BedPlacement[], { widthMm, heightMm }: BedAsk): BedPlan['pressure'] {
+  const n = Math.max(1, placements.length);
+  const xMm = placements.reduce((s, p) => s + p.xMm + p.widthMm / 2, 0) / n;
+  const yMm = placements.reduce((s, p) => s + p.yMm + p.heightMm / 2, 0) / n;
   return { xMm, yMm, offMm: Math.hypot(xMm - widthMm / 2, yMm - heightMm / 2) };
 }
 

@@ -175,7 +175,7 @@ describe('loads', () => {
   test('eight at once: laid, level, three loads, each one closing of eight', () => {
     const p = planAnswered({ ...plates, load: { piecesAtOnce: 8 } }, shop);
     expect(p.heat.load).toMatchObject({ load: { piecesAtOnce: 8 }, most: 21 });
-    expect(p.heat.load?.bed?.laid).toHaveLength(8);
+    expect(p.heat.load?.bed?.placements).toHaveLength(8);
     expect(p.heat.load?.bed?.pressure.offMm).toBeLessThan(1);
     expect(p.press.cycle.find((o) => o.kind === 'load')?.uses).toEqual([
       { what: 'blank', count: 8 },
@@ -261,10 +261,10 @@ describe('what the model says stands in the way', () => {
         shop,
       );
     };
-    expect(of('170').heat.heater?.name).toBe('Slim mat');
+    expect(of('170').heat.heater?.name).toBe('Slim heater');
     expect(found(of('170'))).not.toMatch(/heat\.across/);
     expect(found(of('170', 'mat-wide'))).toMatch(
-      /blocker heat\.across Wide mat of Tumbler press A closes on 62 mm to 90 mm/,
+      /blocker heat\.across Wide heater of Tumbler press A closes on 62 mm to 90 mm/,
     );
   });
 });

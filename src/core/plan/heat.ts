@@ -124,7 +124,7 @@ interface Known {
   readonly wrap: WrapPlan;
 }
 
-interface Reckoned {
+interface Decided {
   readonly chosen: ChosenHeat | null;
   readonly load: HeatLoad | null;
   readonly model: HeatModel | null;
@@ -132,7 +132,7 @@ interface Reckoned {
 }
 
 /** Settings, load and what the model says of them. */
-function reckon(k: Known, { proven, tried, book = {} }: HeatExtra): Reckoned {
+function decide(k: Known, { proven, tried, book = {} }: HeatExtra): Decided {
   const { job, shop, blank, press, heater, wrap, mat } = k;
   const goodPieces = goodPiecesOf(proven, shop.log);
   const choose = (moved?: Parameters<typeof chooseHeat>[7]) =>
@@ -225,7 +225,7 @@ export function planHeat(
     tallMm: wrap.round?.height.value ?? 0,
   };
   const heater = heaterOf(press, need, job.load.heaterId ?? null);
-  const { chosen, load, model, matched } = reckon({ job, shop, blank, press, heater, mat, wrap }, extra);
+  const { chosen, load, model, matched } = decide({ job, shop, blank, press, heater, mat, wrap }, extra);
   if (!chosen)
     return nothing(say`no settings known`, [
       finding(

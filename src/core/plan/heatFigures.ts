@@ -67,7 +67,9 @@ export function reachFigures(c: ChosenHeat): Figure[] {
     working:
       c.settings.passes > 1 && cover
         ? say`turned ${degrees(cover.rotationDeg)} between`
-        : say`all round at once`,
+        : cover
+          ? say`all round at once`
+          : say`one closing`,
   });
   if (!cover) return [passes];
   const [least, most] = cover.exposures;

@@ -129,7 +129,7 @@ export function loadFindings(l: HeatLoad | null, press: Press, job: Job): readon
         'heat',
         'level',
         'warning',
-        say`${count(bed.dummies, 'spare')} of the same thickness must lie opposite, or the platen tips and presses one side only.`,
+        say`${count(bed.dummies, 'dummy', 'dummies')} of the same thickness must lie opposite, or the platen tips and presses one side only.`,
       ),
     );
   if (bed && isFlatPress(press) && bed.inEdge && load.piecesAtOnce <= most)

@@ -28,7 +28,7 @@ function chanceFindings(o: HeatOutcome, proven: boolean): Finding[] {
       'warning',
       o.good < POOR
         ? say`By the model this setting fails more often than not (good ${ratio(o.good)}): ${what}`
-        : say`By the model ${ratio(1 - o.good)} of these would be lost to ${what}`,
+        : say`By the model ${ratio(1 - o.good)} of these would be spoiled by ${what}`,
     ),
   ];
 }

@@ -124,17 +124,17 @@ test('a load goes through as one: its pieces count together, the last load is wh
   expect(foldRun(eight(taps(3 * CYCLE.length)))).toMatchObject({ piece: 20, good: 20, ended: 'finished' });
 });
 
-test('one piece of a load lost: the others go on; all of them lost, the load is over; and it can be taken back', () => {
+test('one piece of a load lost: the others go on; all of them spoiled, the load is over; and it can be taken back', () => {
   const four = (events: readonly RunEvent[]): Run => ({ ...run(events, 12), load: loadOf(4) });
   const lost = (s: number): RunEvent => ({ kind: 'spoiled', operationId: 'peel', at: T0 + s * 1000 });
   const before = taps(CYCLE.length - 2);
-  expect(foldRun(four([...before, lost(80)]))).toMatchObject({ piece: 0, spoiled: 1, lostInLoad: 1 });
+  expect(foldRun(four([...before, lost(80)]))).toMatchObject({ piece: 0, spoiled: 1, spoiledInLoad: 1 });
   const rest = CYCLE.slice(-2).map((id, i) => done(id, 90 + i));
   expect(foldRun(four([...before, lost(80), ...rest]))).toMatchObject({
     piece: 4,
     good: 3,
     spoiled: 1,
-    lostInLoad: 0,
+    spoiledInLoad: 0,
   });
   expect(foldRun(four([...before, ...[80, 81, 82, 83].map(lost)]))).toMatchObject({
     piece: 4,

@@ -9,7 +9,7 @@ export interface RunState {
   readonly stepStartedAt: number;
   readonly spoiled: number;
   /** Of the pieces in hand together, those lost so far. */
-  readonly lostInLoad: number;
+  readonly spoiledInLoad: number;
   readonly good: number;
   readonly ended: 'no' | 'finished' | 'stopped';
   /** When the last piece was through, good or spoiled; null before the first. */
@@ -36,13 +36,13 @@ export const inHand = (run: Pick<Run, 'pieces' | 'load'>, state: Pick<RunState, 
 function nextLoad(state: RunState, at: number, run: Run): RunState {
   const piece = state.piece + inHand(run, state);
   const ended = piece >= run.pieces ? 'finished' : 'no';
-  return { ...state, piece, lostInLoad: 0, lastThroughAt: at, stepIndex: 0, stepStartedAt: at, ended };
+  return { ...state, piece, spoiledInLoad: 0, lastThroughAt: at, stepIndex: 0, stepStartedAt: at, ended };
 }
 
 /** One piece of the load is lost: the others go on; with the last of them the load is over. */
 function lose(state: RunState, at: number, run: Run): RunState {
-  const lost = { ...state, spoiled: state.spoiled + 1, lostInLoad: state.lostInLoad + 1 };
-  return lost.lostInLoad >= inHand(run, state) ? nextLoad(lost, at, run) : lost;
+  const lost = { ...state, spoiled: state.spoiled + 1, spoiledInLoad: state.spoiledInLoad + 1 };
+  return lost.spoiledInLoad >= inHand(run, state) ? nextLoad(lost, at, run) : lost;
 }
 
 function advance(state: RunState, at: number, cycle: readonly Operation[], run: Run): RunState {
@@ -50,7 +50,7 @@ function advance(state: RunState, at: number, cycle: readonly Operation[], run: 
   const dwellsS = cycle[state.stepIndex]?.timed ? [...state.dwellsS, tookS] : state.dwellsS;
   if (state.stepIndex + 1 < cycle.length)
     return { ...state, dwellsS, stepIndex: state.stepIndex + 1, stepStartedAt: at };
-  const through = inHand(run, state) - state.lostInLoad;
+  const through = inHand(run, state) - state.spoiledInLoad;
   const setDownAt = [...state.setDownAt, ...Array.from({ length: through }, () => at)];
   return nextLoad({ ...state, dwellsS, good: state.good + through, setDownAt }, at, run);
 }
@@ -88,7 +88,7 @@ export function foldRun(run: Run): RunState {
     stepIndex: 0,
     stepStartedAt: run.startedAt,
     spoiled: 0,
-    lostInLoad: 0,
+    spoiledInLoad: 0,
     good: 0,
     ended: 'no',
     lastThroughAt: null,

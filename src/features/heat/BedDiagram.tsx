@@ -1,7 +1,7 @@
 'use client';
 
 import { offsetMap, newestOf } from '@/core/heat/pressModel';
-import type { BedPlan, Laid } from '@/core/heat/bed';
+import type { BedPlan, BedPlacement } from '@/core/heat/bed';
 import { boundsOfContour, contourPath, flatten } from '@/core/geometry/contour';
 import { isFlatPress, isOven, type FlatPress, type Oven } from '@/core/shop/press';
 import { mm } from '@/core/units/quantity';
@@ -48,8 +48,8 @@ export function BedDiagram({ press, print = false }: { press: FlatPress | Oven; 
           strokeDasharray={`${line * 2} ${line * 2}`}
         />
         {isFlatPress(press) && <ColdSpot press={press} w={w} h={h} />}
-        {bed?.laid.map((l, i) => (
-          <PieceOn key={i} laid={l} n={i + 1} line={line} round={isOven(press)} />
+        {bed?.placements.map((l, i) => (
+          <PieceOn key={i} at={l} n={i + 1} line={line} round={isOven(press)} />
         ))}
         {bed && !isOven(press) && <Cross bed={bed} line={line} />}
       </svg>
@@ -58,49 +58,49 @@ export function BedDiagram({ press, print = false }: { press: FlatPress | Oven; 
   );
 }
 
-function PieceOn({ laid, n, line, round }: { laid: Laid; n: number; line: number; round: boolean }) {
+function PieceOn({ at, n, line, round }: { at: BedPlacement; n: number; line: number; round: boolean }) {
   const { plan } = useJob();
   const { pattern } = plan.wrap;
   const flat = plan.blank.blank?.shape.kind === 'flat';
   const trim = flat && pattern ? mainFace(pattern).trim : null;
   const box = trim && boundsOfContour(trim);
-  const size = Math.min(laid.widthMm, laid.heightMm, 200) * 0.42;
-  const square = Math.abs(laid.widthMm - laid.heightMm) < 2;
+  const size = Math.min(at.widthMm, at.heightMm, 200) * 0.42;
+  const square = Math.abs(at.widthMm - at.heightMm) < 2;
   return (
-    <g transform={`translate(${laid.xMm} ${laid.yMm})`}>
+    <g transform={`translate(${at.xMm} ${at.yMm})`}>
       {trim && box ? (
         <path
           transform={
-            laid.turned
-              ? `translate(${laid.widthMm} 0) rotate(90) translate(${-box.x} ${-box.y})`
+            at.turned
+              ? `translate(${at.widthMm} 0) rotate(90) translate(${-box.x} ${-box.y})`
               : `translate(${-box.x} ${-box.y})`
           }
           d={contourPath(flatten(trim, OUTLINE_TOLERANCE_MM))}
-          fill={laid.dummy ? 'none' : '#f8faf6'}
+          fill={at.dummy ? 'none' : '#f8faf6'}
           stroke="#14211f"
           strokeWidth={line}
-          strokeDasharray={laid.dummy ? `${line * 3} ${line * 2}` : undefined}
+          strokeDasharray={at.dummy ? `${line * 3} ${line * 2}` : undefined}
         />
       ) : (
         <rect
-          width={laid.widthMm}
-          height={laid.heightMm}
-          rx={round && square ? laid.widthMm / 2 : 0}
+          width={at.widthMm}
+          height={at.heightMm}
+          rx={round && square ? at.widthMm / 2 : 0}
           fill="#f8faf6"
           stroke="#14211f"
           strokeWidth={line}
         />
       )}
       <text
-        x={laid.widthMm / 2}
-        y={laid.heightMm / 2 + size * 0.36}
+        x={at.widthMm / 2}
+        y={at.heightMm / 2 + size * 0.36}
         textAnchor="middle"
         fontSize={size}
         fontWeight={600}
         className="font-label"
         fill="#14211f"
       >
-        {laid.dummy ? 'spare' : n}
+        {at.dummy ? 'dummy' : n}
       </text>
     </g>
   );

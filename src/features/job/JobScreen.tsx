@@ -123,7 +123,7 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
     () => planJob(job, shop, { analyses, sharedJobs, nests, proven, tally: log.tally, tried, heatBook }),
     [planJob, job, shop, analyses, sharedJobs, nests, proven, log.tally, tried, heatBook],
   );
-  useWantedHeat(made.heat.model?.wanted, ask);
+  useWantedHeat(made.heat.model?.wanted, ask, terrace === 'heat');
   useWantedNests(made.sheet.layout?.wanted, look);
   const view = useMemo(
     () => ({ job, plan: made, shop, edit, store, saver }),

@@ -10,8 +10,8 @@ import type { Shop } from '@/core/shop/shop';
 import { newestOnPress } from '@/data/log';
 import { inHeatWorker } from '@/workers/client';
 
-/** Not while a hand is still moving something. */
-const REST_MS = 80;
+/** Not while a hand is still moving something: on the heat itself soon, elsewhere only once the hand rests. */
+const REST_MS = { near: 80, far: 400 } as const;
 const KEPT = 80;
 /** Newest entries of each blank of a coating that are weighed. */
 const MOST_TRIED = 60;
@@ -26,7 +26,7 @@ const tableStart = (q: Extract<HeatQuestion, { kind: 'start' }>): HeatAnswer => 
 export interface KeptBook {
   readonly book: HeatBook;
   /** Has the worker answer what is wanted, one after another, the newest wants first. */
-  readonly ask: (wanted: readonly HeatQuestion[]) => () => void;
+  readonly ask: (wanted: readonly HeatQuestion[], where: keyof typeof REST_MS) => () => void;
 }
 
 /** Answers of the heat model, filled by the worker and kept while the job is open. */
@@ -60,20 +60,30 @@ export function useHeatBook(): KeptBook {
       else failed.current.add(key);
       void next();
     };
-    return (wanted: readonly HeatQuestion[]) => {
+    return (wanted: readonly HeatQuestion[], where: keyof typeof REST_MS) => {
       const timer = setTimeout(() => {
         left.current = wanted;
         void next();
-      }, REST_MS);
+      }, REST_MS[where]);
       return () => clearTimeout(timer);
     };
   });
   return { book, ask };
 }
 
-/** Asks for what a plan still wants of the model. */
-export function useWantedHeat(wanted: readonly HeatQuestion[] | undefined, ask: KeptBook['ask']): void {
-  useEffect(() => (wanted && wanted.length > 0 ? ask(wanted) : undefined), [wanted, ask]);
+/** What settings and waits hang on; the rest is pictures and comparisons that only the heat shows. */
+const everywhere = (q: HeatQuestion): boolean => q.kind === 'start' || q.kind === 'outcome';
+
+/** Asks for what a plan still wants of the model: all of it where the heat is looked at, else what its settings hang on. */
+export function useWantedHeat(
+  wanted: readonly HeatQuestion[] | undefined,
+  ask: KeptBook['ask'],
+  shown: boolean,
+): void {
+  useEffect(() => {
+    const now = shown ? wanted : wanted?.filter(everywhere);
+    return now && now.length > 0 ? ask(now, shown ? 'near' : 'far') : undefined;
+  }, [wanted, ask, shown]);
 }
 
 /** What was tried on this job's press and on coatings like its own, live. */

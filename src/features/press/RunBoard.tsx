@@ -49,7 +49,7 @@ interface Step {
 function pieceWords(run: Run, state: RunState): string {
   const first = state.piece + 1;
   const last = state.piece + inHand(run, state);
-  const lost = state.lostInLoad > 0 ? `, ${state.lostInLoad} of them lost` : '';
+  const lost = state.spoiledInLoad > 0 ? `, ${state.spoiledInLoad} of them spoiled` : '';
   return last > first
     ? `pieces ${first} to ${last} of ${run.pieces}${lost}`
     : `piece ${first} of ${run.pieces}`;

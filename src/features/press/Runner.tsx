@@ -27,12 +27,7 @@ export function Runner({ jobId }: { jobId: string }) {
     () => job && plan(job, shop, { proven, tried, heatBook }),
     [job, shop, proven, tried, heatBook],
   );
-  // Settings and waits: the window is a picture of another screen.
-  const wanted = useMemo(
-    () => made?.heat.model?.wanted.filter((q) => q.kind === 'start' || q.kind === 'outcome'),
-    [made],
-  );
-  useWantedHeat(wanted, ask);
+  useWantedHeat(made?.heat.model?.wanted, ask, false);
   if (!job || !made) return <Note text="This job is not in this browser." href="/" to="To the bench" />;
   const run = made.press.running;
   if (run) return <Running job={job} made={made} run={run} />;

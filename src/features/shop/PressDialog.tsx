@@ -202,19 +202,16 @@ function HeaterFields({ form }: { form: Form }) {
       <legend className="mb-1 font-name text-lead font-semibold">Heaters, laid flat</legend>
       {fields.map((field, i) => (
         <div key={field.key} className="grid gap-2 border-l-4 border-strata-6 pl-3">
-          <FormField
-            label={`Heater ${i + 1}, name`}
-            problem={form.formState.errors.heaters?.[i]?.name?.message}
-          >
+          <FormField label={`Heater ${i + 1}`} problem={form.formState.errors.heaters?.[i]?.name?.message}>
             {(p) => <input {...p} className={inputClass} {...form.register(`heaters.${i}.name`)} />}
           </FormField>
           <div className="grid grid-cols-3 gap-2">
             {(
               [
-                ['lengthMm', 'round'],
-                ['heightMm', 'tall'],
-                ['taperMm', 'taper'],
-                ['smallestDiameterMm', 'from'],
+                ['lengthMm', 'Heater round'],
+                ['heightMm', 'Heater tall'],
+                ['taperMm', 'Taper'],
+                ['smallestDiameterMm', 'Closes on, from'],
                 ['largestDiameterMm', 'to'],
               ] as const
             ).map(([name, label]) => (
@@ -245,7 +242,7 @@ function HeaterFields({ form }: { form: Form }) {
         <div>
           <Button
             onClick={() =>
-              append({ ...heaterToForm(null, newId('mat'), units), name: `Mat ${fields.length + 1}` })
+              append({ ...heaterToForm(null, newId('mat'), units), name: `Heater ${fields.length + 1}` })
             }
           >
             Another heater

@@ -138,7 +138,7 @@ export function heaterToForm(
   const show = lengthShown(units);
   return {
     id: h?.id ?? id,
-    name: h?.name ?? 'Its own mat',
+    name: h?.name ?? 'Its own heater',
     lengthMm: show(h?.lengthMm ?? 203),
     heightMm: show(h?.heightMm ?? 240),
     smallestDiameterMm: show(h?.smallestDiameterMm ?? 62),

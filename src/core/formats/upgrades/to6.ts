@@ -40,7 +40,7 @@ function wrapPress(p: Raw): Raw {
     heaters: [
       {
         id: 'mat',
-        name: 'Its own mat',
+        name: 'Its own heater',
         lengthMm,
         heightMm,
         smallestDiameterMm: least,
