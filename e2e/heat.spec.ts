@@ -30,7 +30,7 @@ test('a mug: pressed once, both timers side by side, the handle’s millimetres 
   const [closing, reaching] = await Promise.all(
     [/from closing/, /at temperature/].map((n) => timer.getByRole('radio', { name: n }).textContent()),
   );
-  const inSeconds = (t: string | null) => {
+  const inSeconds = (t: string | null | undefined) => {
     const [, m = '0', s = '0'] = /(\d+):(\d\d)/.exec(t ?? '') ?? [];
     return Number(m) * 60 + Number(s);
   };

@@ -244,7 +244,7 @@ export function planHeat(
   const closings = facesOf(job, wrap) === 'one then the other' ? 2 : 1;
   const figures: readonly Figure[] = [
     ...settingFigures(chosen),
-    ...reachFigures(chosen),
+    ...reachFigures(chosen, closings),
     ...(model?.outcome
       ? modelFigures(chosen, model, load, matched, job)
       : [...equalFigures(chosen), ...roughFigures(blank, chosen, load, job)]),

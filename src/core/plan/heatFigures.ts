@@ -57,7 +57,8 @@ export function settingFigures(c: ChosenHeat): Figure[] {
   ];
 }
 
-export function reachFigures(c: ChosenHeat): Figure[] {
+/** `closings`: two where one face is pressed after the other. */
+export function reachFigures(c: ChosenHeat, closings: number): Figure[] {
   const cover = c.heaterReach;
   const passes = figure({
     id: 'heat.passes',
@@ -69,7 +70,9 @@ export function reachFigures(c: ChosenHeat): Figure[] {
         ? say`turned ${degrees(cover.rotationDeg)} between`
         : cover
           ? say`all round at once`
-          : say`one closing`,
+          : closings > 1
+            ? say`one closing a face`
+            : say`one closing`,
   });
   if (!cover) return [passes];
   const [least, most] = cover.exposures;
