@@ -18,6 +18,8 @@ const USUAL_S = {
 /** What a simulation knows of the waits, and how many pieces go in together. Times s; null or absent where nothing is known. */
 export interface CycleTimes {
   readonly pieces: number;
+  /** Which way a flat piece lies; null where there is nothing to say. */
+  readonly lies: 'face up' | 'face down' | null;
   /** Closings a face: two where one face is pressed after the other. */
   readonly closings: number;
   readonly touch: { readonly value: number; readonly low: number; readonly high: number };
@@ -123,7 +125,7 @@ export function pressCycle(s: HeatSettings, press: Press, times: CycleTimes): re
       id: 'load',
       kind: 'load',
       plannedS: handS(USUAL_S.load, pieces),
-      needs: { pass: 1 },
+      needs: { pass: 1, part: times.lies },
       uses: [
         { what: 'blank', count: pieces },
         { what: 'print', count: pieces },

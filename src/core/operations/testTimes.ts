@@ -3,6 +3,7 @@ import type { CycleTimes } from './cycle';
 /** One piece, closed once a pass, cool to touch after ten minutes. For tests. */
 export const ONE_PIECE: CycleTimes = {
   pieces: 1,
+  lies: null,
   closings: 1,
   touch: { value: 600, low: 480, high: 780 },
   reachS: [],

@@ -112,3 +112,18 @@ test('cautions stand at the operations where the hand is', () => {
   expect(cautions('bellied-glass-400', 'tumbler').peel).toMatch(/glass cracks/i);
   expect(cautions('slate-trail-marker', 'flat')['close-1']).toMatch(/both hands on the lever/);
 });
+
+test('on a flat press it is said which way a piece lies: paper towards the platen, or heated through', () => {
+  const [blank, press] = [blankOf('slate-trail-marker'), pressOf('flat')];
+  const settings = settingsFor(blank, press);
+  const context = { settings, blank, press, seam: SEAM };
+  const load = (lies: 'face up' | 'face down' | null, pieces = 1) =>
+    spoken(
+      pressCycle(settings, press, { ...ONE_PIECE, lies, pieces })
+        .slice(0, 1)
+        .map((o) => operationWords(o, context).title),
+    );
+  expect(load('face up')).toMatch(/its paper on top/);
+  expect(load('face down', 6)).toMatch(/All 6 on the bed.*face down on its paper/);
+  expect(load(null)).toBe('On the bed, in the middle, waste paper under and over');
+});

@@ -52,6 +52,12 @@ const PEEL: Readonly<Record<HeatSettings['peel'], string>> = {
 const pressureWords = (s: HeatSettings): string => s.pressure.replace('-', ' to ');
 const isFlatBlank = (b: Blank): boolean => b.shape.kind === 'flat';
 
+/** Which way a flat piece lies under its platen. */
+const LIES: Readonly<Record<string, string>> = {
+  'face up': ', its paper on top',
+  'face down': ', face down on its paper',
+};
+
 function loadTitle(o: Operation, { blank, press }: OperationContext): Phrase {
   const many = o.uses.find((u) => u.what === 'blank')?.count ?? 1;
   const [all, clear] = many > 1 ? [`All ${many}`, 'clear of one another'] : ['', 'clear of its neighbours'];
@@ -60,10 +66,12 @@ function loadTitle(o: Operation, { blank, press }: OperationContext): Phrase {
     if (isFlatBlank(blank)) return say`${all ? `${all} flat` : 'Flat'} on the shelf, ${clear}`;
     return say`${all ? `${all} into` : 'Into'} the oven, upright, ${clear}`;
   }
-  if (isFlatPress(press))
+  if (isFlatPress(press)) {
+    const lies = LIES[o.needs.part ?? ''] ?? '';
     return many > 1
-      ? say`${all} on the bed, spread evenly as drawn, waste paper under and over`
-      : say`On the bed, in the middle, waste paper under and over`;
+      ? say`${all} on the bed, spread evenly as drawn${lies}, waste paper under and over`
+      : say`On the bed, in the middle${lies}, waste paper under and over`;
+  }
   return isHandled(blank)
     ? say`Slide in, the handle in the opening of the heater`
     : say`Slide in, seam up, centred on the heater`;

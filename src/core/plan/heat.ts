@@ -91,6 +91,9 @@ const operationsFor = (
   ...pressCycle(settings, press, times),
 ];
 
+const liesOf = (load: HeatLoad | null): CycleTimes['lies'] =>
+  load?.load.heatedFrom === 'blank' ? 'face down' : 'face up';
+
 /** Waits and cooling by the simulation, where there is one. */
 function timesOf(
   blank: Blank,
@@ -106,6 +109,7 @@ function timesOf(
     : roughTouchS(blank, c.settings.platenC);
   return {
     pieces: load?.load.piecesAtOnce ?? 1,
+    lies: isFlat(blank) && model?.subject.load.faces === 'one' ? liesOf(load) : null,
     closings: faces,
     touch,
     reachS: outcome?.closings.map((x) => (x.backS === null ? null : x.backS - x.closedS)) ?? [],

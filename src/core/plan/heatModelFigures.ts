@@ -1,6 +1,7 @@
 import { figure, type Figure } from '../figures/figure';
 import type { ChosenHeat } from '../heat/choose';
-import { TOUCH_SAFE_C } from '../heat/cooling';
+import { DYE_STILL_C, TOUCH_SAFE_C } from '../heat/cooling';
+import type { Peel } from '../shop/heatSettings';
 import type { Spread } from '../heat/fit';
 import type { MatchChange } from '../heat/match';
 import type { HeatOutcome } from '../heat/outcome';
@@ -12,6 +13,17 @@ import { celsius, count, ratio, seconds, word } from '../units/quantity';
 import type { HeatLoad } from './heatLoad';
 import type { MatchSource } from './heatMatch';
 import type { HeatModel } from './heatModel';
+
+/** Minutes of cooling are told as coarsely as they are known. */
+const coarse = (s: number): number => {
+  const step = s > 900 ? 60 : s > 240 ? 30 : s > 60 ? 10 : 5;
+  return Math.ceil(s / step) * step;
+};
+const coarsely = ({ value, low, high }: Spread): Spread => ({
+  value: coarse(value),
+  low: coarse(low),
+  high: coarse(high),
+});
 
 const estimated = (
   id: string,
@@ -96,7 +108,7 @@ function loadFigure(load: HeatLoad, job: Job, model: HeatModel | null): Figure {
   });
 }
 
-function touchFigures(o: HeatOutcome): Figure[] {
+function touchFigures(o: HeatOutcome, peel: Peel): Figure[] {
   const order = ['air', 'mat', 'plate', 'weight'] as const;
   const words = {
     air: 'standing in still air',
@@ -109,20 +121,35 @@ function touchFigures(o: HeatOutcome): Figure[] {
   if (!cooling) return [];
   const others = order.flatMap((p) => {
     const c = p === first ? undefined : o.cooling[p];
-    return c ? [say`${words[p]} ${seconds(c.value.touchS)}`] : [];
+    return c ? [say`${words[p]} ${seconds(coarse(c.value.touchS))}`] : [];
   });
+  const waits = peel === 'warm' || peel === 'cold';
   return [
+    ...(waits
+      ? [
+          estimated(
+            'heat.peelAfter',
+            'Peel after, at least',
+            coarsely({
+              value: cooling.value.dyeStillS,
+              low: cooling.low.dyeStillS,
+              high: cooling.high.dyeStillS,
+            }),
+            say`until the dye no longer moves, ${celsius(DYE_STILL_C)}, ${words[first]}`,
+          ),
+        ]
+      : []),
     estimated(
       'heat.touch',
       'Cool to touch, at least',
-      { value: cooling.value.touchS, low: cooling.low.touchS, high: cooling.high.touchS },
+      coarsely({ value: cooling.value.touchS, low: cooling.low.touchS, high: cooling.high.touchS }),
       say`to ${celsius(TOUCH_SAFE_C)}, ${words[first]}; gloves all the same`,
       { arithmetic: others, inputs: ['heat.peakC'] },
     ),
     estimated(
       'heat.pack',
       'Cold enough to pack, at least',
-      { value: cooling.value.packS, low: cooling.low.packS, high: cooling.high.packS },
+      coarsely({ value: cooling.value.packS, low: cooling.low.packS, high: cooling.high.packS }),
       say`${words[first]}`,
     ),
   ];
@@ -189,7 +216,7 @@ export function modelFigures(
     ...facesFigure(o),
     ...(load ? [loadFigure(load, job, model)] : []),
     ...matchFigure(model, matched, chosen),
-    ...touchFigures(o),
+    ...touchFigures(o, chosen.settings.peel),
   ];
 }
 

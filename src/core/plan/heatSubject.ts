@@ -143,15 +143,22 @@ export function nominalOf(blank: Blank): Pick<Setup, 'piece' | 'round'> {
   };
 }
 
+/** What an entry says of heat: its verdict, or where another fault came first, what the used paper says. */
+function verdictOf({ verdict, paperState }: LogEntry): Seen['verdict'] | null {
+  if (verdict !== 'other') return verdict;
+  return paperState === 'left-all' ? 'under' : paperState === 'browned' ? 'over' : null;
+}
+
 /** What was tried on this coating and press, alike ones together, newest first. */
 export function seenOf(tried: readonly LogEntry[], s: Setup, blanks: readonly Blank[]): readonly Seen[] {
   const groups = new Map<string, Seen>();
   for (const e of [...tried].sort((a, b) => b.at - a.at)) {
-    if (e.pressId !== s.press.id || e.verdict === 'other') continue;
+    const verdict = verdictOf(e);
+    if (e.pressId !== s.press.id || verdict === null) continue;
     const blank = e.blankId === s.blank.id ? s.blank : blanks.find((b) => b.id === e.blankId);
     if (!blank || !sameCoating(blank, s.blank)) continue;
-    const pieces = Math.max(1, e.verdict === 'good' ? e.good : e.spoiled);
-    const key = JSON.stringify([e.blankId, e.settings, e.load, e.verdict]);
+    const pieces = Math.max(1, verdict === 'good' ? e.good : e.spoiled);
+    const key = JSON.stringify([e.blankId, e.settings, e.load, verdict]);
     const before = groups.get(key);
     if (before) groups.set(key, { ...before, pieces: before.pieces + pieces });
     else if (groups.size < MOST_SEEN)
@@ -159,7 +166,7 @@ export function seenOf(tried: readonly LogEntry[], s: Setup, blanks: readonly Bl
         id: e.id,
         load: caseOf(setupOfEntry(e, s, blank)),
         settings: e.settings,
-        verdict: e.verdict,
+        verdict,
         pieces,
       });
   }

@@ -207,29 +207,7 @@ function LoadFields() {
           onValue={(piecesAtOnce) => put({ piecesAtOnce }, 'at-once')}
         />
       )}
-      {!isOven(press) && (
-        <NumberField
-          label="Waste sheets"
-          value={load.load.wasteSheets}
-          min={0}
-          max={6}
-          whole
-          byHand={load.byHand.includes('wasteSheets')}
-          width="w-12"
-          onValue={(wasteSheets) => put({ wasteSheets }, 'sheets')}
-        />
-      )}
-      {!isOven(press) && load.load.wasteSheets > 0 && (
-        <Labelled label="of">
-          <Select
-            label="Waste sheet"
-            value={load.load.wasteKind}
-            options={WASTE_KINDS.map((k) => ({ value: k, label: WASTE_SHEETS[k].words }))}
-            onChange={(wasteKind) => put({ wasteKind })}
-            className="w-36"
-          />
-        </Labelled>
-      )}
+      <WasteFields />
       {flat && plan.heat.model?.subject.load.faces === 'one' && (
         <Labelled label="Lies">
           <Select
@@ -245,5 +223,39 @@ function LoadFields() {
         </Labelled>
       )}
     </>
+  );
+}
+
+/** Sheets between heater and paper, and of what. */
+function WasteFields() {
+  const { plan, edit } = useJob();
+  const { press, load } = plan.heat;
+  if (!press || !load || isOven(press)) return null;
+  const put = (next: Partial<Load>, group?: string) =>
+    edit((j) => ({ ...j, load: { ...j.load, ...next } }), group);
+  return (
+    <div className="flex items-end gap-2">
+      <NumberField
+        label="Waste sheets"
+        value={load.load.wasteSheets}
+        min={0}
+        max={6}
+        whole
+        byHand={load.byHand.includes('wasteSheets')}
+        width="w-12"
+        onValue={(wasteSheets) => put({ wasteSheets }, 'sheets')}
+      />
+      {load.load.wasteSheets > 0 && (
+        <Labelled label="of">
+          <Select
+            label="Waste sheet"
+            value={load.load.wasteKind}
+            options={WASTE_KINDS.map((k) => ({ value: k, label: WASTE_SHEETS[k].words }))}
+            onChange={(wasteKind) => put({ wasteKind })}
+            className="w-36"
+          />
+        </Labelled>
+      )}
+    </div>
   );
 }

@@ -104,8 +104,7 @@ export function CheckPress({ press, faults, onDone }: Props) {
           One reading is better than none; three show how even it is.
         </p>
         <div
-          className="grid grid-cols-3 border-2 border-ink bg-strata-5/25"
-          style={{ aspectRatio: isFlatPress(press) ? '5 / 4' : '8 / 3' }}
+          className={`grid grid-cols-3 border-2 border-ink bg-strata-5/25 ${isFlatPress(press) ? 'h-[22rem]' : 'h-[17rem]'}`}
         >
           {POINTS.map((p, i) => (
             <div key={i} className="grid content-center justify-items-center gap-1 border border-rule p-2">

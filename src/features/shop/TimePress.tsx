@@ -7,7 +7,7 @@ import type { HeaterFit } from '@/core/heat/timing';
 import { blankArea, timedOf } from '@/core/plan/heatSubject';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { Blank } from '@/core/shop/blank';
-import { isFlatPress, isOven, isWrapPress, type Press, type PressTiming } from '@/core/shop/press';
+import { isOven, isWrapPress, type Press, type PressTiming } from '@/core/shop/press';
 import { clockText, formatQuantity } from '@/core/units/format';
 import { parseDuration, parseTemperature } from '@/core/units/parse';
 import { celsius } from '@/core/units/quantity';
@@ -35,10 +35,7 @@ const ROOM_C = 22;
 export function TimePress({ press, faults, onDone }: Props) {
   const units = useUnits();
   const { shop } = useShop();
-  const blanks = useMemo(
-    () => shop.blanks.filter((b) => (b.shape.kind === 'flat') === isFlatPress(press) || isOven(press)),
-    [shop.blanks, press],
-  );
+  const blanks = useMemo(() => shop.blanks.filter((b) => goesIn(press, b)), [shop.blanks, press]);
   const [load, setLoad] = useState<TimedLoad>({
     blankId: blanks[0]?.id ?? '',
     heaterId: isWrapPress(press) ? (press.heaters[0]?.id ?? null) : null,
@@ -126,6 +123,15 @@ export function TimePress({ press, faults, onDone }: Props) {
       <Known press={press} fit={fit} timing={timing} ready={known} save={() => void save()} />
     </div>
   );
+}
+
+/** Whether a press closes on a blank, by the blank's own figures. */
+function goesIn(press: Press, blank: Blank): boolean {
+  const { circumferenceMm } = blankArea(blank);
+  if (isOven(press)) return true;
+  if (!isWrapPress(press)) return circumferenceMm === null;
+  const across = (circumferenceMm ?? 0) / Math.PI;
+  return press.heaters.some((h) => across >= h.smallestDiameterMm && across <= h.largestDiameterMm);
 }
 
 interface TimedLoad {
