@@ -26,8 +26,8 @@ const prior = (neededS: number, limitS: number): CoatingDose => ({
 const PRIORS: Readonly<Record<'press' | 'oven', Partial<Record<Material, CoatingDose>>>> = {
   press: {
     aluminium: prior(15, 125),
-    steel: prior(16, 180),
-    ceramic: prior(26, 265),
+    steel: prior(17.5, 205),
+    ceramic: prior(28, 290),
     glass: prior(24, 240),
     hardboard: prior(15, 135),
     FRP: prior(11, 90),

@@ -203,6 +203,12 @@ describe('loads', () => {
 });
 
 describe('what the model says stands in the way', () => {
+  test('a back that nothing is printed on needs no heat', () => {
+    const bare = flatJob('ornament-star', '84', '80');
+    expect(planAnswered(bare, shop).heat.model?.subject.load.faces).toBe('one');
+    expect(found(planAnswered(bare, shop))).not.toMatch(/heat\.lower-face/);
+  });
+
   test('both faces of a board at once: by how much the lower one lacks, and the way out', () => {
     const job = demo('moon-and-star-ornaments');
     const together = planAnswered({ ...job, wrap: { ...job.wrap, faces: 'together' } }, shop);

@@ -35,9 +35,10 @@ export interface Setup {
   readonly round: { readonly circumferenceMm: number; readonly printMm: number } | null;
 }
 
-/** Which faces are pressed, and how. */
+/** Which faces are pressed, and how. A back that nothing is printed on needs no heat. */
 export function facesOf(job: Job, wrap: WrapPlan): HeatCase['faces'] {
-  if ((wrap.pattern?.faces.length ?? 1) < 2) return 'one';
+  const printedBehind = job.art.layers.some((l) => l.on !== 'front');
+  if ((wrap.pattern?.faces.length ?? 1) < 2 || !printedBehind) return 'one';
   return job.wrap.faces === 'one then the other' ? 'one then the other' : 'together';
 }
 
