@@ -18,7 +18,7 @@ const questionOf = (made: Plan, kind: HeatQuestion['kind']): HeatQuestion => {
 };
 
 /** A book in which everything a job asks for is answered. */
-export function filledBook(job: Job, shop: Shop): HeatBook {
+function filledBook(job: Job, shop: Shop): HeatBook {
   let book: HeatBook = {};
   for (let round_ = 0; round_ < 4; round_ += 1) {
     const wanted = plan(job, shop, { heatBook: book }).heat.model?.wanted ?? [];

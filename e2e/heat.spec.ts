@@ -225,6 +225,24 @@ test('check it once and time it once, on a simulated press; what cannot be is re
   await expect(foot(page)).not.toContainText('Nobody has checked what Mug press');
 });
 
+test('a first run on a simulated press: opened at once it is too little, and says what the coating got', async ({
+  bench: page,
+}) => {
+  await page.goto(`${address()}/presses`);
+  await page
+    .getByRole('row', { name: /Mug press/ })
+    .getByRole('button', { name: 'Check it once' })
+    .click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('radio', { name: 'Try a first run' }).click();
+  await expect(dialog.getByText('Choose a simulated press to try a run on.')).toBeVisible();
+  await dialog.getByLabel('Read from').selectOption('Simulated press 2');
+  await dialog.getByRole('button', { name: 'Close it' }).click();
+  await dialog.getByRole('button', { name: 'Open it' }).click();
+  await expect(dialog.getByText(/Too little: pale/)).toBeVisible({ timeout: 20_000 });
+  await expect(dialog.getByText(/this coating needs about \d+ s/)).toBeVisible();
+});
+
 test('no watts at all, and a press smaller than the print, are said in words', async ({ bench: page }) => {
   await page.goto(`${address()}/presses`);
   await page.getByRole('button', { name: 'Change Flat press A' }).click();

@@ -9,7 +9,7 @@ import { PRESS_KINDS } from '../shop/press';
 import { readFile, type FileKind } from './file';
 
 /** One recipe to hand on: what was set, on what, what it proved, and the dose it gave, so that another press can be set to the same. */
-export const recipeFileSchema = z.strictObject({
+const recipeFileSchema = z.strictObject({
   format: z.literal('mesa-drift.recipe'),
   version: z.literal(1),
   savedAt: momentSchema,

@@ -10,7 +10,7 @@ import { dwellForDose, laterDwellS, middleDwellS } from './start';
 import { doseGrid, windowMap, type WindowMap } from './window';
 
 /** The dwell in the middle of the good region, and of every pass after the first. */
-export interface HeatStart {
+interface HeatStart {
   readonly kind: 'start';
   readonly dwellS: number;
   readonly laterS: number | null;

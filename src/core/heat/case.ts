@@ -21,7 +21,7 @@ export interface HeaterModel {
 }
 
 /** The wall of a round blank under its mat. Lengths mm. */
-export interface RoundCase {
+interface RoundCase {
   readonly circumferenceMm: number;
   readonly heaterMm: number;
   readonly printMm: number;

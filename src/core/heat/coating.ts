@@ -7,7 +7,7 @@ import { doseRate } from './dose';
 const RADIANT_WM2K = 6;
 
 /** Which faces of a piece carry a coating that is pressed. */
-export const FACES = {
+const FACES = {
   front: [0],
   back: [1],
   both: [0, 1],

@@ -9,15 +9,7 @@ export interface Settled {
 }
 
 /** What each step of a chain changes. */
-export const MATCH_CHANGES = [
-  'blank',
-  'press',
-  'load',
-  'sheets',
-  'pressure',
-  'timer',
-  'temperature',
-] as const;
+const MATCH_CHANGES = ['blank', 'press', 'load', 'sheets', 'pressure', 'timer', 'temperature'] as const;
 export type MatchChange = (typeof MATCH_CHANGES)[number];
 
 /** The dwell to the same dose once this much has been changed, s. */

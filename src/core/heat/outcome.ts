@@ -8,7 +8,7 @@ import { dosesOf, simulate, type Sample, type Simulation } from './simulate';
 import type { LogDoses } from './sensitivity';
 
 /** One pass on the clock, s from the first closing. */
-export interface Closing {
+interface Closing {
   readonly closedS: number;
   /** The display is back at its set temperature; null where it did not fall, or was not back before it opened. */
   readonly backS: number | null;

@@ -1,7 +1,8 @@
+import type { CoatingDose } from './coatings';
 import type { HeatSettings } from '../shop/heatSettings';
 import { seeded } from '../random/random';
 import { AS_USUAL, type HeatCase, type Unknowns } from './case';
-import { simulate, type Sample } from './simulate';
+import { dosesOf, simulate, type Sample } from './simulate';
 
 /**
  * Simulated presses and an oven: the physics of the model with faults of their own, which only their display and a probe on their face
@@ -18,14 +19,6 @@ export interface PressFaults {
   /** Factor on contact: it closes unevenly. */
   readonly contactFactor: number;
 }
-
-export const FAULTLESS: PressFaults = {
-  readsHighK: 0,
-  powerFactor: 1,
-  capacityFactor: 1,
-  coolCorner: { x: 0, y: 1, byK: 0 },
-  contactFactor: 1,
-};
 
 /** A press of some seed: the same faults on every machine. */
 export function faultsOf(seed: number): PressFaults {
@@ -73,7 +66,14 @@ export interface SimulatedRun {
   readonly lowestC: number;
   readonly backS: number;
   readonly samples: readonly Sample[];
+  /** What the coating really got, seconds at 200 °C: at its least and its most heated printed place. */
+  readonly leastS: number;
+  readonly mostS: number;
 }
+
+/** What a coating that needs and bears so much would look like after that run. */
+export const verdictOf = (run: SimulatedRun, coating: CoatingDose): 'too little' | 'good' | 'too much' =>
+  run.leastS < coating.neededS ? 'too little' : run.mostS > coating.limitS ? 'too much' : 'good';
 
 /** The display over one load, and what the coating really got. */
 export function pressRun(faults: PressFaults, load: HeatCase, s: HeatSettings): SimulatedRun {
@@ -91,5 +91,6 @@ export function pressRun(faults: PressFaults, load: HeatCase, s: HeatSettings): 
     lowestC: Math.round(sim.lowestC),
     backS: sim.backS,
     samples: sim.samples,
+    ...dosesOf(sim),
   };
 }

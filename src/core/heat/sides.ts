@@ -31,7 +31,7 @@ const heated = (heater: number, heaterShare: number, heaterOffsetK: number, room
 });
 
 /** Which cells are still part of the piece once it is out of the press: with its paper, or peeled. */
-export function outOfPress(column: Column, peeled: boolean): { readonly from: number; readonly to: number } {
+function outOfPress(column: Column, peeled: boolean): { readonly from: number; readonly to: number } {
   const blank = layerSpan(column, 'blank');
   const paper = layerSpan(column, 'paper');
   const inner = layerSpan(column, 'inner skin');

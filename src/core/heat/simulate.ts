@@ -17,7 +17,7 @@ export interface Sample {
   readonly coatingC: readonly number[];
 }
 
-export interface Mark {
+interface Mark {
   /** Closed; its clock starts; the display is back at its set temperature; opened. */
   readonly kind: 'closed' | 'timer' | 'back' | 'opened';
   readonly pass: number;
@@ -25,7 +25,7 @@ export interface Mark {
 }
 
 /** What a place has had, seconds at 200 °C: at its less heated face while dye could move, and at its more heated face in all. */
-export interface PlaceDose {
+interface PlaceDose {
   readonly place: HeatedPlace;
   readonly transferS: number;
   readonly heatS: number;

@@ -1,5 +1,6 @@
 import { BODY } from './materials';
-import { faceC, faultsOf, pressRun, probeC } from './pressSimulator';
+import { coatingPrior } from './coatings';
+import { faceC, faultsOf, pressRun, probeC, verdictOf } from './pressSimulator';
 import { offsetMap } from './pressModel';
 import { seeded } from '../random/random';
 import type { PressCheck } from '../shop/press';
@@ -109,6 +110,14 @@ describe('check it once', () => {
     expect(offsetMap(null)).toMatchObject({ readsHighK: 0, coldestK: null });
     expect(offsetMap(null).u).toBeGreaterThan(one('strips').u);
   });
+});
+
+test('a first run on a simulated press: too little, then good, then too much, as the time grows', () => {
+  const coating = coatingPrior('ceramic', 'mug');
+  const verdicts = [20, 200, 900].map((s) =>
+    verdictOf(pressRun(faultsOf(11), MUG, setting(195, s)), coating),
+  );
+  expect(verdicts).toEqual(['too little', 'good', 'too much']);
 });
 
 test('a simulated press is the same for its seed, reads in whole degrees, and differs from the next', () => {

@@ -28,7 +28,7 @@ export function nextPressures(p: Pressure): {
 }
 
 /** A metal sheet may lie on the paper or under it. */
-export const mayTurn = (c: HeatCase): boolean =>
+const mayTurn = (c: HeatCase): boolean =>
   c.kind === 'flat' && c.faces === 'one' && (c.material === 'aluminium' || c.material === 'steel');
 
 /** One change at a time: a sheet, five degrees, a step of pressure, a piece, the side it is heated from. */

@@ -23,7 +23,7 @@ export interface WindowRange {
   readonly dwellS: readonly [number, number];
 }
 
-export const GRIDS = {
+const GRIDS = {
   coarse: { temperatures: 3, times: 5, sensitivity: [1, 2] },
   fine: { temperatures: 5, times: 9, sensitivity: [2, 3] },
 } as const;
@@ -109,7 +109,7 @@ export interface WindowMap extends WindowRange {
   readonly side: readonly (1 | -1)[];
 }
 
-export const MAP_SIZE = 40;
+const MAP_SIZE = 40;
 
 export function windowMap(grid: DoseGrid, belief: Belief, range: WindowRange, size = MAP_SIZE): WindowMap {
   const good: number[] = [];

@@ -9,7 +9,7 @@ import type { Phrase } from '../units/phrase';
 import { asking, placesFor, rangeFor, whatIfWords, windowQuestion } from './heatQuestions';
 
 /** One change and what it does to the time, by the model. */
-export interface WhatIf {
+interface WhatIf {
   readonly id: string;
   readonly text: Phrase;
   readonly dwellS: number;
@@ -17,7 +17,7 @@ export interface WhatIf {
 }
 
 /** A load of so many pieces, and how long it would take to the same dose. */
-export interface LoadStep {
+interface LoadStep {
   readonly pieces: number;
   readonly dwellS: number;
 }

@@ -151,7 +151,7 @@ function verdictOf({ verdict, paperState }: LogEntry): Seen['verdict'] | null {
 }
 
 /** What was tried on this coating and press, alike ones together, newest first. */
-export function seenOf(tried: readonly LogEntry[], s: Setup, blanks: readonly Blank[]): readonly Seen[] {
+function seenOf(tried: readonly LogEntry[], s: Setup, blanks: readonly Blank[]): readonly Seen[] {
   const groups = new Map<string, Seen>();
   for (const e of [...tried].sort((a, b) => b.at - a.at)) {
     const verdict = verdictOf(e);

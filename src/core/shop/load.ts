@@ -19,13 +19,3 @@ export const loadSchema = z.strictObject({
   heaterId: z.nullable(idSchema),
 });
 export type Load = z.infer<typeof loadSchema>;
-
-export const sameLoad = (a: Load | null, b: Load | null): boolean =>
-  a === b ||
-  (a !== null &&
-    b !== null &&
-    a.piecesAtOnce === b.piecesAtOnce &&
-    a.wasteSheets === b.wasteSheets &&
-    a.wasteKind === b.wasteKind &&
-    a.heatedFrom === b.heatedFrom &&
-    a.heaterId === b.heaterId);

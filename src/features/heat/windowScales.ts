@@ -17,7 +17,7 @@ export function windowScales(range: WindowRange, width: number, height: number):
 }
 
 /** Chances a window is drawn in steps of, least first, each with its colour: strata from sand to green. */
-export const BANDS = [
+const BANDS = [
   { from: 0.5, fill: '#ded2ab', words: 'good 1 in 2' },
   { from: 0.75, fill: '#c9b37a', words: 'good 3 in 4' },
   { from: 0.9, fill: '#9faf83', words: 'good 9 in 10' },

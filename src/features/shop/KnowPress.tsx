@@ -7,6 +7,7 @@ import { Dialog } from '@/ui/Dialog';
 import { FormField, inputClass } from '@/ui/FormField';
 import { Segments } from '@/ui/Segments';
 import { CheckPress } from './CheckPress';
+import { FirstRun } from './FirstRun';
 import { TimePress } from './TimePress';
 
 /** Simulated presses to try it on, each with faults of its own. */
@@ -21,7 +22,7 @@ type Source = (typeof SIMULATED)[number]['value'];
 
 /** What a press really does: its face read once, one closing timed once. */
 export function KnowPress({ press, onClose }: { press: Press; onClose: () => void }) {
-  const [what, setWhat] = useState<'check' | 'time'>('check');
+  const [what, setWhat] = useState<'check' | 'time' | 'try'>('check');
   const [source, setSource] = useState<Source>('own');
   const faults: PressFaults | null = source === 'own' ? null : faultsOf(Number(source));
   return (
@@ -40,6 +41,7 @@ export function KnowPress({ press, onClose }: { press: Press; onClose: () => voi
           options={[
             { value: 'check', label: 'Check it once' },
             { value: 'time', label: 'Time it once' },
+            { value: 'try', label: 'Try a first run' },
           ]}
         />
         <FormField label="Read from">
@@ -65,7 +67,13 @@ export function KnowPress({ press, onClose }: { press: Press; onClose: () => voi
           </p>
         )}
       </div>
-      {what === 'check' ? (
+      {what === 'try' ? (
+        faults ? (
+          <FirstRun key={source} press={press} faults={faults} />
+        ) : (
+          <p className="text-lead">Choose a simulated press to try a run on.</p>
+        )
+      ) : what === 'check' ? (
         <CheckPress key={source} press={press} faults={faults} onDone={onClose} />
       ) : (
         <TimePress key={source} press={press} faults={faults} onDone={onClose} />

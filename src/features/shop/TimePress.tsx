@@ -126,7 +126,7 @@ export function TimePress({ press, faults, onDone }: Props) {
 }
 
 /** Whether a press closes on a blank, by the blank's own figures. */
-function goesIn(press: Press, blank: Blank): boolean {
+export function goesIn(press: Press, blank: Blank): boolean {
   const { circumferenceMm } = blankArea(blank);
   if (isOven(press)) return true;
   if (!isWrapPress(press)) return circumferenceMm === null;
@@ -134,7 +134,7 @@ function goesIn(press: Press, blank: Blank): boolean {
   return press.heaters.some((h) => across >= h.smallestDiameterMm && across <= h.largestDiameterMm);
 }
 
-interface TimedLoad {
+export interface TimedLoad {
   readonly blankId: string;
   readonly heaterId: string | null;
   readonly pieces: number;
@@ -148,7 +148,7 @@ interface LoadChoiceProps {
 }
 
 /** What the press was closed on. */
-function LoadChoice({ press, blanks, load, put }: LoadChoiceProps) {
+export function LoadChoice({ press, blanks, load, put }: LoadChoiceProps) {
   const heaters = isWrapPress(press) ? press.heaters : [];
   return (
     <>

@@ -12,7 +12,7 @@ import { useUnits } from '@/ui/units';
 import { inHeatWorker } from '@/workers/client';
 
 /** A simulated press runs so many times faster than a real one. */
-const FASTER = 12;
+export const FASTER = 12;
 const ROOM_C = 22;
 
 interface WatchProps {
@@ -87,7 +87,8 @@ export function TimeWatch({ press, timing, faults, onLowest, onBack }: WatchProp
   );
 }
 
-function readingAt(run: SimulatedRun, atS: number): number {
+/** What the display reads so long after closing, °C. */
+export function readingAt(run: SimulatedRun, atS: number): number {
   const i = run.display.findIndex((d) => d.atS > atS);
   return (i < 0 ? run.display[run.display.length - 1] : run.display[Math.max(0, i - 1)])?.readsC ?? ROOM_C;
 }
