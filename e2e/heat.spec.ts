@@ -198,11 +198,11 @@ test('check it once and time it once, on a simulated press; what cannot be is re
   await dialog.getByRole('textbox', { name: 'front right' }).blur();
   await expect(dialog.getByText(/about room temperature/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Keep this check' }).click();
-  await expect(page.getByRole('row', { name: /Mug press/ })).toContainText('1 checks');
+  await expect(page.getByRole('row', { name: /Mug press/ })).toContainText('1 check,');
 
   await page
     .getByRole('row', { name: /Mug press/ })
-    .getByRole('button', { name: /checks/ })
+    .getByRole('button', { name: /check/ })
     .click();
   await dialog.getByRole('radio', { name: 'Time it once' }).click();
   await dialog.getByLabel('Read from').selectOption('Simulated press 1');
@@ -219,7 +219,7 @@ test('check it once and time it once, on a simulated press; what cannot be is re
   await dialog.getByRole('textbox', { name: 'Lowest it read' }).blur();
   await expect(dialog.getByText(/over its set temperature/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Keep this timing' }).click();
-  await expect(page.getByRole('row', { name: /Mug press/ })).toContainText('1 timings');
+  await expect(page.getByRole('row', { name: /Mug press/ })).toContainText('1 timing');
   await open(page, '/job/constellation-mugs/heat');
   await answered(page);
   await expect(foot(page)).not.toContainText('Nobody has checked what Mug press');
@@ -270,5 +270,5 @@ test('at the press two taps teach the product its press', async ({ bench: page }
   await expect(page.getByText('Tumbler press A: timed once more.')).toBeVisible();
   await expect(reads).toHaveCount(0);
   await page.goto(`${address()}/presses`);
-  await expect(page.getByRole('row', { name: /Tumbler press A/ })).toContainText('1 timings');
+  await expect(page.getByRole('row', { name: /Tumbler press A/ })).toContainText('1 timing');
 });

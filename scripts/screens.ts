@@ -77,7 +77,14 @@ const VIEWS: readonly View[] = [
       await p.waitForTimeout(6000);
     },
   },
-  { name: 'heat', path: `${JOB}/heat` },
+  {
+    name: 'heat',
+    path: `${JOB}/heat`,
+    prepare: async (p) => {
+      await p.getByText('Chance of a good piece').waitFor();
+      await p.getByText('calculating').waitFor({ state: 'detached', timeout: 30_000 });
+    },
+  },
   { name: 'press', path: `${JOB}/press` },
   { name: 'look', path: `${JOB}/look`, prepare: markFaults },
   { name: 'at-the-press', path: '/press/star-party-tumblers', prepare: (p) => pressTo(p, 24_000) },

@@ -135,7 +135,7 @@ function ColdSpot({ press, w, h }: { press: FlatPress; w: number; h: number }) {
         x={cx}
         y={cy}
         textAnchor="middle"
-        fontSize={Math.max(w, h) / 22}
+        fontSize={Math.max(w, h) / 16}
         className="font-label"
         fill="#14211f"
       >

@@ -94,7 +94,7 @@ function Chart({ width, height, tried, units }: ChartProps) {
             stroke="#14211f"
             strokeDasharray="5 4"
           />
-          <text x={x(usual.platenC[1]) - 6} y={y(usual.dwellS[1]) - 5} textAnchor="end" fontWeight={600}>
+          <text x={x(usual.platenC[0]) + 2} y={y(usual.dwellS[0]) + 14} fontWeight={600}>
             usual range
           </text>
         </g>

@@ -50,7 +50,7 @@ export function DisplayTaps({ run, state }: Props) {
     else notifyProblem(r.problem);
   };
   return (
-    <section aria-label="What the display reads" className="flex flex-wrap items-center gap-2">
+    <section aria-label="What the display reads" className="flex flex-wrap items-center justify-center gap-2">
       <Tap label="One degree less" onClick={() => setReadC((c) => Math.max(30, c - step))}>
         −
       </Tap>

@@ -96,7 +96,10 @@ export function RunBoard(props: Props) {
       </header>
       <div className="grid min-h-0 flex-1 content-start gap-4 overflow-auto px-6 py-5 md:grid-cols-[minmax(13rem,17rem)_1fr] lg:grid-cols-[14rem_minmax(0,1fr)_15rem] xl:grid-cols-[17rem_minmax(0,1fr)_17rem]">
         <StepList steps={steps} at={state.stepIndex} />
-        <Digits step={step} clock={clock} />
+        <div className="order-first grid content-center gap-3 md:order-none">
+          <Digits step={step} clock={clock} />
+          <DisplayTaps run={run} state={state} />
+        </div>
         <Aside made={made} run={run} step={step} steps={steps} state={state} nowMs={nowMs} />
       </div>
       <footer className="flex flex-wrap items-center gap-3 border-t-2 border-strata-2 px-6 py-3">
@@ -196,10 +199,7 @@ function Digits({ step, clock }: { step: Step; clock: StepClock }) {
       ? say(step.words.meanwhile)
       : 'Then space, or the button';
   return (
-    <section
-      aria-label="Clock"
-      className="order-first grid md:order-none content-center justify-items-center text-center"
-    >
+    <section aria-label="Clock" className="grid content-center justify-items-center text-center">
       <p className="font-name text-big font-semibold text-strata-5">
         {clock.up ? 'Time is up' : say(step.words.title)}
       </p>
@@ -276,7 +276,6 @@ function Aside({ made, run, step, steps, state, nowMs }: AsideProps) {
         />
         <Row label="Good" value={String(state.good)} />
       </dl>
-      <DisplayTaps run={run} state={state} />
     </aside>
   );
 }

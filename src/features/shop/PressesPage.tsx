@@ -15,6 +15,10 @@ import { PressDialog } from './PressDialog';
 import { PRESS_KIND_WORDS, PRESS_TIMER_WORDS } from './pressForm';
 import { actionsColumn, SortableTable } from './ThingTable';
 
+const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
+const knownWords = (p: Press): string =>
+  `${many(p.checks.length, 'check')}, ${many(p.timings.length, 'timing')}`;
+
 export function PressesPage() {
   const { shop } = useShop();
   const [editing, setEditing] = useState<Press | 'new' | null>(null);
@@ -76,9 +80,7 @@ export function PressesPage() {
         header: 'Known by',
         cell: ({ row: { original: p } }) => (
           <Button onClick={() => setKnowing(p)}>
-            {p.checks.length === 0 && p.timings.length === 0
-              ? 'Check it once'
-              : `${p.checks.length} checks, ${p.timings.length} timings`}
+            {p.checks.length === 0 && p.timings.length === 0 ? 'Check it once' : knownWords(p)}
           </Button>
         ),
       }),

@@ -183,7 +183,7 @@ describe('a random stack under a heater', () => {
           const stepper = new Stepper([cells.length]);
           const before = storedJ(heater, [e], t);
           let [put, lost] = [0, 0];
-          for (let i = 0; i < 25; i += 1) {
+          for (let i = 0; i < 12; i += 1) {
             const flow = stepper.step(heater, [e], t, dt);
             put += flow.inJ;
             lost += flow.heaterLossJ + flow.airJ;
