@@ -10,10 +10,10 @@ export const NAMED_MUTANTS = [
     to: 'coveredDeg - END_OVERLAP_DEG',
   },
   {
-    what: 'a vacuum wall has one skin',
-    file: 'src/core/heat/cooling.ts',
-    from: "blank.wall === 'vacuum' ? 2 : 1",
-    to: "blank.wall === 'vacuum' ? 1 : 1",
+    what: 'a vacuum wall cools by both its faces',
+    file: 'src/core/heat/roughCooling.ts',
+    from: "blank.wall === 'vacuum' ? 1 : 1.5",
+    to: "blank.wall === 'vacuum' ? 1.5 : 1.5",
   },
   {
     what: 'the handle is left out of the reach check',
@@ -24,8 +24,8 @@ export const NAMED_MUTANTS = [
   {
     what: 'a mat bears ten times the taper',
     file: 'src/core/plan/heatFindings.ts',
-    from: 'tapersMm > 4',
-    to: 'tapersMm > 40',
+    from: 'Math.abs(heater.taperMm)) > 4',
+    to: 'Math.abs(heater.taperMm)) > 40',
   },
   {
     what: 'a straight wrap bears ten times the taper',
@@ -74,5 +74,41 @@ export const NAMED_MUTANTS = [
     file: 'src/core/plan/measuredShape.ts',
     from: 'measured(value, uniformU(halfWidth), makerSource(what))',
     to: 'measured(value, uniformU(halfWidth) / 2, makerSource(what))',
+  },
+  {
+    what: 'a display that reads high is taken for a hotter press',
+    file: 'src/core/heat/simulate.ts',
+    from: 's.platenC - c.heater.readsHighK',
+    to: 's.platenC + c.heater.readsHighK',
+  },
+  {
+    what: 'a heater that meets all round leaves a gap at the seam',
+    file: 'src/core/heat/places.ts',
+    from: 'if (coveredDeg >= 360) return 1;',
+    to: 'if (coveredDeg >= 360) return 0.5;',
+  },
+  {
+    what: 'a vacuum carries heat to the inner skin',
+    file: 'src/core/heat/layers.ts',
+    from: 'VACUUM_WM2K = 0.6',
+    to: 'VACUUM_WM2K = 600',
+  },
+  {
+    what: 'a piece spoiled in a load is counted good',
+    file: 'src/core/run/run.ts',
+    from: 'inHand(run, state) - state.spoiledInLoad',
+    to: 'inHand(run, state)',
+  },
+  {
+    what: 'more pieces press as hard as one',
+    file: 'src/core/heat/case.ts',
+    from: '(c.pieceM2 * c.pieces)) ** 0.95',
+    to: 'c.pieceM2) ** 0.95',
+  },
+  {
+    what: 'a timer at temperature starts on closing',
+    file: 'src/core/heat/schedule.ts',
+    from: "waits: s.timerStart === 'at-temperature'",
+    to: 'waits: false',
   },
 ];

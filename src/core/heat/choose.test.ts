@@ -169,6 +169,15 @@ describe('settings chosen', () => {
     });
   });
 
+  test('an oven holds a wrap the way it holds wraps; a barrel is wound in any of them', () => {
+    const oven = (hold: 'sleeve' | 'shrink film' | 'wound tape'): Press =>
+      ({ ...press('oven'), hold }) as Press;
+    expect(choose(CUP, oven('sleeve'))?.settings.pressure).toBe('sleeve');
+    expect(choose(CUP, oven('shrink film'))?.settings.pressure).toBe('film');
+    expect(choose(CUP, oven('wound tape'))?.settings.pressure).toBe('tape');
+    expect(choose(blank('pen-aluminium'), oven('sleeve'))?.settings.pressure).toBe('tape');
+  });
+
   test('as many passes as the heater needs; an auto-timing press is let cool down between them', () => {
     const auto = wrapWith(180, 'own-at-temperature');
     const byHand = wrapWith(180, 'by-hand');

@@ -1,7 +1,7 @@
 import type { Origin } from '../figures/figure';
 import type { Job } from '../job/job';
-import type { Blank } from '../shop/blank';
-import { isWrapPress, timerStartOf, timesItself, type Press, type PressHeater } from '../shop/press';
+import { isBarrel, isRound, type Blank } from '../shop/blank';
+import { isOven, isWrapPress, timerStartOf, timesItself, type Press, type PressHeater } from '../shop/press';
 import type { LogEntry, Recipe } from '../shop/records';
 import { heaterReach, type HeaterReach, type MatWork } from './heaterReach';
 import { sameSettings, type HeatSettings } from '../shop/heatSettings';
@@ -88,7 +88,8 @@ export function chooseHeat(
   const reach = (passes: number): HeaterReach | null =>
     isWrapPress(press) && heater && mat ? heaterReach(mat, heater.lengthMm, passes) : null;
   const needed = reach(1)?.passesNeeded ?? 1;
-  const start = range && startFrom(range, needed, timerStartOf(press), timesItself(press));
+  const table = range && startFrom(range, needed, timerStartOf(press), timesItself(press));
+  const start = table && heldIn(press, blank, table);
   const base = proven?.recipe.settings ?? (start && { ...start, ...moved(atOwnTime(job.heat, start)) });
   if (!base) return null;
   const baseOrigin = proven ? 'proven' : 'estimated';
@@ -107,6 +108,11 @@ export function chooseHeat(
     heaterReach: reach(settings.passes),
   };
 }
+
+/** How an oven holds a wrap to its wall. A barrel is wound, whatever the oven is used for otherwise. */
+const HELD = { sleeve: 'sleeve', 'shrink film': 'film', 'wound tape': 'tape' } as const;
+const heldIn = (press: Press, blank: Blank, s: HeatSettings): HeatSettings =>
+  isOven(press) && isRound(blank) && !isBarrel(blank) ? { ...s, pressure: HELD[press.hold] } : s;
 
 /** What is set by hand besides the time, with the time of the table: the middle of the good region hangs on the rest only. */
 const atOwnTime = (heat: Job['heat'], start: HeatSettings): HeatSettings => ({

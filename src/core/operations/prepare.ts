@@ -79,7 +79,9 @@ function holdRound(blank: Blank, press: Press, s: HeatSettings, paper: PaperHold
       needs: { part },
       uses: part === 'shrink film' ? [{ what: 'shrink film', count: 1 }] : [],
     });
-  if (isOven(press)) return [...ends, ...rims, ...(s.pressure === 'tape' ? [] : [over(press.hold)])];
+  if (isOven(press) && (press.hold === 'wound tape' || s.pressure === 'tape'))
+    return [...ends, ...rims, prepare('wind-tape', { uses: TAPE })];
+  if (isOven(press)) return [...ends, ...rims, over(press.hold)];
   return [...ends, ...rims, ...(paper.hold === 'sleeve' ? [over('sleeve')] : []), waste(1)];
 }
 

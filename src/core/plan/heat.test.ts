@@ -169,6 +169,18 @@ describe('the plan and its book', () => {
   });
 });
 
+describe('away from what was proven', () => {
+  const job = demo('star-party-tumblers');
+  test('another temperature, or another sheet, says the time that gives the same dose; as proven there is nothing to say', () => {
+    expect(figureById(planAnswered(job, shop), 'heat.same')).toBeUndefined();
+    const hotter = planAnswered({ ...job, heat: { platenC: 198 } }, shop);
+    expect(value(hotter, 'heat.same')).toBeLessThan(63);
+    expect(figureById(hotter, 'heat.same')?.arithmetic.length).toBeGreaterThan(1);
+    const thicker = planAnswered({ ...job, load: { wasteSheets: 3 } }, shop);
+    expect(value(thicker, 'heat.same')).toBeGreaterThan(67);
+  });
+});
+
 describe('loads', () => {
   const plates = flatJob('name-plate-80-50', '80', '50', { pieces: 24 });
 

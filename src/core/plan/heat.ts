@@ -20,7 +20,7 @@ import { celsius, seconds } from '../units/quantity';
 import { equalFigures, reachFigures, settingFigures } from './heatFigures';
 import { reachFindings, settingFindings } from './heatFindings';
 import { loadFindings, loadFor, pieceOf, type HeatLoad } from './heatLoad';
-import { matchFrom, type MatchSource } from './heatMatch';
+import { matchFrom, matchOwn, type MatchSource } from './heatMatch';
 import { heatModel, type HeatModel } from './heatModel';
 import { modelFigures, roughFigures } from './heatModelFigures';
 import { modelFindings } from './heatModelFindings';
@@ -159,7 +159,9 @@ function decide(k: Known, { proven, tried, book = {} }: HeatExtra): Decided {
   const { chosen, wanted } = first.proven
     ? { chosen: first, wanted: [] }
     : started(choose, first, subject, book);
-  const matched = first.proven ? null : matchFrom(setup, shop, goodPieces);
+  const matched = first.proven
+    ? matchOwn(setup, chosen.settings, first.proven, shop)
+    : matchFrom(setup, shop, goodPieces);
   const from = matched?.from ?? null;
   const model = heatModel(chosen, subject, { most: load.most, from }, book, wanted);
   return { chosen, load, model, matched };

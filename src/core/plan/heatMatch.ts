@@ -1,6 +1,7 @@
 import type { HeatCase } from '../heat/case';
 import { heaterOf } from '../heat/heaters';
-import type { HeatSettings } from '../shop/heatSettings';
+import type { ProvenRecipe } from '../heat/choose';
+import { sameSettings, type HeatSettings } from '../shop/heatSettings';
 import type { Load } from '../shop/load';
 import { isOven } from '../shop/press';
 import type { Recipe } from '../shop/records';
@@ -32,6 +33,21 @@ function sourceOf(recipe: Recipe, s: Setup, shop: Shop, goodPieces: number): Mat
     goodPieces,
     from: { load: caseOf({ ...s, ...own, blank, press, heater, load }), settings: recipe.settings },
   };
+}
+
+/** The recipe proven for this very blank and press, where what is set now differs from it. */
+export function matchOwn(
+  s: Setup,
+  settings: HeatSettings,
+  { recipe, goodPieces }: ProvenRecipe,
+  shop: Shop,
+): MatchSource | null {
+  const own = sourceOf(recipe, s, shop, goodPieces);
+  const same =
+    own !== null &&
+    sameSettings(settings, recipe.settings) &&
+    JSON.stringify(own.from.load) === JSON.stringify(caseOf(s));
+  return same ? null : own;
 }
 
 /** The nearest proven recipe: this blank on another press first, then another blank on this press, then most pieces. */
