@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { MATERIALS } from '../shop/blank';
 import { STARTING_RANGES } from './starting';
-import type { HeatCase } from './case';
+import { AS_USUAL, contactWM2K, type HeatCase } from './case';
 import { coatingPrior } from './coatings';
+import { coveredShare } from './places';
 import { dosesOf, simulate } from './simulate';
 import { FLAT, MUG, OVEN, setting, TUMBLER, wrapCase } from './testCases';
 
@@ -141,6 +142,28 @@ describe('passes', () => {
     expect(low).toBeGreaterThan(0.6 * top);
     const [boardTop, boardLow] = faces('hardboard', 6);
     expect(boardLow).toBeLessThan(0.02 * boardTop);
+  });
+});
+
+describe('by hand', () => {
+  test('a mat of 317° leaves nothing at its opening, all opposite, half of the sector its end lies in; one of 360° leaves none', () => {
+    expect(coveredShare(0, 0, 317)).toBe(0);
+    expect(coveredShare(180, 0, 317)).toBe(1);
+    // Its end lies 21.5° from the opening: in the middle of a sector standing there.
+    expect(coveredShare(21.5, 0, 317)).toBeCloseTo(0.5, 9);
+    expect(coveredShare(338.5, 0, 317)).toBeCloseTo(0.5, 9);
+    expect(coveredShare(180, 180, 317)).toBe(0);
+    for (const deg of [0, 90, 180]) expect(coveredShare(deg, 0, 360)).toBe(1);
+  });
+
+  test('the lever’s force is shared: twice the area, 2^0.95 times less contact; within limits, and only under a platen', () => {
+    const usual = { ...FLAT, pieceM2: 0.05 };
+    const at = (c: HeatCase) => contactWM2K(c, setting(200, 60), AS_USUAL);
+    expect(at(usual)).toBeCloseTo(6000, 9);
+    expect(at({ ...usual, pieces: 2 })).toBeCloseTo(6000 / 2 ** 0.95, 6);
+    expect(at({ ...usual, pieces: 50 })).toBeCloseTo(1500, 6);
+    expect(at({ ...usual, pieceM2: 0.001 })).toBeCloseTo(12000, 6);
+    expect(at({ ...MUG, pieceM2: 0.5 })).toBeCloseTo(6000, 6);
   });
 });
 
