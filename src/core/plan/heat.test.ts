@@ -146,6 +146,19 @@ describe('the plan and its book', () => {
     expect(good([entry('ornament-star')])).toBe(none);
   });
 
+  test('a recipe proven with another mat is proven with that mat', () => {
+    const load = {
+      piecesAtOnce: 1,
+      wasteSheets: 1,
+      wasteKind: 'plain',
+      heatedFrom: 'paper',
+      heaterId: 'mat-slim',
+    } as const;
+    const slim: Shop = { ...shop, recipes: shop.recipes.map((r) => ({ ...r, load })) };
+    expect(plan(demo('star-party-tumblers'), shop).heat.heater?.id).toBe('mat-wide');
+    expect(plan(demo('star-party-tumblers'), slim).heat.heater?.id).toBe('mat-slim');
+  });
+
   test('a recipe proven on another press is held against this one, with its chain', () => {
     const job = demo('night-walk-tumblers');
     const elsewhere: Shop = {

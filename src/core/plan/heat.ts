@@ -1,6 +1,6 @@
 import type { Figure, Finding } from '../figures/figure';
 import type { HeatBook } from '../heat/answer';
-import { chooseHeat, goodPiecesOf, type ChosenHeat, type ProvenCounts } from '../heat/choose';
+import { chooseHeat, goodPiecesOf, provenFor, type ChosenHeat, type ProvenCounts } from '../heat/choose';
 import { heaterOf } from '../heat/heaters';
 import type { MatWork } from '../heat/heaterReach';
 import type { HeatQuestion, HeatSubject } from '../heat/question';
@@ -103,7 +103,8 @@ function timesOf(
   faces: number,
 ): CycleTimes {
   const outcome = model?.outcome ?? null;
-  const cooling = outcome?.cooling.air ?? outcome?.cooling.mat;
+  // Where it is told to be set down: on the heat mat, or standing.
+  const cooling = outcome?.cooling.mat ?? outcome?.cooling.air;
   const touch = cooling
     ? { value: cooling.value.touchS, low: cooling.low.touchS, high: cooling.high.touchS }
     : roughTouchS(blank, c.settings.platenC);
@@ -230,7 +231,8 @@ export function planHeat(
     widestDiameterMm: mat.circumferenceMm / Math.PI,
     tallMm: wrap.round?.height.value ?? 0,
   };
-  const heater = heaterOf(press, need, job.load.heaterId ?? null);
+  const proven = provenFor(blank.id, press.id, shop.recipes, () => 0)?.recipe.load?.heaterId;
+  const heater = heaterOf(press, need, job.load.heaterId ?? proven ?? null);
   const { chosen, load, model, matched } = decide({ job, shop, blank, press, heater, mat, wrap }, extra);
   if (!chosen)
     return nothing(say`no settings known`, [
