@@ -10,6 +10,15 @@ const press = (page: Page, name: string) =>
     .getByRole('radiogroup', { name: 'Press', exact: true })
     .getByRole('radio', { name, exact: true })
     .click();
+/** Opens what is known of the mug press. */
+async function knowMugPress(page: Page) {
+  await page.goto(`${address()}/presses`);
+  await page
+    .getByRole('row', { name: /Mug press/ })
+    .getByRole('button', { name: 'Check it once' })
+    .click();
+  return page.getByRole('dialog');
+}
 /** A new job on a flat blank, measured with a rule. */
 async function flat(page: Page, words: string, name: string, width: string, height: string): Promise<void> {
   await jobOn(page, words, name);
@@ -184,12 +193,7 @@ test('slate: minutes, its load, its cooling, and its card to print, hand on and 
 test('check it once and time it once, on a simulated press; what cannot be is refused in words', async ({
   bench: page,
 }) => {
-  await page.goto(`${address()}/presses`);
-  await page
-    .getByRole('row', { name: /Mug press/ })
-    .getByRole('button', { name: 'Check it once' })
-    .click();
-  const dialog = page.getByRole('dialog');
+  const dialog = await knowMugPress(page);
   await dialog.getByLabel('Read from').selectOption('Simulated press 1');
   for (const [i, probe] of (await dialog.getByRole('button', { name: 'Probe' }).all()).entries())
     if (i < 5) await probe.click();
@@ -228,12 +232,7 @@ test('check it once and time it once, on a simulated press; what cannot be is re
 test('a first run on a simulated press: opened at once it is too little, and says what the coating got', async ({
   bench: page,
 }) => {
-  await page.goto(`${address()}/presses`);
-  await page
-    .getByRole('row', { name: /Mug press/ })
-    .getByRole('button', { name: 'Check it once' })
-    .click();
-  const dialog = page.getByRole('dialog');
+  const dialog = await knowMugPress(page);
   await dialog.getByRole('radio', { name: 'Try a first run' }).click();
   await expect(dialog.getByText('Choose a simulated press to try a run on.')).toBeVisible();
   await dialog.getByLabel('Read from').selectOption('Simulated press 2');

@@ -3,6 +3,7 @@ import { AS_USUAL, UNKNOWN_KEYS, type Unknowns } from './case';
 import { coolingSpread, type CoolingPlace, type CoolingSpread } from './cooling';
 import { believedDose, believedDoses, chanceOf, chances, type Spread } from './fit';
 import { dot } from './linear';
+import { SECTORS } from './places';
 import type { Resolved } from './resolve';
 import { dosesOf, simulate, type Sample, type Simulation } from './simulate';
 import type { LogDoses } from './sensitivity';
@@ -126,7 +127,11 @@ function ringOf(sim: Simulation): RingPoint[] | null {
   const points = sim.places.flatMap(({ place, afterPassS }) =>
     place.atDeg === null
       ? []
-      : place.sectors.map((sector) => ({ atDeg: sector * 10, printed: place.printed, afterPassS })),
+      : place.sectors.map((sector) => ({
+          atDeg: (sector * 360) / SECTORS,
+          printed: place.printed,
+          afterPassS,
+        })),
   );
   return points.length > 0 ? points.sort((a, b) => a.atDeg - b.atDeg) : null;
 }

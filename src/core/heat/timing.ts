@@ -31,18 +31,15 @@ const NEVER_S = 2400;
 /** Long enough for any press to come back. */
 const WATCH_S = 1500;
 
-interface Residual {
-  readonly value: number;
-}
-
-function residuals(closings: readonly TimedClosing[], power: number, capacity: number): readonly Residual[] {
+/** What is left over, in standard uncertainties. */
+function residuals(closings: readonly TimedClosing[], power: number, capacity: number): readonly number[] {
   return closings.flatMap(({ load, settings, lowestC, backS }) => {
     const watched = { ...settings, passes: 1, timerStart: 'from-closing' as const, dwellS: WATCH_S };
     const sim = simulate({ ...load, faces: 'one' }, watched, { unknowns: { ...AS_USUAL, power, capacity } });
     const back = Number.isFinite(sim.backS) ? sim.backS : NEVER_S;
     return [
-      ...(lowestC === null ? [] : [{ value: (sim.lowestC - lowestC) / READ_K }]),
-      ...(backS === null ? [] : [{ value: (back - backS) / Math.hypot(STRUCK_S, STRUCK_SHARE * backS) }]),
+      ...(lowestC === null ? [] : [(sim.lowestC - lowestC) / READ_K]),
+      ...(backS === null ? [] : [(back - backS) / Math.hypot(STRUCK_S, STRUCK_SHARE * backS)]),
     ];
   });
 }
@@ -64,14 +61,12 @@ export function fitHeater(
     [weights[0] ?? 1, 0],
     [0, weights[1] ?? 1],
   ];
-  let left: readonly Residual[] = [];
+  let left: readonly number[] = [];
   for (let step = 0; step < MOST_STEPS; step += 1) {
     const [p = 0, c = 0] = x;
     left = residuals(closings, p, c);
-    const byPower = residuals(closings, p + STEP, c).map((r, i) => (r.value - (left[i]?.value ?? 0)) / STEP);
-    const byCapacity = residuals(closings, p, c + STEP).map(
-      (r, i) => (r.value - (left[i]?.value ?? 0)) / STEP,
-    );
+    const byPower = residuals(closings, p + STEP, c).map((r, i) => (r - (left[i] ?? 0)) / STEP);
+    const byCapacity = residuals(closings, p, c + STEP).map((r, i) => (r - (left[i] ?? 0)) / STEP);
     const columns = [byPower, byCapacity];
     normal = columns.map((a, i) =>
       columns.map(
@@ -79,7 +74,7 @@ export function fitHeater(
       ),
     );
     const gradient = columns.map(
-      (a, i) => -a.reduce((s, v, k) => s + v * (left[k]?.value ?? 0), 0) - (weights[i] ?? 0) * (x[i] ?? 0),
+      (a, i) => -a.reduce((s, v, k) => s + v * (left[k] ?? 0), 0) - (weights[i] ?? 0) * (x[i] ?? 0),
     );
     const move = solve(normal, gradient);
     const share = Math.min(1, 0.5 / Math.max(1e-12, Math.hypot(...move)));
@@ -92,7 +87,7 @@ export function fitHeater(
     capacity: x[1] ?? 0,
     powerSd: Math.sqrt(covariance[0]?.[0] ?? 0),
     capacitySd: Math.sqrt(covariance[1]?.[1] ?? 0),
-    misfit: Math.sqrt(left.reduce((s, r) => s + r.value ** 2, 0) / Math.max(1, left.length)),
+    misfit: Math.sqrt(left.reduce((s, r) => s + r ** 2, 0) / Math.max(1, left.length)),
   };
 }
 

@@ -182,6 +182,18 @@ describe('the plan and its book', () => {
   });
 });
 
+describe('afterwards', () => {
+  test('slate peeled cold: the dye lies still, then it can be touched, then packed; peeled hot there is nothing to wait for', () => {
+    const p = planAnswered(demo('slate-trail-markers'), shop);
+    expect(value(p, 'heat.peelAfter')).toBeLessThan(value(p, 'heat.touch'));
+    expect(value(p, 'heat.touch')).toBeLessThan(value(p, 'heat.pack'));
+    // Minutes are told no finer than they are known.
+    expect(value(p, 'heat.touch') % 60).toBe(0);
+    const hot = planAnswered({ ...demo('slate-trail-markers'), heat: { peel: 'hot' } }, shop);
+    expect(figureById(hot, 'heat.peelAfter')).toBeUndefined();
+  });
+});
+
 describe('away from what was proven', () => {
   const job = demo('star-party-tumblers');
   test('another temperature, or another sheet, says the time that gives the same dose; as proven there is nothing to say', () => {

@@ -1,6 +1,7 @@
 import type { HeatCase } from '../heat/case';
 import { contourArea } from '../geometry/contour';
 import { coatingPrior } from '../heat/coatings';
+import { heaterOf } from '../heat/heaters';
 import { heatedM2, pressModel } from '../heat/pressModel';
 import type { HeatSubject, Seen } from '../heat/question';
 import { USUAL_SPREADS } from '../heat/sensitivity';
@@ -84,11 +85,8 @@ const watched = (platenC: number): HeatSettings => ({
 });
 
 /** A timing as the model takes it: the load it was watched on, in this press. */
-export function timedOf(t: PressTiming, press: Press, own: PressHeater | null): TimedClosing {
-  const heater =
-    press.kind === 'tumbler' || press.kind === 'mug'
-      ? (press.heaters.find((h) => h.id === t.load.heaterId) ?? own)
-      : null;
+export function timedOf(t: PressTiming, press: Press): TimedClosing {
+  const heater = heaterOf(press, null, t.load.heaterId);
   const areaM2 = t.load.areaMm2 / 1e6;
   const heaterM2 = heatedM2(press, heater);
   const { heater: model } = pressModel(press, heater, {
@@ -186,7 +184,7 @@ export function subjectOf(s: Setup, tried: readonly LogEntry[], blanks: readonly
     load,
     spreads: { ...USUAL_SPREADS, ...sd },
     coating: coatingPrior(s.blank.material, s.press.kind),
-    timings: timings.map((t) => timedOf(t, s.press, s.heater)),
+    timings: timings.map((t) => timedOf(t, s.press)),
     seen: seenOf(tried, s, blanks),
   };
 }
@@ -205,3 +203,15 @@ export function blankArea(blank: Blank): {
   const outline = blank.shape.kind === 'flat' ? outlineContour(blank.shape.outline) : [];
   return { areaMm2: Math.abs(contourArea(outline)), circumferenceMm: null };
 }
+
+/** A load of a blank by its own figures, as a timing keeps it. */
+export const timedLoad = (
+  blank: Blank,
+  how: Pick<PressTiming['load'], 'pieces' | 'wasteSheets' | 'heaterId'>,
+): PressTiming['load'] => ({
+  material: blank.material,
+  wallMm: blank.wallMm,
+  vacuum: blank.wall === 'vacuum',
+  ...blankArea(blank),
+  ...how,
+});

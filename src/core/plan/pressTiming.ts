@@ -2,7 +2,7 @@ import { cycleOf, inHand, type RunState } from '../run/run';
 import type { PressTiming } from '../shop/press';
 import { isOven } from '../shop/press';
 import type { Run, RunEvent } from '../shop/records';
-import { blankArea } from './heatSubject';
+import { timedLoad } from './heatSubject';
 
 const ROOM_C = 22;
 /** The display hardly moves where it comes back sooner than that. */
@@ -37,7 +37,6 @@ export const wasBack = (run: Run, state: RunState): boolean =>
 export function timingOfRun(run: Run, state: RunState, backAt: number, id: string): PressTiming | null {
   const backS = (backAt - state.stepStartedAt) / 1000;
   if (!closedJustNow(run, state) || backS < SHORTEST_S) return null;
-  const { areaMm2, circumferenceMm } = blankArea(run.blank);
   return {
     id,
     at: backAt,
@@ -45,15 +44,10 @@ export function timingOfRun(run: Run, state: RunState, backAt: number, id: strin
     roomC: ROOM_C,
     lowestC: lowestRead(run, state),
     backS,
-    load: {
-      material: run.blank.material,
-      wallMm: run.blank.wallMm,
-      vacuum: run.blank.wall === 'vacuum',
-      areaMm2,
-      circumferenceMm,
+    load: timedLoad(run.blank, {
       pieces: inHand(run, state),
       wasteSheets: run.load?.wasteSheets ?? (isOven(run.press) ? 0 : 1),
       heaterId: run.load?.heaterId ?? null,
-    },
+    }),
   };
 }

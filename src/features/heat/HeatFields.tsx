@@ -167,9 +167,16 @@ function TimerChoice() {
   );
 }
 
-/** Which mat is in the press. */
+/** Changes how pieces lie in the press. */
+function usePutLoad(): (next: Partial<Load>, group?: string) => void {
+  const { edit } = useJob();
+  return (next, group) => edit((j) => ({ ...j, load: { ...j.load, ...next } }), group);
+}
+
+/** Which heater is in the press. */
 function HeaterChoice() {
-  const { plan, edit } = useJob();
+  const { plan } = useJob();
+  const put = usePutLoad();
   const say = useSay();
   const { press, heater } = plan.heat;
   if (!press || !isWrapPress(press) || press.heaters.length < 2 || !heater) return null;
@@ -179,7 +186,7 @@ function HeaterChoice() {
         label="Heater"
         value={heater.id}
         options={press.heaters.map((h) => ({ value: h.id, label: `${h.name}, ${say([mm(h.lengthMm)])}` }))}
-        onChange={(heaterId) => edit((j) => ({ ...j, load: { ...j.load, heaterId } }))}
+        onChange={(heaterId) => put({ heaterId })}
         className="w-48"
       />
     </Labelled>
@@ -187,11 +194,10 @@ function HeaterChoice() {
 }
 
 function LoadFields() {
-  const { plan, edit } = useJob();
+  const { plan } = useJob();
+  const put = usePutLoad();
   const { press, load } = plan.heat;
   if (!press || !load) return null;
-  const put = (next: Partial<Load>, group?: string) =>
-    edit((j) => ({ ...j, load: { ...j.load, ...next } }), group);
   const flat = press.kind === 'flat';
   return (
     <>
@@ -228,11 +234,10 @@ function LoadFields() {
 
 /** Sheets between heater and paper, and of what. */
 function WasteFields() {
-  const { plan, edit } = useJob();
+  const { plan } = useJob();
+  const put = usePutLoad();
   const { press, load } = plan.heat;
   if (!press || !load || isOven(press)) return null;
-  const put = (next: Partial<Load>, group?: string) =>
-    edit((j) => ({ ...j, load: { ...j.load, ...next } }), group);
   return (
     <div className="flex items-end gap-2">
       <NumberField

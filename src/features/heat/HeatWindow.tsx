@@ -5,6 +5,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import type { ChosenHeat } from '@/core/heat/choose';
 import type { HeatOutcome } from '@/core/heat/outcome';
 import { settableS } from '@/core/heat/start';
+import type { WindowRange } from '@/core/heat/window';
 import type { HeatSettings } from '@/core/shop/heatSettings';
 import type { LogEntry } from '@/core/shop/records';
 import { clockText, formatQuantity, toCelsius, toFahrenheit, type UnitChoice } from '@/core/units/format';
@@ -65,7 +66,7 @@ function Chart({ width, height, tried, units }: ChartProps) {
   const { x, y } = scales;
   const { settings: s } = chosen;
   const usual = usualBox(chosen, model.outcome);
-  const shownDots = tried.filter((e) => inside(scales, e.settings, model.range));
+  const shownDots = tried.filter((e) => inside(e.settings, model.range));
   return (
     <g className="font-label" fontSize={13} fill="#14211f">
       <text x={CHART_ROOM.left} y={20} fontSize={15} fontWeight={600}>
@@ -82,7 +83,7 @@ function Chart({ width, height, tried, units }: ChartProps) {
       {bands.map((b, i) => (
         <path key={i} d={b.d} fill={b.fill} stroke="#14211f" strokeWidth={0.6} />
       ))}
-      <Sides scales={scales} width={width} height={height} />
+      <Sides width={width} height={height} />
       {usual && (
         <g>
           <rect
@@ -134,14 +135,11 @@ function usualBox({ range, settings: s }: ChosenHeat, o: HeatOutcome | null) {
   };
 }
 
-const inside = (
-  _: WindowScales,
-  s: HeatSettings,
-  range: { platenC: readonly [number, number]; dwellS: readonly [number, number] },
-) => s.platenC >= range.platenC[0] && s.platenC <= range.platenC[1] && s.dwellS <= range.dwellS[1];
+const inside = (s: HeatSettings, range: WindowRange) =>
+  s.platenC >= range.platenC[0] && s.platenC <= range.platenC[1] && s.dwellS <= range.dwellS[1];
 
 /** What lies on either side of the window, in words. */
-function Sides({ width, height }: { scales: WindowScales; width: number; height: number }) {
+function Sides({ width, height }: { width: number; height: number }) {
   const { plan } = useJob();
   const map = plan.heat.model?.window;
   if (!map) return null;

@@ -56,7 +56,7 @@ export function goodAt(map: WindowMap, c: number, s: number): number | null {
   return map.good[Math.round(gy) * map.columns + Math.round(gx)] ?? null;
 }
 
-/** Where a word about one side of the window has room: the middle of the widest run of cells on that side, near its corner. */
+/** Where the window is surest, near the middle of the chart among equals; null where it is good nowhere. */
 export function goodPlace(map: WindowMap): { readonly c: number; readonly s: number } | null {
   let best = -1;
   let at = 0;

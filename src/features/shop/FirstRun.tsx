@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { coatingPrior } from '@/core/heat/coatings';
 import { verdictOf, type PressFaults, type SimulatedRun } from '@/core/heat/pressSimulator';
-import { blankArea, timedOf } from '@/core/plan/heatSubject';
+import { timedLoad, timedOf } from '@/core/plan/heatSubject';
 import type { Blank } from '@/core/shop/blank';
 import { isOven, isWrapPress, type Press } from '@/core/shop/press';
 import { clockText, formatQuantity } from '@/core/units/format';
@@ -38,17 +38,8 @@ const closedNow = (run: SimulatedRun): Closed => ({ at: Date.now(), run });
 
 /** A load as the simulator takes it. */
 function loadOf(press: Press, blank: Blank, { heaterId, pieces }: TimedLoad, setC: number) {
-  const heater = isWrapPress(press) ? (press.heaters.find((h) => h.id === heaterId) ?? null) : null;
-  const load = {
-    material: blank.material,
-    wallMm: blank.wallMm,
-    vacuum: blank.wall === 'vacuum',
-    ...blankArea(blank),
-    pieces,
-    wasteSheets: isOven(press) ? 0 : 1,
-    heaterId,
-  };
-  return timedOf({ id: 'try', at: 0, setC, roomC: 22, lowestC: null, backS: null, load }, press, heater);
+  const load = timedLoad(blank, { pieces, heaterId, wasteSheets: isOven(press) ? 0 : 1 });
+  return timedOf({ id: 'try', at: 0, setC, roomC: 22, lowestC: null, backS: null, load }, press);
 }
 
 /** A first run without burning a blank: close, watch the display, open, and see what the coating got. */

@@ -1,10 +1,11 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
+import { heaterOf } from '@/core/heat/heaters';
 import { pressModel } from '@/core/heat/pressModel';
 import type { PressFaults } from '@/core/heat/pressSimulator';
 import type { HeaterFit } from '@/core/heat/timing';
-import { blankArea, timedOf } from '@/core/plan/heatSubject';
+import { blankArea, timedLoad, timedOf } from '@/core/plan/heatSubject';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { Blank } from '@/core/shop/blank';
 import { isOven, isWrapPress, type Press, type PressTiming } from '@/core/shop/press';
@@ -47,26 +48,15 @@ export function TimePress({ press, faults, onDone }: Props) {
   const [backS, setBackS] = useState<number | null>(null);
   const [id] = useState(() => newId('timing'));
   const blank = blanks.find((b) => b.id === blankId) ?? null;
-  const area = blank && blankArea(blank);
-  const timing: PressTiming | null = area &&
-    blank && {
-      id,
-      at: 0,
-      setC,
-      roomC: ROOM_C,
-      lowestC,
-      backS,
-      load: {
-        material: blank.material,
-        wallMm: blank.wallMm,
-        vacuum: blank.wall === 'vacuum',
-        areaMm2: area.areaMm2,
-        circumferenceMm: area.circumferenceMm,
-        pieces,
-        wasteSheets: isOven(press) ? 0 : 1,
-        heaterId,
-      },
-    };
+  const timing: PressTiming | null = blank && {
+    id,
+    at: 0,
+    setC,
+    roomC: ROOM_C,
+    lowestC,
+    backS,
+    load: timedLoad(blank, { pieces, heaterId, wasteSheets: isOven(press) ? 0 : 1 }),
+  };
   const fit = useFit(press, timing, heaterId);
   const known = lowestC !== null || backS !== null;
   const save = async () => {
@@ -219,7 +209,7 @@ export function readLowest(text: string, unit: 'C' | 'F', setC: number): Result<
 /** What the timing says of the heater, asked of the worker once there is something to fit. */
 function useFit(press: Press, timing: PressTiming | null, heaterId: string | null): HeaterFit | null {
   const [fit, setFit] = useState<{ readonly of: string; readonly fit: HeaterFit } | null>(null);
-  const heater = isWrapPress(press) ? (press.heaters.find((h) => h.id === heaterId) ?? null) : null;
+  const heater = useMemo(() => heaterOf(press, null, heaterId), [press, heaterId]);
   const key = JSON.stringify(timing);
   const ready = timing !== null && (timing.lowestC !== null || timing.backS !== null);
   useEffect(() => {
@@ -228,7 +218,7 @@ function useFit(press: Press, timing: PressTiming | null, heaterId: string | nul
     const t = JSON.parse(key) as PressTiming;
     const { sd } = pressModel(press, heater, { uncoveredM2: 0, inEdge: false });
     const prior = { powerSd: sd.power, capacitySd: sd.capacity };
-    void inHeatWorker('Heat', (api) => api.fitHeater([timedOf(t, press, heater)], prior)).then((r) => {
+    void inHeatWorker('Heat', (api) => api.fitHeater([timedOf(t, press)], prior)).then((r) => {
       if (on && r.ok) setFit({ of: key, fit: r.value });
     });
     return () => {
@@ -247,9 +237,7 @@ interface KnownProps {
 }
 
 function Known({ press, fit, timing, ready, save }: KnownProps) {
-  const heater = isWrapPress(press)
-    ? (press.heaters.find((h) => h.id === timing?.load.heaterId) ?? null)
-    : null;
+  const heater = heaterOf(press, null, timing?.load.heaterId ?? null);
   const { heater: supposed } = pressModel(press, heater, { uncoveredM2: 0, inEdge: false });
   const spread = (of: number, ln: number, sd: number, unit: string) => {
     const at = (z: number) => Math.round(of * Math.exp(ln + z * sd));

@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { PressFaults, SimulatedRun } from '@/core/heat/pressSimulator';
 import { timedOf } from '@/core/plan/heatSubject';
-import { isWrapPress, type Press, type PressTiming } from '@/core/shop/press';
+import type { Press, PressTiming } from '@/core/shop/press';
 import { clockText, formatQuantity } from '@/core/units/format';
 import { celsius } from '@/core/units/quantity';
 import { Button } from '@/ui/Button';
@@ -44,10 +44,7 @@ export function TimeWatch({ press, timing, faults, onLowest, onBack }: WatchProp
   const close = async () => {
     lowest.current = Infinity;
     if (faults && timing) {
-      const heater = isWrapPress(press)
-        ? (press.heaters.find((h) => h.id === timing.load.heaterId) ?? null)
-        : null;
-      const { load, settings } = timedOf(timing, press, heater);
+      const { load, settings } = timedOf(timing, press);
       const r = await inHeatWorker('Heat', (api) =>
         api.simulated(faults, load, { ...settings, dwellS: 900 }),
       );
