@@ -147,6 +147,12 @@ describe('what a shop teaches', () => {
     );
   });
 
+  test('trials that contradict one another leave the same belief in any order', () => {
+    const seen = [trial(26.9, 'under', 0.5), trial(9.2, 'good', 2.5), trial(105.6, 'under', 0.5)];
+    const mean = (t: readonly Trial[]) => fitBelief(t, COATING).mean;
+    expect(mean([...seen].reverse())).toEqual(mean(seen));
+  });
+
   test('the maximum stands where its own slope is nought', () => {
     const trials = [trial(20, 'under', 2), trial(30, 'good', 3), trial(90, 'over', 1)];
     const { mean } = mostLikely(termsOf(trials, COATING));

@@ -180,10 +180,19 @@ function byMoments(all: readonly Term[], start: Normal): Normal {
   return [...mean, ...covariance.flat()].every(Number.isFinite) ? { mean, covariance } : start;
 }
 
-/** What is believed of press, stack and coating after some trials. */
+const byDose = (a: Trial, b: Trial): number =>
+  a.doses.least - b.doses.least ||
+  a.doses.most - b.doses.most ||
+  a.weight - b.weight ||
+  (a.verdict < b.verdict ? -1 : a.verdict > b.verdict ? 1 : a.id < b.id ? -1 : 1);
+
+/**
+ * What is believed of press, stack and coating after some trials. They are taken in an order of their own: moments of trials that contradict
+ * one another settle slowly, and must not hang on which was written down first.
+ */
 export function fitBelief(trials: readonly Trial[], coating: CoatingDose): Belief {
   if (trials.length === 0) return priorBelief(coating);
-  const all = termsOf(trials, coating);
+  const all = termsOf([...trials].sort(byDose), coating);
   return { ...byMoments(all, mostLikely(all)), coating, trials: trials.length };
 }
 
