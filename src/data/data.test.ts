@@ -213,6 +213,9 @@ describe('jobs', () => {
       operations,
       startedAt: 1,
       pieces: 2,
+      queue: null,
+      blanks: null,
+      dose: null,
       events: [],
     });
     const before = await shopFileText(d);

@@ -5,7 +5,8 @@ import type { JobStatus } from '@/core/plan/status';
 import type { Blank } from '@/core/shop/blank';
 import type { Paper } from '@/core/shop/paper';
 import type { Press } from '@/core/shop/press';
-import type { LogEntry, Recipe, Run } from '@/core/shop/records';
+import type { LogEntry, Recipe } from '@/core/shop/records';
+import type { Run } from '@/core/shop/run';
 import type { Settings } from '@/core/shop/settings';
 import { DB_VERSIONS } from './upgrades';
 

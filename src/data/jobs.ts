@@ -2,7 +2,7 @@ import { picturesOf } from '@/core/job/art';
 import { jobSchema, newJob, type Job } from '@/core/job/job';
 import { fail, type Result } from '@/core/basics/result';
 import { sameContent } from '@/core/basics/same';
-import type { Run } from '@/core/shop/records';
+import type { Run } from '@/core/shop/run';
 import { db as theDb, type JobRecord, type MesaDb, type PictureRecord } from './db';
 import { newId } from './ids';
 import { dropUnsaved, saveIdOf } from './journal';
@@ -137,7 +137,7 @@ export const restoreJob = (removed: RemovedJob, db: MesaDb = theDb): Promise<Res
 /** Another job with the same decisions, nothing pressed. */
 export async function copyJob(job: Job, name: string, db: MesaDb = theDb): Promise<Result<Job>> {
   const fresh = newJob('x', 'x');
-  const copy: Job = { ...job, id: newId('job'), name, prepared: [], look: fresh.look, heat: {}, load: {} };
+  const copy: Job = { ...job, id: newId('job'), name, prepared: [], look: fresh.look, heat: {}, load: {}, reprint: null };
   const added = await addJob(copy, db);
   return added.ok ? { ok: true, value: copy } : added;
 }

@@ -3,7 +3,8 @@ import { demoShop } from '@/core/demo/demoShop';
 import { pressCycle } from '@/core/operations/cycle';
 import { ONE_PIECE } from '@/core/operations/testTimes';
 import { plan } from '@/core/plan/plan';
-import type { Run } from '@/core/shop/records';
+import { cycleOf, foldRun } from '@/core/run/run';
+import type { Run } from '@/core/shop/run';
 import { MesaDb } from './db';
 import { addRunEvent, startRun } from './runs';
 import { seedIfEmpty } from './seed';
@@ -37,6 +38,9 @@ test('a run keeps every event in order, and a proven recipe is found again', asy
       press,
       startedAt: 1000,
       pieces: 2,
+      queue: null,
+      blanks: null,
+      dose: null,
       settings: recipe.settings,
       load: null,
       operations: [...pressCycle(recipe.settings, press, ONE_PIECE)],
@@ -76,6 +80,9 @@ const aRun = (id: string): Run => {
     press,
     startedAt: 1,
     pieces: 2,
+    queue: null,
+    blanks: null,
+    dose: null,
     settings,
     load: null,
     operations,
@@ -101,4 +108,96 @@ test('a step struck twice, or in two tabs, is one step', async () => {
   );
   expect(both.map((r) => r.ok && r.value).sort()).toEqual([false, true]);
   expect((await loadShop(d)).runs[0]?.events).toHaveLength(1);
+});
+
+const PIECES = Array.from({ length: 4 }, (_, i) => ({ number: i + 1, name: `Guest ${i + 1}` }));
+const OTHER_PRESS = (run: Run): Run => ({
+  ...run,
+  press: { ...run.press, id: 'other', name: 'Other press' },
+});
+const named = (id: string): Run => ({ ...aRun(id), pieces: 4, queue: PIECES });
+/** Strikes every step of a load, as hands would. */
+async function throughOne(id: string, d: MesaDb): Promise<void> {
+  const start = (await loadShop(d)).runs.find((r) => r.id === id);
+  if (!start) throw new Error(id);
+  for (const o of cycleOf(start)) {
+    const n = (await loadShop(d)).runs.find((r) => r.id === id)?.events.length ?? 0;
+    expect((await addRunEvent(id, { kind: 'done', operationId: o.id, at: 10 + n }, n, d)).ok).toBe(true);
+  }
+}
+const hands = async (id: string, d: MesaDb) => {
+  const run = (await loadShop(d)).runs.find((r) => r.id === id);
+  return run ? foldRun(run).inLoad.map((p) => p.number) : [];
+};
+
+test('one job over two presses: each takes what no press holds, by name, and nothing twice', async () => {
+  const d = await demo();
+  await startRun(named('a'), d);
+  expect((await startRun(OTHER_PRESS(named('b')), d)).ok).toBe(true);
+  expect([await hands('a', d), await hands('b', d)]).toEqual([[1], [2]]);
+  await throughOne('b', d);
+  await throughOne('a', d);
+  expect([await hands('a', d), await hands('b', d)]).toEqual([[4], [3]]);
+  await throughOne('a', d);
+  await throughOne('b', d);
+  const runs = (await loadShop(d)).runs.map(foldRun);
+  expect(runs.map((r) => [r.good, r.ended])).toEqual([
+    [2, 'finished'],
+    [2, 'finished'],
+  ]);
+  const again = await startRun(named('c'), d);
+  expect(again.ok ? '' : again.problem.what).toMatch(/Every piece of this job is pressed/);
+});
+
+test('a press that is on with another job is refused in words; what a press holds is not taken by laying', async () => {
+  const d = await demo();
+  await startRun(named('a'), d);
+  const refused = await startRun({ ...named('b'), jobId: 'another' }, d);
+  expect(refused.ok ? '' : refused.problem.what).toMatch(/is on with another job/);
+  await startRun(OTHER_PRESS(named('c')), d);
+  const lay = await addRunEvent('c', { kind: 'lay', at: 5, pieces: [{ number: 1, name: 'Guest 1' }] }, 0, d);
+  expect(lay.ok ? '' : lay.problem.what).toMatch(/Piece 1 is in another press/);
+  expect(
+    await addRunEvent('c', { kind: 'lay', at: 5, pieces: [{ number: 3, name: 'Guest 3' }] }, 0, d),
+  ).toEqual({
+    ok: true,
+    value: true,
+  });
+  expect(await hands('c', d)).toEqual([3]);
+});
+
+test('taking back counts even where the step before it has only just been stored', async () => {
+  const d = await demo();
+  await startRun(aRun('a'), d);
+  await Promise.all([
+    addRunEvent('a', { kind: 'done', operationId: 'load', at: 2 }, 0, d),
+    addRunEvent('a', { kind: 'undo', at: 3 }, null, d),
+  ]);
+  const run = (await loadShop(d)).runs[0];
+  expect(run?.events.map((e) => e.kind)).toEqual(['done', 'undo']);
+  expect(run && foldRun(run).stepIndex).toBe(0);
+});
+
+test('a hundred tabs closed in the middle of a step: every step is stored whole or not at all, and counted once', async () => {
+  const d = await demo();
+  await startRun({ ...named('a'), pieces: 4 }, d);
+  let struck = 0;
+  for (let i = 0; i < 100; i += 1) {
+    const run = (await loadShop(d)).runs[0];
+    if (!run) throw new Error('gone');
+    const state = foldRun(run);
+    if (state.ended !== 'no') break;
+    const event = { kind: 'done' as const, operationId: cycleOf(run)[state.stepIndex]?.id ?? '', at: 10 + i };
+    // Both what is struck and its repeat after a reload that did not see it stored.
+    const twice = await Promise.all([
+      addRunEvent('a', event, run.events.length, d),
+      addRunEvent('a', event, run.events.length, d),
+    ]);
+    struck += twice.filter((r) => r.ok && r.value).length;
+  }
+  const run = (await loadShop(d)).runs[0];
+  if (!run) throw new Error('gone');
+  expect(struck).toBe(run.events.length);
+  expect(foldRun(run)).toMatchObject({ good: 4, spoiled: 0, ended: 'finished' });
+  expect(run.events).toHaveLength(4 * cycleOf(run).length);
 });

@@ -1,39 +1,101 @@
-import { foldRun } from '@/core/run/run';
-import type { Result } from '@/core/basics/result';
-import { runSchema, type Run, type RunEvent } from '@/core/shop/records';
+import { fail, ok, type Result } from '@/core/basics/result';
+import { freePieces, isOn, nextPieces, withState, type RunWithState } from '@/core/run/pieces';
+import { foldEvent, foldOn } from '@/core/run/run';
+import { sizeOf } from '@/core/run/chain';
+import { runSchema, type Run, type RunEvent } from '@/core/shop/run';
 import { db as theDb, type MesaDb } from './db';
 import { stored } from './storage';
 
-const isOn = (run: Run): boolean => foldRun(run).ended === 'no';
+const WHERE = 'Press';
 
-/** Starts a run; one of the same job that is still on is gone on with instead. Gives the id of the run that is on. */
-export const startRun = (run: Run, db: MesaDb = theDb): Promise<Result<string>> =>
-  stored('Press', () =>
-    db.transaction('rw', db.runs, async () => {
-      const others = await db.runs.where('jobId').equals(run.jobId).toArray();
-      const on = others.find((r) => {
-        const parsed = runSchema.safeParse(r);
-        return parsed.success && isOn(parsed.data);
-      });
-      return on ? on.id : db.runs.add(runSchema.parse(run));
-    }),
-  );
+/** Runs of a job as they stand in the database; one that cannot be read is left out, and left alone. */
+async function readRuns(of: Promise<unknown[]>): Promise<readonly RunWithState[]> {
+  return (await of).flatMap((r) => {
+    const parsed = runSchema.safeParse(r);
+    return parsed.success ? [withState(parsed.data)] : [];
+  });
+}
+
+const pieceWords = (numbers: readonly number[]): string =>
+  numbers.length === 1 ? `Piece ${numbers[0]} is` : `Pieces ${numbers.join(', ')} are`;
 
 /**
- * Adds one event to a run, in the database before anything else, so a reload loses nothing. `after` is how many events were seen when
- * the hand acted: where there are more by now, another tap or tab has acted already, and this one is left out. True where it was added.
+ * Starts a run. One of the same job on the same press that is still on is gone on with instead; a press that is on with another job is
+ * refused, and so is a run whose pieces other presses hold. Gives the id of the run that is on.
  */
-export const addRunEvent = (
-  runId: string,
-  event: RunEvent,
-  after: number,
-  db: MesaDb = theDb,
-): Promise<Result<boolean>> =>
-  stored('Press', () =>
-    db.transaction('rw', db.runs, async () => {
-      const run = runSchema.parse(await db.runs.get(runId));
-      if (run.events.length !== after) return false;
-      await db.runs.put({ ...run, events: [...run.events, event] });
-      return true;
+export async function startRun(run: Run, db: MesaDb = theDb): Promise<Result<string>> {
+  const done = await stored(WHERE, () =>
+    db.transaction('rw', db.runs, async (): Promise<Result<string>> => {
+      const all = await readRuns(db.runs.toArray());
+      const here = all.find((r) => isOn(r) && r.run.press.id === run.press.id);
+      if (here && here.run.jobId === run.jobId) return ok(here.run.id);
+      if (here)
+        return fail(
+          `${run.press.name} is on with another job.`,
+          WHERE,
+          'Stop that run between two loads, or take another press.',
+        );
+      const ofJob = all.filter((r) => r.run.jobId === run.jobId);
+      const queue = run.queue && freePieces(run.queue, ofJob);
+      if (queue?.length === 0)
+        return fail('Every piece of this job is pressed or in another press.', WHERE, 'Go on there.');
+      const begun = queue ? { ...run, queue, pieces: queue.length } : run;
+      return ok(await db.runs.add(runSchema.parse(begun)));
     }),
   );
+  return done.ok ? done.value : done;
+}
+
+/** The event with the pieces that go in next, where it ends a load. */
+function withNext(run: Run, event: RunEvent, ofJob: readonly RunWithState[]): RunEvent {
+  if (event.kind !== 'done' && event.kind !== 'spoiled') return event;
+  const before = foldOn(run);
+  const after = foldEvent(run, before, event);
+  if (!run.queue || sizeOf(after.state.loads) === sizeOf(before.state.loads)) return event;
+  const runs = ofJob.map((r) => (r.run.id === run.id ? { run, state: before.state } : r));
+  return { ...event, next: [...nextPieces(run, runs, run.load?.piecesAtOnce ?? 1)] };
+}
+
+/** Numbers of pieces this run would hold that another run of the job holds or has finished. */
+function heldElsewhere(run: Run, ofJob: readonly RunWithState[]): readonly number[] {
+  const { state } = withState(run);
+  if (!run.queue || state.ended !== 'no') return [];
+  const free = new Set(
+    freePieces(
+      state.inLoad,
+      ofJob.filter((r) => r.run.id !== run.id),
+    ),
+  );
+  return state.inLoad.filter((p) => !free.has(p)).map((p) => p.number);
+}
+
+/**
+ * Adds one event to a run, in the database before anything else, so a reload loses nothing. `after` is how many events were seen when the
+ * hand acted: where there are more by now, another tap or tab has acted already, and this one is left out. Null for what is about no step in
+ * particular: it counts whatever came between. True where it was added.
+ */
+export async function addRunEvent(
+  runId: string,
+  event: RunEvent,
+  after: number | null,
+  db: MesaDb = theDb,
+): Promise<Result<boolean>> {
+  const done = await stored(WHERE, () =>
+    db.transaction('rw', db.runs, async (): Promise<Result<boolean>> => {
+      const run = runSchema.parse(await db.runs.get(runId));
+      if (after !== null && run.events.length !== after) return ok(false);
+      const ofJob = await readRuns(db.runs.where('jobId').equals(run.jobId).toArray());
+      const next: Run = { ...run, events: [...run.events, withNext(run, event, ofJob)] };
+      const held = heldElsewhere(next, ofJob);
+      if (held.length > 0)
+        return fail(
+          `${pieceWords(held)} in another press or pressed there.`,
+          WHERE,
+          'Lay other pieces, or take them out there first.',
+        );
+      await db.runs.put(next);
+      return ok(true);
+    }),
+  );
+  return done.ok ? done.value : done;
+}

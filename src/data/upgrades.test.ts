@@ -42,6 +42,7 @@ const WRITTEN = [
   { db: 4, file: 3, stores: FOURTH },
   { db: 5, file: 4, stores: FIFTH },
   { db: 6, file: 5, stores: SIXTH },
+  { db: 7, file: 6, stores: SIXTH },
 ];
 
 const FIXTURES = join(__dirname, '../core/formats/fixtures');

@@ -5,6 +5,7 @@ import { TO_3 } from '@/core/formats/upgrades/to3';
 import { TO_4 } from '@/core/formats/upgrades/to4';
 import { TO_5 } from '@/core/formats/upgrades/to5';
 import { TO_6 } from '@/core/formats/upgrades/to6';
+import { TO_7 } from '@/core/formats/upgrades/to7';
 import { indexLog } from './upgradeLog';
 
 /** One version of the database: what it indexes anew, and what becomes of the records of the version before. Never edited once released. */
@@ -87,4 +88,5 @@ export const DB_VERSIONS: readonly DbVersion[] = [
     upgrade: climb(TO_5),
   },
   { version: 7, stores: {}, upgrade: climb(TO_6) },
+  { version: 8, stores: {}, upgrade: climb(TO_7) },
 ];

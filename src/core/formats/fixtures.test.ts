@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { plan } from '../plan/plan';
-import { cycleOf, foldRun } from '../run/run';
+import { cycleOf, dwellsS, foldRun } from '../run/run';
 import { readBlanksCsv } from './blanksCsv';
 import { readBlanksJson } from './blanksFile';
 import { fileText, readJobFile, readShopFile, SHOP_FILE } from './jobFile';
@@ -11,7 +11,7 @@ import { fileText, readJobFile, readShopFile, SHOP_FILE } from './jobFile';
  * code of their time.
  */
 const read = (name: string): string => readFileSync(join(__dirname, 'fixtures', name), 'utf8');
-const VERSIONS = [1, 2, 3, 4, 5, 6] as const;
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7] as const;
 
 const JOBS_1 = ['dome-beakers', 'comet-cans', 'star-party-tumblers', 'trail-guide-bottles'];
 const JOBS_2 = [
@@ -32,6 +32,7 @@ const JOBS: Readonly<Record<(typeof VERSIONS)[number], readonly string[]>> = {
   4: [...JOBS_2, 'star-map-panel'],
   5: [...JOBS_2, 'star-map-panel'],
   6: [...JOBS_2, 'star-map-panel'],
+  7: [...JOBS_2, 'star-map-panel'],
 };
 
 /** What every one of these files said of its four runs when it was written. */
@@ -69,8 +70,10 @@ describe.each(VERSIONS)('files of version %i', (version) => {
 
   test('runs fold to the counts they had', () => {
     const folded = shopFile.shop.runs.map((run) => {
-      const { piece, good, spoiled, ended, dwellsS, stepIndex } = foldRun(run);
-      return { piece, step: cycleOf(run)[stepIndex]?.id, good, spoiled, ended, dwellsS };
+      const state = foldRun(run);
+      const { through: piece, good, spoiled, ended, stepIndex } = state;
+      const step = cycleOf(run)[stepIndex]?.id;
+      return { piece, step, good, spoiled, ended, dwellsS: dwellsS(state) };
     });
     expect(folded).toEqual(RUNS);
   });

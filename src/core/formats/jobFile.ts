@@ -22,7 +22,7 @@ export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(6),
+  version: z.literal(7),
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
   shop: shopSchema,
@@ -33,14 +33,14 @@ export type JobFile = z.infer<typeof jobFileSchema>;
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: 'Job file',
-  version: 6,
+  version: 7,
   schema: jobFileSchema,
   upgrades: STEPS.map(jobFileBy),
 };
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(6),
+  version: z.literal(7),
   shop: shopSchema,
   jobs: z.array(jobSchema),
   pictures: z.array(pictureFileSchema).check(z.maxLength(2000)),
@@ -50,7 +50,7 @@ export type ShopFile = z.infer<typeof shopFileSchema>;
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
   noun: 'Shop file',
-  version: 6,
+  version: 7,
   schema: shopFileSchema,
   upgrades: STEPS.map(shopFileBy),
 };
@@ -72,7 +72,7 @@ function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 6,
+  version: 7,
   job,
   shop: shopForJob(job, shop),
   pictures: [...pictures],
@@ -84,7 +84,7 @@ export const makeShopFile = (
   pictures: readonly PictureFile[],
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 6,
+  version: 7,
   shop,
   jobs: [...jobs],
   pictures: [...pictures],

@@ -3,6 +3,8 @@ import type { HeatCase } from './case';
 import { outcomeOf, type HeatOutcome } from './outcome';
 import { matchOf, type MatchStep } from './match';
 import { subjectKey, type HeatKey, type HeatQuestion, type HeatSubject } from './question';
+import type { RunDose } from '../shop/run';
+import { overTable } from './overTime';
 import { loadVariants, whatIfVariants } from './variants';
 import { resolve, type Resolved } from './resolve';
 import { logDoses } from './sensitivity';
@@ -31,6 +33,7 @@ export type HeatAnswer =
   | HeatStart
   | HeatOptions
   | HeatMatch
+  | ({ readonly kind: 'over' } & RunDose)
   | ({ readonly kind: 'outcome' } & HeatOutcome)
   | ({ readonly kind: 'window' } & WindowMap);
 
@@ -58,6 +61,8 @@ export function answerHeat(q: HeatQuestion): HeatAnswer {
       const dwellS = middleDwellS(r.load, q.settings, r.spreads, r.belief);
       return { kind: 'start', dwellS, laterS: laterDwellS(r.load, { ...q.settings, dwellS }) };
     }
+    case 'over':
+      return { kind: 'over', ...overTable(r, q.settings) };
     case 'outcome':
       return { kind: 'outcome', ...outcomeOf(r, q.settings, q.places) };
     case 'window': {

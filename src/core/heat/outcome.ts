@@ -96,7 +96,7 @@ function alike(times: readonly number[], of: Simulation, other: Simulation): num
 }
 
 /** The unknowns of press and stack where the fit has moved them. */
-const believedUnknowns = ({ belief, spreads }: Resolved): Unknowns =>
+export const believedUnknowns = ({ belief, spreads }: Resolved): Unknowns =>
   UNKNOWN_KEYS.reduce<Unknowns>(
     (u, key, i) => ({ ...u, [key]: (belief.mean[i] ?? 0) * spreads[key] }),
     AS_USUAL,

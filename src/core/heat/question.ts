@@ -28,6 +28,7 @@ export interface HeatSubject {
 /** What is asked of the model. A plan names what it wants; a worker, or the command line, answers. */
 export type HeatQuestion =
   | { readonly kind: 'start'; readonly subject: HeatSubject; readonly settings: HeatSettings }
+  | { readonly kind: 'over'; readonly subject: HeatSubject; readonly settings: HeatSettings }
   | {
       readonly kind: 'outcome';
       readonly subject: HeatSubject;

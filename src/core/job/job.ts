@@ -6,6 +6,7 @@ import { HOLDS, SEAM_METHODS } from '../shop/settings';
 import { markSchema, PAPER_STATES, VERDICTS } from '../shop/records';
 import { heatSettingsSchema } from '../shop/heatSettings';
 import { loadSchema } from '../shop/load';
+import { runPieceSchema } from '../shop/run';
 import { artSchema, NO_ART } from './art';
 
 export const METHODS = [
@@ -144,6 +145,8 @@ export const jobSchema = z.strictObject({
   heat: z.partial(heatSettingsSchema),
   /** How pieces are laid in the press, where a person decided it. */
   load: z.partial(loadSchema),
+  /** Pieces to print again on sheets of their own; null to print all. */
+  reprint: z.nullable(z.array(runPieceSchema).check(z.minLength(1), z.maxLength(3000))),
   look: lookDraftSchema,
 });
 export type Job = z.infer<typeof jobSchema>;
@@ -207,6 +210,7 @@ export function newJob(id: string, name: string): Job {
     pressId: null,
     heat: {},
     load: {},
+    reprint: null,
     look: EMPTY_LOOK,
   };
 }

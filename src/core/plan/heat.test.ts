@@ -220,7 +220,7 @@ describe('loads', () => {
     ]);
     const each = value(p, 'press.each');
     expect(value(p, 'press.all')).toBeCloseTo(3 * each, 6);
-    const run = newRun(plates, p, 'run-1', 5);
+    const run = newRun(plates, p, { id: 'run-1', startedAt: 5 });
     expect(run).toMatchObject({ pieces: 24, load: { piecesAtOnce: 8 } });
   });
 

@@ -1,13 +1,13 @@
 import { demoShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
 import { cycleOf, eventOf, foldRun } from '../run/run';
-import { runSchema } from '../shop/records';
+import { runSchema } from '../shop/run';
 import { newRun, pressBlocked } from './newRun';
 import { plan } from './plan';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const JOB = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
-const begun = (job: Job = JOB) => newRun(job, plan(job, shop), 'run-1', 1000);
+const begun = (job: Job = JOB) => newRun(job, plan(job, shop), { id: 'run-1', startedAt: 1000 });
 
 test('a run holds copies of all it depends on, and the operations of its plan', () => {
   const run = begun();
@@ -30,14 +30,14 @@ test('only what is left is pressed: good pieces of runs before count, spoiled on
   const spoiled = { kind: 'spoiled' as const, operationId: 'load', at: 3000 };
   const before = { ...run, events: [...done, spoiled, { kind: 'stop' as const, at: 4000 }] };
   const after = plan(JOB, { ...shop, runs: [before] });
-  expect(newRun(JOB, after, 'run-2', 5000)?.pieces).toBe(JOB.pieces - 1);
+  expect(newRun(JOB, after, { id: 'run-2', startedAt: 5000 })?.pieces).toBe(JOB.pieces - 1);
 });
 
 test('nothing begins without a press, a blank or a piece left', () => {
   expect(begun({ ...JOB, pressId: null })).toBeNull();
   expect(begun({ ...JOB, blankId: null })).toBeNull();
   const made = plan(JOB, shop);
-  expect(newRun(JOB, { ...made, press: { ...made.press, left: 0 } }, 'r', 0)).toBeNull();
+  expect(newRun(JOB, { ...made, press: { ...made.press, free: [] } }, { id: 'r', startedAt: 0 })).toBeNull();
 });
 
 test('a blocker in wrap or heat stops the press, a warning does not', () => {

@@ -1,6 +1,6 @@
 import { ofStage } from '../shop/operation';
 import { operationWords, type OperationContext } from '../operations/words';
-import type { Run } from '../shop/records';
+import type { Run } from '../shop/run';
 import type { Phrase } from '../units/phrase';
 import type { Plan } from './plan';
 

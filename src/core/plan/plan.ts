@@ -19,7 +19,7 @@ import { planLook, type LookPlan } from './look';
 import { planMeasure, type MeasurePlan } from './measure';
 import { planPress, type PressPlan } from './press';
 import type { TerracePlan } from './terracePlan';
-import { planSheet, type SheetPlan, type SharedJob } from './sheet';
+import { planSheet, printedArt, type SheetPlan, type SharedJob } from './sheet';
 import { planWrap, type WrapPlan } from './wrap';
 
 /** Everything calculated about a job, a section a terrace. Plain JSON; made afresh from the job and the shop, never stored. */
@@ -100,20 +100,20 @@ function planWith(job: Job, shop: Shop, on: OnPaper, extra: Extra): Plan {
     .filter((j) => job.sheet.sharedJobIds.includes(j.id))
     .map((other): SharedJob => {
       const o = planPiece(other, shop, on, extra);
-      return { job: other, wrap: o.wrap, art: o.art, blank: o.blank.blank };
+      return { job: other, wrap: o.wrap, art: printedArt(other, o.art), blank: o.blank.blank };
     });
   const sheet = planSheet({
     job,
     shop,
     blank: blank.blank,
     wrap,
-    art,
+    art: printedArt(job, art),
     paper: on.asked,
     sharedJobs,
     inkPct: inkOf(job, analyses),
     nests: extra.nests,
   });
-  const press = planPress(job, shop, blank.blank, wrap.wall?.widest.value ?? null, heat);
+  const press = planPress(job, shop, blank.blank, wrap.wall?.widest.value ?? null, heat, art.pieces);
   const look = planLook(job, shop, heat, press, extra.tally);
   return { blank, measure, wrap, art, sheet, heat, press, look };
 }

@@ -1,14 +1,16 @@
+import type { Piece as NamedPiece } from '../art/names';
 import { figure, type Figure, type Finding } from '../figures/figure';
 import { heaterReach, type HeaterReach } from '../heat/heaterReach';
 import type { Job } from '../job/job';
 import { ofStage, plannedS, spreadS, suppliesOf, type Operation } from '../shop/operation';
-import { foldRun, type RunState } from '../run/run';
+import { dwellsS } from '../run/run';
+import { blanksLeft, isOn, jobPieces, runsOf, type Reprint, type RunWithState } from '../run/pieces';
 import type { Blank } from '../shop/blank';
 import { profileAt } from '../shapes/profile';
 import { nominalProfile, wallOf } from '../shapes/round';
 import { isWrapPress, type WrapPress } from '../shop/press';
 import { heaterOf } from '../heat/heaters';
-import type { Run } from '../shop/records';
+import type { Run, RunPiece } from '../shop/run';
 import type { Shop } from '../shop/shop';
 import { say } from '../units/phrase';
 import { count, seconds } from '../units/quantity';
@@ -22,6 +24,14 @@ export interface PressPlan extends TerracePlan<'press'> {
   readonly spoiled: number;
   /** Pieces still to press for this job. */
   readonly left: number;
+  /** Of those, the ones that no press holds. */
+  readonly free: readonly RunPiece[];
+  /** Of those, the ones whose print is gone. */
+  readonly reprints: readonly Reprint[];
+  /** Blanks that should still lie there; null where nobody counted. */
+  readonly blanksLeft: number | null;
+  /** All runs of this job, oldest first. */
+  readonly runs: readonly RunWithState[];
   /** The newest run, going on or ended: what the pieces were really pressed with. */
   readonly last: Run | null;
   /** A run begun and not ended. */
@@ -30,14 +40,15 @@ export interface PressPlan extends TerracePlan<'press'> {
   readonly runHeaterReach: HeaterReach | null;
 }
 
-interface Tally {
-  readonly run: Run;
-  readonly state: RunState;
-}
+/** The pieces of a job: those of its names list, or as many alike as it says. */
+export const piecesOfJob = (job: Job, named: readonly NamedPiece[]): readonly RunPiece[] =>
+  named.length > 0
+    ? named.map((p) => ({ number: p.number, name: p.label }))
+    : Array.from({ length: job.pieces }, (_, i) => ({ number: i + 1, name: '' }));
 
-function dwellFigure(tallies: readonly Tally[]): Figure[] {
-  const last = tallies[tallies.length - 1];
-  const dwells = last?.state.dwellsS ?? [];
+function dwellFigure(runs: readonly RunWithState[]): Figure[] {
+  const last = runs[runs.length - 1];
+  const dwells = last ? dwellsS(last.state) : [];
   if (!last || dwells.length === 0) return [];
   const mean = dwells.reduce((a, b) => a + b, 0) / dwells.length;
   return [
@@ -105,25 +116,27 @@ export function planPress(
   blank: Blank | null,
   circumferenceMm: number | null,
   heat: HeatPlan,
+  named: readonly NamedPiece[],
 ): PressPlan {
   const shared = { terrace: 'press' as const };
-  const tallies = shop.runs
-    .filter((r) => r.jobId === job.id)
-    .sort((a, b) => a.startedAt - b.startedAt)
-    .map((run): Tally => ({ run, state: foldRun(run) }));
-  const good = tallies.reduce((n, t) => n + t.state.good, 0);
-  const spoiled = tallies.reduce((n, t) => n + t.state.spoiled, 0);
-  const left = Math.max(0, job.pieces - good);
-  const running = tallies.find((t) => t.state.ended === 'no')?.run ?? null;
+  const runs = runsOf(shop.runs, job.id);
+  const all = piecesOfJob(job, named);
+  const { good, spoiled, left: toPress, free, reprints } = jobPieces(all, runs);
+  const left = toPress.length;
+  const running = runs.find(isOn)?.run ?? null;
   const done = {
     ...shared,
     good,
     spoiled,
     left,
+    free,
+    reprints,
+    blanksLeft: blanksLeft(runs),
+    runs,
     running,
-    last: tallies[tallies.length - 1]?.run ?? null,
+    last: runs[runs.length - 1]?.run ?? null,
     progress: left === 0 ? ('done' as const) : good > 0 || running ? ('ready' as const) : ('todo' as const),
-    summary: say`${String(good)} of ${count(job.pieces, 'piece')}${spoiled > 0 ? `, ${spoiled} spoiled` : ''}`,
+    summary: say`${String(good)} of ${count(all.length, 'piece')}${spoiled > 0 ? `, ${spoiled} spoiled` : ''}`,
     runHeaterReach: running && heaterReachOfRun(running, circumferenceMm),
   };
   // Pieces already pressed count even where nothing more can be pressed yet.
@@ -175,7 +188,7 @@ export function planPress(
         inputs: ['press.each', 'press.left'],
       }),
       ...prepareFigures(heat.operations, left),
-      ...dwellFigure(tallies),
+      ...dwellFigure(runs),
     ],
     findings,
     cycle,

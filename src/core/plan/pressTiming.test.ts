@@ -1,6 +1,6 @@
 import { demoShop } from '../demo/demoShop';
 import { foldRun } from '../run/run';
-import type { Run, RunEvent } from '../shop/records';
+import type { Run, RunEvent } from '../shop/run';
 import { newRun } from './newRun';
 import { plan } from './plan';
 import { closedJustNow, lowestRead, timingOfRun, wasBack } from './pressTiming';
@@ -9,7 +9,7 @@ const { shop, jobs } = demoShop(new Date('2026-11-26T12:00:00Z'));
 const JOB = jobs.find((j) => j.id === 'star-party-tumblers');
 const T0 = 1_790_000_000_000;
 const begun = (events: readonly RunEvent[]): Run => {
-  const run = JOB && newRun(JOB, plan(JOB, shop), 'run-1', T0);
+  const run = JOB && newRun(JOB, plan(JOB, shop), { id: 'run-1', startedAt: T0 });
   if (!run) throw new Error('no run');
   return { ...run, events: [...events] };
 };

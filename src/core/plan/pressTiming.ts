@@ -1,7 +1,7 @@
-import { cycleOf, inHand, type RunState } from '../run/run';
+import { cycleOf, type RunState } from '../run/run';
 import type { PressTiming } from '../shop/press';
 import { isOven } from '../shop/press';
-import type { Run, RunEvent } from '../shop/records';
+import type { Run, RunEvent } from '../shop/run';
 import { timedLoad } from './heatSubject';
 
 const ROOM_C = 22;
@@ -45,7 +45,7 @@ export function timingOfRun(run: Run, state: RunState, backAt: number, id: strin
     lowestC: lowestRead(run, state),
     backS,
     load: timedLoad(run.blank, {
-      pieces: inHand(run, state),
+      pieces: state.inLoad.length,
       wasteSheets: run.load?.wasteSheets ?? (isOven(run.press) ? 0 : 1),
       heaterId: run.load?.heaterId ?? null,
     }),

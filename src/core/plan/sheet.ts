@@ -26,6 +26,18 @@ import { sheetFigures } from './sheetFigures';
 import type { WrapPlan } from './wrap';
 import { printedOutline, type NamedPart } from '../sheet/parts';
 
+/** The art of the pieces that are printed: all of them, or those of a reprint list that are still on the job's own. */
+export function printedArt(job: Job, art: ArtPlan): ArtPlan {
+  if (!job.reprint) return art;
+  const again = job.reprint;
+  if (art.pieces.length === 0) return { ...art, pieceCount: again.length };
+  const pieces = art.pieces.filter((p) => again.some((a) => a.number === p.number && a.name === p.label));
+  const [first] = pieces;
+  if (!first) return art;
+  const placedLayers = art.board ? placeArt(job.art, art.board, first.row) : art.placedLayers;
+  return { ...art, pieces, pieceCount: pieces.length, placedLayers };
+}
+
 export interface SheetPlan extends TerracePlan<'sheet'> {
   readonly paper: Paper | null;
   readonly printer: Printer;
@@ -352,7 +364,7 @@ function findingsOf({ job, art, rulerText, panels, options, pages }: FindingsReq
         say`A page of ${mm(longest)} is longer than a PDF counts in points, so this file counts in larger units. A program that does not know them prints it too small: check the bar.`,
       ),
     );
-  if (art.pieces.length > 0 && job.pieces !== art.pieces.length)
+  if (!job.reprint && art.pieces.length > 0 && job.pieces !== art.pieces.length)
     found.push(
       finding(
         'sheet',

@@ -4,7 +4,7 @@ import type { Job } from '../job/job';
 import type { ProvenCounts } from '../heat/choose';
 import { keyOf } from '../memo/key';
 import type { JobTally } from '../look/tally';
-import type { Run } from '../shop/records';
+import type { Run } from '../shop/run';
 import type { Shop } from '../shop/shop';
 import type { Phrase } from '../units/phrase';
 import type { Progress } from './terracePlan';

@@ -1,53 +1,25 @@
 import fc from 'fast-check';
-import { LIBRARY } from '../library/library';
-import { STARTER_PRESSES } from '../demo/things';
-import type { HeatSettings } from '../shop/heatSettings';
-import { pressCycle } from '../operations/cycle';
-import { ONE_PIECE } from '../operations/testTimes';
-import { operation, plannedS, type Operation } from '../shop/operation';
-import type { Run, RunEvent } from '../shop/records';
-import { cooling, cycleOf, foldRun, inHand, remainingS, stepClock, touchSafeAfterS } from './run';
+import { operation } from '../shop/operation';
+import type { Run, RunEvent } from '../shop/run';
+import {
+  coolingLoads,
+  cycleOf,
+  dwellsS,
+  eventOf,
+  foldEvent,
+  foldOn,
+  foldRun,
+  goodOf,
+  spoiledOf,
+  startFold,
+  stepClock,
+  stepsTaken,
+  tapedReady,
+  touchSafeAfterS,
+} from './run';
+import { listOf, sizeOf } from './chain';
+import { CYCLE, done, loadOf, must, OPERATIONS, pieces, queued, run, T0, taps, undo } from './testRun';
 
-const must = <T>(x: T | undefined): T => {
-  if (x === undefined) throw new Error('missing');
-  return x;
-};
-const BLANK = must(LIBRARY.find((b) => b.id === 'straight-steel-590'));
-const PRESS = must(STARTER_PRESSES.find((p) => p.kind === 'tumbler'));
-const SETTINGS: HeatSettings = {
-  platenC: 188,
-  dwellS: 65,
-  laterDwellS: null,
-  passes: 2,
-  timerStart: 'from-closing',
-  pressure: 'medium',
-  peel: 'hot',
-  coolDownC: 170,
-};
-const OPERATIONS = pressCycle(SETTINGS, PRESS, ONE_PIECE);
-const T0 = 1_790_000_000_000;
-const run = (
-  events: readonly RunEvent[],
-  pieces = 3,
-  operations: readonly Operation[] = OPERATIONS,
-): Run => ({
-  id: 'r',
-  jobId: 'j',
-  blank: BLANK,
-  press: PRESS,
-  startedAt: T0,
-  pieces,
-  settings: SETTINGS,
-  load: null,
-  operations: [...operations],
-  events: [...events],
-});
-const CYCLE = cycleOf(run([])).map((o) => o.id);
-const done = (operationId: string, s: number): RunEvent => ({ kind: 'done', operationId, at: T0 + s * 1000 });
-const undo = (s: number): RunEvent => ({ kind: 'undo', at: T0 + s * 1000 });
-/** Taps of a person who always ends the operation in hand: n of them, a second apart. */
-const taps = (n: number): RunEvent[] =>
-  Array.from({ length: n }, (_, i) => done(must(CYCLE[i % CYCLE.length]), i));
 /** Events of any kind, each about the operation in hand when it was made. */
 const handled = (kinds: readonly RunEvent['kind'][], pieces = 3): RunEvent[] =>
   kinds.reduce<RunEvent[]>((events, kind, i) => {
@@ -67,10 +39,11 @@ test('a run folds to its state, and every piece is counted once', () => {
       }),
       (kinds) => {
         const state = foldRun(run(handled(kinds)));
-        expect(state.good + state.spoiled).toBe(state.piece);
-        expect(state.setDownAt).toHaveLength(state.good);
-        expect(state.piece).toBeLessThanOrEqual(3);
-        expect(state.ended).toBe(state.piece >= 3 ? 'finished' : 'no');
+        expect(state.good + state.spoiled).toBe(state.through + state.spoiledInLoad.length);
+        expect(goodOf(state)).toHaveLength(state.good);
+        expect(spoiledOf(state)).toHaveLength(state.spoiled);
+        expect(state.through).toBeLessThanOrEqual(3);
+        expect(state.ended).toBe(state.through >= 3 ? 'finished' : 'no');
       },
     ),
     { numRuns: 60 },
@@ -106,38 +79,33 @@ test('nothing moves after a stop, and a stop can be taken back', () => {
   expect(foldRun(run([...stopped, undo(7)]))).toMatchObject({ ended: 'no', stepIndex: 1 });
 });
 
-const loadOf = (piecesAtOnce: number): Run['load'] => ({
-  piecesAtOnce,
-  wasteSheets: 1,
-  wasteKind: 'plain',
-  heatedFrom: 'paper',
-  heaterId: null,
-});
-
 test('a load goes through as one: its pieces count together, the last load is what is left', () => {
   const eight = (events: readonly RunEvent[]): Run => ({ ...run(events, 20), load: loadOf(8) });
-  expect(inHand(eight([]), { piece: 0 })).toBe(8);
-  expect(inHand(eight([]), { piece: 16 })).toBe(4);
+  expect(foldRun(eight([])).inLoad).toHaveLength(8);
+  expect(foldRun(eight(taps(2 * CYCLE.length))).inLoad.map((p) => p.number)).toEqual([17, 18, 19, 20]);
   const through = foldRun(eight(taps(CYCLE.length)));
-  expect(through).toMatchObject({ piece: 8, good: 8, spoiled: 0, ended: 'no' });
-  expect(through.setDownAt).toHaveLength(8);
-  expect(foldRun(eight(taps(3 * CYCLE.length)))).toMatchObject({ piece: 20, good: 20, ended: 'finished' });
+  expect(through).toMatchObject({ through: 8, good: 8, spoiled: 0, ended: 'no' });
+  expect(foldRun(eight(taps(3 * CYCLE.length)))).toMatchObject({ through: 20, good: 20, ended: 'finished' });
 });
 
 test('one piece of a load lost: the others go on; all of them spoiled, the load is over; and it can be taken back', () => {
   const four = (events: readonly RunEvent[]): Run => ({ ...run(events, 12), load: loadOf(4) });
   const lost = (s: number): RunEvent => ({ kind: 'spoiled', operationId: 'peel', at: T0 + s * 1000 });
   const before = taps(CYCLE.length - 2);
-  expect(foldRun(four([...before, lost(80)]))).toMatchObject({ piece: 0, spoiled: 1, spoiledInLoad: 1 });
+  expect(foldRun(four([...before, lost(80)]))).toMatchObject({
+    through: 0,
+    spoiled: 1,
+    spoiledInLoad: [{ piece: { number: 4 }, why: null }],
+  });
   const rest = CYCLE.slice(-2).map((id, i) => done(id, 90 + i));
   expect(foldRun(four([...before, lost(80), ...rest]))).toMatchObject({
-    piece: 4,
+    through: 4,
     good: 3,
     spoiled: 1,
-    spoiledInLoad: 0,
+    spoiledInLoad: [],
   });
   expect(foldRun(four([...before, ...[80, 81, 82, 83].map(lost)]))).toMatchObject({
-    piece: 4,
+    through: 4,
     good: 0,
     spoiled: 4,
   });
@@ -173,7 +141,7 @@ test('a run keeps to the operations it was begun with, whatever lists are made b
   const newer = [OPERATIONS[0], wipe, ...OPERATIONS.slice(1)].flatMap((o) => (o ? [o] : []));
   expect(foldRun(run(events))).toEqual(begun);
   expect(cycleOf(run([], 3, newer))).toHaveLength(CYCLE.length + 1);
-  expect(begun).toMatchObject({ good: 1, spoiled: 1, piece: 2 });
+  expect(begun).toMatchObject({ good: 1, spoiled: 1, through: 2 });
 });
 
 test('only operations at the press are gone through; preparations and cooling are not', () => {
@@ -197,46 +165,173 @@ test('the clock is wall time: it does not care when it is read', () => {
 
 test('how long each pass really took is kept', () => {
   const events = [done('load', 10), done('close-1', 15), done('press-1', 83)];
-  expect(foldRun(run(events)).dwellsS).toEqual([68]);
+  expect(dwellsS(foldRun(run(events)))).toEqual([68]);
 });
 
-/** Whole pieces, one every so many seconds, its operations spread evenly. */
-const evenly = (pieces: number, eachS: number, from = 0): RunEvent[] =>
-  Array.from({ length: pieces }, (_, p) =>
-    CYCLE.map((id, i) => done(id, (from + p) * eachS + ((i + 1) * eachS) / CYCLE.length)),
-  ).flat();
-
-test('time left: planned times first, the bench’s own pace once it is known', () => {
-  const fresh = run([]);
-  const pieceS = plannedS(cycleOf(fresh));
-  expect(remainingS(fresh, foldRun(fresh), T0)).toBe(3 * pieceS);
-  // Five seconds into loading there are five fewer; a step that takes longer than planned is not counted below nought.
-  expect(remainingS(fresh, foldRun(fresh), T0 + 5000)).toBe(3 * pieceS - 5);
-  expect(remainingS(fresh, foldRun(fresh), T0 + 60_000)).toBe(3 * pieceS - 15);
-  const paced = run(evenly(2, 300), 10);
-  const state = foldRun(paced);
-  expect(state.piece).toBe(2);
-  expect(remainingS(paced, state, T0 + 600_000)).toBeCloseTo(pieceS + 7 * 300, 6);
-  const over = run(evenly(3, 300), 3);
-  expect(remainingS(over, foldRun(over), T0 + 900_000)).toBe(0);
-});
-
-test('spoiled pieces count towards the pace: four of six spoiled, the rest takes no longer for it', () => {
-  const events = Array.from({ length: 6 }, (_, p): RunEvent[] =>
-    p % 3 === 0 ? evenly(1, 300, p) : [{ kind: 'spoiled', operationId: 'load', at: T0 + (p + 1) * 300_000 }],
-  ).flat();
-  const mixed = run(events, 12);
-  const state = foldRun(mixed);
-  expect(state).toMatchObject({ piece: 6, good: 2, spoiled: 4 });
-  // Six pieces through in 1800 s: five more after the one in hand at 300 s each.
-  expect(remainingS(mixed, state, T0 + 1_800_000)).toBeCloseTo(plannedS(cycleOf(mixed)) + 5 * 300, 6);
-});
-
-test('pieces cooling, and how long they must', () => {
-  const state = foldRun(run(taps(CYCLE.length)));
-  const down = must(state.setDownAt[0]);
-  expect(cooling(state, 600, down + 60_000)).toEqual({ pieces: 1, waitS: 540 });
-  expect(cooling(state, 600, down + 601_000)).toEqual({ pieces: 0, waitS: 0 });
-  expect(touchSafeAfterS(run([]))).toBe(must(OPERATIONS.find((o) => o.kind === 'cooling')).spreadS[1]);
+test('pieces cooling, load by load, and how long they must', () => {
+  const four: Run = { ...run(taps(2 * CYCLE.length), 12), load: loadOf(4) };
+  const state = foldRun(four);
+  const safeS = must(OPERATIONS.find((o) => o.kind === 'cooling')).spreadS[1];
+  expect(touchSafeAfterS(four)).toBe(safeS);
+  const [first, second] = listOf(state.loads);
+  const at = must(second).endedAt + 60_000;
+  expect(coolingLoads(four, state, at).map((c) => [c.pieces.length, c.waitS])).toEqual([
+    [4, safeS - (at - must(first).endedAt) / 1000],
+    [4, safeS - 60],
+  ]);
+  expect(coolingLoads(four, state, must(second).endedAt + (safeS + 1) * 1000)).toEqual([]);
   expect(touchSafeAfterS(run([], 1, OPERATIONS.slice(0, 3)))).toBe(0);
+});
+
+/** Events of every kind, times not even in order, as a database might hold them. */
+const anyEvent = fc.oneof(
+  {
+    weight: 6,
+    arbitrary: fc.record({ kind: fc.constant('done' as const), step: fc.nat(9), s: fc.nat(5000) }),
+  },
+  fc.record({ kind: fc.constantFrom('spoiled' as const), step: fc.nat(9), s: fc.nat(5000) }),
+  fc.record({
+    kind: fc.constantFrom('undo' as const, 'undo-load' as const, 'between' as const, 'stop' as const),
+    step: fc.nat(9),
+    s: fc.nat(5000),
+  }),
+);
+type Any = { kind: 'done' | 'spoiled' | 'undo' | 'undo-load' | 'between' | 'stop'; step: number; s: number };
+/** Mostly about the step in hand, as hands would; now and then about some other. */
+function madeOf(of: Run, all: readonly Any[]): readonly RunEvent[] {
+  let fold = startFold(of);
+  return all.map(({ kind, step, s }, i) => {
+    const at = T0 + s * 1000;
+    const operationId = must(CYCLE[step < 8 ? fold.state.stepIndex : i % CYCLE.length]);
+    const left = (of.queue ?? []).slice(fold.state.through + fold.state.inLoad.length);
+    const next = of.queue ? { next: left.slice(0, of.load?.piecesAtOnce ?? 1) } : {};
+    const event: RunEvent =
+      kind === 'done' || kind === 'spoiled'
+        ? { kind, at, operationId, ...next }
+        : kind === 'between'
+          ? { kind, at, what: 'taped', count: step - 3 }
+          : { kind, at };
+    fold = foldEvent(of, fold, event);
+    return event;
+  });
+}
+
+const anyRun = fc
+  .record({
+    atOnce: fc.integer({ min: 1, max: 4 }),
+    total: fc.integer({ min: 1, max: 9 }),
+    named: fc.boolean(),
+    all: fc.array(anyEvent, { maxLength: 150 }),
+  })
+  .map(({ atOnce, total, named, all }) => {
+    const of = named ? queued(pieces(total), atOnce) : { ...run([], total), load: loadOf(atOnce) };
+    return { ...of, events: [...madeOf(of, all)] };
+  });
+
+test('whatever is struck, counts add up and time never runs backwards', () => {
+  fc.assert(
+    fc.property(anyRun, (of) => {
+      const state = foldRun(of);
+      expect(goodOf(state)).toHaveLength(state.good);
+      expect(spoiledOf(state)).toHaveLength(state.spoiled);
+      expect(state.good + state.spoiled).toBe(state.through + state.spoiledInLoad.length);
+      const numbers = [...goodOf(state), ...spoiledOf(state).map((x) => x.piece)].map((p) => p.number);
+      expect(new Set(numbers).size).toBe(numbers.length);
+      const steps = stepsTaken(state);
+      for (const s of steps) expect(s.endedAt).toBeGreaterThanOrEqual(s.startedAt);
+      const ends = steps.map((s) => s.endedAt);
+      expect([...ends].sort((a, b) => a - b)).toEqual(ends);
+      expect(state.between.taped).toBeGreaterThanOrEqual(0);
+    }),
+    { numRuns: 200 },
+  );
+});
+
+test('folding in two parts is folding at once', () => {
+  fc.assert(
+    fc.property(anyRun, fc.nat(), (of, n) => {
+      const part = foldOn({ ...of, events: of.events.slice(0, n % (of.events.length + 1)) });
+      expect(foldOn(of, part)).toEqual(foldOn(of));
+    }),
+    { numRuns: 100 },
+  );
+});
+
+test('taking back is the exact inverse of whatever counted, at any point', () => {
+  fc.assert(
+    fc.property(anyRun, anyEvent, (of, more) => {
+      const before = foldRun(of);
+      const [event] = madeOf(of, [more]).slice(-1);
+      if (!event || event.kind === 'undo' || event.kind === 'undo-load' || event.kind === 'between') return;
+      const after = foldRun({ ...of, events: [...of.events, event] });
+      if (
+        after === before ||
+        sizeOf(foldOn(of).past) === sizeOf(foldOn({ ...of, events: [...of.events, event] }).past)
+      )
+        return;
+      const back: RunEvent = { kind: 'undo', at: T0 };
+      expect(foldRun({ ...of, events: [...of.events, event, back] })).toEqual(before);
+    }),
+    { numRuns: 200 },
+  );
+});
+
+test('a whole load taken back is where it began; at its beginning, where the load before it began', () => {
+  const of = queued(pieces(6), 2);
+  const load = (from: number, n: number): RunEvent[] =>
+    CYCLE.map((id, i): RunEvent => {
+      const ends = i === CYCLE.length - 1;
+      return {
+        ...(done(id, from + i) as Extract<RunEvent, { kind: 'done' }>),
+        ...(ends ? { next: pieces(2, n) } : {}),
+      };
+    });
+  const one = load(1, 3);
+  const begun = foldRun({ ...of, events: one });
+  const back: RunEvent = { kind: 'undo-load', at: T0 + 99_000 };
+  expect(begun.inLoad.map((p) => p.number)).toEqual([3, 4]);
+  const half = [
+    ...one,
+    done('load', 20),
+    done('close-1', 30),
+    { kind: 'spoiled', at: T0 + 31_000, operationId: 'press-1' } as RunEvent,
+  ];
+  expect(foldRun({ ...of, events: half }).spoiled).toBe(1);
+  expect(foldRun({ ...of, events: [...half, back] })).toEqual(begun);
+  expect(foldRun({ ...of, events: [...half, back, back] })).toEqual(foldRun(of));
+  expect(foldRun({ ...of, events: [...half, back, back, back] })).toEqual(foldRun(of));
+});
+
+test('which piece was lost and why is kept; another in the same load goes on', () => {
+  const of = queued(pieces(4), 4);
+  const lost = eventOf(of, foldRun(of), 'spoiled', T0 + 5000, { piece: 2, why: 'ghost', by: 'Ines' });
+  const state = foldRun({ ...of, events: [must(lost)] });
+  expect(spoiledOf(state)).toEqual([
+    { piece: { number: 2, name: 'Guest 2' }, why: 'ghost', operationId: 'load', at: T0 + 5000 },
+  ]);
+  // The same piece cannot be lost twice, nor one that is not there.
+  const again = { ...must(lost), at: T0 + 6000 };
+  expect(foldRun({ ...of, events: [must(lost), again] })).toEqual(state);
+});
+
+test('other pieces are laid only before the press is closed', () => {
+  const of = queued(pieces(6), 2);
+  const lay: RunEvent = { kind: 'lay', at: T0 + 1000, pieces: pieces(3, 4) };
+  expect(foldRun({ ...of, events: [lay] }).inLoad).toEqual(pieces(3, 4));
+  const closed = [done('load', 1), done('close-1', 2)];
+  expect(foldRun({ ...of, events: [...closed, lay] }).inLoad).toEqual(pieces(2));
+});
+
+test('taped pieces are used up as they go in, and come back when that is taken back', () => {
+  const of = queued(pieces(6), 2);
+  const taped: RunEvent = { kind: 'between', at: T0, what: 'taped', count: 3 };
+  const ready = (events: readonly RunEvent[]) => {
+    return tapedReady(foldRun({ ...of, events: [...events] }));
+  };
+  expect(ready([taped])).toBe(3);
+  expect(ready([taped, done('load', 1)])).toBe(1);
+  expect(ready([taped, done('load', 1), undo(2)])).toBe(3);
+  const corrected: RunEvent = { kind: 'between', at: T0, what: 'taped', count: -9 };
+  expect(ready([taped, done('load', 1), corrected])).toBe(0);
+  expect(ready([taped, done('load', 1), corrected, taped])).toBe(3);
 });

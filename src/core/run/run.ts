@@ -1,103 +1,305 @@
-import { ofStage, plannedS, type Operation } from '../shop/operation';
-import type { Run, RunEvent } from '../shop/records';
+import { ofStage, type Operation } from '../shop/operation';
+import type { Between, Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
+import { added, listOf, sizeOf, type Chain } from './chain';
+
+/** A piece that was lost, during which operation and why; null where nobody said. */
+export interface Spoiled {
+  readonly piece: RunPiece;
+  readonly why: SpoiledWhy | null;
+  readonly operationId: string;
+  readonly at: number;
+}
+
+/** An operation as it really went. */
+export interface StepTaken {
+  readonly operation: Operation;
+  readonly startedAt: number;
+  readonly endedAt: number;
+  /** Who ended it; null where nobody said. */
+  readonly by: string | null;
+}
+
+/** A load that is through: what went in, what was lost, how each step went. */
+export interface LoadThrough {
+  readonly pieces: readonly RunPiece[];
+  readonly spoiled: readonly Spoiled[];
+  readonly startedAt: number;
+  readonly endedAt: number;
+  readonly steps: readonly StepTaken[];
+}
 
 /** The state of a run. Times are wall-clock milliseconds, so sleep, reload and throttling change nothing. */
 export interface RunState {
-  /** Piece in hand, from 0; equals `pieces` when all are through. */
-  readonly piece: number;
+  /** Pieces through, good or spoiled. */
+  readonly through: number;
+  /** Pieces that are in hand together, those lost among them included. */
+  readonly inLoad: readonly RunPiece[];
+  /** Of the pieces in hand, those lost so far. */
+  readonly spoiledInLoad: readonly Spoiled[];
   readonly stepIndex: number;
   readonly stepStartedAt: number;
+  readonly loadStartedAt: number;
+  /** Steps of the load in hand that are done. */
+  readonly steps: readonly StepTaken[];
   readonly spoiled: number;
-  /** Of the pieces in hand together, those lost so far. */
-  readonly spoiledInLoad: number;
   readonly good: number;
   readonly ended: 'no' | 'finished' | 'stopped';
-  /** When the last piece was through, good or spoiled; null before the first. */
-  readonly lastThroughAt: number | null;
-  /** When each finished piece was set down. */
-  readonly setDownAt: readonly number[];
-  /** How long each press step really took, s, as the hands ended it. */
-  readonly dwellsS: readonly number[];
+  /** Loads that are through. */
+  readonly loads: Chain<LoadThrough>;
+  /** Of the pieces counted as taped up, those that have gone in. */
+  readonly tapedIn: number;
+  /** Pieces taped up, unwrapped and packed so far: hands between steps, apart from the steps themselves. */
+  readonly between: Readonly<Record<Between, number>>;
 }
 
-interface Position {
+/** A run as far as its events have been taken in. */
+export interface Fold {
   readonly state: RunState;
-  readonly past: readonly RunState[];
+  /** The states before, for taking back. */
+  readonly past: Chain<RunState>;
+  /** The newest moment any event told of: time does not run backwards, whatever a clock was set to. */
+  readonly lastAt: number;
+  /** How many events were taken in. */
+  readonly events: number;
 }
 
 /** The operations of a run that are gone through step by step, in their order. */
 export const cycleOf = (run: Pick<Run, 'operations'>): readonly Operation[] =>
   ofStage(run.operations, 'press');
 
-/** Pieces that go in together: as the run was begun, and what is left at its end. */
-export const inHand = (run: Pick<Run, 'pieces' | 'load'>, state: Pick<RunState, 'piece'>): number =>
-  Math.max(1, Math.min(run.load?.piecesAtOnce ?? 1, run.pieces - state.piece));
+const atOnce = (run: Pick<Run, 'load'>): number => run.load?.piecesAtOnce ?? 1;
 
-function nextLoad(state: RunState, at: number, run: Run): RunState {
-  const piece = state.piece + inHand(run, state);
-  const ended = piece >= run.pieces ? 'finished' : 'no';
-  return { ...state, piece, spoiledInLoad: 0, lastThroughAt: at, stepIndex: 0, stepStartedAt: at, ended };
+/** The pieces a load after `through` others takes, where the run does not know its pieces: they are numbered within it. */
+const numbered = (run: Run, through: number): readonly RunPiece[] =>
+  Array.from({ length: Math.max(0, Math.min(atOnce(run), run.pieces - through)) }, (_, i) => ({
+    number: through + i + 1,
+    name: '',
+  }));
+
+function loadOver(run: Run, state: RunState, at: number, next: readonly RunPiece[] | undefined): RunState {
+  const through = state.through + state.inLoad.length;
+  const inLoad = run.queue ? (next ?? []) : numbered(run, through);
+  return {
+    ...state,
+    through,
+    inLoad,
+    good: state.good + state.inLoad.length - state.spoiledInLoad.length,
+    spoiledInLoad: [],
+    stepIndex: 0,
+    stepStartedAt: at,
+    loadStartedAt: at,
+    steps: [],
+    ended: inLoad.length === 0 ? 'finished' : 'no',
+    loads: added(state.loads, {
+      pieces: state.inLoad,
+      spoiled: state.spoiledInLoad,
+      startedAt: state.loadStartedAt,
+      endedAt: at,
+      steps: state.steps,
+    }),
+  };
 }
+
+const lostOf = (state: RunState): ReadonlySet<number> =>
+  new Set(state.spoiledInLoad.map((s) => s.piece.number));
+
+/** Of the pieces in hand, those still good. */
+export function goodInLoad(state: RunState): readonly RunPiece[] {
+  const lost = lostOf(state);
+  return state.inLoad.filter((p) => !lost.has(p.number));
+}
+
+type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
 
 /** One piece of the load is lost: the others go on; with the last of them the load is over. */
-function lose(state: RunState, at: number, run: Run): RunState {
-  const lost = { ...state, spoiled: state.spoiled + 1, spoiledInLoad: state.spoiledInLoad + 1 };
-  return lost.spoiledInLoad >= inHand(run, state) ? nextLoad(lost, at, run) : lost;
+function lose(run: Run, state: RunState, e: Of<'spoiled'>, at: number): RunState | null {
+  const good = goodInLoad(state);
+  const piece = e.piece === undefined ? good[good.length - 1] : good.find((p) => p.number === e.piece);
+  if (!piece) return null;
+  const lost: RunState = {
+    ...state,
+    spoiled: state.spoiled + 1,
+    spoiledInLoad: [...state.spoiledInLoad, { piece, why: e.why ?? null, operationId: e.operationId, at }],
+  };
+  return good.length === 1 ? loadOver(run, lost, at, e.next) : lost;
 }
 
-function advance(state: RunState, at: number, cycle: readonly Operation[], run: Run): RunState {
-  const tookS = (at - state.stepStartedAt) / 1000;
-  const dwellsS = cycle[state.stepIndex]?.timed ? [...state.dwellsS, tookS] : state.dwellsS;
-  if (state.stepIndex + 1 < cycle.length)
-    return { ...state, dwellsS, stepIndex: state.stepIndex + 1, stepStartedAt: at };
-  const through = inHand(run, state) - state.spoiledInLoad;
-  const setDownAt = [...state.setDownAt, ...Array.from({ length: through }, () => at)];
-  return nextLoad({ ...state, dwellsS, good: state.good + through, setDownAt }, at, run);
+function advance(run: Run, cycle: readonly Operation[], state: RunState, e: Of<'done'>, at: number) {
+  const operation = cycle[state.stepIndex];
+  // A late second tap is about an operation that is no longer in hand.
+  if (operation?.id !== e.operationId) return null;
+  const steps = [
+    ...state.steps,
+    { operation, startedAt: state.stepStartedAt, endedAt: at, by: e.by ?? null },
+  ];
+  const went = operation.kind === 'load' ? state.inLoad.length : 0;
+  const tapedIn = Math.max(state.tapedIn, Math.min(state.between.taped, state.tapedIn + went));
+  return state.stepIndex + 1 < cycle.length
+    ? { ...state, tapedIn, steps, stepIndex: state.stepIndex + 1, stepStartedAt: at }
+    : loadOver(run, { ...state, steps }, at, e.next);
 }
 
-/** What an event makes of a state; null where it does not count: the run has ended, or its operation is not the one in hand. */
-function after(state: RunState, event: RunEvent, cycle: readonly Operation[], run: Run): RunState | null {
+/** Before the press is closed for the first time, other pieces may be laid. */
+export const canLay = (state: RunState): boolean =>
+  state.ended === 'no' &&
+  state.spoiledInLoad.length === 0 &&
+  state.steps.every((s) => s.operation.kind === 'load');
+
+/** What an event makes of a state; null where it does not count. */
+function after(
+  run: Run,
+  cycle: readonly Operation[],
+  state: RunState,
+  e: RunEvent,
+  at: number,
+): RunState | null {
   if (state.ended !== 'no') return null;
-  switch (event.kind) {
+  switch (e.kind) {
     case 'done':
-      return cycle[state.stepIndex]?.id === event.operationId ? advance(state, event.at, cycle, run) : null;
+      return advance(run, cycle, state, e, at);
     case 'spoiled':
-      return lose(state, event.at, run);
+      return lose(run, state, e, at);
+    case 'lay':
+      return canLay(state) && run.queue ? { ...state, inLoad: e.pieces } : null;
     case 'stop':
       return { ...state, ended: 'stopped' };
-    case 'undo':
-    case 'reading':
+    default:
       return null;
   }
 }
 
-function apply({ state, past }: Position, event: RunEvent, cycle: readonly Operation[], run: Run): Position {
-  if (event.kind === 'undo') {
-    const previous = past[past.length - 1];
-    // The clock of the step gone back to goes on from when it first started.
-    return previous ? { state: previous, past: past.slice(0, -1) } : { state, past };
+/** How far back to go, or null where there is nothing to take back. The clock of the step gone back to goes on from when it first started. */
+function takenBack(fold: Fold, wholeLoad: boolean): Fold | null {
+  let at = fold.past;
+  if (!at) return null;
+  if (wholeLoad) {
+    const here = sizeOf(fold.state.loads);
+    const load = sizeOf(at.last.loads) === here ? here : here - 1;
+    while (at.before && sizeOf(at.before.last.loads) >= load) at = at.before;
   }
-  const next = after(state, event, cycle, run);
-  return next ? { state: next, past: [...past, state] } : { state, past };
+  return { ...fold, state: { ...at.last, between: fold.state.between }, past: at.before };
 }
 
-/** Folds a run's events over the operations it was begun with into its state. */
-export function foldRun(run: Run): RunState {
-  const start: RunState = {
-    piece: 0,
+function counted(state: RunState, { what, count }: Of<'between'>): RunState {
+  // What has gone in was taped up, whatever is corrected afterwards.
+  const least = what === 'taped' ? state.tapedIn : 0;
+  const between = { ...state.between, [what]: Math.max(least, state.between[what] + count) };
+  return { ...state, between };
+}
+
+const cycles = new WeakMap<Run['operations'], readonly Operation[]>();
+function cycleKept(run: Run): readonly Operation[] {
+  const known = cycles.get(run.operations);
+  if (known) return known;
+  const made = cycleOf(run);
+  cycles.set(run.operations, made);
+  return made;
+}
+
+/** A run before its first event. */
+export const startFold = (run: Run): Fold => ({
+  state: {
+    through: 0,
+    inLoad: run.queue ? run.queue.slice(0, atOnce(run)) : numbered(run, 0),
+    spoiledInLoad: [],
     stepIndex: 0,
     stepStartedAt: run.startedAt,
+    loadStartedAt: run.startedAt,
+    steps: [],
     spoiled: 0,
-    spoiledInLoad: 0,
     good: 0,
     ended: 'no',
-    lastThroughAt: null,
-    setDownAt: [],
-    dwellsS: [],
-  };
-  const cycle = cycleOf(run);
-  return run.events.reduce<Position>((p, e) => apply(p, e, cycle, run), { state: start, past: [] }).state;
+    loads: null,
+    tapedIn: 0,
+    between: { taped: 0, unwrapped: 0, packed: 0 },
+  },
+  past: null,
+  lastAt: run.startedAt,
+  events: 0,
+});
+
+/** Takes one more event in. `run` gives what it was begun with; its own events are not looked at. */
+export function foldEvent(run: Run, fold: Fold, event: RunEvent): Fold {
+  const lastAt = Math.max(fold.lastAt, event.at);
+  const counts = { lastAt, events: fold.events + 1 };
+  if (event.kind === 'undo' || event.kind === 'undo-load')
+    return { ...(takenBack(fold, event.kind === 'undo-load') ?? fold), ...counts };
+  if (event.kind === 'between') return { ...fold, state: counted(fold.state, event), ...counts };
+  const state = after(run, cycleKept(run), fold.state, event, lastAt);
+  return state ? { state, past: added(fold.past, fold.state), ...counts } : { ...fold, ...counts };
 }
+
+/** Folds a run's events over what it was begun with, from the start or from where an earlier fold of the same run ended. */
+export function foldOn(run: Run, from: Fold = startFold(run)): Fold {
+  let fold = from;
+  for (let i = from.events; i < run.events.length; i += 1) {
+    const event = run.events[i];
+    if (event) fold = foldEvent(run, fold, event);
+  }
+  return fold;
+}
+
+export const foldRun = (run: Run): RunState => foldOn(run).state;
+
+/** What a button or a key can strike about the step in hand. */
+export type Struck = 'done' | 'spoiled' | 'undo' | 'undo-load' | 'stop';
+
+/** What a person struck, as an event about the operation in hand; null where the run has no operation in hand. */
+export function eventOf(
+  run: Run,
+  state: RunState,
+  kind: Struck,
+  at: number,
+  said: { readonly by?: string; readonly piece?: number; readonly why?: SpoiledWhy } = {},
+): RunEvent | null {
+  if (kind !== 'done' && kind !== 'spoiled') return { kind, at };
+  const operationId = cycleKept(run)[state.stepIndex]?.id;
+  if (operationId === undefined) return null;
+  const { by, piece, why } = said;
+  const who = by === undefined ? {} : { by };
+  if (kind === 'done') return { kind, at, operationId, ...who };
+  return {
+    kind,
+    at,
+    operationId,
+    ...who,
+    ...(piece === undefined ? {} : { piece }),
+    ...(why ? { why } : {}),
+  };
+}
+
+/** Pieces taped up and not gone in yet. */
+export const tapedReady = (state: RunState): number => Math.max(0, state.between.taped - state.tapedIn);
+
+/** Every step taken, oldest first, those of the load in hand last. */
+export const stepsTaken = (state: RunState): readonly StepTaken[] => [
+  ...listOf(state.loads).flatMap((l) => l.steps),
+  ...state.steps,
+];
+
+export const tookS = (step: StepTaken): number => (step.endedAt - step.startedAt) / 1000;
+
+/** How long each press step really took, s, as the hands ended it. */
+export const dwellsS = (state: RunState): readonly number[] =>
+  stepsTaken(state)
+    .filter((s) => s.operation.timed)
+    .map(tookS);
+
+/** Pieces lost so far, oldest first. */
+export const spoiledOf = (state: RunState): readonly Spoiled[] => [
+  ...listOf(state.loads).flatMap((l) => l.spoiled),
+  ...state.spoiledInLoad,
+];
+
+/** Pieces that came through good. */
+export const goodOf = (state: RunState): readonly RunPiece[] =>
+  listOf(state.loads).flatMap((l) => {
+    const lost = new Set(l.spoiled.map((s) => s.piece.number));
+    return l.pieces.filter((p) => !lost.has(p.number));
+  });
+
+/** When the last load was through; null before the first. */
+export const lastThroughAt = (state: RunState): number | null => state.loads?.last.endedAt ?? null;
 
 export interface StepClock {
   readonly elapsedS: number;
@@ -109,48 +311,31 @@ export interface StepClock {
 /** The clock of the present step at wall-clock time `nowMs`. */
 export function stepClock(run: Run, state: RunState, nowMs: number): StepClock {
   const elapsedS = Math.max(0, (nowMs - state.stepStartedAt) / 1000);
-  const step = cycleOf(run)[state.stepIndex];
+  const step = cycleKept(run)[state.stepIndex];
   const leftS = step?.timed ? step.plannedS - elapsedS : null;
   return { elapsedS, leftS, up: leftS !== null && leftS <= 0 };
 }
 
-/**
- * Time left for the whole run, s: what is left of this piece by the planned times, and the rest at the bench's own pace
- * once two pieces have been through, good or spoiled, at the planned times before.
- */
-export function remainingS(run: Run, state: RunState, nowMs: number): number {
-  if (state.ended !== 'no') return 0;
-  const cycle = cycleOf(run);
-  const { piece: through, lastThroughAt: last } = state;
-  const own = through >= 2 && last !== null ? (last - run.startedAt) / 1000 / through : null;
-  const here = cycle[state.stepIndex];
-  const thisStep = here ? Math.max(0, here.plannedS - (nowMs - state.stepStartedAt) / 1000) : 0;
-  const rest = plannedS(cycle.slice(state.stepIndex + 1));
-  const after = run.pieces - state.piece - inHand(run, state);
-  const loads = Math.ceil(after / (run.load?.piecesAtOnce ?? 1));
-  return thisStep + rest + (own === null ? loads * plannedS(cycle) : after * own);
-}
-
 /** How long after it is set down a piece can be touched, s, at the slowest: what a person is told to wait. */
-export const touchSafeAfterS = (run: Run): number =>
+export const touchSafeAfterS = (run: Pick<Run, 'operations'>): number =>
   ofStage(run.operations, 'after').reduce((s, o) => Math.max(s, o.spreadS[1]), 0);
 
-/** Pieces still too hot to touch, and the wait until the last of them is not. */
-export function cooling(
-  state: RunState,
-  touchSafeS: number,
-  nowMs: number,
-): { readonly pieces: number; readonly waitS: number } {
-  const left = state.setDownAt.map((at) => touchSafeS - (nowMs - at) / 1000).filter((s) => s > 0);
-  return { pieces: left.length, waitS: Math.max(0, ...left) };
+export interface Cooling {
+  readonly pieces: readonly RunPiece[];
+  readonly waitS: number;
 }
 
-/** What a button or a key can strike. */
-export type Struck = Exclude<RunEvent['kind'], 'reading'>;
-
-/** What a person struck, as an event about the operation in hand; null where the run has no operation in hand. */
-export function eventOf(run: Run, state: RunState, kind: Struck, at: number): RunEvent | null {
-  if (kind === 'undo' || kind === 'stop') return { kind, at };
-  const operationId = cycleOf(run)[state.stepIndex]?.id;
-  return operationId === undefined ? null : { kind, at, operationId };
+/** Loads with pieces still too hot to touch, the first to cool first, and the wait until they are not. */
+export function coolingLoads(run: Run, state: RunState, nowMs: number): readonly Cooling[] {
+  const safeS = touchSafeAfterS(run);
+  const hot: Cooling[] = [];
+  for (let at = state.loads; at; at = at.before) {
+    const { pieces, spoiled, endedAt } = at.last;
+    const waitS = safeS - (nowMs - endedAt) / 1000;
+    if (waitS <= 0) break;
+    const lost = new Set(spoiled.map((s) => s.piece.number));
+    const good = pieces.filter((p) => !lost.has(p.number));
+    if (good.length > 0) hot.push({ pieces: good, waitS });
+  }
+  return hot.reverse();
 }

@@ -1,6 +1,7 @@
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { mmSchema, nameSchema } from './common';
+import { personSchema } from './run';
 import { printerSchema, STARTER_PRINTER, type Printer } from './printer';
 
 export const SEAM_METHODS = ['under', 'butt', 'lap', 'over', 'gap'] as const;
@@ -51,6 +52,8 @@ export const settingsSchema = z.strictObject({
     hold: z.enum(HOLDS),
   }),
   sound: z.boolean(),
+  /** Who works at the presses; steps are told by whom they were done. */
+  people: z.array(personSchema).check(z.maxLength(12, 'At most 12 people.')),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -69,6 +72,7 @@ export const DEFAULT_SETTINGS: Settings = {
     hold: 'bare tape',
   },
   sound: true,
+  people: [],
 };
 
 /** A shop's settings with more printers, as many as it can hold. Everything else stays its own. */

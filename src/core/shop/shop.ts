@@ -3,7 +3,8 @@ import * as z from 'zod/mini';
 import { blankSchema } from './blank';
 import { paperSchema } from './paper';
 import { pressSchema } from './press';
-import { logEntrySchema, recipeSchema, runSchema } from './records';
+import { logEntrySchema, recipeSchema } from './records';
+import { runSchema } from './run';
 import { settingsSchema } from './settings';
 
 /** The shop's own things, everything a plan may draw on besides the job. */

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { closedJustNow, lowestRead, timingOfRun, wasBack } from '@/core/plan/pressTiming';
 import type { RunState } from '@/core/run/run';
 import { cycleOf } from '@/core/run/run';
-import type { Run, RunEvent } from '@/core/shop/records';
+import type { Run, RunEvent } from '@/core/shop/run';
 import { formatQuantity } from '@/core/units/format';
 import { celsius } from '@/core/units/quantity';
 import { newId } from '@/data/ids';

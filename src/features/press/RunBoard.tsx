@@ -18,7 +18,7 @@ import {
   type Struck,
   type StepClock,
 } from '@/core/run/run';
-import type { Run } from '@/core/shop/records';
+import type { Run } from '@/core/shop/run';
 import { clockText } from '@/core/units/format';
 import { celsius, seconds } from '@/core/units/quantity';
 import { clockTimeText } from '@/ui/dates';

@@ -7,7 +7,7 @@ import { eventOf, foldRun, type Struck } from '@/core/run/run';
 import { newRun, pressBlocked } from '@/core/plan/newRun';
 import { preparationWords } from '@/core/plan/operationWords';
 import type { Job } from '@/core/job/job';
-import type { Run } from '@/core/shop/records';
+import type { Run } from '@/core/shop/run';
 import { newId } from '@/data/ids';
 import { addRunEvent, startRun } from '@/data/runs';
 import { Say } from '@/ui/units';

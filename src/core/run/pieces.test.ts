@@ -1,0 +1,67 @@
+import { blanksLeft, jobPieces, nextPieces, withState } from './pieces';
+import type { Run, RunEvent } from '../shop/run';
+import { CYCLE, done, must, pieces, queued, run, T0, taps } from './testRun';
+
+const ALL = pieces(6);
+/** One load through, with what goes in next. */
+const load = (next: ReturnType<typeof pieces>, from = 0): RunEvent[] =>
+  CYCLE.map((id, i) => ({
+    ...(done(id, from + i) as Extract<RunEvent, { kind: 'done' }>),
+    ...(i === CYCLE.length - 1 ? { next } : {}),
+  }));
+const states = (...runs: readonly Run[]) => runs.map(withState);
+const numbers = (of: readonly { number: number }[]) => of.map((p) => p.number);
+
+test('one job over two presses: nobody takes what the other holds or has finished', () => {
+  const a = queued(ALL, 1, { id: 'a' });
+  const b = queued(ALL.slice(1), 1, { id: 'b' });
+  const runs = states({ ...a, events: load([must(ALL[2])]) }, b);
+  const { left, free, good } = jobPieces(ALL, runs);
+  expect(good).toBe(1);
+  expect(numbers(left)).toEqual([2, 3, 4, 5, 6]);
+  expect(numbers(free)).toEqual([4, 5, 6]);
+  expect(numbers(nextPieces(b, runs, 2))).toEqual([4, 5]);
+});
+
+test('a spoiled piece is reprinted, by its name, until it comes out good in a later run', () => {
+  const spoil: RunEvent = {
+    kind: 'spoiled',
+    at: T0 + 100_000,
+    operationId: 'peel',
+    piece: 2,
+    why: 'ghost',
+    next: [must(ALL[2])],
+  };
+  const first = queued(ALL, 1, {
+    id: 'a',
+    events: [...load([must(ALL[1])]), spoil, { kind: 'stop', at: T0 + 200_000 }],
+  });
+  const after = jobPieces(ALL, states(first));
+  expect(after.reprints).toEqual([{ piece: { number: 2, name: 'Guest 2' }, why: 'ghost' }]);
+  expect(numbers(after.free)).toEqual([2, 3, 4, 5, 6]);
+  const again = queued([must(ALL[1])], 1, { id: 'b', events: load([]) });
+  expect(jobPieces(ALL, states(first, again)).reprints).toEqual([]);
+  // Where the list was changed, the piece that is now second is another's: what was lost was not theirs.
+  const renamed = ALL.map((p) => (p.number === 2 ? { ...p, name: 'Somebody else' } : p));
+  expect(jobPieces(renamed, states(first)).reprints).toEqual([]);
+});
+
+test('runs that did not tell their pieces apart take theirs off from the first', () => {
+  const old = { ...run(taps(2 * CYCLE.length), 6), id: 'old' };
+  expect(numbers(jobPieces(pieces(6), states(old)).left)).toEqual([3, 4, 5, 6]);
+});
+
+test('what goes in next leaves out what was lost in this very run', () => {
+  const a = queued(ALL, 2, { id: 'a', events: [{ kind: 'spoiled', at: T0, operationId: 'load', piece: 1 }] });
+  expect(numbers(nextPieces(a, states(a), 2))).toEqual([3, 4]);
+});
+
+test('blanks left: those counted less all that went through since, good or not', () => {
+  const counted = queued(ALL, 2, {
+    id: 'a',
+    blanks: 7,
+    events: [{ kind: 'spoiled', at: T0, operationId: 'load' }, ...load(ALL.slice(2, 4), 1)],
+  });
+  expect(blanksLeft(states(counted))).toBe(5);
+  expect(blanksLeft(states(queued(ALL)))).toBeNull();
+});

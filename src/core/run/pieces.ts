@@ -1,0 +1,109 @@
+import type { Run, RunPiece, SpoiledWhy } from '../shop/run';
+import { foldRun, goodOf, spoiledOf, type RunState } from './run';
+
+/** A run with what its events come to. */
+export interface RunWithState {
+  readonly run: Run;
+  readonly state: RunState;
+}
+
+const folded = new WeakMap<Run, RunState>();
+
+/** A run with its state; the fold of one run record is made once. */
+export function withState(run: Run): RunWithState {
+  const known = folded.get(run);
+  if (known) return { run, state: known };
+  const state = foldRun(run);
+  folded.set(run, state);
+  return { run, state };
+}
+
+/** Runs of one job, oldest first. */
+export const runsOf = (runs: readonly Run[], jobId: string): readonly RunWithState[] =>
+  runs
+    .filter((r) => r.jobId === jobId)
+    .sort((a, b) => a.startedAt - b.startedAt)
+    .map(withState);
+
+export const isOn = ({ state }: RunWithState): boolean => state.ended === 'no';
+
+/** A piece to print and press again, and why its print was lost. */
+export interface Reprint {
+  readonly piece: RunPiece;
+  readonly why: SpoiledWhy | null;
+}
+
+/** Where the pieces of a job stand over all its runs. */
+export interface JobPieces {
+  readonly good: number;
+  readonly spoiled: number;
+  /** Pieces not yet good, in their order: those in hand among them. */
+  readonly left: readonly RunPiece[];
+  /** Left and in no press: what can go in next. */
+  readonly free: readonly RunPiece[];
+  /** Left, and spoiled once or more: their print is gone. */
+  readonly reprints: readonly Reprint[];
+}
+
+/** A piece is known by its number and its name together: where a names list was changed, another has that number now. */
+const key = (p: RunPiece): string => `${p.number} ${p.name}`;
+
+interface Known {
+  readonly good: ReadonlySet<string>;
+  readonly inHand: ReadonlySet<string>;
+  readonly lost: ReadonlyMap<string, SpoiledWhy | null>;
+}
+
+/** What runs that tell their pieces apart say of each. */
+function knownFrom(runs: readonly RunWithState[]): Known {
+  const apart = runs.filter((r) => r.run.queue);
+  return {
+    good: new Set(apart.flatMap((r) => goodOf(r.state).map(key))),
+    inHand: new Set(apart.filter(isOn).flatMap((r) => r.state.inLoad.map(key))),
+    lost: new Map(apart.flatMap((r) => spoiledOf(r.state).map((s) => [key(s.piece), s.why] as const))),
+  };
+}
+
+/** Of some pieces, those that are neither good nor in hand in any of these runs. */
+export function freePieces(of: readonly RunPiece[], runs: readonly RunWithState[]): readonly RunPiece[] {
+  const { good, inHand } = knownFrom(runs);
+  return of.filter((p) => !good.has(key(p)) && !inHand.has(key(p)));
+}
+
+/**
+ * Counts over the runs of a job. Good pieces that are no longer on the list, and those of runs that did not tell theirs apart, count as the
+ * first of what is left: somebody has them.
+ */
+export function jobPieces(all: readonly RunPiece[], runs: readonly RunWithState[]): JobPieces {
+  const known = knownFrom(runs);
+  const good = runs.reduce((n, r) => n + r.state.good, 0);
+  const matched = all.filter((p) => known.good.has(key(p))).length;
+  const left = all.filter((p) => !known.good.has(key(p))).slice(Math.max(0, good - matched));
+  return {
+    good,
+    spoiled: runs.reduce((n, r) => n + r.state.spoiled, 0),
+    left,
+    free: left.filter((p) => !known.inHand.has(key(p))),
+    reprints: left
+      .filter((p) => known.lost.has(key(p)))
+      .map((piece) => ({ piece, why: known.lost.get(key(piece)) ?? null })),
+  };
+}
+
+/** The pieces that go in after the load in hand of `run`: of its queue, what is neither good nor in hand in any run, nor was lost in this one. */
+export function nextPieces(run: Run, runs: readonly RunWithState[], atOnce: number): readonly RunPiece[] {
+  const mine = runs.find((r) => r.run.id === run.id);
+  const { inHand, lost } = knownFrom(mine ? [mine] : []);
+  return freePieces(run.queue ?? [], runs)
+    .filter((p) => !inHand.has(key(p)) && !lost.has(key(p)))
+    .slice(0, atOnce);
+}
+
+/** Blanks that should still lie there: those counted when the newest run that counted began, less what went through since in any run of the job. */
+export function blanksLeft(runs: readonly RunWithState[]): number | null {
+  const counted = runs.filter((r) => r.run.blanks !== null).pop();
+  if (!counted || counted.run.blanks === null) return null;
+  const since = runs.filter((r) => r.run.startedAt >= counted.run.startedAt);
+  const used = since.reduce((n, r) => n + r.state.good + r.state.spoiled, 0);
+  return counted.run.blanks - used;
+}
