@@ -91,6 +91,17 @@ export async function saveJob(
   );
 }
 
+/** Changes a job as it stands in the database now. */
+export async function changeJob(
+  id: string,
+  change: (now: Job) => Job,
+  db: MesaDb = theDb,
+): Promise<Result<SaveOutcome>> {
+  const there = await openJob(id, db);
+  if (!there) return fail('This job is not in this browser any more.', 'Job', 'Open it from a file.');
+  return saveJob(change(there.job), saveIdOf(there), newId('save'), db);
+}
+
 /** Everything that went with a job, so that it can be put back whole. */
 export interface RemovedJob {
   readonly record: JobRecord;
@@ -137,7 +148,16 @@ export const restoreJob = (removed: RemovedJob, db: MesaDb = theDb): Promise<Res
 /** Another job with the same decisions, nothing pressed. */
 export async function copyJob(job: Job, name: string, db: MesaDb = theDb): Promise<Result<Job>> {
   const fresh = newJob('x', 'x');
-  const copy: Job = { ...job, id: newId('job'), name, prepared: [], look: fresh.look, heat: {}, load: {}, reprint: null };
+  const copy: Job = {
+    ...job,
+    id: newId('job'),
+    name,
+    prepared: [],
+    look: fresh.look,
+    heat: {},
+    load: {},
+    reprint: null,
+  };
   const added = await addJob(copy, db);
   return added.ok ? { ok: true, value: copy } : added;
 }

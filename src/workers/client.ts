@@ -2,6 +2,7 @@ import * as Comlink from 'comlink';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { BenchWorker } from './bench.worker';
 import type { HeatWorker } from './heat.worker';
+import type { RunWorker } from './run.worker';
 
 const STOPPED = { what: 'Stopped.', where: 'Export', wayOut: 'Start it again when you are ready.' };
 
@@ -103,6 +104,11 @@ export const inWorker: InWorker<BenchWorker> = workerOf(
 /** The heat model, apart: a window takes a second, and no picture should wait for it. */
 export const inHeatWorker: InWorker<HeatWorker> = workerOf(
   () => new Worker(new URL('./heat.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** When the runs will be over, apart again: it is asked while a window is calculated. */
+export const inRunWorker: InWorker<RunWorker> = workerOf(
+  () => new Worker(new URL('./run.worker.ts', import.meta.url), { type: 'module' }),
 );
 
 export const onProgress = (f: (done: number) => void): ((done: number) => void) => Comlink.proxy(f);

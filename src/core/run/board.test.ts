@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { plannedS } from '../shop/operation';
 import type { Run, RunEvent } from '../shop/run';
 import { calling, handTasks, inOrderOfNeed, laneOf, nextSecondMs, type Lane } from './board';
-import { forecast } from './forecast';
+import { forecast as forecastOf, pressesNow } from './forecast';
 import { paceFrom, type PaceOf } from './pace';
 import { withState } from './pieces';
 import { cycleOf } from './run';
@@ -11,6 +11,9 @@ import { operation } from '../shop/operation';
 import { CYCLE, done, must, OPERATIONS, pieces, PRESS, queued, T0 } from './testRun';
 
 const AS_PLANNED: PaceOf = (o) => ({ usualS: o.plannedS, logSd: 0, seen: 0 });
+/** As the screens ask for it. */
+const forecast = (lanes: readonly Lane[], pace: PaceOf, left: ReadonlyMap<string, number>) =>
+  forecastOf(pressesNow(lanes, pace), left);
 const lane = (of: Run, s: number, pace = AS_PLANNED): Lane =>
   must(laneOf(withState(of), T0 + s * 1000, pace));
 const upTo = (n: number, at: number): RunEvent[] => CYCLE.slice(0, n).map((id) => done(id, at));

@@ -14,7 +14,8 @@ export interface Forecast {
   readonly runs: Readonly<Record<string, { readonly usualS: number; readonly ninetyS: number }>>;
 }
 
-interface PressNow {
+/** A press as it stands, with all that the forecast asks of it. Plain JSON, so that a worker can be asked. */
+export interface PressNow {
   readonly id: string;
   readonly jobId: string;
   readonly cycle: readonly { readonly operation: Operation; readonly pace: Pace }[];
@@ -180,13 +181,16 @@ function pressNow(lane: Lane, pace: PaceOf): PressNow {
 const quantile = (sorted: readonly number[], q: number): number =>
   sorted[Math.min(sorted.length - 1, Math.max(0, Math.ceil(q * sorted.length) - 1))] ?? 0;
 
+/** Presses as they stand. `pace` tells how long each step takes here. */
+export const pressesNow = (lanes: readonly Lane[], pace: PaceOf): readonly PressNow[] =>
+  lanes.map((l) => pressNow(l, pace));
+
 /**
  * When every run will be over. `left` are the pieces of each job that no press holds yet. The usual course is the median of a fixed number of
  * ways it could go, each with times drawn from what is known of every step and of how well it is known; seeded, so the same for the same state.
  */
-export function forecast(lanes: readonly Lane[], pace: PaceOf, left: ReadonlyMap<string, number>): Forecast {
-  if (lanes.length === 0) return { usualS: 0, ninetyS: 0, runs: {} };
-  const presses = lanes.map((l) => pressNow(l, pace));
+export function forecast(presses: readonly PressNow[], left: ReadonlyMap<string, number>): Forecast {
+  if (presses.length === 0) return { usualS: 0, ninetyS: 0, runs: {} };
   const random = seeded(20_141);
   const normal = (): number => normalQuantile(Math.min(1 - 1e-6, Math.max(1e-6, random())));
   const ways = Array.from({ length: WAYS }, () => {

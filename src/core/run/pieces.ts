@@ -99,6 +99,15 @@ export function nextPieces(run: Run, runs: readonly RunWithState[], atOnce: numb
     .slice(0, atOnce);
 }
 
+/** How many pieces the runs of a job that are on will still take, after those in hand. */
+export function toCome(runs: readonly RunWithState[]): number {
+  const each = runs.filter(isOn).flatMap((r) => nextPieces(r.run, runs, Infinity));
+  const unnumbered = runs
+    .filter((r) => isOn(r) && !r.run.queue)
+    .reduce((n, r) => n + r.run.pieces - r.state.through - r.state.inLoad.length, 0);
+  return new Set(each.map(key)).size + unnumbered;
+}
+
 /** Blanks that should still lie there: those counted when the newest run that counted began, less what went through since in any run of the job. */
 export function blanksLeft(runs: readonly RunWithState[]): number | null {
   const counted = runs.filter((r) => r.run.blanks !== null).pop();

@@ -13,6 +13,7 @@ import { savePress } from '@/data/shop';
 import { notify, notifyProblem } from '@/ui/notify';
 import { useUnits } from '@/ui/units';
 import { useShop } from '../shell/shopContext';
+import { shopNow } from './shopTime';
 
 interface Props {
   readonly run: Run;
@@ -40,7 +41,7 @@ export function DisplayTaps({ run, state }: Props) {
     return r.ok;
   };
   const back = async () => {
-    const at = Date.now();
+    const at = shopNow();
     const timing = timingOfRun(run, state, at, newId('timing'));
     if (!(await send('back', at)) || !timing) return;
     const press = shop.presses.find((p) => p.id === run.press.id);
@@ -60,7 +61,7 @@ export function DisplayTaps({ run, state }: Props) {
       <Tap label="One degree more" onClick={() => setReadC((c) => Math.min(run.settings.platenC, c + step))}>
         +
       </Tap>
-      <Tap onClick={() => void send('lowest', Date.now())}>
+      <Tap onClick={() => void send('lowest', shopNow())}>
         {lowest === null ? 'Lowest it read' : 'Lowest: noted'}
       </Tap>
       <Tap onClick={() => void back()}>Back at temperature</Tap>

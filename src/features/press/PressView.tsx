@@ -6,7 +6,12 @@ import { operationWords } from '@/core/operations/words';
 import { contextOfPlan } from '@/core/plan/operationWords';
 import { count } from '@/core/units/quantity';
 import { Say, useSay } from '@/ui/units';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { piecesText, whyLabel } from '@/core/plan/runWords';
+import { Button } from '@/ui/Button';
 import { useJob } from '../job/jobContext';
+import { blanksText } from './Hands';
 import { NeedsBlank } from '../job/NeedsBlank';
 
 const RESOURCE_WORDS: Readonly<Record<Resource, string>> = {
@@ -26,30 +31,35 @@ const RESOURCE_BARS: Readonly<Record<Resource, string>> = {
 
 /** Before and between runs: how many are through, and what one piece asks of hands and press. */
 export function PressView() {
-  const { plan, job } = useJob();
+  const { plan } = useJob();
   const say = useSay();
   if (!plan.blank.blank) return <NeedsBlank />;
   const { press, heat } = plan;
   const context = contextOfPlan(plan);
-  const total = Math.max(1, plannedS(press.cycle));
+  const atOnce = heat.load?.load.piecesAtOnce ?? 1;
+  const total = press.good + press.left;
+  const cycleS = Math.max(1, plannedS(press.cycle));
   return (
     <div className="absolute inset-0 overflow-y-auto px-6 py-5">
       <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
         <p className="font-name font-semibold">
           <span className="text-[72px] leading-none">{press.good}</span>
-          <span className="text-head"> of {say([count(job.pieces, 'piece')])} pressed</span>
+          <span className="text-head"> of {say([count(total, 'piece')])} pressed</span>
         </p>
         {press.spoiled > 0 && (
           <p className="pb-2 font-label text-lead font-semibold text-act-deep">{press.spoiled} spoiled</p>
         )}
         {heat.press && <p className="pb-2 text-lead">{heat.press.name}</p>}
       </div>
-      <PieceTally good={press.good} spoiled={press.spoiled} pieces={job.pieces} />
+      <PieceTally good={press.good} spoiled={press.spoiled} pieces={total} />
+      <AfterRuns />
       {!context || press.cycle.length === 0 ? (
         <p className="mt-6 text-lead">Set the heat first: the steps follow from press and settings.</p>
       ) : (
         <>
-          <h2 className="mt-6 font-name text-name font-semibold">One piece, step by step</h2>
+          <h2 className="mt-6 font-name text-name font-semibold">
+            {atOnce > 1 ? `One load of ${atOnce}` : 'One piece'}, step by step
+          </h2>
           <ol className="mt-2 grid max-w-3xl gap-1">
             {press.cycle.map((step) => (
               <li
@@ -66,7 +76,7 @@ export function PressView() {
                 <span
                   aria-hidden
                   className={`col-span-2 h-2 sm:col-span-1 sm:h-4 ${RESOURCE_BARS[step.resource]}`}
-                  style={{ width: `${Math.max(2, (100 * step.plannedS) / total)}%` }}
+                  style={{ width: `${Math.max(2, (100 * step.plannedS) / cycleS)}%` }}
                 />
               </li>
             ))}
@@ -77,6 +87,43 @@ export function PressView() {
           </p>
         </>
       )}
+    </div>
+  );
+}
+
+/** What was lost and has to be printed again, what blanks are left, and where the presses are. */
+function AfterRuns() {
+  const { plan, job, edit } = useJob();
+  const router = useRouter();
+  const { reprints, blanksLeft, left } = plan.press;
+  const list = reprints.map((r) => r.piece);
+  return (
+    <div className="mt-4 flex max-w-3xl flex-wrap items-center gap-x-6 gap-y-3">
+      {reprints.length > 0 && (
+        <>
+          <ul className="grid gap-0.5" aria-label="Reprint list">
+            {reprints.map(({ piece, why }) => (
+              <li key={`${piece.number} ${piece.name}`}>
+                {piecesText([piece])}: {whyLabel(why)}
+              </li>
+            ))}
+          </ul>
+          <Button
+            onClick={() => {
+              edit((j) => ({ ...j, reprint: list }));
+              router.push(`/job/${job.id}/sheet`);
+            }}
+          >
+            Print {list.length} again
+          </Button>
+        </>
+      )}
+      {blanksLeft !== null && (
+        <p className="font-label font-semibold">Blanks: {blanksText(blanksLeft, left)}</p>
+      )}
+      <Link href="/pressing" className="font-label font-semibold underline underline-offset-4">
+        All presses
+      </Link>
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { Files } from './Files';
+import { ReprintBar } from './ReprintBar';
 import { SheetOptions } from './SheetOptions';
 import { PanelsBar } from './PanelsBar';
 import { PaperBoard } from './PaperBoard';
@@ -17,6 +18,7 @@ export function SheetView() {
   const page = Math.min(at, Math.max(0, plan.sheet.pages.length - 1));
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
+      <ReprintBar />
       <SheetTools />
       <PanelsBar />
       <SheetOptions />

@@ -10,7 +10,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['U', 'millimetres or inches'],
   ['T', '°C or °F'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
-  ['Space', 'at the press: the next step'],
+  ['Space', 'at the presses: the next step of the one that calls'],
+  ['1 to 9', 'at the presses: the next step of that press'],
   ['Arrows', 'on a drawing: move what is chosen; with Shift, further'],
   ['?', 'these shortcuts'],
 ];

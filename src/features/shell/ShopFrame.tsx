@@ -9,6 +9,7 @@ import { UnitToggles } from './UnitToggles';
 
 const SHOP_PAGES = [
   { href: '/', label: 'Bench' },
+  { href: '/pressing', label: 'At the presses' },
   { href: '/blanks', label: 'Blanks' },
   { href: '/presses', label: 'Presses' },
   { href: '/papers', label: 'Papers' },

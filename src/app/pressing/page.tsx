@@ -1,0 +1,5 @@
+import { Board } from '@/features/press/Board';
+
+export default function Page() {
+  return <Board />;
+}

@@ -1,0 +1,45 @@
+'use client';
+
+import type { Lead } from './useLead';
+import { PressButton } from './PressButton';
+import { useJump } from './shopTime';
+
+const minutes = (ms: number): string => {
+  const m = Math.round(Math.abs(ms) / 60_000);
+  return m < 120 ? `${Math.max(1, m)} min` : `${Math.round(m / 60)} h`;
+};
+
+/** Another tab leads: this one follows, and says so. */
+export function FollowBanner({ lead, takeOver }: { lead: Lead; takeOver: () => void }) {
+  if (lead !== 'following') return null;
+  return (
+    <div role="status" className="flex flex-wrap items-center gap-4 bg-warning px-6 py-2 text-lead text-ink">
+      <p className="flex-1 font-semibold">Another tab leads at the presses. This one follows it.</p>
+      <PressButton look="call" onClick={takeOver}>
+        Lead from here
+      </PressButton>
+    </div>
+  );
+}
+
+/** The wall clock jumped: how it was taken, and a way to say otherwise. */
+export function JumpBanner() {
+  const { jump, otherwise } = useJump();
+  if (!jump) return null;
+  const set = jump.taken === 'clock set';
+  return (
+    <div role="status" className="flex flex-wrap items-center gap-4 bg-strata-5 px-6 py-2 text-lead text-ink">
+      <p className="flex-1 font-semibold">
+        The clock of this machine moved {jump.byMs < 0 ? 'back' : 'on'} {minutes(jump.byMs)}.{' '}
+        {set
+          ? 'Taken as the clock being set: no time at the presses changed.'
+          : 'Taken as time that passed, as when the machine sleeps.'}
+      </p>
+      {jump.byMs > 0 && (
+        <PressButton look="call" onClick={otherwise}>
+          {set ? 'That time did pass' : 'The clock was set'}
+        </PressButton>
+      )}
+    </div>
+  );
+}

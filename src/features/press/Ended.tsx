@@ -1,0 +1,101 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { endCheck } from '@/core/operations/startCheck';
+import type { Plan } from '@/core/plan/plan';
+import { piecesText, whyLabel } from '@/core/plan/runWords';
+import { isOn, withState, type RunWithState } from '@/core/run/pieces';
+import type { Job } from '@/core/job/job';
+import { changeJob } from '@/data/jobs';
+import { notifyProblem } from '@/ui/notify';
+import { useShop } from '../shell/shopContext';
+import { blanksText } from './Hands';
+import { PressButton } from './PressButton';
+import { CheckList } from './Ready';
+import { strike } from './strike';
+
+interface Props {
+  readonly job: Job;
+  readonly made: Plan;
+  readonly last: RunWithState | null;
+  /** Goes on with what is left; null where nothing is. */
+  readonly onMore: (() => void) | null;
+}
+
+const LINK =
+  'inline-flex min-h-16 items-center border-2 border-mist px-6 font-label text-name font-semibold hover:bg-strata-2';
+
+/** After the last piece of a run: put away, count, look them over, print again what was lost. */
+export function Ended({ job, made, last, onMore }: Props) {
+  const { shop } = useShop();
+  const router = useRouter();
+  const { press } = made;
+  const { reprints, left } = press;
+  const total = press.good + left;
+  const waits = shop.runs.some((r) => r.press.id === last?.run.press.id && isOn(withState(r)));
+  const reprint = async () => {
+    const list = reprints.map((r) => r.piece);
+    const r = await changeJob(job.id, (j) => ({ ...j, reprint: list }));
+    if (r.ok) router.push(`/job/${job.id}/sheet`);
+    else notifyProblem(r.problem);
+  };
+  return (
+    <main className="on-night flex h-dvh flex-col bg-night text-pale">
+      <div className="min-h-0 flex-1 overflow-auto px-5 py-6 sm:p-8">
+        <h1 className="font-name text-big font-semibold">
+          {left === 0 ? `All ${total} are through the press.` : `${press.good} of ${total} are good.`}
+        </h1>
+        <p className="mt-1 text-name text-mist">
+          {job.name}
+          {press.spoiled > 0 && ` · ${press.spoiled} spoiled`}
+          {press.blanksLeft !== null && ` · blanks ${blanksText(press.blanksLeft, left)}`}
+        </p>
+        <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+          {last && (
+            <section>
+              <h2 className="font-name text-head font-semibold">Before you go</h2>
+              <CheckList items={endCheck({ press: last.run.press, blank: last.run.blank }, waits)} />
+            </section>
+          )}
+          {reprints.length > 0 && (
+            <section>
+              <h2 className="font-name text-head font-semibold">Reprint list</h2>
+              <ul className="mt-2 grid gap-1.5 text-lead">
+                {reprints.map(({ piece, why }) => (
+                  <li
+                    key={`${piece.number} ${piece.name}`}
+                    className="flex justify-between gap-4 border-b-2 border-strata-2 py-1.5"
+                  >
+                    <span>{piecesText([piece])}</span>
+                    <span className="font-semibold">{whyLabel(why)}</span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+        </div>
+      </div>
+      <footer className="flex flex-wrap items-center gap-4 border-t-2 border-strata-2 p-5">
+        <Link
+          href={`/job/${job.id}/look`}
+          className="inline-flex min-h-16 items-center bg-act px-8 font-label text-head font-semibold text-white"
+        >
+          Look them over
+        </Link>
+        {reprints.length > 0 && (
+          <PressButton onClick={() => void reprint()}>
+            Print {reprints.length} again on {reprints.length === 1 ? 'its' : 'their'} own sheet
+          </PressButton>
+        )}
+        {onMore && <PressButton onClick={onMore}>Press the {made.press.free.length} left</PressButton>}
+        {last && last.state.ended !== 'no' && (
+          <PressButton onClick={() => void strike(last, 'undo')}>Undo the last step</PressButton>
+        )}
+        <Link href="/pressing" className={LINK}>
+          All presses
+        </Link>
+      </footer>
+    </main>
+  );
+}

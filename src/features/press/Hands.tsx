@@ -1,0 +1,204 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { handTasks, type Lane } from '@/core/run/board';
+import type { PaceOf } from '@/core/run/pace';
+import { listOf } from '@/core/run/chain';
+import { coolingLoads, goodOf, touchSafeAfterS } from '@/core/run/run';
+import { tapingFor } from '@/core/run/taping';
+import { piecesText, whyLabel } from '@/core/plan/runWords';
+import { clockText } from '@/core/units/format';
+import { useSay } from '@/ui/units';
+import { wordsOf } from './laneWords';
+import { PressButton } from './PressButton';
+import { countBetween } from './strike';
+import type { JobOn } from './useRuns';
+
+const MOST_TASKS = 6;
+const MOST_COOLING = 4;
+
+interface Props {
+  readonly lanes: readonly Lane[];
+  readonly pace: PaceOf;
+  readonly jobs: ReadonlyMap<string, JobOn>;
+  readonly numberOf: (runId: string) => number;
+  readonly nowMs: number;
+  readonly open: boolean;
+}
+
+const inText = (s: number): string => (s <= 0 ? 'now' : clockText(Math.ceil(s)));
+
+/** What hands do next, what they do between, what cools, and what is to be printed again. */
+export function Hands(props: Props) {
+  return (
+    <aside aria-label="Hands" className="grid content-start gap-5 overflow-y-auto font-label text-lead">
+      <Tasks {...props} />
+      <Between {...props} />
+      <CoolingList {...props} />
+      <Reprints {...props} />
+    </aside>
+  );
+}
+
+function Tasks({ lanes, pace, numberOf }: Props) {
+  const phrase = useSay();
+  const tasks = handTasks(lanes, pace).slice(0, MOST_TASKS);
+  return (
+    <List title="Hands, in this order">
+      {tasks.map((t) => (
+        <Row
+          key={`${t.lane.run.id} ${t.operation.id} ${t.nextLoad}`}
+          label={`${numberOf(t.lane.run.id)} · ${phrase(wordsOf(t.operation, t.lane.run).title)}`}
+          value={inText(t.inS)}
+          strong={t.inS <= 0}
+        />
+      ))}
+    </List>
+  );
+}
+
+/** Pieces set down and cool by now that nobody has counted as packed, and how many are ready to be unwrapped first. */
+function coldPieces(
+  { run, state }: Lane,
+  nowMs: number,
+): { readonly cold: number; readonly wrapped: number } {
+  const safeMs = touchSafeAfterS(run) * 1000;
+  const loads = listOf(state.loads).filter((l) => nowMs - l.endedAt >= safeMs);
+  const cold = loads.reduce((n, l) => n + l.pieces.length - l.spoiled.length, 0);
+  return {
+    cold: Math.max(0, Math.min(cold, goodOf(state).length) - state.between.packed),
+    wrapped: run.settings.peel === 'cold' ? Math.max(0, cold - state.between.unwrapped) : 0,
+  };
+}
+
+function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
+  return (
+    <List title="Between">
+      {lanes.flatMap((lane) => {
+        const n = numberOf(lane.run.id);
+        const taping = tapingFor(lane, lanes, pace, jobs.get(lane.run.jobId)?.toCome ?? 0);
+        const { cold, wrapped } = coldPieces(lane, nowMs);
+        const ready = taping.ready ?? 0;
+        const enough = ready >= taping.want;
+        return [
+          taping.left > 0 || ready > 0 ? (
+            <Row
+              key={`tape ${lane.run.id}`}
+              label={`${n} · Tape up`}
+              value={
+                ready > taping.most
+                  ? `${ready} ready, too many`
+                  : enough
+                    ? `${ready} ready, enough`
+                    : `${ready} ready, want ${taping.want}`
+              }
+              strong={!enough}
+              onAdd={open ? () => void countBetween(lane.run.id, 'taped', 1) : undefined}
+              onLess={open && ready > 0 ? () => void countBetween(lane.run.id, 'taped', -1) : undefined}
+            />
+          ) : null,
+          wrapped > 0 ? (
+            <Row
+              key={`unwrap ${lane.run.id}`}
+              label={`${n} · Unwrap the cold ones`}
+              value={String(wrapped)}
+              onAdd={open ? () => void countBetween(lane.run.id, 'unwrapped', wrapped) : undefined}
+            />
+          ) : null,
+          cold > 0 ? (
+            <Row
+              key={`box ${lane.run.id}`}
+              label={`${n} · Box the cold ones`}
+              value={String(cold)}
+              onAdd={open ? () => void countBetween(lane.run.id, 'packed', cold) : undefined}
+            />
+          ) : null,
+        ];
+      })}
+    </List>
+  );
+}
+
+function CoolingList({ lanes, numberOf, nowMs }: Props) {
+  const cooling = lanes
+    .flatMap((l) => coolingLoads(l.run, l.state, nowMs).map((c) => ({ ...c, n: numberOf(l.run.id) })))
+    .sort((a, b) => a.waitS - b.waitS);
+  if (cooling.length === 0) return null;
+  return (
+    <List title="Cooling">
+      {cooling.slice(0, MOST_COOLING).map((c) => (
+        <Row
+          key={`${c.n} ${c.pieces[0]?.number}`}
+          label={`${c.n} · ${piecesText(c.pieces)}`}
+          value={`touch in ${inText(c.waitS)}`}
+        />
+      ))}
+    </List>
+  );
+}
+
+function Reprints({ jobs }: Props) {
+  const all = [...jobs.values()].filter((j) => j.pieces.reprints.length > 0 || j.blanksLeft !== null);
+  if (all.length === 0) return null;
+  return (
+    <List title="Reprint list">
+      {all.flatMap((j) => [
+        ...j.pieces.reprints.map(({ piece, why }) => (
+          <Row
+            key={`${j.job.id} ${piece.number} ${piece.name}`}
+            label={`${j.job.name} · ${piecesText([piece])}`}
+            value={whyLabel(why)}
+          />
+        )),
+        j.blanksLeft === null ? null : (
+          <Row
+            key={`${j.job.id} blanks`}
+            label={`${j.job.name} · blanks`}
+            value={blanksText(j.blanksLeft, j.pieces.left.length)}
+            strong={j.blanksLeft < j.pieces.left.length}
+          />
+        ),
+      ])}
+    </List>
+  );
+}
+
+/** Whether the job can still be filled. */
+export const blanksText = (blanks: number, left: number): string =>
+  blanks < left
+    ? `${Math.max(0, blanks)} left, ${left - Math.max(0, blanks)} short`
+    : `${blanks} left, enough`;
+
+const List = ({ title, children }: { title: string; children: ReactNode }) => (
+  <section>
+    <h2 className="font-name text-name font-semibold text-strata-5">{title}</h2>
+    <ul>{children}</ul>
+  </section>
+);
+
+interface RowProps {
+  readonly label: string;
+  readonly value: string;
+  readonly strong?: boolean;
+  readonly onAdd?: (() => void) | undefined;
+  readonly onLess?: (() => void) | undefined;
+}
+
+function Row({ label, value, strong = false, onAdd, onLess }: RowProps) {
+  return (
+    <li className="flex items-center gap-3 border-b-2 border-strata-2 py-1.5">
+      <span className={`min-w-0 flex-1 leading-tight ${strong ? 'font-semibold' : ''}`}>{label}</span>
+      <span className="text-right font-semibold whitespace-nowrap">{value}</span>
+      {onLess && (
+        <PressButton aria-label={`${label}: one less`} onClick={onLess} className="min-w-12 px-0">
+          −
+        </PressButton>
+      )}
+      {onAdd && (
+        <PressButton aria-label={`${label}: done`} onClick={onAdd} className="px-0">
+          {onLess || label.endsWith('Tape up') ? '+1' : 'Done'}
+        </PressButton>
+      )}
+    </li>
+  );
+}

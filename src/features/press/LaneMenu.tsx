@@ -1,0 +1,75 @@
+'use client';
+
+import Link from 'next/link';
+import { Ellipsis } from 'lucide-react';
+import { DropdownMenu as Radix } from 'radix-ui';
+import { useState } from 'react';
+import type { Lane } from '@/core/run/board';
+import { canLay } from '@/core/run/run';
+import { withState } from '@/core/run/pieces';
+import { useShop } from '../shell/shopContext';
+import { LayDialog } from './LayDialog';
+import { strike } from './strike';
+
+const ITEM =
+  'flex min-h-16 w-full cursor-pointer items-center px-5 font-label text-name font-semibold outline-none data-[highlighted]:bg-strata-2';
+
+/** What is seldom done at a press: taking back, laying other pieces, a second press, stopping. */
+export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
+  const [laying, setLaying] = useState(false);
+  const { shop } = useShop();
+  const { run, state, step } = lane;
+  const early = step.timed && !lane.clock.up;
+  return (
+    <>
+      <Radix.Root modal={false}>
+        <Radix.Trigger
+          aria-label={`More for ${name}`}
+          className="grid size-16 shrink-0 place-items-center border-2 border-current hover:bg-strata-2"
+        >
+          <Ellipsis size={28} aria-hidden />
+        </Radix.Trigger>
+        <Radix.Portal>
+          <Radix.Content
+            align="end"
+            sideOffset={4}
+            className="on-night z-50 min-w-72 border-2 border-mist bg-night text-pale"
+          >
+            {early && (
+              <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'done')}>
+                Opened early
+              </Radix.Item>
+            )}
+            <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'undo')}>
+              Undo the last step
+            </Radix.Item>
+            <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'undo-load')}>
+              Undo the whole load
+            </Radix.Item>
+            {canLay(state) && run.queue && (
+              <Radix.Item className={ITEM} onSelect={() => setLaying(true)}>
+                Lay other pieces
+              </Radix.Item>
+            )}
+            <Radix.Item className={ITEM} asChild>
+              <Link href={`/press/${run.jobId}?on=${run.press.id}`}>This press alone</Link>
+            </Radix.Item>
+            <Radix.Item className={ITEM} asChild>
+              <Link href={`/press/${run.jobId}?another=1`}>On another press too</Link>
+            </Radix.Item>
+            <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'stop')}>
+              Stop the run
+            </Radix.Item>
+          </Radix.Content>
+        </Radix.Portal>
+      </Radix.Root>
+      {laying && (
+        <LayDialog
+          of={lane}
+          ofJob={shop.runs.filter((r) => r.jobId === run.jobId).map(withState)}
+          onClose={() => setLaying(false)}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,14 @@
+'use client';
+
+import { useState } from 'react';
+import { PressButton } from './PressButton';
+import { askToNotify, mayNotify } from './useAttention';
+
+/** Asks once whether it may call from another window; where that is settled there is nothing to ask. */
+export function NotifyButton() {
+  const [may, setMay] = useState(mayNotify);
+  if (may !== 'default') return null;
+  return (
+    <PressButton onClick={() => void askToNotify().then(setMay)}>Call me in other windows too</PressButton>
+  );
+}

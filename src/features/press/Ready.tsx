@@ -1,0 +1,227 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { startCheck, type CheckItem } from '@/core/operations/startCheck';
+import { newRun } from '@/core/plan/newRun';
+import type { Plan } from '@/core/plan/plan';
+import { preparationWords } from '@/core/plan/operationWords';
+import type { HeatAnswer } from '@/core/heat/answer';
+import type { Job } from '@/core/job/job';
+import { isOn, withState } from '@/core/run/pieces';
+import type { RunDose } from '@/core/shop/run';
+import { newId } from '@/data/ids';
+import { startRun } from '@/data/runs';
+import { inHeatWorker } from '@/workers/client';
+import { notifyProblem, notifyWrong } from '@/ui/notify';
+import { Say } from '@/ui/units';
+import { useShop } from '../shell/shopContext';
+import { PressButton } from './PressButton';
+import { shopNow } from './shopTime';
+import { wakeSound } from './sound';
+import { strike } from './strike';
+import { useStepKeys } from './useStepKeys';
+
+/** What over-time does is known at the start, or not at all: nobody waits longer for it. */
+const DOSE_WAIT_MS = 4000;
+
+const wait = (ms: number) => new Promise<null>((resolve) => setTimeout(() => resolve(null), ms));
+
+async function doseOf({ heat }: Plan): Promise<RunDose | null> {
+  const subject = heat.model?.subject;
+  if (!subject || !heat.chosen) return null;
+  const { settings } = heat.chosen;
+  const asked = inHeatWorker(
+    'Press',
+    (api) => api.answer({ kind: 'over', subject, settings }) as Promise<HeatAnswer>,
+  );
+  const r = await Promise.race([asked, wait(DOSE_WAIT_MS)]);
+  if (!r?.ok || r.value.kind !== 'over') return null;
+  const { kind: _, ...dose } = r.value;
+  return dose;
+}
+
+/** Blanks as typed: nothing is nobody counted; undefined is not a count. */
+function blanksTyped(text: string): number | null | undefined {
+  if (text.trim() === '') return null;
+  const n = Number(text);
+  return Number.isInteger(n) && n >= 0 && n <= 100_000 ? n : undefined;
+}
+
+/** Before the first piece of a run. */
+export function Ready({ job, made }: { job: Job; made: Plan }) {
+  const { heat, press } = made;
+  const { shop } = useShop();
+  const [blanks, setBlanks] = useState('');
+  const [beginning, setBeginning] = useState(false);
+  const runs = shop.runs.map(withState).filter(isOn);
+  const there = runs.find((r) => r.run.press.id === heat.press?.id && r.run.jobId !== job.id) ?? null;
+  // The time is the model's, a moment after the screen: nothing is begun with another.
+  const waiting = beginning || (heat.model?.wanted.some((q) => q.kind === 'start') ?? false);
+  const left = press.free.length;
+  const typed = blanksTyped(blanks);
+  const begin = async () => {
+    wakeSound();
+    if (waiting || there) return;
+    if (typed === undefined)
+      return notifyWrong('Blanks here: type a whole number from 0 to 100,000, or leave it empty.');
+    setBeginning(true);
+    const dose = await doseOf(made);
+    const run = newRun(job, made, { id: newId('run'), startedAt: shopNow(), blanks: typed, dose });
+    const r = run ? await startRun(run) : null;
+    if (r && !r.ok) notifyProblem(r.problem);
+    setBeginning(false);
+  };
+  useStepKeys({ onSpace: () => void begin() });
+  return (
+    <main className="on-night flex h-dvh flex-col bg-night text-pale">
+      <div className="min-h-0 flex-1 overflow-auto px-5 py-6 sm:p-8">
+        <h1 className="font-name text-big font-semibold">{job.name}</h1>
+        <p className="mt-1 text-name text-mist">
+          {left} to press on {heat.press?.name}
+        </p>
+        <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_24rem]">
+          <section>
+            <h2 className="font-name text-head font-semibold">First</h2>
+            <PreList made={made} />
+            <label className="mt-4 flex flex-wrap items-center gap-3 font-label text-name font-semibold">
+              Blanks here
+              <input
+                inputMode="numeric"
+                value={blanks}
+                onChange={(e) => setBlanks(e.target.value)}
+                aria-invalid={typed === undefined}
+                placeholder="not counted"
+                className="min-h-16 w-44 border-2 border-mist bg-strata-1 px-4 text-pale placeholder:text-mist"
+              />
+              {typeof typed === 'number' && (
+                <span className={typed < left ? 'text-strata-6' : 'text-mist'}>
+                  {typed < left ? `${left - typed} short` : `${typed - left} to spare`}
+                </span>
+              )}
+            </label>
+          </section>
+          <StartCheck made={made} others={runs.length} />
+        </div>
+      </div>
+      <footer className="flex flex-wrap items-center gap-4 border-t-2 border-strata-2 p-5">
+        {there ? (
+          <Busy of={there} />
+        ) : (
+          <PressButton
+            look="act"
+            onClick={() => void begin()}
+            aria-disabled={waiting}
+            className="px-8 text-head"
+          >
+            {waiting
+              ? 'Working out the time'
+              : (heat.load?.load.piecesAtOnce ?? 1) > 1
+                ? 'First load'
+                : 'First piece'}
+          </PressButton>
+        )}
+        <Link
+          href={`/job/${job.id}/press`}
+          className="inline-flex min-h-16 items-center border-2 border-mist px-6 font-label text-name font-semibold"
+        >
+          Not yet
+        </Link>
+        {!there && <p className="ml-auto text-lead text-mist">Space is the next step.</p>}
+      </footer>
+    </main>
+  );
+}
+
+/** The press is on with another job: it is handed over between two loads. */
+function Busy({ of }: { of: ReturnType<typeof withState> }) {
+  const { jobs } = useShop();
+  const name = jobs.find((r) => r.id === of.run.jobId)?.job.name ?? 'another job';
+  const between = of.state.stepIndex === 0;
+  return (
+    <>
+      <p className="text-lead">
+        {of.run.press.name} is on with {name}.
+        {!between && ' It can be handed over when this load is through.'}
+      </p>
+      {between && (
+        <PressButton look="act" onClick={() => void strike(of, 'stop')}>
+          Hand it over now
+        </PressButton>
+      )}
+      <Link
+        href="/pressing"
+        className="inline-flex min-h-16 items-center border-2 border-mist px-6 font-label text-name font-semibold"
+      >
+        All presses
+      </Link>
+    </>
+  );
+}
+
+/** Shown whole the first time with a press and a material, one line after that. */
+function StartCheck({ made, others }: { made: Plan; others: number }) {
+  const { shop } = useShop();
+  const { heat, blank } = made;
+  const known = shop.runs.some(
+    (r) => r.press.id === heat.press?.id && r.blank.material === blank.blank?.material,
+  );
+  const [whole, setWhole] = useState(!known);
+  if (!heat.press || !heat.chosen || !blank.blank) return null;
+  const items = startCheck({
+    settings: heat.chosen.settings,
+    blank: blank.blank,
+    press: heat.press,
+    wasteSheets: heat.load?.load.wasteSheets ?? 1,
+    others,
+  });
+  return (
+    <section className="border-l-8 border-warning pl-4">
+      <h2 className="font-name text-head font-semibold">Start check</h2>
+      {whole ? (
+        <CheckList items={items} />
+      ) : (
+        <>
+          <p className="mt-2 text-lead leading-snug">
+            Pressure cold, waste paper, fan, socket, gloves, a place for hot pieces. The maker’s sheet comes
+            first.
+          </p>
+          <PressButton className="mt-3" onClick={() => setWhole(true)}>
+            Show all {items.length}
+          </PressButton>
+        </>
+      )}
+    </section>
+  );
+}
+
+export const CheckList = ({ items }: { items: readonly CheckItem[] }) => (
+  <ul className="mt-2 grid gap-2 text-lead leading-snug">
+    {items.map((i) => (
+      <li key={i.id} className="flex gap-3">
+        <span
+          aria-hidden
+          className={`mt-1.5 size-3 shrink-0 ${i.caution ? 'bg-warning' : 'border-2 border-mist'}`}
+        />
+        <span>
+          <Say phrase={i.text} />
+        </span>
+      </li>
+    ))}
+  </ul>
+);
+
+function PreList({ made }: { made: Plan }) {
+  return (
+    <ol className="mt-2 grid gap-1.5">
+      {preparationWords(made).map((step, i) => (
+        <li key={i} className="flex gap-3 text-name leading-snug">
+          <span className="w-7 shrink-0 text-right font-name font-semibold text-strata-5">{i + 1}</span>
+          <span>
+            <Say phrase={step} />
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}

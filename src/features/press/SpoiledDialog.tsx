@@ -1,0 +1,84 @@
+'use client';
+
+import { useState } from 'react';
+import type { RunWithState } from '@/core/run/pieces';
+import { piecesText, whyLabel } from '@/core/plan/runWords';
+import { goodInLoad } from '@/core/run/run';
+import type { RunPiece, SpoiledWhy } from '@/core/shop/run';
+import { Dialog } from '@/ui/Dialog';
+import { strike } from './strike';
+
+/** The usual ones first. */
+const ORDER: readonly SpoiledWhy[] = [
+  'ghost',
+  'faded-all',
+  'faded-edge',
+  'faded-band',
+  'white-stripe',
+  'dark-seam',
+  'browned',
+  'halo',
+  'colour-speck',
+  'pale-speck',
+  'tape-mark',
+  'stuck',
+  'stray',
+  'white-rim',
+  'blotches',
+  'wrong-way',
+  'dropped',
+  'bad-blank',
+  'bad-print',
+  'not-said',
+];
+
+/** Which piece, where several are in hand, and why: one tap each, and it is on the reprint list. */
+export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () => void }) {
+  const good = goodInLoad(of.state);
+  const [piece, setPiece] = useState<RunPiece | null>(good.length === 1 ? (good[0] ?? null) : null);
+  const lose = (why: SpoiledWhy) => {
+    if (piece) void strike(of, 'spoiled', { piece: piece.number, why });
+    onClose();
+  };
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title={piece ? `Spoiled: ${piecesText([piece])}` : 'Which piece is spoiled?'}
+      about={piece ? 'What is seen on it? It goes on the reprint list.' : 'The others of the load go on.'}
+    >
+      {piece ? (
+        <Choices of={ORDER} label={whyLabel} onChoose={lose} />
+      ) : (
+        <Choices of={good} label={(p) => piecesText([p])} onChoose={setPiece} />
+      )}
+    </Dialog>
+  );
+}
+
+function Choices<T>({
+  of,
+  label,
+  onChoose,
+}: {
+  of: readonly T[];
+  label: (t: T) => string;
+  onChoose: (t: T) => void;
+}) {
+  return (
+    <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3 lg:grid-cols-4">
+      {of.map((t, i) => (
+        <li key={i}>
+          <button
+            type="button"
+            onClick={() => onChoose(t)}
+            className="min-h-16 w-full border-2 border-ink px-3 text-left font-label text-lead font-semibold hover:bg-board"
+          >
+            {label(t)}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

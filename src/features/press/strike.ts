@@ -1,0 +1,55 @@
+import { eventOf, type Struck } from '@/core/run/run';
+import type { RunWithState } from '@/core/run/pieces';
+import type { Between, RunEvent, RunPiece, SpoiledWhy } from '@/core/shop/run';
+import { addRunEvent } from '@/data/runs';
+import { notifyProblem } from '@/ui/notify';
+import { shopNow } from './shopTime';
+import { wakeSound } from './sound';
+
+const KEPT_AS = 'mesa-drift.person';
+
+/** Who presses at this screen; '' where nobody said. */
+export function personHere(): string {
+  try {
+    return localStorage.getItem(KEPT_AS) ?? '';
+  } catch {
+    return '';
+  }
+}
+
+export function setPersonHere(name: string): void {
+  try {
+    localStorage.setItem(KEPT_AS, name);
+  } catch {
+    // A browser that keeps nothing asks again next time.
+  }
+}
+
+const by = (): { readonly by?: string } => {
+  const name = personHere();
+  return name === '' ? {} : { by: name };
+};
+
+async function add(runId: string, event: RunEvent, after: number | null): Promise<boolean> {
+  const r = await addRunEvent(runId, event, after);
+  if (!r.ok) notifyProblem(r.problem);
+  return r.ok && r.value;
+}
+
+/** What a hand struck about the step it saw. Taking back and stopping count whatever came between. */
+export function strike(
+  { run, state }: RunWithState,
+  kind: Struck,
+  said: { readonly piece?: number; readonly why?: SpoiledWhy } = {},
+): Promise<boolean> {
+  wakeSound();
+  const event = eventOf(run, state, kind, shopNow(), { ...by(), ...said });
+  if (!event) return Promise.resolve(false);
+  return add(run.id, event, kind === 'done' || kind === 'spoiled' ? run.events.length : null);
+}
+
+export const countBetween = (runId: string, what: Between, count: number): Promise<boolean> =>
+  add(runId, { kind: 'between', at: shopNow(), what, count, ...by() }, null);
+
+export const layPieces = (runId: string, pieces: readonly RunPiece[]): Promise<boolean> =>
+  add(runId, { kind: 'lay', at: shopNow(), pieces: [...pieces] }, null);

@@ -1,0 +1,96 @@
+import { useEffect, useMemo, useState } from 'react';
+import { laneOf, type Lane } from '@/core/run/board';
+import { pressesNow, type Forecast } from '@/core/run/forecast';
+import { paceFrom, timedSteps, type PaceOf } from '@/core/run/pace';
+import {
+  blanksLeft,
+  isOn,
+  jobPieces,
+  runsOf,
+  toCome,
+  withState,
+  type JobPieces,
+  type RunWithState,
+} from '@/core/run/pieces';
+import type { Job } from '@/core/job/job';
+import { piecesOf } from '@/core/art/names';
+import { piecesOfJob } from '@/core/plan/press';
+import type { Shop } from '@/core/shop/shop';
+import { inRunWorker } from '@/workers/client';
+import { useShop } from '../shell/shopContext';
+
+/** Runs that are on, in the order in which they were begun: the first is press 1. */
+export interface RunsOn {
+  readonly runs: readonly RunWithState[];
+  readonly pace: PaceOf;
+  readonly jobs: ReadonlyMap<string, JobOn>;
+}
+
+export interface JobOn {
+  readonly job: Job;
+  /** All its pieces. */
+  readonly total: number;
+  readonly pieces: JobPieces;
+  /** Pieces its runs that are on will still take, after those in hand. */
+  readonly toCome: number;
+  readonly blanksLeft: number | null;
+}
+
+function jobOf(job: Job, shop: Shop): JobOn {
+  const all = piecesOfJob(job, piecesOf(job.art));
+  const runs = runsOf(shop.runs, job.id);
+  return {
+    job,
+    total: all.length,
+    pieces: jobPieces(all, runs),
+    toCome: toCome(runs),
+    blanksLeft: blanksLeft(runs),
+  };
+}
+
+export function useRunsOn(): RunsOn {
+  const { shop, jobs } = useShop();
+  return useMemo(() => {
+    const all = shop.runs.map(withState);
+    const runs = all.filter(isOn).sort((a, b) => a.run.startedAt - b.run.startedAt);
+    const ids = new Set(runs.map((r) => r.run.jobId));
+    return {
+      runs,
+      pace: paceFrom(timedSteps(all)),
+      jobs: new Map(jobs.filter((r) => ids.has(r.id)).map((r) => [r.id, jobOf(r.job, shop)])),
+    };
+  }, [shop, jobs]);
+}
+
+export const lanesAt = (runs: readonly RunWithState[], nowMs: number, pace: PaceOf): readonly Lane[] =>
+  runs.flatMap((r) => laneOf(r, nowMs, pace) ?? []);
+
+/** Foretold again after so long, and after every step. */
+const AGAIN_S = 10;
+
+export interface Foretold {
+  readonly forecast: Forecast;
+  /** When it was foretold, shop time ms. */
+  readonly atMs: number;
+}
+
+/** When the runs will be over, by the worker; null until it has answered for the first time. */
+export function useForecast({ runs, pace, jobs }: RunsOn, nowMs: number): Foretold | null {
+  const [told, setTold] = useState<Foretold | null>(null);
+  const bucket = Math.floor(nowMs / 1000 / AGAIN_S);
+  useEffect(() => {
+    let stale = false;
+    const lanes = lanesAt(runs, nowMs, pace);
+    if (lanes.length === 0) return;
+    const left = new Map([...jobs].map(([id, j]) => [id, j.toCome]));
+    void inRunWorker('Press', (api) => api.forecast(pressesNow(lanes, pace), left)).then((r) => {
+      if (!stale && r.ok) setTold({ forecast: r.value, atMs: nowMs });
+    });
+    return () => {
+      stale = true;
+    };
+    // Told anew for every step and every few seconds, not for every second.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [runs, pace, jobs, bucket]);
+  return runs.length > 0 ? told : null;
+}

@@ -1,0 +1,21 @@
+import { piecesText } from '@/core/plan/runWords';
+import { Button } from '@/ui/Button';
+import { useJob } from '../job/jobContext';
+
+/** Only the pieces of the reprint list are on the sheets: said, with the way back. */
+export function ReprintBar() {
+  const { job, edit } = useJob();
+  if (!job.reprint) return null;
+  return (
+    <div
+      role="status"
+      className="flex flex-wrap items-center gap-3 border-b-2 border-ink bg-warning/25 px-4 py-2"
+    >
+      <p className="flex-1 font-label font-semibold">
+        Reprint sheet: only {piecesText(job.reprint)}, with{' '}
+        {job.reprint.length === 1 ? 'its name' : 'their names'} kept.
+      </p>
+      <Button onClick={() => edit((j) => ({ ...j, reprint: null }))}>Print all pieces</Button>
+    </div>
+  );
+}
