@@ -71,4 +71,12 @@ test('no violation at the press, before, during and when time is up', async ({ b
   await page.clock.fastForward(70_000);
   await expect(page.getByText('Time is up')).toBeVisible();
   await clean(page, 'time is up');
+  await page.goto(`${address()}/pressing`);
+  await expect(page.getByRole('region', { name: '1 · Tumbler press A' })).toBeVisible();
+  await clean(page, 'all presses');
+  await page.getByRole('button', { name: 'Spoiled' }).click();
+  await clean(page, 'spoiled');
+  await page.getByRole('button', { name: 'Ghosting' }).click();
+  await page.getByRole('button', { name: 'More for 1 · Tumbler press A' }).click();
+  await clean(page, 'more');
 });

@@ -107,15 +107,17 @@ test('eight name plates in one load: laid on the bed, three loads of eight, pres
   await saved(page);
   await page.goto(page.url().replace(/\/job\/(.*)\/press$/, '/press/$1'));
   await page.getByRole('button', { name: 'First load' }).click();
-  await expect(page.getByText('pieces 1 to 8 of 24')).toBeVisible();
+  await expect(page.getByText('pieces 1–8 of 24')).toBeVisible();
   await page.getByRole('button', { name: 'Loaded' }).click();
   await page.getByRole('button', { name: 'Closed' }).click();
   await page.getByRole('button', { name: 'Opened early' }).click();
   await page.getByRole('button', { name: 'Spoiled' }).click();
-  await expect(page.getByText('1 of them spoiled')).toBeVisible();
+  await page.getByRole('button', { name: 'piece 3', exact: true }).click();
+  await page.getByRole('button', { name: 'Faded corner or edge' }).click();
+  await expect(page.getByText('pieces 1, 2, 4–8, 1 spoiled')).toBeVisible();
   await page.getByRole('button', { name: 'Peeled' }).click();
   await page.getByRole('button', { name: 'Next piece' }).click();
-  await expect(page.getByText('pieces 9 to 16 of 24')).toBeVisible();
+  await expect(page.getByText('pieces 9–16 of 24')).toBeVisible();
 });
 
 test('a two-sided ornament: both at once lacks heat below, a face at a time does not', async ({

@@ -35,6 +35,7 @@ test('back, spoiled and stop; an early opening is the hand’s own choice', asyn
   await page.getByRole('button', { name: 'Opened early' }).click();
   await expect(page.locator('[aria-current="step"]')).toContainText('Turn half round');
   await page.getByRole('button', { name: 'Spoiled' }).click();
+  await page.getByRole('button', { name: 'Ghosting' }).click();
   await expect(page.getByText('piece 2 of 24')).toBeVisible();
   await expect(page.getByText('1 spoiled')).toBeVisible();
   await page.getByRole('link', { name: 'Stop the run' }).click();

@@ -141,6 +141,7 @@ test('struck twice: one run, one log entry, one step', async ({ bench: page }) =
   expect(before.runs).toBe(1);
   expect(before.events).toBeLessThanOrEqual(1);
   await page.getByRole('button', { name: 'Spoiled' }).click();
+  await page.getByRole('button', { name: 'Not said' }).click();
   await page.getByRole('link', { name: 'Stop the run' }).click();
   await open(page, '/job/dome-beakers/look');
   await page.getByRole('radio', { name: 'dye left all over' }).click();

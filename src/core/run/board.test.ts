@@ -6,7 +6,7 @@ import { forecast as forecastOf, pressesNow } from './forecast';
 import { paceFrom, type PaceOf } from './pace';
 import { withState } from './pieces';
 import { cycleOf } from './run';
-import { tapeAhead, tapeS, tapingFor } from './taping';
+import { tapeAhead, tapePace, tapingFor } from './taping';
 import { operation } from '../shop/operation';
 import { CYCLE, done, must, OPERATIONS, pieces, PRESS, queued, T0 } from './testRun';
 
@@ -133,7 +133,7 @@ describe('taping up ahead', () => {
       operations: [tape, ...OPERATIONS],
     });
     const [a, b] = [lane(of('a'), 0), lane(of('b'), 0)];
-    expect(tapeS(a)).toBe(120);
+    expect(tapePace(a, AS_PLANNED).usualS).toBe(120);
     const alone = tapingFor(a, [a], AS_PLANNED, 23);
     const shared = tapingFor(a, [a, b], AS_PLANNED, 23);
     expect(alone.ready).toBeNull();

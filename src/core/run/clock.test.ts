@@ -67,3 +67,9 @@ test('shop time never runs backwards, whatever the wall does', () => {
     ),
   );
 });
+
+test('a counter begun anew moves no time back', () => {
+  const at = after(begun, 5000);
+  expect(shopTimeMs(readClock(at, { wallMs: at.last.wallMs + 40, countMs: 1 })) - WALL).toBe(5040);
+  expect(shopTimeMs(readClock(at, { wallMs: at.last.wallMs - HOUR, countMs: 1 })) - WALL).toBe(5000);
+});

@@ -3,8 +3,8 @@ import { seeded } from '../random/random';
 import type { Operation } from '../shop/operation';
 import { isHot, type Lane } from './board';
 import { personOf, type Pace, type PaceOf } from './pace';
-import { cycleOf, tapedReady } from './run';
-import { tapeS } from './taping';
+import { cycleOf } from './run';
+import { readyNow, tapePace } from './taping';
 
 /** When things are over, s from now: usual, and the time nine in ten are over by. */
 export interface Forecast {
@@ -24,12 +24,14 @@ export interface PressNow {
   readonly hot: boolean;
   readonly atOnce: number;
   readonly inLoad: number;
-  readonly tapeS: number;
+  readonly tape: Pace;
   readonly ready: number;
 }
 
 interface Working {
   readonly of: PressNow;
+  /** To tape up one piece this time, s. */
+  readonly tapeS: number;
   step: number;
   /** The press goes on by itself until then; from then it needs hands. */
   untilS: number;
@@ -97,7 +99,7 @@ function tapeUntil(
       )
       .sort((a, b) => a.ready / a.of.atOnce - b.ready / b.of.atOnce)[0];
     if (!short) return;
-    const needs = short.of.tapeS - short.begunS;
+    const needs = short.tapeS - short.begunS;
     if (needs > left) {
       short.begunS += left;
       return;
@@ -118,6 +120,7 @@ function once(
   const all = presses.map((of): Working => {
     const w: Working = {
       of,
+      tapeS: draw(of.tape, 'wrap'),
       step: of.stepIndex,
       untilS: 0,
       hot: of.hot,
@@ -141,7 +144,7 @@ function once(
     }
     const at = w.of.cycle[w.step];
     if (at && at.operation.kind === 'load' && w.ready < w.inLoad) {
-      nowS += Math.max(0, w.of.tapeS - w.begunS);
+      nowS += Math.max(0, w.tapeS - w.begunS);
       w.begunS = 0;
       w.ready += 1;
       continue;
@@ -159,7 +162,7 @@ function once(
 
 const WAYS = 60;
 
-function pressNow(lane: Lane, pace: PaceOf): PressNow {
+function pressNow(lane: Lane, lanes: readonly Lane[], pace: PaceOf): PressNow {
   const { run, state, clock } = lane;
   const by = personOf(run);
   const atOnce = run.load?.piecesAtOnce ?? 1;
@@ -172,9 +175,8 @@ function pressNow(lane: Lane, pace: PaceOf): PressNow {
     hot: isHot(state),
     atOnce,
     inLoad: state.inLoad.length,
-    tapeS: tapeS(lane),
-    // Where nobody counts, somebody tapes: one load lies ready.
-    ready: state.between.taped > 0 ? tapedReady(state) : atOnce,
+    tape: tapePace(lane, pace),
+    ready: readyNow(lane, lanes, pace),
   };
 }
 
@@ -183,7 +185,7 @@ const quantile = (sorted: readonly number[], q: number): number =>
 
 /** Presses as they stand. `pace` tells how long each step takes here. */
 export const pressesNow = (lanes: readonly Lane[], pace: PaceOf): readonly PressNow[] =>
-  lanes.map((l) => pressNow(l, pace));
+  lanes.map((l) => pressNow(l, lanes, pace));
 
 /**
  * When every run will be over. `left` are the pieces of each job that no press holds yet. The usual course is the median of a fixed number of

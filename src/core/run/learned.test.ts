@@ -50,6 +50,16 @@ describe('how long a step takes here', () => {
     expect(usualS(slow)).toBeGreaterThan(20);
   });
 
+  test('a piece is readied as quickly as its hands are at the press, until that is seen itself', () => {
+    const wrap = operation({ id: 'wrap', stage: 'prepare', kind: 'wrap', resource: 'hands', plannedS: 100 });
+    const usual = (ratio: number) => paceFrom(many(30, ratio))(wrap, 'p', 'Ines').usualS;
+    expect(usual(1.3)).toBeGreaterThan(115);
+    expect(usual(1.3)).toBeLessThan(130);
+    expect(paceFrom([])(wrap, 'p', 'Ines').usualS).toBe(100);
+    // Waiting for a display says nothing of hands.
+    expect(paceFrom(many(30, 1.3, { kind: 'reach-temperature' }))(wrap, 'p', 'Ines').usualS).toBe(100);
+  });
+
   test('the spread widens with what was seen, and narrows where all are alike', () => {
     const sd = (steps: readonly TimedStep[]) => paceFrom(steps)(LOAD, 'p', 'Ines').logSd;
     expect(sd(many(40, 1))).toBeLessThan(sd([]) / 2);
@@ -125,6 +135,17 @@ describe('over-time', () => {
     const state = foldRun(run([done('load', 10), done('close-1', 15), done('press-1', 94)]));
     expect(passesOf(state.steps)).toEqual([{ pass: 1, overS: 14 }]);
   });
+});
+
+test('a wait for hands that were elsewhere is not work', () => {
+  const a = queued(pieces(3), 1, { id: 'a', events: [done('load', 100)] });
+  const b = queued(pieces(3), 1, { id: 'b', press: { ...a.press, id: 'other' }, events: [done('load', 70)] });
+  const seen = timedSteps([withState(a), withState(b)]);
+  // Both lay there from the start: hands took 70 s at the one and then 30 s at the other.
+  expect(seen.map((s) => [s.pressId, Math.round(15 * Math.exp(s.logRatio))])).toEqual([
+    ['tumbler-press', 30],
+    ['other', 70],
+  ]);
 });
 
 test('a run in which every step took as planned says so of itself', () => {

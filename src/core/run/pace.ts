@@ -1,7 +1,7 @@
 import type { Operation, OperationKind } from '../shop/operation';
 import type { Run } from '../shop/run';
 import type { RunWithState } from './pieces';
-import { stepsTaken, tookS } from './run';
+import { stepsTaken, type StepTaken } from './run';
 
 /** How long a step takes here, s, and the standard deviation of its logarithm. */
 export interface Pace {
@@ -28,6 +28,16 @@ const HALF_LIFE = 20;
 /** What a step says of another person, and of another press. */
 const OTHER_PERSON = 0.5;
 const OTHER_PRESS = 0.3;
+/** And of another thing done by hand. */
+const OTHER_KIND = 0.5;
+const HANDS_KINDS: ReadonlySet<OperationKind> = new Set([
+  'load',
+  'turn',
+  'turn-over',
+  'close',
+  'peel',
+  'set-down',
+]);
 /** Huber's constant: 95 % as efficient as the mean where nothing is odd (Huber 1981). */
 const HUBER = 1.345;
 const Z90 = 1.645;
@@ -35,19 +45,40 @@ const Z90 = 1.645;
 const FORGOTTEN = 8;
 const NEWEST = 400;
 
-/** Steps of all runs that say something of how long hands and waits take; timed ones are the press's. */
+interface Ended {
+  readonly run: RunWithState['run'];
+  readonly step: StepTaken;
+}
+
+/** Every step of all runs that a hand ended, oldest first. */
+const endedByHand = (runs: readonly RunWithState[]): readonly Ended[] =>
+  runs
+    .flatMap(({ run, state }) => stepsTaken(state).map((step) => ({ run, step })))
+    .sort((a, b) => a.step.endedAt - b.step.endedAt);
+
+/**
+ * Steps of all runs that say something of how long hands and waits take; timed ones are the press's. Hands are in one place at a time: a step
+ * began no sooner than they had ended the one before, at whatever press, or its wait for hands would pass for work.
+ */
 export function timedSteps(runs: readonly RunWithState[]): readonly TimedStep[] {
-  return runs
-    .flatMap(({ run, state }) =>
-      stepsTaken(state).flatMap((s): TimedStep[] => {
-        const [took, planned] = [tookS(s), s.operation.plannedS];
-        if (s.operation.timed || planned <= 0 || took <= 0.2 || took > FORGOTTEN * planned) return [];
-        const logRatio = Math.log(took / planned);
-        return [{ kind: s.operation.kind, pressId: run.press.id, by: s.by, logRatio, at: s.endedAt }];
-      }),
-    )
-    .sort((a, b) => b.at - a.at)
-    .slice(0, NEWEST);
+  const handsAt = new Map<string | null, number>();
+  const seen: TimedStep[] = [];
+  for (const { run, step } of endedByHand(runs)) {
+    const { operation, by } = step;
+    const freeAt = operation.resource === 'hands' ? (handsAt.get(by) ?? 0) : 0;
+    const took = (step.endedAt - Math.max(step.startedAt, freeAt)) / 1000;
+    const planned = operation.plannedS;
+    handsAt.set(by, step.endedAt);
+    if (operation.timed || planned <= 0 || took <= 0.2 || took > FORGOTTEN * planned) continue;
+    seen.push({
+      kind: operation.kind,
+      pressId: run.press.id,
+      by,
+      logRatio: Math.log(took / planned),
+      at: step.endedAt,
+    });
+  }
+  return seen.reverse().slice(0, NEWEST);
 }
 
 interface Weighed {
@@ -88,6 +119,7 @@ export type PaceOf = (o: Operation, pressId: string, by: string | null) => Pace;
 
 /** How long steps take, learned from those already taken: newest weigh more, odd ones little, other people and presses less. */
 export function paceFrom(steps: readonly TimedStep[]): PaceOf {
+  const byHand = steps.filter((s) => HANDS_KINDS.has(s.kind));
   const byKind = new Map<OperationKind, TimedStep[]>();
   for (const s of steps) byKind.set(s.kind, [...(byKind.get(s.kind) ?? []), s]);
   const known = new Map<string, Pace>();
@@ -96,10 +128,14 @@ export function paceFrom(steps: readonly TimedStep[]): PaceOf {
     const key = `${o.kind} ${pressId} ${by ?? ''} ${o.plannedS} ${o.spreadS.join(' ')}`;
     const found = known.get(key);
     if (found) return found;
-    const mine = byKind.get(o.kind) ?? [];
-    const values = mine.map((s, age): Weighed => ({
+    const own = byKind.get(o.kind) ?? [];
+    // Nobody taps when a piece is being readied: whoever is quick at the press is quick there.
+    const asHands = own.length === 0 && o.resource === 'hands';
+    const seenSteps = asHands ? byHand : own;
+    const values = seenSteps.map((s, age): Weighed => ({
       x: s.logRatio,
       weight:
+        (asHands ? OTHER_KIND : 1) *
         0.5 ** (age / HALF_LIFE) *
         (s.pressId === pressId ? 1 : OTHER_PRESS) *
         (by === null || s.by === null || s.by === by ? 1 : OTHER_PERSON),

@@ -1,6 +1,6 @@
-import { blanksLeft, jobPieces, nextPieces, withState } from './pieces';
+import { blanksLeft, jobPieces, nextPieces, pressNumbers, toCome, withState } from './pieces';
 import type { Run, RunEvent } from '../shop/run';
-import { CYCLE, done, must, pieces, queued, run, T0, taps } from './testRun';
+import { CYCLE, done, must, pieces, PRESS, queued, run, T0, taps } from './testRun';
 
 const ALL = pieces(6);
 /** One load through, with what goes in next. */
@@ -64,4 +64,39 @@ test('blanks left: those counted less all that went through since, good or not',
   });
   expect(blanksLeft(states(counted))).toBe(5);
   expect(blanksLeft(states(queued(ALL)))).toBeNull();
+});
+
+test('presses keep their numbers while others are done and begun anew, and start afresh another day', () => {
+  const at = (id: string, press: string, startedAt: number, ended = false): Run =>
+    queued(ALL, 1, {
+      id,
+      jobId: id,
+      press: { ...PRESS, id: press },
+      startedAt,
+      events: ended ? [{ kind: 'stop', at: startedAt + 1 }] : [],
+    });
+  const day = T0 - 30 * 3600_000;
+  const runs = states(
+    at('old', 'x', day, true),
+    at('b', 'b', T0 + 5),
+    at('a', 'a', T0, true),
+    at('a2', 'a', T0 + 9),
+  );
+  expect([...pressNumbers(runs)]).toEqual([
+    ['a', 1],
+    ['b', 2],
+  ]);
+});
+
+test('pieces still to come are what the presses that are on will take, each once', () => {
+  const a = queued(ALL, 1, { id: 'a' });
+  const b = queued(ALL.slice(1), 1, { id: 'b' });
+  expect(toCome(states(a, b))).toBe(4);
+  expect(toCome(states({ ...a, events: [{ kind: 'stop', at: T0 }] }))).toBe(0);
+  // One lost in the only run that is on is not taken by it again.
+  const lost = queued(ALL, 2, {
+    id: 'a',
+    events: [{ kind: 'spoiled', at: T0, operationId: 'load', piece: 1 }],
+  });
+  expect(toCome(states(lost))).toBe(4);
 });

@@ -27,6 +27,19 @@ export const runsOf = (runs: readonly Run[], jobId: string): readonly RunWithSta
 
 export const isOn = ({ state }: RunWithState): boolean => state.ended === 'no';
 
+/** Runs begun within so long of each other belong to one day at the presses, ms. */
+const DAY_MS = 12 * 3600_000;
+
+/** Numbers of the presses, from 1: in the order in which they were first begun today, so that none changes when another is done. */
+export function pressNumbers(runs: readonly RunWithState[]): ReadonlyMap<string, number> {
+  const newest = Math.max(0, ...runs.filter(isOn).map((r) => r.run.startedAt));
+  const today = runs
+    .filter((r) => isOn(r) || r.run.startedAt >= newest - DAY_MS)
+    .sort((a, b) => a.run.startedAt - b.run.startedAt);
+  const ids = [...new Set(today.map((r) => r.run.press.id))];
+  return new Map(ids.map((id, i) => [id, i + 1]));
+}
+
 /** A piece to print and press again, and why its print was lost. */
 export interface Reprint {
   readonly piece: RunPiece;

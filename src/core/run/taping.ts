@@ -1,6 +1,6 @@
 import { ofStage, plannedS } from '../shop/operation';
 import type { Lane } from './board';
-import { personOf, type PaceOf } from './pace';
+import { personOf, type Pace, type PaceOf } from './pace';
 import { cycleOf, tapedReady } from './run';
 
 /** Taped pieces lie no longer than this before they go in: paper takes up moisture and tape lets go. Our own estimate, s. */
@@ -54,17 +54,52 @@ function loadTimes(lane: Lane, pace: PaceOf): { readonly loadS: number; readonly
   };
 }
 
-/** To tape up one piece, s. */
-export const tapeS = (lane: Pick<Lane, 'run'>): number => plannedS(ofStage(lane.run.operations, 'prepare'));
+/** To tape up one piece: the usual time of all its steps, and how well it is known. */
+export function tapePace({ run }: Pick<Lane, 'run'>, pace: PaceOf): Pace {
+  const by = personOf(run);
+  const each = ofStage(run.operations, 'prepare').map((o) => pace(o, run.press.id, by));
+  const [longest] = [...each].sort((a, b) => b.usualS - a.usualS);
+  return {
+    usualS: each.reduce((s, p) => s + p.usualS, 0),
+    logSd: longest?.logSd ?? 0,
+    seen: longest?.seen ?? 0,
+  };
+}
 
-/** What to tape up for one press while others run beside it and take the same hands. `left` are the pieces it may still take. */
-export function tapingFor(lane: Lane, lanes: readonly Lane[], pace: PaceOf, left: number): Taping {
+/** What hands have to spare in one load of a press, while others run beside it and take the same hands, s. */
+function freeTime(
+  lane: Lane,
+  lanes: readonly Lane[],
+  pace: PaceOf,
+): { readonly loadS: number; readonly freeS: number } {
   const mine = loadTimes(lane, pace);
   const others = lanes
     .filter((l) => l.run.id !== lane.run.id)
     .map((l) => loadTimes(l, pace))
     .reduce((share, t) => share + (t.loadS > 0 ? t.handsS / t.loadS : 0), 0);
-  const freeS = mine.loadS - mine.handsS - others * mine.loadS;
+  return { loadS: mine.loadS, freeS: mine.loadS - mine.handsS - others * mine.loadS };
+}
+
+/**
+ * Pieces that lie taped up: those counted. Where nobody counts, what hands had time for since the load went in; at the start of a run, its
+ * first load.
+ */
+export function readyNow(lane: Lane, lanes: readonly Lane[], pace: PaceOf): number {
+  const { state, run, clock } = lane;
+  if (state.between.taped > 0) return tapedReady(state);
+  const atLoading = state.stepIndex === 0;
+  if (atLoading && state.loads === null) return state.inLoad.length;
+  const { loadS, freeS } = freeTime(lane, lanes, pace);
+  const oneS = Math.max(1, tapePace(lane, pace).usualS);
+  const since = plannedS(cycleOf(run).slice(0, state.stepIndex)) + clock.elapsedS;
+  const share = atLoading ? 1 : Math.min(1, since / Math.max(1, loadS));
+  const made = (Math.max(0, freeS) * share + (atLoading ? clock.elapsedS : 0)) / oneS;
+  return Math.min(run.load?.piecesAtOnce ?? 1, Math.floor(made));
+}
+
+/** What to tape up for one press while others run beside it and take the same hands. `left` are the pieces it may still take. */
+export function tapingFor(lane: Lane, lanes: readonly Lane[], pace: PaceOf, left: number): Taping {
+  const { loadS, freeS } = freeTime(lane, lanes, pace);
   const { between, stepIndex, inLoad } = lane.state;
   // What is in hand and not loaded yet has still to be there.
   const toCome = left + (cycleOf(lane.run)[stepIndex]?.kind === 'load' ? inLoad.length : 0);
@@ -73,8 +108,8 @@ export function tapingFor(lane: Lane, lanes: readonly Lane[], pace: PaceOf, left
     ...tapeAhead({
       atOnce: lane.run.load?.piecesAtOnce ?? 1,
       left: Math.max(0, toCome),
-      tapeS: tapeS(lane),
-      loadS: mine.loadS,
+      tapeS: tapePace(lane, pace).usualS,
+      loadS,
       freeS,
     }),
     left: Math.max(0, toCome - tapedReady(lane.state)),

@@ -1,7 +1,6 @@
 'use client';
 
-import Link from 'next/link';
-import { useCallback, useEffect, useMemo, useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import { calling, inOrderOfNeed, type Lane } from '@/core/run/board';
 import { clockTimeText } from '@/ui/dates';
 import { useRemembered } from '@/ui/remembered';
@@ -13,8 +12,8 @@ import { Hands } from './Hands';
 import { wordsOf } from './laneWords';
 import { NotifyButton } from './NotifyButton';
 import { PressButton } from './PressButton';
-import { ReadyJobs } from './ReadyJobs';
-import { shopNow, useShopNow } from './shopTime';
+import { AnotherJob, ReadyJobs } from './ReadyJobs';
+import { useShopNow } from './shopTime';
 import { strike } from './strike';
 import { useAttention, useWakeLock } from './useAttention';
 import { useLead } from './useLead';
@@ -47,20 +46,20 @@ export function Board() {
   const lanes = lanesAt(on.runs, now, on.pace);
   const shown = byNeed ? inOrderOfNeed(lanes) : lanes;
   const call = calling(lanes);
-  const numbers = useMemo(() => new Map(on.runs.map((r, i) => [r.run.id, i + 1])), [on.runs]);
-  const numberOf = (id: string): number => numbers.get(id) ?? 0;
+  const numberOf = (lane: Lane): number => on.numbers.get(lane.run.press.id) ?? 0;
   const open = lead !== 'following';
 
-  const settled = useSettled(`${call?.run.id} ${shown.map((l) => l.run.id).join(' ')}`);
-  const next = useCallback(
-    (lane: Lane) => {
-      if (open && settled() && !(lane.step.timed && !lane.clock.up)) void strike(lane, 'done');
-    },
-    [open, settled],
-  );
+  const placed = useSettled(shown.map((l) => l.run.id).join(' '));
+  const called = useSettled(call?.run.id ?? null);
+  const act = (lane: Lane) => {
+    if (open && !(lane.step.timed && !lane.clock.up)) void strike(lane, 'done');
+  };
   useStepKeys({
-    onSpace: () => call && next(call),
-    onNumber: (n) => lanes[n - 1] && next(lanes[n - 1] as Lane),
+    onSpace: () => call && called() && act(call),
+    onNumber: (n) => {
+      const lane = lanes.find((l) => numberOf(l) === n);
+      if (lane) act(lane);
+    },
   });
   useWakeLock(lanes.length > 0);
   useAttention(
@@ -68,14 +67,14 @@ export function Board() {
       .filter((l) => l.need === 'time up' || l.need === 'display')
       .map((l) => ({
         key: `${l.run.id} ${l.run.events.length} ${l.need}`,
-        press: numberOf(l.run.id) - 1,
+        press: numberOf(l) - 1,
         text: `${l.run.press.name}: ${l.need === 'time up' ? 'time is up' : 'read the display'}`,
       })),
     { lead: lead === 'leading', sound: shop.settings.sound },
   );
   return (
     <main className="on-night flex min-h-dvh flex-col bg-night text-pale lg:h-dvh">
-      <header className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b-2 border-strata-2 py-1 pr-6">
+      <header className="flex flex-wrap items-center gap-x-6 border-b-2 border-strata-2 px-4 sm:pr-6 sm:pl-0">
         <Brand />
         <h1 className="font-name text-head font-semibold">At the presses</h1>
         {lanes.length > 0 && <p className="text-lead">{summary(on, told)}</p>}
@@ -91,48 +90,46 @@ export function Board() {
       {lanes.length === 0 ? (
         <ReadyJobs />
       ) : (
-        <div className="grid min-h-0 flex-1 gap-5 px-4 py-4 sm:px-6 lg:grid-cols-[minmax(0,1fr)_23rem]">
-          <div className="grid auto-rows-min content-start gap-3.5 lg:overflow-y-auto">
+        <div className="grid min-h-0 flex-1 gap-5 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_23rem]">
+          <div className="grid auto-rows-min content-start gap-3 lg:overflow-y-auto">
             {shown.map((lane) => (
               <Band
                 key={lane.run.id}
                 lane={lane}
-                number={numberOf(lane.run.id)}
+                number={numberOf(lane)}
                 jobName={on.jobs.get(lane.run.jobId)?.job.name ?? 'A job taken out'}
                 toCome={on.jobs.get(lane.run.jobId)?.toCome ?? 0}
                 calls={call?.run.id === lane.run.id}
                 open={open}
-                onNext={next}
+                onNext={(l) => placed() && act(l)}
               />
             ))}
-            <div className="flex flex-wrap items-center gap-3">
-              <PressButton onClick={() => setByNeed(!byNeed)}>
-                {byNeed ? 'Keep presses in their places' : 'Sort by need'}
-              </PressButton>
-              <Who />
-              <NotifyButton />
-              <Link
-                href="/"
-                className="inline-flex min-h-16 items-center px-5 font-label text-name font-semibold underline underline-offset-4"
-              >
-                Start another job
-              </Link>
-            </div>
           </div>
           <Hands lanes={lanes} pace={on.pace} jobs={on.jobs} numberOf={numberOf} nowMs={now} open={open} />
         </div>
+      )}
+      {lanes.length > 0 && (
+        <footer className="flex flex-wrap items-center gap-3 border-t-2 border-strata-2 px-4 py-2 sm:px-6">
+          <AnotherJob />
+          <PressButton onClick={() => setByNeed(!byNeed)}>
+            {byNeed ? 'Keep presses in their places' : 'Sort by need'}
+          </PressButton>
+          <Who />
+          <NotifyButton />
+        </footer>
       )}
     </main>
   );
 }
 
-/** Tells whether what a tap is about has stood where it stands for a moment. */
-function useSettled(order: string): () => boolean {
-  const movedAt = useRef(0);
-  const first = useRef(true);
+/** Tells whether what a tap is about has been what it is for a moment; nothing before it leaves no doubt about what was meant. */
+function useSettled(what: string | null): () => boolean {
+  const movedAt = useRef(-SETTLE_MS);
+  const before = useRef<string | null>(null);
   useEffect(() => {
-    movedAt.current = first.current ? 0 : shopNow();
-    first.current = false;
-  }, [order]);
-  return useCallback(() => shopNow() - movedAt.current >= SETTLE_MS, []);
+    if (before.current !== null && what !== null && before.current !== what)
+      movedAt.current = performance.now();
+    before.current = what;
+  }, [what]);
+  return () => performance.now() - movedAt.current >= SETTLE_MS;
 }

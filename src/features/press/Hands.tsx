@@ -21,7 +21,7 @@ interface Props {
   readonly lanes: readonly Lane[];
   readonly pace: PaceOf;
   readonly jobs: ReadonlyMap<string, JobOn>;
-  readonly numberOf: (runId: string) => number;
+  readonly numberOf: (lane: Lane) => number;
   readonly nowMs: number;
   readonly open: boolean;
 }
@@ -48,7 +48,7 @@ function Tasks({ lanes, pace, numberOf }: Props) {
       {tasks.map((t) => (
         <Row
           key={`${t.lane.run.id} ${t.operation.id} ${t.nextLoad}`}
-          label={`${numberOf(t.lane.run.id)} · ${phrase(wordsOf(t.operation, t.lane.run).title)}`}
+          label={`${numberOf(t.lane)} · ${phrase(wordsOf(t.operation, t.lane.run).title)}`}
           value={inText(t.inS)}
           strong={t.inS <= 0}
         />
@@ -75,7 +75,7 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
   return (
     <List title="Between">
       {lanes.flatMap((lane) => {
-        const n = numberOf(lane.run.id);
+        const n = numberOf(lane);
         const taping = tapingFor(lane, lanes, pace, jobs.get(lane.run.jobId)?.toCome ?? 0);
         const { cold, wrapped } = coldPieces(lane, nowMs);
         const ready = taping.ready ?? 0;
@@ -121,7 +121,7 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
 
 function CoolingList({ lanes, numberOf, nowMs }: Props) {
   const cooling = lanes
-    .flatMap((l) => coolingLoads(l.run, l.state, nowMs).map((c) => ({ ...c, n: numberOf(l.run.id) })))
+    .flatMap((l) => coolingLoads(l.run, l.state, nowMs).map((c) => ({ ...c, n: numberOf(l) })))
     .sort((a, b) => a.waitS - b.waitS);
   if (cooling.length === 0) return null;
   return (

@@ -14,7 +14,7 @@ import { strike } from './strike';
 const ITEM =
   'flex min-h-16 w-full cursor-pointer items-center px-5 font-label text-name font-semibold outline-none data-[highlighted]:bg-strata-2';
 
-/** What is seldom done at a press: taking back, laying other pieces, a second press, stopping. */
+/** What is seldom done at a press: taking back, laying other pieces, a second press, stopping. It opens inside its press, where it belongs. */
 export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
   const [laying, setLaying] = useState(false);
   const { shop } = useShop();
@@ -29,39 +29,37 @@ export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
         >
           <Ellipsis size={28} aria-hidden />
         </Radix.Trigger>
-        <Radix.Portal>
-          <Radix.Content
-            align="end"
-            sideOffset={4}
-            className="on-night z-50 min-w-72 border-2 border-mist bg-night text-pale"
-          >
-            {early && (
-              <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'done')}>
-                Opened early
-              </Radix.Item>
-            )}
-            <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'undo')}>
-              Undo the last step
+        <Radix.Content
+          align="end"
+          sideOffset={4}
+          className="on-night z-50 min-w-72 border-2 border-mist bg-night text-pale"
+        >
+          {early && (
+            <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'done')}>
+              Opened early
             </Radix.Item>
-            <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'undo-load')}>
-              Undo the whole load
+          )}
+          <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'undo')}>
+            Undo the last step
+          </Radix.Item>
+          <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'undo-load')}>
+            Undo the whole load
+          </Radix.Item>
+          {canLay(state) && run.queue && (
+            <Radix.Item className={ITEM} onSelect={() => setLaying(true)}>
+              Lay other pieces
             </Radix.Item>
-            {canLay(state) && run.queue && (
-              <Radix.Item className={ITEM} onSelect={() => setLaying(true)}>
-                Lay other pieces
-              </Radix.Item>
-            )}
-            <Radix.Item className={ITEM} asChild>
-              <Link href={`/press/${run.jobId}?on=${run.press.id}`}>This press alone</Link>
-            </Radix.Item>
-            <Radix.Item className={ITEM} asChild>
-              <Link href={`/press/${run.jobId}?another=1`}>On another press too</Link>
-            </Radix.Item>
-            <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'stop')}>
-              Stop the run
-            </Radix.Item>
-          </Radix.Content>
-        </Radix.Portal>
+          )}
+          <Radix.Item className={ITEM} asChild>
+            <Link href={`/press/${run.jobId}?on=${run.press.id}`}>This press alone</Link>
+          </Radix.Item>
+          <Radix.Item className={ITEM} asChild>
+            <Link href={`/press/${run.jobId}?another=1`}>On another press too</Link>
+          </Radix.Item>
+          <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'stop')}>
+            Stop the run
+          </Radix.Item>
+        </Radix.Content>
       </Radix.Root>
       {laying && (
         <LayDialog

@@ -5,10 +5,12 @@ import { useState } from 'react';
 import { startCheck, type CheckItem } from '@/core/operations/startCheck';
 import { newRun } from '@/core/plan/newRun';
 import type { Plan } from '@/core/plan/plan';
-import { preparationWords } from '@/core/plan/operationWords';
+import { contextOfPlan } from '@/core/plan/operationWords';
+import { operationWords } from '@/core/operations/words';
 import type { HeatAnswer } from '@/core/heat/answer';
 import type { Job } from '@/core/job/job';
 import { isOn, withState } from '@/core/run/pieces';
+import { ofStage } from '@/core/shop/operation';
 import type { RunDose } from '@/core/shop/run';
 import { newId } from '@/data/ids';
 import { startRun } from '@/data/runs';
@@ -211,15 +213,19 @@ export const CheckList = ({ items }: { items: readonly CheckItem[] }) => (
   </ul>
 );
 
+/** What every piece takes before it goes in, and the set-up; how the pressure is set stands in the start check. */
 function PreList({ made }: { made: Plan }) {
+  const context = contextOfPlan(made);
+  const steps = [
+    ...ofStage(made.heat.operations, 'prepare'),
+    ...ofStage(made.heat.operations, 'set-up').filter((o) => o.kind !== 'set-pressure'),
+  ];
   return (
     <ol className="mt-2 grid gap-1.5">
-      {preparationWords(made).map((step, i) => (
-        <li key={i} className="flex gap-3 text-name leading-snug">
+      {steps.map((step, i) => (
+        <li key={step.id} className="flex gap-3 text-name leading-snug">
           <span className="w-7 shrink-0 text-right font-name font-semibold text-strata-5">{i + 1}</span>
-          <span>
-            <Say phrase={step} />
-          </span>
+          <span>{context && <Say phrase={operationWords(step, context).title} />}</span>
         </li>
       ))}
     </ol>

@@ -1,47 +1,77 @@
 'use client';
 
 import Link from 'next/link';
+import { useMemo, useState } from 'react';
 import { plan } from '@/core/plan/plan';
 import { pressBlocked } from '@/core/plan/newRun';
-import { useMemo } from 'react';
+import { Dialog } from '@/ui/Dialog';
 import { useShop } from '../shell/shopContext';
+import { PressButton } from './PressButton';
 
-const MOST = 8;
+const MOST = 10;
 
-/** No press is on: the jobs that could go in now. */
-export function ReadyJobs() {
+/** Jobs with pieces that no press holds yet and nothing in their way. */
+function ReadyList({ dark }: { dark: boolean }) {
   const { shop, jobs, proven } = useShop();
   const ready = useMemo(
     () =>
       jobs
         .map(({ job }) => ({ job, made: plan(job, shop, { proven }) }))
-        .filter(({ made }) => !pressBlocked(made) && made.press.left > 0)
+        .filter(({ made }) => !pressBlocked(made) && made.press.free.length > 0 && !made.press.running)
         .slice(0, MOST),
     [jobs, shop, proven],
   );
   return (
-    <div className="grid content-start gap-4 p-8">
-      <h2 className="font-name text-big font-semibold">No press is on.</h2>
+    <>
       <p className="text-lead">
         {ready.length > 0
           ? 'These jobs are ready to press.'
-          : 'No job is ready to press yet: set its heat first.'}
+          : 'No other job is ready to press yet: set its heat first.'}
       </p>
       <ul className="grid max-w-3xl gap-2">
         {ready.map(({ job, made }) => (
           <li key={job.id}>
             <Link
               href={`/press/${job.id}`}
-              className="flex min-h-16 flex-wrap items-center justify-between gap-x-6 border-2 border-mist px-5 py-2 font-label text-name hover:bg-strata-2"
+              className={`flex min-h-16 flex-wrap items-center justify-between gap-x-6 border-2 px-5 py-2 font-label text-name ${dark ? 'border-mist hover:bg-strata-2' : 'border-ink hover:bg-board'}`}
             >
               <span className="font-semibold">{job.name}</span>
               <span>
-                {made.press.left} to press · {made.heat.press?.name}
+                {made.press.free.length} to press · {made.heat.press?.name}
               </span>
             </Link>
           </li>
         ))}
       </ul>
-    </div>
+    </>
+  );
+}
+
+/** No press is on: the jobs that could go in now. */
+export const ReadyJobs = () => (
+  <div className="grid content-start gap-4 p-5 sm:p-8">
+    <h2 className="font-name text-big font-semibold">No press is on.</h2>
+    <ReadyList dark />
+  </div>
+);
+
+/** Another job beside those that run. */
+export function AnotherJob() {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <PressButton onClick={() => setOpen(true)}>Start another job</PressButton>
+      <Dialog
+        open={open}
+        onClose={() => setOpen(false)}
+        wide
+        title="Start another job"
+        about="The runs that are on go on beside it."
+      >
+        <div className="grid gap-3">
+          <ReadyList dark={false} />
+        </div>
+      </Dialog>
+    </>
   );
 }

@@ -60,7 +60,7 @@ export function RunBoard({ job, made, of }: Props) {
   const { lead, takeOver } = useLead();
   const lane = laneOf(of, now, on.pace);
   const steps = useMemo(() => stepsOf(of.run), [of.run]);
-  const number = on.runs.findIndex((r) => r.run.id === of.run.id);
+  const number = (on.numbers.get(of.run.press.id) ?? 1) - 1;
   const open = lead !== 'following';
   const next = () => {
     if (lane && open && !(lane.step.timed && !lane.clock.up)) void strike(lane, 'done');
@@ -73,7 +73,7 @@ export function RunBoard({ job, made, of }: Props) {
       ? [
           {
             key: `${of.run.events.length} ${lane.need}`,
-            press: Math.max(0, number),
+            press: number,
             text: `${of.run.press.name}: ${lane.need === 'time up' ? 'time is up' : 'read the display'}`,
           },
         ]

@@ -22,12 +22,12 @@ export function StepBar({ lane, flood }: { lane: Lane; flood: boolean }) {
           ? 'bg-strata-8'
           : 'bg-strata-2';
   return (
-    <div className="flex h-3 gap-1" role="img" aria-label={`Step ${at + 1} of ${cycle.length}`}>
+    <div className="flex h-3 max-w-full gap-1" role="img" aria-label={`Step ${at + 1} of ${cycle.length}`}>
       {cycle.map((o, i) => (
         <span
           key={o.id}
           className={`h-full ${colour(i)} ${i === at ? 'outline-2 outline-offset-1 outline-pale' : ''}`}
-          style={{ width: Math.max(LEAST_PX, (LONGEST_PX * o.plannedS) / total) }}
+          style={{ flex: `0 1 ${Math.max(LEAST_PX, (LONGEST_PX * o.plannedS) / total)}px` }}
         />
       ))}
     </div>

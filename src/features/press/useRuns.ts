@@ -6,6 +6,7 @@ import {
   blanksLeft,
   isOn,
   jobPieces,
+  pressNumbers,
   runsOf,
   toCome,
   withState,
@@ -19,10 +20,12 @@ import type { Shop } from '@/core/shop/shop';
 import { inRunWorker } from '@/workers/client';
 import { useShop } from '../shell/shopContext';
 
-/** Runs that are on, in the order in which they were begun: the first is press 1. */
+/** Runs that are on, in the order of the numbers of their presses. */
 export interface RunsOn {
   readonly runs: readonly RunWithState[];
   readonly pace: PaceOf;
+  /** Number of each press, by its id. */
+  readonly numbers: ReadonlyMap<string, number>;
   readonly jobs: ReadonlyMap<string, JobOn>;
 }
 
@@ -52,10 +55,13 @@ export function useRunsOn(): RunsOn {
   const { shop, jobs } = useShop();
   return useMemo(() => {
     const all = shop.runs.map(withState);
-    const runs = all.filter(isOn).sort((a, b) => a.run.startedAt - b.run.startedAt);
+    const numbers = pressNumbers(all);
+    const numberOf = (r: RunWithState): number => numbers.get(r.run.press.id) ?? 0;
+    const runs = all.filter(isOn).sort((a, b) => numberOf(a) - numberOf(b));
     const ids = new Set(runs.map((r) => r.run.jobId));
     return {
       runs,
+      numbers,
       pace: paceFrom(timedSteps(all)),
       jobs: new Map(jobs.filter((r) => ids.has(r.id)).map((r) => [r.id, jobOf(r.job, shop)])),
     };

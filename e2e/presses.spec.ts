@@ -1,0 +1,297 @@
+import { address, expect, open, test } from './bench';
+import type { Page } from '@playwright/test';
+
+const band = (page: Page, name: string) => page.getByRole('region', { name });
+
+/** Begins a job at its press, by the screen it has of its own. */
+async function begin(page: Page, job: string, query = ''): Promise<void> {
+  await page.goto(`${address()}/press/${job}${query}`);
+  await page.getByRole('button', { name: /^First (piece|load)$/ }).click();
+  await expect(page.locator('[aria-current="step"]')).toBeVisible();
+}
+
+async function board(page: Page): Promise<void> {
+  await page.goto(`${address()}/pressing`);
+  await expect(page.getByRole('heading', { name: 'At the presses' })).toBeVisible();
+}
+
+/** What is stored of the runs: events, and the pieces laid in the newest one. */
+const stored = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<{ events: number; runs: number }>((resolve) => {
+        const request = indexedDB.open('mesa-drift');
+        request.onsuccess = () => {
+          const all = request.result.transaction('runs').objectStore('runs').getAll();
+          all.onsuccess = () => {
+            request.result.close();
+            const runs = all.result as { events: unknown[] }[];
+            resolve({ runs: runs.length, events: runs.reduce((n, r) => n + r.events.length, 0) });
+          };
+        };
+      }),
+  );
+
+test('two jobs side by side: space acts where hands are needed, a number on its own press', async ({
+  bench: page,
+}) => {
+  await page.clock.install();
+  await begin(page, 'star-party-tumblers');
+  await begin(page, 'constellation-mugs');
+  await board(page);
+  const [one, two] = [band(page, '1 · Tumbler press A'), band(page, '2 · Mug press')];
+  await expect(page.getByText(/^2 running · 0 of 42 pieces · all done about/)).toBeVisible();
+  await page.clock.fastForward(1000);
+  await page.keyboard.press('2');
+  await expect(two).toContainText('Close');
+  await page.clock.fastForward(1000);
+  await page.keyboard.press('2');
+  await expect(two).toHaveAttribute('data-need', 'nothing yet');
+  // The other one has waited all along: it is the one that calls.
+  await page.clock.fastForward(1000);
+  await page.keyboard.press(' ');
+  await expect(one).toContainText('Close');
+  await page.clock.fastForward(1000);
+  await page.keyboard.press(' ');
+  await expect(one).toHaveAttribute('data-need', 'nothing yet');
+  // A press that is on is left alone by space and by its number.
+  await page.clock.fastForward(1000);
+  await page.keyboard.press(' ');
+  await page.keyboard.press('1');
+  await expect(one).toHaveAttribute('data-step', /press-1/);
+  await page.clock.fastForward(66_000);
+  await expect(one).toHaveAttribute('data-need', 'time up');
+  await expect(one).toContainText('Time is up: open it');
+  await expect(one).toContainText(/s over: \d+ % more dose, still good/);
+  await page.keyboard.press(' ');
+  await expect(one).toContainText('Turn half round');
+  const hands = page.getByRole('complementary', { name: 'Hands' });
+  await expect(hands.getByRole('listitem').first()).toContainText('1 · Turn half round');
+  await expect(hands.getByRole('listitem').first()).toContainText('now');
+});
+
+test('a piece lost: why in one tap, on the reprint list by name, on a sheet of its own; taken back by step and by load', async ({
+  bench: page,
+}) => {
+  await begin(page, 'star-party-tumblers');
+  await page
+    .getByRole('button', { name: 'Stop the run' })
+    .or(page.getByRole('link', { name: 'Stop the run' }))
+    .click();
+  await expect(page.getByRole('button', { name: 'Start pressing' })).toBeVisible();
+  await page.goto(`${address()}/press/star-party-tumblers`);
+  await page.getByRole('textbox', { name: 'Blanks here' }).fill('23');
+  await expect(page.getByText('1 short')).toBeVisible();
+  // Known by now: one line, whole at a touch.
+  await page.getByRole('button', { name: /^Show all \d+$/ }).click();
+  await expect(page.getByText('the blank does not turn by hand')).toBeVisible();
+  await page.getByRole('button', { name: 'First piece' }).click();
+  await expect(page.locator('[aria-current="step"]')).toBeVisible();
+  await board(page);
+  const one = band(page, '1 · Tumbler press A');
+  await one.getByRole('button', { name: 'Spoiled' }).click();
+  await page.getByRole('button', { name: 'Ghosting' }).click();
+  await expect(one).toContainText('load 2 of 24');
+  const hands = page.getByRole('complementary', { name: 'Hands' });
+  await expect(hands).toContainText('Star party crew tumblers · piece 1');
+  await expect(hands).toContainText('Ghosting');
+  await expect(hands).toContainText('22 left, 2 short');
+  const more = async (item: string) => {
+    await one.getByRole('button', { name: /^More for/ }).click();
+    await page.getByRole('menuitem', { name: item }).click();
+  };
+  await more('Undo the last step');
+  await expect(one).toContainText('load 1 of 24');
+  await expect(hands).not.toContainText('Ghosting');
+  await one.getByRole('button', { name: 'Spoiled' }).click();
+  await page.getByRole('button', { name: 'Tape shadow' }).click();
+  await expect(one).toContainText('load 2 of 24');
+  await page.waitForTimeout(500);
+  await one.getByRole('button', { name: 'Loaded' }).click();
+  await expect(one).toContainText('Close');
+  await more('Undo the whole load');
+  await expect(one).toContainText('load 2 of 24');
+  await expect(one).toContainText('Slide in');
+  await more('Undo the whole load');
+  await expect(one).toContainText('load 1 of 24');
+  await one.getByRole('button', { name: 'Spoiled' }).click();
+  await page.getByRole('button', { name: 'Tape shadow' }).click();
+  await expect(one).toContainText('load 2 of 24');
+  await more('Stop the run');
+  await expect(page.getByRole('heading', { name: 'No press is on.' })).toBeVisible();
+  await open(page, '/job/star-party-tumblers/press');
+  await page.getByRole('button', { name: 'Print 1 again' }).click();
+  await expect(page.getByText('Reprint sheet: only piece 1')).toBeVisible();
+  await page.getByRole('button', { name: 'Print all pieces' }).click();
+  await expect(page.getByText('Reprint sheet')).toBeHidden();
+});
+
+test('one job over two presses: each takes what no press holds; other pieces can be laid; a busy press is handed over', async ({
+  bench: page,
+}) => {
+  await begin(page, 'moon-and-star-ornaments');
+  await board(page);
+  const a = band(page, '1 · Flat press A');
+  await expect(a).toContainText('pieces 1–10');
+  await a.getByRole('button', { name: /^More for/ }).click();
+  await page.getByRole('menuitem', { name: 'On another press too' }).click();
+  await page.getByRole('link', { name: 'Wide flat press B' }).click();
+  await page.getByRole('button', { name: /^First load$/ }).click();
+  await expect(page.locator('[aria-current="step"]')).toBeVisible();
+  await board(page);
+  const b = band(page, '2 · Wide flat press B');
+  await expect(b).toContainText(/pieces 11–\d+/);
+  await b.getByRole('button', { name: /^More for/ }).click();
+  await page.getByRole('menuitem', { name: 'Lay other pieces' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('button', { name: 'piece 5', exact: true })).toBeHidden();
+  await dialog.getByRole('button', { name: 'piece 11', exact: true }).click();
+  await dialog.getByRole('button', { name: 'piece 39', exact: true }).click();
+  await expect(dialog.getByRole('button', { name: 'piece 39', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await dialog.getByRole('button', { name: /^Lay pieces 12–/ }).click();
+  await expect(b).toContainText('39');
+  // The press wanted by another job: said, and handed over between two loads.
+  await page.goto(`${address()}/press/slate-trail-markers`);
+  await expect(page.getByText('Flat press A is on with Moon-and-star ornaments.')).toBeVisible();
+  await page.getByRole('button', { name: 'Hand it over now' }).click();
+  await page.getByRole('button', { name: /^First (piece|load)$/ }).click();
+  await expect(page.locator('[aria-current="step"]')).toBeVisible();
+  await board(page);
+  await expect(band(page, '2 · Flat press A')).toContainText('Slate trail markers');
+});
+
+test('hands between: taped, enough, boxed; what was counted is corrected; who presses is kept', async ({
+  bench: page,
+}) => {
+  await begin(page, 'star-party-tumblers');
+  await board(page);
+  const hands = page.getByRole('complementary', { name: 'Hands' });
+  await expect(hands).toContainText(/0 ready, want \d+/);
+  const add = hands.getByRole('button', { name: '1 · Tape up: done' });
+  await add.click();
+  await expect(hands).toContainText('1 ready');
+  await add.click();
+  await expect(hands).toContainText('2 ready');
+  await hands.getByRole('button', { name: '1 · Tape up: one less' }).click();
+  await expect(hands).toContainText('1 ready');
+  await band(page, '1 · Tumbler press A').getByRole('button', { name: 'Loaded' }).click();
+  await expect(hands).toContainText('0 ready');
+  await page.getByRole('button', { name: 'Who presses?' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Ines');
+  await page.getByRole('button', { name: 'Add' }).click();
+  await expect(page.getByRole('button', { name: 'Ines presses' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Ines presses' })).toBeVisible();
+});
+
+test('two tabs: one leads, the other follows and says so; a step struck in both is one step', async ({
+  bench: page,
+  context,
+}) => {
+  await begin(page, 'star-party-tumblers');
+  await board(page);
+  const other = await context.newPage();
+  await board(other);
+  await expect(other.getByText('Another tab leads at the presses.')).toBeVisible();
+  await expect(page.getByText('Another tab leads at the presses.')).toBeHidden();
+  const before = await stored(page);
+  await other.keyboard.press(' ');
+  await other.waitForTimeout(300);
+  expect(await stored(page)).toEqual(before);
+  await page.keyboard.press(' ');
+  // What one does, the other shows.
+  await expect(band(other, '1 · Tumbler press A')).toContainText('Close');
+  await other.getByRole('button', { name: 'Lead from here' }).click();
+  await expect(page.getByText('Another tab leads at the presses.')).toBeVisible();
+  await expect(other.getByText('Another tab leads at the presses.')).toBeHidden();
+  await Promise.all([page.keyboard.press(' '), other.keyboard.press(' ')]);
+  await expect(band(page, '1 · Tumbler press A')).toContainText('First side');
+  expect((await stored(page)).events).toBe(before.events + 2);
+  await other.close();
+  await expect(page.getByText('Another tab leads at the presses.')).toBeHidden();
+});
+
+test('the clock set back an hour or on a day: no time at the press changes, in this page or the next', async ({
+  bench: page,
+}) => {
+  await page.clock.install();
+  await begin(page, 'star-party-tumblers');
+  await page.getByRole('button', { name: 'Loaded' }).click();
+  await page.getByRole('button', { name: 'Closed' }).click();
+  await expect(page.getByRole('button', { name: 'Hands off' })).toBeVisible();
+  const leftS = async () => {
+    const [m = '0', s = '0'] = ((await page.getByRole('timer').textContent()) ?? '').split(':');
+    return Number(m) * 60 + Number(s);
+  };
+  await page.clock.runFor(5000);
+  const first = await leftS();
+  const set = async (byMs: number) => {
+    const now = await page.evaluate(() => Date.now());
+    await page.clock.setSystemTime(now + byMs);
+    await page.clock.runFor(2000);
+  };
+  await set(-3600_000);
+  await expect(page.getByText('The clock of this machine moved back 60 min.')).toBeVisible();
+  expect(Math.abs(first - 2 - (await leftS()))).toBeLessThanOrEqual(1);
+  await set(24 * 3600_000);
+  await expect(page.getByText('The clock of this machine moved on 24 h.')).toBeVisible();
+  expect(Math.abs(first - 4 - (await leftS()))).toBeLessThanOrEqual(1);
+  const before = await leftS();
+  await page.reload();
+  await expect(page.getByRole('timer')).toBeVisible();
+  expect(before - (await leftS())).toBeLessThanOrEqual(4);
+  expect(before - (await leftS())).toBeGreaterThanOrEqual(0);
+  // Moved on by less than a sleep: taken as time that passed, until somebody says it was not.
+  await set(20_000);
+  await expect(page.getByText('Taken as time that passed')).toBeVisible();
+  const slept = await leftS();
+  await page.getByRole('button', { name: 'The clock was set' }).click();
+  await page.clock.runFor(1000);
+  expect((await leftS()) - slept).toBeGreaterThanOrEqual(18);
+});
+
+for (const size of [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 390, height: 844 },
+])
+  test(`for gloves at ${size.width} × ${size.height}: nothing sticks out, every target is 64 px`, async ({
+    bench: page,
+  }) => {
+    await page.setViewportSize(size);
+    await begin(page, 'star-party-tumblers');
+    await begin(page, 'constellation-mugs');
+    await board(page);
+    await expect(band(page, '2 · Mug press')).toBeVisible();
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    expect(wide).toBeLessThanOrEqual(0);
+    const small = await page.locator('main button').evaluateAll((all) =>
+      all
+        .map((b) => ({ name: b.textContent, box: b.getBoundingClientRect() }))
+        .filter(({ box }) => box.width > 0 && box.height < 64)
+        .map(({ name }) => name),
+    );
+    expect(small).toEqual([]);
+  });
+
+test('keyboard only: every control of a press is reached, and a dialog gives the focus back', async ({
+  bench: page,
+}) => {
+  await begin(page, 'star-party-tumblers');
+  await board(page);
+  const one = band(page, '1 · Tumbler press A');
+  await one.getByRole('button', { name: 'Spoiled' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await one.getByRole('button', { name: /^More for/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('menuitem', { name: 'Undo the whole load' })).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(one.getByRole('button', { name: /^More for/ })).toBeFocused();
+});
