@@ -12,6 +12,7 @@ import { encodePng, longestTask, watchLongTasks, p95, round, timed, type Figure 
 import { benchAnsweredPlan, benchHeat, benchHeatPage } from './heat';
 import { benchLog } from './log';
 import { benchPanel } from './panel';
+import { benchBoard, benchFold } from './presses';
 import { benchBand, benchDrag, benchPattern, benchRolled } from './shapes';
 import { benchOffset } from './offset';
 
@@ -188,6 +189,8 @@ const steps = (page: Page, cdp: CDPSession, address: string) =>
     nesting: () => ({ nesting: benchNesting() }),
     sectors: () => ({ sectors: benchSectors() }),
     heat: () => ({ planAnswered: benchAnsweredPlan(TUMBLERS, shop), ...benchHeat(SLATE, TUMBLERS, shop) }),
+    fold: () => benchFold(TUMBLERS, shop),
+    board: () => benchBoard(page, cdp, address),
     heatPage: async () => ({ heatPage: await benchHeatPage(page, address) }),
   }) satisfies Readonly<Record<string, () => Figures | Promise<Figures>>>;
 

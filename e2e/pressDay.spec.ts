@@ -215,9 +215,12 @@ test('a hundred tabs closed in the middle of a tap: no count and no clock is wro
         .click({ timeout: 2000 })
         .catch(() => undefined);
     } else void tab.keyboard.press('1').catch(() => undefined);
-    await new Promise((r) => setTimeout(r, 20 + random() * 250));
-    await tab.close();
-    tab = await context.newPage();
+    await new Promise((r) => setTimeout(r, random() * 150));
+    // Its document is torn down in the middle of the tap, now and then with the whole tab.
+    if (i % 10 === 9) {
+      await tab.close();
+      tab = await context.newPage();
+    } else await tab.goto('about:blank');
     const after = await events();
     expect(after.slice(0, before.length)).toEqual(before);
     expect(after.length - before.length).toBeLessThanOrEqual(1);

@@ -1,4 +1,5 @@
 import type { Operation } from '../shop/operation';
+import { listOf } from './chain';
 import type { PaceOf } from './pace';
 import { personOf } from './pace';
 import type { RunWithState } from './pieces';
@@ -21,7 +22,7 @@ export interface Lane extends RunWithState {
 }
 
 /** Whether the load has been pressed already: what is in hand is at press heat. */
-export const isHot = (state: RunState): boolean => state.steps.some((s) => s.operation.timed);
+export const isHot = (state: RunState): boolean => listOf(state.steps).some((s) => s.operation.timed);
 
 const WAITS: ReadonlySet<Operation['resource']> = new Set(['waiting', 'press', 'oven']);
 

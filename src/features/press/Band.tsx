@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Lane } from '@/core/run/board';
 import { sizeOf } from '@/core/run/chain';
 import { say } from '@/core/units/phrase';
@@ -36,7 +36,7 @@ interface Props {
 }
 
 /** One press on the board. */
-export function Band({ lane, number, jobName, toCome, calls, open, onNext }: Props) {
+export const Band = memo(function Band({ lane, number, jobName, toCome, calls, open, onNext }: Props) {
   const phrase = useSay();
   const [spoiling, setSpoiling] = useState(false);
   const { run, step, clock, need } = lane;
@@ -112,4 +112,4 @@ export function Band({ lane, number, jobName, toCome, calls, open, onNext }: Pro
       {spoiling && <SpoiledDialog of={lane} onClose={() => setSpoiling(false)} />}
     </section>
   );
-}
+});

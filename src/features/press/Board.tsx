@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { calling, inOrderOfNeed, type Lane } from '@/core/run/board';
 import { clockTimeText } from '@/ui/dates';
 import { useRemembered } from '@/ui/remembered';
@@ -46,7 +46,12 @@ export function Board() {
   const lanes = lanesAt(on.runs, now, on.pace);
   const shown = byNeed ? inOrderOfNeed(lanes) : lanes;
   const call = calling(lanes);
-  const numberOf = (lane: Lane): number => on.numbers.get(lane.run.press.id) ?? 0;
+  // What hands do is told once a second and at every step, however many clocks tick in between.
+  const second = Math.floor(now / 1000);
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const steady = useMemo(() => ({ lanes, nowMs: now }), [second, on]);
+  const { numbers } = on;
+  const numberOf = useCallback((lane: Lane): number => numbers.get(lane.run.press.id) ?? 0, [numbers]);
   const open = lead !== 'following';
 
   const placed = useSettled(shown.map((l) => l.run.id).join(' '));
@@ -54,6 +59,9 @@ export function Board() {
   const act = (lane: Lane) => {
     if (open && !(lane.step.timed && !lane.clock.up)) void strike(lane, 'done');
   };
+  const onNext = useLatest((lane: Lane) => {
+    if (placed()) act(lane);
+  });
   useStepKeys({
     onSpace: () => call && called() && act(call),
     onNumber: (n) => {
@@ -101,11 +109,18 @@ export function Board() {
                 toCome={on.jobs.get(lane.run.jobId)?.toCome ?? 0}
                 calls={call?.run.id === lane.run.id}
                 open={open}
-                onNext={(l) => placed() && act(l)}
+                onNext={onNext}
               />
             ))}
           </div>
-          <Hands lanes={lanes} pace={on.pace} jobs={on.jobs} numberOf={numberOf} nowMs={now} open={open} />
+          <Hands
+            lanes={lanes}
+            pace={on.pace}
+            jobs={on.jobs}
+            numberOf={numberOf}
+            nowMs={steady.nowMs}
+            open={open}
+          />
         </div>
       )}
       {lanes.length > 0 && (
@@ -132,4 +147,13 @@ function useSettled(what: string | null): () => boolean {
     before.current = what;
   }, [what]);
   return () => performance.now() - movedAt.current >= SETTLE_MS;
+}
+
+/** One function that always does what the newest one would: what is handed down stays the same. */
+function useLatest<A>(f: (a: A) => void): (a: A) => void {
+  const latest = useRef(f);
+  useLayoutEffect(() => {
+    latest.current = f;
+  });
+  return useCallback((a) => latest.current(a), []);
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { handTasks, type Lane } from '@/core/run/board';
 import type { PaceOf } from '@/core/run/pace';
 import { listOf } from '@/core/run/chain';
@@ -29,7 +29,7 @@ interface Props {
 const inText = (s: number): string => (s <= 0 ? 'now' : clockText(Math.ceil(s)));
 
 /** What hands do next, what they do between, what cools, and what is to be printed again. */
-export function Hands(props: Props) {
+export const Hands = memo(function Hands(props: Props) {
   return (
     <aside aria-label="Hands" className="grid content-start gap-5 overflow-y-auto font-label text-lead">
       <Tasks {...props} />
@@ -38,7 +38,7 @@ export function Hands(props: Props) {
       <Reprints {...props} />
     </aside>
   );
-}
+});
 
 function Tasks({ lanes, pace, numberOf }: Props) {
   const phrase = useSay();

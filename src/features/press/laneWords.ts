@@ -4,7 +4,7 @@ import { overTimeText, piecesText } from '@/core/plan/runWords';
 import type { Lane } from '@/core/run/board';
 import { overTime, passesOf } from '@/core/run/dose';
 import type { RunWithState } from '@/core/run/pieces';
-import { sizeOf } from '@/core/run/chain';
+import { listOf, sizeOf } from '@/core/run/chain';
 import { goodInLoad } from '@/core/run/run';
 import type { Operation } from '@/core/shop/operation';
 import type { Run } from '@/core/shop/run';
@@ -19,7 +19,7 @@ export function overText({ run, state, step, clock }: Lane): string | null {
     step.timed && clock.up && clock.leftS !== null
       ? [{ pass: step.needs.pass ?? 1, overS: -clock.leftS }]
       : [];
-  return overTimeText(overTime(run.dose, [...passesOf(state.steps), ...now]));
+  return overTimeText(overTime(run.dose, [...passesOf(listOf(state.steps)), ...now]));
 }
 
 export interface ShownClock {

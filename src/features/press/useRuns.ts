@@ -68,8 +68,25 @@ export function useRunsOn(): RunsOn {
   }, [shop, jobs]);
 }
 
+interface Shown {
+  readonly second: number;
+  readonly pace: PaceOf;
+  readonly lane: Lane | null;
+}
+const shown = new WeakMap<RunWithState['run'], Shown>();
+
+/** The press of a run as it shows: the same until its clock shows another second, so that only that press is drawn again. */
+function laneShown(r: RunWithState, nowMs: number, pace: PaceOf): Lane | null {
+  const second = Math.floor((nowMs - r.state.stepStartedAt) / 1000);
+  const before = shown.get(r.run);
+  if (before && before.second === second && before.pace === pace) return before.lane;
+  const lane = laneOf(r, nowMs, pace);
+  shown.set(r.run, { second, pace, lane });
+  return lane;
+}
+
 export const lanesAt = (runs: readonly RunWithState[], nowMs: number, pace: PaceOf): readonly Lane[] =>
-  runs.flatMap((r) => laneOf(r, nowMs, pace) ?? []);
+  runs.flatMap((r) => laneShown(r, nowMs, pace) ?? []);
 
 /** Foretold again after so long, and after every step. */
 const AGAIN_S = 10;
