@@ -70,7 +70,7 @@ test('two jobs side by side: space acts where hands are needed, a number on its 
   await expect(hands.getByRole('listitem').first()).toContainText('now');
 });
 
-test('a piece lost: why in one tap, on the reprint list by name, on a sheet of its own; taken back by step and by load', async ({
+test('a piece spoiled: why in one tap, on the reprint list by name, on a sheet of its own; taken back by step and by load', async ({
   bench: page,
 }) => {
   await begin(page, 'star-party-tumblers');

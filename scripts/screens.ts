@@ -23,6 +23,39 @@ async function pressTo(page: Page, passedMs: number): Promise<void> {
   await page.clock.fastForward(passedMs);
 }
 
+/** Three jobs side by side: one whose time is up, one that waits for its display, one that presses. */
+async function allPresses(page: Page): Promise<void> {
+  const { origin } = new URL(page.url());
+  await page.clock.install();
+  for (const job of ['star-party-tumblers', 'constellation-mugs', 'moon-and-star-ornaments']) {
+    await page.goto(`${origin}/press/${job}`);
+    await page.getByRole('button', { name: /^First (piece|load)$/ }).click();
+    await page.locator('[aria-current="step"]').waitFor();
+  }
+  await page.goto(`${origin}/pressing`);
+  for (const [press, waitMs] of [
+    ['1', 0],
+    ['1', 30_000],
+    ['2', 0],
+    ['2', 25_000],
+    ['3', 0],
+    ['3', 15_000],
+  ] as const) {
+    const steps = () =>
+      page.locator('[data-need]').evaluateAll((all) =>
+        all
+          .map((b) => b.getAttribute('data-step'))
+          .sort()
+          .join(),
+      );
+    const before = await steps();
+    await page.keyboard.press(press);
+    while ((await steps()) === before) await page.waitForTimeout(50);
+    await page.clock.runFor(Math.max(500, waitMs));
+  }
+  await page.waitForTimeout(1500);
+}
+
 async function markFaults(page: Page): Promise<void> {
   const box = await page.getByRole('group', { name: 'The wrap unrolled' }).boundingBox();
   if (!box) return;
@@ -88,11 +121,11 @@ const VIEWS: readonly View[] = [
   { name: 'press', path: `${JOB}/press` },
   { name: 'look', path: `${JOB}/look`, prepare: markFaults },
   { name: 'at-the-press', path: '/press/star-party-tumblers', prepare: (p) => pressTo(p, 24_000) },
+  { name: 'all-presses', path: '/pressing', prepare: allPresses },
   { name: 'blanks', path: '/blanks' },
   { name: 'presses', path: '/presses' },
   { name: 'papers', path: '/papers' },
   { name: 'logbook', path: '/logbook' },
-  { name: 'settings', path: '/settings' },
 ];
 
 ensureBuild();

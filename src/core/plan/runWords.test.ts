@@ -1,4 +1,7 @@
-import { overTimeText, piecesText, whyLabel } from './runWords';
+import { phraseText } from '../units/format';
+import { withState } from '../run/pieces';
+import { CYCLE, done, pieces, queued } from '../run/testRun';
+import { inOrderText, leftOpenText, overTimeText, piecesText, whyLabel } from './runWords';
 import { SPOILED_WHY } from '../shop/run';
 
 const p = (number: number, name = '') => ({ number, name });
@@ -26,4 +29,25 @@ test('over-time in words, and nothing where nothing is over', () => {
   );
   expect(overTimeText({ overS: 0.4, share: 0.01, inside: 'inside' })).toBeNull();
   expect(overTimeText(null)).toBeNull();
+});
+
+test('a press left open: how long, what it reads, what it takes to be back', () => {
+  const units = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
+  const said = leftOpenText({ openS: 370, atC: 152.4, backS: 79.2 });
+  expect(said && phraseText(said, units)).toBe(
+    'Open for 6:10: it reads about 152 °C by now, and takes 1:20 closed to be back',
+  );
+  expect(leftOpenText(null)).toBeNull();
+});
+
+test('pieces in the order they came out, whatever press they came from, spoiled ones marked', () => {
+  const load = (from: number) =>
+    CYCLE.map((id, i) => ({ ...done(id, from + i), ...(i === CYCLE.length - 1 ? { next: [] } : {}) }));
+  const a = queued(pieces(1, 1), 1, { id: 'a', events: load(100) as never });
+  const b = queued(pieces(2, 2), 2, {
+    id: 'b',
+    events: [{ kind: 'spoiled', at: 0, operationId: 'load', piece: 3 }, ...load(10)] as never,
+  });
+  expect(inOrderText([a, b].map(withState))).toBe('2 “Guest 2”, 3 “Guest 3” (spoiled), 1 “Guest 1”');
+  expect(inOrderText([])).toBe('');
 });

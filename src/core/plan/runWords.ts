@@ -1,6 +1,12 @@
 import { FAULTS } from '../look/faults';
 import type { OverTime } from '../run/dose';
+import { listOf } from '../run/chain';
+import type { LeftOpen } from '../run/leftOpen';
+import type { RunWithState } from '../run/pieces';
 import type { RunPiece, SpoiledWhy } from '../shop/run';
+import { clockText } from '../units/format';
+import { say, type Phrase } from '../units/phrase';
+import { celsius } from '../units/quantity';
 
 const WHY: Readonly<Partial<Record<SpoiledWhy, string>>> = {
   dropped: 'Dropped or knocked',
@@ -9,7 +15,7 @@ const WHY: Readonly<Partial<Record<SpoiledWhy, string>>> = {
   'not-said': 'Not said',
 };
 
-/** What is said of why a piece was lost. */
+/** What is said of why a piece was spoiled. */
 export const whyLabel = (why: SpoiledWhy | null): string =>
   WHY[why ?? 'not-said'] ?? FAULTS.find((f) => f.id === why)?.label ?? 'Not said';
 
@@ -24,12 +30,34 @@ function ranges(numbers: readonly number[]): string {
   return spans.map(([a, b]) => (a === b ? String(a) : b === a + 1 ? `${a}, ${b}` : `${a}–${b}`)).join(', ');
 }
 
+/** What a press left open costs; null where that is nothing. */
+export const leftOpenText = (open: LeftOpen | null): Phrase | null =>
+  open &&
+  say`Open for ${clockText(open.openS)}: it reads about ${celsius(Math.round(open.atC))} by now, and takes ${clockText(Math.ceil(open.backS))} closed to be back`;
+
 /** Which pieces: by name where there is one of them and it has one. */
 export function piecesText(pieces: readonly RunPiece[]): string {
   const [first] = pieces;
   if (!first) return 'no piece';
   if (pieces.length > 1) return `pieces ${ranges(pieces.map((p) => p.number))}`;
   return first.name === '' ? `piece ${first.number}` : `piece ${first.number}, “${first.name}”`;
+}
+
+const MOST_LISTED = 30;
+
+/** Pieces in the order they came out of the presses, spoiled ones marked; '' where none did. */
+export function inOrderText(runs: readonly RunWithState[]): string {
+  const out = runs
+    .flatMap(({ state }) => listOf(state.loads))
+    .sort((a, b) => a.endedAt - b.endedAt)
+    .flatMap(({ pieces, spoiled }) =>
+      pieces.map((p) => {
+        const gone = spoiled.some((s) => s.piece.number === p.number);
+        return `${p.number}${p.name === '' ? '' : ` “${p.name}”`}${gone ? ' (spoiled)' : ''}`;
+      }),
+    );
+  const more = out.length > MOST_LISTED ? ` and ${out.length - MOST_LISTED} more` : '';
+  return `${out.slice(0, MOST_LISTED).join(', ')}${more}`;
 }
 
 const INSIDE: Readonly<Record<OverTime['inside'], string>> = {

@@ -41,7 +41,7 @@ test('a spoiled piece is reprinted, by its name, until it comes out good in a la
   expect(numbers(after.free)).toEqual([2, 3, 4, 5, 6]);
   const again = queued([must(ALL[1])], 1, { id: 'b', events: load([]) });
   expect(jobPieces(ALL, states(first, again)).reprints).toEqual([]);
-  // Where the list was changed, the piece that is now second is another's: what was lost was not theirs.
+  // Where the list was changed, the piece that is now second is another's: what was spoiled was not theirs.
   const renamed = ALL.map((p) => (p.number === 2 ? { ...p, name: 'Somebody else' } : p));
   expect(jobPieces(renamed, states(first)).reprints).toEqual([]);
 });
@@ -51,7 +51,7 @@ test('runs that did not tell their pieces apart take theirs off from the first',
   expect(numbers(jobPieces(pieces(6), states(old)).left)).toEqual([3, 4, 5, 6]);
 });
 
-test('what goes in next leaves out what was lost in this very run', () => {
+test('what goes in next leaves out what was spoiled in this very run', () => {
   const a = queued(ALL, 2, { id: 'a', events: [{ kind: 'spoiled', at: T0, operationId: 'load', piece: 1 }] });
   expect(numbers(nextPieces(a, states(a), 2))).toEqual([3, 4]);
 });
@@ -93,10 +93,10 @@ test('pieces still to come are what the presses that are on will take, each once
   const b = queued(ALL.slice(1), 1, { id: 'b' });
   expect(toCome(states(a, b))).toBe(4);
   expect(toCome(states({ ...a, events: [{ kind: 'stop', at: T0 }] }))).toBe(0);
-  // One lost in the only run that is on is not taken by it again.
-  const lost = queued(ALL, 2, {
+  // One spoiled in the only run that is on is not taken by it again.
+  const spoiled = queued(ALL, 2, {
     id: 'a',
     events: [{ kind: 'spoiled', at: T0, operationId: 'load', piece: 1 }],
   });
-  expect(toCome(states(lost))).toBe(4);
+  expect(toCome(states(spoiled))).toBe(4);
 });

@@ -40,7 +40,7 @@ export function pressNumbers(runs: readonly RunWithState[]): ReadonlyMap<string,
   return new Map(ids.map((id, i) => [id, i + 1]));
 }
 
-/** A piece to print and press again, and why its print was lost. */
+/** A piece to print and press again, and why it was spoiled. */
 export interface Reprint {
   readonly piece: RunPiece;
   readonly why: SpoiledWhy | null;
@@ -64,7 +64,7 @@ const key = (p: RunPiece): string => `${p.number} ${p.name}`;
 interface Known {
   readonly good: ReadonlySet<string>;
   readonly inHand: ReadonlySet<string>;
-  readonly lost: ReadonlyMap<string, SpoiledWhy | null>;
+  readonly spoiled: ReadonlyMap<string, SpoiledWhy | null>;
 }
 
 /** What runs that tell their pieces apart say of each. */
@@ -73,7 +73,7 @@ function knownFrom(runs: readonly RunWithState[]): Known {
   return {
     good: new Set(apart.flatMap((r) => goodOf(r.state).map(key))),
     inHand: new Set(apart.filter(isOn).flatMap((r) => r.state.inLoad.map(key))),
-    lost: new Map(apart.flatMap((r) => spoiledOf(r.state).map((s) => [key(s.piece), s.why] as const))),
+    spoiled: new Map(apart.flatMap((r) => spoiledOf(r.state).map((s) => [key(s.piece), s.why] as const))),
   };
 }
 
@@ -98,17 +98,17 @@ export function jobPieces(all: readonly RunPiece[], runs: readonly RunWithState[
     left,
     free: left.filter((p) => !known.inHand.has(key(p))),
     reprints: left
-      .filter((p) => known.lost.has(key(p)))
-      .map((piece) => ({ piece, why: known.lost.get(key(piece)) ?? null })),
+      .filter((p) => known.spoiled.has(key(p)))
+      .map((piece) => ({ piece, why: known.spoiled.get(key(piece)) ?? null })),
   };
 }
 
-/** The pieces that go in after the load in hand of `run`: of its queue, what is neither good nor in hand in any run, nor was lost in this one. */
+/** The pieces that go in after the load in hand of `run`: of its queue, what is neither good nor in hand in any run, nor was spoiled in this one. */
 export function nextPieces(run: Run, runs: readonly RunWithState[], atOnce: number): readonly RunPiece[] {
   const mine = runs.find((r) => r.run.id === run.id);
-  const { inHand, lost } = knownFrom(mine ? [mine] : []);
+  const { inHand, spoiled } = knownFrom(mine ? [mine] : []);
   return freePieces(run.queue ?? [], runs)
-    .filter((p) => !inHand.has(key(p)) && !lost.has(key(p)))
+    .filter((p) => !inHand.has(key(p)) && !spoiled.has(key(p)))
     .slice(0, atOnce);
 }
 

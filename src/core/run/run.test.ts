@@ -88,28 +88,28 @@ test('a load goes through as one: its pieces count together, the last load is wh
   expect(foldRun(eight(taps(3 * CYCLE.length)))).toMatchObject({ through: 20, good: 20, ended: 'finished' });
 });
 
-test('one piece of a load lost: the others go on; all of them spoiled, the load is over; and it can be taken back', () => {
+test('one piece of a load spoiled: the others go on; all of them spoiled, the load is over; and it can be taken back', () => {
   const four = (events: readonly RunEvent[]): Run => ({ ...run(events, 12), load: loadOf(4) });
-  const lost = (s: number): RunEvent => ({ kind: 'spoiled', operationId: 'peel', at: T0 + s * 1000 });
+  const spoiled = (s: number): RunEvent => ({ kind: 'spoiled', operationId: 'peel', at: T0 + s * 1000 });
   const before = taps(CYCLE.length - 2);
-  expect(foldRun(four([...before, lost(80)]))).toMatchObject({
+  expect(foldRun(four([...before, spoiled(80)]))).toMatchObject({
     through: 0,
     spoiled: 1,
     spoiledInLoad: [{ piece: { number: 4 }, why: null }],
   });
   const rest = CYCLE.slice(-2).map((id, i) => done(id, 90 + i));
-  expect(foldRun(four([...before, lost(80), ...rest]))).toMatchObject({
+  expect(foldRun(four([...before, spoiled(80), ...rest]))).toMatchObject({
     through: 4,
     good: 3,
     spoiled: 1,
     spoiledInLoad: [],
   });
-  expect(foldRun(four([...before, ...[80, 81, 82, 83].map(lost)]))).toMatchObject({
+  expect(foldRun(four([...before, ...[80, 81, 82, 83].map(spoiled)]))).toMatchObject({
     through: 4,
     good: 0,
     spoiled: 4,
   });
-  expect(foldRun(four([...before, lost(80), undo(81)]))).toEqual(foldRun(four(before)));
+  expect(foldRun(four([...before, spoiled(80), undo(81)]))).toEqual(foldRun(four(before)));
 });
 
 test('a reading of the display moves no step, and there is nothing in it to take back', () => {
@@ -302,16 +302,16 @@ test('a whole load taken back is where it began; at its beginning, where the loa
   expect(foldRun({ ...of, events: [...half, back, back, back] })).toEqual(foldRun(of));
 });
 
-test('which piece was lost and why is kept; another in the same load goes on', () => {
+test('which piece was spoiled and why is kept; another in the same load goes on', () => {
   const of = queued(pieces(4), 4);
-  const lost = eventOf(of, foldRun(of), 'spoiled', T0 + 5000, { piece: 2, why: 'ghost', by: 'Ines' });
-  const state = foldRun({ ...of, events: [must(lost)] });
+  const spoiled = eventOf(of, foldRun(of), 'spoiled', T0 + 5000, { piece: 2, why: 'ghost', by: 'Ines' });
+  const state = foldRun({ ...of, events: [must(spoiled)] });
   expect(spoiledOf(state)).toEqual([
     { piece: { number: 2, name: 'Guest 2' }, why: 'ghost', operationId: 'load', at: T0 + 5000 },
   ]);
-  // The same piece cannot be lost twice, nor one that is not there.
-  const again = { ...must(lost), at: T0 + 6000 };
-  expect(foldRun({ ...of, events: [must(lost), again] })).toEqual(state);
+  // The same piece cannot be spoiled twice, nor one that is not there.
+  const again = { ...must(spoiled), at: T0 + 6000 };
+  expect(foldRun({ ...of, events: [must(spoiled), again] })).toEqual(state);
 });
 
 test('other pieces are laid only before the press is closed', () => {

@@ -2,7 +2,7 @@ import { ofStage, type Operation } from '../shop/operation';
 import type { Between, Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
 import { added, listOf, sizeOf, type Chain } from './chain';
 
-/** A piece that was lost, during which operation and why; null where nobody said. */
+/** A piece that was spoiled, during which operation and why; null where nobody said. */
 export interface Spoiled {
   readonly piece: RunPiece;
   readonly why: SpoiledWhy | null;
@@ -19,7 +19,7 @@ export interface StepTaken {
   readonly by: string | null;
 }
 
-/** A load that is through: what went in, what was lost, how each step went. */
+/** A load that is through: what went in, what was spoiled, how each step went. */
 export interface LoadThrough {
   readonly pieces: readonly RunPiece[];
   readonly spoiled: readonly Spoiled[];
@@ -32,9 +32,9 @@ export interface LoadThrough {
 export interface RunState {
   /** Pieces through, good or spoiled. */
   readonly through: number;
-  /** Pieces that are in hand together, those lost among them included. */
+  /** Pieces that are in hand together, those spoiled among them included. */
   readonly inLoad: readonly RunPiece[];
-  /** Of the pieces in hand, those lost so far. */
+  /** Of the pieces in hand, those spoiled so far. */
   readonly spoiledInLoad: readonly Spoiled[];
   readonly stepIndex: number;
   readonly stepStartedAt: number;
@@ -100,28 +100,28 @@ function loadOver(run: Run, state: RunState, at: number, next: readonly RunPiece
   };
 }
 
-const lostOf = (state: RunState): ReadonlySet<number> =>
+const spoiledNumbers = (state: RunState): ReadonlySet<number> =>
   new Set(state.spoiledInLoad.map((s) => s.piece.number));
 
 /** Of the pieces in hand, those still good. */
 export function goodInLoad(state: RunState): readonly RunPiece[] {
-  const lost = lostOf(state);
-  return state.inLoad.filter((p) => !lost.has(p.number));
+  const spoiled = spoiledNumbers(state);
+  return state.inLoad.filter((p) => !spoiled.has(p.number));
 }
 
 type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
 
-/** One piece of the load is lost: the others go on; with the last of them the load is over. */
-function lose(run: Run, state: RunState, e: Of<'spoiled'>, at: number): RunState | null {
+/** One piece of the load is spoiled: the others go on; with the last of them the load is over. */
+function spoil(run: Run, state: RunState, e: Of<'spoiled'>, at: number): RunState | null {
   const good = goodInLoad(state);
   const piece = e.piece === undefined ? good[good.length - 1] : good.find((p) => p.number === e.piece);
   if (!piece) return null;
-  const lost: RunState = {
+  const next: RunState = {
     ...state,
     spoiled: state.spoiled + 1,
     spoiledInLoad: [...state.spoiledInLoad, { piece, why: e.why ?? null, operationId: e.operationId, at }],
   };
-  return good.length === 1 ? loadOver(run, lost, at, e.next) : lost;
+  return good.length === 1 ? loadOver(run, next, at, e.next) : next;
 }
 
 /** Written out field by field: most of a fold is this, and states copied whole take three times as long (`npm run bench -- fold`). */
@@ -177,7 +177,7 @@ function after(
     case 'done':
       return advance(run, cycle, state, e, at);
     case 'spoiled':
-      return lose(run, state, e, at);
+      return spoil(run, state, e, at);
     case 'lay':
       return canLay(state) && run.queue ? { ...state, inLoad: e.pieces } : null;
     case 'stop':
@@ -304,7 +304,7 @@ export const dwellsS = (state: RunState): readonly number[] =>
     .filter((s) => s.operation.timed)
     .map(tookS);
 
-/** Pieces lost so far, oldest first. */
+/** Pieces spoiled so far, oldest first. */
 export const spoiledOf = (state: RunState): readonly Spoiled[] => [
   ...listOf(state.loads).flatMap((l) => l.spoiled),
   ...state.spoiledInLoad,
@@ -313,8 +313,8 @@ export const spoiledOf = (state: RunState): readonly Spoiled[] => [
 /** Pieces that came through good. */
 export const goodOf = (state: RunState): readonly RunPiece[] =>
   listOf(state.loads).flatMap((l) => {
-    const lost = new Set(l.spoiled.map((s) => s.piece.number));
-    return l.pieces.filter((p) => !lost.has(p.number));
+    const spoiled = new Set(l.spoiled.map((s) => s.piece.number));
+    return l.pieces.filter((p) => !spoiled.has(p.number));
   });
 
 /** When the last load was through; null before the first. */
@@ -352,8 +352,8 @@ export function coolingLoads(run: Run, state: RunState, nowMs: number): readonly
     const { pieces, spoiled, endedAt } = at.last;
     const waitS = safeS - (nowMs - endedAt) / 1000;
     if (waitS <= 0) break;
-    const lost = new Set(spoiled.map((s) => s.piece.number));
-    const good = pieces.filter((p) => !lost.has(p.number));
+    const gone = new Set(spoiled.map((s) => s.piece.number));
+    const good = pieces.filter((p) => !gone.has(p.number));
     if (good.length > 0) hot.push({ pieces: good, waitS });
   }
   return hot.reverse();

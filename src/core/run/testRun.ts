@@ -3,7 +3,7 @@ import { pressCycle } from '../operations/cycle';
 import { ONE_PIECE } from '../operations/testTimes';
 import type { HeatSettings } from '../shop/heatSettings';
 import type { Operation } from '../shop/operation';
-import type { Press } from '../shop/press';
+import type { WrapPress } from '../shop/press';
 import type { Run, RunEvent, RunPiece } from '../shop/run';
 import { cycleOf } from './run';
 
@@ -14,7 +14,7 @@ export const must = <T>(x: T | null | undefined): T => {
 };
 
 export const BLANK = must(LIBRARY.find((b) => b.id === 'straight-steel-590'));
-export const PRESS: Press = {
+export const PRESS: WrapPress = {
   id: 'tumbler-press',
   name: 'Tumbler press',
   kind: 'tumbler',

@@ -16,7 +16,7 @@ export const runPieceSchema = z.strictObject({
 export type RunPiece = z.infer<typeof runPieceSchema>;
 const loadPiecesSchema = z.array(runPieceSchema).check(z.maxLength(MOST_AT_ONCE));
 
-/** Why a piece was lost: what is seen on it, or what befell it before. By the names events keep: never rename one without a migration. */
+/** Why a piece was spoiled: what is seen on it, or what befell it before. By the names events keep: never rename one without a migration. */
 export const SPOILED_WHY = [...FAULT_IDS, 'dropped', 'bad-blank', 'bad-print', 'not-said'] as const;
 export type SpoiledWhy = (typeof SPOILED_WHY)[number];
 
@@ -34,7 +34,7 @@ const next = { next: z.optional(loadPiecesSchema) };
 const runEventSchema = z.discriminatedUnion('kind', [
   /** An operation ended, by its id in the list of the run. */
   z.strictObject({ ...struck, ...next, kind: z.literal('done') }),
-  /** A piece was lost during an operation: which and why, where it was said. */
+  /** A piece was spoiled during an operation: which and why, where it was said. */
   z.strictObject({
     ...struck,
     ...next,

@@ -1,5 +1,6 @@
 'use client';
 
+import { inOrderText } from '@/core/plan/runWords';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { FAULTS } from '@/core/look/faults';
@@ -215,8 +216,14 @@ function Judgement() {
   const put = (next: Partial<typeof look>, group?: string) =>
     edit((j) => ({ ...j, look: { ...j.look, ...next } }), group);
   const { change } = plan.look;
+  const inOrder = inOrderText(plan.press.runs);
   return (
     <div className="grid gap-2 border-t border-rule bg-sheet/80 px-5 py-2">
+      {inOrder !== '' && (
+        <p className="truncate font-label" title={inOrder}>
+          <strong className="font-semibold">In the order they came out:</strong> {inOrder}
+        </p>
+      )}
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
         <Labelled label="The used paper">
           <Segments

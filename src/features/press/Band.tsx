@@ -7,7 +7,7 @@ import { say } from '@/core/units/phrase';
 import { celsius } from '@/core/units/quantity';
 import { useSay } from '@/ui/units';
 import { LaneMenu } from './LaneMenu';
-import { loadText, overText, shownClock, wordsOf } from './laneWords';
+import { loadText, openText, overText, shownClock, wordsOf } from './laneWords';
 import { PressButton } from './PressButton';
 import { SpoiledDialog } from './SpoiledDialog';
 import { StepBar } from './StepBar';
@@ -46,13 +46,16 @@ export const Band = memo(function Band({ lane, number, jobName, toCome, calls, o
   const shown = shownClock(lane);
   const name = `${number} · ${run.press.name}`;
   const { platenC, pressure } = run.settings;
+  const stoodOpen = openText(lane);
   const under =
     overText(lane) ??
     (early
       ? phrase(say`hands off, ${celsius(platenC)}, ${pressure.replace('-', ' to ')}`)
       : need === 'nothing yet'
         ? 'hands free'
-        : (words.caution ?? 'hands are needed'));
+        : stoodOpen
+          ? phrase(stoodOpen)
+          : (words.caution ?? 'hands are needed'));
   return (
     <section
       aria-label={name}

@@ -26,7 +26,7 @@ interface Props {
 const LINK =
   'inline-flex min-h-16 items-center border-2 border-mist px-6 font-label text-name font-semibold hover:bg-strata-2';
 
-/** After the last piece of a run: put away, count, look them over, print again what was lost. */
+/** After the last piece of a run: put away, count, look them over, print again what was spoiled. */
 export function Ended({ job, made, last, onMore }: Props) {
   const { shop } = useShop();
   const router = useRouter();

@@ -1,18 +1,22 @@
 'use client';
 
-import type { Resource } from '@/core/shop/operation';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo } from 'react';
+import type { Operation, Resource } from '@/core/shop/operation';
 import { plannedS } from '@/core/shop/operation';
 import { operationWords } from '@/core/operations/words';
 import { contextOfPlan } from '@/core/plan/operationWords';
-import { count } from '@/core/units/quantity';
-import { Say, useSay } from '@/ui/units';
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { piecesText, whyLabel } from '@/core/plan/runWords';
+import { paceFrom, timedSteps, type PaceOf } from '@/core/run/pace';
+import { withState } from '@/core/run/pieces';
+import { count } from '@/core/units/quantity';
 import { Button } from '@/ui/Button';
+import { Say, useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
-import { blanksText } from './Hands';
 import { NeedsBlank } from '../job/NeedsBlank';
+import { blanksText } from './Hands';
+import { LoadsThrough } from './LoadsThrough';
 
 const RESOURCE_WORDS: Readonly<Record<Resource, string>> = {
   hands: 'hands',
@@ -29,10 +33,21 @@ const RESOURCE_BARS: Readonly<Record<Resource, string>> = {
   'cooling place': 'bg-strata-4',
 };
 
+/** Times a step was seen before its usual time here is told. */
+const SEEN_ENOUGH = 3;
+
+/** How long a step takes: as set, as it usually takes here once that was seen, else as planned. */
+function stepTimeText(step: Operation, pace: PaceOf, pressId: string): string {
+  if (step.timed) return `${step.plannedS} s`;
+  const { usualS, seen } = pace(step, pressId, null);
+  return seen >= SEEN_ENOUGH ? `${Math.round(usualS)} s here` : `≈ ${step.plannedS} s`;
+}
+
 /** Before and between runs: how many are through, and what one piece asks of hands and press. */
 export function PressView() {
-  const { plan } = useJob();
+  const { plan, shop } = useJob();
   const say = useSay();
+  const pace = useMemo(() => paceFrom(timedSteps(shop.runs.map(withState))), [shop.runs]);
   if (!plan.blank.blank) return <NeedsBlank />;
   const { press, heat } = plan;
   const context = contextOfPlan(plan);
@@ -53,6 +68,7 @@ export function PressView() {
       </div>
       <PieceTally good={press.good} spoiled={press.spoiled} pieces={total} />
       <AfterRuns />
+      <LoadsThrough runs={press.runs} />
       {!context || press.cycle.length === 0 ? (
         <p className="mt-6 text-lead">Set the heat first: the steps follow from press and settings.</p>
       ) : (
@@ -70,8 +86,7 @@ export function PressView() {
                   <Say phrase={operationWords(step, context).title} />
                 </span>
                 <span className="font-label text-base text-soft">
-                  {RESOURCE_WORDS[step.resource]}, {step.timed ? '' : '≈ '}
-                  {step.plannedS} s
+                  {RESOURCE_WORDS[step.resource]}, {stepTimeText(step, pace, heat.press?.id ?? '')}
                 </span>
                 <span
                   aria-hidden
@@ -91,7 +106,7 @@ export function PressView() {
   );
 }
 
-/** What was lost and has to be printed again, what blanks are left, and where the presses are. */
+/** What was spoiled and has to be printed again, what blanks are left, and where the presses are. */
 function AfterRuns() {
   const { plan, job, edit } = useJob();
   const router = useRouter();

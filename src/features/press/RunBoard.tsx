@@ -17,7 +17,7 @@ import { useShop } from '../shell/shopContext';
 import { FollowBanner, JumpBanner } from './Banners';
 import { DisplayTaps } from './DisplayTaps';
 import { LaneMenu } from './LaneMenu';
-import { loadText, overText, shownClock, wordsOf } from './laneWords';
+import { loadText, openText, overText, shownClock, wordsOf } from './laneWords';
 import { PressButton } from './PressButton';
 import { RunAside } from './RunAside';
 import { useShopNow } from './shopTime';
@@ -201,11 +201,12 @@ function Digits({ lane }: { lane: Lane }) {
   const timed = clock.leftS !== null;
   const shown = shownClock(lane);
   const over = overText(lane);
+  const stoodOpen = openText(lane);
   const under = clock.up
     ? (over ?? 'Open it now')
     : words.meanwhile
       ? say(words.meanwhile)
-      : (over ?? 'Then space, or the button');
+      : (over ?? (stoodOpen ? say(stoodOpen) : 'Then space, or the button'));
   return (
     <section aria-label="Clock" className="grid content-center justify-items-center text-center">
       <p className="font-name text-big font-semibold text-strata-5">

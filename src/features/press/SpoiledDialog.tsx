@@ -36,7 +36,7 @@ const ORDER: readonly SpoiledWhy[] = [
 export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () => void }) {
   const good = goodInLoad(of.state);
   const [piece, setPiece] = useState<RunPiece | null>(good.length === 1 ? (good[0] ?? null) : null);
-  const lose = (why: SpoiledWhy) => {
+  const choose = (why: SpoiledWhy) => {
     if (piece) void strike(of, 'spoiled', { piece: piece.number, why });
     onClose();
   };
@@ -49,7 +49,7 @@ export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () =
       about={piece ? 'What is seen on it? It goes on the reprint list.' : 'The others of the load go on.'}
     >
       {piece ? (
-        <Choices of={ORDER} label={whyLabel} onChoose={lose} />
+        <Choices of={ORDER} label={whyLabel} onChoose={choose} />
       ) : (
         <Choices of={good} label={(p) => piecesText([p])} onChoose={setPiece} />
       )}

@@ -1,14 +1,16 @@
 import { operationWords, type OperationWords } from '@/core/operations/words';
 import { contextOfRun } from '@/core/plan/operationWords';
-import { overTimeText, piecesText } from '@/core/plan/runWords';
+import { leftOpenText, overTimeText, piecesText } from '@/core/plan/runWords';
 import type { Lane } from '@/core/run/board';
 import { overTime, passesOf } from '@/core/run/dose';
+import { leftOpen } from '@/core/run/leftOpen';
 import type { RunWithState } from '@/core/run/pieces';
 import { listOf, sizeOf } from '@/core/run/chain';
 import { goodInLoad } from '@/core/run/run';
 import type { Operation } from '@/core/shop/operation';
 import type { Run } from '@/core/shop/run';
 import { clockText } from '@/core/units/format';
+import type { Phrase } from '@/core/units/phrase';
 
 export const wordsOf = (operation: Operation, run: Run): OperationWords =>
   operationWords(operation, contextOfRun(run));
@@ -21,6 +23,10 @@ export function overText({ run, state, step, clock }: Lane): string | null {
       : [];
   return overTimeText(overTime(run.dose, [...passesOf(listOf(state.steps)), ...now]));
 }
+
+/** What a press left open costs, while it waits for hands. */
+export const openText = ({ run, state, clock }: Lane): Phrase | null =>
+  leftOpenText(leftOpen(run, state, state.stepStartedAt + clock.elapsedS * 1000));
 
 export interface ShownClock {
   readonly text: string;
@@ -44,6 +50,6 @@ export function loadText({ run, state }: RunWithState, toCome: number): string {
   const load = sizeOf(state.loads) + 1;
   const loads = load + Math.ceil(toCome / (run.load?.piecesAtOnce ?? 1));
   const good = goodInLoad(state);
-  const lost = state.spoiledInLoad.length > 0 ? `, ${state.spoiledInLoad.length} spoiled` : '';
-  return `load ${load} of ${loads} · ${piecesText(good)}${lost}`;
+  const spoiled = state.spoiledInLoad.length > 0 ? `, ${state.spoiledInLoad.length} spoiled` : '';
+  return `load ${load} of ${loads} · ${piecesText(good)}${spoiled}`;
 }
