@@ -99,7 +99,7 @@ test('the piece as PNG is mirrored once and to size', async ({ bench: page }, in
 
 test('a press, a paper and a blank: added, changed, taken out and put back', async ({ bench: page }) => {
   const go = (name: string) =>
-    page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name }).click();
+    page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name, exact: true }).click();
   await go('Presses');
   await page.getByRole('button', { name: 'New press' }).click();
   const dialog = page.getByRole('dialog');

@@ -160,7 +160,7 @@ test('one job over two presses: each takes what no press holds; other pieces can
   await page.getByRole('button', { name: /^First (piece|load)$/ }).click();
   await expect(page.locator('[aria-current="step"]')).toBeVisible();
   await board(page);
-  await expect(band(page, '2 · Flat press A')).toContainText('Slate trail markers');
+  await expect(band(page, '1 · Flat press A')).toContainText('Slate trail markers');
 });
 
 test('hands between: taped, enough, boxed; what was counted is corrected; who presses is kept', async ({

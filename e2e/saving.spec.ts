@@ -156,6 +156,7 @@ test('a press taken out while a run is on: hot pieces are still called hot', asy
   await open(page, '/job/dome-beakers/press');
   await page.getByRole('button', { name: 'Start pressing' }).click();
   await page.getByRole('button', { name: 'First piece' }).click();
+  await expect(page.locator('[aria-current="step"]')).toBeVisible();
   const address0 = page.url();
   // Through the whole first piece, timed steps opened early.
   for (let i = 0; i < 12; i += 1) {

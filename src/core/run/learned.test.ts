@@ -81,14 +81,14 @@ describe('how long a step takes here', () => {
   });
 });
 
-/** A straight table: 1 s of dose a second at the least heated place, 1.25 at the most. */
-const line = (least: number, most: number, from: readonly number[]): RunDose['first'] =>
-  from.map((overS) => ({ overS, leastS: least + overS, mostS: most + 1.25 * overS }));
+/** A straight table: so many s of dose a second at the least heated place, a quarter more at the most. */
+const line = (slope: number): RunDose['first'] =>
+  [-20, 0, 40].map((overS) => ({ overS, leastS: 40 + slope * overS, mostS: 50 + 1.25 * slope * overS }));
 const DOSE: RunDose = {
   neededS: 30,
   limitS: 70,
-  first: line(40, 50, [-20, 0, 40]),
-  later: line(40, 50, [-20, 0, 40]),
+  first: line(1),
+  later: line(2),
 };
 
 describe('over-time', () => {
@@ -102,8 +102,9 @@ describe('over-time', () => {
 
   test('on time is no change; passes add up', () => {
     expect(at(0, 0)).toEqual({ overS: 0, share: 0, inside: 'inside' });
-    expect(at(4, 6).share).toBeCloseTo(10 / 40, 9);
-    expect(at(4, -4).share).toBeCloseTo(0, 9);
+    expect(at(4, 6).share).toBeCloseTo((4 + 2 * 6) / 40, 9);
+    expect(at(4, -2).share).toBeCloseTo(0, 9);
+    expect(at(4, 6).overS).toBe(10);
   });
 
   test('too little below what is needed, too much above what it bears, past the table by its slope', () => {

@@ -1,6 +1,7 @@
 import { blanksLeft, jobPieces, nextPieces, pressNumbers, toCome, withState } from './pieces';
 import type { Run, RunEvent } from '../shop/run';
-import { CYCLE, done, must, pieces, PRESS, queued, run, T0, taps } from './testRun';
+import { foldRun } from './run';
+import { CYCLE, done, loadOf, must, pieces, PRESS, queued, run, T0, taps } from './testRun';
 
 const ALL = pieces(6);
 /** One load through, with what goes in next. */
@@ -99,4 +100,18 @@ test('pieces still to come are what the presses that are on will take, each once
     events: [{ kind: 'spoiled', at: T0, operationId: 'load', piece: 1 }],
   });
   expect(toCome(states(spoiled))).toBe(4);
+});
+
+test('a record read anew is folded on; one that was begun or went otherwise is folded afresh', () => {
+  const run = queued(ALL, 1, { id: 'same', events: load(ALL.slice(1, 2)) });
+  expect(withState(run).state).toEqual(foldRun(run));
+  const more = { ...run, events: [...run.events, done('load', 50)] };
+  expect(withState(more).state).toEqual(foldRun(more));
+  for (const other of [
+    run,
+    { ...more, events: [done('load', 1), ...load([], 20)] },
+    { ...more, load: loadOf(3) },
+    { ...more, startedAt: T0 - 5 },
+  ])
+    expect(withState(other).state).toEqual(foldRun(other));
 });

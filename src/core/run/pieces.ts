@@ -1,5 +1,6 @@
-import type { Run, RunPiece, SpoiledWhy } from '../shop/run';
-import { foldRun, goodOf, spoiledOf, type RunState } from './run';
+import { createLru, type Lru } from '../memo/memo';
+import type { Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
+import { foldOn, goodOf, spoiledOf, type Fold, type RunState } from './run';
 
 /** A run with what its events come to. */
 export interface RunWithState {
@@ -7,15 +8,43 @@ export interface RunWithState {
   readonly state: RunState;
 }
 
-const folded = new WeakMap<Run, RunState>();
+interface Folded {
+  readonly run: Run;
+  readonly fold: Fold;
+}
+/** Runs of some months. */
+const KEPT = 500;
+const folded: Lru<string, Folded> = createLru(KEPT);
 
-/** A run with its state; the fold of one run record is made once. */
+const piecesOf = (e: RunEvent): readonly RunPiece[] | undefined =>
+  e.kind === 'lay' ? e.pieces : 'next' in e ? e.next : undefined;
+
+/** What tells two events apart, read off as quickly as folding them: kind, moment, operation, pieces. */
+function sameEvent(a: RunEvent | undefined, b: RunEvent): boolean {
+  if (a?.kind !== b.kind || a.at !== b.at) return false;
+  const step = 'operationId' in a ? a.operationId : '';
+  if (step !== ('operationId' in b ? b.operationId : '')) return false;
+  const [next, other] = [piecesOf(a), piecesOf(b)];
+  if (next?.length !== other?.length || next?.[0]?.number !== other?.[0]?.number) return false;
+  return ('piece' in a ? a.piece : 0) === ('piece' in b ? b.piece : 0);
+}
+
+/** Whether a run is an earlier one gone on: begun the same way, with every event that one had. */
+const goesOn = (run: Run, from: Run): boolean =>
+  run.startedAt === from.startedAt &&
+  run.pieces === from.pieces &&
+  run.queue?.length === from.queue?.length &&
+  run.load?.piecesAtOnce === from.load?.piecesAtOnce &&
+  run.operations.length === from.operations.length &&
+  from.events.every((e, i) => sameEvent(run.events[i], e));
+
+/** A run with its state. What was folded of it before is gone on from: a record read anew costs no more than its newest events. */
 export function withState(run: Run): RunWithState {
-  const known = folded.get(run);
-  if (known) return { run, state: known };
-  const state = foldRun(run);
-  folded.set(run, state);
-  return { run, state };
+  const known = folded.get(run.id);
+  const from = known && (known.run === run || goesOn(run, known.run)) ? known.fold : undefined;
+  const fold = foldOn(run, from);
+  if (known?.run !== run) folded.set(run.id, { run, fold });
+  return { run, state: fold.state };
 }
 
 /** Runs of one job, oldest first. */

@@ -1,13 +1,14 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { startCheck, type CheckItem } from '@/core/operations/startCheck';
 import { newRun } from '@/core/plan/newRun';
 import type { Plan } from '@/core/plan/plan';
 import { contextOfPlan } from '@/core/plan/operationWords';
 import { operationWords } from '@/core/operations/words';
 import type { HeatAnswer } from '@/core/heat/answer';
+import { heatKey, type HeatQuestion } from '@/core/heat/question';
 import type { Job } from '@/core/job/job';
 import { isOn, withState } from '@/core/run/pieces';
 import { ofStage } from '@/core/shop/operation';
@@ -29,18 +30,27 @@ const DOSE_WAIT_MS = 4000;
 
 const wait = (ms: number) => new Promise<null>((resolve) => setTimeout(() => resolve(null), ms));
 
-async function doseOf({ heat }: Plan): Promise<RunDose | null> {
-  const subject = heat.model?.subject;
-  if (!subject || !heat.chosen) return null;
-  const { settings } = heat.chosen;
-  const asked = inHeatWorker(
-    'Press',
-    (api) => api.answer({ kind: 'over', subject, settings }) as Promise<HeatAnswer>,
-  );
-  const r = await Promise.race([asked, wait(DOSE_WAIT_MS)]);
-  if (!r?.ok || r.value.kind !== 'over') return null;
+type OverQuestion = Extract<HeatQuestion, { kind: 'over' }>;
+
+async function doseOf(question: OverQuestion | null): Promise<RunDose | null> {
+  if (!question) return null;
+  const r = await inHeatWorker('Press', (api) => api.answer(question) as Promise<HeatAnswer>);
+  if (!r.ok || r.value.kind !== 'over') return null;
   const { kind: _, ...dose } = r.value;
   return dose;
+}
+
+/** What over-time does to the dose, asked while the start check is read; what is begun sooner waits for it a moment at most. */
+function useDose(made: Plan): () => Promise<RunDose | null> {
+  const subject = made.heat.model?.subject;
+  const settings = made.heat.chosen?.settings;
+  const question: OverQuestion | null = subject && settings ? { kind: 'over', subject, settings } : null;
+  const asked = useRef<{ readonly key: string; readonly dose: Promise<RunDose | null> } | null>(null);
+  useEffect(() => {
+    const key = question ? heatKey(question) : '';
+    if (asked.current?.key !== key) asked.current = { key, dose: doseOf(question) };
+  });
+  return () => Promise.race([asked.current?.dose ?? null, wait(DOSE_WAIT_MS)]);
 }
 
 /** Blanks as typed: nothing is nobody counted; undefined is not a count. */
@@ -62,13 +72,14 @@ export function Ready({ job, made }: { job: Job; made: Plan }) {
   const waiting = beginning || (heat.model?.wanted.some((q) => q.kind === 'start') ?? false);
   const left = press.free.length;
   const typed = blanksTyped(blanks);
+  const doseAsked = useDose(made);
   const begin = async () => {
     wakeSound();
     if (waiting || there) return;
     if (typed === undefined)
       return notifyWrong('Blanks here: type a whole number from 0 to 100,000, or leave it empty.');
     setBeginning(true);
-    const dose = await doseOf(made);
+    const dose = await doseAsked();
     const run = newRun(job, made, { id: newId('run'), startedAt: shopNow(), blanks: typed, dose });
     const r = run ? await startRun(run) : null;
     if (r && !r.ok) notifyProblem(r.problem);
