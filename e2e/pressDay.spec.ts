@@ -173,6 +173,10 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
   }
   await expect(page.getByRole('heading', { name: 'No press is on.' })).toBeVisible();
   const ended = await now();
+  const through = page.getByRole('list', { name: 'Through' }).getByRole('link');
+  await expect(through.last()).toContainText('Put away, count, look them over');
+  await through.last().click();
+  await expect(page.getByRole('heading', { name: 'Before you go' })).toBeVisible();
   const runs = await stored(page);
   expect(runs.map((r) => r.events.length).reduce((a, b) => a + b, 0)).toBe(taps);
   expect(runs.reduce((n, r) => n + r.pieces, 0)).toBe(60);

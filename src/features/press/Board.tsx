@@ -8,6 +8,7 @@ import { Brand } from '../shell/Brand';
 import { useShop } from '../shell/shopContext';
 import { Band } from './Band';
 import { FollowBanner, JumpBanner } from './Banners';
+import { DoneRuns, doneRuns } from './DoneRuns';
 import { Hands } from './Hands';
 import { wordsOf } from './laneWords';
 import { NotifyButton } from './NotifyButton';
@@ -46,6 +47,7 @@ export function Board() {
   const lanes = lanesAt(on.runs, now, on.pace);
   const shown = byNeed ? inOrderOfNeed(lanes) : lanes;
   const call = calling(lanes);
+  const done = doneRuns(on.all, now);
   // What hands do is told once a second and at every step, however many clocks tick in between.
   const second = Math.floor(now / 1000);
   // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -96,7 +98,7 @@ export function Board() {
           : ''}
       </p>
       {lanes.length === 0 ? (
-        <ReadyJobs />
+        <ReadyJobs done={done} />
       ) : (
         <div className="grid min-h-0 flex-1 gap-5 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_23rem]">
           <div className="grid auto-rows-min content-start gap-3 lg:overflow-y-auto">
@@ -112,6 +114,7 @@ export function Board() {
                 onNext={onNext}
               />
             ))}
+            <DoneRuns runs={done} />
           </div>
           <Hands
             lanes={lanes}

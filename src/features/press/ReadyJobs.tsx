@@ -5,7 +5,9 @@ import { useMemo, useState } from 'react';
 import { plan } from '@/core/plan/plan';
 import { pressBlocked } from '@/core/plan/newRun';
 import { Dialog } from '@/ui/Dialog';
+import type { RunWithState } from '@/core/run/pieces';
 import { useShop } from '../shell/shopContext';
+import { DoneRuns } from './DoneRuns';
 import { PressButton } from './PressButton';
 
 const MOST = 10;
@@ -48,8 +50,9 @@ function ReadyList({ dark }: { dark: boolean }) {
 }
 
 /** No press is on: the jobs that could go in now. */
-export const ReadyJobs = () => (
+export const ReadyJobs = ({ done }: { done: readonly RunWithState[] }) => (
   <div className="grid content-start gap-4 p-5 sm:p-8">
+    <DoneRuns runs={done} />
     <h2 className="font-name text-big font-semibold">No press is on.</h2>
     <ReadyList dark />
   </div>

@@ -50,12 +50,11 @@ export function Runner({ jobId, pressId, another }: Props) {
         to="Back to the heat"
       />
     );
-  const last = made.press.runs[made.press.runs.length - 1];
-  const left = made.press.free.length;
-  if (left === 0 || (last?.state.ended === 'finished' && !again && on.length === 0 && !another))
-    return (
-      <Ended job={job} made={made} last={last ?? null} onMore={left > 0 ? () => setAgain(true) : null} />
-    );
+  const { runs, free } = made.press;
+  const last = [...runs].reverse().find((r) => pressId === null || r.run.press.id === pressId) ?? null;
+  const over = last?.state.ended === 'finished' && (pressId !== null || on.length === 0);
+  if (free.length === 0 || (over && !again))
+    return <Ended job={job} made={made} last={last} onMore={free.length > 0 ? () => setAgain(true) : null} />;
   return <Ready job={job} made={made} />;
 }
 

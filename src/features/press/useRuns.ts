@@ -23,6 +23,8 @@ import { useShop } from '../shell/shopContext';
 /** Runs that are on, in the order of the numbers of their presses. */
 export interface RunsOn {
   readonly runs: readonly RunWithState[];
+  /** Every run the shop has, those that are over among them. */
+  readonly all: readonly RunWithState[];
   readonly pace: PaceOf;
   /** Number of each press, by its id. */
   readonly numbers: ReadonlyMap<string, number>;
@@ -61,6 +63,7 @@ export function useRunsOn(): RunsOn {
     const ids = new Set(runs.map((r) => r.run.jobId));
     return {
       runs,
+      all,
       numbers,
       pace: paceFrom(timedSteps(all)),
       jobs: new Map(jobs.filter((r) => ids.has(r.id)).map((r) => [r.id, jobOf(r.job, shop)])),

@@ -1,0 +1,44 @@
+import Link from 'next/link';
+import { isOn, type RunWithState } from '@/core/run/pieces';
+import { lastThroughAt } from '@/core/run/run';
+import { clockTimeText } from '@/ui/dates';
+import { useShop } from '../shell/shopContext';
+
+/** A run that is through is told of for so long, or until its press is on again. */
+const TOLD_MS = 3600_000;
+
+/** Runs that came to their end a little while ago, on presses nothing has been begun on since. */
+export const doneRuns = (all: readonly RunWithState[], nowMs: number): readonly RunWithState[] =>
+  all.filter(
+    (r) =>
+      !isOn(r) &&
+      r.state.ended === 'finished' &&
+      nowMs - (lastThroughAt(r.state) ?? 0) < TOLD_MS &&
+      !all.some((o) => o.run.press.id === r.run.press.id && o.run.startedAt > r.run.startedAt),
+  );
+
+/** What is through, with the way to its end list and to Look. */
+export function DoneRuns({ runs }: { runs: readonly RunWithState[] }) {
+  const { jobs } = useShop();
+  if (runs.length === 0) return null;
+  return (
+    <ul aria-label="Through" className="grid gap-2">
+      {runs.map(({ run, state }) => (
+        <li key={run.id}>
+          <Link
+            href={`/press/${run.jobId}?on=${run.press.id}`}
+            className="flex min-h-16 flex-wrap items-center justify-between gap-x-6 border-2 border-strata-4 px-4 py-2 font-label text-lead hover:bg-strata-2"
+          >
+            <span>
+              <strong className="font-semibold">{run.press.name}</strong> ·{' '}
+              {jobs.find((j) => j.id === run.jobId)?.job.name}: through at{' '}
+              {clockTimeText(new Date(lastThroughAt(state) ?? run.startedAt))}, {state.good} good
+              {state.spoiled > 0 && `, ${state.spoiled} spoiled`}
+            </span>
+            <span className="font-semibold">Put away, count, look them over</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
