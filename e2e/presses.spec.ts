@@ -1,4 +1,4 @@
-import { address, expect, open, test } from './bench';
+import { address, expect, open, saved, test } from './bench';
 import type { Page } from '@playwright/test';
 
 const band = (page: Page, name: string) => page.getByRole('region', { name });
@@ -122,6 +122,7 @@ test('a piece spoiled: why in one tap, on the reprint list by name, on a sheet o
   await open(page, '/job/star-party-tumblers/press');
   await page.getByRole('button', { name: 'Print 1 again' }).click();
   await expect(page.getByText('Reprint sheet: only piece 1')).toBeVisible();
+  await saved(page);
   await page.getByRole('button', { name: 'Print all pieces' }).click();
   await expect(page.getByText('Reprint sheet')).toBeHidden();
 });

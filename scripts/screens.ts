@@ -33,25 +33,21 @@ async function allPresses(page: Page): Promise<void> {
     await page.locator('[aria-current="step"]').waitFor();
   }
   await page.goto(`${origin}/pressing`);
+  await page.locator('[data-need]').nth(2).waitFor();
+  const steps = () =>
+    page.locator('[data-need]').evaluateAll((all) => all.map((b) => b.getAttribute('data-step')).join());
   for (const [press, waitMs] of [
-    ['1', 0],
-    ['1', 30_000],
-    ['2', 0],
-    ['2', 25_000],
-    ['3', 0],
-    ['3', 15_000],
+    ['1', 500],
+    ['1', 1000],
+    ['3', 12_000],
+    ['3', 20_000],
+    ['2', 3000],
+    ['2', 36_000],
   ] as const) {
-    const steps = () =>
-      page.locator('[data-need]').evaluateAll((all) =>
-        all
-          .map((b) => b.getAttribute('data-step'))
-          .sort()
-          .join(),
-      );
     const before = await steps();
     await page.keyboard.press(press);
     while ((await steps()) === before) await page.waitForTimeout(50);
-    await page.clock.runFor(Math.max(500, waitMs));
+    await page.clock.runFor(waitMs);
   }
   await page.waitForTimeout(1500);
 }

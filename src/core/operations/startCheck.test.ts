@@ -62,14 +62,10 @@ test('another press that is on is named at the socket; glass and slate go where 
 });
 
 test('at the end the press goes off, a mug press keeps a spare blank in it; not where another job waits', () => {
-  const mug = LIBRARY.find((b) => b.family === 'mug' && b.shape.kind === 'round' && b.shape.handle !== null);
-  if (!mug) throw new Error('no mug');
-  const ids = (wait: boolean) => endCheck({ press: pressOf('mug'), blank: mug }, wait).map((i) => i.id);
-  expect(ids(false)).toEqual(['off', 'spare', 'count', 'cold']);
-  expect(ids(true)).toEqual(['count', 'cold']);
-  expect(endCheck({ press: pressOf('flat'), blank: TUMBLER }, false).map((i) => i.id)).toEqual([
-    'off',
-    'count',
-    'cold',
-  ]);
+  const ids = (kind: Press['kind'], wait: boolean) => endCheck(pressOf(kind), wait).map((i) => i.id);
+  expect(ids('mug', false)).toEqual(['off', 'spare', 'count', 'cold']);
+  expect(ids('mug', true)).toEqual(['count', 'cold']);
+  for (const kind of ['flat', 'tumbler', 'oven'] as const)
+    expect(ids(kind, false)).toEqual(['off', 'count', 'cold']);
+  expect(text(endCheck(pressOf('oven'), false))).toMatch(/Oven off, door ajar/);
 });

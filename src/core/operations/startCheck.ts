@@ -96,25 +96,18 @@ export function startCheck({
 }
 
 /** After the last piece of a run. `othersWait` where another job goes on with the same press. */
-export function endCheck(
-  { press, blank }: Pick<CheckContext, 'press' | 'blank'>,
-  othersWait: boolean,
-): readonly CheckItem[] {
-  const off = othersWait
-    ? []
-    : [item('off', isOven(press) ? say`Oven off, door ajar` : say`Press off, left open to cool`, true)];
-  const spare =
-    !isOven(press) && !isFlatPress(press) && isHandled(blank) && !othersWait
-      ? [
-          item(
-            'spare',
-            say`A spare blank left in the press while it cools, so that the heater keeps its shape`,
-          ),
-        ]
-      : [];
+export function endCheck(press: Press, othersWait: boolean): readonly CheckItem[] {
+  const spare = press.kind === 'mug';
+  const off = isOven(press)
+    ? say`Oven off, door ajar`
+    : spare
+      ? say`Press off`
+      : say`Press off, left open to cool`;
   return [
-    ...off,
-    ...spare,
+    ...(othersWait ? [] : [item('off', off, true)]),
+    ...(spare && !othersWait
+      ? [item('spare', say`A spare blank left in the press while it cools: the heater keeps its shape`)]
+      : []),
     item('count', say`Count the pieces: good, spoiled, blanks left`),
     item('cold', say`Box only what is cold`),
   ];

@@ -28,6 +28,9 @@ test('over-time in words, and nothing where nothing is over', () => {
     '10 s short: 20 % less dose, likely too little',
   );
   expect(overTimeText({ overS: 0.4, share: 0.01, inside: 'inside' })).toBeNull();
+  expect(overTimeText({ overS: 3, share: 0.004, inside: 'inside' })).toBe(
+    '3 s over: hardly any change of dose, still good',
+  );
   expect(overTimeText(null)).toBeNull();
 });
 

@@ -73,5 +73,6 @@ export function overTimeText(over: OverTime | null): string | null {
   const percent = Math.round(Math.abs(over.share) * 100);
   if (s === 0) return null;
   const time = s > 0 ? `${s} s over` : `${-s} s short`;
-  return `${time}: ${percent} % ${s > 0 ? 'more' : 'less'} dose, ${INSIDE[over.inside]}`;
+  const dose = percent === 0 ? 'hardly any change of dose' : `${percent} % ${s > 0 ? 'more' : 'less'} dose`;
+  return `${time}: ${dose}, ${INSIDE[over.inside]}`;
 }

@@ -78,7 +78,7 @@ const Tap = ({ label, onClick, children }: { label?: string; onClick: () => void
       if (e.detail > 0) e.currentTarget.blur();
       onClick();
     }}
-    className="min-h-12 min-w-12 border-2 border-strata-4 px-3 font-label text-lead font-semibold hover:bg-strata-2"
+    className="min-h-16 min-w-16 border-2 border-strata-4 px-3 font-label text-lead font-semibold hover:bg-strata-2"
   >
     {children}
   </button>

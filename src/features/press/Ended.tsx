@@ -55,7 +55,7 @@ export function Ended({ job, made, last, onMore }: Props) {
           {last && (
             <section>
               <h2 className="font-name text-head font-semibold">Before you go</h2>
-              <CheckList items={endCheck({ press: last.run.press, blank: last.run.blank }, waits)} />
+              <CheckList items={endCheck(last.run.press, waits)} />
             </section>
           )}
           {reprints.length > 0 && (

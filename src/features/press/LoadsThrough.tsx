@@ -2,7 +2,7 @@ import { overTimeText, piecesText, whyLabel } from '@/core/plan/runWords';
 import { listOf } from '@/core/run/chain';
 import { overTime, passesOf } from '@/core/run/dose';
 import type { RunWithState } from '@/core/run/pieces';
-import type { LoadThrough } from '@/core/run/run';
+import { cycleOf, type LoadThrough } from '@/core/run/run';
 import { clockTimeText } from '@/ui/dates';
 
 const NEWEST = 12;
@@ -14,6 +14,14 @@ interface Through {
 
 const spoiledText = ({ spoiled }: LoadThrough): string =>
   spoiled.map((s) => `${piecesText([s.piece])}: ${whyLabel(s.why)}`).join('; ');
+
+/** What the passes really were and did; a load that ended before its last pass had no dose to judge. */
+function dwellText({ run }: RunWithState, load: LoadThrough): string {
+  const passes = passesOf(listOf(load.steps));
+  const set = cycleOf(run).filter((o) => o.timed).length;
+  if (passes.length < set) return `ended after ${passes.length} of ${set} passes`;
+  return overTimeText(overTime(run.dose, passes)) ?? 'as set';
+}
 
 /** Loads that are through, newest first: what went in, when it came out, what its passes really were, what was spoiled. */
 export function LoadsThrough({ runs }: { runs: readonly RunWithState[] }) {
@@ -38,9 +46,7 @@ export function LoadsThrough({ runs }: { runs: readonly RunWithState[] }) {
             <tr key={`${of.run.id} ${load.endedAt}`} className="border-b border-rule align-top">
               <td className="py-1 pr-4">{clockTimeText(new Date(load.endedAt))}</td>
               <td className="py-1 pr-4">{piecesText(load.pieces)}</td>
-              <td className="py-1 pr-4">
-                {overTimeText(overTime(of.run.dose, passesOf(listOf(load.steps)))) ?? 'as set'}
-              </td>
+              <td className="py-1 pr-4">{dwellText(of, load)}</td>
               <td className="py-1">{spoiledText(load)}</td>
             </tr>
           ))}

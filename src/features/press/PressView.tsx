@@ -1,7 +1,6 @@
 'use client';
 
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import type { Operation, Resource } from '@/core/shop/operation';
 import { plannedS } from '@/core/shop/operation';
@@ -109,7 +108,6 @@ export function PressView() {
 /** What was spoiled and has to be printed again, what blanks are left, and where the presses are. */
 function AfterRuns() {
   const { plan, job, edit } = useJob();
-  const router = useRouter();
   const { reprints, blanksLeft, left } = plan.press;
   const list = reprints.map((r) => r.piece);
   return (
@@ -126,7 +124,7 @@ function AfterRuns() {
           <Button
             onClick={() => {
               edit((j) => ({ ...j, reprint: list }));
-              router.push(`/job/${job.id}/sheet`);
+              window.history.pushState(null, '', `/job/${job.id}/sheet`);
             }}
           >
             Print {list.length} again

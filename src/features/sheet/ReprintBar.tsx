@@ -12,8 +12,8 @@ export function ReprintBar() {
       className="flex flex-wrap items-center gap-3 border-b-2 border-ink bg-warning/25 px-4 py-2"
     >
       <p className="flex-1 font-label font-semibold">
-        Reprint sheet: only {piecesText(job.reprint)}, with{' '}
-        {job.reprint.length === 1 ? 'its name' : 'their names'} kept.
+        Reprint sheet: only {piecesText(job.reprint)}
+        {job.reprint.some((p) => p.name !== '') && ', names kept'}.
       </p>
       <Button onClick={() => edit((j) => ({ ...j, reprint: null }))}>Print all pieces</Button>
     </div>
