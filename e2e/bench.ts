@@ -1,4 +1,5 @@
 import { test as base, expect, type Page } from '@playwright/test';
+import type { Run } from '../src/core/shop/run';
 
 export const address = (): string => process.env.MESA_ADDRESS ?? 'http://127.0.0.1:4600';
 
@@ -72,3 +73,19 @@ export async function jobOn(page: Page, words: string, name: string): Promise<vo
   await page.getByRole('button', { name, exact: false }).and(page.locator('[aria-pressed]')).first().click();
   await expect(figure(page, 'Coating')).toBeVisible();
 }
+
+/** The runs as they stand in the browser's database. */
+export const storedRuns = (page: Page): Promise<Run[]> =>
+  page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const request = indexedDB.open('mesa-drift');
+        request.onsuccess = () => {
+          const all = request.result.transaction('runs').objectStore('runs').getAll();
+          all.onsuccess = () => {
+            request.result.close();
+            resolve(all.result as never);
+          };
+        };
+      }),
+  );

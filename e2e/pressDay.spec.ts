@@ -1,6 +1,6 @@
 import { seeded } from '../src/core/random/random';
 import type { Run } from '../src/core/shop/run';
-import { address, expect, open, saved, test } from './bench';
+import { address, expect, open, saved, storedRuns, test } from './bench';
 import type { Page } from '@playwright/test';
 
 /** What one press shows. */
@@ -24,21 +24,6 @@ const read = (page: Page): Promise<Shown[]> =>
         clockS: Number(m) * 60 + Number(s),
       };
     }),
-  );
-
-const stored = (page: Page): Promise<Run[]> =>
-  page.evaluate(
-    () =>
-      new Promise((resolve) => {
-        const request = indexedDB.open('mesa-drift');
-        request.onsuccess = () => {
-          const all = request.result.transaction('runs').objectStore('runs').getAll();
-          all.onsuccess = () => {
-            request.result.close();
-            resolve(all.result as never);
-          };
-        };
-      }),
   );
 
 async function setPieces(page: Page, job: string, n: number): Promise<void> {
@@ -130,7 +115,7 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
   const now = () => page.evaluate(() => Date.now());
   const began = await now();
   const person = new Person(
-    await stored(page),
+    await storedRuns(page),
     (await read(page)).map((s) => s.name),
   );
   const told: number[] = [];
@@ -177,7 +162,7 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
   await expect(through.last()).toContainText('Put away, count, look them over');
   await through.last().click();
   await expect(page.getByRole('heading', { name: 'Before you go' })).toBeVisible();
-  const runs = await stored(page);
+  const runs = await storedRuns(page);
   expect(runs.map((r) => r.events.length).reduce((a, b) => a + b, 0)).toBe(taps);
   expect(runs.reduce((n, r) => n + r.pieces, 0)).toBe(60);
   for (const [job, n] of [
@@ -205,7 +190,7 @@ test('a hundred tabs closed in the middle of a tap: no count and no clock is wro
   let tab = await context.newPage();
   // This one only looks on, from a screen that is not at the presses.
   await page.goto(address());
-  const events = async () => (await stored(page))[0]?.events ?? [];
+  const events = async () => (await storedRuns(page))[0]?.events ?? [];
   let before = await events();
   for (let i = 0; i < 100; i += 1) {
     await tab.goto(`${address()}/pressing`);
@@ -231,7 +216,7 @@ test('a hundred tabs closed in the middle of a tap: no count and no clock is wro
     before = after;
   }
   // Each tap was about the step that was in hand, so each counted: the pieces through follow from their number alone.
-  const run = (await stored(page))[0];
+  const run = (await storedRuns(page))[0];
   const steps = run?.operations.filter((o) => o.stage === 'press').length ?? 1;
   expect(before.length).toBeGreaterThan(20);
   await tab.goto(`${address()}/pressing`);
