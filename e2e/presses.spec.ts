@@ -283,3 +283,35 @@ test('keyboard only: every control of a press is reached, and a dialog gives the
   await page.keyboard.press('Escape');
   await expect(one.getByRole('button', { name: /^More for/ })).toBeFocused();
 });
+
+test('while the page is not seen its clock goes on, and it calls by notification, and again', async ({
+  bench: page,
+}) => {
+  await page.addInitScript(() => {
+    const said: string[] = [];
+    class Told {
+      static readonly permission = 'granted';
+      constructor(_title: string, { body }: { readonly body: string }) {
+        said.push(body);
+      }
+    }
+    Object.assign(window, { said, Notification: Told });
+  });
+  await page.clock.install();
+  await begin(page, 'star-party-tumblers');
+  await page.getByRole('button', { name: 'Loaded' }).click();
+  await page.getByRole('button', { name: 'Closed' }).click();
+  await expect(page.getByRole('button', { name: 'Hands off' })).toBeVisible();
+  await page.evaluate(() => {
+    Object.defineProperty(document, 'hidden', { get: () => true });
+    document.dispatchEvent(new Event('visibilitychange'));
+  });
+  const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said);
+  expect(await said()).toEqual([]);
+  // The page's own timers stand; what wakes it is the worker's.
+  await page.clock.pauseAt(new Date(Date.now() + 2000));
+  await page.clock.setSystemTime(new Date(Date.now() + 70_000));
+  await expect.poll(async () => (await said())[0]).toBe('Tumbler press A: time is up');
+  await page.clock.setSystemTime(new Date(Date.now() + 80_000));
+  await expect.poll(async () => (await said()).length).toBeGreaterThan(1);
+});

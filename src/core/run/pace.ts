@@ -43,6 +43,8 @@ const HUBER = 1.345;
 const Z90 = 1.645;
 /** A step nobody ended for this long was forgotten, not slow: planned times so many. */
 const FORGOTTEN = 8;
+/** And one that took so much less was tapped late, to catch up. */
+const CAUGHT_UP = 6;
 const NEWEST = 400;
 
 interface Ended {
@@ -69,7 +71,7 @@ export function timedSteps(runs: readonly RunWithState[]): readonly TimedStep[] 
     const took = (step.endedAt - Math.max(step.startedAt, freeAt)) / 1000;
     const planned = operation.plannedS;
     handsAt.set(by, step.endedAt);
-    if (operation.timed || planned <= 0 || took <= 0.2 || took > FORGOTTEN * planned) continue;
+    if (operation.timed || planned <= 0 || took < planned / CAUGHT_UP || took > FORGOTTEN * planned) continue;
     seen.push({
       kind: operation.kind,
       pressId: run.press.id,

@@ -24,7 +24,7 @@ export function FollowBanner({ lead, takeOver }: { lead: Lead; takeOver: () => v
 
 /** The wall clock jumped: how it was taken, and a way to say otherwise. */
 export function JumpBanner() {
-  const { jump, otherwise } = useJump();
+  const { jump, otherwise, read } = useJump();
   if (!jump) return null;
   const set = jump.taken === 'clock set';
   return (
@@ -40,6 +40,9 @@ export function JumpBanner() {
           {set ? 'That time did pass' : 'The clock was set'}
         </PressButton>
       )}
+      <PressButton look="call" onClick={read}>
+        Read
+      </PressButton>
     </div>
   );
 }

@@ -39,9 +39,9 @@ function summary({ runs, jobs }: RunsOn, told: Foretold | null): string {
 /** All presses, in the order in which they need hands: readable from two metres, worked in gloves. */
 export function Board() {
   const on = useRunsOn();
-  const now = useShopNow(on.runs);
-  const told = useForecast(on, now);
   const { lead, takeOver } = useLead();
+  const now = useShopNow(on.runs, lead === 'leading');
+  const told = useForecast(on, now);
   const { shop } = useShop();
   const [byNeed, setByNeed] = useRemembered('press-order', true);
   const lanes = lanesAt(on.runs, now, on.pace);
@@ -80,7 +80,7 @@ export function Board() {
         press: numberOf(l) - 1,
         text: `${l.run.press.name}: ${l.need === 'time up' ? 'time is up' : 'read the display'}`,
       })),
-    { lead: lead === 'leading', sound: shop.settings.sound },
+    { lead: lead === 'leading', sound: shop.settings.sound, nowMs: now },
   );
   return (
     <main className="on-night flex min-h-dvh flex-col bg-night text-pale lg:h-dvh">

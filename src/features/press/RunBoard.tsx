@@ -55,9 +55,9 @@ export function RunBoard({ job, made, of }: Props) {
   const { shop } = useShop();
   const on = useRunsOn();
   const watched = useMemo(() => [of], [of]);
-  const now = useShopNow(watched);
-  const told = useForecast(on, now);
   const { lead, takeOver } = useLead();
+  const now = useShopNow(watched, lead === 'leading');
+  const told = useForecast(on, now);
   const lane = laneOf(of, now, on.pace);
   const steps = useMemo(() => stepsOf(of.run), [of.run]);
   const number = (on.numbers.get(of.run.press.id) ?? 1) - 1;
@@ -78,7 +78,7 @@ export function RunBoard({ job, made, of }: Props) {
           },
         ]
       : [],
-    { lead: lead === 'leading', sound: shop.settings.sound },
+    { lead: lead === 'leading', sound: shop.settings.sound, nowMs: now },
   );
   if (!lane) return null;
   const up = lane.clock.up;

@@ -11,8 +11,11 @@ import {
   type Reading,
   type ShopClock,
 } from '@/core/run/clock';
+import { wakeAfter } from './wake';
 
 const KEPT_AS = 'mesa-drift.clock';
+/** Clocks of two tabs that differ by less are the same. */
+const APART_MS = 3000;
 /** The clock is kept again after so long. */
 const KEEP_MS = 1000;
 
@@ -50,8 +53,12 @@ export function shopNow(): number {
   return shopTimeMs(clock);
 }
 
-/** Keeps the clock for the next page while a run is on, and lets it go when none is: then the wall is right again. */
-export function keepClock(running: boolean): void {
+/**
+ * Keeps the clock for the next page while a run is on, and lets it go when none is: then the wall is right again. The tab that leads keeps it;
+ * others take it over from there.
+ */
+function keepClock(running: boolean, lead: boolean): void {
+  if (!lead) return;
   if (!running) {
     if (clock && clock.offsetMs !== 0) clock = openClock(null, reading());
     put(null);
@@ -64,45 +71,58 @@ export function keepClock(running: boolean): void {
   }
 }
 
+/** What another tab kept: where its clock stands elsewhere, somebody told it why. */
+function onKept(e: StorageEvent): void {
+  if (e.key !== KEPT_AS || e.newValue === null) return;
+  const theirs = openClock(kept(), reading());
+  if (Math.abs(shopTimeMs(theirs) - shopNow()) > APART_MS) clock = theirs;
+}
+
 const subscribe = (f: () => void): (() => void) => {
   listeners.add(f);
   return () => listeners.delete(f);
 };
 
-/** The last jump of the wall clock, and a way to say it was the other thing. */
-export function useJump(): { readonly jump: Jump | null; readonly otherwise: () => void } {
+/** The last jump of the wall clock, a way to say it was the other thing, and one to say it was read. */
+export function useJump(): {
+  readonly jump: Jump | null;
+  readonly otherwise: () => void;
+  readonly read: () => void;
+} {
   const jump = useSyncExternalStore(
     subscribe,
     () => clock?.jump ?? null,
     () => null,
   );
-  const otherwise = () => {
+  const change = (to: (now: ShopClock) => ShopClock) => () => {
     if (!clock) return;
-    clock = takenOtherwise(clock);
+    clock = to(clock);
     put(recordOf(clock));
     listeners.forEach((f) => f());
   };
-  return { jump, otherwise };
+  return { jump, otherwise: change(takenOtherwise), read: change((c) => ({ ...c, jump: null })) };
 }
 
-/** Shop time, renewed when the next second of any of the runs begins, so that no clock on the screen is late. */
-export function useShopNow(runs: readonly Pick<Lane, 'state'>[]): number {
+/** Shop time, renewed when the next second of any of the runs begins, so that no clock on the screen is late; seen or not. */
+export function useShopNow(runs: readonly Pick<Lane, 'state'>[], lead: boolean): number {
   const [now, setNow] = useState(shopNow);
   useEffect(() => {
-    let timer: ReturnType<typeof setTimeout> | undefined;
+    let callOff = () => {};
     const tick = () => {
       const at = shopNow();
       setNow(at);
-      keepClock(runs.length > 0);
-      clearTimeout(timer);
-      timer = setTimeout(tick, runs.length > 0 ? nextSecondMs(runs, at) : 1000);
+      keepClock(runs.length > 0, lead);
+      callOff();
+      callOff = wakeAfter(tick, runs.length > 0 ? nextSecondMs(runs, at) : 1000);
     };
     tick();
     document.addEventListener('visibilitychange', tick);
+    window.addEventListener('storage', onKept);
     return () => {
-      clearTimeout(timer);
+      callOff();
       document.removeEventListener('visibilitychange', tick);
+      window.removeEventListener('storage', onKept);
     };
-  }, [runs]);
+  }, [runs, lead]);
   return now;
 }

@@ -34,24 +34,21 @@ export interface Calling {
 /** Calls for hands by sound, vibration and, while the page is away, a notification: at once, and again every few seconds. */
 export function useAttention(
   calls: readonly Calling[],
-  on: { readonly lead: boolean; readonly sound: boolean },
+  on: { readonly lead: boolean; readonly sound: boolean; readonly nowMs: number },
 ): void {
-  const { lead, sound } = on;
+  const { lead, sound, nowMs } = on;
   const all = JSON.stringify(calls);
+  // Counted by shop time and not by a timer of its own: the page is woken for its clocks, seen or not.
+  const beat = calls.length > 0 ? Math.floor(nowMs / AGAIN_MS) : 0;
   useEffect(() => {
     const now = JSON.parse(all) as readonly Calling[];
     if (!lead || now.length === 0) return;
-    const call = () => {
-      if (sound) now.forEach(({ press }, i) => setTimeout(() => ring(press), i * APART_MS));
-      // Browsers refuse to vibrate before the page was touched, and say so in the console: nobody is harmed.
-      if (typeof navigator.vibrate === 'function' && navigator.userActivation?.hasBeenActive)
-        navigator.vibrate(VIBRATE_MS);
-      notifyAway(now.map((c) => c.text).join('; '));
-    };
-    call();
-    const again = setInterval(call, AGAIN_MS);
-    return () => clearInterval(again);
-  }, [all, lead, sound]);
+    if (sound) now.forEach(({ press }, i) => setTimeout(() => ring(press), i * APART_MS));
+    // Browsers refuse to vibrate before the page was touched, and say so in the console: nobody is harmed.
+    const touched = (navigator as { readonly userActivation?: UserActivation }).userActivation?.hasBeenActive;
+    if (typeof navigator.vibrate === 'function' && touched) navigator.vibrate(VIBRATE_MS);
+    notifyAway(now.map((c) => c.text).join('; '));
+  }, [all, lead, sound, beat]);
 }
 
 /** Keeps the screen awake while a run is on; the browser lets go when the page is hidden, so it is asked again when it is seen. */
