@@ -112,12 +112,6 @@ export const NAMED_MUTANTS = [
     to: 'takenBack(fold, false)',
   },
   {
-    what: 'two presses of one job hold the same piece',
-    file: 'src/data/runs.ts',
-    from: 'if (held.length > 0)',
-    to: 'if (held.length > 99)',
-  },
-  {
     what: 'a clock set back turns time back',
     file: 'src/core/run/clock.ts',
     from: 'byMs < 0 || byMs > LONGEST_SLEEP_MS',
