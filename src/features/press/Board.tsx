@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { calling, inOrderOfNeed, type Lane } from '@/core/run/board';
+import type { RunWithState } from '@/core/run/pieces';
 import { clockTimeText } from '@/ui/dates';
 import { useRemembered } from '@/ui/remembered';
 import { Brand } from '../shell/Brand';
@@ -53,7 +54,7 @@ export function Board() {
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const steady = useMemo(() => ({ lanes, nowMs: now }), [second, on]);
   const { numbers } = on;
-  const numberOf = useCallback((lane: Lane): number => numbers.get(lane.run.press.id) ?? 0, [numbers]);
+  const numberOf = useCallback((of: RunWithState): number => numbers.get(of.run.press.id) ?? 0, [numbers]);
   const open = lead !== 'following';
 
   const placed = useSettled(shown.map((l) => l.run.id).join(' '));
@@ -87,7 +88,11 @@ export function Board() {
       <header className="flex flex-wrap items-center gap-x-6 border-b-2 border-strata-2 px-4 sm:pr-6 sm:pl-0">
         <Brand />
         <h1 className="font-name text-head font-semibold">At the presses</h1>
-        {lanes.length > 0 && <p className="text-lead">{summary(on, told)}</p>}
+        {lanes.length > 0 && (
+          <p className="text-lead" data-told={told?.atMs}>
+            {summary(on, told)}
+          </p>
+        )}
         <p className="ml-auto font-name text-head font-semibold">{clockTimeText(new Date(now))}</p>
       </header>
       <FollowBanner lead={lead} takeOver={takeOver} />
@@ -98,7 +103,7 @@ export function Board() {
           : ''}
       </p>
       {lanes.length === 0 ? (
-        <ReadyJobs done={done} />
+        <ReadyJobs done={done} nowMs={now} />
       ) : (
         <div className="grid min-h-0 flex-1 gap-5 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_23rem]">
           <div className="grid auto-rows-min content-start gap-3 lg:overflow-y-auto">
@@ -114,12 +119,13 @@ export function Board() {
                 onNext={onNext}
               />
             ))}
-            <DoneRuns runs={done} />
+            <DoneRuns runs={done} nowMs={now} />
           </div>
           <Hands
-            lanes={lanes}
+            lanes={steady.lanes}
             pace={on.pace}
             jobs={on.jobs}
+            all={on.all}
             numberOf={numberOf}
             nowMs={steady.nowMs}
             open={open}

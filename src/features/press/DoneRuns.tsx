@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { isOn, type RunWithState } from '@/core/run/pieces';
-import { lastThroughAt } from '@/core/run/run';
+import { coolingLoads, lastThroughAt } from '@/core/run/run';
+import { clockText } from '@/core/units/format';
 import { clockTimeText } from '@/ui/dates';
 import { useShop } from '../shell/shopContext';
 
@@ -17,8 +18,14 @@ export const doneRuns = (all: readonly RunWithState[], nowMs: number): readonly 
       !all.some((o) => o.run.press.id === r.run.press.id && o.run.startedAt > r.run.startedAt),
   );
 
+/** How long the last of its pieces are still too hot to touch; '' where none are. */
+function hotText({ run, state }: RunWithState, nowMs: number): string {
+  const waits = coolingLoads(run, state, nowMs).map((c) => c.waitS);
+  return waits.length === 0 ? '' : `, still hot: touch in ${clockText(Math.ceil(Math.max(...waits)))}`;
+}
+
 /** What is through, with the way to its end list and to Look. */
-export function DoneRuns({ runs }: { runs: readonly RunWithState[] }) {
+export function DoneRuns({ runs, nowMs }: { runs: readonly RunWithState[]; nowMs: number }) {
   const { jobs } = useShop();
   if (runs.length === 0) return null;
   return (
@@ -34,6 +41,7 @@ export function DoneRuns({ runs }: { runs: readonly RunWithState[] }) {
               {jobs.find((j) => j.id === run.jobId)?.job.name}: through at{' '}
               {clockTimeText(new Date(lastThroughAt(state) ?? run.startedAt))}, {state.good} good
               {state.spoiled > 0 && `, ${state.spoiled} spoiled`}
+              {hotText({ run, state }, nowMs)}
             </span>
             <span className="font-semibold">Put away, count, look them over</span>
           </Link>

@@ -3,6 +3,7 @@
 import { memo, type ReactNode } from 'react';
 import { handTasks, type Lane } from '@/core/run/board';
 import type { PaceOf } from '@/core/run/pace';
+import type { RunWithState } from '@/core/run/pieces';
 import { listOf } from '@/core/run/chain';
 import { coolingLoads, goodOf, touchSafeAfterS } from '@/core/run/run';
 import { tapingFor } from '@/core/run/taping';
@@ -21,7 +22,9 @@ interface Props {
   readonly lanes: readonly Lane[];
   readonly pace: PaceOf;
   readonly jobs: ReadonlyMap<string, JobOn>;
-  readonly numberOf: (lane: Lane) => number;
+  /** Every run, those that are over among them: their pieces may still be hot. */
+  readonly all: readonly RunWithState[];
+  readonly numberOf: (of: RunWithState) => number;
   readonly nowMs: number;
   readonly open: boolean;
 }
@@ -119,8 +122,8 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
   );
 }
 
-function CoolingList({ lanes, numberOf, nowMs }: Props) {
-  const cooling = lanes
+function CoolingList({ all, numberOf, nowMs }: Props) {
+  const cooling = all
     .flatMap((l) => coolingLoads(l.run, l.state, nowMs).map((c) => ({ ...c, n: numberOf(l) })))
     .sort((a, b) => a.waitS - b.waitS);
   if (cooling.length === 0) return null;

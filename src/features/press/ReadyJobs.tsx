@@ -50,9 +50,9 @@ function ReadyList({ dark }: { dark: boolean }) {
 }
 
 /** No press is on: the jobs that could go in now. */
-export const ReadyJobs = ({ done }: { done: readonly RunWithState[] }) => (
+export const ReadyJobs = ({ done, nowMs }: { done: readonly RunWithState[]; nowMs: number }) => (
   <div className="grid content-start gap-4 p-5 sm:p-8">
-    <DoneRuns runs={done} />
+    <DoneRuns runs={done} nowMs={nowMs} />
     <h2 className="font-name text-big font-semibold">No press is on.</h2>
     <ReadyList dark />
   </div>
