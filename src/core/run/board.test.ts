@@ -59,7 +59,7 @@ describe('what a press needs', () => {
   });
 
   test('what hands do next stands in the order of its time, one line for what is done in one go', () => {
-    const tasks = handTasks([lane(on('a', 2, 0), 20), lane(on('b', 3, 19), 20)], AS_PLANNED);
+    const tasks = handTasks([lane(on('a', 2, 0), 20), lane(on('b', 3, 19), 20)], AS_PLANNED, () => true);
     expect(tasks.map((t) => [t.lane.run.id, t.operation.kind, Math.round(t.inS)])).toEqual([
       ['b', 'turn', -1],
       ['a', 'turn', 45],
@@ -70,6 +70,13 @@ describe('what a press needs', () => {
       ['a', 'peel', 168],
       ['a', 'load', 194],
     ]);
+  });
+
+  test('where nothing is left for a press, no next load is told of', () => {
+    const a = lane(on('a', 2, 0), 20);
+    const kinds = (more: boolean) => handTasks([a], AS_PLANNED, () => more).map((t) => t.operation.kind);
+    expect(kinds(true)).toEqual(['turn', 'close', 'peel', 'load']);
+    expect(kinds(false)).toEqual(['turn', 'close', 'peel']);
   });
 });
 

@@ -9,8 +9,8 @@ import { cycleOf, stepClock, type RunState, type StepClock } from './run';
  * What a press asks for, the most pressing first: time is up and it cooks on; a hot piece waits for hands; its display wants reading; a cold
  * one waits for hands; nothing yet.
  */
-export const NEEDS = ['time up', 'hot', 'display', 'hands', 'nothing yet'] as const;
-export type Need = (typeof NEEDS)[number];
+const NEEDS = ['time up', 'hot', 'display', 'hands', 'nothing yet'] as const;
+type Need = (typeof NEEDS)[number];
 
 /** One press with a run on it. */
 export interface Lane extends RunWithState {
@@ -27,12 +27,8 @@ export const isHot = (state: RunState): boolean => listOf(state.steps).some((s) 
 const WAITS: ReadonlySet<Operation['resource']> = new Set(['waiting', 'press', 'oven']);
 
 /** Usual seconds until a step is over, by itself or by hand. */
-export const stepLeftS = (
-  run: RunWithState['run'],
-  step: Operation,
-  clock: StepClock,
-  pace: PaceOf,
-): number => clock.leftS ?? pace(step, run.press.id, personOf(run)).usualS - clock.elapsedS;
+const stepLeftS = (run: RunWithState['run'], step: Operation, clock: StepClock, pace: PaceOf): number =>
+  clock.leftS ?? pace(step, run.press.id, personOf(run)).usualS - clock.elapsedS;
 
 export function laneOf({ run, state }: RunWithState, nowMs: number, pace: PaceOf): Lane | null {
   const step = cycleOf(run)[state.stepIndex];
@@ -64,15 +60,14 @@ export interface HandTask {
 }
 
 /** What hands do next on one press, in its order, taken together where one follows the other at once: told by the first. */
-function tasksOf(lane: Lane, pace: PaceOf): readonly HandTask[] {
+function tasksOf(lane: Lane, pace: PaceOf, more: boolean): readonly HandTask[] {
   const { run, state } = lane;
   const cycle = cycleOf(run);
   const by = personOf(run);
   const tasks: HandTask[] = [];
-  const left = run.queue ? run.queue.length - state.through - state.inLoad.length : 0;
   const ahead = [
     ...cycle.slice(state.stepIndex).map((operation) => ({ operation, nextLoad: false })),
-    ...(left > 0 ? cycle.slice(0, 1).map((operation) => ({ operation, nextLoad: true })) : []),
+    ...(more ? cycle.slice(0, 1).map((operation) => ({ operation, nextLoad: true })) : []),
   ];
   let inS = 0;
   let before: Operation | null = null;
@@ -89,13 +84,17 @@ function tasksOf(lane: Lane, pace: PaceOf): readonly HandTask[] {
   return tasks;
 }
 
-/** What hands do on all presses, in that order. */
-export const handTasks = (lanes: readonly Lane[], pace: PaceOf): readonly HandTask[] => {
+/** What hands do on all presses, in that order. `more` tells whether a press will take another load: another press may take what is left. */
+export function handTasks(
+  lanes: readonly Lane[],
+  pace: PaceOf,
+  more: (lane: Lane) => boolean,
+): readonly HandTask[] {
   const order = inOrderOfNeed(lanes);
   const calls = order.filter((l) => l.need !== 'nothing yet');
   const rank = (t: HandTask): number => (t.inS <= 0 ? calls.indexOf(t.lane) : calls.length);
-  return order.flatMap((l) => tasksOf(l, pace)).sort((a, b) => rank(a) - rank(b) || a.inS - b.inS);
-};
+  return order.flatMap((l) => tasksOf(l, pace, more(l))).sort((x, y) => rank(x) - rank(y) || x.inS - y.inS);
+}
 
 /** The next moment any clock shows another second, ms from `nowMs`: between 1 and 1000. */
 export function nextSecondMs(lanes: readonly Pick<Lane, 'state'>[], nowMs: number): number {

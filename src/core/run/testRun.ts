@@ -13,7 +13,7 @@ export const must = <T>(x: T | null | undefined): T => {
   return x;
 };
 
-export const BLANK = must(LIBRARY.find((b) => b.id === 'straight-steel-590'));
+const BLANK = must(LIBRARY.find((b) => b.id === 'straight-steel-590'));
 export const PRESS: WrapPress = {
   id: 'tumbler-press',
   name: 'Tumbler press',
@@ -35,7 +35,7 @@ export const PRESS: WrapPress = {
   checks: [],
   timings: [],
 };
-export const SETTINGS: HeatSettings = {
+const SETTINGS: HeatSettings = {
   platenC: 188,
   dwellS: 65,
   laterDwellS: null,

@@ -43,9 +43,9 @@ export const Hands = memo(function Hands(props: Props) {
   );
 });
 
-function Tasks({ lanes, pace, numberOf }: Props) {
+function Tasks({ lanes, pace, jobs, numberOf }: Props) {
   const phrase = useSay();
-  const tasks = handTasks(lanes, pace).slice(0, MOST_TASKS);
+  const tasks = handTasks(lanes, pace, (l) => (jobs.get(l.run.jobId)?.toCome ?? 0) > 0).slice(0, MOST_TASKS);
   return (
     <List title="Hands, in this order">
       {tasks.map((t) => (

@@ -61,7 +61,7 @@ export function Runner({ jobId, pressId, another }: Props) {
 const BIG_LINK =
   'inline-flex min-h-16 items-center justify-center bg-act px-8 font-label text-head font-semibold text-white';
 
-export const Note = ({ text, href, to }: { text: string; href: string; to: string }) => (
+const Note = ({ text, href, to }: { text: string; href: string; to: string }) => (
   <main className="on-night grid h-dvh place-content-center justify-items-center gap-5 bg-night p-6 text-center text-pale">
     <h1 className="font-name text-big font-semibold">{text}</h1>
     <Link href={href} className={BIG_LINK}>
