@@ -76,15 +76,6 @@ const VIEWS: readonly View[] = [
   },
   { name: 'art', path: '/job/night-walk-tumblers/art' },
   {
-    name: 'art-pressed',
-    path: '/job/night-walk-tumblers/art',
-    prepare: async (p) => {
-      await p.getByRole('radio', { name: 'Pressed' }).click();
-      await p.getByRole('radio', { name: 'from the front' }).click();
-      await p.waitForTimeout(2500);
-    },
-  },
-  {
     name: 'art-seam',
     path: `${JOB}/art`,
     prepare: async (p) => {
@@ -122,6 +113,7 @@ const VIEWS: readonly View[] = [
   { name: 'presses', path: '/presses' },
   { name: 'papers', path: '/papers' },
   { name: 'logbook', path: '/logbook' },
+  { name: 'settings', path: '/settings' },
 ];
 
 ensureBuild();
