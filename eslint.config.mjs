@@ -8,7 +8,8 @@ import { CORE_ROOMS } from './src/core/rooms.mjs';
 const rooms = ['core', 'data', 'workers', 'ui', 'features', 'app'];
 const mayUse = {
   core: ['core'],
-  workers: ['core', 'workers'],
+  // The worker that holds the log reads it from the database itself.
+  workers: ['core', 'data', 'workers'],
   data: ['core', 'workers', 'data'],
   ui: ['core', 'ui'],
   features: ['core', 'data', 'workers', 'ui', 'features'],

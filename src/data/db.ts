@@ -20,9 +20,9 @@ export interface JobRecord {
   readonly saveId?: string;
 }
 
-/** A log entry with the words it is found by. */
+/** A log entry; records of before also carried the words they were found by. */
 export interface LogRecord extends LogEntry {
-  readonly words: string[];
+  readonly words?: string[];
 }
 
 /** Counts kept beside the log: of a job, or of a blank on a press at exactly some settings. */

@@ -14,6 +14,7 @@ import type { Job } from '@/core/job/job';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { sameContent } from '@/core/basics/same';
 import type { Blank } from '@/core/shop/blank';
+import type { LogEntry } from '@/core/shop/records';
 import type { Printer } from '@/core/shop/printer';
 import { withPrinters } from '@/core/shop/settings';
 import type { Shop } from '@/core/shop/shop';
@@ -26,7 +27,11 @@ import { loadShop } from './shop';
 import { stored } from './storage';
 
 /** Pictures the jobs hold that are kept as bytes; those the application draws are made again from their seed. */
-async function picturesOf(jobs: readonly Job[], db: MesaDb): Promise<Result<PictureFile[]>> {
+async function picturesOf(
+  jobs: readonly Job[],
+  log: readonly LogEntry[],
+  db: MesaDb,
+): Promise<Result<PictureFile[]>> {
   const refs = new Map(
     jobs.flatMap((j) => picturesIn(j.art).flatMap((p) => (p.drawn ? [] : [[p.id, p] as const]))),
   );
@@ -41,31 +46,33 @@ async function picturesOf(jobs: readonly Job[], db: MesaDb): Promise<Result<Pict
       );
     files.push({ id: row.id, mime: row.mime, base64: toBase64(row.bytes) });
   }
-  return ok(files);
+  return ok([...files, ...(await photosOf([...jobs.map((j) => j.look), ...log], db))]);
+}
+
+/** Photographs of looks and entries; one that is gone from this browser is left out rather than keep the rest back. */
+export async function photosOf(
+  of: readonly Pick<LogEntry, 'photos'>[],
+  db: MesaDb = theDb,
+): Promise<readonly PictureFile[]> {
+  const ids = [...new Set(of.flatMap((x) => x.photos.map((p) => p.id)))];
+  const rows = await db.pictures.bulkGet(ids);
+  return rows.flatMap((row) => (row ? [{ id: row.id, mime: row.mime, base64: toBase64(row.bytes) }] : []));
 }
 
 export async function jobFileText(job: Job, db: MesaDb = theDb): Promise<Result<string>> {
-  const pictures = await picturesOf([job], db);
+  const file = makeJobFile(job, await loadShop(db), []);
+  const pictures = await picturesOf([job], file.shop.log, db);
   if (!pictures.ok) return pictures;
-  return ok(fileText(makeJobFile(job, await loadShop(db), pictures.value)));
+  return ok(fileText({ ...file, pictures: pictures.value }));
 }
 
 export async function shopFileText(db: MesaDb = theDb): Promise<Result<string>> {
   const { jobs } = await listJobs(db);
-  const pictures = await picturesOf(
-    jobs.map((r) => r.job),
-    db,
-  );
+  const shop = await loadShop(db);
+  const all = jobs.map((r) => r.job);
+  const pictures = await picturesOf(all, shop.log, db);
   if (!pictures.ok) return pictures;
-  return ok(
-    fileText(
-      makeShopFile(
-        jobs.map((r) => r.job),
-        await loadShop(db),
-        pictures.value,
-      ),
-    ),
-  );
+  return ok(fileText(makeShopFile(all, shop, pictures.value)));
 }
 
 interface Thing {
@@ -98,7 +105,7 @@ function newcomers<T extends Thing>(
   return { add, renamed };
 }
 
-const pictureRecords = (files: readonly PictureFile[]): PictureRecord[] =>
+export const pictureRecords = (files: readonly PictureFile[]): PictureRecord[] =>
   files.map((p) => ({ id: p.id, mime: p.mime, bytes: fromBase64(p.base64) }));
 
 /** The printers the file's job asks for by name; its shop's others stay where they are. */
@@ -190,7 +197,7 @@ async function untouched(db: MesaDb): Promise<boolean> {
 }
 
 /** Every picture inside a file must be one: the file may have been made by hand. */
-function checkPictures(files: readonly PictureFile[], where: string): Result<true> {
+export function checkPictures(files: readonly PictureFile[], where: string): Result<true> {
   for (const file of files) {
     const looked = inspectPicture(fromBase64(file.base64), `${where}, picture ${file.id}`);
     if (!looked.ok) return looked;

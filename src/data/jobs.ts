@@ -109,13 +109,16 @@ export interface RemovedJob {
   readonly pictures: readonly PictureRecord[];
 }
 
+/** Photographs of pressed pieces stay with the log, which keeps what was pressed. */
+export const PHOTO = 'photo-';
+
 /** Pictures no job holds any more; none at all while a job is here that cannot be read, since it may hold them. */
 async function unusedPictures(db: MesaDb): Promise<string[]> {
   const rows = await db.jobs.toArray();
   const read = rows.map((r) => jobSchema.safeParse(r.job));
   if (read.some((r) => !r.success)) return [];
   const used = new Set(read.flatMap((r) => (r.success ? picturesOf(r.data.art).map((p) => p.id) : [])));
-  return (await db.pictures.toCollection().primaryKeys()).filter((k) => !used.has(k));
+  return (await db.pictures.toCollection().primaryKeys()).filter((k) => !used.has(k) && !k.startsWith(PHOTO));
 }
 
 /** Takes a job out, with its runs and the pictures no other job uses. The log keeps what was pressed. */

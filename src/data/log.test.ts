@@ -5,7 +5,20 @@ import { demoShop } from '@/core/demo/demoShop';
 import { goodPiecesBehind } from '@/core/heat/choose';
 import type { LogEntry } from '@/core/shop/records';
 import { MesaDb } from './db';
-import { addToLog, findInLog, goodBehind, jobTallies, newestOfJob, newestOnPress, wholeLog } from './log';
+import {
+  addToLog,
+  confirmedCounts,
+  entryWithAnswers,
+  goodBehind,
+  jobTallies,
+  mergeIntoLog,
+  newestEntries,
+  newestOfJob,
+  newestOnPress,
+  wholeLog,
+} from './log';
+import { standing } from '@/core/shop/standing';
+import { mark } from '@/core/look/testLooks';
 
 const { shop } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const BASE = shop.log[0] as LogEntry;
@@ -102,41 +115,10 @@ test('pages by index are the newest of what a whole reading would give', async (
       expect(ats(await newestOnPress('b1', 'p2', most, d))).toEqual(
         newest((e) => e.blankId === 'b1' && e.pressId === 'p2').slice(0, most),
       );
-      for (const [find, of] of [
-        ['', () => true],
-        ['wash', (e: LogEntry) => e.note.includes('wash')],
-        ['J2 well', (e: LogEntry) => e.jobId === 'j2' && e.note === 'all well'],
-        ['grün', (e: LogEntry) => e.note.startsWith('Grün')],
-        ['ash', () => false],
-      ] as const) {
-        const page = await findInLog(find, most, d);
-        expect(ats(page.entries)).toEqual(newest(of).slice(0, most));
-        expect(page.total).toBe(newest(of).length);
-        expect(page.more).toBe(newest(of).length > most);
-      }
       d.close();
     }),
     { numRuns: 25 },
   );
-});
-
-test('a common word is found by going back in time, all of it and once, across entries of one moment', async () => {
-  const d = fresh();
-  // More than a word is looked up by; every tenth carries the other word; forty share each moment.
-  await put(
-    d,
-    Array.from({ length: 900 }, (_, i) =>
-      entry(`e${i}`, { at: 1000 + Math.floor(i / 40), note: i % 10 === 0 ? 'common rare' : 'common' }),
-    ),
-  );
-  const page = await findInLog('common', 450, d, 50);
-  expect(page.entries).toHaveLength(450);
-  expect(new Set(page.entries.map((e) => e.id)).size).toBe(450);
-  expect(page.entries.at(-1)?.at).toBe(1000 + Math.floor(450 / 40));
-  expect(page.more).toBe(true);
-  const all = await findInLog('common', Infinity, d, 50);
-  expect(all.entries).toHaveLength(900);
-  expect((await findInLog('common rare', 20, d)).total).toBe(90);
 });
 
 test('a database of before is carried over: entries keep what they said, and are found and counted', async () => {
@@ -176,6 +158,59 @@ test('a database of before is carried over: entries keep what they said, and are
     keptAt: 1,
   };
   expect((await goodBehind([recipe], d)).r).toBe(goodPiecesBehind(recipe, entries));
-  const [word] = BASE.blankName.split(' ');
-  expect((await findInLog(word ?? '', 100, d)).total).toBe(30);
+  expect((await newestEntries(100, d)).length).toBe(30);
+});
+
+test('a correction takes what it answers out of the counts, whichever came first, and nothing is lost', async () => {
+  const wrong = entry('wrong', { at: 1, good: 5, spoiled: 0, verdict: 'good', cause: null });
+  const right = entry('right', { at: 2, good: 3, spoiled: 2, verdict: 'good', corrects: 'wrong' });
+  const again = entry('again', { at: 3, good: 2, spoiled: 3, verdict: 'good', corrects: 'wrong' });
+  for (const order of [
+    [wrong, right, again],
+    [again, wrong, right],
+    [right, again, wrong],
+  ]) {
+    const d = fresh();
+    for (const e of order) await put(d, [e]);
+    const counts = (await jobTallies([BASE.jobId], d))[BASE.jobId];
+    expect(counts).toEqual({ good: 2, spoiled: 3, entries: 1 });
+    expect(standing(await wholeLog(d)).map((e) => e.id)).toEqual(['again']);
+    expect((await entryWithAnswers('wrong', d))?.answers.map((e) => e.id)).toEqual(['right', 'again']);
+    expect((await entryWithAnswers('right', d))?.corrects?.id).toBe('wrong');
+    d.close();
+  }
+});
+
+test('causes settled on are counted by fault, and taken back by a correction', async () => {
+  const d = fresh();
+  const speck = entry('a', {
+    at: 1,
+    cause: 'lint',
+    marks: [mark('colour-speck'), mark('colour-speck'), mark('dye-left')],
+  });
+  await put(d, [speck, entry('b', { at: 2, cause: 'lint', marks: [mark('pale-speck')] })]);
+  const counts = await confirmedCounts(d);
+  expect(counts.causes.lint).toBe(2);
+  expect(counts.faults.lint).toMatchObject({ 'colour-speck': 1, 'pale-speck': 1 });
+  await put(d, [{ ...speck, id: 'c', at: 3, corrects: 'a', cause: null }]);
+  expect((await confirmedCounts(d)).causes.lint).toBe(1);
+  expect((await confirmedCounts(d)).faults.lint).toMatchObject({ 'colour-speck': 0 });
+  d.close();
+});
+
+test('a merge is whole or not at all, and counted once however often it is brought', async () => {
+  const d = fresh();
+  await put(d, [entry('a', { note: 'mine' })]);
+  const theirs = [entry('a', { note: 'theirs', good: 4 }), entry('b', { good: 2 })];
+  const first = await mergeIntoLog(theirs, [], d);
+  expect(first.ok && [first.value.add.length, first.value.same, first.value.renamed]).toEqual([2, 0, 1]);
+  const second = await mergeIntoLog(theirs, [], d);
+  expect(second.ok && [second.value.add.length, second.value.same]).toEqual([0, 2]);
+  expect(await d.log.count()).toBe(3);
+  expect((await jobTallies([BASE.jobId], d))[BASE.jobId]?.entries).toBe(3);
+  // A picture that cannot be kept takes the entries back with it.
+  const broken = await mergeIntoLog([entry('c')], [{ id: undefined } as never], d);
+  expect(broken.ok).toBe(false);
+  expect(await d.log.count()).toBe(3);
+  d.close();
 });

@@ -1,32 +1,23 @@
 import Dexie from 'dexie';
 import type { ProvenCounts } from '@/core/heat/choose';
+import { faultsOf } from '@/core/look/gather';
+import { NONE_CONFIRMED, type ConfirmedCounts } from '@/core/look/shopTable';
 import type { JobTally } from '@/core/look/tally';
+import { mergeLog, nameOf, type LogMerge } from '@/core/log/merge';
 import type { Result } from '@/core/basics/result';
+import { CAUSE_IDS, FAULT_IDS } from '@/core/shop/faultIds';
 import type { HeatSettings } from '@/core/shop/heatSettings';
 import { logEntrySchema, type LogEntry, type Recipe } from '@/core/shop/records';
-import { db as theDb, type LogRecord, type MesaDb, type TallyRecord } from './db';
+import { corrected } from '@/core/shop/standing';
+import { db as theDb, type LogRecord, type MesaDb, type PictureRecord, type TallyRecord } from './db';
 import { stored } from './storage';
 
 /*
- * The log may hold a hundred thousand entries. Nothing reads it whole but a file of the shop: counts are kept beside it as entries are
- * written, and lists are read a page at a time by an index.
+ * The log may hold a hundred thousand entries. Counts are kept beside it as entries are written, lists are read a page at a time by an index,
+ * and a worker holds what it is filtered by.
  */
 
-const LONGEST_WORD = 24;
-const MOST_WORDS = 80;
-
-/** Words an entry is found by: of its names, its verdict and its note, in lower case. */
-function wordsOf(text: string): readonly string[] {
-  const words = text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
-  return [...new Set(words.map((w) => w.slice(0, LONGEST_WORD)))].slice(0, MOST_WORDS);
-}
-
-const logRecord = (e: LogEntry): LogRecord => ({
-  ...e,
-  words: [...wordsOf(`${e.jobName} ${e.blankName} ${e.pressName} ${e.verdict} ${e.note}`)],
-});
-
-/** An entry as it was written; null where it can no longer be read. */
+/** An entry as it was written; null where it can no longer be read. Records of before carried words they were found by. */
 function entryOf(record: LogRecord): LogEntry | null {
   const { words: _words, ...entry } = record;
   const parsed = logEntrySchema.safeParse(entry);
@@ -44,37 +35,61 @@ const jobTallyId = (jobId: string): string => `job ${jobId}`;
 
 const NONE = { good: 0, spoiled: 0, entries: 0 } as const;
 
-/** What some entries add to the counts kept beside the log. Pieces of an entry that did not come out good prove no settings. */
-function talliesOf(entries: readonly LogEntry[]): readonly TallyRecord[] {
-  const found = new Map<string, TallyRecord>();
-  const add = (id: string, by: JobTally) => {
+const causeTallyId = (cause: string, fault = ''): string => `cause ${cause} ${fault}`.trim();
+
+/**
+ * What some entries add to the counts kept beside the log, or take from them. Pieces of an entry that did not come out good prove no settings.
+ */
+function talliesOf(entries: readonly LogEntry[], by: 1 | -1, found: Map<string, TallyRecord>): void {
+  const add = (id: string, own: JobTally) => {
     const t = found.get(id) ?? { id, ...NONE };
     found.set(id, {
       id,
-      good: t.good + by.good,
-      spoiled: t.spoiled + by.spoiled,
-      entries: t.entries + by.entries,
+      good: t.good + by * own.good,
+      spoiled: t.spoiled + by * own.spoiled,
+      entries: t.entries + by * own.entries,
     });
   };
   for (const e of entries) {
     const own = { good: e.good, spoiled: e.spoiled, entries: 1 };
     add(jobTallyId(e.jobId), own);
     if (e.verdict === 'good') add(heatTallyId(e), own);
+    if (e.cause === null) continue;
+    add(causeTallyId(e.cause), own);
+    for (const fault of faultsOf(e.marks)) add(causeTallyId(e.cause, fault), own);
   }
-  return [...found.values()];
 }
 
-/** Adds entries that are not in the log yet, and counts them; inside a transaction over `log` and `tallies`. Gives how many were new. */
+/** Entries that answer another one: few, however long the log. */
+const answering = (db: MesaDb): Promise<LogRecord[]> => db.log.where('corrects').above('').toArray();
+
+/**
+ * Adds entries that are not in the log yet, and counts them; inside a transaction over `log` and `tallies`. One that answers another takes that
+ * one’s pieces out of the counts, whichever of the two came first. Gives how many were new.
+ */
 export async function addToLog(db: MesaDb, entries: readonly LogEntry[]): Promise<number> {
   const there = await db.log.bulkGet(entries.map((e) => e.id));
   const fresh = entries.filter((_, i) => there[i] === undefined);
   if (fresh.length === 0) return 0;
-  await db.log.bulkAdd(fresh.map(logRecord));
-  const more = talliesOf(fresh);
-  const before = await db.tallies.bulkGet(more.map((t) => t.id));
+  const before = await answering(db);
+  const goneBefore = corrected(before);
+  const goneAfter = corrected([...before, ...fresh.filter((e) => e.corrects !== null)]);
+  const freshIds = new Set(fresh.map((e) => e.id));
+  const dropped = [...goneAfter].filter((id) => !goneBefore.has(id) && !freshIds.has(id));
+  const answered = entriesOf((await db.log.bulkGet(dropped)).filter((r) => r !== undefined));
+  await db.log.bulkAdd([...fresh]);
+  const more = new Map<string, TallyRecord>();
+  talliesOf(
+    fresh.filter((e) => !goneAfter.has(e.id)),
+    1,
+    more,
+  );
+  talliesOf(answered, -1, more);
+  const ids = [...more.keys()];
+  const now = await db.tallies.bulkGet(ids);
   await db.tallies.bulkPut(
-    more.map((t, i) => {
-      const b = before[i] ?? NONE;
+    [...more.values()].map((t, i) => {
+      const b = now[i] ?? NONE;
       return {
         id: t.id,
         good: t.good + b.good,
@@ -124,6 +139,21 @@ export const newestOnPress = async (
       .toArray(),
   );
 
+/** Newest entries of a press, whatever the blank: few of a log are of one press, and only the newest say how it is today. */
+export const newestOnPlaten = async (
+  pressId: string,
+  most: number,
+  db: MesaDb = theDb,
+): Promise<LogEntry[]> =>
+  entriesOf(
+    await db.log
+      .orderBy('at')
+      .reverse()
+      .filter((r) => r.pressId === pressId)
+      .limit(most)
+      .toArray(),
+  );
+
 /** What jobs' entries add up to, by job; nothing of those without entries. */
 export async function jobTallies(
   jobIds: readonly string[],
@@ -144,83 +174,60 @@ export async function goodBehind(recipes: readonly Recipe[], db: MesaDb = theDb)
   return Object.fromEntries(recipes.map((r, i) => [r.id, rows[i]?.good ?? 0]));
 }
 
-/** A stretch of the log, newest first. */
-export interface LogPage {
-  readonly entries: readonly LogEntry[];
-  /** All that match; null where counting them would take longer than finding these. */
-  readonly total: number | null;
-  /** There are more after these. */
-  readonly more: boolean;
+/** The newest entries, whatever they say: what is shown while the rest is read. */
+export const newestEntries = async (most: number, db: MesaDb = theDb): Promise<LogEntry[]> =>
+  entriesOf(await db.log.orderBy('at').reverse().limit(most).toArray());
+
+/** Entries by name, in the order asked. */
+export const entriesById = async (ids: readonly string[], db: MesaDb = theDb): Promise<LogEntry[]> =>
+  entriesOf((await db.log.bulkGet([...ids])).filter((r) => r !== undefined));
+
+/** An entry, the one it corrects, and those that correct it. */
+export interface EntryWithAnswers {
+  readonly entry: LogEntry;
+  readonly corrects: LogEntry | null;
+  readonly answers: readonly LogEntry[];
 }
 
-/** Up to this many keys are looked up by word; of commoner words the newest are found sooner by going back in time. */
-const FEW_KEYS = 3000;
-/** Entries read at a time on the way back. */
-const STEP = 400;
-
-const matches = (words: readonly string[], wanted: readonly string[]): boolean =>
-  wanted.every((w) => words.some((have) => have.startsWith(w)));
-
-const rangeOf = (db: MesaDb, word: string) => db.log.where('words').startsWith(word);
-
-/** The entries with words that begin as asked, by the rarest of them. */
-async function byWord(db: MesaDb, wanted: readonly string[], rarest: string, most: number): Promise<LogPage> {
-  const keys = [...new Set(await rangeOf(db, rarest).primaryKeys())];
-  const rows = (await db.log.bulkGet(keys)).filter((r) => r !== undefined && matches(r.words, wanted));
-  const found = rows.flatMap((r) => (r ? [r] : [])).sort((a, b) => b.at - a.at);
-  return { entries: entriesOf(found.slice(0, most)), total: found.length, more: found.length > most };
+export async function entryWithAnswers(id: string, db: MesaDb = theDb): Promise<EntryWithAnswers | null> {
+  const [entry] = await entriesById([id], db);
+  if (!entry) return null;
+  const [corrects] = entry.corrects ? await entriesById([entry.corrects], db) : [];
+  const answers = entriesOf(await db.log.where('corrects').equals(id).toArray());
+  return { entry, corrects: corrects ?? null, answers: answers.sort((a, b) => a.at - b.at) };
 }
 
-/** The newest entries that match, going back until there are enough. */
-async function goingBack(db: MesaDb, wanted: readonly string[], most: number): Promise<LogPage> {
-  const found: LogRecord[] = [];
-  let before: number | null = null;
-  let seen = new Set<string>();
-  for (;;) {
-    const range: Dexie.Collection<LogRecord, string> =
-      before === null ? db.log.orderBy('at') : db.log.where('at').belowOrEqual(before);
-    const rows: LogRecord[] = await range
-      .reverse()
-      .limit(STEP + seen.size)
-      .toArray();
-    const fresh = rows.filter((r) => !seen.has(r.id));
-    found.push(...fresh.filter((r) => matches(r.words, wanted)));
-    const last = fresh.at(-1);
-    if (found.length > most || !last || fresh.length < STEP) break;
-    // Entries of one moment may lie on both sides of a step.
-    seen = new Set(rows.filter((r) => r.at === last.at).map((r) => r.id));
-    before = last.at;
-  }
+/** Causes the shop settled on, by fault. */
+export async function confirmedCounts(db: MesaDb = theDb): Promise<ConfirmedCounts> {
+  const rows = new Map(
+    (await db.tallies.where('id').startsWith('cause ').toArray()).map((t) => [t.id, t.entries]),
+  );
+  if (rows.size === 0) return NONE_CONFIRMED;
   return {
-    entries: entriesOf(found.slice(0, most)),
-    total: found.length > most ? null : found.length,
-    more: found.length > most,
+    causes: Object.fromEntries(CAUSE_IDS.map((c) => [c, rows.get(causeTallyId(c)) ?? 0])),
+    faults: Object.fromEntries(
+      CAUSE_IDS.map((c) => [
+        c,
+        Object.fromEntries(FAULT_IDS.map((f) => [f, rows.get(causeTallyId(c, f)) ?? 0])),
+      ]),
+    ),
   };
 }
 
-/** The newest `most` entries whose words begin with all the words asked for; all entries where none are. */
-export async function findInLog(
-  find: string,
-  most: number,
+/** Lays entries from elsewhere beside the shop’s own, with their photographs: all of them or none, so that a merge cut short costs nothing. */
+export const mergeIntoLog = (
+  incoming: readonly LogEntry[],
+  pictures: readonly PictureRecord[],
   db: MesaDb = theDb,
-  fewKeys = FEW_KEYS,
-): Promise<LogPage> {
-  const wanted = wordsOf(find);
-  if (wanted.length === 0) {
-    const [rows, total] = await Promise.all([
-      db.log.orderBy('at').reverse().limit(most).toArray(),
-      db.log.count(),
-    ]);
-    return { entries: entriesOf(rows), total, more: total > rows.length };
-  }
-  const counts = await Promise.all(
-    wanted.map(async (word) => ({
-      word,
-      n: await rangeOf(db, word)
-        .limit(fewKeys + 1)
-        .count(),
-    })),
+): Promise<Result<LogMerge>> =>
+  stored('Logbook', () =>
+    db.transaction('rw', db.log, db.tallies, db.pictures, async () => {
+      // One whose name is taken by another may have come before, under the name made of its contents.
+      const ids = incoming.flatMap((e) => [e.id, nameOf(e, 'log')]);
+      const own = entriesOf((await db.log.bulkGet(ids)).filter((r) => r !== undefined));
+      const merged = mergeLog(own, incoming);
+      await addToLog(db, merged.add);
+      await db.pictures.bulkPut([...pictures]);
+      return merged;
+    }),
   );
-  const rarest = counts.reduce((a, b) => (b.n < a.n ? b : a));
-  return rarest.n <= fewKeys ? byWord(db, wanted, rarest.word, most) : goingBack(db, wanted, most);
-}

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { readShopFile } from '@/core/formats/jobFile';
 import { shopSchema } from '@/core/shop/shop';
 import { MesaDb } from './db';
-import { findInLog, jobTallies } from './log';
+import { jobTallies, newestEntries } from './log';
 import { listJobs, openJob } from './jobs';
 import { loadShop } from './shop';
 import { DB_VERSIONS } from './upgrades';
@@ -43,6 +43,7 @@ const WRITTEN = [
   { db: 5, file: 4, stores: FIFTH },
   { db: 6, file: 5, stores: SIXTH },
   { db: 7, file: 6, stores: SIXTH },
+  { db: 8, file: 7, stores: SIXTH },
 ];
 
 const FIXTURES = join(__dirname, '../core/formats/fixtures');
@@ -84,7 +85,7 @@ describe.each(WRITTEN)('a database of version $db', ({ db, file, stores }) => {
     expect(byId(jobs.map((r) => r.job))).toEqual(byId(read.value.jobs));
     const first = read.value.jobs[0];
     expect((await openJob(first?.id ?? '', d))?.rev).toBe(1);
-    expect((await findInLog('fixture', 10, d)).entries.map((e) => e.id)).toContain('log-fixture');
+    expect((await newestEntries(50, d)).map((e) => e.id)).toContain('log-fixture');
     if (db < 5) expect((await jobTallies([first?.id ?? ''], d))[first?.id ?? '']?.good).toBe(5);
     d.close();
   });

@@ -6,6 +6,7 @@ import { TO_4 } from '@/core/formats/upgrades/to4';
 import { TO_5 } from '@/core/formats/upgrades/to5';
 import { TO_6 } from '@/core/formats/upgrades/to6';
 import { TO_7 } from '@/core/formats/upgrades/to7';
+import { TO_8 } from '@/core/formats/upgrades/to8';
 import { indexLog } from './upgradeLog';
 
 /** One version of the database: what it indexes anew, and what becomes of the records of the version before. Never edited once released. */
@@ -89,4 +90,10 @@ export const DB_VERSIONS: readonly DbVersion[] = [
   },
   { version: 7, stores: {}, upgrade: climb(TO_6) },
   { version: 8, stores: {}, upgrade: climb(TO_7) },
+  {
+    // What an entry corrects is looked up; words are no longer kept beside it.
+    version: 9,
+    stores: { log: 'id, at, corrects, [jobId+at], [blankId+pressId+at]' },
+    upgrade: climb(TO_8),
+  },
 ];

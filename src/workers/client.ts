@@ -2,6 +2,7 @@ import * as Comlink from 'comlink';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { BenchWorker } from './bench.worker';
 import type { HeatWorker } from './heat.worker';
+import type { LogWorker } from './log.worker';
 import type { RunWorker } from './run.worker';
 
 const STOPPED = { what: 'Stopped.', where: 'Export', wayOut: 'Start it again when you are ready.' };
@@ -109,6 +110,11 @@ export const inHeatWorker: InWorker<HeatWorker> = workerOf(
 /** When the runs will be over, apart again: it is asked while a window is calculated. */
 export const inRunWorker: InWorker<RunWorker> = workerOf(
   () => new Worker(new URL('./run.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** The log, filtered and charted: it holds a row of every entry. */
+export const inLogWorker: InWorker<LogWorker> = workerOf(
+  () => new Worker(new URL('./log.worker.ts', import.meta.url), { type: 'module' }),
 );
 
 export const onProgress = (f: (done: number) => void): ((done: number) => void) => Comlink.proxy(f);

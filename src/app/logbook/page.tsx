@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { LogbookPage } from '@/features/shop/LogbookPage';
+import { LogbookPage } from '@/features/logbook/LogbookPage';
 
 export const metadata: Metadata = { title: 'Logbook · Mesa Drift' };
 

@@ -1,14 +1,12 @@
 import { DRAWN_PICTURES } from '../art/drawn';
 import { NO_ART, pictureLayer, textLayer, type Art, type PictureRef } from '../job/art';
 import { newJob, type Job, type Reading } from '../job/job';
-import type { HeatSettings } from '../shop/heatSettings';
 import { STARTER_PRINTER, USUAL_DRIVER, type Printer } from '../shop/printer';
 import { DEFAULT_SETTINGS } from '../shop/settings';
-import type { LogEntry, Recipe } from '../shop/records';
-import type { Run } from '../shop/run';
 import type { Shop } from '../shop/shop';
 import { LIBRARY } from '../library/library';
 import { GUIDES } from './guides';
+import { pastWork } from './pastWork';
 import { ROLL_PAPER, STARTER_PAPERS, STARTER_PRESSES, demoPresses } from './things';
 
 export interface DemoShop {
@@ -34,18 +32,6 @@ const tape = (id: string, text: string, bareUnit: Reading['bareUnit'] = 'mm'): R
 });
 const day = (today: Date, days: number): string =>
   new Date(today.getTime() + days * DAY_MS).toISOString().slice(0, 10);
-
-const PROVEN_590: HeatSettings = {
-  platenC: 188,
-  dwellS: 65,
-  laterDwellS: null,
-  passes: 2,
-  timerStart: 'from-closing',
-  pressure: 'medium',
-  peel: 'hot',
-  coolDownC: 170,
-};
-const TRIED_590: HeatSettings = { ...PROVEN_590, dwellS: 55 };
 
 function crewTumblers(today: Date): Job {
   const job = newJob('star-party-tumblers', 'Star party crew tumblers');
@@ -298,59 +284,14 @@ const WIDE_PRINTER: Printer = {
   driver: ['Scale 100 %, no enlargement to the roll’s width', ...USUAL_DRIVER.slice(1)],
 };
 
-const entry = (
-  id: string,
-  at: number,
-  settings: HeatSettings,
-  verdict: LogEntry['verdict'],
-  good: number,
-  spoiled: number,
-  rest: Partial<LogEntry> = {},
-): LogEntry => ({
-  id,
-  at,
-  jobId: 'autumn-market',
-  jobName: 'Autumn market tumblers',
-  blankId: 'straight-steel-590',
-  blankName: '590 ml straight steel',
-  pressId: 'tumbler-press-a',
-  pressName: 'Tumbler press A',
-  settings,
-  load: null,
-  verdict,
-  paperState: 'even',
-  good,
-  spoiled,
-  marks: [],
-  note: '',
-  ...rest,
-});
-
-function pastWork(now: number): { log: LogEntry[]; recipes: Recipe[]; runs: Run[] } {
-  const log = [
-    entry('log-1', now - 41 * DAY_MS, TRIED_590, 'under', 0, 1, {
-      paperState: 'left-all',
-      marks: [{ id: 'm1', fault: 'faded-all', xMm: 110, yMm: 90, severity: 2 }],
-      note: 'Blues washed out. Plenty of dye still on the paper.',
-    }),
-    entry('log-2', now - 41 * DAY_MS + 3_600_000, PROVEN_590, 'good', 11, 0, {
-      note: 'Ten seconds more did it.',
-    }),
-    entry('log-3', now - 26 * DAY_MS, PROVEN_590, 'good', 18, 1, { note: 'One lint speck.' }),
-    entry('log-4', now - 12 * DAY_MS, PROVEN_590, 'good', 9, 0),
-  ];
-  const recipes = [
-    {
-      id: 'recipe-590-a',
-      blankId: 'straight-steel-590',
-      pressId: 'tumbler-press-a',
-      settings: PROVEN_590,
-      load: null,
-      keptAt: now - 41 * DAY_MS + 3_700_000,
-    },
-  ];
-  return { log, recipes, runs: [] };
-}
+/** What the shop pays for the blanks it uses most, in hundredths. */
+const PRICES: Readonly<Record<string, number>> = {
+  'straight-steel-590': 640,
+  'panel-400-600': 1480,
+  'mug-325': 210,
+  'slate-trail-marker': 390,
+};
+const pricedBlanks = () => LIBRARY.map((b) => ({ ...b, costCents: PRICES[b.id] ?? b.costCents }));
 
 /** The demo shop on a given day: a two-person bench in a canyon town working for a hill observatory's star party. */
 export function demoShop(today: Date): DemoShop {
@@ -361,7 +302,7 @@ export function demoShop(today: Date): DemoShop {
         shopName: 'Dry Fork Bench',
         printers: [STARTER_PRINTER, WIDE_PRINTER],
       },
-      blanks: [...LIBRARY],
+      blanks: pricedBlanks(),
       presses: [...demoPresses()],
       papers: [...STARTER_PAPERS, ROLL_PAPER],
       ...pastWork(today.getTime()),

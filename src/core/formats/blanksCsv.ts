@@ -36,6 +36,7 @@ const HEADINGS = [
   'cautions',
   'to finish',
   'needs',
+  'costs',
 ] as const;
 /** Headings as tables of before had them. */
 const FORMER_HEADINGS: Readonly<Record<string, string>> = {
@@ -105,6 +106,7 @@ export function blanksCsv(blanks: readonly Blank[]): string {
     cautions: joined(b.cautions),
     'to finish': joined(b.finish),
     needs: joined(b.needs),
+    costs: b.costCents === null ? '' : (b.costCents / 100).toFixed(2),
   }));
   return csvTable(HEADINGS, rows);
 }
@@ -235,6 +237,7 @@ export function readBlanksCsv(text: string): Result<readonly Blank[]> {
       cautions: splitList(r.cautions),
       finish: splitList(r['to finish']),
       needs: splitList(r.needs),
+      costCents: plainText(r.costs) === '' ? null : Math.round(num(r.costs) * 100),
     });
     if (!made.success)
       return fail(`Row ${i + 2}${name ? ` (${name})` : ''}: ${firstIssue(made.error)}`, where, way);

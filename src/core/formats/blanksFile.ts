@@ -2,27 +2,33 @@ import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { blankSchema, type Blank } from '../shop/blank';
 import type { Result } from '../basics/result';
-import { readFile, type FileKind } from './file';
-import { list } from './upgrades/raw';
+import { readFile, type FileKind, type Upgrade } from './file';
+import { list, type Step } from './upgrades/raw';
 import { TO_5 } from './upgrades/to5';
+import { TO_8 } from './upgrades/to8';
 
 /** Blanks to hand on: open JSON, one list. */
 export const blanksFileSchema = z.strictObject({
   format: z.literal('mesa-drift.blanks'),
-  version: z.literal(2),
+  version: z.literal(3),
   blanks: z.array(blankSchema).check(z.maxLength(5000)),
 });
 export type BlanksFile = z.infer<typeof blanksFileSchema>;
 
+/** Blanks climb by the steps of the shop that changed them. */
+const blanksBy =
+  (step: Step): Upgrade =>
+  (raw) => ({ ...raw, blanks: list(raw.blanks).map((b) => (step.blank ? step.blank(b) : b)) });
+
 const BLANKS_FILE: FileKind<BlanksFile> = {
   format: 'mesa-drift.blanks',
   noun: 'Blanks file',
-  version: 2,
+  version: 3,
   schema: blanksFileSchema,
-  upgrades: [(raw) => ({ ...raw, blanks: list(raw.blanks).map((b) => (TO_5.blank ? TO_5.blank(b) : b)) })],
+  upgrades: [TO_5, TO_8].map(blanksBy),
 };
 
 export const blanksJson = (blanks: readonly Blank[]): string =>
-  `${JSON.stringify(blanksFileSchema.parse({ format: 'mesa-drift.blanks', version: 2, blanks }), null, 1)}\n`;
+  `${JSON.stringify(blanksFileSchema.parse({ format: 'mesa-drift.blanks', version: 3, blanks }), null, 1)}\n`;
 
 export const readBlanksJson = (text: string): Result<BlanksFile> => readFile(text, BLANKS_FILE);

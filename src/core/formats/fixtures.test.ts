@@ -11,7 +11,7 @@ import { fileText, readJobFile, readShopFile, SHOP_FILE } from './jobFile';
  * code of their time.
  */
 const read = (name: string): string => readFileSync(join(__dirname, 'fixtures', name), 'utf8');
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7] as const;
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8] as const;
 
 const JOBS_1 = ['dome-beakers', 'comet-cans', 'star-party-tumblers', 'trail-guide-bottles'];
 const JOBS_2 = [
@@ -33,6 +33,7 @@ const JOBS: Readonly<Record<(typeof VERSIONS)[number], readonly string[]>> = {
   5: [...JOBS_2, 'star-map-panel'],
   6: [...JOBS_2, 'star-map-panel'],
   7: [...JOBS_2, 'star-map-panel'],
+  8: [...JOBS_2, 'star-map-panel'],
 };
 
 /** What every one of these files said of its four runs when it was written. */
@@ -130,6 +131,35 @@ test('what version 6 was the first to hold is still there', () => {
   expect(shop.runs[0]?.events.filter((e) => e.kind === 'reading')).toEqual([
     { kind: 'reading', at: expect.any(Number) as number, what: 'lowest', operationId: 'close-1', readC: 171 },
   ]);
+});
+
+test('marks of before version 8 are points where they were; what version 8 was the first to hold is still there', () => {
+  const before = JSON.parse(read('shop-7.mesashop.json')) as {
+    shop: { log: { id: string; marks: { xMm: number; yMm: number }[] }[] };
+  };
+  const carried = opened(readShopFile(read('shop-7.mesashop.json'))).shop.log;
+  for (const e of before.shop.log)
+    expect(carried.find((c) => c.id === e.id)?.marks.map((m) => m.place)).toEqual(
+      e.marks.map(({ xMm, yMm }) => ({ kind: 'point', xMm, yMm })),
+    );
+  const { shop, jobs } = opened(readShopFile(read('shop-8.mesashop.json')));
+  expect(shop.log.find((e) => e.id === 'log-corrects')).toMatchObject({
+    corrects: shop.log[0]?.id,
+    by: 'Ines',
+    cause: 'light-pressure',
+    tried: 'too-short',
+    lot: 'L7',
+    replies: [{ question: 'corner-slips', answer: 'one-slips' }],
+    lay: { on: 'platen', pieces: [{ piece: 1 }] },
+  });
+  expect(shop.presses.find((p) => p.kind === 'flat')).toMatchObject({
+    flatness: [{ by: 'feeler', packedCardMm: 0.1 }],
+  });
+  expect(shop.blanks[0]?.costCents).toBe(420);
+  expect(jobs[0]).toMatchObject({
+    look: { cause: 'wet-print', lot: 'L8' },
+    ladder: { on: 'strips', rungs: [{ dwellS: 60 }] },
+  });
 });
 
 test('there is a fixture of every version, today’s included', () => {

@@ -13,7 +13,7 @@ const isBase64 = (text: string): boolean =>
   text.length % 4 === 0 && !/[^A-Za-z0-9+/=]/.test(text) && !/=[^=]|={3}/.test(text.slice(-4));
 
 /** A picture's own bytes, untouched. 80 MB of base64 at most. */
-const pictureFileSchema = z.strictObject({
+export const pictureFileSchema = z.strictObject({
   id: idSchema,
   mime: z.enum(MIMES),
   base64: z.string().check(z.maxLength(80_000_000), z.refine(isBase64, 'The picture inside is damaged.')),
@@ -22,35 +22,35 @@ export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(7),
+  version: z.literal(8),
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
   shop: shopSchema,
-  pictures: z.array(pictureFileSchema).check(z.maxLength(90)),
+  pictures: z.array(pictureFileSchema).check(z.maxLength(1000)),
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: 'Job file',
-  version: 7,
+  version: 8,
   schema: jobFileSchema,
   upgrades: STEPS.map(jobFileBy),
 };
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(7),
+  version: z.literal(8),
   shop: shopSchema,
   jobs: z.array(jobSchema),
-  pictures: z.array(pictureFileSchema).check(z.maxLength(2000)),
+  pictures: z.array(pictureFileSchema).check(z.maxLength(6000)),
 });
 export type ShopFile = z.infer<typeof shopFileSchema>;
 
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
   noun: 'Shop file',
-  version: 7,
+  version: 8,
   schema: shopFileSchema,
   upgrades: STEPS.map(shopFileBy),
 };
@@ -72,7 +72,7 @@ function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 7,
+  version: 8,
   job,
   shop: shopForJob(job, shop),
   pictures: [...pictures],
@@ -84,7 +84,7 @@ export const makeShopFile = (
   pictures: readonly PictureFile[],
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 7,
+  version: 8,
   shop,
   jobs: [...jobs],
   pictures: [...pictures],

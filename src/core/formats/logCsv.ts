@@ -1,46 +1,216 @@
-import type { LogEntry } from '../shop/records';
+import Papa from 'papaparse';
+import { fail, ok, type Result } from '../basics/result';
+import { nameOf } from '../log/merge';
+import { BARE_ENTRY, logEntrySchema, type LogEntry } from '../shop/records';
+import type { Mark } from '../shop/mark';
 import { csvTable } from './csv';
+import { firstIssue } from './file';
 
 const HEADINGS = [
+  'id',
   'when',
+  'corrects',
+  'job id',
   'job',
+  'blank id',
   'blank',
+  'press id',
   'press',
+  'by',
   'verdict',
   'good',
   'spoiled',
+  'spoiled cost',
   'temperature °C',
   'time a pass s',
+  'later passes s',
   'passes',
   'timer starts',
   'pressure',
   'peel',
+  'fall to °C',
+  'time kept s',
   'used paper',
   'faults',
+  'cause',
+  'tried',
+  'transfer paper',
+  'printer',
+  'lot',
   'note',
 ] as const;
+type Row = Partial<Record<(typeof HEADINGS)[number], string>>;
 
-/** The log as CSV, units in the headings. Cells that a spreadsheet would run as formulas are defused. */
+const num = (v: number | null): string | number => v ?? '';
+const spot = (p: { readonly xMm: number; readonly yMm: number }): string =>
+  `${Math.round(p.xMm * 10) / 10},${Math.round(p.yMm * 10) / 10}`;
+
+/** A mark in a cell: fault, how bad, side, piece, place: `faded-edge 2 front 4 point 12,30`. */
+function markText({ fault, severity, side, piece, place }: Mark): string {
+  const where =
+    place.kind === 'point'
+      ? spot(place)
+      : place.kind === 'edge'
+        ? place.edge
+        : place.kind === 'all'
+          ? ''
+          : place.spots.map(spot).join(' ');
+  return `${fault} ${severity} ${side} ${piece ?? '-'} ${place.kind} ${where}`.trim();
+}
+
+function placeOf(kind: string | undefined, rest: readonly string[]): unknown {
+  const spots = rest.map((t) => {
+    const [x, y] = t.split(',').map(Number);
+    return { xMm: x, yMm: y };
+  });
+  if (kind === 'point') return { kind, ...spots[0] };
+  if (kind === 'edge') return { kind, edge: rest[0] };
+  return kind === 'all' ? { kind } : { kind, spots };
+}
+
+/** A mark as such a cell says it; tables of before only named the fault. */
+function markOf(text: string, i: number): unknown {
+  const [fault, severity, side, piece, kind, ...rest] = text.trim().split(/\s+/);
+  return {
+    id: `m${i + 1}`,
+    fault,
+    severity: severity === undefined ? 2 : Number(severity),
+    side: side ?? 'front',
+    piece: piece === undefined || piece === '-' ? null : Number(piece),
+    place: kind === undefined ? { kind: 'all' } : placeOf(kind, rest),
+  };
+}
+
+/** The log as CSV, units in the headings. Cells that a spreadsheet would run as formulas are defused. Photographs and the plan as it stood stay in the JSON. */
 export function logCsv(log: readonly LogEntry[]): string {
   return csvTable(
     HEADINGS,
     log.map((e) => ({
+      id: e.id,
       when: new Date(e.at).toISOString(),
+      corrects: e.corrects ?? '',
+      'job id': e.jobId,
       job: e.jobName,
+      'blank id': e.blankId,
       blank: e.blankName,
+      'press id': e.pressId,
       press: e.pressName,
+      by: e.by ?? '',
       verdict: e.verdict,
       good: e.good,
       spoiled: e.spoiled,
+      'spoiled cost': e.spoiledCostCents === null ? '' : (e.spoiledCostCents / 100).toFixed(2),
       'temperature °C': e.settings.platenC,
       'time a pass s': e.settings.dwellS,
+      'later passes s': num(e.settings.laterDwellS),
       passes: e.settings.passes,
       'timer starts': e.settings.timerStart,
       pressure: e.settings.pressure,
       peel: e.settings.peel,
+      'fall to °C': num(e.settings.coolDownC),
+      'time kept s': num(e.keptDwellS),
       'used paper': e.paperState,
-      faults: e.marks.map((m) => m.fault).join(' '),
+      faults: e.marks.map(markText).join('\n'),
+      cause: e.cause ?? '',
+      tried: e.tried ?? '',
+      'transfer paper': e.paperName,
+      printer: e.printerName,
+      lot: e.lot,
       note: e.note,
     })),
   );
+}
+
+const MOST_ROWS = 200_000;
+const where = 'Logbook table';
+const way = 'Nothing was changed. Put that row right and bring the table again.';
+
+const plain = (v: string | undefined): string => (v ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+const number = (v: string | undefined): number | null =>
+  plain(v) === '' ? null : Number(plain(v).replace(',', '.'));
+const id = (given: string, name: string): string =>
+  given ||
+  `from-${
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 40) || 'table'
+  }`;
+
+function draftOf(r: Row): unknown {
+  const cents = number(r['spoiled cost']);
+  const lines = plain(r.faults)
+    .split('\n')
+    .map((x) => x.trim())
+    .filter((x) => x !== '');
+  return {
+    ...BARE_ENTRY,
+    id: plain(r.id) || 'no-id',
+    at: Date.parse(plain(r.when)),
+    corrects: plain(r.corrects) || null,
+    jobId: id(plain(r['job id']), plain(r.job)),
+    jobName: plain(r.job),
+    blankId: id(plain(r['blank id']), plain(r.blank)),
+    blankName: plain(r.blank),
+    pressId: id(plain(r['press id']), plain(r.press)),
+    pressName: plain(r.press),
+    by: plain(r.by) || null,
+    settings: {
+      platenC: number(r['temperature °C']),
+      dwellS: number(r['time a pass s']),
+      laterDwellS: number(r['later passes s']),
+      passes: number(r.passes) ?? 1,
+      timerStart: plain(r['timer starts']),
+      pressure: plain(r.pressure),
+      peel: plain(r.peel),
+      coolDownC: number(r['fall to °C']),
+    },
+    load: null,
+    keptDwellS: number(r['time kept s']),
+    verdict: plain(r.verdict),
+    paperState: plain(r['used paper']),
+    good: number(r.good),
+    spoiled: number(r.spoiled),
+    spoiledCostCents: cents === null ? null : Math.round(cents * 100),
+    marks: lines.map(markOf),
+    cause: plain(r.cause) || null,
+    tried: plain(r.tried) || null,
+    paperName: plain(r['transfer paper']),
+    printerName: plain(r.printer),
+    lot: plain(r.lot),
+    note: (r.note ?? '').replace(/^'(?=[=+\-@])/, ''),
+  };
+}
+
+/** Entries out of such a table. All or nothing: the first row that is wrong is named with what is wrong in it. A row without an id gets one of its contents. */
+export function readLogCsv(text: string): Result<readonly LogEntry[]> {
+  const parsed = Papa.parse<Row>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy' });
+  const broken = parsed.errors.find((e) => e.type === 'Quotes' || e.type === 'FieldMismatch');
+  if (broken)
+    return fail(
+      broken.type === 'Quotes'
+        ? `A quote that opens in or after row ${(broken.row ?? 0) + 2} is not closed where it should be.`
+        : `Row ${(broken.row ?? 0) + 2} has not as many cells as the first line.`,
+      where,
+      way,
+    );
+  const fields = parsed.meta.fields ?? [];
+  const lacks = (['when', 'blank', 'press', 'verdict'] as const).filter((h) => !fields.includes(h));
+  if (lacks.length > 0)
+    return fail(
+      `It has no column “${lacks.join('”, “')}”.`,
+      where,
+      'Start from a table saved in the logbook, with its first line kept.',
+    );
+  if (parsed.data.length === 0) return fail('It has no rows.', where, 'Nothing was changed.');
+  if (parsed.data.length > MOST_ROWS)
+    return fail('It has more than 200,000 rows.', where, 'Split it. Nothing was changed.');
+  const entries: LogEntry[] = [];
+  for (const [i, r] of parsed.data.entries()) {
+    const made = logEntrySchema.safeParse(draftOf(r));
+    if (!made.success) return fail(`Row ${i + 2}: ${firstIssue(made.error)}`, where, way);
+    entries.push(plain(r.id) === '' ? { ...made.data, id: nameOf(made.data, 'row') } : made.data);
+  }
+  return ok(entries);
 }

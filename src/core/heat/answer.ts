@@ -4,6 +4,8 @@ import { outcomeOf, type HeatOutcome } from './outcome';
 import { matchOf, type MatchStep } from './match';
 import { subjectKey, type HeatKey, type HeatQuestion, type HeatSubject } from './question';
 import type { RunDose } from '../shop/run';
+import { sizeChange, type HeatChange } from './change';
+import { ladderPrior, type LadderPrior } from './ladder';
 import { overTable } from './overTime';
 import { loadVariants, whatIfVariants } from './variants';
 import { resolve, type Resolved } from './resolve';
@@ -33,6 +35,8 @@ export type HeatAnswer =
   | HeatStart
   | HeatOptions
   | HeatMatch
+  | HeatChange
+  | ({ readonly kind: 'ladder' } & LadderPrior)
   | ({ readonly kind: 'over' } & RunDose)
   | ({ readonly kind: 'outcome' } & HeatOutcome)
   | ({ readonly kind: 'window' } & WindowMap);
@@ -80,6 +84,10 @@ export function answerHeat(q: HeatQuestion): HeatAnswer {
         dwellS: Object.fromEntries(variants.map((v) => [v.id, dwellForDose(v.load, v.settings, leastS)])),
       };
     }
+    case 'change':
+      return sizeChange(r, q.settings, q.ask);
+    case 'ladder':
+      return { kind: 'ladder', ...ladderPrior(r, q.settings) };
     case 'match': {
       const from = { ...q.from, load: asBelieved(q.from.load, q.subject.load, r.load) };
       return { kind: 'match', ...matchOf(from, { load: r.load, settings: q.settings }, r.spreads) };

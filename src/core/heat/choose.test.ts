@@ -12,7 +12,7 @@ import {
   type PressHeater,
   type WrapPress,
 } from '../shop/press';
-import type { LogEntry, Recipe } from '../shop/records';
+import { BARE_ENTRY, type LogEntry, type Recipe } from '../shop/records';
 import { blurMm } from './blur';
 import { chooseHeat, goodPiecesBehind, goodPiecesOf, provenFor } from './choose';
 import { lumpedCoolingS, roughTouchS } from './roughCooling';
@@ -66,8 +66,7 @@ const entry = (over: Partial<LogEntry> = {}): LogEntry => ({
   paperState: 'even',
   good: 5,
   spoiled: 1,
-  marks: [],
-  note: '',
+  ...BARE_ENTRY,
   ...over,
 });
 

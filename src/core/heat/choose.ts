@@ -6,6 +6,7 @@ import type { LogEntry, Recipe } from '../shop/records';
 import { heaterReach, type HeaterReach, type MatWork } from './heaterReach';
 import { sameSettings, type HeatSettings } from '../shop/heatSettings';
 import { startFrom, startingRange, type StartingRange } from './starting';
+import { standing } from '../shop/standing';
 
 export interface ProvenRecipe {
   readonly recipe: Recipe;
@@ -14,7 +15,7 @@ export interface ProvenRecipe {
 
 /** Good pieces the log holds for exactly these settings on this blank and press. */
 export function goodPiecesBehind(recipe: Recipe, log: readonly LogEntry[]): number {
-  return log
+  return standing(log)
     .filter(
       (e) =>
         e.verdict === 'good' &&

@@ -1,4 +1,5 @@
 import { keyOf } from '../memo/key';
+import type { ChangeAsk } from './change';
 import type { HeatSettings } from '../shop/heatSettings';
 import type { HeatCase } from './case';
 import type { CoatingDose } from './coatings';
@@ -49,6 +50,19 @@ export type HeatQuestion =
       readonly settings: HeatSettings;
       /** Pieces that would fit at once. */
       readonly most: number;
+    }
+  | {
+      /** What one change would do after a piece with too little or too much. */
+      readonly kind: 'change';
+      readonly subject: HeatSubject;
+      readonly settings: HeatSettings;
+      readonly ask: ChangeAsk;
+    }
+  | {
+      /** What is believed of the shortest and the longest good dwell at the temperature set. */
+      readonly kind: 'ladder';
+      readonly subject: HeatSubject;
+      readonly settings: HeatSettings;
     }
   | {
       /** The same dose as something proven, by one change after another. */

@@ -1,9 +1,11 @@
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
-import { daySchema, idSchema, mmSchema, nameSchema, noteSchema } from '../shop/common';
+import { daySchema, idSchema, mmSchema, momentSchema, nameSchema, noteSchema } from '../shop/common';
 import { MIRROR_BY } from '../shop/printer';
 import { HOLDS, SEAM_METHODS } from '../shop/settings';
-import { markSchema, PAPER_STATES, VERDICTS } from '../shop/records';
+import { CAUSE_IDS } from '../shop/faultIds';
+import { markSchema, MOST_PHOTOS, photoSchema } from '../shop/mark';
+import { PAPER_STATES, replySchema, VERDICTS } from '../shop/records';
 import { heatSettingsSchema } from '../shop/heatSettings';
 import { loadSchema } from '../shop/load';
 import { runPieceSchema } from '../shop/run';
@@ -52,8 +54,40 @@ const lookDraftSchema = z.strictObject({
   verdict: z.nullable(z.enum(VERDICTS)),
   good: z.nullable(z.int().check(z.gte(0), z.lte(100000))),
   spoiled: z.nullable(z.int().check(z.gte(0), z.lte(100000))),
+  replies: z.array(replySchema).check(z.maxLength(40)),
+  cause: z.nullable(z.enum(CAUSE_IDS)),
+  /** The cause whose change was set for this pressing. */
+  tried: z.nullable(z.enum(CAUSE_IDS)),
+  lot: z.string().check(z.maxLength(40)),
+  photos: z.array(photoSchema).check(z.maxLength(MOST_PHOTOS)),
   note: noteSchema,
 });
+
+export const LADDER_ON = ['strips', 'rejects', 'blanks'] as const;
+/** A test ladder: settings found by pressing test after test at one temperature. */
+const ladderSchema = z.strictObject({
+  platenC: z.number().check(z.gte(100), z.lte(260)),
+  on: z.enum(LADDER_ON),
+  /** What was believed of the shortest and longest good dwell when it was begun, as normal distributions of their logarithms. */
+  prior: z.strictObject({
+    neededLn: z.number().check(z.gte(-3), z.lte(12)),
+    neededSd: z.number().check(z.gte(0.01), z.lte(10)),
+    limitLn: z.number().check(z.gte(-3), z.lte(12)),
+    limitSd: z.number().check(z.gte(0.01), z.lte(10)),
+    correlation: z.number().check(z.gte(-0.95), z.lte(0.95)),
+    pieceSd: z.number().check(z.gte(0.001), z.lte(2)),
+  }),
+  rungs: z
+    .array(
+      z.strictObject({
+        at: momentSchema,
+        dwellS: z.number().check(z.gte(1), z.lte(7200)),
+        answer: z.enum(['under', 'good', 'over']),
+      }),
+    )
+    .check(z.maxLength(30)),
+});
+export type Ladder = z.infer<typeof ladderSchema>;
 
 /** How pieces are cut from the sheet: a knife follows any outline, a trimmer cuts from edge to edge. */
 const CUTS = ['knife', 'trimmer'] as const;
@@ -148,6 +182,7 @@ export const jobSchema = z.strictObject({
   /** Pieces to print again on sheets of their own; null to print all. */
   reprint: z.nullable(z.array(runPieceSchema).check(z.minLength(1), z.maxLength(3000))),
   look: lookDraftSchema,
+  ladder: z.nullable(ladderSchema),
 });
 export type Job = z.infer<typeof jobSchema>;
 
@@ -157,6 +192,11 @@ export const EMPTY_LOOK: Job['look'] = {
   verdict: null,
   good: null,
   spoiled: null,
+  replies: [],
+  cause: null,
+  tried: null,
+  lot: '',
+  photos: [],
   note: '',
 };
 
@@ -212,5 +252,6 @@ export function newJob(id: string, name: string): Job {
     load: {},
     reprint: null,
     look: EMPTY_LOOK,
+    ladder: null,
   };
 }

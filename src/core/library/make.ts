@@ -33,6 +33,7 @@ function blank(
     cautions: [...(CAUTIONS[material] ?? [])],
     finish: [],
     needs: [],
+    costCents: null,
     ...x,
     coating: { colour: '#ffffff', finish: 'gloss', stock: 'opaque', ...x.coating },
   };

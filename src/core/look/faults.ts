@@ -1,104 +1,121 @@
-import type { FaultId } from '../shop/faultIds';
+import type { CauseId, FaultId, PaperFaultId } from '../shop/faultIds';
+import type { Mark } from '../shop/mark';
 
-/**
- * What can be seen on a pressed piece, and what makes it, most likely first. Working-trade knowledge: a cause early in
- * a list weighs more.
- */
-export const FAULTS = [
-  {
-    id: 'faded-all',
-    label: 'Faded all over',
-    causes: ['too-cool', 'too-short', 'not-recovered', 'light-pressure', 'wrong-side'],
-  },
-  { id: 'faded-edge', label: 'Faded corner or edge', causes: ['past-heater', 'uneven-pressure'] },
-  { id: 'faded-band', label: 'Faded band at rim or foot', causes: ['over-curve', 'past-heater'] },
-  {
-    id: 'white-stripe',
-    label: 'White stripe at seam',
-    causes: ['wrap-short', 'pulled-open', 'no-heat-gap', 'paper-shrank'],
-  },
-  { id: 'dark-seam', label: 'Dark or blurred seam', causes: ['lapped', 'gas-sideways', 'air-in-seam'] },
-  { id: 'ghost', label: 'Ghosting', causes: ['moved-hot', 'tape-let-go'] },
-  { id: 'halo', label: 'Soft halo on fine lines', causes: ['too-hot', 'too-long', 'slow-peel', 'wet-print'] },
-  { id: 'browned', label: 'Brown, orange or yellowed', causes: ['too-long', 'too-hot', 'left-wrapped'] },
-  { id: 'colour-speck', label: 'Coloured speck', causes: ['lint'] },
-  { id: 'pale-speck', label: 'Pale speck', causes: ['coating-dust'] },
-  { id: 'stuck', label: 'Paper stuck', causes: ['heavy-pressure', 'too-long', 'paper-brand'] },
-  { id: 'tape-mark', label: 'Tape shadow', causes: ['tape-crosses'] },
-  { id: 'stray', label: 'Stray colour', causes: ['no-waste-sheet'] },
-  { id: 'white-rim', label: 'White rim', causes: ['wrap-short-tall', 'slipped'] },
-  { id: 'blotches', label: 'Blotches', causes: ['moisture', 'uneven-pressure', 'wet-print'] },
-  { id: 'wrong-way', label: 'Mirrored or upside down', causes: ['mirror-count', 'put-on-upside-down'] },
-] as const satisfies readonly { id: FaultId; label: string; causes: readonly string[] }[];
+/** What can be seen on a pressed piece, in the order of the palette; `key` marks it from the keyboard. */
+export const FAULTS: readonly { readonly id: FaultId; readonly label: string; readonly key: string }[] = [
+  { id: 'faded-all', label: 'Faded all over', key: 'a' },
+  { id: 'faded-edge', label: 'Faded corner or edge', key: 'e' },
+  { id: 'faded-band', label: 'Faded band at rim or foot', key: 'f' },
+  { id: 'white-stripe', label: 'White stripe at seam', key: 'w' },
+  { id: 'dark-seam', label: 'Dark or blurred seam', key: 'd' },
+  { id: 'ghost', label: 'Ghosting', key: 'g' },
+  { id: 'halo', label: 'Soft halo on fine lines', key: 'h' },
+  { id: 'browned', label: 'Brown, orange or yellowed', key: 'o' },
+  { id: 'colour-speck', label: 'Coloured speck', key: 's' },
+  { id: 'pale-speck', label: 'Pale speck', key: 'p' },
+  { id: 'stuck', label: 'Paper stuck', key: 'k' },
+  { id: 'tape-mark', label: 'Tape shadow', key: 'z' },
+  { id: 'stray', label: 'Stray colour', key: 'y' },
+  { id: 'white-rim', label: 'White rim', key: 'r' },
+  { id: 'blotches', label: 'Blotches', key: 'b' },
+  { id: 'wrong-way', label: 'Mirrored or upside down', key: 'm' },
+  { id: 'track-line', label: 'Line across, from the trimmer', key: 'l' },
+  { id: 'bowed', label: 'Bowed or cracked', key: 'c' },
+];
 
-export type CauseId = (typeof FAULTS)[number]['causes'][number];
+/** What can be seen on the used paper. */
+export const PAPER_FAULTS: readonly {
+  readonly id: PaperFaultId;
+  readonly label: string;
+  readonly key: string;
+}[] = [
+  { id: 'dye-left', label: 'Dye left on the paper', key: 'i' },
+  { id: 'paper-browned', label: 'Paper browned', key: 'n' },
+];
+
+const LABELS: Readonly<Record<string, string>> = Object.fromEntries(
+  [...FAULTS, ...PAPER_FAULTS].map((f) => [f.id, f.label]),
+);
+export const faultLabel = (id: FaultId | PaperFaultId): string => LABELS[id] ?? id;
+
+export const isOnPaper = (fault: Mark['fault']): fault is PaperFaultId =>
+  fault === 'dye-left' || fault === 'paper-browned';
+
+/** What a cause calls for: more or less heat by the model, a wait before the clock, pressure, or hands. */
+export type Remedy = 'more-heat' | 'less-heat' | 'wait' | 'pressure' | 'hands';
+
+export interface CauseWords {
+  readonly label: string;
+  /** The one change to try first. */
+  readonly change: string;
+  readonly remedy: Remedy;
+}
+
+const hands = (label: string, change: string): CauseWords => ({ label, change, remedy: 'hands' });
 
 /** Each cause in shop words with the one change to try first. */
-export const CAUSES: Readonly<Record<CauseId, { label: string; change: string }>> = {
-  'too-cool': { label: 'press too cool', change: 'Raise the set temperature a little, nothing else.' },
-  'too-short': { label: 'time too short', change: 'Add time, nothing else.' },
+export const CAUSES: Readonly<Record<CauseId, CauseWords>> = {
+  'too-cool': {
+    label: 'press too cool',
+    change: 'Raise the set temperature a little, nothing else.',
+    remedy: 'more-heat',
+  },
+  'too-short': { label: 'time too short', change: 'Add time, nothing else.', remedy: 'more-heat' },
   'not-recovered': {
     label: 'press had not climbed back',
     change: 'Wait for temperature before the timer starts.',
+    remedy: 'wait',
   },
   'light-pressure': {
     label: 'pressure too light',
-    change: 'Close one notch firmer, cold, with the blank in.',
+    change: 'Close one notch firmer, set cold, with the blank in.',
+    remedy: 'pressure',
   },
-  'wrong-side': { label: 'wrong side or wrong paper', change: 'Check the print side of the paper.' },
-  'past-heater': {
-    label: 'printed past the heater',
-    change: 'Slide the piece so the wrap sits inside the heater.',
+  'wrong-side': hands('wrong side or wrong paper', 'Check the print side of the paper.'),
+  'past-heater': hands('printed past the heater', 'Slide the piece so the wrap sits inside the heater.'),
+  'uneven-pressure': {
+    label: 'uneven pressure',
+    change: 'Read the gaps under the platen and pack it level. Until then lay the piece where it is level.',
+    remedy: 'pressure',
   },
-  'uneven-pressure': { label: 'uneven pressure', change: 'Even up the pressure, cold, with the blank in.' },
-  'over-curve': { label: 'paper over the curve', change: 'Set the wrap further back from that edge.' },
-  'wrap-short': { label: 'wrap cut short', change: 'Cut longer and trim at the pencil mark.' },
-  'pulled-open': { label: 'seam pulled open', change: 'Tape the seam its full length before the rims.' },
-  'no-heat-gap': {
-    label: 'seam sat in the unheated gap',
-    change: 'Turn so each pass heats the last pass’s gap.',
+  'over-curve': hands('paper over the curve', 'Set the wrap further back from that edge.'),
+  'wrap-short': hands('wrap cut short', 'Cut longer and trim at the pencil mark.'),
+  'pulled-open': hands('seam pulled open', 'Tape the seam its full length before the rims.'),
+  'no-heat-gap': hands('seam sat in the unheated gap', 'Turn so each pass heats the last pass’s gap.'),
+  'paper-shrank': hands('paper shrank', 'Let the print dry, then cut a touch longer.'),
+  lapped: hands('ends lapped', 'Cut to the meeting mark so the ends touch.'),
+  'gas-sideways': hands('dye gas escaped sideways', 'Tape the seam full length, pressed down hard.'),
+  'air-in-seam': hands('air in the seam', 'Rub the seam down with a blunt point.'),
+  'moved-hot': hands('paper moved while hot', 'Let it cool before peeling, or peel in one smooth move.'),
+  'tape-let-go': hands('tape let go', 'Use fresh heat tape, and more of it.'),
+  'too-hot': {
+    label: 'too hot',
+    change: 'Lower the set temperature a little, nothing else.',
+    remedy: 'less-heat',
   },
-  'paper-shrank': { label: 'paper shrank', change: 'Let the print dry, then cut a touch longer.' },
-  lapped: { label: 'ends lapped', change: 'Cut to the meeting mark so the ends touch.' },
-  'gas-sideways': {
-    label: 'dye gas escaped sideways',
-    change: 'Tape the seam full length, pressed down hard.',
+  'too-long': { label: 'too long', change: 'Take time off, nothing else.', remedy: 'less-heat' },
+  'slow-peel': hands('slow peel', 'Take the paper off the moment it leaves the press.'),
+  'wet-print': hands('print not dry', 'Let the print dry longer before wrapping.'),
+  'left-wrapped': hands('left wrapped and cooking', 'Peel at once: it cooks while it stays wrapped.'),
+  lint: hands('lint or dust', 'Wipe with alcohol and a lint-free cloth, then do not touch.'),
+  'coating-dust': hands('dust under the coating', 'Look the blank over under a lamp before wrapping.'),
+  'heavy-pressure': {
+    label: 'too much pressure',
+    change: 'Back off one notch: one hand should close it.',
+    remedy: 'pressure',
   },
-  'air-in-seam': { label: 'air in the seam', change: 'Rub the seam down with a blunt point.' },
-  'moved-hot': {
-    label: 'paper moved while hot',
-    change: 'Peel in one smooth move, or leave it to cool first.',
-  },
-  'tape-let-go': { label: 'tape let go', change: 'Use fresh heat tape, and more of it.' },
-  'too-hot': { label: 'too hot', change: 'Lower the set temperature a little, nothing else.' },
-  'too-long': { label: 'too long', change: 'Take time off, nothing else.' },
-  'slow-peel': { label: 'slow peel', change: 'Take the paper off the moment it leaves the press.' },
-  'wet-print': { label: 'print not dry', change: 'Let the print dry longer before wrapping.' },
-  'left-wrapped': {
-    label: 'left wrapped and cooking',
-    change: 'Peel at once: it cooks while it stays wrapped.',
-  },
-  lint: { label: 'lint or dust', change: 'Wipe with alcohol and a lint-free cloth, then do not touch.' },
-  'coating-dust': {
-    label: 'dust under the coating',
-    change: 'Look the blank over under a lamp before wrapping.',
-  },
-  'heavy-pressure': { label: 'too much pressure', change: 'Back off one notch: one hand should close it.' },
-  'paper-brand': { label: 'the paper itself', change: 'Try another paper; soak this one off.' },
-  'tape-crosses': {
-    label: 'tape across the picture',
-    change: 'Move tape outside the picture, or cover it all round.',
-  },
-  'no-waste-sheet': { label: 'no fresh waste sheet', change: 'Fresh waste paper for every piece.' },
-  'wrap-short-tall': { label: 'wrap not tall enough', change: 'Measure the straight wall again.' },
-  slipped: { label: 'slipped in the press', change: 'Tape both rims, pulled down tight.' },
-  moisture: { label: 'damp in blank or paper', change: 'Warm blank and paper for a few seconds first.' },
-  'mirror-count': {
-    label: 'mirrored twice or never',
-    change: 'Mirror in one place only: the label on the sheet says which.',
-  },
-  'put-on-upside-down': {
-    label: 'wrap put on upside down',
-    change: 'Match the “rim” arrow on the sheet to the rim.',
-  },
+  'paper-brand': hands('the paper itself', 'Try another paper; soak this one off.'),
+  'tape-crosses': hands('tape across the picture', 'Move tape outside the picture, or cover it all round.'),
+  'no-waste-sheet': hands('no fresh waste sheet', 'Fresh waste paper for every piece.'),
+  'wrap-short-tall': hands('wrap not tall enough', 'Measure the straight wall again.'),
+  slipped: hands('slipped in the press', 'Tape both rims, pulled down tight.'),
+  moisture: hands('damp in blank or paper', 'Warm blank and paper for a few seconds first.'),
+  'mirror-count': hands(
+    'mirrored twice or never',
+    'Mirror in one place only: the label on the sheet says which.',
+  ),
+  'put-on-upside-down': hands('wrap put on upside down', 'Match the “rim” arrow on the sheet to the rim.'),
+  'poor-coating': hands('poor coating of this lot', 'Take a blank of another lot; set this lot aside.'),
+  'wheel-over-ink': hands('trimmer wheel ran over the ink', 'Cut with the print side away from the wheel.'),
+  'cooled-unevenly': hands('cooled unevenly', 'Cool it flat under weight; never quench glass or stone.'),
 };

@@ -1,181 +1,249 @@
 import fc from 'fast-check';
-import type { HeatSettings } from '../shop/heatSettings';
-import { heatSettingsSchema } from '../shop/heatSettings';
-import { PAPER_STATES, VERDICTS, type LogEntry, type Mark } from '../shop/records';
-import { oneChange, rankCauses } from './causes';
-import { CAUSES, FAULTS, type CauseId } from './faults';
+import { CAUSE_IDS, FAULT_IDS, PAPER_FAULT_IDS, type CauseId } from '../shop/faultIds';
+import { PAPER_STATES } from '../shop/records';
+import { CLUES, MODEL, PAPER, rowOf, WHERE } from './evidence';
+import { CAUSES, FAULTS, faultLabel, isOnPaper, PAPER_FAULTS } from './faults';
+import { evidenceOf, NOTHING_KNOWN, type Looked } from './gather';
+import { certain, expectedBits, nextQuestions, posterior, rankCauses, type Evidence } from './infer';
+import { costS, namedCauses, QUESTIONS } from './questions';
+import { NONE_CONFIRMED, PRIOR_LOOKS, priorOf, priorSeen, withConfirmed } from './shopTable';
+import { CAUSE_TABLE, SELDOM } from './table';
 import { tallyOf } from './tally';
-import { FAULT_IDS, type FaultId } from '../shop/faultIds';
+import { entryOf, mark } from './testLooks';
 
-const mark = (fault: FaultId, severity: Mark['severity'] = 2): Mark => ({
-  id: 'm',
-  fault,
-  xMm: 10,
-  yMm: 10,
-  severity,
-});
-const S: HeatSettings = {
-  platenC: 188,
-  dwellS: 65,
-  laterDwellS: null,
-  passes: 2,
-  timerStart: 'from-closing',
-  pressure: 'medium',
-  peel: 'hot',
-  coolDownC: 170,
-};
+const NOTHING: Looked = { marks: [], paperState: null, verdict: null, replies: [] };
+const share = (shares: readonly number[], c: CauseId): number => shares[CAUSE_IDS.indexOf(c)] ?? 0;
 
-test('every fault that can be stored has its label and causes, in one order', () => {
-  expect(FAULTS.map((f) => f.id)).toEqual([...FAULT_IDS]);
-});
-
-test('every fault has causes and every cause has words and one change', () => {
-  for (const f of FAULTS) for (const c of f.causes) expect(CAUSES[c].change.length).toBeGreaterThan(10);
-  const used = new Set<string>(FAULTS.flatMap((f) => [...f.causes]));
-  for (const c of Object.keys(CAUSES)) expect(used.has(c)).toBe(true);
-});
-
-test('alone, a fault’s causes come in the order of the table', () => {
-  for (const f of FAULTS)
-    expect(rankCauses([mark(f.id)], null, null).map((c) => c.cause)).toEqual([...f.causes]);
-});
-
-test('shares are of one whole, whatever is marked', () => {
-  fc.assert(
-    fc.property(
-      fc.array(fc.constantFrom(...FAULT_IDS), { minLength: 1, maxLength: 8 }),
-      fc.constantFrom(null, ...PAPER_STATES),
-      fc.constantFrom(null, ...VERDICTS),
-      (faults, paper, verdict) => {
-        const ranked = rankCauses(
-          faults.map((f) => mark(f)),
-          paper,
-          verdict,
-        );
-        expect(ranked.reduce((s, c) => s + c.share, 0)).toBeCloseTo(1, 9);
-        for (let i = 1; i < ranked.length; i += 1)
-          expect(ranked[i - 1]?.share ?? 0).toBeGreaterThanOrEqual(ranked[i]?.share ?? 0);
-      },
-    ),
-  );
-  expect(rankCauses([], 'even', 'good')).toEqual([]);
-});
-
-test('dye left on the paper speaks for too little, browned paper for too much', () => {
-  expect(rankCauses([mark('faded-edge')], 'left-in-places', null)[0]?.cause).toBe('past-heater');
-  const halo = rankCauses([mark('halo'), mark('browned')], 'browned', 'over');
-  expect(['too-hot', 'too-long']).toContain(halo[0]?.cause);
-  const faded = rankCauses([mark('faded-all')], 'even', null);
-  const left = rankCauses([mark('faded-all')], 'left-all', null);
-  const share = (r: typeof left, c: string) => r.find((x) => x.cause === c)?.share ?? 0;
-  expect(share(left, 'too-cool')).toBeGreaterThan(share(faded, 'too-cool'));
-});
-
-test('one change, in the right direction, still a valid setting', () => {
-  const under = oneChange([], 'under', S);
-  const over = oneChange([], 'over', S);
-  expect(under?.heat?.dwellS).toBe(73);
-  expect(over?.heat?.dwellS).toBe(57);
-  for (const f of FAULTS) {
-    const change = oneChange(rankCauses([mark(f.id)], null, null), null, S);
-    expect(change?.text.length).toBeGreaterThan(0);
-    if (change?.heat) {
-      expect(Object.keys(change.heat)).toHaveLength(1);
-      expect(heatSettingsSchema.safeParse({ ...S, ...change.heat }).success).toBe(true);
-    }
-  }
-  expect(oneChange([], 'good', S)).toBeNull();
-});
-
-describe('weights, by hand', () => {
-  const shares = (...given: Parameters<typeof rankCauses>) =>
-    Object.fromEntries(rankCauses(...given).map((c) => [c.cause, c.share]));
-
-  test('one fault gives its causes 1, 1/2, 1/3 of its severity; two faults add up', () => {
-    // White stripe: four causes, 1 + 1/2 + 1/3 + 1/4 = 25/12.
-    expect(shares([mark('white-stripe')], null, null)).toEqual({
-      'wrap-short': expect.closeTo(12 / 25, 9) as number,
-      'pulled-open': expect.closeTo(6 / 25, 9) as number,
-      'no-heat-gap': expect.closeTo(4 / 25, 9) as number,
-      'paper-shrank': expect.closeTo(3 / 25, 9) as number,
-    });
-    // A faded edge (past the heater, then uneven) at 3 beside a faded band (over the curve, then past the heater) at 1.
-    const both = shares([mark('faded-edge', 3), mark('faded-band', 1)], null, null);
-    expect(both['past-heater']).toBeCloseTo(3.5 / 6, 9);
-    expect(both['uneven-pressure']).toBeCloseTo(1.5 / 6, 9);
-    expect(both['over-curve']).toBeCloseTo(1 / 6, 9);
+describe('the stated table', () => {
+  test('every fault that can be stored has its label and a key of its own; no key is one of the application', () => {
+    expect(FAULTS.map((f) => f.id)).toEqual([...FAULT_IDS]);
+    expect(PAPER_FAULTS.map((f) => f.id)).toEqual([...PAPER_FAULT_IDS]);
+    const keys = [...FAULTS, ...PAPER_FAULTS].map((f) => f.key);
+    expect(new Set(keys).size).toBe(keys.length);
+    for (const taken of ['u', 't', '/', '?', '[', ']']) expect(keys).not.toContain(taken);
+    for (const f of PAPER_FAULTS) expect(isOnPaper(f.id)).toBe(true);
+    expect(faultLabel('ghost')).toBe('Ghosting');
   });
 
-  test('used paper and verdict multiply: all dye left behind and “under” make too little likelier, each by its factor', () => {
-    const plain = { cool: 1, short: 1 / 2, recovered: 1 / 3, light: 1 / 4, side: 1 / 5 };
-    const left = { cool: 2.5 * 2, short: (2.5 * 2) / 2, recovered: (2 * 2) / 3, light: 1.5 / 4, side: 1 / 5 };
-    const total = (o: object) => Object.values(o).reduce((a: number, v: number) => a + v, 0);
-    expect(shares([mark('faded-all')], null, null)['too-cool']).toBeCloseTo(plain.cool / total(plain), 9);
-    expect(shares([mark('faded-all')], 'left-all', 'under')['too-cool']).toBeCloseTo(
-      left.cool / total(left),
-      9,
+  test('every cause makes some fault more often than by chance, every fault has a cause, every cause has words', () => {
+    for (const c of CAUSE_IDS) {
+      expect(Math.max(...Object.values(CAUSE_TABLE[c].faults))).toBeGreaterThan(10 * SELDOM);
+      expect(CAUSES[c].change.length).toBeGreaterThan(10);
+    }
+    for (const f of FAULT_IDS)
+      expect(CAUSE_IDS.some((c) => (CAUSE_TABLE[c].faults[f] ?? 0) > 0.5)).toBe(true);
+    expect(CAUSE_IDS.reduce((s, c) => s + priorOf(c), 0)).toBeCloseTo(1, 12);
+  });
+
+  test('every row is a distribution over the values it speaks of', () => {
+    for (const c of [...CLUES, ...QUESTIONS])
+      for (const row of [c.usual, ...namedCauses(c).map((cause) => rowOf(c, cause))]) {
+        expect(row).toHaveLength(c.values.length);
+        expect(row.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+        // Nothing is impossible: one slip of the eye must not rule a cause out for good.
+        expect(Math.min(...row)).toBeGreaterThan(0);
+      }
+    for (const q of QUESTIONS) expect(q.words).toHaveLength(q.values.length);
+    expect(PAPER.values).toEqual([...PAPER_STATES]);
+  });
+});
+
+describe('Bayes, by hand', () => {
+  test('one fault alone: prior times likelihood, over all causes', () => {
+    const shares = posterior({ faults: ['white-stripe'], clues: {} }, NONE_CONFIRMED);
+    // Independently: the table's own figures, every fault that is not marked counted as not seen.
+    const raw = CAUSE_IDS.map((c) =>
+      FAULT_IDS.reduce(
+        (p, f) => p * (f === 'white-stripe' ? priorSeen(c, f) : 1 - priorSeen(c, f)),
+        CAUSE_TABLE[c].prior,
+      ),
     );
+    const sum = raw.reduce((a, b) => a + b, 0);
+    CAUSE_IDS.forEach((c, i) => expect(share(shares, c)).toBeCloseTo((raw[i] ?? 0) / sum, 9));
+  });
+
+  test('two causes of one fault part by the odds of one clue', () => {
+    const e: Evidence = { faults: ['dark-seam'], clues: {} };
+    const q = QUESTIONS.find((x) => x.id === 'seam-felt');
+    if (!q) throw new Error('no question');
+    const before = posterior(e, NONE_CONFIRMED);
+    const after = posterior({ ...e, clues: { [q.id]: certain(q, 'ridge') } }, NONE_CONFIRMED);
+    const odds = (s: readonly number[]) => share(s, 'lapped') / share(s, 'air-in-seam');
+    expect(odds(after) / odds(before)).toBeCloseTo(0.91 / 0.05, 6);
+  });
+
+  test('what is half known counts half: a model that is unsure says less than one that is sure', () => {
+    const at = (m: readonly number[]) =>
+      share(posterior({ faults: ['faded-all'], clues: { [MODEL.id]: m } }, NONE_CONFIRMED), 'too-short');
+    expect(at([1, 0, 0])).toBeGreaterThan(at([0.5, 0.5, 0]));
+    expect(at([0.5, 0.5, 0])).toBeGreaterThan(at([0, 1, 0]));
+  });
+});
+
+const anyEvidence = fc
+  .record({
+    faults: fc.uniqueArray(fc.constantFrom(...FAULT_IDS), { minLength: 1, maxLength: 4 }),
+    known: fc.array(fc.tuple(fc.constantFrom(...CLUES, ...QUESTIONS), fc.nat(5)), { maxLength: 6 }),
+  })
+  .map(({ faults, known }): Evidence => ({
+    faults,
+    clues: Object.fromEntries(known.map(([c, v]) => [c.id, certain(c, c.values[v % c.values.length] ?? '')])),
+  }));
+
+test('shares are of one whole, in order, and lie within their spread, whatever is known', () => {
+  fc.assert(
+    fc.property(anyEvidence, (e) => {
+      const ranked = rankCauses(e, NONE_CONFIRMED);
+      expect(ranked.reduce((s, c) => s + c.share, 0)).toBeCloseTo(1, 9);
+      ranked.forEach((c, i) => {
+        expect(c.share).toBeLessThanOrEqual(ranked[i - 1]?.share ?? 1);
+        expect(c.low).toBeLessThanOrEqual(c.share);
+        expect(c.high).toBeGreaterThanOrEqual(c.share);
+      });
+    }),
+    { numRuns: 40 },
+  );
+  expect(rankCauses({ faults: [], clues: {} }, NONE_CONFIRMED)).toEqual([]);
+});
+
+test('no question is expected to tell less than nothing, and none more than is unknown; one answered is not asked again', () => {
+  fc.assert(
+    fc.property(anyEvidence, (e) => {
+      const shares = posterior(e, NONE_CONFIRMED);
+      const unknown = shares.reduce((s, p) => (p > 0 ? s - p * Math.log2(p) : s), 0);
+      for (const q of QUESTIONS) {
+        const bits = expectedBits(shares, q);
+        expect(bits).toBeGreaterThanOrEqual(0);
+        expect(bits).toBeLessThanOrEqual(unknown + 1e-9);
+      }
+      for (const q of nextQuestions(e, NONE_CONFIRMED)) {
+        expect(e.clues[q.question.id]).toBeUndefined();
+        // Answering never makes one less sure on average.
+        expect(q.sureAfter).toBeGreaterThanOrEqual(Math.max(...shares) - 1e-9);
+        expect(q.costS).toBe(costS(q.question));
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('mutual information of a question that decides between two equal causes is one bit', () => {
+  const shares = CAUSE_IDS.map((c) => (c === 'lint' || c === 'moisture' ? 0.5 : 0));
+  const q = { id: 'x', values: ['a', 'b'], usual: [0.5, 0.5], rows: { lint: [1, 0], moisture: [0, 1] } };
+  expect(expectedBits(shares, q)).toBeCloseTo(1, 12);
+  expect(expectedBits(shares, { ...q, rows: {} })).toBeCloseTo(0, 12);
+});
+
+describe('what the shop settled on', () => {
+  test('moves the prior as a Dirichlet does, and taking it back restores it', () => {
+    const more = withConfirmed(withConfirmed(NONE_CONFIRMED, 'lint', ['colour-speck']), 'lint', [
+      'colour-speck',
+    ]);
+    const e: Evidence = { faults: ['colour-speck', 'pale-speck'], clues: {} };
+    const [before, after] = [posterior(e, NONE_CONFIRMED), posterior(e, more)];
+    const odds = (s: readonly number[]) => share(s, 'lint') / share(s, 'coating-dust');
+    const k = PRIOR_LOOKS;
+    const seen = (n: number, f: 'colour-speck' | 'pale-speck', hits: number) =>
+      (12 * priorSeen('lint', f) + hits) / (12 + n);
+    const rest = FAULT_IDS.filter((f) => f !== 'colour-speck' && f !== 'pale-speck').reduce(
+      (p, f) => (p * (1 - (12 * priorSeen('lint', f)) / 14)) / (1 - priorSeen('lint', f)),
+      1,
+    );
+    const by =
+      ((k * priorOf('lint') + 2) / (k * priorOf('lint'))) *
+      (seen(2, 'colour-speck', 2) / priorSeen('lint', 'colour-speck')) *
+      (seen(2, 'pale-speck', 0) / priorSeen('lint', 'pale-speck')) *
+      rest;
+    expect(odds(after) / odds(before)).toBeCloseTo(by, 6);
+    const back = withConfirmed(
+      withConfirmed(more, 'lint', ['colour-speck'], -1),
+      'lint',
+      ['colour-speck'],
+      -1,
+    );
+    CAUSE_IDS.forEach((c) => expect(share(posterior(e, back), c)).toBeCloseTo(share(before, c), 12));
+  });
+
+  test('many confirmed cases outweigh the table', () => {
+    let counts = NONE_CONFIRMED;
+    for (let i = 0; i < 60; i += 1) counts = withConfirmed(counts, 'moisture', ['faded-all']);
+    expect(rankCauses({ faults: ['faded-all'], clues: {} }, counts)[0]?.cause).toBe('moisture');
+  });
+});
+
+describe('evidence gathered from a look', () => {
+  test('only what is known speaks', () => {
+    expect(evidenceOf({ ...NOTHING, marks: [mark('ghost')] }, NOTHING_KNOWN)).toEqual({
+      faults: ['ghost'],
+      clues: {},
+    });
+  });
+
+  test('marks of the paper stand for its state where nobody said it', () => {
+    const clue = (marks: Looked['marks'], paperState: Looked['paperState'] = null) =>
+      evidenceOf({ ...NOTHING, marks, paperState }, NOTHING_KNOWN).clues[PAPER.id];
+    expect(clue([mark('dye-left')])).toEqual(certain(PAPER, 'left-all'));
+    expect(clue([mark('dye-left', { kind: 'edge', edge: 'left' })])).toEqual(
+      certain(PAPER, 'left-in-places'),
+    );
+    expect(clue([mark('paper-browned')])).toEqual(certain(PAPER, 'browned'));
+    expect(clue([mark('paper-browned')], 'even')).toEqual(certain(PAPER, 'even'));
+    expect(clue([mark('ghost')])).toBeUndefined();
   });
 
   test.each([
-    ['faded-all', 'even', 'light-pressure', 'too-cool'],
-    ['faded-edge', 'left-in-places', 'past-heater', null],
-    ['halo', 'browned', 'too-hot', 'slow-peel'],
-  ] as const)('%s with %s paper: %s gains on %s', (fault, paper, gains, on) => {
-    const [before, after] = [shares([mark(fault)], null, null), shares([mark(fault)], paper, null)];
-    if (on)
-      expect((after[gains] ?? 0) / (after[on] ?? 1)).toBeGreaterThan(
-        (before[gains] ?? 0) / (before[on] ?? 1),
+    [{ setS: 60, keptS: 55 }, 'early'],
+    [{ setS: 60, keptS: 62 }, 'on-time'],
+    [{ setS: 60, keptS: 75 }, 'late'],
+    [{ setS: 300, keptS: 312 }, 'on-time'],
+  ])('kept %o is %s', (kept, word) => {
+    const { clues } = evidenceOf(NOTHING, { ...NOTHING_KNOWN, kept });
+    expect(clues.opened).toEqual(certain(CLUES.find((c) => c.id === 'opened') ?? PAPER, word));
+  });
+
+  test('the last reply counts; a reply to a question of another time is passed over', () => {
+    const replies = [
+      { question: 'dry', answer: 'yes' },
+      { question: 'dry', answer: 'no' },
+      { question: 'asked-once-upon-a-time', answer: 'yes' },
+      { question: 'peeled', answer: 'an-answer-of-another-time' },
+    ];
+    const { clues } = evidenceOf({ ...NOTHING, replies }, NOTHING_KNOWN);
+    expect(clues.dry).toEqual([0, 1]);
+    expect(Object.keys(clues)).toEqual(['dry']);
+  });
+
+  test('dye left on the paper speaks for too little, a browned paper for too much', () => {
+    const at = (paperState: Looked['paperState']) =>
+      posterior(
+        evidenceOf({ ...NOTHING, marks: [mark('faded-all')], paperState }, NOTHING_KNOWN),
+        NONE_CONFIRMED,
       );
-    else expect(after).not.toEqual({});
+    expect(share(at('left-all'), 'too-cool')).toBeGreaterThan(share(at('even'), 'too-cool'));
+    const brown = (paperState: Looked['paperState']) =>
+      posterior(
+        evidenceOf({ ...NOTHING, marks: [mark('browned')], paperState }, NOTHING_KNOWN),
+        NONE_CONFIRMED,
+      );
+    expect(share(brown('browned'), 'too-long')).toBeGreaterThan(share(brown('even'), 'too-long') - 0.05);
   });
 
-  test('each paper state and verdict speaks about some cause', () => {
-    const all = FAULT_IDS.map((f) => mark(f));
-    const plain = shares(all, null, null);
-    for (const paper of PAPER_STATES) expect(shares(all, paper, null)).not.toEqual(plain);
-    for (const verdict of ['under', 'over'] as const) expect(shares(all, null, verdict)).not.toEqual(plain);
-    for (const verdict of ['good', 'other'] as const) expect(shares(all, null, verdict)).toEqual(plain);
-  });
-});
-
-describe('the one change, by its cause', () => {
-  const first = (cause: CauseId) => oneChange([{ cause, ...CAUSES[cause], share: 1 }], null, S)?.heat;
-
-  test('too cool: hotter; too hot: cooler; by four degrees, and never past what a press can be set to', () => {
-    expect(first('too-cool')).toEqual({ platenC: 192 });
-    expect(first('too-hot')).toEqual({ platenC: 184 });
-    const at = (cause: CauseId, platenC: number) =>
-      oneChange([{ cause, ...CAUSES[cause], share: 1 }], null, { ...S, platenC })?.heat;
-    expect(at('too-cool', 258)).toEqual({ platenC: 260 });
-    expect(at('too-hot', 102)).toEqual({ platenC: 100 });
-  });
-
-  test('too short: longer; too long: shorter, by an eighth, and at least three seconds', () => {
-    expect(first('too-short')).toEqual({ dwellS: 73 });
-    expect(first('too-long')).toEqual({ dwellS: 57 });
-    const brief = { ...S, dwellS: 10 };
-    const at = (cause: CauseId, s: HeatSettings) =>
-      oneChange([{ cause, ...CAUSES[cause], share: 1 }], null, s)?.heat;
-    expect(at('too-short', brief)).toEqual({ dwellS: 13 });
-    expect(at('too-long', { ...S, dwellS: 2 })).toEqual({ dwellS: 1 });
-  });
-
-  test('not recovered: the timer starts at temperature, once', () => {
-    expect(first('not-recovered')).toEqual({ timerStart: 'at-temperature' });
-    const already = { ...S, timerStart: 'at-temperature' as const };
-    const cause = 'not-recovered';
-    expect(oneChange([{ cause, ...CAUSES[cause], share: 1 }], null, already)?.heat).toBeNull();
-  });
-
-  test('a cause that no setting changes says what to do, and sets nothing', () => {
-    expect(first('lint')).toBeNull();
-    expect(first('wrap-short')).toBeNull();
+  test('a corner speaks for the press, the seam for the seam', () => {
+    const face = { widthMm: 200, heightMm: 300, wrap: false };
+    const e = evidenceOf(
+      { ...NOTHING, marks: [mark('faded-edge', { kind: 'point', xMm: 8, yMm: 8 })] },
+      { ...NOTHING_KNOWN, face },
+    );
+    expect(e.clues[WHERE.id]).toEqual(certain(WHERE, 'corner'));
+    expect(rankCauses(e, NONE_CONFIRMED)[0]?.cause).toBe('uneven-pressure');
   });
 });
 
-test('what the entries of a job add up to', () => {
-  const e = (good: number, spoiled: number) => ({ good, spoiled }) as LogEntry;
-  expect(tallyOf([e(5, 1), e(7, 0), e(0, 3)])).toEqual({ good: 12, spoiled: 4, entries: 3 });
+test('a job’s entries add up', () => {
   expect(tallyOf([])).toEqual({ good: 0, spoiled: 0, entries: 0 });
+  expect(tallyOf([entryOf('a', { good: 3, spoiled: 0 }), entryOf('b', { good: 2, spoiled: 1 })])).toEqual({
+    good: 5,
+    spoiled: 1,
+    entries: 2,
+  });
 });

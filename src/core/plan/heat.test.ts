@@ -1,7 +1,7 @@
 import { demoShop } from '../demo/demoShop';
 import { newJob, type Job, type Reading } from '../job/job';
 import type { Press } from '../shop/press';
-import type { LogEntry } from '../shop/records';
+import { BARE_ENTRY, type LogEntry } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { phraseText } from '../units/format';
 import { newRun } from './newRun';
@@ -135,8 +135,7 @@ describe('the plan and its book', () => {
       paperState: 'even',
       good: 20,
       spoiled: 0,
-      marks: [],
-      note: '',
+      ...BARE_ENTRY,
     });
     const good = (log: readonly LogEntry[]) =>
       value(planAnswered(job, { ...shop, log: [...log] }), 'heat.good');

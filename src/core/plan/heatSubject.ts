@@ -13,6 +13,7 @@ import type { HeatSettings } from '../shop/heatSettings';
 import type { Load } from '../shop/load';
 import { isFlatPress, isOven, type Press, type PressHeater, type PressTiming } from '../shop/press';
 import type { LogEntry } from '../shop/records';
+import { standing } from '../shop/standing';
 import type { Piece } from './heatLoad';
 import type { WrapPlan } from './wrap';
 
@@ -151,7 +152,7 @@ function verdictOf({ verdict, paperState }: LogEntry): Seen['verdict'] | null {
 /** What was tried on this coating and press, alike ones together, newest first. */
 function seenOf(tried: readonly LogEntry[], s: Setup, blanks: readonly Blank[]): readonly Seen[] {
   const groups = new Map<string, Seen>();
-  for (const e of [...tried].sort((a, b) => b.at - a.at)) {
+  for (const e of [...standing(tried)].sort((a, b) => b.at - a.at)) {
     const verdict = verdictOf(e);
     if (e.pressId !== s.press.id || verdict === null) continue;
     const blank = e.blankId === s.blank.id ? s.blank : blanks.find((b) => b.id === e.blankId);

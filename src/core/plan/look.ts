@@ -1,71 +1,223 @@
 import { figure, type Figure } from '../figures/figure';
+import type { HeatBook } from '../heat/answer';
+import type { HeatQuestion } from '../heat/question';
 import type { Job } from '../job/job';
-import { oneChange, rankCauses, type OneChange, type RankedCause } from '../look/causes';
-import type { LogEntry } from '../shop/records';
+import { CAUSES } from '../look/faults';
+import { evidenceOf, faultsOf, NOTHING_KNOWN, type LookContext } from '../look/gather';
+import { nextQuestions, rankCauses, type CauseShare, type Evidence, type NextQuestion } from '../look/infer';
+import type { Gap } from '../look/places';
+import { NONE_CONFIRMED, withConfirmed, type ConfirmedCounts } from '../look/shopTable';
+import { tallyOf, type JobTally } from '../look/tally';
+import { createLru } from '../memo/memo';
+import { dwellsS, lastThroughAt } from '../run/run';
+import { listOf } from '../run/chain';
+import type { RunWithState } from '../run/pieces';
+import type { Lay, LogEntry, SeenFace } from '../shop/records';
+import { printerOf } from '../shop/settings';
 import type { Shop } from '../shop/shop';
+import { standing } from '../shop/standing';
 import { say } from '../units/phrase';
 import { count, ratio } from '../units/quantity';
 import type { HeatPlan } from './heat';
+import { heaterGaps, layOf, seenFace } from './lay';
+import { planChange, type OneChange } from './lookChange';
 import type { PressPlan } from './press';
-import { tallyOf, type JobTally } from '../look/tally';
 import { finding, type TerracePlan } from './terracePlan';
+import type { WrapPlan } from './wrap';
 
 export interface LookPlan extends TerracePlan<'look'> {
-  readonly ranked: readonly RankedCause[];
+  readonly evidence: Evidence;
+  readonly ranked: readonly CauseShare[];
+  readonly questions: readonly NextQuestion[];
   readonly change: OneChange | null;
+  /** Still to be answered by the heat model. */
+  readonly wanted: readonly HeatQuestion[];
+  readonly face: SeenFace | null;
+  readonly gaps: readonly Gap[] | null;
+  readonly lay: Lay | null;
+  /** Mean of the passes of the newest run, s. */
+  readonly keptDwellS: number | null;
+  /** The newest good one of this blank on this press, at these very settings where there is one. */
+  readonly lastGood: LogEntry | null;
+  /** Entries of this blank on this press that count, newest first. */
+  readonly tried: readonly LogEntry[];
   /** This job's entries in the log, newest first. */
   readonly entries: readonly LogEntry[];
   /** Pieces pressed and not yet written in the log. */
   readonly unlogged: { readonly good: number; readonly spoiled: number };
 }
 
-/** `tally` is what the job's entries add up to where the shop given holds only the newest of them. */
-export function planLook(job: Job, shop: Shop, heat: HeatPlan, press: PressPlan, tally?: JobTally): LookPlan {
-  const { marks, paperState, verdict } = job.look;
-  const ranked = rankCauses(marks, paperState, verdict);
-  const change = heat.chosen && oneChange(ranked, verdict, heat.chosen.settings);
-  const entries = shop.log.filter((e) => e.jobId === job.id).sort((a, b) => b.at - a.at);
-  const { good, spoiled, entries: written } = tally ?? tallyOf(entries);
-  const figures: Figure[] = [
-    ...(good + spoiled > 0
-      ? [
-          figure({
-            id: 'look.yield',
-            label: 'Yield',
-            quantity: ratio(good / (good + spoiled)),
-            origin: 'measured',
-            working: say`${String(good)} good, ${String(spoiled)} spoiled in ${count(written, 'entry', 'entries')}`,
-          }),
-        ]
-      : []),
-    ...ranked.slice(0, 3).map((c, i) =>
-      figure({
-        id: `look.cause-${i}`,
-        label: c.label,
-        quantity: ratio(c.share),
-        origin: 'estimated',
-        working: say`${c.change}`,
-      }),
-    ),
-  ];
+/** What a look may know beyond job and shop. */
+export interface LookExtra {
+  /** What the job's entries add up to, where the shop given holds only the newest of them. */
+  readonly tally?: JobTally | undefined;
+  /** Entries of this blank and others of its coating on this press. */
+  readonly tried?: readonly LogEntry[] | undefined;
+  /** Causes the shop settled on; counted from its log where absent. */
+  readonly confirmed?: ConfirmedCounts | undefined;
+  readonly book?: HeatBook | undefined;
+}
+
+const DAY_MS = 24 * 3600_000;
+/** A press that stood this long has cooled or settled: what comes next is the first load. */
+const PAUSE_MS = 12 * 60_000;
+
+/** Whether the pieces marked came out first after a pause; null where their load is not known. */
+function cameFirst(job: Job, runs: readonly RunWithState[]): boolean | null {
+  const numbers = new Set(job.look.marks.flatMap((m) => (m.piece === null ? [] : [m.piece])));
+  if (numbers.size === 0) return null;
+  for (const { state } of [...runs].reverse()) {
+    const loads = listOf(state.loads);
+    const at = loads.findIndex((l) => l.pieces.some((p) => numbers.has(p.number)));
+    const [load, before] = [loads[at], loads[at - 1]];
+    if (load) return !before || load.startedAt - before.endedAt > PAUSE_MS;
+  }
+  return null;
+}
+
+function keptOf(runs: readonly RunWithState[]): { readonly setS: number; readonly keptS: number } | null {
+  const last = runs.at(-1);
+  const dwells = last ? dwellsS(last.state) : [];
+  if (!last || dwells.length === 0) return null;
+  return { setS: last.run.settings.dwellS, keptS: dwells.reduce((a, b) => a + b, 0) / dwells.length };
+}
+
+interface Around {
+  readonly job: Job;
+  readonly shop: Shop;
+  readonly heat: HeatPlan;
+  readonly press: PressPlan;
+  readonly face: SeenFace | null;
+  readonly gaps: readonly Gap[] | null;
+  readonly lastGood: LogEntry | null;
+  readonly mine: readonly LogEntry[];
+  readonly paperName: string;
+}
+
+function contextOf({ job, shop, heat, press, face, gaps, lastGood, mine, paperName }: Around): LookContext {
+  const outcome = heat.model?.outcome ?? null;
+  const { lot } = job.look;
+  const readAt = heat.press?.checks.at(-1)?.at ?? null;
+  // Counted to when the pieces came out: a plan must not change by the clock alone.
+  const last = press.runs.at(-1);
+  const at = last ? (lastThroughAt(last.state) ?? last.run.startedAt) : (mine[0]?.at ?? readAt ?? 0);
+  const printer = printerOf(shop.settings, job.sheet.printerId).name;
+  return {
+    ...NOTHING_KNOWN,
+    face: face && { widthMm: face.widthMm, heightMm: face.heightMm, wrap: face.form !== 'flat' },
+    gaps,
+    model: outcome && { under: outcome.under, good: outcome.good, over: outcome.over },
+    kept: keptOf(press.runs),
+    ...(heat.press ? { checkedDays: readAt === null ? null : Math.max(0, (at - readAt) / DAY_MS) } : {}),
+    lotKnownGood: lot === '' ? null : mine.some((e) => e.lot === lot && e.good > 0),
+    paperUsual:
+      !lastGood || lastGood.paperName === '' || paperName === '' ? null : lastGood.paperName === paperName,
+    printerUsual: !lastGood || lastGood.printerName === '' ? null : lastGood.printerName === printer,
+    firstLoad: cameFirst(job, press.runs),
+  };
+}
+
+/** Weighing draws some thousand tables: an answer stands until what it hangs on is another. */
+const ranks = createLru<string, readonly CauseShare[]>(24);
+function ranked(e: Evidence, confirmed: ConfirmedCounts): readonly CauseShare[] {
+  if (e.faults.length === 0) return [];
+  const key = JSON.stringify([e, confirmed]);
+  const known = ranks.get(key);
+  if (known) return known;
+  const made = rankCauses(e, confirmed);
+  ranks.set(key, made);
+  return made;
+}
+
+/** Causes settled on in some entries. */
+export const confirmedIn = (entries: readonly LogEntry[]): ConfirmedCounts =>
+  entries.reduce(
+    (counts, e) => (e.cause ? withConfirmed(counts, e.cause, faultsOf(e.marks)) : counts),
+    NONE_CONFIRMED,
+  );
+
+function causeFigures(list: readonly CauseShare[]): readonly Figure[] {
+  return list.slice(0, 3).map((c, i) =>
+    figure({
+      id: `look.cause-${i}`,
+      label: CAUSES[c.cause].label,
+      quantity: ratio(c.share),
+      origin: 'estimated',
+      spread: [c.low, c.high],
+      working: say`${CAUSES[c.cause].change}`,
+    }),
+  );
+}
+
+const sameAsSet = (e: LogEntry, heat: HeatPlan): boolean =>
+  JSON.stringify(e.settings) === JSON.stringify(heat.chosen?.settings);
+
+export function planLook(
+  job: Job,
+  shop: Shop,
+  { wrap, heat, press, paperName }: { wrap: WrapPlan; heat: HeatPlan; press: PressPlan; paperName: string },
+  extra: LookExtra = {},
+): LookPlan {
+  const entries = standing(shop.log.filter((e) => e.jobId === job.id)).toSorted((a, b) => b.at - a.at);
+  const mine = standing(extra.tried ?? shop.log)
+    .filter((e) => e.blankId === job.blankId && e.pressId === job.pressId)
+    .toSorted((a, b) => b.at - a.at);
+  const good = mine.filter((e) => e.verdict === 'good' && e.good > 0);
+  const lastGood = good.find((e) => sameAsSet(e, heat)) ?? good[0] ?? null;
+  const face = wrap.pattern && seenFace(wrap.pattern);
+  const gaps = heaterGaps(heat, wrap);
+  const evidence = evidenceOf(
+    job.look,
+    contextOf({ job, shop, heat, press, face, gaps, lastGood, mine, paperName }),
+  );
+  const confirmed = extra.confirmed ?? confirmedIn(standing(shop.log));
+  const list = ranked(evidence, confirmed);
+  const { change, wanted } = planChange(job, heat, list, extra.book ?? {});
+  const tally = extra.tally ?? tallyOf(entries);
   const pressed = press.good + press.spoiled > 0;
+  const total = tally.good + tally.spoiled;
   return {
     terrace: 'look',
-    progress: written > 0 ? 'done' : pressed ? 'ready' : 'todo',
+    progress: total > 0 ? 'done' : pressed ? 'ready' : 'todo',
     summary:
-      written > 0
-        ? say`${String(good)} good, ${String(spoiled)} spoiled`
+      total > 0
+        ? say`${String(tally.good)} good, ${String(tally.spoiled)} spoiled`
         : pressed
           ? say`not looked at yet`
           : say`no pieces yet`,
-    figures,
+    figures: [
+      ...(total > 0
+        ? [
+            figure({
+              id: 'look.yield',
+              label: 'Yield',
+              quantity: ratio(tally.good / total),
+              origin: 'measured',
+              working: say`${String(tally.good)} good, ${String(tally.spoiled)} spoiled in ${count(tally.entries, 'entry', 'entries')}`,
+            }),
+          ]
+        : []),
+      ...causeFigures(list),
+    ],
     findings:
-      pressed && written === 0
+      pressed && total === 0
         ? [finding('look', 'none', 'info', say`Look it over, then write it in the log.`)]
         : [],
-    ranked,
+    evidence,
+    ranked: list,
+    questions: nextQuestions(evidence, confirmed),
     change,
+    wanted,
+    face,
+    gaps,
+    lay: layOf(heat, wrap, press.runs),
+    keptDwellS: keptOf(press.runs)?.keptS ?? null,
+    lastGood,
+    tried: mine,
     entries,
-    unlogged: { good: Math.max(0, press.good - good), spoiled: Math.max(0, press.spoiled - spoiled) },
+    unlogged: {
+      good: Math.max(0, press.good - tally.good),
+      spoiled: Math.max(0, press.spoiled - tally.spoiled),
+    },
   };
 }

@@ -15,6 +15,7 @@ import type { Shop } from '../shop/shop';
 import { planArt, type ArtPlan } from './art';
 import { planBlank, type BlankPlan } from './blank';
 import { planHeat, type HeatPlan } from './heat';
+import type { ConfirmedCounts } from '../look/shopTable';
 import { planLook, type LookPlan } from './look';
 import { planMeasure, type MeasurePlan } from './measure';
 import { planPress, type PressPlan } from './press';
@@ -58,6 +59,8 @@ export interface Extra {
   readonly tally?: JobTally;
   /** What was tried on this press and coating, where the shop given does not hold its log. */
   readonly tried?: readonly LogEntry[];
+  /** Causes the shop settled on, where the shop given does not hold all of its log. */
+  readonly confirmed?: ConfirmedCounts;
   /** What the heat model has answered so far, by question; what it is still asked stands in the plan. */
   readonly heatBook?: HeatBook;
 }
@@ -114,7 +117,12 @@ function planWith(job: Job, shop: Shop, on: OnPaper, extra: Extra): Plan {
     nests: extra.nests,
   });
   const press = planPress(job, shop, blank.blank, wrap.wall?.widest.value ?? null, heat, art.pieces);
-  const look = planLook(job, shop, heat, press, extra.tally);
+  const look = planLook(
+    job,
+    shop,
+    { wrap, heat, press, paperName: sheet.paper?.name ?? '' },
+    { tally: extra.tally, tried: extra.tried, confirmed: extra.confirmed, book: extra.heatBook },
+  );
   return { blank, measure, wrap, art, sheet, heat, press, look };
 }
 
@@ -161,8 +169,10 @@ export const terracePlanOf = (p: Plan, terrace: Terrace): TerracePlan<Terrace> =
 export const allFindings = (p: Plan): readonly Finding[] =>
   worstFirst(TERRACES.flatMap((t) => p[t].findings));
 
-export const figureById = (p: Plan, id: string): Figure | undefined =>
-  TERRACES.flatMap((t) => p[t].figures).find((f) => f.id === id);
+/** Figures of the whole job in the order of the work. */
+export const allFigures = (p: Plan): readonly Figure[] => TERRACES.flatMap((t) => p[t].figures);
+
+export const figureById = (p: Plan, id: string): Figure | undefined => allFigures(p).find((f) => f.id === id);
 
 /** The first terrace with work left: where the job stands. */
 export const currentStep = (p: Plan): Terrace => TERRACES.find((t) => p[t].progress !== 'done') ?? 'look';

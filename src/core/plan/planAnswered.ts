@@ -18,7 +18,7 @@ export function planAnswered(job: Job, shop: Shop, extra: Extra = {}): Plan {
   let book: HeatBook = extra.heatBook ?? {};
   let made = plan(job, shop, { ...extra, heatBook: book });
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const wanted = (made.heat.model?.wanted ?? []).filter(
+    const wanted = [...(made.heat.model?.wanted ?? []), ...made.look.wanted].filter(
       (q) => isFigure(q) && book[heatKey(q)] === undefined,
     );
     // What hangs on the start is asked anew once it is known: it comes first, alone.

@@ -183,6 +183,8 @@ export const blankSchema = z.strictObject({
   finish: z.array(lineSchema).check(z.maxLength(12)),
   /** Parts a finished piece needs that the blank does not bring. */
   needs: z.array(lineSchema).check(z.maxLength(8)),
+  /** What one costs as bought, in hundredths of the shop's currency; null where nobody said. */
+  costCents: z.nullable(z.int().check(z.gte(0), z.lte(10_000_000))),
 });
 
 export type Blank = z.infer<typeof blankSchema>;

@@ -47,6 +47,28 @@ const checkSchema = z.strictObject({
 });
 export type PressCheck = z.infer<typeof checkSchema>;
 
+export const GAP_METHODS = ['feeler', 'card', 'dye'] as const;
+export type GapMethod = (typeof GAP_METHODS)[number];
+
+/** How far the platen stands off at places of its face, mm: by feeler, by card, or from the dye a test sheet kept. x and y as in a check. */
+const flatnessSchema = z.strictObject({
+  id: idSchema,
+  at: momentSchema,
+  by: z.enum(GAP_METHODS),
+  points: z
+    .array(
+      z.strictObject({
+        x: z.number().check(z.gte(0), z.lte(1)),
+        y: z.number().check(z.gte(0), z.lte(1)),
+        gapMm: z.number().check(z.gte(0, 'A gap is 0 or more.'), z.lte(6, 'At most 6 mm.')),
+      }),
+    )
+    .check(z.minLength(3, 'Take at least three readings.'), z.maxLength(49)),
+  /** Card it was packed out with afterwards, mm a sheet; null where it was not. */
+  packedCardMm: z.nullable(z.number().check(z.gte(0.02), z.lte(2))),
+});
+export type Flatness = z.infer<typeof flatnessSchema>;
+
 /** One closing on a known load, timed: what the display fell to and how long it took to come back. */
 const timingSchema = z.strictObject({
   id: idSchema,
@@ -136,6 +158,8 @@ const flatPressSchema = z.strictObject({
   openingMm: mmSchema(2, 120),
   timer: z.enum(PRESS_TIMERS),
   restingC: z.nullable(readSchema),
+  /** Oldest first. */
+  flatness: z.array(flatnessSchema).check(z.maxLength(40)),
 });
 
 export const pressSchema = z.discriminatedUnion('kind', [wrapPressSchema, ovenSchema, flatPressSchema]);

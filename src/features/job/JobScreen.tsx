@@ -6,6 +6,12 @@ import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { NONE_CONFIRMED } from '@/core/look/shopTable';
+import { confirmedCounts } from '@/data/log';
+import type { Job } from '@/core/job/job';
+import type { Plan } from '@/core/plan/plan';
+import type { Shop } from '@/core/shop/shop';
 import { createPlanner } from '@/core/plan/reuse';
 import { RememberContext } from '@/ui/restore';
 import { notify } from '@/ui/notify';
@@ -48,9 +54,48 @@ const Missing = () => (
   </main>
 );
 
+/** The plan of the open job, made anew as it changes, and what it still wants calculated. */
+function useMadePlan(job: Job, terrace: Terrace): { readonly made: Plan; readonly shop: Shop } {
+  const { shop: things, jobs, proven } = useShop();
+  const { id } = job;
+  const log = useJobLog(id);
+  const shop = useMemo(() => ({ ...things, log: [...log.entries] }), [things, log.entries]);
+  const [planJob] = useState(createPlanner);
+  const analyses = useAnalyses(job.art);
+  const sharedJobs = useMemo(
+    () => jobs.flatMap((r) => (r.id !== id && job.sheet.sharedJobIds.includes(r.id) ? [r.job] : [])),
+    [jobs, id, job.sheet.sharedJobIds],
+  );
+  const { nests, look } = useNests();
+  const tried = useTried(job, things);
+  const { book: heatBook, ask } = useHeatBook();
+  const confirmed = useLiveQuery(() => confirmedCounts(), []) ?? NONE_CONFIRMED;
+  const made = useMemo(
+    () =>
+      planJob(job, shop, {
+        analyses,
+        sharedJobs,
+        nests,
+        proven,
+        tally: log.tally,
+        tried,
+        confirmed,
+        heatBook,
+      }),
+    [planJob, job, shop, analyses, sharedJobs, nests, proven, log.tally, tried, confirmed, heatBook],
+  );
+  const wanted = useMemo(
+    () => [...(made.heat.model?.wanted ?? []), ...(terrace === 'look' ? made.look.wanted : [])],
+    [made.heat.model?.wanted, made.look.wanted, terrace],
+  );
+  useWantedHeat(wanted, ask, terrace === 'heat');
+  useWantedNests(made.sheet.layout?.wanted, look);
+  return { made, shop };
+}
+
 function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   const { store, saver } = open;
-  const { shop: things, jobs, unreadable, proven } = useShop();
+  const { jobs, unreadable } = useShop();
   const job = store((s) => s.job);
   const edit = store((s) => s.edit);
   const router = useRouter();
@@ -108,23 +153,7 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
     [store],
   );
 
-  const log = useJobLog(id);
-  const shop = useMemo(() => ({ ...things, log: [...log.entries] }), [things, log.entries]);
-  const [planJob] = useState(createPlanner);
-  const analyses = useAnalyses(job.art);
-  const sharedJobs = useMemo(
-    () => jobs.flatMap((r) => (r.id !== id && job.sheet.sharedJobIds.includes(r.id) ? [r.job] : [])),
-    [jobs, id, job.sheet.sharedJobIds],
-  );
-  const { nests, look } = useNests();
-  const tried = useTried(job, things);
-  const { book: heatBook, ask } = useHeatBook();
-  const made = useMemo(
-    () => planJob(job, shop, { analyses, sharedJobs, nests, proven, tally: log.tally, tried, heatBook }),
-    [planJob, job, shop, analyses, sharedJobs, nests, proven, log.tally, tried, heatBook],
-  );
-  useWantedHeat(made.heat.model?.wanted, ask, terrace === 'heat');
-  useWantedNests(made.sheet.layout?.wanted, look);
+  const { made, shop } = useMadePlan(job, terrace);
   const view = useMemo(
     () => ({ job, plan: made, shop, edit, store, saver }),
     [job, made, shop, edit, store, saver],

@@ -72,7 +72,8 @@ export function useHeatBook(): KeptBook {
 }
 
 /** What settings and waits hang on; the rest is pictures and comparisons that only the heat shows. */
-const everywhere = (q: HeatQuestion): boolean => q.kind === 'start' || q.kind === 'outcome';
+const everywhere = (q: HeatQuestion): boolean =>
+  q.kind === 'start' || q.kind === 'outcome' || q.kind === 'change';
 
 /** Asks for what a plan still wants of the model: all of it where the heat is looked at, else what its settings hang on. */
 export function useWantedHeat(

@@ -1,286 +1,181 @@
 'use client';
 
-import { inOrderText } from '@/core/plan/runWords';
-import { X } from 'lucide-react';
 import { useState } from 'react';
-import { FAULTS } from '@/core/look/faults';
-import type { FaultId } from '@/core/shop/faultIds';
-import { PAPER_STATES, VERDICTS, type Mark, type Verdict } from '@/core/shop/records';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { isOnPaper } from '@/core/look/faults';
+import type { FaceSize } from '@/core/look/places';
+import type { Mark, MarkPlace } from '@/core/shop/mark';
+import { listOf } from '@/core/run/chain';
 import { newId } from '@/data/ids';
-import { Board, type Fit } from '@/ui/board/Board';
 import { Button } from '@/ui/Button';
-import { Labelled } from '@/ui/Labelled';
-import { NumberField } from '@/ui/NumberField';
-import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
-import { Say } from '@/ui/units';
-import { mainFace } from '@/core/wrap/pattern';
-import { useSources } from '../art/useSources';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
-import { PatternArt, px } from '../wrap/PatternDrawing';
+import { KEYS_ANYWHERE } from '../shell/GlobalKeys';
+import { CauseView } from './CauseView';
+import { Judgement } from './Judgement';
+import { LadderView } from './LadderView';
+import { LastGood } from './LastGood';
+import { MarkBoard } from './MarkBoard';
+import { FAULT_KEYS, faultByKey, offFace, usualPlace, usualTool } from './marking';
+import { MarkTools, Palette, type Marking } from './MarkTools';
+import { OneChangeBar } from './OneChangeBar';
+import { Photos } from './Photos';
 
-type PaperState = (typeof PAPER_STATES)[number];
+const TABS = [
+  { value: 'marks', label: 'What is seen' },
+  { value: 'cause', label: 'The cause' },
+  { value: 'ladder', label: 'Test ladder' },
+] as const;
+type Tab = (typeof TABS)[number]['value'];
 
-const PAPER_WORDS: Readonly<Record<PaperState, string>> = {
-  even: 'pale and even',
-  'left-all': 'dye left all over',
-  'left-in-places': 'dye left in places',
-  browned: 'browned',
-};
-export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
-  good: 'Good',
-  under: 'Too little',
-  over: 'Too much',
-  other: 'Other fault',
-};
+const MOST_MARKS = 200;
+const MOST_NAMED = 80;
 
-/** Look the piece over: mark what is wrong where it is, judge the paper, give the verdict. */
+/** Look the piece over: mark what is wrong where it is, find the cause, change one thing. */
 export function LookView() {
   const { plan } = useJob();
-  const [fault, setFault] = useState<FaultId>('faded-all');
+  const [tab, setTab] = useState<Tab>('marks');
   if (!plan.blank.blank) return <NeedsBlank />;
+  const { change, ranked } = plan.look;
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
-      <Palette fault={fault} onFault={setFault} />
-      <div className="relative min-h-[18rem] flex-[1_0_auto]">
-        <MarkBoard fault={fault} />
+      <div className="flex flex-wrap items-center gap-3 border-b border-rule bg-sheet/80 px-4 py-1.5">
+        <Segments label="Part of the look" value={tab} options={TABS} onChange={setTab} />
+        {ranked[0] && tab === 'marks' && (
+          <p className="hidden font-label font-medium xl:block">
+            Likeliest: <Cause />{' '}
+            <Button kind="quiet" className="min-h-9 px-1" onClick={() => setTab('cause')}>
+              why
+            </Button>
+          </p>
+        )}
+        <span className="ml-auto">
+          <LastGood />
+        </span>
       </div>
-      <Judgement />
+      {tab === 'marks' && <Marks />}
+      {tab === 'cause' && <CauseView />}
+      {tab === 'ladder' && <LadderView />}
+      {tab !== 'ladder' && change && <OneChangeBar change={change} />}
     </div>
   );
 }
 
-function Palette({ fault, onFault }: { fault: FaultId; onFault: (f: FaultId) => void }) {
+/** The likeliest cause and its share, as the figures beside it say. */
+function Cause() {
+  const { plan } = useJob();
+  const figure = plan.look.figures.find((f) => f.id === 'look.cause-0');
+  const share = plan.look.ranked[0]?.share ?? 0;
   return (
-    <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-rule bg-sheet/80 px-5 py-2">
-      <Select
-        label="Fault to mark"
-        value={fault}
-        options={FAULTS.map((f) => ({ value: f.id, label: f.label }))}
-        onChange={onFault}
-        className="w-64 text-lead font-semibold"
-      />
-      <p className="font-label text-base font-medium">
-        Then touch the picture where it is. No mark: nothing wrong.
-      </p>
-    </div>
+    <strong className="font-semibold">
+      {figure?.label}, {Math.round(share * 100)} %
+    </strong>
   );
 }
 
-function MarkBoard({ fault }: { fault: FaultId }) {
+/** Pieces that came out, newest first, for a mark to name. */
+function usePieces() {
+  const { plan } = useJob();
+  return plan.press.runs
+    .flatMap(({ state }) => listOf(state.loads).flatMap((l) => l.pieces))
+    .toReversed()
+    .slice(0, MOST_NAMED);
+}
+
+const START: Marking = {
+  on: 'piece',
+  fault: 'faded-all',
+  tool: 'all',
+  severity: 2,
+  side: 'front',
+  piece: null,
+};
+
+function Marks() {
   const { job, plan, edit } = useJob();
-  const { urls } = useSources(plan.art.sources);
+  const [marking, setMarking] = useState<Marking>(START);
+  const [photoShown, setPhotoShown] = useState(true);
+  const pieces = usePieces();
   const { pattern } = plan.wrap;
-  if (!pattern)
-    return (
-      <p className="grid h-full place-content-center p-8 text-center text-lead">
-        The wrap has no size yet, so there is no picture to mark.
-      </p>
-    );
-  const { trim } = pattern;
-  // Only what stayed on the blank, one face.
-  const face = mainFace(pattern);
-  const pressed = { ...pattern, faces: [{ ...face, bleed: face.trim }] };
-  const add = (xMm: number, yMm: number) =>
+  const seen = plan.look.face;
+  const face: FaceSize | null = seen && {
+    widthMm: seen.widthMm,
+    heightMm: seen.heightMm,
+    wrap: seen.form !== 'flat',
+  };
+  const put = (next: Partial<Marking>) => setMarking((m) => ({ ...m, ...next }));
+  const add = (fault: Mark['fault'], place: MarkPlace, severity = marking.severity) =>
     edit((j) => ({
       ...j,
       look: {
         ...j.look,
-        marks: [...j.look.marks, { id: newId('m'), fault, xMm, yMm, severity: 2 as const }].slice(-200),
+        marks: [
+          ...j.look.marks,
+          { id: newId('m'), fault, severity, side: marking.side, piece: marking.piece, place },
+        ].slice(-MOST_MARKS),
       },
     }));
+  const choose = (fault: Mark['fault']) => {
+    if (fault === marking.fault && face) add(fault, usualPlace(fault, face));
+    put({ fault, tool: usualTool(fault), on: isOnPaper(fault) ? 'paper' : 'piece' });
+  };
+  useHotkeys(
+    FAULT_KEYS,
+    (e) => {
+      const fault = faultByKey(e.key.toLowerCase());
+      if (fault) choose(fault);
+    },
+    KEYS_ANYWHERE,
+    [marking, face],
+  );
+  if (!pattern || !face)
+    return (
+      <>
+        <p className="grid flex-1 place-content-center p-8 text-center text-lead">
+          The wrap has no size yet, so there is no picture to mark.
+        </p>
+        <Judgement />
+      </>
+    );
+  const off = offFace(job.look.marks, face);
   return (
-    <Board
-      interactive
-      label="The wrap unrolled, with what was seen on the piece"
-      bounds={trim}
-      room={{ top: 18, right: 40, bottom: 34, left: 40 }}
-      draw={(fit) => (
-        <>
-          <PatternArt
-            fit={fit}
-            pattern={pressed}
-            placedLayers={plan.art.placedLayers}
-            sources={plan.art.sources}
-            urls={urls}
-          />
-          <rect
-            {...px(fit, trim)}
-            fill="transparent"
-            stroke="#14211f"
-            strokeWidth={2}
-            className="cursor-crosshair"
-            onClick={(e) => {
-              const box = e.currentTarget.getBoundingClientRect();
-              add((e.clientX - box.left) / fit.k, (e.clientY - box.top) / fit.k);
-            }}
-          />
-          {pattern.front && (
-            <>
-              <text
-                x={fit.x(0)}
-                y={fit.y(trim.height) + 22}
-                fontSize={13}
-                fontWeight={600}
-                className="font-label"
-                fill="#14211f"
-              >
-                seam
-              </text>
-              <text
-                x={fit.x(trim.width)}
-                y={fit.y(trim.height) + 22}
-                textAnchor="end"
-                fontSize={13}
-                fontWeight={600}
-                className="font-label"
-                fill="#14211f"
-              >
-                seam
-              </text>
-            </>
-          )}
-          <text
-            x={fit.x(pattern.front?.x ?? trim.width / 2)}
-            y={fit.y(trim.height) + 22}
-            textAnchor="middle"
-            fontSize={13}
-            fontWeight={600}
-            className="font-label"
-            fill="#14211f"
-          >
-            {pattern.front ? 'front' : 'foot'}
-          </text>
-        </>
-      )}
-      over={(fit) => (
-        <>
-          {job.look.marks.map((m) => (
-            <MarkFlag key={m.id} fit={fit} mark={m} />
-          ))}
+    <>
+      <MarkTools marking={marking} put={put} sides={pattern.faces.length > 1 ? 2 : 1} pieces={pieces}>
+        <Photos on={marking.on} shown={photoShown} onShown={setPhotoShown} />
+      </MarkTools>
+      {off.length > 0 && (
+        <p role="status" className="flex items-center gap-3 border-b border-rule bg-warning/25 px-4 py-1.5">
+          {off.length === 1 ? 'One mark lies' : `${off.length} marks lie`} off the face as it is measured now.
           <Button
-            className="absolute bottom-1 left-1/2 -translate-x-1/2 opacity-0 focus:opacity-100"
-            onClick={() => add(trim.width / 2, trim.height / 2)}
+            onClick={() => {
+              const gone = new Set(off.map((m) => m.id));
+              edit((j) => ({
+                ...j,
+                look: { ...j.look, marks: j.look.marks.filter((m) => !gone.has(m.id)) },
+              }));
+            }}
           >
-            Mark it in the middle
+            Take {off.length === 1 ? 'it' : 'them'} off
           </Button>
-        </>
-      )}
-    />
-  );
-}
-
-const SEVERITY = ['', 'slight', 'plain', 'bad'] as const;
-
-function MarkFlag({ fit, mark }: { fit: Fit; mark: Mark }) {
-  const { edit } = useJob();
-  const label = FAULTS.find((f) => f.id === mark.fault)?.label ?? mark.fault;
-  const change = (f: (m: Mark) => Mark | null) =>
-    edit((j) => ({
-      ...j,
-      look: { ...j.look, marks: j.look.marks.flatMap((m) => (m.id === mark.id ? (f(m) ?? []) : m)) },
-    }));
-  const right = fit.x(mark.xMm) > fit.width - 230;
-  return (
-    <div
-      className={`absolute flex -translate-y-1/2 items-center ${right ? '-translate-x-full flex-row-reverse' : ''}`}
-      style={{ left: fit.x(mark.xMm) + (right ? 9 : -9), top: fit.y(mark.yMm) }}
-    >
-      <span aria-hidden className="size-4.5 rotate-45 border-2 border-white bg-act" />
-      <span className="mx-1 flex items-center border-2 border-ink bg-sheet font-label text-fine font-semibold">
-        <button
-          type="button"
-          title="Slight, plain or bad"
-          onClick={() => change((m) => ({ ...m, severity: m.severity === 3 ? 1 : m.severity === 2 ? 3 : 2 }))}
-          className="min-h-8 px-2 whitespace-nowrap hover:bg-board"
-        >
-          {label}, {SEVERITY[mark.severity]}
-        </button>
-        <button
-          type="button"
-          aria-label={`Remove ${label}`}
-          onClick={() => change(() => null)}
-          className="grid size-8 place-items-center border-l border-rule hover:bg-board"
-        >
-          <X size={14} aria-hidden />
-        </button>
-      </span>
-    </div>
-  );
-}
-
-function Judgement() {
-  const { job, plan, edit } = useJob();
-  const { look } = job;
-  const put = (next: Partial<typeof look>, group?: string) =>
-    edit((j) => ({ ...j, look: { ...j.look, ...next } }), group);
-  const { change } = plan.look;
-  const inOrder = inOrderText(plan.press.runs);
-  return (
-    <div className="grid gap-2 border-t border-rule bg-sheet/80 px-5 py-2">
-      {inOrder !== '' && (
-        <p className="truncate font-label" title={inOrder}>
-          <strong className="font-semibold">In the order they came out:</strong> {inOrder}
         </p>
       )}
-      <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
-        <Labelled label="The used paper">
-          <Segments
-            label="The used paper"
-            value={look.paperState}
-            onChange={(paperState) => put({ paperState })}
-            options={PAPER_STATES.map((p) => ({ value: p, label: PAPER_WORDS[p] }))}
+      <div className="relative min-h-[17rem] flex-[1_0_auto]">
+        <Palette marking={marking} onFault={choose} />
+        <div className="relative min-h-[17rem] md:absolute md:inset-y-0 md:right-0 md:left-50">
+          <MarkBoard
+            face={face}
+            tool={marking.tool}
+            side={marking.side}
+            piece={marking.piece}
+            on={marking.on}
+            photoShown={photoShown}
+            onPlace={(place) => add(marking.fault, place)}
+            onUsual={() => add(marking.fault, usualPlace(marking.fault, face))}
           />
-        </Labelled>
-        <Labelled label="Verdict">
-          <Segments
-            label="Verdict"
-            value={look.verdict}
-            onChange={(verdict) => put({ verdict })}
-            options={VERDICTS.map((v) => ({ value: v, label: VERDICT_WORDS[v] }))}
-          />
-        </Labelled>
-        <NumberField
-          label="Good pieces"
-          value={look.good ?? plan.look.unlogged.good}
-          min={0}
-          max={100000}
-          whole
-          byHand={look.good !== null}
-          onValue={(good) => put({ good }, 'good')}
-        />
-        <NumberField
-          label="Spoiled"
-          value={look.spoiled ?? plan.look.unlogged.spoiled}
-          min={0}
-          max={100000}
-          whole
-          byHand={look.spoiled !== null}
-          onValue={(spoiled) => put({ spoiled }, 'spoiled')}
-        />
-        <label className="min-w-52 flex-1 font-label text-fine font-medium text-soft">
-          Note
-          <input
-            value={look.note}
-            maxLength={2000}
-            onChange={(e) => put({ note: e.target.value }, 'note')}
-            className="block min-h-9 w-full border-b-2 border-rule bg-white px-2 text-base text-ink"
-          />
-        </label>
-      </div>
-      {change && (
-        <div className="flex flex-wrap items-center gap-3">
-          <p className="text-lead">
-            <strong>One change:</strong> <Say phrase={change.text} />
-          </p>
-          {change.heat && (
-            <Button onClick={() => edit((j) => ({ ...j, heat: { ...j.heat, ...change.heat } }))}>
-              Set it for the next press
-            </Button>
-          )}
         </div>
-      )}
-    </div>
+      </div>
+      <Judgement />
+    </>
   );
 }

@@ -14,6 +14,8 @@ import { Dialog } from '@/ui/Dialog';
 import { useSay } from '@/ui/units';
 import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
+import { personHere } from '../press/strike';
+import { entryFrom } from './entry';
 
 /** What is still missing before a look can be written down, in words. */
 function missing(job: Job, pieces: number): string | null {
@@ -25,43 +27,33 @@ function missing(job: Job, pieces: number): string | null {
 
 /** Writes the look in the log; a good one is offered as the shop's recipe. */
 export function WriteInLog() {
-  const { job, plan, edit } = useJob();
+  const { job, plan, shop, edit } = useJob();
   const [offer, setOffer] = useState<LogEntry | null>(null);
   // The entry is named before the button can be struck: struck twice, it is the same entry.
   const [entryId, setEntryId] = useState(() => newId('log'));
-  // What was really pressed is what the last run copied; job and shop may have been changed since.
-  const { last } = plan.press;
-  const blank = last?.blank ?? plan.blank.blank;
-  const settings = last?.settings ?? plan.heat.chosen?.settings ?? null;
-  const press = last?.press ?? plan.heat.press;
 
   const write = async () => {
     const good = job.look.good ?? plan.look.unlogged.good;
     const spoiled = job.look.spoiled ?? plan.look.unlogged.spoiled;
     const wants = missing(job, good + spoiled);
-    if (wants || !settings || !blank || !press || job.look.verdict === null || job.look.paperState === null) {
+    const { verdict, paperState, note } = job.look;
+    const entry =
+      wants === null && verdict !== null && paperState !== null
+        ? entryFrom(job, plan, shop, {
+            id: entryId,
+            at: Date.now(),
+            verdict,
+            paperState,
+            good,
+            spoiled,
+            by: personHere() || null,
+            note,
+          })
+        : null;
+    if (!entry) {
       notifyWrong(wants ?? 'Choose blank and press first: the log is kept by both.');
       return;
     }
-    const { marks, note, verdict, paperState } = job.look;
-    const entry: LogEntry = {
-      id: entryId,
-      at: Date.now(),
-      jobId: job.id,
-      jobName: job.name,
-      blankId: blank.id,
-      blankName: blank.name,
-      pressId: press.id,
-      pressName: press.name,
-      settings,
-      load: last ? last.load : (plan.heat.load?.load ?? null),
-      verdict,
-      paperState,
-      marks,
-      note,
-      good,
-      spoiled,
-    };
     const r = await writeLog(entry);
     if (!r.ok) {
       notifyProblem(r.problem);
@@ -69,9 +61,10 @@ export function WriteInLog() {
     }
     if (!r.value) return;
     setEntryId(newId('log'));
-    edit((j) => ({ ...j, look: EMPTY_LOOK }));
+    // What was set to be tried next, and the lot in hand, go on to the next look.
+    edit((j) => ({ ...j, look: { ...EMPTY_LOOK, lot: j.look.lot } }));
     const known = plan.heat.chosen?.proven?.recipe.settings;
-    if (verdict === 'good' && !(known && sameSettings(known, settings))) setOffer(entry);
+    if (verdict === 'good' && !(known && sameSettings(known, entry.settings))) setOffer(entry);
     else notify('Written in the log.');
   };
 
@@ -88,14 +81,7 @@ export function WriteInLog() {
 function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }) {
   const say = useSay();
   const { settings: s } = entry;
-  const [recipe] = useState<Recipe>(() => ({
-    id: newId('recipe'),
-    blankId: entry.blankId,
-    pressId: entry.pressId,
-    settings: s,
-    load: entry.load,
-    keptAt: entry.at,
-  }));
+  const [recipe] = useState<Recipe>(() => recipeOf(entry));
   const counted = useLiveQuery(() => goodBehind([recipe]), [recipe.id]);
   const behind = counted?.[recipe.id] ?? entry.good;
   const keep = async () => {
@@ -129,3 +115,13 @@ function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }
     </Dialog>
   );
 }
+
+/** The settings of an entry as a recipe of the shop. */
+export const recipeOf = (entry: LogEntry): Recipe => ({
+  id: newId('recipe'),
+  blankId: entry.blankId,
+  pressId: entry.pressId,
+  settings: entry.settings,
+  load: entry.load,
+  keptAt: entry.at,
+});

@@ -3,7 +3,9 @@
 import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
-import { isFlatPress, isOven, type Press } from '@/core/shop/press';
+import Link from 'next/link';
+import { isFlatPress, isOven, type Flatness, type Press } from '@/core/shop/press';
+import { unevenMm } from '../flatness/readings';
 import { mm } from '@/core/units/quantity';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
@@ -18,6 +20,11 @@ import { actionsColumn, SortableTable } from './ThingTable';
 const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 const knownWords = (p: Press): string =>
   `${many(p.checks.length, 'check')}, ${many(p.timings.length, 'timing')}`;
+
+const flatWords = (list: readonly Flatness[]): string => {
+  const last = list.at(-1);
+  return last ? `Uneven by ${unevenMm(last.points).toFixed(2)} mm` : 'Read its gaps';
+};
 
 export function PressesPage() {
   const { shop } = useShop();
@@ -83,6 +90,19 @@ export function PressesPage() {
             {p.checks.length === 0 && p.timings.length === 0 ? 'Check it once' : knownWords(p)}
           </Button>
         ),
+      }),
+      c.display({
+        id: 'flatness',
+        header: 'Platen',
+        cell: ({ row: { original: p } }) =>
+          isFlatPress(p) && (
+            <Link
+              href={`/flatness/${p.id}`}
+              className="font-label font-semibold underline underline-offset-2"
+            >
+              {flatWords(p.flatness)}
+            </Link>
+          ),
       }),
       actionsColumn<Press>('presses', setEditing, (p) => savePress(p)),
     ] as ColumnDef<Press, string | number>[];

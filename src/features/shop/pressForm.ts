@@ -214,7 +214,8 @@ export function pressFromForm(f: PressFormOut, id: string, was: Press | null, un
   if (f.kind === 'flat') {
     const { platenWidthMm, platenHeightMm, platenThicknessMm, padMm, openingMm, opens } = f;
     const flat = { platenWidthMm, platenHeightMm, platenThicknessMm, padMm, openingMm, opens };
-    return { ...base, kind: 'flat', ...flat, timer, restingC };
+    const flatness = was && isFlatPress(was) ? was.flatness : [];
+    return { ...base, kind: 'flat', ...flat, timer, restingC, flatness };
   }
   const before = was && isWrapPress(was) ? was.heaters : [];
   return {

@@ -16,6 +16,22 @@ export const moneyText = z.pipe(
   }),
 );
 
+/** Money as written, or nothing where nobody said. */
+export const optionalMoneyText = z.pipe(
+  z.string(),
+  z.transform((text, ctx) => {
+    if (text.trim() === '') return null;
+    const read = moneyText.safeParse(text);
+    if (read.success) return read.data;
+    ctx.issues.push({
+      code: 'custom',
+      message: 'Write an amount such as 4.20, or leave it empty.',
+      input: text,
+    });
+    return z.NEVER;
+  }),
+);
+
 export const shortText = z.pipe(
   z.string().check(z.maxLength(160, 'Keep it under 160 letters.')),
   z.transform((t) => t.trim()),

@@ -3,7 +3,7 @@ import { blankSchema, FAMILIES, FINISHES, MATERIALS, STOCKS, WALLS, type Blank }
 import { colourSchema, nameSchema } from '@/core/shop/common';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { LengthUnit } from '@/core/units/format';
-import { lengthText, linesText, type ShownLengths } from '../../shop/shopForm';
+import { lengthText, linesText, optionalMoneyText, type ShownLengths } from '../../shop/shopForm';
 import type { Start } from './starts';
 
 /** What is said of a blank besides its shape: texts in, checked parts out. */
@@ -22,6 +22,7 @@ export const aboutSchema = (unit: LengthUnit, shown: ShownLengths) =>
     finishing: linesText,
     cautions: linesText,
     needs: linesText,
+    costCents: optionalMoneyText,
   });
 export type AboutIn = z.input<ReturnType<typeof aboutSchema>>;
 export type AboutOut = z.output<ReturnType<typeof aboutSchema>>;
@@ -43,6 +44,7 @@ export function aboutOf(blank: Blank | null, start: Start, shown: ShownLengths):
       finishing: '',
       cautions: '',
       needs: '',
+      costCents: '',
     };
   return {
     name: blank.name,
@@ -56,6 +58,7 @@ export function aboutOf(blank: Blank | null, start: Start, shown: ShownLengths):
     finishing: blank.finish.join('\n'),
     cautions: blank.cautions.join('\n'),
     needs: blank.needs.join('\n'),
+    costCents: blank.costCents === null ? '' : (blank.costCents / 100).toFixed(2),
   };
 }
 
@@ -75,6 +78,7 @@ export function blankFrom(about: AboutOut, shape: Blank['shape'], id: string): R
     cautions: about.cautions.slice(0, 8),
     finish: about.finishing,
     needs: about.needs.slice(0, 8),
+    costCents: about.costCents,
   });
   const issue = made.error?.issues[0];
   return made.success

@@ -1,0 +1,14 @@
+import type { Metadata } from 'next';
+import { FlatnessPage } from '@/features/flatness/FlatnessPage';
+
+export const metadata: Metadata = { title: 'Gaps under the platen · Mesa Drift' };
+
+interface Props {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<{ job?: string | string[] }>;
+}
+
+export default async function Page({ params, searchParams }: Props) {
+  const [{ id }, { job }] = await Promise.all([params, searchParams]);
+  return <FlatnessPage pressId={id} jobId={typeof job === 'string' ? job : null} />;
+}

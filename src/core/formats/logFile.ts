@@ -1,0 +1,37 @@
+import '../basics/zodSetup';
+import * as z from 'zod/mini';
+import type { Result } from '../basics/result';
+import { logEntrySchema, type LogEntry } from '../shop/records';
+import { pictureFileSchema, type PictureFile } from './jobFile';
+import { readFile, type FileKind } from './file';
+
+/** A logbook to hand on: open JSON, every entry whole, with the photographs it holds. */
+export const logFileSchema = z.strictObject({
+  format: z.literal('mesa-drift.log'),
+  version: z.literal(1),
+  shopName: z.string().check(z.maxLength(80)),
+  entries: z.array(logEntrySchema).check(z.maxLength(200_000)),
+  pictures: z.array(pictureFileSchema).check(z.maxLength(4000)),
+});
+export type LogFile = z.infer<typeof logFileSchema>;
+
+const LOG_FILE: FileKind<LogFile> = {
+  format: 'mesa-drift.log',
+  noun: 'Logbook file',
+  version: 1,
+  schema: logFileSchema,
+  upgrades: [],
+};
+
+export const logJson = (
+  shopName: string,
+  entries: readonly LogEntry[],
+  pictures: readonly PictureFile[],
+): string =>
+  `${JSON.stringify(
+    logFileSchema.parse({ format: 'mesa-drift.log', version: 1, shopName, entries, pictures }),
+    null,
+    1,
+  )}\n`;
+
+export const readLogJson = (text: string): Result<LogFile> => readFile(text, LOG_FILE);

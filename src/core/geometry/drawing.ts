@@ -1,0 +1,23 @@
+import type { Point } from './plane';
+
+/** A plain page for a printer: words and shapes in mm from its top left. */
+export interface DrawnPage {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly words: readonly {
+    readonly x: number;
+    readonly y: number;
+    readonly sizeMm: number;
+    readonly text: string;
+  }[];
+  readonly shapes: readonly {
+    readonly points: readonly Point[];
+    readonly closed: boolean;
+    /** Grey of the line and of the ground, 0 black to 1 white; null for none. */
+    readonly line: number | null;
+    readonly ground: number | null;
+    readonly widthMm: number;
+  }[];
+}
+
+export const A4_MM = { widthMm: 210, heightMm: 297 } as const;

@@ -1,0 +1,254 @@
+import fc from 'fast-check';
+import { CAUSE_IDS } from '../shop/faultIds';
+import type { LogEntry } from '../shop/records';
+import { corrected, standing } from '../shop/standing';
+import { entryOf, mark } from '../look/testLooks';
+import { chartsOf, costChart, driftChart, faultChart, goodChart, keptChart, weekOf } from './charts';
+import { mergeLog } from './merge';
+import { filterRows, rowOf, WHOLE_LOG, withRows, type LogQuery, type LogRow } from './rows';
+
+const DAY = 24 * 3600_000;
+const WEEK = 7 * DAY;
+/** A Monday, 00:00 universal time. */
+const MONDAY = Date.UTC(2026, 10, 2);
+
+const anyEntry = fc
+  .record({
+    n: fc.nat(1e6),
+    at: fc.integer({ min: 0, max: 60 }),
+    press: fc.constantFrom('p1', 'p2'),
+    by: fc.constantFrom(null, 'Ines', 'Tariq'),
+    verdict: fc.constantFrom('good' as const, 'under' as const, 'over' as const, 'other' as const),
+    faults: fc.uniqueArray(fc.constantFrom('ghost' as const, 'dye-left' as const, 'bowed' as const), {
+      maxLength: 2,
+    }),
+    cause: fc.constantFrom(null, ...CAUSE_IDS.slice(0, 3)),
+    note: fc.constantFrom('blue pale', 'all well', ''),
+  })
+  .map((r) =>
+    entryOf(`e${r.n}`, {
+      at: MONDAY + r.at * DAY,
+      pressId: r.press,
+      by: r.by,
+      verdict: r.verdict,
+      marks: r.faults.map((f) => mark(f)),
+      cause: r.verdict === 'good' ? null : r.cause,
+      note: r.note,
+    }),
+  );
+const entries = fc.uniqueArray(anyEntry, { selector: (e) => e.id, maxLength: 60 });
+const rowsOf = (list: readonly LogEntry[]): readonly LogRow[] => withRows([], list.map(rowOf));
+
+test('a filter gives what looking at every entry gives, newest first', () => {
+  const query = fc.record<LogQuery>({
+    text: fc.constantFrom('', 'blue', 'WELL all', 'ghosting', 'ines'),
+    fromAt: fc.constantFrom(null, MONDAY + 10 * DAY),
+    toAt: fc.constantFrom(null, MONDAY + 40 * DAY),
+    jobId: fc.constant(null),
+    blankId: fc.constantFrom(null, 'b', 'other'),
+    pressId: fc.constantFrom(null, 'p1'),
+    by: fc.constantFrom(null, 'Tariq'),
+    verdict: fc.constantFrom(null, 'under' as const),
+    fault: fc.constantFrom(null, 'ghost' as const, 'dye-left' as const),
+    cause: fc.constantFrom(null, 'none' as const, 'too-cool' as const),
+  });
+  fc.assert(
+    fc.property(entries, query, (all, q) => {
+      const want = all
+        .filter(
+          (e) =>
+            q.text
+              .toLowerCase()
+              .split(' ')
+              .every((w) => rowOf(e).text.includes(w)) &&
+            e.at >= (q.fromAt ?? 0) &&
+            e.at < (q.toAt ?? Infinity) &&
+            (q.blankId ?? e.blankId) === e.blankId &&
+            (q.pressId ?? e.pressId) === e.pressId &&
+            (q.by ?? e.by) === e.by &&
+            (q.verdict ?? e.verdict) === e.verdict &&
+            (q.fault === null || e.marks.some((m) => m.fault === q.fault)) &&
+            (q.cause === null ||
+              (q.cause === 'none' ? e.cause === null && e.verdict !== 'good' : e.cause === q.cause)),
+        )
+        .sort((a, b) => b.at - a.at || (a.id < b.id ? 1 : -1))
+        .map((e) => e.id);
+      expect(filterRows(rowsOf(all), new Set(), q).map((r) => r.id)).toEqual(want);
+    }),
+  );
+});
+
+test('rows put in later are as if they had been there from the first, and none is there twice', () => {
+  fc.assert(
+    fc.property(entries, fc.nat(60), (all, cut) => {
+      const rows = all.map(rowOf);
+      const twice = withRows(withRows([], rows.slice(cut)), rows.slice(0, cut + 3));
+      expect(twice.map((r) => r.id)).toEqual(rowsOf(all).map((r) => r.id));
+    }),
+  );
+});
+
+describe('corrections', () => {
+  const a = entryOf('a', { at: 1 });
+  const b1 = entryOf('b1', { at: 2, corrects: 'a' });
+  const b2 = entryOf('b2', { at: 3, corrects: 'a' });
+  const c = entryOf('c', { at: 4, corrects: 'b2' });
+  test.each([
+    [[a], ['a']],
+    [[a, b1], ['b1']],
+    [[a, b1, b2], ['b2']],
+    [[b2, a, b1], ['b2']],
+    [[a, b1, b2, c], ['c']],
+    [[b1], ['b1']],
+  ])('of %# only these count', (list, ids) =>
+    expect(
+      standing(list)
+        .map((e) => e.id)
+        .sort(),
+    ).toEqual(ids),
+  );
+  test('what no longer counts is not found', () => {
+    const rows = rowsOf([a, b1]);
+    expect(filterRows(rows, corrected(rows), WHOLE_LOG).map((r) => r.id)).toEqual(['b1']);
+  });
+});
+
+describe('good out of pressed by week', () => {
+  const week = (i: number, good: number, spoiled: number) =>
+    entryOf(`w${i}`, { at: MONDAY + i * WEEK + DAY, good, spoiled });
+
+  test('weeks begin on Monday by the shop’s own clock', () => {
+    expect(weekOf(MONDAY, 0)).toBe(MONDAY);
+    expect(weekOf(MONDAY - 1, 0)).toBe(MONDAY - WEEK);
+    expect(weekOf(MONDAY + 6 * DAY + 1, 0)).toBe(MONDAY);
+    // Half past eleven on Sunday evening of a shop two hours ahead is half past one on Monday there.
+    expect(weekOf(MONDAY - 0.5 * 3600_000, 2 * 3600_000)).toBe(MONDAY - 2 * 3600_000);
+  });
+
+  test('limits are three standard deviations of a proportion, by hand', () => {
+    const chart = goodChart([week(0, 90, 10), week(1, 90, 10)].map(rowOf));
+    expect(chart.share).toBe(0.9);
+    expect(chart.weeks[0]?.low).toBeCloseTo(0.9 - 3 * Math.sqrt((0.9 * 0.1) / 100), 9);
+    expect(chart.weeks[0]?.high).toBeCloseTo(Math.min(1, 0.9 + 3 * Math.sqrt((0.9 * 0.1) / 100)), 9);
+    expect(chart.scatter).toBe(1);
+    expect(chart.weeks.every((w) => w.signal === null)).toBe(true);
+  });
+
+  test('one bad week among even ones is outside; eight weeks on one side are a run', () => {
+    const even = Array.from({ length: 12 }, (_, i) => week(i, i === 8 ? 55 : 95, i === 8 ? 45 : 5));
+    expect(goodChart(even.map(rowOf)).weeks.map((w) => w.signal)[8]).toBe('outside');
+    const stepped = Array.from({ length: 18 }, (_, i) => week(i, i < 9 ? 92 : 95, i < 9 ? 8 : 5));
+    expect(goodChart(stepped.map(rowOf)).weeks.some((w) => w.signal === 'run')).toBe(true);
+  });
+
+  test('weeks that scatter more than pieces do widen the limits: a run of bad luck is not called a trend', () => {
+    const wild = Array.from({ length: 12 }, (_, i) => week(i, i % 2 === 0 ? 99 : 85, i % 2 === 0 ? 1 : 15));
+    const chart = goodChart(wild.map(rowOf));
+    expect(chart.scatter).toBeGreaterThan(2);
+    expect(chart.weeks.every((w) => w.signal === null)).toBe(true);
+  });
+});
+
+test('faults are counted by what they were put down to', () => {
+  const list = [
+    entryOf('a', { marks: [mark('ghost'), mark('ghost')], cause: 'moved-hot' }),
+    entryOf('b', { marks: [mark('ghost')], cause: null }),
+    entryOf('c', { marks: [mark('colour-speck')], cause: 'lint' }),
+  ];
+  const chart = faultChart(list.map(rowOf));
+  expect(chart[0]).toEqual({
+    fault: 'ghost',
+    entries: 2,
+    causes: [
+      { cause: 'moved-hot', entries: 1 },
+      { cause: null, entries: 1 },
+    ],
+  });
+  expect(chart[1]?.fault).toBe('colour-speck');
+});
+
+test('time kept against time set, and what spoiled pieces cost', () => {
+  const S = entryOf('x').settings;
+  const list = [
+    entryOf('a', {
+      settings: { ...S, dwellS: 100 },
+      keptDwellS: 110,
+      spoiled: 2,
+      spoiledCostCents: 840,
+      at: MONDAY,
+    }),
+    entryOf('b', {
+      settings: { ...S, dwellS: 100 },
+      keptDwellS: 100,
+      spoiled: 0,
+      spoiledCostCents: null,
+      at: MONDAY,
+    }),
+    entryOf('c', { keptDwellS: null, spoiled: 3, at: MONDAY + WEEK }),
+  ].map(rowOf);
+  const kept = keptChart(list);
+  expect(kept.points).toHaveLength(2);
+  expect(kept.over).toBeCloseTo(0.05, 12);
+  expect(kept.off).toBe(0.5);
+  expect(costChart(list)).toEqual({
+    weeks: [{ fromAt: MONDAY, toAt: MONDAY + WEEK, cents: 840 }],
+    cents: 840,
+    unpriced: 3,
+  });
+});
+
+describe('a press that drifts', () => {
+  const line = (verdicts: string) =>
+    [...verdicts].map((v, i) =>
+      rowOf(
+        entryOf(`d${String(i).padStart(3, '0')}`, {
+          at: MONDAY + i * DAY,
+          verdict: v === 'u' ? 'under' : v === 'o' ? 'over' : 'good',
+        }),
+      ),
+    );
+  const drift = (verdicts: string) => driftChart([...line(verdicts)].reverse())[0];
+  test('is told once too little comes again and again, and from when', () => {
+    const d = drift('ggggggggggggggggguuuuu');
+    expect(d?.drifts).toBe('too-little');
+    expect(d?.sinceAt).toBeGreaterThanOrEqual(MONDAY + 17 * DAY);
+  });
+  test('one bad verdict, or as many of either kind, is none', () => {
+    expect(drift('ggggggggugggggggggg')?.drifts).toBeNull();
+    expect(drift('uouououououououo')?.drifts).toBeNull();
+    expect(driftChart(line('guu'))).toEqual([]);
+  });
+});
+
+describe('merging two logs', () => {
+  test('every entry of both is there once; a second time adds nothing', () => {
+    fc.assert(
+      fc.property(entries, fc.nat(60), fc.nat(60), (all, from, to) => {
+        const [own, other] = [all.slice(0, from), all.slice(Math.min(from, to))];
+        const merged = mergeLog(own, other);
+        const after = [...own, ...merged.add];
+        expect(new Set(after.map((e) => e.id)).size).toBe(after.length);
+        for (const e of [...own, ...other]) expect(after).toContainEqual(e);
+        expect(mergeLog(after, other)).toEqual({ add: [], same: other.length, renamed: 0 });
+        expect(merged.add.length + merged.same).toBe(other.length);
+      }),
+    );
+  });
+
+  test('an entry of the same name that says something else lies beside the shop’s own, also the second time', () => {
+    const mine = entryOf('a', { note: 'mine' });
+    const theirs = entryOf('a', { note: 'theirs' });
+    const first = mergeLog([mine], [theirs]);
+    expect(first.renamed).toBe(1);
+    expect(first.add[0]).toEqual({ ...theirs, id: first.add[0]?.id });
+    expect(first.add[0]?.id).not.toBe('a');
+    expect(mergeLog([mine, ...first.add], [theirs]).add).toEqual([]);
+  });
+});
+
+test('all charts of nothing are empty and none fails', () => {
+  const c = chartsOf([], 0);
+  expect(c.good.weeks).toEqual([]);
+  expect(c.drift).toEqual([]);
+  expect(c.cost.cents).toBe(0);
+});

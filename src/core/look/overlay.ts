@@ -1,0 +1,187 @@
+import { apply, type Affine } from '../geometry/affine';
+import type { Point } from '../geometry/plane';
+import { seeded } from '../random/random';
+import type { LogEntry } from '../shop/records';
+import { middleOf, type FaceSize } from './places';
+import { isOnPaper } from './faults';
+
+/** A mark of some piece, where it lies on its face and where that lay in the press. */
+export interface LaidMark {
+  readonly entryId: string;
+  readonly fault: LogEntry['marks'][number]['fault'];
+  readonly severity: 1 | 2 | 3;
+  /** On the face, as shares of its width and height, so that blanks of other sizes lie over each other. */
+  readonly onFace: Point;
+  /** On platen or mat, as shares of its width and depth; null where nobody said how it lay. */
+  readonly onPress: Point | null;
+  /** From shares of the face to shares of the press. */
+  readonly to: Affine | null;
+}
+
+const shareMap = (to: Affine, face: FaceSize, press: { widthMm: number; heightMm: number }): Affine => [
+  (to[0] * face.widthMm) / press.widthMm,
+  (to[1] * face.widthMm) / press.heightMm,
+  (to[2] * face.heightMm) / press.widthMm,
+  (to[3] * face.heightMm) / press.heightMm,
+  to[4] / press.widthMm,
+  to[5] / press.heightMm,
+];
+
+/** The marks of some entries that lie somewhere. A mark all over says nothing of a place. */
+export function laidMarks(entries: readonly LogEntry[]): readonly LaidMark[] {
+  return entries.flatMap((e) =>
+    e.marks.flatMap((m): LaidMark[] => {
+      if (!e.face || m.place.kind === 'all' || isOnPaper(m.fault)) return [];
+      const face: FaceSize = { ...e.face, wrap: e.face.form !== 'flat' };
+      const at = middleOf(m.place, face);
+      const lay = e.lay;
+      const own =
+        lay?.pieces.find((p) => p.piece === m.piece) ??
+        (lay?.pieces.length === 1 ? lay.pieces[0] : undefined);
+      const to = lay && own ? shareMap(own.to, face, lay) : null;
+      const onFace = { x: at.xMm / face.widthMm, y: at.yMm / face.heightMm };
+      return [
+        { entryId: e.id, fault: m.fault, severity: m.severity, onFace, to, onPress: to && apply(to, onFace) },
+      ];
+    }),
+  );
+}
+
+/** Thirds of a side: corners, edges, middle. */
+const CELLS = 4;
+const TRIALS = 999;
+
+/** How unevenly points lie over the cells of a unit square: Σ n² over the cells they could lie in. */
+function unevenness(points: readonly Point[]): number {
+  const cells = new Map<number, number>();
+  for (const p of points) {
+    const at = (v: number) => Math.min(CELLS - 1, Math.max(0, Math.floor(v * CELLS)));
+    const k = at(p.y) * CELLS + at(p.x);
+    cells.set(k, (cells.get(k) ?? 0) + 1);
+  }
+  let sum = 0;
+  for (const n of cells.values()) sum += n * n;
+  return sum;
+}
+
+export interface Gathering {
+  readonly marks: number;
+  /** Chance that marks strewn over the faces by chance would gather like this, 1/1000 to 1. */
+  readonly chance: number;
+  /** The cell most of them lie in: column and row of a grid of CELLS, and its share. */
+  readonly most: { readonly column: number; readonly row: number; readonly share: number };
+}
+export const MAP_CELLS = CELLS;
+
+function mostOf(points: readonly Point[]): Gathering['most'] {
+  const cells = new Map<number, number>();
+  let best = 0;
+  for (const p of points) {
+    const at = (v: number) => Math.min(CELLS - 1, Math.max(0, Math.floor(v * CELLS)));
+    const k = at(p.y) * CELLS + at(p.x);
+    cells.set(k, (cells.get(k) ?? 0) + 1);
+    if ((cells.get(k) ?? 0) > (cells.get(best) ?? 0)) best = k;
+  }
+  return {
+    column: best % CELLS,
+    row: Math.floor(best / CELLS),
+    share: (cells.get(best) ?? 0) / Math.max(1, points.length),
+  };
+}
+
+/** Monte Carlo test (Barnard 1963): how often chance does at least as much. */
+function chanceOf(seen: number, draw: (random: () => number) => number, seed: number): number {
+  const random = seeded(seed);
+  let as = 0;
+  for (let i = 0; i < TRIALS; i += 1) if (draw(random) >= seen) as += 1;
+  return (as + 1) / (TRIALS + 1);
+}
+
+/** A map of this many marks or more says something; the newest so many are weighed. */
+export const LEAST_MARKS = 5;
+const MOST_MARKS = 300;
+
+export interface Overlay {
+  readonly marks: readonly LaidMark[];
+  readonly onFace: Gathering | null;
+  readonly onPress: Gathering | null;
+  /** What the faults go with, so far as pieces that lay differently tell. */
+  readonly follows: 'press' | 'blank' | 'both' | 'neither' | 'too-few';
+}
+
+/** Below this a gathering is not taken for chance. */
+const UNLIKELY = 0.02;
+
+/**
+ * Many pieces laid over each other. In both coordinates the marks are held against marks strewn evenly over the same faces, lying as they lay.
+ * Where both gather, the ways the pieces lay are dealt out anew among the marks: what still gathers then does not need them.
+ */
+export function overlay(all: readonly LaidMark[]): Overlay {
+  const marks = all.slice(0, MOST_MARKS);
+  if (marks.length < LEAST_MARKS) return { marks: all, onFace: null, onPress: null, follows: 'too-few' };
+  const strewn = (random: () => number): readonly Point[] => marks.map(() => ({ x: random(), y: random() }));
+  const faces = marks.map((m) => m.onFace);
+  const onFace: Gathering = {
+    marks: marks.length,
+    chance: chanceOf(unevenness(faces), (r) => unevenness(strewn(r)), 11),
+    most: mostOf(faces),
+  };
+  const laid = marks.flatMap((m) => (m.onPress && m.to ? [{ ...m, onPress: m.onPress, to: m.to }] : []));
+  if (laid.length < LEAST_MARKS)
+    return { marks: all, onFace, onPress: null, follows: onFace.chance < UNLIKELY ? 'blank' : 'neither' };
+  const presses = laid.map((m) => m.onPress);
+  const onPress: Gathering = {
+    marks: laid.length,
+    chance: chanceOf(
+      unevenness(presses),
+      (r) => unevenness(laid.map((m) => apply(m.to, { x: r(), y: r() }))),
+      12,
+    ),
+    most: mostOf(presses),
+  };
+  return { marks: all, onFace, onPress, follows: followed(laid, onFace, onPress) };
+}
+
+function followed(
+  laid: readonly (LaidMark & { readonly onPress: Point; readonly to: Affine })[],
+  onFace: Gathering,
+  onPress: Gathering,
+): Overlay['follows'] {
+  const [face, press] = [onFace.chance < UNLIKELY, onPress.chance < UNLIKELY];
+  if (!face && !press) return 'neither';
+  // Pieces that all lay alike cannot tell the two apart.
+  if (new Set(laid.map((m) => m.to.map((v) => v.toFixed(2)).join())).size === 1) return 'both';
+  if (face !== press) return face ? 'blank' : 'press';
+  const shuffled = (random: () => number): readonly Affine[] => {
+    const maps = laid.map((m) => m.to);
+    for (let i = maps.length - 1; i > 0; i -= 1) {
+      const j = Math.floor(random() * (i + 1));
+      const [a, b] = [maps[i], maps[j]];
+      if (a && b) [maps[i], maps[j]] = [b, a];
+    }
+    return maps;
+  };
+  const seen = unevenness(laid.map((m) => m.onPress));
+  const needsLay = chanceOf(
+    seen,
+    (r) => {
+      const maps = shuffled(r);
+      return unevenness(laid.map((m, i) => apply(maps[i] ?? m.to, m.onFace)));
+    },
+    13,
+  );
+  return needsLay < UNLIKELY ? 'press' : 'blank';
+}
+
+const ROWS = ['back', 'middle', 'middle', 'front'] as const;
+const COLUMNS = ['left', 'middle', 'middle', 'right'] as const;
+
+/** The cell in words: “back left corner”, “right edge”, “middle”. */
+export function cellWords({ column, row }: Gathering['most'], on: 'press' | 'face'): string {
+  const side = COLUMNS[column] ?? 'middle';
+  const end =
+    on === 'press' ? (ROWS[row] ?? 'middle') : row === 0 ? 'top' : row === CELLS - 1 ? 'foot' : 'middle';
+  if (side === 'middle' && end === 'middle') return 'middle';
+  if (side === 'middle') return `${end} edge`;
+  return end === 'middle' ? `${side} edge` : `${end} ${side} corner`;
+}

@@ -1,0 +1,166 @@
+import type { HeatBook, HeatAnswer } from '../heat/answer';
+import type { SizedChange } from '../heat/change';
+import { heatKey, type HeatQuestion } from '../heat/question';
+import { nextPressures } from '../heat/variants';
+import type { Job } from '../job/job';
+import { CAUSES, type Remedy } from '../look/faults';
+import type { CauseShare } from '../look/infer';
+import type { CauseId } from '../shop/faultIds';
+import type { HeatSettings } from '../shop/heatSettings';
+import { say, type Phrase } from '../units/phrase';
+import { celsius, seconds } from '../units/quantity';
+import type { HeatPlan } from './heat';
+
+/** The one thing to change next. */
+export interface OneChange {
+  readonly cause: CauseId | null;
+  readonly text: Phrase;
+  /** What the model says it does; nothing where it has not been asked or heat is not what changes. */
+  readonly does: readonly Phrase[];
+  /** Settings to try next, where the change is one of settings; exactly one of them differs. */
+  readonly heat: Partial<HeatSettings> | null;
+  /** Where to go for it besides: the gaps of the platen. */
+  readonly goTo: 'flatness' | null;
+}
+
+type ChangeQuestion = Extract<HeatQuestion, { kind: 'change' }>;
+type ChangeAnswer = Extract<HeatAnswer, { kind: 'change' }>;
+
+const whole = (share: number): string => String(Math.abs(Math.round(share * 100)));
+
+/** “the coldest place gets 20 % more, the hottest stays 15 % under its limit.” */
+function doesWords(c: SizedChange): readonly Phrase[] {
+  const least = c.leastBy - 1;
+  const under = 1 - c.mostOfLimit;
+  return [
+    say`The coldest printed place gets ${whole(least)} % ${least >= 0 ? 'more' : 'less'}; the hottest ${
+      under >= 0 ? `stays ${whole(under)} % under its limit` : `goes ${whole(under)} % past its limit`
+    }.`,
+    say`Good after this one: ${whole(c.goodNow)} % as it is, ${whole(c.goodThen)} % so.`,
+  ];
+}
+
+/** Time where time was wrong, temperature where temperature was: each cause changes its own setting. */
+const byTemperature = (cause: CauseId | null): boolean => cause === 'too-cool' || cause === 'too-hot';
+
+function sized(cause: CauseId | null, s: HeatSettings, answer: ChangeAnswer): OneChange | null {
+  if (answer.beyondHeat)
+    return {
+      cause,
+      text: say`Heat alone does not mend this: before the coldest place has enough, the hottest has too much. Look to pressure, packing or the wrap.`,
+      does: [],
+      heat: null,
+      goTo: 'flatness',
+    };
+  const change = byTemperature(cause)
+    ? (answer.temperature ?? answer.time)
+    : (answer.time ?? answer.temperature);
+  if (!change) return null;
+  if ('platenC' in change.to)
+    return {
+      cause,
+      text: say`Set ${celsius(change.to.platenC)} instead of ${celsius(s.platenC)}, nothing else.`,
+      does: doesWords(change),
+      heat: change.to,
+      goTo: null,
+    };
+  const by = change.to.dwellS - s.dwellS;
+  return {
+    cause,
+    text: say`${by > 0 ? '+' : '−'}${seconds(Math.abs(by))}: press ${seconds(change.to.dwellS)} instead of ${seconds(s.dwellS)}${s.passes > 1 ? ' a pass' : ''}, nothing else.`,
+    does: doesWords(change),
+    heat: change.to,
+    goTo: null,
+  };
+}
+
+/** Before the model has answered: the way to go, not how far. */
+const waiting = (cause: CauseId | null, more: boolean): OneChange => ({
+  cause,
+  text: cause
+    ? say`${CAUSES[cause].change}`
+    : say`${more ? 'More heat' : 'Less heat'}, by time, nothing else.`,
+  does: [say`The heat model is working out by how much.`],
+  heat: null,
+  goTo: null,
+});
+
+function pressureChange(cause: CauseId, s: HeatSettings): OneChange {
+  const { lighter, firmer } = nextPressures(s.pressure);
+  const to = cause === 'light-pressure' ? firmer : cause === 'heavy-pressure' ? lighter : null;
+  return {
+    cause,
+    text: say`${CAUSES[cause].change}`,
+    does: to ? [say`Pressure ${to.replace('-', ' to ')} instead of ${s.pressure.replace('-', ' to ')}.`] : [],
+    heat: to ? { pressure: to } : null,
+    goTo: cause === 'uneven-pressure' ? 'flatness' : null,
+  };
+}
+
+function handsChange(cause: CauseId, s: HeatSettings): OneChange {
+  const text = say`${CAUSES[cause].change}`;
+  if (cause === 'moved-hot' && (s.peel === 'hot' || s.peel === 'warm'))
+    return {
+      cause,
+      text: say`Peel cold instead of ${s.peel}: nothing can shift then. Nothing else.`,
+      does: [say`It stays longer in heat under its paper; the time counts for that.`],
+      heat: { peel: 'cold' },
+      goTo: null,
+    };
+  if (cause === 'left-wrapped' && (s.peel === 'cold' || s.peel === 'warm'))
+    return {
+      cause,
+      text: say`Peel hot instead of ${s.peel}: it goes on cooking under its paper. Nothing else.`,
+      does: [],
+      heat: { peel: 'hot' },
+      goTo: null,
+    };
+  return { cause, text, does: [], heat: null, goTo: null };
+}
+
+export interface ChangePlan {
+  readonly change: OneChange | null;
+  readonly wanted: readonly HeatQuestion[];
+}
+
+/** More heat, less heat, or neither: by the cause, or by the verdict where nothing is marked. */
+function remedyOf(cause: CauseId | null, verdict: Job['look']['verdict']): Remedy | null {
+  if (cause) return CAUSES[cause].remedy;
+  return verdict === 'under' ? 'more-heat' : verdict === 'over' ? 'less-heat' : null;
+}
+
+/** The one change for the likeliest cause, or for the cause the shop settled on; sized by the heat model where heat is what changes. */
+export function planChange(
+  job: Job,
+  heat: HeatPlan,
+  ranked: readonly CauseShare[],
+  book: HeatBook,
+): ChangePlan {
+  const { verdict, cause: settled } = job.look;
+  const s = heat.chosen?.settings;
+  const cause = settled ?? ranked[0]?.cause ?? null;
+  const remedy = remedyOf(cause, verdict);
+  if (!s || remedy === null) return { change: null, wanted: [] };
+  const nothing = (change: OneChange): ChangePlan => ({ change, wanted: [] });
+  if (cause && remedy === 'pressure') return nothing(pressureChange(cause, s));
+  if (cause && remedy === 'hands') return nothing(handsChange(cause, s));
+  if (cause && remedy === 'wait')
+    return nothing({
+      cause,
+      text: say`${CAUSES[cause].change}`,
+      does: [],
+      heat: s.timerStart === 'at-temperature' ? null : { timerStart: 'at-temperature' },
+      goTo: null,
+    });
+  const more = remedy === 'more-heat';
+  if (!heat.model) return nothing(waiting(cause, more));
+  const question: ChangeQuestion = {
+    kind: 'change',
+    subject: heat.model.subject,
+    settings: s,
+    ask: { verdict: more ? 'under' : 'over', pieces: Math.max(1, job.look.spoiled ?? 1) },
+  };
+  const answer = book[heatKey(question)];
+  if (answer?.kind !== 'change') return { change: waiting(cause, more), wanted: [question] };
+  return { change: sized(cause, s, answer), wanted: [] };
+}

@@ -1,0 +1,34 @@
+import type { FlatPress } from '@/core/shop/press';
+import { momentText } from '@/ui/dates';
+import { unevenMm } from './readings';
+
+const SHOWN = 6;
+
+/** How uneven the platen was each time it was read, newest first. */
+export function Checks({ press }: { press: FlatPress }) {
+  const list = press.flatness.slice(-SHOWN).toReversed();
+  if (list.length === 0)
+    return (
+      <p className="text-soft">
+        Not read before. Read it again after packing: it then says how much better it got.
+      </p>
+    );
+  return (
+    <section aria-label="Read before">
+      <h2 className="font-name text-lead font-semibold">Read before</h2>
+      <ul>
+        {list.map((c) => (
+          <li key={c.id} className="border-b border-rule py-1">
+            <span className="flex justify-between gap-3">
+              <span>{momentText(c.at)}</span>
+              <strong>{unevenMm(c.points).toFixed(2)} mm</strong>
+            </span>
+            {c.packedCardMm !== null && (
+              <span className="text-soft">then packed with card of {c.packedCardMm.toFixed(2)} mm</span>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

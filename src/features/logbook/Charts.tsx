@@ -1,0 +1,28 @@
+'use client';
+
+import type { LogCharts } from '@/core/log/charts';
+import type { LogQuery } from '@/core/log/rows';
+import { CostWeeks, FaultBars, GoodWeeks } from './WeekCharts';
+import { DriftLines, KeptDots } from './PressCharts';
+
+export type Open = (next: Partial<LogQuery>) => void;
+
+/** Charts that each answer a question; a bar or a dot opens the entries under it. */
+export function Charts({ charts, onOpen }: { charts: LogCharts; onOpen: Open }) {
+  if (charts.good.weeks.length === 0)
+    return <p className="p-8 text-lead">Nothing to chart: no pieces were pressed in what is shown.</p>;
+  return (
+    <div
+      tabIndex={0}
+      role="region"
+      aria-label="Charts"
+      className="grid h-full content-start gap-x-8 gap-y-6 overflow-auto p-4 xl:grid-cols-2"
+    >
+      <GoodWeeks chart={charts.good} onOpen={onOpen} />
+      <FaultBars bars={charts.faults} onOpen={onOpen} />
+      <DriftLines lines={charts.drift} onOpen={onOpen} />
+      <KeptDots chart={charts.kept} />
+      <CostWeeks chart={charts.cost} onOpen={onOpen} />
+    </div>
+  );
+}

@@ -1,0 +1,112 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { CAUSES } from '@/core/look/faults';
+import { CAUSE_IDS } from '@/core/shop/faultIds';
+import { VERDICTS, type LogEntry } from '@/core/shop/records';
+import { newId } from '@/data/ids';
+import { writeLog } from '@/data/log';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { Labelled } from '@/ui/Labelled';
+import { NumberField } from '@/ui/NumberField';
+import { notify, notifyProblem } from '@/ui/notify';
+import { Segments } from '@/ui/Segments';
+import { Select } from '@/ui/Select';
+import { VERDICT_WORDS } from '../look/Judgement';
+import { personHere } from '../press/strike';
+
+const NONE = 'none';
+
+/** An entry is corrected by another one: both stay, the new one counts. */
+export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: () => void }) {
+  const router = useRouter();
+  const [id] = useState(() => newId('log'));
+  const [now, setNow] = useState<Pick<LogEntry, 'verdict' | 'good' | 'spoiled' | 'cause' | 'note'>>(entry);
+  const put = (next: Partial<typeof now>) => setNow((n) => ({ ...n, ...next }));
+  const write = async () => {
+    const each =
+      entry.spoiledCostCents === null || entry.spoiled === 0 ? null : entry.spoiledCostCents / entry.spoiled;
+    const r = await writeLog({
+      ...entry,
+      verdict: now.verdict,
+      good: now.good,
+      spoiled: now.spoiled,
+      cause: now.cause,
+      note: now.note,
+      spoiledCostCents: each === null ? entry.spoiledCostCents : Math.round(each * now.spoiled),
+      id,
+      at: Date.now(),
+      by: personHere() || entry.by,
+      corrects: entry.id,
+    });
+    if (!r.ok) return notifyProblem(r.problem);
+    onClose();
+    notify('Written as a new entry. The old one stays, and no longer counts.');
+    router.push(`/logbook/${id}`);
+  };
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title="Correct this entry"
+      about="What was written stays as it is. A new entry answers it, and counts in its place."
+    >
+      <div className="grid gap-4">
+        <Labelled label="Verdict">
+          <Segments
+            label="Verdict"
+            value={now.verdict}
+            options={VERDICTS.map((v) => ({ value: v, label: VERDICT_WORDS[v] }))}
+            onChange={(verdict) => put({ verdict })}
+          />
+        </Labelled>
+        <div className="flex gap-5">
+          <NumberField
+            label="Good pieces"
+            value={now.good}
+            min={0}
+            max={100000}
+            whole
+            onValue={(good) => put({ good })}
+          />
+          <NumberField
+            label="Spoiled"
+            value={now.spoiled}
+            min={0}
+            max={100000}
+            whole
+            onValue={(spoiled) => put({ spoiled })}
+          />
+        </div>
+        <Labelled label="It was">
+          <Select
+            label="It was"
+            value={now.cause ?? NONE}
+            options={[
+              { value: NONE, label: 'not settled' },
+              ...CAUSE_IDS.map((c) => ({ value: c, label: CAUSES[c].label })),
+            ]}
+            onChange={(c) => put({ cause: c === NONE ? null : c })}
+          />
+        </Labelled>
+        <label className="font-label font-medium">
+          Note
+          <input
+            value={now.note}
+            maxLength={2000}
+            onChange={(e) => put({ note: e.target.value })}
+            className="block min-h-10 w-full border-2 border-ink bg-white px-2"
+          />
+        </label>
+        <div className="flex justify-end gap-2">
+          <Button onClick={onClose}>Cancel</Button>
+          <Button kind="act" onClick={() => void write()}>
+            Write the correction
+          </Button>
+        </div>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,192 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import Link from 'next/link';
+import { useState } from 'react';
+import { CAUSES, faultLabel } from '@/core/look/faults';
+import { QUESTIONS } from '@/core/look/questions';
+import type { LogEntry, Stood } from '@/core/shop/records';
+import { quantityText } from '@/core/units/format';
+import { celsius, seconds, type Quantity } from '@/core/units/quantity';
+import { entryWithAnswers } from '@/data/log';
+import { momentText } from '@/ui/dates';
+import { Button } from '@/ui/Button';
+import { Say, useUnits } from '@/ui/units';
+import { VERDICT_GROUND } from '../look/HistoryLine';
+import { VERDICT_WORDS } from '../look/Judgement';
+import { SeenPiece } from '../look/SeenPiece';
+import { PressInset } from '../look/PressInset';
+import { ShopFrame } from '../shell/ShopFrame';
+import { CorrectDialog } from './CorrectDialog';
+
+const PAPER_WORDS: Readonly<Record<LogEntry['paperState'], string>> = {
+  even: 'pale and even',
+  'left-all': 'dye left all over',
+  'left-in-places': 'dye left in places',
+  browned: 'browned',
+};
+
+/** One entry of the log, whole: marks, photographs, settings, the plan as it stood, and what corrected it. */
+export function EntryPage({ id }: { id: string }) {
+  const found = useLiveQuery(async () => (await entryWithAnswers(id)) ?? 'missing', [id]);
+  const [correcting, setCorrecting] = useState(false);
+  if (found === undefined) return <ShopFrame title="Logbook">{null}</ShopFrame>;
+  if (found === 'missing')
+    return (
+      <ShopFrame title="Logbook">
+        <div className="grid gap-3 p-8">
+          <p className="text-lead">
+            This entry is not in this browser. It may be in another one’s log: bring that log in.
+          </p>
+          <Link href="/logbook" className="font-label font-semibold underline">
+            To the logbook
+          </Link>
+        </div>
+      </ShopFrame>
+    );
+  const { entry, corrects, answers } = found;
+  return (
+    <ShopFrame
+      title={entry.jobName}
+      about={`${momentText(entry.at)}${entry.by ? `, ${entry.by}` : ''}`}
+      actions={
+        <>
+          <Link href="/logbook" className="font-label font-semibold underline">
+            All entries
+          </Link>
+          <Button disabled={answers.length > 0} onClick={() => setCorrecting(true)}>
+            Correct it
+          </Button>
+        </>
+      }
+    >
+      <div tabIndex={0} role="region" aria-label="The entry" className="h-full overflow-auto p-5">
+        {answers.map((a) => (
+          <p key={a.id} className="mb-3 border-2 border-ink bg-warning/25 p-3">
+            This entry no longer counts: it was corrected{' '}
+            <Link href={`/logbook/${a.id}`} className="underline">
+              {momentText(a.at)}
+            </Link>
+            .
+          </p>
+        ))}
+        {corrects && (
+          <p className="mb-3">
+            Corrects the entry of{' '}
+            <Link href={`/logbook/${corrects.id}`} className="underline">
+              {momentText(corrects.at)}
+            </Link>
+            .
+          </p>
+        )}
+        <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_20rem]">
+          <Looked entry={entry} />
+          <StoodList stood={entry.stood} />
+        </div>
+      </div>
+      {correcting && <CorrectDialog entry={entry} onClose={() => setCorrecting(false)} />}
+    </ShopFrame>
+  );
+}
+
+function Looked({ entry: e }: { entry: LogEntry }) {
+  const s = e.settings;
+  const kept = e.keptDwellS === null ? [] : [` (kept `, seconds(Math.round(e.keptDwellS)), ')'];
+  const facts: readonly (readonly [string, React.ReactNode])[] = [
+    ['Blank', `${e.blankName}${e.lot === '' ? '' : `, lot ${e.lot}`}`],
+    ['Press', e.pressName],
+    [
+      'Settings',
+      <Say
+        key="s"
+        phrase={[
+          celsius(s.platenC),
+          ' · ',
+          seconds(s.dwellS),
+          ...kept,
+          s.passes > 1 ? ` × ${s.passes}` : '',
+          `, ${s.pressure.replace('-', ' to ')}, peel ${s.peel}`,
+        ]}
+      />,
+    ],
+    ['Used paper', PAPER_WORDS[e.paperState]],
+    ['Pieces', `${e.good} good, ${e.spoiled} spoiled`],
+    ...(e.cause ? [['It was', CAUSES[e.cause].label] as const] : []),
+    ...(e.tried ? [['Tried', CAUSES[e.tried].change] as const] : []),
+    ...(e.paperName === '' ? [] : [['Paper and printer', `${e.paperName}, ${e.printerName}`] as const]),
+  ];
+  return (
+    <section aria-label="What was seen">
+      <p className="mb-3">
+        <span className={`px-3 py-1 font-label text-lead font-semibold ${VERDICT_GROUND[e.verdict]}`}>
+          {VERDICT_WORDS[e.verdict]}
+        </span>
+      </p>
+      <div className="flex flex-wrap gap-4">
+        {e.face && (
+          <SeenPiece face={e.face} marks={e.marks} photo={e.photos.find((p) => p.of === 'piece') ?? null} />
+        )}
+        {e.face && e.photos.some((p) => p.of === 'paper') && (
+          <SeenPiece
+            face={e.face}
+            marks={e.marks.filter((m) => m.fault === 'dye-left' || m.fault === 'paper-browned')}
+            photo={e.photos.find((p) => p.of === 'paper') ?? null}
+          />
+        )}
+        {e.face && e.lay && e.lay.pieces.length > 0 && (
+          <PressInset
+            lay={e.lay}
+            face={e.face}
+            piece={e.marks.find((m) => m.piece !== null)?.piece ?? null}
+          />
+        )}
+      </div>
+      {!e.face && e.marks.length > 0 && <p>{e.marks.map((m) => faultLabel(m.fault)).join(', ')}</p>}
+      <dl className="mt-4 grid max-w-3xl grid-cols-[9rem_minmax(0,1fr)] gap-x-4">
+        {facts.map(([label, value]) => (
+          <div key={label} className="col-span-2 grid grid-cols-subgrid border-b border-rule py-1.5">
+            <dt className="text-soft">{label}</dt>
+            <dd className="font-label font-medium">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      {e.note !== '' && <p className="mt-3 max-w-3xl text-lead">“{e.note}”</p>}
+      {e.replies.length > 0 && (
+        <ul aria-label="Asked and answered" className="mt-3 grid gap-0.5">
+          {e.replies.map((r) => {
+            const q = QUESTIONS.find((x) => x.id === r.question);
+            return (
+              <li key={r.question}>
+                {q?.text ?? r.question} <strong>{q?.words[q.values.indexOf(r.answer)] ?? r.answer}</strong>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+const asQuantity = (s: Stood): Quantity =>
+  s.kind === 'word' || typeof s.value === 'string'
+    ? { kind: 'word', value: String(s.value) }
+    : { kind: s.kind, value: s.value };
+
+/** The plan as it stood when it was written: figures only, as they were. */
+function StoodList({ stood }: { stood: readonly Stood[] }) {
+  const units = useUnits();
+  return (
+    <section aria-label="The plan as it stood">
+      <h2 className="font-name text-lead font-semibold">The plan as it stood</h2>
+      {stood.length === 0 && <p className="text-soft">Not kept with this entry.</p>}
+      <dl className="mt-1">
+        {stood.map((s, i) => (
+          <div key={i} className="flex items-baseline justify-between gap-3 border-b border-rule py-1">
+            <dt>{s.label}</dt>
+            <dd className="text-right font-label font-semibold">{quantityText(asQuantity(s), units)}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}

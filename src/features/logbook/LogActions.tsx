@@ -1,0 +1,158 @@
+'use client';
+
+import { FileDown, FileUp } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { useRef } from 'react';
+import { drawnPdf } from '@/core/formats/drawnPdf';
+import { logCsv, readLogCsv } from '@/core/formats/logCsv';
+import { logJson, readLogJson } from '@/core/formats/logFile';
+import { monthPage } from '@/core/log/monthPage';
+import { rowOf, type LogQuery } from '@/core/log/rows';
+import type { PictureFile } from '@/core/formats/jobFile';
+import type { Result } from '@/core/basics/result';
+import type { LogEntry } from '@/core/shop/records';
+import { checkPictures, photosOf, pictureRecords } from '@/data/files';
+import { entriesById, mergeIntoLog } from '@/data/log';
+import { Button } from '@/ui/Button';
+import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
+import { saveBytesAs, saveTextAs } from '../shell/download';
+import { useShop } from '../shell/shopContext';
+import { allIds, chartsFor, type FoundEntries } from './useLogIndex';
+import { labelFont } from './labelFont';
+
+interface Props {
+  readonly query: LogQuery;
+  readonly found: FoundEntries | null;
+}
+
+interface Brought {
+  readonly entries: readonly LogEntry[];
+  readonly pictures: readonly PictureFile[];
+}
+
+/** Reads a logbook by what it is, not by what it is called. */
+function readLog(text: string): Result<Brought> {
+  if (/^\s*[{[]/.test(text)) {
+    const file = readLogJson(text);
+    if (!file.ok) return file;
+    const checked = checkPictures(file.value.pictures, 'Logbook file');
+    return checked.ok ? { ok: true, value: file.value } : checked;
+  }
+  const table = readLogCsv(text);
+  return table.ok ? { ok: true, value: { entries: table.value, pictures: [] } } : table;
+}
+
+const MOST_BYTES = 400_000_000;
+const many = (n: number, one: string, more: string): string =>
+  `${n.toLocaleString('en')} ${n === 1 ? one : more}`;
+
+async function bring(file: File): Promise<void> {
+  if (file.size > MOST_BYTES)
+    return notifyWrong(`${file.name}: larger than 400 MB. Split it. Nothing was changed.`);
+  let text: string;
+  try {
+    text = await file.text();
+  } catch {
+    return notifyWrong(`${file.name} could not be read. It may have been moved. Choose it again.`);
+  }
+  const read = readLog(text);
+  if (!read.ok) return notifyProblem(read.problem);
+  const merged = await mergeIntoLog(read.value.entries, pictureRecords(read.value.pictures));
+  if (!merged.ok) return notifyProblem(merged.problem);
+  const { add, same, renamed } = merged.value;
+  notify(
+    `${many(add.length, 'entry', 'entries')} added, ${same.toLocaleString('en')} here already.${renamed > 0 ? ` ${many(renamed, 'was', 'were')} of the same name and said something else: added beside the shop’s own.` : ''}`,
+  );
+}
+
+/** Files in and out. */
+export function LogActions({ query, found }: Props) {
+  const { shop } = useShop();
+  const input = useRef<HTMLInputElement>(null);
+  const none = !found || found.entries.length === 0;
+  const chosen = async () => entriesById(await allIds(query));
+  const saveCsv = async () => saveTextAs('logbook.csv', logCsv(await chosen()), 'text/csv');
+  const saveJson = async () => {
+    const entries = await chosen();
+    saveTextAs(
+      'logbook.mesalog.json',
+      logJson(shop.settings.shopName, entries, await photosOf(entries)),
+      'application/json',
+    );
+  };
+  const saveMonth = async () => {
+    const newest = found?.entries[0];
+    if (!newest) return;
+    const at = new Date(query.fromAt ?? newest.at);
+    const fromAt = new Date(at.getFullYear(), at.getMonth(), 1).getTime();
+    const toAt = new Date(at.getFullYear(), at.getMonth() + 1, 1).getTime();
+    const asked = { ...query, fromAt, toAt };
+    const entries = await entriesById(await allIds(asked));
+    const charts = await chartsFor(asked);
+    if (!charts) return;
+    const names = new Map(
+      entries.flatMap((e) => [
+        [e.blankId, e.blankName] as const,
+        [e.pressId, e.pressName] as const,
+        [e.jobId, e.jobName] as const,
+      ]),
+    );
+    const month = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' }).format(fromAt);
+    const page = monthPage(entries.map(rowOf), charts, {
+      shopName: shop.settings.shopName,
+      month,
+      currency: shop.settings.currency,
+      nameOf: (id) => names.get(id) ?? id,
+    });
+    const font = await labelFont();
+    if (!font.ok) return notifyProblem(font.problem);
+    const bytes = await drawnPdf(`Logbook, ${month}`, [page], font.value);
+    saveBytesAs(`logbook-${month.toLowerCase().replace(' ', '-')}.pdf`, bytes, 'application/pdf');
+  };
+  const item =
+    'flex min-h-10 items-center px-3 font-label text-base outline-none data-[highlighted]:bg-strata-3 data-[highlighted]:text-white data-[disabled]:text-soft';
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,.csv,application/json,text/csv"
+        aria-label="Logbook to bring in"
+        tabIndex={-1}
+        className="sr-only"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = '';
+          if (file) void bring(file);
+        }}
+      />
+      <Button onClick={() => input.current?.click()}>
+        <FileUp size={18} aria-hidden /> Bring a log in
+      </Button>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger asChild>
+          <Button disabled={none}>
+            <FileDown size={18} aria-hidden /> Save
+          </Button>
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            sideOffset={4}
+            className="z-30 min-w-64 border-2 border-ink bg-sheet"
+          >
+            <DropdownMenu.Item className={item} onSelect={() => void saveCsv()}>
+              What is shown, as CSV
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => void saveJson()}>
+              What is shown, whole, as JSON
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => void saveMonth()}>
+              The month’s page, as PDF
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </>
+  );
+}

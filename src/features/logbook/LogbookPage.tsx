@@ -1,0 +1,76 @@
+'use client';
+
+import { useDeferredValue, useMemo, useState } from 'react';
+import { WHOLE_LOG, type LogQuery } from '@/core/log/rows';
+import { Segments } from '@/ui/Segments';
+import { ShopFrame } from '../shell/ShopFrame';
+import { Charts } from './Charts';
+import { Filters } from './Filters';
+import { LogActions } from './LogActions';
+import { LogList } from './LogList';
+import { OverlayMap } from './OverlayMap';
+import { useFound, useLogIndex, type FoundEntries, type LogIndex } from './useLogIndex';
+
+const VIEWS = [
+  { value: 'list', label: 'Entries' },
+  { value: 'charts', label: 'Charts' },
+  { value: 'map', label: 'Over each other' },
+] as const;
+type View = (typeof VIEWS)[number]['value'];
+
+/** Entries read at first, and so many more each time the list is scrolled to its end. */
+const STRETCH = 120;
+
+const whole = (q: LogQuery): boolean => JSON.stringify(q) === JSON.stringify(WHOLE_LOG);
+
+function totalText(found: FoundEntries | null, index: LogIndex): string {
+  if (!found) return 'reading…';
+  if (found.total === null)
+    return `reading ${index.read.toLocaleString('en')} of ${index.of.toLocaleString('en')} entries`;
+  const entries = `${found.total.toLocaleString('en')} ${found.total === 1 ? 'entry' : 'entries'}`;
+  return whole(found.query) ? `${entries}, newest first` : `${entries} of ${index.of.toLocaleString('en')}`;
+}
+
+/** What was pressed, with what settings, and what came of it: filtered, charted, laid over each other. */
+export function LogbookPage() {
+  const [query, setQuery] = useState<LogQuery>(WHOLE_LOG);
+  const [view, setView] = useState<View>('list');
+  const [most, setMost] = useState(STRETCH);
+  const index = useLogIndex();
+  const asked = useDeferredValue(query);
+  const found = useFound(asked, most, index, view === 'charts');
+  const change = useMemo(
+    () => (next: Partial<LogQuery>) => {
+      setQuery((q) => ({ ...q, ...next }));
+      setMost(STRETCH);
+    },
+    [],
+  );
+  return (
+    <ShopFrame
+      title="Logbook"
+      about={totalText(found, index)}
+      actions={<LogActions query={asked} found={found} />}
+    >
+      <div className="flex h-full flex-col">
+        <div className="flex flex-wrap items-center gap-3 border-b border-rule px-4 py-2">
+          <Segments label="Show the log as" value={view} options={VIEWS} onChange={setView} />
+          <Filters query={query} onChange={change} />
+        </div>
+        <div className="min-h-0 flex-1">
+          {view === 'list' && found && <LogList found={found} onEnd={() => setMost((m) => m + STRETCH)} />}
+          {view === 'charts' && found?.charts && (
+            <Charts
+              charts={found.charts}
+              onOpen={(next) => {
+                change(next);
+                setView('list');
+              }}
+            />
+          )}
+          {view === 'map' && <OverlayMap query={asked} index={index} />}
+        </div>
+      </div>
+    </ShopFrame>
+  );
+}

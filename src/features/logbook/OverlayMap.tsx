@@ -1,0 +1,163 @@
+'use client';
+
+import type { LogQuery } from '@/core/log/rows';
+import {
+  cellWords,
+  LEAST_MARKS,
+  MAP_CELLS,
+  type Gathering,
+  type LaidMark,
+  type Overlay,
+} from '@/core/look/overlay';
+import { faultLabel } from '@/core/look/faults';
+import { useOverlay, type LogIndex } from './useLogIndex';
+
+const SIZE = 300;
+const ROOM = 22;
+
+const chanceWords = (chance: number): string =>
+  chance <= 0.001
+    ? 'less than 1 in 1,000'
+    : chance < 0.1
+      ? `1 in ${Math.round(1 / chance)}`
+      : `${Math.round(chance * 100)} in 100`;
+
+const FOLLOWS: Readonly<Record<Overlay['follows'], string>> = {
+  press:
+    'They go with the press: the same place of it, whichever way the pieces lay. Look at its pressure and its face there.',
+  blank:
+    'They go with the blank: the same place of it, wherever it lay. Look at the wrap, the seam and the coating there.',
+  both: 'They gather, and the pieces all lay alike, so press and blank cannot be told apart. Turn the next piece half round: what the fault does then decides.',
+  neither: 'They lie as chance would strew them: no place of press or blank is worse than another.',
+  'too-few': `Too few marks with a place to tell anything: ${LEAST_MARKS} at least.`,
+};
+
+/** Marks of many pieces in the coordinates of the blank and of the press. */
+export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex }) {
+  const found = useOverlay(query, index);
+  if (!found) return <p className="p-8 text-lead">Reading…</p>;
+  const placed = found.marks.filter((m) => m.onPress !== null);
+  const counts = new Map<string, number>();
+  for (const m of found.marks) counts.set(faultLabel(m.fault), (counts.get(faultLabel(m.fault)) ?? 0) + 1);
+  return (
+    <div tabIndex={0} role="region" aria-label="Marks over each other" className="h-full overflow-auto p-4">
+      <p className="max-w-3xl text-lead leading-snug" role="status">
+        {FOLLOWS[found.follows]}
+      </p>
+      <div className="mt-3 flex flex-wrap gap-8">
+        <MarkMap
+          title="On the blank"
+          corners={['top', 'foot']}
+          marks={found.marks}
+          at={(m) => m.onFace}
+          gathering={found.onFace}
+          on="face"
+        />
+        {placed.length > 0 && (
+          <MarkMap
+            title="In the press"
+            corners={['back of the platen, or top of the mat', 'front']}
+            marks={placed}
+            at={(m) => m.onPress ?? m.onFace}
+            gathering={found.onPress}
+            on="press"
+          />
+        )}
+        <section aria-label="What is laid over each other" className="min-w-56">
+          <h2 className="font-name text-lead font-semibold">{found.marks.length} marks</h2>
+          <ul className="mt-1">
+            {[...counts]
+              .sort((a, b) => b[1] - a[1])
+              .map(([label, n]) => (
+                <li key={label} className="flex justify-between gap-4 border-b border-rule py-1">
+                  <span>{label}</span>
+                  <strong>{n}</strong>
+                </li>
+              ))}
+          </ul>
+          <p className="mt-2 max-w-64 text-soft">
+            Narrow by fault, press or blank to see one by itself. A mark all over a piece has no place and is
+            left out.
+          </p>
+        </section>
+      </div>
+    </div>
+  );
+}
+
+interface MapProps {
+  readonly title: string;
+  readonly corners: readonly [string, string];
+  readonly marks: readonly LaidMark[];
+  readonly at: (m: LaidMark) => { readonly x: number; readonly y: number };
+  readonly gathering: Gathering | null;
+  readonly on: 'press' | 'face';
+}
+
+function MarkMap({ title, corners, marks, at, gathering, on }: MapProps) {
+  const cell = SIZE / MAP_CELLS;
+  const x = (v: number) => ROOM + Math.min(1, Math.max(0, v)) * SIZE;
+  const y = (v: number) => ROOM + Math.min(1, Math.max(0, v)) * SIZE;
+  const most = gathering?.most;
+  return (
+    <figure>
+      <figcaption className="font-name text-lead font-semibold">{title}</figcaption>
+      <svg
+        width={SIZE + 2 * ROOM}
+        height={SIZE + 2 * ROOM}
+        role="img"
+        aria-label={`${title}: ${marks.length} marks`}
+      >
+        <rect x={ROOM} y={ROOM} width={SIZE} height={SIZE} fill="#f8faf6" stroke="#14211f" strokeWidth={2} />
+        {most && gathering.chance < 0.05 && (
+          <rect
+            x={ROOM + most.column * cell}
+            y={ROOM + most.row * cell}
+            width={cell}
+            height={cell}
+            fill="#d08a3e"
+            fillOpacity={0.35}
+          />
+        )}
+        {[1, 2, 3].map((i) => (
+          <g key={i} stroke="#dfe5dd">
+            <line x1={ROOM + i * cell} x2={ROOM + i * cell} y1={ROOM} y2={ROOM + SIZE} />
+            <line y1={ROOM + i * cell} y2={ROOM + i * cell} x1={ROOM} x2={ROOM + SIZE} />
+          </g>
+        ))}
+        {marks.map((m, i) => {
+          const p = at(m);
+          return (
+            <circle
+              key={i}
+              cx={x(p.x)}
+              cy={y(p.y)}
+              r={3 + 1.5 * m.severity}
+              fill="#c8371b"
+              fillOpacity={0.45}
+            />
+          );
+        })}
+        <text x={ROOM + SIZE / 2} y={ROOM - 7} textAnchor="middle" fontSize={13} className="font-label">
+          {corners[0]}
+        </text>
+        <text
+          x={ROOM + SIZE / 2}
+          y={ROOM + SIZE + 16}
+          textAnchor="middle"
+          fontSize={13}
+          className="font-label"
+        >
+          {corners[1]}
+        </text>
+      </svg>
+      {gathering && (
+        <p className="max-w-80">
+          {gathering.chance < 0.05
+            ? `${Math.round(gathering.most.share * 100)} % lie at the ${cellWords(gathering.most, on)}. Chance would gather them so ${chanceWords(gathering.chance)}.`
+            : `No place stands out: chance would gather them like this ${chanceWords(gathering.chance)}.`}
+        </p>
+      )}
+    </figure>
+  );
+}

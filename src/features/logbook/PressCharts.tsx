@@ -1,0 +1,161 @@
+'use client';
+
+import { extent, line, max, scaleLinear, scaleTime } from 'd3';
+import Link from 'next/link';
+import type { DriftLine, KeptChart } from '@/core/log/charts';
+import { dayText } from '@/ui/dates';
+import { useShop } from '../shell/shopContext';
+import { AXIS, CHART, ChartFrame } from './ChartFrame';
+import type { Open } from './Charts';
+
+const { width: W, height: H } = CHART;
+const INKS = ['#173a36', '#ad4b25', '#1d2c5e', '#7f9468', '#6e2f2a'] as const;
+
+/** Verdicts of each press as they drift. */
+export function DriftLines({ lines, onOpen }: { lines: readonly DriftLine[]; onOpen: Open }) {
+  const { shop } = useShop();
+  const nameOf = (id: string) => shop.presses.find((p) => p.id === id)?.name ?? id;
+  const drifting = lines.filter((l) => l.drifts !== null);
+  const answer =
+    lines.length === 0
+      ? 'Too few entries to tell: eight of one press at least.'
+      : drifting.length === 0
+        ? 'No. What each press gives varies no more than chance.'
+        : drifting
+            .map(
+              (l) =>
+                `${nameOf(l.pressId)} gives ${l.drifts === 'too-little' ? 'too little' : 'too much'} again and again${l.sinceAt === null ? '' : ` since ${dayText(new Date(l.sinceAt))}`}: read its face with a probe.`,
+            )
+            .join(' ');
+  const points = lines.flatMap((l) => l.points);
+  const [from = 0, to = 1] = extent(points, (p) => p.at);
+  const reach = Math.max(0.3, max(points, (p) => Math.max(Math.abs(p.value), p.limit)) ?? 0);
+  const x = scaleTime([from, Math.max(to, from + 1)], [CHART.left, W - CHART.right]);
+  const y = scaleLinear([-reach, reach], [H - CHART.bottom, CHART.top]);
+  return (
+    <ChartFrame question="Does a press drift?" answer={answer}>
+      {lines.length > 0 && (
+        <>
+          <svg
+            viewBox={`0 0 ${W} ${H}`}
+            className="w-full"
+            role="img"
+            aria-label="Verdicts of each press, weighed towards the newest"
+          >
+            <line x1={CHART.left} x2={W - CHART.right} y1={y(0)} y2={y(0)} stroke="#b9c6bc" />
+            <text x={CHART.left} y={CHART.top + 10} {...AXIS}>
+              too much
+            </text>
+            <text x={CHART.left} y={H - CHART.bottom - 3} {...AXIS}>
+              too little
+            </text>
+            {lines.map((l, i) => (
+              <g key={l.pressId} stroke={INKS[i % INKS.length]} fill="none">
+                <path
+                  d={
+                    line<(typeof l.points)[number]>(
+                      (p) => x(p.at),
+                      (p) => y(p.value),
+                    )(l.points) ?? ''
+                  }
+                  strokeWidth={2}
+                />
+                <path
+                  d={
+                    line<(typeof l.points)[number]>(
+                      (p) => x(p.at),
+                      (p) => y(p.limit),
+                    )(l.points) ?? ''
+                  }
+                  strokeDasharray="3 4"
+                  strokeOpacity={0.6}
+                />
+                <path
+                  d={
+                    line<(typeof l.points)[number]>(
+                      (p) => x(p.at),
+                      (p) => y(-p.limit),
+                    )(l.points) ?? ''
+                  }
+                  strokeDasharray="3 4"
+                  strokeOpacity={0.6}
+                />
+              </g>
+            ))}
+            <text x={CHART.left} y={H - 6} {...AXIS}>
+              {dayText(new Date(from))}
+            </text>
+            <text x={W - CHART.right} y={H - 6} textAnchor="end" {...AXIS}>
+              {dayText(new Date(to))}
+            </text>
+          </svg>
+          <ul className="flex flex-wrap gap-x-4">
+            {lines.map((l, i) => (
+              <li key={l.pressId}>
+                <button
+                  type="button"
+                  onClick={() => onOpen({ pressId: l.pressId })}
+                  className="flex min-h-8 items-center gap-1.5 underline underline-offset-2"
+                >
+                  <span
+                    aria-hidden
+                    className="inline-block h-1 w-5"
+                    style={{ background: INKS[i % INKS.length] }}
+                  />
+                  {nameOf(l.pressId)}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </ChartFrame>
+  );
+}
+
+/** Time set against time kept. */
+export function KeptDots({ chart }: { chart: KeptChart }) {
+  const { points } = chart;
+  const most = Math.max(10, max(points, (p) => Math.max(p.setS, p.keptS)) ?? 10) * 1.05;
+  const x = scaleLinear([0, most], [CHART.left, W - CHART.right]);
+  const y = scaleLinear([0, most], [H - CHART.bottom, CHART.top]);
+  const by = Math.round(Math.abs(chart.over) * 100);
+  const answer =
+    points.length === 0
+      ? 'No run was kept with what is shown.'
+      : `${by === 0 ? 'On the mean as set.' : `On the mean ${by} % too ${chart.over > 0 ? 'long' : 'short'}.`} ${Math.round(chart.off * 100)} % of entries are off by more than a twentieth.`;
+  return (
+    <ChartFrame question="Is the time kept as it is set?" answer={answer}>
+      {points.length > 0 && (
+        <svg
+          viewBox={`0 0 ${W} ${H}`}
+          className="w-full"
+          role="group"
+          aria-label="Time kept against time set, seconds"
+        >
+          <line x1={x(0)} y1={y(0)} x2={x(most)} y2={y(most)} stroke="#3c6b57" strokeDasharray="5 4" />
+          {x.ticks(5).map((t) => (
+            <text key={t} x={x(t)} y={H - 8} textAnchor="middle" {...AXIS}>
+              {t} s
+            </text>
+          ))}
+          {y.ticks(3).map((t) => (
+            <text key={t} x={CHART.left - 6} y={y(t) + 4} textAnchor="end" {...AXIS}>
+              {t} s
+            </text>
+          ))}
+          {points.map((p) => (
+            <Link
+              key={p.id}
+              href={`/logbook/${p.id}`}
+              aria-label={`Set ${Math.round(p.setS)} s, kept ${Math.round(p.keptS)} s. Open the entry`}
+            >
+              <circle cx={x(p.setS)} cy={y(p.keptS)} r={4.5} fill="#14211f" fillOpacity={0.6} />
+            </Link>
+          ))}
+        </svg>
+      )}
+      <p className="text-soft">Across: set. Up: kept. Above the line it stayed closed too long.</p>
+    </ChartFrame>
+  );
+}

@@ -1,0 +1,202 @@
+'use client';
+
+import { line, max, scaleBand, scaleLinear, scaleTime } from 'd3';
+import type { CostChart, FaultBar, GoodChart } from '@/core/log/charts';
+import { CAUSES, faultLabel } from '@/core/look/faults';
+import { dayText } from '@/ui/dates';
+import { useShop } from '../shell/shopContext';
+import { AXIS, CHART, ChartFrame } from './ChartFrame';
+import type { Open } from './Charts';
+
+const { width: W, height: H } = CHART;
+const pct = (v: number): string => `${Math.round(v * 100)} %`;
+const INK = { outside: '#c8371b', run: '#d08a3e', none: '#14211f' } as const;
+
+function goodAnswer(chart: GoodChart): string {
+  const last = chart.weeks.at(-1);
+  const outside = chart.weeks.filter((w) => w.signal === 'outside').length;
+  if (!last) return '';
+  if (last.signal === 'outside')
+    return `${pct(chart.share)} good over all. Last week lies outside what chance does: something changed.`;
+  if (last.signal === 'run')
+    return `${pct(chart.share)} good over all. Eight weeks on one side: something changed slowly.`;
+  if (outside > 0)
+    return `${pct(chart.share)} good over all. ${outside} ${outside === 1 ? 'week lies' : 'weeks lie'} outside what chance does.`;
+  return `${pct(chart.share)} good over all. Every week lies within what chance does: no trend.`;
+}
+
+/** Good out of pressed by week, with the limits of chance. */
+export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open }) {
+  const { weeks } = chart;
+  const [first, last] = [weeks[0], weeks.at(-1)];
+  if (!first || !last) return null;
+  const x = scaleTime([first.fromAt - 3e8, last.fromAt + 3e8], [CHART.left, W - CHART.right]);
+  const low = Math.max(0, Math.min(0.9, ...weeks.map((w) => Math.min(w.share, w.low))) - 0.05);
+  const y = scaleLinear([low, 1], [H - CHART.bottom, CHART.top]);
+  const path = line<(typeof weeks)[number]>(
+    (w) => x(w.fromAt),
+    (w) => y(w.share),
+  );
+  const limit = (of: 'low' | 'high') =>
+    line<(typeof weeks)[number]>(
+      (w) => x(w.fromAt),
+      (w) => y(w[of]),
+    )(weeks) ?? '';
+  return (
+    <ChartFrame question="Is it getting better or worse?" answer={goodAnswer(chart)}>
+      <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="group" aria-label="Good out of pressed by week">
+        {y.ticks(4).map((t) => (
+          <g key={t}>
+            <line x1={CHART.left} x2={W - CHART.right} y1={y(t)} y2={y(t)} stroke="#dfe5dd" />
+            <text x={CHART.left - 6} y={y(t) + 4} textAnchor="end" {...AXIS}>
+              {pct(t)}
+            </text>
+          </g>
+        ))}
+        <path d={limit('low')} fill="none" stroke="#ad4b25" strokeDasharray="5 4" />
+        <path d={limit('high')} fill="none" stroke="#ad4b25" strokeDasharray="5 4" />
+        <line x1={CHART.left} x2={W - CHART.right} y1={y(chart.share)} y2={y(chart.share)} stroke="#3c6b57" />
+        <path d={path(weeks) ?? ''} fill="none" stroke="#14211f" strokeWidth={1.5} />
+        {weeks.map((w) => (
+          <a
+            key={w.fromAt}
+            href="#week"
+            aria-label={`Week of ${dayText(new Date(w.fromAt))}: ${w.good} good of ${w.pressed}. Open its entries`}
+            onClick={(e) => {
+              e.preventDefault();
+              onOpen({ fromAt: w.fromAt, toAt: w.toAt });
+            }}
+          >
+            <circle cx={x(w.fromAt)} cy={y(w.share)} r={12} fill="transparent" />
+            <circle cx={x(w.fromAt)} cy={y(w.share)} r={5} fill={INK[w.signal ?? 'none']} />
+          </a>
+        ))}
+        <text x={CHART.left} y={H - 6} {...AXIS}>
+          {dayText(new Date(first.fromAt))}
+        </text>
+        <text x={W - CHART.right} y={H - 6} textAnchor="end" {...AXIS}>
+          week of {dayText(new Date(last.fromAt))}
+        </text>
+      </svg>
+      <p className="text-soft">
+        Dashed: what chance keeps within
+        {chart.scatter > 1.05 &&
+          `, widened ${chart.scatter.toFixed(1)} times because pieces of one run share their faults`}
+        .
+      </p>
+    </ChartFrame>
+  );
+}
+
+const SHOWN = 8;
+const CAUSE_INK = ['#3c6b57', '#d08a3e', '#6e2f2a', '#7f9468'] as const;
+
+/** Faults, commonest first, each by what it was put down to. */
+export function FaultBars({ bars, onOpen }: { bars: readonly FaultBar[]; onOpen: Open }) {
+  const [top] = bars;
+  if (!top)
+    return (
+      <ChartFrame question="What goes wrong most?" answer="No fault was marked in what is shown.">
+        {null}
+      </ChartFrame>
+    );
+  const cause = top.causes.find((c) => c.cause !== null)?.cause;
+  const most = top.entries;
+  return (
+    <ChartFrame
+      question="What goes wrong most?"
+      answer={`${faultLabel(top.fault)}, in ${top.entries} ${top.entries === 1 ? 'entry' : 'entries'}${cause ? `, mostly from: ${CAUSES[cause].label}` : '; its cause was not settled'}.`}
+    >
+      <ul className="grid gap-1">
+        {bars.slice(0, SHOWN).map((b) => (
+          <li key={b.fault}>
+            <button
+              type="button"
+              onClick={() => onOpen({ fault: b.fault })}
+              className="grid min-h-8 w-full grid-cols-[11rem_minmax(0,1fr)_2.5rem] items-center gap-2 text-left hover:bg-board"
+            >
+              <span className="truncate font-label font-medium">{faultLabel(b.fault)}</span>
+              <span className="flex h-5 bg-ruling" aria-hidden>
+                {b.causes.map((c, i) => (
+                  <span
+                    key={c.cause ?? 'none'}
+                    title={c.cause ? CAUSES[c.cause].label : 'not settled'}
+                    style={{
+                      width: `${(100 * c.entries) / most}%`,
+                      background: c.cause ? CAUSE_INK[i % CAUSE_INK.length] : '#b9c6bc',
+                    }}
+                  />
+                ))}
+              </span>
+              <span className="text-right font-label font-semibold">{b.entries}</span>
+            </button>
+            <p className="pl-1 text-fine text-soft">
+              {b.causes
+                .map((c) => `${c.cause ? CAUSES[c.cause].label : 'not settled'} ${c.entries}`)
+                .join(', ')}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </ChartFrame>
+  );
+}
+
+/** What spoiled pieces cost, by week. */
+export function CostWeeks({ chart, onOpen }: { chart: CostChart; onOpen: Open }) {
+  const { shop } = useShop();
+  const money = (cents: number) => `${shop.settings.currency}${(cents / 100).toFixed(2)}`;
+  const { weeks } = chart;
+  const x = scaleBand(
+    weeks.map((w) => String(w.fromAt)),
+    [CHART.left, W - CHART.right],
+  ).padding(0.25);
+  const y = scaleLinear([0, max(weeks, (w) => w.cents) ?? 1], [H - CHART.bottom, CHART.top]);
+  const answer =
+    chart.cents === 0 && chart.unpriced === 0
+      ? 'Nothing was spoiled in what is shown.'
+      : `${money(chart.cents)} in blanks.${chart.unpriced > 0 ? ` ${chart.unpriced} more spoiled ${chart.unpriced === 1 ? 'piece has' : 'pieces have'} no price: give their blanks one.` : ''}`;
+  return (
+    <ChartFrame question="What did spoiled pieces cost?" answer={answer}>
+      {weeks.length > 0 && (
+        <svg
+          viewBox={`0 0 ${W} ${H}`}
+          className="w-full"
+          role="group"
+          aria-label="Cost of spoiled blanks by week"
+        >
+          {y.ticks(3).map((t) => (
+            <g key={t}>
+              <line x1={CHART.left} x2={W - CHART.right} y1={y(t)} y2={y(t)} stroke="#dfe5dd" />
+              <text x={CHART.left - 4} y={y(t) + 4} textAnchor="end" {...AXIS}>
+                {money(t).replace(/\.00$/, '')}
+              </text>
+            </g>
+          ))}
+          {weeks.map((w) => (
+            <a
+              key={w.fromAt}
+              href="#week"
+              aria-label={`Week of ${dayText(new Date(w.fromAt))}: ${money(w.cents)}. Open its entries`}
+              onClick={(e) => {
+                e.preventDefault();
+                onOpen({ fromAt: w.fromAt, toAt: w.toAt });
+              }}
+            >
+              <rect
+                x={x(String(w.fromAt))}
+                width={x.bandwidth()}
+                y={y(w.cents)}
+                height={Math.max(1, H - CHART.bottom - y(w.cents))}
+                fill="#ad4b25"
+              />
+            </a>
+          ))}
+          <text x={CHART.left} y={H - 6} {...AXIS}>
+            {dayText(new Date(weeks[0]?.fromAt ?? 0))}
+          </text>
+        </svg>
+      )}
+    </ChartFrame>
+  );
+}

@@ -1,0 +1,121 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
+import type { LogCharts } from '@/core/log/charts';
+import type { LogQuery } from '@/core/log/rows';
+import type { Overlay } from '@/core/look/overlay';
+import type { LogEntry } from '@/core/shop/records';
+import { db } from '@/data/db';
+import { entriesById, newestEntries } from '@/data/log';
+import { inLogWorker, onProgress } from '@/workers/client';
+import { notifyProblem } from '@/ui/notify';
+import type { LogAnswer } from '@/workers/log.worker';
+
+/** How far the log has been taken in; `version` counts how often it has. */
+export interface LogIndex {
+  readonly version: number;
+  readonly read: number;
+  readonly of: number;
+}
+
+/** Keeps the worker's rows up with the log of this browser. */
+export function useLogIndex(): LogIndex {
+  const count = useLiveQuery(() => db.log.count(), []);
+  const [index, setIndex] = useState<LogIndex>({ version: 0, read: 0, of: 0 });
+  useEffect(() => {
+    if (count === undefined) return undefined;
+    let live = true;
+    const told = onProgress((read) => {
+      if (live) setIndex((i) => ({ ...i, read, of: count }));
+    });
+    void inLogWorker('Logbook', (api) => api.read(told) as Promise<number>).then((r) => {
+      if (!live) return;
+      if (r.ok) setIndex((i) => ({ version: i.version + 1, read: r.value, of: r.value }));
+      else notifyProblem(r.problem);
+    });
+    return () => {
+      live = false;
+    };
+  }, [count]);
+  return index;
+}
+
+export interface FoundEntries {
+  readonly query: LogQuery;
+  readonly total: number | null;
+  readonly entries: readonly LogEntry[];
+  readonly charts: LogCharts | null;
+}
+
+/** Minutes east of Greenwich as ms: weeks begin by the shop’s own clock. */
+const offsetMs = (): number => -new Date().getTimezoneOffset() * 60_000;
+
+/** Entries that match, newest first, as many as asked; until the log has been read, the newest of all. */
+export function useFound(
+  query: LogQuery,
+  most: number,
+  index: LogIndex,
+  charted: boolean,
+): FoundEntries | null {
+  const [found, setFound] = useState<FoundEntries | null>(null);
+  useEffect(() => {
+    let live = true;
+    const show = (next: FoundEntries) => {
+      if (live) setFound(next);
+    };
+    void (async () => {
+      if (index.version === 0) {
+        show({ query, total: null, entries: await newestEntries(most), charts: null });
+        return;
+      }
+      const r = await inLogWorker<LogAnswer>(
+        'Logbook',
+        (api) => api.ask(query, most, charted ? offsetMs() : null) as Promise<LogAnswer>,
+      );
+      if (!r.ok) return notifyProblem(r.problem);
+      const { total, ids, charts } = r.value;
+      show({ query, total, entries: await entriesById(ids), charts });
+    })();
+    return () => {
+      live = false;
+    };
+  }, [query, most, index.version, charted]);
+  return found;
+}
+
+/** Ids of every entry that matches. */
+export async function allIds(query: LogQuery): Promise<readonly string[]> {
+  const r = await inLogWorker<readonly string[]>(
+    'Logbook',
+    (api) => api.ids(query) as Promise<readonly string[]>,
+  );
+  if (r.ok) return r.value;
+  notifyProblem(r.problem);
+  return [];
+}
+
+/** Charts of a query asked once, for a file. */
+export async function chartsFor(query: LogQuery): Promise<LogCharts | null> {
+  const r = await inLogWorker<LogAnswer>(
+    'Logbook',
+    (api) => api.ask(query, 0, offsetMs()) as Promise<LogAnswer>,
+  );
+  return r.ok ? r.value.charts : null;
+}
+
+/** The marks of what matches, laid over each other. */
+export function useOverlay(query: LogQuery, index: LogIndex): Overlay | null {
+  const [found, setFound] = useState<Overlay | null>(null);
+  useEffect(() => {
+    if (index.version === 0) return undefined;
+    let live = true;
+    void inLogWorker<Overlay>('Logbook', (api) => api.overlay(query) as Promise<Overlay>).then((r) => {
+      if (r.ok && live) setFound(r.value);
+    });
+    return () => {
+      live = false;
+    };
+  }, [query, index.version]);
+  return found;
+}

@@ -1,0 +1,207 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { CAUSES, faultLabel } from '@/core/look/faults';
+import type { CauseShare, NextQuestion } from '@/core/look/infer';
+import { QUESTIONS } from '@/core/look/questions';
+import type { CauseId } from '@/core/shop/faultIds';
+import { formatDuration } from '@/core/units/format';
+import { Button } from '@/ui/Button';
+import { useJob } from '../job/jobContext';
+import { clueWords } from './clueWords';
+import { TableDialog } from './TableDialog';
+
+const pct = (v: number): string => `${Math.round(v * 100)} %`;
+const SHOWN = 6;
+/** A cause less likely than this is not worth a line. */
+const LEAST = 0.015;
+
+/** Causes by their probability, the question that tells most, and what speaks for them. */
+export function CauseView() {
+  const { plan, job } = useJob();
+  const { ranked } = plan.look;
+  const [table, setTable] = useState(false);
+  if (ranked.length === 0)
+    return (
+      <div className="grid flex-1 place-content-center gap-2 p-8 text-center">
+        <p className="text-lead">Mark what is seen first: a fault and where it is.</p>
+        <p className="text-soft">
+          Causes are then weighed by what is marked, the used paper, what the heat model says of the load, how
+          the passes were kept, and what this shop found before.
+        </p>
+      </div>
+    );
+  return (
+    <div className="grid flex-[1_0_auto] content-start gap-x-6 gap-y-4 p-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <section aria-label="Causes">
+        <h2 className="flex items-center justify-between font-name text-head font-semibold">
+          Likely causes
+          <Button kind="quiet" className="text-fine" onClick={() => setTable(true)}>
+            Where these figures come from
+          </Button>
+        </h2>
+        <ol className="mt-1">
+          {ranked
+            .filter((c, i) => i === 0 || c.share >= LEAST || c.cause === job.look.cause)
+            .slice(0, SHOWN)
+            .map((c) => (
+              <CauseLine key={c.cause} cause={c} />
+            ))}
+        </ol>
+        <p className="mt-2 text-soft">
+          The band is where the share lies nine times in ten, for what the table itself does not know.
+        </p>
+      </section>
+      <div className="grid content-start gap-4">
+        <Question />
+        <Speaks />
+      </div>
+      {table && <TableDialog onClose={() => setTable(false)} />}
+    </div>
+  );
+}
+
+function CauseLine({ cause: c }: { cause: CauseShare }) {
+  const { job, edit } = useJob();
+  const settled = job.look.cause === c.cause;
+  const settle = (cause: CauseId | null) => edit((j) => ({ ...j, look: { ...j.look, cause } }));
+  return (
+    <li className={`border-b border-rule py-2 ${settled ? 'bg-strata-5/30' : ''}`}>
+      <div className="flex items-baseline justify-between gap-3">
+        <span className="font-label text-lead font-semibold first-letter:uppercase">
+          {CAUSES[c.cause].label}
+        </span>
+        <span className="font-label text-lead font-semibold italic">
+          ≈ {pct(c.share)}{' '}
+          <span className="text-base font-medium text-soft not-italic">
+            ({pct(c.low)} to {pct(c.high)})
+          </span>
+        </span>
+      </div>
+      <svg viewBox="0 0 100 6" preserveAspectRatio="none" className="my-1 h-3 w-full" aria-hidden>
+        <rect width={100} height={6} fill="#dfe5dd" />
+        <rect width={100 * c.share} height={6} fill="#3c6b57" />
+        <rect x={100 * c.low} width={Math.max(0.5, 100 * (c.high - c.low))} y={4} height={2} fill="#14211f" />
+      </svg>
+      <div className="flex items-center justify-between gap-3">
+        <span className="leading-snug">{CAUSES[c.cause].change}</span>
+        <Button
+          aria-pressed={settled}
+          className={`shrink-0 ${settled ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}`}
+          onClick={() => settle(settled ? null : c.cause)}
+        >
+          {settled ? 'It was this' : 'It was this?'}
+        </Button>
+      </div>
+    </li>
+  );
+}
+
+const costWords = (q: NextQuestion): string => {
+  const { takesS, uses } = q.question;
+  const { number, unit } = formatDuration(takesS);
+  const time = takesS < 20 ? 'a look' : `${number} ${unit}`;
+  return uses === 'nothing' ? time : `${time} and a ${uses}`;
+};
+
+function Question() {
+  const { plan, job, edit } = useJob();
+  const [skipped, setSkipped] = useState<readonly string[]>([]);
+  const left = plan.look.questions.filter((q) => !skipped.includes(q.question.id));
+  const [best, ...others] = left;
+  const answer = (question: string, value: string) =>
+    edit((j) => ({
+      ...j,
+      look: {
+        ...j.look,
+        replies: [
+          ...j.look.replies.filter((r) => r.question !== question),
+          { question, answer: value },
+        ].slice(-40),
+      },
+    }));
+  return (
+    <section aria-label="Ask next" className="border-2 border-ink bg-sheet p-4">
+      <h2 className="font-name text-lead font-semibold">What tells most for what it costs</h2>
+      {best ? (
+        <>
+          <p className="mt-1 text-lead leading-snug font-semibold">{best.question.text}</p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            {best.question.values.map((v, i) => (
+              <Button key={v} className="min-h-11 px-4 text-lead" onClick={() => answer(best.question.id, v)}>
+                {best.question.words[i] ?? v}
+              </Button>
+            ))}
+            <Button kind="quiet" onClick={() => setSkipped([...skipped, best.question.id])}>
+              Cannot say
+            </Button>
+          </div>
+          <p className="mt-2 text-soft">
+            Takes {costWords(best)}. After it the likeliest cause stands at {pct(best.sureAfter)} on average;
+            now at {pct(plan.look.ranked[0]?.share ?? 0)}.
+          </p>
+          {others[0] && (
+            <p className="mt-1 text-soft">
+              Then: {others[0].question.text} ({costWords(others[0])})
+            </p>
+          )}
+        </>
+      ) : (
+        <p className="mt-1">Nothing more is worth asking: no answer would change much.</p>
+      )}
+      {job.look.replies.length > 0 && (
+        <ul aria-label="Answered" className="mt-3 border-t border-rule pt-2">
+          {job.look.replies.map((r) => {
+            const q = QUESTIONS.find((x) => x.id === r.question);
+            const words = q?.words[q.values.indexOf(r.answer)];
+            return (
+              q && (
+                <li key={r.question} className="flex items-start justify-between gap-2 py-0.5">
+                  <span>
+                    {q.text} <strong>{words ?? r.answer}</strong>
+                  </span>
+                  <button
+                    type="button"
+                    aria-label={`Take back: ${q.text}`}
+                    onClick={() =>
+                      edit((j) => ({
+                        ...j,
+                        look: { ...j.look, replies: j.look.replies.filter((x) => x.question !== r.question) },
+                      }))
+                    }
+                    className="grid size-8 shrink-0 place-items-center hover:bg-board"
+                  >
+                    <X size={16} aria-hidden />
+                  </button>
+                </li>
+              )
+            );
+          })}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** What the causes were weighed by. */
+function Speaks() {
+  const { plan } = useJob();
+  const { evidence } = plan.look;
+  const words = clueWords(evidence);
+  return (
+    <section aria-label="What they are weighed by">
+      <h2 className="font-name text-lead font-semibold">Weighed by</h2>
+      <ul className="mt-1 grid gap-0.5">
+        <li>
+          <span className="text-soft">Seen:</span> {evidence.faults.map((f) => faultLabel(f)).join(', ')}
+        </li>
+        {words.map((w) => (
+          <li key={w.label}>
+            <span className="text-soft">{w.label}:</span> {w.text}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,50 @@
+import Link from 'next/link';
+import type { HistoryStep } from '@/core/look/history';
+import { celsius, seconds } from '@/core/units/quantity';
+import { momentText } from '@/ui/dates';
+import { Say } from '@/ui/units';
+import { VERDICT_WORDS } from './Judgement';
+
+export const VERDICT_GROUND: Readonly<Record<HistoryStep['verdict'], string>> = {
+  good: 'bg-strata-3 text-white',
+  under: 'bg-board text-ink',
+  over: 'bg-strata-8 text-white',
+  other: 'bg-strata-5 text-ink',
+};
+
+const SHOWN = 12;
+
+/** A recipe’s line, oldest first: what was tried, what it did. */
+export function HistoryLine({ steps }: { steps: readonly HistoryStep[] }) {
+  const shown = steps.slice(-SHOWN);
+  return (
+    <ol className="mt-1 grid gap-0 border-l-2 border-ink pl-4">
+      {shown.map((s) => (
+        <li
+          key={s.entryId}
+          className="relative grid grid-cols-[9rem_minmax(0,1fr)_auto] items-baseline gap-3 border-b border-rule py-1.5"
+        >
+          <span aria-hidden className="absolute top-3 -left-[1.35rem] size-2.5 bg-ink" />
+          <Link href={`/logbook/${s.entryId}`} className="underline underline-offset-2">
+            {momentText(s.at)}
+          </Link>
+          <span>
+            <Say phrase={[celsius(s.settings.platenC), ' · ', seconds(s.settings.dwellS)]} />
+            {s.changes.map((c, i) => (
+              <span key={i} className="text-soft">
+                {' '}
+                · <Say phrase={c} />
+              </span>
+            ))}
+          </span>
+          <span className="flex items-center gap-2">
+            <span className={`px-2 py-0.5 font-label font-semibold ${VERDICT_GROUND[s.verdict]}`}>
+              {VERDICT_WORDS[s.verdict]}
+            </span>
+            {s.good} good, {s.spoiled} spoiled
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}

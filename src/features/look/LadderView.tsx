@@ -1,0 +1,308 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { blanksFor, ladderStart, ladderState, expectedPressings, type RungAnswer } from '@/core/heat/ladder';
+import type { HeatAnswer } from '@/core/heat/answer';
+import type { LadderPrior } from '@/core/heat/ladder';
+import { LADDER_ON, type Ladder } from '@/core/job/job';
+import { isFlatPress } from '@/core/shop/press';
+import type { HeatSettings } from '@/core/shop/heatSettings';
+import { celsius, seconds } from '@/core/units/quantity';
+import { newId } from '@/data/ids';
+import { writeLog } from '@/data/log';
+import { keepRecipe } from '@/data/shop';
+import { inHeatWorker } from '@/workers/client';
+import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Labelled';
+import { notify, notifyProblem } from '@/ui/notify';
+import { Segments } from '@/ui/Segments';
+import { Say } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+import { personHere } from '../press/strike';
+import { entryFrom } from './entry';
+import { recipeOf } from './WriteInLog';
+import { LadderChart } from './LadderChart';
+
+type On = Ladder['on'];
+const ON_WORDS: Readonly<Record<On, string>> = {
+  strips: 'Strips on one blank',
+  rejects: 'Rejects',
+  blanks: 'Whole blanks',
+};
+/** Strips an inch and a half wide, side by side, that a flat blank holds. */
+const STRIP_MM = 40;
+
+const ANSWERS: readonly {
+  readonly answer: RungAnswer;
+  readonly label: string;
+  readonly paper: 'left-all' | 'even' | 'browned';
+}[] = [
+  { answer: 'under', label: 'Too little', paper: 'left-all' },
+  { answer: 'good', label: 'Good', paper: 'even' },
+  { answer: 'over', label: 'Too much', paper: 'browned' },
+];
+
+/** Finds the time for an unknown blank or press in the fewest pressings. */
+export function LadderView() {
+  const { job } = useJob();
+  return job.ladder ? <Climb ladder={job.ladder} /> : <Begin />;
+}
+
+function useStrips(): number {
+  const { plan } = useJob();
+  const face = plan.look.face;
+  return face && face.form === 'flat'
+    ? Math.max(1, Math.floor(Math.max(face.widthMm, face.heightMm) / STRIP_MM))
+    : 1;
+}
+
+function Begin() {
+  const { plan, edit } = useJob();
+  const flat = plan.heat.press !== null && isFlatPress(plan.heat.press);
+  const [on, setOn] = useState<On>(flat ? 'strips' : 'rejects');
+  const [busy, setBusy] = useState(false);
+  const [prior, setPrior] = useState<LadderPrior | null>(null);
+  const { chosen, model } = plan.heat;
+  const strips = useStrips();
+  const expected = useMemo(() => (prior ? expectedPressings(ladderStart(prior)) : null), [prior]);
+  if (!chosen || !model)
+    return (
+      <p className="flex-1 p-8 text-lead">
+        Choose blank and press first: the ladder starts from what the heat model knows of them.
+      </p>
+    );
+  const work = async () => {
+    setBusy(true);
+    const r = await inHeatWorker<HeatAnswer>(
+      'Heat',
+      (api) =>
+        api.answer({
+          kind: 'ladder',
+          subject: model.subject,
+          settings: chosen.settings,
+        }) as Promise<HeatAnswer>,
+    );
+    setBusy(false);
+    if (!r.ok) return notifyProblem(r.problem);
+    const { value } = r;
+    if (value.kind === 'ladder') setPrior(value);
+  };
+  const begin = () => {
+    if (!prior) return;
+    const { neededLn, neededSd, limitLn, limitSd, correlation, pieceSd } = prior;
+    edit((j) => ({
+      ...j,
+      ladder: {
+        platenC: chosen.settings.platenC,
+        on,
+        prior: { neededLn, neededSd, limitLn, limitSd, correlation, pieceSd },
+        rungs: [],
+      },
+    }));
+  };
+  return (
+    <div className="grid max-w-3xl flex-[1_0_auto] content-start gap-4 p-5">
+      <h2 className="font-name text-head font-semibold">The time for a blank or press nobody knows</h2>
+      <p className="text-lead leading-snug">
+        Press a test, say whether it got too little, was good, or got too much; each answer chooses the next
+        time. All at <Say phrase={[celsius(chosen.settings.platenC)]} />, everything else as it is set. It
+        ends in a recipe with its proof.
+      </p>
+      <Labelled label="Press the tests on">
+        <Segments
+          label="Press the tests on"
+          value={on}
+          options={LADDER_ON.filter((o) => o !== 'strips' || flat).map((o) => ({
+            value: o,
+            label: ON_WORDS[o],
+          }))}
+          onChange={setOn}
+        />
+      </Labelled>
+      <p className="text-soft">
+        {on === 'strips'
+          ? `Cut the test print into strips of ${STRIP_MM} mm and lay them side by side on one blank, one closing each: cover what is done and what is to come. Metal bears that; plastics and wood change with every closing, so use rejects there.`
+          : on === 'rejects'
+            ? 'Spoiled blanks of the same lot: their coating still tells, on a part that was not printed.'
+            : 'One blank a test: the surest, and the dearest.'}
+      </p>
+      {expected === null ? (
+        <Button
+          kind="act"
+          className="justify-self-start px-5 text-lead"
+          disabled={busy}
+          onClick={() => void work()}
+        >
+          {busy ? 'Working out…' : 'Work out how many it will take'}
+        </Button>
+      ) : (
+        <>
+          <p className="text-lead" role="status">
+            Expected: <strong>{expected.toFixed(1)} pressings</strong> until one is good,{' '}
+            <strong>
+              {blanksFor(on, expected, strips)} {blanksFor(on, expected, strips) === 1 ? 'blank' : 'blanks'}
+            </strong>
+            .
+          </p>
+          <Button kind="act" className="justify-self-start px-5 text-lead" onClick={begin}>
+            Begin the ladder
+          </Button>
+        </>
+      )}
+    </div>
+  );
+}
+
+function Climb({ ladder }: { ladder: Ladder }) {
+  const { job, plan, shop, edit } = useJob();
+  const state = useMemo(() => ladderState(ladder.prior, ladder.rungs), [ladder]);
+  const strips = useStrips();
+  const base = plan.heat.chosen?.settings;
+  if (!base) return <p className="flex-1 p-8 text-lead">Choose blank and press first.</p>;
+  const blanks = state.kind === 'press' ? blanksFor(ladder.on, state.expected, strips) : 0;
+  const settingsAt = (dwellS: number): HeatSettings => ({
+    ...base,
+    platenC: ladder.platenC,
+    dwellS,
+    laterDwellS: null,
+  });
+  const entryAt = (dwellS: number, answer: RungAnswer) => {
+    const whole = ladder.on === 'blanks';
+    return entryFrom(
+      { ...job, look: { ...job.look, marks: [], photos: [], replies: [], cause: null } },
+      plan,
+      shop,
+      {
+        id: newId('log'),
+        at: Date.now(),
+        verdict: answer,
+        paperState: ANSWERS.find((a) => a.answer === answer)?.paper ?? 'even',
+        good: answer === 'good' ? 1 : 0,
+        spoiled: answer !== 'good' && whole ? 1 : 0,
+        by: personHere() || null,
+        note: `Test ladder, ${ON_WORDS[ladder.on].toLowerCase()}.`,
+        settings: settingsAt(dwellS),
+      },
+    );
+  };
+  const say = async (dwellS: number, answer: RungAnswer) => {
+    const entry = entryAt(dwellS, answer);
+    if (!entry) return;
+    const r = await writeLog(entry);
+    if (!r.ok) return notifyProblem(r.problem);
+    edit((j) =>
+      j.ladder
+        ? {
+            ...j,
+            ladder: { ...j.ladder, rungs: [...j.ladder.rungs, { at: entry.at, dwellS, answer }].slice(-30) },
+          }
+        : j,
+    );
+  };
+  const keep = async (dwellS: number) => {
+    const entry = entryAt(dwellS, 'good');
+    if (!entry) return;
+    const r = await keepRecipe(recipeOf(entry));
+    if (!r.ok) return notifyProblem(r.problem);
+    edit((j) => ({ ...j, heat: { ...j.heat, platenC: ladder.platenC, dwellS }, ladder: null }));
+    notify(`Kept. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
+  };
+  return (
+    <div className="grid flex-[1_0_auto] content-start gap-4 p-5 xl:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="grid content-start gap-3">
+        <LadderNow
+          state={state}
+          platenC={ladder.platenC}
+          onSay={(d, a) => void say(d, a)}
+          onKeep={(d) => void keep(d)}
+        />
+        {state.kind === 'press' && (
+          <p className="text-soft">
+            About {state.expected.toFixed(1)} more
+            {ladder.on === 'rejects' ? '.' : `, on ${blanks === 1 ? 'one blank' : `${blanks} blanks`}.`}
+          </p>
+        )}
+        <LadderChart ladder={ladder} />
+      </div>
+      <section aria-label="Pressed so far">
+        <h3 className="font-name text-lead font-semibold">Pressed so far</h3>
+        <ol className="mt-1">
+          {ladder.rungs.map((r) => (
+            <li key={r.at} className="flex justify-between border-b border-rule py-1.5">
+              <Say phrase={[seconds(r.dwellS)]} />
+              <strong>{ANSWERS.find((a) => a.answer === r.answer)?.label}</strong>
+            </li>
+          ))}
+        </ol>
+        {ladder.rungs.length === 0 && (
+          <p className="text-soft">Nothing yet. Each is written in the log as it is judged.</p>
+        )}
+        <Button className="mt-3" onClick={() => edit((j) => ({ ...j, ladder: null }))}>
+          Leave the ladder
+        </Button>
+      </section>
+    </div>
+  );
+}
+
+interface NowProps {
+  readonly state: ReturnType<typeof ladderState>;
+  readonly platenC: number;
+  readonly onSay: (dwellS: number, answer: RungAnswer) => void;
+  readonly onKeep: (dwellS: number) => void;
+}
+
+function LadderNow({ state, platenC, onSay, onKeep }: NowProps) {
+  if (state.kind === 'shut')
+    return (
+      <div className="border-2 border-ink bg-warning/25 p-4">
+        <p className="text-lead font-semibold">
+          Too little at <Say phrase={[seconds(state.underS)]} /> and too much at{' '}
+          <Say phrase={[seconds(state.overS)]} />: no time is good at this temperature.
+        </p>
+        <p className="mt-1">
+          Some places get far more heat than others. Look to pressure and packing, or begin again 5 °C lower
+          with more time.
+        </p>
+      </div>
+    );
+  if (state.kind === 'done')
+    return (
+      <div className="border-2 border-ink bg-sheet p-4">
+        <p className="text-lead font-semibold">
+          Found: <Say phrase={[celsius(platenC), ' · ', seconds(state.dwellS)]} />. Good the next time:{' '}
+          {Math.round(state.good * 100)} %.
+        </p>
+        <Button kind="act" className="mt-2 px-5 text-lead" onClick={() => onKeep(state.dwellS)}>
+          Keep as proven
+        </Button>
+      </div>
+    );
+  return (
+    <div className="border-2 border-ink bg-sheet p-4">
+      <p className="font-name text-head font-semibold">
+        {state.kind === 'prove' ? 'One is good. Prove it in the middle: press ' : 'Press '}
+        <Say phrase={[celsius(platenC), ' for ', seconds(state.dwellS)]} />
+      </p>
+      <p className="text-soft">
+        Good with a chance of {Math.round(state.good * 100)} %. Let it cool, then look at it.
+      </p>
+      <div className="mt-3 flex flex-wrap gap-2">
+        {ANSWERS.map((a) => (
+          <Button
+            key={a.answer}
+            className="min-h-12 px-5 text-lead"
+            onClick={() => onSay(state.dwellS, a.answer)}
+          >
+            {a.label}
+          </Button>
+        ))}
+      </div>
+      {state.kind === 'prove' && (
+        <Button kind="quiet" className="mt-1" onClick={() => onKeep(state.dwellS)}>
+          Keep it without
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,108 @@
+'use client';
+
+import { useState } from 'react';
+import type { LogEntry } from '@/core/shop/records';
+import { celsius, seconds } from '@/core/units/quantity';
+import { changesBetween, historyOf } from '@/core/look/history';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { momentText } from '@/ui/dates';
+import { Say } from '@/ui/units';
+import { useJob } from '../job/jobContext';
+import { SeenPiece } from './SeenPiece';
+import { HistoryLine } from './HistoryLine';
+
+const settingsWords = (s: LogEntry['settings']) => [
+  celsius(s.platenC),
+  ' · ',
+  seconds(s.dwellS),
+  s.passes > 1 ? ` × ${s.passes}` : '',
+  `, ${s.pressure.replace('-', ' to ')}, peel ${s.peel}`,
+];
+
+/** The last good one of this blank on this press, side by side with this one, and the line of what was tried. */
+export function LastGood() {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>Last good one</Button>
+      {open && <LastGoodDialog onClose={() => setOpen(false)} />}
+    </>
+  );
+}
+
+function LastGoodDialog({ onClose }: { onClose: () => void }) {
+  const { job, plan } = useJob();
+  const { lastGood, face } = plan.look;
+  const settings = plan.press.last?.settings ?? plan.heat.chosen?.settings;
+  const line = historyOf(plan.look.tried);
+  return (
+    <Dialog
+      open
+      wide
+      onClose={onClose}
+      title="Beside the last good one"
+      about="The newest good one of this blank on this press; at these very settings where there is one."
+    >
+      {lastGood ? (
+        <div className="grid gap-5 md:grid-cols-2">
+          <section>
+            <h3 className="font-name text-lead font-semibold">This one</h3>
+            {face && (
+              <SeenPiece
+                face={face}
+                marks={job.look.marks}
+                photo={job.look.photos.find((p) => p.of === 'piece') ?? null}
+              />
+            )}
+            {settings && (
+              <p className="mt-1 font-label font-semibold">
+                <Say phrase={settingsWords(settings)} />
+              </p>
+            )}
+          </section>
+          <section>
+            <h3 className="font-name text-lead font-semibold">
+              Last good one, {momentText(lastGood.at)}, {lastGood.jobName}
+            </h3>
+            {(lastGood.face ?? face) && (
+              <SeenPiece
+                face={lastGood.face ?? (face as NonNullable<typeof face>)}
+                marks={lastGood.marks}
+                photo={lastGood.photos.find((p) => p.of === 'piece') ?? null}
+              />
+            )}
+            <p className="mt-1 font-label font-semibold">
+              <Say phrase={settingsWords(lastGood.settings)} />
+            </p>
+            {settings && <Differs from={lastGood.settings} to={settings} />}
+            {lastGood.note !== '' && <p className="mt-1">“{lastGood.note}”</p>}
+          </section>
+        </div>
+      ) : (
+        <p className="py-4 text-lead">No good one of this blank on this press is in the log yet.</p>
+      )}
+      {line.length > 0 && (
+        <section className="mt-5">
+          <h3 className="font-name text-lead font-semibold">What was tried on this blank and press</h3>
+          <HistoryLine steps={line} />
+        </section>
+      )}
+    </Dialog>
+  );
+}
+
+function Differs({ from, to }: { from: LogEntry['settings']; to: LogEntry['settings'] }) {
+  const lines = changesBetween(from, to);
+  return (
+    <p className="mt-1">
+      {lines.length === 0 ? 'Pressed at the same settings as this one.' : 'Since then: '}
+      {lines.map((l, i) => (
+        <span key={i}>
+          {i > 0 && ', '}
+          <Say phrase={l} />
+        </span>
+      ))}
+    </p>
+  );
+}

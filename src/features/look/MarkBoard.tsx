@@ -1,0 +1,206 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { useState, type PointerEvent } from 'react';
+import { IDENTITY } from '@/core/geometry/affine';
+import { contourPath } from '@/core/geometry/contour';
+import { faultLabel, isOnPaper } from '@/core/look/faults';
+import type { FaceSize } from '@/core/look/places';
+import type { Mark, MarkPlace, Spot } from '@/core/shop/mark';
+import { mainFace } from '@/core/wrap/pattern';
+import { Board, type Fit } from '@/ui/board/Board';
+import { Button } from '@/ui/Button';
+import { useSources } from '../art/useSources';
+import { useJob } from '../job/jobContext';
+import { PatternArt } from '../wrap/PatternDrawing';
+import { FaceLines } from './FaceLines';
+import { MarkShape, labelAt } from './MarkShapes';
+import { placeOf, SEVERITY_WORDS, type Tool } from './marking';
+import { PhotoUnder } from './PhotoUnder';
+import { PressInset } from './PressInset';
+
+interface Props {
+  readonly face: FaceSize;
+  readonly tool: Tool;
+  readonly side: Mark['side'];
+  readonly piece: number | null;
+  /** The piece, or the paper it was pressed with. */
+  readonly on: 'piece' | 'paper';
+  readonly photoShown: boolean;
+  readonly onPlace: (place: MarkPlace) => void;
+  readonly onUsual: () => void;
+}
+
+/** The unwrapped face with what was seen on it. */
+export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, onUsual }: Props) {
+  const { job, plan } = useJob();
+  const { urls } = useSources(plan.art.sources);
+  const { pattern } = plan.wrap;
+  const seen = plan.look.face;
+  if (!pattern || !seen) return null;
+  const shown = (side === 'back' ? pattern.faces[1] : undefined) ?? mainFace(pattern);
+  const marks = job.look.marks.filter((m) => m.side === side && isOnPaper(m.fault) === (on === 'paper'));
+  const photo = photoShown ? job.look.photos.find((p) => p.of === on) : undefined;
+  return (
+    <Board
+      interactive
+      label={
+        on === 'paper'
+          ? 'The used paper, with what was seen on it'
+          : 'The wrap unrolled, with what was seen on the piece'
+      }
+      bounds={{ x: 0, y: 0, width: face.widthMm, height: face.heightMm }}
+      room={{ top: 24, right: 40, bottom: 30, left: 40 }}
+      draw={(fit) => (
+        <>
+          {on === 'piece' && (
+            <g opacity={photo ? 0.25 : 1}>
+              <PatternArt
+                id="look"
+                fit={fit}
+                pattern={{ ...pattern, faces: [{ ...shown, matrix: IDENTITY, bleed: shown.trim }] }}
+                placedLayers={plan.art.placedLayers}
+                sources={plan.art.sources}
+                urls={urls}
+              />
+            </g>
+          )}
+          {on === 'paper' && (
+            <path
+              d={contourPath(shown.trim)}
+              transform={`translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`}
+              fill="#fbf7ea"
+            />
+          )}
+          <FaceLines fit={fit} face={seen} gaps={plan.look.gaps} taped={on === 'piece'} />
+          {marks.map((m) => (
+            <MarkShape key={m.id} mark={m} face={face} fit={fit} />
+          ))}
+          <Strokes face={face} fit={fit} tool={tool} onPlace={onPlace} />
+        </>
+      )}
+      over={(fit) => (
+        <>
+          {photo && <PhotoUnder photo={photo} fit={fit} face={face} />}
+          {marks.map((m) => (
+            <MarkFlag key={m.id} fit={fit} mark={m} face={face} />
+          ))}
+          {plan.look.lay && plan.look.lay.pieces.length > 0 && (
+            <div className="pointer-events-none absolute bottom-2 left-2 hidden xl:block">
+              <PressInset lay={plan.look.lay} face={seen} piece={piece} />
+            </div>
+          )}
+          <Button
+            className="absolute bottom-1 left-1/2 -translate-x-1/2 opacity-0 focus:opacity-100"
+            onClick={onUsual}
+          >
+            Mark it at its usual place
+          </Button>
+        </>
+      )}
+    />
+  );
+}
+
+/** Takes touches and strokes on the face. */
+function Strokes({
+  face,
+  fit,
+  tool,
+  onPlace,
+}: {
+  face: FaceSize;
+  fit: Fit;
+  tool: Tool;
+  onPlace: Props['onPlace'];
+}) {
+  const [path, setPath] = useState<readonly Spot[]>([]);
+  const drawn = tool === 'line' || tool === 'area';
+  const spotOf = (e: PointerEvent<SVGRectElement>): Spot => {
+    const box = e.currentTarget.getBoundingClientRect();
+    return { xMm: (e.clientX - box.left) / fit.k, yMm: (e.clientY - box.top) / fit.k };
+  };
+  return (
+    <g>
+      <rect
+        data-face
+        x={fit.x(0)}
+        y={fit.y(0)}
+        width={fit.k * face.widthMm}
+        height={fit.k * face.heightMm}
+        fill="transparent"
+        className="cursor-crosshair"
+        style={drawn ? { touchAction: 'none' } : undefined}
+        onPointerDown={(e) => {
+          if (e.button !== 0) return;
+          e.currentTarget.setPointerCapture(e.pointerId);
+          setPath([spotOf(e)]);
+        }}
+        onPointerMove={(e) => {
+          if (path.length > 0 && drawn) setPath([...path, spotOf(e)]);
+        }}
+        onPointerUp={() => {
+          const place = placeOf(tool, path, face);
+          setPath([]);
+          if (place) onPlace(place);
+        }}
+        onPointerCancel={() => setPath([])}
+      />
+      {path.length > 1 && (
+        <polyline
+          points={path.map((p) => `${fit.x(p.xMm)},${fit.y(p.yMm)}`).join(' ')}
+          fill={tool === 'area' ? '#c8371b' : 'none'}
+          fillOpacity={0.2}
+          stroke="#c8371b"
+          strokeWidth={3}
+          pointerEvents="none"
+        />
+      )}
+    </g>
+  );
+}
+
+/** A name of a fault with how bad it is takes about so much. */
+const LABEL_PX = 236;
+
+function MarkFlag({ fit, mark, face }: { fit: Fit; mark: Mark; face: FaceSize }) {
+  const { edit } = useJob();
+  const label = faultLabel(mark.fault);
+  const change = (f: (m: Mark) => Mark | null) =>
+    edit((j) => ({
+      ...j,
+      look: { ...j.look, marks: j.look.marks.flatMap((m) => (m.id === mark.id ? (f(m) ?? []) : m)) },
+    }));
+  const at = labelAt(mark, face);
+  const [x, y] = [
+    Math.min(fit.width - 8, Math.max(8, fit.x(at.xMm))),
+    Math.min(fit.height - 20, Math.max(18, fit.y(at.yMm))),
+  ];
+  const right = x > fit.width - LABEL_PX - 12;
+  return (
+    <div
+      className={`absolute flex -translate-y-1/2 items-center ${right ? '-translate-x-full flex-row-reverse' : ''}`}
+      style={{ left: right ? Math.max(LABEL_PX, x - 12) : Math.min(x + 12, fit.width - LABEL_PX), top: y }}
+    >
+      <span className="flex items-center border-2 border-ink bg-sheet font-label text-fine font-semibold">
+        <button
+          type="button"
+          title="Slight, plain or bad"
+          onClick={() => change((m) => ({ ...m, severity: m.severity === 3 ? 1 : m.severity === 2 ? 3 : 2 }))}
+          className="min-h-8 px-2 whitespace-nowrap hover:bg-board"
+        >
+          {label}, {SEVERITY_WORDS[mark.severity]}
+          {mark.piece !== null && ` · piece ${mark.piece}`}
+        </button>
+        <button
+          type="button"
+          aria-label={`Remove ${label}`}
+          onClick={() => change(() => null)}
+          className="grid size-8 place-items-center border-l border-rule hover:bg-board"
+        >
+          <X size={14} aria-hidden />
+        </button>
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,67 @@
+import type { Job } from '@/core/job/job';
+import type { Plan } from '@/core/plan/plan';
+import { allFigures } from '@/core/plan/plan';
+import type { HeatSettings } from '@/core/shop/heatSettings';
+import type { LogEntry, Stood } from '@/core/shop/records';
+import type { Shop } from '@/core/shop/shop';
+import { printerOf } from '@/core/shop/settings';
+import type { Figure } from '@/core/figures/figure';
+
+const MOST_FIGURES = 60;
+const TERRACES_KEPT = /^(blank|measure|wrap|art|sheet|heat|press)\./;
+
+/** The figures of the plan as they stand now, so that an entry can be read when job and code have moved on. */
+export function stoodOf(figures: readonly Figure[]): Stood[] {
+  return figures
+    .filter((f) => TERRACES_KEPT.test(f.id))
+    .slice(0, MOST_FIGURES)
+    .map(({ label, quantity: q }): Stood => {
+      const name = label.slice(0, 80);
+      return q.kind === 'count'
+        ? { label: name, kind: 'word', value: `${q.value} ${q.value === 1 ? q.one : q.many}`.slice(0, 120) }
+        : { label: name, kind: q.kind, value: typeof q.value === 'string' ? q.value.slice(0, 120) : q.value };
+    });
+}
+
+/** What a look says of its own: all an entry holds that the plan does not. */
+type Said = Pick<LogEntry, 'id' | 'at' | 'verdict' | 'paperState' | 'good' | 'spoiled' | 'by' | 'note'> & {
+  readonly settings?: HeatSettings;
+};
+
+/**
+ * An entry of what was pressed. Blank, press and settings are those the last run copied: job and shop may have been changed since. Null where
+ * blank or press are not chosen.
+ */
+export function entryFrom(job: Job, plan: Plan, shop: Shop, said: Said): LogEntry | null {
+  const { last } = plan.press;
+  const blank = last?.blank ?? plan.blank.blank;
+  const press = last?.press ?? plan.heat.press;
+  const settings = said.settings ?? last?.settings ?? plan.heat.chosen?.settings;
+  if (!blank || !press || !settings) return null;
+  const { look } = job;
+  return {
+    corrects: null,
+    jobId: job.id,
+    jobName: job.name,
+    blankId: blank.id,
+    blankName: blank.name,
+    pressId: press.id,
+    pressName: press.name,
+    load: last ? last.load : (plan.heat.load?.load ?? null),
+    keptDwellS: plan.look.keptDwellS,
+    spoiledCostCents: blank.costCents === null ? null : blank.costCents * said.spoiled,
+    marks: look.marks,
+    replies: look.replies,
+    cause: look.cause,
+    tried: look.tried,
+    paperName: plan.sheet.paper?.name ?? '',
+    printerName: printerOf(shop.settings, job.sheet.printerId).name,
+    lot: look.lot,
+    face: plan.look.face,
+    lay: plan.look.lay,
+    photos: look.photos,
+    stood: stoodOf(allFigures(plan)),
+    ...said,
+    settings,
+  };
+}
