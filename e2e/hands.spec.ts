@@ -130,10 +130,11 @@ test('a press, a paper and a blank: added, changed, taken out and put back', asy
   await expect(page.getByRole('row', { name: /330 ml ceramic beaker/ })).toContainText('98 mm');
 
   await go('Logbook');
-  await page.getByRole('searchbox', { name: 'Find in the log' }).fill('lint');
+  await page.getByRole('searchbox', { name: 'Find in the log' }).fill('one lint speck');
   await expect(page.getByRole('row')).toHaveCount(2);
   const csv = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as CSV' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('menuitem', { name: /as CSV/ }).click();
   expect(readFileSync(await (await csv).path(), 'utf8')).toContain('One lint speck.');
 });
 

@@ -59,8 +59,8 @@ export function monthPage(rows: readonly LogRow[], charts: LogCharts, names: Nam
   };
   const bar = (label: string, value: string, part: number) => {
     say(label);
-    words.push({ x: LEFT_MM + 150, y, sizeMm: 3.6, text: value });
-    const [x, wide] = [LEFT_MM + 75, 70];
+    words.push({ x: LEFT_MM + 118, y, sizeMm: 3.6, text: value });
+    const [x, wide] = [LEFT_MM + 60, 54];
     const box = (w: number) => [
       { x, y: y - 3 },
       { x: x + w, y: y - 3 },

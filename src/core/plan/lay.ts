@@ -12,7 +12,8 @@ import type { WrapPlan } from './wrap';
 
 const MOST_POINTS = 240;
 const MOST_RINGS = 16;
-const tenth = (v: number): number => Math.round(v * 10) / 10;
+/** Adding 0 turns −0 into 0, which JSON could not keep. */
+const tenth = (v: number): number => Math.round(v * 10) / 10 + 0;
 
 const seen = new WeakMap<Pattern, SeenFace>();
 

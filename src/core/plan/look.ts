@@ -1,10 +1,11 @@
-import { figure, type Figure } from '../figures/figure';
+import { figure, type Figure, type Finding } from '../figures/figure';
 import type { HeatBook } from '../heat/answer';
 import type { HeatQuestion } from '../heat/question';
 import type { Job } from '../job/job';
 import { CAUSES } from '../look/faults';
 import { evidenceOf, faultsOf, NOTHING_KNOWN, type LookContext } from '../look/gather';
 import { nextQuestions, rankCauses, type CauseShare, type Evidence, type NextQuestion } from '../look/infer';
+import { changesBetween } from '../look/history';
 import type { Gap } from '../look/places';
 import { NONE_CONFIRMED, withConfirmed, type ConfirmedCounts } from '../look/shopTable';
 import { tallyOf, type JobTally } from '../look/tally';
@@ -152,6 +153,24 @@ function causeFigures(list: readonly CauseShare[]): readonly Figure[] {
 const sameAsSet = (e: LogEntry, heat: HeatPlan): boolean =>
   JSON.stringify(e.settings) === JSON.stringify(heat.chosen?.settings);
 
+/** Two settings changed at once tell nothing of either. */
+function twoChanges(job: Job, heat: HeatPlan, press: PressPlan): readonly Finding[] {
+  const last = press.last?.settings;
+  const next = heat.chosen?.settings;
+  if (!last || !next || job.look.tried === null) return [];
+  const differ = changesBetween(last, next);
+  if (differ.length < 2) return [];
+  const lines = differ.flatMap((d, i) => (i === 0 ? d : [', ', ...d]));
+  return [
+    finding(
+      'look',
+      'two-changes',
+      'warning',
+      say`${String(differ.length)} settings differ from the last pressing: ${lines}. Change one at a time, or nobody knows which it was.`,
+    ),
+  ];
+}
+
 export function planLook(
   job: Job,
   shop: Shop,
@@ -199,10 +218,12 @@ export function planLook(
         : []),
       ...causeFigures(list),
     ],
-    findings:
-      pressed && total === 0
+    findings: [
+      ...(pressed && total === 0
         ? [finding('look', 'none', 'info', say`Look it over, then write it in the log.`)]
-        : [],
+        : []),
+      ...twoChanges(job, heat, press),
+    ],
     evidence,
     ranked: list,
     questions: nextQuestions(evidence, confirmed),

@@ -153,7 +153,8 @@ export function planChange(
       goTo: null,
     });
   const more = remedy === 'more-heat';
-  if (!heat.model) return nothing(waiting(cause, more));
+  // Settings still move until the model has said what it makes of them.
+  if (!heat.model?.outcome) return nothing(waiting(cause, more));
   const question: ChangeQuestion = {
     kind: 'change',
     subject: heat.model.subject,

@@ -27,6 +27,9 @@ export const sizeOf = (p: FlatPress): PlatenSize => ({
   heightMm: p.platenHeightMm,
 });
 
+/** Places halfway between the nine: there the surface is least sure. */
+const BETWEEN = [0.28, 0.72].flatMap((y) => [0.28, 0.72].map((x) => ({ x, y })));
+
 const MOST_LAYERS = 40;
 
 /** What a set of readings comes to on a platen. */
@@ -34,6 +37,8 @@ export interface Worked {
   readonly surface: GapSurface;
   readonly packing: Packing;
   readonly place: GoodPlace | null;
+  /** How sure the surface is between its readings: 19 times in 20 within this, mm. */
+  readonly withinMm: number;
 }
 
 export function worked(
@@ -55,6 +60,7 @@ export function worked(
     surface,
     packing: packingOf(surface, size, cardMm),
     place: piece && levelPlace(surface, size, piece),
+    withinMm: 1.96 * Math.max(...BETWEEN.map((s) => surface.sdAt(s.x * size.widthMm, s.y * size.heightMm))),
   };
 }
 

@@ -6,6 +6,8 @@ interface Props {
   readonly fit: Fit;
   readonly face: SeenFace;
   readonly gaps: readonly Gap[] | null;
+  /** What stands at both ends of a wrap. */
+  readonly ends?: 'seam' | 'handle';
   /** Tape along seam and rims. */
   readonly taped: boolean;
 }
@@ -14,7 +16,7 @@ const TAPE_MM = 8;
 const words = { fontSize: 13, fontWeight: 600, className: 'font-label', fill: '#14211f' } as const;
 
 /** What lies about the picture, faintly: its outline and holes, seam, rims, tape, and where the heater does not reach. */
-export function FaceLines({ fit, face, gaps, taped }: Props) {
+export function FaceLines({ fit, face, gaps, taped, ends = 'seam' }: Props) {
   const { widthMm: w, heightMm: h, rings } = face;
   const round = face.form !== 'flat';
   const rect = (x: number, y: number, width: number, height: number) => ({
@@ -65,10 +67,10 @@ export function FaceLines({ fit, face, gaps, taped }: Props) {
             foot
           </text>
           <text x={fit.x(0)} y={fit.y(h) + 17} {...words}>
-            seam
+            {ends}
           </text>
           <text x={fit.x(w)} y={fit.y(h) + 17} textAnchor="end" {...words}>
-            seam
+            {ends}
           </text>
         </>
       ) : (

@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import type { HistoryStep } from '@/core/look/history';
+import { sameSettings, type HeatSettings } from '@/core/shop/heatSettings';
 import { celsius, seconds } from '@/core/units/quantity';
 import { momentText } from '@/ui/dates';
 import { Say } from '@/ui/units';
@@ -15,7 +16,13 @@ export const VERDICT_GROUND: Readonly<Record<HistoryStep['verdict'], string>> = 
 const SHOWN = 12;
 
 /** A recipe’s line, oldest first: what was tried, what it did. */
-export function HistoryLine({ steps }: { steps: readonly HistoryStep[] }) {
+export function HistoryLine({
+  steps,
+  proven,
+}: {
+  steps: readonly HistoryStep[];
+  proven?: HeatSettings | null;
+}) {
   const shown = steps.slice(-SHOWN);
   return (
     <ol className="mt-1 grid gap-0 border-l-2 border-ink pl-4">
@@ -42,6 +49,9 @@ export function HistoryLine({ steps }: { steps: readonly HistoryStep[] }) {
               {VERDICT_WORDS[s.verdict]}
             </span>
             {s.good} good, {s.spoiled} spoiled
+            {proven && sameSettings(proven, s.settings) && (
+              <strong className="border border-ink px-1.5">proven now</strong>
+            )}
           </span>
         </li>
       ))}

@@ -5,6 +5,7 @@ import { blanksFor, ladderStart, ladderState, expectedPressings, type RungAnswer
 import type { HeatAnswer } from '@/core/heat/answer';
 import type { LadderPrior } from '@/core/heat/ladder';
 import { LADDER_ON, type Ladder } from '@/core/job/job';
+import type { Material } from '@/core/shop/blank';
 import { isFlatPress } from '@/core/shop/press';
 import type { HeatSettings } from '@/core/shop/heatSettings';
 import { celsius, seconds } from '@/core/units/quantity';
@@ -29,6 +30,7 @@ const ON_WORDS: Readonly<Record<On, string>> = {
   rejects: 'Rejects',
   blanks: 'Whole blanks',
 };
+const BEARS_STRIPS: ReadonlySet<Material> = new Set(['aluminium', 'steel', 'ceramic', 'glass', 'slate']);
 /** Strips an inch and a half wide, side by side, that a flat blank holds. */
 const STRIP_MM = 40;
 
@@ -58,7 +60,13 @@ function useStrips(): number {
 
 function Begin() {
   const { plan, edit } = useJob();
-  const flat = plan.heat.press !== null && isFlatPress(plan.heat.press);
+  const { blank } = plan.blank;
+  // Plastics and wood change with every closing: they are not pressed again strip after strip.
+  const flat =
+    plan.heat.press !== null &&
+    isFlatPress(plan.heat.press) &&
+    blank !== null &&
+    BEARS_STRIPS.has(blank.material);
   const [on, setOn] = useState<On>(flat ? 'strips' : 'rejects');
   const [busy, setBusy] = useState(false);
   const [prior, setPrior] = useState<LadderPrior | null>(null);
@@ -121,7 +129,7 @@ function Begin() {
       </Labelled>
       <p className="text-soft">
         {on === 'strips'
-          ? `Cut the test print into strips of ${STRIP_MM} mm and lay them side by side on one blank, one closing each: cover what is done and what is to come. Metal bears that; plastics and wood change with every closing, so use rejects there.`
+          ? `Cut the test print into strips of ${STRIP_MM} mm and lay them side by side on one blank, one closing each: cover what is done and what is to come. Metal and stone bear that.`
           : on === 'rejects'
             ? 'Spoiled blanks of the same lot: their coating still tells, on a part that was not printed.'
             : 'One blank a test: the surest, and the dearest.'}
@@ -204,7 +212,11 @@ function Climb({ ladder }: { ladder: Ladder }) {
     if (!entry) return;
     const r = await keepRecipe(recipeOf(entry));
     if (!r.ok) return notifyProblem(r.problem);
-    edit((j) => ({ ...j, heat: { ...j.heat, platenC: ladder.platenC, dwellS }, ladder: null }));
+    // What is proven stands by itself: set by hand as well, it would hide its proof.
+    edit((j) => {
+      const { platenC: _platenC, dwellS: _dwellS, laterDwellS: _laterDwellS, ...rest } = j.heat;
+      return { ...j, heat: rest, ladder: null };
+    });
     notify(`Kept. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
   };
   return (

@@ -85,7 +85,7 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
       {line.length > 0 && (
         <section className="mt-5">
           <h3 className="font-name text-lead font-semibold">What was tried on this blank and press</h3>
-          <HistoryLine steps={line} />
+          <HistoryLine steps={line} proven={plan.heat.chosen?.proven?.recipe.settings ?? null} />
         </section>
       )}
     </Dialog>

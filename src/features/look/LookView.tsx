@@ -2,7 +2,10 @@
 
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { isOnPaper } from '@/core/look/faults';
+import { faultLabel, isOnPaper } from '@/core/look/faults';
+import type { Plan } from '@/core/plan/plan';
+import { spoiledOf } from '@/core/run/run';
+import { FAULT_IDS, type FaultId } from '@/core/shop/faultIds';
 import type { FaceSize } from '@/core/look/places';
 import type { Mark, MarkPlace } from '@/core/shop/mark';
 import { listOf } from '@/core/run/chain';
@@ -83,6 +86,16 @@ function usePieces() {
     .slice(0, MOST_NAMED);
 }
 
+const isFault = (why: string | null): why is FaultId => FAULT_IDS.some((f) => f === why);
+
+/** Pieces of the newest run that were called spoiled for something seen on them. */
+const saidAtPress = (plan: Plan): readonly { readonly piece: number; readonly fault: FaultId }[] => {
+  const last = plan.press.runs.at(-1);
+  return last
+    ? spoiledOf(last.state).flatMap((s) => (isFault(s.why) ? [{ piece: s.piece.number, fault: s.why }] : []))
+    : [];
+};
+
 const START: Marking = {
   on: 'piece',
   fault: 'faded-all',
@@ -139,11 +152,38 @@ function Marks() {
       </>
     );
   const off = offFace(job.look.marks, face);
+  const said = job.look.marks.length === 0 ? saidAtPress(plan) : [];
   return (
     <>
       <MarkTools marking={marking} put={put} sides={pattern.faces.length > 1 ? 2 : 1} pieces={pieces}>
         <Photos on={marking.on} shown={photoShown} onShown={setPhotoShown} />
       </MarkTools>
+      {said.length > 0 && (
+        <p role="status" className="flex flex-wrap items-center gap-3 border-b border-rule px-4 py-1.5">
+          Said at the press:{' '}
+          {said.map((s) => `piece ${s.piece} ${faultLabel(s.fault).toLowerCase()}`).join(', ')}.
+          <Button
+            onClick={() =>
+              edit((j) => ({
+                ...j,
+                look: {
+                  ...j.look,
+                  marks: said.map((s) => ({
+                    id: newId('m'),
+                    fault: s.fault,
+                    severity: 2 as const,
+                    side: 'front' as const,
+                    piece: s.piece,
+                    place: usualPlace(s.fault, face),
+                  })),
+                },
+              }))
+            }
+          >
+            Mark {said.length === 1 ? 'it' : 'them'}
+          </Button>
+        </p>
+      )}
       {off.length > 0 && (
         <p role="status" className="flex items-center gap-3 border-b border-rule bg-warning/25 px-4 py-1.5">
           {off.length === 1 ? 'One mark lies' : `${off.length} marks lie`} off the face as it is measured now.

@@ -7,6 +7,7 @@ import { contourPath } from '@/core/geometry/contour';
 import { faultLabel, isOnPaper } from '@/core/look/faults';
 import type { FaceSize } from '@/core/look/places';
 import type { Mark, MarkPlace, Spot } from '@/core/shop/mark';
+import { isHandled } from '@/core/shop/blank';
 import { mainFace } from '@/core/wrap/pattern';
 import { Board, type Fit } from '@/ui/board/Board';
 import { Button } from '@/ui/Button';
@@ -37,6 +38,7 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
   const { urls } = useSources(plan.art.sources);
   const { pattern } = plan.wrap;
   const seen = plan.look.face;
+  const { blank } = plan.blank;
   if (!pattern || !seen) return null;
   const shown = (side === 'back' ? pattern.faces[1] : undefined) ?? mainFace(pattern);
   const marks = job.look.marks.filter((m) => m.side === side && isOnPaper(m.fault) === (on === 'paper'));
@@ -72,7 +74,13 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
               fill="#fbf7ea"
             />
           )}
-          <FaceLines fit={fit} face={seen} gaps={plan.look.gaps} taped={on === 'piece'} />
+          <FaceLines
+            fit={fit}
+            face={seen}
+            gaps={plan.look.gaps}
+            taped={on === 'piece'}
+            ends={blank && isHandled(blank) ? 'handle' : 'seam'}
+          />
           {marks.map((m) => (
             <MarkShape key={m.id} mark={m} face={face} fit={fit} />
           ))}

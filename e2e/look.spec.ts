@@ -1,0 +1,345 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { paintPng, quarters } from '../src/core/formats/testPicture';
+import { logJson } from '../src/core/formats/logFile';
+import { logEntrySchema, type LogEntry } from '../src/core/shop/records';
+import { address, expect, figure, open, saved, test } from './bench';
+import type { Page } from '@playwright/test';
+
+/** Entries as they stand in the browser's database. */
+const storedLog = (page: Page): Promise<LogEntry[]> =>
+  page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const request = indexedDB.open('mesa-drift');
+        request.onsuccess = () => {
+          const all = request.result.transaction('log').objectStore('log').getAll();
+          all.onsuccess = () => {
+            request.result.close();
+            resolve(all.result as never);
+          };
+        };
+      }),
+  );
+
+const change = (page: Page) => page.getByRole('region', { name: 'One change' });
+const judge = async (page: Page, paper: string, verdict: string) => {
+  await page.getByRole('radio', { name: paper }).click();
+  await page.getByRole('radio', { name: verdict, exact: true }).click();
+};
+const counts = async (page: Page, good: number, spoiled: number) => {
+  await page.getByLabel('Good pieces').fill(String(good));
+  await page.getByLabel('Spoiled').fill(String(spoiled));
+  await page.keyboard.press('Tab');
+};
+const write = (page: Page) => page.getByRole('button', { name: 'Write it in the log' }).click();
+
+/** Draws with the hand on the face, by shares of its size. */
+async function stroke(page: Page, path: readonly (readonly [number, number])[]): Promise<void> {
+  const box = await page.locator('[data-face]').boundingBox();
+  if (!box) throw new Error('no face');
+  const at = ([u, v]: readonly [number, number]) => [box.x + u * box.width, box.y + v * box.height] as const;
+  const [first, ...rest] = path.map(at);
+  if (!first) return;
+  await page.mouse.move(...first);
+  await page.mouse.down();
+  for (const p of rest) await page.mouse.move(...p, { steps: 4 });
+  await page.mouse.up();
+}
+
+test('a faded corner on a large panel, by packing, to a good one', async ({ bench: page }, info) => {
+  await open(page, '/job/star-map-panel/look');
+  await page.keyboard.press('e');
+  await stroke(page, [
+    [0.01, 0.01],
+    [0.2, 0.01],
+    [0.01, 0.16],
+  ]);
+  await expect(page.getByRole('button', { name: 'Faded corner or edge, plain' })).toBeVisible();
+  await judge(page, 'dye left in places', 'Other fault');
+  await expect(figure(page, 'uneven pressure')).toContainText('≈');
+
+  await page.getByRole('radio', { name: 'The cause' }).click();
+  const causes = page.getByRole('region', { name: 'Causes' });
+  await expect(causes.getByRole('listitem').first()).toContainText('uneven pressure');
+  const ask = page.getByRole('region', { name: 'Ask next' });
+  const before = await causes.getByRole('listitem').first().textContent();
+  await ask.getByRole('button', { name: 'One or two slip' }).click();
+  await expect(ask.getByRole('list', { name: 'Answered' })).toContainText('does one slip out');
+  await expect(causes.getByRole('listitem').first()).not.toHaveText(before ?? '');
+  await causes.getByRole('listitem').first().getByRole('button', { name: 'It was this?' }).click();
+  await page.getByRole('radio', { name: 'What is seen' }).click();
+  await counts(page, 0, 1);
+  await saved(page);
+
+  await change(page).getByRole('button', { name: 'Gaps under the platen' }).click();
+  await expect(page.getByRole('heading', { name: 'Gaps under the platen' })).toBeVisible();
+  const gap = (place: string) => page.getByRole('textbox', { name: `Gap, ${place}` });
+  await gap('back left').fill('0.55');
+  await gap('back middle').fill('0.2');
+  await gap('middle left').fill('0.25');
+  await gap('front right').fill('9');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('That is out of range.')).toBeVisible();
+  await gap('front right').fill('0');
+  await page.keyboard.press('Tab');
+  const packing = page.getByRole('complementary', { name: 'Packing' });
+  await expect(packing).toContainText(/Uneven by 0\.[56]\d mm/);
+  await expect(packing).toContainText(/[56] sheets of 0\.10 mm leave/);
+  await expect(packing).toContainText('Meanwhile lay the piece');
+  const download = page.waitForEvent('download');
+  await packing.getByRole('button', { name: /Packing to cut/ }).click();
+  const pdf = info.outputPath('packing.pdf');
+  await (await download).saveAs(pdf);
+  const words = execFileSync('pdftotext', ['-layout', pdf, '-'], { encoding: 'utf8' });
+  expect(words).toContain('packing, sheet 1 of');
+  expect(words).toContain('Cut along the lines from card of 0.1 mm');
+  // True size: the pages are A4, and the bar that is said to be 100 mm is.
+  expect(execFileSync('pdfinfo', [pdf], { encoding: 'utf8' })).toMatch(/595\.\d+ x 841\.\d+ pts/);
+  await packing.getByRole('button', { name: 'It is packed with this' }).click();
+  await expect(packing).toContainText('then packed with card of 0.10 mm');
+  await gap('back left').fill('0.1');
+  await gap('back middle').fill('0.05');
+  await gap('middle left').fill('0.05');
+  await page.keyboard.press('Tab');
+  await packing.getByRole('button', { name: 'Keep these readings' }).click();
+  await expect(page.getByText('Packing made it 82 % more even.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Back to the look' }).click();
+  await expect(page.getByRole('button', { name: 'Faded corner or edge, plain' })).toBeVisible();
+  await write(page);
+  await expect(page.getByText('Written in the log.')).toBeVisible();
+  await judge(page, 'pale and even', 'Good');
+  await counts(page, 1, 0);
+  await write(page);
+  await expect(page.getByRole('dialog')).toContainText('1 good piece stands behind it');
+  await page.getByRole('button', { name: 'Keep as proven' }).click();
+  await page.getByRole('button', { name: 'Last good one' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Pressed at the same settings as this one.');
+  await expect(page.getByRole('dialog').getByRole('listitem').last()).toContainText('Good');
+
+  // What was settled on counts for this shop from now on.
+  const settled = (await storedLog(page)).filter((e) => e.cause === 'uneven-pressure');
+  expect(settled.length).toBeGreaterThanOrEqual(3);
+  expect(settled.at(-1)?.lay?.on).toBe('platen');
+});
+
+test('an orange portrait: less time, by the heat model, one setting and no other', async ({
+  bench: page,
+}) => {
+  await open(page, '/job/constellation-mugs/look');
+  await page.getByRole('button', { name: 'Brown, orange or yellowed', exact: true }).click();
+  await page.getByRole('button', { name: 'Brown, orange or yellowed', exact: true }).click();
+  await judge(page, 'browned', 'Too much');
+  await page.getByRole('radio', { name: 'The cause' }).click();
+  const ask = page.getByRole('region', { name: 'Ask next' });
+  // Whatever is asked, it is answered as someone would whose time was wrong.
+  for (const [words, answer] of [
+    ['the one for this blank', 'No'],
+    ['come off', 'At once, in one move'],
+    ['reach what is set', 'As set'],
+  ] as const)
+    if (await ask.getByText(words).first().isVisible())
+      if (await ask.getByRole('button', { name: answer, exact: true }).isVisible())
+        await ask.getByRole('button', { name: answer, exact: true }).click();
+  const tooLong = page
+    .getByRole('region', { name: 'Causes' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Time off' })
+    .or(page.getByRole('region', { name: 'Causes' }).getByRole('listitem').filter({ hasText: 'too long' }));
+  await tooLong.first().getByRole('button', { name: 'It was this?' }).click();
+  await expect(change(page)).toContainText(/press \d.* instead of/, { timeout: 20_000 });
+  await expect(change(page)).toContainText(/coldest printed place gets \d+ % less/);
+  await change(page).getByRole('button', { name: 'Set it for the next press' }).click();
+  await expect(page.getByText('Set for the next press.')).toBeVisible();
+  await page.keyboard.press('6');
+  await expect(page.getByRole('textbox', { name: 'Temperature' })).toHaveValue('195');
+  await saved(page);
+});
+
+test('a ghost: peel cold', async ({ bench: page }) => {
+  await open(page, '/job/constellation-mugs/look');
+  await page.keyboard.press('g');
+  await stroke(page, [[0.3, 0.5]]);
+  await expect(page.getByRole('button', { name: 'Ghosting, plain' })).toBeVisible();
+  await judge(page, 'pale and even', 'Other fault');
+  await page.getByRole('radio', { name: 'The cause' }).click();
+  await expect(page.getByRole('region', { name: 'Causes' }).getByRole('listitem').first()).toContainText(
+    'paper moved while hot',
+  );
+  await expect(change(page)).toContainText('Peel cold instead of hot');
+  await change(page).getByRole('button', { name: 'Set it for the next press' }).click();
+  await page.keyboard.press('6');
+  await expect(
+    page
+      .getByRole('combobox', { name: 'Peel' })
+      .or(page.getByRole('radio', { name: 'cold', checked: true }))
+      .first(),
+  ).toBeVisible();
+  await saved(page);
+  const peel = await page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const request = indexedDB.open('mesa-drift');
+        request.onsuccess = () => {
+          const got = request.result.transaction('jobs').objectStore('jobs').get('constellation-mugs');
+          got.onsuccess = () => {
+            request.result.close();
+            resolve((got.result as { job: { heat: unknown; look: { tried: unknown } } }).job);
+          };
+        };
+      }),
+  );
+  expect(peel).toMatchObject({ heat: { peel: 'cold' }, look: { tried: 'moved-hot' } });
+});
+
+test('a new blank by the test ladder, to a recipe with its proof', async ({ bench: page }) => {
+  await open(page, '/job/slate-trail-markers/look');
+  await page.getByRole('radio', { name: 'Test ladder' }).click();
+  await page.getByRole('radio', { name: 'Whole blanks' }).click();
+  await page.getByRole('button', { name: /Work out how many/ }).click();
+  await expect(page.getByText(/Expected: \d\.\d pressings/)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Begin the ladder' }).click();
+  const before = (await storedLog(page)).length;
+  const now = page.getByText(/^(Press|One is good\. Prove it in the middle: press) /).first();
+  const first = await now.textContent();
+  await page.getByRole('button', { name: 'Too little' }).click();
+  await expect(now).not.toHaveText(first ?? '');
+  await page.reload();
+  await page.getByRole('radio', { name: 'Test ladder' }).click();
+  await expect(page.getByRole('region', { name: 'Pressed so far' }).getByRole('listitem')).toHaveCount(1);
+  for (let i = 0; i < 3; i += 1) {
+    const good = page.getByRole('button', { name: 'Good', exact: true });
+    if (!(await good.isVisible())) break;
+    await good.click();
+    await page.waitForTimeout(300);
+  }
+  await page.getByRole('button', { name: 'Keep as proven' }).click();
+  await expect(page.getByText(/^Kept\. The next/)).toBeVisible();
+  const log = await storedLog(page);
+  expect(log.length).toBeGreaterThanOrEqual(before + 2);
+  expect(log.filter((e) => e.note.startsWith('Test ladder')).map((e) => e.verdict)).toContain('good');
+  await page.keyboard.press('6');
+  await expect(figure(page, /Time/)).toContainText(/\d good/);
+});
+
+test('photographs of any kind and size lie under the marks, or are refused in words', async ({
+  bench: page,
+}, info) => {
+  await open(page, '/job/constellation-mugs/look');
+  const bring = (name: string, bytes: Uint8Array | string) => {
+    const path = info.outputPath(name);
+    writeFileSync(path, bytes);
+    return page.getByLabel('Photograph of the piece', { exact: true }).setInputFiles(path);
+  };
+  await bring('not-one.jpg', 'this is no picture');
+  await expect(page.getByText('This is not a photograph the browser can open.')).toBeVisible();
+  await bring('icon.png', paintPng(16, 16, quarters(16, 16)));
+  await expect(page.getByText('It is only 16 × 16 pixels.')).toBeVisible();
+  await bring('empty.jpg', '');
+  await expect(page.getByText('The file is empty.')).toBeVisible();
+  await bring('large.png', paintPng(2400, 900, quarters(2400, 900)));
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('Set it square');
+  const corner = dialog.getByRole('slider', { name: 'Corner top left' });
+  await corner.focus();
+  for (let i = 0; i < 5; i += 1) await page.keyboard.press('Shift+ArrowRight');
+  await expect(corner).toHaveAttribute('aria-valuetext', /^30 %/);
+  await dialog.getByRole('button', { name: 'Lay it under the marks' }).click();
+  await expect(page.getByRole('button', { name: 'Hide it' })).toBeVisible();
+  await page.keyboard.press('s');
+  await stroke(page, [[0.5, 0.5]]);
+  await judge(page, 'pale and even', 'Other fault');
+  await counts(page, 17, 1);
+  await write(page);
+  await expect(page.getByText('Written in the log.')).toBeVisible();
+  const entry = (await storedLog(page)).find((e) => e.photos.length > 0);
+  expect(entry?.photos[0]).toMatchObject({ widthPx: 1600, heightPx: 600, of: 'piece' });
+  await page.goto(`${address()}/logbook/${entry?.id ?? ''}`);
+  await expect(page.getByRole('region', { name: 'What was seen' }).locator('img')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'The plan as it stood' })).toContainText('Straight wall');
+});
+
+test('two tablets’ logs: merged once, corrected by a new entry, charted, refused in words where wrong', async ({
+  bench: page,
+}, info) => {
+  await page.goto(`${address()}/logbook`);
+  await expect(page.getByText('30 entries, newest first')).toBeVisible();
+  const own = (await storedLog(page)).map((e) => logEntrySchema.parse(e));
+  const [first] = own;
+  if (!first) throw new Error('no entry');
+  const theirs: LogEntry[] = [
+    first,
+    { ...first, note: 'The other tablet says otherwise.' },
+    ...Array.from({ length: 4 }, (_, i) => ({
+      ...first,
+      id: `tablet-${i}`,
+      at: Date.now() - i * 3600_000,
+      jobName: 'Pressed on the other tablet',
+      note: '=1+1',
+    })),
+  ];
+  const bring = async (name: string, text: string) => {
+    const path = info.outputPath(name);
+    writeFileSync(path, text);
+    await page.getByLabel('Logbook to bring in').setInputFiles(path);
+  };
+  const json = logJson('Other bench', theirs, []);
+  await bring('theirs.mesalog.json', json);
+  await expect(page.getByText('5 entries added, 1 here already. 1 was of the same name')).toBeVisible();
+  await expect(page.getByText('35 entries, newest first')).toBeVisible();
+  await bring('again.mesalog.json', json);
+  await expect(page.getByText('0 entries added, 6 here already.')).toBeVisible();
+  await bring('newer.mesalog.json', json.replace('"version": 1', '"version": 4'));
+  await expect(page.getByText(/version 4.*reads up to 1/)).toBeVisible();
+  await bring('cut.mesalog.json', json.slice(0, 900));
+  await expect(page.getByText('The file is cut short or is not JSON.')).toBeVisible();
+  await bring('other.csv', 'a,b\n1,2\n');
+  await expect(page.getByText(/It has no column “when/)).toBeVisible();
+  expect(await storedLog(page)).toHaveLength(35);
+
+  // Out as CSV and in again: nothing doubles, and no cell runs as a formula.
+  await page.getByRole('searchbox', { name: 'Find in the log' }).fill('other tablet');
+  await expect(page.getByText('5 entries of 35')).toBeVisible();
+  const csv = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('menuitem', { name: /as CSV/ }).click();
+  const table = readFileSync(await (await csv).path(), 'utf8');
+  expect(table).toContain("'=1+1");
+  await page.getByRole('button', { name: 'Show all' }).click();
+
+  // A chart opens the entries under it.
+  await page.getByRole('radio', { name: 'Charts' }).click();
+  await page.getByRole('button', { name: /Faded corner or edge/ }).click();
+  await expect(page.getByText('9 entries of 35')).toBeVisible();
+  await page.getByRole('radio', { name: 'Over each other' }).click();
+  await expect(page.getByText('They go with the press')).toBeVisible();
+  await expect(page.getByText(/100 % lie at the back left corner/)).toBeVisible();
+
+  // Corrected by a new entry: both stay, one counts.
+  await page.getByRole('radio', { name: 'Entries' }).click();
+  await page.getByRole('region', { name: 'Logbook' }).getByRole('link').first().click();
+  await page.getByRole('button', { name: 'Correct it' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Spoiled').fill('2');
+  await dialog.getByRole('combobox', { name: 'It was' }).click();
+  await page.getByRole('option', { name: 'pressure too light' }).click();
+  await dialog.getByRole('button', { name: 'Write the correction' }).click();
+  await expect(page.getByText(/Corrects the entry of/)).toBeVisible();
+  await expect(page.getByText('2 good, 2 spoiled')).toBeVisible();
+  await page.getByRole('link', { name: /2026/ }).first().click();
+  await expect(page.getByText('This entry no longer counts')).toBeVisible();
+  await page.getByRole('link', { name: 'All entries' }).click();
+  await expect(
+    page.getByText('35 entries of 36').or(page.getByText('35 entries, newest first')),
+  ).toBeVisible();
+
+  const pdf = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('menuitem', { name: /month/ }).click();
+  const path = info.outputPath('month.pdf');
+  await (await pdf).saveAs(path);
+  const words = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
+  expect(words).toContain('Dry Fork Bench');
+  expect(words).toContain('Good out of pressed, by week');
+});
