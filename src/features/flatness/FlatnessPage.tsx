@@ -2,7 +2,6 @@
 
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { drawnPdf } from '@/core/formats/drawnPdf';
 import { packingPages } from '@/core/flatness/packingPages';
 import { GAP_METHODS, isFlatPress, type Flatness, type FlatPress, type GapMethod } from '@/core/shop/press';
 import { plan } from '@/core/plan/plan';
@@ -91,6 +90,7 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
     if (!found || found.packing.sheets.length === 0) return;
     const font = await labelFont();
     if (!font.ok) return notifyProblem(font.problem);
+    const { drawnPdf } = await import('@/core/formats/drawnPdf');
     const pages = packingPages(found.packing, sizeOf(press), press.name);
     saveBytesAs(
       'packing.pdf',

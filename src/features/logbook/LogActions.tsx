@@ -3,9 +3,6 @@
 import { FileDown, FileUp } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useRef } from 'react';
-import { drawnPdf } from '@/core/formats/drawnPdf';
-import { logCsv, readLogCsv } from '@/core/formats/logCsv';
-import { logJson, readLogJson } from '@/core/formats/logFile';
 import { monthPage } from '@/core/log/monthPage';
 import { rowOf, type LogQuery } from '@/core/log/rows';
 import type { PictureFile } from '@/core/formats/jobFile';
@@ -31,13 +28,15 @@ interface Brought {
 }
 
 /** Reads a logbook by what it is, not by what it is called. */
-function readLog(text: string): Result<Brought> {
+async function readLog(text: string): Promise<Result<Brought>> {
   if (/^\s*[{[]/.test(text)) {
+    const { readLogJson } = await import('@/core/formats/logFile');
     const file = readLogJson(text);
     if (!file.ok) return file;
     const checked = checkPictures(file.value.pictures, 'Logbook file');
     return checked.ok ? { ok: true, value: file.value } : checked;
   }
+  const { readLogCsv } = await import('@/core/formats/logCsv');
   const table = readLogCsv(text);
   return table.ok ? { ok: true, value: { entries: table.value, pictures: [] } } : table;
 }
@@ -55,7 +54,7 @@ async function bring(file: File): Promise<void> {
   } catch {
     return notifyWrong(`${file.name} could not be read. It may have been moved. Choose it again.`);
   }
-  const read = readLog(text);
+  const read = await readLog(text);
   if (!read.ok) return notifyProblem(read.problem);
   const merged = await mergeIntoLog(read.value.entries, pictureRecords(read.value.pictures));
   if (!merged.ok) return notifyProblem(merged.problem);
@@ -71,9 +70,14 @@ export function LogActions({ query, found }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const none = !found || found.entries.length === 0;
   const chosen = async () => entriesById(await allIds(query));
-  const saveCsv = async () => saveTextAs('logbook.csv', logCsv(await chosen()), 'text/csv');
+  // Writers and readers of files are only loaded by those who use them.
+  const saveCsv = async () => {
+    const { logCsv } = await import('@/core/formats/logCsv');
+    saveTextAs('logbook.csv', logCsv(await chosen()), 'text/csv');
+  };
   const saveJson = async () => {
     const entries = await chosen();
+    const { logJson } = await import('@/core/formats/logFile');
     saveTextAs(
       'logbook.mesalog.json',
       logJson(shop.settings.shopName, entries, await photosOf(entries)),
@@ -106,6 +110,7 @@ export function LogActions({ query, found }: Props) {
     });
     const font = await labelFont();
     if (!font.ok) return notifyProblem(font.problem);
+    const { drawnPdf } = await import('@/core/formats/drawnPdf');
     const bytes = await drawnPdf(`Logbook, ${month}`, [page], font.value);
     saveBytesAs(`logbook-${month.toLowerCase().replace(' ', '-')}.pdf`, bytes, 'application/pdf');
   };

@@ -1,15 +1,18 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { WHOLE_LOG, type LogQuery } from '@/core/log/rows';
 import { Segments } from '@/ui/Segments';
 import { ShopFrame } from '../shell/ShopFrame';
-import { Charts } from './Charts';
+
 import { Filters } from './Filters';
 import { LogActions } from './LogActions';
 import { LogList } from './LogList';
-import { OverlayMap } from './OverlayMap';
 import { useFound, useLogIndex, type FoundEntries, type LogIndex } from './useLogIndex';
+
+const Charts = dynamic(() => import('./Charts').then((m) => m.Charts), { ssr: false });
+const OverlayMap = dynamic(() => import('./OverlayMap').then((m) => m.OverlayMap), { ssr: false });
 
 const VIEWS = [
   { value: 'list', label: 'Entries' },
@@ -19,7 +22,7 @@ const VIEWS = [
 type View = (typeof VIEWS)[number]['value'];
 
 /** Entries read at first, and so many more each time the list is scrolled to its end. */
-const STRETCH = 120;
+const STRETCH = 60;
 
 const whole = (q: LogQuery): boolean => JSON.stringify(q) === JSON.stringify(WHOLE_LOG);
 
