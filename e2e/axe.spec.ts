@@ -80,3 +80,37 @@ test('no violation at the press, before, during and when time is up', async ({ b
   await page.getByRole('button', { name: 'More for 1 · Tumbler press A' }).click();
   await clean(page, 'more');
 });
+
+test('no violation where causes are sought, on the ladder, in the log and at the platen', async ({
+  bench: page,
+}) => {
+  await open(page, '/job/star-map-panel/look');
+  await page.getByRole('button', { name: 'Faded corner or edge', exact: true }).click();
+  await page.getByRole('button', { name: 'Faded corner or edge', exact: true }).click();
+  await page.getByRole('radio', { name: 'Used paper' }).click();
+  await clean(page, 'used paper');
+  await page.getByRole('radio', { name: 'The cause' }).click();
+  await clean(page, 'cause');
+  await page.getByRole('button', { name: 'Where these figures come from' }).click();
+  await clean(page, 'table of causes');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Last good one' }).click();
+  await clean(page, 'last good one');
+  await page.keyboard.press('Escape');
+  await page.getByRole('radio', { name: 'Test ladder' }).click();
+  await clean(page, 'ladder');
+  await page.goto(`${address()}/logbook`);
+  await page.getByRole('button', { name: 'Narrow' }).click();
+  await page.getByRole('radio', { name: 'Charts' }).click();
+  await expect(page.getByText('good over all')).toBeVisible();
+  await clean(page, 'charts');
+  await page.getByRole('radio', { name: 'Over each other' }).click();
+  await expect(page.getByText('They go with the press')).toBeVisible();
+  await clean(page, 'over each other');
+  for (const path of ['logbook/log-panel-9', 'flatness/flat-press-b']) {
+    await page.goto(`${address()}/${path}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.waitForTimeout(500);
+    await clean(page, path);
+  }
+});

@@ -52,12 +52,30 @@ async function allPresses(page: Page): Promise<void> {
   await page.waitForTimeout(1500);
 }
 
-async function markFaults(page: Page): Promise<void> {
-  const box = await page.getByRole('group', { name: 'The wrap unrolled' }).boundingBox();
+/** A pale corner on the large panel, with dye left on its paper. */
+async function markCorner(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Faded corner or edge', exact: true }).click();
+  const box = await page.locator('[data-face]').boundingBox();
   if (!box) return;
-  await page.mouse.click(box.x + box.width * 0.35, box.y + box.height * 0.35);
-  await page.getByRole('radio', { name: 'dye left all over' }).click();
-  await page.getByRole('radio', { name: 'Too little' }).click();
+  await page.mouse.move(box.x + 3, box.y + 3);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.3, box.y + 5, { steps: 5 });
+  await page.mouse.move(box.x + 5, box.y + box.height * 0.24, { steps: 5 });
+  await page.mouse.up();
+  await page.getByRole('radio', { name: 'dye left in places' }).click();
+  await page.getByRole('radio', { name: 'Other fault' }).click();
+}
+
+/** A platen that stands off at its back left. */
+async function readGaps(page: Page): Promise<void> {
+  for (const [place, gap] of [
+    ['back left', '0.5'],
+    ['back middle', '0.2'],
+    ['middle left', '0.3'],
+    ['front left', '0.1'],
+  ] as const)
+    await page.getByRole('textbox', { name: `Gap, ${place}` }).fill(gap);
+  await page.keyboard.press('Tab');
 }
 
 const VIEWS: readonly View[] = [
@@ -65,38 +83,8 @@ const VIEWS: readonly View[] = [
   { name: 'blank', path: `${JOB}/blank` },
   { name: 'measure', path: `${JOB}/measure` },
   { name: 'wrap', path: `${JOB}/wrap` },
-  {
-    name: 'on-the-blank',
-    path: '/job/constellation-mugs/wrap',
-    prepare: async (p) => {
-      await p.getByRole('radio', { name: 'On the blank' }).click();
-      await p.getByRole('button', { name: 'In the right hand' }).click();
-      await p.waitForTimeout(2500);
-    },
-  },
   { name: 'art', path: '/job/night-walk-tumblers/art' },
-  {
-    name: 'art-seam',
-    path: `${JOB}/art`,
-    prepare: async (p) => {
-      await p.getByRole('radio', { name: 'Seam' }).click();
-      await p
-        .getByRole('button', { name: /^Place 1/ })
-        .first()
-        .click();
-      await p.waitForTimeout(800);
-    },
-  },
   { name: 'sheet', path: '/job/constellation-mugs/sheet' },
-  {
-    name: 'sheet-panels',
-    path: '/job/star-map-panel/sheet',
-    prepare: async (p) => {
-      await p.getByRole('button', { name: 'Look for the path' }).click();
-      await p.getByText(/^The join (hides|shows)/).waitFor();
-      await p.waitForTimeout(6000);
-    },
-  },
   {
     name: 'heat',
     path: `${JOB}/heat`,
@@ -106,13 +94,30 @@ const VIEWS: readonly View[] = [
     },
   },
   { name: 'press', path: `${JOB}/press` },
-  { name: 'look', path: `${JOB}/look`, prepare: markFaults },
+  { name: 'look', path: '/job/star-map-panel/look', prepare: markCorner },
+  {
+    name: 'look-cause',
+    path: '/job/star-map-panel/look',
+    prepare: async (p) => {
+      await markCorner(p);
+      await p.getByRole('radio', { name: 'The cause' }).click();
+    },
+  },
   { name: 'at-the-press', path: '/press/star-party-tumblers', prepare: (p) => pressTo(p, 24_000) },
   { name: 'all-presses', path: '/pressing', prepare: allPresses },
   { name: 'blanks', path: '/blanks' },
   { name: 'presses', path: '/presses' },
   { name: 'papers', path: '/papers' },
   { name: 'logbook', path: '/logbook' },
+  {
+    name: 'logbook-charts',
+    path: '/logbook',
+    prepare: async (p) => {
+      await p.getByRole('radio', { name: 'Charts' }).click();
+      await p.getByText('good over all').waitFor();
+    },
+  },
+  { name: 'flatness', path: '/flatness/flat-press-b?job=star-map-panel', prepare: readGaps },
   { name: 'settings', path: '/settings' },
 ];
 

@@ -106,55 +106,63 @@ const panelLay = (turned: boolean): Lay => ({
   pieces: [{ piece: 1, to: turned ? [-1, 0, 0, -1, 450, 650] : [1, 0, 0, 1, 50, 50] }],
 });
 
+/** Ten in the morning of a day so long ago. */
+const morning = (now: number, daysAgo: number): number =>
+  Math.floor(now / DAY_MS) * DAY_MS - daysAgo * DAY_MS + 10 * 3_600_000;
+
 /** Large panels over nine weeks: whichever way one lay, its corner at the back left of the platen came out pale. */
 function panels(now: number): readonly LogEntry[] {
   const random = seeded(41);
-  return Array.from({ length: 12 }, (_, i): LogEntry => {
+  return Array.from({ length: 9 }, (_, i): LogEntry => {
     const turned = i % 3 === 1;
     const [x, y] = [12 + 40 * random(), 12 + 40 * random()];
     const at = turned ? { xMm: 400 - x, yMm: 600 - y } : { xMm: x, yMm: y };
-    const pale = i % 4 !== 3;
-    return entry(
-      `log-panel-${i + 1}`,
-      now - (64 - 5 * i) * DAY_MS + 3_600_000 * (i % 5),
-      PANEL_SETTINGS,
-      'other',
-      2,
-      pale ? 1 : 0,
-      {
-        jobId: 'stair-panels',
-        jobName: 'Panels for the stair',
-        blankId: 'panel-400-600',
-        blankName: 'aluminium panel 400 × 600',
-        pressId: 'flat-press-b',
-        pressName: 'Wide flat press B',
-        by: i % 2 === 0 ? 'Ines' : 'Tariq',
-        keptDwellS: 60 + Math.round(8 * random() - 2),
-        paperState: pale ? 'left-in-places' : 'even',
-        spoiledCostCents: pale ? 1480 : 0,
-        marks: pale ? [mark(`p${i}`, 'faded-edge', { kind: 'point', ...at })] : [],
-        face: PANEL,
-        lay: panelLay(turned),
-        cause: i === 4 || i === 8 ? 'uneven-pressure' : null,
-        note: i === 8 ? 'The same corner again.' : '',
-      },
-    );
+    return entry(`log-panel-${i + 1}`, morning(now, 63 - 6 * i), PANEL_SETTINGS, 'other', 2 + (i % 2), 1, {
+      jobId: 'stair-panels',
+      jobName: 'Panels for the stair',
+      blankId: 'panel-400-600',
+      blankName: 'aluminium panel 400 × 600',
+      pressId: 'flat-press-b',
+      pressName: 'Wide flat press B',
+      by: i % 2 === 0 ? 'Ines' : 'Tariq',
+      keptDwellS: 60 + Math.round(8 * random() - 2),
+      paperState: 'left-in-places',
+      spoiledCostCents: 1480,
+      marks: [mark(`p${i}`, 'faded-edge', { kind: 'point', ...at })],
+      face: PANEL,
+      lay: panelLay(turned),
+      cause: i === 4 || i === 8 ? 'uneven-pressure' : null,
+      note: i === 8 ? 'The same corner again.' : '',
+    });
   });
 }
 
-/** Mugs of the same weeks: specks here and there, a ghost now and then. */
+const MUG_FACE: SeenFace = {
+  form: 'wrap',
+  widthMm: 200,
+  heightMm: 92,
+  rings: [
+    [
+      [0, 0],
+      [200, 0],
+      [200, 92],
+      [0, 92],
+    ],
+  ],
+};
+
+/** Mugs of the same weeks: a speck here and there, a ghost now and then. */
 function mugs(now: number): readonly LogEntry[] {
   const random = seeded(77);
   return Array.from({ length: 14 }, (_, i): LogEntry => {
-    const speck = random() < 0.5;
-    const spoiled = speck ? 1 : i % 5 === 0 ? 2 : 0;
-    const fault: Mark['fault'] = speck ? 'colour-speck' : 'ghost';
+    const ghost = i % 5 === 0;
+    const spoiled = ghost ? 2 : 1;
     return entry(
       `log-mug-${i + 1}`,
-      now - (62 - 4 * i) * DAY_MS + 7_200_000,
+      morning(now, 62 - 4 * i) + 4 * 3_600_000,
       { ...PANEL_SETTINGS, platenC: 195, dwellS: 180 },
       'other',
-      10 + Math.floor(6 * random()),
+      14 + Math.floor(8 * random()),
       spoiled,
       {
         jobId: 'harvest-mugs',
@@ -166,24 +174,16 @@ function mugs(now: number): readonly LogEntry[] {
         by: i % 3 === 0 ? 'Tariq' : 'Ines',
         keptDwellS: 180 + Math.round(20 * random() - 5),
         spoiledCostCents: 210 * spoiled,
-        marks:
-          spoiled > 0
-            ? [mark(`g${i}`, fault, { kind: 'point', xMm: 20 + 160 * random(), yMm: 10 + 70 * random() }, 1)]
-            : [],
-        face: {
-          form: 'wrap',
-          widthMm: 200,
-          heightMm: 92,
-          rings: [
-            [
-              [0, 0],
-              [200, 0],
-              [200, 92],
-              [0, 92],
-            ],
-          ],
-        },
-        cause: speck && i % 2 === 0 ? 'lint' : null,
+        marks: [
+          mark(
+            `g${i}`,
+            ghost ? 'ghost' : 'colour-speck',
+            { kind: 'point', xMm: 20 + 160 * random(), yMm: 10 + 70 * random() },
+            1,
+          ),
+        ],
+        face: MUG_FACE,
+        cause: ghost ? 'moved-hot' : i % 2 === 0 ? 'lint' : null,
       },
     );
   });

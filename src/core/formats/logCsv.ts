@@ -42,30 +42,30 @@ const HEADINGS = [
 type Row = Partial<Record<(typeof HEADINGS)[number], string>>;
 
 const num = (v: number | null): string | number => v ?? '';
-const spot = (p: { readonly xMm: number; readonly yMm: number }): string =>
+const point = (p: { readonly xMm: number; readonly yMm: number }): string =>
   `${Math.round(p.xMm * 10) / 10},${Math.round(p.yMm * 10) / 10}`;
 
 /** A mark in a cell: fault, how bad, side, piece, place: `faded-edge 2 front 4 point 12,30`. */
 function markText({ fault, severity, side, piece, place }: Mark): string {
   const where =
     place.kind === 'point'
-      ? spot(place)
+      ? point(place)
       : place.kind === 'edge'
         ? place.edge
         : place.kind === 'all'
           ? ''
-          : place.spots.map(spot).join(' ');
+          : place.points.map(point).join(' ');
   return `${fault} ${severity} ${side} ${piece ?? '-'} ${place.kind} ${where}`.trim();
 }
 
 function placeOf(kind: string | undefined, rest: readonly string[]): unknown {
-  const spots = rest.map((t) => {
+  const points = rest.map((t) => {
     const [x, y] = t.split(',').map(Number);
     return { xMm: x, yMm: y };
   });
-  if (kind === 'point') return { kind, ...spots[0] };
+  if (kind === 'point') return { kind, ...points[0] };
   if (kind === 'edge') return { kind, edge: rest[0] };
-  return kind === 'all' ? { kind } : { kind, spots };
+  return kind === 'all' ? { kind } : { kind, points };
 }
 
 /** A mark as such a cell says it; tables of before only named the fault. */

@@ -30,7 +30,7 @@ describe('where a mark lies', () => {
   test('a large area is all of it, a small one where its middle is', () => {
     const square = (x: number, y: number, s: number) => ({
       kind: 'area' as const,
-      spots: [
+      points: [
         { xMm: x, yMm: y },
         { xMm: x + s, yMm: y },
         { xMm: x + s, yMm: y + s },
@@ -39,7 +39,23 @@ describe('where a mark lies', () => {
     });
     expect(whereOf(square(0, 0, 195), PANEL)).toBe('all');
     expect(whereOf(square(2, 2, 20), PANEL)).toBe('corner');
+    // However far it reaches in, and wherever along an edge.
+    expect(whereOf(square(0, 0, 90), PANEL)).toBe('corner');
+    expect(whereOf(square(60, 2, 60), PANEL)).toBe('edge');
+    expect(whereOf(square(60, 100, 60), PANEL)).toBe('inside');
     expect(middleOf(square(10, 20, 30), PANEL)).toEqual({ xMm: 25, yMm: 35 });
+  });
+
+  test('a line along the rim of a wrap is at the rim, though it reaches both ends', () => {
+    const along = (y: number) => ({
+      kind: 'line' as const,
+      points: [
+        { xMm: 2, yMm: y },
+        { xMm: 238, yMm: y + 1 },
+      ],
+    });
+    expect(whereOf(along(3), WRAP)).toBe('rim-foot');
+    expect(whereOf(along(50), WRAP)).toBe('inside');
   });
 
   test('shares weigh the worse mark more and add to one', () => {
@@ -71,13 +87,13 @@ describe('many pieces over each other', () => {
       [0, -1, 1, 0, 0, 400],
     ] as const
   ).map((to) => ({ on: 'platen', widthMm: 400, heightMm: 400, pieces: [{ piece: null, to: [...to] }] }));
-  const entries = (spot: (lay: number, random: () => number) => readonly [number, number], many = 40) => {
+  const entries = (point: (lay: number, random: () => number) => readonly [number, number], many = 40) => {
     const random = seeded(7);
     return Array.from({ length: many }, (_, i) =>
       entryOf(`e${i}`, {
         face,
         lay: LAYS[i % 4] ?? null,
-        marks: [mark('faded-edge', at(...spot(i % 4, random)))],
+        marks: [mark('faded-edge', at(...point(i % 4, random)))],
       }),
     );
   };

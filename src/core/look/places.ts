@@ -1,4 +1,4 @@
-import type { Edge, Mark, MarkPlace, Spot } from '../shop/mark';
+import type { Edge, Mark, MarkPlace, FacePoint } from '../shop/mark';
 import { WHERES, type Where } from './evidence';
 
 /** A face as marks lie on it, mm. A wrap closes at its ends: left and right are its seam. */
@@ -13,28 +13,28 @@ const EDGE_MM = 12;
 const EDGE_SHARE = 0.12;
 const ALL_SHARE = 0.5;
 
-const mean = (spots: readonly Spot[]): Spot => ({
-  xMm: spots.reduce((s, p) => s + p.xMm, 0) / Math.max(1, spots.length),
-  yMm: spots.reduce((s, p) => s + p.yMm, 0) / Math.max(1, spots.length),
+const mean = (points: readonly FacePoint[]): FacePoint => ({
+  xMm: points.reduce((s, p) => s + p.xMm, 0) / Math.max(1, points.length),
+  yMm: points.reduce((s, p) => s + p.yMm, 0) / Math.max(1, points.length),
 });
 
-const areaOf = (spots: readonly Spot[]): number =>
+const areaOf = (points: readonly FacePoint[]): number =>
   Math.abs(
-    spots.reduce((s, p, i) => {
-      const q = spots[(i + 1) % spots.length] ?? p;
+    points.reduce((s, p, i) => {
+      const q = points[(i + 1) % points.length] ?? p;
       return s + p.xMm * q.yMm - q.xMm * p.yMm;
     }, 0) / 2,
   );
 
 /** The middle of a mark on its face, mm. */
-export function middleOf(place: MarkPlace, face: FaceSize): Spot {
+export function middleOf(place: MarkPlace, face: FaceSize): FacePoint {
   const { widthMm: w, heightMm: h } = face;
   switch (place.kind) {
     case 'point':
       return { xMm: place.xMm, yMm: place.yMm };
     case 'line':
     case 'area':
-      return mean(place.spots);
+      return mean(place.points);
     case 'edge':
       return EDGE_MIDDLES[place.edge](w, h);
     case 'all':
@@ -42,14 +42,14 @@ export function middleOf(place: MarkPlace, face: FaceSize): Spot {
   }
 }
 
-const EDGE_MIDDLES: Readonly<Record<Edge, (w: number, h: number) => Spot>> = {
+const EDGE_MIDDLES: Readonly<Record<Edge, (w: number, h: number) => FacePoint>> = {
   top: (w) => ({ xMm: w / 2, yMm: 0 }),
   foot: (w, h) => ({ xMm: w / 2, yMm: h }),
   left: (_, h) => ({ xMm: 0, yMm: h / 2 }),
   right: (w, h) => ({ xMm: w, yMm: h / 2 }),
 };
 
-function whereSpot({ xMm, yMm }: Spot, { widthMm, heightMm, wrap }: FaceSize): Where {
+function wherePoint({ xMm, yMm }: FacePoint, { widthMm, heightMm, wrap }: FaceSize): Where {
   const near = Math.max(4, Math.min(EDGE_MM, EDGE_SHARE * Math.min(widthMm, heightMm)));
   const side = Math.min(xMm, widthMm - xMm);
   const rim = Math.min(yMm, heightMm - yMm);
@@ -62,6 +62,21 @@ function whereSpot({ xMm, yMm }: Spot, { widthMm, heightMm, wrap }: FaceSize): W
   return side <= near || rim <= near ? 'edge' : 'inside';
 }
 
+/** What reaches over most of a side does not lie at its ends. */
+const MOST_OF_SIDE = 0.7;
+
+/** A line or an area lies where it comes nearest to: a pale corner is one however far it reaches in. */
+function whereStretch(points: readonly FacePoint[], face: FaceSize): Where {
+  const xs = points.map((p) => p.xMm);
+  const ys = points.map((p) => p.yMm);
+  const nearest = (values: readonly number[], size: number): number => {
+    const [lo, hi] = [Math.min(...values), Math.max(...values)];
+    if (hi - lo > MOST_OF_SIDE * size) return size / 2;
+    return lo < size - hi ? lo : hi;
+  };
+  return wherePoint({ xMm: nearest(xs, face.widthMm), yMm: nearest(ys, face.heightMm) }, face);
+}
+
 /** Which part of the face a mark lies at. */
 export function whereOf(place: MarkPlace, face: FaceSize): Where {
   switch (place.kind) {
@@ -71,11 +86,13 @@ export function whereOf(place: MarkPlace, face: FaceSize): Where {
       if (!face.wrap) return 'edge';
       return place.edge === 'top' || place.edge === 'foot' ? 'rim-foot' : 'seam';
     case 'area':
-      return areaOf(place.spots) > ALL_SHARE * face.widthMm * face.heightMm
+      return areaOf(place.points) > ALL_SHARE * face.widthMm * face.heightMm
         ? 'all'
-        : whereSpot(mean(place.spots), face);
+        : whereStretch(place.points, face);
+    case 'line':
+      return whereStretch(place.points, face);
     default:
-      return whereSpot(middleOf(place, face), face);
+      return wherePoint(middleOf(place, face), face);
   }
 }
 

@@ -6,7 +6,7 @@ export const MARKS_OF_EVERY_KIND: Mark[] = [
   mark('faded-edge', at(12.5, 30), { piece: 4, severity: 3 }),
   mark('track-line', {
     kind: 'line',
-    spots: [
+    points: [
       { xMm: 0, yMm: 10 },
       { xMm: 80.5, yMm: 12 },
     ],
@@ -14,7 +14,7 @@ export const MARKS_OF_EVERY_KIND: Mark[] = [
   mark('white-rim', { kind: 'edge', edge: 'top' }, { side: 'back' }),
   mark('dye-left', {
     kind: 'area',
-    spots: [
+    points: [
       { xMm: 1, yMm: 1 },
       { xMm: 9, yMm: 1 },
       { xMm: 9, yMm: 9 },

@@ -5,23 +5,23 @@ import { FAULT_IDS, PAPER_FAULT_IDS } from './faultIds';
 
 /** Face coordinates: mm from the top left of the trimmed face, as it is seen. */
 const alongSchema = z.number().check(z.gte(-50), z.lte(2600));
-const spotSchema = z.strictObject({ xMm: alongSchema, yMm: alongSchema });
-export type Spot = z.infer<typeof spotSchema>;
+const facePointSchema = z.strictObject({ xMm: alongSchema, yMm: alongSchema });
+export type FacePoint = z.infer<typeof facePointSchema>;
 
 export const EDGES = ['top', 'foot', 'left', 'right'] as const;
 export type Edge = (typeof EDGES)[number];
 
 /** Where a fault lies on the face: a point, a line, one edge, an area, or all of it. */
 export const placeSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('point'), ...spotSchema.shape }),
+  z.strictObject({ kind: z.literal('point'), ...facePointSchema.shape }),
   z.strictObject({
     kind: z.literal('line'),
-    spots: z.array(spotSchema).check(z.minLength(2, 'A line has two ends.'), z.maxLength(60)),
+    points: z.array(facePointSchema).check(z.minLength(2, 'A line has two ends.'), z.maxLength(60)),
   }),
   z.strictObject({ kind: z.literal('edge'), edge: z.enum(EDGES) }),
   z.strictObject({
     kind: z.literal('area'),
-    spots: z.array(spotSchema).check(z.minLength(3, 'An area has three corners.'), z.maxLength(60)),
+    points: z.array(facePointSchema).check(z.minLength(3, 'An area has three corners.'), z.maxLength(60)),
   }),
   z.strictObject({ kind: z.literal('all') }),
 ]);

@@ -19,7 +19,7 @@ import { useShop } from '../shell/shopContext';
 import { labelFont } from '../logbook/labelFont';
 import { PlatenMap } from './PlatenMap';
 import { Checks } from './Checks';
-import { betterBy, DYE_GAPS_MM, dyeFromMarks, sizeOf, SPOTS, worked } from './readings';
+import { betterBy, DYE_GAPS_MM, dyeFromMarks, sizeOf, NINE_PLACES, worked } from './readings';
 
 const METHOD_WORDS: Readonly<Record<GapMethod, string>> = {
   feeler: 'Feeler gauge',
@@ -33,7 +33,7 @@ const METHOD_HELP: Readonly<Record<GapMethod, string>> = {
   dye: 'Press a full sheet of one dark colour on a flat plate, then look at the used paper: how much dye is left at each place.',
 };
 const USUAL_CARD_MM = 0.1;
-const NINE = SPOTS.length;
+const NINE = NINE_PLACES.length;
 
 /** The gaps under a platen: read, drawn as a surface, packed out with card, and where to lay the piece meanwhile. */
 export function FlatnessPage({ pressId, jobId }: { pressId: string; jobId: string | null }) {
@@ -69,11 +69,11 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
   const last = press.flatness.at(-1);
   const [by, setBy] = useState<GapMethod>(last?.by ?? 'feeler');
   const [gaps, setGaps] = useState<readonly number[]>(() =>
-    last && last.points.length === NINE ? last.points.map((p) => p.gapMm) : SPOTS.map(() => 0),
+    last && last.points.length === NINE ? last.points.map((p) => p.gapMm) : NINE_PLACES.map(() => 0),
   );
   const [cardMm, setCardMm] = useState(last?.packedCardMm ?? USUAL_CARD_MM);
   const piece = usePiece(jobId);
-  const points = useMemo(() => SPOTS.map((s, i) => ({ ...s, gapMm: gaps[i] ?? 0 })), [gaps]);
+  const points = useMemo(() => NINE_PLACES.map((s, i) => ({ ...s, gapMm: gaps[i] ?? 0 })), [gaps]);
   const found = useMemo(() => worked(points, by, press, cardMm, piece), [points, by, press, cardMm, piece]);
   const better = betterBy(press.flatness);
   const save = async (packedCardMm: number | null) => {

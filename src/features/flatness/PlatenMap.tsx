@@ -6,14 +6,14 @@ import type { FlatPress, GapMethod } from '@/core/shop/press';
 import { Board, type Fit } from '@/ui/board/Board';
 import { NumberField } from '@/ui/NumberField';
 import { Select } from '@/ui/Select';
-import { DYE_GAPS_MM, DYE_WORDS, sizeOf, SPOTS, spotName, type Worked } from './readings';
+import { DYE_GAPS_MM, DYE_WORDS, sizeOf, NINE_PLACES, placeName, type Worked } from './readings';
 
 interface Props {
   readonly press: FlatPress;
   readonly found: Worked | null;
   readonly by: GapMethod;
   readonly gaps: readonly number[];
-  readonly onGap: (spot: number, gapMm: number) => void;
+  readonly onGap: (place: number, gapMm: number) => void;
 }
 
 const CELLS = 24;
@@ -26,7 +26,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
   const { widthMm, heightMm } = sizeOf(press);
   const cells = useMemo(() => {
     if (!found) return [];
-    const least = Math.min(...SPOTS.map((s) => found.surface.gapAt(s.x * widthMm, s.y * heightMm)));
+    const least = Math.min(...NINE_PLACES.map((s) => found.surface.gapAt(s.x * widthMm, s.y * heightMm)));
     return Array.from({ length: CELLS * CELLS }, (_, k) => {
       const [i, j] = [k % CELLS, Math.floor(k / CELLS)];
       const gap = found.surface.gapAt(((i + 0.5) * widthMm) / CELLS, ((j + 0.5) * heightMm) / CELLS) - least;
@@ -100,9 +100,9 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
         )}
         over={(fit) => (
           <>
-            {SPOTS.map((s, i) => (
+            {NINE_PLACES.map((s, i) => (
               <div
-                key={spotName(i)}
+                key={placeName(i)}
                 className="absolute -translate-1/2 border-2 border-ink bg-sheet px-1.5 py-1"
                 style={{
                   left: Math.min(fit.x(widthMm) - 44, Math.max(fit.x(0) + 44, fit.x(s.x * widthMm))),
@@ -111,7 +111,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
               >
                 {by === 'dye' ? (
                   <Select
-                    label={`Dye left, ${spotName(i).toLowerCase()}`}
+                    label={`Dye left, ${placeName(i).toLowerCase()}`}
                     value={String(nearestDye(gaps[i] ?? 0))}
                     options={DYE_WORDS.map((w, k) => ({ value: String(k), label: w }))}
                     onChange={(v) => onGap(i, DYE_GAPS_MM[Number(v) as 0] ?? 0)}
@@ -119,7 +119,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
                   />
                 ) : (
                   <NumberField
-                    label={`Gap, ${spotName(i).toLowerCase()}`}
+                    label={`Gap, ${placeName(i).toLowerCase()}`}
                     hideLabel
                     value={gaps[i] ?? 0}
                     min={0}

@@ -1,12 +1,12 @@
 import { demoShop } from '@/core/demo/demoShop';
 import { at, entryOf, mark } from '@/core/look/testLooks';
 import { isFlatPress, type Flatness } from '@/core/shop/press';
-import { betterBy, dyeFromMarks, SPOTS, spotName, unevenMm, worked } from './readings';
+import { betterBy, dyeFromMarks, NINE_PLACES, placeName, unevenMm, worked } from './readings';
 
 const press = demoShop(new Date('2026-11-24T12:00:00Z')).shop.presses.find(isFlatPress);
 if (!press) throw new Error('no flat press');
 const points = (f: (x: number, y: number) => number): Flatness['points'] =>
-  SPOTS.map((s) => ({ ...s, gapMm: f(s.x, s.y) }));
+  NINE_PLACES.map((s) => ({ ...s, gapMm: f(s.x, s.y) }));
 const check = (f: (x: number, y: number) => number, packedCardMm: number | null): Flatness => ({
   id: 'c',
   at: 1,
@@ -16,8 +16,8 @@ const check = (f: (x: number, y: number) => number, packedCardMm: number | null)
 });
 
 test('nine places of a platen, named as a hand finds them', () => {
-  expect(SPOTS).toHaveLength(9);
-  expect([spotName(0), spotName(4), spotName(8)]).toEqual(['Back left', 'Middle middle', 'Front right']);
+  expect(NINE_PLACES).toHaveLength(9);
+  expect([placeName(0), placeName(4), placeName(8)]).toEqual(['Back left', 'Middle', 'Front right']);
 });
 
 test('a corner that stands off is packed at that corner, and the piece is laid away from it', () => {
@@ -61,5 +61,5 @@ test('marks of pieces tell where the platen holds off, through where each lay', 
     marks: [mark('dye-left', at(5, 5), { severity: 3 }), mark('ghost', at(50, 50))],
   });
   expect(dyeFromMarks([e])).toEqual([0, 0, 0, 0, 0, 0, 0, 0, 3]);
-  expect(dyeFromMarks([{ ...e, lay: null }])).toEqual(SPOTS.map(() => 0));
+  expect(dyeFromMarks([{ ...e, lay: null }])).toEqual(NINE_PLACES.map(() => 0));
 });

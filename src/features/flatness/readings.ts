@@ -13,10 +13,11 @@ import { apply } from '@/core/geometry/affine';
 import type { LogEntry } from '@/core/shop/records';
 
 /** The nine places of a platen that are read, as shares of its width from the left and of its depth from the back. */
-export const SPOTS = [0.06, 0.5, 0.94].flatMap((y) => [0.06, 0.5, 0.94].map((x) => ({ x, y })));
+export const NINE_PLACES = [0.06, 0.5, 0.94].flatMap((y) => [0.06, 0.5, 0.94].map((x) => ({ x, y })));
 const ROWS = ['Back', 'Middle', 'Front'] as const;
 const COLUMNS = ['left', 'middle', 'right'] as const;
-export const spotName = (i: number): string => `${ROWS[Math.floor(i / 3)] ?? ''} ${COLUMNS[i % 3] ?? ''}`;
+export const placeName = (i: number): string =>
+  i === 4 ? 'Middle' : `${ROWS[Math.floor(i / 3)] ?? ''} ${COLUMNS[i % 3] ?? ''}`;
 
 /** How much dye a test sheet kept at a place, and the gap it stands for, mm: our own estimate, and rough. */
 export const DYE_GAPS_MM = [0, 0.1, 0.25, 0.5] as const;
@@ -78,7 +79,7 @@ export function betterBy(list: readonly Flatness[]): number | null {
 
 /** Dye left and faded places of the newest pieces on this platen, laid on the nine places: the worst mark near each, 0 to 3. */
 export function dyeFromMarks(entries: readonly LogEntry[]): readonly (0 | 1 | 2 | 3)[] {
-  const worst = SPOTS.map(() => 0);
+  const worst = NINE_PLACES.map(() => 0);
   for (const e of entries.slice(0, MOST_LAYERS)) {
     const { face, lay } = e;
     if (!face || lay?.on !== 'platen') continue;
@@ -89,7 +90,7 @@ export function dyeFromMarks(entries: readonly LogEntry[]): readonly (0 | 1 | 2 
       if (!own) continue;
       const at = middleOf(m.place, { widthMm: face.widthMm, heightMm: face.heightMm, wrap: false });
       const p = apply(own.to, { x: at.xMm, y: at.yMm });
-      const off = SPOTS.map((s) => Math.hypot(s.x - p.x / lay.widthMm, s.y - p.y / lay.heightMm));
+      const off = NINE_PLACES.map((s) => Math.hypot(s.x - p.x / lay.widthMm, s.y - p.y / lay.heightMm));
       const i = off.indexOf(Math.min(...off));
       worst[i] = Math.max(worst[i] ?? 0, m.severity);
     }

@@ -6,7 +6,7 @@ import { IDENTITY } from '@/core/geometry/affine';
 import { contourPath } from '@/core/geometry/contour';
 import { faultLabel, isOnPaper } from '@/core/look/faults';
 import type { FaceSize } from '@/core/look/places';
-import type { Mark, MarkPlace, Spot } from '@/core/shop/mark';
+import type { Mark, MarkPlace, FacePoint } from '@/core/shop/mark';
 import { isHandled } from '@/core/shop/blank';
 import { mainFace } from '@/core/wrap/pattern';
 import { Board, type Fit } from '@/ui/board/Board';
@@ -122,9 +122,9 @@ function Strokes({
   tool: Tool;
   onPlace: Props['onPlace'];
 }) {
-  const [path, setPath] = useState<readonly Spot[]>([]);
+  const [path, setPath] = useState<readonly FacePoint[]>([]);
   const drawn = tool === 'line' || tool === 'area';
-  const spotOf = (e: PointerEvent<SVGRectElement>): Spot => {
+  const pointUnder = (e: PointerEvent<SVGRectElement>): FacePoint => {
     const box = e.currentTarget.getBoundingClientRect();
     return { xMm: (e.clientX - box.left) / fit.k, yMm: (e.clientY - box.top) / fit.k };
   };
@@ -142,10 +142,10 @@ function Strokes({
         onPointerDown={(e) => {
           if (e.button !== 0) return;
           e.currentTarget.setPointerCapture(e.pointerId);
-          setPath([spotOf(e)]);
+          setPath([pointUnder(e)]);
         }}
         onPointerMove={(e) => {
-          if (path.length > 0 && drawn) setPath([...path, spotOf(e)]);
+          if (path.length > 0 && drawn) setPath([...path, pointUnder(e)]);
         }}
         onPointerUp={() => {
           const place = placeOf(tool, path, face);

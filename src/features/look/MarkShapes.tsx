@@ -12,8 +12,8 @@ interface Scale {
   readonly y: (mm: number) => number;
 }
 
-const pointsOf = (spots: readonly { readonly xMm: number; readonly yMm: number }[], fit: Scale): string =>
-  spots.map((s) => `${fit.x(s.xMm)},${fit.y(s.yMm)}`).join(' ');
+const pointsOf = (points: readonly { readonly xMm: number; readonly yMm: number }[], fit: Scale): string =>
+  points.map((s) => `${fit.x(s.xMm)},${fit.y(s.yMm)}`).join(' ');
 
 /** One mark on a face, to scale: a diamond, a line, an edge, an area or a frame; the thicker, the worse. */
 export function MarkShape({ mark, face, fit }: { mark: Mark; face: FaceSize; fit: Scale }) {
@@ -40,17 +40,17 @@ export function MarkShape({ mark, face, fit }: { mark: Mark; face: FaceSize; fit
       return (
         <g>
           <polyline
-            points={pointsOf(place.spots, fit)}
+            points={pointsOf(place.points, fit)}
             {...line}
             stroke="#ffffff"
             strokeWidth={width + 3}
             strokeDasharray={undefined}
           />
-          <polyline points={pointsOf(place.spots, fit)} {...line} />
+          <polyline points={pointsOf(place.points, fit)} {...line} />
         </g>
       );
     case 'area':
-      return <polygon points={pointsOf(place.spots, fit)} {...line} fill={ink} fillOpacity={0.28} />;
+      return <polygon points={pointsOf(place.points, fit)} {...line} fill={ink} fillOpacity={0.28} />;
     case 'edge': {
       const ends = {
         top: [0, 0, w, 0],

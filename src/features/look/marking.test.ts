@@ -4,7 +4,7 @@ import { markSchema } from '@/core/shop/mark';
 import { faultByKey, offFace, placeOf, thinned, TOOLS, usualPlace, usualTool } from './marking';
 
 const FACE = { widthMm: 240, heightMm: 100, wrap: true };
-const spot = fc.record({
+const point = fc.record({
   xMm: fc.double({ min: -40, max: 300, noNaN: true }),
   yMm: fc.double({ min: -40, max: 160, noNaN: true }),
 });
@@ -13,7 +13,7 @@ const stored = (place: unknown) =>
 
 test('whatever the hand does with whichever tool, a mark can be stored and lies on the face', () => {
   fc.assert(
-    fc.property(fc.constantFrom(...TOOLS), fc.array(spot, { minLength: 1, maxLength: 200 }), (tool, path) => {
+    fc.property(fc.constantFrom(...TOOLS), fc.array(point, { minLength: 1, maxLength: 200 }), (tool, path) => {
       const place = placeOf(tool, path, FACE);
       expect(stored(place)).toBe(true);
       if (place?.kind === 'line' || place?.kind === 'point')

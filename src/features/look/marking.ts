@@ -1,6 +1,6 @@
 import { FAULTS, PAPER_FAULTS } from '@/core/look/faults';
 import { middleOf, type FaceSize } from '@/core/look/places';
-import type { Edge, Mark, MarkPlace, Spot } from '@/core/shop/mark';
+import type { Edge, Mark, MarkPlace, FacePoint } from '@/core/shop/mark';
 
 /** How a mark is put on the face. */
 export const TOOLS = ['point', 'line', 'edge', 'area', 'all'] as const;
@@ -50,7 +50,7 @@ export function usualPlace(fault: Mark['fault'], { widthMm: w, heightMm: h, wrap
     case 'line':
       return {
         kind: 'line',
-        spots: [
+        points: [
           { xMm: w * 0.2, yMm: h / 2 },
           { xMm: w * 0.8, yMm: h / 2 },
         ],
@@ -60,7 +60,7 @@ export function usualPlace(fault: Mark['fault'], { widthMm: w, heightMm: h, wrap
       const s = Math.min(w, h) * 0.18;
       return {
         kind: 'area',
-        spots: [
+        points: [
           { xMm: 0, yMm: 0 },
           { xMm: s, yMm: 0 },
           { xMm: 0, yMm: s },
@@ -72,10 +72,10 @@ export function usualPlace(fault: Mark['fault'], { widthMm: w, heightMm: h, wrap
   }
 }
 
-/** A diamond about a spot: an area touched once. */
-const around = ({ xMm, yMm }: Spot, r: number): MarkPlace => ({
+/** A diamond about a point: an area touched once. */
+const around = ({ xMm, yMm }: FacePoint, r: number): MarkPlace => ({
   kind: 'area',
-  spots: [
+  points: [
     { xMm: xMm - r, yMm },
     { xMm, yMm: yMm - r },
     { xMm: xMm + r, yMm },
@@ -83,7 +83,7 @@ const around = ({ xMm, yMm }: Spot, r: number): MarkPlace => ({
   ],
 });
 
-const nearestEdge = ({ xMm, yMm }: Spot, { widthMm, heightMm }: FaceSize): Edge => {
+const nearestEdge = ({ xMm, yMm }: FacePoint, { widthMm, heightMm }: FaceSize): Edge => {
   const off: readonly (readonly [Edge, number])[] = [
     ['left', xMm],
     ['right', widthMm - xMm],
@@ -93,31 +93,31 @@ const nearestEdge = ({ xMm, yMm }: Spot, { widthMm, heightMm }: FaceSize): Edge 
   return off.reduce((a, b) => (b[1] < a[1] ? b : a))[0];
 };
 
-const MOST_SPOTS = 60;
+const MOST_POINTS = 60;
 /** A hand does not mean less than this, mm. */
 const STILL_MM = 1.5;
 
-const farApart = (a: Spot, b: Spot): boolean => Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm) > STILL_MM;
+const farApart = (a: FacePoint, b: FacePoint): boolean => Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm) > STILL_MM;
 
-/** A path thinned to as many spots as a mark holds, its ends kept. */
-export function thinned(path: readonly Spot[]): Spot[] {
-  const spots = path.filter((p, i) => i === 0 || farApart(p, path[i - 1] ?? p));
-  if (spots.length <= MOST_SPOTS) return spots;
-  const step = (spots.length - 1) / (MOST_SPOTS - 1);
-  return Array.from({ length: MOST_SPOTS }, (_, i) => spots[Math.round(i * step)] ?? spots[0]).flatMap(
+/** A path thinned to as many points as a mark holds, its ends kept. */
+export function thinned(path: readonly FacePoint[]): FacePoint[] {
+  const points = path.filter((p, i) => i === 0 || farApart(p, path[i - 1] ?? p));
+  if (points.length <= MOST_POINTS) return points;
+  const step = (points.length - 1) / (MOST_POINTS - 1);
+  return Array.from({ length: MOST_POINTS }, (_, i) => points[Math.round(i * step)] ?? points[0]).flatMap(
     (s) => s ?? [],
   );
 }
 
-const clamp = (s: Spot, { widthMm, heightMm }: FaceSize): Spot => ({
+const clamp = (s: FacePoint, { widthMm, heightMm }: FaceSize): FacePoint => ({
   xMm: Math.round(Math.min(widthMm, Math.max(0, s.xMm)) * 10) / 10,
   yMm: Math.round(Math.min(heightMm, Math.max(0, s.yMm)) * 10) / 10,
 });
 
 /** The place a stroke of the hand means: a touch, or what was drawn from press to release. Always on the face. */
-export function placeOf(tool: Tool, path: readonly Spot[], face: FaceSize): MarkPlace | null {
-  const spots = thinned(path.map((p) => clamp(p, face)));
-  const [first] = spots;
+export function placeOf(tool: Tool, path: readonly FacePoint[], face: FaceSize): MarkPlace | null {
+  const points = thinned(path.map((p) => clamp(p, face)));
+  const [first] = points;
   if (!first) return null;
   switch (tool) {
     case 'all':
@@ -127,11 +127,11 @@ export function placeOf(tool: Tool, path: readonly Spot[], face: FaceSize): Mark
     case 'point':
       return { kind: 'point', ...first };
     case 'line':
-      return spots.length < 2 ? { kind: 'point', ...first } : { kind: 'line', spots };
+      return points.length < 2 ? { kind: 'point', ...first } : { kind: 'line', points };
     case 'area':
-      return spots.length < 3
+      return points.length < 3
         ? around(first, Math.min(face.widthMm, face.heightMm) * 0.08)
-        : { kind: 'area', spots };
+        : { kind: 'area', points };
   }
 }
 
