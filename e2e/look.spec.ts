@@ -64,8 +64,8 @@ test('a faded corner on a large panel, by packing, to a good one', async ({ benc
   await expect(causes.getByRole('listitem').first()).toContainText('uneven pressure');
   const ask = page.getByRole('region', { name: 'Ask next' });
   const before = await causes.getByRole('listitem').first().textContent();
-  await ask.getByRole('button', { name: 'One or two slip' }).click();
-  await expect(ask.getByRole('list', { name: 'Answered' })).toContainText('does one slip out');
+  await ask.getByRole('button', { name: 'No', exact: true }).click();
+  await expect(ask.getByRole('list', { name: 'Answered' })).toContainText('stand out past it');
   await expect(causes.getByRole('listitem').first()).not.toHaveText(before ?? '');
   await causes.getByRole('listitem').first().getByRole('button', { name: 'It was this?' }).click();
   await page.getByRole('radio', { name: 'What is seen' }).click();
@@ -176,12 +176,31 @@ test('a ghost: peel cold', async ({ bench: page }) => {
           const got = request.result.transaction('jobs').objectStore('jobs').get('constellation-mugs');
           got.onsuccess = () => {
             request.result.close();
-            resolve((got.result as { job: { heat: unknown; look: { tried: unknown } } }).job);
+            resolve((got.result as { job: { heat: unknown; look: { next: unknown } } }).job);
           };
         };
       }),
   );
-  expect(peel).toMatchObject({ heat: { peel: 'cold' }, look: { tried: 'moved-hot' } });
+  expect(peel).toMatchObject({
+    heat: { peel: 'cold' },
+    look: { next: 'moved-hot', pressed: { peel: 'hot' } },
+  });
+  // The ghost is written with what it was pressed with; the one after it is the one that tried the cold peel.
+  await page.keyboard.press('8');
+  await counts(page, 0, 1);
+  await write(page);
+  await expect(page.getByText('Written in the log.')).toBeVisible();
+  await judge(page, 'pale and even', 'Good');
+  await counts(page, 3, 0);
+  await write(page);
+  await page.getByRole('button', { name: 'Not yet' }).click();
+  const mine = (await storedLog(page))
+    .filter((e) => e.jobId === 'constellation-mugs')
+    .sort((a, b) => a.at - b.at);
+  expect(mine.map((e) => [e.settings.peel, e.tried, e.spoiled])).toEqual([
+    ['hot', null, 1],
+    ['cold', 'moved-hot', 0],
+  ]);
 });
 
 test('a new blank by the test ladder, to a recipe with its proof', async ({ bench: page }) => {

@@ -6,7 +6,7 @@ import type { Run } from '../shop/run';
 
 const DAY_MS = 86_400_000;
 
-export const PROVEN_590: HeatSettings = {
+const PROVEN_590: HeatSettings = {
   platenC: 188,
   dwellS: 65,
   laterDwellS: null,

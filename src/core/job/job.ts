@@ -56,8 +56,11 @@ const lookDraftSchema = z.strictObject({
   spoiled: z.nullable(z.int().check(z.gte(0), z.lte(100000))),
   replies: z.array(replySchema).check(z.maxLength(40)),
   cause: z.nullable(z.enum(CAUSE_IDS)),
-  /** The cause whose change was set for this pressing. */
+  /** The cause whose change was tried in this pressing, and the one whose change is set for the next. */
   tried: z.nullable(z.enum(CAUSE_IDS)),
+  next: z.nullable(z.enum(CAUSE_IDS)),
+  /** What the pieces looked at were pressed with, once settings were changed for the next; null while they stand, and where a run says it. */
+  pressed: z.nullable(heatSettingsSchema),
   lot: z.string().check(z.maxLength(40)),
   photos: z.array(photoSchema).check(z.maxLength(MOST_PHOTOS)),
   note: noteSchema,
@@ -195,6 +198,8 @@ export const EMPTY_LOOK: Job['look'] = {
   replies: [],
   cause: null,
   tried: null,
+  next: null,
+  pressed: null,
   lot: '',
   photos: [],
   note: '',

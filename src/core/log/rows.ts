@@ -28,7 +28,7 @@ export interface LogRow {
 export const ALL_FAULTS: readonly Mark['fault'][] = [...FAULT_IDS, ...PAPER_FAULT_IDS];
 
 /** Bits of some faults. */
-export const faultBits = (faults: readonly Mark['fault'][]): number =>
+const faultBits = (faults: readonly Mark['fault'][]): number =>
   faults.reduce((bits, f) => bits | (1 << ALL_FAULTS.indexOf(f)), 0);
 
 const VERDICT_TEXT: Readonly<Record<Verdict, string>> = {
@@ -39,7 +39,7 @@ const VERDICT_TEXT: Readonly<Record<Verdict, string>> = {
 };
 
 /** All the words an entry may be found by. */
-export function entryText(e: LogEntry): string {
+function entryText(e: LogEntry): string {
   const faults = [...new Set(e.marks.map((m) => faultLabel(m.fault)))].join(' ');
   const cause = e.cause ? CAUSES[e.cause].label : '';
   return `${e.jobName} ${e.blankName} ${e.pressName} ${e.by ?? ''} ${VERDICT_TEXT[e.verdict]} ${faults} ${cause} ${e.lot} ${e.note}`.toLowerCase();

@@ -1,7 +1,7 @@
 import type { CauseId } from '../shop/faultIds';
 import type { Clue } from './evidence';
 
-export const USES = ['nothing', 'strip', 'blank'] as const;
+const USES = ['nothing', 'strip', 'blank'] as const;
 /** What a test uses up besides time. */
 export type Uses = (typeof USES)[number];
 

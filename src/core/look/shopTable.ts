@@ -15,7 +15,7 @@ export const NONE_CONFIRMED: ConfirmedCounts = { causes: {}, faults: {} };
  * on the causes, and of a beta prior on each fault under a cause (Gelman et al., Bayesian Data Analysis, 3rd ed., 3.4).
  */
 export const PRIOR_LOOKS = 40;
-export const PRIOR_SEEN = 12;
+const PRIOR_SEEN = 12;
 
 const PRIOR_SUM = CAUSE_IDS.reduce((s, c) => s + CAUSE_TABLE[c].prior, 0);
 

@@ -1,4 +1,3 @@
-import { seeded } from '../random/random';
 import { CAUSE_IDS, FAULT_IDS, type CauseId } from '../shop/faultIds';
 import { BARE_ENTRY, type LogEntry } from '../shop/records';
 import type { Mark, MarkPlace } from '../shop/mark';
@@ -7,7 +6,7 @@ import { certain, type Evidence } from './infer';
 import { priorOf, priorSeen } from './shopTable';
 
 /** One of several by their weights. */
-export function drawn<T>(of: readonly T[], weights: readonly number[], random: () => number): T {
+function drawn<T>(of: readonly T[], weights: readonly number[], random: () => number): T {
   let u = random() * weights.reduce((a, b) => a + b, 0);
   for (const [i, item] of of.entries()) {
     u -= weights[i] ?? 0;
@@ -27,11 +26,6 @@ export function knownLook(random: () => number): { readonly cause: CauseId; read
   const clues = Object.fromEntries(CLUES.map((c) => [c.id, answerOf(c, cause, random)]));
   return { cause, evidence: { faults, clues } };
 }
-
-export const looks = (seed: number, many: number) => {
-  const random = seeded(seed);
-  return Array.from({ length: many }, () => knownLook(random));
-};
 
 export const mark = (
   fault: Mark['fault'],

@@ -123,11 +123,14 @@ export function heaterGaps(heat: HeatPlan, wrap: WrapPlan): readonly Gap[] | nul
   const around = wall.widest.value;
   const front = pattern.front?.x ?? pattern.trim.width / 2;
   const half = heater.lengthMm / 2;
-  const heated = (xMm: number): boolean =>
-    Array.from({ length: chosen.settings.passes }, (_, k) => {
-      const off = (((xMm - front - (k * around) / chosen.settings.passes) % around) + around * 1.5) % around;
-      return Math.abs(off - around / 2) <= half;
-    }).some(Boolean);
+  const { passes } = chosen.settings;
+  const heated = (xMm: number): boolean => {
+    for (let k = 0; k < passes; k += 1) {
+      const off = (((xMm - front - (k * around) / passes) % around) + around * 1.5) % around;
+      if (Math.abs(off - around / 2) <= half) return true;
+    }
+    return false;
+  };
   const gaps: Gap[] = [];
   let from: number | null = null;
   const end = pattern.trim.width;

@@ -144,6 +144,23 @@ describe('the one change', () => {
       expect(changeText(beyond)).toMatch(/Heat alone does not mend this/);
   });
 
+  test('set for the next pressing, it is not added to again, and two changes at once are warned of', () => {
+    const job = looked('star-map-panel', { verdict: 'under', spoiled: 2 });
+    const first = planAnswered(job, shop);
+    const set: Job = {
+      ...job,
+      heat: { ...job.heat, ...first.look.change?.heat },
+      look: { ...job.look, next: 'too-short', pressed: first.look.pressed },
+    };
+    const second = planAnswered(set, shop);
+    expect(second.look.change?.heat).toEqual(first.look.change?.heat);
+    // What the model says of the load is said of what was pressed.
+    expect(second.look.evidence.clues.model).toEqual(first.look.evidence.clues.model);
+    expect(second.look.findings).toEqual([]);
+    const two = planAnswered({ ...set, heat: { ...set.heat, platenC: 206 } }, shop);
+    expect(two.look.findings.map((f) => [f.id, f.level])).toEqual([['look.two-changes', 'warning']]);
+  });
+
   test('pressure and hands: a step of pressure, a cold peel, or words', () => {
     const of = (cause: Job['look']['cause']) =>
       plan(looked('star-map-panel', { marks: [mark('ghost')], cause }), shop).look.change;

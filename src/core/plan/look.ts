@@ -1,5 +1,6 @@
 import { figure, type Figure, type Finding } from '../figures/figure';
 import type { HeatBook } from '../heat/answer';
+import type { HeatOutcome } from '../heat/outcome';
 import type { HeatQuestion } from '../heat/question';
 import type { Job } from '../job/job';
 import { CAUSES } from '../look/faults';
@@ -13,6 +14,7 @@ import { createLru } from '../memo/memo';
 import { dwellsS, lastThroughAt } from '../run/run';
 import { listOf } from '../run/chain';
 import type { RunWithState } from '../run/pieces';
+import { sameSettings, type HeatSettings } from '../shop/heatSettings';
 import type { Lay, LogEntry, SeenFace } from '../shop/records';
 import { printerOf } from '../shop/settings';
 import type { Shop } from '../shop/shop';
@@ -20,6 +22,7 @@ import { standing } from '../shop/standing';
 import { say } from '../units/phrase';
 import { count, ratio } from '../units/quantity';
 import type { HeatPlan } from './heat';
+import { asking, placesFor } from './heatQuestions';
 import { heaterGaps, layOf, seenFace } from './lay';
 import { planChange, type OneChange } from './lookChange';
 import type { PressPlan } from './press';
@@ -31,6 +34,8 @@ export interface LookPlan extends TerracePlan<'look'> {
   readonly ranked: readonly CauseShare[];
   readonly questions: readonly NextQuestion[];
   readonly change: OneChange | null;
+  /** What the pieces looked at were pressed with. */
+  readonly pressed: HeatSettings | null;
   /** Still to be answered by the heat model. */
   readonly wanted: readonly HeatQuestion[];
   readonly face: SeenFace | null;
@@ -83,6 +88,26 @@ function keptOf(runs: readonly RunWithState[]): { readonly setS: number; readonl
   return { setS: last.run.settings.dwellS, keptS: dwells.reduce((a, b) => a + b, 0) / dwells.length };
 }
 
+/** What the model says of the settings the pieces were pressed with, which may have been changed since. */
+function outcomeAt(
+  heat: HeatPlan,
+  pressed: HeatSettings | null,
+  book: HeatBook,
+): { readonly outcome: HeatOutcome | null; readonly wanted: readonly HeatQuestion[] } {
+  const { model, chosen } = heat;
+  if (!model || !chosen || !pressed || sameSettings(pressed, chosen.settings))
+    return { outcome: model?.outcome ?? null, wanted: [] };
+  const ask = asking(book);
+  const { subject } = model;
+  const outcome = ask.get<'outcome'>({
+    kind: 'outcome',
+    subject,
+    settings: pressed,
+    places: placesFor(subject.load),
+  });
+  return { outcome, wanted: ask.wanted };
+}
+
 interface Around {
   readonly job: Job;
   readonly shop: Shop;
@@ -93,10 +118,21 @@ interface Around {
   readonly lastGood: LogEntry | null;
   readonly mine: readonly LogEntry[];
   readonly paperName: string;
+  readonly outcome: HeatOutcome | null;
 }
 
-function contextOf({ job, shop, heat, press, face, gaps, lastGood, mine, paperName }: Around): LookContext {
-  const outcome = heat.model?.outcome ?? null;
+function contextOf({
+  job,
+  shop,
+  heat,
+  press,
+  face,
+  gaps,
+  lastGood,
+  mine,
+  paperName,
+  outcome,
+}: Around): LookContext {
   const { lot } = job.look;
   const readAt = heat.press?.checks.at(-1)?.at ?? null;
   // Counted to when the pieces came out: a plan must not change by the clock alone.
@@ -131,7 +167,7 @@ function ranked(e: Evidence, confirmed: ConfirmedCounts): readonly CauseShare[] 
 }
 
 /** Causes settled on in some entries. */
-export const confirmedIn = (entries: readonly LogEntry[]): ConfirmedCounts =>
+const confirmedIn = (entries: readonly LogEntry[]): ConfirmedCounts =>
   entries.reduce(
     (counts, e) => (e.cause ? withConfirmed(counts, e.cause, faultsOf(e.marks)) : counts),
     NONE_CONFIRMED,
@@ -154,10 +190,9 @@ const sameAsSet = (e: LogEntry, heat: HeatPlan): boolean =>
   JSON.stringify(e.settings) === JSON.stringify(heat.chosen?.settings);
 
 /** Two settings changed at once tell nothing of either. */
-function twoChanges(job: Job, heat: HeatPlan, press: PressPlan): readonly Finding[] {
-  const last = press.last?.settings;
+function twoChanges(job: Job, heat: HeatPlan, last: HeatSettings | null): readonly Finding[] {
   const next = heat.chosen?.settings;
-  if (!last || !next || job.look.tried === null) return [];
+  if (!last || !next || job.look.next === null) return [];
   const differ = changesBetween(last, next);
   if (differ.length < 2) return [];
   const lines = differ.flatMap((d, i) => (i === 0 ? d : [', ', ...d]));
@@ -185,23 +220,26 @@ export function planLook(
   const lastGood = good.find((e) => sameAsSet(e, heat)) ?? good[0] ?? null;
   const face = wrap.pattern && seenFace(wrap.pattern);
   const gaps = heaterGaps(heat, wrap);
+  const book = extra.book ?? {};
+  const pressed = press.last?.settings ?? job.look.pressed ?? heat.chosen?.settings ?? null;
+  const { outcome, wanted: asked } = outcomeAt(heat, pressed, book);
   const evidence = evidenceOf(
     job.look,
-    contextOf({ job, shop, heat, press, face, gaps, lastGood, mine, paperName }),
+    contextOf({ job, shop, heat, press, face, gaps, lastGood, mine, paperName, outcome }),
   );
   const confirmed = extra.confirmed ?? confirmedIn(standing(shop.log));
   const list = ranked(evidence, confirmed);
-  const { change, wanted } = planChange(job, heat, list, extra.book ?? {});
+  const { change, wanted } = planChange(job, heat, pressed, list, book);
   const tally = extra.tally ?? tallyOf(entries);
-  const pressed = press.good + press.spoiled > 0;
+  const cameOut = press.good + press.spoiled > 0;
   const total = tally.good + tally.spoiled;
   return {
     terrace: 'look',
-    progress: total > 0 ? 'done' : pressed ? 'ready' : 'todo',
+    progress: total > 0 ? 'done' : cameOut ? 'ready' : 'todo',
     summary:
       total > 0
         ? say`${String(tally.good)} good, ${String(tally.spoiled)} spoiled`
-        : pressed
+        : cameOut
           ? say`not looked at yet`
           : say`no pieces yet`,
     figures: [
@@ -219,16 +257,17 @@ export function planLook(
       ...causeFigures(list),
     ],
     findings: [
-      ...(pressed && total === 0
+      ...(cameOut && total === 0
         ? [finding('look', 'none', 'info', say`Look it over, then write it in the log.`)]
         : []),
-      ...twoChanges(job, heat, press),
+      ...twoChanges(job, heat, pressed),
     ],
     evidence,
     ranked: list,
     questions: nextQuestions(evidence, confirmed),
     change,
-    wanted,
+    wanted: [...asked, ...wanted],
+    pressed,
     face,
     gaps,
     lay: layOf(heat, wrap, press.runs),

@@ -129,15 +129,18 @@ function remedyOf(cause: CauseId | null, verdict: Job['look']['verdict']): Remed
   return verdict === 'under' ? 'more-heat' : verdict === 'over' ? 'less-heat' : null;
 }
 
-/** The one change for the likeliest cause, or for the cause the shop settled on; sized by the heat model where heat is what changes. */
+/**
+ * The one change for the likeliest cause, or for the cause the shop settled on; sized by the heat model where heat is what changes. `s` is what
+ * the pieces were pressed with: a change already set for the next pressing is not added to again.
+ */
 export function planChange(
   job: Job,
   heat: HeatPlan,
+  s: HeatSettings | null,
   ranked: readonly CauseShare[],
   book: HeatBook,
 ): ChangePlan {
   const { verdict, cause: settled } = job.look;
-  const s = heat.chosen?.settings;
   const cause = settled ?? ranked[0]?.cause ?? null;
   const remedy = remedyOf(cause, verdict);
   if (!s || remedy === null) return { change: null, wanted: [] };

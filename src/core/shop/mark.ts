@@ -8,11 +8,11 @@ const alongSchema = z.number().check(z.gte(-50), z.lte(2600));
 const facePointSchema = z.strictObject({ xMm: alongSchema, yMm: alongSchema });
 export type FacePoint = z.infer<typeof facePointSchema>;
 
-export const EDGES = ['top', 'foot', 'left', 'right'] as const;
+const EDGES = ['top', 'foot', 'left', 'right'] as const;
 export type Edge = (typeof EDGES)[number];
 
 /** Where a fault lies on the face: a point, a line, one edge, an area, or all of it. */
-export const placeSchema = z.discriminatedUnion('kind', [
+const placeSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('point'), ...facePointSchema.shape }),
   z.strictObject({
     kind: z.literal('line'),

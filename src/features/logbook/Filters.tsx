@@ -5,6 +5,8 @@ import { CAUSES, FAULTS, PAPER_FAULTS } from '@/core/look/faults';
 import { WHOLE_LOG, type LogQuery } from '@/core/log/rows';
 import { CAUSE_IDS } from '@/core/shop/faultIds';
 import { VERDICTS } from '@/core/shop/records';
+import type { Shop } from '@/core/shop/shop';
+import type { JobRecord } from '@/data/db';
 import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
 import { VERDICT_WORDS } from '../look/Judgement';
@@ -31,18 +33,56 @@ const dayOf = (at: number | null): string => {
   return `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
 };
 
-const first = <T extends string>(
-  all: string,
-  options: readonly { readonly value: T; readonly label: string }[],
-) => [{ value: ANY, label: all }, ...options];
+type Key = 'jobId' | 'blankId' | 'pressId' | 'by' | 'verdict' | 'fault' | 'cause';
+interface Choice {
+  readonly key: Key;
+  readonly label: string;
+  /** What it says where nothing is chosen. */
+  readonly all: string;
+  readonly options: readonly { readonly value: string; readonly label: string }[];
+}
+
+const named = (things: readonly { readonly id: string; readonly name: string }[]): Choice['options'] =>
+  things.map((t) => ({ value: t.id, label: t.name }));
+
+/** What the log can be narrowed by besides words and days. */
+const choices = (shop: Shop, jobs: readonly JobRecord[]): readonly Choice[] => [
+  { key: 'jobId', label: 'Job', all: 'Any job', options: named(jobs.map((r) => r.job)) },
+  { key: 'blankId', label: 'Blank', all: 'Any blank', options: named(shop.blanks) },
+  { key: 'pressId', label: 'Press', all: 'Any press', options: named(shop.presses) },
+  {
+    key: 'by',
+    label: 'Person',
+    all: 'Anybody',
+    options: shop.settings.people.map((p) => ({ value: p, label: p })),
+  },
+  {
+    key: 'verdict',
+    label: 'Verdict',
+    all: 'Any verdict',
+    options: VERDICTS.map((v) => ({ value: v, label: VERDICT_WORDS[v] })),
+  },
+  {
+    key: 'fault',
+    label: 'Fault',
+    all: 'Any fault',
+    options: [...FAULTS, ...PAPER_FAULTS].map((f) => ({ value: f.id, label: f.label })),
+  },
+  {
+    key: 'cause',
+    label: 'Cause',
+    all: 'Any cause',
+    options: [
+      { value: 'none', label: 'not settled' },
+      ...CAUSE_IDS.map((c) => ({ value: c, label: CAUSES[c].label })),
+    ],
+  },
+];
 
 /** Words and days at hand, the rest behind one button: every part narrows what is shown. */
 export function Filters({ query, onChange }: Props) {
   const { shop, jobs } = useShop();
   const [open, setOpen] = useState(false);
-  const pick =
-    (key: 'jobId' | 'blankId' | 'pressId' | 'by' | 'verdict' | 'fault' | 'cause') => (value: string) =>
-      onChange({ [key]: value === ANY ? null : value });
   const narrowed = Object.entries(query).filter(([k, v]) => k !== 'text' && v !== null).length;
   return (
     <>
@@ -73,71 +113,15 @@ export function Filters({ query, onChange }: Props) {
               onChange({ toAt: at === null ? null : at + DAY_MS });
             }}
           />
-          <Select
-            label="Job"
-            value={query.jobId ?? ANY}
-            options={first(
-              'Any job',
-              jobs.map((r) => ({ value: r.id, label: r.job.name })),
-            )}
-            onChange={pick('jobId')}
-          />
-          <Select
-            label="Blank"
-            value={query.blankId ?? ANY}
-            options={first(
-              'Any blank',
-              shop.blanks.map((b) => ({ value: b.id, label: b.name })),
-            )}
-            onChange={pick('blankId')}
-          />
-          <Select
-            label="Press"
-            value={query.pressId ?? ANY}
-            options={first(
-              'Any press',
-              shop.presses.map((p) => ({ value: p.id, label: p.name })),
-            )}
-            onChange={pick('pressId')}
-          />
-          {shop.settings.people.length > 0 && (
+          {choices(shop, jobs).map(({ key, label, all, options }) => (
             <Select
-              label="Person"
-              value={query.by ?? ANY}
-              options={first(
-                'Anybody',
-                shop.settings.people.map((p) => ({ value: p, label: p })),
-              )}
-              onChange={pick('by')}
+              key={key}
+              label={label}
+              value={query[key] ?? ANY}
+              options={[{ value: ANY, label: all }, ...options]}
+              onChange={(value) => onChange({ [key]: value === ANY ? null : value })}
             />
-          )}
-          <Select
-            label="Verdict"
-            value={query.verdict ?? ANY}
-            options={first(
-              'Any verdict',
-              VERDICTS.map((v) => ({ value: v, label: VERDICT_WORDS[v] })),
-            )}
-            onChange={pick('verdict')}
-          />
-          <Select
-            label="Fault"
-            value={query.fault ?? ANY}
-            options={first(
-              'Any fault',
-              [...FAULTS, ...PAPER_FAULTS].map((f) => ({ value: f.id, label: f.label })),
-            )}
-            onChange={pick('fault')}
-          />
-          <Select
-            label="Cause"
-            value={query.cause ?? ANY}
-            options={first('Any cause', [
-              { value: 'none', label: 'not settled' },
-              ...CAUSE_IDS.map((c) => ({ value: c, label: CAUSES[c].label })),
-            ])}
-            onChange={pick('cause')}
-          />
+          ))}
         </div>
       )}
     </>

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import type { DriftLine, KeptChart } from '@/core/log/charts';
 import { dayText } from '@/ui/dates';
 import { useShop } from '../shell/shopContext';
-import { AXIS, CHART, ChartFrame } from './ChartFrame';
+import { AXIS, CHART, ChartFrame, Ends, Levels } from './ChartFrame';
 import type { Open } from './Charts';
 
 const { width: W, height: H } = CHART;
@@ -82,12 +82,7 @@ export function DriftLines({ lines, onOpen }: { lines: readonly DriftLine[]; onO
                 />
               </g>
             ))}
-            <text x={CHART.left} y={H - 6} {...AXIS}>
-              {dayText(new Date(from))}
-            </text>
-            <text x={W - CHART.right} y={H - 6} textAnchor="end" {...AXIS}>
-              {dayText(new Date(to))}
-            </text>
+            <Ends from={dayText(new Date(from))} to={dayText(new Date(to))} />
           </svg>
           <ul className="flex flex-wrap gap-x-4">
             {lines.map((l, i) => (
@@ -139,11 +134,7 @@ export function KeptDots({ chart }: { chart: KeptChart }) {
               {t} s
             </text>
           ))}
-          {y.ticks(3).map((t) => (
-            <text key={t} x={CHART.left - 6} y={y(t) + 4} textAnchor="end" {...AXIS}>
-              {t} s
-            </text>
-          ))}
+          <Levels ticks={y.ticks(3)} y={y} text={(t) => `${t} s`} />
           {points.map((p) => (
             <Link
               key={p.id}

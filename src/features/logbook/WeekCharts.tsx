@@ -5,7 +5,7 @@ import type { CostChart, FaultBar, GoodChart } from '@/core/log/charts';
 import { CAUSES, faultLabel } from '@/core/look/faults';
 import { dayText } from '@/ui/dates';
 import { useShop } from '../shell/shopContext';
-import { AXIS, CHART, ChartFrame } from './ChartFrame';
+import { CHART, ChartFrame, Ends, Levels } from './ChartFrame';
 import type { Open } from './Charts';
 
 const { width: W, height: H } = CHART;
@@ -45,14 +45,7 @@ export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open })
   return (
     <ChartFrame question="Is it getting better or worse?" answer={goodAnswer(chart)}>
       <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="group" aria-label="Good out of pressed by week">
-        {y.ticks(4).map((t) => (
-          <g key={t}>
-            <line x1={CHART.left} x2={W - CHART.right} y1={y(t)} y2={y(t)} stroke="#dfe5dd" />
-            <text x={CHART.left - 6} y={y(t) + 4} textAnchor="end" {...AXIS}>
-              {pct(t)}
-            </text>
-          </g>
-        ))}
+        <Levels ticks={y.ticks(4)} y={y} text={pct} />
         <path d={limit('low')} fill="none" stroke="#ad4b25" strokeDasharray="5 4" />
         <path d={limit('high')} fill="none" stroke="#ad4b25" strokeDasharray="5 4" />
         <line x1={CHART.left} x2={W - CHART.right} y1={y(chart.share)} y2={y(chart.share)} stroke="#3c6b57" />
@@ -71,12 +64,7 @@ export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open })
             <circle cx={x(w.fromAt)} cy={y(w.share)} r={5} fill={INK[w.signal ?? 'none']} />
           </a>
         ))}
-        <text x={CHART.left} y={H - 6} {...AXIS}>
-          {dayText(new Date(first.fromAt))}
-        </text>
-        <text x={W - CHART.right} y={H - 6} textAnchor="end" {...AXIS}>
-          week of {dayText(new Date(last.fromAt))}
-        </text>
+        <Ends from={dayText(new Date(first.fromAt))} to={`week of ${dayText(new Date(last.fromAt))}`} />
       </svg>
       <p className="text-soft">
         Dashed: what chance keeps within
@@ -165,14 +153,7 @@ export function CostWeeks({ chart, onOpen }: { chart: CostChart; onOpen: Open })
           role="group"
           aria-label="Cost of spoiled blanks by week"
         >
-          {y.ticks(3).map((t) => (
-            <g key={t}>
-              <line x1={CHART.left} x2={W - CHART.right} y1={y(t)} y2={y(t)} stroke="#dfe5dd" />
-              <text x={CHART.left - 4} y={y(t) + 4} textAnchor="end" {...AXIS}>
-                {money(t).replace(/\.00$/, '')}
-              </text>
-            </g>
-          ))}
+          <Levels ticks={y.ticks(3)} y={y} text={(v) => money(v).replace(/\.00$/, '')} />
           {weeks.map((w) => (
             <a
               key={w.fromAt}
@@ -192,9 +173,7 @@ export function CostWeeks({ chart, onOpen }: { chart: CostChart; onOpen: Open })
               />
             </a>
           ))}
-          <text x={CHART.left} y={H - 6} {...AXIS}>
-            {dayText(new Date(weeks[0]?.fromAt ?? 0))}
-          </text>
+          <Ends from={dayText(new Date(weeks[0]?.fromAt ?? 0))} to="" />
         </svg>
       )}
     </ChartFrame>

@@ -17,11 +17,15 @@ export function OneChangeBar({ change }: { change: OneChange }) {
     edit((j) => ({
       ...j,
       heat: { ...j.heat, ...change.heat },
-      look: { ...j.look, tried: change.cause },
+      look: { ...j.look, next: change.cause, pressed: j.look.pressed ?? plan.look.pressed },
     }));
     notify('Set for the next press. Press one, then look again.');
   };
-  const done = change.cause !== null && job.look.tried === change.cause;
+  const now = plan.heat.chosen?.settings;
+  const isSet =
+    now !== undefined &&
+    Object.entries(change.heat ?? {}).every(([key, value]) => now[key as keyof typeof now] === value);
+  const done = change.cause !== null && job.look.next === change.cause;
   return (
     <section
       aria-label="One change"
@@ -43,12 +47,14 @@ export function OneChangeBar({ change }: { change: OneChange }) {
         </Button>
       )}
       {change.heat ? (
-        <Button onClick={setIt}>Set it for the next press</Button>
+        <Button disabled={isSet} onClick={setIt}>
+          {isSet ? 'It is set for the next press' : 'Set it for the next press'}
+        </Button>
       ) : (
         change.cause && (
           <Button
             aria-pressed={done}
-            onClick={() => edit((j) => ({ ...j, look: { ...j.look, tried: done ? null : change.cause } }))}
+            onClick={() => edit((j) => ({ ...j, look: { ...j.look, next: done ? null : change.cause } }))}
           >
             {done ? 'Tried with the next one' : 'I will try that'}
           </Button>

@@ -61,8 +61,8 @@ export function WriteInLog() {
     }
     if (!r.value) return;
     setEntryId(newId('log'));
-    // What was set to be tried next, and the lot in hand, go on to the next look.
-    edit((j) => ({ ...j, look: { ...EMPTY_LOOK, lot: j.look.lot } }));
+    // What was set for the next pressing is what that one tries; the lot in hand goes on too.
+    edit((j) => ({ ...j, look: { ...EMPTY_LOOK, lot: j.look.lot, tried: j.look.next } }));
     const known = plan.heat.chosen?.proven?.recipe.settings;
     if (verdict === 'good' && !(known && sameSettings(known, entry.settings))) setOffer(entry);
     else notify('Written in the log.');

@@ -11,7 +11,7 @@ const MOST_FIGURES = 60;
 const TERRACES_KEPT = /^(blank|measure|wrap|art|sheet|heat|press)\./;
 
 /** The figures of the plan as they stand now, so that an entry can be read when job and code have moved on. */
-export function stoodOf(figures: readonly Figure[]): Stood[] {
+function stoodOf(figures: readonly Figure[]): Stood[] {
   return figures
     .filter((f) => TERRACES_KEPT.test(f.id))
     .slice(0, MOST_FIGURES)
@@ -36,7 +36,7 @@ export function entryFrom(job: Job, plan: Plan, shop: Shop, said: Said): LogEntr
   const { last } = plan.press;
   const blank = last?.blank ?? plan.blank.blank;
   const press = last?.press ?? plan.heat.press;
-  const settings = said.settings ?? last?.settings ?? plan.heat.chosen?.settings;
+  const settings = said.settings ?? plan.look.pressed;
   if (!blank || !press || !settings) return null;
   const { look } = job;
   return {

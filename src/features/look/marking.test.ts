@@ -13,14 +13,18 @@ const stored = (place: unknown) =>
 
 test('whatever the hand does with whichever tool, a mark can be stored and lies on the face', () => {
   fc.assert(
-    fc.property(fc.constantFrom(...TOOLS), fc.array(point, { minLength: 1, maxLength: 200 }), (tool, path) => {
-      const place = placeOf(tool, path, FACE);
-      expect(stored(place)).toBe(true);
-      if (place?.kind === 'line' || place?.kind === 'point')
-        expect(
-          offFace([{ id: 'm', fault: 'ghost', severity: 1, side: 'front', piece: null, place }], FACE),
-        ).toEqual([]);
-    }),
+    fc.property(
+      fc.constantFrom(...TOOLS),
+      fc.array(point, { minLength: 1, maxLength: 200 }),
+      (tool, path) => {
+        const place = placeOf(tool, path, FACE);
+        expect(stored(place)).toBe(true);
+        if (place?.kind === 'line' || place?.kind === 'point')
+          expect(
+            offFace([{ id: 'm', fault: 'ghost', severity: 1, side: 'front', piece: null, place }], FACE),
+          ).toEqual([]);
+      },
+    ),
   );
   expect(placeOf('line', [], FACE)).toBeNull();
 });

@@ -52,7 +52,16 @@ const job = (v: unknown): unknown =>
     ? {
         ladder: null,
         ...v,
-        look: { replies: [], cause: null, tried: null, lot: '', photos: [], ...marksOf(v.look) },
+        look: {
+          replies: [],
+          cause: null,
+          tried: null,
+          next: null,
+          pressed: null,
+          lot: '',
+          photos: [],
+          ...marksOf(v.look),
+        },
       }
     : v;
 
