@@ -1,9 +1,8 @@
 import type { CauseId } from '../shop/faultIds';
 import type { Clue } from './evidence';
 
-const USES = ['nothing', 'strip', 'blank'] as const;
 /** What a test uses up besides time. */
-export type Uses = (typeof USES)[number];
+type Uses = 'nothing' | 'strip' | 'blank';
 
 /** A question or a test, with what it takes. Ids are kept in log entries: never rename one. */
 export interface Question extends Clue {

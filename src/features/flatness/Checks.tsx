@@ -1,5 +1,7 @@
 import type { FlatPress } from '@/core/shop/press';
+import { fineMm } from '@/core/units/quantity';
 import { momentText } from '@/ui/dates';
+import { Q } from '@/ui/units';
 import { unevenMm } from './readings';
 
 const SHOWN = 6;
@@ -21,10 +23,14 @@ export function Checks({ press }: { press: FlatPress }) {
           <li key={c.id} className="border-b border-rule py-1">
             <span className="flex justify-between gap-3">
               <span>{momentText(c.at)}</span>
-              <strong>{unevenMm(c.points).toFixed(2)} mm</strong>
+              <strong>
+                <Q of={fineMm(unevenMm(c.points))} />
+              </strong>
             </span>
             {c.packedCardMm !== null && (
-              <span className="text-soft">then packed with card of {c.packedCardMm.toFixed(2)} mm</span>
+              <span className="text-soft">
+                then packed with card of <Q of={fineMm(c.packedCardMm)} />
+              </span>
             )}
           </li>
         ))}

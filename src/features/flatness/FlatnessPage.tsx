@@ -5,12 +5,14 @@ import { useMemo, useState } from 'react';
 import { packingPages } from '@/core/flatness/packingPages';
 import { GAP_METHODS, isFlatPress, type Flatness, type FlatPress, type GapMethod } from '@/core/shop/press';
 import { plan } from '@/core/plan/plan';
+import { fineMm, mm } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
 import { newestOnPlaten } from '@/data/log';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
-import { NumberField } from '@/ui/NumberField';
+import { LengthField } from '@/ui/LengthField';
+import { Q } from '@/ui/units';
 import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { Segments } from '@/ui/Segments';
 import { saveBytesAs } from '../shell/download';
@@ -147,12 +149,12 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
           />
         </div>
         <aside aria-label="Packing" className="grid content-start gap-4">
-          <NumberField
+          <LengthField
             label="Card at hand, a sheet"
-            value={cardMm}
-            min={0.02}
-            max={2}
-            unit="mm"
+            valueMm={cardMm}
+            minMm={0.02}
+            maxMm={2}
+            fine
             width="w-20"
             byHand
             onValue={setCardMm}
@@ -185,23 +187,32 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
   );
 }
 
-const mm = (v: number): string => `${v.toFixed(2)} mm`;
+/** A gap or a thickness: fractions of an inch would hide it. */
+const Fine = ({ mm: value }: { mm: number }) => <Q of={fineMm(value)} />;
 
 function Result({ found, cardMm }: { found: NonNullable<ReturnType<typeof worked>>; cardMm: number }) {
   const { packing, place } = found;
   const n = packing.sheets.length;
   return (
     <section aria-label="What it comes to" className="grid gap-1">
-      <p className="font-name text-head leading-tight font-semibold">Uneven by {mm(packing.nowMm)}</p>
+      <p className="font-name text-head leading-tight font-semibold">
+        Uneven by <Fine mm={packing.nowMm} />
+      </p>
       <p className="text-soft">
-        Between the readings the gap is known within ± {mm(found.withinMm)}, 19 times in 20.
+        Between the readings the gap is known within ± <Fine mm={found.withinMm} />, 19 times in 20.
       </p>
       {n === 0 ? (
-        <p>Nothing to pack: what stands off is less than half a sheet of {mm(cardMm)}.</p>
+        <p>
+          Nothing to pack: what stands off is less than half a sheet of <Fine mm={cardMm} />.
+        </p>
       ) : (
         <>
           <p className="text-lead">
-            {n} {n === 1 ? 'sheet' : 'sheets'} of {mm(cardMm)} leave <strong>{mm(packing.leftMm)}</strong>.
+            {n} {n === 1 ? 'sheet' : 'sheets'} of <Fine mm={cardMm} /> leave{' '}
+            <strong>
+              <Fine mm={packing.leftMm} />
+            </strong>
+            .
           </p>
           <ul>
             {packing.sheets.map((s) => (
@@ -218,9 +229,9 @@ function Result({ found, cardMm }: { found: NonNullable<ReturnType<typeof worked
       )}
       {place && (
         <p className="mt-1">
-          Meanwhile lay the piece {Math.round(place.xMm)} mm from the left and {Math.round(place.yMm)} mm from
-          the back
-          {place.turned ? ', turned a quarter' : ''}: {mm(place.gapMm)} across it there.
+          Meanwhile lay the piece <Q of={mm(place.xMm)} /> from the left and <Q of={mm(place.yMm)} /> from the
+          back
+          {place.turned ? ', turned a quarter' : ''}: <Fine mm={place.gapMm} /> across it there.
         </p>
       )}
     </section>

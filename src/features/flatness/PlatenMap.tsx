@@ -4,7 +4,7 @@ import { interpolateRgbBasis } from 'd3';
 import { useMemo } from 'react';
 import type { FlatPress, GapMethod } from '@/core/shop/press';
 import { Board, type Fit } from '@/ui/board/Board';
-import { NumberField } from '@/ui/NumberField';
+import { LengthField } from '@/ui/LengthField';
 import { Select } from '@/ui/Select';
 import { DYE_GAPS_MM, DYE_WORDS, sizeOf, NINE_PLACES, placeName, type Worked } from './readings';
 
@@ -118,14 +118,14 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
                     className="border-0"
                   />
                 ) : (
-                  <NumberField
+                  <LengthField
                     label={`Gap, ${placeName(i).toLowerCase()}`}
                     hideLabel
-                    value={gaps[i] ?? 0}
-                    min={0}
-                    max={6}
-                    unit="mm"
-                    width="w-12"
+                    valueMm={gaps[i] ?? 0}
+                    minMm={0}
+                    maxMm={6}
+                    fine
+                    width="w-13"
                     byHand
                     onValue={(v) => onGap(i, v)}
                   />

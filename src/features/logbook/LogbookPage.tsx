@@ -35,9 +35,15 @@ function totalText(found: FoundEntries | null, index: LogIndex): string {
 }
 
 /** What was pressed, with what settings, and what came of it: filtered, charted, laid over each other. */
-export function LogbookPage() {
-  const [query, setQuery] = useState<LogQuery>(WHOLE_LOG);
-  const [view, setView] = useState<View>('list');
+interface Props {
+  /** What it is narrowed by when it is opened, and how it is shown. */
+  readonly start: Partial<LogQuery>;
+  readonly startView: string | null;
+}
+
+export function LogbookPage({ start, startView }: Props) {
+  const [query, setQuery] = useState<LogQuery>({ ...WHOLE_LOG, ...start });
+  const [view, setView] = useState<View>(VIEWS.find((v) => v.value === startView)?.value ?? 'list');
   const [most, setMost] = useState(STRETCH);
   const index = useLogIndex();
   const asked = useDeferredValue(query);

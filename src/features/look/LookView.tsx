@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { faultLabel, isOnPaper } from '@/core/look/faults';
@@ -53,7 +54,13 @@ export function LookView() {
             </Button>
           </p>
         )}
-        <span className="ml-auto">
+        <span className="ml-auto flex items-center gap-2">
+          <Link
+            href={`/logbook?view=map&blank=${plan.blank.blank.id}${plan.heat.press ? `&press=${plan.heat.press.id}` : ''}`}
+            className="hidden font-label font-semibold underline underline-offset-2 xl:inline"
+          >
+            Over each other
+          </Link>
           <LastGood />
         </span>
       </div>

@@ -67,7 +67,7 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
               />
             </g>
           )}
-          {on === 'paper' && (
+          {on === 'paper' && !photo && (
             <path
               d={contourPath(shown.trim)}
               transform={`translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`}
@@ -87,9 +87,9 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
           <Strokes face={face} fit={fit} tool={tool} onPlace={onPlace} />
         </>
       )}
+      under={(fit) => photo && <PhotoUnder photo={photo} fit={fit} face={face} />}
       over={(fit) => (
         <>
-          {photo && <PhotoUnder photo={photo} fit={fit} face={face} />}
           {marks.map((m) => (
             <MarkFlag key={m.id} fit={fit} mark={m} face={face} />
           ))}

@@ -45,7 +45,7 @@ export function PhotoUnder({
   return (
     <div
       aria-hidden
-      className="pointer-events-none absolute -z-0 overflow-hidden opacity-85 mix-blend-multiply"
+      className="pointer-events-none absolute overflow-hidden"
       style={{ left: fit.x(0), top: fit.y(0), width: w, height: h }}
     >
       {/* The photograph's own pixels are warped; nothing is gained by a smaller copy. */}

@@ -6,7 +6,8 @@ import { useMemo, useState } from 'react';
 import Link from 'next/link';
 import { isFlatPress, isOven, type Flatness, type Press } from '@/core/shop/press';
 import { unevenMm } from '../flatness/readings';
-import { mm } from '@/core/units/quantity';
+import type { Phrase } from '@/core/units/phrase';
+import { fineMm, mm } from '@/core/units/quantity';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { Say } from '@/ui/units';
@@ -21,9 +22,9 @@ const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's
 const knownWords = (p: Press): string =>
   `${many(p.checks.length, 'check')}, ${many(p.timings.length, 'timing')}`;
 
-const flatWords = (list: readonly Flatness[]): string => {
+const flatWords = (list: readonly Flatness[]): Phrase => {
   const last = list.at(-1);
-  return last ? `Uneven by ${unevenMm(last.points).toFixed(2)} mm` : 'Read its gaps';
+  return last ? ['Uneven by ', fineMm(unevenMm(last.points))] : ['Read its gaps'];
 };
 
 export function PressesPage() {
@@ -100,7 +101,7 @@ export function PressesPage() {
               href={`/flatness/${p.id}`}
               className="font-label font-semibold underline underline-offset-2"
             >
-              {flatWords(p.flatness)}
+              <Say phrase={flatWords(p.flatness)} />
             </Link>
           ),
       }),

@@ -39,6 +39,8 @@ interface Props {
   readonly label: string;
   /** Drawn in the SVG. */
   readonly draw: (fit: Fit) => ReactNode;
+  /** HTML laid under it, placed by the same fit. */
+  readonly under?: (fit: Fit) => ReactNode;
   /** HTML laid over it, placed by the same fit. */
   readonly over?: (fit: Fit) => ReactNode;
   readonly className?: string;
@@ -52,6 +54,7 @@ export function Board({
   room,
   label,
   draw,
+  under,
   over,
   className = 'absolute inset-0',
   interactive = false,
@@ -70,6 +73,7 @@ export function Board({
   const fit = size && fitTo(bounds, size.width, size.height, room);
   return (
     <div ref={ref} className={className}>
+      {fit && under?.(fit)}
       {fit && (
         <svg
           width={fit.width}
