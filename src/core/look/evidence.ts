@@ -107,7 +107,7 @@ export const LOT = clue('lot', ['known-good', 'new'], [0.82, 0.18], {
 /** The transfer paper, and the printer. */
 export const TRANSFER_PAPER = clue('transfer-paper', ['usual', 'other'], [0.93, 0.07], {
   'paper-brand': [0.2, 0.8],
-  'wrong-side': [0.55, 0.45],
+  'wrong-side': [0.4, 0.6],
   'paper-shrank': [0.65, 0.35],
   'wet-print': [0.75, 0.25],
 });

@@ -72,7 +72,10 @@ export const CAUSES: Readonly<Record<CauseId, CauseWords>> = {
     remedy: 'pressure',
   },
   'wrong-side': hands('wrong side or wrong paper', 'Check the print side of the paper.'),
-  'past-heater': hands('printed past the heater', 'Slide the piece so the wrap sits inside the heater.'),
+  'past-heater': hands(
+    'past the heater’s reach',
+    'Lay or slide it so that all of the print lies well inside heater or platen.',
+  ),
   'uneven-pressure': {
     label: 'uneven pressure',
     change: 'Read the gaps under the platen and pack it level. Until then lay the piece where it is level.',
@@ -117,5 +120,6 @@ export const CAUSES: Readonly<Record<CauseId, CauseWords>> = {
   'put-on-upside-down': hands('wrap put on upside down', 'Match the “rim” arrow on the sheet to the rim.'),
   'poor-coating': hands('poor coating of this lot', 'Take a blank of another lot; set this lot aside.'),
   'wheel-over-ink': hands('trimmer wheel ran over the ink', 'Cut with the print side away from the wheel.'),
+  touched: hands('oil or fingers on the face', 'Wipe with alcohol, then do not touch the face again.'),
   'cooled-unevenly': hands('cooled unevenly', 'Cool it flat under weight; never quench glass or stone.'),
 };

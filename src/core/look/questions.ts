@@ -48,7 +48,7 @@ const PRESS_QUESTIONS: readonly Question[] = [
     YES_NO,
     [0.87, 0.13],
     {
-      'not-recovered': [0.06, 0.94],
+      'not-recovered': [0.04, 0.96],
     },
   ),
   ask(
@@ -69,7 +69,7 @@ const PRESS_QUESTIONS: readonly Question[] = [
     [10, 'nothing'],
     YES_NO,
     [0.92, 0.08],
-    { 'too-short': [0.14, 0.86], 'too-long': [0.16, 0.84] },
+    { 'too-short': [0.1, 0.9], 'too-long': [0.12, 0.88] },
   ),
   ask(
     'corner-slips',
@@ -81,7 +81,7 @@ const PRESS_QUESTIONS: readonly Question[] = [
       ['all-slip', 'All slip'],
     ],
     [0.87, 0.1, 0.03],
-    { 'uneven-pressure': [0.06, 0.88, 0.06], 'light-pressure': [0.06, 0.16, 0.78] },
+    { 'uneven-pressure': [0.06, 0.88, 0.06], 'light-pressure': [0.05, 0.12, 0.83] },
   ),
   ask(
     'lever',
@@ -281,8 +281,16 @@ const PAPER_QUESTIONS: readonly Question[] = [
   ask('fresh-waste', 'Was the waste sheet a fresh one?', [5, 'nothing'], YES_NO, [0.92, 0.08], {
     'no-waste-sheet': [0.04, 0.96],
   }),
-  ask('dried-first', 'Were blank and paper warmed dry first?', [5, 'nothing'], YES_NO, [0.7, 0.3], {
-    moisture: [0.08, 0.92],
+  ask(
+    'wiped',
+    'Was the face wiped with alcohol, and not touched after?',
+    [5, 'nothing'],
+    YES_NO,
+    [0.9, 0.1],
+    { touched: [0.06, 0.94], lint: [0.45, 0.55] },
+  ),
+  ask('dried-first', 'Were blank and paper warmed dry first?', [5, 'nothing'], YES_NO, [0.82, 0.18], {
+    moisture: [0.06, 0.94],
   }),
   ask(
     'lettering',

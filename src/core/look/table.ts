@@ -57,4 +57,5 @@ export const CAUSE_TABLE: Readonly<Record<CauseId, CauseRow>> = {
   },
   'wheel-over-ink': { prior: 8, faults: { 'track-line': 0.97 } },
   'cooled-unevenly': { prior: 10, faults: { bowed: 0.97 } },
+  touched: { prior: 12, faults: { blotches: 0.86, 'pale-speck': 0.06, 'colour-speck': 0.05 } },
 };

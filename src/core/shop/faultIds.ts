@@ -63,5 +63,6 @@ export const CAUSE_IDS = [
   'poor-coating',
   'wheel-over-ink',
   'cooled-unevenly',
+  'touched',
 ] as const;
 export type CauseId = (typeof CAUSE_IDS)[number];

@@ -12,7 +12,7 @@ import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
-import { Q } from '@/ui/units';
+import { Q, useUnits } from '@/ui/units';
 import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { Segments } from '@/ui/Segments';
 import { saveBytesAs } from '../shell/download';
@@ -190,7 +190,12 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
 /** A gap or a thickness: fractions of an inch would hide it. */
 const Fine = ({ mm: value }: { mm: number }) => <Q of={fineMm(value)} />;
 
+const MM2_PER_IN2 = 25.4 * 25.4;
+const areaText = (mm2: number, unit: 'mm' | 'in'): string =>
+  unit === 'in' ? `${(mm2 / MM2_PER_IN2).toFixed(1)} in²` : `${Math.round(mm2 / 100)} cm²`;
+
 function Result({ found, cardMm }: { found: NonNullable<ReturnType<typeof worked>>; cardMm: number }) {
+  const units = useUnits();
   const { packing, place } = found;
   const n = packing.sheets.length;
   return (
@@ -221,7 +226,7 @@ function Result({ found, cardMm }: { found: NonNullable<ReturnType<typeof worked
                   Sheet {s.number}
                   {s.polygons.length > 1 && `, ${s.polygons.length} pieces`}
                 </span>
-                <span className="font-label font-semibold">{Math.round(s.areaMm2 / 100)} cm²</span>
+                <span className="font-label font-semibold">{areaText(s.areaMm2, units.length)}</span>
               </li>
             ))}
           </ul>

@@ -55,12 +55,14 @@ export function LookView() {
           </p>
         )}
         <span className="ml-auto flex items-center gap-2">
-          <Link
-            href={`/logbook?view=map&blank=${plan.blank.blank.id}${plan.heat.press ? `&press=${plan.heat.press.id}` : ''}`}
-            className="hidden font-label font-semibold underline underline-offset-2 xl:inline"
-          >
-            Over each other
-          </Link>
+          {tab === 'cause' && (
+            <Link
+              href={`/logbook?view=map&blank=${plan.blank.blank.id}${plan.heat.press ? `&press=${plan.heat.press.id}` : ''}`}
+              className="font-label font-semibold underline underline-offset-2"
+            >
+              Over each other
+            </Link>
+          )}
           <LastGood />
         </span>
       </div>

@@ -1,7 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useState, type PointerEvent } from 'react';
+import { useState, useSyncExternalStore, type PointerEvent } from 'react';
 import { IDENTITY } from '@/core/geometry/affine';
 import { contourPath } from '@/core/geometry/contour';
 import { faultLabel, isOnPaper } from '@/core/look/faults';
@@ -32,16 +32,33 @@ interface Props {
   readonly onUsual: () => void;
 }
 
+const WIDE = '(min-width: 1280px)';
+const watchWide = (told: () => void): (() => void) => {
+  const query = window.matchMedia(WIDE);
+  query.addEventListener('change', told);
+  return () => query.removeEventListener('change', told);
+};
+/** There is room beside the drawing. */
+const useWide = (): boolean =>
+  useSyncExternalStore(
+    watchWide,
+    () => window.matchMedia(WIDE).matches,
+    () => false,
+  );
+
 /** The unwrapped face with what was seen on it. */
 export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, onUsual }: Props) {
   const { job, plan } = useJob();
   const { urls } = useSources(plan.art.sources);
+  const wide = useWide();
   const { pattern } = plan.wrap;
   const seen = plan.look.face;
   const { blank } = plan.blank;
   if (!pattern || !seen) return null;
   const shown = (side === 'back' ? pattern.faces[1] : undefined) ?? mainFace(pattern);
   const marks = job.look.marks.filter((m) => m.side === side && isOnPaper(m.fault) === (on === 'paper'));
+  const { lay } = plan.look;
+  const inset = wide && lay && lay.pieces.length > 0 ? lay : null;
   const photo = photoShown ? job.look.photos.find((p) => p.of === on) : undefined;
   return (
     <Board
@@ -52,7 +69,7 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
           : 'The wrap unrolled, with what was seen on the piece'
       }
       bounds={{ x: 0, y: 0, width: face.widthMm, height: face.heightMm }}
-      room={{ top: 24, right: 40, bottom: 30, left: 40 }}
+      room={{ top: 24, right: 40, bottom: 30, left: inset ? 144 : 40 }}
       draw={(fit) => (
         <>
           {on === 'piece' && (
@@ -90,12 +107,12 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
       under={(fit) => photo && <PhotoUnder photo={photo} fit={fit} face={face} />}
       over={(fit) => (
         <>
-          {marks.map((m) => (
-            <MarkFlag key={m.id} fit={fit} mark={m} face={face} />
+          {labelsApart(marks, face, fit).map((m) => (
+            <MarkFlag key={m.mark.id} mark={m.mark} at={m.at} />
           ))}
-          {plan.look.lay && plan.look.lay.pieces.length > 0 && (
-            <div className="pointer-events-none absolute bottom-2 left-2 hidden xl:block">
-              <PressInset lay={plan.look.lay} face={seen} piece={piece} />
+          {inset && (
+            <div className="pointer-events-none absolute bottom-2 left-2">
+              <PressInset lay={inset} face={seen} piece={piece} />
             </div>
           )}
           <Button
@@ -171,7 +188,43 @@ function Strokes({
 /** A name of a fault with how bad it is takes about so much. */
 const LABEL_PX = 236;
 
-function MarkFlag({ fit, mark, face }: { fit: Fit; mark: Mark; face: FaceSize }) {
+interface LabelAt {
+  readonly left: number;
+  readonly top: number;
+  /** It stands to the left of its mark. */
+  readonly before: boolean;
+}
+
+const LABEL_TALL_PX = 38;
+
+/** Names beside their marks, inside the board, and none over another. */
+function labelsApart(
+  marks: readonly Mark[],
+  face: FaceSize,
+  fit: Fit,
+): readonly { readonly mark: Mark; readonly at: LabelAt }[] {
+  const taken: LabelAt[] = [];
+  const startOf = (l: LabelAt): number => (l.before ? l.left - LABEL_PX : l.left);
+  return marks.map((mark) => {
+    const p = labelAt(mark, face);
+    const x = Math.min(fit.width - 8, Math.max(8, fit.x(p.xMm)));
+    const before = x > fit.width - LABEL_PX - 12;
+    const left = before ? Math.max(LABEL_PX, x - 12) : Math.min(x + 12, fit.width - LABEL_PX);
+    let at: LabelAt = { left, top: Math.min(fit.height - 20, Math.max(18, fit.y(p.yMm))), before };
+    const crowded = (): boolean =>
+      taken.some(
+        (t) => Math.abs(startOf(t) - startOf(at)) < LABEL_PX && Math.abs(t.top - at.top) < LABEL_TALL_PX,
+      );
+    for (let i = 0; i < marks.length && crowded(); i += 1) {
+      const down = at.top + LABEL_TALL_PX;
+      at = { ...at, top: down > fit.height - 20 ? 18 : down };
+    }
+    taken.push(at);
+    return { mark, at };
+  });
+}
+
+function MarkFlag({ mark, at }: { mark: Mark; at: LabelAt }) {
   const { edit } = useJob();
   const label = faultLabel(mark.fault);
   const change = (f: (m: Mark) => Mark | null) =>
@@ -179,16 +232,10 @@ function MarkFlag({ fit, mark, face }: { fit: Fit; mark: Mark; face: FaceSize })
       ...j,
       look: { ...j.look, marks: j.look.marks.flatMap((m) => (m.id === mark.id ? (f(m) ?? []) : m)) },
     }));
-  const at = labelAt(mark, face);
-  const [x, y] = [
-    Math.min(fit.width - 8, Math.max(8, fit.x(at.xMm))),
-    Math.min(fit.height - 20, Math.max(18, fit.y(at.yMm))),
-  ];
-  const right = x > fit.width - LABEL_PX - 12;
   return (
     <div
-      className={`absolute flex -translate-y-1/2 items-center ${right ? '-translate-x-full flex-row-reverse' : ''}`}
-      style={{ left: right ? Math.max(LABEL_PX, x - 12) : Math.min(x + 12, fit.width - LABEL_PX), top: y }}
+      className={`absolute flex -translate-y-1/2 items-center ${at.before ? '-translate-x-full flex-row-reverse' : ''}`}
+      style={{ left: at.left, top: at.top }}
     >
       <span className="flex items-center border-2 border-ink bg-sheet font-label text-fine font-semibold">
         <button

@@ -12,6 +12,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
   ['Space', 'at the presses: the next step of the one that calls'],
   ['1 to 9', 'at the presses: the next step of that press'],
+  ['A to Z', 'on the look: the letter beside a fault chooses it; again, it is marked at its usual place'],
   ['Arrows', 'on a drawing: move what is chosen; with Shift, further'],
   ['?', 'these shortcuts'],
 ];
