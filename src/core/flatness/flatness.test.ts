@@ -57,6 +57,19 @@ describe('packing', () => {
     expect(p.leftMm).toBeLessThan(0.12);
   });
 
+  test('a gap that is the same everywhere is the lever’s to close: only what differs is packed', () => {
+    const s = gapSurface(
+      read((x) => 0.3 + (0.4 * x) / 400),
+      SIZE,
+      0.01,
+    );
+    if (!s) throw new Error('no surface');
+    const p = packingOf(s, SIZE, 0.1);
+    expect(p.sheets).toHaveLength(4);
+    expect(p.sheetsAt(5, 250)).toBe(0);
+    expect(p.sheetsAt(395, 250)).toBe(4);
+  });
+
   test('a level platen wants none, and thick card fills nothing thinner than half of it', () => {
     const level = gapSurface(
       read(() => 0.2),

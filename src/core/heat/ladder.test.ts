@@ -40,6 +40,16 @@ describe('one change, sized', () => {
     expect(time.leastBy).toBeCloseTo(Math.exp(then - now), 2);
   });
 
+  test('what was just seen counts: pieces with too little where the model thought well of it ask for more', () => {
+    const s = setting(200, 60);
+    const thought = chances(doseSensitivity(FLAT, s, spreads), R.belief).good;
+    const one = sizeChange(R, s, { verdict: 'under', pieces: 1 });
+    const many = sizeChange(R, s, { verdict: 'under', pieces: 12 });
+    expect(one.time?.goodNow).toBeLessThan(thought - 0.1);
+    expect(many.time?.goodNow).toBeLessThan(one.time?.goodNow ?? 0);
+    expect(many.time?.leastBy).toBeGreaterThanOrEqual(one.time?.leastBy ?? Infinity);
+  });
+
   test('too much: less of it', () => {
     const c = sizeChange(R, setting(205, 120), { verdict: 'over', pieces: 1 });
     if (!c.time || !('dwellS' in c.time.to)) throw new Error('no change');
