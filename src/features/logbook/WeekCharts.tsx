@@ -93,7 +93,7 @@ export function FaultBars({ bars, onOpen }: { bars: readonly FaultBar[]; onOpen:
   return (
     <ChartFrame
       question="What goes wrong most?"
-      answer={`${faultLabel(top.fault)}, in ${top.entries} ${top.entries === 1 ? 'entry' : 'entries'}${cause ? `, mostly from: ${CAUSES[cause].label}` : '; its cause was not settled'}.`}
+      answer={`${faultLabel(top.fault)}, in ${top.entries} ${top.entries === 1 ? 'entry' : 'entries'}${cause ? `; where a cause was settled, mostly: ${CAUSES[cause].label}` : '; its cause was not settled'}.`}
     >
       <ul className="grid gap-1">
         {bars.slice(0, SHOWN).map((b) => (
