@@ -1,13 +1,14 @@
 import { apply, type Affine } from '../geometry/affine';
 import type { Point } from '../geometry/plane';
 import { seeded } from '../random/random';
-import type { LogEntry } from '../shop/records';
+import type { Lay, LogEntry } from '../shop/records';
 import { middleOf, type FaceSize } from './places';
 import { isOnPaper } from './faults';
 
 /** A mark of some piece, where it lies on its face and where that lay in the press. */
 export interface LaidMark {
   readonly entryId: string;
+  readonly pressId: string;
   readonly fault: LogEntry['marks'][number]['fault'];
   readonly severity: 1 | 2 | 3;
   /** On the face, as shares of its width and height, so that blanks of other sizes lie over each other. */
@@ -27,6 +28,11 @@ const shareMap = (to: Affine, face: FaceSize, press: { widthMm: number; heightMm
   to[5] / press.heightMm,
 ];
 
+/** How a piece lay, by its number; the only one there was, where nobody said which. */
+export const laidAs = (lay: Lay, piece: number | null): Affine | null =>
+  (lay.pieces.find((p) => p.piece === piece) ?? (lay.pieces.length === 1 ? lay.pieces[0] : undefined))?.to ??
+  null;
+
 /** The marks of some entries that lie somewhere. A mark all over says nothing of a place. */
 export function laidMarks(entries: readonly LogEntry[]): readonly LaidMark[] {
   return entries.flatMap((e) =>
@@ -35,13 +41,19 @@ export function laidMarks(entries: readonly LogEntry[]): readonly LaidMark[] {
       const face: FaceSize = { ...e.face, wrap: e.face.form !== 'flat' };
       const at = middleOf(m.place, face);
       const lay = e.lay;
-      const own =
-        lay?.pieces.find((p) => p.piece === m.piece) ??
-        (lay?.pieces.length === 1 ? lay.pieces[0] : undefined);
-      const to = lay && own ? shareMap(own.to, face, lay) : null;
+      const own = lay && laidAs(lay, m.piece);
+      const to = lay && own ? shareMap(own, face, lay) : null;
       const onFace = { x: at.xMm / face.widthMm, y: at.yMm / face.heightMm };
       return [
-        { entryId: e.id, fault: m.fault, severity: m.severity, onFace, to, onPress: to && apply(to, onFace) },
+        {
+          entryId: e.id,
+          pressId: e.pressId,
+          fault: m.fault,
+          severity: m.severity,
+          onFace,
+          to,
+          onPress: to && apply(to, onFace),
+        },
       ];
     }),
   );
@@ -51,16 +63,21 @@ export function laidMarks(entries: readonly LogEntry[]): readonly LaidMark[] {
 const CELLS = 4;
 const TRIALS = 999;
 
-/** How unevenly points lie over the cells of a unit square: Σ n² over the cells they could lie in. */
-function unevenness(points: readonly Point[]): number {
+/** How many points lie in each cell of a unit square. */
+function cellCounts(points: readonly Point[]): ReadonlyMap<number, number> {
   const cells = new Map<number, number>();
+  const at = (v: number) => Math.min(CELLS - 1, Math.max(0, Math.floor(v * CELLS)));
   for (const p of points) {
-    const at = (v: number) => Math.min(CELLS - 1, Math.max(0, Math.floor(v * CELLS)));
     const k = at(p.y) * CELLS + at(p.x);
     cells.set(k, (cells.get(k) ?? 0) + 1);
   }
+  return cells;
+}
+
+/** How unevenly points lie over the cells: Σ n². */
+function unevenness(points: readonly Point[]): number {
   let sum = 0;
-  for (const n of cells.values()) sum += n * n;
+  for (const n of cellCounts(points).values()) sum += n * n;
   return sum;
 }
 
@@ -74,18 +91,11 @@ export interface Gathering {
 export const MAP_CELLS = CELLS;
 
 function mostOf(points: readonly Point[]): Gathering['most'] {
-  const cells = new Map<number, number>();
-  let best = 0;
-  for (const p of points) {
-    const at = (v: number) => Math.min(CELLS - 1, Math.max(0, Math.floor(v * CELLS)));
-    const k = at(p.y) * CELLS + at(p.x);
-    cells.set(k, (cells.get(k) ?? 0) + 1);
-    if ((cells.get(k) ?? 0) > (cells.get(best) ?? 0)) best = k;
-  }
+  const [cell, count] = [...cellCounts(points)].reduce((x, y) => (y[1] > x[1] ? y : x), [0, 0]);
   return {
-    column: best % CELLS,
-    row: Math.floor(best / CELLS),
-    share: (cells.get(best) ?? 0) / Math.max(1, points.length),
+    column: cell % CELLS,
+    row: Math.floor(cell / CELLS),
+    share: count / Math.max(1, points.length),
   };
 }
 
@@ -105,8 +115,17 @@ export interface Overlay {
   readonly marks: readonly LaidMark[];
   readonly onFace: Gathering | null;
   readonly onPress: Gathering | null;
+  /** Whose coordinates the press’s are: the one most of the marks come from. A corner of one press is none of another. */
+  readonly pressId: string | null;
   /** What the faults go with, so far as pieces that lay differently tell. */
   readonly follows: 'press' | 'blank' | 'both' | 'neither' | 'too-few';
+}
+
+/** What occurs most often; null in an empty list. */
+function commonest(names: readonly string[]): string | null {
+  const counts = new Map<string, number>();
+  for (const n of names) counts.set(n, (counts.get(n) ?? 0) + 1);
+  return [...counts].reduce<readonly [string | null, number]>((x, y) => (y[1] > x[1] ? y : x), [null, 0])[0];
 }
 
 /** Below this a gathering is not taken for chance. */
@@ -118,7 +137,8 @@ const UNLIKELY = 0.02;
  */
 export function overlay(all: readonly LaidMark[]): Overlay {
   const marks = all.slice(0, MOST_MARKS);
-  if (marks.length < LEAST_MARKS) return { marks: all, onFace: null, onPress: null, follows: 'too-few' };
+  if (marks.length < LEAST_MARKS)
+    return { marks: all, onFace: null, onPress: null, pressId: null, follows: 'too-few' };
   const strewn = (random: () => number): readonly Point[] => marks.map(() => ({ x: random(), y: random() }));
   const faces = marks.map((m) => m.onFace);
   const onFace: Gathering = {
@@ -126,9 +146,17 @@ export function overlay(all: readonly LaidMark[]): Overlay {
     chance: chanceOf(unevenness(faces), (r) => unevenness(strewn(r)), 11),
     most: mostOf(faces),
   };
-  const laid = marks.flatMap((m) => (m.onPress && m.to ? [{ ...m, onPress: m.onPress, to: m.to }] : []));
+  const anywhere = marks.flatMap((m) => (m.onPress && m.to ? [{ ...m, onPress: m.onPress, to: m.to }] : []));
+  const pressId = commonest(anywhere.map((m) => m.pressId));
+  const laid = anywhere.filter((m) => m.pressId === pressId);
   if (laid.length < LEAST_MARKS)
-    return { marks: all, onFace, onPress: null, follows: onFace.chance < UNLIKELY ? 'blank' : 'neither' };
+    return {
+      marks: all,
+      onFace,
+      onPress: null,
+      pressId,
+      follows: onFace.chance < UNLIKELY ? 'blank' : 'neither',
+    };
   const presses = laid.map((m) => m.onPress);
   const onPress: Gathering = {
     marks: laid.length,
@@ -139,7 +167,7 @@ export function overlay(all: readonly LaidMark[]): Overlay {
     ),
     most: mostOf(presses),
   };
-  return { marks: all, onFace, onPress, follows: followed(laid, onFace, onPress) };
+  return { marks: all, onFace, onPress, pressId, follows: followed(laid, onFace, onPress) };
 }
 
 function followed(

@@ -131,6 +131,19 @@ describe('many pieces over each other', () => {
     expect(o.onPress?.most.row).toBe(0);
   });
 
+  test('presses are not mixed: only the one most marks come from has a map, whatever lay elsewhere', () => {
+    const here = entries((_, r) => [8 + 8 * r(), 8 + 8 * r()]);
+    const elsewhere = entries((_, r) => [90 * r(), 90 * r()], 12).map((e) => ({
+      ...e,
+      id: `x${e.id}`,
+      pressId: 'mat',
+    }));
+    const o = overlay(laidMarks([...elsewhere, ...here]));
+    expect(o.pressId).toBe('p');
+    expect(o.onPress?.marks).toBe(40);
+    expect(o.onFace?.marks).toBe(52);
+  });
+
   test('marks strewn by chance go with neither, nine times in ten and more', () => {
     let cried = 0;
     for (let s = 0; s < 20; s += 1) {

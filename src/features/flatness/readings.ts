@@ -8,6 +8,7 @@ import {
 import { gapSurface, READING_SD_MM, type GapReading, type GapSurface } from '@/core/flatness/surface';
 import type { Flatness, FlatPress, GapMethod } from '@/core/shop/press';
 import { isOnPaper } from '@/core/look/faults';
+import { laidAs } from '@/core/look/overlay';
 import { middleOf } from '@/core/look/places';
 import { apply } from '@/core/geometry/affine';
 import type { LogEntry } from '@/core/shop/records';
@@ -85,11 +86,10 @@ export function dyeFromMarks(entries: readonly LogEntry[]): readonly (0 | 1 | 2 
     if (!face || lay?.on !== 'platen') continue;
     for (const m of e.marks) {
       if (m.place.kind === 'all' || !(isOnPaper(m.fault) || m.fault === 'faded-edge')) continue;
-      const own =
-        lay.pieces.find((p) => p.piece === m.piece) ?? (lay.pieces.length === 1 ? lay.pieces[0] : undefined);
+      const own = laidAs(lay, m.piece);
       if (!own) continue;
       const at = middleOf(m.place, { widthMm: face.widthMm, heightMm: face.heightMm, wrap: false });
-      const p = apply(own.to, { x: at.xMm, y: at.yMm });
+      const p = apply(own, { x: at.xMm, y: at.yMm });
       const off = NINE_PLACES.map((s) => Math.hypot(s.x - p.x / lay.widthMm, s.y - p.y / lay.heightMm));
       const i = off.indexOf(Math.min(...off));
       worst[i] = Math.max(worst[i] ?? 0, m.severity);

@@ -10,6 +10,7 @@ import {
   type Overlay,
 } from '@/core/look/overlay';
 import { faultLabel } from '@/core/look/faults';
+import { useShop } from '../shell/shopContext';
 import { useOverlay, type LogIndex } from './useLogIndex';
 
 const SIZE = 300;
@@ -34,9 +35,11 @@ const FOLLOWS: Readonly<Record<Overlay['follows'], string>> = {
 
 /** Marks of many pieces in the coordinates of the blank and of the press. */
 export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex }) {
+  const { shop } = useShop();
   const found = useOverlay(query, index);
   if (!found) return <p className="p-8 text-lead">Reading…</p>;
-  const placed = found.marks.filter((m) => m.onPress !== null);
+  // A corner of one press is none of another.
+  const placed = found.marks.filter((m) => m.onPress !== null && m.pressId === found.pressId);
   const counts = new Map<string, number>();
   for (const m of found.marks) counts.set(faultLabel(m.fault), (counts.get(faultLabel(m.fault)) ?? 0) + 1);
   return (
@@ -55,7 +58,7 @@ export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex 
         />
         {placed.length > 0 && (
           <MarkMap
-            title="In the press"
+            title={`In the press: ${shop.presses.find((p) => p.id === found.pressId)?.name ?? 'one no longer here'}`}
             corners={['back of the platen, or top of the mat', 'front']}
             marks={placed}
             at={(m) => m.onPress ?? m.onFace}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { blanksFor, ladderStart, ladderState, expectedPressings, type RungAnswer } from '@/core/heat/ladder';
 import type { HeatAnswer } from '@/core/heat/answer';
 import type { LadderPrior } from '@/core/heat/ladder';
@@ -161,10 +161,14 @@ function Begin() {
   );
 }
 
+/** No test is pressed and judged within this. */
+const TWICE_MS = 800;
+
 function Climb({ ladder }: { ladder: Ladder }) {
   const { job, plan, shop, edit } = useJob();
   const state = useMemo(() => ladderState(ladder.prior, ladder.rungs), [ladder]);
   const strips = useStrips();
+  const busy = useRef(false);
   const base = plan.heat.chosen?.settings;
   if (!base) return <p className="flex-1 p-8 text-lead">Choose blank and press first.</p>;
   const blanks = state.kind === 'press' ? blanksFor(ladder.on, state.expected, strips) : 0;
@@ -177,7 +181,7 @@ function Climb({ ladder }: { ladder: Ladder }) {
   const entryAt = (dwellS: number, answer: RungAnswer) => {
     const whole = ladder.on === 'blanks';
     return entryFrom(
-      { ...job, look: { ...job.look, marks: [], photos: [], replies: [], cause: null } },
+      { ...job, look: { ...job.look, marks: [], photos: [], replies: [], cause: null, tried: null } },
       plan,
       shop,
       {
@@ -194,9 +198,13 @@ function Climb({ ladder }: { ladder: Ladder }) {
     );
   };
   const say = async (dwellS: number, answer: RungAnswer) => {
+    // Struck twice, the second would answer the next test before it was pressed.
+    if (Date.now() - (ladder.rungs.at(-1)?.at ?? 0) < TWICE_MS || busy.current) return;
     const entry = entryAt(dwellS, answer);
     if (!entry) return;
+    busy.current = true;
     const r = await writeLog(entry);
+    busy.current = false;
     if (!r.ok) return notifyProblem(r.problem);
     edit((j) =>
       j.ladder

@@ -33,7 +33,8 @@ type Said = Pick<LogEntry, 'id' | 'at' | 'verdict' | 'paperState' | 'good' | 'sp
  * blank or press are not chosen.
  */
 export function entryFrom(job: Job, plan: Plan, shop: Shop, said: Said): LogEntry | null {
-  const { last } = plan.press;
+  // A test on the ladder is pressed as the job stands now, whatever a run was begun with.
+  const last = said.settings ? null : plan.press.last;
   const blank = last?.blank ?? plan.blank.blank;
   const press = last?.press ?? plan.heat.press;
   const settings = said.settings ?? plan.look.pressed;
@@ -48,7 +49,7 @@ export function entryFrom(job: Job, plan: Plan, shop: Shop, said: Said): LogEntr
     pressId: press.id,
     pressName: press.name,
     load: last ? last.load : (plan.heat.load?.load ?? null),
-    keptDwellS: plan.look.keptDwellS,
+    keptDwellS: said.settings ? null : plan.look.keptDwellS,
     spoiledCostCents: blank.costCents === null ? null : blank.costCents * said.spoiled,
     marks: look.marks,
     replies: look.replies,
