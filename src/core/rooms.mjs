@@ -7,6 +7,7 @@ export const CORE_ROOMS = [
   { room: 'memo', holds: 'remembering the last answer, or the newest few' },
   { room: 'random', holds: 'seeded chance, the same on every machine' },
   { room: 'geometry', holds: 'points, rectangles, rings, contours with arcs, affine maps, offsets' },
+  { room: 'money', holds: 'amounts in hundredths: shared out, rounded, added up' },
   { room: 'units', holds: 'quantities, phrases with quantities left open, parsing and formatting' },
   { room: 'figures', holds: 'a figure that explains itself; uncertainty kept apart by source' },
   {
@@ -30,8 +31,13 @@ export const CORE_ROOMS = [
     room: 'look',
     holds: 'faults, their causes as probabilities, what to ask next, many pieces over each other',
   },
+  { room: 'schedule', holds: 'work over presses, hands and circuits: courses, their bound, their chances' },
+  { room: 'stock', holds: 'the ledger of the shelf: on hand, on order, wanted, to order by when' },
+  { room: 'finish', holds: 'what is done after the press: steps, hangers, labels' },
   { room: 'log', holds: 'entries filtered, counted, charted and merged' },
   { room: 'formats', holds: 'files in and out, and the steps old ones climb by' },
   { room: 'plan', holds: 'one function: a job and a shop, to a plan' },
+  { room: 'cost', holds: 'what a good piece costs, its price, quotes' },
+  { room: 'day', holds: 'the jobs of a shop as one schedule: its lines, its promises, what if' },
   { room: 'demo', holds: 'the invented shop' },
 ];

@@ -6,8 +6,10 @@ import type { Blank } from '@/core/shop/blank';
 import type { Paper } from '@/core/shop/paper';
 import type { Press } from '@/core/shop/press';
 import type { LogEntry, Recipe } from '@/core/shop/records';
+import type { Quote } from '@/core/shop/quote';
 import type { Run } from '@/core/shop/run';
 import type { Settings } from '@/core/shop/settings';
+import type { Movement, StockItem } from '@/core/shop/stock';
 import { DB_VERSIONS } from './upgrades';
 
 /** A job as kept: its revision counts saves, so two tabs cannot silently overwrite each other. */
@@ -102,6 +104,9 @@ export class MesaDb extends Dexie {
   declare readonly settings: Table<SettingsRecord, string>;
   declare readonly pictures: Table<PictureRecord, string>;
   declare readonly notes: Table<NoteRecord, string>;
+  declare readonly stockItems: Table<StockItem, string>;
+  declare readonly movements: Table<Movement, string>;
+  declare readonly quotes: Table<Quote, string>;
   declare readonly jobStatuses: Table<JobStatusRecord, string>;
 
   constructor(name = 'mesa-drift') {
@@ -128,4 +133,7 @@ export const allTables = (d: MesaDb) => [
   d.runs,
   d.settings,
   d.pictures,
+  d.stockItems,
+  d.movements,
+  d.quotes,
 ];

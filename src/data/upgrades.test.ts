@@ -44,6 +44,7 @@ const WRITTEN = [
   { db: 6, file: 5, stores: SIXTH },
   { db: 7, file: 6, stores: SIXTH },
   { db: 8, file: 7, stores: SIXTH },
+  { db: 9, file: 8, stores: { ...SIXTH, log: 'id, at, corrects, [jobId+at], [blankId+pressId+at]' } },
 ];
 
 const FIXTURES = join(__dirname, '../core/formats/fixtures');

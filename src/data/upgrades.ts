@@ -7,6 +7,7 @@ import { TO_5 } from '@/core/formats/upgrades/to5';
 import { TO_6 } from '@/core/formats/upgrades/to6';
 import { TO_7 } from '@/core/formats/upgrades/to7';
 import { TO_8 } from '@/core/formats/upgrades/to8';
+import { TO_9 } from '@/core/formats/upgrades/to9';
 import { indexLog } from './upgradeLog';
 
 /** One version of the database: what it indexes anew, and what becomes of the records of the version before. Never edited once released. */
@@ -95,5 +96,11 @@ export const DB_VERSIONS: readonly DbVersion[] = [
     version: 9,
     stores: { log: 'id, at, corrects, [jobId+at], [blankId+pressId+at]' },
     upgrade: climb(TO_8),
+  },
+  {
+    // The shelf and the quotes.
+    version: 10,
+    stores: { stockItems: 'id', movements: 'id, itemId, runId, at', quotes: 'id, jobId, number' },
+    upgrade: climb(TO_9),
   },
 ];

@@ -51,7 +51,7 @@ describe('job file', () => {
   });
 
   test('from a newer version: says so and what to do', () => {
-    expect(refusal(altered((f) => (f.version = 9)))).toMatch(/version 9.*reads up to 8.*Update/);
+    expect(refusal(altered((f) => (f.version = 10)))).toMatch(/version 10.*reads up to 9.*Update/);
     expect(refusal(altered((f) => delete f.version))).toMatch(/does not say its version/);
     expect(refusal(altered((f) => (f.format = 'other')))).toMatch(/not a job file/);
     expect(refusal('[1,2]')).toMatch(/not a job file/);

@@ -3,6 +3,7 @@ import * as z from 'zod/mini';
 import { MIMES } from '../job/art';
 import { jobSchema, type Job } from '../job/job';
 import { idSchema } from '../shop/common';
+import { booksSchema, NO_BOOKS, type Books } from '../shop/books';
 import { shopSchema, type Shop } from '../shop/shop';
 import type { Result } from '../basics/result';
 import { readFile, type FileKind } from './file';
@@ -22,7 +23,7 @@ export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(8),
+  version: z.literal(9),
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
   shop: shopSchema,
@@ -33,16 +34,17 @@ export type JobFile = z.infer<typeof jobFileSchema>;
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: 'Job file',
-  version: 8,
+  version: 9,
   schema: jobFileSchema,
   upgrades: STEPS.map(jobFileBy),
 };
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(8),
+  version: z.literal(9),
   shop: shopSchema,
   jobs: z.array(jobSchema),
+  books: booksSchema,
   pictures: z.array(pictureFileSchema).check(z.maxLength(6000)),
 });
 export type ShopFile = z.infer<typeof shopFileSchema>;
@@ -50,7 +52,7 @@ export type ShopFile = z.infer<typeof shopFileSchema>;
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
   noun: 'Shop file',
-  version: 8,
+  version: 9,
   schema: shopFileSchema,
   upgrades: STEPS.map(shopFileBy),
 };
@@ -72,7 +74,7 @@ function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 8,
+  version: 9,
   job,
   shop: shopForJob(job, shop),
   pictures: [...pictures],
@@ -82,11 +84,13 @@ export const makeShopFile = (
   jobs: readonly Job[],
   shop: Shop,
   pictures: readonly PictureFile[],
+  books: Books = NO_BOOKS,
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 8,
+  version: 9,
   shop,
   jobs: [...jobs],
+  books,
   pictures: [...pictures],
 });
 

@@ -9,7 +9,9 @@ import { PAPER_STATES, replySchema, VERDICTS } from '../shop/records';
 import { heatSettingsSchema } from '../shop/heatSettings';
 import { loadSchema } from '../shop/load';
 import { runPieceSchema } from '../shop/run';
+import { centsSchema } from '../shop/money';
 import { artSchema, NO_ART } from './art';
+import { finishSchema, NOT_FINISHED } from './finish';
 
 export const METHODS = [
   'soft tape',
@@ -91,6 +93,36 @@ const ladderSchema = z.strictObject({
     .check(z.maxLength(30)),
 });
 export type Ladder = z.infer<typeof ladderSchema>;
+
+/** Where a person put this job in the day: on which presses, from when on. It stays there when all else is laid out anew. */
+const pinSchema = z.strictObject({ pressId: idSchema, from: momentSchema });
+export type Pin = z.infer<typeof pinSchema>;
+
+const daySchemaOfJob = z.strictObject({
+  /** Minutes after midnight of the day it is due; null for closing time. */
+  dueAtMin: z.nullable(z.int().check(z.gte(0), z.lte(1440))),
+  pins: z.array(pinSchema).check(z.maxLength(12)),
+  /** Left out of the day: it waits for something. */
+  waits: z.boolean(),
+});
+
+export const SELL_WAYS = ['counter', 'market', 'post'] as const;
+export type SellWay = (typeof SELL_WAYS)[number];
+export const PRICE_FROM = ['margin', 'hour'] as const;
+export type PriceFrom = (typeof PRICE_FROM)[number];
+const sellSchema = z.strictObject({
+  customer: z.string().check(z.maxLength(120, 'Keep it under 120 letters.')),
+  way: z.enum(SELL_WAYS),
+  /** Postage and outer box of the whole order. */
+  postageCents: centsSchema,
+  /** What a market or window keeps; null for the shop's usual share. */
+  feePct: z.nullable(z.number().check(z.gte(0), z.lte(60, 'At most 60 %.'))),
+  priceFrom: z.enum(PRICE_FROM),
+  marginPct: z.nullable(z.number().check(z.gte(0), z.lte(90, 'At most 90 %.'))),
+  /** Price of one decided by the person; null for the calculated one. */
+  priceCents: z.nullable(centsSchema),
+});
+export type Sell = z.infer<typeof sellSchema>;
 
 /** How pieces are cut from the sheet: a knife follows any outline, a trimmer cuts from edge to edge. */
 const CUTS = ['knife', 'trimmer'] as const;
@@ -186,6 +218,9 @@ export const jobSchema = z.strictObject({
   reprint: z.nullable(z.array(runPieceSchema).check(z.minLength(1), z.maxLength(3000))),
   look: lookDraftSchema,
   ladder: z.nullable(ladderSchema),
+  day: daySchemaOfJob,
+  sell: sellSchema,
+  finish: finishSchema,
 });
 export type Job = z.infer<typeof jobSchema>;
 
@@ -214,6 +249,18 @@ const NEW_SHEET: Job['sheet'] = {
   mayRotate: true,
   sharedJobIds: [],
   panels: { way: null, overlapMm: 8, join: 'hidden', joins: [] },
+};
+
+const NO_DAY: Job['day'] = { dueAtMin: null, pins: [], waits: false };
+
+const NEW_SELL: Sell = {
+  customer: '',
+  way: 'counter',
+  postageCents: 0,
+  feePct: null,
+  priceFrom: 'margin',
+  marginPct: null,
+  priceCents: null,
 };
 
 /** A fresh job with nothing decided. */
@@ -258,5 +305,8 @@ export function newJob(id: string, name: string): Job {
     reprint: null,
     look: EMPTY_LOOK,
     ladder: null,
+    day: NO_DAY,
+    sell: NEW_SELL,
+    finish: NOT_FINISHED,
   };
 }

@@ -1,6 +1,8 @@
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { mmSchema, nameSchema } from './common';
+import { DEFAULT_DAY, daySettingsSchema } from './day';
+import { DEFAULT_MONEY, moneySettingsSchema } from './money';
 import { personSchema } from './run';
 import { printerSchema, STARTER_PRINTER, type Printer } from './printer';
 
@@ -54,6 +56,8 @@ export const settingsSchema = z.strictObject({
   sound: z.boolean(),
   /** Who works at the presses; steps are told by whom they were done. */
   people: z.array(personSchema).check(z.maxLength(12, 'At most 12 people.')),
+  day: daySettingsSchema,
+  money: moneySettingsSchema,
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -73,6 +77,8 @@ export const DEFAULT_SETTINGS: Settings = {
   },
   sound: true,
   people: [],
+  day: DEFAULT_DAY,
+  money: DEFAULT_MONEY,
 };
 
 /** A shop's settings with more printers, as many as it can hold. Everything else stays its own. */

@@ -24,4 +24,6 @@ export interface Step {
   readonly logEntry?: (v: unknown) => unknown;
   /** `settings` are the shop's as the version before wrote them; absent where they are not known. */
   readonly job?: (v: unknown, settings: unknown) => unknown;
+  /** What a shop file holds beside its shop and its jobs. */
+  readonly shopFile?: (v: Raw) => Raw;
 }

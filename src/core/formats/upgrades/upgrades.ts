@@ -7,9 +7,10 @@ import { TO_5 } from './to5';
 import { TO_6 } from './to6';
 import { TO_7 } from './to7';
 import { TO_8 } from './to8';
+import { TO_9 } from './to9';
 
 /** Every step ever made, in order. The database climbs by the same steps. */
-export const STEPS = [TO_2, TO_3, TO_4, TO_5, TO_6, TO_7, TO_8] as const satisfies readonly Step[];
+export const STEPS = [TO_2, TO_3, TO_4, TO_5, TO_6, TO_7, TO_8, TO_9] as const satisfies readonly Step[];
 
 /** Version of the records that today's code writes. */
 export const NEWEST = Math.max(...STEPS.map((s) => s.to));
@@ -47,7 +48,7 @@ export const jobFileBy =
 export const shopFileBy =
   (step: Step): Upgrade =>
   (raw) => ({
-    ...raw,
+    ...(step.shopFile?.(raw) ?? raw),
     shop: shopBy(step, raw.shop),
     jobs: list(raw.jobs).map((job) => jobBy(step, job, raw.shop)),
   });

@@ -1,0 +1,223 @@
+import { cycleS, type Route, type Segment } from './problem';
+import { handFor, pause } from './people';
+import { inHand, type Press, type Sim } from './state';
+
+/** What a circuit would carry with one more press warming up, A. */
+function fitsCircuit(sim: Sim, index: number): boolean {
+  const line = sim.problem.presses[index];
+  const circuit = line && line.circuit !== null ? sim.problem.circuits[line.circuit] : undefined;
+  if (!line || !circuit) return true;
+  let sumA = circuit.otherA + Math.max(line.warmA, line.holdA);
+  for (let i = 0; i < sim.presses.length; i += 1) {
+    const other = sim.problem.presses[i];
+    const p = sim.presses[i];
+    if (i === index || !other || !p || other.circuit !== line.circuit || p.state === 'off') continue;
+    sumA += p.state === 'warming' ? other.warmA : other.holdA;
+  }
+  return sumA <= circuit.carriesA + 1e-9;
+}
+
+/** Whether any job still has pieces for a press. */
+const wanted = (sim: Sim, p: Press): boolean => p.routes.some((r) => (sim.jobs[r.work]?.pool ?? 0) > 0);
+
+/** When the first load of a job can be taped up at the soonest, s: how long a cold press may stay off. */
+function soonest(sim: Sim, work: number, atOnce: number): number {
+  const [job, w] = [sim.jobs[work], sim.problem.work[work]];
+  if (!job || !w) return Infinity;
+  const need = Math.min(atOnce, job.pool);
+  const tapeS = w.prepareS * Math.max(0, need - job.taped);
+  if (job.taped >= need || job.cut + job.taped + job.beingTaped >= need) return sim.nowS + tapeS;
+  if (job.drySheets > 0) return sim.nowS + w.trimS + tapeS;
+  const nextDry = job.dry[job.dryFrom];
+  if (nextDry !== undefined) return nextDry + w.trimS + tapeS;
+  const printing = sim.printers.find((x) => x.work === work);
+  return printing ? printing.untilS + w.dryS + w.trimS + tapeS : Infinity;
+}
+
+/** Turns a cold press on where its first load will be ready by the time it is hot, and its circuit carries it. Gives when to look again. */
+export function turnOn(sim: Sim, index: number): number {
+  const p = sim.presses[index];
+  const line = sim.problem.presses[index];
+  if (!p || !line || p.state !== 'off' || !sim.open) return Infinity;
+  let readyS = Infinity;
+  for (const { work, route } of p.routes)
+    if ((sim.jobs[work]?.pool ?? 0) > 0)
+      readyS = Math.min(readyS, Math.max(soonest(sim, work, route.atOnce), route.fromS));
+  const onS = readyS - line.warmS;
+  if (onS > sim.nowS) return onS;
+  if (!fitsCircuit(sim, index)) return Infinity;
+  p.state = line.warmS > 0 ? 'warming' : 'idle';
+  p.onS = sim.nowS;
+  p.hotS = sim.nowS + sim.chance.time(line.warmS, 0.05, 'wait');
+  return p.hotS;
+}
+
+export function turnOff(sim: Sim, index: number): void {
+  const p = sim.presses[index];
+  if (!p || p.state === 'off') return;
+  if (sim.keep) sim.on.push({ press: index, fromS: p.onS, hotS: Math.min(p.hotS, sim.nowS), toS: sim.nowS });
+  p.state = 'off';
+  p.route = null;
+}
+
+/** The segment a press is in begins: with hands it waits for them. */
+function enter(sim: Sim, p: Press): void {
+  const s = p.segments[p.segment];
+  p.segmentFromS = sim.nowS;
+  p.handled = false;
+  if (s?.hands) {
+    p.untilS = -1;
+    p.waitsSinceS = sim.nowS;
+  } else p.untilS = sim.nowS + sim.chance.time(s?.s ?? 0, s?.logSd ?? 0, 'wait');
+}
+
+function note(sim: Sim, index: number, p: Press, person: number | null): void {
+  if (!sim.keep || sim.nowS <= p.segmentFromS) return;
+  sim.done.push({
+    kind: p.changing ? (person === null ? 'change' : 'set') : person === null ? 'press' : 'hands',
+    work: p.work,
+    part: p.part,
+    pieces: p.pieces,
+    fromS: p.segmentFromS,
+    toS: sim.nowS,
+    press: index,
+    person,
+    printer: null,
+  });
+}
+
+function cooled(sim: Sim, p: Press): void {
+  const [job, w] = [sim.jobs[p.work], sim.problem.work[p.work]];
+  if (!job || !w) return;
+  const bad = sim.chance.spoiled(p.pieces, w.spoilage);
+  if (bad > 0) {
+    // What is spoiled is printed again, a sheet each, and pressed again.
+    job.pool += bad;
+    job.sheetsLeft += bad;
+    sim.toPrint[w.printer] = (sim.toPrint[w.printer] ?? 0) + bad;
+    job.reprints += bad;
+  }
+  if (p.pieces - bad > 0) {
+    const at = Math.max(
+      job.coolAt.at(-1) ?? 0,
+      sim.nowS + sim.chance.time(w.coolS, 0.1, 'wait'),
+    );
+    job.coolAt.push(at);
+    job.coolPieces.push(p.pieces - bad);
+    sim.coolingNow += 1;
+    sim.nextJobS = Math.min(sim.nextJobS, at);
+    if (sim.keep)
+      sim.done.push({
+        kind: 'cool',
+        work: p.work,
+        part: p.part,
+        pieces: p.pieces - bad,
+        fromS: sim.nowS,
+        toS: at,
+        press: null,
+        person: null,
+        printer: null,
+      });
+  }
+}
+
+/** A segment is over: the next one, or the load is out. */
+export function leave(sim: Sim, index: number, person: number | null): void {
+  const p = sim.presses[index];
+  if (!p) return;
+  note(sim, index, p, person);
+  p.segment += 1;
+  if (p.segment < p.segments.length) return enter(sim, p);
+  sim.busyS[index] = (sim.busyS[index] ?? 0) + sim.nowS - p.loadFromS;
+  if (p.changing) p.setting = p.route?.setting ?? null;
+  else cooled(sim, p);
+  p.state = 'idle';
+  p.changing = false;
+  p.untilS = -1;
+}
+
+function go(sim: Sim, p: Press, segments: readonly Segment[], changing: boolean): void {
+  p.segments = segments;
+  p.segment = 0;
+  p.changing = changing;
+  p.state = 'going';
+  p.loadFromS = sim.nowS;
+  enter(sim, p);
+}
+
+/** Hands come to a press that waits for them. */
+export function handle(sim: Sim, index: number): boolean {
+  const p = sim.presses[index];
+  const s = p?.segments[p.segment];
+  const who = handFor(sim);
+  const person = sim.people[who];
+  if (!p || !s || !person) return false;
+  pause(sim, who);
+  const tookS = sim.chance.time(s.s, s.logSd, 'hands');
+  sim.waited.hands += sim.nowS - p.waitsSinceS;
+  person.press = index;
+  person.endS = sim.nowS + tookS;
+  p.handled = true;
+  p.segmentFromS = sim.nowS;
+  return true;
+}
+
+/** Whether a load begun now is out before everybody leaves; one that never would be may begin whenever somebody is there. */
+function fits(sim: Sim, route: Route): boolean {
+  const w = sim.problem.windows[sim.window];
+  if (!w) return false;
+  const lasts = cycleS(route.cycle);
+  return sim.nowS + lasts <= w.toS + 1e-9 || sim.problem.windows.every((x) => x.toS - x.fromS < lasts);
+}
+
+/** The job an idle press takes next: in order, but for no change of setting while an earlier one is nearly ready. Null where none can begin. */
+function nextLoad(sim: Sim, p: Press): { readonly work: number; readonly route: Route } | null {
+  let soon = false;
+  for (const r of p.routes) {
+    const job = sim.jobs[r.work];
+    if (!job || job.pool <= 0 || r.route.fromS > sim.nowS) continue;
+    const same = r.route.setting === p.setting;
+    const ready = job.taped >= Math.min(r.route.atOnce, job.pool);
+    if (ready && (same || !soon) && fits(sim, r.route)) return r;
+    if (ready || inHand(job)) soon = true;
+  }
+  return null;
+}
+
+/** An idle press takes its next load, or is set for it, where hands and a place to cool are to be had. */
+export function load(sim: Sim, index: number): void {
+  const p = sim.presses[index];
+  if (p?.state !== 'idle' || !sim.open || handFor(sim) < 0) return;
+  const next = nextLoad(sim, p);
+  const job = next && sim.jobs[next.work];
+  if (!next || !job) return;
+  const coming = sim.presses.reduce((n, x) => (x.state === 'going' && !x.changing ? n + 1 : n), 0);
+  if (sim.coolingNow + coming >= sim.problem.coolingPlaces) return;
+  p.route = next.route;
+  p.work = next.work;
+  if (next.route.setting !== p.setting && (next.route.setS > 0 || next.route.changeS > 0)) {
+    p.part = job.loadPart;
+    p.pieces = 0;
+    go(
+      sim,
+      p,
+      [
+        { hands: true, s: next.route.setS, logSd: 0 },
+        { hands: false, s: next.route.changeS, logSd: 0.05 },
+      ],
+      true,
+    );
+  } else {
+    p.setting = next.route.setting;
+    p.part = job.loadPart;
+    p.pieces = Math.min(next.route.atOnce, job.pool);
+    job.loadPart += 1;
+    job.pool -= p.pieces;
+    job.taped -= p.pieces;
+    go(sim, p, next.route.cycle, false);
+  }
+  if (p.untilS < 0 && !p.handled) handle(sim, index);
+}
+
+/** Whether a press has nothing more to do: neither pieces left for it nor a load in it. */
+export const idleForGood = (sim: Sim, p: Press): boolean => p.state === 'idle' && !wanted(sim, p);

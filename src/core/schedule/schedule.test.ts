@@ -1,0 +1,282 @@
+import { seeded } from '../random/random';
+import { bound } from './bound';
+import { openBetween, workedBy } from './calendar';
+import { plays } from './chance';
+import type { Policy, Problem, Work } from './problem';
+import { score, search } from './search';
+import { simulate } from './simulate';
+import { wrongs } from './testCheck';
+import { madeUpShop } from './testShops';
+
+const shuffled = (n: number, random: () => number): number[] => {
+  const order = Array.from({ length: n }, (_, i) => i);
+  for (let i = n - 1; i > 0; i -= 1) {
+    const j = Math.floor(random() * (i + 1));
+    [order[i], order[j]] = [order[j] ?? 0, order[i] ?? 0];
+  }
+  return order;
+};
+const plain = (problem: Problem): Policy => ({
+  order: problem.work.map((_, i) => i),
+  barred: new Set(),
+  ahead: 2,
+  finishFirst: false,
+});
+
+/** One press, one pair of hands, nothing to wait for but what is said. */
+const ONE: Work = {
+  id: 'one',
+  dueS: null,
+  releaseS: 0,
+  printer: 0,
+  sheets: 2,
+  perSheet: 1,
+  printS: 60,
+  dryS: 120,
+  trimS: 10,
+  pieces: 2,
+  cut: 0,
+  taped: 0,
+  prepareS: 50,
+  routes: [
+    {
+      press: 0,
+      atOnce: 1,
+      cycle: [
+        { hands: true, s: 20, logSd: 0 },
+        { hands: false, s: 200, logSd: 0 },
+        { hands: true, s: 30, logSd: 0 },
+      ],
+      setting: 'a',
+      setS: 0,
+      changeS: 0,
+      fromS: 0,
+    },
+  ],
+  coolS: 600,
+  toFinish: 0,
+  finishS: 15,
+  logSd: 0,
+  spoilage: 0,
+};
+const SMALL: Problem = {
+  windows: [{ fromS: 0, toS: 36_000 }],
+  people: 1,
+  printers: 1,
+  presses: [
+    { id: 'p', circuit: null, warmS: 300, warmA: 5, holdA: 2, hotFromS: null, setting: null, inPress: null },
+  ],
+  circuits: [],
+  coolingPlaces: 4,
+  work: [ONE],
+};
+
+describe('a course worked by hand', () => {
+  const outcome = simulate(SMALL, plain(SMALL), { keep: true });
+  test('ends when the paper says', () => {
+    // Sheet 1 dry at 180, cut at 190, taped at 240; the press hot at 300 takes it; loaded by 320, pressed by 520, out by 550, at once the
+    // second: loaded by 570, pressed by 770, out by 800, cool at 1400, packed at 1415.
+    expect(outcome.makespanS).toBeCloseTo(1415, 6);
+    expect(outcome.pressBusyS[0]).toBeCloseTo(500, 6);
+    expect(outcome.handsBusyS).toBeCloseTo(2 * (10 + 50 + 20 + 30 + 15), 6);
+    expect(wrongs(SMALL, outcome)).toEqual([]);
+  });
+
+  test('is no better than its bound, which is exact here', () => {
+    expect(bound(SMALL)).toMatchObject({ by: 'presses', which: [0], busyS: 500 });
+    expect(bound(SMALL).leastS).toBeCloseTo(1415, 6);
+  });
+
+  test('a load that would not be out before the break waits until after it', () => {
+    const withBreak = { ...SMALL, windows: [{ fromS: 0, toS: 700 }, { fromS: 1000, toS: 36_000 }] };
+    const after = simulate(withBreak, plain(withBreak), { keep: true });
+    const second = after.done.filter((d) => d.kind === 'hands' && d.part === 1);
+    expect(Math.min(...second.map((d) => d.fromS))).toBeCloseTo(1000, 6);
+    expect(wrongs(withBreak, after)).toEqual([]);
+  });
+
+  test('a load in the press as the plan begins goes on from where it is', () => {
+    const line = SMALL.presses[0];
+    if (!line) throw new Error('no press');
+    const going: Problem = {
+      ...SMALL,
+      presses: [{ ...line, hotFromS: 0, setting: 'a', inPress: { work: 0, pieces: 1, segment: 1, leftS: 80 } }],
+      work: [{ ...ONE, sheets: 1, pieces: 1, taped: 0 }],
+    };
+    const first = simulate(going, plain(going), { keep: true }).done.find((d) => d.kind === 'cool');
+    // 80 s left, then 30 s of hands.
+    expect(first?.fromS).toBeCloseTo(110, 6);
+  });
+
+  test('nobody to work, and no press: never done, and said so', () => {
+    expect(simulate({ ...SMALL, people: 0 }, plain(SMALL)).makespanS).toBe(Infinity);
+    const none = { ...SMALL, work: [{ ...ONE, routes: [] }] };
+    expect(simulate(none, plain(none)).makespanS).toBe(Infinity);
+    expect(bound(none).by).toBe('nothing');
+  });
+});
+
+test('two presses on one circuit warm up one after the other, or not together at all', () => {
+  const line = SMALL.presses[0];
+  const [route] = ONE.routes;
+  if (!line || !route) throw new Error('no press');
+  const two = (carriesA: number): Problem => ({
+    ...SMALL,
+    presses: [
+      { ...line, id: 'a', circuit: 0 },
+      { ...line, id: 'b', circuit: 0 },
+    ],
+    circuits: [{ id: 'c', carriesA, otherA: 0 }],
+    work: [{ ...ONE, pieces: 8, sheets: 8, routes: [route, { ...route, press: 1 }] }],
+  });
+  const on = (carriesA: number) => {
+    const problem = two(carriesA);
+    const outcome = simulate(problem, plain(problem), { keep: true });
+    expect(wrongs(problem, outcome)).toEqual([]);
+    return [...outcome.on].sort((x, y) => x.fromS - y.fromS);
+  };
+  // 5 A warming and 2 A held: 10 A carry both at once, 7 A one after the other, 6 A one alone.
+  expect(on(10)[1]?.fromS).toBeCloseTo(on(10)[0]?.fromS ?? -1, 6);
+  expect(on(7)[1]?.fromS).toBeGreaterThanOrEqual(on(7)[0]?.hotS ?? Infinity);
+  expect(on(6)).toHaveLength(1);
+});
+
+test('2,000 random shops: nothing twice at once, nothing before its cause, no circuit over, no bound beaten', () => {
+  const random = seeded(77);
+  const whole = (a: number, b: number) => a + Math.floor(random() * (b - a + 1));
+  for (let seed = 1; seed <= 2000; seed += 1) {
+    const problem = madeUpShop(
+      seed,
+      { jobs: whole(1, 5), pieces: whole(3, 24), presses: whole(1, 3), people: whole(1, 3) },
+      true,
+    );
+    const policy: Policy = {
+      order: shuffled(problem.work.length, random),
+      barred: new Set(),
+      ahead: whole(1, 4),
+      finishFirst: random() < 0.5,
+    };
+    const outcome = simulate(problem, policy, { keep: true });
+    const lone = problem.presses.every((p) => {
+      const c = p.circuit === null ? undefined : problem.circuits[p.circuit];
+      return !c || p.warmA + c.otherA <= c.carriesA;
+    });
+    const found = wrongs(problem, outcome).filter((w) => lone || !w.includes('never packed'));
+    expect({ seed, found }).toEqual({ seed, found: [] });
+    if (Number.isFinite(outcome.makespanS))
+      expect(outcome.makespanS).toBeGreaterThanOrEqual(bound(problem).leastS - 1e-3);
+  }
+});
+
+describe('the search', () => {
+  test('comes within 2 % of the best of every order and every way on small shops, and no way beats the bound', () => {
+    for (let seed = 1; seed <= 12; seed += 1) {
+      const problem = madeUpShop(seed, { jobs: 3, pieces: 9, presses: 2, people: 1 });
+      const all = everyPolicy(problem).map((p) => score(problem, simulate(problem, p)));
+      const best = Math.min(...all.map((s) => s.cost));
+      expect(Math.min(...all.map((s) => s.makespanS))).toBeGreaterThanOrEqual(bound(problem).leastS - 1e-6);
+      const found = search(problem, 150_000);
+      expect(found.score.cost).toBeLessThanOrEqual(best * 1.02);
+      expect(score(problem, simulate(problem, found.policy)).cost).toBe(found.score.cost);
+    }
+  });
+
+  test('gives the same plan for the same problem', () => {
+    const problem = madeUpShop(5, { jobs: 5, pieces: 40, presses: 3, people: 2 }, true);
+    expect(search(problem, 60_000)).toEqual(search(problem, 60_000));
+  });
+
+  test('takes the job due first where both cannot be in time', () => {
+    const due: Problem = {
+      ...SMALL,
+      work: [
+        { ...ONE, id: 'late', pieces: 6, sheets: 6, dueS: 90_000 },
+        { ...ONE, id: 'soon', pieces: 3, sheets: 3, dueS: 2200 },
+      ],
+    };
+    const found = search(due, 20_000);
+    expect(found.policy.order[0]).toBe(1);
+    expect(found.score.late).toBe(0);
+  });
+
+  test('500 pieces on 4 presses with 2 people come within 4 % of the bound on the mean of the seeds', () => {
+    const gaps = [1, 4, 6, 9, 12].map((seed) => {
+      const made = madeUpShop(seed, { jobs: 8, pieces: 500, presses: 4, people: 2 });
+      const problem = { ...made, work: made.work.map((w) => ({ ...w, dueS: null })) };
+      return search(problem, 250_000).score.makespanS / bound(problem).leastS - 1;
+    });
+    expect(Math.min(...gaps)).toBeGreaterThanOrEqual(0);
+    expect(gaps.reduce((a, b) => a + b, 0) / gaps.length).toBeLessThan(0.04);
+  });
+});
+
+/** Every order of the jobs with every choice of presses and both ways of hands. */
+function everyPolicy(problem: Problem): readonly Policy[] {
+  const orders = (xs: readonly number[]): number[][] =>
+    xs.length < 2 ? [[...xs]] : xs.flatMap((x) => orders(xs.filter((y) => y !== x)).map((o) => [x, ...o]));
+  const keys = problem.work.flatMap((w, i) => w.routes.map((r) => ({ i, key: `${i} ${r.press}` })));
+  const bars = Array.from({ length: 2 ** keys.length }, (_, m) => keys.filter((_k, b) => (m >> b) & 1)).filter(
+    (set) => problem.work.every((w, i) => set.filter((k) => k.i === i).length < w.routes.length),
+  );
+  return orders(problem.work.map((_, i) => i)).flatMap((order) =>
+    bars.flatMap((set) =>
+      [true, false].flatMap((finishFirst) =>
+        [1, 2, 3].map((ahead) => ({ order, barred: new Set(set.map((k) => k.key)), ahead, finishFirst })),
+      ),
+    ),
+  );
+}
+
+describe('chance', () => {
+  const problem = madeUpShop(3, { jobs: 4, pieces: 30, presses: 2, people: 2 });
+  test('without any it is the plan itself', () => {
+    const sure: Problem = {
+      ...problem,
+      presses: problem.presses.map((p) => ({ ...p, hotFromS: 0 })),
+      work: problem.work.map((w) => ({
+        ...w,
+        spoilage: 0,
+        logSd: 0,
+        coolS: 0,
+        printS: 0,
+        routes: w.routes.map((r) => ({ ...r, cycle: r.cycle.map((s) => ({ ...s, logSd: 0 })) })),
+      })),
+    };
+    const played = plays(sure, plain(sure), 20);
+    expect(played.all.usualS).toBeCloseTo(simulate(sure, plain(sure)).makespanS, 6);
+    expect(played.all.ninetyS).toBe(played.all.usualS);
+  });
+
+  test('nine in ten are over by the later time, counted on other plays of the same plan', () => {
+    const { all } = plays(problem, plain(problem), 600);
+    const again = plays(problem, plain(problem), 600, 5).all;
+    expect(all.ninetyS).toBeGreaterThan(all.usualS);
+    expect(Math.abs(again.ninetyS / all.ninetyS - 1)).toBeLessThan(0.02);
+    expect(Math.abs(again.usualS / all.usualS - 1)).toBeLessThan(0.02);
+  });
+
+  test('spoiled pieces are made again: more of them end later', () => {
+    const spoiling = (spoilage: number) => {
+      const p = { ...problem, work: problem.work.map((w) => ({ ...w, spoilage })) };
+      return plays(p, plain(p), 200).all.usualS;
+    };
+    expect(spoiling(0.2)).toBeGreaterThan(spoiling(0) * 1.03);
+  });
+});
+
+describe('the calendar', () => {
+  const windows = [
+    { fromS: 0, toS: 100 },
+    { fromS: 150, toS: 300 },
+  ];
+  test('work rests while nobody is there', () => {
+    expect(workedBy(windows, 0, 100)).toBe(100);
+    expect(workedBy(windows, 0, 120)).toBe(170);
+    expect(workedBy(windows, 120, 10)).toBe(160);
+    expect(workedBy(windows, 0, 251)).toBe(Infinity);
+  });
+  test('what is worked between two moments is what it takes to get from one to the other', () => {
+    for (const s of [10, 79, 81, 180, 225])
+      expect(openBetween(windows, 20, workedBy(windows, 20, s))).toBeCloseTo(s, 9);
+  });
+});

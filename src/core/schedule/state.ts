@@ -1,0 +1,260 @@
+import { barKey, type Done, type Policy, type PressOn, type Problem, type Route, type Segment } from './problem';
+
+/*
+ * The moving parts of a simulation. Changed in place: one simulation takes a few thousand events and is run thousands of times. None of it
+ * leaves `simulate`.
+ */
+
+/** Times as they fall out this time: the usual where nothing is left to chance. */
+export interface Chance {
+  /** Time of a step of a kind, s. */
+  readonly time: (usualS: number, logSd: number, kind: 'hands' | 'wait') => number;
+  /** How many of so many pieces are spoiled. */
+  readonly spoiled: (pieces: number, share: number) => number;
+}
+export const AS_USUAL: Chance = { time: (s) => s, spoiled: () => 0 };
+
+export type HandKind = 'trim' | 'tape' | 'finish';
+
+/** Something hands do away from the press: it can be left and taken up again. */
+export interface Item {
+  readonly kind: HandKind;
+  readonly work: number;
+  readonly part: number;
+  readonly pieces: number;
+  leftS: number;
+  startedS: number;
+}
+
+export interface Person {
+  item: Item | null;
+  /** The press they are at; -1 for none. */
+  press: number;
+  /** When what they do is over. */
+  endS: number;
+}
+
+export interface JobState {
+  sheetsLeft: number;
+  sheetsDone: number;
+  /** When sheets that were printed will be dry, in order; read from `dryFrom`. */
+  readonly dry: number[];
+  dryFrom: number;
+  drySheets: number;
+  sheetsTrimmed: number;
+  reprints: number;
+  cut: number;
+  taped: number;
+  /** Of the pieces to press, those no press has taken yet. */
+  pool: number;
+  beingTaped: number;
+  tapePart: number;
+  loadPart: number;
+  readonly coolAt: number[];
+  readonly coolPieces: number[];
+  coolFrom: number;
+  toFinish: number;
+  finishPart: number;
+  /** Pieces that are not packed yet. */
+  left: number;
+  endS: number;
+  readonly paused: Item[];
+}
+
+export type PressState = 'off' | 'warming' | 'idle' | 'going';
+
+export interface Press {
+  state: PressState;
+  onS: number;
+  hotS: number;
+  /** What it goes through: a change of setting or a load. */
+  segments: readonly Segment[];
+  segment: number;
+  changing: boolean;
+  /** The press goes on by itself until then; -1 while it needs hands. */
+  untilS: number;
+  waitsSinceS: number;
+  handled: boolean;
+  route: Route | null;
+  work: number;
+  part: number;
+  pieces: number;
+  loadFromS: number;
+  segmentFromS: number;
+  setting: string | null;
+  /** Routes in the order they are taken. */
+  readonly routes: readonly { readonly work: number; readonly route: Route }[];
+}
+
+export interface Printer {
+  untilS: number;
+  work: number;
+  part: number;
+  fromS: number;
+}
+
+export interface Sim {
+  readonly problem: Problem;
+  readonly policy: Policy;
+  readonly chance: Chance;
+  readonly keep: boolean;
+  nowS: number;
+  window: number;
+  open: boolean;
+  readonly jobs: JobState[];
+  readonly presses: Press[];
+  readonly printers: Printer[];
+  readonly people: Person[];
+  coolingNow: number;
+  events: number;
+  /** Jobs that are not packed yet. */
+  unfinished: number;
+  /** Sheets not yet printed, by printer. */
+  readonly toPrint: number[];
+  /** The next moment a sheet is dry or a load cool, s. */
+  nextJobS: number;
+  /** Moments a person set for a job at a press, in order. */
+  readonly pinsS: readonly number[];
+  /** Whether hands found nothing to do, and nothing has come to hand since. */
+  nothing: boolean;
+  /** Pieces a round of its presses takes, by job: used while hands choose. */
+  readonly wants: number[];
+  readonly busyS: number[];
+  readonly printS: number[];
+  handsS: number;
+  readonly waited: { hands: number; taped: number; place: number };
+  readonly done: Done[];
+  readonly on: PressOn[];
+}
+
+/** Pieces the first so many sheets of a job make. */
+export function fromSheets(total: number, sheets: number, k: number): number {
+  return sheets <= 0 || k >= sheets ? total : Math.floor((total * k) / sheets);
+}
+
+function jobState(problem: Problem, index: number): JobState {
+  const w = problem.work[index];
+  const inPress = problem.presses.reduce(
+    (s, p) => (p.inPress?.work === index ? s + p.inPress.pieces : s),
+    0,
+  );
+  const left = (w?.pieces ?? 0) + inPress + (w?.toFinish ?? 0);
+  return {
+    sheetsLeft: w?.sheets ?? 0,
+    sheetsDone: 0,
+    dry: [],
+    dryFrom: 0,
+    drySheets: 0,
+    sheetsTrimmed: 0,
+    reprints: 0,
+    cut: w?.cut ?? 0,
+    taped: w?.taped ?? 0,
+    pool: w?.pieces ?? 0,
+    beingTaped: 0,
+    tapePart: 0,
+    loadPart: 0,
+    coolAt: [],
+    coolPieces: [],
+    coolFrom: 0,
+    toFinish: w?.toFinish ?? 0,
+    finishPart: 0,
+    left,
+    endS: left === 0 ? 0 : Infinity,
+    paused: [],
+  };
+}
+
+/** Routes of a press in the order they are taken: those a person put there first, then by the policy. */
+function routesOf(problem: Problem, policy: Policy, press: number): Press['routes'] {
+  const all = policy.order.flatMap((work) =>
+    (problem.work[work]?.routes ?? [])
+      .filter((r) => r.press === press && !policy.barred.has(barKey(work, press)))
+      .map((route) => ({ work, route })),
+  );
+  return [...all.filter((r) => r.route.fromS > 0), ...all.filter((r) => r.route.fromS <= 0)];
+}
+
+function pressState(problem: Problem, policy: Policy, index: number): Press {
+  const line = problem.presses[index];
+  const inside = line?.inPress ?? null;
+  const route =
+    inside && (problem.work[inside.work]?.routes.find((r) => r.press === index) ?? null);
+  const segment = route?.cycle[inside?.segment ?? 0];
+  const on = line?.hotFromS ?? null;
+  return {
+    state: route && inside ? 'going' : on === null ? 'off' : on > 0 ? 'warming' : 'idle',
+    onS: 0,
+    hotS: on ?? 0,
+    segments: route?.cycle ?? [],
+    segment: inside?.segment ?? 0,
+    changing: false,
+    untilS: inside && segment && !segment.hands ? inside.leftS : -1,
+    waitsSinceS: 0,
+    handled: false,
+    route: route ?? null,
+    work: inside?.work ?? -1,
+    part: -1,
+    pieces: inside?.pieces ?? 0,
+    loadFromS: 0,
+    segmentFromS: 0,
+    setting: line?.setting ?? null,
+    routes: routesOf(problem, policy, index),
+  };
+}
+
+export function begin(problem: Problem, policy: Policy, chance: Chance, keep: boolean): Sim {
+  const jobs = problem.work.map((_, i) => jobState(problem, i));
+  return {
+    problem,
+    policy,
+    chance,
+    keep,
+    nowS: 0,
+    window: 0,
+    open: false,
+    jobs,
+    unfinished: jobs.filter((j) => j.left > 0).length,
+    toPrint: Array.from({ length: problem.printers }, (_, p) =>
+      problem.work.reduce((s, w) => (w.printer === p ? s + w.sheets : s), 0),
+    ),
+    nextJobS: Infinity,
+    pinsS: problem.work
+      .flatMap((w) => [w.releaseS, ...w.routes.map((r) => r.fromS)])
+      .filter((s) => s > 0)
+      .sort((a, b) => a - b),
+    presses: problem.presses.map((_, i) => pressState(problem, policy, i)),
+    printers: Array.from({ length: problem.printers }, () => ({
+      untilS: Infinity,
+      work: -1,
+      part: 0,
+      fromS: 0,
+    })),
+    people: Array.from({ length: problem.people }, () => ({ item: null, press: -1, endS: Infinity })),
+    coolingNow: 0,
+    events: 0,
+    nothing: false,
+    wants: problem.work.map(() => 0),
+    busyS: problem.presses.map(() => 0),
+    printS: Array.from({ length: problem.printers }, () => 0),
+    handsS: 0,
+    waited: { hands: 0, taped: 0, place: 0 },
+    done: [],
+    on: [],
+  };
+}
+
+/** Whether any of a job can be taped up soon: printed at the least. */
+export const inHand = (job: JobState): boolean =>
+  job.taped + job.cut + job.beingTaped + job.drySheets > 0 || job.dryFrom < job.dry.length;
+
+/** The job a press is for now: the first in its order that has pieces left and can go on, else the first that has pieces left. */
+export function targetOf(sim: Sim, p: Press): Press['routes'][number] | null {
+  let first: Press['routes'][number] | null = null;
+  for (const r of p.routes) {
+    const job = sim.jobs[r.work];
+    if (!job || job.pool <= 0 || r.route.fromS > sim.nowS) continue;
+    if (inHand(job)) return r;
+    first ??= r;
+  }
+  return first;
+}

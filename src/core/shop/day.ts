@@ -1,0 +1,85 @@
+import '../basics/zodSetup';
+import * as z from 'zod/mini';
+import { idSchema, nameSchema } from './common';
+
+export const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const;
+export type Weekday = (typeof WEEKDAYS)[number];
+
+const minuteSchema = z
+  .int()
+  .check(z.gte(0, 'A time of day is 0:00 or later.'), z.lte(1440, 'A day ends at 24:00.'));
+
+/** A stretch of a day, minutes after midnight. */
+const hoursSchema = z.strictObject({ fromMin: minuteSchema, toMin: minuteSchema }).check(
+  z.refine((h) => h.fromMin < h.toMin, {
+    path: ['toMin'],
+    error: 'It ends before it begins: write the later time second.',
+  }),
+);
+export type Hours = z.infer<typeof hoursSchema>;
+
+/** A circuit of the building, and what hangs on it. */
+const circuitSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  /** What its breaker is rated for, A. */
+  ratingA: z.number().check(z.gte(1, 'At least 1 A.'), z.lte(200, 'At most 200 A.')),
+  volts: z.number().check(z.gte(80, 'At least 80 V.'), z.lte(480, 'At most 480 V.')),
+  /** Share of the rating it may carry for hours, percent. */
+  continuousPct: z.number().check(z.gte(20, 'At least 20 %.'), z.lte(100, 'At most 100 %.')),
+  /** Other things on it that are always on, A. */
+  otherA: z.number().check(z.gte(0, '0 A or more.'), z.lte(200, 'At most 200 A.')),
+  pressIds: z.array(idSchema).check(z.maxLength(24)),
+});
+export type Circuit = z.infer<typeof circuitSchema>;
+
+/** When the shop works, where pieces cool, and what its presses are plugged into. */
+export const daySettingsSchema = z.strictObject({
+  opening: z.strictObject({
+    monday: z.nullable(hoursSchema),
+    tuesday: z.nullable(hoursSchema),
+    wednesday: z.nullable(hoursSchema),
+    thursday: z.nullable(hoursSchema),
+    friday: z.nullable(hoursSchema),
+    saturday: z.nullable(hoursSchema),
+    sunday: z.nullable(hoursSchema),
+  }),
+  breaks: z
+    .array(z.strictObject({ name: nameSchema, hours: hoursSchema }))
+    .check(z.maxLength(6, 'At most six breaks.')),
+  /** Loads that can cool side by side. */
+  coolingPlaces: z.int().check(z.gte(1, 'At least one place to cool.'), z.lte(200, 'At most 200.')),
+  /** Where nobody is named at the press, so many work here. */
+  hands: z.int().check(z.gte(0, 'No fewer than none.'), z.lte(12, 'At most 12 people.')),
+  /** A sheet of A4 at best quality, and how long a print dries before it is cut, s. */
+  printA4S: z.number().check(z.gte(5, 'At least 5 s.'), z.lte(3600, 'At most an hour.')),
+  dryS: z.number().check(z.gte(0, '0 s or more.'), z.lte(86_400, 'At most a day.')),
+  circuits: z.array(circuitSchema).check(
+    z.maxLength(24),
+    z.refine((all) => {
+      const ids = all.flatMap((c) => c.pressIds);
+      return new Set(ids).size === ids.length;
+    }, 'A press is plugged into two circuits: leave it on one.'),
+  ),
+});
+export type DaySettings = z.infer<typeof daySettingsSchema>;
+
+const NINE_TO_FIVE: Hours = { fromMin: 540, toMin: 1020 };
+
+export const DEFAULT_DAY: DaySettings = {
+  opening: {
+    monday: NINE_TO_FIVE,
+    tuesday: NINE_TO_FIVE,
+    wednesday: NINE_TO_FIVE,
+    thursday: NINE_TO_FIVE,
+    friday: NINE_TO_FIVE,
+    saturday: null,
+    sunday: null,
+  },
+  breaks: [{ name: 'Lunch', hours: { fromMin: 720, toMin: 750 } }],
+  coolingPlaces: 24,
+  hands: 1,
+  printA4S: 90,
+  dryS: 180,
+  circuits: [],
+};

@@ -1,0 +1,136 @@
+import type { Movement, MovementKind, StockItem } from '../shop/stock';
+
+const ORDER: ReadonlySet<MovementKind> = new Set(['ordered', 'cancelled']);
+
+/** Amounts are kept to a thousandth: metres of roll and millilitres of ink are not whole. */
+export const amountOf = (v: number): number => Math.round(v * 1000) / 1000;
+
+/** What the ledger comes to for one item. */
+export interface Balance {
+  readonly onHand: number;
+  readonly onOrder: number;
+  /** On hand by lot, oldest first; what no lot is known of under ''. */
+  readonly lots: readonly { readonly lot: string; readonly count: number }[];
+  /** Open orders, the first expected first. */
+  readonly orders: readonly {
+    readonly orderId: string;
+    readonly left: number;
+    readonly expectedOn: string | null;
+    readonly at: number;
+  }[];
+}
+
+export const NO_BALANCE: Balance = { onHand: 0, onOrder: 0, lots: [], orders: [] };
+
+interface Order {
+  readonly orderId: string;
+  left: number;
+  expectedOn: string | null;
+  readonly at: number;
+}
+
+/** Adds up the lines of one item, in any order. */
+export function balanceOf(lines: readonly Movement[]): Balance {
+  const sorted = [...lines].sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+  const lots = new Map<string, number>();
+  const orders = new Map<string, Order>();
+  for (const m of sorted) {
+    if (m.orderId !== null) {
+      const o = orders.get(m.orderId) ?? { orderId: m.orderId, left: 0, expectedOn: m.expectedOn, at: m.at };
+      o.left = amountOf(o.left + (m.kind === 'received' ? -m.change : m.change));
+      o.expectedOn = m.expectedOn ?? o.expectedOn;
+      orders.set(m.orderId, o);
+    }
+    if (!ORDER.has(m.kind)) lots.set(m.lot, amountOf((lots.get(m.lot) ?? 0) + m.change));
+  }
+  const open = [...orders.values()].filter((o) => o.left > 0);
+  return {
+    onHand: amountOf([...lots.values()].reduce((a, b) => a + b, 0)),
+    onOrder: amountOf(open.reduce((s, o) => s + o.left, 0)),
+    lots: [...lots].map(([lot, count]) => ({ lot, count })).filter((l) => l.count !== 0),
+    orders: open.sort((a, b) => (a.expectedOn ?? '9999').localeCompare(b.expectedOn ?? '9999') || a.at - b.at),
+  };
+}
+
+/** Balances of all items that have any line. */
+export function balances(movements: readonly Movement[]): ReadonlyMap<string, Balance> {
+  const by = new Map<string, Movement[]>();
+  for (const m of movements) {
+    const own = by.get(m.itemId);
+    if (own) own.push(m);
+    else by.set(m.itemId, [m]);
+  }
+  return new Map([...by].map(([id, lines]) => [id, balanceOf(lines)]));
+}
+
+/** The lot the next pieces are taken from: the oldest that has any. */
+export const nextLot = (b: Balance): string => b.lots.find((l) => l.count > 0)?.lot ?? '';
+
+/** What a line of the ledger says beside its item and its amount. */
+export type LineGiven = Pick<Movement, 'id' | 'itemId' | 'at' | 'kind' | 'change'> & Partial<Movement>;
+export const line = (given: LineGiven): Movement => ({
+  lot: '',
+  orderId: null,
+  expectedOn: null,
+  jobId: null,
+  runId: null,
+  by: null,
+  note: '',
+  ...given,
+  change: amountOf(given.change),
+});
+
+/**
+ * Lines that make the ledger agree with a count, lot by lot: what was counted of lots the count names, the whole difference where it names
+ * none. None where it agrees already.
+ */
+export function countedLines(
+  b: Balance,
+  counted: number,
+  given: Pick<Movement, 'itemId' | 'at' | 'by'> & { readonly lot: string | null; readonly id: string },
+): readonly Movement[] {
+  const { lot, id, ...rest } = given;
+  const has = lot === null ? b.onHand : (b.lots.find((l) => l.lot === lot)?.count ?? 0);
+  const change = amountOf(counted - has);
+  if (change === 0) return [];
+  return [line({ ...rest, id, kind: 'counted', change, lot: lot ?? nextLot(b), note: `counted ${counted}` })];
+}
+
+/** What pieces of a run have left the shelf so far, and what its state says should have. */
+export interface RunCounts {
+  readonly good: number;
+  readonly spoiled: number;
+}
+
+/**
+ * Lines by which the ledger follows a run: what it pressed and spoiled since the last time, or what was taken back. Run and ledger agree after
+ * them, however often this is asked.
+ */
+export function runLines(
+  own: readonly Movement[],
+  now: RunCounts,
+  given: Pick<Movement, 'itemId' | 'at' | 'jobId' | 'lot'> & { readonly runId: string; readonly newId: () => string },
+): readonly Movement[] {
+  const { newId, runId, lot, ...rest } = given;
+  const gone = (kind: 'pressed' | 'spoiled') =>
+    -own.filter((m) => m.runId === runId && (m.kind === kind || (m.kind === 'put-back' && m.note === kind))).reduce((s, m) => s + m.change, 0);
+  const steps = [
+    { kind: 'pressed' as const, more: now.good - gone('pressed') },
+    { kind: 'spoiled' as const, more: now.spoiled - gone('spoiled') },
+  ];
+  // What is taken back goes to the lot it was taken from.
+  const from = own.findLast((m) => m.runId === runId && m.change < 0)?.lot ?? lot;
+  return steps.flatMap(({ kind, more }) =>
+    more === 0
+      ? []
+      : [
+          more > 0
+            ? line({ ...rest, runId, lot, id: newId(), kind, change: -more })
+            : line({ ...rest, runId, lot: from, id: newId(), kind: 'put-back', change: -more, note: kind }),
+        ],
+  );
+}
+
+/** Whether something is known against a lot. */
+export const poorLot = (item: StockItem, lot: string): StockItem['lots'][number] | null =>
+  item.lots.find((l) => l.lot === lot && l.poor) ?? null;
