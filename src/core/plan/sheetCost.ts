@@ -1,4 +1,5 @@
 import { figure, type Figure } from '../figures/figure';
+import { moneyText } from '../money/money';
 import type { SheetLayout } from '../sheet/layout';
 import type { Printer } from '../shop/printer';
 import { say } from '../units/phrase';
@@ -16,10 +17,6 @@ export interface PaperCostRequest {
   /** Finished pieces the sheets make, of every job on them. */
   readonly pieces: number;
 }
-
-/** Money in words: whole hundredths, so that sums shown add up. */
-export const moneyText = (currency: string, cents: number): string =>
-  `${currency}${(cents / 100).toFixed(2)}`;
 
 /** Paper and ink of all sheets, and of one piece; nothing where the shop gives no costs. */
 export function costFigures({

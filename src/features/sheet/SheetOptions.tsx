@@ -1,7 +1,7 @@
 'use client';
 
 import type { SheetOption } from '@/core/sheet/options';
-import { moneyText } from '@/core/plan/sheetCost';
+import { moneyText } from '@/core/money/money';
 import { Button } from '@/ui/Button';
 import { useJob } from '../job/jobContext';
 
