@@ -32,8 +32,11 @@ export async function drawnPdf(
         ...(s.ground === null ? {} : { color: grayscale(s.ground) }),
       });
     }
-    for (const w of p.words)
-      page.drawText(w.text, { x: w.x * PT_PER_MM, y: up(w.y), size: w.sizeMm * PT_PER_MM, font });
+    for (const w of p.words) {
+      const size = w.sizeMm * PT_PER_MM;
+      const x = w.x * PT_PER_MM - (w.right ? font.widthOfTextAtSize(w.text, size) : 0);
+      page.drawText(w.text, { x, y: up(w.y), size, font });
+    }
   }
   return doc.save();
 }

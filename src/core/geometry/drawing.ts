@@ -9,6 +9,8 @@ export interface DrawnPage {
     readonly y: number;
     readonly sizeMm: number;
     readonly text: string;
+    /** Whether x is where it ends, not where it begins. */
+    readonly right?: boolean;
   }[];
   readonly shapes: readonly {
     readonly points: readonly Point[];

@@ -1,0 +1,126 @@
+import { fail, ok, type Result } from '../basics/result';
+import { A4_MM, type DrawnPage } from '../geometry/drawing';
+import { outlineShape } from '../geometry/tiles';
+import { moneyText } from '../money/money';
+import { quoteSchema, stateOf, type Quote, type QuoteState } from '../shop/quote';
+
+const WHERE = 'Quote';
+
+export interface QuoteGiven {
+  readonly id: string;
+  readonly jobId: string;
+  readonly jobName: string;
+  readonly number: number;
+  readonly at: number;
+  readonly madeOn: string;
+  readonly validUntil: string;
+  readonly customer: string;
+  readonly currency: string;
+  readonly what: string;
+  readonly pieces: number;
+  readonly eachCents: number;
+  readonly postageCents: number;
+  readonly costCents: number;
+  readonly readyOn: string | null;
+  readonly terms: string;
+  readonly note: string;
+}
+
+/** A quote as it is offered: its lines come to their total, or there is none. */
+export function makeQuote(g: QuoteGiven): Result<Quote> {
+  if (g.eachCents <= 0) return fail('A quote of nothing is none.', WHERE, 'Write a price of more than 0.');
+  const lines = [
+    { what: g.what, pieces: g.pieces, eachCents: g.eachCents, sumCents: g.eachCents * g.pieces },
+    ...(g.postageCents > 0
+      ? [{ what: 'Postage and packing of the order', pieces: 1, eachCents: g.postageCents, sumCents: g.postageCents }]
+      : []),
+  ];
+  const { what: _w, pieces: _p, eachCents: _e, postageCents: _c, ...rest } = g;
+  const parsed = quoteSchema.safeParse({
+    ...rest,
+    lines,
+    totalCents: lines.reduce((s, l) => s + l.sumCents, 0),
+    history: [{ at: g.at, state: 'made' }],
+  });
+  return parsed.success
+    ? ok(parsed.data)
+    : fail(parsed.error.issues[0]?.message ?? 'The quote does not hold.', WHERE, 'Correct it, then make it again.');
+}
+
+/** The same quote in another state: what it was before stays in its history. */
+export const moved = (q: Quote, state: QuoteState, at: number): Quote =>
+  stateOf(q) === state ? q : { ...q, history: [...q.history, { at, state }] };
+
+/** Whether it still stands on a day, ISO. */
+export const standsOn = (q: Quote, day: string): boolean =>
+  day <= q.validUntil && stateOf(q) !== 'declined' && stateOf(q) !== 'replaced';
+
+const LEFT = 22;
+const RIGHT = A4_MM.widthMm - 22;
+const LETTERS = 88;
+
+function wrapped(text: string): readonly string[] {
+  return text.split('\n').flatMap((row) => {
+    const out: string[] = [];
+    let now = '';
+    for (const w of row.split(/\s+/)) {
+      if (now !== '' && now.length + 1 + w.length > LETTERS) {
+        out.push(now);
+        now = w;
+      } else now = now === '' ? w : `${now} ${w}`;
+    }
+    return [...out, now];
+  });
+}
+
+const rule = (y: number) =>
+  outlineShape(
+    [
+      { x: LEFT, y },
+      { x: RIGHT, y },
+    ],
+    false,
+    0,
+    0.4,
+  );
+
+/** A page of A4 for the customer: who, what, how much, until when. Nothing of what it costs the shop. */
+export function quotePage(q: Quote, shopName: string): DrawnPage {
+  const money = (cents: number) => moneyText(q.currency, cents);
+  const words: DrawnPage['words'][number][] = [
+    { x: LEFT, y: 30, sizeMm: 8, text: shopName },
+    { x: LEFT, y: 46, sizeMm: 5.5, text: `Quote ${q.number}` },
+    { x: RIGHT, y: 46, sizeMm: 4, text: q.madeOn, right: true },
+    { x: LEFT, y: 56, sizeMm: 4, text: q.customer === '' ? q.jobName : `For ${q.customer}: ${q.jobName}` },
+    { x: LEFT, y: 72, sizeMm: 3.6, text: 'What' },
+    { x: 122, y: 72, sizeMm: 3.6, text: 'Pieces', right: true },
+    { x: 152, y: 72, sizeMm: 3.6, text: 'Each', right: true },
+    { x: RIGHT, y: 72, sizeMm: 3.6, text: 'Sum', right: true },
+  ];
+  let y = 84;
+  for (const l of q.lines) {
+    words.push(
+      { x: LEFT, y, sizeMm: 4, text: l.what.slice(0, 46) },
+      { x: 122, y, sizeMm: 4, text: String(l.pieces), right: true },
+      { x: 152, y, sizeMm: 4, text: money(l.eachCents), right: true },
+      { x: RIGHT, y, sizeMm: 4, text: money(l.sumCents), right: true },
+    );
+    y += 9;
+  }
+  const totalY = y + 3;
+  words.push(
+    { x: LEFT, y: totalY, sizeMm: 5, text: 'Total' },
+    { x: RIGHT, y: totalY, sizeMm: 5, text: money(q.totalCents), right: true },
+    { x: LEFT, y: totalY + 14, sizeMm: 4, text: `This quote stands until ${q.validUntil}.` },
+  );
+  y = totalY + 21;
+  if (q.readyOn !== null) {
+    words.push({ x: LEFT, y, sizeMm: 4, text: `Ready on ${q.readyOn} if ordered by return.` });
+    y += 7;
+  }
+  for (const text of [...(q.note === '' ? [] : wrapped(q.note)), ...(q.terms === '' ? [] : wrapped(q.terms))]) {
+    words.push({ x: LEFT, y: y + 4, sizeMm: 3.6, text });
+    y += 5.5;
+  }
+  return { ...A4_MM, words, shapes: [rule(75), rule(totalY - 7), rule(totalY + 3)] };
+}
