@@ -1,4 +1,4 @@
-import { cycleS, type Route, type Segment } from './problem';
+import type { Route, Segment } from './problem';
 import { handFor, pause } from './people';
 import { inHand, type Press, type Sim } from './state';
 
@@ -18,7 +18,10 @@ function fitsCircuit(sim: Sim, index: number): boolean {
 }
 
 /** Whether any job still has pieces for a press. */
-const wanted = (sim: Sim, p: Press): boolean => p.routes.some((r) => (sim.jobs[r.work]?.pool ?? 0) > 0);
+function wanted(sim: Sim, p: Press): boolean {
+  for (const r of p.routes) if ((sim.jobs[r.work]?.pool ?? 0) > 0) return true;
+  return false;
+}
 
 /** When the first load of a job can be taped up at the soonest, s: how long a cold press may stay off. */
 function soonest(sim: Sim, work: number, atOnce: number): number {
@@ -30,8 +33,8 @@ function soonest(sim: Sim, work: number, atOnce: number): number {
   if (job.drySheets > 0) return sim.nowS + w.trimS + tapeS;
   const nextDry = job.dry[job.dryFrom];
   if (nextDry !== undefined) return nextDry + w.trimS + tapeS;
-  const printing = sim.printers.find((x) => x.work === work);
-  return printing ? printing.untilS + w.dryS + w.trimS + tapeS : Infinity;
+  for (const p of sim.printers) if (p.work === work) return p.untilS + w.dryS + w.trimS + tapeS;
+  return Infinity;
 }
 
 /** Turns a cold press on where its first load will be ready by the time it is hot, and its circuit carries it. Gives when to look again. */
@@ -166,8 +169,9 @@ export function handle(sim: Sim, index: number): boolean {
 function fits(sim: Sim, route: Route): boolean {
   const w = sim.problem.windows[sim.window];
   if (!w) return false;
-  const lasts = cycleS(route.cycle);
-  return sim.nowS + lasts <= w.toS + 1e-9 || sim.problem.windows.every((x) => x.toS - x.fromS < lasts);
+  let lasts = 0;
+  for (const s of route.cycle) lasts += s.s;
+  return sim.nowS + lasts <= w.toS + 1e-9 || sim.longestS < lasts;
 }
 
 /** The job an idle press takes next: in order, but for no change of setting while an earlier one is nearly ready. Null where none can begin. */
@@ -191,7 +195,8 @@ export function load(sim: Sim, index: number): void {
   const next = nextLoad(sim, p);
   const job = next && sim.jobs[next.work];
   if (!next || !job) return;
-  const coming = sim.presses.reduce((n, x) => (x.state === 'going' && !x.changing ? n + 1 : n), 0);
+  let coming = 0;
+  for (const x of sim.presses) if (x.state === 'going' && !x.changing) coming += 1;
   if (sim.coolingNow + coming >= sim.problem.coolingPlaces) return;
   p.route = next.route;
   p.work = next.work;

@@ -116,6 +116,9 @@ function dryAndCool(sim: Sim): void {
 /** Whether anybody is there now; who leaves lays down what can be left, and for the night presses are turned off. */
 function openOrClose(sim: Sim): void {
   const { windows } = sim.problem;
+  const now = windows[sim.window];
+  // Nearly always the same as before.
+  if (sim.open && now && sim.nowS < now.toS) return;
   const index = windowAt(windows, sim.nowS);
   if (sim.open && index !== sim.window) {
     sim.people.forEach((_, i) => pause(sim, i));
@@ -164,7 +167,8 @@ function nextMoment(sim: Sim, again: number): number {
     else if (p.state === 'going' && p.untilS >= 0) next = Math.min(next, p.untilS);
   }
   for (const p of sim.printers) next = Math.min(next, p.untilS);
-  for (const s of sim.pinsS) if (s > sim.nowS) return Math.min(next, s);
+  while ((sim.pinsS[sim.pinFrom] ?? Infinity) <= sim.nowS) sim.pinFrom += 1;
+  next = Math.min(next, sim.pinsS[sim.pinFrom] ?? Infinity);
   return next;
 }
 
@@ -199,7 +203,7 @@ export function simulate(
   while (sim.unfinished > 0 && sim.events < MOST_EVENTS) {
     const next = nextMoment(sim, again);
     if (!Number.isFinite(next)) break;
-    noteWaits(sim, next);
+    if (keep) noteWaits(sim, next);
     sim.nowS = Math.max(next, sim.nowS);
     sim.events += 1;
     settle(sim);

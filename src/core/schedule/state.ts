@@ -107,6 +107,8 @@ export interface Sim {
   readonly people: Person[];
   coolingNow: number;
   events: number;
+  /** The longest stretch anybody is there. */
+  readonly longestS: number;
   /** Jobs that are not packed yet. */
   unfinished: number;
   /** Sheets not yet printed, by printer. */
@@ -115,6 +117,7 @@ export interface Sim {
   nextJobS: number;
   /** Moments a person set for a job at a press, in order. */
   readonly pinsS: readonly number[];
+  pinFrom: number;
   /** Whether hands found nothing to do, and nothing has come to hand since. */
   nothing: boolean;
   /** Pieces a round of its presses takes, by job: used while hands choose. */
@@ -174,7 +177,7 @@ function routesOf(problem: Problem, policy: Policy, press: number): Press['route
   return [...all.filter((r) => r.route.fromS > 0), ...all.filter((r) => r.route.fromS <= 0)];
 }
 
-function pressState(problem: Problem, policy: Policy, index: number): Press {
+function pressState(problem: Problem, routes: Press['routes'], index: number): Press {
   const line = problem.presses[index];
   const inside = line?.inPress ?? null;
   const route =
@@ -198,11 +201,46 @@ function pressState(problem: Problem, policy: Policy, index: number): Press {
     loadFromS: 0,
     segmentFromS: 0,
     setting: line?.setting ?? null,
-    routes: routesOf(problem, policy, index),
+    routes,
   };
 }
 
+/** What is the same in every course of one problem under one policy. */
+interface Fixed {
+  readonly policy: Policy;
+  readonly longestS: number;
+  readonly pinsS: readonly number[];
+  readonly routes: readonly Press['routes'][];
+}
+const fixedOf = new WeakMap<Problem, Fixed>();
+
+/** Calculated once for all plays of a plan. */
+function fixed(problem: Problem, policy: Policy): Fixed {
+  const known = fixedOf.get(problem);
+  if (known?.policy === policy) return known;
+  const made: Fixed = {
+    policy,
+    longestS: known?.longestS ?? longest(problem.windows),
+    pinsS:
+      known?.pinsS ??
+      problem.work
+        .flatMap((w) => [w.releaseS, ...w.routes.map((r) => r.fromS)])
+        .filter((s) => s > 0)
+        .sort((a, b) => a - b),
+    routes: problem.presses.map((_, i) => routesOf(problem, policy, i)),
+  };
+  fixedOf.set(problem, made);
+  return made;
+}
+
+const longest = (windows: Problem['windows']): number => {
+  let s = 0;
+  for (const w of windows) s = Math.max(s, w.toS - w.fromS);
+  return s;
+};
+
 export function begin(problem: Problem, policy: Policy, chance: Chance, keep: boolean): Sim {
+  const same = fixed(problem, policy);
   const jobs = problem.work.map((_, i) => jobState(problem, i));
   return {
     problem,
@@ -213,16 +251,14 @@ export function begin(problem: Problem, policy: Policy, chance: Chance, keep: bo
     window: 0,
     open: false,
     jobs,
+    longestS: same.longestS,
     unfinished: jobs.filter((j) => j.left > 0).length,
     toPrint: Array.from({ length: problem.printers }, (_, p) =>
       problem.work.reduce((s, w) => (w.printer === p ? s + w.sheets : s), 0),
     ),
     nextJobS: Infinity,
-    pinsS: problem.work
-      .flatMap((w) => [w.releaseS, ...w.routes.map((r) => r.fromS)])
-      .filter((s) => s > 0)
-      .sort((a, b) => a - b),
-    presses: problem.presses.map((_, i) => pressState(problem, policy, i)),
+    pinsS: same.pinsS,
+    presses: problem.presses.map((_, i) => pressState(problem, same.routes[i] ?? [], i)),
     printers: Array.from({ length: problem.printers }, () => ({
       untilS: Infinity,
       work: -1,
@@ -232,6 +268,7 @@ export function begin(problem: Problem, policy: Policy, chance: Chance, keep: bo
     people: Array.from({ length: problem.people }, () => ({ item: null, press: -1, endS: Infinity })),
     coolingNow: 0,
     events: 0,
+    pinFrom: 0,
     nothing: false,
     wants: problem.work.map(() => 0),
     busyS: problem.presses.map(() => 0),

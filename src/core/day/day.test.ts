@@ -1,0 +1,242 @@
+import { demoShop } from '../demo/demoShop';
+import { newRun } from '../plan/newRun';
+import { plan } from '../plan/plan';
+import { cycleOf } from '../run/run';
+import { openBetween } from '../schedule/calendar';
+import { simulate } from '../schedule/simulate';
+import { wrongs } from '../schedule/testCheck';
+import { DEFAULT_DAY, type DaySettings } from '../shop/day';
+import type { Run } from '../shop/run';
+import type { Shop } from '../shop/shop';
+import { dayPlan, earlierWindows, type DayPlan } from './dayPlan';
+import { dueMs, stretches, workingWindows } from './hours';
+import { answer, latestStart } from './whatIf';
+
+/** A Friday at nine. */
+const NOW = new Date(2026, 10, 27, 9, 0).getTime();
+const DEMO = demoShop(new Date(NOW));
+const jobsOf = (...ids: string[]) => DEMO.jobs.filter((j) => ids.includes(j.id));
+const withDay = (day: Partial<DaySettings>, shop: Shop = DEMO.shop): Shop => ({
+  ...shop,
+  settings: { ...shop.settings, day: { ...shop.settings.day, ...day } },
+});
+const planned = (shop: Shop, jobs = jobsOf('constellation-mugs', 'slate-trail-markers'), nowMs = NOW): DayPlan =>
+  dayPlan({ shop, jobs, proven: {}, nowMs, spoilage: {}, plays: 40 });
+
+describe('opening hours', () => {
+  test('a day is its hours less its breaks', () => {
+    expect(
+      stretches({ fromMin: 540, toMin: 1020 }, [
+        { name: 'Lunch', hours: { fromMin: 720, toMin: 750 } },
+        { name: 'Early', hours: { fromMin: 500, toMin: 550 } },
+        { name: 'Night', hours: { fromMin: 1100, toMin: 1200 } },
+      ]),
+    ).toEqual([
+      { fromMin: 550, toMin: 720 },
+      { fromMin: 750, toMin: 1020 },
+    ]);
+  });
+
+  test('from a Friday noon there is the afternoon, then Monday', () => {
+    const noon = new Date(2026, 10, 27, 12, 15).getTime();
+    const windows = workingWindows(DEFAULT_DAY, noon, 4);
+    expect(windows.map((w) => new Date(noon + w.fromS * 1000).toString().slice(0, 21))).toEqual([
+      'Fri Nov 27 2026 12:30',
+      'Mon Nov 30 2026 09:00',
+      'Mon Nov 30 2026 12:30',
+    ]);
+    expect(openBetween(windows, 0, 4 * 86_400)).toBe((4.5 + 3 + 4.5) * 3600);
+    expect(openBetween(workingWindows(DEFAULT_DAY, noon, 4, 60), 0, 4 * 86_400)).toBe((4.5 + 4 + 4.5) * 3600);
+  });
+
+  test('a job is due at its time, else at closing, else at five', () => {
+    const at = (dueOn: string, min: number | null) => {
+      const due = dueMs(DEFAULT_DAY, dueOn, min);
+      return due === null ? '' : new Date(due).toString().slice(0, 21);
+    };
+    expect(at('2026-11-30', 600)).toBe('Mon Nov 30 2026 10:00');
+    expect(at('2026-11-30', null)).toBe('Mon Nov 30 2026 17:00');
+    expect(at('2026-11-29', null)).toBe('Sun Nov 29 2026 17:00');
+    expect(dueMs(DEFAULT_DAY, null, null)).toBeNull();
+  });
+});
+
+describe('the demo’s day', () => {
+  const day = planned(withDay({ hands: 2 }), [...DEMO.jobs]);
+  test('holds every job, and breaks nothing a schedule must keep to', () => {
+    expect(day.jobs).toHaveLength(DEMO.jobs.length);
+    expect(day.leftOut).toEqual([]);
+    const outcome = simulate(day.problem, day.policy, { keep: true });
+    expect(wrongs(day.problem, outcome)).toEqual([]);
+    expect(day.makespanS).toBe(outcome.makespanS);
+    expect(day.bound.leastS).toBeLessThanOrEqual(day.makespanS);
+    expect(day.spread.ninetyS).toBeGreaterThanOrEqual(day.spread.usualS);
+  });
+
+  test('every piece is on the line of a press, and everything pressed on that of cooling', () => {
+    const pressed = day.lines.filter((l) => l.kind === 'press').flatMap((l) => l.bars.filter((b) => b.kind === 'press'));
+    const pieces = DEMO.jobs.reduce((s, j) => s + (j.art.names ? 24 : j.pieces), 0);
+    expect(pressed.reduce((s, b) => s + b.count, 0)).toBe(pieces);
+    const cooled = day.lines.find((l) => l.kind === 'cooling')?.bars ?? [];
+    expect(cooled.reduce((s, b) => s + b.count, 0)).toBe(pieces);
+  });
+
+  test('one more pair of hands, or an earlier start, never ends later', () => {
+    expect(answer(day.problem, day.policy, { kind: 'person' }).makespanS).toBeLessThanOrEqual(day.makespanS);
+    const windows = earlierWindows(withDay({ hands: 2 }), NOW + 8 * 3600_000, 30, 60);
+    expect(windows[0]?.fromS).toBeGreaterThan(0);
+    const more = answer(day.problem, day.policy, { kind: 'more', work: 2, pieces: 24 });
+    expect(more.makespanS).toBeGreaterThan(day.makespanS);
+    expect(answer(day.problem, day.policy, { kind: 'press', press: 1 }).makespanS).toBeLessThanOrEqual(day.makespanS);
+  });
+});
+
+test('a job in danger says the latest it can be begun, and begun then it is in time', () => {
+  const [mugs] = jobsOf('constellation-mugs');
+  if (!mugs) throw new Error('no mugs');
+  // 18 mugs take one pair of hands about two and a half hours.
+  const soon = { ...mugs, dueOn: '2026-11-27', day: { ...mugs.day, dueAtMin: 13 * 60 } };
+  const day = planned(withDay({ hands: 1 }), [soon, ...jobsOf('slate-trail-markers')]);
+  const work = day.jobs.findIndex((j) => j.id === mugs.id);
+  const latest = latestStart(day.problem, day.policy, work, 1);
+  if (latest === null) throw new Error('late already');
+  expect(latest).toBeGreaterThan(0);
+  const endAt = (fromS: number) => {
+    const held = {
+      ...day.problem,
+      work: day.problem.work.map((w, i) =>
+        i === work ? { ...w, releaseS: fromS, routes: w.routes.map((r) => ({ ...r, fromS })) } : w,
+      ),
+    };
+    const order = [work, ...day.policy.order.filter((x) => x !== work)];
+    return simulate(held, { ...day.policy, order }).endS[work] ?? Infinity;
+  };
+  const dueS = day.jobs[work]?.dueS ?? 0;
+  expect(endAt(latest)).toBeLessThanOrEqual(dueS);
+  expect(endAt(latest + 1200)).toBeGreaterThan(dueS);
+});
+
+describe('a press that a person chose', () => {
+  test('is taken, from that moment on', () => {
+    const [slates] = jobsOf('slate-trail-markers');
+    if (!slates) throw new Error('no slates');
+    const from = NOW + 2 * 3600_000;
+    const pinned = { ...slates, day: { ...slates.day, pins: [{ pressId: 'flat-press-b', from }] } };
+    const day = planned(DEMO.shop, [pinned]);
+    const [line] = day.lines.filter((l) => l.kind === 'press');
+    expect(day.presses).toEqual([{ id: 'flat-press-b', name: 'Wide flat press B' }]);
+    const first = line?.bars.find((b) => b.kind === 'press');
+    expect(first?.fromS).toBeGreaterThanOrEqual(2 * 3600 - 1);
+    expect(first?.fromS).toBeLessThan(2 * 3600 + 900);
+  });
+});
+
+describe('what really happened at the press', () => {
+  const [job] = jobsOf('constellation-mugs');
+  if (!job) throw new Error('no mugs');
+  const started = newRun(job, plan(job, DEMO.shop), { id: 'run-1', startedAt: NOW - 3600_000 });
+  if (!started) throw new Error('no run');
+  const cycle = cycleOf(started);
+  /** So many mugs through, and the next loaded and closed. */
+  const gone = (through: number): Run => {
+    const events: Run['events'] = [];
+    const queue = started.queue ?? [];
+    for (let p = 0; p < through; p += 1)
+      cycle.forEach((o, i) =>
+        events.push({
+          kind: 'done',
+          at: NOW - (through - p) * 400_000 + i * 1000,
+          operationId: o.id,
+          ...(i === cycle.length - 1 ? { next: queue.slice(p + 1, p + 2) } : {}),
+        }),
+      );
+    for (const o of cycle.slice(0, 2)) events.push({ kind: 'done', at: NOW - 10_000, operationId: o.id });
+    return { ...started, events };
+  };
+  test('what is pressed is not pressed again, and the press goes on with what is in it', () => {
+    const day = planned({ ...DEMO.shop, runs: [gone(5)] }, [job]);
+    expect(day.jobs[0]).toMatchObject({ toPress: 12, pieces: 18 });
+    expect(day.problem.work[0]).toMatchObject({ pieces: 12, toFinish: 5 });
+    expect(day.problem.presses[0]).toMatchObject({ hotFromS: 0, inPress: { pieces: 1, segment: 1 } });
+    expect(day.past[0]?.bars).toHaveLength(5);
+    const all = planned(DEMO.shop, [job]);
+    expect(day.makespanS).toBeLessThan(all.makespanS);
+  });
+
+  test('a job that is packed is no longer in the day', () => {
+    const packed = { ...job, finish: { ...job.finish, packed: 18 } };
+    expect(planned(DEMO.shop, [packed])).toMatchObject({ jobs: [], leftOut: [{ left: { why: 'packed' } }] });
+  });
+});
+
+describe('what is wrong is said, and nothing is lost', () => {
+  test('nobody to work', () => {
+    const day = planned(withDay({ hands: 0 }));
+    expect(day.makespanS).toBe(Infinity);
+    expect(day.jobs).toHaveLength(2);
+  });
+
+  test('no presses', () => {
+    const day = planned({ ...DEMO.shop, presses: [] });
+    expect(day.jobs).toEqual([]);
+    expect(day.leftOut.map((l) => l.left.why)).toEqual(['no-press', 'no-press']);
+  });
+
+  test('due yesterday: it is late however soon it is begun', () => {
+    const [mugs] = jobsOf('constellation-mugs');
+    if (!mugs) throw new Error('no mugs');
+    const day = planned(DEMO.shop, [{ ...mugs, dueOn: '2026-11-26' }]);
+    expect(day.jobs[0]).toMatchObject({ inTime: 0, latestS: null });
+    expect(day.score.late).toBe(1);
+  });
+
+  test('10,000 pieces: planned over as many days as it takes', () => {
+    const [mugs] = jobsOf('constellation-mugs');
+    if (!mugs) throw new Error('no mugs');
+    const day = dayPlan({
+      shop: DEMO.shop,
+      jobs: [{ ...mugs, pieces: 10_000 }],
+      proven: {},
+      nowMs: NOW,
+      spoilage: {},
+      plays: 1,
+    });
+    expect(Number.isFinite(day.makespanS)).toBe(true);
+    expect(day.makespanS).toBeGreaterThan(100 * 86_400);
+  });
+
+  test('a breaker smaller than one press: the press is left out, with what it draws', () => {
+    const circuit = {
+      id: 'c',
+      name: 'Circuit 1',
+      ratingA: 6,
+      volts: 230,
+      continuousPct: 80,
+      otherA: 0,
+      pressIds: ['flat-press-a'],
+    };
+    const day = planned(withDay({ circuits: [circuit] }), jobsOf('slate-trail-markers'));
+    // 1,800 W of 230 V.
+    expect(day.overloaded).toMatchObject([{ pressName: 'Flat press A', carriesA: expect.closeTo(4.8, 9) as number }]);
+    expect(day.overloaded[0]?.drawsA).toBeCloseTo(1800 / 230, 6);
+    const used = day.lines.filter((l) => l.kind === 'press' && l.bars.length > 0).map((l) => day.presses[l.index]?.id);
+    expect(used).toEqual(['flat-press-b']);
+  });
+
+  test('two on one circuit: never more than it carries', () => {
+    const circuit = {
+      id: 'c',
+      name: 'Circuit 2',
+      ratingA: 12,
+      volts: 230,
+      continuousPct: 80,
+      otherA: 0.5,
+      pressIds: ['flat-press-a', 'mug-press'],
+    };
+    const day = planned(withDay({ circuits: [circuit], hands: 2 }));
+    expect(day.circuits[0]?.carriesA).toBeCloseTo(9.6, 9);
+    expect(day.circuits[0]?.mostA).toBeLessThanOrEqual(9.6);
+    const mugA = day.problem.presses.find((p) => p.id === 'mug-press')?.warmA ?? 0;
+    expect(day.circuits[0]?.togetherA).toBeCloseTo(0.5 + 1800 / 230 + mugA, 6);
+  });
+});

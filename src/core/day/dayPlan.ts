@@ -1,0 +1,237 @@
+import type { ProvenCounts } from '../heat/choose';
+import type { Job } from '../job/job';
+import { paceFrom, timedSteps } from '../run/pace';
+import { withState } from '../run/pieces';
+import { tapeAhead } from '../run/taping';
+import { listOf } from '../run/chain';
+import { bound, type Bound } from '../schedule/bound';
+import { openBetween } from '../schedule/calendar';
+import { plays, type Plays, type Spread } from '../schedule/chance';
+import { handsS, cycleS, type Outcome, type Policy, type Problem, type Window } from '../schedule/problem';
+import { EVENTS, search, type Score } from '../schedule/search';
+import { simulate } from '../schedule/simulate';
+import type { Shop } from '../shop/shop';
+import { jobWork, type JobWork, type LeftOut } from './jobWork';
+import { drawOf, linesOf, type Bar, type Draw, type Line } from './lines';
+import { dayProblem, type Overloaded } from './problem';
+import { latestStart } from './whatIf';
+import { workingWindows } from './hours';
+
+export interface DayRequest {
+  readonly jobs: readonly Job[];
+  readonly shop: Shop;
+  readonly proven: ProvenCounts;
+  readonly nowMs: number;
+  /** Share of pieces spoiled, by job, 0..1. */
+  readonly spoilage: Readonly<Record<string, number>>;
+  /** Plays of chance, at most. */
+  readonly plays?: number;
+}
+
+/** One job of the day. Times s from now. */
+export interface DayJob {
+  readonly id: string;
+  readonly name: string;
+  readonly blankName: string;
+  readonly pieces: number;
+  readonly packed: number;
+  readonly toPress: number;
+  readonly dueS: number | null;
+  readonly endS: number;
+  readonly spread: Spread;
+  /** Share of plays in which it is packed by its date; null for no date. */
+  readonly inTime: number | null;
+  /** The latest it can be begun, for a job whose date is in danger; null for none, or where it is late already. */
+  readonly latestS: number | null;
+  /** Presses it may go to, by index, and whether a person put it there. */
+  readonly presses: readonly number[];
+  readonly pinned: boolean;
+}
+
+export interface DayCircuit {
+  readonly id: string;
+  readonly carriesA: number;
+  readonly draw: readonly Draw[];
+  readonly mostA: number;
+  /** All its presses warming up at once, A: what the plan keeps apart. */
+  readonly togetherA: number;
+}
+
+export interface DayPlan {
+  readonly nowMs: number;
+  readonly jobs: readonly DayJob[];
+  readonly leftOut: readonly { readonly jobId: string; readonly name: string; readonly left: LeftOut }[];
+  readonly presses: readonly { readonly id: string; readonly name: string }[];
+  readonly overloaded: readonly Overloaded[];
+  readonly lines: readonly Line[];
+  /** Loads that went through before now, by press. */
+  readonly past: readonly { readonly press: string; readonly bars: readonly Bar[] }[];
+  readonly circuits: readonly DayCircuit[];
+  readonly windows: readonly Window[];
+  readonly makespanS: number;
+  readonly spread: Spread;
+  readonly plays: number;
+  readonly bound: Bound;
+  readonly score: Score;
+  /** Share of the working time until the end that each press, and the hands, are busy, 0..1. */
+  readonly busy: { readonly presses: readonly number[]; readonly hands: number };
+  readonly waited: Outcome['waitedS'];
+  /** What to tape up before the first load of each press. */
+  readonly tapeFirst: readonly { readonly work: number; readonly press: number; readonly pieces: number }[];
+  /** For what-ifs. */
+  readonly problem: Problem;
+  readonly policy: Policy;
+}
+
+const PLAYS = 2000;
+/** Events all plays may spend: about two seconds. */
+const PLAY_EVENTS = 3_000_000;
+const LEAST_PLAYS = 40;
+/** A job less sure than this to be packed by its date is at risk. */
+export const AT_RISK = 0.9;
+const HOUR_MS = 3_600_000;
+
+/** Loads of runs that ended in the last day, as bars before now. */
+function pastOf(shop: Shop, jobs: readonly JobWork[], nowMs: number): DayPlan['past'] {
+  const by = new Map<string, Bar[]>();
+  for (const { run, state } of shop.runs.map(withState)) {
+    const work = jobs.findIndex((j) => j.job.id === run.jobId);
+    for (const load of listOf(state.loads)) {
+      if (load.endedAt < nowMs - 14 * HOUR_MS) continue;
+      const bars = by.get(run.press.id) ?? [];
+      bars.push({
+        work: work >= 0 ? work : null,
+        kind: 'done',
+        count: load.pieces.length,
+        fromS: (load.startedAt - nowMs) / 1000,
+        toS: (load.endedAt - nowMs) / 1000,
+      });
+      by.set(run.press.id, bars);
+    }
+  }
+  return [...by].map(([press, bars]) => ({ press, bars }));
+}
+
+/** The first load of every press, and how much lies taped up beside it if no load after is to wait. */
+function tapeFirst(problem: Problem, lines: readonly Line[]): DayPlan['tapeFirst'] {
+  const firsts = lines
+    .filter((l) => l.kind === 'press')
+    .flatMap((l) => {
+      const bar = l.bars.find((b) => b.kind === 'press' && b.fromS > 0);
+      const w = bar?.work === null || bar?.work === undefined ? undefined : problem.work[bar.work];
+      const route = w?.routes.find((r) => r.press === l.index);
+      return bar && w && route && bar.work !== null ? [{ work: bar.work, press: l.index, w, route }] : [];
+    });
+  // Hands are shared by the presses that go at the same time.
+  const share = Math.max(1, firsts.length / Math.max(1, problem.people));
+  return firsts.map(({ work, press, w, route }) => {
+    const loadS = cycleS(route.cycle);
+    const { want } = tapeAhead({
+      atOnce: route.atOnce,
+      left: w.pieces,
+      tapeS: w.prepareS,
+      loadS,
+      freeS: loadS / share - handsS(route.cycle),
+    });
+    return { work, press, pieces: Math.max(0, want - w.taped) };
+  });
+}
+
+function circuitsOf(problem: Problem, outcome: Outcome): readonly DayCircuit[] {
+  return problem.circuits.map((c, i) => {
+    const draw = drawOf(problem, outcome, i);
+    const on = problem.presses.filter((p) => p.circuit === i);
+    return {
+      id: c.id,
+      carriesA: c.carriesA,
+      draw,
+      mostA: Math.max(c.otherA, ...draw.map((d) => d.amps)),
+      togetherA: on.reduce((s, p) => s + p.warmA, c.otherA),
+    };
+  });
+}
+
+function busyOf(problem: Problem, outcome: Outcome): DayPlan['busy'] {
+  const openS = Math.max(1, openBetween(problem.windows, 0, Math.min(outcome.makespanS, 1e9)));
+  return {
+    presses: outcome.pressBusyS.map((s) => Math.min(1, s / openS)),
+    hands: Math.min(1, outcome.handsBusyS / (openS * Math.max(1, problem.people))),
+  };
+}
+
+function dayJobs(
+  work: readonly JobWork[],
+  problem: Problem,
+  outcome: Outcome,
+  policy: Policy,
+  played: Plays,
+): readonly DayJob[] {
+  return work.map((j, i) => {
+    const p = played.jobs[i];
+    const endS = outcome.endS[i] ?? Infinity;
+    const inTime = p?.inTime ?? null;
+    const spread = { usualS: p?.usualS ?? endS, ninetyS: p?.ninetyS ?? endS };
+    const slower = Math.max(1, spread.ninetyS / Math.max(1, endS));
+    const danger = inTime !== null && inTime < AT_RISK;
+    return {
+      id: j.job.id,
+      name: j.job.name,
+      blankName: j.blankName,
+      pieces: j.pieces,
+      packed: j.packed,
+      toPress: j.toPress,
+      dueS: problem.work[i]?.dueS ?? null,
+      endS,
+      spread,
+      inTime,
+      latestS: danger ? latestStart(problem, policy, i, slower) : null,
+      presses: (problem.work[i]?.routes ?? []).map((r) => r.press),
+      pinned: j.job.day.pins.length > 0,
+    };
+  });
+}
+
+/** The jobs of a shop as a day: what can be done is laid out, what cannot is left out with its reason. */
+export function dayPlan(request: DayRequest, from: Policy | null = null): DayPlan {
+  const { jobs, shop, proven, nowMs } = request;
+  const pace = paceFrom(timedSteps(shop.runs.map(withState)));
+  const looked = jobs.map((job) => ({ job, of: jobWork(job, shop, pace, proven) }));
+  const work = looked.flatMap(({ of }) => ('work' in of ? [of.work] : []));
+  const leftOut = looked.flatMap(({ job, of }) =>
+    'left' in of ? [{ jobId: job.id, name: job.name, left: of.left }] : [],
+  );
+  const made = dayProblem(shop, work, pace, nowMs, (j) => request.spoilage[j.job.id] ?? 0);
+  const { problem } = made;
+  const start = from && from.order.length === problem.work.length ? from : null;
+  const found = search(problem, EVENTS, start);
+  const outcome = simulate(problem, found.policy, { keep: true });
+  const wanted = request.plays ?? PLAYS;
+  const many = Math.max(LEAST_PLAYS, Math.min(wanted, Math.floor(PLAY_EVENTS / Math.max(1, outcome.events))));
+  const played = plays(problem, found.policy, Math.min(wanted, many));
+  const lines = linesOf(problem, outcome);
+  return {
+    nowMs,
+    jobs: dayJobs(work, problem, outcome, found.policy, played),
+    leftOut,
+    presses: made.presses.map((p) => ({ id: p.id, name: p.name })),
+    overloaded: made.overloaded,
+    lines,
+    past: pastOf(shop, work, nowMs),
+    circuits: circuitsOf(problem, outcome),
+    windows: problem.windows,
+    makespanS: outcome.makespanS,
+    spread: played.all,
+    plays: played.plays,
+    bound: bound(problem),
+    score: found.score,
+    busy: busyOf(problem, outcome),
+    waited: outcome.waitedS,
+    tapeFirst: tapeFirst(problem, lines),
+    problem,
+    policy: found.policy,
+  };
+}
+
+/** The same hours, every day opened so many minutes earlier: for a what if. */
+export const earlierWindows = (shop: Shop, nowMs: number, days: number, minutes: number): readonly Window[] =>
+  workingWindows(shop.settings.day, nowMs, days, minutes);

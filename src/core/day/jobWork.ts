@@ -1,0 +1,109 @@
+import type { Job } from '../job/job';
+import { pressBlocked } from '../plan/newRun';
+import { plan, type Plan } from '../plan/plan';
+import { workTimes, type WorkTimes } from '../plan/workTimes';
+import type { ProvenCounts } from '../heat/choose';
+import type { PaceOf } from '../run/pace';
+import { isOn, runsOf, type RunWithState } from '../run/pieces';
+import { tapedReady } from '../run/run';
+import { isWrapPress, type Press } from '../shop/press';
+import type { Shop } from '../shop/shop';
+
+/** One press a job can go to. */
+export interface JobRoute {
+  readonly press: Press;
+  readonly times: WorkTimes;
+}
+
+/** Why a job is not in the day. */
+export type LeftOut =
+  | { readonly why: 'packed' | 'waits' | 'no-blank' | 'no-press' | 'no-sheet' }
+  | { readonly why: 'blocked'; readonly pressName: string };
+
+/** An open job with all that its schedule is made from. */
+export interface JobWork {
+  readonly job: Job;
+  readonly blankName: string;
+  readonly pieces: number;
+  readonly good: number;
+  readonly packed: number;
+  /** Not yet pressed and in no press. */
+  readonly toPress: number;
+  readonly taped: number;
+  /** Pieces whose print is there. */
+  readonly printed: number;
+  readonly toFinish: number;
+  readonly printerId: string;
+  readonly times: WorkTimes;
+  readonly routes: readonly JobRoute[];
+  readonly runs: readonly RunWithState[];
+}
+
+/** Pieces packed so far: at the presses, and away from them. */
+export const packedOf = (job: Job, runs: readonly RunWithState[]): number =>
+  job.finish.packed + runs.reduce((s, r) => s + r.state.between.packed, 0);
+
+/** Presses a job may go to: those a person pinned it to, else its own, else every one of which its plan has nothing against. */
+function candidates(job: Job, shop: Shop, made: Plan): readonly Press[] {
+  const pinned = job.day.pins.flatMap((p) => shop.presses.filter((x) => x.id === p.pressId));
+  if (pinned.length > 0) return pinned;
+  const own = made.heat.press;
+  if (!own) return shop.presses;
+  const twins = shop.presses.filter(
+    (p) => p.id !== own.id && p.kind === own.kind && isWrapPress(p) === isWrapPress(own),
+  );
+  return [own, ...twins];
+}
+
+/** A job as the day takes it, or why it does not. */
+export function jobWork(
+  job: Job,
+  shop: Shop,
+  pace: PaceOf,
+  proven: ProvenCounts,
+): { readonly work: JobWork } | { readonly left: LeftOut } {
+  const runs = runsOf(shop.runs, job.id);
+  const made = plan(job, shop, { proven });
+  const { blank } = made.blank;
+  const { good, free, reprints } = made.press;
+  const pieces = good + made.press.left;
+  const packed = packedOf(job, runs);
+  if (packed >= pieces && pieces > 0) return { left: { why: 'packed' } };
+  if (job.day.waits) return { left: { why: 'waits' } };
+  if (!blank) return { left: { why: 'no-blank' } };
+  if (!made.sheet.layout) return { left: { why: 'no-sheet' } };
+  const planned = candidates(job, shop, made).map((press) => ({
+    press,
+    made: press.id === made.heat.press?.id ? made : plan({ ...job, pressId: press.id }, shop, { proven }),
+  }));
+  const routes = planned.flatMap(({ press, made: of }): JobRoute[] => {
+    const times = pressBlocked(of) ? null : workTimes(of, shop, pace);
+    return times ? [{ press, times }] : [];
+  });
+  const [first] = routes;
+  if (!first)
+    return planned.length > 0 && made.heat.press
+      ? { left: { why: 'blocked', pressName: made.heat.press.name } }
+      : { left: { why: 'no-press' } };
+  const on = runs.filter(isOn);
+  // A load that has not been put in yet is still to come.
+  const waiting = on.reduce((s, r) => (r.state.stepIndex === 0 ? s + r.state.inLoad.length : s), 0);
+  const toPress = free.length + waiting;
+  return {
+    work: {
+      job,
+      blankName: blank.name,
+      pieces,
+      good,
+      packed,
+      toPress,
+      taped: Math.min(toPress, on.reduce((s, r) => s + tapedReady(r.state), 0)),
+      printed: runs.length > 0 ? Math.max(0, toPress - reprints.length) : 0,
+      toFinish: Math.max(0, good - packed),
+      printerId: made.sheet.printer.id,
+      times: first.times,
+      routes,
+      runs,
+    },
+  };
+}
