@@ -19,6 +19,7 @@ import type { Printer } from '@/core/shop/printer';
 import { withPrinters } from '@/core/shop/settings';
 import type { Shop } from '@/core/shop/shop';
 import { fromBase64, toBase64 } from '@/core/formats/base64';
+import { loadBooks, putBooks } from './books';
 import { allTables, db as theDb, type MesaDb, type PictureRecord } from './db';
 import { newId } from './ids';
 import { listJobs } from './jobs';
@@ -72,7 +73,7 @@ export async function shopFileText(db: MesaDb = theDb): Promise<Result<string>> 
   const all = jobs.map((r) => r.job);
   const pictures = await picturesOf(all, shop.log, db);
   if (!pictures.ok) return pictures;
-  return ok(fileText(makeShopFile(all, shop, pictures.value)));
+  return ok(fileText(makeShopFile(all, shop, pictures.value, await loadBooks(db))));
 }
 
 interface Thing {
@@ -244,6 +245,7 @@ export const restoreShop = (file: ShopFile, db: MesaDb = theDb): Promise<Result<
     db.transaction('rw', allTables(db), async () => {
       await Promise.all(allTables(db).map((t) => t.clear()));
       await putShop(db, file.shop, file.jobs, file.pictures);
+      await putBooks(db, file.books);
     }),
   );
 

@@ -4,6 +4,7 @@ import { foldEvent, foldOn } from '@/core/run/run';
 import { sizeOf } from '@/core/run/chain';
 import { runSchema, type Run, type RunEvent } from '@/core/shop/run';
 import { db as theDb, type MesaDb } from './db';
+import { followRun } from './shelf';
 import { stored } from './storage';
 
 const WHERE = 'Press';
@@ -81,21 +82,26 @@ export async function addRunEvent(
   db: MesaDb = theDb,
 ): Promise<Result<boolean>> {
   const done = await stored(WHERE, () =>
-    db.transaction('rw', db.runs, async (): Promise<Result<boolean>> => {
-      const run = runSchema.parse(await db.runs.get(runId));
-      if (after !== null && run.events.length !== after) return ok(false);
-      const ofJob = await readRuns(db.runs.where('jobId').equals(run.jobId).toArray());
-      const next: Run = { ...run, events: [...run.events, withNext(run, event, ofJob)] };
-      const held = heldElsewhere(next, ofJob);
-      if (held.length > 0)
-        return fail(
-          `${pieceWords(held)} in another press or pressed there.`,
-          WHERE,
-          'Lay other pieces, or take them out there first.',
-        );
-      await db.runs.put(next);
-      return ok(true);
-    }),
+    db.transaction(
+      'rw',
+      [db.runs, db.stockItems, db.movements, db.jobs],
+      async (): Promise<Result<boolean>> => {
+        const run = runSchema.parse(await db.runs.get(runId));
+        if (after !== null && run.events.length !== after) return ok(false);
+        const ofJob = await readRuns(db.runs.where('jobId').equals(run.jobId).toArray());
+        const next: Run = { ...run, events: [...run.events, withNext(run, event, ofJob)] };
+        const held = heldElsewhere(next, ofJob);
+        if (held.length > 0)
+          return fail(
+            `${pieceWords(held)} in another press or pressed there.`,
+            WHERE,
+            'Lay other pieces, or take them out there first.',
+          );
+        await db.runs.put(next);
+        await followRun(db, next);
+        return ok(true);
+      },
+    ),
   );
   return done.ok ? done.value : done;
 }

@@ -7,6 +7,7 @@ import type { Shop } from '@/core/shop/shop';
 import { allTables, db as theDb, type MesaDb } from './db';
 import { listJobs } from './jobs';
 import { addToLog } from './log';
+import { putBooks } from './books';
 import { loadShop, loadThings } from './shop';
 import { benchFacts, keepStatuses, statusKeys } from './statuses';
 import { stored } from './storage';
@@ -62,11 +63,12 @@ export const loadDemo = (db: MesaDb = theDb, today: Date = new Date()): Promise<
   });
 
 /** The demo's things a shop does not have yet: what it has, under whatever name or figure, stays as it is. */
-function beside(own: Shop, { shop, jobs }: DemoShop): DemoShop {
+function beside(own: Shop, { shop, jobs, books }: DemoShop): DemoShop {
   const lacking = <T extends { readonly id: string }>(mine: readonly T[], theirs: readonly T[]): T[] =>
     theirs.filter((t) => !mine.some((m) => m.id === t.id));
   return {
     jobs,
+    books,
     shop: {
       settings: withPrinters(own.settings, lacking(own.settings.printers, shop.settings.printers)),
       blanks: lacking(own.blanks, shop.blanks),
@@ -95,12 +97,13 @@ async function fillStatuses(db: MesaDb, jobStatuses: Readonly<Record<string, Job
   );
 }
 
-async function fill(db: MesaDb, { shop, jobs }: DemoShop, now: number): Promise<void> {
+async function fill(db: MesaDb, { shop, jobs, books }: DemoShop, now: number): Promise<void> {
   await db.blanks.bulkPut(shop.blanks);
   await db.presses.bulkPut(shop.presses);
   await db.papers.bulkPut(shop.papers);
   await db.recipes.bulkPut(shop.recipes);
   await addToLog(db, shop.log);
   await db.settings.put({ id: 'shop', settings: shop.settings });
+  await putBooks(db, books);
   await db.jobs.bulkPut(jobs.map((job) => ({ id: job.id, rev: 1, savedAt: now, job })));
 }

@@ -150,7 +150,9 @@ describe('60 mugs worked by hand', () => {
     expect(priceOf(GIVEN, 12, { from: 'margin', marginPct: 90, feePct: 10 })).toMatchObject({ ok: false });
     const free = { ...GIVEN, item: null, blankCents: 0, money: { ...GIVEN.money, payHourCents: 0 } };
     expect(part(free, 12, 'blanks')).toBe(0);
-    expect(value(priceOf(free, 12, { from: 'margin', marginPct: 50, feePct: 0 })).eachCents).toBeGreaterThan(0);
+    expect(value(priceOf(free, 12, { from: 'margin', marginPct: 50, feePct: 0 })).eachCents).toBeGreaterThan(
+      0,
+    );
   });
 });
 
@@ -223,7 +225,9 @@ describe('quotes', () => {
   test('lines come to the total, and what is printed says no cost', () => {
     expect(quote.totalCents).toBe(60 * 950 + 1200);
     const texts = quotePage(quote, 'Dry Fork Bench').words.map((w) => w.text);
-    expect(texts).toEqual(expect.arrayContaining(['Quote 7', '$582.00', 'This quote stands until 2026-12-27.']));
+    expect(texts).toEqual(
+      expect.arrayContaining(['Quote 7', '$582.00', 'This quote stands until 2026-12-27.']),
+    );
     expect(texts.join(' ')).not.toMatch(/270\.83/);
   });
 

@@ -40,7 +40,10 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Ph
             say`(case ${money(item.caseCents)} + carriage ${money(item.freightCents)}) ÷ ${String(item.caseSize)} × ${n}`,
             say`${count(c.cases, 'case')} for ${c.pressed.toFixed(1)} pressed, ${String(c.leftOver)} left over, ${item.leftOver === 'charged' ? 'paid by this job' : 'kept for other work'}`,
           ]
-        : [say`${money(Math.round(each))} a blank, as said of the blank`, say`${money(Math.round(each))} × ${n}`];
+        : [
+            say`${money(Math.round(each))} a blank, as said of the blank`,
+            say`${money(Math.round(each))} × ${n}`,
+          ];
     case 'paper':
       return [
         say`${layout.paper.name}, whole sheets`,
@@ -85,7 +88,12 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Ph
 }
 
 /** A line a part, for all pieces, and what they come to. Rounded to the hundredth part by part; the total is their sum. */
-export function costFiguresOf(g: CostGiven, c: CostSheet, currency: string, inkKnown: boolean): readonly Figure[] {
+export function costFiguresOf(
+  g: CostGiven,
+  c: CostSheet,
+  currency: string,
+  inkKnown: boolean,
+): readonly Figure[] {
   const money = (cents: number) => moneyText(currency, cents);
   const of = (part: CostPart) => working(part, { g, c, money, inkKnown });
   const guessed: ReadonlySet<CostPart> = new Set(

@@ -32,7 +32,14 @@ export function makeQuote(g: QuoteGiven): Result<Quote> {
   const lines = [
     { what: g.what, pieces: g.pieces, eachCents: g.eachCents, sumCents: g.eachCents * g.pieces },
     ...(g.postageCents > 0
-      ? [{ what: 'Postage and packing of the order', pieces: 1, eachCents: g.postageCents, sumCents: g.postageCents }]
+      ? [
+          {
+            what: 'Postage and packing of the order',
+            pieces: 1,
+            eachCents: g.postageCents,
+            sumCents: g.postageCents,
+          },
+        ]
       : []),
   ];
   const { what: _w, pieces: _p, eachCents: _e, postageCents: _c, ...rest } = g;
@@ -44,7 +51,11 @@ export function makeQuote(g: QuoteGiven): Result<Quote> {
   });
   return parsed.success
     ? ok(parsed.data)
-    : fail(parsed.error.issues[0]?.message ?? 'The quote does not hold.', WHERE, 'Correct it, then make it again.');
+    : fail(
+        parsed.error.issues[0]?.message ?? 'The quote does not hold.',
+        WHERE,
+        'Correct it, then make it again.',
+      );
 }
 
 /** The same quote in another state: what it was before stays in its history. */
@@ -118,7 +129,10 @@ export function quotePage(q: Quote, shopName: string): DrawnPage {
     words.push({ x: LEFT, y, sizeMm: 4, text: `Ready on ${q.readyOn} if ordered by return.` });
     y += 7;
   }
-  for (const text of [...(q.note === '' ? [] : wrapped(q.note)), ...(q.terms === '' ? [] : wrapped(q.terms))]) {
+  for (const text of [
+    ...(q.note === '' ? [] : wrapped(q.note)),
+    ...(q.terms === '' ? [] : wrapped(q.terms)),
+  ]) {
     words.push({ x: LEFT, y: y + 4, sizeMm: 3.6, text });
     y += 5.5;
   }

@@ -20,8 +20,11 @@ const withDay = (day: Partial<DaySettings>, shop: Shop = DEMO.shop): Shop => ({
   ...shop,
   settings: { ...shop.settings, day: { ...shop.settings.day, ...day } },
 });
-const planned = (shop: Shop, jobs = jobsOf('constellation-mugs', 'slate-trail-markers'), nowMs = NOW): DayPlan =>
-  dayPlan({ shop, jobs, proven: {}, nowMs, spoilage: {}, plays: 40 });
+const planned = (
+  shop: Shop,
+  jobs = jobsOf('constellation-mugs', 'slate-trail-markers'),
+  nowMs = NOW,
+): DayPlan => dayPlan({ shop, jobs, proven: {}, nowMs, spoilage: {}, plays: 40 });
 
 describe('opening hours', () => {
   test('a day is its hours less its breaks', () => {
@@ -74,7 +77,9 @@ describe('the demo’s day', () => {
   });
 
   test('every piece is on the line of a press, and everything pressed on that of cooling', () => {
-    const pressed = day.lines.filter((l) => l.kind === 'press').flatMap((l) => l.bars.filter((b) => b.kind === 'press'));
+    const pressed = day.lines
+      .filter((l) => l.kind === 'press')
+      .flatMap((l) => l.bars.filter((b) => b.kind === 'press'));
     const pieces = DEMO.jobs.reduce((s, j) => s + (j.art.names ? 24 : j.pieces), 0);
     expect(pressed.reduce((s, b) => s + b.count, 0)).toBe(pieces);
     const cooled = day.lines.find((l) => l.kind === 'cooling')?.bars ?? [];
@@ -87,7 +92,9 @@ describe('the demo’s day', () => {
     expect(windows[0]?.fromS).toBeGreaterThan(0);
     const more = answer(day.problem, day.policy, { kind: 'more', work: 2, pieces: 24 });
     expect(more.makespanS).toBeGreaterThan(day.makespanS);
-    expect(answer(day.problem, day.policy, { kind: 'press', press: 1 }).makespanS).toBeLessThanOrEqual(day.makespanS);
+    expect(answer(day.problem, day.policy, { kind: 'press', press: 1 }).makespanS).toBeLessThanOrEqual(
+      day.makespanS,
+    );
   });
 });
 
@@ -217,9 +224,13 @@ describe('what is wrong is said, and nothing is lost', () => {
     };
     const day = planned(withDay({ circuits: [circuit] }), jobsOf('slate-trail-markers'));
     // 1,800 W of 230 V.
-    expect(day.overloaded).toMatchObject([{ pressName: 'Flat press A', carriesA: expect.closeTo(4.8, 9) as number }]);
+    expect(day.overloaded).toMatchObject([
+      { pressName: 'Flat press A', carriesA: expect.closeTo(4.8, 9) as number },
+    ]);
     expect(day.overloaded[0]?.drawsA).toBeCloseTo(1800 / 230, 6);
-    const used = day.lines.filter((l) => l.kind === 'press' && l.bars.length > 0).map((l) => day.presses[l.index]?.id);
+    const used = day.lines
+      .filter((l) => l.kind === 'press' && l.bars.length > 0)
+      .map((l) => day.presses[l.index]?.id);
     expect(used).toEqual(['flat-press-b']);
   });
 

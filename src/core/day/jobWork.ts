@@ -97,7 +97,10 @@ export function jobWork(
       good,
       packed,
       toPress,
-      taped: Math.min(toPress, on.reduce((s, r) => s + tapedReady(r.state), 0)),
+      taped: Math.min(
+        toPress,
+        on.reduce((s, r) => s + tapedReady(r.state), 0),
+      ),
       printed: runs.length > 0 ? Math.max(0, toPress - reprints.length) : 0,
       toFinish: Math.max(0, good - packed),
       printerId: made.sheet.printer.id,

@@ -76,7 +76,11 @@ export function linesOf(problem: Problem, outcome: Outcome): readonly Line[] {
     ...Array.from({ length: problem.printers }, (_, index): Line => ({
       kind: 'printer',
       index,
-      bars: joined(of((d) => d.printer === index), SAME_S, () => 1),
+      bars: joined(
+        of((d) => d.printer === index),
+        SAME_S,
+        () => 1,
+      ),
     })).filter((l) => l.bars.length > 0),
     ...Array.from({ length: problem.people }, (_, index): Line => ({
       kind: 'hands',
@@ -97,7 +101,15 @@ export function linesOf(problem: Problem, outcome: Outcome): readonly Line[] {
         ...loadBars(of((d) => d.press === index)),
       ],
     })),
-    { kind: 'cooling', index: 0, bars: joined(of((d) => d.kind === 'cool'), 0, (d) => d.pieces) },
+    {
+      kind: 'cooling',
+      index: 0,
+      bars: joined(
+        of((d) => d.kind === 'cool'),
+        0,
+        (d) => d.pieces,
+      ),
+    },
   ];
 }
 

@@ -141,7 +141,8 @@ function horizonDays(work: readonly Work[]): number {
   const s = work.reduce(
     (sum, w) =>
       sum +
-      w.pieces * (w.prepareS + w.finishS + Math.max(60, ...w.routes.map((r) => r.cycle.reduce((a, x) => a + x.s, 0)))),
+      w.pieces *
+        (w.prepareS + w.finishS + Math.max(60, ...w.routes.map((r) => r.cycle.reduce((a, x) => a + x.s, 0)))),
     0,
   );
   return Math.min(800, Math.max(30, Math.ceil(s / (4 * 3600)) + 14));
@@ -162,13 +163,23 @@ export function dayProblem(
   const presses = shop.presses.filter((p) => used.has(p.id));
   const bare: Making = { shop, jobs, pace, nowMs, presses, overloaded: new Set() };
   const lines = presses.map((p) => pressLine(bare, p));
-  const circuits = day.circuits.map((c): CircuitLine => ({ id: c.id, carriesA: carriesA(c), otherA: c.otherA }));
+  const circuits = day.circuits.map((c): CircuitLine => ({
+    id: c.id,
+    carriesA: carriesA(c),
+    otherA: c.otherA,
+  }));
   const overloaded = lines.flatMap((l, i): Overloaded[] => {
     const [press, circuit] = [presses[i], l.circuit === null ? undefined : day.circuits[l.circuit]];
     const drawsA = Math.max(l.warmA, l.holdA) + (circuit?.otherA ?? 0);
     if (!press || !circuit || drawsA <= carriesA(circuit) + OVERLOAD_MARGIN_A) return [];
     return [
-      { pressId: press.id, pressName: press.name, circuitName: circuit.name, drawsA, carriesA: carriesA(circuit) },
+      {
+        pressId: press.id,
+        pressName: press.name,
+        circuitName: circuit.name,
+        drawsA,
+        carriesA: carriesA(circuit),
+      },
     ];
   });
   const making = { ...bare, overloaded: new Set(overloaded.map((o) => o.pressId)) };

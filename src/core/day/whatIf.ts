@@ -30,7 +30,10 @@ export function changed(problem: Problem, what: WhatIf): Problem {
       return {
         ...problem,
         // On a socket of its own: what its circuit would say is not known.
-        presses: [...problem.presses, { ...twin, id: `${twin.id}-second`, circuit: null, hotFromS: null, inPress: null }],
+        presses: [
+          ...problem.presses,
+          { ...twin, id: `${twin.id}-second`, circuit: null, hotFromS: null, inPress: null },
+        ],
         work: problem.work.map((w) => ({
           ...w,
           routes: w.routes.flatMap((r) => (r.press === what.press ? [r, { ...r, press: index }] : [r])),
@@ -73,12 +76,7 @@ export function answer(problem: Problem, policy: Policy, what: WhatIf): Answer {
  * The latest a job can be begun and still be packed by its date in nine of ten, s from now: found by halving, with the job first in line from
  * that moment and the spread its plays have. Null where it is late however soon it is begun.
  */
-export function latestStart(
-  problem: Problem,
-  policy: Policy,
-  work: number,
-  slower: number,
-): number | null {
+export function latestStart(problem: Problem, policy: Policy, work: number, slower: number): number | null {
   const w = problem.work[work];
   if (!w || w.dueS === null) return null;
   const { dueS } = w;
@@ -89,7 +87,11 @@ export function latestStart(
       // From then on only: what is printed, cut or taped waits too.
       work: problem.work.map((x, i) =>
         i === work
-          ? { ...x, releaseS: fromS, routes: x.routes.map((r) => ({ ...r, fromS: Math.max(r.fromS, fromS) })) }
+          ? {
+              ...x,
+              releaseS: fromS,
+              routes: x.routes.map((r) => ({ ...r, fromS: Math.max(r.fromS, fromS) })),
+            }
           : x,
       ),
     };

@@ -3,8 +3,11 @@ import { NO_ART, pictureLayer, textLayer, type Art, type PictureRef } from '../j
 import { newJob, type Job, type Reading } from '../job/job';
 import { STARTER_PRINTER, USUAL_DRIVER, type Printer } from '../shop/printer';
 import { DEFAULT_SETTINGS } from '../shop/settings';
+import { NO_BOOKS, type Books } from '../shop/books';
+import { DEFAULT_DAY } from '../shop/day';
 import type { Shop } from '../shop/shop';
 import { LIBRARY } from '../library/library';
+import { demoBooks } from './books';
 import { GUIDES } from './guides';
 import { pastWork } from './pastWork';
 import { ROLL_PAPER, STARTER_PAPERS, STARTER_PRESSES, demoPresses } from './things';
@@ -12,6 +15,8 @@ import { ROLL_PAPER, STARTER_PAPERS, STARTER_PRESSES, demoPresses } from './thin
 export interface DemoShop {
   readonly shop: Shop;
   readonly jobs: readonly Job[];
+  /** Its shelf and its quotes. */
+  readonly books: Books;
 }
 
 const DAY_MS = 86_400_000;
@@ -293,6 +298,33 @@ const PRICES: Readonly<Record<string, number>> = {
 };
 const pricedBlanks = () => LIBRARY.map((b) => ({ ...b, costCents: PRICES[b.id] ?? b.costCents }));
 
+/** Two people, twelve places to cool, and two circuits in an old house: the flat presses share one with the oven. */
+const DEMO_DAY: typeof DEFAULT_DAY = {
+  ...DEFAULT_DAY,
+  hands: 2,
+  coolingPlaces: 12,
+  circuits: [
+    {
+      id: 'circuit-1',
+      name: 'Circuit 1',
+      ratingA: 20,
+      volts: 230,
+      continuousPct: 80,
+      otherA: 0.5,
+      pressIds: ['flat-press-a', 'flat-press-b', 'bench-oven'],
+    },
+    {
+      id: 'circuit-2',
+      name: 'Circuit 2',
+      ratingA: 10,
+      volts: 230,
+      continuousPct: 80,
+      otherA: 1.5,
+      pressIds: ['mug-press', 'tumbler-press-a'],
+    },
+  ],
+};
+
 /** The demo shop on a given day: a two-person bench in a canyon town working for a hill observatory's star party. */
 export function demoShop(today: Date): DemoShop {
   return {
@@ -301,6 +333,7 @@ export function demoShop(today: Date): DemoShop {
         ...DEFAULT_SETTINGS,
         shopName: 'Dry Fork Bench',
         printers: [STARTER_PRINTER, WIDE_PRINTER],
+        day: DEMO_DAY,
       },
       blanks: pricedBlanks(),
       presses: [...demoPresses()],
@@ -319,6 +352,7 @@ export function demoShop(today: Date): DemoShop {
       trailMarkers(today),
       starMapPanel(today),
     ],
+    books: demoBooks(today.getTime()),
   };
 }
 
@@ -334,4 +368,5 @@ export const starterShop = (): DemoShop => ({
     runs: [],
   },
   jobs: [],
+  books: NO_BOOKS,
 });

@@ -126,20 +126,25 @@ describe('hangers', () => {
 });
 
 describe('labels', () => {
-  const pieces = (n: number) => Array.from({ length: n }, (_, i) => ({ name: `Guide ${i + 1}`, number: i + 1 }));
+  const pieces = (n: number) =>
+    Array.from({ length: n }, (_, i) => ({ name: `Guide ${i + 1}`, number: i + 1 }));
   const text = 'Night walk, {name}\nNo. {number}';
 
   test('one a piece, beginning after those taken, on as many sheets as it takes', () => {
     const pages = value(labelPages({ ...LABELS, text, taken: 23 }, pieces(26)));
     expect(pages.map((p) => p.shapes.length)).toEqual([1, 24, 1]);
-    expect(pages.flatMap((p) => p.words.map((w) => w.text)).filter((t) => t.includes('Guide'))).toHaveLength(26);
+    expect(pages.flatMap((p) => p.words.map((w) => w.text)).filter((t) => t.includes('Guide'))).toHaveLength(
+      26,
+    );
   });
 
   test('no word stands outside its label', () => {
     const [page] = value(labelPages({ ...LABELS, text: `${'long word '.repeat(14)}{name}` }, pieces(24)));
     for (const w of page?.words ?? []) {
       const inOne = (page?.shapes ?? []).some(({ points: [a, , c] }) =>
-        a && c ? w.x >= a.x && w.y <= c.y && w.y >= a.y && w.x + w.text.length * w.sizeMm * 0.5 <= c.x : false,
+        a && c
+          ? w.x >= a.x && w.y <= c.y && w.y >= a.y && w.x + w.text.length * w.sizeMm * 0.5 <= c.x
+          : false,
       );
       expect({ text: w.text, inOne }).toEqual({ text: w.text, inOne: true });
     }

@@ -101,7 +101,11 @@ export function hangerPlan(blank: FlatBlank, wish: Finish['hanger']): Result<Han
       );
     return fits(fromTopMm)
       ? ok(found(fromTopMm))
-      : fail('The hanger does not lie on the piece there.', WHERE, 'Another height, a smaller hanger, or two.');
+      : fail(
+          'The hanger does not lie on the piece there.',
+          WHERE,
+          'Another height, a smaller hanger, or two.',
+        );
   }
   for (let mm = wish.edgeMm; mm <= mostMm; mm += 1) if (fits(mm)) return ok(found(mm));
   return fail(

@@ -6,7 +6,8 @@ import type { Labels } from '../job/finish';
 const WHERE = 'Labels';
 
 /** What a label may say only where the maker of the blank says it: of dishwashers, microwaves, food. */
-const CLAIMS = /dish\s*-?\s*washer|micro\s*-?\s*wave|food\s*-?\s*(safe|grade|contact)|safe\s+for\s+(food|drink)/i;
+const CLAIMS =
+  /dish\s*-?\s*washer|micro\s*-?\s*wave|food\s*-?\s*(safe|grade|contact)|safe\s+for\s+(food|drink)/i;
 
 /** What is claimed, in its own words; null where nothing is. */
 export const claimIn = (text: string): string | null => CLAIMS.exec(text)?.[0] ?? null;

@@ -62,7 +62,12 @@ const MANNERS: readonly Manner[] = [
     how: 'Hour hand first, then minute, then second, all at twelve. Turn once round by hand: none may touch another.',
     handsS: 45,
   },
-  { kind: 'battery', words: /batter/i, how: 'The marked end first. Set the time, see that it runs.', handsS: 20 },
+  {
+    kind: 'battery',
+    words: /batter/i,
+    how: 'The marked end first. Set the time, see that it runs.',
+    handsS: 20,
+  },
   {
     kind: 'feet',
     words: /\b(feet|foot|bumpers?|felt|cork)\b/i,
@@ -107,7 +112,12 @@ const MANNERS: readonly Manner[] = [
     how: 'Clear stock: white behind the picture from one edge to the other, without a bubble.',
     handsS: 40,
   },
-  { kind: 'fixing', words: /screw|caps?\b/i, how: 'Drilled and fixed as the maker’s sheet says.', handsS: 60 },
+  {
+    kind: 'fixing',
+    words: /screw|caps?\b/i,
+    how: 'Drilled and fixed as the maker’s sheet says.',
+    handsS: 60,
+  },
 ];
 
 const BACK_ON: Pick<Manner, 'kind' | 'how' | 'handsS'> = {
@@ -128,8 +138,11 @@ const same = (a: string, b: string): boolean => slug(a) === slug(b);
 
 function step(what: string, part: string | null, off: readonly string[]): FinishStep {
   const manner = MANNERS.find((m) => m.words.test(what));
-  const backOn = off.some((t) => same(t, what)) && manner?.kind !== 'rubber-foot' && manner?.kind !== 'clockwork';
-  const of = backOn ? BACK_ON : (manner ?? { kind: 'other' as const, how: 'As the shop does it.', handsS: 20 });
+  const backOn =
+    off.some((t) => same(t, what)) && manner?.kind !== 'rubber-foot' && manner?.kind !== 'clockwork';
+  const of = backOn
+    ? BACK_ON
+    : (manner ?? { kind: 'other' as const, how: 'As the shop does it.', handsS: 20 });
   return {
     id: `finish-${slug(what)}`,
     kind: of.kind,
@@ -182,7 +195,13 @@ export function finishSteps(blank: Blank): readonly FinishStep[] {
   const lines = blank.finish.filter((l) => !isCare(l));
   const partOf = (l: string): string | null => {
     const words = new Set(slug(l).split('-'));
-    return blank.needs.find((n) => slug(n).split('-').some((w) => w.length > 2 && words.has(w))) ?? null;
+    return (
+      blank.needs.find((n) =>
+        slug(n)
+          .split('-')
+          .some((w) => w.length > 2 && words.has(w)),
+      ) ?? null
+    );
   };
   const named = lines.map((l) => step(l, partOf(l), blank.takeOff));
   const parts = blank.needs

@@ -105,7 +105,7 @@ describe('job file', () => {
         safeParse: (v: unknown) => (seen.push(v), { success: true, data: v }),
       } as unknown as typeof kind.schema,
     };
-    expect(readFile(TEXT.replace('"version": 8', '"version": 1'), spy).ok).toBe(true);
+    expect(readFile(TEXT.replace('"version": 9', '"version": 1'), spy).ok).toBe(true);
     expect(seen[0]).toMatchObject({ version: 3, steps: '12' });
   });
 });

@@ -163,6 +163,24 @@ test('marks of before version 8 are points where they were; what version 8 was t
   });
 });
 
+test('shops of before version 9 have the usual hours and an empty shelf; what version 9 was the first to hold is still there', () => {
+  const before = opened(readShopFile(read('shop-8.mesashop.json')));
+  expect(before.shop.settings.day).toMatchObject({ hands: 1, circuits: [], breaks: [{ name: 'Lunch' }] });
+  expect(before.books).toEqual({ items: [], movements: [], quotes: [] });
+  expect(before.jobs[0]).toMatchObject({ day: { pins: [] }, sell: { way: 'counter' }, finish: { packed: 0 } });
+  const { shop, jobs, books } = opened(readShopFile(read('shop-9.mesashop.json')));
+  expect(shop.settings.day.circuits).toMatchObject([{ ratingA: 20, pressIds: ['mug-press', 'tumbler-press-a'] }]);
+  expect(shop.settings.money).toMatchObject({ payHourCents: 2000, terms: 'Half on order.' });
+  expect(jobs[0]).toMatchObject({
+    day: { dueAtMin: 900, pins: [{ pressId: 'mug-press' }] },
+    sell: { customer: 'Hill observatory', priceCents: 2200 },
+    finish: { done: ['box'], packed: 1, hanger: { fromTopMm: 42 } },
+  });
+  expect(books.items).toMatchObject([{ leftOver: 'charged', lots: [{ lot: 'L8', poor: true }] }]);
+  expect(books.movements.map((m) => m.kind)).toEqual(['counted', 'ordered', 'pressed']);
+  expect(books.quotes).toMatchObject([{ number: 1, totalCents: 4400, history: [{ state: 'made' }, { state: 'sent' }] }]);
+});
+
 test('there is a fixture of every version, today’s included', () => {
   expect(SHOP_FILE.version).toBe(VERSIONS.length);
 });

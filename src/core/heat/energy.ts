@@ -34,7 +34,12 @@ export function pressEnergy(press: Press, mat: PressHeater | null, platenC: numb
     share < 0.98
       ? Math.min(14_400, -(heater.capacityJK / Math.max(lossWK, 1e-9)) * Math.log(1 - share))
       : 14_400;
-  return { powerW: heater.powerW, warmS, warmJ: warmS * heater.powerW, keptW: Math.min(heater.powerW, lossWK * deltaK) };
+  return {
+    powerW: heater.powerW,
+    warmS,
+    warmJ: warmS * heater.powerW,
+    keptW: Math.min(heater.powerW, lossWK * deltaK),
+  };
 }
 
 /** Mean power of a press worked without a pause, W: losses, and what its pieces take up in a cycle. */

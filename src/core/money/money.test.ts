@@ -16,7 +16,8 @@ test('shares add up to what is shared, and none is a whole hundredth off its par
         const out = shared(cents, weights);
         expect(out.reduce((a, b) => a + b, 0)).toBe(cents);
         const sum = weights.reduce((a, b) => a + b, 0);
-        if (sum > 1e-9) out.forEach((s, i) => expect(Math.abs(s - (cents * (weights[i] ?? 0)) / sum)).toBeLessThan(1.0001));
+        if (sum > 1e-9)
+          out.forEach((s, i) => expect(Math.abs(s - (cents * (weights[i] ?? 0)) / sum)).toBeLessThan(1.0001));
       },
     ),
   );
@@ -33,6 +34,14 @@ test('halves go up, and prices to the next step and no further', () => {
 });
 
 test('what people write is read to the hundredth or not at all', () => {
-  expect(['12', '12.5', '12,50', '$ 3.05', '0'].map((t) => readMoney(t, '$'))).toEqual([1200, 1250, 1250, 305, 0]);
-  expect(['', 'a', '1.234', '-3', '1,234.00'].map((t) => readMoney(t, '$'))).toEqual([null, null, null, null, null]);
+  expect(['12', '12.5', '12,50', '$ 3.05', '0'].map((t) => readMoney(t, '$'))).toEqual([
+    1200, 1250, 1250, 305, 0,
+  ]);
+  expect(['', 'a', '1.234', '-3', '1,234.00'].map((t) => readMoney(t, '$'))).toEqual([
+    null,
+    null,
+    null,
+    null,
+    null,
+  ]);
 });

@@ -43,7 +43,10 @@ export interface WorkTimes {
 }
 
 /** Steps one after the other that need hands, or none, as one. */
-function segments(cycle: readonly Operation[], pace: (o: Operation) => ReturnType<PaceOf>): readonly Segment[] {
+function segments(
+  cycle: readonly Operation[],
+  pace: (o: Operation) => ReturnType<PaceOf>,
+): readonly Segment[] {
   const out: Segment[] = [];
   for (const o of cycle) {
     const p = pace(o);
@@ -76,9 +79,14 @@ export function workTimes(plan: Plan, shop: Shop, paceOf: PaceOf): WorkTimes | n
   const prepareS = sum(prepare.map((p) => p.usualS));
   const { layout } = sheet;
   const sheetMm2 =
-    sum(layout.sheets.map((s) => s.copies * s.heightMm * layout.paper.widthMm)) / Math.max(1, layout.sheetCount);
+    sum(layout.sheets.map((s) => s.copies * s.heightMm * layout.paper.widthMm)) /
+    Math.max(1, layout.sheetCount);
   const mat = isWrapPress(press)
-    ? heaterOf(press, { widestDiameterMm: (plan.wrap.wall?.widest.value ?? 0) / Math.PI, tallMm: 0 }, load?.load.heaterId ?? null)
+    ? heaterOf(
+        press,
+        { widestDiameterMm: (plan.wrap.wall?.widest.value ?? 0) / Math.PI, tallMm: 0 },
+        load?.load.heaterId ?? null,
+      )
     : null;
   const { platenC, pressure } = chosen.settings;
   const atOnce = load?.load.piecesAtOnce ?? 1;
@@ -96,7 +104,11 @@ export function workTimes(plan: Plan, shop: Shop, paceOf: PaceOf): WorkTimes | n
     coolS: sum(ofStage(heat.operations, 'after').map((o) => pace(o).usualS)),
     finishS: finishHandsS(blank),
     logSd: prepareS > 0 ? Math.hypot(...prepare.map((p) => p.usualS * p.logSd)) / prepareS : 0.2,
-    seen: Math.max(0, ...prepare.map((p) => p.seen), ...ofStage(heat.operations, 'press').map((o) => pace(o).seen)),
+    seen: Math.max(
+      0,
+      ...prepare.map((p) => p.seen),
+      ...ofStage(heat.operations, 'press').map((o) => pace(o).seen),
+    ),
     tapeStrips: supplies.tape ?? 0,
     wasteSheets: supplies['waste paper'] ?? 0,
     energy: pressEnergy(press, mat, platenC),

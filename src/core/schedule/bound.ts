@@ -45,8 +45,7 @@ function togetherBy(presses: readonly At[], busyS: number): number {
   const at = presses.filter((p) => Number.isFinite(p.fromS));
   if (at.length === 0) return Infinity;
   const froms = at.map((p) => p.fromS);
-  const enough = (atS: number) =>
-    at.reduce((s, p) => s + openBetween(p.windows, p.fromS, atS), 0) >= busyS;
+  const enough = (atS: number) => at.reduce((s, p) => s + openBetween(p.windows, p.fromS, atS), 0) >= busyS;
   let [low, high] = [Math.min(...froms), at[0]?.windows.at(-1)?.toS ?? 0];
   if (!Number.isFinite(high)) high = Math.max(...froms) + busyS;
   if (!enough(high)) return Infinity;
@@ -84,7 +83,12 @@ const warmedUp = (windows: readonly Window[], warmS: number): readonly Window[] 
     i > 0 && nightAfter(windows, i - 1) ? { ...w, fromS: Math.min(w.toS, w.fromS + warmS) } : w,
   );
 
-function onPresses(problem: Problem, work: readonly Work[], which: readonly number[], by: Bound['by']): Bound {
+function onPresses(
+  problem: Problem,
+  work: readonly Work[],
+  which: readonly number[],
+  by: Bound['by'],
+): Bound {
   if (work.length === 0) return NONE;
   const busyS = work.reduce((s, w) => s + pressS(w, w.routes), 0);
   const windows = pressWindows(problem, work);
@@ -98,7 +102,8 @@ function onPresses(problem: Problem, work: readonly Work[], which: readonly numb
   return { leastS: Math.min(...work.map((w) => tailS(problem, w, pressed))), by, which, busyS };
 }
 
-const pressesOf = (w: Work): readonly number[] => [...new Set(w.routes.map((r) => r.press))].sort((a, b) => a - b);
+const pressesOf = (w: Work): readonly number[] =>
+  [...new Set(w.routes.map((r) => r.press))].sort((a, b) => a - b);
 
 /** Every set of presses that some jobs can go to and no others. */
 function pressSets(problem: Problem): readonly (readonly number[])[] {
@@ -138,7 +143,11 @@ function onPrinter(problem: Problem, index: number): Bound {
     tailS(
       problem,
       w,
-      from + busyS + w.dryS + w.trimS + (w.pieces > 0 ? Math.min(...w.routes.map((r) => cycleS(r.cycle))) : 0),
+      from +
+        busyS +
+        w.dryS +
+        w.trimS +
+        (w.pieces > 0 ? Math.min(...w.routes.map((r) => cycleS(r.cycle))) : 0),
     ),
   );
   return { leastS: Math.min(...after), by: 'printer', which: [index], busyS };
@@ -162,9 +171,7 @@ export function bound(problem: Problem): Bound {
     ),
     ...going.map((w) => onPresses(problem, [w], pressesOf(w), 'one job')),
     onHands({ ...problem, work: problem.work.filter((w) => w.pieces === 0 || w.routes.length > 0) }),
-    ...Array.from({ length: problem.printers }, (_, i) =>
-      onPrinter({ ...problem, work: going }, i),
-    ),
+    ...Array.from({ length: problem.printers }, (_, i) => onPrinter({ ...problem, work: going }, i)),
   ];
   return all.reduce((a, b) => (b.leastS > a.leastS + 1e-9 ? b : a), NONE);
 }

@@ -33,9 +33,7 @@ function chanceOf(random: () => number): Chance {
   const shared = { hands: normal(), wait: normal() };
   return {
     time: (usualS, logSd, kind) =>
-      logSd === 0 || usualS === 0
-        ? usualS
-        : usualS * Math.exp(logSd * (0.8 * normal() + 0.4 * shared[kind])),
+      logSd === 0 || usualS === 0 ? usualS : usualS * Math.exp(logSd * (0.8 * normal() + 0.4 * shared[kind])),
     spoiled: (pieces, share) => {
       let bad = 0;
       if (share > 0) for (let i = 0; i < pieces; i += 1) if (random() < share) bad += 1;

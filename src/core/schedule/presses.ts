@@ -101,10 +101,7 @@ function cooled(sim: Sim, p: Press): void {
     job.reprints += bad;
   }
   if (p.pieces - bad > 0) {
-    const at = Math.max(
-      job.coolAt.at(-1) ?? 0,
-      sim.nowS + sim.chance.time(w.coolS, 0.1, 'wait'),
-    );
+    const at = Math.max(job.coolAt.at(-1) ?? 0, sim.nowS + sim.chance.time(w.coolS, 0.1, 'wait'));
     job.coolAt.push(at);
     job.coolPieces.push(p.pieces - bad);
     sim.coolingNow += 1;

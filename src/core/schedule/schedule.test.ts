@@ -88,7 +88,13 @@ describe('a course worked by hand', () => {
   });
 
   test('a load that would not be out before the break waits until after it', () => {
-    const withBreak = { ...SMALL, windows: [{ fromS: 0, toS: 700 }, { fromS: 1000, toS: 36_000 }] };
+    const withBreak = {
+      ...SMALL,
+      windows: [
+        { fromS: 0, toS: 700 },
+        { fromS: 1000, toS: 36_000 },
+      ],
+    };
     const after = simulate(withBreak, plain(withBreak), { keep: true });
     const second = after.done.filter((d) => d.kind === 'hands' && d.part === 1);
     expect(Math.min(...second.map((d) => d.fromS))).toBeCloseTo(1000, 6);
@@ -100,7 +106,9 @@ describe('a course worked by hand', () => {
     if (!line) throw new Error('no press');
     const going: Problem = {
       ...SMALL,
-      presses: [{ ...line, hotFromS: 0, setting: 'a', inPress: { work: 0, pieces: 1, segment: 1, leftS: 80 } }],
+      presses: [
+        { ...line, hotFromS: 0, setting: 'a', inPress: { work: 0, pieces: 1, segment: 1, leftS: 80 } },
+      ],
       work: [{ ...ONE, sheets: 1, pieces: 1, taped: 0 }],
     };
     const first = simulate(going, plain(going), { keep: true }).done.find((d) => d.kind === 'cool');
@@ -215,9 +223,9 @@ function everyPolicy(problem: Problem): readonly Policy[] {
   const orders = (xs: readonly number[]): number[][] =>
     xs.length < 2 ? [[...xs]] : xs.flatMap((x) => orders(xs.filter((y) => y !== x)).map((o) => [x, ...o]));
   const keys = problem.work.flatMap((w, i) => w.routes.map((r) => ({ i, key: `${i} ${r.press}` })));
-  const bars = Array.from({ length: 2 ** keys.length }, (_, m) => keys.filter((_k, b) => (m >> b) & 1)).filter(
-    (set) => problem.work.every((w, i) => set.filter((k) => k.i === i).length < w.routes.length),
-  );
+  const bars = Array.from({ length: 2 ** keys.length }, (_, m) =>
+    keys.filter((_k, b) => (m >> b) & 1),
+  ).filter((set) => problem.work.every((w, i) => set.filter((k) => k.i === i).length < w.routes.length));
   return orders(problem.work.map((_, i) => i)).flatMap((order) =>
     bars.flatMap((set) =>
       [true, false].flatMap((finishFirst) =>

@@ -23,7 +23,8 @@ function toPrint(sim: Sim, printer: number): number | undefined {
     const job = first && sim.jobs[first.work];
     if (!first || !job || !canPrint(sim, first.work, printer)) continue;
     const perSheet = sim.problem.work[first.work]?.perSheet ?? 1;
-    const stock = job.taped + job.cut + job.beingTaped + perSheet * (job.drySheets + job.dry.length - job.dryFrom);
+    const stock =
+      job.taped + job.cut + job.beingTaped + perSheet * (job.drySheets + job.dry.length - job.dryFrom);
     const ratio = stock / (PRINTED_AHEAD * first.route.atOnce);
     if (ratio < least) [found, least] = [first.work, ratio];
   }
@@ -122,7 +123,8 @@ function openOrClose(sim: Sim): void {
   const index = windowAt(windows, sim.nowS);
   if (sim.open && index !== sim.window) {
     sim.people.forEach((_, i) => pause(sim, i));
-    if (nightAfter(windows, sim.window)) sim.presses.forEach((p, i) => p.state !== 'going' && turnOff(sim, i));
+    if (nightAfter(windows, sim.window))
+      sim.presses.forEach((p, i) => p.state !== 'going' && turnOff(sim, i));
   }
   sim.window = index;
   const w = windows[index];
@@ -144,7 +146,10 @@ function decide(sim: Sim): number {
   for (let i = 0; i < sim.presses.length; i += 1) {
     const p = sim.presses[i];
     if (!p) continue;
-    if (idleForGood(sim, p) || (p.state === 'idle' && !sim.open && nightAfter(sim.problem.windows, sim.window - 1)))
+    if (
+      idleForGood(sim, p) ||
+      (p.state === 'idle' && !sim.open && nightAfter(sim.problem.windows, sim.window - 1))
+    )
       turnOff(sim, i);
     again = Math.min(again, turnOn(sim, i));
     if (p.state === 'going' && p.untilS < 0 && !p.handled) (hot ??= []).push(i);

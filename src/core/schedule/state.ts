@@ -1,4 +1,12 @@
-import { barKey, type Done, type Policy, type PressOn, type Problem, type Route, type Segment } from './problem';
+import {
+  barKey,
+  type Done,
+  type Policy,
+  type PressOn,
+  type Problem,
+  type Route,
+  type Segment,
+} from './problem';
 
 /*
  * The moving parts of a simulation. Changed in place: one simulation takes a few thousand events and is run thousands of times. None of it
@@ -137,10 +145,7 @@ export function fromSheets(total: number, sheets: number, k: number): number {
 
 function jobState(problem: Problem, index: number): JobState {
   const w = problem.work[index];
-  const inPress = problem.presses.reduce(
-    (s, p) => (p.inPress?.work === index ? s + p.inPress.pieces : s),
-    0,
-  );
+  const inPress = problem.presses.reduce((s, p) => (p.inPress?.work === index ? s + p.inPress.pieces : s), 0);
   const left = (w?.pieces ?? 0) + inPress + (w?.toFinish ?? 0);
   return {
     sheetsLeft: w?.sheets ?? 0,
@@ -180,8 +185,7 @@ function routesOf(problem: Problem, policy: Policy, press: number): Press['route
 function pressState(problem: Problem, routes: Press['routes'], index: number): Press {
   const line = problem.presses[index];
   const inside = line?.inPress ?? null;
-  const route =
-    inside && (problem.work[inside.work]?.routes.find((r) => r.press === index) ?? null);
+  const route = inside && (problem.work[inside.work]?.routes.find((r) => r.press === index) ?? null);
   const segment = route?.cycle[inside?.segment ?? 0];
   const on = line?.hotFromS ?? null;
   return {

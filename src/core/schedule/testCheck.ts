@@ -143,17 +143,20 @@ function causes(problem: Problem, outcome: Outcome, work: number): string[] {
   for (const t of tapes) {
     const begun = tapes.reduce((s, x) => (x.fromS <= t.fromS ? s + x.pieces : s), 0);
     if (begun > w.cut + upTo(cutAt, t.fromS)) wrong.push(`a piece of job ${work} is taped before it is cut`);
-    if (Math.abs(t.tookS - t.pieces * w.prepareS) > 1e-3) wrong.push(`taping of job ${work} takes another time`);
+    if (Math.abs(t.tookS - t.pieces * w.prepareS) > 1e-3)
+      wrong.push(`taping of job ${work} takes another time`);
   }
   const tapedAt = tapes.map((t) => ({ atS: t.toS, n: t.pieces }));
   for (const l of loaded) {
     const gone = loaded.reduce((s, x) => (x.fromS <= l.fromS ? s + x.pieces : s), 0);
-    if (gone > w.taped + upTo(tapedAt, l.fromS)) wrong.push(`a piece of job ${work} is pressed before it is taped`);
+    if (gone > w.taped + upTo(tapedAt, l.fromS))
+      wrong.push(`a piece of job ${work} is pressed before it is taped`);
   }
   const coolAt = of('cool').map((d) => ({ atS: d.toS, n: d.pieces }));
   for (const f of finishes) {
     const begun = finishes.reduce((s, x) => (x.fromS <= f.fromS ? s + x.pieces : s), 0);
-    if (begun > w.toFinish + upTo(coolAt, f.fromS)) wrong.push(`a piece of job ${work} is finished while it is hot`);
+    if (begun > w.toFinish + upTo(coolAt, f.fromS))
+      wrong.push(`a piece of job ${work} is finished while it is hot`);
   }
   const counts = {
     print: of('print').length - w.sheets,

@@ -45,22 +45,20 @@ export function madeUpShop(seed: number, size: ShopSize, loose = false): Problem
     const dwell = between(100, 260);
     const twice = random() < 0.4;
     const atOnce = loose && random() < 0.2 ? whole(2, 4) : 1;
-    const routes = on.map(
-      (press): Route => ({
-        press,
-        atOnce,
-        cycle: [
-          hand(between(10, 20)),
-          alone(twice ? dwell / 2 : dwell),
-          ...(twice ? [hand(between(8, 14)), alone(dwell / 2)] : []),
-          hand(between(15, 30)),
-        ],
-        setting: `t${whole(0, 1)}`,
-        setS: loose ? 30 : 0,
-        changeS: loose ? between(0, 200) : 0,
-        fromS: 0,
-      }),
-    );
+    const routes = on.map((press): Route => ({
+      press,
+      atOnce,
+      cycle: [
+        hand(between(10, 20)),
+        alone(twice ? dwell / 2 : dwell),
+        ...(twice ? [hand(between(8, 14)), alone(dwell / 2)] : []),
+        hand(between(15, 30)),
+      ],
+      setting: `t${whole(0, 1)}`,
+      setS: loose ? 30 : 0,
+      changeS: loose ? between(0, 200) : 0,
+      fromS: 0,
+    }));
     const perSheet = whole(1, 3);
     const given = loose && random() < 0.3 ? Math.min(pieces, 2) : 0;
     return {

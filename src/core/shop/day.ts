@@ -2,7 +2,15 @@ import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, nameSchema } from './common';
 
-export const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const;
+export const WEEKDAYS = [
+  'monday',
+  'tuesday',
+  'wednesday',
+  'thursday',
+  'friday',
+  'saturday',
+  'sunday',
+] as const;
 export type Weekday = (typeof WEEKDAYS)[number];
 
 const minuteSchema = z

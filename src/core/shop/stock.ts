@@ -33,13 +33,27 @@ export const stockItemSchema = z.strictObject({
   lowAt: z.number().check(z.gte(0, '0 or more.'), z.lte(MOST)),
   /** Lots of which something is known. */
   lots: z
-    .array(z.strictObject({ lot: lotSchema.check(z.minLength(1)), poor: z.boolean(), note: z.string().check(z.maxLength(200)) }))
+    .array(
+      z.strictObject({
+        lot: lotSchema.check(z.minLength(1)),
+        poor: z.boolean(),
+        note: z.string().check(z.maxLength(200)),
+      }),
+    )
     .check(z.maxLength(60)),
 });
 export type StockItem = z.infer<typeof stockItemSchema>;
 
 /** Movements that change what is on hand. */
-export const ON_HAND_KINDS = ['counted', 'received', 'pressed', 'spoiled', 'printed', 'used', 'put-back'] as const;
+export const ON_HAND_KINDS = [
+  'counted',
+  'received',
+  'pressed',
+  'spoiled',
+  'printed',
+  'used',
+  'put-back',
+] as const;
 /** Movements that change what is on order; a delivery changes both. */
 const ORDER_KINDS = ['ordered', 'cancelled'] as const;
 export const MOVEMENT_KINDS = [...ON_HAND_KINDS, ...ORDER_KINDS] as const;

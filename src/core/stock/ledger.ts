@@ -48,7 +48,9 @@ export function balanceOf(lines: readonly Movement[]): Balance {
     onHand: amountOf([...lots.values()].reduce((a, b) => a + b, 0)),
     onOrder: amountOf(open.reduce((s, o) => s + o.left, 0)),
     lots: [...lots].map(([lot, count]) => ({ lot, count })).filter((l) => l.count !== 0),
-    orders: open.sort((a, b) => (a.expectedOn ?? '9999').localeCompare(b.expectedOn ?? '9999') || a.at - b.at),
+    orders: open.sort(
+      (a, b) => (a.expectedOn ?? '9999').localeCompare(b.expectedOn ?? '9999') || a.at - b.at,
+    ),
   };
 }
 
@@ -109,11 +111,16 @@ export interface RunCounts {
 export function runLines(
   own: readonly Movement[],
   now: RunCounts,
-  given: Pick<Movement, 'itemId' | 'at' | 'jobId' | 'lot'> & { readonly runId: string; readonly newId: () => string },
+  given: Pick<Movement, 'itemId' | 'at' | 'jobId' | 'lot'> & {
+    readonly runId: string;
+    readonly newId: () => string;
+  },
 ): readonly Movement[] {
   const { newId, runId, lot, ...rest } = given;
   const gone = (kind: 'pressed' | 'spoiled') =>
-    -own.filter((m) => m.runId === runId && (m.kind === kind || (m.kind === 'put-back' && m.note === kind))).reduce((s, m) => s + m.change, 0);
+    -own
+      .filter((m) => m.runId === runId && (m.kind === kind || (m.kind === 'put-back' && m.note === kind)))
+      .reduce((s, m) => s + m.change, 0);
   const steps = [
     { kind: 'pressed' as const, more: now.good - gone('pressed') },
     { kind: 'spoiled' as const, more: now.spoiled - gone('spoiled') },

@@ -31,7 +31,14 @@ test('what is on hand is what came in less what went out, by lot too', () => {
     of('spoiled', -2, { lot: 'L7' }),
     of('put-back', 1, { lot: 'L7', note: 'spoiled' }),
   ]);
-  expect(b).toMatchObject({ onHand: 55, onOrder: 36, lots: [{ lot: 'L7', count: 19 }, { lot: 'L8', count: 36 }] });
+  expect(b).toMatchObject({
+    onHand: 55,
+    onOrder: 36,
+    lots: [
+      { lot: 'L7', count: 19 },
+      { lot: 'L8', count: 36 },
+    ],
+  });
   expect(b.orders).toMatchObject([{ orderId: 'o1', left: 36, expectedOn: '2026-12-04' }]);
 });
 
@@ -55,7 +62,10 @@ test('any ledger sums: its balance is the sum of its lines in whatever order the
       for (const item of ['a', 'b']) {
         const own = lines.filter((l) => l.itemId === item);
         const b = both.get(item) ?? NO_BALANCE;
-        expect(b.onHand).toBeCloseTo(own.reduce((s, l) => s + l.change, 0), 6);
+        expect(b.onHand).toBeCloseTo(
+          own.reduce((s, l) => s + l.change, 0),
+          6,
+        );
         expect(b.lots.reduce((s, l) => s + l.count, 0)).toBeCloseTo(b.onHand, 6);
       }
     }),
@@ -74,7 +84,11 @@ test('a count makes the ledger agree with it, by one line, and a second count of
 describe('a run', () => {
   const follow = (own: readonly Movement[], good: number, spoiled: number) => [
     ...own,
-    ...runLines(own, { good, spoiled }, { itemId: 'mug', at: (made += 1), jobId: 'j', lot: 'L8', runId: 'r', newId: id }),
+    ...runLines(
+      own,
+      { good, spoiled },
+      { itemId: 'mug', at: (made += 1), jobId: 'j', lot: 'L8', runId: 'r', newId: id },
+    ),
   ];
   test('takes its pieces off the shelf once, however often it is looked at', () => {
     let own = follow([], 3, 1);
@@ -89,7 +103,10 @@ describe('a run', () => {
   });
 
   test('whatever is pressed and taken back, the ledger agrees with the run as it stands', () => {
-    const states = fc.array(fc.record({ good: fc.nat(40), spoiled: fc.nat(9) }), { minLength: 1, maxLength: 20 });
+    const states = fc.array(fc.record({ good: fc.nat(40), spoiled: fc.nat(9) }), {
+      minLength: 1,
+      maxLength: 20,
+    });
     fc.assert(
       fc.property(states, (seen) => {
         const own = seen.reduce<readonly Movement[]>((ledger, s) => follow(ledger, s.good, s.spoiled), []);
@@ -102,13 +119,25 @@ describe('a run', () => {
 });
 
 describe('what to order', () => {
-  const want = (count: number, by: string | null) => ({ jobId: 'j', jobName: 'Market mugs', itemId: 'mug', count, by });
+  const want = (count: number, by: string | null) => ({
+    jobId: 'j',
+    jobName: 'Market mugs',
+    itemId: 'mug',
+    count,
+    by,
+  });
   const have = (onHand: number) => balanceOf([of('counted', onHand)]);
 
   test('whole cases, in time for the job that is short, carriage days before it', () => {
     // 30 on hand, 60 taken, 12 to stay: 42 lacking, two cases of 36.
     const o = outlook(MUG, have(30), [want(60, '2026-12-10')]);
-    expect(o).toMatchObject({ taken: 60, free: -30, cases: 2, orderBy: '2026-12-05', shortFor: 'Market mugs' });
+    expect(o).toMatchObject({
+      taken: 60,
+      free: -30,
+      cases: 2,
+      orderBy: '2026-12-05',
+      shortFor: 'Market mugs',
+    });
   });
 
   test('what is on its way in time is not ordered again; too late, it is short all the same', () => {
@@ -117,8 +146,14 @@ describe('what to order', () => {
       onOrder: 72,
       orders: [{ orderId: 'o', left: 72, expectedOn, at: 0 }],
     });
-    expect(outlook(MUG, arriving('2026-12-08'), [want(60, '2026-12-10')])).toMatchObject({ cases: 0, shortFor: null });
-    expect(outlook(MUG, arriving('2026-12-12'), [want(60, '2026-12-10')])).toMatchObject({ cases: 0, shortFor: 'Market mugs' });
+    expect(outlook(MUG, arriving('2026-12-08'), [want(60, '2026-12-10')])).toMatchObject({
+      cases: 0,
+      shortFor: null,
+    });
+    expect(outlook(MUG, arriving('2026-12-12'), [want(60, '2026-12-10')])).toMatchObject({
+      cases: 0,
+      shortFor: 'Market mugs',
+    });
   });
 
   test('below the least it is ordered without a date; with enough of it, not at all', () => {

@@ -1,0 +1,251 @@
+import { fail, type Result } from '@/core/basics/result';
+import { withState } from '@/core/run/pieces';
+import { partsOf } from '@/core/finish/steps';
+import {
+  balanceOf,
+  balances,
+  countedLines,
+  line,
+  nextLot,
+  runLines,
+  type Balance,
+} from '@/core/stock/ledger';
+import type { Blank } from '@/core/shop/blank';
+import type { Run } from '@/core/shop/run';
+import { movementSchema, stockItemSchema, type Movement, type StockItem } from '@/core/shop/stock';
+import { db as theDb, type MesaDb } from './db';
+import { newId } from './ids';
+import { stored } from './storage';
+
+const WHERE = 'Shelf';
+
+export interface ItemOnShelf {
+  readonly item: StockItem;
+  readonly balance: Balance;
+}
+
+const itemsOf = (rows: readonly unknown[]): StockItem[] =>
+  rows.flatMap((r) => {
+    const parsed = stockItemSchema.safeParse(r);
+    return parsed.success ? [parsed.data] : [];
+  });
+const linesOf = (rows: readonly unknown[]): Movement[] =>
+  rows.flatMap((r) => {
+    const parsed = movementSchema.safeParse(r);
+    return parsed.success ? [parsed.data] : [];
+  });
+
+export const loadItems = async (db: MesaDb = theDb): Promise<StockItem[]> =>
+  itemsOf(await db.stockItems.toArray());
+
+/** The whole ledger, for files. */
+export const loadMovements = async (db: MesaDb = theDb): Promise<Movement[]> =>
+  linesOf(await db.movements.toArray());
+
+/** Everything on the shelf with what its ledger comes to, by name. */
+export async function loadShelf(db: MesaDb = theDb): Promise<readonly ItemOnShelf[]> {
+  const [items, lines] = await Promise.all([loadItems(db), loadMovements(db)]);
+  const by = balances(lines);
+  return items
+    .map((item) => ({ item, balance: by.get(item.id) ?? balanceOf([]) }))
+    .sort((a, b) => a.item.name.localeCompare(b.item.name));
+}
+
+const ofItem = async (db: MesaDb, itemId: string): Promise<Movement[]> =>
+  linesOf(await db.movements.where('itemId').equals(itemId).toArray());
+
+/** The lines of one item, newest first. */
+export const itemLines = async (itemId: string, db: MesaDb = theDb): Promise<readonly Movement[]> =>
+  (await ofItem(db, itemId)).sort((a, b) => b.at - a.at);
+
+export const saveItem = (item: StockItem, db: MesaDb = theDb): Promise<Result<string>> =>
+  stored(WHERE, () => db.stockItems.put(stockItemSchema.parse(item)));
+
+/** An item taken off the shelf with its lines, so that it can be put back whole. */
+export interface RemovedItem {
+  readonly item: StockItem;
+  readonly lines: readonly Movement[];
+}
+
+export const removeItem = (id: string, db: MesaDb = theDb): Promise<Result<RemovedItem | null>> =>
+  stored(WHERE, () =>
+    db.transaction('rw', db.stockItems, db.movements, async () => {
+      const item = await db.stockItems.get(id);
+      if (!item) return null;
+      const lines = await ofItem(db, id);
+      await db.stockItems.delete(id);
+      await db.movements.where('itemId').equals(id).delete();
+      return { item, lines };
+    }),
+  );
+
+export const restoreItem = ({ item, lines }: RemovedItem, db: MesaDb = theDb): Promise<Result<void>> =>
+  stored(WHERE, () =>
+    db.transaction('rw', db.stockItems, db.movements, async () => {
+      await db.stockItems.put(item);
+      await db.movements.bulkPut([...lines]);
+    }),
+  );
+
+/** Adds lines to the ledger, all or none. */
+export const addLines = (lines: readonly Movement[], db: MesaDb = theDb): Promise<Result<void>> =>
+  stored(WHERE, () =>
+    db.transaction('rw', db.movements, async () => {
+      await db.movements.bulkAdd(lines.map((l) => movementSchema.parse(l)));
+    }),
+  );
+
+/** Makes the ledger agree with what was counted just now; says by how much it was off. */
+export const countItem = (
+  itemId: string,
+  counted: number,
+  by: string | null,
+  lot: string | null = null,
+  db: MesaDb = theDb,
+): Promise<Result<number>> => {
+  if (!Number.isFinite(counted) || counted < 0)
+    return Promise.resolve(fail('A count is 0 or more.', WHERE, 'Write how many lie there.'));
+  return stored(WHERE, () =>
+    db.transaction('rw', db.movements, async () => {
+      const b = balanceOf(await ofItem(db, itemId));
+      const lines = countedLines(b, counted, { itemId, at: Date.now(), by, lot, id: newId('line') });
+      await db.movements.bulkAdd(lines.map((l) => movementSchema.parse(l)));
+      return lines.reduce((s, l) => s + l.change, 0);
+    }),
+  );
+};
+
+/** An order of whole cases. */
+export const orderCases = (
+  item: StockItem,
+  cases: number,
+  expectedOn: string | null,
+  db: MesaDb = theDb,
+): Promise<Result<void>> => {
+  if (!Number.isInteger(cases) || cases < 1)
+    return Promise.resolve(fail('Order one case or more, whole ones.', WHERE, 'Write how many cases.'));
+  return addLines(
+    [
+      line({
+        id: newId('line'),
+        itemId: item.id,
+        at: Date.now(),
+        kind: 'ordered',
+        change: cases * item.caseSize,
+        orderId: newId('order'),
+        expectedOn,
+      }),
+    ],
+    db,
+  );
+};
+
+/** What came of an order, under its lot. More than was ordered closes it. */
+export const receiveOrder = (
+  itemId: string,
+  orderId: string,
+  count: number,
+  lot: string,
+  db: MesaDb = theDb,
+): Promise<Result<void>> => {
+  if (!Number.isFinite(count) || count <= 0)
+    return Promise.resolve(fail('A delivery is more than none.', WHERE, 'Write how many came.'));
+  return addLines(
+    [line({ id: newId('line'), itemId, at: Date.now(), kind: 'received', change: count, lot, orderId })],
+    db,
+  );
+};
+
+export const cancelOrder = (
+  itemId: string,
+  orderId: string,
+  left: number,
+  db: MesaDb = theDb,
+): Promise<Result<void>> =>
+  addLines(
+    [line({ id: newId('line'), itemId, at: Date.now(), kind: 'cancelled', change: -left, orderId })],
+    db,
+  );
+
+/**
+ * Lets the blanks of a run leave the shelf as they are pressed and spoiled, and come back as that is taken back. Within the caller's
+ * transaction, so that run and ledger never part. A blank that is not on the shelf is nobody's to count.
+ */
+export async function followRun(db: MesaDb, run: Run): Promise<void> {
+  const item = itemsOf(await db.stockItems.toArray()).find(
+    (i) => i.kind === 'blank' && i.ofId === run.blank.id,
+  );
+  if (!item) return;
+  const { state } = withState(run);
+  const lines = await ofItem(db, item.id);
+  const job = await db.jobs.get(run.jobId);
+  const said = job?.job.look.lot ?? '';
+  const more = runLines(
+    lines,
+    { good: state.good, spoiled: state.spoiled },
+    {
+      itemId: item.id,
+      at: Date.now(),
+      jobId: run.jobId,
+      runId: run.id,
+      lot: said === '' ? nextLot(balanceOf(lines)) : said,
+      newId: () => newId('line'),
+    },
+  );
+  if (more.length > 0) await db.movements.bulkAdd(more.map((l) => movementSchema.parse(l)));
+}
+
+/** Parts that packed pieces took with them; fewer packed puts them back. */
+export const usePartsOf = (
+  blank: Blank,
+  jobId: string,
+  pieces: number,
+  db: MesaDb = theDb,
+): Promise<Result<number>> =>
+  stored(WHERE, () =>
+    db.transaction('rw', db.stockItems, db.movements, async () => {
+      const items = itemsOf(await db.stockItems.toArray());
+      const lines = partsOf(blank).flatMap((part) => {
+        const item = items.find((i) => i.kind === 'part' && i.name.toLowerCase() === part.toLowerCase());
+        return item
+          ? [
+              line({
+                id: newId('line'),
+                itemId: item.id,
+                at: Date.now(),
+                kind: pieces > 0 ? 'used' : 'put-back',
+                change: -pieces,
+                jobId,
+                note: pieces > 0 ? '' : 'used',
+              }),
+            ]
+          : [];
+      });
+      await db.movements.bulkAdd(lines.map((l) => movementSchema.parse(l)));
+      return lines.length;
+    }),
+  );
+
+/** Items and counts of a table, added beside the shop's own; a count makes the ledger agree. All or nothing. */
+export const bringShelf = (
+  rows: readonly { readonly item: StockItem; readonly onHand: number | null }[],
+  db: MesaDb = theDb,
+): Promise<Result<number>> =>
+  stored(WHERE, () =>
+    db.transaction('rw', db.stockItems, db.movements, async () => {
+      for (const { item, onHand } of rows) {
+        await db.stockItems.put(stockItemSchema.parse(item));
+        if (onHand === null) continue;
+        const b = balanceOf(await ofItem(db, item.id));
+        const lines = countedLines(b, onHand, {
+          itemId: item.id,
+          at: Date.now(),
+          by: null,
+          lot: null,
+          id: newId('line'),
+        });
+        await db.movements.bulkAdd(lines.map((l) => movementSchema.parse(l)));
+      }
+      return rows.length;
+    }),
+  );
