@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { BenchWorker } from './bench.worker';
+import type { DayWorker } from './day.worker';
 import type { HeatWorker } from './heat.worker';
 import type { LogWorker } from './log.worker';
 import type { RunWorker } from './run.worker';
@@ -110,6 +111,11 @@ export const inHeatWorker: InWorker<HeatWorker> = workerOf(
 /** When the runs will be over, apart again: it is asked while a window is calculated. */
 export const inRunWorker: InWorker<RunWorker> = workerOf(
   () => new Worker(new URL('./run.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** The day, planned and played out. */
+export const inDayWorker: InWorker<DayWorker> = workerOf(
+  () => new Worker(new URL('./day.worker.ts', import.meta.url), { type: 'module' }),
 );
 
 /** The log, filtered and charted: it holds a row of every entry. */

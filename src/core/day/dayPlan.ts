@@ -159,6 +159,22 @@ function busyOf(problem: Problem, outcome: Outcome): DayPlan['busy'] {
   };
 }
 
+/** What plays of chance say of one job, and how late it can be begun where its date is in danger. */
+function chancesOf(
+  endS: number,
+  i: number,
+  problem: Problem,
+  policy: Policy,
+  played: Plays,
+): Pick<DayJob, 'spread' | 'inTime' | 'latestS'> {
+  const p = played.jobs[i];
+  const inTime = p?.inTime ?? null;
+  const spread = { usualS: p?.usualS ?? endS, ninetyS: p?.ninetyS ?? endS };
+  const slower = Math.max(1, spread.ninetyS / Math.max(1, endS));
+  const danger = inTime !== null && inTime < AT_RISK;
+  return { spread, inTime, latestS: danger ? latestStart(problem, policy, i, slower) : null };
+}
+
 function dayJobs(
   work: readonly JobWork[],
   problem: Problem,
@@ -167,12 +183,7 @@ function dayJobs(
   played: Plays,
 ): readonly DayJob[] {
   return work.map((j, i) => {
-    const p = played.jobs[i];
     const endS = outcome.endS[i] ?? Infinity;
-    const inTime = p?.inTime ?? null;
-    const spread = { usualS: p?.usualS ?? endS, ninetyS: p?.ninetyS ?? endS };
-    const slower = Math.max(1, spread.ninetyS / Math.max(1, endS));
-    const danger = inTime !== null && inTime < AT_RISK;
     return {
       id: j.job.id,
       name: j.job.name,
@@ -182,13 +193,29 @@ function dayJobs(
       toPress: j.toPress,
       dueS: problem.work[i]?.dueS ?? null,
       endS,
-      spread,
-      inTime,
-      latestS: danger ? latestStart(problem, policy, i, slower) : null,
+      ...chancesOf(endS, i, problem, policy, played),
       presses: (problem.work[i]?.routes ?? []).map((r) => r.press),
       pinned: j.job.day.pins.length > 0,
     };
   });
+}
+
+/** As many plays as are asked for, but for a plan so long that they would take minutes: then as many as take seconds. */
+function playsFor(problem: Problem, policy: Policy, wanted: number, events: number): Plays {
+  const most = Math.max(LEAST_PLAYS, Math.floor(PLAY_EVENTS / Math.max(1, events)));
+  return plays(problem, policy, Math.min(wanted, most));
+}
+
+/** The same day, its chances from more plays. */
+export function refined(day: DayPlan, wanted: number = PLAYS): DayPlan {
+  const { problem, policy } = day;
+  const played = playsFor(problem, policy, wanted, simulate(problem, policy).events);
+  return {
+    ...day,
+    spread: played.all,
+    plays: played.plays,
+    jobs: day.jobs.map((j, i) => ({ ...j, ...chancesOf(j.endS, i, problem, policy, played) })),
+  };
 }
 
 /** The jobs of a shop as a day: what can be done is laid out, what cannot is left out with its reason. */
@@ -205,9 +232,7 @@ export function dayPlan(request: DayRequest, from: Policy | null = null): DayPla
   const start = from && from.order.length === problem.work.length ? from : null;
   const found = search(problem, EVENTS, start);
   const outcome = simulate(problem, found.policy, { keep: true });
-  const wanted = request.plays ?? PLAYS;
-  const many = Math.max(LEAST_PLAYS, Math.min(wanted, Math.floor(PLAY_EVENTS / Math.max(1, outcome.events))));
-  const played = plays(problem, found.policy, Math.min(wanted, many));
+  const played = playsFor(problem, found.policy, request.plays ?? PLAYS, outcome.events);
   const lines = linesOf(problem, outcome);
   return {
     nowMs,

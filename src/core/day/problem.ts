@@ -158,7 +158,7 @@ export function dayProblem(
   nowMs: number,
   spoilage: (j: JobWork) => number,
 ): DayProblem {
-  const { day, people } = shop.settings;
+  const { day } = shop.settings;
   const used = new Set(jobs.flatMap((j) => j.routes.map((r) => r.press.id)));
   const presses = shop.presses.filter((p) => used.has(p.id));
   const bare: Making = { shop, jobs, pace, nowMs, presses, overloaded: new Set() };
@@ -189,7 +189,7 @@ export function dayProblem(
     overloaded,
     problem: {
       windows: workingWindows(day, nowMs, horizonDays(work)),
-      people: people.length > 0 ? people.length : day.hands,
+      people: day.hands,
       printers: shop.settings.printers.length,
       presses: lines,
       circuits,

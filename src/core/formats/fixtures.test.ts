@@ -167,9 +167,15 @@ test('shops of before version 9 have the usual hours and an empty shelf; what ve
   const before = opened(readShopFile(read('shop-8.mesashop.json')));
   expect(before.shop.settings.day).toMatchObject({ hands: 1, circuits: [], breaks: [{ name: 'Lunch' }] });
   expect(before.books).toEqual({ items: [], movements: [], quotes: [] });
-  expect(before.jobs[0]).toMatchObject({ day: { pins: [] }, sell: { way: 'counter' }, finish: { packed: 0 } });
+  expect(before.jobs[0]).toMatchObject({
+    day: { pins: [] },
+    sell: { way: 'counter' },
+    finish: { packed: 0 },
+  });
   const { shop, jobs, books } = opened(readShopFile(read('shop-9.mesashop.json')));
-  expect(shop.settings.day.circuits).toMatchObject([{ ratingA: 20, pressIds: ['mug-press', 'tumbler-press-a'] }]);
+  expect(shop.settings.day.circuits).toMatchObject([
+    { ratingA: 20, pressIds: ['mug-press', 'tumbler-press-a'] },
+  ]);
   expect(shop.settings.money).toMatchObject({ payHourCents: 2000, terms: 'Half on order.' });
   expect(jobs[0]).toMatchObject({
     day: { dueAtMin: 900, pins: [{ pressId: 'mug-press' }] },
@@ -178,7 +184,9 @@ test('shops of before version 9 have the usual hours and an empty shelf; what ve
   });
   expect(books.items).toMatchObject([{ leftOver: 'charged', lots: [{ lot: 'L8', poor: true }] }]);
   expect(books.movements.map((m) => m.kind)).toEqual(['counted', 'ordered', 'pressed']);
-  expect(books.quotes).toMatchObject([{ number: 1, totalCents: 4400, history: [{ state: 'made' }, { state: 'sent' }] }]);
+  expect(books.quotes).toMatchObject([
+    { number: 1, totalCents: 4400, history: [{ state: 'made' }, { state: 'sent' }] },
+  ]);
 });
 
 test('there is a fixture of every version, today’s included', () => {

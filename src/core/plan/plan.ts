@@ -90,7 +90,7 @@ function planPiece(
 }
 
 /** Mean ink of the lowest picture, percent; null where nobody has looked. */
-function inkOf(job: Job, analyses: Readonly<Record<string, ImageAnalysis>>): number | null {
+export function inkOf(job: Job, analyses: Readonly<Record<string, ImageAnalysis>>): number | null {
   const ground = job.art.layers.find((l) => l.kind === 'picture');
   const look = ground?.kind === 'picture' ? analyses[ground.picture.id] : undefined;
   return look ? look.cells.reduce((s, c) => s + c.inkPct, 0) / look.cells.length : null;

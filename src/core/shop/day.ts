@@ -57,7 +57,7 @@ export const daySettingsSchema = z.strictObject({
     .check(z.maxLength(6, 'At most six breaks.')),
   /** Loads that can cool side by side. */
   coolingPlaces: z.int().check(z.gte(1, 'At least one place to cool.'), z.lte(200, 'At most 200.')),
-  /** Where nobody is named at the press, so many work here. */
+  /** So many people work here at once. */
   hands: z.int().check(z.gte(0, 'No fewer than none.'), z.lte(12, 'At most 12 people.')),
   /** A sheet of A4 at best quality, and how long a print dries before it is cut, s. */
   printA4S: z.number().check(z.gte(5, 'At least 5 s.'), z.lte(3600, 'At most an hour.')),

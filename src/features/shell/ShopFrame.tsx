@@ -9,10 +9,13 @@ import { UnitToggles } from './UnitToggles';
 
 const SHOP_PAGES = [
   { href: '/', label: 'Bench' },
+  { href: '/day', label: 'Day plan' },
   { href: '/pressing', label: 'At the presses' },
   { href: '/blanks', label: 'Blanks' },
   { href: '/presses', label: 'Presses' },
   { href: '/papers', label: 'Papers' },
+  { href: '/shelf', label: 'Shelf' },
+  { href: '/costs', label: 'Costs' },
   { href: '/logbook', label: 'Logbook' },
   { href: '/settings', label: 'Settings' },
 ] as const;

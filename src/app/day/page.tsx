@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { DayPage } from '@/features/day/DayPage';
+
+export const metadata: Metadata = { title: 'Day plan · Mesa Drift' };
+
+export default function Page() {
+  return <DayPage />;
+}

@@ -1,0 +1,120 @@
+import { fail, ok, type Result } from '../basics/result';
+import type { Job } from '../job/job';
+import type { ProvenCounts } from '../heat/choose';
+import { plan } from '../plan/plan';
+import { USUAL_INK_PCT } from '../plan/sheetCost';
+import { workTimes } from '../plan/workTimes';
+import { paceFrom, timedSteps, type PaceOf } from '../run/pace';
+import { withState } from '../run/pieces';
+import type { Shop } from '../shop/shop';
+import type { StockItem } from '../shop/stock';
+import {
+  atPrice,
+  blankEachCents,
+  priceOf,
+  reprintCents,
+  type CostGiven,
+  type Price,
+  type PriceWish,
+  type Seen,
+} from './cost';
+
+export interface CostAsk {
+  readonly jobs: readonly Job[];
+  readonly shop: Shop;
+  readonly items: readonly StockItem[];
+  readonly seen: Readonly<Record<string, Seen>>;
+  readonly proven: ProvenCounts;
+  /** Mean ink of the art, percent, by job, where it has been analysed. */
+  readonly inkPct: Readonly<Record<string, number>>;
+}
+
+/** What a job costs and what it is sold for. */
+export interface JobCost {
+  readonly jobId: string;
+  readonly jobName: string;
+  readonly blankName: string;
+  readonly pieces: number;
+  readonly given: CostGiven;
+  readonly wish: PriceWish;
+  /** Of all its pieces, at the price a person decided or else the calculated one. */
+  readonly price: Price;
+  readonly byHand: boolean;
+  /** The calculated prices of one, a dozen, a case, and the order. */
+  readonly ladder: readonly Price[];
+  readonly inkKnown: boolean;
+  /** Whether anybody said what a blank costs. */
+  readonly blankPriced: boolean;
+  readonly reprintPrintCents: number;
+  readonly reprintAllCents: number;
+}
+
+const WHERE = 'Cost';
+const DOZEN = 12;
+
+/** How a job is sold: its own wishes, else the shop’s. A counter keeps nothing. */
+export const wishOf = (job: Job, shop: Shop): PriceWish => ({
+  from: job.sell.priceFrom,
+  marginPct: job.sell.marginPct ?? shop.settings.money.marginPct,
+  feePct: job.sell.way === 'market' ? (job.sell.feePct ?? shop.settings.money.marketFeePct) : 0,
+});
+
+function one(job: Job, ask: CostAsk, pace: PaceOf): Result<JobCost> {
+  const { shop } = ask;
+  const made = plan(job, shop, { proven: ask.proven });
+  const { blank } = made.blank;
+  if (!blank) return fail('It has no blank yet.', WHERE, 'Choose one: most of the cost hangs on it.');
+  const { layout, printer } = made.sheet;
+  if (!layout) return fail('No paper takes it yet.', WHERE, 'See what stands in the way at its sheet.');
+  const times = workTimes(made, shop, pace);
+  if (!times)
+    return fail('It has no press yet.', WHERE, 'Choose one: hands, energy and spoilage hang on it.');
+  const item = ask.items.find((i) => i.kind === 'blank' && i.ofId === blank.id) ?? null;
+  const ink = ask.inkPct[job.id];
+  const given: CostGiven = {
+    times,
+    layout,
+    printer,
+    money: shop.settings.money,
+    inkPct: ink ?? USUAL_INK_PCT,
+    item,
+    blankCents: blank.costCents,
+    seen: ask.seen[job.id] ?? { good: 0, spoiled: 0 },
+  };
+  const pieces = made.press.good + made.press.left;
+  const wish = wishOf(job, shop);
+  const price = priceOf(given, pieces, wish);
+  if (!price.ok) return price;
+  const { priceCents } = job.sell;
+  const sizes = [1, DOZEN, ...(item ? [Math.max(1, Math.floor(item.caseSize))] : []), pieces];
+  const ladder = [...new Set(sizes)]
+    .sort((a, b) => a - b)
+    .flatMap((n) => {
+      const p = priceOf(given, n, wish);
+      return p.ok ? [p.value] : [];
+    });
+  return ok({
+    jobId: job.id,
+    jobName: job.name,
+    blankName: blank.name,
+    pieces,
+    given,
+    wish,
+    price:
+      priceCents === null
+        ? price.value
+        : { ...price.value, ...atPrice(price.value.cost, priceCents, wish.feePct) },
+    byHand: priceCents !== null,
+    ladder,
+    inkKnown: ink !== undefined,
+    blankPriced: blankEachCents(given) !== null,
+    reprintPrintCents: reprintCents(given, false),
+    reprintAllCents: reprintCents(given, true),
+  });
+}
+
+/** Costs and prices of jobs, each or why not. */
+export function jobCosts(ask: CostAsk): readonly { readonly job: Job; readonly cost: Result<JobCost> }[] {
+  const pace = paceFrom(timedSteps(ask.shop.runs.map(withState)));
+  return ask.jobs.map((job) => ({ job, cost: one(job, ask, pace) }));
+}

@@ -1,0 +1,27 @@
+import type { Seen } from '@/core/cost/cost';
+import type { Job } from '@/core/job/job';
+import { standing } from '@/core/shop/standing';
+import { db as theDb, type MesaDb } from './db';
+import { newestOnPress } from './log';
+
+/** Entries so far back say how a blank does on a press today. */
+const NEWEST = 200;
+
+/** Good and spoiled pieces of a job’s blank on its press, by the log as it stands. */
+export async function seenOn(job: Pick<Job, 'blankId' | 'pressId'>, db: MesaDb = theDb): Promise<Seen> {
+  if (job.blankId === null || job.pressId === null) return { good: 0, spoiled: 0 };
+  const entries = standing(await newestOnPress(job.blankId, job.pressId, NEWEST, db));
+  return {
+    good: entries.reduce((s, e) => s + e.good, 0),
+    spoiled: entries.reduce((s, e) => s + e.spoiled, 0),
+  };
+}
+
+/** The same of many jobs, by job. */
+export async function seenOfJobs(
+  jobs: readonly Job[],
+  db: MesaDb = theDb,
+): Promise<Readonly<Record<string, Seen>>> {
+  const all = await Promise.all(jobs.map(async (j) => [j.id, await seenOn(j, db)] as const));
+  return Object.fromEntries(all);
+}

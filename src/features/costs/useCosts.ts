@@ -1,0 +1,51 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo, useState } from 'react';
+import type { Result } from '@/core/basics/result';
+import type { JobCost } from '@/core/cost/jobCost';
+import type { Job } from '@/core/job/job';
+import { inkOf } from '@/core/plan/plan';
+import { keptAnalysis } from '@/data/analyses';
+import { seenOfJobs } from '@/data/seen';
+import { loadItems } from '@/data/shelf';
+import { notifyProblem } from '@/ui/notify';
+import { inDayWorker } from '@/workers/client';
+import { useShop } from '../shell/shopContext';
+
+/** Mean ink of the art of jobs whose ground has been analysed. */
+async function inkOfJobs(jobs: readonly Job[]): Promise<Readonly<Record<string, number>>> {
+  const found = await Promise.all(
+    jobs.map(async (job) => {
+      const ground = job.art.layers.find((l) => l.kind === 'picture');
+      const look = ground?.kind === 'picture' ? await keptAnalysis(ground.picture.id) : null;
+      const pct = ground?.kind === 'picture' && look ? inkOf(job, { [ground.picture.id]: look }) : null;
+      return pct === null ? [] : [[job.id, pct] as const];
+    }),
+  );
+  return Object.fromEntries(found.flat());
+}
+
+export type Costs = readonly { readonly job: Job; readonly cost: Result<JobCost> }[];
+
+/** What every job costs, from the worker; null until it is known. */
+export function useCosts(): Costs | null {
+  const { shop, jobs, proven } = useShop();
+  const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
+  const beside = useLiveQuery(
+    async () => ({ items: await loadItems(), seen: await seenOfJobs(all), inkPct: await inkOfJobs(all) }),
+    [all],
+  );
+  const [costs, setCosts] = useState<Costs | null>(null);
+  useEffect(() => {
+    if (!beside) return;
+    let gone = false;
+    void inDayWorker('Costs', (w) => w.costs({ jobs: all, shop, proven, ...beside })).then((r) => {
+      if (gone) return;
+      if (r.ok) setCosts(r.value);
+      else notifyProblem(r.problem);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [all, shop, proven, beside]);
+  return costs;
+}

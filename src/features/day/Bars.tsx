@@ -1,0 +1,96 @@
+import type { DayPlan } from '@/core/day/dayPlan';
+import type { Bar, Line } from '@/core/day/lines';
+import { barPath, groupsOf, type Range } from './chart';
+import { groundOf, kindText, shortName } from './dayWords';
+
+interface Props {
+  readonly day: DayPlan;
+  readonly line: Line;
+  readonly x: (s: number) => number;
+  readonly y: number;
+  readonly height: number;
+  readonly range: Range;
+  readonly chosen: number | null;
+  readonly onChoose: (work: number | null) => void;
+}
+
+/** Letters are about so wide, px. */
+const LETTER_PX = 6.6;
+const fits = (text: string, px: number): boolean => text.length * LETTER_PX + 8 <= px;
+
+function words(day: DayPlan, line: Line, b: Bar, px: number): string | null {
+  const name = b.work === null ? '' : shortName(day.jobs[b.work]?.name ?? '');
+  const kind = kindText(b.kind);
+  const counted = b.kind === 'tape' || b.kind === 'finish' ? `${kind} ${b.count}` : kind;
+  const tries =
+    line.kind === 'printer'
+      ? [`${name}, ${b.count}`, name]
+      : line.kind === 'cooling'
+        ? [`${name}, ${b.count}`, name]
+        : line.kind === 'hands'
+          ? [`${name}: ${counted}`, counted, kind]
+          : [kind];
+  return tries.find((t) => fits(t, px)) ?? null;
+}
+
+/** What one resource does, as bars that lean as the terraces do. */
+export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props) {
+  const past =
+    line.kind === 'press' ? (day.past.find((p) => p.press === day.presses[line.index]?.id)?.bars ?? []) : [];
+  const bars = [...past, ...line.bars].filter((b) => b.toS > range.fromS && b.fromS < range.toS);
+  // A press carries the name of its loads above them.
+  const named = line.kind === 'press';
+  const [top, tall] = named ? [y + 15, height - 21] : [y + 6, height - 12];
+  return (
+    <g>
+      {bars.map((b, i) => {
+        const left = x(Math.max(b.fromS, range.fromS));
+        const px = Math.max(1.5, x(Math.min(b.toS, range.toS)) - left);
+        const ground = groundOf(b.work);
+        const text = named ? null : words(day, line, b, px);
+        const dim = chosen !== null && b.work !== chosen;
+        return (
+          <g
+            key={i}
+            opacity={dim ? 0.25 : b.kind === 'done' ? 0.45 : 1}
+            onClick={() => onChoose(b.work)}
+            className="cursor-pointer"
+          >
+            <path
+              d={barPath(left, top, px, tall)}
+              fill={b.kind === 'warm' ? 'var(--color-warning)' : ground.fill}
+              className="stroke-ink"
+              strokeWidth={px > 4 ? 1 : 0.4}
+            />
+            {text && (
+              <text
+                x={left + 5}
+                y={top + tall * 0.66}
+                fill={ground.ink}
+                className="font-label text-fine font-semibold"
+              >
+                {text}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      {named &&
+        groupsOf(bars).map((g) => {
+          const left = x(Math.max(g.fromS, range.fromS));
+          const px = x(Math.min(g.toS, range.toS)) - left;
+          const text = `${g.pieces} ${shortName(day.jobs[g.work]?.name ?? '')}`;
+          return fits(text, px + 26) ? (
+            <text
+              key={`${g.work} ${g.fromS}`}
+              x={left}
+              y={y + 11}
+              className="fill-ink font-label text-fine font-medium"
+            >
+              {text}
+            </text>
+          ) : null;
+        })}
+    </g>
+  );
+}

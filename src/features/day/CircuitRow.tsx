@@ -1,0 +1,50 @@
+import type { DayPlan } from '@/core/day/dayPlan';
+
+interface Props {
+  readonly day: DayPlan;
+  readonly circuit: number;
+  readonly x: (s: number) => number;
+  readonly y: number;
+  readonly height: number;
+}
+
+/** What a circuit carries over time, under the line of what it may. */
+export function CircuitRow({ day, circuit, x, y, height }: Props) {
+  const c = day.circuits[circuit];
+  if (!c) return null;
+  const foot = y + height - 6;
+  const most = Math.max(c.carriesA, c.mostA) * 1.12;
+  const up = (amps: number) => foot - (amps / most) * (height - 14);
+  const [, right] = [x(0), Math.max(x(0), ...c.draw.map((d) => x(d.atS)))];
+  const steps = c.draw
+    .map((d, i) => {
+      const next = c.draw[i + 1];
+      return `L${x(d.atS)} ${up(d.amps)}H${next ? x(next.atS) : right}`;
+    })
+    .join('');
+  return (
+    <g>
+      <clipPath id={`circuit-${circuit}`}>
+        <rect x={Math.max(116, x(0))} y={y} width={4000} height={height} />
+      </clipPath>
+      <path
+        d={`M${x(0)} ${foot}${steps}V${foot}Z`}
+        className="fill-strata-6"
+        clipPath={`url(#circuit-${circuit})`}
+      />
+      <line
+        x1={116}
+        x2={4000}
+        y1={up(c.carriesA)}
+        y2={up(c.carriesA)}
+        className="stroke-act"
+        strokeWidth={2}
+        strokeDasharray="7 4"
+      />
+      <text x={10} y={y + height * 0.62 + 15} className="fill-soft font-label text-fine font-medium">
+        {c.mostA.toFixed(1)} of {c.carriesA.toFixed(0)} A
+      </text>
+      <line x1={116} x2={4000} y1={foot} y2={foot} className="stroke-ink" />
+    </g>
+  );
+}

@@ -1,0 +1,269 @@
+'use client';
+
+import { scaleLinear } from 'd3';
+import { useMemo, useRef, useState } from 'react';
+import type { DayPlan } from '@/core/day/dayPlan';
+import { closedIn, groupsOf, type Group, type Range, type Row } from './chart';
+import { Bars } from './Bars';
+import { CircuitRow } from './CircuitRow';
+import { clockText, dateText, groundOf, msOf, shortName } from './dayWords';
+import { useSize } from './useSize';
+
+const LABEL_PX = 116;
+const HEAD_PX = 40;
+const RIGHT_PX = 14;
+const LEAST_ROW_PX = 44;
+const MOST_ROW_PX = 70;
+const HOUR_S = 3600;
+
+export interface Moved {
+  readonly work: number;
+  readonly press: number;
+  readonly fromS: number;
+}
+
+interface Props {
+  readonly day: DayPlan;
+  readonly rows: readonly Row[];
+  readonly range: Range;
+  readonly nowS: number;
+  readonly chosen: number | null;
+  readonly onChoose: (work: number | null) => void;
+  readonly onMove: (m: Moved) => void;
+}
+
+interface Dragging {
+  readonly group: Group;
+  readonly press: number;
+  readonly startX: number;
+  readonly startY: number;
+  readonly dx: number;
+  readonly dy: number;
+}
+
+/** Lines of time: what every printer, person and press does, what cools, and what the circuits carry. */
+export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const { width, height } = useSize(box);
+  const rowPx = Math.max(
+    LEAST_ROW_PX,
+    Math.min(MOST_ROW_PX, (height - HEAD_PX - 8) / Math.max(1, rows.length)),
+  );
+  const x = useMemo(
+    () => scaleLinear([range.fromS, range.toS], [LABEL_PX, Math.max(LABEL_PX + 50, width - RIGHT_PX)]),
+    [range, width],
+  );
+  const [drag, setDrag] = useState<Dragging | null>(null);
+  const chartPx = HEAD_PX + rowPx * rows.length + 8;
+  const rowOfPress = (press: number) => rows.findIndex((r) => r.kind === 'line' && r.press === press);
+  const pressAt = (y: number): number | null => {
+    const row = rows[Math.floor((y - HEAD_PX) / rowPx)];
+    return row?.kind === 'line' ? row.press : null;
+  };
+  const drop = (d: Dragging) => {
+    const moved = Math.abs(d.dx) > 6 || Math.abs(d.dy) > rowPx / 2;
+    if (!moved) return onChoose(d.group.work);
+    const press = pressAt(HEAD_PX + rowOfPress(d.press) * rowPx + rowPx / 2 + d.dy) ?? d.press;
+    const fromS = Math.max(0, x.invert(x(d.group.fromS) + d.dx));
+    onMove({ work: d.group.work, press, fromS });
+  };
+  return (
+    <div
+      ref={box}
+      className="h-full min-h-0 overflow-auto bg-board"
+      tabIndex={0}
+      role="region"
+      aria-label="Lines of time"
+    >
+      {width > 0 && (
+        <svg
+          width={width}
+          height={chartPx}
+          role="img"
+          aria-label={spoken(day, rows)}
+          className="block select-none"
+        >
+          <Hours day={day} range={range} x={x} height={chartPx} />
+          <Closed day={day} range={range} x={x} height={chartPx} />
+          {rows.map((row, i) => {
+            const y = HEAD_PX + i * rowPx;
+            return (
+              <g key={row.label}>
+                <text x={10} y={y + rowPx * 0.62} className="fill-ink font-label text-fine font-semibold">
+                  {row.label}
+                </text>
+                {row.kind === 'circuit' ? (
+                  <CircuitRow day={day} circuit={row.circuit} x={x} y={y} height={rowPx} />
+                ) : (
+                  <>
+                    <line
+                      x1={LABEL_PX}
+                      x2={width - RIGHT_PX}
+                      y1={y + rowPx - 6}
+                      y2={y + rowPx - 6}
+                      className="stroke-ink"
+                    />
+                    <Bars
+                      day={day}
+                      line={row.line}
+                      x={x}
+                      y={y}
+                      height={rowPx}
+                      range={range}
+                      chosen={chosen}
+                      onChoose={onChoose}
+                    />
+                  </>
+                )}
+                {row.kind === 'line' &&
+                  row.press !== null &&
+                  groupsOf(row.line.bars)
+                    .filter((g) => g.toS > range.fromS && g.fromS < range.toS)
+                    .map((g) => (
+                      <rect
+                        key={`${g.work} ${g.fromS}`}
+                        data-group={day.jobs[g.work]?.id}
+                        x={x(Math.max(g.fromS, range.fromS))}
+                        y={y + 4}
+                        width={Math.max(8, x(Math.min(g.toS, range.toS)) - x(Math.max(g.fromS, range.fromS)))}
+                        height={rowPx - 10}
+                        fill="transparent"
+                        className="cursor-grab touch-none"
+                        onPointerDown={(e) => {
+                          e.currentTarget.setPointerCapture(e.pointerId);
+                          setDrag({
+                            group: g,
+                            press: row.press ?? 0,
+                            startX: e.clientX,
+                            startY: e.clientY,
+                            dx: 0,
+                            dy: 0,
+                          });
+                        }}
+                        onPointerMove={(e) =>
+                          setDrag((d) => d && { ...d, dx: e.clientX - d.startX, dy: e.clientY - d.startY })
+                        }
+                        onPointerUp={() => {
+                          if (drag) drop(drag);
+                          setDrag(null);
+                        }}
+                        onPointerCancel={() => setDrag(null)}
+                      >
+                        <title>{`${day.jobs[g.work]?.name ?? ''}: ${g.pieces} from ${clockText(msOf(day, g.fromS))}. Drag to move.`}</title>
+                      </rect>
+                    ))}
+              </g>
+            );
+          })}
+          {drag && (Math.abs(drag.dx) > 6 || Math.abs(drag.dy) > 6) && (
+            <g pointerEvents="none">
+              <rect
+                x={x(drag.group.fromS) + drag.dx}
+                y={HEAD_PX + rowOfPress(drag.press) * rowPx + 4 + drag.dy}
+                width={Math.max(8, x(drag.group.toS) - x(drag.group.fromS))}
+                height={rowPx - 10}
+                fill={groundOf(drag.group.work).fill}
+                opacity={0.7}
+                className="stroke-ink"
+                strokeWidth={2}
+              />
+              <text
+                x={x(drag.group.fromS) + drag.dx}
+                y={HEAD_PX + rowOfPress(drag.press) * rowPx + drag.dy}
+                className="fill-ink font-label text-fine font-semibold"
+              >
+                {shortName(day.jobs[drag.group.work]?.name ?? '')} from{' '}
+                {clockText(msOf(day, Math.max(0, x.invert(x(drag.group.fromS) + drag.dx))))}
+              </text>
+            </g>
+          )}
+          {nowS >= range.fromS && nowS <= range.toS && (
+            <g pointerEvents="none">
+              <line
+                x1={x(nowS)}
+                x2={x(nowS)}
+                y1={HEAD_PX - 10}
+                y2={chartPx}
+                className="stroke-act"
+                strokeWidth={3}
+              />
+              <text
+                x={x(nowS) + 5}
+                y={HEAD_PX - 4}
+                className="fill-act-deep font-label text-fine font-semibold"
+              >
+                now {clockText(msOf(day, nowS))}
+              </text>
+            </g>
+          )}
+        </svg>
+      )}
+    </div>
+  );
+}
+
+type Scale = (s: number) => number;
+
+/** Hours over the chart, or days where it spans several. */
+function Hours({ day, range, x, height }: { day: DayPlan; range: Range; x: Scale; height: number }) {
+  const spanH = (range.toS - range.fromS) / HOUR_S;
+  const stepH = spanH <= 14 ? 1 : spanH <= 48 ? 4 : 24 * Math.ceil(spanH / 24 / 10);
+  const first = new Date(msOf(day, range.fromS));
+  const base =
+    (new Date(first.getFullYear(), first.getMonth(), first.getDate()).getTime() - day.nowMs) / 1000;
+  const marks: number[] = [];
+  for (let s = base; s <= range.toS + 1; s += stepH * HOUR_S) if (s >= range.fromS - 1) marks.push(s);
+  return (
+    <g>
+      {marks.map((s) => (
+        <g key={s}>
+          <line x1={x(s)} x2={x(s)} y1={HEAD_PX - 8} y2={height} className="stroke-rule" />
+          <text x={x(s)} y={18} textAnchor="middle" className="fill-ink font-label text-fine font-semibold">
+            {stepH >= 24 ? dateText(msOf(day, s)) : clockText(msOf(day, s))}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+function Closed({ day, range, x, height }: { day: DayPlan; range: Range; x: Scale; height: number }) {
+  return (
+    <g>
+      {closedIn(day, range).map((c) => (
+        <g key={c.fromS}>
+          <rect
+            x={x(c.fromS)}
+            y={HEAD_PX - 8}
+            width={Math.max(0, x(c.toS) - x(c.fromS))}
+            height={height}
+            className="fill-ruling"
+          />
+          {c.toS - c.fromS < 3 * HOUR_S && x(c.toS) - x(c.fromS) > 26 && (
+            <text
+              x={(x(c.fromS) + x(c.toS)) / 2}
+              y={HEAD_PX - 12}
+              textAnchor="middle"
+              className="fill-soft font-label text-fine font-medium"
+            >
+              break
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** The chart in words. */
+function spoken(day: DayPlan, rows: readonly Row[]): string {
+  const presses = rows.flatMap((r) =>
+    r.kind === 'line' && r.press !== null ? [{ label: r.label, line: r.line }] : [],
+  );
+  return presses
+    .map(({ label, line }) => {
+      const groups = groupsOf(line.bars);
+      return `${label}: ${groups.length === 0 ? 'nothing' : groups.map((g) => `${g.pieces} ${day.jobs[g.work]?.name ?? ''} from ${clockText(msOf(day, g.fromS))}`).join(', ')}`;
+    })
+    .join('. ');
+}

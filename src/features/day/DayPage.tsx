@@ -1,0 +1,285 @@
+'use client';
+
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import Link from 'next/link';
+import { useEffect, useMemo, useState } from 'react';
+import { AT_RISK, type DayPlan } from '@/core/day/dayPlan';
+import type { Pin } from '@/core/job/job';
+import { changeJob } from '@/data/jobs';
+import { Button } from '@/ui/Button';
+import { notifyProblem, notifyWrong } from '@/ui/notify';
+import { Segments } from '@/ui/Segments';
+import { ShopFrame } from '../shell/ShopFrame';
+import { useShop } from '../shell/shopContext';
+import { dayRange, firstDay, rowsOf, wholeRange } from './chart';
+import { DayChart, type Moved } from './DayChart';
+import { DayFigures, Delays, Promises } from './DayAside';
+import { delays, msOf, pieceCount, weekdayText, dateText, whenText } from './dayWords';
+import { PlaceJob } from './PlaceJob';
+import { useDay } from './useDay';
+import { useEarned } from './useEarned';
+import { WhatIfs } from './WhatIfs';
+
+const NOW_EVERY_MS = 20_000;
+
+function useNowS(day: DayPlan | null): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), NOW_EVERY_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return day ? Math.max(0, (now - day.nowMs) / 1000) : 0;
+}
+
+/** What stands in the way of the day, worst first: a sentence each. */
+function warnings(day: DayPlan): readonly string[] {
+  const at = (s: number) => whenText(msOf(day, s), day.nowMs);
+  return [
+    ...(day.problem.people === 0
+      ? ['Nobody works here: say in the settings how many pairs of hands there are.']
+      : []),
+    ...(day.windows.length === 0 ? ['The shop is never open: write its hours in the settings.'] : []),
+    ...day.overloaded.map(
+      (o) =>
+        `${o.circuitName} carries ${o.carriesA.toFixed(1)} A for hours; ${o.pressName} on it draws ${o.drawsA.toFixed(1)} A. It needs another circuit: local electrical code and a licensed electrician decide.`,
+    ),
+    ...day.jobs
+      .filter((j) => j.inTime !== null && j.inTime < AT_RISK)
+      .sort((a, b) => (a.inTime ?? 1) - (b.inTime ?? 1))
+      .map((j) => {
+        const due = j.dueS === null ? '' : at(j.dueS);
+        return j.latestS === null
+          ? `${j.name} will not be ready by ${due}, however soon it is begun: packed about ${at(j.endS)}.`
+          : `${j.name} must be begun by ${at(j.latestS)} to be ready by ${due}; in time in ${Math.round((j.inTime ?? 0) * 100)} of 100.`;
+      }),
+    ...(day.jobs.some((j) => !Number.isFinite(j.endS)) && day.problem.people > 0 && day.windows.length > 0
+      ? ['Some of it is never done: a job has no press that can be turned on.']
+      : []),
+  ];
+}
+
+/** The jobs of the shop as one day: lines of time, what they add up to, and what would change them. */
+export function DayPage() {
+  const { shop } = useShop();
+  const { day, before, busy, rough } = useDay();
+  return (
+    <ShopFrame
+      title={day ? weekdayText(day.nowMs) : 'Day plan'}
+      about={
+        day
+          ? `${day.jobs.length} ${day.jobs.length === 1 ? 'job' : 'jobs'} · ${pieceCount(day)} pieces${day.jobs.length > 0 ? ` · done about ${whenText(msOf(day, day.spread.usualS), day.nowMs)}, nine in ten by ${whenText(msOf(day, day.spread.ninetyS), day.nowMs)}` : ''}${busy || rough ? ' …' : ''}`
+          : 'laying it out…'
+      }
+    >
+      {day ? (
+        day.jobs.length === 0 && day.leftOut.length === 0 ? (
+          <Nothing />
+        ) : (
+          <Laid day={day} before={before} shop={shop} />
+        )
+      ) : (
+        <p className="p-6 text-soft" role="status">
+          Every open job is laid over the presses, hands and hours of the shop.
+        </p>
+      )}
+    </ShopFrame>
+  );
+}
+
+const Nothing = () => (
+  <div className="grid gap-2 p-8 text-lead">
+    <p>
+      No job is open. Begin one on the bench, with its blank, its press and its date, and it is laid out here.
+    </p>
+    <Link href="/" className="underline">
+      To the bench
+    </Link>
+  </div>
+);
+
+interface LaidProps {
+  readonly day: DayPlan;
+  readonly before: DayPlan | null;
+  readonly shop: ReturnType<typeof useShop>['shop'];
+}
+
+function Laid({ day, before, shop }: LaidProps) {
+  const { settings } = shop;
+  const [shown, setShown] = useState<number | null>(null);
+  const [view, setView] = useState<'day' | 'all'>('day');
+  const [chosenId, setChosenId] = useState<string | null>(null);
+  const [undo, setUndo] = useState<(() => void) | null>(null);
+  const nowS = useNowS(day);
+  const days = shown ?? firstDay(day);
+  const names = useMemo(
+    () => ({
+      printers: settings.printers.map((p) => p.name),
+      people: settings.people,
+      circuits: settings.day.circuits.map((c) => c.name),
+    }),
+    [settings],
+  );
+  const rows = useMemo(() => rowsOf(day, names), [day, names]);
+  const range = useMemo(() => (view === 'all' ? wholeRange(day) : dayRange(day, days)), [day, days, view]);
+  const found = day.jobs.findIndex((j) => j.id === chosenId);
+  const chosen = found >= 0 ? found : null;
+  const job = day.jobs[found];
+  const earned = useEarned(day);
+
+  const setPins = async (jobId: string, pins: readonly Pin[]) => {
+    let was: readonly Pin[] = [];
+    const r = await changeJob(jobId, (j) => {
+      was = j.day.pins;
+      return { ...j, day: { ...j.day, pins: [...pins] } };
+    });
+    if (!r.ok) return notifyProblem(r.problem);
+    setUndo(() => () => {
+      void changeJob(jobId, (j) => ({ ...j, day: { ...j.day, pins: [...was] } }));
+      setUndo(null);
+    });
+  };
+  const move = ({ work, press, fromS }: Moved) => {
+    const of = day.jobs[work];
+    const to = day.presses[press];
+    if (!of || !to) return;
+    setChosenId(of.id);
+    if (!of.presses.includes(press))
+      return notifyWrong(`${of.name} does not go through ${to.name}: choose the press in the job first.`);
+    void setPins(of.id, [{ pressId: to.id, from: Math.round(msOf(day, fromS)) }]);
+  };
+  const wait = async (jobId: string) => {
+    const r = await changeJob(jobId, (j) => ({ ...j, day: { ...j.day, waits: true } }));
+    if (!r.ok) return notifyProblem(r.problem);
+    setChosenId(null);
+    setUndo(() => () => {
+      void changeJob(jobId, (j) => ({ ...j, day: { ...j.day, waits: false } }));
+      setUndo(null);
+    });
+  };
+  const shownMs = msOf(day, range.fromS);
+  return (
+    <div className="flex h-full flex-col lg:flex-row">
+      <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+        <div className="flex flex-wrap items-center gap-2 border-b border-rule px-3 py-1.5">
+          <Segments
+            label="Show"
+            value={view}
+            options={[
+              { value: 'day', label: 'One day' },
+              { value: 'all', label: 'All of it' },
+            ]}
+            onChange={setView}
+          />
+          {view === 'day' && (
+            <>
+              <Button
+                kind="quiet"
+                aria-label="Day before"
+                disabled={days === 0}
+                onClick={() => setShown(days - 1)}
+              >
+                <ChevronLeft size={18} aria-hidden />
+              </Button>
+              <span className="min-w-28 text-center font-label font-semibold">
+                {weekdayText(shownMs)} {dateText(shownMs)}
+              </span>
+              <Button kind="quiet" aria-label="Day after" onClick={() => setShown(days + 1)}>
+                <ChevronRight size={18} aria-hidden />
+              </Button>
+            </>
+          )}
+          <span className="ml-auto hidden text-fine text-soft xl:inline">
+            Drag the loads of a job to lock them to a press and a time.
+          </span>
+        </div>
+        <div className="min-h-96 flex-1 lg:min-h-0">
+          <DayChart
+            day={day}
+            rows={rows}
+            range={range}
+            nowS={nowS}
+            chosen={chosen}
+            onChoose={(w) => setChosenId(w === null || w === chosen ? null : (day.jobs[w]?.id ?? null))}
+            onMove={move}
+          />
+        </div>
+        <Foot day={day} />
+      </div>
+      <aside
+        aria-label="How it adds up"
+        tabIndex={0}
+        className="shrink-0 border-t-2 border-ink bg-sheet px-3 py-2 lg:w-72 lg:overflow-y-auto lg:border-t-0 lg:border-l-2"
+      >
+        <Delays list={undo ? delays(before, day) : []} onUndo={undo} />
+        {job && (
+          <PlaceJob
+            key={`${job.id} ${String(job.pinned)}`}
+            day={day}
+            job={job}
+            work={found}
+            shownMs={shownMs}
+            presses={shop.presses.filter((p) => job.presses.some((i) => day.presses[i]?.id === p.id))}
+            onPin={(pressId, from) => void setPins(job.id, [{ pressId, from: Math.round(from) }])}
+            onFree={() => void setPins(job.id, [])}
+            onWait={() => void wait(job.id)}
+            onClose={() => setChosenId(null)}
+          />
+        )}
+        <h2 className="font-name text-lead font-semibold">How it adds up</h2>
+        <DayFigures day={day} names={names} earned={earned} />
+        <Promises
+          day={day}
+          chosen={chosen}
+          onChoose={(w) => setChosenId(w === chosen ? null : (day.jobs[w]?.id ?? null))}
+        />
+        <WaitingBack day={day} />
+        <WhatIfs day={day} shop={shop} />
+      </aside>
+    </div>
+  );
+}
+
+/** Jobs a person held back, to be let in again. */
+function WaitingBack({ day }: { day: DayPlan }) {
+  const held = day.leftOut.filter((l) => l.left.why === 'waits');
+  if (held.length === 0) return null;
+  return (
+    <ul aria-label="Held back" className="mt-1 flex flex-wrap gap-2">
+      {held.map((l) => (
+        <li key={l.jobId}>
+          <Button onClick={() => void changeJob(l.jobId, (j) => ({ ...j, day: { ...j.day, waits: false } }))}>
+            Take {l.name} in again
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What stands in the way, and the one next step. */
+function Foot({ day }: { day: DayPlan }) {
+  const found = warnings(day);
+  return (
+    <div className="flex items-center gap-3 border-t-2 border-ink bg-sheet px-4 py-2">
+      <ul aria-label="In the way" className="min-w-0 flex-1">
+        {found.length === 0 ? (
+          <li className="text-soft">Every job with a date is packed by it, nine in ten.</li>
+        ) : (
+          found.slice(0, 2).map((w) => (
+            <li key={w} className="flex items-stretch gap-2.5">
+              <span aria-hidden className="w-1.5 shrink-0 bg-act" />
+              <span className="py-0.5 leading-snug">{w}</span>
+            </li>
+          ))
+        )}
+        {found.length > 2 && <li className="font-label text-fine text-soft">and {found.length - 2} more</li>}
+      </ul>
+      <Link
+        href="/pressing"
+        className="inline-flex min-h-12 shrink-0 items-center bg-act px-5 font-name text-name font-semibold text-white hover:bg-act-deep"
+      >
+        Start the day
+      </Link>
+    </div>
+  );
+}

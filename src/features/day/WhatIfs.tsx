@@ -1,0 +1,117 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { earlierWindows, type DayPlan } from '@/core/day/dayPlan';
+import type { Answer, WhatIf } from '@/core/day/whatIf';
+import type { Shop } from '@/core/shop/shop';
+import { Button } from '@/ui/Button';
+import { NumberField } from '@/ui/NumberField';
+import { Select } from '@/ui/Select';
+import { inDayWorker } from '@/workers/client';
+import { lengthText, msOf, whenText } from './dayWords';
+
+interface Asked {
+  readonly label: string;
+  readonly what: WhatIf;
+}
+
+/** What is worth asking of this day: another of the press that is busiest, more hands, an earlier start. */
+function usual(day: DayPlan, shop: Shop): readonly Asked[] {
+  const busiest = day.busy.presses.reduce((m, b, i) => (b > (day.busy.presses[m] ?? 0) ? i : m), 0);
+  const press = day.presses[busiest];
+  const days = Math.ceil((day.windows.at(-1)?.toS ?? 0) / 86_400) + 1;
+  return [
+    ...(press
+      ? [{ label: `A second ${press.name.toLowerCase()}`, what: { kind: 'press', press: busiest } as const }]
+      : []),
+    { label: 'One more pair of hands', what: { kind: 'person' } },
+    {
+      label: 'Open an hour earlier',
+      what: { kind: 'earlier', windows: earlierWindows(shop, day.nowMs, days, 60) },
+    },
+  ];
+}
+
+function AnswerText({ day, answer }: { day: DayPlan; answer: Answer | undefined }) {
+  if (!answer) return <span className="text-soft">…</span>;
+  const gain = day.makespanS - answer.makespanS;
+  return (
+    <span className="text-right">
+      <span className="font-label font-semibold">{whenText(msOf(day, answer.makespanS), day.nowMs)}</span>
+      <span className="block font-label text-fine font-medium text-soft">
+        {Math.abs(gain) < 60 ? 'no difference' : `${lengthText(gain)} ${gain > 0 ? 'sooner' : 'later'}`}
+        {answer.late !== day.score.late && `, ${answer.late} late`}
+      </span>
+    </span>
+  );
+}
+
+/** What would happen if: answers from the same search, in the worker. */
+export function WhatIfs({ day, shop }: { day: DayPlan; shop: Shop }) {
+  const [answers, setAnswers] = useState<Readonly<Record<string, Answer>>>({});
+  const [jobId, setJobId] = useState(day.jobs[0]?.id ?? '');
+  const [more, setMore] = useState(24);
+  const [asked, setAsked] = useState<{
+    readonly of: string;
+    readonly answer: Answer;
+    readonly work: number;
+  } | null>(null);
+  useEffect(() => {
+    const stop = new AbortController();
+    void (async () => {
+      setAnswers({});
+      for (const { label, what } of usual(day, shop)) {
+        const found = await inDayWorker('What if', (w) => w.answer(day.problem, day.policy, what));
+        if (stop.signal.aborted) return;
+        if (found.ok) setAnswers((a) => ({ ...a, [label]: found.value }));
+      }
+    })();
+    return () => stop.abort();
+    // The same plan gives the same answers: its chances do not matter here.
+  }, [day.problem, day.policy]); // eslint-disable-line react-hooks/exhaustive-deps
+  if (day.jobs.length === 0) return null;
+  const work = Math.max(
+    0,
+    day.jobs.findIndex((j) => j.id === jobId),
+  );
+  const ask = async () => {
+    const found = await inDayWorker('What if', (w) =>
+      w.answer(day.problem, day.policy, { kind: 'more', work, pieces: more }),
+    );
+    if (found.ok)
+      setAsked({ of: `${more} more of ${day.jobs[work]?.name ?? ''}`, answer: found.value, work });
+  };
+  return (
+    <section aria-label="What if">
+      <h2 className="mt-3 font-name text-lead font-semibold">What if</h2>
+      <ul>
+        {usual(day, shop).map(({ label }) => (
+          <li key={label} className="flex items-start justify-between gap-2 border-b border-rule py-1.5">
+            <span>{label}</span>
+            <AnswerText day={day} answer={answers[label]} />
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2 flex flex-wrap items-end gap-2">
+        <NumberField label="More pieces" value={more} min={1} max={10_000} whole onValue={setMore} />
+        <Select
+          label="More of which job"
+          value={day.jobs[work]?.id ?? ''}
+          options={day.jobs.map((j) => ({ value: j.id, label: j.name }))}
+          onChange={setJobId}
+          className="w-44"
+        />
+        <Button onClick={() => void ask()}>Ask</Button>
+      </div>
+      {asked && (
+        <p role="status" className="mt-2">
+          {asked.of}: packed {whenText(msOf(day, asked.answer.endS[asked.work] ?? Infinity), day.nowMs)}, all
+          of it by {whenText(msOf(day, asked.answer.makespanS), day.nowMs)}
+          {asked.answer.late > day.score.late
+            ? `; ${asked.answer.late} of the jobs late.`
+            : '; no job later than its date for it.'}
+        </p>
+      )}
+    </section>
+  );
+}

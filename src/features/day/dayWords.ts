@@ -1,0 +1,132 @@
+import type { DayPlan } from '@/core/day/dayPlan';
+import type { LeftOut } from '@/core/day/jobWork';
+import type { Bar } from '@/core/day/lines';
+
+/** The grounds jobs go by on the lines of time, in their order, and whether their words are dark. */
+const GROUNDS = [
+  { fill: 'var(--color-strata-2)', dark: false },
+  { fill: 'var(--color-strata-7)', dark: false },
+  { fill: 'var(--color-strata-5)', dark: true },
+  { fill: 'var(--color-strata-8)', dark: false },
+  { fill: 'var(--color-strata-3)', dark: false },
+  { fill: 'var(--color-strata-6)', dark: true },
+  { fill: 'var(--color-measured)', dark: false },
+  { fill: 'var(--color-strata-4)', dark: true },
+] as const;
+
+export interface Ground {
+  readonly fill: string;
+  readonly ink: string;
+}
+export function groundOf(work: number | null): Ground {
+  const g = GROUNDS[(work ?? 0) % GROUNDS.length];
+  return work === null || !g
+    ? { fill: 'var(--color-warning)', ink: 'var(--color-ink)' }
+    : { fill: g.fill, ink: g.dark ? 'var(--color-ink)' : '#ffffff' };
+}
+
+const KIND_WORDS: Readonly<Record<Bar['kind'], string>> = {
+  print: 'print',
+  dry: 'dry',
+  trim: 'cut',
+  tape: 'tape',
+  set: 'set the press',
+  change: 'change over',
+  warm: 'warm up',
+  hands: 'at the press',
+  press: 'press',
+  cool: 'cool',
+  finish: 'finish, box',
+  done: 'pressed',
+};
+export const kindText = (kind: Bar['kind']): string => KIND_WORDS[kind];
+
+export const leftText = (left: LeftOut): string => {
+  switch (left.why) {
+    case 'packed':
+      return 'all packed';
+    case 'waits':
+      return 'held back by hand';
+    case 'no-blank':
+      return 'no blank chosen yet';
+    case 'no-sheet':
+      return 'no paper takes it yet';
+    case 'no-press':
+      return 'no press chosen, and none takes it as it stands';
+    case 'blocked':
+      return `something stands in its way on ${left.pressName}`;
+  }
+};
+
+const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hour12: false });
+const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long' });
+const SHORT = new Intl.DateTimeFormat('en-GB', { weekday: 'short' });
+const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
+
+const midnight = (ms: number): number => {
+  const d = new Date(ms);
+  return new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime();
+};
+const DAY_MS = 86_400_000;
+export const daysApart = (a: number, b: number): number => Math.round((midnight(b) - midnight(a)) / DAY_MS);
+
+/** “16:20” today, “Mon 10:10” this week, “Mon 14 Dec 10:10” later. */
+export function whenText(ms: number, nowMs: number): string {
+  if (!Number.isFinite(ms)) return 'never';
+  const days = daysApart(nowMs, ms);
+  const clock = CLOCK.format(ms);
+  if (days === 0) return clock;
+  return Math.abs(days) < 7
+    ? `${SHORT.format(ms)} ${clock}`
+    : `${SHORT.format(ms)} ${DATE.format(ms)} ${clock}`;
+}
+export const weekdayText = (ms: number): string => WEEKDAY.format(ms);
+export const dateText = (ms: number): string => DATE.format(ms);
+export const clockText = (ms: number): string => CLOCK.format(ms);
+
+/** “40 min”, “2 h 10 min”, “3 days”. */
+export function lengthText(s: number): string {
+  const min = Math.round(Math.abs(s) / 60);
+  if (min < 60) return `${min} min`;
+  if (min < 48 * 60) return `${Math.floor(min / 60)} h${min % 60 ? ` ${min % 60} min` : ''}`;
+  return `${Math.round(min / 1440)} days`;
+}
+
+export const msOf = (day: Pick<DayPlan, 'nowMs'>, s: number): number => day.nowMs + s * 1000;
+
+/** Whole pieces in all jobs of a day. */
+export const pieceCount = (day: DayPlan): number => day.jobs.reduce((n, j) => n + j.pieces - j.packed, 0);
+
+/** A short name for a narrow bar. */
+export const shortName = (name: string): string => {
+  const words = name.split(' ');
+  return words.at(-1) ?? name;
+};
+
+/** What holds the day up, in a word: a press, the hands, a printer. */
+export function bottleneckText(day: DayPlan, printers: readonly string[]): string {
+  const { by, which } = day.bound;
+  if (by === 'hands')
+    return day.problem.people === 1 ? 'one pair of hands' : `${day.problem.people} pairs of hands`;
+  if (by === 'nothing') return 'nothing';
+  if (by === 'printer') return printers[which[0] ?? 0] ?? 'the printer';
+  return which.map((i) => day.presses[i]?.name ?? '').join(', ');
+}
+
+export interface Delay {
+  readonly name: string;
+  readonly byS: number;
+}
+
+/** Jobs that end at another time than before, by more than two minutes, most first. */
+export function delays(before: DayPlan | null, after: DayPlan): readonly Delay[] {
+  if (!before) return [];
+  return after.jobs
+    .flatMap((j) => {
+      const was = before.jobs.find((b) => b.id === j.id);
+      if (!was || !Number.isFinite(j.endS) || !Number.isFinite(was.endS)) return [];
+      const byS = j.endS - was.endS + (after.nowMs - before.nowMs) / 1000;
+      return Math.abs(byS) > 120 ? [{ name: j.name, byS }] : [];
+    })
+    .sort((a, b) => Math.abs(b.byS) - Math.abs(a.byS));
+}

@@ -1,0 +1,75 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { spoilageOf } from '@/core/cost/cost';
+import type { DayPlan } from '@/core/day/dayPlan';
+import { seenOfJobs } from '@/data/seen';
+import { inDayWorker } from '@/workers/client';
+import { notifyProblem } from '@/ui/notify';
+import { useShop } from '../shell/shopContext';
+
+/** The day is laid out anew so often where nothing happens: the clock alone moves it. */
+const ANEW_MS = 5 * 60_000;
+/** Plays of the first answer; the many follow. */
+const FIRST_PLAYS = 80;
+
+export interface DayView {
+  readonly day: DayPlan | null;
+  /** The day before the newest change. */
+  readonly before: DayPlan | null;
+  /** Whether it is being laid out anew, and whether its chances still come from few plays. */
+  readonly busy: boolean;
+  readonly rough: boolean;
+}
+
+/** A moment that moves on by itself. */
+function useTick(everyMs: number): number {
+  const [at, setAt] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setAt(Date.now()), everyMs);
+    return () => clearInterval(timer);
+  }, [everyMs]);
+  return at;
+}
+
+/** The jobs of the shop as a day, from the worker; laid out anew whenever a job, the shop or a run changes. */
+export function useDay(): DayView {
+  const { shop, jobs, proven } = useShop();
+  const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
+  const seen = useLiveQuery(() => seenOfJobs(all), [all]);
+  const tick = useTick(ANEW_MS);
+  const [view, setView] = useState<DayView>({ day: null, before: null, busy: true, rough: true });
+  const last = useRef<DayPlan | null>(null);
+  useEffect(() => {
+    if (!seen) return;
+    const stop = new AbortController();
+    const spoilage = Object.fromEntries(Object.entries(seen).map(([id, s]) => [id, spoilageOf(s)]));
+    const request = {
+      jobs: all,
+      shop,
+      proven,
+      nowMs: Math.max(tick, Date.now()),
+      spoilage,
+      plays: FIRST_PLAYS,
+    };
+    const order = last.current;
+    const sameJobs = order && order.jobs.length === all.length ? order.policy : null;
+    void (async () => {
+      setView((v) => ({ ...v, busy: true }));
+      const made = await inDayWorker('Day plan', (w) => w.plan(request, sameJobs));
+      if (stop.signal.aborted) return;
+      if (!made.ok) {
+        notifyProblem(made.problem);
+        return;
+      }
+      const before = last.current;
+      last.current = made.value;
+      setView({ day: made.value, before, busy: false, rough: true });
+      const more = await inDayWorker('Day plan', (w) => w.refine(made.value));
+      if (stop.signal.aborted || !more.ok) return;
+      last.current = more.value;
+      setView((v) => ({ ...v, day: more.value, rough: false }));
+    })();
+    return () => stop.abort();
+  }, [all, shop, proven, seen, tick]);
+  return view;
+}

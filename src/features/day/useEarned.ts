@@ -1,0 +1,32 @@
+import { useMemo } from 'react';
+import type { DayPlan } from '@/core/day/dayPlan';
+import { useCosts } from '../costs/useCosts';
+import { useShop } from '../shell/shopContext';
+
+export interface Earned {
+  readonly cents: number;
+  readonly hourCents: number;
+  readonly currency: string;
+}
+
+/** What the jobs of a day leave above their cost, and what an hour of hands in them brings; null until every one of them is known. */
+export function useEarned(day: DayPlan): Earned | null {
+  const costs = useCosts();
+  const { shop } = useShop();
+  return useMemo(() => {
+    if (!costs) return null;
+    const of = day.jobs.flatMap((j) => {
+      const found = costs.find((c) => c.job.id === j.id)?.cost;
+      return found?.ok ? [found.value] : [];
+    });
+    if (of.length === 0 || of.length < day.jobs.length) return null;
+    const hours = of.reduce((s, c) => s + c.price.cost.handsS, 0) / 3600;
+    const cents = of.reduce((s, c) => s + c.price.earnedCents, 0);
+    const pay = of.reduce((s, c) => s + (c.price.cost.lines.find((l) => l.part === 'labour')?.cents ?? 0), 0);
+    return {
+      cents,
+      hourCents: hours > 0 ? Math.round((cents + pay) / hours) : 0,
+      currency: shop.settings.currency,
+    };
+  }, [costs, day, shop.settings.currency]);
+}

@@ -1,0 +1,115 @@
+'use client';
+
+import { ChevronDown } from 'lucide-react';
+import { Collapsible } from 'radix-ui';
+import { memo } from 'react';
+import type { Figure } from '@/core/figures/figure';
+import { quantityText } from '@/core/units/format';
+import { fineMm } from '@/core/units/quantity';
+import { FigureValue, useUncertainty } from './FigureValue';
+import { Say, useUnits } from './units';
+
+interface Props {
+  readonly figures: readonly Figure[];
+  /** Finds the figures one is made from. */
+  readonly find: (id: string) => Figure | undefined;
+}
+
+/** Figures with their working, a line each; opening one shows the whole arithmetic. */
+export const FigureLines = ({ figures, find }: Props) => (
+  <ul>
+    {figures.map((f) => (
+      <li key={f.id} className="border-b border-rule">
+        <FigureLine figure={f} find={find} />
+      </li>
+    ))}
+  </ul>
+);
+
+const FigureLine = memo(function FigureLine({ figure, find }: { figure: Figure; find: Props['find'] }) {
+  const uncertainty = useUncertainty(figure);
+  const more =
+    figure.arithmetic.length > 0 ||
+    figure.inputs.length > 0 ||
+    uncertainty !== null ||
+    (figure.improve?.length ?? 0) > 0;
+  const head = (
+    <>
+      <span className="flex flex-wrap items-baseline justify-between gap-x-2">
+        <span className="leading-tight">{figure.label}</span>
+        <FigureValue figure={figure} />
+      </span>
+      <span className="flex justify-between gap-1 font-label text-fine leading-snug font-medium text-soft">
+        <span>
+          <Say phrase={figure.working} />
+        </span>
+        {more && (
+          <ChevronDown size={14} aria-hidden className="mt-0.5 shrink-0 group-data-[state=open]:rotate-180" />
+        )}
+      </span>
+    </>
+  );
+  if (!more) return <div className="py-2">{head}</div>;
+  return (
+    <Collapsible.Root>
+      <Collapsible.Trigger className="group block w-full py-2 text-left hover:bg-board">
+        {head}
+      </Collapsible.Trigger>
+      <Collapsible.Content className="mb-2 border-l-4 border-strata-5 pl-2 font-label text-fine leading-snug">
+        <Detail figure={figure} uncertainty={uncertainty} find={find} />
+      </Collapsible.Content>
+    </Collapsible.Root>
+  );
+});
+
+/** What following the advice would buy, in the figure’s own unit. */
+function Bought({ figure, by }: { figure: Figure; by: number }) {
+  const units = useUnits();
+  const q = figure.quantity;
+  // A chance is not narrowed in its own unit: what is bought there is length.
+  const shown = q.kind === 'length' ? { ...q, value: by, fine: true } : fineMm(by);
+  return by > 0.005 ? <>It would narrow it by {quantityText(shown, units)}.</> : null;
+}
+
+interface DetailProps {
+  readonly figure: Figure;
+  readonly uncertainty: string | null;
+  readonly find: Props['find'];
+}
+
+function Detail({ figure, uncertainty, find }: DetailProps) {
+  const inputs = figure.inputs.flatMap((id) => find(id) ?? []);
+  return (
+    <div className="grid gap-1.5">
+      {figure.arithmetic.map((line, i) => (
+        <p key={i}>
+          <Say phrase={line} />
+        </p>
+      ))}
+      {inputs.length > 0 && (
+        <ul>
+          {inputs.map((f) => (
+            <li key={f.id} className="flex justify-between gap-2">
+              <span>from {f.label.toLowerCase()}</span>
+              <FigureValue figure={f} size="text-fine" />
+            </li>
+          ))}
+        </ul>
+      )}
+      {uncertainty && <p>{uncertainty}</p>}
+      {figure.improve && figure.improve.length > 0 && (
+        <>
+          <p className="font-semibold">To know it better</p>
+          <ul className="grid gap-1">
+            {figure.improve.map((i) => (
+              <li key={i.label}>
+                {Math.round(i.share * 100)}% of the uncertainty is {i.label}. {i.advice}{' '}
+                <Bought figure={figure} by={i.buys} />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}
