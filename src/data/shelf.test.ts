@@ -22,7 +22,7 @@ import {
   receiveOrder,
   removeItem,
   restoreItem,
-  usePartsOf,
+  takeParts,
 } from './shelf';
 import { loadShop } from './shop';
 
@@ -128,10 +128,10 @@ test('packed pieces take their parts with them', async () => {
   const d = await demo();
   const blank = (await loadShop(d)).blanks.find((b) => b.id === 'panel-400-600');
   if (!blank) throw new Error('no panel');
-  expect(value(await usePartsOf(blank, 'star-map-panel', 1, d))).toBe(1);
+  expect(value(await takeParts(blank, 'star-map-panel', 1, d))).toBe(1);
   const hanger = async () => (await loadShelf(d)).find((x) => x.item.id === 'shelf-hanger')?.balance.onHand;
   expect(await hanger()).toBe(0);
-  value(await usePartsOf(blank, 'star-map-panel', -1, d));
+  value(await takeParts(blank, 'star-map-panel', -1, d));
   expect(await hanger()).toBe(1);
 });
 

@@ -196,7 +196,7 @@ export async function followRun(db: MesaDb, run: Run): Promise<void> {
 }
 
 /** Parts that packed pieces took with them; fewer packed puts them back. */
-export const usePartsOf = (
+export const takeParts = (
   blank: Blank,
   jobId: string,
   pieces: number,

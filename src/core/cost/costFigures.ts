@@ -4,7 +4,7 @@ import { say, type Phrase } from '../units/phrase';
 import { count, seconds, word } from '../units/quantity';
 import { blankEachCents, PRIOR, spoilageOf, type CostGiven, type CostPart, type CostSheet } from './cost';
 
-const PART_WORDS: Readonly<Record<CostPart, string>> = {
+export const PART_WORDS: Readonly<Record<CostPart, string>> = {
   blanks: 'Blank',
   paper: 'Paper',
   ink: 'Ink',

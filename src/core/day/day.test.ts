@@ -9,6 +9,7 @@ import { DEFAULT_DAY, type DaySettings } from '../shop/day';
 import type { Run } from '../shop/run';
 import type { Shop } from '../shop/shop';
 import { dayPlan, earlierWindows, type DayPlan } from './dayPlan';
+import { jobWants } from './jobWants';
 import { dueMs, stretches, workingWindows } from './hours';
 import { answer, latestStart } from './whatIf';
 
@@ -174,6 +175,26 @@ describe('what really happened at the press', () => {
     const packed = { ...job, finish: { ...job.finish, packed: 18 } };
     expect(planned(DEMO.shop, [packed])).toMatchObject({ jobs: [], leftOut: [{ left: { why: 'packed' } }] });
   });
+});
+
+test('jobs want their blanks, their paper, their tape and their parts the day before they are due', () => {
+  const { items } = DEMO.books;
+  const wants = jobWants({
+    shop: DEMO.shop,
+    jobs: DEMO.jobs,
+    items,
+    proven: {},
+    spoilage: { 'constellation-mugs': 0.1 },
+  });
+  const of = (jobId: string) =>
+    Object.fromEntries(wants.filter((w) => w.jobId === jobId).map((w) => [w.itemId, w.count]));
+  // 18 mugs of which one in ten is spoiled: 20; nine sheets for 18 of two a sheet, ten for 20.
+  expect(of('constellation-mugs')).toMatchObject({ 'shelf-mug-325': 20, 'shelf-letter': 10 });
+  expect(of('star-map-panel')).toMatchObject({ 'shelf-panel-400-600': 1, 'shelf-hanger': 1 });
+  expect(wants.find((w) => w.jobId === 'constellation-mugs')?.by).toBe('2026-12-02');
+  // Nothing of what is packed.
+  const packed = DEMO.jobs.map((j) => ({ ...j, finish: { ...j.finish, packed: j.pieces } }));
+  expect(jobWants({ shop: DEMO.shop, jobs: packed, items, proven: {}, spoilage: {} })).toEqual([]);
 });
 
 describe('what is wrong is said, and nothing is lost', () => {

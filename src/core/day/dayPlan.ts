@@ -187,7 +187,7 @@ function dayJobs(
     return {
       id: j.job.id,
       name: j.job.name,
-      blankName: j.blankName,
+      blankName: j.blank.name,
       pieces: j.pieces,
       packed: j.packed,
       toPress: j.toPress,

@@ -6,6 +6,7 @@ import type { ProvenCounts } from '../heat/choose';
 import type { PaceOf } from '../run/pace';
 import { isOn, runsOf, type RunWithState } from '../run/pieces';
 import { tapedReady } from '../run/run';
+import type { Blank } from '../shop/blank';
 import { isWrapPress, type Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
 
@@ -23,7 +24,6 @@ export type LeftOut =
 /** An open job with all that its schedule is made from. */
 export interface JobWork {
   readonly job: Job;
-  readonly blankName: string;
   readonly pieces: number;
   readonly good: number;
   readonly packed: number;
@@ -34,6 +34,8 @@ export interface JobWork {
   readonly printed: number;
   readonly toFinish: number;
   readonly printerId: string;
+  readonly paperId: string;
+  readonly blank: Blank;
   readonly times: WorkTimes;
   readonly routes: readonly JobRoute[];
   readonly runs: readonly RunWithState[];
@@ -92,7 +94,6 @@ export function jobWork(
   return {
     work: {
       job,
-      blankName: blank.name,
       pieces,
       good,
       packed,
@@ -104,6 +105,8 @@ export function jobWork(
       printed: runs.length > 0 ? Math.max(0, toPress - reprints.length) : 0,
       toFinish: Math.max(0, good - packed),
       printerId: made.sheet.printer.id,
+      paperId: made.sheet.layout.paper.id,
+      blank,
       times: first.times,
       routes,
       runs,

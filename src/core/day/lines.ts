@@ -20,7 +20,6 @@ export interface Line {
 
 /** Hands that go on with the same thing after so short a gap never left it, s. */
 const SAME_S = 45;
-const HAND_KINDS: ReadonlySet<Done['kind']> = new Set(['trim', 'tape', 'finish', 'hands', 'set']);
 
 const sorted = (done: readonly Done[]): readonly Done[] => [...done].sort((a, b) => a.fromS - b.fromS);
 
@@ -49,6 +48,24 @@ function joined(done: readonly Done[], gapS: number, count: (d: Done) => number)
   }
   return out.map(({ parts: _, ...bar }) => bar);
 }
+
+/** What hands go on with after so short a while at a hot press is one thing, s. */
+const AFTER_PRESS_S = 300;
+const AWAY: ReadonlySet<Done['kind']> = new Set(['trim', 'tape', 'finish']);
+
+/** What a person does away from the presses, and over it the short times at them. */
+const handBars = (done: readonly Done[]): readonly Bar[] => [
+  ...joined(
+    done.filter((d) => AWAY.has(d.kind)),
+    AFTER_PRESS_S,
+    (d) => d.pieces,
+  ),
+  ...joined(
+    done.filter((d) => !AWAY.has(d.kind)),
+    SAME_S,
+    (d) => d.pieces,
+  ),
+];
 
 /** A load in its press as one bar, from loading to the last of its steps. */
 function loadBars(done: readonly Done[]): readonly Bar[] {
@@ -85,11 +102,7 @@ export function linesOf(problem: Problem, outcome: Outcome): readonly Line[] {
     ...Array.from({ length: problem.people }, (_, index): Line => ({
       kind: 'hands',
       index,
-      bars: joined(
-        of((d) => d.person === index && HAND_KINDS.has(d.kind)),
-        SAME_S,
-        (d) => d.pieces,
-      ),
+      bars: handBars(of((d) => d.person === index)),
     })),
     ...problem.presses.map((_, index): Line => ({
       kind: 'press',

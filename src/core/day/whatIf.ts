@@ -67,9 +67,12 @@ export function answer(problem: Problem, policy: Policy, what: WhatIf): Answer {
   const asked = changed(problem, what);
   const outcome = simulate(asked, search(asked, EVENTS, policy).policy);
   const now = simulate(problem, policy);
-  const unused = what.kind !== 'more' && score(problem, now).cost < score(asked, outcome).cost;
+  const [before, after] = [score(problem, now), score(asked, outcome)];
+  const worse =
+    before.late < after.late || (before.late === after.late && before.makespanS < after.makespanS);
+  const unused = what.kind !== 'more' && worse;
   const { makespanS, endS } = unused ? now : outcome;
-  return { makespanS, endS, late: unused ? score(problem, now).late : score(asked, outcome).late };
+  return { makespanS, endS, late: unused ? before.late : after.late };
 }
 
 /**

@@ -36,6 +36,9 @@ const blank = (
 ) =>
   item(`shelf-${ofId}`, 'blank', name, caseSize, caseCents, { ofId, freightCents: 900, lowAt: 6, ...more });
 
+const paper = (ofId: string, name: string, caseSize: number, caseCents: number) =>
+  item(`shelf-${ofId}`, 'paper', name, caseSize, caseCents, { ofId, unit: 'sheets', lowAt: 30, leadDays: 3 });
+
 const ITEMS: readonly (readonly [StockItem, number, string])[] = [
   [
     blank('mug-325', '325 ml mug', 36, 7560, {
@@ -51,16 +54,10 @@ const ITEMS: readonly (readonly [StockItem, number, string])[] = [
   [blank('ornament-star', 'Star ornament', 50, 5500, { leadDays: 9 }), 44, ''],
   [blank('slate-trail-marker', 'Slate trail marker', 12, 4680, { leftOver: 'charged' }), 12, ''],
   [blank('panel-400-600', 'Aluminium panel 400 × 600', 4, 5920, { lowAt: 0, leadDays: 12 }), 2, ''],
-  [
-    item('shelf-a4', 'paper', 'A4', 100, 1400, { ofId: 'a4', unit: 'sheets', lowAt: 50, leadDays: 3 }),
-    160,
-    '',
-  ],
-  [
-    item('shelf-a3', 'paper', 'A3', 100, 2700, { ofId: 'a3', unit: 'sheets', lowAt: 30, leadDays: 3 }),
-    46,
-    '',
-  ],
+  [paper('letter', 'Letter', 100, 1400), 160, ''],
+  [paper('a4', 'A4', 100, 1400), 60, ''],
+  [paper('tabloid', 'Tabloid', 100, 2600), 14, ''],
+  [paper('a3', 'A3', 100, 2700), 46, ''],
   [
     item('shelf-ink', 'ink', 'Ink, set of four', 400, 6400, {
       ofId: 'desk-printer',

@@ -27,6 +27,7 @@ function record(sim: Sim, person: number, item: Item): void {
 function begun(sim: Sim, p: Person, item: Item): void {
   item.startedS = sim.nowS;
   p.item = item;
+  p.last = item.work;
   p.press = -1;
   p.endS = sim.nowS + item.leftS;
 }
@@ -135,23 +136,30 @@ function towardsTaped(sim: Sim, work: number, job: JobState): Item | null {
   return job.drySheets > 0 ? trimItem(sim, work, job) : null;
 }
 
-/** The job whose presses will be without taped pieces soonest; -1 where all have as many ahead as they should. */
-function starving(sim: Sim): number {
+/** Hands go on with their job unless another's presses have less than this share of what they should have ahead. */
+const BARE = 0.34;
+
+/**
+ * The job whose presses will be without taped pieces soonest; -1 where all have as many ahead as they should. Hands stay with the job they were
+ * on as long as nothing is bare: every change of job costs a look at the sheet.
+ */
+function starving(sim: Sim, lastWork: number): number {
   const { wants } = sim;
   wants.fill(0);
   for (const p of sim.presses) {
     const target = targetOf(sim, p);
     if (target) wants[target.work] = (wants[target.work] ?? 0) + target.route.atOnce;
   }
-  let [found, least] = [-1, 1];
+  let [found, least, stays] = [-1, 1, false];
   for (const work of sim.policy.order) {
     const want = wants[work] ?? 0;
     const job = sim.jobs[work];
     if (want === 0 || !job || (!canTape(job) && !canTrim(job))) continue;
     const ratio = (job.taped + job.beingTaped) / Math.min(job.pool, sim.policy.ahead * want);
+    if (work === lastWork && ratio < 1) stays = true;
     if (ratio < least) [found, least] = [work, ratio];
   }
-  return found;
+  return stays && least >= BARE ? lastWork : found;
 }
 
 function finishing(sim: Sim): Item | null {
@@ -162,8 +170,8 @@ function finishing(sim: Sim): Item | null {
   return null;
 }
 
-function feeding(sim: Sim): Item | null {
-  const work = starving(sim);
+function feeding(sim: Sim, lastWork: number): Item | null {
+  const work = starving(sim, lastWork);
   const job = sim.jobs[work];
   return job ? towardsTaped(sim, work, job) : null;
 }
@@ -183,8 +191,8 @@ export function handsToWork(sim: Sim): void {
   for (const p of sim.people) {
     if (p.item || p.press >= 0) continue;
     const item = sim.policy.finishFirst
-      ? (finishing(sim) ?? feeding(sim) ?? anyTaping(sim))
-      : (feeding(sim) ?? finishing(sim) ?? anyTaping(sim));
+      ? (finishing(sim) ?? feeding(sim, p.last) ?? anyTaping(sim))
+      : (feeding(sim, p.last) ?? finishing(sim) ?? anyTaping(sim));
     if (!item) {
       sim.nothing = true;
       return;

@@ -36,6 +36,8 @@ export interface Item {
 
 export interface Person {
   item: Item | null;
+  /** The job they last worked on; -1 for none. */
+  last: number;
   /** The press they are at; -1 for none. */
   press: number;
   /** When what they do is over. */
@@ -269,7 +271,7 @@ export function begin(problem: Problem, policy: Policy, chance: Chance, keep: bo
       part: 0,
       fromS: 0,
     })),
-    people: Array.from({ length: problem.people }, () => ({ item: null, press: -1, endS: Infinity })),
+    people: Array.from({ length: problem.people }, () => ({ item: null, last: -1, press: -1, endS: Infinity })),
     coolingNow: 0,
     events: 0,
     pinFrom: 0,

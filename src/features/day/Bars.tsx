@@ -47,7 +47,9 @@ export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props
         const left = x(Math.max(b.fromS, range.fromS));
         const px = Math.max(1.5, x(Math.min(b.toS, range.toS)) - left);
         const ground = groundOf(b.work);
-        const text = named ? null : words(day, line, b, px);
+        const touch = line.kind === 'hands' && (b.kind === 'hands' || b.kind === 'set');
+        const [barTop, barTall] = touch ? [top + tall - 9, 9] : [top, tall];
+        const text = touch ? null : named ? null : words(day, line, b, px);
         const dim = chosen !== null && b.work !== chosen;
         return (
           <g
@@ -57,7 +59,7 @@ export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props
             className="cursor-pointer"
           >
             <path
-              d={barPath(left, top, px, tall)}
+              d={barPath(left, barTop, px, barTall)}
               fill={b.kind === 'warm' ? 'var(--color-warning)' : ground.fill}
               className="stroke-ink"
               strokeWidth={px > 4 ? 1 : 0.4}
@@ -65,7 +67,7 @@ export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props
             {text && (
               <text
                 x={left + 5}
-                y={top + tall * 0.66}
+                y={top + tall * (line.kind === 'hands' ? 0.48 : 0.66)}
                 fill={ground.ink}
                 className="font-label text-fine font-semibold"
               >

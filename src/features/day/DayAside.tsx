@@ -19,7 +19,7 @@ function endFigures(day: DayPlan): readonly Figure[] {
     figure({
       id: 'day.end',
       label: 'Last piece packed',
-      quantity: word(`≈ ${at(day.spread.usualS)}`),
+      quantity: word(at(day.spread.usualS)),
       origin: 'estimated',
       working: say`${at(day.spread.ninetyS)} at nine in ten; bound ${at(day.bound.leastS)}`,
       arithmetic: [

@@ -1,12 +1,13 @@
 'use client';
 
 import { scaleLinear } from 'd3';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef } from 'react';
 import type { DayPlan } from '@/core/day/dayPlan';
-import { closedIn, groupsOf, type Group, type Range, type Row } from './chart';
+import { closedIn, groupsOf, type Range, type Row } from './chart';
 import { Bars } from './Bars';
 import { CircuitRow } from './CircuitRow';
-import { clockText, dateText, groundOf, msOf, shortName } from './dayWords';
+import { clockText, dateText, msOf } from './dayWords';
+import { Handles, type Moved } from './Handles';
 import { useSize } from './useSize';
 
 const LABEL_PX = 116;
@@ -16,12 +17,6 @@ const LEAST_ROW_PX = 44;
 const MOST_ROW_PX = 70;
 const HOUR_S = 3600;
 
-export interface Moved {
-  readonly work: number;
-  readonly press: number;
-  readonly fromS: number;
-}
-
 interface Props {
   readonly day: DayPlan;
   readonly rows: readonly Row[];
@@ -30,15 +25,6 @@ interface Props {
   readonly chosen: number | null;
   readonly onChoose: (work: number | null) => void;
   readonly onMove: (m: Moved) => void;
-}
-
-interface Dragging {
-  readonly group: Group;
-  readonly press: number;
-  readonly startX: number;
-  readonly startY: number;
-  readonly dx: number;
-  readonly dy: number;
 }
 
 /** Lines of time: what every printer, person and press does, what cools, and what the circuits carry. */
@@ -53,20 +39,7 @@ export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: P
     () => scaleLinear([range.fromS, range.toS], [LABEL_PX, Math.max(LABEL_PX + 50, width - RIGHT_PX)]),
     [range, width],
   );
-  const [drag, setDrag] = useState<Dragging | null>(null);
   const chartPx = HEAD_PX + rowPx * rows.length + 8;
-  const rowOfPress = (press: number) => rows.findIndex((r) => r.kind === 'line' && r.press === press);
-  const pressAt = (y: number): number | null => {
-    const row = rows[Math.floor((y - HEAD_PX) / rowPx)];
-    return row?.kind === 'line' ? row.press : null;
-  };
-  const drop = (d: Dragging) => {
-    const moved = Math.abs(d.dx) > 6 || Math.abs(d.dy) > rowPx / 2;
-    if (!moved) return onChoose(d.group.work);
-    const press = pressAt(HEAD_PX + rowOfPress(d.press) * rowPx + rowPx / 2 + d.dy) ?? d.press;
-    const fromS = Math.max(0, x.invert(x(d.group.fromS) + d.dx));
-    onMove({ work: d.group.work, press, fromS });
-  };
   return (
     <div
       ref={box}
@@ -115,68 +88,19 @@ export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: P
                     />
                   </>
                 )}
-                {row.kind === 'line' &&
-                  row.press !== null &&
-                  groupsOf(row.line.bars)
-                    .filter((g) => g.toS > range.fromS && g.fromS < range.toS)
-                    .map((g) => (
-                      <rect
-                        key={`${g.work} ${g.fromS}`}
-                        data-group={day.jobs[g.work]?.id}
-                        x={x(Math.max(g.fromS, range.fromS))}
-                        y={y + 4}
-                        width={Math.max(8, x(Math.min(g.toS, range.toS)) - x(Math.max(g.fromS, range.fromS)))}
-                        height={rowPx - 10}
-                        fill="transparent"
-                        className="cursor-grab touch-none"
-                        onPointerDown={(e) => {
-                          e.currentTarget.setPointerCapture(e.pointerId);
-                          setDrag({
-                            group: g,
-                            press: row.press ?? 0,
-                            startX: e.clientX,
-                            startY: e.clientY,
-                            dx: 0,
-                            dy: 0,
-                          });
-                        }}
-                        onPointerMove={(e) =>
-                          setDrag((d) => d && { ...d, dx: e.clientX - d.startX, dy: e.clientY - d.startY })
-                        }
-                        onPointerUp={() => {
-                          if (drag) drop(drag);
-                          setDrag(null);
-                        }}
-                        onPointerCancel={() => setDrag(null)}
-                      >
-                        <title>{`${day.jobs[g.work]?.name ?? ''}: ${g.pieces} from ${clockText(msOf(day, g.fromS))}. Drag to move.`}</title>
-                      </rect>
-                    ))}
               </g>
             );
           })}
-          {drag && (Math.abs(drag.dx) > 6 || Math.abs(drag.dy) > 6) && (
-            <g pointerEvents="none">
-              <rect
-                x={x(drag.group.fromS) + drag.dx}
-                y={HEAD_PX + rowOfPress(drag.press) * rowPx + 4 + drag.dy}
-                width={Math.max(8, x(drag.group.toS) - x(drag.group.fromS))}
-                height={rowPx - 10}
-                fill={groundOf(drag.group.work).fill}
-                opacity={0.7}
-                className="stroke-ink"
-                strokeWidth={2}
-              />
-              <text
-                x={x(drag.group.fromS) + drag.dx}
-                y={HEAD_PX + rowOfPress(drag.press) * rowPx + drag.dy}
-                className="fill-ink font-label text-fine font-semibold"
-              >
-                {shortName(day.jobs[drag.group.work]?.name ?? '')} from{' '}
-                {clockText(msOf(day, Math.max(0, x.invert(x(drag.group.fromS) + drag.dx))))}
-              </text>
-            </g>
-          )}
+          <Handles
+            day={day}
+            rows={rows}
+            range={range}
+            x={x}
+            topPx={HEAD_PX}
+            rowPx={rowPx}
+            onChoose={onChoose}
+            onMove={onMove}
+          />
           {nowS >= range.fromS && nowS <= range.toS && (
             <g pointerEvents="none">
               <line

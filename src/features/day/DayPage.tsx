@@ -4,20 +4,19 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
 import { AT_RISK, type DayPlan } from '@/core/day/dayPlan';
-import type { Pin } from '@/core/job/job';
 import { changeJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
-import { notifyProblem, notifyWrong } from '@/ui/notify';
 import { Segments } from '@/ui/Segments';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { dayRange, firstDay, rowsOf, wholeRange } from './chart';
-import { DayChart, type Moved } from './DayChart';
+import { DayChart } from './DayChart';
 import { DayFigures, Delays, Promises } from './DayAside';
 import { delays, msOf, pieceCount, weekdayText, dateText, whenText } from './dayWords';
 import { PlaceJob } from './PlaceJob';
 import { useDay } from './useDay';
 import { useEarned } from './useEarned';
+import { usePlacing } from './usePlacing';
 import { WhatIfs } from './WhatIfs';
 
 const NOW_EVERY_MS = 20_000;
@@ -108,7 +107,6 @@ function Laid({ day, before, shop }: LaidProps) {
   const [shown, setShown] = useState<number | null>(null);
   const [view, setView] = useState<'day' | 'all'>('day');
   const [chosenId, setChosenId] = useState<string | null>(null);
-  const [undo, setUndo] = useState<(() => void) | null>(null);
   const nowS = useNowS(day);
   const days = shown ?? firstDay(day);
   const names = useMemo(
@@ -126,72 +124,12 @@ function Laid({ day, before, shop }: LaidProps) {
   const job = day.jobs[found];
   const earned = useEarned(day);
 
-  const setPins = async (jobId: string, pins: readonly Pin[]) => {
-    let was: readonly Pin[] = [];
-    const r = await changeJob(jobId, (j) => {
-      was = j.day.pins;
-      return { ...j, day: { ...j.day, pins: [...pins] } };
-    });
-    if (!r.ok) return notifyProblem(r.problem);
-    setUndo(() => () => {
-      void changeJob(jobId, (j) => ({ ...j, day: { ...j.day, pins: [...was] } }));
-      setUndo(null);
-    });
-  };
-  const move = ({ work, press, fromS }: Moved) => {
-    const of = day.jobs[work];
-    const to = day.presses[press];
-    if (!of || !to) return;
-    setChosenId(of.id);
-    if (!of.presses.includes(press))
-      return notifyWrong(`${of.name} does not go through ${to.name}: choose the press in the job first.`);
-    void setPins(of.id, [{ pressId: to.id, from: Math.round(msOf(day, fromS)) }]);
-  };
-  const wait = async (jobId: string) => {
-    const r = await changeJob(jobId, (j) => ({ ...j, day: { ...j.day, waits: true } }));
-    if (!r.ok) return notifyProblem(r.problem);
-    setChosenId(null);
-    setUndo(() => () => {
-      void changeJob(jobId, (j) => ({ ...j, day: { ...j.day, waits: false } }));
-      setUndo(null);
-    });
-  };
+  const { undo, setPins, move, wait } = usePlacing(day, setChosenId);
   const shownMs = msOf(day, range.fromS);
   return (
     <div className="flex h-full flex-col lg:flex-row">
       <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-        <div className="flex flex-wrap items-center gap-2 border-b border-rule px-3 py-1.5">
-          <Segments
-            label="Show"
-            value={view}
-            options={[
-              { value: 'day', label: 'One day' },
-              { value: 'all', label: 'All of it' },
-            ]}
-            onChange={setView}
-          />
-          {view === 'day' && (
-            <>
-              <Button
-                kind="quiet"
-                aria-label="Day before"
-                disabled={days === 0}
-                onClick={() => setShown(days - 1)}
-              >
-                <ChevronLeft size={18} aria-hidden />
-              </Button>
-              <span className="min-w-28 text-center font-label font-semibold">
-                {weekdayText(shownMs)} {dateText(shownMs)}
-              </span>
-              <Button kind="quiet" aria-label="Day after" onClick={() => setShown(days + 1)}>
-                <ChevronRight size={18} aria-hidden />
-              </Button>
-            </>
-          )}
-          <span className="ml-auto hidden text-fine text-soft xl:inline">
-            Drag the loads of a job to lock them to a press and a time.
-          </span>
-        </div>
+        <Toolbar view={view} onView={setView} days={days} shownMs={shownMs} onDays={setShown} />
         <div className="min-h-96 flex-1 lg:min-h-0">
           <DayChart
             day={day}
@@ -235,6 +173,46 @@ function Laid({ day, before, shop }: LaidProps) {
         <WaitingBack day={day} />
         <WhatIfs day={day} shop={shop} />
       </aside>
+    </div>
+  );
+}
+
+interface ToolbarProps {
+  readonly view: 'day' | 'all';
+  readonly onView: (view: 'day' | 'all') => void;
+  readonly days: number;
+  readonly shownMs: number;
+  readonly onDays: (days: number) => void;
+}
+
+function Toolbar({ view, onView, days, shownMs, onDays }: ToolbarProps) {
+  return (
+    <div className="flex flex-wrap items-center gap-2 border-b border-rule px-3 py-1.5">
+      <Segments
+        label="Show"
+        value={view}
+        options={[
+          { value: 'day', label: 'One day' },
+          { value: 'all', label: 'All of it' },
+        ]}
+        onChange={onView}
+      />
+      {view === 'day' && (
+        <>
+          <Button kind="quiet" aria-label="Day before" disabled={days === 0} onClick={() => onDays(days - 1)}>
+            <ChevronLeft size={18} aria-hidden />
+          </Button>
+          <span className="min-w-28 text-center font-label font-semibold">
+            {weekdayText(shownMs)} {dateText(shownMs)}
+          </span>
+          <Button kind="quiet" aria-label="Day after" onClick={() => onDays(days + 1)}>
+            <ChevronRight size={18} aria-hidden />
+          </Button>
+        </>
+      )}
+      <span className="ml-auto hidden text-fine text-soft xl:inline">
+        Drag the loads of a job to lock them to a press and a time.
+      </span>
     </div>
   );
 }

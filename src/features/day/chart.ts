@@ -64,7 +64,10 @@ export function dayRange(day: DayPlan, days: number): Range {
   const windows = day.windows.filter((w) => w.fromS >= from && w.fromS < to);
   const bars = day.lines.flatMap((l) => l.bars).filter((b) => b.fromS >= from && b.fromS < to);
   const past = days === 0 ? day.past.flatMap((p) => p.bars).filter((b) => b.toS > from) : [];
-  const starts = [...windows.map((w) => w.fromS), ...past.map((b) => b.fromS), ...(days === 0 ? [0] : [])];
+  const opens = Math.min(Infinity, ...windows.map((w) => w.fromS));
+  // Hours before anybody comes are not worth their room.
+  const now = days === 0 && (opens <= HOUR_S || opens === Infinity) ? [0] : [];
+  const starts = [...windows.map((w) => w.fromS), ...past.map((b) => b.fromS), ...now];
   const ends = [...windows.map((w) => w.toS), ...bars.map((b) => Math.min(b.toS, to))];
   const fromS = starts.length > 0 ? Math.min(...starts) : from + 9 * HOUR_S;
   const toS = ends.length > 0 ? Math.max(...ends) : from + 17 * HOUR_S;

@@ -1,21 +1,13 @@
 'use client';
 
 import { FileDown, FileUp } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import type { ShopFile } from '@/core/formats/jobFile';
 import { fail, ok, problemText } from '@/core/basics/result';
-import {
-  HOLDS,
-  SEAM_METHODS,
-  WRAP_KINDS,
-  type SeamMethod,
-  type Settings,
-  type WrapKind,
-} from '@/core/shop/settings';
+import { HOLDS, SEAM_METHODS, WRAP_KINDS, type Settings } from '@/core/shop/settings';
 import { SEAM_METHOD_NOTES } from '@/core/wrap/seamMethods';
 import { KIND_WORDS } from '@/core/wrap/startingMethod';
 import { checkShopFile, restoreShop, shopFileText } from '@/data/files';
-import { changeSettings } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
 import { Labelled } from '@/ui/Labelled';
@@ -28,27 +20,10 @@ import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
-
-/** Changes the stored settings, by a function over what is stored now. */
-function useSettings() {
-  const s = useShop().shop.settings;
-  const change = (f: (now: Settings) => Settings) => {
-    void changeSettings(f).then((r) => {
-      if (!r.ok) notifyProblem(r.problem);
-    });
-  };
-  const put = (next: Partial<Settings>) => change((now) => ({ ...now, ...next }));
-  const putTape = (next: Partial<Settings['tape']>) =>
-    change((now) => ({ ...now, tape: { ...now.tape, ...next } }));
-  const putDefaults = (next: Partial<Settings['defaults']>) =>
-    change((now) => ({ ...now, defaults: { ...now.defaults, ...next } }));
-  const putSeamMethod = (kind: WrapKind, seamMethod: SeamMethod) =>
-    change((now) => ({
-      ...now,
-      defaults: { ...now.defaults, seamMethods: { ...now.defaults.seamMethods, [kind]: seamMethod } },
-    }));
-  return { s, put, putTape, putDefaults, putSeamMethod };
-}
+import { CircuitsGroup, DayGroup } from './DaySettings';
+import { Group } from './Group';
+import { useSettings } from './useSettings';
+import { WorkCosts } from './WorkCosts';
 
 /** The shop's own ways: tape, money, seam methods; and the whole shop in a file. */
 export function SettingsPage() {
@@ -58,6 +33,9 @@ export function SettingsPage() {
         <ShopGroup />
         <TapeGroup />
         <MoneyGroup />
+        <WorkCosts />
+        <DayGroup />
+        <CircuitsGroup />
         <DefaultsGroup />
         <WholeShop />
       </div>
@@ -231,16 +209,6 @@ function DefaultsGroup() {
   );
 }
 
-const Group = ({ title, about, children }: { title: string; about: string; children: ReactNode }) => (
-  <section className="grid gap-3 py-5 md:grid-cols-[16rem_1fr]" aria-label={title}>
-    <div>
-      <h2 className="font-name text-name font-semibold">{title}</h2>
-      <p className="text-fine leading-snug text-soft">{about}</p>
-    </div>
-    <div className="flex flex-wrap items-start gap-x-6 gap-y-3">{children}</div>
-  </section>
-);
-
 function WholeShop() {
   const { jobs } = useShop();
   const [found, setFound] = useState<ShopFile | null>(null);
@@ -269,7 +237,7 @@ function WholeShop() {
   return (
     <Group
       title="The whole shop in a file"
-      about="Jobs, pictures, blanks, presses, papers, recipes, log. Open JSON, described in docs."
+      about="Jobs, pictures, blanks, presses, papers, recipes, log, shelf, quotes. Open JSON, described in docs."
     >
       <Button onClick={() => void save()}>
         <FileDown size={18} aria-hidden /> Save the shop

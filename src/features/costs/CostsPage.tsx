@@ -1,0 +1,208 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { problemText } from '@/core/basics/result';
+import { costFiguresOf } from '@/core/cost/costFigures';
+import type { JobCost } from '@/core/cost/jobCost';
+import { figure, type Figure } from '@/core/figures/figure';
+import type { Job } from '@/core/job/job';
+import { moneyText } from '@/core/money/money';
+import { say } from '@/core/units/phrase';
+import { word } from '@/core/units/quantity';
+import { FigureLines } from '@/ui/FigureLines';
+import { ShopFrame } from '../shell/ShopFrame';
+import { useShop } from '../shell/shopContext';
+import { CostStack } from './CostStack';
+import { Ladder } from './Ladder';
+import { Quotes } from './Quotes';
+import { SellForm } from './SellForm';
+import { useCosts, type Costs } from './useCosts';
+
+/** What every job costs, what it is sold for, and its quotes. */
+export function CostsPage({ jobId }: { jobId: string | null }) {
+  const costs = useCosts();
+  const { shop } = useShop();
+  const [asked, setAsked] = useState(jobId);
+  const first = costs?.find((c) => c.job.id === asked) ?? costs?.find((c) => c.cost.ok) ?? costs?.[0];
+  return (
+    <ShopFrame
+      title="Costs"
+      about="of a good piece, its price, and quotes; what an hour costs stands in the settings"
+    >
+      {!costs ? (
+        <p className="p-6 text-soft" role="status">
+          Adding up blank, paper, ink, energy and hands of every job…
+        </p>
+      ) : !first ? (
+        <p className="p-8 text-lead">
+          No job is open.{' '}
+          <Link href="/" className="underline">
+            Begin one on the bench
+          </Link>
+          , and what it costs stands here.
+        </p>
+      ) : (
+        <div className="flex h-full flex-col lg:flex-row">
+          <JobList
+            costs={costs}
+            chosen={first.job.id}
+            currency={shop.settings.currency}
+            onChoose={setAsked}
+          />
+          {first.cost.ok ? (
+            <OneJob
+              key={first.job.id}
+              job={first.job}
+              cost={first.cost.value}
+              currency={shop.settings.currency}
+            />
+          ) : (
+            <p className="flex-1 p-6 text-lead">
+              {problemText(first.cost.problem)}{' '}
+              <Link href={`/job/${first.job.id}/blank`} className="underline">
+                To the job
+              </Link>
+            </p>
+          )}
+        </div>
+      )}
+    </ShopFrame>
+  );
+}
+
+interface JobListProps {
+  readonly costs: Costs;
+  readonly chosen: string;
+  readonly currency: string;
+  readonly onChoose: (id: string) => void;
+}
+
+function JobList({ costs, chosen, currency, onChoose }: JobListProps) {
+  return (
+    <nav
+      aria-label="Jobs"
+      className="max-h-56 shrink-0 overflow-y-auto border-b-2 border-ink lg:max-h-none lg:w-60 lg:border-r-2 lg:border-b-0"
+      tabIndex={0}
+    >
+      <ul>
+        {costs.map(({ job, cost }) => (
+          <li key={job.id} className="border-b border-rule">
+            <button
+              type="button"
+              aria-current={job.id === chosen ? 'true' : undefined}
+              onClick={() => onChoose(job.id)}
+              className={`block min-h-12 w-full px-3 py-1.5 text-left ${job.id === chosen ? 'bg-strata-2 text-white' : 'hover:bg-board'}`}
+            >
+              <span className="block truncate leading-tight">{job.name}</span>
+              <span
+                className={`flex justify-between font-label text-fine font-medium ${job.id === chosen ? 'text-pale' : 'text-soft'}`}
+              >
+                {cost.ok ? (
+                  <>
+                    <span>
+                      {cost.value.pieces} at {moneyText(currency, cost.value.price.eachCents)}
+                    </span>
+                    <span>{moneyText(currency, cost.value.price.earnedCents)} left</span>
+                  </>
+                ) : (
+                  <span>{cost.problem.what}</span>
+                )}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </nav>
+  );
+}
+
+function extraFigures(cost: JobCost, currency: string): readonly Figure[] {
+  const money = (cents: number) => moneyText(currency, cents);
+  const { price } = cost;
+  return [
+    figure({
+      id: 'cost.lowest',
+      label: 'Lowest sensible price',
+      quantity: word(money(price.lowestCents)),
+      origin: 'calculated',
+      working: say`cost and fee, pay of ${money(cost.given.money.payHourCents)} an hour, nothing more`,
+    }),
+    figure({
+      id: 'cost.left',
+      label: 'Left above cost',
+      quantity: word(money(price.earnedCents)),
+      origin: 'calculated',
+      working: say`of the order at ${money(price.eachCents)}; an hour of hands brings ${money(price.hourCents)}`,
+      arithmetic: [
+        say`${String(price.pieces)} × ${money(price.eachCents)} − fee ${money(price.feeCents)} − cost ${money(price.cost.totalCents)}`,
+        say`an hour: pay and what is left, ÷ ${(price.cost.handsS / 3600).toFixed(2)} h of hands`,
+        say`prices are rounded up to whole steps of ${money(cost.given.money.priceStepCents)}`,
+      ],
+    }),
+    figure({
+      id: 'cost.reprint',
+      label: 'A reprint costs',
+      quantity: word(money(cost.reprintPrintCents)),
+      origin: 'calculated',
+      working: say`${money(cost.reprintAllCents)} where the blank is spoiled too`,
+      arithmetic: [say`one sheet of its own, ink, tape, energy, hands and press of one piece`],
+    }),
+  ];
+}
+
+function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: string }) {
+  const figures = useMemo(
+    () => [
+      ...costFiguresOf(cost.given, cost.price.cost, currency, cost.inkKnown),
+      ...extraFigures(cost, currency),
+    ],
+    [cost, currency],
+  );
+  return (
+    <>
+      <div className="min-w-0 flex-1 overflow-y-auto p-4" tabIndex={0} role="region" aria-label="Price">
+        <div className="grid gap-4">
+          <div className="flex flex-wrap items-baseline justify-between gap-3">
+            <h2 className="font-name text-head leading-tight font-semibold">
+              {job.name}: {moneyText(currency, cost.price.eachCents)} a piece
+            </h2>
+            <Link href={`/job/${job.id}/blank`} className="underline">
+              To the job
+            </Link>
+          </div>
+          {!cost.blankPriced && (
+            <p className="border-l-6 border-warning pl-2" role="status">
+              Nobody said what a blank costs: it counts as nothing here. Put it on the{' '}
+              <Link href="/shelf" className="underline">
+                shelf
+              </Link>{' '}
+              with its case, or write its price under Blanks.
+            </p>
+          )}
+          {cost.price.earnedCents < 0 && (
+            <p className="border-l-6 border-act pl-2 font-semibold" role="status">
+              Below the lowest sensible price of {moneyText(currency, cost.price.lowestCents)}: the order
+              loses {moneyText(currency, -cost.price.earnedCents)}.
+            </p>
+          )}
+          <SellForm job={job} cost={cost} currency={currency} />
+          <div className="bg-board p-3">
+            <CostStack price={cost.price} currency={currency} />
+          </div>
+          <Ladder cost={cost} currency={currency} />
+          <Quotes job={job} cost={cost} />
+        </div>
+      </div>
+      <aside
+        aria-label="How it adds up"
+        tabIndex={0}
+        className="shrink-0 border-t-2 border-ink bg-sheet px-3 py-2 lg:w-64 lg:overflow-y-auto lg:border-t-0 lg:border-l-2 xl:w-72"
+      >
+        <h2 className="font-name text-lead font-semibold">How it adds up</h2>
+        <p className="font-label text-fine font-medium text-soft">All {cost.pieces} pieces, good ones.</p>
+        <FigureLines figures={figures} find={(id) => figures.find((f) => f.id === id)} />
+      </aside>
+    </>
+  );
+}

@@ -1,0 +1,103 @@
+'use client';
+
+import type { JobCost } from '@/core/cost/jobCost';
+import type { Job, Sell } from '@/core/job/job';
+import { ok } from '@/core/basics/result';
+import { changeJob } from '@/data/jobs';
+import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Labelled';
+import { MoneyField } from '@/ui/MoneyField';
+import { NumberField } from '@/ui/NumberField';
+import { notifyProblem } from '@/ui/notify';
+import { Segments } from '@/ui/Segments';
+import { TypedField } from '@/ui/TypedField';
+
+interface Props {
+  readonly job: Job;
+  readonly cost: JobCost;
+  readonly currency: string;
+}
+
+/** How a job is sold: to whom, by which way, and what its price is made from. */
+export function SellForm({ job, cost, currency }: Props) {
+  const { sell } = job;
+  const put = (next: Partial<Sell>) => {
+    void changeJob(job.id, (j) => ({ ...j, sell: { ...j.sell, ...next } })).then((r) => {
+      if (!r.ok) notifyProblem(r.problem);
+    });
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+      <TypedField
+        label="Customer"
+        text={sell.customer}
+        width="w-48"
+        byHand
+        parse={(t) => ok(t.trim().slice(0, 120))}
+        onValue={(customer) => put({ customer })}
+      />
+      <Labelled label="Sold">
+        <Segments
+          label="Sold"
+          value={sell.way}
+          options={[
+            { value: 'counter', label: 'over the counter' },
+            { value: 'market', label: 'at a market' },
+            { value: 'post', label: 'by post' },
+          ]}
+          onChange={(way) => put({ way })}
+        />
+      </Labelled>
+      {sell.way === 'market' && (
+        <NumberField
+          label="The market keeps"
+          value={cost.wish.feePct}
+          min={0}
+          max={60}
+          unit="%"
+          byHand={sell.feePct !== null}
+          onValue={(feePct) => put({ feePct })}
+        />
+      )}
+      {sell.way === 'post' && (
+        <MoneyField
+          label="Postage of the order"
+          cents={sell.postageCents}
+          currency={currency}
+          onCents={(postageCents) => put({ postageCents })}
+        />
+      )}
+      <Labelled label="Price made from">
+        <Segments
+          label="Price made from"
+          value={sell.priceFrom}
+          options={[
+            { value: 'margin', label: 'a margin' },
+            { value: 'hour', label: 'an hour’s pay' },
+          ]}
+          onChange={(priceFrom) => put({ priceFrom, priceCents: null })}
+        />
+      </Labelled>
+      {sell.priceFrom === 'margin' && (
+        <NumberField
+          label="Margin"
+          value={cost.wish.marginPct}
+          min={0}
+          max={90}
+          unit="%"
+          byHand={sell.marginPct !== null}
+          onValue={(marginPct) => put({ marginPct, priceCents: null })}
+        />
+      )}
+      <MoneyField
+        label={cost.byHand ? 'Price of one, by hand' : 'Price of one'}
+        cents={cost.price.eachCents}
+        currency={currency}
+        byHand={cost.byHand}
+        least={1}
+        onCents={(priceCents) => put({ priceCents })}
+      />
+      {cost.byHand && <Button onClick={() => put({ priceCents: null })}>Calculated price again</Button>}
+    </div>
+  );
+}

@@ -1,0 +1,54 @@
+import { useState } from 'react';
+import type { DayPlan } from '@/core/day/dayPlan';
+import type { Job, Pin } from '@/core/job/job';
+import { changeJob } from '@/data/jobs';
+import { notifyProblem, notifyWrong } from '@/ui/notify';
+import { msOf } from './dayWords';
+import type { Moved } from './Handles';
+
+export interface Placing {
+  /** Takes the newest change back; null where there is none. */
+  readonly undo: (() => void) | null;
+  readonly setPins: (jobId: string, pins: readonly Pin[]) => Promise<void>;
+  readonly move: (m: Moved) => void;
+  readonly wait: (jobId: string) => Promise<void>;
+}
+
+/** Jobs put somewhere in the day by hand, held back, and let go again. */
+export function usePlacing(day: DayPlan, onChosen: (jobId: string | null) => void): Placing {
+  const [undo, setUndo] = useState<(() => void) | null>(null);
+  const put = async (jobId: string, next: (now: Job['day']) => Job['day']): Promise<boolean> => {
+    let was: Job['day'] | null = null;
+    const r = await changeJob(jobId, (j) => {
+      was = j.day;
+      return { ...j, day: next(j.day) };
+    });
+    if (!r.ok) {
+      notifyProblem(r.problem);
+      return false;
+    }
+    setUndo(() => () => {
+      void changeJob(jobId, (j) => ({ ...j, day: was ?? j.day }));
+      setUndo(null);
+    });
+    return true;
+  };
+  const setPins = async (jobId: string, pins: readonly Pin[]): Promise<void> => {
+    await put(jobId, (now) => ({ ...now, pins: [...pins] }));
+  };
+  return {
+    undo,
+    setPins,
+    move: ({ work, press, fromS }) => {
+      const [job, to] = [day.jobs[work], day.presses[press]];
+      if (!job || !to) return;
+      onChosen(job.id);
+      if (job.presses.includes(press))
+        void setPins(job.id, [{ pressId: to.id, from: Math.round(msOf(day, fromS)) }]);
+      else notifyWrong(`${job.name} does not go through ${to.name}: choose the press in the job first.`);
+    },
+    wait: async (jobId) => {
+      if (await put(jobId, (now) => ({ ...now, waits: true }))) onChosen(null);
+    },
+  };
+}

@@ -1,0 +1,237 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import Link from 'next/link';
+import { packedOf } from '@/core/day/jobWork';
+import { finishSteps, type FinishStep } from '@/core/finish/steps';
+import type { Finish } from '@/core/job/finish';
+import type { Job } from '@/core/job/job';
+import { piecesOf } from '@/core/art/names';
+import { piecesOfJob } from '@/core/plan/press';
+import { jobPieces, runsOf } from '@/core/run/pieces';
+import { isFlat, type Blank } from '@/core/shop/blank';
+import { changeJob } from '@/data/jobs';
+import { loadShelf, takeParts } from '@/data/shelf';
+import { Button } from '@/ui/Button';
+import { notify, notifyProblem } from '@/ui/notify';
+import { ShopFrame } from '../shell/ShopFrame';
+import { useShop } from '../shell/shopContext';
+import { Hanger } from './Hanger';
+import { LabelSheet } from './LabelSheet';
+
+/** The last steps of a job: parts, hanger, labels, and pieces packed. */
+export function FinishPage({ jobId }: { jobId: string }) {
+  const { shop, jobs } = useShop();
+  const job = jobs.find((r) => r.id === jobId)?.job;
+  const blank = shop.blanks.find((b) => b.id === job?.blankId);
+  if (!job || !blank)
+    return (
+      <ShopFrame title="Finishing">
+        <p className="p-8 text-lead">
+          {job ? 'Choose a blank first: what is done last hangs on it.' : 'This job is not in this shop.'}{' '}
+          <Link href={job ? `/job/${job.id}/blank` : '/'} className="underline">
+            {job ? 'To its blank' : 'To the bench'}
+          </Link>
+        </p>
+      </ShopFrame>
+    );
+  return <Steps key={job.id} job={job} blank={blank} />;
+}
+
+function Steps({ job, blank }: { job: Job; blank: Blank }) {
+  const { shop } = useShop();
+  const steps = finishSteps(blank);
+  const pieces = piecesOfJob(job, piecesOf(job.art));
+  const runs = runsOf(shop.runs, job.id);
+  const { good } = jobPieces(pieces, runs);
+  const packed = packedOf(job, runs);
+  const put = (change: (now: Finish) => Finish) =>
+    changeJob(job.id, (j) => ({ ...j, finish: change(j.finish) })).then((r) => {
+      if (!r.ok) notifyProblem(r.problem);
+      return r.ok;
+    });
+  const pack = async (by: number) => {
+    const next = Math.max(-job.finish.packed, Math.min(by, pieces.length - packed));
+    if (next === 0 || !(await put((f) => ({ ...f, packed: Math.max(0, f.packed + next) })))) return;
+    const used = await takeParts(blank, job.id, next);
+    if (!used.ok) notifyProblem(used.problem);
+    else if (packed + next >= pieces.length) notify(`All ${pieces.length} of ${job.name} are packed.`);
+  };
+  const toggle = (s: FinishStep) =>
+    void put((f) => ({
+      ...f,
+      done: f.done.includes(s.id) ? f.done.filter((d) => d !== s.id) : [...f.done, s.id],
+    }));
+  const hung =
+    isFlat(blank) && steps.some((s) => s.kind === 'hanger' || s.kind === 'ring' || s.kind === 'cord');
+  return (
+    <ShopFrame
+      title="Finishing"
+      about={job.name}
+      actions={
+        <Link href={`/job/${job.id}/look`} className="font-label font-semibold underline">
+          Back to the look
+        </Link>
+      }
+    >
+      <div
+        tabIndex={0}
+        role="region"
+        aria-label="Finishing"
+        className="grid h-full content-start gap-5 overflow-auto p-4 lg:grid-cols-[minmax(0,1fr)_20rem]"
+      >
+        <div className="grid content-start gap-5">
+          <StepList steps={steps} done={job.finish.done} onToggle={toggle} />
+          {isFlat(blank) && hung && (
+            <Hanger
+              blank={blank}
+              name={job.name}
+              wish={job.finish.hanger}
+              onWish={(hanger) => void put((f) => ({ ...f, hanger }))}
+            />
+          )}
+          <LabelSheet
+            labels={job.finish.labels}
+            jobName={job.name}
+            pieces={pieces}
+            onLabels={(labels) => void put((f) => ({ ...f, labels }))}
+          />
+        </div>
+        <aside aria-label="Packed" className="grid content-start gap-4">
+          <Packed
+            packed={packed}
+            good={good}
+            total={pieces.length}
+            byHand={job.finish.packed}
+            onPack={(n) => void pack(n)}
+          />
+          <Parts steps={steps} wanted={pieces.length - packed} />
+          <p>
+            <Link href={`/job/${job.id}/look`} className="underline">
+              Photograph one for the log
+            </Link>{' '}
+            at its look: square on, by daylight.
+          </p>
+        </aside>
+      </div>
+    </ShopFrame>
+  );
+}
+
+interface StepListProps {
+  readonly steps: readonly FinishStep[];
+  readonly done: readonly string[];
+  readonly onToggle: (s: FinishStep) => void;
+}
+
+function StepList({ steps, done, onToggle }: StepListProps) {
+  return (
+    <section aria-label="Steps">
+      <ol>
+        {steps.map((s, i) => {
+          const over = done.includes(s.id);
+          return (
+            <li key={s.id} className="border-b border-rule">
+              <label className="flex min-h-14 cursor-pointer items-center gap-4 py-1.5 hover:bg-board">
+                <input
+                  type="checkbox"
+                  checked={over}
+                  onChange={() => onToggle(s)}
+                  className="ml-1 size-7 shrink-0"
+                />
+                <span className="w-6 shrink-0 font-name text-name font-semibold">{i + 1}</span>
+                <span className={over ? 'text-soft line-through' : ''}>
+                  <span className="block font-name text-name leading-tight font-semibold first-letter:uppercase">
+                    {s.what}
+                  </span>
+                  <span className="block leading-snug">{s.how}</span>
+                  {s.caution && (
+                    <span className="block leading-snug font-semibold text-act-deep">{s.caution}</span>
+                  )}
+                </span>
+              </label>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
+
+interface PackedProps {
+  readonly packed: number;
+  readonly good: number;
+  readonly total: number;
+  readonly byHand: number;
+  readonly onPack: (by: number) => void;
+}
+
+function Packed({ packed, good, total, byHand, onPack }: PackedProps) {
+  const left = total - packed;
+  return (
+    <section aria-label="Packed pieces" className="border-2 border-ink p-3">
+      <p className="font-label font-semibold">Packed</p>
+      <p className="font-name text-big leading-tight font-semibold" role="status">
+        {packed} of {total}
+      </p>
+      <p className="text-soft">
+        {good} good from the press so far{packed > good ? ': more are packed than were counted there' : ''}.
+      </p>
+      <div className="mt-2 grid grid-cols-2 gap-2">
+        <Button kind="act" className="min-h-14 text-name" disabled={left <= 0} onClick={() => onPack(1)}>
+          One more packed
+        </Button>
+        <Button
+          className="min-h-14 text-name"
+          disabled={left <= 0}
+          onClick={() => onPack(Math.min(12, left))}
+        >
+          {Math.min(12, Math.max(left, 0))} more
+        </Button>
+        <Button className="min-h-12" disabled={left <= 0} onClick={() => onPack(left)}>
+          All that are left
+        </Button>
+        <Button className="min-h-12" disabled={byHand <= 0} onClick={() => onPack(-1)}>
+          One fewer
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+/** Parts the pieces still need, against what lies on the shelf. */
+function Parts({ steps, wanted }: { steps: readonly FinishStep[]; wanted: number }) {
+  const shelf = useLiveQuery(() => loadShelf(), []);
+  const parts = [...new Set(steps.flatMap((s) => (s.part === null ? [] : [s.part])))];
+  if (parts.length === 0) return null;
+  return (
+    <section aria-label="Parts">
+      <h2 className="font-name text-lead font-semibold">Parts for {wanted} more</h2>
+      <ul>
+        {parts.map((part) => {
+          const on = shelf?.find(
+            (x) => x.item.kind === 'part' && x.item.name.toLowerCase() === part.toLowerCase(),
+          );
+          const short = on && on.balance.onHand < wanted;
+          return (
+            <li key={part} className="flex justify-between gap-3 border-b border-rule py-1.5">
+              <span className="first-letter:uppercase">{part}</span>
+              <span className={`font-label font-semibold ${short ? 'text-act-deep' : ''}`}>
+                {!shelf
+                  ? '…'
+                  : on
+                    ? `${on.balance.onHand} there${short ? `, ${wanted - on.balance.onHand} short` : ''}`
+                    : 'not on the shelf'}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+      <p className="mt-1">
+        <Link href="/shelf" className="underline">
+          To the shelf
+        </Link>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,191 @@
+'use client';
+
+import { problemText } from '@/core/basics/result';
+import { hangerPlan, holeHang, plateOf, type HangerPlan } from '@/core/finish/hanger';
+import { hangerTemplate } from '@/core/finish/template';
+import { boundsOf, type Point } from '@/core/geometry/plane';
+import type { Finish } from '@/core/job/finish';
+import type { FlatBlank } from '@/core/shop/blank';
+import { mm } from '@/core/units/quantity';
+import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Labelled';
+import { LengthField } from '@/ui/LengthField';
+import { notifyProblem } from '@/ui/notify';
+import { Segments } from '@/ui/Segments';
+import { Q } from '@/ui/units';
+import { labelFont } from '../logbook/labelFont';
+import { saveBytesAs } from '../shell/download';
+
+interface Props {
+  readonly blank: FlatBlank;
+  readonly name: string;
+  readonly wish: Finish['hanger'];
+  readonly onWish: (wish: Finish['hanger']) => void;
+}
+
+/** Where a piece hangs from: its own hole, or hangers placed by measure, with a paper template at true size. */
+export function Hanger({ blank, name, wish, onWish }: Props) {
+  const plan = hangerPlan(blank, wish);
+  const hang = holeHang(blank);
+  const print = async () => {
+    if (!plan.ok) return;
+    const font = await labelFont();
+    if (!font.ok) return notifyProblem(font.problem);
+    const { drawnPdf } = await import('@/core/formats/drawnPdf');
+    saveBytesAs(
+      'hanger.pdf',
+      await drawnPdf(`Hanger of ${name}`, hangerTemplate(plan.value, name), font.value),
+      'application/pdf',
+    );
+  };
+  const put = (next: Partial<Finish['hanger']>) => onWish({ ...wish, ...next });
+  return (
+    <section aria-label="Hanger" className="grid gap-3 lg:grid-cols-[minmax(0,1fr)_16rem]">
+      <div className="bg-board p-3">
+        <PlateDrawing blank={blank} plan={plan.ok ? plan.value : null} />
+      </div>
+      <div className="grid content-start gap-2">
+        <h2 className="font-name text-name font-semibold">Where it hangs</h2>
+        {hang && (
+          <p>
+            By its hole it hangs{' '}
+            {Math.abs(hang.leansDeg) < 0.3
+              ? 'upright: hole side up.'
+              : `${Math.abs(hang.leansDeg).toFixed(1)}° to the ${hang.leansDeg > 0 ? 'right' : 'left'}, seen from the front.`}
+          </p>
+        )}
+        {plan.ok ? (
+          <p>
+            {plan.value.points.length === 2 ? 'Two hangers, level, ' : 'One hanger on the middle line, '}
+            <Q of={mm(plan.value.fromTopMm)} /> below the top, <Q of={mm(plan.value.aboveMm)} /> above where
+            it balances. A millimetre beside hangs it {plan.value.degPerMm.toFixed(1)}° out of level.
+          </p>
+        ) : (
+          <p role="status" className="font-semibold">
+            {problemText(plan.problem)}
+          </p>
+        )}
+        <Labelled label="Hangers">
+          <Segments
+            label="Hangers"
+            value={String(wish.count ?? 'auto')}
+            options={[
+              { value: 'auto', label: 'calculated' },
+              { value: '1', label: 'one' },
+              { value: '2', label: 'two' },
+            ]}
+            onChange={(v) => put({ count: v === '1' ? 1 : v === '2' ? 2 : null })}
+          />
+        </Labelled>
+        <div className="flex flex-wrap gap-3">
+          <LengthField
+            label="Hanger, across"
+            valueMm={wish.widthMm}
+            minMm={5}
+            maxMm={200}
+            byHand
+            onValue={(widthMm) => put({ widthMm })}
+          />
+          <LengthField
+            label="Its height"
+            valueMm={wish.heightMm}
+            minMm={3}
+            maxMm={200}
+            byHand
+            onValue={(heightMm) => put({ heightMm })}
+          />
+          <LengthField
+            label="From any edge"
+            valueMm={wish.edgeMm}
+            minMm={0}
+            maxMm={100}
+            byHand
+            onValue={(edgeMm) => put({ edgeMm })}
+          />
+          <LengthField
+            label="Below the top"
+            valueMm={wish.fromTopMm ?? (plan.ok ? plan.value.fromTopMm : 0)}
+            minMm={0}
+            maxMm={1300}
+            byHand={wish.fromTopMm !== null}
+            onValue={(fromTopMm) => put({ fromTopMm })}
+          />
+        </div>
+        {wish.fromTopMm !== null && (
+          <Button onClick={() => put({ fromTopMm: null })}>Calculated height again</Button>
+        )}
+        <Button kind="act" disabled={!plan.ok} onClick={() => void print()}>
+          Paper template, true size, PDF
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+const path = (ring: readonly Point[]): string =>
+  `M${ring.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('L')}Z`;
+
+/** The back of the piece to scale: plumb line, balance, hangers. */
+function PlateDrawing({ blank, plan }: { blank: FlatBlank; plan: HangerPlan | null }) {
+  const plate = plan?.plate ?? plateOf(blank);
+  const box = boundsOf(plate.outline);
+  const pad = Math.max(box.width, box.height) * 0.06;
+  const thin = Math.max(box.width, box.height) / 400;
+  return (
+    <svg
+      viewBox={`${box.x - pad} ${box.y - pad} ${box.width + 2 * pad} ${box.height + 2 * pad}`}
+      role="img"
+      aria-label="The back of the piece with its hangers"
+      className="mx-auto max-h-72 w-full"
+    >
+      <path
+        d={[plate.outline, ...plate.holes].map(path).join('')}
+        fillRule="evenodd"
+        className="fill-sheet stroke-ink"
+        strokeWidth={thin * 2}
+      />
+      <line
+        x1={plate.balance.x}
+        x2={plate.balance.x}
+        y1={box.y - pad / 2}
+        y2={box.y + box.height}
+        className="stroke-soft"
+        strokeWidth={thin}
+        strokeDasharray={`${thin * 8} ${thin * 5}`}
+      />
+      <circle cx={plate.balance.x} cy={plate.balance.y} r={thin * 5} className="fill-act" />
+      <text
+        x={plate.balance.x + thin * 9}
+        y={plate.balance.y + thin * 5}
+        fontSize={thin * 14}
+        className="fill-act-deep font-label font-semibold"
+      >
+        balance
+      </text>
+      {plan && (
+        <>
+          <line
+            x1={box.x}
+            x2={box.x + box.width}
+            y1={plan.points[0]?.y ?? 0}
+            y2={plan.points[0]?.y ?? 0}
+            className="stroke-soft"
+            strokeWidth={thin}
+            strokeDasharray={`${thin * 8} ${thin * 5}`}
+          />
+          {plan.points.map((p) => (
+            <rect
+              key={p.x}
+              x={p.x - plan.widthMm / 2}
+              y={p.y}
+              width={plan.widthMm}
+              height={plan.heightMm}
+              className="fill-strata-5 stroke-ink"
+              strokeWidth={thin * 1.5}
+            />
+          ))}
+        </>
+      )}
+    </svg>
+  );
+}

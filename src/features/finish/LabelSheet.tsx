@@ -1,0 +1,186 @@
+'use client';
+
+import { useState } from 'react';
+import { problemText } from '@/core/basics/result';
+import { claimIn, labelPages, textFor } from '@/core/finish/labels';
+import type { Labels } from '@/core/job/finish';
+import type { RunPiece } from '@/core/shop/run';
+import { Button } from '@/ui/Button';
+import { LengthField } from '@/ui/LengthField';
+import { NumberField } from '@/ui/NumberField';
+import { notifyProblem } from '@/ui/notify';
+import { labelFont } from '../logbook/labelFont';
+import { saveBytesAs } from '../shell/download';
+
+interface Props {
+  readonly labels: Labels;
+  readonly jobName: string;
+  readonly pieces: readonly RunPiece[];
+  readonly onLabels: (labels: Labels) => void;
+}
+
+/** Labels of a job on sheets of labels: its own text, a piece’s name and number where they are asked for. */
+export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
+  const [text, setText] = useState(labels.text);
+  const [sheet, setSheet] = useState(false);
+  const put = (next: Partial<Labels>) => onLabels({ ...labels, ...next });
+  const asked = { ...labels, text };
+  const pages = labelPages(asked, pieces);
+  const claim = claimIn(text);
+  const first = pieces[0] ?? { name: '', number: 1 };
+  const print = async () => {
+    if (!pages.ok) return notifyProblem(pages.problem);
+    const font = await labelFont();
+    if (!font.ok) return notifyProblem(font.problem);
+    const { drawnPdf } = await import('@/core/formats/drawnPdf');
+    saveBytesAs(
+      'labels.pdf',
+      await drawnPdf(`Labels of ${jobName}`, pages.value, font.value),
+      'application/pdf',
+    );
+  };
+  return (
+    <section aria-label="Labels" className="grid gap-2">
+      <h2 className="font-name text-name font-semibold">Labels</h2>
+      <div className="flex flex-wrap items-start gap-5">
+        <label className="grid font-label text-fine font-medium text-soft">
+          Text of a label; {'{name}'} and {'{number}'} are those of its piece
+          <textarea
+            value={text}
+            maxLength={400}
+            rows={4}
+            onChange={(e) => setText(e.target.value)}
+            onBlur={() => {
+              if (text !== labels.text) put({ text });
+            }}
+            className="w-96 max-w-full border-2 border-ink bg-white p-2 text-base text-ink"
+          />
+        </label>
+        <div className="grid gap-1">
+          <span className="font-label text-fine font-medium text-soft">The first one</span>
+          <p
+            className="grid place-content-center border-2 border-rule bg-white p-2 text-center whitespace-pre-line"
+            style={{ width: `${labels.widthMm * 3}px`, minHeight: `${labels.heightMm * 2.4}px` }}
+          >
+            {textFor(text, first) || '—'}
+          </p>
+        </div>
+      </div>
+      {claim !== null && (
+        <label className="flex min-h-10 items-center gap-2 border-l-6 border-warning pl-2">
+          <input
+            type="checkbox"
+            checked={labels.makerSays}
+            onChange={(e) => put({ makerSays: e.target.checked })}
+            className="size-5"
+          />
+          The maker’s sheet of this blank says “{claim}” itself.
+        </label>
+      )}
+      <div className="flex flex-wrap items-end gap-3">
+        <NumberField
+          label="Labels taken from the first sheet"
+          value={labels.taken}
+          min={0}
+          max={359}
+          whole
+          onValue={(taken) => put({ taken })}
+        />
+        <Button onClick={() => setSheet((s) => !s)} aria-expanded={sheet}>
+          The sheet: {labels.columns} by {labels.rows}
+        </Button>
+        <Button kind="act" disabled={!pages.ok} onClick={() => void print()}>
+          {pages.ok
+            ? `${pieces.length} labels on ${pages.value.length} ${pages.value.length === 1 ? 'sheet' : 'sheets'}, PDF`
+            : 'Labels, PDF'}
+        </Button>
+      </div>
+      {sheet && <SheetSizes labels={labels} put={put} />}
+      {!pages.ok && text.trim() !== '' && (
+        <p role="status" className="font-semibold text-act-deep">
+          {problemText(pages.problem)}
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** How the sheet of labels is divided. */
+function SheetSizes({ labels, put }: { labels: Labels; put: (next: Partial<Labels>) => void }) {
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <NumberField
+        label="Columns"
+        value={labels.columns}
+        min={1}
+        max={12}
+        whole
+        byHand
+        onValue={(columns) => put({ columns })}
+      />
+      <NumberField
+        label="Rows"
+        value={labels.rows}
+        min={1}
+        max={30}
+        whole
+        byHand
+        onValue={(rows) => put({ rows })}
+      />
+      <LengthField
+        label="Label, across"
+        valueMm={labels.widthMm}
+        minMm={10}
+        maxMm={210}
+        fine
+        byHand
+        onValue={(widthMm) => put({ widthMm })}
+      />
+      <LengthField
+        label="Its height"
+        valueMm={labels.heightMm}
+        minMm={6}
+        maxMm={297}
+        fine
+        byHand
+        onValue={(heightMm) => put({ heightMm })}
+      />
+      <LengthField
+        label="First from the left"
+        valueMm={labels.leftMm}
+        minMm={0}
+        maxMm={100}
+        fine
+        byHand
+        onValue={(leftMm) => put({ leftMm })}
+      />
+      <LengthField
+        label="First from the top"
+        valueMm={labels.topMm}
+        minMm={0}
+        maxMm={100}
+        fine
+        byHand
+        onValue={(topMm) => put({ topMm })}
+      />
+      <LengthField
+        label="Between columns"
+        valueMm={labels.gapXMm}
+        minMm={0}
+        maxMm={40}
+        fine
+        byHand
+        onValue={(gapXMm) => put({ gapXMm })}
+      />
+      <LengthField
+        label="Between rows"
+        valueMm={labels.gapYMm}
+        minMm={0}
+        maxMm={40}
+        fine
+        byHand
+        onValue={(gapYMm) => put({ gapYMm })}
+      />
+    </div>
+  );
+}

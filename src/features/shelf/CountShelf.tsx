@@ -1,0 +1,100 @@
+'use client';
+
+import { useState } from 'react';
+import type { Outlook } from '@/core/stock/wants';
+import { countItem } from '@/data/shelf';
+import { Button } from '@/ui/Button';
+import { notify, notifyProblem } from '@/ui/notify';
+import { amountText, UNIT_WORDS } from './shelfWords';
+
+/** The shelf for counting, tablet in hand: one item a line, large keys, written when it is said. */
+export function CountShelf({ shelf }: { shelf: readonly Outlook[] }) {
+  const [done, setDone] = useState<Readonly<Record<string, number>>>({});
+  return (
+    <div className="max-w-4xl">
+      <p className="px-4 py-2 text-soft">
+        Count what lies there and say it. What the ledger had is shown beside it; the difference is written
+        down. {Object.keys(done).length} of {shelf.length} counted.
+      </p>
+      <ul>
+        {shelf.map((o) => (
+          <CountLine
+            key={o.item.id}
+            outlook={o}
+            off={done[o.item.id]}
+            onDone={(off) => setDone((d) => ({ ...d, [o.item.id]: off }))}
+          />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+interface LineProps {
+  readonly outlook: Outlook;
+  /** By how much the ledger was off; absent while it is not counted. */
+  readonly off: number | undefined;
+  readonly onDone: (off: number) => void;
+}
+
+function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
+  const [text, setText] = useState('');
+  const had = balance.onHand;
+  const typed = text.trim() === '' ? Math.max(0, had) : Number(text.replace(',', '.'));
+  const say = async () => {
+    const r = await countItem(item.id, typed, null);
+    if (!r.ok) return notifyProblem(r.problem);
+    setText('');
+    onDone(r.value);
+    if (r.value !== 0) notify(`${item.name}: the ledger was off by ${amountText(r.value)}.`);
+  };
+  const step = (by: number) => setText(String(Math.max(0, (Number.isFinite(typed) ? typed : 0) + by)));
+  return (
+    <li
+      className={`flex flex-wrap items-center gap-3 border-b border-rule px-4 py-2 ${off === undefined ? '' : 'bg-board'}`}
+    >
+      <span className="min-w-52 flex-1">
+        <span className="block text-lead leading-tight font-semibold">{item.name}</span>
+        <span className="font-label text-fine font-medium text-soft">
+          {off === undefined
+            ? `the ledger has ${amountText(had)} ${UNIT_WORDS[item.unit]}`
+            : off === 0
+              ? 'counted: it was right'
+              : `counted: it was off by ${amountText(off)}`}
+        </span>
+      </span>
+      <Button
+        className="min-h-14 min-w-14 text-name"
+        aria-label={`One less of ${item.name}`}
+        onClick={() => step(-1)}
+      >
+        −
+      </Button>
+      <input
+        aria-label={`Counted of ${item.name}`}
+        inputMode="decimal"
+        value={text}
+        placeholder={amountText(Math.max(0, had))}
+        onChange={(e) => setText(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') void say();
+        }}
+        className="min-h-14 w-24 border-2 border-ink bg-white text-center font-name text-head font-semibold text-measured placeholder:text-soft"
+      />
+      <Button
+        className="min-h-14 min-w-14 text-name"
+        aria-label={`One more of ${item.name}`}
+        onClick={() => step(1)}
+      >
+        +
+      </Button>
+      <Button
+        kind={off === undefined ? 'act' : 'plain'}
+        className="min-h-14 min-w-28 text-lead"
+        onClick={() => void say()}
+      >
+        {off === undefined ? 'That is it' : 'Again'}
+      </Button>
+    </li>
+  );
+}

@@ -1,0 +1,235 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { moneyText } from '@/core/money/money';
+import { eachCents, type Outlook } from '@/core/stock/wants';
+import type { StockItem } from '@/core/shop/stock';
+import {
+  cancelOrder,
+  itemLines,
+  orderCases,
+  receiveOrder,
+  removeItem,
+  restoreItem,
+  saveItem,
+} from '@/data/shelf';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { momentText } from '@/ui/dates';
+import { NumberField } from '@/ui/NumberField';
+import { notify, notifyProblem } from '@/ui/notify';
+import { TypedField } from '@/ui/TypedField';
+import { ok } from '@/core/basics/result';
+import { useShop } from '../shell/shopContext';
+import { ItemDialog } from './ItemDialog';
+import { amountText, isoDayText, MOVEMENT_WORDS, todayIso, UNIT_WORDS } from './shelfWords';
+
+const NEWEST = 40;
+
+/** One item: its lots, its orders, and every line of its ledger. */
+export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: () => void }) {
+  const { shop } = useShop();
+  const [changing, setChanging] = useState(false);
+  const { item, balance } = o;
+  const unit = UNIT_WORDS[item.unit];
+  const remove = async () => {
+    const r = await removeItem(item.id);
+    if (!r.ok) return notifyProblem(r.problem);
+    const gone = r.value;
+    onClose();
+    if (gone)
+      notify(`${item.name} is off the shelf.`, {
+        label: 'Undo',
+        onClick: () =>
+          void restoreItem(gone).then((back) => {
+            if (!back.ok) notifyProblem(back.problem);
+          }),
+      });
+  };
+  if (changing) return <ItemDialog item={item} onClose={() => setChanging(false)} />;
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title={item.name}
+      about={`${amountText(balance.onHand)} ${unit} on hand; a case of ${amountText(item.caseSize)} for ${moneyText(shop.settings.currency, item.caseCents)}, ${moneyText(shop.settings.currency, Math.round(eachCents(item)))} each with carriage.`}
+    >
+      <div className="grid gap-5 md:grid-cols-2">
+        <div className="grid content-start gap-4">
+          <Orders outlook={o} />
+          <Lots item={item} outlook={o} />
+          <div className="flex flex-wrap gap-2">
+            <Button onClick={() => setChanging(true)}>Change how it is bought</Button>
+            <Button kind="quiet" onClick={() => void remove()}>
+              Take off the shelf
+            </Button>
+          </div>
+        </div>
+        <Ledger item={item} jobs={new Map(o.wants.map((w) => [w.jobId, w.jobName]))} />
+      </div>
+    </Dialog>
+  );
+}
+
+function Orders({ outlook: o }: { outlook: Outlook }) {
+  const { item, balance } = o;
+  const [cases, setCases] = useState(Math.max(1, o.cases));
+  const [expected, setExpected] = useState(() => todayIso(new Date(Date.now() + item.leadDays * 86_400_000)));
+  const unit = UNIT_WORDS[item.unit];
+  const order = async () => {
+    const r = await orderCases(item, cases, /^\d{4}-\d{2}-\d{2}$/.test(expected) ? expected : null);
+    if (r.ok) notify(`${cases} ${cases === 1 ? 'case' : 'cases'} of ${item.name} on order.`);
+    else notifyProblem(r.problem);
+  };
+  return (
+    <section aria-label="Orders" className="grid gap-2">
+      <h3 className="font-name text-lead font-semibold">Orders</h3>
+      <div className="flex flex-wrap items-end gap-3">
+        <NumberField label="Cases" value={cases} min={1} max={1000} whole onValue={setCases} />
+        <label className="grid font-label text-fine font-medium text-soft">
+          Expected on
+          <input
+            type="date"
+            value={expected}
+            onChange={(e) => setExpected(e.target.value)}
+            className="min-h-9 border-2 border-ink bg-white px-2 text-base text-ink"
+          />
+        </label>
+        <Button onClick={() => void order()}>
+          Ordered: {amountText(cases * item.caseSize)} {unit}
+        </Button>
+      </div>
+      {o.cases > 0 && (
+        <p className="text-soft">
+          {o.cases} {o.cases === 1 ? 'case is' : 'cases are'} wanted
+          {o.orderBy && ` by ${isoDayText(o.orderBy)}`}
+          {o.shortFor && `, for ${o.shortFor}`}.
+        </p>
+      )}
+      <ul>
+        {balance.orders.map((order) => (
+          <OpenOrder key={order.orderId} item={item} order={order} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function OpenOrder({ item, order }: { item: StockItem; order: Outlook['balance']['orders'][number] }) {
+  const [came, setCame] = useState(order.left);
+  const [lot, setLot] = useState('');
+  const said = (r: Awaited<ReturnType<typeof receiveOrder>>) => {
+    if (!r.ok) notifyProblem(r.problem);
+  };
+  return (
+    <li className="grid gap-2 border-b border-rule py-2">
+      <span className="font-label font-semibold">
+        {amountText(order.left)} {UNIT_WORDS[item.unit]} on the way
+        {order.expectedOn && `, expected ${isoDayText(order.expectedOn)}`}
+      </span>
+      <span className="flex flex-wrap items-end gap-3">
+        <NumberField label="Came" value={came} min={0.001} max={1_000_000} onValue={setCame} />
+        <TypedField
+          label="Lot"
+          text={lot}
+          width="w-28"
+          parse={(t) => ok(t.trim().slice(0, 40))}
+          onValue={setLot}
+        />
+        <Button onClick={() => void receiveOrder(item.id, order.orderId, came, lot).then(said)}>
+          It came
+        </Button>
+        <Button kind="quiet" onClick={() => void cancelOrder(item.id, order.orderId, order.left).then(said)}>
+          Cancel the rest
+        </Button>
+      </span>
+    </li>
+  );
+}
+
+/** Lots that lie there; a poor coating is said here, and the look of every piece of that lot says it again. */
+function Lots({ item, outlook }: { item: StockItem; outlook: Outlook }) {
+  const lots = outlook.balance.lots.filter((l) => l.lot !== '');
+  const known = [...new Set([...lots.map((l) => l.lot), ...item.lots.map((l) => l.lot)])];
+  if (known.length === 0) return null;
+  const set = (lot: string, poor: boolean, note: string) => {
+    const rest = item.lots.filter((l) => l.lot !== lot);
+    void saveItem({ ...item, lots: poor || note !== '' ? [...rest, { lot, poor, note }] : rest }).then(
+      (r) => {
+        if (!r.ok) notifyProblem(r.problem);
+      },
+    );
+  };
+  return (
+    <section aria-label="Lots" className="grid gap-1">
+      <h3 className="font-name text-lead font-semibold">Lots</h3>
+      <ul>
+        {known.map((lot) => {
+          const said = item.lots.find((l) => l.lot === lot);
+          const count = lots.find((l) => l.lot === lot)?.count ?? 0;
+          return (
+            <li key={lot} className="flex flex-wrap items-end gap-3 border-b border-rule py-1.5">
+              <span className="min-w-32 font-label font-semibold">
+                {lot}: {amountText(count)}
+              </span>
+              <label className="flex min-h-9 items-center gap-2 font-label">
+                <input
+                  type="checkbox"
+                  checked={said?.poor ?? false}
+                  onChange={(e) => set(lot, e.target.checked, said?.note ?? '')}
+                  className="size-5"
+                />
+                poor coating
+              </label>
+              <TypedField
+                label={`What is known of ${lot}`}
+                hideLabel
+                text={said?.note ?? ''}
+                width="w-56"
+                parse={(t) => ok(t.trim().slice(0, 200))}
+                onValue={(note) => set(lot, said?.poor ?? false, note)}
+              />
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function Ledger({ item, jobs }: { item: StockItem; jobs: ReadonlyMap<string, string> }) {
+  const lines = useLiveQuery(() => itemLines(item.id), [item.id]);
+  const { jobs: all } = useShop();
+  const nameOf = (id: string) =>
+    jobs.get(id) ?? all.find((j) => j.id === id)?.job.name ?? 'a job that is gone';
+  return (
+    <section aria-label="Ledger">
+      <h3 className="font-name text-lead font-semibold">Ledger</h3>
+      <ul className="font-label">
+        {lines?.slice(0, NEWEST).map((l) => (
+          <li key={l.id} className="flex justify-between gap-3 border-b border-rule py-1">
+            <span>
+              {MOVEMENT_WORDS[l.kind]}
+              {l.jobId && `, ${nameOf(l.jobId)}`}
+              {l.lot !== '' && ` · lot ${l.lot}`}
+              <span className="block text-fine font-medium text-soft">
+                {momentText(l.at)}
+                {l.by && ` · ${l.by}`}
+                {l.kind === 'counted' && l.note !== '' && ` · ${l.note}`}
+              </span>
+            </span>
+            <span className="shrink-0 text-lead font-semibold">
+              {l.change > 0 ? '+' : ''}
+              {amountText(l.change)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {lines && lines.length > NEWEST && (
+        <p className="text-soft">and {lines.length - NEWEST} lines before</p>
+      )}
+    </section>
+  );
+}

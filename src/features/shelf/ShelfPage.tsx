@@ -1,0 +1,232 @@
+'use client';
+
+import { FileDown, Plus } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import type { Outlook } from '@/core/stock/wants';
+import { STOCK_KINDS } from '@/core/shop/stock';
+import { shelfCsv } from '@/core/formats/shelfCsv';
+import { Button } from '@/ui/Button';
+import { FileButton } from '@/ui/FileButton';
+import { Segments } from '@/ui/Segments';
+import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
+import { bringShelf, loadItems } from '@/data/shelf';
+import { newId } from '@/data/ids';
+import { saveTextAs } from '../shell/download';
+import { ShopFrame } from '../shell/ShopFrame';
+import { CountShelf } from './CountShelf';
+import { ItemDialog } from './ItemDialog';
+import { OneItem } from './OneItem';
+import { amountText, isoDayText, KIND_WORDS, todayIso, UNIT_WORDS } from './shelfWords';
+import { useShelf } from './useShelf';
+
+type View = 'shelf' | 'order' | 'count';
+const VIEWS = [
+  { value: 'shelf', label: 'Shelf' },
+  { value: 'order', label: 'To order' },
+  { value: 'count', label: 'Count' },
+] as const;
+
+const MOST_TABLE_BYTES = 5_000_000;
+
+async function bring(file: File): Promise<void> {
+  if (file.size > MOST_TABLE_BYTES) return notifyWrong('The table is larger than 5 MB: split it.');
+  const { readShelfCsv } = await import('@/core/formats/shelfCsv');
+  const rows = readShelfCsv(await file.text(), await loadItems(), () => newId('item'));
+  if (!rows.ok) return notifyProblem(rows.problem);
+  const done = await bringShelf(rows.value);
+  if (!done.ok) return notifyProblem(done.problem);
+  notify(`${done.value} ${done.value === 1 ? 'item' : 'items'} taken in.`);
+}
+
+/** What lies on the shelf, what jobs will take of it, what is on its way, and what to order by when. */
+export function ShelfPage() {
+  const { shelf, wantsKnown } = useShelf();
+  const [view, setView] = useState<View>('shelf');
+  const [openId, setOpenId] = useState<string | null>(null);
+  const [adding, setAdding] = useState(false);
+  const toOrder = shelf?.filter((o) => o.cases > 0).length ?? 0;
+  const open = shelf?.find((o) => o.item.id === openId) ?? null;
+  const save = () => {
+    if (!shelf) return;
+    saveTextAs('shelf.csv', shelfCsv(shelf.map((o) => ({ item: o.item, ...o.balance }))), 'text/csv');
+  };
+  return (
+    <ShopFrame
+      title="Shelf"
+      about={shelf ? `${shelf.length} items${toOrder > 0 ? `, ${toOrder} to order` : ''}` : 'reading…'}
+      actions={
+        <>
+          <Button onClick={save} disabled={!shelf || shelf.length === 0}>
+            <FileDown size={16} aria-hidden /> CSV
+          </Button>
+          <FileButton label="Shelf table" accept=".csv,text/csv,text/plain" onFile={(f) => void bring(f)}>
+            Open CSV
+          </FileButton>
+          <Button kind="act" onClick={() => setAdding(true)}>
+            <Plus size={18} aria-hidden /> Put on the shelf
+          </Button>
+        </>
+      }
+    >
+      <div className="flex h-full flex-col">
+        <div className="border-b border-rule px-4 py-2">
+          <Segments label="Show the shelf as" value={view} options={VIEWS} onChange={setView} />
+        </div>
+        <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Items">
+          {shelf?.length === 0 && (
+            <p className="p-8 text-lead">
+              Nothing on the shelf yet. Put your first blank here with the size and price of its case, then
+              count what lies there: from then on it counts itself as you press.
+            </p>
+          )}
+          {shelf && shelf.length > 0 && view === 'shelf' && (
+            <ItemTable shelf={shelf} wantsKnown={wantsKnown} onOpen={setOpenId} />
+          )}
+          {shelf && shelf.length > 0 && view === 'order' && <OrderList shelf={shelf} onOpen={setOpenId} />}
+          {shelf && shelf.length > 0 && view === 'count' && <CountShelf shelf={shelf} />}
+        </div>
+      </div>
+      {open && <OneItem key={open.item.id} outlook={open} onClose={() => setOpenId(null)} />}
+      {adding && <ItemDialog item={null} onClose={() => setAdding(false)} />}
+    </ShopFrame>
+  );
+}
+
+interface TableProps {
+  readonly shelf: readonly Outlook[];
+  readonly wantsKnown: boolean;
+  readonly onOpen: (id: string) => void;
+}
+
+function ItemTable({ shelf, wantsKnown, onOpen }: TableProps) {
+  const kinds = STOCK_KINDS.filter((k) => shelf.some((o) => o.item.kind === k));
+  return (
+    <table className="w-full max-w-5xl font-label">
+      <thead>
+        <tr className="border-b-2 border-ink text-fine font-semibold">
+          <th className="px-4 py-1.5 text-left">Item</th>
+          <th className="px-3 py-1.5 text-right">On hand</th>
+          <th className="px-3 py-1.5 text-right">Jobs take</th>
+          <th className="px-3 py-1.5 text-right">Left over</th>
+          <th className="px-3 py-1.5 text-right">On order</th>
+          <th className="px-4 py-1.5 text-left">What to do</th>
+        </tr>
+      </thead>
+      {kinds.map((kind) => (
+        <tbody key={kind}>
+          <tr>
+            <th
+              colSpan={6}
+              scope="rowgroup"
+              className="px-4 pt-3 pb-1 text-left font-name text-lead font-semibold"
+            >
+              {KIND_WORDS[kind]}
+            </th>
+          </tr>
+          {shelf
+            .filter((o) => o.item.kind === kind)
+            .map((o) => (
+              <ItemRow key={o.item.id} outlook={o} wantsKnown={wantsKnown} onOpen={onOpen} />
+            ))}
+        </tbody>
+      ))}
+    </table>
+  );
+}
+
+function ItemRow({
+  outlook: o,
+  wantsKnown,
+  onOpen,
+}: {
+  outlook: Outlook;
+  wantsKnown: boolean;
+  onOpen: TableProps['onOpen'];
+}) {
+  const { item, balance } = o;
+  const unit = UNIT_WORDS[item.unit];
+  return (
+    <tr className="border-b border-rule hover:bg-board">
+      <td className="px-4">
+        <button
+          type="button"
+          onClick={() => onOpen(item.id)}
+          className="min-h-11 w-full text-left text-base hover:underline"
+        >
+          {item.name}
+          {item.lots.some((l) => l.poor && balance.lots.some((b) => b.lot === l.lot)) && (
+            <span className="ml-2 text-fine font-semibold text-act-deep">poor lot</span>
+          )}
+        </button>
+      </td>
+      <td className={`px-3 text-right text-lead font-semibold ${balance.onHand < 0 ? 'text-act-deep' : ''}`}>
+        {amountText(balance.onHand)} <span className="text-fine font-medium text-soft">{unit}</span>
+      </td>
+      <td className="px-3 text-right">{wantsKnown ? amountText(o.taken) : '…'}</td>
+      <td className={`px-3 text-right font-semibold ${o.free < 0 ? 'text-act-deep' : ''}`}>
+        {wantsKnown ? amountText(o.free) : '…'}
+      </td>
+      <td className="px-3 text-right">{balance.onOrder > 0 ? amountText(balance.onOrder) : ''}</td>
+      <td className="px-4 text-left">{wantsKnown ? <Todo outlook={o} /> : ''}</td>
+    </tr>
+  );
+}
+
+/** What an item asks for, in a sentence. */
+function Todo({ outlook: o }: { outlook: Outlook }) {
+  const today = useMemo(() => todayIso(new Date()), []);
+  if (o.balance.onHand < 0)
+    return <span className="font-semibold text-act-deep">Less than none: count it</span>;
+  if (o.cases > 0) {
+    const late = o.orderBy !== null && o.orderBy < today;
+    return (
+      <span className={late ? 'font-semibold text-act-deep' : 'font-semibold'}>
+        Order {o.cases} {o.cases === 1 ? 'case' : 'cases'}
+        {o.orderBy !== null &&
+          (late ? `: should have been by ${isoDayText(o.orderBy)}` : ` by ${isoDayText(o.orderBy)}`)}
+      </span>
+    );
+  }
+  if (o.shortFor !== null)
+    return <span className="font-semibold text-act-deep">Comes too late for {o.shortFor}</span>;
+  return null;
+}
+
+function OrderList({ shelf, onOpen }: { shelf: readonly Outlook[]; onOpen: (id: string) => void }) {
+  const list = shelf
+    .filter((o) => o.cases > 0 || o.shortFor !== null)
+    .sort((a, b) => (a.orderBy ?? '9999').localeCompare(b.orderBy ?? '9999'));
+  if (list.length === 0)
+    return (
+      <p className="p-8 text-lead">
+        Nothing to order: what jobs take lies there, and no item is below its least.
+      </p>
+    );
+  return (
+    <ul className="max-w-5xl">
+      {list.map((o) => (
+        <li key={o.item.id} className="border-b border-rule">
+          <button
+            type="button"
+            onClick={() => onOpen(o.item.id)}
+            className="grid w-full gap-0.5 px-4 py-2.5 text-left hover:bg-board"
+          >
+            <span className="flex flex-wrap items-baseline justify-between gap-x-4">
+              <span className="font-name text-name font-semibold">{o.item.name}</span>
+              <span className="font-label text-lead">
+                <Todo outlook={o} />
+              </span>
+            </span>
+            <span className="font-label text-fine font-medium text-soft">
+              {amountText(o.balance.onHand)} on hand, {amountText(o.taken)} taken by{' '}
+              {o.wants.length === 0 ? 'no job' : o.wants.map((w) => w.jobName).join(', ')}
+              {o.balance.onOrder > 0 && `, ${amountText(o.balance.onOrder)} on order`}; a case of{' '}
+              {amountText(o.item.caseSize)} takes {o.item.leadDays} days
+              {o.item.lowAt > 0 && `; ${amountText(o.item.lowAt)} are to stay`}
+            </span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

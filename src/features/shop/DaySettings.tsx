@@ -1,0 +1,260 @@
+'use client';
+
+import { Plus, Trash2 } from 'lucide-react';
+import { fail, ok, type Result } from '@/core/basics/result';
+import { WEEKDAYS, type Circuit, type DaySettings, type Hours } from '@/core/shop/day';
+import type { Press } from '@/core/shop/press';
+import { newId } from '@/data/ids';
+import { Button } from '@/ui/Button';
+import { NumberField } from '@/ui/NumberField';
+import { TypedField } from '@/ui/TypedField';
+import { useShop } from '../shell/shopContext';
+import { Group } from './Group';
+import { useSettings } from './useSettings';
+
+const clock = (min: number): string => `${Math.floor(min / 60)}:${String(min % 60).padStart(2, '0')}`;
+const range = (h: Hours | null): string => (h ? `${clock(h.fromMin)}–${clock(h.toMin)}` : 'closed');
+
+/** Hours as people write them: `9:00-17:00`, `9–17`, or closed. */
+export function readHours(text: string): Result<Hours | null> {
+  const clean = text.trim().toLowerCase();
+  if (clean === '' || clean === 'closed' || clean === '-') return ok(null);
+  const found = /^(\d{1,2})(?:[:.](\d{2}))?\s*(?:-|–|to)\s*(\d{1,2})(?:[:.](\d{2}))?$/.exec(clean);
+  const minutes = (h: string | undefined, m: string | undefined) => Number(h) * 60 + Number(m ?? 0);
+  const fromMin = minutes(found?.[1], found?.[2]);
+  const toMin = minutes(found?.[3], found?.[4]);
+  if (!found || fromMin > 1440 || toMin > 1440)
+    return fail('Hours are written 9:00–17:00.', 'Hours', 'Or “closed”.');
+  return fromMin < toMin
+    ? ok({ fromMin, toMin })
+    : fail('It ends before it begins.', 'Hours', 'Write the later time second.');
+}
+
+const title = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+/** When the shop works, with how many hands, and where pieces cool. */
+export function DayGroup() {
+  const { s, change } = useSettings();
+  const put = (next: Partial<DaySettings>) => change((now) => ({ ...now, day: { ...now.day, ...next } }));
+  const { day } = s;
+  return (
+    <Group title="The day" about="The day plan lays the work into these hours, between the breaks.">
+      {WEEKDAYS.map((w) => (
+        <TypedField
+          key={w}
+          label={title(w)}
+          text={range(day.opening[w])}
+          width="w-28"
+          byHand
+          parse={readHours}
+          onValue={(hours) =>
+            change((now) => ({ ...now, day: { ...now.day, opening: { ...now.day.opening, [w]: hours } } }))
+          }
+        />
+      ))}
+      {day.breaks.map((b, i) => (
+        <TypedField
+          key={`${b.name} ${i}`}
+          label={b.name}
+          text={range(b.hours)}
+          width="w-28"
+          byHand
+          parse={readHours}
+          onValue={(hours) =>
+            put({
+              breaks: day.breaks.flatMap((x, k) => (k !== i ? [x] : hours ? [{ ...x, hours }] : [])),
+            })
+          }
+        />
+      ))}
+      {day.breaks.length < 6 && (
+        <Button
+          onClick={() =>
+            put({
+              breaks: [
+                ...day.breaks,
+                { name: `Break ${day.breaks.length + 1}`, hours: { fromMin: 900, toMin: 915 } },
+              ],
+            })
+          }
+        >
+          <Plus size={16} aria-hidden /> Another break
+        </Button>
+      )}
+      <NumberField
+        label="Pairs of hands"
+        value={day.hands}
+        min={0}
+        max={12}
+        whole
+        byHand
+        onValue={(hands) => put({ hands })}
+      />
+      <NumberField
+        label="Loads that can cool at once"
+        value={day.coolingPlaces}
+        min={1}
+        max={200}
+        whole
+        byHand
+        onValue={(coolingPlaces) => put({ coolingPlaces })}
+      />
+      <NumberField
+        label="To print a sheet of A4"
+        value={day.printA4S}
+        min={5}
+        max={3600}
+        unit="s"
+        byHand
+        onValue={(printA4S) => put({ printA4S })}
+      />
+      <NumberField
+        label="A print dries for"
+        value={Math.round(day.dryS / 60)}
+        min={0}
+        max={1440}
+        unit="min"
+        byHand
+        onValue={(min) => put({ dryS: min * 60 })}
+      />
+    </Group>
+  );
+}
+
+/** Circuits of the building, and which presses hang on them. */
+export function CircuitsGroup() {
+  const { s, change } = useSettings();
+  const { shop } = useShop();
+  const put = (f: (now: readonly Circuit[]) => readonly Circuit[]) =>
+    change((now) => ({ ...now, day: { ...now.day, circuits: [...f(now.day.circuits)] } }));
+  const set = (id: string, next: Partial<Circuit>) =>
+    put((all) => all.map((c) => (c.id === id ? { ...c, ...next } : c)));
+  const plug = (id: string, pressId: string, on: boolean) =>
+    put((all) =>
+      all.map((c) => ({
+        ...c,
+        pressIds:
+          c.id === id && on
+            ? [...new Set([...c.pressIds, pressId])]
+            : c.pressIds.filter((p) => p !== pressId),
+      })),
+    );
+  return (
+    <Group
+      title="Circuits"
+      about="What each breaker is rated for, and which presses hang on it. The day plan warms presses up so that none carries more than its share for hours. Rated sockets, no thin extension leads; local electrical code and a licensed electrician decide."
+    >
+      <div className="grid w-full gap-4">
+        {s.day.circuits.map((c) => (
+          <OneCircuit
+            key={c.id}
+            circuit={c}
+            presses={shop.presses}
+            onSet={(next) => set(c.id, next)}
+            onPlug={(pressId, on) => plug(c.id, pressId, on)}
+            onRemove={() => put((all) => all.filter((x) => x.id !== c.id))}
+          />
+        ))}
+        <Button
+          className="justify-self-start"
+          onClick={() =>
+            put((all) => [
+              ...all,
+              {
+                id: newId('circuit'),
+                name: `Circuit ${all.length + 1}`,
+                ratingA: 16,
+                volts: 230,
+                continuousPct: 80,
+                otherA: 0,
+                pressIds: [],
+              },
+            ])
+          }
+        >
+          <Plus size={16} aria-hidden /> Another circuit
+        </Button>
+      </div>
+    </Group>
+  );
+}
+
+interface OneCircuitProps {
+  readonly circuit: Circuit;
+  readonly presses: readonly Press[];
+  readonly onSet: (next: Partial<Circuit>) => void;
+  readonly onPlug: (pressId: string, on: boolean) => void;
+  readonly onRemove: () => void;
+}
+
+function OneCircuit({ circuit: c, presses, onSet, onPlug, onRemove }: OneCircuitProps) {
+  return (
+    <fieldset className="grid gap-2 border-b border-rule pb-3">
+      <legend className="sr-only">{c.name}</legend>
+      <div className="flex flex-wrap items-end gap-3">
+        <TypedField
+          label="Circuit"
+          text={c.name}
+          width="w-36"
+          byHand
+          parse={(t) =>
+            t.trim() === '' ? fail('It needs a name.', 'Circuit', 'Any will do.') : ok(t.trim().slice(0, 80))
+          }
+          onValue={(name) => onSet({ name })}
+        />
+        <NumberField
+          label="Breaker"
+          value={c.ratingA}
+          min={1}
+          max={200}
+          unit="A"
+          byHand
+          onValue={(ratingA) => onSet({ ratingA })}
+        />
+        <NumberField
+          label="Volts"
+          value={c.volts}
+          min={80}
+          max={480}
+          unit="V"
+          byHand
+          onValue={(volts) => onSet({ volts })}
+        />
+        <NumberField
+          label="For hours"
+          value={c.continuousPct}
+          min={20}
+          max={100}
+          unit="%"
+          byHand
+          onValue={(continuousPct) => onSet({ continuousPct })}
+        />
+        <NumberField
+          label="Other things on it"
+          value={c.otherA}
+          min={0}
+          max={200}
+          unit="A"
+          byHand
+          onValue={(otherA) => onSet({ otherA })}
+        />
+        <Button kind="quiet" aria-label={`Remove ${c.name}`} onClick={onRemove}>
+          <Trash2 size={18} aria-hidden />
+        </Button>
+      </div>
+      <div className="flex flex-wrap gap-x-5 gap-y-1">
+        {presses.map((p) => (
+          <label key={p.id} className="flex min-h-9 items-center gap-2 font-label">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={c.pressIds.includes(p.id)}
+              onChange={(e) => onPlug(p.id, e.target.checked)}
+            />
+            {p.name}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
