@@ -22,14 +22,14 @@ function words(day: DayPlan, line: Line, b: Bar, px: number): string | null {
   const name = b.work === null ? '' : shortName(day.jobs[b.work]?.name ?? '');
   const kind = kindText(b.kind);
   const counted = b.kind === 'tape' || b.kind === 'finish' ? `${kind} ${b.count}` : kind;
+  // Loads cool over each other: a word would be cut by the next.
+  if (line.kind === 'cooling') return null;
   const tries =
     line.kind === 'printer'
       ? [`${name}, ${b.count}`, name]
-      : line.kind === 'cooling'
-        ? [`${name}, ${b.count}`, name]
-        : line.kind === 'hands'
-          ? [`${name}: ${counted}`, counted, kind]
-          : [kind];
+      : line.kind === 'hands'
+        ? [`${name}: ${counted}`, counted, kind]
+        : [kind];
   return tries.find((t) => fits(t, px)) ?? null;
 }
 

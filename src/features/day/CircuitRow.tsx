@@ -8,6 +8,9 @@ interface Props {
   readonly height: number;
 }
 
+/** Where the lines begin, right of their names. */
+const LEFT_PX = 116;
+
 /** What a circuit carries over time, under the line of what it may. */
 export function CircuitRow({ day, circuit, x, y, height }: Props) {
   const c = day.circuits[circuit];
@@ -25,7 +28,7 @@ export function CircuitRow({ day, circuit, x, y, height }: Props) {
   return (
     <g>
       <clipPath id={`circuit-${circuit}`}>
-        <rect x={Math.max(116, x(0))} y={y} width={4000} height={height} />
+        <rect x={Math.max(LEFT_PX, x(0))} y={y} width={4000} height={height} />
       </clipPath>
       <path
         d={`M${x(0)} ${foot}${steps}V${foot}Z`}
@@ -33,7 +36,7 @@ export function CircuitRow({ day, circuit, x, y, height }: Props) {
         clipPath={`url(#circuit-${circuit})`}
       />
       <line
-        x1={116}
+        x1={LEFT_PX}
         x2={4000}
         y1={up(c.carriesA)}
         y2={up(c.carriesA)}
@@ -42,9 +45,9 @@ export function CircuitRow({ day, circuit, x, y, height }: Props) {
         strokeDasharray="7 4"
       />
       <text x={10} y={y + height * 0.62 + 15} className="fill-soft font-label text-fine font-medium">
-        {c.mostA.toFixed(1)} of {c.carriesA.toFixed(0)} A
+        up to {c.mostA.toFixed(1)} A
       </text>
-      <line x1={116} x2={4000} y1={foot} y2={foot} className="stroke-ink" />
+      <line x1={LEFT_PX} x2={4000} y1={foot} y2={foot} className="stroke-ink" />
     </g>
   );
 }

@@ -196,9 +196,9 @@ export function Promises({
 export function Delays({ list, onUndo }: { list: readonly Delay[]; onUndo: (() => void) | null }) {
   if (list.length === 0) return null;
   return (
-    <section aria-label="What that changed" role="status" className="mb-2 border-2 border-ink p-2">
+    <section aria-label="What that changed" className="mb-2 border-2 border-ink p-2">
       <h2 className="font-label font-semibold">What that changed</h2>
-      <ul className="font-label text-fine font-medium">
+      <ul aria-live="polite" className="font-label text-fine font-medium">
         {list.slice(0, 4).map((d) => (
           <li key={d.name}>
             {d.name}: {lengthText(d.byS)} {d.byS > 0 ? 'later' : 'earlier'}

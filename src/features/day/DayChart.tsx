@@ -12,7 +12,7 @@ import { useSize } from './useSize';
 
 const LABEL_PX = 116;
 const HEAD_PX = 40;
-const RIGHT_PX = 14;
+const RIGHT_PX = 26;
 const LEAST_ROW_PX = 44;
 const MOST_ROW_PX = 70;
 const HOUR_S = 3600;

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { spoilageOf } from '@/core/cost/cost';
+import { spoilageOf, type Seen } from '@/core/cost/cost';
 import type { DayPlan } from '@/core/day/dayPlan';
 import { seenOfJobs } from '@/data/seen';
 import { inDayWorker } from '@/workers/client';
@@ -36,13 +36,16 @@ export function useDay(): DayView {
   const { shop, jobs, proven } = useShop();
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
   const seen = useLiveQuery(() => seenOfJobs(all), [all]);
+  // Read anew with every change of a job, and nearly always the same.
+  const seenText = seen && JSON.stringify(seen);
   const tick = useTick(ANEW_MS);
   const [view, setView] = useState<DayView>({ day: null, before: null, busy: true, rough: true });
   const last = useRef<DayPlan | null>(null);
   useEffect(() => {
-    if (!seen) return;
+    if (!seenText) return;
+    const read = JSON.parse(seenText) as Readonly<Record<string, Seen>>;
     const stop = new AbortController();
-    const spoilage = Object.fromEntries(Object.entries(seen).map(([id, s]) => [id, spoilageOf(s)]));
+    const spoilage = Object.fromEntries(Object.entries(read).map(([id, s]) => [id, spoilageOf(s)]));
     const request = {
       jobs: all,
       shop,
@@ -70,6 +73,6 @@ export function useDay(): DayView {
       setView((v) => ({ ...v, day: more.value, rough: false }));
     })();
     return () => stop.abort();
-  }, [all, shop, proven, seen, tick]);
+  }, [all, shop, proven, seenText, tick]);
   return view;
 }

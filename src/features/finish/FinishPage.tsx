@@ -181,13 +181,11 @@ function Packed({ packed, good, total, byHand, onPack }: PackedProps) {
         <Button kind="act" className="min-h-14 text-name" disabled={left <= 0} onClick={() => onPack(1)}>
           One more packed
         </Button>
-        <Button
-          className="min-h-14 text-name"
-          disabled={left <= 0}
-          onClick={() => onPack(Math.min(12, left))}
-        >
-          {Math.min(12, Math.max(left, 0))} more
-        </Button>
+        {left > 1 && (
+          <Button className="min-h-14 text-name" onClick={() => onPack(Math.min(12, left))}>
+            {Math.min(12, left)} more
+          </Button>
+        )}
         <Button className="min-h-12" disabled={left <= 0} onClick={() => onPack(left)}>
           All that are left
         </Button>

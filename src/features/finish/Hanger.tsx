@@ -156,8 +156,8 @@ function PlateDrawing({ blank, plan }: { blank: FlatBlank; plan: HangerPlan | nu
       <circle cx={plate.balance.x} cy={plate.balance.y} r={thin * 5} className="fill-act" />
       <text
         x={plate.balance.x + thin * 9}
-        y={plate.balance.y + thin * 5}
-        fontSize={thin * 14}
+        y={plate.balance.y + thin * 8}
+        fontSize={thin * 24}
         className="fill-act-deep font-label font-semibold"
       >
         balance

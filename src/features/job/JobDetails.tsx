@@ -19,9 +19,19 @@ const detailsSchema = z.object({
     z.union([z.literal(''), daySchema]),
     z.transform((day) => (day === '' ? null : day)),
   ),
+  dueAt: z.pipe(
+    z.string().check(z.regex(/^(\d{2}:\d{2})?$/, 'A time is written 14:30.')),
+    z.transform((t) => (t === '' ? null : Number(t.slice(0, 2)) * 60 + Number(t.slice(3)))),
+  ),
   note: jobSchema.shape.note,
 });
 type Details = z.input<typeof detailsSchema>;
+
+/** A time of day as its field has it. */
+const clock = (min: number | null): string =>
+  min === null
+    ? ''
+    : `${String(Math.floor(min / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`;
 
 /** The job's name, which opens its particulars. */
 export function JobDetails() {
@@ -49,15 +59,21 @@ function DetailsForm({ onDone }: { onDone: () => void }) {
   const { job, edit } = useJob();
   const form = useForm<Details, unknown, z.output<typeof detailsSchema>>({
     resolver: zodResolver(detailsSchema),
-    defaultValues: { name: job.name, pieces: job.pieces, dueOn: job.dueOn ?? '', note: job.note },
+    defaultValues: {
+      name: job.name,
+      pieces: job.pieces,
+      dueOn: job.dueOn ?? '',
+      dueAt: clock(job.day.dueAtMin),
+      note: job.note,
+    },
   });
   const { errors } = form.formState;
   return (
     <form
       className="grid gap-3"
       onSubmit={(e) =>
-        void form.handleSubmit((d) => {
-          edit((j) => ({ ...j, ...d }));
+        void form.handleSubmit(({ dueAt, ...d }) => {
+          edit((j) => ({ ...j, ...d, day: { ...j.day, dueAtMin: dueAt } }));
           onDone();
         })(e)
       }
@@ -65,12 +81,15 @@ function DetailsForm({ onDone }: { onDone: () => void }) {
       <FormField label="Name" problem={errors.name?.message}>
         {(p) => <input {...p} className={inputClass} {...form.register('name')} />}
       </FormField>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="grid grid-cols-3 gap-3">
         <FormField label="Pieces" problem={errors.pieces?.message}>
           {(p) => <input {...p} inputMode="numeric" className={inputClass} {...form.register('pieces')} />}
         </FormField>
         <FormField label="Due" problem={errors.dueOn?.message}>
           {(p) => <input {...p} type="date" className={inputClass} {...form.register('dueOn')} />}
+        </FormField>
+        <FormField label="At" hint="Empty: at closing." problem={errors.dueAt?.message}>
+          {(p) => <input {...p} type="time" className={inputClass} {...form.register('dueAt')} />}
         </FormField>
       </div>
       <FormField label="Note" problem={errors.note?.message}>

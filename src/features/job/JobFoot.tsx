@@ -4,6 +4,7 @@ import { terraceStyle } from './terraceStyles';
 import type { Terrace } from '@/core/figures/terraces';
 import { memo } from 'react';
 import { Popover } from 'radix-ui';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { worstFirst, type Finding } from '@/core/figures/figure';
 import { allFindings, terracePlanOf } from '@/core/plan/plan';
@@ -22,7 +23,7 @@ interface Props {
 
 /** Findings, worst first, and the one next step. */
 export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
-  const { plan } = useJob();
+  const { job, plan } = useJob();
   // What the checks of the art list above, with a place to see or a touch to put it right, is not said twice.
   const above = new Set(terrace === 'art' ? plan.art.checks.filter(isListed).map((c) => `art.${c.id}`) : []);
   const here = worstFirst(terracePlanOf(plan, terrace).findings).filter((f) => !above.has(f.id));
@@ -76,6 +77,11 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
             </Popover.Content>
           </Popover.Portal>
         </Popover.Root>
+      )}
+      {terrace === 'look' && (
+        <Link href={`/finish/${job.id}`} className="shrink-0 font-label font-semibold underline">
+          Finish and pack
+        </Link>
       )}
       <NextStep terrace={terrace} go={go} />
     </section>

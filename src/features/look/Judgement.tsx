@@ -6,6 +6,7 @@ import { Labelled } from '@/ui/Labelled';
 import { NumberField } from '@/ui/NumberField';
 import { Segments } from '@/ui/Segments';
 import { useJob } from '../job/jobContext';
+import { LotField } from './LotField';
 
 const PAPER_WORDS: Readonly<Record<PaperState, string>> = {
   even: 'pale and even',
@@ -71,15 +72,7 @@ export function Judgement() {
           byHand={look.spoiled !== null}
           onValue={(spoiled) => put({ spoiled }, 'spoiled')}
         />
-        <label className="w-28 font-label text-fine font-medium text-soft">
-          Lot of blanks
-          <input
-            value={look.lot}
-            maxLength={40}
-            onChange={(e) => put({ lot: e.target.value }, 'lot')}
-            className={textField}
-          />
-        </label>
+        <LotField className={textField} />
         <label className="min-w-52 flex-1 font-label text-fine font-medium text-soft">
           Note
           <input

@@ -92,6 +92,9 @@ export function Ended({ job, made, last, onMore }: Props) {
         {last && last.state.ended !== 'no' && (
           <PressButton onClick={() => void strike(last, 'undo')}>Undo the last step</PressButton>
         )}
+        <Link href={`/finish/${job.id}`} className={LINK}>
+          Finish and pack
+        </Link>
         <Link href="/pressing" className={LINK}>
           All presses
         </Link>

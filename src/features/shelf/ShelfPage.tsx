@@ -189,6 +189,13 @@ function Todo({ outlook: o }: { outlook: Outlook }) {
   }
   if (o.shortFor !== null)
     return <span className="font-semibold text-act-deep">Comes too late for {o.shortFor}</span>;
+  const [coming] = o.balance.orders;
+  if (coming)
+    return (
+      <span>
+        {amountText(coming.left)} on the way{coming.expectedOn && `, ${isoDayText(coming.expectedOn)}`}
+      </span>
+    );
   return null;
 }
 

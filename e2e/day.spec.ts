@@ -1,0 +1,255 @@
+import type { Locator, Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { address, expect, figure, open, saved, storedRuns, test } from './bench';
+
+/** The day is planned by the clock: it is nine on a Friday. */
+const NINE = new Date(2026, 10, 27, 9, 0).getTime();
+test.use({ baseURL: address() });
+test.beforeEach(async ({ page }) => {
+  await page.clock.install({ time: NINE });
+});
+
+const go = async (page: Page, path: string, heading: string | RegExp) => {
+  await page.goto(`${address()}${path}`);
+  await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible();
+};
+const jobs = (page: Page): Locator => page.getByRole('region', { name: 'Jobs' });
+const day = async (page: Page) => {
+  await go(page, '/day', 'Friday');
+  await expect(figure(page, 'Last piece packed')).toBeVisible({ timeout: 30_000 });
+};
+const field = async (page: Page, label: string, text: string) => {
+  const box = page.getByLabel(label, { exact: true });
+  await box.fill(text);
+  await box.press('Enter');
+};
+const circuitOf = (page: Page, name: string): Locator => page.getByRole('group', { name });
+
+/** What, how many and by when, as the job’s own dialog takes it. */
+async function details(page: Page, job: string, fields: Readonly<Record<string, string>>): Promise<void> {
+  await open(page, `/job/${job}/blank`);
+  await page.getByTitle('Name, pieces, due day, note').click();
+  const dialog = page.getByRole('dialog');
+  for (const [label, text] of Object.entries(fields))
+    await dialog.getByLabel(label, { exact: true }).fill(text);
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await saved(page);
+}
+
+test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page }, info) => {
+  await test.step('60 pieces', () =>
+    details(page, 'constellation-mugs', { Pieces: '60', Due: '2026-12-03' }));
+
+  await test.step('what they cost, and a quote', async () => {
+    await go(page, '/costs?job=constellation-mugs', 'Costs');
+    const price = page.getByRole('region', { name: 'Price' });
+    await expect(price.getByRole('heading', { level: 2 }).first()).toContainText('Constellation mugs', {
+      timeout: 30_000,
+    });
+    await price.getByRole('radio', { name: 'at a market' }).click();
+    await field(page, 'The market keeps', '10');
+    await field(page, 'Customer', 'Hill market');
+    // 60 × (75.60 + 9.00) ÷ 36.
+    await expect(figure(page, /^Blank/)).toContainText('$141.00');
+    await figure(page, /^Blank/)
+      .getByRole('button')
+      .click();
+    await expect(figure(page, /^Blank/)).toContainText('(case $75.60 + carriage $9.00) ÷ 36 × 60');
+    const parts = await page
+      .getByRole('complementary', { name: 'How it adds up' })
+      .locator('li')
+      .evaluateAll((all) =>
+        all.map((li) => Number((/\$([\d,]+\.\d\d)/.exec(li.textContent ?? '')?.[1] ?? '0').replace(',', ''))),
+      );
+    // Nine parts and their sum, to the hundredth.
+    const sum = parts.slice(0, 9).reduce((a, b) => a + Math.round(b * 100), 0);
+    expect(sum).toBe(Math.round((parts[9] ?? 0) * 100));
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Make the quote, PDF' }).click();
+    const file = await download;
+    expect(file.suggestedFilename()).toBe('quote-1.pdf');
+    const path = info.outputPath('quote.pdf');
+    await file.saveAs(path);
+    expect(readFileSync(path).subarray(0, 5).toString()).toBe('%PDF-');
+    const quotes = page.getByRole('region', { name: 'Quotes' });
+    await expect(quotes).toContainText('Quote 1');
+    await quotes.getByRole('button', { name: 'It is sent' }).click();
+    await quotes.getByRole('button', { name: 'Accepted' }).click();
+    await expect(quotes).toContainText(/made .* · sent .* · accepted/);
+  });
+
+  await test.step('two cases are wanted, ordered, and come in under a lot', async () => {
+    await go(page, '/shelf', 'Shelf');
+    await page.getByRole('radio', { name: 'To order' }).click();
+    const items = page.getByRole('region', { name: 'Items' });
+    await expect(items).toContainText(/325 ml mug\s*Order 2 cases by Fri 27 Nov/, { timeout: 30_000 });
+    await items.getByRole('button', { name: /325 ml mug/ }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('button', { name: /Ordered: 72/ }).click();
+    await dialog.getByLabel('Lot', { exact: true }).fill('M-130');
+    await dialog.getByRole('button', { name: 'It came' }).click();
+    await expect(dialog.getByRole('region', { name: 'Ledger' })).toContainText(/came in.*M-130/);
+    await expect(dialog).toContainText('102 pieces on hand');
+    await dialog.getByRole('button', { name: 'Close' }).click();
+  });
+
+  await test.step('they are laid out in the day', async () => {
+    await day(page);
+    await jobs(page)
+      .getByRole('button', { name: /Constellation mugs/ })
+      .click();
+    await expect(page.getByRole('region', { name: 'Place in the day' })).toContainText('60 of 60 to press');
+  });
+
+  await test.step('what is pressed leaves the shelf, and the rest is laid out anew', async () => {
+    await page.goto(`${address()}/press/constellation-mugs`);
+    await page.getByRole('button', { name: 'First piece' }).click();
+    await expect.poll(async () => (await storedRuns(page)).length).toBe(1);
+    const steps = (await storedRuns(page))[0]?.operations.filter((o) => o.stage === 'press').length ?? 0;
+    for (let i = 0; i < steps; i += 1) {
+      await page.waitForTimeout(700);
+      const early = page.getByRole('button', { name: 'Opened early' });
+      if (await early.isVisible()) await early.click();
+      else await page.keyboard.press(' ');
+      await expect.poll(async () => (await storedRuns(page))[0]?.events.length ?? 0).toBe(i + 1);
+    }
+    await go(page, '/shelf', 'Shelf');
+    await expect(page.getByRole('row', { name: /325 ml mug/ })).toContainText('101 pieces');
+    await day(page);
+    await jobs(page)
+      .getByRole('button', { name: /Constellation mugs/ })
+      .click();
+    await expect(page.getByRole('region', { name: 'Place in the day' })).toContainText('59 of 60 to press');
+  });
+
+  await test.step('finished, labelled and packed, they leave the day', async () => {
+    await go(page, '/finish/constellation-mugs', 'Finishing');
+    const steps = page.getByRole('region', { name: 'Steps' });
+    await steps.getByRole('checkbox').first().check();
+    await expect(steps.getByRole('checkbox').first()).toBeChecked();
+    const text = page.getByLabel(/Text of a label/);
+    await text.fill('Constellation mug {number} of 60\nDishwasher safe');
+    await expect(page.getByText(/for the maker of the blank to say/)).toBeVisible();
+    await text.fill('Constellation mug {number} of 60\nWash by hand');
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: '60 labels on 3 sheets, PDF' }).click();
+    expect((await download).suggestedFilename()).toBe('labels.pdf');
+    const packed = page.getByRole('region', { name: 'Packed pieces' });
+    await packed.getByRole('button', { name: 'One more packed' }).click();
+    await expect(packed).toContainText('1 of 60');
+    await packed.getByRole('button', { name: 'All that are left' }).click();
+    await expect(packed).toContainText('60 of 60');
+    await day(page);
+    await expect(jobs(page)).toContainText(/Not in the plan\s*Constellation mugs\s*all packed/);
+  });
+});
+
+test('two jobs on one circuit are warmed up one after the other; a breaker too small for a press is said', async ({
+  bench: page,
+}) => {
+  await go(page, '/settings', 'Settings');
+  const one = circuitOf(page, 'Circuit 1');
+  const breaker = one.getByLabel('Breaker', { exact: true });
+  await breaker.fill('19');
+  await breaker.press('Enter');
+  await day(page);
+  const line = figure(page, 'Circuit 1');
+  await expect(line).toContainText(
+    'of 15.2 A it may carry for hours: its presses are warmed up one after the other',
+  );
+  await line.getByRole('button').first().click();
+  await expect(line).toContainText('a licensed electrician decide');
+  const most = Number(/([\d.]+) A/.exec((await line.textContent()) ?? '')?.[1]);
+  expect(most).toBeLessThanOrEqual(15.2);
+  await expect(page.getByRole('list', { name: 'In the way' })).not.toContainText('carries');
+
+  await go(page, '/settings', 'Settings');
+  await breaker.fill('8');
+  await breaker.press('Enter');
+  await day(page);
+  await expect(page.getByRole('list', { name: 'In the way' })).toContainText(
+    /Circuit 1 carries 6\.4 A for hours; .* on it draws .* A\. It needs another circuit/,
+  );
+  // A figure that is no hours is said, and what stood stays.
+  await go(page, '/settings', 'Settings');
+  await field(page, 'Friday', '17-9');
+  await expect(page.getByText(/ends before it begins/)).toBeVisible();
+});
+
+test('a job at risk: until when it must begin, put first, locked, and undone', async ({ bench: page }) => {
+  await go(page, '/settings', 'Settings');
+  await field(page, 'Pairs of hands', '1');
+  await details(page, 'star-party-tumblers', { Due: '2026-11-27', At: '12:50' });
+  await day(page);
+  const way = page.getByRole('list', { name: 'In the way' });
+  await expect(way).toContainText(
+    /Star party crew tumblers (must be begun by \d\d:\d\d to be ready by 12:50|will not be ready by 12:50)/,
+  );
+
+  await jobs(page)
+    .getByRole('button', { name: /Slate trail markers/ })
+    .click();
+  const place = page.getByRole('region', { name: 'Place in the day' });
+  const before = await jobs(page)
+    .getByRole('button', { name: /Slate trail markers/ })
+    .textContent();
+  await place.getByLabel('Not before').fill('16:50');
+  await place.getByRole('button', { name: 'Lock it there' }).click();
+  await expect(place.getByRole('button', { name: 'Unlock' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('region', { name: 'What that changed' })).toContainText('Slate trail markers', {
+    timeout: 30_000,
+  });
+  await expect(jobs(page).getByRole('button', { name: /Slate trail markers/ })).not.toHaveText(before ?? '');
+  await page.getByRole('region', { name: 'What that changed' }).getByRole('button', { name: 'Undo' }).click();
+  await expect(place.getByRole('button', { name: 'Unlock' })).toHaveCount(0, { timeout: 30_000 });
+
+  // A second pair of hands is asked of the same day.
+  const what = page.getByRole('region', { name: 'What if' });
+  await expect(what).toContainText(/One more pair of hands.*(sooner|no difference)/, { timeout: 30_000 });
+  await what.getByRole('button', { name: 'Ask' }).click();
+  await expect(what.getByRole('status')).toContainText('24 more of', { timeout: 30_000 });
+});
+
+test('nobody to work, no hours, no job: said, with the way out', async ({ bench: page }) => {
+  await go(page, '/settings', 'Settings');
+  await field(page, 'Pairs of hands', '0');
+  await go(page, '/day', 'Friday');
+  await expect(page.getByRole('list', { name: 'In the way' })).toContainText('Nobody works here', {
+    timeout: 30_000,
+  });
+  await go(page, '/settings', 'Settings');
+  const price = page.getByLabel('Pay for an hour of hands');
+  await price.fill('12.345');
+  await price.press('Enter');
+  await expect(page.getByText(/An amount is written 12\.50/)).toBeVisible();
+});
+
+test('the shelf is counted tablet in hand, and comes in as a table', async ({ bench: page }, info) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await go(page, '/shelf', 'Shelf');
+  await page.getByRole('radio', { name: 'Count' }).click();
+  await page.getByRole('button', { name: 'One less of 325 ml mug' }).click();
+  const line = page.getByRole('listitem').filter({ hasText: '325 ml mug' });
+  await line.getByRole('button', { name: 'That is it' }).click();
+  await expect(line).toContainText('off by −1');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'CSV', exact: true }).click();
+  const path = info.outputPath('shelf.csv');
+  await (await download).saveAs(path);
+  expect(readFileSync(path, 'utf8')).toMatch(/shelf-mug-325,blank,mug-325,325 ml mug,pieces,29,/);
+  const table = page.getByLabel('Shelf table');
+  await table.setInputFiles({
+    name: 's.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('name,on hand\n325 ml mug,-4\n'),
+  });
+  await expect(page.getByText(/row 2.*0 or more/)).toBeVisible();
+  await table.setInputFiles({
+    name: 's.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('name,on hand\n325 ml mug,31\n'),
+  });
+  await expect(page.getByText('1 item taken in.')).toBeVisible();
+  await page.getByRole('radio', { name: 'Shelf', exact: true }).click();
+  await expect(page.getByRole('row', { name: /325 ml mug/ })).toContainText('31 pieces');
+});
