@@ -9,6 +9,7 @@ import { ensureBuild } from '../scripts/setup.mjs';
 import { startServer } from '../scripts/start.mjs';
 import { benchBend, benchAnalysis, benchNames, benchNesting, benchSeam, benchSectors } from './art';
 import { encodePng, longestTask, watchLongTasks, p95, round, timed, type Figure } from './figure';
+import { benchDay } from './day';
 import { benchAnsweredPlan, benchHeat, benchHeatPage } from './heat';
 import { benchLog } from './log';
 import { benchPanel } from './panel';
@@ -16,7 +17,8 @@ import { benchBoard, benchFold } from './presses';
 import { benchBand, benchDrag, benchPattern, benchRolled } from './shapes';
 import { benchOffset } from './offset';
 
-const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
+const demo = demoShop(new Date('2026-11-24T12:00:00Z'));
+const { shop, jobs } = demo;
 const TUMBLERS = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
 const SLATE = jobs.find((j) => j.id === 'slate-trail-markers') as Job;
 function benchPlan(): Figure {
@@ -190,6 +192,7 @@ const steps = (page: Page, cdp: CDPSession, address: string) =>
     sectors: () => ({ sectors: benchSectors() }),
     heat: () => ({ planAnswered: benchAnsweredPlan(TUMBLERS, shop), ...benchHeat(SLATE, TUMBLERS, shop) }),
     fold: () => benchFold(TUMBLERS, shop),
+    day: () => benchDay(demo),
     board: () => benchBoard(page, cdp, address),
     heatPage: async () => ({ heatPage: await benchHeatPage(page, address) }),
   }) satisfies Readonly<Record<string, () => Figures | Promise<Figures>>>;

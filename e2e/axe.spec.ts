@@ -45,6 +45,32 @@ test('no violation on the shop’s pages', async ({ bench: page }) => {
   }
 });
 
+test('no violation in the day, the costs, the shelf and finishing', async ({ bench: page }) => {
+  await page.goto(`${address()}/day`);
+  const jobs = page.getByRole('region', { name: 'Jobs' });
+  await jobs.getByRole('button', { name: /Star party/ }).click({ timeout: 30_000 });
+  await expect(page.getByRole('region', { name: 'Place in the day' })).toBeVisible();
+  await clean(page, 'day');
+  await page.goto(`${address()}/costs?job=constellation-mugs`);
+  await expect(page.getByRole('region', { name: 'Quotes' })).toBeVisible({ timeout: 30_000 });
+  await clean(page, 'costs');
+  await page.goto(`${address()}/shelf`);
+  await expect(page.getByRole('row', { name: /Tabloid/ })).toContainText('Order', { timeout: 30_000 });
+  await clean(page, 'shelf');
+  for (const view of ['To order', 'Count']) {
+    await page.getByRole('radio', { name: view }).click();
+    await clean(page, view);
+  }
+  await page.getByRole('radio', { name: 'Shelf', exact: true }).click();
+  await page.getByRole('button', { name: '325 ml mug' }).click();
+  await clean(page, 'one item');
+  await page.getByRole('button', { name: 'Change how it is bought' }).click();
+  await clean(page, 'item dialog');
+  await page.goto(`${address()}/finish/star-map-panel`);
+  await expect(page.getByRole('region', { name: 'Hanger' })).toBeVisible();
+  await clean(page, 'finishing');
+});
+
 test('no violation in a dialog and in an empty job', async ({ bench: page }) => {
   await page.goto(`${address()}/blanks`);
   await page.getByRole('button', { name: 'New blank' }).click();

@@ -203,6 +203,19 @@ test('a job at risk: until when it must begin, put first, locked, and undone', a
   await page.getByRole('region', { name: 'What that changed' }).getByRole('button', { name: 'Undo' }).click();
   await expect(place.getByRole('button', { name: 'Unlock' })).toHaveCount(0, { timeout: 30_000 });
 
+  // Dragged to a later time, it is locked there.
+  await place.getByRole('button', { name: 'Close' }).click();
+  const bar = page.locator('[data-group="slate-trail-markers"]').first();
+  const box = await bar.boundingBox();
+  if (!box) throw new Error('no bar');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await expect(place.getByRole('button', { name: 'Unlock' })).toBeVisible({ timeout: 30_000 });
+  await place.getByRole('button', { name: 'Unlock' }).click();
+  await expect(place.getByRole('button', { name: 'Unlock' })).toHaveCount(0, { timeout: 30_000 });
+
   // A second pair of hands is asked of the same day.
   const what = page.getByRole('region', { name: 'What if' });
   await expect(what).toContainText(/One more pair of hands.*(sooner|no difference)/, { timeout: 30_000 });

@@ -41,7 +41,7 @@ for (const size of SIZES) {
         expect(`${job} ${t} ${await wide()}`).toBe(`${job} ${t} 0`);
         expect(await tiny()).toEqual([]);
       }
-    for (const p of ['', 'blanks', 'logbook', 'settings']) {
+    for (const p of ['', 'blanks', 'logbook', 'settings', 'day', 'costs', 'shelf', 'finish/star-map-panel']) {
       await page.goto(`${address()}/${p}`);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       expect(`${p} ${await wide()}`).toBe(`${p} 0`);

@@ -12,6 +12,8 @@ interface View {
   readonly path: string;
   readonly prepare?: (page: Page) => Promise<void>;
   readonly size?: { readonly width: number; readonly height: number };
+  /** The moment the clock of the page stands at; now where none is given. */
+  readonly at?: Date;
 }
 
 async function pressTo(page: Page, passedMs: number): Promise<void> {
@@ -66,17 +68,8 @@ async function markCorner(page: Page): Promise<void> {
   await page.getByRole('radio', { name: 'Other fault' }).click();
 }
 
-/** A platen that stands off at its back left. */
-async function readGaps(page: Page): Promise<void> {
-  for (const [place, gap] of [
-    ['back left', '0.5'],
-    ['back middle', '0.2'],
-    ['middle left', '0.3'],
-    ['front left', '0.1'],
-  ] as const)
-    await page.getByRole('textbox', { name: `Gap, ${place}` }).fill(gap);
-  await page.keyboard.press('Tab');
-}
+/** A Friday at nine. */
+const NINE = new Date(2026, 10, 27, 9, 0);
 
 const VIEWS: readonly View[] = [
   { name: 'bench', path: '/' },
@@ -93,7 +86,6 @@ const VIEWS: readonly View[] = [
       await p.getByText('calculating').waitFor({ state: 'detached', timeout: 30_000 });
     },
   },
-  { name: 'press', path: `${JOB}/press` },
   { name: 'look', path: '/job/star-map-panel/look', prepare: markCorner },
   {
     name: 'look-cause',
@@ -110,15 +102,29 @@ const VIEWS: readonly View[] = [
   { name: 'papers', path: '/papers' },
   { name: 'logbook', path: '/logbook' },
   {
-    name: 'logbook-charts',
-    path: '/logbook',
+    name: 'day',
+    path: '/day',
+    at: NINE,
     prepare: async (p) => {
-      await p.getByRole('radio', { name: 'Charts' }).click();
-      await p.getByText('good over all').waitFor();
+      await p
+        .getByRole('complementary', { name: 'How it adds up' })
+        .getByText('Left above cost')
+        .waitFor({ timeout: 30_000 });
+      await p.waitForTimeout(6000);
     },
   },
-  { name: 'flatness', path: '/flatness/flat-press-b?job=star-map-panel', prepare: readGaps },
-  { name: 'settings', path: '/settings' },
+  {
+    name: 'costs',
+    path: '/costs?job=constellation-mugs',
+    prepare: (p) => p.getByRole('region', { name: 'Quotes' }).waitFor(),
+  },
+  {
+    name: 'shelf',
+    path: '/shelf',
+    at: NINE,
+    prepare: (p) => p.getByText('Order 1 case').first().waitFor(),
+  },
+  { name: 'finish', path: '/finish/star-map-panel' },
 ];
 
 ensureBuild();
@@ -129,13 +135,14 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-dev-shm-usage'],
 });
 try {
-  for (const { name, path, prepare, size } of VIEWS) {
+  for (const { name, path, prepare, size, at } of VIEWS) {
     // A fresh browser each: no picture depends on what another one did.
     const context = await browser.newContext({
       viewport: size ?? { width: 1280, height: 800 },
       reducedMotion: 'reduce',
     });
     const page = await context.newPage();
+    if (at) await page.clock.install({ time: at });
     await page.goto(address);
     await page.getByRole('heading', { name: 'Bench' }).waitFor();
     await page.goto(`${address}${path}`);

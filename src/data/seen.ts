@@ -8,7 +8,7 @@ import { newestOnPress } from './log';
 const NEWEST = 200;
 
 /** Good and spoiled pieces of a job’s blank on its press, by the log as it stands. */
-export async function seenOn(job: Pick<Job, 'blankId' | 'pressId'>, db: MesaDb = theDb): Promise<Seen> {
+async function seenOn(job: Pick<Job, 'blankId' | 'pressId'>, db: MesaDb = theDb): Promise<Seen> {
   if (job.blankId === null || job.pressId === null) return { good: 0, spoiled: 0 };
   const entries = standing(await newestOnPress(job.blankId, job.pressId, NEWEST, db));
   return {

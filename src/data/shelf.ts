@@ -88,7 +88,7 @@ export const restoreItem = ({ item, lines }: RemovedItem, db: MesaDb = theDb): P
   );
 
 /** Adds lines to the ledger, all or none. */
-export const addLines = (lines: readonly Movement[], db: MesaDb = theDb): Promise<Result<void>> =>
+const addLines = (lines: readonly Movement[], db: MesaDb = theDb): Promise<Result<void>> =>
   stored(WHERE, () =>
     db.transaction('rw', db.movements, async () => {
       await db.movements.bulkAdd(lines.map((l) => movementSchema.parse(l)));
@@ -177,22 +177,20 @@ export async function followRun(db: MesaDb, run: Run): Promise<void> {
   );
   if (!item) return;
   const { state } = withState(run);
-  const lines = await ofItem(db, item.id);
-  const job = await db.jobs.get(run.jobId);
-  const said = job?.job.look.lot ?? '';
-  const more = runLines(
-    lines,
-    { good: state.good, spoiled: state.spoiled },
-    {
-      itemId: item.id,
-      at: Date.now(),
-      jobId: run.jobId,
-      runId: run.id,
-      lot: said === '' ? nextLot(balanceOf(lines)) : said,
-      newId: () => newId('line'),
-    },
+  const own = linesOf(await db.movements.where('runId').equals(run.id).toArray()).filter(
+    (l) => l.itemId === item.id,
   );
-  if (more.length > 0) await db.movements.bulkAdd(more.map((l) => movementSchema.parse(l)));
+  const follow = (lot: string) =>
+    runLines(
+      own,
+      { good: state.good, spoiled: state.spoiled },
+      { itemId: item.id, at: Date.now(), jobId: run.jobId, runId: run.id, lot, newId: () => newId('line') },
+    );
+  // Most events change no count: only those that do are worth adding up a whole ledger for its next lot.
+  if (follow('').length === 0) return;
+  const said = (await db.jobs.get(run.jobId))?.job.look.lot ?? '';
+  const lot = said === '' ? nextLot(balanceOf(await ofItem(db, item.id))) : said;
+  await db.movements.bulkAdd(follow(lot).map((l) => movementSchema.parse(l)));
 }
 
 /** Parts that packed pieces took with them; fewer packed puts them back. */

@@ -10,7 +10,7 @@ import type { SheetLayout } from '../sheet/layout';
 const WHERE = 'Cost';
 const J_PER_KWH = 3.6e6;
 
-export const COST_PARTS = [
+const COST_PARTS = [
   'blanks',
   'paper',
   'ink',
@@ -50,7 +50,7 @@ export interface CostGiven {
   readonly seen: Seen;
 }
 
-export interface CostLine {
+interface CostLine {
   readonly part: CostPart;
   /** Of all pieces. */
   readonly cents: number;

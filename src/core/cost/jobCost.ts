@@ -53,7 +53,7 @@ const WHERE = 'Cost';
 const DOZEN = 12;
 
 /** How a job is sold: its own wishes, else the shop’s. A counter keeps nothing. */
-export const wishOf = (job: Job, shop: Shop): PriceWish => ({
+const wishOf = (job: Job, shop: Shop): PriceWish => ({
   from: job.sell.priceFrom,
   marginPct: job.sell.marginPct ?? shop.settings.money.marginPct,
   feePct: job.sell.way === 'market' ? (job.sell.feePct ?? shop.settings.money.marketFeePct) : 0,

@@ -48,7 +48,7 @@ export interface DayJob {
   readonly pinned: boolean;
 }
 
-export interface DayCircuit {
+interface DayCircuit {
   readonly id: string;
   readonly carriesA: number;
   readonly draw: readonly Draw[];

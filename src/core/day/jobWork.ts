@@ -11,7 +11,7 @@ import { isWrapPress, type Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
 
 /** One press a job can go to. */
-export interface JobRoute {
+interface JobRoute {
   readonly press: Press;
   readonly times: WorkTimes;
 }

@@ -28,7 +28,7 @@ export interface DayProblem {
   readonly overloaded: readonly Overloaded[];
 }
 
-export const carriesA = (c: { readonly ratingA: number; readonly continuousPct: number }): number =>
+const carriesA = (c: { readonly ratingA: number; readonly continuousPct: number }): number =>
   (c.ratingA * c.continuousPct) / 100;
 
 /** What is left of the load in a press: the segment it is in, and how long of it. */

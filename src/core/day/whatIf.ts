@@ -17,7 +17,7 @@ export interface Answer {
 }
 
 /** The problem as it would be. */
-export function changed(problem: Problem, what: WhatIf): Problem {
+function changed(problem: Problem, what: WhatIf): Problem {
   switch (what.kind) {
     case 'person':
       return { ...problem, people: problem.people + 1 };

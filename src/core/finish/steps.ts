@@ -1,7 +1,7 @@
 import { isFlat, type Blank } from '../shop/blank';
 
 /** What a step of finishing is about: it decides what is said of it. */
-export type FinishKind =
+type FinishKind =
   | 'back-on'
   | 'rubber-foot'
   | 'feet'

@@ -106,10 +106,8 @@ const daySchemaOfJob = z.strictObject({
   waits: z.boolean(),
 });
 
-export const SELL_WAYS = ['counter', 'market', 'post'] as const;
-export type SellWay = (typeof SELL_WAYS)[number];
-export const PRICE_FROM = ['margin', 'hour'] as const;
-export type PriceFrom = (typeof PRICE_FROM)[number];
+const SELL_WAYS = ['counter', 'market', 'post'] as const;
+const PRICE_FROM = ['margin', 'hour'] as const;
 const sellSchema = z.strictObject({
   customer: z.string().check(z.maxLength(120, 'Keep it under 120 letters.')),
   way: z.enum(SELL_WAYS),

@@ -126,7 +126,7 @@ export interface Policy {
 
 export const barKey = (work: number, press: number): string => `${work} ${press}`;
 
-export type DoneKind =
+type DoneKind =
   'print' | 'dry' | 'trim' | 'tape' | 'set' | 'change' | 'warm' | 'hands' | 'press' | 'cool' | 'finish';
 
 /** Something done, from when to when. `press`, `person` and `printer` are indices; null where it takes none. */

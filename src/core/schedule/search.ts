@@ -81,7 +81,7 @@ function neighbour(problem: Problem, policy: Policy, random: () => number): Poli
 }
 
 /** Events of the simulation that one search may spend: about half a second on a small machine. */
-export const EVENTS = 450_000;
+export const EVENTS = 540_000;
 const MOST_TRIES = 1500;
 
 /**

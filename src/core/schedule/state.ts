@@ -22,7 +22,7 @@ export interface Chance {
 }
 export const AS_USUAL: Chance = { time: (s) => s, spoiled: () => 0 };
 
-export type HandKind = 'trim' | 'tape' | 'finish';
+type HandKind = 'trim' | 'tape' | 'finish';
 
 /** Something hands do away from the press: it can be left and taken up again. */
 export interface Item {
@@ -71,7 +71,7 @@ export interface JobState {
   readonly paused: Item[];
 }
 
-export type PressState = 'off' | 'warming' | 'idle' | 'going';
+type PressState = 'off' | 'warming' | 'idle' | 'going';
 
 export interface Press {
   state: PressState;
@@ -96,7 +96,7 @@ export interface Press {
   readonly routes: readonly { readonly work: number; readonly route: Route }[];
 }
 
-export interface Printer {
+interface Printer {
   untilS: number;
   work: number;
   part: number;

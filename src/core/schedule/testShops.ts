@@ -13,7 +13,7 @@ const hand = (s: number, logSd = 0.2): Segment => ({ hands: true, s, logSd });
 const alone = (s: number): Segment => ({ hands: false, s, logSd: 0.02 });
 
 /** Two working days with a break each, over and over. */
-export const usualDays = (days: number): readonly Window[] =>
+const usualDays = (days: number): readonly Window[] =>
   Array.from({ length: days }, (_, d) => [
     { fromS: d * 86_400, toS: d * 86_400 + 3 * 3600 },
     { fromS: d * 86_400 + 3.5 * 3600, toS: d * 86_400 + 8 * 3600 },

@@ -11,7 +11,6 @@ export const WEEKDAYS = [
   'saturday',
   'sunday',
 ] as const;
-export type Weekday = (typeof WEEKDAYS)[number];
 
 const minuteSchema = z
   .int()

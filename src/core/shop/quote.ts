@@ -3,7 +3,7 @@ import * as z from 'zod/mini';
 import { daySchema, idSchema, momentSchema, nameSchema, noteSchema } from './common';
 import { centsSchema } from './money';
 
-export const QUOTE_STATES = ['made', 'sent', 'accepted', 'declined', 'replaced'] as const;
+const QUOTE_STATES = ['made', 'sent', 'accepted', 'declined', 'replaced'] as const;
 export type QuoteState = (typeof QUOTE_STATES)[number];
 
 /** What was offered, as it stood: nothing in it is calculated anew. */

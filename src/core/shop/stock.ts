@@ -45,7 +45,7 @@ export const stockItemSchema = z.strictObject({
 export type StockItem = z.infer<typeof stockItemSchema>;
 
 /** Movements that change what is on hand. */
-export const ON_HAND_KINDS = [
+const ON_HAND_KINDS = [
   'counted',
   'received',
   'pressed',
@@ -56,7 +56,7 @@ export const ON_HAND_KINDS = [
 ] as const;
 /** Movements that change what is on order; a delivery changes both. */
 const ORDER_KINDS = ['ordered', 'cancelled'] as const;
-export const MOVEMENT_KINDS = [...ON_HAND_KINDS, ...ORDER_KINDS] as const;
+const MOVEMENT_KINDS = [...ON_HAND_KINDS, ...ORDER_KINDS] as const;
 export type MovementKind = (typeof MOVEMENT_KINDS)[number];
 
 /** One line of the ledger. Lines are added and never changed: a wrong one is answered by another. */

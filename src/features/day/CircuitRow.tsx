@@ -44,6 +44,16 @@ export function CircuitRow({ day, circuit, x, y, height }: Props) {
         strokeWidth={2}
         strokeDasharray="7 4"
       />
+      <text
+        x={LEFT_PX + 6}
+        y={up(c.carriesA) + 13}
+        className="fill-act-deep font-label text-fine font-semibold"
+        stroke="var(--color-board)"
+        strokeWidth={3}
+        paintOrder="stroke"
+      >
+        {c.carriesA.toFixed(0)} A for hours
+      </text>
       <text x={10} y={y + height * 0.62 + 15} className="fill-soft font-label text-fine font-medium">
         up to {c.mostA.toFixed(1)} A
       </text>

@@ -68,7 +68,7 @@ const midnight = (ms: number): number => {
   return new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime();
 };
 const DAY_MS = 86_400_000;
-export const daysApart = (a: number, b: number): number => Math.round((midnight(b) - midnight(a)) / DAY_MS);
+const daysApart = (a: number, b: number): number => Math.round((midnight(b) - midnight(a)) / DAY_MS);
 
 /** “16:20” today, “Mon 10:10” this week, “Mon 14 Dec 10:10” later. */
 export function whenText(ms: number, nowMs: number): string {

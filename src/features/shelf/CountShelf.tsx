@@ -57,7 +57,7 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
         <span className="block text-lead leading-tight font-semibold">{item.name}</span>
         <span className="font-label text-fine font-medium text-soft">
           {off === undefined
-            ? `the ledger has ${amountText(had)} ${UNIT_WORDS[item.unit]}`
+            ? `the ledger has ${amountText(had)} ${had === 1 && item.unit === 'pieces' ? 'piece' : UNIT_WORDS[item.unit]}`
             : off === 0
               ? 'counted: it was right'
               : `counted: it was off by ${amountText(off)}`}
@@ -88,11 +88,7 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
       >
         +
       </Button>
-      <Button
-        kind={off === undefined ? 'act' : 'plain'}
-        className="min-h-14 min-w-28 text-lead"
-        onClick={() => void say()}
-      >
+      <Button className="min-h-14 min-w-28 text-lead" onClick={() => void say()}>
         {off === undefined ? 'That is it' : 'Again'}
       </Button>
     </li>

@@ -1,8 +1,8 @@
 'use client';
 
 import { Plus, Trash2 } from 'lucide-react';
-import { fail, ok, type Result } from '@/core/basics/result';
-import { WEEKDAYS, type Circuit, type DaySettings, type Hours } from '@/core/shop/day';
+import { fail, ok } from '@/core/basics/result';
+import { WEEKDAYS, type Circuit, type DaySettings } from '@/core/shop/day';
 import type { Press } from '@/core/shop/press';
 import { newId } from '@/data/ids';
 import { Button } from '@/ui/Button';
@@ -10,25 +10,8 @@ import { NumberField } from '@/ui/NumberField';
 import { TypedField } from '@/ui/TypedField';
 import { useShop } from '../shell/shopContext';
 import { Group } from './Group';
+import { hoursText, readHours } from './hours';
 import { useSettings } from './useSettings';
-
-const clock = (min: number): string => `${Math.floor(min / 60)}:${String(min % 60).padStart(2, '0')}`;
-const range = (h: Hours | null): string => (h ? `${clock(h.fromMin)}–${clock(h.toMin)}` : 'closed');
-
-/** Hours as people write them: `9:00-17:00`, `9–17`, or closed. */
-export function readHours(text: string): Result<Hours | null> {
-  const clean = text.trim().toLowerCase();
-  if (clean === '' || clean === 'closed' || clean === '-') return ok(null);
-  const found = /^(\d{1,2})(?:[:.](\d{2}))?\s*(?:-|–|to)\s*(\d{1,2})(?:[:.](\d{2}))?$/.exec(clean);
-  const minutes = (h: string | undefined, m: string | undefined) => Number(h) * 60 + Number(m ?? 0);
-  const fromMin = minutes(found?.[1], found?.[2]);
-  const toMin = minutes(found?.[3], found?.[4]);
-  if (!found || fromMin > 1440 || toMin > 1440)
-    return fail('Hours are written 9:00–17:00.', 'Hours', 'Or “closed”.');
-  return fromMin < toMin
-    ? ok({ fromMin, toMin })
-    : fail('It ends before it begins.', 'Hours', 'Write the later time second.');
-}
 
 const title = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
@@ -43,7 +26,7 @@ export function DayGroup() {
         <TypedField
           key={w}
           label={title(w)}
-          text={range(day.opening[w])}
+          text={hoursText(day.opening[w])}
           width="w-28"
           byHand
           parse={readHours}
@@ -56,7 +39,7 @@ export function DayGroup() {
         <TypedField
           key={`${b.name} ${i}`}
           label={b.name}
-          text={range(b.hours)}
+          text={hoursText(b.hours)}
           width="w-28"
           byHand
           parse={readHours}
