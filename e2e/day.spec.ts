@@ -125,7 +125,7 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
   await test.step('finished, labelled and packed, they leave the day', async () => {
     await go(page, '/finish/constellation-mugs', 'Finishing');
     const steps = page.getByRole('region', { name: 'Steps' });
-    await steps.getByRole('checkbox').first().check();
+    await steps.getByRole('checkbox').first().click();
     await expect(steps.getByRole('checkbox').first()).toBeChecked();
     const text = page.getByLabel(/Text of a label/);
     await text.fill('Constellation mug {number} of 60\nDishwasher safe');

@@ -7,6 +7,7 @@ import { figure, type Figure } from '@/core/figures/figure';
 import { moneyText } from '@/core/money/money';
 import { say } from '@/core/units/phrase';
 import { word } from '@/core/units/quantity';
+import type { Earned } from './useEarned';
 import { FigureLines } from '@/ui/FigureLines';
 import { bottleneckText, leftText, lengthText, msOf, shortName, whenText, type Delay } from './dayWords';
 
@@ -101,7 +102,7 @@ function circuitFigures(day: DayPlan, names: readonly string[]): readonly Figure
 interface Props {
   readonly day: DayPlan;
   readonly names: { readonly printers: readonly string[]; readonly circuits: readonly string[] };
-  readonly earned: { readonly cents: number; readonly hourCents: number; readonly currency: string } | null;
+  readonly earned: Earned | null;
 }
 
 /** Figures of the day with their working. */
@@ -119,7 +120,7 @@ export function DayFigures({ day, names, earned }: Props) {
               label: 'Left above cost',
               quantity: word(moneyText(earned.currency, earned.cents)),
               origin: 'estimated' as const,
-              working: say`${moneyText(earned.currency, earned.hourCents)} an hour of hands, all jobs of the plan`,
+              working: say`${moneyText(earned.currency, earned.hourCents)} an hour of hands; ${earned.known === earned.jobs ? 'all jobs of the plan' : `${earned.known} of ${earned.jobs} jobs, the others have no cost yet`}`,
             }),
           ]
         : []),

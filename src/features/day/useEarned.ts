@@ -7,9 +7,12 @@ export interface Earned {
   readonly cents: number;
   readonly hourCents: number;
   readonly currency: string;
+  /** Jobs whose cost is known, of how many. */
+  readonly known: number;
+  readonly jobs: number;
 }
 
-/** What the jobs of a day leave above their cost, and what an hour of hands in them brings; null until every one of them is known. */
+/** What the jobs of a day leave above their cost, and what an hour of hands in them brings; null while none of it is known. */
 export function useEarned(day: DayPlan): Earned | null {
   const costs = useCosts();
   const { shop } = useShop();
@@ -19,7 +22,7 @@ export function useEarned(day: DayPlan): Earned | null {
       const found = costs.find((c) => c.job.id === j.id)?.cost;
       return found?.ok ? [found.value] : [];
     });
-    if (of.length === 0 || of.length < day.jobs.length) return null;
+    if (of.length === 0) return null;
     const hours = of.reduce((s, c) => s + c.price.cost.handsS, 0) / 3600;
     const cents = of.reduce((s, c) => s + c.price.earnedCents, 0);
     const pay = of.reduce((s, c) => s + (c.price.cost.lines.find((l) => l.part === 'labour')?.cents ?? 0), 0);
@@ -27,6 +30,8 @@ export function useEarned(day: DayPlan): Earned | null {
       cents,
       hourCents: hours > 0 ? Math.round((cents + pay) / hours) : 0,
       currency: shop.settings.currency,
+      known: of.length,
+      jobs: day.jobs.length,
     };
   }, [costs, day, shop.settings.currency]);
 }
