@@ -242,7 +242,10 @@ test('the shelf is counted tablet in hand, and comes in as a table', async ({ be
   await go(page, '/shelf', 'Shelf');
   await page.getByRole('radio', { name: 'Count' }).click();
   await page.getByRole('button', { name: 'One less of 325 ml mug' }).click();
-  const line = page.getByRole('listitem').filter({ hasText: '325 ml mug' });
+  const line = page
+    .getByRole('region', { name: 'Items' })
+    .getByRole('listitem')
+    .filter({ hasText: '325 ml mug' });
   await line.getByRole('button', { name: 'That is it' }).click();
   await expect(line).toContainText('off by −1');
   const download = page.waitForEvent('download');

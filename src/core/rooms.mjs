@@ -37,7 +37,7 @@ export const CORE_ROOMS = [
   { room: 'log', holds: 'entries filtered, counted, charted and merged' },
   { room: 'formats', holds: 'files in and out, and the steps old ones climb by' },
   { room: 'plan', holds: 'one function: a job and a shop, to a plan' },
-  { room: 'cost', holds: 'what a good piece costs, its price, quotes' },
   { room: 'day', holds: 'the jobs of a shop as one schedule: its lines, its promises, what if' },
+  { room: 'cost', holds: 'what a good piece costs, its price, quotes' },
   { room: 'demo', holds: 'the invented shop' },
 ];

@@ -9,6 +9,7 @@ import { STARTER_PRINTER } from '../shop/printer';
 import type { StockItem } from '../shop/stock';
 import { atPrice, costOf, priceOf, reprintCents, spoilageOf, type CostGiven, type CostPart } from './cost';
 import { costFiguresOf } from './costFigures';
+import { jobCosts } from './jobCost';
 import { makeQuote, moved, quotePage, standsOn } from './quotes';
 
 const value = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: string } }): T => {
@@ -198,6 +199,28 @@ test('the demo’s mugs have a cost of every part, with its working', () => {
   expect(c.eachCents).toBeGreaterThan(210 + 90);
   expect(c.eachCents).toBeLessThan(2000);
   expect(times.energy.warmS).toBeGreaterThan(60);
+});
+
+test('a job without a press is costed on the first that takes it, and says so; one without a blank is not', () => {
+  const { shop, jobs } = demoShop(new Date(Date.UTC(2026, 10, 27)));
+  const ask = { shop, items: [], seen: {}, proven: {}, inkPct: {} };
+  const of = (id: string, more = {}) => {
+    const [found] = jobCosts({
+      ...ask,
+      jobs: jobs.filter((j) => j.id === id).map((j) => ({ ...j, ...more })),
+    });
+    return found?.cost;
+  };
+  expect(of('constellation-mugs')).toMatchObject({ ok: true, value: { supposedPress: null } });
+  expect(of('comet-cans')).toMatchObject({ ok: true, value: { supposedPress: 'Tumbler press A' } });
+  expect(of('comet-cans', { blankId: null })).toMatchObject({
+    ok: false,
+    problem: { what: 'It has no blank yet.' },
+  });
+  // A price decided by hand is taken as it is, loss and all.
+  const cheap = of('constellation-mugs', { sell: { ...jobs[0]?.sell, priceCents: 100 } });
+  expect(cheap).toMatchObject({ ok: true, value: { byHand: true, price: { eachCents: 100 } } });
+  expect(cheap?.ok && cheap.value.price.earnedCents).toBeLessThan(0);
 });
 
 describe('quotes', () => {

@@ -10,18 +10,8 @@ import type { SheetLayout } from '../sheet/layout';
 const WHERE = 'Cost';
 const J_PER_KWH = 3.6e6;
 
-const COST_PARTS = [
-  'blanks',
-  'paper',
-  'ink',
-  'tape',
-  'energy',
-  'labour',
-  'machine',
-  'packing',
-  'spoilage',
-] as const;
-export type CostPart = (typeof COST_PARTS)[number];
+export type CostPart =
+  'blanks' | 'paper' | 'ink' | 'tape' | 'energy' | 'labour' | 'machine' | 'packing' | 'spoilage';
 
 /** What was pressed of this blank on this press so far. */
 export interface Seen {

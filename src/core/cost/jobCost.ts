@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '../basics/result';
 import type { Job } from '../job/job';
 import type { ProvenCounts } from '../heat/choose';
+import { routesOf } from '../day/jobWork';
 import { plan } from '../plan/plan';
 import { USUAL_INK_PCT } from '../plan/sheetCost';
 import { workTimes } from '../plan/workTimes';
@@ -34,6 +35,8 @@ export interface JobCost {
   readonly jobId: string;
   readonly jobName: string;
   readonly blankName: string;
+  /** The press it is calculated on where none is chosen yet; null where one is. */
+  readonly supposedPress: string | null;
   readonly pieces: number;
   readonly given: CostGiven;
   readonly wish: PriceWish;
@@ -66,9 +69,16 @@ function one(job: Job, ask: CostAsk, pace: PaceOf): Result<JobCost> {
   if (!blank) return fail('It has no blank yet.', WHERE, 'Choose one: most of the cost hangs on it.');
   const { layout, printer } = made.sheet;
   if (!layout) return fail('No paper takes it yet.', WHERE, 'See what stands in the way at its sheet.');
-  const times = workTimes(made, shop, pace);
+  // Where no press is chosen yet, the first that takes it: something is known then, and it is said.
+  const planned = workTimes(made, shop, pace);
+  const [route] = planned ? [] : routesOf(job, shop, made, pace, ask.proven);
+  const times = planned ?? route?.times;
   if (!times)
-    return fail('It has no press yet.', WHERE, 'Choose one: hands, energy and spoilage hang on it.');
+    return fail(
+      'No press takes it as it stands.',
+      WHERE,
+      'Choose one: hands, energy and spoilage hang on it.',
+    );
   const item = ask.items.find((i) => i.kind === 'blank' && i.ofId === blank.id) ?? null;
   const ink = ask.inkPct[job.id];
   const given: CostGiven = {
@@ -97,6 +107,7 @@ function one(job: Job, ask: CostAsk, pace: PaceOf): Result<JobCost> {
     jobId: job.id,
     jobName: job.name,
     blankName: blank.name,
+    supposedPress: route?.press.name ?? null,
     pieces,
     given,
     wish,

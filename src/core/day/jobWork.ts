@@ -57,6 +57,22 @@ function candidates(job: Job, shop: Shop, made: Plan): readonly Press[] {
   return [own, ...twins];
 }
 
+/** Every press a job can go to as it stands, the one it is planned on first. */
+export function routesOf(
+  job: Job,
+  shop: Shop,
+  made: Plan,
+  pace: PaceOf,
+  proven: ProvenCounts,
+): readonly JobRoute[] {
+  return candidates(job, shop, made).flatMap((press): JobRoute[] => {
+    const of =
+      press.id === made.heat.press?.id ? made : plan({ ...job, pressId: press.id }, shop, { proven });
+    const times = pressBlocked(of) ? null : workTimes(of, shop, pace);
+    return times ? [{ press, times }] : [];
+  });
+}
+
 /** A job as the day takes it, or why it does not. */
 export function jobWork(
   job: Job,
@@ -74,17 +90,10 @@ export function jobWork(
   if (job.day.waits) return { left: { why: 'waits' } };
   if (!blank) return { left: { why: 'no-blank' } };
   if (!made.sheet.layout) return { left: { why: 'no-sheet' } };
-  const planned = candidates(job, shop, made).map((press) => ({
-    press,
-    made: press.id === made.heat.press?.id ? made : plan({ ...job, pressId: press.id }, shop, { proven }),
-  }));
-  const routes = planned.flatMap(({ press, made: of }): JobRoute[] => {
-    const times = pressBlocked(of) ? null : workTimes(of, shop, pace);
-    return times ? [{ press, times }] : [];
-  });
+  const routes = routesOf(job, shop, made, pace, proven);
   const [first] = routes;
   if (!first)
-    return planned.length > 0 && made.heat.press
+    return made.heat.press
       ? { left: { why: 'blocked', pressName: made.heat.press.name } }
       : { left: { why: 'no-press' } };
   const on = runs.filter(isOn);

@@ -122,6 +122,8 @@ export interface Policy {
   readonly ahead: number;
   /** Finished as soon as cool, before anything is taped. */
   readonly finishFirst: boolean;
+  /** Printers print job by job, and leave one for another only where its press would stand still. */
+  readonly steady: boolean;
 }
 
 export const barKey = (work: number, press: number): string => `${work} ${press}`;
@@ -160,6 +162,8 @@ export interface Outcome {
   /** Hands at work in all, s. */
   readonly handsBusyS: number;
   readonly printerBusyS: readonly number[];
+  /** How often a printer went over to another job. */
+  readonly printerChanges: number;
   /** Loads that waited at their press for hands, for taped pieces, for a place to cool, s in all. */
   readonly waitedS: { readonly hands: number; readonly taped: number; readonly place: number };
   readonly events: number;

@@ -21,6 +21,7 @@ const plain = (problem: Problem): Policy => ({
   barred: new Set(),
   ahead: 2,
   finishFirst: false,
+  steady: true,
 });
 
 /** One press, one pair of hands, nothing to wait for but what is said. */
@@ -163,6 +164,7 @@ test('2,000 random shops: nothing twice at once, nothing before its cause, no ci
       barred: new Set(),
       ahead: whole(1, 4),
       finishFirst: random() < 0.5,
+      steady: random() < 0.5,
     };
     const outcome = simulate(problem, policy, { keep: true });
     const lone = problem.presses.every((p) => {
@@ -229,7 +231,13 @@ function everyPolicy(problem: Problem): readonly Policy[] {
   return orders(problem.work.map((_, i) => i)).flatMap((order) =>
     bars.flatMap((set) =>
       [true, false].flatMap((finishFirst) =>
-        [1, 2, 3].map((ahead) => ({ order, barred: new Set(set.map((k) => k.key)), ahead, finishFirst })),
+        [1, 2, 3].map((ahead) => ({
+          order,
+          barred: new Set(set.map((k) => k.key)),
+          ahead,
+          finishFirst,
+          steady: ahead !== 2,
+        })),
       ),
     ),
   );

@@ -12,6 +12,8 @@ export interface Score {
 }
 
 const NEVER_S = 1e9;
+/** A change of job at a printer is worth so much of the makespan, s: the stack is sorted, the paper looked at. */
+const CHANGE_COST = 2;
 
 export function score(problem: Problem, outcome: Outcome): Score {
   let [late, tardyS, ends] = [0, 0, 0];
@@ -25,7 +27,12 @@ export function score(problem: Problem, outcome: Outcome): Score {
   });
   const makespanS = Math.min(outcome.makespanS, NEVER_S);
   const mean = ends / Math.max(1, problem.work.length);
-  return { late, tardyS, makespanS, cost: late * 1e7 + tardyS * 20 + makespanS + mean * 0.05 };
+  return {
+    late,
+    tardyS,
+    makespanS,
+    cost: late * 1e7 + tardyS * 20 + makespanS + mean * 0.05 + outcome.printerChanges * CHANGE_COST,
+  };
 }
 
 export interface Found {
@@ -51,7 +58,7 @@ function beginnings(problem: Problem): readonly (readonly number[])[] {
   return [by(due), by((w) => due(w) - workS(w)), by(flexible), by((w) => -workS(w)), by(workS)];
 }
 
-const START: Omit<Policy, 'order'> = { barred: new Set(), ahead: 2, finishFirst: false };
+const START: Omit<Policy, 'order'> = { barred: new Set(), ahead: 2, finishFirst: false, steady: true };
 
 /** A neighbour: a job moved to another place, two swapped, a route barred or opened, hands weighing their work otherwise. */
 function neighbour(problem: Problem, policy: Policy, random: () => number): Policy {
@@ -99,7 +106,7 @@ export function search(problem: Problem, events: number = EVENTS, from: Policy |
   };
   const firsts = beginnings(problem).flatMap((order) => [
     { ...START, order },
-    { ...START, order, finishFirst: true },
+    { ...START, order, finishFirst: true, steady: false },
   ]);
   let best = look(from ?? { ...START, order: problem.work.map((_, i) => i) });
   for (const policy of firsts) {

@@ -9,6 +9,8 @@ const MOST_EVENTS = 2_000_000;
 
 /** Loads printed ahead of a press before the printer turns to the next job in order. */
 const PRINTED_AHEAD = 5;
+/** A printer goes on with its job unless a press of another has less than this share of what should be printed ahead for it. */
+const NEARLY_NONE = 0.2;
 
 const canPrint = (sim: Sim, work: number, printer: number): boolean => {
   const [job, w] = [sim.jobs[work], sim.problem.work[work]];
@@ -17,6 +19,7 @@ const canPrint = (sim: Sim, work: number, printer: number): boolean => {
 
 /** What a printer prints next: for a press that would run out, else in order. */
 function toPrint(sim: Sim, printer: number): number | undefined {
+  const last = sim.printers[printer]?.last ?? -1;
   let [found, least] = [-1, 1];
   for (const p of sim.presses) {
     const first = p.routes.find((r) => (sim.jobs[r.work]?.pool ?? 0) > 0);
@@ -28,6 +31,7 @@ function toPrint(sim: Sim, printer: number): number | undefined {
     const ratio = stock / (PRINTED_AHEAD * first.route.atOnce);
     if (ratio < least) [found, least] = [first.work, ratio];
   }
+  if (sim.policy.steady && least >= NEARLY_NONE && last >= 0 && canPrint(sim, last, printer)) return last;
   return found >= 0 ? found : sim.policy.order.find((w) => canPrint(sim, w, printer));
 }
 
@@ -42,6 +46,8 @@ function print(sim: Sim): void {
     job.sheetsLeft -= 1;
     sim.toPrint[i] = (sim.toPrint[i] ?? 0) - 1;
     pr.work = work;
+    if (pr.last !== work) sim.printerChanges += 1;
+    pr.last = work;
     pr.part = job.sheetsDone;
     pr.fromS = sim.nowS;
     pr.untilS = sim.nowS + sim.chance.time(w.printS, 0.03, 'wait');
@@ -222,6 +228,7 @@ export function simulate(
     pressBusyS: sim.busyS,
     handsBusyS: sim.handsS,
     printerBusyS: sim.printS,
+    printerChanges: sim.printerChanges,
     waitedS: sim.waited,
     events: sim.events,
     done: sim.done,

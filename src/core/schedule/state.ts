@@ -99,6 +99,8 @@ export interface Press {
 interface Printer {
   untilS: number;
   work: number;
+  /** The job it last printed; -1 for none. */
+  last: number;
   part: number;
   fromS: number;
 }
@@ -135,6 +137,7 @@ export interface Sim {
   readonly busyS: number[];
   readonly printS: number[];
   handsS: number;
+  printerChanges: number;
   readonly waited: { hands: number; taped: number; place: number };
   readonly done: Done[];
   readonly on: PressOn[];
@@ -268,10 +271,16 @@ export function begin(problem: Problem, policy: Policy, chance: Chance, keep: bo
     printers: Array.from({ length: problem.printers }, () => ({
       untilS: Infinity,
       work: -1,
+      last: -1,
       part: 0,
       fromS: 0,
     })),
-    people: Array.from({ length: problem.people }, () => ({ item: null, last: -1, press: -1, endS: Infinity })),
+    people: Array.from({ length: problem.people }, () => ({
+      item: null,
+      last: -1,
+      press: -1,
+      endS: Infinity,
+    })),
     coolingNow: 0,
     events: 0,
     pinFrom: 0,
@@ -280,6 +289,7 @@ export function begin(problem: Problem, policy: Policy, chance: Chance, keep: bo
     busyS: problem.presses.map(() => 0),
     printS: Array.from({ length: problem.printers }, () => 0),
     handsS: 0,
+    printerChanges: 0,
     waited: { hands: 0, taped: 0, place: 0 },
     done: [],
     on: [],

@@ -171,6 +171,11 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
               To the job
             </Link>
           </div>
+          {cost.supposedPress !== null && (
+            <p className="border-l-6 border-warning pl-2" role="status">
+              No press is chosen yet: calculated on {cost.supposedPress}, the first that takes it.
+            </p>
+          )}
           {!cost.blankPriced && (
             <p className="border-l-6 border-warning pl-2" role="status">
               Nobody said what a blank costs: it counts as nothing here. Put it on the{' '}

@@ -29,9 +29,7 @@ type Details = z.input<typeof detailsSchema>;
 
 /** A time of day as its field has it. */
 const clock = (min: number | null): string =>
-  min === null
-    ? ''
-    : `${String(Math.floor(min / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`;
+  min === null ? '' : `${String(Math.floor(min / 60)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`;
 
 /** The job's name, which opens its particulars. */
 export function JobDetails() {
