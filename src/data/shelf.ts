@@ -1,6 +1,6 @@
 import { fail, type Result } from '@/core/basics/result';
 import { withState } from '@/core/run/pieces';
-import { partsOf } from '@/core/finish/steps';
+import type { PartNeeded } from '@/core/finish/parts';
 import {
   balanceOf,
   balances,
@@ -10,7 +10,6 @@ import {
   runLines,
   type Balance,
 } from '@/core/stock/ledger';
-import type { Blank } from '@/core/shop/blank';
 import type { Run } from '@/core/shop/run';
 import { movementSchema, stockItemSchema, type Movement, type StockItem } from '@/core/shop/stock';
 import { db as theDb, type MesaDb } from './db';
@@ -195,7 +194,7 @@ export async function followRun(db: MesaDb, run: Run): Promise<void> {
 
 /** Parts that packed pieces took with them; fewer packed puts them back. */
 export const takeParts = (
-  blank: Blank,
+  parts: readonly PartNeeded[],
   jobId: string,
   pieces: number,
   db: MesaDb = theDb,
@@ -203,7 +202,7 @@ export const takeParts = (
   stored(WHERE, () =>
     db.transaction('rw', db.stockItems, db.movements, async () => {
       const items = itemsOf(await db.stockItems.toArray());
-      const lines = partsOf(blank).flatMap((part) => {
+      const lines = parts.flatMap(({ part, count }) => {
         const item = items.find((i) => i.kind === 'part' && i.name.toLowerCase() === part.toLowerCase());
         return item
           ? [
@@ -212,7 +211,7 @@ export const takeParts = (
                 itemId: item.id,
                 at: Date.now(),
                 kind: pieces > 0 ? 'used' : 'put-back',
-                change: -pieces,
+                change: -pieces * count,
                 jobId,
                 note: pieces > 0 ? '' : 'used',
               }),

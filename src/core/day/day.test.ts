@@ -171,6 +171,12 @@ describe('what really happened at the press', () => {
     expect(day.makespanS).toBeLessThan(all.makespanS);
   });
 
+  test('a job held back is left out, but for one that is on', () => {
+    const held = { ...job, day: { ...job.day, waits: true } };
+    expect(planned(DEMO.shop, [held]).leftOut).toMatchObject([{ left: { why: 'waits' } }]);
+    expect(planned({ ...DEMO.shop, runs: [gone(2)] }, [held]).jobs).toHaveLength(1);
+  });
+
   test('a job that is packed is no longer in the day', () => {
     const packed = { ...job, finish: { ...job.finish, packed: 18 } };
     expect(planned(DEMO.shop, [packed])).toMatchObject({ jobs: [], leftOut: [{ left: { why: 'packed' } }] });
@@ -190,7 +196,7 @@ test('jobs want their blanks, their paper, their tape and their parts the day be
     Object.fromEntries(wants.filter((w) => w.jobId === jobId).map((w) => [w.itemId, w.count]));
   // 18 mugs of which one in ten is spoiled: 20; nine sheets for 18 of two a sheet, ten for 20.
   expect(of('constellation-mugs')).toMatchObject({ 'shelf-mug-325': 20, 'shelf-letter': 10 });
-  expect(of('star-map-panel')).toMatchObject({ 'shelf-panel-400-600': 1, 'shelf-hanger': 1 });
+  expect(of('star-map-panel')).toMatchObject({ 'shelf-panel-400-600': 1, 'shelf-hanger': 2 });
   expect(wants.find((w) => w.jobId === 'constellation-mugs')?.by).toBe('2026-12-02');
   // Nothing of what is packed.
   const packed = DEMO.jobs.map((j) => ({ ...j, finish: { ...j.finish, packed: j.pieces } }));

@@ -1,6 +1,6 @@
 import type { ProvenCounts } from '../heat/choose';
 import type { Job } from '../job/job';
-import { finishSteps } from '../finish/steps';
+import { partsOf } from '../finish/parts';
 import { STRIP_MM } from '../plan/workTimes';
 import { paceFrom, timedSteps } from '../run/pace';
 import { withState } from '../run/pieces';
@@ -42,10 +42,10 @@ function wantsOfJob(w: JobWork, items: readonly StockItem[], spoilage: number): 
       items.find((i) => i.kind === 'tape'),
       Math.round((times.tapeStrips * STRIP_MM * pressed) / 100) / 10,
     ),
-    ...finishSteps(w.blank).flatMap((s) =>
+    ...partsOf(w.blank, job.finish.hanger).flatMap(({ part, count }) =>
       want(
-        items.find((i) => i.kind === 'part' && s.part !== null && sameName(i.name, s.part)),
-        toFinish,
+        items.find((i) => i.kind === 'part' && sameName(i.name, part)),
+        toFinish * count,
       ),
     ),
   ];

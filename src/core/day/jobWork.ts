@@ -87,7 +87,8 @@ export function jobWork(
   const pieces = good + made.press.left;
   const packed = packedOf(job, runs);
   if (packed >= pieces && pieces > 0) return { left: { why: 'packed' } };
-  if (job.day.waits) return { left: { why: 'waits' } };
+  // What is on is on, whatever was said of it before.
+  if (job.day.waits && !runs.some(isOn)) return { left: { why: 'waits' } };
   if (!blank) return { left: { why: 'no-blank' } };
   if (!made.sheet.layout) return { left: { why: 'no-sheet' } };
   const routes = routesOf(job, shop, made, pace, proven);

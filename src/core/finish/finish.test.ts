@@ -3,7 +3,8 @@ import { NOT_FINISHED } from '../job/finish';
 import { isFlat, type Blank, type FlatBlank } from '../shop/blank';
 import { hangerPlan, holeHang, plateOf } from './hanger';
 import { claimIn, labelPages } from './labels';
-import { finishHandsS, finishSteps, partsOf } from './steps';
+import { partsOf } from './parts';
+import { finishHandsS, finishSteps } from './steps';
 import { hangerTemplate } from './template';
 
 const blank = (id: string): Blank => {
@@ -42,7 +43,7 @@ describe('steps', () => {
       expect(steps.every((s) => s.how.length > 10)).toBe(true);
       expect(finishHandsS(b)).toBeGreaterThan(0);
       // Every part it needs is used by a step.
-      expect(partsOf(b)).toEqual(expect.arrayContaining([...new Set(b.needs)]));
+      expect(partsOf(b, HANGER).map((p) => p.part)).toEqual(expect.arrayContaining([...new Set(b.needs)]));
     }
   });
 
@@ -94,6 +95,12 @@ describe('hangers', () => {
     expect(h.points).toHaveLength(2);
     expect(a?.y).toBe(b?.y);
     expect(((a?.x ?? 0) + (b?.x ?? 0)) / 2).toBeCloseTo(250, 9);
+  });
+
+  test('a plate that hangs from two uses two', () => {
+    expect(partsOf(plate(500, 300), HANGER)).toEqual([{ part: 'float hanger', count: 2 }]);
+    expect(partsOf(plate(200, 300), HANGER)).toEqual([{ part: 'float hanger', count: 1 }]);
+    expect(partsOf(plate(200, 300), { ...HANGER, count: 2 })).toEqual([{ part: 'float hanger', count: 2 }]);
   });
 
   test('a height set by hand is kept, below the balance refused, and off the plate refused', () => {

@@ -222,8 +222,3 @@ export function finishSteps(blank: Blank): readonly FinishStep[] {
 
 /** Usual hands to finish and pack one piece, s. */
 export const finishHandsS = (blank: Blank): number => finishSteps(blank).reduce((s, x) => s + x.handsS, 0);
-
-/** Parts one piece uses up. */
-export const partsOf = (blank: Blank): readonly string[] => [
-  ...new Set(finishSteps(blank).flatMap((s) => (s.part === null ? [] : [s.part]))),
-];

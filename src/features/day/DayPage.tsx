@@ -4,10 +4,13 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
 import { AT_RISK, type DayPlan } from '@/core/day/dayPlan';
+import type { Outlook } from '@/core/stock/wants';
 import { changeJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
 import { Segments } from '@/ui/Segments';
 import { ShopFrame } from '../shell/ShopFrame';
+import { amountText } from '../shelf/shelfWords';
+import { useShelf } from '../shelf/useShelf';
 import { useShop } from '../shell/shopContext';
 import { dayRange, firstDay, rowsOf, wholeRange } from './chart';
 import { DayChart } from './DayChart';
@@ -56,6 +59,15 @@ function warnings(day: DayPlan): readonly string[] {
       : []),
   ];
 }
+
+/** Blanks that jobs of the day will lack. */
+const shortages = (shelf: readonly Outlook[] | null): readonly string[] =>
+  (shelf ?? [])
+    .filter((o) => o.item.kind === 'blank' && o.shortFor !== null)
+    .map(
+      (o) =>
+        `${o.item.name}: ${amountText(o.balance.onHand)} on the shelf, ${amountText(o.taken)} wanted; short for ${o.shortFor ?? ''}.`,
+    );
 
 /** The jobs of the shop as one day: lines of time, what they add up to, and what would change them. */
 export function DayPage() {
@@ -236,7 +248,8 @@ function WaitingBack({ day }: { day: DayPlan }) {
 
 /** What stands in the way, and the one next step. */
 function Foot({ day }: { day: DayPlan }) {
-  const found = warnings(day);
+  const { shelf } = useShelf();
+  const found = [...warnings(day), ...shortages(shelf)];
   return (
     <div className="flex items-center gap-3 border-t-2 border-ink bg-sheet px-4 py-2">
       <ul aria-label="In the way" className="min-w-0 flex-1">

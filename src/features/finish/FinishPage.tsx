@@ -3,6 +3,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import Link from 'next/link';
 import { packedOf } from '@/core/day/jobWork';
+import { partsOf, type PartNeeded } from '@/core/finish/parts';
 import { finishSteps, type FinishStep } from '@/core/finish/steps';
 import type { Finish } from '@/core/job/finish';
 import type { Job } from '@/core/job/job';
@@ -41,6 +42,7 @@ export function FinishPage({ jobId }: { jobId: string }) {
 function Steps({ job, blank }: { job: Job; blank: Blank }) {
   const { shop } = useShop();
   const steps = finishSteps(blank);
+  const parts = partsOf(blank, job.finish.hanger);
   const pieces = piecesOfJob(job, piecesOf(job.art));
   const runs = runsOf(shop.runs, job.id);
   const { good } = jobPieces(pieces, runs);
@@ -53,7 +55,7 @@ function Steps({ job, blank }: { job: Job; blank: Blank }) {
   const pack = async (by: number) => {
     const next = Math.max(-job.finish.packed, Math.min(by, pieces.length - packed));
     if (next === 0 || !(await put((f) => ({ ...f, packed: Math.max(0, f.packed + next) })))) return;
-    const used = await takeParts(blank, job.id, next);
+    const used = await takeParts(parts, job.id, next);
     if (!used.ok) notifyProblem(used.problem);
     else if (packed + next >= pieces.length) notify(`All ${pieces.length} of ${job.name} are packed.`);
   };
@@ -105,7 +107,7 @@ function Steps({ job, blank }: { job: Job; blank: Blank }) {
             byHand={job.finish.packed}
             onPack={(n) => void pack(n)}
           />
-          <Parts steps={steps} wanted={pieces.length - packed} />
+          <Parts parts={parts} pieces={pieces.length - packed} />
           <p>
             <Link href={`/job/${job.id}/look`} className="underline">
               Photograph one for the log
@@ -198,15 +200,15 @@ function Packed({ packed, good, total, byHand, onPack }: PackedProps) {
 }
 
 /** Parts the pieces still need, against what lies on the shelf. */
-function Parts({ steps, wanted }: { steps: readonly FinishStep[]; wanted: number }) {
+function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number }) {
   const shelf = useLiveQuery(() => loadShelf(), []);
-  const parts = [...new Set(steps.flatMap((s) => (s.part === null ? [] : [s.part])))];
   if (parts.length === 0) return null;
   return (
     <section aria-label="Parts">
-      <h2 className="font-name text-lead font-semibold">Parts for {wanted} more</h2>
+      <h2 className="font-name text-lead font-semibold">Parts for {pieces} more</h2>
       <ul>
-        {parts.map((part) => {
+        {parts.map(({ part, count }) => {
+          const wanted = pieces * count;
           const on = shelf?.find(
             (x) => x.item.kind === 'part' && x.item.name.toLowerCase() === part.toLowerCase(),
           );
