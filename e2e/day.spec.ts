@@ -205,6 +205,7 @@ test('a job at risk: until when it must begin, put first, locked, and undone', a
 
   // Dragged to a later time, it is locked there.
   await place.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('radio', { name: 'All of it' }).click();
   const bar = page.locator('[data-group="slate-trail-markers"]').first();
   const box = await bar.boundingBox();
   if (!box) throw new Error('no bar');

@@ -166,6 +166,10 @@ describe('what really happened at the press', () => {
     expect(day.jobs[0]).toMatchObject({ toPress: 12, pieces: 18 });
     expect(day.problem.work[0]).toMatchObject({ pieces: 12, toFinish: 5 });
     expect(day.problem.presses[0]).toMatchObject({ hotFromS: 0, inPress: { pieces: 1, segment: 1 } });
+    // Closed ten seconds ago: what is left until hands are wanted again is the wait and the press, less those.
+    const next = cycle.findIndex((o, i) => i > 2 && o.resource === 'hands');
+    const waitS = cycle.slice(2, next).reduce((s, o) => s + o.plannedS, 0);
+    expect(day.problem.presses[0]?.inPress?.leftS).toBeCloseTo(waitS - 10, 6);
     expect(day.past[0]?.bars).toHaveLength(5);
     const all = planned(DEMO.shop, [job]);
     expect(day.makespanS).toBeLessThan(all.makespanS);
@@ -274,6 +278,8 @@ describe('what is wrong is said, and nothing is lost', () => {
     const day = planned(withDay({ circuits: [circuit], hands: 2 }));
     expect(day.circuits[0]?.carriesA).toBeCloseTo(9.6, 9);
     expect(day.circuits[0]?.mostA).toBeLessThanOrEqual(9.6);
+    // The flat press warms up at its full 1,800 W.
+    expect(day.circuits[0]?.mostA).toBeGreaterThanOrEqual(0.5 + 1800 / 230 - 1e-9);
     const mugA = day.problem.presses.find((p) => p.id === 'mug-press')?.warmA ?? 0;
     expect(day.circuits[0]?.togetherA).toBeCloseTo(0.5 + 1800 / 230 + mugA, 6);
   });

@@ -57,7 +57,7 @@ export function madeUpShop(seed: number, size: ShopSize, loose = false): Problem
       setting: `t${whole(0, 1)}`,
       setS: loose ? 30 : 0,
       changeS: loose ? between(0, 200) : 0,
-      fromS: 0,
+      fromS: loose && random() < 0.25 ? between(0, 7200) : 0,
     }));
     const perSheet = whole(1, 3);
     const given = loose && random() < 0.3 ? Math.min(pieces, 2) : 0;
