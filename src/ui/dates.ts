@@ -15,3 +15,7 @@ export const dayText = (d: Date): string => DAY.format(d).replace(',', '');
 export const momentText = (ms: number): string => MOMENT.format(ms);
 /** “16:40”. */
 export const clockTimeText = (d: Date): string => TIME_OF_DAY.format(d);
+
+/** A day as files have it, by the calendar of this place. */
+export const isoDay = (d: Date): string =>
+  `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;

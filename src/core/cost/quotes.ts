@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../basics/result';
-import { A4_MM, type DrawnPage } from '../geometry/drawing';
+import { A4_MM, wrapWords, type DrawnPage } from '../geometry/drawing';
 import { outlineShape } from '../geometry/tiles';
 import { moneyText } from '../money/money';
 import { quoteSchema, stateOf, type Quote, type QuoteState } from '../shop/quote';
@@ -70,20 +70,6 @@ const LEFT = 22;
 const RIGHT = A4_MM.widthMm - 22;
 const LETTERS = 88;
 
-function wrapped(text: string): readonly string[] {
-  return text.split('\n').flatMap((row) => {
-    const out: string[] = [];
-    let now = '';
-    for (const w of row.split(/\s+/)) {
-      if (now !== '' && now.length + 1 + w.length > LETTERS) {
-        out.push(now);
-        now = w;
-      } else now = now === '' ? w : `${now} ${w}`;
-    }
-    return [...out, now];
-  });
-}
-
 const rule = (y: number) =>
   outlineShape(
     [
@@ -130,8 +116,8 @@ export function quotePage(q: Quote, shopName: string): DrawnPage {
     y += 7;
   }
   for (const text of [
-    ...(q.note === '' ? [] : wrapped(q.note)),
-    ...(q.terms === '' ? [] : wrapped(q.terms)),
+    ...(q.note === '' ? [] : wrapWords(q.note, LETTERS)),
+    ...(q.terms === '' ? [] : wrapWords(q.terms, LETTERS)),
   ]) {
     words.push({ x: LEFT, y: y + 4, sizeMm: 3.6, text });
     y += 5.5;

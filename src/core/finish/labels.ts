@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../basics/result';
-import { A4_MM, type DrawnPage } from '../geometry/drawing';
+import { A4_MM, wrapWords, type DrawnPage } from '../geometry/drawing';
 import { outlineShape } from '../geometry/tiles';
 import type { Labels } from '../job/finish';
 
@@ -29,20 +29,6 @@ const LINE = 1.3;
 export const textFor = (text: string, piece: LabelPiece): string =>
   text.replaceAll('{name}', piece.name).replaceAll('{number}', String(piece.number)).trim();
 
-function lines(text: string, letters: number): readonly string[] {
-  return text.split('\n').flatMap((row) => {
-    const out: string[] = [];
-    let now = '';
-    for (const word of row.split(/\s+/)) {
-      if (now !== '' && now.length + 1 + word.length > letters) {
-        out.push(now);
-        now = word;
-      } else now = now === '' ? word : `${now} ${word}`;
-    }
-    return [...out, now];
-  });
-}
-
 interface Set {
   readonly sizeMm: number;
   readonly lines: readonly string[];
@@ -52,7 +38,7 @@ interface Set {
 function setText(text: string, widthMm: number, heightMm: number): Set | null {
   for (let sizeMm = LARGEST_MM; sizeMm >= SMALLEST_MM - 1e-9; sizeMm -= 0.1) {
     const letters = Math.floor((widthMm - 2 * PAD_MM) / (sizeMm * LETTER));
-    const rows = lines(text, letters);
+    const rows = wrapWords(text, letters);
     if (rows.every((r) => r.length <= letters) && rows.length * sizeMm * LINE <= heightMm - 2 * PAD_MM)
       return { sizeMm, lines: rows };
   }

@@ -23,3 +23,17 @@ export interface DrawnPage {
 }
 
 export const A4_MM = { widthMm: 210, heightMm: 297 } as const;
+
+/** Words broken into lines of so many letters at most; a longer word stands alone. Line breaks stay. */
+export const wrapWords = (text: string, letters: number): readonly string[] =>
+  text.split('\n').flatMap((row) => {
+    const out: string[] = [];
+    let now = '';
+    for (const word of row.split(/\s+/)) {
+      if (now !== '' && now.length + 1 + word.length > letters) {
+        out.push(now);
+        now = word;
+      } else now = now === '' ? word : `${now} ${word}`;
+    }
+    return [...out, now];
+  });

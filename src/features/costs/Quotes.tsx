@@ -10,7 +10,7 @@ import { moneyText } from '@/core/money/money';
 import { stateOf, type Quote, type QuoteState } from '@/core/shop/quote';
 import { addQuote, moveQuote, quotesOf } from '@/data/quotes';
 import { Button } from '@/ui/Button';
-import { momentText } from '@/ui/dates';
+import { isoDay, momentText } from '@/ui/dates';
 import { notify, notifyProblem } from '@/ui/notify';
 import { labelFont } from '../logbook/labelFont';
 import { saveBytesAs } from '../shell/download';
@@ -31,10 +31,6 @@ const NEXT: Readonly<Record<QuoteState, readonly QuoteState[]>> = {
   replaced: [],
 };
 
-const isoDay = (ms: number): string => {
-  const d = new Date(ms);
-  return `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
-};
 const DAY_MS = 86_400_000;
 
 interface Props {
@@ -64,8 +60,8 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
       jobId: job.id,
       jobName: job.name,
       at: now,
-      madeOn: isoDay(now),
-      validUntil: isoDay(now + settings.money.quoteDays * DAY_MS),
+      madeOn: isoDay(new Date(now)),
+      validUntil: isoDay(new Date(now + settings.money.quoteDays * DAY_MS)),
       customer: job.sell.customer,
       currency: settings.currency,
       what: `${cost.blankName}, printed`,
@@ -82,7 +78,7 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
     notify(`Quote ${made.value.number} is made.`);
     await pdf(made.value);
   };
-  const [today] = useState(() => isoDay(Date.now()));
+  const [today] = useState(() => isoDay(new Date()));
   return (
     <section aria-label="Quotes">
       <div className="flex flex-wrap items-center justify-between gap-2">

@@ -16,14 +16,14 @@ import {
 } from '@/data/shelf';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { momentText } from '@/ui/dates';
+import { isoDay, momentText } from '@/ui/dates';
 import { NumberField } from '@/ui/NumberField';
 import { notify, notifyProblem } from '@/ui/notify';
 import { TypedField } from '@/ui/TypedField';
 import { ok } from '@/core/basics/result';
 import { useShop } from '../shell/shopContext';
 import { ItemDialog } from './ItemDialog';
-import { amountText, isoDayText, MOVEMENT_WORDS, todayIso, UNIT_WORDS } from './shelfWords';
+import { amountText, isoDayText, MOVEMENT_WORDS, UNIT_WORDS } from './shelfWords';
 
 const NEWEST = 40;
 
@@ -76,7 +76,7 @@ export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: ()
 function Orders({ outlook: o }: { outlook: Outlook }) {
   const { item, balance } = o;
   const [cases, setCases] = useState(Math.max(1, o.cases));
-  const [expected, setExpected] = useState(() => todayIso(new Date(Date.now() + item.leadDays * 86_400_000)));
+  const [expected, setExpected] = useState(() => isoDay(new Date(Date.now() + item.leadDays * 86_400_000)));
   const unit = UNIT_WORDS[item.unit];
   const order = async () => {
     const r = await orderCases(item, cases, /^\d{4}-\d{2}-\d{2}$/.test(expected) ? expected : null);

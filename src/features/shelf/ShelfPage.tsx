@@ -6,6 +6,7 @@ import type { Outlook } from '@/core/stock/wants';
 import { STOCK_KINDS } from '@/core/shop/stock';
 import { shelfCsv } from '@/core/formats/shelfCsv';
 import { Button } from '@/ui/Button';
+import { isoDay } from '@/ui/dates';
 import { FileButton } from '@/ui/FileButton';
 import { Segments } from '@/ui/Segments';
 import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
@@ -16,7 +17,7 @@ import { ShopFrame } from '../shell/ShopFrame';
 import { CountShelf } from './CountShelf';
 import { ItemDialog } from './ItemDialog';
 import { OneItem } from './OneItem';
-import { amountText, isoDayText, KIND_WORDS, todayIso, UNIT_WORDS } from './shelfWords';
+import { amountText, isoDayText, KIND_WORDS, UNIT_WORDS } from './shelfWords';
 import { useShelf } from './useShelf';
 
 type View = 'shelf' | 'order' | 'count';
@@ -174,7 +175,7 @@ function ItemRow({
 
 /** What an item asks for, in a sentence. */
 function Todo({ outlook: o }: { outlook: Outlook }) {
-  const today = useMemo(() => todayIso(new Date()), []);
+  const today = useMemo(() => isoDay(new Date()), []);
   if (o.balance.onHand < 0)
     return <span className="font-semibold text-act-deep">Less than none: count it</span>;
   if (o.cases > 0) {

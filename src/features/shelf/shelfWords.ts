@@ -30,8 +30,3 @@ export const amountText = (v: number): string =>
 
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 export const isoDayText = (iso: string): string => DAY.format(new Date(`${iso}T12:00:00`)).replace(',', '');
-
-/** Today as the calendar here has it, ISO. */
-export function todayIso(now: Date): string {
-  return `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
-}
