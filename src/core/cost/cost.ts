@@ -4,6 +4,7 @@ import { STRIP_MM, type WorkTimes } from '../plan/workTimes';
 import type { MoneySettings } from '../shop/money';
 import type { Printer } from '../shop/printer';
 import type { StockItem } from '../shop/stock';
+import { eachCents } from '../stock/wants';
 import { workedW } from '../heat/energy';
 import type { SheetLayout } from '../sheet/layout';
 
@@ -87,7 +88,7 @@ const sheetCents = (g: CostGiven): number => {
 };
 
 export const blankEachCents = (g: Pick<CostGiven, 'item' | 'blankCents'>): number | null =>
-  g.item ? (g.item.caseCents + g.item.freightCents) / g.item.caseSize : g.blankCents;
+  g.item ? eachCents(g.item) : g.blankCents;
 
 function unitOf(g: CostGiven): Unit {
   const { times: t, money: m, layout } = g;

@@ -98,7 +98,6 @@ function cooled(sim: Sim, p: Press): void {
     job.pool += bad;
     job.sheetsLeft += bad;
     sim.toPrint[w.printer] = (sim.toPrint[w.printer] ?? 0) + bad;
-    job.reprints += bad;
   }
   if (p.pieces - bad > 0) {
     const at = Math.max(job.coolAt.at(-1) ?? 0, sim.nowS + sim.chance.time(w.coolS, 0.1, 'wait'));

@@ -52,7 +52,6 @@ export interface JobState {
   dryFrom: number;
   drySheets: number;
   sheetsTrimmed: number;
-  reprints: number;
   cut: number;
   taped: number;
   /** Of the pieces to press, those no press has taken yet. */
@@ -159,7 +158,6 @@ function jobState(problem: Problem, index: number): JobState {
     dryFrom: 0,
     drySheets: 0,
     sheetsTrimmed: 0,
-    reprints: 0,
     cut: w?.cut ?? 0,
     taped: w?.taped ?? 0,
     pool: w?.pieces ?? 0,

@@ -71,5 +71,5 @@ export function outlook(item: StockItem, balance: Balance, all: readonly Want[])
   };
 }
 
-/** Least pieces, blank by blank, and what they cost by the case: one piece of it, with its share of carriage, in hundredths, not rounded. */
+/** What one of an item costs by the case, its share of carriage with it, in hundredths, not rounded. */
 export const eachCents = (item: StockItem): number => (item.caseCents + item.freightCents) / item.caseSize;
