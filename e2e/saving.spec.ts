@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { paintPng, RED } from '../src/core/formats/testPicture';
 import { address, expect, open, saved, test } from './bench';
 
@@ -209,7 +209,43 @@ test('Escape brings back what stood before the field was entered', async ({ benc
   await page.reload();
   await expect(bleed).toHaveValue(stood);
   // Not a set value of this job’s own now: the shop’s default still holds.
-  await expect(bleed).not.toHaveClass(/border-taken/);
+  await expect(bleed).not.toHaveClass(/border-measured/);
+});
+
+/** Texts put into a field, and at the end a key, faster than anything is drawn between them. */
+const atOnce = (field: Locator, texts: readonly string[], key: string | null) =>
+  field.evaluate(
+    (el, told) => {
+      if (!(el instanceof HTMLInputElement)) throw new Error('not a field');
+      el.focus();
+      const put = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+      for (const text of told.texts) {
+        put?.call(el, text);
+        el.dispatchEvent(new InputEvent('input', { bubbles: true }));
+      }
+      if (told.key) el.dispatchEvent(new KeyboardEvent('keydown', { key: told.key, bubbles: true }));
+      else el.blur();
+    },
+    { texts: [...texts], key },
+  );
+
+test('a hand faster than the drawing: Escape still brings back, and the last text typed counts', async ({
+  bench: page,
+}) => {
+  await open(page, '/job/star-party-tumblers/wrap');
+  await page.keyboard.press('u');
+  const bleed = page.getByRole('textbox', { name: 'Bleed, rim' });
+  await expect(bleed).toHaveValue('1/8');
+  await atOnce(bleed, ['1/2'], 'Escape');
+  await saved(page);
+  await page.reload();
+  await expect(bleed).toHaveValue('1/8');
+  await expect(bleed).not.toHaveClass(/border-measured/);
+  await atOnce(bleed, ['1/2', '1/8'], null);
+  await saved(page);
+  await page.reload();
+  await expect(bleed).toHaveValue('1/8');
+  await expect(bleed).toHaveClass(/border-measured/);
 });
 
 test('the log with a long list: the newest drawn, found by words, the rest read as it is scrolled', async ({

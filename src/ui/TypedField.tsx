@@ -53,12 +53,18 @@ export function TypedField<T>({
   const before = useRef<Before<T> | null>(null);
   const commit = useRef<() => void>(() => undefined);
   const typedIn = useRef(false);
+  /** What took effect last since the field was entered; the text in force may be drawn a moment after it. */
+  const sent = useRef<string | null>(null);
 
   const take = (typed: string, leaving: boolean) => {
     const parsed = parse(typed);
     if (parsed.ok) {
       setWrong(null);
-      if (typed !== text || (guessed && typedIn.current)) onValue(parsed.value);
+      const overtaken = sent.current !== null && sent.current !== typed;
+      if (typed !== text || overtaken || (guessed && typedIn.current)) {
+        sent.current = typed;
+        onValue(parsed.value);
+      }
     } else if (leaving) {
       setWrong(`${parsed.problem.what} ${parsed.problem.wayOut}`);
     }
@@ -71,7 +77,7 @@ export function TypedField<T>({
     setDraft(null);
     setWrong(null);
     before.current = null;
-    if (!was || was.text === text) return;
+    if (!was || (sent.current === null && was.text === text)) return;
     const parsed = parse(was.text);
     if (was.bringBack) was.bringBack();
     else if (was.value !== undefined) onValue(was.value);
@@ -109,6 +115,7 @@ export function TypedField<T>({
           onFocus={(e) => {
             before.current = { text, value, bringBack: remember?.() ?? null };
             typedIn.current = false;
+            sent.current = null;
             setDraft(text);
             e.currentTarget.select();
           }}

@@ -34,6 +34,10 @@ const readingSchema = z.strictObject({
   method: z.enum(METHODS),
 });
 export type Reading = z.infer<typeof readingSchema>;
+
+/** Pencil marks a wrap can carry. */
+export const MOST_MARKS = 6;
+
 const readingsSchema = z.array(readingSchema).check(z.maxLength(20));
 
 /** A circumference taken at a height of the person's choosing. */
@@ -199,7 +203,7 @@ export const jobSchema = z.strictObject({
     /** The person's own pencil marks, mm along the wrap from its left end. */
     marks: z
       .array(z.strictObject({ id: idSchema, alongMm: z.number().check(z.gte(0), z.lte(1300)) }))
-      .check(z.maxLength(6)),
+      .check(z.maxLength(MOST_MARKS)),
     /** Flat blanks: bleed past the edge only, or paper folded over edge and back. */
     edge: z.nullable(z.enum(['bleed', 'wrapped'])),
     turnInMm: z.nullable(mmSchema(0, 60)),

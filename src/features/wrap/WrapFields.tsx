@@ -2,7 +2,7 @@
 
 import { Plus, X } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
-import { FACE_WAYS, FOLDS, type Job } from '@/core/job/job';
+import { FACE_WAYS, FOLDS, MOST_MARKS, type Job } from '@/core/job/job';
 import type { FlatBlank } from '@/core/shop/blank';
 import { HOLDS } from '@/core/shop/settings';
 import { mm } from '@/core/units/quantity';
@@ -19,6 +19,7 @@ import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 
 type Wrap = Job['wrap'];
+type Marks = Wrap['marks'];
 
 function usePut() {
   const { edit } = useJob();
@@ -184,13 +185,15 @@ function FrontField() {
 
 /** Where to pencil the blank and the back of the paper, from an edge a person can find. */
 function PencilMarks() {
-  const { job, plan } = useJob();
+  const { job, plan, edit } = useJob();
   const say = useSay();
-  const put = usePut();
   const { pattern } = plan.wrap;
   if (!pattern) return null;
   const { marks } = job.wrap;
-  const drop = (id: string) => put({ marks: marks.filter((m) => m.id !== id) });
+  // Over the marks as they are, which may be drawn a moment later.
+  const change = (next: (now: Marks) => Marks, group?: string) =>
+    edit((j) => ({ ...j, wrap: { ...j.wrap, marks: next(j.wrap.marks) } }), group);
+  const drop = (id: string) => change((now) => now.filter((m) => m.id !== id));
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
       <p className="font-label text-fine font-semibold">Pencil, from the left end:</p>
@@ -208,7 +211,7 @@ function PencilMarks() {
                 byHand
                 width="w-16"
                 onValue={(v) =>
-                  put({ marks: marks.map((x) => (x.id === m.id ? { ...x, alongMm: v } : x)) }, `mark-${m.id}`)
+                  change((now) => now.map((x) => (x.id === m.id ? { ...x, alongMm: v } : x)), `mark-${m.id}`)
                 }
               />
             ) : (
@@ -227,10 +230,14 @@ function PencilMarks() {
           </li>
         ))}
       </ul>
-      {marks.length < 6 && (
+      {marks.length < MOST_MARKS && (
         <Button
           onClick={() =>
-            put({ marks: [...marks, { id: newId('mark'), alongMm: Math.round(pattern.meetsAtMm / 4) }] })
+            change((now) =>
+              now.length < MOST_MARKS
+                ? [...now, { id: newId('mark'), alongMm: Math.round(pattern.meetsAtMm / 4) }]
+                : now,
+            )
           }
         >
           <Plus size={16} aria-hidden /> Mark
