@@ -29,24 +29,14 @@ interface Before<T> {
   readonly bringBack: (() => void) | null;
 }
 
-/**
- * A figure typed by hand. It takes effect as soon as it can be read, and says what is wrong on leaving the field. What was
- * there stays in force until then.
- */
-export function TypedField<T>({
-  label,
-  hideLabel = false,
+/** What is typed into a field: it takes effect as soon as it can be read, and Escape takes back all of it. */
+function useTyped<T>({
   text,
-  unit,
   parse,
   onValue,
   value,
-  byHand = false,
-  guessed = false,
-  width = 'w-20',
-  after,
-}: Props<T>) {
-  const id = useId();
+  guessed,
+}: Pick<Props<T>, 'text' | 'parse' | 'onValue' | 'value' | 'guessed'>) {
   const [draft, setDraft] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const remember = useRemember();
@@ -71,7 +61,6 @@ export function TypedField<T>({
     return parsed.ok;
   };
 
-  /** Everything typed since the field was entered is taken back. */
   const restore = () => {
     const was = before.current;
     setDraft(null);
@@ -96,6 +85,48 @@ export function TypedField<T>({
     return () => window.removeEventListener('pagehide', leave);
   }, []);
 
+  return {
+    shown: draft ?? text,
+    wrong,
+    enter: () => {
+      before.current = { text, value, bringBack: remember?.() ?? null };
+      typedIn.current = false;
+      sent.current = null;
+      setDraft(text);
+    },
+    /** Told of every input: a change event is not sent where the same figure is typed over itself. */
+    touch: () => (typedIn.current = true),
+    type: (typed: string) => {
+      setDraft(typed);
+      take(typed, false);
+    },
+    settle: () => {
+      if (before.current && draft !== null && take(draft, true)) setDraft(null);
+    },
+    restore,
+  };
+}
+
+/**
+ * A figure typed by hand. It takes effect as soon as it can be read, and says what is wrong on leaving the field. What was
+ * there stays in force until then.
+ */
+export function TypedField<T>({
+  label,
+  hideLabel = false,
+  text,
+  unit,
+  parse,
+  onValue,
+  value,
+  byHand = false,
+  guessed = false,
+  width = 'w-20',
+  after,
+}: Props<T>) {
+  const id = useId();
+  const typed = useTyped({ text, parse, onValue, value, guessed });
+  const { wrong } = typed;
   return (
     <div className="font-label">
       <label
@@ -107,36 +138,22 @@ export function TypedField<T>({
       <div className="flex items-center gap-1">
         <input
           id={id}
-          value={draft ?? text}
+          value={typed.shown}
           aria-invalid={wrong !== null}
           aria-describedby={wrong ? `${id}-wrong` : undefined}
           autoComplete="off"
           spellCheck={false}
           onFocus={(e) => {
-            before.current = { text, value, bringBack: remember?.() ?? null };
-            typedIn.current = false;
-            sent.current = null;
-            setDraft(text);
+            typed.enter();
             e.currentTarget.select();
           }}
-          // Told of every input: a change event is not sent where the same figure is typed over itself.
-          onInput={() => (typedIn.current = true)}
-          onChange={(e) => {
-            setDraft(e.target.value);
-            take(e.target.value, false);
-          }}
-          onBlur={() => {
-            if (before.current && draft !== null && take(draft, true)) setDraft(null);
-          }}
+          onInput={typed.touch}
+          onChange={(e) => typed.type(e.target.value)}
+          onBlur={typed.settle}
           onKeyDown={(e) => {
-            if (e.key === 'Enter') {
-              typedIn.current = true;
-              e.currentTarget.blur();
-            }
-            if (e.key === 'Escape') {
-              restore();
-              e.currentTarget.blur();
-            }
+            if (e.key === 'Enter') typed.touch();
+            if (e.key === 'Escape') typed.restore();
+            if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur();
           }}
           className={`${width} min-h-9 border-b-2 bg-white px-1.5 text-lead font-semibold ${byHand ? 'border-measured text-measured' : guessed ? 'border-rule text-soft italic' : 'border-rule text-ink'} ${wrong ? 'border-act!' : ''}`}
         />

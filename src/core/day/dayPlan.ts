@@ -6,7 +6,7 @@ import { tapeAhead } from '../run/taping';
 import { listOf } from '../run/chain';
 import { bound, type Bound } from '../schedule/bound';
 import { openBetween } from '../schedule/calendar';
-import { plays, type Plays, type Spread } from '../schedule/chance';
+import { draw, playsOf, type Drawn, type Plays, type Spread } from '../schedule/chance';
 import { handsS, cycleS, type Outcome, type Policy, type Problem, type Window } from '../schedule/problem';
 import { EVENTS, search, type Score } from '../schedule/search';
 import { simulate } from '../schedule/simulate';
@@ -201,15 +201,24 @@ function dayJobs(
 }
 
 /** As many plays as are asked for, but for a plan so long that they would take minutes: then as many as take seconds. */
-function playsFor(problem: Problem, policy: Policy, wanted: number, events: number): Plays {
-  const most = Math.max(LEAST_PLAYS, Math.floor(PLAY_EVENTS / Math.max(1, events)));
-  return plays(problem, policy, Math.min(wanted, most));
+const playsFor = (wanted: number, events: number): number =>
+  Math.min(wanted, Math.max(LEAST_PLAYS, Math.floor(PLAY_EVENTS / Math.max(1, events))));
+
+/** One of so many equal parts of the plays of a day. */
+export function dayPlays(
+  { problem, policy }: Pick<DayPlan, 'problem' | 'policy'>,
+  part: number,
+  parts: number,
+  wanted = PLAYS,
+): Drawn {
+  const count = playsFor(wanted, simulate(problem, policy).events);
+  return draw(problem, policy, Math.ceil(count / parts), part);
 }
 
 /** The same day, its chances from more plays. */
-export function refined(day: DayPlan, wanted: number = PLAYS): DayPlan {
+export function refined(day: DayPlan, drawn: readonly Drawn[]): DayPlan {
   const { problem, policy } = day;
-  const played = playsFor(problem, policy, wanted, simulate(problem, policy).events);
+  const played = playsOf(problem, drawn);
   return {
     ...day,
     spread: played.all,
@@ -232,7 +241,8 @@ export function dayPlan(request: DayRequest, from: Policy | null = null): DayPla
   const start = from && from.order.length === problem.work.length ? from : null;
   const found = search(problem, EVENTS, start);
   const outcome = simulate(problem, found.policy, { keep: true });
-  const played = playsFor(problem, found.policy, request.plays ?? PLAYS, outcome.events);
+  const count = playsFor(request.plays ?? PLAYS, outcome.events);
+  const played = playsOf(problem, [draw(problem, found.policy, count)]);
   const lines = linesOf(problem, outcome);
   return {
     nowMs,

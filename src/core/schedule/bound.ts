@@ -1,5 +1,6 @@
+import { boundTogether, workersOf } from './boundTogether';
 import { nightAfter, openBetween, workedBy } from './calendar';
-import { cycleS, handsS, type Problem, type Route, type Window, type Work } from './problem';
+import { routeKey, cycleS, handsS, type Problem, type Route, type Window, type Work } from './problem';
 
 /** What no schedule can beat, and what holds it up. */
 export interface Bound {
@@ -13,6 +14,8 @@ export interface Bound {
 }
 
 const SUBSETS_OF = 8;
+/** Of the weight of all, what makes a press count among those that hold the day up. */
+const SLIGHT = 0.02;
 const NONE: Bound = { leastS: 0, by: 'nothing', which: [], busyS: 0 };
 
 /** The soonest any load of a job can be ready for a press, s. */
@@ -112,25 +115,98 @@ function pressSets(problem: Problem): readonly (readonly number[])[] {
   return Array.from({ length: 2 ** used.length - 1 }, (_, m) => used.filter((_p, i) => ((m + 1) >> i) & 1));
 }
 
-function onHands(problem: Problem): Bound {
-  const work = problem.work.filter((w) => w.pieces + w.toFinish > 0);
-  if (work.length === 0 || problem.people < 1) return NONE;
-  const each = (w: Work) =>
-    w.sheets * w.trimS +
-    Math.max(0, w.pieces - w.taped) * w.prepareS +
-    (w.pieces > 0 ? w.pieces * Math.min(...w.routes.map((r) => handsS(r.cycle) / r.atOnce)) : 0) +
-    (w.pieces + w.toFinish) * w.finishS;
-  const busyS = work.reduce((s, w) => s + each(w), 0);
-  const head = Math.min(
-    ...work.map((w) => (w.cut + w.taped + w.toFinish > 0 ? 0 : w.releaseS + w.printS + w.dryS)),
-  );
-  // Hands stay with a hot press when the others leave.
+/** Hands away from the presses that a job asks for whatever its route, s. */
+const awayS = (w: Work): number =>
+  w.sheets * w.trimS + Math.max(0, w.pieces - w.taped) * w.prepareS + (w.pieces + w.toFinish) * w.finishS;
+
+/** Hands at the press by the route that asks least of them, s. */
+const atPressS = (w: Work): number =>
+  w.pieces > 0 ? w.pieces * Math.min(...w.routes.map((r) => handsS(r.cycle) / r.atOnce)) : 0;
+
+/** From when hands have anything to do, and when they are there: they stay with a hot press when the others leave. */
+function handsThere(
+  problem: Problem,
+  work: readonly Work[],
+): { readonly fromS: number; readonly windows: readonly Window[] } {
   const stay = Math.max(0, ...work.flatMap((w) => w.routes.map((r) => cycleS(r.cycle))));
-  const windows = problem.windows.map((w, i) => ({
-    fromS: w.fromS,
-    toS: Math.min(w.toS + stay, problem.windows[i + 1]?.fromS ?? Infinity),
-  }));
-  return { leastS: workedBy(windows, head, busyS / problem.people), by: 'hands', which: [], busyS };
+  return {
+    fromS: Math.min(
+      ...work.map((w) => (w.cut + w.taped + w.toFinish > 0 ? 0 : w.releaseS + w.printS + w.dryS)),
+    ),
+    windows: problem.windows.map((w, i) => ({
+      fromS: w.fromS,
+      toS: Math.min(w.toS + stay, problem.windows[i + 1]?.fromS ?? Infinity),
+    })),
+  };
+}
+
+const toDo = (problem: Problem): readonly Work[] => problem.work.filter((w) => w.pieces + w.toFinish > 0);
+
+function onHands(problem: Problem): Bound {
+  const work = toDo(problem);
+  if (work.length === 0 || problem.people < 1) return NONE;
+  const busyS = work.reduce((s, w) => s + awayS(w) + atPressS(w), 0);
+  const there = handsThere(problem, work);
+  return {
+    leastS: workedBy(there.windows, there.fromS, busyS / problem.people),
+    by: 'hands',
+    which: [],
+    busyS,
+  };
+}
+
+/** Presses and all hands, counted together. */
+function counted(problem: Problem, going: readonly Work[], fromS: number) {
+  const work = toDo(problem);
+  const windows = pressWindows(problem, going);
+  // Whatever a press does last has still to cool and to be finished.
+  const tailS = (press: number) =>
+    Math.min(...going.flatMap((w) => (w.routes.some((r) => r.press === press) ? [w.coolS + w.finishS] : [])));
+  const workers = workersOf(
+    problem,
+    problem.presses.map((p, press) => ({
+      press,
+      windows: warmedUp(windows, p.warmS),
+      fromS: pressFromS(problem, going, press),
+      tailS: tailS(press),
+    })),
+    handsThere(problem, work),
+  );
+  const away = work.reduce((s, w) => s + awayS(w), 0);
+  return { workers, away, ...boundTogether(going, workers, away, fromS) };
+}
+
+/** Presses and hands counted together, over what is known of each alone. */
+function onAll(problem: Problem, going: readonly Work[], known: Bound): Bound {
+  const { workers, away, leastS, weights } = counted(problem, going, known.leastS);
+  if (leastS <= known.leastS + 1) return known;
+  const heavy = workers.map((w, i) => (weights[i] ?? 0) * w.many);
+  const presses = workers.flatMap((w, i) => (w.press !== null && (heavy[i] ?? 0) > SLIGHT ? [w.press] : []));
+  const onPresses = workers.reduce((s, w, i) => s + (w.press === null ? 0 : (heavy[i] ?? 0)), 0);
+  if (onPresses < heavy.reduce((a, b) => a + b, 0) / 2)
+    return { leastS, by: 'hands', which: [], busyS: away + going.reduce((s, w) => s + atPressS(w), 0) };
+  const held = going.filter((w) => pressesOf(w).every((p) => presses.includes(p)));
+  return {
+    leastS,
+    by: 'presses',
+    which: presses,
+    busyS: held.reduce((s, w) => s + pressS(w, w.routes), 0),
+  };
+}
+
+const goingOf = (problem: Problem): readonly Work[] =>
+  problem.work.filter((w) => w.pieces > 0 && w.routes.length > 0);
+
+/** About the share of each job that each of its presses should take for all to end soon, 0..1, by work and press as in `routeKey`. */
+export function fairShares(problem: Problem): ReadonlyMap<string, number> {
+  const going = goingOf(problem);
+  if (going.length === 0) return new Map();
+  const { shares } = counted(problem, going, 0);
+  return new Map(
+    going.flatMap((w, i) =>
+      w.routes.map((r, k) => [routeKey(problem.work.indexOf(w), r.press), shares[i]?.[k] ?? 0] as const),
+    ),
+  );
 }
 
 function onPrinter(problem: Problem, index: number): Bound {
@@ -159,7 +235,7 @@ function onPrinter(problem: Problem, index: number): Bound {
  * left out.
  */
 export function bound(problem: Problem): Bound {
-  const going = problem.work.filter((w) => w.pieces > 0 && w.routes.length > 0);
+  const going = goingOf(problem);
   const all = [
     ...pressSets(problem).map((set) =>
       onPresses(
@@ -173,5 +249,6 @@ export function bound(problem: Problem): Bound {
     onHands({ ...problem, work: problem.work.filter((w) => w.pieces === 0 || w.routes.length > 0) }),
     ...Array.from({ length: problem.printers }, (_, i) => onPrinter({ ...problem, work: going }, i)),
   ];
-  return all.reduce((a, b) => (b.leastS > a.leastS + 1e-9 ? b : a), NONE);
+  const known = all.reduce((a, b) => (b.leastS > a.leastS + 1e-9 ? b : a), NONE);
+  return going.length > 0 && Number.isFinite(known.leastS) ? onAll(problem, going, known) : known;
 }

@@ -42,30 +42,44 @@ function chanceOf(random: () => number): Chance {
   };
 }
 
+/** When each job and all of them were over, play by play, s. */
+export interface Drawn {
+  readonly jobsS: readonly (readonly number[])[];
+  readonly allS: readonly number[];
+}
+
+const SEED = 81_649;
+/** Parts of one drawing are seeded apart: they can be played anywhere, and come to the same. */
+const APART = 7919;
+
 /** The same plan played out so many times with times and spoiled pieces drawn from what is known of them (Law 2015, ch. 9). Seeded. */
-export function plays(problem: Problem, policy: Policy, count: number, seed = 81_649): Plays {
-  const random = seeded(seed);
-  const ends: number[][] = problem.work.map(() => []);
-  const all: number[] = [];
+export function draw(problem: Problem, policy: Policy, count: number, part = 0): Drawn {
+  const random = seeded(SEED + part * APART);
+  const jobsS: number[][] = problem.work.map(() => []);
+  const allS: number[] = [];
   for (let i = 0; i < count; i += 1) {
     const outcome = simulate(problem, policy, { chance: chanceOf(random) });
-    outcome.endS.forEach((s, j) => ends[j]?.push(s));
-    all.push(outcome.makespanS);
+    outcome.endS.forEach((s, j) => jobsS[j]?.push(s));
+    allS.push(outcome.makespanS);
   }
-  const spread = (xs: number[]): Spread => {
-    xs.sort((a, b) => a - b);
-    return { usualS: quantile(xs, 0.5), ninetyS: quantile(xs, 0.9) };
-  };
+  return { jobsS, allS };
+}
+
+const spreadOf = (xs: readonly number[]): Spread => {
+  const sorted = [...xs].sort((a, b) => a - b);
+  return { usualS: quantile(sorted, 0.5), ninetyS: quantile(sorted, 0.9) };
+};
+
+/** What some drawings of one plan say together. */
+export function playsOf(problem: Problem, drawn: readonly Drawn[]): Plays {
+  const allS = drawn.flatMap((d) => d.allS);
   return {
-    plays: count,
-    all: spread(all),
-    jobs: problem.work.map((w, j) => {
-      const of = ends[j] ?? [];
-      const { dueS } = w;
-      return {
-        ...spread(of),
-        inTime: dueS === null ? null : of.filter((s) => s <= dueS).length / Math.max(1, count),
-      };
+    plays: allS.length,
+    all: spreadOf(allS),
+    jobs: problem.work.map(({ dueS }, j) => {
+      const of = drawn.flatMap((d) => d.jobsS[j] ?? []);
+      const inTime = dueS === null ? null : of.filter((s) => s <= dueS).length / Math.max(1, of.length);
+      return { ...spreadOf(of), inTime };
     }),
   };
 }

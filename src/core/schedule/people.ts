@@ -52,6 +52,7 @@ export function finishItem(sim: Sim, index: number): void {
   if (!p || !item || !job) return;
   record(sim, index, item);
   sim.nothing = false;
+  sim.stamp += 1;
   p.item = null;
   p.endS = Infinity;
   if (item.kind === 'trim') job.cut += item.pieces;

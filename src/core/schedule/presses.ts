@@ -42,13 +42,18 @@ export function turnOn(sim: Sim, index: number): number {
   const p = sim.presses[index];
   const line = sim.problem.presses[index];
   if (!p || !line || p.state !== 'off' || !sim.open) return Infinity;
+  // Nothing it depends on has changed since it was looked at.
+  if (p.stamp === sim.stamp && sim.nowS < p.againS) return p.againS;
+  p.stamp = sim.stamp;
+  p.againS = Infinity;
+  if (!wanted(sim, p) || !fitsCircuit(sim, index)) return Infinity;
   let readyS = Infinity;
   for (const { work, route } of p.routes)
     if ((sim.jobs[work]?.pool ?? 0) > 0)
       readyS = Math.min(readyS, Math.max(soonest(sim, work, route.atOnce), route.fromS));
-  const onS = readyS - line.warmS;
-  if (onS > sim.nowS) return onS;
-  if (!fitsCircuit(sim, index)) return Infinity;
+  p.againS = readyS - line.warmS;
+  if (p.againS > sim.nowS) return p.againS;
+  sim.stamp += 1;
   p.state = line.warmS > 0 ? 'warming' : 'idle';
   p.onS = sim.nowS;
   p.hotS = sim.nowS + sim.chance.time(line.warmS, 0.05, 'wait');
@@ -61,6 +66,7 @@ export function turnOff(sim: Sim, index: number): void {
   if (sim.keep) sim.on.push({ press: index, fromS: p.onS, hotS: Math.min(p.hotS, sim.nowS), toS: sim.nowS });
   p.state = 'off';
   p.route = null;
+  sim.stamp += 1;
 }
 
 /** The segment a press is in begins: with hands it waits for them. */
@@ -97,6 +103,7 @@ function cooled(sim: Sim, p: Press): void {
     // What is spoiled is printed again, a sheet each, and pressed again.
     job.pool += bad;
     job.sheetsLeft += bad;
+    sim.stamp += 1;
     sim.toPrint[w.printer] = (sim.toPrint[w.printer] ?? 0) + bad;
   }
   if (p.pieces - bad > 0) {
@@ -131,6 +138,7 @@ export function leave(sim: Sim, index: number, person: number | null): void {
   if (p.changing) p.setting = p.route?.setting ?? null;
   else cooled(sim, p);
   p.state = 'idle';
+  sim.stamp += 1;
   p.changing = false;
   p.untilS = -1;
 }
@@ -215,6 +223,7 @@ export function load(sim: Sim, index: number): void {
     job.loadPart += 1;
     job.pool -= p.pieces;
     job.taped -= p.pieces;
+    sim.stamp += 1;
     go(sim, p, next.route.cycle, false);
   }
   if (p.untilS < 0 && !p.handled) handle(sim, index);

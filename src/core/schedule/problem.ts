@@ -112,12 +112,16 @@ export const cycleS = (cycle: readonly Segment[]): number => cycle.reduce((s, x)
 export const handsS = (cycle: readonly Segment[]): number =>
   cycle.reduce((s, x) => (x.hands ? s + x.s : s), 0);
 
+/** A press takes its own jobs first, then those it shares with others, then helps with the rest; some it never takes. */
+export const TURN = { own: 0, shared: 1, help: 2, never: 3 } as const;
+export type Turn = (typeof TURN)[keyof typeof TURN];
+
 /** In which order jobs are taken, and how hands weigh their work: what a search may change. */
 export interface Policy {
   /** Indices of the work, first to be taken first. */
   readonly order: readonly number[];
-  /** Routes not to be taken: work and press. */
-  readonly barred: ReadonlySet<string>;
+  /** When a press turns to a job, by work and press as in `routeKey`; first where nothing is said. */
+  readonly turns: ReadonlyMap<string, Turn>;
   /** Loads taped ahead of each press before hands turn to finishing. */
   readonly ahead: number;
   /** Finished as soon as cool, before anything is taped. */
@@ -126,7 +130,7 @@ export interface Policy {
   readonly steady: boolean;
 }
 
-export const barKey = (work: number, press: number): string => `${work} ${press}`;
+export const routeKey = (work: number, press: number): string => `${work} ${press}`;
 
 type DoneKind =
   'print' | 'dry' | 'trim' | 'tape' | 'set' | 'change' | 'warm' | 'hands' | 'press' | 'cool' | 'finish';

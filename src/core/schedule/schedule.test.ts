@@ -1,8 +1,8 @@
 import { seeded } from '../random/random';
 import { bound } from './bound';
 import { openBetween, workedBy } from './calendar';
-import { plays } from './chance';
-import type { Policy, Problem, Work } from './problem';
+import { draw, playsOf } from './chance';
+import { TURN, type Policy, type Problem, type Work } from './problem';
 import { score, search } from './search';
 import { simulate } from './simulate';
 import { wrongs } from './testCheck';
@@ -16,9 +16,11 @@ const shuffled = (n: number, random: () => number): number[] => {
   }
   return order;
 };
+const plays = (problem: Problem, policy: Policy, count: number, part = 0) =>
+  playsOf(problem, [draw(problem, policy, count, part)]);
 const plain = (problem: Problem): Policy => ({
   order: problem.work.map((_, i) => i),
-  barred: new Set(),
+  turns: new Map(),
   ahead: 2,
   finishFirst: false,
   steady: true,
@@ -125,6 +127,47 @@ describe('a course worked by hand', () => {
   });
 });
 
+test('a press takes its own jobs first, helps with others after them, and leaves some alone', () => {
+  const [route] = ONE.routes;
+  const line = SMALL.presses[0];
+  if (!route || !line) throw new Error('no press');
+  const two: Problem = {
+    ...SMALL,
+    presses: [line, { ...line, id: 'q' }],
+    work: ['a', 'b'].map((id) => ({
+      ...ONE,
+      id,
+      sheets: 0,
+      cut: 2,
+      routes: [route, { ...route, press: 1 }],
+    })),
+  };
+  const pressed = (turns: Policy['turns']) =>
+    [0, 1].map((press) =>
+      simulate(two, { ...plain(two), turns }, { keep: true })
+        .done.filter((d) => d.kind === 'press' && d.press === press)
+        .map((d) => d.work),
+    );
+  expect(
+    pressed(
+      new Map([
+        ['0 0', TURN.never],
+        ['1 1', TURN.never],
+      ]),
+    ),
+  ).toEqual([
+    [1, 1],
+    [0, 0],
+  ]);
+  const helping = pressed(
+    new Map([
+      ['0 0', TURN.help],
+      ['1 1', TURN.never],
+    ]),
+  );
+  expect(helping[0]?.slice(0, 2)).toEqual([1, 1]);
+});
+
 test('two presses on one circuit warm up one after the other, or not together at all', () => {
   const line = SMALL.presses[0];
   const [route] = ONE.routes;
@@ -161,7 +204,7 @@ test('2,000 random shops: nothing twice at once, nothing before its cause, no ci
     );
     const policy: Policy = {
       order: shuffled(problem.work.length, random),
-      barred: new Set(),
+      turns: new Map(),
       ahead: whole(1, 4),
       finishFirst: random() < 0.5,
       steady: random() < 0.5,
@@ -209,14 +252,14 @@ describe('the search', () => {
     expect(found.score.late).toBe(0);
   });
 
-  test('500 pieces on 4 presses with 2 people come within 4 % of the bound on the mean of the seeds', () => {
+  test('500 pieces on 4 presses with 2 people come within 3.5 % of the bound on the mean of the seeds', () => {
     const gaps = [1, 4, 6, 9, 12].map((seed) => {
       const made = madeUpShop(seed, { jobs: 8, pieces: 500, presses: 4, people: 2 });
       const problem = { ...made, work: made.work.map((w) => ({ ...w, dueS: null })) };
       return search(problem, 250_000).score.makespanS / bound(problem).leastS - 1;
     });
     expect(Math.min(...gaps)).toBeGreaterThanOrEqual(0);
-    expect(gaps.reduce((a, b) => a + b, 0) / gaps.length).toBeLessThan(0.04);
+    expect(gaps.reduce((a, b) => a + b, 0) / gaps.length).toBeLessThan(0.035);
   });
 });
 
@@ -233,7 +276,7 @@ function everyPolicy(problem: Problem): readonly Policy[] {
       [true, false].flatMap((finishFirst) =>
         [1, 2, 3].map((ahead) => ({
           order,
-          barred: new Set(set.map((k) => k.key)),
+          turns: new Map(set.map((k) => [k.key, TURN.never])),
           ahead,
           finishFirst,
           steady: ahead !== 2,
@@ -265,10 +308,20 @@ describe('chance', () => {
 
   test('nine in ten are over by the later time, counted on other plays of the same plan', () => {
     const { all } = plays(problem, plain(problem), 600);
-    const again = plays(problem, plain(problem), 600, 5).all;
+    const again = plays(problem, plain(problem), 600, 1).all;
     expect(all.ninetyS).toBeGreaterThan(all.usualS);
     expect(Math.abs(again.ninetyS / all.ninetyS - 1)).toBeLessThan(0.02);
     expect(Math.abs(again.usualS / all.usualS - 1)).toBeLessThan(0.02);
+  });
+
+  test('parts of the plays come to the same in any order, and no two parts are alike', () => {
+    const parts = [0, 1, 2].map((part) => draw(problem, plain(problem), 40, part));
+    const [a, b, c] = parts;
+    if (!a || !b || !c) throw new Error('no plays');
+    expect(playsOf(problem, [c, a, b])).toEqual(playsOf(problem, parts));
+    expect(playsOf(problem, parts).plays).toBe(120);
+    expect(a.allS).not.toEqual(b.allS);
+    expect(draw(problem, plain(problem), 40, 1)).toEqual(b);
   });
 
   test('spoiled pieces are made again: more of them end later', () => {

@@ -1,5 +1,15 @@
+import { fairShares } from './bound';
 import { seeded } from '../random/random';
-import { barKey, cycleS, type Outcome, type Policy, type Problem, type Work } from './problem';
+import {
+  cycleS,
+  routeKey,
+  TURN,
+  type Outcome,
+  type Policy,
+  type Problem,
+  type Turn,
+  type Work,
+} from './problem';
 import { simulate } from './simulate';
 
 /** What is made of a course: jobs late, how late in all, and when all is over. Less is better. */
@@ -45,7 +55,7 @@ export interface Found {
 const workS = (w: Work): number =>
   w.pieces * (w.prepareS + w.finishS + Math.min(...w.routes.map((r) => cycleS(r.cycle) / r.atOnce), 1e6));
 
-/** Orders to begin with: by date, by slack, the least flexible first, longest and shortest first. */
+/** Orders to begin with: the least flexible first, by date, by slack, the longest first. */
 function beginnings(problem: Problem): readonly (readonly number[])[] {
   const index = problem.work.map((_, i) => i);
   const by = (key: (w: Work) => number) =>
@@ -54,41 +64,106 @@ function beginnings(problem: Problem): readonly (readonly number[])[] {
       return x && y ? key(x) - key(y) || a - b : 0;
     });
   const due = (w: Work) => w.dueS ?? NEVER_S;
-  const flexible = (w: Work) => w.routes.length * 1e7 - workS(w);
-  return [by(due), by((w) => due(w) - workS(w)), by(flexible), by((w) => -workS(w)), by(workS)];
+  const flexible = (w: Work) => w.routes.length * 1e4 - w.coolS;
+  const first = by(flexible);
+  // What many presses take and what cools soonest comes last, so that none ends much before another and little is left to wait for.
+  const lasts = by((w) => (w.routes.length > 1 ? w.coolS + w.finishS : NEVER_S)).slice(0, 3);
+  return [
+    first,
+    ...lasts.map((last) => [...first.filter((i) => i !== last), last]),
+    by(due),
+    by((w) => due(w) - workS(w)),
+    by((w) => -workS(w)),
+  ];
 }
 
-const START: Omit<Policy, 'order'> = { barred: new Set(), ahead: 2, finishFirst: false, steady: true };
+/** Each press first does what would be its own if all were shared out for the soonest end, and what it shares after that. */
+const fairTurns = (problem: Problem): ReadonlyMap<string, Turn> =>
+  new Map(
+    [...fairShares(problem)].map(([key, share]) => [
+      key,
+      share > 1 - LITTLE ? TURN.own : share > LITTLE ? TURN.shared : TURN.help,
+    ]),
+  );
 
-/** A neighbour: a job moved to another place, two swapped, a route barred or opened, hands weighing their work otherwise. */
-function neighbour(problem: Problem, policy: Policy, random: () => number): Policy {
+const TURNS = Object.values(TURN);
+/** A share of a job that is next to nothing. */
+const LITTLE = 0.03;
+
+const GUIDED = 0.5;
+const AHEAD = [1, 2, 3, 5, 8, 12];
+
+interface Looked {
+  readonly policy: Policy;
+  readonly outcome: Outcome;
+  readonly score: Score;
+}
+
+const START: Omit<Policy, 'order'> = { turns: new Map(), ahead: 2, finishFirst: false, steady: true };
+
+/** A job that ends last goes forward in the order; else any job to any place. */
+function reordered(policy: Policy, outcome: Outcome, random: () => number): Policy {
   const n = policy.order.length;
+  const order = [...policy.order];
+  let from = Math.floor(random() * n);
+  let to = Math.floor(random() * n);
+  if (random() < GUIDED) {
+    const last = order.reduce(
+      (a, b) => ((outcome.endS[b] ?? 0) > (outcome.endS[a] ?? 0) ? b : a),
+      order[0] ?? 0,
+    );
+    from = order.indexOf(last);
+    to = Math.floor(random() * from);
+  }
+  const [moved] = order.splice(from, 1);
+  if (moved !== undefined) order.splice(to, 0, moved);
+  return { ...policy, order };
+}
+
+/** A press turns to a job sooner or later: the one that is busiest later, the idlest sooner; else any. */
+function turned(problem: Problem, policy: Policy, outcome: Outcome, random: () => number): Policy {
   const pick = (k: number) => Math.floor(random() * k);
-  const kind = random();
-  if (n > 1 && kind < 0.4) {
-    const order = [...policy.order];
-    const [from, to] = [pick(n), pick(n)];
-    const [moved] = order.splice(from, 1);
-    if (moved !== undefined) order.splice(to, 0, moved);
-    return { ...policy, order };
-  }
-  if (kind < 0.8) {
-    const work = pick(n);
+  const busy = outcome.pressBusyS;
+  let [work, press, turn] = [-1, -1, TURNS[pick(TURNS.length)] ?? TURN.own];
+  if (random() < GUIDED) {
+    const less = random() < 0.5;
+    const most = busy.reduce(
+      (a, s, i) => ((less ? s : -s) > (less ? (busy[a] ?? 0) : -(busy[a] ?? 0)) ? i : a),
+      0,
+    );
+    const here = problem.work.flatMap((w, i) =>
+      w.routes.length > 1 && w.routes.some((r) => r.press === most) ? [i] : [],
+    );
+    work = here[pick(here.length)] ?? -1;
+    press = most;
+    const now = policy.turns.get(routeKey(work, press)) ?? TURN.own;
+    turn = TURNS[Math.max(0, Math.min(TURNS.length - 1, now + (less ? 1 : -1)))] ?? TURN.own;
+  } else {
+    work = pick(problem.work.length);
     const routes = problem.work[work]?.routes ?? [];
-    const route = routes[pick(routes.length)];
-    if (!route) return policy;
-    const key = barKey(work, route.press);
-    const barred = new Set(policy.barred);
-    if (!barred.delete(key)) barred.add(key);
-    // At least one way stays open.
-    return routes.every((r) => barred.has(barKey(work, r.press))) ? policy : { ...policy, barred };
+    press = routes[pick(routes.length)]?.press ?? -1;
   }
-  if (kind < 0.87) return { ...policy, finishFirst: !policy.finishFirst };
-  return { ...policy, ahead: [1, 2, 3, 5, 8][pick(5)] ?? 2 };
+  if (work < 0 || press < 0) return policy;
+  const turns = new Map(policy.turns).set(routeKey(work, press), turn);
+  // At least one way stays open.
+  const routes = problem.work[work]?.routes ?? [];
+  return routes.every((r) => turns.get(routeKey(work, r.press)) === TURN.never)
+    ? policy
+    : { ...policy, turns };
+}
+
+/** A neighbour: a job moved to another place, a press that turns to one sooner or later, hands or printers that weigh their work otherwise. */
+function neighbour(problem: Problem, { policy, outcome }: Looked, random: () => number): Policy {
+  const kind = random();
+  if (kind < 0.4 && policy.order.length > 1) return reordered(policy, outcome, random);
+  if (kind < 0.8) return turned(problem, policy, outcome, random);
+  if (kind < 0.86) return { ...policy, finishFirst: !policy.finishFirst };
+  if (kind < 0.9) return { ...policy, steady: !policy.steady };
+  return { ...policy, ahead: AHEAD[Math.floor(random() * AHEAD.length)] ?? 2 };
 }
 
 /** Events of the simulation that one search may spend: about half a second on a small machine. */
-export const EVENTS = 540_000;
+export const EVENTS = 500_000;
 const MOST_TRIES = 1500;
 
 /**
@@ -98,15 +173,17 @@ const MOST_TRIES = 1500;
 export function search(problem: Problem, events: number = EVENTS, from: Policy | null = null): Found {
   let spent = 0;
   let tried = 0;
-  const look = (policy: Policy): { readonly policy: Policy; readonly score: Score } => {
+  const look = (policy: Policy): Looked => {
     const outcome = simulate(problem, policy);
     spent += outcome.events + 50;
     tried += 1;
-    return { policy, score: score(problem, outcome) };
+    return { policy, outcome, score: score(problem, outcome) };
   };
+  const turns = fairTurns(problem);
   const firsts = beginnings(problem).flatMap((order) => [
-    { ...START, order },
-    { ...START, order, finishFirst: true, steady: false },
+    { ...START, order, turns },
+    { ...START, order, turns, ahead: 5, steady: false },
+    { ...START, order, ahead: 5, finishFirst: true, steady: false },
   ]);
   let best = look(from ?? { ...START, order: problem.work.map((_, i) => i) });
   for (const policy of firsts) {
@@ -117,12 +194,12 @@ export function search(problem: Problem, events: number = EVENTS, from: Policy |
   const random = seeded(20_261);
   let now = best;
   while (problem.work.length > 0 && spent < events && tried < MOST_TRIES) {
-    const made = look(neighbour(problem, now.policy, random));
-    const heat = 0.004 * (1 - spent / events);
+    const made = look(neighbour(problem, now, random));
+    const heat = 0.001 * (1 - spent / events);
     const worse = (made.score.cost - now.score.cost) / Math.max(1, now.score.makespanS);
     if (worse <= 0 || (heat > 0 && random() < Math.exp(-worse / heat))) now = made;
     if (made.score.cost < best.score.cost) best = made;
     if (tried % 60 === 0) now = best;
   }
-  return { ...best, tried };
+  return { policy: best.policy, score: best.score, tried };
 }

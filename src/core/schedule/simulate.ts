@@ -2,7 +2,7 @@ import { nightAfter, windowAt } from './calendar';
 import { finishItem, handsToWork, pause } from './people';
 import { handle, idleForGood, leave, load, turnOff, turnOn } from './presses';
 import type { Outcome, Policy, Problem } from './problem';
-import { AS_USUAL, begin, targetOf, type Chance, type Sim } from './state';
+import { AS_USUAL, begin, targetOf, type Chance, type Press, type Sim } from './state';
 
 /** A simulation that goes on longer than this has lost its way. */
 const MOST_EVENTS = 2_000_000;
@@ -51,6 +51,7 @@ function print(sim: Sim): void {
     pr.part = job.sheetsDone;
     pr.fromS = sim.nowS;
     pr.untilS = sim.nowS + sim.chance.time(w.printS, 0.03, 'wait');
+    sim.stamp += 1;
   }
 }
 
@@ -59,6 +60,7 @@ function printed(sim: Sim, index: number): void {
   const [job, w] = [sim.jobs[pr?.work ?? -1], sim.problem.work[pr?.work ?? -1]];
   if (!pr || !job || !w) return;
   job.sheetsDone += 1;
+  sim.stamp += 1;
   const dryS = Math.max(job.dry.at(-1) ?? 0, sim.nowS + w.dryS);
   job.dry.push(dryS);
   sim.nextJobS = Math.min(sim.nextJobS, dryS);
@@ -83,18 +85,26 @@ function settle(sim: Sim): void {
       const { press } = p;
       p.press = -1;
       p.endS = Infinity;
+      sim.stamp += 1;
       sim.handsS += nowS - (sim.presses[press]?.segmentFromS ?? nowS);
       leave(sim, press, i);
     }
   }
   for (let i = 0; i < sim.presses.length; i += 1) {
     const p = sim.presses[i];
-    if (p?.state === 'warming' && p.hotS <= nowS) p.state = 'idle';
+    if (p?.state === 'warming' && p.hotS <= nowS) {
+      p.state = 'idle';
+      sim.stamp += 1;
+    }
     while (p?.state === 'going' && p.untilS >= 0 && p.untilS <= nowS) leave(sim, i, null);
   }
   for (let i = 0; i < sim.printers.length; i += 1)
     if ((sim.printers[i]?.untilS ?? Infinity) <= nowS) printed(sim, i);
   if (sim.nextJobS <= nowS) dryAndCool(sim);
+  while ((sim.pinsS[sim.pinFrom] ?? Infinity) <= nowS) {
+    sim.pinFrom += 1;
+    sim.stamp += 1;
+  }
 }
 
 /** Sheets that are dry and loads that are cool by now. */
@@ -106,11 +116,13 @@ function dryAndCool(sim: Sim): void {
     while ((job.dry[job.dryFrom] ?? Infinity) <= nowS) {
       job.dryFrom += 1;
       job.drySheets += 1;
+      sim.stamp += 1;
     }
     while ((job.coolAt[job.coolFrom] ?? Infinity) <= nowS) {
       job.toFinish += job.coolPieces[job.coolFrom] ?? 0;
       job.coolFrom += 1;
       sim.coolingNow -= 1;
+      sim.stamp += 1;
     }
     sim.nextJobS = Math.min(
       sim.nextJobS,
@@ -127,6 +139,7 @@ function openOrClose(sim: Sim): void {
   // Nearly always the same as before.
   if (sim.open && now && sim.nowS < now.toS) return;
   const index = windowAt(windows, sim.nowS);
+  sim.stamp += 1;
   if (sim.open && index !== sim.window) {
     sim.people.forEach((_, i) => pause(sim, i));
     if (nightAfter(windows, sim.window))
@@ -144,24 +157,34 @@ function handleAll(sim: Sim, hot: number[]): void {
   for (const i of hot) handle(sim, i);
 }
 
+/** A press that has nothing left to do, or stands idle over night, is turned off. */
+function rest(sim: Sim, index: number, p: Press): void {
+  if (idleForGood(sim, p) || (!sim.open && nightAfter(sim.problem.windows, sim.window - 1)))
+    turnOff(sim, index);
+}
+
 /** Whatever can begin now does. Gives when a cold press is to be looked at again. */
 function decide(sim: Sim): number {
   print(sim);
   let again = Infinity;
   let hot: number[] | null = null;
+  let idle = false;
   for (let i = 0; i < sim.presses.length; i += 1) {
     const p = sim.presses[i];
     if (!p) continue;
-    if (
-      idleForGood(sim, p) ||
-      (p.state === 'idle' && !sim.open && nightAfter(sim.problem.windows, sim.window - 1))
-    )
-      turnOff(sim, i);
-    again = Math.min(again, turnOn(sim, i));
-    if (p.state === 'going' && p.untilS < 0 && !p.handled) (hot ??= []).push(i);
+    // An idle press for which nothing has changed goes on waiting.
+    if (p.state === 'idle' && p.stamp !== sim.stamp) rest(sim, i, p);
+    if (p.state === 'off') again = Math.min(again, turnOn(sim, i));
+    else if (p.state === 'going' && p.untilS < 0 && !p.handled) (hot ??= []).push(i);
+    if (p.state === 'idle') idle = true;
   }
   if (hot) handleAll(sim, hot);
-  for (let i = 0; i < sim.presses.length; i += 1) if (sim.presses[i]?.state === 'idle') load(sim, i);
+  for (let i = 0; idle && i < sim.presses.length; i += 1) {
+    const p = sim.presses[i];
+    if (p?.state !== 'idle' || p.stamp === sim.stamp) continue;
+    p.stamp = sim.stamp;
+    load(sim, i);
+  }
   if (sim.open) handsToWork(sim);
   return again;
 }
@@ -178,7 +201,6 @@ function nextMoment(sim: Sim, again: number): number {
     else if (p.state === 'going' && p.untilS >= 0) next = Math.min(next, p.untilS);
   }
   for (const p of sim.printers) next = Math.min(next, p.untilS);
-  while ((sim.pinsS[sim.pinFrom] ?? Infinity) <= sim.nowS) sim.pinFrom += 1;
   next = Math.min(next, sim.pinsS[sim.pinFrom] ?? Infinity);
   return next;
 }

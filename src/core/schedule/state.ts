@@ -1,5 +1,6 @@
 import {
-  barKey,
+  routeKey,
+  TURN,
   type Done,
   type Policy,
   type PressOn,
@@ -74,6 +75,9 @@ type PressState = 'off' | 'warming' | 'idle' | 'going';
 
 export interface Press {
   state: PressState;
+  /** When it is to be looked at again while off, as found at a stamp. */
+  againS: number;
+  stamp: number;
   onS: number;
   hotS: number;
   /** What it goes through: a change of setting or a load. */
@@ -117,6 +121,8 @@ export interface Sim {
   readonly printers: Printer[];
   readonly people: Person[];
   coolingNow: number;
+  /** Grows whenever anything changes that a cold press waits for: sheets, cut and taped pieces, other presses, hours. */
+  stamp: number;
   events: number;
   /** The longest stretch anybody is there. */
   readonly longestS: number;
@@ -175,14 +181,16 @@ function jobState(problem: Problem, index: number): JobState {
   };
 }
 
-/** Routes of a press in the order they are taken: those a person put there first, then by the policy. */
+/** Routes of a press in the order they are taken: those a person put there first, then by turn and the policy's order. */
 function routesOf(problem: Problem, policy: Policy, press: number): Press['routes'] {
+  const turn = (work: number) => policy.turns.get(routeKey(work, press)) ?? TURN.own;
   const all = policy.order.flatMap((work) =>
     (problem.work[work]?.routes ?? [])
-      .filter((r) => r.press === press && !policy.barred.has(barKey(work, press)))
+      .filter((r) => r.press === press && turn(work) !== TURN.never)
       .map((route) => ({ work, route })),
   );
-  return [...all.filter((r) => r.route.fromS > 0), ...all.filter((r) => r.route.fromS <= 0)];
+  const later = all.filter((r) => r.route.fromS <= 0).sort((a, b) => turn(a.work) - turn(b.work));
+  return [...all.filter((r) => r.route.fromS > 0), ...later];
 }
 
 function pressState(problem: Problem, routes: Press['routes'], index: number): Press {
@@ -193,6 +201,8 @@ function pressState(problem: Problem, routes: Press['routes'], index: number): P
   const on = line?.hotFromS ?? null;
   return {
     state: route && inside ? 'going' : on === null ? 'off' : on > 0 ? 'warming' : 'idle',
+    againS: 0,
+    stamp: -1,
     onS: 0,
     hotS: on ?? 0,
     segments: route?.cycle ?? [],
@@ -280,6 +290,7 @@ export function begin(problem: Problem, policy: Policy, chance: Chance, keep: bo
       endS: Infinity,
     })),
     coolingNow: 0,
+    stamp: 0,
     events: 0,
     pinFrom: 0,
     nothing: false,

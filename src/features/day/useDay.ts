@@ -1,9 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Result } from '@/core/basics/result';
 import { spoilageOf, type Seen } from '@/core/cost/cost';
 import type { DayPlan } from '@/core/day/dayPlan';
 import { seenOfJobs } from '@/data/seen';
-import { inDayWorker } from '@/workers/client';
+import { besideDayWorker, inDayWorker } from '@/workers/client';
 import { notifyProblem } from '@/ui/notify';
 import { useShop } from '../shell/shopContext';
 
@@ -19,6 +20,18 @@ export interface DayView {
   /** Whether it is being laid out anew, and whether its chances still come from few plays. */
   readonly busy: boolean;
   readonly rough: boolean;
+}
+
+/** The many plays, half in each of two workers. */
+async function refinedDay(day: DayPlan): Promise<Result<DayPlan>> {
+  const of = { problem: day.problem, policy: day.policy };
+  const [a, b] = await Promise.all([
+    inDayWorker('Day plan', (w) => w.play(of, 0, 2)),
+    besideDayWorker('Day plan', (w) => w.play(of, 1, 2)),
+  ]);
+  if (!a.ok) return a;
+  if (!b.ok) return b;
+  return inDayWorker('Day plan', (w) => w.refine(day, [a.value, b.value]));
 }
 
 /** A moment that moves on by itself. */
@@ -67,7 +80,7 @@ export function useDay(): DayView {
       const before = last.current;
       last.current = made.value;
       setView({ day: made.value, before, busy: false, rough: true });
-      const more = await inDayWorker('Day plan', (w) => w.refine(made.value));
+      const more = await refinedDay(made.value);
       if (stop.signal.aborted || !more.ok) return;
       last.current = more.value;
       setView((v) => ({ ...v, day: more.value, rough: false }));
