@@ -3,7 +3,7 @@ import type { Run } from '../src/core/shop/run';
 
 export const address = (): string => process.env.MESA_ADDRESS ?? 'http://127.0.0.1:4600';
 
-/** A page on the demo shop that fails the test on any console error, policy report or request leaving this machine. */
+/** A page for the demo shop, not yet opened, that fails the test on any console error, policy report or request leaving this machine. */
 export const test = base.extend<{ bench: Page }>({
   bench: async ({ page }, give) => {
     const wrong: string[] = [];
@@ -19,14 +19,18 @@ export const test = base.extend<{ bench: Page }>({
       if (!r.url().startsWith(address()) && !/^(blob|data):/.test(r.url()))
         wrong.push(`left this machine: ${r.url()}`);
     });
-    await page.goto(address());
-    await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
     await give(page);
     expect(wrong).toEqual([]);
   },
 });
 
 export { expect };
+
+/** Opens the bench, where every job of the shop lies. */
+export async function openBench(page: Page): Promise<void> {
+  await page.goto(address());
+  await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+}
 
 /** Opens a terrace of a job by its address. */
 export async function open(page: Page, path: string): Promise<void> {

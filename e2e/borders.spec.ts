@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { paintPng, RED } from '../src/core/formats/testPicture';
-import { address, expect, figure, open, saved, takeReading, test, foot } from './bench';
+import { address, expect, figure, foot, open, openBench, saved, takeReading, test } from './bench';
 
 test('readings that cannot be: said in words, kept, fixed in one touch', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/measure');
@@ -57,6 +57,7 @@ test('pictures that cannot be: said in words, and the old picture stays', async 
 });
 
 test('job files that cannot be read change nothing', async ({ bench: page }, info) => {
+  await openBench(page);
   const bring = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { expect, figure, checks, open, saved, test, otherFile } from './bench';
+import { checks, expect, figure, open, openBench, otherFile, saved, test } from './bench';
 
 test('dragging: the wrap’s edge, the picture, the words; each one step of undo', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/wrap');
@@ -98,6 +98,7 @@ test('the piece as PNG is mirrored once and to size', async ({ bench: page }, in
 });
 
 test('a press, a paper and a blank: added, changed, taken out and put back', async ({ bench: page }) => {
+  await openBench(page);
   const go = (name: string) =>
     page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name, exact: true }).click();
   await go('Presses');

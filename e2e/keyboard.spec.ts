@@ -1,6 +1,7 @@
-import { expect, figure, open, test, checks } from './bench';
+import { checks, expect, figure, open, openBench, test } from './bench';
 
 test('keyboard only: from the bench to the heat, units, keys, undo', async ({ bench: page }) => {
+  await openBench(page);
   await page.keyboard.press('/');
   await page.keyboard.type('crew');
   await page.keyboard.press('Enter');

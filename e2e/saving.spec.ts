@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { paintPng, RED } from '../src/core/formats/testPicture';
-import { address, expect, open, saved, test } from './bench';
+import { address, expect, open, openBench, saved, test } from './bench';
 
 /** The job as it is after a reload: no message of another tab, no copy on the bench, no note left of unsaved work. */
 async function reloadedClean(page: Page, path: string): Promise<void> {
@@ -251,6 +251,7 @@ test('a hand faster than the drawing: Escape still brings back, and the last tex
 test('the log with a long list: the newest drawn, found by words, the rest read as it is scrolled', async ({
   bench: page,
 }) => {
+  await openBench(page);
   await page.evaluate(
     () =>
       new Promise<void>((resolve, reject) => {

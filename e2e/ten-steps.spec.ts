@@ -1,10 +1,11 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { expect, figure, saved, takeReading, test, checks, otherFile } from './bench';
+import { checks, expect, figure, openBench, otherFile, saved, takeReading, test } from './bench';
 
 /** From an empty job to a printed sheet, a two-pass press, a verdict, and tomorrow's starting point. */
 test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
+  await openBench(page);
   test.setTimeout(180_000);
   const next = (name: string) => page.getByRole('button', { name, exact: true }).click();
 

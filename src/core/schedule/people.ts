@@ -55,8 +55,10 @@ export function finishItem(sim: Sim, index: number): void {
   sim.stamp += 1;
   p.item = null;
   p.endS = Infinity;
-  if (item.kind === 'trim') job.cut += item.pieces;
-  else if (item.kind === 'tape') {
+  if (item.kind === 'trim') {
+    job.cut += item.pieces;
+    job.beingCut -= item.pieces;
+  } else if (item.kind === 'tape') {
     job.taped += item.pieces;
     job.beingTaped -= item.pieces;
   } else {
@@ -101,6 +103,7 @@ function trimItem(sim: Sim, work: number, job: JobState): Item {
   job.sheetsTrimmed += 1;
   const [sheets, total] = [w?.sheets ?? 0, (w?.pieces ?? 0) - (w?.cut ?? 0) - (w?.taped ?? 0)];
   const pieces = k < sheets ? fromSheets(total, sheets, k + 1) - fromSheets(total, sheets, k) : 1;
+  job.beingCut += pieces;
   const leftS = sim.chance.time(w?.trimS ?? 0, w?.logSd ?? 0, 'hands');
   return { kind: 'trim', work, part: k, pieces, leftS, startedS: 0 };
 }
@@ -140,23 +143,36 @@ function towardsTaped(sim: Sim, work: number, job: JobState): Item | null {
 /** Hands go on with their job unless another's presses have less than this share of what they should have ahead. */
 const BARE = 0.34;
 
-/**
- * The job whose presses will be without taped pieces soonest; -1 where all have as many ahead as they should. Hands stay with the job they were
- * on as long as nothing is bare: every change of job costs a look at the sheet.
- */
-function starving(sim: Sim, lastWork: number): number {
+/** Pieces a round of its presses takes, by job. */
+function roundsOf(sim: Sim): readonly number[] {
   const { wants } = sim;
   wants.fill(0);
   for (const p of sim.presses) {
     const target = targetOf(sim, p);
     if (target) wants[target.work] = (wants[target.work] ?? 0) + target.route.atOnce;
   }
+  return wants;
+}
+
+/** How much of what should lie taped ahead of its presses does, 1 for all. What was laid down half taped does not. */
+function aheadOf(sim: Sim, job: JobState, want: number): number {
+  let ready = job.taped + job.beingTaped;
+  for (const item of job.paused) if (item.kind === 'tape') ready -= item.pieces;
+  return ready / Math.min(job.pool, sim.policy.ahead * want);
+}
+
+/**
+ * The job whose presses will be without taped pieces soonest; -1 where all have as many ahead as they should. Hands stay with the job they were
+ * on as long as nothing is bare: every change of job costs a look at the sheet.
+ */
+function starving(sim: Sim, lastWork: number): number {
+  const wants = roundsOf(sim);
   let [found, least, stays] = [-1, 1, false];
   for (const work of sim.policy.order) {
     const want = wants[work] ?? 0;
     const job = sim.jobs[work];
     if (want === 0 || !job || (!canTape(job) && !canTrim(job))) continue;
-    const ratio = (job.taped + job.beingTaped) / Math.min(job.pool, sim.policy.ahead * want);
+    const ratio = aheadOf(sim, job, want);
     if (work === lastWork && ratio < 1) stays = true;
     if (ratio < least) [found, least] = [work, ratio];
   }
@@ -186,14 +202,33 @@ function anyTaping(sim: Sim): Item | null {
   return null;
 }
 
+/** Job by job in strict order: what is cool is finished, then its presses are fed. */
+function inOrder(sim: Sim): Item | null {
+  const wants = roundsOf(sim);
+  for (const work of sim.policy.order) {
+    const job = sim.jobs[work];
+    if (!job) continue;
+    if (canFinish(job)) return takeUp(job, 'finish') ?? finishOf(sim, work, job);
+    const want = wants[work] ?? 0;
+    const item = want > 0 && aheadOf(sim, job, want) < 1 ? towardsTaped(sim, work, job) : null;
+    if (item) return item;
+  }
+  return null;
+}
+
+function wanted(sim: Sim, p: Person): Item | null {
+  if (sim.policy.strict) return inOrder(sim);
+  return sim.policy.finishFirst
+    ? (finishing(sim) ?? feeding(sim, p.last))
+    : (feeding(sim, p.last) ?? finishing(sim));
+}
+
 /** Free hands take up what is wanted most. */
 export function handsToWork(sim: Sim): void {
   if (sim.nothing) return;
   for (const p of sim.people) {
     if (p.item || p.press >= 0) continue;
-    const item = sim.policy.finishFirst
-      ? (finishing(sim) ?? feeding(sim, p.last) ?? anyTaping(sim))
-      : (feeding(sim, p.last) ?? finishing(sim) ?? anyTaping(sim));
+    const item = wanted(sim, p) ?? anyTaping(sim);
     if (!item) {
       sim.nothing = true;
       return;

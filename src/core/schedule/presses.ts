@@ -23,17 +23,37 @@ function wanted(sim: Sim, p: Press): boolean {
   return false;
 }
 
-/** When the first load of a job can be taped up at the soonest, s: how long a cold press may stay off. */
-function soonest(sim: Sim, work: number, atOnce: number): number {
+/** When the hands that tape pieces of a job just now are done with them, s, and how many those are. */
+function atTape(sim: Sim, work: number): { readonly untilS: number; readonly pieces: number } {
+  let [untilS, pieces] = [-1, 0];
+  for (const p of sim.people) {
+    if (p.item?.kind !== 'tape' || p.item.work !== work) continue;
+    untilS = Math.max(untilS, p.endS);
+    pieces += p.item.pieces;
+  }
+  return { untilS, pieces };
+}
+
+/**
+ * From when a cold press is to warm up for the first load of a job, s: so that it is hot as the load is taped up. Infinite while that takes hands
+ * longer than the press, however soon they begin: it is looked at again when something is done.
+ */
+function warmFrom(sim: Sim, work: number, atOnce: number, warmS: number): number {
   const [job, w] = [sim.jobs[work], sim.problem.work[work]];
   if (!job || !w) return Infinity;
   const need = Math.min(atOnce, job.pool);
   const tapeS = w.prepareS * Math.max(0, need - job.taped);
-  if (job.taped >= need || job.cut + job.taped + job.beingTaped >= need) return sim.nowS + tapeS;
-  if (job.drySheets > 0) return sim.nowS + w.trimS + tapeS;
+  const inTime = (handS: number) => (handS <= warmS ? sim.nowS : Infinity);
+  if (job.taped >= need) return sim.nowS;
+  if (job.cut + job.taped + job.beingTaped >= need) {
+    const { untilS, pieces } = atTape(sim, work);
+    const left = Math.max(0, need - job.taped - pieces);
+    return pieces > 0 ? Math.max(sim.nowS, untilS + w.prepareS * left - warmS) : inTime(tapeS);
+  }
+  if (job.beingCut > 0 || job.drySheets > 0) return inTime(w.trimS + tapeS);
   const nextDry = job.dry[job.dryFrom];
-  if (nextDry !== undefined) return nextDry + w.trimS + tapeS;
-  for (const p of sim.printers) if (p.work === work) return p.untilS + w.dryS + w.trimS + tapeS;
+  if (nextDry !== undefined) return nextDry + w.trimS + tapeS - warmS;
+  for (const p of sim.printers) if (p.work === work) return p.untilS + w.dryS + w.trimS + tapeS - warmS;
   return Infinity;
 }
 
@@ -47,11 +67,12 @@ export function turnOn(sim: Sim, index: number): number {
   p.stamp = sim.stamp;
   p.againS = Infinity;
   if (!wanted(sim, p) || !fitsCircuit(sim, index)) return Infinity;
-  let readyS = Infinity;
   for (const { work, route } of p.routes)
     if ((sim.jobs[work]?.pool ?? 0) > 0)
-      readyS = Math.min(readyS, Math.max(soonest(sim, work, route.atOnce), route.fromS));
-  p.againS = readyS - line.warmS;
+      p.againS = Math.min(
+        p.againS,
+        Math.max(warmFrom(sim, work, route.atOnce, line.warmS), route.fromS - line.warmS),
+      );
   if (p.againS > sim.nowS) return p.againS;
   sim.stamp += 1;
   p.state = line.warmS > 0 ? 'warming' : 'idle';

@@ -128,6 +128,8 @@ export interface Policy {
   readonly finishFirst: boolean;
   /** Printers print job by job, and leave one for another only where its press would stand still. */
   readonly steady: boolean;
+  /** Printers and hands serve jobs strictly in order, instead of the press that has least ahead. */
+  readonly strict: boolean;
 }
 
 export const routeKey = (work: number, press: number): string => `${work} ${press}`;

@@ -24,6 +24,7 @@ const plain = (problem: Problem): Policy => ({
   ahead: 2,
   finishFirst: false,
   steady: true,
+  strict: false,
 });
 
 /** One press, one pair of hands, nothing to wait for but what is said. */
@@ -88,6 +89,19 @@ describe('a course worked by hand', () => {
   test('is no better than its bound, which is exact here', () => {
     expect(bound(SMALL)).toMatchObject({ by: 'presses', which: [0], busyS: 500 });
     expect(bound(SMALL).leastS).toBeCloseTo(1415, 6);
+  });
+
+  test('a press warms up so that it is hot as its first load is taped up, not before', () => {
+    const [route] = ONE.routes;
+    if (!route) throw new Error('no route');
+    // Four pieces of 300 s, two at a time: the last is taped at 1200 s; the press takes 300 s to warm up.
+    const four: Problem = {
+      ...SMALL,
+      work: [{ ...ONE, pieces: 4, sheets: 0, cut: 4, prepareS: 300, routes: [{ ...route, atOnce: 4 }] }],
+    };
+    const [on] = simulate(four, plain(four), { keep: true }).on;
+    expect(on?.fromS).toBeCloseTo(900, 6);
+    expect(on?.hotS).toBeCloseTo(1200, 6);
   });
 
   test('a load that would not be out before the break waits until after it', () => {
@@ -168,6 +182,59 @@ test('a press takes its own jobs first, helps with others after them, and leaves
   expect(helping[0]?.slice(0, 2)).toEqual([1, 1]);
 });
 
+describe('a job that comes first with one pair of hands', () => {
+  const [route] = ONE.routes;
+  const line = SMALL.presses[0];
+  if (!route || !line) throw new Error('no press');
+  const first: Work = { ...ONE, id: 'first', pieces: 6, sheets: 3, perSheet: 2, trimS: 40 };
+  const other: Work = {
+    ...ONE,
+    id: 'other',
+    pieces: 40,
+    sheets: 40,
+    prepareS: 90,
+    routes: [{ ...route, press: 1 }],
+  };
+  const both: Problem = {
+    ...SMALL,
+    windows: [{ fromS: 0, toS: 864_000 }],
+    presses: [line, { ...line, id: 'q' }],
+    work: [first, other],
+  };
+
+  test('is not left lying half taped while all of another is taped', () => {
+    // Taping takes longer than the press, so that every call of the press comes while a piece is being taped.
+    const slow: Problem = { ...both, work: [{ ...first, prepareS: 300 }, other] };
+    const policy = { ...plain(slow), strict: true, ahead: 40 };
+    const outcome = simulate(slow, policy, { keep: true });
+    expect(wrongs(slow, outcome)).toEqual([]);
+    const alone = simulate({ ...slow, work: slow.work.slice(0, 1) }, { ...policy, order: [0] }).makespanS;
+    expect(outcome.endS[0]).toBeLessThan(1.3 * alone);
+    expect(outcome.endS[1]).toBeGreaterThan(2 * alone);
+  });
+
+  test('is not left lying half cut while its press is fed another', () => {
+    const one: Work = { ...ONE, id: 'one', trimS: 200, sheets: 1, perSheet: 2 };
+    const next: Work = { ...other, id: 'next', sheets: 0, cut: 40, routes: [route] };
+    const hot: Work = { ...other, id: 'hot', pieces: 30, sheets: 0, taped: 30 };
+    const three = { ...both, work: [one, next, hot] };
+    const outcome = simulate(three, { ...plain(three), strict: true, ahead: 40 }, { keep: true });
+    expect(wrongs(three, outcome)).toEqual([]);
+    // Two pieces alone take so long.
+    expect(outcome.endS[0]).toBeLessThan(2 * simulate(SMALL, plain(SMALL)).makespanS);
+  });
+
+  test('strictly in order it is taped to its last piece before the other is begun, but for waits', () => {
+    const { done } = simulate(both, { ...plain(both), strict: true, ahead: 40 }, { keep: true });
+    const taped = (work: number) => done.filter((d) => d.kind === 'tape' && d.work === work);
+    const last = Math.max(...taped(0).map((d) => d.toS));
+    const between = taped(1).filter((d) => d.fromS < last);
+    // Only while its own sheets dry or its press holds the hands.
+    expect(between.reduce((s, d) => s + d.toS - d.fromS, 0)).toBeLessThan(0.35 * last);
+    expect(done.filter((d) => d.kind === 'print').map((d) => d.work)[2]).toBe(0);
+  });
+});
+
 test('two presses on one circuit warm up one after the other, or not together at all', () => {
   const line = SMALL.presses[0];
   const [route] = ONE.routes;
@@ -208,6 +275,7 @@ test('2,000 random shops: nothing twice at once, nothing before its cause, no ci
       ahead: whole(1, 4),
       finishFirst: random() < 0.5,
       steady: random() < 0.5,
+      strict: random() < 0.3,
     };
     const outcome = simulate(problem, policy, { keep: true });
     const lone = problem.presses.every((p) => {
@@ -239,6 +307,20 @@ describe('the search', () => {
     expect(search(problem, 60_000)).toEqual(search(problem, 60_000));
   });
 
+  test('a plan that stands is kept unless another gains more than a little', () => {
+    const problem = madeUpShop(5, { jobs: 5, pieces: 40, presses: 3, people: 2 });
+    const best = search(problem, 120_000);
+    const costOf = (policy: Policy) => score(problem, simulate(problem, policy)).cost;
+    const alike = [1, 2, 3, 5, 8]
+      .flatMap((ahead) => [true, false].map((steady): Policy => ({ ...best.policy, ahead, steady })))
+      .filter((p) => costOf(p) > best.score.cost + 1 && costOf(p) < best.score.cost + 250);
+    expect(alike.length).toBeGreaterThan(0);
+    for (const policy of alike.slice(0, 3)) expect(search(problem, 60_000, policy).policy).toBe(policy);
+    const bad: Policy = { ...plain(problem), order: [...best.policy.order].reverse(), ahead: 1 };
+    expect(costOf(bad)).toBeGreaterThan(best.score.cost + 600);
+    expect(search(problem, 60_000, bad).policy).not.toBe(bad);
+  });
+
   test('takes the job due first where both cannot be in time', () => {
     const due: Problem = {
       ...SMALL,
@@ -252,14 +334,14 @@ describe('the search', () => {
     expect(found.score.late).toBe(0);
   });
 
-  test('500 pieces on 4 presses with 2 people come within 3.5 % of the bound on the mean of the seeds', () => {
+  test('500 pieces on 4 presses with 2 people come within 3 % of the bound on the mean of the seeds', () => {
     const gaps = [1, 4, 6, 9, 12].map((seed) => {
       const made = madeUpShop(seed, { jobs: 8, pieces: 500, presses: 4, people: 2 });
       const problem = { ...made, work: made.work.map((w) => ({ ...w, dueS: null })) };
       return search(problem, 250_000).score.makespanS / bound(problem).leastS - 1;
     });
     expect(Math.min(...gaps)).toBeGreaterThanOrEqual(0);
-    expect(gaps.reduce((a, b) => a + b, 0) / gaps.length).toBeLessThan(0.035);
+    expect(gaps.reduce((a, b) => a + b, 0) / gaps.length).toBeLessThan(0.03);
   });
 });
 
@@ -280,6 +362,7 @@ function everyPolicy(problem: Problem): readonly Policy[] {
           ahead,
           finishFirst,
           steady: ahead !== 2,
+          strict: false,
         })),
       ),
     ),

@@ -55,27 +55,42 @@ export interface Found {
 const workS = (w: Work): number =>
   w.pieces * (w.prepareS + w.finishS + Math.min(...w.routes.map((r) => cycleS(r.cycle) / r.atOnce), 1e6));
 
-/** Orders to begin with: the least flexible first, by date, by slack, the longest first. */
-function beginnings(problem: Problem): readonly (readonly number[])[] {
-  const index = problem.work.map((_, i) => i);
-  const by = (key: (w: Work) => number) =>
-    [...index].sort((a, b) => {
-      const [x, y] = [problem.work[a], problem.work[b]];
-      return x && y ? key(x) - key(y) || a - b : 0;
-    });
-  const due = (w: Work) => w.dueS ?? NEVER_S;
-  const flexible = (w: Work) => w.routes.length * 1e4 - w.coolS;
-  const first = by(flexible);
+const START: Omit<Policy, 'order'> = {
+  turns: new Map(),
+  ahead: 2,
+  finishFirst: false,
+  steady: true,
+  strict: false,
+};
+
+const sorted = (problem: Problem, key: (w: Work) => number): readonly number[] =>
+  problem.work
+    .map((w, i) => ({ i, k: key(w) }))
+    .sort((a, b) => a.k - b.k || a.i - b.i)
+    .map(({ i }) => i);
+
+const dueOf = (w: Work): number => w.dueS ?? NEVER_S;
+
+/** By date, and by slack. */
+const byDate = (problem: Problem): readonly (readonly number[])[] => [
+  sorted(problem, dueOf),
+  sorted(problem, (w) => dueOf(w) - workS(w)),
+];
+
+/** Orders to begin with where it is the end that counts: the least flexible first, the longest first. */
+function byEnd(problem: Problem): readonly (readonly number[])[] {
+  const first = sorted(problem, (w) => w.routes.length * 1e4 - w.coolS);
   // What many presses take and what cools soonest comes last, so that none ends much before another and little is left to wait for.
-  const lasts = by((w) => (w.routes.length > 1 ? w.coolS + w.finishS : NEVER_S)).slice(0, 3);
+  const lasts = sorted(problem, (w) => (w.routes.length > 1 ? w.coolS + w.finishS : NEVER_S)).slice(0, 3);
   return [
     first,
     ...lasts.map((last) => [...first.filter((i) => i !== last), last]),
-    by(due),
-    by((w) => due(w) - workS(w)),
-    by((w) => -workS(w)),
+    sorted(problem, (w) => -workS(w)),
   ];
 }
+
+/** A share of a job that is next to nothing. */
+const LITTLE = 0.03;
 
 /** Each press first does what would be its own if all were shared out for the soonest end, and what it shares after that. */
 const fairTurns = (problem: Problem): ReadonlyMap<string, Turn> =>
@@ -86,20 +101,30 @@ const fairTurns = (problem: Problem): ReadonlyMap<string, Turn> =>
     ]),
   );
 
-const TURNS = Object.values(TURN);
-/** A share of a job that is next to nothing. */
-const LITTLE = 0.03;
+/** Policies to begin with. */
+function beginnings(problem: Problem): readonly Policy[] {
+  const turns = fairTurns(problem);
+  const dates = problem.work.some((w) => w.dueS !== null) ? byDate(problem) : [];
+  return [
+    ...dates.flatMap((order) => [3, 40].map((ahead) => ({ ...START, order, turns, ahead, strict: true }))),
+    ...[...byEnd(problem), ...dates].flatMap((order) => [
+      { ...START, order, turns },
+      { ...START, order, turns, ahead: 5, steady: false },
+      { ...START, order, ahead: 5, finishFirst: true, steady: false },
+    ]),
+  ];
+}
 
+const TURNS = Object.values(TURN);
+/** How often a neighbour is chosen by what went wrong, not at random. */
 const GUIDED = 0.5;
-const AHEAD = [1, 2, 3, 5, 8, 12];
+const AHEAD = [1, 2, 3, 5, 8, 12, 40];
 
 interface Looked {
   readonly policy: Policy;
   readonly outcome: Outcome;
   readonly score: Score;
 }
-
-const START: Omit<Policy, 'order'> = { turns: new Map(), ahead: 2, finishFirst: false, steady: true };
 
 /** A job that ends last goes forward in the order; else any job to any place. */
 function reordered(policy: Policy, outcome: Outcome, random: () => number): Policy {
@@ -157,14 +182,17 @@ function neighbour(problem: Problem, { policy, outcome }: Looked, random: () => 
   const kind = random();
   if (kind < 0.4 && policy.order.length > 1) return reordered(policy, outcome, random);
   if (kind < 0.8) return turned(problem, policy, outcome, random);
-  if (kind < 0.86) return { ...policy, finishFirst: !policy.finishFirst };
-  if (kind < 0.9) return { ...policy, steady: !policy.steady };
+  if (kind < 0.85) return { ...policy, finishFirst: !policy.finishFirst };
+  if (kind < 0.88) return { ...policy, steady: !policy.steady };
+  if (kind < 0.92) return { ...policy, strict: !policy.strict };
   return { ...policy, ahead: AHEAD[Math.floor(random() * AHEAD.length)] ?? 2 };
 }
 
 /** Events of the simulation that one search may spend: about half a second on a small machine. */
 export const EVENTS = 500_000;
 const MOST_TRIES = 1500;
+/** What another plan has to gain over one that stands, as it is scored, s. */
+const WORTH_S = 300;
 
 /**
  * Dispatching rules, the best of them improved by a local search that takes a worse neighbour now and then while it is young (simulated
@@ -179,14 +207,9 @@ export function search(problem: Problem, events: number = EVENTS, from: Policy |
     tried += 1;
     return { policy, outcome, score: score(problem, outcome) };
   };
-  const turns = fairTurns(problem);
-  const firsts = beginnings(problem).flatMap((order) => [
-    { ...START, order, turns },
-    { ...START, order, turns, ahead: 5, steady: false },
-    { ...START, order, ahead: 5, finishFirst: true, steady: false },
-  ]);
-  let best = look(from ?? { ...START, order: problem.work.map((_, i) => i) });
-  for (const policy of firsts) {
+  const begun = look(from ?? { ...START, order: problem.work.map((_, i) => i) });
+  let best = begun;
+  for (const policy of beginnings(problem)) {
     if (spent > events && tried > 2) break;
     const made = look(policy);
     if (made.score.cost < best.score.cost) best = made;
@@ -201,5 +224,7 @@ export function search(problem: Problem, events: number = EVENTS, from: Policy |
     if (made.score.cost < best.score.cost) best = made;
     if (tried % 60 === 0) now = best;
   }
-  return { policy: best.policy, score: best.score, tried };
+  // A plan that stands is not turned over for next to nothing.
+  const kept = from && begun.score.cost - best.score.cost < WORTH_S ? begun : best;
+  return { policy: kept.policy, score: kept.score, tried };
 }

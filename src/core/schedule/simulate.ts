@@ -17,8 +17,9 @@ const canPrint = (sim: Sim, work: number, printer: number): boolean => {
   return !!job && w?.printer === printer && job.sheetsLeft > 0 && w.releaseS <= sim.nowS;
 };
 
-/** What a printer prints next: for a press that would run out, else in order. */
+/** What a printer prints next: for a press that would run out, else in order; where order is strict, in order. */
 function toPrint(sim: Sim, printer: number): number | undefined {
+  if (sim.policy.strict) return sim.policy.order.find((w) => canPrint(sim, w, printer));
   const last = sim.printers[printer]?.last ?? -1;
   let [found, least] = [-1, 1];
   for (const p of sim.presses) {
@@ -27,7 +28,11 @@ function toPrint(sim: Sim, printer: number): number | undefined {
     if (!first || !job || !canPrint(sim, first.work, printer)) continue;
     const perSheet = sim.problem.work[first.work]?.perSheet ?? 1;
     const stock =
-      job.taped + job.cut + job.beingTaped + perSheet * (job.drySheets + job.dry.length - job.dryFrom);
+      job.taped +
+      job.cut +
+      job.beingTaped +
+      job.beingCut +
+      perSheet * (job.drySheets + job.dry.length - job.dryFrom);
     const ratio = stock / (PRINTED_AHEAD * first.route.atOnce);
     if (ratio < least) [found, least] = [first.work, ratio];
   }
@@ -166,7 +171,6 @@ function rest(sim: Sim, index: number, p: Press): void {
 /** Whatever can begin now does. Gives when a cold press is to be looked at again. */
 function decide(sim: Sim): number {
   print(sim);
-  let again = Infinity;
   let hot: number[] | null = null;
   let idle = false;
   for (let i = 0; i < sim.presses.length; i += 1) {
@@ -174,8 +178,7 @@ function decide(sim: Sim): number {
     if (!p) continue;
     // An idle press for which nothing has changed goes on waiting.
     if (p.state === 'idle' && p.stamp !== sim.stamp) rest(sim, i, p);
-    if (p.state === 'off') again = Math.min(again, turnOn(sim, i));
-    else if (p.state === 'going' && p.untilS < 0 && !p.handled) (hot ??= []).push(i);
+    if (p.state === 'going' && p.untilS < 0 && !p.handled) (hot ??= []).push(i);
     if (p.state === 'idle') idle = true;
   }
   if (hot) handleAll(sim, hot);
@@ -186,6 +189,10 @@ function decide(sim: Sim): number {
     load(sim, i);
   }
   if (sim.open) handsToWork(sim);
+  // Now that hands are at it, it is known when first loads will be taped up.
+  let again = Infinity;
+  for (let i = 0; i < sim.presses.length; i += 1)
+    if (sim.presses[i]?.state === 'off') again = Math.min(again, turnOn(sim, i));
   return again;
 }
 

@@ -53,6 +53,8 @@ export interface JobState {
   dryFrom: number;
   drySheets: number;
   sheetsTrimmed: number;
+  /** Pieces of sheets that are being cut, or were laid down half cut. */
+  beingCut: number;
   cut: number;
   taped: number;
   /** Of the pieces to press, those no press has taken yet. */
@@ -164,6 +166,7 @@ function jobState(problem: Problem, index: number): JobState {
     dryFrom: 0,
     drySheets: 0,
     sheetsTrimmed: 0,
+    beingCut: 0,
     cut: w?.cut ?? 0,
     taped: w?.taped ?? 0,
     pool: w?.pieces ?? 0,
@@ -307,7 +310,7 @@ export function begin(problem: Problem, policy: Policy, chance: Chance, keep: bo
 
 /** Whether any of a job can be taped up soon: printed at the least. */
 export const inHand = (job: JobState): boolean =>
-  job.taped + job.cut + job.beingTaped + job.drySheets > 0 || job.dryFrom < job.dry.length;
+  job.taped + job.cut + job.beingTaped + job.beingCut + job.drySheets > 0 || job.dryFrom < job.dry.length;
 
 /** The job a press is for now: the first in its order that has pieces left and can go on, else the first that has pieces left. */
 export function targetOf(sim: Sim, p: Press): Press['routes'][number] | null {
