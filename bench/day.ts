@@ -70,7 +70,14 @@ export async function benchDay({
     );
   const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;
   const nowMs = new Date(2026, 10, 27, 9).getTime();
-  const ask = { jobs, shop, proven: {}, nowMs, spoilage: Object.fromEntries(jobs.map((j) => [j.id, 0.04])) };
+  const ask = {
+    jobs,
+    shop,
+    proven: {},
+    nowMs,
+    sheets: {},
+    spoilage: Object.fromEntries(jobs.map((j) => [j.id, 0.04])),
+  };
   const day = dayPlan({ ...ask, plays: 1 });
   const one = timed(20, () => simulate(day.problem, day.policy));
   const playsMs = await besideEachOther(day);

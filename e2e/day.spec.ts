@@ -179,11 +179,11 @@ test('two jobs on one circuit are warmed up one after the other; a breaker too s
 test('a job at risk: until when it must begin, put first, locked, and undone', async ({ bench: page }) => {
   await go(page, '/settings', 'Settings');
   await field(page, 'Pairs of hands', '1');
-  await details(page, 'star-party-tumblers', { Due: '2026-11-27', At: '12:50' });
+  await details(page, 'star-party-tumblers', { Due: '2026-11-27', At: '11:20' });
   await day(page);
   const way = page.getByRole('list', { name: 'In the way' });
   await expect(way).toContainText(
-    /Star party crew tumblers (must be begun by \d\d:\d\d to be ready by 12:50|will not be ready by 12:50)/,
+    /Star party crew tumblers (must be begun by \d\d:\d\d to be ready by 11:20|will not be ready by 11:20)/,
   );
 
   await jobs(page)
@@ -236,6 +236,31 @@ test('nobody to work, no hours, no job: said, with the way out', async ({ bench:
   await price.fill('12.345');
   await price.press('Enter');
   await expect(page.getByText(/An amount is written 12\.50/)).toBeVisible();
+});
+
+test('sheets that were printed leave the shelf with their ink, and come back', async ({ bench: page }) => {
+  const onShelf = async (name: RegExp): Promise<string> => {
+    await go(page, '/shelf', 'Shelf');
+    return page.getByRole('row', { name }).innerText();
+  };
+  expect(await onShelf(/^Letter/)).toMatch(/\b160 sheets/);
+  await open(page, '/job/constellation-mugs/sheet');
+  await page.getByRole('button', { name: 'Printed' }).click();
+  const said = page.getByRole('dialog', { name: 'Sheets printed' });
+  await said.getByRole('textbox', { name: 'Sheets printed' }).fill('4');
+  await expect(said).toContainText(/That is 4 sheets of Letter and about [\d.]+ ml of ink/);
+  await said.getByRole('button', { name: 'Take off the shelf' }).click();
+  const undo = page.getByRole('button', { name: 'Undo', exact: true }).last();
+  await expect(page.getByText(/^4 sheets of Letter .* off the shelf/)).toBeVisible();
+  await undo.click();
+  await page.getByRole('button', { name: 'Printed' }).click();
+  await said.getByRole('textbox', { name: 'Sheets printed' }).fill('0');
+  await said.getByRole('textbox', { name: 'Sheets printed' }).blur();
+  await expect(said.getByRole('alert')).toContainText('from 1 to 999');
+  await said.getByRole('textbox', { name: 'Sheets printed' }).fill('2');
+  await said.getByRole('button', { name: 'Take off the shelf' }).click();
+  await expect(page.getByText(/^2 sheets of Letter .* off the shelf/)).toBeVisible();
+  expect(await onShelf(/^Letter/)).toMatch(/\b158 sheets/);
 });
 
 test('the shelf is counted tablet in hand, and comes in as a table', async ({ bench: page }, info) => {

@@ -17,12 +17,15 @@ import {
   countItem,
   itemLines,
   loadItems,
+  loadPrinted,
   loadShelf,
   orderCases,
+  putBackPrinted,
   receiveOrder,
   removeItem,
   restoreItem,
   takeParts,
+  takePrinted,
 } from './shelf';
 import { loadShop } from './shop';
 
@@ -42,6 +45,33 @@ const mugs = async (d: MesaDb) => {
   if (!found) throw new Error('no mugs');
   return found;
 };
+
+test('printed sheets take paper and ink off the shelf, and bring them back when that is taken back', async () => {
+  const d = await demo();
+  const has = async (id: string) => (await loadShelf(d)).find((x) => x.item.id === id)?.balance.onHand;
+  const [paper, ink] = [await has('shelf-letter'), await has('shelf-ink')];
+  const printing = {
+    jobId: 'constellation-mugs',
+    paperId: 'letter',
+    printerId: 'desk-printer',
+    sheets: 4,
+    rollM: 0,
+    inkCents: 80,
+  };
+  const lines = value(await takePrinted(printing, d));
+  expect(lines).toHaveLength(2);
+  expect(await has('shelf-letter')).toBe((paper ?? 0) - 4);
+  expect(await has('shelf-ink')).toBeCloseTo((ink ?? 0) - 5, 6);
+  expect(await loadPrinted(d)).toEqual({ 'constellation-mugs': 4 });
+  value(await putBackPrinted(lines, 'constellation-mugs', d));
+  expect([await has('shelf-letter'), await has('shelf-ink')]).toEqual([paper, ink]);
+  expect(await loadPrinted(d)).toEqual({ 'constellation-mugs': 0 });
+  for (const sheets of [0, -2, 1.5, NaN])
+    expect(await takePrinted({ ...printing, sheets }, d)).toMatchObject({
+      ok: false,
+      problem: { what: expect.stringMatching(/one sheet or more/) },
+    });
+});
 
 describe('a run', () => {
   const begun = async () => {

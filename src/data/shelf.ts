@@ -10,6 +10,7 @@ import {
   runLines,
   type Balance,
 } from '@/core/stock/ledger';
+import { printedLines, putBackLines, sheetsPrinted, takenBy, type Printing } from '@/core/stock/printing';
 import type { Run } from '@/core/shop/run';
 import { movementSchema, stockItemSchema, type Movement, type StockItem } from '@/core/shop/stock';
 import { db as theDb, type MesaDb } from './db';
@@ -222,6 +223,37 @@ export const takeParts = (
       return lines.length;
     }),
   );
+
+/** Sheets said to be printed, by job. */
+export async function loadPrinted(db: MesaDb = theDb): Promise<Readonly<Record<string, number>>> {
+  const [items, lines] = await Promise.all([loadItems(db), loadMovements(db)]);
+  return sheetsPrinted(items, lines);
+}
+
+/** Takes what a printing took off the shelf; gives the lines, so that it can be put back. */
+export const takePrinted = (printing: Printing, db: MesaDb = theDb): Promise<Result<readonly Movement[]>> => {
+  if (!Number.isInteger(printing.sheets) || printing.sheets < 1)
+    return Promise.resolve(fail('Say one sheet or more, whole ones.', WHERE, 'Write how many were printed.'));
+  return stored(WHERE, () =>
+    db.transaction('rw', db.stockItems, db.movements, async () => {
+      const taken = takenBy(itemsOf(await db.stockItems.toArray()), printing);
+      const lines = printedLines(taken, {
+        at: Date.now(),
+        jobId: printing.jobId,
+        newId: () => newId('line'),
+      });
+      await db.movements.bulkAdd(lines.map((l) => movementSchema.parse(l)));
+      return lines;
+    }),
+  );
+};
+
+export const putBackPrinted = (
+  lines: readonly Movement[],
+  jobId: string,
+  db: MesaDb = theDb,
+): Promise<Result<void>> =>
+  addLines(putBackLines(lines, { at: Date.now(), jobId, newId: () => newId('line') }), db);
 
 /** Items and counts of a table, added beside the shop's own; a count makes the ledger agree. All or nothing. */
 export const bringShelf = (

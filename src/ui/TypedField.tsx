@@ -92,7 +92,8 @@ function useTyped<T>({
       before.current = { text, value, bringBack: remember?.() ?? null };
       typedIn.current = false;
       sent.current = null;
-      setDraft(text);
+      // What could not be read stands there still, to be put right; another text would lose the selection.
+      setDraft((left) => left ?? text);
     },
     /** Told of every input: a change event is not sent where the same figure is typed over itself. */
     touch: () => (typedIn.current = true),

@@ -25,7 +25,7 @@ const planned = (
   shop: Shop,
   jobs = jobsOf('constellation-mugs', 'slate-trail-markers'),
   nowMs = NOW,
-): DayPlan => dayPlan({ shop, jobs, proven: {}, nowMs, spoilage: {}, plays: 40 });
+): DayPlan => dayPlan({ shop, jobs, proven: {}, nowMs, spoilage: {}, sheets: {}, plays: 40 });
 
 describe('opening hours', () => {
   test('a day is its hours less its breaks', () => {
@@ -195,6 +195,7 @@ test('jobs want their blanks, their paper, their tape and their parts the day be
     items,
     proven: {},
     spoilage: { 'constellation-mugs': 0.1 },
+    sheets: {},
   });
   const of = (jobId: string) =>
     Object.fromEntries(wants.filter((w) => w.jobId === jobId).map((w) => [w.itemId, w.count]));
@@ -204,7 +205,27 @@ test('jobs want their blanks, their paper, their tape and their parts the day be
   expect(wants.find((w) => w.jobId === 'constellation-mugs')?.by).toBe('2026-12-02');
   // Nothing of what is packed.
   const packed = DEMO.jobs.map((j) => ({ ...j, finish: { ...j.finish, packed: j.pieces } }));
-  expect(jobWants({ shop: DEMO.shop, jobs: packed, items, proven: {}, spoilage: {} })).toEqual([]);
+  expect(jobWants({ shop: DEMO.shop, jobs: packed, items, proven: {}, spoilage: {}, sheets: {} })).toEqual(
+    [],
+  );
+});
+
+test('sheets said to be printed are neither wanted of the shelf nor printed in the day', () => {
+  const jobs = jobsOf('constellation-mugs');
+  const prints = (sheets: Readonly<Record<string, number>>) =>
+    dayPlan({ shop: DEMO.shop, jobs, proven: {}, nowMs: NOW, spoilage: {}, sheets, plays: 1 });
+  const paper = (sheets: Readonly<Record<string, number>>) =>
+    jobWants({ shop: DEMO.shop, jobs, items: DEMO.books.items, proven: {}, spoilage: {}, sheets }).find(
+      (w) => w.itemId === 'shelf-letter',
+    )?.count ?? 0;
+  // 18 mugs, two a sheet.
+  expect(paper({})).toBe(9);
+  expect(paper({ 'constellation-mugs': 4 })).toBe(5);
+  expect(paper({ 'constellation-mugs': 9 })).toBe(0);
+  expect(paper({ 'constellation-mugs': 40, other: 3 })).toBe(0);
+  expect(prints({}).problem.work[0]).toMatchObject({ sheets: 9, cut: 0 });
+  expect(prints({ 'constellation-mugs': 4 }).problem.work[0]).toMatchObject({ sheets: 5, cut: 8 });
+  expect(prints({ 'constellation-mugs': 9 }).makespanS).toBeLessThan(prints({}).makespanS);
 });
 
 describe('what is wrong is said, and nothing is lost', () => {
@@ -237,6 +258,7 @@ describe('what is wrong is said, and nothing is lost', () => {
       proven: {},
       nowMs: NOW,
       spoilage: {},
+      sheets: {},
       plays: 1,
     });
     expect(Number.isFinite(day.makespanS)).toBe(true);

@@ -24,6 +24,8 @@ export interface DayRequest {
   readonly nowMs: number;
   /** Share of pieces spoiled, by job, 0..1. */
   readonly spoilage: Readonly<Record<string, number>>;
+  /** Sheets said to be printed, by job. */
+  readonly sheets: Readonly<Record<string, number>>;
   /** Plays of chance, at most. */
   readonly plays?: number;
 }
@@ -231,7 +233,7 @@ export function refined(day: DayPlan, drawn: readonly Drawn[]): DayPlan {
 export function dayPlan(request: DayRequest, from: Policy | null = null): DayPlan {
   const { jobs, shop, proven, nowMs } = request;
   const pace = paceFrom(timedSteps(shop.runs.map(withState)));
-  const looked = jobs.map((job) => ({ job, of: jobWork(job, shop, pace, proven) }));
+  const looked = jobs.map((job) => ({ job, of: jobWork(job, shop, pace, proven, request.sheets[job.id]) }));
   const work = looked.flatMap(({ of }) => ('work' in of ? [of.work] : []));
   const leftOut = looked.flatMap(({ job, of }) =>
     'left' in of ? [{ jobId: job.id, name: job.name, left: of.left }] : [],

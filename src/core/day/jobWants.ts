@@ -16,6 +16,8 @@ export interface WantsAsk {
   readonly proven: ProvenCounts;
   /** Share of pieces spoiled, by job. */
   readonly spoilage: Readonly<Record<string, number>>;
+  /** Sheets printed, by job. */
+  readonly sheets: Readonly<Record<string, number>>;
 }
 
 /** What lies on the shelf has to be there the day before. */
@@ -52,10 +54,10 @@ function wantsOfJob(w: JobWork, items: readonly StockItem[], spoilage: number): 
 }
 
 /** What the open jobs of a shop will take off its shelf. */
-export function jobWants({ jobs, shop, items, proven, spoilage }: WantsAsk): readonly Want[] {
+export function jobWants({ jobs, shop, items, proven, spoilage, sheets }: WantsAsk): readonly Want[] {
   const pace = paceFrom(timedSteps(shop.runs.map(withState)));
   return jobs.flatMap((job) => {
-    const of = jobWork(job, shop, pace, proven);
+    const of = jobWork(job, shop, pace, proven, sheets[job.id]);
     return 'work' in of ? wantsOfJob(of.work, items, spoilage[job.id] ?? 0) : [];
   });
 }

@@ -73,17 +73,26 @@ export function routesOf(
   });
 }
 
-/** A job as the day takes it, or why it does not. */
+/** Pieces not yet pressed whose print is there: by sheets said to be printed, and where it is being pressed, all but what is made again. */
+function printedOf(made: Plan, times: WorkTimes, toPress: number, begun: boolean, sheets: number): number {
+  const { good, spoiled, reprints } = made.press;
+  const bySheets = Math.floor((sheets * times.sheetPieces) / Math.max(1, times.sheets)) - good - spoiled;
+  const byRun = begun ? toPress - reprints.length : 0;
+  return Math.max(0, Math.min(toPress, Math.max(bySheets, byRun)));
+}
+
+/** A job as the day takes it, or why it does not. `sheets` of it have been printed. */
 export function jobWork(
   job: Job,
   shop: Shop,
   pace: PaceOf,
   proven: ProvenCounts,
+  sheets = 0,
 ): { readonly work: JobWork } | { readonly left: LeftOut } {
   const runs = runsOf(shop.runs, job.id);
   const made = plan(job, shop, { proven });
   const { blank } = made.blank;
-  const { good, free, reprints } = made.press;
+  const { good, free } = made.press;
   const pieces = good + made.press.left;
   const packed = packedOf(job, runs);
   if (packed >= pieces && pieces > 0) return { left: { why: 'packed' } };
@@ -112,7 +121,7 @@ export function jobWork(
         toPress,
         on.reduce((s, r) => s + tapedReady(r.state), 0),
       ),
-      printed: runs.length > 0 ? Math.max(0, toPress - reprints.length) : 0,
+      printed: printedOf(made, first.times, toPress, runs.length > 0, sheets),
       toFinish: Math.max(0, good - packed),
       printerId: made.sheet.printer.id,
       paperId: made.sheet.layout.paper.id,

@@ -21,7 +21,7 @@ import { type Pattern } from '../wrap/pattern';
 import type { ArtPlan } from './art';
 import { finding, type TerracePlan } from './terracePlan';
 import { panelPlan, panelsSummary, type PanelPlan } from './panels';
-import { costFigures, USUAL_INK_PCT } from './sheetCost';
+import { costFigures, inkCentsOf, USUAL_INK_PCT } from './sheetCost';
 import { sheetFigures } from './sheetFigures';
 import type { WrapPlan } from './wrap';
 import { printedOutline, type NamedPart } from '../sheet/parts';
@@ -50,6 +50,8 @@ export interface SheetPlan extends TerracePlan<'sheet'> {
   /** Papers and printers that print every piece whole, the one that costs least first. */
   readonly options: readonly SheetOption[];
   readonly checklist: readonly Phrase[];
+  /** What the ink of all sheets costs, in hundredths of the shop's money. */
+  readonly inkCents: number;
 }
 
 /** Another job whose pieces lie on the same sheets. */
@@ -221,6 +223,7 @@ export function planSheet(request: SheetPlanRequest): SheetPlan {
     paper,
     panels: null,
     checklist: [],
+    inkCents: 0,
     options: [],
   };
   if (!pattern || !blank) return { ...nothing, summary: say`after the wrap`, findings: [] };
@@ -306,6 +309,7 @@ export function planSheet(request: SheetPlanRequest): SheetPlan {
     panels,
     options,
     checklist: driverChecklist(printer, onPaper, mirrorBy),
+    inkCents: inkCentsOf(layout, printer, request.inkPct),
   };
 }
 

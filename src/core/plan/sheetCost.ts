@@ -18,6 +18,14 @@ export interface PaperCostRequest {
   readonly pieces: number;
 }
 
+/** Ink of all sheets, bleed and all, in hundredths of the shop's money; at the usual share of full colour where nobody has looked at the art. */
+export const inkCentsOf = (layout: SheetLayout, printer: Printer, inkPct: number | null): number =>
+  Math.round(((layout.inkMm2 / 1e6) * printer.inkPerM2Cents * (inkPct ?? USUAL_INK_PCT)) / 100);
+
+/** Length of roll all sheets take, m; 0 for cut sheets. */
+export const rollMOf = (layout: SheetLayout): number =>
+  layout.paper.kind === 'roll' ? layout.sheets.reduce((m, s) => m + (s.copies * s.heightMm) / 1000, 0) : 0;
+
 /** Paper and ink of all sheets, and of one piece; nothing where the shop gives no costs. */
 export function costFigures({
   layout,
@@ -27,11 +35,11 @@ export function costFigures({
   pieces,
 }: PaperCostRequest): readonly Figure[] {
   const { paper } = layout;
-  const metres = layout.sheets.reduce((m, s) => m + (s.copies * s.heightMm) / 1000, 0);
+  const metres = rollMOf(layout);
   const paperCents = Math.round((paper.kind === 'roll' ? metres : layout.sheetCount) * paper.costCents);
   const m2 = layout.inkMm2 / 1e6;
   const inkPct = looked ?? USUAL_INK_PCT;
-  const inkCents = Math.round((m2 * printer.inkPerM2Cents * inkPct) / 100);
+  const inkCents = inkCentsOf(layout, printer, looked);
   const sumCents = paperCents + inkCents;
   if (sumCents <= 0) return [];
   const money = (cents: number) => moneyText(currency, cents);

@@ -7,7 +7,7 @@ const at = (d: number, h: number, m = 0) => new Date(2026, 10, d, h, m).getTime(
 const NOW = at(27, 9);
 const { shop, jobs } = demoShop(new Date(NOW));
 const planned = (nowMs = NOW, list = jobs) =>
-  dayPlan({ jobs: list, shop, proven: {}, nowMs, spoilage: {}, plays: 5 });
+  dayPlan({ jobs: list, shop, proven: {}, nowMs, spoilage: {}, sheets: {}, plays: 5 });
 const day = planned();
 
 test('a moment is told as shortly as it can be', () => {

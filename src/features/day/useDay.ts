@@ -4,6 +4,7 @@ import type { Result } from '@/core/basics/result';
 import { spoilageOf, type Seen } from '@/core/cost/cost';
 import type { DayPlan } from '@/core/day/dayPlan';
 import { seenOfJobs } from '@/data/seen';
+import { loadPrinted } from '@/data/shelf';
 import { besideDayWorker, inDayWorker } from '@/workers/client';
 import { notifyProblem } from '@/ui/notify';
 import { useShop } from '../shell/shopContext';
@@ -48,7 +49,7 @@ function useTick(everyMs: number): number {
 export function useDay(): DayView {
   const { shop, jobs, proven } = useShop();
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
-  const seen = useLiveQuery(() => seenOfJobs(all), [all]);
+  const seen = useLiveQuery(async () => ({ of: await seenOfJobs(all), sheets: await loadPrinted() }), [all]);
   // Read anew with every change of a job, and nearly always the same.
   const seenText = seen && JSON.stringify(seen);
   const tick = useTick(ANEW_MS);
@@ -56,15 +57,19 @@ export function useDay(): DayView {
   const last = useRef<DayPlan | null>(null);
   useEffect(() => {
     if (!seenText) return;
-    const read = JSON.parse(seenText) as Readonly<Record<string, Seen>>;
+    const { of, sheets } = JSON.parse(seenText) as {
+      readonly of: Readonly<Record<string, Seen>>;
+      readonly sheets: Readonly<Record<string, number>>;
+    };
     const stop = new AbortController();
-    const spoilage = Object.fromEntries(Object.entries(read).map(([id, s]) => [id, spoilageOf(s)]));
+    const spoilage = Object.fromEntries(Object.entries(of).map(([id, s]) => [id, spoilageOf(s)]));
     const request = {
       jobs: all,
       shop,
       proven,
       nowMs: Math.max(tick, Date.now()),
       spoilage,
+      sheets,
       plays: FIRST_PLAYS,
     };
     const order = last.current;

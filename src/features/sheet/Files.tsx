@@ -8,6 +8,7 @@ import { Button } from '@/ui/Button';
 import { copiesText } from './copies';
 import { Say } from '@/ui/units';
 import { useJob } from '../job/jobContext';
+import { PrintedSheets } from './PrintedSheets';
 import { useExport, type Export } from './useExport';
 
 const PrinterSimulator = dynamic(() => import('./PrinterSimulator').then((m) => m.PrinterSimulator), {
@@ -35,6 +36,7 @@ export function Files({ at }: { at: number }) {
         <Button onClick={() => setTrying(true)} disabled={!ready}>
           <Printer size={18} aria-hidden /> Test print
         </Button>
+        <PrintedSheets />
       </div>
       {progress !== null && (
         <div className="flex items-center gap-2">

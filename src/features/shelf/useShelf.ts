@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { spoilageOf } from '@/core/cost/cost';
 import { outlook, type Outlook, type Want } from '@/core/stock/wants';
 import { seenOfJobs } from '@/data/seen';
-import { loadShelf } from '@/data/shelf';
+import { loadPrinted, loadShelf } from '@/data/shelf';
 import { inDayWorker } from '@/workers/client';
 import { useShop } from '../shell/shopContext';
 
@@ -13,21 +13,24 @@ export function useShelf(): { readonly shelf: readonly Outlook[] | null; readonl
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
   const held = useLiveQuery(() => loadShelf(), []);
   const seen = useLiveQuery(() => seenOfJobs(all), [all]);
+  const sheets = useLiveQuery(() => loadPrinted(), []);
   const [wants, setWants] = useState<readonly Want[] | null>(null);
   const items = useMemo(() => held?.map((x) => x.item), [held]);
   const key = items?.map((i) => i.id).join(' ');
   useEffect(() => {
-    if (!items || !seen) return;
+    if (!items || !seen || !sheets) return;
     let gone = false;
     const spoilage = Object.fromEntries(Object.entries(seen).map(([id, s]) => [id, spoilageOf(s)]));
-    void inDayWorker('Shelf', (w) => w.wants({ jobs: all, shop, items, proven, spoilage })).then((r) => {
-      if (!gone && r.ok) setWants(r.value);
-    });
+    void inDayWorker('Shelf', (w) => w.wants({ jobs: all, shop, items, proven, spoilage, sheets })).then(
+      (r) => {
+        if (!gone && r.ok) setWants(r.value);
+      },
+    );
     return () => {
       gone = true;
     };
     // What is wanted hangs on which items there are, not on how many of each.
-  }, [all, shop, proven, seen, key]); // eslint-disable-line react-hooks/exhaustive-deps
+  }, [all, shop, proven, seen, sheets, key]); // eslint-disable-line react-hooks/exhaustive-deps
   const shelf = useMemo(
     () => held?.map(({ item, balance }) => outlook(item, balance, wants ?? [])) ?? null,
     [held, wants],

@@ -1,0 +1,64 @@
+import type { Movement, StockItem } from '../shop/stock';
+import { line } from './ledger';
+import { eachCents } from './wants';
+
+/** Sheets of one job that came out of a printer. */
+export interface Printing {
+  readonly jobId: string;
+  readonly paperId: string;
+  readonly printerId: string;
+  readonly sheets: number;
+  /** What they are of a roll, m; 0 for cut sheets. */
+  readonly rollM: number;
+  /** What their ink costs, in hundredths of the shop's money. */
+  readonly inkCents: number;
+}
+
+/** What a printing takes of one item. */
+export interface Taken {
+  readonly item: StockItem;
+  readonly amount: number;
+}
+
+/**
+ * Paper and ink that a printing takes off the shelf: whole sheets or metres of the roll, and as much ink as its money buys at the shelf's price.
+ * What the shelf does not keep is not counted.
+ */
+export function takenBy(items: readonly StockItem[], p: Printing): readonly Taken[] {
+  const of = (kind: StockItem['kind'], id: string) => items.find((i) => i.kind === kind && i.ofId === id);
+  const paper = of('paper', p.paperId);
+  const ink = of('ink', p.printerId);
+  const inkEach = ink ? eachCents(ink) : 0;
+  const all = [
+    paper && { item: paper, amount: paper.unit === 'metres' ? p.rollM : p.sheets },
+    ink && inkEach > 0 && { item: ink, amount: Math.round((p.inkCents / inkEach) * 10) / 10 },
+  ];
+  return all.filter((t): t is Taken => !!t && t.amount > 0);
+}
+
+type Given = Pick<Movement, 'at' | 'jobId'> & { readonly newId: () => string };
+
+export const printedLines = (taken: readonly Taken[], { newId, ...given }: Given): readonly Movement[] =>
+  taken.map(({ item, amount }) =>
+    line({ ...given, id: newId(), itemId: item.id, kind: 'printed', change: -amount }),
+  );
+
+/** The lines that answer others: what they took lies there again. */
+export const putBackLines = (lines: readonly Movement[], { newId, ...given }: Given): readonly Movement[] =>
+  lines.map((l) =>
+    line({ ...given, id: newId(), itemId: l.itemId, kind: 'put-back', change: -l.change, note: 'printed' }),
+  );
+
+/** Sheets each job has had printed, less those taken back. Rolls are cut by length and are not counted as sheets. */
+export function sheetsPrinted(
+  items: readonly StockItem[],
+  lines: readonly Movement[],
+): Readonly<Record<string, number>> {
+  const sheets = new Set(items.filter((i) => i.kind === 'paper' && i.unit === 'sheets').map((i) => i.id));
+  const by: Record<string, number> = {};
+  for (const l of lines) {
+    const counts = l.kind === 'printed' || (l.kind === 'put-back' && l.note === 'printed');
+    if (counts && l.jobId !== null && sheets.has(l.itemId)) by[l.jobId] = (by[l.jobId] ?? 0) - l.change;
+  }
+  return by;
+}
