@@ -45,8 +45,10 @@ export function CircuitRow({ day, circuit, x, y, height }: Props) {
         strokeDasharray="7 4"
       />
       <text
-        x={LEFT_PX + 6}
+        x="100%"
+        dx={-8}
         y={up(c.carriesA) + 13}
+        textAnchor="end"
         className="fill-act-deep font-label text-fine font-semibold"
         stroke="var(--color-board)"
         strokeWidth={3}

@@ -1,7 +1,6 @@
 'use client';
 
 import { useLiveQuery } from 'dexie-react-hooks';
-import { PackageMinus } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { rollMOf } from '@/core/plan/sheetCost';
@@ -33,9 +32,7 @@ export function PrintedSheets() {
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>
-        <Button>
-          <PackageMinus size={18} aria-hidden /> Printed
-        </Button>
+        <Button>Printed</Button>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
