@@ -10,6 +10,7 @@ import { worstFirst, type Finding } from '@/core/figures/figure';
 import { allFindings, terracePlanOf } from '@/core/plan/plan';
 import { isListed } from '@/core/preflight/check';
 import { Button } from '@/ui/Button';
+import { PopoverBox } from '@/ui/PopoverBox';
 import { Say } from '@/ui/units';
 import { WriteInLog } from '../look/WriteInLog';
 import { useJob } from './jobContext';
@@ -53,29 +54,21 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
               {all.length - 1} more
             </Button>
           </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content
-              side="top"
-              align="end"
-              sideOffset={8}
-              className="z-30 max-h-[60vh] w-[28rem] max-w-[92vw] overflow-auto border-2 border-ink bg-sheet p-3"
-              aria-label="All findings"
-            >
-              <ul className="grid gap-2">
-                {all.map((f) => (
-                  <li key={f.id}>
-                    <button
-                      type="button"
-                      onClick={() => go(f.terrace)}
-                      className="w-full text-left hover:bg-board"
-                    >
-                      <FindingLine finding={f} here={terrace} />
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            </Popover.Content>
-          </Popover.Portal>
+          <PopoverBox label="All findings" align="end" width="w-[28rem]">
+            <ul className="grid gap-2">
+              {all.map((f) => (
+                <li key={f.id}>
+                  <button
+                    type="button"
+                    onClick={() => go(f.terrace)}
+                    className="w-full text-left hover:bg-board"
+                  >
+                    <FindingLine finding={f} here={terrace} />
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </PopoverBox>
         </Popover.Root>
       )}
       {terrace === 'look' && (

@@ -5,6 +5,7 @@ import { DropdownMenu, Popover } from 'radix-ui';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { Button } from '@/ui/Button';
+import { PopoverBox } from '@/ui/PopoverBox';
 import { copiesText } from './copies';
 import { Say } from '@/ui/units';
 import { useJob } from '../job/jobContext';
@@ -130,36 +131,28 @@ function Checklist() {
           <ListChecks size={18} aria-hidden /> Printer settings
         </Button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="top"
-          align="start"
-          sideOffset={6}
-          aria-label="Printer settings"
-          className="z-30 w-[30rem] max-w-[92vw] border-2 border-ink bg-sheet p-4"
-        >
-          <p className="mb-1 font-name text-name font-semibold">{printer.name}</p>
-          <ul className="grid">
-            {checklist.map((line, i) => (
-              <li key={i}>
-                <label className="flex min-h-10 items-center gap-3 leading-snug">
-                  <input
-                    type="checkbox"
-                    checked={done.has(i)}
-                    onChange={() =>
-                      setDone((d) => new Set(d.has(i) ? [...d].filter((x) => x !== i) : [...d, i]))
-                    }
-                    className="size-5 shrink-0 accent-strata-3"
-                  />
-                  <span>
-                    <Say phrase={line} />
-                  </span>
-                </label>
-              </li>
-            ))}
-          </ul>
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverBox label="Printer settings" width="w-[30rem]">
+        <p className="mb-1 font-name text-name font-semibold">{printer.name}</p>
+        <ul className="grid">
+          {checklist.map((line, i) => (
+            <li key={i}>
+              <label className="flex min-h-10 items-center gap-3 leading-snug">
+                <input
+                  type="checkbox"
+                  checked={done.has(i)}
+                  onChange={() =>
+                    setDone((d) => new Set(d.has(i) ? [...d].filter((x) => x !== i) : [...d, i]))
+                  }
+                  className="size-5 shrink-0 accent-strata-3"
+                />
+                <span>
+                  <Say phrase={line} />
+                </span>
+              </label>
+            </li>
+          ))}
+        </ul>
+      </PopoverBox>
     </Popover.Root>
   );
 }

@@ -10,6 +10,7 @@ import { loadItems, loadPrinted, putBackPrinted, takePrinted } from '@/data/shel
 import { Button } from '@/ui/Button';
 import { notify, notifyProblem } from '@/ui/notify';
 import { NumberField } from '@/ui/NumberField';
+import { PopoverBox } from '@/ui/PopoverBox';
 import { useJob } from '../job/jobContext';
 
 const MOST_SHEETS = 999;
@@ -34,17 +35,9 @@ export function PrintedSheets() {
       <Popover.Trigger asChild>
         <Button>Printed</Button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="top"
-          align="start"
-          sideOffset={6}
-          aria-label="Sheets printed"
-          className="z-30 w-[26rem] max-w-[92vw] border-2 border-ink bg-sheet p-4"
-        >
-          <TakeOff layout={layout} onDone={() => setOpen(false)} />
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverBox label="Sheets printed" width="w-[26rem]">
+        <TakeOff layout={layout} onDone={() => setOpen(false)} />
+      </PopoverBox>
     </Popover.Root>
   );
 }

@@ -5,6 +5,7 @@ import { Popover } from 'radix-ui';
 import type { Job } from '@/core/job/job';
 import { mm } from '@/core/units/quantity';
 import { Button } from '@/ui/Button';
+import { PopoverBox } from '@/ui/PopoverBox';
 import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { Select } from '@/ui/Select';
@@ -118,38 +119,31 @@ function OtherJobs({ onChange }: { onChange: (ids: string[]) => void }) {
           <ChevronDown size={16} aria-hidden />
         </Button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={4}
-          aria-label="Jobs on the same sheets"
-          className="z-30 w-80 max-w-[92vw] border-2 border-ink bg-sheet p-3"
-        >
-          <p className="mb-1 text-fine leading-snug text-soft">
-            Pieces of these jobs are laid on the same sheets.
-          </p>
-          <ul className="grid">
-            {others.map((r) => (
-              <li key={r.id}>
-                <label className="flex min-h-10 items-center gap-2 font-label text-base font-medium">
-                  <input
-                    type="checkbox"
-                    checked={sharedJobIds.includes(r.id)}
-                    disabled={!sharedJobIds.includes(r.id) && sharedJobIds.length >= 8}
-                    onChange={(e) =>
-                      onChange(
-                        e.target.checked ? [...sharedJobIds, r.id] : sharedJobIds.filter((id) => id !== r.id),
-                      )
-                    }
-                    className="size-5 accent-strata-3"
-                  />
-                  {r.job.name}
-                </label>
-              </li>
-            ))}
-          </ul>
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverBox label="Jobs on the same sheets" side="bottom" align="end" width="w-80">
+        <p className="mb-1 text-fine leading-snug text-soft">
+          Pieces of these jobs are laid on the same sheets.
+        </p>
+        <ul className="grid">
+          {others.map((r) => (
+            <li key={r.id}>
+              <label className="flex min-h-10 items-center gap-2 font-label text-base font-medium">
+                <input
+                  type="checkbox"
+                  checked={sharedJobIds.includes(r.id)}
+                  disabled={!sharedJobIds.includes(r.id) && sharedJobIds.length >= 8}
+                  onChange={(e) =>
+                    onChange(
+                      e.target.checked ? [...sharedJobIds, r.id] : sharedJobIds.filter((id) => id !== r.id),
+                    )
+                  }
+                  className="size-5 accent-strata-3"
+                />
+                {r.job.name}
+              </label>
+            </li>
+          ))}
+        </ul>
+      </PopoverBox>
     </Popover.Root>
   );
 }
