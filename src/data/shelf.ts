@@ -10,7 +10,14 @@ import {
   runLines,
   type Balance,
 } from '@/core/stock/ledger';
-import { printedLines, putBackLines, sheetsPrinted, takenBy, type Printing } from '@/core/stock/printing';
+import {
+  isPrinting,
+  printedLines,
+  putBackLines,
+  sheetsPrinted,
+  takenBy,
+  type Printing,
+} from '@/core/stock/printing';
 import type { Run } from '@/core/shop/run';
 import { movementSchema, stockItemSchema, type Movement, type StockItem } from '@/core/shop/stock';
 import { db as theDb, type MesaDb } from './db';
@@ -226,8 +233,9 @@ export const takeParts = (
 
 /** Sheets said to be printed, by job. */
 export async function loadPrinted(db: MesaDb = theDb): Promise<Readonly<Record<string, number>>> {
-  const [items, lines] = await Promise.all([loadItems(db), loadMovements(db)]);
-  return sheetsPrinted(items, lines);
+  // Few lines of a ledger are of printings: only those are worth checking.
+  const [items, rows] = await Promise.all([loadItems(db), db.movements.filter(isPrinting).toArray()]);
+  return sheetsPrinted(items, linesOf(rows));
 }
 
 /** Takes what a printing took off the shelf; gives the lines, so that it can be put back. */

@@ -211,9 +211,8 @@ export function dayPlays(
   { problem, policy }: Pick<DayPlan, 'problem' | 'policy'>,
   part: number,
   parts: number,
-  wanted = PLAYS,
 ): Drawn {
-  const count = playsFor(wanted, simulate(problem, policy).events);
+  const count = playsFor(PLAYS, simulate(problem, policy).events);
   return draw(problem, policy, Math.ceil(count / parts), part);
 }
 

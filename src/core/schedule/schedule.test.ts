@@ -104,6 +104,23 @@ describe('a course worked by hand', () => {
     expect(on?.hotS).toBeCloseTo(1200, 6);
   });
 
+  test('while nobody tapes, a press stays cold that would be hot long before its load', () => {
+    const [route] = ONE.routes;
+    const line = SMALL.presses[0];
+    if (!route || !line) throw new Error('no press');
+    const four = { ...ONE, pieces: 4, sheets: 0, cut: 4, prepareS: 300, routes: [{ ...route, atOnce: 4 }] };
+    const held = { ...route, press: 1, cycle: [{ hands: true, s: 2000, logSd: 0 }] };
+    const other = { ...ONE, id: 'other', pieces: 1, sheets: 0, taped: 1, routes: [held] };
+    const busy: Problem = {
+      ...SMALL,
+      presses: [line, { ...line, id: 'q', hotFromS: 0 }],
+      work: [four, other],
+    };
+    // The hands are held for 2000 s, then tape 1200 s; 300 s before that ends the press is turned on.
+    const { on } = simulate(busy, plain(busy), { keep: true });
+    expect(on.find((o) => o.press === 0)?.fromS).toBeCloseTo(2900, 6);
+  });
+
   test('a load that would not be out before the break waits until after it', () => {
     const withBreak = {
       ...SMALL,

@@ -36,6 +36,9 @@ export function takenBy(items: readonly StockItem[], p: Printing): readonly Take
   return all.filter((t): t is Taken => !!t && t.amount > 0);
 }
 
+/** Says of a line that puts back what it puts back. */
+const PRINTED = 'printed';
+
 type Given = Pick<Movement, 'at' | 'jobId'> & { readonly newId: () => string };
 
 export const printedLines = (taken: readonly Taken[], { newId, ...given }: Given): readonly Movement[] =>
@@ -46,8 +49,12 @@ export const printedLines = (taken: readonly Taken[], { newId, ...given }: Given
 /** The lines that answer others: what they took lies there again. */
 export const putBackLines = (lines: readonly Movement[], { newId, ...given }: Given): readonly Movement[] =>
   lines.map((l) =>
-    line({ ...given, id: newId(), itemId: l.itemId, kind: 'put-back', change: -l.change, note: 'printed' }),
+    line({ ...given, id: newId(), itemId: l.itemId, kind: 'put-back', change: -l.change, note: PRINTED }),
   );
+
+/** Whether a line is of a printing, or takes one back. */
+export const isPrinting = (l: Pick<Movement, 'kind' | 'note'>): boolean =>
+  l.kind === 'printed' || (l.kind === 'put-back' && l.note === PRINTED);
 
 /** Sheets each job has had printed, less those taken back. Rolls are cut by length and are not counted as sheets. */
 export function sheetsPrinted(
@@ -57,8 +64,8 @@ export function sheetsPrinted(
   const sheets = new Set(items.filter((i) => i.kind === 'paper' && i.unit === 'sheets').map((i) => i.id));
   const by: Record<string, number> = {};
   for (const l of lines) {
-    const counts = l.kind === 'printed' || (l.kind === 'put-back' && l.note === 'printed');
-    if (counts && l.jobId !== null && sheets.has(l.itemId)) by[l.jobId] = (by[l.jobId] ?? 0) - l.change;
+    if (isPrinting(l) && l.jobId !== null && sheets.has(l.itemId))
+      by[l.jobId] = (by[l.jobId] ?? 0) - l.change;
   }
   return by;
 }
