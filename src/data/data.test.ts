@@ -12,7 +12,17 @@ import { MesaDb } from './db';
 import { bringJobFile, checkShopFile, jobFileText, restoreShop, shopFileText } from './files';
 import { contentId } from './ids';
 import { saveIdOf } from './journal';
-import { addJob, copyJob, listJobs, openJob, removeJob, restoreJob, saveJob, startJob } from './jobs';
+import {
+  addJob,
+  copyJob,
+  keepAsCopy,
+  listJobs,
+  openJob,
+  removeJob,
+  restoreJob,
+  saveJob,
+  startJob,
+} from './jobs';
 import { loadDemo, seedIfEmpty } from './seed';
 import { writeLog } from './log';
 import { changeSettings, loadShop, removeThing, saveBlank } from './shop';
@@ -104,7 +114,7 @@ test('one log entry written twice is one entry', async () => {
   const d = await demo();
   const [entry] = (await loadShop(d)).log;
   if (!entry) throw new Error('none');
-  const mine = { ...entry, id: 'tapped' };
+  const mine = { ...entry, id: 'tapped', at: entry.at + 60_000 };
   const both = await Promise.all([writeLog(mine, d), writeLog(mine, d)]);
   expect(both.map((r) => r.ok && r.value).sort()).toEqual([false, true]);
   expect(await d.log.where('id').equals('tapped').count()).toBe(1);
@@ -258,6 +268,61 @@ describe('jobs', () => {
       look: { marks: [] },
     });
     expect(copy.ok && copy.value.id).not.toBe(job.id);
+  });
+
+  const done = (job: Job): Job => ({
+    ...job,
+    ladder: {
+      platenC: 190,
+      on: 'strips',
+      prior: { neededLn: 3, neededSd: 1, limitLn: 5, limitSd: 1, correlation: 0, pieceSd: 0.1 },
+      rungs: [{ at: 1, dwellS: 60, answer: 'good' }],
+    },
+    heat: { dwellS: 61 },
+    day: { dueAtMin: 600, pins: [{ pressId: 'tumbler-press-a', from: 5 }], waits: true },
+    sell: { ...job.sell, customer: 'Ines', priceCents: 900 },
+    finish: {
+      ...job.finish,
+      done: ['box'],
+      packed: 12,
+      labels: { ...job.finish.labels, text: 'Hand wash', taken: 3 },
+    },
+  });
+
+  test('a duplicate starts with nothing done: not packed, not placed in the day, not tested, not sold', async () => {
+    const d = await demo();
+    const job = done(await jobOf(d, 'star-party-tumblers'));
+    const copy = await copyJob(job, 'Again', d);
+    if (!copy.ok) throw new Error(copy.problem.what);
+    const fresh = newJob(copy.value.id, 'Again');
+    expect(copy.value).toEqual({
+      ...job,
+      id: copy.value.id,
+      name: 'Again',
+      prepared: [],
+      look: fresh.look,
+      heat: {},
+      load: {},
+      reprint: null,
+      ladder: null,
+      day: fresh.day,
+      sell: fresh.sell,
+      finish: { ...job.finish, done: [], packed: 0, labels: { ...job.finish.labels, taken: 0 } },
+    });
+  });
+
+  test('edits kept as a copy are kept whole, but what was packed is counted once', async () => {
+    const d = await demo();
+    const job = done(await jobOf(d, 'star-party-tumblers'));
+    const copy = await keepAsCopy(job, 'Mine', d);
+    if (!copy.ok) throw new Error(copy.problem.what);
+    expect(copy.value).toEqual({
+      ...job,
+      id: copy.value.id,
+      name: 'Mine',
+      finish: { ...job.finish, packed: 0 },
+    });
+    expect(await jobOf(d, copy.value.id)).toEqual(copy.value);
   });
 });
 

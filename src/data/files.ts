@@ -24,7 +24,7 @@ import { allTables, db as theDb, type MesaDb, type PictureRecord } from './db';
 import { newId } from './ids';
 import { listJobs } from './jobs';
 import { addToLog } from './log';
-import { loadShop } from './shop';
+import { loadShop, settingsUnreadable } from './shop';
 import { stored } from './storage';
 
 /** Pictures the jobs hold that are kept as bytes; those the application draws are made again from their seed. */
@@ -214,6 +214,8 @@ export async function bringJobFile(text: string, db: MesaDb = theDb): Promise<Re
   if (!file.ok) return file;
   const pictures = checkPictures(file.value.pictures, 'Job file');
   if (!pictures.ok) return pictures;
+  const unread = await settingsUnreadable(db);
+  if (unread) return unread;
   return stored('Job file', async () => {
     // A bench with no work on it yet becomes the file's bench, so that the job plans the same.
     const clean = await untouched(db);

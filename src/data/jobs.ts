@@ -6,12 +6,13 @@ import type { Run } from '@/core/shop/run';
 import { db as theDb, type JobRecord, type MesaDb, type PictureRecord } from './db';
 import { newId } from './ids';
 import { dropUnsaved, saveIdOf } from './journal';
+import { asideOf, type SetAside } from './setAside';
 import { stored } from './storage';
 
 export interface JobList {
   readonly jobs: readonly JobRecord[];
   /** Jobs whose records can no longer be read; kept, and said. */
-  readonly unreadable: readonly string[];
+  readonly unreadable: readonly SetAside[];
 }
 
 const byDue = (a: JobRecord, b: JobRecord): number =>
@@ -20,11 +21,11 @@ const byDue = (a: JobRecord, b: JobRecord): number =>
 export async function listJobs(db: MesaDb = theDb): Promise<JobList> {
   const rows = await db.jobs.toArray();
   const jobs: JobRecord[] = [];
-  const unreadable: string[] = [];
+  const unreadable: SetAside[] = [];
   for (const row of rows) {
     const parsed = jobSchema.safeParse(row.job);
     if (parsed.success) jobs.push({ ...row, job: parsed.data });
-    else unreadable.push(row.id);
+    else unreadable.push(asideOf('job', row));
   }
   return { jobs: jobs.sort(byDue), unreadable };
 }
@@ -35,6 +36,10 @@ export async function openJob(id: string, db: MesaDb = theDb): Promise<JobRecord
   const parsed = jobSchema.safeParse(row.job);
   return parsed.success ? { ...row, job: parsed.data } : null;
 }
+
+/** Whether a job that cannot be opened is kept all the same. */
+export const isKept = async (id: string, db: MesaDb = theDb): Promise<boolean> =>
+  (await db.jobs.where('id').equals(id).count()) > 0;
 
 export const addJob = (job: Job, db: MesaDb = theDb, now: number = Date.now()): Promise<Result<string>> =>
   stored('Job', () =>
@@ -148,19 +153,30 @@ export const restoreJob = (removed: RemovedJob, db: MesaDb = theDb): Promise<Res
     }),
   );
 
-/** Another job with the same decisions, nothing pressed. */
+/** Another job with the same decisions and nothing done: nothing pressed, packed, tested, sold or placed in the day. */
 export async function copyJob(job: Job, name: string, db: MesaDb = theDb): Promise<Result<Job>> {
-  const fresh = newJob('x', 'x');
+  const fresh = newJob(newId('job'), name);
   const copy: Job = {
     ...job,
-    id: newId('job'),
+    id: fresh.id,
     name,
     prepared: [],
     look: fresh.look,
     heat: {},
     load: {},
     reprint: null,
+    ladder: null,
+    day: fresh.day,
+    sell: fresh.sell,
+    finish: { ...job.finish, done: [], packed: 0, labels: { ...job.finish.labels, taken: 0 } },
   };
+  const added = await addJob(copy, db);
+  return added.ok ? { ok: true, value: copy } : added;
+}
+
+/** Edits of a job kept beside it as a job of their own. What was packed stays with the job itself. */
+export async function keepAsCopy(job: Job, name: string, db: MesaDb = theDb): Promise<Result<Job>> {
+  const copy: Job = { ...job, id: newId('job'), name, finish: { ...job.finish, packed: 0 } };
   const added = await addJob(copy, db);
   return added.ok ? { ok: true, value: copy } : added;
 }

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { readJobFile } from '@/core/formats/jobFile';
 import { newJob } from '@/core/job/job';
 import { MesaDb } from './db';
-import { clearUnsaved, noteInDb, noteOf, noteUnsaved, readUnsaved, saveIdOf } from './journal';
+import { clearUnsaved, holdsUnkept, noteInDb, noteOf, noteUnsaved, readUnsaved, saveIdOf } from './journal';
 
 const held = new Map<string, string>();
 let n = 0;
@@ -88,6 +88,19 @@ test('a browser that refuses is answered, not crashed on', async () => {
       throw new Error('denied');
     },
   });
-  expect(noteUnsaved(note('edit-1'))).toBe(false);
-  expect(await readUnsaved('a', fresh())).toBeNull();
+  const d = fresh();
+  const refused = note('edit-1');
+  noteUnsaved(refused);
+  // Nothing keeps it but the page: it is found again there, and leaving the page is asked about.
+  expect(holdsUnkept()).toBe(true);
+  expect(await readUnsaved('a', d)).toEqual(refused);
+  // As soon as the database has it, the page may go.
+  await noteInDb(refused, d);
+  expect(holdsUnkept()).toBe(false);
+  expect(await readUnsaved('a', d)).toEqual(refused);
+  noteUnsaved(note('edit-2'));
+  await clearUnsaved('a', 'edit-1', d);
+  expect(holdsUnkept()).toBe(true);
+  await clearUnsaved('a', 'edit-2', d);
+  expect(holdsUnkept()).toBe(false);
 });

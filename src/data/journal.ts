@@ -52,20 +52,31 @@ function parseNote(raw: unknown): Note | null {
   return { id: `edit-over-${baseRev}`, over: [revId(baseRev)], at: 0, version: NEWEST, job };
 }
 
-/** False where the browser refuses; the save to the database still follows. */
-export function noteUnsaved(note: Note): boolean {
+/** Notes that the browser refused to keep anywhere: they last as long as the page. */
+const onlyHere = new Map<string, Note>();
+
+/** Whether edits are held by this page and nowhere else: leaving it would lose them. */
+export const holdsUnkept = (): boolean => onlyHere.size > 0;
+
+function forget(jobId: string, id: string | null): void {
+  if (id === null || onlyHere.get(jobId)?.id === id) onlyHere.delete(jobId);
+}
+
+/** Notes an edit in this tab’s storage; where the browser refuses, in the page itself until the database has it. */
+export function noteUnsaved(note: Note): void {
+  const jobId = note.job.id;
   try {
-    localStorage.setItem(keyOf(note.job.id), JSON.stringify(note));
-    return true;
+    localStorage.setItem(keyOf(jobId), JSON.stringify(note));
+    onlyHere.delete(jobId);
   } catch {
-    return false;
+    onlyHere.set(jobId, note);
   }
 }
 
 /** The same note in the database. What is wrong there is said by the save that follows. */
 export const noteInDb = (note: Note, db: MesaDb = theDb): Promise<void> =>
   db.notes.put({ jobId: note.job.id, note }).then(
-    () => undefined,
+    () => forget(note.job.id, note.id),
     () => undefined,
   );
 
@@ -86,8 +97,8 @@ const noteOfDb = (jobId: string, db: MesaDb): Promise<Note | null> =>
 
 /** The newest note of a job, wherever it outlived its tab. */
 export async function readUnsaved(jobId: string, db: MesaDb = theDb): Promise<Note | null> {
-  const [a, b] = [noteOfTab(jobId), await noteOfDb(jobId, db)];
-  return a && b ? (a.at >= b.at ? a : b) : (a ?? b);
+  const notes = [onlyHere.get(jobId) ?? null, noteOfTab(jobId), await noteOfDb(jobId, db)];
+  return notes.reduce((a, b) => (a && b ? (a.at >= b.at ? a : b) : (a ?? b)), null);
 }
 
 function dropFromTab(jobId: string, id: string | null): void {
@@ -101,6 +112,7 @@ function dropFromTab(jobId: string, id: string | null): void {
 /** Clears the note of one edit, or with `id` null any; a later edit’s stays, of this tab or another. */
 async function drop(jobId: string, id: string | null, db: MesaDb): Promise<void> {
   dropFromTab(jobId, id);
+  forget(jobId, id);
   try {
     await db.transaction('rw', db.notes, async () => {
       const there = id === null ? null : (await db.notes.get(jobId))?.note;

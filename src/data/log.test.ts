@@ -16,6 +16,7 @@ import {
   newestOfJob,
   newestOnPress,
   wholeLog,
+  writeLog,
 } from './log';
 import { standing } from '@/core/shop/standing';
 import { mark } from '@/core/look/testLooks';
@@ -212,5 +213,44 @@ test('a merge is whole or not at all, and counted once however often it is broug
   const broken = await mergeIntoLog([entry('c')], [{ id: undefined } as never], d);
   expect(broken.ok).toBe(false);
   expect(await d.log.count()).toBe(3);
+  d.close();
+});
+
+test('one inspection saved in two tabs at once is one entry; the same verdict a minute later is another', async () => {
+  const d = fresh();
+  const said = { at: 1_000_000, good: 3, corrects: null };
+  const both = await Promise.all([
+    writeLog(entry('tab-a', said), d),
+    writeLog(entry('tab-b', { ...said, at: said.at + 900 }), d),
+  ]);
+  expect(both.map((r) => r.ok && r.value).sort()).toEqual([false, true]);
+  expect(await d.log.count()).toBe(1);
+  const other = await writeLog(entry('tab-c', { ...said, at: said.at + 1000, good: 4 }), d);
+  const later = await writeLog(entry('tab-d', { ...said, at: said.at + 60_000 }), d);
+  expect([other, later].map((r) => r.ok && r.value)).toEqual([true, true]);
+  expect(await d.log.count()).toBe(3);
+  d.close();
+});
+
+test('settings that differ in the time of a later pass prove nothing of each other; a time said twice is the same', async () => {
+  const d = fresh();
+  const settings = { ...BASE.settings, passes: 2, dwellS: 45, laterDwellS: 15 };
+  const same = { ...settings, laterDwellS: null };
+  await put(d, [
+    entry('short', { verdict: 'good', good: 40, settings, corrects: null }),
+    entry('equal', { verdict: 'good', good: 2, settings: same, corrects: null }),
+    entry('said', { verdict: 'good', good: 1, settings: { ...settings, laterDwellS: 45 }, corrects: null }),
+  ]);
+  const recipe = (id: string, of: LogEntry['settings']) => ({
+    id,
+    blankId: BASE.blankId,
+    pressId: BASE.pressId,
+    settings: of,
+    load: null,
+    keptAt: 1,
+  });
+  const both = [recipe('r-short', settings), recipe('r-equal', same)];
+  expect(await goodBehind(both, d)).toEqual({ 'r-short': 40, 'r-equal': 3 });
+  for (const r of both) expect(goodPiecesBehind(r, await wholeLog(d))).toBe((await goodBehind([r], d))[r.id]);
   d.close();
 });

@@ -3,10 +3,11 @@ import type { ProvenCounts } from '@/core/heat/choose';
 import { faultsOf } from '@/core/look/gather';
 import { NONE_CONFIRMED, type ConfirmedCounts } from '@/core/look/shopTable';
 import type { JobTally } from '@/core/look/tally';
-import { mergeLog, nameOf, type LogMerge } from '@/core/log/merge';
+import { idsOf, mergeLog, type LogMerge } from '@/core/log/merge';
 import type { Result } from '@/core/basics/result';
+import { sameContent } from '@/core/basics/same';
 import { CAUSE_IDS, FAULT_IDS } from '@/core/shop/faultIds';
-import type { HeatSettings } from '@/core/shop/heatSettings';
+import { settingsKey } from '@/core/shop/heatSettings';
 import { logEntrySchema, type LogEntry, type Recipe } from '@/core/shop/records';
 import { corrected } from '@/core/shop/standing';
 import { db as theDb, type LogRecord, type MesaDb, type PictureRecord, type TallyRecord } from './db';
@@ -25,9 +26,6 @@ function entryOf(record: LogRecord): LogEntry | null {
 }
 
 const entriesOf = (records: readonly LogRecord[]): LogEntry[] => records.flatMap((r) => entryOf(r) ?? []);
-
-const settingsKey = (s: HeatSettings): string =>
-  [s.platenC, s.dwellS, s.passes, s.timerStart, s.pressure, s.peel, s.coolDownC].join('|');
 
 const heatTallyId = (of: Pick<LogEntry, 'blankId' | 'pressId' | 'settings'>): string =>
   `heat ${of.blankId} ${of.pressId} ${settingsKey(of.settings)}`;
@@ -101,11 +99,23 @@ export async function addToLog(db: MesaDb, entries: readonly LogEntry[]): Promis
   return fresh.length;
 }
 
-/** Writes an entry once: the same one again, by a second tap, changes nothing. True where it was new. */
+/** Two entries of one job that say the same within this time are one inspection, saved in two tabs or by two taps. */
+const ONE_INSPECTION_MS = 5000;
+
+async function saidJustNow(db: MesaDb, entry: LogEntry): Promise<boolean> {
+  const near = await db.log
+    .where('[jobId+at]')
+    .between([entry.jobId, entry.at - ONE_INSPECTION_MS], [entry.jobId, entry.at + ONE_INSPECTION_MS])
+    .toArray();
+  return entriesOf(near).some((e) => sameContent({ ...e, id: entry.id, at: entry.at }, entry));
+}
+
+/** Writes an entry once: the same one again, by a second tap or from a second tab, changes nothing. True where it was new. */
 export const writeLog = (entry: LogEntry, db: MesaDb = theDb): Promise<Result<boolean>> =>
   stored('Logbook', () =>
     db.transaction('rw', db.log, db.tallies, async () => {
-      return (await addToLog(db, [logEntrySchema.parse(entry)])) > 0;
+      const read = logEntrySchema.parse(entry);
+      return !(await saidJustNow(db, read)) && (await addToLog(db, [read])) > 0;
     }),
   );
 
@@ -222,9 +232,11 @@ export const mergeIntoLog = (
 ): Promise<Result<LogMerge>> =>
   stored('Logbook', () =>
     db.transaction('rw', db.log, db.tallies, db.pictures, async () => {
-      // One whose name is taken by another may have come before, under the name made of its contents.
-      const ids = incoming.flatMap((e) => [e.id, nameOf(e, 'log')]);
-      const own = entriesOf((await db.log.bulkGet(ids)).filter((r) => r !== undefined));
+      const ids = incoming.flatMap(idsOf);
+      // An entry whose id was changed elsewhere may be here under the id it had: it is found by its moment.
+      const moments = [...new Set(incoming.filter((e) => e.id.startsWith('log-')).map((e) => e.at))];
+      const [byId, byMoment] = [await db.log.bulkGet(ids), await db.log.where('at').anyOf(moments).toArray()];
+      const own = entriesOf([...byId.filter((r) => r !== undefined), ...byMoment]);
       const merged = mergeLog(own, incoming);
       await addToLog(db, merged.add);
       await db.pictures.bulkPut([...pictures]);

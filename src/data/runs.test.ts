@@ -166,6 +166,17 @@ test('a press that is on with another job is refused in words; what a press hold
   expect(await hands('c', d)).toEqual([3]);
 });
 
+test('a stale screen that lays a piece that is good already is told so, and nothing is stored', async () => {
+  const d = await demo();
+  await startRun(named('a'), d);
+  await throughOne('a', d);
+  const before = (await loadShop(d)).runs[0]?.events.length;
+  const lay = await addRunEvent('a', { kind: 'lay', at: 99, pieces: PIECES.slice(0, 1) }, null, d);
+  expect(lay.ok ? '' : lay.problem.what).toBe('Piece 1 is pressed and good already.');
+  expect((await loadShop(d)).runs[0]?.events.length).toBe(before);
+  expect(await hands('a', d)).toEqual([2]);
+});
+
 test('taking back counts even where the step before it has only just been stored', async () => {
   const d = await demo();
   await startRun(aRun('a'), d);

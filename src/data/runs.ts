@@ -1,21 +1,18 @@
 import { fail, ok, type Result } from '@/core/basics/result';
 import { freePieces, isOn, nextPieces, withState, type RunWithState } from '@/core/run/pieces';
-import { foldEvent, foldOn } from '@/core/run/run';
+import { foldEvent, foldOn, goodBefore } from '@/core/run/run';
 import { sizeOf } from '@/core/run/chain';
 import { runSchema, type Run, type RunEvent } from '@/core/shop/run';
 import { db as theDb, type MesaDb } from './db';
+import { readRows } from './setAside';
 import { followRun } from './shelf';
 import { stored } from './storage';
 
 const WHERE = 'Press';
 
-/** Runs of a job as they stand in the database; one that cannot be read is left out, and left alone. */
-async function readRuns(of: Promise<unknown[]>): Promise<readonly RunWithState[]> {
-  return (await of).flatMap((r) => {
-    const parsed = runSchema.safeParse(r);
-    return parsed.success ? [withState(parsed.data)] : [];
-  });
-}
+/** Runs as they stand in the database; one that cannot be read is left out, and left alone. */
+const readRuns = async (of: Promise<unknown[]>): Promise<readonly RunWithState[]> =>
+  readRows('run', await of, runSchema).read.map(withState);
 
 const pieceWords = (numbers: readonly number[]): string =>
   numbers.length === 1 ? `Piece ${numbers[0]} is` : `Pieces ${numbers.join(', ')} are`;
@@ -27,7 +24,14 @@ const pieceWords = (numbers: readonly number[]): string =>
 export async function startRun(run: Run, db: MesaDb = theDb): Promise<Result<string>> {
   const done = await stored(WHERE, () =>
     db.transaction('rw', db.runs, async (): Promise<Result<string>> => {
-      const all = await readRuns(db.runs.toArray());
+      const { read, aside } = readRows('run', await db.runs.toArray(), runSchema);
+      if (aside.some((a) => a.jobId === run.jobId))
+        return fail(
+          'A run of this job is kept but cannot be read by this version: what it pressed would be pressed again.',
+          WHERE,
+          'Update Mesa Drift; or save the run to a file and remove it, on any page of the shop.',
+        );
+      const all = read.map(withState);
       const here = all.find((r) => isOn(r) && r.run.press.id === run.press.id);
       if (here && here.run.jobId === run.jobId) return ok(here.run.id);
       if (here)
@@ -55,6 +59,19 @@ function withNext(run: Run, event: RunEvent, ofJob: readonly RunWithState[]): Ru
   if (!run.queue || sizeOf(after.state.loads) === sizeOf(before.state.loads)) return event;
   const runs = ofJob.map((r) => (r.run.id === run.id ? { run, state: before.state } : r));
   return { ...event, next: [...nextPieces(run, runs, run.load?.piecesAtOnce ?? 1)] };
+}
+
+/** Pieces that are to be laid and came out good in this run already, as a stale screen may ask; in words, else null. */
+function goodAlready(run: Run, event: RunEvent): Result<never> | null {
+  if (event.kind !== 'lay') return null;
+  const good = goodBefore(withState(run).state.loads, event.pieces).map((p) => p.number);
+  return good.length === 0
+    ? null
+    : fail(
+        `${pieceWords(good.toSorted((a, b) => a - b))} pressed and good already.`,
+        WHERE,
+        'Lay other pieces. To press one again, count it as spoiled first.',
+      );
 }
 
 /** Numbers of pieces this run would hold that another run of the job holds or has finished. */
@@ -88,6 +105,8 @@ export async function addRunEvent(
       async (): Promise<Result<boolean>> => {
         const run = runSchema.parse(await db.runs.get(runId));
         if (after !== null && run.events.length !== after) return ok(false);
+        const again = goodAlready(run, event);
+        if (again) return again;
         const ofJob = await readRuns(db.runs.where('jobId').equals(run.jobId).toArray());
         const next: Run = { ...run, events: [...run.events, withNext(run, event, ofJob)] };
         const held = heldElsewhere(next, ofJob);

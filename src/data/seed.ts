@@ -8,7 +8,7 @@ import { allTables, db as theDb, type MesaDb } from './db';
 import { listJobs } from './jobs';
 import { addToLog } from './log';
 import { putBooks } from './books';
-import { loadShop, loadThings } from './shop';
+import { loadShop, loadThings, settingsUnreadable } from './shop';
 import { benchFacts, keepStatuses, statusKeys } from './statuses';
 import { stored } from './storage';
 
@@ -52,7 +52,8 @@ export const seedIfEmpty = (
   });
 
 /** Adds the demo's jobs and records to a shop with no jobs, at a person's wish. */
-export const loadDemo = (db: MesaDb = theDb, today: Date = new Date()): Promise<Result<void>> =>
+export const loadDemo = async (db: MesaDb = theDb, today: Date = new Date()): Promise<Result<void>> =>
+  (await settingsUnreadable(db)) ??
   stored('Shop', async () => {
     const demo = await startingThings(true, today);
     await db.transaction('rw', allTables(db), async () => {

@@ -7,38 +7,63 @@ import { recipeSchema, type Recipe } from '@/core/shop/records';
 import { runSchema } from '@/core/shop/run';
 import { DEFAULT_SETTINGS, settingsSchema, type Settings } from '@/core/shop/settings';
 import { byName, type Shop } from '@/core/shop/shop';
-import type { Result } from '@/core/basics/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 import { db as theDb, type MesaDb } from './db';
 import { wholeLog } from './log';
+import { asideOf, readRows, type RecordKind, type SetAside } from './setAside';
 import { stored } from './storage';
 
-/** Records that no longer match their schema are left where they are and left out of the plan. */
-async function readable<T>(table: Table<unknown, string>, schema: z.ZodMiniType<T>): Promise<T[]> {
-  const rows = await table.toArray();
-  return rows.flatMap((row) => {
-    const parsed = schema.safeParse(row);
-    return parsed.success ? [parsed.data] : [];
-  });
-}
-
-async function loadSettings(db: MesaDb = theDb): Promise<Settings> {
+/** The settings as stored; null where they are there and cannot be read. */
+async function storedSettings(db: MesaDb): Promise<Settings | null> {
   const row = await db.settings.get('shop');
-  const parsed = settingsSchema.safeParse(row?.settings);
-  return parsed.success ? parsed.data : DEFAULT_SETTINGS;
+  if (!row) return DEFAULT_SETTINGS;
+  const parsed = settingsSchema.safeParse(row.settings);
+  return parsed.success ? parsed.data : null;
 }
 
-/** All the shop's things but its log, checked. By name. */
-export async function loadThings(db: MesaDb = theDb): Promise<Shop> {
-  const [settings, blanks, presses, papers, recipes, runs] = await Promise.all([
-    loadSettings(db),
-    readable(db.blanks, blankSchema),
-    readable(db.presses, pressSchema),
-    readable(db.papers, paperSchema),
-    readable(db.recipes, recipeSchema),
-    readable(db.runs, runSchema),
-  ]);
-  return byName({ settings, blanks, presses, papers, recipes, runs, log: [] });
+const UNREADABLE_SETTINGS = fail(
+  'The shop’s settings are kept but cannot be read by this version. Nothing was changed.',
+  'Settings',
+  'Save them to a file and start with fresh settings, on any page of the shop; or update Mesa Drift.',
+);
+
+/** A problem in words where the shop’s settings cannot be read: writing others would lose them. */
+export const settingsUnreadable = async (db: MesaDb = theDb): Promise<Result<never> | null> =>
+  (await storedSettings(db)) === null ? UNREADABLE_SETTINGS : null;
+
+export interface Things {
+  readonly shop: Shop;
+  readonly aside: readonly SetAside[];
 }
+
+/** All the shop's things but its log, checked, by name; and the records that cannot be read. */
+export async function readThings(db: MesaDb = theDb): Promise<Things> {
+  const rows = <T>(kind: RecordKind, table: Table<unknown, string>, schema: z.ZodMiniType<T>) =>
+    table.toArray().then((all) => readRows(kind, all, schema));
+  const [settings, blanks, presses, papers, recipes, runs] = await Promise.all([
+    storedSettings(db),
+    rows('blank', db.blanks, blankSchema),
+    rows('press', db.presses, pressSchema),
+    rows('paper', db.papers, paperSchema),
+    rows('recipe', db.recipes, recipeSchema),
+    rows('run', db.runs, runSchema),
+  ]);
+  const unread = settings ? [] : [asideOf('settings', await db.settings.get('shop'))];
+  return {
+    shop: byName({
+      settings: settings ?? DEFAULT_SETTINGS,
+      blanks: [...blanks.read],
+      presses: [...presses.read],
+      papers: [...papers.read],
+      recipes: [...recipes.read],
+      runs: [...runs.read],
+      log: [],
+    }),
+    aside: [...unread, ...[blanks, presses, papers, recipes, runs].flatMap((r) => r.aside)],
+  };
+}
+
+export const loadThings = async (db: MesaDb = theDb): Promise<Shop> => (await readThings(db)).shop;
 
 /** The whole shop with its log, for files. */
 export async function loadShop(db: MesaDb = theDb): Promise<Shop> {
@@ -46,16 +71,23 @@ export async function loadShop(db: MesaDb = theDb): Promise<Shop> {
   return { ...things, log };
 }
 
-/** Changes the settings as they stand in the database now, so that two changes at once both last. */
-export const changeSettings = (
+/**
+ * Changes the settings as they stand in the database now, so that two changes at once both last. Settings that cannot be read are not written
+ * over.
+ */
+export const changeSettings = async (
   change: (now: Settings) => Settings,
   db: MesaDb = theDb,
-): Promise<Result<string>> =>
-  stored('Settings', () =>
-    db.transaction('rw', db.settings, async () =>
-      db.settings.put({ id: 'shop', settings: settingsSchema.parse(change(await loadSettings(db))) }),
-    ),
+): Promise<Result<string>> => {
+  const done = await stored('Settings', () =>
+    db.transaction('rw', db.settings, async (): Promise<Result<string>> => {
+      const now = await storedSettings(db);
+      if (!now) return UNREADABLE_SETTINGS;
+      return ok(await db.settings.put({ id: 'shop', settings: settingsSchema.parse(change(now)) }));
+    }),
   );
+  return done.ok ? done.value : done;
+};
 
 export const saveBlank = (blank: Blank, db: MesaDb = theDb): Promise<Result<string>> =>
   stored('Blank', () => db.blanks.put(blankSchema.parse(blank)));

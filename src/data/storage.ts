@@ -1,3 +1,5 @@
+import '@/core/basics/zodSetup';
+import * as z from 'zod/mini';
 import { fail, ok, type Result } from '@/core/basics/result';
 
 const names = (error: unknown): string => {
@@ -28,6 +30,15 @@ export function storageProblem(error: unknown, where: string): Result<never> {
       'This browser refuses to store anything here.',
       where,
       'Leave private browsing, or save the job to a file before closing.',
+    );
+  }
+  if (error instanceof z.core.$ZodError) {
+    const [issue] = error.issues;
+    const at = issue?.path.map(String).join(' › ') ?? '';
+    return fail(
+      `Something in it is missing or out of range${at === '' ? '' : ` (${at.slice(0, 80)})`}: ${issue?.message ?? 'it cannot be read.'}`,
+      where,
+      'Nothing was changed. Reload the page, then try again.',
     );
   }
   const why = error instanceof Error && error.message !== '' ? error.message : 'The browser gave no reason.';

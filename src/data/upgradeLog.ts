@@ -46,3 +46,62 @@ export async function indexLog(tx: Transaction): Promise<void> {
     });
   await tx.table('tallies').bulkPut([...counts.values()]);
 }
+
+interface Settings11 {
+  readonly platenC: number;
+  readonly dwellS: number;
+  readonly laterDwellS: number | null;
+  readonly passes: number;
+  readonly timerStart: string;
+  readonly pressure: string;
+  readonly peel: string;
+  readonly coolDownC: number | null;
+}
+interface Entry11 {
+  readonly id: string;
+  readonly at: number;
+  readonly corrects: string | null;
+  readonly blankId: string;
+  readonly pressId: string;
+  readonly verdict: string;
+  readonly good: number;
+  readonly spoiled: number;
+  readonly settings: Settings11;
+}
+
+/** Ids of entries that no longer count: those corrected, and of two corrections of one entry the older. */
+function corrected(entries: readonly Entry11[]): ReadonlySet<string> {
+  const gone = new Set<string>();
+  const newest = new Map<string, Entry11>();
+  for (const e of entries) {
+    if (e.corrects === null) continue;
+    gone.add(e.corrects);
+    const other = newest.get(e.corrects);
+    const later = !other || e.at > other.at || (e.at === other.at && e.id > other.id);
+    if (other) gone.add(later ? other.id : e.id);
+    if (later) newest.set(e.corrects, e);
+  }
+  return gone;
+}
+
+/** Version 11: good pieces are counted by the time of later passes as well. */
+export async function countBySettings(tx: Transaction): Promise<void> {
+  const gone = corrected((await tx.table('log').where('corrects').above('').toArray()) as Entry11[]);
+  const counts = new Map<string, { id: string; good: number; spoiled: number; entries: number }>();
+  await tx.table('log').each((e: Entry11) => {
+    const s = e.settings as Settings11 | undefined;
+    if (!s || e.verdict !== 'good' || gone.has(e.id)) return;
+    const later = s.passes > 1 ? (s.laterDwellS ?? s.dwellS) : s.dwellS;
+    const key = [s.platenC, s.dwellS, later, s.passes, s.timerStart, s.pressure, s.peel, s.coolDownC].join(
+      '|',
+    );
+    const id = `heat ${e.blankId} ${e.pressId} ${key}`;
+    const t = counts.get(id) ?? { id, good: 0, spoiled: 0, entries: 0 };
+    t.good += Number(e.good) || 0;
+    t.spoiled += Number(e.spoiled) || 0;
+    t.entries += 1;
+    counts.set(id, t);
+  });
+  await tx.table('tallies').where('id').startsWith('heat ').delete();
+  await tx.table('tallies').bulkPut([...counts.values()]);
+}

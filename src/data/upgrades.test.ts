@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { readShopFile } from '@/core/formats/jobFile';
 import { shopSchema } from '@/core/shop/shop';
 import { MesaDb } from './db';
-import { jobTallies, newestEntries } from './log';
+import type { LogEntry } from '@/core/shop/records';
+import { goodBehind, jobTallies, newestEntries } from './log';
 import { listJobs, openJob } from './jobs';
 import { loadShop } from './shop';
 import { DB_VERSIONS } from './upgrades';
@@ -35,6 +36,13 @@ const FIFTH = {
 };
 const { standings: _, looks: __, ...KEPT } = FIFTH;
 const SIXTH = { ...KEPT, jobStatuses: 'id', analyses: 'id' };
+const TENTH = {
+  ...SIXTH,
+  log: 'id, at, corrects, [jobId+at], [blankId+pressId+at]',
+  stockItems: 'id',
+  movements: 'id, itemId, runId, at',
+  quotes: 'id, jobId, number',
+};
 const WRITTEN = [
   { db: 1, file: 1, stores: FIRST },
   { db: 2, file: 2, stores: FIRST },
@@ -45,6 +53,7 @@ const WRITTEN = [
   { db: 7, file: 6, stores: SIXTH },
   { db: 8, file: 7, stores: SIXTH },
   { db: 9, file: 8, stores: { ...SIXTH, log: 'id, at, corrects, [jobId+at], [blankId+pressId+at]' } },
+  { db: 10, file: 9, stores: TENTH },
 ];
 
 const FIXTURES = join(__dirname, '../core/formats/fixtures');
@@ -90,6 +99,54 @@ describe.each(WRITTEN)('a database of version $db', ({ db, file, stores }) => {
     if (db < 5) expect((await jobTallies([first?.id ?? ''], d))[first?.id ?? '']?.good).toBe(5);
     d.close();
   });
+});
+
+test('counts of good pieces kept by settings without the time of later passes are made again with it', async () => {
+  const name = await written(10, 9, TENTH);
+  const old = new Dexie(name);
+  await old.open();
+  const [base] = (await old.table('log').toArray()) as LogEntry[];
+  if (!base) throw new Error('no entry');
+  const settings = { ...base.settings, passes: 2, dwellS: 45 };
+  const made = (id: string, good: number, laterDwellS: number | null, corrects: string | null = null) => ({
+    ...base,
+    id,
+    at: base.at + good,
+    verdict: 'good',
+    good,
+    corrects,
+    settings: { ...settings, laterDwellS },
+  });
+  await old
+    .table('log')
+    .bulkPut([made('a', 40, 15), made('b', 3, null), made('c', 5, 15), made('d', 2, 15, 'c')]);
+  const key = [
+    settings.platenC,
+    45,
+    2,
+    settings.timerStart,
+    settings.pressure,
+    settings.peel,
+    settings.coolDownC,
+  ];
+  await old.table('tallies').put({
+    id: `heat ${base.blankId} ${base.pressId} ${key.join('|')}`,
+    good: 45,
+    spoiled: 0,
+    entries: 3,
+  });
+  old.close();
+  const d = new MesaDb(name);
+  const recipe = (id: string, laterDwellS: number | null) => ({
+    id,
+    blankId: base.blankId,
+    pressId: base.pressId,
+    settings: { ...settings, laterDwellS },
+    load: null,
+    keptAt: 1,
+  });
+  expect(await goodBehind([recipe('short', 15), recipe('equal', null)], d)).toEqual({ short: 42, equal: 3 });
+  d.close();
 });
 
 test('a database written by a newer version is refused in words and left as it is', async () => {

@@ -5,7 +5,7 @@ import { fail, ok, type Result } from '@/core/basics/result';
 import { formatQuantity } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
 import { mm, fineMm } from '@/core/units/quantity';
-import { TypedField } from './TypedField';
+import { TypedField, type Taken } from './TypedField';
 import { useUnits, useSay } from './units';
 
 interface Props {
@@ -20,7 +20,7 @@ interface Props {
   readonly fine?: boolean;
   readonly width?: string;
   readonly signed?: boolean;
-  readonly onValue: (mm: number) => void;
+  readonly onValue: (mm: number) => Taken;
 }
 
 /** A length in the shop's unit, typed as people write it. */

@@ -2,7 +2,7 @@
 
 import { fail, ok } from '@/core/basics/result';
 import { readMoney } from '@/core/money/money';
-import { TypedField } from './TypedField';
+import { TypedField, type Taken } from './TypedField';
 
 interface Props {
   readonly label: string;
@@ -13,7 +13,7 @@ interface Props {
   readonly width?: string;
   /** Nothing is an amount too, but not everywhere. */
   readonly least?: number;
-  readonly onCents: (cents: number) => void;
+  readonly onCents: (cents: number) => Taken;
 }
 
 /** An amount of money, typed to the hundredth at most. */

@@ -2,7 +2,7 @@
 
 import { useCallback } from 'react';
 import { fail, ok, type Result } from '@/core/basics/result';
-import { TypedField } from './TypedField';
+import { TypedField, type Taken } from './TypedField';
 
 interface Props {
   readonly label: string;
@@ -14,7 +14,7 @@ interface Props {
   readonly whole?: boolean;
   readonly byHand?: boolean;
   readonly width?: string;
-  readonly onValue: (value: number) => void;
+  readonly onValue: (value: number) => Taken;
 }
 
 /** A plain number in a stated range. */

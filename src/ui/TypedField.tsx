@@ -4,6 +4,9 @@ import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import type { Result } from '@/core/basics/result';
 import { useRemember } from './restore';
 
+/** What became of a value: nothing to wait for, or whether it was stored. */
+export type Taken = void | Promise<boolean>;
+
 interface Props<T> {
   readonly label: string;
   readonly hideLabel?: boolean;
@@ -11,7 +14,8 @@ interface Props<T> {
   readonly text: string;
   readonly unit?: string;
   readonly parse: (text: string) => Result<T>;
-  readonly onValue: (value: T) => void;
+  /** What was typed stays in the field where the answer is that it was not stored. */
+  readonly onValue: (value: T) => Taken;
   /** The value in force, kept exactly while the field is typed in: Escape brings it back, not its rounded text. */
   readonly value?: T;
   /** Set by hand: shown as taken. */
@@ -46,14 +50,25 @@ function useTyped<T>({
   /** What took effect last since the field was entered; the text in force may be drawn a moment after it. */
   const sent = useRef<string | null>(null);
 
+  /** What could not be stored stays in the field, to be tried again, unless something else was typed meanwhile. */
+  const keepDraft = (typed: string) => {
+    if (sent.current !== typed) return;
+    sent.current = null;
+    setDraft(typed);
+    setWrong('Not stored. Press Enter here to try again.');
+  };
+
   const take = (typed: string, leaving: boolean) => {
+    // A field that was only entered says nothing: the value may have been changed elsewhere meanwhile.
+    if (!typedIn.current) return true;
     const parsed = parse(typed);
     if (parsed.ok) {
       setWrong(null);
       const overtaken = sent.current !== null && sent.current !== typed;
       if (typed !== text || overtaken || (guessed && typedIn.current)) {
         sent.current = typed;
-        onValue(parsed.value);
+        const taken = onValue(parsed.value);
+        if (taken instanceof Promise) void taken.then((stored) => stored || keepDraft(typed));
       }
     } else if (leaving) {
       setWrong(`${parsed.problem.what} ${parsed.problem.wayOut}`);
@@ -66,7 +81,7 @@ function useTyped<T>({
     setDraft(null);
     setWrong(null);
     before.current = null;
-    if (!was || (sent.current === null && was.text === text)) return;
+    if (!was || sent.current === null) return;
     const parsed = parse(was.text);
     if (was.bringBack) was.bringBack();
     else if (was.value !== undefined) onValue(was.value);
@@ -92,17 +107,16 @@ function useTyped<T>({
       before.current = { text, value, bringBack: remember?.() ?? null };
       typedIn.current = false;
       sent.current = null;
-      // What could not be read stands there still, to be put right; another text would lose the selection.
-      setDraft((left) => left ?? text);
     },
     /** Told of every input: a change event is not sent where the same figure is typed over itself. */
     touch: () => (typedIn.current = true),
     type: (typed: string) => {
+      typedIn.current = true;
       setDraft(typed);
       take(typed, false);
     },
     settle: () => {
-      if (before.current && draft !== null && take(draft, true)) setDraft(null);
+      if (before.current && take(draft ?? text, true) && typedIn.current) setDraft(null);
     },
     restore,
   };

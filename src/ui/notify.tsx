@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState, useSyncExternalStore, type CSSProperties } from 'react';
-import { problemText, type Problem } from '@/core/basics/result';
+import { problemText, type Problem, type Result } from '@/core/basics/result';
 
 /** A message at the foot of the page. */
 interface Message {
@@ -31,6 +31,26 @@ const subscribe = (f: () => void): (() => void) => {
 export const notify = (text: string, action?: Message['action']): void =>
   put([...waiting, { text, wrong: false, forMs: action ? 8000 : 4500, ...(action ? { action } : {}) }]);
 
+/**
+ * Says what was taken out, and offers it back. What could not be put back stays offered until it is: the message is then the only place that
+ * holds it.
+ */
+export function notifyUndo(text: string, undo: () => Promise<Result<unknown>>, forMs = 8000): void {
+  const back = () =>
+    void undo().then((r) => {
+      if (r.ok) holding.delete(undo);
+      else {
+        holding.add(undo);
+        notifyUndo(`Not restored yet. ${problemText(r.problem)}`, undo, Infinity);
+      }
+    });
+  put([...waiting, { text, wrong: forMs === Infinity, forMs, action: { label: 'Undo', onClick: back } }]);
+}
+
+const holding = new Set<() => Promise<Result<unknown>>>();
+/** Whether a message holds something that is stored nowhere else: leaving the page would lose it. */
+export const holdsUnrestored = (): boolean => holding.size > 0;
+
 /** Says what went wrong, where, and the way out; it stays long enough to be read at arm's length. */
 export const notifyProblem = (problem: Problem): void =>
   put([...waiting, { text: problemText(problem), wrong: true, forMs: 12000 }]);
@@ -38,7 +58,11 @@ export const notifyProblem = (problem: Problem): void =>
 export const notifyWrong = (text: string): void => put([...waiting, { text, wrong: true, forMs: 12000 }]);
 
 function show({ toast }: Sonner, m: Message): void {
-  const options = { duration: m.forMs, ...(m.action ? { action: m.action } : {}) };
+  const options = {
+    duration: m.forMs,
+    dismissible: m.forMs !== Infinity,
+    ...(m.action ? { action: m.action } : {}),
+  };
   if (m.wrong) toast.error(m.text, options);
   else toast(m.text, options);
 }

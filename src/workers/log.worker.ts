@@ -5,6 +5,7 @@ import { laidMarks, overlay, type Overlay } from '@/core/look/overlay';
 import { corrected } from '@/core/shop/standing';
 import { db, type LogRecord } from '@/data/db';
 import { entriesById } from '@/data/log';
+import { logAside } from '@/data/setAside';
 
 /*
  * Holds what every entry is filtered by, in order of time. It is read once, a stretch at a time, and afterwards only what is new.
@@ -92,6 +93,8 @@ const api = {
       tookMs,
     };
   },
+  /** Entries that cannot be read: looked for once, after the log has been read. */
+  aside: () => logAside(),
   ids: (query: LogQuery): readonly string[] => filterRows(rows, gone, query).map((r) => r.id),
   /** The newest entries with something marked, laid over each other. */
   overlay: async (query: LogQuery): Promise<Overlay> => {

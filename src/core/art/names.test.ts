@@ -5,7 +5,17 @@ import { DRAWN_PICTURES } from './drawn';
 import { csvText, isFormula } from '../formats/csv';
 import { decodeText, readNames } from '../formats/namesList';
 import { newJob, type Job } from '../job/job';
-import { chosenNames, countOf, listText, pictureNamed, piecesOf, withNames, withoutNames } from './names';
+import {
+  chosenNames,
+  countNote,
+  countOf,
+  listText,
+  pictureNamed,
+  piecesOf,
+  totalOf,
+  withNames,
+  withoutNames,
+} from './names';
 
 const read = (text: string) => {
   const r = readNames(text);
@@ -46,6 +56,32 @@ describe('reading', () => {
     const { notes } = read('Name,Team\nAmaro\nBrisa,=HYPERLINK("x")\nCorin,Moon');
     expect(notes.join(' ')).toMatch(/1 row has more or fewer cells/);
     expect(notes.join(' ')).toMatch(/1 cell begins like a formula/);
+  });
+
+  test.each(['1e9', '0x10', '−3', '-3', '1.5', '1000', 'two'])(
+    'a count of %s is one piece, and is said',
+    (count) => {
+      const r = readNames(`name,count\nAda,${count}\nBo,3`);
+      if (!r.ok) throw new Error(r.problem.what);
+      expect(totalOf(r.value.names)).toBe(4);
+      expect(countNote(r.value.names)).toBe(
+        `1 row does not say a whole number from 0 to 999 (“${count}”): 1 piece each.`,
+      );
+    },
+  );
+
+  test('whole counts and nought are taken without a word; without a count column there is none', () => {
+    const r = readNames('name,count\nAda,0\nBo,999');
+    expect(r.ok && [totalOf(r.value.names), countNote(r.value.names)]).toEqual([999, null]);
+    const plain = readNames('Ada\nBo');
+    expect(plain.ok && countNote(plain.value.names)).toBeNull();
+  });
+
+  test('a name that is cut off is said', () => {
+    const r = readNames(`${'A'.repeat(5000)}\nBo`);
+    if (!r.ok) throw new Error(r.problem.what);
+    expect(r.value.names.rows[0]?.[0]).toHaveLength(120);
+    expect(r.value.notes.join(' ')).toContain('1 cell is longer than 120 letters');
   });
 
   test('what cannot be read says so', () => {

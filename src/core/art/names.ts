@@ -1,5 +1,6 @@
 import { textLayer, type Art, type Names, type PictureRef } from '../job/art';
 import type { Job } from '../job/job';
+import { wholeOf } from '../units/number';
 
 /** The cell of a row in a column, trimmed; '' where there is none. */
 export const cellOf = (names: Names, row: readonly string[], column: string): string =>
@@ -16,11 +17,30 @@ export function pictureNamed(names: Names, cell: string): PictureRef | null {
   );
 }
 
-/** How many of a row's piece are wanted: 1 where nothing sensible is said, 0 where nought is. */
-export function countOf(names: Names, row: readonly string[]): number {
+const MOST_OF_ONE = 999;
+
+/** The count a row says, from 0 to 999; null where it says none that can be used. */
+function countSaid(names: Names, row: readonly string[]): number | null {
   if (names.countColumn === null) return 1;
-  const n = Number(cellOf(names, row, names.countColumn));
-  return Number.isInteger(n) && n >= 0 && n <= 999 ? n : 1;
+  const n = wholeOf(cellOf(names, row, names.countColumn));
+  return n !== null && n <= MOST_OF_ONE ? n : null;
+}
+
+/** How many of a row's piece are wanted: 1 where nothing sensible is said, 0 where nought is. */
+export const countOf = (names: Names, row: readonly string[]): number => countSaid(names, row) ?? 1;
+
+/** Counts that were not understood, each taken as one piece, in words; null where all were. */
+export function countNote(names: Names): string | null {
+  const { countColumn } = names;
+  if (countColumn === null) return null;
+  const odd = names.rows
+    .filter((r) => countSaid(names, r) === null)
+    .map((r) => cellOf(names, r, countColumn));
+  if (odd.length === 0) return null;
+  const shown = [...new Set(odd)]
+    .slice(0, 3)
+    .map((c) => (c === '' ? 'an empty cell' : `“${c.slice(0, 20)}”`));
+  return `${odd.length} ${odd.length === 1 ? 'row does' : 'rows do'} not say a whole number from 0 to ${MOST_OF_ONE} (${shown.join(', ')}): 1 piece each.`;
 }
 
 export interface Piece {

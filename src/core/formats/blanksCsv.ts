@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import { blankSchema, type Blank, type Hole } from '../shop/blank';
 import { fail, ok, type Result } from '../basics/result';
-import { csvTable } from './csv';
+import { decimalOf } from '../units/number';
+import { csvTable, plainCell } from './csv';
 import { firstIssue } from './file';
 
 /**
@@ -112,19 +113,19 @@ export function blanksCsv(blanks: readonly Blank[]): string {
 }
 
 /** Takes back the apostrophe that defused a formula. */
-const plainText = (v: string | undefined): string => (v ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+const plainText = (v: string | undefined): string => plainCell(v).trim();
 const splitList = (v: string | undefined): string[] =>
   plainText(v)
     .split('\n')
     .map((x) => x.trim())
     .filter((x) => x !== '');
-const num = (v: string | undefined): number => Number(plainText(v).replace(',', '.') || NaN);
-const numbers = (v: string): number[] => v.split(/\s+/).map(Number);
+const num = (v: string | undefined): number => decimalOf(plainText(v)) ?? NaN;
+const numbers = (v: string): number[] => v.split(/\s+/).map(num);
 const points = (v: string): number[][] =>
   v
     .split(/\s+/)
     .filter((x) => x !== '')
-    .map((p) => p.split(':').map(Number));
+    .map((p) => p.split(':').map(num));
 
 function holeOf(text: string): unknown {
   const [form, ...rest] = text.split(/\s+/);

@@ -2,7 +2,7 @@ import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { blankSchema, type Blank } from '../shop/blank';
 import type { Result } from '../basics/result';
-import { readFile, type FileKind, type Upgrade } from './file';
+import { heldTwice, readFile, type FileKind, type Upgrade } from './file';
 import { list, type Step } from './upgrades/raw';
 import { TO_5 } from './upgrades/to5';
 import { TO_8 } from './upgrades/to8';
@@ -26,6 +26,7 @@ const BLANKS_FILE: FileKind<BlanksFile> = {
   version: 3,
   schema: blanksFileSchema,
   upgrades: [TO_5, TO_8].map(blanksBy),
+  wrong: (f) => heldTwice({ blank: f.blanks }),
 };
 
 export const blanksJson = (blanks: readonly Blank[]): string =>

@@ -111,6 +111,18 @@ describe('job file', () => {
 });
 
 describe('shop file', () => {
+  test('a job that stands in it twice is refused by name; twice the same is one', () => {
+    const twice = (second: Job) => readShopFile(fileText(makeShopFile([JOB, second], shop, [])));
+    const r = twice({ ...JOB, pieces: 99 });
+    expect(r.ok ? '' : r.problem.what).toContain(`the job “${JOB.name}” twice`);
+    expect(twice(JOB).ok).toBe(true);
+    const blank = shop.blanks[0];
+    if (!blank) throw new Error('none');
+    const things = makeShopFile([], { ...shop, blanks: [blank, { ...blank, name: 'Other' }] }, []);
+    const b = readShopFile(fileText(things));
+    expect(b.ok ? '' : b.problem.what).toContain('the blank “Other” twice');
+  });
+
   test('whole shop there and back', () => {
     const text = fileText(makeShopFile(jobs, shop, [PICTURE]));
     const r = readShopFile(text);

@@ -6,7 +6,7 @@ import { idSchema } from '../shop/common';
 import { booksSchema, NO_BOOKS, type Books } from '../shop/books';
 import { shopSchema, type Shop } from '../shop/shop';
 import type { Result } from '../basics/result';
-import { readFile, type FileKind } from './file';
+import { heldTwice, readFile, type FileKind } from './file';
 import { jobFileBy, shopFileBy, STEPS } from './upgrades/upgrades';
 
 /** Letters of base64 (RFC 4648) checked without a backtracking pattern: these strings run to megabytes. */
@@ -31,12 +31,22 @@ export const jobFileSchema = z.strictObject({
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 
+const thingsIn = (shop: Shop) => ({
+  blank: shop.blanks,
+  press: shop.presses,
+  paper: shop.papers,
+  recipe: shop.recipes,
+  run: shop.runs,
+  'log entry': shop.log,
+});
+
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: 'Job file',
   version: 9,
   schema: jobFileSchema,
   upgrades: STEPS.map(jobFileBy),
+  wrong: (f) => heldTwice(thingsIn(f.shop)),
 };
 
 export const shopFileSchema = z.strictObject({
@@ -55,6 +65,14 @@ export const SHOP_FILE: FileKind<ShopFile> = {
   version: 9,
   schema: shopFileSchema,
   upgrades: STEPS.map(shopFileBy),
+  wrong: (f) =>
+    heldTwice({
+      job: f.jobs,
+      ...thingsIn(f.shop),
+      'stock item': f.books.items,
+      'stock movement': f.books.movements,
+      quote: f.books.quotes,
+    }),
 };
 
 /** Only what one job draws on: its blank, press and papers, what the log says of them, and its own runs. */

@@ -1,62 +1,13 @@
 import Papa from 'papaparse';
 import { fail, ok, type Result } from '../basics/result';
-import { nameOf } from '../log/merge';
 import { BARE_ENTRY, logEntrySchema, type LogEntry } from '../shop/records';
-import type { Mark } from '../shop/mark';
-import { csvTable } from './csv';
+import { cellsOf, HEADINGS, type Heading } from '../log/cells';
+import { nameOf } from '../log/merge';
+import { decimalOf } from '../units/number';
+import { csvTable, plainCell } from './csv';
 import { firstIssue } from './file';
 
-const HEADINGS = [
-  'id',
-  'when',
-  'corrects',
-  'job id',
-  'job',
-  'blank id',
-  'blank',
-  'press id',
-  'press',
-  'by',
-  'verdict',
-  'good',
-  'spoiled',
-  'spoiled cost',
-  'temperature °C',
-  'time a pass s',
-  'later passes s',
-  'passes',
-  'timer starts',
-  'pressure',
-  'peel',
-  'fall to °C',
-  'time kept s',
-  'used paper',
-  'faults',
-  'cause',
-  'tried',
-  'transfer paper',
-  'printer',
-  'lot',
-  'note',
-] as const;
-type Row = Partial<Record<(typeof HEADINGS)[number], string>>;
-
-const num = (v: number | null): string | number => v ?? '';
-const point = (p: { readonly xMm: number; readonly yMm: number }): string =>
-  `${Math.round(p.xMm * 10) / 10},${Math.round(p.yMm * 10) / 10}`;
-
-/** A mark in a cell: fault, how bad, side, piece, place: `faded-edge 2 front 4 point 12,30`. */
-function markText({ fault, severity, side, piece, place }: Mark): string {
-  const where =
-    place.kind === 'point'
-      ? point(place)
-      : place.kind === 'edge'
-        ? place.edge
-        : place.kind === 'all'
-          ? ''
-          : place.points.map(point).join(' ');
-  return `${fault} ${severity} ${side} ${piece ?? '-'} ${place.kind} ${where}`.trim();
-}
+type Row = Partial<Record<Heading, string>>;
 
 function placeOf(kind: string | undefined, rest: readonly string[]): unknown {
   const points = rest.map((t) => {
@@ -81,53 +32,16 @@ function markOf(text: string, i: number): unknown {
   };
 }
 
-/** The log as CSV, units in the headings. Cells that a spreadsheet would run as formulas are defused. Photographs and the plan as it stood stay in the JSON. */
-export function logCsv(log: readonly LogEntry[]): string {
-  return csvTable(
-    HEADINGS,
-    log.map((e) => ({
-      id: e.id,
-      when: new Date(e.at).toISOString(),
-      corrects: e.corrects ?? '',
-      'job id': e.jobId,
-      job: e.jobName,
-      'blank id': e.blankId,
-      blank: e.blankName,
-      'press id': e.pressId,
-      press: e.pressName,
-      by: e.by ?? '',
-      verdict: e.verdict,
-      good: e.good,
-      spoiled: e.spoiled,
-      'spoiled cost': e.spoiledCostCents === null ? '' : (e.spoiledCostCents / 100).toFixed(2),
-      'temperature °C': e.settings.platenC,
-      'time a pass s': e.settings.dwellS,
-      'later passes s': num(e.settings.laterDwellS),
-      passes: e.settings.passes,
-      'timer starts': e.settings.timerStart,
-      pressure: e.settings.pressure,
-      peel: e.settings.peel,
-      'fall to °C': num(e.settings.coolDownC),
-      'time kept s': num(e.keptDwellS),
-      'used paper': e.paperState,
-      faults: e.marks.map(markText).join('\n'),
-      cause: e.cause ?? '',
-      tried: e.tried ?? '',
-      'transfer paper': e.paperName,
-      printer: e.printerName,
-      lot: e.lot,
-      note: e.note,
-    })),
-  );
-}
+/** The log as CSV. Cells that a spreadsheet would run as formulas are defused. Photographs and the plan as it stood stay in the JSON. */
+export const logCsv = (log: readonly LogEntry[]): string => csvTable(HEADINGS, log.map(cellsOf));
 
 const MOST_ROWS = 200_000;
 const where = 'Logbook table';
 const way = 'Nothing was changed. Put that row right and bring the table again.';
 
-const plain = (v: string | undefined): string => (v ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+const plain = (v: string | undefined): string => plainCell(v).trim();
 const number = (v: string | undefined): number | null =>
-  plain(v) === '' ? null : Number(plain(v).replace(',', '.'));
+  plain(v) === '' ? null : (decimalOf(plain(v)) ?? NaN);
 const id = (given: string, name: string): string =>
   given ||
   `from-${
@@ -179,7 +93,7 @@ function draftOf(r: Row): unknown {
     paperName: plain(r['transfer paper']),
     printerName: plain(r.printer),
     lot: plain(r.lot),
-    note: (r.note ?? '').replace(/^'(?=[=+\-@])/, ''),
+    note: plainCell(r.note),
   };
 }
 

@@ -4,6 +4,7 @@ import { fail, ok, type Result } from '../basics/result';
 import { isFormula } from './csv';
 
 const WHERE = 'Names list';
+const MOST_LETTERS = 120;
 
 /** Bytes of a text file: UTF-8 with or without its mark, UTF-16 with its mark, else the old Western page most programs mean. */
 export function decodeText(bytes: Uint8Array): Result<string> {
@@ -68,7 +69,8 @@ export function readNames(text: string): Result<ReadNames> {
       WHERE,
       'Close it, or take it out.',
     );
-  const rows = parsed.data.map((r) => r.map((c) => c.trim().slice(0, 120)));
+  const cut = parsed.data.flat().filter((c) => c.trim().length > MOST_LETTERS).length;
+  const rows = parsed.data.map((r) => r.map((c) => c.trim().slice(0, MOST_LETTERS)));
   const widest = Math.max(...rows.map((r) => r.length));
   if (widest > 12)
     return fail(
@@ -90,8 +92,15 @@ export function readNames(text: string): Result<ReadNames> {
   );
   const countColumn = columns.find((c) => COUNTS.test(c)) ?? null;
   const names: Names = { columns, rows: body, countColumn, pictures: [] };
-  return ok({ names, notes: notesOf(names, parsed.meta.delimiter, headed) });
+  return ok({ names, notes: [...notesOf(names, parsed.meta.delimiter, headed), ...cutNote(cut)] });
 }
+
+const cutNote = (cut: number): readonly string[] =>
+  cut === 0
+    ? []
+    : [
+        `${cut} ${cut === 1 ? 'cell is' : 'cells are'} longer than ${MOST_LETTERS} letters: the rest was cut off.`,
+      ];
 
 function notesOf(names: Names, separator: string, headed: boolean): readonly string[] {
   const odd = names.rows.filter((r) => r.length !== names.columns.length).length;

@@ -2,7 +2,8 @@ import Papa from 'papaparse';
 import { fail, ok, type Result } from '../basics/result';
 import { readMoney } from '../money/money';
 import { stockItemSchema, type StockItem } from '../shop/stock';
-import { csvTable } from './csv';
+import { decimalOf } from '../units/number';
+import { csvTable, plainCell } from './csv';
 import { firstIssue } from './file';
 
 /** The shelf as a table, a row an item; prices as the shop writes them, without its currency. */
@@ -57,7 +58,7 @@ export interface ReadRow {
   readonly onHand: number | null;
 }
 
-const plain = (v: string | undefined): string => (v ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+const plain = (v: string | undefined): string => plainCell(v).trim();
 const WHERE = 'Shelf table';
 
 function rowOf(
@@ -70,8 +71,8 @@ function rowOf(
   const way = 'Correct that row, then choose the file again. Nothing was changed.';
   const cell = (h: Heading) => plain(cells[h]);
   const numeric = (h: Heading, usual: number): number => {
-    const text = cell(h).replace(',', '.');
-    return text === '' ? usual : Number(text);
+    const text = cell(h);
+    return text === '' ? usual : (decimalOf(text) ?? NaN);
   };
   const money = (h: Heading): number => (cell(h) === '' ? 0 : (readMoney(cell(h), '') ?? Number.NaN));
   const badMoney = (['case costs', 'carriage'] as const).find((h) => Number.isNaN(money(h)));
@@ -95,8 +96,8 @@ function rowOf(
     lots: own?.lots ?? [],
   });
   if (!parsed.success) return fail(`${firstIssue(parsed.error)}`, where, way);
-  const text = cell('on hand').replace(',', '.');
-  const onHand = text === '' ? null : Number(text);
+  const text = cell('on hand');
+  const onHand = text === '' ? null : (decimalOf(text) ?? NaN);
   if (onHand !== null && (!Number.isFinite(onHand) || onHand < 0))
     return fail('What is on hand is 0 or more.', where, way);
   return ok({ item: parsed.data, onHand });

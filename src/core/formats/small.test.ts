@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { fromBase64, toBase64 } from './base64';
-import { csvText, isFormula } from './csv';
+import { csvText, isFormula, plainCell } from './csv';
 import { isSvg, svgFacts } from './svgSize';
 
 describe('base64', () => {
@@ -42,6 +42,36 @@ describe('a CSV cell', () => {
       expect(read?.slice(1)).toBe(cell);
     },
   );
+
+  test.each([' =1+1', '\n=1+1', '  @cmd', ' \t+1'])(
+    '%j is never run, spaces and line breaks before it or not',
+    (cell) => {
+      expect(isFormula(cell)).toBe(true);
+      expect(back([cell])[0]).toBe(`'${cell}`);
+    },
+  );
+
+  test('any text comes back as it was', () => {
+    const cell = fc.oneof(
+      fc.string({ maxLength: 20 }),
+      fc
+        .array(fc.constantFrom("'", '=', '-', '+', '@', ' ', '\t', '\n', 'a', '5'), { maxLength: 6 })
+        .map((c) => c.join('')),
+    );
+    fc.assert(
+      fc.property(
+        cell.filter((s) => !s.includes('\r')),
+        (text) =>
+          expect(
+            plainCell(
+              (Papa.parse<string[]>(csvText([[text, 'end']]), { delimiter: ',', newline: '\r\n' }).data[0] ??
+                [])[0],
+            ),
+          ).toBe(text),
+      ),
+      { numRuns: 2000 },
+    );
+  });
 
   test.each(['-5', '-5,2', '-.5', '-12.75', 'a=b', '5+5'])('%s is no formula', (cell) => {
     expect(isFormula(cell)).toBe(false);

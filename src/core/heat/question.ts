@@ -79,8 +79,7 @@ const named = new WeakMap<HeatSubject, string>();
 export function subjectKey(s: HeatSubject): string {
   const known = named.get(s);
   if (known) return known;
-  // Two short names of the same thing, made differently: together they do not meet by chance.
-  const key = `${keyOf(s)}${keyOf([s.seen, s.load])}`;
+  const key = keyOf(s);
   named.set(s, key);
   return key;
 }

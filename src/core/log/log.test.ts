@@ -4,7 +4,7 @@ import type { LogEntry } from '../shop/records';
 import { corrected, standing } from '../shop/standing';
 import { entryOf, mark } from '../look/testLooks';
 import { chartsOf, costChart, driftChart, faultChart, goodChart, keptChart, weekOf } from './charts';
-import { mergeLog } from './merge';
+import { mergeLog, nameOf } from './merge';
 import { filterRows, rowOf, WHOLE_LOG, withRows, type LogQuery, type LogRow } from './rows';
 
 const DAY = 24 * 3600_000;
@@ -243,6 +243,87 @@ describe('merging two logs', () => {
     expect(first.add[0]).toEqual({ ...theirs, id: first.add[0]?.id });
     expect(first.add[0]?.id).not.toBe('a');
     expect(mergeLog([mine, ...first.add], [theirs]).add).toEqual([]);
+  });
+});
+
+describe('two tablets that gave one id to different entries', () => {
+  // Ids from a small set, so that the two logs use the same ones for different entries; corrections name entries of their own log.
+  const tabletLog = (tablet: string) =>
+    fc
+      .array(
+        fc.record({
+          id: fc.constantFrom('a', 'b', 'c', 'd', 'e', 'f'),
+          at: fc.integer({ min: 1, max: 6 }),
+          good: fc.nat(9),
+          shared: fc.boolean(),
+          of: fc.nat(5),
+          corrects: fc.boolean(),
+        }),
+        { maxLength: 8 },
+      )
+      .map((rows) => {
+        const seen = new Map<string, LogEntry>();
+        for (const r of rows) {
+          if (seen.has(r.id)) continue;
+          const others = [...seen.keys()];
+          const corrects = r.corrects && others.length > 0 ? (others[r.of % others.length] ?? null) : null;
+          // An entry both tablets have says the same on both and was never a correction.
+          seen.set(
+            r.id,
+            r.shared
+              ? entryOf(r.id, { at: 0, good: 1, note: 'on both' })
+              : entryOf(r.id, { at: r.at, good: r.good, note: tablet, corrects }),
+          );
+        }
+        return [...seen.values()];
+      });
+  const join = (own: readonly LogEntry[], other: readonly LogEntry[]) => [
+    ...own,
+    ...mergeLog(own, other).add,
+  ];
+  /** What counts in a log, whatever its ids: entries by what they say, sorted. */
+  const counting = (log: readonly LogEntry[]) =>
+    standing(log)
+      .map((e) => JSON.stringify({ ...e, id: '', corrects: '' }))
+      .sort();
+  const saying = (log: readonly LogEntry[]) =>
+    log.map((e) => JSON.stringify({ ...e, id: '', corrects: '' })).sort();
+
+  test('merged either way round the same entries are there and the same ones count', () => {
+    fc.assert(
+      fc.property(tabletLog('A'), tabletLog('B'), (a, b) => {
+        const [ab, ba] = [join(a, b), join(b, a)];
+        expect(saying(ab)).toEqual(saying(ba));
+        expect(counting(ab)).toEqual(counting(ba));
+        // And back and forth as often as one likes.
+        expect(mergeLog(ab, ba).add).toEqual([]);
+        expect(mergeLog(ba, ab).add).toEqual([]);
+        expect(mergeLog(ab, b).add).toEqual([]);
+        expect(mergeLog(ab, a).add).toEqual([]);
+      }),
+      { numRuns: 1000 },
+    );
+  });
+
+  test('a correction goes on correcting the entry it was written for', () => {
+    const mine = [entryOf('a', { good: 5, note: 'A' })];
+    const theirs = [
+      entryOf('a', { good: 7, note: 'B' }),
+      entryOf('c', { at: 9, good: 6, note: 'B', corrects: 'a' }),
+    ];
+    const both = join(mine, theirs);
+    expect(
+      standing(both)
+        .map((e) => e.good)
+        .sort(),
+    ).toEqual([5, 6]);
+    expect(both.find((e) => e.id === 'c')?.corrects).toMatch(/^log-/);
+  });
+
+  test('an id given before ids knew the id they replace is still found', () => {
+    const theirs = entryOf('a', { note: 'theirs' });
+    const before = { ...theirs, id: nameOf(theirs, 'log') };
+    expect(mergeLog([entryOf('a', { note: 'mine' }), before], [theirs]).add).toEqual([]);
   });
 });
 

@@ -1,5 +1,5 @@
 import { boundsOf } from '../geometry/plane';
-import { keyOf } from '../memo/key';
+import { fnv32, keyOf } from '../memo/key';
 import type { ArtPlan } from './art';
 import type { Job } from '../job/job';
 import { cutIntoPanels, type PanelRequest, type Panels } from '../sheet/panels';
@@ -67,13 +67,16 @@ export function panelPlan(
   printer: Printer,
 ): PanelPlan | null {
   const { overlapMm, join, joins } = job.sheet.panels;
-  const forArt = keyOf([job.art, pattern.whole, paper.widthMm, paper.heightMm, overlapMm]);
+  const madeFor = [job.art, pattern.whole, paper.widthMm, paper.heightMm, overlapMm];
+  const forArt = keyOf(madeFor);
+  // Joins that were stored under the shorter key of before are still joins for this art.
+  const before = fnv32(madeFor);
   const panels = cutIntoPanels({
     whole: pattern.whole,
     rooms: roomMm({ paper, marginsMm: printer.marginsMm }),
     overlapMm,
     join,
-    found: joins,
+    found: joins.map((j) => (j.forArt === before ? { ...j, forArt } : j)),
     forArt,
     gaps: gapsOf(art, pattern),
   });

@@ -28,7 +28,7 @@ test('a spoiled piece is reprinted, by its name, until it comes out good in a la
   const spoil: RunEvent = {
     kind: 'spoiled',
     at: T0 + 100_000,
-    operationId: 'peel',
+    operationId: 'load',
     piece: 2,
     why: 'ghost',
     next: [must(ALL[2])],

@@ -1,6 +1,6 @@
 import { createLru, type Lru } from '../memo/memo';
 import type { Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
-import { foldOn, goodOf, spoiledOf, type Fold, type RunState } from './run';
+import { foldOn, goodOf, pieceKey, spoiledOf, type Fold, type RunState } from './run';
 
 /** A run with what its events come to. */
 export interface RunWithState {
@@ -87,9 +87,6 @@ export interface JobPieces {
   readonly reprints: readonly Reprint[];
 }
 
-/** A piece is known by its number and its name together: where a names list was changed, another has that number now. */
-const key = (p: RunPiece): string => `${p.number} ${p.name}`;
-
 interface Known {
   readonly good: ReadonlySet<string>;
   readonly inHand: ReadonlySet<string>;
@@ -100,16 +97,18 @@ interface Known {
 function knownFrom(runs: readonly RunWithState[]): Known {
   const apart = runs.filter((r) => r.run.queue);
   return {
-    good: new Set(apart.flatMap((r) => goodOf(r.state).map(key))),
-    inHand: new Set(apart.filter(isOn).flatMap((r) => r.state.inLoad.map(key))),
-    spoiled: new Map(apart.flatMap((r) => spoiledOf(r.state).map((s) => [key(s.piece), s.why] as const))),
+    good: new Set(apart.flatMap((r) => goodOf(r.state).map(pieceKey))),
+    inHand: new Set(apart.filter(isOn).flatMap((r) => r.state.inLoad.map(pieceKey))),
+    spoiled: new Map(
+      apart.flatMap((r) => spoiledOf(r.state).map((s) => [pieceKey(s.piece), s.why] as const)),
+    ),
   };
 }
 
 /** Of some pieces, those that are neither good nor in hand in any of these runs. */
 export function freePieces(of: readonly RunPiece[], runs: readonly RunWithState[]): readonly RunPiece[] {
   const { good, inHand } = knownFrom(runs);
-  return of.filter((p) => !good.has(key(p)) && !inHand.has(key(p)));
+  return of.filter((p) => !good.has(pieceKey(p)) && !inHand.has(pieceKey(p)));
 }
 
 /**
@@ -119,16 +118,16 @@ export function freePieces(of: readonly RunPiece[], runs: readonly RunWithState[
 export function jobPieces(all: readonly RunPiece[], runs: readonly RunWithState[]): JobPieces {
   const known = knownFrom(runs);
   const good = runs.reduce((n, r) => n + r.state.good, 0);
-  const matched = all.filter((p) => known.good.has(key(p))).length;
-  const left = all.filter((p) => !known.good.has(key(p))).slice(Math.max(0, good - matched));
+  const matched = all.filter((p) => known.good.has(pieceKey(p))).length;
+  const left = all.filter((p) => !known.good.has(pieceKey(p))).slice(Math.max(0, good - matched));
   return {
     good,
     spoiled: runs.reduce((n, r) => n + r.state.spoiled, 0),
     left,
-    free: left.filter((p) => !known.inHand.has(key(p))),
+    free: left.filter((p) => !known.inHand.has(pieceKey(p))),
     reprints: left
-      .filter((p) => known.spoiled.has(key(p)))
-      .map((piece) => ({ piece, why: known.spoiled.get(key(piece)) ?? null })),
+      .filter((p) => known.spoiled.has(pieceKey(p)))
+      .map((piece) => ({ piece, why: known.spoiled.get(pieceKey(piece)) ?? null })),
   };
 }
 
@@ -137,7 +136,7 @@ export function nextPieces(run: Run, runs: readonly RunWithState[], atOnce: numb
   const mine = runs.find((r) => r.run.id === run.id);
   const { inHand, spoiled } = knownFrom(mine ? [mine] : []);
   return freePieces(run.queue ?? [], runs)
-    .filter((p) => !inHand.has(key(p)) && !spoiled.has(key(p)))
+    .filter((p) => !inHand.has(pieceKey(p)) && !spoiled.has(pieceKey(p)))
     .slice(0, atOnce);
 }
 
@@ -147,7 +146,7 @@ export function toCome(runs: readonly RunWithState[]): number {
   const unnumbered = runs
     .filter((r) => isOn(r) && !r.run.queue)
     .reduce((n, r) => n + r.run.pieces - r.state.through - r.state.inLoad.length, 0);
-  return new Set(each.map(key)).size + unnumbered;
+  return new Set(each.map(pieceKey)).size + unnumbered;
 }
 
 /** Blanks that should still lie there: those counted when the newest run that counted began, less what went through since in any run of the job. */

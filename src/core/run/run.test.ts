@@ -322,6 +322,51 @@ test('other pieces are laid only before the press is closed', () => {
   expect(foldRun({ ...of, events: [...closed, lay] }).inLoad).toEqual(pieces(2));
 });
 
+test('a piece that came out good is neither laid nor queued again, whatever a stale screen asks', () => {
+  const of = queued(pieces(6), 2);
+  const through = CYCLE.map((id, i) => ({
+    ...done(id, 1 + i),
+    ...(i === CYCLE.length - 1 ? { next: pieces(2, 3) } : {}),
+  }));
+  const firstOver = foldRun({ ...of, events: through as RunEvent[] });
+  expect([firstOver.good, firstOver.inLoad]).toEqual([2, pieces(2, 3)]);
+  const lay = (of2: typeof of.queue): RunEvent => ({ kind: 'lay', at: T0 + 40_000, pieces: of2 ?? [] });
+  const laid = (numbers: typeof of.queue) =>
+    foldRun({ ...of, events: [...(through as RunEvent[]), lay(numbers)] });
+  // Pieces 1 and 2 are good: the whole of such a lay counts for nothing, and so does one piece named twice.
+  expect(laid(pieces(2))).toEqual(firstOver);
+  expect(laid([...pieces(1, 2), ...pieces(1, 5)])).toEqual(firstOver);
+  expect(laid([...pieces(1, 5), ...pieces(1, 5)])).toEqual(firstOver);
+  expect(laid(pieces(2, 5)).inLoad).toEqual(pieces(2, 5));
+  // A stored event that queues a good piece again leaves it out.
+  const again = through.map((e, i) =>
+    i === CYCLE.length - 1 ? { ...e, next: [...pieces(1, 2), ...pieces(1, 3)] } : e,
+  );
+  expect(foldRun({ ...of, events: again as RunEvent[] }).inLoad).toEqual(pieces(1, 3));
+});
+
+test('a piece spoiled in an earlier load may go in again, as a new print of it', () => {
+  const of = queued(pieces(4), 1);
+  const spoil: RunEvent = {
+    kind: 'spoiled',
+    operationId: 'load',
+    piece: 1,
+    at: T0 + 1000,
+    next: pieces(1, 2),
+  };
+  const lay: RunEvent = { kind: 'lay', at: T0 + 2000, pieces: pieces(1) };
+  expect(foldRun({ ...of, events: [spoil, lay] }).inLoad).toEqual(pieces(1));
+});
+
+test('spoiled said of an operation that is no longer in hand takes no piece', () => {
+  const of = queued(pieces(4), 2);
+  const late: RunEvent = { kind: 'spoiled', operationId: 'load', piece: 1, at: T0 + 3000 };
+  const one = [done('load', 1)];
+  expect(foldRun({ ...of, events: [...one, late] })).toEqual(foldRun({ ...of, events: one }));
+  const inTime: RunEvent = { ...late, operationId: must(CYCLE[1]) };
+  expect(foldRun({ ...of, events: [...one, inTime] }).spoiled).toBe(1);
+});
+
 test('taped pieces are used up as they go in, and come back when that is taken back', () => {
   const of = queued(pieces(6), 2);
   const taped: RunEvent = { kind: 'between', at: T0, what: 'taped', count: 3 };

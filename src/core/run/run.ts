@@ -76,9 +76,43 @@ const numbered = (run: Run, through: number): readonly RunPiece[] =>
     name: '',
   }));
 
+/** A piece is known by its number and its name together: where a names list was changed, another has that number now. */
+export const pieceKey = (p: RunPiece): string => `${p.number} ${p.name}`;
+
+/** Of some pieces, those that came out good in a load that is through: they are neither laid nor counted again. */
+export function goodBefore(loads: RunState['loads'], pieces: readonly RunPiece[]): readonly RunPiece[] {
+  const asked = new Map(pieces.map((p) => [pieceKey(p), p]));
+  const good: RunPiece[] = [];
+  for (let at = loads; at; at = at.before) {
+    const spoiled = new Set(at.last.spoiled.map((s) => pieceKey(s.piece)));
+    for (const p of at.last.pieces) {
+      const piece = asked.get(pieceKey(p));
+      if (piece && !spoiled.has(pieceKey(p))) good.push(piece);
+    }
+  }
+  return good;
+}
+
+/** Of pieces that are to go in, those that may: each once, and none that is good already. */
+function mayGoIn(loads: RunState['loads'], pieces: readonly RunPiece[]): readonly RunPiece[] {
+  const seen = new Set(goodBefore(loads, pieces).map(pieceKey));
+  return pieces.filter((p) => {
+    const fresh = !seen.has(pieceKey(p));
+    seen.add(pieceKey(p));
+    return fresh;
+  });
+}
+
 function loadOver(run: Run, state: RunState, at: number, next: readonly RunPiece[] | undefined): RunState {
   const through = state.through + state.inLoad.length;
-  const inLoad = run.queue ? (next ?? []) : numbered(run, through);
+  const loads = added(state.loads, {
+    pieces: state.inLoad,
+    spoiled: state.spoiledInLoad,
+    startedAt: state.loadStartedAt,
+    endedAt: at,
+    steps: state.steps,
+  });
+  const inLoad = run.queue ? mayGoIn(loads, next ?? []) : numbered(run, through);
   return {
     ...state,
     through,
@@ -90,13 +124,7 @@ function loadOver(run: Run, state: RunState, at: number, next: readonly RunPiece
     loadStartedAt: at,
     steps: null,
     ended: inLoad.length === 0 ? 'finished' : 'no',
-    loads: added(state.loads, {
-      pieces: state.inLoad,
-      spoiled: state.spoiledInLoad,
-      startedAt: state.loadStartedAt,
-      endedAt: at,
-      steps: state.steps,
-    }),
+    loads,
   };
 }
 
@@ -112,7 +140,15 @@ export function goodInLoad(state: RunState): readonly RunPiece[] {
 type Of<K extends RunEvent['kind']> = Extract<RunEvent, { kind: K }>;
 
 /** One piece of the load is spoiled: the others go on; with the last of them the load is over. */
-function spoil(run: Run, state: RunState, e: Of<'spoiled'>, at: number): RunState | null {
+function spoil(
+  run: Run,
+  cycle: readonly Operation[],
+  state: RunState,
+  e: Of<'spoiled'>,
+  at: number,
+): RunState | null {
+  // A late tap is about an operation that is no longer in hand, and perhaps about another load.
+  if (cycle[state.stepIndex]?.id !== e.operationId) return null;
   const good = goodInLoad(state);
   const piece = e.piece === undefined ? good[good.length - 1] : good.find((p) => p.number === e.piece);
   if (!piece) return null;
@@ -177,9 +213,11 @@ function after(
     case 'done':
       return advance(run, cycle, state, e, at);
     case 'spoiled':
-      return spoil(run, state, e, at);
+      return spoil(run, cycle, state, e, at);
     case 'lay':
-      return canLay(state) && run.queue ? { ...state, inLoad: e.pieces } : null;
+      return canLay(state) && run.queue && mayGoIn(state.loads, e.pieces).length === e.pieces.length
+        ? { ...state, inLoad: e.pieces }
+        : null;
     case 'stop':
       return { ...state, ended: 'stopped' };
     default:

@@ -31,12 +31,12 @@ export const heatSettingsSchema = z.strictObject({
 });
 export type HeatSettings = z.infer<typeof heatSettingsSchema>;
 
-export const sameSettings = (a: HeatSettings, b: HeatSettings): boolean =>
-  a.platenC === b.platenC &&
-  a.dwellS === b.dwellS &&
-  a.laterDwellS === b.laterDwellS &&
-  a.passes === b.passes &&
-  a.timerStart === b.timerStart &&
-  a.pressure === b.pressure &&
-  a.peel === b.peel &&
-  a.coolDownC === b.coolDownC;
+/** The time of the second and every later pass, s; of one pass only, its own. */
+export const laterDwellOf = (s: Pick<HeatSettings, 'dwellS' | 'laterDwellS' | 'passes'>): number =>
+  s.passes > 1 ? (s.laterDwellS ?? s.dwellS) : s.dwellS;
+
+/** Settings as one text: the same for settings that do the same to a piece. Counts of good pieces are stored by it. */
+export const settingsKey = (s: HeatSettings): string =>
+  [s.platenC, s.dwellS, laterDwellOf(s), s.passes, s.timerStart, s.pressure, s.peel, s.coolDownC].join('|');
+
+export const sameSettings = (a: HeatSettings, b: HeatSettings): boolean => settingsKey(a) === settingsKey(b);

@@ -1,6 +1,14 @@
 import type { LogEntry } from './records';
 
-type Answering = Pick<LogEntry, 'id' | 'at' | 'corrects'>;
+type Answering = Pick<LogEntry, 'id' | 'at' | 'corrects' | 'good' | 'spoiled' | 'verdict'>;
+
+/** Whether one correction is newer than another. Of the same moment it goes by what they say and not by their ids, which differ between tablets. */
+function newer(a: Answering, b: Answering): boolean {
+  if (a.at !== b.at) return a.at > b.at;
+  if (a.good !== b.good) return a.good < b.good;
+  if (a.spoiled !== b.spoiled) return a.spoiled > b.spoiled;
+  return a.verdict === b.verdict ? a.id > b.id : a.verdict > b.verdict;
+}
 
 /** Ids of entries that no longer count: those another one corrects; of two corrections of one entry, the older. */
 export function corrected(entries: readonly Answering[]): ReadonlySet<string> {
@@ -12,7 +20,7 @@ export function corrected(entries: readonly Answering[]): ReadonlySet<string> {
     const other = newest.get(e.corrects);
     if (!other) newest.set(e.corrects, e);
     else {
-      const later = e.at > other.at || (e.at === other.at && e.id > other.id);
+      const later = newer(e, other);
       gone.add(later ? other.id : e.id);
       if (later) newest.set(e.corrects, e);
     }

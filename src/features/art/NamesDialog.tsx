@@ -4,6 +4,7 @@ import { FileUp } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import {
   cellOf,
+  countNote,
   chosenNames,
   listText,
   pictureNamed,
@@ -147,9 +148,11 @@ function Read({ read, names }: { read: ReadNames; names: Names }) {
   const lost = names.rows.flatMap((r) =>
     pictureFields.map((f) => cellOf(names, r, f)).filter((c) => c !== '' && pictureNamed(names, c) === null),
   );
+  const counts = countNote(names);
   return (
     <>
       <ul className="list-disc pl-5 text-fine leading-snug text-soft">
+        {counts && <li className="font-semibold text-act-deep">{counts}</li>}
         {read.notes.map((n) => (
           <li key={n}>{n}</li>
         ))}

@@ -18,7 +18,7 @@ import { useJobStatuses } from './useJobStatuses';
 
 /** What is on the bench today: every job as its traveller. */
 export function BenchPage() {
-  const { jobs, unreadable } = useShop();
+  const { jobs } = useShop();
   const jobStatuses = useJobStatuses();
   const router = useRouter();
   const asked = useSearchParams().get('find') !== null;
@@ -63,12 +63,6 @@ export function BenchPage() {
         </>
       }
     >
-      {unreadable.length > 0 && (
-        <p role="alert" className="mx-5 mt-4 border-l-8 border-warning pl-3">
-          {unreadable.length} {unreadable.length === 1 ? 'job is' : 'jobs are'} kept but cannot be read by
-          this copy of Mesa Drift. Nothing was deleted. Update, or restore a shop file.
-        </p>
-      )}
       {jobs.length === 0 ? (
         <EmptyBench onBegin={() => void begin()} />
       ) : (

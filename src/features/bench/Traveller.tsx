@@ -2,7 +2,6 @@
 
 import { TERRACE_STYLES, terraceStyle } from '../job/terraceStyles';
 import { Copy, Trash2 } from 'lucide-react';
-import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { JobStatus } from '@/core/plan/status';
@@ -11,12 +10,11 @@ import { problemText } from '@/core/basics/result';
 import type { JobRecord } from '@/data/db';
 import { copyJob, removeJob, restoreJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
+import { Confirm } from '@/ui/Confirm';
 import { Say } from '@/ui/units';
-import { notify, notifyProblem } from '@/ui/notify';
+import { notify, notifyProblem, notifyUndo } from '@/ui/notify';
 import { dueWords } from './due';
 import { LEVEL_BAR } from '@/ui/levels';
-
-const ConfirmRemove = dynamic(() => import('./ConfirmRemove').then((m) => m.ConfirmRemove), { ssr: false });
 
 interface Props {
   readonly record: JobRecord;
@@ -141,13 +139,7 @@ function RemoveButton({ record }: { record: JobRecord }) {
     }
     const removed = r.value;
     if (!removed) return;
-    notify(`“${record.job.name}” is deleted.`, {
-      label: 'Undo',
-      onClick: () =>
-        void restoreJob(removed).then((back) => {
-          if (!back.ok) notifyProblem(back.problem);
-        }),
-    });
+    notifyUndo(`“${record.job.name}” is deleted.`, () => restoreJob(removed));
   };
   return (
     <>
@@ -161,9 +153,11 @@ function RemoveButton({ record }: { record: JobRecord }) {
         <Trash2 size={18} aria-hidden />
       </Button>
       {asking && (
-        <ConfirmRemove
-          name={record.job.name}
-          onRemove={() => void remove()}
+        <Confirm
+          title={`Delete “${record.job.name}”?`}
+          about="Its readings and decisions go, with a picture no other job uses. The logbook keeps what was pressed."
+          action="Delete"
+          onConfirm={() => void remove()}
           onClose={() => setAsking(false)}
         />
       )}

@@ -10,7 +10,9 @@ import type { Job } from '@/core/job/job';
 import { moneyText } from '@/core/money/money';
 import { say } from '@/core/units/phrase';
 import { word } from '@/core/units/quantity';
+import { booksAside } from '@/data/setAside';
 import { FigureLines } from '@/ui/FigureLines';
+import { useAsideOf } from '../shell/asideStore';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { CostStack } from './CostStack';
@@ -22,6 +24,7 @@ import { useCosts, type Costs } from './useCosts';
 /** What every job costs, what it is sold for, and its quotes. */
 export function CostsPage({ jobId }: { jobId: string | null }) {
   const costs = useCosts();
+  useAsideOf('books', booksAside);
   const { shop } = useShop();
   const [asked, setAsked] = useState(jobId);
   const first = costs?.find((c) => c.job.id === asked) ?? costs?.find((c) => c.cost.ok) ?? costs?.[0];

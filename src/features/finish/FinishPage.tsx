@@ -2,6 +2,7 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import Link from 'next/link';
+import { useState } from 'react';
 import { packedOf } from '@/core/day/jobWork';
 import { partsOf, type PartNeeded } from '@/core/finish/parts';
 import { finishSteps, type FinishStep } from '@/core/finish/steps';
@@ -14,6 +15,7 @@ import { isFlat, type Blank } from '@/core/shop/blank';
 import { changeJob } from '@/data/jobs';
 import { loadShelf, takeParts } from '@/data/shelf';
 import { Button } from '@/ui/Button';
+import { Confirm } from '@/ui/Confirm';
 import { notify, notifyProblem } from '@/ui/notify';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
@@ -170,6 +172,9 @@ interface PackedProps {
 
 function Packed({ packed, good, total, byHand, onPack }: PackedProps) {
   const left = total - packed;
+  const [asking, setAsking] = useState<number | null>(null);
+  /** More than came good from the press is asked about: it may have been pressed without the clock, or not at all. */
+  const pack = (n: number) => (packed + n > Math.max(good, packed) && n > 1 ? setAsking(n) : onPack(n));
   return (
     <section aria-label="Packed pieces" className="border-2 border-ink p-3">
       <p className="font-label font-semibold">Packed</p>
@@ -184,17 +189,26 @@ function Packed({ packed, good, total, byHand, onPack }: PackedProps) {
           One more packed
         </Button>
         {left > 1 && (
-          <Button className="min-h-14 text-name" onClick={() => onPack(Math.min(12, left))}>
+          <Button className="min-h-14 text-name" onClick={() => pack(Math.min(12, left))}>
             {Math.min(12, left)} more
           </Button>
         )}
-        <Button className="min-h-12" disabled={left <= 0} onClick={() => onPack(left)}>
+        <Button className="min-h-12" disabled={left <= 0} onClick={() => pack(left)}>
           All that are left
         </Button>
         <Button className="min-h-12" disabled={byHand <= 0} onClick={() => onPack(-1)}>
           One fewer
         </Button>
       </div>
+      {asking !== null && (
+        <Confirm
+          title={`Pack ${asking} pieces?`}
+          about={`${good === 0 ? 'No good piece' : `Only ${good} good`} ${good === 1 ? 'piece has' : good === 0 ? 'has' : 'pieces have'} been counted at the press. Pack ${asking} more if they were pressed without the press screen.`}
+          action={`Pack ${asking}`}
+          onConfirm={() => onPack(asking)}
+          onClose={() => setAsking(null)}
+        />
+      )}
     </section>
   );
 }

@@ -21,7 +21,9 @@ interface Props {
 
 /** Labels of a job on sheets of labels: its own text, a piece’s name and number where they are asked for. */
 export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
-  const [text, setText] = useState(labels.text);
+  /** What was typed over which text: once that text changes, here or in another tab, the new one is shown. */
+  const [draft, setDraft] = useState<{ readonly text: string; readonly over: string } | null>(null);
+  const text = draft?.over === labels.text ? draft.text : labels.text;
   const [sheet, setSheet] = useState(false);
   const put = (next: Partial<Labels>) => onLabels({ ...labels, ...next });
   const asked = { ...labels, text };
@@ -49,7 +51,7 @@ export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
             value={text}
             maxLength={400}
             rows={4}
-            onChange={(e) => setText(e.target.value)}
+            onChange={(e) => setDraft({ text: e.target.value, over: labels.text })}
             onBlur={() => {
               if (text !== labels.text) put({ text });
             }}

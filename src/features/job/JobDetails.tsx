@@ -10,11 +10,12 @@ import { daySchema } from '@/core/shop/common';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
 import { Dialog } from '@/ui/Dialog';
+import { wholeText } from '../shop/shopForm';
 import { useJob } from './jobContext';
 
 const detailsSchema = z.object({
   name: jobSchema.shape.name,
-  pieces: z.pipe(z.coerce.number('A whole number of pieces.'), jobSchema.shape.pieces),
+  pieces: wholeText('Pieces', 1, 10_000),
   dueOn: z.pipe(
     z.union([z.literal(''), daySchema]),
     z.transform((day) => (day === '' ? null : day)),
@@ -59,7 +60,7 @@ function DetailsForm({ onDone }: { onDone: () => void }) {
     resolver: zodResolver(detailsSchema),
     defaultValues: {
       name: job.name,
-      pieces: job.pieces,
+      pieces: String(job.pieces),
       dueOn: job.dueOn ?? '',
       dueAt: clock(job.day.dueAtMin),
       note: job.note,

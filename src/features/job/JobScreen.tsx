@@ -41,6 +41,7 @@ export function JobScreen({ id }: { id: string }) {
   const opening = useOpenJob(id);
   if (opening === 'opening') return <main className="h-dvh bg-night" aria-busy="true" />;
   if (opening === 'missing') return <Missing />;
+  if (opening === 'unreadable') return <Unreadable />;
   return <OpenedJob id={id} open={opening} />;
 }
 
@@ -48,6 +49,19 @@ const Missing = () => (
   <main className="grid h-dvh place-content-center gap-3 p-6">
     <h1 className="font-name text-big font-semibold">This job is not in this browser</h1>
     <p>It was deleted, or it is in another browser. You can open a job file on the bench.</p>
+    <Link href="/" className="font-label font-semibold underline">
+      To the bench
+    </Link>
+  </main>
+);
+
+const Unreadable = () => (
+  <main className="grid h-dvh place-content-center gap-3 p-6">
+    <h1 className="font-name text-big font-semibold">This job is kept, but cannot be read</h1>
+    <p className="max-w-prose">
+      Another version of Mesa Drift wrote it. Nothing was deleted. Update Mesa Drift, or save it to a file on
+      the bench.
+    </p>
     <Link href="/" className="font-label font-semibold underline">
       To the bench
     </Link>
@@ -95,7 +109,7 @@ function useMadePlan(job: Job, terrace: Terrace): { readonly made: Plan; readonl
 
 function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   const { store, saver } = open;
-  const { jobs, unreadable } = useShop();
+  const { jobs, aside } = useShop();
   const job = store((s) => s.job);
   const edit = store((s) => s.edit);
   const router = useRouter();
@@ -110,9 +124,9 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   useEffect(() => {
     const record = jobs.find((r) => r.id === id);
     if (record) saver.seen(record);
-    else if (wasThere.current && !unreadable.includes(id)) saver.gone();
+    else if (wasThere.current && !aside.some((a) => a.kind === 'job' && a.id === id)) saver.gone();
     wasThere.current = record !== undefined;
-  }, [jobs, unreadable, id, saver]);
+  }, [jobs, aside, id, saver]);
 
   useEffect(() => {
     if (open.rescued)

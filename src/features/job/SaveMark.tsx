@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { copyJob } from '@/data/jobs';
+import { keepAsCopy } from '@/data/jobs';
 import { Button } from '@/ui/Button';
 import { notifyProblem } from '@/ui/notify';
 import { useJob } from './jobContext';
@@ -47,7 +47,7 @@ export function SaveMark() {
     );
   }
   const keepBoth = async () => {
-    const copy = await copyJob(job, `${job.name.slice(0, 62)} (my edits)`);
+    const copy = await keepAsCopy(job, `${job.name.slice(0, 62)} (my edits)`);
     if (!copy.ok) {
       notifyProblem(copy.problem);
       return;

@@ -1,8 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { addJob, openJob } from '@/data/jobs';
-import { newId } from '@/data/ids';
+import { isKept, keepAsCopy, openJob } from '@/data/jobs';
 import { sameContent } from '@/core/basics/same';
 import type { JobRecord } from '@/data/db';
 import { dropUnsaved, readUnsaved, saveIdOf, type Note } from '@/data/journal';
@@ -16,11 +15,13 @@ export interface OpenJob {
   readonly rescued: string | null;
 }
 
-export type Opening = OpenJob | 'opening' | 'missing';
+/** A job that cannot be opened: gone from this browser, or kept and not read by this version. */
+type NoJob = 'missing' | 'unreadable';
+export type Opening = OpenJob | 'opening' | NoJob;
 
-async function open(id: string): Promise<OpenJob | 'missing'> {
+async function open(id: string): Promise<OpenJob | NoJob> {
   const record = await openJob(id);
-  if (!record) return 'missing';
+  if (!record) return (await isKept(id)) ? 'unreadable' : 'missing';
   const found = await readUnsaved(id);
   const note = found && isNews(found, record) ? found : null;
   if (found && !note) await dropUnsaved(id);
@@ -32,7 +33,7 @@ async function open(id: string): Promise<OpenJob | 'missing'> {
   if (note) {
     // Typed in a tab that closed, over a job saved since by another: both are kept.
     const name = `${note.job.name.slice(0, 60)} (unsaved edits)`;
-    const added = await addJob({ ...note.job, id: newId('job'), name });
+    const added = await keepAsCopy(note.job, name);
     if (added.ok) {
       rescued = name;
       await dropUnsaved(id);
@@ -48,15 +49,13 @@ const isNews = (note: Note, record: JobRecord): boolean =>
 
 /** Opens a job for editing, with whatever was typed and not yet saved when its tab closed. */
 export function useOpenJob(id: string): Opening {
-  const [opening, setOpening] = useState<{ readonly id: string; readonly job: OpenJob | 'missing' } | null>(
-    null,
-  );
+  const [opening, setOpening] = useState<{ readonly id: string; readonly job: OpenJob | NoJob } | null>(null);
   useEffect(() => {
     let gone = false;
     let mine: OpenJob | null = null;
     void open(id).then((job) => {
       if (gone) return;
-      mine = job === 'missing' ? null : job;
+      mine = typeof job === 'string' ? null : job;
       setOpening({ id, job });
     });
     return () => {

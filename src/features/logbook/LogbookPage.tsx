@@ -9,7 +9,8 @@ import { ShopFrame } from '../shell/ShopFrame';
 import { Filters } from './Filters';
 import { LogActions } from './LogActions';
 import { LogList } from './LogList';
-import { useFound, useLogIndex, type FoundEntries, type LogIndex } from './useLogIndex';
+import { useAsideOf } from '../shell/asideStore';
+import { lookThroughLog, useFound, useLogIndex, type FoundEntries, type LogIndex } from './useLogIndex';
 
 const Charts = dynamic(() => import('./Charts').then((m) => m.Charts), { ssr: false });
 const OverlayMap = dynamic(() => import('./OverlayMap').then((m) => m.OverlayMap), { ssr: false });
@@ -46,6 +47,7 @@ export function LogbookPage({ start, startView }: Props) {
   const [view, setView] = useState<View>(VIEWS.find((v) => v.value === startView)?.value ?? 'list');
   const [most, setMost] = useState(STRETCH);
   const index = useLogIndex();
+  useAsideOf('log', lookThroughLog, index.version > 0);
   const asked = useDeferredValue(query);
   const found = useFound(asked, most, index, view === 'charts');
   const change = useMemo(

@@ -8,6 +8,7 @@ import type { Overlay } from '@/core/look/overlay';
 import type { LogEntry } from '@/core/shop/records';
 import { db } from '@/data/db';
 import { entriesById, newestEntries } from '@/data/log';
+import type { SetAside } from '@/data/setAside';
 import { inLogWorker, onProgress } from '@/workers/client';
 import { notifyProblem } from '@/ui/notify';
 import type { LogAnswer } from '@/workers/log.worker';
@@ -40,6 +41,12 @@ export function useLogIndex(): LogIndex {
   }, [count]);
   return index;
 }
+
+/** What of the log cannot be read; the worker looks, apart from the page. */
+export const lookThroughLog = async (): Promise<readonly SetAside[]> => {
+  const r = await inLogWorker('Logbook', (api) => api.aside() as Promise<readonly SetAside[]>);
+  return r.ok ? r.value : [];
+};
 
 export interface FoundEntries {
   readonly query: LogQuery;

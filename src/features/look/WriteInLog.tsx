@@ -59,7 +59,10 @@ export function WriteInLog() {
       notifyProblem(r.problem);
       return;
     }
-    if (!r.value) return;
+    if (!r.value) {
+      notify('This inspection is in the log already.');
+      return;
+    }
     setEntryId(newId('log'));
     // What was set for the next pressing is what that one tries; the lot in hand goes on too.
     edit((j) => ({ ...j, look: { ...EMPTY_LOOK, lot: j.look.lot, tried: j.look.next } }));

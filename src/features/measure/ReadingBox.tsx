@@ -189,7 +189,6 @@ function useReadingDraft({
     drop,
     typed,
     settle,
-    focus: () => setDraft(reading?.text ?? ''),
     chooseMethod: (m: Method) => (reading ? put(reading.text, { method: m }) : setMethod(m)),
   };
 }
@@ -199,7 +198,7 @@ const ReadingRow = memo(function ReadingRow({ ordinal, read, ...row }: RowProps)
   const { place, reading } = row;
   const units = useUnits();
   const say = useSay();
-  const { draft, how, put, drop, typed, settle, focus, chooseMethod } = useReadingDraft(row);
+  const { draft, how, put, drop, typed, settle, chooseMethod } = useReadingDraft(row);
   const problem = draft === null ? read?.problem : null;
   return (
     <li>
@@ -212,7 +211,6 @@ const ReadingRow = memo(function ReadingRow({ ordinal, read, ...row }: RowProps)
           autoComplete="off"
           spellCheck={false}
           maxLength={40}
-          onFocus={focus}
           onChange={(e) => typed(e.target.value)}
           onBlur={settle}
           onKeyDown={(e) => {

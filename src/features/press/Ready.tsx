@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import { startCheck, type CheckItem } from '@/core/operations/startCheck';
+import { wholeOf } from '@/core/units/number';
 import { newRun } from '@/core/plan/newRun';
 import type { Plan } from '@/core/plan/plan';
 import { contextOfPlan } from '@/core/plan/operationWords';
@@ -56,8 +57,8 @@ function useDose(made: Plan): () => Promise<RunDose | null> {
 /** Blanks as typed: nothing is nobody counted; undefined is not a count. */
 function blanksTyped(text: string): number | null | undefined {
   if (text.trim() === '') return null;
-  const n = Number(text);
-  return Number.isInteger(n) && n >= 0 && n <= 100_000 ? n : undefined;
+  const n = wholeOf(text);
+  return n !== null && n <= 100_000 ? n : undefined;
 }
 
 /** Before the first piece of a run. */

@@ -8,7 +8,7 @@ import type { SheetLayout } from '@/core/sheet/layout';
 import { takenBy, type Taken } from '@/core/stock/printing';
 import { loadItems, loadPrinted, putBackPrinted, takePrinted } from '@/data/shelf';
 import { Button } from '@/ui/Button';
-import { notify, notifyProblem } from '@/ui/notify';
+import { notifyProblem, notifyUndo } from '@/ui/notify';
 import { NumberField } from '@/ui/NumberField';
 import { PopoverBox } from '@/ui/PopoverBox';
 import { useJob } from '../job/jobContext';
@@ -64,13 +64,7 @@ function TakeOff({ layout, onDone }: { readonly layout: SheetLayout; readonly on
     const lines = await takePrinted(printing);
     if (!lines.ok) return notifyProblem(lines.problem);
     onDone();
-    notify(`${takenText(taken)} off the shelf.`, {
-      label: 'Undo',
-      onClick: () =>
-        void putBackPrinted(lines.value, job.id).then((r) => {
-          if (!r.ok) notifyProblem(r.problem);
-        }),
-    });
+    notifyUndo(`${takenText(taken)} off the shelf.`, () => putBackPrinted(lines.value, job.id));
   };
   return (
     <>

@@ -18,7 +18,7 @@ import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { isoDay, momentText } from '@/ui/dates';
 import { NumberField } from '@/ui/NumberField';
-import { notify, notifyProblem } from '@/ui/notify';
+import { notify, notifyProblem, notifyUndo } from '@/ui/notify';
 import { TypedField } from '@/ui/TypedField';
 import { ok } from '@/core/basics/result';
 import { useShop } from '../shell/shopContext';
@@ -38,14 +38,7 @@ export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: ()
     if (!r.ok) return notifyProblem(r.problem);
     const gone = r.value;
     onClose();
-    if (gone)
-      notify(`${item.name} is off the shelf.`, {
-        label: 'Undo',
-        onClick: () =>
-          void restoreItem(gone).then((back) => {
-            if (!back.ok) notifyProblem(back.problem);
-          }),
-      });
+    if (gone) notifyUndo(`${item.name} is off the shelf.`, () => restoreItem(gone));
   };
   if (changing) return <ItemDialog item={item} onClose={() => setChanging(false)} />;
   return (

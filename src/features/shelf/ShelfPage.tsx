@@ -12,6 +12,8 @@ import { Segments } from '@/ui/Segments';
 import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { bringShelf, loadItems } from '@/data/shelf';
 import { newId } from '@/data/ids';
+import { booksAside } from '@/data/setAside';
+import { useAsideOf } from '../shell/asideStore';
 import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
 import { CountShelf } from './CountShelf';
@@ -41,6 +43,7 @@ async function bring(file: File): Promise<void> {
 
 /** What lies on the shelf, what jobs will take of it, what is on its way, and what to order by when. */
 export function ShelfPage() {
+  useAsideOf('books', booksAside);
   const { shelf, wantsKnown } = useShelf();
   const [view, setView] = useState<View>('shelf');
   const [openId, setOpenId] = useState<string | null>(null);

@@ -3,12 +3,14 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { Problem, Result } from '@/core/basics/result';
+import { db } from '@/data/db';
 import { listJobs } from '@/data/jobs';
+import { holdsUnkept } from '@/data/journal';
 import { seedIfEmpty } from '@/data/seed';
 import { goodBehind } from '@/data/log';
-import { loadThings } from '@/data/shop';
+import { readThings } from '@/data/shop';
 import { storageProblem } from '@/data/storage';
-import { Messages } from '@/ui/notify';
+import { holdsUnrestored, Messages } from '@/ui/notify';
 import { UnitsProvider } from '@/ui/units';
 import { GlobalKeys } from './GlobalKeys';
 import { ShopContext, type ShopView } from './shopContext';
@@ -27,8 +29,8 @@ function useWatched<T>(look: () => Promise<T>, ready: boolean): Result<T> | null
 }
 
 const lookAtShop = async () => {
-  const shop = await loadThings();
-  return { shop, proven: await goodBehind(shop.recipes) };
+  const { shop, aside } = await readThings();
+  return { shop, aside, proven: await goodBehind(shop.recipes) };
 };
 const lookAtJobs = () => listJobs();
 
@@ -40,6 +42,51 @@ function useSeed(demo: boolean): Result<boolean> | null {
   return seeded;
 }
 
+/** How long a database may take to answer before the page says what is the matter. */
+const PATIENCE_MS = 2000;
+/** How long where nothing says why: a database being brought up to date takes its time. */
+const SILENCE_MS = 10_000;
+const BLOCKED: Problem = {
+  what: 'Another tab keeps an older version of Mesa Drift open, and the shop’s data with it.',
+  where: 'Shop',
+  wayOut: 'Close the other tabs of Mesa Drift. This page opens by itself then.',
+};
+const SILENT: Problem = {
+  what: 'The browser’s database does not answer.',
+  where: 'Shop',
+  wayOut: 'Close the other tabs of Mesa Drift, or restart the browser, then try again. Nothing is lost.',
+};
+
+/** What keeps the shop from opening, once it has taken too long: a database that only ever answers “blocked” gives no error. */
+function useWaiting(ready: boolean): Problem | null {
+  const [blocked, setBlocked] = useState(false);
+  const [lateMs, setLateMs] = useState(0);
+  useEffect(() => {
+    if (ready) return;
+    const seen = () => setBlocked(true);
+    db.on('blocked', seen);
+    const timers = [PATIENCE_MS, SILENCE_MS].map((ms) => setTimeout(() => setLateMs(ms), ms));
+    return () => {
+      db.on('blocked').unsubscribe(seen);
+      timers.forEach(clearTimeout);
+    };
+  }, [ready]);
+  if (ready || lateMs === 0) return null;
+  if (blocked) return BLOCKED;
+  return lateMs === SILENCE_MS && !db.isOpen() ? SILENT : null;
+}
+
+/** Asks before the page is left while it holds something that is stored nowhere else. */
+function useAskBeforeLeaving(): void {
+  useEffect(() => {
+    const ask = (e: BeforeUnloadEvent) => {
+      if (holdsUnkept() || holdsUnrestored()) e.preventDefault();
+    };
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, []);
+}
+
 /** Everything below it finds the shop loaded. */
 export function Shell({ demo, children }: { demo: boolean; children: ReactNode }) {
   const seeded = useSeed(demo);
@@ -48,12 +95,21 @@ export function Shell({ demo, children }: { demo: boolean; children: ReactNode }
   const shop = useWatched(lookAtShop, ready);
   const jobs = useWatched(lookAtJobs, ready);
   const view = useMemo(
-    (): ShopView | null => (shop?.ok && jobs?.ok ? { ...shop.value, ...jobs.value } : null),
+    (): ShopView | null =>
+      shop?.ok && jobs?.ok
+        ? {
+            ...shop.value,
+            jobs: jobs.value.jobs,
+            aside: [...jobs.value.unreadable, ...shop.value.aside],
+          }
+        : null,
     [shop, jobs],
   );
   const failed = [seeded, shop, jobs].find((r) => r && !r.ok);
+  const waiting = useWaiting(view !== null);
+  useAskBeforeLeaving();
   if (failed && !failed.ok) return <Refused problem={failed.problem} />;
-  if (!view) return <Opening />;
+  if (!view) return waiting ? <Refused problem={waiting} /> : <Opening />;
   return (
     <ShopContext value={view}>
       <UnitsProvider units={view.shop.settings.units}>

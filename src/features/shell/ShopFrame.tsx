@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { Brand } from './Brand';
+import { SetAsideNotice } from './SetAsideNotice';
 import { useShop } from './shopContext';
 import { UnitToggles } from './UnitToggles';
 
@@ -69,6 +70,7 @@ export function ShopFrame({ title, about, actions, children }: Props) {
             <UnitToggles />
           </div>
         </header>
+        <SetAsideNotice />
         <main className="min-h-0 flex-1 overflow-auto" tabIndex={-1}>
           {children}
         </main>

@@ -3,6 +3,7 @@
 import { createContext, useContext } from 'react';
 import type { JobRecord } from '@/data/db';
 import type { ProvenCounts } from '@/core/heat/choose';
+import type { SetAside } from '@/data/setAside';
 import type { Shop } from '@/core/shop/shop';
 
 export interface ShopView {
@@ -11,7 +12,8 @@ export interface ShopView {
   /** Good pieces behind each recipe, counted from the log. */
   readonly proven: ProvenCounts;
   readonly jobs: readonly JobRecord[];
-  readonly unreadable: readonly string[];
+  /** Records that are kept and cannot be read by this version. */
+  readonly aside: readonly SetAside[];
 }
 
 export const ShopContext = createContext<ShopView | null>(null);

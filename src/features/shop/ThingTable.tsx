@@ -11,9 +11,10 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
+import type { Result } from '@/core/basics/result';
 import { removeThing, type ThingTable as Table } from '@/data/shop';
 import { Button } from '@/ui/Button';
-import { notify, notifyProblem } from '@/ui/notify';
+import { notifyProblem, notifyUndo } from '@/ui/notify';
 
 interface Thing {
   readonly id: string;
@@ -94,13 +95,13 @@ export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<
 export function actionsColumn<T extends Thing>(
   table: Table,
   onEdit: (thing: T) => void,
-  putBack: (thing: T) => Promise<unknown>,
+  putBack: (thing: T) => Promise<Result<unknown>>,
   onCopy?: (thing: T) => void,
 ): ColumnDef<T, string | number> {
   const remove = async (thing: T) => {
     const r = await removeThing(table, thing.id);
     if (!r.ok) notifyProblem(r.problem);
-    else notify(`“${thing.name}” is removed.`, { label: 'Undo', onClick: () => void putBack(thing) });
+    else notifyUndo(`“${thing.name}” is removed.`, () => putBack(thing));
   };
   return createColumnHelper<T>().display({
     id: 'actions',

@@ -6,10 +6,11 @@ import { useShop } from '../shell/shopContext';
 /** Changes the stored settings, by a function over what is stored now. */
 export function useSettings() {
   const s = useShop().shop.settings;
-  const change = (f: (now: Settings) => Settings) => {
-    void changeSettings(f).then((r) => {
-      if (!r.ok) notifyProblem(r.problem);
-    });
+  /** True once it is stored: a field keeps what was typed where it is not. */
+  const change = async (f: (now: Settings) => Settings): Promise<boolean> => {
+    const r = await changeSettings(f);
+    if (!r.ok) notifyProblem(r.problem);
+    return r.ok;
   };
   const put = (next: Partial<Settings>) => change((now) => ({ ...now, ...next }));
   const putTape = (next: Partial<Settings['tape']>) =>
