@@ -15,7 +15,7 @@ export const plainCell = (cell: string | undefined): string =>
 export const csvText = (rows: readonly (readonly (string | number)[])[]): string =>
   Papa.unparse(
     rows.map((r) => r.map((c) => (typeof c === 'string' && DEFUSED.test(c) ? `'${c}` : c))),
-    { quotes: (v: unknown) => typeof v === 'string' && /^\s|\s$|[\r\n]/.test(v) },
+    { quotes: (v: unknown) => typeof v === 'string' && /^[\s']|\s$|[\r\n]/.test(v) },
   );
 
 /** Records as CSV under the headings given, in their order. */
