@@ -130,9 +130,26 @@ describe('60 mugs worked by hand', () => {
     expect(margin.feeCents).toBe(5700);
     expect(margin.earnedCents).toBe(57_000 - 5700 - c);
     const hour = value(priceOf(GIVEN, 60, { from: 'hour', marginPct: 0, feePct: 0 }));
-    // Cut, ready and press 180 s × 62.5, finish 40 × 60, 120 to set up: 13,770 s at 36.00, in place of 66.60 of pay.
-    expect(hour.eachCents).toBe(Math.ceil((c - 6660 + 13_770) / 60 / 50) * 50);
+    // Cut, ready and press 180 s × 62.5, finish 40 × 60, 120 to set up: 13,770 s at 36.00, in place of 68.85 of pay.
+    expect(hour.eachCents).toBe(Math.ceil((c - 6885 + 13_770) / 60 / 50) * 50);
     expect(hour.hourCents).toBeGreaterThanOrEqual(3600);
+  });
+
+  test('an hour brings exactly its pay where nothing is left above cost, however many are spoiled', () => {
+    for (const spoiled of [0, 3, 40]) {
+      const cost = costOf({ ...GIVEN, seen: { good: 72, spoiled } }, 60);
+      expect(atPrice(cost, cost.totalCents / 60, 0).hourCents).toBe(1800);
+    }
+  });
+
+  test('a price from a wanted hour brings that hour, to the step of prices, however many are spoiled', () => {
+    for (const spoiled of [0, 3, 40]) {
+      const given = { ...GIVEN, seen: { good: 72, spoiled }, money: { ...GIVEN.money, priceStepCents: 1 } };
+      const price = value(priceOf(given, 60, { from: 'hour', marginPct: 0, feePct: 0 }));
+      expect(price.hourCents).toBeGreaterThanOrEqual(3600);
+      // A step of one hundredth on 60 pieces, over the hours of hands.
+      expect(price.hourCents).toBeLessThan(3601 + (60 * 3600) / price.cost.handsS);
+    }
   });
 
   test('at the lowest price nothing is left but the pay', () => {

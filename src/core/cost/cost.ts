@@ -57,7 +57,9 @@ export interface CostSheet {
   readonly eachLines: readonly CostLine[];
   /** Pieces pressed for them, on the mean. */
   readonly pressed: number;
+  /** Hands of all that are pressed, those of spoiled ones included, and what they are paid, in hundredths, not rounded. */
   readonly handsS: number;
+  readonly paidCents: number;
   readonly pressS: number;
   readonly energyKwh: number;
   readonly sheets: number;
@@ -169,6 +171,7 @@ export function costOf(g: CostGiven, pieces: number): CostSheet {
     eachLines: lines.map((l, i) => ({ part: l.part, cents: each[i] ?? 0 })),
     pressed,
     handsS,
+    paidCents: (handsS * m.payHourCents) / 3600,
     pressS: u.pressS * pressed,
     energyKwh: kwh,
     sheets: sheetsFor(pressed),
@@ -214,7 +217,6 @@ export interface Price {
 
 /** What is left of an order at a price a piece, after the fee. */
 export function atPrice(cost: CostSheet, eachCents: number, feePct: number): Omit<Price, 'lowestCents'> {
-  const labour = cost.lines.find((l) => l.part === 'labour')?.cents ?? 0;
   const sum = eachCents * cost.pieces;
   const feeCents = toCents((sum * feePct) / 100);
   const earnedCents = sum - feeCents - cost.totalCents;
@@ -224,7 +226,7 @@ export function atPrice(cost: CostSheet, eachCents: number, feePct: number): Omi
     eachCents,
     feeCents,
     earnedCents,
-    hourCents: cost.handsS > 0 ? toCents(((earnedCents + labour) * 3600) / cost.handsS) : 0,
+    hourCents: cost.handsS > 0 ? toCents(((earnedCents + cost.paidCents) * 3600) / cost.handsS) : 0,
   };
 }
 
@@ -243,11 +245,11 @@ export function priceOf(g: CostGiven, pieces: number, wish: PriceWish): Result<P
       WHERE,
       'Less margin, or another way to sell it.',
     );
-  const labour = cost.lines.find((l) => l.part === 'labour')?.cents ?? 0;
   const bare =
     wish.from === 'margin'
       ? cost.totalCents
-      : cost.totalCents - labour + (cost.handsS * g.money.wantedHourCents) / 3600;
+      : // The labour of spoiled pieces stands in the line of spoilage: it is taken out with the rest, and paid once.
+        cost.totalCents - cost.paidCents + (cost.handsS * g.money.wantedHourCents) / 3600;
   const eachCents = upTo(bare / pieces / left, g.money.priceStepCents);
   return ok({
     ...atPrice(cost, eachCents, wish.feePct),

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { demoShop } from '../demo/demoShop';
 import { newRun } from '../plan/newRun';
 import { plan } from '../plan/plan';
@@ -63,6 +64,20 @@ describe('opening hours', () => {
     expect(at('2026-11-29', null)).toBe('Sun Nov 29 2026 17:00');
     expect(dueMs(DEFAULT_DAY, null, null)).toBeNull();
   });
+
+  test('a job due at ten is due at ten by the clock on the wall on days when clocks change', () => {
+    // A program of its own: the clock of this one cannot be moved to another place.
+    const code = `
+      import { dueMs } from './src/core/day/hours';
+      import { DEFAULT_DAY } from './src/core/shop/day';
+      console.log(JSON.stringify(['2026-11-01', '2026-03-08'].map((d) => dueMs(DEFAULT_DAY, d, 600))));`;
+    const said = execFileSync('node_modules/.bin/tsx', ['-e', code], {
+      env: { ...process.env, TZ: 'America/New_York' },
+      encoding: 'utf8',
+    });
+    // The end of daylight saving time: 10:00 is 15:00 UTC by then. Its beginning: 14:00 UTC.
+    expect(JSON.parse(said)).toEqual([Date.UTC(2026, 10, 1, 15), Date.UTC(2026, 2, 8, 14)]);
+  });
 });
 
 describe('the demo’s day', () => {
@@ -85,6 +100,24 @@ describe('the demo’s day', () => {
     expect(pressed.reduce((s, b) => s + b.count, 0)).toBe(pieces);
     const cooled = day.lines.find((l) => l.kind === 'cooling')?.bars ?? [];
     expect(cooled.reduce((s, b) => s + b.count, 0)).toBe(pieces);
+  });
+
+  test('every piece is taped once and finished once on the lines of the people, however often work is put down', () => {
+    // One pair of hands at four presses is called away all the time.
+    const busy = planned(withDay({ hands: 1 }), [...DEMO.jobs]);
+    const bars = busy.lines.filter((l) => l.kind === 'hands').flatMap((l) => l.bars);
+    const pauses = simulate(busy.problem, busy.policy, { keep: true }).done.filter((d) => d.kind === 'tape');
+    const parts = new Set(pauses.map((d) => `${String(d.work)} ${d.part}`));
+    expect(pauses.length).toBeGreaterThan(parts.size);
+    busy.problem.work.forEach((w, work) => {
+      const of = (kind: 'tape' | 'finish') =>
+        bars.reduce((s, b) => (b.work === work && b.kind === kind ? s + b.count : s), 0);
+      expect([busy.jobs[work]?.name, of('tape'), of('finish')]).toEqual([
+        busy.jobs[work]?.name,
+        w.pieces - w.taped,
+        w.pieces + w.toFinish,
+      ]);
+    });
   });
 
   test('one more pair of hands, or an earlier start, never ends later', () => {

@@ -1,8 +1,6 @@
 import type { Window } from '../schedule/problem';
 import { WEEKDAYS, type DaySettings, type Hours } from '../shop/day';
 
-const MIN_MS = 60_000;
-
 /** Midnight of a day some days after another moment's, by the clock of this place: a day may have 23 hours. */
 function midnight(atMs: number, days: number): number {
   const d = new Date(atMs);
@@ -65,5 +63,5 @@ export function dueMs(day: DaySettings, dueOn: string | null, dueAtMin: number |
   if (dueOn === null) return null;
   const [y, m, d] = dueOn.split('-').map(Number);
   const at = new Date(y ?? 1970, (m ?? 1) - 1, d ?? 1).getTime();
-  return at + (dueAtMin ?? openingOf(day, at)?.toMin ?? LAST_MIN) * MIN_MS;
+  return onClock(at, dueAtMin ?? openingOf(day, at)?.toMin ?? LAST_MIN);
 }

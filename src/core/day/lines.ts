@@ -23,47 +23,45 @@ const SAME_S = 45;
 
 const sorted = (done: readonly Done[]): readonly Done[] => [...done].sort((a, b) => a.fromS - b.fromS);
 
-/** Neighbours that are the same thing as one bar. What was cut in two by a hot press counts its pieces once. */
+/** Neighbours that are the same thing as one bar. */
 function joined(done: readonly Done[], gapS: number, count: (d: Done) => number): readonly Bar[] {
-  const out: (Bar & { parts: Set<number> })[] = [];
+  const out: Bar[] = [];
   for (const d of sorted(done)) {
     const last = out.at(-1);
-    if (last && last.work === d.work && last.kind === d.kind && d.fromS - last.toS <= gapS) {
-      const again = last.parts.has(d.part);
-      last.parts.add(d.part);
-      out[out.length - 1] = {
-        ...last,
-        toS: Math.max(last.toS, d.toS),
-        count: last.count + (again ? 0 : count(d)),
-      };
-    } else
-      out.push({
-        work: d.work,
-        kind: d.kind,
-        count: count(d),
-        fromS: d.fromS,
-        toS: d.toS,
-        parts: new Set([d.part]),
-      });
+    if (last && last.work === d.work && last.kind === d.kind && d.fromS - last.toS <= gapS)
+      out[out.length - 1] = { ...last, toS: Math.max(last.toS, d.toS), count: last.count + count(d) };
+    else out.push({ work: d.work, kind: d.kind, count: count(d), fromS: d.fromS, toS: d.toS });
   }
-  return out.map(({ parts: _, ...bar }) => bar);
+  return out;
 }
 
 /** What hands go on with after so short a while at a hot press is one thing, s. */
 const AFTER_PRESS_S = 300;
 const AWAY: ReadonlySet<Done['kind']> = new Set(['trim', 'tape', 'finish']);
 
+const partKey = (d: Done): string => `${d.kind} ${String(d.work)} ${d.part}`;
+
+/** What hands did, each piece counted once: where work was put down and continued, by whomever, with the stretch in which it is done. */
+function countedWhenDone(done: readonly Done[]): (d: Done) => number {
+  const last = new Map<string, Done>();
+  for (const d of done) {
+    const other = last.get(partKey(d));
+    if (!other || d.toS > other.toS) last.set(partKey(d), d);
+  }
+  return (d) => (last.get(partKey(d)) === d ? d.pieces : 0);
+}
+
 /** What a person does away from the presses, and over it the short times at them. */
-const handBars = (done: readonly Done[]): readonly Bar[] => [
+const handBars = (done: readonly Done[], count: (d: Done) => number): readonly Bar[] => [
   ...joined(
     done.filter((d) => AWAY.has(d.kind)),
     AFTER_PRESS_S,
-    (d) => d.pieces,
+    count,
   ),
   ...joined(
     done.filter((d) => !AWAY.has(d.kind)),
     SAME_S,
-    (d) => d.pieces,
+    count,
   ),
 ];
 
@@ -89,6 +87,7 @@ function loadBars(done: readonly Done[]): readonly Bar[] {
 export function linesOf(problem: Problem, outcome: Outcome): readonly Line[] {
   const { done } = outcome;
   const of = (pick: (d: Done) => boolean) => done.filter(pick);
+  const byHand = countedWhenDone(of((d) => d.person !== null));
   return [
     ...Array.from({ length: problem.printers }, (_, index): Line => ({
       kind: 'printer',
@@ -102,7 +101,10 @@ export function linesOf(problem: Problem, outcome: Outcome): readonly Line[] {
     ...Array.from({ length: problem.people }, (_, index): Line => ({
       kind: 'hands',
       index,
-      bars: handBars(of((d) => d.person === index)),
+      bars: handBars(
+        of((d) => d.person === index),
+        byHand,
+      ),
     })),
     ...problem.presses.map((_, index): Line => ({
       kind: 'press',

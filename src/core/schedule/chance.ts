@@ -27,13 +27,19 @@ const quantile = (sorted: readonly number[], q: number): number =>
 const TABLE = 4096;
 const NORMALS: readonly number[] = Array.from({ length: TABLE }, (_, i) => normalQuantile((i + 0.5) / TABLE));
 
+/** How much of a step's spread is its own and how much it shares with the day: squares add up to one, so that both together vary as stated. */
+const OWN = 0.8;
+const SHARED = 0.6;
+
 /** One play: every step by its own chance, and all hands of the day by a chance they share, since a slow day is slow throughout. */
-function chanceOf(random: () => number): Chance {
+export function chanceOf(random: () => number): Chance {
   const normal = (): number => NORMALS[Math.floor(random() * TABLE)] ?? 0;
   const shared = { hands: normal(), wait: normal() };
   return {
     time: (usualS, logSd, kind) =>
-      logSd === 0 || usualS === 0 ? usualS : usualS * Math.exp(logSd * (0.8 * normal() + 0.4 * shared[kind])),
+      logSd === 0 || usualS === 0
+        ? usualS
+        : usualS * Math.exp(logSd * (OWN * normal() + SHARED * shared[kind])),
     spoiled: (pieces, share) => {
       let bad = 0;
       if (share > 0) for (let i = 0; i < pieces; i += 1) if (random() < share) bad += 1;

@@ -1,5 +1,6 @@
 import type { Route, Segment } from './problem';
 import { handFor, pause } from './people';
+import { outBy } from './outInTime';
 import { inHand, type Press, type Sim } from './state';
 
 /** What a circuit would carry with one more press warming up, A. */
@@ -190,13 +191,10 @@ export function handle(sim: Sim, index: number): boolean {
   return true;
 }
 
-/** Whether a load begun now is out before everybody leaves; one that never would be may begin whenever somebody is there. */
-function fits(sim: Sim, route: Route): boolean {
+/** Whether a load begun now is out before everybody leaves, waits for hands included; one that never would be may begin whenever somebody is there. */
+function fits(sim: Sim, segments: readonly Segment[]): boolean {
   const w = sim.problem.windows[sim.window];
-  if (!w) return false;
-  let lasts = 0;
-  for (const s of route.cycle) lasts += s.s;
-  return sim.nowS + lasts <= w.toS + 1e-9 || sim.longestS < lasts;
+  return w !== undefined && outBy(sim, segments, w.toS);
 }
 
 /** The job an idle press takes next: in order, but for no change of setting while an earlier one is nearly ready. Null where none can begin. */
@@ -207,11 +205,20 @@ function nextLoad(sim: Sim, p: Press): { readonly work: number; readonly route: 
     if (!job || job.pool <= 0 || r.route.fromS > sim.nowS) continue;
     const same = r.route.setting === p.setting;
     const ready = job.taped >= Math.min(r.route.atOnce, job.pool);
-    if (ready && (same || !soon) && fits(sim, r.route)) return r;
+    if (ready && (same || !soon) && fits(sim, r.route.cycle)) return r;
     if (ready || inHand(job)) soon = true;
   }
   return null;
 }
+
+/** What sets a press for a route; null where it is set for it. */
+const changeOf = ({ setting, setS, changeS }: Route, now: string | null): readonly Segment[] | null =>
+  setting === now || (setS <= 0 && changeS <= 0)
+    ? null
+    : [
+        { hands: true, s: setS, logSd: 0 },
+        { hands: false, s: changeS, logSd: 0.05 },
+      ];
 
 /** An idle press takes its next load, or is set for it, where hands and a place to cool are to be had. */
 export function load(sim: Sim, index: number): void {
@@ -223,20 +230,14 @@ export function load(sim: Sim, index: number): void {
   let coming = 0;
   for (const x of sim.presses) if (x.state === 'going' && !x.changing) coming += 1;
   if (sim.coolingNow + coming >= sim.problem.coolingPlaces) return;
+  const change = changeOf(next.route, p.setting);
+  if (change && !fits(sim, change)) return;
   p.route = next.route;
   p.work = next.work;
-  if (next.route.setting !== p.setting && (next.route.setS > 0 || next.route.changeS > 0)) {
+  if (change) {
     p.part = job.loadPart;
     p.pieces = 0;
-    go(
-      sim,
-      p,
-      [
-        { hands: true, s: next.route.setS, logSd: 0 },
-        { hands: false, s: next.route.changeS, logSd: 0.05 },
-      ],
-      true,
-    );
+    go(sim, p, change, true);
   } else {
     p.setting = next.route.setting;
     p.part = job.loadPart;

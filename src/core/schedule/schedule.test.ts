@@ -1,7 +1,7 @@
 import { seeded } from '../random/random';
 import { bound } from './bound';
 import { openBetween, workedBy } from './calendar';
-import { draw, playsOf } from './chance';
+import { chanceOf, draw, playsOf } from './chance';
 import { TURN, type Policy, type Problem, type Work } from './problem';
 import { score, search } from './search';
 import { simulate } from './simulate';
@@ -306,6 +306,17 @@ test('2,000 random shops: nothing twice at once, nothing before its cause, no ci
   }
 });
 
+test('60 busy shops, four presses to one pair of hands: every load is out before everybody leaves, and no bound is beaten', () => {
+  for (let seed = 1; seed <= 60; seed += 1) {
+    const problem = madeUpShop(seed, { jobs: 6, pieces: 300, presses: 4, people: 1 }, seed % 2 === 0);
+    const outcome = simulate(problem, plain(problem), { keep: true });
+    const found = wrongs(problem, outcome).filter((w) => !w.includes('never packed'));
+    expect({ seed, found }).toEqual({ seed, found: [] });
+    if (Number.isFinite(outcome.makespanS))
+      expect(outcome.makespanS).toBeGreaterThanOrEqual(bound(problem).leastS - 1e-3);
+  }
+});
+
 describe('the search', () => {
   test('comes within 2 % of the best of every order and every way on small shops, and no way beats the bound', () => {
     for (let seed = 1; seed <= 12; seed += 1) {
@@ -404,6 +415,26 @@ describe('chance', () => {
     const played = plays(sure, plain(sure), 20);
     expect(played.all.usualS).toBeCloseTo(simulate(sure, plain(sure)).makespanS, 6);
     expect(played.all.ninetyS).toBe(played.all.usualS);
+  });
+
+  test('times vary by as much as is stated: the logarithm of many steps of many days has the mean 0 and that deviation', () => {
+    const random = seeded(5);
+    const [days, steps, logSd] = [2000, 20, 0.3];
+    const all: number[] = [];
+    const dayMeans: number[] = [];
+    for (let d = 0; d < days; d += 1) {
+      const chance = chanceOf(random);
+      const of = Array.from({ length: steps }, () => Math.log(chance.time(60, logSd, 'hands') / 60));
+      all.push(...of);
+      dayMeans.push(of.reduce((a, b) => a + b, 0) / steps);
+    }
+    const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;
+    const sd = (xs: readonly number[]) => Math.sqrt(mean(xs.map((x) => x * x)) - mean(xs) ** 2);
+    expect(Math.abs(mean(all))).toBeLessThan(0.02);
+    expect(sd(all) / logSd).toBeGreaterThan(0.98);
+    expect(sd(all) / logSd).toBeLessThan(1.02);
+    // A slow day is slow throughout: 0.6² of the variance, and a twentieth of the rest.
+    expect(sd(dayMeans) / logSd).toBeCloseTo(Math.sqrt(0.36 + 0.64 / steps), 1);
   });
 
   test('nine in ten are over by the later time, counted on other plays of the same plan', () => {

@@ -53,6 +53,24 @@ function resources(problem: Problem, done: readonly Done[]): string[] {
   return wrong;
 }
 
+/** No load is in a press while nobody is there, unless it was as the plan began or no stretch is long enough for it. */
+function outInTime(problem: Problem, done: readonly Done[]): string[] {
+  const longest = Math.max(...problem.windows.map((w) => w.toS - w.fromS));
+  const loads = groups(
+    done.filter((d) => (d.kind === 'hands' || d.kind === 'press') && d.part >= 0),
+    (d) => `${String(d.work)} ${d.part}`,
+  );
+  return [...loads].flatMap(([name, list]) => {
+    const route = problem.work[list[0]?.work ?? -1]?.routes.find((r) => r.press === list[0]?.press);
+    const takesS = (route?.cycle ?? []).reduce((s, x) => s + x.s, 0);
+    const [from, to] = [begins(list), ends(list)];
+    const w = problem.windows.find((x) => x.fromS - NEAR <= from && from <= x.toS + NEAR);
+    return takesS <= longest && w && to > w.toS + NEAR
+      ? [`load ${name} is out ${Math.round(to - w.toS)} s after everybody should have left`]
+      : [];
+  });
+}
+
 /** Hands away from the press work only while somebody is there; presses are loaded only then. */
 function hours(problem: Problem, done: readonly Done[]): string[] {
   const within = (fromS: number, toS: number) =>
@@ -175,6 +193,7 @@ export function wrongs(problem: Problem, outcome: Outcome): readonly string[] {
   return [
     ...resources(problem, outcome.done),
     ...hours(problem, outcome.done),
+    ...outInTime(problem, outcome.done),
     ...circuits(problem, outcome),
     ...going.flatMap((i) => [...loads(problem, outcome, i), ...causes(problem, outcome, i)]),
     ...going.filter((i) => !Number.isFinite(outcome.endS[i])).map((i) => `job ${i} is never packed`),

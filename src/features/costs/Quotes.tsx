@@ -1,5 +1,6 @@
 'use client';
 
+import { addDays } from 'date-fns';
 import { FileDown } from 'lucide-react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
@@ -31,8 +32,6 @@ const NEXT: Readonly<Record<QuoteState, readonly QuoteState[]>> = {
   replaced: [],
 };
 
-const DAY_MS = 86_400_000;
-
 interface Props {
   readonly job: Job;
   readonly cost: JobCost;
@@ -61,7 +60,7 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
       jobName: job.name,
       at: now,
       madeOn: isoDay(new Date(now)),
-      validUntil: isoDay(new Date(now + settings.money.quoteDays * DAY_MS)),
+      validUntil: isoDay(addDays(now, settings.money.quoteDays)),
       customer: job.sell.customer,
       currency: settings.currency,
       what: `${cost.blankName}, printed`,

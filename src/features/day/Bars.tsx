@@ -21,7 +21,8 @@ const fits = (text: string, px: number): boolean => text.length * LETTER_PX + 8 
 function words(day: DayPlan, line: Line, b: Bar, px: number): string | null {
   const name = b.work === null ? '' : shortName(day.jobs[b.work]?.name ?? '');
   const kind = kindText(b.kind);
-  const counted = b.kind === 'tape' || b.kind === 'finish' ? `${kind} ${b.count}` : kind;
+  // A stretch in which nothing was finished was put down: its pieces stand where they are done.
+  const counted = (b.kind === 'tape' || b.kind === 'finish') && b.count > 0 ? `${kind} ${b.count}` : kind;
   // Loads cool over each other: a word would be cut by the next.
   if (line.kind === 'cooling') return null;
   const tries =

@@ -25,7 +25,7 @@ export function useEarned(day: DayPlan): Earned | null {
     if (of.length === 0) return null;
     const hours = of.reduce((s, c) => s + c.price.cost.handsS, 0) / 3600;
     const cents = of.reduce((s, c) => s + c.price.earnedCents, 0);
-    const pay = of.reduce((s, c) => s + (c.price.cost.lines.find((l) => l.part === 'labour')?.cents ?? 0), 0);
+    const pay = of.reduce((s, c) => s + c.price.cost.paidCents, 0);
     return {
       cents,
       hourCents: hours > 0 ? Math.round((cents + pay) / hours) : 0,

@@ -1,5 +1,6 @@
 'use client';
 
+import { addDays } from 'date-fns';
 import { useState } from 'react';
 import { CAUSES, FAULTS, PAPER_FAULTS } from '@/core/look/faults';
 import { WHOLE_LOG, type LogQuery } from '@/core/log/rows';
@@ -18,7 +19,6 @@ interface Props {
 }
 
 const ANY = 'any';
-const DAY_MS = 24 * 3600_000;
 
 /** Local midnight of a written day. */
 function dayAt(text: string): number | null {
@@ -107,10 +107,10 @@ export function Filters({ query, onChange }: Props) {
           <Day label="From" value={dayOf(query.fromAt)} onDay={(d) => onChange({ fromAt: dayAt(d) })} />
           <Day
             label="To"
-            value={dayOf(query.toAt === null ? null : query.toAt - DAY_MS / 2)}
+            value={dayOf(query.toAt === null ? null : query.toAt - 1)}
             onDay={(d) => {
               const at = dayAt(d);
-              onChange({ toAt: at === null ? null : at + DAY_MS });
+              onChange({ toAt: at === null ? null : addDays(at, 1).getTime() });
             }}
           />
           {choices(shop, jobs).map(({ key, label, all, options }) => (

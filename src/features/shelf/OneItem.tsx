@@ -1,5 +1,6 @@
 'use client';
 
+import { addDays } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { moneyText } from '@/core/money/money';
@@ -69,7 +70,7 @@ export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: ()
 function Orders({ outlook: o }: { outlook: Outlook }) {
   const { item, balance } = o;
   const [cases, setCases] = useState(Math.max(1, o.cases));
-  const [expected, setExpected] = useState(() => isoDay(new Date(Date.now() + item.leadDays * 86_400_000)));
+  const [expected, setExpected] = useState(() => isoDay(addDays(Date.now(), item.leadDays)));
   const unit = UNIT_WORDS[item.unit];
   const order = async () => {
     const r = await orderCases(item, cases, /^\d{4}-\d{2}-\d{2}$/.test(expected) ? expected : null);
