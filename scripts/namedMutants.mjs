@@ -12,8 +12,8 @@ export const NAMED_MUTANTS = [
   {
     what: 'a vacuum wall cools by both its faces',
     file: 'src/core/heat/roughCooling.ts',
-    from: "blank.wall === 'vacuum' ? 1 : 1.5",
-    to: "blank.wall === 'vacuum' ? 1.5 : 1.5",
+    from: "blank.wall === 'vacuum' ? 1 : 1.2",
+    to: "blank.wall === 'vacuum' ? 1.2 : 1.2",
   },
   {
     what: 'the handle is left out of the reach check',

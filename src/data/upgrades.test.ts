@@ -54,6 +54,8 @@ const WRITTEN = [
   { db: 8, file: 7, stores: SIXTH },
   { db: 9, file: 8, stores: { ...SIXTH, log: 'id, at, corrects, [jobId+at], [blankId+pressId+at]' } },
   { db: 10, file: 9, stores: TENTH },
+  { db: 11, file: 9, stores: TENTH },
+  { db: 12, file: 10, stores: TENTH },
 ];
 
 const FIXTURES = join(__dirname, '../core/formats/fixtures');

@@ -8,6 +8,7 @@ import { TO_6 } from '@/core/formats/upgrades/to6';
 import { TO_7 } from '@/core/formats/upgrades/to7';
 import { TO_8 } from '@/core/formats/upgrades/to8';
 import { TO_9 } from '@/core/formats/upgrades/to9';
+import { TO_10 } from '@/core/formats/upgrades/to10';
 import { countBySettings, indexLog } from './upgradeLog';
 
 /** One version of the database: what it indexes anew, and what becomes of the records of the version before. Never edited once released. */
@@ -104,4 +105,5 @@ export const DB_VERSIONS: readonly DbVersion[] = [
     upgrade: climb(TO_9),
   },
   { version: 11, stores: {}, upgrade: countBySettings },
+  { version: 12, stores: {}, upgrade: climb(TO_10) },
 ];

@@ -44,6 +44,7 @@ export const STARTER_PRESSES: readonly Press[] = [
     insideWidthMm: 420,
     insideDepthMm: 360,
     hold: 'shrink film',
+    air: 'fan',
     fallK: null,
     power: USUAL_POWER,
     checks: [],

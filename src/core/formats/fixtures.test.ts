@@ -11,7 +11,7 @@ import { fileText, readJobFile, readShopFile, SHOP_FILE } from './jobFile';
  * code of their time.
  */
 const read = (name: string): string => readFileSync(join(__dirname, 'fixtures', name), 'utf8');
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9] as const;
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10] as const;
 
 const JOBS_1 = ['dome-beakers', 'comet-cans', 'star-party-tumblers', 'trail-guide-bottles'];
 const JOBS_2 = [
@@ -35,6 +35,7 @@ const JOBS: Readonly<Record<(typeof VERSIONS)[number], readonly string[]>> = {
   7: [...JOBS_2, 'star-map-panel'],
   8: [...JOBS_2, 'star-map-panel'],
   9: [...JOBS_2, 'star-map-panel'],
+  10: [...JOBS_2, 'star-map-panel'],
 };
 
 /** What every one of these files said of its four runs when it was written. */

@@ -23,7 +23,7 @@ export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(9),
+  version: z.literal(10),
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
   shop: shopSchema,
@@ -43,7 +43,7 @@ const thingsIn = (shop: Shop) => ({
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: 'Job file',
-  version: 9,
+  version: 10,
   schema: jobFileSchema,
   upgrades: STEPS.map(jobFileBy),
   wrong: (f) => heldTwice(thingsIn(f.shop)),
@@ -51,7 +51,7 @@ export const JOB_FILE: FileKind<JobFile> = {
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(9),
+  version: z.literal(10),
   shop: shopSchema,
   jobs: z.array(jobSchema),
   books: booksSchema,
@@ -62,7 +62,7 @@ export type ShopFile = z.infer<typeof shopFileSchema>;
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
   noun: 'Shop file',
-  version: 9,
+  version: 10,
   schema: shopFileSchema,
   upgrades: STEPS.map(shopFileBy),
   wrong: (f) =>
@@ -92,7 +92,7 @@ function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 9,
+  version: 10,
   job,
   shop: shopForJob(job, shop),
   pictures: [...pictures],
@@ -105,7 +105,7 @@ export const makeShopFile = (
   books: Books = NO_BOOKS,
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 9,
+  version: 10,
   shop,
   jobs: [...jobs],
   books,

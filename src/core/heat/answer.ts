@@ -63,7 +63,11 @@ export function answerHeat(q: HeatQuestion): HeatAnswer {
   switch (q.kind) {
     case 'start': {
       const dwellS = middleDwellS(r.load, q.settings, r.spreads, r.belief);
-      return { kind: 'start', dwellS, laterS: laterDwellS(r.load, { ...q.settings, dwellS }) };
+      return {
+        kind: 'start',
+        dwellS,
+        laterS: laterDwellS(r.load, { ...q.settings, dwellS }, r.spreads, r.belief),
+      };
     }
     case 'over':
       return { kind: 'over', ...overTable(r, q.settings) };

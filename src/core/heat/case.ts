@@ -1,5 +1,6 @@
 import type { Material } from '../shop/blank';
 import type { HeatSettings, Pressure } from '../shop/heatSettings';
+import type { OvenAir } from '../shop/press';
 import type { WasteKind } from './materials';
 
 /** A heater as the model takes it: all of it, not a square metre. */
@@ -30,6 +31,8 @@ interface RoundCase {
 /** One press with one load in it: everything the dose hangs on besides the settings. Plain JSON, so that it can name what was calculated. */
 export interface HeatCase {
   readonly kind: 'flat' | 'wrap' | 'oven';
+  /** Whether a fan moves the air of an oven; no matter elsewhere. */
+  readonly ovenAir: OvenAir;
   readonly material: Material;
   /** Wall, or one skin of a vacuum wall, mm. */
   readonly wallMm: number;

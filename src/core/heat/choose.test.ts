@@ -18,7 +18,7 @@ import { chooseHeat, goodPiecesBehind, goodPiecesOf, provenFor } from './choose'
 import { lumpedCoolingS, roughTouchS } from './roughCooling';
 import { exposures, heaterReach } from './heaterReach';
 import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from './labels';
-import { startFrom, startingRange } from './starting';
+import { coolDownFor, lowestTargetC, startFrom, startingRange } from './starting';
 
 const blank = (id: string): Blank => {
   const b = LIBRARY.find((x) => x.id === id);
@@ -146,7 +146,7 @@ describe('settings chosen', () => {
     expect(choose(CUP, press('oven'))).not.toBeNull();
     // Aluminium has a range on a flat press, and a round one still does not lie on it.
     const can: Blank = { ...CUP, material: 'aluminium' };
-    expect(startingRange('aluminium', 'flat')).not.toBeNull();
+    expect(startingRange('aluminium', 'flat', 1)).not.toBeNull();
     expect(choose(can, press('flat'))).toBeNull();
   });
 
@@ -187,12 +187,22 @@ describe('settings chosen', () => {
   });
 
   test('the cool-down target lies below the working temperature, and only where there is a second closing', () => {
-    const range = startingRange('steel', 'tumbler');
+    const range = startingRange('steel', 'tumbler', 0.5);
     if (!range) throw new Error('no range');
-    const s = startFrom(range, 2, 'from-closing', true);
+    const s = startFrom(range, 2, 'from-closing', true, null);
     expect(s.coolDownC).toBe(s.platenC - 18);
-    expect(startFrom(range, 1, 'from-closing', true).coolDownC).toBeNull();
-    expect(startFrom(range, 2, 'from-closing', false).coolDownC).toBeNull();
+    expect(startFrom(range, 1, 'from-closing', true, null).coolDownC).toBeNull();
+    expect(startFrom(range, 2, 'from-closing', false, null).coolDownC).toBeNull();
+  });
+
+  test('the cool-down target follows the set and the resting temperature, and is never what the press does not read', () => {
+    expect(coolDownFor(190, null)).toBe(172);
+    expect(coolDownFor(172, null)).toBe(154);
+    expect(coolDownFor(190, 180)).toBe(182);
+    expect(coolDownFor(190, 120)).toBe(172);
+    // It rests three degrees below its working temperature: it never falls far enough to be told.
+    expect(coolDownFor(190, 187)).toBeNull();
+    expect(lowestTargetC(180)).toBe(182);
   });
 });
 
@@ -241,16 +251,23 @@ describe('heater reach, by hand', () => {
 });
 
 describe('cooling and lines, by hand', () => {
-  test('before a simulation: a vacuum wall cools by its outer skin alone, a plate by both faces, a cup by one and a half', () => {
+  test('before a simulation: a vacuum wall cools by its outer skin alone, a plate by both faces, a cup by little more than one; of a thick one only what was heated through', () => {
+    const LONG = { platenC: 188, dwellS: 600, passes: 1 };
     // τ = ρc·d/h: 3.95 MJ/(m³K) × 0.5 mm / 12 W/(m²K) = 164.6 s at the usual air, times ln(166/23).
-    const skin = roughTouchS({ ...CUP, wall: 'vacuum', wallMm: 0.5 }, 188);
+    const skin = roughTouchS({ ...CUP, wall: 'vacuum', wallMm: 0.5 }, LONG);
     expect(skin.value).toBeCloseTo((1975 / 12) * Math.log(166 / 23), 6);
-    expect(skin.low).toBeCloseTo((1975 / 16) * Math.log(166 / 23), 6);
-    expect(skin.high).toBeCloseTo((1975 / 9) * Math.log(166 / 23), 6);
-    expect(roughTouchS({ ...CUP, wall: 'single', wallMm: 0.5 }, 188).value).toBeCloseTo(skin.value / 1.5, 6);
+    expect(skin.low).toBeCloseTo(((1975 / 16) * Math.log(166 / 23)) / 1.3, 6);
+    expect(skin.high).toBeCloseTo((1975 / 9) * Math.log(166 / 23) * 1.3, 6);
+    expect(roughTouchS({ ...CUP, wall: 'single', wallMm: 0.5 }, LONG).value).toBeCloseTo(skin.value / 1.2, 6);
     // Slate, 2.1 MJ/(m³K), by both faces.
-    const plate = roughTouchS({ ...PLATE, wallMm: 8 }, 188);
+    const plate = roughTouchS({ ...PLATE, wallMm: 8 }, LONG);
     expect(plate.value).toBeCloseTo((16800 / 2 / 12) * Math.log(166 / 23), 6);
+    // Board, α = 0.16 / 1.25e6 m²/s: in 100 s heat reaches 1.4 √(α·100) = 5.0 mm, however thick it is.
+    const board = (wallMm: number) =>
+      roughTouchS({ ...PLATE, material: 'hardboard', wallMm }, { platenC: 188, dwellS: 100, passes: 1 })
+        .value;
+    expect(board(25)).toBe(board(12));
+    expect(board(25)).toBeCloseTo(((1.25e6 * 1.4 * Math.sqrt(1.28e-5)) / 2 / 12) * Math.log(166 / 23), 3);
     expect(lumpedCoolingS(45, 45, 22, 100)).toBe(0);
     expect(lumpedCoolingS(30, 45, 22, 100)).toBe(0);
   });

@@ -5,7 +5,7 @@ import { isOven, isWrapPress, timerStartOf, timesItself, type Press, type PressH
 import type { LogEntry, Recipe } from '../shop/records';
 import { heaterReach, type HeaterReach, type MatWork } from './heaterReach';
 import { sameSettings, type HeatSettings } from '../shop/heatSettings';
-import { startFrom, startingRange, type StartingRange } from './starting';
+import { coolDownFor, lowestTargetC, startFrom, startingRange, type StartingRange } from './starting';
 import { standing } from '../shop/standing';
 
 export interface ProvenRecipe {
@@ -84,17 +84,17 @@ export function chooseHeat(
 ): ChosenHeat | null {
   // A flat press takes flat blanks, a mat or an oven round ones; a flat piece may lie in an oven too.
   const fits = press.kind === 'oven' || (press.kind === 'flat') === (blank.shape.kind === 'flat');
-  const range = fits ? startingRange(blank.material, press.kind) : null;
+  const range = fits ? startingRange(blank.material, press.kind, blank.wallMm) : null;
   const proven = provenFor(blank.id, press.id, recipes, goodPieces);
   const reach = (passes: number): HeaterReach | null =>
     isWrapPress(press) && heater && mat ? heaterReach(mat, heater.lengthMm, passes) : null;
   const needed = reach(1)?.passesNeeded ?? 1;
-  const table = range && startFrom(range, needed, timerStartOf(press), timesItself(press));
+  const table = range && startFrom(range, needed, timerStartOf(press), timesItself(press), restingOf(press));
   const start = table && heldIn(press, blank, table);
   const base = proven?.recipe.settings ?? (start && { ...start, ...moved(atOwnTime(job.heat, start)) });
   if (!base) return null;
   const baseOrigin = proven ? 'proven' : 'estimated';
-  const settings = withHand(base, job.heat);
+  const settings = coolingDown(withHand(base, job.heat), base, job.heat, press, proven !== null);
   const originOf = Object.fromEntries(
     KEYS.map((k) => [k, job.heat[k] === undefined ? baseOrigin : 'measured']),
   ) as Record<keyof HeatSettings, Origin>;
@@ -122,6 +122,23 @@ const atOwnTime = (heat: Job['heat'], start: HeatSettings): HeatSettings => ({
   dwellS: start.dwellS,
   laterDwellS: null,
 });
+
+const restingOf = (p: Press): number | null => (isOven(p) ? null : p.restingC);
+
+/** The cool-down target follows the temperature that is set, unless a person said it: as far below it as the recipe has it, else as is usual. */
+function coolingDown(
+  s: HeatSettings,
+  base: HeatSettings,
+  hand: Job['heat'],
+  press: Press,
+  proven: boolean,
+): HeatSettings {
+  if (hand.coolDownC !== undefined || s.passes < 2 || !timesItself(press)) return s;
+  if (!proven) return { ...s, coolDownC: coolDownFor(s.platenC, restingOf(press)) };
+  if (base.coolDownC === null || s.platenC === base.platenC) return s;
+  const moved = base.coolDownC + s.platenC - base.platenC;
+  return { ...s, coolDownC: Math.max(moved, lowestTargetC(restingOf(press)) ?? moved) };
+}
 
 /** A time set by hand holds for every pass, unless a later one is set too. */
 function withHand(base: HeatSettings, heat: Job['heat']): HeatSettings {

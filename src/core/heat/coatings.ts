@@ -20,32 +20,35 @@ const prior = (neededS: number, limitS: number): CoatingDose => ({
 });
 
 /**
- * Where nothing is known of a shop's own coating. Set so that the ranges in common use (starting.ts), simulated on a usual press of their
- * kind, lie inside: a prior from practice, not a property of a coating. Thick stone, tile and oven work run longer than their dye needs.
+ * Where nothing is known of a shop's own coating. Set so that the ranges in common use (starting.ts), simulated on usual presses of their kind,
+ * lie inside from their coolest and shortest to their hottest and longest: every setting in them has given good pieces somewhere, and none of
+ * them is called likely to fail before anything was tried. A prior from practice, not a property of a coating, and wide for that: hard coatings
+ * on thin metal are pressed for half a minute here and for a minute and a half there. Thick stone, tile and oven work run longer than their dye
+ * needs.
  */
 const PRIORS: Readonly<Record<'press' | 'oven', Partial<Record<Material, CoatingDose>>>> = {
   press: {
-    aluminium: prior(15, 125),
-    steel: prior(17.5, 205),
-    ceramic: prior(28, 290),
-    glass: prior(24, 240),
-    hardboard: prior(15, 135),
-    FRP: prior(11, 90),
-    acrylic: prior(9, 88),
-    slate: prior(68, 610),
-    polymer: prior(12, 100),
+    aluminium: prior(5.5, 205),
+    steel: prior(6.5, 350),
+    ceramic: prior(25, 560),
+    glass: prior(22, 440),
+    hardboard: prior(12.5, 155),
+    FRP: prior(11, 100),
+    acrylic: prior(7.5, 112),
+    slate: prior(60, 700),
+    polymer: prior(10, 110),
   },
   oven: {
     aluminium: prior(90, 620),
-    steel: prior(75, 620),
-    ceramic: prior(105, 900),
-    polymer: prior(90, 620),
-    glass: prior(90, 700),
+    steel: prior(65, 740),
+    ceramic: prior(95, 1250),
+    polymer: prior(60, 620),
+    glass: prior(90, 800),
   },
 };
 /** Tiles: minutes in a flat press, their body warmed through. */
-const TILE = prior(85, 580);
-const ANY = prior(20, 180);
+const TILE = prior(60, 600);
+const ANY = prior(14, 220);
 
 export function coatingPrior(material: Material, press: PressKind): CoatingDose {
   if (press === 'oven') return PRIORS.oven[material] ?? ANY;

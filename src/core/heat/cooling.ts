@@ -3,7 +3,7 @@ import { buildColumn, layerSpan, type Column, type Layer } from './conduction/co
 import { Stepper, type Exposed, type Heater, type Side, type Temperatures } from './conduction/step';
 import { BODY, WOOD } from './materials';
 import type { Simulation } from './simulate';
-import { inAir, STILL_AIR_WM2K } from './sides';
+import { inAir, INSIDE_EMISSIVITY, STILL_AIR_WM2K } from './sides';
 
 /** Where a piece is set down. */
 export const COOLING_PLACES = ['mat', 'plate', 'weight', 'air'] as const;
@@ -23,16 +23,23 @@ export interface CoolingTimes {
 
 /** A piece on a metal plate, or under one: contact through dry joints, W/(m² K). */
 const PLATE_CONTACT_WM2K = 250;
+/** The cold plate: aluminium, bench size, lying on the bench. Pieces of a load share it. */
+export const COLD_PLATE = { widthMm: 300, heightMm: 400, thicknessMm: 6 } as const;
+const COLD_PLATE_M2 = (COLD_PLATE.widthMm * COLD_PLATE.heightMm) / 1e6;
 const MAT_CONTACT_WM2K = 80;
 const M = 1e-3;
-const plate = (name: string, contact: number): Layer => ({
+/** A metal plate `times` as large as the piece: so much more heat goes into each square metre of the piece, at no more resistance. */
+const plate = (name: string, contact: number, times = 1): Layer => ({
   name,
-  ...BODY.aluminium,
-  thicknessM: 6 * M,
+  conductivity: BODY.aluminium.conductivity * times,
+  capacity: BODY.aluminium.capacity * times,
+  thicknessM: COLD_PLATE.thicknessMm * M,
   contact,
   firstCellM: null,
   cells: 2,
 });
+/** How much of the plate there is for each square metre of pieces: at least as much. */
+const plateShare = (c: HeatCase): number => Math.max(1, COLD_PLATE_M2 / (c.pieceM2 * c.pieces));
 const matLayer: Layer = {
   name: 'mat',
   ...WOOD,
@@ -65,20 +72,30 @@ function stand(c: HeatCase, sim: Simulation, from: Float64Array, place: CoolingP
       ? [matLayer]
       : place === 'air'
         ? []
-        : [plate('plate', PLATE_CONTACT_WM2K)];
+        : [plate('plate', PLATE_CONTACT_WM2K, plateShare(c))];
   const { column, cells, at } = joined(sim.column, from, span.from, end, above, below, c.roomC);
   const side = inAir(c.roomC, STILL_AIR_WM2K * air);
-  const shut: Side = { ...side, air: 0, emissivity: 0 };
   const exposed: Exposed = {
     column,
     areaM2: 1,
     from: 0,
     to: cells.length,
     top: side,
-    // Inside a closed vessel little air moves; on a mat what lies under it is the room.
-    bottom: round && c.vacuum ? shut : round ? inAir(c.roomC, STILL_AIR_WM2K * air * 0.7) : side,
+    bottom: below.length > 0 && place !== 'mat' ? plateSide(c, air) : underneath(c, side, air),
   };
   return { cells, exposed, top: at, bottom: at + (span.to - span.from) - 1 };
+}
+
+/** The plate lies on the bench and loses heat by what the pieces leave free of its upper face; bright metal hardly radiates. */
+const plateSide = (c: HeatCase, air: number): Side =>
+  inAir(c.roomC, STILL_AIR_WM2K * air * (plateShare(c) - 1), 0);
+
+/** Inside a closed vessel little air moves, and its walls see each other; on a mat what lies under it is the room. */
+function underneath(c: HeatCase, side: Side, air: number): Side {
+  if (c.round === null) return side;
+  return c.vacuum
+    ? { ...side, air: 0, emissivity: 0 }
+    : inAir(c.roomC, STILL_AIR_WM2K * air * 0.7, INSIDE_EMISSIVITY);
 }
 
 /** Cells from..to of a column with layers laid over and under it, cold. */

@@ -141,7 +141,7 @@ describe('starting ranges', () => {
   test('every start made from one is a valid setting inside it', () => {
     for (const r of STARTING_RANGES) {
       for (const passes of [1, 2]) {
-        const s = startFrom(r, passes, 'from-closing', true);
+        const s = startFrom(r, passes, 'from-closing', true, null);
         expect(heatSettingsSchema.safeParse(s).success).toBe(true);
         expect(s.platenC).toBeGreaterThanOrEqual(r.platenC[0]);
         expect(s.platenC).toBeLessThanOrEqual(r.platenC[1]);
@@ -151,6 +151,21 @@ describe('starting ranges', () => {
       }
     }
   });
+  test('a plaque has its own times; every thickness has one range and no more', () => {
+    expect(startingRange('hardboard', 'flat', 3)?.dwellS).toEqual([55, 90]);
+    expect(startingRange('hardboard', 'flat', 25)).toMatchObject({ dwellS: [75, 130], platenC: [195, 205] });
+    for (const r of STARTING_RANGES)
+      for (const wall of [0.5, 3, 7, 11.9, 12, 25]) {
+        const fits = STARTING_RANGES.filter(
+          (x) =>
+            x.material === r.material &&
+            x.press === r.press &&
+            (!x.wallMm || (wall >= x.wallMm[0] && wall < x.wallMm[1])),
+        );
+        expect(fits).toHaveLength(1);
+        expect(startingRange(r.material, r.press, wall)).toBe(fits[0]);
+      }
+  });
   test('glass is never started hot enough, or quenched, to crack', () => {
     for (const r of STARTING_RANGES.filter((x) => x.material === 'glass')) {
       expect(r.platenC[1]).toBeLessThanOrEqual(190);
@@ -158,8 +173,8 @@ describe('starting ranges', () => {
     }
   });
   test('every material has a press and glass has no settings for an oven', () => {
-    for (const m of MATERIALS) expect(PRESS_KINDS.some((k) => startingRange(m, k))).toBe(true);
-    expect(startingRange('glass', 'oven')).toBeNull();
+    for (const m of MATERIALS) expect(PRESS_KINDS.some((k) => startingRange(m, k, 3))).toBe(true);
+    expect(startingRange('glass', 'oven', 3)).toBeNull();
   });
 });
 

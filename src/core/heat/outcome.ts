@@ -3,7 +3,7 @@ import { AS_USUAL, UNKNOWN_KEYS, type Unknowns } from './case';
 import { coolingSpread, type CoolingPlace, type CoolingSpread } from './cooling';
 import { believedDose, believedDoses, chanceOf, chances, type Spread } from './fit';
 import { dot } from './linear';
-import { SECTORS } from './places';
+import type { Arc, HeatedPlace } from './places';
 import type { Resolved } from './resolve';
 import { dosesOf, simulate, type Sample, type Simulation } from './simulate';
 import type { LogDoses } from './sensitivity';
@@ -25,8 +25,7 @@ export interface SeriesPoint {
   readonly highC: number;
 }
 
-export interface RingPoint {
-  readonly atDeg: number;
+export interface RingPoint extends Arc {
   readonly printed: boolean;
   readonly afterPassS: readonly number[];
 }
@@ -123,17 +122,19 @@ function closingsOf(sim: Simulation): Closing[] {
     });
 }
 
+/** An arc, and where it stands for both sides of the opening its mirror image. */
+const bothSides = ({ fromDeg, toDeg, mirrored }: HeatedPlace): readonly Arc[] => [
+  { fromDeg, toDeg },
+  ...(mirrored ? [{ fromDeg: 360 - toDeg, toDeg: 360 - fromDeg }] : []),
+];
+
 function ringOf(sim: Simulation): RingPoint[] | null {
   const points = sim.places.flatMap(({ place, afterPassS }) =>
     place.atDeg === null
       ? []
-      : place.sectors.map((sector) => ({
-          atDeg: (sector * 360) / SECTORS,
-          printed: place.printed,
-          afterPassS,
-        })),
+      : bothSides(place).map((arc) => ({ ...arc, printed: place.printed, afterPassS })),
   );
-  return points.length > 0 ? points.sort((a, b) => a.atDeg - b.atDeg) : null;
+  return points.length > 0 ? points.sort((a, b) => a.fromDeg - b.fromDeg) : null;
 }
 
 /** Simulates a setting as believed and once for each unknown moved by its spread; from these everything that is said of it. */

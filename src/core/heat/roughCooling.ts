@@ -1,5 +1,6 @@
 import type { Blank } from '../shop/blank';
 import { TOUCH_SAFE_C } from './cooling';
+import type { HeatSettings } from '../shop/heatSettings';
 import { BODY } from './materials';
 import type { Spread } from './fit';
 
@@ -12,13 +13,19 @@ export function lumpedCoolingS(fromC: number, toC: number, roomC: number, tauS: 
   return fromC <= toC ? 0 : tauS * Math.log((fromC - roomC) / (toC - roomC));
 }
 
+/** How deep heat reaches a body in a time: about this many √(αt) hold nearly all of it (Carslaw & Jaeger, 2.4). */
+const DEPTHS = 1.4;
+
 /**
- * Time to cool to touch before a simulation says better, s, with its range. A plate loses heat from both faces, a cup mostly from one; across a
- * vacuum almost nothing passes, so an outer skin cools by itself.
+ * Time to cool to touch before a simulation says better, s, with its range: for planning, never shown. A plate loses heat from both faces, a cup
+ * mostly from one; across a vacuum almost nothing passes, so an outer skin cools by itself. What the press has not had the time to heat through
+ * is not counted.
  */
-export function roughTouchS(blank: Blank, fromC: number): Spread {
-  const faces = blank.shape.kind === 'flat' ? 2 : blank.wall === 'vacuum' ? 1 : 1.5;
-  const perFace = (BODY[blank.material].capacity * blank.wallMm * 1e-3) / faces;
-  const at = (h: number) => lumpedCoolingS(fromC, TOUCH_SAFE_C, ROOM_C, perFace / h);
-  return { value: at(FACE_WM2K.usual), low: at(FACE_WM2K.high), high: at(FACE_WM2K.low) };
+export function roughTouchS(blank: Blank, s: Pick<HeatSettings, 'platenC' | 'dwellS' | 'passes'>): Spread {
+  const { conductivity, capacity } = BODY[blank.material];
+  const faces = blank.shape.kind === 'flat' ? 2 : blank.wall === 'vacuum' ? 1 : 1.2;
+  const reachedM = DEPTHS * Math.sqrt((conductivity / capacity) * s.dwellS * s.passes);
+  const heatedM = Math.min(blank.wallMm * 1e-3, reachedM);
+  const at = (h: number) => lumpedCoolingS(s.platenC, TOUCH_SAFE_C, ROOM_C, (capacity * heatedM) / faces / h);
+  return { value: at(FACE_WM2K.usual), low: at(FACE_WM2K.high) / 1.3, high: at(FACE_WM2K.low) * 1.3 };
 }

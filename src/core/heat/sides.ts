@@ -8,9 +8,14 @@ import { coveredShare, endK, type HeatedPlace } from './places';
 export const STILL_AIR_WM2K = 5.5;
 const INSIDE_WM2K = 4;
 const EMISSIVITY = 0.9;
-/** Moving air of an oven with the radiation of its walls, W/(m² K): 20 to 35 by convection and about 10 more; less inside a vessel. */
-const OVEN_WM2K = 35;
-const OVEN_INSIDE_WM2K = 14;
+/** The inside of a vessel sees itself but for its mouth: so little of its radiation leaves (Incropera, ch. 13, a cavity of this shape). */
+export const INSIDE_EMISSIVITY = 0.15;
+/**
+ * Air of an oven with the radiation of its walls, W/(m² K): moved by a fan 35 in all; still about 20, and 8 by walls that pieces shade from each
+ * other. Less inside a vessel.
+ */
+const OVEN_WM2K = { fan: 35, still: 28 } as const;
+const OVEN_INSIDE_WM2K = { fan: 14, still: 9 } as const;
 /** The bed under a pad: metal, which takes heat away. */
 const BED_WM2K = 40;
 
@@ -58,10 +63,11 @@ export function closedOn(
   const whole = { column, areaM2: place.areaM2, from: 0, to: column.capacity.length };
   const offsetK = place.offsetK;
   if (c.kind === 'oven') {
-    const inside = c.round ? OVEN_INSIDE_WM2K : OVEN_WM2K;
+    const film = OVEN_WM2K[c.ovenAir];
+    const inside = c.round ? OVEN_INSIDE_WM2K[c.ovenAir] : film;
     return {
       ...whole,
-      top: heated(OVEN_WM2K * Math.exp(unknowns.contact), 1, offsetK, c.roomC),
+      top: heated(film * Math.exp(unknowns.contact), 1, offsetK, c.roomC),
       bottom: c.vacuum ? inAir(c.roomC, 0, 0) : heated(inside, 1, offsetK, c.roomC),
     };
   }
@@ -69,12 +75,12 @@ export function closedOn(
   if (c.kind === 'flat')
     return { ...whole, top: heated(contact, 1, offsetK, c.roomC), bottom: inAir(c.roomC, BED_WM2K, 0) };
   const atDeg = place.atDeg ?? 0;
-  const share = coveredShare(atDeg, openingDeg, coveredDeg);
+  const share = coveredShare(place, openingDeg, coveredDeg);
   const end = endK(atDeg, openingDeg, coveredDeg, c.heater.coldestK);
   return {
     ...whole,
     top: heated(contact, share, offsetK + end, c.roomC),
-    bottom: inAir(c.roomC, INSIDE_WM2K, c.vacuum ? 0 : EMISSIVITY),
+    bottom: inAir(c.roomC, INSIDE_WM2K, c.vacuum ? 0 : INSIDE_EMISSIVITY),
   };
 }
 
@@ -82,7 +88,7 @@ export function closedOn(
 export function openOn(c: HeatCase, place: HeatedPlace, column: Column, peeled: boolean): Exposed {
   const range =
     c.kind === 'wrap' && !peeled ? { from: 0, to: column.capacity.length } : outOfPress(column, peeled);
-  const inside = c.round ? inAir(c.roomC, INSIDE_WM2K, c.vacuum ? 0 : EMISSIVITY) : inAir(c.roomC);
+  const inside = c.round ? inAir(c.roomC, INSIDE_WM2K, c.vacuum ? 0 : INSIDE_EMISSIVITY) : inAir(c.roomC);
   return { column, areaM2: place.areaM2, ...range, top: inAir(c.roomC), bottom: inside };
 }
 

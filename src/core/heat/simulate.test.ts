@@ -3,7 +3,9 @@ import { MATERIALS } from '../shop/blank';
 import { STARTING_RANGES } from './starting';
 import { AS_USUAL, contactWM2K, type HeatCase } from './case';
 import { coatingPrior } from './coatings';
-import { coveredShare } from './places';
+import { chances, priorBelief } from './fit';
+import { doseSensitivity, USUAL_SPREADS } from './sensitivity';
+import { coveredShare, placesOf } from './places';
 import { dosesOf, simulate } from './simulate';
 import { FLAT, MUG, OVEN, setting, TUMBLER, wrapCase } from './testCases';
 
@@ -87,8 +89,8 @@ describe('passes', () => {
       const [one = 0, two = 0] = p.afterPassS;
       expect(two).toBeGreaterThanOrEqual(one);
     }
-    const up = places.find((p) => p.place.atDeg === 0);
-    const down = places.find((p) => p.place.atDeg === 180);
+    const up = places[0];
+    const down = places.at(-1);
     expect(up?.afterPassS[0]).toBeLessThan(2);
     expect(up?.afterPassS[1]).toBeGreaterThan(20);
     expect(down?.afterPassS[0]).toBeGreaterThan(15);
@@ -98,7 +100,7 @@ describe('passes', () => {
     const size = { circumferenceMm: 235, tallMm: 150, heaterMm: 203, printMm: 235 };
     const gap = (material: HeatCase['material']) => {
       const sim = simulate(wrapCase({ material, wallMm: 1.2, vacuum: false }, size), setting(190, 120));
-      return sim.places.find((p) => p.place.atDeg === 0)?.transferS ?? 0;
+      return sim.places[0]?.transferS ?? 0;
     };
     expect(gap('aluminium')).toBeGreaterThan(20 * gap('glass'));
   });
@@ -146,14 +148,36 @@ describe('passes', () => {
 });
 
 describe('by hand', () => {
-  test('a mat of 317° leaves nothing at its opening, all opposite, half of the sector its end lies in; one of 360° leaves none', () => {
-    expect(coveredShare(0, 0, 317)).toBe(0);
-    expect(coveredShare(180, 0, 317)).toBe(1);
-    // Its end lies 21.5° from the opening: in the middle of a sector standing there.
-    expect(coveredShare(21.5, 0, 317)).toBeCloseTo(0.5, 9);
-    expect(coveredShare(338.5, 0, 317)).toBeCloseTo(0.5, 9);
-    expect(coveredShare(180, 180, 317)).toBe(0);
-    for (const deg of [0, 90, 180]) expect(coveredShare(deg, 0, 360)).toBe(1);
+  test('a mat of 317° leaves nothing at its opening, all opposite, half of an arc its end halves; one of 360° leaves none', () => {
+    const about = (deg: number) => ({ fromDeg: deg - 5, toDeg: deg + 5 });
+    expect(coveredShare(about(0), 0, 317)).toBe(0);
+    expect(coveredShare(about(180), 0, 317)).toBe(1);
+    // Its end lies 21.5° from the opening.
+    expect(coveredShare(about(21.5), 0, 317)).toBeCloseTo(0.5, 9);
+    expect(coveredShare(about(338.5), 0, 317)).toBeCloseTo(0.5, 9);
+    expect(coveredShare(about(180), 180, 317)).toBe(0);
+    for (const deg of [0, 90, 180]) expect(coveredShare(about(deg), 0, 360)).toBe(1);
+  });
+
+  test('arcs cover the wall once, begin and end where a mat does, and are finest there', () => {
+    for (const passes of [1, 2, 3, 4]) {
+      const places = placesOf(TUMBLER, setting(188, 65, { passes }));
+      const turns = passes <= 2 ? 180 : 360;
+      expect(places.reduce((s, p) => s + p.toDeg - p.fromDeg, 0)).toBeCloseTo(turns, 9);
+      places.slice(1).forEach((p, i) => expect(p.fromDeg).toBe(places[i]?.toDeg));
+      expect(places.reduce((s, p) => s + p.areaM2, 0)).toBeCloseTo(TUMBLER.pieceM2, 12);
+      // No arc lies half under a mat in any pass.
+      const coveredDeg = (203 / 270) * 360;
+      for (let k = 0; k < passes; k += 1)
+        for (const p of places)
+          expect([0, 1]).toContainEqual(
+            expect.closeTo(coveredShare(p, (k * 360) / passes, coveredDeg), 6) as number,
+          );
+      const end = (360 - coveredDeg) / 2;
+      const at = places.find((p) => Math.abs(p.fromDeg - end) < 1e-6);
+      expect(at && at.toDeg - at.fromDeg).toBeLessThan(2.5);
+      expect(Math.max(...places.map((p) => p.toDeg - p.fromDeg))).toBeLessThan(12.1);
+    }
   });
 
   test('the lever’s force is shared: twice the area, 2^0.95 times less contact; within limits, and only under a platen', () => {
@@ -212,6 +236,43 @@ describe('what the press does', () => {
   });
 });
 
+describe('round the wall, held against sectors of half a degree, cells and steps four times as fine', () => {
+  const wall = (
+    of: Pick<HeatCase, 'material' | 'wallMm' | 'vacuum'>,
+    circumferenceMm: number,
+    heaterMm: number,
+    printMm: number,
+  ) => wrapCase(of, { circumferenceMm, tallMm: 95, heaterMm, printMm });
+  const mug = { material: 'ceramic', wallMm: 4, vacuum: false } as const;
+  const steel = { material: 'steel', wallMm: 0.5, vacuum: true } as const;
+  const can = { material: 'aluminium', wallMm: 0.8, vacuum: false } as const;
+  test.each([
+    ['a mug printed to 220 mm', wall(mug, 258, 228, 220), setting(195, 200)],
+    ['a mug printed past its heater', wall(mug, 258, 203, 240), setting(195, 200)],
+    ['a tumbler in one pass', wall(steel, 270, 203, 200), setting(190, 60)],
+    ['a tumbler in two', wall(steel, 270, 203, 270), setting(190, 45, { passes: 2, coolDownC: 172 })],
+    ['a can in two', wall(can, 235, 203, 235), setting(190, 60, { passes: 2 })],
+  ] as readonly (readonly [string, HeatCase, ReturnType<typeof setting>])[])(
+    '%s: least and most within three percent',
+    (_, c, s) => {
+      const [coarse, fine] = [0, 2].map((finer) => dosesOf(simulate(c, s, { finer })));
+      expect(Math.abs((coarse?.leastS ?? 0) / (fine?.leastS ?? 1) - 1)).toBeLessThan(0.03);
+      expect(Math.abs((coarse?.mostS ?? 0) / (fine?.mostS ?? 1) - 1)).toBeLessThan(0.03);
+    },
+    30_000,
+  );
+
+  test('the least dose does not jump as the print grows by a millimetre', () => {
+    let before = Infinity;
+    for (let printMm = 188; printMm <= 236; printMm += 1) {
+      const now = least(wall(mug, 258, 228, printMm), setting(195, 200));
+      expect(now).toBeLessThanOrEqual(before * 1.0005);
+      if (before < Infinity) expect(now / before).toBeGreaterThan(0.93);
+      before = now;
+    }
+  });
+});
+
 describe('ranges in common use', () => {
   const loadFor = (r: (typeof STARTING_RANGES)[number]): HeatCase => {
     const wall: Partial<Record<HeatCase['material'], number>> = {
@@ -227,29 +288,39 @@ describe('ranges in common use', () => {
         ...FLAT,
         ...of,
         vacuum: false,
-        wallMm: r.material === 'ceramic' ? 6 : r.material === 'steel' ? 2 : of.wallMm,
+        wallMm:
+          r.wallMm && r.wallMm[0] > 0
+            ? (r.wallMm[0] + Math.min(25, r.wallMm[1])) / 2
+            : r.material === 'ceramic'
+              ? 6
+              : r.material === 'steel'
+                ? 2
+                : of.wallMm,
         heatedFrom: r.material === 'ceramic' ? 'blank' : 'paper',
       };
     if (r.press === 'oven') return { ...OVEN, ...of };
     return r.material === 'ceramic' ? MUG : { ...TUMBLER, ...of };
   };
 
-  test.each(STARTING_RANGES.map((r) => [`${r.material} in a ${r.press}`, r] as const))(
-    '%s: its middle lies well inside the prior of its coating, and its corners within a quarter of the edges',
+  /** What is not known of a press nobody has checked. */
+  const SPREADS = { ...USUAL_SPREADS, offsetK: 5, power: 0.2, capacity: 0.25 };
+
+  test.each(
+    STARTING_RANGES.map((r) => [`${r.material} ${r.wallMm?.join(' to ') ?? ''} in a ${r.press}`, r] as const),
+  )(
+    '%s: before anything was tried, no corner of it is called likely to fail, and its middle is well inside',
     (_, r) => {
       const passes = r.press !== 'flat' && r.press !== 'oven' && r.material !== 'ceramic' ? 2 : 1;
       const timerStart = r.press === 'oven' ? 'at-temperature' : 'from-closing';
-      const at = (platenC: number, dwellS: number) =>
-        dosesOf(simulate(loadFor(r), setting(platenC, dwellS, { passes, timerStart, pressure: r.pressure })));
-      const { neededS, limitS } = coatingPrior(r.material, r.press);
+      const belief = priorBelief(coatingPrior(r.material, r.press));
+      const good = (platenC: number, dwellS: number) => {
+        const s = setting(platenC, dwellS, { passes, timerStart, pressure: r.pressure });
+        return chances(doseSensitivity(loadFor(r), s, SPREADS), belief).good;
+      };
       const [[c0, c1], [t0, t1]] = [r.platenC, r.dwellS];
-      const middle = at((c0 + c1) / 2, (t0 + t1) / 2);
-      expect(middle.leastS).toBeGreaterThan(neededS);
-      expect(middle.mostS).toBeLessThan(limitS);
-      expect(at(c0, t0).leastS).toBeGreaterThan(0.75 * neededS);
-      expect(at(c1, t1).mostS).toBeLessThan(1.25 * limitS);
-      expect(limitS / neededS).toBeGreaterThan(4);
-      expect(limitS / neededS).toBeLessThan(12);
+      const corners = [good(c0, t0), good(c1, t0), good(c0, t1), good(c1, t1)];
+      for (const g of corners) expect(g).toBeGreaterThanOrEqual(0.6);
+      expect(good((c0 + c1) / 2, (t0 + t1) / 2)).toBeGreaterThan(0.85);
     },
   );
 });

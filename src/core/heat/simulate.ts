@@ -5,7 +5,7 @@ import { buildColumn, layerSpan, type Column } from './conduction/column';
 import { Stepper, type Exposed, type Heater, type Temperatures } from './conduction/step';
 import { ACTIVATION_J_MOL } from './dose';
 import { layersOf } from './layers';
-import { placesOf, type HeatedPlace } from './places';
+import { placesOf, printArc, type Arc, type HeatedPlace } from './places';
 import { scheduleOf, type Stage } from './schedule';
 import { closedOn, heaterFor, openOn } from './sides';
 import { wallRing } from './wallRing';
@@ -25,7 +25,7 @@ interface Mark {
 }
 
 /** What a place has had, seconds at 200 °C: at its less heated face while dye could move, and at its more heated face in all. */
-interface PlaceDose {
+export interface PlaceDose {
   readonly place: HeatedPlace;
   readonly transferS: number;
   readonly heatS: number;
@@ -39,6 +39,8 @@ export interface Simulation {
   readonly samples: readonly Sample[];
   readonly marks: readonly Mark[];
   readonly places: readonly PlaceDose[];
+  /** The printed stretch round the wall; null where the piece is not round. */
+  readonly print: Arc | null;
   readonly peakC: number;
   /** Lowest the display read after the first closing, °C, and how long from closing until it was back, s; Infinity where it was not. */
   readonly lowestC: number;
@@ -72,9 +74,11 @@ const STEP_GROWTH = 1.3;
 const LONGEST_STEP_S = 3;
 /** A clock that starts by itself is late by a second at most: steps are cut where it would start. */
 const CLOCK_STEP_S = 0.25;
-/** Below this a coating gathers no dose that counts. */
-const COLD_C = 105;
-const LONGEST_TAIL_S = 240;
+/** Below this a coating gathers no dose that counts: less than a two-hundredth of what it does at 200 °C. */
+const COLD_C = 80;
+const LONGEST_TAIL_S = 900;
+/** While it only cools, steps may grow. */
+const TAIL_STEP_S = 10;
 
 interface Run {
   readonly mostS: number;
@@ -84,6 +88,7 @@ interface Run {
   readonly done?: (ranS: number) => boolean;
   /** Steps are kept short near the display's set temperature. */
   readonly watchC?: number;
+  readonly longestS?: number;
 }
 
 /** Every pass of one load and the heat after it. All that is mutable stays inside. */
@@ -109,7 +114,7 @@ class Load {
     private readonly o: SimulateOptions,
     private readonly unknowns: Unknowns,
   ) {
-    this.places = placesOf(c, s);
+    this.places = placesOf(c, s, o.finer ?? 0);
     this.column = buildColumn(layersOf(c, s, unknowns), o.finer ?? 0);
     this.realSetC = s.platenC - c.heater.readsHighK + unknowns.offsetK;
     const cells = this.column.capacity.length;
@@ -147,6 +152,7 @@ class Load {
           facesS: m ? this.firstFaceFirst(m.transferS) : [0, 0],
         };
       }),
+      print: printArc(this.c, this.s),
       peakC: this.peakC,
       ...this.first,
       reached: this.reached,
@@ -192,9 +198,13 @@ class Load {
   }
 
   /** Runs until `done` says so, or for `mostS`; returns how long it ran, s. */
-  private run(heater: Heater, exposed: readonly Exposed[], { mostS, held, done, watchC }: Run): number {
+  private run(
+    heater: Heater,
+    exposed: readonly Exposed[],
+    { mostS, held, done, watchC, longestS }: Run,
+  ): number {
     const finer = 2 ** (this.o.finer ?? 0);
-    const longest = Math.min(LONGEST_STEP_S, Math.max(0.25, mostS / 60)) / finer;
+    const longest = (longestS ?? Math.min(LONGEST_STEP_S, Math.max(0.25, mostS / 60))) / finer;
     let dt = FIRST_STEP_S / finer;
     let ran = 0;
     this.readAll(exposed, 0, held);
@@ -202,8 +212,10 @@ class Load {
     while (ran < mostS - 1e-9) {
       const near = watchC !== undefined && Math.abs(this.displayC - watchC) < 4;
       const step = Math.min(near ? Math.min(dt, CLOCK_STEP_S / finer) : dt, mostS - ran);
+      // Through the wall between two halves along it (Strang 1968): taken one after the other, the error would be of first order.
+      this.conductAlong(this.t.cells, step / 2);
       this.stepper.step(heater, exposed, this.t, step);
-      this.conductAlong(this.t.cells, step);
+      this.conductAlong(this.t.cells, step / 2);
       ran += step;
       this.atS += step;
       this.readAll(exposed, step, held);
@@ -279,10 +291,14 @@ class Load {
     const heater = heaterFor(this.c, this.unknowns, this.realSetC, false);
     this.run(heater, exposed, { mostS: handsS, held: true });
     const span = layerSpan(this.column, 'blank');
+    const pad = layerSpan(this.column, 'pad');
     for (const cells of this.t.cells) {
       const body = span ? cells.slice(span.from, span.to).reverse() : cells.slice();
+      // Papers are fresh; the pad is as warm as the first closing left it.
+      const warm = pad ? cells.slice(pad.from, pad.to) : null;
       cells.fill(this.c.roomC);
       cells.set(body, span?.from ?? 0);
+      if (warm && pad) cells.set(warm, pad.from);
     }
     for (const m of this.meters) m.flip();
   }
@@ -296,7 +312,12 @@ class Load {
     const wanted = this.o.afterS ?? 0;
     if (!hot() && wanted === 0) return;
     const mostS = Math.max(wanted, LONGEST_TAIL_S);
-    this.run(heater, exposed, { mostS, held: false, done: (ranS) => ranS >= wanted && !hot() });
+    this.run(heater, exposed, {
+      mostS,
+      held: false,
+      done: (ranS) => ranS >= wanted && !hot(),
+      longestS: this.o.record ? LONGEST_STEP_S : TAIL_STEP_S,
+    });
   }
 }
 
@@ -304,11 +325,33 @@ class Load {
 export const simulate = (c: HeatCase, s: HeatSettings, options: SimulateOptions = {}): Simulation =>
   new Load(c, s, options, options.unknowns ?? AS_USUAL).passes();
 
+/**
+ * A dose where the print ends, between the middles of arcs: its logarithm as the cubic through the four nearest (Neville's scheme; Press et al.,
+ * Numerical Recipes, 3.1), since it bends towards a mat's end.
+ */
+function atEdge(places: readonly PlaceDose[], deg: number, of: (p: PlaceDose) => number): number | null {
+  const at = (j: number): number => places[j]?.place.atDeg ?? Infinity;
+  const j = places.findIndex((p) => (p.place.atDeg ?? Infinity) >= deg);
+  if (j < 1) return null;
+  const from = Math.max(0, Math.min(places.length - 4, j - 2));
+  const four = places.slice(from, from + 4);
+  const y = four.map((p) => Math.log(Math.max(of(p), 1e-9)));
+  for (let order = 1; order < y.length; order += 1)
+    for (let i = 0; i < y.length - order; i += 1) {
+      const [x0, x1] = [at(from + i), at(from + i + order)];
+      y[i] = ((deg - x1) * (y[i] ?? 0) + (x0 - deg) * (y[i + 1] ?? 0)) / (x0 - x1);
+    }
+  return Math.exp(y[0] ?? 0);
+}
+
 /** Dose of the least heated printed place while dye moved, and all heat at the most heated, seconds at 200 °C. */
 export function dosesOf(sim: Simulation): { readonly leastS: number; readonly mostS: number } {
   const printed = sim.places.filter((p) => p.place.printed);
+  const { print, places } = sim;
+  const edges = (of: (p: PlaceDose) => number): readonly number[] =>
+    print ? [print.fromDeg, print.toDeg].flatMap((deg) => atEdge(places, deg, of) ?? []) : [];
   return {
-    leastS: printed.reduce((m, p) => Math.min(m, p.transferS), Infinity),
-    mostS: printed.reduce((m, p) => Math.max(m, p.heatS), 0),
+    leastS: Math.min(...printed.map((p) => p.transferS), ...edges((p) => p.transferS)),
+    mostS: Math.max(0, ...printed.map((p) => p.heatS), ...edges((p) => p.heatS)),
   };
 }

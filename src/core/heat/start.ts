@@ -2,7 +2,6 @@ import type { HeatSettings } from '../shop/heatSettings';
 import type { HeatCase } from './case';
 import { chances, margins, type Belief } from './fit';
 import { dot } from './linear';
-import { simulate } from './simulate';
 import { doseSensitivity, logDoses, type LogDoses, type Spreads } from './sensitivity';
 
 /** Times a press is set in: whole 5 s, whole seconds below 20 s. */
@@ -52,21 +51,47 @@ function imbalance(
   return enough.constant + dot(enough.row, belief.mean) - bearable.constant - dot(bearable.row, belief.mean);
 }
 
-/** Below this chance the middle is no place to start from. */
-const HOPELESS = 0.3;
+const NARROWINGS = 9;
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
+/** Where a function of one peak is greatest between two ends, by golden section (Kiefer 1953). */
+function peakOf(f: (x: number) => number, from: number, to: number): number {
+  let [lo, hi] = [from, to];
+  let [a, b] = [hi - GOLDEN * (hi - lo), lo + GOLDEN * (hi - lo)];
+  let [fa, fb] = [f(a), f(b)];
+  for (let i = 0; i < NARROWINGS; i += 1) {
+    if (fa > fb) {
+      [hi, b, fb] = [b, a, fa];
+      a = hi - GOLDEN * (hi - lo);
+      fa = f(a);
+    } else {
+      [lo, a, fa] = [a, b, fb];
+      b = lo + GOLDEN * (hi - lo);
+      fb = f(b);
+    }
+  }
+  return (lo + hi) / 2;
+}
+
+/** How far about the middle the best dwell of two faces is looked for, as a factor. */
+const ABOUT = 2;
 
 /**
  * The dwell in the middle of the good region at this temperature: as many times the needed dose as it lies under the most. Where two faces
- * cannot both be good at once, the middle for the upper one: what the lower one lacks is then said.
+ * cannot both be good at once, their margins are known unequally well: there it is the dwell with the best chance of both, which drifts with the
+ * thickness of the piece. What the lower face lacks is then said.
  */
 export function middleDwellS(c: HeatCase, s: HeatSettings, sd: Spreads, belief: Belief): number {
   const sens = doseSensitivity(c, s, sd);
-  const dwellS = dwellAt((t) => imbalance(logDoses(c, { ...s, dwellS: t }), sens, belief), s.dwellS, 2);
-  if (c.faces !== 'together') return dwellS;
-  const there = { ...sens, ...logDoses(c, { ...s, dwellS }) };
-  return chances(there, belief).good < HOPELESS
-    ? middleDwellS({ ...c, faces: 'one' }, s, sd, belief)
-    : dwellS;
+  const middleS = dwellAt((t) => imbalance(logDoses(c, { ...s, dwellS: t }), sens, belief), s.dwellS, 2);
+  if (c.faces !== 'together') return middleS;
+  const both = (lnS: number): number => {
+    const { good, under, over } = chances(doseSensitivity(c, { ...s, dwellS: Math.exp(lnS) }, sd), belief);
+    // A little of both chances besides: it rises to its peak also where both at once is all but impossible.
+    return good + 0.02 * (1 - under) * (1 - over);
+  };
+  const [from, to] = [Math.max(SHORTEST_S, middleS / ABOUT), Math.min(LONGEST_S, middleS * ABOUT)];
+  return Math.exp(peakOf(both, Math.log(from), Math.log(to)));
 }
 
 /** The dwell that gives the least heated point the same dose as `leastS` seconds at 200 °C. */
@@ -75,23 +100,20 @@ export const dwellForDose = (c: HeatCase, s: HeatSettings, leastS: number): numb
   return dwellAt((dwellS) => logDoses(c, { ...s, dwellS }).least - wanted, s.dwellS, 1.5);
 };
 
-/** Less than this saved is not worth a second time to set. */
+/** Less than this saved is not worth a second time to set, s. */
 const WORTH_S = 5;
-
+/** A later pass is at least so much of the first. */
+const LEAST_SHARE = 1 / 3;
 /**
- * How long every pass after the first need take: the places only the last pass heats get what those that only the first one heats get. The
- * wall is warm by then, and the heater too. Null where that saves nothing, and with one pass.
+ * How long every pass after the first is best: the wall is warm by then, and the heater too, so that a shorter one may heat what the first did
+ * not reach and cook the rest less. The time with the best chance of a good piece; null where the same time again is as good, where it saves
+ * nothing worth setting, and with one pass.
  */
-export function laterDwellS(c: HeatCase, s: HeatSettings): number | null {
+export function laterDwellS(c: HeatCase, s: HeatSettings, sd: Spreads, belief: Belief): number | null {
   if (c.kind !== 'wrap' || s.passes < 2) return null;
-  const behind = (later: number): number => {
-    const { places } = simulate(c, { ...s, laterDwellS: later });
-    const gained = places.map((p) => ({ first: p.afterPassS[0] ?? 0, whole: p.transferS }));
-    const most = Math.max(...gained.map((g) => g.first));
-    const late = gained.filter((g) => g.first < most * 0.2).map((g) => g.whole);
-    const early = gained.filter((g) => g.first >= most * 0.5).map((g) => g.whole);
-    return late.length > 0 && early.length > 0 ? Math.log(Math.min(...late) / Math.min(...early)) : 0;
-  };
-  const found = dwellAt(behind, s.dwellS, 1.5, Math.max(SHORTEST_S, s.dwellS / 3), s.dwellS);
-  return found < s.dwellS - WORTH_S ? found : null;
+  const sens = doseSensitivity(c, { ...s, laterDwellS: null }, sd);
+  const good = (later: number): number =>
+    chances({ ...sens, ...logDoses(c, { ...s, laterDwellS: later }) }, belief).good;
+  const found = peakOf(good, s.dwellS * LEAST_SHARE, s.dwellS);
+  return found < s.dwellS - WORTH_S && good(found) > good(s.dwellS) ? found : null;
 }

@@ -6,6 +6,8 @@ import type { HeatSettings, Peel, Pressure } from '../shop/heatSettings';
 export interface StartingRange {
   readonly material: Material;
   readonly press: PressKind;
+  /** Of pieces this thick, mm; absent for all. */
+  readonly wallMm?: readonly [number, number];
   readonly platenC: readonly [number, number];
   readonly dwellS: readonly [number, number];
   readonly pressure: Pressure;
@@ -45,19 +47,19 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     material: 'steel',
     press: 'tumbler',
     platenC: [175, 205],
-    dwellS: [50, 80],
+    dwellS: [30, 80],
     pressure: 'medium',
     peel: 'hot',
-    note: 'A vacuum wall heats fast.',
+    note: 'A vacuum wall heats fast: short double passes at the hot end are in use.',
   },
   {
     material: 'steel',
     press: 'mug',
     platenC: [175, 205],
-    dwellS: [50, 80],
+    dwellS: [30, 80],
     pressure: 'medium',
     peel: 'hot',
-    note: 'A vacuum wall heats fast.',
+    note: 'A vacuum wall heats fast: short double passes at the hot end are in use.',
   },
   {
     material: 'steel',
@@ -108,10 +110,10 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     material: 'aluminium',
     press: 'flat',
     platenC: [195, 205],
-    dwellS: [45, 95],
+    dwellS: [30, 95],
     pressure: 'medium',
     peel: 'hot',
-    note: 'Even pressure decides.',
+    note: 'Even pressure decides; 30 s at the hot end is in use on thin sheet.',
   },
   {
     material: 'aluminium',
@@ -119,7 +121,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     platenC: [185, 195],
     dwellS: [300, 420],
     pressure: 'tape',
-    peel: 'cold',
+    peel: 'hot',
     note: 'Paper wound tight with tape; take the barrel apart first.',
   },
   {
@@ -134,11 +136,32 @@ export const STARTING_RANGES: readonly StartingRange[] = [
   {
     material: 'hardboard',
     press: 'flat',
+    wallMm: [0, 7],
     platenC: [190, 205],
     dwellS: [55, 90],
     pressure: 'medium',
     peel: 'warm',
-    note: 'Gas and moisture: pre-press to dry, and ventilate. Plaques of 12 mm and more take 75 to 130 s.',
+    note: 'Gas and moisture: pre-press to dry, and ventilate.',
+  },
+  {
+    material: 'hardboard',
+    press: 'flat',
+    wallMm: [7, 12],
+    platenC: [190, 205],
+    dwellS: [55, 130],
+    pressure: 'medium',
+    peel: 'warm',
+    note: 'Between a panel and a plaque: gas and moisture, so pre-press to dry, and ventilate.',
+  },
+  {
+    material: 'hardboard',
+    press: 'flat',
+    wallMm: [12, 60],
+    platenC: [195, 205],
+    dwellS: [75, 130],
+    pressure: 'medium',
+    peel: 'warm',
+    note: 'A plaque: depth of opening decides the press. Gas and moisture: pre-press to dry, and ventilate.',
   },
   {
     material: 'FRP',
@@ -178,10 +201,34 @@ export const STARTING_RANGES: readonly StartingRange[] = [
   },
 ];
 
-export const startingRange = (material: Material, press: PressKind): StartingRange | null =>
-  STARTING_RANGES.find((r) => r.material === material && r.press === press) ?? null;
+/** The range in common use for a piece of some thickness, mm; null where there is none. */
+export const startingRange = (material: Material, press: PressKind, wallMm: number): StartingRange | null =>
+  STARTING_RANGES.find(
+    (r) =>
+      r.material === material &&
+      r.press === press &&
+      (r.wallMm === undefined || (wallMm >= r.wallMm[0] && wallMm < r.wallMm[1])),
+  ) ?? null;
 
 const middle = ([lo, hi]: readonly [number, number]): number => (lo + hi) / 2;
+
+/** How far below its working temperature a press that times itself should read before it is closed again, K; and how near it gets to its rest. */
+const FALL_K = 18;
+const LEAST_FALL_K = 3;
+const ABOVE_REST_K = 2;
+
+/** The lowest reading a press can be told to fall to, °C: just above where it rests. Null where it is not known to rest. */
+export const lowestTargetC = (restingC: number | null): number | null =>
+  restingC === null ? null : restingC + ABOVE_REST_K;
+
+/**
+ * The reading an auto-timing press must fall to before it is closed again, °C: left hot it would start at once on the second closing and cook
+ * the first side. Never below what it rests at, which it would never read. Null where it rests too near its working temperature to fall at all.
+ */
+export function coolDownFor(platenC: number, restingC: number | null): number | null {
+  const target = Math.max(platenC - FALL_K, lowestTargetC(restingC) ?? -Infinity);
+  return target <= platenC - LEAST_FALL_K ? target : null;
+}
 
 /** The middle of a range, rounded to what a press can be set to: whole degrees, 5 s. */
 export function startFrom(
@@ -189,6 +236,7 @@ export function startFrom(
   passes: number,
   timerStart: HeatSettings['timerStart'],
   timesItself: boolean,
+  restingC: number | null,
 ): HeatSettings {
   const platenC = Math.round(middle(range.platenC));
   return {
@@ -199,7 +247,6 @@ export function startFrom(
     timerStart,
     pressure: range.pressure,
     peel: range.peel,
-    // An auto-timing press left hot would start at once on the second closing and cook the first side.
-    coolDownC: passes > 1 && timesItself ? platenC - 18 : null,
+    coolDownC: passes > 1 && timesItself ? coolDownFor(platenC, restingC) : null,
   };
 }

@@ -29,6 +29,7 @@ const heater = (areaM2: number, kJm2K: number, over: Partial<HeaterModel> = {}):
 
 export const FLAT: HeatCase = {
   kind: 'flat',
+  ovenAir: 'fan',
   material: 'aluminium',
   wallMm: 0.8,
   vacuum: false,

@@ -12,7 +12,7 @@ import {
   spreadS,
   suppliesOf,
 } from '../shop/operation';
-import { preparations } from './prepare';
+import { preparations, USUAL_WASTE, type Waste } from './prepare';
 import { ONE_PIECE } from './testTimes';
 
 const BASE: HeatSettings = {
@@ -88,7 +88,13 @@ test('every list for every blank on every press is whole: ids once, right by the
         ['sleeve', true],
       ] as const) {
         const all = [
-          ...preparations(BASE, blank, press, { seamMethod: 'under', hold, bothFaces, wrapped: !bothFaces }),
+          ...preparations(BASE, blank, press, {
+            seamMethod: 'under',
+            hold,
+            bothFaces,
+            wrapped: !bothFaces,
+            waste: USUAL_WASTE,
+          }),
           ...pressCycle(BASE, press, ONE_PIECE),
         ];
         expect(new Set(all.map((o) => o.id)).size).toBe(all.length);
@@ -100,15 +106,23 @@ test('every list for every blank on every press is whole: ids once, right by the
 
 test('waste paper: a sheet round a wrap, one under and one over a flat piece, none in an oven', () => {
   const paper = { seamMethod: 'over', hold: 'bare tape', bothFaces: false, wrapped: false } as const;
-  const used = (id: string, kind: string) => {
+  const used = (id: string, kind: string, waste: Waste = USUAL_WASTE) => {
     const blank = LIBRARY.find((b) => b.id === id);
     const press = STARTER_PRESSES.find((p) => p.kind === kind);
     if (!blank || !press) throw new Error(id);
-    return suppliesOf(preparations(BASE, blank, press, paper));
+    return suppliesOf(preparations(BASE, blank, press, { ...paper, waste }));
   };
   expect(used('straight-steel-590', 'tumbler')['waste paper']).toBe(1);
   expect(used('slate-heart', 'flat')['waste paper']).toBe(2);
   expect(used('straight-steel-590', 'oven')['waste paper']).toBeUndefined();
+  // As it is set: two over and one under, none at all, and silicone that is not used up.
+  const of = (wasteSheets: number, wasteKind: Waste['wasteKind']) => [
+    used('straight-steel-590', 'tumbler', { wasteSheets, wasteKind })['waste paper'],
+    used('slate-heart', 'flat', { wasteSheets, wasteKind })['waste paper'],
+  ];
+  expect(of(2, 'parchment')).toEqual([2, 3]);
+  expect(of(0, 'plain')).toEqual([undefined, undefined]);
+  expect(of(1, 'silicone')).toEqual([undefined, undefined]);
 });
 
 test('times add up by resource; the least and most of a list are those of its operations', () => {

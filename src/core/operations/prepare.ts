@@ -1,6 +1,7 @@
 import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import { isOven, type Press } from '../shop/press';
+import type { Load } from '../shop/load';
 import type { Hold, SeamMethod } from '../shop/settings';
 import { operation, type Operation, type OperationKind } from '../shop/operation';
 
@@ -11,7 +12,14 @@ export interface PaperHold {
   readonly bothFaces: boolean;
   /** Flat blanks: paper folded over the edges and taped on the back. */
   readonly wrapped: boolean;
+  readonly waste: Waste;
 }
+
+/** Sheets between heater and paper, and of what. */
+export type Waste = Pick<Load, 'wasteSheets' | 'wasteKind'>;
+
+/** Where nobody wrote down how a piece lay: one fresh sheet of plain paper. */
+export const USUAL_WASTE: Waste = { wasteSheets: 1, wasteKind: 'plain' };
 
 /** Usual seconds at a bench for each preparation: our own estimates. */
 const USUAL_S: Partial<Readonly<Record<OperationKind, number>>> = {
@@ -46,18 +54,23 @@ const prepare = (kind: OperationKind, { id = kind, ...extras }: Extras = {}): Op
 
 const TAPE: Operation['uses'] = [{ what: 'tape', count: 1 }];
 const tack: Operation['uses'] = [{ what: 'spray tack', count: 1 }];
-const waste = (count: number): Operation =>
-  prepare('waste-paper', { uses: [{ what: 'waste paper', count }] });
+/** Sheets over the paper, and one under a flat piece; none where none is used. A silicone sheet is used again and again. */
+function waste({ wasteSheets, wasteKind }: Waste, under: number): readonly Operation[] {
+  if (wasteSheets === 0) return [];
+  const uses: Operation['uses'] =
+    wasteKind === 'silicone' ? [] : [{ what: 'waste paper', count: wasteSheets + under }];
+  return [prepare('waste-paper', { uses })];
+}
 
-function holdFlat(blank: Blank, { bothFaces, wrapped }: PaperHold): readonly Operation[] {
+function holdFlat(blank: Blank, { bothFaces, wrapped, waste: sheets }: PaperHold): readonly Operation[] {
   const dry = blank.material === 'hardboard' ? [prepare('dry')] : [];
   return bothFaces
-    ? [...dry, prepare('fold-in'), prepare('tack-both-faces', { uses: tack }), waste(2)]
+    ? [...dry, prepare('fold-in'), prepare('tack-both-faces', { uses: tack }), ...waste(sheets, 1)]
     : [
         ...dry,
         prepare('lay-face-down'),
         wrapped ? prepare('wrap-edges', { uses: TAPE }) : prepare('hold-edges', { uses: TAPE }),
-        waste(2),
+        ...waste(sheets, 1),
       ];
 }
 
@@ -82,7 +95,7 @@ function holdRound(blank: Blank, press: Press, s: HeatSettings, paper: PaperHold
   if (isOven(press) && (press.hold === 'wound tape' || s.pressure === 'tape'))
     return [...ends, ...rims, prepare('wind-tape', { uses: TAPE })];
   if (isOven(press)) return [...ends, ...rims, over(press.hold)];
-  return [...ends, ...rims, ...(paper.hold === 'sleeve' ? [over('sleeve')] : []), waste(1)];
+  return [...ends, ...rims, ...(paper.hold === 'sleeve' ? [over('sleeve')] : []), ...waste(paper.waste, 0)];
 }
 
 /** What the press or oven has to be set to before the first piece. */

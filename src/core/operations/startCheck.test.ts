@@ -1,3 +1,4 @@
+import { USUAL_WASTE } from './prepare';
 import { demoPresses } from '../demo/things';
 import { LIBRARY } from '../library/library';
 import type { HeatSettings } from '../shop/heatSettings';
@@ -31,7 +32,7 @@ const check = (over: Partial<Parameters<typeof startCheck>[0]> = {}) =>
     settings: SETTINGS,
     blank: TUMBLER,
     press: pressOf('tumbler'),
-    wasteSheets: 1,
+    waste: USUAL_WASTE,
     others: 0,
     ...over,
   });

@@ -1,3 +1,5 @@
+import type { Waste } from './prepare';
+import { WASTE_NAMES } from './words';
 import type { HeatSettings } from '../shop/heatSettings';
 import { isHandled, type Blank } from '../shop/blank';
 import { isFlatPress, isOven, type Press } from '../shop/press';
@@ -52,19 +54,13 @@ export interface CheckContext {
   readonly settings: HeatSettings;
   readonly blank: Blank;
   readonly press: Press;
-  readonly wasteSheets: number;
+  readonly waste: Waste;
   /** Other presses that are on. */
   readonly others: number;
 }
 
 /** Before the first piece, by press and material. */
-export function startCheck({
-  settings,
-  blank,
-  press,
-  wasteSheets,
-  others,
-}: CheckContext): readonly CheckItem[] {
+export function startCheck({ settings, blank, press, waste, others }: CheckContext): readonly CheckItem[] {
   return [
     pressureItem(press, settings),
     ...(isOven(press)
@@ -72,9 +68,11 @@ export function startCheck({
       : [
           item(
             'waste',
-            wasteSheets > 0
-              ? say`Fresh waste paper cut and at hand, one use only`
-              : say`Heater wiped clean: no waste paper is used`,
+            waste.wasteSheets === 0
+              ? say`Heater wiped clean: no waste paper is used`
+              : waste.wasteKind === 'silicone'
+                ? say`Silicone sheet at hand, wiped clean on both sides`
+                : say`Fresh ${WASTE_NAMES[waste.wasteKind]} cut and at hand, one use only`,
           ),
         ]),
     ...(isHandled(blank) && !isOven(press)

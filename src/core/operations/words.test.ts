@@ -7,7 +7,7 @@ import type { Phrase } from '../units/phrase';
 import { pressCycle } from './cycle';
 import { ONE_PIECE } from './testTimes';
 import { ofStage } from '../shop/operation';
-import { preparations, type PaperHold } from './prepare';
+import { preparations, type PaperHold, USUAL_WASTE, type Waste } from './prepare';
 import { operationWords } from './words';
 
 const { shop } = demoShop(new Date('2026-11-24T12:00:00Z'));
@@ -22,19 +22,25 @@ const pressOf = (kind: Press['kind']): Press => {
   return p;
 };
 const settingsFor = (blank: Blank, press: Press) => {
-  const range = startingRange(blank.material, press.kind);
+  const range = startingRange(blank.material, press.kind, blank.wallMm);
   if (!range) throw new Error('no range');
-  return startFrom(range, 1, press.kind === 'oven' ? 'at-temperature' : 'from-closing', false);
+  return startFrom(range, 1, press.kind === 'oven' ? 'at-temperature' : 'from-closing', false, null);
 };
 const SEAM = ['Ends must meet.'];
-const HELD: PaperHold = { seamMethod: 'over', hold: 'bare tape', bothFaces: false, wrapped: false };
+const HELD: PaperHold = {
+  seamMethod: 'over',
+  hold: 'bare tape',
+  bothFaces: false,
+  wrapped: false,
+  waste: USUAL_WASTE,
+};
 const spoken = (phrases: readonly Phrase[]): string =>
   phrases.map((p) => p.map((x) => (typeof x === 'string' ? x : `<${x.kind}>`)).join('')).join('|');
 
 const before = (id: string, kind: Press['kind'], held: Partial<PaperHold> = {}): string => {
   const [blank, press] = [{ ...blankOf(id), film: true }, pressOf(kind)];
   const settings = settingsFor(blank, press);
-  const context = { settings, blank, press, seam: SEAM };
+  const context = { settings, blank, press, waste: USUAL_WASTE, seam: SEAM };
   return spoken(
     preparations(settings, blank, press, { ...HELD, ...held }).map((o) => operationWords(o, context).title),
   );
@@ -42,7 +48,7 @@ const before = (id: string, kind: Press['kind'], held: Partial<PaperHold> = {}):
 const during = (id: string, kind: Press['kind']): string => {
   const [blank, press] = [blankOf(id), pressOf(kind)];
   const settings = settingsFor(blank, press);
-  const context = { settings, blank, press, seam: SEAM };
+  const context = { settings, blank, press, waste: USUAL_WASTE, seam: SEAM };
   return spoken(
     ofStage(pressCycle(settings, press, ONE_PIECE), 'press').map((o) => operationWords(o, context).title),
   );
@@ -97,7 +103,7 @@ test('cautions stand at the operations where the hand is', () => {
   const cautions = (id: string, kind: Press['kind']) => {
     const [blank, press] = [blankOf(id), pressOf(kind)];
     const settings = { ...settingsFor(blank, press), passes: 2 };
-    const context = { settings, blank, press, seam: SEAM };
+    const context = { settings, blank, press, waste: USUAL_WASTE, seam: SEAM };
     return Object.fromEntries(
       pressCycle(settings, press, ONE_PIECE).map((o) => [o.id, operationWords(o, context).caution ?? '']),
     );
@@ -116,7 +122,7 @@ test('cautions stand at the operations where the hand is', () => {
 test('on a flat press it is said which way a piece lies: paper towards the platen, or heated through', () => {
   const [blank, press] = [blankOf('slate-trail-marker'), pressOf('flat')];
   const settings = settingsFor(blank, press);
-  const context = { settings, blank, press, seam: SEAM };
+  const context = { settings, blank, press, waste: USUAL_WASTE, seam: SEAM };
   const load = (lies: 'face up' | 'face down' | null, pieces = 1) =>
     spoken(
       pressCycle(settings, press, { ...ONE_PIECE, lies, pieces })
@@ -126,4 +132,39 @@ test('on a flat press it is said which way a piece lies: paper towards the plate
   expect(load('face up')).toMatch(/its paper on top/);
   expect(load('face down', 6)).toMatch(/All 6 on the bed.*face down on its paper/);
   expect(load(null)).toBe('On the bed, in the middle, waste paper under and over');
+});
+
+test('what lies between is said as it is set: fresh paper, parchment, silicone that is wiped, or nothing', () => {
+  const [blank, press] = [blankOf('slate-trail-marker'), pressOf('flat')];
+  const settings = settingsFor(blank, press);
+  const said = (waste: Waste) =>
+    spoken(
+      [...preparations(settings, blank, press, { ...HELD, waste }), ...pressCycle(settings, press, ONE_PIECE)]
+        .filter((o) => o.kind === 'waste-paper' || o.kind === 'load')
+        .map((o) => operationWords(o, { settings, blank, press, waste, seam: SEAM }).title),
+    );
+  expect(said({ wasteSheets: 0, wasteKind: 'plain' })).not.toMatch(/paper|parchment|silicone|fresh/i);
+  expect(said({ wasteSheets: 1, wasteKind: 'parchment' })).toMatch(
+    /^Fresh parchment over, one under.*parchment under and over/,
+  );
+  expect(said({ wasteSheets: 1, wasteKind: 'silicone' })).toMatch(
+    /^Silicone sheet under and over, wiped clean/,
+  );
+  expect(said({ wasteSheets: 1, wasteKind: 'silicone' })).not.toMatch(/fresh|one use/i);
+  expect(said({ wasteSheets: 2, wasteKind: 'plain' })).toMatch(
+    /^2 sheets of fresh waste paper over, one under/,
+  );
+});
+
+test('a barrel is peeled as it is set: hot or cold, from both ends', () => {
+  const [blank, press] = [blankOf('pen-aluminium'), pressOf('oven')];
+  const peel = (how: 'hot' | 'cold') => {
+    const settings = { ...settingsFor(blank, press), peel: how };
+    const o = pressCycle(settings, press, ONE_PIECE).find((x) => x.kind === 'peel');
+    if (!o) throw new Error('no peel');
+    return spoken([operationWords(o, { settings, blank, press, waste: USUAL_WASTE, seam: SEAM }).title]);
+  };
+  expect(settingsFor(blank, press).peel).toBe('hot');
+  expect(peel('hot')).toMatch(/both ends.*while hot/);
+  expect(peel('cold')).toMatch(/until cold.*both ends/);
 });

@@ -3,6 +3,7 @@ import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import { isFlatPress, isOven, type Press } from '../shop/press';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, degrees, seconds } from '../units/quantity';
+import type { Waste } from './prepare';
 import type { Operation, OperationKind } from '../shop/operation';
 
 /** What an operation is about: kept beside it in a run, given by the plan before. */
@@ -10,6 +11,7 @@ export interface OperationContext {
   readonly settings: HeatSettings;
   readonly blank: Blank;
   readonly press: Press;
+  readonly waste: Waste;
   /** What the seam method asks of the hands. */
   readonly seam: Phrase;
 }
@@ -49,6 +51,14 @@ const PEEL: Readonly<Record<HeatSettings['peel'], string>> = {
   quench: 'Out, into the water, then peel',
 };
 
+/** A barrel is wound: its paper comes off from both ends. */
+const BARREL_PEEL: Readonly<Record<HeatSettings['peel'], string>> = {
+  hot: 'Out: pull both ends off like a spiral, while hot',
+  warm: 'Out, let it go warm, then pull both ends off like a spiral',
+  cold: 'Out, leave it wound until cold, then pull both ends off like a spiral',
+  quench: 'Out, into the water, then pull both ends off like a spiral',
+};
+
 const pressureWords = (s: HeatSettings): string => s.pressure.replace('-', ' to ');
 const isFlatBlank = (b: Blank): boolean => b.shape.kind === 'flat';
 
@@ -58,7 +68,31 @@ const LIES: Readonly<Record<string, string>> = {
   'face down': ', face down on its paper',
 };
 
-function loadTitle(o: Operation, { blank, press }: OperationContext): Phrase {
+/** What lies between heater and paper; null where nothing does. Silicone is wiped and used again, paper and parchment are fresh. */
+export const WASTE_NAMES: Readonly<Record<Waste['wasteKind'], string>> = {
+  plain: 'waste paper',
+  parchment: 'parchment',
+  silicone: 'silicone sheet',
+};
+const wasteName = ({ wasteSheets, wasteKind }: Waste): string | null =>
+  wasteSheets === 0 ? null : WASTE_NAMES[wasteKind];
+const fresh = (w: Waste): string =>
+  w.wasteKind === 'silicone' ? 'silicone sheet, wiped clean,' : `fresh ${WASTE_NAMES[w.wasteKind]}`;
+
+function wasteTitle({ blank, waste }: OperationContext): Phrase {
+  const [name, flat] = [WASTE_NAMES[waste.wasteKind], isFlatBlank(blank)];
+  if (waste.wasteKind === 'silicone')
+    return flat
+      ? say`Silicone sheet under and over, wiped clean after every piece`
+      : say`Silicone sheet round it, wiped clean after every piece`;
+  const many = waste.wasteSheets > 1 ? `${waste.wasteSheets} sheets of ` : '';
+  const text = flat
+    ? `${many}fresh ${name} over, one under; throw it away after one use`
+    : `${many}fresh ${name} round it, one use only`;
+  return say`${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+}
+
+function loadTitle(o: Operation, { blank, press, waste }: OperationContext): Phrase {
   const many = o.uses.find((u) => u.what === 'blank')?.count ?? 1;
   const [all, clear] = many > 1 ? [`All ${many}`, 'clear of one another'] : ['', 'clear of its neighbours'];
   if (isOven(press)) {
@@ -68,9 +102,11 @@ function loadTitle(o: Operation, { blank, press }: OperationContext): Phrase {
   }
   if (isFlatPress(press)) {
     const lies = LIES[o.needs.part ?? ''] ?? '';
+    const name = wasteName(waste);
+    const between = name === null ? '' : `, ${name} under and over`;
     return many > 1
-      ? say`${all} on the bed, spread evenly as drawn${lies}, waste paper under and over`
-      : say`On the bed, in the middle${lies}, waste paper under and over`;
+      ? say`${all} on the bed, spread evenly as drawn${lies}${between}`
+      : say`On the bed, in the middle${lies}${between}`;
   }
   return isHandled(blank)
     ? say`Slide in, the handle in the opening of the heater`
@@ -148,11 +184,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   'pull-over': (o) => ({
     title: say`Pull the ${o.needs.part ?? 'sleeve'} over the whole wrap, no fold, no bubble`,
   }),
-  'waste-paper': (_, c) => ({
-    title: isFlatBlank(c.blank)
-      ? say`Plain paper under and over; throw it away after one use`
-      : say`Fresh waste paper round it, one use only`,
-  }),
+  'waste-paper': (_, c) => ({ title: wasteTitle(c) }),
   load: (o, c) => ({
     title: loadTitle(o, c),
     done: 'Loaded',
@@ -165,8 +197,9 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
     done: 'Turned',
     caution: 'The blank is at press heat. Gloves both hands.',
   }),
-  'turn-over': () => ({
-    title: say`Turn it over, fresh waste paper under and over`,
+  'turn-over': (_, c) => ({
+    title:
+      c.waste.wasteSheets === 0 ? say`Turn it over` : say`Turn it over, ${fresh(c.waste)} under and over`,
     done: 'Turned over',
     caution: 'The piece is at press heat, and what moves now leaves a ghost. Gloves both hands.',
   }),
@@ -193,9 +226,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
     meanwhile: say`Hands off. Tape up the next piece.`,
   }),
   peel: (_, c) => ({
-    title: isBarrel(c.blank)
-      ? say`Out: pull both ends off like a spiral, while hot`
-      : say`${PEEL[c.settings.peel]}`,
+    title: isBarrel(c.blank) ? say`${BARREL_PEEL[c.settings.peel]}` : say`${PEEL[c.settings.peel]}`,
     done: 'Peeled',
     caution: HOT[c.blank.material],
   }),

@@ -66,7 +66,7 @@ describe('the platen', () => {
 
 describe('starting ranges in common use, a material each', () => {
   test.each([
-    ['panel-200-300', '200', '300', [195, 205], [45, 95]],
+    ['panel-200-300', '200', '300', [195, 205], [30, 95]],
     ['hardboard-panel-200-250', '200', '250', [190, 205], [55, 90]],
     ['frp-panel-200-300', '200', '300', [190, 205], [55, 80]],
     ['acrylic-badge', '75', '50', [180, 205], [50, 100]],

@@ -8,9 +8,9 @@ import { roughTouchS } from '../heat/roughCooling';
 import { settableS } from '../heat/start';
 import type { Job } from '../job/job';
 import { pressCycle, type CycleTimes } from '../operations/cycle';
-import { preparations } from '../operations/prepare';
+import { preparations, USUAL_WASTE, type Waste } from '../operations/prepare';
 import { isFlat, isHandled, type Blank } from '../shop/blank';
-import type { HeatSettings } from '../shop/heatSettings';
+import { sameSettings, type HeatSettings } from '../shop/heatSettings';
 import type { Operation } from '../shop/operation';
 import type { Press, PressHeater } from '../shop/press';
 import type { LogEntry } from '../shop/records';
@@ -22,7 +22,7 @@ import { reachFindings, settingFindings } from './heatFindings';
 import { loadFindings, loadFor, pieceOf, type HeatLoad } from './heatLoad';
 import { matchFrom, matchOwn, type MatchSource } from './heatMatch';
 import { heatModel, type HeatModel } from './heatModel';
-import { modelFigures, roughFigures } from './heatModelFigures';
+import { loadFigure, modelFigures } from './heatModelFigures';
 import { modelFindings } from './heatModelFindings';
 import { asking } from './heatQuestions';
 import { facesOf, subjectOf, type Setup } from './heatSubject';
@@ -81,12 +81,14 @@ const operationsFor = (
   { settings, blank, press }: { settings: HeatSettings; blank: Blank; press: Press },
   wrap: WrapPlan,
   times: CycleTimes,
+  waste: Waste,
 ): readonly Operation[] => [
   ...preparations(settings, blank, press, {
     seamMethod: wrap.seamMethod,
     hold: job.wrap.hold ?? shop.settings.defaults.hold,
     bothFaces: (wrap.pattern?.faces.length ?? 1) > 1,
     wrapped: isFlat(blank) && edgeWay(job, blank) === 'wrapped',
+    waste,
   }),
   ...pressCycle(settings, press, times),
 ];
@@ -107,7 +109,7 @@ function timesOf(
   const cooling = outcome?.cooling.mat ?? outcome?.cooling.air;
   const touch = cooling
     ? { value: cooling.value.touchS, low: cooling.low.touchS, high: cooling.high.touchS }
-    : roughTouchS(blank, c.settings.platenC);
+    : roughTouchS(blank, c.settings);
   return {
     pieces: load?.load.piecesAtOnce ?? 1,
     lies: isFlat(blank) && model?.subject.load.faces === 'one' ? liesOf(load) : null,
@@ -167,6 +169,11 @@ function decide(k: Known, { proven, tried, book = {} }: HeatExtra): Decided {
   const model = heatModel(chosen, subject, { most: load.most, from }, book, wanted);
   return { chosen, load, model, matched };
 }
+
+/** Whether good pieces stand behind these very settings here: kept as a recipe, or in the log. */
+const goodBefore = ({ settings, proven }: ChosenHeat, model: HeatModel | null): boolean =>
+  (proven !== null && proven.goodPieces > 0 && sameSettings(settings, proven.recipe.settings)) ||
+  (model?.subject.seen.some((x) => x.verdict === 'good' && sameSettings(x.settings, settings)) ?? false);
 
 /** The start of the table, moved to the middle of the good region once that is known. */
 function started(
@@ -246,7 +253,7 @@ export function planHeat(
   const findings = [
     ...reachFindings(chosen, press, heater, wrap, blank),
     ...loadFindings(load, press, job),
-    ...settingFindings(chosen, blank, press, model?.outcome ?? null),
+    ...settingFindings(chosen, press, blank, model?.outcome ?? null, goodBefore(chosen, model)),
     ...modelFindings(chosen, model, press, load),
   ];
   const closings = facesOf(job, wrap) === 'one then the other' ? 2 : 1;
@@ -255,7 +262,7 @@ export function planHeat(
     ...reachFigures(chosen, closings),
     ...(model?.outcome
       ? modelFigures(chosen, model, load, matched, job)
-      : [...equalFigures(chosen), ...roughFigures(blank, chosen, load, job)]),
+      : [...equalFigures(chosen), ...(load ? [loadFigure(load, job, null)] : [])]),
   ];
   return {
     terrace: 'heat',
@@ -275,6 +282,7 @@ export function planHeat(
       { blank, press, settings: chosen.settings },
       wrap,
       timesOf(blank, chosen, load, model, closings),
+      load?.load ?? USUAL_WASTE,
     ),
     seamStep: seamStep(job, wrap),
   };

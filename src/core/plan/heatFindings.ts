@@ -1,9 +1,11 @@
 import { type Finding } from '../figures/figure';
 import { type ChosenHeat } from '../heat/choose';
 import type { HeatOutcome } from '../heat/outcome';
+import { lowestTargetC } from '../heat/starting';
 import { isRound, type Blank } from '../shop/blank';
 import {
   isFlatPress,
+  isOven,
   isWrapPress,
   timesItself,
   type FlatPress,
@@ -169,8 +171,32 @@ function fromClosingS({ settings: s, range }: ChosenHeat, o: HeatOutcome | null)
   return first ? first.openedS - first.closedS : null;
 }
 
+/** A cool-down target that the display never reads. */
+function targetFindings(targetC: number, platenC: number, press: Press): Finding[] {
+  const restingC = isOven(press) ? null : press.restingC;
+  const lowest = lowestTargetC(restingC);
+  if (targetC < platenC && (lowest === null || targetC >= lowest)) return [];
+  return [
+    finding(
+      'heat',
+      'target',
+      'warning',
+      restingC !== null && targetC < platenC
+        ? say`${press.name} rests at ${celsius(restingC)}: it never falls to ${celsius(targetC)}. Set a higher cool-down target.`
+        : say`The cool-down target, ${celsius(targetC)}, is not below the working temperature, ${celsius(platenC)}. Set a lower one.`,
+    ),
+  ];
+}
+
 /** Settings against what the blank and the trade bear. */
-export function settingFindings(c: ChosenHeat, blank: Blank, press: Press, o: HeatOutcome | null): Finding[] {
+/** `goodHere`: good pieces stand behind these very settings, which no table overrules. */
+export function settingFindings(
+  c: ChosenHeat,
+  press: Press,
+  blank: Blank,
+  o: HeatOutcome | null,
+  goodHere: boolean,
+): Finding[] {
   const { settings: s, range } = c;
   const found: Finding[] = [];
   if (s.peel === 'quench' && blank.material !== 'ceramic') {
@@ -188,6 +214,7 @@ export function settingFindings(c: ChosenHeat, blank: Blank, press: Press, o: He
   }
   if (
     range &&
+    !goodHere &&
     c.originOf.platenC === 'measured' &&
     (s.platenC < range.platenC[0] || s.platenC > range.platenC[1])
   )
@@ -202,6 +229,7 @@ export function settingFindings(c: ChosenHeat, blank: Blank, press: Press, o: He
   const closedS = fromClosingS(c, o);
   if (
     range &&
+    !goodHere &&
     closedS !== null &&
     c.originOf.dwellS === 'measured' &&
     (closedS < range.dwellS[0] || closedS > range.dwellS[1])
@@ -223,6 +251,7 @@ export function settingFindings(c: ChosenHeat, blank: Blank, press: Press, o: He
         say`${press.name} times itself: let it cool down before closing again, or the second pass starts at once and cooks.`,
       ),
     );
+  if (s.passes > 1 && s.coolDownC !== null) found.push(...targetFindings(s.coolDownC, s.platenC, press));
   if (c.baseOrigin === 'estimated')
     found.push(
       finding(

@@ -1,15 +1,14 @@
 import { figure, type Figure } from '../figures/figure';
 import type { ChosenHeat } from '../heat/choose';
-import { DYE_STILL_C, TOUCH_SAFE_C } from '../heat/cooling';
+import { COLD_PLATE, DYE_STILL_C, TOUCH_SAFE_C } from '../heat/cooling';
 import type { Peel } from '../shop/heatSettings';
 import type { Spread } from '../heat/fit';
 import type { MatchChange } from '../heat/match';
 import type { HeatOutcome } from '../heat/outcome';
-import { roughTouchS } from '../heat/roughCooling';
 import type { Job } from '../job/job';
 import type { Blank } from '../shop/blank';
 import { say, type Phrase } from '../units/phrase';
-import { celsius, count, ratio, seconds, word } from '../units/quantity';
+import { celsius, count, mm, ratio, seconds, word } from '../units/quantity';
 import type { HeatLoad } from './heatLoad';
 import type { MatchSource } from './heatMatch';
 import type { HeatModel } from './heatModel';
@@ -94,7 +93,8 @@ function peakFigure(o: HeatOutcome): Figure {
   });
 }
 
-function loadFigure(load: HeatLoad, job: Job, model: HeatModel | null): Figure {
+/** How many go in together; known before anything has been simulated. */
+export function loadFigure(load: HeatLoad, job: Job, model: HeatModel | null): Figure {
   const n = load.load.piecesAtOnce;
   const loads = Math.ceil(job.pieces / n);
   const alone = model?.loads.find((x) => x.pieces === 1);
@@ -111,10 +111,10 @@ function loadFigure(load: HeatLoad, job: Job, model: HeatModel | null): Figure {
 function touchFigures(o: HeatOutcome, peel: Peel): Figure[] {
   const order = ['air', 'mat', 'plate', 'weight'] as const;
   const words = {
-    air: 'standing in still air',
-    mat: 'on a mat or wood',
-    plate: 'on a cold metal plate',
-    weight: 'between metal plates',
+    air: say`standing in still air`,
+    mat: say`on a mat or wood`,
+    plate: say`on a cold aluminium plate, ${mm(COLD_PLATE.widthMm)} × ${mm(COLD_PLATE.heightMm)} × ${mm(COLD_PLATE.thicknessMm)}`,
+    weight: say`on such a plate, under a plate of its own size`,
   };
   const first = order.find((p) => (p === 'air' ? o.cooling.air && !o.cooling.mat : o.cooling[p])) ?? 'air';
   const cooling = o.cooling[first];
@@ -217,23 +217,5 @@ export function modelFigures(
     ...(load ? [loadFigure(load, job, model)] : []),
     ...matchFigure(model, matched, chosen),
     ...touchFigures(o, chosen.settings.peel),
-  ];
-}
-
-/** What can be said before anything has been simulated. */
-export function roughFigures(
-  blank: Blank,
-  chosen: ChosenHeat,
-  load: HeatLoad | null,
-  job: Job,
-): readonly Figure[] {
-  return [
-    ...(load ? [loadFigure(load, job, null)] : []),
-    estimated(
-      'heat.touch',
-      'Cool to touch, at least',
-      roughTouchS(blank, chosen.settings.platenC),
-      say`to ${celsius(TOUCH_SAFE_C)} in still air, roughly; gloves all the same`,
-    ),
   ];
 }

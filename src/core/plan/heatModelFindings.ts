@@ -2,7 +2,7 @@ import type { Finding } from '../figures/figure';
 import type { ChosenHeat } from '../heat/choose';
 import type { HeatOutcome } from '../heat/outcome';
 import { isOven, type Press } from '../shop/press';
-import { say } from '../units/phrase';
+import { say, type Phrase } from '../units/phrase';
 import { celsius, count, ratio, seconds } from '../units/quantity';
 import type { HeatLoad } from './heatLoad';
 import type { HeatModel } from './heatModel';
@@ -12,48 +12,52 @@ import { finding } from './terracePlan';
 const UNSURE = 0.75;
 const POOR = 0.4;
 
-/** How long the second face must lack before it is said, as a share of what is needed. */
-const SHORT_SHARE = 1;
-
 function chanceFindings(o: HeatOutcome, proven: boolean): Finding[] {
   if (proven || o.good >= UNSURE) return [];
   const little = o.under > o.over;
   const what = little
     ? say`too little heat: pale, dye left on the paper. A longer time or a hotter press helps.`
     : say`too much heat: browned, soft lines. A shorter time or a cooler press helps.`;
-  return [
-    finding(
-      'heat',
-      'chance',
-      'warning',
-      o.good < POOR
-        ? say`By the model this setting fails more often than not (good ${ratio(o.good)}): ${what}`
-        : say`By the model ${ratio(1 - o.good)} of these would be spoiled by ${what}`,
-    ),
-  ];
+  const found = (text: Phrase) => [finding('heat', 'chance', 'warning', text)];
+  // Before anything was tried the model only knows the range of coatings there are.
+  if (o.trials === 0)
+    return found(
+      say`Not tested here. Press a test piece first: by the usual range of coatings ${ratio(o.good)} are good, the others get ${what}`,
+    );
+  return found(
+    o.good < POOR
+      ? say`After ${count(o.trials, 'result')} here, this setting fails more often than not (good ${ratio(o.good)}): ${what}`
+      : say`After ${count(o.trials, 'result')} here, ${ratio(1 - o.good)} would be spoiled by ${what}`,
+  );
 }
+
+/** So much more at the upper face is uneven. */
+const UNEVEN = 1.3;
 
 /** Two faces at once: is the lower one heated enough through the blank. */
 function faceFindings(o: HeatOutcome, model: HeatModel): Finding[] {
   if (!o.facesS) return [];
   const [first, other] = o.facesS;
-  if (model.subject.load.faces === 'together') {
-    if (other >= o.needed.value * SHORT_SHARE) return [];
+  const { faces, wasteSheets } = model.subject.load;
+  if (faces === 'together') {
+    const short = other < o.needed.value;
+    if (!short && (o.good >= UNSURE || first < other * UNEVEN)) return [];
     return [
       finding(
         'heat',
         'lower-face',
         'warning',
-        say`The lower face gets ${seconds(other)} at ${celsius(200)} of the ${seconds(o.needed.value)} it needs, the upper ${seconds(first)}: press one face, then the other.`,
+        say`The lower face gets ${seconds(other)} at ${celsius(200)}, the upper ${seconds(first)}; the coating needs ${seconds(o.needed.value)} and bears ${seconds(o.limit.value)}. They cannot both be good at once: press one face, then the other.`,
       ),
     ];
   }
+  const between = wasteSheets > 0 ? 'Clean waste sheets between, and a pause' : 'A pause';
   return [
     finding(
       'heat',
       'first-face',
       'info',
-      say`The first face is heated again with the second: ${seconds(first)} against ${seconds(other)} at ${celsius(200)}. A fresh waste sheet between, and a pause so that nothing moves.`,
+      say`The first face is heated again with the second: ${seconds(first)} against ${seconds(other)} at ${celsius(200)}. ${between} so that nothing moves.`,
     ),
   ];
 }

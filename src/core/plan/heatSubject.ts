@@ -55,6 +55,7 @@ export function caseOf(s: Setup): HeatCase {
     heater && round ? Math.min(1, (heater.heightMm * round.circumferenceMm) / 1e6 / piece.areaM2) : 1;
   return {
     kind: kindOf(press),
+    ovenAir: isOven(press) ? press.air : 'fan',
     material: s.blank.material,
     wallMm: s.blank.wallMm,
     vacuum: s.blank.wall === 'vacuum',
@@ -98,6 +99,7 @@ export function timedOf(t: PressTiming, press: Press): TimedClosing {
   return {
     load: {
       kind: kindOf(press),
+      ovenAir: isOven(press) ? press.air : 'fan',
       material: t.load.material,
       wallMm: t.load.wallMm,
       vacuum: t.load.vacuum,

@@ -132,6 +132,10 @@ const wrapPressSchema = z.strictObject({
   restingC: z.nullable(readSchema),
 });
 
+/** Whether a fan moves the air of an oven: it gives heat a good deal faster than still air. */
+export const OVEN_AIRS = ['fan', 'still'] as const;
+export type OvenAir = (typeof OVEN_AIRS)[number];
+
 /** An oven: heats all round, one pass, held by a sleeve, shrink film or wound tape. */
 export const ovenSchema = z.strictObject({
   ...base,
@@ -140,6 +144,7 @@ export const ovenSchema = z.strictObject({
   insideWidthMm: z.nullable(mmSchema(100, 2000)),
   insideDepthMm: z.nullable(mmSchema(100, 2000)),
   hold: z.enum(['sleeve', 'shrink film', 'wound tape']),
+  air: z.enum(OVEN_AIRS),
   /** How far its air falls when it is opened to load it, K; null for usual. */
   fallK: z.nullable(z.number().check(z.gte(0), z.lte(150))),
 });

@@ -1,7 +1,8 @@
 'use client';
 
-import { fail, ok } from '@/core/basics/result';
+import { fail, ok, type Result } from '@/core/basics/result';
 import { PEEL_NOTES, TIMER_START_WORDS } from '@/core/heat/labels';
+import { lowestTargetC } from '@/core/heat/starting';
 import { byTimer, timerWays } from '@/core/heat/timerWays';
 import { WASTE_SHEETS } from '@/core/heat/materials';
 import { PEELS, PRESSURES, type HeatSettings } from '@/core/shop/heatSettings';
@@ -9,6 +10,7 @@ import { HEATED_FROM, WASTE_KINDS, type Load } from '@/core/shop/load';
 import { isOven, isWrapPress, TIMER_STARTS, type TimerStart } from '@/core/shop/press';
 import { clockText, formatQuantity } from '@/core/units/format';
 import { parseDuration, parseTemperature } from '@/core/units/parse';
+import type { Phrase } from '@/core/units/phrase';
 import { celsius, mm } from '@/core/units/quantity';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
@@ -19,10 +21,33 @@ import { TypedField } from '@/ui/TypedField';
 import { useSay, useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 
+/** A target the press never reads is refused with the reason. */
+function reachableTarget(
+  targetC: number,
+  platenC: number,
+  restingC: number | null,
+  say: (p: Phrase) => string,
+): Result<number> {
+  const where = 'Cool-down target';
+  const lowest = lowestTargetC(restingC);
+  if (targetC >= platenC)
+    return fail('It must be below the working temperature.', where, `Less than ${say([celsius(platenC)])}.`);
+  if (restingC !== null && lowest !== null && targetC < lowest)
+    return fail(
+      `This press rests at ${say([celsius(restingC)])}: it never falls to ${say([celsius(targetC)])}.`,
+      where,
+      lowest < platenC
+        ? `From ${say([celsius(lowest)])} to below ${say([celsius(platenC)])}.`
+        : 'Type “no”: it cannot fall below its working temperature.',
+    );
+  return ok(targetC);
+}
+
 /** What is set on the press, and how the pieces lie in it; each with its origin. */
 export function HeatFields() {
   const { plan, job, edit } = useJob();
   const units = useUnits();
+  const say = useSay();
   const { chosen, press } = plan.heat;
   if (!chosen || !press) return null;
   const { settings: s, originOf } = chosen;
@@ -37,6 +62,8 @@ export function HeatFields() {
       ? fail('That is too cool to transfer.', where, 'Common work is 175 to 205 °C (350 to 400 °F).')
       : r;
   };
+  const reachable = (r: Result<number>): Result<number> =>
+    r.ok ? reachableTarget(r.value, s.platenC, isOven(press) ? null : press.restingC, say) : r;
   return (
     <div className="flex flex-wrap items-end gap-x-5 gap-y-2 border-y border-rule bg-sheet/80 px-5 py-2">
       <TypedField
@@ -91,7 +118,7 @@ export function HeatFields() {
           parse={(t) =>
             /^(no|none|-)?$/i.test(t.trim())
               ? ok(null)
-              : parseTemperature(t, units.temperature, 'Cool-down target')
+              : reachable(parseTemperature(t, units.temperature, 'Cool-down target'))
           }
           onValue={(coolDownC) => put({ coolDownC }, 'fall')}
         />

@@ -41,7 +41,7 @@ export function RingDiagram() {
       >
         <Heater coveredDeg={reach.coveredDeg} />
         {ring?.map((p) => (
-          <Sector key={p.atDeg} point={p} passes={passes} colour={(s) => HEAT(colour(s))} />
+          <Sector key={p.fromDeg} point={p} passes={passes} colour={(s) => HEAT(colour(s))} />
         ))}
         <circle r={34} fill="#f8faf6" stroke="#14211f" strokeWidth={1.5} />
         <text textAnchor="middle" y={-6} fontSize={13} fontWeight={600} className="font-label" fill="#14211f">
@@ -97,7 +97,7 @@ interface SectorProps {
   readonly colour: (s: number) => string;
 }
 
-/** One ten-degree sector: a step outwards for each pass. */
+/** One arc of the wall: a step outwards for each pass. */
 function Sector({ point, passes, colour }: SectorProps) {
   const step = 52 / passes;
   return (
@@ -109,8 +109,8 @@ function Sector({ point, passes, colour }: SectorProps) {
             arc()({
               innerRadius: 37 + i * step,
               outerRadius: 37 + (i + 1) * step - 1.5,
-              startAngle: (point.atDeg - 5) * RAD,
-              endAngle: (point.atDeg + 5) * RAD,
+              startAngle: point.fromDeg * RAD,
+              endAngle: point.toDeg * RAD,
             }) ?? ''
           }
           fill={colour(s)}

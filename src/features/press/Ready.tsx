@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
+import { USUAL_WASTE } from '@/core/operations/prepare';
 import { startCheck, type CheckItem } from '@/core/operations/startCheck';
 import { wholeOf } from '@/core/units/number';
 import { newRun } from '@/core/plan/newRun';
@@ -186,7 +187,7 @@ function StartCheck({ made, others }: { made: Plan; others: number }) {
     settings: heat.chosen.settings,
     blank: blank.blank,
     press: heat.press,
-    wasteSheets: heat.load?.load.wasteSheets ?? 1,
+    waste: heat.load?.load ?? USUAL_WASTE,
     others,
   });
   return (

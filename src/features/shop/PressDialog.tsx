@@ -3,7 +3,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo } from 'react';
 import { useFieldArray, useForm, useWatch, type UseFormReturn } from 'react-hook-form';
-import { PRESS_KINDS, PRESS_TIMERS, type Press } from '@/core/shop/press';
+import { OVEN_AIRS, PRESS_KINDS, PRESS_TIMERS, type Press } from '@/core/shop/press';
 import { newId } from '@/data/ids';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
@@ -70,7 +70,7 @@ export function PressDialog({ press, onClose }: { press: Press | null; onClose: 
 
 interface ChoiceProps<T extends string> {
   readonly form: Form;
-  readonly name: 'kind' | 'timer' | 'hold' | 'opens' | 'wattsFrom';
+  readonly name: 'kind' | 'timer' | 'hold' | 'air' | 'opens' | 'wattsFrom';
   readonly label: string;
   readonly options: readonly T[];
   readonly words?: Readonly<Record<T, string>>;
@@ -136,6 +136,8 @@ function KindFields({ form }: { form: Form }) {
   );
 }
 
+const OVEN_AIR_WORDS = { fan: 'moved by a fan', still: 'still, without a fan' } as const;
+
 function OvenFields({ form }: { form: Form }) {
   const units = useUnits();
   return (
@@ -150,6 +152,7 @@ function OvenFields({ form }: { form: Form }) {
         label="Wraps held by"
         options={['shrink film', 'sleeve', 'wound tape']}
       />
+      <Choice form={form} name="air" label="Air inside" options={OVEN_AIRS} words={OVEN_AIR_WORDS} />
     </Pair>
   );
 }

@@ -10,6 +10,7 @@ import {
   type Press,
   type PressHeater,
   type PressTimer,
+  OVEN_AIRS,
 } from '@/core/shop/press';
 import { formatQuantity, toCelsius, type UnitChoice } from '@/core/units/format';
 import { parseTemperature } from '@/core/units/parse';
@@ -111,6 +112,7 @@ export const pressFormSchema = (units: UnitChoice, shown: ShownLengths) =>
       insideDepthMm: lengthText(units.length, 'Rack, deep', 100, 2000, shown),
       fallK: fallText(units),
       hold: z.enum(['sleeve', 'shrink film', 'wound tape']),
+      air: z.enum(OVEN_AIRS),
       platenWidthMm: lengthText(units.length, 'Platen width', 100, 1600, shown),
       platenHeightMm: lengthText(units.length, 'Platen depth', 100, 1600, shown),
       platenThicknessMm: lengthText(units.length, 'Platen thickness', 3, 60, shown),
@@ -168,6 +170,7 @@ export function pressToForm(p: Press | null, shown: ShownLengths, units: UnitCho
     insideDepthMm: shown.show('Rack, deep', oven?.insideDepthMm ?? 320),
     fallK: fall === null ? '' : String(Math.round((units.temperature === 'F' ? fall * 1.8 : fall) * 10) / 10),
     hold: oven?.hold ?? 'shrink film',
+    air: oven?.air ?? 'fan',
     platenWidthMm: shown.show('Platen width', flat?.platenWidthMm ?? 400),
     platenHeightMm: shown.show('Platen depth', flat?.platenHeightMm ?? 500),
     platenThicknessMm: shown.show('Platen thickness', flat?.platenThicknessMm ?? 10),
@@ -207,8 +210,8 @@ export function pressFromForm(f: PressFormOut, id: string, was: Press | null, un
     timings: was?.timings ?? [],
   };
   if (f.kind === 'oven') {
-    const { insideHeightMm, insideWidthMm, insideDepthMm, fallK, hold } = f;
-    return { ...base, kind: 'oven', insideHeightMm, insideWidthMm, insideDepthMm, fallK, hold };
+    const { insideHeightMm, insideWidthMm, insideDepthMm, fallK, hold, air } = f;
+    return { ...base, kind: 'oven', insideHeightMm, insideWidthMm, insideDepthMm, fallK, hold, air };
   }
   const { timer, restingC } = f;
   if (f.kind === 'flat') {

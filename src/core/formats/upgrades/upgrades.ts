@@ -8,9 +8,20 @@ import { TO_6 } from './to6';
 import { TO_7 } from './to7';
 import { TO_8 } from './to8';
 import { TO_9 } from './to9';
+import { TO_10 } from './to10';
 
 /** Every step ever made, in order. The database climbs by the same steps. */
-export const STEPS = [TO_2, TO_3, TO_4, TO_5, TO_6, TO_7, TO_8, TO_9] as const satisfies readonly Step[];
+export const STEPS = [
+  TO_2,
+  TO_3,
+  TO_4,
+  TO_5,
+  TO_6,
+  TO_7,
+  TO_8,
+  TO_9,
+  TO_10,
+] as const satisfies readonly Step[];
 
 /** Version of the records that today's code writes. */
 export const NEWEST = Math.max(...STEPS.map((s) => s.to));

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { normalCdf } from '../../figures/normal';
 import { seeded } from '../../random/random';
-import { conductRound } from './along';
+import { conductAlong, type Sectors } from './along';
 import { buildColumn, cellsOf, type Layer } from './column';
 import { INSULATED, Stepper, storedJ, type Exposed, type Heater, type Side, type Temperatures } from './step';
 
@@ -205,30 +205,80 @@ describe('a random stack under a heater', () => {
   }, 120_000);
 });
 
-describe('round the wall', () => {
+describe('along the wall', () => {
+  const rows = (of: readonly number[]) => of.map((t) => Float64Array.of(-1, t, t / 2, -1));
+  /** The second depth only: the first and the last of each row take no part. */
+  const along = (of: readonly number[], sectors: Sectors, alphaDt: number, steps = 1): number[] => {
+    const r = rows(of);
+    for (let k = 0; k < steps; k += 1) conductAlong(sectors, r, 1, 3, alphaDt);
+    for (const row of r) expect([row[0], row[3]]).toEqual([-1, -1]);
+    r.forEach((row) => expect(row[2]).toBeCloseTo((row[1] ?? 0) / 2, 9));
+    return r.map((row) => row[1] ?? NaN);
+  };
+
   test('a wave round a ring of 36 dies out as the scheme says it must, and what is even stays', () => {
+    const even: Sectors = { widthsM: Array.from({ length: 36 }, () => 0.007), closed: true };
     for (const number of [0.05, 0.15, 0.5, 3]) {
-      const ring = Float64Array.from({ length: 36 }, (_, i) => 100 + 10 * Math.cos((2 * Math.PI * i) / 36));
-      for (let k = 0; k < 20; k += 1) conductRound(ring, number);
+      const ring = along(
+        Array.from({ length: 36 }, (_, i) => 100 + 10 * Math.cos((2 * Math.PI * i) / 36)),
+        even,
+        number * 0.007 ** 2,
+        20,
+      );
+      // The amplification of an implicit step for a cosine (von Neumann).
       const swing = 2 - 2 * Math.cos((2 * Math.PI) / 36);
-      // Explicit below 0.2, implicit above: the amplification of each for a cosine (von Neumann).
-      const each = number <= 0.2 ? 1 - number * swing : 1 / (1 + number * swing);
-      expect((ring[0] ?? 0) - 100).toBeCloseTo(10 * each ** 20, 6);
+      expect((ring[0] ?? 0) - 100).toBeCloseTo(10 * (1 / (1 + number * swing)) ** 20, 6);
       expect(ring.reduce((a, b) => a + b, 0)).toBeCloseTo(3600, 6);
     }
   });
 
-  test('heat is conserved round any ring', () => {
+  test('an open wall is half of the closed one that is its mirror image, whatever the widths', () => {
+    const half = [0.001, 0.002, 0.004, 0.007, 0.003];
+    const temperatures = [180, 160, 90, 40, 25];
+    const mirrored = {
+      widthsM: [...half, ...[...half].reverse()],
+      closed: true,
+    };
+    const whole = along([...temperatures, ...[...temperatures].reverse()], mirrored, 3e-6, 7);
+    expect(along(temperatures, { widthsM: half, closed: false }, 3e-6, 7)).toEqual(
+      whole.slice(0, 5).map((t) => expect.closeTo(t, 9) as number),
+    );
+  });
+
+  test('heat from a hot stretch of a long wall spreads as the closed form says: (T₀/2)·erfc(x / 2√(αt))', () => {
+    // 1 mm sectors near the step, growing outwards; half of the wall at 100 °C.
+    const grown = Array.from({ length: 24 }, (_, i) => 0.0005 * 1.15 ** i);
+    const widthsM = [...[...grown].reverse(), ...grown];
+    const start = widthsM.map((_, i) => (i < grown.length ? 100 : 0));
+    const alphaT = 40e-6;
+    const end = along(start, { widthsM, closed: false }, alphaT / 400, 400);
+    let x = 0;
+    grown.slice(0, 14).forEach((w, i) => {
+      const exact = 50 * erfc((x + w / 2) / (2 * Math.sqrt(alphaT)));
+      expect(Math.abs((end[grown.length + i] ?? 0) - exact)).toBeLessThan(0.35);
+      x += w;
+    });
+  });
+
+  test('heat is conserved along any wall, and nothing leaves the range it began in', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.double({ min: 0, max: 250, noNaN: true }), { minLength: 3, maxLength: 40 }),
-        fc.double({ min: 0.001, max: 50, noNaN: true }),
-        (temperatures, number) => {
-          const ring = Float64Array.from(temperatures);
-          const before = ring.reduce((a, b) => a + b, 0);
-          conductRound(ring, number);
-          expect(ring.reduce((a, b) => a + b, 0)).toBeCloseTo(before, 6);
-          expect(Math.max(...ring)).toBeLessThanOrEqual(Math.max(...temperatures) + 1e-9);
+        fc.array(
+          fc.tuple(
+            fc.double({ min: 0, max: 250, noNaN: true }),
+            fc.double({ min: 0.0005, max: 0.02, noNaN: true }),
+          ),
+          { minLength: 3, maxLength: 40 },
+        ),
+        fc.double({ min: 1e-8, max: 1e-3, noNaN: true }),
+        fc.boolean(),
+        (wall, alphaDt, closed) => {
+          const [temperatures, widthsM] = [wall.map(([t]) => t), wall.map(([, w]) => w)];
+          const after = along(temperatures, { widthsM, closed }, alphaDt);
+          const heat = (t: readonly number[]) => t.reduce((s, x, i) => s + x * (widthsM[i] ?? 0), 0);
+          expect(heat(after)).toBeCloseTo(heat(temperatures), 9);
+          expect(Math.max(...after)).toBeLessThanOrEqual(Math.max(...temperatures) + 1e-9);
+          expect(Math.min(...after)).toBeGreaterThanOrEqual(Math.min(...temperatures) - 1e-9);
         },
       ),
       { numRuns: 300 },
