@@ -1,6 +1,6 @@
 import { reach95, within95 } from '../figures/interval';
 import { figure, improvements, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
-import { scaled, standardU, type Uncertain } from '../figures/uncertain';
+import { standardU, type Uncertain } from '../figures/uncertain';
 import type { Job } from '../job/job';
 import { paperRadius } from '../shapes/band';
 import type { AxisScale } from '../calibration/calibration';
@@ -9,6 +9,7 @@ import type { SeamMethod, Settings } from '../shop/settings';
 import { say } from '../units/phrase';
 import { degrees, fineMm, mm, ratio, word } from '../units/quantity';
 import { KIND_WORDS, pictureMargin } from '../wrap/startingMethod';
+import { bothMargins95, marginError } from '../wrap/error';
 import { sizeRoundWrap, type Wrap } from '../wrap/roundWrap';
 import type { MeasurePlan } from './measure';
 import { coveredBandOf, type CoveredBand } from './coveredBand';
@@ -165,8 +166,7 @@ function openFigures({ shared, measuredShape }: RoundWrapPlan, w: Wrap): Figure[
   const handleMm = measuredShape.handle?.value ?? 0;
   const under = shared.seamMethod === 'under';
   const white = under ? w.amountMm : w.amountMm - handleMm;
-  // Of a margin each end half of what the round is off, and all that the hand is.
-  const error = under ? scaled(w.error, 0.5) : w.error;
+  const off = under ? bothMargins95 : within95;
   const beside = measuredShape.handle
     ? under
       ? 'white beside the handle, each side'
@@ -180,11 +180,11 @@ function openFigures({ shared, measuredShape }: RoundWrapPlan, w: Wrap): Figure[
       label: under ? 'Margin each end' : 'Gap',
       quantity: mm(white),
       origin: 'calculated',
-      working: say`${beside}, give or take ${fineMm(within95(error))} 19 times in 20`,
+      working: say`${beside}, give or take ${fineMm(off(w.error))}${under ? ' at both ends' : ''} 19 times in 20`,
       inputs: ['wrap.closing'],
-      standardU: standardU(error),
-      within95: within95(error),
-      improve: improvements(error, within95),
+      standardU: standardU(under ? marginError(w.error) : w.error),
+      within95: off(w.error),
+      improve: improvements(w.error, off),
     }),
   ];
 }

@@ -201,3 +201,21 @@ describe('the mean of repeats, by hand', () => {
     expect(u.parts).toEqual({});
   });
 });
+
+test('which of several readings was typed first changes nothing, also where their marks differ', () => {
+  const some = [
+    taken(213, 'soft tape', { stepMm: 1 }),
+    taken(212.7, 'soft tape', { stepMm: 25.4 / 16 }),
+    taken(213.4, 'soft tape', { stepMm: 0.1 }),
+  ];
+  const of = (list: readonly Taken[]) => meanOfRepeats(list, 'here', {}, false).parts.here ?? 0;
+  for (const turned of [
+    [1, 0, 2],
+    [2, 1, 0],
+    [1, 2, 0],
+  ])
+    expect(of(turned.map((i) => some[i] as Taken))).toBeCloseTo(of(some), 12);
+  // Readings to other marks are rounded apart: together they say more than as many to one coarse mark.
+  const coarse = some.map((t) => ({ ...t, stepMm: 25.4 / 16 }));
+  expect(of(some)).toBeLessThan(of(coarse));
+});

@@ -161,11 +161,20 @@ function errorOf(
   const count = same.length;
   const [first] = same;
   if (!first) return { own: 0, stuck: 0 };
-  const step2 = meanSquare(same.map((t) => t.factor * t.stepMm)) / 12;
+  // Readings to the same marks are rounded alike; those to other marks are not, whichever was typed first.
+  const marks = [...new Set(same.map((t) => t.stepMm))].map((stepMm) => ({
+    stepMm,
+    step2: (first.factor * stepMm) ** 2 / 12,
+    n: same.filter((t) => t.stepMm === stepMm).length,
+  }));
   const mixture = handOf(method, hands).map(({ sMm, p }) => {
-    const alike = roundingCorrelation(sMm, first.stepMm);
-    const averaging = count * ((first.factor * sMm) ** 2 + step2 * (1 - alike));
-    const stuck2 = count * count * step2 * alike;
+    let averaging = count * (first.factor * sMm) ** 2;
+    let stuck2 = 0;
+    for (const m of marks) {
+      const alike = roundingCorrelation(sMm, m.stepMm);
+      averaging += m.n * m.step2 * (1 - alike);
+      stuck2 += m.n * m.n * m.step2 * alike;
+    }
     return { p, u: Math.sqrt(averaging + (sameWidth ? 0 : stuck2)) / n, stuck2 };
   });
   const stuck2 = mixture.reduce((a, m) => a + m.p * m.stuck2, 0);

@@ -86,6 +86,27 @@ describe('lengths as people write them', () => {
     );
   });
 
+  test.each([
+    ['1,234', 'in'],
+    ['1,234', 'mm'],
+    ['8,375 in', 'mm'],
+    ['8 -3/8', 'in'],
+    ['8 - 3/8', 'in'],
+    ['8 −3/8', 'in'],
+  ] as const)('“%s” can be read two ways and is refused', (text, bare) => {
+    expect(parseLength(text, bare).ok).toBe(false);
+  });
+
+  test('a dash joins inches and their fraction; a decimal comma with one, two or four places is one', () => {
+    const value = (text: string) => {
+      const r = parseLength(text, 'in');
+      return r.ok ? r.value.valueMm / 25.4 : null;
+    };
+    expect([value('8-3/8'), value('8 3/8'), value('8,37'), value('8,3')]).toEqual(
+      [8.375, 8.375, 8.37, 8.3].map((v) => expect.closeTo(v, 9) as number),
+    );
+  });
+
   test('any text at all gives a positive length or a problem, never an exception', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'binary', maxLength: 30 }), (text) => {
@@ -138,15 +159,32 @@ describe('temperatures and times', () => {
     ['1 h 01 min', 3660],
     ['1 h', 3600],
     ['1 hour 30', 5400],
+    ['1.5 h', 5400],
+    ['1,25 hours', 4500],
+    ['1:00:00', 3600],
+    ['0:01:05', 65],
+    ['1 h 5 s', 3605],
+    ['1 h 2 min 3 s', 3723],
   ])('%s is %d s', (text, s) => {
     expect(parseDuration(text)).toEqual({ ok: true, value: s });
   });
-  test.each(['', '1:75', 'soon', '0', '9000', '5 min 99', '1 h 75', '2 min 5 h', '1.5.5 s'])(
-    'time “%s” is refused',
-    (text) => {
-      expect(parseDuration(text).ok).toBe(false);
-    },
-  );
+  test.each([
+    '',
+    '1:75',
+    'soon',
+    '0',
+    '9000',
+    '5 min 99',
+    '1 h 75',
+    '2 min 5 h',
+    '1.5.5 s',
+    '1:60:00',
+    '1:00:60',
+    '3:00:00',
+    '1.5 h 5',
+  ])('time “%s” is refused', (text) => {
+    expect(parseDuration(text).ok).toBe(false);
+  });
 });
 
 test('every time the product writes is read back as it stood', () => {

@@ -127,7 +127,8 @@ function parseFraction(
   text: string,
   where: string,
 ): Result<ParsedLength> {
-  const m = /^(?:(\d{1,4})(?: | ?- ?))?(\d{1,3})\/(\d{1,3})$/.exec(body.trim());
+  // A dash with a space before it may be a minus: it is not guessed at.
+  const m = /^(?:(\d{1,4})[ -])?(\d{1,3})\/(\d{1,3})$/.exec(body.trim());
   if (!m) return unreadable(text, where);
   if (named !== null && named !== 'in') {
     return fail('Fractions are read in inches.', where, 'Write millimetres with a decimal, as 213.5.');
@@ -153,7 +154,7 @@ function parseDecimal(
   text: string,
   where: string,
 ): Result<ParsedLength> {
-  if (/^\d{1,3},\d{3}$/.test(body) && unit === 'mm') {
+  if (/^\d{1,3},\d{3}$/.test(body) && (unit === 'mm' || unit === 'in')) {
     return fail(
       `“${body}” can be read two ways.`,
       where,
@@ -200,21 +201,28 @@ const LONGEST_S = 7200;
 const part = (text: string | undefined, perUnit: number): number =>
   text === undefined ? 0 : Number(text.replace(',', '.')) * perUnit;
 
-/** Seconds in `1:05`, `65 s`, `12.5 s`, `2 minutes`, `1 min 5 s`, `1 h 01 min`; null where it is no time. */
+/** Seconds in `1:05`, `1:00:00`, `65 s`, `12.5 s`, `2 minutes`, `1 min 5 s`, `1.5 h`, `1 h 01 min`, `1 h 5 s`; null where it is no time. */
 function secondsIn(clean: string): number | null {
+  const long = /^(\d{1,2}):([0-5]\d):([0-5]\d)$/.exec(clean);
+  if (long) return part(long[1], 3600) + part(long[2], 60) + part(long[3], 1);
   const clock = /^(\d{1,3}):([0-5]\d)(?: ?(?:m|min|minutes?))?$/.exec(clean);
   if (clock) return part(clock[1], 60) + part(clock[2], 1);
   const plain = /^(\d{1,4}(?:[.,]\d{1,2})?) ?(?:s|sec|secs|seconds?)?$/.exec(clean);
   if (plain) return part(plain[1], 1);
-  const hours = /^(\d{1,2}) ?(?:h|hr|hrs|hours?)(?: ?([0-5]?\d) ?(?:m|min|minutes?)?)?$/.exec(clean);
-  if (hours) return part(hours[1], 3600) + part(hours[2], 60);
+  const hours =
+    /^(\d{1,2}) ?(?:h|hr|hrs|hours?)(?: ?([0-5]?\d) ?(?:m|min|mins|minutes?)?)?(?: ?([0-5]?\d) ?(?:s|sec|secs|seconds?))?$/.exec(
+      clean,
+    );
+  if (hours) return part(hours[1], 3600) + part(hours[2], 60) + part(hours[3], 1);
+  const partHours = /^(\d{1,2}[.,]\d{1,3}) ?(?:h|hr|hrs|hours?)$/.exec(clean);
+  if (partHours) return part(partHours[1], 3600);
   const decimal = /^(\d{1,3}[.,]\d{1,2}) ?(?:m|min|mins|minutes?)$/.exec(clean);
   if (decimal) return part(decimal[1], 60);
   const both = /^(\d{1,3}) ?(?:m|min|mins|minutes?)(?: ?([0-5]?\d) ?(?:s|sec|secs|seconds?)?)?$/.exec(clean);
   return both ? part(both[1], 60) + part(both[2], 1) : null;
 }
 
-/** A time as written: `65`, `12.5 s`, `1:05`, `2 minutes`, `1 min 5`, `1 h 01 min`. Returns seconds, 1 to 7200. */
+/** A time as written: `65`, `12.5 s`, `1:05`, `2 minutes`, `1 min 5`, `1:00:00`, `1.5 h`, `1 h 01 min`. Returns seconds, 1 to 7200. */
 export function parseDuration(text: string, where = 'Time'): Result<number> {
   const s = secondsIn(text.trim().toLowerCase().replace(/\s+/g, ' ').replace(/\.$/, ''));
   if (s === null) return fail(`“${text.slice(0, 16)}” cannot be read as a time.`, where, TIME_WAY);

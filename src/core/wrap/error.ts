@@ -4,6 +4,7 @@ import type { SeamMethod } from '../shop/settings';
 
 const KNIFE_HALF_WIDTH_MM = 0.5;
 const PLACING_HALF_WIDTH_MM = 0.5;
+const PLACEMENT = 'placement';
 /** A butt seam passes when the ends meet within half a millimetre. */
 const BUTT_TOLERANCE_MM = 0.5;
 
@@ -25,8 +26,44 @@ export function closingError(closing: Uncertain, seamMethod: SeamMethod, print: 
   if (seamMethod === 'over') return atBench;
   return plus(
     plus(atBench, measured(0, uniformU(KNIFE_HALF_WIDTH_MM), 'trim')),
-    measured(0, uniformU(PLACING_HALF_WIDTH_MM), 'placement'),
+    measured(0, uniformU(PLACING_HALF_WIDTH_MM), PLACEMENT),
   );
+}
+
+/** What one margin of a centred wrap is off by: half of what the length is off, and all that the hand is. */
+export function marginError(error: Uncertain): Uncertain {
+  const parts = Object.entries(error.parts).map(([source, u]) => [source, source === PLACEMENT ? u : u / 2]);
+  return { value: 0, parts: Object.fromEntries(parts) as Record<string, number> };
+}
+
+const HALVES = 32;
+
+/**
+ * What the margins at both ends hold 19 times in 20, mm, where a wrap is laid centred: half of what the length is off goes to either end, and
+ * what the hand is off goes wholly to one and from the other. P(|S|/2 + |P| ≤ x), S the length, P the placing, uniform within its limits
+ * (Simpson's rule over P).
+ */
+export function bothMargins95(error: Uncertain): number {
+  const { [PLACEMENT]: placing = 0, ...parts } = error.parts;
+  const size = errorShape({ value: 0, parts });
+  const halfMm = Math.abs(placing) * Math.sqrt(3);
+  const holds = (x: number): number => {
+    const within = (p: number) => (x <= p ? 0 : Math.max(0, 2 * errorCdf(size, 2 * (x - p)) - 1));
+    if (halfMm === 0) return within(0);
+    let sum = 0;
+    for (let i = 0; i <= HALVES; i += 1) {
+      const weight = i === 0 || i === HALVES ? 1 : i % 2 === 1 ? 4 : 2;
+      sum += weight * within((halfMm * i) / HALVES);
+    }
+    return sum / (3 * HALVES);
+  };
+  let [lo, hi] = [0, halfMm + 4 * Math.hypot(size.uniformHalf, size.normalS) + 1e-6];
+  for (let i = 0; i < 40; i += 1) {
+    const mid = (lo + hi) / 2;
+    if (holds(mid) < 0.95) lo = mid;
+    else hi = mid;
+  }
+  return hi;
 }
 
 /** Chance that the seam does what its method wants, at a closing error of this shape. */
