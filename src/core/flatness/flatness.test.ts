@@ -36,6 +36,104 @@ describe('the surface', () => {
   });
 });
 
+describe('how sure the surface is, played out on seeded platens', () => {
+  const random = seeded(91);
+  const normal = () => Math.sqrt(-2 * Math.log(random() || 1e-12)) * Math.cos(2 * Math.PI * random());
+  const CORNERS = [20, 380].flatMap((xMm) => [20, 480].map((yMm) => ({ xMm, yMm })));
+  /** A platen out by about 0.6 mm from lowest to highest: tilted, bent and twisted. */
+  function platen(): (x: number, y: number) => number {
+    const [a, b, c, d, e] = [normal(), normal(), 0.6 * normal(), 0.6 * normal(), 0.6 * normal()];
+    const raw = (x: number, y: number) => {
+      const [u, v] = [x / 400 - 0.5, y / 500 - 0.5];
+      return a * u + b * v + 2 * c * u * v + 2 * d * u * u + 2 * e * v * v;
+    };
+    let [lo, hi] = [Infinity, -Infinity];
+    each((x, y) => {
+      lo = Math.min(lo, raw(x, y));
+      hi = Math.max(hi, raw(x, y));
+    });
+    return (x, y) => 1 + ((raw(x, y) - lo) / (hi - lo)) * 0.6;
+  }
+
+  test.each([
+    ['three', CORNERS.slice(0, 3)],
+    ['four corners', CORNERS],
+    ['five', [...CORNERS, { xMm: 200, yMm: 250 }]],
+    ['nine', NINE],
+  ])('%s readings: 1.96 standard deviations hold the truth 92 to 99 times in 100', (_, places) => {
+    let [held, of] = [0, 0];
+    for (let k = 0; k < 150; k += 1) {
+      const truth = platen();
+      const sd = READING_SD_MM.feeler;
+      const s = gapSurface(
+        places.map((p) => ({ ...p, gapMm: truth(p.xMm, p.yMm) + sd * normal() })),
+        SIZE,
+        sd,
+      );
+      if (!s) throw new Error('no surface');
+      for (let i = 0; i < 12; i += 1) {
+        const [x, y] = [random() * 400, random() * 500];
+        of += 1;
+        if (Math.abs(truth(x, y) - s.gapAt(x, y)) <= 1.96 * s.sdAt(x, y)) held += 1;
+      }
+    }
+    expect(held / of).toBeGreaterThan(0.92);
+    // Nine readings of a smooth platen say more than the surface dares to.
+    expect(held / of).toBeLessThan(places.length < 9 ? 0.99 : 1);
+  });
+
+  test('three readings: how sure it is drifts as one of them moves by a millimetre, and does not jump', () => {
+    const at = (xMm: number) =>
+      gapSurface(
+        [
+          { xMm, yMm: 20, gapMm: 0.1 },
+          { xMm: 380, yMm: 20, gapMm: 0.3 },
+          { xMm: 200, yMm: 480, gapMm: 0.2 },
+        ],
+        SIZE,
+        0.03,
+      )?.sdAt(60, 400) ?? 0;
+    for (let x = 20; x < 40; x += 1) expect(Math.abs(Math.log(at(x + 1) / at(x)))).toBeLessThan(0.03);
+    expect(at(20)).toBeGreaterThan(0.05);
+    expect(at(20)).toBeLessThan(0.8);
+  });
+});
+
+test('what is said to be left is what the sheets leave as they are cut, small scraps left out', () => {
+  const random = seeded(8);
+  for (let k = 0; k < 12; k += 1) {
+    const [a, b] = [random() * 6, random() * 6];
+    const s = gapSurface(
+      read((x, y) => 0.3 + 0.25 * Math.sin(a + x / 130) * Math.cos(b + y / 150)),
+      SIZE,
+      0.01,
+    );
+    if (!s) throw new Error('no surface');
+    const p = packingOf(s, SIZE, 0.1);
+    let [lo, hi] = [Infinity, -Infinity];
+    // A grid of its own, finer than the one the sheets are cut by, and a count of rings of its own.
+    for (let x = 2; x < 400; x += 3)
+      for (let y = 2; y < 500; y += 3) {
+        const sheets = p.sheets.filter((sheet) => {
+          const rings = sheet.polygons.flat().filter((ring) => {
+            let inside = false;
+            ring.forEach((q, i) => {
+              const r = ring[(i + 1) % ring.length] ?? q;
+              if (q.y > y !== r.y > y && x < ((r.x - q.x) * (y - q.y)) / (r.y - q.y) + q.x) inside = !inside;
+            });
+            return inside;
+          });
+          return rings.length % 2 === 1;
+        }).length;
+        const left = s.gapAt(x, y) - 0.1 * sheets;
+        lo = Math.min(lo, left);
+        hi = Math.max(hi, left);
+      }
+    expect(hi - lo).toBeLessThanOrEqual(p.leftMm + 0.012);
+    expect(p.leftMm).toBeLessThanOrEqual(hi - lo + 0.03);
+  }
+});
+
 describe('packing', () => {
   test('a platen that tilts evenly is stepped in strips of equal width, the lowest the widest', () => {
     const s = gapSurface(

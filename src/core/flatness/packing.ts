@@ -1,4 +1,4 @@
-import { contours } from 'd3';
+import { contours, polygonContains } from 'd3';
 import type { Point } from '../geometry/plane';
 import type { GapSurface } from './surface';
 
@@ -33,6 +33,8 @@ interface Grid {
   readonly stepX: number;
   readonly stepY: number;
   readonly gaps: readonly number[];
+  /** The same with a cell more all round, so that an outline leaves no corner of the platen uncovered. */
+  readonly padded: readonly number[];
 }
 
 /** Gaps at the middle of each cell, row by row from the back. */
@@ -47,7 +49,14 @@ function gridOf(surface: GapSurface, { widthMm, heightMm }: PlatenSize): Grid {
       ((Math.floor(k / columns) + 0.5) * heightMm) / rows,
     ),
   );
-  return { columns, rows, stepX, stepY, gaps };
+  const held = (v: number, most: number): number => Math.min(most, Math.max(0, v));
+  const padded = Array.from({ length: (columns + 2) * (rows + 2) }, (_, k) =>
+    surface.gapAt(
+      held(((k % (columns + 2)) - 0.5) * stepX, widthMm),
+      held((Math.floor(k / (columns + 2)) - 0.5) * stepY, heightMm),
+    ),
+  );
+  return { columns, rows, stepX, stepY, gaps, padded };
 }
 
 /** Whole sheets that fill a gap best: to the nearest, over the smallest gap there is. */
@@ -68,14 +77,14 @@ const ringArea = (ring: readonly Point[]): number =>
 /** One sheet: where the gap is at least `atMm`. */
 function sheetAt(grid: Grid, atMm: number, number: number, { widthMm, heightMm }: PlatenSize): PackingSheet {
   const shape = contours()
-    .size([grid.columns, grid.rows])
-    .contour([...grid.gaps], atMm);
+    .size([grid.columns + 2, grid.rows + 2])
+    .contour([...grid.padded], atMm);
   const polygons = shape.coordinates
     .map((rings) =>
       rings.map((ring) =>
         ring.slice(0, -1).map(([x = 0, y = 0]) => ({
-          x: Math.min(widthMm, Math.max(0, x * grid.stepX)),
-          y: Math.min(heightMm, Math.max(0, y * grid.stepY)),
+          x: Math.min(widthMm, Math.max(0, (x - 1) * grid.stepX)),
+          y: Math.min(heightMm, Math.max(0, (y - 1) * grid.stepY)),
         })),
       ),
     )
@@ -98,16 +107,62 @@ export function packingOf(surface: GapSurface, size: PlatenSize, cardMm: number)
   const sheets = Array.from({ length: count }, (_, k) =>
     sheetAt(grid, least + (k + 0.5) * cardMm, k + 1, size),
   ).filter((s) => s.polygons.length > 0);
-  const sheetsAt = (xMm: number, yMm: number): number =>
-    Math.min(count, wholeSheets(surface.gapAt(xMm, yMm), least, cardMm));
-  const filled = grid.gaps.map((g) => g - Math.min(count, wholeSheets(g, least, cardMm)) * cardMm);
+  const inside = (v: number, most: number): number => Math.min(most - EDGE_MM, Math.max(EDGE_MM, v));
+  const sheetsAt = (xMm: number, yMm: number): number => {
+    const [x, y] = [inside(xMm, size.widthMm), inside(yMm, size.heightMm)];
+    return sheets.reduce((n, s) => n + (covers(s, x, y) ? 1 : 0), 0);
+  };
   return {
     cardMm,
     sheets,
     nowMm: most - least,
-    leftMm: Math.max(...filled) - Math.min(...filled),
+    leftMm: leftBy(surface, grid, sheets, cardMm, sheetsAt),
     sheetsAt,
   };
+}
+
+/** The edge of the platen belongs to it: a place there is looked at a hair inside. */
+const EDGE_MM = 1e-3;
+
+/** Whether a place lies on a sheet as it is cut: inside an outline, and in none of its holes. */
+const covers = (s: PackingSheet, xMm: number, yMm: number): boolean =>
+  s.polygons.some(
+    (rings) =>
+      rings.filter((ring) =>
+        polygonContains(
+          ring.map((p) => [p.x, p.y]),
+          [xMm, yMm],
+        ),
+      ).length %
+        2 ===
+      1,
+  );
+
+/** Largest gap against the smallest once the sheets as they are cut lie there, mm: at the grid, and at both sides of every cut. */
+function leftBy(
+  surface: GapSurface,
+  grid: Grid,
+  sheets: readonly PackingSheet[],
+  cardMm: number,
+  sheetsAt: Packing['sheetsAt'],
+): number {
+  const filled = grid.gaps.map((gapMm, k) => {
+    const [x, y] = [
+      ((k % grid.columns) + 0.5) * grid.stepX,
+      (Math.floor(k / grid.columns) + 0.5) * grid.stepY,
+    ];
+    return gapMm - cardMm * sheetsAt(x, y);
+  });
+  const atCuts = sheets.flatMap((s) =>
+    s.polygons.flat(2).flatMap(({ x, y }) => {
+      // Along the platen's own edge there is only one side.
+      if (x <= 0 || y <= 0 || x >= grid.columns * grid.stepX || y >= grid.rows * grid.stepY) return [];
+      const gapMm = surface.gapAt(x, y);
+      return [gapMm - cardMm * (s.number - 1), gapMm - cardMm * s.number];
+    }),
+  );
+  const all = [...filled, ...atCuts];
+  return all.reduce((m, v) => Math.max(m, v), -Infinity) - all.reduce((m, v) => Math.min(m, v), Infinity);
 }
 
 export interface GoodPlace {

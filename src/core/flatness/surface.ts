@@ -25,8 +25,21 @@ export const READING_SD_MM: Readonly<Record<GapMethod, number>> = { feeler: 0.03
 /** r² ln r of the plane, with r as a share of the platen’s longer side. */
 const kernel = (r2: number): number => (r2 <= 0 ? 0 : 0.5 * r2 * Math.log(r2));
 
-/** How strongly a platen may bend, as variance of the spline, mm²: the readings choose among these. */
-const BENDS_MM2 = [0.002, 0.01, 0.05, 0.2, 0.8, 3, 12];
+/**
+ * How strongly a platen may bend, as variance of the spline, mm², and how many in a hundred are like that: our own estimate, in which a platen
+ * of arm's length is a few tenths of a millimetre out. Few readings leave it at that; more weigh it by how well each explains them.
+ */
+const BENDS_MM2: readonly (readonly [number, number])[] = [
+  [0.002, 34],
+  [0.01, 34],
+  [0.05, 24],
+  [0.2, 9],
+  [0.8, 2],
+  [3, 0.4],
+  [12, 0.1],
+];
+/** A bend less likely than this adds nothing that shows. */
+const UNLIKELY = 0.004;
 
 interface Fitted {
   readonly weights: readonly number[];
@@ -118,18 +131,46 @@ export function gapSurface(
   const scale = Math.max(size.widthMm, size.heightMm);
   const at = readings.map((r): readonly [number, number] => [r.xMm / scale, r.yMm / scale]);
   const gaps = readings.map((r) => r.gapMm);
-  const fits = BENDS_MM2.map((bend) => ({ bend, ...fit(at, gaps, bend, readingSdMm) }));
-  const chosen = fits.reduce((a, b) => (b.lnLikelihood > a.lnLikelihood ? b : a));
-  const toward = (u: number, v: number): number[] => [
-    ...at.map(([a, b]) => chosen.bend * kernel((a - u) ** 2 + (b - v) ** 2)),
-    ...basis(u, v),
-  ];
+  const fits = likely(
+    BENDS_MM2.map(([bend, prior]) => ({ bend, prior, ...fit(at, gaps, bend, readingSdMm) })),
+  );
+  const toward = (bend: number, xMm: number, yMm: number): number[] => {
+    const [u, v] = [xMm / scale, yMm / scale];
+    return [...at.map(([a, b]) => bend * kernel((a - u) ** 2 + (b - v) ** 2)), ...basis(u, v)];
+  };
+  /** What one bend says of a place. */
+  const meanOf = (f: Likely, t: readonly number[]): number => dot(t, [...f.weights, ...f.plane]);
+  const mean = (xMm: number, yMm: number): number =>
+    fits.reduce((s, f) => s + f.p * meanOf(f, toward(f.bend, xMm, yMm)), 0);
   return {
-    gapAt: (xMm, yMm) =>
-      Math.max(0, dot(toward(xMm / scale, yMm / scale), [...chosen.weights, ...chosen.plane])),
+    gapAt: (xMm, yMm) => Math.max(0, mean(xMm, yMm)),
     sdAt: (xMm, yMm) => {
-      const t = toward(xMm / scale, yMm / scale);
-      return Math.sqrt(Math.max(0, -dot(t, gauss(chosen.system, t))));
+      const all = mean(xMm, yMm);
+      const variance = fits.reduce((s, f) => {
+        const t = toward(f.bend, xMm, yMm);
+        return s + f.p * (Math.max(0, -dot(t, gauss(f.system, t))) + (meanOf(f, t) - all) ** 2);
+      }, 0);
+      return Math.sqrt(variance);
     },
   };
+}
+
+interface Likely extends Fitted {
+  readonly bend: number;
+  readonly p: number;
+}
+
+/**
+ * The bends by how likely each is after the readings (Bayes; Gelman et al. 2013, ch. 7.4, averaging over models). Three readings say nothing of
+ * how a platen bends: what was thought before stands.
+ */
+function likely(
+  fits: readonly (Fitted & { readonly bend: number; readonly prior: number })[],
+): readonly Likely[] {
+  const most = Math.max(...fits.map((f) => f.lnLikelihood));
+  const raw = fits.map((f) => ({ ...f, p: f.prior * Math.exp(f.lnLikelihood - most) }));
+  const sum = raw.reduce((s, f) => s + f.p, 0);
+  const kept = raw.filter((f) => f.p >= UNLIKELY * sum);
+  const left = kept.reduce((s, f) => s + f.p, 0);
+  return kept.map((f) => ({ ...f, p: f.p / left }));
 }
