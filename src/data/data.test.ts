@@ -152,7 +152,7 @@ describe('jobs', () => {
     const d = await demo();
     await d.jobs.put({ id: 'broken', rev: 1, savedAt: 0, job: { id: 'broken' } as Job });
     const list = await listJobs(d);
-    expect(list.unreadable).toEqual(['broken']);
+    expect(list.unreadable).toMatchObject([{ kind: 'job', id: 'broken' }]);
     expect(list.jobs).toHaveLength(DEMO_JOBS);
     expect(await d.jobs.get('broken')).toBeDefined();
   });

@@ -2,7 +2,7 @@ import { LIBRARY } from '../library/library';
 import { NOT_FINISHED } from '../job/finish';
 import { isFlat, type Blank, type FlatBlank } from '../shop/blank';
 import { hangerPlan, holeHang, plateOf } from './hanger';
-import { claimIn, labelPages } from './labels';
+import { claimIn, labelPages, textFor } from './labels';
 import { partsOf } from './parts';
 import { finishHandsS, finishSteps } from './steps';
 import { hangerTemplate } from './template';
@@ -133,6 +133,11 @@ describe('hangers', () => {
 });
 
 describe('labels', () => {
+  test('a piece named like a placeholder keeps its name', () => {
+    expect(textFor('{name}, no. {number}', { name: '{number}', number: 7 })).toBe('{number}, no. 7');
+    expect(textFor('{name} {name}', { name: '$& {name}', number: 1 })).toBe('$& {name} $& {name}');
+  });
+
   const pieces = (n: number) =>
     Array.from({ length: n }, (_, i) => ({ name: `Guide ${i + 1}`, number: i + 1 }));
   const text = 'Night walk, {name}\nNo. {number}';

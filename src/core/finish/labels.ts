@@ -25,9 +25,9 @@ const SMALLEST_MM = 1.6;
 const LETTER = 0.52;
 const LINE = 1.3;
 
-/** The text of a label: `{name}` and `{number}` are those of its piece. */
+/** The text of a label: `{name}` and `{number}` are those of its piece. All at once: a name that looks like a placeholder stays a name. */
 export const textFor = (text: string, piece: LabelPiece): string =>
-  text.replaceAll('{name}', piece.name).replaceAll('{number}', String(piece.number)).trim();
+  text.replace(/\{(name|number)\}/g, (_, of) => (of === 'name' ? piece.name : String(piece.number))).trim();
 
 interface Set {
   readonly sizeMm: number;

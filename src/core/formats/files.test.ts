@@ -51,7 +51,7 @@ describe('job file', () => {
   });
 
   test('from a newer version: says so and what to do', () => {
-    expect(refusal(altered((f) => (f.version = 10)))).toMatch(/version 10.*reads up to 9.*Update/);
+    expect(refusal(altered((f) => (f.version = 11)))).toMatch(/version 11.*reads up to 10.*Update/);
     expect(refusal(altered((f) => delete f.version))).toMatch(/does not say its version/);
     expect(refusal(altered((f) => (f.format = 'other')))).toMatch(/not a job file/);
     expect(refusal('[1,2]')).toMatch(/not a job file/);
@@ -105,7 +105,7 @@ describe('job file', () => {
         safeParse: (v: unknown) => (seen.push(v), { success: true, data: v }),
       } as unknown as typeof kind.schema,
     };
-    expect(readFile(TEXT.replace('"version": 9', '"version": 1'), spy).ok).toBe(true);
+    expect(readFile(TEXT.replace('"version": 10', '"version": 1'), spy).ok).toBe(true);
     expect(seen[0]).toMatchObject({ version: 3, steps: '12' });
   });
 });

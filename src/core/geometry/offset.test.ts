@@ -18,8 +18,12 @@ const anyOutline: fc.Arbitrary<FlatOutline> = fc.oneof(
   fc
     .record({ form: fc.constantFrom(...PLAIN_FORMS), widthMm: num(30, 200), heightMm: num(30, 200) })
     .map((o) =>
-      // A lug stands above its disc.
-      o.form === 'lugged disc' ? { ...o, heightMm: o.widthMm * 1.12 } : o,
+      // A lug stands above its disc, or beside it.
+      o.form !== 'lugged disc'
+        ? o
+        : o.heightMm > o.widthMm
+          ? { ...o, heightMm: o.widthMm * 1.12 }
+          : { ...o, widthMm: o.heightMm * 1.12 },
     ),
 );
 
@@ -36,6 +40,29 @@ function reference(ring: Ring, d: number): number {
   co.Execute(out, d * scale);
   return out.reduce((sum, path) => sum + Math.abs(ClipperLib.Clipper.Area(path)) / (scale * scale), 0);
 }
+
+test('every plain form fills its own box, wider than tall or taller than wide', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...PLAIN_FORMS),
+      num(30, 200),
+      num(1.01, 1.6),
+      fc.boolean(),
+      (form, short, ratio, tall) => {
+        const [widthMm, heightMm] = tall ? [short, short * ratio] : [short * ratio, short];
+        const box = boundsOfContour(outlineContour({ form, widthMm, heightMm } as FlatOutline));
+        expect(box.x).toBeCloseTo(0, 1);
+        expect(box.y).toBeCloseTo(0, 1);
+        expect(box.width).toBeLessThan(widthMm + 0.06);
+        expect(box.height).toBeLessThan(heightMm + 0.06);
+        if (form === 'lugged disc') {
+          expect(box.width).toBeCloseTo(widthMm, 1);
+          expect(box.height).toBeCloseTo(heightMm, 1);
+        }
+      },
+    ),
+  );
+});
 
 test('a heart strays less than a hundredth from its curve, small or as large as a wall', () => {
   for (const [w, h] of [

@@ -128,6 +128,31 @@ describe('the test ladder', () => {
     ).toEqual({ kind: 'shut', underS: 60, overS: 65 });
   });
 
+  test('a dwell that missed is never asked for again, nor one beyond it, however the answers fall', () => {
+    const random = seeded(2024);
+    for (let k = 0; k < 300; k += 1) {
+      const prior: LadderPrior = {
+        neededLn: Math.log(20 + random() * 60),
+        neededSd: 0.2 + random() * 0.8,
+        limitLn: Math.log(60 + random() * 200),
+        limitSd: 0.2 + random() * 0.8,
+        correlation: 0.8 * (random() - 0.5),
+        pieceSd: 0.05 + random() * 0.4,
+      };
+      const rungs: Rung[] = [];
+      for (let i = 0; i < 12; i += 1) {
+        const state = ladderState(prior, rungs);
+        if (state.kind !== 'press') break;
+        for (const r of rungs) {
+          if (r.answer === 'under') expect(state.dwellS).toBeGreaterThan(r.dwellS);
+          else expect(state.dwellS).toBeLessThan(r.dwellS);
+        }
+        rungs.push({ dwellS: state.dwellS, answer: random() < 0.5 ? 'under' : 'over' });
+      }
+      expect(rungs.length).toBeLessThan(12);
+    }
+  });
+
   test('strips share a blank, rejects cost none', () => {
     expect(blanksFor('strips', 4, 6)).toBe(1);
     expect(blanksFor('strips', 7, 6)).toBe(2);

@@ -142,8 +142,28 @@ const CANDIDATES = 36;
 const SHORTEST_S = 3;
 const LONGEST_S = 3600;
 
-/** Dwells worth pressing: times a press can be set to, over all that is thought possible. */
-function candidates(b: LadderBelief): readonly number[] {
+/** What is still open: longer than the longest that was too little, shorter than the shortest that was too much, s. */
+interface Open {
+  readonly overS: number;
+  readonly underS: number;
+}
+const ALL_OPEN: Open = { underS: 0, overS: Infinity };
+
+const openAfter = (rungs: readonly Rung[]): Open => ({
+  underS: Math.max(0, ...rungs.filter((r) => r.answer === 'under').map((r) => r.dwellS)),
+  overS: Math.min(Infinity, ...rungs.filter((r) => r.answer === 'over').map((r) => r.dwellS)),
+});
+
+/** Dwells worth pressing: times a press can be set to, over all that is thought possible and was not tried in vain. */
+function candidates(b: LadderBelief, open: Open): readonly number[] {
+  const inside = settable(b).filter((s) => s > open.underS && s < open.overS);
+  if (inside.length > 0) return inside;
+  // None of the usual times lies between the two: the middle of them, to the second.
+  const middle = Math.round(Math.sqrt(Math.max(SHORTEST_S, open.underS) * Math.min(LONGEST_S, open.overS)));
+  return [Math.min(LONGEST_S, Math.max(SHORTEST_S, middle))];
+}
+
+function settable(b: LadderBelief): readonly number[] {
   const [lo, hi] = [b.neededLn[0] ?? 0, b.limitLn.at(-1) ?? 1];
   const all = Array.from({ length: CANDIDATES }, (_, i) =>
     settableS(Math.min(LONGEST_S, Math.max(SHORTEST_S, Math.exp(lo + ((hi - lo) * i) / (CANDIDATES - 1))))),
@@ -156,8 +176,8 @@ interface Best {
   readonly good: number;
 }
 
-function surest(b: LadderBelief): Best {
-  return candidates(b).reduce<Best>(
+function surest(b: LadderBelief, open: Open = ALL_OPEN): Best {
+  return candidates(b, open).reduce<Best>(
     (best, dwellS) => {
       const { good } = rungChances(b, dwellS);
       return good > best.good ? { dwellS, good } : best;
@@ -170,8 +190,8 @@ function surest(b: LadderBelief): Best {
 const LOOKED_AHEAD = 6;
 
 /** The dwell to press next: the best chance to land now or at the next one (one step of look-ahead). */
-export function nextDwell(b: LadderBelief): Best {
-  const ranked = candidates(b)
+export function nextDwell(b: LadderBelief, open: Open = ALL_OPEN): Best {
+  const ranked = candidates(b, open)
     .map((dwellS) => ({ dwellS, chance: rungChances(b, dwellS) }))
     .sort((x, y) => y.chance.good - x.chance.good)
     .slice(0, LOOKED_AHEAD)
@@ -186,7 +206,7 @@ export function nextDwell(b: LadderBelief): Best {
     })
     .sort((x, y) => y.soon - x.soon || y.good - x.good);
   const [first] = ranked;
-  return first ? { dwellS: first.dwellS, good: first.good } : surest(b);
+  return first ? { dwellS: first.dwellS, good: first.good } : surest(b, open);
 }
 
 const MOST_DEEP = 6;
@@ -220,25 +240,24 @@ const MEET_SHARE = 1.12;
 
 export function ladderState(prior: LadderPrior, rungs: readonly Rung[]): LadderState {
   const belief = rungs.reduce(afterRung, ladderStart(prior));
+  const open = openAfter(rungs);
   const good = rungs.filter((r) => r.answer === 'good');
   const last = good.at(-1);
   if (last) {
-    const best = surest(belief);
+    const best = surest(belief, open);
     const chance = rungChances(belief, last.dwellS).good;
     const far = Math.abs(Math.log(best.dwellS / last.dwellS)) > OFF_SHARE;
     if (good.length === 1 && far && best.good > chance + SURER) return { kind: 'prove', ...best };
     return { kind: 'done', dwellS: last.dwellS, good: chance };
   }
-  const underS = Math.max(0, ...rungs.filter((r) => r.answer === 'under').map((r) => r.dwellS));
-  const overS = Math.min(Infinity, ...rungs.filter((r) => r.answer === 'over').map((r) => r.dwellS));
+  const { underS, overS } = open;
   if (underS * MEET_SHARE >= overS) return { kind: 'shut', underS, overS };
-  return { kind: 'press', ...nextDwell(belief), expected: expectedPressings(belief) };
+  return { kind: 'press', ...nextDwell(belief, open), expected: expectedPressings(belief) };
 }
 
 /** Halving by hand, for comparison: from the middle of the usual range twice or half as long, then between the two. */
 export function halvedDwell(startS: number, rungs: readonly Rung[]): number {
-  const under = Math.max(0, ...rungs.filter((r) => r.answer === 'under').map((r) => r.dwellS));
-  const over = Math.min(Infinity, ...rungs.filter((r) => r.answer === 'over').map((r) => r.dwellS));
+  const { underS: under, overS: over } = openAfter(rungs);
   if (under === 0 && over === Infinity) return settableS(startS);
   if (over === Infinity) return settableS(under * 2);
   if (under === 0) return settableS(over / 2);

@@ -102,13 +102,16 @@ function enter(sim: Sim, p: Press): void {
   } else p.untilS = sim.nowS + sim.chance.time(s?.s ?? 0, s?.logSd ?? 0, 'wait');
 }
 
+/** Whether it is being set, before the load it is set for. */
+const setting = (p: Press): boolean => p.segment < p.setSegments;
+
 function note(sim: Sim, index: number, p: Press, person: number | null): void {
   if (!sim.keep || sim.nowS <= p.segmentFromS) return;
   sim.done.push({
-    kind: p.changing ? (person === null ? 'change' : 'set') : person === null ? 'press' : 'hands',
+    kind: setting(p) ? (person === null ? 'change' : 'set') : person === null ? 'press' : 'hands',
     work: p.work,
     part: p.part,
-    pieces: p.pieces,
+    pieces: setting(p) ? 0 : p.pieces,
     fromS: p.segmentFromS,
     toS: sim.nowS,
     press: index,
@@ -155,20 +158,19 @@ export function leave(sim: Sim, index: number, person: number | null): void {
   if (!p) return;
   note(sim, index, p, person);
   p.segment += 1;
+  if (p.segment === p.setSegments) p.setting = p.route?.setting ?? null;
   if (p.segment < p.segments.length) return enter(sim, p);
   sim.busyS[index] = (sim.busyS[index] ?? 0) + sim.nowS - p.loadFromS;
-  if (p.changing) p.setting = p.route?.setting ?? null;
-  else cooled(sim, p);
+  cooled(sim, p);
   p.state = 'idle';
   sim.stamp += 1;
-  p.changing = false;
   p.untilS = -1;
 }
 
-function go(sim: Sim, p: Press, segments: readonly Segment[], changing: boolean): void {
-  p.segments = segments;
+function go(sim: Sim, p: Press, change: readonly Segment[], cycle: readonly Segment[]): void {
+  p.segments = change.length > 0 ? [...change, ...cycle] : cycle;
+  p.setSegments = change.length;
   p.segment = 0;
-  p.changing = changing;
   p.state = 'going';
   p.loadFromS = sim.nowS;
   enter(sim, p);
@@ -205,16 +207,17 @@ function nextLoad(sim: Sim, p: Press): { readonly work: number; readonly route: 
     if (!job || job.pool <= 0 || r.route.fromS > sim.nowS) continue;
     const same = r.route.setting === p.setting;
     const ready = job.taped >= Math.min(r.route.atOnce, job.pool);
-    if (ready && (same || !soon) && fits(sim, r.route.cycle)) return r;
+    if (ready && (same || !soon) && fits(sim, [...changeFor(r.route, p.setting), ...r.route.cycle])) return r;
     if (ready || inHand(job)) soon = true;
   }
   return null;
 }
 
-/** What sets a press for a route; null where it is set for it. */
-const changeOf = ({ setting, setS, changeS }: Route, now: string | null): readonly Segment[] | null =>
-  setting === now || (setS <= 0 && changeS <= 0)
-    ? null
+const NO_CHANGE: readonly Segment[] = [];
+/** What sets a press for a route, before its load; nothing where it is set for it. Pieces are taken with it: no press is set in vain. */
+const changeFor = ({ setting: wanted, setS, changeS }: Route, now: string | null): readonly Segment[] =>
+  wanted === now || (setS <= 0 && changeS <= 0)
+    ? NO_CHANGE
     : [
         { hands: true, s: setS, logSd: 0 },
         { hands: false, s: changeS, logSd: 0.05 },
@@ -228,26 +231,18 @@ export function load(sim: Sim, index: number): void {
   const job = next && sim.jobs[next.work];
   if (!next || !job) return;
   let coming = 0;
-  for (const x of sim.presses) if (x.state === 'going' && !x.changing) coming += 1;
+  for (const x of sim.presses) if (x.state === 'going') coming += 1;
   if (sim.coolingNow + coming >= sim.problem.coolingPlaces) return;
-  const change = changeOf(next.route, p.setting);
-  if (change && !fits(sim, change)) return;
   p.route = next.route;
   p.work = next.work;
-  if (change) {
-    p.part = job.loadPart;
-    p.pieces = 0;
-    go(sim, p, change, true);
-  } else {
-    p.setting = next.route.setting;
-    p.part = job.loadPart;
-    p.pieces = Math.min(next.route.atOnce, job.pool);
-    job.loadPart += 1;
-    job.pool -= p.pieces;
-    job.taped -= p.pieces;
-    sim.stamp += 1;
-    go(sim, p, next.route.cycle, false);
-  }
+  p.part = job.loadPart;
+  p.pieces = Math.min(next.route.atOnce, job.pool);
+  job.loadPart += 1;
+  job.pool -= p.pieces;
+  job.taped -= p.pieces;
+  sim.stamp += 1;
+  go(sim, p, changeFor(next.route, p.setting), next.route.cycle);
+  p.setting = p.setSegments > 0 ? p.setting : next.route.setting;
   if (p.untilS < 0 && !p.handled) handle(sim, index);
 }
 

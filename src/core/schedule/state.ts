@@ -85,7 +85,9 @@ export interface Press {
   /** What it goes through: a change of setting or a load. */
   segments: readonly Segment[];
   segment: number;
-  changing: boolean;
+  /** What it is set to, and how many of its segments set it for the load that the others are. */
+  setting: string | null;
+  setSegments: number;
   /** The press goes on by itself until then; -1 while it needs hands. */
   untilS: number;
   waitsSinceS: number;
@@ -96,7 +98,6 @@ export interface Press {
   pieces: number;
   loadFromS: number;
   segmentFromS: number;
-  setting: string | null;
   /** Routes in the order they are taken. */
   readonly routes: readonly { readonly work: number; readonly route: Route }[];
 }
@@ -210,7 +211,7 @@ function pressState(problem: Problem, routes: Press['routes'], index: number): P
     hotS: on ?? 0,
     segments: route?.cycle ?? [],
     segment: inside?.segment ?? 0,
-    changing: false,
+    setSegments: 0,
     untilS: inside && segment && !segment.hands ? inside.leftS : -1,
     waitsSinceS: 0,
     handled: false,

@@ -38,8 +38,12 @@ function resources(problem: Problem, done: readonly Done[]): string[] {
   for (const [press, list] of groups(
     done.filter((d) => d.press !== null),
     (d) => String(d.press),
-  ))
+  )) {
     if (overlaps(list)) wrong.push(`press ${press} holds two loads at once`);
+    const steps = [...list].sort((a, b) => a.fromS - b.fromS).map((d) => d.kind);
+    if (steps.some((k, i) => k === 'set' && i > 0 && ['set', 'change'].includes(steps[i - 1] ?? '')))
+      wrong.push(`press ${press} is set twice without a load between`);
+  }
   for (const [printer, list] of groups(
     done.filter((d) => d.printer !== null),
     (d) => String(d.printer),

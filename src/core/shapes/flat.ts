@@ -188,7 +188,8 @@ export function outlineContour(o: FlatOutline, toleranceMm = CURVE_TOLERANCE_MM)
     case 'arch':
       return arch(w, h);
     case 'lugged disc':
-      return lugged(w, h);
+      // Wider than tall, its lug stands at the right.
+      return w <= h ? lugged(w, h) : lugged(h, w).map((v) => ({ ...v, x: w - v.y, y: v.x }));
     case 'drawn':
       return clockwise(
         fitted(

@@ -29,6 +29,22 @@ interface Order {
   readonly at: number;
 }
 
+/**
+ * Lots as they can lie there: what was taken of no known lot, or more than a lot had, came out of the others, the oldest first. Only where there
+ * is less than none in all is one below it.
+ */
+function settled(lots: ReadonlyMap<string, number>): Balance['lots'] {
+  let owed = 0;
+  for (const count of lots.values()) owed = amountOf(owed + Math.max(0, -count));
+  const left: { lot: string; count: number }[] = [];
+  for (const [lot, count] of lots) {
+    const taken = Math.min(owed, Math.max(0, count));
+    owed = amountOf(owed - taken);
+    if (count - taken > 0) left.push({ lot, count: amountOf(count - taken) });
+  }
+  return owed > 0 ? [...left, { lot: '', count: -owed }] : left;
+}
+
 /** Adds up the lines of one item, in any order. */
 export function balanceOf(lines: readonly Movement[]): Balance {
   const sorted = [...lines].sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
@@ -47,7 +63,7 @@ export function balanceOf(lines: readonly Movement[]): Balance {
   return {
     onHand: amountOf([...lots.values()].reduce((a, b) => a + b, 0)),
     onOrder: amountOf(open.reduce((s, o) => s + o.left, 0)),
-    lots: [...lots].map(([lot, count]) => ({ lot, count })).filter((l) => l.count !== 0),
+    lots: settled(lots),
     orders: open.sort(
       (a, b) => (a.expectedOn ?? '9999').localeCompare(b.expectedOn ?? '9999') || a.at - b.at,
     ),
@@ -82,9 +98,12 @@ export const line = (given: LineGiven): Movement => ({
   change: amountOf(given.change),
 });
 
+/** Where a count puts what it found besides: in the lot there is, or in none where there are several to choose from. */
+const foundIn = (b: Balance): string => (b.lots.length === 1 ? (b.lots[0]?.lot ?? '') : '');
+
 /**
- * Lines that make the ledger agree with a count, lot by lot: what was counted of lots the count names, the whole difference where it names
- * none. None where it agrees already.
+ * Lines that make the ledger agree with a count: of the lot it names, else of all together. What is missing of no lot in particular comes out of
+ * the oldest. None where it agrees already.
  */
 export function countedLines(
   b: Balance,
@@ -95,7 +114,16 @@ export function countedLines(
   const has = lot === null ? b.onHand : (b.lots.find((l) => l.lot === lot)?.count ?? 0);
   const change = amountOf(counted - has);
   if (change === 0) return [];
-  return [line({ ...rest, id, kind: 'counted', change, lot: lot ?? nextLot(b), note: `counted ${counted}` })];
+  return [
+    line({
+      ...rest,
+      id,
+      kind: 'counted',
+      change,
+      lot: lot ?? (change > 0 ? foundIn(b) : nextLot(b)),
+      note: `counted ${counted}`,
+    }),
+  ];
 }
 
 /** What pieces of a run have left the shelf so far, and what its state says should have. */

@@ -42,6 +42,30 @@ test('what is on hand is what came in less what went out, by lot too', () => {
   expect(b.orders).toMatchObject([{ orderId: 'o1', left: 36, expectedOn: '2026-12-04' }]);
 });
 
+test('what is taken of no known lot, or of more than a lot had, comes out of the others, the oldest first', () => {
+  const [first, second] = [
+    of('received', 10, { lot: 'L1', orderId: 'o1' }),
+    of('received', 20, { lot: 'L2', orderId: 'o1' }),
+  ];
+  const lots = (...more: readonly Movement[]) => balanceOf([first, second, ...more]).lots;
+  expect(lots(of('printed', -4))).toEqual([
+    { lot: 'L1', count: 6 },
+    { lot: 'L2', count: 20 },
+  ]);
+  expect(lots(of('pressed', -13, { lot: 'L1' }))).toEqual([{ lot: 'L2', count: 17 }]);
+  expect(lots(of('used', -35))).toEqual([{ lot: '', count: -5 }]);
+  // A count of no lot: what is missing comes out of the oldest, what is found is of none in particular where there are several.
+  const given = { itemId: 'i', at: 99, by: null, lot: null, id: 'c' };
+  const b = balanceOf([first, second]);
+  expect(lots(...countedLines(b, 12, given))).toEqual([{ lot: 'L2', count: 12 }]);
+  expect(lots(...countedLines(b, 33, given))).toEqual([
+    { lot: 'L1', count: 10 },
+    { lot: 'L2', count: 20 },
+    { lot: '', count: 3 },
+  ]);
+  expect(countedLines(balanceOf([first]), 12, given)[0]).toMatchObject({ lot: 'L1', change: 2 });
+});
+
 test('an order that is cancelled or has all come is no longer open', () => {
   const order = of('ordered', 36, { orderId: 'o1' });
   expect(balanceOf([order, of('cancelled', -36, { orderId: 'o1' })]).orders).toEqual([]);
@@ -67,6 +91,8 @@ test('any ledger sums: its balance is the sum of its lines in whatever order the
           6,
         );
         expect(b.lots.reduce((s, l) => s + l.count, 0)).toBeCloseTo(b.onHand, 6);
+        // No lot is below none while another has some.
+        if (b.lots.some((l) => l.count < 0)) expect(b.lots).toHaveLength(1);
       }
     }),
   );
