@@ -1,25 +1,81 @@
 import type { PictureRef } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/basics/result';
 
-/** Removes all that could run or reach out: scripts, handlers, links, foreign content, pictures from elsewhere. */
-async function sanitised(text: string): Promise<string> {
+/** A drawing as PNG, and what could not be taken over, in words. */
+export interface DrawnSvg {
+  readonly png: Uint8Array;
+  readonly dropped: readonly string[];
+}
+
+/** What a drawing may not hold, and how that is said. */
+const DROPPED = {
+  script: 'a script',
+  foreign: 'text or other content set as a web page (a foreign object): convert it to paths',
+  outside: 'a picture that is not inside the file: embed it',
+  css: 'a style or font from elsewhere: embed it, or convert text to paths',
+  animation: 'an animation: its first moment is kept',
+} as const;
+type Dropped = keyof typeof DROPPED;
+
+const TAGS: Readonly<Record<string, Dropped>> = {
+  script: 'script',
+  foreignobject: 'foreign',
+  iframe: 'foreign',
+  animate: 'animation',
+  animatetransform: 'animation',
+  animatemotion: 'animation',
+  set: 'animation',
+};
+
+/** An address inside the drawing, or a picture inside the file itself. */
+const isInside = (address: string): boolean =>
+  /^(#|data:image\/(png|jpeg|webp|gif);)/i.test(address.trim().replace(/^['"]|['"]$/g, '').trim());
+
+const URLS = /url\(([^)]*)\)/gi;
+const reachesOut = (css: string): boolean => [...css.matchAll(URLS)].some((m) => !isInside(m[1] ?? ''));
+
+/** A style sheet without what it would fetch: imports, fonts and pictures from elsewhere. */
+function insideCss(css: string): string {
+  return css
+    .replace(/@import[^;]*;?/gi, '')
+    .replace(/@font-face\s*\{[^}]*\}/gi, (rule) => (reachesOut(rule) ? '' : rule))
+    .replace(URLS, (whole, address: string) => (isInside(address) ? whole : 'none'));
+}
+
+/** Removes all that could run or reach out, and says what of it will be missed. Style sheets and references inside the drawing stay. */
+async function sanitised(text: string): Promise<{ readonly text: string; readonly dropped: readonly string[] }> {
   // Loaded with the first drawing: most shops bring none.
   const { default: DOMPurify } = await import('dompurify');
-  DOMPurify.addHook('uponSanitizeAttribute', (_, data) => {
-    const outside =
-      /^(href|xlink:href|src)$/i.test(data.attrName) &&
-      !/^(#|data:image\/(png|jpeg|webp);)/i.test(data.attrValue.trim());
-    if (outside) data.keepAttr = false;
-    if (/url\(\s*['"]?\s*(?!#)/i.test(data.attrValue)) data.keepAttr = false;
+  const dropped = new Set<Dropped>();
+  DOMPurify.addHook('uponSanitizeElement', (node, { tagName }) => {
+    const what = TAGS[tagName.toLowerCase()];
+    if (what) dropped.add(what);
+    if (tagName !== 'style' || node.textContent === null) return;
+    const clean = insideCss(node.textContent);
+    if (clean !== node.textContent) dropped.add('css');
+    node.textContent = clean;
+  });
+  DOMPurify.addHook('uponSanitizeAttribute', (node, data) => {
+    const { attrName, attrValue } = data;
+    if (/^(href|xlink:href|src)$/i.test(attrName) && !isInside(attrValue)) {
+      data.keepAttr = false;
+      if (/^(image|use|feimage)$/i.test(node.nodeName)) dropped.add('outside');
+    }
+    if (reachesOut(attrValue)) {
+      data.keepAttr = false;
+      dropped.add('css');
+    }
   });
   // Handlers go before anything parses them: the policy of the page would report each, though none could run.
   const quiet = text.replace(/\son[a-z]+\s*=\s*("[^"]*"|'[^']*')/gi, '');
   const clean = DOMPurify.sanitize(quiet, {
     USE_PROFILES: { svg: true, svgFilters: true },
-    FORBID_TAGS: ['foreignObject', 'script', 'a', 'iframe', 'style'],
+    ADD_TAGS: ['use', 'style'],
+    ADD_ATTR: ['href', 'xlink:href'],
+    FORBID_TAGS: ['foreignObject', 'script', 'a', 'iframe', 'animate', 'animateTransform', 'animateMotion', 'set'],
   });
   DOMPurify.removeAllHooks();
-  return clean;
+  return { text: clean, dropped: [...dropped].map((d) => DROPPED[d]) };
 }
 
 const opened = (url: string): Promise<HTMLImageElement> =>
@@ -31,9 +87,9 @@ const opened = (url: string): Promise<HTMLImageElement> =>
   });
 
 /** Draws a sanitised SVG at the size the job knows it by, as PNG. Only the page can: workers open no drawings. */
-export async function drawSvg(bytes: Uint8Array, ref: PictureRef): Promise<Result<Uint8Array>> {
+export async function drawSvg(bytes: Uint8Array, ref: PictureRef): Promise<Result<DrawnSvg>> {
   const damaged = fail('The SVG drawing does not open.', ref.name, 'Save it again as plain SVG, or as PNG.');
-  const text = await sanitised(new TextDecoder().decode(bytes));
+  const { text, dropped } = await sanitised(new TextDecoder().decode(bytes));
   const root = new DOMParser().parseFromString(text, 'image/svg+xml').documentElement;
   if (root.nodeName !== 'svg') return damaged;
   if (!root.getAttribute('viewBox')) {
@@ -53,7 +109,7 @@ export async function drawSvg(bytes: Uint8Array, ref: PictureRef): Promise<Resul
     canvas.height = ref.heightPx;
     canvas.getContext('2d')?.drawImage(image, 0, 0, ref.widthPx, ref.heightPx);
     const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-    return blob ? ok(new Uint8Array(await blob.arrayBuffer())) : damaged;
+    return blob ? ok({ png: new Uint8Array(await blob.arrayBuffer()), dropped }) : damaged;
   } catch {
     return damaged;
   } finally {

@@ -1,4 +1,5 @@
 import type { PictureRef } from '@/core/job/art';
+import { MOST_PICTURE_BYTES } from '@/core/formats/picture';
 import { createLru } from '@/core/memo/memo';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { InspectedPicture, PictureBytes } from '@/workers/bench.worker';
@@ -8,8 +9,26 @@ import { drawSvg } from './drawSvg';
 import { contentId } from './ids';
 import { stored } from './storage';
 
-/** Checks a picture, keeps its bytes untouched and returns what a job holds of it. */
-export async function bringPicture(file: File, db: MesaDb = theDb): Promise<Result<PictureRef>> {
+/** What of a drawing could not be taken over, with the drawing as it was and as it is drawn. */
+export interface DroppedParts {
+  readonly name: string;
+  readonly dropped: readonly string[];
+  readonly before: Uint8Array;
+  readonly after: Uint8Array;
+}
+
+/** Checks a picture, keeps its bytes untouched and returns what a job holds of it. `onDropped` hears what of a drawing is left out. */
+export async function bringPicture(
+  file: File,
+  onDropped: (parts: DroppedParts) => void,
+  db: MesaDb = theDb,
+): Promise<Result<PictureRef>> {
+  if (file.size > MOST_PICTURE_BYTES)
+    return fail(
+      `The file is ${Math.round(file.size / 1e6)} MB.`,
+      file.name,
+      `Save it under ${MOST_PICTURE_BYTES / 1e6} MB.`,
+    );
   let bytes: Uint8Array;
   try {
     bytes = new Uint8Array(await file.arrayBuffer());
@@ -28,6 +47,8 @@ export async function bringPicture(file: File, db: MesaDb = theDb): Promise<Resu
   if (facts.mime === 'image/svg+xml') {
     const drawn = await drawSvg(bytes, ref);
     if (!drawn.ok) return drawn;
+    const { dropped, png } = drawn.value;
+    if (dropped.length > 0) onDropped({ name: ref.name, dropped, before: bytes, after: png });
   }
   const kept = await stored(file.name, () => db.pictures.put({ id, mime: facts.mime, bytes }));
   return kept.ok ? ok(ref) : kept;
@@ -41,8 +62,9 @@ async function asPng(ref: PictureRef, bytes: Uint8Array): Promise<Result<Uint8Ar
   const known = drawnSvgs.get(ref.id);
   if (known) return ok(known);
   const drawn = await drawSvg(bytes, ref);
-  if (drawn.ok) drawnSvgs.set(ref.id, drawn.value);
-  return drawn;
+  if (!drawn.ok) return drawn;
+  drawnSvgs.set(ref.id, drawn.value.png);
+  return ok(drawn.value.png);
 }
 
 /** Bytes the worker can open: the file's own, a drawing's as PNG; the application's own pictures are drawn when first wanted. */

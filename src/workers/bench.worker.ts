@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
 import { orientation as exifOrientation } from 'exifr';
+import { exifBlock } from '@/core/formats/orientation';
 import { zipSync, type Zippable } from 'fflate';
 import type { Source, Sources } from '@/core/art/items';
 import { findJoin } from '@/core/art/panelJoin';
@@ -75,14 +76,13 @@ type Progress = (done: number) => void;
 /** EXIF orientation, 1 where there is none or it cannot be read. */
 async function orientationOf(bytes: Uint8Array): Promise<number> {
   try {
-    const found = await exifOrientation(bytes);
-    return found !== undefined && found >= 1 && found <= 8 ? found : 1;
+    const block = exifBlock(bytes);
+    const found = block && (await exifOrientation(block));
+    return typeof found === 'number' && found >= 1 && found <= 8 ? found : 1;
   } catch {
     return 1;
   }
 }
-
-const TURNED: readonly PictureRef['mime'][] = ['image/jpeg'];
 
 /** A file that goes into a PDF as it came: JPEG, and PNG without transparency. */
 const goesIn = (s: Source, p: PictureBytes | undefined): boolean =>
@@ -123,7 +123,7 @@ const api = {
     const facts = inspectPicture(bytes, name);
     if (!facts.ok) return facts;
     const { mime, widthPx, heightPx } = facts.value;
-    const orientation = TURNED.includes(mime) ? await orientationOf(bytes) : 1;
+    const orientation = await orientationOf(bytes);
     const sideways = orientation >= 5;
     const ref = { id: '', name, mime, widthPx, heightPx, orientation, drawn: null };
     if (mime !== 'image/svg+xml') {

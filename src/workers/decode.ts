@@ -1,4 +1,6 @@
 import type { Pixels } from '@/core/art/pixels';
+import { withoutExif } from '@/core/formats/orientation';
+import { orientationMap } from '@/core/geometry/affine';
 import type { PictureRef } from '@/core/job/art';
 
 /** A picture with the bytes it is decoded from. A drawing comes already drawn, as PNG. */
@@ -21,11 +23,26 @@ async function tiffImage(bytes: Uint8Array): Promise<ImageData> {
   return new ImageData(Uint8ClampedArray.from(rgba), first.width, first.height);
 }
 
-/** The picture as seen, its own orientation applied. */
-export async function bitmapOf({ ref, bytes }: PictureBytes): Promise<ImageBitmap> {
+/** The picture as its pixels are stored, whatever the browser makes of its orientation. */
+async function storedBitmap({ ref, bytes }: PictureBytes): Promise<ImageBitmap> {
   if (ref.mime === 'image/tiff') return createImageBitmap(await tiffImage(bytes));
   const type = ref.mime === 'image/svg+xml' ? 'image/png' : ref.mime;
-  return createImageBitmap(new Blob([Uint8Array.from(bytes)], { type }));
+  return createImageBitmap(new Blob([Uint8Array.from(withoutExif(bytes))], { type }));
+}
+
+/** The picture as seen, its own orientation applied: by us, since browsers turn some kinds of file and not others. */
+export async function bitmapOf(p: PictureBytes): Promise<ImageBitmap> {
+  const bitmap = await storedBitmap(p);
+  const { orientation } = p.ref;
+  if (orientation === 1) return bitmap;
+  const [w, h] = orientation >= 5 ? [bitmap.height, bitmap.width] : [bitmap.width, bitmap.height];
+  const canvas = new OffscreenCanvas(w, h);
+  const g = canvas.getContext('2d');
+  if (!g) throw new Error('The browser gives no canvas.');
+  g.setTransform(...orientationMap(orientation, w, h));
+  g.drawImage(bitmap, 0, 0);
+  bitmap.close();
+  return canvas.transferToImageBitmap();
 }
 
 export function canvasFor(width: number, height: number): OffscreenCanvasRenderingContext2D {

@@ -14,7 +14,7 @@ export interface PictureFacts {
 
 /** Larger pictures are refused: no wrap needs them and no tablet opens them. */
 const MOST_MEGAPIXELS = 100;
-const MOST_BYTES = 120_000_000;
+export const MOST_PICTURE_BYTES = 120_000_000;
 
 const KNOWN_OTHERS: readonly { readonly kind: string; readonly test: (head: string) => boolean }[] = [
   { kind: 'a PDF', test: (h) => h.startsWith('%PDF') },
@@ -43,11 +43,11 @@ const READERS: readonly {
 export function inspectPicture(bytes: Uint8Array, name: string): Result<PictureFacts> {
   const where = name;
   if (bytes.length === 0) return fail('The file is empty.', where, 'Copy or save it again.');
-  if (bytes.length > MOST_BYTES) {
+  if (bytes.length > MOST_PICTURE_BYTES) {
     return fail(
       `The file is ${Math.round(bytes.length / 1e6)} MB.`,
       where,
-      `Save it under ${MOST_BYTES / 1e6} MB.`,
+      `Save it under ${MOST_PICTURE_BYTES / 1e6} MB.`,
     );
   }
   const reader = READERS.find((r) => r.is(bytes));

@@ -44,28 +44,101 @@ function sizeOf(
   return box;
 }
 
+/** Groups within groups, and parts once every reference is drawn: more than any program writes, and as many as a tablet draws in a breath. */
+const MOST_DEEP = 256;
+const MOST_PARTS = 200_000;
+
+/** Parts of a stretch of the drawing, and the ids it draws again. */
+interface Stretch {
+  readonly id: string | undefined;
+  parts: number;
+  readonly uses: string[];
+}
+
+/** How many parts are drawn once what refers to others is followed; a reference back to itself draws nothing. */
+function partsDrawn(root: Stretch, byId: ReadonlyMap<string, Stretch>): number {
+  const known = new Map<Stretch, number>();
+  const open = new Set<Stretch>();
+  const count = (s: Stretch): number => {
+    const had = known.get(s);
+    if (had !== undefined) return had;
+    if (open.has(s)) return 0;
+    open.add(s);
+    let sum = s.parts;
+    for (const id of s.uses) {
+      const of = byId.get(id);
+      if (of) sum += count(of);
+      if (sum > MOST_PARTS) break;
+    }
+    open.delete(s);
+    known.set(s, sum);
+    return sum;
+  };
+  return count(root);
+}
+
+/** The attributes of the root of a drawing that can be drawn, or why it cannot. Stops reading as soon as that is known. */
+function readTree(text: string): Readonly<Record<string, string>> | 'damaged' | 'too deep' | 'too many' {
+  const stack: Stretch[] = [];
+  const byId = new Map<string, Stretch>();
+  const first: { root: Stretch | null; attributes: Record<string, string> } = { root: null, attributes: {} };
+  let wrong: 'damaged' | 'too deep' | 'too many' | null = null;
+  const parser = new SaxesParser();
+  parser.on('opentag', (tag) => {
+    const attributes = tag.attributes as Record<string, string>;
+    const own: Stretch = { id: attributes.id, parts: 1, uses: [] };
+    const href = attributes.href ?? attributes['xlink:href'] ?? '';
+    if (/^(.*:)?use$/.test(tag.name) && href.startsWith('#')) own.uses.push(href.slice(1));
+    if (!first.root) [first.root, first.attributes] = [own, attributes];
+    stack.push(own);
+    if (stack.length > MOST_DEEP) throw (wrong = 'too deep');
+  });
+  parser.on('closetag', () => {
+    const own = stack.pop();
+    const above = stack.at(-1);
+    if (!own) return;
+    if (own.id !== undefined) byId.set(own.id, own);
+    if (!above) return;
+    above.parts += own.parts;
+    if (above.parts > MOST_PARTS) throw (wrong = 'too many');
+    for (const id of own.uses) above.uses.push(id);
+  });
+  parser.on('error', () => {
+    throw (wrong = 'damaged');
+  });
+  try {
+    parser.write(text).close();
+  } catch (e) {
+    if (wrong === null) throw e;
+    return wrong;
+  }
+  if (!first.root) return 'damaged';
+  return partsDrawn(first.root, byId) > MOST_PARTS ? 'too many' : first.attributes;
+}
+
 /** Size a drawing is to be drawn at, from its own width and height or its view box. */
 export function svgFacts(bytes: Uint8Array, where: string): Result<PictureFacts> {
   const text = textOf(bytes);
   if (text.length > MOST_CHARS)
     return fail('The drawing is too large.', where, 'Simplify it, or save it as PNG.');
-  const root: { attributes: Record<string, string> | null } = { attributes: null };
-  let broken: string | null = null;
-  const parser = new SaxesParser();
-  parser.on('opentag', (tag) => {
-    root.attributes ??= tag.attributes as Record<string, string>;
-  });
-  parser.on('error', (e) => (broken ??= e.message));
-  parser.write(text).close();
-  if (broken !== null || !root.attributes)
+  const read = readTree(text);
+  if (read === 'too deep' || read === 'too many')
+    return fail(
+      read === 'too deep'
+        ? 'The SVG drawing is nested too deep to be drawn.'
+        : 'The SVG drawing holds too many parts to be drawn.',
+      where,
+      'Simplify it in the program that made it, or save it as PNG.',
+    );
+  if (read === 'damaged')
     return fail('The SVG drawing is damaged or cut short.', where, 'Save it again as plain SVG.');
-  const box = (root.attributes.viewBox ?? '')
+  const box = (read.viewBox ?? '')
     .trim()
     .split(/[\s,]+/)
     .map(Number);
   const [w, h] = sizeOf(
-    lengthPx(root.attributes.width),
-    lengthPx(root.attributes.height),
+    lengthPx(read.width),
+    lengthPx(read.height),
     (box[2] ?? NaN) / (box[3] ?? NaN),
     [box[2] ?? NaN, box[3] ?? NaN],
   );

@@ -5,6 +5,7 @@ import { MOST_LAYERS, textLayer, type PictureRef } from '@/core/job/art';
 import { isRound } from '@/core/shop/blank';
 import { newId } from '@/data/ids';
 import { bringPicture } from '@/data/pictures';
+import { DroppedDialog, sayDropped } from './DroppedDialog';
 import { notifyProblem } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
@@ -65,7 +66,7 @@ export function ArtView() {
   const bring = async (files: readonly File[], instead: string | null = null) => {
     setBusy(true);
     for (const file of files) {
-      const r = await whileReading(file.name, bringPicture(file));
+      const r = await whileReading(file.name, bringPicture(file, sayDropped));
       if (!r.ok) notifyProblem(r.problem);
       else if (instead) edit(replaced(instead, r.value));
       else add(r.value);
@@ -132,6 +133,7 @@ export function ArtView() {
         </div>
         {(shows === 'board' || shows === 'paper') && <Checks />}
       </div>
+      <DroppedDialog />
     </ArtHandContext>
   );
 }

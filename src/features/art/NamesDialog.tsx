@@ -18,6 +18,7 @@ import type { Names, PictureRef } from '@/core/job/art';
 import { problemText } from '@/core/basics/result';
 import { newId } from '@/data/ids';
 import { bringPicture } from '@/data/pictures';
+import { sayDropped } from './DroppedDialog';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
 import { Labelled } from '@/ui/Labelled';
@@ -46,7 +47,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
     else notifyProblem(decoded.problem);
   };
   const bring = async (file: File) => {
-    const r = await whileReading(file.name, bringPicture(file));
+    const r = await whileReading(file.name, bringPicture(file, sayDropped));
     if (r.ok) setPictures((p) => [...p.filter((x) => x.name !== r.value.name), r.value].slice(-60));
     else notifyProblem(r.problem);
   };

@@ -1,0 +1,60 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { create } from 'zustand';
+import type { DroppedParts } from '@/data/pictures';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+
+const useDropped = create<{ readonly parts: DroppedParts | null }>()(() => ({ parts: null }));
+
+/** Shows what of a drawing was left out, until it is read. */
+export const sayDropped = (parts: DroppedParts): void => useDropped.setState({ parts });
+
+const Shown = ({ bytes, mime, label }: { bytes: Uint8Array; mime: string; label: string }) => {
+  const [url, setUrl] = useState<string | null>(null);
+  useEffect(() => {
+    // As a picture a drawing runs nothing and fetches nothing.
+    const made = URL.createObjectURL(new Blob([Uint8Array.from(bytes)], { type: mime }));
+    setUrl(made);
+    return () => URL.revokeObjectURL(made);
+  }, [bytes, mime]);
+  return (
+    <figure className="min-w-0 flex-1">
+      <figcaption className="font-label font-semibold">{label}</figcaption>
+      {/* eslint-disable-next-line @next/next/no-img-element */}
+      {url && <img src={url} alt={label} className="mt-1 h-52 w-full border-2 border-ink bg-white object-contain" />}
+    </figure>
+  );
+};
+
+/** A drawing that lost something on import: before and after, and what to do about it. */
+export function DroppedDialog() {
+  const parts = useDropped((s) => s.parts);
+  if (!parts) return null;
+  const close = () => useDropped.setState({ parts: null });
+  return (
+    <Dialog
+      open
+      wide
+      onClose={close}
+      title={`Not all of ${parts.name} is printed`}
+      about="Left out, because it could run or reach outside this file:"
+    >
+      <ul className="list-disc pl-5 leading-snug">
+        {parts.dropped.map((d) => (
+          <li key={d}>{d}</li>
+        ))}
+      </ul>
+      <div className="mt-3 flex flex-wrap gap-4">
+        <Shown bytes={parts.before} mime="image/svg+xml" label="As it was drawn" />
+        <Shown bytes={parts.after} mime="image/png" label="As it is printed" />
+      </div>
+      <div className="mt-4 flex justify-end">
+        <Button kind="act" onClick={close}>
+          Keep it as it is printed
+        </Button>
+      </div>
+    </Dialog>
+  );
+}
