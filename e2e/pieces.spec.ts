@@ -85,6 +85,9 @@ test('a two-picture mug: placed by the handle, an SVG made safe, seen pressed', 
     '<svg xmlns="http://www.w3.org/2000/svg" width="20mm" height="20mm" viewBox="0 0 20 20" onload="document.title=\'owned\'"><script>document.title="owned"</script><circle cx="10" cy="10" r="8" fill="#c8371b"/></svg>',
   );
   await page.getByLabel('Picture file').setInputFiles(svg);
+  const left = page.getByRole('dialog', { name: /Not all of star\.svg is printed/ });
+  await expect(left).toContainText('a script');
+  await left.getByRole('button', { name: 'Keep it as it is printed' }).click();
   await expect(page.getByRole('complementary')).toContainText('4800 × 4800 px');
   expect(await page.title()).not.toBe('owned');
   await page.getByRole('button', { name: 'Remove this layer' }).click();

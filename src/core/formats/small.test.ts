@@ -118,15 +118,16 @@ describe('the size of a drawing', () => {
 
   test('parts that draw parts: counted as often as they are drawn, and a circle of them once', () => {
     // Each level draws the one before it ten times over: 10⁸ circles from a few lines.
-    const level = (n: number) =>
-      `<g id="l${n}">${`<use href="#l${n - 1}"/>`.repeat(10)}</g>`;
+    const level = (n: number) => `<g id="l${n}">${`<use href="#l${n - 1}"/>`.repeat(10)}</g>`;
     const bomb = (levels: number) =>
       `<svg width="1" height="1"><circle id="l0"/>${Array.from({ length: levels }, (_, i) => level(i + 1)).join('')}</svg>`;
     expect(size(bomb(8))).toMatch(/too many parts/);
     expect(size(bomb(3))).toEqual([4800, 4800]);
     expect(size(`<svg width="1" height="1">${'<circle/>'.repeat(200_001)}</svg>`)).toMatch(/too many parts/);
     expect(
-      size('<svg width="1" height="1"><g id="a"><use href="#b"/></g><g id="b"><use xlink:href="#a"/></g></svg>'),
+      size(
+        '<svg width="1" height="1"><g id="a"><use href="#b"/></g><g id="b"><use xlink:href="#a"/></g></svg>',
+      ),
     ).toEqual([4800, 4800]);
   });
 

@@ -81,7 +81,7 @@ function partsDrawn(root: Stretch, byId: ReadonlyMap<string, Stretch>): number {
 function readTree(text: string): Readonly<Record<string, string>> | 'damaged' | 'too deep' | 'too many' {
   const stack: Stretch[] = [];
   const byId = new Map<string, Stretch>();
-  const first: { root: Stretch | null; attributes: Record<string, string> } = { root: null, attributes: {} };
+  let first: { readonly root: Stretch; readonly attributes: Record<string, string> } | undefined;
   let wrong: 'damaged' | 'too deep' | 'too many' | null = null;
   const parser = new SaxesParser();
   parser.on('opentag', (tag) => {
@@ -89,7 +89,7 @@ function readTree(text: string): Readonly<Record<string, string>> | 'damaged' | 
     const own: Stretch = { id: attributes.id, parts: 1, uses: [] };
     const href = attributes.href ?? attributes['xlink:href'] ?? '';
     if (/^(.*:)?use$/.test(tag.name) && href.startsWith('#')) own.uses.push(href.slice(1));
-    if (!first.root) [first.root, first.attributes] = [own, attributes];
+    first ??= { root: own, attributes };
     stack.push(own);
     if (stack.length > MOST_DEEP) throw (wrong = 'too deep');
   });
@@ -112,8 +112,9 @@ function readTree(text: string): Readonly<Record<string, string>> | 'damaged' | 
     if (wrong === null) throw e;
     return wrong;
   }
-  if (!first.root) return 'damaged';
-  return partsDrawn(first.root, byId) > MOST_PARTS ? 'too many' : first.attributes;
+  const found = first as { readonly root: Stretch; readonly attributes: Record<string, string> } | undefined;
+  if (!found) return 'damaged';
+  return partsDrawn(found.root, byId) > MOST_PARTS ? 'too many' : found.attributes;
 }
 
 /** Size a drawing is to be drawn at, from its own width and height or its view box. */
@@ -136,12 +137,10 @@ export function svgFacts(bytes: Uint8Array, where: string): Result<PictureFacts>
     .trim()
     .split(/[\s,]+/)
     .map(Number);
-  const [w, h] = sizeOf(
-    lengthPx(read.width),
-    lengthPx(read.height),
-    (box[2] ?? NaN) / (box[3] ?? NaN),
-    [box[2] ?? NaN, box[3] ?? NaN],
-  );
+  const [w, h] = sizeOf(lengthPx(read.width), lengthPx(read.height), (box[2] ?? NaN) / (box[3] ?? NaN), [
+    box[2] ?? NaN,
+    box[3] ?? NaN,
+  ]);
   if (!(w > 0 && h > 0 && w / h < 200 && h / w < 200))
     return fail('The SVG drawing does not say its size.', where, 'Give it a width, a height or a viewBox.');
   const k = DRAWN_PX / Math.max(w, h);

@@ -23,7 +23,9 @@ const Shown = ({ bytes, mime, label }: { bytes: Uint8Array; mime: string; label:
     <figure className="min-w-0 flex-1">
       <figcaption className="font-label font-semibold">{label}</figcaption>
       {/* eslint-disable-next-line @next/next/no-img-element */}
-      {url && <img src={url} alt={label} className="mt-1 h-52 w-full border-2 border-ink bg-white object-contain" />}
+      {url && (
+        <img src={url} alt={label} className="mt-1 h-52 w-full border-2 border-ink bg-white object-contain" />
+      )}
     </figure>
   );
 };
