@@ -1,5 +1,6 @@
 import type { PictureRef } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/basics/result';
+import { part } from './part';
 
 /** A drawing as PNG, and what could not be taken over, in words. */
 export interface DrawnSvg {
@@ -45,7 +46,7 @@ function insideCss(css: string): string {
 /** Removes all that could run or reach out, and says what of it will be missed. Style sheets and references inside the drawing stay. */
 async function sanitised(text: string): Promise<{ readonly text: string; readonly dropped: readonly string[] }> {
   // Loaded with the first drawing: most shops bring none.
-  const { default: DOMPurify } = await import('dompurify');
+  const { default: DOMPurify } = await part(() => import('dompurify'));
   const dropped = new Set<Dropped>();
   DOMPurify.addHook('uponSanitizeElement', (node, { tagName }) => {
     const what = TAGS[tagName.toLowerCase()];

@@ -26,6 +26,7 @@ import { listJobs } from './jobs';
 import { addToLog } from './log';
 import { loadShop, settingsUnreadable } from './shop';
 import { stored } from './storage';
+import { part } from './part';
 
 /** Pictures the jobs hold that are kept as bytes; those the application draws are made again from their seed. */
 async function picturesOf(
@@ -183,7 +184,7 @@ async function putShop(
 async function untouched(db: MesaDb): Promise<boolean> {
   const counts = await Promise.all([db.jobs.count(), db.log.count(), db.runs.count(), db.recipes.count()]);
   if (counts.some((n) => n > 0)) return false;
-  const { starterShop } = await import('@/core/demo/demoShop');
+  const { starterShop } = await part(() => import('@/core/demo/demoShop'));
   const start = starterShop().shop;
   const own = await loadShop(db);
   const ids = (xs: readonly { id: string }[]) => [...xs].sort((a, b) => a.id.localeCompare(b.id));

@@ -11,6 +11,7 @@ import { putBooks } from './books';
 import { loadShop, loadThings, settingsUnreadable } from './shop';
 import { benchFacts, keepStatuses, statusKeys } from './statuses';
 import { stored } from './storage';
+import { part } from './part';
 
 /** The things of a first start, with where its jobs stand if the server said so. */
 export interface StartingThings extends DemoShop {
@@ -28,7 +29,7 @@ async function startingThings(demo: boolean, today: Date): Promise<StartingThing
   } catch {
     // Made from the same source below.
   }
-  const { demoShop, starterShop } = await import('@/core/demo/demoShop');
+  const { demoShop, starterShop } = await part(() => import('@/core/demo/demoShop'));
   return demo ? demoShop(today) : starterShop();
 }
 

@@ -2,6 +2,7 @@
 
 import { useEffect, useState, useSyncExternalStore, type CSSProperties } from 'react';
 import { problemText, type Problem, type Result } from '@/core/basics/result';
+import { part } from '@/data/part';
 
 /** A message at the foot of the page. */
 interface Message {
@@ -86,7 +87,7 @@ export function Messages() {
   const [sonner, setSonner] = useState<Sonner | null>(null);
   const wanted = queue.length > 0;
   useEffect(() => {
-    if (wanted && !sonner) void import('sonner').then(setSonner);
+    if (wanted && !sonner) void part(() => import('sonner')).then(setSonner);
   }, [wanted, sonner]);
   useEffect(() => {
     if (!sonner || queue.length === 0) return;

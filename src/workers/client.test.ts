@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
+import { isPartMissing, tryPartsAgain } from '@/data/part';
 import { inWorker } from './client';
 
 type Asked = Parameters<typeof inWorker>[1];
@@ -10,6 +11,10 @@ let letGo: (() => void)[] = [];
 const api = {
   double: (n: number) => n * 2,
   hold: (n: number) => new Promise<number>((resolve) => letGo.push(() => resolve(n))),
+  lacking: (n: number) => {
+    if (letGo.length === 0) throw new Error('Failed to load chunk /_next/static/chunks/1.js from module 2');
+    return n;
+  },
   fall: () => {
     throw new Error('The picture is too large.');
   },
@@ -89,4 +94,14 @@ test('a task stopped before it began asks nothing', async () => {
   const r = await inWorker('PDF', request('hold', 1), control.signal);
   expect(r).toMatchObject({ ok: false, problem: { what: 'Stopped.' } });
   expect(letGo).toHaveLength(0);
+});
+
+test('a part the task needs that cannot be fetched is said, and the task goes on once it comes', async () => {
+  const asked = inWorker('Here', request('lacking', 3));
+  await breath();
+  expect(isPartMissing()).toBe(true);
+  letGo.push(() => {});
+  tryPartsAgain();
+  expect(await asked).toEqual({ ok: true, value: 3 });
+  expect(isPartMissing()).toBe(false);
 });

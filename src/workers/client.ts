@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
 import { fail, ok, type Result } from '@/core/basics/result';
+import { part } from '@/data/part';
 import type { BenchWorker } from './bench.worker';
 import type { DayWorker } from './day.worker';
 import type { HeatWorker } from './heat.worker';
@@ -12,6 +13,13 @@ type Task<A, T> = (api: Comlink.Remote<A>) => Promise<T>;
 
 /** Runs one task in a worker; what goes wrong comes back as a problem in words. */
 type InWorker<A> = <T>(where: string, task: Task<A, T>, signal?: AbortSignal) => Promise<Result<T>>;
+
+/** Ended for the sake of another task, or its script could not be fetched. */
+type Gone = 'ended' | 'not loaded';
+
+/** Whether a task failed because a part of the program it needs could not be fetched. */
+const isNotLoaded = (error: unknown): boolean =>
+  error instanceof Error && (error.name === 'ChunkLoadError' || /^Failed to load chunk/.test(error.message));
 
 /**
  * One worker, started when it is first needed. An abort ends it at once; whatever else it was doing is begun again in a new one. The page is
@@ -26,15 +34,15 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
   /** Workers that have answered a task, well or ill: they run. */
   const answered = new WeakSet<Worker>();
   /** Tells everyone who waits for the worker that it is gone: a worker that has been ended answers nobody. */
-  const waiting = new Set<() => void>();
+  const waiting = new Set<(why: Gone) => void>();
 
-  /** Throws the worker away; those who wait for it are told, and the next task starts a new one. */
-  const drop = (): void => {
+  /** Throws the worker away; those who wait for it are told why, and the next task starts a new one. */
+  const drop = (why: Gone): void => {
     held?.worker.terminate();
     held = null;
     const left = [...waiting];
     waiting.clear();
-    for (const gone of left) gone();
+    for (const gone of left) gone(why);
   };
 
   const hold = (): Held => {
@@ -44,23 +52,24 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
     held = mine;
     // A worker whose script cannot be had answers nobody: those who wait are told. What goes wrong in a task is that task's alone.
     worker.addEventListener('error', () => {
-      if (held === mine && !answered.has(worker)) drop();
+      if (held === mine && !answered.has(worker)) drop('not loaded');
     });
     return mine;
   };
 
-  /** One try at a task; 'lost' where the worker was ended under it for another's sake. */
-  const attempt = <T>(where: string, task: Task<A, T>): Promise<Result<T> | 'lost'> => {
-    let gone = () => {};
-    const lost = new Promise<'lost'>((resolve) => {
-      gone = () => resolve('lost');
+  /** One try at a task, or why its worker was gone before it answered. */
+  const attempt = <T>(where: string, task: Task<A, T>): Promise<Result<T> | Gone> => {
+    let gone: (why: Gone) => void = () => {};
+    const lost = new Promise<Gone>((resolve) => {
+      gone = resolve;
       waiting.add(gone);
     });
-    const done = (async (): Promise<Result<T>> => {
+    const done = (async (): Promise<Result<T> | Gone> => {
       const { worker, api } = hold();
       try {
         return ok(await task(api));
       } catch (error) {
+        if (isNotLoaded(error)) return 'not loaded';
         const why = error instanceof Error ? error.message : 'The work stopped half way.';
         return fail(why, where, 'Nothing was lost. Try again; if it happens twice, use a smaller picture.');
       } finally {
@@ -80,13 +89,20 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
         if (over) return;
         stopped = true;
         resolve({ ok: false, problem: STOPPED });
-        drop();
+        drop('ended');
       });
     });
+    const loaded = () =>
+      part(async () => {
+        const tried = await attempt(where, task);
+        // Nobody waits any more for what was stopped: it must not be offered again.
+        if (tried === 'not loaded' && !stopped) throw new Error('The worker could not be loaded.');
+        return tried;
+      });
     const tried = (async (): Promise<Result<T>> => {
-      const first = await attempt(where, task);
-      const again = first === 'lost' && !stopped ? await attempt(where, task) : first;
-      return again === 'lost'
+      const first = await loaded();
+      const again = first === 'ended' && !stopped ? await loaded() : first;
+      return typeof again === 'string'
         ? fail('The work stopped half way.', where, 'Nothing was lost. Try again.')
         : again;
     })();

@@ -15,6 +15,7 @@ import type { JobRecord } from '@/data/db';
 import { BENCH_SORTS, benchLists, type BenchOrder, type BenchSort } from './benchOrder';
 import { BENCH_GRID, Traveller } from './Traveller';
 import { useJobStatuses } from './useJobStatuses';
+import { part } from '@/data/part';
 
 /** What is on the bench today: every job as its traveller. */
 export function BenchPage() {
@@ -136,7 +137,7 @@ function BenchList({ jobs, jobStatuses, find }: ListProps) {
 function BringJob() {
   const router = useRouter();
   const bring = async (file: File) => {
-    const { bringJobFile } = await import('@/data/files');
+    const { bringJobFile } = await part(() => import('@/data/files'));
     const r = await bringJobFile(await file.text());
     if (r.ok) router.push(`/job/${r.value.id}/blank`);
     else notifyProblem(r.problem);

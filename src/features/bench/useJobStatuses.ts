@@ -16,6 +16,7 @@ import {
   type BenchFacts,
 } from '@/data/statuses';
 import { useShop } from '../shell/shopContext';
+import { part } from '@/data/part';
 
 const look = () => loadStatuses();
 const breath = () => new Promise((resolve) => setTimeout(resolve));
@@ -46,7 +47,7 @@ export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
     if (!next || !keys || !facts) return;
     let gone = false;
     const calculate = async () => {
-      const { statusOf } = await import('@/core/plan/statusOf');
+      const { statusOf } = await part(() => import('@/core/plan/statusOf'));
       const { id, job } = next;
       const sharedJobs = sharedWith(job, jobs);
       const [log, analyses] = await Promise.all([
@@ -81,7 +82,7 @@ function useImageAnalysis(jobs: readonly JobRecord[], facts: BenchFacts | undefi
   useEffect(() => {
     if (!settled || !missing) return;
     const idle = setTimeout(() => {
-      void import('../art/previews').then(({ analysisOf }) => analysisOf(missing));
+      void part(() => import('../art/previews')).then(({ analysisOf }) => analysisOf(missing));
     }, IDLE_MS);
     return () => clearTimeout(idle);
   }, [settled, missing]);

@@ -11,9 +11,10 @@ import { FileButton } from '@/ui/FileButton';
 import { inputClass } from '@/ui/FormField';
 import { useSay, useUnits } from '@/ui/units';
 import type { Drawn } from './editor/draft';
+import { part } from '@/data/part';
 
 /** The reader of outlines is fetched only when a file is brought. */
-const reader = () => import('@/core/formats/svgOutline');
+const reader = () => part(() => import('@/core/formats/svgOutline'));
 
 interface Props {
   readonly drawn: Drawn | null;

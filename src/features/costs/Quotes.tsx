@@ -16,6 +16,7 @@ import { notify, notifyProblem } from '@/ui/notify';
 import { labelFont } from '../logbook/labelFont';
 import { saveBytesAs } from '../shell/download';
 import { useShop } from '../shell/shopContext';
+import { part } from '@/data/part';
 
 const STATE_WORDS: Readonly<Record<QuoteState, string>> = {
   made: 'made',
@@ -48,7 +49,7 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
   const pdf = async (q: Quote) => {
     const font = await labelFont();
     if (!font.ok) return notifyProblem(font.problem);
-    const { drawnPdf } = await import('@/core/formats/drawnPdf');
+    const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
     const bytes = await drawnPdf(`Quote ${q.number}`, [quotePage(q, settings.shopName)], font.value);
     saveBytesAs(`quote-${q.number}.pdf`, bytes, 'application/pdf');
   };

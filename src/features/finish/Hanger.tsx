@@ -15,6 +15,7 @@ import { Segments } from '@/ui/Segments';
 import { Q } from '@/ui/units';
 import { labelFont } from '../logbook/labelFont';
 import { saveBytesAs } from '../shell/download';
+import { part } from '@/data/part';
 
 interface Props {
   readonly blank: FlatBlank;
@@ -31,7 +32,7 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
     if (!plan.ok) return;
     const font = await labelFont();
     if (!font.ok) return notifyProblem(font.problem);
-    const { drawnPdf } = await import('@/core/formats/drawnPdf');
+    const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
     saveBytesAs(
       'hanger.pdf',
       await drawnPdf(`Hanger of ${name}`, hangerTemplate(plan.value, name), font.value),

@@ -11,6 +11,7 @@ import { NumberField } from '@/ui/NumberField';
 import { notifyProblem } from '@/ui/notify';
 import { labelFont } from '../logbook/labelFont';
 import { saveBytesAs } from '../shell/download';
+import { part } from '@/data/part';
 
 interface Props {
   readonly labels: Labels;
@@ -34,7 +35,7 @@ export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
     if (!pages.ok) return notifyProblem(pages.problem);
     const font = await labelFont();
     if (!font.ok) return notifyProblem(font.problem);
-    const { drawnPdf } = await import('@/core/formats/drawnPdf');
+    const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
     saveBytesAs(
       'labels.pdf',
       await drawnPdf(`Labels of ${jobName}`, pages.value, font.value),

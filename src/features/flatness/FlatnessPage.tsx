@@ -22,6 +22,7 @@ import { labelFont } from '../logbook/labelFont';
 import { PlatenMap } from './PlatenMap';
 import { Checks } from './Checks';
 import { betterBy, DYE_GAPS_MM, dyeFromMarks, sizeOf, NINE_PLACES, worked } from './readings';
+import { part } from '@/data/part';
 
 const METHOD_WORDS: Readonly<Record<GapMethod, string>> = {
   feeler: 'Feeler gauge',
@@ -92,7 +93,7 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
     if (!found || found.packing.sheets.length === 0) return;
     const font = await labelFont();
     if (!font.ok) return notifyProblem(font.problem);
-    const { drawnPdf } = await import('@/core/formats/drawnPdf');
+    const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
     const pages = packingPages(found.packing, sizeOf(press), press.name);
     saveBytesAs(
       'packing.pdf',

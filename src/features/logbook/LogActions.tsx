@@ -16,6 +16,7 @@ import { saveBytesAs, saveTextAs } from '../shell/download';
 import { useShop } from '../shell/shopContext';
 import { allIds, chartsFor, type FoundEntries } from './useLogIndex';
 import { labelFont } from './labelFont';
+import { part } from '@/data/part';
 
 interface Props {
   readonly query: LogQuery;
@@ -30,13 +31,13 @@ interface Brought {
 /** Reads a logbook by what it is, not by what it is called. */
 async function readLog(text: string): Promise<Result<Brought>> {
   if (/^\s*[{[]/.test(text)) {
-    const { readLogJson } = await import('@/core/formats/logFile');
+    const { readLogJson } = await part(() => import('@/core/formats/logFile'));
     const file = readLogJson(text);
     if (!file.ok) return file;
     const checked = checkPictures(file.value.pictures, 'Logbook file');
     return checked.ok ? { ok: true, value: file.value } : checked;
   }
-  const { readLogCsv } = await import('@/core/formats/logCsv');
+  const { readLogCsv } = await part(() => import('@/core/formats/logCsv'));
   const table = readLogCsv(text);
   return table.ok ? { ok: true, value: { entries: table.value, pictures: [] } } : table;
 }
@@ -72,12 +73,12 @@ export function LogActions({ query, found }: Props) {
   const chosen = async () => entriesById(await allIds(query));
   // Writers and readers of files are only loaded by those who use them.
   const saveCsv = async () => {
-    const { logCsv } = await import('@/core/formats/logCsv');
+    const { logCsv } = await part(() => import('@/core/formats/logCsv'));
     saveTextAs('logbook.csv', logCsv(await chosen()), 'text/csv');
   };
   const saveJson = async () => {
     const entries = await chosen();
-    const { logJson } = await import('@/core/formats/logFile');
+    const { logJson } = await part(() => import('@/core/formats/logFile'));
     saveTextAs(
       'logbook.mesalog.json',
       logJson(shop.settings.shopName, entries, await photosOf(entries)),
@@ -110,7 +111,7 @@ export function LogActions({ query, found }: Props) {
     });
     const font = await labelFont();
     if (!font.ok) return notifyProblem(font.problem);
-    const { drawnPdf } = await import('@/core/formats/drawnPdf');
+    const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
     const bytes = await drawnPdf(`Logbook, ${month}`, [page], font.value);
     saveBytesAs(`logbook-${month.toLowerCase().replace(' ', '-')}.pdf`, bytes, 'application/pdf');
   };

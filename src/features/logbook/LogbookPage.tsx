@@ -11,9 +11,10 @@ import { LogActions } from './LogActions';
 import { LogList } from './LogList';
 import { useAsideOf } from '../shell/asideStore';
 import { lookThroughLog, useFound, useLogIndex, type FoundEntries, type LogIndex } from './useLogIndex';
+import { part } from '@/data/part';
 
-const Charts = dynamic(() => import('./Charts').then((m) => m.Charts), { ssr: false });
-const OverlayMap = dynamic(() => import('./OverlayMap').then((m) => m.OverlayMap), { ssr: false });
+const Charts = dynamic(() => part(() => import('./Charts')).then((m) => m.Charts), { ssr: false });
+const OverlayMap = dynamic(() => part(() => import('./OverlayMap')).then((m) => m.OverlayMap), { ssr: false });
 
 const VIEWS = [
   { value: 'list', label: 'Entries' },

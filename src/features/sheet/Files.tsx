@@ -11,8 +11,9 @@ import { Say } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { PrintedSheets } from './PrintedSheets';
 import { useExport, type Export } from './useExport';
+import { part } from '@/data/part';
 
-const PrinterSimulator = dynamic(() => import('./PrinterSimulator').then((m) => m.PrinterSimulator), {
+const PrinterSimulator = dynamic(() => part(() => import('./PrinterSimulator')).then((m) => m.PrinterSimulator), {
   ssr: false,
 });
 

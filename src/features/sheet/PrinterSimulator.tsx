@@ -23,6 +23,7 @@ import { Segments } from '@/ui/Segments';
 import { Dialog } from '@/ui/Dialog';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
+import { part } from '@/data/part';
 
 interface Props {
   readonly at: number;
@@ -36,7 +37,7 @@ const RENDER_PX = 2800;
 
 /** The PDF as a picture, drawn by a PDF reader and not by us. */
 async function rendered(bytes: Uint8Array): Promise<string> {
-  const pdfjs = await import('pdfjs-dist');
+  const pdfjs = await part(() => import('pdfjs-dist'));
   // A reader of its own each time: one handed a worker that has served another waits for a greeting that never comes again.
   const port = new Worker(new URL('pdfjs-dist/build/pdf.worker.min.mjs', import.meta.url), {
     type: 'module',

@@ -21,6 +21,7 @@ import { ItemDialog } from './ItemDialog';
 import { OneItem } from './OneItem';
 import { amountText, isoDayText, KIND_WORDS, UNIT_WORDS } from './shelfWords';
 import { useShelf } from './useShelf';
+import { part } from '@/data/part';
 
 type View = 'shelf' | 'order' | 'count';
 const VIEWS = [
@@ -33,7 +34,7 @@ const MOST_TABLE_BYTES = 5_000_000;
 
 async function bring(file: File): Promise<void> {
   if (file.size > MOST_TABLE_BYTES) return notifyWrong('The table is larger than 5 MB: split it.');
-  const { readShelfCsv } = await import('@/core/formats/shelfCsv');
+  const { readShelfCsv } = await part(() => import('@/core/formats/shelfCsv'));
   const rows = readShelfCsv(await file.text(), await loadItems(), () => newId('item'));
   if (!rows.ok) return notifyProblem(rows.problem);
   const done = await bringShelf(rows.value);

@@ -13,6 +13,7 @@ import { storageProblem } from '@/data/storage';
 import { holdsUnrestored, Messages } from '@/ui/notify';
 import { UnitsProvider } from '@/ui/units';
 import { GlobalKeys } from './GlobalKeys';
+import { MissingPart } from './MissingPart';
 import { ShopContext, type ShopView } from './shopContext';
 
 /** Watches something in the database; what goes wrong comes back in words. */
@@ -109,13 +110,20 @@ export function Shell({ demo, children }: { demo: boolean; children: ReactNode }
   const waiting = useWaiting(view !== null);
   useAskBeforeLeaving();
   if (failed && !failed.ok) return <Refused problem={failed.problem} />;
-  if (!view) return waiting ? <Refused problem={waiting} /> : <Opening />;
+  if (!view)
+    return (
+      <>
+        {waiting ? <Refused problem={waiting} /> : <Opening />}
+        <MissingPart />
+      </>
+    );
   return (
     <ShopContext value={view}>
       <UnitsProvider units={view.shop.settings.units}>
         <GlobalKeys />
         {children}
         <Messages />
+        <MissingPart />
       </UnitsProvider>
     </ShopContext>
   );

@@ -20,6 +20,7 @@ import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { actionsColumn, SortableTable } from './ThingTable';
+import { part } from '@/data/part';
 
 interface Editing {
   readonly blank: Blank | null;
@@ -149,10 +150,10 @@ function BlankFiles({ found }: { found: readonly Blank[] }) {
   const some = found.length < shop.blanks.length ? `${found.length} ` : '';
   const save = async (kind: 'json' | 'csv') => {
     if (kind === 'json') {
-      const { blanksJson } = await import('@/core/formats/blanksFile');
+      const { blanksJson } = await part(() => import('@/core/formats/blanksFile'));
       saveTextAs('blanks.mesablanks.json', blanksJson(found), 'application/json');
     } else {
-      const { blanksCsv } = await import('@/core/formats/blanksCsv');
+      const { blanksCsv } = await part(() => import('@/core/formats/blanksCsv'));
       saveTextAs('blanks.csv', blanksCsv(found), 'text/csv');
     }
   };
@@ -160,8 +161,8 @@ function BlankFiles({ found }: { found: readonly Blank[] }) {
     const text = await file.text();
     const json = text.trimStart().startsWith('{');
     const read = json
-      ? (await import('@/core/formats/blanksFile')).readBlanksJson(text)
-      : (await import('@/core/formats/blanksCsv')).readBlanksCsv(text);
+      ? (await part(() => import('@/core/formats/blanksFile'))).readBlanksJson(text)
+      : (await part(() => import('@/core/formats/blanksCsv'))).readBlanksCsv(text);
     if (!read.ok) {
       notifyProblem(read.problem);
       return;

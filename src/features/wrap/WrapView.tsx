@@ -11,9 +11,10 @@ import { NeedsBlank } from '../job/NeedsBlank';
 import { FlatPattern } from './FlatPattern';
 import { OnTheWall } from './OnTheWall';
 import { FlatFields, RoundFields } from './WrapFields';
+import { part } from '@/data/part';
 
 /** Three dimensions are fetched only when asked for. */
-const Rolled = dynamic(() => import('./rolled/Rolled').then((m) => m.Rolled), {
+const Rolled = dynamic(() => part(() => import('./rolled/Rolled')).then((m) => m.Rolled), {
   ssr: false,
   loading: () => <p className="grid h-full place-content-center text-soft">Rolling it up…</p>,
 });

@@ -1,0 +1,38 @@
+import { expect, open, test } from './bench';
+
+const PARTS = '**/_next/static/**';
+
+test('a part of the program that cannot be loaded: said, the page kept, and done once it comes', async ({
+  bench: page,
+  context,
+}) => {
+  await open(page, '/job/star-party-tumblers/sheet');
+  await expect(page.getByRole('button', { name: 'Save PDF' })).toBeEnabled();
+  await context.route(PARTS, (route) => route.abort());
+  const gone = page.getByRole('alert').filter({ hasText: 'Part of the program could not be loaded.' });
+  await page.getByRole('button', { name: 'Test print' }).click();
+  await page.screenshot({ path: '/tmp/shots/part.png' });
+  await expect(gone).toContainText('Your work is kept.');
+  await gone.getByRole('button', { name: 'Try again' }).click();
+  await expect(gone).toBeVisible();
+  await context.unroute(PARTS);
+  await gone.getByRole('button', { name: 'Try again' }).click();
+  await expect(gone).toHaveCount(0);
+  await expect(page.getByRole('dialog').getByRole('slider', { name: /Steel rule/ })).toBeVisible();
+});
+
+test('a worker that cannot be loaded: Save PDF says so, and saves once it comes', async ({
+  bench: page,
+  context,
+}) => {
+  await context.route(PARTS, (route) => (/worker/i.test(route.request().url()) ? route.abort() : route.continue()));
+  await open(page, '/job/star-party-tumblers/sheet');
+  const gone = page.getByRole('alert').filter({ hasText: 'Part of the program could not be loaded.' });
+  await expect(gone).toBeVisible();
+  await context.unroute(PARTS);
+  await gone.getByRole('button', { name: 'Try again' }).click();
+  await expect(gone).toHaveCount(0);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save PDF' }).click();
+  expect((await download).suggestedFilename()).toBe('star-party-crew-tumblers.pdf');
+});
