@@ -25,7 +25,9 @@ test('a worker that cannot be loaded: Save PDF says so, and saves once it comes'
   bench: page,
   context,
 }) => {
-  await context.route(PARTS, (route) => (/worker/i.test(route.request().url()) ? route.abort() : route.continue()));
+  await context.route(PARTS, (route) =>
+    /worker/i.test(route.request().url()) ? route.abort() : route.continue(),
+  );
   await open(page, '/job/star-party-tumblers/sheet');
   const gone = page.getByRole('alert').filter({ hasText: 'Part of the program could not be loaded.' });
   await expect(gone).toBeVisible();

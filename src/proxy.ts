@@ -17,6 +17,22 @@ function policy(nonce: string, developing: boolean): string {
   ].join('; ');
 }
 
+/** What no page of the shop uses, and nothing brought into one may: photographs come as files, the screen stays on by its wake lock. */
+const UNUSED = [
+  'camera',
+  'microphone',
+  'geolocation',
+  'payment',
+  'usb',
+  'serial',
+  'bluetooth',
+  'midi',
+  'accelerometer',
+  'gyroscope',
+  'magnetometer',
+  'display-capture',
+] as const;
+
 export function proxy(request: NextRequest): NextResponse {
   const nonce = btoa(crypto.randomUUID());
   const csp = policy(nonce, process.env.NODE_ENV === 'development');
@@ -27,6 +43,8 @@ export function proxy(request: NextRequest): NextResponse {
   response.headers.set('content-security-policy', csp);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'no-referrer');
+  response.headers.set('cross-origin-opener-policy', 'same-origin');
+  response.headers.set('permissions-policy', UNUSED.map((feature) => `${feature}=()`).join(', '));
   return response;
 }
 

@@ -1,6 +1,6 @@
 import type { PictureRef } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/basics/result';
-import { part } from './part';
+import { part } from '@/core/basics/part';
 
 /** A drawing as PNG, and what could not be taken over, in words. */
 export interface DrawnSvg {
@@ -30,7 +30,12 @@ const TAGS: Readonly<Record<string, Dropped>> = {
 
 /** An address inside the drawing, or a picture inside the file itself. */
 const isInside = (address: string): boolean =>
-  /^(#|data:image\/(png|jpeg|webp|gif);)/i.test(address.trim().replace(/^['"]|['"]$/g, '').trim());
+  /^(#|data:image\/(png|jpeg|webp|gif);)/i.test(
+    address
+      .trim()
+      .replace(/^['"]|['"]$/g, '')
+      .trim(),
+  );
 
 const URLS = /url\(([^)]*)\)/gi;
 const reachesOut = (css: string): boolean => [...css.matchAll(URLS)].some((m) => !isInside(m[1] ?? ''));
@@ -44,7 +49,9 @@ function insideCss(css: string): string {
 }
 
 /** Removes all that could run or reach out, and says what of it will be missed. Style sheets and references inside the drawing stay. */
-async function sanitised(text: string): Promise<{ readonly text: string; readonly dropped: readonly string[] }> {
+async function sanitised(
+  text: string,
+): Promise<{ readonly text: string; readonly dropped: readonly string[] }> {
   // Loaded with the first drawing: most shops bring none.
   const { default: DOMPurify } = await part(() => import('dompurify'));
   const dropped = new Set<Dropped>();
@@ -73,7 +80,16 @@ async function sanitised(text: string): Promise<{ readonly text: string; readonl
     USE_PROFILES: { svg: true, svgFilters: true },
     ADD_TAGS: ['use', 'style'],
     ADD_ATTR: ['href', 'xlink:href'],
-    FORBID_TAGS: ['foreignObject', 'script', 'a', 'iframe', 'animate', 'animateTransform', 'animateMotion', 'set'],
+    FORBID_TAGS: [
+      'foreignObject',
+      'script',
+      'a',
+      'iframe',
+      'animate',
+      'animateTransform',
+      'animateMotion',
+      'set',
+    ],
   });
   DOMPurify.removeAllHooks();
   return { text: clean, dropped: [...dropped].map((d) => DROPPED[d]) };

@@ -26,7 +26,7 @@ import { listJobs } from './jobs';
 import { addToLog } from './log';
 import { loadShop, settingsUnreadable } from './shop';
 import { stored } from './storage';
-import { part } from './part';
+import { part } from '@/core/basics/part';
 
 /** Pictures the jobs hold that are kept as bytes; those the application draws are made again from their seed. */
 async function picturesOf(

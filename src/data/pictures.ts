@@ -8,6 +8,7 @@ import { db as theDb, type MesaDb } from './db';
 import { drawSvg } from './drawSvg';
 import { contentId } from './ids';
 import { stored } from './storage';
+import { readBytes } from './readFile';
 
 /** What of a drawing could not be taken over, with the drawing as it was and as it is drawn. */
 export interface DroppedParts {
@@ -23,18 +24,9 @@ export async function bringPicture(
   onDropped: (parts: DroppedParts) => void,
   db: MesaDb = theDb,
 ): Promise<Result<PictureRef>> {
-  if (file.size > MOST_PICTURE_BYTES)
-    return fail(
-      `The file is ${Math.round(file.size / 1e6)} MB.`,
-      file.name,
-      `Save it under ${MOST_PICTURE_BYTES / 1e6} MB.`,
-    );
-  let bytes: Uint8Array;
-  try {
-    bytes = new Uint8Array(await file.arrayBuffer());
-  } catch {
-    return fail('The file could not be read.', file.name, 'It may have been moved. Choose it again.');
-  }
+  const read = await readBytes(file, MOST_PICTURE_BYTES, 'Save the picture smaller.');
+  if (!read.ok) return read;
+  const bytes = read.value;
   const inspected = await inWorker<Result<InspectedPicture>>(
     file.name,
     async (api) => await api.inspect(bytes, file.name),

@@ -11,7 +11,7 @@ import { putBooks } from './books';
 import { loadShop, loadThings, settingsUnreadable } from './shop';
 import { benchFacts, keepStatuses, statusKeys } from './statuses';
 import { stored } from './storage';
-import { part } from './part';
+import { part } from '@/core/basics/part';
 
 /** The things of a first start, with where its jobs stand if the server said so. */
 export interface StartingThings extends DemoShop {

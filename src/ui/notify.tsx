@@ -2,7 +2,7 @@
 
 import { useEffect, useState, useSyncExternalStore, type CSSProperties } from 'react';
 import { problemText, type Problem, type Result } from '@/core/basics/result';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
 /** A message at the foot of the page. */
 interface Message {

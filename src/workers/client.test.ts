@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
-import { isPartMissing, tryPartsAgain } from '@/data/part';
+import { isPartMissing, tryPartsAgain } from '@/core/basics/part';
 import { inWorker } from './client';
 
 type Asked = Parameters<typeof inWorker>[1];

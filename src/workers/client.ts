@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import { fail, ok, type Result } from '@/core/basics/result';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 import type { BenchWorker } from './bench.worker';
 import type { DayWorker } from './day.worker';
 import type { HeatWorker } from './heat.worker';

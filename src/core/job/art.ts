@@ -124,6 +124,10 @@ export const START_PLACEMENT: PicturePlacement = {
 };
 export const NO_ART: Art = { layers: [], warp: 'level', names: null };
 
+/** Whether the lowest picture is to fill the wrap. Beside one set to Fit the blank is meant to show. */
+export const isToCover = (art: Art): boolean =>
+  art.layers.find((l) => l.kind === 'picture')?.placement.base !== 'fit';
+
 export const pictureLayer = (
   id: string,
   picture: PictureRef,

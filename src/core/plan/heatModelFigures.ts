@@ -6,7 +6,6 @@ import type { Spread } from '../heat/fit';
 import type { MatchChange } from '../heat/match';
 import type { HeatOutcome } from '../heat/outcome';
 import type { Job } from '../job/job';
-import type { Blank } from '../shop/blank';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, count, mm, ratio, seconds, word } from '../units/quantity';
 import type { HeatLoad } from './heatLoad';

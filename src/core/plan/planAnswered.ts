@@ -10,11 +10,14 @@ const MOST_ROUNDS = 4;
 /** The window is a picture: only a screen asks for it. */
 const isFigure = (q: HeatQuestion): boolean => q.kind !== 'window';
 
+/** Asked before each answer; false ends the work with what is known so far. */
+export type GoOn = () => boolean;
+
 /**
  * A plan with everything the heat model is asked for answered at once, a second or so where nothing is known yet: for the command line and the
  * route. Screens have a worker answer instead.
  */
-export function planAnswered(job: Job, shop: Shop, extra: Extra = {}): Plan {
+export function planAnswered(job: Job, shop: Shop, extra: Extra = {}, goOn: GoOn = () => true): Plan {
   let book: HeatBook = extra.heatBook ?? {};
   let made = plan(job, shop, { ...extra, heatBook: book });
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
@@ -25,7 +28,8 @@ export function planAnswered(job: Job, shop: Shop, extra: Extra = {}): Plan {
     const first = wanted.filter((q) => q.kind === 'start');
     const now = first.length > 0 ? first : wanted;
     if (now.length === 0) break;
-    book = { ...book, ...Object.fromEntries(now.map((q) => [heatKey(q), answerHeat(q)])) };
+    const answered = now.flatMap((q) => (goOn() ? [[heatKey(q), answerHeat(q)] as const] : []));
+    book = { ...book, ...Object.fromEntries(answered) };
     made = plan(job, shop, { ...extra, heatBook: book });
   }
   const { model } = made.heat;

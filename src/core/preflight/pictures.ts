@@ -166,9 +166,13 @@ function zoneChecks(quad: Polygon, c: CheckInput): readonly Check[] {
     : [];
 }
 
-/** A bare frame round the picture that falls inside the printed shape. */
+/** Where a picture is set to Fit the blank is meant to show round it. */
+const covers = (l: PlacedPicture, c: CheckInput): boolean => layerOf(l, c)?.placement.base !== 'fit';
+
+/** A bare frame round a picture that is to cover, where it falls inside the printed shape. */
 function frames(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly Check[] {
   const layer = layerOf(l, c);
+  if (!covers(l, c)) return [];
   const kx = l.ref.widthPx / look.widthPx;
   return look.frames.flatMap((f): Check[] => {
     const { widthPx: w, heightPx: h } = l.ref;
@@ -338,7 +342,7 @@ function hairlines(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readon
 }
 
 function holes(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly Check[] {
-  if (bottomPicture(c) !== l) return [];
+  if (bottomPicture(c) !== l || !covers(l, c)) return [];
   const cells = cellsWithin(l, look, c.board.pattern.trim);
   const share = mean(cells, (x) => x.clear);
   return share > 0.01 && look.frames.every((f) => f.kind !== 'clear')

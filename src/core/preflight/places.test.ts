@@ -111,6 +111,21 @@ describe('what a picture leaves bare', () => {
     });
     expect(one(job, 'bare').level).toBe('info');
   });
+
+  test('a logo set to Fit: its clear ground and the blank beside it are meant, and no warning', () => {
+    const clear = {
+      ...look(() => ({ clear: 1 })),
+      frames: [{ kind: 'clear', leftPx: 5, rightPx: 5, topPx: 5, bottomPx: 5 }],
+    } as const;
+    const placement = (base: 'fit' | 'cover') => ({ base, scale: 1, dxMm: 0, dyMm: 0, rotationDeg: 0 });
+    const logo = (base: 'fit' | 'cover') => withArt({ layers: [layer({ placement: placement(base) })] });
+    const levels = (base: 'fit' | 'cover') =>
+      checks(logo(base), { p: clear })
+        .filter((c) => ['frame', 'clear', 'bare', 'bleed'].includes(c.id))
+        .map((c) => c.level);
+    expect(levels('fit')).not.toContain('warning');
+    expect(levels('cover')).toContain('warning');
+  });
 });
 
 describe('what pixels show, at its place', () => {

@@ -2,6 +2,7 @@ import { boundsOf } from '../geometry/plane';
 import type { Edge } from '../art/pictureTransform';
 import { cellOf, pictureNamed } from '../art/names';
 import { LEVEL_ORDER } from '../figures/figure';
+import { isToCover } from '../job/art';
 import { say, type Phrase } from '../units/phrase';
 import { count, mm } from '../units/quantity';
 import { check, type Check, type CheckInput, type Fix } from './check';
@@ -15,7 +16,7 @@ const EDGE_WORDS: Readonly<Record<Edge, string>> = {
   left: 'the left end',
 };
 
-/** The picture that is to fill the wrap: the lowest one. */
+/** The picture that lies under all others. */
 const ground = (c: CheckInput) => c.art.layers.find((l) => l.kind === 'picture');
 
 const fillIt = (c: CheckInput): Fix | null => {
@@ -35,7 +36,8 @@ function bareChecks(c: CheckInput): readonly Check[] {
   const layer = ground(c);
   if (!layer) return [];
   const { shortfallMm, bare } = c.bareAreas;
-  const fit = layer.kind === 'picture' && layer.placement.base === 'fit';
+  const fit = !isToCover(c.art);
+  const level = fit ? 'info' : 'warning';
   const edges = (Object.keys(EDGE_WORDS) as Edge[]).filter((e) => shortfallMm[e] > 0.05);
   const white = edges.filter((e) => shortfallMm[e] > c.bleedMm + 0.05);
   const at = bare.map(boundsOf);
@@ -43,13 +45,13 @@ function bareChecks(c: CheckInput): readonly Check[] {
     es.flatMap((e, i) => say`${i > 0 ? ', ' : ''}${mm(by(e))} at ${EDGE_WORDS[e]}`);
   if (white.length > 0) {
     const text = say`White will show: ${list(white, (e) => shortfallMm[e] - c.bleedMm)}. ${fit ? 'Choose Cover if that is not meant.' : 'Move or enlarge the picture.'}`;
-    return [check('bare', fit ? 'info' : 'warning', text, at, fillIt(c))];
+    return [check('bare', level, text, at, fillIt(c))];
   }
   if (edges.length > 0)
     return [
       check(
         'bleed',
-        'warning',
+        level,
         say`The picture stops short of the bleed: ${list(edges, (e) => shortfallMm[e])}. A small slip would show white.`,
         at,
         fillIt(c),
@@ -59,7 +61,7 @@ function bareChecks(c: CheckInput): readonly Check[] {
     ? [
         check(
           'bleed',
-          'warning',
+          level,
           say`A corner of the bleed is bare. Enlarge the picture a little.`,
           at,
           fillIt(c),

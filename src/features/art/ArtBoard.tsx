@@ -2,6 +2,7 @@
 
 import { useId, useMemo } from 'react';
 import { isOn, type ArtBoard as Straight, type PlacedLayer } from '@/core/art/placedLayers';
+import { isToCover } from '@/core/job/art';
 import { mm } from '@/core/units/quantity';
 import { mainFace } from '@/core/wrap/pattern';
 import { contourPath } from '@/core/geometry/contour';
@@ -17,7 +18,7 @@ import { usePictures } from './useSources';
 
 /** The art set out on the straight board: drag to move, a corner to scale, arrows to nudge. */
 export function ArtBoard() {
-  const { plan } = useJob();
+  const { plan, job } = useJob();
   const { chosen, shown, piece } = useArtHand();
   const placedLayers = usePlacedLayers(piece);
   const say = useSay();
@@ -35,6 +36,8 @@ export function ArtBoard() {
     );
   const { pattern } = board;
   const onDark = placedLayers.some((l) => l.kind === 'picture');
+  // Beside a picture set to Fit the blank is meant to show.
+  const bare = isToCover(job.art) ? (plan.art.bareAreas?.bare ?? []) : [];
   const places = plan.art.checks.find((c) => c.id === shown)?.at ?? [];
   return (
     <Board
@@ -45,7 +48,7 @@ export function ArtBoard() {
       draw={(fit) => (
         <>
           <StraightArt fit={fit} board={board} placedLayers={placedLayers} urls={urls} chosen={chosen} />
-          {plan.art.bareAreas?.bare.map((patch, i) => (
+          {bare.map((patch, i) => (
             <polygon
               key={i}
               points={patch.map((p) => `${fit.x(p.x)},${fit.y(p.y)}`).join(' ')}

@@ -1,7 +1,8 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useMemo } from 'react';
 import { create } from 'zustand';
+import { toBase64 } from '@/core/formats/base64';
 import type { DroppedParts } from '@/data/pictures';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
@@ -11,21 +12,14 @@ const useDropped = create<{ readonly parts: DroppedParts | null }>()(() => ({ pa
 /** Shows what of a drawing was left out, until it is read. */
 export const sayDropped = (parts: DroppedParts): void => useDropped.setState({ parts });
 
+/** As a picture a drawing runs nothing and fetches nothing. */
 const Shown = ({ bytes, mime, label }: { bytes: Uint8Array; mime: string; label: string }) => {
-  const [url, setUrl] = useState<string | null>(null);
-  useEffect(() => {
-    // As a picture a drawing runs nothing and fetches nothing.
-    const made = URL.createObjectURL(new Blob([Uint8Array.from(bytes)], { type: mime }));
-    setUrl(made);
-    return () => URL.revokeObjectURL(made);
-  }, [bytes, mime]);
+  const url = useMemo(() => `data:${mime};base64,${toBase64(bytes)}`, [bytes, mime]);
   return (
     <figure className="min-w-0 flex-1">
       <figcaption className="font-label font-semibold">{label}</figcaption>
       {/* eslint-disable-next-line @next/next/no-img-element */}
-      {url && (
-        <img src={url} alt={label} className="mt-1 h-52 w-full border-2 border-ink bg-white object-contain" />
-      )}
+      <img src={url} alt={label} className="mt-1 h-52 w-full border-2 border-ink bg-white object-contain" />
     </figure>
   );
 };

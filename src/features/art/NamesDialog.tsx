@@ -29,6 +29,7 @@ import { useJob } from '../job/jobContext';
 import { PICTURE_FILES } from './ArtBar';
 import { whileReading } from './reading';
 import { ReadingStatus } from './ReadingStatus';
+import { MOST_TABLE_BYTES, readBytes } from '@/data/readFile';
 
 const ONE_EACH = '(one of each)';
 
@@ -42,7 +43,8 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
   const read = useMemo(() => (text.trim() === '' ? null : readNames(text)), [text]);
 
   const open = async (file: File) => {
-    const decoded = decodeText(new Uint8Array(await file.arrayBuffer()));
+    const bytes = await readBytes(file, MOST_TABLE_BYTES, 'Split the list.');
+    const decoded = bytes.ok ? decodeText(bytes.value) : bytes;
     if (decoded.ok) setText(decoded.value);
     else notifyProblem(decoded.problem);
   };

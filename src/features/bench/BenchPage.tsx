@@ -15,7 +15,8 @@ import type { JobRecord } from '@/data/db';
 import { BENCH_SORTS, benchLists, type BenchOrder, type BenchSort } from './benchOrder';
 import { BENCH_GRID, Traveller } from './Traveller';
 import { useJobStatuses } from './useJobStatuses';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
+import { MOST_WITH_PICTURES_BYTES, readText } from '@/data/readFile';
 
 /** What is on the bench today: every job as its traveller. */
 export function BenchPage() {
@@ -138,7 +139,8 @@ function BringJob() {
   const router = useRouter();
   const bring = async (file: File) => {
     const { bringJobFile } = await part(() => import('@/data/files'));
-    const r = await bringJobFile(await file.text());
+    const text = await readText(file, MOST_WITH_PICTURES_BYTES, 'Save the job without its pictures.');
+    const r = text.ok ? await bringJobFile(text.value) : text;
     if (r.ok) router.push(`/job/${r.value.id}/blank`);
     else notifyProblem(r.problem);
   };

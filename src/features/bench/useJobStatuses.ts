@@ -16,7 +16,7 @@ import {
   type BenchFacts,
 } from '@/data/statuses';
 import { useShop } from '../shell/shopContext';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
 const look = () => loadStatuses();
 const breath = () => new Promise((resolve) => setTimeout(resolve));

@@ -11,7 +11,10 @@ import { FileButton } from '@/ui/FileButton';
 import { inputClass } from '@/ui/FormField';
 import { useSay, useUnits } from '@/ui/units';
 import type { Drawn } from './editor/draft';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
+import { readText } from '@/data/readFile';
+
+const MOST_OUTLINE_BYTES = 4_000_000;
 
 /** The reader of outlines is fetched only when a file is brought. */
 const reader = () => part(() => import('@/core/formats/svgOutline'));
@@ -54,7 +57,12 @@ export function OutlineFile({ drawn, onDrawn }: Props) {
   const open = async (file: File) => {
     setTold(null);
     const { readSvgOutline, naturalWidthMm } = await reader();
-    const read = readSvgOutline(await file.text());
+    const text = await readText(
+      file,
+      MOST_OUTLINE_BYTES,
+      'Simplify the drawing, or export only the outline.',
+    );
+    const read = text.ok ? readSvgOutline(text.value) : text;
     if (!read.ok) {
       setProblem(read.problem);
       return;

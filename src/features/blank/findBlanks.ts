@@ -18,14 +18,35 @@ function wordsOf(b: Blank): string {
   return `${b.name} ${b.family} ${b.material} ${b.coating.finish} ${b.coating.stock} ${form}`.toLowerCase();
 }
 
-/** Blanks of a family that hold every word typed, in the shop's order. */
+/** A US fluid ounce and the metric units, ml. */
+const ML_IN: Readonly<Record<string, number>> = { oz: 29.5735, ml: 1, cl: 10, l: 1000 };
+const VOLUME = /(\d+(?:[.,]\d+)?)\s*(?:fl\.?\s*)?(oz|ounces?|ml|cl|l|lit(?:re|er)s?)\b/gi;
+/** The trade rounds either way: 11 oz is sold as 325, 330 and 340 ml. */
+const SAME_VOLUME = 0.05;
+
+/** Volumes named in a text, ml. */
+function volumesMl(text: string): readonly number[] {
+  return [...text.matchAll(VOLUME)].map(([, amount = '', unit = '']) => {
+    const short = unit
+      .toLowerCase()
+      .replace(/^ounces?$/, 'oz')
+      .replace(/^lit.*$/, 'l');
+    return Number(amount.replace(',', '.')) * (ML_IN[short] ?? NaN);
+  });
+}
+
+/** Blanks of a family that hold every word typed, in the shop's order. A volume finds blanks of about that volume, named in any unit. */
 export function findBlanks(blanks: readonly Blank[], { text, family }: BlankFilter): readonly Blank[] {
+  const volumes = volumesMl(text);
   const wanted = text
     .toLowerCase()
+    .replace(VOLUME, ' ')
     .split(/\s+/)
     .filter((w) => w !== '');
   return blanks.filter((b) => {
     if (family !== null && b.family !== family) return false;
+    const own = volumes.length > 0 ? volumesMl(b.name) : [];
+    if (!volumes.every((v) => own.some((o) => Math.abs(o / v - 1) <= SAME_VOLUME))) return false;
     if (wanted.length === 0) return true;
     const words = wordsOf(b);
     return wanted.every((w) => words.includes(w));

@@ -16,7 +16,7 @@ import { notify, notifyProblem } from '@/ui/notify';
 import { labelFont } from '../logbook/labelFont';
 import { saveBytesAs } from '../shell/download';
 import { useShop } from '../shell/shopContext';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
 const STATE_WORDS: Readonly<Record<QuoteState, string>> = {
   made: 'made',

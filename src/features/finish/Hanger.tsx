@@ -15,7 +15,7 @@ import { Segments } from '@/ui/Segments';
 import { Q } from '@/ui/units';
 import { labelFont } from '../logbook/labelFont';
 import { saveBytesAs } from '../shell/download';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
 interface Props {
   readonly blank: FlatBlank;

@@ -11,7 +11,7 @@ import { NumberField } from '@/ui/NumberField';
 import { notifyProblem } from '@/ui/notify';
 import { labelFont } from '../logbook/labelFont';
 import { saveBytesAs } from '../shell/download';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
 interface Props {
   readonly labels: Labels;

@@ -22,7 +22,7 @@ import { labelFont } from '../logbook/labelFont';
 import { PlatenMap } from './PlatenMap';
 import { Checks } from './Checks';
 import { betterBy, DYE_GAPS_MM, dyeFromMarks, sizeOf, NINE_PLACES, worked } from './readings';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
 const METHOD_WORDS: Readonly<Record<GapMethod, string>> = {
   feeler: 'Feeler gauge',

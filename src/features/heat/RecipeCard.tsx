@@ -21,6 +21,7 @@ import { inHeatWorker } from '@/workers/client';
 import { saveTextAs } from '../shell/download';
 import { useJob } from '../job/jobContext';
 import { BedDiagram } from './BedDiagram';
+import { MOST_TABLE_BYTES, readText } from '@/data/readFile';
 
 /** Opens the recipe of this job as a card: to print, to hand on, and to hold another against. */
 export function RecipeButton() {
@@ -49,7 +50,12 @@ function RecipeDialog({ onClose }: { onClose: () => void }) {
       'application/json',
     );
   const read = async (file: File) => {
-    const r = readRecipeFor(await file.text(), blank);
+    const text = await readText(
+      file,
+      MOST_TABLE_BYTES,
+      'A recipe file is a few kilobytes: choose the right one.',
+    );
+    const r = text.ok ? readRecipeFor(text.value, blank) : text;
     if (r.ok) setOther(r.value);
     else notifyWrong(problemText(r.problem));
   };

@@ -11,12 +11,13 @@ import type { LogEntry } from '@/core/shop/records';
 import { checkPictures, photosOf, pictureRecords } from '@/data/files';
 import { entriesById, mergeIntoLog } from '@/data/log';
 import { Button } from '@/ui/Button';
-import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
+import { notify, notifyProblem } from '@/ui/notify';
 import { saveBytesAs, saveTextAs } from '../shell/download';
 import { useShop } from '../shell/shopContext';
 import { allIds, chartsFor, type FoundEntries } from './useLogIndex';
 import { labelFont } from './labelFont';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
+import { MOST_WITH_PICTURES_BYTES, readText } from '@/data/readFile';
 
 interface Props {
   readonly query: LogQuery;
@@ -42,20 +43,13 @@ async function readLog(text: string): Promise<Result<Brought>> {
   return table.ok ? { ok: true, value: { entries: table.value, pictures: [] } } : table;
 }
 
-const MOST_BYTES = 400_000_000;
 const many = (n: number, one: string, more: string): string =>
   `${n.toLocaleString('en')} ${n === 1 ? one : more}`;
 
 async function bring(file: File): Promise<void> {
-  if (file.size > MOST_BYTES)
-    return notifyWrong(`${file.name}: larger than 400 MB. Split it. Nothing was changed.`);
-  let text: string;
-  try {
-    text = await file.text();
-  } catch {
-    return notifyWrong(`${file.name} could not be read. It may have been moved. Choose it again.`);
-  }
-  const read = await readLog(text);
+  const text = await readText(file, MOST_WITH_PICTURES_BYTES, 'Split it. Nothing was changed.');
+  if (!text.ok) return notifyProblem(text.problem);
+  const read = await readLog(text.value);
   if (!read.ok) return notifyProblem(read.problem);
   const merged = await mergeIntoLog(read.value.entries, pictureRecords(read.value.pictures));
   if (!merged.ok) return notifyProblem(merged.problem);

@@ -11,10 +11,12 @@ import { LogActions } from './LogActions';
 import { LogList } from './LogList';
 import { useAsideOf } from '../shell/asideStore';
 import { lookThroughLog, useFound, useLogIndex, type FoundEntries, type LogIndex } from './useLogIndex';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
 const Charts = dynamic(() => part(() => import('./Charts')).then((m) => m.Charts), { ssr: false });
-const OverlayMap = dynamic(() => part(() => import('./OverlayMap')).then((m) => m.OverlayMap), { ssr: false });
+const OverlayMap = dynamic(() => part(() => import('./OverlayMap')).then((m) => m.OverlayMap), {
+  ssr: false,
+});
 
 const VIEWS = [
   { value: 'list', label: 'Entries' },

@@ -196,7 +196,6 @@ function useReadingDraft({
 /** One reading: what was written, how it was taken, and what is wrong with it. */
 const ReadingRow = memo(function ReadingRow({ ordinal, read, ...row }: RowProps) {
   const { place, reading } = row;
-  const units = useUnits();
   const say = useSay();
   const { draft, how, put, drop, typed, settle, chooseMethod } = useReadingDraft(row);
   const problem = draft === null ? read?.problem : null;
@@ -207,7 +206,7 @@ const ReadingRow = memo(function ReadingRow({ ordinal, read, ...row }: RowProps)
           aria-label={reading ? `Reading ${ordinal}` : 'Another reading'}
           aria-invalid={problem != null}
           value={draft ?? reading?.text ?? ''}
-          placeholder={units.length === 'in' ? '8 3/8' : '213'}
+          placeholder={ordinal === 1 && place.expectedMm > 0 ? say([mm(place.expectedMm)]) : undefined}
           autoComplete="off"
           spellCheck={false}
           maxLength={40}

@@ -11,11 +11,14 @@ import { Say } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { PrintedSheets } from './PrintedSheets';
 import { useExport, type Export } from './useExport';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
-const PrinterSimulator = dynamic(() => part(() => import('./PrinterSimulator')).then((m) => m.PrinterSimulator), {
-  ssr: false,
-});
+const PrinterSimulator = dynamic(
+  () => part(() => import('./PrinterSimulator')).then((m) => m.PrinterSimulator),
+  {
+    ssr: false,
+  },
+);
 
 /** The files, and the checks to make in the driver. */
 export function Files({ at }: { at: number }) {

@@ -23,7 +23,7 @@ import { Segments } from '@/ui/Segments';
 import { Dialog } from '@/ui/Dialog';
 import { useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
 interface Props {
   readonly at: number;

@@ -9,7 +9,7 @@ import { Button } from '@/ui/Button';
 import { isoDay } from '@/ui/dates';
 import { FileButton } from '@/ui/FileButton';
 import { Segments } from '@/ui/Segments';
-import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
+import { notify, notifyProblem } from '@/ui/notify';
 import { bringShelf, loadItems } from '@/data/shelf';
 import { newId } from '@/data/ids';
 import { booksAside } from '@/data/setAside';
@@ -21,7 +21,8 @@ import { ItemDialog } from './ItemDialog';
 import { OneItem } from './OneItem';
 import { amountText, isoDayText, KIND_WORDS, UNIT_WORDS } from './shelfWords';
 import { useShelf } from './useShelf';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
+import { MOST_TABLE_BYTES, readText } from '@/data/readFile';
 
 type View = 'shelf' | 'order' | 'count';
 const VIEWS = [
@@ -30,12 +31,11 @@ const VIEWS = [
   { value: 'count', label: 'Count' },
 ] as const;
 
-const MOST_TABLE_BYTES = 5_000_000;
-
 async function bring(file: File): Promise<void> {
-  if (file.size > MOST_TABLE_BYTES) return notifyWrong('The table is larger than 5 MB: split it.');
+  const text = await readText(file, MOST_TABLE_BYTES, 'Split the table.');
+  if (!text.ok) return notifyProblem(text.problem);
   const { readShelfCsv } = await part(() => import('@/core/formats/shelfCsv'));
-  const rows = readShelfCsv(await file.text(), await loadItems(), () => newId('item'));
+  const rows = readShelfCsv(text.value, await loadItems(), () => newId('item'));
   if (!rows.ok) return notifyProblem(rows.problem);
   const done = await bringShelf(rows.value);
   if (!done.ok) return notifyProblem(done.problem);

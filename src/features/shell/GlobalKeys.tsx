@@ -8,7 +8,7 @@ import type { Settings } from '@/core/shop/settings';
 import { changeSettings } from '@/data/shop';
 import { notifyProblem } from '@/ui/notify';
 import { useShop } from './shopContext';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
 /** Keys work from handles and choices too, which the library would count as form fields; never while typing. */
 export const KEYS_ANYWHERE = { enableOnFormTags: ['slider', 'radio'] } as const satisfies Parameters<
@@ -26,7 +26,9 @@ export function useUnitSwitch(): (patch: UnitsPatch) => void {
   };
 }
 
-const KeysDialog = dynamic(() => part(() => import('./KeysDialog')).then((m) => m.KeysDialog), { ssr: false });
+const KeysDialog = dynamic(() => part(() => import('./KeysDialog')).then((m) => m.KeysDialog), {
+  ssr: false,
+});
 
 export function GlobalKeys() {
   const { shop } = useShop();

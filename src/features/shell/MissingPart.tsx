@@ -1,7 +1,7 @@
 'use client';
 
 import { useSyncExternalStore } from 'react';
-import { isPartMissing, subscribeToMissingParts, tryPartsAgain } from '@/data/part';
+import { isPartMissing, subscribeToMissingParts, tryPartsAgain } from '@/core/basics/part';
 import { Button } from '@/ui/Button';
 
 /** Says that a part of the program could not be loaded, over whatever page is open: the page and its work stay. */
@@ -14,10 +14,12 @@ export function MissingPart() {
       className="fixed inset-x-3 top-3 z-[60] mx-auto flex max-w-3xl flex-wrap items-center gap-x-4 gap-y-2 border-2 border-l-8 border-ink border-l-warning bg-sheet px-4 py-3"
     >
       <p className="min-w-64 flex-1 leading-snug">
-        <strong className="font-label text-lead font-semibold">Part of the program could not be loaded.</strong>
+        <strong className="font-label text-lead font-semibold">
+          Part of the program could not be loaded.
+        </strong>
         <br />
-        Your work is kept. Check the connection to the server and try again. After an update of the program, reload the
-        page.
+        Your work is kept. Check the connection to the server and try again. After an update of the program,
+        reload the page.
       </p>
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => location.reload()}>Reload the page</Button>

@@ -20,7 +20,8 @@ import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { actionsColumn, SortableTable } from './ThingTable';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
+import { MOST_TABLE_BYTES, readText } from '@/data/readFile';
 
 interface Editing {
   readonly blank: Blank | null;
@@ -158,7 +159,9 @@ function BlankFiles({ found }: { found: readonly Blank[] }) {
     }
   };
   const bring = async (file: File) => {
-    const text = await file.text();
+    const opened = await readText(file, 4 * MOST_TABLE_BYTES, 'Split it.');
+    if (!opened.ok) return notifyProblem(opened.problem);
+    const text = opened.value;
     const json = text.trimStart().startsWith('{');
     const read = json
       ? (await part(() => import('@/core/formats/blanksFile'))).readBlanksJson(text)

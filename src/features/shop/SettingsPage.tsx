@@ -24,6 +24,7 @@ import { CircuitsGroup, DayGroup } from './DaySettings';
 import { Group } from './Group';
 import { useSettings } from './useSettings';
 import { WorkCosts } from './WorkCosts';
+import { MOST_WITH_PICTURES_BYTES, readText } from '@/data/readFile';
 
 /** The shop's own ways: tape, money, seam methods; and the whole shop in a file. */
 export function SettingsPage() {
@@ -223,7 +224,12 @@ function WholeShop() {
     else notifyProblem(text.problem);
   };
   const check = async (file: File) => {
-    const r = checkShopFile(await file.text());
+    const text = await readText(
+      file,
+      MOST_WITH_PICTURES_BYTES,
+      'A shop file this large cannot be restored here.',
+    );
+    const r = text.ok ? checkShopFile(text.value) : text;
     if (r.ok) setFound(r.value);
     else notifyProblem(r.problem);
   };

@@ -11,7 +11,7 @@ import { NeedsBlank } from '../job/NeedsBlank';
 import { FlatPattern } from './FlatPattern';
 import { OnTheWall } from './OnTheWall';
 import { FlatFields, RoundFields } from './WrapFields';
-import { part } from '@/data/part';
+import { part } from '@/core/basics/part';
 
 /** Three dimensions are fetched only when asked for. */
 const Rolled = dynamic(() => part(() => import('./rolled/Rolled')).then((m) => m.Rolled), {

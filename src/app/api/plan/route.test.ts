@@ -8,6 +8,7 @@ import { planAnswered } from '@/core/plan/planAnswered';
 import { POST } from './route';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
+const demoJob = jobs[0] as (typeof jobs)[number];
 const folder = mkdtempSync(join(tmpdir(), 'mesa-plan-'));
 const request = (body: string, headers: Record<string, string> = {}) =>
   POST(new Request('http://127.0.0.1/api/plan', { method: 'POST', body, headers }));
@@ -40,6 +41,70 @@ test('the route answers a bad file with what, where and the way out', async () =
 test('a body said to be enormous is refused unread', async () => {
   const answer = await request('{}', { 'content-length': '99000000' });
   expect(answer.status).toBe(413);
+});
+
+/** A body sent in pieces that say nothing of its length. */
+const chunked = (chunk: Uint8Array, times: number) => {
+  let sent = 0;
+  const body = new ReadableStream({
+    pull: (c) => (sent++ < times ? c.enqueue(chunk) : c.close()),
+  });
+  const init = { method: 'POST', body, duplex: 'half' };
+  return { answer: POST(new Request('http://127.0.0.1/api/plan', init as RequestInit)), sent: () => sent };
+};
+
+test('bytes are counted as they come: a body without a length is refused at 64 MB, the rest unread', async () => {
+  const { answer, sent } = chunked(new Uint8Array(1_000_000).fill(32), 100_000);
+  expect((await answer).status).toBe(413);
+  expect(sent()).toBeLessThan(70);
+});
+
+test('letters cut between two pieces arrive whole', async () => {
+  const text = fileText(makeJobFile({ ...demoJob, name: 'Café über Mesa' }, shop, []));
+  const bytes = new TextEncoder().encode(text);
+  let at = 0;
+  const body = new ReadableStream({
+    pull: (c) => {
+      if (at >= bytes.length) return c.close();
+      c.enqueue(bytes.subarray(at, at + 7));
+      at += 7;
+    },
+  });
+  const answer = await POST(
+    new Request('http://127.0.0.1/api/plan', { method: 'POST', body, duplex: 'half' } as RequestInit),
+  );
+  expect(answer.status).toBe(200);
+});
+
+test('a body that stops half way is given up after twenty seconds', async () => {
+  jest.useFakeTimers();
+  try {
+    const body = new ReadableStream({ start: (c) => c.enqueue(new TextEncoder().encode('{"format"')) });
+    const init = { method: 'POST', body, duplex: 'half' };
+    const answer = POST(new Request('http://127.0.0.1/api/plan', init as RequestInit));
+    await jest.advanceTimersByTimeAsync(19_000);
+    const early = await Promise.race([answer, Promise.resolve('waiting')]);
+    expect(early).toBe('waiting');
+    await jest.advanceTimersByTimeAsync(2_000);
+    expect((await answer).status).toBe(408);
+  } finally {
+    jest.useRealTimers();
+  }
+});
+
+test.each([
+  ['a page of another site', { 'sec-fetch-site': 'cross-site' }, 403],
+  ['another port of this machine', { 'sec-fetch-site': 'same-site' }, 403],
+  ['an older browser elsewhere', { origin: 'http://elsewhere.test', host: '127.0.0.1:4310' }, 403],
+  ['no origin that can be read', { origin: 'null', host: '127.0.0.1:4310' }, 403],
+  [
+    'its own page',
+    { 'sec-fetch-site': 'same-origin', origin: 'http://127.0.0.1:4310', host: '127.0.0.1:4310' },
+    422,
+  ],
+  ['a program', {}, 422],
+] as const)('asked by %s', async (_, headers, status) => {
+  expect((await request('{', headers)).status).toBe(status);
 });
 
 test('the command line says what is wrong and fails', () => {

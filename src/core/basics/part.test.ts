@@ -11,7 +11,9 @@ test('a part that fails is told, waits, and goes on once it comes; two at once a
   const told: boolean[] = [];
   const stop = subscribeToMissingParts(() => told.push(isPartMissing()));
   let here = false;
-  const fetchIt = jest.fn(() => (here ? Promise.resolve('pdf') : Promise.reject(new Error('Failed to load chunk'))));
+  const fetchIt = jest.fn(() =>
+    here ? Promise.resolve('pdf') : Promise.reject(new Error('Failed to load chunk')),
+  );
   const both = Promise.all([part(fetchIt), part(fetchIt)]);
   await settle();
   expect(isPartMissing()).toBe(true);
