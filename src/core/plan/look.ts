@@ -173,17 +173,19 @@ const confirmedIn = (entries: readonly LogEntry[]): ConfirmedCounts =>
     NONE_CONFIRMED,
   );
 
-function causeFigures(list: readonly CauseShare[]): readonly Figure[] {
-  return list.slice(0, 3).map((c, i) =>
+/** The likeliest cause alone: all of them stand in the cause view, and what to change in the bar below it. */
+function causeFigures([first]: readonly CauseShare[]): readonly Figure[] {
+  if (!first) return [];
+  return [
     figure({
-      id: `look.cause-${i}`,
-      label: CAUSES[c.cause].label,
-      quantity: ratio(c.share),
+      id: 'look.cause',
+      label: CAUSES[first.cause].label,
+      quantity: ratio(first.share),
       origin: 'estimated',
-      spread: [c.low, c.high],
-      working: say`${CAUSES[c.cause].change}`,
+      spread: [first.low, first.high],
+      working: say`the likeliest cause of what is marked`,
     }),
-  );
+  ];
 }
 
 const sameAsSet = (e: LogEntry, heat: HeatPlan): boolean =>

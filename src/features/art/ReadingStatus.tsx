@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import { ProgressBar } from '@/ui/ProgressBar';
 import { useReading } from './reading';
 
 /** What takes less than this is not worth a word, ms. */
@@ -20,17 +21,12 @@ export function ReadingStatus() {
     };
   }, [busy]);
   return (
-    <div role="status" className="pointer-events-none absolute bottom-3 left-1/2 z-20 -translate-x-1/2">
+    <div role="status">
       {long && reading && (
-        <p className="flex items-center gap-3 border-2 border-ink bg-sheet px-4 py-2 font-label text-base font-semibold">
+        <p className="flex flex-wrap items-center gap-x-3 border-t border-rule bg-sheet px-4 py-1 font-label text-base font-semibold">
           Reading {reading.name}
           {reading.of > 1 && `, ${reading.done + 1} of ${reading.of}`}
-          <progress
-            aria-label="Pictures read"
-            value={reading.done + 0.5}
-            max={reading.of}
-            className="h-3 w-24 accent-strata-3"
-          />
+          <ProgressBar label="Pictures read" value={reading.done + 0.5} max={reading.of} />
         </p>
       )}
     </div>

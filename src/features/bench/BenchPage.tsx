@@ -111,7 +111,7 @@ function BenchList({ jobs, jobStatuses, find }: ListProps) {
           >
             {HEADS[by]}{' '}
             {order.by === by && (
-              <span aria-label={order.down ? 'last first' : 'first first'} role="img">
+              <span aria-label={order.down ? 'descending' : 'ascending'} role="img">
                 {order.down ? '▼' : '▲'}
               </span>
             )}

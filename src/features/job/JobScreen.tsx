@@ -191,10 +191,10 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
                   <AfterContext value={after}>
                     <JobContext value={view}>
                       <View key={id} />
-                      <ReadingStatus />
                     </JobContext>
                   </AfterContext>
                 </div>
+                <ReadingStatus />
                 <JobFoot terrace={terrace} go={go} />
               </main>
               <HowItAddsUp terrace={terrace} />

@@ -14,6 +14,8 @@ import { TableDialog } from './TableDialog';
 
 const pct = (v: number): string => `${Math.round(v * 100)} %`;
 const SHOWN = 6;
+/** From here on another answer would not change what to do first. */
+const ENOUGH_SHARE = 0.95;
 /** A cause less likely than this is not worth a line. */
 const LEAST = 0.015;
 
@@ -63,7 +65,9 @@ export function CauseView() {
 }
 
 function CauseLine({ cause: c }: { cause: CauseShare }) {
-  const { job, edit } = useJob();
+  const { job, plan, edit } = useJob();
+  // What to change for the cause in hand stands in the bar below.
+  const inBar = plan.look.change?.cause === c.cause;
   const settled = job.look.cause === c.cause;
   const settle = (cause: CauseId | null) => edit((j) => ({ ...j, look: { ...j.look, cause } }));
   return (
@@ -85,7 +89,9 @@ function CauseLine({ cause: c }: { cause: CauseShare }) {
         <rect x={100 * c.low} width={Math.max(0.5, 100 * (c.high - c.low))} y={4} height={2} fill="#14211f" />
       </svg>
       <div className="flex items-center justify-between gap-3">
-        <span className="leading-snug">{CAUSES[c.cause].change}</span>
+        <span className="leading-snug">
+          {inBar ? 'The change to make is below.' : CAUSES[c.cause].change}
+        </span>
         <Button
           aria-pressed={settled}
           className={`shrink-0 ${settled ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}`}
@@ -108,8 +114,11 @@ const costWords = (q: NextQuestion): string => {
 function Question() {
   const { plan, job, edit } = useJob();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
+  const [more, setMore] = useState(false);
   const left = plan.look.questions.filter((q) => !skipped.includes(q.question.id));
   const [best, ...others] = left;
+  const [likeliest] = plan.look.ranked;
+  const enough = likeliest !== undefined && likeliest.share >= ENOUGH_SHARE && !more;
   const answer = (question: string, value: string) =>
     edit((j) => ({
       ...j,
@@ -123,8 +132,22 @@ function Question() {
     }));
   return (
     <section aria-label="Ask next" className="border-2 border-ink bg-sheet p-4">
-      <h2 className="font-name text-lead font-semibold">What tells most for what it costs</h2>
-      {best ? (
+      <h2 className="font-name text-lead font-semibold">
+        {enough ? 'Enough is known' : 'What tells most for what it costs'}
+      </h2>
+      {enough ? (
+        <>
+          <p className="mt-1 text-lead leading-snug">
+            <strong className="font-semibold first-letter:uppercase">{CAUSES[likeliest.cause].label}</strong>{' '}
+            stands at {pct(likeliest.share)}. Make the one change below, press one, and look again.
+          </p>
+          {best && (
+            <Button kind="quiet" className="mt-1 px-0" onClick={() => setMore(true)}>
+              Ask more all the same
+            </Button>
+          )}
+        </>
+      ) : best ? (
         <>
           <p className="mt-1 text-lead leading-snug font-semibold">{best.question.text}</p>
           <div className="mt-2 flex flex-wrap gap-2">

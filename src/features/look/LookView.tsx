@@ -77,7 +77,7 @@ export function LookView() {
 /** The likeliest cause and its share, as the figures beside it say. */
 function Cause() {
   const { plan } = useJob();
-  const figure = plan.look.figures.find((f) => f.id === 'look.cause-0');
+  const figure = plan.look.figures.find((f) => f.id === 'look.cause');
   const share = plan.look.ranked[0]?.share ?? 0;
   return (
     <strong className="font-semibold">

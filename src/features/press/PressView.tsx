@@ -10,6 +10,7 @@ import { piecesText, whyLabel } from '@/core/plan/runWords';
 import { paceFrom, timedSteps, type PaceOf } from '@/core/run/pace';
 import { withState } from '@/core/run/pieces';
 import { count } from '@/core/units/quantity';
+import { ProgressBar } from '@/ui/ProgressBar';
 import { Button } from '@/ui/Button';
 import { Say, useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
@@ -144,14 +145,7 @@ function AfterRuns() {
 /** A square a piece, up to a case or so; beyond that a bar. */
 function PieceTally({ good, spoiled, pieces }: { good: number; spoiled: number; pieces: number }) {
   if (pieces > 120) {
-    return (
-      <progress
-        value={good}
-        max={pieces}
-        aria-label="Pieces pressed"
-        className="mt-3 h-4 w-full max-w-3xl accent-strata-3"
-      />
-    );
+    return <ProgressBar label="Pieces pressed" value={good} max={pieces} className="mt-3 w-full max-w-3xl" />;
   }
   return (
     <div

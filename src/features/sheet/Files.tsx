@@ -4,6 +4,7 @@ import { ChevronDown, FileDown, ListChecks, Printer } from 'lucide-react';
 import { DropdownMenu, Popover } from 'radix-ui';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import { ProgressBar } from '@/ui/ProgressBar';
 import { Button } from '@/ui/Button';
 import { PopoverBox } from '@/ui/PopoverBox';
 import { copiesText } from './copies';
@@ -45,12 +46,7 @@ export function Files({ at }: { at: number }) {
       </div>
       {progress !== null && (
         <div className="flex items-center gap-2">
-          <progress
-            value={progress}
-            max={1}
-            aria-label="Making the file"
-            className="h-3 w-32 accent-strata-3"
-          />
+          <ProgressBar label="Making the file" value={progress} max={1} />
           <Button onClick={stop}>Stop</Button>
         </div>
       )}

@@ -18,6 +18,7 @@ import { fineMm, mm } from '@/core/units/quantity';
 import { Board, type Fit } from '@/ui/board/Board';
 import { arrowStep } from '@/ui/board/drag';
 import { Draggable } from '@/ui/board/Draggable';
+import { ProgressBar } from '@/ui/ProgressBar';
 import { Button } from '@/ui/Button';
 import { Segments } from '@/ui/Segments';
 import { Dialog } from '@/ui/Dialog';
@@ -139,11 +140,11 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
             <div className="grid h-full place-content-center gap-2 text-center text-lead" role="status">
               {wrong ?? (progress === null ? 'Drawing the sheet…' : 'Making the PDF…')}
               {!wrong && (
-                <progress
-                  aria-label="The print"
+                <ProgressBar
+                  label="The print"
                   value={progress === null ? 0.9 : 0.8 * progress}
                   max={1}
-                  className="h-3 w-48 accent-strata-3"
+                  className="w-48"
                 />
               )}
             </div>

@@ -104,7 +104,7 @@ export function BlanksPage() {
   const [filter, setFilter] = useState<BlankFilter>({ text: '', family: null });
   const found = useMemo(() => findBlanks(shop.blanks, filter), [shop.blanks, filter]);
   const [all, setAll] = useState(false);
-  const few = useMemo(() => (all ? found : found.slice(0, FIRST_SHOWN)), [all, found]);
+  const most = all ? found.length : FIRST_SHOWN;
   const columns = useMemo(() => columnsFor(setEditing), []);
   return (
     <ShopFrame
@@ -124,7 +124,8 @@ export function BlanksPage() {
       </div>
       <SortableTable
         label="Blanks"
-        rows={few}
+        rows={found}
+        most={most}
         columns={columns}
         empty={
           shop.blanks.length === 0
@@ -132,9 +133,9 @@ export function BlanksPage() {
             : 'No blank matches. Clear the search, or type a new one in.'
         }
       />
-      {few.length < found.length && (
+      {most < found.length && (
         <div className="p-4">
-          <Button onClick={() => setAll(true)}>Show the other {found.length - few.length}</Button>
+          <Button onClick={() => setAll(true)}>Show the other {found.length - most}</Button>
         </div>
       )}
       {editing && (

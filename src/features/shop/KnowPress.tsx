@@ -4,8 +4,9 @@ import { useState } from 'react';
 import { faultsOf, type PressFaults } from '@/core/heat/pressSimulator';
 import type { Press } from '@/core/shop/press';
 import { Dialog } from '@/ui/Dialog';
-import { FormField, inputClass } from '@/ui/FormField';
+import { FormField } from '@/ui/FormField';
 import { Segments } from '@/ui/Segments';
+import { Select } from '@/ui/Select';
 import { CheckPress } from './CheckPress';
 import { FirstRun } from './FirstRun';
 import { TimePress } from './TimePress';
@@ -45,19 +46,8 @@ export function KnowPress({ press, onClose }: { press: Press; onClose: () => voi
           ]}
         />
         <FormField label="Read from">
-          {(p) => (
-            <select
-              {...p}
-              className={inputClass}
-              value={source}
-              onChange={(e) => setSource(SIMULATED.find((s) => s.value === e.target.value)?.value ?? 'own')}
-            >
-              {SIMULATED.map((s) => (
-                <option key={s.value} value={s.value}>
-                  {s.label}
-                </option>
-              ))}
-            </select>
+          {({ id }) => (
+            <Select id={id} label="Read from" value={source} options={SIMULATED} onChange={setSource} />
           )}
         </FormField>
         {faults && (

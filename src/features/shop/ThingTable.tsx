@@ -27,10 +27,12 @@ interface SortableProps<T> {
   // Columns differ in the type of their cells; TanStack's own lists are typed the same way.
   readonly columns: readonly ColumnDef<T, string | number>[];
   readonly empty: string;
+  /** Rows drawn at most, of all of them in the order chosen. */
+  readonly most?: number;
 }
 
 /** A table whose headings sort. */
-export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<T>) {
+export function SortableTable<T>({ label, rows, columns, empty, most = Infinity }: SortableProps<T>) {
   const [sorting, setSorting] = useState<SortingState>([]);
   // Held still: a list that is new at every render makes the table reset itself for ever.
   const data = useMemo(() => [...rows], [rows]);
@@ -76,15 +78,18 @@ export function SortableTable<T>({ label, rows, columns, empty }: SortableProps<
           ))}
         </thead>
         <tbody>
-          {table.getRowModel().rows.map((row) => (
-            <tr key={row.id} className="border-b border-rule align-middle">
-              {row.getVisibleCells().map((cell) => (
-                <td key={cell.id} className="px-4 py-2.5">
-                  {flexRender(cell.column.columnDef.cell, cell.getContext())}
-                </td>
-              ))}
-            </tr>
-          ))}
+          {table
+            .getRowModel()
+            .rows.slice(0, most)
+            .map((row) => (
+              <tr key={row.id} className="border-b border-rule align-middle">
+                {row.getVisibleCells().map((cell) => (
+                  <td key={cell.id} className="px-4 py-2.5">
+                    {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                  </td>
+                ))}
+              </tr>
+            ))}
         </tbody>
       </table>
     </div>

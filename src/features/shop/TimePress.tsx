@@ -15,7 +15,8 @@ import { celsius } from '@/core/units/quantity';
 import { newId } from '@/data/ids';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
-import { FormField, inputClass } from '@/ui/FormField';
+import { FormField } from '@/ui/FormField';
+import { Select } from '@/ui/Select';
 import { notify, notifyProblem } from '@/ui/notify';
 import { NumberField } from '@/ui/NumberField';
 import { TypedField } from '@/ui/TypedField';
@@ -143,36 +144,26 @@ export function LoadChoice({ press, blanks, load, put }: LoadChoiceProps) {
   return (
     <>
       <FormField label="Closed on">
-        {(p) => (
-          <select
-            {...p}
-            className={inputClass}
+        {({ id }) => (
+          <Select
+            id={id}
+            label="Closed on"
             value={load.blankId}
-            onChange={(e) => put({ blankId: e.target.value })}
-          >
-            {blanks.map((b) => (
-              <option key={b.id} value={b.id}>
-                {b.name}
-              </option>
-            ))}
-          </select>
+            options={blanks.map((b) => ({ value: b.id, label: b.name }))}
+            onChange={(blankId) => put({ blankId })}
+          />
         )}
       </FormField>
       {heaters.length > 1 && (
         <FormField label="Heater">
-          {(p) => (
-            <select
-              {...p}
-              className={inputClass}
-              value={load.heaterId ?? ''}
-              onChange={(e) => put({ heaterId: e.target.value })}
-            >
-              {heaters.map((h) => (
-                <option key={h.id} value={h.id}>
-                  {h.name}
-                </option>
-              ))}
-            </select>
+          {({ id }) => (
+            <Select
+              id={id}
+              label="Heater"
+              value={load.heaterId ?? heaters[0]?.id ?? ''}
+              options={heaters.map((h) => ({ value: h.id, label: h.name }))}
+              onChange={(heaterId) => put({ heaterId })}
+            />
           )}
         </FormField>
       )}
