@@ -46,7 +46,7 @@ export function CostsPage({ jobId }: { jobId: string | null }) {
           , and what it costs stands here.
         </p>
       ) : (
-        <div className="flex h-full flex-col lg:flex-row">
+        <div className="flex flex-col lg:h-full lg:flex-row">
           <JobList
             costs={costs}
             chosen={first.job.id}
@@ -164,7 +164,7 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
   );
   return (
     <>
-      <div className="min-w-0 flex-1 overflow-y-auto p-4" tabIndex={0} role="region" aria-label="Price">
+      <div className="min-w-0 flex-1 p-4 lg:overflow-y-auto" tabIndex={0} role="region" aria-label="Price">
         <div className="grid gap-4">
           <div className="flex flex-wrap items-baseline justify-between gap-3">
             <h2 className="font-name text-head leading-tight font-semibold">

@@ -34,9 +34,9 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
   return (
     <section
       aria-label="Findings"
-      className="flex min-h-15 items-center gap-3 border-t-2 border-ink bg-sheet px-5 py-2"
+      className="flex min-h-15 flex-wrap items-center justify-end gap-x-3 gap-y-2 border-t-2 border-ink bg-sheet px-5 py-2 sm:flex-nowrap"
     >
-      <div className="min-w-0 flex-1" aria-live="polite">
+      <div className="min-w-0 flex-1 basis-full sm:basis-0" aria-live="polite">
         {worst ? (
           <FindingLine finding={worst} here={terrace} />
         ) : (

@@ -22,10 +22,10 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
   return (
     <nav
       aria-label="Terraces of the job"
-      className="on-night flex shrink-0 flex-col bg-night md:w-46 md:overflow-y-auto xl:w-59"
+      className="on-night flex shrink-0 items-center bg-night md:w-46 md:flex-col md:items-stretch md:overflow-y-auto xl:w-59"
     >
       <Brand />
-      <ol className="grid grid-cols-4 gap-[3px] md:flex md:min-h-0 md:flex-1 md:flex-col">
+      <ol className="grid min-w-0 flex-1 grid-cols-4 gap-[3px] md:flex md:min-h-0 md:flex-1 md:flex-col">
         {TERRACE_STYLES.map((style, i) => (
           <RailStep
             key={style.id}

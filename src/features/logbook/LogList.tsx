@@ -14,8 +14,9 @@ import { VERDICT_WORDS } from '../look/Judgement';
 import type { FoundEntries } from './useLogIndex';
 
 const HEADS = ['When', 'Job', 'Press', 'Settings', 'Verdict', 'Good', 'Spoiled', 'Seen'] as const;
+/** A table where there is room; on a phone the cells of a row stand together and say what they are. */
 const GRID =
-  'grid min-w-[60rem] grid-cols-[9rem_minmax(10rem,1fr)_7.5rem_8.5rem_6rem_2.5rem_3.5rem_minmax(11rem,1.6fr)] gap-x-3 px-4';
+  'flex flex-wrap gap-y-0.5 md:grid md:min-w-[60rem] md:grid-cols-[9rem_minmax(10rem,1fr)_7.5rem_8.5rem_6rem_2.5rem_3.5rem_minmax(11rem,1.6fr)] gap-x-3 px-4';
 
 interface Props {
   readonly found: FoundEntries;
@@ -52,7 +53,7 @@ export function LogList({ found, onEnd }: Props) {
     <div ref={scroller} className="h-full overflow-auto" tabIndex={0} role="region" aria-label="Logbook">
       <div role="table" aria-label="Logbook" aria-rowcount={more ? -1 : entries.length + 1}>
         <div role="rowgroup" className="sticky top-0 z-10 bg-sheet">
-          <div role="row" aria-rowindex={1} className={`${GRID} border-b-2 border-ink py-2`}>
+          <div role="row" aria-rowindex={1} className={`${GRID} border-b-2 border-ink py-2 max-md:hidden!`}>
             {HEADS.map((h) => (
               <span key={h} role="columnheader" className="font-label text-fine font-semibold">
                 {h}
@@ -92,9 +93,9 @@ function Row({ entry: e }: { entry: LogEntry }) {
         <Link href={`/logbook/${e.id}`} className="inline-block min-h-6 underline underline-offset-2">
           {momentText(e.at)}
         </Link>
-        {e.by && <span className="block text-soft">{e.by}</span>}
+        {e.by && <span className="text-soft max-md:ml-2 md:block">{e.by}</span>}
       </span>
-      <span role="cell" className="min-w-0">
+      <span role="cell" className="min-w-0 max-md:basis-full">
         <span className="font-label text-lead leading-tight font-semibold">{e.jobName}</span>
         <br />
         <span className="text-soft">{e.blankName}</span>
@@ -115,9 +116,15 @@ function Row({ entry: e }: { entry: LogEntry }) {
           {VERDICT_WORDS[e.verdict]}
         </span>
       </span>
-      <span role="cell">{e.good}</span>
-      <span role="cell">{e.spoiled}</span>
-      <span role="cell" className="min-w-0">
+      <span role="cell">
+        {e.good}
+        <span className="md:hidden"> good</span>
+      </span>
+      <span role="cell">
+        {e.spoiled}
+        <span className="md:hidden"> spoiled</span>
+      </span>
+      <span role="cell" className="min-w-0 max-md:basis-full">
         <Seen entry={e} />
       </span>
     </>

@@ -32,7 +32,7 @@ export function Files({ at }: { at: number }) {
   const empty = plan.art.placedLayers.length === 0;
   const ready = pages.length > 0 && !empty && progress === null && !looking;
   return (
-    <div className="sticky bottom-0 z-10 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-rule bg-sheet px-4 py-2">
+    <div className="z-10 flex sm:sticky sm:bottom-0 flex-wrap items-center gap-x-4 gap-y-2 border-t border-rule bg-sheet px-4 py-2">
       <div className="flex flex-wrap gap-1.5">
         <Button onClick={() => void pdf()} disabled={!ready}>
           <FileDown size={18} aria-hidden /> Save PDF

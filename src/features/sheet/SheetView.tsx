@@ -22,7 +22,7 @@ export function SheetView() {
       <SheetTools />
       <PanelsBar />
       <SheetOptions />
-      <div className="relative min-h-[20rem] flex-[1_0_auto]">
+      <div className="relative min-h-[20rem] flex-[1_0_auto] max-sm:order-first">
         <PaperBoard at={page} onAt={setAt} />
       </div>
       <Files at={page} />

@@ -4,7 +4,7 @@ import Link from 'next/link';
 export const Brand = () => (
   <Link
     href="/"
-    className="flex h-13 shrink-0 items-center gap-2.5 px-4 text-pale"
+    className="flex h-13 shrink-0 items-center gap-2.5 px-2.5 text-pale md:px-4"
     aria-label="Mesa Drift, to the bench"
   >
     <svg width="30" height="22" viewBox="0 0 30 22" aria-hidden>
@@ -13,6 +13,6 @@ export const Brand = () => (
       <rect x="3" y="11" width="24" height="4" fill="#C9B37A" />
       <rect x="0" y="16" width="30" height="4" fill="#E8CDA0" />
     </svg>
-    <span className="font-name text-name font-semibold">Mesa Drift</span>
+    <span className="hidden font-name text-name font-semibold md:inline">Mesa Drift</span>
   </Link>
 );

@@ -21,6 +21,12 @@ const SHOP_PAGES = [
   { href: '/settings', label: 'Settings' },
 ] as const;
 
+/** On a phone the pages stand in one row that scrolls: the open one is brought into sight. */
+const intoSight = (list: HTMLUListElement | null): void => {
+  const here = list?.querySelector('[aria-current]')?.parentElement;
+  if (list && here) list.scrollLeft = here.offsetLeft - (list.clientWidth - here.clientWidth) / 2;
+};
+
 interface Props {
   readonly title: string;
   readonly about?: string;
@@ -36,10 +42,10 @@ export function ShopFrame({ title, about, actions, children }: Props) {
     <div className="flex h-dvh flex-col md:flex-row">
       <nav
         aria-label="Shop"
-        className="on-night flex shrink-0 flex-wrap items-center bg-night md:w-44 md:flex-col md:items-stretch"
+        className="on-night flex shrink-0 items-center bg-night md:w-44 md:flex-col md:items-stretch"
       >
         <Brand />
-        <ul className="flex flex-wrap md:flex-col">
+        <ul className="flex min-w-0 flex-1 overflow-x-auto md:flex-none md:flex-col" ref={intoSight}>
           {SHOP_PAGES.map(({ href, label }) => {
             const here = path === href;
             return (
@@ -47,7 +53,7 @@ export function ShopFrame({ title, about, actions, children }: Props) {
                 <Link
                   href={href}
                   aria-current={here ? 'page' : undefined}
-                  className={`block px-4 py-2.5 font-name text-lead font-semibold md:text-name ${here ? 'bg-sheet text-ink' : 'text-pale hover:bg-strata-2'}`}
+                  className={`block px-4 py-3 font-name whitespace-nowrap md:py-2.5 text-lead font-semibold md:text-name ${here ? 'bg-sheet text-ink' : 'text-pale hover:bg-strata-2'}`}
                 >
                   {label}
                 </Link>
