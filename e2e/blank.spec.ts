@@ -39,3 +39,27 @@ test('a blank typed on its drawing: by its picture, round by tape, a belly and a
   // A wall with a belly: paper lies flat over a band only.
   await expect(figure(page, 'Paper lies flat over')).toBeVisible();
 });
+
+test('headings sort every blank, not only those drawn; a volume finds its blanks', async ({
+  bench: page,
+}) => {
+  await page.goto(`${address()}/blanks`);
+  const table = page.getByRole('region', { name: 'Blanks' });
+  const rows = table.getByRole('row');
+  await expect(rows).toHaveCount(25);
+  const widths = async () =>
+    (
+      await table
+        .getByRole('row')
+        .evaluateAll((all) => all.slice(1).map((r) => r.children[3]?.textContent ?? ''))
+    ).map((t) => parseFloat(t));
+  await table.getByRole('button', { name: /^Width/ }).click();
+  const first = (await widths())[0] ?? NaN;
+  await page.getByRole('button', { name: /Show the other/ }).click();
+  const every = await widths();
+  expect(every.length).toBeGreaterThan(60);
+  expect([Math.min(...every), Math.max(...every)]).toContain(first);
+  expect(every).toEqual([...every].sort((a, b) => (first === Math.min(...every) ? a - b : b - a)));
+  await page.getByRole('searchbox').first().fill('11 oz');
+  await expect(table).toContainText('325 ml mug');
+});

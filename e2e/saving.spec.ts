@@ -295,3 +295,36 @@ test('the log with a long list: the newest drawn, found by words, the rest read 
       .split('\n').length,
   ).toBeGreaterThan(1500);
 });
+
+test('a field that only has the focus overwrites nothing that another tab saved', async ({
+  bench: page,
+  context,
+}) => {
+  const path = '/job/star-party-tumblers/heat';
+  await open(page, path);
+  const here = page.getByRole('textbox', { name: 'Temperature' });
+  await here.click();
+  const other = await context.newPage();
+  await open(other, path);
+  const there = other.getByRole('textbox', { name: 'Temperature' });
+  await there.fill('201');
+  await there.press('Enter');
+  await saved(other);
+  await page.bringToFront();
+  await page.keyboard.press('Tab');
+  await expect(here).toHaveValue('201');
+  await page.goto(`${address()}/settings`);
+  const name = page.getByLabel('Name', { exact: true }).first();
+  await name.click();
+  await other.goto(`${address()}/settings`);
+  await other.getByLabel('Name', { exact: true }).first().fill('Dry Fork Press');
+  await other.getByLabel('Name', { exact: true }).first().press('Enter');
+  await page.bringToFront();
+  await page.keyboard.press('Tab');
+  for (const tab of [page, other]) {
+    await tab.goto(`${address()}/settings`);
+    await expect(tab.getByLabel('Name', { exact: true }).first()).toHaveValue('Dry Fork Press');
+  }
+  await other.goto(`${address()}${path}`);
+  await expect(there).toHaveValue('201');
+});

@@ -32,7 +32,7 @@ export const heatSettingsSchema = z.strictObject({
 export type HeatSettings = z.infer<typeof heatSettingsSchema>;
 
 /** The time of the second and every later pass, s; of one pass only, its own. */
-export const laterDwellOf = (s: Pick<HeatSettings, 'dwellS' | 'laterDwellS' | 'passes'>): number =>
+const laterDwellOf = (s: Pick<HeatSettings, 'dwellS' | 'laterDwellS' | 'passes'>): number =>
   s.passes > 1 ? (s.laterDwellS ?? s.dwellS) : s.dwellS;
 
 /** Settings as one text: the same for settings that do the same to a piece. Counts of good pieces are stored by it. */

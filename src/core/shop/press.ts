@@ -137,7 +137,7 @@ export const OVEN_AIRS = ['fan', 'still'] as const;
 export type OvenAir = (typeof OVEN_AIRS)[number];
 
 /** An oven: heats all round, one pass, held by a sleeve, shrink film or wound tape. */
-export const ovenSchema = z.strictObject({
+const ovenSchema = z.strictObject({
   ...base,
   kind: z.literal('oven'),
   insideHeightMm: mmSchema(50, 1000),

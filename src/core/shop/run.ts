@@ -21,7 +21,7 @@ export const SPOILED_WHY = [...FAULT_IDS, 'dropped', 'bad-blank', 'bad-print', '
 export type SpoiledWhy = (typeof SPOILED_WHY)[number];
 
 /** What hands do while a press is closed. */
-export const BETWEEN = ['taped', 'unwrapped', 'packed'] as const;
+const BETWEEN = ['taped', 'unwrapped', 'packed'] as const;
 export type Between = (typeof BETWEEN)[number];
 
 export const personSchema = z.string().check(z.minLength(1), z.maxLength(24, 'At most 24 characters.'));
