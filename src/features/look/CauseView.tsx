@@ -138,7 +138,9 @@ function Question() {
       {enough ? (
         <>
           <p className="mt-1 text-lead leading-snug">
-            <strong className="inline-block font-semibold first-letter:uppercase">{CAUSES[likeliest.cause].label}</strong>{' '}
+            <strong className="inline-block font-semibold first-letter:uppercase">
+              {CAUSES[likeliest.cause].label}
+            </strong>{' '}
             stands at {pct(likeliest.share)}. Make the one change below, press one, and look again.
           </p>
           {best && (
