@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { address, expect, open, openBench, test } from './bench';
+import { address, expect, open, openBench, storedRuns, test } from './bench';
 
 /** Changes a stored record from outside, as a newer version of the program would leave it. */
 const spoil = (page: Page, table: string, change: 'event' | 'field') =>
@@ -41,20 +41,7 @@ test('a run that cannot be read is said, saved to a file, and no second run star
   await page.goto(`${address()}/press/star-party-tumblers`);
   await page.getByRole('button', { name: 'First piece' }).click();
   await expect(page.getByText(/cannot (be )?read/).first()).toBeVisible();
-  const runs = await page.evaluate(
-    () =>
-      new Promise<number>((resolve) => {
-        const request = indexedDB.open('mesa-drift');
-        request.onsuccess = () => {
-          const count = request.result.transaction('runs').objectStore('runs').count();
-          count.onsuccess = () => {
-            request.result.close();
-            resolve(count.result);
-          };
-        };
-      }),
-  );
-  expect(runs).toBe(1);
+  expect(await storedRuns(page)).toHaveLength(1);
   await openBench(page);
   const file = page.waitForEvent('download');
   await notice.getByRole('button', { name: 'Save to a file' }).click();

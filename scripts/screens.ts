@@ -77,7 +77,14 @@ const VIEWS: readonly View[] = [
   { name: 'measure', path: `${JOB}/measure` },
   { name: 'wrap', path: `${JOB}/wrap` },
   { name: 'art', path: '/job/night-walk-tumblers/art' },
-  { name: 'sheet', path: '/job/constellation-mugs/sheet' },
+  {
+    name: 'sheet',
+    path: '/job/constellation-mugs/sheet',
+    prepare: async (p) => {
+      await p.getByText('ink still a guess').waitFor({ state: 'detached', timeout: 60_000 });
+      await p.getByText(/^Reading/).waitFor({ state: 'detached', timeout: 60_000 });
+    },
+  },
   {
     name: 'heat',
     path: `${JOB}/heat`,
