@@ -74,3 +74,33 @@ for (const size of SIZES) {
     }
   });
 }
+
+test('on a phone: the sheet is seen whole, the price has its heading, the log its cells, findings their width', async ({
+  bench: page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const heightOf = async (name: string) =>
+    (await page.getByRole('navigation', { name }).boundingBox())?.height ?? Infinity;
+  await open(page, '/job/star-party-tumblers/sheet');
+  expect(await heightOf('Terraces of the job')).toBeLessThan(844 / 8);
+  const sheet = page.getByRole('img', { name: /^The sheet as printed/ });
+  await expect(sheet).toBeInViewport({ ratio: 0.95 });
+  expect((await sheet.boundingBox())?.height).toBeGreaterThan(280);
+  await open(page, '/job/star-party-tumblers/heat');
+  const finding = page.getByRole('region', { name: 'Findings', exact: true }).locator('[aria-live]');
+  expect((await finding.boundingBox())?.width).toBeGreaterThan(300);
+
+  await page.goto(`${address()}/costs`);
+  const heading = page.getByRole('region', { name: 'Price' }).getByRole('heading', { level: 2 }).first();
+  await expect(heading).toBeInViewport({ ratio: 1 });
+  expect(await heightOf('Shop')).toBeLessThan(844 / 8);
+  await expect(
+    page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name: 'Costs' }),
+  ).toBeInViewport();
+
+  await page.goto(`${address()}/logbook`);
+  const cells = page.getByRole('row').first().getByRole('cell');
+  await expect(cells.first()).toBeVisible();
+  for (const box of await Promise.all((await cells.all()).map((c) => c.boundingBox())))
+    expect((box?.x ?? 0) + (box?.width ?? 0)).toBeLessThanOrEqual(390);
+});
