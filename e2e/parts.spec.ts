@@ -21,7 +21,7 @@ test('a part of the program that cannot be loaded: said, the page kept, and done
   await expect(page.getByRole('dialog').getByRole('slider', { name: /Steel rule/ })).toBeVisible();
 });
 
-test('a worker that cannot be loaded: Save PDF says so, and saves once it comes', async ({
+test('a worker that cannot be loaded: Save PDF reports it, and saves once it loads', async ({
   bench: page,
   context,
 }) => {

@@ -9,7 +9,7 @@ const QUARTERS = { RED, GREEN, BLUE, GOLD } as const;
 const NAMES = ['RED', 'GREEN', 'BLUE', 'GOLD'] as const;
 const upright = paintPng(960, 784, quarters(960, 784));
 
-/** Where each colour lies on a picture, 0 to 1 of its width and height from the upper left. */
+/** The mean position of each colour in a picture, 0 to 1 of its width and height from the upper left. */
 async function placesOf(path: string): Promise<Record<string, readonly [number, number]>> {
   const { data, info } = await sharp(path).removeAlpha().raw().toBuffer({ resolveWithObject: true });
   const places: Record<string, readonly [number, number]> = {};
@@ -116,7 +116,7 @@ const DRAWING = (
 <rect class="a" width="12" height="10"/><rect x="12" width="12" height="10" fill="url('#fade')"/>
 <use href="#tile" y="10"/><rect x="12" y="10" width="12" height="10" fill="#e6be1e"/>${extra}</svg>`;
 
-test('an SVG drawing keeps its classes, references and repeats; what is left out is said with both pictures', async ({
+test('an SVG drawing keeps its classes, references and repeats; what is left out is listed with both pictures', async ({
   bench: page,
 }, info) => {
   const violations: string[] = [];

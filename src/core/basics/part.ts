@@ -13,7 +13,7 @@ function put(next: readonly Missing[]): void {
 
 /**
  * Fetches a part of the program when it is first wanted. Where it cannot be fetched (the connection is gone, the server holds a newer version)
- * the page says so, and whoever waits goes on as soon as another try brings it.
+ * the page reports it, and the caller continues as soon as another attempt succeeds.
  */
 export async function part<M>(fetchIt: () => Promise<M>): Promise<M> {
   for (;;)
