@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import type { Run } from '../src/core/shop/run';
 
 export const address = (): string => process.env.MESA_ADDRESS ?? 'http://127.0.0.1:4600';
@@ -95,3 +95,27 @@ export const storedRuns = (page: Page): Promise<Run[]> =>
         };
       }),
   );
+
+interface Grip {
+  /** Where the thing is held, px from its upper left corner; else its middle. */
+  readonly at?: { readonly x: number; readonly y: number };
+  /** Moves made on the way, each drawn before the next. */
+  readonly steps?: number;
+}
+
+/** Drags a thing by so many px, once it stands still and takes the pointer. */
+export async function drag(
+  page: Page,
+  thing: Locator,
+  by: { readonly x?: number; readonly y?: number },
+  { at, steps = 5 }: Grip = {},
+): Promise<void> {
+  await thing.hover(at ? { position: at } : {});
+  const box = await thing.boundingBox();
+  if (!box) throw new Error('Nothing to drag.');
+  const from = { x: box.x + (at?.x ?? box.width / 2), y: box.y + (at?.y ?? box.height / 2) };
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + (by.x ?? 0), from.y + (by.y ?? 0), { steps });
+  await page.mouse.up();
+}

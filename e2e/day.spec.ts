@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { address, expect, figure, open, saved, storedRuns, test } from './bench';
+import { address, drag, expect, figure, open, saved, storedRuns, test } from './bench';
 
 /** The day is planned by the clock: it is nine on a Friday. */
 const NINE = new Date(2026, 10, 27, 9, 0).getTime();
@@ -212,12 +212,7 @@ test('a job at risk: until when it must begin, put first, locked, and undone', a
   await place.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('radio', { name: 'All of it' }).click();
   const bar = page.locator('[data-group="slate-trail-markers"]').first();
-  const box = await bar.boundingBox();
-  if (!box) throw new Error('no bar');
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2, { steps: 6 });
-  await page.mouse.up();
+  await drag(page, bar, { x: 60 });
   await expect(place.getByRole('button', { name: 'Unlock' })).toBeVisible({ timeout: 30_000 });
   await place.getByRole('button', { name: 'Unlock' }).click();
   await expect(place.getByRole('button', { name: 'Unlock' })).toHaveCount(0, { timeout: 30_000 });

@@ -1,45 +1,28 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { checks, expect, figure, open, openBench, otherFile, saved, test } from './bench';
+import { checks, drag, expect, figure, open, openBench, otherFile, saved, test } from './bench';
 
 test('dragging: the wrap’s edge, the picture, the words; each one step of undo', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/wrap');
-  const edge = await page.getByRole('slider', { name: 'Wrap edge at the foot' }).boundingBox();
-  if (!edge) throw new Error('no handle');
-  const x = edge.x + 6;
-  const y = edge.y + edge.height / 2;
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  for (let i = 1; i <= 10; i += 1) await page.mouse.move(x, y - i * 2);
-  await page.mouse.up();
   const field = page.getByRole('textbox', { name: 'Back from the foot' });
-  const dragged = Number(await field.inputValue());
-  expect(dragged).toBeGreaterThan(5);
-  expect(dragged % 0.5).toBe(0);
+  await expect(field).toHaveValue('1.5');
+  await drag(page, page.getByRole('slider', { name: 'Wrap edge at the foot' }), { y: -20 }, { steps: 10 });
+  await expect.poll(async () => Number(await field.inputValue())).toBeGreaterThan(5);
+  expect(Number(await field.inputValue()) % 0.5).toBe(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(field).toHaveValue('1.5');
 
   await page.keyboard.press('4');
   await expect(page.getByRole('textbox', { name: 'Scale' })).toHaveValue('100');
-  const picture = await page.getByRole('slider', { name: /^Picture/ }).boundingBox();
-  if (!picture) throw new Error('no picture');
-  const from = { x: picture.x + picture.width / 4, y: picture.y + picture.height / 4 };
-  await page.mouse.move(from.x, from.y);
-  await page.mouse.down();
-  await page.mouse.move(from.x + 15, from.y);
-  await page.mouse.move(from.x + 30, from.y);
-  await page.mouse.up();
+  const picture = page.getByRole('slider', { name: /^Picture/ });
+  const box = await picture.boundingBox();
+  if (!box) throw new Error('no picture');
+  await drag(page, picture, { x: 30 }, { at: { x: box.width / 4, y: box.height / 4 }, steps: 2 });
   await expect(checks(page)).toContainText('White will show');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(checks(page).getByText('White will show')).toHaveCount(0);
 
-  const words = await page.getByRole('slider', { name: /^Text/ }).boundingBox();
-  if (!words) throw new Error('no words');
-  const at = { x: words.x + words.width / 2, y: words.y + words.height / 2 };
-  await page.mouse.move(at.x, at.y);
-  await page.mouse.down();
-  await page.mouse.move(at.x, at.y + 60, { steps: 4 });
-  await page.mouse.up();
+  await drag(page, page.getByRole('slider', { name: /^Text/ }), { y: 60 }, { steps: 4 });
   await expect(checks(page)).toContainText('past the safe edge');
   await saved(page);
 });

@@ -1,3 +1,4 @@
+import { matchingNest } from './matching';
 import { COARSE, profileNest } from './profile';
 import { usedHeight, type Nest, type NestArea, type NestShape } from './shape';
 import { skyline, SKYLINE_WAYS, type SkylineWay } from './skyline';
@@ -16,6 +17,17 @@ const lastHeight = (n: Nest): number => usedHeight(n.sheets[n.sheets.length - 1]
 const THOROUGH = 120_000;
 export const QUICK = 4_000;
 const MOST_TRIALS = 2500;
+/** A trial of matching looks at every piece for every piece: fewer trials for more of them. */
+const MATCHING = 8e6;
+const MOST_MATCHING_TRIALS = 15_000;
+
+/** Pieces that match one another, tried where there is time and more than one size. */
+function byMatching(shapes: readonly NestShape[], area: NestArea, effort: number): readonly Nest[] {
+  if (shapes.length < 3 || effort <= QUICK) return [];
+  const pieces = shapes.reduce((n, s) => n + s.count, 0);
+  const trials = ((MATCHING / pieces ** 2) * effort) / THOROUGH;
+  return [matchingNest(shapes, area, Math.min(MOST_MATCHING_TRIALS, Math.floor(trials)))];
+}
 
 /**
  * Tries again and again with a lean towards other shapes, keeping what is better: hill climbing from the best plain way. The trials are
@@ -62,12 +74,12 @@ function byOutline(shapes: readonly NestShape[], area: NestArea, effort: number)
   ];
 }
 
-/** The best of every way there is: rectangles exactly, other outlines by their profiles, all as boxes where that is no worse. */
+/** The best of every way there is: rectangles exactly (by slack, and by what matches), other outlines by their profiles, all as boxes where that is no worse. */
 export function nest(shapes: readonly NestShape[], area: NestArea, effort = THOROUGH): Nest {
   const boxes = SKYLINE_WAYS.map((way) => skyline(shapes, area, way));
   const box = boxes.reduce(better);
   const way = SKYLINE_WAYS[boxes.indexOf(box)];
   const improved = shapes.length > 2 && way ? improve(shapes, area, box, way, effort) : box;
   const outlines = shapes.every((s) => s.square) ? [] : byOutline(shapes, area, effort);
-  return [improved, ...outlines].reduce(better);
+  return [improved, ...byMatching(shapes, area, effort), ...outlines].reduce(better);
 }
