@@ -7,7 +7,8 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   workers: 2,
   fullyParallel: true,
-  retries: 0,
+  // Two browsers and a server share two cores: a test that failed is tried once more, and counted as flaky in the last line.
+  retries: 1,
   reporter: [['list']],
   globalSetup: './e2e/server.ts',
   use: {

@@ -1,52 +1,7 @@
-import AxeBuilder from '@axe-core/playwright';
+import { clean } from './axe';
 import { address, expect, open, test } from './bench';
 
 const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
-const PAGES = ['', 'blanks', 'presses', 'papers', 'logbook', 'settings'];
-
-// Legacy mode runs in the page itself; the other opens a second page each time, for frames of other origins, which we have none of.
-const clean = async (page: Parameters<typeof open>[0], what: string) => {
-  const { violations } = await new AxeBuilder({ page })
-    .setLegacyMode()
-    .options({ resultTypes: ['violations'] })
-    .analyze();
-  expect(
-    violations.map(
-      (v) =>
-        `${what}: ${v.id} ${v.nodes
-          .map((n) => n.target.join(' '))
-          .slice(0, 4)
-          .join(', ')}`,
-    ),
-  ).toEqual([]);
-};
-
-test('no violation on any terrace', async ({ bench: page }) => {
-  for (const t of TERRACES) {
-    await open(page, `/job/star-party-tumblers/${t}`);
-    await clean(page, t);
-  }
-});
-
-test('no violation on other shapes, laid flat and on the blank', async ({ bench: page }) => {
-  for (const job of ['comet-glasses', 'moon-and-star-ornaments']) {
-    for (const t of ['measure', 'wrap']) {
-      await open(page, `/job/${job}/${t}`);
-      await clean(page, `${job} ${t}`);
-    }
-    await page.getByRole('radio', { name: 'On the blank' }).click();
-    await expect(page.locator('canvas')).toBeVisible();
-    await clean(page, `${job} on the blank`);
-  }
-});
-
-test('no violation on the shop’s pages', async ({ bench: page }) => {
-  for (const p of PAGES) {
-    await page.goto(`${address()}/${p}`);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    await clean(page, p);
-  }
-});
 
 test('no violation in the day, the costs, the shelf and finishing', async ({ bench: page }) => {
   await page.goto(`${address()}/day`);

@@ -1,6 +1,5 @@
 import { address, expect, open, test } from './bench';
 
-const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
 const SIZES = [
   { width: 1280, height: 800 },
   { width: 1024, height: 768 },
@@ -8,46 +7,6 @@ const SIZES = [
 ];
 
 for (const size of SIZES) {
-  test(`nothing runs off the page at ${size.width} × ${size.height}, and targets can be hit`, async ({
-    bench: page,
-  }) => {
-    await page.setViewportSize(size);
-    const wide = () =>
-      page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-    const tiny = () =>
-      page.evaluate(() =>
-        [...document.querySelectorAll('button, a, input, [role=slider]')]
-          .map((el) => ({ el, box: el.getBoundingClientRect() }))
-          .filter(
-            ({ el, box }) =>
-              box.width > 1 && box.height > 1 && !el.closest('.sr-only') && el.checkVisibility(),
-          )
-          .filter(({ box }) => box.height < 18 || box.width < 14)
-          .map(
-            ({ el, box }) => `${el.textContent || el.getAttribute('aria-label')} ${box.width}×${box.height}`,
-          ),
-      );
-    for (const t of TERRACES) {
-      await open(page, `/job/star-party-tumblers/${t}`);
-      expect(`${t} ${await wide()}`).toBe(`${t} 0`);
-      expect(await tiny()).toEqual([]);
-    }
-    // Other shapes at the size where room is tightest.
-    const others =
-      size.width === 1024 ? ['night-walk-tumblers', 'comet-glasses', 'moon-and-star-ornaments'] : [];
-    for (const job of others)
-      for (const t of ['measure', 'wrap']) {
-        await open(page, `/job/${job}/${t}`);
-        expect(`${job} ${t} ${await wide()}`).toBe(`${job} ${t} 0`);
-        expect(await tiny()).toEqual([]);
-      }
-    for (const p of ['', 'blanks', 'logbook', 'settings', 'day', 'costs', 'shelf', 'finish/star-map-panel']) {
-      await page.goto(`${address()}/${p}`);
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      expect(`${p} ${await wide()}`).toBe(`${p} 0`);
-    }
-  });
-
   test(`at the press the digits and the next step are in sight at ${size.width} × ${size.height}`, async ({
     bench: page,
   }) => {

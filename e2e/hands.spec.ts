@@ -82,8 +82,10 @@ test('the piece as PNG is mirrored once and to size', async ({ bench: page }, in
 
 test('a press, a paper and a blank: added, changed, taken out and put back', async ({ bench: page }) => {
   await openBench(page);
-  const go = (name: string) =>
-    page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name, exact: true }).click();
+  const go = async (name: string) => {
+    await page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name, exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  };
   await go('Presses');
   await page.getByRole('button', { name: 'New press' }).click();
   const dialog = page.getByRole('dialog');
@@ -107,6 +109,7 @@ test('a press, a paper and a blank: added, changed, taken out and put back', asy
   await expect(page.getByRole('row', { name: /^Legal/ })).toContainText('0.14 mm');
 
   await go('Blanks');
+  await page.getByRole('searchbox').fill('ceramic beaker');
   await page.getByRole('columnheader', { name: 'Height' }).getByRole('button').click();
   await page.getByRole('button', { name: 'Change 330 ml ceramic beaker' }).click();
   await dialog.getByLabel('Height', { exact: true }).fill('98');

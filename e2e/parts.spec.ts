@@ -11,7 +11,6 @@ test('a part of the program that cannot be loaded: said, the page kept, and done
   await context.route(PARTS, (route) => route.abort());
   const gone = page.getByRole('alert').filter({ hasText: 'Part of the program could not be loaded.' });
   await page.getByRole('button', { name: 'Test print' }).click();
-  await page.screenshot({ path: '/tmp/shots/part.png' });
   await expect(gone).toContainText('Your work is kept.');
   await gone.getByRole('button', { name: 'Try again' }).click();
   await expect(gone).toBeVisible();

@@ -192,11 +192,10 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
   expect(Math.max(...wrong)).toBeLessThanOrEqual(0.1);
 });
 
-test('a hundred tabs closed in the middle of a tap: no count and no clock is wrong', async ({
+test('tabs closed in the middle of a tap: no count and no clock is wrong', async ({
   bench: page,
   context,
 }) => {
-  test.setTimeout(400_000);
   await page.goto(`${address()}/press/constellation-mugs`);
   await page.getByRole('button', { name: 'First piece' }).click();
   await expect(page.locator('[aria-current="step"]')).toBeVisible();
@@ -206,7 +205,7 @@ test('a hundred tabs closed in the middle of a tap: no count and no clock is wro
   await page.goto(address());
   const events = async () => (await storedRuns(page))[0]?.events ?? [];
   let before = await events();
-  for (let i = 0; i < 100; i += 1) {
+  for (let i = 0; i < 24; i += 1) {
     await tab.goto(`${address()}/pressing`);
     const band = tab.locator('[data-need]');
     await expect(band).toHaveCount(1);
@@ -220,7 +219,7 @@ test('a hundred tabs closed in the middle of a tap: no count and no clock is wro
     } else void tab.keyboard.press('1').catch(() => undefined);
     await new Promise((r) => setTimeout(r, random() * 150));
     // Its document is torn down in the middle of the tap, now and then with the whole tab.
-    if (i % 10 === 9) {
+    if (i % 6 === 5) {
       await tab.close();
       tab = await context.newPage();
     } else await tab.goto('about:blank');
@@ -232,7 +231,7 @@ test('a hundred tabs closed in the middle of a tap: no count and no clock is wro
   // Each tap was about the step that was in hand, so each counted: the pieces through follow from their number alone.
   const run = (await storedRuns(page))[0];
   const steps = run?.operations.filter((o) => o.stage === 'press').length ?? 1;
-  expect(before.length).toBeGreaterThan(20);
+  expect(before.length).toBeGreaterThan(5);
   await tab.goto(`${address()}/pressing`);
   await expect(tab.locator('[data-need]')).toHaveAttribute(
     'data-step',

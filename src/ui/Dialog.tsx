@@ -19,6 +19,10 @@ export function Dialog({ open, onClose, title, about, children, wide = false }: 
         <Radix.Overlay className="fixed inset-0 z-40 bg-night/60" />
         <Radix.Content
           className={`fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto border-2 border-ink bg-sheet p-5 ${wide ? 'max-w-5xl' : 'max-w-lg'}`}
+          onInteractOutside={(e) => {
+            // A notice above the dialog is answered without closing it.
+            if (e.target instanceof Element && e.target.closest('[data-notice]')) e.preventDefault();
+          }}
         >
           <div className="mb-3 flex items-start justify-between gap-4">
             <div>

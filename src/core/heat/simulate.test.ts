@@ -37,7 +37,7 @@ describe('a grid and steps twice as fine move the answer by less than half a per
   });
 });
 
-describe('5,000 random loads', () => {
+describe('random loads', () => {
   const load = fc
     .record({
       material: fc.constantFrom(...MATERIALS),
@@ -65,7 +65,7 @@ describe('5,000 random loads', () => {
         expect(sim.peakC).toBeLessThan(s.platenC + c.heater.hottestK + 1);
         expect(sim.peakC).toBeGreaterThan(c.roomC - 1);
         expect(leastS).toBeLessThanOrEqual(mostS * slack);
-        // One ordering a load: all five over the five thousand.
+        // One ordering a load: all five over the thousand.
         const slower: readonly (() => number)[] = [
           () => least({ ...c, wallMm: c.wallMm * 1.3 }, s),
           () => least(c, { ...s, pressure: 'light' }),
@@ -77,7 +77,7 @@ describe('5,000 random loads', () => {
         const other = slower[which]?.() ?? 0;
         expect(other).toBeLessThanOrEqual(leastS * (which === 0 ? 1.05 : 1 + 5e-3) + 0.02);
       }),
-      { numRuns: 5000, seed: 5, endOnFailure: true },
+      { numRuns: 1000, seed: 5, endOnFailure: true },
     );
   }, 240_000);
 });

@@ -266,6 +266,6 @@ test('no plan of a job as screens make it holds NaN or infinity, whatever is rea
       expect(notNumbers(made, 'plan')).toEqual([]);
       expect(JSON.parse(JSON.stringify(made))).toEqual(made);
     }),
-    { numRuns: 250 },
+    { numRuns: 60 },
   );
 });

@@ -294,7 +294,7 @@ test('a plan comes out of anything a job can hold', () => {
         expect(numbers.every((v) => typeof v === 'string' || Number.isFinite(v))).toBe(true);
       },
     ),
-    { numRuns: 300 },
+    { numRuns: 100 },
   );
 });
 

@@ -22,7 +22,7 @@ function normal(s: number): number {
     if (q > 0 && q < 1) return s * u * Math.sqrt((-2 * Math.log(q)) / q);
   }
 }
-const PLAYS = 4000;
+const PLAYS = 1000;
 /** Two standard errors of a share of 0.95 played that often. */
 const NOISE = 2 * Math.sqrt((0.95 * 0.05) / PLAYS);
 const { shop } = demoShop(new Date('2026-11-24T12:00:00Z'));

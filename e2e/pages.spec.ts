@@ -1,0 +1,74 @@
+import type { Page } from '@playwright/test';
+import { clean } from './axe';
+import { address, expect, open, test } from './bench';
+
+const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
+const SHOP = ['', 'blanks', 'presses', 'papers', 'logbook', 'settings'];
+/** Looked over for violations elsewhere, once more of them is open. */
+const SHOP_FITS = ['day', 'costs', 'shelf', 'finish/star-map-panel'];
+/** The last is the one the checks go on at. */
+const SIZES = [
+  { width: 390, height: 844 },
+  { width: 1024, height: 768 },
+  { width: 1280, height: 800 },
+];
+
+const wide = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+
+/** What is drawn too small to hit. */
+const tiny = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('button, a, input, [role=slider]')]
+      .map((el) => ({ el, box: el.getBoundingClientRect() }))
+      .filter(
+        ({ el, box }) => box.width > 1 && box.height > 1 && !el.closest('.sr-only') && el.checkVisibility(),
+      )
+      .filter(({ box }) => box.height < 18 || box.width < 14)
+      .map(({ el, box }) => `${el.textContent || el.getAttribute('aria-label')} ${box.width}×${box.height}`),
+  );
+
+/** Nothing runs off the page at any size, and every target can be hit. */
+async function fits(page: Page, what: string): Promise<void> {
+  for (const size of SIZES) {
+    await page.setViewportSize(size);
+    // The layout answers a new width in the next frame.
+    await page.evaluate(() => new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r))));
+    expect({ what, width: size.width, over: await wide(page), tiny: await tiny(page) }).toEqual({
+      what,
+      width: size.width,
+      over: 0,
+      tiny: [],
+    });
+  }
+}
+
+test('every terrace fits every screen and has no violation', async ({ bench: page }) => {
+  for (const t of TERRACES) {
+    await open(page, `/job/star-party-tumblers/${t}`);
+    await fits(page, t);
+    await clean(page, t);
+  }
+});
+
+test('other shapes, laid flat and on the blank', async ({ bench: page }) => {
+  for (const job of ['night-walk-tumblers', 'comet-glasses', 'moon-and-star-ornaments']) {
+    for (const t of ['measure', 'wrap']) {
+      await open(page, `/job/${job}/${t}`);
+      await fits(page, `${job} ${t}`);
+      await clean(page, `${job} ${t}`);
+    }
+    await page.getByRole('radio', { name: 'On the blank' }).click();
+    await expect(page.locator('canvas')).toBeVisible();
+    await clean(page, `${job} on the blank`);
+  }
+});
+
+test('the shop’s pages', async ({ bench: page }) => {
+  for (const p of [...SHOP, ...SHOP_FITS]) {
+    await page.goto(`${address()}/${p}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await fits(page, p);
+    if (SHOP.includes(p)) await clean(page, p);
+  }
+});
