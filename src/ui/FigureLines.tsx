@@ -4,6 +4,7 @@ import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { memo } from 'react';
 import type { Figure } from '@/core/figures/figure';
+import { hasError, improvementsOf } from '@/core/plan/improvements';
 import { quantityText } from '@/core/units/format';
 import { fineMm } from '@/core/units/quantity';
 import { FigureValue, useUncertainty } from './FigureValue';
@@ -32,7 +33,7 @@ const FigureLine = memo(function FigureLine({ figure, find }: { figure: Figure; 
     figure.arithmetic.length > 0 ||
     figure.inputs.length > 0 ||
     uncertainty !== null ||
-    (figure.improve?.length ?? 0) > 0;
+    hasError(figure);
   const head = (
     <>
       <span className="flex flex-wrap items-baseline justify-between gap-x-2">
@@ -79,6 +80,7 @@ interface DetailProps {
 
 function Detail({ figure, uncertainty, find }: DetailProps) {
   const inputs = figure.inputs.flatMap((id) => find(id) ?? []);
+  const improve = improvementsOf(figure);
   return (
     <div className="grid gap-1.5">
       {figure.arithmetic.map((line, i) => (
@@ -97,11 +99,11 @@ function Detail({ figure, uncertainty, find }: DetailProps) {
         </ul>
       )}
       {uncertainty && <p>{uncertainty}</p>}
-      {figure.improve && figure.improve.length > 0 && (
+      {improve.length > 0 && (
         <>
           <p className="font-semibold">To know it better</p>
           <ul className="grid gap-1">
-            {figure.improve.map((i) => (
+            {improve.map((i) => (
               <li key={i.label}>
                 {Math.round(i.share * 100)}% of the uncertainty is {i.label}. {i.advice}{' '}
                 <Bought figure={figure} by={i.buys} />

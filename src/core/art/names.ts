@@ -51,19 +51,26 @@ export interface Piece {
 }
 
 /** The first column a layer uses says which piece it is; else the first column there is. */
-function labelColumn(art: Art, names: Names): string {
-  const used = art.layers.find((l) => l.kind === 'text' && l.field !== null);
-  return used?.field ?? names.columns[0] ?? '';
+export function labelColumn({ layers, names }: Pick<Art, 'layers' | 'names'>): string {
+  const used = layers.find((l) => l.kind === 'text' && l.field !== null);
+  return used?.field ?? names?.columns[0] ?? '';
+}
+
+interface NamedInput {
+  readonly names: Names | null;
+  /** Says which piece it is. */
+  readonly column: string;
 }
 
 /** More pieces than this are another job's. */
 const MOST_PIECES = 3000;
 
 /** Every piece of the names list, in its order; none where there is no list and all are alike. */
-export function piecesOf(art: Art): readonly Piece[] {
-  const { names } = art;
+export const piecesOf = (art: Art): readonly Piece[] =>
+  namedPieces({ names: art.names, column: labelColumn(art) });
+
+export function namedPieces({ names, column }: NamedInput): readonly Piece[] {
   if (!names) return [];
-  const column = labelColumn(art, names);
   const rows = names.rows
     .flatMap((row) => Array.from({ length: countOf(names, row) }, () => row))
     .slice(0, MOST_PIECES);

@@ -2,6 +2,7 @@ import { apply } from '../geometry/affine';
 import { demoShop, starterShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
+import { withPages } from '../plan/sheetPages';
 import type { Paper } from '../shop/paper';
 import type { Shop } from '../shop/shop';
 import { barsFor, scaleOf } from './calibration';
@@ -38,7 +39,7 @@ test('scale is printed over nominal, shrinkage what the heat took, each axis its
 
 test('sheets are compensated: what is drawn times what the printer does is true', () => {
   const paper: Paper = { ...A3, calibration: { across: bar(250, 248), along: bar(380, 383) } };
-  const { layout, pages } = plan({ ...JOB, pieces: 1 }, withPaper(paper)).sheet;
+  const { layout, pages } = withPages(plan({ ...JOB, pieces: 1 }, withPaper(paper))).sheet;
   const trim = plan({ ...JOB, pieces: 1 }, withPaper(paper)).wrap.pattern?.trim;
   if (!layout || !trim) throw new Error('no sheet');
   const placement = layout.sheets[0]?.placements[0];

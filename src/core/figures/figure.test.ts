@@ -1,5 +1,7 @@
 import { TERRACES } from './terraces';
 import { LEVEL_ORDER, figure, uncertaintyOf, worstFirst, type Finding } from './figure';
+import { improvements } from './improve';
+import { within95 } from './interval';
 import { exact, measured, plus } from './uncertain';
 
 const finding = (id: string, level: Finding['level']): Finding => ({
@@ -29,13 +31,19 @@ test('uncertainty is told by its large sources, in shop words; crumbs are left o
   );
   const told = uncertaintyOf(value);
   expect(told.standardU).toBeCloseTo(Math.sqrt(1.26), 12);
-  expect(told.improve?.map((i) => i.label)).toEqual(['print scale', 'knife']);
-  expect(told.improve?.[0]?.share).toBeCloseTo(1 / 1.26, 12);
-  expect(uncertaintyOf(exact(3))).toEqual({ standardU: 0, within95: 0, improve: [] });
+  const improve = improvements(value, within95);
+  expect(improve.map((i) => i.label)).toEqual(['print scale', 'knife']);
+  expect(improve[0]?.share).toBeCloseTo(1 / 1.26, 12);
+  expect(uncertaintyOf(exact(3))).toEqual({
+    standardU: 0,
+    within95: 0,
+    error: { asks: 'within', parts: {} },
+  });
+  expect(improvements(exact(3), within95)).toEqual([]);
 });
 
 test('a source nobody has named still shows', () => {
-  const [only] = uncertaintyOf(measured(1, 1, 'the moon')).improve ?? [];
+  const [only] = improvements(measured(1, 1, 'the moon'), within95);
   expect(only).toMatchObject({ label: 'the moon', share: 1 });
   // Repeats leave 1/√2 of 1.96.
   expect(only?.buys).toBeCloseTo(1.959964 * (1 - Math.SQRT1_2), 5);

@@ -1,21 +1,11 @@
 import type { Phrase } from '../units/phrase';
 import type { Quantity } from '../units/quantity';
 import { within95 } from './interval';
-import { sourceOf } from './sources';
 import type { Terrace } from './terraces';
-import { budget, standardU, type Uncertain } from './uncertain';
+import { standardU, type Uncertain } from './uncertain';
 
 /** Where a figure came from: measured by hand, calculated by arithmetic, estimated by a model, proven on this bench. */
 export type Origin = 'measured' | 'calculated' | 'estimated' | 'proven';
-
-export interface Improvement {
-  readonly label: string;
-  readonly advice: string;
-  /** Share of the variance this source carries, 0..1. */
-  readonly share: number;
-  /** How much narrower the 95 % half-width would be with the advice followed, in the base unit. */
-  readonly buys: number;
-}
 
 /** One figure of the plan, able to explain itself. Plain JSON. */
 export interface Figure {
@@ -37,40 +27,34 @@ export interface Figure {
   readonly spread?: readonly [number, number];
   /** Good pieces behind a proven figure. */
   readonly provenBy?: number;
-  /** What to improve first, largest share first. */
-  readonly improve?: readonly Improvement[];
+  /** Where its error comes from: what to improve first is worked out from it when it is shown. */
+  readonly error?: FigureError;
 }
+
+/** An error of zero mean with its sources, and what is asked of it: to stay within, to reach, both margins of a wrap, or a flat blank's edges. */
+export type FigureError =
+  | {
+      readonly asks: 'within' | 'reach' | 'both margins';
+      /** Signed standard contribution of each source, in the base unit of the figure. */
+      readonly parts: Uncertain['parts'];
+    }
+  | {
+      readonly asks: 'edges';
+      readonly halfSize: { readonly x: Uncertain; readonly y: Uncertain };
+      readonly handMm: number;
+    };
 
 export type FigureInput = Omit<Figure, 'arithmetic' | 'inputs'> &
   Partial<Pick<Figure, 'arithmetic' | 'inputs'>>;
 
 export const figure = (f: FigureInput): Figure => ({ arithmetic: [], inputs: [], ...f });
 
-/** What is left of an uncertainty with one source improved as advised. */
-function improved(value: Uncertain, source: string): Uncertain {
-  const u = value.parts[source];
-  return u === undefined
-    ? value
-    : { ...value, parts: { ...value.parts, [source]: u * sourceOf(source).leaves } };
-}
-
-/** Which sources to improve, largest first, and what each would buy by `measure` (a half-width, a reach). */
-export function improvements(value: Uncertain, measure: (v: Uncertain) => number): readonly Improvement[] {
-  const now = measure(value);
-  return budget(value)
-    .filter((line) => line.share >= 0.05)
-    .map(({ source, share }) => {
-      const { label, advice } = sourceOf(source);
-      return { label, advice, share, buys: Math.max(0, now - measure(improved(value, source))) };
-    });
-}
-
 /** The uncertainty fields of a figure, from a propagated value. */
-export function uncertaintyOf(value: Uncertain): Pick<Figure, 'standardU' | 'within95' | 'improve'> {
+export function uncertaintyOf(value: Uncertain): Pick<Figure, 'standardU' | 'within95' | 'error'> {
   return {
     standardU: standardU(value),
     within95: within95(value),
-    improve: improvements(value, within95),
+    error: { asks: 'within', parts: value.parts },
   };
 }
 

@@ -8,6 +8,7 @@ import { demoShop } from '../demo/demoShop';
 import { NO_ART, pictureLayer, START_PLACEMENT, type Art, type PictureRef } from '../job/art';
 import type { Job } from '../job/job';
 import { plan, type Plan } from '../plan/plan';
+import { withPages } from '../plan/sheetPages';
 import type { Shop } from '../shop/shop';
 import { userUnit, writePdf } from './pdf';
 import { BLUE, GOLD, GREEN, paintPng, quarters, quartersJpeg, RED, type Colour } from './testPicture';
@@ -65,7 +66,7 @@ async function make(
   withShop: Shop,
   bytes: Uint8Array,
 ): Promise<{ readonly path: string; readonly plan: Plan }> {
-  const p = plan(job, withShop);
+  const p = withPages(plan(job, withShop));
   const pdf = await writePdf({
     title: job.name,
     pages: p.sheet.pages,
@@ -280,7 +281,7 @@ test('a picture with transparency is still printed in its colours', async () => 
 });
 
 test('a page longer than a PDF’s own units counts in larger ones, and is as long as it says', async () => {
-  const [first] = plan(TUMBLERS, shop).sheet.pages;
+  const [first] = withPages(plan(TUMBLERS, shop)).sheet.pages;
   if (!first) throw new Error('no page');
   const page = { ...first, heightMm: 6100, items: first.items.filter((i) => i.kind === 'line') };
   expect(userUnit(first)).toBe(1);
@@ -306,7 +307,7 @@ test('a page longer than a PDF’s own units counts in larger ones, and is as lo
 });
 
 test('a bent picture without its made pixels is refused, never drawn straight', async () => {
-  const p = plan(TUMBLERS, shop);
+  const p = withPages(plan(TUMBLERS, shop));
   const ref = picture(4, 4);
   const made = {
     kind: 'made' as const,

@@ -11,6 +11,7 @@ import { demoShop } from '../demo/demoShop';
 import { NO_ART, pictureLayer, type PictureRef } from '../job/art';
 import type { Job } from '../job/job';
 import { plan, type Plan } from '../plan/plan';
+import { withPages } from '../plan/sheetPages';
 import { cutListCsv } from './cutList';
 import { printPackageOf } from '../plan/printPackage';
 import { manifestText } from './manifest';
@@ -45,8 +46,8 @@ async function write(
 ): Promise<string> {
   const bytes = await writePdf({
     title: name,
-    pages: p.sheet.pages,
-    sources: p.sheet.sources,
+    pages: withPages(p).sheet.pages,
+    sources: withPages(p).sheet.sources,
     files,
     rasters,
     labelFont: LABEL_FONT,
@@ -94,7 +95,7 @@ describe('24 pieces by name on a taper', () => {
 
   test('each name is on its own piece, and beside it the number and the name to be read', async () => {
     const path = await write('names', p, {});
-    expect(Number(/Pages:\s+(\d+)/.exec(run('pdfinfo', [path]))?.[1])).toBe(p.sheet.pages.length);
+    expect(Number(/Pages:\s+(\d+)/.exec(run('pdfinfo', [path]))?.[1])).toBe(p.sheet.layout?.sheets.length);
     const names = job.art.names?.rows.map((r) => r[0] ?? '') ?? [];
     expect(names).toHaveLength(24);
     names.forEach((name, i) => {
@@ -136,7 +137,7 @@ test('bent art goes in at the printer’s resolution, mirrored once, its colours
   const job: Job = { ...find('night-walk-tumblers'), pieces: 1 };
   const picture = ref('q', 700, 500);
   const p = plan({ ...job, art: { ...NO_ART, warp: 'true', layers: [pictureLayer('l', picture)] } }, shop);
-  const [[key, source] = []] = Object.entries(p.sheet.sources);
+  const [[key, source] = []] = Object.entries(withPages(p).sheet.sources);
   if (!key || source?.kind !== 'made') throw new Error('not bent');
   const pixels = paint(700, 500, quarters(700, 500));
   const perMm = 150 / 25.4;
@@ -234,7 +235,7 @@ test('two faces: the front picture on the front only, the back one on the back, 
 
 test('the same page as SVG: true size, pictures inside once, names escaped', () => {
   const job = { ...find('constellation-mugs'), name: 'A <b> & "c"' };
-  const p = plan(job, shop);
+  const p = withPages(plan(job, shop));
   const [page] = p.sheet.pages;
   if (!page) throw new Error('no page');
   const image = { mime: 'image/png', bytes: paintPng(2, 2, () => RED) };

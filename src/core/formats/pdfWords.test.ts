@@ -7,6 +7,7 @@ import { demoShop } from '../demo/demoShop';
 import { NO_ART, textLayer } from '../job/art';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
+import { withPages, type WholePlan } from '../plan/sheetPages';
 import { writePdf } from './pdf';
 
 /** Where another PDF program (poppler) finds the words and the pages. */
@@ -23,8 +24,8 @@ const POINT_MM = 25.4 / 72;
 async function write(
   name: string,
   job: Job,
-): Promise<{ readonly path: string; readonly made: ReturnType<typeof plan> }> {
-  const made = plan(job, shop);
+): Promise<{ readonly path: string; readonly made: WholePlan }> {
+  const made = withPages(plan(job, shop));
   const wordFonts = job.art.layers.some((l) => l.kind === 'text') ? { hand: CAVEAT } : {};
   const bytes = await writePdf({
     title: job.name,

@@ -1,6 +1,6 @@
 import { LIBRARY } from '../library/library';
 import { STARTER_PRESSES } from '../demo/things';
-import { newJob, type Job } from '../job/job';
+import type { Job } from '../job/job';
 import type { Blank } from '../shop/blank';
 import type { HeatSettings } from '../shop/heatSettings';
 import { PEELS, PRESSURES } from '../shop/heatSettings';
@@ -118,10 +118,9 @@ const wrapWith = (lengthMm: number, timer: WrapPress['timer']): Press => {
 };
 
 describe('settings chosen', () => {
-  const job = (heat: Job['heat'] = {}): Job => ({ ...newJob('j', 'J'), heat });
   const WORK = { circumferenceMm: 360, printMm: 360, handled: false };
   const choose = (b: Blank, p: Press, heat: Job['heat'] = {}, recipes: readonly Recipe[] = []) =>
-    chooseHeat(job(heat), b, p, matOf(p), WORK, recipes, () => 1);
+    chooseHeat(heat, b, p, matOf(p), WORK, recipes, () => 1);
 
   test('by hand over proven over the starting range, each said for what it is', () => {
     const wrap = press('tumbler');
@@ -162,7 +161,7 @@ describe('settings chosen', () => {
     };
     for (const timer of PRESS_TIMERS)
       expect(choose(CUP, wrapWith(203, timer))?.settings.timerStart).toBe(counts[timer]);
-    expect(chooseHeat(job(), CUP, wrap, null, null, [], () => 0)).toMatchObject({
+    expect(chooseHeat({}, CUP, wrap, null, null, [], () => 0)).toMatchObject({
       heaterReach: null,
       settings: { passes: 1 },
     });

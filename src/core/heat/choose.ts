@@ -72,7 +72,7 @@ const KEYS = [
 
 /** A job's settings: what the person set, over the proven recipe, over the starting range. Null where nothing is known. */
 export function chooseHeat(
-  job: Job,
+  hand: Job['heat'],
   blank: Blank,
   press: Press,
   heater: PressHeater | null,
@@ -91,12 +91,12 @@ export function chooseHeat(
   const needed = reach(1)?.passesNeeded ?? 1;
   const table = range && startFrom(range, needed, timerStartOf(press), timesItself(press), restingOf(press));
   const start = table && heldIn(press, blank, table);
-  const base = proven?.recipe.settings ?? (start && { ...start, ...moved(atOwnTime(job.heat, start)) });
+  const base = proven?.recipe.settings ?? (start && { ...start, ...moved(atOwnTime(hand, start)) });
   if (!base) return null;
   const baseOrigin = proven ? 'proven' : 'estimated';
-  const settings = coolingDown(withHand(base, job.heat), base, job.heat, press, proven !== null);
+  const settings = coolingDown(withHand(base, hand), base, hand, press, proven !== null);
   const originOf = Object.fromEntries(
-    KEYS.map((k) => [k, job.heat[k] === undefined ? baseOrigin : 'measured']),
+    KEYS.map((k) => [k, hand[k] === undefined ? baseOrigin : 'measured']),
   ) as Record<keyof HeatSettings, Origin>;
   return {
     settings,

@@ -181,7 +181,7 @@ describe('starting ranges', () => {
 describe('what a job starts from', () => {
   const choose = (job: Job, shop: Shop) =>
     chooseHeat(
-      job,
+      job.heat,
       BLANK,
       PRESS,
       heaterOf(PRESS, null, null),

@@ -130,7 +130,7 @@ describe('the test ladder', () => {
 
   test('a dwell that missed is never asked for again, nor one beyond it, however the answers fall', () => {
     const random = seeded(2024);
-    for (let k = 0; k < 40; k += 1) {
+    for (let k = 0; k < 15; k += 1) {
       const prior: LadderPrior = {
         neededLn: Math.log(20 + random() * 60),
         neededSd: 0.2 + random() * 0.8,

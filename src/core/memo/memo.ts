@@ -44,3 +44,20 @@ export function memoizeLast<A extends readonly unknown[], R>(f: (...args: A) => 
     return answer;
   };
 }
+
+/**
+ * The same function, remembering its last answer while every input is the very same value: what did not change is not made again, and keeps
+ * its identity. For pure functions of immutable inputs.
+ */
+export function memoizeOne<I extends object, R>(f: (inputs: I) => R): (inputs: I) => R {
+  let last: { readonly inputs: I; readonly answer: R } | null = null;
+  return (inputs) => {
+    if (!last || !sameInputs(last.inputs, inputs)) last = { inputs, answer: f(inputs) };
+    return last.answer;
+  };
+}
+
+function sameInputs<I extends object>(a: I, b: I): boolean {
+  const keys = Object.keys(a) as (keyof I)[];
+  return keys.length === Object.keys(b).length && keys.every((k) => Object.is(a[k], b[k]));
+}

@@ -8,22 +8,18 @@ import {
 } from '../art/placedLayers';
 import { sourcesOf, type Sources } from '../art/items';
 import type { ImageAnalysis } from '../art/analyseImage';
-import { piecesOf, type Piece } from '../art/names';
+import type { Piece } from '../art/names';
 import type { BareAreas } from '../art/pictureTransform';
 import { figure, type Figure } from '../figures/figure';
-import { blurMm } from '../heat/blur';
-import type { HeatSettings } from '../shop/heatSettings';
-import type { Job } from '../job/job';
+import type { Art } from '../job/art';
 import type { Check } from '../preflight/check';
 import { preflight } from '../preflight/preflight';
 import { SOFT_BELOW_PPI } from '../preflight/pictures';
 import type { Blank } from '../shop/blank';
-import type { Printer } from '../shop/printer';
 import { say, type Phrase } from '../units/phrase';
 import { count, mm, ppi } from '../units/quantity';
-import { mainFace } from '../wrap/pattern';
+import { mainFace, type Pattern } from '../wrap/pattern';
 import { finding, type TerracePlan } from './terracePlan';
-import type { WrapPlan } from './wrap';
 
 export interface ArtPlan extends TerracePlan<'art'> {
   /** Null while the wrap has no size. */
@@ -85,8 +81,7 @@ function figuresOf(placedLayers: readonly PlacedLayer[], flat: boolean): Figure[
 }
 
 /** Least the picture runs past a cut edge, mm. */
-const edgeBleed = ({ pattern }: WrapPlan): number =>
-  pattern ? Math.max(0, Math.min(-pattern.bleed.x, -pattern.bleed.y)) : 0;
+const edgeBleed = (pattern: Pattern): number => Math.max(0, Math.min(-pattern.bleed.x, -pattern.bleed.y));
 
 function summaryOf(placedLayers: readonly PlacedLayer[], pieces: readonly Piece[]): Phrase {
   const pictures = placedLayers.filter((l) => l.kind === 'picture').length;
@@ -100,61 +95,90 @@ function summaryOf(placedLayers: readonly PlacedLayer[], pieces: readonly Piece[
   return first === undefined ? say`no picture yet` : say`“${first}”`;
 }
 
-export interface ArtRequest {
-  readonly job: Job;
-  readonly wrap: WrapPlan;
+export interface PlaceInput {
+  readonly art: Art;
+  readonly pattern: Pattern | null;
+  readonly flat: boolean;
+  /** Pieces of the names list; none where all are alike. */
+  readonly pieces: readonly Piece[];
+}
+
+/** Art laid out for the first piece. */
+export type PlacedArt = Pick<
+  ArtPlan,
+  'board' | 'placedLayers' | 'bareAreas' | 'sources' | 'pieces' | 'summary' | 'figures'
+>;
+
+const NOTHING_PLACED: PlacedArt = {
+  board: null,
+  placedLayers: [],
+  bareAreas: null,
+  sources: {},
+  pieces: [],
+  summary: say`after the wrap`,
+  figures: [],
+};
+
+/** Lays the art out on the wrap; nothing while the wrap has no size. */
+export function planPlacedArt({ art, pattern, flat, pieces }: PlaceInput): PlacedArt {
+  if (!pattern) return NOTHING_PLACED;
+  const board = boardOf(pattern, art);
+  const placedLayers = placeArt(art, board, pieces[0]?.row ?? null);
+  return {
+    board,
+    placedLayers,
+    bareAreas: bareOf(placedLayers, board, mainFace(pattern).name),
+    sources: sourcesOf(placedLayers, board, pattern.bleed),
+    pieces,
+    summary: summaryOf(placedLayers, pieces),
+    figures: figuresOf(placedLayers, flat),
+  };
+}
+
+export interface CheckArtInput {
+  readonly art: Art;
+  readonly placed: PlacedArt;
   readonly blank: Blank | null;
-  readonly printer: Printer;
-  readonly heat: HeatSettings | null;
+  readonly pattern: Pattern | null;
+  readonly mostInkPct: number;
+  /** How far dye spreads at the settings, mm; null while nothing is known of the press. */
+  readonly blurMm: number | null;
   readonly analyses: Readonly<Record<string, ImageAnalysis>>;
 }
 
-export function planArt({ job, wrap, blank, printer, heat, analyses }: ArtRequest): ArtPlan {
-  const shared = { terrace: 'art' as const };
-  const { pattern } = wrap;
-  if (!pattern || !blank)
-    return {
-      ...shared,
-      progress: 'todo',
-      summary: say`after the wrap`,
-      figures: [],
-      findings: [],
-      board: null,
-      placedLayers: [],
-      bareAreas: null,
-      sources: {},
-      pieces: [],
-      pieceCount: 0,
-      checks: [],
-    };
-  const board = boardOf(pattern, job.art);
-  const pieces = piecesOf(job.art);
-  const placedLayers = placeArt(job.art, board, pieces[0]?.row ?? null);
-  const bareAreas = bareOf(placedLayers, board, mainFace(pattern).name);
-  const checks = preflight({
-    art: job.art,
+/** All that can be told of the art before ink is spent. */
+export function checkArt(input: CheckArtInput): readonly Check[] {
+  const { art, placed, blank, pattern } = input;
+  const { board, placedLayers, bareAreas } = placed;
+  if (!board || !bareAreas || !blank || !pattern) return [];
+  return preflight({
+    art,
     board,
     blank,
     placedLayers,
     bareAreas,
-    bleedMm: edgeBleed(wrap),
-    analyses,
-    mostInkPct: printer.mostInkPct,
-    blurMm: heat && blurMm(heat),
+    bleedMm: edgeBleed(pattern),
+    analyses: input.analyses,
+    mostInkPct: input.mostInkPct,
+    blurMm: input.blurMm,
   });
-  const stopped = checks.some((c) => c.level === 'blocker');
+}
+
+export interface ArtInput {
+  readonly placed: PlacedArt;
+  readonly checks: readonly Check[];
+  /** Pieces of the job where no list names them. */
+  readonly jobPieces: number;
+}
+
+export function planArt({ placed, checks, jobPieces }: ArtInput): ArtPlan {
+  const stopped = placed.board === null || checks.some((c) => c.level === 'blocker');
   return {
-    ...shared,
+    ...placed,
+    terrace: 'art',
     progress: stopped ? 'todo' : checks.some((c) => c.level === 'warning') ? 'ready' : 'done',
-    summary: summaryOf(placedLayers, pieces),
-    figures: figuresOf(placedLayers, pattern.form === 'flat'),
     findings: checks.map((c) => finding('art', c.id, c.level, c.text)),
-    board,
-    placedLayers,
-    bareAreas,
-    sources: sourcesOf(placedLayers, board, pattern.bleed),
-    pieces,
-    pieceCount: pieces.length > 0 ? pieces.length : job.pieces,
+    pieceCount: placed.board === null ? 0 : placed.pieces.length > 0 ? placed.pieces.length : jobPieces,
     checks,
   };
 }

@@ -1,8 +1,6 @@
 import { figure, type Figure } from '../figures/figure';
-import type { Job } from '../job/job';
 import { formOf, wallOf } from '../shapes/round';
 import { isFlat, isRound, type Blank, type FlatBlank, type RoundBlank } from '../shop/blank';
-import type { Shop } from '../shop/shop';
 import { say } from '../units/phrase';
 import { count, fineMm, mm, word } from '../units/quantity';
 import { finding, type TerracePlan } from './terracePlan';
@@ -149,10 +147,15 @@ function coatFigure(b: Blank): Figure {
   });
 }
 
-export function planBlank(job: Job, shop: Shop): BlankPlan {
-  const blank = shop.blanks.find((b) => b.id === job.blankId) ?? null;
+export interface BlankInput {
+  readonly blank: Blank | null;
+  /** A blank was chosen that the shop no longer has. */
+  readonly gone: boolean;
+  readonly prepared: readonly string[];
+}
+
+export function planBlank({ blank, gone, prepared }: BlankInput): BlankPlan {
   if (!blank) {
-    const gone = job.blankId !== null;
     const text = gone
       ? say`This job’s blank is no longer in the shop. Choose another.`
       : say`Choose the blank, or type a new one in.`;
@@ -167,7 +170,7 @@ export function planBlank(job: Job, shop: Shop): BlankPlan {
     };
   }
   const toPrepare = preparationsOf(blank);
-  const left = toPrepare.filter((p) => !job.prepared.includes(p));
+  const left = toPrepare.filter((p) => !prepared.includes(p));
   const shape = isRound(blank) ? roundFigures(blank) : isFlat(blank) ? flatFigures(blank) : [];
   return {
     terrace: 'blank',

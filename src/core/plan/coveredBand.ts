@@ -1,6 +1,6 @@
 import { exact, scaled, type Uncertain } from '../figures/uncertain';
-import { memoizeLast } from '../memo/memo';
 import { bestCone, coneOfBand, paperRadius, usableBand, type Band } from '../shapes/band';
+import type { Profile } from '../shapes/profile';
 import type { Hold } from '../shop/settings';
 import {
   circumferenceAt,
@@ -34,12 +34,19 @@ const within = (band: Band, limits: Band): Band => {
   return { topMm, footMm: Math.max(topMm, Math.min(band.footMm, limits.footMm)) };
 };
 
-/** The search does not depend on the band a person drags: while one is dragged it is not made again. */
-const usableOnce = memoizeLast(usableBand);
+/** The tallest band that lies flat. It does not depend on the band a person drags: a planner that remembers does not look for it again. */
+export const findUsable = ({ profile, topMm, footMm, toleranceMm }: UsableInput): Band =>
+  usableBand(profile, { topMm, footMm }, toleranceMm);
+
+export interface UsableInput {
+  readonly profile: Profile;
+  readonly topMm: number;
+  readonly footMm: number;
+  readonly toleranceMm: number;
+}
 
 /** Where paper lies on a shaped wall: the band asked for, else the tallest that lies flat, and the cone closest to it. */
-function shapedCover({ job, settings, measuredShape, shared }: RoundWrapPlan): CoveredBand {
-  const hold = job.wrap.hold ?? settings.defaults.hold;
+function shapedCover({ job, hold, measuredShape, shared, usable }: RoundWrapPlan): CoveredBand {
   const toleranceMm = CONTACT_MM[hold];
   const limits: Band = {
     topMm: Math.min(measuredShape.wall.topMm + shared.setbacks.topMm, measuredShape.wall.footMm - 2),
@@ -48,9 +55,9 @@ function shapedCover({ job, settings, measuredShape, shared }: RoundWrapPlan): C
       measuredShape.wall.footMm - shared.setbacks.footMm,
     ),
   };
-  const usable = usableOnce(measuredShape.profile, limits, toleranceMm);
+  const flat = usable({ profile: measuredShape.profile, ...limits, toleranceMm });
   const asked = job.wrap.band && within(job.wrap.band, limits);
-  const band = asked && asked.footMm - asked.topMm >= 5 ? asked : usable;
+  const band = asked && asked.footMm - asked.topMm >= 5 ? asked : flat;
   const cone = bestCone(measuredShape.profile, band);
   const paper = coneOfBand(cone, band);
   const circumference = (z: number): Uncertain => ({
@@ -62,7 +69,7 @@ function shapedCover({ job, settings, measuredShape, shared }: RoundWrapPlan): C
     top: circumference(band.topMm),
     foot: circumference(band.footMm),
     slant: lengthOfBand(measuredShape, paper.slantMm, asked !== null),
-    warp: { toleranceMm, usable, band, cone, chosen: asked !== null },
+    warp: { toleranceMm, usable: flat, band, cone, chosen: asked !== null },
     opensMm: 0,
   };
 }

@@ -7,6 +7,7 @@ import type { Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
 import { phraseText } from '../units/format';
 import { figureById, plan } from './plan';
+import { withPages } from './sheetPages';
 import { operationWords } from '../operations/words';
 import { contextOfPlan, preparationWords } from './operationWords';
 
@@ -117,7 +118,7 @@ describe('what the hands do', () => {
 
 describe('the sheet of two faces', () => {
   const job = jobs.find((j) => j.id === 'moon-and-star-ornaments') as Job;
-  const p = plan(job, shop);
+  const p = withPages(plan(job, shop));
   test('each piece carries its picture twice, each mirrored once', () => {
     const pictures = (p.sheet.pages[0]?.items ?? []).filter((i) => i.kind === 'picture');
     expect(pictures).toHaveLength(2 * (p.sheet.layout?.perSheet ?? 0));

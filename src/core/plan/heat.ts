@@ -2,24 +2,24 @@ import type { Figure, Finding } from '../figures/figure';
 import type { HeatBook } from '../heat/answer';
 import { chooseHeat, goodPiecesOf, provenFor, type ChosenHeat, type ProvenCounts } from '../heat/choose';
 import { heaterOf } from '../heat/heaters';
-import type { MatWork } from '../heat/heaterReach';
 import type { HeatQuestion, HeatSubject } from '../heat/question';
 import { roughTouchS } from '../heat/roughCooling';
 import { settableS } from '../heat/start';
 import type { Job } from '../job/job';
 import { pressCycle, type CycleTimes } from '../operations/cycle';
 import { preparations, USUAL_WASTE, type Waste } from '../operations/prepare';
-import { isFlat, isHandled, type Blank } from '../shop/blank';
+import { isFlat, type Blank } from '../shop/blank';
 import { sameSettings, type HeatSettings } from '../shop/heatSettings';
 import type { Operation } from '../shop/operation';
 import type { Press, PressHeater } from '../shop/press';
 import type { LogEntry } from '../shop/records';
 import type { Shop } from '../shop/shop';
+import type { Hold } from '../shop/settings';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, seconds } from '../units/quantity';
 import { equalFigures, reachFigures, settingFigures } from './heatFigures';
 import { reachFindings, settingFindings } from './heatFindings';
-import { loadFindings, loadFor, pieceOf, type HeatLoad } from './heatLoad';
+import { loadFindings, loadFor, type HeatLoad } from './heatLoad';
 import { matchFrom, matchOwn, type MatchSource } from './heatMatch';
 import { heatModel, type HeatModel } from './heatModel';
 import { loadFigure, modelFigures } from './heatModelFigures';
@@ -27,8 +27,7 @@ import { modelFindings } from './heatModelFindings';
 import { asking } from './heatQuestions';
 import { facesOf, subjectOf, type Setup } from './heatSubject';
 import { finding, type TerracePlan } from './terracePlan';
-import type { WrapPlan } from './wrap';
-import { edgeWay } from './wrapFlat';
+import type { ToPress } from './toPress';
 
 export interface HeatPlan extends TerracePlan<'heat'> {
   readonly press: Press | null;
@@ -46,48 +45,42 @@ export interface HeatPlan extends TerracePlan<'heat'> {
   readonly seamStep: Phrase;
 }
 
-/** What heat may know beyond job and shop. */
-export interface HeatExtra {
-  /** Good pieces behind each recipe, where the shop given does not hold its whole log. */
-  readonly proven?: ProvenCounts | undefined;
-  /** What was tried on this press, where the shop given does not hold its whole log. */
-  readonly tried?: readonly LogEntry[] | undefined;
-  /** Answers of the model found so far. Without it nothing is simulated, and all of it is wanted. */
-  readonly book?: HeatBook | undefined;
+export interface HeatInput {
+  readonly blank: Blank | null;
+  readonly wrap: ToPress | null;
+  readonly press: Press | null;
+  /** What a person set and how pieces are laid; the rest is found. */
+  readonly hand: Job['heat'];
+  readonly load: Job['load'];
+  readonly pieces: number;
+  readonly hold: Hold;
+  readonly facesWay: Job['wrap']['faces'];
+  readonly printedBehind: boolean;
+  readonly recipes: Shop['recipes'];
+  readonly presses: Shop['presses'];
+  readonly blanks: Shop['blanks'];
+  /** Good pieces behind each recipe; counted from the log where absent. */
+  readonly proven: ProvenCounts | undefined;
+  readonly log: readonly LogEntry[];
+  /** Entries of the log that say what was tried on this press. */
+  readonly tried: readonly LogEntry[];
+  /** Answers of the model found so far. Without them nothing is simulated, and all of it is wanted. */
+  readonly book: HeatBook;
 }
-
-/** What a wrap press has to heat: the widest of the wall, and how much of it is printed. */
-function matWork(wrap: WrapPlan, blank: Blank): MatWork | null {
-  if (!wrap.wall) return null;
-  const circumferenceMm = wrap.wall.widest.value;
-  const { round } = wrap;
-  const longest = round
-    ? Math.max(round.topArc.value, round.footArc.value) + round.lengthMm - round.closing.value
-    : circumferenceMm;
-  const printMm = Math.min(circumferenceMm, longest);
-  return { circumferenceMm, printMm, handled: isHandled(blank) };
-}
-
-/** What the seam method asks of the hands; a lap says which end lies on top. */
-const seamStep = (job: Job, wrap: WrapPlan): Phrase =>
-  wrap.seamMethod === 'lap'
-    ? say`The ${job.wrap.lapOver} end on top, its cut clean`
-    : say`${wrap.note.bench}`;
 
 /** All that is done to a piece: by hand before, at the press, and its cooling. */
 const operationsFor = (
-  job: Job,
-  shop: Shop,
   { settings, blank, press }: { settings: HeatSettings; blank: Blank; press: Press },
-  wrap: WrapPlan,
+  wrap: ToPress,
+  hold: Hold,
   times: CycleTimes,
   waste: Waste,
 ): readonly Operation[] => [
   ...preparations(settings, blank, press, {
     seamMethod: wrap.seamMethod,
-    hold: job.wrap.hold ?? shop.settings.defaults.hold,
-    bothFaces: (wrap.pattern?.faces.length ?? 1) > 1,
-    wrapped: isFlat(blank) && edgeWay(job, blank) === 'wrapped',
+    hold,
+    bothFaces: wrap.faces > 1,
+    wrapped: wrap.wrapped,
     waste,
   }),
   ...pressCycle(settings, press, times),
@@ -122,13 +115,11 @@ function timesOf(
 }
 
 interface Known {
-  readonly job: Job;
-  readonly shop: Shop;
+  readonly input: HeatInput;
   readonly blank: Blank;
   readonly press: Press;
   readonly heater: PressHeater | null;
-  readonly mat: MatWork | null;
-  readonly wrap: WrapPlan;
+  readonly wrap: ToPress;
 }
 
 interface Decided {
@@ -139,15 +130,15 @@ interface Decided {
 }
 
 /** Settings, load and what the model says of them. */
-function decide(k: Known, { proven, tried, book = {} }: HeatExtra): Decided {
-  const { job, shop, blank, press, heater, wrap, mat } = k;
-  const goodPieces = goodPiecesOf(proven, shop.log);
+function decide({ input, blank, press, heater, wrap }: Known): Decided {
+  const { book } = input;
+  const { mat, piece } = wrap;
+  const goodPieces = goodPiecesOf(input.proven, input.log);
   const choose = (moved?: Parameters<typeof chooseHeat>[7]) =>
-    chooseHeat(job, blank, press, heater, mat, shop.recipes, goodPieces, moved);
+    chooseHeat(input.hand, blank, press, heater, mat, input.recipes, goodPieces, moved);
   const first = choose();
-  const piece = pieceOf(blank, wrap, mat?.circumferenceMm ?? 0);
   if (!first || !piece) return { chosen: first, load: null, model: null, matched: null };
-  const load = loadFor(job, blank, press, heater, piece, first.proven);
+  const load = loadFor(input, blank, press, heater, piece, first.proven);
   const setup: Setup = {
     blank,
     press,
@@ -155,16 +146,16 @@ function decide(k: Known, { proven, tried, book = {} }: HeatExtra): Decided {
     piece,
     load: load.load,
     inEdge: load.bed?.inEdge ?? false,
-    faces: facesOf(job, wrap),
+    faces: facesOf(wrap.faces, input.printedBehind, input.facesWay),
     round: mat && { circumferenceMm: mat.circumferenceMm, printMm: mat.printMm },
   };
-  const subject = subjectOf(setup, tried ?? shop.log, shop.blanks);
+  const subject = subjectOf(setup, input.tried, input.blanks);
   const { chosen, wanted } = first.proven
     ? { chosen: first, wanted: [] }
     : started(choose, first, subject, book);
   const matched = first.proven
-    ? matchOwn(setup, chosen.settings, first.proven, shop)
-    : matchFrom(setup, shop, goodPieces);
+    ? matchOwn(setup, chosen.settings, first.proven, input)
+    : matchFrom(setup, input, goodPieces);
   const from = matched?.from ?? null;
   const model = heatModel(chosen, subject, { most: load.most, from }, book, wanted);
   return { chosen, load, model, matched };
@@ -213,34 +204,25 @@ const summaryOf = ({ settings: s }: ChosenHeat, load: HeatLoad | null): Phrase =
   return say`${celsius(s.platenC)} · ${seconds(s.dwellS)}${s.passes > 1 ? ` × ${s.passes}` : ''}${n > 1 ? ` · ${n} at once` : ''}`;
 };
 
-export function planHeat(
-  job: Job,
-  shop: Shop,
-  blank: Blank | null,
-  wrap: WrapPlan,
-  extra: HeatExtra = {},
-): HeatPlan {
-  const press = shop.presses.find((p) => p.id === job.pressId) ?? null;
+export function planHeat(input: HeatInput): HeatPlan {
+  const { blank, wrap, press } = input;
   const nothing = (summary: Phrase, findings: readonly Finding[]): HeatPlan => ({
     ...EMPTY,
     press,
     summary,
     findings,
   });
-  if (!blank || (wrap.wall === null && blank.shape.kind === 'round'))
+  if (!blank || !wrap || (!wrap.across && blank.shape.kind === 'round'))
     return nothing(say`after the blank`, []);
   if (!press)
     return nothing(say`press not chosen`, [
       finding('heat', 'none', 'blocker', say`Choose the press for this job.`),
     ]);
-  const mat = matWork(wrap, blank);
-  const need = mat && {
-    widestDiameterMm: mat.circumferenceMm / Math.PI,
-    tallMm: wrap.round?.height.value ?? 0,
-  };
-  const proven = provenFor(blank.id, press.id, shop.recipes, () => 0)?.recipe.load?.heaterId;
-  const heater = heaterOf(press, need, job.load.heaterId ?? proven ?? null);
-  const { chosen, load, model, matched } = decide({ job, shop, blank, press, heater, mat, wrap }, extra);
+  const { mat } = wrap;
+  const need = mat && { widestDiameterMm: mat.circumferenceMm / Math.PI, tallMm: wrap.tallMm ?? 0 };
+  const proven = provenFor(blank.id, press.id, input.recipes, () => 0)?.recipe.load?.heaterId;
+  const heater = heaterOf(press, need, input.load.heaterId ?? proven ?? null);
+  const { chosen, load, model, matched } = decide({ input, blank, press, heater, wrap });
   if (!chosen)
     return nothing(say`no settings known`, [
       finding(
@@ -252,17 +234,17 @@ export function planHeat(
     ]);
   const findings = [
     ...reachFindings(chosen, press, heater, wrap, blank),
-    ...loadFindings(load, press, job),
+    ...loadFindings(load, press, input.pieces),
     ...settingFindings(chosen, press, blank, model?.outcome ?? null, goodBefore(chosen, model)),
     ...modelFindings(chosen, model, press, load),
   ];
-  const closings = facesOf(job, wrap) === 'one then the other' ? 2 : 1;
+  const closings = facesOf(wrap.faces, input.printedBehind, input.facesWay) === 'one then the other' ? 2 : 1;
   const figures: readonly Figure[] = [
     ...settingFigures(chosen),
     ...reachFigures(chosen, closings),
     ...(model?.outcome
-      ? modelFigures(chosen, model, load, matched, job)
-      : [...equalFigures(chosen), ...(load ? [loadFigure(load, job, null)] : [])]),
+      ? modelFigures(chosen, model, load, matched, input.pieces)
+      : [...equalFigures(chosen), ...(load ? [loadFigure(load, input.pieces, null)] : [])]),
   ];
   return {
     terrace: 'heat',
@@ -277,13 +259,12 @@ export function planHeat(
     model,
     matched,
     operations: operationsFor(
-      job,
-      shop,
       { blank, press, settings: chosen.settings },
       wrap,
+      input.hold,
       timesOf(blank, chosen, load, model, closings),
       load?.load ?? USUAL_WASTE,
     ),
-    seamStep: seamStep(job, wrap),
+    seamStep: wrap.seamStep,
   };
 }

@@ -15,12 +15,11 @@ import {
 import { say } from '../units/phrase';
 import { celsius, count, degrees, mm, seconds } from '../units/quantity';
 import { finding } from './terracePlan';
-import type { WrapPlan } from './wrap';
+import type { ToPress } from './toPress';
 
 /** A flat press: does the platen hold the piece, and does it open far enough. */
-function platenFindings(press: FlatPress, wrap: WrapPlan, blank: Blank): Finding[] {
+function platenFindings(press: FlatPress, { trim: box }: ToPress, blank: Blank): Finding[] {
   const found: Finding[] = [];
-  const box = wrap.pattern?.trim;
   if (box) {
     const [short, long] = box.width < box.height ? [box.width, box.height] : [box.height, box.width];
     const [a, b] =
@@ -91,12 +90,12 @@ export function reachFindings(
   c: ChosenHeat,
   press: Press,
   heater: PressHeater | null,
-  wrap: WrapPlan,
+  wrap: ToPress,
   blank: Blank,
 ): Finding[] {
   if (isFlatPress(press)) return platenFindings(press, wrap, blank);
-  if (!wrap.round) return [];
-  const tall = wrap.round.height.value;
+  const { tallMm: tall, across: acrossMm } = wrap;
+  if (tall === null) return [];
   if (!isWrapPress(press)) {
     return tall > press.insideHeightMm
       ? [
@@ -109,10 +108,10 @@ export function reachFindings(
         ]
       : [];
   }
-  if (!wrap.wall || !heater) return [];
+  if (!acrossMm || !heater) return [];
   const found: Finding[] = [];
-  const across = wrap.wall.widest.value / Math.PI;
-  const tapersMm = across - wrap.wall.narrowest.value / Math.PI;
+  const across = acrossMm.widest;
+  const tapersMm = across - acrossMm.narrowest;
   if (across < heater.smallestDiameterMm || across > heater.largestDiameterMm) {
     found.push(
       finding(

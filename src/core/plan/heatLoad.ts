@@ -43,7 +43,11 @@ export interface HeatLoad {
 const USUAL_RACK = { widthMm: 380, depthMm: 320 };
 
 /** The piece a wrap makes of a blank: its heated face, and its size from above. */
-export function pieceOf(blank: Blank, wrap: WrapPlan, printMm: number): Piece | null {
+export function pieceOf(
+  blank: Blank,
+  wrap: Pick<WrapPlan, 'pattern' | 'wall' | 'round'>,
+  printMm: number,
+): Piece | null {
   if (isFlat(blank)) {
     if (!wrap.pattern) return null;
     const { trim } = mainFace(wrap.pattern);
@@ -82,7 +86,7 @@ function askOf(press: Press, piece: Piece): BedAsk | null {
 }
 
 export function loadFor(
-  job: Job,
+  job: Pick<Job, 'load' | 'pieces'>,
   blank: Blank,
   press: Press,
   heater: PressHeater | null,
@@ -110,7 +114,7 @@ export function loadFor(
 }
 
 /** What is wrong with a load, and what to watch. */
-export function loadFindings(l: HeatLoad | null, press: Press, job: Job): readonly Finding[] {
+export function loadFindings(l: HeatLoad | null, press: Press, pieces: number): readonly Finding[] {
   if (!l || (!isFlatPress(press) && !isOven(press))) return [];
   const found: Finding[] = [];
   const { bed, load, most } = l;
@@ -141,7 +145,7 @@ export function loadFindings(l: HeatLoad | null, press: Press, job: Job): readon
         say`It reaches into the cooler edge of the platen: its rim decides the time.`,
       ),
     );
-  if (bed && isOven(press) && most > 0 && job.pieces > 1)
+  if (bed && isOven(press) && most > 0 && pieces > 1)
     found.push(
       finding(
         'heat',

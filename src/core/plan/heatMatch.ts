@@ -8,6 +8,8 @@ import type { Recipe } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { caseOf, nominalOf, sameCoating, type Setup } from './heatSubject';
 
+type MatchShop = Pick<Shop, 'recipes' | 'presses' | 'blanks'>;
+
 /** A proven recipe for something near: another press for this blank, or another blank of its coating. */
 export interface MatchSource {
   readonly recipe: Recipe;
@@ -17,7 +19,7 @@ export interface MatchSource {
   readonly from: { readonly load: HeatCase; readonly settings: HeatSettings };
 }
 
-function sourceOf(recipe: Recipe, s: Setup, shop: Shop, goodPieces: number): MatchSource | null {
+function sourceOf(recipe: Recipe, s: Setup, shop: MatchShop, goodPieces: number): MatchSource | null {
   const press = shop.presses.find((p) => p.id === recipe.pressId);
   const blank = recipe.blankId === s.blank.id ? s.blank : shop.blanks.find((b) => b.id === recipe.blankId);
   if (!press || !blank || !sameCoating(blank, s.blank)) return null;
@@ -40,7 +42,7 @@ export function matchOwn(
   s: Setup,
   settings: HeatSettings,
   { recipe, goodPieces }: ProvenRecipe,
-  shop: Shop,
+  shop: MatchShop,
 ): MatchSource | null {
   const own = sourceOf(recipe, s, shop, goodPieces);
   const same =
@@ -51,7 +53,11 @@ export function matchOwn(
 }
 
 /** The nearest proven recipe: this blank on another press first, then another blank on this press, then most pieces. */
-export function matchFrom(s: Setup, shop: Shop, goodPieces: (recipe: Recipe) => number): MatchSource | null {
+export function matchFrom(
+  s: Setup,
+  shop: MatchShop,
+  goodPieces: (recipe: Recipe) => number,
+): MatchSource | null {
   const near = (r: Recipe): number => (r.blankId === s.blank.id ? 2 : r.pressId === s.press.id ? 1 : 0);
   const sources = shop.recipes
     .filter((r) => r.blankId !== s.blank.id || r.pressId !== s.press.id)

@@ -5,7 +5,6 @@ import type { Peel } from '../shop/heatSettings';
 import type { Spread } from '../heat/fit';
 import type { MatchChange } from '../heat/match';
 import type { HeatOutcome } from '../heat/outcome';
-import type { Job } from '../job/job';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, count, mm, ratio, seconds, word } from '../units/quantity';
 import type { HeatLoad } from './heatLoad';
@@ -93,9 +92,9 @@ function peakFigure(o: HeatOutcome): Figure {
 }
 
 /** How many go in together; known before anything has been simulated. */
-export function loadFigure(load: HeatLoad, job: Job, model: HeatModel | null): Figure {
+export function loadFigure(load: HeatLoad, pieces: number, model: HeatModel | null): Figure {
   const n = load.load.piecesAtOnce;
-  const loads = Math.ceil(job.pieces / n);
+  const loads = Math.ceil(pieces / n);
   const alone = model?.loads.find((x) => x.pieces === 1);
   const one = n > 1 && alone ? say`one alone ${seconds(alone.dwellS)}; ` : say``;
   return figure({
@@ -103,7 +102,7 @@ export function loadFigure(load: HeatLoad, job: Job, model: HeatModel | null): F
     label: 'At once',
     quantity: count(n, 'piece'),
     origin: load.byHand.includes('piecesAtOnce') ? 'measured' : 'calculated',
-    working: say`${one}${count(loads, 'load')} for ${count(job.pieces, 'piece')}, ${String(load.most)} would fit`,
+    working: say`${one}${count(loads, 'load')} for ${count(pieces, 'piece')}, ${String(load.most)} would fit`,
   });
 }
 
@@ -204,7 +203,7 @@ export function modelFigures(
   model: HeatModel,
   load: HeatLoad | null,
   matched: MatchSource | null,
-  job: Job,
+  pieces: number,
 ): readonly Figure[] {
   const o = model.outcome;
   if (!o) return [];
@@ -213,7 +212,7 @@ export function modelFigures(
     ...doseFigures(o),
     peakFigure(o),
     ...facesFigure(o),
-    ...(load ? [loadFigure(load, job, model)] : []),
+    ...(load ? [loadFigure(load, pieces, model)] : []),
     ...matchFigure(model, matched, chosen),
     ...touchFigures(o, chosen.settings.peel),
   ];

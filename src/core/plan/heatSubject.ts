@@ -15,7 +15,6 @@ import { isFlatPress, isOven, type Press, type PressHeater, type PressTiming } f
 import type { LogEntry } from '../shop/records';
 import { standing } from '../shop/standing';
 import type { Piece } from './heatLoad';
-import type { WrapPlan } from './wrap';
 
 const ROOM_C = 22;
 /** Transfer paper where nothing says, mm. */
@@ -38,10 +37,9 @@ export interface Setup {
 }
 
 /** Which faces are pressed, and how. A back that nothing is printed on needs no heat. */
-export function facesOf(job: Job, wrap: WrapPlan): HeatCase['faces'] {
-  const printedBehind = job.art.layers.some((l) => l.on !== 'front');
-  if ((wrap.pattern?.faces.length ?? 1) < 2 || !printedBehind) return 'one';
-  return job.wrap.faces === 'one then the other' ? 'one then the other' : 'together';
+export function facesOf(faces: number, printedBehind: boolean, way: Job['wrap']['faces']): HeatCase['faces'] {
+  if (faces < 2 || !printedBehind) return 'one';
+  return way === 'one then the other' ? 'one then the other' : 'together';
 }
 
 const kindOf = (p: Press): HeatCase['kind'] => (isOven(p) ? 'oven' : isFlatPress(p) ? 'flat' : 'wrap');

@@ -15,18 +15,8 @@ const MOST_RINGS = 16;
 /** Adding 0 turns −0 into 0, which JSON could not keep. */
 const tenth = (v: number): number => Math.round(v * 10) / 10 + 0;
 
-const seen = new WeakMap<Pattern, SeenFace>();
-
-/** The face that is looked at, with its own outline and what is cut out of it; made once for a pattern. */
+/** The face that is looked at, with its own outline and what is cut out of it. */
 export function seenFace(pattern: Pattern): SeenFace {
-  const known = seen.get(pattern);
-  if (known) return known;
-  const made = drawnFace(pattern);
-  seen.set(pattern, made);
-  return made;
-}
-
-function drawnFace(pattern: Pattern): SeenFace {
   const face = mainFace(pattern);
   const box = boundsOfContour(face.trim);
   const rings = [face.trim, ...face.exclusionZones.map((z) => z.contour)]
@@ -70,10 +60,12 @@ function placesInLoads(runs: readonly RunWithState[]): ReadonlyMap<number, numbe
 const MOST_LAID = 300;
 
 /** Where the pieces lay in platen, rack or mat; null where it cannot be said. */
-export function layOf(heat: HeatPlan, wrap: WrapPlan, runs: readonly RunWithState[]): Lay | null {
-  const { pattern } = wrap;
-  if (!pattern || !heat.load || !heat.press) return null;
-  const face = seenFace(pattern);
+export function layOf(
+  heat: HeatPlan,
+  { pattern, face }: { readonly pattern: Pattern | null; readonly face: SeenFace | null },
+  runs: readonly RunWithState[],
+): Lay | null {
+  if (!pattern || !face || !heat.load || !heat.press) return null;
   const { bed } = heat.load;
   if (bed) {
     const faceDown = heat.load.load.heatedFrom === 'blank';
@@ -116,7 +108,7 @@ export function layOf(heat: HeatPlan, wrap: WrapPlan, runs: readonly RunWithStat
 const STEP_MM = 1;
 
 /** Where along a wrap no closing heats it, mm from its left end; null where the press is no wrap press. */
-export function heaterGaps(heat: HeatPlan, wrap: WrapPlan): readonly Gap[] | null {
+export function heaterGaps(heat: HeatPlan, wrap: Pick<WrapPlan, 'pattern' | 'wall'>): readonly Gap[] | null {
   const { heater, chosen } = heat;
   const { pattern, wall } = wrap;
   if (!heater || !chosen || !pattern || !wall) return null;

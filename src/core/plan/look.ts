@@ -10,23 +10,21 @@ import { changesBetween } from '../look/history';
 import type { Gap } from '../look/places';
 import { NONE_CONFIRMED, withConfirmed, type ConfirmedCounts } from '../look/shopTable';
 import { tallyOf, type JobTally } from '../look/tally';
-import { createLru } from '../memo/memo';
 import { dwellsS, lastThroughAt } from '../run/run';
 import { listOf } from '../run/chain';
 import type { RunWithState } from '../run/pieces';
 import { sameSettings, type HeatSettings } from '../shop/heatSettings';
 import type { Lay, LogEntry, SeenFace } from '../shop/records';
-import { printerOf } from '../shop/settings';
-import type { Shop } from '../shop/shop';
 import { standing } from '../shop/standing';
 import { say } from '../units/phrase';
 import { count, ratio } from '../units/quantity';
 import type { HeatPlan } from './heat';
 import { asking, placesFor } from './heatQuestions';
-import { heaterGaps, layOf, seenFace } from './lay';
+import { heaterGaps, layOf } from './lay';
 import { planChange, type OneChange } from './lookChange';
 import type { PressPlan } from './press';
 import { finding, type TerracePlan } from './terracePlan';
+import type { Pattern } from '../wrap/pattern';
 import type { WrapPlan } from './wrap';
 
 export interface LookPlan extends TerracePlan<'look'> {
@@ -53,15 +51,23 @@ export interface LookPlan extends TerracePlan<'look'> {
   readonly unlogged: { readonly good: number; readonly spoiled: number };
 }
 
-/** What a look may know beyond job and shop. */
-export interface LookExtra {
-  /** What the job's entries add up to, where the shop given holds only the newest of them. */
-  readonly tally?: JobTally | undefined;
-  /** Entries of this blank and others of its coating on this press. */
-  readonly tried?: readonly LogEntry[] | undefined;
-  /** Causes the shop settled on; counted from its log where absent. */
-  readonly confirmed?: ConfirmedCounts | undefined;
-  readonly book?: HeatBook | undefined;
+export interface LookInput {
+  readonly look: Job['look'];
+  /** This job's entries that count, newest first. */
+  readonly entries: readonly LogEntry[];
+  /** What all of the job's entries add up to, where those given are only the newest of them. */
+  readonly tally: JobTally | undefined;
+  /** Entries of this blank on this press that count, newest first. */
+  readonly tried: readonly LogEntry[];
+  readonly confirmed: ConfirmedCounts;
+  readonly book: HeatBook;
+  readonly pattern: Pattern | null;
+  readonly face: SeenFace | null;
+  readonly wall: WrapPlan['wall'];
+  readonly heat: HeatPlan;
+  readonly press: PressPlan;
+  readonly paperName: string;
+  readonly printerName: string;
 }
 
 const DAY_MS = 24 * 3600_000;
@@ -69,8 +75,8 @@ const DAY_MS = 24 * 3600_000;
 const PAUSE_MS = 12 * 60_000;
 
 /** Whether the pieces marked came out first after a pause; null where their load is not known. */
-function cameFirst(job: Job, runs: readonly RunWithState[]): boolean | null {
-  const numbers = new Set(job.look.marks.flatMap((m) => (m.piece === null ? [] : [m.piece])));
+function cameFirst(look: Job['look'], runs: readonly RunWithState[]): boolean | null {
+  const numbers = new Set(look.marks.flatMap((m) => (m.piece === null ? [] : [m.piece])));
   if (numbers.size === 0) return null;
   for (const { state } of [...runs].reverse()) {
     const loads = listOf(state.loads);
@@ -109,8 +115,8 @@ function outcomeAt(
 }
 
 interface Around {
-  readonly job: Job;
-  readonly shop: Shop;
+  readonly look: Job['look'];
+  readonly printer: string;
   readonly heat: HeatPlan;
   readonly press: PressPlan;
   readonly face: SeenFace | null;
@@ -122,8 +128,8 @@ interface Around {
 }
 
 function contextOf({
-  job,
-  shop,
+  look,
+  printer,
   heat,
   press,
   face,
@@ -133,12 +139,11 @@ function contextOf({
   paperName,
   outcome,
 }: Around): LookContext {
-  const { lot } = job.look;
+  const { lot } = look;
   const readAt = heat.press?.checks.at(-1)?.at ?? null;
   // Counted to when the pieces came out: a plan must not change by the clock alone.
   const last = press.runs.at(-1);
   const at = last ? (lastThroughAt(last.state) ?? last.run.startedAt) : (mine[0]?.at ?? readAt ?? 0);
-  const printer = printerOf(shop.settings, job.sheet.printerId).name;
   return {
     ...NOTHING_KNOWN,
     face: face && { widthMm: face.widthMm, heightMm: face.heightMm, wrap: face.form !== 'flat' },
@@ -150,24 +155,28 @@ function contextOf({
     paperUsual:
       !lastGood || lastGood.paperName === '' || paperName === '' ? null : lastGood.paperName === paperName,
     printerUsual: !lastGood || lastGood.printerName === '' ? null : lastGood.printerName === printer,
-    firstLoad: cameFirst(job, press.runs),
+    firstLoad: cameFirst(look, press.runs),
   };
 }
 
-/** Weighing draws some thousand tables: an answer stands until what it hangs on is another. */
-const ranks = createLru<string, readonly CauseShare[]>(24);
-function ranked(e: Evidence, confirmed: ConfirmedCounts): readonly CauseShare[] {
-  if (e.faults.length === 0) return [];
-  const key = JSON.stringify([e, confirmed]);
-  const known = ranks.get(key);
-  if (known) return known;
-  const made = rankCauses(e, confirmed);
-  ranks.set(key, made);
-  return made;
+export interface RankInput {
+  readonly evidence: Evidence;
+  readonly confirmed: ConfirmedCounts;
 }
 
+export interface Ranked {
+  readonly ranked: readonly CauseShare[];
+  readonly questions: readonly NextQuestion[];
+}
+
+/** The causes of what is marked, likeliest first, and what to ask next. Weighing draws some thousand tables. */
+export const rankEvidence = ({ evidence, confirmed }: RankInput): Ranked => ({
+  ranked: evidence.faults.length === 0 ? [] : rankCauses(evidence, confirmed),
+  questions: nextQuestions(evidence, confirmed),
+});
+
 /** Causes settled on in some entries. */
-const confirmedIn = (entries: readonly LogEntry[]): ConfirmedCounts =>
+export const confirmedIn = (entries: readonly LogEntry[]): ConfirmedCounts =>
   entries.reduce(
     (counts, e) => (e.cause ? withConfirmed(counts, e.cause, faultsOf(e.marks)) : counts),
     NONE_CONFIRMED,
@@ -192,9 +201,9 @@ const sameAsSet = (e: LogEntry, heat: HeatPlan): boolean =>
   JSON.stringify(e.settings) === JSON.stringify(heat.chosen?.settings);
 
 /** Two settings changed at once tell nothing of either. */
-function twoChanges(job: Job, heat: HeatPlan, last: HeatSettings | null): readonly Finding[] {
+function twoChanges(look: Job['look'], heat: HeatPlan, last: HeatSettings | null): readonly Finding[] {
   const next = heat.chosen?.settings;
-  if (!last || !next || job.look.next === null) return [];
+  if (!last || !next || look.next === null) return [];
   const differ = changesBetween(last, next);
   if (differ.length < 2) return [];
   const lines = differ.flatMap((d, i) => (i === 0 ? d : [', ', ...d]));
@@ -208,31 +217,45 @@ function twoChanges(job: Job, heat: HeatPlan, last: HeatSettings | null): readon
   ];
 }
 
-export function planLook(
-  job: Job,
-  shop: Shop,
-  { wrap, heat, press, paperName }: { wrap: WrapPlan; heat: HeatPlan; press: PressPlan; paperName: string },
-  extra: LookExtra = {},
-): LookPlan {
-  const entries = standing(shop.log.filter((e) => e.jobId === job.id)).toSorted((a, b) => b.at - a.at);
-  const mine = standing(extra.tried ?? shop.log)
-    .filter((e) => e.blankId === job.blankId && e.pressId === job.pressId)
+/** Entries of one job that count, newest first. */
+export const entriesOf = ({
+  log,
+  jobId,
+}: {
+  readonly log: readonly LogEntry[];
+  readonly jobId: string;
+}): readonly LogEntry[] => standing(log.filter((e) => e.jobId === jobId)).toSorted((a, b) => b.at - a.at);
+
+/** Entries of a blank on a press that count, newest first. */
+export const triedOn = ({
+  log,
+  blankId,
+  pressId,
+}: {
+  readonly log: readonly LogEntry[];
+  readonly blankId: string | null;
+  readonly pressId: string | null;
+}): readonly LogEntry[] =>
+  standing(log)
+    .filter((e) => e.blankId === blankId && e.pressId === pressId)
     .toSorted((a, b) => b.at - a.at);
+
+/** `rank` weighs the evidence; a planner that remembers gives one that does so only for new evidence. */
+export function planLook(input: LookInput, rank: (r: RankInput) => Ranked): LookPlan {
+  const { look, entries, tried: mine, confirmed, book, pattern, face, wall, heat, press } = input;
   const good = mine.filter((e) => e.verdict === 'good' && e.good > 0);
   const lastGood = good.find((e) => sameAsSet(e, heat)) ?? good[0] ?? null;
-  const face = wrap.pattern && seenFace(wrap.pattern);
-  const gaps = heaterGaps(heat, wrap);
-  const book = extra.book ?? {};
-  const pressed = press.last?.settings ?? job.look.pressed ?? heat.chosen?.settings ?? null;
+  const gaps = heaterGaps(heat, { pattern, wall });
+  const pressed = press.last?.settings ?? look.pressed ?? heat.chosen?.settings ?? null;
   const { outcome, wanted: asked } = outcomeAt(heat, pressed, book);
+  const { paperName, printerName: printer } = input;
   const evidence = evidenceOf(
-    job.look,
-    contextOf({ job, shop, heat, press, face, gaps, lastGood, mine, paperName, outcome }),
+    look,
+    contextOf({ look, printer, heat, press, face, gaps, lastGood, mine, paperName, outcome }),
   );
-  const confirmed = extra.confirmed ?? confirmedIn(standing(shop.log));
-  const list = ranked(evidence, confirmed);
-  const { change, wanted } = planChange(job, heat, pressed, list, book);
-  const tally = extra.tally ?? tallyOf(entries);
+  const { ranked: list, questions } = rank({ evidence, confirmed });
+  const { change, wanted } = planChange(look, heat, pressed, list, book);
+  const tally = input.tally ?? tallyOf(entries);
   const cameOut = press.good + press.spoiled > 0;
   const total = tally.good + tally.spoiled;
   return {
@@ -262,17 +285,17 @@ export function planLook(
       ...(cameOut && total === 0
         ? [finding('look', 'none', 'info', say`Look it over, then write it in the log.`)]
         : []),
-      ...twoChanges(job, heat, pressed),
+      ...twoChanges(look, heat, pressed),
     ],
     evidence,
     ranked: list,
-    questions: nextQuestions(evidence, confirmed),
+    questions,
     change,
     wanted: [...asked, ...wanted],
     pressed,
     face,
     gaps,
-    lay: layOf(heat, wrap, press.runs),
+    lay: layOf(heat, { pattern, face }, press.runs),
     keptDwellS: keptOf(press.runs)?.keptS ?? null,
     lastGood,
     tried: mine,

@@ -134,13 +134,13 @@ function remedyOf(cause: CauseId | null, verdict: Job['look']['verdict']): Remed
  * the pieces were pressed with: a change already set for the next pressing is not added to again.
  */
 export function planChange(
-  job: Job,
+  look: Job['look'],
   heat: HeatPlan,
   s: HeatSettings | null,
   ranked: readonly CauseShare[],
   book: HeatBook,
 ): ChangePlan {
-  const { verdict, cause: settled } = job.look;
+  const { verdict, cause: settled } = look;
   const cause = settled ?? ranked[0]?.cause ?? null;
   const remedy = remedyOf(cause, verdict);
   if (!s || remedy === null) return { change: null, wanted: [] };
@@ -162,7 +162,7 @@ export function planChange(
     kind: 'change',
     subject: heat.model.subject,
     settings: s,
-    ask: { verdict: more ? 'under' : 'over', pieces: Math.max(1, job.look.spoiled ?? 1) },
+    ask: { verdict: more ? 'under' : 'over', pieces: Math.max(1, look.spoiled ?? 1) },
   };
   const answer = book[heatKey(question)];
   if (answer?.kind !== 'change') return { change: waiting(cause, more), wanted: [question] };

@@ -9,7 +9,7 @@ import type { Tape } from '../readings/surface';
 import { formOf } from '../shapes/round';
 import type { Problem } from '../basics/result';
 import { isFlat, isRound, type Blank } from '../shop/blank';
-import type { Shop } from '../shop/shop';
+import type { Settings } from '../shop/settings';
 import { say, type Phrase } from '../units/phrase';
 import { count, fineMm, mm } from '../units/quantity';
 import { shapeFindings } from './consistency';
@@ -33,17 +33,6 @@ export interface MeasurePlan extends TerracePlan<'measure'> {
   readonly measuredShape: MeasuredShape | null;
   /** Right round the middle of a round wall. */
   readonly circumference: Uncertain | null;
-}
-
-function tapeOf(shop: Shop, paperMm: number): Tape {
-  const { tape, units } = shop.settings;
-  return {
-    thicknessMm: tape.thicknessMm,
-    finestMm: tape.finestMm,
-    stringMm: tape.stringMm,
-    inchDenominator: units.inchDenominator,
-    paperMm,
-  };
 }
 
 function howTaken(p: PlaceReadings): Phrase {
@@ -253,7 +242,19 @@ function readPlaces(
   );
 }
 
-export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: number): MeasurePlan {
+export interface MeasureInput {
+  readonly blank: Blank | null;
+  readonly readings: Job['readings'];
+  readonly stations: Job['stations'];
+  /** The wrap is asked for as a cone. */
+  readonly asCone: boolean;
+  readonly tape: Settings['tape'];
+  readonly inchDenominator: number;
+  readonly paperMm: number;
+}
+
+export function planMeasure(input: MeasureInput): MeasurePlan {
+  const { blank, readings, stations, paperMm } = input;
   const nothing = {
     terrace: 'measure' as const,
     progress: 'todo' as const,
@@ -262,11 +263,11 @@ export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: 
     circumference: null,
   };
   if (!blank) return { ...nothing, summary: say`after the blank`, findings: [], places: [] };
-  const tape = tapeOf(shop, paperMm);
+  const tape: Tape = { ...input.tape, inchDenominator: input.inchDenominator, paperMm };
   const named = (id: string): id is Place => (PLACES as readonly string[]).includes(id);
   const readingsAt = (id: string) =>
-    named(id) ? job.readings[id] : (job.stations.find((s) => s.id === id)?.readings ?? []);
-  const places = readPlaces(blank, job.stations, readingsAt, tape);
+    named(id) ? readings[id] : (stations.find((s) => s.id === id)?.readings ?? []);
+  const places = readPlaces(blank, stations, readingsAt, tape);
   const made = isRound(blank)
     ? measuredRound(blank.shape, places)
     : isFlat(blank)
@@ -282,7 +283,7 @@ export function planMeasure(job: Job, shop: Shop, blank: Blank | null, paperMm: 
     };
   const measuredShape: MeasuredShape = made.value;
   findings.push(
-    ...shapeFindings(measuredShape, places, blank, job.wrap.form === 'cone'),
+    ...shapeFindings(measuredShape, places, blank, input.asCone),
     ...missingFindings(places, blank),
   );
   const taken = places.filter((p) => p.value !== null).length;

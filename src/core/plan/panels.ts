@@ -1,6 +1,7 @@
 import { boundsOf } from '../geometry/plane';
 import { fnv32, keyOf } from '../memo/key';
-import type { ArtPlan } from './art';
+import type { ArtBoard, PlacedLayer } from '../art/placedLayers';
+import type { Art } from '../job/art';
 import type { Job } from '../job/job';
 import { cutIntoPanels, type PanelRequest, type Panels } from '../sheet/panels';
 import { roomMm } from '../sheet/layout';
@@ -13,9 +14,16 @@ import type { Pattern } from '../wrap/pattern';
 /** Gaps between pictures narrower than this are not worth a join, mm. */
 const LEAST_GAP_MM = 6;
 
+/** The art that joins run through. */
+export interface ArtOnPanels {
+  readonly art: Art;
+  readonly board: ArtBoard;
+  readonly placedLayers: readonly PlacedLayer[];
+}
+
 /** Stretches along a straight wrap that no picture covers. */
-function gapsOf(art: ArtPlan, pattern: Pattern): PanelRequest['gaps'] {
-  if (art.board?.bend) return [];
+function gapsOf(art: ArtOnPanels | null, pattern: Pattern): PanelRequest['gaps'] {
+  if (!art || art.board.bend) return [];
   const { whole } = pattern;
   const spans = art.placedLayers
     .flatMap((l) => (l.kind === 'picture' ? [boundsOf(l.transform.corners)] : [l.set.box]))
@@ -35,9 +43,9 @@ export interface PanelPlan extends Panels {
 }
 
 /** How to lay and tape panels, in order. */
-function stepsOf(p: Panels, job: Job): readonly Phrase[] {
+function stepsOf(p: Panels, join: Job['sheet']['panels']['join']): readonly Phrase[] {
   const n = p.panels.length;
-  const hidden = job.sheet.panels.join === 'hidden';
+  const hidden = join === 'hidden';
   const bare = p.joins.every((j) => j.bare);
   const grid = p.columns > 1 && p.rows > 1;
   const toward = grid ? 'row by row, left to right' : p.columns > 1 ? 'left to right' : 'top to bottom';
@@ -58,29 +66,29 @@ function stepsOf(p: Panels, job: Job): readonly Phrase[] {
   ];
 }
 
-/** The panels a wrap is cut into for one paper; null where that cannot be. */
+/** The panels a wrap is cut into for one paper; null where that cannot be. Without art, as far as its size decides them. */
 export function panelPlan(
-  job: Job,
+  asked: Job['sheet']['panels'],
   pattern: Pattern,
-  art: ArtPlan,
+  art: ArtOnPanels | null,
   paper: Paper,
   printer: Printer,
 ): PanelPlan | null {
-  const { overlapMm, join, joins } = job.sheet.panels;
-  const madeFor = [job.art, pattern.whole, paper.widthMm, paper.heightMm, overlapMm];
-  const forArt = keyOf(madeFor);
+  const { overlapMm, join, joins } = asked;
+  const madeFor = [art?.art ?? null, pattern.whole, paper.widthMm, paper.heightMm, overlapMm];
+  const forArt = art ? keyOf(madeFor) : '';
   // Joins that were stored under the shorter key of before are still joins for this art.
-  const before = fnv32(madeFor);
+  const before = art ? fnv32(madeFor) : '';
   const panels = cutIntoPanels({
     whole: pattern.whole,
     rooms: roomMm({ paper, marginsMm: printer.marginsMm }),
     overlapMm,
     join,
-    found: joins.map((j) => (j.forArt === before ? { ...j, forArt } : j)),
+    found: (art ? joins : []).map((j) => (j.forArt === before ? { ...j, forArt } : j)),
     forArt,
     gaps: gapsOf(art, pattern),
   });
-  return panels && { ...panels, forArt, steps: stepsOf(panels, job) };
+  return panels && { ...panels, forArt, steps: stepsOf(panels, join) };
 }
 
 export const panelsSummary = (p: PanelPlan): Phrase => say`${count(p.panels.length, 'panel')} a piece`;

@@ -15,6 +15,7 @@ import { newJob, type Job, type Reading } from '../job/job';
 import { SEAM_METHODS } from '../shop/settings';
 import type { Shop } from '../shop/shop';
 import { phraseText } from '../units/format';
+import { improvementsOf } from './improvements';
 import { allFindings, figureById, plan, currentStep } from './plan';
 import { preparationWords } from './operationWords';
 
@@ -77,7 +78,7 @@ describe('a worked tumbler, by hand', () => {
     expect(value('heat.cover')).toBeCloseTo((203 / circumference) * 360, 9);
   });
   test('which reading to improve is named', () => {
-    const improve = figureById(plan(JOB, shop), 'wrap.long')?.improve ?? [];
+    const improve = improvementsOf(figureById(plan(JOB, shop), 'wrap.long') ?? {});
     // Two readings at each end, in sixteenths and in whole millimetres: the printer and the readings weigh alike.
     expect(improve.map((i) => i.label)).toContain('print scale');
     const shares = improve.map((i) => i.share);

@@ -4,17 +4,14 @@ import { heaterReach, type HeaterReach } from '../heat/heaterReach';
 import type { Job } from '../job/job';
 import { ofStage, plannedS, spreadS, suppliesOf, type Operation } from '../shop/operation';
 import { dwellsS } from '../run/run';
-import { blanksLeft, isOn, jobPieces, runsOf, type Reprint, type RunWithState } from '../run/pieces';
-import type { Blank } from '../shop/blank';
+import { blanksLeft, isOn, jobPieces, type Reprint, type RunWithState } from '../run/pieces';
 import { profileAt } from '../shapes/profile';
 import { nominalProfile, wallOf } from '../shapes/round';
 import { isWrapPress, type WrapPress } from '../shop/press';
 import { heaterOf } from '../heat/heaters';
 import type { Run, RunPiece } from '../shop/run';
-import type { Shop } from '../shop/shop';
 import { say } from '../units/phrase';
 import { count, seconds } from '../units/quantity';
-import type { HeatPlan } from './heat';
 import { finding, type TerracePlan } from './terracePlan';
 
 export interface PressPlan extends TerracePlan<'press'> {
@@ -41,7 +38,7 @@ export interface PressPlan extends TerracePlan<'press'> {
 }
 
 /** The pieces of a job: those of its names list, or as many alike as it says. */
-export const piecesOfJob = (job: Job, named: readonly NamedPiece[]): readonly RunPiece[] =>
+export const piecesOfJob = (job: Pick<Job, 'pieces'>, named: readonly NamedPiece[]): readonly RunPiece[] =>
   named.length > 0
     ? named.map((p) => ({ number: p.number, name: p.label }))
     : Array.from({ length: job.pieces }, (_, i) => ({ number: i + 1, name: '' }));
@@ -110,17 +107,22 @@ function heaterReachOfRun(run: Run, measuredMm: number | null): HeaterReach | nu
   );
 }
 
-export function planPress(
-  job: Job,
-  shop: Shop,
-  blank: Blank | null,
-  circumferenceMm: number | null,
-  heat: HeatPlan,
-  named: readonly NamedPiece[],
-): PressPlan {
+export interface PressInput {
+  /** Pieces of the job where no list names them. */
+  readonly jobPieces: number;
+  readonly named: readonly NamedPiece[];
+  /** All runs of this job, oldest first. */
+  readonly runs: readonly RunWithState[];
+  /** All that is done to a piece; none until blank, press and settings are known. */
+  readonly operations: readonly Operation[];
+  readonly atOnce: number;
+  readonly circumferenceMm: number | null;
+}
+
+export function planPress(input: PressInput): PressPlan {
+  const { runs, operations, atOnce, circumferenceMm } = input;
   const shared = { terrace: 'press' as const };
-  const runs = runsOf(shop.runs, job.id);
-  const all = piecesOfJob(job, named);
+  const all = piecesOfJob({ pieces: input.jobPieces }, input.named);
   const { good, spoiled, left: toPress, free, reprints } = jobPieces(all, runs);
   const left = toPress.length;
   const running = runs.find(isOn)?.run ?? null;
@@ -140,10 +142,9 @@ export function planPress(
     runHeaterReach: running && heaterReachOfRun(running, circumferenceMm),
   };
   // Pieces already pressed count even where nothing more can be pressed yet.
-  if (!blank || !heat.press || !heat.chosen) return { ...done, cycle: [], figures: [], findings: [] };
-  const cycle = ofStage(heat.operations, 'press');
+  if (operations.length === 0) return { ...done, cycle: [], figures: [], findings: [] };
+  const cycle = ofStage(operations, 'press');
   const each = plannedS(cycle);
-  const atOnce = heat.load?.load.piecesAtOnce ?? 1;
   const loads = Math.ceil(left / atOnce);
   const hands = plannedS(cycle, 'hands');
   const [least, most] = spreadS(cycle);
@@ -187,7 +188,7 @@ export function planPress(
         working: say`${String(loads)} × ${seconds(each)}, one after the other`,
         inputs: ['press.each', 'press.left'],
       }),
-      ...prepareFigures(heat.operations, left),
+      ...prepareFigures(operations, left),
       ...dwellFigure(runs),
     ],
     findings,

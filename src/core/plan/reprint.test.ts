@@ -6,7 +6,6 @@ import type { RunEvent } from '../shop/run';
 import { newRun } from './newRun';
 import { plan } from './plan';
 import { printPackageOf } from './printPackage';
-import { printedArt } from './sheet';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const named = jobs.find((j) => j.art.names !== null && j.art.names.rows.length > 2) as Job;
@@ -50,7 +49,7 @@ test('spoiled pieces are a list of their own; printed again they keep their name
     ...named,
     art: { ...named.art, names: names && { ...names, rows: names.rows.slice(1, 2) } },
   };
-  const { placedLayers } = printedArt(again, art);
+  const placedLayers = reprinted.sheet.toDraw?.jobs[0]?.placedLayers;
   expect(placedLayers).toEqual(plan(alone, shopWith).art.placedLayers);
   expect(placedLayers).not.toEqual(art.placedLayers);
 });

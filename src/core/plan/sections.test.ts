@@ -8,6 +8,7 @@ import type { SeamMethod } from '../shop/settings';
 import type { Shop } from '../shop/shop';
 import { phraseText } from '../units/format';
 import { figureById, plan, type Plan } from './plan';
+import { withPages } from './sheetPages';
 import { preparationWords } from './operationWords';
 
 /** Terrace by terrace: what each says for a job a person would bring. Expected values are worked by hand. */
@@ -223,7 +224,7 @@ describe('art and sheet', () => {
       readings: measured('257', '89'),
       sheet: { ...JOB.sheet, paperId: 'a3-plus' },
     };
-    const { layout, pages } = plan(job, shop).sheet;
+    const { layout, pages } = withPages(plan(job, shop)).sheet;
     if (!layout) throw new Error('no layout');
     expect(layout.perSheet).toBeGreaterThanOrEqual(4);
     expect(layout.sheetCount).toBe(Math.ceil(7 / layout.perSheet));

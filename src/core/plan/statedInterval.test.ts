@@ -105,7 +105,15 @@ function held(c: Case): number {
           : [],
       },
     };
-    const { measuredShape } = planMeasure(job, shop, c.blank, 0.1);
+    const { measuredShape } = planMeasure({
+      blank: c.blank,
+      readings: job.readings,
+      stations: job.stations,
+      asCone: false,
+      tape: shop.settings.tape,
+      inchDenominator: shop.settings.units.inchDenominator,
+      paperMm: 0.1,
+    });
     if (measuredShape?.kind !== 'round') throw new Error('no wall');
     const v = c.request(measuredShape);
     if (Math.abs(v.value - c.is(t)) <= within95(v)) within += 1;

@@ -1,5 +1,6 @@
-import type { FacePrint, FlatWrap } from '../wrap/flatWrap';
+import type { FlatWrap } from '../wrap/flatWrap';
 import type { Job } from '../job/job';
+import type { AxisScale } from '../calibration/calibration';
 import type { Band, BestCone } from '../shapes/band';
 import { isFlat, isRound, type Blank } from '../shop/blank';
 import type { SeamMethod, Settings } from '../shop/settings';
@@ -9,6 +10,7 @@ import type { Wrap } from '../wrap/roundWrap';
 import { wrapStart, type WrapStart } from '../wrap/startingMethod';
 import { seamMethodNotes, SEAM_METHOD_NOTES, type SeamMethodNote } from '../wrap/seamMethods';
 import type { MeasurePlan } from './measure';
+import type { UsableInput } from './coveredBand';
 import type { CircumferenceRange } from './measuredShape';
 import type { TerracePlan } from './terracePlan';
 import { planFlatWrap } from './wrapFlat';
@@ -45,26 +47,39 @@ export interface WrapPlan extends TerracePlan<'wrap'> {
 }
 
 /** What kind of wrap a job is, as far as blank and readings say. */
-function startOf(job: Job, settings: Settings, blank: Blank | null, measure: MeasurePlan): WrapStart {
+function startOf({ asked, defaults, blank, measure, pictureAspect }: WrapInput): WrapStart {
   const { measuredShape } = measure;
   if (!blank || measuredShape?.kind !== 'round') return { kind: 'round', pictureMm: null };
-  const setback = settings.defaults.setbackMm;
+  const setback = defaults.setbackMm;
   const tallMm =
-    measuredShape.slant.value - (job.wrap.topSetbackMm ?? setback) - (job.wrap.footSetbackMm ?? setback);
-  return wrapStart(job, blank, measure.circumference?.value ?? 0, Math.max(0, tallMm));
+    measuredShape.slant.value - (asked.topSetbackMm ?? setback) - (asked.footSetbackMm ?? setback);
+  return wrapStart(pictureAspect, blank, measure.circumference?.value ?? 0, Math.max(0, tallMm));
 }
 
-export function planWrap(
-  job: Job,
-  settings: Settings,
-  blank: Blank | null,
-  measure: MeasurePlan,
-  paperMm: number,
-  print: FacePrint,
-): WrapPlan {
+/** All of a job that decides its wrap. */
+export type WrapJob = Pick<Job, 'wrap'>;
+
+export interface WrapInput {
+  /** What the job says of its wrap. */
+  readonly asked: Job['wrap'];
+  readonly defaults: Settings['defaults'];
+  readonly blank: Blank | null;
+  readonly measure: MeasurePlan;
+  /** Width over height of the job’s only picture; null where there are more, none, or it is set otherwise. */
+  readonly pictureAspect: number | null;
+  readonly paperMm: number;
+  /** What printer and paper do along the wrap, and up it. */
+  readonly along: AxisScale;
+  readonly up: AxisScale;
+}
+
+/** `usable` finds the band of a shaped wall that lies flat. */
+export function planWrap(input: WrapInput, usable: (i: UsableInput) => Band): WrapPlan {
+  const { asked, defaults, blank, measure, paperMm } = input;
+  const job: WrapJob = { wrap: asked };
   const { measuredShape } = measure;
-  const start = startOf(job, settings, blank, measure);
-  const seamMethod = job.wrap.seamMethod ?? settings.defaults.seamMethods[start.kind];
+  const start = startOf(input);
+  const seamMethod = job.wrap.seamMethod ?? defaults.seamMethods[start.kind];
   const handled = blank !== null && isRound(blank) && blank.shape.handle !== null;
   const notes = blank ? seamMethodNotes(handled) : SEAM_METHOD_NOTES;
   const shared = {
@@ -74,13 +89,11 @@ export function planWrap(
     notes,
     note: notes[seamMethod],
     setbacks: {
-      topMm: job.wrap.topSetbackMm ?? settings.defaults.setbackMm,
-      footMm: job.wrap.footSetbackMm ?? settings.defaults.setbackMm,
+      topMm: job.wrap.topSetbackMm ?? defaults.setbackMm,
+      footMm: job.wrap.footSetbackMm ?? defaults.setbackMm,
     },
-    bleedMm:
-      job.wrap.bleedMm ??
-      (blank && isFlat(blank) ? settings.defaults.flatBleedMm : settings.defaults.bleedMm),
-    safeMm: job.wrap.safeMm ?? settings.defaults.safeMm,
+    bleedMm: job.wrap.bleedMm ?? (blank && isFlat(blank) ? defaults.flatBleedMm : defaults.bleedMm),
+    safeMm: job.wrap.safeMm ?? defaults.safeMm,
     pattern: null,
     round: null,
     flat: null,
@@ -89,9 +102,26 @@ export function planWrap(
     wall: null,
   };
   if (blank && measuredShape?.kind === 'round' && isRound(blank))
-    return planRoundWrap({ job, settings, blank, measuredShape, measure, paperMm, axis: print.x, shared });
+    return planRoundWrap({
+      job,
+      hold: job.wrap.hold ?? defaults.hold,
+      blank,
+      measuredShape,
+      measure,
+      paperMm,
+      axis: input.along,
+      usable,
+      shared,
+    });
   if (blank && measuredShape?.kind === 'flat' && isFlat(blank))
-    return planFlatWrap({ job, settings, blank, measuredShape, measure, print, shared });
+    return planFlatWrap({
+      job,
+      blank,
+      measuredShape,
+      measure,
+      print: { x: input.along, y: input.up },
+      shared,
+    });
   return {
     ...shared,
     progress: 'todo',

@@ -1,21 +1,17 @@
 import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
 import { within95 } from '../figures/interval';
-import type { Job } from '../job/job';
 import type { AxisScale } from '../calibration/calibration';
 import type { FlatBlank } from '../shop/blank';
-import type { Settings } from '../shop/settings';
 import { say } from '../units/phrase';
 import { fineMm, mm, ratio, word } from '../units/quantity';
-import { placingImprovements } from '../wrap/face';
 import { sizeFlatWrap, USUAL_TURN_IN_MM, type FacePrint, type FlatWrap } from '../wrap/flatWrap';
 import type { MeasurePlan } from './measure';
 import { finding } from './terracePlan';
 import type { MeasuredFlat } from './measuredShape';
-import type { WrapPlan } from './wrap';
+import type { WrapJob, WrapPlan } from './wrap';
 
 interface FlatWrapPlan {
-  readonly job: Job;
-  readonly settings: Settings;
+  readonly job: WrapJob;
   readonly blank: FlatBlank;
   readonly measuredShape: MeasuredFlat;
   readonly measure: MeasurePlan;
@@ -23,11 +19,11 @@ interface FlatWrapPlan {
   readonly shared: Omit<WrapPlan, 'progress' | 'summary' | 'figures' | 'findings'>;
 }
 
-export const edgeWay = (job: Job, blank: FlatBlank): 'bleed' | 'wrapped' =>
+export const edgeWay = (job: WrapJob, blank: FlatBlank): 'bleed' | 'wrapped' =>
   job.wrap.edge ?? (blank.shape.edge === 'rough' ? 'wrapped' : 'bleed');
 
-export const turnIn = (job: Job): number => job.wrap.turnInMm ?? USUAL_TURN_IN_MM;
-export const printsBoth = (job: Job, blank: FlatBlank): boolean =>
+export const turnIn = (job: WrapJob): number => job.wrap.turnInMm ?? USUAL_TURN_IN_MM;
+export const printsBoth = (job: WrapJob, blank: FlatBlank): boolean =>
   blank.shape.faces === 2 && job.wrap.faces !== 'front only';
 
 /** What the heat takes back of a length, in the arithmetic. */
@@ -70,7 +66,7 @@ function figuresOf({ blank, job, measuredShape, print }: FlatWrapPlan, w: FlatWr
       origin: 'calculated',
       working: say`hides the blank’s own tolerance, the printer’s and the hand on all four sides, 19 times in 20`,
       inputs: ['measure.width', 'measure.height'],
-      improve: placingImprovements(w.placing),
+      error: { asks: 'edges', ...w.placing },
     }),
     figure({
       id: 'wrap.chance',
@@ -79,7 +75,7 @@ function figuresOf({ blank, job, measuredShape, print }: FlatWrapPlan, w: FlatWr
       origin: 'estimated',
       working: say`chance at ${mm(w.pastMm)} past the edge`,
       inputs: ['wrap.hides'],
-      improve: placingImprovements(w.placing),
+      error: { asks: 'edges', ...w.placing },
     }),
     ...(w.registration
       ? [

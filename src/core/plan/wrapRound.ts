@@ -1,30 +1,32 @@
-import { reach95, within95 } from '../figures/interval';
-import { figure, improvements, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
+import { within95 } from '../figures/interval';
+import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
+import { advisedSources } from '../figures/improve';
 import { standardU, type Uncertain } from '../figures/uncertain';
-import type { Job } from '../job/job';
-import { paperRadius } from '../shapes/band';
+import { paperRadius, type Band } from '../shapes/band';
 import type { AxisScale } from '../calibration/calibration';
 import type { RoundBlank } from '../shop/blank';
-import type { SeamMethod, Settings } from '../shop/settings';
+import type { Hold, SeamMethod } from '../shop/settings';
 import { say } from '../units/phrase';
 import { degrees, fineMm, mm, ratio, word } from '../units/quantity';
 import { KIND_WORDS, pictureMargin } from '../wrap/startingMethod';
 import { bothMargins95, marginError } from '../wrap/error';
 import { sizeRoundWrap, type Wrap } from '../wrap/roundWrap';
 import type { MeasurePlan } from './measure';
-import { coveredBandOf, type CoveredBand } from './coveredBand';
+import { coveredBandOf, type CoveredBand, type UsableInput } from './coveredBand';
 import { finding } from './terracePlan';
 import { circumferenceRange, type MeasuredRound } from './measuredShape';
-import type { Warp, WrapPlan } from './wrap';
+import type { Warp, WrapJob, WrapPlan } from './wrap';
 
 export interface RoundWrapPlan {
-  readonly job: Job;
-  readonly settings: Settings;
+  readonly job: WrapJob;
+  readonly hold: Hold;
   readonly blank: RoundBlank;
   readonly measuredShape: MeasuredRound;
   readonly measure: MeasurePlan;
   readonly paperMm: number;
   readonly axis: AxisScale;
+  /** Finds the band of a shaped wall that lies flat. */
+  readonly usable: (input: UsableInput) => Band;
   readonly shared: Omit<WrapPlan, 'progress' | 'summary' | 'figures' | 'findings'>;
 }
 
@@ -166,7 +168,7 @@ function openFigures({ shared, measuredShape }: RoundWrapPlan, w: Wrap): Figure[
   const handleMm = measuredShape.handle?.value ?? 0;
   const under = shared.seamMethod === 'under';
   const white = under ? w.amountMm : w.amountMm - handleMm;
-  const off = under ? bothMargins95 : within95;
+  const offMm = under ? bothMargins95(w.error) : within95(w.error);
   const beside = measuredShape.handle
     ? under
       ? 'white beside the handle, each side'
@@ -180,11 +182,11 @@ function openFigures({ shared, measuredShape }: RoundWrapPlan, w: Wrap): Figure[
       label: under ? 'Margin each end' : 'Gap',
       quantity: mm(white),
       origin: 'calculated',
-      working: say`${beside}, give or take ${fineMm(off(w.error))}${under ? ' at both ends' : ''} 19 times in 20`,
+      working: say`${beside}, give or take ${fineMm(offMm)}${under ? ' at both ends' : ''} 19 times in 20`,
       inputs: ['wrap.closing'],
       standardU: standardU(under ? marginError(w.error) : w.error),
-      within95: off(w.error),
-      improve: improvements(w.error, off),
+      within95: offMm,
+      error: { asks: under ? 'both margins' : 'within', parts: w.error.parts },
     }),
   ];
 }
@@ -192,7 +194,7 @@ function openFigures({ shared, measuredShape }: RoundWrapPlan, w: Wrap): Figure[
 /** What has to reach: how much longer to cut, and how often the seam comes right at the length it is cut. */
 function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
   const { seamMethod } = shared;
-  const improve = improvements(w.error, reach95);
+  const error = { asks: 'reach' as const, parts: w.error.parts };
   const lap = seamMethod === 'lap';
   return [
     figure({
@@ -202,7 +204,7 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
       origin: 'calculated',
       working: say`so that 19 wraps in 20 ${lap ? 'show no white' : 'reach'}, at your own error`,
       inputs: ['wrap.closing'],
-      improve,
+      error,
     }),
     ...(lap
       ? [
@@ -223,7 +225,7 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
       origin: 'estimated',
       working: say`chance ${ASKS[seamMethod]}`,
       inputs: ['wrap.length', 'wrap.long'],
-      improve,
+      error,
     }),
   ];
 }
@@ -329,7 +331,7 @@ function findingsOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Finding[
   if (w.pattern.safe.width <= 0 || w.pattern.safe.height <= 0)
     add('safe', 'warning', say`The safe edge is so wide that no text fits inside. Make it smaller.`);
   if (w.seamChance < 0.9) {
-    const first = improvements(w.error, reach95)[0];
+    const [first] = advisedSources(w.error);
     const way = first ? `Largest part: ${first.label}. ${first.advice}` : 'Measure again.';
     add(
       'chance',

@@ -7,8 +7,8 @@ import type { Pattern } from '../wrap/pattern';
 import { sizeRoundWrap } from '../wrap/roundWrap';
 import { wrapInput } from '../wrap/testWraps';
 import { layoutSheet, STRIP_MM, type SheetLayout } from './layout';
-import { drawPages, pieceAlone, type Page, type PageItem } from './pages';
-import { layoutInput, paperOf, printOf, type Asked } from './testSheets';
+import { pieceAlone, type Page, type PageItem } from './pages';
+import { drawPages, layoutInput, paperOf, printOf, type Asked } from './testSheets';
 
 const A3 = paperOf('a3');
 const A4 = paperOf('a4');

@@ -297,13 +297,18 @@ function page(
   };
 }
 
-/** Every distinct page of a job: sheets alike are drawn once and say how often to print them. */
-export function drawPages(layout: SheetLayout, prints: readonly Print[], label: PageLabel): readonly Page[] {
+/** One page by its number from 0, null where there is none: sheets alike are one page that says how often to print it. */
+export function drawPage(
+  layout: SheetLayout,
+  at: number,
+  prints: readonly Print[],
+  label: PageLabel,
+): Page | null {
   const many = layout.sheets.length;
-  return layout.sheets.map((sheet, i) => {
-    const text = many === 1 ? `print ${sheet.copies}` : `sheet ${i + 1} of ${many}, print ${sheet.copies}`;
-    return page(sheet, layout, prints, label, text);
-  });
+  const sheet = layout.sheets[at];
+  if (!sheet) return null;
+  const text = many === 1 ? `print ${sheet.copies}` : `sheet ${at + 1} of ${many}, print ${sheet.copies}`;
+  return page(sheet, layout, prints, label, text);
 }
 
 /** A ruler that fits the strip and reads in round numbers of the shop's unit, mm. */

@@ -4,8 +4,8 @@ import { type Rect, rectCorners } from '../geometry/plane';
 import type { Pattern } from '../wrap/pattern';
 import { straightPattern } from '../wrap/testWraps';
 import { layoutSheet, needMm, type SheetPlacements, type SheetLayout } from './layout';
-import { drawPages, rulerFor, type PageLabel } from './pages';
-import { layoutInput, margins, paperOf, printOf, type Asked } from './testSheets';
+import { rulerFor, type PageLabel } from './pages';
+import { drawPages, layoutInput, margins, paperOf, printOf, type Asked } from './testSheets';
 
 const patternOf = straightPattern;
 

@@ -4,8 +4,8 @@ import { printedOutline } from './parts';
 import { contourArea } from '../geometry/contour';
 import type { Paper } from '../shop/paper';
 import { mainFace, type Pattern } from '../wrap/pattern';
-import type { LayoutInput, Part } from './layout';
-import type { Print } from './pages';
+import type { LayoutInput, Part, SheetLayout } from './layout';
+import { drawPage, type Page, type PageLabel, type Print } from './pages';
 
 export const paperOf = (id: string): Paper => {
   const found = STARTER_PAPERS.find((p) => p.id === id);
@@ -56,3 +56,7 @@ export const printOf = (pattern: Pattern, placements: readonly PlacedLayer[] = [
   placedLayersOf: () => placements,
   nameOf: () => '',
 });
+
+/** Every distinct page of a layout. */
+export const drawPages = (layout: SheetLayout, prints: readonly Print[], label: PageLabel): readonly Page[] =>
+  layout.sheets.flatMap((_, at) => drawPage(layout, at, prints, label) ?? []);

@@ -88,5 +88,5 @@ export const withPrinters = (settings: Settings, more: readonly Printer[]): Sett
 });
 
 /** The printer a job asks for, or the shop's first. A shop has at least one. */
-export const printerOf = (settings: Settings, printerId: string | null): Printer =>
+export const printerOf = (settings: { readonly printers: readonly Printer[] }, printerId: string | null): Printer =>
   settings.printers.find((p) => p.id === printerId) ?? settings.printers[0] ?? STARTER_PRINTER;

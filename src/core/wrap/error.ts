@@ -1,4 +1,5 @@
 import { errorCdf, errorQuantile, errorShape, type ErrorShape } from '../figures/interval';
+import { rising } from '../figures/root';
 import { measured, plus, uniformU, type Uncertain } from '../figures/uncertain';
 import type { SeamMethod } from '../shop/settings';
 
@@ -57,13 +58,8 @@ export function bothMargins95(error: Uncertain): number {
     }
     return sum / (3 * HALVES);
   };
-  let [lo, hi] = [0, halfMm + 4 * Math.hypot(size.uniformHalf, size.normalS) + 1e-6];
-  for (let i = 0; i < 40; i += 1) {
-    const mid = (lo + hi) / 2;
-    if (holds(mid) < 0.95) lo = mid;
-    else hi = mid;
-  }
-  return hi;
+  const mostMm = halfMm + 4 * Math.hypot(size.uniformHalf, size.normalS) + 1e-6;
+  return rising((x) => holds(x) - 0.95, 0, mostMm, 1e-7);
 }
 
 /** Chance that the seam does what its method wants, at a closing error of this shape. */

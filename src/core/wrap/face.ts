@@ -1,7 +1,7 @@
 import { errorCdf, errorShape } from '../figures/interval';
-import type { Improvement } from '../figures/figure';
+import { rising } from '../figures/root';
+import { improved, LEAST_SHARE, type Improvement } from '../figures/improve';
 import { sourceOf } from '../figures/sources';
-import { memoizeLast } from '../memo/memo';
 import { measured, plus, scaled, standardU, uniformU, type Uncertain } from '../figures/uncertain';
 import type { PrintUncertainty } from './error';
 
@@ -52,38 +52,22 @@ function axisChance(halfSize: Uncertain, handMm: number, bleedMm: number): numbe
 export const coverChance = ({ halfSize, handMm }: FacePlacing, bleedMm: number): number =>
   axisChance(halfSize.x, handMm, bleedMm) * axisChance(halfSize.y, handMm, bleedMm);
 
-/** Bleed that hides every edge 19 times in 20, mm. */
+/** Bleed that hides every edge 19 times in 20, mm: a thousandth of a millimetre is far finer than any knife. */
 export function bleedFor19In20(placing: FacePlacing): number {
-  let [lo, hi] = [
-    0,
-    placing.handMm + 8 * Math.max(standardU(placing.halfSize.x), standardU(placing.halfSize.y)),
-  ];
-  // A thousandth of a millimetre is far finer than any knife.
-  while (hi - lo > 0.001) {
-    const mid = (lo + hi) / 2;
-    if (coverChance(placing, mid) < 0.95) lo = mid;
-    else hi = mid;
-  }
-  return hi;
+  const mostMm = placing.handMm + 8 * Math.max(standardU(placing.halfSize.x), standardU(placing.halfSize.y));
+  return rising((bleedMm) => coverChance(placing, bleedMm) - 0.95, 0, mostMm, 0.0005);
 }
 
 const HAND = 'placement';
 
 /** The placing with one source improved as advised. */
-function improved({ halfSize, handMm }: FacePlacing, source: string): FacePlacing {
-  const { leaves } = sourceOf(source);
-  const less = (v: Uncertain): Uncertain => {
-    const u = v.parts[source];
-    return u === undefined ? v : { ...v, parts: { ...v.parts, [source]: u * leaves } };
-  };
-  return {
-    halfSize: { x: less(halfSize.x), y: less(halfSize.y) },
-    handMm: source === HAND ? handMm * leaves : handMm,
-  };
-}
+const placedBetter = ({ halfSize, handMm }: FacePlacing, source: string): FacePlacing => ({
+  halfSize: { x: improved(halfSize.x, source), y: improved(halfSize.y, source) },
+  handMm: source === HAND ? handMm * sourceOf(source).leaves : handMm,
+});
 
 /** Which sources to improve, largest first, and how much bleed each would save. */
-function improvementsOf(placing: FacePlacing): readonly Improvement[] {
+export function placingImprovements(placing: FacePlacing): readonly Improvement[] {
   const { x, y } = placing.halfSize;
   const handU = uniformU(placing.handMm) * Math.SQRT2;
   const sources = [...new Set([...Object.keys(x.parts), ...Object.keys(y.parts)])];
@@ -95,16 +79,13 @@ function improvementsOf(placing: FacePlacing): readonly Improvement[] {
   const now = bleedFor19In20(placing);
   return us
     .map(({ source, u }) => ({ source, share: total === 0 ? 0 : (u * u) / total }))
-    .filter((s) => s.share >= 0.05)
+    .filter((s) => s.share >= LEAST_SHARE)
     .sort((a, b) => b.share - a.share)
     .map(({ source, share }) => {
       const { label, advice } = sourceOf(source);
-      return { label, advice, share, buys: Math.max(0, now - bleedFor19In20(improved(placing, source))) };
+      return { label, advice, share, buys: Math.max(0, now - bleedFor19In20(placedBetter(placing, source))) };
     });
 }
-
-/** Kept while other things of a job change: readings do not move while a bleed is typed. */
-export const placingImprovements = memoizeLast(improvementsOf);
 
 /** Two faces printed about a fold part by twice what the fold is off. */
 export const foldRegistration = (): Uncertain => scaled(measured(0, uniformU(FOLD_HALF_WIDTH_MM), HAND), 2);

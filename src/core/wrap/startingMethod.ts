@@ -1,4 +1,4 @@
-import type { Job } from '../job/job';
+import type { Art } from '../job/art';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import type { SeamMethod, WrapKind } from '../shop/settings';
 
@@ -17,8 +17,8 @@ export const KIND_WORDS: Readonly<Record<WrapKind, { readonly label: string; rea
 };
 
 /** Width over height of the only picture of a job, as it is seen; null where there are more, none, or it is set otherwise. */
-function singleAspect(job: Job): number | null {
-  const pictures = job.art.layers.filter((l) => l.kind === 'picture');
+export function singleAspect(layers: Art['layers']): number | null {
+  const pictures = layers.filter((l) => l.kind === 'picture');
   const [only] = pictures;
   if (pictures.length !== 1 || !only || only.repeat !== 'none' || only.placement.rotationDeg !== 0)
     return null;
@@ -31,13 +31,17 @@ export interface WrapStart {
   readonly pictureMm: number | null;
 }
 
-/** The kind of wrap a job is: by its blank, and then by whether its one picture reaches round. Lengths mm. */
-export function wrapStart(job: Job, blank: Blank, closingMm: number, heightMm: number): WrapStart {
+/** The kind of wrap a job is: by its blank, and then by whether its one picture, of that width over height, reaches round. Lengths mm. */
+export function wrapStart(
+  aspect: number | null,
+  blank: Blank,
+  closingMm: number,
+  heightMm: number,
+): WrapStart {
   const { shape } = blank;
   if (shape.kind === 'flat') return { kind: 'round', pictureMm: null };
   if (isHandled(blank)) return { kind: 'handled', pictureMm: null };
   if (isBarrel(blank)) return { kind: 'barrel', pictureMm: null };
-  const aspect = singleAspect(job);
   const pictureMm = aspect === null ? null : aspect * heightMm;
   return pictureMm !== null && pictureMm < PICTURE_TO * closingMm
     ? { kind: 'picture', pictureMm }

@@ -12,7 +12,7 @@ import { confirmedCounts } from '@/data/log';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';
 import type { Shop } from '@/core/shop/shop';
-import { createPlanner } from '@/core/plan/reuse';
+import { createPlanner } from '@/core/plan/planner';
 import { RememberContext } from '@/ui/restore';
 import { notify } from '@/ui/notify';
 import { ReadingStatus } from '../art/ReadingStatus';

@@ -26,11 +26,11 @@ export function Files({ at }: { at: number }) {
   const { plan } = useJob();
   const made = useExport();
   const { progress, pdf, stop } = made;
-  const { pages, mirrorBy, layout } = plan.sheet;
+  const { mirrorBy, layout } = plan.sheet;
   const looking = (layout?.wanted.length ?? 0) > 0;
   const [trying, setTrying] = useState(false);
   const empty = plan.art.placedLayers.length === 0;
-  const ready = pages.length > 0 && !empty && progress === null && !looking;
+  const ready = layout !== null && !empty && progress === null && !looking;
   return (
     <div className="z-10 flex sm:sticky sm:bottom-0 flex-wrap items-center gap-x-4 gap-y-2 border-t border-rule bg-sheet px-4 py-2">
       <div className="flex flex-wrap gap-1.5">
@@ -53,7 +53,7 @@ export function Files({ at }: { at: number }) {
       <p className="min-w-52 flex-1 font-label text-fine leading-snug font-medium">
         {looking && 'A tighter layout is being looked for. '}
         {empty && 'No picture and no text yet: there is nothing to print. '}
-        {copiesText(pages.map((p) => p.copies))}
+        {copiesText((layout?.sheets ?? []).map((s) => s.copies))}
         100 % scale, driver mirror {mirrorBy === 'app' ? 'OFF' : 'ON'}. Let it dry: a dull print is right.
       </p>
       {trying && (
@@ -76,10 +76,10 @@ interface MoreProps {
 
 function MoreFiles({ at, ready, made }: MoreProps) {
   const { plan } = useJob();
-  const { pages, printer, layout } = plan.sheet;
+  const { printer, layout } = plan.sheet;
   const items: readonly { readonly label: string; readonly off: boolean; readonly go: () => void }[] = [
     { label: 'Everything in a ZIP, with cut list', off: !ready, go: () => void made.zip() },
-    ...(pages.length > 1
+    ...((layout?.sheets.length ?? 0) > 1
       ? [{ label: `This sheet as PDF (${at + 1})`, off: !ready, go: () => void made.pdf(at) }]
       : []),
     { label: `Piece as PNG, ${printer.ppi} ppi`, off: !ready, go: () => void made.piecePng() },

@@ -1,6 +1,8 @@
 'use client';
 
 import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { useMemo } from 'react';
+import { drawSheet, type DrawnPages } from '@/core/plan/sheetPages';
 import { mm } from '@/core/units/quantity';
 import { Board, type Fit } from '@/ui/board/Board';
 import { Dimension } from '@/ui/board/Dimension';
@@ -9,6 +11,8 @@ import { useSay } from '@/ui/units';
 import { useSources } from '../art/useSources';
 import { useJob } from '../job/jobContext';
 import { PageDrawing } from './PageDrawing';
+
+const NOTHING_DRAWN: DrawnPages = { pages: [], sources: {} };
 
 interface Props {
   readonly at: number;
@@ -19,19 +23,22 @@ export function PaperBoard({ at, onAt }: Props) {
   const { plan } = useJob();
   const say = useSay();
   const { sheet } = plan;
-  const { urls } = useSources(sheet.sources);
-  const page = sheet.pages[at];
+  const { toDraw } = sheet;
+  const drawn = useMemo(() => (toDraw ? drawSheet(toDraw, at) : NOTHING_DRAWN), [toDraw, at]);
+  const { urls } = useSources(drawn.sources);
+  const [page] = drawn.pages;
+  const many = sheet.layout?.sheets.length ?? 0;
   if (!page) return <NothingPlaced />;
   return (
     <>
       <Board
         label={`The sheet as printed, ${sheet.paper?.name ?? ''}`}
         bounds={{ x: 0, y: 0, width: page.widthMm, height: page.heightMm }}
-        room={{ top: 44, right: 96, bottom: 20, left: sheet.pages.length > 1 || sheet.panels ? 116 : 30 }}
+        room={{ top: 44, right: 96, bottom: 20, left: many > 1 || sheet.panels ? 116 : 30 }}
         draw={(fit) => (
           <>
             <g transform={`translate(${fit.x(0)} ${fit.y(0)}) scale(${fit.k})`}>
-              <PageDrawing page={page} sources={sheet.sources} urls={urls} />
+              <PageDrawing page={page} sources={drawn.sources} urls={urls} />
             </g>
             <Cuts fit={fit} at={at} />
             <Joins fit={fit} at={at} />
@@ -60,9 +67,7 @@ export function PaperBoard({ at, onAt }: Props) {
         )}
       />
       <div className="absolute top-3 left-4 grid w-24 gap-2">
-        {sheet.pages.length > 1 && (
-          <Turner at={at} of={sheet.pages.length} copies={page.copies} onAt={onAt} />
-        )}
+        {many > 1 && <Turner at={at} of={many} copies={page.copies} onAt={onAt} />}
         <PanelMap at={at} />
       </div>
     </>

@@ -1,7 +1,7 @@
 'use client';
 
 import type { PDFDocumentProxy } from 'pdfjs-dist';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import {
   DRIVER_FAULTS,
   FAULT_WORDS,
@@ -12,6 +12,7 @@ import {
 } from '@/core/sheet/printerSimulator';
 import { apply } from '@/core/geometry/affine';
 import { clamp, type Rect, boundsOf, rectCorners } from '@/core/geometry/plane';
+import { drawSheet } from '@/core/plan/sheetPages';
 import type { Page } from '@/core/sheet/pages';
 import type { Result } from '@/core/basics/result';
 import { fineMm, mm } from '@/core/units/quantity';
@@ -108,7 +109,8 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
   const [faults, setFaults] = useState<readonly DriverFault[]>([]);
   const [near, setNear] = useState<'whole' | 'bar'>('bar');
   const [told, setTold] = useState(false);
-  const page = plan.sheet.pages[at];
+  const { toDraw } = plan.sheet;
+  const page = useMemo(() => (toDraw ? drawSheet(toDraw, at).pages[0] : undefined), [toDraw, at]);
   if (!page) return null;
   const { printer, mirrorBy } = plan.sheet;
   const smaller = shop.papers

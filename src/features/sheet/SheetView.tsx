@@ -15,7 +15,7 @@ export function SheetView() {
   const { plan } = useJob();
   const [at, setAt] = useState(0);
   if (!plan.blank.blank) return <NeedsBlank />;
-  const page = Math.min(at, Math.max(0, plan.sheet.pages.length - 1));
+  const page = Math.min(at, Math.max(0, (plan.sheet.layout?.sheets.length ?? 0) - 1));
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <ReprintBar />

@@ -2,6 +2,7 @@ import { pictureLayer, type PictureRef } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import { demoShop } from '@/core/demo/demoShop';
 import { plan } from '@/core/plan/plan';
+import { withPages } from '@/core/plan/sheetPages';
 import { fail, ok } from '@/core/basics/result';
 import { fileName } from '../shell/fileName';
 import {
@@ -71,11 +72,12 @@ test('all sheets, or one by itself, with the pictures those sheets draw and no o
   expect(await pdfFile({ job, plan: p }, made, 0)).toMatchObject({
     value: { name: 'star-party-crew-tumblers-sheet-1.pdf', mime: 'application/pdf' },
   });
+  const { sheet: whole } = withPages(p);
   const [all, first] = asked.map((a) => a.request as { pages: unknown[]; sources: object });
-  expect(all?.pages).toHaveLength(p.sheet.pages.length);
+  expect(all?.pages).toHaveLength(whole.pages.length);
   expect(first?.pages).toHaveLength(1);
-  expect(usedIn([], p.sheet.sources)).toEqual({});
-  expect(usedIn(p.sheet.pages, { ...p.sheet.sources, other: 1 })).toEqual(p.sheet.sources);
+  expect(usedIn([], whole.sources)).toEqual({});
+  expect(usedIn(whole.pages, { ...whole.sources, other: 1 })).toEqual(whole.sources);
 });
 
 test('a sheet that is not there is said, and nothing is asked of the worker', async () => {

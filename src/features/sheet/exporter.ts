@@ -1,4 +1,5 @@
 import { sourcesOf } from '@/core/art/items';
+import { drawSheet, drawSheets } from '@/core/plan/sheetPages';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { cutListCsv } from '@/core/formats/cutList';
 import { manifestText, type ManifestFile } from '@/core/formats/manifest';
@@ -52,10 +53,14 @@ interface Subject {
 
 async function requestOf(
   { job, plan }: Subject,
-  pages: readonly Page[],
+  sheet: number | undefined,
   m: Machines,
 ): Promise<Result<SheetRequest>> {
-  const sources = usedIn(pages, plan.sheet.sources);
+  const { toDraw } = plan.sheet;
+  if (!toDraw) return fail('Nothing is laid on a sheet yet.', 'Sheet', 'Read the findings below.');
+  const drawn = sheet === undefined ? drawSheets(toDraw) : drawSheet(toDraw, sheet);
+  const { pages } = drawn;
+  const sources = usedIn(pages, drawn.sources);
   const pictures = await m.bytesOf(Object.values(sources).map((s) => s.ref));
   return pictures.ok
     ? ok({ title: job.name, pages, sources, pictures: pictures.value, ppi: plan.sheet.printer.ppi })
@@ -68,8 +73,7 @@ const made = <T>(r: Result<T>, file: (value: T) => MadeFile): Result<MadeFile> =
 /** All sheets as PDF, or one by its number from 0. */
 export async function pdfFile(of: Subject, m: Machines, sheet?: number): Promise<Result<MadeFile>> {
   const base = fileName(of.job.name);
-  const pages = sheet === undefined ? of.plan.sheet.pages : of.plan.sheet.pages.slice(sheet, sheet + 1);
-  const request = await requestOf(of, pages, m);
+  const request = await requestOf(of, sheet, m);
   if (!request.ok) return request;
   const name = sheet === undefined ? `${base}.pdf` : `${base}-sheet-${sheet + 1}.pdf`;
   return made(await m.pdf(request.value), (bytes) => ({
@@ -82,10 +86,13 @@ export async function pdfFile(of: Subject, m: Machines, sheet?: number): Promise
 
 /** One sheet as it will be printed, marks and all. */
 async function sheetRequest(of: Subject, sheet: number, m: Machines): Promise<Result<PageRequest>> {
-  const page = of.plan.sheet.pages[sheet];
-  if (!page) return fail('There is no such sheet.', 'Sheet', 'Choose another.');
-  const r = await requestOf(of, [page], m);
-  return r.ok ? ok({ page, sources: r.value.sources, pictures: r.value.pictures, ppi: r.value.ppi }) : r;
+  const r = await requestOf(of, sheet, m);
+  if (!r.ok) return r;
+  const { pages, sources, pictures, ppi } = r.value;
+  const [page] = pages;
+  return page
+    ? ok({ page, sources, pictures, ppi })
+    : fail('There is no such sheet.', 'Sheet', 'Choose another.');
 }
 
 export async function sheetPngFile(of: Subject, m: Machines, sheet: number): Promise<Result<MadeFile>> {

@@ -1,0 +1,106 @@
+import { sourcesOf, type Sources } from '../art/items';
+import type { Piece } from '../art/names';
+import { placeArt, type ArtBoard, type PlacedLayer } from '../art/placedLayers';
+import type { Art } from '../job/art';
+import type { SheetLayout } from '../sheet/layout';
+import { drawPage, type Page, type PageLabel, type Print } from '../sheet/pages';
+import type { Pattern } from '../wrap/pattern';
+import type { PanelPlan } from './panels';
+import type { Plan } from './plan';
+
+/** What the pieces of one job on the sheets are drawn with. */
+export interface JobOnSheet {
+  readonly art: Art;
+  readonly pattern: Pattern;
+  readonly board: ArtBoard;
+  /** Pieces of the names list; none where all are alike. */
+  readonly pieces: readonly Piece[];
+  /** The layers of its first piece. */
+  readonly placedLayers: readonly PlacedLayer[];
+}
+
+/** Everything that sheets are drawn from. */
+export interface ToDraw {
+  readonly layout: SheetLayout;
+  /** In the order of the layout’s parts; the first may be cut into panels. */
+  readonly jobs: readonly JobOnSheet[];
+  readonly panels: PanelPlan | null;
+  readonly label: PageLabel;
+}
+
+export interface DrawnPages {
+  readonly pages: readonly Page[];
+  readonly sources: Sources;
+}
+
+/** Art of every piece, laid out once for each different row. */
+function placedLayersByPiece({ art, board, pieces, placedLayers }: JobOnSheet) {
+  const rows = new Map<readonly string[] | null, readonly PlacedLayer[]>([
+    [pieces[0]?.row ?? null, placedLayers],
+  ]);
+  return (i: number): readonly PlacedLayer[] => {
+    const row = pieces[i]?.row ?? null;
+    const made = rows.get(row) ?? placeArt(art, board, row);
+    rows.set(row, made);
+    return made;
+  };
+}
+
+interface Drawn {
+  readonly print: Print;
+  readonly of: JobOnSheet;
+}
+
+function printsOf({ jobs, panels }: ToDraw): readonly Drawn[] {
+  return jobs.flatMap((of, i): readonly Drawn[] => {
+    const { pattern, pieces } = of;
+    const placedLayersOf = placedLayersByPiece(of);
+    const nameOf = (at: number) => {
+      const p = pieces[at];
+      return p ? `${p.number} ${p.label}`.trim() : '';
+    };
+    const whole: Print = { pattern, box: pattern.whole, panel: null, placedLayersOf, nameOf };
+    if (i > 0 || !panels) return [{ print: whole, of }];
+    const many = panels.panels.length;
+    return panels.panels.map(({ number, outline, box, ends }) => ({
+      print: { ...whole, box, panel: { number, of: many, outline, ends } },
+      of,
+    }));
+  });
+}
+
+/** Some sheets by their numbers from 0, and all that their pictures are drawn from. */
+function draw(d: ToDraw, numbers: readonly number[]): DrawnPages {
+  const drawn = printsOf(d);
+  const prints = drawn.map((x) => x.print);
+  const placed = numbers.flatMap((at) => d.layout.sheets[at]?.placements ?? []);
+  const sources = placed.flatMap(({ part, piece }) => {
+    const x = drawn[part];
+    return x ? [sourcesOf(x.print.placedLayersOf(piece), x.of.board, x.of.pattern.bleed)] : [];
+  });
+  return {
+    pages: numbers.flatMap((at) => drawPage(d.layout, at, prints, d.label) ?? []),
+    sources: Object.assign({}, ...sources) as Sources,
+  };
+}
+
+/** One sheet by its number from 0; nothing where there is none. */
+export const drawSheet = (d: ToDraw, at: number): DrawnPages => draw(d, [at]);
+
+/** Every distinct sheet: those alike are drawn once and say how often to print them. */
+export const drawSheets = (d: ToDraw): DrawnPages =>
+  draw(
+    d,
+    d.layout.sheets.map((_, i) => i),
+  );
+
+/** A plan with every sheet drawn, for whoever cannot ask for them one by one. */
+export interface WholePlan extends Plan {
+  readonly sheet: Plan['sheet'] & DrawnPages;
+}
+
+export function withPages(p: Plan): WholePlan {
+  const { toDraw } = p.sheet;
+  const drawn = toDraw ? drawSheets(toDraw) : { pages: [], sources: {} };
+  return { ...p, sheet: { ...p.sheet, toDraw: null, ...drawn } };
+}
