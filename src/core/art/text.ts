@@ -23,23 +23,26 @@ export interface LetterAt {
   readonly matrix: Affine;
 }
 
-export interface SetText {
-  readonly text: string;
-  /** Em size and capital height as set, mm: smaller than asked where the words had to be fitted. */
+/** How a text comes out before any letter is placed: smaller than asked where it had to be fitted. Lengths mm. */
+export interface Fitted {
   readonly emMm: number;
   readonly capHeightMm: number;
   readonly lengthMm: number;
-  /** Share of the wished size they were set at, 0..1. */
+  /** Share of the wished size it is set at, 0..1. */
   readonly fitted: number;
-  /** How much too long they are for the room they were given, mm; 0 where they fit. */
+  /** How much too long it is for its room; 0 where it fits. */
   readonly overMm: number;
+  /** Letters the font does not have. */
+  readonly missing: readonly string[];
+}
+
+export interface SetText extends Fitted {
+  readonly text: string;
   /** Upright box on the straight board, and what the letters cover there: one four-cornered run, or one a letter round a circle. */
   readonly box: Rect;
   readonly quads: readonly Polygon[];
   /** Letters on the straight board, without kerning so that screen and sheet agree. */
   readonly letters: readonly LetterAt[];
-  /** Letters the font does not have. */
-  readonly missing: readonly string[];
 }
 
 /** Smaller than this share of the wished size and a fitted line no longer looks like its neighbours. */
@@ -98,6 +101,35 @@ function onCircle(c: Circle, middleDeg: number, along: number, wide: number, cap
       );
 }
 
+function fit(words: TextLayer, run: Pick<Run, 'advance' | 'missing'>): Fitted {
+  const { capHeight } = METRICS[words.font];
+  const wishedMm = (run.advance * words.capHeightMm) / capHeight;
+  const room = words.mostMm ?? Infinity;
+  const fitted = words.overlong === 'fit' && wishedMm > room ? Math.max(LEAST_FIT, room / wishedMm) : 1;
+  const capHeightMm = words.capHeightMm * fitted;
+  const emMm = capHeightMm / capHeight;
+  const lengthMm = run.advance * emMm;
+  return { emMm, capHeightMm, lengthMm, fitted, overMm: Math.max(0, lengthMm - room), missing: run.missing };
+}
+
+/** How long a text of a layer comes out: far quicker than setting it. */
+export function fitText(words: TextLayer, text: string): Fitted {
+  const { advances } = METRICS[words.font];
+  const blank = advances[' '] ?? 0.25;
+  let advance = 0;
+  const missing: string[] = [];
+  for (const letter of text) {
+    const wide = advances[letter];
+    if (wide === undefined && !missing.includes(letter)) missing.push(letter);
+    advance += wide ?? blank;
+  }
+  return fit(words, { advance, missing });
+}
+
+/** Whether the words follow a circle, each letter turned by itself. */
+export const isOnCircle = (words: TextLayer, trim: Rect, flat: boolean): boolean =>
+  flat && circleOf(words, trim) !== null;
+
 /**
  * Measures words set with their middle at (dx, dy) from the middle of the straight board. Box is capital height by advance. On a flat
  * blank words along an arc follow the circle about its middle; on a wall they lie level and are bent with `ontoPaper`.
@@ -105,12 +137,8 @@ function onCircle(c: Circle, middleDeg: number, along: number, wide: number, cap
 export function setText(words: TextLayer, trim: Rect, flat = false): SetText {
   const metrics = METRICS[words.font];
   const run = runOf(words.text, metrics);
-  const wishedMm = (run.advance * words.capHeightMm) / metrics.capHeight;
-  const room = words.mostMm ?? Infinity;
-  const fitted = words.overlong === 'fit' && wishedMm > room ? Math.max(LEAST_FIT, room / wishedMm) : 1;
-  const cap = words.capHeightMm * fitted;
-  const emMm = cap / metrics.capHeight;
-  const lengthMm = run.advance * emMm;
+  const fitted = fit(words, run);
+  const { emMm, capHeightMm: cap, lengthMm } = fitted;
   const cx = trim.x + trim.width / 2 + words.dxMm;
   const cy = trim.y + trim.height / 2 + words.dyMm;
   const own = compose(translate(cx, cy), rotate(words.rotationDeg), translate(-lengthMm / 2, cap / 2));
@@ -126,16 +154,11 @@ export function setText(words: TextLayer, trim: Rect, flat = false): SetText {
     ? run.letters.map(({ wide }, i) => cornersOf(letters[i]?.matrix ?? own, wide * emMm, cap))
     : [cornersOf(own, lengthMm, cap)];
   return {
+    ...fitted,
     text: words.text,
-    emMm,
-    capHeightMm: cap,
-    lengthMm,
-    fitted,
-    overMm: Math.max(0, lengthMm - room),
     box: boundsOf(quads.length > 0 ? quads.flat() : [{ x: cx, y: cy }]),
     quads,
     letters,
-    missing: run.missing,
   };
 }
 

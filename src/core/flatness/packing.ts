@@ -1,4 +1,5 @@
-import { contours, polygonContains } from 'd3';
+import { contours } from 'd3-contour';
+import { polygonContains } from 'd3-polygon';
 import type { Point } from '../geometry/plane';
 import type { GapSurface } from './surface';
 

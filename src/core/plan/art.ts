@@ -140,6 +140,8 @@ export interface CheckArtInput {
   readonly placed: PlacedArt;
   readonly blank: Blank | null;
   readonly pattern: Pattern | null;
+  /** What was found in the names list. */
+  readonly ofNames: readonly Check[];
   readonly mostInkPct: number;
   /** How far dye spreads at the settings, mm; null while nothing is known of the press. */
   readonly blurMm: number | null;
@@ -159,6 +161,7 @@ export function checkArt(input: CheckArtInput): readonly Check[] {
     bareAreas,
     bleedMm: edgeBleed(pattern),
     analyses: input.analyses,
+    ofNames: input.ofNames,
     mostInkPct: input.mostInkPct,
     blurMm: input.blurMm,
   });

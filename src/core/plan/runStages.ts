@@ -1,7 +1,9 @@
 import { labelColumn } from '../art/names';
 import { blurMm } from '../heat/blur';
+import type { TextLayer } from '../job/art';
 import type { Job } from '../job/job';
 import { NONE_CONFIRMED } from '../look/shopTable';
+import type { Check } from '../preflight/check';
 import type { Blank } from '../shop/blank';
 import { printerOf } from '../shop/settings';
 import type { Shop } from '../shop/shop';
@@ -29,6 +31,7 @@ import {
 import type { WrapPlan } from './wrap';
 
 const NO_ANALYSES: NonNullable<Extra['analyses']> = {};
+const NO_CHECKS: readonly Check[] = [];
 const NO_BOOK: NonNullable<Extra['heatBook']> = {};
 
 interface Sizes {
@@ -265,6 +268,15 @@ export function createRunner(remember: Remember, on: OnStage = () => undefined) 
       placed,
       blank,
       pattern,
+      ofNames: placed.board
+        ? stages.ofNames({
+            names: job.art.names,
+            layers: stages.nameLayers(
+              job.art.layers.filter((l): l is TextLayer => l.kind === 'text' && l.field !== null),
+            ),
+            pattern: placed.board.pattern,
+          })
+        : NO_CHECKS,
       mostInkPct: printer.mostInkPct,
       blurMm: heat.chosen && blurMm(heat.chosen.settings),
       analyses,

@@ -1,8 +1,10 @@
 import { namedPieces, type Piece } from '../art/names';
 import { placeArt } from '../art/placedLayers';
 import { scaleOf, type AxisScale } from '../calibration/calibration';
+import type { TextLayer } from '../job/art';
 import type { Job } from '../job/job';
 import { memoizeLast, memoizeOne } from '../memo/memo';
+import { checkNames } from '../preflight/names';
 import { runsOf } from '../run/pieces';
 import { standing } from '../shop/standing';
 import type { Paper } from '../shop/paper';
@@ -182,6 +184,8 @@ export function createStages(remember: Remember, on: OnStage) {
     toPress: one(toPress),
     sameToPress: last((p: ToPress | null) => p),
     heat: stage('heat', planHeat),
+    nameLayers: one(sameList<TextLayer>),
+    ofNames: one(checkNames),
     checks: stage('checks', checkArt),
     art: one(planArt),
     ownRuns: one(sameList<Run>),

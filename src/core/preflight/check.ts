@@ -43,6 +43,8 @@ export interface CheckInput {
   readonly bleedMm: number;
   /** Pixels analysed so far, by picture id. */
   readonly analyses: Readonly<Record<string, ImageAnalysis>>;
+  /** What was found in the names list. */
+  readonly ofNames: readonly Check[];
   readonly mostInkPct: number;
   /** How far dye spreads at these settings, mm; null while nothing is known of the press. */
   readonly blurMm: number | null;

@@ -7,7 +7,7 @@ import { say, type Phrase } from '../units/phrase';
 import { count, mm } from '../units/quantity';
 import { check, type Check, type CheckInput, type Fix } from './check';
 import { checkPicture } from './pictures';
-import { checkNames, checkText } from './text';
+import { checkText } from './text';
 
 const EDGE_WORDS: Readonly<Record<Edge, string>> = {
   top: 'the rim edge',
@@ -113,7 +113,7 @@ export function preflight(c: CheckInput): readonly Check[] {
     ...none,
     ...bareChecks(c),
     ...c.placedLayers.flatMap((l) => (l.kind === 'picture' ? checkPicture(l, c) : checkText(l, c))),
-    ...checkNames(c),
+    ...c.ofNames,
     ...pictureNames(c),
   ];
   return unique([...found].sort((a, b) => LEVEL_ORDER[a.level] - LEVEL_ORDER[b.level]));

@@ -87,6 +87,7 @@ export const input = (
   bareAreas: NONE,
   bleedMm: 3,
   analyses: {},
+  ofNames: [],
   mostInkPct: 260,
   blurMm: 0.15,
   ...over,

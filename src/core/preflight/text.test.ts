@@ -5,9 +5,10 @@ import { newJob } from '../job/job';
 import { rectCorners, type Rect } from '../geometry/plane';
 import { isListed, type Check, type CheckInput } from './check';
 import { fixed } from './fix';
+import { checkNames } from './names';
 import { preflight } from './preflight';
 import { checkText } from './text';
-import { TRIM, REF, placed, NONE, input, level, at, words } from './testBoard';
+import { BOARD, TRIM, REF, placed, NONE, input, level, at, words } from './testBoard';
 
 describe('text, by its boxes', () => {
   const quads = (r: Rect) => [rectCorners(r)];
@@ -194,6 +195,7 @@ describe('a names list, against the room its names are set in', () => {
     const names = { columns: ['Name'], rows: rows.map((r) => [r]), countColumn: null, pictures: [] };
     return preflight({
       ...input(placed()),
+      ofNames: checkNames({ names, layers: [layer], pattern: BOARD.pattern }),
       art: { ...NO_ART, layers: [pictureLayer('l', REF), layer], names },
     });
   };

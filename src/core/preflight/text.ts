@@ -1,10 +1,8 @@
 import type { PlacedText } from '../art/placedLayers';
-import { runsOutOf, runsPast, setText, touches } from '../art/text';
-import { cellOf } from '../art/names';
+import { runsOutOf, runsPast, touches } from '../art/text';
 import { boundsOfContour } from '../geometry/contour';
-import type { Rect } from '../geometry/plane';
 import { say, type Phrase } from '../units/phrase';
-import { count, mm } from '../units/quantity';
+import { mm } from '../units/quantity';
 import { mainFace } from '../wrap/pattern';
 import { check, type Check, type CheckInput, type Fix, type TextCheck } from './check';
 
@@ -108,71 +106,8 @@ export const checkText: TextCheck = (l, c) => [
   ...(c.art.names ? [] : fitted(l, c)),
 ];
 
-const some = (texts: readonly string[]): string =>
+export const some = (texts: readonly string[]): string =>
   texts
     .slice(0, 3)
     .map((t) => `“${t}”`)
     .join(', ') + (texts.length > 3 ? ` and ${texts.length - 3} more` : '');
-
-/** The whole names list against the rooms it is set in: what is missing, what is too long, what runs out. */
-export function checkNames(c: CheckInput): readonly Check[] {
-  const { names } = c.art;
-  if (!names) return [];
-  const { pattern } = c.board;
-  const { safe } = mainFace(pattern);
-  return c.art.layers.flatMap((layer): Check[] => {
-    if (layer.kind !== 'text' || layer.field === null) return [];
-    const { field } = layer;
-    const texts = [...new Set(names.rows.map((r) => cellOf(names, r, field)).filter((t) => t !== ''))];
-    const sets = texts.map((text) => setText({ ...layer, text }, pattern.trim, pattern.form === 'flat'));
-    const lacking = sets.filter((s) => s.missing.length > 0);
-    const long = sets.filter((s) => s.overMm > 0.05);
-    const small = sets.filter((s) => s.fitted < 1 && s.overMm <= 0.05);
-    const out = sets.filter((s) => safe.length > 0 && runsOutOf(s.quads, safe) > 0);
-    const box = (xs: readonly { readonly box: Rect }[]) => xs.slice(0, 1).map((s) => s.box);
-    const found: Check[] = [];
-    if (lacking.length > 0)
-      found.push(
-        check(
-          'names-letters',
-          'blocker',
-          say`This font has no ${[...new Set(lacking.flatMap((s) => s.missing))].map((x) => `“${x}”`).join(', ')}, wanted in ${some(lacking.map((s) => s.text))}. Choose another font.`,
-          box(lacking),
-        ),
-      );
-    if (long.length > 0)
-      found.push(
-        check(
-          'names-long',
-          'warning',
-          say`${count(long.length, 'name')} too long for the room: ${some(long.map((s) => s.text))}. Give more room, or shorten them.`,
-          box(long),
-          { kind: 'text', label: 'Shrink long ones', layer: layer.id, text: { overlong: 'fit' } },
-        ),
-      );
-    if (out.length > 0)
-      found.push(
-        check(
-          'names-safe',
-          'warning',
-          say`${count(out.length, 'name')} past the safe edge: ${some(out.map((s) => s.text))}.`,
-          box(out),
-          {
-            kind: 'text',
-            label: 'Keep them inside',
-            layer: layer.id,
-            text: { mostMm: Math.max(5, Math.floor(pattern.safe.width * 0.98)), overlong: 'fit' },
-          },
-        ),
-      );
-    if (small.length > 0)
-      found.push(
-        check(
-          'names-fitted',
-          'info',
-          say`${count(small.length, 'name')} set smaller to fit: ${some(small.map((s) => s.text))}.`,
-        ),
-      );
-    return found;
-  });
-}

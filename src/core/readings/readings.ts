@@ -1,4 +1,4 @@
-import { median } from 'd3';
+import { median } from 'd3-array';
 import { fail, ok, type Problem, type Result } from '../basics/result';
 import { exact, type Uncertain } from '../figures/uncertain';
 import type { Method, Reading } from '../job/job';

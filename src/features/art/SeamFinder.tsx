@@ -1,6 +1,7 @@
 'use client';
 
-import { line, scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import { useEffect, useMemo, useState } from 'react';
 import { SEAM_WORDS, type SeamCut, type SeamSearch } from '@/core/art/seam';
 import { closesAtMm, placedAtCut, seamRequest } from '@/core/art/seamRequest';

@@ -1,4 +1,4 @@
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import type { CostPart, Price } from '@/core/cost/cost';
 import { PART_WORDS } from '@/core/cost/costFigures';
 import { moneyText, shared } from '@/core/money/money';

@@ -1,6 +1,6 @@
 'use client';
 
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import { useMemo, useRef } from 'react';
 import type { DayPlan } from '@/core/day/dayPlan';
 import { closedIn, groupsOf, type Range, type Row } from './chart';

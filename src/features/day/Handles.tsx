@@ -1,6 +1,6 @@
 'use client';
 
-import type { ScaleLinear } from 'd3';
+import type { ScaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import type { DayPlan } from '@/core/day/dayPlan';
 import { groupsOf, type Group, type Range, type Row } from './chart';

@@ -1,6 +1,6 @@
 'use client';
 
-import { interpolateRgbBasis } from 'd3';
+import { interpolateRgbBasis } from 'd3-interpolate';
 import { useMemo } from 'react';
 import type { FlatPress, GapMethod } from '@/core/shop/press';
 import { Board, type Fit } from '@/ui/board/Board';

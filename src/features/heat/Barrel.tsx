@@ -1,6 +1,6 @@
 'use client';
 
-import { arc } from 'd3';
+import { arc } from 'd3-shape';
 
 const RAD = Math.PI / 180;
 

@@ -1,6 +1,7 @@
 'use client';
 
-import { area, line, scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
 import type { SeriesPoint } from '@/core/heat/outcome';
 import { clockText, formatQuantity } from '@/core/units/format';
 import { celsius } from '@/core/units/quantity';

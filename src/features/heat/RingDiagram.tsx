@@ -1,6 +1,8 @@
 'use client';
 
-import { arc, interpolateRgbBasis, scaleLinear } from 'd3';
+import { interpolateRgbBasis } from 'd3-interpolate';
+import { scaleLinear } from 'd3-scale';
+import { arc } from 'd3-shape';
 import type { RingPoint } from '@/core/heat/outcome';
 import { isHandled } from '@/core/shop/blank';
 import { useSay } from '@/ui/units';

@@ -1,4 +1,6 @@
-import { contours, geoPath, geoTransform, scaleLinear, type ScaleLinear } from 'd3';
+import { contours } from 'd3-contour';
+import { geoPath, geoTransform } from 'd3-geo';
+import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import type { WindowMap, WindowRange } from '@/core/heat/window';
 
 /** Room round the chart, px. */

@@ -1,6 +1,8 @@
 'use client';
 
-import { extent, line, max, scaleLinear, scaleTime } from 'd3';
+import { extent, max } from 'd3-array';
+import { scaleLinear, scaleTime } from 'd3-scale';
+import { line } from 'd3-shape';
 import Link from 'next/link';
 import type { DriftLine, KeptChart } from '@/core/log/charts';
 import { dayText } from '@/ui/dates';

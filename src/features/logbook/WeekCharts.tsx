@@ -1,6 +1,8 @@
 'use client';
 
-import { line, max, scaleBand, scaleLinear, scaleTime } from 'd3';
+import { max } from 'd3-array';
+import { scaleBand, scaleLinear, scaleTime } from 'd3-scale';
+import { line } from 'd3-shape';
 import type { CostChart, FaultBar, GoodChart } from '@/core/log/charts';
 import { CAUSES, faultLabel } from '@/core/look/faults';
 import { dayText } from '@/ui/dates';

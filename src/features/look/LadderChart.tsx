@@ -1,6 +1,7 @@
 'use client';
 
-import { area, line, scaleLinear, scaleLog } from 'd3';
+import { scaleLinear, scaleLog } from 'd3-scale';
+import { area, line } from 'd3-shape';
 import { useMemo } from 'react';
 import { afterRung, ladderStart, rungChances } from '@/core/heat/ladder';
 import type { Ladder } from '@/core/job/job';

@@ -1,6 +1,6 @@
 'use client';
 
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import { liftAt, type Band } from '@/core/shapes/band';
 import { sideBounds } from '@/core/shapes/round';
 import type { RoundShape } from '@/core/shop/blank';

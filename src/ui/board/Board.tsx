@@ -1,6 +1,6 @@
 'use client';
 
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import type { Rect } from '@/core/geometry/plane';
 
