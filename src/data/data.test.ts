@@ -150,7 +150,14 @@ describe('jobs', () => {
   });
   test('an unreadable record is said, kept and does not take the others down', async () => {
     const d = await demo();
-    await d.jobs.put({ id: 'broken', rev: 1, savedAt: 0, job: { id: 'broken' } as Job });
+    await d.jobs.put({
+      id: 'broken',
+      rev: 1,
+      savedAt: 0,
+      archived: 0,
+      pictures: [],
+      job: { id: 'broken' } as Job,
+    });
     const list = await listJobs(d);
     expect(list.unreadable).toMatchObject([{ kind: 'job', id: 'broken' }]);
     expect(list.jobs).toHaveLength(DEMO_JOBS);
@@ -182,7 +189,14 @@ describe('jobs', () => {
   });
   test('a job that cannot be read stops no other from being removed, and its pictures stay', async () => {
     const d = await demo();
-    await d.jobs.put({ id: 'broken', rev: 1, savedAt: 0, job: { id: 'broken' } as Job });
+    await d.jobs.put({
+      id: 'broken',
+      rev: 1,
+      savedAt: 0,
+      archived: 0,
+      pictures: [],
+      job: { id: 'broken' } as Job,
+    });
     await d.pictures.put({ id: 'perhaps-its', mime: 'image/png', bytes: new Uint8Array(3) });
     expect((await removeJob('star-party-tumblers', d)).ok).toBe(true);
     expect(await d.jobs.get('star-party-tumblers')).toBeUndefined();
@@ -214,6 +228,7 @@ describe('jobs', () => {
     if (!blank || !press || !settings) throw new Error('none');
     const operations = [...pressCycle(settings, press, ONE_PIECE)];
     await d.runs.put({
+      open: 1,
       id: 'r',
       jobId: job.id,
       blank,

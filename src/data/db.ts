@@ -20,6 +20,15 @@ export interface JobRecord {
   readonly job: Job;
   /** Names this save. Absent on records of before saves had ids. */
   readonly saveId?: string;
+  /** 1 where it is done and off the live list: found by search only. */
+  readonly archived: 0 | 1;
+  /** Pictures its art holds, to know whether one is used. */
+  readonly pictures: readonly string[];
+}
+
+/** A run as kept, with whether it is still on. */
+export interface RunRecord extends Run {
+  readonly open: 0 | 1;
 }
 
 /** A log entry; records of before also carried the words they were found by. */
@@ -63,6 +72,8 @@ export interface PictureRecord {
 export interface JobStatusRecord {
   readonly id: string;
   readonly key: string;
+  /** What an archived job is found by. */
+  readonly words: string;
   readonly jobStatus: JobStatus;
 }
 
@@ -100,7 +111,7 @@ export class MesaDb extends Dexie {
   declare readonly log: Table<LogRecord, string>;
   declare readonly tallies: Table<TallyRecord, string>;
   declare readonly analyses: Table<AnalysisRecord, string>;
-  declare readonly runs: Table<Run, string>;
+  declare readonly runs: Table<RunRecord, string>;
   declare readonly settings: Table<SettingsRecord, string>;
   declare readonly pictures: Table<PictureRecord, string>;
   declare readonly notes: Table<NoteRecord, string>;

@@ -22,7 +22,8 @@ import { fromBase64, toBase64 } from '@/core/formats/base64';
 import { loadBooks, putBooks } from './books';
 import { allTables, db as theDb, type MesaDb, type PictureRecord } from './db';
 import { newId } from './ids';
-import { listJobs } from './jobs';
+import { jobRecord, listAllJobs } from './jobs';
+import { runRecord } from './live';
 import { addToLog } from './log';
 import { loadShop, settingsUnreadable } from './shop';
 import { stored } from './storage';
@@ -69,7 +70,7 @@ export async function jobFileText(job: Job, db: MesaDb = theDb): Promise<Result<
 }
 
 export async function shopFileText(db: MesaDb = theDb): Promise<Result<string>> {
-  const { jobs } = await listJobs(db);
+  const { jobs } = await listAllJobs(db);
   const shop = await loadShop(db);
   const all = jobs.map((r) => r.job);
   const pictures = await picturesOf(all, shop.log, db);
@@ -174,10 +175,10 @@ async function putShop(
   await db.papers.bulkPut([...shop.papers]);
   await db.recipes.bulkPut([...shop.recipes]);
   await addToLog(db, shop.log);
-  await db.runs.bulkPut([...shop.runs]);
+  await db.runs.bulkPut(shop.runs.map(runRecord));
   await db.settings.put({ id: 'shop', settings: shop.settings });
   await db.pictures.bulkPut(pictureRecords(pictures));
-  await db.jobs.bulkPut(jobs.map((job) => ({ id: job.id, rev: 1, savedAt: Date.now(), job })));
+  await db.jobs.bulkPut(jobs.map((job) => jobRecord(job, { rev: 1, savedAt: Date.now() })));
 }
 
 /** True for a browser where nothing has been done yet: only the things every shop starts with. */

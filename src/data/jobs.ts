@@ -2,11 +2,11 @@ import { picturesOf } from '@/core/job/art';
 import { jobSchema, newJob, type Job } from '@/core/job/job';
 import { fail, type Result } from '@/core/basics/result';
 import { sameContent } from '@/core/basics/same';
-import type { Run } from '@/core/shop/run';
-import { db as theDb, type JobRecord, type MesaDb, type PictureRecord } from './db';
+import { db as theDb, type JobRecord, type MesaDb, type PictureRecord, type RunRecord } from './db';
 import { newId } from './ids';
 import { dropUnsaved, saveIdOf } from './journal';
-import { asideOf, type SetAside } from './setAside';
+import { allJobs, liveJobs, type JobRows } from './live';
+import type { SetAside } from './setAside';
 import { stored } from './storage';
 
 export interface JobList {
@@ -18,17 +18,22 @@ export interface JobList {
 const byDue = (a: JobRecord, b: JobRecord): number =>
   (a.job.dueOn ?? '9999').localeCompare(b.job.dueOn ?? '9999') || a.job.name.localeCompare(b.job.name);
 
-export async function listJobs(db: MesaDb = theDb): Promise<JobList> {
-  const rows = await db.jobs.toArray();
-  const jobs: JobRecord[] = [];
-  const unreadable: SetAside[] = [];
-  for (const row of rows) {
-    const parsed = jobSchema.safeParse(row.job);
-    if (parsed.success) jobs.push({ ...row, job: parsed.data });
-    else unreadable.push(asideOf('job', row));
-  }
-  return { jobs: jobs.sort(byDue), unreadable };
-}
+const sorted = ({ jobs, aside }: JobRows): JobList => ({ jobs: jobs.toSorted(byDue), unreadable: aside });
+
+/** Jobs that are not archived. */
+export const listJobs = async (db: MesaDb = theDb): Promise<JobList> => sorted(await liveJobs(db));
+
+/** Every job, for files. */
+export const listAllJobs = async (db: MesaDb = theDb): Promise<JobList> => sorted(await allJobs(db));
+
+/** A job as it is kept: live, with what it is found by. */
+export const jobRecord = (job: Job, save: Pick<JobRecord, 'rev' | 'savedAt' | 'saveId'>): JobRecord => ({
+  id: job.id,
+  ...save,
+  job,
+  archived: 0,
+  pictures: [...new Set(picturesOf(job.art).map((p) => p.id))],
+});
 
 export async function openJob(id: string, db: MesaDb = theDb): Promise<JobRecord | null> {
   const row = await db.jobs.get(id);
@@ -43,18 +48,18 @@ export const isKept = async (id: string, db: MesaDb = theDb): Promise<boolean> =
 
 export const addJob = (job: Job, db: MesaDb = theDb, now: number = Date.now()): Promise<Result<string>> =>
   stored('Job', () =>
-    db.jobs.add({ id: job.id, rev: 1, savedAt: now, saveId: newId('save'), job: jobSchema.parse(job) }),
+    db.jobs.add(jobRecord(jobSchema.parse(job), { rev: 1, savedAt: now, saveId: newId('save') })),
   );
 
 /** A new job; one begun before and never touched is taken up again, so that none pile up. */
 export const startJob = (name: string, db: MesaDb = theDb): Promise<Result<Job>> =>
   stored('Job', () =>
     db.transaction('rw', db.jobs, async () => {
-      const rows = await db.jobs.toArray();
+      const rows = await db.jobs.where('archived').equals(0).toArray();
       const untouched = rows.find((r) => sameContent(r.job, newJob(r.id, name)));
       if (untouched) return untouched.job;
       const job = newJob(newId('job'), name);
-      await db.jobs.add({ id: job.id, rev: 1, savedAt: Date.now(), saveId: newId('save'), job });
+      await db.jobs.add(jobRecord(job, { rev: 1, savedAt: Date.now(), saveId: newId('save') }));
       return job;
     }),
   );
@@ -90,7 +95,7 @@ export async function saveJob(
       if (!there) return { kind: 'removed' };
       if (saveIdOf(there) !== over) return { kind: 'conflict', theirs: there };
       const rev = there.rev + 1;
-      await db.jobs.put({ id: job.id, rev, savedAt: now, saveId, job: parsed.data });
+      await db.jobs.put(jobRecord(parsed.data, { rev, savedAt: now, saveId }));
       return { kind: 'saved', rev };
     }),
   );
@@ -110,7 +115,7 @@ export async function changeJob(
 /** Everything that went with a job, so that it can be put back whole. */
 export interface RemovedJob {
   readonly record: JobRecord;
-  readonly runs: readonly Run[];
+  readonly runs: readonly RunRecord[];
   readonly pictures: readonly PictureRecord[];
 }
 
@@ -119,10 +124,8 @@ export const PHOTO = 'photo-';
 
 /** Pictures no job holds any more; none at all while a job is here that cannot be read, since it may hold them. */
 async function unusedPictures(db: MesaDb): Promise<string[]> {
-  const rows = await db.jobs.toArray();
-  const read = rows.map((r) => jobSchema.safeParse(r.job));
-  if (read.some((r) => !r.success)) return [];
-  const used = new Set(read.flatMap((r) => (r.success ? picturesOf(r.data.art).map((p) => p.id) : [])));
+  if ((await liveJobs(db)).aside.length > 0) return [];
+  const used = new Set(await db.jobs.orderBy('pictures').uniqueKeys());
   return (await db.pictures.toCollection().primaryKeys()).filter((k) => !used.has(k) && !k.startsWith(PHOTO));
 }
 

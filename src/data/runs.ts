@@ -4,15 +4,11 @@ import { foldEvent, foldOn, goodBefore } from '@/core/run/run';
 import { sizeOf } from '@/core/run/chain';
 import { runSchema, type Run, type RunEvent } from '@/core/shop/run';
 import { db as theDb, type MesaDb } from './db';
-import { readRows } from './setAside';
+import { openRuns, runRecord, runsOfJob, withStates } from './live';
 import { followRun } from './shelf';
 import { stored } from './storage';
 
 const WHERE = 'Press';
-
-/** Runs as they stand in the database; one that cannot be read is left out, and left alone. */
-const readRuns = async (of: Promise<unknown[]>): Promise<readonly RunWithState[]> =>
-  readRows('run', await of, runSchema).read.map(withState);
 
 const pieceWords = (numbers: readonly number[]): string =>
   numbers.length === 1 ? `Piece ${numbers[0]} is` : `Pieces ${numbers.join(', ')} are`;
@@ -23,16 +19,16 @@ const pieceWords = (numbers: readonly number[]): string =>
  */
 export async function startRun(run: Run, db: MesaDb = theDb): Promise<Result<string>> {
   const done = await stored(WHERE, () =>
-    db.transaction('rw', db.runs, async (): Promise<Result<string>> => {
-      const { read, aside } = readRows('run', await db.runs.toArray(), runSchema);
-      if (aside.some((a) => a.jobId === run.jobId))
+    db.transaction('rw', db.runs, db.jobs, async (): Promise<Result<string>> => {
+      const own = await runsOfJob(run.jobId, db);
+      const on = await openRuns(db);
+      if (own.aside.length > 0)
         return fail(
           'A run of this job is kept but cannot be read by this version: what it pressed would be pressed again.',
           WHERE,
           'Update Mesa Drift; or save the run to a file and remove it, on any page of the shop.',
         );
-      const all = read.map(withState);
-      const here = all.find((r) => isOn(r) && r.run.press.id === run.press.id);
+      const here = withStates(on).find((r) => isOn(r) && r.run.press.id === run.press.id);
       if (here && here.run.jobId === run.jobId) return ok(here.run.id);
       if (here)
         return fail(
@@ -40,15 +36,23 @@ export async function startRun(run: Run, db: MesaDb = theDb): Promise<Result<str
           WHERE,
           'Stop that run between two loads, or take another press.',
         );
-      const ofJob = all.filter((r) => r.run.jobId === run.jobId);
+      const ofJob = withStates(own);
       const queue = run.queue && freePieces(run.queue, ofJob);
       if (queue?.length === 0)
         return fail('Every piece of this job is pressed or in another press.', WHERE, 'Go on there.');
       const begun = queue ? { ...run, queue, pieces: queue.length } : run;
-      return ok(await db.runs.add(runSchema.parse(begun)));
+      // Pressed again, a job is live again.
+      await db.jobs.where('id').equals(run.jobId).modify({ archived: 0 });
+      return ok(await db.runs.add(runRecord(runSchema.parse(begun))));
     }),
   );
   return done.ok ? done.value : done;
+}
+
+/** All runs of the job that a run belongs to; none where the run is gone. */
+async function runsOfJobOf(runId: string, db: MesaDb) {
+  const row = await db.runs.get(runId);
+  return row ? runsOfJob(row.jobId, db) : { read: [], aside: [] };
 }
 
 /** The event with the pieces that go in next, where it ends a load. */
@@ -103,11 +107,12 @@ export async function addRunEvent(
       'rw',
       [db.runs, db.stockItems, db.movements, db.jobs],
       async (): Promise<Result<boolean>> => {
-        const run = runSchema.parse(await db.runs.get(runId));
+        const ofJob = withStates(await runsOfJobOf(runId, db));
+        const run = ofJob.find((r) => r.run.id === runId)?.run;
+        if (!run) return fail('This run is no longer in this browser.', WHERE, 'Go back to the presses.');
         if (after !== null && run.events.length !== after) return ok(false);
         const again = goodAlready(run, event);
         if (again) return again;
-        const ofJob = await readRuns(db.runs.where('jobId').equals(run.jobId).toArray());
         const next: Run = { ...run, events: [...run.events, withNext(run, event, ofJob)] };
         const held = heldElsewhere(next, ofJob);
         if (held.length > 0)
@@ -116,7 +121,7 @@ export async function addRunEvent(
             WHERE,
             'Lay other pieces, or take them out there first.',
           );
-        await db.runs.put(next);
+        await db.runs.put(runRecord(next));
         await followRun(db, next);
         return ok(true);
       },

@@ -5,11 +5,11 @@ import { sameContent } from '@/core/basics/same';
 import { DEFAULT_SETTINGS, withPrinters } from '@/core/shop/settings';
 import type { Shop } from '@/core/shop/shop';
 import { allTables, db as theDb, type MesaDb } from './db';
-import { listJobs } from './jobs';
+import { jobRecord, listJobs } from './jobs';
 import { addToLog } from './log';
 import { putBooks } from './books';
 import { loadShop, loadThings, settingsUnreadable } from './shop';
-import { benchFacts, keepStatuses, statusKeys } from './statuses';
+import { benchFacts, jobWords, keepStatuses, statusKeys } from './statuses';
 import { stored } from './storage';
 import { part } from '@/core/basics/part';
 
@@ -88,15 +88,11 @@ async function fillStatuses(db: MesaDb, jobStatuses: Readonly<Record<string, Job
   const shop = await loadThings(db);
   const { jobs } = await listJobs(db);
   const keys = statusKeys(shop, jobs, await benchFacts(shop, jobs, db));
-  const records = jobs.flatMap(({ id }) => {
+  const records = jobs.flatMap(({ id, job }) => {
     const jobStatus = jobStatuses[id];
-    return jobStatus ? [{ id, key: keys.get(id) ?? '', jobStatus }] : [];
+    return jobStatus ? [{ id, key: keys.get(id) ?? '', words: jobWords(job), jobStatus }] : [];
   });
-  await keepStatuses(
-    records,
-    jobs.map((j) => j.id),
-    db,
-  );
+  await keepStatuses(records, db);
 }
 
 async function fill(db: MesaDb, { shop, jobs, books }: DemoShop, now: number): Promise<void> {
@@ -107,5 +103,5 @@ async function fill(db: MesaDb, { shop, jobs, books }: DemoShop, now: number): P
   await addToLog(db, shop.log);
   await db.settings.put({ id: 'shop', settings: shop.settings });
   await putBooks(db, books);
-  await db.jobs.bulkPut(jobs.map((job) => ({ id: job.id, rev: 1, savedAt: now, job })));
+  await db.jobs.bulkPut(jobs.map((job) => jobRecord(job, { rev: 1, savedAt: now })));
 }

@@ -7,6 +7,7 @@ import { isKept, listJobs, openJob } from './jobs';
 import { startRun } from './runs';
 import { loadDemo, seedIfEmpty } from './seed';
 import { asideFileText, booksAside, logAside, removeAside, startFreshSettings } from './setAside';
+import { openRuns } from './live';
 import { changeSettings, loadThings, readThings } from './shop';
 import { storageProblem } from './storage';
 import { newRun } from '@/core/plan/newRun';
@@ -34,9 +35,9 @@ async function runOf(d: MesaDb, jobId: string, id: string): Promise<Run> {
 test('a run that cannot be read is said, kept, and no second run of the same pieces is begun', async () => {
   const d = await demo();
   const run = await runOf(d, 'star-party-tumblers', 'first');
-  await d.runs.add({ ...run, events: [{ kind: 'of-later', at: 5 }] } as never);
-  const { aside, shop } = await readThings(d);
-  expect(shop.runs).toEqual([]);
+  await d.runs.add({ ...run, open: 1, events: [{ kind: 'of-later', at: 5 }] } as never);
+  const { read, aside } = await openRuns(d);
+  expect(read).toEqual([]);
   expect(aside).toMatchObject([{ kind: 'run', id: 'first', jobId: 'star-party-tumblers' }]);
   const second = await startRun(await runOf(d, 'star-party-tumblers', 'second'), d);
   expect(second.ok ? '' : second.problem.what).toMatch(/A run of this job is kept but cannot be read/);
@@ -47,7 +48,7 @@ test('a run that cannot be read is said, kept, and no second run of the same pie
   expect(await startRun(other, d)).toEqual({ ok: true, value: 'other' });
   // Saved to a file whole, then removed: the job may begin again.
   expect((JSON.parse(asideFileText(aside)) as { records: unknown[] }).records).toEqual([
-    { kind: 'run', record: { ...run, events: [{ kind: 'of-later', at: 5 }] } },
+    { kind: 'run', record: { ...run, open: 1, events: [{ kind: 'of-later', at: 5 }] } },
   ]);
   await removeAside(aside, d);
   expect((await startRun(await runOf(d, 'star-party-tumblers', 'third'), d)).ok).toBe(true);

@@ -79,6 +79,48 @@ export function readRows<T>(
   return { read, aside };
 }
 
+interface Known<T> {
+  readonly stamp: string;
+  readonly value: T | null;
+}
+
+/**
+ * Reads rows of one kind again and again: a row is checked by its schema when it is first read, and again once its stamp is another; until then
+ * it stays the very object it was.
+ */
+export function createReader<Row extends { readonly id: string }, T>(
+  kind: RecordKind,
+  schema: z.ZodMiniType<T>,
+  stampOf: (row: Row) => string,
+) {
+  const knownOf = new WeakMap<MesaDb, Map<string, Known<unknown>>>();
+  return <R>(
+    db: MesaDb,
+    rows: readonly Row[],
+    made: (row: Row, value: T) => R,
+    plain: (row: Row) => unknown = (row) => inner(kind, row),
+  ): ReadRows<R> => {
+    const known = knownOf.get(db) ?? new Map<string, Known<unknown>>();
+    knownOf.set(db, known);
+    const read: R[] = [];
+    const aside: SetAside[] = [];
+    for (const row of rows) {
+      const stamp = stampOf(row);
+      const before = known.get(row.id);
+      if (before?.stamp === stamp && before.value !== null) {
+        read.push(before.value as R);
+        continue;
+      }
+      const parsed = schema.safeParse(plain(row));
+      const value = parsed.success ? made(row, parsed.data) : null;
+      known.set(row.id, { stamp, value });
+      if (value === null) aside.push(asideOf(kind, row));
+      else read.push(value);
+    }
+    return { read, aside };
+  };
+}
+
 /** Of the shelf and the quotes, what cannot be read. */
 export async function booksAside(db: MesaDb = theDb): Promise<readonly SetAside[]> {
   const [items, movements, quotes] = await Promise.all([

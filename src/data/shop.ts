@@ -4,11 +4,11 @@ import { blankSchema, type Blank } from '@/core/shop/blank';
 import { paperSchema, type Paper } from '@/core/shop/paper';
 import { pressSchema, type Press } from '@/core/shop/press';
 import { recipeSchema, type Recipe } from '@/core/shop/records';
-import { runSchema } from '@/core/shop/run';
 import { DEFAULT_SETTINGS, settingsSchema, type Settings } from '@/core/shop/settings';
 import { byName, type Shop } from '@/core/shop/shop';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { db as theDb, type MesaDb } from './db';
+import { allRuns } from './live';
 import { wholeLog } from './log';
 import { asideOf, readRows, type RecordKind, type SetAside } from './setAside';
 import { stored } from './storage';
@@ -36,17 +36,16 @@ export interface Things {
   readonly aside: readonly SetAside[];
 }
 
-/** All the shop's things but its log, checked, by name; and the records that cannot be read. */
+/** All the shop's things but its runs and its log, checked, by name; and the records that cannot be read. */
 export async function readThings(db: MesaDb = theDb): Promise<Things> {
   const rows = <T>(kind: RecordKind, table: Table<unknown, string>, schema: z.ZodMiniType<T>) =>
     table.toArray().then((all) => readRows(kind, all, schema));
-  const [settings, blanks, presses, papers, recipes, runs] = await Promise.all([
+  const [settings, blanks, presses, papers, recipes] = await Promise.all([
     storedSettings(db),
     rows('blank', db.blanks, blankSchema),
     rows('press', db.presses, pressSchema),
     rows('paper', db.papers, paperSchema),
     rows('recipe', db.recipes, recipeSchema),
-    rows('run', db.runs, runSchema),
   ]);
   const unread = settings ? [] : [asideOf('settings', await db.settings.get('shop'))];
   return {
@@ -56,19 +55,19 @@ export async function readThings(db: MesaDb = theDb): Promise<Things> {
       presses: [...presses.read],
       papers: [...papers.read],
       recipes: [...recipes.read],
-      runs: [...runs.read],
+      runs: [],
       log: [],
     }),
-    aside: [...unread, ...[blanks, presses, papers, recipes, runs].flatMap((r) => r.aside)],
+    aside: [...unread, ...[blanks, presses, papers, recipes].flatMap((r) => r.aside)],
   };
 }
 
 export const loadThings = async (db: MesaDb = theDb): Promise<Shop> => (await readThings(db)).shop;
 
-/** The whole shop with its log, for files. */
+/** The whole shop with all its runs and its log, for files. */
 export async function loadShop(db: MesaDb = theDb): Promise<Shop> {
-  const [things, log] = await Promise.all([loadThings(db), wholeLog(db)]);
-  return { ...things, log };
+  const [things, runs, log] = await Promise.all([loadThings(db), allRuns(db), wholeLog(db)]);
+  return { ...things, runs: [...runs.read], log };
 }
 
 /**

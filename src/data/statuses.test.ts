@@ -9,10 +9,19 @@ import { statusIn, statusOf } from '@/core/plan/statusOf';
 import { byName } from '@/core/shop/shop';
 import fc from 'fast-check';
 import { MesaDb } from './db';
-import { listJobs } from './jobs';
+import { jobRecord, listJobs } from './jobs';
+import { archiveJobs } from './live';
 import { seedIfEmpty } from './seed';
 import { changeSettings, loadShop, loadThings } from './shop';
-import { benchFacts, keepStatuses, loadStatuses, statusKeys, sharedWith, type BenchFacts } from './statuses';
+import {
+  benchFacts,
+  keepStatuses,
+  findArchived,
+  loadStatuses,
+  statusKeys,
+  sharedWith,
+  type BenchFacts,
+} from './statuses';
 
 const TODAY = new Date('2026-11-24T12:00:00Z');
 let n = 0;
@@ -40,7 +49,7 @@ const keys = async (d: MesaDb) => {
 test('a first start comes with where every job stands, under the key the bench will look for', async () => {
   const d = await started();
   const want = await keys(d);
-  const kept = await loadStatuses(d);
+  const kept = await loadStatuses([...want.keys()], d);
   expect(kept).toHaveLength(want.size);
   for (const r of kept) expect(r.key).toBe(want.get(r.id));
 });
@@ -48,7 +57,8 @@ test('a first start comes with where every job stands, under the key the bench w
 test('what the server calculated is what this browser would calculate', async () => {
   const d = await started();
   const shop = await loadShop(d);
-  const kept = new Map((await loadStatuses(d)).map((r) => [r.id, r.jobStatus]));
+  const ids = (await listJobs(d)).jobs.map((j) => j.id);
+  const kept = new Map((await loadStatuses(ids, d)).map((r) => [r.id, r.jobStatus]));
   for (const { id, job } of (await listJobs(d)).jobs) expect(kept.get(id)).toEqual(statusOf(job, shop));
 });
 
@@ -56,14 +66,16 @@ test('a setting changed anywhere in the shop makes every kept status out of date
   const d = await started();
   await changeSettings((s) => ({ ...s, defaults: { ...s.defaults, bleedMm: s.defaults.bleedMm + 0.5 } }), d);
   const now = await keys(d);
-  for (const r of await loadStatuses(d)) expect(r.key).not.toBe(now.get(r.id));
+  const old = await loadStatuses([...now.keys()], d);
+  expect(old).toHaveLength(now.size);
+  for (const r of old) expect(r.key).not.toBe(now.get(r.id));
 });
 
 test('a job edited is out of date, its neighbours are not; so is one whose log, runs, shared sheets or pictures say more', () => {
   const { shop, jobs } = demoShop(TODAY);
   const [first, second] = jobs;
   if (!first || !second) throw new Error('two demo jobs');
-  const records = jobs.map((job) => ({ id: job.id, rev: 1, savedAt: 0, job }));
+  const records = jobs.map((job) => jobRecord(job, { rev: 1, savedAt: 0 }));
   const facts: BenchFacts = { proven: {}, tallies: {}, analyses: new Set() };
   const before = statusKeys(shop, records, facts);
   const changed = (after: ReadonlyMap<string, string>) =>
@@ -95,7 +107,7 @@ test('with what its own screen knows, the bench says what the screen says', () =
   const job = { ...first, sheet: { ...first.sheet, sharedJobIds: [second.id] } };
   const sharedJobs = sharedWith(
     job,
-    jobs.map((j) => ({ id: j.id, rev: 1, savedAt: 0, job: j })),
+    jobs.map((j) => jobRecord(j, { rev: 1, savedAt: 0 })),
   );
   expect(sharedJobs.map((j) => j.id)).toEqual([second.id]);
   const made = plan(job, shop, { sharedJobs });
@@ -107,16 +119,33 @@ test('statuses of jobs no longer there are let go; the rest is replaced', async 
   const { shop, jobs } = demoShop(TODAY);
   const [a, b] = jobs;
   if (!a || !b) throw new Error('two demo jobs');
-  const record = (id: string, key: string) => ({ id, key, jobStatus: statusOf(a, shop) });
-  await keepStatuses([record('a', '1'), record('b', '1')], ['a', 'b'], d);
-  await keepStatuses([record('b', '2')], ['b'], d);
-  expect((await loadStatuses(d)).map((r) => [r.id, r.key])).toEqual([['b', '2']]);
+  const record = (id: string, key: string) => ({ id, key, words: '', jobStatus: statusOf(a, shop) });
+  await d.jobs.bulkPut([a, b].map((job) => jobRecord(job, { rev: 1, savedAt: 0 })));
+  await keepStatuses([record(a.id, '1'), record(b.id, '1')], d);
+  await d.jobs.delete(a.id);
+  await keepStatuses([record(b.id, '2')], d);
+  expect((await loadStatuses([a.id, b.id], d)).map((r) => [r.id, r.key])).toEqual([[b.id, '2']]);
 });
 
 test('a browser that will not keep them is no matter', async () => {
   const d = fresh();
   d.close();
-  await expect(keepStatuses([], [], d)).resolves.toBeUndefined();
+  await expect(keepStatuses([], d)).resolves.toBeUndefined();
+});
+
+test('an archived job is off the live list and found by its words, with the status it had', async () => {
+  const d = await started();
+  const { jobs } = await listJobs(d);
+  const [first] = jobs;
+  if (!first) throw new Error('no job');
+  expect(await findArchived(first.job.name, d)).toEqual([]);
+  await archiveJobs([first.id], d);
+  expect((await listJobs(d)).jobs.map((j) => j.id)).not.toContain(first.id);
+  const found = await findArchived(`  ${first.job.name.slice(0, 6).toUpperCase()} `, d);
+  expect(found.map((f) => f.record.job)).toEqual([first.job]);
+  expect(found[0]?.jobStatus.at).toBeDefined();
+  expect(await findArchived('no such words', d)).toEqual([]);
+  expect(await findArchived(' ', d)).toEqual([]);
 });
 
 /** Read off the bench by eye: the current step, and what is most in its way. */

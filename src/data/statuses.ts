@@ -3,14 +3,22 @@ import { picturesOf } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import type { JobTally } from '@/core/look/tally';
 import { shopKey, statusKey, type Beside } from '@/core/plan/status';
+import type { JobStatus } from '@/core/plan/status';
 import type { Shop } from '@/core/shop/shop';
 import { db as theDb, type JobRecord, type MesaDb, type JobStatusRecord } from './db';
 import { goodBehind, jobTallies } from './log';
 import { analysedIds } from './analyses';
+import { jobRows } from './live';
 
-/** Statuses kept from before; none where they cannot be read, since all can be calculated again. */
-export const loadStatuses = (db: MesaDb = theDb): Promise<readonly JobStatusRecord[]> =>
-  db.jobStatuses.toArray().catch(() => []);
+/** Statuses of some jobs kept from before; none where they cannot be read, since all can be calculated again. */
+export const loadStatuses = (
+  jobIds: readonly string[],
+  db: MesaDb = theDb,
+): Promise<readonly JobStatusRecord[]> =>
+  db.jobStatuses.bulkGet([...jobIds]).then(
+    (rows) => rows.filter((r) => r !== undefined),
+    () => [],
+  );
 
 /** What the bench knows beside jobs and shop: counts of the log, and which pictures have been analysed. */
 export interface BenchFacts {
@@ -61,14 +69,40 @@ export function statusKeys(
   return new Map(jobs.map(({ id, job }) => [id, statusKey(job, ofShop, besideOf(job, shop, jobs, facts))]));
 }
 
+/** What a job is found by on the bench. */
+export const jobWords = (job: Pick<Job, 'name' | 'note'>): string => `${job.name} ${job.note}`.toLowerCase();
+
+/** An archived job with the status it had when it was archived. */
+export interface ArchivedJob {
+  readonly record: JobRecord;
+  readonly jobStatus: JobStatus;
+}
+
+const MOST_FOUND = 40;
+
+/** Archived jobs by some words of their names and notes: the words are looked up beside the statuses, and only what is found is read. */
+export async function findArchived(words: string, db: MesaDb = theDb): Promise<readonly ArchivedJob[]> {
+  const wanted = words.trim().toLowerCase();
+  if (wanted === '') return [];
+  const kept = await db.jobStatuses
+    .filter((r) => (r.words ?? '').includes(wanted))
+    .limit(MOST_FOUND)
+    .toArray();
+  const { jobs } = jobRows(
+    db,
+    (await db.jobs.bulkGet(kept.map((r) => r.id))).filter((r) => r !== undefined),
+  );
+  const statuses = new Map(kept.map((r) => [r.id, r.jobStatus]));
+  return jobs.flatMap((record) => {
+    const jobStatus = statuses.get(record.id);
+    return record.archived === 1 && jobStatus ? [{ record, jobStatus }] : [];
+  });
+}
+
 /** Keeps statuses, and lets go those of jobs no longer there. A full disk is no matter: they are only a help. */
-export async function keepStatuses(
-  records: readonly JobStatusRecord[],
-  jobIds: readonly string[],
-  db: MesaDb = theDb,
-): Promise<void> {
+export async function keepStatuses(records: readonly JobStatusRecord[], db: MesaDb = theDb): Promise<void> {
   try {
-    const there = new Set(jobIds);
+    const there = new Set(await db.jobs.toCollection().primaryKeys());
     const gone = (await db.jobStatuses.toCollection().primaryKeys()).filter((id) => !there.has(id));
     await db.jobStatuses.bulkDelete(gone);
     await db.jobStatuses.bulkPut(records);

@@ -53,6 +53,24 @@ const climb = (step: Step) => async (tx: Transaction) => {
   if (settings) await each(tx, 'settings', inside('settings', settings));
 };
 
+/** Every job live, with the pictures it holds; every run on until it is read: those that are over are put away then. */
+async function findLive(tx: Transaction): Promise<void> {
+  await each(tx, 'runs', (run) => (isRaw(run) ? { ...run, open: 1 } : run));
+  await each(tx, 'jobs', (row) =>
+    isRaw(row) ? { ...row, archived: 0, pictures: pictureIds(isRaw(row.job) ? row.job.art : null) } : row,
+  );
+}
+
+/** Ids of all pictures in the art of a job of any version since 1: of its layers, and of its names list. */
+function pictureIds(art: unknown): readonly string[] {
+  if (!isRaw(art)) return [];
+  const list = (v: unknown): readonly unknown[] => (Array.isArray(v) ? v : []);
+  const layers = list(art.layers).map((l) => (isRaw(l) ? l.picture : null));
+  const named = list(isRaw(art.names) ? art.names.pictures : null);
+  const ids = [...layers, ...named].flatMap((p) => (isRaw(p) && typeof p.id === 'string' ? [p.id] : []));
+  return [...new Set(ids)];
+}
+
 export const DB_VERSIONS: readonly DbVersion[] = [
   {
     version: 1,
@@ -106,4 +124,13 @@ export const DB_VERSIONS: readonly DbVersion[] = [
   },
   { version: 11, stores: {}, upgrade: countBySettings },
   { version: 12, stores: {}, upgrade: climb(TO_10) },
+  {
+    // What is going on is found without reading the years before it.
+    version: 13,
+    stores: {
+      jobs: 'id, archived, *pictures',
+      runs: 'id, jobId, open, [jobId+open], [open+startedAt]',
+    },
+    upgrade: findLive,
+  },
 ];

@@ -35,7 +35,7 @@ export interface Beside {
 }
 
 /** Raised whenever what a status holds or says changes, so that none kept by an older copy is shown. */
-const VERSION = 6;
+const VERSION = 7;
 
 /** Everything a status was made from, as a key: another job, another shop or another copy of the planning has another. */
 export const statusKey = (job: Job, ofShop: string, beside: Beside): string =>

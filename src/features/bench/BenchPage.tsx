@@ -3,7 +3,9 @@
 import { FileUp, Plus } from 'lucide-react';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { startJob } from '@/data/jobs';
+import { findArchived, jobWords } from '@/data/statuses';
 import { loadDemo } from '@/data/seed';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
@@ -25,12 +27,16 @@ export function BenchPage() {
   const router = useRouter();
   const asked = useSearchParams().get('find') !== null;
   const [find, setFind] = useState('');
+  const archived = useLiveQuery(() => findArchived(find), [find]);
   const shown = useMemo(() => {
     const wanted = find.trim().toLowerCase();
-    return jobs.filter(
-      ({ job }) => wanted === '' || `${job.name} ${job.note}`.toLowerCase().includes(wanted),
-    );
-  }, [jobs, find]);
+    const live = jobs.filter(({ job }) => wanted === '' || jobWords(job).includes(wanted));
+    return [...live, ...(archived ?? []).map((a) => a.record)];
+  }, [jobs, find, archived]);
+  const statuses = useMemo(
+    () => new Map([...(archived ?? []).map((a) => [a.record.id, a.jobStatus] as const), ...jobStatuses]),
+    [archived, jobStatuses],
+  );
   const begin = async () => {
     const r = await startJob('New job');
     if (r.ok) router.push(`/job/${r.value.id}/blank`);
@@ -48,7 +54,7 @@ export function BenchPage() {
               type="search"
               autoFocus={asked}
               aria-label="Find a job"
-              placeholder="Find a job"
+              placeholder="Find a job, archived too"
               value={find}
               onChange={(e) => setFind(e.target.value)}
               onKeyDown={(e) => {
@@ -68,7 +74,7 @@ export function BenchPage() {
       {jobs.length === 0 ? (
         <EmptyBench onBegin={() => void begin()} />
       ) : (
-        <BenchList jobs={shown} jobStatuses={jobStatuses} find={find} />
+        <BenchList jobs={shown} jobStatuses={statuses} find={find} />
       )}
     </ShopFrame>
   );

@@ -2,12 +2,15 @@ import type { Terrace } from '@/core/figures/terraces';
 import { newJob } from '@/core/job/job';
 import type { Progress } from '@/core/plan/terracePlan';
 import type { JobStatus } from '@/core/plan/status';
+import { toArchive } from './archive';
 import { benchLists } from './benchOrder';
 
 const record = (id: string, dueOn: string | null) => ({
   id,
   rev: 1,
   savedAt: 0,
+  archived: 0 as const,
+  pictures: [],
   job: { ...newJob(id, id), dueOn },
 });
 const jobStatus = (at: Terrace, level: 'blocker' | 'warning' | null, done = false): JobStatus => {
@@ -49,4 +52,18 @@ test('by name, terrace and what is in the way; the other way round; equals by da
 });
 test('a job nobody has calculated yet is not taken for done', () => {
   expect(benchLists(jobs, new Map(), { by: 'due', down: false }).done).toEqual([]);
+});
+
+describe('archived', () => {
+  const NOW = 1e12;
+  const day = 24 * 3600_000;
+  const done = new Map([['over', jobStatus('look', null, true)]]);
+  const over = record('over', null);
+  test('done and packed, or done and long untouched; never while anything is left', () => {
+    const packed = { ...over, savedAt: NOW, job: { ...over.job, finish: { ...over.job.finish, packed: 1 } } };
+    expect(toArchive([packed], [], done, NOW)).toEqual(['over']);
+    expect(toArchive([{ ...over, savedAt: NOW - 13 * day }], [], done, NOW)).toEqual([]);
+    expect(toArchive([{ ...over, savedAt: NOW - 15 * day }], [], done, NOW)).toEqual(['over']);
+    expect(toArchive([{ ...packed, savedAt: 0 }], [], new Map(), NOW)).toEqual([]);
+  });
 });

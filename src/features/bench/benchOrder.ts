@@ -14,7 +14,7 @@ export interface BenchOrder {
 type JobStatuses = ReadonlyMap<string, JobStatus>;
 
 /** Nothing is left to do on it: pressed, looked over, written down. */
-const isDone = (s: JobStatus | undefined): boolean =>
+export const isDone = (s: JobStatus | undefined): boolean =>
   s?.progress.press === 'done' && s.progress.look === 'done';
 
 const LATEST = '9999';

@@ -5,20 +5,23 @@ import { useEffect, useMemo, useState } from 'react';
 import { picturesOf, type PictureRef } from '@/core/job/art';
 import type { JobStatus } from '@/core/plan/status';
 import type { JobRecord, JobStatusRecord } from '@/data/db';
+import { archiveJobs } from '@/data/live';
 import { newestOfJob } from '@/data/log';
 import { keptAnalysis } from '@/data/analyses';
 import {
   benchFacts,
+  jobWords,
   keepStatuses,
   loadStatuses,
   statusKeys,
   sharedWith,
   type BenchFacts,
 } from '@/data/statuses';
-import { useShop } from '../shell/shopContext';
+import { useShopWithRuns } from '../shell/shopContext';
 import { part } from '@/core/basics/part';
+import type { Run } from '@/core/shop/run';
+import { toArchive } from './archive';
 
-const look = () => loadStatuses();
 const breath = () => new Promise((resolve) => setTimeout(resolve));
 
 /** A bench left alone for so long has its pictures analysed, so that it says of a job what the job's own screen says. */
@@ -32,8 +35,9 @@ async function analysesOf(pictures: readonly PictureRef[]) {
 
 /** The status of every job, by its id: as kept where nothing has changed since, calculated anew, one after another, where it has. */
 export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
-  const { shop, jobs, proven } = useShop();
-  const kept = useLiveQuery(look);
+  const { shop, jobs, proven } = useShopWithRuns();
+  const ids = jobs.map((j) => j.id).join(' ');
+  const kept = useLiveQuery(() => loadStatuses(ids === '' ? [] : ids.split(' ')), [ids]);
   const facts = useLiveQuery(() => benchFacts(shop, jobs), [shop, jobs]);
   const [made, setMade] = useState<ReadonlyMap<string, JobStatusRecord>>(new Map());
   const keys = useMemo(() => (facts ? statusKeys(shop, jobs, facts) : null), [shop, jobs, facts]);
@@ -59,9 +63,9 @@ export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
       if (gone) return;
       const tally = facts.tallies[id] ?? { good: 0, spoiled: 0, entries: 0 };
       const jobStatus = statusOf(job, { ...shop, log }, { analyses, sharedJobs, proven, tally });
-      const record = { id, key: keys.get(id) ?? '', jobStatus };
+      const record = { id, key: keys.get(id) ?? '', words: jobWords(job), jobStatus };
       setMade((before) => new Map(before).set(id, record));
-      await keepStatuses([record], [...keys.keys()]);
+      await keepStatuses([record]);
     };
     void calculate();
     return () => {
@@ -69,8 +73,23 @@ export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
     };
   }, [next, keys, facts, jobs, shop, proven]);
 
+  useArchive(jobs, shop.runs, fresh, keys !== null && kept !== undefined && !next);
   useImageAnalysis(jobs, facts, keys !== null && kept !== undefined && !next);
   return fresh;
+}
+
+/** Takes jobs off the live list once nothing is left to do on them. */
+function useArchive(
+  jobs: readonly JobRecord[],
+  runs: readonly Run[],
+  statuses: ReadonlyMap<string, JobStatus>,
+  settled: boolean,
+): void {
+  useEffect(() => {
+    if (!settled) return;
+    const over = toArchive(jobs, runs, statuses, Date.now());
+    if (over.length > 0) void archiveJobs(over).catch(() => undefined);
+  }, [jobs, runs, statuses, settled]);
 }
 
 /** Analyses the pictures nobody has analysed yet, one after another, while the bench is left alone. */

@@ -9,7 +9,7 @@ import { seenOfJobs } from '@/data/seen';
 import { loadItems } from '@/data/shelf';
 import { notifyProblem } from '@/ui/notify';
 import { inDayWorker } from '@/workers/client';
-import { useShop } from '../shell/shopContext';
+import { useShopWithRuns } from '../shell/shopContext';
 
 /** Mean ink of the art of jobs whose ground has been analysed. */
 async function inkOfJobs(jobs: readonly Job[]): Promise<Readonly<Record<string, number>>> {
@@ -28,7 +28,7 @@ export type Costs = readonly { readonly job: Job; readonly cost: Result<JobCost>
 
 /** What every job costs, from the worker; null until it is known. */
 export function useCosts(): Costs | null {
-  const { shop, jobs, proven } = useShop();
+  const { shop, jobs, proven } = useShopWithRuns();
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
   const beside = useLiveQuery(
     async () => ({ items: await loadItems(), seen: await seenOfJobs(all), inkPct: await inkOfJobs(all) }),

@@ -7,7 +7,7 @@ import { seenOfJobs } from '@/data/seen';
 import { loadPrinted } from '@/data/shelf';
 import { besideDayWorker, inDayWorker } from '@/workers/client';
 import { notifyProblem } from '@/ui/notify';
-import { useShop } from '../shell/shopContext';
+import { useShopWithRuns } from '../shell/shopContext';
 
 /** The day is laid out anew so often where nothing happens: the clock alone moves it. */
 const ANEW_MS = 5 * 60_000;
@@ -47,7 +47,7 @@ function useTick(everyMs: number): number {
 
 /** The jobs of the shop as a day, from the worker; laid out anew whenever a job, the shop or a run changes. */
 export function useDay(): DayView {
-  const { shop, jobs, proven } = useShop();
+  const { shop, jobs, proven } = useShopWithRuns();
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
   const seen = useLiveQuery(async () => ({ of: await seenOfJobs(all), sheets: await loadPrinted() }), [all]);
   // Read anew with every change of a job, and nearly always the same.

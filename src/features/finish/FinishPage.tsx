@@ -1,5 +1,6 @@
 'use client';
 
+import type { Run } from '@/core/shop/run';
 import { useLiveQuery } from 'dexie-react-hooks';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -18,15 +19,18 @@ import { Button } from '@/ui/Button';
 import { Confirm } from '@/ui/Confirm';
 import { notify, notifyProblem } from '@/ui/notify';
 import { ShopFrame } from '../shell/ShopFrame';
-import { useShop } from '../shell/shopContext';
+import { useJobRecord, useJobRuns, useShop } from '../shell/shopContext';
 import { Hanger } from './Hanger';
 import { LabelSheet } from './LabelSheet';
 
 /** The last steps of a job: parts, hanger, labels, and pieces packed. */
 export function FinishPage({ jobId }: { jobId: string }) {
-  const { shop, jobs } = useShop();
-  const job = jobs.find((r) => r.id === jobId)?.job;
+  const { shop } = useShop();
+  const record = useJobRecord(jobId);
+  const own = useJobRuns(jobId);
+  const job = record?.job;
   const blank = shop.blanks.find((b) => b.id === job?.blankId);
+  if (record === undefined || !own) return <ShopFrame title="Finishing">{null}</ShopFrame>;
   if (!job || !blank)
     return (
       <ShopFrame title="Finishing">
@@ -38,15 +42,14 @@ export function FinishPage({ jobId }: { jobId: string }) {
         </p>
       </ShopFrame>
     );
-  return <Steps key={job.id} job={job} blank={blank} />;
+  return <Steps key={job.id} job={job} blank={blank} own={own} />;
 }
 
-function Steps({ job, blank }: { job: Job; blank: Blank }) {
-  const { shop } = useShop();
+function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[] }) {
   const steps = finishSteps(blank);
   const parts = partsOf(blank, job.finish.hanger);
   const pieces = piecesOfJob(job, piecesOf(job.art));
-  const runs = runsOf(shop.runs, job.id);
+  const runs = runsOf(own, job.id);
   const { good } = jobPieces(pieces, runs);
   const packed = packedOf(job, runs);
   const put = (change: (now: Finish) => Finish) =>

@@ -17,7 +17,7 @@ import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { Segments } from '@/ui/Segments';
 import { saveBytesAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
-import { useShop } from '../shell/shopContext';
+import { useJobRecord, useShop } from '../shell/shopContext';
 import { labelFont } from '../logbook/labelFont';
 import { PlatenMap } from './PlatenMap';
 import { Checks } from './Checks';
@@ -60,8 +60,8 @@ export function FlatnessPage({ pressId, jobId }: { pressId: string; jobId: strin
 
 /** Size of the piece of a job, for where to lay it. */
 function usePiece(jobId: string | null) {
-  const { shop, jobs } = useShop();
-  const job = jobs.find((r) => r.id === jobId)?.job;
+  const { shop } = useShop();
+  const job = useJobRecord(jobId ?? '')?.job;
   return useMemo(() => {
     const load = job && plan(job, shop).heat.load;
     return load ? { widthMm: load.piece.widthMm, heightMm: load.piece.heightMm } : null;

@@ -18,7 +18,7 @@ import { notify } from '@/ui/notify';
 import { ReadingStatus } from '../art/ReadingStatus';
 import { useAnalyses } from '../art/useSources';
 import { KEYS_ANYWHERE } from '../shell/GlobalKeys';
-import { useShop } from '../shell/shopContext';
+import { useJobRuns, useShop } from '../shell/shopContext';
 import { AfterContext, JobContext, useHistory } from './jobContext';
 import { JobFoot } from './JobFoot';
 import { JobHeader } from './JobHeader';
@@ -73,7 +73,11 @@ function useMadePlan(job: Job, terrace: Terrace): { readonly made: Plan; readonl
   const { shop: things, jobs, proven } = useShop();
   const { id } = job;
   const log = useJobLog(id);
-  const shop = useMemo(() => ({ ...things, log: [...log.entries] }), [things, log.entries]);
+  const runs = useJobRuns(id);
+  const shop = useMemo(
+    () => ({ ...things, runs: [...(runs ?? [])], log: [...log.entries] }),
+    [things, runs, log.entries],
+  );
   const [planJob] = useState(createPlanner);
   const analyses = useAnalyses(job.art);
   const sharedJobs = useMemo(

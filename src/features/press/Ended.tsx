@@ -9,7 +9,7 @@ import { isOn, withState, type RunWithState } from '@/core/run/pieces';
 import type { Job } from '@/core/job/job';
 import { changeJob } from '@/data/jobs';
 import { notifyProblem } from '@/ui/notify';
-import { useShop } from '../shell/shopContext';
+import { useShopWithRuns } from '../shell/shopContext';
 import { blanksText } from './Hands';
 import { PressButton } from './PressButton';
 import { CheckList } from './Ready';
@@ -28,7 +28,7 @@ const LINK =
 
 /** After the last piece of a run: put away, count, look them over, print again what was spoiled. */
 export function Ended({ job, made, last, onMore }: Props) {
-  const { shop } = useShop();
+  const { shop } = useShopWithRuns();
   const router = useRouter();
   const { press } = made;
   const { reprints, left } = press;

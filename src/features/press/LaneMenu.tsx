@@ -7,7 +7,7 @@ import { useState } from 'react';
 import type { Lane } from '@/core/run/board';
 import { canLay } from '@/core/run/run';
 import { withState } from '@/core/run/pieces';
-import { useShop } from '../shell/shopContext';
+import { useShopWithRuns } from '../shell/shopContext';
 import { LayDialog } from './LayDialog';
 import { strike } from './strike';
 
@@ -17,7 +17,7 @@ const ITEM =
 /** What is seldom done at a press: taking back, laying other pieces, a second press, stopping. It opens inside its press, where it belongs. */
 export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
   const [laying, setLaying] = useState(false);
-  const { shop } = useShop();
+  const { shop } = useShopWithRuns();
   const { run, state, step } = lane;
   const early = step.timed && !lane.clock.up;
   return (

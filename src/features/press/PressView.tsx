@@ -14,6 +14,7 @@ import { ProgressBar } from '@/ui/ProgressBar';
 import { Button } from '@/ui/Button';
 import { Say, useSay } from '@/ui/units';
 import { useJob } from '../job/jobContext';
+import { useShopWithRuns } from '../shell/shopContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { blanksText } from './Hands';
 import { LoadsThrough } from './LoadsThrough';
@@ -45,7 +46,8 @@ function stepTimeText(step: Operation, pace: PaceOf, pressId: string): string {
 
 /** Before and between runs: how many are through, and what one piece asks of hands and press. */
 export function PressView() {
-  const { plan, shop } = useJob();
+  const { plan } = useJob();
+  const { shop } = useShopWithRuns();
   const say = useSay();
   const pace = useMemo(() => paceFrom(timedSteps(shop.runs.map(withState))), [shop.runs]);
   if (!plan.blank.blank) return <NeedsBlank />;

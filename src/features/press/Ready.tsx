@@ -20,7 +20,7 @@ import { startRun } from '@/data/runs';
 import { inHeatWorker } from '@/workers/client';
 import { notifyProblem, notifyWrong } from '@/ui/notify';
 import { Say } from '@/ui/units';
-import { useShop } from '../shell/shopContext';
+import { useShopWithRuns } from '../shell/shopContext';
 import { PressButton } from './PressButton';
 import { shopNow } from './shopTime';
 import { wakeSound } from './sound';
@@ -65,7 +65,7 @@ function blanksTyped(text: string): number | null | undefined {
 /** Before the first piece of a run. */
 export function Ready({ job, made }: { job: Job; made: Plan }) {
   const { heat, press } = made;
-  const { shop } = useShop();
+  const { shop } = useShopWithRuns();
   const [blanks, setBlanks] = useState('');
   const [beginning, setBeginning] = useState(false);
   const runs = shop.runs.map(withState).filter(isOn);
@@ -150,7 +150,7 @@ export function Ready({ job, made }: { job: Job; made: Plan }) {
 
 /** The press is on with another job: it is handed over between two loads. */
 function Busy({ of }: { of: ReturnType<typeof withState> }) {
-  const { jobs } = useShop();
+  const { jobs } = useShopWithRuns();
   const name = jobs.find((r) => r.id === of.run.jobId)?.job.name ?? 'another job';
   const between = of.state.stepIndex === 0;
   return (
@@ -176,7 +176,7 @@ function Busy({ of }: { of: ReturnType<typeof withState> }) {
 
 /** Shown whole the first time with a press and a material, one line after that. */
 function StartCheck({ made, others }: { made: Plan; others: number }) {
-  const { shop } = useShop();
+  const { shop } = useShopWithRuns();
   const { heat, blank } = made;
   const known = shop.runs.some(
     (r) => r.press.id === heat.press?.id && r.blank.material === blank.blank?.material,

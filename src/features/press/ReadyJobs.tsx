@@ -6,7 +6,7 @@ import { plan } from '@/core/plan/plan';
 import { pressBlocked } from '@/core/plan/newRun';
 import { Dialog } from '@/ui/Dialog';
 import type { RunWithState } from '@/core/run/pieces';
-import { useShop } from '../shell/shopContext';
+import { useShopWithRuns } from '../shell/shopContext';
 import { DoneRuns } from './DoneRuns';
 import { PressButton } from './PressButton';
 
@@ -14,7 +14,7 @@ const MOST = 10;
 
 /** Jobs with pieces that no press holds yet and nothing in their way. */
 function ReadyList({ dark }: { dark: boolean }) {
-  const { shop, jobs, proven } = useShop();
+  const { shop, jobs, proven } = useShopWithRuns();
   const ready = useMemo(
     () =>
       jobs

@@ -7,7 +7,7 @@ import { pressBlocked } from '@/core/plan/newRun';
 import { isOn, type RunWithState } from '@/core/run/pieces';
 import type { Job } from '@/core/job/job';
 import { useHeatBook, useTried, useWantedHeat } from '../job/useHeatBook';
-import { useShop } from '../shell/shopContext';
+import { useJobRecord, useJobRuns, useShop, useShopWithRuns } from '../shell/shopContext';
 import { Ended } from './Ended';
 import { Ready } from './Ready';
 import { RunBoard } from './RunBoard';
@@ -26,8 +26,11 @@ const onPress = (job: Job, pressId: string | null): Job =>
 
 /** At the press: one run, from the first piece to the last. */
 export function Runner({ jobId, pressId, another }: Props) {
-  const { shop, jobs, proven } = useShop();
-  const stored = jobs.find((r) => r.id === jobId)?.job ?? null;
+  const { shop: things, proven } = useShop();
+  const record = useJobRecord(jobId);
+  const runs = useJobRuns(jobId);
+  const stored = record?.job ?? null;
+  const shop = useMemo(() => ({ ...things, runs: [...(runs ?? [])] }), [things, runs]);
   const job = useMemo(() => stored && onPress(stored, pressId), [stored, pressId]);
   const tried = useTried(job, shop);
   const { book: heatBook, ask } = useHeatBook();
@@ -37,6 +40,7 @@ export function Runner({ jobId, pressId, another }: Props) {
   );
   useWantedHeat(made?.heat.model?.wanted, ask, false);
   const [again, setAgain] = useState(false);
+  if (record === undefined || !runs) return <main className="h-dvh bg-night" aria-busy="true" />;
   if (!job || !made) return <Note text="This job is not in this browser." href="/" to="To the bench" />;
   const on = made.press.runs.filter(isOn);
   const here = pressId === null ? on[0] : on.find((r) => r.run.press.id === pressId);
@@ -50,8 +54,8 @@ export function Runner({ jobId, pressId, another }: Props) {
         to="Back to the heat"
       />
     );
-  const { runs, free } = made.press;
-  const last = [...runs].reverse().find((r) => pressId === null || r.run.press.id === pressId) ?? null;
+  const { runs: ofJob, free } = made.press;
+  const last = [...ofJob].reverse().find((r) => pressId === null || r.run.press.id === pressId) ?? null;
   const over = last?.state.ended === 'finished' && (pressId !== null || on.length === 0);
   if (free.length === 0 || (over && !again))
     return <Ended job={job} made={made} last={last} onMore={free.length > 0 ? () => setAgain(true) : null} />;
@@ -72,7 +76,7 @@ const Note = ({ text, href, to }: { text: string; href: string; to: string }) =>
 
 /** Presses of the same kind that no run is on. */
 function AnotherPress({ job, on }: { job: Job; on: readonly RunWithState[] }) {
-  const { shop } = useShop();
+  const { shop } = useShopWithRuns();
   const kind = shop.presses.find((p) => p.id === job.pressId)?.kind;
   const busy = new Set(shop.runs.filter((r) => on.some((o) => o.run.id === r.id)).map((r) => r.press.id));
   const free = shop.presses.filter((p) => p.kind === kind && !busy.has(p.id));

@@ -18,7 +18,7 @@ import { piecesOf } from '@/core/art/names';
 import { piecesOfJob } from '@/core/plan/press';
 import type { Shop } from '@/core/shop/shop';
 import { inRunWorker } from '@/workers/client';
-import { useShop } from '../shell/shopContext';
+import { useShopWithRuns } from '../shell/shopContext';
 
 /** Runs that are on, in the order of the numbers of their presses. */
 export interface RunsOn {
@@ -54,7 +54,7 @@ function jobOf(job: Job, shop: Shop): JobOn {
 }
 
 export function useRunsOn(): RunsOn {
-  const { shop, jobs } = useShop();
+  const { shop, jobs } = useShopWithRuns();
   return useMemo(() => {
     const all = shop.runs.map(withState);
     const numbers = pressNumbers(all);

@@ -5,11 +5,11 @@ import { outlook, type Outlook, type Want } from '@/core/stock/wants';
 import { seenOfJobs } from '@/data/seen';
 import { loadPrinted, loadShelf } from '@/data/shelf';
 import { inDayWorker } from '@/workers/client';
-import { useShop } from '../shell/shopContext';
+import { useShopWithRuns } from '../shell/shopContext';
 
 /** Everything on the shelf with what becomes of it; null while it is read. What jobs take follows from the worker. */
 export function useShelf(): { readonly shelf: readonly Outlook[] | null; readonly wantsKnown: boolean } {
-  const { shop, jobs, proven } = useShop();
+  const { shop, jobs, proven } = useShopWithRuns();
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
   const held = useLiveQuery(() => loadShelf(), []);
   const seen = useLiveQuery(() => seenOfJobs(all), [all]);

@@ -3,10 +3,11 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { Problem, Result } from '@/core/basics/result';
-import { db } from '@/data/db';
+import { db, type JobRecord } from '@/data/db';
 import { listJobs } from '@/data/jobs';
 import { holdsUnkept } from '@/data/journal';
 import { seedIfEmpty } from '@/data/seed';
+import { settleRuns } from '@/data/live';
 import { goodBehind } from '@/data/log';
 import { readThings } from '@/data/shop';
 import { storageProblem } from '@/data/storage';
@@ -14,7 +15,8 @@ import { holdsUnrestored, Messages } from '@/ui/notify';
 import { UnitsProvider } from '@/ui/units';
 import { GlobalKeys } from './GlobalKeys';
 import { MissingPart } from './MissingPart';
-import { ShopContext, type ShopView } from './shopContext';
+import { RunsContext, ShopContext, type ShopView } from './shopContext';
+import { useLiveRuns } from './useLiveRuns';
 
 /** Watches something in the database; what goes wrong comes back in words. */
 function useWatched<T>(look: () => Promise<T>, ready: boolean): Result<T> | null {
@@ -34,11 +36,15 @@ const lookAtShop = async () => {
   return { shop, aside, proven: await goodBehind(shop.recipes) };
 };
 const lookAtJobs = () => listJobs();
+const NO_JOBS: readonly JobRecord[] = [];
 
 function useSeed(demo: boolean): Result<boolean> | null {
   const [seeded, setSeeded] = useState<Result<boolean> | null>(null);
   useEffect(() => {
-    void seedIfEmpty(demo).then(setSeeded);
+    void seedIfEmpty(demo).then(async (r) => {
+      if (r.ok) await settleRuns().catch(() => undefined);
+      setSeeded(r);
+    });
   }, [demo]);
   return seeded;
 }
@@ -95,16 +101,17 @@ export function Shell({ demo, children }: { demo: boolean; children: ReactNode }
   // Apart, so that saving a job does not read the whole shop again.
   const shop = useWatched(lookAtShop, ready);
   const jobs = useWatched(lookAtJobs, ready);
+  const runs = useLiveRuns(jobs?.ok ? jobs.value.jobs : NO_JOBS, ready);
   const view = useMemo(
     (): ShopView | null =>
-      shop?.ok && jobs?.ok
+      shop?.ok && jobs?.ok && runs.ready
         ? {
             ...shop.value,
             jobs: jobs.value.jobs,
-            aside: [...jobs.value.unreadable, ...shop.value.aside],
+            aside: [...jobs.value.unreadable, ...shop.value.aside, ...runs.aside],
           }
         : null,
-    [shop, jobs],
+    [shop, jobs, runs],
   );
   const failed = [seeded, shop, jobs].find((r) => r && !r.ok);
   const waiting = useWaiting(view !== null);
@@ -119,12 +126,14 @@ export function Shell({ demo, children }: { demo: boolean; children: ReactNode }
     );
   return (
     <ShopContext value={view}>
-      <UnitsProvider units={view.shop.settings.units}>
-        <GlobalKeys />
-        {children}
-        <Messages />
-        <MissingPart />
-      </UnitsProvider>
+      <RunsContext value={runs.read}>
+        <UnitsProvider units={view.shop.settings.units}>
+          <GlobalKeys />
+          {children}
+          <Messages />
+          <MissingPart />
+        </UnitsProvider>
+      </RunsContext>
     </ShopContext>
   );
 }
