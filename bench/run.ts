@@ -10,6 +10,8 @@ import { startServer } from '../scripts/start.mjs';
 import { benchBend, benchAnalysis, benchNames, benchNesting, benchSeam, benchSectors } from './art';
 import { encodePng, longestTask, watchLongTasks, p95, round, timed, type Figure } from './figure';
 import { benchDay } from './day';
+import { benchEdits } from './edits';
+import { benchYears } from './years';
 import { benchAnsweredPlan, benchHeat, benchHeatPage } from './heat';
 import { benchLog } from './log';
 import { benchPanel } from './panel';
@@ -192,6 +194,8 @@ const steps = (page: Page, cdp: CDPSession, address: string) =>
     sectors: () => ({ sectors: benchSectors() }),
     heat: () => ({ planAnswered: benchAnsweredPlan(TUMBLERS, shop), ...benchHeat(SLATE, TUMBLERS, shop) }),
     fold: () => benchFold(TUMBLERS, shop),
+    edits: () => benchEdits(demo),
+    years: async () => benchYears(await (await browser.newContext()).newPage(), address, demo),
     day: () => benchDay(demo),
     board: () => benchBoard(page, cdp, address),
     heatPage: async () => ({ heatPage: await benchHeatPage(page, address) }),

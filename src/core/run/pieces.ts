@@ -1,6 +1,7 @@
 import { createLru, type Lru } from '../memo/memo';
 import type { Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
-import { foldOn, goodOf, pieceKey, spoiledOf, type Fold, type RunState } from './run';
+import { pieceKey } from './goodPieces';
+import { foldOn, goodOf, spoiledOf, type Fold, type RunState } from './run';
 
 /** A run with what its events come to. */
 export interface RunWithState {

@@ -1,6 +1,7 @@
 import { ofStage, type Operation } from '../shop/operation';
 import type { Between, Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
 import { added, listOf, sizeOf, type Chain } from './chain';
+import { goodPiecesIn, pieceKey } from './goodPieces';
 
 /** A piece that was spoiled, during which operation and why; null where nobody said. */
 export interface Spoiled {
@@ -76,21 +77,10 @@ const numbered = (run: Run, through: number): readonly RunPiece[] =>
     name: '',
   }));
 
-/** A piece is known by its number and its name together: where a names list was changed, another has that number now. */
-export const pieceKey = (p: RunPiece): string => `${p.number} ${p.name}`;
-
 /** Of some pieces, those that came out good in a load that is through: they are neither laid nor counted again. */
 export function goodBefore(loads: RunState['loads'], pieces: readonly RunPiece[]): readonly RunPiece[] {
-  const asked = new Map(pieces.map((p) => [pieceKey(p), p]));
-  const good: RunPiece[] = [];
-  for (let at = loads; at; at = at.before) {
-    const spoiled = new Set(at.last.spoiled.map((s) => pieceKey(s.piece)));
-    for (const p of at.last.pieces) {
-      const piece = asked.get(pieceKey(p));
-      if (piece && !spoiled.has(pieceKey(p))) good.push(piece);
-    }
-  }
-  return good;
+  const good = goodPiecesIn(loads);
+  return pieces.filter((p) => good.has(pieceKey(p)));
 }
 
 /** Of pieces that are to go in, those that may: each once, and none that is good already. */
