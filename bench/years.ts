@@ -52,7 +52,7 @@ async function fill(page: Page, demo: DemoShop): Promise<void> {
     return { ...jobRecord(job, { rev: 1, savedAt, saveId: `s-${i}` }), archived: i < 30 ? 0 : 1 };
   });
   const runs = Array.from({ length: RUNS }, (_, i) => {
-    const startedAt = now - ((i + 1) * 700 * DAY_MS) / RUNS;
+    const startedAt = now - DAY_MS - (i * 700 * DAY_MS) / RUNS;
     return runRecord({ ...of(i).run, id: `run-${i}`, jobId: `old-${i % JOBS}`, startedAt });
   });
   await page.evaluate(

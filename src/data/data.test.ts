@@ -8,7 +8,7 @@ import { pressCycle } from '@/core/operations/cycle';
 import { ONE_PIECE } from '@/core/operations/testTimes';
 import { plan } from '@/core/plan/plan';
 import { fromBase64, toBase64 } from '@/core/formats/base64';
-import { MesaDb } from './db';
+import { MesaDb, type JobRecord } from './db';
 import { bringJobFile, checkShopFile, jobFileText, restoreShop, shopFileText } from './files';
 import { contentId } from './ids';
 import { saveIdOf } from './journal';
@@ -50,6 +50,16 @@ const baseOf = async (d: MesaDb, id: string): Promise<string> => {
 };
 
 const only = (picture: PictureRef): Art => ({ ...NO_ART, layers: [pictureLayer('p', picture)] });
+
+/** A job that this version cannot read. */
+const BROKEN: JobRecord = {
+  id: 'broken',
+  rev: 1,
+  savedAt: 0,
+  archived: 0,
+  pictures: [],
+  job: { id: 'broken' } as Job,
+};
 
 describe('seeding', () => {
   test('once, and only into an untouched browser', async () => {
@@ -150,14 +160,7 @@ describe('jobs', () => {
   });
   test('an unreadable record is said, kept and does not take the others down', async () => {
     const d = await demo();
-    await d.jobs.put({
-      id: 'broken',
-      rev: 1,
-      savedAt: 0,
-      archived: 0,
-      pictures: [],
-      job: { id: 'broken' } as Job,
-    });
+    await d.jobs.put(BROKEN);
     const list = await listJobs(d);
     expect(list.unreadable).toMatchObject([{ kind: 'job', id: 'broken' }]);
     expect(list.jobs).toHaveLength(DEMO_JOBS);
@@ -189,14 +192,7 @@ describe('jobs', () => {
   });
   test('a job that cannot be read stops no other from being removed, and its pictures stay', async () => {
     const d = await demo();
-    await d.jobs.put({
-      id: 'broken',
-      rev: 1,
-      savedAt: 0,
-      archived: 0,
-      pictures: [],
-      job: { id: 'broken' } as Job,
-    });
+    await d.jobs.put(BROKEN);
     await d.pictures.put({ id: 'perhaps-its', mime: 'image/png', bytes: new Uint8Array(3) });
     expect((await removeJob('star-party-tumblers', d)).ok).toBe(true);
     expect(await d.jobs.get('star-party-tumblers')).toBeUndefined();

@@ -49,17 +49,7 @@ const runOn = (j: Job) => {
   return run;
 };
 
-const SIZE: readonly StageName[] = [
-  'measure',
-  'paper',
-  'wrap',
-  'art',
-  'checks',
-  'sheet',
-  'heat',
-  'press',
-  'look',
-];
+const SIZE: readonly StageName[] = STAGES.filter((s) => s !== 'blank');
 const PATTERN: readonly StageName[] = ['paper', 'wrap', 'art', 'checks', 'sheet', 'look'];
 const HEATED: readonly StageName[] = ['checks', 'heat', 'press', 'look'];
 const DRAWN: readonly StageName[] = ['art', 'checks', 'sheet'];
