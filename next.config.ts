@@ -4,6 +4,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
+  // Names this build: what only the same code may read back is kept under it.
+  env: { MESA_BUILD: Date.now().toString(36) },
   // The whole test run has checked types just before it builds.
   typescript: { ignoreBuildErrors: process.env.MESA_TYPES_CHECKED === '1' },
 };

@@ -17,7 +17,10 @@ test('a part of the program that cannot be loaded: said, the page kept, and done
   await context.unroute(PARTS);
   await gone.getByRole('button', { name: 'Try again' }).click();
   await expect(gone).toHaveCount(0);
-  await expect(page.getByRole('dialog').getByRole('slider', { name: /Steel rule/ })).toBeVisible();
+  // The sheet is printed in a worker first.
+  await expect(page.getByRole('dialog').getByRole('slider', { name: /Steel rule/ })).toBeVisible({
+    timeout: 30_000,
+  });
 });
 
 test('a worker that cannot be loaded: Save PDF reports it, and saves once it loads', async ({

@@ -77,6 +77,14 @@ export interface JobStatusRecord {
   readonly jobStatus: JobStatus;
 }
 
+/** An answer of the heat model, and the build that gave it. */
+export interface HeatAnswerRecord {
+  readonly id: string;
+  readonly build: string;
+  readonly at: number;
+  readonly answer: unknown;
+}
+
 /** The shop of this browser was written by a newer copy of the application. */
 class NewerDatabase extends Error {
   override readonly name = 'NewerDatabase';
@@ -119,6 +127,7 @@ export class MesaDb extends Dexie {
   declare readonly movements: Table<Movement, string>;
   declare readonly quotes: Table<Quote, string>;
   declare readonly jobStatuses: Table<JobStatusRecord, string>;
+  declare readonly heatAnswers: Table<HeatAnswerRecord, string>;
 
   constructor(name = 'mesa-drift') {
     super(name, refusingNewer());

@@ -100,12 +100,17 @@ test('a tap reads the runs that are on, and neither those that are over nor the 
     counted('newest', () => newestRuns(d)),
     counted('jobs', () => listJobs(d)),
   ];
-  const rest = () => new Promise((r) => setTimeout(r, 80));
-  await rest();
+  const rest = () => new Promise((r) => setTimeout(r, 50));
+  const until = async (done: () => boolean) => {
+    while (!done()) await rest();
+  };
+  await until(() => Object.values(asked).every((times) => times > 0));
   const before = { ...asked };
   const step = cycleOf(on)[0];
   if (!step) throw new Error('no step');
   await addRunEvent('on', { kind: 'done', at: 99, operationId: step.id }, 0, d);
+  await until(() => asked.on > before.on);
+  // Whatever else were asked would be asked by now.
   await rest();
   expect(asked).toEqual({ ...before, on: before.on + 1 });
   watching.forEach((w) => w.unsubscribe());

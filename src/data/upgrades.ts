@@ -130,6 +130,7 @@ export const DB_VERSIONS: readonly DbVersion[] = [
     stores: {
       jobs: 'id, archived, *pictures',
       runs: 'id, jobId, open, [jobId+open], [open+startedAt]',
+      heatAnswers: 'id, at',
     },
     upgrade: findLive,
   },

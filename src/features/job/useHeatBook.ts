@@ -2,11 +2,13 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
+import { ok } from '@/core/basics/result';
 import type { HeatAnswer, HeatBook } from '@/core/heat/answer';
 import { heatKey, type HeatQuestion } from '@/core/heat/question';
 import type { Job } from '@/core/job/job';
 import type { LogEntry } from '@/core/shop/records';
 import type { Shop } from '@/core/shop/shop';
+import { keepAnswer, keptAnswer } from '@/data/heatAnswers';
 import { newestOnPress } from '@/data/log';
 import { inHeatWorker } from '@/workers/client';
 
@@ -48,7 +50,9 @@ export function useHeatBook(): KeptBook {
       if (busy.current || !q || !alive.current) return;
       busy.current = true;
       const key = heatKey(q);
-      const r = await inHeatWorker('Heat', (api) => api.answer(q) as Promise<HeatAnswer>);
+      const kept = await keptAnswer(key);
+      const r = kept ? ok(kept) : await inHeatWorker('Heat', (api) => api.answer(q) as Promise<HeatAnswer>);
+      if (r.ok && !kept) void keepAnswer(key, r.value);
       busy.current = false;
       left.current = left.current.filter((x) => heatKey(x) !== key);
       // Where the model cannot say, the start of the table stands: nobody is kept waiting at the press.
