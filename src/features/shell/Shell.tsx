@@ -1,6 +1,5 @@
 'use client';
 
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { Problem, Result } from '@/core/basics/result';
 import { db, type JobRecord } from '@/data/db';
@@ -17,17 +16,17 @@ import { GlobalKeys } from './GlobalKeys';
 import { MissingPart } from './MissingPart';
 import { RunsContext, ShopContext, type ShopView } from './shopContext';
 import { useLiveRuns } from './useLiveRuns';
+import { useQueried } from './useQueried';
 
 /** Watches something in the database; what goes wrong comes back in words. */
 function useWatched<T>(look: () => Promise<T>, ready: boolean): Result<T> | null {
-  const watched = useLiveQuery(async (): Promise<Result<T> | null> => {
-    if (!ready) return null;
+  const watched = useQueried(async (): Promise<Result<T>> => {
     try {
       return { ok: true, value: await look() };
     } catch (error) {
       return storageProblem(error, 'Shop');
     }
-  }, [ready, look]);
+  }, ready);
   return watched ?? null;
 }
 

@@ -1,9 +1,9 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import type { Run } from '@/core/shop/run';
 import type { JobRecord } from '@/data/db';
 import { endedRuns, newestRuns, openRuns } from '@/data/live';
 import type { ReadRows, SetAside } from '@/data/setAside';
+import { useQueried } from './useQueried';
 
 export interface LiveRuns {
   /** Whether they have been read for the first time. */
@@ -20,12 +20,9 @@ const NOTHING: ReadRows<Run> = { read: [], aside: [] };
  */
 export function useLiveRuns(jobs: readonly JobRecord[], ready: boolean): LiveRuns {
   const ids = jobs.map((j) => j.id).join(' ');
-  const on = useLiveQuery(() => (ready ? openRuns() : undefined), [ready]);
-  const ended = useLiveQuery(
-    () => (ready ? endedRuns(ids === '' ? [] : ids.split(' ')) : undefined),
-    [ready, ids],
-  );
-  const newest = useLiveQuery(() => (ready ? newestRuns() : undefined), [ready]);
+  const on = useQueried(() => openRuns(), ready);
+  const ended = useQueried(() => endedRuns(ids === '' ? [] : ids.split(' ')), ready, ids);
+  const newest = useQueried(() => newestRuns(), ready);
   return useMemo(() => {
     const lists = [on ?? NOTHING, ended ?? NOTHING, newest ?? NOTHING];
     const byId = new Map(lists.flatMap((l) => l.read).map((r) => [r.id, r]));
