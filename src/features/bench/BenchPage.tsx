@@ -54,7 +54,7 @@ export function BenchPage() {
               type="search"
               autoFocus={asked}
               aria-label="Find a job"
-              placeholder="Find a job, archived too"
+              placeholder="Find any job"
               value={find}
               onChange={(e) => setFind(e.target.value)}
               onKeyDown={(e) => {
