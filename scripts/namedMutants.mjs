@@ -17,7 +17,7 @@ export const NAMED_MUTANTS = [
   },
   {
     what: 'the handle is left out of the reach check',
-    file: 'src/core/plan/heat.ts',
+    file: 'src/core/plan/toPress.ts',
     from: 'handled: isHandled(blank)',
     to: 'handled: false && isHandled(blank)',
   },
@@ -41,9 +41,9 @@ export const NAMED_MUTANTS = [
   },
   {
     what: 'shrinkage along the feed is ignored for a wrap across it',
-    file: 'src/core/plan/plan.ts',
-    from: '{ x: across, y: along }',
-    to: '{ x: across, y: { ...along, shrink: 0 } }',
+    file: 'src/core/plan/stages.ts',
+    from: 'turned ? across : along,',
+    to: 'turned ? across : { ...along, shrink: 0 },',
   },
   {
     what: 'the handle’s gap is dropped where readings are compared',
@@ -149,9 +149,9 @@ export const NAMED_MUTANTS = [
   },
   {
     what: 'a piece printed again has the first guest’s name',
-    file: 'src/core/plan/sheet.ts',
-    from: 'placeArt(job.art, art.board, first.row)',
-    to: 'art.placedLayers',
+    file: 'src/core/plan/stages.ts',
+    from: 'placeArt(art, board, first.row)',
+    to: 'placed.placedLayers',
   },
   {
     what: 'more pieces press as hard as one',
@@ -204,7 +204,7 @@ export const NAMED_MUTANTS = [
   {
     what: 'a change set for the next is added to again',
     file: 'src/core/plan/look.ts',
-    from: 'press.last?.settings ?? job.look.pressed ?? heat.chosen?.settings ?? null',
+    from: 'press.last?.settings ?? look.pressed ?? heat.chosen?.settings ?? null',
     to: 'press.last?.settings ?? heat.chosen?.settings ?? null',
   },
   {
