@@ -126,7 +126,7 @@ export function fitText(words: TextLayer, text: string): Fitted {
   return fit(words, { advance, missing });
 }
 
-/** Whether the words follow a circle, each letter turned by itself. */
+/** Whether the text follows a circle, with each letter rotated. */
 export const isOnCircle = (words: TextLayer, trim: Rect, flat: boolean): boolean =>
   flat && circleOf(words, trim) !== null;
 

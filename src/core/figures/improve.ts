@@ -25,7 +25,7 @@ export const advisedSources = (value: Uncertain): readonly (Advised & { readonly
       return { source, label, advice, share };
     });
 
-/** What is left of an uncertainty with one source improved as advised. */
+/** An uncertainty after one source is improved as advised. */
 export function improved(value: Uncertain, source: string): Uncertain {
   const u = value.parts[source];
   return u === undefined

@@ -148,7 +148,7 @@ export interface CheckArtInput {
   readonly analyses: Readonly<Record<string, ImageAnalysis>>;
 }
 
-/** All that can be told of the art before ink is spent. */
+/** The findings of the art before printing. */
 export function checkArt(input: CheckArtInput): readonly Check[] {
   const { art, placed, blank, pattern } = input;
   const { board, placedLayers, bareAreas } = placed;

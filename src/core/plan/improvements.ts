@@ -6,7 +6,7 @@ import { placingImprovements } from '../wrap/face';
 
 const MEASURES = { within: within95, reach: reach95, 'both margins': bothMargins95 } as const;
 
-/** What to improve first to know a figure better, largest share first; solved anew for each source, so only for a figure that is looked at. */
+/** What to improve first to know a figure better, largest share first; solved once for each source, so only for a figure that is shown. */
 export function improvementsOf({ error }: Pick<Figure, 'error'>): readonly Improvement[] {
   if (!error) return [];
   return error.asks === 'edges'

@@ -54,7 +54,7 @@ const PATTERN: readonly StageName[] = ['paper', 'wrap', 'art', 'checks', 'sheet'
 const HEATED: readonly StageName[] = ['checks', 'heat', 'press', 'look'];
 const DRAWN: readonly StageName[] = ['art', 'checks', 'sheet'];
 
-/** Each edit of a job or of the shop, and the stages that it may have made anew. */
+/** Each edit of a job or of the shop, and the stages that may run again because of it. */
 const TABLE: readonly (readonly [string, Edit, readonly StageName[]])[] = [
   ['a reading', job((j) => ({ readings: { ...j.readings, wall: reading('192') } })), SIZE],
   [

@@ -240,7 +240,7 @@ function pressOf(
 
 /**
  * Plans jobs stage by stage; what `remember` keeps is not made again for the same inputs, and keeps its identity, so that a screen redraws only
- * what changed. `on` is told of every stage that is made.
+ * what changed. `on` is called for every stage that runs.
  */
 export function createRunner(remember: Remember, on: OnStage = () => undefined) {
   const stages = createStages(remember, on);

@@ -26,7 +26,7 @@ import { planWrap, type WrapInput } from './wrap';
 import type { ArtOnPanels } from './panels';
 import type { Plan } from './plan';
 
-/** The names of the stages, in the order of the work: what a test may list as made anew by an edit. */
+/** The names of the stages, in the order of the work. */
 export const STAGES = [
   'blank',
   'measure',
