@@ -17,11 +17,11 @@ export type Face = 0 | 1;
 export const facesOf = (c: HeatCase): readonly Face[] =>
   c.heatedFrom === 'blank' ? FACES.back : c.faces === 'one' ? FACES.front : FACES.both;
 
-/** Temperature of a coating, by what flows in and on through an interface without capacity, °C. */
+/** Temperature of the coating of a stack, the j-th of n, by what flows in and on through an interface without capacity, °C. */
 export function coatingReader(
   column: Column,
   contact: number,
-): (e: Exposed, cells: Float64Array, face: Face) => number {
+): (e: Exposed, cells: Float64Array, face: Face, j: number, n: number) => number {
   const span = layerSpan(column, 'blank') ?? { from: 0, to: column.capacity.length };
   const ends = [
     { inner: span.from, outer: span.from - 1 },
@@ -32,13 +32,13 @@ export function coatingReader(
     body: column.half[inner] ?? 1,
     paper: through(column.half[outer] ?? 1, contact),
   }));
-  return (e, cells, face) => {
+  return (e, cells, face, j, n) => {
     const end = ends[face];
     if (!end) return 0;
     const { inner, outer, body, paper } = end;
-    const within = cells[inner] ?? 0;
+    const within = cells[inner * n + j] ?? 0;
     if (outer >= e.from && outer < e.to)
-      return (body * within + paper * (cells[outer] ?? 0)) / (body + paper);
+      return (body * within + paper * (cells[outer * n + j] ?? 0)) / (body + paper);
     const side = face === 0 ? e.top : e.bottom;
     const film = side.air + side.emissivity * RADIANT_WM2K;
     return (body * within + film * side.airC) / (body + film);
@@ -81,11 +81,13 @@ export class DoseMeter {
     for (const pair of [this.transferS, this.heatS, this.coatingC, this.rate]) pair.reverse();
   }
 
-  private of(pair: readonly [number, number], pick: (...n: number[]) => number): number {
-    return pick(...this.faces.map((f) => pair[f]));
+  /** Over the faces that are coated: the greatest of a pair where `sign` is 1, the least where it is −1. */
+  private extreme([front, back]: readonly [number, number], sign: 1 | -1): number {
+    if (this.faces.length > 1) return sign * Math.max(sign * front, sign * back);
+    return this.faces[0] === 0 ? front : back;
   }
-  leastTransferS = (): number => this.of(this.transferS, Math.min);
-  mostHeatS = (): number => this.of(this.heatS, Math.max);
-  coolestC = (): number => this.of(this.coatingC, Math.min);
-  hottestC = (): number => this.of(this.coatingC, Math.max);
+  leastTransferS = (): number => this.extreme(this.transferS, -1);
+  mostHeatS = (): number => this.extreme(this.heatS, 1);
+  coolestC = (): number => this.extreme(this.coatingC, -1);
+  hottestC = (): number => this.extreme(this.coatingC, 1);
 }

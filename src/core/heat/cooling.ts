@@ -153,15 +153,16 @@ export function coolingTimes(c: HeatCase, sim: Simulation, place: CoolingPlace, 
   );
   if (!hottest) return { dyeStillS: 0, touchS: 0, packS: 0 };
   const { cells, exposed, top, bottom } = stand(c, sim, hottest, place, air);
-  const t: Temperatures = { heaterC: c.roomC, cells: [cells] };
-  const stepper = new Stepper([cells.length]);
+  const t: Temperatures = { heaterC: c.roomC, cells };
+  const stepper = new Stepper([exposed]);
+  const idle = { ...IDLE, roomC: c.roomC };
   const surface = (): number => Math.max(cells[top] ?? 0, cells[bottom] ?? 0);
   const last = { dyeStillS: 0, touchS: 0, packS: 0 };
   let at = 0;
   let dt = 0.2;
   let before = surface();
   while (at < LONGEST_S && surface() > PACK_C - 2) {
-    stepper.step({ ...IDLE, roomC: c.roomC }, [exposed], t, dt);
+    stepper.step(idle, t, dt);
     at += dt;
     const now = surface();
     // The last moment it was still above: what is inside may warm a face again.

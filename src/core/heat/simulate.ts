@@ -96,7 +96,6 @@ class Load {
   private readonly column: Column;
   private readonly places: readonly HeatedPlace[];
   private readonly t: Temperatures;
-  private readonly stepper: Stepper;
   private readonly meters: readonly DoseMeter[];
   private readonly samples: Sample[] = [];
   private readonly marks: Mark[] = [];
@@ -121,9 +120,8 @@ class Load {
     const restC = c.heater.restingC === null ? s.platenC : Math.min(s.platenC, c.heater.restingC);
     this.t = {
       heaterC: this.realSetC + restC - s.platenC - (c.kind === 'oven' ? c.heater.fallK : 0),
-      cells: this.places.map(() => new Float64Array(cells).fill(c.roomC)),
+      cells: new Float64Array(cells * this.places.length).fill(c.roomC),
     };
-    this.stepper = new Stepper(this.places.map(() => cells));
     const activation = ACTIVATION_J_MOL.usual + unknowns.activation;
     this.meters = this.places.map(() => new DoseMeter(facesOf(c), c.roomC, activation));
     this.read = coatingReader(this.column, contactWM2K(c, s, unknowns));
@@ -137,7 +135,7 @@ class Load {
       else this.flip(stage.handsS);
     }
     const pressS = this.atS;
-    const atOpening = this.t.cells.map((cells) => cells.slice());
+    const atOpening = this.places.map((_, j) => this.stackAt(j));
     this.afterwards();
     return {
       samples: this.samples,
@@ -167,6 +165,12 @@ class Load {
     return this.c.faces === 'one then the other' ? [back, front] : [front, back];
   }
 
+  /** Temperatures of one stack, outermost first. */
+  private stackAt(j: number): Float64Array {
+    const n = this.places.length;
+    return Float64Array.from(this.column.capacity, (_, i) => this.t.cells[i * n + j] ?? 0);
+  }
+
   private get displayC(): number {
     return this.t.heaterC + this.s.platenC - this.realSetC;
   }
@@ -185,12 +189,12 @@ class Load {
   }
 
   private readAll(exposed: readonly Exposed[], dt: number, held: boolean): void {
+    const n = this.places.length;
     this.meters.forEach((m, j) => {
       const e = exposed[j];
-      const cells = this.t.cells[j];
-      if (!e || !cells) return;
+      if (!e) return;
       for (const face of m.faces) {
-        const c = this.read(e, cells, face);
+        const c = this.read(e, this.t.cells, face, j, n);
         if (dt > 0) m.add(face, c, dt, held);
         else m.restart(face, c);
       }
@@ -205,6 +209,7 @@ class Load {
   ): number {
     const finer = 2 ** (this.o.finer ?? 0);
     const longest = (longestS ?? Math.min(LONGEST_STEP_S, Math.max(0.25, mostS / 60))) / finer;
+    const stepper = new Stepper(exposed);
     let dt = FIRST_STEP_S / finer;
     let ran = 0;
     this.readAll(exposed, 0, held);
@@ -214,7 +219,7 @@ class Load {
       const step = Math.min(near ? Math.min(dt, CLOCK_STEP_S / finer) : dt, mostS - ran);
       // Through the wall between two halves along it (Strang 1968): taken one after the other, the error would be of first order.
       this.conductAlong(this.t.cells, step / 2);
-      this.stepper.step(heater, exposed, this.t, step);
+      stepper.step(heater, this.t, step);
       this.conductAlong(this.t.cells, step / 2);
       ran += step;
       this.atS += step;
@@ -292,14 +297,14 @@ class Load {
     this.run(heater, exposed, { mostS: handsS, held: true });
     const span = layerSpan(this.column, 'blank');
     const pad = layerSpan(this.column, 'pad');
-    for (const cells of this.t.cells) {
-      const body = span ? cells.slice(span.from, span.to).reverse() : cells.slice();
-      // Papers are fresh; the pad is as warm as the first closing left it.
-      const warm = pad ? cells.slice(pad.from, pad.to) : null;
-      cells.fill(this.c.roomC);
-      cells.set(body, span?.from ?? 0);
-      if (warm && pad) cells.set(warm, pad.from);
-    }
+    const n = this.places.length;
+    const before = this.t.cells.slice();
+    this.t.cells.fill(this.c.roomC);
+    const [from, to] = span ? [span.from, span.to] : [0, this.column.capacity.length];
+    for (let i = from; i < to; i += 1)
+      this.t.cells.set(before.subarray((from + to - 1 - i) * n, (from + to - i) * n), i * n);
+    // Papers are fresh; the pad is as warm as the first closing left it.
+    if (pad) this.t.cells.set(before.subarray(pad.from * n, pad.to * n), pad.from * n);
     for (const m of this.meters) m.flip();
   }
 

@@ -1,5 +1,5 @@
 import type { HeatCase } from './case';
-import { conductAlong } from './conduction/along';
+import { conductorAlong } from './conduction/along';
 import { layerSpan, type Column } from './conduction/column';
 import { BODY } from './materials';
 import type { HeatedPlace } from './places';
@@ -9,16 +9,16 @@ export function wallRing(
   c: HeatCase,
   column: Column,
   places: readonly HeatedPlace[],
-): (cells: readonly Float64Array[], dt: number) => void {
+): (cells: Float64Array, dt: number) => void {
   const span = layerSpan(column, 'blank');
   const { round } = c;
   if (c.kind !== 'wrap' || !round || !span) return () => undefined;
   const { conductivity, capacity } = BODY[c.material];
   const perDegM = round.circumferenceMm / 1000 / 360;
-  const sectors = {
+  const conduct = conductorAlong({
     widthsM: places.map((p) => (p.toDeg - p.fromDeg) * perDegM),
     closed: places.every((p) => !p.mirrored),
-  };
+  });
   const alpha = conductivity / capacity;
-  return (cells, dt) => conductAlong(sectors, cells, span.from, span.to, alpha * dt);
+  return (cells, dt) => conduct(cells, span.from, span.to, alpha * dt);
 }

@@ -1,4 +1,4 @@
-import { through, type Column } from './column';
+import { buildColumn, through, type Column } from './column';
 
 /** Stefan–Boltzmann constant, W/(m² K⁴) (CODATA 2018). */
 const SIGMA = 5.670374419e-8;
@@ -45,10 +45,10 @@ export interface Heater {
   readonly setC: number;
 }
 
-/** Temperatures, changed in place by a step. */
+/** Temperatures, changed in place by a step. Cells depth by depth: cell i of stack j of n stands at i·n + j. */
 export interface Temperatures {
   heaterC: number;
-  readonly cells: readonly Float64Array[];
+  readonly cells: Float64Array;
 }
 
 /** Heat moved in a step, J: what the heater gave off from its element, lost by itself, and what the stacks lost to the air. */
@@ -58,156 +58,176 @@ export interface Flow {
   airJ: number;
 }
 
-interface Faced {
-  readonly g: number;
-  readonly air: number;
-  readonly side: Side;
-}
-
-/** Radiation made linear about the present temperature (Incropera, eq. 1.9). */
-function facing(side: Side, half: number, surfaceC: number): Faced {
-  const s = surfaceC + KELVIN;
-  const a = side.airC + KELVIN;
-  const radiant = side.emissivity * SIGMA * (s * s + a * a) * (s + a);
-  return {
-    g: side.heaterShare * through(half, side.heater),
-    air: (1 - side.heaterShare) * through(half, side.air + radiant),
-    side,
-  };
-}
-
-/** Working room for one stack, kept from step to step. */
-class Solver {
-  private readonly w: Float64Array;
-  private readonly c: Float64Array;
-  readonly u: Float64Array;
-  private top: Faced = { g: 0, air: 0, side: INSULATED };
-  private bottom: Faced = { g: 0, air: 0, side: INSULATED };
-  constructor(readonly cells: number) {
-    this.w = new Float64Array(cells);
-    this.c = new Float64Array(cells);
-    this.u = new Float64Array(cells);
+/** One face of stacks side by side: what their sides say, and their conductance to the air as it stands in a step, W/(m² K). */
+class Faces {
+  readonly heater: Float64Array;
+  readonly heaterOffsetK: Float64Array;
+  readonly airC: Float64Array;
+  readonly air: Float64Array;
+  constructor(
+    private readonly sides: readonly Side[],
+    /** From the middle of the outermost cell to the face, W/(m² K). */
+    private readonly half: number,
+  ) {
+    this.heater = Float64Array.from(sides, (s) => s.heaterShare * through(half, s.heater));
+    this.heaterOffsetK = Float64Array.from(sides, (s) => s.heaterOffsetK);
+    this.airC = Float64Array.from(sides, (s) => s.airC);
+    this.air = new Float64Array(sides.length);
   }
 
-  /**
-   * One implicit Euler step of length `dt` as a function of the heater's temperature at its end: cells = u + w·heater
-   * (Thomas' elimination with two right-hand sides). Returns what the heater gives: [constant, per kelvin of its own], W/m².
-   */
-  eliminate(e: Exposed, old: Float64Array, dt: number): readonly [number, number] {
-    const { capacity, between, half } = e.column;
-    const { from, to } = e;
-    const last = to - 1;
-    const top = facing(e.top, half[from] ?? 1, old[from] ?? 0);
-    const bottom = facing(e.bottom, half[last] ?? 1, old[last] ?? 0);
-    this.top = top;
-    this.bottom = bottom;
-    const { u, w, c } = this;
-    const perSecond = 1 / dt;
-    let up = 0;
-    let cUp = 0;
-    let uUp = top.g * e.top.heaterOffsetK + top.air * e.top.airC;
-    let wUp = top.g;
-    let ends = top.g + top.air;
-    // What comes from above enters the first row as it is; every other row takes it through the conductance between.
-    let carry = 1;
-    for (let i = from; i < to; i += 1) {
-      const store = (capacity[i] ?? 0) * perSecond;
-      let down = between[i] ?? 0;
-      let fixed = store * (old[i] ?? 0) + carry * uUp;
-      let heated = carry * wUp;
-      if (i === last) {
-        down = 0;
-        ends += bottom.g + bottom.air;
-        fixed += bottom.g * e.bottom.heaterOffsetK + bottom.air * e.bottom.airC;
-        heated += bottom.g;
-      }
-      const inverse = 1 / (store + up + down + ends - up * cUp);
-      ends = 0;
-      cUp = down * inverse;
-      uUp = fixed * inverse;
-      wUp = heated * inverse;
-      c[i] = cUp;
-      u[i] = uUp;
-      w[i] = wUp;
-      up = down;
-      carry = down;
+  /** Makes radiation linear about the present temperatures of the outermost cells (Incropera, eq. 1.9). */
+  meet(cells: Float64Array, at: number): void {
+    for (const [j, side] of this.sides.entries()) {
+      const s = (cells[at + j] ?? 0) + KELVIN;
+      const a = side.airC + KELVIN;
+      const radiant = side.emissivity * SIGMA * (s * s + a * a) * (s + a);
+      this.air[j] = (1 - side.heaterShare) * through(this.half, side.air + radiant);
     }
-    for (let i = last - 1; i >= from; i -= 1) {
-      const share = c[i] ?? 0;
-      uUp = (u[i] ?? 0) + share * uUp;
-      wUp = (w[i] ?? 0) + share * wUp;
-      u[i] = uUp;
-      w[i] = wUp;
-    }
-    const lastU = u[last] ?? 0;
-    const lastW = w[last] ?? 0;
-    return [
-      top.g * (e.top.heaterOffsetK - uUp) + bottom.g * (e.bottom.heaterOffsetK - lastU),
-      top.g * (1 - wUp) + bottom.g * (1 - lastW),
-    ];
-  }
-
-  /** Puts the heater's temperature in; returns what the stack lost to the air, W/m². */
-  finish(e: Exposed, cells: Float64Array, heaterC: number): number {
-    for (let i = e.from; i < e.to; i += 1) cells[i] = (this.u[i] ?? 0) + (this.w[i] ?? 0) * heaterC;
-    return (
-      this.top.air * ((cells[e.from] ?? 0) - e.top.airC) +
-      this.bottom.air * ((cells[e.to - 1] ?? 0) - e.bottom.airC)
-    );
   }
 }
 
 /** Alexander's two-stage method: implicit, damps stiff parts fully, second order in time (SIAM J. Numer. Anal. 14, 1977). */
 const GAMMA = 1 - Math.SQRT1_2;
 
-/** Takes steps of one set of stacks under one heater. Heat is conserved to rounding: every flow in a step enters the balance as used. */
+/**
+ * Takes steps of stacks of one make side by side under one heater: one column, one range of cells, each with its own faces. Heat is conserved to
+ * rounding: every flow in a step enters the balance as used. Stacks are worked depth by depth: their eliminations do not wait for each other.
+ */
 export class Stepper {
-  private readonly solvers: readonly Solver[];
-  private readonly before: readonly Float64Array[];
-  constructor(cellCounts: readonly number[]) {
-    this.solvers = cellCounts.map((n) => new Solver(n));
-    this.before = cellCounts.map((n) => new Float64Array(n));
+  private readonly n: number;
+  private readonly column: Column;
+  private readonly from: number;
+  private readonly to: number;
+  private readonly areaM2: Float64Array;
+  private readonly top: Faces;
+  private readonly bottom: Faces;
+  /** Cells at the end of a stage are u + w·heater; c leads from one to the next. */
+  private readonly c: Float64Array;
+  private readonly u: Float64Array;
+  private readonly w: Float64Array;
+  private readonly before: Float64Array;
+  /** What the faces add to the row of their cell: to its diagonal, its constant and its share of the heater. */
+  private readonly ends: Float64Array;
+  private readonly fixed: Float64Array;
+  private readonly heated: Float64Array;
+
+  constructor(stacks: readonly Exposed[]) {
+    const { column, from, to } = stacks[0] ?? { column: buildColumn([]), from: 0, to: 0 };
+    const n = stacks.length;
+    this.n = n;
+    this.column = column;
+    this.from = from;
+    this.to = to;
+    this.areaM2 = Float64Array.from(stacks, (e) => e.areaM2);
+    const sides = (of: 'top' | 'bottom', cell: number): Faces =>
+      new Faces(
+        stacks.map((e) => e[of]),
+        column.half[cell] ?? 1,
+      );
+    this.top = sides('top', from);
+    this.bottom = sides('bottom', to - 1);
+    const room = (): Float64Array => new Float64Array(column.capacity.length * n);
+    [this.c, this.u, this.w, this.before] = [room(), room(), room(), room()];
+    const row = (): Float64Array => new Float64Array(n);
+    [this.ends, this.fixed, this.heated] = [row(), row(), row()];
+  }
+
+  /** Adds a face to the row of its cell. */
+  private lay({ heater, heaterOffsetK, air, airC }: Faces): void {
+    const { ends, fixed, heated, n } = this;
+    for (let j = 0; j < n; j += 1) {
+      const [g, a] = [heater[j] ?? 0, air[j] ?? 0];
+      ends[j] = (ends[j] ?? 0) + g + a;
+      fixed[j] = (fixed[j] ?? 0) + g * (heaterOffsetK[j] ?? 0) + a * (airC[j] ?? 0);
+      heated[j] = (heated[j] ?? 0) + g;
+    }
+  }
+
+  private clearEnds(): void {
+    this.ends.fill(0);
+    this.fixed.fill(0);
+    this.heated.fill(0);
+  }
+
+  /** One implicit Euler step of `dt` as a function of the heater's temperature at its end (Thomas' elimination with two right-hand sides). */
+  private eliminate(cells: Float64Array, dt: number): void {
+    const { n, from, to, column, c, u, w, ends, fixed, heated } = this;
+    const last = to - 1;
+    this.top.meet(cells, from * n);
+    this.bottom.meet(cells, last * n);
+    this.clearEnds();
+    this.lay(this.top);
+    let up = 0;
+    for (let i = from; i < to; i += 1) {
+      if (i === last) this.lay(this.bottom);
+      const store = (column.capacity[i] ?? 0) / dt;
+      const down = i === last ? 0 : (column.between[i] ?? 0);
+      const [row, above] = [i * n, (i === from ? i : i - 1) * n];
+      for (let j = 0; j < n; j += 1) {
+        const inverse = 1 / (store + up + down + (ends[j] ?? 0) - up * (c[above + j] ?? 0));
+        u[row + j] =
+          (store * (cells[row + j] ?? 0) + up * (u[above + j] ?? 0) + (fixed[j] ?? 0)) * inverse;
+        w[row + j] = (up * (w[above + j] ?? 0) + (heated[j] ?? 0)) * inverse;
+        c[row + j] = down * inverse;
+      }
+      if (i === from) this.clearEnds();
+      up = down;
+    }
+    for (let k = last * n - 1; k >= from * n; k -= 1) {
+      const share = c[k] ?? 0;
+      u[k] = (u[k] ?? 0) + share * (u[k + n] ?? 0);
+      w[k] = (w[k] ?? 0) + share * (w[k + n] ?? 0);
+    }
+  }
+
+  /** What the heater gives through one face: a constant, W, and so much for each kelvin of its own, W/K. */
+  private drawn({ heater, heaterOffsetK }: Faces, cell: number): readonly [number, number] {
+    let [constant, perKelvin] = [0, 0];
+    for (let j = 0; j < this.n; j += 1) {
+      const g = (heater[j] ?? 0) * (this.areaM2[j] ?? 0);
+      constant += g * ((heaterOffsetK[j] ?? 0) - (this.u[cell * this.n + j] ?? 0));
+      perKelvin += g * (1 - (this.w[cell * this.n + j] ?? 0));
+    }
+    return [constant, perKelvin];
+  }
+
+  /** What the stacks lose to the air through one face, W. */
+  private lost({ air, airC }: Faces, cells: Float64Array, cell: number): number {
+    let sum = 0;
+    for (let j = 0; j < this.n; j += 1)
+      sum += (this.areaM2[j] ?? 0) * (air[j] ?? 0) * ((cells[cell * this.n + j] ?? 0) - (airC[j] ?? 0));
+    return sum;
   }
 
   /** One implicit Euler stage. The controller gives full power below the set temperature, none above, and what holds it there. */
-  private stage(heater: Heater, stacks: readonly Exposed[], t: Temperatures, dt: number): Flow {
+  private stage(heater: Heater, t: Temperatures, dt: number): Flow {
     const { capacityJK, lossWK, roomC, powerW, setC } = heater;
-    let constant = 0;
-    let perKelvin = 0;
-    stacks.forEach((e, j) => {
-      const [a, b] = this.solvers[j]?.eliminate(e, t.cells[j] ?? e.column.capacity, dt) ?? [0, 0];
-      constant += a * e.areaM2;
-      perKelvin += b * e.areaM2;
-    });
+    const { from, to, n, u, w } = this;
+    this.eliminate(t.cells, dt);
+    const [a, b] = [this.drawn(this.top, from), this.drawn(this.bottom, to - 1)];
     const store = capacityJK / dt;
-    const stiffness = store + lossWK + perKelvin;
-    const known = store * t.heaterC + lossWK * roomC - constant;
+    const stiffness = store + lossWK + a[1] + b[1];
+    const known = store * t.heaterC + lossWK * roomC - a[0] - b[0];
     const holding = stiffness * setC - known;
     const power = Math.min(powerW, Math.max(0, holding));
     const heaterC = (known + power) / stiffness;
-    let air = 0;
-    stacks.forEach((e, j) => {
-      air += e.areaM2 * (this.solvers[j]?.finish(e, t.cells[j] ?? e.column.capacity, heaterC) ?? 0);
-    });
+    for (let k = from * n; k < to * n; k += 1) t.cells[k] = (u[k] ?? 0) + (w[k] ?? 0) * heaterC;
+    const air = this.lost(this.top, t.cells, from) + this.lost(this.bottom, t.cells, to - 1);
     t.heaterC = heaterC;
     return { inJ: power * dt, heaterLossJ: lossWK * (heaterC - roomC) * dt, airJ: air * dt };
   }
 
   /** One step of `dt` seconds, in place. Returns the heat moved. */
-  step(heater: Heater, stacks: readonly Exposed[], t: Temperatures, dt: number): Flow {
+  step(heater: Heater, t: Temperatures, dt: number): Flow {
     const heaterBefore = t.heaterC;
-    t.cells.forEach((cells, j) => this.before[j]?.set(cells));
-    const first = this.stage(heater, stacks, t, GAMMA * dt);
+    const { before, from, to, n } = this;
+    before.set(t.cells);
+    const first = this.stage(heater, t, GAMMA * dt);
     const ratio = (1 - GAMMA) / GAMMA;
     t.heaterC = heaterBefore + ratio * (t.heaterC - heaterBefore);
-    stacks.forEach((e, j) => {
-      const cells = t.cells[j];
-      const before = this.before[j];
-      if (!cells || !before) return;
-      for (let i = e.from; i < e.to; i += 1)
-        cells[i] = (before[i] ?? 0) + ratio * ((cells[i] ?? 0) - (before[i] ?? 0));
-    });
-    const second = this.stage(heater, stacks, t, GAMMA * dt);
+    for (let k = from * n; k < to * n; k += 1)
+      t.cells[k] = (before[k] ?? 0) + ratio * ((t.cells[k] ?? 0) - (before[k] ?? 0));
+    const second = this.stage(heater, t, GAMMA * dt);
     return {
       inJ: ratio * first.inJ + second.inJ,
       heaterLossJ: ratio * first.heaterLossJ + second.heaterLossJ,
@@ -219,8 +239,8 @@ export class Stepper {
 /** Heat held above 0 °C by heater and stacks, J. */
 export const storedJ = (heater: Heater, stacks: readonly Exposed[], t: Temperatures): number =>
   stacks.reduce((sum, e, j) => {
-    const cells = t.cells[j];
     let held = 0;
-    for (let i = e.from; i < e.to; i += 1) held += (e.column.capacity[i] ?? 0) * (cells?.[i] ?? 0);
+    for (let i = e.from; i < e.to; i += 1)
+      held += (e.column.capacity[i] ?? 0) * (t.cells[i * stacks.length + j] ?? 0);
     return sum + held * e.areaM2;
   }, heater.capacityJK * t.heaterC);
