@@ -2,7 +2,7 @@
 
 import { TERRACE_STYLES, terraceStyle } from '../job/terraceStyles';
 import { Copy, Trash2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { JobStatus } from '@/core/plan/status';
 import type { Progress } from '@/core/plan/terracePlan';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
 import { problemText } from '@/core/basics/result';
 import { costFiguresOf } from '@/core/cost/costFigures';

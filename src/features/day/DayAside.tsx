@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useMemo } from 'react';
 import { AT_RISK, type DayPlan } from '@/core/day/dayPlan';
 import { figure, type Figure } from '@/core/figures/figure';

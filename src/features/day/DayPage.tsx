@@ -1,7 +1,7 @@
 'use client';
 
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useEffect, useMemo, useState } from 'react';
 import { AT_RISK, type DayPlan } from '@/core/day/dayPlan';
 import type { Outlook } from '@/core/stock/wants';

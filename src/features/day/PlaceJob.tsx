@@ -1,7 +1,7 @@
 'use client';
 
 import { Lock, LockOpen } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { DayJob, DayPlan } from '@/core/day/dayPlan';
 import { fail, ok } from '@/core/basics/result';

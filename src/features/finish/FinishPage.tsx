@@ -2,7 +2,7 @@
 
 import type { Run } from '@/core/shop/run';
 import { useLiveQuery } from 'dexie-react-hooks';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { packedOf } from '@/core/day/jobWork';
 import { partsOf, type PartNeeded } from '@/core/finish/parts';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
 import { packingPages } from '@/core/flatness/packingPages';
 import { GAP_METHODS, isFlatPress, type Flatness, type FlatPress, type GapMethod } from '@/core/shop/press';

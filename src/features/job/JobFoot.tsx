@@ -4,7 +4,7 @@ import { terraceStyle } from './terraceStyles';
 import type { Terrace } from '@/core/figures/terraces';
 import { memo } from 'react';
 import { Popover } from 'radix-ui';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { worstFirst, type Finding } from '@/core/figures/figure';
 import { allFindings, terracePlanOf } from '@/core/plan/plan';

@@ -3,7 +3,7 @@
 import { TERRACE_STYLES, type TerraceStyle } from './terraceStyles';
 import type { Terrace } from '@/core/figures/terraces';
 import { Check } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { memo } from 'react';
 import { terracePlanOf } from '@/core/plan/plan';
 import type { TerracePlan } from '@/core/plan/terracePlan';

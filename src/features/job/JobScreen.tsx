@@ -2,7 +2,7 @@
 
 import { isTerrace } from '../../core/figures/terraces';
 import { TERRACES, type Terrace } from '@/core/figures/terraces';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useLiveQuery } from 'dexie-react-hooks';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { CAUSES, faultLabel } from '@/core/look/faults';
 import { QUESTIONS } from '@/core/look/questions';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRef } from 'react';
 import { CAUSES, faultLabel } from '@/core/look/faults';
 import { WHOLE_LOG } from '@/core/log/rows';

@@ -3,7 +3,7 @@
 import { extent, max } from 'd3-array';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import type { DriftLine, KeptChart } from '@/core/log/charts';
 import { dayText } from '@/ui/dates';
 import { useShop } from '../shell/shopContext';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import type { HistoryStep } from '@/core/look/history';
 import { sameSettings, type HeatSettings } from '@/core/shop/heatSettings';
 import { celsius, seconds } from '@/core/units/quantity';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { faultLabel, isOnPaper } from '@/core/look/faults';

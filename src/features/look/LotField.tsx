@@ -1,7 +1,7 @@
 'use client';
 
 import { useLiveQuery } from 'dexie-react-hooks';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useId } from 'react';
 import { nextLot, poorLot } from '@/core/stock/ledger';
 import { loadShelf } from '@/data/shelf';

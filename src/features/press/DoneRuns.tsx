@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { isOn, type RunWithState } from '@/core/run/pieces';
 import { coolingLoads, lastThroughAt } from '@/core/run/run';
 import { clockText } from '@/core/units/format';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { endCheck } from '@/core/operations/startCheck';
 import type { Plan } from '@/core/plan/plan';

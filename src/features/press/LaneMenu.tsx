@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { Ellipsis } from 'lucide-react';
 import { DropdownMenu as Radix } from 'radix-ui';
 import { useState } from 'react';

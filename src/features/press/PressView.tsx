@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useMemo } from 'react';
 import type { Operation, Resource } from '@/core/shop/operation';
 import { plannedS } from '@/core/shop/operation';

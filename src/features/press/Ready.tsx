@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useEffect, useRef, useState } from 'react';
 import { USUAL_WASTE } from '@/core/operations/prepare';
 import { startCheck, type CheckItem } from '@/core/operations/startCheck';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useMemo, useState, type CSSProperties } from 'react';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
 import { plan } from '@/core/plan/plan';
 import { pressBlocked } from '@/core/plan/newRun';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 
 /** The mark: a small mesa of three strata. */
 export const Brand = () => (

@@ -3,7 +3,7 @@
 import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { isFlatPress, isOven, type Flatness, type Press } from '@/core/shop/press';
 import { unevenMm } from '../flatness/readings';
 import type { Phrase } from '@/core/units/phrase';
