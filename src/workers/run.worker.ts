@@ -1,9 +1,8 @@
 import * as Comlink from 'comlink';
-import { forecast, type Forecast, type PressNow } from '@/core/run/forecast';
+import { forecast, type BoardProblem, type Forecast } from '@/core/schedule/forecast';
 
 const api = {
-  forecast: (presses: readonly PressNow[], left: ReadonlyMap<string, number>): Forecast =>
-    forecast(presses, left),
+  forecast: (board: BoardProblem): Forecast => forecast(board),
 };
 export type RunWorker = typeof api;
 

@@ -2,8 +2,12 @@ import { execFileSync } from 'node:child_process';
 import { demoShop } from '../demo/demoShop';
 import { newRun } from '../plan/newRun';
 import { plan } from '../plan/plan';
+import { laneOf } from '../run/board';
+import { paceFrom, timedSteps, type PaceOf } from '../run/pace';
+import { toCome, withState } from '../run/pieces';
 import { cycleOf } from '../run/run';
 import { openBetween } from '../schedule/calendar';
+import { boardProblem, forecast, lastOutS } from '../schedule/forecast';
 import { simulate } from '../schedule/simulate';
 import { wrongs } from '../schedule/testCheck';
 import { DEFAULT_DAY, type DaySettings } from '../shop/day';
@@ -206,6 +210,21 @@ describe('what really happened at the press', () => {
     expect(day.past[0]?.bars).toHaveLength(5);
     const all = planned(DEMO.shop, [job]);
     expect(day.makespanS).toBeLessThan(all.makespanS);
+  });
+
+  test.each([0, 5, 12, 17])('with %i mugs through, the board at the press foretells the same end as the day', (through) => {
+    const run = gone(through);
+    const shop = withDay({ hands: 2, breaks: [] }, { ...DEMO.shop, runs: [run] });
+    const day = planned(shop, [job]);
+    const [out] = lastOutS(day.problem, simulate(day.problem, day.policy, { keep: true }));
+    const all = shop.runs.map(withState);
+    const pace = paceFrom(timedSteps(all));
+    const steady: PaceOf = (...of) => ({ ...pace(...of), logSd: 0 });
+    const lanes = all.flatMap((r) => laneOf(r, NOW, steady) ?? []);
+    const left = new Map([[job.id, toCome(all)]]);
+    const board = forecast(boardProblem(lanes, left, steady, 2));
+    expect(board.runs[run.id]?.usualS).toBeCloseTo(out ?? NaN, 6);
+    expect(board.usualS).toBeGreaterThan((17 - through) * 200);
   });
 
   test('a job held back is left out, but for one that is on', () => {

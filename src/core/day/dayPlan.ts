@@ -1,8 +1,10 @@
+import { rollup } from 'd3-array';
 import type { ProvenCounts } from '../heat/choose';
 import type { Job } from '../job/job';
-import { paceFrom, timedSteps } from '../run/pace';
+import { laneOf } from '../run/board';
+import { paceFrom, timedSteps, type PaceOf } from '../run/pace';
 import { withState } from '../run/pieces';
-import { tapeAhead } from '../run/taping';
+import { readyNow, tapeAhead } from '../run/taping';
 import { listOf } from '../run/chain';
 import { bound, type Bound } from '../schedule/bound';
 import { openBetween } from '../schedule/calendar';
@@ -228,11 +230,25 @@ export function refined(day: DayPlan, drawn: readonly Drawn[]): DayPlan {
   };
 }
 
+/** Pieces that lie taped up for each job that is on: counted, else what hands had time for. */
+function tapedByJob(shop: Shop, pace: PaceOf, nowMs: number): ReadonlyMap<string, number> {
+  const lanes = shop.runs.map(withState).flatMap((r) => laneOf(r, nowMs, pace) ?? []);
+  return rollup(
+    lanes,
+    (ls) => ls.reduce((s, l) => s + readyNow(l, lanes, pace), 0),
+    (l) => l.run.jobId,
+  );
+}
+
 /** The jobs of a shop as a day: what can be done is laid out, what cannot is left out with its reason. */
 export function dayPlan(request: DayRequest, from: Policy | null = null): DayPlan {
   const { jobs, shop, proven, nowMs } = request;
   const pace = paceFrom(timedSteps(shop.runs.map(withState)));
-  const looked = jobs.map((job) => ({ job, of: jobWork(job, shop, pace, proven, request.sheets[job.id]) }));
+  const taped = tapedByJob(shop, pace, nowMs);
+  const looked = jobs.map((job) => {
+    const onTheWay = { sheets: request.sheets[job.id] ?? 0, taped: taped.get(job.id) ?? 0 };
+    return { job, of: jobWork(job, shop, pace, proven, onTheWay) };
+  });
   const work = looked.flatMap(({ of }) => ('work' in of ? [of.work] : []));
   const leftOut = looked.flatMap(({ job, of }) =>
     'left' in of ? [{ jobId: job.id, name: job.name, left: of.left }] : [],

@@ -57,7 +57,7 @@ function wantsOfJob(w: JobWork, items: readonly StockItem[], spoilage: number): 
 export function jobWants({ jobs, shop, items, proven, spoilage, sheets }: WantsAsk): readonly Want[] {
   const pace = paceFrom(timedSteps(shop.runs.map(withState)));
   return jobs.flatMap((job) => {
-    const of = jobWork(job, shop, pace, proven, sheets[job.id]);
+    const of = jobWork(job, shop, pace, proven, { sheets: sheets[job.id] ?? 0, taped: 0 });
     return 'work' in of ? wantsOfJob(of.work, items, spoilage[job.id] ?? 0) : [];
   });
 }

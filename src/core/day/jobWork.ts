@@ -5,7 +5,6 @@ import { workTimes, type WorkTimes } from '../plan/workTimes';
 import type { ProvenCounts } from '../heat/choose';
 import type { PaceOf } from '../run/pace';
 import { isOn, runsOf, type RunWithState } from '../run/pieces';
-import { tapedReady } from '../run/run';
 import type { Blank } from '../shop/blank';
 import { isWrapPress, type Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
@@ -81,13 +80,19 @@ function printedOf(made: Plan, times: WorkTimes, toPress: number, begun: boolean
   return Math.max(0, Math.min(toPress, Math.max(bySheets, byRun)));
 }
 
-/** A job as the day takes it, or why it does not. `sheets` of it have been printed. */
+/** What lies between printer and press: sheets of the job that have been printed, and pieces that are taped up. */
+export interface OnTheWay {
+  readonly sheets: number;
+  readonly taped: number;
+}
+
+/** A job as the day takes it, or why it does not. */
 export function jobWork(
   job: Job,
   shop: Shop,
   pace: PaceOf,
   proven: ProvenCounts,
-  sheets = 0,
+  { sheets, taped }: OnTheWay,
 ): { readonly work: JobWork } | { readonly left: LeftOut } {
   const runs = runsOf(shop.runs, job.id);
   const made = plan(job, shop, { proven });
@@ -117,10 +122,7 @@ export function jobWork(
       good,
       packed,
       toPress,
-      taped: Math.min(
-        toPress,
-        on.reduce((s, r) => s + tapedReady(r.state), 0),
-      ),
+      taped: Math.min(toPress, taped),
       printed: printedOf(made, first.times, toPress, runs.length > 0, sheets),
       toFinish: Math.max(0, good - packed),
       printerId: made.sheet.printer.id,

@@ -1,7 +1,8 @@
 import { workedW } from '../heat/energy';
-import { cycleOf } from '../run/run';
-import { isOn } from '../run/pieces';
+import { isOn, type RunWithState } from '../run/pieces';
+import { cycleOf, stepClock } from '../run/run';
 import type { PaceOf } from '../run/pace';
+import { inPressOf, segmentsOf } from '../schedule/fromRun';
 import type { CircuitLine, InPress, PressLine, Problem, Route, Segment, Work } from '../schedule/problem';
 import type { Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
@@ -31,29 +32,6 @@ export interface DayProblem {
 const carriesA = (c: { readonly ratingA: number; readonly continuousPct: number }): number =>
   (c.ratingA * c.continuousPct) / 100;
 
-/** What is left of the load in a press: the segment it is in, and how long of it. */
-function inPress(work: number, run: JobWork['runs'][number], pace: PaceOf, nowMs: number): InPress | null {
-  const { state } = run;
-  if (state.stepIndex === 0 || state.inLoad.length === 0) return null;
-  const cycle = cycleOf(run.run);
-  let segment = -1;
-  let leftS = 0;
-  let here = 0;
-  let hands: boolean | null = null;
-  cycle.forEach((o, i) => {
-    const usual = pace(o, run.run.press.id, null).usualS;
-    if (usual <= 0) return;
-    const isHands = o.resource === 'hands';
-    if (isHands !== hands) segment += 1;
-    hands = isHands;
-    if (i === state.stepIndex) {
-      here = segment;
-      leftS = Math.max(1, usual - (nowMs - state.stepStartedAt) / 1000);
-    } else if (i > state.stepIndex && segment === here) leftS += usual;
-  });
-  return { work, pieces: state.inLoad.length, segment: here, leftS };
-}
-
 interface Making {
   readonly shop: Shop;
   readonly jobs: readonly JobWork[];
@@ -61,6 +39,18 @@ interface Making {
   readonly nowMs: number;
   readonly presses: readonly Press[];
   readonly overloaded: ReadonlySet<string>;
+}
+
+/** What is left of the load that a run has in its press. */
+const loadOf = (work: number, run: RunWithState, { pace, nowMs }: Making): InPress | null =>
+  inPressOf(work, run, stepClock(run.run, run.state, nowMs).elapsedS, (o) => pace(o, run.run.press.id, null));
+
+/** A press that a run of the job is on goes on as the run has it, whatever its plan says by now. */
+function pressing(j: JobWork, r: JobWork['routes'][number], pace: PaceOf): Pick<Route, 'atOnce' | 'cycle'> {
+  const on = j.runs.find((x) => isOn(x) && x.run.press.id === r.press.id);
+  if (!on) return r.times;
+  const cycle = segmentsOf(cycleOf(on.run), (o) => pace(o, r.press.id, null));
+  return { atOnce: on.run.load?.piecesAtOnce ?? 1, cycle };
 }
 
 function pressLine(m: Making, press: Press): PressLine {
@@ -83,7 +73,7 @@ function pressLine(m: Making, press: Press): PressLine {
       onHere === undefined
         ? null
         : (m.jobs[onHere.i]?.routes.find((r) => r.press.id === press.id)?.times.setting ?? null),
-    inPress: onHere?.run ? inPress(onHere.i, onHere.run, m.pace, m.nowMs) : null,
+    inPress: onHere?.run ? loadOf(onHere.i, onHere.run, m) : null,
   };
 }
 
@@ -98,11 +88,12 @@ function workLine(m: Making, j: JobWork): Work {
   const routes = j.routes
     .filter((r) => !m.overloaded.has(r.press.id))
     .map((r): Route => {
+      const { atOnce, cycle } = pressing(j, r, m.pace);
       const pin = job.day.pins.find((p) => p.pressId === r.press.id);
       return {
         press: m.presses.indexOf(r.press),
-        atOnce: r.times.atOnce,
-        cycle: r.times.cycle.length > 0 ? r.times.cycle : [NO_WAIT],
+        atOnce,
+        cycle: cycle.length > 0 ? cycle : [NO_WAIT],
         setting: r.times.setting,
         setS: r.times.setUpS,
         changeS: CHANGE_S,

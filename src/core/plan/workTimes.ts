@@ -2,6 +2,7 @@ import { finishHandsS } from '../finish/steps';
 import { heaterOf } from '../heat/heaters';
 import { pieceJ, pressEnergy, type PressEnergy } from '../heat/energy';
 import type { PaceOf } from '../run/pace';
+import { preparing, segmentsOf } from '../schedule/fromRun';
 import type { Segment } from '../schedule/problem';
 import { isWrapPress } from '../shop/press';
 import { ofStage, suppliesOf, type Operation } from '../shop/operation';
@@ -42,28 +43,6 @@ export interface WorkTimes {
   readonly setting: string;
 }
 
-/** Steps one after the other that need hands, or none, as one. */
-function segments(
-  cycle: readonly Operation[],
-  pace: (o: Operation) => ReturnType<PaceOf>,
-): readonly Segment[] {
-  const out: Segment[] = [];
-  for (const o of cycle) {
-    const p = pace(o);
-    if (p.usualS <= 0) continue;
-    const hands = o.resource === 'hands';
-    const last = out.at(-1);
-    if (last?.hands !== hands) out.push({ hands, s: p.usualS, logSd: p.logSd });
-    else {
-      const s = last.s + p.usualS;
-      // Variances of lengths add; the logarithm's is about their share of the whole.
-      const sd = Math.hypot(last.s * last.logSd, p.usualS * p.logSd) / s;
-      out[out.length - 1] = { hands, s, logSd: sd };
-    }
-  }
-  return out;
-}
-
 /** Null while the plan has no press, no heat or no sheet. */
 export function workTimes(plan: Plan, shop: Shop, paceOf: PaceOf): WorkTimes | null {
   const { heat, sheet } = plan;
@@ -71,12 +50,11 @@ export function workTimes(plan: Plan, shop: Shop, paceOf: PaceOf): WorkTimes | n
   const { press, chosen, load } = heat;
   if (!blank || !press || !chosen || !sheet.layout) return null;
   const pace = (o: Operation) => paceOf(o, press.id, null);
-  const cycle = segments(ofStage(heat.operations, 'press'), pace);
+  const cycle = segmentsOf(ofStage(heat.operations, 'press'), pace);
   const prepare = ofStage(heat.operations, 'prepare').map(pace);
   const setUp = ofStage(heat.operations, 'set-up').filter((o) => o.kind === 'set-pressure');
   const supplies = suppliesOf(heat.operations);
   const sum = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0);
-  const prepareS = sum(prepare.map((p) => p.usualS));
   const { layout } = sheet;
   const sheetMm2 =
     sum(layout.sheets.map((s) => s.copies * s.heightMm * layout.paper.widthMm)) /
@@ -100,10 +78,9 @@ export function workTimes(plan: Plan, shop: Shop, paceOf: PaceOf): WorkTimes | n
     sheetPieces: Math.max(1, layout.pieceCount),
     printSheetS: shop.settings.day.printA4S * (sheetMm2 / A4_MM2),
     trimSheetS: TRIM_S + (TRIM_S * layout.pieceCount) / Math.max(1, layout.sheetCount),
-    prepareS,
+    ...preparing(ofStage(heat.operations, 'prepare'), pace),
     coolS: sum(ofStage(heat.operations, 'after').map((o) => pace(o).usualS)),
     finishS: finishHandsS(blank),
-    logSd: prepareS > 0 ? Math.hypot(...prepare.map((p) => p.usualS * p.logSd)) / prepareS : 0.2,
     seen: Math.max(
       0,
       ...prepare.map((p) => p.seen),

@@ -1,19 +1,13 @@
 import fc from 'fast-check';
-import { plannedS } from '../shop/operation';
 import type { Run, RunEvent } from '../shop/run';
 import { calling, handTasks, inOrderOfNeed, laneOf, nextSecondMs, type Lane } from './board';
-import { forecast as forecastOf, pressesNow } from './forecast';
-import { paceFrom, type PaceOf } from './pace';
+import { type PaceOf } from './pace';
 import { withState } from './pieces';
-import { cycleOf } from './run';
 import { tapeAhead, tapePace, tapingFor } from './taping';
 import { operation } from '../shop/operation';
 import { CYCLE, done, must, OPERATIONS, pieces, PRESS, queued, T0 } from './testRun';
 
 const AS_PLANNED: PaceOf = (o) => ({ usualS: o.plannedS, logSd: 0, seen: 0 });
-/** As the screens ask for it. */
-const forecast = (lanes: readonly Lane[], pace: PaceOf, left: ReadonlyMap<string, number>) =>
-  forecastOf(pressesNow(lanes, pace), left);
 const lane = (of: Run, s: number, pace = AS_PLANNED): Lane =>
   must(laneOf(withState(of), T0 + s * 1000, pace));
 const upTo = (n: number, at: number): RunEvent[] => CYCLE.slice(0, n).map((id) => done(id, at));
@@ -146,57 +140,5 @@ describe('taping up ahead', () => {
     expect(alone.ready).toBeNull();
     expect(alone.left).toBe(24);
     expect(shared.want).toBeGreaterThan(alone.want);
-  });
-});
-
-describe('when it will be finished', () => {
-  const none = new Map<string, number>();
-
-  test('one press whose times are known is its steps end to end', () => {
-    const of = queued(pieces(4));
-    const left = new Map([['j', 3]]);
-    const each = plannedS(cycleOf(of));
-    expect(forecast([lane(of, 0)], AS_PLANNED, left)).toMatchObject({ usualS: 4 * each, ninetyS: 4 * each });
-    const pressing = { ...of, events: upTo(2, 30) };
-    const done2 = plannedS(cycleOf(of).slice(0, 2));
-    expect(forecast([lane(pressing, 50)], AS_PLANNED, none).usualS).toBe(each - done2 - 20);
-  });
-
-  test('taping that hands have no time for stands between the loads', () => {
-    const tape = operation({ id: 'wrap', stage: 'prepare', kind: 'wrap', resource: 'hands', plannedS: 1000 });
-    const of: Run = { ...queued(pieces(3)), operations: [tape, ...OPERATIONS] };
-    const each = plannedS(cycleOf(of));
-    const hands = plannedS(cycleOf(of), 'hands');
-    // The first lies ready. Each of the others takes 1000 s of hands, less what the load before left free.
-    const waits = 2 * (1000 - (each - hands));
-    expect(forecast([lane(of, 0)], AS_PLANNED, new Map([['j', 2]])).usualS).toBeCloseTo(3 * each + waits, 6);
-  });
-
-  test('two presses of one job share what is left, and take less than one alone, never less than half', () => {
-    const a = queued(pieces(9), 1, { id: 'a' });
-    const b = queued(pieces(8, 2), 1, { id: 'b', press: { ...PRESS, id: 'other' } });
-    const alone = forecast([lane(a, 0)], AS_PLANNED, new Map([['j', 8]])).usualS;
-    const both = forecast([lane(a, 0), lane(b, 0)], AS_PLANNED, new Map([['j', 7]])).usualS;
-    expect(both).toBeLessThan(alone);
-    expect(both).toBeGreaterThanOrEqual(alone / 2);
-  });
-
-  test('nine in ten are later than half, the same for the same state, and narrower the more was seen', () => {
-    const of = lane(queued(pieces(12)), 0);
-    const left = new Map([['j', 11]]);
-    const first = forecast([of], paceFrom([]), left);
-    expect(first.ninetyS).toBeGreaterThan(first.usualS);
-    expect(forecast([of], paceFrom([]), left)).toEqual(first);
-    const steady: PaceOf = (o) => ({ usualS: o.plannedS, logSd: o.timed ? 0 : 0.1, seen: 50 });
-    const known = forecast([of], steady, left);
-    expect(known.ninetyS / known.usualS).toBeLessThan(first.ninetyS / first.usualS);
-    expect(forecast([], AS_PLANNED, left)).toEqual({ usualS: 0, ninetyS: 0, runs: {} });
-  });
-
-  test('of two jobs each is told of by itself, and all is done with the later of them', () => {
-    const a = lane(on('a', 2, 0), 0);
-    const b = lane(on('b', 0, 0), 0);
-    const { runs, usualS } = forecast([a, b], AS_PLANNED, none);
-    expect(usualS).toBe(Math.max(must(runs['a']).usualS, must(runs['b']).usualS));
   });
 });

@@ -71,7 +71,7 @@ export function draw(problem: Problem, policy: Policy, count: number, part = 0):
   return { jobsS, allS };
 }
 
-const spreadOf = (xs: readonly number[]): Spread => {
+export const spreadOf = (xs: readonly number[]): Spread => {
   const sorted = [...xs].sort((a, b) => a - b);
   return { usualS: quantile(sorted, 0.5), ninetyS: quantile(sorted, 0.9) };
 };

@@ -184,7 +184,8 @@ export function handle(sim: Sim, index: number): boolean {
   const person = sim.people[who];
   if (!p || !s || !person) return false;
   pause(sim, who);
-  const tookS = sim.chance.time(s.s, s.logSd, 'hands');
+  const tookS = sim.chance.time(p.begunLeftS >= 0 ? p.begunLeftS : s.s, s.logSd, 'hands');
+  p.begunLeftS = -1;
   sim.waited.hands += sim.nowS - p.waitsSinceS;
   person.press = index;
   person.endS = sim.nowS + tookS;

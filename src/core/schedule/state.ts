@@ -90,6 +90,8 @@ export interface Press {
   setSegments: number;
   /** The press goes on by itself until then; -1 while it needs hands. */
   untilS: number;
+  /** What is left of a step by hand that was begun before, s; -1 where it is all of it. */
+  begunLeftS: number;
   waitsSinceS: number;
   handled: boolean;
   route: Route | null;
@@ -197,7 +199,7 @@ function routesOf(problem: Problem, policy: Policy, press: number): Press['route
   return [...all.filter((r) => r.route.fromS > 0), ...later];
 }
 
-function pressState(problem: Problem, routes: Press['routes'], index: number): Press {
+function pressState(problem: Problem, routes: Press['routes'], index: number, chance: Chance): Press {
   const line = problem.presses[index];
   const inside = line?.inPress ?? null;
   const route = inside && (problem.work[inside.work]?.routes.find((r) => r.press === index) ?? null);
@@ -212,7 +214,8 @@ function pressState(problem: Problem, routes: Press['routes'], index: number): P
     segments: route?.cycle ?? [],
     segment: inside?.segment ?? 0,
     setSegments: 0,
-    untilS: inside && segment && !segment.hands ? inside.leftS : -1,
+    untilS: inside && segment && !segment.hands ? chance.time(inside.leftS, segment.logSd, 'wait') : -1,
+    begunLeftS: inside && segment?.hands ? inside.leftS : -1,
     waitsSinceS: 0,
     handled: false,
     route: route ?? null,
@@ -279,7 +282,7 @@ export function begin(problem: Problem, policy: Policy, chance: Chance, keep: bo
     ),
     nextJobS: Infinity,
     pinsS: same.pinsS,
-    presses: problem.presses.map((_, i) => pressState(problem, same.routes[i] ?? [], i)),
+    presses: problem.presses.map((_, i) => pressState(problem, same.routes[i] ?? [], i, chance)),
     printers: Array.from({ length: problem.printers }, () => ({
       untilS: Infinity,
       work: -1,

@@ -1,6 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
 import { laneOf, type Lane } from '@/core/run/board';
-import { pressesNow, type Forecast } from '@/core/run/forecast';
 import { paceFrom, timedSteps, type PaceOf } from '@/core/run/pace';
 import {
   blanksLeft,
@@ -14,6 +13,7 @@ import {
   type RunWithState,
 } from '@/core/run/pieces';
 import type { Job } from '@/core/job/job';
+import { boardProblem, type Forecast } from '@/core/schedule/forecast';
 import { piecesOf } from '@/core/art/names';
 import { piecesOfJob } from '@/core/plan/press';
 import type { Shop } from '@/core/shop/shop';
@@ -26,6 +26,8 @@ export interface RunsOn {
   /** Every run the shop has, those that are over among them. */
   readonly all: readonly RunWithState[];
   readonly pace: PaceOf;
+  /** People who work at the presses. */
+  readonly people: number;
   /** Number of each press, by its id. */
   readonly numbers: ReadonlyMap<string, number>;
   readonly jobs: ReadonlyMap<string, JobOn>;
@@ -66,6 +68,7 @@ export function useRunsOn(): RunsOn {
       all,
       numbers,
       pace: paceFrom(timedSteps(all)),
+      people: shop.settings.day.hands,
       jobs: new Map(jobs.filter((r) => ids.has(r.id)).map((r) => [r.id, jobOf(r.job, shop)])),
     };
   }, [shop, jobs]);
@@ -101,7 +104,7 @@ export interface Foretold {
 }
 
 /** When the runs will be over, by the worker; null until it has answered for the first time. */
-export function useForecast({ runs, pace, jobs }: RunsOn, nowMs: number): Foretold | null {
+export function useForecast({ runs, pace, people, jobs }: RunsOn, nowMs: number): Foretold | null {
   const [told, setTold] = useState<Foretold | null>(null);
   const bucket = Math.floor(nowMs / 1000 / AGAIN_S);
   useEffect(() => {
@@ -109,7 +112,8 @@ export function useForecast({ runs, pace, jobs }: RunsOn, nowMs: number): Foreto
     const lanes = lanesAt(runs, nowMs, pace);
     if (lanes.length === 0) return;
     const left = new Map([...jobs].map(([id, j]) => [id, j.toCome]));
-    void inRunWorker('Press', (api) => api.forecast(pressesNow(lanes, pace), left)).then((r) => {
+    const board = boardProblem(lanes, left, pace, people);
+    void inRunWorker('Press', (api) => api.forecast(board)).then((r) => {
       if (!stale && r.ok) setTold({ forecast: r.value, atMs: nowMs });
     });
     return () => {
@@ -117,6 +121,6 @@ export function useForecast({ runs, pace, jobs }: RunsOn, nowMs: number): Foreto
     };
     // Told anew for every step and every few seconds, not for every second.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [runs, pace, jobs, bucket]);
+  }, [runs, pace, people, jobs, bucket]);
   return runs.length > 0 ? told : null;
 }
