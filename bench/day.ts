@@ -1,9 +1,11 @@
-import { once } from 'node:events';
-import { Worker } from 'node:worker_threads';
-import { dayPlan, type DayPlan } from '../src/core/day/dayPlan';
+import { finish } from '../src/core/basics/steps';
+import { dayPlan, planDay, type DayPlan, type DayRequest } from '../src/core/day/dayPlan';
+import { createJobBases } from '../src/core/day/jobWork';
 import { jobCosts } from '../src/core/cost/jobCost';
 import type { demoShop } from '../src/core/demo/demoShop';
+import type { Job } from '../src/core/job/job';
 import { bound } from '../src/core/schedule/bound';
+import { playing } from '../src/core/schedule/chance';
 import { search } from '../src/core/schedule/search';
 import { simulate } from '../src/core/schedule/simulate';
 import { madeUpShop } from '../src/core/schedule/testShops';
@@ -38,22 +40,22 @@ function cases(): readonly Case[] {
   });
 }
 
-const PLAYER = new URL('./dayPlays.ts', import.meta.url).href;
+/** The demo's jobs again and again, the due dates a day or two apart: open jobs of a busy shop. */
+const manyJobs = (jobs: readonly Job[], count: number, nowMs: number): readonly Job[] =>
+  Array.from({ length: count }, (_, i) => {
+    const job = jobs[i % jobs.length] as Job;
+    const dueOn = new Date(nowMs + (i * 86_400_000) / 8).toISOString().slice(0, 10);
+    return { ...job, id: `${job.id}-${i}`, name: `${job.name} ${i}`, dueOn };
+  });
 
-/** The plays of a day as the screen asks for them: half in each of two workers that stand ready. */
-async function besideEachOther(day: DayPlan): Promise<number> {
-  // A worker of Node does not read TypeScript before it is told how.
-  const start = `import('tsx/esm/api').then((t) => (t.register(), import(${JSON.stringify(PLAYER)})))`;
-  const workers = [0, 1].map((part) => new Worker(start, { eval: true, workerData: part }));
-  const answered = () => Promise.all(workers.map((w) => once(w, 'message')));
-  await answered();
+/** A first look and then the whole day, as a worker that has just been started does it, s each. */
+function looks(request: DayRequest): { readonly firstS: number; readonly wholeS: number; readonly day: DayPlan } {
+  const bases = createJobBases();
   const began = performance.now();
-  const answers = answered();
-  for (const w of workers) w.postMessage({ problem: day.problem, policy: day.policy });
-  await answers;
-  const ms = performance.now() - began;
-  await Promise.all(workers.map((w) => w.terminate()));
-  return ms;
+  finish(planDay(request, 'first look', null, bases));
+  const first = performance.now();
+  const day = finish(planDay(request, 'whole', null, bases));
+  return { firstS: (first - began) / 1000, wholeS: (performance.now() - first) / 1000, day };
 }
 
 /** How near the plan comes to what no plan can beat, how long that takes, and how long its plays of chance do. */
@@ -80,7 +82,12 @@ export async function benchDay({
   };
   const day = dayPlan({ ...ask, plays: 1 });
   const one = timed(20, () => simulate(day.problem, day.policy));
-  const playsMs = await besideEachOther(day);
+  const began = performance.now();
+  const played = finish(playing(day.problem, day.policy, { most: 2000 }));
+  const playsMs = performance.now() - began;
+  const ten = looks(ask);
+  const many = looks({ ...ask, jobs: manyJobs(jobs, 500, nowMs) });
+  const manyPieces = many.day.jobs.reduce((s, j) => s + j.pieces, 0);
   const [costMs = 0] = timed(1, () => jobCosts({ jobs, shop, items: [], seen: {}, proven: {}, inkPct: {} }));
   return {
     dayOver: {
@@ -97,9 +104,21 @@ export async function benchDay({
     },
     dayPlays: {
       value: round(playsMs / 1000),
-      unit: `s for 2000 plays of the demo’s ${day.jobs.reduce((s, j) => s + j.pieces, 0)} pieces, half in each of two workers`,
+      unit: `s until the chances of the demo’s ${day.jobs.reduce((s, j) => s + j.pieces, 0)} pieces are known to 2.5 %`,
       limit: 2,
-      reference: { what: 'ms for one course of it without chance', value: round(mean(one)) },
+      reference: { what: `ms for one course of it without chance; ${played.plays} plays`, value: round(mean(one)) },
+    },
+    dayFirst: {
+      value: round(ten.firstS),
+      unit: 's to a first plan of the demo’s jobs',
+      limit: 1,
+      reference: { what: 's to the whole of it', value: round(ten.wholeS) },
+    },
+    dayMany: {
+      value: round(many.firstS),
+      unit: `s to a first plan with 500 open jobs of ${manyPieces} pieces`,
+      limit: 2,
+      reference: { what: 's to the whole of it', value: round(many.wholeS) },
     },
     dayCosts: {
       value: round(costMs, 0),

@@ -129,13 +129,10 @@ export const inRunWorker: InWorker<RunWorker> = workerOf(
   () => new Worker(new URL('./run.worker.ts', import.meta.url), { type: 'module' }),
 );
 
-const startDay = () => new Worker(new URL('./day.worker.ts', import.meta.url), { type: 'module' });
-
 /** The day, planned and played out. */
-export const inDayWorker: InWorker<DayWorker> = workerOf(startDay);
-
-/** Half of the plays of a day, beside the other half. */
-export const besideDayWorker: InWorker<DayWorker> = workerOf(startDay);
+export const inDayWorker: InWorker<DayWorker> = workerOf(
+  () => new Worker(new URL('./day.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 /** The log, filtered and charted: it holds a row of every entry. */
 export const inLogWorker: InWorker<LogWorker> = workerOf(

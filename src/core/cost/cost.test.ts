@@ -198,7 +198,7 @@ test('the demo’s mugs have a cost of every part, with its working', () => {
   const job = jobs.find((j) => j.id === 'constellation-mugs');
   if (!job) throw new Error('no mugs');
   const made = plan(job, shop);
-  const times = workTimes(made, shop, paceFrom([]));
+  const times = workTimes(made, shop.settings.day, paceFrom([]));
   if (!times || !made.sheet.layout) throw new Error('no times');
   const g: CostGiven = {
     ...GIVEN,

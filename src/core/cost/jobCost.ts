@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../basics/result';
+import { finish, type Steps } from '../basics/steps';
 import type { Job } from '../job/job';
 import type { ProvenCounts } from '../heat/choose';
 import { routesOf } from '../day/jobWork';
@@ -70,8 +71,8 @@ function one(job: Job, ask: CostAsk, pace: PaceOf): Result<JobCost> {
   const { layout, printer } = made.sheet;
   if (!layout) return fail('No paper takes it yet.', WHERE, 'See what stands in the way at its sheet.');
   // Where no press is chosen yet, the first that takes it: something is known then, and it is said.
-  const planned = workTimes(made, shop, pace);
-  const [route] = planned ? [] : routesOf(job, shop, made, pace, ask.proven);
+  const planned = workTimes(made, shop.settings.day, pace);
+  const [route] = planned ? [] : routesOf(job, shop, pace, ask.proven);
   const times = planned ?? route?.times;
   if (!times)
     return fail(
@@ -124,8 +125,18 @@ function one(job: Job, ask: CostAsk, pace: PaceOf): Result<JobCost> {
   });
 }
 
-/** Costs and prices of jobs, each or why not. */
-export function jobCosts(ask: CostAsk): readonly { readonly job: Job; readonly cost: Result<JobCost> }[] {
+export type JobCosts = readonly { readonly job: Job; readonly cost: Result<JobCost> }[];
+
+/** Costs and prices of jobs, each or why not; may be left between two jobs. */
+export function* costing(ask: CostAsk): Steps<JobCosts> {
   const pace = paceFrom(timedSteps(ask.shop.runs.map(withState)));
-  return ask.jobs.map((job) => ({ job, cost: one(job, ask, pace) }));
+  const costs: JobCosts[number][] = [];
+  for (const job of ask.jobs) {
+    costs.push({ job, cost: one(job, ask, pace) });
+    yield;
+  }
+  return costs;
 }
+
+/** The same at once. */
+export const jobCosts = (ask: CostAsk): JobCosts => finish(costing(ask));

@@ -1,19 +1,21 @@
 import { rollup } from 'd3-array';
+import { addDays, format } from 'date-fns';
+import { finish, type Steps } from '../basics/steps';
 import type { ProvenCounts } from '../heat/choose';
 import type { Job } from '../job/job';
 import { laneOf } from '../run/board';
 import { paceFrom, timedSteps, type PaceOf } from '../run/pace';
-import { withState } from '../run/pieces';
+import { isOn, withState } from '../run/pieces';
 import { readyNow, tapeAhead } from '../run/taping';
 import { listOf } from '../run/chain';
 import { bound, type Bound } from '../schedule/bound';
 import { openBetween } from '../schedule/calendar';
-import { draw, playsOf, type Drawn, type Plays, type Spread } from '../schedule/chance';
+import { playing, type Plays, type Spread } from '../schedule/chance';
 import { handsS, cycleS, type Outcome, type Policy, type Problem, type Window } from '../schedule/problem';
-import { EVENTS, search, type Score } from '../schedule/search';
+import { effortOf, EVENTS, searching, type Score } from '../schedule/search';
 import { simulate } from '../schedule/simulate';
 import type { Shop } from '../shop/shop';
-import { jobWork, type JobWork, type LeftOut } from './jobWork';
+import { createJobBases, jobWork, type JobBases, type JobWork, type LeftOut } from './jobWork';
 import { drawOf, linesOf, type Bar, type Draw, type Line } from './lines';
 import { dayProblem, type Overloaded } from './problem';
 import { latestStart } from './whatIf';
@@ -63,6 +65,9 @@ interface DayCircuit {
 
 export interface DayPlan {
   readonly nowMs: number;
+  readonly depth: Depth;
+  /** Jobs that a first look leaves for later. */
+  readonly later: number;
   readonly jobs: readonly DayJob[];
   readonly leftOut: readonly { readonly jobId: string; readonly name: string; readonly left: LeftOut }[];
   readonly presses: readonly { readonly id: string; readonly name: string }[];
@@ -90,7 +95,10 @@ export interface DayPlan {
 const PLAYS = 2000;
 /** Events all plays may spend: about two seconds. */
 const PLAY_EVENTS = 3_000_000;
-const LEAST_PLAYS = 40;
+const LEAST_PLAYS = 10;
+/** The latest moment to begin is told of jobs in danger, those due first: each takes about so many courses. */
+const COURSES_IN_DANGER = 14;
+const LEAST_IN_DANGER = 3;
 /** A job less sure than this to be packed by its date is at risk. */
 export const AT_RISK = 0.9;
 const HOUR_MS = 3_600_000;
@@ -163,32 +171,41 @@ function busyOf(problem: Problem, outcome: Outcome): DayPlan['busy'] {
   };
 }
 
-/** What plays of chance say of one job, and how late it can be begun where its date is in danger. */
-function chancesOf(
-  endS: number,
-  i: number,
-  problem: Problem,
-  policy: Policy,
-  played: Plays,
-): Pick<DayJob, 'spread' | 'inTime' | 'latestS'> {
+/** What plays of chance say of one job. */
+function chancesOf(endS: number, i: number, played: Plays): Pick<DayJob, 'spread' | 'inTime'> {
   const p = played.jobs[i];
-  const inTime = p?.inTime ?? null;
-  const spread = { usualS: p?.usualS ?? endS, ninetyS: p?.ninetyS ?? endS };
-  const slower = Math.max(1, spread.ninetyS / Math.max(1, endS));
-  const danger = inTime !== null && inTime < AT_RISK;
-  return { spread, inTime, latestS: danger ? latestStart(problem, policy, i, slower) : null };
+  return { spread: { usualS: p?.usualS ?? endS, ninetyS: p?.ninetyS ?? endS }, inTime: p?.inTime ?? null };
 }
 
-function dayJobs(
+/** Jobs whose date is in danger and may still be kept, by index: those due first. */
+function inDanger(problem: Problem, outcome: Outcome, played: Plays): ReadonlySet<number> {
+  const most = Math.floor(PLAY_EVENTS / (COURSES_IN_DANGER * effortOf(problem, outcome)));
+  return new Set(
+    problem.work
+      .map(({ dueS }, i) => ({ i, dueS, inTime: played.jobs[i]?.inTime ?? null }))
+      .filter((j) => j.dueS !== null && j.inTime !== null && j.inTime < AT_RISK)
+      .sort((a, b) => (a.dueS ?? 0) - (b.dueS ?? 0))
+      .slice(0, Math.max(LEAST_IN_DANGER, most))
+      .map((j) => j.i),
+  );
+}
+
+/** The jobs of a day; a first look does not say until when those in danger must begin. */
+function* dayJobs(
   work: readonly JobWork[],
   problem: Problem,
   outcome: Outcome,
   policy: Policy,
   played: Plays,
-): readonly DayJob[] {
-  return work.map((j, i) => {
+  depth: Depth,
+): Steps<readonly DayJob[]> {
+  const danger = depth === 'whole' ? inDanger(problem, outcome, played) : new Set<number>();
+  const jobs: DayJob[] = [];
+  for (const [i, j] of work.entries()) {
     const endS = outcome.endS[i] ?? Infinity;
-    return {
+    const chances = chancesOf(endS, i, played);
+    const slower = Math.max(1, chances.spread.ninetyS / Math.max(1, endS));
+    jobs.push({
       id: j.job.id,
       name: j.job.name,
       blankName: j.blank.name,
@@ -197,38 +214,26 @@ function dayJobs(
       toPress: j.toPress,
       dueS: problem.work[i]?.dueS ?? null,
       endS,
-      ...chancesOf(endS, i, problem, policy, played),
+      ...chances,
+      latestS: danger.has(i) ? latestStart(problem, policy, i, slower) : null,
       presses: (problem.work[i]?.routes ?? []).map((r) => r.press),
       pinned: j.job.day.pins.length > 0,
-    };
-  });
+    });
+    yield;
+  }
+  return jobs;
+}
+
+/** What a plan may spend: events of the search, plays of chance and their events. */
+interface Effort {
+  readonly events: number;
+  readonly plays: number;
+  readonly playEvents: number;
 }
 
 /** As many plays as are asked for, but for a plan so long that they would take minutes: then as many as take seconds. */
-const playsFor = (wanted: number, events: number): number =>
-  Math.min(wanted, Math.max(LEAST_PLAYS, Math.floor(PLAY_EVENTS / Math.max(1, events))));
-
-/** One of so many equal parts of the plays of a day. */
-export function dayPlays(
-  { problem, policy }: Pick<DayPlan, 'problem' | 'policy'>,
-  part: number,
-  parts: number,
-): Drawn {
-  const count = playsFor(PLAYS, simulate(problem, policy).events);
-  return draw(problem, policy, Math.ceil(count / parts), part);
-}
-
-/** The same day, its chances from more plays. */
-export function refined(day: DayPlan, drawn: readonly Drawn[]): DayPlan {
-  const { problem, policy } = day;
-  const played = playsOf(problem, drawn);
-  return {
-    ...day,
-    spread: played.all,
-    plays: played.plays,
-    jobs: day.jobs.map((j, i) => ({ ...j, ...chancesOf(j.endS, i, problem, policy, played) })),
-  };
-}
+const playsFor = ({ plays, playEvents }: Effort, events: number): number =>
+  Math.min(plays, Math.max(LEAST_PLAYS, Math.floor(playEvents / Math.max(1, events))));
 
 /** Pieces that lie taped up for each job that is on: counted, else what hands had time for. */
 function tapedByJob(shop: Shop, pace: PaceOf, nowMs: number): ReadonlyMap<string, number> {
@@ -240,30 +245,63 @@ function tapedByJob(shop: Shop, pace: PaceOf, nowMs: number): ReadonlyMap<string
   );
 }
 
-/** The jobs of a shop as a day: what can be done is laid out, what cannot is left out with its reason. */
-export function dayPlan(request: DayRequest, from: Policy | null = null): DayPlan {
-  const { jobs, shop, proven, nowMs } = request;
+/** A first look is an answer in the time of a breath. */
+const FIRST: Effort = { events: 60_000, plays: 80, playEvents: 200_000 };
+/** A first look takes in what is due within so many days, and what is on; of so many jobs. */
+const SOON_DAYS = 14;
+const SOON_JOBS = { least: 20, most: 40 };
+
+/** The jobs of a first look: those that are on or due soon, and where that is few, the next that are due. */
+function soonJobs(jobs: readonly Job[], shop: Shop, nowMs: number): readonly Job[] {
+  const on = new Set(shop.runs.filter((r) => isOn(withState(r))).map((r) => r.jobId));
+  const by = format(addDays(nowMs, SOON_DAYS), 'yyyy-MM-dd');
+  const dueOf = (j: Job): string => (on.has(j.id) ? '' : (j.dueOn ?? '9999'));
+  const sorted = [...jobs].sort((a, b) => (dueOf(a) < dueOf(b) ? -1 : 1));
+  const soon = sorted.filter((j) => dueOf(j) <= by).length;
+  const first = new Set(sorted.slice(0, Math.min(SOON_JOBS.most, Math.max(SOON_JOBS.least, soon))));
+  return jobs.filter((j) => first.has(j));
+}
+
+/** How thorough a plan is: a first look at what is near, or all jobs, searched and played out. */
+export type Depth = 'first look' | 'whole';
+
+/**
+ * The jobs of a shop as a day: what can be done is laid out, what cannot is left out with its reason. It may be left between its steps. `bases`
+ * keep what jobs take from one plan to the next; a plan that stands goes on `from` its policy.
+ */
+export function* planDay(
+  request: DayRequest,
+  depth: Depth,
+  from: Policy | null,
+  bases: JobBases,
+): Steps<DayPlan> {
+  const { shop, proven, nowMs } = request;
+  const jobs = depth === 'whole' ? request.jobs : soonJobs(request.jobs, shop, nowMs);
   const pace = paceFrom(timedSteps(shop.runs.map(withState)));
   const taped = tapedByJob(shop, pace, nowMs);
-  const looked = jobs.map((job) => {
+  const work: JobWork[] = [];
+  const leftOut: DayPlan['leftOut'][number][] = [];
+  for (const job of jobs) {
     const onTheWay = { sheets: request.sheets[job.id] ?? 0, taped: taped.get(job.id) ?? 0 };
-    return { job, of: jobWork(job, shop, pace, proven, onTheWay) };
-  });
-  const work = looked.flatMap(({ of }) => ('work' in of ? [of.work] : []));
-  const leftOut = looked.flatMap(({ job, of }) =>
-    'left' in of ? [{ jobId: job.id, name: job.name, left: of.left }] : [],
-  );
+    const of = jobWork(job, { shop, proven, pace, bases }, onTheWay);
+    if ('work' in of) work.push(of.work);
+    else leftOut.push({ jobId: job.id, name: job.name, left: of.left });
+    yield;
+  }
   const made = dayProblem(shop, work, pace, nowMs, (j) => request.spoilage[j.job.id] ?? 0);
   const { problem } = made;
   const start = from && from.order.length === problem.work.length ? from : null;
-  const found = search(problem, EVENTS, start);
+  const effort: Effort =
+    depth === 'whole' ? { events: EVENTS, plays: request.plays ?? PLAYS, playEvents: PLAY_EVENTS } : FIRST;
+  const found = yield* searching(problem, effort.events, start);
   const outcome = simulate(problem, found.policy, { keep: true });
-  const count = playsFor(request.plays ?? PLAYS, outcome.events);
-  const played = playsOf(problem, [draw(problem, found.policy, count)]);
+  const played = yield* playing(problem, found.policy, { most: playsFor(effort, effortOf(problem, outcome)) });
   const lines = linesOf(problem, outcome);
   return {
     nowMs,
-    jobs: dayJobs(work, problem, outcome, found.policy, played),
+    depth,
+    later: request.jobs.length - jobs.length,
+    jobs: yield* dayJobs(work, problem, outcome, found.policy, played, depth),
     leftOut,
     presses: made.presses.map((p) => ({ id: p.id, name: p.name })),
     overloaded: made.overloaded,
@@ -283,6 +321,10 @@ export function dayPlan(request: DayRequest, from: Policy | null = null): DayPla
     policy: found.policy,
   };
 }
+
+/** The whole day at once. */
+export const dayPlan = (request: DayRequest, from: Policy | null = null): DayPlan =>
+  finish(planDay(request, 'whole', from, createJobBases()));
 
 /** The same hours, every day opened so many minutes earlier: for a what if. */
 export const earlierWindows = (shop: Shop, nowMs: number, days: number, minutes: number): readonly Window[] =>

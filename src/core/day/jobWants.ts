@@ -7,7 +7,7 @@ import { withState } from '../run/pieces';
 import type { Shop } from '../shop/shop';
 import type { StockItem } from '../shop/stock';
 import { daysBefore, type Want } from '../stock/wants';
-import { jobWork, type JobWork } from './jobWork';
+import { createJobBases, jobWork, type JobWork } from './jobWork';
 
 export interface WantsAsk {
   readonly jobs: readonly Job[];
@@ -54,10 +54,13 @@ function wantsOfJob(w: JobWork, items: readonly StockItem[], spoilage: number): 
 }
 
 /** What the open jobs of a shop will take off its shelf. */
-export function jobWants({ jobs, shop, items, proven, spoilage, sheets }: WantsAsk): readonly Want[] {
-  const pace = paceFrom(timedSteps(shop.runs.map(withState)));
+export function jobWants(
+  { jobs, shop, items, proven, spoilage, sheets }: WantsAsk,
+  bases = createJobBases(),
+): readonly Want[] {
+  const around = { shop, proven, bases, pace: paceFrom(timedSteps(shop.runs.map(withState))) };
   return jobs.flatMap((job) => {
-    const of = jobWork(job, shop, pace, proven, { sheets: sheets[job.id] ?? 0, taped: 0 });
+    const of = jobWork(job, around, { sheets: sheets[job.id] ?? 0, taped: 0 });
     return 'work' in of ? wantsOfJob(of.work, items, spoilage[job.id] ?? 0) : [];
   });
 }

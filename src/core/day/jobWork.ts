@@ -1,7 +1,10 @@
 import type { Job } from '../job/job';
+import { keyOf } from '../memo/key';
+import { memoizeOne } from '../memo/memo';
 import { pressBlocked } from '../plan/newRun';
-import { plan, type Plan } from '../plan/plan';
-import { workTimes, type WorkTimes } from '../plan/workTimes';
+import type { Plan } from '../plan/plan';
+import { createPlanner } from '../plan/planner';
+import { pressWork, timesAt, type PressWork, type WorkTimes } from '../plan/workTimes';
 import type { ProvenCounts } from '../heat/choose';
 import type { PaceOf } from '../run/pace';
 import { isOn, runsOf, type RunWithState } from '../run/pieces';
@@ -56,65 +59,124 @@ function candidates(job: Job, shop: Shop, made: Plan): readonly Press[] {
   return [own, ...twins];
 }
 
-/** Every press a job can go to as it stands, the one it is planned on first. */
-export function routesOf(
-  job: Job,
-  shop: Shop,
-  made: Plan,
-  pace: PaceOf,
-  proven: ProvenCounts,
-): readonly JobRoute[] {
-  return candidates(job, shop, made).flatMap((press): JobRoute[] => {
-    const of =
-      press.id === made.heat.press?.id ? made : plan({ ...job, pressId: press.id }, shop, { proven });
-    const times = pressBlocked(of) ? null : workTimes(of, shop, pace);
-    return times ? [{ press, times }] : [];
-  });
+/** A job as it stands, whoever's hands it is in: all that costs a plan to know. */
+interface JobBase {
+  readonly blank: Blank | null;
+  readonly pieces: number;
+  readonly good: number;
+  readonly spoiled: number;
+  readonly reprints: number;
+  /** Not yet pressed and in no press. */
+  readonly free: number;
+  readonly printerId: string;
+  readonly paperId: string | null;
+  readonly pressName: string | null;
+  /** Every press it can go to, the one it is planned on first. */
+  readonly routes: readonly { readonly press: Press; readonly work: PressWork }[];
 }
 
+function jobBase(job: Job, shop: Shop, proven: ProvenCounts): JobBase {
+  // Another press makes only the heat and what follows from it anew.
+  const planner = createPlanner();
+  const made = planner(job, shop, { proven });
+  const { good, left, free, spoiled, reprints } = made.press;
+  return {
+    blank: made.blank.blank,
+    pieces: good + left,
+    good,
+    spoiled,
+    reprints: reprints.length,
+    free: free.length,
+    printerId: made.sheet.printer.id,
+    paperId: made.sheet.layout?.paper.id ?? null,
+    pressName: made.heat.press?.name ?? null,
+    routes: candidates(job, shop, made).flatMap((press) => {
+      const of = press.id === made.heat.press?.id ? made : planner({ ...job, pressId: press.id }, shop, { proven });
+      const work = pressBlocked(of) ? null : pressWork(of, shop.settings.day);
+      return work ? [{ press, work }] : [];
+    }),
+  };
+}
+
+/** Bases made before, by job: another is made only where the job, its runs or a thing of the shop changed. */
+export interface JobBases {
+  readonly of: (job: Job, shop: Shop, proven: ProvenCounts) => JobBase;
+}
+
+export function createJobBases(): JobBases {
+  const kept = new Map<string, { readonly key: string; readonly base: JobBase }>();
+  const shopKey = memoizeOne(({ shop, proven }: { readonly shop: Shop; readonly proven: ProvenCounts }) =>
+    keyOf({ ...shop, runs: [], log: [], proven }),
+  );
+  return {
+    of: (job, shop, proven) => {
+      const runs = shop.runs.filter((r) => r.jobId === job.id);
+      const key = `${shopKey({ shop, proven })} ${keyOf([job, runs])}`;
+      const known = kept.get(job.id);
+      if (known?.key === key) return known.base;
+      const base = jobBase(job, { ...shop, runs }, proven);
+      kept.set(job.id, { key, base });
+      return base;
+    },
+  };
+}
+
+/** Every press a job can go to as it stands, the one it is planned on first. */
+export const routesOf = (
+  job: Job,
+  shop: Shop,
+  pace: PaceOf,
+  proven: ProvenCounts,
+): readonly JobRoute[] =>
+  jobBase(job, shop, proven).routes.map(({ press, work }) => ({ press, times: timesAt(work, pace) }));
+
 /** Pieces not yet pressed whose print is there: by sheets said to be printed, and where it is being pressed, all but what is made again. */
-function printedOf(made: Plan, times: WorkTimes, toPress: number, begun: boolean, sheets: number): number {
-  const { good, spoiled, reprints } = made.press;
+function printedOf(base: JobBase, times: WorkTimes, toPress: number, begun: boolean, sheets: number): number {
+  const { good, spoiled, reprints } = base;
   const bySheets = Math.floor((sheets * times.sheetPieces) / Math.max(1, times.sheets)) - good - spoiled;
-  const byRun = begun ? toPress - reprints.length : 0;
+  const byRun = begun ? toPress - reprints : 0;
   return Math.max(0, Math.min(toPress, Math.max(bySheets, byRun)));
 }
 
 /** What lies between printer and press: sheets of the job that have been printed, and pieces that are taped up. */
-export interface OnTheWay {
+interface OnTheWay {
   readonly sheets: number;
   readonly taped: number;
+}
+
+/** What the day knows of every job. */
+export interface Around {
+  readonly shop: Shop;
+  readonly proven: ProvenCounts;
+  readonly pace: PaceOf;
+  readonly bases: JobBases;
 }
 
 /** A job as the day takes it, or why it does not. */
 export function jobWork(
   job: Job,
-  shop: Shop,
-  pace: PaceOf,
-  proven: ProvenCounts,
+  { shop, proven, pace, bases }: Around,
   { sheets, taped }: OnTheWay,
 ): { readonly work: JobWork } | { readonly left: LeftOut } {
   const runs = runsOf(shop.runs, job.id);
-  const made = plan(job, shop, { proven });
-  const { blank } = made.blank;
-  const { good, free } = made.press;
-  const pieces = good + made.press.left;
   const packed = packedOf(job, runs);
+  const base = bases.of(job, shop, proven);
+  const { blank, pieces, good, paperId, printerId } = base;
   if (packed >= pieces && pieces > 0) return { left: { why: 'packed' } };
   // What is on is on, whatever was said of it before.
   if (job.day.waits && !runs.some(isOn)) return { left: { why: 'waits' } };
   if (!blank) return { left: { why: 'no-blank' } };
-  if (!made.sheet.layout) return { left: { why: 'no-sheet' } };
-  const routes = routesOf(job, shop, made, pace, proven);
+  if (paperId === null) return { left: { why: 'no-sheet' } };
+  const routes = base.routes.map(({ press, work }) => ({ press, times: timesAt(work, pace) }));
   const [first] = routes;
   if (!first)
-    return made.heat.press
-      ? { left: { why: 'blocked', pressName: made.heat.press.name } }
-      : { left: { why: 'no-press' } };
+    return base.pressName === null
+      ? { left: { why: 'no-press' } }
+      : { left: { why: 'blocked', pressName: base.pressName } };
   const on = runs.filter(isOn);
   // A load that has not been put in yet is still to come.
   const waiting = on.reduce((s, r) => (r.state.stepIndex === 0 ? s + r.state.inLoad.length : s), 0);
-  const toPress = free.length + waiting;
+  const toPress = base.free + waiting;
   return {
     work: {
       job,
@@ -123,10 +185,10 @@ export function jobWork(
       packed,
       toPress,
       taped: Math.min(toPress, taped),
-      printed: printedOf(made, first.times, toPress, runs.length > 0, sheets),
+      printed: printedOf(base, first.times, toPress, runs.length > 0, sheets),
       toFinish: Math.max(0, good - packed),
-      printerId: made.sheet.printer.id,
-      paperId: made.sheet.layout.paper.id,
+      printerId,
+      paperId,
       blank,
       times: first.times,
       routes,

@@ -75,6 +75,9 @@ export function answer(problem: Problem, policy: Policy, what: WhatIf): Answer {
   return { makespanS, endS, late: unused ? before.late : after.late };
 }
 
+/** The latest moment to begin is told to this, s. */
+const CLOSE_S = 60;
+
 /**
  * The latest a job can be begun and still be packed by its date in nine of ten, s from now: found by halving, with the job first in line from
  * that moment and the spread its plays have. Null where it is late however soon it is begun.
@@ -98,12 +101,12 @@ export function latestStart(problem: Problem, policy: Policy, work: number, slow
           : x,
       ),
     };
-    const endS = simulate(held, first).endS[work] ?? Infinity;
+    const endS = simulate(held, first, { until: work }).endS[work] ?? Infinity;
     return fromS + (endS - fromS) * slower <= dueS;
   };
   if (!inTime(0)) return null;
   let [low, high] = [0, dueS];
-  for (let i = 0; i < 14; i += 1) {
+  while (high - low > CLOSE_S) {
     const mid = (low + high) / 2;
     if (inTime(mid)) low = mid;
     else high = mid;

@@ -3,10 +3,10 @@ import { heaterOf } from '../heat/heaters';
 import { pieceJ, pressEnergy, type PressEnergy } from '../heat/energy';
 import type { PaceOf } from '../run/pace';
 import { preparing, segmentsOf } from '../schedule/fromRun';
-import type { Segment } from '../schedule/problem';
+import { cycleS, handsS, type Segment } from '../schedule/problem';
+import type { DaySettings } from '../shop/day';
 import { isWrapPress } from '../shop/press';
 import { ofStage, suppliesOf, type Operation } from '../shop/operation';
-import type { Shop } from '../shop/shop';
 import type { Plan } from './plan';
 
 /** A knife along a straight edge of about this length, and the square laid on: hands for one edge of a sheet, s. Our own estimate. */
@@ -15,25 +15,18 @@ const A4_MM2 = 210 * 297;
 /** Strips of tape are about so long, mm: our own estimate. */
 export const STRIP_MM = 150;
 
-/** What one job takes of hands, presses and supplies: usual times by this bench's own pace. s. */
-export interface WorkTimes {
+/** What one job takes on one press, whoever's hands it is in. s. */
+export interface PressWork {
+  readonly pressId: string;
+  readonly operations: readonly Operation[];
   readonly atOnce: number;
-  readonly cycle: readonly Segment[];
-  readonly cycleS: number;
-  /** Hands of one load at the press. */
-  readonly loadHandsS: number;
   readonly setUpS: number;
   readonly sheets: number;
   /** Pieces those sheets make, those of other jobs among them. */
   readonly sheetPieces: number;
   readonly printSheetS: number;
   readonly trimSheetS: number;
-  readonly prepareS: number;
-  readonly coolS: number;
   readonly finishS: number;
-  /** Standard deviation of the logarithm of hands' times, and times they were seen. */
-  readonly logSd: number;
-  readonly seen: number;
   readonly tapeStrips: number;
   readonly wasteSheets: number;
   readonly energy: PressEnergy;
@@ -43,18 +36,29 @@ export interface WorkTimes {
   readonly setting: string;
 }
 
+/** The same with usual times by this bench's own pace. */
+export interface WorkTimes extends Omit<PressWork, 'operations' | 'pressId'> {
+  readonly cycle: readonly Segment[];
+  readonly cycleS: number;
+  /** Hands of one load at the press. */
+  readonly loadHandsS: number;
+  readonly prepareS: number;
+  readonly coolS: number;
+  /** Standard deviation of the logarithm of hands' times, and times they were seen. */
+  readonly logSd: number;
+  readonly seen: number;
+}
+
+const sum = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0);
+
 /** Null while the plan has no press, no heat or no sheet. */
-export function workTimes(plan: Plan, shop: Shop, paceOf: PaceOf): WorkTimes | null {
+export function pressWork(plan: Plan, day: DaySettings): PressWork | null {
   const { heat, sheet } = plan;
   const { blank } = plan.blank;
-  const { press, chosen, load } = heat;
+  const { press, chosen, load, operations } = heat;
   if (!blank || !press || !chosen || !sheet.layout) return null;
-  const pace = (o: Operation) => paceOf(o, press.id, null);
-  const cycle = segmentsOf(ofStage(heat.operations, 'press'), pace);
-  const prepare = ofStage(heat.operations, 'prepare').map(pace);
-  const setUp = ofStage(heat.operations, 'set-up').filter((o) => o.kind === 'set-pressure');
-  const supplies = suppliesOf(heat.operations);
-  const sum = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0);
+  const setUp = ofStage(operations, 'set-up').filter((o) => o.kind === 'set-pressure');
+  const supplies = suppliesOf(operations);
   const { layout } = sheet;
   const sheetMm2 =
     sum(layout.sheets.map((s) => s.copies * s.heightMm * layout.paper.widthMm)) /
@@ -69,27 +73,43 @@ export function workTimes(plan: Plan, shop: Shop, paceOf: PaceOf): WorkTimes | n
   const { platenC, pressure } = chosen.settings;
   const atOnce = load?.load.piecesAtOnce ?? 1;
   return {
+    pressId: press.id,
+    operations,
     atOnce,
-    cycle,
-    cycleS: sum(cycle.map((s) => s.s)),
-    loadHandsS: sum(cycle.filter((s) => s.hands).map((s) => s.s)),
     setUpS: sum(setUp.map((o) => o.plannedS)),
     sheets: layout.sheetCount,
     sheetPieces: Math.max(1, layout.pieceCount),
-    printSheetS: shop.settings.day.printA4S * (sheetMm2 / A4_MM2),
+    printSheetS: day.printA4S * (sheetMm2 / A4_MM2),
     trimSheetS: TRIM_S + (TRIM_S * layout.pieceCount) / Math.max(1, layout.sheetCount),
-    ...preparing(ofStage(heat.operations, 'prepare'), pace),
-    coolS: sum(ofStage(heat.operations, 'after').map((o) => pace(o).usualS)),
     finishS: finishHandsS(blank),
-    seen: Math.max(
-      0,
-      ...prepare.map((p) => p.seen),
-      ...ofStage(heat.operations, 'press').map((o) => pace(o).seen),
-    ),
     tapeStrips: supplies.tape ?? 0,
     wasteSheets: supplies['waste paper'] ?? 0,
     energy: pressEnergy(press, mat, platenC),
     loadJ: atOnce * pieceJ(blank, load?.piece.areaM2 ?? 0, platenC),
     setting: `${platenC} ${pressure} ${load?.load.heaterId ?? ''}`,
   };
+}
+
+/** The times of a piece of work, by the pace learned at the presses. */
+export function timesAt({ operations, pressId, ...work }: PressWork, paceOf: PaceOf): WorkTimes {
+  const pace = (o: Operation) => paceOf(o, pressId, null);
+  const [prepare, press, after] = (['prepare', 'press', 'after'] as const).map((stage) =>
+    ofStage(operations, stage),
+  ) as [readonly Operation[], readonly Operation[], readonly Operation[]];
+  const cycle = segmentsOf(press, pace);
+  return {
+    ...work,
+    cycle,
+    cycleS: cycleS(cycle),
+    loadHandsS: handsS(cycle),
+    ...preparing(prepare, pace),
+    coolS: sum(after.map((o) => pace(o).usualS)),
+    seen: Math.max(0, ...[...prepare, ...press].map((o) => pace(o).seen)),
+  };
+}
+
+/** Null while the plan has no press, no heat or no sheet. */
+export function workTimes(plan: Plan, day: DaySettings, pace: PaceOf): WorkTimes | null {
+  const work = pressWork(plan, day);
+  return work && timesAt(work, pace);
 }

@@ -1,4 +1,5 @@
 import { normalQuantile } from '../figures/normal';
+import type { Steps } from '../basics/steps';
 import { seeded } from '../random/random';
 import type { Policy, Problem } from './problem';
 import { simulate } from './simulate';
@@ -48,44 +49,62 @@ export function chanceOf(random: () => number): Chance {
   };
 }
 
-/** When each job and all of them were over, play by play, s. */
-export interface Drawn {
-  readonly jobsS: readonly (readonly number[])[];
-  readonly allS: readonly number[];
-}
-
-const SEED = 81_649;
-/** Parts of one drawing are seeded apart: they can be played anywhere, and come to the same. */
-const APART = 7919;
-
-/** The same plan played out so many times with times and spoiled pieces drawn from what is known of them (Law 2015, ch. 9). Seeded. */
-export function draw(problem: Problem, policy: Policy, count: number, part = 0): Drawn {
-  const random = seeded(SEED + part * APART);
-  const jobsS: number[][] = problem.work.map(() => []);
-  const allS: number[] = [];
-  for (let i = 0; i < count; i += 1) {
-    const outcome = simulate(problem, policy, { chance: chanceOf(random) });
-    outcome.endS.forEach((s, j) => jobsS[j]?.push(s));
-    allS.push(outcome.makespanS);
-  }
-  return { jobsS, allS };
-}
-
 export const spreadOf = (xs: readonly number[]): Spread => {
   const sorted = [...xs].sort((a, b) => a - b);
   return { usualS: quantile(sorted, 0.5), ninetyS: quantile(sorted, 0.9) };
 };
 
-/** What some drawings of one plan say together. */
-export function playsOf(problem: Problem, drawn: readonly Drawn[]): Plays {
-  const allS = drawn.flatMap((d) => d.allS);
+/** Plays before the first look, and between two looks. */
+const BATCH = 100;
+/** Half the width a share may be uncertain by, 19 times in 20. */
+const WITHIN = 0.025;
+const Z95 = 1.96;
+
+/** Half the width of the interval about a share seen in n plays, 19 times in 20 (Wilson 1927). */
+export function halfWidth(share: number, n: number): number {
+  const z2n = (Z95 * Z95) / n;
+  return (Z95 * Math.sqrt((share * (1 - share)) / n + z2n / (4 * n))) / (1 + z2n);
+}
+
+const inTimeOf = (ends: readonly number[], dueS: number): number =>
+  ends.filter((s) => s <= dueS).length / Math.max(1, ends.length);
+
+/** How many plays a plan is given: no more than asked for, and as many as tell every job's chance of being in time to 2.5 %. */
+export interface PlayCounts {
+  readonly most: number;
+  readonly least?: number;
+  readonly seed?: number;
+}
+
+const SEED = 81_649;
+
+/** The plan played out with times and spoiled pieces drawn from what is known of them (Law 2015, ch. 9 and 11). Seeded. */
+export function* playing(
+  problem: Problem,
+  policy: Policy,
+  { most, least = BATCH, seed = SEED }: PlayCounts,
+): Steps<Plays> {
+  const random = seeded(seed);
+  const jobsS: number[][] = problem.work.map(() => []);
+  const allS: number[] = [];
+  const known = (): boolean =>
+    allS.length >= least &&
+    problem.work.every(({ dueS }, j) => {
+      const ends = jobsS[j] ?? [];
+      return dueS === null || halfWidth(inTimeOf(ends, dueS), ends.length) <= WITHIN;
+    });
+  while (allS.length < most && !(allS.length % BATCH === 0 && allS.length > 0 && known())) {
+    const outcome = simulate(problem, policy, { chance: chanceOf(random) });
+    outcome.endS.forEach((s, j) => jobsS[j]?.push(s));
+    allS.push(outcome.makespanS);
+    yield;
+  }
   return {
     plays: allS.length,
     all: spreadOf(allS),
     jobs: problem.work.map(({ dueS }, j) => {
-      const of = drawn.flatMap((d) => d.jobsS[j] ?? []);
-      const inTime = dueS === null ? null : of.filter((s) => s <= dueS).length / Math.max(1, of.length);
-      return { ...spreadOf(of), inTime };
+      const ends = jobsS[j] ?? [];
+      return { ...spreadOf(ends), inTime: dueS === null ? null : inTimeOf(ends, dueS) };
     }),
   };
 }

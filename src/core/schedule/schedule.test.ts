@@ -1,7 +1,8 @@
 import { seeded } from '../random/random';
 import { bound } from './bound';
 import { openBetween, workedBy } from './calendar';
-import { chanceOf, draw, playsOf } from './chance';
+import { finish } from '../basics/steps';
+import { chanceOf, halfWidth, playing } from './chance';
 import { TURN, type Policy, type Problem, type Work } from './problem';
 import { score, search } from './search';
 import { simulate } from './simulate';
@@ -16,8 +17,9 @@ const shuffled = (n: number, random: () => number): number[] => {
   }
   return order;
 };
-const plays = (problem: Problem, policy: Policy, count: number, part = 0) =>
-  playsOf(problem, [draw(problem, policy, count, part)]);
+/** So many plays, whatever is known before. */
+const plays = (problem: Problem, policy: Policy, count: number, seed = 1) =>
+  finish(playing(problem, policy, { most: count, least: count, seed }));
 const plain = (problem: Problem): Policy => ({
   order: problem.work.map((_, i) => i),
   turns: new Map(),
@@ -439,20 +441,31 @@ describe('chance', () => {
 
   test('nine in ten are over by the later time, counted on other plays of the same plan', () => {
     const { all } = plays(problem, plain(problem), 600);
-    const again = plays(problem, plain(problem), 600, 1).all;
+    const again = plays(problem, plain(problem), 600, 2).all;
     expect(all.ninetyS).toBeGreaterThan(all.usualS);
     expect(Math.abs(again.ninetyS / all.ninetyS - 1)).toBeLessThan(0.02);
     expect(Math.abs(again.usualS / all.usualS - 1)).toBeLessThan(0.02);
   });
 
-  test('parts of the plays come to the same in any order, and no two parts are alike', () => {
-    const parts = [0, 1, 2].map((part) => draw(problem, plain(problem), 40, part));
-    const [a, b, c] = parts;
-    if (!a || !b || !c) throw new Error('no plays');
-    expect(playsOf(problem, [c, a, b])).toEqual(playsOf(problem, parts));
-    expect(playsOf(problem, parts).plays).toBe(120);
-    expect(a.allS).not.toEqual(b.allS);
-    expect(draw(problem, plain(problem), 40, 1)).toEqual(b);
+  test('the interval about a share is Wilson’s', () => {
+    // Newcombe 1998, table I: 81 of 263, 0.2553 to 0.3662; 15 of 148, 0.0624 to 0.1605; 0 of 20, 0 to 0.1611.
+    expect(halfWidth(81 / 263, 263)).toBeCloseTo((0.3662 - 0.2553) / 2, 4);
+    expect(halfWidth(15 / 148, 148)).toBeCloseTo((0.1605 - 0.0624) / 2, 4);
+    expect(halfWidth(0, 20)).toBeCloseTo(0.1611 / 2, 4);
+  });
+
+  test('a date that is certain takes few plays, one that is not as many as tell it to 2.5 %', () => {
+    const due = (dueS: number) => {
+      const p = { ...problem, work: problem.work.map((w) => ({ ...w, dueS })) };
+      return finish(playing(p, plain(p), { most: 2000 }));
+    };
+    const { all } = plays(problem, plain(problem), 600);
+    expect(due(all.usualS * 10).plays).toBe(100);
+    const even = due(all.usualS);
+    expect(even.plays).toBeGreaterThan(300);
+    for (const { inTime } of even.jobs)
+      if (inTime !== null && even.plays < 2000) expect(halfWidth(inTime, even.plays)).toBeLessThanOrEqual(0.025);
+    expect(due(all.usualS)).toEqual(even);
   });
 
   test('spoiled pieces are made again: more of them end later', () => {

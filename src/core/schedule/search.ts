@@ -1,3 +1,4 @@
+import { finish, type Steps } from '../basics/steps';
 import { fairShares } from './bound';
 import { seeded } from '../random/random';
 import {
@@ -188,6 +189,22 @@ function neighbour(problem: Problem, { policy, outcome }: Looked, random: () => 
   return { ...policy, ahead: AHEAD[Math.floor(random() * AHEAD.length)] ?? 2 };
 }
 
+/** The same for policies that give the same course: a press does its own jobs first where nothing else is said. */
+function policyKey({ order, turns, ahead, finishFirst, steady, strict }: Policy): string {
+  const said = [...turns]
+    .filter(([, turn]) => turn !== TURN.own)
+    .map(([key, turn]) => `${key}:${turn}`)
+    .sort();
+  return [order.join(' '), said.join(' '), ahead, finishFirst, steady, strict].join('|');
+}
+
+/** Jobs among which an event costs no more than among a few. */
+const FEW_JOBS = 25;
+
+/** What one course costs, in events among a few jobs: every event looks at all of them. */
+export const effortOf = (problem: Problem, { events }: Pick<Outcome, 'events'>): number =>
+  events * Math.max(1, problem.work.length / FEW_JOBS);
+
 /** Events of the simulation that one search may spend: about half a second on a small machine. */
 export const EVENTS = 500_000;
 const MOST_TRIES = 1500;
@@ -198,14 +215,21 @@ const WORTH_S = 300;
  * Dispatching rules, the best of them improved by a local search that takes a worse neighbour now and then while it is young (simulated
  * annealing, Kirkpatrick et al. 1983). Seeded and counted in events, not in seconds: the same problem gives the same plan on every machine.
  */
-export function search(problem: Problem, events: number = EVENTS, from: Policy | null = null): Found {
+export function* searching(problem: Problem, events: number, from: Policy | null): Steps<Found> {
   let spent = 0;
   let tried = 0;
+  // A neighbour is often no other policy, or one that was looked at before: that costs nothing.
+  const seen = new Map<string, Looked>();
   const look = (policy: Policy): Looked => {
-    const outcome = simulate(problem, policy);
-    spent += outcome.events + 50;
     tried += 1;
-    return { policy, outcome, score: score(problem, outcome) };
+    const key = policyKey(policy);
+    const known = seen.get(key);
+    if (known) return known;
+    const outcome = simulate(problem, policy);
+    spent += effortOf(problem, outcome) + 50;
+    const made = { policy, outcome, score: score(problem, outcome) };
+    seen.set(key, made);
+    return made;
   };
   const begun = look(from ?? { ...START, order: problem.work.map((_, i) => i) });
   let best = begun;
@@ -213,6 +237,7 @@ export function search(problem: Problem, events: number = EVENTS, from: Policy |
     if (spent > events && tried > 2) break;
     const made = look(policy);
     if (made.score.cost < best.score.cost) best = made;
+    yield;
   }
   const random = seeded(20_261);
   let now = best;
@@ -223,8 +248,13 @@ export function search(problem: Problem, events: number = EVENTS, from: Policy |
     if (worse <= 0 || (heat > 0 && random() < Math.exp(-worse / heat))) now = made;
     if (made.score.cost < best.score.cost) best = made;
     if (tried % 60 === 0) now = best;
+    yield;
   }
   // A plan that stands is not turned over for next to nothing.
   const kept = from && begun.score.cost - best.score.cost < WORTH_S ? begun : best;
   return { policy: kept.policy, score: kept.score, tried };
 }
+
+/** The search at once. */
+export const search = (problem: Problem, events: number = EVENTS, from: Policy | null = null): Found =>
+  finish(searching(problem, events, from));

@@ -227,6 +227,14 @@ function noteWaits(sim: Sim, untilS: number): void {
   }
 }
 
+export interface SimulateOptions {
+  readonly chance?: Chance;
+  /** Keep every step. */
+  readonly keep?: boolean;
+  /** Go on only until this job is packed, by its index. */
+  readonly until?: number | null;
+}
+
 /**
  * One course of the work under a policy: discrete events, each taken as soon as what it needs is free (Law 2015, ch. 1). Hot presses come
  * before all else; what hands do away from the press can be left for them. The same policy, problem and chance give the same course.
@@ -234,13 +242,14 @@ function noteWaits(sim: Sim, untilS: number): void {
 export function simulate(
   problem: Problem,
   policy: Policy,
-  { chance = AS_USUAL, keep = false }: { readonly chance?: Chance; readonly keep?: boolean } = {},
+  { chance = AS_USUAL, keep = false, until = null }: SimulateOptions = {},
 ): Outcome {
   const sim = begin(problem, policy, chance, keep);
   openOrClose(sim);
   settle(sim);
   let again = decide(sim);
-  while (sim.unfinished > 0 && sim.events < MOST_EVENTS) {
+  const over = (): boolean => sim.unfinished === 0 || (until !== null && Number.isFinite(sim.jobs[until]?.endS));
+  while (!over() && sim.events < MOST_EVENTS) {
     const next = nextMoment(sim, again);
     if (!Number.isFinite(next)) break;
     if (keep) noteWaits(sim, next);

@@ -19,7 +19,8 @@ import { CostStack } from './CostStack';
 import { Ladder } from './Ladder';
 import { Quotes } from './Quotes';
 import { SellForm } from './SellForm';
-import { useCosts, type Costs } from './useCosts';
+import { useCosts } from './useCosts';
+import type { JobCosts } from '@/core/cost/jobCost';
 
 /** What every job costs, what it is sold for, and its quotes. */
 export function CostsPage({ jobId }: { jobId: string | null }) {
@@ -75,7 +76,7 @@ export function CostsPage({ jobId }: { jobId: string | null }) {
 }
 
 interface JobListProps {
-  readonly costs: Costs;
+  readonly costs: JobCosts;
   readonly chosen: string;
   readonly currency: string;
   readonly onChoose: (id: string) => void;

@@ -1,7 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
-import type { Result } from '@/core/basics/result';
-import type { JobCost } from '@/core/cost/jobCost';
+import type { JobCosts } from '@/core/cost/jobCost';
 import type { Job } from '@/core/job/job';
 import { inkOf } from '@/core/plan/plan';
 import { keptAnalysis } from '@/data/analyses';
@@ -24,24 +23,22 @@ async function inkOfJobs(jobs: readonly Job[]): Promise<Readonly<Record<string, 
   return Object.fromEntries(found.flat());
 }
 
-export type Costs = readonly { readonly job: Job; readonly cost: Result<JobCost> }[];
-
 /** What every job costs, from the worker; null until it is known. */
-export function useCosts(): Costs | null {
+export function useCosts(): JobCosts | null {
   const { shop, jobs, proven } = useShopWithRuns();
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
   const beside = useLiveQuery(
     async () => ({ items: await loadItems(), seen: await seenOfJobs(all), inkPct: await inkOfJobs(all) }),
     [all],
   );
-  const [costs, setCosts] = useState<Costs | null>(null);
+  const [costs, setCosts] = useState<JobCosts | null>(null);
   useEffect(() => {
     if (!beside) return;
     let gone = false;
     void inDayWorker('Costs', (w) => w.costs({ jobs: all, shop, proven, ...beside })).then((r) => {
       if (gone) return;
-      if (r.ok) setCosts(r.value);
-      else notifyProblem(r.problem);
+      if (r.ok && r.value) setCosts(r.value);
+      if (!r.ok) notifyProblem(r.problem);
     });
     return () => {
       gone = true;

@@ -72,13 +72,13 @@ const shortages = (shelf: readonly Outlook[] | null): readonly string[] =>
 /** The jobs of the shop as one day: lines of time, what they add up to, and what would change them. */
 export function DayPage() {
   const { shop } = useShop();
-  const { day, before, busy, rough } = useDay();
+  const { day, before, busy } = useDay();
   return (
     <ShopFrame
       title={day ? weekdayText(day.nowMs) : 'Day plan'}
       about={
         day
-          ? `${day.jobs.length} ${day.jobs.length === 1 ? 'job' : 'jobs'} · ${pieceCount(day)} pieces${day.jobs.length > 0 ? ` · done about ${whenText(msOf(day, day.spread.usualS), day.nowMs)}, nine in ten by ${whenText(msOf(day, day.spread.ninetyS), day.nowMs)}` : ''}${busy || rough ? ' …' : ''}`
+          ? `${day.jobs.length} ${day.jobs.length === 1 ? 'job' : 'jobs'} · ${pieceCount(day)} pieces${day.jobs.length > 0 ? ` · done about ${whenText(msOf(day, day.spread.usualS), day.nowMs)}, nine in ten by ${whenText(msOf(day, day.spread.ninetyS), day.nowMs)}` : ''}${day.later > 0 ? ` · ${day.later} more jobs are being added` : ''}${busy || day.depth !== 'whole' ? ' …' : ''}`
           : 'laying it out…'
       }
     >

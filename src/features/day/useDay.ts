@@ -1,38 +1,22 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Result } from '@/core/basics/result';
 import { spoilageOf, type Seen } from '@/core/cost/cost';
 import type { DayPlan } from '@/core/day/dayPlan';
 import { seenOfJobs } from '@/data/seen';
 import { loadPrinted } from '@/data/shelf';
-import { besideDayWorker, inDayWorker } from '@/workers/client';
+import { inDayWorker } from '@/workers/client';
 import { notifyProblem } from '@/ui/notify';
 import { useShopWithRuns } from '../shell/shopContext';
 
 /** The day is laid out anew so often where nothing happens: the clock alone moves it. */
 const ANEW_MS = 5 * 60_000;
-/** Plays of the first answer; the many follow. */
-const FIRST_PLAYS = 80;
 
 export interface DayView {
   readonly day: DayPlan | null;
   /** The day before the newest change. */
   readonly before: DayPlan | null;
-  /** Whether it is being laid out anew, and whether its chances still come from few plays. */
+  /** Whether it is being laid out anew. */
   readonly busy: boolean;
-  readonly rough: boolean;
-}
-
-/** The many plays, half in each of two workers. */
-async function refinedDay(day: DayPlan): Promise<Result<DayPlan>> {
-  const of = { problem: day.problem, policy: day.policy };
-  const [a, b] = await Promise.all([
-    inDayWorker('Day plan', (w) => w.play(of, 0, 2)),
-    besideDayWorker('Day plan', (w) => w.play(of, 1, 2)),
-  ]);
-  if (!a.ok) return a;
-  if (!b.ok) return b;
-  return inDayWorker('Day plan', (w) => w.refine(day, [a.value, b.value]));
 }
 
 /** A moment that moves on by itself. */
@@ -53,7 +37,7 @@ export function useDay(): DayView {
   // Read anew with every change of a job, and nearly always the same.
   const seenText = seen && JSON.stringify(seen);
   const tick = useTick(ANEW_MS);
-  const [view, setView] = useState<DayView>({ day: null, before: null, busy: true, rough: true });
+  const [view, setView] = useState<DayView>({ day: null, before: null, busy: true });
   const last = useRef<DayPlan | null>(null);
   useEffect(() => {
     if (!seenText) return;
@@ -70,25 +54,30 @@ export function useDay(): DayView {
       nowMs: Math.max(tick, Date.now()),
       spoilage,
       sheets,
-      plays: FIRST_PLAYS,
     };
     const order = last.current;
     const sameJobs = order && order.jobs.length === all.length ? order.policy : null;
+    // A newer question ends this one in the worker, and so does leaving the page.
+    stop.signal.addEventListener('abort', () => void inDayWorker('Day plan', (w) => w.stop()));
+    const show = (day: DayPlan): void => {
+      const before = last.current;
+      last.current = day;
+      setView((v) => ({ day, before: v.day?.nowMs === day.nowMs ? v.before : before, busy: false }));
+    };
     void (async () => {
       setView((v) => ({ ...v, busy: true }));
-      const made = await inDayWorker('Day plan', (w) => w.plan(request, sameJobs));
-      if (stop.signal.aborted) return;
-      if (!made.ok) {
-        notifyProblem(made.problem);
-        return;
+      let from = sameJobs;
+      for (const depth of ['first look', 'whole'] as const) {
+        const made = await inDayWorker('Day plan', (w) => w.plan(request, depth, from));
+        if (stop.signal.aborted) return;
+        if (!made.ok) {
+          notifyProblem(made.problem);
+          return;
+        }
+        if (!made.value) return;
+        show(made.value);
+        from = made.value.later === 0 ? made.value.policy : sameJobs;
       }
-      const before = last.current;
-      last.current = made.value;
-      setView({ day: made.value, before, busy: false, rough: true });
-      const more = await refinedDay(made.value);
-      if (stop.signal.aborted || !more.ok) return;
-      last.current = more.value;
-      setView((v) => ({ ...v, day: more.value, rough: false }));
     })();
     return () => stop.abort();
   }, [all, shop, proven, seenText, tick]);

@@ -13,7 +13,7 @@ import { newestOnPress } from '@/data/log';
 import { inHeatWorker } from '@/workers/client';
 
 /** Not while a hand is still moving something: on the heat itself soon, elsewhere only once the hand rests. */
-const REST_MS = { near: 80, far: 400 } as const;
+const REST_MS = { near: 80, far: 400, beside: 2000 } as const;
 const KEPT = 80;
 /** Newest entries of each blank of a coating that are weighed. */
 const MOST_TRIED = 60;
@@ -75,9 +75,9 @@ export function useHeatBook(): KeptBook {
   return { book, ask };
 }
 
-/** What settings and waits hang on; the rest is pictures and comparisons that only the heat shows. */
-const everywhere = (q: HeatQuestion): boolean =>
-  q.kind === 'start' || q.kind === 'outcome' || q.kind === 'change';
+/** What is asked away from the heat: settings once the hand rests, what comes of them once it rests longer; pictures and comparisons not at all. */
+const waitFor = (q: HeatQuestion): keyof typeof REST_MS | null =>
+  q.kind === 'start' ? 'far' : q.kind === 'outcome' || q.kind === 'change' ? 'beside' : null;
 
 /** Asks for what a plan still wants of the model: all of it where the heat is looked at, else what its settings hang on. */
 export function useWantedHeat(
@@ -86,8 +86,10 @@ export function useWantedHeat(
   shown: boolean,
 ): void {
   useEffect(() => {
-    const now = shown ? wanted : wanted?.filter(everywhere);
-    return now && now.length > 0 ? ask(now, shown ? 'near' : 'far') : undefined;
+    if (shown) return wanted && wanted.length > 0 ? ask(wanted, 'near') : undefined;
+    const now = wanted?.filter((q) => waitFor(q) !== null) ?? [];
+    const [first] = now;
+    return first && ask(now, waitFor(first) ?? 'far');
   }, [wanted, ask, shown]);
 }
 
