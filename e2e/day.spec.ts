@@ -17,6 +17,8 @@ const jobs = (page: Page): Locator => page.getByRole('region', { name: 'Jobs' })
 const day = async (page: Page) => {
   await go(page, '/day', 'Friday');
   await expect(figure(page, 'Last piece packed')).toBeVisible({ timeout: 30_000 });
+  // The first look has become the whole plan.
+  await expect(page.getByRole('banner')).not.toContainText('…', { timeout: 30_000 });
 };
 const field = async (page: Page, label: string, text: string) => {
   const box = page.getByLabel(label, { exact: true });

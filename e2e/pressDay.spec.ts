@@ -113,6 +113,11 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
   bench: page,
 }) => {
   test.setTimeout(400_000);
+  // One person at three presses.
+  await page.goto(`${address()}/settings`);
+  const hands = page.getByLabel('Pairs of hands', { exact: true });
+  await hands.fill('1');
+  await hands.press('Enter');
   await setPieces(page, 'star-party-tumblers', 12);
   await setPieces(page, 'moon-and-star-ornaments', 30);
   await page.clock.install();
@@ -188,8 +193,10 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
     await expect(page.getByRole('heading', { name: `All ${n} are through the press.` })).toBeVisible();
   }
   expect(late).toBe(0);
-  const wrong = told.slice(2).map((end) => Math.abs(end - ended) / (ended - began));
-  expect(Math.max(...wrong)).toBeLessThanOrEqual(0.1);
+  const wrong = told.map((end) => Math.abs(end - ended) / (ended - began));
+  // This person is a seventh slower than planned: until that has been seen the end is foretold as planned.
+  expect(Math.max(...wrong)).toBeLessThanOrEqual(0.2);
+  expect(Math.max(...wrong.slice(8))).toBeLessThanOrEqual(0.05);
 });
 
 test('tabs closed in the middle of a tap: no count and no clock is wrong', async ({

@@ -9,17 +9,18 @@ import { finishInSlices } from './slices';
 
 /** What jobs take, kept from one question to the next. */
 const bases = createJobBases();
-/** Number of the newest plan asked for: older ones are left where they are. */
+/** Numbers of the newest question about the day, and of the newest that nobody waits for any more: those and older ones are left where they are. */
 let newest = 0;
+let stopped = 0;
 
 const api = {
-  /** The day; null where another was asked for before it was done, or nobody waits for it any more. */
-  plan: (request: DayRequest, depth: Depth, from: Policy | null): Promise<DayPlan | null> => {
-    const mine = (newest += 1);
-    return finishInSlices(planDay(request, depth, from, bases), () => mine !== newest);
+  /** The day, to a question of some number; null where a newer one was asked before it was done, or nobody waits for it any more. */
+  plan: (number: number, request: DayRequest, depth: Depth, from: Policy | null): Promise<DayPlan | null> => {
+    newest = Math.max(newest, number);
+    return finishInSlices(planDay(request, depth, from, bases), () => number < newest || number <= stopped);
   },
-  stop: (): void => {
-    newest += 1;
+  stop: (number: number): void => {
+    stopped = Math.max(stopped, number);
   },
   // Costs of many jobs do not keep the day waiting.
   costs: (ask: CostAsk): Promise<JobCosts | null> => finishInSlices(costing(ask), () => false),

@@ -13,7 +13,9 @@ import { wrongs } from '../schedule/testCheck';
 import { DEFAULT_DAY, type DaySettings } from '../shop/day';
 import type { Run } from '../shop/run';
 import type { Shop } from '../shop/shop';
-import { dayPlan, earlierWindows, type DayPlan } from './dayPlan';
+import { finish } from '../basics/steps';
+import { dayPlan, earlierWindows, planDay, type DayPlan } from './dayPlan';
+import { createJobBases } from './jobWork';
 import { jobWants } from './jobWants';
 import { dueMs, stretches, workingWindows } from './hours';
 import { answer, latestStart } from './whatIf';
@@ -278,6 +280,49 @@ test('sheets said to be printed are neither wanted of the shelf nor printed in t
   expect(prints({}).problem.work[0]).toMatchObject({ sheets: 9, cut: 0 });
   expect(prints({ 'constellation-mugs': 4 }).problem.work[0]).toMatchObject({ sheets: 5, cut: 8 });
   expect(prints({ 'constellation-mugs': 9 }).makespanS).toBeLessThan(prints({}).makespanS);
+});
+
+describe('a plan from what jobs took before', () => {
+  const ask = (change: Partial<Parameters<typeof dayPlan>[0]> = {}) =>
+    // As a worker gets it: a copy each time.
+    structuredClone({
+      shop: DEMO.shop,
+      jobs: DEMO.jobs,
+      proven: {},
+      nowMs: NOW,
+      spoilage: {},
+      sheets: {},
+      plays: 20,
+      ...change,
+    });
+  test('is the same as one from nothing, whatever changed in between', () => {
+    const bases = createJobBases();
+    const [first, ...others] = DEMO.jobs;
+    if (!first) throw new Error('no jobs');
+    const fewer = { ...DEMO.shop, presses: DEMO.shop.presses.slice(1) };
+    for (const change of [
+      {},
+      {},
+      { jobs: [{ ...first, pieces: first.pieces + 5 }, ...others] },
+      { shop: fewer },
+      { shop: { ...DEMO.shop, settings: { ...DEMO.shop.settings, day: { ...DEFAULT_DAY, printA4S: 300 } } } },
+      {},
+    ])
+      expect(finish(planDay(ask(change), 'whole', null, bases))).toEqual(dayPlan(ask(change)));
+  });
+
+  test('a first look holds what is on and what is due soon, and says how much is left for later', () => {
+    const jobs = Array.from({ length: 60 }, (_, i) => {
+      const of = DEMO.jobs[i % DEMO.jobs.length];
+      if (!of) throw new Error('no job');
+      return { ...of, id: `j${i}`, dueOn: i < 30 ? '2027-03-01' : '2026-12-03' };
+    });
+    const look = finish(planDay(ask({ jobs }), 'first look', null, createJobBases()));
+    expect(look.jobs.map((j) => j.id)).toEqual(jobs.slice(30).map((j) => j.id));
+    expect(look.later).toBe(30);
+    const few = finish(planDay(ask({ jobs: jobs.slice(0, 25) }), 'first look', null, createJobBases()));
+    expect([few.jobs.length, few.later]).toEqual([20, 5]);
+  });
 });
 
 describe('what is wrong is said, and nothing is lost', () => {

@@ -72,7 +72,7 @@ interface JobBase {
   readonly paperId: string | null;
   readonly pressName: string | null;
   /** Every press it can go to, the one it is planned on first. */
-  readonly routes: readonly { readonly press: Press; readonly work: PressWork }[];
+  readonly works: readonly PressWork[];
 }
 
 function jobBase(job: Job, shop: Shop, proven: ProvenCounts): JobBase {
@@ -90,10 +90,10 @@ function jobBase(job: Job, shop: Shop, proven: ProvenCounts): JobBase {
     printerId: made.sheet.printer.id,
     paperId: made.sheet.layout?.paper.id ?? null,
     pressName: made.heat.press?.name ?? null,
-    routes: candidates(job, shop, made).flatMap((press) => {
+    works: candidates(job, shop, made).flatMap((press) => {
       const of = press.id === made.heat.press?.id ? made : planner({ ...job, pressId: press.id }, shop, { proven });
       const work = pressBlocked(of) ? null : pressWork(of, shop.settings.day);
-      return work ? [{ press, work }] : [];
+      return work ? [work] : [];
     }),
   };
 }
@@ -121,6 +121,13 @@ export function createJobBases(): JobBases {
   };
 }
 
+/** On the presses of the shop as they are given: a base may have been made from an older copy of them. */
+const routesAt = ({ works }: JobBase, shop: Shop, pace: PaceOf): readonly JobRoute[] =>
+  works.flatMap((work) => {
+    const press = shop.presses.find((p) => p.id === work.pressId);
+    return press ? [{ press, times: timesAt(work, pace) }] : [];
+  });
+
 /** Every press a job can go to as it stands, the one it is planned on first. */
 export const routesOf = (
   job: Job,
@@ -128,7 +135,7 @@ export const routesOf = (
   pace: PaceOf,
   proven: ProvenCounts,
 ): readonly JobRoute[] =>
-  jobBase(job, shop, proven).routes.map(({ press, work }) => ({ press, times: timesAt(work, pace) }));
+  routesAt(jobBase(job, shop, proven), shop, pace);
 
 /** Pieces not yet pressed whose print is there: by sheets said to be printed, and where it is being pressed, all but what is made again. */
 function printedOf(base: JobBase, times: WorkTimes, toPress: number, begun: boolean, sheets: number): number {
@@ -167,7 +174,7 @@ export function jobWork(
   if (job.day.waits && !runs.some(isOn)) return { left: { why: 'waits' } };
   if (!blank) return { left: { why: 'no-blank' } };
   if (paperId === null) return { left: { why: 'no-sheet' } };
-  const routes = base.routes.map(({ press, work }) => ({ press, times: timesAt(work, pace) }));
+  const routes = routesAt(base, shop, pace);
   const [first] = routes;
   if (!first)
     return base.pressName === null

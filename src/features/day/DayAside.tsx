@@ -194,7 +194,7 @@ export function Promises({
 }
 
 /** What the newest change did to the other jobs. */
-export function Delays({ list, onUndo }: { list: readonly Delay[]; onUndo: (() => void) | null }) {
+export function Delays({ list, onUndo }: { list: readonly Delay[]; onUndo: () => void }) {
   if (list.length === 0) return null;
   return (
     <section aria-label="What that changed" className="mb-2 border-2 border-ink p-2">
@@ -206,11 +206,9 @@ export function Delays({ list, onUndo }: { list: readonly Delay[]; onUndo: (() =
           </li>
         ))}
       </ul>
-      {onUndo && (
-        <button type="button" onClick={onUndo} className="mt-1 min-h-9 font-label font-semibold underline">
-          Undo
-        </button>
-      )}
+      <button type="button" onClick={onUndo} className="mt-1 min-h-9 font-label font-semibold underline">
+        Undo
+      </button>
     </section>
   );
 }

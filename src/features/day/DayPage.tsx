@@ -72,7 +72,7 @@ const shortages = (shelf: readonly Outlook[] | null): readonly string[] =>
 /** The jobs of the shop as one day: lines of time, what they add up to, and what would change them. */
 export function DayPage() {
   const { shop } = useShop();
-  const { day, before, busy } = useDay();
+  const { day, busy } = useDay();
   return (
     <ShopFrame
       title={day ? weekdayText(day.nowMs) : 'Day plan'}
@@ -86,7 +86,7 @@ export function DayPage() {
         day.jobs.length === 0 && day.leftOut.length === 0 ? (
           <Nothing />
         ) : (
-          <Laid day={day} before={before} shop={shop} />
+          <Laid day={day} shop={shop} />
         )
       ) : (
         <p className="p-6 text-soft" role="status">
@@ -110,11 +110,10 @@ const Nothing = () => (
 
 interface LaidProps {
   readonly day: DayPlan;
-  readonly before: DayPlan | null;
   readonly shop: ReturnType<typeof useShop>['shop'];
 }
 
-function Laid({ day, before, shop }: LaidProps) {
+function Laid({ day, shop }: LaidProps) {
   const { settings } = shop;
   const [shown, setShown] = useState<number | null>(null);
   const [view, setView] = useState<'day' | 'all'>('day');
@@ -136,7 +135,7 @@ function Laid({ day, before, shop }: LaidProps) {
   const job = day.jobs[found];
   const earned = useEarned(day);
 
-  const { undo, setPins, move, wait } = usePlacing(day, setChosenId);
+  const { change, setPins, move, wait } = usePlacing(day, setChosenId);
   const shownMs = msOf(day, range.fromS);
   return (
     <div className="flex h-full flex-col lg:flex-row">
@@ -160,7 +159,7 @@ function Laid({ day, before, shop }: LaidProps) {
         tabIndex={0}
         className="shrink-0 border-t-2 border-ink bg-sheet px-3 py-2 lg:w-72 lg:overflow-y-auto lg:border-t-0 lg:border-l-2"
       >
-        <Delays list={undo ? delays(before, day) : []} onUndo={undo} />
+        {change && <Delays list={delays(change.before, day)} onUndo={change.undo} />}
         {job && (
           <PlaceJob
             key={`${job.id} ${String(job.pinned)}`}

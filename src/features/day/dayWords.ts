@@ -119,8 +119,7 @@ export interface Delay {
 }
 
 /** Jobs that end at another time than before, by more than two minutes, most first. */
-export function delays(before: DayPlan | null, after: DayPlan): readonly Delay[] {
-  if (!before) return [];
+export function delays(before: DayPlan, after: DayPlan): readonly Delay[] {
   return after.jobs
     .flatMap((j) => {
       const was = before.jobs.find((b) => b.id === j.id);

@@ -11,10 +11,11 @@ import { useShopWithRuns } from '../shell/shopContext';
 /** The day is laid out anew so often where nothing happens: the clock alone moves it. */
 const ANEW_MS = 5 * 60_000;
 
+/** Questions asked of the worker by this page. */
+let questions = 0;
+
 export interface DayView {
   readonly day: DayPlan | null;
-  /** The day before the newest change. */
-  readonly before: DayPlan | null;
   /** Whether it is being laid out anew. */
   readonly busy: boolean;
 }
@@ -37,7 +38,7 @@ export function useDay(): DayView {
   // Read anew with every change of a job, and nearly always the same.
   const seenText = seen && JSON.stringify(seen);
   const tick = useTick(ANEW_MS);
-  const [view, setView] = useState<DayView>({ day: null, before: null, busy: true });
+  const [view, setView] = useState<DayView>({ day: null, busy: true });
   const last = useRef<DayPlan | null>(null);
   useEffect(() => {
     if (!seenText) return;
@@ -46,6 +47,7 @@ export function useDay(): DayView {
       readonly sheets: Readonly<Record<string, number>>;
     };
     const stop = new AbortController();
+    const number = (questions += 1);
     const spoilage = Object.fromEntries(Object.entries(of).map(([id, s]) => [id, spoilageOf(s)]));
     const request = {
       jobs: all,
@@ -58,24 +60,20 @@ export function useDay(): DayView {
     const order = last.current;
     const sameJobs = order && order.jobs.length === all.length ? order.policy : null;
     // A newer question ends this one in the worker, and so does leaving the page.
-    stop.signal.addEventListener('abort', () => void inDayWorker('Day plan', (w) => w.stop()));
-    const show = (day: DayPlan): void => {
-      const before = last.current;
-      last.current = day;
-      setView((v) => ({ day, before: v.day?.nowMs === day.nowMs ? v.before : before, busy: false }));
-    };
+    stop.signal.addEventListener('abort', () => void inDayWorker('Day plan', (w) => w.stop(number)));
     void (async () => {
       setView((v) => ({ ...v, busy: true }));
       let from = sameJobs;
       for (const depth of ['first look', 'whole'] as const) {
-        const made = await inDayWorker('Day plan', (w) => w.plan(request, depth, from));
+        const made = await inDayWorker('Day plan', (w) => w.plan(number, request, depth, from));
         if (stop.signal.aborted) return;
         if (!made.ok) {
           notifyProblem(made.problem);
           return;
         }
         if (!made.value) return;
-        show(made.value);
+        last.current = made.value;
+        setView({ day: made.value, busy: false });
         from = made.value.later === 0 ? made.value.policy : sameJobs;
       }
     })();

@@ -7,8 +7,8 @@ import { msOf } from './dayWords';
 import type { Moved } from './Handles';
 
 export interface Placing {
-  /** Takes the newest change back; null where there is none. */
-  readonly undo: (() => void) | null;
+  /** The newest change: the day as it was before, and what takes it back; null where there is none. */
+  readonly change: { readonly before: DayPlan; readonly undo: () => void } | null;
   readonly setPins: (jobId: string, pins: readonly Pin[]) => Promise<void>;
   readonly move: (m: Moved) => void;
   readonly wait: (jobId: string) => Promise<void>;
@@ -16,7 +16,7 @@ export interface Placing {
 
 /** Jobs put somewhere in the day by hand, held back, and let go again. */
 export function usePlacing(day: DayPlan, onChosen: (jobId: string | null) => void): Placing {
-  const [undo, setUndo] = useState<(() => void) | null>(null);
+  const [change, setChange] = useState<Placing['change']>(null);
   const put = async (jobId: string, next: (now: Job['day']) => Job['day']): Promise<boolean> => {
     let was: Job['day'] | null = null;
     const r = await changeJob(jobId, (j) => {
@@ -27,9 +27,12 @@ export function usePlacing(day: DayPlan, onChosen: (jobId: string | null) => voi
       notifyProblem(r.problem);
       return false;
     }
-    setUndo(() => () => {
-      void changeJob(jobId, (j) => ({ ...j, day: was ?? j.day }));
-      setUndo(null);
+    setChange({
+      before: day,
+      undo: () => {
+        void changeJob(jobId, (j) => ({ ...j, day: was ?? j.day }));
+        setChange(null);
+      },
     });
     return true;
   };
@@ -37,7 +40,7 @@ export function usePlacing(day: DayPlan, onChosen: (jobId: string | null) => voi
     await put(jobId, (now) => ({ ...now, pins: [...pins] }));
   };
   return {
-    undo,
+    change,
     setPins,
     move: ({ work, press, fromS }) => {
       const [job, to] = [day.jobs[work], day.presses[press]];
