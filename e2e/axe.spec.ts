@@ -1,6 +1,9 @@
 import { clean } from './axe';
 import { address, expect, open, test } from './bench';
 
+// The clock of these paths is set.
+test.use({ ownContext: true });
+
 const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
 
 test('no violation in the day, the costs, the shelf and finishing', async ({ bench: page }) => {

@@ -1,10 +1,40 @@
-import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import type { Run } from '../src/core/shop/run';
 
 export const address = (): string => process.env.MESA_ADDRESS ?? 'http://127.0.0.1:4600';
 
+/** All that a browser keeps of the application, its cached scripts left out. */
+async function forget(context: BrowserContext): Promise<void> {
+  await Promise.all(context.pages().map((p) => p.close()));
+  const page = await context.newPage();
+  const cdp = await context.newCDPSession(page);
+  for (const origin of [address(), process.env.MESA_PLAIN_ADDRESS ?? address()])
+    await cdp.send('Storage.clearDataForOrigin', { origin, storageTypes: 'indexeddb,local_storage,cookies' });
+  await context.clearPermissions();
+  await page.close();
+}
+
+interface Options {
+  /** A browser context of its own: for paths that change more of it than what it stores, such as its clock. */
+  readonly ownContext: boolean;
+}
+
 /** A page for the demo shop, not yet opened, that fails the test on any console error, policy report or request leaving this machine. */
-export const test = base.extend<{ bench: Page }>({
+export const test = base.extend<{ bench: Page } & Options, { kept: BrowserContext }>({
+  ownContext: [false, { option: true }],
+  // One for all paths of a worker, emptied before each: the scripts of the application are fetched and compiled once.
+  kept: [
+    async ({ browser }, give) => {
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+      await give(context);
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ context, kept, ownContext }, give) => {
+    if (!ownContext) await forget(kept);
+    await give(ownContext ? context : kept);
+  },
   bench: async ({ page }, give) => {
     const wrong: string[] = [];
     page.on('console', (m) => {

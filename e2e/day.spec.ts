@@ -4,7 +4,7 @@ import { address, drag, expect, figure, open, saved, storedRuns, test } from './
 
 /** The day is planned by the clock: it is nine on a Friday. */
 const NINE = new Date(2026, 10, 27, 9, 0).getTime();
-test.use({ baseURL: address() });
+test.use({ baseURL: address(), ownContext: true });
 test.beforeEach(async ({ page }) => {
   await page.clock.install({ time: NINE });
 });

@@ -1,5 +1,8 @@
 import { address, expect, open, test } from './bench';
 
+// The clock of these paths is set.
+test.use({ ownContext: true });
+
 const SIZES = [
   { width: 1280, height: 800 },
   { width: 1024, height: 768 },

@@ -1,5 +1,8 @@
 import { expect, open, test } from './bench';
 
+// Scripts are kept from being loaded here.
+test.use({ ownContext: true });
+
 const PARTS = '**/_next/static/**';
 
 test('a part of the program that cannot be loaded: said, the page kept, and done once it comes', async ({

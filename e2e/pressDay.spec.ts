@@ -3,6 +3,9 @@ import type { Run } from '../src/core/shop/run';
 import { address, expect, open, saved, storedRuns, test } from './bench';
 import type { Page } from '@playwright/test';
 
+// The clock of these paths is set.
+test.use({ ownContext: true });
+
 /** What one press shows. */
 interface Shown {
   readonly name: string;

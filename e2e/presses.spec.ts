@@ -1,6 +1,9 @@
 import { address, expect, open, saved, storedRuns, test } from './bench';
 import type { Page } from '@playwright/test';
 
+// The clock of these paths is set.
+test.use({ ownContext: true });
+
 const band = (page: Page, name: string) => page.getByRole('region', { name });
 
 /** Begins a job at its press, by the screen it has of its own. */

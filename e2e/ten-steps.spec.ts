@@ -3,6 +3,9 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
 import { checks, expect, figure, openBench, otherFile, saved, takeReading, test } from './bench';
 
+// The clock of these paths is set.
+test.use({ ownContext: true });
+
 /** From an empty job to a printed sheet, a two-pass press, a verdict, and tomorrow's starting point. */
 test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
   await openBench(page);

@@ -283,11 +283,12 @@ test('sheets said to be printed are neither wanted of the shelf nor printed in t
 });
 
 describe('a plan from what jobs took before', () => {
+  const FEW = jobsOf('constellation-mugs', 'slate-trail-markers', 'star-map-panel');
   const ask = (change: Partial<Parameters<typeof dayPlan>[0]> = {}) =>
     // As a worker gets it: a copy each time.
     structuredClone({
       shop: DEMO.shop,
-      jobs: DEMO.jobs,
+      jobs: FEW,
       proven: {},
       nowMs: NOW,
       spoilage: {},
@@ -297,7 +298,7 @@ describe('a plan from what jobs took before', () => {
     });
   test('is the same as one from nothing, whatever changed in between', () => {
     const bases = createJobBases();
-    const [first, ...others] = DEMO.jobs;
+    const [first, ...others] = FEW;
     if (!first) throw new Error('no jobs');
     const fewer = { ...DEMO.shop, presses: DEMO.shop.presses.slice(1) };
     for (const change of [

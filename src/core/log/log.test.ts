@@ -305,6 +305,18 @@ describe('two tablets that gave one id to different entries', () => {
     );
   });
 
+  test('of two corrections that say the same, the one that was corrected itself gives way to what corrects it, whatever the ids', () => {
+    const mine = [
+      entryOf('e', { at: 1, good: 0, note: 'A' }),
+      entryOf('d', { at: 4, good: 9, note: 'A', corrects: 'e' }),
+      entryOf('a', { at: 1, good: 0, note: 'A', corrects: 'd' }),
+      entryOf('b', { at: 4, good: 9, note: 'A', corrects: 'e' }),
+    ];
+    const theirs = [entryOf('b', { at: 1, good: 0, note: 'B' })];
+    expect(counting(join(mine, theirs))).toEqual(counting(join(theirs, mine)));
+    expect(standing(mine).map((e) => e.id)).toEqual(['a']);
+  });
+
   test('a correction goes on correcting the entry it was written for', () => {
     const mine = [entryOf('a', { good: 5, note: 'A' })];
     const theirs = [

@@ -8,13 +8,15 @@ import { planAnswered } from '@/core/plan/planAnswered';
 import { POST } from './route';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
-const demoJob = jobs[0] as (typeof jobs)[number];
+// Flat pieces: their heat takes the model least time.
+const flat = jobs.filter((j) => ['slate-trail-markers', 'moon-and-star-ornaments'].includes(j.id));
+const demoJob = flat[0] as (typeof jobs)[number];
 const folder = mkdtempSync(join(tmpdir(), 'mesa-plan-'));
 const request = (body: string, headers: Record<string, string> = {}) =>
   POST(new Request('http://127.0.0.1/api/plan', { method: 'POST', body, headers }));
 
 test('core, route and command line give the same numbers', async () => {
-  for (const job of jobs.slice(0, 2)) {
+  for (const job of flat) {
     const text = fileText(makeJobFile(job, shop, []));
     const expected: unknown = JSON.parse(JSON.stringify(planAnswered(job, shop)));
     const answer = await request(text);
