@@ -54,14 +54,14 @@ export const NAMED_MUTANTS = [
   {
     what: 'the press is to heat up before the second closing',
     file: 'src/core/heat/starting.ts',
-    from: 'platenC - 18',
-    to: 'platenC + 18',
+    from: 'Math.max(platenC - FALL_K,',
+    to: 'Math.max(platenC + FALL_K,',
   },
   {
     what: '“too hot” is answered by raising the temperature',
-    file: 'src/core/look/causes.ts',
-    from: 'Math.max(100, s.platenC - 4)',
-    to: 'Math.max(100, s.platenC + 4)',
+    file: 'src/core/heat/change.ts',
+    from: 's.platenC + (more ? d : -d)',
+    to: 's.platenC + (more ? d : d)',
   },
   {
     what: 'half the uncertainty of a maker’s width is gone',
@@ -84,8 +84,8 @@ export const NAMED_MUTANTS = [
   {
     what: 'a heater that meets all round leaves a gap at the seam',
     file: 'src/core/heat/places.ts',
-    from: 'if (coveredDeg >= 360) return 1;',
-    to: 'if (coveredDeg >= 360) return 0.5;',
+    from: 'if (half <= 0) return 1;',
+    to: 'if (half <= 0) return 0.5;',
   },
   {
     what: 'a vacuum carries heat to the inner skin',
@@ -234,14 +234,14 @@ export const NAMED_MUTANTS = [
   {
     what: 'of two corrections the older counts',
     file: 'src/core/shop/standing.ts',
-    from: 'e.at > other.at ||',
-    to: 'e.at < other.at ||',
+    from: 'return a.at > b.at;',
+    to: 'return a.at < b.at;',
   },
   {
     what: 'an entry of the same name is passed over, whatever it says',
     file: 'src/core/log/merge.ts',
-    from: 'there && !sameContent(there, e)',
-    to: 'there && false',
+    from: 'x !== undefined && saying(x) === saying(e)',
+    to: 'x !== undefined',
   },
   {
     what: 'a corrected entry is still counted',

@@ -84,6 +84,13 @@ export function subjectKey(s: HeatSubject): string {
   return key;
 }
 
+/**
+ * The place of the last answer to a question like this one: of its kind, for such a load. It stands in for the answer while that is calculated, so
+ * that no setting falls back to the table and returns.
+ */
+export const lastKey = ({ kind, subject, settings }: HeatQuestion): HeatKey =>
+  `last ${kind} ${subject.load.kind} ${subject.load.material} ${settings.passes}`;
+
 export function heatKey(q: HeatQuestion): HeatKey {
   const { subject, ...rest } = q;
   return `${q.kind}-${subjectKey(subject)}-${keyOf(rest)}`;

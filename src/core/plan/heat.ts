@@ -175,7 +175,8 @@ function started(
 ): { readonly chosen: ChosenHeat; readonly wanted: readonly HeatQuestion[] } {
   const ask = asking(book);
   const chosen = choose((start) => {
-    const found = ask.get<'start'>({ kind: 'start', subject, settings: start });
+    const asked = { kind: 'start' as const, subject, settings: start };
+    const found = ask.get<'start'>(asked) ?? ask.like<'start'>(asked);
     return (
       found && {
         dwellS: settableS(found.dwellS),
@@ -242,7 +243,7 @@ export function planHeat(input: HeatInput): HeatPlan {
   const figures: readonly Figure[] = [
     ...settingFigures(chosen),
     ...reachFigures(chosen, closings),
-    ...(model?.outcome
+    ...(model?.shown
       ? modelFigures(chosen, model, load, matched, input.pieces)
       : [...equalFigures(chosen), ...(load ? [loadFigure(load, input.pieces, null)] : [])]),
   ];

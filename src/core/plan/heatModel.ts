@@ -26,6 +26,10 @@ interface LoadStep {
 export interface HeatModel {
   readonly subject: HeatSubject;
   readonly outcome: HeatOutcome | null;
+  /** What is shown: while the outcome is calculated anew, what was said of the setting before. */
+  readonly shown: HeatOutcome | null;
+  /** Settings or outcome are being calculated anew. */
+  readonly updating: boolean;
   readonly window: WindowMap | null;
   /** A finer window is on its way. */
   readonly rough: boolean;
@@ -62,6 +66,9 @@ const loadsOf = (options: HeatOptions | null): readonly LoadStep[] =>
     })
     .sort((a, b) => a.pieces - b.pieces);
 
+const sameRange = (a: WindowRange, b: WindowRange): boolean =>
+  [...a.platenC, ...a.dwellS].every((x, i) => x === [...b.platenC, ...b.dwellS][i]);
+
 export function heatModel(
   chosen: ChosenHeat,
   subject: HeatSubject,
@@ -72,21 +79,20 @@ export function heatModel(
   const { settings: s, base } = chosen;
   const ask = asking(book);
   const range = rangeFor(chosen.range, base, s);
-  const outcome = ask.get<'outcome'>({
-    kind: 'outcome',
-    subject,
-    settings: s,
-    places: placesFor(subject.load),
-  });
+  const asked = { kind: 'outcome' as const, subject, settings: s, places: placesFor(subject.load) };
+  const outcome = ask.get<'outcome'>(asked);
   const known = asking(book).get<'window'>(windowQuestion(subject, s, range, 'fine'));
   const coarse = known ? null : ask.get<'window'>(windowQuestion(subject, s, range, 'coarse'));
   const match = from && ask.get<'match'>({ kind: 'match', subject, settings: s, from });
   const options = ask.get<'options'>({ kind: 'options', subject, settings: s, most });
   const fine = ask.get<'window'>(windowQuestion(subject, s, range, 'fine'));
+  const last = fine ?? coarse ?? ask.like<'window'>(windowQuestion(subject, s, range, 'fine'));
   return {
     subject,
     outcome,
-    window: fine ?? coarse,
+    shown: outcome ?? ask.like<'outcome'>(asked),
+    updating: outcome === null || first.length > 0,
+    window: last && sameRange(last, range) ? last : null,
     rough: fine === null,
     range,
     whatIfs: whatIfs(options, subject, s, most),

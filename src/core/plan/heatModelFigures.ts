@@ -205,7 +205,7 @@ export function modelFigures(
   matched: MatchSource | null,
   pieces: number,
 ): readonly Figure[] {
-  const o = model.outcome;
+  const o = model.shown;
   if (!o) return [];
   return [
     goodFigure(o, model.subject.load.round ? 'place' : 'corner'),

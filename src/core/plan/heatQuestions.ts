@@ -1,7 +1,7 @@
 import type { HeatAnswer, HeatBook } from '../heat/answer';
 import type { HeatCase } from '../heat/case';
 import { COOLING_PLACES, type CoolingPlace } from '../heat/cooling';
-import { heatKey, type HeatQuestion, type HeatSubject } from '../heat/question';
+import { heatKey, lastKey, type HeatKey, type HeatQuestion, type HeatSubject } from '../heat/question';
 import type { StartingRange } from '../heat/starting';
 import { nextPressures, STEP_C } from '../heat/variants';
 import type { GridKind, WindowRange } from '../heat/window';
@@ -14,19 +14,25 @@ export interface Asked {
   readonly get: <K extends HeatAnswer['kind']>(
     q: Extract<HeatQuestion, { kind: K }>,
   ) => Extract<HeatAnswer, { kind: K }> | null;
+  /** The last answer to a question like it, until its own is there. */
+  readonly like: Asked['get'];
   readonly wanted: readonly HeatQuestion[];
 }
 
 /** Reads answers from the book and notes what is not in it. */
 export function asking(book: HeatBook): Asked {
   const wanted: HeatQuestion[] = [];
+  const read = <K extends HeatAnswer['kind']>(key: HeatKey, kind: K) => {
+    const found = book[key];
+    return found?.kind === kind ? (found as Extract<HeatAnswer, { kind: K }>) : null;
+  };
   return {
     wanted,
+    like: (q) => read(lastKey(q), q.kind),
     get: <K extends HeatAnswer['kind']>(q: Extract<HeatQuestion, { kind: K }>) => {
-      const found = book[heatKey(q)];
-      if (found?.kind === q.kind) return found as Extract<HeatAnswer, { kind: K }>;
-      wanted.push(q);
-      return null;
+      const found = read<K>(heatKey(q), q.kind);
+      if (!found) wanted.push(q);
+      return found;
     },
   };
 }

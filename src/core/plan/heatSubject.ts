@@ -44,18 +44,30 @@ export function facesOf(faces: number, printedBehind: boolean, way: Job['wrap'][
 
 const kindOf = (p: Press): HeatCase['kind'] => (isOven(p) ? 'oven' : isFlatPress(p) ? 'flat' : 'wrap');
 
+/** What no tape tells apart makes no new question: lengths by a tenth of a millimetre, thin walls by a hundredth, areas by four digits. */
+const TAPE_MM = 0.1;
+const SHEET_MM = 0.01;
+const THICK_MM = 2;
+const AREA_DIGITS = 4;
+const toStep = (mm: number, stepMm: number): number => Math.round(Math.round(mm / stepMm) * stepMm * 1e6) / 1e6;
+
 export function caseOf(s: Setup): HeatCase {
-  const { press, heater, piece, load, round } = s;
+  const { press, heater, load } = s;
+  const areaM2 = Number(s.piece.areaM2.toPrecision(AREA_DIGITS));
+  const round = s.round && {
+    circumferenceMm: toStep(s.round.circumferenceMm, TAPE_MM),
+    printMm: toStep(s.round.printMm, TAPE_MM),
+  };
   const heaterM2 = heatedM2(press, heater);
-  const uncoveredM2 = Math.max(0, heaterM2 - piece.areaM2 * load.piecesAtOnce);
+  const uncoveredM2 = Math.max(0, heaterM2 - areaM2 * load.piecesAtOnce);
   const model = pressModel(press, heater, { uncoveredM2, inEdge: s.inEdge });
   const tall =
-    heater && round ? Math.min(1, (heater.heightMm * round.circumferenceMm) / 1e6 / piece.areaM2) : 1;
+    heater && round ? Math.min(1, (heater.heightMm * round.circumferenceMm) / 1e6 / areaM2) : 1;
   return {
     kind: kindOf(press),
     ovenAir: isOven(press) ? press.air : 'fan',
     material: s.blank.material,
-    wallMm: s.blank.wallMm,
+    wallMm: toStep(s.blank.wallMm, s.blank.wallMm >= THICK_MM ? TAPE_MM : SHEET_MM),
     vacuum: s.blank.wall === 'vacuum',
     heater: model.heater,
     wasteSheets: load.wasteSheets,
@@ -64,7 +76,7 @@ export function caseOf(s: Setup): HeatCase {
     padMm: isFlatPress(press) ? press.padMm : 0,
     heatedFrom: load.heatedFrom,
     faces: s.faces,
-    pieceM2: piece.areaM2 * tall,
+    pieceM2: areaM2 * tall,
     heaterM2,
     pieces: load.piecesAtOnce,
     round: round && { ...round, heaterMm: heater?.lengthMm ?? round.circumferenceMm },

@@ -17,7 +17,7 @@ const DYE_MOVES_C = 150;
 /** The display and the coating over time, from closing until it has cooled a while. */
 export function CoatingChart() {
   const { plan } = useJob();
-  const outcome = plan.heat.model?.outcome;
+  const outcome = plan.heat.model?.shown;
   if (!outcome)
     return (
       <p className="grid h-full place-content-center font-label text-base" aria-live="polite">
@@ -37,7 +37,7 @@ export function CoatingChart() {
 function Chart({ width, height }: { width: number; height: number }) {
   const { plan } = useJob();
   const units = useUnits();
-  const outcome = plan.heat.model?.outcome;
+  const outcome = plan.heat.model?.shown;
   if (!outcome) return null;
   const { series, closings } = outcome;
   const end = series[series.length - 1]?.atS ?? 1;

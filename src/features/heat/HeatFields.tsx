@@ -161,7 +161,7 @@ function TimerChoice() {
   const { chosen, model } = plan.heat;
   if (!chosen) return null;
   const { settings: s, originOf } = chosen;
-  const outcome = model?.outcome ?? null;
+  const outcome = model?.shown ?? null;
   const ways = outcome ? timerWays(outcome) : [];
   const label = (t: TimerStart): string => {
     const first = ways.find((w) => w.timerStart === t)?.passS[0];

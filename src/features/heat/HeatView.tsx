@@ -27,7 +27,10 @@ export function HeatView() {
           options={shop.presses.map((p) => ({ value: p.id, label: p.name }))}
         />
         {shop.presses.length === 0 && <p>No press in the shop yet. Add one under Presses.</p>}
-        <span className="ml-auto">
+        <span className="ml-auto flex items-center gap-3">
+          <span role="status" className="font-label text-fine">
+            {plan.heat.model?.updating ? 'Updating…' : ''}
+          </span>
           <RecipeButton />
         </span>
       </div>

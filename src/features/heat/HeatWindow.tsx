@@ -65,7 +65,7 @@ function Chart({ width, height, tried, units }: ChartProps) {
   if (!chosen || !model || !scales) return null;
   const { x, y } = scales;
   const { settings: s } = chosen;
-  const usual = usualBox(chosen, model.outcome);
+  const usual = usualBox(chosen, model.shown);
   const shownDots = tried.filter((e) => inside(e.settings, model.range));
   return (
     <g className="font-label" fontSize={13} fill="#14211f">

@@ -17,7 +17,7 @@ export function RingDiagram() {
   const { plan } = useJob();
   const say = useSay();
   const { chosen, model } = plan.heat;
-  const outcome = model?.outcome;
+  const outcome = model?.shown;
   const reach = chosen?.heaterReach;
   if (!chosen || !reach) return null;
   const ring = outcome?.ring ?? null;

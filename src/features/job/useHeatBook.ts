@@ -4,7 +4,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
 import { ok } from '@/core/basics/result';
 import type { HeatAnswer, HeatBook } from '@/core/heat/answer';
-import { heatKey, type HeatQuestion } from '@/core/heat/question';
+import { heatKey, lastKey, type HeatQuestion } from '@/core/heat/question';
 import type { Job } from '@/core/job/job';
 import type { LogEntry } from '@/core/shop/records';
 import type { Shop } from '@/core/shop/shop';
@@ -24,6 +24,13 @@ const tableStart = (q: Extract<HeatQuestion, { kind: 'start' }>): HeatAnswer => 
   dwellS: q.settings.dwellS,
   laterS: null,
 });
+
+/** The book with one more answer, as the last of its like as well; the oldest fall out. */
+function withAnswer(book: HeatBook, q: HeatQuestion, answer: HeatAnswer): HeatBook {
+  const [key, last] = [heatKey(q), lastKey(q)];
+  const others = Object.entries(book).filter(([k]) => k !== key && k !== last);
+  return Object.fromEntries([...others, [key, answer] as const, [last, answer] as const].slice(-KEPT));
+}
 
 export interface KeptBook {
   readonly book: HeatBook;
@@ -58,9 +65,7 @@ export function useHeatBook(): KeptBook {
       // Where the model cannot say, the start of the table stands: nobody is kept waiting at the press.
       const answer = r.ok ? r.value : q.kind === 'start' ? tableStart(q) : null;
       if (answer)
-        setBook((known) =>
-          Object.fromEntries([...Object.entries(known), [key, answer] as const].slice(-KEPT)),
-        );
+        setBook((known) => withAnswer(known, q, answer));
       else failed.current.add(key);
       void next();
     };
