@@ -66,8 +66,9 @@ const loadsOf = (options: HeatOptions | null): readonly LoadStep[] =>
     })
     .sort((a, b) => a.pieces - b.pieces);
 
-const sameRange = (a: WindowRange, b: WindowRange): boolean =>
-  [...a.platenC, ...a.dwellS].every((x, i) => x === [...b.platenC, ...b.dwellS][i]);
+/** Whether a setting can be shown in a window. */
+const holds = ({ platenC: [c0, c1], dwellS: [t0, t1] }: WindowRange, s: HeatSettings): boolean =>
+  s.platenC >= c0 && s.platenC <= c1 && s.dwellS >= t0 && s.dwellS <= t1;
 
 export function heatModel(
   chosen: ChosenHeat,
@@ -87,14 +88,16 @@ export function heatModel(
   const options = ask.get<'options'>({ kind: 'options', subject, settings: s, most });
   const fine = ask.get<'window'>(windowQuestion(subject, s, range, 'fine'));
   const last = fine ?? coarse ?? ask.like<'window'>(windowQuestion(subject, s, range, 'fine'));
+  const window = last && holds(last, s) ? last : null;
   return {
     subject,
     outcome,
     shown: outcome ?? ask.like<'outcome'>(asked),
     updating: outcome === null || first.length > 0,
-    window: last && sameRange(last, range) ? last : null,
+    window,
     rough: fine === null,
-    range,
+    // The window before stands still until its own is there.
+    range: window ? { platenC: window.platenC, dwellS: window.dwellS } : range,
     whatIfs: whatIfs(options, subject, s, most),
     loads: loadsOf(options),
     match,

@@ -24,7 +24,7 @@ const keys = (p: Plan): readonly string[] => wanted(p).map(heatKey);
 /** The book as the screen fills it: each answer by its question, and as the last of its like. */
 function answered(job: Job, before: HeatBook = {}): HeatBook {
   let book = before;
-  for (const kind of ['start', 'outcome'] as const) {
+  for (const kind of ['start', 'outcome', 'window'] as const) {
     const q = wanted(plan(job, shop, { heatBook: book })).find((x) => x.kind === kind);
     if (!q) continue;
     const answer = answerHeat(q);
@@ -51,6 +51,17 @@ describe('while the model is asked anew', () => {
     expect(other.heat.model?.shown).toBe(settled.heat.model?.outcome);
     expect(figureById(other, 'heat.dose')?.quantity).toEqual(figureById(settled, 'heat.dose')?.quantity);
     expect(wanted(other).map((q) => q.kind)).toEqual(expect.arrayContaining(['start', 'outcome']));
+  });
+
+  test('the window before stands still as long as the setting lies in it, marked as being calculated', () => {
+    const window = settled.heat.model?.window;
+    expect(window).not.toBeNull();
+    expect(other.heat.model?.window).toBe(window);
+    expect(other.heat.model?.range).toEqual({ platenC: window?.platenC, dwellS: window?.dwellS });
+    expect(other.heat.model?.rough).toBe(true);
+    const far = plan(slate({ heat: { dwellS: 3500 } }), shop, { heatBook: book });
+    expect(far.heat.model?.window).toBeNull();
+    expect(far.heat.model?.range.dwellS[1]).toBeGreaterThanOrEqual(3500);
   });
 
   test('another press asks from the table: what held for one kind of press says nothing of another', () => {
