@@ -53,7 +53,10 @@ describe('one change, sized', () => {
   test('too much: less of it', () => {
     const c = sizeChange(R, setting(205, 120), { verdict: 'over', pieces: 1 });
     if (!c.time || !('dwellS' in c.time.to)) throw new Error('no change');
+    if (!c.temperature || !('platenC' in c.temperature.to)) throw new Error('no change of temperature');
     expect(c.time.to.dwellS).toBeLessThan(120);
+    expect(c.temperature.to.platenC).toBeLessThan(205);
+    expect(c.temperature.leastBy).toBeLessThan(1);
     expect(c.time.leastBy).toBeLessThan(1);
     expect(c.time.goodThen).toBeGreaterThan(c.time.goodNow);
   });
