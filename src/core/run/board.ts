@@ -22,7 +22,7 @@ export interface Lane extends RunWithState {
 }
 
 /** Whether the load has been pressed already: what is in hand is at press heat. */
-export const isHot = (state: RunState): boolean => listOf(state.steps).some((s) => s.operation.timed);
+const isHot = (state: RunState): boolean => listOf(state.steps).some((s) => s.operation.timed);
 
 const WAITS: ReadonlySet<Operation['resource']> = new Set(['waiting', 'press', 'oven']);
 
