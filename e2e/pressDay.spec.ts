@@ -197,7 +197,7 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
   }
   expect(late).toBe(0);
   const wrong = told.map((end) => Math.abs(end - ended) / (ended - began));
-  // This person is a seventh slower than planned: until that has been seen the end is foretold as planned.
+  // This person is a seventh slower than planned: the forecast uses the planned times until it has seen that.
   expect(Math.max(...wrong)).toBeLessThanOrEqual(0.2);
   expect(Math.max(...wrong.slice(8))).toBeLessThanOrEqual(0.05);
 });

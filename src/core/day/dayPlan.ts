@@ -96,7 +96,7 @@ const PLAYS = 2000;
 /** Events all plays may spend: about two seconds. */
 const PLAY_EVENTS = 3_000_000;
 const LEAST_PLAYS = 10;
-/** The latest moment to begin is told of jobs in danger, those due first: each takes about so many courses. */
+/** Simulations needed to find the latest start of one job at risk; jobs due first come first. */
 const COURSES_IN_DANGER = 14;
 const LEAST_IN_DANGER = 3;
 /** A job less sure than this to be packed by its date is at risk. */
@@ -266,8 +266,8 @@ function soonJobs(jobs: readonly Job[], shop: Shop, nowMs: number): readonly Job
 export type Depth = 'first look' | 'whole';
 
 /**
- * The jobs of a shop as a day: what can be done is laid out, what cannot is left out with its reason. It may be left between its steps. `bases`
- * keep what jobs take from one plan to the next; a plan that stands goes on `from` its policy.
+ * Schedules the jobs of a shop; a job that cannot be scheduled is listed with the reason. It can be stopped between its steps. `bases` keep what
+ * each job takes from one plan to the next; `from` is the policy of the plan that is being replaced.
  */
 export function* planDay(
   request: DayRequest,

@@ -59,7 +59,7 @@ function candidates(job: Job, shop: Shop, made: Plan): readonly Press[] {
   return [own, ...twins];
 }
 
-/** A job as it stands, whoever's hands it is in: all that costs a plan to know. */
+/** What the schedule needs of a job and only a plan can tell; times do not yet depend on the person. */
 interface JobBase {
   readonly blank: Blank | null;
   readonly pieces: number;
@@ -76,7 +76,7 @@ interface JobBase {
 }
 
 function jobBase(job: Job, shop: Shop, proven: ProvenCounts): JobBase {
-  // Another press makes only the heat and what follows from it anew.
+  // For another press the planner runs only the stages that depend on the press.
   const planner = createPlanner();
   const made = planner(job, shop, { proven });
   const { good, left, free, spoiled, reprints } = made.press;

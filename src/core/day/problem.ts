@@ -41,7 +41,7 @@ interface Making {
   readonly overloaded: ReadonlySet<string>;
 }
 
-/** What is left of the load that a run has in its press. */
+/** The load that is in the press of a run: its segment, and the time left. */
 const loadOf = (work: number, run: RunWithState, { pace, nowMs }: Making): InPress | null =>
   inPressOf(work, run, stepClock(run.run, run.state, nowMs).elapsedS, (o) => pace(o, run.run.press.id, null));
 

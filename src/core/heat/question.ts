@@ -85,8 +85,8 @@ export function subjectKey(s: HeatSubject): string {
 }
 
 /**
- * The place of the last answer to a question like this one: of its kind, for such a load. It stands in for the answer while that is calculated, so
- * that no setting falls back to the table and returns.
+ * Key of the last answer to a similar question: same kind, same type of press, material and passes. It is shown while the new answer is
+ * calculated, so that no setting falls back to the table and returns.
  */
 export const lastKey = ({ kind, subject, settings }: HeatQuestion): HeatKey =>
   `last ${kind} ${subject.load.kind} ${subject.load.material} ${settings.passes}`;

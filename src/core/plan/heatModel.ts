@@ -26,9 +26,9 @@ interface LoadStep {
 export interface HeatModel {
   readonly subject: HeatSubject;
   readonly outcome: HeatOutcome | null;
-  /** What is shown: while the outcome is calculated anew, what was said of the setting before. */
+  /** The outcome to show: the last one, while a new one is calculated. */
   readonly shown: HeatOutcome | null;
-  /** Settings or outcome are being calculated anew. */
+  /** Settings or outcome are being recalculated. */
   readonly updating: boolean;
   readonly window: WindowMap | null;
   /** A finer window is on its way. */

@@ -1,7 +1,7 @@
 /** Below this Fourier number of the narrowest sector nothing moves that would show. */
 const STILL = 0.0005;
 
-/** Sectors of a wall in their order: widths, m, and whether the last lies beside the first. */
+/** Sectors of a wall in their order: widths, m, and whether the last is adjacent to the first. */
 export interface Sectors {
   readonly widthsM: readonly number[];
   readonly closed: boolean;
@@ -13,7 +13,7 @@ interface Factored {
   readonly store: Float64Array;
   readonly carried: Float64Array;
   readonly share: Float64Array;
-  /** Of a closed wall: the correction that joins its ends (Sherman and Morrison), and the corner it stands in. */
+  /** For a closed wall: the rank-one correction for the corner entries of the cyclic matrix (Sherman and Morrison). */
   readonly joint: { readonly z: Float64Array; readonly corner: number; readonly under: number } | null;
 }
 

@@ -45,7 +45,7 @@ export interface Heater {
   readonly setC: number;
 }
 
-/** Temperatures, changed in place by a step. Cells depth by depth: cell i of stack j of n stands at i·n + j. */
+/** Temperatures, changed in place by a step. Cells depth by depth: cell i of stack j of n is at index i·n + j. */
 export interface Temperatures {
   heaterC: number;
   readonly cells: Float64Array;
@@ -58,7 +58,7 @@ export interface Flow {
   airJ: number;
 }
 
-/** One face of stacks side by side: what their sides say, and their conductance to the air as it stands in a step, W/(m² K). */
+/** One face of all stacks: heater conductance, offset and air temperature, and the conductance to the air in the present step, W/(m² K). */
 class Faces {
   readonly heater: Float64Array;
   readonly heaterOffsetK: Float64Array;
