@@ -1,12 +1,12 @@
 import Dexie from 'dexie';
 import type { ProvenCounts } from '@/core/heat/choose';
-import { faultsOf } from '@/core/look/gather';
 import { NONE_CONFIRMED, type ConfirmedCounts } from '@/core/look/shopTable';
 import type { JobTally } from '@/core/look/tally';
 import { idsOf, mergeLog, type LogMerge } from '@/core/log/merge';
 import type { Result } from '@/core/basics/result';
 import { sameContent } from '@/core/basics/same';
 import { CAUSE_IDS, FAULT_IDS } from '@/core/shop/faultIds';
+import { faultsOf } from '@/core/shop/mark';
 import { settingsKey } from '@/core/shop/heatSettings';
 import { logEntrySchema, type LogEntry, type Recipe } from '@/core/shop/records';
 import { corrected } from '@/core/shop/standing';

@@ -7,7 +7,7 @@ import { createPlanner } from '../plan/planner';
 import { pressWork, timesAt, type PressWork, type WorkTimes } from '../plan/workTimes';
 import type { ProvenCounts } from '../heat/choose';
 import type { PaceOf } from '../run/pace';
-import { isOn, runsOf, type RunWithState } from '../run/pieces';
+import { isOn, packedOf, runsOf, type RunWithState } from '../run/pieces';
 import type { Blank } from '../shop/blank';
 import { isWrapPress, type Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
@@ -42,10 +42,6 @@ export interface JobWork {
   readonly routes: readonly JobRoute[];
   readonly runs: readonly RunWithState[];
 }
-
-/** Pieces packed so far: at the presses, and away from them. */
-export const packedOf = (job: Job, runs: readonly RunWithState[]): number =>
-  job.finish.packed + runs.reduce((s, r) => s + r.state.between.packed, 0);
 
 /** Presses a job may go to: those a person pinned it to, else its own, else every one of which its plan has nothing against. */
 function candidates(job: Job, shop: Shop, made: Plan): readonly Press[] {

@@ -1,4 +1,4 @@
-import { FAULT_IDS, type FaultId } from '../shop/faultIds';
+import { FAULT_IDS } from '../shop/faultIds';
 import type { Mark } from '../shop/mark';
 import type { PaperState, Reply, Verdict } from '../shop/records';
 import {
@@ -113,7 +113,3 @@ export function evidenceOf(look: Looked, known: LookContext): Evidence {
   }
   return { faults, clues };
 }
-
-/** Faults of a look that its causes are counted with. */
-export const faultsOf = (marks: readonly Mark[]): readonly FaultId[] =>
-  FAULT_IDS.filter((f) => marks.some((m) => m.fault === f));

@@ -1,3 +1,4 @@
+import type { Job } from '../job/job';
 import { createLru, type Lru } from '../memo/memo';
 import type { Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
 import { pieceKey } from './goodPieces';
@@ -158,3 +159,7 @@ export function blanksLeft(runs: readonly RunWithState[]): number | null {
   const used = since.reduce((n, r) => n + r.state.good + r.state.spoiled, 0);
   return counted.run.blanks - used;
 }
+
+/** Pieces of a job packed so far: at the presses, and away from them. */
+export const packedOf = (job: Pick<Job, 'finish'>, runs: readonly RunWithState[]): number =>
+  job.finish.packed + runs.reduce((s, r) => s + r.state.between.packed, 0);

@@ -1,7 +1,7 @@
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema } from './common';
-import { FAULT_IDS, PAPER_FAULT_IDS } from './faultIds';
+import { FAULT_IDS, PAPER_FAULT_IDS, type FaultId } from './faultIds';
 
 /** Face coordinates: mm from the top left of the trimmed face, as it is seen. */
 const alongSchema = z.number().check(z.gte(-50), z.lte(2600));
@@ -53,3 +53,7 @@ export const photoSchema = z.strictObject({
 });
 export type Photo = z.infer<typeof photoSchema>;
 export const MOST_PHOTOS = 6;
+
+/** The faults marked on a piece, each once: what its causes are counted with. */
+export const faultsOf = (marks: readonly Mark[]): readonly FaultId[] =>
+  FAULT_IDS.filter((f) => marks.some((m) => m.fault === f));

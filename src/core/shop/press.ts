@@ -136,6 +136,11 @@ const wrapPressSchema = z.strictObject({
 export const OVEN_AIRS = ['fan', 'still'] as const;
 export type OvenAir = (typeof OVEN_AIRS)[number];
 
+/** What holds the paper to a piece in an oven. */
+export const OVEN_HOLDS = ['sleeve', 'shrink film', 'wound tape'] as const;
+/** How a flat press opens. */
+export const PRESS_OPENS = ['swing-away', 'clamshell', 'drawer'] as const;
+
 /** An oven: heats all round, one pass, held by a sleeve, shrink film or wound tape. */
 const ovenSchema = z.strictObject({
   ...base,
@@ -143,7 +148,7 @@ const ovenSchema = z.strictObject({
   insideHeightMm: mmSchema(50, 1000),
   insideWidthMm: z.nullable(mmSchema(100, 2000)),
   insideDepthMm: z.nullable(mmSchema(100, 2000)),
-  hold: z.enum(['sleeve', 'shrink film', 'wound tape']),
+  hold: z.enum(OVEN_HOLDS),
   air: z.enum(OVEN_AIRS),
   /** How far its air falls when it is opened to load it, K; null for usual. */
   fallK: z.nullable(z.number().check(z.gte(0), z.lte(150))),
@@ -158,7 +163,7 @@ const flatPressSchema = z.strictObject({
   platenThicknessMm: mmSchema(3, 60),
   /** Silicone pad on the bed, mm; 0 for a bare bed. */
   padMm: mmSchema(0, 30),
-  opens: z.enum(['swing-away', 'clamshell', 'drawer']),
+  opens: z.enum(PRESS_OPENS),
   /** Thickest piece it closes on. */
   openingMm: mmSchema(2, 120),
   timer: z.enum(PRESS_TIMERS),

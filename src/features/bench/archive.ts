@@ -1,6 +1,5 @@
-import { packedOf } from '@/core/day/jobWork';
 import type { JobStatus } from '@/core/plan/status';
-import { isOn, runsOf } from '@/core/run/pieces';
+import { isOn, packedOf, runsOf } from '@/core/run/pieces';
 import type { Run } from '@/core/shop/run';
 import type { JobRecord } from '@/data/db';
 import { isDone } from './benchOrder';

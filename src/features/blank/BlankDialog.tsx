@@ -2,13 +2,13 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
+import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import type { Problem } from '@/core/basics/result';
 import type { Blank } from '@/core/shop/blank';
 import { saveBlank } from '@/data/shop';
 import { newId } from '@/data/ids';
 import { Button } from '@/ui/Button';
-import { FormField, inputClass } from '@/ui/FormField';
+import { fieldsOf } from '@/ui/form';
 import { Segments } from '@/ui/Segments';
 import { Dialog } from '@/ui/Dialog';
 import { useUnits } from '@/ui/units';
@@ -21,6 +21,8 @@ import { Drawing, type Change } from './editor/Drawing';
 import { Lists } from './editor/Lists';
 import { Starts } from './editor/Starts';
 import { OutlineFile } from './OutlineFile';
+
+const { Text } = fieldsOf<AboutIn>();
 
 interface Props {
   readonly open: boolean;
@@ -104,68 +106,61 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
     onClose();
   };
   return (
-    <form
-      className="grid gap-4"
-      onSubmit={(e) => {
-        setAsked(true);
-        void form.handleSubmit(save)(e);
-      }}
-      noValidate
-    >
-      <FormField label="Name" problem={form.formState.errors.name?.message}>
-        {(p) => (
-          <input
-            {...p}
-            className={inputClass}
-            placeholder="600 ml straight steel"
-            {...form.register('name')}
+    <FormProvider {...form}>
+      <form
+        className="grid gap-4"
+        onSubmit={(e) => {
+          setAsked(true);
+          void form.handleSubmit(save)(e);
+        }}
+        noValidate
+      >
+        <Text name="name" label="Name" placeholder="600 ml straight steel" />
+        <Starts draft={draft} onStart={start} />
+        <div className="grid gap-4 md:grid-cols-[minmax(26rem,1fr)_minmax(15rem,19rem)]">
+          <Drawing
+            draft={draft}
+            shape={shape}
+            coating={{ colour, finish, stock }}
+            change={change}
+            round={round}
           />
-        )}
-      </FormField>
-      <Starts draft={draft} onStart={start} />
-      <div className="grid gap-4 md:grid-cols-[minmax(26rem,1fr)_minmax(15rem,19rem)]">
-        <Drawing
-          draft={draft}
-          shape={shape}
-          coating={{ colour, finish, stock }}
-          change={change}
-          round={round}
-        />
-        <div className="grid content-start gap-3">
-          {draft.start.kind === 'round' && (
-            <Segments
-              label="Widths are written"
-              value={round ? 'round' : 'across'}
-              onChange={(v) => setRound(v === 'round')}
-              options={[
-                { value: 'across', label: 'diameter, by caliper' },
-                { value: 'round', label: 'circumference, by tape' },
-              ]}
-            />
-          )}
-          <Lists draft={draft} change={change} round={round} />
-          {draft.start.form === 'drawn' && (
-            <OutlineFile
-              drawn={draft.drawn}
-              onDrawn={(drawn, widthMm, heightMm) =>
-                change((d) => ({ ...d, drawn, typed: { ...d.typed, width: widthMm, height: heightMm } }))
-              }
-            />
-          )}
+          <div className="grid content-start gap-3">
+            {draft.start.kind === 'round' && (
+              <Segments
+                label="Widths are written"
+                value={round ? 'round' : 'across'}
+                onChange={(v) => setRound(v === 'round')}
+                options={[
+                  { value: 'across', label: 'diameter, by caliper' },
+                  { value: 'round', label: 'circumference, by tape' },
+                ]}
+              />
+            )}
+            <Lists draft={draft} change={change} round={round} />
+            {draft.start.form === 'drawn' && (
+              <OutlineFile
+                drawn={draft.drawn}
+                onDrawn={(drawn, widthMm, heightMm) =>
+                  change((d) => ({ ...d, drawn, typed: { ...d.typed, width: widthMm, height: heightMm } }))
+                }
+              />
+            )}
+          </div>
         </div>
-      </div>
-      <AboutFields form={form} />
-      <div className="flex flex-wrap items-center justify-end gap-3">
-        {needed && (asked || problem) && (
-          <p role="alert" className="mr-auto font-medium text-act-deep">
-            {needed}
-          </p>
-        )}
-        <Button onClick={onClose}>Cancel</Button>
-        <Button kind="act" type="submit">
-          Save blank
-        </Button>
-      </div>
-    </form>
+        <AboutFields />
+        <div className="flex flex-wrap items-center justify-end gap-3">
+          {needed && (asked || problem) && (
+            <p role="alert" className="mr-auto font-medium text-act-deep">
+              {needed}
+            </p>
+          )}
+          <Button onClick={onClose}>Cancel</Button>
+          <Button kind="act" type="submit">
+            Save blank
+          </Button>
+        </div>
+      </form>
+    </FormProvider>
   );
 }

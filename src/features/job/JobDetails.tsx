@@ -7,9 +7,8 @@ import { useForm } from 'react-hook-form';
 import * as z from 'zod/mini';
 import { jobSchema } from '@/core/job/job';
 import { daySchema } from '@/core/shop/common';
-import { Button } from '@/ui/Button';
-import { FormField, inputClass } from '@/ui/FormField';
 import { Dialog } from '@/ui/Dialog';
+import { DialogForm, fieldsOf } from '@/ui/form';
 import { wholeText } from '../shop/shopForm';
 import { useJob } from './jobContext';
 
@@ -27,6 +26,7 @@ const detailsSchema = z.object({
   note: jobSchema.shape.note,
 });
 type Details = z.input<typeof detailsSchema>;
+const { Text } = fieldsOf<Details>();
 
 /** A time of day as its field has it. */
 const clock = (min: number | null): string =>
@@ -66,40 +66,23 @@ function DetailsForm({ onDone }: { onDone: () => void }) {
       note: job.note,
     },
   });
-  const { errors } = form.formState;
   return (
-    <form
-      className="grid gap-3"
-      onSubmit={(e) =>
-        void form.handleSubmit(({ dueAt, ...d }) => {
-          edit((j) => ({ ...j, ...d, day: { ...j.day, dueAtMin: dueAt } }));
-          onDone();
-        })(e)
-      }
+    <DialogForm
+      form={form}
+      onSave={({ dueAt, ...d }) => {
+        edit((j) => ({ ...j, ...d, day: { ...j.day, dueAtMin: dueAt } }));
+        onDone();
+      }}
+      onCancel={onDone}
+      saveLabel="Save"
     >
-      <FormField label="Name" problem={errors.name?.message}>
-        {(p) => <input {...p} className={inputClass} {...form.register('name')} />}
-      </FormField>
+      <Text name="name" label="Name" />
       <div className="grid grid-cols-3 gap-3">
-        <FormField label="Pieces" problem={errors.pieces?.message}>
-          {(p) => <input {...p} inputMode="numeric" className={inputClass} {...form.register('pieces')} />}
-        </FormField>
-        <FormField label="Due" problem={errors.dueOn?.message}>
-          {(p) => <input {...p} type="date" className={inputClass} {...form.register('dueOn')} />}
-        </FormField>
-        <FormField label="At" hint="Empty: at closing." problem={errors.dueAt?.message}>
-          {(p) => <input {...p} type="time" className={inputClass} {...form.register('dueAt')} />}
-        </FormField>
+        <Text name="pieces" label="Pieces" inputMode="numeric" />
+        <Text name="dueOn" label="Due" type="date" />
+        <Text name="dueAt" label="At" hint="Empty: at closing." type="time" />
       </div>
-      <FormField label="Note" problem={errors.note?.message}>
-        {(p) => <textarea {...p} rows={3} className={inputClass} {...form.register('note')} />}
-      </FormField>
-      <div className="flex justify-end gap-2">
-        <Button onClick={onDone}>Cancel</Button>
-        <Button kind="act" type="submit">
-          Save
-        </Button>
-      </div>
-    </form>
+      <Text name="note" label="Note" rows={3} />
+    </DialogForm>
   );
 }

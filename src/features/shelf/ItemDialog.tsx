@@ -1,13 +1,12 @@
 'use client';
 
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import { useForm, useFormContext, useWatch } from 'react-hook-form';
 import { STOCK_KINDS, STOCK_UNITS, type StockItem } from '@/core/shop/stock';
 import { newId } from '@/data/ids';
 import { countItem, saveItem } from '@/data/shelf';
-import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { FormField, inputClass } from '@/ui/FormField';
+import { asRead, DialogForm, fieldsOf, inWords } from '@/ui/form';
 import { notifyProblem } from '@/ui/notify';
 import { useShop } from '../shell/shopContext';
 import {
@@ -20,7 +19,7 @@ import {
 } from './itemForm';
 import { KIND_WORDS, UNIT_WORDS } from './shelfWords';
 
-type ItemForm = UseFormReturn<ItemFormIn, unknown, ItemFormOut>;
+const { Text, Choice } = fieldsOf<ItemFormIn>();
 
 interface Props {
   readonly item: StockItem | null;
@@ -35,7 +34,6 @@ export function ItemDialog({ item, onClose }: Props) {
     defaultValues: startingForm(item),
     mode: 'onBlur',
   });
-  const { errors } = form.formState;
   const unit = useWatch({ control: form.control, name: 'unit' });
   const save = async (f: ItemFormOut) => {
     const { ofId, onHand, ...rest } = f;
@@ -54,13 +52,6 @@ export function ItemDialog({ item, onClose }: Props) {
     onClose();
   };
   const price = shop.settings.currency;
-  const numbers = [
-    ['caseSize', `In a case, ${UNIT_WORDS[unit]}`],
-    ['caseCents', `A case costs, ${price}`],
-    ['freightCents', `Carriage of it, ${price}`],
-    ['leadDays', 'Days until it comes'],
-    ['lowAt', 'Least to stay'],
-  ] as const;
   return (
     <Dialog
       open
@@ -68,124 +59,60 @@ export function ItemDialog({ item, onClose }: Props) {
       title={item ? `Change ${item.name}` : 'Put on the shelf'}
       about="How it is bought: prices of a piece, what is left of a case, and what to order by when follow from it."
     >
-      <form className="grid gap-3" noValidate onSubmit={(e) => void form.handleSubmit(save)(e)}>
-        <WhatFields form={form} />
+      <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel="Save">
+        <WhatFields />
         <div className="grid grid-cols-3 gap-3">
-          {numbers.map(([name, label]) => (
-            <FormField key={name} label={label} problem={errors[name]?.message}>
-              {(p) => (
-                <input
-                  {...p}
-                  inputMode="decimal"
-                  autoComplete="off"
-                  className={inputClass}
-                  {...form.register(name)}
-                />
-              )}
-            </FormField>
-          ))}
+          <Text name="caseSize" label={`In a case, ${UNIT_WORDS[unit]}`} inputMode="decimal" />
+          <Text name="caseCents" label={`A case costs, ${price}`} inputMode="decimal" />
+          <Text name="freightCents" label={`Carriage of it, ${price}`} inputMode="decimal" />
+          <Text name="leadDays" label="Days until it comes" inputMode="decimal" />
+          <Text name="lowAt" label="Least to stay" inputMode="decimal" />
           {!item && (
-            <FormField label="Lying there now" hint="Empty: counted later." problem={errors.onHand?.message}>
-              {(p) => (
-                <input
-                  {...p}
-                  inputMode="decimal"
-                  autoComplete="off"
-                  className={inputClass}
-                  {...form.register('onHand')}
-                />
-              )}
-            </FormField>
+            <Text name="onHand" label="Lying there now" hint="Empty: counted later." inputMode="decimal" />
           )}
         </div>
-        <FormField label="What a case leaves over">
-          {(p) => (
-            <select {...p} className={inputClass} {...form.register('leftOver')}>
-              <option value="kept">is kept for other work</option>
-              <option value="charged">is paid by the job it was bought for</option>
-            </select>
-          )}
-        </FormField>
-        <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Cancel</Button>
-          <Button kind="act" type="submit">
-            Save
-          </Button>
-        </div>
-      </form>
+        <Choice name="leftOver" label="What a case leaves over" options={LEFT_OVER} />
+      </DialogForm>
     </Dialog>
   );
 }
 
+const LEFT_OVER = [
+  ['kept', 'is kept for other work'],
+  ['charged', 'is paid by the job it was bought for'],
+] as const;
+
 /** What it is, by the shop's own things where it is one of them. */
-function WhatFields({ form }: { form: ItemForm }) {
+function WhatFields() {
   const { shop } = useShop();
-  const { errors } = form.formState;
-  const kind = useWatch({ control: form.control, name: 'kind' });
+  const { control, setValue } = useFormContext<ItemFormIn>();
+  const kind = useWatch({ control, name: 'kind' });
   const things = thingsFor(kind, shop);
+  const startKind = (chosen: string) => {
+    const next = STOCK_KINDS.find((k) => k === chosen) ?? 'part';
+    setValue('unit', UNIT_OF[next]);
+    setValue('ofId', '');
+  };
+  const takeName = (chosen: string) => {
+    const of = things.find((t) => t.id === chosen);
+    if (of) setValue('name', of.name);
+  };
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
-        <FormField label="Kind">
-          {(p) => (
-            <select
-              {...p}
-              className={inputClass}
-              {...form.register('kind', {
-                onChange: (e: { target: { value: string } }) => {
-                  const next = STOCK_KINDS.find((k) => k === e.target.value) ?? 'part';
-                  form.setValue('unit', UNIT_OF[next]);
-                  form.setValue('ofId', '');
-                },
-              })}
-            >
-              {STOCK_KINDS.map((k) => (
-                <option key={k} value={k}>
-                  {KIND_WORDS[k]}
-                </option>
-              ))}
-            </select>
-          )}
-        </FormField>
+        <Choice name="kind" label="Kind" options={inWords(STOCK_KINDS, KIND_WORDS)} onChosen={startKind} />
         {things.length > 0 && (
-          <FormField label="Which">
-            {(p) => (
-              <select
-                {...p}
-                className={inputClass}
-                {...form.register('ofId', {
-                  onChange: (e: { target: { value: string } }) => {
-                    const of = things.find((t) => t.id === e.target.value);
-                    if (of) form.setValue('name', of.name);
-                  },
-                })}
-              >
-                <option value="">none of the shop’s</option>
-                {things.map((t) => (
-                  <option key={t.id} value={t.id}>
-                    {t.name}
-                  </option>
-                ))}
-              </select>
-            )}
-          </FormField>
+          <Choice
+            name="ofId"
+            label="Which"
+            options={[['', 'none of the shop’s'], ...things.map((t) => [t.id, t.name] as const)]}
+            onChosen={takeName}
+          />
         )}
       </div>
       <div className="grid grid-cols-[1fr_9rem] gap-3">
-        <FormField label="Name" problem={errors.name?.message}>
-          {(p) => <input {...p} className={inputClass} {...form.register('name')} />}
-        </FormField>
-        <FormField label="Counted in">
-          {(p) => (
-            <select {...p} className={inputClass} {...form.register('unit')}>
-              {STOCK_UNITS.map((u) => (
-                <option key={u} value={u}>
-                  {u}
-                </option>
-              ))}
-            </select>
-          )}
-        </FormField>
+        <Text name="name" label="Name" />
+        <Choice name="unit" label="Counted in" options={asRead(STOCK_UNITS)} />
       </div>
     </>
   );

@@ -9,9 +9,8 @@ import type { Paper } from '@/core/shop/paper';
 import { type LengthUnit } from '@/core/units/format';
 import { newId } from '@/data/ids';
 import { savePaper } from '@/data/shop';
-import { Button } from '@/ui/Button';
-import { FormField, inputClass } from '@/ui/FormField';
 import { Dialog } from '@/ui/Dialog';
+import { DialogForm, fieldsOf } from '@/ui/form';
 import { notifyProblem } from '@/ui/notify';
 import { useUnits } from '@/ui/units';
 import { useShop } from '../shell/shopContext';
@@ -30,6 +29,12 @@ const formSchema = (unit: LengthUnit, shown: ShownLengths) =>
   });
 type FormIn = z.input<ReturnType<typeof formSchema>>;
 type FormOut = z.output<ReturnType<typeof formSchema>>;
+
+const { Text, Choice } = fieldsOf<FormIn>();
+const COMES_AS = [
+  ['sheet', 'sheets'],
+  ['roll', 'a roll'],
+] as const;
 
 /** A paper typed in or changed; what its printer makes of lengths is kept. */
 export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: () => void }) {
@@ -51,7 +56,6 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
     },
     mode: 'onBlur',
   });
-  const { errors } = form.formState;
   const roll = useWatch({ control: form.control, name: 'kind' }) === 'roll';
   const save = async (f: FormOut) => {
     const r = await savePaper({
@@ -62,11 +66,6 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
     if (r.ok) onClose();
     else notifyProblem(r.problem);
   };
-  const sizes = [
-    ['widthMm', 'Width'],
-    ['heightMm', roll ? 'Longest print' : 'Height'],
-    ['thicknessMm', 'Thickness'],
-  ] as const;
   return (
     <Dialog
       open
@@ -74,62 +73,24 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
       title={paper ? `Change ${paper.name}` : 'A paper'}
       about="Thickness matters: the paper lies outside the wall. Measure ten sheets and divide."
     >
-      <form className="grid gap-3" noValidate onSubmit={(e) => void form.handleSubmit(save)(e)}>
+      <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel="Save paper">
         <div className="grid grid-cols-[1fr_9rem] gap-3">
-          <FormField label="Name" problem={errors.name?.message}>
-            {(p) => (
-              <input {...p} className={inputClass} placeholder="A3, quick dry" {...form.register('name')} />
-            )}
-          </FormField>
-          <FormField label="Comes as">
-            {(p) => (
-              <select {...p} className={inputClass} {...form.register('kind')}>
-                <option value="sheet">sheets</option>
-                <option value="roll">a roll</option>
-              </select>
-            )}
-          </FormField>
+          <Text name="name" label="Name" placeholder="A3, quick dry" />
+          <Choice name="kind" label="Comes as" options={COMES_AS} />
         </div>
         <div className="grid grid-cols-3 gap-3">
-          {sizes.map(([name, label]) => (
-            <FormField key={name} label={`${label}, ${units.length}`} problem={errors[name]?.message}>
-              {(p) => <input {...p} autoComplete="off" className={inputClass} {...form.register(name)} />}
-            </FormField>
-          ))}
+          <Text name="widthMm" label={`Width, ${units.length}`} />
+          <Text name="heightMm" label={`${roll ? 'Longest print' : 'Height'}, ${units.length}`} />
+          <Text name="thicknessMm" label={`Thickness, ${units.length}`} />
         </div>
-        <FormField label="Print side, and how to tell" problem={errors.printSide?.message}>
-          {(p) => (
-            <input
-              {...p}
-              className={inputClass}
-              placeholder="the whiter side"
-              {...form.register('printSide')}
-            />
-          )}
-        </FormField>
-        <FormField label="Tray or feed, which way up" problem={errors.tray?.message}>
-          {(p) => (
-            <input
-              {...p}
-              className={inputClass}
-              placeholder="rear feed, print side up"
-              {...form.register('tray')}
-            />
-          )}
-        </FormField>
-        <FormField
+        <Text name="printSide" label="Print side, and how to tell" placeholder="the whiter side" />
+        <Text name="tray" label="Tray or feed, which way up" placeholder="rear feed, print side up" />
+        <Text
+          name="costCents"
           label={`Costs, ${shop.settings.currency} ${roll ? 'a metre' : 'a sheet'}`}
-          problem={errors.costCents?.message}
-        >
-          {(p) => <input {...p} inputMode="decimal" className={inputClass} {...form.register('costCents')} />}
-        </FormField>
-        <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Cancel</Button>
-          <Button kind="act" type="submit">
-            Save paper
-          </Button>
-        </div>
-      </form>
+          inputMode="decimal"
+        />
+      </DialogForm>
     </Dialog>
   );
 }

@@ -11,6 +11,8 @@ import {
   type PressHeater,
   type PressTimer,
   OVEN_AIRS,
+  OVEN_HOLDS,
+  PRESS_OPENS,
 } from '@/core/shop/press';
 import { formatQuantity, toCelsius, type UnitChoice } from '@/core/units/format';
 import { parseTemperature } from '@/core/units/parse';
@@ -111,14 +113,14 @@ export const pressFormSchema = (units: UnitChoice, shown: ShownLengths) =>
       insideWidthMm: lengthText(units.length, 'Rack, wide', 100, 2000, shown),
       insideDepthMm: lengthText(units.length, 'Rack, deep', 100, 2000, shown),
       fallK: fallText(units),
-      hold: z.enum(['sleeve', 'shrink film', 'wound tape']),
+      hold: z.enum(OVEN_HOLDS),
       air: z.enum(OVEN_AIRS),
       platenWidthMm: lengthText(units.length, 'Platen width', 100, 1600, shown),
       platenHeightMm: lengthText(units.length, 'Platen depth', 100, 1600, shown),
       platenThicknessMm: lengthText(units.length, 'Platen thickness', 3, 60, shown),
       padMm: lengthText(units.length, 'Pad', 0, 30, shown),
       openingMm: lengthText(units.length, 'Opening', 2, 120, shown),
-      opens: z.enum(['swing-away', 'clamshell', 'drawer']),
+      opens: z.enum(PRESS_OPENS),
     })
     .check(
       z.refine((f) => f.kind === 'oven' || f.restingC === null || f.restingC < 230, {
