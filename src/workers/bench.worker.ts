@@ -13,7 +13,7 @@ import { nest } from '@/core/sheet/nest/nest';
 import type { NestRequest } from '@/core/sheet/nest/request';
 import type { Nest } from '@/core/sheet/nest/shape';
 import { liftPixels } from '@/core/formats/png';
-import { writePdf, type Raster } from '@/core/formats/pdf';
+import type { Raster } from '@/core/formats/pdf';
 import { pageSvg } from '@/core/formats/pageSvg';
 import type { PictureRef } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/basics/result';
@@ -214,6 +214,8 @@ const api = {
     const files = await Promise.all(
       used.map(async (id) => [id, await fontBytes(fontById(id).file)] as const),
     );
+    // A megabyte, most of it for fonts: only those who save a PDF load it.
+    const { writePdf } = await import('@/core/formats/pdf');
     const bytes = await writePdf({
       title: request.title,
       pages: request.pages,
