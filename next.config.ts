@@ -6,6 +6,12 @@ const config: NextConfig = {
   devIndicators: false,
   // Names this build: what only the same code may read back is kept under it.
   env: { MESA_BUILD: Date.now().toString(36) },
+  turbopack: {
+    rules: {
+      '**/zod/v4/core/index.js': { loaders: ['./scripts/zodPart.cjs'] },
+      '**/zod/v4/mini/external.js': { loaders: ['./scripts/zodPart.cjs'] },
+    },
+  },
   // The whole test run has checked types just before it builds.
   typescript: { ignoreBuildErrors: process.env.MESA_TYPES_CHECKED === '1' },
 };

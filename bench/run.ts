@@ -82,7 +82,7 @@ async function benchFirstLoad(page: Page, cdp: CDPSession, address: string): Pro
   return {
     value: round(js / 1000, 1),
     unit: 'kB of JavaScript as sent (gzip) for the first Bench',
-    limit: 250,
+    limit: 200,
     reference: { what: 'kB of everything sent for it', value: round(all / 1000, 1) },
   };
 }
