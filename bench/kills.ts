@@ -49,7 +49,7 @@ const told = STRETCHES.map((upTo) => ({ upToMs: upTo, kills: 0, lost: 0 }));
 let context = await start();
 const first = context.pages()[0] ?? (await context.newPage());
 await first.goto(address);
-await first.getByRole('heading', { name: 'Bench' }).waitFor();
+await first.getByRole('heading', { name: 'Jobs' }).waitFor();
 let before = '';
 for (let i = 0; i < kills; i += 1) {
   const { field } = await timeField(context);

@@ -77,7 +77,7 @@ async function benchFirstLoad(page: Page, cdp: CDPSession, address: string): Pro
     if (/javascript/.test(kinds.get(e.requestId) ?? '')) js += e.encodedDataLength;
   });
   await page.goto(address);
-  await page.getByRole('heading', { name: 'Bench' }).waitFor();
+  await page.getByRole('heading', { name: 'Jobs' }).waitFor();
   await page.waitForLoadState('networkidle');
   return {
     value: round(js / 1000, 1),

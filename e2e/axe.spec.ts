@@ -10,7 +10,7 @@ test('no violation in the day, the costs, the shelf and finishing', async ({ ben
   await page.goto(`${address()}/day`);
   const jobs = page.getByRole('region', { name: 'Jobs' });
   await jobs.getByRole('button', { name: /Star party/ }).click({ timeout: 30_000 });
-  await expect(page.getByRole('region', { name: 'Place in the day' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Place in the schedule' })).toBeVisible();
   await clean(page, 'day');
   await page.goto(`${address()}/costs?job=constellation-mugs`);
   await expect(page.getByRole('region', { name: 'Quotes' })).toBeVisible({ timeout: 30_000 });
@@ -22,10 +22,10 @@ test('no violation in the day, the costs, the shelf and finishing', async ({ ben
     await page.getByRole('radio', { name: view }).click();
     await clean(page, view);
   }
-  await page.getByRole('radio', { name: 'Shelf', exact: true }).click();
+  await page.getByRole('radio', { name: 'Stock', exact: true }).click();
   await page.getByRole('button', { name: '325 ml mug' }).click();
   await clean(page, 'one item');
-  await page.getByRole('button', { name: 'Change how it is bought' }).click();
+  await page.getByRole('button', { name: 'Edit purchasing' }).click();
   await clean(page, 'item dialog');
   await page.goto(`${address()}/finish/star-map-panel`);
   await expect(page.getByRole('region', { name: 'Hanger' })).toBeVisible();
@@ -76,23 +76,23 @@ test('no violation where causes are sought, on the ladder, in the log and at the
   await page.getByRole('button', { name: 'Faded corner or edge', exact: true }).click();
   await page.getByRole('radio', { name: 'Used paper' }).click();
   await clean(page, 'used paper');
-  await page.getByRole('radio', { name: 'The cause' }).click();
+  await page.getByRole('radio', { name: 'Cause' }).click();
   await clean(page, 'cause');
-  await page.getByRole('button', { name: 'Where these figures come from' }).click();
+  await page.getByRole('button', { name: 'Sources of these figures' }).click();
   await clean(page, 'table of causes');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Last good one' }).click();
+  await page.getByRole('button', { name: 'Last good piece' }).click();
   await clean(page, 'last good one');
   await page.keyboard.press('Escape');
   await page.getByRole('radio', { name: 'Test ladder' }).click();
   await clean(page, 'ladder');
   await page.goto(`${address()}/logbook`);
-  await page.getByRole('button', { name: 'Narrow' }).click();
+  await page.getByRole('button', { name: 'Filter' }).click();
   await page.getByRole('radio', { name: 'Charts' }).click();
   await expect(page.getByText('good over all')).toBeVisible();
   await clean(page, 'charts');
-  await page.getByRole('radio', { name: 'Over each other' }).click();
-  await expect(page.getByText('They go with the press')).toBeVisible();
+  await page.getByRole('radio', { name: 'Overlay' }).click();
+  await expect(page.getByText('The faults follow the press')).toBeVisible();
   await clean(page, 'over each other');
   for (const path of ['logbook/log-panel-9', 'flatness/flat-press-b']) {
     await page.goto(`${address()}/${path}`);

@@ -61,30 +61,26 @@ export { expect };
 /** Opens the bench, where every job of the shop lies. */
 export async function openBench(page: Page): Promise<void> {
   await page.goto(address());
-  await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
 }
 
 /** Opens a terrace of a job by its address. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(`${address()}${path}`);
-  await expect(page.getByRole('navigation', { name: 'Terraces of the job' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Steps of the job' })).toBeVisible();
 }
 
 export const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
-/** The figure of a line in “How it adds up”. */
+/** The figure of a line in “Details”. */
 export const figure = (page: Page, label: string | RegExp) =>
-  page
-    .getByRole('complementary', { name: 'How it adds up' })
-    .locator('li')
-    .filter({ hasText: label })
-    .first();
+  page.getByRole('complementary', { name: 'Details' }).locator('li').filter({ hasText: label }).first();
 
 /** The line that says what stands in the way. */
 export const foot = (page: Page) => page.getByRole('region', { name: 'Findings', exact: true });
 
 /** What was found in the art, listed below its board. */
-export const checks = (page: Page) => page.getByRole('region', { name: 'Checked before printing' });
+export const checks = (page: Page) => page.getByRole('region', { name: 'Checks before printing' });
 
 /** One of the files under “Other files” of the Sheet terrace. */
 export async function otherFile(page: Page, name: string | RegExp): Promise<void> {
@@ -105,7 +101,7 @@ export async function jobOn(page: Page, words: string, name: string): Promise<vo
   await page.goto(address());
   await page.getByRole('button', { name: 'New job' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
-  await page.getByRole('searchbox', { name: 'Words to find a blank by' }).fill(words);
+  await page.getByRole('searchbox', { name: 'Search blanks' }).fill(words);
   await page.getByRole('button', { name, exact: false }).and(page.locator('[aria-pressed]')).first().click();
   await expect(figure(page, 'Coating')).toBeVisible();
 }

@@ -37,7 +37,7 @@ test('a blank typed on its drawing: by its picture, round by tape, a belly and a
   await jobOn(page, 'canyon goblet', 'canyon goblet');
   await page.keyboard.press('3');
   // A wall with a belly: paper lies flat over a band only.
-  await expect(figure(page, 'Paper lies flat over')).toBeVisible();
+  await expect(figure(page, 'Flat height')).toBeVisible();
 });
 
 test('headings sort every blank, not only those drawn; a volume finds its blanks', async ({

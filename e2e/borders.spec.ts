@@ -135,7 +135,7 @@ test('two tabs on one job: an idle tab follows, a busy one is asked, nothing is 
       throw new DOMException('full', 'QuotaExceededError');
     };
   });
-  await other.getByLabel('Safe edge').fill('9');
+  await other.getByLabel('Safe zone').fill('9');
   await expect(other.getByRole('alert').filter({ hasText: 'Not saved' })).toBeVisible();
   await page.getByLabel('Bleed').fill('2');
   await saved(page);
@@ -144,7 +144,7 @@ test('two tabs on one job: an idle tab follows, a busy one is asked, nothing is 
   await other.getByRole('button', { name: 'Keep mine as a copy' }).click();
   await expect(other.getByRole('heading', { level: 1 })).toContainText('(my edits)');
   await other.keyboard.press('3');
-  await expect(other.getByLabel('Safe edge')).toHaveValue('9');
+  await expect(other.getByLabel('Safe zone')).toHaveValue('9');
   await expect(page.getByLabel('Bleed')).toHaveValue('2');
 });
 

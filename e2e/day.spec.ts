@@ -49,7 +49,7 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
       timeout: 30_000,
     });
     await price.getByRole('radio', { name: 'at a market' }).click();
-    await field(page, 'The market keeps', '10');
+    await field(page, 'Market fee', '10');
     await field(page, 'Customer', 'Hill market');
     // 60 × (75.60 + 9.00) ÷ 36.
     await expect(figure(page, /^Blank/)).toContainText('$141.00');
@@ -58,7 +58,7 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
       .click();
     await expect(figure(page, /^Blank/)).toContainText('(case $75.60 + carriage $9.00) ÷ 36 × 60');
     const parts = await page
-      .getByRole('complementary', { name: 'How it adds up' })
+      .getByRole('complementary', { name: 'Details' })
       .locator('li')
       .evaluateAll((all) =>
         all.map((li) => Number((/\$([\d,]+\.\d\d)/.exec(li.textContent ?? '')?.[1] ?? '0').replace(',', ''))),
@@ -67,7 +67,7 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
     const sum = parts.slice(0, 9).reduce((a, b) => a + Math.round(b * 100), 0);
     expect(sum).toBe(Math.round((parts[9] ?? 0) * 100));
     const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'Make the quote, PDF' }).click();
+    await page.getByRole('button', { name: 'Create quote PDF' }).click();
     const file = await download;
     expect(file.suggestedFilename()).toBe('quote-1.pdf');
     const path = info.outputPath('quote.pdf');
@@ -75,21 +75,21 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
     expect(readFileSync(path).subarray(0, 5).toString()).toBe('%PDF-');
     const quotes = page.getByRole('region', { name: 'Quotes' });
     await expect(quotes).toContainText('Quote 1');
-    await quotes.getByRole('button', { name: 'It is sent' }).click();
+    await quotes.getByRole('button', { name: 'Mark as sent' }).click();
     await quotes.getByRole('button', { name: 'Accepted' }).click();
     await expect(quotes).toContainText(/made .* · sent .* · accepted/);
   });
 
   await test.step('two cases are wanted, ordered, and come in under a lot', async () => {
-    await go(page, '/shelf', 'Shelf');
+    await go(page, '/shelf', 'Stock');
     await page.getByRole('radio', { name: 'To order' }).click();
     const items = page.getByRole('region', { name: 'Items' });
     await expect(items).toContainText(/325 ml mug\s*Order 2 cases by Fri 27 Nov/, { timeout: 30_000 });
     await items.getByRole('button', { name: /325 ml mug/ }).click();
     const dialog = page.getByRole('dialog');
-    await dialog.getByRole('button', { name: /Ordered: 72/ }).click();
+    await dialog.getByRole('button', { name: /Order 72/ }).click();
     await dialog.getByLabel('Lot', { exact: true }).fill('M-130');
-    await dialog.getByRole('button', { name: 'It came' }).click();
+    await dialog.getByRole('button', { name: 'Mark as received' }).click();
     await expect(dialog.getByRole('region', { name: 'Ledger' })).toContainText(/came in.*M-130/);
     await expect(dialog).toContainText('102 pieces on hand');
     await dialog.getByRole('button', { name: 'Close' }).click();
@@ -100,7 +100,9 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
     await jobs(page)
       .getByRole('button', { name: /Constellation mugs/ })
       .click();
-    await expect(page.getByRole('region', { name: 'Place in the day' })).toContainText('60 of 60 to press');
+    await expect(page.getByRole('region', { name: 'Place in the schedule' })).toContainText(
+      '60 of 60 to press',
+    );
   });
 
   await test.step('what is pressed leaves the shelf, and the rest is laid out anew', async () => {
@@ -115,13 +117,15 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
       else await page.keyboard.press(' ');
       await expect.poll(async () => (await storedRuns(page))[0]?.events.length ?? 0).toBe(i + 1);
     }
-    await go(page, '/shelf', 'Shelf');
+    await go(page, '/shelf', 'Stock');
     await expect(page.getByRole('row', { name: /325 ml mug/ })).toContainText('101 pieces');
     await day(page);
     await jobs(page)
       .getByRole('button', { name: /Constellation mugs/ })
       .click();
-    await expect(page.getByRole('region', { name: 'Place in the day' })).toContainText('59 of 60 to press');
+    await expect(page.getByRole('region', { name: 'Place in the schedule' })).toContainText(
+      '59 of 60 to press',
+    );
   });
 
   await test.step('finished, labelled and packed, they leave the day', async () => {
@@ -147,7 +151,7 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
       .click();
     await expect(packed).toContainText('60 of 60');
     await day(page);
-    await expect(jobs(page)).toContainText(/Not in the plan\s*Constellation mugs\s*all packed/);
+    await expect(jobs(page)).toContainText(/Not scheduled\s*Constellation mugs\s*all packed/);
   });
 });
 
@@ -168,14 +172,14 @@ test('two jobs on one circuit are warmed up one after the other; a breaker too s
   await expect(line).toContainText('a licensed electrician decide');
   const most = Number(/([\d.]+) A/.exec((await line.textContent()) ?? '')?.[1]);
   expect(most).toBeLessThanOrEqual(15.2);
-  await expect(page.getByRole('list', { name: 'In the way' })).not.toContainText('carries');
+  await expect(page.getByRole('list', { name: 'Problems' })).not.toContainText('carries');
 
   await go(page, '/settings', 'Settings');
   await breaker.fill('8');
   await breaker.press('Enter');
   await day(page);
-  await expect(page.getByRole('list', { name: 'In the way' })).toContainText(
-    /Circuit 1 carries 6\.4 A for hours; .* on it draws .* A\. It needs another circuit/,
+  await expect(page.getByRole('list', { name: 'Problems' })).toContainText(
+    /Circuit 1 carries 6\.4 A for hours; .* on it draws .* A\. Connect it to another circuit/,
   );
   // A figure that is no hours is said, and what stood stays.
   await go(page, '/settings', 'Settings');
@@ -185,34 +189,34 @@ test('two jobs on one circuit are warmed up one after the other; a breaker too s
 
 test('a job at risk: until when it must begin, put first, locked, and undone', async ({ bench: page }) => {
   await go(page, '/settings', 'Settings');
-  await field(page, 'Pairs of hands', '1');
+  await field(page, 'People', '1');
   await details(page, 'star-party-tumblers', { Due: '2026-11-27', At: '11:20' });
   await day(page);
-  const way = page.getByRole('list', { name: 'In the way' });
+  const way = page.getByRole('list', { name: 'Problems' });
   await expect(way).toContainText(
-    /Star party crew tumblers (must be begun by \d\d:\d\d to be ready by 11:20|will not be ready by 11:20)/,
+    /Star party crew tumblers (must start by \d\d:\d\d to be ready by 11:20|is unlikely to be ready by 11:20)/,
   );
 
   await jobs(page)
     .getByRole('button', { name: /Slate trail markers/ })
     .click();
-  const place = page.getByRole('region', { name: 'Place in the day' });
+  const place = page.getByRole('region', { name: 'Place in the schedule' });
   const before = await jobs(page)
     .getByRole('button', { name: /Slate trail markers/ })
     .textContent();
   await place.getByLabel('Not before').fill('16:50');
-  await place.getByRole('button', { name: 'Lock it there' }).click();
+  await place.getByRole('button', { name: 'Lock here' }).click();
   await expect(place.getByRole('button', { name: 'Unlock' })).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByRole('region', { name: 'What that changed' })).toContainText('Slate trail markers', {
+  await expect(page.getByRole('region', { name: 'Changes' })).toContainText('Slate trail markers', {
     timeout: 30_000,
   });
   await expect(jobs(page).getByRole('button', { name: /Slate trail markers/ })).not.toHaveText(before ?? '');
-  await page.getByRole('region', { name: 'What that changed' }).getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('region', { name: 'Changes' }).getByRole('button', { name: 'Undo' }).click();
   await expect(place.getByRole('button', { name: 'Unlock' })).toHaveCount(0, { timeout: 30_000 });
 
   // Dragged to a later time, it is locked there.
   await place.getByRole('button', { name: 'Close' }).click();
-  await page.getByRole('radio', { name: 'All of it' }).click();
+  await page.getByRole('radio', { name: 'Whole schedule' }).click();
   const bar = page.locator('[data-group="slate-trail-markers"]').first();
   await drag(page, bar, { x: 60 });
   await expect(place.getByRole('button', { name: 'Unlock' })).toBeVisible({ timeout: 30_000 });
@@ -221,20 +225,20 @@ test('a job at risk: until when it must begin, put first, locked, and undone', a
 
   // A second pair of hands is asked of the same day.
   const what = page.getByRole('region', { name: 'What if' });
-  await expect(what).toContainText(/One more pair of hands.*(sooner|no difference)/, { timeout: 30_000 });
-  await what.getByRole('button', { name: 'Ask' }).click();
+  await expect(what).toContainText(/One more person.*(sooner|no difference)/, { timeout: 30_000 });
+  await what.getByRole('button', { name: 'Calculate' }).click();
   await expect(what.getByRole('status')).toContainText('24 more of', { timeout: 30_000 });
 });
 
 test('nobody to work, no hours, no job: said, with the way out', async ({ bench: page }) => {
   await go(page, '/settings', 'Settings');
-  await field(page, 'Pairs of hands', '0');
+  await field(page, 'People', '0');
   await go(page, '/day', 'Friday');
-  await expect(page.getByRole('list', { name: 'In the way' })).toContainText('Nobody works here', {
+  await expect(page.getByRole('list', { name: 'Problems' })).toContainText('No people are set', {
     timeout: 30_000,
   });
   await go(page, '/settings', 'Settings');
-  const price = page.getByLabel('Pay for an hour of hands');
+  const price = page.getByLabel('Wage per hour');
   await price.fill('12.345');
   await price.press('Enter');
   await expect(page.getByText(/An amount is written 12\.50/)).toBeVisible();
@@ -242,7 +246,7 @@ test('nobody to work, no hours, no job: said, with the way out', async ({ bench:
 
 test('sheets that were printed leave the shelf with their ink, and come back', async ({ bench: page }) => {
   const onShelf = async (name: RegExp): Promise<string> => {
-    await go(page, '/shelf', 'Shelf');
+    await go(page, '/shelf', 'Stock');
     return page.getByRole('row', { name }).innerText();
   };
   expect(await onShelf(/^Letter/)).toMatch(/\b160 sheets/);
@@ -251,31 +255,31 @@ test('sheets that were printed leave the shelf with their ink, and come back', a
   const said = page.getByRole('dialog', { name: 'Sheets printed' });
   await said.getByRole('textbox', { name: 'Sheets printed' }).fill('4');
   await expect(said).toContainText(/That is 4 sheets of Letter and about [\d.]+ ml of ink/);
-  await said.getByRole('button', { name: 'Take off the shelf' }).click();
+  await said.getByRole('button', { name: 'Take from stock' }).click();
   const undo = page.getByRole('button', { name: 'Undo', exact: true }).last();
-  await expect(page.getByText(/^4 sheets of Letter .* off the shelf/)).toBeVisible();
+  await expect(page.getByText(/^4 sheets of Letter .* taken from stock/)).toBeVisible();
   await undo.click();
   await page.getByRole('button', { name: 'Printed' }).click();
   await said.getByRole('textbox', { name: 'Sheets printed' }).fill('0');
   await said.getByRole('textbox', { name: 'Sheets printed' }).blur();
   await expect(said.getByRole('alert')).toContainText('from 1 to 999');
   await said.getByRole('textbox', { name: 'Sheets printed' }).fill('2');
-  await said.getByRole('button', { name: 'Take off the shelf' }).click();
-  await expect(page.getByText(/^2 sheets of Letter .* off the shelf/)).toBeVisible();
+  await said.getByRole('button', { name: 'Take from stock' }).click();
+  await expect(page.getByText(/^2 sheets of Letter .* taken from stock/)).toBeVisible();
   expect(await onShelf(/^Letter/)).toMatch(/\b158 sheets/);
 });
 
 test('the shelf is counted tablet in hand, and comes in as a table', async ({ bench: page }, info) => {
   await page.setViewportSize({ width: 1024, height: 768 });
-  await go(page, '/shelf', 'Shelf');
+  await go(page, '/shelf', 'Stock');
   await page.getByRole('radio', { name: 'Count' }).click();
   await page.getByRole('button', { name: 'One less of 325 ml mug' }).click();
   const line = page
     .getByRole('region', { name: 'Items' })
     .getByRole('listitem')
     .filter({ hasText: '325 ml mug' });
-  await line.getByRole('button', { name: 'That is it' }).click();
-  await expect(line).toContainText('off by −1');
+  await line.getByRole('button', { name: 'Save count' }).click();
+  await expect(line).toContainText('difference −1');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CSV', exact: true }).click();
   const path = info.outputPath('shelf.csv');
@@ -294,6 +298,6 @@ test('the shelf is counted tablet in hand, and comes in as a table', async ({ be
     buffer: Buffer.from('name,on hand\n325 ml mug,31\n'),
   });
   await expect(page.getByText('1 item taken in.')).toBeVisible();
-  await page.getByRole('radio', { name: 'Shelf', exact: true }).click();
+  await page.getByRole('radio', { name: 'Stock', exact: true }).click();
   await expect(page.getByRole('row', { name: /325 ml mug/ })).toContainText('31 pieces');
 });

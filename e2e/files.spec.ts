@@ -26,7 +26,7 @@ test('a job saved to a file and opened in an empty browser is identical, and pla
 
   const elsewhere = await (await browser.newContext()).newPage();
   await elsewhere.goto(plain());
-  await expect(elsewhere.getByRole('heading', { name: 'Nothing is on the bench.' })).toBeVisible();
+  await expect(elsewhere.getByRole('heading', { name: 'No jobs yet.' })).toBeVisible();
   await elsewhere.getByLabel('Job file').setInputFiles(first);
   await expect(elsewhere.getByRole('heading', { level: 1 })).toContainText('Star party crew tumblers');
   const second = info.outputPath('second.json');
@@ -54,7 +54,7 @@ test('the whole shop, saved and restored', async ({ bench: page }, info) => {
   await page.goto(`${address()}/settings`);
   const save = async (name: string) => {
     const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'Save the shop' }).click();
+    await page.getByRole('button', { name: 'Save shop file' }).click();
     const path = info.outputPath(name);
     await (await download).saveAs(path);
     return path;
@@ -68,7 +68,7 @@ test('the whole shop, saved and restored', async ({ bench: page }, info) => {
   await page.goto(`${address()}/settings`);
   await page.getByLabel('Shop file').setInputFiles(before);
   await expect(page.getByRole('dialog')).toContainText('10 jobs');
-  await page.getByRole('button', { name: 'Put it in place' }).click();
+  await page.getByRole('button', { name: 'Replace shop' }).click();
   await expect(page.getByText('The shop is restored.')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Bleed', exact: true })).toHaveValue('3');
   expect(readFileSync(await save('after.json'), 'utf8')).toBe(readFileSync(before, 'utf8'));
@@ -77,7 +77,7 @@ test('the whole shop, saved and restored', async ({ bench: page }, info) => {
 test('an empty bench teaches the first step and can show the demo shop', async ({ browser }) => {
   const page = await (await browser.newContext()).newPage();
   await page.goto(plain());
-  await page.getByRole('button', { name: 'Look at the demo shop' }).click();
+  await page.getByRole('button', { name: 'Open the demo shop' }).click();
   await expect(page.getByRole('link', { name: 'Star party crew tumblers' })).toBeVisible();
 });
 

@@ -44,7 +44,7 @@ test('on a phone: the sheet is seen whole, the price has its heading, the log it
   const heightOf = async (name: string) =>
     (await page.getByRole('navigation', { name }).boundingBox())?.height ?? Infinity;
   await open(page, '/job/star-party-tumblers/sheet');
-  expect(await heightOf('Terraces of the job')).toBeLessThan(844 / 8);
+  expect(await heightOf('Steps of the job')).toBeLessThan(844 / 8);
   const sheet = page.getByRole('img', { name: /^The sheet as printed/ });
   await expect(sheet).toBeInViewport({ ratio: 0.95 });
   expect((await sheet.boundingBox())?.height).toBeGreaterThan(280);

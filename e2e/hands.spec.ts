@@ -4,7 +4,7 @@ import { checks, drag, expect, figure, open, openBench, otherFile, saved, test }
 
 test('dragging: the wrap’s edge, the picture, the words; each one step of undo', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/wrap');
-  const field = page.getByRole('textbox', { name: 'Back from the foot' });
+  const field = page.getByRole('textbox', { name: 'Setback, foot' });
   await expect(field).toHaveValue('1.5');
   await drag(page, page.getByRole('slider', { name: 'Wrap edge at the foot' }), { y: -20 }, { steps: 10 });
   await expect.poll(async () => Number(await field.inputValue())).toBeGreaterThan(5);
@@ -23,7 +23,7 @@ test('dragging: the wrap’s edge, the picture, the words; each one step of undo
   await expect(checks(page).getByText('White will show')).toHaveCount(0);
 
   await drag(page, page.getByRole('slider', { name: /^Text/ }), { y: 60 }, { steps: 4 });
-  await expect(checks(page)).toContainText('past the safe edge');
+  await expect(checks(page)).toContainText('past the safe zone');
   await saved(page);
 });
 
@@ -90,11 +90,11 @@ test('a press, a paper and a blank: added, changed, taken out and put back', asy
   await page.getByRole('button', { name: 'New press' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Name').fill('Tumbler press B');
-  await dialog.getByLabel('Closes on, from, mm').fill('95');
+  await dialog.getByLabel('Smallest diameter, mm').fill('95');
   await page.getByRole('button', { name: 'Save press' }).click();
   await expect(dialog.getByText('The largest must be more than the smallest.')).toBeVisible();
-  await dialog.getByLabel('Closes on, from, mm').fill('60');
-  await dialog.getByLabel('Heater round, mm').fill('8 1/2 in');
+  await dialog.getByLabel('Smallest diameter, mm').fill('60');
+  await dialog.getByLabel('Heater length, mm').fill('8 1/2 in');
   await page.getByRole('button', { name: 'Save press' }).click();
   await expect(page.getByRole('row', { name: /Tumbler press B/ })).toContainText('215.9 mm round');
 

@@ -15,7 +15,7 @@ async function knowMugPress(page: Page) {
   await page.goto(`${address()}/presses`);
   await page
     .getByRole('row', { name: /Mug press/ })
-    .getByRole('button', { name: 'Check it once' })
+    .getByRole('button', { name: 'Check temperature' })
     .click();
   return page.getByRole('dialog');
 }
@@ -55,7 +55,7 @@ test('a mug: pressed once, both timers side by side, the handle’s millimetres 
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('textbox', { name: 'Temperature' })).toHaveValue('196');
   await answered(page);
-  await page.getByRole('button', { name: 'Back to the usual start' }).click();
+  await page.getByRole('button', { name: 'Reset to the usual settings' }).click();
   await expect(time).toHaveValue(String(before));
   await saved(page);
 });
@@ -74,7 +74,7 @@ test('a full wrap in two passes: proven and not overruled, its ring, another hea
   await page.getByRole('combobox', { name: 'Heater' }).click();
   await page.getByRole('option', { name: /Slim heater/ }).click();
   await expect(foot(page)).toContainText('Slim heater of Tumbler press A closes on');
-  await page.getByRole('button', { name: 'Back to the proven recipe' }).click();
+  await page.getByRole('button', { name: 'Reset to the proven recipe' }).click();
   await expect(foot(page)).not.toContainText('closes on');
 });
 
@@ -149,10 +149,10 @@ test('a pen in the oven: wound from the middle, many at once with air between, n
   await press(page, 'Bench oven');
   await answered(page);
   await expect(page.getByText('On the rack, from above')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Before the press' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Before pressing' })).toContainText(
     'Wind heat-proof tape from the middle',
   );
-  await expect(page.getByRole('region', { name: 'Before the press' })).not.toContainText('rims');
+  await expect(page.getByRole('region', { name: 'Before pressing' })).not.toContainText('rims');
   await expect(figure(page, 'Peel')).toBeVisible();
 });
 
@@ -162,13 +162,13 @@ test('slate: minutes, its load, its cooling, and its card to print, hand on and 
   await open(page, '/job/slate-trail-markers/heat');
   await answered(page);
   await expect(page.getByText('On the bed, from above')).toBeVisible();
-  await expect(figure(page, 'Cool to touch, at least')).toContainText('min');
+  await expect(figure(page, 'Time until safe to touch, minimum')).toContainText('min');
   await page.getByRole('button', { name: 'Recipe card' }).click();
   const card = page.getByRole('dialog');
   await expect(card.getByRole('heading', { name: /on Flat press A/ })).toBeVisible();
   await expect(card).toContainText('not proven yet: a test piece first');
   const download = page.waitForEvent('download');
-  await card.getByRole('button', { name: 'Save as a file' }).click();
+  await card.getByRole('button', { name: 'Save file' }).click();
   const path = info.outputPath('slate.mesarecipe.json');
   await (await download).saveAs(path);
   expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({
@@ -177,9 +177,9 @@ test('slate: minutes, its load, its cooling, and its card to print, hand on and 
   });
   await card.getByLabel('Recipe file to open').setInputFiles(path);
   await expect(card.getByRole('region', { name: 'Compared' })).toContainText(
-    'Dry Fork Bench beside this shop',
+    'Dry Fork Bench compared with this shop',
   );
-  await card.getByRole('button', { name: 'Set this press to the same dose' }).click();
+  await card.getByRole('button', { name: 'Use the same dose on this press' }).click();
   await expect(page.getByText(/Set to the same dose/)).toBeVisible();
 
   // A recipe for another coating is refused, and the job stays as it was.
@@ -204,14 +204,14 @@ test('check it once and time it once, on a simulated press; what cannot be is re
   await dialog.getByRole('textbox', { name: 'front right' }).fill('24');
   await dialog.getByRole('textbox', { name: 'front right' }).blur();
   await expect(dialog.getByText(/about room temperature/)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Keep this check' }).click();
+  await dialog.getByRole('button', { name: 'Save check' }).click();
   await expect(page.getByRole('row', { name: /Mug press/ })).toContainText('1 check,');
 
   await page
     .getByRole('row', { name: /Mug press/ })
     .getByRole('button', { name: /check/ })
     .click();
-  await dialog.getByRole('radio', { name: 'Time it once' }).click();
+  await dialog.getByRole('radio', { name: 'Measure recovery' }).click();
   await dialog.getByRole('combobox', { name: 'Read from' }).click();
   await page.getByRole('option', { name: 'Simulated press 1' }).click();
   await dialog.getByRole('button', { name: 'Closed' }).click();
@@ -226,19 +226,19 @@ test('check it once and time it once, on a simulated press; what cannot be is re
   await dialog.getByRole('textbox', { name: 'Lowest it read' }).fill('230');
   await dialog.getByRole('textbox', { name: 'Lowest it read' }).blur();
   await expect(dialog.getByText(/over its set temperature/)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Keep this timing' }).click();
+  await dialog.getByRole('button', { name: 'Save timing' }).click();
   await expect(page.getByRole('row', { name: /Mug press/ })).toContainText('1 timing');
   await open(page, '/job/constellation-mugs/heat');
   await answered(page);
-  await expect(foot(page)).not.toContainText('Nobody has checked what Mug press');
+  await expect(foot(page)).not.toContainText('The real temperature of Mug press');
 });
 
 test('a first run on a simulated press: opened at once it is too little, and says what the coating got', async ({
   bench: page,
 }) => {
   const dialog = await knowMugPress(page);
-  await dialog.getByRole('radio', { name: 'Try a first run' }).click();
-  await expect(dialog.getByText('Choose a simulated press to try a run on.')).toBeVisible();
+  await dialog.getByRole('radio', { name: 'Practise a run' }).click();
+  await expect(dialog.getByText('Choose a simulated press to practise on.')).toBeVisible();
   await dialog.getByRole('combobox', { name: 'Read from' }).click();
   await page.getByRole('option', { name: 'Simulated press 2' }).click();
   await dialog.getByRole('button', { name: 'Close it' }).click();
@@ -271,7 +271,7 @@ test('at the press two taps teach the product its press', async ({ bench: page }
   await expect(reads.getByRole('button', { name: 'Lowest: noted' })).toBeVisible();
   await page.waitForTimeout(2500);
   await reads.getByRole('button', { name: 'Back at temperature' }).click();
-  await expect(page.getByText('Tumbler press A: timed once more.')).toBeVisible();
+  await expect(page.getByText('Tumbler press A: one more timing saved.')).toBeVisible();
   await expect(reads).toHaveCount(0);
   await page.goto(`${address()}/presses`);
   await expect(page.getByRole('row', { name: /Tumbler press A/ })).toContainText('1 timing');

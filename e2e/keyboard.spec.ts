@@ -73,8 +73,8 @@ test('everything on a terrace can be reached with Tab, and the focus shows', asy
     'Wrap edge at the rim',
     'Wrap edge at the foot',
     'Place the art',
-    'Look',
-    'Closes at',
+    'Inspect',
+    'Closing length',
   ])
     expect(all).toContain(must);
 });

@@ -32,7 +32,7 @@ const counts = async (page: Page, good: number, spoiled: number) => {
   await page.getByLabel('Spoiled').fill(String(spoiled));
   await page.keyboard.press('Tab');
 };
-const write = (page: Page) => page.getByRole('button', { name: 'Write it in the log' }).click();
+const write = (page: Page) => page.getByRole('button', { name: 'Save to log' }).click();
 
 /** Draws with the hand on the face, by shares of its size. */
 async function stroke(page: Page, path: readonly (readonly [number, number])[]): Promise<void> {
@@ -59,26 +59,26 @@ test('a faded corner on a large panel, by packing, to a good one', async ({ benc
   await judge(page, 'dye left in places', 'Other fault');
   await expect(figure(page, 'uneven pressure')).toContainText('≈');
 
-  await page.getByRole('radio', { name: 'The cause' }).click();
+  await page.getByRole('radio', { name: 'Cause' }).click();
   const causes = page.getByRole('region', { name: 'Causes' });
   await expect(causes.getByRole('listitem').first()).toContainText('uneven pressure');
-  const ask = page.getByRole('region', { name: 'Ask next' });
+  const ask = page.getByRole('region', { name: 'Next question' });
   const before = await causes.getByRole('listitem').first().textContent();
   // At 98 % no more is asked, unless a person wants to.
   await expect(ask).toContainText('Enough is known');
   await expect(ask.getByRole('button', { name: 'No', exact: true })).toHaveCount(0);
   await expect(change(page)).toContainText('Read the gaps under the platen');
-  await ask.getByRole('button', { name: 'Ask more all the same' }).click();
+  await ask.getByRole('button', { name: 'Ask more anyway' }).click();
   await ask.getByRole('button', { name: 'No', exact: true }).click();
   await expect(ask.getByRole('list', { name: 'Answered' })).toContainText('stand out past it');
   await expect(causes.getByRole('listitem').first()).not.toHaveText(before ?? '');
-  await causes.getByRole('listitem').first().getByRole('button', { name: 'It was this?' }).click();
-  await page.getByRole('radio', { name: 'What is seen' }).click();
+  await causes.getByRole('listitem').first().getByRole('button', { name: 'Confirm cause' }).click();
+  await page.getByRole('radio', { name: 'Faults' }).click();
   await counts(page, 0, 1);
   await saved(page);
 
-  await change(page).getByRole('button', { name: 'Gaps under the platen' }).click();
-  await expect(page.getByRole('heading', { name: 'Gaps under the platen' })).toBeVisible();
+  await change(page).getByRole('button', { name: 'Platen flatness' }).click();
+  await expect(page.getByRole('heading', { name: 'Platen flatness' })).toBeVisible();
   const gap = (place: string) => page.getByRole('textbox', { name: `Gap, ${place}` });
   await gap('back left').fill('0.55');
   await gap('back middle').fill('0.2');
@@ -89,7 +89,7 @@ test('a faded corner on a large panel, by packing, to a good one', async ({ benc
   await gap('front right').fill('0');
   await page.keyboard.press('Tab');
   const packing = page.getByRole('complementary', { name: 'Packing' });
-  await expect(packing).toContainText(/Uneven by 0\.[56]\d mm/);
+  await expect(packing).toContainText(/Unevenness 0\.[56]\d mm/);
   await expect(packing).toContainText(/[56] sheets of 0.1 mm leave/);
   await expect(packing).toContainText('Meanwhile lay the piece');
   const download = page.waitForEvent('download');
@@ -101,25 +101,25 @@ test('a faded corner on a large panel, by packing, to a good one', async ({ benc
   expect(words).toContain('Cut along the lines from card of 0.1 mm');
   // True size: the pages are A4, and the bar that is said to be 100 mm is.
   expect(execFileSync('pdfinfo', [pdf], { encoding: 'utf8' })).toMatch(/595\.\d+ x 841\.\d+ pts/);
-  await packing.getByRole('button', { name: 'It is packed with this' }).click();
+  await packing.getByRole('button', { name: 'Mark as packed' }).click();
   await expect(packing).toContainText('then packed with card of 0.1 mm');
   await gap('back left').fill('0.1');
   await gap('back middle').fill('0.05');
   await gap('middle left').fill('0.05');
   await page.keyboard.press('Tab');
-  await packing.getByRole('button', { name: 'Keep these readings' }).click();
+  await packing.getByRole('button', { name: 'Save readings' }).click();
   await expect(page.getByText('Packing made it 82 % more even.')).toBeVisible();
 
-  await page.getByRole('link', { name: 'Back to the look' }).click();
+  await page.getByRole('link', { name: 'Back to the inspection' }).click();
   await expect(page.getByRole('button', { name: 'Faded corner or edge, plain' })).toBeVisible();
   await write(page);
-  await expect(page.getByText('Written in the log.')).toBeVisible();
+  await expect(page.getByText('Saved to the log.')).toBeVisible();
   await judge(page, 'pale and even', 'Good');
   await counts(page, 1, 0);
   await write(page);
-  await expect(page.getByRole('dialog')).toContainText('1 good piece stands behind it');
-  await page.getByRole('button', { name: 'Keep as proven' }).click();
-  await page.getByRole('button', { name: 'Last good one' }).click();
+  await expect(page.getByRole('dialog')).toContainText('proven by 1 good piece');
+  await page.getByRole('button', { name: 'Save as proven recipe' }).click();
+  await page.getByRole('button', { name: 'Last good piece' }).click();
   await expect(page.getByRole('dialog')).toContainText('Pressed at the same settings as this one.');
   await expect(page.getByRole('dialog').getByRole('listitem').last()).toContainText('Good');
 
@@ -136,18 +136,18 @@ test('an orange portrait: less time, by the heat model, one setting and no other
   await page.getByRole('button', { name: 'Brown, orange or yellowed', exact: true }).click();
   await page.getByRole('button', { name: 'Brown, orange or yellowed', exact: true }).click();
   await judge(page, 'browned', 'Too much');
-  await page.getByRole('radio', { name: 'The cause' }).click();
+  await page.getByRole('radio', { name: 'Cause' }).click();
   // The paper came off at once and the press reads right: what is left is the time.
   await page
     .getByRole('region', { name: 'Causes' })
     .getByRole('listitem')
     .filter({ hasText: /^too long/ })
-    .getByRole('button', { name: 'It was this?' })
+    .getByRole('button', { name: 'Confirm cause' })
     .click();
   await expect(change(page)).toContainText(/press \d.* instead of/, { timeout: 20_000 });
   await expect(change(page)).toContainText(/coldest printed place gets \d+ % less/);
-  await change(page).getByRole('button', { name: 'Set it for the next press' }).click();
-  await expect(page.getByText('Set for the next press.')).toBeVisible();
+  await change(page).getByRole('button', { name: 'Apply to the next press' }).click();
+  await expect(page.getByText('Applied to the next press.')).toBeVisible();
   await page.keyboard.press('6');
   await expect(page.getByRole('textbox', { name: 'Temperature' })).toHaveValue('195');
   await saved(page);
@@ -159,12 +159,12 @@ test('a ghost: peel cold', async ({ bench: page }) => {
   await stroke(page, [[0.3, 0.5]]);
   await expect(page.getByRole('button', { name: 'Ghosting, plain' })).toBeVisible();
   await judge(page, 'pale and even', 'Other fault');
-  await page.getByRole('radio', { name: 'The cause' }).click();
+  await page.getByRole('radio', { name: 'Cause' }).click();
   await expect(page.getByRole('region', { name: 'Causes' }).getByRole('listitem').first()).toContainText(
     'paper moved while hot',
   );
   await expect(change(page)).toContainText('Peel cold instead of hot');
-  await change(page).getByRole('button', { name: 'Set it for the next press' }).click();
+  await change(page).getByRole('button', { name: 'Apply to the next press' }).click();
   await page.keyboard.press('6');
   await expect(
     page
@@ -194,7 +194,7 @@ test('a ghost: peel cold', async ({ bench: page }) => {
   await page.keyboard.press('8');
   await counts(page, 0, 1);
   await write(page);
-  await expect(page.getByText('Written in the log.')).toBeVisible();
+  await expect(page.getByText('Saved to the log.')).toBeVisible();
   await judge(page, 'pale and even', 'Good');
   await counts(page, 3, 0);
   await write(page);
@@ -211,10 +211,10 @@ test('a ghost: peel cold', async ({ bench: page }) => {
 test('a new blank by the test ladder, to a recipe with its proof', async ({ bench: page }) => {
   await open(page, '/job/slate-trail-markers/look');
   await page.getByRole('radio', { name: 'Test ladder' }).click();
-  await page.getByRole('radio', { name: 'Whole blanks' }).click();
-  await page.getByRole('button', { name: /Work out how many/ }).click();
+  await page.getByRole('radio', { name: 'New blanks' }).click();
+  await page.getByRole('button', { name: /Estimate the number/ }).click();
   await expect(page.getByText(/Expected: \d\.\d pressings/)).toBeVisible({ timeout: 30_000 });
-  await page.getByRole('button', { name: 'Begin the ladder' }).click();
+  await page.getByRole('button', { name: 'Start test ladder' }).click();
   const before = (await storedLog(page)).length;
   const now = page.getByText(/^(Press|One is good\. Prove it in the middle: press) /).first();
   const first = await now.textContent();
@@ -224,7 +224,7 @@ test('a new blank by the test ladder, to a recipe with its proof', async ({ benc
   await page.reload();
   await page.getByRole('radio', { name: 'Test ladder' }).click();
   await expect(page.getByRole('region', { name: 'Pressed so far' }).getByRole('listitem')).toHaveCount(1);
-  const keep = page.getByRole('button', { name: 'Keep as proven' });
+  const keep = page.getByRole('button', { name: 'Save as proven recipe' });
   const prove = page.getByText('Prove it in the middle');
   await page.getByRole('button', { name: 'Good', exact: true }).click();
   await expect(keep.or(prove)).toBeVisible();
@@ -257,24 +257,24 @@ test('photographs of any kind and size lie under the marks, or are refused in wo
   await expect(page.getByText('The file is empty.')).toBeVisible();
   await bring('large.png', paintPng(2400, 900, quarters(2400, 900)));
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('Set it square');
+  await expect(dialog).toContainText('Straighten');
   const corner = dialog.getByRole('slider', { name: 'Corner top left' });
   await corner.focus();
   for (let i = 0; i < 5; i += 1) await page.keyboard.press('Shift+ArrowRight');
   await expect(corner).toHaveAttribute('aria-valuetext', /^30 %/);
-  await dialog.getByRole('button', { name: 'Lay it under the marks' }).click();
+  await dialog.getByRole('button', { name: 'Use under the marks' }).click();
   await expect(page.getByRole('button', { name: 'Hide it' })).toBeVisible();
   await page.keyboard.press('s');
   await stroke(page, [[0.5, 0.5]]);
   await judge(page, 'pale and even', 'Other fault');
   await counts(page, 17, 1);
   await write(page);
-  await expect(page.getByText('Written in the log.')).toBeVisible();
+  await expect(page.getByText('Saved to the log.')).toBeVisible();
   const entry = (await storedLog(page)).find((e) => e.photos.length > 0);
   expect(entry?.photos[0]).toMatchObject({ widthPx: 1600, heightPx: 600, of: 'piece' });
   await page.goto(`${address()}/logbook/${entry?.id ?? ''}`);
   await expect(page.getByRole('region', { name: 'What was seen' }).locator('img')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'The plan as it stood' })).toContainText('Straight wall');
+  await expect(page.getByRole('region', { name: 'Plan at that time' })).toContainText('Straight wall');
 });
 
 test('two tablets’ logs: merged once, corrected by a new entry, charted, refused in words where wrong', async ({
@@ -299,11 +299,11 @@ test('two tablets’ logs: merged once, corrected by a new entry, charted, refus
   const bring = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);
-    await page.getByLabel('Logbook to bring in').setInputFiles(path);
+    await page.getByLabel('Logbook file to import').setInputFiles(path);
   };
   const json = logJson('Other bench', theirs, []);
   await bring('theirs.mesalog.json', json);
-  await expect(page.getByText('5 entries added, 1 here already. 1 was of the same name')).toBeVisible();
+  await expect(page.getByText('5 entries added, 1 here already. 1 had the same id')).toBeVisible();
   await expect(page.getByText('32 entries, newest first')).toBeVisible();
   await bring('again.mesalog.json', json);
   await expect(page.getByText('0 entries added, 6 here already.')).toBeVisible();
@@ -323,25 +323,25 @@ test('two tablets’ logs: merged once, corrected by a new entry, charted, refus
   await page.getByRole('menuitem', { name: /as CSV/ }).click();
   const table = readFileSync(await (await csv).path(), 'utf8');
   expect(table).toContain("'=1+1");
-  await page.getByRole('button', { name: 'Show all' }).click();
+  await page.getByRole('button', { name: 'Clear filters' }).click();
 
   // A chart opens the entries under it.
   await page.getByRole('radio', { name: 'Charts' }).click();
   await page.getByRole('button', { name: /Faded corner or edge/ }).click();
   await expect(page.getByText('9 entries of 32')).toBeVisible();
-  await page.getByRole('radio', { name: 'Over each other' }).click();
-  await expect(page.getByText('They go with the press')).toBeVisible();
+  await page.getByRole('radio', { name: 'Overlay' }).click();
+  await expect(page.getByText('The faults follow the press')).toBeVisible();
   await expect(page.getByText(/100 % lie at the back left corner/)).toBeVisible();
 
   // Corrected by a new entry: both stay, one counts.
   await page.getByRole('radio', { name: 'Entries' }).click();
   await page.getByRole('region', { name: 'Logbook' }).getByRole('link').first().click();
-  await page.getByRole('button', { name: 'Correct it' }).click();
+  await page.getByRole('button', { name: 'Correct entry' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Spoiled').fill('2');
-  await dialog.getByRole('combobox', { name: 'It was' }).click();
+  await dialog.getByRole('combobox', { name: 'Cause' }).click();
   await page.getByRole('option', { name: 'pressure too light' }).click();
-  await dialog.getByRole('button', { name: 'Write the correction' }).click();
+  await dialog.getByRole('button', { name: 'Save correction' }).click();
   await expect(page.getByText(/Corrects the entry of/)).toBeVisible();
   await expect(page.getByText('2 good, 2 spoiled')).toBeVisible();
   await page.getByRole('link', { name: /2026/ }).first().click();

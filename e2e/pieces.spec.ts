@@ -109,7 +109,7 @@ test('a large panel in two parts: the join looked for, and the print tried with 
 }, info) => {
   await open(page, '/job/star-map-panel/sheet');
   await expect(page.getByText('2 panels a piece', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Look for the path' }).click();
+  await page.getByRole('button', { name: 'Find the path' }).click();
   await expect(page.getByText(/^The join (hides|shows)/)).toBeVisible({ timeout: 30_000 });
   const pdf = await savePdf(page, info);
   expect(run('pdfinfo', [pdf])).toMatch(/Pages:\s+2/);
@@ -117,7 +117,7 @@ test('a large panel in two parts: the join looked for, and the print tried with 
   await page.getByRole('button', { name: 'Test print' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('slider', { name: /Steel rule/ })).toBeVisible({ timeout: 30_000 });
-  await dialog.getByRole('button', { name: 'What should I read?' }).click();
+  await dialog.getByRole('button', { name: 'What should I measure?' }).click();
   await expect(dialog.getByRole('status')).toContainText('The bar 100 mm for 100 mm');
   await dialog.getByRole('checkbox', { name: '“fit to page” left on' }).check();
   await expect(dialog.getByRole('status')).toContainText('The bar 98.2 mm for 100 mm');
@@ -138,7 +138,7 @@ test('a panel too big for A4 both ways: a grid, its map, and a sheet as PNG the 
   await page.getByRole('option', { name: /^A4,/ }).click();
   await page.getByRole('radio', { name: 'straight' }).click();
   await expect(page.getByText('8 panels a piece', { exact: true })).toBeVisible();
-  await page.getByText('Order of laying and taping').click();
+  await page.getByText('Order of placing and taping').click();
   await expect(page.getByText(/row by row, left to right/)).toBeVisible();
   await page.getByRole('button', { name: 'Sheet after' }).click();
   await expect(page.getByRole('img', { name: 'On this sheet: panel 2 of 8' })).toBeVisible();
@@ -184,7 +184,7 @@ test('a wrap too large for A4: two panels, straight, in order; sheets shared wit
   await inPanels.click();
   await page.getByRole('radio', { name: 'straight' }).click();
   await expect(page.getByText('2 panels a piece', { exact: true })).toBeVisible();
-  await page.getByText('Order of laying and taping').click();
+  await page.getByText('Order of placing and taping').click();
   await expect(page.getByText(/Slide panel 2 under that edge/)).toBeVisible();
   await expect(foot(page)).toContainText('must measure 100 mm');
   const csv = await kept(page, info, 'cuts.csv', () => otherFile(page, 'Cut list as CSV'));

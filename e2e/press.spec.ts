@@ -40,7 +40,7 @@ test('back, spoiled and stop; an early opening is the hand’s own choice', asyn
   await expect(page.getByText('1 spoiled')).toBeVisible();
   await page.getByRole('link', { name: 'Stop the run' }).click();
   await expect(page.getByRole('button', { name: 'Start pressing' })).toBeVisible();
-  await expect(page.getByRole('navigation', { name: 'Terraces of the job' })).toContainText(
+  await expect(page.getByRole('navigation', { name: 'Steps of the job' })).toContainText(
     '0 of 24 pieces, 1 spoiled',
   );
 });

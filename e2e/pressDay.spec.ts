@@ -118,7 +118,7 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
   test.setTimeout(400_000);
   // One person at three presses.
   await page.goto(`${address()}/settings`);
-  const hands = page.getByLabel('Pairs of hands', { exact: true });
+  const hands = page.getByLabel('People', { exact: true });
   await hands.fill('1');
   await hands.press('Enter');
   await setPieces(page, 'star-party-tumblers', 12);
@@ -169,21 +169,21 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
     // A load is through: what is foretold now.
     await page.clock.runFor(100);
     await foretoldSince(page, struckAt);
-    const at = /all done about (\d\d):(\d\d)/.exec((await page.locator('header').textContent()) ?? '');
+    const at = /finished about (\d\d):(\d\d)/.exec((await page.locator('header').textContent()) ?? '');
     if (!at) continue;
     const day = new Date(await now());
     day.setHours(Number(at[1]), Number(at[2]), 30, 0);
     if (day.getTime() < (await now()) - 3600_000) day.setDate(day.getDate() + 1);
     told.push(day.getTime());
   }
-  await expect(page.getByRole('heading', { name: 'No press is on.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'No press is running.' })).toBeVisible();
   const ended = await now();
   const through = page.getByRole('list', { name: 'Through' }).getByRole('link');
-  await expect(through.last()).toContainText('Put away, count, look them over');
+  await expect(through.last()).toContainText('Put away, count and inspect');
   // The last pieces set down are called hot though no press is on any more.
   await expect(page.getByText(/still hot: touch in \d+:\d\d/).first()).toBeVisible();
   await through.last().click();
-  await expect(page.getByRole('heading', { name: 'Before you go' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Closing checklist' })).toBeVisible();
   const runs = await storedRuns(page);
   expect(runs.map((r) => r.events.length).reduce((a, b) => a + b, 0)).toBe(taps);
   expect(runs.reduce((n, r) => n + r.pieces, 0)).toBe(60);
@@ -193,7 +193,7 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
     ['moon-and-star-ornaments', 30],
   ] as const) {
     await page.goto(`${address()}/press/${job}`);
-    await expect(page.getByRole('heading', { name: `All ${n} are through the press.` })).toBeVisible();
+    await expect(page.getByRole('heading', { name: `All ${n} pieces are pressed.` })).toBeVisible();
   }
   expect(late).toBe(0);
   const wrong = told.map((end) => Math.abs(end - ended) / (ended - began));

@@ -15,7 +15,7 @@ async function begin(page: Page, job: string, query = ''): Promise<void> {
 
 async function board(page: Page): Promise<void> {
   await page.goto(`${address()}/pressing`);
-  await expect(page.getByRole('heading', { name: 'At the presses' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Pressing' })).toBeVisible();
 }
 
 /** How many events all runs have together. */
@@ -30,7 +30,7 @@ test('two jobs side by side: space acts where hands are needed, a number on its 
   await begin(page, 'constellation-mugs');
   await board(page);
   const [one, two] = [band(page, '1 · Tumbler press A'), band(page, '2 · Mug press')];
-  await expect(page.getByText(/^2 running · 0 of 42 pieces · all done about/)).toBeVisible();
+  await expect(page.getByText(/^2 running · 0 of 42 pieces · finished about/)).toBeVisible();
   await page.clock.fastForward(1000);
   await page.keyboard.press('2');
   await expect(two).toContainText('Close');
@@ -108,7 +108,7 @@ test('a piece spoiled: why in one tap, on the reprint list by name, on a sheet o
   await page.getByRole('button', { name: 'Tape shadow' }).click();
   await expect(one).toContainText('load 2 of 24');
   await more('Stop the run');
-  await expect(page.getByRole('heading', { name: 'No press is on.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'No press is running.' })).toBeVisible();
   await open(page, '/job/star-party-tumblers/press');
   await page.getByRole('button', { name: 'Print 1 again' }).click();
   await expect(page.getByText('Reprint sheet: only piece 1')).toBeVisible();
@@ -133,7 +133,7 @@ test('one job over two presses: each takes what no press holds; other pieces can
   const b = band(page, '2 · Wide flat press B');
   await expect(b).toContainText(/pieces 11–\d+/);
   await b.getByRole('button', { name: /^More for/ }).click();
-  await page.getByRole('menuitem', { name: 'Lay other pieces' }).click();
+  await page.getByRole('menuitem', { name: 'Choose other pieces' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('button', { name: 'piece 5', exact: true })).toBeHidden();
   await dialog.getByRole('button', { name: 'piece 11', exact: true }).click();
@@ -146,8 +146,8 @@ test('one job over two presses: each takes what no press holds; other pieces can
   await expect(b).toContainText('39');
   // The press wanted by another job: said, and handed over between two loads.
   await page.goto(`${address()}/press/slate-trail-markers`);
-  await expect(page.getByText('Flat press A is on with Moon-and-star ornaments.')).toBeVisible();
-  await page.getByRole('button', { name: 'Hand it over now' }).click();
+  await expect(page.getByText('Flat press A is running Moon-and-star ornaments.')).toBeVisible();
+  await page.getByRole('button', { name: 'Hand over now' }).click();
   await page.getByRole('button', { name: /^First (piece|load)$/ }).click();
   await expect(page.locator('[aria-current="step"]')).toBeVisible();
   await board(page);
@@ -170,12 +170,12 @@ test('hands between: taped, enough, boxed; what was counted is corrected; who pr
   await expect(hands).toContainText('1 ready');
   await band(page, '1 · Tumbler press A').getByRole('button', { name: 'Loaded' }).click();
   await expect(hands).toContainText('0 ready');
-  await page.getByRole('button', { name: 'Who presses?' }).click();
+  await page.getByRole('button', { name: 'Operators' }).click();
   await page.getByRole('textbox', { name: 'Name' }).fill('Ines');
   await page.getByRole('button', { name: 'Add' }).click();
-  await expect(page.getByRole('button', { name: 'Ines presses' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Operator: Ines' })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Ines presses' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Operator: Ines' })).toBeVisible();
 });
 
 test('two tabs: one leads, the other follows and says so; a step struck in both is one step', async ({
@@ -186,8 +186,8 @@ test('two tabs: one leads, the other follows and says so; a step struck in both 
   await board(page);
   const other = await context.newPage();
   await board(other);
-  await expect(other.getByText('Another tab leads at the presses.')).toBeVisible();
-  await expect(page.getByText('Another tab leads at the presses.')).toBeHidden();
+  await expect(other.getByText('Another tab controls the presses.')).toBeVisible();
+  await expect(page.getByText('Another tab controls the presses.')).toBeHidden();
   const before = await struck(page);
   await other.keyboard.press(' ');
   await other.waitForTimeout(300);
@@ -195,14 +195,14 @@ test('two tabs: one leads, the other follows and says so; a step struck in both 
   await page.keyboard.press(' ');
   // What one does, the other shows.
   await expect(band(other, '1 · Tumbler press A')).toContainText('Close');
-  await other.getByRole('button', { name: 'Lead from here' }).click();
-  await expect(page.getByText('Another tab leads at the presses.')).toBeVisible();
-  await expect(other.getByText('Another tab leads at the presses.')).toBeHidden();
+  await other.getByRole('button', { name: 'Control from this tab' }).click();
+  await expect(page.getByText('Another tab controls the presses.')).toBeVisible();
+  await expect(other.getByText('Another tab controls the presses.')).toBeHidden();
   await Promise.all([page.keyboard.press(' '), other.keyboard.press(' ')]);
   await expect(band(page, '1 · Tumbler press A')).toContainText('First side');
   expect(await struck(page)).toBe(before + 2);
   await other.close();
-  await expect(page.getByText('Another tab leads at the presses.')).toBeHidden();
+  await expect(page.getByText('Another tab controls the presses.')).toBeHidden();
 });
 
 test('the clock set back an hour or on a day: no time at the press changes, in this page or the next', async ({
@@ -237,9 +237,9 @@ test('the clock set back an hour or on a day: no time at the press changes, in t
   expect(before - (await leftS())).toBeGreaterThanOrEqual(0);
   // Moved on by less than a sleep: taken as time that passed, until somebody says it was not.
   await set(20_000);
-  await expect(page.getByText('Taken as time that passed')).toBeVisible();
+  await expect(page.getByText('Treated as time that passed')).toBeVisible();
   const slept = await leftS();
-  await page.getByRole('button', { name: 'The clock was set' }).click();
+  await page.getByRole('button', { name: 'Treat as clock correction' }).click();
   await page.clock.runFor(1000);
   expect((await leftS()) - slept).toBeGreaterThanOrEqual(18);
 });

@@ -29,7 +29,7 @@ async function reloadedClean(page: Page, path: string): Promise<void> {
 
 const jobsOnBench = async (page: Page): Promise<readonly string[]> => {
   await page.goto(address());
-  await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
   return page.getByRole('heading', { level: 2 }).allInnerTexts();
 };
 
@@ -146,7 +146,7 @@ test('struck twice: one run, one log entry, one step', async ({ bench: page }) =
   await open(page, '/job/dome-beakers/look');
   await page.getByRole('radio', { name: 'dye left all over' }).click();
   await page.getByRole('radio', { name: 'Too little' }).click();
-  await page.getByRole('button', { name: 'Write it in the log' }).dblclick();
+  await page.getByRole('button', { name: 'Save to log' }).dblclick();
   await expect.poll(async () => (await counts()).log).toBe(before.log + 1);
   await page.waitForTimeout(500);
   expect((await counts()).log).toBe(before.log + 1);
@@ -192,9 +192,7 @@ test('a belly typed on the Measure screen decides the wrap', async ({ bench: pag
   await between.getByRole('textbox').first().press('Enter');
   await saved(page);
   await page.getByRole('button', { name: /^3 Wrap/ }).click();
-  await expect(page.getByRole('complementary', { name: 'How it adds up' })).toContainText(
-    'Paper lies flat over',
-  );
+  await expect(page.getByRole('complementary', { name: 'Details' })).toContainText('Flat height');
 });
 
 test('Escape brings back what stood before the field was entered', async ({ bench: page }) => {

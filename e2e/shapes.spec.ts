@@ -22,10 +22,10 @@ test('a tapered cup: two circumferences and a slope give two arcs from one centr
   await takeReading(page, 'Circumference near the rim', '10 5/8 in');
   await takeReading(page, 'Circumference near the foot', '22.1 cm');
   await takeReading(page, 'Height of the wall', '190');
-  await expect(figure(page, 'Narrower at the foot by')).toContainText('48.9');
+  await expect(figure(page, 'Taper towards the foot')).toContainText('48.9');
   await next(page, 'Size the wrap');
   await page.getByRole('radio', { name: 'Exact butt' }).click();
-  await expect(figure(page, 'Edges bow by')).toContainText('mm');
+  await expect(figure(page, 'Edge curve')).toContainText('mm');
   await expect(figure(page, 'Arc radii')).toContainText('from one centre');
   await expect(page.getByRole('group', { name: /laid flat/ })).toBeVisible();
 
@@ -39,7 +39,7 @@ test('a tapered cup: two circumferences and a slope give two arcs from one centr
   await expect(front).not.toHaveAttribute('aria-valuenow', moved ?? '');
 
   await page.getByRole('radio', { name: 'rectangle' }).click();
-  await expect(foot(page)).toContainText('part or lap by');
+  await expect(foot(page)).toContainText('part or overlap by');
   await page.getByRole('radio', { name: 'cone', exact: true }).click();
   const svg = await patternFile(page, info);
   expect(svg.match(/ A [\d.]+ [\d.]+ 0 0 [01]/g)?.length).toBeGreaterThanOrEqual(4);
@@ -93,8 +93,8 @@ test('a handled mug: from handle to handle, its marks, its own words for each se
   await takeReading(page, 'Height of the wall', '87');
   await takeReading(page, 'Width of the handle', '16');
   await next(page, 'Size the wrap');
-  await page.getByRole('radio', { name: 'Lap', exact: true }).click();
-  await expect(foot(page)).toContainText('cannot pass the handle');
+  await page.getByRole('radio', { name: 'Overlap', exact: true }).click();
+  await expect(foot(page)).toContainText('cannot overlap at a handle');
   await page.getByRole('radio', { name: 'Under' }).click();
   await expect(figure(page, 'Handle to handle')).toContainText('241.1');
   await expect(figure(page, 'Cut length')).toContainText('235.1');
@@ -124,18 +124,18 @@ test('a bellied glass: circumferences down the wall, the band that lies flat, an
   await takeReading(page, 'Height of the wall', '106');
   await next(page, 'Size the wrap');
   await expect(figure(page, 'Worst lift')).toContainText('dye crosses 0.15 mm');
-  const bare = await figure(page, 'Paper lies flat over').innerText();
+  const bare = await figure(page, 'Flat height').innerText();
   await page.getByRole('combobox', { name: 'Paper held by' }).click();
   await page.getByRole('option', { name: /sleeve/ }).click();
   await expect(figure(page, 'Worst lift')).toContainText('dye crosses 0.5 mm');
-  expect(await figure(page, 'Paper lies flat over').innerText()).not.toBe(bare);
+  expect(await figure(page, 'Flat height').innerText()).not.toBe(bare);
 
   const edge = page.getByRole('slider', { name: 'Wrap edge at the foot' });
   await edge.focus();
   for (let i = 0; i < 3; i += 1) await edge.press('Shift+ArrowDown');
   await page.getByRole('textbox', { name: 'to, below the rim' }).fill('104');
   await expect(foot(page)).toContainText('off the wall at');
-  await page.getByRole('button', { name: 'Back to what lies flat' }).click();
+  await page.getByRole('button', { name: 'Reset to the flat form' }).click();
   await expect(foot(page)).toContainText('Paper cannot stretch');
 });
 
@@ -174,7 +174,7 @@ test('a two-sided ornament from an SVG file: outline, hole, fold, both faces', a
   await takeReading(page, 'Width over all', '80');
   await takeReading(page, 'Height over all', '76');
   await next(page, 'Size the wrap');
-  await expect(figure(page, 'Faces part by up to')).toBeVisible();
+  await expect(figure(page, 'Offset between faces, maximum')).toBeVisible();
   await expect(page.getByText('fold here')).toBeVisible();
   await page.getByRole('radio', { name: 'top', exact: true }).click();
   const svg = await patternFile(page, info);
@@ -243,7 +243,7 @@ test('the printer measured: two bars typed back, sheets compensated', async ({ b
   await page.goto(`${address()}/papers`);
   await page
     .getByRole('row', { name: /A3\b/ })
-    .getByRole('button', { name: 'Measure its scale' })
+    .getByRole('button', { name: 'Measure print scale' })
     .first()
     .click();
   const dialog = page.getByRole('dialog');
@@ -252,9 +252,9 @@ test('the printer measured: two bars typed back, sheets compensated', async ({ b
   expect((await download).suggestedFilename()).toBe('calibration-a3.pdf');
   await dialog.getByLabel(/Across the sheet, as printed/).fill('200');
   await dialog.getByLabel(/Along the feed, as printed/).fill('384');
-  await dialog.getByRole('button', { name: 'Save these' }).click();
+  await dialog.getByRole('button', { name: 'Save measurements' }).click();
   await expect(dialog.getByRole('alert')).toContainText('fit to page');
   await dialog.getByLabel(/Across the sheet, as printed/).fill('259');
-  await dialog.getByRole('button', { name: 'Save these' }).click();
+  await dialog.getByRole('button', { name: 'Save measurements' }).click();
   await expect(page.getByText('99.62 % across')).toBeVisible();
 });

@@ -27,7 +27,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
   });
 
   await test.step('2 blank: type a new one in', async () => {
-    await page.getByRole('button', { name: 'Type a new one in' }).click();
+    await page.getByRole('button', { name: 'Add blank' }).click();
     const dialog = page.getByRole('dialog');
     await dialog.getByLabel('Name').fill('600 ml test steel');
     await dialog.getByLabel('Diameter, near the rim').fill('74');
@@ -39,7 +39,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await expect(figure(page, 'Straight wall')).toContainText('192');
     await page.getByRole('checkbox', { name: 'Take off: lid' }).click();
     await page.getByRole('checkbox', { name: 'Peel the film' }).click();
-    await next('Measure it');
+    await next('Measure the blank');
   });
 
   await test.step('3 measure: readings as people write them', async () => {
@@ -61,16 +61,16 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByRole('radio', { name: 'Exact butt' }).click();
     await expect(figure(page, 'Cut length')).toContainText('232.1');
     await page.getByRole('radio', { name: 'Over and trim' }).click();
-    await page.getByLabel('Printed over').fill('5');
+    await page.getByLabel('Overprint').fill('5');
     await expect(figure(page, 'Print and cut at')).toContainText('237.1');
     const edge = page.getByRole('slider', { name: 'Wrap edge at the rim' });
     await edge.focus();
     await edge.press('ArrowDown');
-    await expect(page.getByRole('textbox', { name: 'Back from the rim' })).toHaveValue('2');
+    await expect(page.getByRole('textbox', { name: 'Setback, rim' })).toHaveValue('2');
     await page.keyboard.press('Control+z');
-    await expect(page.getByRole('textbox', { name: 'Back from the rim' })).toHaveValue('1.5');
+    await expect(page.getByRole('textbox', { name: 'Setback, rim' })).toHaveValue('1.5');
     await page.keyboard.press('Control+Shift+z');
-    await expect(page.getByRole('textbox', { name: 'Back from the rim' })).toHaveValue('2');
+    await expect(page.getByRole('textbox', { name: 'Setback, rim' })).toHaveValue('2');
     await expect(figure(page, 'Cut height')).toContainText('188.5');
     await next('Place the art');
   });
@@ -157,8 +157,8 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
         await page.keyboard.press(' ');
       }
     }
-    await expect(page.getByRole('heading', { name: 'All 2 are through the press.' })).toBeVisible();
-    await page.getByRole('link', { name: 'Look them over' }).click();
+    await expect(page.getByRole('heading', { name: 'All 2 pieces are pressed.' })).toBeVisible();
+    await page.getByRole('link', { name: 'Inspect pieces' }).click();
   });
 
   await test.step('9 look: a mark, the paper, a verdict, the log', async () => {
@@ -171,14 +171,14 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByRole('radio', { name: 'pale and even' }).click();
     await page.getByRole('radio', { name: 'Good' }).click();
     await expect(page.getByLabel('Good pieces')).toHaveValue('2');
-    await next('Write it in the log');
-    await expect(page.getByRole('dialog')).toContainText('2 good pieces stand behind it');
-    await next('Keep as proven');
+    await next('Save to log');
+    await expect(page.getByRole('dialog')).toContainText('proven by 2 good pieces');
+    await next('Save as proven recipe');
     await expect(page.getByText('Kept.')).toBeVisible();
   });
 
   await test.step('10 the next job starts from it', async () => {
-    await page.getByRole('link', { name: 'Mesa Drift, to the bench' }).click();
+    await page.getByRole('link', { name: 'Mesa Drift, go to jobs' }).click();
     await page.getByRole('button', { name: 'Duplicate Night guide cups' }).click();
     await page.getByRole('link', { name: 'Night guide cups, again' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Night guide cups, again');

@@ -81,7 +81,7 @@ const VIEWS: readonly View[] = [
     name: 'sheet',
     path: '/job/constellation-mugs/sheet',
     prepare: async (p) => {
-      await p.getByText('ink still a guess').waitFor({ state: 'detached', timeout: 60_000 });
+      await p.getByText('ink estimated').waitFor({ state: 'detached', timeout: 60_000 });
       await p.getByText(/^Reading/).waitFor({ state: 'detached', timeout: 60_000 });
     },
   },
@@ -114,8 +114,8 @@ const VIEWS: readonly View[] = [
     at: NINE,
     prepare: async (p) => {
       await p
-        .getByRole('complementary', { name: 'How it adds up' })
-        .getByText('Left above cost')
+        .getByRole('complementary', { name: 'Details' })
+        .getByText('Margin')
         .waitFor({ timeout: 30_000 });
       await p.waitForTimeout(6000);
     },
@@ -151,7 +151,7 @@ try {
     const page = await context.newPage();
     if (at) await page.clock.install({ time: at });
     await page.goto(address);
-    await page.getByRole('heading', { name: 'Bench' }).waitFor();
+    await page.getByRole('heading', { name: 'Jobs' }).waitFor();
     await page.goto(`${address}${path}`);
     await page.getByRole('heading', { level: 1 }).waitFor();
     await page.waitForTimeout(path.startsWith('/job') ? 3500 : 800);

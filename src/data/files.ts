@@ -45,7 +45,7 @@ async function picturesOf(
       return fail(
         'A picture of this job is not in this browser.',
         ref.name,
-        'Bring the picture again, then save.',
+        'Import the picture again, then save.',
       );
     files.push({ id: row.id, mime: row.mime, base64: toBase64(row.bytes) });
   }

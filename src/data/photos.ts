@@ -32,7 +32,7 @@ export async function bringPhoto(file: File, of: Photo['of'], db: MesaDb = theDb
     return fail(
       'This is not a photograph the browser can open.',
       where,
-      'Set the camera to save JPEG, or save it as JPEG or PNG, and bring it again. The look is as it was.',
+      'Set the camera to save JPEG, or save the photograph as JPEG or PNG, and import it again. The inspection is unchanged.',
     );
   }
   const { width, height } = picture;
@@ -41,7 +41,7 @@ export async function bringPhoto(file: File, of: Photo['of'], db: MesaDb = theDb
     return fail(
       `It is only ${width} × ${height} pixels.`,
       where,
-      'Bring the photograph itself, not its icon.',
+      'Import the photograph itself, not its icon.',
     );
   }
   const scale = Math.min(1, LONGEST_PX / Math.max(width, height));

@@ -65,7 +65,7 @@ export async function pictureBytes(ref: PictureRef, db: MesaDb = theDb): Promise
   if (found.ok && found.value)
     return ref.mime === 'image/svg+xml' ? asPng(ref, found.value.bytes) : ok(found.value.bytes);
   if (!ref.drawn)
-    return fail('This picture’s file is not in this browser.', ref.name, 'Bring the picture again.');
+    return fail('This picture’s file is not in this browser.', ref.name, 'Import the picture again.');
   const drawn = await inWorker(ref.name, (api) => api.drawPicture(ref));
   if (drawn.ok)
     await stored(ref.name, () => db.pictures.put({ id: ref.id, mime: ref.mime, bytes: drawn.value }));

@@ -24,7 +24,7 @@ import { db as theDb, type MesaDb } from './db';
 import { newId } from './ids';
 import { stored } from './storage';
 
-const WHERE = 'Shelf';
+const WHERE = 'Stock';
 
 export interface ItemOnShelf {
   readonly item: StockItem;

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { CostsPage } from '@/features/costs/CostsPage';
 
-export const metadata: Metadata = { title: 'Costs · Mesa Drift' };
+export const metadata: Metadata = { title: 'Pricing · Mesa Drift' };
 
 interface Props {
   readonly searchParams: Promise<{ job?: string | string[] }>;

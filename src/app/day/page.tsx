@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { DayPage } from '@/features/day/DayPage';
 
-export const metadata: Metadata = { title: 'Day plan · Mesa Drift' };
+export const metadata: Metadata = { title: 'Schedule · Mesa Drift' };
 
 export default function Page() {
   return <DayPage />;

@@ -57,7 +57,7 @@ export function seamClass(mismatch: number, crossing: number): SeamClass {
 export const SEAM_WORDS: Readonly<Record<SeamClass, { readonly label: string; readonly asks: string }>> = {
   plain: {
     label: 'plain ground',
-    asks: 'Forgiving: a seam half a millimetre open or lapped hardly shows.',
+    asks: 'Forgiving: a seam half a millimetre open or overlapped hardly shows.',
   },
   continues: {
     label: 'continues',

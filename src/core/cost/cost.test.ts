@@ -232,7 +232,7 @@ test('a job without a press is costed on the first that takes it, and says so; o
   expect(of('comet-cans')).toMatchObject({ ok: true, value: { supposedPress: 'Tumbler press A' } });
   expect(of('comet-cans', { blankId: null })).toMatchObject({
     ok: false,
-    problem: { what: 'It has no blank yet.' },
+    problem: { what: 'The job has no blank yet.' },
   });
   // A price decided by hand is taken as it is, loss and all.
   const cheap = of('constellation-mugs', { sell: { ...jobs[0]?.sell, priceCents: 100 } });

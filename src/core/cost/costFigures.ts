@@ -10,10 +10,10 @@ export const PART_WORDS: Readonly<Record<CostPart, string>> = {
   ink: 'Ink',
   tape: 'Tape and waste paper',
   energy: 'Energy',
-  labour: 'Hands',
+  labour: 'Labour',
   machine: 'Press wear',
   packing: 'Packing',
-  spoilage: 'What is spoiled',
+  spoilage: 'Spoilage',
 };
 
 const pct = (share: number): string => `${(share * 100).toFixed(1)} %`;
@@ -41,7 +41,7 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Ph
             say`${count(c.cases, 'case')} for ${c.pressed.toFixed(1)} pressed, ${String(c.leftOver)} left over, ${item.leftOver === 'charged' ? 'paid by this job' : 'kept for other work'}`,
           ]
         : [
-            say`${money(Math.round(each))} a blank, as said of the blank`,
+            say`${money(Math.round(each))} per blank, as set for the blank`,
             say`${money(Math.round(each))} × ${n}`,
           ];
     case 'paper':
@@ -52,7 +52,7 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Ph
     case 'ink':
       return [
         say`${g.inkPct.toFixed(0)} % of full colour, ${inkKnown ? 'from the art' : 'usual until the art is analysed'}`,
-        say`${(layout.inkMm2 / t.sheetPieces / 1e6).toFixed(4)} m² a piece × ${g.inkPct.toFixed(0)} % × ${money(g.printer.inkPerM2Cents)} a full m² × ${n}`,
+        say`${(layout.inkMm2 / t.sheetPieces / 1e6).toFixed(4)} m² a piece × ${g.inkPct.toFixed(0)} % × ${money(g.printer.inkPerM2Cents)} per m² at full ink × ${n}`,
       ];
     case 'tape':
       return [
@@ -66,7 +66,7 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Ph
       ];
     case 'labour':
       return [
-        say`${hours(c.handsS)} of hands, what is spoiled and finishing with it`,
+        say`${hours(c.handsS)} of labour, spoilage and finishing included`,
         say`a piece: cut ${hours((t.trimSheetS * t.sheets) / t.sheetPieces)}, ready ${hours(t.prepareS)}, press ${hours(t.loadHandsS / t.atOnce)}, finish ${hours(t.finishS)}; ${money(m.payHourCents)} an hour`,
         t.seen > 0
           ? say`times learned from ${t.seen.toFixed(0)} steps seen at the press`

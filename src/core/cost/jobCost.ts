@@ -67,19 +67,15 @@ function one(job: Job, ask: CostAsk, pace: PaceOf): Result<JobCost> {
   const { shop } = ask;
   const made = plan(job, shop, { proven: ask.proven });
   const { blank } = made.blank;
-  if (!blank) return fail('It has no blank yet.', WHERE, 'Choose one: most of the cost hangs on it.');
+  if (!blank) return fail('The job has no blank yet.', WHERE, 'Choose one. Most of the cost depends on it.');
   const { layout, printer } = made.sheet;
-  if (!layout) return fail('No paper takes it yet.', WHERE, 'See what stands in the way at its sheet.');
+  if (!layout) return fail('No paper fits it yet.', WHERE, 'See the issues on its Sheet step.');
   // Where no press is chosen yet, the first that takes it: something is known then, and it is said.
   const planned = workTimes(made, shop.settings.day, pace);
   const [route] = planned ? [] : routesOf(job, shop, pace, ask.proven);
   const times = planned ?? route?.times;
   if (!times)
-    return fail(
-      'No press takes it as it stands.',
-      WHERE,
-      'Choose one: hands, energy and spoilage hang on it.',
-    );
+    return fail('No press fits the job.', WHERE, 'Choose one. Labour, energy and spoilage depend on it.');
   const item = ask.items.find((i) => i.kind === 'blank' && i.ofId === blank.id) ?? null;
   const ink = ask.inkPct[job.id];
   const given: CostGiven = {

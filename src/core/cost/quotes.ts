@@ -28,7 +28,7 @@ export interface QuoteGiven {
 
 /** A quote as it is offered: its lines come to their total, or there is none. */
 export function makeQuote(g: QuoteGiven): Result<Quote> {
-  if (g.eachCents <= 0) return fail('A quote of nothing is none.', WHERE, 'Write a price of more than 0.');
+  if (g.eachCents <= 0) return fail('A quote needs a price above 0.', WHERE, 'Enter a price above 0.');
   const lines = [
     { what: g.what, pieces: g.pieces, eachCents: g.eachCents, sumCents: g.eachCents * g.pieces },
     ...(g.postageCents > 0
@@ -52,9 +52,9 @@ export function makeQuote(g: QuoteGiven): Result<Quote> {
   return parsed.success
     ? ok(parsed.data)
     : fail(
-        parsed.error.issues[0]?.message ?? 'The quote does not hold.',
+        parsed.error.issues[0]?.message ?? 'The quote cannot be created.',
         WHERE,
-        'Correct it, then make it again.',
+        'Correct it, then create it again.',
       );
 }
 
@@ -108,11 +108,11 @@ export function quotePage(q: Quote, shopName: string): DrawnPage {
   words.push(
     { x: LEFT, y: totalY, sizeMm: 5, text: 'Total' },
     { x: RIGHT, y: totalY, sizeMm: 5, text: money(q.totalCents), right: true },
-    { x: LEFT, y: totalY + 14, sizeMm: 4, text: `This quote stands until ${q.validUntil}.` },
+    { x: LEFT, y: totalY + 14, sizeMm: 4, text: `This quote is valid until ${q.validUntil}.` },
   );
   y = totalY + 21;
   if (q.readyOn !== null) {
-    words.push({ x: LEFT, y, sizeMm: 4, text: `Ready on ${q.readyOn} if ordered by return.` });
+    words.push({ x: LEFT, y, sizeMm: 4, text: `Ready on ${q.readyOn} if ordered now.` });
     y += 7;
   }
   for (const text of [

@@ -3,14 +3,14 @@
  * name what else a new one needs, its plan and its view. Ids are addresses of pages: never rename one.
  */
 export const TERRACE_LIST = [
-  { id: 'blank', label: 'Blank', leadsOnBy: 'Measure it' },
+  { id: 'blank', label: 'Blank', leadsOnBy: 'Measure the blank' },
   { id: 'measure', label: 'Measure', leadsOnBy: 'Size the wrap' },
   { id: 'wrap', label: 'Wrap', leadsOnBy: 'Place the art' },
   { id: 'art', label: 'Art', leadsOnBy: 'Lay out the sheet' },
   { id: 'sheet', label: 'Sheet', leadsOnBy: 'Set the heat' },
   { id: 'heat', label: 'Heat', leadsOnBy: 'Go to the press' },
-  { id: 'press', label: 'Press', leadsOnBy: 'Look it over' },
-  { id: 'look', label: 'Look', leadsOnBy: 'Write it in the log' },
+  { id: 'press', label: 'Press', leadsOnBy: 'Inspect the piece' },
+  { id: 'look', label: 'Inspect', leadsOnBy: 'Save to log' },
 ] as const;
 
 export type Terrace = (typeof TERRACE_LIST)[number]['id'];

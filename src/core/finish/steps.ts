@@ -71,7 +71,7 @@ const MANNERS: readonly Manner[] = [
   {
     kind: 'feet',
     words: /\b(feet|foot|bumpers?|felt|cork)\b/i,
-    how: 'Wipe the back dry. One at each corner, as far in on all; press each for a few seconds. It must not rock.',
+    how: 'Wipe the back dry. Put one at each corner at the same distance from the edges and press each for a few seconds. The piece must not rock.',
     handsS: 40,
   },
   {

@@ -190,7 +190,7 @@ const idFrom = (name: string, row: number): string =>
 /** Blanks out of such a table. All or nothing: the first row that is wrong is named with what is wrong in it. */
 export function readBlanksCsv(text: string): Result<readonly Blank[]> {
   const where = 'Blanks table';
-  const way = 'Nothing was changed. Fix that row and bring the table again.';
+  const way = 'Nothing was changed. Correct that row and import the table again.';
   const parsed = Papa.parse<Row>(text, {
     header: true,
     skipEmptyLines: 'greedy',

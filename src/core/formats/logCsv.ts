@@ -37,7 +37,7 @@ export const logCsv = (log: readonly LogEntry[]): string => csvTable(HEADINGS, l
 
 const MOST_ROWS = 200_000;
 const where = 'Logbook table';
-const way = 'Nothing was changed. Put that row right and bring the table again.';
+const way = 'Nothing was changed. Correct that row and import the table again.';
 
 const plain = (v: string | undefined): string => plainCell(v).trim();
 const number = (v: string | undefined): number | null =>

@@ -111,7 +111,7 @@ function notesOf(names: Names, separator: string, headed: boolean): readonly str
       : 'One name to a line.',
     ...(headed ? ['The first row was read as headings.'] : []),
     ...(odd > 0
-      ? [`${odd} ${odd === 1 ? 'row has' : 'rows have'} more or fewer cells than the rest: look at them.`]
+      ? [`${odd} ${odd === 1 ? 'row has' : 'rows have'} more or fewer cells than the rest. Check them.`]
       : []),
     ...(formulas > 0
       ? [`${formulas} ${formulas === 1 ? 'cell begins' : 'cells begin'} like a formula: read as plain text.`]

@@ -145,7 +145,7 @@ async function inkOf(doc: PDFDocument, input: PdfInput, key: string, source: Sou
       `“${ref.name}” is bent or repeated, and its pixels have not been made. Save the file again.`,
     );
   const bytes = input.files[ref.id];
-  if (!bytes) throw new Error(`The file of “${ref.name}” is missing. Bring the picture again, then save.`);
+  if (!bytes) throw new Error(`The file of “${ref.name}” is missing. Import the picture again, then save.`);
   const [w, h] = ref.orientation >= 5 ? [ref.heightPx, ref.widthPx] : [ref.widthPx, ref.heightPx];
   const unitToStored: Affine = [w, 0, 0, -h, 0, h];
   return {

@@ -337,7 +337,7 @@ export function readSvgOutline(text: string): Result<SvgOutline> {
       return fail(
         `The outline crosses itself near ${cross.at.x.toFixed(1)}, ${cross.at.y.toFixed(1)}.`,
         WHERE,
-        'Untangle it in the drawing program and save it again.',
+        'Correct it in the drawing program and save it again.',
       );
   }
   const parts = sorted(made.map((m) => m.ring));

@@ -17,7 +17,7 @@ import { blurMm } from './blur';
 import { chooseHeat, goodPiecesBehind, goodPiecesOf, provenFor } from './choose';
 import { lumpedCoolingS, roughTouchS } from './roughCooling';
 import { exposures, heaterReach } from './heaterReach';
-import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from './labels';
+import { PEEL_NOTES, PRESSURE_NOTES, TIMER_START_WORDS } from './labels';
 import { coolDownFor, lowestTargetC, startFrom, startingRange } from './starting';
 
 const blank = (id: string): Blank => {
@@ -279,7 +279,7 @@ describe('cooling and lines, by hand', () => {
   });
 
   test('every pressure, timer start and peel has its words', () => {
-    for (const p of PRESSURES) expect(PRESSURE_WORDS[p]).toMatch(/\w/);
+    for (const p of PRESSURES) expect(PRESSURE_NOTES[p]).toMatch(/\w/);
     for (const t of TIMER_STARTS) expect(TIMER_START_WORDS[t]).toMatch(/\w/);
     for (const p of PEELS) for (const words of Object.values(PEEL_NOTES[p])) expect(words).toMatch(/\w/);
   });

@@ -1,7 +1,20 @@
 import type { TimerStart } from '../shop/press';
 import type { Peel, Pressure } from '../shop/heatSettings';
 
+/** A pressure, in a few words. */
 export const PRESSURE_WORDS: Readonly<Record<Pressure, string>> = {
+  light: 'light',
+  'light-medium': 'light to medium',
+  medium: 'medium',
+  'medium-firm': 'medium to firm',
+  firm: 'firm',
+  sleeve: 'sleeve',
+  film: 'shrink film',
+  tape: 'wound tape',
+};
+
+/** A pressure, with what it feels like. */
+export const PRESSURE_NOTES: Readonly<Record<Pressure, string>> = {
   light: 'light',
   'light-medium': 'light to medium',
   medium: 'medium: one hand closes it',

@@ -89,10 +89,14 @@ export function monthPage(rows: readonly LogRow[], charts: LogCharts, names: Nam
   const week = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
   for (const w of charts.good.weeks) {
     const flag =
-      w.signal === 'outside' ? ', outside what chance does' : w.signal === 'run' ? ', a run on one side' : '';
+      w.signal === 'outside'
+        ? ', outside the control limits'
+        : w.signal === 'run'
+          ? ', a run on one side'
+          : '';
     bar(`Week of ${week.format(w.fromAt)}${flag}`, `${w.good} of ${w.pressed}`, w.share);
   }
-  head('Faults, and what they were put down to');
+  head('Faults and their causes');
   const most = Math.max(1, ...charts.faults.map((f) => f.entries));
   for (const f of charts.faults.slice(0, MOST_LINES)) {
     const cause = f.causes.find((c) => c.cause !== null)?.cause;

@@ -86,7 +86,7 @@ export const CAUSES: Readonly<Record<CauseId, CauseWords>> = {
   'pulled-open': hands('seam pulled open', 'Tape the seam its full length before the rims.'),
   'no-heat-gap': hands('seam sat in the unheated gap', 'Turn so each pass heats the last pass’s gap.'),
   'paper-shrank': hands('paper shrank', 'Let the print dry, then cut a touch longer.'),
-  lapped: hands('ends lapped', 'Cut to the meeting mark so the ends touch.'),
+  lapped: hands('ends overlapped', 'Cut to the meeting mark so the ends touch.'),
   'gas-sideways': hands('dye gas escaped sideways', 'Tape the seam full length, pressed down hard.'),
   'air-in-seam': hands('air in the seam', 'Rub the seam down with a blunt point.'),
   'moved-hot': hands('paper moved while hot', 'Let it cool before peeling, or peel in one smooth move.'),

@@ -1,3 +1,4 @@
+import { PRESSURE_WORDS } from '../heat/labels';
 import type { HeatSettings } from '../shop/heatSettings';
 import type { LogEntry } from '../shop/records';
 import { say, type Phrase } from '../units/phrase';
@@ -16,8 +17,6 @@ export interface HistoryStep {
   readonly spoiled: number;
 }
 
-const pressureWords = (p: string): string => p.replace('-', ' to ');
-
 /** What one setting became, in words; every difference is a line of its own. */
 export function changesBetween(a: HeatSettings, b: HeatSettings): readonly Phrase[] {
   const lines: Phrase[] = [];
@@ -31,7 +30,7 @@ export function changesBetween(a: HeatSettings, b: HeatSettings): readonly Phras
   if (a.timerStart !== b.timerStart)
     lines.push(b.timerStart === 'at-temperature' ? say`time from temperature` : say`time from closing`);
   if (a.pressure !== b.pressure)
-    lines.push(say`pressure ${pressureWords(a.pressure)} → ${pressureWords(b.pressure)}`);
+    lines.push(say`pressure ${PRESSURE_WORDS[a.pressure]} → ${PRESSURE_WORDS[b.pressure]}`);
   if (a.peel !== b.peel) lines.push(say`peel ${a.peel} → ${b.peel}`);
   if (a.coolDownC !== b.coolDownC)
     lines.push(

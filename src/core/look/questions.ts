@@ -192,7 +192,7 @@ const PAPER_QUESTIONS: readonly Question[] = [
     [
       ['meet', 'They meet'],
       ['part', 'They do not reach'],
-      ['lap', 'They lap'],
+      ['lap', 'They overlap'],
     ],
     [0.88, 0.05, 0.07],
     {

@@ -71,7 +71,7 @@ test('a mug has no seam to tape: its two ends are held beside the handle, and it
 test('a pen is wound from the middle and peeled from its ends; no film, no rims, nothing upright', () => {
   const steps = before('pen-aluminium', 'oven', { seamMethod: 'lap' });
   expect(steps).toMatch(
-    /strip of tape inside the lap.*\|Wind .*from the middle to both ends.*\|Leave a tail/,
+    /strip of tape inside the overlap.*\|Wind .*from the middle to both ends.*\|Leave a tail/,
   );
   expect(steps).not.toMatch(/shrink film|rims|sleeve/);
   expect(during('pen-aluminium', 'oven')).toMatch(/Lay it on the rack/);

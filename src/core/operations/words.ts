@@ -1,3 +1,4 @@
+import { PRESSURE_WORDS } from '../heat/labels';
 import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import { isFlatPress, isOven, type Press } from '../shop/press';
@@ -59,7 +60,7 @@ const BARREL_PEEL: Readonly<Record<HeatSettings['peel'], string>> = {
   quench: 'Out, into the water, then pull both ends off like a spiral',
 };
 
-const pressureWords = (s: HeatSettings): string => s.pressure.replace('-', ' to ');
+const pressureWords = (s: HeatSettings): string => PRESSURE_WORDS[s.pressure];
 const isFlatBlank = (b: Blank): boolean => b.shape.kind === 'flat';
 
 /** Which way a flat piece lies under its platen. */
@@ -97,7 +98,7 @@ function loadTitle(o: Operation, { blank, press, waste }: OperationContext): Phr
   const [all, clear] = many > 1 ? [`All ${many}`, 'clear of one another'] : ['', 'clear of its neighbours'];
   if (isOven(press)) {
     if (isBarrel(blank)) return say`${all || 'Lay it'} on the rack, ${clear}`;
-    if (isFlatBlank(blank)) return say`${all ? `${all} flat` : 'Flat'} on the shelf, ${clear}`;
+    if (isFlatBlank(blank)) return say`${all ? `${all} flat` : 'Flat'} on the rack, ${clear}`;
     return say`${all ? `${all} into` : 'Into'} the oven, upright, ${clear}`;
   }
   if (isFlatPress(press)) {
@@ -168,10 +169,10 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   ),
   wrap: (_, c) => ({ title: say`Wrap tight from the middle outwards. ${c.seam}` }),
   'lap-ends': only(
-    'Wrap it and lap the ends; a strip of tape inside the lap, so that nothing goes through twice',
+    'Wrap it and overlap the ends, with a strip of tape inside the overlap so that no dye goes through twice',
   ),
   'wind-tape': only(
-    'Wind heat-proof tape from the middle to both ends, the way the paper laps, no ridge and no gap',
+    'Wind heat-proof tape from the middle to both ends, in the direction the paper overlaps, with no ridge and no gap',
   ),
   'leave-tails': only('Leave a tail at each end to pull by'),
   'tape-ends': (_, c) => ({
@@ -205,7 +206,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   }),
   'cool-down': (o, c) => ({
     title: say`Wait until the press falls to ${temperature(o, c)}`,
-    done: 'It reads that',
+    done: 'At temperature',
     meanwhile: say`Closed too hot, its own timer starts at once and cooks the first side.`,
   }),
   close: (o, c) => ({
@@ -217,7 +218,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   }),
   'reach-temperature': (o, c) => ({
     title: say`Wait for ${temperature(o, c)}`,
-    done: 'It reads that',
+    done: 'At temperature',
     meanwhile: say`The timer starts on reaching temperature, not before.`,
   }),
   press: (o, c) => ({
@@ -231,7 +232,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
     caution: HOT[c.blank.material],
   }),
   'set-down': (_, c) => ({ title: setDownTitle(c), done: 'Next piece', caution: FUME }),
-  cooling: only('Cooling until it can be touched'),
+  cooling: only('Cooling until safe to touch'),
 };
 
 /** The words of one operation: its kind and quantities say all of it. */

@@ -158,7 +158,7 @@ export function planBlank({ blank, gone, prepared }: BlankInput): BlankPlan {
   if (!blank) {
     const text = gone
       ? say`This job’s blank is no longer in the shop. Choose another.`
-      : say`Choose the blank, or type a new one in.`;
+      : say`Choose the blank, or add a new one.`;
     return {
       terrace: 'blank',
       progress: 'todo',

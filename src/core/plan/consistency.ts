@@ -83,7 +83,7 @@ function taper(s: MeasuredRound, places: readonly PlaceReadings[], blank: Blank)
         'measure',
         `line-${p.place.id}`,
         'warning',
-        say`${p.place.name}: ${mm(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than a straight side from rim to foot gives. The wall bulges, or one circumference is a slip.`,
+        say`${p.place.name}: ${mm(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than a straight side from rim to foot gives. The wall bulges, or one circumference is wrong.`,
       ),
     ];
   });
@@ -141,7 +141,7 @@ function twoMethods(places: readonly PlaceReadings[]): Finding[] {
             'measure',
             `methods-${p.place.id}`,
             'warning',
-            say`${p.place.name}: ${mm(a)} by caliper, ${mm(b)} by ${round[0]?.reading.method ?? 'tape'}. The blank is not round, or one is a slip.`,
+            say`${p.place.name}: ${mm(a)} by caliper, ${mm(b)} by ${round[0]?.reading.method ?? 'tape'}. The blank is not round, or one reading is wrong.`,
           ),
         ]
       : [];

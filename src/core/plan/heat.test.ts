@@ -319,7 +319,7 @@ test('steps before the press are those of this blank, hold and press: a pen is w
       .join('\n');
   const pen = steps(jobOn('pen-aluminium', 'bench-oven'));
   expect(pen).toMatch(/Wind heat-proof tape from the middle to both ends/);
-  expect(pen).toMatch(/inside the lap/);
+  expect(pen).toMatch(/inside the overlap/);
   expect(steps(demo('constellation-mugs'))).not.toMatch(/seam its full length/);
   expect(steps(demo('moon-and-star-ornaments'))).toMatch(/none on a face/);
 });

@@ -1,7 +1,7 @@
 import { figure, type Figure, type Origin } from '../figures/figure';
 import type { ChosenHeat } from '../heat/choose';
 import { equalDose } from '../heat/dose';
-import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '../heat/labels';
+import { PEEL_NOTES, PRESSURE_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '../heat/labels';
 import { say, type Phrase } from '../units/phrase';
 import { celsius, count, degrees, seconds, word } from '../units/quantity';
 
@@ -41,9 +41,9 @@ export function settingFigures(c: ChosenHeat): Figure[] {
     figure({
       id: 'heat.pressure',
       label: 'Pressure',
-      quantity: word(s.pressure.replace('-', ' to ')),
+      quantity: word(PRESSURE_WORDS[s.pressure]),
       origin: at.pressure,
-      working: say`${PRESSURE_WORDS[s.pressure]}`,
+      working: say`${PRESSURE_NOTES[s.pressure]}`,
       ...proof(at.pressure),
     }),
     figure({

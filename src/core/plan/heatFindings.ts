@@ -42,7 +42,7 @@ function platenFindings(press: FlatPress, { trim: box }: ToPress, blank: Blank):
         'heat',
         'opening',
         'blocker',
-        say`${press.name} closes on ${mm(press.openingMm)} at most; this is ${mm(blank.wallMm)} thick.`,
+        say`${press.name} opens ${mm(press.openingMm)} at most, and this blank is ${mm(blank.wallMm)} thick. Choose another press.`,
       ),
     );
   else if (press.opens === 'clamshell' && blank.wallMm > 8)
@@ -137,7 +137,7 @@ export function reachFindings(
         'heat',
         'tall',
         'blocker',
-        say`The heater is ${mm(heater.heightMm)} tall, the wrap ${mm(tall)}: ${mm(tall - heater.heightMm)} would get no heat. Choose a taller press, or set the wrap back.`,
+        say`The heater is ${mm(heater.heightMm)} tall, the wrap ${mm(tall)}: ${mm(tall - heater.heightMm)} would get no heat. Choose a taller press, or increase the setback.`,
       ),
     );
   if (isRound(blank) && blank.shape.handle)
@@ -157,7 +157,7 @@ export function reachFindings(
         'heat',
         'passes',
         'warning',
-        say`The passes only just meet: the ends of the mat run cool. ${count(c.heaterReach.passesNeeded, 'pass', 'passes')} is safer.`,
+        say`The passes barely meet, and the ends of the mat are cooler. ${count(c.heaterReach.passesNeeded, 'pass', 'passes')} is safer.`,
       ),
     );
   return found;
@@ -181,7 +181,7 @@ function targetFindings(targetC: number, platenC: number, press: Press): Finding
       'target',
       'warning',
       restingC !== null && targetC < platenC
-        ? say`${press.name} rests at ${celsius(restingC)}: it never falls to ${celsius(targetC)}. Set a higher cool-down target.`
+        ? say`${press.name} stands by at ${celsius(restingC)} and never falls to ${celsius(targetC)}. Set a higher cool-down target.`
         : say`The cool-down target, ${celsius(targetC)}, is not below the working temperature, ${celsius(platenC)}. Set a lower one.`,
     ),
   ];
@@ -247,7 +247,7 @@ export function settingFindings(
         'heat',
         'fall',
         'warning',
-        say`${press.name} times itself: let it cool down before closing again, or the second pass starts at once and cooks.`,
+        say`${press.name} starts its own timer. Let it cool down before closing again, or the second pass starts at once and gets too much heat.`,
       ),
     );
   if (s.passes > 1 && s.coolDownC !== null) found.push(...targetFindings(s.coolDownC, s.platenC, press));
@@ -257,7 +257,7 @@ export function settingFindings(
         'heat',
         'start',
         'info',
-        say`A usual starting point, not a promise. The maker’s sheet and a test piece come first.`,
+        say`A usual starting point. The maker’s sheet and a test piece come first.`,
       ),
     );
   if (range) found.push(finding('heat', 'material', 'info', say`${range.note}`));

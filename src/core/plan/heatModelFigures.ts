@@ -76,14 +76,14 @@ function doseFigures(o: HeatOutcome): Figure[] {
       inputs: ['heat.platen', 'heat.dwell'],
     }),
     estimated('heat.doseNeeded', 'Dose needed', o.needed, prior),
-    estimated('heat.doseLimit', 'Most it bears', o.limit, prior),
+    estimated('heat.doseLimit', 'Maximum dose', o.limit, prior),
   ];
 }
 
 function peakFigure(o: HeatOutcome): Figure {
   return figure({
     id: 'heat.peakC',
-    label: 'Coating gets to',
+    label: 'Coating reaches',
     quantity: celsius(o.peakC),
     origin: 'estimated',
     working: say`the display falls to ${celsius(o.lowestC)}`,
@@ -127,7 +127,7 @@ function touchFigures(o: HeatOutcome, peel: Peel): Figure[] {
       ? [
           estimated(
             'heat.peelAfter',
-            'Peel after, at least',
+            'Time until peeling, minimum',
             coarsely({
               value: cooling.value.dyeStillS,
               low: cooling.low.dyeStillS,
@@ -139,14 +139,14 @@ function touchFigures(o: HeatOutcome, peel: Peel): Figure[] {
       : []),
     estimated(
       'heat.touch',
-      'Cool to touch, at least',
+      'Time until safe to touch, minimum',
       coarsely({ value: cooling.value.touchS, low: cooling.low.touchS, high: cooling.high.touchS }),
-      say`to ${celsius(TOUCH_SAFE_C)}, ${words[first]}; gloves all the same`,
+      say`to ${celsius(TOUCH_SAFE_C)}, ${words[first]}; wear gloves anyway`,
       { arithmetic: others, inputs: ['heat.peakC'] },
     ),
     estimated(
       'heat.pack',
-      'Cold enough to pack, at least',
+      'Time until packing, minimum',
       coarsely({ value: cooling.value.packS, low: cooling.low.packS, high: cooling.high.packS }),
       say`${words[first]}`,
     ),

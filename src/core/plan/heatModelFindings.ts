@@ -22,7 +22,7 @@ function chanceFindings(o: HeatOutcome, proven: boolean): Finding[] {
   // Before anything was tried the model only knows the range of coatings there are.
   if (o.trials === 0)
     return found(
-      say`Not tested here. Press a test piece first: by the usual range of coatings ${ratio(o.good)} are good, the others get ${what}`,
+      say`Not tested here. Press a test piece first. For the usual range of coatings ${ratio(o.good)} are good. The others get ${what}`,
     );
   return found(
     o.good < POOR
@@ -47,7 +47,7 @@ function faceFindings(o: HeatOutcome, model: HeatModel): Finding[] {
         'heat',
         'lower-face',
         'warning',
-        say`The lower face gets ${seconds(other)} at ${celsius(200)}, the upper ${seconds(first)}; the coating needs ${seconds(o.needed.value)} and bears ${seconds(o.limit.value)}. They cannot both be good at once: press one face, then the other.`,
+        say`The lower face gets ${seconds(other)} at ${celsius(200)}, the upper ${seconds(first)}; the coating needs ${seconds(o.needed.value)} and tolerates ${seconds(o.limit.value)}. They cannot both be good at once: press one face, then the other.`,
       ),
     ];
   }
@@ -70,7 +70,7 @@ function pressFindings(o: HeatOutcome, press: Press, load: HeatLoad | null): Fin
         'heat',
         'recovery',
         'warning',
-        say`${press.name} would not come back to temperature with ${count(load?.load.piecesAtOnce ?? 1, 'piece')} in it. Press fewer at once, or check its power.`,
+        say`${press.name} does not return to temperature with ${count(load?.load.piecesAtOnce ?? 1, 'piece')} in it. Press fewer at once, or check its power.`,
       ),
     );
   if (!isOven(press) && press.checks.length === 0)
@@ -79,7 +79,7 @@ function pressFindings(o: HeatOutcome, press: Press, load: HeatLoad | null): Fin
         'heat',
         'unchecked',
         'info',
-        say`Nobody has checked what ${press.name} really reaches. Its display may be off by some degrees: check it once under Presses.`,
+        say`The real temperature of ${press.name} has not been checked. Its display may be wrong by some degrees. Check it under Presses.`,
       ),
     );
   if (o.contradictions.length > 0)

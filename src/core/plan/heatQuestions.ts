@@ -1,3 +1,4 @@
+import { PRESSURE_WORDS } from '../heat/labels';
 import type { HeatAnswer, HeatBook } from '../heat/answer';
 import type { HeatCase } from '../heat/case';
 import { COOLING_PLACES, type CoolingPlace } from '../heat/cooling';
@@ -5,7 +6,7 @@ import { heatKey, lastKey, type HeatKey, type HeatQuestion, type HeatSubject } f
 import type { StartingRange } from '../heat/starting';
 import { nextPressures, STEP_C } from '../heat/variants';
 import type { GridKind, WindowRange } from '../heat/window';
-import type { HeatSettings } from '../shop/heatSettings';
+import type { HeatSettings, Pressure } from '../shop/heatSettings';
 import { say, type Phrase } from '../units/phrase';
 import { celsius } from '../units/quantity';
 
@@ -73,7 +74,7 @@ export const windowQuestion = (
 /** The words of each change the model is asked to try. */
 export function whatIfWords(id: string, load: HeatCase, s: HeatSettings): Phrase | null {
   const { lighter, firmer } = nextPressures(s.pressure);
-  const pressure = (p: string | null): Phrase | null => (p ? say`${p.replace('-', ' to ')} pressure` : null);
+  const pressure = (p: Pressure | null): Phrase | null => (p ? say`${PRESSURE_WORDS[p]} pressure` : null);
   switch (id) {
     case 'sheet':
       return say`one more waste sheet`;

@@ -213,7 +213,7 @@ function twoChanges(look: Job['look'], heat: HeatPlan, last: HeatSettings | null
       'look',
       'two-changes',
       'warning',
-      say`${String(differ.length)} settings differ from the last pressing: ${lines}. Change one at a time, or nobody knows which it was.`,
+      say`${String(differ.length)} settings differ from the last pressing: ${lines}. Change one at a time so that the cause stays clear.`,
     ),
   ];
 }
@@ -284,7 +284,7 @@ export function planLook(input: LookInput, rank: (r: RankInput) => Ranked): Look
     ],
     findings: [
       ...(cameOut && total === 0
-        ? [finding('look', 'none', 'info', say`Look it over, then write it in the log.`)]
+        ? [finding('look', 'none', 'info', say`Inspect the piece, then save it to the log.`)]
         : []),
       ...twoChanges(look, heat, pressed),
     ],

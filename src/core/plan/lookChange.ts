@@ -1,3 +1,4 @@
+import { PRESSURE_WORDS } from '../heat/labels';
 import type { HeatBook, HeatAnswer } from '../heat/answer';
 import type { SizedChange } from '../heat/change';
 import { heatKey, type HeatQuestion } from '../heat/question';
@@ -47,7 +48,7 @@ function sized(cause: CauseId | null, s: HeatSettings, answer: ChangeAnswer): On
   if (answer.beyondHeat)
     return {
       cause,
-      text: say`Heat alone does not mend this: before the coldest place has enough, the hottest has too much. Look to pressure, packing or the wrap.`,
+      text: say`Heat alone does not solve this: the hottest place has too much before the coldest has enough. Check pressure, packing or the wrap.`,
       does: [],
       heat: null,
       goTo: 'flatness',
@@ -80,7 +81,7 @@ const waiting = (cause: CauseId | null, more: boolean): OneChange => ({
   text: cause
     ? say`${CAUSES[cause].change}`
     : say`${more ? 'More heat' : 'Less heat'}, by time, nothing else.`,
-  does: [say`The heat model is working out by how much.`],
+  does: [say`The heat model is calculating by how much.`],
   heat: null,
   goTo: null,
 });
@@ -91,7 +92,7 @@ function pressureChange(cause: CauseId, s: HeatSettings): OneChange {
   return {
     cause,
     text: say`${CAUSES[cause].change}`,
-    does: to ? [say`Pressure ${to.replace('-', ' to ')} instead of ${s.pressure.replace('-', ' to ')}.`] : [],
+    does: to ? [say`Pressure ${PRESSURE_WORDS[to]} instead of ${PRESSURE_WORDS[s.pressure]}.`] : [],
     heat: to ? { pressure: to } : null,
     goTo: cause === 'uneven-pressure' ? 'flatness' : null,
   };

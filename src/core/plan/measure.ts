@@ -154,7 +154,7 @@ function roundFigures(s: MeasuredRound, taken: (id: string) => boolean): Figure[
     figures.push(
       figure({
         id: 'measure.taper',
-        label: apart.value >= 0 ? 'Narrower at the foot by' : 'Narrower at the rim by',
+        label: apart.value >= 0 ? 'Taper towards the foot' : 'Taper towards the rim',
         quantity: mm(Math.abs(apart.value)),
         origin: 'calculated',
         working: say`of circumference, over ${mm(s.slant.value)} of wall`,

@@ -201,7 +201,7 @@ function sane(circumferences: readonly CircumferenceAt[]): Result<true> {
       return fail(
         `Between ${Math.round(a.zMm)} and ${Math.round(b.zMm)} mm below the rim the circumferences change faster than a wall can.`,
         'Circumferences',
-        'One of the two is a slip. Measure both again.',
+        'One of the two is wrong. Measure both again.',
       );
   }
   return ok(true);

@@ -100,7 +100,7 @@ test('the same readings in inches or millimetres give the same plan', () => {
 
 describe('an empty job leads by the hand', () => {
   test('first the blank, and nothing else is said', () => {
-    expect(said(newJob('n', 'New'))).toEqual(['blocker blank.none Choose the blank, or type a new one in.']);
+    expect(said(newJob('n', 'New'))).toEqual(['blocker blank.none Choose the blank, or add a new one.']);
     expect(currentStep(plan(newJob('n', 'New'), shop))).toBe('blank');
   });
   test('a blank deleted from the shop is said, not crashed on', () => {
@@ -161,7 +161,9 @@ describe('what stands in the way', () => {
   test('a picture slid off the bleed, and one meant to stand free', () => {
     const art = (placement: Partial<PicturePlacement>): Job => transform(placement);
     expect(said(art({ dxMm: 2 })).join()).toMatch(/warning art\.bleed.*2 mm at the left end/);
-    expect(said(art({ dxMm: 9 })).join()).toMatch(/warning art\.bare.*White will show: 6 mm at the left end/);
+    expect(said(art({ dxMm: 9 })).join()).toMatch(
+      /warning art\.bare.*White will show at these edges: 6 mm at the left end/,
+    );
     expect(said(art({ base: 'fit', scale: 0.5 })).join()).toMatch(/info art\.bare/);
   });
   test('too few pixels', () => {

@@ -60,14 +60,14 @@ function dwellFigure(runs: readonly RunWithState[]): Figure[] {
   ];
 }
 
-/** Hands' time to ready a piece, and the waste paper all of them take. */
+/** Hands' time to prepare a piece, and the waste paper all of them take. */
 function prepareFigures(operations: readonly Operation[], left: number): Figure[] {
   const prepare = ofStage(operations, 'prepare');
   const sheets = suppliesOf(operations)['waste paper'] ?? 0;
   return [
     figure({
       id: 'press.prepare',
-      label: 'To ready one piece',
+      label: 'Preparation per piece',
       quantity: seconds(plannedS(prepare)),
       origin: 'estimated',
       spread: spreadS(prepare),

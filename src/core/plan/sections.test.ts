@@ -129,10 +129,10 @@ describe('wrap', () => {
 
   test.each<[SeamMethod, number, string]>([
     ['butt', closing, 'ends touch, nothing added'],
-    ['lap', closing + 3, '231 mm plus 3 mm lap'],
+    ['lap', closing + 3, '231 mm plus 3 mm overlap'],
     ['under', closing - 6, '231 mm less 6 mm (margin each end)'],
     ['gap', closing - 10, '231 mm less 10 mm (gap)'],
-    ['over', closing + 3, '231 mm plus 3 mm printed over'],
+    ['over', closing + 3, '231 mm plus 3 mm overprint'],
   ])('%s', (s, length, working) => {
     const p = seamMethod(s);
     expect(figureById(p, 'wrap.length')?.quantity.value).toBeCloseTo(length, 9);

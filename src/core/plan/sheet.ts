@@ -90,8 +90,8 @@ function whyNot(
   const size = say`It needs about ${mm(need.shortMm)} × ${mm(need.longMm)}.`;
   const cheapest = options.find((o) => o.printer.id === printer.id) ?? options[0];
   const way = cheapest
-    ? say`${cheapest.paper.name} on ${cheapest.printer.name} holds it.`
-    : say`No paper of the shop holds it. Print it in panels, or add a larger paper under Papers.`;
+    ? say`${cheapest.paper.name} on ${cheapest.printer.name} is large enough.`
+    : say`No paper of the shop is large enough. Print in panels, or add a larger paper under Papers.`;
   if (!paper) return { id: 'none', text: say`${size} ${way}`, summary: say`no paper fits` };
   if (!takesPaper(printer, paper))
     return {
@@ -179,7 +179,7 @@ function findingsOf(
         'sheet',
         'whole',
         sheet.panels.way === 'panels' ? 'info' : 'warning',
-        say`${whole.printer.name} prints it whole on ${whole.paper.name}: no join to cut, lay and hide.`,
+        say`${whole.printer.name} prints it whole on ${whole.paper.name}: no join to cut and hide.`,
       ),
     );
   const longest = Math.max(0, ...layout.sheets.map((s) => s.heightMm));
@@ -189,7 +189,7 @@ function findingsOf(
         'sheet',
         'long-page',
         'warning',
-        say`A page of ${mm(longest)} is longer than a PDF counts in points, so this file counts in larger units. A program that does not know them prints it too small: check the bar.`,
+        say`A page of ${mm(longest)} is longer than a PDF counts in points, so this file counts in larger units. Some programs print it too small. Check the bar.`,
       ),
     );
   if (!again && pieces.length > 0 && jobPieces !== pieces.length)
@@ -208,7 +208,7 @@ function findingsOf(
         'sheet',
         'join',
         'info',
-        say`The joins run straight until a hidden path has been looked for. Look for it under Panels.`,
+        say`The joins are straight until a hidden path is found. Find it under Panels.`,
       ),
     );
   return found;

@@ -48,7 +48,7 @@ export function costFigures({
   return [
     figure({
       id: 'sheet.cost',
-      label: guess ? 'Paper and ink, ink still a guess' : 'Paper and ink',
+      label: guess ? 'Paper and ink, ink estimated' : 'Paper and ink',
       quantity: { kind: 'word' as const, value: money(sumCents) },
       origin: 'estimated' as const,
       working: guess
@@ -58,7 +58,7 @@ export function costFigures({
         paper.kind === 'roll'
           ? say`${metres.toFixed(2)} m of ${paper.name} at ${money(paper.costCents)}`
           : say`${count(layout.sheetCount, 'sheet')} of ${paper.name} at ${money(paper.costCents)}`,
-        say`${m2.toFixed(3)} m² printed, bleed and all × ${inkPct.toFixed(0)} % ink${guess ? ' (usual)' : ''} × ${money(printer.inkPerM2Cents)} a full m²`,
+        say`${m2.toFixed(3)} m² printed, bleed and all × ${inkPct.toFixed(0)} % ink${guess ? ' (usual)' : ''} × ${money(printer.inkPerM2Cents)} per m² at full ink`,
       ],
       inputs: ['sheet.count', 'sheet.used'],
     }),

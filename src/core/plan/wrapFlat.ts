@@ -81,7 +81,7 @@ function figuresOf({ blank, job, measuredShape, print }: FlatWrapPlan, w: FlatWr
       ? [
           figure({
             id: 'wrap.fold',
-            label: 'Faces part by up to',
+            label: 'Offset between faces, maximum',
             quantity: fineMm(within95(w.registration)),
             origin: 'estimated',
             working: say`twice what the fold is off; fold on the ticks, against a steel rule`,
@@ -114,17 +114,17 @@ function findingsOf(input: FlatWrapPlan, w: FlatWrap): Finding[] {
     add(
       'rough',
       'warning',
-      say`A rough edge drinks no dye from flat paper: it stays bare. Wrap the paper over the edges, or say it is meant.`,
+      say`A rough edge takes no dye from flat paper and stays bare. Wrap the paper over the edges, or confirm that a bare edge is intended.`,
     );
   if (wrapped && w.pastMm > Math.min(w.pattern.trim.width, w.pattern.trim.height) / 2)
-    add('turn-in', 'warning', say`The paper turned over the back meets itself. Make the turn-in smaller.`);
+    add('turn-in', 'warning', say`The paper folded over the back overlaps itself. Make the turn-in smaller.`);
   if (w.pattern.faces.every((f) => f.safe.length === 0))
-    add('safe', 'warning', say`The safe edge is so wide that no text fits inside. Make it smaller.`);
+    add('safe', 'warning', say`The safe zone is so wide that no text fits inside. Make it smaller.`);
   if (w.registration && job.wrap.faces === 'one then the other')
     add(
       'second',
       'info',
-      say`One face then the other: the first takes heat twice. Press the fainter side first.`,
+      say`One face after the other: the first is heated twice. Press the paler side first.`,
     );
   if (w.registration && job.wrap.faces === 'together')
     add(

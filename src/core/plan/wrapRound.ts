@@ -33,7 +33,7 @@ export interface RoundWrapPlan {
 const ASKS: Readonly<Record<SeamMethod, string>> = {
   under: 'that the ends stay apart',
   butt: 'that the ends meet within half a millimetre',
-  lap: 'that the ends lap and show no white',
+  lap: 'that the ends overlap and show no white',
   over: 'that the paper reaches round',
   gap: 'that the gap stays open',
 };
@@ -55,7 +55,7 @@ function lengthFigures({ paperMm, shared, measuredShape, axis }: RoundWrapPlan, 
   return [
     figure({
       id: 'wrap.closing',
-      label: handled ? 'Handle to handle' : 'Closes at',
+      label: handled ? 'Handle to handle' : 'Closing length',
       quantity: mm(w.closing.value),
       origin: 'calculated',
       working: axis.shrink > 0 ? say`${working}; longer by ${ratio(axis.shrink)} that shrinks` : working,
@@ -111,7 +111,7 @@ function sectorFigures(w: Wrap, measuredShape: MeasuredRound): Figure[] {
     }),
     figure({
       id: 'wrap.bow',
-      label: 'Edges bow by',
+      label: 'Edge curve',
       quantity: mm(bow),
       origin: 'calculated',
       working: say`middle of the ${Math.abs(sector.topBowMm) >= Math.abs(sector.footBowMm) ? 'rim' : 'foot'} edge above its ends, as cut`,
@@ -127,7 +127,7 @@ function lieFigures(warp: Warp | null): Figure[] {
   return [
     figure({
       id: 'wrap.band',
-      label: warp.chosen ? 'Band, as you set it' : 'Paper lies flat over',
+      label: warp.chosen ? 'Band, set by hand' : 'Flat height',
       quantity: mm(band.footMm - band.topMm),
       origin: warp.chosen ? 'measured' : 'calculated',
       working: say`from ${mm(band.topMm)} to ${mm(band.footMm)} below the rim; flat over ${mm(usable.footMm - usable.topMm)} at most`,
@@ -199,10 +199,10 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
   return [
     figure({
       id: 'wrap.long',
-      label: lap ? 'Lap at least' : 'Cut long by',
+      label: lap ? 'Overlap, minimum' : 'Extra length',
       quantity: fineMm(w.longFor19In20Mm),
       origin: 'calculated',
-      working: say`so that 19 wraps in 20 ${lap ? 'show no white' : 'reach'}, at your own error`,
+      working: say`for 19 wraps in 20 to ${lap ? 'show no white' : 'reach'} with your measuring error`,
       inputs: ['wrap.closing'],
       error,
     }),
@@ -210,7 +210,7 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
       ? [
           figure({
             id: 'wrap.lap',
-            label: 'Lap',
+            label: 'Overlap',
             quantity: mm(w.amountMm),
             origin: 'calculated' as const,
             working: say`of one end over the other, give or take ${fineMm(within95(w.error))} 19 times in 20`,
@@ -220,7 +220,7 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
       : []),
     figure({
       id: 'wrap.chance',
-      label: 'Seam comes right',
+      label: 'Chance of a good seam',
       quantity: ratio(w.seamChance),
       origin: 'estimated',
       working: say`chance ${ASKS[seamMethod]}`,
@@ -318,25 +318,29 @@ function findingsOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Finding[
     add(
       'length',
       'blocker',
-      say`Nothing is left round the blank. Make the ${shared.note.amount ?? 'amount'} smaller.`,
+      say`No wrap is left at this size. Make the ${shared.note.amount ?? 'amount'} smaller.`,
     );
   if (measuredShape.handle && shared.seamMethod === 'lap')
-    add('lap', 'blocker', say`A lap cannot pass the handle. Choose under, exact, over and trim, or gap.`);
+    add(
+      'lap',
+      'blocker',
+      say`The ends cannot overlap at a handle. Choose under, exact butt, over and trim, or gap.`,
+    );
   if (cover.opensMm > 1)
     add(
       'opens',
       cover.opensMm > 3 ? 'warning' : 'info',
-      say`A rectangle on this wall: sized for the widest, its ends part or lap by ${mm(cover.opensMm)} where it is narrowest. A cone closes all the way.`,
+      say`A rectangle on this wall: sized for the widest, its ends part or overlap by ${mm(cover.opensMm)} where it is narrowest. A cone closes all the way.`,
     );
   if (w.pattern.safe.width <= 0 || w.pattern.safe.height <= 0)
-    add('safe', 'warning', say`The safe edge is so wide that no text fits inside. Make it smaller.`);
+    add('safe', 'warning', say`The safe zone is so wide that no text fits inside. Make it smaller.`);
   if (w.seamChance < 0.9) {
     const [first] = advisedSources(w.error);
     const way = first ? `Largest part: ${first.label}. ${first.advice}` : 'Measure again.';
     add(
       'chance',
       'warning',
-      say`The seam comes right only ${ratio(w.seamChance)} of the time at your readings. ${way}`,
+      say`With these readings the seam is right only ${ratio(w.seamChance)} of the time. ${way}`,
     );
   }
   return found;

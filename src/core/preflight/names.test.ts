@@ -12,7 +12,7 @@ const list = (rows: readonly string[]): Names => ({
   countColumn: null,
 });
 
-test('names past the safe edge are those that stand past it when each is set by itself', () => {
+test('names past the safe zone are those that stand past it when each is set by itself', () => {
   const { pattern } = BOARD;
   const { safe } = mainFace(pattern);
   fc.assert(
@@ -37,7 +37,7 @@ test('names past the safe edge are those that stand past it when each is set by 
         );
         const found = words(checkNames({ names: list(rows), layers: [layer], pattern }), 'names-safe');
         if (out.length === 0) expect(found).toBe('');
-        else expect(found).toContain(`${out.length}.00 past the safe edge: “${out[0] ?? ''}”`);
+        else expect(found).toContain(`${out.length}.00 past the safe zone: “${out[0] ?? ''}”`);
       },
     ),
     { numRuns: 150 },

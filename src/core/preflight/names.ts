@@ -74,9 +74,9 @@ function checkLayer(layer: TextLayer, field: string, names: Names, pattern: Patt
       check(
         'names-long',
         'warning',
-        say`${count(long.length, 'name')} too long for the room: ${told(long)}. Give more room, or shorten them.`,
+        say`${count(long.length, 'name')} too long for the space: ${told(long)}. Give more space, or shorten them.`,
         box(long),
-        { kind: 'text', label: 'Shrink long ones', layer: layer.id, text: { overlong: 'fit' } },
+        { kind: 'text', label: 'Shrink long names', layer: layer.id, text: { overlong: 'fit' } },
       ),
     );
   if (out.length > 0)
@@ -84,11 +84,11 @@ function checkLayer(layer: TextLayer, field: string, names: Names, pattern: Patt
       check(
         'names-safe',
         'warning',
-        say`${count(out.length, 'name')} past the safe edge: ${told(out)}.`,
+        say`${count(out.length, 'name')} past the safe zone: ${told(out)}.`,
         box(out),
         {
           kind: 'text',
-          label: 'Keep them inside',
+          label: 'Move inside',
           layer: layer.id,
           text: { mostMm: Math.max(5, Math.floor(pattern.safe.width * 0.98)), overlong: 'fit' },
         },
@@ -96,7 +96,7 @@ function checkLayer(layer: TextLayer, field: string, names: Names, pattern: Patt
     );
   if (small.length > 0)
     found.push(
-      check('names-fitted', 'info', say`${count(small.length, 'name')} set smaller to fit: ${told(small)}.`),
+      check('names-fitted', 'info', say`${count(small.length, 'name')} shrunk to fit: ${told(small)}.`),
     );
   return found;
 }

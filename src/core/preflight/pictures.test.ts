@@ -123,7 +123,7 @@ describe('the focal area', () => {
     ['in the middle', { x: 80, y: 30, width: 40, height: 20 }, null, /^$/],
     ['on the stamp', { x: 85, y: 70, width: 40, height: 15 }, 'warning', /exclusion zone/],
     ['in the seam', { x: 2, y: 30, width: 20, height: 20 }, 'warning', /seam/],
-    ['past the safe edge', { x: 80, y: 2, width: 30, height: 20 }, 'warning', /4\.00.*safe edge/],
+    ['past the safe zone', { x: 80, y: 2, width: 30, height: 20 }, 'warning', /4\.00.*safe zone/],
     ['past the front', { x: 60, y: 30, width: 40, height: 20 }, 'info', /10\.00.*front/],
   ] as const)('%s', (_, r, is, says) => {
     const checks = keep(r);
@@ -139,7 +139,7 @@ describe('the focal area', () => {
       ]);
     }
   });
-  test('a wrap without safe edge or front asks for neither', () => {
+  test('a wrap without safe zone or front asks for neither', () => {
     const bare = {
       ...pattern,
       front: null,

@@ -32,7 +32,7 @@ const resolution: PictureCheck = (l, c) => {
       check(
         'ppi',
         'warning',
-        say`Only ${ppi(at)} at this size: it will look blocky${seen}. Use a larger picture, or make it smaller here.`,
+        say`Only ${ppi(at)} at this size: it will look pixelated${seen}. Use a larger picture, or make it smaller here.`,
         where,
       ),
     ];
@@ -106,7 +106,7 @@ const mirrored: PictureCheck = (l, c) => {
     check(
       'mirrored',
       'warning',
-      say`“${l.ref.name}” sounds mirrored already. The sheet is mirrored once more: any text in it would come out backwards. Here it must read the right way round.`,
+      say`“${l.ref.name}” has a name that suggests a mirrored picture. The sheet is mirrored again, so text in it would read backwards. Use the picture that reads correctly here.`,
       [overlap(boundsOf(l.transform.corners), c.board.pattern.bleed)],
       { kind: 'flip', label: 'Flip it', layer: l.id },
     ),
@@ -134,35 +134,23 @@ function zoneChecks(quad: Polygon, c: CheckInput): readonly Check[] {
   const exclusionZones = face.exclusionZones.map((z) => z.contour);
   if (touches([quad], exclusionZones))
     return [
-      check('keep', 'warning', say`What must be seen lies on an exclusion zone. Move the picture.`, [box]),
+      check('keep', 'warning', say`The focal area lies on an exclusion zone. Move the picture.`, [box]),
     ];
   if (touches([quad], pattern.seams))
     return [
-      check(
-        'keep',
-        'warning',
-        say`What must be seen runs into the seam and under the tape. Move the picture.`,
-        [box],
-      ),
+      check('keep', 'warning', say`The focal area reaches the seam and the tape. Move the picture.`, [box]),
     ];
   const out = face.safe.length === 0 ? 0 : runsOutOf([quad], face.safe);
   if (out > 0)
     return [
-      check(
-        'keep',
-        'warning',
-        say`What must be seen stands ${mm(out)} past the safe edge. Move the picture.`,
-        [box],
-      ),
+      check('keep', 'warning', say`The focal area is ${mm(out)} outside the safe zone. Move the picture.`, [
+        box,
+      ]),
     ];
   const { front } = pattern;
   const past = front ? runsPast(box, front.x - front.wellMm / 2, front.x + front.wellMm / 2) : 0;
   return past > 0
-    ? [
-        check('keep', 'info', say`What must be seen runs ${mm(past)} past what is seen from the front.`, [
-          box,
-        ]),
-      ]
+    ? [check('keep', 'info', say`The focal area is ${mm(past)} outside the front view.`, [box])]
     : [];
 }
 
@@ -303,7 +291,7 @@ function darkRim(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly
         check(
           'rim',
           'info',
-          say`Dark solid runs to the rim, where heat is least even and every slip shows. A paler edge, or paper well bedded at the rim, is safer.`,
+          say`A dark solid area reaches the rim, where heat is least even and every slip shows. A paler edge is safer.`,
           [{ ...trim, height: RIM_MM }],
         ),
       ]

@@ -130,7 +130,7 @@ test('white on a tinted blank, dark to the rim, more ink than the paper takes, c
   expect(found(job, 'hair', { p: look({}, { finestPx: 12 }) })).toBeUndefined();
 });
 
-test('what must be seen is kept off the seam and inside the safe edge', () => {
+test('what must be seen is kept off the seam and inside the safe zone', () => {
   const kept = (x: number) =>
     withArt({ layers: [layer({ focalArea: { x, y: 0.4, width: 0.1, height: 0.2 } })] });
   expect(found(kept(0.45), 'keep')).toBeUndefined();
@@ -167,7 +167,7 @@ describe('a names list', () => {
         pictures: [picture()],
       },
     });
-    expect(text(found(job, 'names-pictures'))).toMatch(/1 of the list not imported yet: “moon.png”/);
+    expect(text(found(job, 'names-pictures'))).toMatch(/1 named in the list but not imported: “moon.png”/);
   });
 });
 

@@ -44,7 +44,7 @@ function bareChecks(c: CheckInput): readonly Check[] {
   const list = (es: readonly Edge[], by: (e: Edge) => number): Phrase =>
     es.flatMap((e, i) => say`${i > 0 ? ', ' : ''}${mm(by(e))} at ${EDGE_WORDS[e]}`);
   if (white.length > 0) {
-    const text = say`White will show: ${list(white, (e) => shortfallMm[e] - c.bleedMm)}. ${fit ? 'Choose Cover if that is not meant.' : 'Move or enlarge the picture.'}`;
+    const text = say`White will show at these edges: ${list(white, (e) => shortfallMm[e] - c.bleedMm)}. ${fit ? 'Choose Cover if that is not meant.' : 'Move or enlarge the picture.'}`;
     return [check('bare', level, text, at, fillIt(c))];
   }
   if (edges.length > 0)
@@ -85,12 +85,12 @@ function pictureNames(c: CheckInput): readonly Check[] {
           check(
             'names-pictures',
             'blocker',
-            say`${count(lost.length, 'picture')} of the list not imported yet: ${lost
+            say`${count(lost.length, 'picture')} named in the list but not imported: ${lost
               .slice(0, 3)
               .map((t) => `“${t}”`)
               .join(
                 ', ',
-              )}${lost.length > 3 ? ` and ${lost.length - 3} more` : ''}. Bring the files by those names.`,
+              )}${lost.length > 3 ? ` and ${lost.length - 3} more` : ''}. Import files with these names.`,
           ),
         ];
   });

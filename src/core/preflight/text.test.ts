@@ -42,7 +42,7 @@ describe('text, by its boxes', () => {
   test('in the middle nothing is said', () =>
     expect(textChecks({ x: 80, y: 40, width: 40, height: 10 })).toEqual([]));
 
-  test('past the safe edge: how far, and the move that brings it in', () => {
+  test('past the safe zone: how far, and the move that brings it in', () => {
     const box = { x: 80, y: 2, width: 40, height: 10 };
     const c = textChecks(box).find((x) => x.id === 'safe');
     expect(c?.level).toBe('warning');
@@ -52,7 +52,7 @@ describe('text, by its boxes', () => {
     expect(right?.fix).toMatchObject({ text: { dxMm: 1 - 6, dyMm: 2 - 6 } });
   });
 
-  test('too large for the safe edge: smaller letters, and never below a millimetre', () => {
+  test('too large for the safe zone: smaller letters, and never below a millimetre', () => {
     const wide = textChecks({ x: -10, y: 40, width: 220, height: 10 }).find(
       (x) => x.fix?.label === 'Make them fit',
     );
@@ -137,7 +137,7 @@ describe('what the pictures leave bare', () => {
   test('more than the bleed: white will show, by what is past it; a fitted picture may mean it', () => {
     expect(level(bare({ left: 3.05 }), 'bare')).toBeNull();
     expect(words(bare({ left: 4, right: 1 }), 'bare')).toContain(
-      'White will show: 1.00 at the left end. Move',
+      'White will show at these edges: 1.00 at the left end. Move',
     );
     expect(level(bare({ left: 4 }), 'bare')).toBe('warning');
     const fit = bare({ left: 4 }, { placement: { base: 'fit', scale: 1, dxMm: 0, dyMm: 0, rotationDeg: 0 } });
@@ -212,21 +212,21 @@ describe('a names list, against the room its names are set in', () => {
 
   test('too long for the room, only pointed out: the fix shrinks them; shrunk, it is said as a note', () => {
     const flagged = named(['Al', 'Bartholomew the Elder'], { mostMm: 20, overlong: 'flag' });
-    expect(words(flagged, 'names-long')).toMatch(/1.* too long for the room: “Bartholomew the Elder”/);
+    expect(words(flagged, 'names-long')).toMatch(/1.* too long for the space: “Bartholomew the Elder”/);
     expect(flagged.find((c) => c.id === 'names-long')?.fix).toMatchObject({ text: { overlong: 'fit' } });
     const shrunk = named(['Al', 'Bartholomew the Elder'], { mostMm: 80, overlong: 'fit' });
     expect(level(shrunk, 'names-long')).toBeNull();
-    expect(words(shrunk, 'names-fitted')).toMatch(/1.* set smaller to fit: “Bartholomew the Elder”/);
+    expect(words(shrunk, 'names-fitted')).toMatch(/1.* shrunk to fit: “Bartholomew the Elder”/);
     expect(level(named(['Al'], { mostMm: 40 }), 'names-fitted')).toBeNull();
   });
 
-  test('past the safe edge: the fix keeps them inside it', () => {
+  test('past the safe zone: the fix keeps them inside it', () => {
     const checks = named(['Al', 'Bartholomew the Elder of the northern rim'], {
       capHeightMm: 16,
       along: 'line',
     });
     expect(words(checks, 'names-safe')).toContain('“Bartholomew the Elder of the northern rim”');
-    // 188 mm of safe edge, two hundredths left over.
+    // 188 mm of safe zone, two hundredths left over.
     expect(checks.find((c) => c.id === 'names-safe')?.fix).toMatchObject({
       text: { mostMm: 184, overlong: 'fit' },
     });

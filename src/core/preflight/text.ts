@@ -74,7 +74,7 @@ const zones: TextCheck = (l, c) => {
       check(
         'safe',
         'warning',
-        say`${named(l, c)} stands ${mm(out)} past the safe edge. Move it or make it smaller.`,
+        say`${named(l, c)} is ${mm(out)} outside the safe zone. Move it or make it smaller.`,
         [box],
         backInside(l, c),
       ),
@@ -82,9 +82,7 @@ const zones: TextCheck = (l, c) => {
   const { front } = pattern;
   const past = front ? runsPast(box, front.x - front.wellMm / 2, front.x + front.wellMm / 2) : 0;
   if (past > 0)
-    found.push(
-      check('front', 'info', say`${named(l, c)} runs ${mm(past)} past what is seen from the front.`, [box]),
-    );
+    found.push(check('front', 'info', say`${named(l, c)} is ${mm(past)} outside the front view.`, [box]));
   return found;
 };
 
@@ -94,7 +92,7 @@ const fitted: TextCheck = (l) =>
         check(
           'long',
           'warning',
-          say`“${l.set.text}” is ${mm(l.set.overMm)} too long for its room, even set smaller.`,
+          say`“${l.set.text}” is ${mm(l.set.overMm)} too long for its space, even at a smaller size.`,
           [l.set.box],
         ),
       ]

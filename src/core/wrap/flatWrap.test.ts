@@ -165,6 +165,6 @@ test('faces part by twice what the fold is off', () => {
   expect(sizeFlatWrap(input()).registration).toBeNull();
 });
 
-test('a safe edge wider than the blank leaves no place for words, and says so by being empty', () => {
+test('a safe zone wider than the blank leaves no place for words, and says so by being empty', () => {
   expect(sizeFlatWrap(input({ safeMm: 30 })).pattern.faces[0]?.safe).toEqual([]);
 });

@@ -15,7 +15,7 @@ export interface Face {
   readonly matrix: Affine;
   readonly trim: Contour;
   readonly bleed: Contour;
-  /** Where words may stand: nothing left where the safe edge is too wide. */
+  /** Where words may stand: nothing left where the safe zone is too wide. */
   readonly safe: readonly Contour[];
   /** What the picture may not cross: parts, logos, holes with their clearance. */
   readonly exclusionZones: readonly Zone[];

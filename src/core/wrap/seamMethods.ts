@@ -14,35 +14,35 @@ export const SEAM_METHOD_NOTES: Readonly<Record<SeamMethod, SeamMethodNote>> = {
   under: {
     label: 'Under',
     amount: 'margin each end',
-    gain: 'No lap and no tight trim; forgiving to place.',
+    gain: 'No overlap and no tight trim; forgiving to place.',
     risk: 'A white stripe shows at the back.',
     bench: 'Centre it on the front mark. Even margins at both ends.',
   },
   butt: {
     label: 'Exact butt',
     amount: null,
-    gain: 'The best seam: ends touch, nothing lapped.',
+    gain: 'The best seam: the ends touch and nothing overlaps.',
     risk: 'Least forgiving: half a millimetre shows as a line.',
     bench: 'Wrap dry first. Ends must meet without pulling.',
   },
   lap: {
-    label: 'Lap',
-    amount: 'lap',
+    label: 'Overlap',
+    amount: 'overlap',
     gain: 'Never a white gap.',
-    risk: 'A faint darker line where the ends lap.',
+    risk: 'A faint darker line where the ends overlap.',
     bench: 'Clean-cut end on top.',
   },
   over: {
     label: 'Over and trim',
-    amount: 'printed over',
-    gain: 'The blank itself sets the length: a butt seam from a rough tape.',
-    risk: 'One more cut, made at the bench. Cut short and it is a reprint.',
+    amount: 'overprint',
+    gain: 'The blank itself sets the length: a butt seam from a rough tape measure.',
+    risk: 'One more cut. Cut too short, the piece must be reprinted.',
     bench: 'Pull tight, mark the meeting line through the paper, cut there. Err long.',
   },
   gap: {
     label: 'Gap',
     amount: 'gap',
-    gain: 'A clean, meant stripe where the heater gives no heat.',
+    gain: 'A clean, intended stripe where the heater gives no heat.',
     risk: 'The stripe is white, and everyone sees it.',
     bench: 'Put the gap where the heater does not reach.',
   },
@@ -66,7 +66,7 @@ const AT_A_HANDLE: Readonly<Record<SeamMethod, SeamMethodNote>> = {
   lap: {
     ...SEAM_METHOD_NOTES.lap,
     gain: 'Nothing here: the handle stands between the ends.',
-    risk: 'The paper cannot lap past a handle.',
+    risk: 'The paper cannot overlap past a handle.',
     bench: 'Choose another way.',
   },
   over: {
@@ -77,7 +77,7 @@ const AT_A_HANDLE: Readonly<Record<SeamMethod, SeamMethodNote>> = {
   gap: {
     ...SEAM_METHOD_NOTES.gap,
     amount: 'white across the handle',
-    gain: 'A clean, meant stripe behind the handle, where the mat gives no heat.',
+    gain: 'A clean, intended stripe behind the handle, where the mat gives no heat.',
     bench: 'Equal white on both sides of the handle.',
   },
 };

@@ -13,7 +13,7 @@ export const KIND_WORDS: Readonly<Record<WrapKind, { readonly label: string; rea
     label: 'A single picture',
     why: 'one picture that does not reach round: paper as long as it needs',
   },
-  barrel: { label: 'Pens and barrels', why: 'a barrel is wound, its paper lapped' },
+  barrel: { label: 'Pens and barrels', why: 'a barrel is wound with overlapping paper' },
 };
 
 /** Width over height of the only picture of a job, as it is seen; null where there are more, none, or it is set otherwise. */

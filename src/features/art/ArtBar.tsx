@@ -62,7 +62,7 @@ function DrawOne({ onDraw }: { onDraw: (ref: PictureRef) => void }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
-        <Button>Draw one</Button>
+        <Button>Sample picture</Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content sideOffset={4} align="start" className="z-30 border-2 border-ink bg-sheet">

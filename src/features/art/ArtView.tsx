@@ -52,7 +52,7 @@ export function ArtView() {
     notifyProblem({
       what: `There are ${MOST_LAYERS} layers already.`,
       where: 'Art',
-      wayOut: 'Take one off under Layers first.',
+      wayOut: 'Remove one under Layers first.',
     });
     return true;
   };

@@ -16,7 +16,7 @@ export function Checks() {
   const checks = plan.art.checks.filter(isListed);
   if (checks.length === 0) return null;
   return (
-    <section aria-label="Checked before printing" className="border-t border-rule bg-sheet/80">
+    <section aria-label="Checks before printing" className="border-t border-rule bg-sheet/80">
       <ul className="grid max-h-[6rem] overflow-y-auto px-4 py-1.5">
         {checks.map((c) => (
           <li key={c.id} className="flex items-center gap-2.5 py-0.5">

@@ -26,12 +26,12 @@ export function MustBeSeen({ layer }: { layer: PictureLayer }) {
   if (!focalArea)
     return (
       <Button className="px-2 text-fine" onClick={() => put(START)}>
-        Mark what must be seen
+        Mark the focal area
       </Button>
     );
   return (
     <fieldset className="grid grid-cols-2 gap-x-3 gap-y-1">
-      <legend className="font-label text-fine font-medium text-soft">Must be seen, of the picture</legend>
+      <legend className="font-label text-fine font-medium text-soft">Focal area of the picture</legend>
       {SIDES.map(([side, label, min, max]) => (
         <NumberField
           key={side}

@@ -90,7 +90,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
               <FileUp size={18} aria-hidden /> Open a CSV file
             </FileButton>
             <FileButton label="Picture for the list" accept={PICTURE_FILES} onFile={(f) => void bring(f)}>
-              Picture the list names
+              Picture named in the list
             </FileButton>
           </div>
         </div>
@@ -101,13 +101,13 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
               {problemText(read.problem)}
             </p>
           )}
-          {!read && <p className="text-soft">What was read shows here before it is kept.</p>}
+          {!read && <p className="text-soft">A preview of the list appears here before it is saved.</p>}
           {read?.ok && names && (
             <>
               <Read read={read.value} names={names} />
-              <Labelled label="How many of each">
+              <Labelled label="Quantity">
                 <Select
-                  label="Column that says how many"
+                  label="Column with quantities"
                   value={names.countColumn ?? ONE_EACH}
                   options={[
                     { value: ONE_EACH, label: 'one of each' },
@@ -129,12 +129,12 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
               onClose();
             }}
           >
-            Work without a list
+            Remove list
           </Button>
         )}
         <Button onClick={onClose}>Cancel</Button>
         <Button kind="act" disabled={!names} onClick={keep}>
-          {names ? `Keep these, ${totalOf(names)} pieces` : 'Keep these'}
+          {names ? `Keep these, ${totalOf(names)} pieces` : 'Save list'}
         </Button>
       </div>
     </Dialog>

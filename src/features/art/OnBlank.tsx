@@ -68,7 +68,7 @@ export function OnBlank() {
           </Labelled>
         )}
         {coating.stock === 'clear' && (
-          <Labelled label="Held against">
+          <Labelled label="Background">
             <Segments
               label="What is behind the clear blank"
               value={backing}

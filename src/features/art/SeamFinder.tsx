@@ -30,7 +30,7 @@ export function SeamFinder() {
   const mine = placedLayers.find((l) => l.kind === 'picture');
   const layer = job.art.layers.find((l) => l.id === mine?.id);
   if (!board || mine?.kind !== 'picture' || layer?.kind !== 'picture')
-    return <Says>Bring a picture first: the seam is looked for in the lowest one.</Says>;
+    return <Says>Add a picture first. The seam is searched in the lowest one.</Says>;
   return <SeamOf placedLayers={mine} layer={layer} />;
 }
 
@@ -86,10 +86,8 @@ function SeamOf({ placedLayers, layer }: { placedLayers: PlacedPicture; layer: P
   const [picked, setPicked] = useState<number | null>(null);
   const pattern = plan.art.board?.pattern;
   if (search === 'turned' || !pattern)
-    return (
-      <Says>The picture is rotated or flipped, so no seam can be looked for. Set it straight first.</Says>
-    );
-  if (!search) return <Says>Looking along the whole picture…</Says>;
+    return <Says>The picture is rotated or flipped, so no seam can be found. Straighten it first.</Says>;
+  if (!search) return <Says>Searching the whole picture…</Says>;
   const cut = picked === null ? search.asIs : (search.best[picked] ?? search.asIs);
   const take = () =>
     edit(
@@ -110,7 +108,7 @@ function SeamOf({ placedLayers, layer }: { placedLayers: PlacedPicture; layer: P
       <Curve placedLayers={placedLayers} search={search} cut={cut} onPick={setPicked} />
       <div className="flex flex-wrap items-center gap-2">
         <CutButton
-          label="As it lies"
+          label="Current position"
           cut={search.asIs}
           chosen={picked === null}
           onPick={() => setPicked(null)}
@@ -137,7 +135,7 @@ function SeamOf({ placedLayers, layer }: { placedLayers: PlacedPicture; layer: P
           the picture goes round again where it ends
         </label>
         <Button kind="act" disabled={picked === null} onClick={take} className="ml-auto">
-          Cut it there
+          Cut here
         </Button>
       </div>
       <p className="text-lead">

@@ -137,7 +137,7 @@ function TextWidth({ layer, put }: PartProps) {
     <>
       <Labelled label="Longest">
         <Segments
-          label="Widest the text may be"
+          label="Maximum text width"
           value={layer.mostMm === null ? 'any' : 'most'}
           onChange={(v) =>
             put({
@@ -166,8 +166,8 @@ function TextWidth({ layer, put }: PartProps) {
             value={layer.overlong}
             onChange={(overlong) => put({ overlong })}
             options={[
-              { value: 'fit', label: 'smaller', title: 'Longer ones are set smaller' },
-              { value: 'flag', label: 'flagged', title: 'Longer ones stay as they are and are pointed out' },
+              { value: 'fit', label: 'smaller', title: 'Shrink longer text' },
+              { value: 'flag', label: 'flagged', title: 'Keep the size and report longer text' },
             ]}
           />
         </div>

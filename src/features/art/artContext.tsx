@@ -18,6 +18,6 @@ export const ArtHandContext = createContext<ArtHand | null>(null);
 
 export function useArtHand(): ArtHand {
   const hand = useContext(ArtHandContext);
-  if (!hand) throw new Error('useArtHand outside the Art terrace');
+  if (!hand) throw new Error('useArtHand outside the Art step');
   return hand;
 }

@@ -44,7 +44,7 @@ export function BenchPage() {
   };
   return (
     <ShopFrame
-      title="Bench"
+      title="Jobs"
       about={`${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'} on`}
       actions={
         <>
@@ -84,7 +84,7 @@ const HEADS: Readonly<Record<BenchSort, string>> = {
   due: 'Due',
   name: 'Job',
   terrace: 'Current step',
-  status: 'To settle',
+  status: 'Issues',
 };
 
 interface ListProps {
@@ -127,7 +127,7 @@ function BenchList({ jobs, jobStatuses, find }: ListProps) {
       </div>
       <ul>
         {open.map(line)}
-        {open.length + done.length === 0 && <li className="p-8 text-lead">No job by “{find}”.</li>}
+        {open.length + done.length === 0 && <li className="p-8 text-lead">No job matches “{find}”.</li>}
       </ul>
       {done.length > 0 && (
         <details className="border-b border-rule" open={find !== '' || open.length === 0}>
@@ -164,17 +164,16 @@ function EmptyBench({ onBegin }: { onBegin: () => void }) {
   };
   return (
     <div className="board-ground grid min-h-full place-content-center justify-items-center gap-3 p-8 text-center">
-      <h2 className="max-w-md font-name text-big leading-tight font-semibold">Nothing is on the bench.</h2>
+      <h2 className="max-w-md font-name text-big leading-tight font-semibold">No jobs yet.</h2>
       <p className="max-w-md text-lead">
-        Start a job, choose the blank, wrap a tape round it, and the rest follows: the size to print, the
-        sheet, the heat.
+        Start a job, choose a blank and measure it. Print size, sheet and heat settings follow.
       </p>
       <div className="mt-2 flex flex-wrap justify-center gap-3">
         <Button kind="act" className="min-h-12 px-6 text-lead" onClick={onBegin}>
-          Start the first job
+          Start first job
         </Button>
         <Button className="min-h-12 px-6 text-lead" onClick={() => void demo()}>
-          Look at the demo shop
+          Open the demo shop
         </Button>
       </div>
     </div>

@@ -114,7 +114,7 @@ function Strata({ jobStatus, jobId }: { jobStatus: JobStatus | null; jobId: stri
 function CopyButton({ record }: { record: JobRecord }) {
   const copy = async () => {
     const r = await copyJob(record.job, `${record.job.name.slice(0, 70)}, again`);
-    notify(r.ok ? `“${r.value.name}” is on the bench.` : problemText(r.problem));
+    notify(r.ok ? `“${r.value.name}” is in the list of jobs.` : problemText(r.problem));
   };
   return (
     <Button

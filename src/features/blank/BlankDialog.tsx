@@ -40,8 +40,8 @@ export function BlankDialog({ open, onClose, blank = null, copy = false, onSaved
       open={open}
       onClose={onClose}
       wide
-      title={blank ? (copy ? `Duplicate ${blank.name}` : `Change ${blank.name}`) : 'A blank of your own'}
-      about="Maker’s figures will do to start; readings come next and decide."
+      title={blank ? (copy ? `Duplicate ${blank.name}` : `Change ${blank.name}`) : 'Add blank'}
+      about="Start with the maker’s figures. Your readings come next and replace them."
     >
       <BlankEditor blank={blank} copy={copy} onClose={onClose} onSaved={onSaved} />
     </Dialog>
@@ -128,7 +128,7 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
           <div className="grid content-start gap-3">
             {draft.start.kind === 'round' && (
               <Segments
-                label="Widths are written"
+                label="Widths given as"
                 value={round ? 'round' : 'across'}
                 onChange={(v) => setRound(v === 'round')}
                 options={[

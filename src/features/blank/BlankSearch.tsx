@@ -25,7 +25,7 @@ export function BlankSearch({ blanks, filter, onFilter, found }: Props) {
     >
       <input
         type="search"
-        aria-label="Words to find a blank by"
+        aria-label="Search blanks"
         value={filter.text}
         placeholder="find: steel, heart…"
         onChange={(e) => onFilter({ ...filter, text: e.target.value.slice(0, 80) })}

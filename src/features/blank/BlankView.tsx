@@ -40,10 +40,10 @@ export function BlankView() {
       <div className="flex min-h-0 flex-col border-l-2 border-ink bg-sheet">
         <div className="flex items-center justify-between px-4 pt-2">
           <h2 className="font-name text-lead font-semibold" id="blanks-heading">
-            The shop’s blanks
+            Blanks of the shop
           </h2>
           <Button onClick={() => setAdding(true)}>
-            <Plus size={16} aria-hidden /> Type a new one in
+            <Plus size={16} aria-hidden /> Add blank
           </Button>
         </div>
         <BlankSearch blanks={shop.blanks} filter={filter} onFilter={setFilter} found={found.length} />
@@ -59,9 +59,7 @@ export function BlankView() {
             </li>
           )}
           {found.length === 0 && (
-            <li className="p-4 text-soft">
-              No blank of the shop matches. Clear the search, or type a new one in.
-            </li>
+            <li className="p-4 text-soft">No blank matches. Clear the search or add a blank.</li>
           )}
         </ul>
         <Preparations />

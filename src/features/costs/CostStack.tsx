@@ -62,7 +62,7 @@ export function CostStack({ price, currency }: { price: Price; currency: string 
     })),
     { label: 'Fee', cents: price.earnedCents < 0 ? 0 : feeEach, fill: 'var(--color-soft)', light: false },
     {
-      label: 'Left above cost',
+      label: 'Margin',
       cents: price.earnedCents < 0 ? 0 : leftEach,
       fill: 'var(--color-sheet)',
       light: true,

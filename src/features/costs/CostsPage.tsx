@@ -30,21 +30,18 @@ export function CostsPage({ jobId }: { jobId: string | null }) {
   const [asked, setAsked] = useState(jobId);
   const first = costs?.find((c) => c.job.id === asked) ?? costs?.find((c) => c.cost.ok) ?? costs?.[0];
   return (
-    <ShopFrame
-      title="Costs"
-      about="of a good piece, its price, and quotes; what an hour costs stands in the settings"
-    >
+    <ShopFrame title="Costs" about="cost of a good piece, price and quotes; rates are in Settings">
       {!costs ? (
         <p className="p-6 text-soft" role="status">
-          Adding up blank, paper, ink, energy and hands of every job…
+          Calculating the cost of every job…
         </p>
       ) : !first ? (
         <p className="p-8 text-lead">
           No job is open.{' '}
           <Link href="/" className="underline">
-            Begin one on the bench
+            Start a job
           </Link>
-          , and what it costs stands here.
+          to see its cost here.
         </p>
       ) : (
         <div className="flex flex-col lg:h-full lg:flex-row">
@@ -65,7 +62,7 @@ export function CostsPage({ jobId }: { jobId: string | null }) {
             <p className="flex-1 p-6 text-lead">
               {problemText(first.cost.problem)}{' '}
               <Link href={`/job/${first.job.id}/blank`} className="underline">
-                To the job
+                Open job
               </Link>
             </p>
           )}
@@ -127,26 +124,26 @@ function extraFigures(cost: JobCost, currency: string): readonly Figure[] {
   return [
     figure({
       id: 'cost.lowest',
-      label: 'Lowest sensible price',
+      label: 'Break-even price',
       quantity: word(money(price.lowestCents)),
       origin: 'calculated',
       working: say`cost and fee, pay of ${money(cost.given.money.payHourCents)} an hour, nothing more`,
     }),
     figure({
       id: 'cost.left',
-      label: 'Left above cost',
+      label: 'Margin',
       quantity: word(money(price.earnedCents)),
       origin: 'calculated',
-      working: say`of the order at ${money(price.eachCents)}; an hour of hands brings ${money(price.hourCents)}`,
+      working: say`of the order at ${money(price.eachCents)}; labour earns ${money(price.hourCents)}`,
       arithmetic: [
         say`${String(price.pieces)} × ${money(price.eachCents)} − fee ${money(price.feeCents)} − cost ${money(price.cost.totalCents)}`,
-        say`an hour: pay and what is left, ÷ ${(price.cost.handsS / 3600).toFixed(2)} h of hands`,
+        say`an hour: pay and what is left, ÷ ${(price.cost.handsS / 3600).toFixed(2)} h of labour`,
         say`prices are rounded up to whole steps of ${money(cost.given.money.priceStepCents)}`,
       ],
     }),
     figure({
       id: 'cost.reprint',
-      label: 'A reprint costs',
+      label: 'Cost of a reprint',
       quantity: word(money(cost.reprintPrintCents)),
       origin: 'calculated',
       working: say`${money(cost.reprintAllCents)} where the blank is spoiled too`,
@@ -172,7 +169,7 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
               {job.name}: {moneyText(currency, cost.price.eachCents)} a piece
             </h2>
             <Link href={`/job/${job.id}/blank`} className="underline">
-              To the job
+              Open job
             </Link>
           </div>
           {cost.supposedPress !== null && (
@@ -182,17 +179,17 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
           )}
           {!cost.blankPriced && (
             <p className="border-l-6 border-warning pl-2" role="status">
-              Nobody said what a blank costs: it counts as nothing here. Put it on the{' '}
+              The price of the blank is not set and counts as 0. Add it to{' '}
               <Link href="/shelf" className="underline">
-                shelf
+                stock
               </Link>{' '}
-              with its case, or write its price under Blanks.
+              with its case price, or enter its price under Blanks.
             </p>
           )}
           {cost.price.earnedCents < 0 && (
             <p className="border-l-6 border-act pl-2 font-semibold" role="status">
-              Below the lowest sensible price of {moneyText(currency, cost.price.lowestCents)}: the order
-              loses {moneyText(currency, -cost.price.earnedCents)}.
+              Below the break-even price of {moneyText(currency, cost.price.lowestCents)}: the order loses{' '}
+              {moneyText(currency, -cost.price.earnedCents)}.
             </p>
           )}
           <SellForm job={job} cost={cost} currency={currency} />
@@ -204,11 +201,11 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
         </div>
       </div>
       <aside
-        aria-label="How it adds up"
+        aria-label="Details"
         tabIndex={0}
         className="shrink-0 border-t-2 border-ink bg-sheet px-3 py-2 lg:w-64 lg:overflow-y-auto lg:border-t-0 lg:border-l-2 xl:w-72"
       >
-        <h2 className="font-name text-lead font-semibold">How it adds up</h2>
+        <h2 className="font-name text-lead font-semibold">Details</h2>
         <p className="font-label text-fine font-medium text-soft">All {cost.pieces} pieces, good ones.</p>
         <FigureLines figures={figures} find={(id) => figures.find((f) => f.id === id)} />
       </aside>

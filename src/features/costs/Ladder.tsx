@@ -20,10 +20,10 @@ export function Ladder({ cost, currency }: { cost: JobCost; currency: string }) 
       <thead>
         <tr className="border-b-2 border-ink text-left text-fine font-semibold">
           <th className="py-1">Pieces</th>
-          <th className="py-1 text-right">Cost of one</th>
-          <th className="py-1 text-right">Price of one</th>
-          <th className="py-1 text-right">Lowest price</th>
-          <th className="py-1 text-right">An hour brings</th>
+          <th className="py-1 text-right">Cost per piece</th>
+          <th className="py-1 text-right">Price per piece</th>
+          <th className="py-1 text-right">Break-even price</th>
+          <th className="py-1 text-right">Earned per hour</th>
         </tr>
       </thead>
       <tbody>

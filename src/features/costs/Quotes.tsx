@@ -75,7 +75,7 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
     });
     setBusy(false);
     if (!made.ok) return notifyProblem(made.problem);
-    notify(`Quote ${made.value.number} is made.`);
+    notify(`Quote ${made.value.number} created.`);
     await pdf(made.value);
   };
   const [today] = useState(() => isoDay(new Date()));
@@ -84,12 +84,12 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h2 className="font-name text-name font-semibold">Quotes</h2>
         <Button kind="act" disabled={busy || cost.price.eachCents <= 0} onClick={() => void make()}>
-          Make the quote, PDF
+          Create quote PDF
         </Button>
       </div>
       {quotes?.length === 0 && (
         <p className="text-soft">
-          None yet. A quote takes the price as it stands now, for {cost.pieces} pieces, and stands for{' '}
+          No quotes yet. A quote uses the current price for {cost.pieces} pieces and is valid for{' '}
           {settings.money.quoteDays} days.
         </p>
       )}
@@ -116,7 +116,7 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
                       })
                     }
                   >
-                    {s === 'sent' ? 'It is sent' : s === 'accepted' ? 'Accepted' : 'Declined'}
+                    {s === 'sent' ? 'Mark as sent' : s === 'accepted' ? 'Accepted' : 'Declined'}
                   </Button>
                 ))}
                 <Button aria-label={`Quote ${q.number} as PDF`} onClick={() => void pdf(q)}>

@@ -36,12 +36,12 @@ export function SellForm({ job, cost, currency }: Props) {
         parse={(t) => ok(t.trim().slice(0, 120))}
         onValue={(customer) => put({ customer })}
       />
-      <Labelled label="Sold">
+      <Labelled label="Sales channel">
         <Segments
-          label="Sold"
+          label="Sales channel"
           value={sell.way}
           options={[
-            { value: 'counter', label: 'over the counter' },
+            { value: 'counter', label: 'in the shop' },
             { value: 'market', label: 'at a market' },
             { value: 'post', label: 'by post' },
           ]}
@@ -50,7 +50,7 @@ export function SellForm({ job, cost, currency }: Props) {
       </Labelled>
       {sell.way === 'market' && (
         <NumberField
-          label="The market keeps"
+          label="Market fee"
           value={cost.wish.feePct}
           min={0}
           max={60}
@@ -67,13 +67,13 @@ export function SellForm({ job, cost, currency }: Props) {
           onCents={(postageCents) => put({ postageCents })}
         />
       )}
-      <Labelled label="Price made from">
+      <Labelled label="Price from">
         <Segments
-          label="Price made from"
+          label="Price from"
           value={sell.priceFrom}
           options={[
             { value: 'margin', label: 'a margin' },
-            { value: 'hour', label: 'an hour’s pay' },
+            { value: 'hour', label: 'hourly earnings' },
           ]}
           onChange={(priceFrom) => put({ priceFrom, priceCents: null })}
         />
@@ -90,14 +90,14 @@ export function SellForm({ job, cost, currency }: Props) {
         />
       )}
       <MoneyField
-        label={cost.byHand ? 'Price of one, by hand' : 'Price of one'}
+        label={cost.byHand ? 'Price per piece, set by hand' : 'Price per piece'}
         cents={cost.price.eachCents}
         currency={currency}
         byHand={cost.byHand}
         least={1}
         onCents={(priceCents) => put({ priceCents })}
       />
-      {cost.byHand && <Button onClick={() => put({ priceCents: null })}>Calculated price again</Button>}
+      {cost.byHand && <Button onClick={() => put({ priceCents: null })}>Reset to calculated price</Button>}
     </div>
   );
 }

@@ -22,7 +22,7 @@ function endFigures(day: DayPlan): readonly Figure[] {
       label: 'Last piece packed',
       quantity: word(at(day.spread.usualS)),
       origin: 'estimated',
-      working: say`${at(day.spread.ninetyS)} at nine in ten; bound ${at(day.bound.leastS)}`,
+      working: say`${at(day.spread.ninetyS)} in nine of ten cases; earliest possible ${at(day.bound.leastS)}`,
       arithmetic: [
         say`as planned ${at(day.makespanS)}; usual and nine in ten from ${day.plays.toLocaleString('en')} plays of chance: times as they spread at this press, pieces spoiled as often as they are`,
         say`no plan packs the last piece before ${at(day.bound.leastS)}`,
@@ -37,7 +37,7 @@ function bottleneckFigure(day: DayPlan, printers: readonly string[]): readonly F
   return [
     figure({
       id: 'day.bottleneck',
-      label: 'What holds it up',
+      label: 'Bottleneck',
       quantity: word(bottleneckText(day, printers)),
       origin: 'calculated',
       working: say`hands busy ${pct(day.busy.hands)} of the time; ${day.presses.length === 0 ? 'no press' : `presses ${pct(Math.max(...day.busy.presses))} at the most`}`,
@@ -117,10 +117,10 @@ export function DayFigures({ day, names, earned }: Props) {
         ? [
             figure({
               id: 'day.earned',
-              label: 'Left above cost',
+              label: 'Margin',
               quantity: word(moneyText(earned.currency, earned.cents)),
               origin: 'estimated' as const,
-              working: say`${moneyText(earned.currency, earned.hourCents)} an hour of hands; ${earned.known === earned.jobs ? 'all jobs of the plan' : `${earned.known} of ${earned.jobs} jobs, the others have no cost yet`}`,
+              working: say`${moneyText(earned.currency, earned.hourCents)} per hour of labour; ${earned.known === earned.jobs ? 'all jobs of the plan' : `${earned.known} of ${earned.jobs} jobs, the others have no cost yet`}`,
             }),
           ]
         : []),
@@ -142,7 +142,7 @@ export function Promises({
 }) {
   return (
     <section aria-label="Jobs">
-      <h2 className="mt-3 font-name text-lead font-semibold">Jobs, and when they are packed</h2>
+      <h2 className="mt-3 font-name text-lead font-semibold">Jobs by packing time</h2>
       <ul>
         {day.jobs.map((j, i) => {
           const danger = j.inTime !== null && j.inTime < AT_RISK;
@@ -173,7 +173,7 @@ export function Promises({
       </ul>
       {day.leftOut.length > 0 && (
         <>
-          <h2 className="mt-3 font-name text-lead font-semibold">Not in the plan</h2>
+          <h2 className="mt-3 font-name text-lead font-semibold">Not scheduled</h2>
           <ul>
             {day.leftOut.map((l) => (
               <li key={l.jobId} className="border-b border-rule py-1.5">
@@ -197,8 +197,8 @@ export function Promises({
 export function Delays({ list, onUndo }: { list: readonly Delay[]; onUndo: () => void }) {
   if (list.length === 0) return null;
   return (
-    <section aria-label="What that changed" className="mb-2 border-2 border-ink p-2">
-      <h2 className="font-label font-semibold">What that changed</h2>
+    <section aria-label="Changes" className="mb-2 border-2 border-ink p-2">
+      <h2 className="font-label font-semibold">Changes</h2>
       <ul aria-live="polite" className="font-label text-fine font-medium">
         {list.slice(0, 4).map((d) => (
           <li key={d.name}>

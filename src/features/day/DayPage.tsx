@@ -33,29 +33,31 @@ function useNowS(day: DayPlan | null): number {
   return day ? Math.max(0, (now - day.nowMs) / 1000) : 0;
 }
 
-/** What stands in the way of the day, worst first: a sentence each. */
+/** What is wrong with the schedule, worst first: a sentence each. */
 function warnings(day: DayPlan): readonly string[] {
   const at = (s: number) => whenText(msOf(day, s), day.nowMs);
   return [
-    ...(day.problem.people === 0
-      ? ['Nobody works here: say in the settings how many pairs of hands there are.']
-      : []),
-    ...(day.windows.length === 0 ? ['The shop is never open: write its hours in the settings.'] : []),
+    ...(day.problem.people === 0 ? ['No people are set. Enter their number in Settings.'] : []),
+    ...(day.windows.length === 0 ? ['No working hours are set. Add them in Settings.'] : []),
     ...day.overloaded.map(
       (o) =>
-        `${o.circuitName} carries ${o.carriesA.toFixed(1)} A for hours; ${o.pressName} on it draws ${o.drawsA.toFixed(1)} A. It needs another circuit: local electrical code and a licensed electrician decide.`,
+        `${o.circuitName} carries ${o.carriesA.toFixed(1)} A for hours; ${o.pressName} on it draws ${o.drawsA.toFixed(1)} A. Connect it to another circuit. Local electrical code and a licensed electrician decide.`,
     ),
     ...day.jobs
       .filter((j) => j.inTime !== null && j.inTime < AT_RISK)
       .sort((a, b) => (a.inTime ?? 1) - (b.inTime ?? 1))
       .map((j) => {
         const due = j.dueS === null ? '' : at(j.dueS);
-        return j.latestS === null
-          ? `${j.name} will not be ready by ${due}, however soon it is begun: packed about ${at(j.endS)}.`
-          : `${j.name} must be begun by ${at(j.latestS)} to be ready by ${due}; in time in ${Math.round((j.inTime ?? 0) * 100)} of 100.`;
+        if (j.latestS === null)
+          return Number.isFinite(j.endS)
+            ? `${j.name} is unlikely to be ready by ${due}: started now, it is packed about ${at(j.endS)}.`
+            : `${j.name} cannot be ready by ${due}.`;
+        return `${j.name} must start by ${at(j.latestS)} to be ready by ${due}. Chance of being on time: ${Math.round((j.inTime ?? 0) * 100)} %.`;
       }),
     ...(day.jobs.some((j) => !Number.isFinite(j.endS)) && day.problem.people > 0 && day.windows.length > 0
-      ? ['Some of it is never done: a job has no press that can be turned on.']
+      ? [
+          'Some work is never done: a job has no press that can be switched on. Check the circuits in Settings.',
+        ]
       : []),
   ];
 }
@@ -66,7 +68,7 @@ const shortages = (shelf: readonly Outlook[] | null): readonly string[] =>
     .filter((o) => o.item.kind === 'blank' && o.shortFor !== null)
     .map(
       (o) =>
-        `${o.item.name}: ${amountText(o.balance.onHand)} on the shelf, ${amountText(o.taken)} wanted; short for ${o.shortFor ?? ''}.`,
+        `${o.item.name}: ${amountText(o.balance.onHand)} in stock, ${amountText(o.taken)} needed. It runs out for ${o.shortFor ?? ''}.`,
     );
 
 /** The jobs of the shop as one day: lines of time, what they add up to, and what would change them. */
@@ -75,11 +77,11 @@ export function DayPage() {
   const { day, busy } = useDay();
   return (
     <ShopFrame
-      title={day ? weekdayText(day.nowMs) : 'Day plan'}
+      title={day ? weekdayText(day.nowMs) : 'Schedule'}
       about={
         day
           ? `${day.jobs.length} ${day.jobs.length === 1 ? 'job' : 'jobs'} · ${pieceCount(day)} pieces${day.jobs.length > 0 ? ` · done about ${whenText(msOf(day, day.spread.usualS), day.nowMs)}, nine in ten by ${whenText(msOf(day, day.spread.ninetyS), day.nowMs)}` : ''}${day.later > 0 ? ` · ${day.later} more jobs are being added` : ''}${busy || day.depth !== 'whole' ? ' …' : ''}`
-          : 'laying it out…'
+          : 'calculating…'
       }
     >
       {day ? (
@@ -90,7 +92,7 @@ export function DayPage() {
         )
       ) : (
         <p className="p-6 text-soft" role="status">
-          Every open job is laid over the presses, hands and hours of the shop.
+          All open jobs are being scheduled over presses, people and working hours.
         </p>
       )}
     </ShopFrame>
@@ -99,11 +101,9 @@ export function DayPage() {
 
 const Nothing = () => (
   <div className="grid gap-2 p-8 text-lead">
-    <p>
-      No job is open. Begin one on the bench, with its blank, its press and its date, and it is laid out here.
-    </p>
+    <p>No open jobs. Start a job with a blank, a press and a due date to see it here.</p>
     <Link href="/" className="underline">
-      To the bench
+      Go to jobs
     </Link>
   </div>
 );
@@ -155,7 +155,7 @@ function Laid({ day, shop }: LaidProps) {
         <Foot day={day} />
       </div>
       <aside
-        aria-label="How it adds up"
+        aria-label="Details"
         tabIndex={0}
         className="shrink-0 border-t-2 border-ink bg-sheet px-3 py-2 lg:w-72 lg:overflow-y-auto lg:border-t-0 lg:border-l-2"
       >
@@ -174,7 +174,7 @@ function Laid({ day, shop }: LaidProps) {
             onClose={() => setChosenId(null)}
           />
         )}
-        <h2 className="font-name text-lead font-semibold">How it adds up</h2>
+        <h2 className="font-name text-lead font-semibold">Details</h2>
         <DayFigures day={day} names={names} earned={earned} />
         <Promises
           day={day}
@@ -204,7 +204,7 @@ function Toolbar({ view, onView, days, shownMs, onDays }: ToolbarProps) {
         value={view}
         options={[
           { value: 'day', label: 'One day' },
-          { value: 'all', label: 'All of it' },
+          { value: 'all', label: 'Whole schedule' },
         ]}
         onChange={onView}
       />
@@ -222,7 +222,7 @@ function Toolbar({ view, onView, days, shownMs, onDays }: ToolbarProps) {
         </>
       )}
       <span className="ml-auto hidden text-fine text-soft xl:inline">
-        Drag the loads of a job to lock them to a press and a time.
+        Drag a load to lock its job to a press and a time.
       </span>
     </div>
   );
@@ -233,11 +233,11 @@ function WaitingBack({ day }: { day: DayPlan }) {
   const held = day.leftOut.filter((l) => l.left.why === 'waits');
   if (held.length === 0) return null;
   return (
-    <ul aria-label="Held back" className="mt-1 flex flex-wrap gap-2">
+    <ul aria-label="On hold" className="mt-1 flex flex-wrap gap-2">
       {held.map((l) => (
         <li key={l.jobId}>
           <Button onClick={() => void changeJob(l.jobId, (j) => ({ ...j, day: { ...j.day, waits: false } }))}>
-            Take {l.name} in again
+            Schedule {l.name}
           </Button>
         </li>
       ))}
@@ -251,9 +251,9 @@ function Foot({ day }: { day: DayPlan }) {
   const found = [...warnings(day), ...shortages(shelf)];
   return (
     <div className="flex items-center gap-3 border-t-2 border-ink bg-sheet px-4 py-2">
-      <ul aria-label="In the way" className="min-w-0 flex-1">
+      <ul aria-label="Problems" className="min-w-0 flex-1">
         {found.length === 0 ? (
-          <li className="text-soft">Every job with a date is packed by it, nine in ten.</li>
+          <li className="text-soft">Every job is packed by its due date, nine times in ten.</li>
         ) : (
           found.slice(0, 2).map((w) => (
             <li key={w} className="flex items-stretch gap-2.5">

@@ -43,7 +43,7 @@ export function PlaceJob({ day, job, work, shownMs, presses, onPin, onFree, onWa
   const startMs = first ? msOf(day, first.fromS) : shownMs;
   const [fromMs, setFromMs] = useState(startMs);
   return (
-    <section aria-label="Place in the day" className="mb-3 border-b-2 border-ink pb-3">
+    <section aria-label="Place in the schedule" className="mb-3 border-b-2 border-ink pb-3">
       <div className="flex items-start justify-between gap-2">
         <h2 className="font-name text-name leading-tight font-semibold">{job.name}</h2>
         <Button kind="quiet" onClick={onClose}>
@@ -82,7 +82,7 @@ export function PlaceJob({ day, job, work, shownMs, presses, onPin, onFree, onWa
           onValue={setFromMs}
         />
         <Button onClick={() => onPin(pressId, fromMs)}>
-          <Lock size={16} aria-hidden /> Lock it there
+          <Lock size={16} aria-hidden /> Lock here
         </Button>
         {job.pinned && (
           <Button onClick={onFree}>
@@ -90,12 +90,12 @@ export function PlaceJob({ day, job, work, shownMs, presses, onPin, onFree, onWa
           </Button>
         )}
         <Button kind="quiet" onClick={onWait}>
-          Leave out of the day
+          Leave out of the schedule
         </Button>
       </div>
       <p className="mt-2 flex gap-4">
         <Link href={`/job/${job.id}/press`} className="underline">
-          To its press
+          Go to pressing
         </Link>
         <Link href={`/finish/${job.id}`} className="underline">
           Finishing

@@ -24,7 +24,7 @@ function usual(day: DayPlan, shop: Shop): readonly Asked[] {
     ...(press
       ? [{ label: `A second ${press.name.toLowerCase()}`, what: { kind: 'press', press: busiest } as const }]
       : []),
-    { label: 'One more pair of hands', what: { kind: 'person' } },
+    { label: 'One more person', what: { kind: 'person' } },
     {
       label: 'Open an hour earlier',
       what: { kind: 'earlier', windows: earlierWindows(shop, day.nowMs, days, 60) },
@@ -95,13 +95,13 @@ export function WhatIfs({ day, shop }: { day: DayPlan; shop: Shop }) {
       <div className="mt-2 flex flex-wrap items-end gap-2">
         <NumberField label="More pieces" value={more} min={1} max={10_000} whole onValue={setMore} />
         <Select
-          label="More of which job"
+          label="Job with more pieces"
           value={day.jobs[work]?.id ?? ''}
           options={day.jobs.map((j) => ({ value: j.id, label: j.name }))}
           onChange={setJobId}
           className="w-44"
         />
-        <Button onClick={() => void ask()}>Ask</Button>
+        <Button onClick={() => void ask()}>Calculate</Button>
       </div>
       {asked && (
         <p role="status" className="mt-2">

@@ -52,9 +52,9 @@ export const leftText = (left: LeftOut): string => {
     case 'no-sheet':
       return 'no paper takes it yet';
     case 'no-press':
-      return 'no press chosen, and none takes it as it stands';
+      return 'no press is chosen, and none fits this job';
     case 'blocked':
-      return `something stands in its way on ${left.pressName}`;
+      return `blocked on ${left.pressName}`;
   }
 };
 
@@ -106,8 +106,7 @@ export const shortName = (name: string): string => {
 /** What holds the day up, in a word: a press, the hands, a printer. */
 export function bottleneckText(day: DayPlan, printers: readonly string[]): string {
   const { by, which } = day.bound;
-  if (by === 'hands')
-    return day.problem.people === 1 ? 'one pair of hands' : `${day.problem.people} pairs of hands`;
+  if (by === 'hands') return day.problem.people === 1 ? 'one pair of hands' : `${day.problem.people} people`;
   if (by === 'nothing') return 'nothing';
   if (by === 'printer') return printers[which[0] ?? 0] ?? 'the printer';
   return which.map((i) => day.presses[i]?.name ?? '').join(', ');

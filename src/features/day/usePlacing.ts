@@ -48,7 +48,7 @@ export function usePlacing(day: DayPlan, onChosen: (jobId: string | null) => voi
       onChosen(job.id);
       if (job.presses.includes(press))
         void setPins(job.id, [{ pressId: to.id, from: Math.round(msOf(day, fromS)) }]);
-      else notifyWrong(`${job.name} does not go through ${to.name}: choose the press in the job first.`);
+      else notifyWrong(`${job.name} is not set up for ${to.name}. Choose the press in the job first.`);
     },
     wait: async (jobId) => {
       if (await put(jobId, (now) => ({ ...now, waits: true }))) onChosen(null);

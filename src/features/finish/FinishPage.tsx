@@ -34,9 +34,9 @@ export function FinishPage({ jobId }: { jobId: string }) {
     return (
       <ShopFrame title="Finishing">
         <p className="p-8 text-lead">
-          {job ? 'Choose a blank first: what is done last hangs on it.' : 'This job is not in this shop.'}{' '}
+          {job ? 'Choose a blank first. The finishing steps depend on it.' : 'This job is not in this shop.'}{' '}
           <Link href={job ? `/job/${job.id}/blank` : '/'} className="underline">
-            {job ? 'To its blank' : 'To the bench'}
+            {job ? 'To its blank' : 'Go to jobs'}
           </Link>
         </p>
       </ShopFrame>
@@ -76,7 +76,7 @@ function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[
       about={job.name}
       actions={
         <Link href={`/job/${job.id}/look`} className="font-label font-semibold underline">
-          Back to the look
+          Back to the inspection
         </Link>
       }
     >
@@ -236,8 +236,8 @@ function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number
                 {!shelf
                   ? '…'
                   : on
-                    ? `${on.balance.onHand} there${short ? `, ${wanted - on.balance.onHand} short` : ''}`
-                    : 'not on the shelf'}
+                    ? `${on.balance.onHand} in stock${short ? `, ${wanted - on.balance.onHand} short` : ''}`
+                    : 'not in stock'}
               </span>
             </li>
           );
@@ -245,7 +245,7 @@ function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number
       </ul>
       <p className="mt-1">
         <Link href="/shelf" className="underline">
-          To the shelf
+          Go to stock
         </Link>
       </p>
     </section>

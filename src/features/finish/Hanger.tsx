@@ -46,10 +46,10 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
         <PlateDrawing blank={blank} plan={plan.ok ? plan.value : null} />
       </div>
       <div className="grid content-start gap-2">
-        <h2 className="font-name text-name font-semibold">Where it hangs</h2>
+        <h2 className="font-name text-name font-semibold">Hanger position</h2>
         {hang && (
           <p>
-            By its hole it hangs{' '}
+            Hung by its hole, it hangs{' '}
             {Math.abs(hang.leansDeg) < 0.3
               ? 'upright: hole side up.'
               : `${Math.abs(hang.leansDeg).toFixed(1)}° to the ${hang.leansDeg > 0 ? 'right' : 'left'}, seen from the front.`}
@@ -58,8 +58,8 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
         {plan.ok ? (
           <p>
             {plan.value.points.length === 2 ? 'Two hangers, level, ' : 'One hanger on the middle line, '}
-            <Q of={mm(plan.value.fromTopMm)} /> below the top, <Q of={mm(plan.value.aboveMm)} /> above where
-            it balances. A millimetre beside hangs it {plan.value.degPerMm.toFixed(1)}° out of level.
+            <Q of={mm(plan.value.fromTopMm)} /> below the top, <Q of={mm(plan.value.aboveMm)} /> above the
+            balance point. One millimetre off centre tilts it by {plan.value.degPerMm.toFixed(1)}°.
           </p>
         ) : (
           <p role="status" className="font-semibold">
@@ -112,9 +112,7 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
             onValue={(fromTopMm) => put({ fromTopMm })}
           />
         </div>
-        {wish.fromTopMm !== null && (
-          <Button onClick={() => put({ fromTopMm: null })}>Calculated height again</Button>
-        )}
+        {wish.fromTopMm !== null && <Button onClick={() => put({ fromTopMm: null })}>Reset height</Button>}
         <Button kind="act" disabled={!plan.ok} onClick={() => void print()}>
           Paper template, true size, PDF
         </Button>

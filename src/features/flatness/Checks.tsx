@@ -11,9 +11,7 @@ export function Checks({ press }: { press: FlatPress }) {
   const list = press.flatness.slice(-SHOWN).toReversed();
   if (list.length === 0)
     return (
-      <p className="text-soft">
-        Not read before. Read it again after packing: it then says how much better it got.
-      </p>
+      <p className="text-soft">No earlier readings. Measure again after packing to see the improvement.</p>
     );
   return (
     <section aria-label="Read before">

@@ -44,7 +44,7 @@ export function FlatnessPage({ pressId, jobId }: { pressId: string; jobId: strin
   const press = shop.presses.find((p) => p.id === pressId);
   if (!press || !isFlatPress(press))
     return (
-      <ShopFrame title="Gaps under the platen">
+      <ShopFrame title="Platen flatness">
         <p className="p-8 text-lead">
           {press
             ? `${press.name} has no platen: only flat presses are packed.`
@@ -84,9 +84,7 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
     const r = await savePress({ ...press, flatness: [...press.flatness, check].slice(-40) });
     if (!r.ok) return notifyProblem(r.problem);
     notify(
-      packedCardMm === null
-        ? 'Readings kept.'
-        : 'Kept as packed. Read it again to see how much better it got.',
+      packedCardMm === null ? 'Readings saved.' : 'Saved as packed. Measure again to see the improvement.',
     );
   };
   const print = async () => {
@@ -105,18 +103,18 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
     const dye = dyeFromMarks(await newestOnPlaten(press.id, 200));
     if (dye.every((d) => d === 0))
       return notifyWrong(
-        'No mark of faded places or of dye left lies on this platen in the log yet. Mark them on the look, with the piece they were on.',
+        'The log has no marks of faded areas or dye left on this platen yet. Mark them during inspection.',
       );
     setBy('dye');
     setGaps(dye.map((d) => DYE_GAPS_MM[d]));
   };
   return (
     <ShopFrame
-      title="Gaps under the platen"
+      title="Platen flatness"
       about={press.name}
       actions={
         <Link href={jobId ? `/job/${jobId}/look` : '/presses'} className="font-label font-semibold underline">
-          {jobId ? 'Back to the look' : 'All presses'}
+          {jobId ? 'Back to the inspection' : 'All presses'}
         </Link>
       }
     >
@@ -136,10 +134,10 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
                 onChange={setBy}
               />
             </Labelled>
-            <Button onClick={() => void fromMarks()}>Take it from the marks of the log</Button>
+            <Button onClick={() => void fromMarks()}>Use marks from the log</Button>
           </div>
           <p className="max-w-3xl text-soft">
-            {METHOD_HELP[by]} Heat off, platen cold: it pinches and burns.
+            {METHOD_HELP[by]} Heat off and platen cold: it can pinch and burn.
           </p>
           <PlatenMap
             press={press}
@@ -170,15 +168,15 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
               Packing to cut, true size, PDF
             </Button>
             <Button onClick={() => void save(cardMm)} disabled={!found || found.packing.sheets.length === 0}>
-              It is packed with this
+              Mark as packed
             </Button>
-            <Button onClick={() => void save(null)}>Keep these readings</Button>
+            <Button onClick={() => void save(null)}>Save readings</Button>
           </div>
           {better !== null && (
             <p role="status" className="border-2 border-ink bg-sheet p-3 text-lead">
               {better > 0
                 ? `Packing made it ${Math.round(better * 100)} % more even.`
-                : 'Packing did not make it more even: look whether the card lies where it should.'}
+                : 'Packing did not make it more even. Check that the card lies where it should.'}
             </p>
           )}
           <Checks press={press} />
@@ -200,9 +198,9 @@ function Result({ found, cardMm }: { found: NonNullable<ReturnType<typeof worked
   const { packing, place } = found;
   const n = packing.sheets.length;
   return (
-    <section aria-label="What it comes to" className="grid gap-1">
+    <section aria-label="Result" className="grid gap-1">
       <p className="font-name text-head leading-tight font-semibold">
-        Uneven by <Fine mm={packing.nowMm} />
+        Unevenness <Fine mm={packing.nowMm} />
       </p>
       <p className="text-soft">
         Between the readings the gap is known within ± <Fine mm={found.withinMm} />, 19 times in 20.

@@ -1,7 +1,7 @@
 'use client';
 
 import { fail, ok, type Result } from '@/core/basics/result';
-import { PEEL_NOTES, TIMER_START_WORDS } from '@/core/heat/labels';
+import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '@/core/heat/labels';
 import { lowestTargetC } from '@/core/heat/starting';
 import { byTimer, timerWays } from '@/core/heat/timerWays';
 import { WASTE_SHEETS } from '@/core/heat/materials';
@@ -59,7 +59,7 @@ export function HeatFields() {
   const readTemp = (where: string) => (text: string) => {
     const r = parseTemperature(text, units.temperature, where);
     return r.ok && r.value < 100
-      ? fail('That is too cool to transfer.', where, 'Common work is 175 to 205 °C (350 to 400 °F).')
+      ? fail('This is too cool to transfer dye.', where, 'Common work is 175 to 205 °C (350 to 400 °F).')
       : r;
   };
   const reachable = (r: Result<number>): Result<number> =>
@@ -127,7 +127,7 @@ export function HeatFields() {
         <Select
           label="Pressure"
           value={s.pressure}
-          options={PRESSURES.map((p) => ({ value: p, label: p.replace('-', ' to ') }))}
+          options={PRESSURES.map((p) => ({ value: p, label: PRESSURE_WORDS[p] }))}
           onChange={(pressure) => put({ pressure })}
           className="w-36"
         />
@@ -148,7 +148,7 @@ export function HeatFields() {
       </p>
       {changed && (
         <Button onClick={() => edit((j) => ({ ...j, heat: {}, load: {} }))}>
-          {chosen.proven ? 'Back to the proven recipe' : 'Back to the usual start'}
+          {chosen.proven ? 'Reset to the proven recipe' : 'Reset to the usual settings'}
         </Button>
       )}
     </div>
@@ -242,9 +242,9 @@ function LoadFields() {
       )}
       <WasteFields />
       {flat && plan.heat.model?.subject.load.faces === 'one' && (
-        <Labelled label="Lies">
+        <Labelled label="Position">
           <Select
-            label="How it lies"
+            label="Position"
             value={load.load.heatedFrom}
             options={HEATED_FROM.map((k) => ({
               value: k,

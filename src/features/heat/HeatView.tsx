@@ -26,7 +26,7 @@ export function HeatView() {
           onChange={(pressId) => edit((j) => ({ ...j, pressId, heat: {}, load: {} }))}
           options={shop.presses.map((p) => ({ value: p.id, label: p.name }))}
         />
-        {shop.presses.length === 0 && <p>No press in the shop yet. Add one under Presses.</p>}
+        {shop.presses.length === 0 && <p>There is no press yet. Add one under Presses.</p>}
         <span className="ml-auto flex items-center gap-3">
           <span role="status" className="font-label text-fine">
             {plan.heat.model?.updating ? 'Updating…' : ''}
@@ -40,7 +40,7 @@ export function HeatView() {
         <p className="p-8 text-lead">
           {job.pressId
             ? 'The findings below say why.'
-            : 'Choose the press this job will run on. Its usual or proven settings come up by themselves.'}
+            : 'Choose the press for this job. Its usual or proven settings are filled in.'}
         </p>
       )}
     </div>
@@ -64,8 +64,8 @@ function Settings() {
       </div>
       <HeatFields />
       <WhatIfs />
-      <section aria-label="Before the press" className="px-5 pt-2 pb-3">
-        <h2 className="font-name text-lead font-semibold">Before the press, in order</h2>
+      <section aria-label="Before pressing" className="px-5 pt-2 pb-3">
+        <h2 className="font-name text-lead font-semibold">Before pressing, in order</h2>
         <ol className="columns-1 gap-6 md:columns-2">
           {preparationWords(plan).map((step, i) => (
             <li key={i} className="flex break-inside-avoid gap-2 py-0.5 leading-snug">
@@ -97,7 +97,7 @@ function WhatIfs() {
   if (list.length === 0) return null;
   return (
     <section aria-label="What if" className="px-5 pt-2">
-      <h2 className="font-name text-lead font-semibold">What if, for the same dose</h2>
+      <h2 className="font-name text-lead font-semibold">Alternatives with the same dose</h2>
       <ul className="flex flex-wrap gap-x-6 gap-y-1 font-label">
         {list.map((w) => (
           <li key={w.id}>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '@/core/heat/labels';
+import { PEEL_NOTES, PRESSURE_NOTES, TIMER_START_WORDS } from '@/core/heat/labels';
 import { settableS } from '@/core/heat/start';
 import { readRecipeFor, recipeJson, type RecipeFile } from '@/core/formats/recipeFile';
 import { problemText } from '@/core/basics/result';
@@ -101,9 +101,9 @@ function RecipeDialog({ onClose }: { onClose: () => void }) {
     >
       <div className="mb-3 flex flex-wrap gap-2 print:hidden">
         <Button kind="act" onClick={() => window.print()}>
-          Print the card
+          Print card
         </Button>
-        <Button onClick={save}>Save as a file</Button>
+        <Button onClick={save}>Save file</Button>
         <FileButton label="Recipe file to open" accept=".json" onFile={(f) => void read(f)}>
           Open another recipe
         </FileButton>
@@ -128,7 +128,7 @@ const line = (text: string): string => text.trim().slice(0, 160);
 function fileOf(plan: Plan, shopName: string, units: UnitChoice): Omit<RecipeFile, 'format' | 'version'> {
   const { chosen, press, heater, load, model } = plan.heat;
   const blank = plan.blank.blank;
-  if (!chosen || !press || !blank) throw new Error('There is no recipe yet.');
+  if (!chosen || !press || !blank) throw new Error('No recipe yet.');
   const o = model?.outcome;
   return {
     savedAt: Date.now(),
@@ -174,7 +174,7 @@ function Card({ jobName, load }: { jobName: string; load: Load | null }) {
       `${clockText(s.dwellS)}${s.laterDwellS === null ? '' : `, then ${clockText(s.laterDwellS)}`}, ${TIMER_START_WORDS[s.timerStart]}`,
       ORIGIN_WORDS[originOf.dwellS],
     ],
-    ['Pressure', PRESSURE_WORDS[s.pressure], ORIGIN_WORDS[originOf.pressure]],
+    ['Pressure', PRESSURE_NOTES[s.pressure], ORIGIN_WORDS[originOf.pressure]],
     ['Peel', `${s.peel}. ${PEEL_NOTES[s.peel].risk}`, ORIGIN_WORDS[originOf.peel]],
     ...(load
       ? [
@@ -223,7 +223,7 @@ function Card({ jobName, load }: { jobName: string; load: Load | null }) {
       </table>
       <div className="mt-3 grid gap-4 sm:grid-cols-2">
         <section>
-          <h4 className="font-name font-semibold">Before the press</h4>
+          <h4 className="font-name font-semibold">Before pressing</h4>
           <ol className="list-decimal pl-5 text-fine leading-snug">
             {preparationWords(plan).map((p, i) => (
               <li key={i}>{phraseText(p, units)}</li>
@@ -268,11 +268,11 @@ function Compare({ other, use }: { other: RecipeFile; use: () => void }) {
     ['Pressure', a.pressure, b.pressure],
     ['Peel', a.peel, b.peel],
     ['Dose at 200 °C', dose(other.dose?.leastS), dose(model?.outcome?.least.value)],
-    ['Good pieces behind it', String(other.goodPieces), String(chosen.proven?.goodPieces ?? 0)],
+    ['Good pieces with it', String(other.goodPieces), String(chosen.proven?.goodPieces ?? 0)],
   ] as const;
   return (
     <section aria-label="Compared" className="mb-4 border-2 border-strata-6 p-3 print:hidden">
-      <h3 className="font-name text-lead font-semibold">{other.shopName} beside this shop</h3>
+      <h3 className="font-name text-lead font-semibold">{other.shopName} compared with this shop</h3>
       <table className="mt-1 w-full font-label">
         <tbody>
           {rows.map(([label, theirs, ours]) => (
@@ -287,7 +287,7 @@ function Compare({ other, use }: { other: RecipeFile; use: () => void }) {
         </tbody>
       </table>
       <div className="mt-2">
-        <Button onClick={use}>{other.dose ? 'Set this press to the same dose' : 'Take its settings'}</Button>
+        <Button onClick={use}>{other.dose ? 'Use the same dose on this press' : 'Use its settings'}</Button>
       </div>
     </section>
   );

@@ -83,7 +83,7 @@ function seamAdvice(ring: readonly RingPoint[] | null, passes: number, handled: 
   const least = Math.min(...ring.map(last));
   return seam > least * 1.15
     ? 'The seam is well heated where it lies: up for the first pass.'
-    : 'The seam lies where the wall gets least: press it down well, and tape it full length.';
+    : 'The seam lies where the wall gets least heat. Press it down well and tape it full length.';
 }
 
 const Heater = ({ coveredDeg }: { coveredDeg: number }) => {

@@ -17,7 +17,7 @@ export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Ter
   if (!open)
     return (
       <aside
-        aria-label="How it adds up"
+        aria-label="Details"
         className="shrink-0 border-t-2 border-ink bg-sheet lg:w-11 lg:border-t-0 lg:border-l-2"
       >
         <button
@@ -26,23 +26,23 @@ export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Ter
           onClick={() => setOpen(true)}
           className="flex min-h-11 w-full items-center justify-center gap-2 px-2 py-3 font-name text-lead font-semibold hover:bg-board lg:[writing-mode:vertical-rl]"
         >
-          <PanelRightOpen size={18} aria-hidden /> How it adds up
+          <PanelRightOpen size={18} aria-hidden /> Details
         </button>
       </aside>
     );
   return (
     <aside
-      aria-label="How it adds up"
+      aria-label="Details"
       className="shrink-0 border-t-2 border-ink bg-sheet px-3 py-2 lg:w-56 lg:overflow-y-auto xl:w-64 2xl:w-74 lg:border-t-0 lg:border-l-2"
       tabIndex={0}
     >
       <div className="flex items-center justify-between">
-        <h2 className="font-name text-lead font-semibold">How it adds up</h2>
+        <h2 className="font-name text-lead font-semibold">Details</h2>
         <button
           type="button"
           aria-expanded={true}
-          aria-label="Hide how it adds up"
-          title="Hide: more room for the drawing"
+          aria-label="Hide details"
+          title="Hide details to give the drawing more room"
           onClick={() => setOpen(false)}
           className="grid size-9 place-items-center hover:bg-board"
         >
@@ -50,9 +50,7 @@ export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Ter
         </button>
       </div>
       {figures.length === 0 && (
-        <p className="mt-2 text-soft">
-          Nothing to calculate yet. Figures stand here as soon as there is something to make them from.
-        </p>
+        <p className="mt-2 text-soft">No figures yet. They appear here once a blank is chosen.</p>
       )}
       <FigureLines figures={figures} find={find} />
     </aside>

@@ -47,7 +47,12 @@ export function JobDetails() {
         <span className="truncate">{job.name}</span>
         <Pencil size={15} aria-label="edit" role="img" className="shrink-0 text-soft" />
       </button>
-      <Dialog open={open} onClose={() => setOpen(false)} title="The job" about="What, how many, by when.">
+      <Dialog
+        open={open}
+        onClose={() => setOpen(false)}
+        title="Job details"
+        about="Name, number of pieces and due date."
+      >
         <DetailsForm onDone={() => setOpen(false)} />
       </Dialog>
     </>
@@ -80,7 +85,7 @@ function DetailsForm({ onDone }: { onDone: () => void }) {
       <div className="grid grid-cols-3 gap-3">
         <Text name="pieces" label="Pieces" inputMode="numeric" />
         <Text name="dueOn" label="Due" type="date" />
-        <Text name="dueAt" label="At" hint="Empty: at closing." type="time" />
+        <Text name="dueAt" label="At" hint="Empty means closing time." type="time" />
       </div>
       <Text name="note" label="Note" rows={3} />
     </DialogForm>

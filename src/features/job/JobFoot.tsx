@@ -40,11 +40,7 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
         {worst ? (
           <FindingLine finding={worst} here={terrace} />
         ) : (
-          <p className="text-soft">
-            {above.size > 0
-              ? 'What is listed above; nothing else stands in the way.'
-              : 'Nothing to settle here.'}
-          </p>
+          <p className="text-soft">{above.size > 0 ? 'No other issues.' : 'No issues.'}</p>
         )}
       </div>
       {all.length > 1 && (

@@ -21,7 +21,7 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
   const { plan } = useJob();
   return (
     <nav
-      aria-label="Terraces of the job"
+      aria-label="Steps of the job"
       className="on-night flex shrink-0 items-center bg-night md:w-46 md:flex-col md:items-stretch md:overflow-y-auto xl:w-59"
     >
       <Brand />
@@ -40,7 +40,7 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
       <ul className="hidden gap-x-4 px-4 py-1 font-label text-fine font-semibold text-pale md:flex">
         <li>
           <Link href="/" className="inline-flex min-h-9 items-center underline underline-offset-4">
-            Bench
+            Jobs
           </Link>
         </li>
         <li>

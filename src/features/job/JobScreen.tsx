@@ -48,9 +48,9 @@ export function JobScreen({ id }: { id: string }) {
 const Missing = () => (
   <main className="grid h-dvh place-content-center gap-3 p-6">
     <h1 className="font-name text-big font-semibold">This job is not in this browser</h1>
-    <p>It was deleted, or it is in another browser. You can open a job file on the bench.</p>
+    <p>It was deleted, or it is in another browser. You can open a job file from the list of jobs.</p>
     <Link href="/" className="font-label font-semibold underline">
-      To the bench
+      Go to jobs
     </Link>
   </main>
 );
@@ -59,11 +59,11 @@ const Unreadable = () => (
   <main className="grid h-dvh place-content-center gap-3 p-6">
     <h1 className="font-name text-big font-semibold">This job is kept, but cannot be read</h1>
     <p className="max-w-prose">
-      Another version of Mesa Drift wrote it. Nothing was deleted. Update Mesa Drift, or save it to a file on
-      the bench.
+      Another version of Mesa Drift saved it. Nothing was deleted. Update Mesa Drift, or save it to a file
+      from the list of jobs.
     </p>
     <Link href="/" className="font-label font-semibold underline">
-      To the bench
+      Go to jobs
     </Link>
   </main>
 );

@@ -8,11 +8,9 @@ export function NeedsBlank() {
   const { job } = useJob();
   return (
     <div className="absolute inset-0 grid place-content-center justify-items-center gap-3 p-8 text-center">
-      <p className="max-w-80 font-name text-head leading-tight font-medium">First, what is being pressed?</p>
-      <p className="max-w-80 text-soft">Every size here follows from the blank.</p>
-      <Button onClick={() => window.history.pushState(null, '', `/job/${job.id}/blank`)}>
-        Choose the blank
-      </Button>
+      <p className="max-w-80 font-name text-head leading-tight font-medium">Choose a blank first</p>
+      <p className="max-w-80 text-soft">All sizes here depend on the blank.</p>
+      <Button onClick={() => window.history.pushState(null, '', `/job/${job.id}/blank`)}>Choose blank</Button>
     </div>
   );
 }

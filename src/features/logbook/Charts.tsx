@@ -10,7 +10,7 @@ export type Open = (next: Partial<LogQuery>) => void;
 /** Charts that each answer a question; a bar or a dot opens the entries under it. */
 export function Charts({ charts, onOpen }: { charts: LogCharts; onOpen: Open }) {
   if (charts.good.weeks.length === 0)
-    return <p className="p-8 text-lead">Nothing to chart: no pieces were pressed in what is shown.</p>;
+    return <p className="p-8 text-lead">Nothing to chart: the entries shown have no pressed pieces.</p>;
   return (
     <div
       tabIndex={0}

@@ -43,7 +43,7 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
     });
     if (!r.ok) return notifyProblem(r.problem);
     onClose();
-    notify('Written as a new entry. The old one stays, and no longer counts.');
+    notify('Saved as a new entry. The old entry stays but no longer counts.');
     router.push(`/logbook/${id}`);
   };
   return (
@@ -51,7 +51,7 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
       open
       onClose={onClose}
       title="Correct this entry"
-      about="What was written stays as it is. A new entry answers it, and counts in its place."
+      about="The old entry stays as it is. The correction is a new entry that counts in its place."
     >
       <div className="grid gap-4">
         <Labelled label="Verdict">
@@ -80,9 +80,9 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
             onValue={(spoiled) => put({ spoiled })}
           />
         </div>
-        <Labelled label="It was">
+        <Labelled label="Cause">
           <Select
-            label="It was"
+            label="Cause"
             value={now.cause ?? NONE}
             options={[
               { value: NONE, label: 'not settled' },
@@ -103,7 +103,7 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
         <div className="flex justify-end gap-2">
           <Button onClick={onClose}>Cancel</Button>
           <Button kind="act" onClick={() => void write()}>
-            Write the correction
+            Save correction
           </Button>
         </div>
       </div>

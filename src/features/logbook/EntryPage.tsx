@@ -1,5 +1,6 @@
 'use client';
 
+import { PRESSURE_WORDS } from '@/core/heat/labels';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from '@/ui/Link';
 import { useState } from 'react';
@@ -36,10 +37,10 @@ export function EntryPage({ id }: { id: string }) {
       <ShopFrame title="Logbook">
         <div className="grid gap-3 p-8">
           <p className="text-lead">
-            This entry is not in this browser. It may be in another one’s log: bring that log in.
+            This entry is not in this browser. It may be in the log of another device. Import that log.
           </p>
           <Link href="/logbook" className="font-label font-semibold underline">
-            To the logbook
+            Go to the logbook
           </Link>
         </div>
       </ShopFrame>
@@ -55,7 +56,7 @@ export function EntryPage({ id }: { id: string }) {
             All entries
           </Link>
           <Button disabled={answers.length > 0} onClick={() => setCorrecting(true)}>
-            Correct it
+            Correct entry
           </Button>
         </>
       }
@@ -105,13 +106,13 @@ function Looked({ entry: e }: { entry: LogEntry }) {
           seconds(s.dwellS),
           ...kept,
           s.passes > 1 ? ` × ${s.passes}` : '',
-          `, ${s.pressure.replace('-', ' to ')}, peel ${s.peel}`,
+          `, ${PRESSURE_WORDS[s.pressure]}, peel ${s.peel}`,
         ]}
       />,
     ],
     ['Used paper', PAPER_WORDS[e.paperState]],
     ['Pieces', `${e.good} good, ${e.spoiled} spoiled`],
-    ...(e.cause ? [['It was', CAUSES[e.cause].label] as const] : []),
+    ...(e.cause ? [['Cause', CAUSES[e.cause].label] as const] : []),
     ...(e.tried ? [['Tried', CAUSES[e.tried].change] as const] : []),
     ...(e.paperName === '' ? [] : [['Paper and printer', `${e.paperName}, ${e.printerName}`] as const]),
   ];
@@ -152,7 +153,7 @@ function Looked({ entry: e }: { entry: LogEntry }) {
       </dl>
       {e.note !== '' && <p className="mt-3 max-w-3xl text-lead">“{e.note}”</p>}
       {e.replies.length > 0 && (
-        <ul aria-label="Asked and answered" className="mt-3 grid gap-0.5">
+        <ul aria-label="Questions and answers" className="mt-3 grid gap-0.5">
           {e.replies.map((r) => {
             const q = QUESTIONS.find((x) => x.id === r.question);
             return (
@@ -176,9 +177,9 @@ const asQuantity = (s: Stood): Quantity =>
 function StoodList({ stood }: { stood: readonly Stood[] }) {
   const units = useUnits();
   return (
-    <section aria-label="The plan as it stood">
-      <h2 className="font-name text-lead font-semibold">The plan as it stood</h2>
-      {stood.length === 0 && <p className="text-soft">Not kept with this entry.</p>}
+    <section aria-label="Plan at that time">
+      <h2 className="font-name text-lead font-semibold">Plan at that time</h2>
+      {stood.length === 0 && <p className="text-soft">Not saved with this entry.</p>}
       <dl className="mt-1">
         {stood.map((s, i) => (
           <div key={i} className="flex items-baseline justify-between gap-3 border-b border-rule py-1">

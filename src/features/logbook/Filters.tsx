@@ -53,7 +53,7 @@ const choices = (shop: Shop, jobs: readonly JobRecord[]): readonly Choice[] => [
   {
     key: 'by',
     label: 'Person',
-    all: 'Anybody',
+    all: 'Any person',
     options: shop.settings.people.map((p) => ({ value: p, label: p })),
   },
   {
@@ -89,21 +89,21 @@ export function Filters({ query, onChange }: Props) {
       <input
         type="search"
         aria-label="Find in the log"
-        placeholder="Words of the log"
+        placeholder="Search"
         value={query.text}
         onChange={(e) => onChange({ text: e.target.value })}
         className="min-h-10 w-44 border-2 border-ink bg-white px-2"
       />
       <Button aria-expanded={open} onClick={() => setOpen(!open)}>
-        {narrowed > 0 ? `Narrowed by ${narrowed}` : 'Narrow'}
+        {narrowed > 0 ? `Filter (${narrowed})` : 'Filter'}
       </Button>
       {(narrowed > 0 || query.text !== '') && (
         <Button kind="quiet" onClick={() => onChange(WHOLE_LOG)}>
-          Show all
+          Clear filters
         </Button>
       )}
       {open && (
-        <div role="group" aria-label="Narrow the log" className="flex w-full flex-wrap items-end gap-2">
+        <div role="group" aria-label="Filter the log" className="flex w-full flex-wrap items-end gap-2">
           <Day label="From" value={dayOf(query.fromAt)} onDay={(d) => onChange({ fromAt: dayAt(d) })} />
           <Day
             label="To"

@@ -55,7 +55,7 @@ async function bring(file: File): Promise<void> {
   if (!merged.ok) return notifyProblem(merged.problem);
   const { add, same, renamed } = merged.value;
   notify(
-    `${many(add.length, 'entry', 'entries')} added, ${same.toLocaleString('en')} here already.${renamed > 0 ? ` ${many(renamed, 'was', 'were')} of the same name and said something else: added beside the shop’s own.` : ''}`,
+    `${many(add.length, 'entry', 'entries')} added, ${same.toLocaleString('en')} here already.${renamed > 0 ? ` ${many(renamed, 'had', 'had')} the same id with different content and were added as new entries.` : ''}`,
   );
 }
 
@@ -117,7 +117,7 @@ export function LogActions({ query, found }: Props) {
         ref={input}
         type="file"
         accept=".json,.csv,application/json,text/csv"
-        aria-label="Logbook to bring in"
+        aria-label="Logbook file to import"
         tabIndex={-1}
         className="sr-only"
         onChange={(e) => {
@@ -127,7 +127,7 @@ export function LogActions({ query, found }: Props) {
         }}
       />
       <Button onClick={() => input.current?.click()}>
-        <FileUp size={18} aria-hidden /> Bring a log in
+        <FileUp size={18} aria-hidden /> Import log
       </Button>
       <DropdownMenu.Root>
         <DropdownMenu.Trigger asChild>

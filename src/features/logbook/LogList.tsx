@@ -45,8 +45,8 @@ export function LogList({ found, onEnd }: Props) {
     return (
       <p className="p-8 text-lead">
         {JSON.stringify(found.query) === JSON.stringify(WHOLE_LOG)
-          ? 'Nothing logged yet. Press a piece, look it over, and write it down: that is what tomorrow starts from.'
-          : 'Nothing in the log is like that. Take a part of what it is narrowed by away.'}
+          ? 'No entries yet. Press a piece, inspect it and save it to the log.'
+          : 'No entry matches. Remove a filter.'}
       </p>
     );
   return (
@@ -136,7 +136,7 @@ function Seen({ entry }: { entry: LogEntry }) {
   return (
     <span className="leading-snug">
       {labels.length > 0 && <strong className="font-medium">{labels.join(', ')}. </strong>}
-      {entry.cause && <span>It was: {CAUSES[entry.cause].label}. </span>}
+      {entry.cause && <span>Cause: {CAUSES[entry.cause].label}. </span>}
       {entry.note}
       {entry.corrects && <span className="text-soft"> Corrects an earlier entry.</span>}
     </span>

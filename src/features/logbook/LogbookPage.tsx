@@ -21,7 +21,7 @@ const OverlayMap = dynamic(() => part(() => import('./OverlayMap')).then((m) => 
 const VIEWS = [
   { value: 'list', label: 'Entries' },
   { value: 'charts', label: 'Charts' },
-  { value: 'map', label: 'Over each other' },
+  { value: 'map', label: 'Overlay' },
 ] as const;
 type View = (typeof VIEWS)[number]['value'];
 

@@ -25,11 +25,11 @@ const chanceWords = (chance: number): string =>
 
 const FOLLOWS: Readonly<Record<Overlay['follows'], string>> = {
   press:
-    'They go with the press: the same place of it, whichever way the pieces lay. Look at its pressure and its face there.',
+    'The faults follow the press: they lie at the same place of it. Check its pressure and its face there.',
   blank:
-    'They go with the blank: the same place of it, wherever it lay. Look at the wrap, the seam and the coating there.',
-  both: 'They gather, and the pieces all lay alike, so press and blank cannot be told apart. Turn the next piece half round: what the fault does then decides.',
-  neither: 'They lie as chance would strew them: no place of press or blank is worse than another.',
+    'The faults follow the blank: they lie at the same place of it. Check the wrap, the seam and the coating there.',
+  both: 'The faults cluster, but all pieces lay the same way, so press and blank cannot be told apart. Turn the next piece by half a turn and compare.',
+  neither: 'The faults are spread at random: no place of the press or the blank is worse than another.',
   'too-few': `Too few marks with a place to tell anything: ${LEAST_MARKS} at least.`,
 };
 
@@ -43,7 +43,7 @@ export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex 
   const counts = new Map<string, number>();
   for (const m of found.marks) counts.set(faultLabel(m.fault), (counts.get(faultLabel(m.fault)) ?? 0) + 1);
   return (
-    <div tabIndex={0} role="region" aria-label="Marks over each other" className="h-full overflow-auto p-4">
+    <div tabIndex={0} role="region" aria-label="Overlaid marks" className="h-full overflow-auto p-4">
       <p className="max-w-3xl text-lead leading-snug" role="status">
         {FOLLOWS[found.follows]}
       </p>
@@ -66,7 +66,7 @@ export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex 
             on="press"
           />
         )}
-        <section aria-label="What is laid over each other" className="min-w-56">
+        <section aria-label="What is overlaid" className="min-w-56">
           <h2 className="font-name text-lead font-semibold">{found.marks.length} marks</h2>
           <ul className="mt-1">
             {[...counts]
@@ -79,7 +79,7 @@ export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex 
               ))}
           </ul>
           <p className="mt-2 max-w-64 text-soft">
-            Narrow by fault, press or blank to see one by itself. A mark all over a piece has no place and is
+            Filter by fault, press or blank to see one by itself. A mark all over a piece has no place and is
             left out.
           </p>
         </section>
@@ -157,8 +157,8 @@ function MarkMap({ title, corners, marks, at, gathering, on }: MapProps) {
       {gathering && (
         <p className="max-w-80">
           {gathering.chance < 0.05
-            ? `${Math.round(gathering.most.share * 100)} % lie at the ${cellWords(gathering.most, on)}. Chance would gather them so ${chanceWords(gathering.chance)}.`
-            : `No place stands out: chance would gather them like this ${chanceWords(gathering.chance)}.`}
+            ? `${Math.round(gathering.most.share * 100)} % lie at the ${cellWords(gathering.most, on)}. By chance they would cluster like this ${chanceWords(gathering.chance)}.`
+            : `No place stands out. By chance they would cluster like this ${chanceWords(gathering.chance)}.`}
         </p>
       )}
     </figure>

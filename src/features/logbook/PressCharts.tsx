@@ -20,13 +20,13 @@ export function DriftLines({ lines, onOpen }: { lines: readonly DriftLine[]; onO
   const drifting = lines.filter((l) => l.drifts !== null);
   const answer =
     lines.length === 0
-      ? 'Too few entries to tell: eight of one press at least.'
+      ? 'Too few entries: at least eight for one press.'
       : drifting.length === 0
-        ? 'No. What each press gives varies no more than chance.'
+        ? 'No. The results of each press vary no more than chance.'
         : drifting
             .map(
               (l) =>
-                `${nameOf(l.pressId)} gives ${l.drifts === 'too-little' ? 'too little' : 'too much'} again and again${l.sinceAt === null ? '' : ` since ${dayText(new Date(l.sinceAt))}`}: read its face with a probe.`,
+                `${nameOf(l.pressId)} repeatedly gives ${l.drifts === 'too-little' ? 'too little' : 'too much'}${l.sinceAt === null ? '' : ` since ${dayText(new Date(l.sinceAt))}`}: read its face with a probe.`,
             )
             .join(' ');
   const points = lines.flatMap((l) => l.points);
@@ -35,7 +35,7 @@ export function DriftLines({ lines, onOpen }: { lines: readonly DriftLine[]; onO
   const x = scaleTime([from, Math.max(to, from + 1)], [CHART.left, W - CHART.right]);
   const y = scaleLinear([-reach, reach], [H - CHART.bottom, CHART.top]);
   return (
-    <ChartFrame question="Does a press drift?" answer={answer}>
+    <ChartFrame question="Is a press drifting?" answer={answer}>
       {lines.length > 0 && (
         <>
           <svg
@@ -122,13 +122,13 @@ export function KeptDots({ chart }: { chart: KeptChart }) {
       ? 'No run was kept with what is shown.'
       : `${by === 0 ? 'On the mean as set.' : `On the mean ${by} % too ${chart.over > 0 ? 'long' : 'short'}.`} ${Math.round(chart.off * 100)} % of entries are off by more than a twentieth.`;
   return (
-    <ChartFrame question="Is the time kept as it is set?" answer={answer}>
+    <ChartFrame question="Do actual times match the set times?" answer={answer}>
       {points.length > 0 && (
         <svg
           viewBox={`0 0 ${W} ${H}`}
           className="w-full"
           role="group"
-          aria-label="Time kept against time set, seconds"
+          aria-label="Actual time against set time, seconds"
         >
           <line x1={x(0)} y1={y(0)} x2={x(most)} y2={y(most)} stroke="#3c6b57" strokeDasharray="5 4" />
           {x.ticks(5).map((t) => (
@@ -148,7 +148,9 @@ export function KeptDots({ chart }: { chart: KeptChart }) {
           ))}
         </svg>
       )}
-      <p className="text-soft">Across: set. Up: kept. Above the line it stayed closed too long.</p>
+      <p className="text-soft">
+        Horizontal: set time. Vertical: actual time. Above the line, the press stayed closed too long.
+      </p>
     </ChartFrame>
   );
 }

@@ -19,12 +19,12 @@ function goodAnswer(chart: GoodChart): string {
   const outside = chart.weeks.filter((w) => w.signal === 'outside').length;
   if (!last) return '';
   if (last.signal === 'outside')
-    return `${pct(chart.share)} good over all. Last week lies outside what chance does: something changed.`;
+    return `${pct(chart.share)} good overall. Last week is outside the control limits: something changed.`;
   if (last.signal === 'run')
-    return `${pct(chart.share)} good over all. Eight weeks on one side: something changed slowly.`;
+    return `${pct(chart.share)} good overall. Eight weeks are on one side of the mean: something changed slowly.`;
   if (outside > 0)
-    return `${pct(chart.share)} good over all. ${outside} ${outside === 1 ? 'week lies' : 'weeks lie'} outside what chance does.`;
-  return `${pct(chart.share)} good over all. Every week lies within what chance does: no trend.`;
+    return `${pct(chart.share)} good overall. ${outside} ${outside === 1 ? 'week is' : 'weeks are'} outside the control limits.`;
+  return `${pct(chart.share)} good overall. All weeks are inside the control limits: no trend.`;
 }
 
 /** Good out of pressed by week, with the limits of chance. */
@@ -45,8 +45,13 @@ export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open })
       (w) => y(w[of]),
     )(weeks) ?? '';
   return (
-    <ChartFrame question="Is it getting better or worse?" answer={goodAnswer(chart)}>
-      <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="group" aria-label="Good out of pressed by week">
+    <ChartFrame question="Is quality changing?" answer={goodAnswer(chart)}>
+      <svg
+        viewBox={`0 0 ${W} ${H}`}
+        className="w-full"
+        role="group"
+        aria-label="Good pieces of those pressed, by week"
+      >
         <Levels ticks={y.ticks(4)} y={y} text={pct} />
         <path d={limit('low')} fill="none" stroke="#ad4b25" strokeDasharray="5 4" />
         <path d={limit('high')} fill="none" stroke="#ad4b25" strokeDasharray="5 4" />
@@ -69,9 +74,9 @@ export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open })
         <Ends from={dayText(new Date(first.fromAt))} to={`week of ${dayText(new Date(last.fromAt))}`} />
       </svg>
       <p className="text-soft">
-        Dashed: what chance keeps within
+        Dashed: control limits
         {chart.scatter > 1.05 &&
-          `, widened ${chart.scatter.toFixed(1)} times because pieces of one run share their faults`}
+          `, widened ${chart.scatter.toFixed(1)} times because pieces of one run share faults`}
         .
       </p>
     </ChartFrame>
@@ -86,7 +91,7 @@ export function FaultBars({ bars, onOpen }: { bars: readonly FaultBar[]; onOpen:
   const [top] = bars;
   if (!top)
     return (
-      <ChartFrame question="What goes wrong most?" answer="No fault was marked in what is shown.">
+      <ChartFrame question="Most frequent faults" answer="No fault was marked in what is shown.">
         {null}
       </ChartFrame>
     );
@@ -94,8 +99,8 @@ export function FaultBars({ bars, onOpen }: { bars: readonly FaultBar[]; onOpen:
   const most = top.entries;
   return (
     <ChartFrame
-      question="What goes wrong most?"
-      answer={`${faultLabel(top.fault)}, in ${top.entries} ${top.entries === 1 ? 'entry' : 'entries'}${cause ? `; where a cause was settled, mostly: ${CAUSES[cause].label}` : '; its cause was not settled'}.`}
+      question="Most frequent faults"
+      answer={`${faultLabel(top.fault)}, in ${top.entries} ${top.entries === 1 ? 'entry' : 'entries'}${cause ? `; most frequent confirmed cause: ${CAUSES[cause].label}` : '; no cause was confirmed'}.`}
     >
       <ul className="grid gap-1">
         {bars.slice(0, SHOWN).map((b) => (
@@ -147,7 +152,7 @@ export function CostWeeks({ chart, onOpen }: { chart: CostChart; onOpen: Open })
       ? 'Nothing was spoiled in what is shown.'
       : `${money(chart.cents)} in blanks.${chart.unpriced > 0 ? ` ${chart.unpriced} more spoiled ${chart.unpriced === 1 ? 'piece has' : 'pieces have'} no price: give their blanks one.` : ''}`;
   return (
-    <ChartFrame question="What did spoiled pieces cost?" answer={answer}>
+    <ChartFrame question="Cost of spoiled pieces" answer={answer}>
       {weeks.length > 0 && (
         <svg
           viewBox={`0 0 ${W} ${H}`}

@@ -7,10 +7,6 @@ export async function labelFont(): Promise<Result<Uint8Array>> {
     if (!response.ok) throw new Error('not there');
     return ok(new Uint8Array(await response.arrayBuffer()));
   } catch {
-    return fail(
-      'The font for the page could not be had.',
-      'PDF',
-      'Load the page again, then save once more.',
-    );
+    return fail('The font for the page could not be had.', 'PDF', 'Reload the page, then save again.');
   }
 }

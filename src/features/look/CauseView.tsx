@@ -27,7 +27,7 @@ export function CauseView() {
   if (ranked.length === 0)
     return (
       <div className="grid flex-1 place-content-center gap-2 p-8 text-center">
-        <p className="text-lead">Mark what is seen first: a fault and where it is.</p>
+        <p className="text-lead">First mark a fault and its place.</p>
         <p className="text-soft">
           Causes are then weighed by what is marked, the used paper, what the heat model says of the load, how
           the passes were kept, and what this shop found before.
@@ -40,7 +40,7 @@ export function CauseView() {
         <h2 className="flex items-center justify-between font-name text-head font-semibold">
           Likely causes
           <Button kind="quiet" className="text-fine" onClick={() => setTable(true)}>
-            Where these figures come from
+            Sources of these figures
           </Button>
         </h2>
         <ol className="mt-1">
@@ -97,7 +97,7 @@ function CauseLine({ cause: c }: { cause: CauseShare }) {
           className={`shrink-0 ${settled ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}`}
           onClick={() => settle(settled ? null : c.cause)}
         >
-          {settled ? 'It was this' : 'It was this?'}
+          {settled ? 'Cause confirmed' : 'Confirm cause'}
         </Button>
       </div>
     </li>
@@ -131,21 +131,19 @@ function Question() {
       },
     }));
   return (
-    <section aria-label="Ask next" className="border-2 border-ink bg-sheet p-4">
-      <h2 className="font-name text-lead font-semibold">
-        {enough ? 'Enough is known' : 'What tells most for what it costs'}
-      </h2>
+    <section aria-label="Next question" className="border-2 border-ink bg-sheet p-4">
+      <h2 className="font-name text-lead font-semibold">{enough ? 'Enough is known' : 'Next check'}</h2>
       {enough ? (
         <>
           <p className="mt-1 text-lead leading-snug">
             <strong className="inline-block font-semibold first-letter:uppercase">
               {CAUSES[likeliest.cause].label}
             </strong>{' '}
-            stands at {pct(likeliest.share)}. Make the one change below, press one, and look again.
+            stands at {pct(likeliest.share)}. Make the one change below, press one piece and inspect it.
           </p>
           {best && (
             <Button kind="quiet" className="mt-1 px-0" onClick={() => setMore(true)}>
-              Ask more all the same
+              Ask more anyway
             </Button>
           )}
         </>
@@ -173,7 +171,7 @@ function Question() {
           )}
         </>
       ) : (
-        <p className="mt-1">Nothing more is worth asking: no answer would change much.</p>
+        <p className="mt-1">No further check is worth its cost: no answer would change much.</p>
       )}
       {job.look.replies.length > 0 && (
         <ul aria-label="Answered" className="mt-3 border-t border-rule pt-2">
@@ -215,8 +213,8 @@ function Speaks() {
   const { evidence } = plan.look;
   const words = clueWords(evidence);
   return (
-    <section aria-label="What they are weighed by">
-      <h2 className="font-name text-lead font-semibold">Weighed by</h2>
+    <section aria-label="Evidence">
+      <h2 className="font-name text-lead font-semibold">Evidence</h2>
       <ul className="mt-1 grid gap-0.5">
         <li>
           <span className="text-soft">Seen:</span> {evidence.faults.map((f) => faultLabel(f)).join(', ')}

@@ -42,7 +42,7 @@ export function LadderChart({ ladder }: { ladder: Ladder }) {
         viewBox={`0 0 ${W} ${H}`}
         className="w-full max-w-xl"
         role="img"
-        aria-label="Chance of good by time in the press"
+        aria-label="Chance of a good piece by dwell time"
       >
         <path d={under(points) ?? ''} fill="#7f9468" fillOpacity={0.35} />
         <path d={curve(points) ?? ''} fill="none" stroke="#14211f" strokeWidth={2} />

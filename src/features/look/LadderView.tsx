@@ -28,7 +28,7 @@ type On = Ladder['on'];
 const ON_WORDS: Readonly<Record<On, string>> = {
   strips: 'Strips on one blank',
   rejects: 'Rejects',
-  blanks: 'Whole blanks',
+  blanks: 'New blanks',
 };
 const BEARS_STRIPS: ReadonlySet<Material> = new Set(['aluminium', 'steel', 'ceramic', 'glass', 'slate']);
 /** Strips an inch and a half wide, side by side, that a flat blank holds. */
@@ -76,7 +76,7 @@ function Begin() {
   if (!chosen || !model)
     return (
       <p className="flex-1 p-8 text-lead">
-        Choose blank and press first: the ladder starts from what the heat model knows of them.
+        Choose the blank and the press first. The ladder starts from the heat model.
       </p>
     );
   const work = async () => {
@@ -110,7 +110,7 @@ function Begin() {
   };
   return (
     <div className="grid max-w-3xl flex-[1_0_auto] content-start gap-4 p-5">
-      <h2 className="font-name text-head font-semibold">The time for a blank or press nobody knows</h2>
+      <h2 className="font-name text-head font-semibold">Find the dwell time for an unknown blank or press</h2>
       <p className="text-lead leading-snug">
         Press a test, say whether it got too little, was good, or got too much; each answer chooses the next
         time. All at <Say phrase={[celsius(chosen.settings.platenC)]} />, everything else as it is set. It
@@ -131,8 +131,8 @@ function Begin() {
         {on === 'strips'
           ? `Cut the test print into strips of ${STRIP_MM} mm and lay them side by side on one blank, one closing each: cover what is done and what is to come. Metal and stone bear that.`
           : on === 'rejects'
-            ? 'Spoiled blanks of the same lot: their coating still tells, on a part that was not printed.'
-            : 'One blank a test: the surest, and the dearest.'}
+            ? 'Spoiled blanks of the same lot, tested on an unprinted part.'
+            : 'One blank per test: the most reliable and the most expensive way.'}
       </p>
       {expected === null ? (
         <Button
@@ -141,7 +141,7 @@ function Begin() {
           disabled={busy}
           onClick={() => void work()}
         >
-          {busy ? 'Working out…' : 'Work out how many it will take'}
+          {busy ? 'Calculating…' : 'Estimate the number of pressings'}
         </Button>
       ) : (
         <>
@@ -153,7 +153,7 @@ function Begin() {
             .
           </p>
           <Button kind="act" className="justify-self-start px-5 text-lead" onClick={begin}>
-            Begin the ladder
+            Start test ladder
           </Button>
         </>
       )}
@@ -258,7 +258,7 @@ function Climb({ ladder }: { ladder: Ladder }) {
           <p className="text-soft">Nothing yet. Each is written in the log as it is judged.</p>
         )}
         <Button className="mt-3" onClick={() => edit((j) => ({ ...j, ladder: null }))}>
-          Leave the ladder
+          Leave test ladder
         </Button>
       </section>
     </div>
@@ -294,7 +294,7 @@ function LadderNow({ state, platenC, onSay, onKeep }: NowProps) {
           {Math.round(state.good * 100)} %.
         </p>
         <Button kind="act" className="mt-2 px-5 text-lead" onClick={() => onKeep(state.dwellS)}>
-          Keep as proven
+          Save as proven recipe
         </Button>
       </div>
     );
@@ -320,7 +320,7 @@ function LadderNow({ state, platenC, onSay, onKeep }: NowProps) {
       </div>
       {state.kind === 'prove' && (
         <Button kind="quiet" className="mt-1" onClick={() => onKeep(state.dwellS)}>
-          Keep it without
+          Save without proof
         </Button>
       )}
     </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { PRESSURE_WORDS } from '@/core/heat/labels';
 import { useState } from 'react';
 import type { LogEntry } from '@/core/shop/records';
 import { celsius, seconds } from '@/core/units/quantity';
@@ -17,7 +18,7 @@ const settingsWords = (s: LogEntry['settings']) => [
   ' · ',
   seconds(s.dwellS),
   s.passes > 1 ? ` × ${s.passes}` : '',
-  `, ${s.pressure.replace('-', ' to ')}, peel ${s.peel}`,
+  `, ${PRESSURE_WORDS[s.pressure]}, peel ${s.peel}`,
 ];
 
 /** The last good one of this blank on this press, side by side with this one, and the line of what was tried. */
@@ -25,7 +26,7 @@ export function LastGood() {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button onClick={() => setOpen(true)}>Last good one</Button>
+      <Button onClick={() => setOpen(true)}>Last good piece</Button>
       {open && <LastGoodDialog onClose={() => setOpen(false)} />}
     </>
   );
@@ -41,13 +42,13 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
       open
       wide
       onClose={onClose}
-      title="Beside the last good one"
-      about="The newest good one of this blank on this press; at these very settings where there is one."
+      title="Compare with the last good piece"
+      about="The newest good piece of this blank on this press, with the same settings if there is one."
     >
       {lastGood ? (
         <div className="grid gap-5 md:grid-cols-2">
           <section>
-            <h3 className="font-name text-lead font-semibold">This one</h3>
+            <h3 className="font-name text-lead font-semibold">This piece</h3>
             {face && (
               <SeenPiece
                 face={face}
@@ -80,11 +81,11 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
           </section>
         </div>
       ) : (
-        <p className="py-4 text-lead">No good one of this blank on this press is in the log yet.</p>
+        <p className="py-4 text-lead">The log has no good piece of this blank on this press yet.</p>
       )}
       {line.length > 0 && (
         <section className="mt-5">
-          <h3 className="font-name text-lead font-semibold">What was tried on this blank and press</h3>
+          <h3 className="font-name text-lead font-semibold">Earlier settings on this blank and press</h3>
           <HistoryLine steps={line} proven={plan.heat.chosen?.proven?.recipe.settings ?? null} />
         </section>
       )}

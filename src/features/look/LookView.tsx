@@ -27,8 +27,8 @@ import { OneChangeBar } from './OneChangeBar';
 import { Photos } from './Photos';
 
 const TABS = [
-  { value: 'marks', label: 'What is seen' },
-  { value: 'cause', label: 'The cause' },
+  { value: 'marks', label: 'Faults' },
+  { value: 'cause', label: 'Cause' },
   { value: 'ladder', label: 'Test ladder' },
 ] as const;
 type Tab = (typeof TABS)[number]['value'];
@@ -45,7 +45,7 @@ export function LookView() {
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <div className="flex flex-wrap items-center gap-3 border-b border-rule bg-sheet/80 px-4 py-1.5">
-        <Segments label="Part of the look" value={tab} options={TABS} onChange={setTab} />
+        <Segments label="Part of the inspection" value={tab} options={TABS} onChange={setTab} />
         {ranked[0] && tab === 'marks' && (
           <p className="hidden font-label font-medium xl:block">
             Likeliest: <Cause />{' '}
@@ -60,7 +60,7 @@ export function LookView() {
               href={`/logbook?view=map&blank=${plan.blank.blank.id}${plan.heat.press ? `&press=${plan.heat.press.id}` : ''}`}
               className="font-label font-semibold underline underline-offset-2"
             >
-              Over each other
+              Overlay
             </Link>
           )}
           <LastGood />

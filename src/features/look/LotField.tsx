@@ -44,7 +44,7 @@ export function LotField({ className }: { className: string }) {
         <p role="status" className="text-fine leading-tight font-medium text-act-deep">
           {asked} is a poor lot{poor.note !== '' && `: ${poor.note}`}{' '}
           <Link href="/shelf" className="underline">
-            Shelf
+            Stock
           </Link>
         </p>
       )}

@@ -19,7 +19,7 @@ export function OneChangeBar({ change }: { change: OneChange }) {
       heat: { ...j.heat, ...change.heat },
       look: { ...j.look, next: change.cause, pressed: j.look.pressed ?? plan.look.pressed },
     }));
-    notify('Set for the next press. Press one, then look again.');
+    notify('Applied to the next press. Press one piece and inspect it.');
   };
   const now = plan.heat.chosen?.settings;
   const isSet =
@@ -42,13 +42,11 @@ export function OneChangeBar({ change }: { change: OneChange }) {
         ))}
       </div>
       {change.goTo === 'flatness' && press && isFlatPress(press) && (
-        <Button onClick={() => router.push(`/flatness/${press.id}?job=${job.id}`)}>
-          Gaps under the platen
-        </Button>
+        <Button onClick={() => router.push(`/flatness/${press.id}?job=${job.id}`)}>Platen flatness</Button>
       )}
       {change.heat ? (
         <Button disabled={isSet} onClick={setIt}>
-          {isSet ? 'It is set for the next press' : 'Set it for the next press'}
+          {isSet ? 'Applied to the next press' : 'Apply to the next press'}
         </Button>
       ) : (
         change.cause && (
@@ -56,7 +54,7 @@ export function OneChangeBar({ change }: { change: OneChange }) {
             aria-pressed={done}
             onClick={() => edit((j) => ({ ...j, look: { ...j.look, next: done ? null : change.cause } }))}
           >
-            {done ? 'Tried with the next one' : 'I will try that'}
+            {done ? 'Applied to the next piece' : 'Apply this change'}
           </Button>
         )
       )}

@@ -27,7 +27,7 @@ export function Photos({ on, shown, onShown }: Props) {
   const mine = photos.find((p) => p.of === on);
   const bring = async (file: File) => {
     if (photos.length >= MOST_PHOTOS && !mine)
-      return notifyWrong(`${MOST_PHOTOS} photographs are kept with a look. Take one off first.`);
+      return notifyWrong(`${MOST_PHOTOS} photographs are kept with one inspection. Remove one first.`);
     const r = await bringPhoto(file, on);
     if (!r.ok) return notifyProblem(r.problem);
     edit((j) => ({
@@ -63,10 +63,10 @@ export function Photos({ on, shown, onShown }: Props) {
                 ...j,
                 look: { ...j.look, photos: j.look.photos.filter((p) => p.id !== mine.id) },
               }));
-              notify('Photograph taken off this look.');
+              notify('Photograph removed from this inspection.');
             }}
           >
-            Take off
+            Remove
           </Button>
         </>
       )}
@@ -142,7 +142,7 @@ function SquareDialog({
       open
       wide
       onClose={onClose}
-      title="Set it square"
+      title="Straighten"
       about="Drag the four handles to the corners of the printed face. The photograph then lies under the marks as the face does."
     >
       <div className="grid place-items-center bg-board p-8">
@@ -203,7 +203,7 @@ function SquareDialog({
             onClose();
           }}
         >
-          Lay it under the marks
+          Use under the marks
         </Button>
       </div>
     </Dialog>

@@ -51,7 +51,7 @@ export function SeenPiece({ face, marks, photo, width = 440, height = 260 }: Pro
       </div>
       <figcaption className="px-2 py-1">
         {marks.length === 0
-          ? 'Nothing marked.'
+          ? 'No marks.'
           : marks
               .map(
                 (m) => `${faultLabel(m.fault)}${isOnPaper(m.fault) ? '' : `, ${SEVERITY_WORDS[m.severity]}`}`,

@@ -20,8 +20,8 @@ export function TableDialog({ onClose }: { onClose: () => void }) {
       open
       wide
       onClose={onClose}
-      title="Where these figures come from"
-      about={`Our own table, written down from practice and not counted from a survey. It stands for ${PRIOR_LOOKS} looks; every cause this shop settles on counts as one more. A wrong one is taken back by correcting its log entry.`}
+      title="Sources of these figures"
+      about={`Our own table, written down from practice and not counted from a survey. It counts as ${PRIOR_LOOKS} inspections; every cause this shop confirms counts as one more. A wrong one is taken back by correcting its log entry.`}
     >
       <table className="w-full border-collapse text-left">
         <thead>

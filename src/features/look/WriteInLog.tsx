@@ -1,5 +1,6 @@
 'use client';
 
+import { PRESSURE_WORDS } from '@/core/heat/labels';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { sameSettings } from '@/core/shop/heatSettings';
@@ -19,9 +20,9 @@ import { entryFrom } from './entry';
 
 /** What is still missing before a look can be written down, in words. */
 function missing(job: Job, pieces: number): string | null {
-  if (job.look.verdict === null) return 'Give a verdict first.';
-  if (job.look.paperState === null) return 'Say how the used paper looks.';
-  if (pieces === 0) return 'Say how many pieces, good or spoiled.';
+  if (job.look.verdict === null) return 'Choose a verdict first.';
+  if (job.look.paperState === null) return 'Choose how the used paper looks.';
+  if (pieces === 0) return 'Enter how many pieces are good or spoiled.';
   return null;
 }
 
@@ -51,7 +52,7 @@ export function WriteInLog() {
           })
         : null;
     if (!entry) {
-      notifyWrong(wants ?? 'Choose blank and press first: the log is kept by both.');
+      notifyWrong(wants ?? 'Choose the blank and the press first. The log needs both.');
       return;
     }
     const r = await writeLog(entry);
@@ -60,7 +61,7 @@ export function WriteInLog() {
       return;
     }
     if (!r.value) {
-      notify('This inspection is in the log already.');
+      notify('This inspection is already in the log.');
       return;
     }
     setEntryId(newId('log'));
@@ -68,13 +69,13 @@ export function WriteInLog() {
     edit((j) => ({ ...j, look: { ...EMPTY_LOOK, lot: j.look.lot, tried: j.look.next } }));
     const known = plan.heat.chosen?.proven?.recipe.settings;
     if (verdict === 'good' && !(known && sameSettings(known, entry.settings))) setOffer(entry);
-    else notify('Written in the log.');
+    else notify('Saved to the log.');
   };
 
   return (
     <>
       <Button kind="act" className="min-h-11 shrink-0 px-5 text-lead" onClick={() => void write()}>
-        Write it in the log
+        Save to log
       </Button>
       {offer && <KeepAsProven entry={offer} onDone={() => setOffer(null)} />}
     </>
@@ -89,30 +90,30 @@ function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }
   const behind = counted?.[recipe.id] ?? entry.good;
   const keep = async () => {
     const r = await keepRecipe(recipe);
-    if (r.ok) notify(`Kept. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
+    if (r.ok) notify(`Recipe saved. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
     else notifyProblem(r.problem);
     onDone();
   };
   return (
-    <Dialog open onClose={onDone} title="Keep this as proven?" about="Written in the log. It came out good.">
+    <Dialog open onClose={onDone} title="Save this as a proven recipe?" about="Saved to the log as good.">
       <p className="font-label text-head font-semibold">
         {say([
           celsius(s.platenC),
           ' · ',
           seconds(s.dwellS),
           s.passes > 1 ? ` × ${s.passes}` : '',
-          `, ${s.pressure.replace('-', ' to ')}, peel ${s.peel}`,
+          `, ${PRESSURE_WORDS[s.pressure]}, peel ${s.peel}`,
         ])}
       </p>
       <p className="mt-2 leading-snug">
-        For {entry.blankName} on {entry.pressName}. {behind} good{' '}
-        {behind === 1 ? 'piece stands' : 'pieces stand'} behind it. The next job with this blank and press
-        will start from it.
+        For {entry.blankName} on {entry.pressName}, proven by {behind} good{' '}
+        {behind === 1 ? 'piece' : 'pieces'}. The next job with this blank and press starts from these
+        settings.
       </p>
       <div className="mt-5 flex justify-end gap-2">
         <Button onClick={onDone}>Not yet</Button>
         <Button kind="act" onClick={() => void keep()}>
-          Keep as proven
+          Save as proven recipe
         </Button>
       </div>
     </Dialog>

@@ -1,5 +1,6 @@
 'use client';
 
+import { PRESSURE_WORDS } from '@/core/heat/labels';
 import { memo, useState } from 'react';
 import type { Lane } from '@/core/run/board';
 import { sizeOf } from '@/core/run/chain';
@@ -50,7 +51,7 @@ export const Band = memo(function Band({ lane, number, jobName, toCome, calls, o
   const under =
     overText(lane) ??
     (early
-      ? phrase(say`hands off, ${celsius(platenC)}, ${pressure.replace('-', ' to ')}`)
+      ? phrase(say`hands off, ${celsius(platenC)}, ${PRESSURE_WORDS[pressure]}`)
       : need === 'nothing yet'
         ? 'hands free'
         : stoodOpen

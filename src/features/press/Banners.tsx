@@ -14,9 +14,9 @@ export function FollowBanner({ lead, takeOver }: { lead: Lead; takeOver: () => v
   if (lead !== 'following') return null;
   return (
     <div role="status" className="flex flex-wrap items-center gap-4 bg-warning px-6 py-2 text-lead text-ink">
-      <p className="flex-1 font-semibold">Another tab leads at the presses. This one follows it.</p>
+      <p className="flex-1 font-semibold">Another tab controls the presses. This tab follows it.</p>
       <PressButton look="call" onClick={takeOver}>
-        Lead from here
+        Control from this tab
       </PressButton>
     </div>
   );
@@ -32,12 +32,12 @@ export function JumpBanner() {
       <p className="flex-1 font-semibold">
         The clock of this machine moved {jump.byMs < 0 ? 'back' : 'on'} {minutes(jump.byMs)}.{' '}
         {set
-          ? 'Taken as the clock being set: no time at the presses changed.'
-          : 'Taken as time that passed, as when the machine sleeps.'}
+          ? 'Treated as a clock correction: no press time changed.'
+          : 'Treated as time that passed, for example while the device slept.'}
       </p>
       {jump.byMs > 0 && (
         <PressButton look="call" onClick={otherwise}>
-          {set ? 'That time did pass' : 'The clock was set'}
+          {set ? 'Count it as passed' : 'Treat as clock correction'}
         </PressButton>
       )}
       <PressButton look="call" onClick={read}>

@@ -32,7 +32,7 @@ function summary({ runs, jobs }: RunsOn, told: Foretold | null): string {
   const all = [...jobs.values()].reduce((n, j) => n + j.total, 0);
   const at = (s: number) => clockTimeText(new Date((told?.atMs ?? 0) + s * 1000));
   const when = told
-    ? ` · all done about ${at(told.forecast.usualS)}, nine in ten by ${at(told.forecast.ninetyS)}`
+    ? ` · finished about ${at(told.forecast.usualS)}, nine in ten by ${at(told.forecast.ninetyS)}`
     : '';
   return `${runs.length} running · ${done} of ${all} pieces${when}`;
 }
@@ -87,7 +87,7 @@ export function Board() {
     <main className="on-night flex min-h-dvh flex-col bg-night text-pale lg:h-dvh">
       <header className="flex flex-wrap items-center gap-x-6 border-b-2 border-strata-2 px-4 sm:pr-6 sm:pl-0">
         <Brand />
-        <h1 className="font-name text-head font-semibold">At the presses</h1>
+        <h1 className="font-name text-head font-semibold">Pressing</h1>
         {lanes.length > 0 && (
           <p className="text-lead" data-told={told?.atMs}>
             {summary(on, told)}
@@ -112,7 +112,7 @@ export function Board() {
                 key={lane.run.id}
                 lane={lane}
                 number={numberOf(lane)}
-                jobName={on.jobs.get(lane.run.jobId)?.job.name ?? 'A job taken out'}
+                jobName={on.jobs.get(lane.run.jobId)?.job.name ?? 'Removed job'}
                 toCome={on.jobs.get(lane.run.jobId)?.toCome ?? 0}
                 calls={call?.run.id === lane.run.id}
                 open={open}
@@ -136,7 +136,7 @@ export function Board() {
         <footer className="flex flex-wrap items-center gap-3 border-t-2 border-strata-2 px-4 py-2 sm:px-6">
           <AnotherJob />
           <PressButton onClick={() => setByNeed(!byNeed)}>
-            {byNeed ? 'Keep presses in their places' : 'Sort by need'}
+            {byNeed ? 'Fixed order' : 'Sort by need'}
           </PressButton>
           <Who />
           <NotifyButton />

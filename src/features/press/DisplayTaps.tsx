@@ -47,7 +47,7 @@ export function DisplayTaps({ run, state }: Props) {
     const press = shop.presses.find((p) => p.id === run.press.id);
     if (!press) return;
     const r = await savePress({ ...press, timings: [...press.timings, timing].slice(-60) });
-    if (r.ok) notify(`${press.name}: timed once more.`);
+    if (r.ok) notify(`${press.name}: one more timing saved.`);
     else notifyProblem(r.problem);
   };
   return (

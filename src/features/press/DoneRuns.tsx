@@ -38,12 +38,12 @@ export function DoneRuns({ runs, nowMs }: { runs: readonly RunWithState[]; nowMs
           >
             <span>
               <strong className="font-semibold">{run.press.name}</strong> ·{' '}
-              {jobs.find((j) => j.id === run.jobId)?.job.name}: through at{' '}
+              {jobs.find((j) => j.id === run.jobId)?.job.name}: finished at{' '}
               {clockTimeText(new Date(lastThroughAt(state) ?? run.startedAt))}, {state.good} good
               {state.spoiled > 0 && `, ${state.spoiled} spoiled`}
               {hotText({ run, state }, nowMs)}
             </span>
-            <span className="font-semibold">Put away, count, look them over</span>
+            <span className="font-semibold">Put away, count and inspect</span>
           </Link>
         </li>
       ))}

@@ -44,7 +44,7 @@ export function Ended({ job, made, last, onMore }: Props) {
     <main className="on-night flex h-dvh flex-col bg-night text-pale">
       <div className="min-h-0 flex-1 overflow-auto px-5 py-6 sm:p-8">
         <h1 className="font-name text-big font-semibold">
-          {left === 0 ? `All ${total} are through the press.` : `${press.good} of ${total} are good.`}
+          {left === 0 ? `All ${total} pieces are pressed.` : `${press.good} of ${total} are good.`}
         </h1>
         <p className="mt-1 text-name text-mist">
           {job.name}
@@ -54,7 +54,7 @@ export function Ended({ job, made, last, onMore }: Props) {
         <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
           {last && (
             <section>
-              <h2 className="font-name text-head font-semibold">Before you go</h2>
+              <h2 className="font-name text-head font-semibold">Closing checklist</h2>
               <CheckList items={endCheck(last.run.press, waits)} />
             </section>
           )}
@@ -81,7 +81,7 @@ export function Ended({ job, made, last, onMore }: Props) {
           href={`/job/${job.id}/look`}
           className="inline-flex min-h-16 items-center bg-act px-8 font-label text-head font-semibold text-white"
         >
-          Look them over
+          Inspect pieces
         </Link>
         {reprints.length > 0 && (
           <PressButton onClick={() => void reprint()}>

@@ -47,7 +47,7 @@ function Tasks({ lanes, pace, jobs, numberOf }: Props) {
   const phrase = useSay();
   const tasks = handTasks(lanes, pace, (l) => (jobs.get(l.run.jobId)?.toCome ?? 0) > 0).slice(0, MOST_TASKS);
   return (
-    <List title="Hands, in this order">
+    <List title="Tasks, in order">
       {tasks.map((t) => (
         <Row
           key={`${t.lane.run.id} ${t.operation.id} ${t.nextLoad}`}

@@ -47,7 +47,7 @@ export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
           </Radix.Item>
           {canLay(state) && run.queue && (
             <Radix.Item className={ITEM} onSelect={() => setLaying(true)}>
-              Lay other pieces
+              Choose other pieces
             </Radix.Item>
           )}
           <Radix.Item className={ITEM} asChild>

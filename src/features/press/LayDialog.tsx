@@ -40,7 +40,7 @@ export function LayDialog({ of: { run, state }, ofJob, onClose }: Props) {
       open
       onClose={onClose}
       wide
-      title="Which pieces go in"
+      title="Pieces in this load"
       about={
         chosen.length === usual
           ? `${usual} at once, as the heat was calculated.`

@@ -8,7 +8,5 @@ import { askToNotify, mayNotify } from './useAttention';
 export function NotifyButton() {
   const [may, setMay] = useState(mayNotify);
   if (may !== 'default') return null;
-  return (
-    <PressButton onClick={() => void askToNotify().then(setMay)}>Call me in other windows too</PressButton>
-  );
+  return <PressButton onClick={() => void askToNotify().then(setMay)}>Turn on notifications</PressButton>;
 }

@@ -72,7 +72,7 @@ export function PressView() {
       <AfterRuns />
       <LoadsThrough runs={press.runs} />
       {!context || press.cycle.length === 0 ? (
-        <p className="mt-6 text-lead">Set the heat first: the steps follow from press and settings.</p>
+        <p className="mt-6 text-lead">Set the heat first. The steps depend on the press and its settings.</p>
       ) : (
         <>
           <h2 className="mt-6 font-name text-name font-semibold">
@@ -99,8 +99,8 @@ export function PressView() {
             ))}
           </ol>
           <p className="mt-4 max-w-2xl leading-snug">
-            At the press the screen goes dark and the digits large. <strong>Space</strong> is always the next
-            step. The clock is kept by wall time: a reload or a sleeping screen changes nothing.
+            While pressing, the screen is dark and the digits are large. <strong>Space</strong> is always the
+            next step. Timing continues through a reload or a sleeping screen.
           </p>
         </>
       )}

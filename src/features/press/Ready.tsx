@@ -156,12 +156,12 @@ function Busy({ of }: { of: ReturnType<typeof withState> }) {
   return (
     <>
       <p className="text-lead">
-        {of.run.press.name} is on with {name}.
+        {of.run.press.name} is running {name}.
         {!between && ' It can be handed over when this load is through.'}
       </p>
       {between && (
         <PressButton look="act" onClick={() => void strike(of, 'stop')}>
-          Hand it over now
+          Hand over now
         </PressButton>
       )}
       <Link

@@ -53,7 +53,7 @@ function ReadyList({ dark }: { dark: boolean }) {
 export const ReadyJobs = ({ done, nowMs }: { done: readonly RunWithState[]; nowMs: number }) => (
   <div className="grid content-start gap-4 p-5 sm:p-8">
     <DoneRuns runs={done} nowMs={nowMs} />
-    <h2 className="font-name text-big font-semibold">No press is on.</h2>
+    <h2 className="font-name text-big font-semibold">No press is running.</h2>
     <ReadyList dark />
   </div>
 );
@@ -69,7 +69,7 @@ export function AnotherJob() {
         onClose={() => setOpen(false)}
         wide
         title="Start another job"
-        about="The runs that are on go on beside it."
+        about="Other runs continue."
       >
         <div className="grid gap-3">
           <ReadyList dark={false} />

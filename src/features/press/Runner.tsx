@@ -41,19 +41,13 @@ export function Runner({ jobId, pressId, another }: Props) {
   useWantedHeat(made?.heat.model?.wanted, ask, false);
   const [again, setAgain] = useState(false);
   if (record === undefined || !runs) return <main className="h-dvh bg-night" aria-busy="true" />;
-  if (!job || !made) return <Note text="This job is not in this browser." href="/" to="To the bench" />;
+  if (!job || !made) return <Note text="This job is not in this browser." href="/" to="Go to jobs" />;
   const on = made.press.runs.filter(isOn);
   const here = pressId === null ? on[0] : on.find((r) => r.run.press.id === pressId);
   if (here && !another) return <RunBoard job={job} made={made} of={here} />;
   if (another && pressId === null) return <AnotherPress job={job} on={on} />;
   if (pressBlocked(made))
-    return (
-      <Note
-        text="Something still stands in the way of pressing."
-        href={`/job/${jobId}/heat`}
-        to="Back to the heat"
-      />
-    );
+    return <Note text="Pressing is still blocked." href={`/job/${jobId}/heat`} to="Back to the heat" />;
   const { runs: ofJob, free } = made.press;
   const last = [...ofJob].reverse().find((r) => pressId === null || r.run.press.id === pressId) ?? null;
   const over = last?.state.ended === 'finished' && (pressId !== null || on.length === 0);

@@ -45,8 +45,12 @@ export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () =
       open
       onClose={onClose}
       wide
-      title={piece ? `Spoiled: ${piecesText([piece])}` : 'Which piece is spoiled?'}
-      about={piece ? 'What is seen on it? It goes on the reprint list.' : 'The others of the load go on.'}
+      title={piece ? `Spoiled: ${piecesText([piece])}` : 'Choose the spoiled piece'}
+      about={
+        piece
+          ? 'What is wrong with it? The piece goes on the reprint list.'
+          : 'The other pieces of the load continue.'
+      }
     >
       {piece ? (
         <Choices of={ORDER} label={whyLabel} onChoose={choose} />

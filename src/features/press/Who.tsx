@@ -25,8 +25,7 @@ export function Who() {
   const add = async (e: FormEvent) => {
     e.preventDefault();
     const name = personSchema.safeParse(typed.trim());
-    if (!name.success)
-      return notifyWrong('At the presses: a name has 1 to 24 characters. Type a shorter one.');
+    if (!name.success) return notifyWrong('A name has 1 to 24 characters. Type a shorter one.');
     const r = await changeSettings((s) =>
       s.people.includes(name.data) ? s : { ...s, people: [...s.people, name.data].slice(-12) },
     );
@@ -37,13 +36,13 @@ export function Who() {
   return (
     <>
       <PressButton onClick={() => setOpen(true)}>
-        {person === '' ? 'Who presses?' : `${person} presses`}
+        {person === '' ? 'Operators' : `Operator: ${person}`}
       </PressButton>
       <Dialog
         open={open}
         onClose={() => setOpen(false)}
-        title="Who presses here?"
-        about="How long each step takes is learned by person and press. Nobody has to say."
+        title="Operators"
+        about="Step times are learned for each person and press. Choosing an operator is optional."
       >
         <ul className="grid gap-2">
           {[...people, ''].map((name) => (
@@ -54,7 +53,7 @@ export function Who() {
                 onClick={() => choose(name)}
                 className={`min-h-16 w-full border-2 border-ink px-4 text-left font-label text-name font-semibold ${name === person ? 'bg-strata-3 text-white' : 'hover:bg-board'}`}
               >
-                {name === '' ? 'Nobody in particular' : name}
+                {name === '' ? 'No operator' : name}
               </button>
             </li>
           ))}

@@ -51,7 +51,7 @@ export function Files({ at }: { at: number }) {
         </div>
       )}
       <p className="min-w-52 flex-1 font-label text-fine leading-snug font-medium">
-        {looking && 'A tighter layout is being looked for. '}
+        {looking && 'Looking for a tighter layout.'}
         {empty && 'No picture and no text yet: there is nothing to print. '}
         {copiesText((layout?.sheets ?? []).map((s) => s.copies))}
         100 % scale, driver mirror {mirrorBy === 'app' ? 'OFF' : 'ON'}. Let it dry: a dull print is right.

@@ -70,15 +70,15 @@ export function PanelsBar() {
             : worst === null
               ? settings.join === 'straight'
                 ? 'A straight join is quick to cut and shows wherever lines cross it.'
-                : 'Not looked for yet.'
+                : 'Not searched yet.'
               : panels.joins.length > 1
-                ? `Where it is worst, a join ${hidesWell(worst)}.`
+                ? `At its worst, a join ${hidesWell(worst)}.`
                 : `The join ${hidesWell(worst)}.`}
         </p>
       </div>
       <details className="mt-1">
         <summary className="cursor-pointer font-label text-base font-semibold">
-          Order of laying and taping
+          Order of placing and taping
         </summary>
         <ol className="mt-1 grid list-decimal gap-x-6 pl-5 text-base leading-snug lg:grid-cols-2">
           {panels.steps.map((s, i) => (
@@ -127,7 +127,7 @@ function FindJoins() {
   };
   return (
     <Button disabled={busy} onClick={() => void find()}>
-      {busy ? 'Looking…' : panels.joins.some((j) => j.shows === null) ? 'Look for the path' : 'Look again'}
+      {busy ? 'Looking…' : panels.joins.some((j) => j.shows === null) ? 'Find the path' : 'Search again'}
     </Button>
   );
 }

@@ -47,7 +47,7 @@ function TakeOff({ layout, onDone }: { readonly layout: SheetLayout; readonly on
   const { printer, inkCents } = plan.sheet;
   const held = useLiveQuery(async () => ({ items: await loadItems(), printed: await loadPrinted() }), []);
   const [typed, setTyped] = useState<number | null>(null);
-  if (!held) return <p className="text-soft">The shelf is being read.</p>;
+  if (!held) return <p className="text-soft">Reading the stock.</p>;
   const before = held.printed[job.id] ?? 0;
   const sheets = typed ?? Math.max(1, layout.sheetCount - before);
   const share = sheets / layout.sheetCount;
@@ -64,14 +64,13 @@ function TakeOff({ layout, onDone }: { readonly layout: SheetLayout; readonly on
     const lines = await takePrinted(printing);
     if (!lines.ok) return notifyProblem(lines.problem);
     onDone();
-    notifyUndo(`${takenText(taken)} off the shelf.`, () => putBackPrinted(lines.value, job.id));
+    notifyUndo(`${takenText(taken)} taken from stock.`, () => putBackPrinted(lines.value, job.id));
   };
   return (
     <>
       <p className="mb-2 leading-snug">
-        {before > 0 ? `${before} of ${layout.sheetCount} said to be printed so far. ` : ''}
-        What came out of the printer leaves the shelf, spoiled sheets too, and the day plan counts it as
-        printed.
+        {before > 0 ? `${before} of ${layout.sheetCount} recorded as printed so far. ` : ''}
+        Printed sheets, spoiled ones included, are taken from stock, and the schedule counts them as printed.
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <NumberField
@@ -83,12 +82,12 @@ function TakeOff({ layout, onDone }: { readonly layout: SheetLayout; readonly on
           onValue={setTyped}
         />
         <Button onClick={() => void take()} disabled={taken.length === 0}>
-          Take off the shelf
+          Take from stock
         </Button>
       </div>
       <p className="mt-2 font-label text-base font-medium">
         {taken.length === 0
-          ? `Neither ${layout.paper.name} nor the ink of ${printer.name} is on the shelf: there is nothing to count. Put them there on the Shelf page first.`
+          ? `Neither ${layout.paper.name} nor the ink of ${printer.name} is in stock, so there is nothing to count. Add them under Stock first.`
           : `That is ${takenText(taken)}.`}
       </p>
     </>

@@ -165,9 +165,7 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
             </label>
           ))}
           <ul className="mt-2 grid gap-2 text-base leading-snug" aria-live="polite">
-            {faults.length === 0 && (
-              <li>As it should be: the bar measures what it says, across and along.</li>
-            )}
+            {faults.length === 0 && <li>Correct: the bar has its true length across and along.</li>}
             {faults.map((f) => (
               <li key={f}>
                 <strong>{FAULT_WORDS[f].seen}</strong> {FAULT_WORDS[f].fix}
@@ -178,7 +176,7 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
       </div>
       <div className="mt-4 flex flex-wrap items-center gap-3">
         <Segments
-          label="How near"
+          label="Zoom"
           value={near}
           onChange={setNear}
           options={[
@@ -187,7 +185,7 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
           ]}
         />
         <Button aria-pressed={told} onClick={() => setTold((t) => !t)}>
-          What should I read?
+          What should I measure?
         </Button>
         {told && <Reading page={page} sheet={sheet} />}
         <Button className="ml-auto" onClick={onClose}>

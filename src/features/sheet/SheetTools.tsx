@@ -76,8 +76,8 @@ export function SheetTools() {
           value={job.sheet.cut}
           onChange={(cut) => put({ cut })}
           options={[
-            { value: 'knife', label: 'a knife', title: 'Round any outline: pieces lie closest' },
-            { value: 'trimmer', label: 'a trimmer', title: 'Straight cuts from edge to edge, in order' },
+            { value: 'knife', label: 'a knife', title: 'Along any outline: the tightest layout' },
+            { value: 'trimmer', label: 'a trimmer', title: 'Straight cuts from edge to edge, in sequence' },
           ]}
         />
       </Labelled>

@@ -13,8 +13,8 @@ export function CountShelf({ shelf }: { shelf: readonly Outlook[] }) {
   return (
     <div className="max-w-4xl">
       <p className="px-4 py-2 text-soft">
-        Count what lies there and say it. What the ledger had is shown beside it; the difference is written
-        down. {Object.keys(done).length} of {shelf.length} counted.
+        Count the stock and enter it. The ledger’s figure is shown beside it, and the difference is recorded.{' '}
+        {Object.keys(done).length} of {shelf.length} counted.
       </p>
       <ul>
         {shelf.map((o) => (
@@ -46,7 +46,7 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
     if (!r.ok) return notifyProblem(r.problem);
     setText('');
     onDone(r.value);
-    if (r.value !== 0) notify(`${item.name}: the ledger was off by ${amountText(r.value)}.`);
+    if (r.value !== 0) notify(`${item.name}: the ledger differed by ${amountText(r.value)}.`);
   };
   const step = (by: number) => setText(String(Math.max(0, (Number.isFinite(typed) ? typed : 0) + by)));
   return (
@@ -60,7 +60,7 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
             ? `the ledger has ${amountText(had)} ${had === 1 && item.unit === 'pieces' ? 'piece' : UNIT_WORDS[item.unit]}`
             : off === 0
               ? 'counted: it was right'
-              : `counted: it was off by ${amountText(off)}`}
+              : `counted: difference ${amountText(off)}`}
         </span>
       </span>
       <Button
@@ -89,7 +89,7 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
         +
       </Button>
       <Button className="min-h-14 min-w-28 text-lead" onClick={() => void say()}>
-        {off === undefined ? 'That is it' : 'Again'}
+        {off === undefined ? 'Save count' : 'Again'}
       </Button>
     </li>
   );

@@ -56,30 +56,30 @@ export function ItemDialog({ item, onClose }: Props) {
     <Dialog
       open
       onClose={onClose}
-      title={item ? `Change ${item.name}` : 'Put on the shelf'}
-      about="How it is bought: prices of a piece, what is left of a case, and what to order by when follow from it."
+      title={item ? `Change ${item.name}` : 'Add item'}
+      about="How it is bought. Unit price, leftovers and order dates follow from this."
     >
       <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel="Save">
         <WhatFields />
         <div className="grid grid-cols-3 gap-3">
-          <Text name="caseSize" label={`In a case, ${UNIT_WORDS[unit]}`} inputMode="decimal" />
-          <Text name="caseCents" label={`A case costs, ${price}`} inputMode="decimal" />
-          <Text name="freightCents" label={`Carriage of it, ${price}`} inputMode="decimal" />
-          <Text name="leadDays" label="Days until it comes" inputMode="decimal" />
-          <Text name="lowAt" label="Least to stay" inputMode="decimal" />
+          <Text name="caseSize" label={`Case size, ${UNIT_WORDS[unit]}`} inputMode="decimal" />
+          <Text name="caseCents" label={`Case price, ${price}`} inputMode="decimal" />
+          <Text name="freightCents" label={`Freight per case, ${price}`} inputMode="decimal" />
+          <Text name="leadDays" label="Lead time, days" inputMode="decimal" />
+          <Text name="lowAt" label="Reorder level" inputMode="decimal" />
           {!item && (
-            <Text name="onHand" label="Lying there now" hint="Empty: counted later." inputMode="decimal" />
+            <Text name="onHand" label="On hand now" hint="Leave empty to count later." inputMode="decimal" />
           )}
         </div>
-        <Choice name="leftOver" label="What a case leaves over" options={LEFT_OVER} />
+        <Choice name="leftOver" label="Unused part of a case" options={LEFT_OVER} />
       </DialogForm>
     </Dialog>
   );
 }
 
 const LEFT_OVER = [
-  ['kept', 'is kept for other work'],
-  ['charged', 'is paid by the job it was bought for'],
+  ['kept', 'kept for other jobs'],
+  ['charged', 'charged to the job'],
 ] as const;
 
 /** What it is, by the shop's own things where it is one of them. */
@@ -105,14 +105,14 @@ function WhatFields() {
           <Choice
             name="ofId"
             label="Which"
-            options={[['', 'none of the shop’s'], ...things.map((t) => [t.id, t.name] as const)]}
+            options={[['', 'none of these'], ...things.map((t) => [t.id, t.name] as const)]}
             onChosen={takeName}
           />
         )}
       </div>
       <div className="grid grid-cols-[1fr_9rem] gap-3">
         <Text name="name" label="Name" />
-        <Choice name="unit" label="Counted in" options={asRead(STOCK_UNITS)} />
+        <Choice name="unit" label="Unit" options={asRead(STOCK_UNITS)} />
       </div>
     </>
   );

@@ -39,7 +39,7 @@ export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: ()
     if (!r.ok) return notifyProblem(r.problem);
     const gone = r.value;
     onClose();
-    if (gone) notifyUndo(`${item.name} is off the shelf.`, () => restoreItem(gone));
+    if (gone) notifyUndo(`${item.name} is removed from stock.`, () => restoreItem(gone));
   };
   if (changing) return <ItemDialog item={item} onClose={() => setChanging(false)} />;
   return (
@@ -55,9 +55,9 @@ export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: ()
           <Orders outlook={o} />
           <Lots item={item} outlook={o} />
           <div className="flex flex-wrap gap-2">
-            <Button onClick={() => setChanging(true)}>Change how it is bought</Button>
+            <Button onClick={() => setChanging(true)}>Edit purchasing</Button>
             <Button kind="quiet" onClick={() => void remove()}>
-              Take off the shelf
+              Take from stock
             </Button>
           </div>
         </div>
@@ -92,12 +92,12 @@ function Orders({ outlook: o }: { outlook: Outlook }) {
           />
         </label>
         <Button onClick={() => void order()}>
-          Ordered: {amountText(cases * item.caseSize)} {unit}
+          Order {amountText(cases * item.caseSize)} {unit}
         </Button>
       </div>
       {o.cases > 0 && (
         <p className="text-soft">
-          {o.cases} {o.cases === 1 ? 'case is' : 'cases are'} wanted
+          {o.cases} {o.cases === 1 ? 'case is' : 'cases are'} needed
           {o.orderBy && ` by ${isoDayText(o.orderBy)}`}
           {o.shortFor && `, for ${o.shortFor}`}.
         </p>
@@ -124,7 +124,7 @@ function OpenOrder({ item, order }: { item: StockItem; order: Outlook['balance']
         {order.expectedOn && `, expected ${isoDayText(order.expectedOn)}`}
       </span>
       <span className="flex flex-wrap items-end gap-3">
-        <NumberField label="Came" value={came} min={0.001} max={1_000_000} onValue={setCame} />
+        <NumberField label="Received" value={came} min={0.001} max={1_000_000} onValue={setCame} />
         <TypedField
           label="Lot"
           text={lot}
@@ -133,10 +133,10 @@ function OpenOrder({ item, order }: { item: StockItem; order: Outlook['balance']
           onValue={setLot}
         />
         <Button onClick={() => void receiveOrder(item.id, order.orderId, came, lot).then(said)}>
-          It came
+          Mark as received
         </Button>
         <Button kind="quiet" onClick={() => void cancelOrder(item.id, order.orderId, order.left).then(said)}>
-          Cancel the rest
+          Cancel remaining
         </Button>
       </span>
     </li>

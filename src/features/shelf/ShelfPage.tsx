@@ -26,7 +26,7 @@ import { MOST_TABLE_BYTES, readText } from '@/data/readFile';
 
 type View = 'shelf' | 'order' | 'count';
 const VIEWS = [
-  { value: 'shelf', label: 'Shelf' },
+  { value: 'shelf', label: 'Stock' },
   { value: 'order', label: 'To order' },
   { value: 'count', label: 'Count' },
 ] as const;
@@ -57,7 +57,7 @@ export function ShelfPage() {
   };
   return (
     <ShopFrame
-      title="Shelf"
+      title="Stock"
       about={shelf ? `${shelf.length} items${toOrder > 0 ? `, ${toOrder} to order` : ''}` : 'reading…'}
       actions={
         <>
@@ -68,20 +68,20 @@ export function ShelfPage() {
             Open CSV
           </FileButton>
           <Button kind="act" onClick={() => setAdding(true)}>
-            <Plus size={18} aria-hidden /> Put on the shelf
+            <Plus size={18} aria-hidden /> Add item
           </Button>
         </>
       }
     >
       <div className="flex h-full flex-col">
         <div className="border-b border-rule px-4 py-2">
-          <Segments label="Show the shelf as" value={view} options={VIEWS} onChange={setView} />
+          <Segments label="Show stock as" value={view} options={VIEWS} onChange={setView} />
         </div>
         <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Items">
           {shelf?.length === 0 && (
             <p className="p-8 text-lead">
-              Nothing on the shelf yet. Put your first blank here with the size and price of its case, then
-              count what lies there: from then on it counts itself as you press.
+              No stock yet. Add your first blank with its case size and case price, then count it. After that,
+              pressing updates the count.
             </p>
           )}
           {shelf && shelf.length > 0 && view === 'shelf' && (
@@ -111,10 +111,10 @@ function ItemTable({ shelf, wantsKnown, onOpen }: TableProps) {
         <tr className="border-b-2 border-ink text-fine font-semibold">
           <th className="px-4 py-1.5 text-left">Item</th>
           <th className="px-3 py-1.5 text-right">On hand</th>
-          <th className="px-3 py-1.5 text-right">Jobs take</th>
-          <th className="px-3 py-1.5 text-right">Left over</th>
+          <th className="px-3 py-1.5 text-right">Allocated</th>
+          <th className="px-3 py-1.5 text-right">Available</th>
           <th className="px-3 py-1.5 text-right">On order</th>
-          <th className="px-4 py-1.5 text-left">What to do</th>
+          <th className="px-4 py-1.5 text-left">Action</th>
         </tr>
       </thead>
       {kinds.map((kind) => (
@@ -181,7 +181,7 @@ function ItemRow({
 function Todo({ outlook: o }: { outlook: Outlook }) {
   const today = useMemo(() => isoDay(new Date()), []);
   if (o.balance.onHand < 0)
-    return <span className="font-semibold text-act-deep">Less than none: count it</span>;
+    return <span className="font-semibold text-act-deep">Negative stock: count it</span>;
   if (o.cases > 0) {
     const late = o.orderBy !== null && o.orderBy < today;
     return (
@@ -193,7 +193,7 @@ function Todo({ outlook: o }: { outlook: Outlook }) {
     );
   }
   if (o.shortFor !== null)
-    return <span className="font-semibold text-act-deep">Comes too late for {o.shortFor}</span>;
+    return <span className="font-semibold text-act-deep">Arrives too late for {o.shortFor}</span>;
   const [coming] = o.balance.orders;
   if (coming)
     return (
@@ -211,7 +211,7 @@ function OrderList({ shelf, onOpen }: { shelf: readonly Outlook[]; onOpen: (id: 
   if (list.length === 0)
     return (
       <p className="p-8 text-lead">
-        Nothing to order: what jobs take lies there, and no item is below its least.
+        Nothing to order. Stock covers all jobs, and no item is below its reorder level.
       </p>
     );
   return (

@@ -42,7 +42,7 @@ export const itemFormSchema = z.object({
   onHand: z.pipe(
     z.string().check(
       z.refine((t) => t.trim() === '' || Number(t.trim().replace(',', '.')) >= 0, {
-        error: 'What lies there is 0 or more.',
+        error: 'Stock on hand is 0 or more.',
       }),
     ),
     z.transform((t) => (t.trim() === '' ? null : Number(t.trim().replace(',', '.')))),

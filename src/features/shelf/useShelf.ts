@@ -21,7 +21,7 @@ export function useShelf(): { readonly shelf: readonly Outlook[] | null; readonl
     if (!items || !seen || !sheets) return;
     let gone = false;
     const spoilage = Object.fromEntries(Object.entries(seen).map(([id, s]) => [id, spoilageOf(s)]));
-    void inDayWorker('Shelf', (w) => w.wants({ jobs: all, shop, items, proven, spoilage, sheets })).then(
+    void inDayWorker('Stock', (w) => w.wants({ jobs: all, shop, items, proven, spoilage, sheets })).then(
       (r) => {
         if (!gone && r.ok) setWants(r.value);
       },

@@ -5,7 +5,7 @@ export const Brand = () => (
   <Link
     href="/"
     className="flex h-13 shrink-0 items-center gap-2.5 px-2.5 text-pale md:px-4"
-    aria-label="Mesa Drift, to the bench"
+    aria-label="Mesa Drift, go to jobs"
   >
     <svg width="30" height="22" viewBox="0 0 30 22" aria-hidden>
       <rect x="9" y="1" width="12" height="4" fill="#D08A3E" />

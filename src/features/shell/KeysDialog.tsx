@@ -4,7 +4,7 @@ import { TERRACE_LIST } from '@/core/figures/terraces';
 import { Dialog } from '@/ui/Dialog';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  [`1 to ${TERRACE_LIST.length}`, `the terraces of a job: ${TERRACE_LIST.map((t) => t.label).join(', ')}`],
+  [`1 to ${TERRACE_LIST.length}`, `the steps of a job: ${TERRACE_LIST.map((t) => t.label).join(', ')}`],
   ['[ and ]', 'the job before, the job after'],
   ['/', 'find a job'],
   ['U', 'millimetres or inches'],
@@ -12,7 +12,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
   ['Space', 'at the presses: the next step of the one that calls'],
   ['1 to 9', 'at the presses: the next step of that press'],
-  ['A to Z', 'on the look: the letter beside a fault chooses it; again, it is marked at its usual place'],
+  ['A to Z', 'on Inspect: the letter beside a fault chooses it; pressed again, it marks the usual place'],
   ['Arrows', 'on a drawing: move what is chosen; with Shift, further'],
   ['?', 'these shortcuts'],
 ];

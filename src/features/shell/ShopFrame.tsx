@@ -9,13 +9,13 @@ import { useShop } from './shopContext';
 import { UnitToggles } from './UnitToggles';
 
 const SHOP_PAGES = [
-  { href: '/', label: 'Bench' },
-  { href: '/day', label: 'Day plan' },
-  { href: '/pressing', label: 'At the presses' },
+  { href: '/', label: 'Jobs' },
+  { href: '/day', label: 'Schedule' },
+  { href: '/pressing', label: 'Pressing' },
   { href: '/blanks', label: 'Blanks' },
   { href: '/presses', label: 'Presses' },
   { href: '/papers', label: 'Papers' },
-  { href: '/shelf', label: 'Shelf' },
+  { href: '/shelf', label: 'Stock' },
   { href: '/costs', label: 'Costs' },
   { href: '/logbook', label: 'Logbook' },
   { href: '/settings', label: 'Settings' },

@@ -129,8 +129,8 @@ export function BlanksPage() {
         columns={columns}
         empty={
           shop.blanks.length === 0
-            ? 'No blanks yet. Type in the first one: width, height, and how much of the rim and foot takes no dye.'
-            : 'No blank matches. Clear the search, or type a new one in.'
+            ? 'No blanks yet. Add the first one: width, height, and the uncoated parts of the rim and foot.'
+            : 'No blank matches. Clear the search or add a blank.'
         }
       />
       {most < found.length && (
@@ -183,7 +183,7 @@ function BlankFiles({ found }: { found: readonly Blank[] }) {
         accept=".json,.csv,application/json,text/csv"
         onFile={(f) => void bring(f)}
       >
-        <FileUp size={18} aria-hidden /> Bring in
+        <FileUp size={18} aria-hidden /> Import
       </FileButton>
       <Button onClick={() => void save('json')}>
         <FileDown size={18} aria-hidden /> Save {some}as JSON

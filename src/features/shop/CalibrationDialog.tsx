@@ -78,7 +78,7 @@ export function CalibrationDialog({ paper, onClose }: Props) {
       open
       onClose={onClose}
       title={`What the printer does on ${paper.name}`}
-      about="No printer is true to a hair, and paper shrinks in the heat. Sheets compensate for both once they are known."
+      about="Printers are never exact, and paper shrinks in the heat. Sheets compensate for both once they are measured."
     >
       <ol className="grid gap-3">
         <li className="flex flex-wrap items-center gap-3">
@@ -99,7 +99,7 @@ export function CalibrationDialog({ paper, onClose }: Props) {
         {old && <Button onClick={() => void forget()}>Remove calibration</Button>}
         <Button onClick={onClose}>Cancel</Button>
         <Button kind="act" onClick={() => void save()}>
-          Save these
+          Save measurements
         </Button>
       </div>
     </Dialog>

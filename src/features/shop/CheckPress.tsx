@@ -70,7 +70,7 @@ export function CheckPress({ press, faults, onDone }: Props) {
   const save = async () => {
     const r = await keepCheck(press, check);
     if (!r.ok) return notifyProblem(r.problem);
-    notify(`Kept. From now on ${press.name} counts with it.`);
+    notify(`Check saved. ${press.name} uses it from now on.`);
     onDone();
   };
   const shown = (c: number) => formatQuantity(celsius(c), units);
@@ -140,7 +140,7 @@ export function CheckPress({ press, faults, onDone }: Props) {
             )}
           </dl>
         ) : (
-          <p>Nothing read yet.</p>
+          <p>No readings yet.</p>
         )}
         <p className="text-fine leading-snug">
           {press.checks.length === 0
@@ -148,7 +148,7 @@ export function CheckPress({ press, faults, onDone }: Props) {
             : `${press.checks.length} kept before this one; the newest counts.`}
         </p>
         <Button kind="act" disabled={!map} onClick={() => void save()}>
-          Keep this check
+          Save check
         </Button>
       </aside>
     </div>

@@ -21,7 +21,7 @@ export function DayGroup() {
   const put = (next: Partial<DaySettings>) => change((now) => ({ ...now, day: { ...now.day, ...next } }));
   const { day } = s;
   return (
-    <Group title="The day" about="The day plan lays the work into these hours, between the breaks.">
+    <Group title="Working hours" about="Work is scheduled in these hours, outside the breaks.">
       {WEEKDAYS.map((w) => (
         <TypedField
           key={w}
@@ -61,11 +61,11 @@ export function DayGroup() {
             })
           }
         >
-          <Plus size={16} aria-hidden /> Another break
+          <Plus size={16} aria-hidden /> Add break
         </Button>
       )}
       <NumberField
-        label="Pairs of hands"
+        label="People"
         value={day.hands}
         min={0}
         max={12}
@@ -74,7 +74,7 @@ export function DayGroup() {
         onValue={(hands) => put({ hands })}
       />
       <NumberField
-        label="Loads that can cool at once"
+        label="Cooling places"
         value={day.coolingPlaces}
         min={1}
         max={200}
@@ -83,7 +83,7 @@ export function DayGroup() {
         onValue={(coolingPlaces) => put({ coolingPlaces })}
       />
       <NumberField
-        label="To print a sheet of A4"
+        label="Print time, A4 sheet"
         value={day.printA4S}
         min={5}
         max={3600}
@@ -92,7 +92,7 @@ export function DayGroup() {
         onValue={(printA4S) => put({ printA4S })}
       />
       <NumberField
-        label="A print dries for"
+        label="Drying time"
         value={Math.round(day.dryS / 60)}
         min={0}
         max={1440}
@@ -125,7 +125,7 @@ export function CircuitsGroup() {
   return (
     <Group
       title="Circuits"
-      about="What each breaker is rated for, and which presses hang on it. The day plan warms presses up so that none carries more than its share for hours. Rated sockets, no thin extension leads; local electrical code and a licensed electrician decide."
+      about="Rating of each breaker and the presses connected to it. The schedule warms presses up so that no breaker carries more than its continuous load. Rated sockets, no thin extension leads; local electrical code and a licensed electrician decide."
     >
       <div className="grid w-full gap-4">
         {s.day.circuits.map((c) => (
@@ -155,7 +155,7 @@ export function CircuitsGroup() {
             ])
           }
         >
-          <Plus size={16} aria-hidden /> Another circuit
+          <Plus size={16} aria-hidden /> Add circuit
         </Button>
       </div>
     </Group>
@@ -181,7 +181,9 @@ function OneCircuit({ circuit: c, presses, onSet, onPlug, onRemove }: OneCircuit
           width="w-36"
           byHand
           parse={(t) =>
-            t.trim() === '' ? fail('It needs a name.', 'Circuit', 'Any will do.') : ok(t.trim().slice(0, 80))
+            t.trim() === ''
+              ? fail('A name is missing.', 'Circuit', 'Type any name.')
+              : ok(t.trim().slice(0, 80))
           }
           onValue={(name) => onSet({ name })}
         />
@@ -204,7 +206,7 @@ function OneCircuit({ circuit: c, presses, onSet, onPlug, onRemove }: OneCircuit
           onValue={(volts) => onSet({ volts })}
         />
         <NumberField
-          label="For hours"
+          label="Continuous load"
           value={c.continuousPct}
           min={20}
           max={100}
@@ -213,7 +215,7 @@ function OneCircuit({ circuit: c, presses, onSet, onPlug, onRemove }: OneCircuit
           onValue={(continuousPct) => onSet({ continuousPct })}
         />
         <NumberField
-          label="Other things on it"
+          label="Other loads"
           value={c.otherA}
           min={0}
           max={200}

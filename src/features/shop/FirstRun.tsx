@@ -125,7 +125,7 @@ export function FirstRun({ press, faults }: Props) {
           <strong>{VERDICT_WORDS[verdictOf(outcome.run, coating)]}</strong> Opened after{' '}
           {clockText(outcome.afterS)}, the coating got {Math.round(outcome.run.leastS)} s at 200 °C where it
           was heated least and {Math.round(outcome.run.mostS)} s where it was heated most; this coating needs
-          about {Math.round(coating.neededS)} s and bears about {Math.round(coating.limitS)} s.
+          about {Math.round(coating.neededS)} s and tolerates about {Math.round(coating.limitS)} s.
         </p>
       )}
     </div>

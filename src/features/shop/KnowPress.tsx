@@ -31,18 +31,18 @@ export function KnowPress({ press, onClose }: { press: Press; onClose: () => voi
       open
       wide
       onClose={onClose}
-      title={`What ${press.name} really does`}
+      title={`Check ${press.name}`}
       about="Its face is hot: gloves, and a probe or strips on a lead. The maker’s sheet comes first."
     >
       <div className="mb-4 flex flex-wrap items-end gap-4">
         <Segments
-          label="What to do"
+          label="Action"
           value={what}
           onChange={setWhat}
           options={[
-            { value: 'check', label: 'Check it once' },
-            { value: 'time', label: 'Time it once' },
-            { value: 'try', label: 'Try a first run' },
+            { value: 'check', label: 'Check temperature' },
+            { value: 'time', label: 'Measure recovery' },
+            { value: 'try', label: 'Practise a run' },
           ]}
         />
         <FormField label="Read from">
@@ -61,7 +61,7 @@ export function KnowPress({ press, onClose }: { press: Press; onClose: () => voi
         faults ? (
           <FirstRun key={source} press={press} faults={faults} />
         ) : (
-          <p className="text-lead">Choose a simulated press to try a run on.</p>
+          <p className="text-lead">Choose a simulated press to practise on.</p>
         )
       ) : what === 'check' ? (
         <CheckPress key={source} press={press} faults={faults} onDone={onClose} />

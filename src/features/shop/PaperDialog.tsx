@@ -33,7 +33,7 @@ type FormOut = z.output<ReturnType<typeof formSchema>>;
 const { Text, Choice } = fieldsOf<FormIn>();
 const COMES_AS = [
   ['sheet', 'sheets'],
-  ['roll', 'a roll'],
+  ['roll', 'roll'],
 ] as const;
 
 /** A paper typed in or changed; what its printer makes of lengths is kept. */
@@ -70,24 +70,24 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
     <Dialog
       open
       onClose={onClose}
-      title={paper ? `Change ${paper.name}` : 'A paper'}
-      about="Thickness matters: the paper lies outside the wall. Measure ten sheets and divide."
+      title={paper ? `Change ${paper.name}` : 'Add paper'}
+      about="Thickness matters because the paper lies outside the wall. Measure ten sheets and divide by ten."
     >
       <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel="Save paper">
         <div className="grid grid-cols-[1fr_9rem] gap-3">
           <Text name="name" label="Name" placeholder="A3, quick dry" />
-          <Choice name="kind" label="Comes as" options={COMES_AS} />
+          <Choice name="kind" label="Supplied as" options={COMES_AS} />
         </div>
         <div className="grid grid-cols-3 gap-3">
           <Text name="widthMm" label={`Width, ${units.length}`} />
-          <Text name="heightMm" label={`${roll ? 'Longest print' : 'Height'}, ${units.length}`} />
+          <Text name="heightMm" label={`${roll ? 'Maximum print length' : 'Height'}, ${units.length}`} />
           <Text name="thicknessMm" label={`Thickness, ${units.length}`} />
         </div>
-        <Text name="printSide" label="Print side, and how to tell" placeholder="the whiter side" />
-        <Text name="tray" label="Tray or feed, which way up" placeholder="rear feed, print side up" />
+        <Text name="printSide" label="Print side and how to recognise it" placeholder="the whiter side" />
+        <Text name="tray" label="Tray or feed, and orientation" placeholder="rear feed, print side up" />
         <Text
           name="costCents"
-          label={`Costs, ${shop.settings.currency} ${roll ? 'a metre' : 'a sheet'}`}
+          label={`Price, ${shop.settings.currency} ${roll ? 'per metre' : 'per sheet'}`}
           inputMode="decimal"
         />
       </DialogForm>

@@ -41,11 +41,11 @@ export function PapersPage() {
       }),
       c.accessor('thicknessMm', { header: 'Thickness', cell: (x) => <Q of={fineMm(x.getValue())} /> }),
       c.accessor('costCents', {
-        header: 'Costs',
+        header: 'Price',
         cell: (x) => (
           <span className="font-label whitespace-nowrap tabular-nums">
             {shop.settings.currency}
-            {(x.getValue() / 100).toFixed(2)} {x.row.original.kind === 'roll' ? 'a metre' : 'a sheet'}
+            {(x.getValue() / 100).toFixed(2)} {x.row.original.kind === 'roll' ? 'per metre' : 'per sheet'}
           </span>
         ),
       }),
@@ -103,7 +103,7 @@ function ScaleCell({ paper, onMeasure }: { paper: Paper; onMeasure: () => void }
           'not measured'
         )}
       </span>
-      <Button onClick={onMeasure}>{known ? 'Measure again' : 'Measure its scale'}</Button>
+      <Button onClick={onMeasure}>{known ? 'Measure again' : 'Measure print scale'}</Button>
     </span>
   );
 }

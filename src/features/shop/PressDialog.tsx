@@ -44,8 +44,8 @@ export function PressDialog({ press, onClose }: { press: Press | null; onClose: 
     <Dialog
       open
       onClose={onClose}
-      title={press ? `Change ${press.name}` : 'A press'}
-      about="Measure the heated face itself. What you leave empty is taken as usual for its size, with its spread."
+      title={press ? `Change ${press.name}` : 'Add press'}
+      about="Measure the heated face itself. Fields left empty use the usual value for that size."
     >
       <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel="Save press">
         <Text name="name" label="Name" placeholder="Tumbler press B" />
@@ -78,30 +78,30 @@ function KindFields() {
   );
 }
 
-const OVEN_AIR_WORDS = { fan: 'moved by a fan', still: 'still, without a fan' } as const;
+const OVEN_AIR_WORDS = { fan: 'fan', still: 'still' } as const;
 
 function OvenFields() {
   const units = useUnits();
   return (
     <Pair>
       <Length name="insideHeightMm" label="Inside height" />
-      <Length name="insideWidthMm" label="Rack, wide" />
-      <Length name="insideDepthMm" label="Rack, deep" />
-      <Text name="fallK" label={`Falls when opened, °${units.temperature}`} placeholder="usual" />
-      <Choice name="hold" label="Wraps held by" options={asRead(OVEN_HOLDS)} />
-      <Choice name="air" label="Air inside" options={inWords(OVEN_AIRS, OVEN_AIR_WORDS)} />
+      <Length name="insideWidthMm" label="Rack width" />
+      <Length name="insideDepthMm" label="Rack depth" />
+      <Text name="fallK" label={`Temperature drop when opened, °${units.temperature}`} placeholder="usual" />
+      <Choice name="hold" label="Wrap held by" options={asRead(OVEN_HOLDS)} />
+      <Choice name="air" label="Air" options={inWords(OVEN_AIRS, OVEN_AIR_WORDS)} />
     </Pair>
   );
 }
 
 const FlatFields = () => (
   <Pair>
-    <Length name="platenWidthMm" label="Platen, wide" />
-    <Length name="platenHeightMm" label="Platen, deep" />
-    <Length name="platenThicknessMm" label="Platen, thick" />
-    <Length name="padMm" label="Pad on the bed" />
-    <Length name="openingMm" label="Closes on, up to" />
-    <Choice name="opens" label="It opens" options={asRead(PRESS_OPENS)} />
+    <Length name="platenWidthMm" label="Platen width" />
+    <Length name="platenHeightMm" label="Platen depth" />
+    <Length name="platenThicknessMm" label="Platen thickness" />
+    <Length name="padMm" label="Pad thickness" />
+    <Length name="openingMm" label="Opening, maximum" />
+    <Choice name="opens" label="Opens as" options={asRead(PRESS_OPENS)} />
   </Pair>
 );
 
@@ -110,27 +110,27 @@ function TimerFields() {
   return (
     <Pair>
       <Choice name="timer" label="Timer" options={inWords(PRESS_TIMERS, PRESS_TIMER_WORDS)} />
-      <Text name="restingC" label={`Rests at, °${units.temperature}`} placeholder="stays hot" />
+      <Text name="restingC" label={`Standby temperature, °${units.temperature}`} placeholder="none" />
     </Pair>
   );
 }
 
-const POWER_FROM_WORDS = { plate: 'from its plate', measured: 'measured' } as const;
+const POWER_FROM_WORDS = { plate: 'rating plate', measured: 'measured' } as const;
 
 const PowerFields = () => (
   <div className="grid grid-cols-3 gap-3">
     <Text name="watts" label="Power, W" placeholder="usual" />
-    <Choice name="wattsFrom" label="Power is" options={inWords(['plate', 'measured'], POWER_FROM_WORDS)} />
-    <Text name="volts" label="Supply, V" placeholder="not said" />
+    <Choice name="wattsFrom" label="Power from" options={inWords(['plate', 'measured'], POWER_FROM_WORDS)} />
+    <Text name="volts" label="Supply, V" placeholder="unknown" />
   </div>
 );
 
 const HEATER_LENGTHS = [
-  ['lengthMm', 'Heater round'],
-  ['heightMm', 'Heater tall'],
+  ['lengthMm', 'Heater length'],
+  ['heightMm', 'Heater height'],
   ['taperMm', 'Taper'],
-  ['smallestDiameterMm', 'Closes on, from'],
-  ['largestDiameterMm', 'to'],
+  ['smallestDiameterMm', 'Smallest diameter'],
+  ['largestDiameterMm', 'Largest diameter'],
 ] as const;
 
 /** The mats of a wrap press, each measured laid flat. */
@@ -142,7 +142,7 @@ function HeaterFields() {
   });
   return (
     <fieldset className="grid gap-3">
-      <legend className="mb-1 font-name text-lead font-semibold">Heaters, laid flat</legend>
+      <legend className="mb-1 font-name text-lead font-semibold">Heaters, measured flat</legend>
       {fields.map((field, i) => (
         <div key={field.key} className="grid gap-2 border-l-4 border-strata-6 pl-3">
           <Text name={`heaters.${i}.name`} label={`Heater ${i + 1}`} />
@@ -152,7 +152,7 @@ function HeaterFields() {
             ))}
             {fields.length > 1 && (
               <div className="self-end">
-                <Button onClick={() => remove(i)}>Take away</Button>
+                <Button onClick={() => remove(i)}>Remove</Button>
               </div>
             )}
           </div>
@@ -165,7 +165,7 @@ function HeaterFields() {
               append({ ...heaterToForm(null, newId('mat'), units), name: `Heater ${fields.length + 1}` })
             }
           >
-            Another heater
+            Add heater
           </Button>
         </div>
       )}

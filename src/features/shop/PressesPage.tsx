@@ -24,7 +24,7 @@ const knownWords = (p: Press): string =>
 
 const flatWords = (list: readonly Flatness[]): Phrase => {
   const last = list.at(-1);
-  return last ? ['Uneven by ', fineMm(unevenMm(last.points))] : ['Read its gaps'];
+  return last ? ['Unevenness', fineMm(unevenMm(last.points))] : ['Check flatness'];
 };
 
 export function PressesPage() {
@@ -85,10 +85,10 @@ export function PressesPage() {
       }),
       c.display({
         id: 'known',
-        header: 'Known by',
+        header: 'Known from',
         cell: ({ row: { original: p } }) => (
           <Button onClick={() => setKnowing(p)}>
-            {p.checks.length === 0 && p.timings.length === 0 ? 'Check it once' : knownWords(p)}
+            {p.checks.length === 0 && p.timings.length === 0 ? 'Check temperature' : knownWords(p)}
           </Button>
         ),
       }),

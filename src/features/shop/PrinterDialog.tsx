@@ -50,8 +50,8 @@ export function PrinterDialog({ printer, onClose }: { printer: Printer | null; o
       open
       wide
       onClose={onClose}
-      title={printer ? `Change ${printer.name}` : 'A printer'}
-      about="Mirror in one place only, and let one program manage colour. The list is read out at every sheet."
+      title={printer ? `Change ${printer.name}` : 'Add printer'}
+      about="Mirror in one place only, and let one program manage colour. These settings are shown at every sheet."
     >
       <DialogForm
         form={form}
@@ -87,7 +87,7 @@ function PaperFields() {
       </div>
       <fieldset className="grid grid-cols-4 gap-3">
         <legend className="font-label text-fine font-semibold">
-          Cannot print, {units.length}, as the sheet leaves it
+          Unprintable margins, {units.length}, in feed direction
         </legend>
         {SIDES.map((side) => (
           <Text key={side} name={side} label={side} />
@@ -112,10 +112,14 @@ function InkFields() {
     <div className="grid content-start gap-3">
       <div className="grid grid-cols-3 gap-3">
         <Choice name="ppi" label="Resolution, ppi" options={asRead(PPIS)} />
-        <Text name="inkPerM2Cents" label={`Ink, ${settings.currency} a full m²`} inputMode="decimal" />
+        <Text
+          name="inkPerM2Cents"
+          label={`Ink, ${settings.currency} per m² at full ink`}
+          inputMode="decimal"
+        />
         <Text name="mostInkPct" label="Ink limit, %" inputMode="numeric" />
       </div>
-      <Text name="driver" label="Printer settings, a line each" rows={7} />
+      <Text name="driver" label="Printer settings, one per line" rows={7} />
     </div>
   );
 }

@@ -76,7 +76,10 @@ export function Printers() {
               {i > 0 && (
                 <Button
                   onClick={() =>
-                    void put((now) => [p, ...now.filter((x) => x.id !== p.id)], `${p.name} comes first.`)
+                    void put(
+                      (now) => [p, ...now.filter((x) => x.id !== p.id)],
+                      `${p.name} is the default printer.`,
+                    )
                   }
                 >
                   Make default

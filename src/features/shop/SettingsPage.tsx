@@ -47,13 +47,13 @@ export function SettingsPage() {
 function ShopGroup() {
   const { s, put } = useSettings();
   return (
-    <Group title="The shop" about="Its name goes on the rail.">
+    <Group title="Shop" about="The name is shown at the top of every page.">
       <TypedField
         label="Name"
         text={s.shopName}
         width="w-64"
         parse={(t) =>
-          t.trim() === '' ? fail('It needs a name.', 'Name', 'Any will do.') : ok(t.trim().slice(0, 80))
+          t.trim() === '' ? fail('A name is missing.', 'Name', 'Type any name.') : ok(t.trim().slice(0, 80))
         }
         onValue={(shopName) => put({ shopName })}
       />
@@ -76,8 +76,8 @@ function TapeGroup() {
   const { s, put, putTape } = useSettings();
   return (
     <Group
-      title="The tape"
-      about="A tape reads round its own middle: π times its thickness is taken off. Its finest mark sets how far a reading is trusted."
+      title="Tape measure"
+      about="A tape measure reads along its own middle, so π × its thickness is subtracted. Its finest mark sets how far a reading is trusted."
     >
       <LengthField
         label="Thickness"
@@ -89,7 +89,7 @@ function TapeGroup() {
         onValue={(thicknessMm) => putTape({ thicknessMm })}
       />
       <LengthField
-        label="String, if you use one"
+        label="String thickness"
         fine
         valueMm={s.tape.stringMm}
         minMm={0}
@@ -97,9 +97,9 @@ function TapeGroup() {
         byHand
         onValue={(stringMm) => putTape({ stringMm })}
       />
-      <Labelled label="Finest inch mark">
+      <Labelled label="Smallest inch mark">
         <Select
-          label="Finest inch mark"
+          label="Smallest inch mark"
           value={String(s.units.inchDenominator)}
           options={[8, 16, 32, 64].map((d) => ({ value: String(d), label: `1/${d} in` }))}
           onChange={(v) =>
@@ -110,9 +110,9 @@ function TapeGroup() {
           className="w-28"
         />
       </Labelled>
-      <Labelled label="Finest metric mark">
+      <Labelled label="Smallest metric mark">
         <Segments
-          label="Finest metric mark"
+          label="Smallest metric mark"
           value={String(s.tape.finestMm)}
           onChange={(v) => putTape({ finestMm: v === '0.5' ? 0.5 : 1 })}
           options={[
@@ -130,13 +130,13 @@ function MoneyGroup() {
   return (
     <Group title="Money" about="Printers, and what paper and ink cost, are kept under Papers.">
       <TypedField
-        label="Sign before amounts"
+        label="Currency symbol"
         text={s.currency}
         width="w-16"
         parse={(t) =>
           /^\S{1,4}$/.test(t.trim())
             ? ok(t.trim())
-            : fail('One to four signs.', 'Money', 'Such as $ or € or kr.')
+            : fail('A currency symbol has one to four characters.', 'Money', 'For example $, € or kr.')
         }
         onValue={(currency) => put({ currency })}
       />
@@ -174,7 +174,7 @@ function DefaultsGroup() {
         onValue={(bleedMm) => putDefaults({ bleedMm })}
       />
       <LengthField
-        label="Safe edge"
+        label="Safe zone"
         valueMm={s.defaults.safeMm}
         minMm={0}
         maxMm={30}
@@ -182,7 +182,7 @@ function DefaultsGroup() {
         onValue={(safeMm) => putDefaults({ safeMm })}
       />
       <LengthField
-        label="Back from rim and foot"
+        label="Setback, rim and foot"
         valueMm={s.defaults.setbackMm}
         minMm={0}
         maxMm={30}
@@ -190,7 +190,7 @@ function DefaultsGroup() {
         onValue={(setbackMm) => putDefaults({ setbackMm })}
       />
       <LengthField
-        label="Bleed of flat blanks"
+        label="Bleed, flat blanks"
         valueMm={s.defaults.flatBleedMm}
         minMm={0}
         maxMm={15}
@@ -242,31 +242,31 @@ function WholeShop() {
   };
   return (
     <Group
-      title="The whole shop in a file"
-      about="Jobs, pictures, blanks, presses, papers, recipes, log, shelf, quotes. Open JSON, described in docs."
+      title="Shop in one file"
+      about="Jobs, pictures, blanks, presses, papers, recipes, log, stock and quotes in one JSON file."
     >
       <Button onClick={() => void save()}>
-        <FileDown size={18} aria-hidden /> Save the shop
+        <FileDown size={18} aria-hidden /> Save shop file
       </Button>
       <FileButton label="Shop file" accept=".json,application/json" onFile={(f) => void check(f)}>
-        <FileUp size={18} aria-hidden /> Restore a shop
+        <FileUp size={18} aria-hidden /> Restore shop file
       </FileButton>
       {found && (
         <Dialog
           open
           onClose={() => setFound(null)}
-          title="Put this shop in place of yours?"
+          title="Replace this shop?"
           about={`“${found.shop.settings.shopName}”: ${found.jobs.length} jobs, ${found.shop.blanks.length} blanks, ${found.shop.log.length} log entries.`}
         >
           <p className="leading-snug">
-            Everything now in this browser ({jobs.length} {jobs.length === 1 ? 'job' : 'jobs'}) is replaced.
-            Save your shop first if it is not in a file.
+            Everything in this browser ({jobs.length} {jobs.length === 1 ? 'job' : 'jobs'}) is replaced. Save
+            your shop first if it is not in a file.
           </p>
           <div className="mt-4 flex flex-wrap justify-end gap-2">
-            <Button onClick={() => void save()}>Save mine first</Button>
+            <Button onClick={() => void save()}>Save current shop</Button>
             <Button onClick={() => setFound(null)}>Cancel</Button>
             <Button kind="act" onClick={() => void restore()}>
-              Put it in place
+              Replace shop
             </Button>
           </div>
         </Dialog>

@@ -246,11 +246,11 @@ function Known({ press, fit, timing, ready, save }: KnownProps) {
           />
         </dl>
       ) : (
-        <p>{ready ? 'Calculating.' : 'Nothing timed yet.'}</p>
+        <p>{ready ? 'Calculating.' : 'No timing yet.'}</p>
       )}
       {fit && fit.misfit > 3 && (
         <p role="alert" className="border-l-4 border-warning pl-2 text-fine leading-snug">
-          The two readings do not go together on this load. Is it the right blank, and was the press settled?
+          The two readings do not fit this load. Check the blank, and let the press settle first.
         </p>
       )}
       <p className="text-fine leading-snug">
@@ -262,7 +262,7 @@ function Known({ press, fit, timing, ready, save }: KnownProps) {
             : ', measured.'}
       </p>
       <Button kind="act" disabled={!ready} onClick={save}>
-        Keep this timing
+        Save timing
       </Button>
     </aside>
   );

@@ -14,14 +14,14 @@ type Cents = Exclude<
 >;
 
 const AMOUNTS: readonly (readonly [Cents, string])[] = [
-  ['payHourCents', 'Pay for an hour of hands'],
-  ['wantedHourCents', 'An hour should bring'],
-  ['energyKwhCents', 'Energy, a kWh'],
-  ['machineHourCents', 'Wear of a press, an hour'],
-  ['tapeMetreCents', 'Tape, a metre'],
-  ['wasteSheetCents', 'A waste sheet'],
-  ['packingCents', 'Box and filling, a piece'],
-  ['priceStepCents', 'Prices in steps of'],
+  ['payHourCents', 'Wage per hour'],
+  ['wantedHourCents', 'Target earnings per hour'],
+  ['energyKwhCents', 'Energy, per kWh'],
+  ['machineHourCents', 'Press wear, per hour'],
+  ['tapeMetreCents', 'Tape, per metre'],
+  ['wasteSheetCents', 'Waste paper, per sheet'],
+  ['packingCents', 'Packaging, per piece'],
+  ['priceStepCents', 'Round prices to'],
 ];
 
 /** What work costs here, and how prices are made from it. */
@@ -31,8 +31,8 @@ export function WorkCosts() {
     change((now) => ({ ...now, money: { ...now.money, ...next } }));
   return (
     <Group
-      title="What work costs"
-      about="Costs and quotes are made from these. Amounts are whole hundredths; each part of a cost is rounded to the hundredth, halves up, and the total is their sum."
+      title="Cost rates"
+      about="Costs and quotes use these rates. Each part of a cost is rounded to the hundredth, halves up, and the total is their sum."
     >
       {AMOUNTS.map(([key, label]) => (
         <MoneyField
@@ -54,7 +54,7 @@ export function WorkCosts() {
         onValue={(marginPct) => put({ marginPct })}
       />
       <NumberField
-        label="A market keeps"
+        label="Market fee"
         value={s.money.marketFeePct}
         min={0}
         max={60}
@@ -63,7 +63,7 @@ export function WorkCosts() {
         onValue={(marketFeePct) => put({ marketFeePct })}
       />
       <NumberField
-        label="A quote stands for"
+        label="Quotes valid for"
         value={s.money.quoteDays}
         min={1}
         max={365}
@@ -73,7 +73,7 @@ export function WorkCosts() {
         onValue={(quoteDays) => put({ quoteDays })}
       />
       <TypedField
-        label="Last line of every quote"
+        label="Quote footer"
         text={s.money.terms}
         width="w-96"
         byHand

@@ -146,7 +146,7 @@ function EdgeField({ edge }: { edge: Edge }) {
   const key = edge === 'top' ? 'topSetbackMm' : 'footSetbackMm';
   return (
     <LengthField
-      label={edge === 'top' ? 'Back from the rim' : 'Back from the foot'}
+      label={edge === 'top' ? 'Setback, rim' : 'Setback, foot'}
       valueMm={edge === 'top' ? plan.wrap.setbacks.topMm : plan.wrap.setbacks.footMm}
       minMm={0}
       maxMm={390}

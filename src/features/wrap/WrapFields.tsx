@@ -58,7 +58,7 @@ function SafeField() {
     <div className="flex items-end gap-2">
       {Strokes.safe}
       <LengthField
-        label="Safe edge"
+        label="Safe zone"
         valueMm={plan.wrap.safeMm}
         minMm={0}
         maxMm={30}
@@ -94,7 +94,7 @@ export const RoundFields = memo(function RoundFields() {
         )}
         {seamMethod === 'lap' && (
           <Segments
-            label="Which end laps over"
+            label="End on top"
             value={wrap.lapOver}
             onChange={(lapOver) => put({ lapOver })}
             options={[
@@ -141,10 +141,10 @@ export const RoundFields = memo(function RoundFields() {
             />
           </Labelled>
         )}
-        {warp?.chosen && <Button onClick={() => put({ band: null })}>Back to what lies flat</Button>}
-        <Labelled label="Plain edge to hold by">
+        {warp?.chosen && <Button onClick={() => put({ band: null })}>Reset to the flat form</Button>}
+        <Labelled label="Unprinted edge to hold">
           <Select
-            label="Plain edge to hold by"
+            label="Unprinted edge to hold"
             value={wrap.grip ?? 'none'}
             options={[
               { value: 'none', label: 'none' },
@@ -172,7 +172,7 @@ function FrontField() {
   const turnMm = Math.PI * (roll.cone.topRadiusMm + roll.cone.footRadiusMm);
   return (
     <LengthField
-      label="Front, from the left end"
+      label="Front mark, from the left end"
       valueMm={frontAlongMm(job.wrap.seamDeg ?? 180, turnMm)}
       minMm={0}
       maxMm={turnMm}

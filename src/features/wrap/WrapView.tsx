@@ -123,7 +123,7 @@ function EdgeWays({ blank }: { blank: FlatBlank }) {
   const { job, edit } = useJob();
   return (
     <Segments
-      label="Way with the edge"
+      label="Edge method"
       value={edgeWay(job, blank)}
       onChange={(edge) => edit((j) => ({ ...j, wrap: { ...j.wrap, edge } }))}
       options={[

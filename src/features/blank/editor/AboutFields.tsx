@@ -9,8 +9,8 @@ import type { AboutIn } from './about';
 
 const { Text, Choice } = fieldsOf<AboutIn>();
 const SEEN_THROUGH = [
-  ['opaque', 'no: opaque'],
-  ['clear', 'yes: clear'],
+  ['opaque', 'no, opaque'],
+  ['clear', 'yes, clear'],
 ] as const;
 
 const row = 'grid grid-cols-2 items-start gap-3 sm:grid-cols-4';
@@ -27,7 +27,7 @@ export function AboutFields() {
         <Choice name="wall" label="Wall" options={asRead(['vacuum', 'single'])} />
         <Text name="wallMm" label={`Thickness, ${units.length}`} hint="skin, wall or plate" />
         <Choice name="finish" label="Coating" options={asRead(FINISHES)} />
-        <Choice name="stock" label="Seen through" options={SEEN_THROUGH} />
+        <Choice name="stock" label="Transparent" options={SEEN_THROUGH} />
         <FormField label="Blank’s colour" problem={formState.errors.colour?.message}>
           {(p) => <input {...p} type="color" className={`${inputClass} p-1`} {...register('colour')} />}
         </FormField>
@@ -38,7 +38,7 @@ export function AboutFields() {
       </div>
       <div className="grid items-start gap-3 sm:grid-cols-2">
         <Text name="takeOff" label="Parts to take off" hint="one a line" rows={2} />
-        <Text name="finishing" label="To finish" hint="one a line" rows={2} />
+        <Text name="finishing" label="Finishing steps" hint="one a line" rows={2} />
         <Text name="needs" label="Parts it needs" hint="one a line" rows={2} />
         <Text name="cautions" label="Cautions" hint="one a line" rows={2} />
       </div>

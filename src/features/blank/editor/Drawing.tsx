@@ -61,7 +61,7 @@ export function Drawing(props: Props) {
       />
       {draft.start.form === 'drawn' && !draft.drawn && (
         <p className="absolute inset-0 grid place-content-center bg-board p-8 text-center text-lead">
-          Bring the outline as an SVG file, below.
+          Import the outline as an SVG file below.
         </p>
       )}
     </div>

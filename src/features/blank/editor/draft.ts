@@ -244,7 +244,7 @@ export const rawShape = (d: Draft): Blank['shape'] => (d.start.kind === 'round' 
 /** The shape as far as it can be drawn; a problem in words where it cannot be one. */
 export function draftShape(d: Draft): Result<Blank['shape']> {
   if (d.start.form === 'drawn' && !d.drawn)
-    return fail('No outline yet.', 'Outline', 'Bring an SVG file, or choose another shape.');
+    return fail('No outline yet.', 'Outline', 'Import an SVG file, or choose another shape.');
   const parsed = shapeSchema.safeParse(rawShape(d));
   if (parsed.success) return ok(parsed.data);
   const issue = parsed.error.issues[0];
