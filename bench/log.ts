@@ -127,7 +127,7 @@ export async function benchLog(
     const took = await until(
       page,
       () => page.getByRole('radio', { name: 'Charts' }).click(),
-      /good over all/,
+      /good overall/,
     );
     await page.getByRole('radio', { name: 'Entries' }).click();
     return took;

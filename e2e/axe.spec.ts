@@ -4,7 +4,7 @@ import { address, expect, open, test } from './bench';
 // The clock of these paths is set.
 test.use({ ownContext: true });
 
-const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
+const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
 
 test('no violation in the day, the costs, the shelf and finishing', async ({ bench: page }) => {
   await page.goto(`${address()}/day`);
@@ -40,8 +40,8 @@ test('no violation in a dialog and in an empty job', async ({ bench: page }) => 
   await page.goto(address());
   await page.getByRole('button', { name: 'New job' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
-  for (const t of TERRACES) {
-    await page.keyboard.press(String(TERRACES.indexOf(t) + 1));
+  for (const t of JOB_STEPS) {
+    await page.keyboard.press(String(JOB_STEPS.indexOf(t) + 1));
     await clean(page, `empty ${t}`);
   }
 });
@@ -89,7 +89,7 @@ test('no violation where causes are sought, on the ladder, in the log and at the
   await page.goto(`${address()}/logbook`);
   await page.getByRole('button', { name: 'Filter' }).click();
   await page.getByRole('radio', { name: 'Charts' }).click();
-  await expect(page.getByText('good over all')).toBeVisible();
+  await expect(page.getByText('good overall')).toBeVisible();
   await clean(page, 'charts');
   await page.getByRole('radio', { name: 'Overlay' }).click();
   await expect(page.getByText('The faults follow the press')).toBeVisible();

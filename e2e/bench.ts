@@ -64,7 +64,7 @@ export async function openBench(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
 }
 
-/** Opens a terrace of a job by its address. */
+/** Opens a step of a job by its address. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(`${address()}${path}`);
   await expect(page.getByRole('navigation', { name: 'Steps of the job' })).toBeVisible();
@@ -82,7 +82,7 @@ export const foot = (page: Page) => page.getByRole('region', { name: 'Findings',
 /** What was found in the art, listed below its board. */
 export const checks = (page: Page) => page.getByRole('region', { name: 'Checks before printing' });
 
-/** One of the files under “Other files” of the Sheet terrace. */
+/** One of the files under “Other files” of the Sheet step. */
 export async function otherFile(page: Page, name: string | RegExp): Promise<void> {
   await page.getByRole('button', { name: 'Other files' }).click();
   await page.getByRole('menuitem', { name }).click();

@@ -23,7 +23,7 @@ test('dragging: the wrap’s edge, the picture, the words; each one step of undo
   await expect(checks(page).getByText('White will show')).toHaveCount(0);
 
   await drag(page, page.getByRole('slider', { name: /^Text/ }), { y: 60 }, { steps: 4 });
-  await expect(checks(page)).toContainText('past the safe zone');
+  await expect(checks(page)).toContainText('outside the safe zone');
   await saved(page);
 });
 

@@ -49,7 +49,7 @@ test('keyboard only: from the bench to the heat, units, keys, undo', async ({ be
   await expect(figure(page, 'Passes')).toContainText('1');
 });
 
-test('everything on a terrace can be reached with Tab, and the focus shows', async ({ bench: page }) => {
+test('everything on a step can be reached with Tab, and the focus shows', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/wrap');
   const reached = new Set<string>();
   for (let i = 0; i < 60; i += 1) {

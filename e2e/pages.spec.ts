@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { clean } from './axe';
 import { address, expect, open, test } from './bench';
 
-const TERRACES = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
+const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
 const SHOP = ['', 'blanks', 'presses', 'papers', 'logbook', 'settings'];
 /** Looked over for violations elsewhere, once more of them is open. */
 const SHOP_FITS = ['day', 'costs', 'shelf', 'finish/star-map-panel'];
@@ -43,8 +43,8 @@ async function fits(page: Page, what: string): Promise<void> {
   }
 }
 
-test('every terrace fits every screen and has no violation', async ({ bench: page }) => {
-  for (const t of TERRACES) {
+test('every step fits every screen and has no violation', async ({ bench: page }) => {
+  for (const t of JOB_STEPS) {
     await open(page, `/job/star-party-tumblers/${t}`);
     await fits(page, t);
     await clean(page, t);

@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
-import { TERRACE_LIST } from './figures/terraces';
+import { JOB_STEP_LIST } from './figures/jobSteps';
 
 test('the drawing of the rooms in docs is what the imports say', () => {
   const { status, stderr } = spawnSync('node', ['scripts/rooms.mjs', '--check'], { encoding: 'utf8' });
@@ -15,6 +15,6 @@ test.each(['README.md', 'docs/new-reader.md', 'docs/architecture.md', 'docs/file
   },
 );
 
-test('README names the terraces of a job in their order', () => {
-  expect(readFileSync('README.md', 'utf8')).toContain(TERRACE_LIST.map((t) => t.label).join(' → '));
+test('README names the steps of a job in their order', () => {
+  expect(readFileSync('README.md', 'utf8')).toContain(JOB_STEP_LIST.map((t) => t.label).join(' → '));
 });

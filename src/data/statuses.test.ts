@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { GET } from '@/app/api/starting/route';
 import { demoShop } from '@/core/demo/demoShop';
-import { TERRACES } from '@/core/figures/terraces';
+import { JOB_STEPS } from '@/core/figures/jobSteps';
 import { fnv32, keyOf } from '@/core/memo/key';
 import { plan } from '@/core/plan/plan';
 import { picturesOf } from '@/core/job/art';
@@ -170,7 +170,7 @@ test('the steps before the current one are done, and a job pressed, looked over 
   const { shop, jobs } = demoShop(TODAY);
   for (const job of jobs) {
     const { at, progress } = statusOf(job, shop);
-    const before = TERRACES.slice(0, TERRACES.indexOf(at));
+    const before = JOB_STEPS.slice(0, JOB_STEPS.indexOf(at));
     expect(before.every((t) => progress[t] === 'done')).toBe(true);
     expect(progress[at]).not.toBe('done');
   }

@@ -1,4 +1,4 @@
-import { TERRACES } from '../figures/terraces';
+import { JOB_STEPS } from '../figures/jobSteps';
 import { sourceOf } from '../figures/sources';
 import { budget } from '../figures/uncertain';
 import { jobSchema } from '../job/job';
@@ -37,7 +37,7 @@ test('days follow the day it is loaded', () => {
 test('every blank of the demo’s jobs finds its press: nothing of the shop’s own stops a demo job', () => {
   for (const job of DEMO.jobs) {
     const p = plan(job, DEMO.shop);
-    const stops = TERRACES.filter((t) => t !== 'heat' || job.pressId !== null).flatMap((t) =>
+    const stops = JOB_STEPS.filter((t) => t !== 'heat' || job.pressId !== null).flatMap((t) =>
       p[t].findings.filter((f) => f.level === 'blocker').map((f) => `${job.id} ${f.id}`),
     );
     expect(stops).toEqual([]);

@@ -1,4 +1,4 @@
-import { TERRACES } from './terraces';
+import { JOB_STEPS } from './jobSteps';
 import { LEVEL_ORDER, figure, uncertaintyOf, worstFirst, type Finding } from './figure';
 import { improvements } from './improve';
 import { within95 } from './interval';
@@ -6,7 +6,7 @@ import { exact, measured, plus } from './uncertain';
 
 const finding = (id: string, level: Finding['level']): Finding => ({
   id,
-  terrace: 'wrap',
+  step: 'wrap',
   level,
   text: [id],
 });
@@ -58,5 +58,5 @@ test('a bare figure has no arithmetic and no inputs', () => {
     working: ['w'],
   });
   expect(f).toMatchObject({ arithmetic: [], inputs: [] });
-  expect(TERRACES).toHaveLength(8);
+  expect(JOB_STEPS).toHaveLength(8);
 });

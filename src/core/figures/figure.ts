@@ -1,7 +1,7 @@
 import type { Phrase } from '../units/phrase';
 import type { Quantity } from '../units/quantity';
 import { within95 } from './interval';
-import type { Terrace } from './terraces';
+import type { JobStep } from './jobSteps';
 import { standardU, type Uncertain } from './uncertain';
 
 /** Where a figure came from: measured by hand, calculated by arithmetic, estimated by a model, proven on this bench. */
@@ -63,7 +63,7 @@ export type Level = 'blocker' | 'warning' | 'info';
 /** Something that stands in the way, or should be known, with the way out. */
 export interface Finding {
   readonly id: string;
-  readonly terrace: Terrace;
+  readonly step: JobStep;
   readonly level: Level;
   readonly text: Phrase;
 }

@@ -19,9 +19,9 @@ import type { Blank } from '../shop/blank';
 import { say, type Phrase } from '../units/phrase';
 import { count, mm, ppi } from '../units/quantity';
 import { mainFace, type Pattern } from '../wrap/pattern';
-import { finding, type TerracePlan } from './terracePlan';
+import { finding, type StepPlan } from './stepPlan';
 
-export interface ArtPlan extends TerracePlan<'art'> {
+export interface ArtPlan extends StepPlan<'art'> {
   /** Null while the wrap has no size. */
   readonly board: ArtBoard | null;
   /** The layers of the first piece, bottom first. */
@@ -178,7 +178,7 @@ export function planArt({ placed, checks, jobPieces }: ArtInput): ArtPlan {
   const stopped = placed.board === null || checks.some((c) => c.level === 'blocker');
   return {
     ...placed,
-    terrace: 'art',
+    step: 'art',
     progress: stopped ? 'todo' : checks.some((c) => c.level === 'warning') ? 'ready' : 'done',
     findings: checks.map((c) => finding('art', c.id, c.level, c.text)),
     pieceCount: placed.board === null ? 0 : placed.pieces.length > 0 ? placed.pieces.length : jobPieces,

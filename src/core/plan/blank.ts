@@ -3,9 +3,9 @@ import { formOf, wallOf } from '../shapes/round';
 import { isFlat, isRound, type Blank, type FlatBlank, type RoundBlank } from '../shop/blank';
 import { say } from '../units/phrase';
 import { count, fineMm, mm, word } from '../units/quantity';
-import { finding, type TerracePlan } from './terracePlan';
+import { finding, type StepPlan } from './stepPlan';
 
-export interface BlankPlan extends TerracePlan<'blank'> {
+export interface BlankPlan extends StepPlan<'blank'> {
   readonly blank: Blank | null;
   /** Things to do to the blank before measuring. */
   readonly toPrepare: readonly string[];
@@ -160,7 +160,7 @@ export function planBlank({ blank, gone, prepared }: BlankInput): BlankPlan {
       ? say`This job’s blank is no longer in the shop. Choose another.`
       : say`Choose the blank, or add a new one.`;
     return {
-      terrace: 'blank',
+      step: 'blank',
       progress: 'todo',
       summary: say`not chosen`,
       figures: [],
@@ -173,7 +173,7 @@ export function planBlank({ blank, gone, prepared }: BlankInput): BlankPlan {
   const left = toPrepare.filter((p) => !prepared.includes(p));
   const shape = isRound(blank) ? roundFigures(blank) : isFlat(blank) ? flatFigures(blank) : [];
   return {
-    terrace: 'blank',
+    step: 'blank',
     progress: left.length === 0 ? 'done' : 'ready',
     summary: say`${blank.name}`,
     figures: [...shape, coatFigure(blank)],

@@ -9,7 +9,7 @@ import { formOf, nominalProfile } from '../shapes/round';
 import { isRound, type Blank } from '../shop/blank';
 import { say } from '../units/phrase';
 import { mm } from '../units/quantity';
-import { finding } from './terracePlan';
+import { finding } from './stepPlan';
 import type { MeasuredRound, MeasuredShape } from './measuredShape';
 
 /** Beyond this a straight wrap visibly opens or laps from rim to foot, mm of circumference. */

@@ -26,10 +26,10 @@ import { loadFigure, modelFigures } from './heatModelFigures';
 import { modelFindings } from './heatModelFindings';
 import { asking } from './heatQuestions';
 import { facesOf, subjectOf, type Setup } from './heatSubject';
-import { finding, type TerracePlan } from './terracePlan';
+import { finding, type StepPlan } from './stepPlan';
 import type { ToPress } from './toPress';
 
-export interface HeatPlan extends TerracePlan<'heat'> {
+export interface HeatPlan extends StepPlan<'heat'> {
   readonly press: Press | null;
   /** The mat in a wrap press. */
   readonly heater: PressHeater | null;
@@ -188,7 +188,7 @@ function started(
 }
 
 const EMPTY = {
-  terrace: 'heat' as const,
+  step: 'heat' as const,
   progress: 'todo' as const,
   figures: [],
   operations: [],
@@ -248,7 +248,7 @@ export function planHeat(input: HeatInput): HeatPlan {
       : [...equalFigures(chosen), ...(load ? [loadFigure(load, input.pieces, null)] : [])]),
   ];
   return {
-    terrace: 'heat',
+    step: 'heat',
     progress: findings.some((f) => f.level === 'blocker') ? 'todo' : 'done',
     summary: summaryOf(chosen, load),
     figures,

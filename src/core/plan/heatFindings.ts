@@ -14,7 +14,7 @@ import {
 } from '../shop/press';
 import { say } from '../units/phrase';
 import { celsius, count, degrees, mm, seconds } from '../units/quantity';
-import { finding } from './terracePlan';
+import { finding } from './stepPlan';
 import type { ToPress } from './toPress';
 
 /** A flat press: does the platen hold the piece, and does it open far enough. */

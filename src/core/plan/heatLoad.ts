@@ -18,7 +18,7 @@ import { isFlatPress, isOven, type Press, type PressHeater } from '../shop/press
 import { mainFace } from '../wrap/pattern';
 import { say } from '../units/phrase';
 import { count, mm } from '../units/quantity';
-import { finding } from './terracePlan';
+import { finding } from './stepPlan';
 import type { WrapPlan } from './wrap';
 
 /** The heated part of one piece. */

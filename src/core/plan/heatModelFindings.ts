@@ -6,7 +6,7 @@ import { say, type Phrase } from '../units/phrase';
 import { celsius, count, ratio, seconds } from '../units/quantity';
 import type { HeatLoad } from './heatLoad';
 import type { HeatModel } from './heatModel';
-import { finding } from './terracePlan';
+import { finding } from './stepPlan';
 
 /** Below this a setting is held up, and below that it is called what it is. */
 const UNSURE = 0.75;

@@ -24,11 +24,11 @@ import { asking, placesFor } from './heatQuestions';
 import { heaterGaps, layOf } from './lay';
 import { planChange, type OneChange } from './lookChange';
 import type { PressPlan } from './press';
-import { finding, type TerracePlan } from './terracePlan';
+import { finding, type StepPlan } from './stepPlan';
 import type { Pattern } from '../wrap/pattern';
 import type { WrapPlan } from './wrap';
 
-export interface LookPlan extends TerracePlan<'look'> {
+export interface LookPlan extends StepPlan<'look'> {
   readonly evidence: Evidence;
   readonly ranked: readonly CauseShare[];
   readonly questions: readonly NextQuestion[];
@@ -260,7 +260,7 @@ export function planLook(input: LookInput, rank: (r: RankInput) => Ranked): Look
   const cameOut = press.good + press.spoiled > 0;
   const total = tally.good + tally.spoiled;
   return {
-    terrace: 'look',
+    step: 'look',
     progress: total > 0 ? 'done' : cameOut ? 'ready' : 'todo',
     summary:
       total > 0

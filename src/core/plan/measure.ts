@@ -13,7 +13,7 @@ import type { Settings } from '../shop/settings';
 import { say, type Phrase } from '../units/phrase';
 import { count, fineMm, mm } from '../units/quantity';
 import { shapeFindings } from './consistency';
-import { finding, type TerracePlan } from './terracePlan';
+import { finding, type StepPlan } from './stepPlan';
 import {
   measuredFlat,
   makerHandle,
@@ -26,7 +26,7 @@ import {
 /** Figure ids are read by scripts and never change, whatever a place is called today. */
 const FIGURE_NAMES: Partial<Readonly<Record<PlaceRole, string>>> = { rim: 'girthTop', foot: 'girthFoot' };
 
-export interface MeasurePlan extends TerracePlan<'measure'> {
+export interface MeasurePlan extends StepPlan<'measure'> {
   /** Every place of this blank, in the order it is measured. */
   readonly places: readonly PlaceReadings[];
   /** The blank as far as it is known; null before one is chosen or where the readings cannot be one. */
@@ -256,7 +256,7 @@ export interface MeasureInput {
 export function planMeasure(input: MeasureInput): MeasurePlan {
   const { blank, readings, stations, paperMm } = input;
   const nothing = {
-    terrace: 'measure' as const,
+    step: 'measure' as const,
     progress: 'todo' as const,
     figures: [],
     measuredShape: null,
@@ -289,7 +289,7 @@ export function planMeasure(input: MeasureInput): MeasurePlan {
   const taken = places.filter((p) => p.value !== null).length;
   const stopped = findings.some((f) => f.level === 'blocker');
   return {
-    terrace: 'measure',
+    step: 'measure',
     progress: taken === places.length && !stopped ? 'done' : taken > 0 ? 'ready' : 'todo',
     summary: summaryOf(measuredShape),
     figures: figuresOf(measuredShape, places),

@@ -39,8 +39,8 @@ const measuredShapeOf = (p: Plan) => {
   return p.measure.measuredShape;
 };
 const value = (p: Plan, id: string): number => Number(figureById(p, id)?.quantity.value);
-const texts = (p: Plan, terrace: 'measure' | 'wrap' | 'heat') =>
-  p[terrace].findings.map((f) => phraseText(f.text, METRIC));
+const texts = (p: Plan, step: 'measure' | 'wrap' | 'heat') =>
+  p[step].findings.map((f) => phraseText(f.text, METRIC));
 
 describe('a circumference typed between rim and foot', () => {
   const ends = readings({

@@ -1,4 +1,4 @@
-import { TERRACES, type Terrace } from '../figures/terraces';
+import { JOB_STEPS, type JobStep } from '../figures/jobSteps';
 import {
   NO_ART,
   pictureLayer,
@@ -47,7 +47,7 @@ const transform = (placement: Partial<PicturePlacement>): Job => ({
 test('every figure explains itself, has a unit kind and names inputs that exist', () => {
   for (const j of jobs) {
     const p = plan(j, shop);
-    const figures = TERRACES.flatMap((t) => p[t].figures);
+    const figures = JOB_STEPS.flatMap((t) => p[t].figures);
     const ids = new Set(figures.map((f) => f.id));
     expect(ids.size).toBe(figures.length);
     for (const f of figures) {
@@ -106,7 +106,7 @@ describe('an empty job leads by the hand', () => {
   test('a blank deleted from the shop is said, not crashed on', () => {
     expect(said({ ...JOB, blankId: 'gone' })[0]).toMatch(/no longer in the shop/);
   });
-  const stages: readonly [string, Partial<Job>, Terrace][] = [
+  const stages: readonly [string, Partial<Job>, JobStep][] = [
     ['blank chosen', { blankId: 'ceramic-beaker-330' }, 'measure'],
     [
       'measured',
@@ -122,8 +122,8 @@ describe('an empty job leads by the hand', () => {
       'art',
     ],
   ];
-  test.each(stages)('%s', (_, decided, terrace) => {
-    expect(currentStep(plan({ ...newJob('n', 'New'), ...decided }, shop))).toBe(terrace);
+  test.each(stages)('%s', (_, decided, step) => {
+    expect(currentStep(plan({ ...newJob('n', 'New'), ...decided }, shop))).toBe(step);
   });
 });
 
@@ -293,7 +293,7 @@ test('a plan comes out of anything a job can hold', () => {
           sheet: { ...JOB.sheet, paperId: r.paper },
         };
         const p = plan(any, shop);
-        const numbers = TERRACES.flatMap((t) => p[t].figures).map((f) => f.quantity.value);
+        const numbers = JOB_STEPS.flatMap((t) => p[t].figures).map((f) => f.quantity.value);
         expect(numbers.every((v) => typeof v === 'string' || Number.isFinite(v))).toBe(true);
       },
     ),

@@ -1,6 +1,6 @@
 import type { ImageAnalysis } from '../art/analyseImage';
 import { worstFirst, type Figure, type Finding } from '../figures/figure';
-import { TERRACES, type Terrace } from '../figures/terraces';
+import { JOB_STEPS, type JobStep } from '../figures/jobSteps';
 import type { HeatBook } from '../heat/answer';
 import type { ProvenCounts } from '../heat/choose';
 import type { Job } from '../job/job';
@@ -18,10 +18,10 @@ import type { PressPlan } from './press';
 import { createRunner } from './runStages';
 import type { SheetPlan } from './sheet';
 import { NOTHING_REMEMBERED } from './stages';
-import type { TerracePlan } from './terracePlan';
+import type { StepPlan } from './stepPlan';
 import type { WrapPlan } from './wrap';
 
-/** Everything calculated about a job, a section a terrace. Plain JSON; made afresh from the job and the shop, never stored. */
+/** Everything calculated about a job, a section a step. Plain JSON; made afresh from the job and the shop, never stored. */
 export interface Plan {
   readonly blank: BlankPlan;
   readonly measure: MeasurePlan;
@@ -66,16 +66,16 @@ export function inkOf(job: Job, analyses: Readonly<Record<string, ImageAnalysis>
 export const plan = (job: Job, shop: Shop, extra: Extra = {}): Plan =>
   createRunner(NOTHING_REMEMBERED)(job, shop, extra);
 
-export const terracePlanOf = (p: Plan, terrace: Terrace): TerracePlan<Terrace> => p[terrace];
+export const stepPlanOf = (p: Plan, step: JobStep): StepPlan<JobStep> => p[step];
 
 /** Findings of the whole job, worst first and in the order of the work. */
 export const allFindings = (p: Plan): readonly Finding[] =>
-  worstFirst(TERRACES.flatMap((t) => p[t].findings));
+  worstFirst(JOB_STEPS.flatMap((t) => p[t].findings));
 
 /** Figures of the whole job in the order of the work. */
-export const allFigures = (p: Plan): readonly Figure[] => TERRACES.flatMap((t) => p[t].figures);
+export const allFigures = (p: Plan): readonly Figure[] => JOB_STEPS.flatMap((t) => p[t].figures);
 
 export const figureById = (p: Plan, id: string): Figure | undefined => allFigures(p).find((f) => f.id === id);
 
-/** The first terrace with work left: where the job stands. */
-export const currentStep = (p: Plan): Terrace => TERRACES.find((t) => p[t].progress !== 'done') ?? 'look';
+/** The first step with work left: where the job stands. */
+export const currentStep = (p: Plan): JobStep => JOB_STEPS.find((t) => p[t].progress !== 'done') ?? 'look';

@@ -12,9 +12,9 @@ import { heaterOf } from '../heat/heaters';
 import type { Run, RunPiece } from '../shop/run';
 import { say } from '../units/phrase';
 import { count, seconds } from '../units/quantity';
-import { finding, type TerracePlan } from './terracePlan';
+import { finding, type StepPlan } from './stepPlan';
 
-export interface PressPlan extends TerracePlan<'press'> {
+export interface PressPlan extends StepPlan<'press'> {
   /** One piece at the press, operation by operation. */
   readonly cycle: readonly Operation[];
   readonly good: number;
@@ -121,7 +121,7 @@ export interface PressInput {
 
 export function planPress(input: PressInput): PressPlan {
   const { runs, operations, atOnce, circumferenceMm } = input;
-  const shared = { terrace: 'press' as const };
+  const shared = { step: 'press' as const };
   const all = piecesOfJob({ pieces: input.jobPieces }, input.named);
   const { good, spoiled, left: toPress, free, reprints } = jobPieces(all, runs);
   const left = toPress.length;

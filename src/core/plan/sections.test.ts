@@ -11,7 +11,7 @@ import { figureById, plan, type Plan } from './plan';
 import { withPages } from './sheetPages';
 import { preparationWords } from './operationWords';
 
-/** Terrace by terrace: what each says for a job a person would bring. Expected values are worked by hand. */
+/** JobStep by step: what each says for a job a person would bring. Expected values are worked by hand. */
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
 const INCHES = { length: 'in', temperature: 'F', inchDenominator: 16 } as const;

@@ -14,9 +14,9 @@ import { panelsSummary, type PanelPlan } from './panels';
 import { costFigures, inkCentsOf } from './sheetCost';
 import { sheetFigures } from './sheetFigures';
 import type { JobOnSheet, ToDraw } from './sheetPages';
-import { finding, type TerracePlan } from './terracePlan';
+import { finding, type StepPlan } from './stepPlan';
 
-export interface SheetPlan extends TerracePlan<'sheet'> {
+export interface SheetPlan extends StepPlan<'sheet'> {
   readonly paper: Paper | null;
   readonly printer: Printer;
   readonly layout: SheetLayout | null;
@@ -61,7 +61,7 @@ export function planSheet(input: SheetInput): SheetPlan {
   const { arranged, own } = input;
   const { printer, mirrorBy, options, paper } = arranged;
   const nothing = {
-    terrace: 'sheet' as const,
+    step: 'sheet' as const,
     progress: 'todo' as const,
     figures: [],
     layout: null,
@@ -120,7 +120,7 @@ function laidOut(input: SheetInput, own: SharedPart, paper: Paper, layout: Sheet
   const ruler = rulerFor(layout, input.unit);
   const pieces = all.reduce((n, t) => n + t.pieceCount, 0);
   return {
-    terrace: 'sheet',
+    step: 'sheet',
     progress: own.placedLayers.length > 0 ? 'done' : 'todo',
     summary: say`${paper.name} · ${panels ? panelsSummary(panels) : say`${count(layout.perSheet, 'piece')} up`} · ${count(layout.sheetCount, 'sheet')}`,
     figures: [

@@ -1,4 +1,4 @@
-import type { Terrace } from '../figures/terraces';
+import type { JobStep } from '../figures/jobSteps';
 import type { Level } from '../figures/figure';
 import type { Job } from '../job/job';
 import type { ProvenCounts } from '../heat/choose';
@@ -7,17 +7,17 @@ import type { JobTally } from '../look/tally';
 import type { Run } from '../shop/run';
 import type { Shop } from '../shop/shop';
 import type { Phrase } from '../units/phrase';
-import type { Progress } from './terracePlan';
+import type { Progress } from './stepPlan';
 
 /** Where a job stands, in so few words that a bench full of jobs need not be planned anew to be shown. */
 export interface JobStatus {
-  readonly at: Terrace;
+  readonly at: JobStep;
   /** The line that sums up its current step. */
   readonly summary: Phrase;
   readonly blankName: string | null;
-  readonly progress: Readonly<Record<Terrace, Progress>>;
+  readonly progress: Readonly<Record<JobStep, Progress>>;
   /** What is most in its way; null where nothing is. */
-  readonly worst: { readonly level: Level; readonly terrace: Terrace; readonly text: Phrase } | null;
+  readonly worst: { readonly level: Level; readonly step: JobStep; readonly text: Phrase } | null;
 }
 
 /** All of a shop that every job's plan may draw on, as a key; its runs and its log are told job by job. */

@@ -1,7 +1,7 @@
-import { ofEachTerrace } from '../figures/terraces';
+import { ofEachStep } from '../figures/jobSteps';
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
-import { allFindings, plan, terracePlanOf, currentStep, type Extra, type Plan } from './plan';
+import { allFindings, plan, stepPlanOf, currentStep, type Extra, type Plan } from './plan';
 import type { JobStatus } from './status';
 
 /** Plans a job and keeps what a full bench shows of it. */
@@ -14,9 +14,9 @@ export function statusIn(made: Plan): JobStatus {
   const [worst] = allFindings(made).filter((f) => f.level !== 'info');
   return {
     at,
-    summary: terracePlanOf(made, at).summary,
+    summary: stepPlanOf(made, at).summary,
     blankName: made.blank.blank?.name ?? null,
-    progress: ofEachTerrace((t) => made[t].progress),
-    worst: worst ? { level: worst.level, terrace: worst.terrace, text: worst.text } : null,
+    progress: ofEachStep((t) => made[t].progress),
+    worst: worst ? { level: worst.level, step: worst.step, text: worst.text } : null,
   };
 }

@@ -12,7 +12,7 @@ import { seamMethodNotes, SEAM_METHOD_NOTES, type SeamMethodNote } from '../wrap
 import type { MeasurePlan } from './measure';
 import type { UsableInput } from './coveredBand';
 import type { CircumferenceRange } from './measuredShape';
-import type { TerracePlan } from './terracePlan';
+import type { StepPlan } from './stepPlan';
 import { planFlatWrap } from './wrapFlat';
 import { planRoundWrap } from './wrapRound';
 
@@ -26,7 +26,7 @@ export interface Warp {
   readonly chosen: boolean;
 }
 
-export interface WrapPlan extends TerracePlan<'wrap'> {
+export interface WrapPlan extends StepPlan<'wrap'> {
   readonly pattern: Pattern | null;
   readonly round: Wrap | null;
   readonly flat: FlatWrap | null;
@@ -83,7 +83,7 @@ export function planWrap(input: WrapInput, usable: (i: UsableInput) => Band): Wr
   const handled = blank !== null && isRound(blank) && blank.shape.handle !== null;
   const notes = blank ? seamMethodNotes(handled) : SEAM_METHOD_NOTES;
   const shared = {
-    terrace: 'wrap' as const,
+    step: 'wrap' as const,
     seamMethod,
     start,
     notes,

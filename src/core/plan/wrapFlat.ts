@@ -6,7 +6,7 @@ import { say } from '../units/phrase';
 import { fineMm, mm, ratio, word } from '../units/quantity';
 import { sizeFlatWrap, USUAL_TURN_IN_MM, type FacePrint, type FlatWrap } from '../wrap/flatWrap';
 import type { MeasurePlan } from './measure';
-import { finding } from './terracePlan';
+import { finding } from './stepPlan';
 import type { MeasuredFlat } from './measuredShape';
 import type { WrapJob, WrapPlan } from './wrap';
 

@@ -13,7 +13,7 @@ import { bothMargins95, marginError } from '../wrap/error';
 import { sizeRoundWrap, type Wrap } from '../wrap/roundWrap';
 import type { MeasurePlan } from './measure';
 import { coveredBandOf, type CoveredBand, type UsableInput } from './coveredBand';
-import { finding } from './terracePlan';
+import { finding } from './stepPlan';
 import { circumferenceRange, type MeasuredRound } from './measuredShape';
 import type { Warp, WrapJob, WrapPlan } from './wrap';
 

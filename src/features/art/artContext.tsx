@@ -2,7 +2,7 @@
 
 import { createContext, useContext } from 'react';
 
-/** What is in hand on the Art terrace. */
+/** What is in hand on the Art step. */
 export interface ArtHand {
   readonly chosen: string | null;
   readonly choose: (layer: string | null) => void;

@@ -83,7 +83,7 @@ export function BenchPage() {
 const HEADS: Readonly<Record<BenchSort, string>> = {
   due: 'Due',
   name: 'Job',
-  terrace: 'Current step',
+  step: 'Current step',
   status: 'Issues',
 };
 

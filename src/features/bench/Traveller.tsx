@@ -1,11 +1,11 @@
 'use client';
 
-import { TERRACE_STYLES, terraceStyle } from '../job/terraceStyles';
+import { STEP_STYLES, stepStyle } from '../job/stepStyles';
 import { Copy, Trash2 } from 'lucide-react';
 import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { JobStatus } from '@/core/plan/status';
-import type { Progress } from '@/core/plan/terracePlan';
+import type { Progress } from '@/core/plan/stepPlan';
 import { problemText } from '@/core/basics/result';
 import type { JobRecord } from '@/data/db';
 import { copyJob, removeJob, restoreJob } from '@/data/jobs';
@@ -26,7 +26,7 @@ interface Props {
 export const BENCH_GRID =
   'grid items-center gap-x-4 gap-y-1.5 px-5 grid-cols-[1fr_auto] md:grid-cols-[6.5rem_minmax(11rem,1fr)_15.5rem_5rem] xl:grid-cols-[6.5rem_minmax(13rem,1fr)_15.5rem_minmax(14rem,1.3fr)_5rem]';
 
-/** A job in one line: when it is due, what it is, the eight terraces, where it stands or what is in its way. */
+/** A job in one line: when it is due, what it is, the eight steps, where it stands or what is in its way. */
 export function Traveller({ record, jobStatus }: Props) {
   const { job } = record;
   const due = dueWords(job.dueOn, new Date());
@@ -65,13 +65,13 @@ export function Traveller({ record, jobStatus }: Props) {
 
 /** Its current step, or what is most in its way. */
 function Status({ jobStatus: { at, summary, worst } }: { jobStatus: JobStatus }) {
-  const terrace = worst?.terrace ?? at;
+  const step = worst?.step ?? at;
   const text = worst?.text ?? summary;
   return (
     <p className="flex items-stretch gap-2.5 leading-tight">
       <span aria-hidden className={`w-1.5 shrink-0 ${worst ? LEVEL_BAR[worst.level] : 'bg-strata-3'}`} />
       <span className="line-clamp-2 py-0.5">
-        <span className="font-label font-semibold">{terraceStyle(terrace).label}: </span>
+        <span className="font-label font-semibold">{stepStyle(step).label}: </span>
         <Say phrase={text} />
       </span>
     </p>
@@ -80,11 +80,11 @@ function Status({ jobStatus: { at, summary, worst } }: { jobStatus: JobStatus })
 
 const PROGRESS_WORDS: Readonly<Record<Progress, string>> = { todo: 'to do', ready: 'begun', done: 'settled' };
 
-/** Eight strata, filled as far as each terrace has come; the current step is framed. */
+/** Eight strata, filled as far as each step has come; the current step is framed. */
 function Strata({ jobStatus, jobId }: { jobStatus: JobStatus | null; jobId: string }) {
   return (
-    <ol className="grid grid-cols-8 gap-[2px]" aria-label="Terraces">
-      {TERRACE_STYLES.map((style, i) => {
+    <ol className="grid grid-cols-8 gap-[2px]" aria-label="Steps">
+      {STEP_STYLES.map((style, i) => {
         const progress = jobStatus?.progress[style.id] ?? 'todo';
         const ground =
           progress === 'done'

@@ -1,6 +1,6 @@
-import type { Terrace } from '@/core/figures/terraces';
+import type { JobStep } from '@/core/figures/jobSteps';
 import { newJob } from '@/core/job/job';
-import type { Progress } from '@/core/plan/terracePlan';
+import type { Progress } from '@/core/plan/stepPlan';
 import type { JobStatus } from '@/core/plan/status';
 import { toArchive } from './archive';
 import { benchLists } from './benchOrder';
@@ -13,13 +13,13 @@ const record = (id: string, dueOn: string | null) => ({
   pictures: [],
   job: { ...newJob(id, id), dueOn },
 });
-const jobStatus = (at: Terrace, level: 'blocker' | 'warning' | null, done = false): JobStatus => {
+const jobStatus = (at: JobStep, level: 'blocker' | 'warning' | null, done = false): JobStatus => {
   const p: Progress = done ? 'done' : 'todo';
   return {
     at,
     summary: [''],
     blankName: null,
-    worst: level ? { level, terrace: at, text: ['x'] } : null,
+    worst: level ? { level, step: at, text: ['x'] } : null,
     progress: { blank: p, measure: p, wrap: p, art: p, sheet: p, heat: p, press: p, look: p },
   };
 };
@@ -44,10 +44,10 @@ test('by day due, late first, those of no day last; done ones stand apart', () =
   expect(ids('due')).toEqual(['late', 'a', 'b', 'whenever']);
   expect(benchLists(jobs, jobStatuses, { by: 'due', down: false }).done.map((r) => r.id)).toEqual(['over']);
 });
-test('by name, terrace and what is in the way; the other way round; equals by day and name', () => {
+test('by name, step and what is in the way; the other way round; equals by day and name', () => {
   expect(ids('name')).toEqual(['a', 'b', 'late', 'whenever']);
   expect(ids('name', true)).toEqual(['whenever', 'late', 'b', 'a']);
-  expect(ids('terrace')).toEqual(['whenever', 'late', 'a', 'b']);
+  expect(ids('step')).toEqual(['whenever', 'late', 'a', 'b']);
   expect(ids('status')).toEqual(['a', 'late', 'b', 'whenever']);
 });
 test('a job nobody has calculated yet is not taken for done', () => {

@@ -1,9 +1,9 @@
-import { TERRACES } from '@/core/figures/terraces';
+import { JOB_STEPS } from '@/core/figures/jobSteps';
 import type { JobStatus } from '@/core/plan/status';
 import { LEVEL_ORDER } from '@/core/figures/figure';
 import type { JobRecord } from '@/data/db';
 
-export const BENCH_SORTS = ['due', 'name', 'terrace', 'status'] as const;
+export const BENCH_SORTS = ['due', 'name', 'step', 'status'] as const;
 export type BenchSort = (typeof BENCH_SORTS)[number];
 
 export interface BenchOrder {
@@ -27,8 +27,8 @@ function rank(by: BenchSort, r: JobRecord, jobStatuses: JobStatuses): string | n
       return r.job.dueOn ?? LATEST;
     case 'name':
       return r.job.name.toLowerCase();
-    case 'terrace':
-      return s ? TERRACES.indexOf(s.at) : TERRACES.length;
+    case 'step':
+      return s ? JOB_STEPS.indexOf(s.at) : JOB_STEPS.length;
     case 'status':
       return s?.worst ? LEVEL_ORDER[s.worst.level] : 3;
   }

@@ -34,7 +34,7 @@ function words(day: DayPlan, line: Line, b: Bar, px: number): string | null {
   return tries.find((t) => fits(t, px)) ?? null;
 }
 
-/** What one resource does, as bars that lean as the terraces do. */
+/** What one resource does, as bars that lean as the steps do. */
 export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props) {
   const past =
     line.kind === 'press' ? (day.past.find((p) => p.press === day.presses[line.index]?.id)?.bars ?? []) : [];

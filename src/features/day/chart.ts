@@ -122,7 +122,7 @@ export function groupsOf(bars: readonly Bar[]): readonly Group[] {
   return out;
 }
 
-/** A bar as the terraces are drawn: its right edge leans. */
+/** A bar as the steps are drawn: its right edge leans. */
 export function barPath(x: number, y: number, width: number, height: number): string {
   const lean = Math.min(4, width / 3);
   return `M${x} ${y}H${x + width - lean}L${x + width} ${y + height}H${x}Z`;

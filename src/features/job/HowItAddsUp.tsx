@@ -1,18 +1,18 @@
 'use client';
 
-import type { Terrace } from '@/core/figures/terraces';
+import type { JobStep } from '@/core/figures/jobSteps';
 import { PanelRightClose, PanelRightOpen } from 'lucide-react';
 import { memo, useCallback } from 'react';
-import { figureById, terracePlanOf } from '@/core/plan/plan';
+import { figureById, stepPlanOf } from '@/core/plan/plan';
 import { FigureLines } from '@/ui/FigureLines';
 import { useRemembered } from '@/ui/remembered';
 import { useJob } from './jobContext';
 
-/** Every figure of the terrace, with its working; opening one shows the whole arithmetic. */
-export const HowItAddsUp = memo(function HowItAddsUp({ terrace }: { terrace: Terrace }) {
+/** Every figure of the step, with its working; opening one shows the whole arithmetic. */
+export const HowItAddsUp = memo(function HowItAddsUp({ step }: { step: JobStep }) {
   const { plan } = useJob();
   const [open, setOpen] = useRemembered('figures', true);
-  const { figures } = terracePlanOf(plan, terrace);
+  const { figures } = stepPlanOf(plan, step);
   const find = useCallback((id: string) => figureById(plan, id), [plan]);
   if (!open)
     return (

@@ -1,13 +1,13 @@
 'use client';
 
-import { terraceStyle } from './terraceStyles';
-import type { Terrace } from '@/core/figures/terraces';
+import { stepStyle } from './stepStyles';
+import type { JobStep } from '@/core/figures/jobSteps';
 import { memo } from 'react';
 import { Popover } from 'radix-ui';
 import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { worstFirst, type Finding } from '@/core/figures/figure';
-import { allFindings, terracePlanOf } from '@/core/plan/plan';
+import { allFindings, stepPlanOf } from '@/core/plan/plan';
 import { isListed } from '@/core/preflight/check';
 import { Button } from '@/ui/Button';
 import { PopoverBox } from '@/ui/PopoverBox';
@@ -18,17 +18,17 @@ import { LEVEL_BAR, LEVEL_WORDS } from '@/ui/levels';
 import { pressBlocked } from '@/core/plan/newRun';
 
 interface Props {
-  readonly terrace: Terrace;
-  readonly go: (t: Terrace) => void;
+  readonly step: JobStep;
+  readonly go: (t: JobStep) => void;
 }
 
 /** Findings, worst first, and the one next step. */
-export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
+export const JobFoot = memo(function JobFoot({ step, go }: Props) {
   const { job, plan } = useJob();
   // What the checks of the art list above, with a place to see or a touch to put it right, is not said twice.
-  const above = new Set(terrace === 'art' ? plan.art.checks.filter(isListed).map((c) => `art.${c.id}`) : []);
-  const here = worstFirst(terracePlanOf(plan, terrace).findings).filter((f) => !above.has(f.id));
-  const elsewhere = allFindings(plan).filter((f) => f.terrace !== terrace && f.level !== 'info');
+  const above = new Set(step === 'art' ? plan.art.checks.filter(isListed).map((c) => `art.${c.id}`) : []);
+  const here = worstFirst(stepPlanOf(plan, step).findings).filter((f) => !above.has(f.id));
+  const elsewhere = allFindings(plan).filter((f) => f.step !== step && f.level !== 'info');
   const all = [...here, ...elsewhere];
   const [worst] = all;
   return (
@@ -38,7 +38,7 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
     >
       <div className="min-w-0 flex-1 basis-full sm:basis-0" aria-live="polite">
         {worst ? (
-          <FindingLine finding={worst} here={terrace} />
+          <FindingLine finding={worst} here={step} />
         ) : (
           <p className="text-soft">{above.size > 0 ? 'No other issues.' : 'No issues.'}</p>
         )}
@@ -56,10 +56,10 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
                 <li key={f.id}>
                   <button
                     type="button"
-                    onClick={() => go(f.terrace)}
+                    onClick={() => go(f.step)}
                     className="w-full text-left hover:bg-board"
                   >
-                    <FindingLine finding={f} here={terrace} />
+                    <FindingLine finding={f} here={step} />
                   </button>
                 </li>
               ))}
@@ -67,24 +67,24 @@ export const JobFoot = memo(function JobFoot({ terrace, go }: Props) {
           </PopoverBox>
         </Popover.Root>
       )}
-      {terrace === 'look' && (
+      {step === 'look' && (
         <Link href={`/finish/${job.id}`} className="shrink-0 font-label font-semibold underline">
           Finish and pack
         </Link>
       )}
-      <NextStep terrace={terrace} go={go} />
+      <NextStep step={step} go={go} />
     </section>
   );
 });
 
-function FindingLine({ finding, here }: { finding: Finding; here: Terrace }) {
+function FindingLine({ finding, here }: { finding: Finding; here: JobStep }) {
   return (
     <span className="flex items-stretch gap-2.5">
       <span aria-hidden className={`w-1.5 shrink-0 ${LEVEL_BAR[finding.level]}`} />
       <span className="leading-snug">
         <span className="sr-only">{LEVEL_WORDS[finding.level]}: </span>
-        {finding.terrace !== here && (
-          <span className="font-label font-semibold">{terraceStyle(finding.terrace).label}: </span>
+        {finding.step !== here && (
+          <span className="font-label font-semibold">{stepStyle(finding.step).label}: </span>
         )}
         <Say phrase={finding.text} />
       </span>
@@ -92,12 +92,12 @@ function FindingLine({ finding, here }: { finding: Finding; here: Terrace }) {
   );
 }
 
-function NextStep({ terrace, go }: Props) {
+function NextStep({ step, go }: Props) {
   const { job, plan } = useJob();
   const router = useRouter();
-  const { next } = terraceStyle(terrace);
-  if (terrace === 'look') return <WriteInLog />;
-  if (terrace === 'press' && plan.press.left > 0) {
+  const { next } = stepStyle(step);
+  if (step === 'look') return <WriteInLog />;
+  if (step === 'press' && plan.press.left > 0) {
     const stopped = pressBlocked(plan);
     return (
       <Button

@@ -1,23 +1,23 @@
 'use client';
 
-import { TERRACE_STYLES, type TerraceStyle } from './terraceStyles';
-import type { Terrace } from '@/core/figures/terraces';
+import { STEP_STYLES, type StepStyle } from './stepStyles';
+import type { JobStep } from '@/core/figures/jobSteps';
 import { Check } from 'lucide-react';
 import { Link } from '@/ui/Link';
 import { memo } from 'react';
-import { terracePlanOf } from '@/core/plan/plan';
-import type { TerracePlan } from '@/core/plan/terracePlan';
+import { stepPlanOf } from '@/core/plan/plan';
+import type { StepPlan } from '@/core/plan/stepPlan';
 import { Say } from '@/ui/units';
 import { Brand } from '../shell/Brand';
 import { useJob } from './jobContext';
 
 interface Props {
-  readonly terrace: Terrace;
-  readonly go: (t: Terrace) => void;
+  readonly step: JobStep;
+  readonly go: (t: JobStep) => void;
 }
 
-/** The traveller: eight terraces, each with the line that sums it up. The open one joins the board. */
-export const JobRail = memo(function JobRail({ terrace, go }: Props) {
+/** The traveller: eight steps, each with the line that sums it up. The open one joins the board. */
+export const JobRail = memo(function JobRail({ step, go }: Props) {
   const { plan } = useJob();
   return (
     <nav
@@ -26,13 +26,13 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
     >
       <Brand />
       <ol className="grid min-w-0 flex-1 grid-cols-4 gap-[3px] md:flex md:min-h-0 md:flex-1 md:flex-col">
-        {TERRACE_STYLES.map((style, i) => (
+        {STEP_STYLES.map((style, i) => (
           <RailStep
             key={style.id}
             style={style}
             index={i}
-            made={terracePlanOf(plan, style.id)}
-            here={style.id === terrace}
+            made={stepPlanOf(plan, style.id)}
+            here={style.id === step}
             go={go}
           />
         ))}
@@ -59,15 +59,15 @@ export const JobRail = memo(function JobRail({ terrace, go }: Props) {
 });
 
 interface StepProps {
-  readonly style: TerraceStyle;
+  readonly style: StepStyle;
   readonly index: number;
-  readonly made: TerracePlan<Terrace>;
+  readonly made: StepPlan<JobStep>;
   readonly here: boolean;
-  readonly go: (t: Terrace) => void;
+  readonly go: (t: JobStep) => void;
 }
 
 const RailStep = memo(function RailStep({ style, index, made, here, go }: StepProps) {
-  const closed = `${style.closed} terrace md:w-[calc(138px+5px*var(--step))] xl:w-[calc(168px+7px*var(--step))]`;
+  const closed = `${style.closed} step md:w-[calc(138px+5px*var(--step))] xl:w-[calc(168px+7px*var(--step))]`;
   return (
     <li className="md:max-h-20 md:min-h-14 md:flex-1" style={{ ['--step' as string]: `${index}` }}>
       <button

@@ -1,7 +1,7 @@
 'use client';
 
-import { isTerrace } from '../../core/figures/terraces';
-import { TERRACES, type Terrace } from '@/core/figures/terraces';
+import { isJobStep } from '../../core/figures/jobSteps';
+import { JOB_STEPS, type JobStep } from '@/core/figures/jobSteps';
 import { Link } from '@/ui/Link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
@@ -24,17 +24,17 @@ import { JobFoot } from './JobFoot';
 import { JobHeader } from './JobHeader';
 import { JobRail } from './JobRail';
 import { HowItAddsUp } from './HowItAddsUp';
-import { TERRACE_KEYS, TERRACE_VIEWS } from './terraces';
+import { STEP_KEYS, STEP_VIEWS } from './stepViews';
 import { useJobLog } from './useJobLog';
 import { useHeatBook, useTried, useWantedHeat } from './useHeatBook';
 import { useNests, useWantedNests } from './useNests';
 import { useOpenJob, type OpenJob } from './useOpenJob';
 
-/** The terrace in the address; changing it needs no answer from the server. */
-function useTerrace(jobId: string): readonly [Terrace, (t: Terrace) => void] {
+/** The step in the address; changing it needs no answer from the server. */
+function useJobStep(jobId: string): readonly [JobStep, (t: JobStep) => void] {
   const last = usePathname().split('/').pop();
-  const go = useCallback((t: Terrace) => window.history.pushState(null, '', `/job/${jobId}/${t}`), [jobId]);
-  return [isTerrace(last) ? last : 'blank', go];
+  const go = useCallback((t: JobStep) => window.history.pushState(null, '', `/job/${jobId}/${t}`), [jobId]);
+  return [isJobStep(last) ? last : 'blank', go];
 }
 
 export function JobScreen({ id }: { id: string }) {
@@ -69,7 +69,7 @@ const Unreadable = () => (
 );
 
 /** The plan of the open job, made anew as it changes, and what it still wants calculated. */
-function useMadePlan(job: Job, terrace: Terrace): { readonly made: Plan; readonly shop: Shop } {
+function useMadePlan(job: Job, step: JobStep): { readonly made: Plan; readonly shop: Shop } {
   const { shop: things, jobs, proven } = useShop();
   const { id } = job;
   const log = useJobLog(id);
@@ -103,10 +103,10 @@ function useMadePlan(job: Job, terrace: Terrace): { readonly made: Plan; readonl
     [planJob, job, shop, analyses, sharedJobs, nests, proven, log.tally, tried, confirmed, heatBook],
   );
   const wanted = useMemo(
-    () => [...(made.heat.model?.wanted ?? []), ...(terrace === 'look' ? made.look.wanted : [])],
-    [made.heat.model?.wanted, made.look.wanted, terrace],
+    () => [...(made.heat.model?.wanted ?? []), ...(step === 'look' ? made.look.wanted : [])],
+    [made.heat.model?.wanted, made.look.wanted, step],
   );
-  useWantedHeat(wanted, ask, terrace === 'heat');
+  useWantedHeat(wanted, ask, step === 'heat');
   useWantedNests(made.sheet.layout?.wanted, look);
   return { made, shop };
 }
@@ -117,7 +117,7 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   const job = store((s) => s.job);
   const edit = store((s) => s.edit);
   const router = useRouter();
-  const [terrace, go] = useTerrace(id);
+  const [step, go] = useJobStep(id);
   const history = useHistory(store);
   const remember = useCallback(() => {
     const as = store.getState().job;
@@ -138,20 +138,20 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   }, [open.rescued]);
 
   useHotkeys(
-    TERRACE_KEYS,
+    STEP_KEYS,
     (e) => {
-      const t = TERRACES[Number(e.key) - 1];
+      const t = JOB_STEPS[Number(e.key) - 1];
       if (t) go(t);
     },
     KEYS_ANYWHERE,
   );
-  const beside = (step: number) => {
+  const beside = (by: number) => {
     const at = jobs.findIndex((r) => r.id === id);
-    const next = jobs[(at + step + jobs.length) % jobs.length];
-    if (next && next.id !== id) router.push(`/job/${next.id}/${terrace}`);
+    const next = jobs[(at + by + jobs.length) % jobs.length];
+    if (next && next.id !== id) router.push(`/job/${next.id}/${step}`);
   };
-  useHotkeys('[', () => beside(-1), { ...KEYS_ANYWHERE, useKey: true }, [jobs, terrace]);
-  useHotkeys(']', () => beside(1), { ...KEYS_ANYWHERE, useKey: true }, [jobs, terrace]);
+  useHotkeys('[', () => beside(-1), { ...KEYS_ANYWHERE, useKey: true }, [jobs, step]);
+  useHotkeys(']', () => beside(1), { ...KEYS_ANYWHERE, useKey: true }, [jobs, step]);
   useHotkeys(
     'mod+z',
     (e) => {
@@ -171,26 +171,23 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
     [store],
   );
 
-  const { made, shop } = useMadePlan(job, terrace);
+  const { made, shop } = useMadePlan(job, step);
   const view = useMemo(
     () => ({ job, plan: made, shop, edit, store, saver }),
     [job, made, shop, edit, store, saver],
   );
   // The drawing follows the hand at once; rail, foot and figures a breath later, so that no key waits for them.
   const after = useDeferredValue(view);
-  const View = TERRACE_VIEWS[terrace];
+  const View = STEP_VIEWS[step];
   return (
     <RememberContext value={remember}>
       <JobContext value={after}>
         <div className="flex h-dvh flex-col md:flex-row">
-          <JobRail terrace={terrace} go={go} />
+          <JobRail step={step} go={go} />
           <div className="flex min-h-0 min-w-0 flex-1 flex-col">
             <JobHeader />
             <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">
-              <main
-                className="flex min-w-0 flex-1 flex-col lg:min-h-0"
-                aria-label={`${terrace} of ${job.name}`}
-              >
+              <main className="flex min-w-0 flex-1 flex-col lg:min-h-0" aria-label={`${step} of ${job.name}`}>
                 <div className="board-ground relative min-h-[34rem] flex-1 lg:min-h-0">
                   <AfterContext value={after}>
                     <JobContext value={view}>
@@ -199,9 +196,9 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
                   </AfterContext>
                 </div>
                 <ReadingStatus />
-                <JobFoot terrace={terrace} go={go} />
+                <JobFoot step={step} go={go} />
               </main>
-              <HowItAddsUp terrace={terrace} />
+              <HowItAddsUp step={step} />
             </div>
           </div>
         </div>

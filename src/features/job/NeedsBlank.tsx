@@ -3,7 +3,7 @@
 import { Button } from '@/ui/Button';
 import { useJob } from './jobContext';
 
-/** What a later terrace shows before there is a blank. */
+/** What a later step shows before there is a blank. */
 export function NeedsBlank() {
   const { job } = useJob();
   return (

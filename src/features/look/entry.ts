@@ -8,12 +8,12 @@ import { printerOf } from '@/core/shop/settings';
 import type { Figure } from '@/core/figures/figure';
 
 const MOST_FIGURES = 60;
-const TERRACES_KEPT = /^(blank|measure|wrap|art|sheet|heat|press)\./;
+const JOB_STEPS_KEPT = /^(blank|measure|wrap|art|sheet|heat|press)\./;
 
 /** The figures of the plan as they stand now, so that an entry can be read when job and code have moved on. */
 function stoodOf(figures: readonly Figure[]): Stood[] {
   return figures
-    .filter((f) => TERRACES_KEPT.test(f.id))
+    .filter((f) => JOB_STEPS_KEPT.test(f.id))
     .slice(0, MOST_FIGURES)
     .map(({ label, quantity: q }): Stood => {
       const name = label.slice(0, 80);

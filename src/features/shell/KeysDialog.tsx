@@ -1,10 +1,10 @@
 'use client';
 
-import { TERRACE_LIST } from '@/core/figures/terraces';
+import { JOB_STEP_LIST } from '@/core/figures/jobSteps';
 import { Dialog } from '@/ui/Dialog';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  [`1 to ${TERRACE_LIST.length}`, `the steps of a job: ${TERRACE_LIST.map((t) => t.label).join(', ')}`],
+  [`1 to ${JOB_STEP_LIST.length}`, `the steps of a job: ${JOB_STEP_LIST.map((t) => t.label).join(', ')}`],
   ['[ and ]', 'the job before, the job after'],
   ['/', 'find a job'],
   ['U', 'millimetres or inches'],

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { TERRACE_LIST, type Terrace } from '@/core/figures/terraces';
+import { JOB_STEP_LIST, type JobStep } from '@/core/figures/jobSteps';
 import { ArtView } from '../art/ArtView';
 import { BlankView } from '../blank/BlankView';
 import { HeatView } from '../heat/HeatView';
@@ -9,8 +9,8 @@ import { PressView } from '../press/PressView';
 import { SheetView } from '../sheet/SheetView';
 import { WrapView } from '../wrap/WrapView';
 
-/** The board of every terrace. */
-export const TERRACE_VIEWS: Readonly<Record<Terrace, () => ReactNode>> = {
+/** The board of every step. */
+export const STEP_VIEWS: Readonly<Record<JobStep, () => ReactNode>> = {
   blank: BlankView,
   measure: MeasureView,
   wrap: WrapView,
@@ -21,5 +21,5 @@ export const TERRACE_VIEWS: Readonly<Record<Terrace, () => ReactNode>> = {
   look: LookView,
 };
 
-/** The number keys, one a terrace. */
-export const TERRACE_KEYS = TERRACE_LIST.map((_, i) => String(i + 1)).join(',');
+/** The number keys, one a step. */
+export const STEP_KEYS = JOB_STEP_LIST.map((_, i) => String(i + 1)).join(',');
