@@ -174,7 +174,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await next('Save to log');
     await expect(page.getByRole('dialog')).toContainText('proven by 2 good pieces');
     await next('Save as proven recipe');
-    await expect(page.getByText('Kept.')).toBeVisible();
+    await expect(page.getByText('Recipe saved.')).toBeVisible();
   });
 
   await test.step('10 the next job starts from it', async () => {

@@ -266,7 +266,7 @@ describe('quotes', () => {
     expect(quote.totalCents).toBe(60 * 950 + 1200);
     const texts = quotePage(quote, 'Dry Fork Bench').words.map((w) => w.text);
     expect(texts).toEqual(
-      expect.arrayContaining(['Quote 7', '$582.00', 'This quote stands until 2026-12-27.']),
+      expect.arrayContaining(['Quote 7', '$582.00', 'This quote is valid until 2026-12-27.']),
     );
     expect(texts.join(' ')).not.toMatch(/270\.83/);
   });

@@ -31,7 +31,7 @@ const HOT: Readonly<Record<Blank['material'], string>> = {
   glass: 'Hot glass cracks on anything cold or wet. Gloves both hands; set down on dry felt.',
   ceramic: 'Ceramic holds its heat for many minutes. Gloves both hands; set down on the heat mat.',
   aluminium: 'Aluminium is at press heat right through. Gloves; set down on the heat mat.',
-  hardboard: 'Board stays hot inside. Gloves; flat on the bench, weight on it.',
+  hardboard: 'Board stays hot inside. Gloves; lay it flat with a weight on it.',
   FRP: 'Soft and hot: gloves, and flat under weight until cold.',
   acrylic: 'Soft and hot: gloves, and flat under weight until cold.',
   slate: 'Stone stays dangerous for ten minutes and more. Gloves; set down on dry felt, never in water.',
@@ -115,7 +115,7 @@ function loadTitle(o: Operation, { blank, press, waste }: OperationContext): Phr
 }
 
 function setDownTitle({ blank }: OperationContext): Phrase {
-  if (SOFT.includes(blank.material)) return say`Flat on the bench, a weight on it until cold`;
+  if (SOFT.includes(blank.material)) return say`Lay it flat with a weight on it until cold`;
   return isFlatBlank(blank)
     ? say`Lay it to cool on the heat mat, room all round`
     : say`Stand it to cool, room all round`;

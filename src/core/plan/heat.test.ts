@@ -250,7 +250,7 @@ describe('what the model says stands in the way', () => {
     const job = demo('moon-and-star-ornaments');
     const together = planAnswered({ ...job, wrap: { ...job.wrap, faces: 'together' } }, shop);
     expect(found(together)).toMatch(
-      /warning heat\.lower-face The lower face gets .*, the upper .*; the coating needs .* and bears .*press one face, then the other/,
+      /warning heat\.lower-face The lower face gets .*, the upper .*; the coating needs .* and tolerates .*press one face, then the other/,
     );
     expect(found(planAnswered(job, shop))).toMatch(/info heat\.first-face/);
     expect(found(planAnswered(job, shop))).not.toMatch(/heat\.chance/);
@@ -269,7 +269,7 @@ describe('what the model says stands in the way', () => {
   test('a press too weak to come back is named; one nobody checked is said to be', () => {
     const weak = changed('mug-press', { power: { watts: 20, from: 'measured', volts: null } });
     expect(found(planAnswered(demo('constellation-mugs'), weak))).toMatch(
-      /warning heat\.recovery Mug press would not come back/,
+      /warning heat\.recovery Mug press does not return to temperature/,
     );
     expect(found(planAnswered(demo('constellation-mugs'), shop))).toMatch(/info heat\.unchecked/);
     const checked = changed('mug-press', {

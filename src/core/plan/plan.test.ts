@@ -171,7 +171,7 @@ describe('what stands in the way', () => {
     if (!picture) throw new Error('none');
     expect(
       said({ ...JOB, art: only(pictureLayer('p', { ...picture, widthPx: 600, heightPx: 500 })) }).join(),
-    ).toMatch(/art\.ppi Only \d+ ppi.*blocky/);
+    ).toMatch(/art\.ppi Only \d+ ppi.*pixelated/);
   });
   test('words past the edge, in the seam, with a missing letter', () => {
     const words = (w: Partial<TextLayer>): Job => ({
@@ -192,10 +192,10 @@ describe('what stands in the way', () => {
   test('paper too small: the sheet that would hold it is named', () => {
     const papers = [{ ...A4, id: 'a5', name: 'A5', widthMm: 148, heightMm: 210 }, ...shop.papers];
     expect(said({ ...JOB, sheet: { ...JOB.sheet, paperId: 'a5' } }, { ...shop, papers }).join()).toMatch(
-      /blocker sheet\.fit.*does not fit on A5.*Tabloid on Desk printer holds it/,
+      /blocker sheet\.fit.*does not fit on A5.*Tabloid on Desk printer is large enough/,
     );
     expect(said(JOB, { ...shop, papers: [] }).join()).toMatch(
-      /blocker sheet\.none.*No paper of the shop holds it/,
+      /blocker sheet\.none.*No paper of the shop is large enough/,
     );
   });
   test('presses that cannot: too wide, too short, not all round', () => {

@@ -65,7 +65,7 @@ describe('a tapered cup, by hand', () => {
   });
   test('laid out as a rectangle it says how far the ends part', () => {
     const flat = { ...job, wrap: { ...job.wrap, form: 'rectangle' as const } };
-    expect(said(flat).join()).toMatch(/warning wrap\.opens .*part or lap by 49\.2 mm/);
+    expect(said(flat).join()).toMatch(/warning wrap\.opens .*part or overlap by 49\.2 mm/);
     expect(plan(flat, shop).wrap.pattern?.form).toBe('rectangle');
   });
   test('circumferences swapped, a wall too short for its taper, a circumference that is not on the line', () => {
@@ -125,7 +125,7 @@ describe('a handled mug, by hand', () => {
     // 16 mm of handle and 6 mm of white each side.
     expect(value(gap, 'wrap.closing') - value(gap, 'wrap.length')).toBeCloseTo(12, 6);
     expect(said({ ...job, wrap: { ...job.wrap, seamMethod: 'lap' } }).join()).toMatch(
-      /blocker wrap\.lap .*cannot pass the handle/,
+      /blocker wrap\.lap .*cannot overlap at a handle/,
     );
     const wide = { ...job, readings: { ...job.readings, handle: [read('h', '130', 'caliper')] } };
     expect(said(wide).join()).toMatch(/Width of the handle: 130 read as mm is too large/);

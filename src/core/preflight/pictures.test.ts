@@ -30,7 +30,7 @@ describe('resolution in the hand', () => {
     [200.1, null],
     [199.9, 'soft'],
     [120.1, 'soft'],
-    [119.9, 'blocky'],
+    [119.9, 'pixelated'],
   ])('%s ppi', (ppi, says) => {
     const checks = found(placed({}, k(ppi)));
     expect(level(checks, 'ppi')).toBe(says === null ? null : 'warning');
@@ -48,7 +48,7 @@ describe('resolution in the hand', () => {
     expect(level(at(80.1), 'ppi')).toBeNull();
     expect(level(at(79.9), 'ppi')).toBe('warning');
     expect(words(at(79.9), 'ppi')).toContain('seen from 750');
-    expect(words(at(47.9), 'ppi')).toContain('blocky');
+    expect(words(at(47.9), 'ppi')).toContain('pixelated');
   });
 });
 

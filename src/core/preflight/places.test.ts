@@ -245,10 +245,10 @@ describe('text', () => {
     const c = one(job, 'front');
     expect(c.level).toBe('info');
     // Half of the words stands past the edge of what is seen well.
-    expect(said(c)).toMatch(/runs \d+\.\d past/);
+    expect(said(c)).toMatch(/\d+\.\d outside the front view/);
     const box = c.at[0];
     if (!box) throw new Error('no place');
-    expect(Number(/runs ([\d.]+) past/.exec(said(c))?.[1])).toBeCloseTo(
+    expect(Number(/([\d.]+) outside/.exec(said(c))?.[1])).toBeCloseTo(
       box.x + box.width - (front.x + front.wellMm / 2),
       1,
     );
@@ -261,7 +261,7 @@ describe('text', () => {
     const ends = words('Hi', { dxMm: -(pattern?.trim.width ?? 0) / 2 }, MUGS);
     expect(ids(ends).some((id) => id === 'seam' || id === 'safe' || id === 'nogo')).toBe(true);
     const layers = [textLayer('a', 'One', { along: 'line', dyMm: -88 }), textLayer('b', 'Two', { dyMm: 0 })];
-    expect(said(one(withArt({ layers }), 'safe'))).toMatch(/^“One” stand/);
+    expect(said(one(withArt({ layers }), 'safe'))).toMatch(/^“One” is/);
   });
 
   test('no art at all is a stop', () => {

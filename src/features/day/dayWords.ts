@@ -106,7 +106,7 @@ export const shortName = (name: string): string => {
 /** What holds the day up, in a word: a press, the hands, a printer. */
 export function bottleneckText(day: DayPlan, printers: readonly string[]): string {
   const { by, which } = day.bound;
-  if (by === 'hands') return day.problem.people === 1 ? 'one pair of hands' : `${day.problem.people} people`;
+  if (by === 'hands') return day.problem.people === 1 ? 'one person' : `${day.problem.people} people`;
   if (by === 'nothing') return 'nothing';
   if (by === 'printer') return printers[which[0] ?? 0] ?? 'the printer';
   return which.map((i) => day.presses[i]?.name ?? '').join(', ');

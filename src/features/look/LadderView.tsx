@@ -225,7 +225,7 @@ function Climb({ ladder }: { ladder: Ladder }) {
       const { platenC: _platenC, dwellS: _dwellS, laterDwellS: _laterDwellS, ...rest } = j.heat;
       return { ...j, heat: rest, ladder: null };
     });
-    notify(`Kept. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
+    notify(`Recipe saved. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
   };
   return (
     <div className="grid flex-[1_0_auto] content-start gap-4 p-5 xl:grid-cols-[minmax(0,1fr)_22rem]">

@@ -80,8 +80,7 @@ function AnotherPress({ job, on }: { job: Job; on: readonly RunWithState[] }) {
     <main className="on-night grid h-dvh place-content-center gap-4 bg-night p-6 text-pale">
       <h1 className="font-name text-big font-semibold">{job.name}: which press too?</h1>
       <p className="max-w-xl text-lead">
-        Both take the pieces that no press holds yet, whichever is free first. Its heat is worked out for it
-        anew.
+        Each press takes the next piece when it is free. The heat is calculated for this press.
       </p>
       <ul className="grid gap-2">
         {free.map((p) => (
