@@ -99,7 +99,7 @@ const VIEWS: readonly View[] = [
     path: '/job/star-map-panel/look',
     prepare: async (p) => {
       await markCorner(p);
-      await p.getByRole('radio', { name: 'The cause' }).click();
+      await p.getByRole('radio', { name: 'Cause' }).click();
     },
   },
   { name: 'at-the-press', path: '/press/star-party-tumblers', prepare: (p) => pressTo(p, 24_000) },
