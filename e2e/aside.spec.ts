@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { address, expect, open, openBench, storedRuns, test } from './bench';
+import { address, expect, open, openJobs, storedRuns, test } from './app';
 
 /** Changes a stored record from outside, as a newer version of the program would leave it. */
 const spoil = (page: Page, table: string, change: 'event' | 'field') =>
@@ -34,7 +34,7 @@ test('a run that cannot be read is said, saved to a file, and no second run star
   await page.getByRole('button', { name: 'First piece' }).click();
   await expect(page.getByRole('button', { name: 'Loaded' })).toBeVisible();
   await spoil(page, 'runs', 'event');
-  await openBench(page);
+  await openJobs(page);
   const notice = page.getByRole('alert').filter({ hasText: 'This version cannot read 1 run.' });
   await expect(notice).toContainText('Star party crew tumblers');
   await expect(notice.getByRole('button', { name: 'Remove it' })).toBeDisabled();
@@ -42,7 +42,7 @@ test('a run that cannot be read is said, saved to a file, and no second run star
   await page.getByRole('button', { name: 'First piece' }).click();
   await expect(page.getByText(/cannot (be )?read/).first()).toBeVisible();
   expect(await storedRuns(page)).toHaveLength(1);
-  await openBench(page);
+  await openJobs(page);
   const file = page.waitForEvent('download');
   await notice.getByRole('button', { name: 'Save to a file' }).click();
   expect(readFileSync(await (await file).path(), 'utf8')).toContain('not-known-here');
@@ -52,7 +52,7 @@ test('a run that cannot be read is said, saved to a file, and no second run star
 });
 
 test('a deleted job whose undo finds no room stays offered until it is restored', async ({ bench: page }) => {
-  await openBench(page);
+  await openJobs(page);
   await page.getByRole('button', { name: 'Delete Comet glass cans' }).click();
   await page
     .getByRole('alertdialog')

@@ -1,5 +1,5 @@
 import { clean } from './axe';
-import { address, expect, open, test } from './bench';
+import { address, expect, open, test } from './app';
 
 // The clock of these paths is set.
 test.use({ ownContext: true });
@@ -7,22 +7,22 @@ test.use({ ownContext: true });
 const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
 
 test('no violation in the day, the costs, the shelf and finishing', async ({ bench: page }) => {
-  await page.goto(`${address()}/day`);
+  await page.goto(`${address()}/schedule`);
   const jobs = page.getByRole('region', { name: 'Jobs' });
   await jobs.getByRole('button', { name: /Star party/ }).click({ timeout: 30_000 });
   await expect(page.getByRole('region', { name: 'Place in the schedule' })).toBeVisible();
   await clean(page, 'day');
-  await page.goto(`${address()}/costs?job=constellation-mugs`);
+  await page.goto(`${address()}/pricing?job=constellation-mugs`);
   await expect(page.getByRole('region', { name: 'Quotes' })).toBeVisible({ timeout: 30_000 });
   await clean(page, 'costs');
-  await page.goto(`${address()}/shelf`);
+  await page.goto(`${address()}/stock`);
   await expect(page.getByRole('row', { name: /Tabloid/ })).toContainText('Order', { timeout: 30_000 });
   await clean(page, 'shelf');
   for (const view of ['To order', 'Count']) {
     await page.getByRole('radio', { name: view }).click();
     await clean(page, view);
   }
-  await page.getByRole('radio', { name: 'Stock', exact: true }).click();
+  await page.getByRole('radio', { name: 'All items', exact: true }).click();
   await page.getByRole('button', { name: '325 ml mug' }).click();
   await clean(page, 'one item');
   await page.getByRole('button', { name: 'Edit purchasing' }).click();

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect } from './bench';
+import { expect } from './app';
 
 /**
  * No violation on the page as it is. Legacy mode runs in the page itself; the other opens a second page each time, for frames of other

@@ -1,4 +1,4 @@
-import { address, expect, figure, jobOn, test } from './bench';
+import { address, expect, figure, jobOn, test } from './app';
 
 test('a blank typed on its drawing: by its picture, round by tape, a belly and a stamp placed on the wall, copied', async ({
   bench: page,

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { paintPng, RED } from '../src/core/formats/testPicture';
-import { address, expect, figure, foot, open, openBench, saved, takeReading, test } from './bench';
+import { address, expect, figure, foot, open, openJobs, saved, takeReading, test } from './app';
 
 test('readings that cannot be: said in words, kept, fixed in one touch', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/measure');
@@ -57,7 +57,7 @@ test('pictures that cannot be: said in words, and the old picture stays', async 
 });
 
 test('job files that cannot be read change nothing', async ({ bench: page }, info) => {
-  await openBench(page);
+  await openJobs(page);
   const bring = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);
@@ -69,7 +69,7 @@ test('job files that cannot be read change nothing', async ({ bench: page }, inf
   await expect(page.getByText(/version 11.*reads up to 10.*Update/)).toBeVisible();
   await bring('other.json', '{"hello":1}');
   await expect(page.getByText(/not a job file/)).toBeVisible();
-  await expect(page.getByText('10 jobs on')).toBeVisible();
+  await expect(page.getByText('10 open jobs')).toBeVisible();
 });
 
 test('a script in a name stays a name', async ({ bench: page }) => {

@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { address, drag, expect, figure, open, saved, storedRuns, test } from './bench';
+import { address, drag, expect, figure, open, saved, storedRuns, test } from './app';
 
 /** The day is planned by the clock: it is nine on a Friday. */
 const NINE = new Date(2026, 10, 27, 9, 0).getTime();
@@ -15,7 +15,7 @@ const go = async (page: Page, path: string, heading: string | RegExp) => {
 };
 const jobs = (page: Page): Locator => page.getByRole('region', { name: 'Jobs' });
 const day = async (page: Page) => {
-  await go(page, '/day', 'Friday');
+  await go(page, '/schedule', 'Friday');
   await expect(figure(page, 'Last piece packed')).toBeVisible({ timeout: 30_000 });
   // The first look has become the whole plan.
   await expect(page.getByRole('banner')).not.toContainText('…', { timeout: 30_000 });
@@ -43,7 +43,7 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
     details(page, 'constellation-mugs', { Pieces: '60', Due: '2026-12-03' }));
 
   await test.step('what they cost, and a quote', async () => {
-    await go(page, '/costs?job=constellation-mugs', 'Costs');
+    await go(page, '/pricing?job=constellation-mugs', 'Pricing');
     const price = page.getByRole('region', { name: 'Price' });
     await expect(price.getByRole('heading', { level: 2 }).first()).toContainText('Constellation mugs', {
       timeout: 30_000,
@@ -81,7 +81,7 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
   });
 
   await test.step('two cases are wanted, ordered, and come in under a lot', async () => {
-    await go(page, '/shelf', 'Stock');
+    await go(page, '/stock', 'Stock');
     await page.getByRole('radio', { name: 'To order' }).click();
     const items = page.getByRole('region', { name: 'Items' });
     await expect(items).toContainText(/325 ml mug\s*Order 2 cases by Fri 27 Nov/, { timeout: 30_000 });
@@ -117,7 +117,7 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
       else await page.keyboard.press(' ');
       await expect.poll(async () => (await storedRuns(page))[0]?.events.length ?? 0).toBe(i + 1);
     }
-    await go(page, '/shelf', 'Stock');
+    await go(page, '/stock', 'Stock');
     await expect(page.getByRole('row', { name: /325 ml mug/ })).toContainText('101 pieces');
     await day(page);
     await jobs(page)
@@ -166,7 +166,7 @@ test('two jobs on one circuit are warmed up one after the other; a breaker too s
   await day(page);
   const line = figure(page, 'Circuit 1');
   await expect(line).toContainText(
-    'of 15.2 A it may carry for hours: its presses are warmed up one after the other',
+    'of 15.2 A continuous load: its presses are warmed up one after the other',
   );
   await line.getByRole('button').first().click();
   await expect(line).toContainText('a licensed electrician decide');
@@ -179,7 +179,7 @@ test('two jobs on one circuit are warmed up one after the other; a breaker too s
   await breaker.press('Enter');
   await day(page);
   await expect(page.getByRole('list', { name: 'Problems' })).toContainText(
-    /Circuit 1 carries 6\.4 A for hours; .* on it draws .* A\. Connect it to another circuit/,
+    /Circuit 1 carries 6\.4 A continuously; .* on it draws .* A\. Connect it to another circuit/,
   );
   // A figure that is no hours is said, and what stood stays.
   await go(page, '/settings', 'Settings');
@@ -233,7 +233,7 @@ test('a job at risk: until when it must begin, put first, locked, and undone', a
 test('nobody to work, no hours, no job: said, with the way out', async ({ bench: page }) => {
   await go(page, '/settings', 'Settings');
   await field(page, 'People', '0');
-  await go(page, '/day', 'Friday');
+  await go(page, '/schedule', 'Friday');
   await expect(page.getByRole('list', { name: 'Problems' })).toContainText('No people are set', {
     timeout: 30_000,
   });
@@ -246,7 +246,7 @@ test('nobody to work, no hours, no job: said, with the way out', async ({ bench:
 
 test('sheets that were printed leave the shelf with their ink, and come back', async ({ bench: page }) => {
   const onShelf = async (name: RegExp): Promise<string> => {
-    await go(page, '/shelf', 'Stock');
+    await go(page, '/stock', 'Stock');
     return page.getByRole('row', { name }).innerText();
   };
   expect(await onShelf(/^Letter/)).toMatch(/\b160 sheets/);
@@ -271,7 +271,7 @@ test('sheets that were printed leave the shelf with their ink, and come back', a
 
 test('the shelf is counted tablet in hand, and comes in as a table', async ({ bench: page }, info) => {
   await page.setViewportSize({ width: 1024, height: 768 });
-  await go(page, '/shelf', 'Stock');
+  await go(page, '/stock', 'Stock');
   await page.getByRole('radio', { name: 'Count' }).click();
   await page.getByRole('button', { name: 'One less of 325 ml mug' }).click();
   const line = page
@@ -298,6 +298,6 @@ test('the shelf is counted tablet in hand, and comes in as a table', async ({ be
     buffer: Buffer.from('name,on hand\n325 ml mug,31\n'),
   });
   await expect(page.getByText('1 item taken in.')).toBeVisible();
-  await page.getByRole('radio', { name: 'Stock', exact: true }).click();
+  await page.getByRole('radio', { name: 'All items', exact: true }).click();
   await expect(page.getByRole('row', { name: /325 ml mug/ })).toContainText('31 pieces');
 });

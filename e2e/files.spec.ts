@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { readJobFile } from '../src/core/formats/jobFile';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
 import { planAnswered } from '../src/core/plan/planAnswered';
-import { address, expect, open, saved, test } from './bench';
+import { address, expect, open, saved, test } from './app';
 
 const plain = () => process.env.MESA_PLAIN_ADDRESS ?? '';
 
@@ -64,7 +64,7 @@ test('the whole shop, saved and restored', async ({ bench: page }, info) => {
   await page.goto(address());
   await page.getByRole('button', { name: 'Delete Trail guide bottles' }).click();
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
-  await expect(page.getByText('9 jobs on')).toBeVisible();
+  await expect(page.getByText('9 open jobs')).toBeVisible();
   await page.goto(`${address()}/settings`);
   await page.getByLabel('Shop file').setInputFiles(before);
   await expect(page.getByRole('dialog')).toContainText('10 jobs');

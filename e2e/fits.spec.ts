@@ -1,4 +1,4 @@
-import { address, expect, open, test } from './bench';
+import { address, expect, open, test } from './app';
 
 // The clock of these paths is set.
 test.use({ ownContext: true });
@@ -52,12 +52,12 @@ test('on a phone: the sheet is seen whole, the price has its heading, the log it
   const finding = page.getByRole('region', { name: 'Findings', exact: true }).locator('[aria-live]');
   expect((await finding.boundingBox())?.width).toBeGreaterThan(300);
 
-  await page.goto(`${address()}/costs`);
+  await page.goto(`${address()}/pricing`);
   const heading = page.getByRole('region', { name: 'Price' }).getByRole('heading', { level: 2 }).first();
   await expect(heading).toBeInViewport({ ratio: 1 });
   expect(await heightOf('Shop')).toBeLessThan(844 / 8);
   await expect(
-    page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name: 'Costs' }),
+    page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name: 'Pricing' }),
   ).toBeInViewport();
 
   await page.goto(`${address()}/logbook`);

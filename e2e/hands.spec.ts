@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { checks, drag, expect, figure, open, openBench, otherFile, saved, test } from './bench';
+import { checks, drag, expect, figure, open, openJobs, otherFile, saved, test } from './app';
 
 test('dragging: the wrap’s edge, the picture, the words; each one step of undo', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/wrap');
@@ -81,7 +81,7 @@ test('the piece as PNG is mirrored once and to size', async ({ bench: page }, in
 });
 
 test('a press, a paper and a blank: added, changed, taken out and put back', async ({ bench: page }) => {
-  await openBench(page);
+  await openJobs(page);
   const go = async (name: string) => {
     await page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name, exact: true }).click();
     await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { address, expect, figure, foot, jobOn, open, saved, takeReading, test } from './bench';
+import { address, expect, figure, foot, jobOn, open, saved, takeReading, test } from './app';
 import type { Page } from '@playwright/test';
 
 /** Waits until the model has said what it thinks of the setting. */
@@ -47,7 +47,7 @@ test('a mug: pressed once, both timers side by side, the handle’s millimetres 
   expect(inSeconds(closing) - inSeconds(reaching)).toBeGreaterThan(60);
   const here = page.getByRole('slider', { name: 'Chosen setting' });
   await here.focus();
-  const time = page.getByRole('textbox', { name: 'Time', exact: true });
+  const time = page.getByRole('textbox', { name: 'Dwell time', exact: true });
   const before = Number(await time.inputValue());
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('ArrowUp');
@@ -64,9 +64,9 @@ test('a full wrap in two passes: proven and not overruled, its ring, another hea
   bench: page,
 }) => {
   await open(page, '/job/star-party-tumblers/heat');
-  await expect(figure(page, 'Time a pass')).toContainText('65');
+  await expect(figure(page, 'Dwell time per pass')).toContainText('65');
   await answered(page);
-  await expect(page.getByRole('textbox', { name: 'Time a pass' })).toHaveValue('65');
+  await expect(page.getByRole('textbox', { name: 'Dwell time per pass' })).toHaveValue('65');
   await expect(page.getByText('Round the wall, dose after each pass')).toBeVisible();
   await expect(page.getByRole('region', { name: 'What if' })).toContainText('one more waste sheet', {
     timeout: 30_000,

@@ -1,17 +1,17 @@
-import { checks, expect, figure, open, openBench, test } from './bench';
+import { checks, expect, figure, open, openJobs, test } from './app';
 
 test('keyboard only: from the bench to the heat, units, keys, undo', async ({ bench: page }) => {
-  await openBench(page);
+  await openJobs(page);
   await page.keyboard.press('/');
   await page.keyboard.type('crew');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/star-party-tumblers/);
   await page.locator('body').press('3');
-  await expect(figure(page, 'Print and cut at')).toContainText('233.9 mm');
+  await expect(figure(page, 'Print and cut length')).toContainText('233.9 mm');
   await page.keyboard.press('u');
-  await expect(figure(page, 'Print and cut at')).toContainText('9 3/16 in');
+  await expect(figure(page, 'Print and cut length')).toContainText('9 3/16 in');
   await page.keyboard.press('u');
-  await expect(figure(page, 'Print and cut at')).toContainText('mm');
+  await expect(figure(page, 'Print and cut length')).toContainText('mm');
 
   await page.keyboard.press('2');
   const spare = page

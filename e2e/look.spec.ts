@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
 import { logJson } from '../src/core/formats/logFile';
 import { logEntrySchema, type LogEntry } from '../src/core/shop/records';
-import { address, expect, figure, open, saved, test } from './bench';
+import { address, expect, figure, open, saved, test } from './app';
 import type { Page } from '@playwright/test';
 
 /** Entries as they stand in the browser's database. */
@@ -67,7 +67,7 @@ test('a faded corner on a large panel, by packing, to a good one', async ({ benc
   // At 98 % no more is asked, unless a person wants to.
   await expect(ask).toContainText('Enough is known');
   await expect(ask.getByRole('button', { name: 'No', exact: true })).toHaveCount(0);
-  await expect(change(page)).toContainText('Read the gaps under the platen');
+  await expect(change(page)).toContainText('Check the platen flatness');
   await ask.getByRole('button', { name: 'Ask more anyway' }).click();
   await ask.getByRole('button', { name: 'No', exact: true }).click();
   await expect(ask.getByRole('list', { name: 'Answered' })).toContainText('stand out past it');

@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test';
 import { clean } from './axe';
-import { address, expect, open, test } from './bench';
+import { address, expect, open, test } from './app';
 
 const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
 const SHOP = ['', 'blanks', 'presses', 'papers', 'logbook', 'settings'];
 /** Looked over for violations elsewhere, once more of them is open. */
-const SHOP_FITS = ['day', 'costs', 'shelf', 'finish/star-map-panel'];
+const SHOP_FITS = ['schedule', 'pricing', 'stock', 'finish/star-map-panel'];
 /** The last is the one the checks go on at. */
 const SIZES = [
   { width: 390, height: 844 },
@@ -70,5 +70,16 @@ test('the shop’s pages', async ({ bench: page }) => {
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await fits(page, p);
     if (SHOP.includes(p)) await clean(page, p);
+  }
+});
+
+test('an earlier address leads to the page as it is called today', async ({ bench: page }) => {
+  for (const [from, to] of [
+    ['day', 'schedule'],
+    ['shelf', 'stock'],
+    ['costs?job=constellation-mugs', 'pricing?job=constellation-mugs'],
+  ] as const) {
+    await page.goto(`${address()}/${from}`);
+    await expect(page).toHaveURL(`${address()}/${to}`);
   }
 });

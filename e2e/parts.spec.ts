@@ -1,4 +1,4 @@
-import { expect, open, test } from './bench';
+import { expect, open, test } from './app';
 
 // Scripts are kept from being loaded here.
 test.use({ ownContext: true });

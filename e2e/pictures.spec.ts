@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs';
 import type { Page, TestInfo } from '@playwright/test';
 import sharp, { type Sharp } from 'sharp';
 import { BLUE, GOLD, GREEN, paintPng, quarters, RED } from '../src/core/formats/testPicture';
-import { expect, open, test } from './bench';
+import { expect, open, test } from './app';
 
 const QUARTERS = { RED, GREEN, BLUE, GOLD } as const;
 const NAMES = ['RED', 'GREEN', 'BLUE', 'GOLD'] as const;

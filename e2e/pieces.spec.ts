@@ -4,7 +4,7 @@ import { unzipSync } from 'fflate';
 import sharp from 'sharp';
 import type { Page, TestInfo } from '@playwright/test';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { expect, figure, foot, open, openBench, otherFile, test } from './bench';
+import { expect, figure, foot, open, openJobs, otherFile, test } from './app';
 
 const run = (cmd: string, args: readonly string[]) => execFileSync(cmd, [...args], { encoding: 'utf8' });
 
@@ -204,7 +204,7 @@ test('a wrap too large for A4: two panels, straight, in order; sheets shared wit
 test('papers and printers: a printer kept, its tiny mirror page, margins larger than the paper', async ({
   bench: page,
 }, info) => {
-  await openBench(page);
+  await openJobs(page);
   await page.getByRole('link', { name: 'Papers', exact: true }).click();
   await page.getByRole('button', { name: 'Change Desk printer' }).click();
   const dialog = page.getByRole('dialog');

@@ -1,4 +1,4 @@
-import { address, expect, test } from './bench';
+import { address, expect, test } from './app';
 
 test('a reload in the middle of a press leaves the timer right', async ({ bench: page }) => {
   await page.goto(`${address()}/press/star-party-tumblers`);

@@ -1,6 +1,6 @@
 import { seeded } from '../src/core/random/random';
 import type { Run } from '../src/core/shop/run';
-import { address, expect, open, saved, storedRuns, test } from './bench';
+import { address, expect, open, saved, storedRuns, test } from './app';
 import type { Page } from '@playwright/test';
 
 // The clock of these paths is set.

@@ -1,4 +1,4 @@
-import { address, expect, open, saved, storedRuns, test } from './bench';
+import { address, expect, open, saved, storedRuns, test } from './app';
 import type { Page } from '@playwright/test';
 
 // The clock of these paths is set.
@@ -160,7 +160,7 @@ test('hands between: taped, enough, boxed; what was counted is corrected; who pr
   await begin(page, 'star-party-tumblers');
   await board(page);
   const hands = page.getByRole('complementary', { name: 'Hands' });
-  await expect(hands).toContainText(/0 ready, want \d+/);
+  await expect(hands).toContainText(/0 ready, \d+ needed/);
   const add = hands.getByRole('button', { name: '1 · Tape up: done' });
   await add.click();
   await expect(hands).toContainText('1 ready');

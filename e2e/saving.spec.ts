@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { paintPng, RED } from '../src/core/formats/testPicture';
-import { address, expect, open, openBench, saved, test } from './bench';
+import { address, expect, open, openJobs, saved, test } from './app';
 
 /** The job as it is after a reload: no message of another tab, no copy on the bench, no note left of unsaved work. */
 async function reloadedClean(page: Page, path: string): Promise<void> {
@@ -104,13 +104,13 @@ test('removed in another tab: an edit here does not bring it back unasked; it ca
   await other.getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(other.getByText('Slate trail markers', { exact: true })).toHaveCount(0);
   await expect(page.getByText('Another tab deleted this job.')).toBeVisible();
-  await page.getByRole('region', { name: 'Width over all' }).getByRole('textbox').first().fill('151');
+  await page.getByRole('region', { name: 'Overall width' }).getByRole('textbox').first().fill('151');
   await page.waitForTimeout(800);
   await expect(other.getByRole('link', { name: 'Slate trail markers' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Restore it' }).click();
   await expect(other.getByRole('link', { name: 'Slate trail markers' })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('region', { name: 'Width over all' }).getByRole('textbox').first()).toHaveValue(
+  await expect(page.getByRole('region', { name: 'Overall width' }).getByRole('textbox').first()).toHaveValue(
     '151',
   );
 });
@@ -249,7 +249,7 @@ test('a hand faster than the drawing: Escape still brings back, and the last tex
 test('the log with a long list: the newest drawn, found by words, the rest read as it is scrolled', async ({
   bench: page,
 }) => {
-  await openBench(page);
+  await openJobs(page);
   await page.evaluate(
     () =>
       new Promise<void>((resolve, reject) => {

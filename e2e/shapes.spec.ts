@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page, TestInfo } from '@playwright/test';
-import { address, expect, figure, foot, open, takeReading, test, otherFile, jobOn } from './bench';
+import { address, expect, figure, foot, open, takeReading, test, otherFile, jobOn } from './app';
 
 /** A new job on a blank of the library, found as a person would. */
 const next = (page: Page, name: string) => page.getByRole('button', { name }).click();
@@ -171,8 +171,8 @@ test('a two-sided ornament from an SVG file: outline, hole, fold, both faces', a
 
   await jobOn(page, 'canyon star', 'canyon star');
   await page.keyboard.press('2');
-  await takeReading(page, 'Width over all', '80');
-  await takeReading(page, 'Height over all', '76');
+  await takeReading(page, 'Overall width', '80');
+  await takeReading(page, 'Overall height', '76');
   await next(page, 'Size the wrap');
   await expect(figure(page, 'Offset between faces, maximum')).toBeVisible();
   await expect(page.getByText('fold here')).toBeVisible();
@@ -187,8 +187,8 @@ test('a stone wrapped over its edges: thickness and turn-in past every edge', as
   await jobOn(page, 'trail marker', 'slate trail marker');
   await expect(foot(page)).toContainText('Dangerous to touch');
   await page.keyboard.press('2');
-  await takeReading(page, 'Width over all', '150');
-  await takeReading(page, 'Height over all', '90');
+  await takeReading(page, 'Overall width', '150');
+  await takeReading(page, 'Overall height', '90');
   await next(page, 'Size the wrap');
   // 7 mm of edge and 8 mm turned in: 150 + 2 × 15 by 90 + 2 × 15.
   await expect(figure(page, 'Picture, one face')).toContainText('180');

@@ -1,14 +1,14 @@
 import { demoShop } from '../src/core/demo/demoShop';
 import { fileText, makeJobFile } from '../src/core/formats/jobFile';
 import { MOST_LAYERS, textLayer } from '../src/core/job/art';
-import { address, expect, open, openBench, saved, test } from './bench';
+import { address, expect, open, openJobs, saved, test } from './app';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 
 test('the bench says where a job stands, and says otherwise once it stands otherwise', async ({
   bench: page,
 }) => {
-  await openBench(page);
+  await openJobs(page);
   const traveller = page.getByRole('listitem').filter({ hasText: 'Star party crew tumblers' }).first();
   await expect(traveller).toContainText(/Press: /);
   await expect(traveller).not.toContainText('Measure: ');
@@ -26,7 +26,7 @@ test('the bench says where a job stands, and says otherwise once it stands other
 });
 
 test('a thing of the shop taken out is seen on every job that used it', async ({ bench: page }) => {
-  await openBench(page);
+  await openJobs(page);
   const traveller = page.getByRole('listitem').filter({ hasText: 'Slate trail markers' }).first();
   await expect(traveller).toContainText(/(Press|Heat|Art|Sheet|Wrap|Measure): /);
   const text = await traveller.innerText();
@@ -40,7 +40,7 @@ test('a thing of the shop taken out is seen on every job that used it', async ({
 });
 
 test('one layer too many is refused in words, and none is lost', async ({ bench: page }) => {
-  await openBench(page);
+  await openJobs(page);
   const job = jobs.find((j) => j.id === 'star-party-tumblers');
   if (!job) throw new Error('the demo has tumblers');
   const layers = Array.from({ length: MOST_LAYERS }, (_, i) =>

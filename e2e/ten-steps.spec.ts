@@ -1,14 +1,14 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
-import { checks, expect, figure, openBench, otherFile, saved, takeReading, test } from './bench';
+import { checks, expect, figure, openJobs, otherFile, saved, takeReading, test } from './app';
 
 // The clock of these paths is set.
 test.use({ ownContext: true });
 
 /** From an empty job to a printed sheet, a two-pass press, a verdict, and tomorrow's starting point. */
 test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
-  await openBench(page);
+  await openJobs(page);
   test.setTimeout(180_000);
   const next = (name: string) => page.getByRole('button', { name, exact: true }).click();
 
@@ -62,7 +62,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await expect(figure(page, 'Cut length')).toContainText('232.1');
     await page.getByRole('radio', { name: 'Over and trim' }).click();
     await page.getByLabel('Overprint').fill('5');
-    await expect(figure(page, 'Print and cut at')).toContainText('237.1');
+    await expect(figure(page, 'Print and cut length')).toContainText('237.1');
     const edge = page.getByRole('slider', { name: 'Wrap edge at the rim' });
     await edge.focus();
     await edge.press('ArrowDown');
@@ -122,8 +122,8 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await expect(figure(page, 'Temperature')).toContainText('190');
     await page.getByRole('textbox', { name: 'Temperature' }).fill('370 F');
     await expect(figure(page, 'Temperature')).toContainText('188');
-    await page.getByRole('textbox', { name: 'Time a pass' }).fill('1:02');
-    await expect(figure(page, 'Time a pass')).toContainText('62');
+    await page.getByRole('textbox', { name: 'Dwell time per pass' }).fill('1:02');
+    await expect(figure(page, 'Dwell time per pass')).toContainText('62');
     await expect(figure(page, 'Same dose, time')).toBeVisible();
     await expect(page.getByText('Peel the protective film')).toBeVisible();
     await next('Go to the press');
@@ -183,8 +183,8 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByRole('link', { name: 'Night guide cups, again' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Night guide cups, again');
     await page.keyboard.press('6');
-    await expect(figure(page, 'Time a pass')).toContainText('2 good');
-    await expect(figure(page, 'Time a pass')).toContainText('62');
+    await expect(figure(page, 'Dwell time per pass')).toContainText('2 good');
+    await expect(figure(page, 'Dwell time per pass')).toContainText('62');
     await page.goto(page.url().replace(/\/job.*/, '/logbook'));
     await expect(page.getByRole('row').filter({ hasText: 'Night guide cups' })).toContainText('Good');
   });

@@ -110,7 +110,7 @@ const VIEWS: readonly View[] = [
   { name: 'logbook', path: '/logbook' },
   {
     name: 'day',
-    path: '/day',
+    path: '/schedule',
     at: NINE,
     prepare: async (p) => {
       await p
@@ -122,12 +122,12 @@ const VIEWS: readonly View[] = [
   },
   {
     name: 'costs',
-    path: '/costs?job=constellation-mugs',
+    path: '/pricing?job=constellation-mugs',
     prepare: (p) => p.getByRole('region', { name: 'Quotes' }).waitFor(),
   },
   {
     name: 'shelf',
-    path: '/shelf',
+    path: '/stock',
     at: NINE,
     prepare: (p) => p.getByText('Order 1 case').first().waitFor(),
   },

@@ -1,10 +1,10 @@
 import { Suspense } from 'react';
-import { BenchPage } from '@/features/bench/BenchPage';
+import { JobsPage } from '@/features/jobs/JobsPage';
 
 export default function Page() {
   return (
     <Suspense>
-      <BenchPage />
+      <JobsPage />
     </Suspense>
   );
 }

@@ -2,7 +2,7 @@ import type { PictureRef } from '@/core/job/art';
 import { MOST_PICTURE_BYTES } from '@/core/formats/picture';
 import { createLru } from '@/core/memo/memo';
 import { fail, ok, type Result } from '@/core/basics/result';
-import type { InspectedPicture, PictureBytes } from '@/workers/bench.worker';
+import type { InspectedPicture, PictureBytes } from '@/workers/files.worker';
 import { inWorker } from '@/workers/client';
 import { db as theDb, type MesaDb } from './db';
 import { drawSvg } from './drawSvg';

@@ -9,7 +9,7 @@ import { jobRecord, listJobs } from './jobs';
 import { addToLog } from './log';
 import { putBooks } from './books';
 import { loadShop, loadThings, settingsUnreadable } from './shop';
-import { benchFacts, jobWords, keepStatuses, statusKeys } from './statuses';
+import { jobFacts, jobWords, keepStatuses, statusKeys } from './statuses';
 import { stored } from './storage';
 import { part } from '@/core/basics/part';
 
@@ -87,7 +87,7 @@ function beside(own: Shop, { shop, jobs, books }: DemoShop): DemoShop {
 async function fillStatuses(db: MesaDb, jobStatuses: Readonly<Record<string, JobStatus>>): Promise<void> {
   const shop = await loadThings(db);
   const { jobs } = await listJobs(db);
-  const keys = statusKeys(shop, jobs, await benchFacts(shop, jobs, db));
+  const keys = statusKeys(shop, jobs, await jobFacts(shop, jobs, db));
   const records = jobs.flatMap(({ id, job }) => {
     const jobStatus = jobStatuses[id];
     return jobStatus ? [{ id, key: keys.get(id) ?? '', words: jobWords(job), jobStatus }] : [];

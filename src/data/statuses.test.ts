@@ -14,13 +14,13 @@ import { archiveJobs } from './live';
 import { seedIfEmpty } from './seed';
 import { changeSettings, loadShop, loadThings } from './shop';
 import {
-  benchFacts,
+  jobFacts,
   keepStatuses,
   findArchived,
   loadStatuses,
   statusKeys,
   sharedWith,
-  type BenchFacts,
+  type JobFacts,
 } from './statuses';
 
 const TODAY = new Date('2026-11-24T12:00:00Z');
@@ -43,7 +43,7 @@ async function started(): Promise<MesaDb> {
 const keys = async (d: MesaDb) => {
   const shop = await loadThings(d);
   const { jobs } = await listJobs(d);
-  return statusKeys(shop, jobs, await benchFacts(shop, jobs, d));
+  return statusKeys(shop, jobs, await jobFacts(shop, jobs, d));
 };
 
 test('a first start comes with where every job stands, under the key the bench will look for', async () => {
@@ -76,7 +76,7 @@ test('a job edited is out of date, its neighbours are not; so is one whose log, 
   const [first, second] = jobs;
   if (!first || !second) throw new Error('two demo jobs');
   const records = jobs.map((job) => jobRecord(job, { rev: 1, savedAt: 0 }));
-  const facts: BenchFacts = { proven: {}, tallies: {}, analyses: new Set() };
+  const facts: JobFacts = { proven: {}, tallies: {}, analyses: new Set() };
   const before = statusKeys(shop, records, facts);
   const changed = (after: ReadonlyMap<string, string>) =>
     [...before].filter(([id, key]) => after.get(id) !== key).map(([id]) => id);

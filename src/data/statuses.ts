@@ -20,18 +20,18 @@ export const loadStatuses = (
     () => [],
   );
 
-/** What the bench knows beside jobs and shop: counts of the log, and which pictures have been analysed. */
-export interface BenchFacts {
+/** What the list of jobs needs beside jobs and shop: counts of the log, and which pictures have been analysed. */
+export interface JobFacts {
   readonly proven: ProvenCounts;
   readonly tallies: Readonly<Record<string, JobTally>>;
   readonly analyses: ReadonlySet<string>;
 }
 
-export async function benchFacts(
+export async function jobFacts(
   shop: Shop,
   jobs: readonly JobRecord[],
   db: MesaDb = theDb,
-): Promise<BenchFacts> {
+): Promise<JobFacts> {
   const [proven, tallies, analyses] = await Promise.all([
     goodBehind(shop.recipes, db),
     jobTallies(
@@ -48,7 +48,7 @@ export const sharedWith = (job: Job, jobs: readonly JobRecord[]): readonly Job[]
   jobs.flatMap((r) => (r.id !== job.id && job.sheet.sharedJobIds.includes(r.id) ? [r.job] : []));
 
 /** Everything a job's status is made from beside itself and the shop. */
-function besideOf(job: Job, shop: Shop, jobs: readonly JobRecord[], facts: BenchFacts): Beside {
+function besideOf(job: Job, shop: Shop, jobs: readonly JobRecord[], facts: JobFacts): Beside {
   const sharedJobs = sharedWith(job, jobs);
   const pictures = [job, ...sharedJobs].flatMap((j) => picturesOf(j.art).map((p) => p.id));
   return {
@@ -63,13 +63,13 @@ function besideOf(job: Job, shop: Shop, jobs: readonly JobRecord[], facts: Bench
 export function statusKeys(
   shop: Shop,
   jobs: readonly JobRecord[],
-  facts: BenchFacts,
+  facts: JobFacts,
 ): ReadonlyMap<string, string> {
   const ofShop = shopKey(shop, facts.proven);
   return new Map(jobs.map(({ id, job }) => [id, statusKey(job, ofShop, besideOf(job, shop, jobs, facts))]));
 }
 
-/** What a job is found by on the bench. */
+/** What a job is found by. */
 export const jobWords = (job: Pick<Job, 'name' | 'note'>): string => `${job.name} ${job.note}`.toLowerCase();
 
 /** An archived job with the status it had when it was archived. */

@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { part } from '@/core/basics/part';
-import type { BenchWorker } from './bench.worker';
+import type { FilesWorker } from './files.worker';
 import type { DayWorker } from './day.worker';
 import type { HeatWorker } from './heat.worker';
 import type { LogWorker } from './log.worker';
@@ -112,11 +112,11 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
   };
 }
 
-export type BenchApi = Comlink.Remote<BenchWorker>;
+export type FilesApi = Comlink.Remote<FilesWorker>;
 
 /** Pictures, sheets and searches. */
-export const inWorker: InWorker<BenchWorker> = workerOf(
-  () => new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' }),
+export const inWorker: InWorker<FilesWorker> = workerOf(
+  () => new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' }),
 );
 
 /** The heat model, apart: a window takes a second, and no picture should wait for it. */

@@ -78,7 +78,7 @@ export const CAUSES: Readonly<Record<CauseId, CauseWords>> = {
   ),
   'uneven-pressure': {
     label: 'uneven pressure',
-    change: 'Read the gaps under the platen and pack it level. Until then lay the piece where it is level.',
+    change: 'Check the platen flatness and pack it level. Until then place the piece where it is level.',
     remedy: 'pressure',
   },
   'over-curve': hands('paper over the curve', 'Set the wrap further back from that edge.'),

@@ -21,7 +21,7 @@ function diameterFigures({ shape }: RoundBlank): Figure[] {
   const last = shape.sections.at(-1);
   if (!first || !last) return [];
   const form = formOf(shape);
-  const listed = say`as listed; rounded, and coated since`;
+  const listed = say`catalogue value, rounded and before coating`;
   const across = (id: string, label: string, value: number): Figure =>
     figure({
       id,
@@ -48,10 +48,10 @@ function roundFigures(b: RoundBlank): Figure[] {
     ...diameterFigures(b),
     figure({
       id: 'blank.height',
-      label: 'Height over all',
+      label: 'Overall height',
       quantity: mm(shape.heightMm),
       origin: 'estimated',
-      working: say`as listed`,
+      working: say`catalogue value`,
     }),
     figure({
       id: 'blank.wall',
@@ -96,7 +96,7 @@ function flatFigures(b: FlatBlank): Figure[] {
   return [
     figure({
       id: 'blank.width',
-      label: 'Width over all',
+      label: 'Overall width',
       quantity: mm(outline.widthMm),
       origin: 'estimated',
       spread: [outline.widthMm - 1, outline.widthMm + 1],
@@ -104,11 +104,11 @@ function flatFigures(b: FlatBlank): Figure[] {
     }),
     figure({
       id: 'blank.height',
-      label: 'Height over all',
+      label: 'Overall height',
       quantity: mm(outline.heightMm),
       origin: 'estimated',
       spread: [outline.heightMm - 1, outline.heightMm + 1],
-      working: say`as listed`,
+      working: say`catalogue value`,
     }),
     figure({
       id: 'blank.thick',

@@ -31,7 +31,7 @@ export function settingFigures(c: ChosenHeat): Figure[] {
     }),
     figure({
       id: 'heat.dwell',
-      label: s.passes > 1 ? 'Time a pass' : 'Time',
+      label: s.passes > 1 ? 'Dwell time per pass' : 'Dwell time',
       quantity: seconds(s.dwellS),
       origin: at.dwellS,
       working: say`${baseWords(at.dwellS, range ? say`${moved ? 'by the model for this load; ' : ''}usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])}` : say``)}, timer starts ${TIMER_START_WORDS[s.timerStart]}`,

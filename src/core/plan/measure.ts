@@ -176,10 +176,10 @@ function figuresOf(measuredShape: MeasuredShape, places: readonly PlaceReadings[
       ...figuresAt('length'),
       ...(taken('width')
         ? []
-        : [assumed('measure.width', 'Width over all', measuredShape.width, maker, ['blank.width'])]),
+        : [assumed('measure.width', 'Overall width', measuredShape.width, maker, ['blank.width'])]),
       ...(taken('height')
         ? []
-        : [assumed('measure.height', 'Height over all', measuredShape.height, maker, ['blank.height'])]),
+        : [assumed('measure.height', 'Overall height', measuredShape.height, maker, ['blank.height'])]),
     ];
   return [
     ...figuresAt('circumference'),

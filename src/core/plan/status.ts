@@ -9,7 +9,7 @@ import type { Shop } from '../shop/shop';
 import type { Phrase } from '../units/phrase';
 import type { Progress } from './stepPlan';
 
-/** Where a job stands, in so few words that a bench full of jobs need not be planned anew to be shown. */
+/** Where a job stands, in so few words that the list of jobs can be shown without planning every job again. */
 export interface JobStatus {
   readonly at: JobStep;
   /** The line that sums up its current step. */

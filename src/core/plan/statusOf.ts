@@ -4,11 +4,11 @@ import type { Shop } from '../shop/shop';
 import { allFindings, plan, stepPlanOf, currentStep, type Extra, type Plan } from './plan';
 import type { JobStatus } from './status';
 
-/** Plans a job and keeps what a full bench shows of it. */
+/** Plans a job and keeps what the list of jobs shows of it. */
 export const statusOf = (job: Job, shop: Shop, extra: Extra = {}): JobStatus =>
   statusIn(plan(job, shop, extra));
 
-/** What a full bench shows of a plan. */
+/** What the list of jobs shows of a plan. */
 export function statusIn(made: Plan): JobStatus {
   const at = currentStep(made);
   const [worst] = allFindings(made).filter((f) => f.level !== 'info');

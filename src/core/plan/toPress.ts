@@ -58,7 +58,7 @@ export function toPress({ wrap, blank, asked }: ToPressInput): ToPress | null {
     seamStep:
       wrap.seamMethod === 'lap'
         ? say`The ${asked.lapOver} end on top, its cut clean`
-        : say`${wrap.note.bench}`,
+        : say`${wrap.note.instruction}`,
     wrapped: isFlat(blank) && edgeWay({ wrap: asked }, blank) === 'wrapped',
   };
 }

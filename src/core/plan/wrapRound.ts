@@ -68,7 +68,7 @@ function lengthFigures({ paperMm, shared, measuredShape, axis }: RoundWrapPlan, 
     }),
     figure({
       id: 'wrap.length',
-      label: shared.seamMethod === 'over' ? 'Print and cut at' : 'Cut length',
+      label: shared.seamMethod === 'over' ? 'Print and cut length' : 'Cut length',
       quantity: mm(w.lengthMm),
       origin: 'calculated',
       working: w.sector ? say`at mid height: ${change}` : change,

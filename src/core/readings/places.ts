@@ -122,7 +122,7 @@ function flatPlaces(s: FlatShape): readonly PlaceSpec[] {
     place({
       id: 'width',
       role: 'width',
-      name: 'Width over all',
+      name: 'Overall width',
       hint: 'The widest, edge to edge.',
       kind: 'length',
       expectedMm: s.outline.widthMm,
@@ -130,7 +130,7 @@ function flatPlaces(s: FlatShape): readonly PlaceSpec[] {
     place({
       id: 'height',
       role: 'height',
-      name: 'Height over all',
+      name: 'Overall height',
       hint: 'The tallest, lug and all.',
       kind: 'length',
       expectedMm: s.outline.heightMm,

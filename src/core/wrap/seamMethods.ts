@@ -6,7 +6,7 @@ export interface SeamMethodNote {
   readonly amount: string | null;
   readonly gain: string;
   readonly risk: string;
-  readonly bench: string;
+  readonly instruction: string;
 }
 
 /** Ways of sizing a wrap that goes right round, with what each buys and costs. */
@@ -16,35 +16,35 @@ export const SEAM_METHOD_NOTES: Readonly<Record<SeamMethod, SeamMethodNote>> = {
     amount: 'margin each end',
     gain: 'No overlap and no tight trim; forgiving to place.',
     risk: 'A white stripe shows at the back.',
-    bench: 'Centre it on the front mark. Even margins at both ends.',
+    instruction: 'Centre it on the front mark. Even margins at both ends.',
   },
   butt: {
     label: 'Exact butt',
     amount: null,
     gain: 'The best seam: the ends touch and nothing overlaps.',
     risk: 'Least forgiving: half a millimetre shows as a line.',
-    bench: 'Wrap dry first. Ends must meet without pulling.',
+    instruction: 'Wrap dry first. Ends must meet without pulling.',
   },
   lap: {
     label: 'Overlap',
     amount: 'overlap',
     gain: 'Never a white gap.',
     risk: 'A faint darker line where the ends overlap.',
-    bench: 'Clean-cut end on top.',
+    instruction: 'Clean-cut end on top.',
   },
   over: {
     label: 'Over and trim',
     amount: 'overprint',
     gain: 'The blank itself sets the length: a butt seam from a rough tape measure.',
     risk: 'One more cut. Cut too short, the piece must be reprinted.',
-    bench: 'Pull tight, mark the meeting line through the paper, cut there. Err long.',
+    instruction: 'Pull tight, mark the meeting line through the paper, cut there. Err on the long side.',
   },
   gap: {
     label: 'Gap',
     amount: 'gap',
     gain: 'A clean, intended stripe where the heater gives no heat.',
     risk: 'The stripe is white, and everyone sees it.',
-    bench: 'Put the gap where the heater does not reach.',
+    instruction: 'Put the gap where the heater does not reach.',
   },
 };
 
@@ -55,30 +55,31 @@ const AT_A_HANDLE: Readonly<Record<SeamMethod, SeamMethodNote>> = {
     amount: 'clear of the handle, each side',
     gain: 'Slips in beside the handle without creasing; forgiving to place.',
     risk: 'A white margin each side of the handle.',
-    bench: 'Start from the mark opposite the handle. Even margins at both sides of it.',
+    instruction: 'Start from the mark opposite the handle. Even margins at both sides of it.',
   },
   butt: {
     ...SEAM_METHOD_NOTES.butt,
     gain: 'Colour right up to the handle on both sides.',
     risk: 'A millimetre long and it rides up on the handle and lifts.',
-    bench: 'Try it dry. Both ends must lie flat beside the handle.',
+    instruction: 'Try it dry. Both ends must lie flat beside the handle.',
   },
   lap: {
     ...SEAM_METHOD_NOTES.lap,
     gain: 'Nothing here: the handle stands between the ends.',
     risk: 'The paper cannot overlap past a handle.',
-    bench: 'Choose another way.',
+    instruction: 'Choose another way.',
   },
   over: {
     ...SEAM_METHOD_NOTES.over,
     gain: 'The handle itself sets the length.',
-    bench: 'Start at one side of the handle, pull tight, mark the other side through the paper, cut there.',
+    instruction:
+      'Start at one side of the handle, pull tight, mark the other side through the paper, cut there.',
   },
   gap: {
     ...SEAM_METHOD_NOTES.gap,
     amount: 'white across the handle',
     gain: 'A clean, intended stripe behind the handle, where the mat gives no heat.',
-    bench: 'Equal white on both sides of the handle.',
+    instruction: 'Equal white on both sides of the handle.',
   },
 };
 

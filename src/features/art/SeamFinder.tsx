@@ -12,7 +12,7 @@ import { pictureBytes } from '@/data/pictures';
 import { Button } from '@/ui/Button';
 import { notifyProblem } from '@/ui/notify';
 import { useSay } from '@/ui/units';
-import { inWorker, type BenchApi } from '@/workers/client';
+import { inWorker, type FilesApi } from '@/workers/client';
 import { useJob } from '../job/jobContext';
 import { css } from './ArtItems';
 import { editPicture } from './layers';
@@ -58,7 +58,7 @@ function useSearch(
     const search = async () => {
       const bytes = await pictureBytes(placedLayers.ref);
       if (!bytes.ok || gone) return;
-      const look = (api: BenchApi) => api.seams({ ref: placedLayers.ref, bytes: bytes.value }, request);
+      const look = (api: FilesApi) => api.seams({ ref: placedLayers.ref, bytes: bytes.value }, request);
       const r = await inWorker('Seam', look, stop.signal);
       if (gone) return;
       if (r.ok) setFound({ key, search: r.value });

@@ -30,7 +30,7 @@ export function CostsPage({ jobId }: { jobId: string | null }) {
   const [asked, setAsked] = useState(jobId);
   const first = costs?.find((c) => c.job.id === asked) ?? costs?.find((c) => c.cost.ok) ?? costs?.[0];
   return (
-    <ShopFrame title="Costs" about="cost of a good piece, price and quotes; rates are in Settings">
+    <ShopFrame title="Pricing" about="cost of a good piece, price and quotes; rates are in Settings">
       {!costs ? (
         <p className="p-6 text-soft" role="status">
           Calculating the cost of every job…
@@ -104,7 +104,7 @@ function JobList({ costs, chosen, currency, onChoose }: JobListProps) {
                     <span>
                       {cost.value.pieces} at {moneyText(currency, cost.value.price.eachCents)}
                     </span>
-                    <span>{moneyText(currency, cost.value.price.earnedCents)} left</span>
+                    <span>{moneyText(currency, cost.value.price.earnedCents)} margin</span>
                   </>
                 ) : (
                   <span>{cost.problem.what}</span>
@@ -127,7 +127,7 @@ function extraFigures(cost: JobCost, currency: string): readonly Figure[] {
       label: 'Break-even price',
       quantity: word(money(price.lowestCents)),
       origin: 'calculated',
-      working: say`cost and fee, pay of ${money(cost.given.money.payHourCents)} an hour, nothing more`,
+      working: say`cost, market fee and a wage of ${money(cost.given.money.payHourCents)} per hour, without profit`,
     }),
     figure({
       id: 'cost.left',
@@ -180,7 +180,7 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
           {!cost.blankPriced && (
             <p className="border-l-6 border-warning pl-2" role="status">
               The price of the blank is not set and counts as 0. Add it to{' '}
-              <Link href="/shelf" className="underline">
+              <Link href="/stock" className="underline">
                 stock
               </Link>{' '}
               with its case price, or enter its price under Blanks.
@@ -206,7 +206,7 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
         className="shrink-0 border-t-2 border-ink bg-sheet px-3 py-2 lg:w-64 lg:overflow-y-auto lg:border-t-0 lg:border-l-2 xl:w-72"
       >
         <h2 className="font-name text-lead font-semibold">Details</h2>
-        <p className="font-label text-fine font-medium text-soft">All {cost.pieces} pieces, good ones.</p>
+        <p className="font-label text-fine font-medium text-soft">For {cost.pieces} good pieces.</p>
         <FigureLines figures={figures} find={(id) => figures.find((f) => f.id === id)} />
       </aside>
     </>

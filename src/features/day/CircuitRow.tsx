@@ -54,7 +54,7 @@ export function CircuitRow({ day, circuit, x, y, height }: Props) {
         strokeWidth={3}
         paintOrder="stroke"
       >
-        {c.carriesA.toFixed(0)} A for hours
+        {c.carriesA.toFixed(0)} A continuous
       </text>
       <text x={10} y={y + height * 0.62 + 15} className="fill-soft font-label text-fine font-medium">
         up to {c.mostA.toFixed(1)} A

@@ -40,7 +40,7 @@ function bottleneckFigure(day: DayPlan, printers: readonly string[]): readonly F
       label: 'Bottleneck',
       quantity: word(bottleneckText(day, printers)),
       origin: 'calculated',
-      working: say`hands busy ${pct(day.busy.hands)} of the time; ${day.presses.length === 0 ? 'no press' : `presses ${pct(Math.max(...day.busy.presses))} at the most`}`,
+      working: say`people busy ${pct(day.busy.hands)} of the time; ${day.presses.length === 0 ? 'no press' : `busiest press ${pct(Math.max(...day.busy.presses))}`}`,
       arithmetic: [
         say`${lengthText(day.bound.busyS)} of work that nothing else can take over`,
         ...presses.map((p) => say`${p}`),
@@ -84,8 +84,8 @@ function circuitFigures(day: DayPlan, names: readonly string[]): readonly Figure
         quantity: word(`${c.mostA.toFixed(1)} A`),
         origin: 'estimated',
         working: apart
-          ? say`of ${c.carriesA.toFixed(1)} A it may carry for hours: its presses are warmed up one after the other`
-          : say`of ${c.carriesA.toFixed(1)} A it may carry for hours`,
+          ? say`of ${c.carriesA.toFixed(1)} A continuous load: its presses are warmed up one after the other`
+          : say`of ${c.carriesA.toFixed(1)} A continuous load`,
         arithmetic: [
           ...on.map((p) => {
             const name = day.presses.find((x) => x.id === p.id)?.name ?? '';

@@ -41,7 +41,7 @@ function warnings(day: DayPlan): readonly string[] {
     ...(day.windows.length === 0 ? ['No working hours are set. Add them in Settings.'] : []),
     ...day.overloaded.map(
       (o) =>
-        `${o.circuitName} carries ${o.carriesA.toFixed(1)} A for hours; ${o.pressName} on it draws ${o.drawsA.toFixed(1)} A. Connect it to another circuit. Local electrical code and a licensed electrician decide.`,
+        `${o.circuitName} carries ${o.carriesA.toFixed(1)} A continuously; ${o.pressName} on it draws ${o.drawsA.toFixed(1)} A. Connect it to another circuit. Local electrical code and a licensed electrician decide.`,
     ),
     ...day.jobs
       .filter((j) => j.inTime !== null && j.inTime < AT_RISK)
@@ -80,7 +80,7 @@ export function DayPage() {
       title={day ? weekdayText(day.nowMs) : 'Schedule'}
       about={
         day
-          ? `${day.jobs.length} ${day.jobs.length === 1 ? 'job' : 'jobs'} · ${pieceCount(day)} pieces${day.jobs.length > 0 ? ` · done about ${whenText(msOf(day, day.spread.usualS), day.nowMs)}, nine in ten by ${whenText(msOf(day, day.spread.ninetyS), day.nowMs)}` : ''}${day.later > 0 ? ` · ${day.later} more jobs are being added` : ''}${busy || day.depth !== 'whole' ? ' …' : ''}`
+          ? `${day.jobs.length} ${day.jobs.length === 1 ? 'job' : 'jobs'} · ${pieceCount(day)} pieces${day.jobs.length > 0 ? ` · finished about ${whenText(msOf(day, day.spread.usualS), day.nowMs)}, nine in ten by ${whenText(msOf(day, day.spread.ninetyS), day.nowMs)}` : ''}${day.later > 0 ? ` · ${day.later} more jobs are being added` : ''}${busy || day.depth !== 'whole' ? ' …' : ''}`
           : 'calculating…'
       }
     >

@@ -55,7 +55,8 @@ export function PlaceJob({ day, job, work, shownMs, presses, onPin, onFree, onWa
       </p>
       {job.latestS !== null && (
         <p className="font-semibold text-act-deep">
-          Begin by {whenText(msOf(day, job.latestS), day.nowMs)} at the latest, nine in ten.
+          Begin by {whenText(msOf(day, job.latestS), day.nowMs)} at the latest to be on time nine times in
+          ten.
         </p>
       )}
       <div className="mt-2 flex flex-wrap items-end gap-2">
@@ -100,7 +101,7 @@ export function PlaceJob({ day, job, work, shownMs, presses, onPin, onFree, onWa
         <Link href={`/finish/${job.id}`} className="underline">
           Finishing
         </Link>
-        <Link href={`/costs?job=${job.id}`} className="underline">
+        <Link href={`/pricing?job=${job.id}`} className="underline">
           Cost
         </Link>
       </p>

@@ -25,7 +25,7 @@ export function rowsOf(
 ): readonly Row[] {
   const label = (l: Line): string => {
     if (l.kind === 'printer') return names.printers[l.index] ?? 'Printer';
-    if (l.kind === 'hands') return `Hands: ${names.people[l.index] ?? l.index + 1}`;
+    if (l.kind === 'hands') return `Person ${names.people[l.index] ?? l.index + 1}`;
     if (l.kind === 'press') return day.presses[l.index]?.name ?? 'Press';
     return 'Cooling';
   };

@@ -54,8 +54,8 @@ test('every resource has its row, and circuits with presses theirs', () => {
   expect(labels).toEqual(
     expect.arrayContaining([
       'Desk printer',
-      'Hands: Io',
-      'Hands: 2',
+      'Person Io',
+      'Person 2',
       'Mug press',
       'Cooling',
       'Circuit 1',

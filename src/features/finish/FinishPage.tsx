@@ -244,7 +244,7 @@ function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number
         })}
       </ul>
       <p className="mt-1">
-        <Link href="/shelf" className="underline">
+        <Link href="/stock" className="underline">
           Go to stock
         </Link>
       </p>

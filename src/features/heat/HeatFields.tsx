@@ -76,7 +76,7 @@ export function HeatFields() {
         onValue={(platenC) => put({ platenC }, 'platen')}
       />
       <TypedField
-        label={s.passes > 1 ? 'Time a pass' : 'Time'}
+        label={s.passes > 1 ? 'Dwell time per pass' : 'Dwell time'}
         text={String(s.dwellS)}
         unit={s.dwellS >= 60 ? `s, ${clockText(s.dwellS)}` : 's'}
         byHand={originOf.dwellS === 'measured'}

@@ -70,7 +70,7 @@ function Chart({ width, height, tried, units }: ChartProps) {
   return (
     <g className="font-label" fontSize={13} fill="#14211f">
       <text x={CHART_ROOM.left} y={20} fontSize={15} fontWeight={600}>
-        {s.passes > 1 ? 'Time a pass against temperature' : 'Time against temperature'}
+        {s.passes > 1 ? 'Dwell time per pass against temperature' : 'Time against temperature'}
         {model.rough && <tspan fontWeight={500}> · calculating</tspan>}
       </text>
       <rect

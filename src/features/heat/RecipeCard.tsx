@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { PEEL_NOTES, PRESSURE_NOTES, TIMER_START_WORDS } from '@/core/heat/labels';
+import { PEEL_NOTES, PRESSURE_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '@/core/heat/labels';
 import { settableS } from '@/core/heat/start';
 import { readRecipeFor, recipeJson, type RecipeFile } from '@/core/formats/recipeFile';
 import { problemText } from '@/core/basics/result';
@@ -170,7 +170,7 @@ function Card({ jobName, load }: { jobName: string; load: Load | null }) {
   const rows: readonly (readonly [string, string, string])[] = [
     ['Temperature', say([celsius(s.platenC)]), ORIGIN_WORDS[originOf.platenC]],
     [
-      s.passes > 1 ? `Time, ${s.passes} passes` : 'Time',
+      s.passes > 1 ? `Dwell time, ${s.passes} passes` : 'Dwell time',
       `${clockText(s.dwellS)}${s.laterDwellS === null ? '' : `, then ${clockText(s.laterDwellS)}`}, ${TIMER_START_WORDS[s.timerStart]}`,
       ORIGIN_WORDS[originOf.dwellS],
     ],
@@ -261,11 +261,11 @@ function Compare({ other, use }: { other: RecipeFile; use: () => void }) {
     ['On', `${other.blank.name}, ${other.press.name}`, press.name],
     ['Temperature', say([celsius(a.platenC)]), say([celsius(b.platenC)])],
     [
-      'Time',
+      'Dwell time',
       `${clockText(a.dwellS)} × ${a.passes}, ${TIMER_START_WORDS[a.timerStart]}`,
       `${clockText(b.dwellS)} × ${b.passes}, ${TIMER_START_WORDS[b.timerStart]}`,
     ],
-    ['Pressure', a.pressure, b.pressure],
+    ['Pressure', PRESSURE_WORDS[a.pressure], PRESSURE_WORDS[b.pressure]],
     ['Peel', a.peel, b.peel],
     ['Dose at 200 °C', dose(other.dose?.leastS), dose(model?.outcome?.least.value)],
     ['Good pieces with it', String(other.goodPieces), String(chosen.proven?.goodPieces ?? 0)],

@@ -19,7 +19,7 @@ export type SaveState =
   | { readonly kind: 'saving' }
   | { readonly kind: 'failed'; readonly problem: Problem }
   | { readonly kind: 'conflict'; readonly theirs: JobRecord }
-  /** Taken off the bench in another tab. */
+  /** Deleted in another tab. */
   | { readonly kind: 'removed' };
 
 export interface Saver {

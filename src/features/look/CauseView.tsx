@@ -51,9 +51,7 @@ export function CauseView() {
               <CauseLine key={c.cause} cause={c} />
             ))}
         </ol>
-        <p className="mt-2 text-soft">
-          The band is where the share lies nine times in ten, for what the table itself does not know.
-        </p>
+        <p className="mt-2 text-soft">The dark band shows where the share lies nine times in ten.</p>
       </section>
       <div className="grid content-start gap-4">
         <Question />
@@ -139,7 +137,7 @@ function Question() {
             <strong className="inline-block font-semibold first-letter:uppercase">
               {CAUSES[likeliest.cause].label}
             </strong>{' '}
-            stands at {pct(likeliest.share)}. Make the one change below, press one piece and inspect it.
+            is {pct(likeliest.share)} likely. Make the one change below, press one piece and inspect it.
           </p>
           {best && (
             <Button kind="quiet" className="mt-1 px-0" onClick={() => setMore(true)}>
@@ -161,8 +159,8 @@ function Question() {
             </Button>
           </div>
           <p className="mt-2 text-soft">
-            Takes {costWords(best)}. After it the likeliest cause stands at {pct(best.sureAfter)} on average;
-            now at {pct(plan.look.ranked[0]?.share ?? 0)}.
+            Takes {costWords(best)}. After it the likeliest cause has {pct(best.sureAfter)} on average; now at{' '}
+            {pct(plan.look.ranked[0]?.share ?? 0)}.
           </p>
           {others[0] && (
             <p className="mt-1 text-soft">

@@ -43,7 +43,7 @@ export function LotField({ className }: { className: string }) {
       {poor && (
         <p role="status" className="text-fine leading-tight font-medium text-act-deep">
           {asked} is a poor lot{poor.note !== '' && `: ${poor.note}`}{' '}
-          <Link href="/shelf" className="underline">
+          <Link href="/stock" className="underline">
             Stock
           </Link>
         </p>

@@ -7,7 +7,7 @@ const LABELS: Readonly<Record<string, string>> = {
   verdict: 'Verdict',
   model: 'Heat model',
   opened: 'Passes opened',
-  'press-checked': 'Press face read',
+  'press-checked': 'Press temperature checked',
   lot: 'Lot of blanks',
   'transfer-paper': 'Transfer paper',
   printer: 'Printer',

@@ -32,7 +32,7 @@ function summary({ runs, jobs }: RunsOn, told: Foretold | null): string {
   const all = [...jobs.values()].reduce((n, j) => n + j.total, 0);
   const at = (s: number) => clockTimeText(new Date((told?.atMs ?? 0) + s * 1000));
   const when = told
-    ? ` · finished about ${at(told.forecast.usualS)}, nine in ten by ${at(told.forecast.ninetyS)}`
+    ? ` · finished about ${at(told.forecast.usualS)}, by ${at(told.forecast.ninetyS)} nine times in ten`
     : '';
   return `${runs.length} running · ${done} of ${all} pieces${when}`;
 }

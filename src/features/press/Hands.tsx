@@ -93,7 +93,7 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
                   ? `${ready} ready, too many`
                   : enough
                     ? `${ready} ready, enough`
-                    : `${ready} ready, want ${taping.want}`
+                    : `${ready} ready, ${taping.want} needed`
               }
               strong={!enough}
               onAdd={open ? () => void countBetween(lane.run.id, 'taped', 1) : undefined}

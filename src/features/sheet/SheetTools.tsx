@@ -104,7 +104,7 @@ export function SheetTools() {
   );
 }
 
-/** Other jobs of the bench that fill up the same sheets. */
+/** Other jobs that fill up the same sheets. */
 function OtherJobs({ onChange }: { onChange: (ids: string[]) => void }) {
   const { job } = useJob();
   const { jobs } = useShop();

@@ -10,7 +10,7 @@ import type { Plan } from '@/core/plan/plan';
 import { printPackageOf } from '@/core/plan/printPackage';
 import { pieceAlone, type Page } from '@/core/sheet/pages';
 import { fileName } from '../shell/fileName';
-import type { PageRequest, PictureBytes, SheetRequest } from '@/workers/bench.worker';
+import type { PageRequest, PictureBytes, SheetRequest } from '@/workers/files.worker';
 
 /** One file of a job: its name, what it is, and its bytes. */
 export interface MadeFile {

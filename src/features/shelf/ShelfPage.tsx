@@ -26,7 +26,7 @@ import { MOST_TABLE_BYTES, readText } from '@/data/readFile';
 
 type View = 'shelf' | 'order' | 'count';
 const VIEWS = [
-  { value: 'shelf', label: 'Stock' },
+  { value: 'shelf', label: 'All items' },
   { value: 'order', label: 'To order' },
   { value: 'count', label: 'Count' },
 ] as const;

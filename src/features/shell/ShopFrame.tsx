@@ -10,13 +10,13 @@ import { UnitToggles } from './UnitToggles';
 
 const SHOP_PAGES = [
   { href: '/', label: 'Jobs' },
-  { href: '/day', label: 'Schedule' },
+  { href: '/schedule', label: 'Schedule' },
   { href: '/pressing', label: 'Pressing' },
   { href: '/blanks', label: 'Blanks' },
   { href: '/presses', label: 'Presses' },
   { href: '/papers', label: 'Papers' },
-  { href: '/shelf', label: 'Stock' },
-  { href: '/costs', label: 'Costs' },
+  { href: '/stock', label: 'Stock' },
+  { href: '/pricing', label: 'Pricing' },
   { href: '/logbook', label: 'Logbook' },
   { href: '/settings', label: 'Settings' },
 ] as const;

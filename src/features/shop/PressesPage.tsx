@@ -41,7 +41,7 @@ export function PressesPage() {
       c.accessor('kind', { header: 'Kind', cell: (x) => PRESS_KIND_WORDS[x.getValue()] }),
       c.display({
         id: 'reach',
-        header: 'Heats',
+        header: 'Heated area',
         cell: ({ row: { original: p } }) =>
           isOven(p) ? (
             <Say phrase={['all round, ', mm(p.insideHeightMm), ' inside, held by ', p.hold]} />
@@ -61,7 +61,7 @@ export function PressesPage() {
       }),
       c.display({
         id: 'takes',
-        header: 'Closes on',
+        header: 'Fits',
         cell: ({ row: { original: p } }) =>
           isOven(p) ? (
             '–'
@@ -85,7 +85,7 @@ export function PressesPage() {
       }),
       c.display({
         id: 'known',
-        header: 'Known from',
+        header: 'Checks',
         cell: ({ row: { original: p } }) => (
           <Button onClick={() => setKnowing(p)}>
             {p.checks.length === 0 && p.timings.length === 0 ? 'Check temperature' : knownWords(p)}
@@ -111,7 +111,7 @@ export function PressesPage() {
   return (
     <ShopFrame
       title="Presses"
-      about="how far each heater reaches decides passes and turns"
+      about="heater size decides the number of passes"
       actions={
         <Button kind="act" onClick={() => setEditing('new')}>
           <Plus size={18} aria-hidden /> New press

@@ -97,7 +97,7 @@ const WayNote = memo(function WayNote({ blank }: { blank: Blank }) {
     <p className="basis-full font-label text-fine leading-snug font-medium">
       {note.gain} <span className="text-act-deep">{note.risk}</span>{' '}
       <span className="text-soft">
-        {note.bench}
+        {note.instruction}
         {isFlat(blank) &&
           printsBoth(job, blank) &&
           ' Two faces: fold on the ticks, print side in, the blank between.'}
@@ -110,12 +110,12 @@ const EDGE_NOTES = {
   bleed: {
     gain: 'Quick, and a small slip shows no white.',
     risk: 'The edge itself stays bare unless it is coated.',
-    bench: 'Centre the blank on its ticks, face down; cut the paper anywhere past the bleed.',
+    instruction: 'Centre the blank on its ticks, face down; cut the paper anywhere past the bleed.',
   },
   wrapped: {
     gain: 'Colours rough edges too, and holds the paper still.',
     risk: 'Slower, and a fold across the face prints as a line.',
-    bench: 'Fold up over the edges, corners last, tape on the back.',
+    instruction: 'Fold up over the edges, corners last, tape on the back.',
   },
 } as const;
 

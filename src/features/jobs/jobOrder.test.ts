@@ -3,7 +3,7 @@ import { newJob } from '@/core/job/job';
 import type { Progress } from '@/core/plan/stepPlan';
 import type { JobStatus } from '@/core/plan/status';
 import { toArchive } from './archive';
-import { benchLists } from './benchOrder';
+import { jobLists } from './jobOrder';
 
 const record = (id: string, dueOn: string | null) => ({
   id,
@@ -37,12 +37,12 @@ const jobStatuses = new Map([
   ['whenever', jobStatus('blank', null)],
   ['over', jobStatus('look', null, true)],
 ]);
-const ids = (by: Parameters<typeof benchLists>[2]['by'], down = false) =>
-  benchLists(jobs, jobStatuses, { by, down }).open.map((r) => r.id);
+const ids = (by: Parameters<typeof jobLists>[2]['by'], down = false) =>
+  jobLists(jobs, jobStatuses, { by, down }).open.map((r) => r.id);
 
 test('by day due, late first, those of no day last; done ones stand apart', () => {
   expect(ids('due')).toEqual(['late', 'a', 'b', 'whenever']);
-  expect(benchLists(jobs, jobStatuses, { by: 'due', down: false }).done.map((r) => r.id)).toEqual(['over']);
+  expect(jobLists(jobs, jobStatuses, { by: 'due', down: false }).done.map((r) => r.id)).toEqual(['over']);
 });
 test('by name, step and what is in the way; the other way round; equals by day and name', () => {
   expect(ids('name')).toEqual(['a', 'b', 'late', 'whenever']);
@@ -51,7 +51,7 @@ test('by name, step and what is in the way; the other way round; equals by day a
   expect(ids('status')).toEqual(['a', 'late', 'b', 'whenever']);
 });
 test('a job nobody has calculated yet is not taken for done', () => {
-  expect(benchLists(jobs, new Map(), { by: 'due', down: false }).done).toEqual([]);
+  expect(jobLists(jobs, new Map(), { by: 'due', down: false }).done).toEqual([]);
 });
 
 describe('archived', () => {

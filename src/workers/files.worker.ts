@@ -301,5 +301,5 @@ function handOver(bytes: Uint8Array): Uint8Array {
   return Comlink.transfer(own, [own.buffer]);
 }
 
-export type BenchWorker = typeof api;
+export type FilesWorker = typeof api;
 Comlink.expose(api);

@@ -2,7 +2,7 @@ import type { JobStatus } from '@/core/plan/status';
 import { isOn, packedOf, runsOf } from '@/core/run/pieces';
 import type { Run } from '@/core/shop/run';
 import type { JobRecord } from '@/data/db';
-import { isDone } from './benchOrder';
+import { isDone } from './jobOrder';
 
 /** A job that is pressed and written down, and that nobody has touched for so long, is over whether it was counted as packed or not. */
 const UNTOUCHED_MS = 14 * 24 * 3600_000;

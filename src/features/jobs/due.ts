@@ -1,7 +1,7 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { dayText } from '@/ui/dates';
 
-/** When a job is due, as the bench says it. */
+/** When a job is due, as the list of jobs shows it. */
 export function dueWords(
   dueOn: string | null,
   today: Date,

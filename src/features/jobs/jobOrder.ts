@@ -3,11 +3,11 @@ import type { JobStatus } from '@/core/plan/status';
 import { LEVEL_ORDER } from '@/core/figures/figure';
 import type { JobRecord } from '@/data/db';
 
-export const BENCH_SORTS = ['due', 'name', 'step', 'status'] as const;
-export type BenchSort = (typeof BENCH_SORTS)[number];
+export const JOB_SORTS = ['due', 'name', 'step', 'status'] as const;
+export type JobSort = (typeof JOB_SORTS)[number];
 
-export interface BenchOrder {
-  readonly by: BenchSort;
+export interface JobOrder {
+  readonly by: JobSort;
   readonly down: boolean;
 }
 
@@ -20,7 +20,7 @@ export const isDone = (s: JobStatus | undefined): boolean =>
 const LATEST = '9999';
 
 /** What a job is sorted by: smaller first. */
-function rank(by: BenchSort, r: JobRecord, jobStatuses: JobStatuses): string | number {
+function rank(by: JobSort, r: JobRecord, jobStatuses: JobStatuses): string | number {
   const s = jobStatuses.get(r.id);
   switch (by) {
     case 'due':
@@ -37,11 +37,11 @@ function rank(by: BenchSort, r: JobRecord, jobStatuses: JobStatuses): string | n
 const compare = (a: string | number, b: string | number): number =>
   typeof a === 'number' && typeof b === 'number' ? a - b : String(a).localeCompare(String(b));
 
-/** Jobs as the bench lists them: those with work left, and apart from them the done ones. Equal ranks go by day due, then by name. */
-export function benchLists(
+/** Jobs in the order of the list: those with work left, and apart from them the done ones. Equal ranks go by day due, then by name. */
+export function jobLists(
   jobs: readonly JobRecord[],
   jobStatuses: JobStatuses,
-  { by, down }: BenchOrder,
+  { by, down }: JobOrder,
 ): { readonly open: readonly JobRecord[]; readonly done: readonly JobRecord[] } {
   const sorted = [...jobs].sort((a, b) => {
     const first = compare(rank(by, a, jobStatuses), rank(by, b, jobStatuses));

@@ -9,13 +9,13 @@ import { archiveJobs } from '@/data/live';
 import { newestOfJob } from '@/data/log';
 import { keptAnalysis } from '@/data/analyses';
 import {
-  benchFacts,
+  jobFacts,
   jobWords,
   keepStatuses,
   loadStatuses,
   statusKeys,
   sharedWith,
-  type BenchFacts,
+  type JobFacts,
 } from '@/data/statuses';
 import { useShopWithRuns } from '../shell/shopContext';
 import { part } from '@/core/basics/part';
@@ -24,7 +24,7 @@ import { toArchive } from './archive';
 
 const breath = () => new Promise((resolve) => setTimeout(resolve));
 
-/** A bench left alone for so long has its pictures analysed, so that it says of a job what the job's own screen says. */
+/** A list left alone for so long has its pictures analysed, so that it says of a job what the job's own screen says. */
 const IDLE_MS = 2500;
 
 /** What was found in the pixels of a job's pictures and of those it shares sheets with. */
@@ -38,7 +38,7 @@ export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
   const { shop, jobs, proven } = useShopWithRuns();
   const ids = jobs.map((j) => j.id).join(' ');
   const kept = useLiveQuery(() => loadStatuses(ids === '' ? [] : ids.split(' ')), [ids]);
-  const facts = useLiveQuery(() => benchFacts(shop, jobs), [shop, jobs]);
+  const facts = useLiveQuery(() => jobFacts(shop, jobs), [shop, jobs]);
   const [made, setMade] = useState<ReadonlyMap<string, JobStatusRecord>>(new Map());
   const keys = useMemo(() => (facts ? statusKeys(shop, jobs, facts) : null), [shop, jobs, facts]);
   const fresh = useMemo(() => {
@@ -57,7 +57,7 @@ export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
       const [log, analyses] = await Promise.all([
         newestOfJob(id, 1),
         analysesOf([job, ...sharedJobs].flatMap((j) => picturesOf(j.art))),
-        // A breath between jobs, so that a full bench can be scrolled meanwhile.
+        // A breath between jobs, so that a long list can be scrolled meanwhile.
         breath(),
       ]);
       if (gone) return;
@@ -92,8 +92,8 @@ function useArchive(
   }, [jobs, runs, statuses, settled]);
 }
 
-/** Analyses the pictures nobody has analysed yet, one after another, while the bench is left alone. */
-function useImageAnalysis(jobs: readonly JobRecord[], facts: BenchFacts | undefined, settled: boolean): void {
+/** Analyses the pictures nobody has analysed yet, one after another, while the list is left alone. */
+function useImageAnalysis(jobs: readonly JobRecord[], facts: JobFacts | undefined, settled: boolean): void {
   const missing = useMemo(
     () => jobs.flatMap((j) => picturesOf(j.job.art)).find((p) => facts && !facts.analyses.has(p.id)),
     [jobs, facts],

@@ -14,14 +14,14 @@ import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import type { JobStatus } from '@/core/plan/status';
 import type { JobRecord } from '@/data/db';
-import { BENCH_SORTS, benchLists, type BenchOrder, type BenchSort } from './benchOrder';
-import { BENCH_GRID, Traveller } from './Traveller';
+import { JOB_SORTS, jobLists, type JobOrder, type JobSort } from './jobOrder';
+import { BENCH_GRID, JobRow } from './JobRow';
 import { useJobStatuses } from './useJobStatuses';
 import { part } from '@/core/basics/part';
 import { MOST_WITH_PICTURES_BYTES, readText } from '@/data/readFile';
 
-/** What is on the bench today: every job as its traveller. */
-export function BenchPage() {
+/** The list of jobs: what is due, how far each has come, and what is wrong. */
+export function JobsPage() {
   const { jobs } = useShop();
   const jobStatuses = useJobStatuses();
   const router = useRouter();
@@ -45,7 +45,7 @@ export function BenchPage() {
   return (
     <ShopFrame
       title="Jobs"
-      about={`${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'} on`}
+      about={`${jobs.length} ${jobs.length === 1 ? 'open job' : 'open jobs'}`}
       actions={
         <>
           {jobs.length > 0 && (
@@ -74,13 +74,13 @@ export function BenchPage() {
       {jobs.length === 0 ? (
         <EmptyBench onBegin={() => void begin()} />
       ) : (
-        <BenchList jobs={shown} jobStatuses={statuses} find={find} />
+        <JobLists jobs={shown} jobStatuses={statuses} find={find} />
       )}
     </ShopFrame>
   );
 }
 
-const HEADS: Readonly<Record<BenchSort, string>> = {
+const HEADS: Readonly<Record<JobSort, string>> = {
   due: 'Due',
   name: 'Job',
   step: 'Current step',
@@ -94,11 +94,11 @@ interface ListProps {
 }
 
 /** One line a job, by day due and late first unless another heading is struck; done jobs put away below. */
-function BenchList({ jobs, jobStatuses, find }: ListProps) {
-  const [order, setOrder] = useState<BenchOrder>({ by: 'due', down: false });
-  const { open, done } = useMemo(() => benchLists(jobs, jobStatuses, order), [jobs, jobStatuses, order]);
+function JobLists({ jobs, jobStatuses, find }: ListProps) {
+  const [order, setOrder] = useState<JobOrder>({ by: 'due', down: false });
+  const { open, done } = useMemo(() => jobLists(jobs, jobStatuses, order), [jobs, jobStatuses, order]);
   const line = (record: JobRecord) => (
-    <Traveller key={record.id} record={record} jobStatus={jobStatuses.get(record.id) ?? null} />
+    <JobRow key={record.id} record={record} jobStatus={jobStatuses.get(record.id) ?? null} />
   );
   return (
     <>
@@ -107,7 +107,7 @@ function BenchList({ jobs, jobStatuses, find }: ListProps) {
         aria-label="Sort jobs"
         className={`${BENCH_GRID} sticky top-0 z-10 hidden border-b-2 border-ink bg-sheet md:grid`}
       >
-        {BENCH_SORTS.map((by) => (
+        {JOB_SORTS.map((by) => (
           <button
             key={by}
             type="button"

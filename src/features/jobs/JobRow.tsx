@@ -22,12 +22,12 @@ interface Props {
   readonly jobStatus: JobStatus | null;
 }
 
-/** The columns of the bench; the head over them uses the same. */
+/** The columns of the list; the head over them uses the same. */
 export const BENCH_GRID =
   'grid items-center gap-x-4 gap-y-1.5 px-5 grid-cols-[1fr_auto] md:grid-cols-[6.5rem_minmax(11rem,1fr)_15.5rem_5rem] xl:grid-cols-[6.5rem_minmax(13rem,1fr)_15.5rem_minmax(14rem,1.3fr)_5rem]';
 
 /** A job in one line: when it is due, what it is, the eight steps, where it stands or what is in its way. */
-export function Traveller({ record, jobStatus }: Props) {
+export function JobRow({ record, jobStatus }: Props) {
   const { job } = record;
   const due = dueWords(job.dueOn, new Date());
   return (
