@@ -305,6 +305,15 @@ describe('two tablets that gave one id to different entries', () => {
     );
   });
 
+  test('of two corrections of one moment with the same counts, the one with the later note counts, whatever the ids', () => {
+    const of = (first: string, second: string) => [
+      entryOf('e', { at: 1 }),
+      entryOf(first, { at: 4, good: 2, note: 'A', corrects: 'e' }),
+      entryOf(second, { at: 4, good: 2, note: 'B', corrects: 'e' }),
+    ];
+    for (const log of [of('c', 'd'), of('d', 'c')]) expect(standing(log).map((e) => e.note)).toEqual(['B']);
+  });
+
   test('of two corrections that say the same, the one that was corrected itself gives way to what corrects it, whatever the ids', () => {
     const mine = [
       entryOf('e', { at: 1, good: 0, note: 'A' }),

@@ -21,6 +21,7 @@ export interface LogRow {
   readonly setS: number;
   readonly keptS: number | null;
   readonly corrects: string | null;
+  readonly note: string;
   /** Names, verdict, faults, cause and note in small letters. */
   readonly text: string;
 }
@@ -61,6 +62,7 @@ export const rowOf = (e: LogEntry): LogRow => ({
   setS: e.settings.dwellS,
   keptS: e.keptDwellS,
   corrects: e.corrects,
+  note: e.note,
   text: entryText(e),
 });
 

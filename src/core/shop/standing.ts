@@ -1,6 +1,6 @@
 import type { LogEntry } from './records';
 
-type Answering = Pick<LogEntry, 'id' | 'at' | 'corrects' | 'good' | 'spoiled' | 'verdict'>;
+type Answering = Pick<LogEntry, 'id' | 'at' | 'corrects' | 'good' | 'spoiled' | 'verdict' | 'note'>;
 
 /**
  * Whether one correction is newer than another. Of the same moment it goes by what they say and not by their ids, which differ between tablets;
@@ -11,6 +11,7 @@ function newer(a: Answering, b: Answering, answered: ReadonlySet<string | null>)
   if (a.good !== b.good) return a.good < b.good;
   if (a.spoiled !== b.spoiled) return a.spoiled > b.spoiled;
   if (a.verdict !== b.verdict) return a.verdict > b.verdict;
+  if (a.note !== b.note) return a.note > b.note;
   return answered.has(a.id) === answered.has(b.id) ? a.id > b.id : answered.has(a.id);
 }
 
