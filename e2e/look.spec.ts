@@ -232,12 +232,12 @@ test('a new blank by the test ladder, to a recipe with its proof', async ({ benc
   await page.waitForTimeout(900);
   if (await prove.isVisible()) await page.getByRole('button', { name: 'Good', exact: true }).click();
   await keep.click();
-  await expect(page.getByText(/^Kept\. The next/)).toBeVisible();
+  await expect(page.getByText(/^Recipe saved\. The next/)).toBeVisible();
   const log = await storedLog(page);
   expect(log.length).toBeGreaterThanOrEqual(before + 2);
   expect(log.filter((e) => e.note.startsWith('Test ladder')).map((e) => e.verdict)).toContain('good');
   await page.keyboard.press('6');
-  await expect(figure(page, /Time/)).toContainText(/\d good/);
+  await expect(figure(page, /Dwell time/)).toContainText(/\d good/);
 });
 
 test('photographs of any kind and size lie under the marks, or are refused in words', async ({
