@@ -7,7 +7,7 @@ import ts from 'typescript';
  * rule out must not stand in any of them.
  */
 
-/** Words and phrases nobody in the trade uses, each with what is written instead. */
+/** Words and phrases that the trade does not use, each with its replacement. */
 const RULED_OUT: readonly (readonly [RegExp, string])[] = [
   [/\bterraces?\b/i, 'step'],
   [/\b(?:on|to|at) the bench\b/i, 'jobs'],

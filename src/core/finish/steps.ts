@@ -159,7 +159,7 @@ const LAST: readonly FinishStep[] = [
     id: 'finish-photograph',
     kind: 'photograph',
     what: 'Photograph one for the log',
-    how: 'Square on, by daylight, beside the last good one.',
+    how: 'Square on, by daylight, beside the last good piece.',
     handsS: 0,
     part: null,
     caution: null,

@@ -181,7 +181,7 @@ function targetFindings(targetC: number, platenC: number, press: Press): Finding
       'target',
       'warning',
       restingC !== null && targetC < platenC
-        ? say`${press.name} stands by at ${celsius(restingC)} and never falls to ${celsius(targetC)}. Set a higher cool-down target.`
+        ? say`${press.name} has a standby temperature of ${celsius(restingC)} and never falls to ${celsius(targetC)}. Set a higher cool-down target.`
         : say`The cool-down target, ${celsius(targetC)}, is not below the working temperature, ${celsius(platenC)}. Set a lower one.`,
     ),
   ];

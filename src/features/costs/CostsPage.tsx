@@ -137,7 +137,7 @@ function extraFigures(cost: JobCost, currency: string): readonly Figure[] {
       working: say`of the order at ${money(price.eachCents)}; labour earns ${money(price.hourCents)}`,
       arithmetic: [
         say`${String(price.pieces)} × ${money(price.eachCents)} − fee ${money(price.feeCents)} − cost ${money(price.cost.totalCents)}`,
-        say`an hour: pay and what is left, ÷ ${(price.cost.handsS / 3600).toFixed(2)} h of labour`,
+        say`per hour: wage and margin, divided by ${(price.cost.handsS / 3600).toFixed(2)} h of labour`,
         say`prices are rounded up to whole steps of ${money(cost.given.money.priceStepCents)}`,
       ],
     }),

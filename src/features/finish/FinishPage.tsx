@@ -116,7 +116,7 @@ function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[
             <Link href={`/job/${job.id}/look`} className="underline">
               Photograph one for the log
             </Link>{' '}
-            at its look: square on, by daylight.
+            on the Inspect step: square on, by daylight.
           </p>
         </aside>
       </div>

@@ -55,7 +55,7 @@ async function bring(file: File): Promise<void> {
   if (!merged.ok) return notifyProblem(merged.problem);
   const { add, same, renamed } = merged.value;
   notify(
-    `${many(add.length, 'entry', 'entries')} added, ${same.toLocaleString('en')} here already.${renamed > 0 ? ` ${many(renamed, 'had', 'had')} the same id with different content and were added as new entries.` : ''}`,
+    `${many(add.length, 'entry', 'entries')} added, ${same.toLocaleString('en')} here already.${renamed > 0 ? ` ${renamed.toLocaleString('en')} had the same id with different content and were added as new entries.` : ''}`,
   );
 }
 
