@@ -67,7 +67,7 @@ test('whatever is changed, a reload finds one job, no message and no note', asyn
   await reloadedClean(page, `${job}/heat`);
 
   await page.getByRole('radio', { name: 'Tumbler press A' }).click();
-  await page.getByRole('textbox', { name: /^Time/ }).fill('160');
+  await page.getByRole('textbox', { name: /^Dwell time/ }).fill('160');
   await page.getByRole('textbox', { name: 'Temperature' }).fill('182');
   await reloadedClean(page, `${job}/heat`);
   // And once more, with nothing changed since.
