@@ -13,5 +13,5 @@ export default {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(icu-minify|@formatjs|d3|d3-[a-z-]+|internmap|delaunator|robust-predicates)/)'],
 };

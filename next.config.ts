@@ -19,6 +19,7 @@ const config: NextConfig = {
     rules: {
       '**/zod/v4/core/index.js': { loaders: ['./scripts/zodPart.cjs'] },
       '**/zod/v4/mini/external.js': { loaders: ['./scripts/zodPart.cjs'] },
+      '**/src/words/*/*.json': { loaders: ['./scripts/wordsPart.cjs'] },
     },
   },
   // The whole test run has checked types just before it builds.

@@ -12,6 +12,7 @@ export default defineConfig({
   reporter: [['list']],
   globalSetup: './e2e/server.ts',
   use: {
+    locale: 'en-GB',
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -42,7 +42,7 @@ function patternOf(blank: Blank): () => unknown {
       correctionMm: 0,
     })),
   );
-  if (!made.ok) throw new Error(made.problem.what);
+  if (!made.ok) throw new Error(made.problem.what.id);
   const measuredShape = made.value;
   // The band of a shaped wall is found once, as while a job is worked on; finding it is measured by itself.
   const band =

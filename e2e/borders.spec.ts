@@ -65,8 +65,8 @@ test('job files that cannot be read change nothing', async ({ bench: page }, inf
   };
   await bring('cut.json', '{"format":"mesa-drift.job","version":1,"job":{');
   await expect(page.getByText(/cut short or is not JSON/)).toBeVisible();
-  await bring('new.json', '{"format":"mesa-drift.job","version":11}');
-  await expect(page.getByText(/version 11.*reads up to 10.*Update/)).toBeVisible();
+  await bring('new.json', '{"format":"mesa-drift.job","version":12}');
+  await expect(page.getByText(/version 12.*reads up to 11.*Update/)).toBeVisible();
   await bring('other.json', '{"hello":1}');
   await expect(page.getByText(/not a job file/)).toBeVisible();
   await expect(page.getByText('10 open jobs')).toBeVisible();

@@ -1,3 +1,6 @@
+import { withPages } from '../src/core/plan/sheetPages';
+import { english } from '../src/words/english';
+import { written } from '../src/words/written';
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { readJobFile } from '../src/core/formats/jobFile';
@@ -36,8 +39,12 @@ test('a job saved to a file and opened in an empty browser is identical, and pla
   expect(readFileSync(second, 'utf8')).toBe(text);
 
   const file = readJobFile(text);
-  if (!file.ok) throw new Error(file.problem.what);
-  const expected: unknown = JSON.parse(JSON.stringify(planAnswered(file.value.job, file.value.shop)));
+  if (!file.ok) throw new Error(file.problem.what.id);
+  const expected: unknown = JSON.parse(
+    JSON.stringify(
+      written(withPages(planAnswered(file.value.job, file.value.shop), english.text), english.text),
+    ),
+  );
   const answer = await request.post(`${address()}/api/plan`, {
     data: text,
     headers: { 'content-type': 'application/json' },

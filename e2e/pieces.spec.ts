@@ -32,7 +32,7 @@ test('24 names on a taper: list, proof, bend, sheets, and everything in one ZIP'
   const rows = Array.from({ length: 23 }, (_, i) => `Guide ${i + 1};1`);
   writeFileSync(csv, `Name;Copies\r\n${rows.join('\r\n')}\r\n=Wren;1\r\n`);
   await dialog.getByLabel('List file').setInputFiles(csv);
-  await expect(dialog).toContainText('Columns parted by semicolons');
+  await expect(dialog).toContainText('Columns are separated by semicolons');
   await expect(dialog).toContainText('1 cell begins like a formula');
   await dialog.getByRole('button', { name: 'Keep these, 24 pieces' }).click();
   await page.getByRole('radio', { name: 'Proof' }).click();

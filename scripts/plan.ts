@@ -2,7 +2,10 @@
 import { readFileSync } from 'node:fs';
 import { readJobFile } from '../src/core/formats/jobFile';
 import { planAnswered } from '../src/core/plan/planAnswered';
-import { problemText } from '../src/core/basics/result';
+import { problemMessage } from '../src/core/basics/result';
+import { withPages } from '../src/core/plan/sheetPages';
+import { english } from '../src/words/english';
+import { written } from '../src/words/written';
 
 function text(path: string | undefined): string | null {
   if (path === undefined) return null;
@@ -23,7 +26,8 @@ if (body === null) {
 }
 const file = readJobFile(body);
 if (!file.ok) {
-  process.stderr.write(`${problemText(file.problem)}\n`);
+  process.stderr.write(`${english.text(problemMessage(file.problem))}\n`);
   process.exit(1);
 }
-process.stdout.write(`${JSON.stringify(planAnswered(file.value.job, file.value.shop))}\n`);
+const plan = withPages(planAnswered(file.value.job, file.value.shop), english.text);
+process.stdout.write(`${JSON.stringify(written(plan, english.text))}\n`);

@@ -145,6 +145,7 @@ try {
   for (const { name, path, prepare, size, at } of VIEWS) {
     // A fresh browser each: no picture depends on what another one did.
     const context = await browser.newContext({
+      locale: 'en-GB',
       viewport: size ?? { width: 1280, height: 800 },
       reducedMotion: 'reduce',
     });

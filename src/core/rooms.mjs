@@ -3,12 +3,13 @@
  * holds it, and `npm run rooms` draws what is really used.
  */
 export const CORE_ROOMS = [
+  { room: 'message', holds: 'amounts with their kind; messages: an id of the catalogue with its values' },
   { room: 'basics', holds: 'results that carry a problem in words; comparing plain values' },
   { room: 'memo', holds: 'remembering the last answer, or the newest few' },
   { room: 'random', holds: 'seeded chance, the same on every machine' },
   { room: 'geometry', holds: 'points, rectangles, rings, contours with arcs, affine maps, offsets' },
   { room: 'money', holds: 'amounts in hundredths: shared out, rounded, added up' },
-  { room: 'units', holds: 'quantities, phrases with quantities left open, parsing and formatting' },
+  { room: 'units', holds: 'amounts read from what people type, and shown in their units' },
   { room: 'figures', holds: 'a figure that explains itself; uncertainty kept apart by source' },
   {
     room: 'shop',

@@ -1,10 +1,12 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
 import { JOB_STEP_LIST } from './figures/jobSteps';
 
 test('the drawing of the rooms in docs is what the imports say', () => {
   const { status, stderr } = spawnSync('node', ['scripts/rooms.mjs', '--check'], { encoding: 'utf8' });
-  expect([status, stderr]).toEqual([0, '']);
+  expect(inEnglish([status, stderr])).toEqual([0, '']);
 });
 
 test.each(['README.md', 'docs/new-reader.md', 'docs/architecture.md', 'docs/files.md'])(
@@ -16,5 +18,7 @@ test.each(['README.md', 'docs/new-reader.md', 'docs/architecture.md', 'docs/file
 );
 
 test('README names the steps of a job in their order', () => {
-  expect(readFileSync('README.md', 'utf8')).toContain(JOB_STEP_LIST.map((t) => t.label).join(' → '));
+  expect(inEnglish(readFileSync('README.md', 'utf8'))).toContain(
+    JOB_STEP_LIST.map((t) => english.text(t.label)).join(' → '),
+  );
 });

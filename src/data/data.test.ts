@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { NO_ART, pictureLayer, type Art, type PictureRef } from '@/core/job/art';
 import 'fake-indexeddb/auto';
 import { demoShop } from '@/core/demo/demoShop';
@@ -155,7 +157,10 @@ describe('jobs', () => {
     const d = await demo();
     const job = await jobOf(d, 'star-party-tumblers');
     const r = await saveJob({ ...job, pieces: 0 }, await baseOf(d, job.id), 'x', d);
-    expect(r).toMatchObject({ ok: false, problem: { where: 'Job, pieces', what: 'At least one piece.' } });
+    expect(inEnglish(r)).toMatchObject({
+      ok: false,
+      problem: { where: 'Job, pieces', what: 'At least one piece.' },
+    });
     expect((await jobOf(d, 'star-party-tumblers')).pieces).toBe(24);
   });
   test('an unreadable record is said, kept and does not take the others down', async () => {
@@ -304,7 +309,7 @@ describe('jobs', () => {
     const d = await demo();
     const job = done(await jobOf(d, 'star-party-tumblers'));
     const copy = await copyJob(job, 'Again', d);
-    if (!copy.ok) throw new Error(copy.problem.what);
+    if (!copy.ok) throw new Error(english.text(copy.problem.what));
     const fresh = newJob(copy.value.id, 'Again');
     expect(copy.value).toEqual({
       ...job,
@@ -326,7 +331,7 @@ describe('jobs', () => {
     const d = await demo();
     const job = done(await jobOf(d, 'star-party-tumblers'));
     const copy = await keepAsCopy(job, 'Mine', d);
-    if (!copy.ok) throw new Error(copy.problem.what);
+    if (!copy.ok) throw new Error(english.text(copy.problem.what));
     expect(copy.value).toEqual({
       ...job,
       id: copy.value.id,
@@ -350,11 +355,11 @@ describe('job files', () => {
     };
     await saveJob(withPicture, await baseOf(a, job.id), 'x', a);
     const text = await jobFileText(withPicture, a);
-    if (!text.ok) throw new Error(text.problem.what);
+    if (!text.ok) throw new Error(english.text(text.problem.what));
     const b = fresh();
     await seedIfEmpty(false, b, TODAY);
     const brought = await bringJobFile(text.value, b);
-    if (!brought.ok) throw new Error(brought.problem.what);
+    if (!brought.ok) throw new Error(english.text(brought.problem.what));
     expect(brought.value).toEqual(withPicture);
     expect(await jobFileText(withPicture, b)).toEqual(text);
     expect(plan(withPicture, await loadShop(b))).toEqual(plan(withPicture, await loadShop(a)));
@@ -370,7 +375,7 @@ describe('job files', () => {
       settings: { ...before.settings, shopName: 'Elsewhere' },
     };
     const r = await bringJobFile(fileText(makeJobFile(job, foreign, [])), d);
-    if (!r.ok) throw new Error(r.problem.what);
+    if (!r.ok) throw new Error(english.text(r.problem.what));
     const after = await loadShop(d);
     expect(after.settings).toEqual(before.settings);
     for (const b of before.blanks) expect(after.blanks).toContainEqual(b);
@@ -410,10 +415,16 @@ describe('job files', () => {
       base64: toBase64(new TextEncoder().encode('<svg onload="x">')),
     };
     const r = await bringJobFile(fileText(makeJobFile(job, await loadShop(d), [svg])), d);
-    expect(r).toMatchObject({ ok: false, problem: { what: expect.stringContaining('SVG drawing') } });
+    expect(inEnglish(r)).toMatchObject({
+      ok: false,
+      problem: { what: expect.stringContaining('SVG drawing') },
+    });
     const jpegSaid = { ...svg, mime: 'image/jpeg' as const, base64: toBase64(paintPng(2, 2, () => RED)) };
     const s = await bringJobFile(fileText(makeJobFile(job, await loadShop(d), [jpegSaid])), d);
-    expect(s).toMatchObject({ ok: false, problem: { what: expect.stringContaining('not of the kind') } });
+    expect(inEnglish(s)).toMatchObject({
+      ok: false,
+      problem: { what: expect.stringContaining('not of the kind') },
+    });
     expect(await shopFileText(d)).toEqual(before);
   });
   test('a picture that is missing is said, not skipped', async () => {
@@ -431,7 +442,10 @@ describe('job files', () => {
         drawn: null,
       }),
     };
-    expect(await jobFileText(lost, d)).toMatchObject({ ok: false, problem: { where: 'lost.png' } });
+    expect(inEnglish(await jobFileText(lost, d))).toMatchObject({
+      ok: false,
+      problem: { where: 'lost.png' },
+    });
   });
 });
 
@@ -443,7 +457,7 @@ test('the whole shop, saved and restored elsewhere, is identical', async () => {
   await b.jobs.clear();
   await removeThing('papers', 'a4', b);
   const file = checkShopFile(text.value);
-  if (!file.ok) throw new Error(file.problem.what);
+  if (!file.ok) throw new Error(english.text(file.problem.what));
   expect((await restoreShop(file.value, b)).ok).toBe(true);
   expect(await shopFileText(b)).toEqual(text);
 });
@@ -476,14 +490,14 @@ describe('storage that fails is put into words', () => {
     ['OddError', /could not be stored/, /reload/],
   ])('%s', (name, what, way) => {
     const r = storageProblem(named(name), 'Job');
-    expect(!r.ok && r.problem.what).toMatch(what);
-    expect(!r.ok && r.problem.wayOut).toMatch(way);
+    expect(inEnglish(!r.ok && english.text(r.problem.what))).toMatch(what);
+    expect(inEnglish(!r.ok && english.text(r.problem.wayOut))).toMatch(way);
   });
   test('a quota error wrapped by the database', () => {
     const r = storageProblem(
       Object.assign(new Error('x'), { name: 'AbortError', inner: named('QuotaExceededError') }),
       'Job',
     );
-    expect(!r.ok && r.problem.what).toMatch(/full/);
+    expect(inEnglish(!r.ok && english.text(r.problem.what))).toMatch(/full/);
   });
 });

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import type { PictureRef } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { part } from '@/core/basics/part';
@@ -105,7 +106,7 @@ const opened = (url: string): Promise<HTMLImageElement> =>
 
 /** Draws a sanitised SVG at the size the job knows it by, as PNG. Only the page can: workers open no drawings. */
 export async function drawSvg(bytes: Uint8Array, ref: PictureRef): Promise<Result<DrawnSvg>> {
-  const damaged = fail('The SVG drawing does not open.', ref.name, 'Save it again as plain SVG, or as PNG.');
+  const damaged = fail(say('files.svgDrawingDoesOpen'), ref.name, say('files.saveAgainPlainSvg4'));
   const { text, dropped } = await sanitised(new TextDecoder().decode(bytes));
   const root = new DOMParser().parseFromString(text, 'image/svg+xml').documentElement;
   if (root.nodeName !== 'svg') return damaged;

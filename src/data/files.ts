@@ -1,3 +1,4 @@
+import { say, type Message } from '@/core/message/message';
 import {
   fileText,
   makeJobFile,
@@ -41,12 +42,7 @@ async function picturesOf(
   const files: PictureFile[] = [];
   for (const ref of refs.values()) {
     const row = await db.pictures.get(ref.id);
-    if (!row)
-      return fail(
-        'A picture of this job is not in this browser.',
-        ref.name,
-        'Import the picture again, then save.',
-      );
+    if (!row) return fail(say('files.pictureJobBrowser'), ref.name, say('files.importPictureAgainThen'));
     files.push({ id: row.id, mime: row.mime, base64: toBase64(row.bytes) });
   }
   return ok([...files, ...(await photosOf([...jobs.map((j) => j.look), ...log], db))]);
@@ -200,12 +196,15 @@ async function untouched(db: MesaDb): Promise<boolean> {
 }
 
 /** Every picture inside a file must be one: the file may have been made by hand. */
-export function checkPictures(files: readonly PictureFile[], where: string): Result<true> {
+export function checkPictures(files: readonly PictureFile[], where: Message): Result<true> {
   for (const file of files) {
-    const looked = inspectPicture(fromBase64(file.base64), `${where}, picture ${file.id}`);
+    const looked = inspectPicture(
+      fromBase64(file.base64),
+      say('files.pictureIn', { file: where, id: file.id }),
+    );
     if (!looked.ok) return looked;
     if (looked.value.mime !== file.mime)
-      return fail('A picture is not of the kind it says.', where, 'Nothing was changed.');
+      return fail(say('files.pictureKindSays'), where, say('files.nothingWasChanged'));
   }
   return ok(true);
 }
@@ -214,11 +213,11 @@ export function checkPictures(files: readonly PictureFile[], where: string): Res
 export async function bringJobFile(text: string, db: MesaDb = theDb): Promise<Result<Job>> {
   const file = readJobFile(text);
   if (!file.ok) return file;
-  const pictures = checkPictures(file.value.pictures, 'Job file');
+  const pictures = checkPictures(file.value.pictures, say('common.jobFile'));
   if (!pictures.ok) return pictures;
   const unread = await settingsUnreadable(db);
   if (unread) return unread;
-  return stored('Job file', async () => {
+  return stored(say('common.jobFile'), async () => {
     // A bench with no work on it yet becomes the file's bench, so that the job plans the same.
     const clean = await untouched(db);
     const taken = new Set(await db.jobs.toCollection().primaryKeys());
@@ -239,13 +238,13 @@ export async function bringJobFile(text: string, db: MesaDb = theDb): Promise<Re
 export function checkShopFile(text: string): Result<ShopFile> {
   const file = readShopFile(text);
   if (!file.ok) return file;
-  const pictures = checkPictures(file.value.pictures, 'Shop file');
+  const pictures = checkPictures(file.value.pictures, say('common.shopFile'));
   return pictures.ok ? file : pictures;
 }
 
 /** Replaces the whole shop with a file's. All or nothing. */
 export const restoreShop = (file: ShopFile, db: MesaDb = theDb): Promise<Result<void>> =>
-  stored('Shop file', () =>
+  stored(say('common.shopFile'), () =>
     db.transaction('rw', allTables(db), async () => {
       await Promise.all(allTables(db).map((t) => t.clear()));
       await putShop(db, file.shop, file.jobs, file.pictures);

@@ -1,3 +1,5 @@
+import { issueText } from '@/core/basics/rule';
+import { say } from '@/core/message/message';
 import { picturesOf } from '@/core/job/art';
 import { jobSchema, newJob, type Job } from '@/core/job/job';
 import { fail, type Result } from '@/core/basics/result';
@@ -84,9 +86,9 @@ export async function saveJob(
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
     return fail(
-      issue?.message ?? 'Something in the job is out of range.',
-      `Job, ${issue?.path.join(' › ') ?? ''}`,
-      'Correct it, or undo.',
+      issue ? issueText(issue.message) : say('files.somethingJobOutRange'),
+      say('files.jobAt', { at: issue?.path.join(' › ') ?? '' }),
+      say('files.correctUndo'),
     );
   }
   return stored('Job', () =>
@@ -108,7 +110,7 @@ export async function changeJob(
   db: MesaDb = theDb,
 ): Promise<Result<SaveOutcome>> {
   const there = await openJob(id, db);
-  if (!there) return fail('This job is not in this browser any more.', 'Job', 'Open it from a file.');
+  if (!there) return fail(say('files.jobBrowserAnyMore'), say('common.job'), say('files.openFromFile'));
   return saveJob(change(there.job), saveIdOf(there), newId('save'), db);
 }
 

@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import 'fake-indexeddb/auto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -16,7 +17,7 @@ const note = (id: string, at = 1, over = ['save-1']) => noteOf({ ...job, note: i
 function fixture4() {
   const text = readFileSync(join(__dirname, '../core/formats/fixtures/job-4.mesajob.json'), 'utf8');
   const read = readJobFile(text);
-  if (!read.ok) throw new Error(read.problem.what);
+  if (!read.ok) throw new Error(english.text(read.problem.what));
   return { shopJob: { then: (JSON.parse(text) as { job: unknown }).job, now: read.value.job } };
 }
 

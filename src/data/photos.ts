@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { Photo } from '@/core/shop/mark';
 import { db as theDb, type MesaDb } from './db';
@@ -22,33 +23,25 @@ const CORNERS: Photo['corners'] = [
 /** A photograph of any kind the browser can open, turned as the camera held it, made smaller and kept as JPEG. */
 export async function bringPhoto(file: File, of: Photo['of'], db: MesaDb = theDb): Promise<Result<Photo>> {
   const where = file.name || 'Photograph';
-  if (file.size === 0) return fail('The file is empty.', where, 'Take the photograph again.');
+  if (file.size === 0) return fail(say('files.fileEmpty'), where, say('files.takePhotographAgain'));
   if (file.size > MOST_BYTES)
-    return fail('It is larger than 80 MB.', where, 'Save it smaller, or take it again at less resolution.');
+    return fail(say('files.largerThan80Mb'), where, say('files.saveSmallerTakeAgain'));
   let picture: ImageBitmap;
   try {
     picture = await createImageBitmap(file, { imageOrientation: 'from-image' });
   } catch {
-    return fail(
-      'This is not a photograph the browser can open.',
-      where,
-      'Set the camera to save JPEG, or save the photograph as JPEG or PNG, and import it again. The inspection is unchanged.',
-    );
+    return fail(say('files.photographBrowserCanOpen'), where, say('files.setCameraSaveJpeg'));
   }
   const { width, height } = picture;
   if (Math.min(width, height) < SMALLEST_PX) {
     picture.close();
-    return fail(
-      `It is only ${width} × ${height} pixels.`,
-      where,
-      'Import the photograph itself, not its icon.',
-    );
+    return fail(say('files.onlyPixels', { width, height }), where, say('files.importPhotographItselfIcon'));
   }
   const scale = Math.min(1, LONGEST_PX / Math.max(width, height));
   const [w, h] = [Math.max(1, Math.round(width * scale)), Math.max(1, Math.round(height * scale))];
   const canvas = new OffscreenCanvas(w, h);
   const pen = canvas.getContext('2d');
-  if (!pen) return fail('The browser has no room to open it.', where, 'Close other tabs and try again.');
+  if (!pen) return fail(say('files.browserHasRoomOpen'), where, say('files.closeOtherTabsTry'));
   // What is clear in a PNG is the table it lies on: white.
   pen.fillStyle = '#ffffff';
   pen.fillRect(0, 0, w, h);

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import type { PictureRef } from '@/core/job/art';
 import { MOST_PICTURE_BYTES } from '@/core/formats/picture';
 import { createLru } from '@/core/memo/memo';
@@ -24,7 +25,7 @@ export async function bringPicture(
   onDropped: (parts: DroppedParts) => void,
   db: MesaDb = theDb,
 ): Promise<Result<PictureRef>> {
-  const read = await readBytes(file, MOST_PICTURE_BYTES, 'Save the picture smaller.');
+  const read = await readBytes(file, MOST_PICTURE_BYTES, say('files.savePictureSmaller'));
   if (!read.ok) return read;
   const bytes = read.value;
   const inspected = await inWorker<Result<InspectedPicture>>(
@@ -64,8 +65,7 @@ export async function pictureBytes(ref: PictureRef, db: MesaDb = theDb): Promise
   const found = await stored(ref.name, () => db.pictures.get(ref.id));
   if (found.ok && found.value)
     return ref.mime === 'image/svg+xml' ? asPng(ref, found.value.bytes) : ok(found.value.bytes);
-  if (!ref.drawn)
-    return fail('This picture’s file is not in this browser.', ref.name, 'Import the picture again.');
+  if (!ref.drawn) return fail(say('files.picturesFileBrowser'), ref.name, say('files.importPictureAgain'));
   const drawn = await inWorker(ref.name, (api) => api.drawPicture(ref));
   if (drawn.ok)
     await stored(ref.name, () => db.pictures.put({ id: ref.id, mime: ref.mime, bytes: drawn.value }));

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import type { Result } from '@/core/basics/result';
 import { makeQuote, moved, type QuoteGiven } from '@/core/cost/quotes';
 import { quoteSchema, stateOf, type Quote, type QuoteState } from '@/core/shop/quote';
@@ -5,7 +6,7 @@ import { db as theDb, type MesaDb } from './db';
 import { newId } from './ids';
 import { stored } from './storage';
 
-const WHERE = 'Quote';
+const WHERE = say('common.quote');
 
 const quotesIn = (rows: readonly unknown[]): Quote[] =>
   rows.flatMap((r) => {

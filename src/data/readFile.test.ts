@@ -1,3 +1,5 @@
+import { verbatim } from '@/core/message/message';
+import { inEnglish } from '@/words/inEnglish';
 import { readBytes, readText } from './readFile';
 
 /** A file that says its size and counts how often it was read. */
@@ -19,7 +21,7 @@ function fileOf(size: number, gone = false) {
 test('a file larger than may be is refused unread, with its size and the way out', async () => {
   for (const read of [readText, readBytes]) {
     const { file, seen } = fileOf(6_400_000);
-    expect(await read(file, 5_000_000, 'Split it.')).toEqual({
+    expect(inEnglish(await read(file, 5_000_000, verbatim('Split it.')))).toEqual({
       ok: false,
       problem: {
         what: 'The file is 6 MB; at most 5 MB can be opened here.',
@@ -32,10 +34,13 @@ test('a file larger than may be is refused unread, with its size and the way out
 });
 
 test('a file of just the most is read; one that was moved is said', async () => {
-  expect(await readText(fileOf(5_000_000).file, 5_000_000, '')).toEqual({ ok: true, value: '{}' });
-  expect(await readBytes(fileOf(3).file, 5_000_000, '')).toEqual({ ok: true, value: new Uint8Array(2) });
+  expect(await readText(fileOf(5_000_000).file, 5_000_000, verbatim(''))).toEqual({ ok: true, value: '{}' });
+  expect(await readBytes(fileOf(3).file, 5_000_000, verbatim(''))).toEqual({
+    ok: true,
+    value: new Uint8Array(2),
+  });
   for (const read of [readText, readBytes])
-    expect(await read(fileOf(3, true).file, 5_000_000, '')).toMatchObject({
+    expect(inEnglish(await read(fileOf(3, true).file, 5_000_000, verbatim('')))).toMatchObject({
       ok: false,
       problem: { where: 'shop.json', wayOut: expect.stringContaining('moved') },
     });

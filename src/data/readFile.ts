@@ -1,13 +1,14 @@
+import { say, type Message } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
 
-const MOVED = 'It may have been moved. Choose it again.';
+const MOVED = say('files.mayHaveMoved');
 
 /** Refuses what is too large before a byte of it is read. */
-function fits(file: File, mostBytes: number, wayOut: string): Result<File> {
+function fits(file: File, mostBytes: number, wayOut: Message): Result<File> {
   if (file.size <= mostBytes) return ok(file);
-  const mb = (bytes: number) => `${Math.round(bytes / 1e6).toLocaleString('en')} MB`;
+  const mb = (bytes: number) => say('files.size', { n: Math.round(bytes / 1e6) });
   return fail(
-    `The file is ${mb(file.size)}; at most ${mb(mostBytes)} can be opened here.`,
+    say('files.fileMostCanOpened', { size: mb(file.size), mostBytes: mb(mostBytes) }),
     file.name,
     wayOut,
   );
@@ -17,25 +18,25 @@ function fits(file: File, mostBytes: number, wayOut: string): Result<File> {
 export async function readBytes(
   file: File,
   mostBytes: number,
-  wayOut: string,
+  wayOut: Message,
 ): Promise<Result<Uint8Array<ArrayBuffer>>> {
   const held = fits(file, mostBytes, wayOut);
   if (!held.ok) return held;
   try {
     return ok(new Uint8Array(await file.arrayBuffer()));
   } catch {
-    return fail('The file could not be read.', file.name, MOVED);
+    return fail(say('files.fileCouldRead'), file.name, MOVED);
   }
 }
 
 /** The text of a file no larger than `mostBytes`; `wayOut` says what to do with a larger one. */
-export async function readText(file: File, mostBytes: number, wayOut: string): Promise<Result<string>> {
+export async function readText(file: File, mostBytes: number, wayOut: Message): Promise<Result<string>> {
   const held = fits(file, mostBytes, wayOut);
   if (!held.ok) return held;
   try {
     return ok(await file.text());
   } catch {
-    return fail('The file could not be read.', file.name, MOVED);
+    return fail(say('files.fileCouldRead'), file.name, MOVED);
   }
 }
 

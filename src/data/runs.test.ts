@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import 'fake-indexeddb/auto';
 import { demoShop } from '@/core/demo/demoShop';
 import { pressCycle } from '@/core/operations/cycle';
@@ -146,17 +148,19 @@ test('one job over two presses: each takes what no press holds, by name, and not
     [2, 'finished'],
   ]);
   const again = await startRun(named('c'), d);
-  expect(again.ok ? '' : again.problem.what).toMatch(/Every piece of this job is pressed/);
+  expect(inEnglish(again.ok ? '' : english.text(again.problem.what))).toMatch(
+    /Every piece of this job is pressed/,
+  );
 });
 
 test('a press that is on with another job is refused in words; what a press holds is not taken by laying', async () => {
   const d = await demo();
   await startRun(named('a'), d);
   const refused = await startRun({ ...named('b'), jobId: 'another' }, d);
-  expect(refused.ok ? '' : refused.problem.what).toMatch(/is on with another job/);
+  expect(inEnglish(refused.ok ? '' : english.text(refused.problem.what))).toMatch(/is on with another job/);
   await startRun(OTHER_PRESS(named('c')), d);
   const lay = await addRunEvent('c', { kind: 'lay', at: 5, pieces: [{ number: 1, name: 'Guest 1' }] }, 0, d);
-  expect(lay.ok ? '' : lay.problem.what).toMatch(/Piece 1 is in another press/);
+  expect(inEnglish(lay.ok ? '' : english.text(lay.problem.what))).toMatch(/Piece 1 is in another press/);
   expect(
     await addRunEvent('c', { kind: 'lay', at: 5, pieces: [{ number: 3, name: 'Guest 3' }] }, 0, d),
   ).toEqual({
@@ -172,7 +176,9 @@ test('a stale screen that lays a piece that is good already is told so, and noth
   await throughOne('a', d);
   const before = (await loadShop(d)).runs[0]?.events.length;
   const lay = await addRunEvent('a', { kind: 'lay', at: 99, pieces: PIECES.slice(0, 1) }, null, d);
-  expect(lay.ok ? '' : lay.problem.what).toBe('Piece 1 is pressed and good already.');
+  expect(inEnglish(lay.ok ? '' : english.text(lay.problem.what))).toBe(
+    'Piece 1 is pressed and good already.',
+  );
   expect((await loadShop(d)).runs[0]?.events.length).toBe(before);
   expect(await hands('a', d)).toEqual([2]);
 });

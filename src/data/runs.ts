@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { freePieces, isOn, nextPieces, withState, type RunWithState } from '@/core/run/pieces';
 import { foldEvent, foldOn, goodBefore } from '@/core/run/run';
@@ -8,7 +9,7 @@ import { openRuns, runRecord, runsOfJob, withStates } from './live';
 import { followRun } from './shelf';
 import { stored } from './storage';
 
-const WHERE = 'Press';
+const WHERE = say('common.press');
 
 const pieceWords = (numbers: readonly number[]): string =>
   numbers.length === 1 ? `Piece ${numbers[0]} is` : `Pieces ${numbers.join(', ')} are`;
@@ -23,23 +24,18 @@ export async function startRun(run: Run, db: MesaDb = theDb): Promise<Result<str
       const own = await runsOfJob(run.jobId, db);
       const on = await openRuns(db);
       if (own.aside.length > 0)
-        return fail(
-          'A run of this job is kept but cannot be read by this version: what it pressed would be pressed again.',
-          WHERE,
-          'Update Mesa Drift; or save the run to a file and remove it, on any page of the shop.',
-        );
+        return fail(say('files.runJobKeptBut'), WHERE, say('files.updateMesaDriftSave'));
       const here = withStates(on).find((r) => isOn(r) && r.run.press.id === run.press.id);
       if (here && here.run.jobId === run.jobId) return ok(here.run.id);
       if (here)
         return fail(
-          `${run.press.name} is on with another job.`,
+          say('files.anotherJob', { press: run.press.name }),
           WHERE,
-          'Stop that run between two loads, or take another press.',
+          say('files.stopRunBetweenTwo'),
         );
       const ofJob = withStates(own);
       const queue = run.queue && freePieces(run.queue, ofJob);
-      if (queue?.length === 0)
-        return fail('Every piece of this job is pressed or in another press.', WHERE, 'Go on there.');
+      if (queue?.length === 0) return fail(say('files.everyPieceJobPressed'), WHERE, say('files.goThere'));
       const begun = queue ? { ...run, queue, pieces: queue.length } : run;
       // Pressed again, a job is live again.
       await db.jobs.where('id').equals(run.jobId).modify({ archived: 0 });
@@ -72,9 +68,9 @@ function goodAlready(run: Run, event: RunEvent): Result<never> | null {
   return good.length === 0
     ? null
     : fail(
-        `${pieceWords(good.toSorted((a, b) => a - b))} pressed and good already.`,
+        say('files.pressedGoodAlready', { good: pieceWords(good.toSorted((a, b) => a - b)) }),
         WHERE,
-        'Lay other pieces. To press one again, count it as spoiled first.',
+        say('files.layOtherPiecesPress'),
       );
 }
 
@@ -109,7 +105,7 @@ export async function addRunEvent(
       async (): Promise<Result<boolean>> => {
         const ofJob = withStates(await runsOfJobOf(runId, db));
         const run = ofJob.find((r) => r.run.id === runId)?.run;
-        if (!run) return fail('This run is no longer in this browser.', WHERE, 'Go back to the presses.');
+        if (!run) return fail(say('files.runLongerBrowser'), WHERE, say('files.goBackPresses'));
         if (after !== null && run.events.length !== after) return ok(false);
         const again = goodAlready(run, event);
         if (again) return again;
@@ -117,9 +113,9 @@ export async function addRunEvent(
         const held = heldElsewhere(next, ofJob);
         if (held.length > 0)
           return fail(
-            `${pieceWords(held)} in another press or pressed there.`,
+            say('files.anotherPressPressedThere', { held: pieceWords(held) }),
             WHERE,
-            'Lay other pieces, or take them out there first.',
+            say('files.layOtherPiecesTake'),
           );
         await db.runs.put(runRecord(next));
         await followRun(db, next);

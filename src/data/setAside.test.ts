@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import 'fake-indexeddb/auto';
 import { DEFAULT_SETTINGS, type Settings } from '@/core/shop/settings';
 import type { Run } from '@/core/shop/run';
@@ -40,7 +42,9 @@ test('a run that cannot be read is said, kept, and no second run of the same pie
   expect(read).toEqual([]);
   expect(aside).toMatchObject([{ kind: 'run', id: 'first', jobId: 'star-party-tumblers' }]);
   const second = await startRun(await runOf(d, 'star-party-tumblers', 'second'), d);
-  expect(second.ok ? '' : second.problem.what).toMatch(/A run of this job is kept but cannot be read/);
+  expect(inEnglish(second.ok ? '' : english.text(second.problem.what))).toMatch(
+    /A run of this job is kept but cannot be read/,
+  );
   expect(await d.runs.count()).toBe(1);
   // Another job is free to begin.
   const ids = (await listJobs(d)).jobs.map((r) => r.id).filter((i) => i !== 'star-party-tumblers');
@@ -70,7 +74,10 @@ test('settings that cannot be read are not written over until a person starts af
     await loadDemo(d, TODAY),
     await bringJobFile(file?.ok ? file.value : '', d),
   ];
-  for (const r of refused) expect(r.ok ? '' : r.problem.what).toMatch(/settings are kept but cannot be read/);
+  for (const r of refused)
+    expect(inEnglish(r.ok ? '' : english.text(r.problem.what))).toMatch(
+      /settings are kept but cannot be read/,
+    );
   expect(await d.settings.get('shop')).toEqual(stored);
   expect((await startFreshSettings(d, 77)).ok).toBe(true);
   expect((await changeSettings((s) => ({ ...s, shopName: 'Other' }), d)).ok).toBe(true);
@@ -121,8 +128,10 @@ test('a record that does not fit is refused in words, not in the code of its che
   const d = await demo();
   const r = await changeSettings((s) => ({ ...s, shopName: 'x'.repeat(500) }), d);
   if (r.ok) throw new Error('stored');
-  expect(r.problem.what).toContain('shopName');
-  expect(`${r.problem.what} ${r.problem.wayOut}`).not.toMatch(/[{}[\]"]/);
+  expect(inEnglish(r.problem.what)).toContain('shopName');
+  expect(inEnglish(`${english.text(r.problem.what)} ${english.text(r.problem.wayOut)}`)).not.toMatch(
+    /[{}[\]"]/,
+  );
   expect(storageProblem(new Error('odd'), 'Shop').ok).toBe(false);
   d.close();
 });

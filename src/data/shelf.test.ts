@@ -1,3 +1,6 @@
+import type { Message } from '@/core/message/message';
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import 'fake-indexeddb/auto';
 import { demoShop } from '@/core/demo/demoShop';
 import { newRun } from '@/core/plan/newRun';
@@ -36,8 +39,8 @@ const demo = async () => {
   await seedIfEmpty(true, d, TODAY);
   return d;
 };
-const value = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: string } }): T => {
-  if (!r.ok) throw new Error(r.problem.what);
+const value = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: Message } }): T => {
+  if (!r.ok) throw new Error(english.text(r.problem.what));
   return r.value;
 };
 const mugs = async (d: MesaDb) => {
@@ -67,7 +70,7 @@ test('printed sheets take paper and ink off the shelf, and bring them back when 
   expect([await has('shelf-letter'), await has('shelf-ink')]).toEqual([paper, ink]);
   expect(await loadPrinted(d)).toEqual({ 'constellation-mugs': 0 });
   for (const sheets of [0, -2, 1.5, NaN])
-    expect(await takePrinted({ ...printing, sheets }, d)).toMatchObject({
+    expect(inEnglish(await takePrinted({ ...printing, sheets }, d))).toMatchObject({
       ok: false,
       problem: { what: expect.stringMatching(/one sheet or more/) },
     });
@@ -181,6 +184,7 @@ test('the shelf and the quotes go with the shop file and come back as they were'
     pieces: 18,
     eachCents: 1200,
     postageCents: 0,
+    postageWords: 'Postage',
     costCents: 9000,
     readyOn: null,
     terms: '',
@@ -225,9 +229,9 @@ describe('the table of the shelf', () => {
   test('what is wrong is said with its row', () => {
     const refused = (text: string) => {
       const r = readShelfCsv(text, [], id);
-      return r.ok ? 'read' : `${r.problem.where}: ${r.problem.what}`;
+      return r.ok ? 'read' : `${english.text(r.problem.where)}: ${english.text(r.problem.what)}`;
     };
-    expect(refused('what,count\nmug,3')).toMatch(/no column “name”/);
+    expect(inEnglish(refused('what,count\nmug,3'))).toMatch(/no column “name”/);
     expect(refused('name,on hand\nmug,-3')).toMatch(/row 2: What is on hand is 0 or more/);
     expect(refused('name,case\nmug,0')).toMatch(/row 2.*A case holds more than none/);
     expect(refused('name,case costs\nmug,12.345')).toMatch(/row 2.*12\.345.*no amount/);

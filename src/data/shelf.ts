@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { fail, type Result } from '@/core/basics/result';
 import { withState } from '@/core/run/pieces';
 import type { PartNeeded } from '@/core/finish/parts';
@@ -24,7 +25,7 @@ import { db as theDb, type MesaDb } from './db';
 import { newId } from './ids';
 import { stored } from './storage';
 
-const WHERE = 'Stock';
+const WHERE = say('common.stock');
 
 export interface ItemOnShelf {
   readonly item: StockItem;
@@ -111,7 +112,7 @@ export const countItem = (
   db: MesaDb = theDb,
 ): Promise<Result<number>> => {
   if (!Number.isFinite(counted) || counted < 0)
-    return Promise.resolve(fail('A count is 0 or more.', WHERE, 'Write how many lie there.'));
+    return Promise.resolve(fail(say('files.count0More'), WHERE, say('files.writeHowManyLie')));
   return stored(WHERE, () =>
     db.transaction('rw', db.movements, async () => {
       const b = balanceOf(await ofItem(db, itemId));
@@ -130,7 +131,7 @@ export const orderCases = (
   db: MesaDb = theDb,
 ): Promise<Result<void>> => {
   if (!Number.isInteger(cases) || cases < 1)
-    return Promise.resolve(fail('Order one case or more, whole ones.', WHERE, 'Write how many cases.'));
+    return Promise.resolve(fail(say('files.orderOneCaseMore'), WHERE, say('files.writeHowManyCases')));
   return addLines(
     [
       line({
@@ -156,7 +157,7 @@ export const receiveOrder = (
   db: MesaDb = theDb,
 ): Promise<Result<void>> => {
   if (!Number.isFinite(count) || count <= 0)
-    return Promise.resolve(fail('A delivery is more than none.', WHERE, 'Write how many came.'));
+    return Promise.resolve(fail(say('common.deliveryMoreThanNone'), WHERE, say('files.writeHowManyCame')));
   return addLines(
     [line({ id: newId('line'), itemId, at: Date.now(), kind: 'received', change: count, lot, orderId })],
     db,
@@ -241,7 +242,7 @@ export async function loadPrinted(db: MesaDb = theDb): Promise<Readonly<Record<s
 /** Takes what a printing took off the shelf; gives the lines, so that it can be put back. */
 export const takePrinted = (printing: Printing, db: MesaDb = theDb): Promise<Result<readonly Movement[]>> => {
   if (!Number.isInteger(printing.sheets) || printing.sheets < 1)
-    return Promise.resolve(fail('Say one sheet or more, whole ones.', WHERE, 'Write how many were printed.'));
+    return Promise.resolve(fail(say('files.sayOneSheetMore'), WHERE, say('files.writeHowManyWere')));
   return stored(WHERE, () =>
     db.transaction('rw', db.stockItems, db.movements, async () => {
       const taken = takenBy(itemsOf(await db.stockItems.toArray()), printing);

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import type { Table } from 'dexie';
 import type * as z from 'zod/mini';
 import { blankSchema, type Blank } from '@/core/shop/blank';
@@ -22,9 +23,9 @@ async function storedSettings(db: MesaDb): Promise<Settings | null> {
 }
 
 const UNREADABLE_SETTINGS = fail(
-  'The shop’s settings are kept but cannot be read by this version. Nothing was changed.',
-  'Settings',
-  'Save them to a file and start with fresh settings, on any page of the shop; or update Mesa Drift.',
+  say('files.shopsSettingsKeptBut'),
+  say('common.settings2'),
+  say('files.saveThemFileStart'),
 );
 
 /** A problem in words where the shop’s settings cannot be read: writing others would lose them. */

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/words/inEnglish';
 import 'fake-indexeddb/auto';
 import { GET } from '@/app/api/starting/route';
 import { demoShop } from '@/core/demo/demoShop';
@@ -162,7 +163,7 @@ test.each(BY_EYE)('the status of %s: at %s, %s', (id, at, level, text) => {
   if (!job) throw new Error(id);
   const status = statusOf(job, shop);
   expect(status.at).toBe(at);
-  expect([status.worst?.level ?? null, status.worst?.text.join('') ?? null]).toEqual([level, text]);
+  expect(inEnglish([status.worst?.level ?? null, status.worst?.text ?? null])).toEqual([level, text]);
   expect(JSON.parse(JSON.stringify(status))).toEqual(status);
 });
 

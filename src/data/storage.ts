@@ -1,3 +1,5 @@
+import { issueText } from '@/core/basics/rule';
+import { say, type Message, verbatim } from '@/core/message/message';
 import '@/core/basics/zodSetup';
 import * as z from 'zod/mini';
 import { fail, ok, type Result } from '@/core/basics/result';
@@ -9,44 +11,37 @@ const names = (error: unknown): string => {
 };
 
 /** Puts a storage error into words with a way out. */
-export function storageProblem(error: unknown, where: string): Result<never> {
+export function storageProblem(error: unknown, where: Message | string): Result<never> {
   const name = names(error);
   if (/NewerDatabase/.test(name)) {
-    return fail(
-      'The shop in this browser was written by a newer Mesa Drift.',
-      where,
-      'Update Mesa Drift, then open it again. Nothing was changed.',
-    );
+    return fail(say('files.shopBrowserWasWritten'), where, say('files.updateMesaDriftThen'));
   }
   if (/Quota/i.test(name)) {
-    return fail(
-      'This browser’s storage is full.',
-      where,
-      'Save the job to a file now, then delete old jobs or pictures.',
-    );
+    return fail(say('files.browsersStorageFull'), where, say('files.saveJobFileNow'));
   }
   if (/MissingAPI|OpenFailed|Security|InvalidState|DatabaseClosed|UnknownError/i.test(name)) {
-    return fail(
-      'This browser refuses to store anything here.',
-      where,
-      'Leave private browsing, or save the job to a file before closing.',
-    );
+    return fail(say('files.browserRefusesStoreAnything'), where, say('files.leavePrivateBrowsingSave'));
   }
   if (error instanceof z.core.$ZodError) {
     const [issue] = error.issues;
     const at = issue?.path.map(String).join(' › ') ?? '';
     return fail(
-      `Something in it is missing or out of range${at === '' ? '' : ` (${at.slice(0, 80)})`}: ${issue?.message ?? 'it cannot be read.'}`,
+      say('files.somethingMissingOutRange', {
+        at: at.slice(0, 80),
+        which: at === '' ? 'none' : 'other',
+        problem: issue ? issueText(issue.message) : say('common.cannotBeRead'),
+      }),
       where,
-      'Nothing was changed. Reload the page, then try again.',
+      say('files.nothingWasChangedReload'),
     );
   }
-  const why = error instanceof Error && error.message !== '' ? error.message : 'The browser gave no reason.';
-  return fail(`It could not be stored: ${why}`, where, 'Save the job to a file, then reload the page.');
+  const why =
+    error instanceof Error && error.message !== '' ? verbatim(error.message) : say('files.noReason');
+  return fail(say('files.couldStored', { why }), where, say('files.saveJobFileThen'));
 }
 
 /** Runs a storage task; what goes wrong comes back as a problem. */
-export async function stored<T>(where: string, task: () => Promise<T>): Promise<Result<T>> {
+export async function stored<T>(where: Message | string, task: () => Promise<T>): Promise<Result<T>> {
   try {
     return ok(await task());
   } catch (error) {

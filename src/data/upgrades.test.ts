@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { readFileSync } from 'node:fs';
@@ -87,7 +88,7 @@ describe.each(WRITTEN)('a database of version $db', ({ db, file, stores }) => {
   test('opens to the same things, runs and jobs as the file of its time', async () => {
     const d = new MesaDb(await written(db, file, stores));
     const read = readShopFile(readFileSync(join(FIXTURES, `shop-${file}.mesashop.json`), 'utf8'));
-    if (!read.ok) throw new Error(read.problem.what);
+    if (!read.ok) throw new Error(english.text(read.problem.what));
     const shop = await loadShop(d);
     expect(shopSchema.safeParse(shop).success).toBe(true);
     for (const kind of ['blanks', 'presses', 'papers', 'recipes', 'runs'] as const)

@@ -9,6 +9,7 @@ import { TO_7 } from '@/core/formats/upgrades/to7';
 import { TO_8 } from '@/core/formats/upgrades/to8';
 import { TO_9 } from '@/core/formats/upgrades/to9';
 import { TO_10 } from '@/core/formats/upgrades/to10';
+import { TO_11 } from '@/core/formats/upgrades/to11';
 import { countBySettings, indexLog } from './upgradeLog';
 
 /** One version of the database: what it indexes anew, and what becomes of the records of the version before. Never edited once released. */
@@ -134,4 +135,5 @@ export const DB_VERSIONS: readonly DbVersion[] = [
     },
     upgrade: findLive,
   },
+  { version: 14, stores: {}, upgrade: climb(TO_11) },
 ];

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from './words';
 import { AlertDialog } from 'radix-ui';
 import { Button } from './Button';
 
@@ -14,6 +15,7 @@ interface Props {
 
 /** Asks before something that is hard to take back. */
 export function Confirm({ title, about, action, onConfirm, onClose }: Props) {
+  const t = useWords();
   return (
     <AlertDialog.Root open onOpenChange={(open) => !open && onClose()}>
       <AlertDialog.Portal>
@@ -23,7 +25,7 @@ export function Confirm({ title, about, action, onConfirm, onClose }: Props) {
           <AlertDialog.Description className="mt-2">{about}</AlertDialog.Description>
           <div className="mt-4 flex justify-end gap-2">
             <AlertDialog.Cancel asChild>
-              <Button>Cancel</Button>
+              <Button>{t('common.cancel')}</Button>
             </AlertDialog.Cancel>
             <AlertDialog.Action asChild>
               <Button kind="act" onClick={onConfirm}>

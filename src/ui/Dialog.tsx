@@ -1,3 +1,4 @@
+import { useWords } from './words';
 import { X } from 'lucide-react';
 import { Dialog as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
@@ -13,6 +14,7 @@ interface Props {
 
 /** A dialog over the page, to type things in. */
 export function Dialog({ open, onClose, title, about, children, wide = false }: Props) {
+  const t = useWords();
   return (
     <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Radix.Portal>
@@ -30,7 +32,7 @@ export function Dialog({ open, onClose, title, about, children, wide = false }: 
               <Radix.Description className="text-soft">{about}</Radix.Description>
             </div>
             <Radix.Close
-              aria-label="Close"
+              aria-label={t('common.close')}
               className="grid size-10 shrink-0 place-items-center hover:bg-board"
             >
               <X size={20} aria-hidden />

@@ -1,14 +1,15 @@
 'use client';
 
+import { inSentence } from '@/core/message/message';
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { memo } from 'react';
 import type { Figure } from '@/core/figures/figure';
 import { hasError, improvementsOf } from '@/core/plan/improvements';
-import { quantityText } from '@/core/units/format';
-import { fineMm } from '@/core/units/quantity';
+
+import { fineMm } from '@/core/message/quantity';
 import { FigureValue, useUncertainty } from './FigureValue';
-import { Say, useUnits } from './units';
+import { Say, useWords } from './words';
 
 interface Props {
   readonly figures: readonly Figure[];
@@ -28,21 +29,19 @@ export const FigureLines = ({ figures, find }: Props) => (
 );
 
 const FigureLine = memo(function FigureLine({ figure, find }: { figure: Figure; find: Props['find'] }) {
+  const t = useWords();
   const uncertainty = useUncertainty(figure);
   const more =
-    figure.arithmetic.length > 0 ||
-    figure.inputs.length > 0 ||
-    uncertainty !== null ||
-    hasError(figure);
+    figure.arithmetic.length > 0 || figure.inputs.length > 0 || uncertainty !== null || hasError(figure);
   const head = (
     <>
       <span className="flex flex-wrap items-baseline justify-between gap-x-2">
-        <span className="leading-tight">{figure.label}</span>
+        <span className="leading-tight">{t(figure.label)}</span>
         <FigureValue figure={figure} />
       </span>
       <span className="flex justify-between gap-1 font-label text-fine leading-snug font-medium text-soft">
         <span>
-          <Say phrase={figure.working} />
+          <Say message={figure.working} />
         </span>
         {more && (
           <ChevronDown size={14} aria-hidden className="mt-0.5 shrink-0 group-data-[state=open]:rotate-180" />
@@ -65,11 +64,11 @@ const FigureLine = memo(function FigureLine({ figure, find }: { figure: Figure; 
 
 /** What following the advice would buy, in the figure’s own unit. */
 function Bought({ figure, by }: { figure: Figure; by: number }) {
-  const units = useUnits();
+  const t = useWords();
   const q = figure.quantity;
   // A chance is not narrowed in its own unit: what is bought there is length.
   const shown = q.kind === 'length' ? { ...q, value: by, fine: true } : fineMm(by);
-  return by > 0.005 ? <>It would narrow it by {quantityText(shown, units)}.</> : null;
+  return by > 0.005 ? <>{t('common.wouldNarrow', { quantityText: shown })}</> : null;
 }
 
 interface DetailProps {
@@ -79,20 +78,21 @@ interface DetailProps {
 }
 
 function Detail({ figure, uncertainty, find }: DetailProps) {
+  const t = useWords();
   const inputs = figure.inputs.flatMap((id) => find(id) ?? []);
   const improve = improvementsOf(figure);
   return (
     <div className="grid gap-1.5">
       {figure.arithmetic.map((line, i) => (
         <p key={i}>
-          <Say phrase={line} />
+          <Say message={line} />
         </p>
       ))}
       {inputs.length > 0 && (
         <ul>
           {inputs.map((f) => (
             <li key={f.id} className="flex justify-between gap-2">
-              <span>from {f.label.toLowerCase()}</span>
+              <span>{t('common.from', { f: inSentence(f.label) })}</span>
               <FigureValue figure={f} size="text-fine" />
             </li>
           ))}
@@ -101,11 +101,15 @@ function Detail({ figure, uncertainty, find }: DetailProps) {
       {uncertainty && <p>{uncertainty}</p>}
       {improve.length > 0 && (
         <>
-          <p className="font-semibold">To know it better</p>
+          <p className="font-semibold">{t('common.knowBetter')}</p>
           <ul className="grid gap-1">
             {improve.map((i) => (
-              <li key={i.label}>
-                {Math.round(i.share * 100)}% of the uncertainty is {i.label}. {i.advice}{' '}
+              <li key={i.label.id}>
+                {t('common.ofTheUncertaintyIs', {
+                  share: Math.round(i.share * 100),
+                  i: inSentence(i.label),
+                  advice: i.advice,
+                })}{' '}
                 <Bought figure={figure} by={i.buys} />
               </li>
             ))}

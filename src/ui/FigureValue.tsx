@@ -1,9 +1,10 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from './words';
 import type { Figure } from '@/core/figures/figure';
-import { formatQuantity, quantityText } from '@/core/units/format';
-import type { Quantity } from '@/core/units/quantity';
-import { useUnits } from './units';
+
+import type { Quantity } from '@/core/message/quantity';
 
 const STYLE: Readonly<Record<Figure['origin'], string>> = {
   measured: 'text-measured underline decoration-2 underline-offset-4',
@@ -12,23 +13,23 @@ const STYLE: Readonly<Record<Figure['origin'], string>> = {
   proven: 'text-ink',
 };
 
-const WORDS: Readonly<Record<Figure['origin'], string>> = {
-  measured: 'measured by hand',
-  calculated: 'calculated',
-  estimated: 'estimated',
-  proven: 'proven here',
+const WORDS: Readonly<Record<Figure['origin'], Message>> = {
+  measured: say('common.measuredHand'),
+  calculated: say('common.calculated'),
+  estimated: say('common.estimated'),
+  proven: say('common.provenHere2'),
 };
 
 /** A figure with its unit, drawn so that where it came from shows. */
 export function FigureValue({ figure, size = 'text-name' }: { figure: Figure; size?: string }) {
-  const units = useUnits();
-  const f = formatQuantity(figure.quantity, units);
+  const t = useWords();
+  const f = t.parts(figure.quantity);
   const tight = f.unit === '°' || f.unit === '%';
   return (
     <span className="inline-flex items-baseline gap-1.5 whitespace-nowrap" title={f.exact}>
       {figure.origin === 'proven' && figure.provenBy !== undefined && (
         <span className="stamp bg-strata-3 px-2.5 py-0.5 font-label text-fine font-semibold text-white">
-          {figure.provenBy} good
+          {t('common.good', { provenBy: figure.provenBy })}
         </span>
       )}
       <span className={`font-label font-semibold ${size} ${STYLE[figure.origin]}`}>
@@ -41,7 +42,7 @@ export function FigureValue({ figure, size = 'text-name' }: { figure: Figure; si
           </span>
         )}
       </span>
-      <span className="sr-only">, {WORDS[figure.origin]}</span>
+      <span className="sr-only">, {t(WORDS[figure.origin])}</span>
     </span>
   );
 }
@@ -51,11 +52,14 @@ const asBase = (q: Quantity, value: number): Quantity =>
 
 /** ± at 95 %, or the range of an estimate, in words. */
 export function useUncertainty(figure: Figure): string | null {
-  const units = useUnits();
+  const t = useWords();
   if (figure.spread) {
     const [lo, hi] = figure.spread;
-    return `between ${quantityText(asBase(figure.quantity, lo), units)} and ${quantityText(asBase(figure.quantity, hi), units)}`;
+    return t('common.betweenAnd', {
+      quantityText: t.quantity(asBase(figure.quantity, lo)),
+      quantityText2: t.quantity(asBase(figure.quantity, hi)),
+    });
   }
   if (figure.within95 === undefined || figure.within95 === 0) return null;
-  return `± ${quantityText(asBase(figure.quantity, figure.within95), units)}, 19 times in 20`;
+  return t('common.n19Times20', { quantityText: t.quantity(asBase(figure.quantity, figure.within95)) });
 }

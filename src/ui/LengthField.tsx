@@ -1,12 +1,14 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { useCallback } from 'react';
 import { fail, ok, type Result } from '@/core/basics/result';
-import { formatQuantity } from '@/core/units/format';
+
 import { parseLength } from '@/core/units/parse';
-import { mm, fineMm } from '@/core/units/quantity';
+import { mm, fineMm } from '@/core/message/quantity';
 import { TypedField, type Taken } from './TypedField';
-import { useUnits, useSay } from './units';
+import { useUnits } from './units';
+import { useWords } from './words';
 
 interface Props {
   readonly label: string;
@@ -38,8 +40,8 @@ export function LengthField({
   onValue,
 }: Props) {
   const units = useUnits();
-  const say = useSay();
-  const shown = formatQuantity(fine ? fineMm(valueMm) : mm(valueMm), units);
+  const t = useWords();
+  const shown = t.parts(fine ? fineMm(valueMm) : mm(valueMm));
   const parse = useCallback(
     (text: string): Result<number> => {
       const clean = text.trim();
@@ -51,10 +53,10 @@ export function LengthField({
       if (!parsed.ok) return parsed;
       const value = negative ? -parsed.value.valueMm : parsed.value.valueMm;
       return value < minMm - 1e-9 || value > maxMm + 1e-9
-        ? fail('That is out of range.', label, `Between ${say([mm(minMm)])} and ${say([mm(maxMm)])}.`)
+        ? fail(say('common.outRange'), label, say('common.betweenAnd2', { min: mm(minMm), max: mm(maxMm) }))
         : ok(value);
     },
-    [label, maxMm, minMm, say, signed, units.length],
+    [label, maxMm, minMm, signed, units.length],
   );
   return (
     <TypedField

@@ -1,5 +1,6 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { fail, ok } from '@/core/basics/result';
 import { readMoney } from '@/core/money/money';
 import { TypedField, type Taken } from './TypedField';
@@ -36,10 +37,11 @@ export function MoneyField({
       width={width}
       byHand={byHand}
       value={cents}
-      parse={(t) => {
-        const read = readMoney(t, currency);
-        if (read === null) return fail('An amount is written 12.50.', label, 'No finer than a hundredth.');
-        return read < least ? fail('It has to be more than 0.', label, 'Write an amount.') : ok(read);
+      parse={(typed) => {
+        const read = readMoney(typed, currency);
+        if (read === null)
+          return fail(say('common.amountWritten1250'), label, say('common.finerThanHundredth'));
+        return read < least ? fail(say('common.hasMoreThan0'), label, say('common.writeAmount')) : ok(read);
       }}
       onValue={onCents}
     />

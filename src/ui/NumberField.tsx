@@ -1,5 +1,6 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { useCallback } from 'react';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { TypedField, type Taken } from './TypedField';
@@ -34,11 +35,12 @@ export function NumberField({
     (text: string): Result<number> => {
       const clean = text.trim().replace('−', '-').replace(',', '.');
       if (!/^-?\d{1,7}(?:\.\d{1,4})?$/.test(clean))
-        return fail('That is not a number.', label, `Write one from ${min} to ${max}.`);
+        return fail(say('common.thatIsNotA'), label, say('common.writeOneFrom', { min, max }));
       const n = Number(clean);
       if (whole && !Number.isInteger(n))
-        return fail('Whole numbers only.', label, `Write one from ${min} to ${max}.`);
-      if (n < min || n > max) return fail('That is out of range.', label, `Write one from ${min} to ${max}.`);
+        return fail(say('common.wholeNumbersOnly'), label, say('common.writeOneFrom', { min, max }));
+      if (n < min || n > max)
+        return fail(say('common.outRange'), label, say('common.writeOneFrom', { min, max }));
       return ok(n);
     },
     [label, max, min, whole],

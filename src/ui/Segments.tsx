@@ -1,9 +1,11 @@
 import { RadioGroup } from 'radix-ui';
+import type { Message } from '@/core/message/message';
+import { useWords } from './words';
 
 export interface Segment<T extends string> {
   readonly value: T;
-  readonly label: string;
-  readonly title?: string;
+  readonly label: string | Message;
+  readonly title?: string | Message;
 }
 
 interface Props<T extends string> {
@@ -16,6 +18,7 @@ interface Props<T extends string> {
 
 /** One of a few, side by side. Arrow keys move between them. */
 export function Segments<T extends string>({ label, value, options, onChange, className = '' }: Props<T>) {
+  const t = useWords();
   return (
     <RadioGroup.Root
       aria-label={label}
@@ -30,10 +33,10 @@ export function Segments<T extends string>({ label, value, options, onChange, cl
         <RadioGroup.Item
           key={o.value}
           value={o.value}
-          title={o.title}
+          title={o.title && t.label(o.title)}
           className="min-h-9 grow bg-sheet px-3 font-label text-base font-semibold data-[state=checked]:bg-strata-3 data-[state=checked]:text-white data-[state=unchecked]:hover:bg-board"
         >
-          {o.label}
+          {t.label(o.label)}
         </RadioGroup.Item>
       ))}
     </RadioGroup.Root>

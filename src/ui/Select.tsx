@@ -1,10 +1,12 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { Select as Radix } from 'radix-ui';
+import type { Message } from '@/core/message/message';
+import { useWords } from './words';
 
 interface Props<T extends string> {
   readonly label: string;
   readonly value: T;
-  readonly options: readonly { readonly value: T; readonly label: string }[];
+  readonly options: readonly { readonly value: T; readonly label: string | Message }[];
   readonly onChange: (value: T) => void;
   readonly className?: string;
   readonly id?: string;
@@ -12,6 +14,7 @@ interface Props<T extends string> {
 
 /** One of many, in a list that opens. */
 export function Select<T extends string>({ label, value, options, onChange, className = '', id }: Props<T>) {
+  const t = useWords();
   return (
     <Radix.Root
       value={value}
@@ -48,7 +51,7 @@ export function Select<T extends string>({ label, value, options, onChange, clas
                     <Check size={16} aria-hidden />
                   </Radix.ItemIndicator>
                 </span>
-                <Radix.ItemText>{o.label}</Radix.ItemText>
+                <Radix.ItemText>{t.label(o.label)}</Radix.ItemText>
               </Radix.Item>
             ))}
           </Radix.Viewport>

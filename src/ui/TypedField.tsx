@@ -1,5 +1,7 @@
 'use client';
 
+import { inTurn } from '@/core/message/message';
+import { useWords } from './words';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import type { Result } from '@/core/basics/result';
 import { useRemember } from './restore';
@@ -41,6 +43,7 @@ function useTyped<T>({
   value,
   guessed,
 }: Pick<Props<T>, 'text' | 'parse' | 'onValue' | 'value' | 'guessed'>) {
+  const t = useWords();
   const [draft, setDraft] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const remember = useRemember();
@@ -55,7 +58,7 @@ function useTyped<T>({
     if (sent.current !== typed) return;
     sent.current = null;
     setDraft(typed);
-    setWrong('Not stored. Press Enter here to try again.');
+    setWrong(t('common.storedPressEnterHere'));
   };
 
   const take = (typed: string, leaving: boolean) => {
@@ -71,7 +74,7 @@ function useTyped<T>({
         if (taken instanceof Promise) void taken.then((stored) => stored || keepDraft(typed));
       }
     } else if (leaving) {
-      setWrong(`${parsed.problem.what} ${parsed.problem.wayOut}`);
+      setWrong(t(inTurn(parsed.problem.what, parsed.problem.wayOut)));
     }
     return parsed.ok;
   };

@@ -1,5 +1,8 @@
 'use client';
 
+import { issueText } from '@/core/basics/rule';
+import type { Message } from '@/core/message/message';
+import { useWords } from './words';
 import type { HTMLInputAutoCompleteAttribute, ReactNode } from 'react';
 import {
   FormProvider,
@@ -29,6 +32,7 @@ export function DialogForm<In extends FieldValues, Out>({
   className = '',
   children,
 }: FormProps<In, Out>) {
+  const t = useWords();
   return (
     <FormProvider {...form}>
       <form
@@ -38,7 +42,7 @@ export function DialogForm<In extends FieldValues, Out>({
       >
         {children}
         <div className="col-span-full flex justify-end gap-2">
-          <Button onClick={onCancel}>Cancel</Button>
+          <Button onClick={onCancel}>{t('common.cancel')}</Button>
           <Button kind="act" type="submit">
             {saveLabel}
           </Button>
@@ -65,13 +69,15 @@ interface TextProps<In extends FieldValues> extends FieldProps<In> {
 
 interface ChoiceProps<In extends FieldValues> extends FieldProps<In> {
   /** What is stored, and what is read: in the order shown. */
-  readonly options: readonly (readonly [value: string, label: string])[];
+  readonly options: readonly (readonly [value: string, label: string | Message])[];
   readonly onChosen?: (value: string) => void;
 }
 
 function useProblem<In extends FieldValues>(name: FieldPath<In>) {
+  const t = useWords();
   const { register, getFieldState, formState } = useFormContext<In>();
-  return { register, problem: getFieldState(name, formState).error?.message };
+  const message = getFieldState(name, formState).error?.message;
+  return { register, problem: message === undefined ? undefined : t(issueText(message)) };
 }
 
 function Text<In extends FieldValues>({ name, label, hint, rows, ...input }: TextProps<In>) {
@@ -90,6 +96,7 @@ function Text<In extends FieldValues>({ name, label, hint, rows, ...input }: Tex
 }
 
 function Choice<In extends FieldValues>({ name, label, hint, options, onChosen }: ChoiceProps<In>) {
+  const t = useWords();
   const { register, problem } = useProblem<In>(name);
   return (
     <FormField label={label} problem={problem} {...(hint !== undefined && { hint })}>
@@ -101,7 +108,7 @@ function Choice<In extends FieldValues>({ name, label, hint, options, onChosen }
         >
           {options.map(([value, words]) => (
             <option key={value} value={value}>
-              {words}
+              {t.label(words)}
             </option>
           ))}
         </select>
@@ -120,5 +127,5 @@ export const asRead = (values: readonly (string | number)[]): readonly (readonly
 /** Choices in order, each with its words. */
 export const inWords = <T extends string>(
   values: readonly T[],
-  words: Readonly<Record<T, string>>,
-): readonly (readonly [T, string])[] => values.map((v) => [v, words[v]]);
+  words: Readonly<Record<T, Message>>,
+): readonly (readonly [T, Message])[] => values.map((v) => [v, words[v]]);

@@ -1,3 +1,4 @@
+import { say, type Message } from '@/core/message/message';
 import type { Level } from '@/core/figures/figure';
 
 /** Colour of the bar beside a finding. */
@@ -8,8 +9,8 @@ export const LEVEL_BAR: Readonly<Record<Level, string>> = {
 };
 
 /** The level in words, for those who do not see the bar. */
-export const LEVEL_WORDS: Readonly<Record<Level, string>> = {
-  blocker: 'Blocker',
-  warning: 'Warning',
-  info: 'Info',
+export const LEVEL_WORDS: Readonly<Record<Level, Message>> = {
+  blocker: say('common.blocker'),
+  warning: say('common.warning'),
+  info: say('common.info'),
 };

@@ -1,24 +1,26 @@
 'use client';
 
 import { useEffect, useState, useSyncExternalStore, type CSSProperties } from 'react';
-import { problemText, type Problem, type Result } from '@/core/basics/result';
+import { problemMessage, type Problem, type Result } from '@/core/basics/result';
+import { say, type Message } from '@/core/message/message';
+import { useWords, type Words } from './words';
 import { part } from '@/core/basics/part';
 
 /** A message at the foot of the page. */
-interface Message {
-  readonly text: string;
+interface Notice {
+  readonly text: string | Message;
   readonly wrong: boolean;
-  readonly action?: { readonly label: string; readonly onClick: () => void };
+  readonly action?: { readonly label: string | Message; readonly onClick: () => void };
   readonly forMs: number;
 }
 
 type Sonner = typeof import('sonner');
 
 // The library that shows messages is fetched with the first one: most visits show none.
-let waiting: readonly Message[] = [];
+let waiting: readonly Notice[] = [];
 const listeners = new Set<() => void>();
 
-function put(messages: readonly Message[]): void {
+function put(messages: readonly Notice[]): void {
   waiting = messages;
   listeners.forEach((f) => f());
 }
@@ -29,23 +31,26 @@ const subscribe = (f: () => void): (() => void) => {
 };
 
 /** Says something that went well, with a way back where there is one. */
-export const notify = (text: string, action?: Message['action']): void =>
+export const notify = (text: string | Message, action?: Notice['action']): void =>
   put([...waiting, { text, wrong: false, forMs: action ? 8000 : 4500, ...(action ? { action } : {}) }]);
 
 /**
  * Says what was taken out, and offers it back. What could not be put back stays offered until it is: the message is then the only place that
  * holds it.
  */
-export function notifyUndo(text: string, undo: () => Promise<Result<unknown>>, forMs = 8000): void {
+export function notifyUndo(text: string | Message, undo: () => Promise<Result<unknown>>, forMs = 8000): void {
   const back = () =>
     void undo().then((r) => {
       if (r.ok) holding.delete(undo);
       else {
         holding.add(undo);
-        notifyUndo(`Not restored yet. ${problemText(r.problem)}`, undo, Infinity);
+        notifyUndo(say('common.restoredYet', { problem: problemMessage(r.problem) }), undo, Infinity);
       }
     });
-  put([...waiting, { text, wrong: forMs === Infinity, forMs, action: { label: 'Undo', onClick: back } }]);
+  put([
+    ...waiting,
+    { text, wrong: forMs === Infinity, forMs, action: { label: say('common.undo'), onClick: back } },
+  ]);
 }
 
 const holding = new Set<() => Promise<Result<unknown>>>();
@@ -54,18 +59,20 @@ export const holdsUnrestored = (): boolean => holding.size > 0;
 
 /** Says what went wrong, where, and the way out; it stays long enough to be read at arm's length. */
 export const notifyProblem = (problem: Problem): void =>
-  put([...waiting, { text: problemText(problem), wrong: true, forMs: 12000 }]);
+  put([...waiting, { text: problemMessage(problem), wrong: true, forMs: 12000 }]);
 
-export const notifyWrong = (text: string): void => put([...waiting, { text, wrong: true, forMs: 12000 }]);
+export const notifyWrong = (text: string | Message): void =>
+  put([...waiting, { text, wrong: true, forMs: 12000 }]);
 
-function show({ toast }: Sonner, m: Message): void {
+function show({ toast }: Sonner, m: Notice, t: Words): void {
+  const written = (text: string | Message): string => (typeof text === 'string' ? text : t(text));
   const options = {
     duration: m.forMs,
     dismissible: m.forMs !== Infinity,
-    ...(m.action ? { action: m.action } : {}),
+    ...(m.action ? { action: { label: written(m.action.label), onClick: m.action.onClick } } : {}),
   };
-  if (m.wrong) toast.error(m.text, options);
-  else toast(m.text, options);
+  if (m.wrong) toast.error(written(m.text), options);
+  else toast(written(m.text), options);
 }
 
 const LOOK = {
@@ -79,6 +86,7 @@ const LOOK = {
 } as const;
 
 export function Messages() {
+  const t = useWords();
   const queue = useSyncExternalStore(
     subscribe,
     () => waiting,
@@ -91,9 +99,9 @@ export function Messages() {
   }, [wanted, sonner]);
   useEffect(() => {
     if (!sonner || queue.length === 0) return;
-    queue.forEach((m) => show(sonner, m));
+    queue.forEach((m) => show(sonner, m, t));
     put([]);
-  }, [sonner, queue]);
+  }, [sonner, queue, t]);
   if (!sonner) return null;
   const { Toaster } = sonner;
   // Beside the drawing and above the foot, where there is nothing to press.

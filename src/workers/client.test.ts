@@ -1,3 +1,4 @@
+import { inEnglish } from '@/words/inEnglish';
 import * as Comlink from 'comlink';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { isPartMissing, tryPartsAgain } from '@/core/basics/part';
@@ -52,7 +53,10 @@ test('what goes wrong comes back in words, and is that task’s alone: the worke
   const other = inWorker('Picture', request('hold', 5));
   await breath();
   const r = await inWorker('Art', request('fall'));
-  expect(r).toMatchObject({ ok: false, problem: { what: 'The picture is too large.', where: 'Art' } });
+  expect(inEnglish(r)).toMatchObject({
+    ok: false,
+    problem: { what: 'The picture is too large.', where: 'Art' },
+  });
   expect(await inWorker('Here', request('double', 1))).toEqual({ ok: true, value: 2 });
   expect(letGo).toHaveLength(1);
   letGo.forEach((go) => go());
@@ -68,7 +72,7 @@ test('stopped, it is over at once; what else was under way is begun again and an
   expect(letGo).toHaveLength(2);
   const before = workers();
   control.abort();
-  expect(await mine).toMatchObject({ ok: false, problem: { what: 'Stopped.' } });
+  expect(inEnglish(await mine)).toMatchObject({ ok: false, problem: { what: 'Stopped.' } });
   await breath();
   // Asked a third time, of a worker of its own.
   expect(workers()).toBe(before + 1);
@@ -85,14 +89,14 @@ test('lost twice, it is said and not tried for ever', async () => {
     control.abort();
     await mine;
   }
-  expect(await other).toMatchObject({ ok: false, problem: { where: 'Picture' } });
+  expect(inEnglish(await other)).toMatchObject({ ok: false, problem: { where: 'Picture' } });
 });
 
 test('a task stopped before it began asks nothing', async () => {
   const control = new AbortController();
   control.abort();
   const r = await inWorker('PDF', request('hold', 1), control.signal);
-  expect(r).toMatchObject({ ok: false, problem: { what: 'Stopped.' } });
+  expect(inEnglish(r)).toMatchObject({ ok: false, problem: { what: 'Stopped.' } });
   expect(letGo).toHaveLength(0);
 });
 

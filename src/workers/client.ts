@@ -1,5 +1,6 @@
+import { say, type Message, verbatim } from '@/core/message/message';
 import * as Comlink from 'comlink';
-import { fail, ok, type Result } from '@/core/basics/result';
+import { fail, ok, type Problem, type Result } from '@/core/basics/result';
 import { part } from '@/core/basics/part';
 import type { FilesWorker } from './files.worker';
 import type { DayWorker } from './day.worker';
@@ -7,12 +8,16 @@ import type { HeatWorker } from './heat.worker';
 import type { LogWorker } from './log.worker';
 import type { RunWorker } from './run.worker';
 
-const STOPPED = { what: 'Stopped.', where: 'Export', wayOut: 'Start it again when you are ready.' };
+const STOPPED: Problem = {
+  what: say('files.stopped'),
+  where: say('files.export'),
+  wayOut: say('files.startAgain'),
+};
 
 type Task<A, T> = (api: Comlink.Remote<A>) => Promise<T>;
 
 /** Runs one task in a worker; what goes wrong comes back as a problem in words. */
-type InWorker<A> = <T>(where: string, task: Task<A, T>, signal?: AbortSignal) => Promise<Result<T>>;
+type InWorker<A> = <T>(where: Message | string, task: Task<A, T>, signal?: AbortSignal) => Promise<Result<T>>;
 
 /** Ended for the sake of another task, or its script could not be fetched. */
 type Gone = 'ended' | 'not loaded';
@@ -58,7 +63,7 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
   };
 
   /** One try at a task, or why its worker was gone before it answered. */
-  const attempt = <T>(where: string, task: Task<A, T>): Promise<Result<T> | Gone> => {
+  const attempt = <T>(where: Message | string, task: Task<A, T>): Promise<Result<T> | Gone> => {
     let gone: (why: Gone) => void = () => {};
     const lost = new Promise<Gone>((resolve) => {
       gone = resolve;
@@ -70,8 +75,8 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
         return ok(await task(api));
       } catch (error) {
         if (isNotLoaded(error)) return 'not loaded';
-        const why = error instanceof Error ? error.message : 'The work stopped half way.';
-        return fail(why, where, 'Nothing was lost. Try again; if it happens twice, use a smaller picture.');
+        const why = error instanceof Error ? verbatim(error.message) : say('files.workStoppedHalfWay');
+        return fail(why, where, say('files.nothingWasLostTry'));
       } finally {
         answered.add(worker);
       }
@@ -79,7 +84,7 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
     return Promise.race([done, lost]).finally(() => waiting.delete(gone));
   };
 
-  return async <T>(where: string, task: Task<A, T>, signal?: AbortSignal): Promise<Result<T>> => {
+  return async <T>(where: Message | string, task: Task<A, T>, signal?: AbortSignal): Promise<Result<T>> => {
     if (signal?.aborted) return { ok: false, problem: STOPPED };
     let stopped = false;
     let over = false;
@@ -103,7 +108,7 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
       const first = await loaded();
       const again = first === 'ended' && !stopped ? await loaded() : first;
       return typeof again === 'string'
-        ? fail('The work stopped half way.', where, 'Nothing was lost. Try again.')
+        ? fail(say('files.workStoppedHalfWay'), where, say('files.nothingWasLostTry2'))
         : again;
     })();
     return Promise.race([tried, aborted]).finally(() => {

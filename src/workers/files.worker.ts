@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import * as Comlink from 'comlink';
 import { orientation as exifOrientation } from 'exifr';
 import { exifBlock } from '@/core/formats/orientation';
@@ -19,7 +20,7 @@ import type { PictureRef } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { Rect } from '@/core/geometry/plane';
 import type { Page, PageItem } from '@/core/sheet/pages';
-import { MM_PER_INCH } from '@/core/units/quantity';
+import { MM_PER_INCH } from '@/core/message/quantity';
 import { bitmapOf, canvasFor, pixelsOf, pngOf, type PictureBytes } from './decode';
 import { drawSceneOn } from './draw';
 import {
@@ -131,11 +132,7 @@ const api = {
         const bitmap = await bitmapOf({ ref, bytes });
         bitmap.close();
       } catch {
-        return fail(
-          'The picture is damaged and does not open.',
-          name,
-          'Save it again from the program that made it.',
-        );
+        return fail(say('files.pictureDamagedDoesOpen'), name, say('files.saveAgainFromProgram'));
       }
     }
     return ok({

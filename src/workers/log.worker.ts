@@ -6,6 +6,11 @@ import { corrected } from '@/core/shop/standing';
 import { db, type LogRecord } from '@/data/db';
 import { entriesById } from '@/data/log';
 import { logAside } from '@/data/setAside';
+import type { Write } from '@/core/message/message';
+import { METRIC } from '@/core/units/format';
+import { findIn, loadParts } from '@/words/loaded';
+import { INTL_LOCALE, type Locale } from '@/words/locale';
+import { createWriter } from '@/words/writer';
 
 /*
  * Holds what every entry is filtered by, in order of time. It is read once, a stretch at a time, and afterwards only what is new.
@@ -15,11 +20,22 @@ const STRETCH = 4000;
 let rows: readonly LogRow[] = [];
 let gone: ReadonlySet<string> = new Set();
 let reading: Promise<number> | null = null;
+let locale: Locale | null = null;
+let write: Write = () => '';
+
+/** The log is searched in the words of one language: in another it is read again. */
+async function speak(wanted: Locale): Promise<void> {
+  if (wanted === locale) return;
+  await loadParts(wanted, ['inspect', 'logbook']);
+  locale = wanted;
+  write = createWriter(findIn(wanted), METRIC, INTL_LOCALE[wanted]).text;
+  rows = [];
+}
 
 /** Records are checked when they are shown; one that cannot be read has no row. */
 function rowOfRecord(record: LogRecord): LogRow | null {
   try {
-    return rowOf(record);
+    return rowOf(record, write);
   } catch {
     return null;
   }
@@ -55,7 +71,8 @@ async function readNew(): Promise<readonly LogRow[]> {
   return withRows(held, found);
 }
 
-async function readOn(onRead: (n: number) => void): Promise<number> {
+async function readOn(wanted: Locale, onRead: (n: number) => void): Promise<number> {
+  await speak(wanted);
   rows = rows.length === 0 ? await readWhole(onRead) : await readNew();
   gone = corrected(rows);
   return rows.length;
@@ -73,11 +90,11 @@ const MOST_MAPPED = 400;
 
 const api = {
   /** Reads what is new in the log; one reading at a time. */
-  read: async (onRead: (n: number) => void): Promise<number> => {
+  read: async (wanted: Locale, onRead: (n: number) => void): Promise<number> => {
     const before = reading;
     const mine = (async () => {
       await before?.catch(() => 0);
-      return readOn(onRead);
+      return readOn(wanted, onRead);
     })();
     reading = mine;
     return mine;

@@ -1,7 +1,7 @@
 import { sourceBox, type Source, type Sources } from '@/core/art/items';
 import { fontById, type FontId } from '@/core/job/fonts';
 import { makeChunk, joinBytes, physChunk, PNG_SIGNATURE } from '@/core/formats/png';
-import { MM_PER_INCH } from '@/core/units/quantity';
+import { MM_PER_INCH } from '@/core/message/quantity';
 import type { Page, PageItem } from '@/core/sheet/pages';
 import type { Rect } from '@/core/geometry/plane';
 import { bitmapOf, canvasFor, pixelsOf, type PictureBytes } from './decode';

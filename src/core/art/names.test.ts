@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { NO_ART, pictureLayer, textLayer, type Names } from '../job/art';
@@ -19,12 +21,12 @@ import {
 
 const read = (text: string) => {
   const r = readNames(text);
-  if (!r.ok) throw new Error(r.problem.what);
+  if (!r.ok) throw new Error(english.text(r.problem.what));
   return r.value;
 };
 const refused = (text: string): string => {
   const r = readNames(text);
-  return r.ok ? '' : `${r.problem.what} ${r.problem.wayOut}`;
+  return r.ok ? '' : `${english.text(r.problem.what)} ${english.text(r.problem.wayOut)}`;
 };
 
 describe('reading', () => {
@@ -54,17 +56,17 @@ describe('reading', () => {
 
   test('ragged rows and formulas are pointed out', () => {
     const { notes } = read('Name,Team\nAmaro\nBrisa,=HYPERLINK("x")\nCorin,Moon');
-    expect(notes.join(' ')).toMatch(/1 row has more or fewer cells/);
-    expect(notes.join(' ')).toMatch(/1 cell begins like a formula/);
+    expect(inEnglish(notes.map((x) => english.text(x)).join(' '))).toMatch(/1 row has more or fewer cells/);
+    expect(notes.map((x) => english.text(x)).join(' ')).toMatch(/1 cell begins like a formula/);
   });
 
   test.each(['1e9', '0x10', '−3', '-3', '1.5', '1000', 'two'])(
     'a count of %s is one piece, and is said',
     (count) => {
       const r = readNames(`name,count\nAda,${count}\nBo,3`);
-      if (!r.ok) throw new Error(r.problem.what);
+      if (!r.ok) throw new Error(english.text(r.problem.what));
       expect(totalOf(r.value.names)).toBe(4);
-      expect(countNote(r.value.names)).toBe(
+      expect(inEnglish(countNote(r.value.names))).toBe(
         `1 row does not say a whole number from 0 to 999 (“${count}”): 1 piece each.`,
       );
     },
@@ -79,13 +81,15 @@ describe('reading', () => {
 
   test('a name that is cut off is said', () => {
     const r = readNames(`${'A'.repeat(5000)}\nBo`);
-    if (!r.ok) throw new Error(r.problem.what);
+    if (!r.ok) throw new Error(english.text(r.problem.what));
     expect(r.value.names.rows[0]?.[0]).toHaveLength(120);
-    expect(r.value.notes.join(' ')).toContain('1 cell is longer than 120 letters');
+    expect(inEnglish(r.value.notes.map((x) => english.text(x)).join(' '))).toContain(
+      '1 cell is longer than 120 letters',
+    );
   });
 
   test('what cannot be read says so', () => {
-    expect(refused('  \n ')).toMatch(/empty.*Paste/);
+    expect(inEnglish(refused('  \n '))).toMatch(/empty.*Paste/);
     expect(refused(Array.from({ length: 5000 }, (_, i) => `Name ${i}`).join('\n'))).toMatch(
       /5,000 rows.*500.*Split/,
     );
@@ -101,7 +105,7 @@ describe('reading', () => {
 describe('bytes', () => {
   const text = (b: Uint8Array) => {
     const r = decodeText(b);
-    return r.ok ? r.value : r.problem.what;
+    return r.ok ? r.value : english.text(r.problem.what);
   };
   test('UTF-8, UTF-16 and the old Western page come out the same', () => {
     const name = 'Søren Łuç';
@@ -111,8 +115,8 @@ describe('bytes', () => {
     expect(text(Uint8Array.of(0x53, 0xf8, 0x72, 0x65, 0x6e))).toBe('Søren');
   });
   test('nothing, and no text at all', () => {
-    expect(text(new Uint8Array(0))).toMatch(/empty/);
-    expect(text(Uint8Array.of(0x50, 0x4b, 3, 4, 0, 0, 0))).toMatch(/not a table in plain text/);
+    expect(inEnglish(text(new Uint8Array(0)))).toMatch(/empty/);
+    expect(inEnglish(text(Uint8Array.of(0x50, 0x4b, 3, 4, 0, 0, 0)))).toMatch(/not a table in plain text/);
   });
 });
 

@@ -1,3 +1,4 @@
+import { say, type Message } from '../message/message';
 import { textLayer, type Art, type Names, type PictureRef } from '../job/art';
 import type { Job } from '../job/job';
 import { wholeOf } from '../units/number';
@@ -30,7 +31,7 @@ function countSaid(names: Names, row: readonly string[]): number | null {
 export const countOf = (names: Names, row: readonly string[]): number => countSaid(names, row) ?? 1;
 
 /** Counts that were not understood, each taken as one piece, in words; null where all were. */
-export function countNote(names: Names): string | null {
+export function countNote(names: Names): Message | null {
   const { countColumn } = names;
   if (countColumn === null) return null;
   const odd = names.rows
@@ -39,8 +40,8 @@ export function countNote(names: Names): string | null {
   if (odd.length === 0) return null;
   const shown = [...new Set(odd)]
     .slice(0, 3)
-    .map((c) => (c === '' ? 'an empty cell' : `“${c.slice(0, 20)}”`));
-  return `${odd.length} ${odd.length === 1 ? 'row does' : 'rows do'} not say a whole number from 0 to ${MOST_OF_ONE} (${shown.join(', ')}): 1 piece each.`;
+    .map((c) => (c === '' ? say('art.emptyCell') : say('common.quoted', { text: c.slice(0, 20) })));
+  return say('art.countsNotUnderstood', { rows: odd.length, most: MOST_OF_ONE, shown });
 }
 
 export interface Piece {

@@ -83,12 +83,8 @@ export function findJoin(
   };
 }
 
-/** How well a join hides, in words. */
-export const hidesWell = (shows: number): string =>
-  shows < 8
-    ? 'hides well'
-    : shows < 22
-      ? 'shows on a close look'
-      : shows < 45
-        ? 'shows at arm’s length'
-        : 'shows plainly';
+export type JoinShows = 'hidden' | 'close' | 'arm' | 'plain';
+
+/** How well a join hides, by how much it shows, 0 to 100. */
+export const joinShows = (shows: number): JoinShows =>
+  shows < 8 ? 'hidden' : shows < 22 ? 'close' : shows < 45 ? 'arm' : 'plain';

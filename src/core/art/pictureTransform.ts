@@ -1,7 +1,7 @@
 import type { PictureLayer, PicturePlacement, Repeat } from '../job/art';
 import { flatten, type Contour } from '../geometry/contour';
 import { type Rect, boundsOf, rectCorners } from '../geometry/plane';
-import { MM_PER_INCH } from '../units/quantity';
+import { MM_PER_INCH } from '../message/quantity';
 import { apply, compose, IDENTITY, invert, rotate, scale, translate, type Affine } from '../geometry/affine';
 import { uncovered, type Polygon } from '../geometry/polygon';
 

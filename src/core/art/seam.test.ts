@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { findJoin, hidesWell, joinCost, leastPath } from './panelJoin';
+import { findJoin, joinShows, joinCost, leastPath } from './panelJoin';
 import { labGrid } from './pixels';
 import { seamClass, seamSearch, type SeamRequest } from './seam';
 import { grey, paint, speckle } from './testPixels';
@@ -112,8 +112,7 @@ describe('the join of two panels', () => {
     const onWhite = hidden.cols.filter((c, r) => Math.abs(c * 2 + 1 - river(r * 2 + 1)) < 12).length;
     expect(onWhite).toBeGreaterThan(76);
     expect(hidden.shows).toBeLessThan(straight.shows);
-    expect(hidesWell(0)).toMatch(/well/);
-    expect(hidesWell(90)).toMatch(/plainly/);
+    expect([0, 90].map(joinShows)).toEqual(['hidden', 'plain']);
   });
 
   test('plain white costs nothing', () => {

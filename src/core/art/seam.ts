@@ -1,3 +1,4 @@
+import { type Message, say } from '../message/message';
 import { cellDifference, labGrid, type LabGrid, type Pixels, type Window } from './pixels';
 
 /** How hard a seam is to close so that it does not show. */
@@ -54,22 +55,22 @@ export function seamClass(mismatch: number, crossing: number): SeamClass {
 }
 
 /** What a class asks of the bench. */
-export const SEAM_WORDS: Readonly<Record<SeamClass, { readonly label: string; readonly asks: string }>> = {
+export const SEAM_WORDS: Readonly<Record<SeamClass, { readonly label: Message; readonly asks: Message }>> = {
   plain: {
-    label: 'plain ground',
-    asks: 'Forgiving: a seam half a millimetre open or overlapped hardly shows.',
+    label: say('art.plainGround'),
+    asks: say('art.forgivingSeamHalfMillimetre'),
   },
   continues: {
-    label: 'continues',
-    asks: 'The ground runs on over the seam: close it edge to edge and tape it full length.',
+    label: say('art.continues'),
+    asks: say('art.groundRunsOverSeam'),
   },
   'must match': {
-    label: 'must match',
-    asks: 'Shapes cross the seam: trim to the line, match them from the middle outwards, tape both ways.',
+    label: say('art.mustMatch'),
+    asks: say('art.shapesCrossSeamTrim'),
   },
   breaks: {
-    label: 'breaks',
-    asks: 'The two ends differ and will show as a line. Put it at the back, leave a gap, or cover it with plain ground.',
+    label: say('art.breaks'),
+    asks: say('art.twoEndsDifferShow'),
   },
 };
 

@@ -1,8 +1,10 @@
+import { say, verbatim } from '../message/message';
+import type { Message } from '../message/message';
 /** What is wrong, where, and the way out: the three things every message to a person must carry. */
 export interface Problem {
-  readonly what: string;
-  readonly where: string;
-  readonly wayOut: string;
+  readonly what: Message;
+  readonly where: Message;
+  readonly wayOut: Message;
 }
 
 /** An outcome that is either a value or a problem a person can act on. Core code never throws for bad input. */
@@ -11,10 +13,12 @@ export type Result<T> =
 
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 
-export const fail = (what: string, where: string, wayOut: string): Result<never> => ({
+/** `where`: a message, or the name of a thing as it is. */
+export const fail = (what: Message, where: Message | string, wayOut: Message): Result<never> => ({
   ok: false,
-  problem: { what, where, wayOut },
+  problem: { what, where: typeof where === 'string' ? verbatim(where) : where, wayOut },
 });
 
-/** The problem as one sentence for a toast or a status line. */
-export const problemText = (p: Problem): string => `${p.where}: ${p.what} ${p.wayOut}`;
+/** The problem as one message for a status line: where, what, and the way out. */
+export const problemMessage = (p: Problem): Message =>
+  say('common.problem', { where: p.where, what: p.what, wayOut: p.wayOut });

@@ -1,20 +1,21 @@
 import { config, type core } from 'zod/mini';
+import { rule } from './rule';
 
 /** What is wrong with a field, in shop words, where its schema says nothing better. */
 function inWords(issue: core.$ZodRawIssue): string {
   switch (issue.code) {
     case 'invalid_type':
-      return issue.input === undefined ? 'It is missing.' : 'It is the wrong kind of value.';
+      return issue.input === undefined ? rule('fields.missing') : rule('fields.wrongKind');
     case 'unrecognized_keys':
-      return `It holds fields not known here: ${issue.keys.join(', ').slice(0, 80)}.`;
+      return rule('fields.unknownFields', { names: issue.keys.join(', ').slice(0, 80) });
     case 'too_small':
-      return `It is too small: at least ${String(issue.minimum)}.`;
+      return rule('fields.tooSmall', { least: String(issue.minimum) });
     case 'too_big':
-      return `It is too large: at most ${String(issue.maximum)}.`;
+      return rule('fields.tooLarge', { most: String(issue.maximum) });
     case 'invalid_value':
-      return `It must be one of ${issue.values.map(String).join(', ').slice(0, 120)}.`;
+      return rule('fields.mustBeOneOf', { choices: issue.values.map(String).join(', ').slice(0, 120) });
     default:
-      return 'It cannot be read.';
+      return rule('common.cannotBeRead');
   }
 }
 

@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { apply } from '../geometry/affine';
 import { demoShop, starterShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
@@ -39,7 +40,7 @@ test('scale is printed over nominal, shrinkage what the heat took, each axis its
 
 test('sheets are compensated: what is drawn times what the printer does is true', () => {
   const paper: Paper = { ...A3, calibration: { across: bar(250, 248), along: bar(380, 383) } };
-  const { layout, pages } = withPages(plan({ ...JOB, pieces: 1 }, withPaper(paper))).sheet;
+  const { layout, pages } = withPages(plan({ ...JOB, pieces: 1 }, withPaper(paper)), english.text).sheet;
   const trim = plan({ ...JOB, pieces: 1 }, withPaper(paper)).wrap.pattern?.trim;
   if (!layout || !trim) throw new Error('no sheet');
   const placement = layout.sheets[0]?.placements[0];
@@ -80,7 +81,7 @@ test('a measured printer narrows the uncertainty; paper that shrinks is cut long
 
 test('the page carries both bars at plain size inside the margins of every paper', () => {
   for (const paper of starterShop().shop.papers) {
-    const page = calibrationPage(paper, 3);
+    const page = calibrationPage(paper, 3, english.text);
     const { acrossMm, alongMm } = barsFor(paper, 3);
     const lines = page.items.filter((i) => i.kind === 'line');
     const lengths = lines.map((l) =>

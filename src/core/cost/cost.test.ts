@@ -1,3 +1,6 @@
+import { inEnglish } from '@/words/inEnglish';
+import type { Message } from '@/core/message/message';
+import { english } from '@/words/english';
 import fc from 'fast-check';
 import { demoShop } from '../demo/demoShop';
 import { plan } from '../plan/plan';
@@ -12,8 +15,8 @@ import { costFiguresOf } from './costFigures';
 import { jobCosts } from './jobCost';
 import { makeQuote, moved, quotePage, standsOn } from './quotes';
 
-const value = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: string } }): T => {
-  if (!r.ok) throw new Error(r.problem.what);
+const value = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: Message } }): T => {
+  if (!r.ok) throw new Error(english.text(r.problem.what));
   return r.value;
 };
 
@@ -211,7 +214,7 @@ test('the demo’s mugs have a cost of every part, with its working', () => {
   const c = costOf(g, job.pieces);
   const figures = costFiguresOf(g, c, '$', false);
   expect(figures).toHaveLength(10);
-  expect(figures.every((f) => f.working.length > 0 && f.arithmetic.length > 0)).toBe(true);
+  expect(figures.every((f) => english.text(f.working).length > 0 && f.arithmetic.length > 0)).toBe(true);
   // Six minutes of hands and more a mug, dearer than the blank alone, less than a day’s pay.
   expect(c.eachCents).toBeGreaterThan(210 + 90);
   expect(c.eachCents).toBeLessThan(2000);
@@ -230,7 +233,7 @@ test('a job without a press is costed on the first that takes it, and says so; o
   };
   expect(of('constellation-mugs')).toMatchObject({ ok: true, value: { supposedPress: null } });
   expect(of('comet-cans')).toMatchObject({ ok: true, value: { supposedPress: 'Tumbler press A' } });
-  expect(of('comet-cans', { blankId: null })).toMatchObject({
+  expect(inEnglish(of('comet-cans', { blankId: null }))).toMatchObject({
     ok: false,
     problem: { what: 'The job has no blank yet.' },
   });
@@ -255,6 +258,7 @@ describe('quotes', () => {
     pieces: 60,
     eachCents: 950,
     postageCents: 1200,
+    postageWords: 'Postage and packing of the order',
     costCents: 27_083,
     readyOn: '2026-12-04',
     terms: 'Half on order.',
@@ -264,7 +268,7 @@ describe('quotes', () => {
 
   test('lines come to the total, and what is printed says no cost', () => {
     expect(quote.totalCents).toBe(60 * 950 + 1200);
-    const texts = quotePage(quote, 'Dry Fork Bench').words.map((w) => w.text);
+    const texts = quotePage(quote, 'Dry Fork Bench', english.text).words.map((w) => w.text);
     expect(texts).toEqual(
       expect.arrayContaining(['Quote 7', '$582.00', 'This quote is valid until 2026-12-27.']),
     );

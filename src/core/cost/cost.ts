@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { shared, toCents, upTo } from '../money/money';
 import { STRIP_MM, type WorkTimes } from '../plan/workTimes';
@@ -8,7 +9,7 @@ import { eachCents } from '../stock/wants';
 import { workedW } from '../heat/energy';
 import type { SheetLayout } from '../sheet/layout';
 
-const WHERE = 'Cost';
+const WHERE = say('common.cost');
 const J_PER_KWH = 3.6e6;
 
 export type CostPart =
@@ -240,11 +241,7 @@ export function priceOf(g: CostGiven, pieces: number, wish: PriceWish): Result<P
   const margin = wish.from === 'margin' ? wish.marginPct / 100 : 0;
   const left = 1 - fee - margin;
   if (left <= 0.01)
-    return fail(
-      'Margin and fee together take the whole price.',
-      WHERE,
-      'Less margin, or another way to sell it.',
-    );
+    return fail(say('pricing.marginFeeTogetherTake'), WHERE, say('pricing.lessMarginAnotherWay'));
   const bare =
     wish.from === 'margin'
       ? cost.totalCents

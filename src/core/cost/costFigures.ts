@@ -1,19 +1,19 @@
 import { figure, type Figure } from '../figures/figure';
 import { moneyText } from '../money/money';
-import { say, type Phrase } from '../units/phrase';
-import { count, seconds, word } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { seconds, word, decimal } from '../message/quantity';
 import { blankEachCents, PRIOR, spoilageOf, type CostGiven, type CostPart, type CostSheet } from './cost';
 
-export const PART_WORDS: Readonly<Record<CostPart, string>> = {
-  blanks: 'Blank',
-  paper: 'Paper',
-  ink: 'Ink',
-  tape: 'Tape and waste paper',
-  energy: 'Energy',
-  labour: 'Labour',
-  machine: 'Press wear',
-  packing: 'Packing',
-  spoilage: 'Spoilage',
+export const PART_WORDS: Readonly<Record<CostPart, Message>> = {
+  blanks: say('common.blank'),
+  paper: say('common.paper'),
+  ink: say('pricing.ink'),
+  tape: say('pricing.tapeWastePaper'),
+  energy: say('pricing.energy'),
+  labour: say('pricing.labour'),
+  machine: say('pricing.pressWear'),
+  packing: say('common.packing'),
+  spoilage: say('pricing.spoilage'),
 };
 
 const pct = (share: number): string => `${(share * 100).toFixed(1)} %`;
@@ -27,7 +27,7 @@ interface About {
   readonly inkKnown: boolean;
 }
 
-function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Phrase, ...Phrase[]] {
+function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Message, ...Message[]] {
   const { times: t, money: m, layout, item } = g;
   const n = String(c.pieces);
   const each = blankEachCents(g) ?? 0;
@@ -36,52 +36,96 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Ph
     case 'blanks':
       return item
         ? [
-            say`${money(Math.round(each))} a blank by the case${item.leftOver === 'charged' && c.leftOver > 0 ? `, ${c.leftOver} left over charged` : ''}`,
-            say`(case ${money(item.caseCents)} + carriage ${money(item.freightCents)}) ÷ ${String(item.caseSize)} × ${n}`,
-            say`${count(c.cases, 'case')} for ${c.pressed.toFixed(1)} pressed, ${String(c.leftOver)} left over, ${item.leftOver === 'charged' ? 'paid by this job' : 'kept for other work'}`,
+            say('pricing.blankCase', {
+              each: money(Math.round(each)),
+              leftOver: c.leftOver,
+              which: item.leftOver === 'charged' && c.leftOver > 0 ? 'leftOverCharge' : 'other',
+            }),
+            say('pricing.caseCarriage', {
+              case: money(item.caseCents),
+              freight: money(item.freightCents),
+              caseSize: item.caseSize,
+              n,
+            }),
+            say('pricing.casesPressedLeftover', {
+              cases: c.cases,
+              pressed: decimal(c.pressed, 1),
+              leftOver: c.leftOver,
+              which: item.leftOver === 'charged' ? 'paidJob' : 'other',
+            }),
           ]
         : [
-            say`${money(Math.round(each))} per blank, as set for the blank`,
-            say`${money(Math.round(each))} × ${n}`,
+            say('pricing.perBlankSetBlank', { each: money(Math.round(each)) }),
+            say('pricing.eachN', { each: money(Math.round(each)), n }),
           ];
     case 'paper':
       return [
-        say`${layout.paper.name}, whole sheets`,
-        say`${n} pieces at ${(t.sheetPieces / t.sheets).toFixed(2)} a sheet, ${layout.paper.kind === 'roll' ? 'a metre' : 'a sheet'} at ${money(layout.paper.costCents)}`,
+        say('pricing.wholeSheets', { paper: layout.paper.name }),
+        say('pricing.piecesSheet', {
+          n,
+          sheetPieces: decimal(t.sheetPieces / t.sheets, 2),
+          which: layout.paper.kind === 'roll' ? 'aMetre' : 'other',
+          cost: money(layout.paper.costCents),
+        }),
       ];
     case 'ink':
       return [
-        say`${g.inkPct.toFixed(0)} % of full colour, ${inkKnown ? 'from the art' : 'usual until the art is analysed'}`,
-        say`${(layout.inkMm2 / t.sheetPieces / 1e6).toFixed(4)} m² a piece × ${g.inkPct.toFixed(0)} % × ${money(g.printer.inkPerM2Cents)} per m² at full ink × ${n}`,
+        say('pricing.fullColour', { ink: decimal(g.inkPct, 0), which: inkKnown ? 'fromArt' : 'other' }),
+        say('pricing.mPiecePerM', {
+          inkMm2: decimal(layout.inkMm2 / t.sheetPieces / 1e6, 4),
+          ink: decimal(g.inkPct, 0),
+          inkPerM2: money(g.printer.inkPerM2Cents),
+          n,
+        }),
       ];
     case 'tape':
       return [
-        say`${count(t.tapeStrips, 'strip')} and ${count(t.wasteSheets, 'waste sheet')} a piece`,
-        say`strips of about 15 cm at ${money(m.tapeMetreCents)} a metre; a waste sheet ${money(m.wasteSheetCents)}`,
+        say('pricing.stripsWastesheets', { strips: t.tapeStrips, wasteSheets: t.wasteSheets }),
+        say('pricing.stripsAbout15Cm', {
+          tapeMetre: money(m.tapeMetreCents),
+          wasteSheet: money(m.wasteSheetCents),
+        }),
       ];
     case 'energy':
       return [
-        say`${c.energyKwh.toFixed(2)} kWh by the heat model, one warm-up`,
-        say`warm-up ${hours(t.energy.warmS)} at ${t.energy.powerW.toFixed(0)} W; kept hot ${t.energy.keptW.toFixed(0)} W; a load takes up ${(t.loadJ / 1000).toFixed(0)} kJ; ${money(m.energyKwhCents)} a kWh`,
+        say('pricing.kwhHeatModelOne', { energyKwh: decimal(c.energyKwh, 2) }),
+        say('pricing.warmUpWKept', {
+          warm: hours(t.energy.warmS),
+          powerW: decimal(t.energy.powerW, 0),
+          keptW: decimal(t.energy.keptW, 0),
+          loadJ: decimal(t.loadJ / 1000, 0),
+          energyKwh: money(m.energyKwhCents),
+        }),
       ];
     case 'labour':
       return [
-        say`${hours(c.handsS)} of labour, spoilage and finishing included`,
-        say`a piece: cut ${hours((t.trimSheetS * t.sheets) / t.sheetPieces)}, ready ${hours(t.prepareS)}, press ${hours(t.loadHandsS / t.atOnce)}, finish ${hours(t.finishS)}; ${money(m.payHourCents)} an hour`,
+        say('pricing.labourSpoilageFinishingIncluded', { hands: hours(c.handsS) }),
+        say('pricing.pieceCutReadyPress', {
+          trimSheet: hours((t.trimSheetS * t.sheets) / t.sheetPieces),
+          prepare: hours(t.prepareS),
+          loadHands: hours(t.loadHandsS / t.atOnce),
+          finish: hours(t.finishS),
+          payHour: money(m.payHourCents),
+        }),
         t.seen > 0
-          ? say`times learned from ${t.seen.toFixed(0)} steps seen at the press`
-          : say`usual times: the press has not been watched yet`,
+          ? say('pricing.timesLearnedFromSteps', { seen: decimal(t.seen, 0) })
+          : say('pricing.usualTimesPressHas'),
       ];
     case 'machine':
-      return [say`${hours(c.pressS)} in the press`, say`${wear} an hour of press`];
+      return [say('pricing.inThePress', { press: hours(c.pressS) }), say('pricing.hourPress', { wear })];
     case 'packing':
-      return [say`${money(m.packingCents)} a piece`, say`box, filling, care card and label`];
+      return [say('pricing.aPiece', { packing: money(m.packingCents) }), say('pricing.boxFillingCareCard')];
     case 'spoilage': {
       const share = spoilageOf(g.seen);
       return [
-        say`${pct(share)} spoiled: ${c.pressed.toFixed(1)} pressed for ${n} good`,
-        say`${String(g.seen.spoiled)} of ${count(g.seen.good + g.seen.spoiled, 'piece')} of this blank on this press, and ${pct(PRIOR.share)} of ${String(PRIOR.pieces)} as a beginning`,
-        say`each takes blank, paper, ink, tape, energy, hands and press again`,
+        say('pricing.spoiledPressedGood', { share: pct(share), pressed: decimal(c.pressed, 1), n }),
+        say('pricing.of', {
+          spoiled: g.seen.spoiled,
+          pieces: g.seen.good + g.seen.spoiled,
+          share: pct(PRIOR.share),
+          pieces2: PRIOR.pieces,
+        }),
+        say('pricing.eachTakesBlankPaper'),
       ];
     }
   }
@@ -108,18 +152,20 @@ export function costFiguresOf(
         quantity: word(money(cents)),
         origin: guessed.has(part) ? 'estimated' : 'calculated',
         working: first,
-        arithmetic: [...rest, say`a piece: ${money(c.eachLines[i]?.cents ?? 0)}`],
+        arithmetic: [...rest, say('pricing.aPiece2', { cents: money(c.eachLines[i]?.cents ?? 0) })],
       });
     }),
     figure({
       id: 'cost.total',
-      label: `All ${c.pieces === 1 ? 'of one piece' : `${c.pieces} pieces`}`,
+      label: say('pricing.all', { pieces: c.pieces }),
       quantity: word(money(c.totalCents)),
       origin: 'estimated',
-      working: say`${money(c.eachCents)} a piece, to the nearest hundredth`,
+      working: say('pricing.pieceNearestHundredth', { each: money(c.eachCents) }),
       arithmetic: [
-        ...c.lines.map((l) => say`${PART_WORDS[l.part]} ${money(l.cents)}`),
-        say`each part rounded to the hundredth, halves up; the total is their sum`,
+        ...c.lines.map((l) =>
+          say('pricing.partwordsCents', { partWords: PART_WORDS[l.part], cents: money(l.cents) }),
+        ),
+        say('pricing.eachPartRoundedHundredth'),
       ],
       inputs: c.lines.map((l) => `cost.${l.part}`),
     }),

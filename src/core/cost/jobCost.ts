@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { finish, type Steps } from '../basics/steps';
 import type { Job } from '../job/job';
@@ -53,7 +54,7 @@ export interface JobCost {
   readonly reprintAllCents: number;
 }
 
-const WHERE = 'Cost';
+const WHERE = say('common.cost');
 const DOZEN = 12;
 
 /** How a job is sold: its own wishes, else the shop’s. A counter keeps nothing. */
@@ -67,15 +68,14 @@ function one(job: Job, ask: CostAsk, pace: PaceOf): Result<JobCost> {
   const { shop } = ask;
   const made = plan(job, shop, { proven: ask.proven });
   const { blank } = made.blank;
-  if (!blank) return fail('The job has no blank yet.', WHERE, 'Choose one. Most of the cost depends on it.');
+  if (!blank) return fail(say('pricing.jobHasBlankYet'), WHERE, say('pricing.chooseOneMostCost'));
   const { layout, printer } = made.sheet;
-  if (!layout) return fail('No paper fits it yet.', WHERE, 'See the issues on its Sheet step.');
+  if (!layout) return fail(say('pricing.paperFitsYet'), WHERE, say('pricing.seeIssuesSheetStep'));
   // Where no press is chosen yet, the first that takes it: something is known then, and it is said.
   const planned = workTimes(made, shop.settings.day, pace);
   const [route] = planned ? [] : routesOf(job, shop, pace, ask.proven);
   const times = planned ?? route?.times;
-  if (!times)
-    return fail('No press fits the job.', WHERE, 'Choose one. Labour, energy and spoilage depend on it.');
+  if (!times) return fail(say('pricing.pressFitsJob'), WHERE, say('pricing.chooseOneLabourEnergy'));
   const item = ask.items.find((i) => i.kind === 'blank' && i.ofId === blank.id) ?? null;
   const ink = ask.inkPct[job.id];
   const given: CostGiven = {

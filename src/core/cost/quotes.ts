@@ -1,10 +1,12 @@
+import { issueOf } from '../basics/rule';
+import { say, type Write } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { A4_MM, wrapWords, type DrawnPage } from '../geometry/drawing';
 import { outlineShape } from '../geometry/tiles';
 import { moneyText } from '../money/money';
 import { quoteSchema, stateOf, type Quote, type QuoteState } from '../shop/quote';
 
-const WHERE = 'Quote';
+const WHERE = say('common.quote');
 
 export interface QuoteGiven {
   readonly id: string;
@@ -20,6 +22,8 @@ export interface QuoteGiven {
   readonly pieces: number;
   readonly eachCents: number;
   readonly postageCents: number;
+  /** What the line of postage and packing is called on the quote. */
+  readonly postageWords: string;
   readonly costCents: number;
   readonly readyOn: string | null;
   readonly terms: string;
@@ -28,13 +32,14 @@ export interface QuoteGiven {
 
 /** A quote as it is offered: its lines come to their total, or there is none. */
 export function makeQuote(g: QuoteGiven): Result<Quote> {
-  if (g.eachCents <= 0) return fail('A quote needs a price above 0.', WHERE, 'Enter a price above 0.');
+  if (g.eachCents <= 0)
+    return fail(say('pricing.quoteNeedsPriceAbove'), WHERE, say('pricing.enterPriceAbove0'));
   const lines = [
     { what: g.what, pieces: g.pieces, eachCents: g.eachCents, sumCents: g.eachCents * g.pieces },
     ...(g.postageCents > 0
       ? [
           {
-            what: 'Postage and packing of the order',
+            what: g.postageWords,
             pieces: 1,
             eachCents: g.postageCents,
             sumCents: g.postageCents,
@@ -42,7 +47,7 @@ export function makeQuote(g: QuoteGiven): Result<Quote> {
         ]
       : []),
   ];
-  const { what: _w, pieces: _p, eachCents: _e, postageCents: _c, ...rest } = g;
+  const { what: _w, pieces: _p, eachCents: _e, postageCents: _c, postageWords: _w2, ...rest } = g;
   const parsed = quoteSchema.safeParse({
     ...rest,
     lines,
@@ -52,9 +57,9 @@ export function makeQuote(g: QuoteGiven): Result<Quote> {
   return parsed.success
     ? ok(parsed.data)
     : fail(
-        parsed.error.issues[0]?.message ?? 'The quote cannot be created.',
+        issueOf(parsed.error) ?? say('pricing.quoteCannotCreated'),
         WHERE,
-        'Correct it, then create it again.',
+        say('pricing.correctThenCreateAgain'),
       );
 }
 
@@ -82,17 +87,25 @@ const rule = (y: number) =>
   );
 
 /** A page of A4 for the customer: who, what, how much, until when. Nothing of what it costs the shop. */
-export function quotePage(q: Quote, shopName: string): DrawnPage {
+export function quotePage(q: Quote, shopName: string, write: Write): DrawnPage {
   const money = (cents: number) => moneyText(q.currency, cents);
   const words: DrawnPage['words'][number][] = [
     { x: LEFT, y: 30, sizeMm: 8, text: shopName },
-    { x: LEFT, y: 46, sizeMm: 5.5, text: `Quote ${q.number}` },
+    { x: LEFT, y: 46, sizeMm: 5.5, text: write(say('pricing.quoteNumber', { number: q.number })) },
     { x: RIGHT, y: 46, sizeMm: 4, text: q.madeOn, right: true },
-    { x: LEFT, y: 56, sizeMm: 4, text: q.customer === '' ? q.jobName : `For ${q.customer}: ${q.jobName}` },
-    { x: LEFT, y: 72, sizeMm: 3.6, text: 'What' },
-    { x: 122, y: 72, sizeMm: 3.6, text: 'Pieces', right: true },
-    { x: 152, y: 72, sizeMm: 3.6, text: 'Each', right: true },
-    { x: RIGHT, y: 72, sizeMm: 3.6, text: 'Sum', right: true },
+    {
+      x: LEFT,
+      y: 56,
+      sizeMm: 4,
+      text:
+        q.customer === ''
+          ? q.jobName
+          : write(say('pricing.quoteFor', { customer: q.customer, job: q.jobName })),
+    },
+    { x: LEFT, y: 72, sizeMm: 3.6, text: write(say('common.what')) },
+    { x: 122, y: 72, sizeMm: 3.6, text: write(say('common.pieces')), right: true },
+    { x: 152, y: 72, sizeMm: 3.6, text: write(say('pricing.each')), right: true },
+    { x: RIGHT, y: 72, sizeMm: 3.6, text: write(say('pricing.sum')), right: true },
   ];
   let y = 84;
   for (const l of q.lines) {
@@ -106,13 +119,13 @@ export function quotePage(q: Quote, shopName: string): DrawnPage {
   }
   const totalY = y + 3;
   words.push(
-    { x: LEFT, y: totalY, sizeMm: 5, text: 'Total' },
+    { x: LEFT, y: totalY, sizeMm: 5, text: write(say('pricing.total')) },
     { x: RIGHT, y: totalY, sizeMm: 5, text: money(q.totalCents), right: true },
-    { x: LEFT, y: totalY + 14, sizeMm: 4, text: `This quote is valid until ${q.validUntil}.` },
+    { x: LEFT, y: totalY + 14, sizeMm: 4, text: write(say('pricing.validUntil', { day: q.validUntil })) },
   );
   y = totalY + 21;
   if (q.readyOn !== null) {
-    words.push({ x: LEFT, y, sizeMm: 4, text: `Ready on ${q.readyOn} if ordered now.` });
+    words.push({ x: LEFT, y, sizeMm: 4, text: write(say('pricing.readyOn', { day: q.readyOn })) });
     y += 7;
   }
   for (const text of [

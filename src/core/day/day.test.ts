@@ -214,20 +214,23 @@ describe('what really happened at the press', () => {
     expect(day.makespanS).toBeLessThan(all.makespanS);
   });
 
-  test.each([0, 5, 12, 17])('with %i mugs through, the board at the press foretells the same end as the day', (through) => {
-    const run = gone(through);
-    const shop = withDay({ hands: 2, breaks: [] }, { ...DEMO.shop, runs: [run] });
-    const day = planned(shop, [job]);
-    const [out] = lastOutS(day.problem, simulate(day.problem, day.policy, { keep: true }));
-    const all = shop.runs.map(withState);
-    const pace = paceFrom(timedSteps(all));
-    const steady: PaceOf = (...of) => ({ ...pace(...of), logSd: 0 });
-    const lanes = all.flatMap((r) => laneOf(r, NOW, steady) ?? []);
-    const left = new Map([[job.id, toCome(all)]]);
-    const board = forecast(boardProblem(lanes, left, steady, 2));
-    expect(board.runs[run.id]?.usualS).toBeCloseTo(out ?? NaN, 6);
-    expect(board.usualS).toBeGreaterThan((17 - through) * 200);
-  });
+  test.each([0, 5, 12, 17])(
+    'with %i mugs through, the board at the press foretells the same end as the day',
+    (through) => {
+      const run = gone(through);
+      const shop = withDay({ hands: 2, breaks: [] }, { ...DEMO.shop, runs: [run] });
+      const day = planned(shop, [job]);
+      const [out] = lastOutS(day.problem, simulate(day.problem, day.policy, { keep: true }));
+      const all = shop.runs.map(withState);
+      const pace = paceFrom(timedSteps(all));
+      const steady: PaceOf = (...of) => ({ ...pace(...of), logSd: 0 });
+      const lanes = all.flatMap((r) => laneOf(r, NOW, steady) ?? []);
+      const left = new Map([[job.id, toCome(all)]]);
+      const board = forecast(boardProblem(lanes, left, steady, 2));
+      expect(board.runs[run.id]?.usualS).toBeCloseTo(out ?? NaN, 6);
+      expect(board.usualS).toBeGreaterThan((17 - through) * 200);
+    },
+  );
 
   test('a job held back is left out, but for one that is on', () => {
     const held = { ...job, day: { ...job.day, waits: true } };

@@ -295,7 +295,9 @@ export function* planDay(
     depth === 'whole' ? { events: EVENTS, plays: request.plays ?? PLAYS, playEvents: PLAY_EVENTS } : FIRST;
   const found = yield* searching(problem, effort.events, start);
   const outcome = simulate(problem, found.policy, { keep: true });
-  const played = yield* playing(problem, found.policy, { most: playsFor(effort, effortOf(problem, outcome)) });
+  const played = yield* playing(problem, found.policy, {
+    most: playsFor(effort, effortOf(problem, outcome)),
+  });
   const lines = linesOf(problem, outcome);
   return {
     nowMs,

@@ -87,7 +87,8 @@ function jobBase(job: Job, shop: Shop, proven: ProvenCounts): JobBase {
     paperId: made.sheet.layout?.paper.id ?? null,
     pressName: made.heat.press?.name ?? null,
     works: candidates(job, shop, made).flatMap((press) => {
-      const of = press.id === made.heat.press?.id ? made : planner({ ...job, pressId: press.id }, shop, { proven });
+      const of =
+        press.id === made.heat.press?.id ? made : planner({ ...job, pressId: press.id }, shop, { proven });
       const work = pressBlocked(of) ? null : pressWork(of, shop.settings.day);
       return work ? [work] : [];
     }),
@@ -125,12 +126,7 @@ const routesAt = ({ works }: JobBase, shop: Shop, pace: PaceOf): readonly JobRou
   });
 
 /** Every press a job can go to as it stands, the one it is planned on first. */
-export const routesOf = (
-  job: Job,
-  shop: Shop,
-  pace: PaceOf,
-  proven: ProvenCounts,
-): readonly JobRoute[] =>
+export const routesOf = (job: Job, shop: Shop, pace: PaceOf, proven: ProvenCounts): readonly JobRoute[] =>
   routesAt(jobBase(job, shop, proven), shop, pace);
 
 /** Pieces not yet pressed whose print is there: by sheets said to be printed, and where it is being pressed, all but what is made again. */

@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { JOB_STEPS } from '../figures/jobSteps';
 import { sourceOf } from '../figures/sources';
 import { budget } from '../figures/uncertain';
@@ -55,8 +56,8 @@ test('every source of uncertainty in a plan has a name and advice in shop words'
     expect(values.length).toBeGreaterThan(0);
     for (const value of values) {
       for (const { source } of budget(value)) {
-        expect(sourceOf(source).label.length).toBeGreaterThan(3);
-        expect(sourceOf(source).advice.length).toBeGreaterThan(10);
+        expect(english.text(sourceOf(source).label).length).toBeGreaterThan(3);
+        expect(english.text(sourceOf(source).advice).length).toBeGreaterThan(10);
       }
     }
   }

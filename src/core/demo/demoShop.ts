@@ -46,7 +46,7 @@ function crewTumblers(today: Date): Job {
     dueOn: day(today, 10),
     note: 'For the hill observatory’s star party. Moon band level all round.',
     blankId: 'straight-steel-590',
-    prepared: ['Take off: lid and straw', 'Take off: rubber foot'],
+    prepared: ['take-off: lid and straw', 'take-off: rubber foot'],
     readings: {
       ...job.readings,
       circumferenceTop: [tape('g1', '9 1/8', 'in'), tape('g2', '23.2 cm')],
@@ -71,7 +71,7 @@ function cometCans(today: Date): Job {
     pieces: 12,
     dueOn: day(today, 4),
     blankId: 'glass-can-470',
-    prepared: ['Take off: bamboo lid', 'Take off: straw'],
+    prepared: ['take-off: bamboo lid', 'take-off: straw'],
     readings: {
       ...job.readings,
       circumferenceTop: [tape('g1', '237')],
@@ -129,7 +129,7 @@ function nightTumblers(today: Date): Job {
     dueOn: day(today, 12),
     note: 'One for each of the night walk’s guides. The chart stays level when the cup stands.',
     blankId: 'tapered-steel-590',
-    prepared: ['Take off: lid and straw'],
+    prepared: ['take-off: lid and straw'],
     readings: {
       ...job.readings,
       circumferenceTop: [tape('g1', '10 11/16', 'in'), tape('g2', '10 11/16', 'in')],

@@ -1,3 +1,5 @@
+import { verbatim } from '@/core/message/message';
+import { inEnglish } from '@/words/inEnglish';
 import { JOB_STEPS } from './jobSteps';
 import { LEVEL_ORDER, figure, uncertaintyOf, worstFirst, type Finding } from './figure';
 import { improvements } from './improve';
@@ -8,7 +10,7 @@ const finding = (id: string, level: Finding['level']): Finding => ({
   id,
   step: 'wrap',
   level,
-  text: [id],
+  text: verbatim(id),
 });
 
 test('findings come worst first and otherwise in their order', () => {
@@ -32,7 +34,7 @@ test('uncertainty is told by its large sources, in shop words; crumbs are left o
   const told = uncertaintyOf(value);
   expect(told.standardU).toBeCloseTo(Math.sqrt(1.26), 12);
   const improve = improvements(value, within95);
-  expect(improve.map((i) => i.label)).toEqual(['print scale', 'knife']);
+  expect(inEnglish(improve.map((i) => i.label))).toEqual(['print scale', 'knife']);
   expect(improve[0]?.share).toBeCloseTo(1 / 1.26, 12);
   expect(uncertaintyOf(exact(3))).toEqual({
     standardU: 0,
@@ -44,7 +46,7 @@ test('uncertainty is told by its large sources, in shop words; crumbs are left o
 
 test('a source nobody has named still shows', () => {
   const [only] = improvements(measured(1, 1, 'the moon'), within95);
-  expect(only).toMatchObject({ label: 'the moon', share: 1 });
+  expect(inEnglish(only)).toMatchObject({ label: 'the moon', share: 1 });
   // Repeats leave 1/√2 of 1.96.
   expect(only?.buys).toBeCloseTo(1.959964 * (1 - Math.SQRT1_2), 5);
 });
@@ -52,10 +54,10 @@ test('a source nobody has named still shows', () => {
 test('a bare figure has no arithmetic and no inputs', () => {
   const f = figure({
     id: 'x',
-    label: 'X',
+    label: verbatim('X'),
     quantity: { kind: 'ratio', value: 1 },
     origin: 'measured',
-    working: ['w'],
+    working: verbatim('w'),
   });
   expect(f).toMatchObject({ arithmetic: [], inputs: [] });
   expect(JOB_STEPS).toHaveLength(8);

@@ -1,5 +1,5 @@
-import type { Phrase } from '../units/phrase';
-import type { Quantity } from '../units/quantity';
+import type { Message } from '../message/message';
+import type { Quantity } from '../message/quantity';
 import { within95 } from './interval';
 import type { JobStep } from './jobSteps';
 import { standardU, type Uncertain } from './uncertain';
@@ -10,13 +10,13 @@ export type Origin = 'measured' | 'calculated' | 'estimated' | 'proven';
 /** One figure of the plan, able to explain itself. Plain JSON. */
 export interface Figure {
   readonly id: string;
-  readonly label: string;
+  readonly label: Message;
   readonly quantity: Quantity;
   readonly origin: Origin;
   /** One line under the figure. */
-  readonly working: Phrase;
+  readonly working: Message;
   /** The full arithmetic, a line each. */
-  readonly arithmetic: readonly Phrase[];
+  readonly arithmetic: readonly Message[];
   /** Ids of the figures it was made from. */
   readonly inputs: readonly string[];
   /** Standard uncertainty in the base unit of the quantity. */
@@ -65,7 +65,7 @@ export interface Finding {
   readonly id: string;
   readonly step: JobStep;
   readonly level: Level;
-  readonly text: Phrase;
+  readonly text: Message;
 }
 
 export const LEVEL_ORDER: Readonly<Record<Level, number>> = { blocker: 0, warning: 1, info: 2 };

@@ -1,9 +1,10 @@
+import type { Message } from '../message/message';
 import { sourceOf } from './sources';
 import { budget, type Uncertain } from './uncertain';
 
 export interface Improvement {
-  readonly label: string;
-  readonly advice: string;
+  readonly label: Message;
+  readonly advice: Message;
   /** Share of the variance this source carries, 0..1. */
   readonly share: number;
   /** How much narrower the 95 % half-width would be with the advice followed, in the base unit. */

@@ -1,16 +1,17 @@
+import { say } from '../message/message';
 /**
  * The steps of a job, in the order of the work: the one registry. Keys, rail, foot, status, shortcuts and README follow from it; the types
  * name what else a new one needs, its plan and its view. Ids are addresses of pages: never rename one.
  */
 export const JOB_STEP_LIST = [
-  { id: 'blank', label: 'Blank', leadsOnBy: 'Measure the blank' },
-  { id: 'measure', label: 'Measure', leadsOnBy: 'Size the wrap' },
-  { id: 'wrap', label: 'Wrap', leadsOnBy: 'Place the art' },
-  { id: 'art', label: 'Art', leadsOnBy: 'Lay out the sheet' },
-  { id: 'sheet', label: 'Sheet', leadsOnBy: 'Set the heat' },
-  { id: 'heat', label: 'Heat', leadsOnBy: 'Go to the press' },
-  { id: 'press', label: 'Press', leadsOnBy: 'Inspect the piece' },
-  { id: 'look', label: 'Inspect', leadsOnBy: 'Save to log' },
+  { id: 'blank', label: say('common.blank'), leadsOnBy: say('job.blankNext') },
+  { id: 'measure', label: say('job.measure'), leadsOnBy: say('job.measureNext') },
+  { id: 'wrap', label: say('job.wrap'), leadsOnBy: say('job.wrapNext') },
+  { id: 'art', label: say('job.art'), leadsOnBy: say('job.artNext') },
+  { id: 'sheet', label: say('job.sheet'), leadsOnBy: say('job.sheetNext') },
+  { id: 'heat', label: say('common.heat'), leadsOnBy: say('job.heatNext') },
+  { id: 'press', label: say('common.press'), leadsOnBy: say('job.pressNext') },
+  { id: 'look', label: say('job.look'), leadsOnBy: say('job.lookNext') },
 ] as const;
 
 export type JobStep = (typeof JOB_STEP_LIST)[number]['id'];

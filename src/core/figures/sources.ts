@@ -1,7 +1,10 @@
+import { mm } from '../message/quantity';
+import { say, verbatim, inSentence } from '../message/message';
+import type { Message } from '../message/message';
 /** What is known of a source of uncertainty, in shop words. Keys are the ids used in `Uncertain.parts`. */
 export interface Source {
-  readonly label: string;
-  readonly advice: string;
+  readonly label: Message;
+  readonly advice: Message;
   /** Known only to lie within limits, each value as likely (GUM 4.3.7); else taken as normal. */
   readonly uniform: boolean;
   /** What is left of it, 0..1, once the advice has been followed. */
@@ -10,56 +13,56 @@ export interface Source {
 
 const SOURCES: Readonly<Record<string, Source>> = {
   'tape thickness': {
-    label: 'tape thickness',
-    advice: 'Measure your tape’s thickness with a caliper, or use a paper strip.',
+    label: say('figures.tapeThickness'),
+    advice: say('figures.measureYourTapesThickness'),
     uniform: true,
     leaves: 0.2,
   },
   'string thickness': {
-    label: 'string thickness',
-    advice: 'Use a soft tape or a paper strip: a string is thick, and it stretches.',
+    label: say('figures.stringThickness'),
+    advice: say('figures.useSoftTapePaper'),
     uniform: true,
     leaves: 0.2,
   },
   'paper thickness': {
-    label: 'paper thickness',
-    advice: 'Measure a stack of ten sheets and divide.',
+    label: say('figures.paperThickness'),
+    advice: say('figures.measureStackTenSheets'),
     uniform: true,
     leaves: 0.1,
   },
   'print scale': {
-    label: 'print scale',
-    advice: 'Print the calibration page on this paper, measure its bars, and type them in under Papers.',
+    label: say('figures.printScale'),
+    advice: say('figures.printCalibrationPagePaper'),
     uniform: true,
     leaves: 0.35,
   },
   shrinkage: {
-    label: 'paper shrinkage',
-    advice: 'Measure the calibration page again after pressing it blank.',
+    label: say('figures.paperShrinkage'),
+    advice: say('figures.measureCalibrationPageAgain'),
     uniform: true,
     leaves: 0.3,
   },
   trim: {
-    label: 'knife',
-    advice: 'Cut with a steel rule and a fresh blade.',
+    label: say('figures.knife'),
+    advice: say('figures.cutSteelRuleFresh'),
     uniform: true,
     leaves: 0.5,
   },
   placement: {
-    label: 'placing by hand',
-    advice: 'Pencil the meeting line on the blank before taping.',
+    label: say('figures.placingHand'),
+    advice: say('figures.pencilMeetingLineBlank'),
     uniform: true,
     leaves: 0.5,
   },
   rounding: {
-    label: 'reading to the mark',
-    advice: 'Read between the marks, or use a tool with finer ones.',
+    label: say('figures.readingMark'),
+    advice: say('figures.readBetweenMarksUse'),
     uniform: true,
     leaves: 0.5,
   },
   'maker’s figure': {
-    label: 'maker’s figure',
-    advice: 'Measure the blank: a catalogue figure is rounded.',
+    label: say('figures.makersFigure'),
+    advice: say('figures.measureBlankCatalogueFigure'),
     uniform: true,
     leaves: 0.3,
   },
@@ -77,8 +80,41 @@ function readSourceId(id: string): { readonly kind: SourceKind; readonly of: str
   return kind ? { kind, of: id.slice(at + 2) } : null;
 }
 
+/** What a place is on the blank. */
+export type PlaceRole = 'rim' | 'foot' | 'between' | 'wall' | 'handle' | 'width' | 'height';
+
+/** What a place is called; between rim and foot, by how far down it is, mm. */
+export function placeName(role: PlaceRole, fromRimMm: number): Message {
+  switch (role) {
+    case 'rim':
+      return say('measure.circumferenceNearRim');
+    case 'foot':
+      return say('measure.circumferenceNearFoot');
+    case 'between':
+      return say('measure.circumferenceDown', { down: mm(fromRimMm) });
+    case 'wall':
+      return say('measure.heightWall');
+    case 'handle':
+      return say('measure.widthHandle');
+    case 'width':
+      return say('blank.overallWidth');
+    case 'height':
+      return say('blank.overallHeight');
+  }
+}
+
+const ROLES: readonly PlaceRole[] = ['rim', 'foot', 'between', 'wall', 'handle', 'width', 'height'];
+
 /** Readings are sources of their own, named by where they were taken. */
-export const readingSource = (placeName: string): string => sourceId('reading', placeName.toLowerCase());
+export const readingSource = (role: PlaceRole, fromRimMm: number): string =>
+  sourceId('reading', role === 'between' ? `between ${fromRimMm}` : role);
+
+/** The place of a source made by `readingSource`; null where it is another. */
+function placeOfSource(of: string): Message | null {
+  const [role, at] = of.split(' ');
+  const known = ROLES.find((r) => r === role);
+  return known ? placeName(known, Number(at ?? 0)) : null;
+}
 
 /** A maker's figure by what it is of: each figure of a catalogue is rounded on its own. */
 export const makerSource = (what: string): string => sourceId('maker', what);
@@ -94,10 +130,10 @@ export function sourceOf(id: string): Source {
   const several = readSourceId(id);
   const known = SOURCES[several ? KINDS[several.kind] : id];
   if (known) return known;
-  const place = several?.of ?? id;
+  const place = placeOfSource(several?.of ?? id) ?? verbatim(several?.of ?? id);
   return {
     label: place,
-    advice: `Measure it as many times again (${place}): repeats average.`,
+    advice: say('figures.measureManyTimesAgain', { place: inSentence(place) }),
     uniform: false,
     leaves: REPEATED,
   };

@@ -1,3 +1,6 @@
+import type { Message } from '@/core/message/message';
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { LIBRARY } from '../library/library';
 import { NOT_FINISHED } from '../job/finish';
 import { isFlat, type Blank, type FlatBlank } from '../shop/blank';
@@ -17,11 +20,12 @@ const flat = (id: string): FlatBlank => {
   if (!isFlat(b)) throw new Error(`${id} is not flat`);
   return b;
 };
-const value = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: string } }): T => {
-  if (!r.ok) throw new Error(r.problem.what);
+const value = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: Message } }): T => {
+  if (!r.ok) throw new Error(english.text(r.problem.what));
   return r.value;
 };
-const refused = (r: { ok: boolean; problem?: { what: string } }): string => r.problem?.what ?? 'no';
+const refused = (r: { ok: boolean; problem?: { what: Message } }): string =>
+  r.problem ? english.text(r.problem.what) : 'no';
 const { hanger: HANGER, labels: LABELS } = NOT_FINISHED;
 
 const plate = (widthMm: number, heightMm: number, more: Partial<FlatBlank['shape']> = {}): FlatBlank => ({
@@ -40,7 +44,7 @@ describe('steps', () => {
       const steps = finishSteps(b);
       expect(new Set(steps.map((s) => s.id)).size).toBe(steps.length);
       expect(steps.at(-1)?.id).toBe('finish-label');
-      expect(steps.every((s) => s.how.length > 10)).toBe(true);
+      expect(steps.every((s) => english.text(s.how).length > 10)).toBe(true);
       expect(finishHandsS(b)).toBeGreaterThan(0);
       // Every part it needs is used by a step.
       expect(partsOf(b, HANGER).map((p) => p.part)).toEqual(expect.arrayContaining([...new Set(b.needs)]));
@@ -49,10 +53,12 @@ describe('steps', () => {
 
   test('what came off goes back on, the rubber foot while warm', () => {
     const steps = finishSteps(blank('straight-steel-590'));
-    const foot = steps.find((s) => s.what === 'rubber foot');
-    expect(foot).toMatchObject({ kind: 'rubber-foot' });
-    expect(foot?.how).toMatch(/warm.*middle outwards/);
-    expect(steps.some((s) => s.what === 'lid and straw' || s.what === 'lid')).toBe(true);
+    const foot = steps.find((s) => english.text(s.what) === 'rubber foot');
+    expect(inEnglish(foot)).toMatchObject({ kind: 'rubber-foot' });
+    expect(inEnglish(foot?.how)).toMatch(/warm.*middle outwards/);
+    expect(
+      steps.some((s) => english.text(s.what) === 'lid and straw' || english.text(s.what) === 'lid'),
+    ).toBe(true);
   });
 
   test('a clock is put together in order, and clear stock is backed', () => {
@@ -106,9 +112,9 @@ describe('hangers', () => {
   test('a height set by hand is kept, below the balance refused, and off the plate refused', () => {
     const set = (fromTopMm: number) => hangerPlan(plate(200, 300), { ...HANGER, fromTopMm });
     expect(value(set(80)).fromTopMm).toBe(80);
-    expect(refused(set(160))).toMatch(/upside down/);
-    expect(refused(set(2))).toMatch(/does not lie/);
-    expect(refused(hangerPlan(plate(40, 40), HANGER))).toMatch(/No hanger of that size/);
+    expect(inEnglish(refused(set(160)))).toMatch(/upside down/);
+    expect(inEnglish(refused(set(2)))).toMatch(/does not lie/);
+    expect(inEnglish(refused(hangerPlan(plate(40, 40), HANGER)))).toMatch(/No hanger of that size/);
   });
 
   test('a hole in the middle line hangs upright; beside it, by how much it is off', () => {
@@ -124,11 +130,13 @@ describe('hangers', () => {
 
   test('the template is at true size, over as many pages as the plate needs', () => {
     const h = value(hangerPlan(plate(150, 200), HANGER));
-    const pages = hangerTemplate(h, 'Plate');
+    const pages = hangerTemplate(h, 'Plate', english.text);
     expect(pages).toHaveLength(1);
     const outline = pages[0]?.shapes[1]?.points ?? [];
     expect(Math.max(...outline.map((p) => p.x)) - Math.min(...outline.map((p) => p.x))).toBeCloseTo(150, 6);
-    expect(hangerTemplate(value(hangerPlan(plate(400, 600), HANGER)), 'Panel')).toHaveLength(9);
+    expect(
+      inEnglish(hangerTemplate(value(hangerPlan(plate(400, 600), HANGER)), 'Panel', english.text)),
+    ).toHaveLength(9);
   });
 });
 
@@ -167,14 +175,14 @@ describe('labels', () => {
       expect(claimIn(claim)).not.toBeNull();
     expect(claimIn('Wash by hand; made in the canyon')).toBeNull();
     const claiming = { ...LABELS, text: 'Dishwasher safe' };
-    expect(refused(labelPages(claiming, pieces(1)))).toMatch(/maker of the blank/);
+    expect(inEnglish(refused(labelPages(claiming, pieces(1))))).toMatch(/maker of the blank/);
     expect(labelPages({ ...claiming, makerSays: true }, pieces(1)).ok).toBe(true);
   });
 
   test('labels that do not fit, say nothing, or have no piece are refused in words', () => {
-    expect(refused(labelPages({ ...LABELS, text, columns: 6 }, pieces(1)))).toMatch(/do not fit/);
-    expect(refused(labelPages({ ...LABELS, text: ' ' }, pieces(1)))).toMatch(/says nothing/);
-    expect(refused(labelPages({ ...LABELS, text }, []))).toMatch(/No piece/);
+    expect(inEnglish(refused(labelPages({ ...LABELS, text, columns: 6 }, pieces(1))))).toMatch(/do not fit/);
+    expect(inEnglish(refused(labelPages({ ...LABELS, text: ' ' }, pieces(1))))).toMatch(/says nothing/);
+    expect(inEnglish(refused(labelPages({ ...LABELS, text }, [])))).toMatch(/No piece/);
     expect(refused(labelPages({ ...LABELS, text, taken: 24 }, pieces(1)))).toMatch(/No label is left/);
     expect(refused(labelPages({ ...LABELS, text: 'x'.repeat(300) }, pieces(1)))).toMatch(/does not fit/);
   });

@@ -1,3 +1,5 @@
+import { mm } from '../message/quantity';
+import { say } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { flatten } from '../geometry/contour';
 import { boundsOf, type Point } from '../geometry/plane';
@@ -7,7 +9,7 @@ import { holeContour, outlineRing } from '../shapes/flat';
 import type { FlatBlank } from '../shop/blank';
 
 const RAD = Math.PI / 180;
-const WHERE = 'Hanger';
+const WHERE = say('finish.hanger');
 /** Two hangers from this width on: one lets a wide plate swing out of level at every touch. Our own choice, mm. */
 const TWO_FROM_MM = 350;
 /** Two hangers stand so far apart, as a share of the width. */
@@ -95,24 +97,16 @@ export function hangerPlan(blank: FlatBlank, wish: Finish['hanger']): Result<Han
     const { fromTopMm } = wish;
     if (fromTopMm >= plate.balance.y - box.y)
       return fail(
-        'Hung there it turns upside down: the hanger is below where it balances.',
+        say('finish.hungThereTurnsUpside'),
         WHERE,
-        `Less than ${Math.floor(plate.balance.y - box.y)} mm below the top.`,
+        say('finish.lessThanBelowTop', { most: mm(Math.floor(plate.balance.y - box.y)) }),
       );
     return fits(fromTopMm)
       ? ok(found(fromTopMm))
-      : fail(
-          'The hanger does not lie on the piece there.',
-          WHERE,
-          'Another height, a smaller hanger, or two.',
-        );
+      : fail(say('finish.hangerDoesLiePiece'), WHERE, say('finish.anotherHeightSmallerHanger'));
   }
-  for (let mm = wish.edgeMm; mm <= mostMm; mm += 1) if (fits(mm)) return ok(found(mm));
-  return fail(
-    'No hanger of that size fits above where the piece balances.',
-    WHERE,
-    'A smaller hanger, or less distance from the edges; or give it a stand.',
-  );
+  for (let atMm = wish.edgeMm; atMm <= mostMm; atMm += 1) if (fits(atMm)) return ok(found(atMm));
+  return fail(say('finish.hangerSizeFitsAbove'), WHERE, say('finish.smallerHangerLessDistance'));
 }
 
 /** How a piece hangs from a hole of its own: how far it leans from upright, degrees, to the right where positive as seen from the front. */

@@ -1,9 +1,11 @@
+import { mm } from '../message/quantity';
+import { say } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { A4_MM, wrapWords, type DrawnPage } from '../geometry/drawing';
 import { outlineShape } from '../geometry/tiles';
 import type { Labels } from '../job/finish';
 
-const WHERE = 'Labels';
+const WHERE = say('finish.labels');
 
 /** What a label may say only where the maker of the blank says it: of dishwashers, microwaves, food. */
 const CLAIMS =
@@ -52,28 +54,29 @@ const high = (l: Labels): number => l.topMm + l.rows * l.heightMm + (l.rows - 1)
 export function labelPages(l: Labels, pieces: readonly LabelPiece[]): Result<readonly DrawnPage[]> {
   if (wide(l) > A4_MM.widthMm + 0.05 || high(l) > A4_MM.heightMm + 0.05)
     return fail(
-      `The labels do not fit the sheet: ${wide(l).toFixed(1)} by ${high(l).toFixed(1)} mm of ${A4_MM.widthMm} by ${A4_MM.heightMm}.`,
+      say('finish.labelsDoFit', {
+        width: mm(wide(l)),
+        height: mm(high(l)),
+        sheetWidth: mm(A4_MM.widthMm),
+        sheetHeight: mm(A4_MM.heightMm),
+      }),
       WHERE,
-      'Fewer, or smaller, or less between them.',
+      say('finish.fewerSmallerLessBetween'),
     );
   if (l.taken >= l.columns * l.rows)
-    return fail('No label is left on the first sheet.', WHERE, 'Take a fresh sheet: write 0.');
-  if (l.text.trim() === '') return fail('The label says nothing.', WHERE, 'Write what stands on it.');
-  if (pieces.length === 0) return fail('No piece to label.', WHERE, 'Say how many pieces the job has.');
+    return fail(say('finish.labelLeftFirstSheet'), WHERE, say('finish.takeFreshSheetWrite'));
+  if (l.text.trim() === '') return fail(say('finish.labelSaysNothing'), WHERE, say('finish.writeWhatStands'));
+  if (pieces.length === 0) return fail(say('finish.pieceLabel'), WHERE, say('finish.sayHowManyPieces'));
   const claim = claimIn(l.text);
   if (claim !== null && !l.makerSays)
-    return fail(
-      `“${claim}” is for the maker of the blank to say.`,
-      WHERE,
-      'Take it out, or say that the maker’s sheet has it.',
-    );
+    return fail(say('finish.makerBlankSay', { claim }), WHERE, say('finish.takeOutSayMakers'));
   const set = pieces.map((p) => setText(textFor(l.text, p), l.widthMm, l.heightMm));
   const small = set.findIndex((s) => s === null);
   if (small >= 0)
     return fail(
-      `The text of label ${small + 1} does not fit at a size that can be read.`,
+      say('finish.textLabelDoesFit', { small: small + 1 }),
       WHERE,
-      'Fewer words, or a larger label.',
+      say('finish.fewerWordsLargerLabel'),
     );
   const each = l.columns * l.rows;
   const sheets = Math.ceil((l.taken + pieces.length) / each);

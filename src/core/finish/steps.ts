@@ -1,3 +1,5 @@
+import { say, verbatim } from '../message/message';
+import type { Message } from '../message/message';
 import { isFlat, type Blank } from '../shop/blank';
 
 /** What a step of finishing is about: it decides what is said of it. */
@@ -24,21 +26,21 @@ export interface FinishStep {
   /** Made from what it says, so that it stays the same when others come or go. */
   readonly id: string;
   readonly kind: FinishKind;
-  readonly what: string;
-  readonly how: string;
+  readonly what: Message;
+  readonly how: Message;
   /** Usual hands a piece, s: our own estimate. */
   readonly handsS: number;
   /** A part it uses up that the blank does not bring; null for none. */
   readonly part: string | null;
-  readonly caution: string | null;
+  readonly caution: Message | null;
 }
 
 interface Manner {
   readonly kind: FinishKind;
   readonly words: RegExp;
-  readonly how: string;
+  readonly how: Message;
   readonly handsS: number;
-  readonly caution?: string;
+  readonly caution?: Message;
 }
 
 /** The first whose words are found says how. */
@@ -46,85 +48,87 @@ const MANNERS: readonly Manner[] = [
   {
     kind: 'rubber-foot',
     words: /\b(rubber|silicone)\b.*\b(foot|base|boot|bottom)\b/i,
-    how: 'While the base is hand-warm, from the middle outwards: it grips, and no air stays under it.',
+    how: say('finish.whileBaseHandWarm'),
     handsS: 15,
   },
   {
     kind: 'clockwork',
     words: /clockwork|movement/i,
-    how: 'From the back through the hole, its hanger up; washer, then the nut by hand and a quarter turn more.',
+    how: say('finish.fromBackThroughHole'),
     handsS: 60,
-    caution: 'No more than a quarter turn: glass and stone crack at the hole.',
+    caution: say('finish.moreThanQuarterTurn'),
   },
   {
     kind: 'hands',
     words: /\bhands?\b/i,
-    how: 'Hour hand first, then minute, then second, all at twelve. Turn once round by hand: none may touch another.',
+    how: say('finish.hourHandFirstThen'),
     handsS: 45,
   },
   {
     kind: 'battery',
     words: /batter/i,
-    how: 'The marked end first. Set the time, see that it runs.',
+    how: say('finish.markedEndFirstSet'),
     handsS: 20,
   },
   {
     kind: 'feet',
     words: /\b(feet|foot|bumpers?|felt|cork)\b/i,
-    how: 'Wipe the back dry. Put one at each corner at the same distance from the edges and press each for a few seconds. The piece must not rock.',
+    how: say('finish.wipeBackDryPut'),
     handsS: 40,
   },
   {
     kind: 'hanger',
     words: /hanger/i,
-    how: 'By the paper template: on the middle line, level, at the height it says. Press or screw it on, then hang it once.',
+    how: say('finish.paperTemplateMiddleLine'),
     handsS: 90,
-    caution: 'Heavy plates fall: as strong a hanger as the maker says for this weight, and never tape alone.',
+    caution: say('finish.heavyPlatesFallStrong'),
   },
   {
     kind: 'stand',
     words: /\b(stand|easel)\b/i,
-    how: 'The picture upright; stand it up once and see that it does not tip.',
+    how: say('finish.pictureUprightStandUp'),
     handsS: 20,
   },
   {
     kind: 'ring',
     words: /\b(ring|clasp|clip)\b/i,
-    how: 'Open it sideways, not apart; hole side up, picture to the front; close it flush, with no gap to slip through.',
+    how: say('finish.openSidewaysApartHole'),
     handsS: 25,
   },
   {
     kind: 'cord',
     words: /\b(ribbon|cord|strap|sling)\b/i,
-    how: 'Hole side up, picture to the front. All cut to one length.',
+    how: say('finish.holeSideUpPicture'),
     handsS: 25,
   },
   {
     kind: 'pin',
     words: /\b(pin|magnet)s?\b/i,
-    how: 'A little above the middle, so that it does not tip forward. Level.',
+    how: say('finish.littleAboveMiddleSo'),
     handsS: 20,
-    caution: 'Strong magnets pinch, and are not for small children.',
+    caution: say('finish.strongMagnetsPinchSmall'),
   },
   {
     kind: 'backing',
     words: /backing/i,
-    how: 'Clear stock: white behind the picture from one edge to the other, without a bubble.',
+    how: say('finish.clearStockWhiteBehind'),
     handsS: 40,
   },
   {
     kind: 'fixing',
     words: /screw|caps?\b/i,
-    how: 'Drilled and fixed as the maker’s sheet says.',
+    how: say('finish.drilledFixedMakersSheet'),
     handsS: 60,
   },
 ];
 
 const BACK_ON: Pick<Manner, 'kind' | 'how' | 'handsS'> = {
   kind: 'back-on',
-  how: 'Cold, clean and dry inside; the same part that came off it.',
+  how: say('finish.coldCleanDryInside'),
   handsS: 8,
 };
+
+const ID = 'finish-';
 
 /** Letters and digits of a line, as an id. */
 const slug = (text: string): string =>
@@ -136,17 +140,17 @@ const slug = (text: string): string =>
 
 const same = (a: string, b: string): boolean => slug(a) === slug(b);
 
-function step(what: string, part: string | null, off: readonly string[]): FinishStep {
-  const manner = MANNERS.find((m) => m.words.test(what));
+function step(line: string, part: string | null, off: readonly string[]): FinishStep {
+  const manner = MANNERS.find((m) => m.words.test(line));
   const backOn =
-    off.some((t) => same(t, what)) && manner?.kind !== 'rubber-foot' && manner?.kind !== 'clockwork';
+    off.some((t) => same(t, line)) && manner?.kind !== 'rubber-foot' && manner?.kind !== 'clockwork';
   const of = backOn
     ? BACK_ON
-    : (manner ?? { kind: 'other' as const, how: 'As the shop does it.', handsS: 20 });
+    : (manner ?? { kind: 'other' as const, how: say('finish.shopDoes'), handsS: 20 });
   return {
-    id: `finish-${slug(what)}`,
+    id: `${ID}${slug(line)}`,
     kind: of.kind,
-    what,
+    what: verbatim(line),
     how: of.how,
     handsS: of.handsS,
     part,
@@ -158,8 +162,8 @@ const LAST: readonly FinishStep[] = [
   {
     id: 'finish-photograph',
     kind: 'photograph',
-    what: 'Photograph one for the log',
-    how: 'Square on, by daylight, beside the last good piece.',
+    what: say('finish.photographOneLog'),
+    how: say('finish.squareDaylightBesideLast'),
     handsS: 0,
     part: null,
     caution: null,
@@ -167,8 +171,8 @@ const LAST: readonly FinishStep[] = [
   {
     id: 'finish-box',
     kind: 'pack',
-    what: 'Box with its care card',
-    how: 'Cold to the hand before it is wrapped: a warm piece sweats in its box.',
+    what: say('finish.boxCareCard'),
+    how: say('finish.coldHandBeforeWrapped'),
     handsS: 35,
     part: null,
     caution: null,
@@ -176,8 +180,8 @@ const LAST: readonly FinishStep[] = [
   {
     id: 'finish-label',
     kind: 'label',
-    what: 'Label on the box',
-    how: 'From the sheet of labels; the name on it is the name on the piece.',
+    what: say('finish.labelBox'),
+    how: say('finish.fromSheetLabelsName'),
     handsS: 8,
     part: null,
     caution: null,
@@ -208,12 +212,16 @@ export function finishSteps(blank: Blank): readonly FinishStep[] {
     .filter((n) => !named.some((s) => s.part === n))
     .map((n) => step(n, n, blank.takeOff));
   const back = blank.takeOff
-    .filter((t) => ![...named, ...parts].some((s) => same(s.what, t) || slug(t).includes(slug(s.what))))
+    .filter((t) => ![...named, ...parts].some((s) => slug(t).includes(s.id.slice(ID.length))))
     .map((t) => step(t, null, blank.takeOff));
   const all = [...named, ...parts, ...back];
   const backing = isFlat(blank) && blank.coating.stock === 'clear' && !all.some((s) => s.kind === 'backing');
   const seen = new Set<string>();
-  return [...(backing ? [step('white backing', 'white backing', [])] : []), ...all, ...LAST].filter((s) => {
+  return [
+    ...(backing ? [{ ...step('white backing', 'white backing', []), what: say('finish.whiteBacking') }] : []),
+    ...all,
+    ...LAST,
+  ].filter((s) => {
     if (seen.has(s.id)) return false;
     seen.add(s.id);
     return true;

@@ -1,3 +1,5 @@
+import { mm } from '../message/quantity';
+import { say, type Write } from '../message/message';
 import type { DrawnPage } from '../geometry/drawing';
 import { boundsOf, type Point } from '../geometry/plane';
 import { tilePages, type DrawnRing } from '../geometry/tiles';
@@ -31,7 +33,7 @@ const box = (p: Point, widthMm: number, heightMm: number): DrawnRing => ({
 });
 
 /** The back of a piece at true size, to cut out, lay on and mark through: outline, plumb line, level line, and every holder. */
-export function hangerTemplate(plan: HangerPlan, name: string): readonly DrawnPage[] {
+export function hangerTemplate(plan: HangerPlan, name: string, write: Write): readonly DrawnPage[] {
   const { plate, points } = plan;
   const b = boundsOf(plate.outline);
   const [first] = points;
@@ -43,10 +45,19 @@ export function hangerTemplate(plan: HangerPlan, name: string): readonly DrawnPa
     mark({ x: b.x, y: level }, { x: b.x + b.width, y: level }),
     ...points.map((p) => box(p, plan.widthMm, plan.heightMm)),
   ];
-  return tilePages({
-    rings,
-    title: `${name}: hanger, seen from the back`,
-    about: (x, y) =>
-      `Cut out, lay on the back, mark the boxes. Top edge of the box ${plan.fromTopMm.toFixed(0)} mm below the top. Page begins ${(x - b.x).toFixed(0)} mm from the left, ${(y - b.y).toFixed(0)} mm from the top.`,
-  });
+  return tilePages(
+    {
+      rings,
+      title: say('finish.hangerTemplate', { name }),
+      about: (x, y) =>
+        say('finish.hangerTemplateHow', {
+          fromTop: whole(plan.fromTopMm),
+          left: whole(x - b.x),
+          top: whole(y - b.y),
+        }),
+    },
+    write,
+  );
 }
+
+const whole = (valueMm: number) => mm(Math.round(valueMm));

@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import Papa from 'papaparse';
 import { blankSchema, type Blank, type Hole } from '../shop/blank';
 import { fail, ok, type Result } from '../basics/result';
@@ -189,8 +190,8 @@ const idFrom = (name: string, row: number): string =>
 
 /** Blanks out of such a table. All or nothing: the first row that is wrong is named with what is wrong in it. */
 export function readBlanksCsv(text: string): Result<readonly Blank[]> {
-  const where = 'Blanks table';
-  const way = 'Nothing was changed. Correct that row and import the table again.';
+  const where = say('files.blanksTable');
+  const way = say('files.correctRowImport');
   const parsed = Papa.parse<Row>(text, {
     header: true,
     skipEmptyLines: 'greedy',
@@ -198,25 +199,15 @@ export function readBlanksCsv(text: string): Result<readonly Blank[]> {
   });
   // A quote that is never closed swallows every line after it.
   const broken = parsed.errors.find((e) => e.type === 'Quotes');
-  if (broken)
-    return fail(
-      `A quote that opens in or after row ${(broken.row ?? 0) + 2} is not closed where it should be.`,
-      where,
-      way,
-    );
+  if (broken) return fail(say('files.quoteOpensAfterRow', { row: (broken.row ?? 0) + 2 }), where, way);
   const ragged = parsed.errors.find((e) => e.type === 'FieldMismatch');
-  if (ragged)
-    return fail(`Row ${(ragged.row ?? 0) + 2} has not as many cells as the first line.`, where, way);
+  if (ragged) return fail(say('files.rowHasManyCells', { row: (ragged.row ?? 0) + 2 }), where, way);
   const headings = parsed.meta.fields ?? [];
   if (!headings.includes('name') || !headings.includes('kind'))
-    return fail(
-      'It has no columns “name” and “kind”.',
-      where,
-      'Start from a table saved here, with its first line kept.',
-    );
-  if (parsed.data.length === 0) return fail('It has no rows.', where, 'Nothing was changed.');
+    return fail(say('files.hasColumnsNameKind'), where, say('files.startFromTableSaved'));
+  if (parsed.data.length === 0) return fail(say('files.hasRows'), where, say('files.nothingWasChanged'));
   if (parsed.data.length > 5000)
-    return fail('It has more than 5,000 rows.', where, 'Split it. Nothing was changed.');
+    return fail(say('files.hasMoreThan5'), where, say('common.splitNothingWasChanged'));
   const blanks: Blank[] = [];
   for (const [i, r] of parsed.data.entries()) {
     const name = plainText(r.name);
@@ -241,7 +232,13 @@ export function readBlanksCsv(text: string): Result<readonly Blank[]> {
       costCents: plainText(r.costs) === '' ? null : Math.round(num(r.costs) * 100),
     });
     if (!made.success)
-      return fail(`Row ${i + 2}${name ? ` (${name})` : ''}: ${firstIssue(made.error)}`, where, way);
+      return fail(
+        name
+          ? say('files.rowNamed', { row: i + 2, name, problem: firstIssue(made.error) })
+          : say('files.rowProblem', { row: i + 2, problem: firstIssue(made.error) }),
+        where,
+        way,
+      );
     blanks.push(made.data);
   }
   return ok(blanks);

@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { blankSchema, type Blank } from '../shop/blank';
@@ -22,7 +23,7 @@ const blanksBy =
 
 const BLANKS_FILE: FileKind<BlanksFile> = {
   format: 'mesa-drift.blanks',
-  noun: 'Blanks file',
+  noun: say('common.blanksFile'),
   version: 3,
   schema: blanksFileSchema,
   upgrades: [TO_5, TO_8].map(blanksBy),

@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { LIBRARY } from '../library/library';
 import { blanksCsv, readBlanksCsv } from './blanksCsv';
 import { blanksJson, readBlanksJson } from './blanksFile';
@@ -6,7 +8,7 @@ test('the whole library goes out and comes back the same, as JSON and as a table
   const json = readBlanksJson(blanksJson(LIBRARY));
   expect(json.ok && json.value.blanks).toEqual(LIBRARY);
   const csv = readBlanksCsv(blanksCsv(LIBRARY));
-  if (!csv.ok) throw new Error(csv.problem.what);
+  if (!csv.ok) throw new Error(english.text(csv.problem.what));
   expect(csv.value).toEqual(LIBRARY);
 });
 
@@ -50,14 +52,16 @@ describe('a table that is wrong names the row and what is wrong in it', () => {
     change(blanksCsv([first, { ...first, id: 'other' }]).split('\r\n')).join('\r\n');
   const said = (text: string) => {
     const r = readBlanksCsv(text);
-    return r.ok ? null : `${r.problem.where}: ${r.problem.what} ${r.problem.wayOut}`;
+    return r.ok
+      ? null
+      : `${english.text(r.problem.where)}: ${english.text(r.problem.what)} ${english.text(r.problem.wayOut)}`;
   };
   test('a width that is no number', () => {
     const text = table(([head = '', a = '', b = '']) => [head, a, b.replace(/5:73\.5/, '5:wide')]);
-    expect(said(text)).toMatch(/Row 3 .*shape.*Nothing was changed/);
+    expect(inEnglish(said(text))).toMatch(/Row 3 .*shape.*Nothing was changed/);
   });
   test('another table altogether, or none', () => {
-    expect(said('a;b;c\n1;2;3')).toMatch(/no columns “name” and “kind”/);
+    expect(inEnglish(said('a;b;c\n1;2;3'))).toMatch(/no columns “name” and “kind”/);
     expect(said('')).toMatch(/no columns/);
     expect(said('name,kind')).toMatch(/no rows/);
   });
@@ -74,15 +78,15 @@ describe('a table that is wrong names the row and what is wrong in it', () => {
     expect(r.ok && r.value[0]).toMatchObject({ id: 'my-tile-1', shape: { outline: { form: 'oval' } } });
   });
   test('more than five thousand rows are not read', () => {
-    expect(said(`name,kind\n${'x,flat\n'.repeat(5001)}`)).toMatch(/more than 5,000/);
+    expect(inEnglish(said(`name,kind\n${'x,flat\n'.repeat(5001)}`))).toMatch(/more than 5,000/);
   });
 });
 
 test('a JSON file of something else is refused in words', () => {
   const r = readBlanksJson('{"format":"mesa-drift.job","version":1}');
-  expect(!r.ok && r.problem.what).toMatch(/not a blanks file/);
+  expect(inEnglish(!r.ok && english.text(r.problem.what))).toMatch(/not a blanks file/);
   const broken = readBlanksJson(blanksJson(LIBRARY.slice(0, 1)).replace('"heightMm": 204', '"heightMm": -4'));
-  expect(!broken.ok && broken.problem.what).toMatch(/heightMm/);
+  expect(inEnglish(!broken.ok && english.text(broken.problem.what))).toMatch(/heightMm/);
 });
 
 test('a quote left open swallows no blank: it is said where, and nothing is taken', () => {
@@ -90,5 +94,5 @@ test('a quote left open swallows no blank: it is said where, and nothing is take
   const cut = lines.map((l, i) => (i === 2 ? l.replace(/^([^,]*,)/, '$1"') : l)).join('\r\n');
   const r = readBlanksCsv(cut);
   expect(r.ok).toBe(false);
-  expect(!r.ok && r.problem.what).toMatch(/quote|cells/);
+  expect(inEnglish(!r.ok && english.text(r.problem.what))).toMatch(/quote|cells/);
 });

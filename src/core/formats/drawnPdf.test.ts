@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -25,7 +26,7 @@ if (!surface) throw new Error('no surface');
 const packing = packingOf(surface, SIZE, 0.1);
 
 test('packing larger than a page goes over several, and their parts are the whole', () => {
-  const pages = packingPages(packing, SIZE, 'Flat press A');
+  const pages = packingPages(packing, SIZE, 'Flat press A', english.text);
   expect(pages.length).toBeGreaterThan(packing.sheets.length);
   const ground = (number: number): number =>
     pages
@@ -54,7 +55,7 @@ test('a ring is clipped to its tile as a hand would cut it', () => {
 });
 
 test('the PDF is true to size and says what to do', async () => {
-  const pages = packingPages(packing, SIZE, 'Flat press A');
+  const pages = packingPages(packing, SIZE, 'Flat press A', english.text);
   const path = join(folder, 'packing.pdf');
   writeFileSync(path, await drawnPdf('Packing', pages, FONT));
   const words = execFileSync('pdftotext', ['-bbox', path, '-'], { encoding: 'utf8' });
@@ -79,17 +80,23 @@ test('the page of a month holds what its entries come to', async () => {
       cause: 'moved-hot',
     }),
     entryOf('b', { at: at + 86_400_000, good: 9, spoiled: 1 }),
-  ].map(rowOf);
-  const page = monthPage(rows, chartsOf(rows, 0), {
-    shopName: 'Dry Fork Bench',
-    month: 'November 2026',
-    currency: '$',
-    nameOf: (id) => `named ${id}`,
-  });
+  ].map((e) => rowOf(e, english.text));
+  const page = monthPage(
+    rows,
+    chartsOf(rows, 0),
+    {
+      shopName: 'Dry Fork Bench',
+      month: 'November 2026',
+      currency: '$',
+      nameOf: (id) => `named ${id}`,
+      dayOf: (day) => new Date(day).toISOString().slice(0, 10),
+    },
+    english.text,
+  );
   const path = join(folder, 'month.pdf');
   writeFileSync(path, await drawnPdf('Month', [page], FONT));
   const words = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
-  expect(words).toContain('30 pieces pressed, 27 good, 3 spoiled: 90 % good, in 2 entries.');
+  expect(words).toContain('30 pieces pressed, 27 good, 3 spoiled: 90% good, in 2 entries.');
   expect(words).toMatch(/Ghosting\s+1 entry, paper moved while hot/);
   expect(words).toContain('named p');
   expect(words).toContain('$8.40, and 1 piece whose blank has no price.');

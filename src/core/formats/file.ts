@@ -1,3 +1,5 @@
+import { issueText } from '../basics/rule';
+import { say, inSentence, type Message } from '../message/message';
 import type * as z from 'zod/mini';
 import { fail, ok, type Result } from '../basics/result';
 import { sameContent } from '../basics/same';
@@ -7,23 +9,24 @@ export type Upgrade = (raw: Record<string, unknown>) => Record<string, unknown>;
 
 export interface FileKind<T> {
   readonly format: string;
-  readonly noun: string;
+  readonly noun: Message;
   readonly version: number;
   readonly schema: z.ZodMiniType<T>;
   readonly upgrades: readonly Upgrade[];
   /** What is wrong beyond what a schema can say, in words; null where nothing is. */
-  readonly wrong?: (file: T) => string | null;
+  readonly wrong?: (file: T) => Message | null;
 }
 
 const isRecord = (v: unknown): v is Record<string, unknown> =>
   typeof v === 'object' && v !== null && !Array.isArray(v);
 
 /** The first thing wrong, as a path and a sentence. */
-export function firstIssue(error: z.core.$ZodError): string {
+export function firstIssue(error: z.core.$ZodError): Message {
   const issue = error.issues[0];
-  if (!issue) return 'Something in it does not match.';
+  if (!issue) return say('files.doesNotMatch');
   const path = issue.path.map(String).join(' › ');
-  return path === '' ? issue.message : `${path}: ${issue.message}`;
+  const problem = issueText(issue.message);
+  return path === '' ? problem : say('files.atPath', { path, problem });
 }
 
 interface Listed {
@@ -32,13 +35,13 @@ interface Listed {
 }
 
 /** A thing that stands twice in one list of a file with different contents, in words; null where there is none. */
-export function heldTwice(lists: Readonly<Record<string, readonly Listed[]>>): string | null {
+export function heldTwice(lists: Readonly<Record<string, readonly Listed[]>>): Message | null {
   for (const [of, list] of Object.entries(lists)) {
     const seen = new Map<string, Listed>();
     for (const thing of list) {
       const other = seen.get(thing.id);
       if (other && !sameContent(other, thing))
-        return `It holds the ${of} “${thing.name ?? thing.id}” twice, with different contents: which one is right cannot be told.`;
+        return say('files.heldTwice', { of, name: thing.name ?? thing.id });
       seen.set(thing.id, thing);
     }
   }
@@ -48,36 +51,36 @@ export function heldTwice(lists: Readonly<Record<string, readonly Listed[]>>): s
 /** Reads an open JSON file of one kind: whole, known, of this version or older, and right in every field. */
 export function readFile<T>(text: string, kind: FileKind<T>): Result<T> {
   const where = kind.noun;
-  const way = 'Nothing was changed. Use the file as it was first saved.';
+  const way = say('files.useFileAsSaved');
   let raw: unknown;
   try {
     raw = JSON.parse(text);
   } catch {
-    return fail('The file is cut short or is not JSON.', where, way);
+    return fail(say('files.fileCutShortJson'), where, way);
   }
   if (!isRecord(raw) || raw.format !== kind.format) {
     return fail(
-      `This is not a ${kind.noun.toLowerCase()}.`,
+      say('files.thisIsNotA', { noun: inSentence(kind.noun) }),
       where,
-      'Choose a file saved by Mesa Drift for this purpose.',
+      say('files.chooseFileSavedMesa'),
     );
   }
   const version = raw.version;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
-    return fail('The file does not say its version.', where, way);
+    return fail(say('files.fileDoesSayVersion'), where, way);
   }
   if (version > kind.version) {
     return fail(
-      `The file is version ${version}; this copy of Mesa Drift reads up to ${kind.version}.`,
+      say('files.fileVersionCopyMesa', { version, version2: kind.version }),
       where,
-      'Update Mesa Drift, then open it again. Nothing was changed.',
+      say('files.updateMesaDriftThen'),
     );
   }
   const upgraded = kind.upgrades
     .slice(version - 1, kind.version - 1)
     .reduce<Record<string, unknown>>((file, up, i) => ({ ...up(file), version: version + i + 1 }), raw);
   const parsed = kind.schema.safeParse(upgraded);
-  if (!parsed.success) return fail(`${firstIssue(parsed.error)}.`.replace('..', '.'), where, way);
+  if (!parsed.success) return fail(firstIssue(parsed.error), where, way);
   const wrong = kind.wrong?.(parsed.data) ?? null;
   return wrong === null ? ok(parsed.data) : fail(wrong, where, way);
 }

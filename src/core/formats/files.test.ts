@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { readFileSync } from 'node:fs';
 import { crc32 as zlibCrc } from 'node:zlib';
 import fc from 'fast-check';
@@ -24,7 +26,9 @@ const TEXT = fileText(makeJobFile(JOB, shop, [PICTURE]));
 
 const refusal = (text: string): string => {
   const r = readJobFile(text);
-  return r.ok ? '' : `${r.problem.where}: ${r.problem.what} ${r.problem.wayOut}`;
+  return r.ok
+    ? ''
+    : `${english.text(r.problem.where)}: ${english.text(r.problem.what)} ${english.text(r.problem.wayOut)}`;
 };
 const altered = (change: (file: Record<string, unknown>) => void): string => {
   const file = JSON.parse(TEXT) as Record<string, unknown>;
@@ -35,7 +39,7 @@ const altered = (change: (file: Record<string, unknown>) => void): string => {
 describe('job file', () => {
   test('read back, it is the same job and plans the same', () => {
     const r = readJobFile(TEXT);
-    if (!r.ok) throw new Error(r.problem.what);
+    if (!r.ok) throw new Error(english.text(r.problem.what));
     expect(r.value.job).toEqual(JOB);
     expect(plan(r.value.job, r.value.shop)).toEqual(plan(JOB, shop));
     expect(fileText(r.value)).toBe(TEXT);
@@ -51,14 +55,16 @@ describe('job file', () => {
   });
 
   test('from a newer version: says so and what to do', () => {
-    expect(refusal(altered((f) => (f.version = 11)))).toMatch(/version 11.*reads up to 10.*Update/);
+    expect(inEnglish(refusal(altered((f) => (f.version = 12))))).toMatch(
+      /version 12.*reads up to 11.*Update/,
+    );
     expect(refusal(altered((f) => delete f.version))).toMatch(/does not say its version/);
     expect(refusal(altered((f) => (f.format = 'other')))).toMatch(/not a job file/);
     expect(refusal('[1,2]')).toMatch(/not a job file/);
   });
 
   test('a wrong field is named by its place', () => {
-    expect(refusal(altered((f) => ((f.job as Record<string, unknown>).pieces = -3)))).toMatch(
+    expect(inEnglish(refusal(altered((f) => ((f.job as Record<string, unknown>).pieces = -3))))).toMatch(
       /job › pieces: At least one piece/,
     );
     expect(refusal(altered((f) => ((f.job as Record<string, unknown>).surprise = 1)))).toMatch(/surprise/);
@@ -105,7 +111,7 @@ describe('job file', () => {
         safeParse: (v: unknown) => (seen.push(v), { success: true, data: v }),
       } as unknown as typeof kind.schema,
     };
-    expect(readFile(TEXT.replace('"version": 10', '"version": 1'), spy).ok).toBe(true);
+    expect(readFile(TEXT.replace('"version": 11', '"version": 1'), spy).ok).toBe(true);
     expect(seen[0]).toMatchObject({ version: 3, steps: '12' });
   });
 });
@@ -114,13 +120,13 @@ describe('shop file', () => {
   test('a job that stands in it twice is refused by name; twice the same is one', () => {
     const twice = (second: Job) => readShopFile(fileText(makeShopFile([JOB, second], shop, [])));
     const r = twice({ ...JOB, pieces: 99 });
-    expect(r.ok ? '' : r.problem.what).toContain(`the job “${JOB.name}” twice`);
+    expect(inEnglish(r.ok ? '' : english.text(r.problem.what))).toContain(`the job “${JOB.name}” twice`);
     expect(twice(JOB).ok).toBe(true);
     const blank = shop.blanks[0];
     if (!blank) throw new Error('none');
     const things = makeShopFile([], { ...shop, blanks: [blank, { ...blank, name: 'Other' }] }, []);
     const b = readShopFile(fileText(things));
-    expect(b.ok ? '' : b.problem.what).toContain('the blank “Other” twice');
+    expect(inEnglish(b.ok ? '' : english.text(b.problem.what))).toContain('the blank “Other” twice');
   });
 
   test('whole shop there and back', () => {
@@ -168,7 +174,9 @@ describe('PNG', () => {
 describe('pictures at the border', () => {
   const what = (bytes: Uint8Array, name = 'art.png') => {
     const r = inspectPicture(bytes, name);
-    return r.ok ? r.value : `${r.problem.where}: ${r.problem.what} ${r.problem.wayOut}`;
+    return r.ok
+      ? r.value
+      : `${english.text(r.problem.where)}: ${english.text(r.problem.what)} ${english.text(r.problem.wayOut)}`;
   };
   const latin = (s: string) => Uint8Array.from(s, (c) => c.charCodeAt(0));
 
@@ -184,11 +192,11 @@ describe('pictures at the border', () => {
   });
   test('cut short', () => {
     const png = paintPng(50, 50, () => RED);
-    expect(what(png.subarray(0, png.length - 20))).toMatch(/cut short/);
+    expect(inEnglish(what(png.subarray(0, png.length - 20)))).toMatch(/cut short/);
     expect(what(quartersJpeg().subarray(0, 300))).toMatch(/damaged or cut short/);
   });
   test('empty, foreign and hostile', () => {
-    expect(what(new Uint8Array(0))).toMatch(/empty/);
+    expect(inEnglish(what(new Uint8Array(0)))).toMatch(/empty/);
     expect(what(latin('<svg onload="alert(1)">'))).toMatch(/SVG drawing is damaged/);
     expect(what(latin('%PDF-1.7 ...'))).toMatch(/a PDF/);
     expect(what(latin('GIF89a....'))).toMatch(/a GIF/);
@@ -198,13 +206,13 @@ describe('pictures at the border', () => {
     const bytes = paintPng(2, 2, () => RED);
     new DataView(bytes.buffer).setUint32(16, 20000);
     new DataView(bytes.buffer).setUint32(20, 20000);
-    expect(what(bytes)).toMatch(/20000 × 20000, 400 megapixels.*up to 100/);
+    expect(inEnglish(what(bytes))).toMatch(/20000 × 20000, 400 megapixels.*up to 100/);
   });
   test('CMYK is refused in words', () => {
     const bytes = quartersJpeg();
     const sof = bytes.findIndex((b, i) => b === 0xff && bytes[i + 1] === 0xc0);
     bytes[sof + 9] = 4;
-    expect(what(bytes)).toMatch(/CMYK.*RGB/);
+    expect(inEnglish(what(bytes))).toMatch(/CMYK.*RGB/);
   });
   test('any bytes at all get an answer', () => {
     fc.assert(

@@ -1,3 +1,5 @@
+import type { Message } from '@/core/message/message';
+import { english } from '@/words/english';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { plan } from '../plan/plan';
@@ -11,7 +13,7 @@ import { fileText, readJobFile, readShopFile, SHOP_FILE } from './jobFile';
  * code of their time.
  */
 const read = (name: string): string => readFileSync(join(__dirname, 'fixtures', name), 'utf8');
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10] as const;
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11] as const;
 
 const JOBS_1 = ['dome-beakers', 'comet-cans', 'star-party-tumblers', 'trail-guide-bottles'];
 const JOBS_2 = [
@@ -36,6 +38,7 @@ const JOBS: Readonly<Record<(typeof VERSIONS)[number], readonly string[]>> = {
   8: [...JOBS_2, 'star-map-panel'],
   9: [...JOBS_2, 'star-map-panel'],
   10: [...JOBS_2, 'star-map-panel'],
+  11: [...JOBS_2, 'star-map-panel'],
 };
 
 /** What every one of these files said of its four runs when it was written. */
@@ -57,8 +60,8 @@ const SAID: Readonly<Record<string, readonly [string, number]>> = {
   'comet-glasses': ['gap', 266.73],
 };
 
-const opened = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: string } }): T => {
-  if (!r.ok) throw new Error(r.problem.what);
+const opened = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: Message } }): T => {
+  if (!r.ok) throw new Error(english.text(r.problem.what));
   return r.value;
 };
 

@@ -1,3 +1,5 @@
+import { rule } from '../basics/rule';
+import { say } from '../message/message';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { MIMES } from '../job/art';
@@ -17,13 +19,13 @@ const isBase64 = (text: string): boolean =>
 export const pictureFileSchema = z.strictObject({
   id: idSchema,
   mime: z.enum(MIMES),
-  base64: z.string().check(z.maxLength(80_000_000), z.refine(isBase64, 'The picture inside is damaged.')),
+  base64: z.string().check(z.maxLength(80_000_000), z.refine(isBase64, rule('files.pictureInsideDamaged'))),
 });
 export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(10),
+  version: z.literal(11),
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
   shop: shopSchema,
@@ -37,13 +39,13 @@ const thingsIn = (shop: Shop) => ({
   paper: shop.papers,
   recipe: shop.recipes,
   run: shop.runs,
-  'log entry': shop.log,
+  entry: shop.log,
 });
 
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
-  noun: 'Job file',
-  version: 10,
+  noun: say('common.jobFile'),
+  version: 11,
   schema: jobFileSchema,
   upgrades: STEPS.map(jobFileBy),
   wrong: (f) => heldTwice(thingsIn(f.shop)),
@@ -51,7 +53,7 @@ export const JOB_FILE: FileKind<JobFile> = {
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(10),
+  version: z.literal(11),
   shop: shopSchema,
   jobs: z.array(jobSchema),
   books: booksSchema,
@@ -61,16 +63,16 @@ export type ShopFile = z.infer<typeof shopFileSchema>;
 
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
-  noun: 'Shop file',
-  version: 10,
+  noun: say('common.shopFile'),
+  version: 11,
   schema: shopFileSchema,
   upgrades: STEPS.map(shopFileBy),
   wrong: (f) =>
     heldTwice({
       job: f.jobs,
       ...thingsIn(f.shop),
-      'stock item': f.books.items,
-      'stock movement': f.books.movements,
+      item: f.books.items,
+      movement: f.books.movements,
       quote: f.books.quotes,
     }),
 };
@@ -92,7 +94,7 @@ function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 10,
+  version: 11,
   job,
   shop: shopForJob(job, shop),
   pictures: [...pictures],
@@ -105,7 +107,7 @@ export const makeShopFile = (
   books: Books = NO_BOOKS,
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 10,
+  version: 11,
   shop,
   jobs: [...jobs],
   books,

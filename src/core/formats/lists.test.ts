@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import Papa from 'papaparse';
 import { demoShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
@@ -97,10 +98,9 @@ describe('the cut list', () => {
 describe('the manifest', () => {
   const told = [{ name: 'a.pdf', what: 'all sheets', bytes: 10 }];
   const read = (job: Job) =>
-    JSON.parse(manifestText(printPackageOf(job, plan(job, shop)), told, '2026-11-26')) as Record<
-      string,
-      unknown
-    > & {
+    JSON.parse(
+      manifestText(printPackageOf(job, plan(job, shop)), told, '2026-11-26', english.text),
+    ) as Record<string, unknown> & {
       sheets: { print: number; pieces: number }[];
     };
 

@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import Papa from 'papaparse';
 import { fail, ok, type Result } from '../basics/result';
 import { BARE_ENTRY, logEntrySchema, type LogEntry } from '../shop/records';
@@ -36,8 +37,8 @@ function markOf(text: string, i: number): unknown {
 export const logCsv = (log: readonly LogEntry[]): string => csvTable(HEADINGS, log.map(cellsOf));
 
 const MOST_ROWS = 200_000;
-const where = 'Logbook table';
-const way = 'Nothing was changed. Correct that row and import the table again.';
+const where = say('files.logbookTable');
+const way = say('files.correctRowImport');
 
 const plain = (v: string | undefined): string => plainCell(v).trim();
 const number = (v: string | undefined): number | null =>
@@ -104,8 +105,8 @@ export function readLogCsv(text: string): Result<readonly LogEntry[]> {
   if (broken)
     return fail(
       broken.type === 'Quotes'
-        ? `A quote that opens in or after row ${(broken.row ?? 0) + 2} is not closed where it should be.`
-        : `Row ${(broken.row ?? 0) + 2} has not as many cells as the first line.`,
+        ? say('files.quoteOpensAfterRow', { row: (broken.row ?? 0) + 2 })
+        : say('files.rowHasManyCells', { row: (broken.row ?? 0) + 2 }),
       where,
       way,
     );
@@ -113,17 +114,18 @@ export function readLogCsv(text: string): Result<readonly LogEntry[]> {
   const lacks = (['when', 'blank', 'press', 'verdict'] as const).filter((h) => !fields.includes(h));
   if (lacks.length > 0)
     return fail(
-      `It has no column “${lacks.join('”, “')}”.`,
+      say('files.hasColumn', { lacks: lacks.join('”, “') }),
       where,
-      'Start from a table saved in the logbook, with its first line kept.',
+      say('files.startFromTableSaved2'),
     );
-  if (parsed.data.length === 0) return fail('It has no rows.', where, 'Nothing was changed.');
+  if (parsed.data.length === 0) return fail(say('files.hasRows'), where, say('files.nothingWasChanged'));
   if (parsed.data.length > MOST_ROWS)
-    return fail('It has more than 200,000 rows.', where, 'Split it. Nothing was changed.');
+    return fail(say('files.hasMoreThan200'), where, say('common.splitNothingWasChanged'));
   const entries: LogEntry[] = [];
   for (const [i, r] of parsed.data.entries()) {
     const made = logEntrySchema.safeParse(draftOf(r));
-    if (!made.success) return fail(`Row ${i + 2}: ${firstIssue(made.error)}`, where, way);
+    if (!made.success)
+      return fail(say('files.rowProblem', { row: i + 2, problem: firstIssue(made.error) }), where, way);
     entries.push(plain(r.id) === '' ? { ...made.data, id: nameOf(made.data, 'row') } : made.data);
   }
   return ok(entries);

@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import type { Result } from '../basics/result';
@@ -17,7 +18,7 @@ export type LogFile = z.infer<typeof logFileSchema>;
 
 const LOG_FILE: FileKind<LogFile> = {
   format: 'mesa-drift.log',
-  noun: 'Logbook file',
+  noun: say('common.logbookFile'),
   version: 1,
   schema: logFileSchema,
   upgrades: [],

@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { demoShop } from '../demo/demoShop';
 import { at, entryOf, mark } from '../look/testLooks';
@@ -88,7 +90,7 @@ test('a log saved as a table and brought back adds nothing, whatever its entries
   ];
   expect(own.length).toBeGreaterThan(20);
   const read = readLogCsv(logCsv(own));
-  if (!read.ok) throw new Error(read.problem.what);
+  if (!read.ok) throw new Error(english.text(read.problem.what));
   expect(mergeLog(own, read.value)).toEqual({ add: [], same: own.length, renamed: 0 });
 });
 
@@ -111,7 +113,12 @@ test.each([
 ])('a table that is wrong is refused in words (%#)', (text, words) => {
   const r = readLogCsv(text);
   expect(r.ok).toBe(false);
-  if (!r.ok) expect(`${r.problem.what} ${r.problem.where} ${r.problem.wayOut}`).toContain(words);
+  if (!r.ok)
+    expect(
+      inEnglish(
+        `${english.text(r.problem.what)} ${english.text(r.problem.where)} ${english.text(r.problem.wayOut)}`,
+      ),
+    ).toContain(words);
 });
 
 test('the JSON carries an entry whole', () => {
@@ -131,5 +138,7 @@ test.each([
   ['{"format":"mesa-drift.log","version":1,"shopName":"","entries":[{}],"pictures":[]}', 'entries'],
 ])('a logbook file that is wrong is refused in words (%#)', (text, words) => {
   const r = readLogJson(text);
-  expect(r.ok ? '' : `${r.problem.what} ${r.problem.where}`).toContain(words);
+  expect(inEnglish(r.ok ? '' : `${english.text(r.problem.what)} ${english.text(r.problem.where)}`)).toContain(
+    words,
+  );
 });

@@ -1,3 +1,4 @@
+import { type Write } from '../message/message';
 import type { Paper } from '../shop/paper';
 import type { MirrorBy, Printer } from '../shop/printer';
 import type { SheetLayout } from '../sheet/layout';
@@ -29,6 +30,7 @@ export function manifestText(
   { jobName, pieces, trim, sheet }: PrintPackage,
   files: readonly ManifestFile[],
   madeOn: string,
+  write: Write,
 ): string {
   const { layout, printer, paper, mirrorBy, panels } = sheet;
   return `${JSON.stringify(
@@ -48,7 +50,7 @@ export function manifestText(
       printer: printer.name,
       ppi: printer.ppi,
       scale: '100 %',
-      mirror: mirrorLine(mirrorBy === 'app'),
+      mirror: write(mirrorLine(mirrorBy === 'app')),
       colourManagedBy: printer.colourBy,
       sheets:
         layout?.sheets.map((s, i) => ({ sheet: i + 1, print: s.copies, pieces: s.placements.length })) ?? [],

@@ -1,18 +1,20 @@
+import { say } from '../message/message';
+import type { Message } from '../message/message';
 import Papa from 'papaparse';
 import { MOST_NAMES, type Names } from '../job/art';
 import { fail, ok, type Result } from '../basics/result';
 import { isFormula } from './csv';
 
-const WHERE = 'Names list';
+const WHERE = say('files.namesList');
 const MOST_LETTERS = 120;
 
 /** Bytes of a text file: UTF-8 with or without its mark, UTF-16 with its mark, else the old Western page most programs mean. */
 export function decodeText(bytes: Uint8Array): Result<string> {
-  if (bytes.length === 0) return fail('The list is empty.', WHERE, 'Save the table again as CSV.');
+  if (bytes.length === 0) return fail(say('files.listEmpty'), WHERE, say('files.saveTableAgainCsv'));
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return ok(new TextDecoder('utf-16le').decode(bytes));
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return ok(new TextDecoder('utf-16be').decode(bytes));
   if (bytes.subarray(0, 512).includes(0))
-    return fail('This is not a table in plain text.', WHERE, 'In the table program choose “save as CSV”.');
+    return fail(say('files.tablePlainText'), WHERE, say('files.tableProgramChooseSave'));
   try {
     return ok(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
   } catch {
@@ -23,7 +25,7 @@ export function decodeText(bytes: Uint8Array): Result<string> {
 export interface ReadNames {
   readonly names: Names;
   /** What a person should know: how it was read, what was left out. */
-  readonly notes: readonly string[];
+  readonly notes: readonly Message[];
 }
 
 const SEPARATORS: Readonly<Record<string, string>> = {
@@ -57,7 +59,7 @@ function columnNames(cells: readonly string[], named: boolean): string[] {
 /** Reads a pasted table or a CSV file: separator found by itself, quotes and line ends of every kind, one column or many. */
 export function readNames(text: string): Result<ReadNames> {
   const clean = text.replace(/^\uFEFF/, '');
-  if (clean.trim() === '') return fail('The list is empty.', WHERE, 'Paste one name to a line, or a table.');
+  if (clean.trim() === '') return fail(say('files.listEmpty'), WHERE, say('files.pasteOneNameLine'));
   const parsed = Papa.parse<string[]>(clean, {
     skipEmptyLines: 'greedy',
     delimitersToGuess: [',', ';', '\t', '|'],
@@ -65,26 +67,22 @@ export function readNames(text: string): Result<ReadNames> {
   const broken = parsed.errors.find((e) => e.type === 'Quotes');
   if (broken)
     return fail(
-      `A quote mark opens and never closes, near line ${(broken.row ?? 0) + 1}.`,
+      say('files.quoteMarkOpensNever', { row: (broken.row ?? 0) + 1 }),
       WHERE,
-      'Close it, or take it out.',
+      say('files.closeTakeOut'),
     );
   const cut = parsed.data.flat().filter((c) => c.trim().length > MOST_LETTERS).length;
   const rows = parsed.data.map((r) => r.map((c) => c.trim().slice(0, MOST_LETTERS)));
   const widest = Math.max(...rows.map((r) => r.length));
   if (widest > 12)
-    return fail(
-      `The table has ${widest} columns; at most 12 are read.`,
-      WHERE,
-      'Remove what is not printed.',
-    );
+    return fail(say('files.tableHasColumnsMost', { widest }), WHERE, say('files.removeWhatPrinted'));
   const headed = hasHeadings(rows);
   const body = headed ? rows.slice(1) : rows;
   if (body.length > MOST_NAMES)
     return fail(
-      `The list has ${body.length.toLocaleString('en')} rows; one job takes ${MOST_NAMES}.`,
+      say('files.listHasRowsOne', { body: body.length.toLocaleString('en'), mostNames: MOST_NAMES }),
       WHERE,
-      'Split it over several jobs; they can share sheets.',
+      say('files.splitOverSeveralJobs'),
     );
   const columns = columnNames(
     Array.from({ length: widest }, (_, i) => (headed ? (rows[0]?.[i] ?? '') : '')),
@@ -95,26 +93,18 @@ export function readNames(text: string): Result<ReadNames> {
   return ok({ names, notes: [...notesOf(names, parsed.meta.delimiter, headed), ...cutNote(cut)] });
 }
 
-const cutNote = (cut: number): readonly string[] =>
-  cut === 0
-    ? []
-    : [
-        `${cut} ${cut === 1 ? 'cell is' : 'cells are'} longer than ${MOST_LETTERS} letters: the rest was cut off.`,
-      ];
+const cutNote = (cut: number): readonly Message[] =>
+  cut === 0 ? [] : [say('files.cutCutCell', { cut, mostLetters: MOST_LETTERS })];
 
-function notesOf(names: Names, separator: string, headed: boolean): readonly string[] {
+function notesOf(names: Names, separator: string, headed: boolean): readonly Message[] {
   const odd = names.rows.filter((r) => r.length !== names.columns.length).length;
   const formulas = names.rows.flat().filter(isFormula).length;
   return [
     names.columns.length > 1
-      ? `Columns parted by ${SEPARATORS[separator] ?? 'commas'}.`
-      : 'One name to a line.',
-    ...(headed ? ['The first row was read as headings.'] : []),
-    ...(odd > 0
-      ? [`${odd} ${odd === 1 ? 'row has' : 'rows have'} more or fewer cells than the rest. Check them.`]
-      : []),
-    ...(formulas > 0
-      ? [`${formulas} ${formulas === 1 ? 'cell begins' : 'cells begin'} like a formula: read as plain text.`]
-      : []),
+      ? say('files.columnsParted', { separator: SEPARATORS[separator] ?? 'commas' })
+      : say('files.oneNameLine'),
+    ...(headed ? [say('files.firstRowWasRead')] : []),
+    ...(odd > 0 ? [say('files.oddOddRow', { odd })] : []),
+    ...(formulas > 0 ? [say('files.formulasFormulasCell', { formulas })] : []),
   ];
 }

@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -66,7 +67,7 @@ async function make(
   withShop: Shop,
   bytes: Uint8Array,
 ): Promise<{ readonly path: string; readonly plan: Plan }> {
-  const p = withPages(plan(job, withShop));
+  const p = withPages(plan(job, withShop), english.text);
   const pdf = await writePdf({
     title: job.name,
     pages: p.sheet.pages,
@@ -281,7 +282,7 @@ test('a picture with transparency is still printed in its colours', async () => 
 });
 
 test('a page longer than a PDF’s own units counts in larger ones, and is as long as it says', async () => {
-  const [first] = withPages(plan(TUMBLERS, shop)).sheet.pages;
+  const [first] = withPages(plan(TUMBLERS, shop), english.text).sheet.pages;
   if (!first) throw new Error('no page');
   const page = { ...first, heightMm: 6100, items: first.items.filter((i) => i.kind === 'line') };
   expect(userUnit(first)).toBe(1);
@@ -307,7 +308,7 @@ test('a page longer than a PDF’s own units counts in larger ones, and is as lo
 });
 
 test('a bent picture without its made pixels is refused, never drawn straight', async () => {
-  const p = withPages(plan(TUMBLERS, shop));
+  const p = withPages(plan(TUMBLERS, shop), english.text);
   const ref = picture(4, 4);
   const made = {
     kind: 'made' as const,

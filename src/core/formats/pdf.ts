@@ -35,7 +35,7 @@ import type { LetterAt } from '../art/text';
 import type { PictureRef } from '../job/art';
 import { type Rect, rectCorners } from '../geometry/plane';
 import type { Page, PageItem } from '../sheet/pages';
-import { MM_PER_INCH } from '../units/quantity';
+import { MM_PER_INCH } from '../message/quantity';
 import { liftPixels } from './png';
 
 /** Pixels ready for a PDF: rows of the PNG predictor “up”, deflated; clear parts as a mask of their own. */

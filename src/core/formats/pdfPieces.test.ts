@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -46,8 +47,8 @@ async function write(
 ): Promise<string> {
   const bytes = await writePdf({
     title: name,
-    pages: withPages(p).sheet.pages,
-    sources: withPages(p).sheet.sources,
+    pages: withPages(p, english.text).sheet.pages,
+    sources: withPages(p, english.text).sheet.sources,
     files,
     rasters,
     labelFont: LABEL_FONT,
@@ -123,7 +124,12 @@ describe('24 pieces by name on a taper', () => {
       1,
     );
     const manifest = JSON.parse(
-      manifestText(printPackageOf(job, p), [{ name: 'a.pdf', what: 'x', bytes: 3 }], '2026-11-24'),
+      manifestText(
+        printPackageOf(job, p),
+        [{ name: 'a.pdf', what: 'x', bytes: 3 }],
+        '2026-11-24',
+        english.text,
+      ),
     );
     expect(manifest).toMatchObject({
       pieces: 24,
@@ -137,7 +143,7 @@ test('bent art goes in at the printer’s resolution, mirrored once, its colours
   const job: Job = { ...find('night-walk-tumblers'), pieces: 1 };
   const picture = ref('q', 700, 500);
   const p = plan({ ...job, art: { ...NO_ART, warp: 'true', layers: [pictureLayer('l', picture)] } }, shop);
-  const [[key, source] = []] = Object.entries(withPages(p).sheet.sources);
+  const [[key, source] = []] = Object.entries(withPages(p, english.text).sheet.sources);
   if (!key || source?.kind !== 'made') throw new Error('not bent');
   const pixels = paint(700, 500, quarters(700, 500));
   const perMm = 150 / 25.4;
@@ -235,7 +241,7 @@ test('two faces: the front picture on the front only, the back one on the back, 
 
 test('the same page as SVG: true size, pictures inside once, names escaped', () => {
   const job = { ...find('constellation-mugs'), name: 'A <b> & "c"' };
-  const p = withPages(plan(job, shop));
+  const p = withPages(plan(job, shop), english.text);
   const [page] = p.sheet.pages;
   if (!page) throw new Error('no page');
   const image = { mime: 'image/png', bytes: paintPng(2, 2, () => RED) };

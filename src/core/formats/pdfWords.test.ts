@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -21,11 +22,8 @@ const CAVEAT = font('caveat', 'caveat-latin-700-normal');
 const folder = mkdtempSync(join(tmpdir(), 'mesa-words-'));
 const POINT_MM = 25.4 / 72;
 
-async function write(
-  name: string,
-  job: Job,
-): Promise<{ readonly path: string; readonly made: WholePlan }> {
-  const made = withPages(plan(job, shop));
+async function write(name: string, job: Job): Promise<{ readonly path: string; readonly made: WholePlan }> {
+  const made = withPages(plan(job, shop), english.text);
   const wordFonts = job.art.layers.some((l) => l.kind === 'text') ? { hand: CAVEAT } : {};
   const bytes = await writePdf({
     title: job.name,

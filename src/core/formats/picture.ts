@@ -1,3 +1,4 @@
+import { say, type Message, verbatim } from '../message/message';
 import type { Mime } from '../job/art';
 import { fail, ok, type Result } from '../basics/result';
 import { chunksOf, isPng, pngHeader } from './png';
@@ -16,12 +17,12 @@ export interface PictureFacts {
 const MOST_MEGAPIXELS = 100;
 export const MOST_PICTURE_BYTES = 120_000_000;
 
-const KNOWN_OTHERS: readonly { readonly kind: string; readonly test: (head: string) => boolean }[] = [
-  { kind: 'a PDF', test: (h) => h.startsWith('%PDF') },
-  { kind: 'a GIF, often animated', test: (h) => h.startsWith('GIF8') },
-  { kind: 'a HEIC or AVIF picture', test: (h) => h.slice(4, 8) === 'ftyp' },
-  { kind: 'a layered drawing file', test: (h) => h.startsWith('8BPS') },
-  { kind: 'a ZIP file', test: (h) => h.startsWith('PK') },
+const KNOWN_OTHERS: readonly { readonly kind: Message; readonly test: (head: string) => boolean }[] = [
+  { kind: say('files.aPdf'), test: (h) => h.startsWith('%PDF') },
+  { kind: say('files.gifOftenAnimated'), test: (h) => h.startsWith('GIF8') },
+  { kind: say('files.heicAvifPicture'), test: (h) => h.slice(4, 8) === 'ftyp' },
+  { kind: say('files.layeredDrawingFile'), test: (h) => h.startsWith('8BPS') },
+  { kind: say('files.zipFile'), test: (h) => h.startsWith('PK') },
 ];
 
 /**
@@ -30,7 +31,7 @@ const KNOWN_OTHERS: readonly { readonly kind: string; readonly test: (head: stri
  */
 const READERS: readonly {
   readonly is: (b: Uint8Array) => boolean;
-  readonly facts: (b: Uint8Array, where: string) => Result<PictureFacts>;
+  readonly facts: (b: Uint8Array, where: Message) => Result<PictureFacts>;
 }[] = [
   { is: isPng, facts: pngFacts },
   { is: isJpeg, facts: jpegFacts },
@@ -40,14 +41,14 @@ const READERS: readonly {
 ];
 
 /** Looks at the bytes, not the name: kind, size, whole or cut short. */
-export function inspectPicture(bytes: Uint8Array, name: string): Result<PictureFacts> {
-  const where = name;
-  if (bytes.length === 0) return fail('The file is empty.', where, 'Copy or save it again.');
+export function inspectPicture(bytes: Uint8Array, name: Message | string): Result<PictureFacts> {
+  const where = typeof name === 'string' ? verbatim(name) : name;
+  if (bytes.length === 0) return fail(say('files.fileEmpty'), where, say('files.copySaveAgain'));
   if (bytes.length > MOST_PICTURE_BYTES) {
     return fail(
-      `The file is ${Math.round(bytes.length / 1e6)} MB.`,
+      say('files.fileMb', { bytes: Math.round(bytes.length / 1e6) }),
       where,
-      `Save it under ${MOST_PICTURE_BYTES / 1e6} MB.`,
+      say('files.saveUnderMb', { mostPictureBytes: MOST_PICTURE_BYTES / 1e6 }),
     );
   }
   const reader = READERS.find((r) => r.is(bytes));
@@ -55,31 +56,32 @@ export function inspectPicture(bytes: Uint8Array, name: string): Result<PictureF
     const head = String.fromCharCode(...bytes.subarray(0, 256));
     const other = KNOWN_OTHERS.find((o) => o.test(head));
     return fail(
-      other ? `This is ${other.kind}.` : 'This is not a picture known here.',
+      other ? say('files.thisIs', { kind: other.kind }) : say('files.pictureKnownHere'),
       where,
-      'Save it as PNG, JPEG, WebP, TIFF or SVG.',
+      say('files.savePngJpegWebp'),
     );
   }
   const facts = reader.facts(bytes, where);
   if (!facts.ok) return facts;
   const { widthPx, heightPx } = facts.value;
-  if (widthPx === 0 || heightPx === 0) return fail('The picture has no size.', where, 'Save it again.');
+  if (widthPx === 0 || heightPx === 0)
+    return fail(say('files.pictureHasSize'), where, say('files.saveAgain'));
   const megapixels = (widthPx * heightPx) / 1e6;
   if (megapixels > MOST_MEGAPIXELS) {
     return fail(
-      `The picture is ${widthPx} × ${heightPx}, ${Math.round(megapixels)} megapixels.`,
+      say('files.pictureMegapixels', { widthPx, heightPx, megapixels: Math.round(megapixels) }),
       where,
-      `Save it smaller, up to ${MOST_MEGAPIXELS} megapixels: 300 ppi at print size is plenty.`,
+      say('files.saveSmallerUpMegapixels', { mostMegapixels: MOST_MEGAPIXELS }),
     );
   }
   return facts;
 }
 
-function pngFacts(bytes: Uint8Array, where: string): Result<PictureFacts> {
+function pngFacts(bytes: Uint8Array, where: Message): Result<PictureFacts> {
   const header = pngHeader(bytes);
   if (!header.ok) return fail(header.problem.what, where, header.problem.wayOut);
   if (chunksOf(bytes).some((c) => c.type === 'acTL'))
-    return fail('This PNG is animated.', where, 'Save the one frame you want printed.');
+    return fail(say('files.pngAnimated'), where, say('files.saveOneFrameYou'));
   return ok({ mime: 'image/png', widthPx: header.value.widthPx, heightPx: header.value.heightPx });
 }
 
@@ -91,8 +93,8 @@ function isJpeg(b: Uint8Array): boolean {
 const isFrame = (marker: number): boolean =>
   marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc;
 
-function jpegFacts(bytes: Uint8Array, where: string): Result<PictureFacts> {
-  const damaged = fail('The JPEG is damaged or cut short.', where, 'Copy or download it again.');
+function jpegFacts(bytes: Uint8Array, where: Message): Result<PictureFacts> {
+  const damaged = fail(say('files.jpegDamagedCutShort'), where, say('files.copyDownloadAgain'));
   const dv = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   let at = 2;
   while (at + 10 < bytes.length) {
@@ -105,7 +107,7 @@ function jpegFacts(bytes: Uint8Array, where: string): Result<PictureFacts> {
     if (isFrame(marker)) {
       if (!endsWell(bytes)) return damaged;
       if (dv.getUint8(at + 9) === 4)
-        return fail('This JPEG is in CMYK, the colours of an offset press.', where, 'Save it as RGB.');
+        return fail(say('files.jpegCmykColoursOffset'), where, say('files.saveRgb'));
       return ok({ mime: 'image/jpeg', widthPx: dv.getUint16(at + 7), heightPx: dv.getUint16(at + 5) });
     }
     at += 2 + dv.getUint16(at + 2);

@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { zlibSync } from 'fflate';
 import { inspectPicture } from './picture';
 import { joinBytes, makeChunk } from './png';
@@ -7,7 +9,7 @@ const told = (bytes: Uint8Array): string => {
   const r = inspectPicture(bytes, 'art');
   return r.ok
     ? `${r.value.mime} ${r.value.widthPx} × ${r.value.heightPx}`
-    : `${r.problem.what} ${r.problem.wayOut}`;
+    : `${english.text(r.problem.what)} ${english.text(r.problem.wayOut)}`;
 };
 const latin = (s: string) => Uint8Array.from(s, (c) => c.charCodeAt(0));
 const le = (n: number, bytes: number) => Uint8Array.from({ length: bytes }, (_, i) => (n >>> (8 * i)) & 255);
@@ -47,7 +49,7 @@ describe('WebP', () => {
     expect(told(lossy)).toBe('image/webp 800 × 600');
   });
   test('animated, or cut short', () => {
-    expect(told(extended(2, 10, 10))).toMatch(/animated.*one frame/);
+    expect(inEnglish(told(extended(2, 10, 10)))).toMatch(/animated.*one frame/);
     expect(told(extended(0, 10, 10).subarray(0, 24))).toMatch(/cut short/);
   });
 });
@@ -56,12 +58,14 @@ describe('TIFF', () => {
   test('size, and what stands in the way', () => {
     expect(told(rgbTiff())).toBe('image/tiff 640 × 480');
     expect(
-      told(
-        tiff([
-          [256, 640],
-          [257, 480],
-          [262, 5],
-        ]),
+      inEnglish(
+        told(
+          tiff([
+            [256, 640],
+            [257, 480],
+            [262, 5],
+          ]),
+        ),
       ),
     ).toMatch(/CMYK.*Save it as RGB/);
     expect(
@@ -97,7 +101,7 @@ describe('SVG', () => {
     );
   });
   test('no size, or cut short', () => {
-    expect(told(latin('<svg width="100%"></svg>'))).toMatch(/does not say its size/);
+    expect(inEnglish(told(latin('<svg width="100%"></svg>')))).toMatch(/does not say its size/);
     expect(told(latin('<svg width="10" height="10"><path'))).toMatch(/damaged or cut short/);
   });
 });
@@ -106,7 +110,7 @@ describe('PNG', () => {
   const png = paintPng(3, 2, () => RED);
   test('animated is refused; twenty thousand square is too large', () => {
     const animated = joinBytes([png.subarray(0, 33), makeChunk('acTL', new Uint8Array(8)), png.subarray(33)]);
-    expect(told(animated)).toMatch(/animated/);
+    expect(inEnglish(told(animated))).toMatch(/animated/);
     const head = new Uint8Array(13);
     const dv = new DataView(head.buffer);
     dv.setUint32(0, 20_000);
@@ -123,7 +127,7 @@ describe('PNG', () => {
 });
 
 test('others are named', () => {
-  expect(told(latin('GIF89a...........'))).toMatch(/a GIF, often animated/);
+  expect(inEnglish(told(latin('GIF89a...........')))).toMatch(/a GIF, often animated/);
   expect(told(latin('8BPS.............'))).toMatch(/layered drawing/);
   expect(told(new Uint8Array(0))).toMatch(/empty/);
 });

@@ -1,5 +1,6 @@
+import { say } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
-import { MM_PER_INCH } from '../units/quantity';
+import { MM_PER_INCH } from '../message/quantity';
 
 /** PNG (ISO/IEC 15948): just enough to read a header, set the resolution and lift the compressed pixels out. */
 export const PNG_SIGNATURE = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a] as const;
@@ -42,14 +43,14 @@ export function chunksOf(bytes: Uint8Array): readonly Chunk[] {
 }
 
 export function pngHeader(bytes: Uint8Array): Result<PngHeader> {
-  const where = 'Picture';
+  const where = say('common.picture');
   const chunks = isPng(bytes) ? chunksOf(bytes) : [];
   const head = chunks[0];
   if (!head || head.type !== 'IHDR' || head.data.length !== 13) {
-    return fail('The PNG is damaged at its start.', where, 'Save it again from the program that made it.');
+    return fail(say('files.pngDamagedStart'), where, say('files.saveAgainFromProgram'));
   }
   if (chunks[chunks.length - 1]?.type !== 'IEND') {
-    return fail('The PNG is cut short.', where, 'Copy or download it again.');
+    return fail(say('files.pngCutShort'), where, say('files.copyDownloadAgain'));
   }
   const dv = view(head.data);
   return ok({

@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { LIBRARY } from '../library/library';
 import type { Blank } from '../shop/blank';
 import { readRecipeFor, recipeJson, type RecipeFile } from './recipeFile';
@@ -31,7 +33,7 @@ const RECIPE: Omit<RecipeFile, 'format' | 'version'> = {
 };
 const refusal = (text: string, b: Blank = CUP): string => {
   const r = readRecipeFor(text, b);
-  return r.ok ? 'opened' : `${r.problem.what} ${r.problem.wayOut}`;
+  return r.ok ? 'opened' : `${english.text(r.problem.what)} ${english.text(r.problem.wayOut)}`;
 };
 
 test('a recipe written and read again is the same recipe', () => {
@@ -40,7 +42,7 @@ test('a recipe written and read again is the same recipe', () => {
 });
 
 test('a recipe for another coating is refused in words: its dose says nothing of this one', () => {
-  expect(refusal(recipeJson(RECIPE), blank('mug-325'))).toMatch(
+  expect(inEnglish(refusal(recipeJson(RECIPE), blank('mug-325')))).toMatch(
     /is for .* steel; the blank of this job is .* ceramic.*Nothing was changed/,
   );
   const matte = {
@@ -51,7 +53,7 @@ test('a recipe for another coating is refused in words: its dose says nothing of
 });
 
 test('another file, a newer one, a cut one and a wrong one are each said for what they are', () => {
-  expect(refusal('{"format":"mesa-drift.job","version":6}')).toMatch(/not a recipe file/);
+  expect(inEnglish(refusal('{"format":"mesa-drift.job","version":6}'))).toMatch(/not a recipe file/);
   expect(refusal(recipeJson(RECIPE).replace('"version": 1', '"version": 2'))).toMatch(
     /version 2.*reads up to 1/,
   );

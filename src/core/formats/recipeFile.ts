@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { fail, ok, type Result } from '../basics/result';
@@ -39,7 +40,7 @@ export type RecipeFile = z.infer<typeof recipeFileSchema>;
 
 const RECIPE_FILE: FileKind<RecipeFile> = {
   format: 'mesa-drift.recipe',
-  noun: 'Recipe file',
+  noun: say('files.recipeFile'),
   version: 1,
   schema: recipeFileSchema,
   upgrades: [],
@@ -55,8 +56,13 @@ export function readRecipeFor(text: string, blank: Blank): Result<RecipeFile> {
   const { material, finish } = r.value.blank;
   if (material === blank.material && finish === blank.coating.finish) return ok(r.value);
   return fail(
-    `This recipe is for ${finish} ${material}; the blank of this job is ${blank.coating.finish} ${blank.material}.`,
-    'Recipe file',
-    'Another coating needs another dose: open it in a job with such a blank. Nothing was changed.',
+    say('files.recipeBlankJob', {
+      finish,
+      material,
+      finish2: blank.coating.finish,
+      material2: blank.material,
+    }),
+    say('files.recipeFile'),
+    say('files.anotherCoatingNeedsAnother'),
   );
 }

@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import Papa from 'papaparse';
 import { fail, ok, type Result } from '../basics/result';
 import { readMoney } from '../money/money';
@@ -59,7 +60,7 @@ export interface ReadRow {
 }
 
 const plain = (v: string | undefined): string => plainCell(v).trim();
-const WHERE = 'Shelf table';
+const WHERE = say('files.shelfTable');
 
 function rowOf(
   cells: Partial<Record<Heading, string>>,
@@ -67,8 +68,8 @@ function rowOf(
   known: ReadonlyMap<string, StockItem>,
   newId: () => string,
 ): Result<ReadRow> {
-  const where = `${WHERE}, row ${number}`;
-  const way = 'Correct that row, then choose the file again. Nothing was changed.';
+  const where = say('files.tableRow', { table: WHERE, row: number });
+  const way = say('files.correctRowImport');
   const cell = (h: Heading) => plain(cells[h]);
   const numeric = (h: Heading, usual: number): number => {
     const text = cell(h);
@@ -77,7 +78,11 @@ function rowOf(
   const money = (h: Heading): number => (cell(h) === '' ? 0 : (readMoney(cell(h), '') ?? Number.NaN));
   const badMoney = (['case costs', 'carriage'] as const).find((h) => Number.isNaN(money(h)));
   if (badMoney)
-    return fail(`“${cell(badMoney)}” under “${badMoney}” is no amount: write it as 12.50.`, where, way);
+    return fail(
+      say('files.underAmountWrite12', { badMoney: cell(badMoney), badMoney2: badMoney }),
+      where,
+      way,
+    );
   const name = cell('name');
   const own =
     known.get(cell('id')) ?? [...known.values()].find((i) => i.name.toLowerCase() === name.toLowerCase());
@@ -95,11 +100,11 @@ function rowOf(
     lowAt: numeric('least', own?.lowAt ?? 0),
     lots: own?.lots ?? [],
   });
-  if (!parsed.success) return fail(`${firstIssue(parsed.error)}`, where, way);
+  if (!parsed.success) return fail(firstIssue(parsed.error), where, way);
   const text = cell('on hand');
   const onHand = text === '' ? null : (decimalOf(text) ?? NaN);
   if (onHand !== null && (!Number.isFinite(onHand) || onHand < 0))
-    return fail('What is on hand is 0 or more.', where, way);
+    return fail(say('files.whatHand0More'), where, way);
   return ok({ item: parsed.data, onHand });
 }
 
@@ -119,12 +124,12 @@ export function readShelfCsv(
   });
   if (!(parsed.meta.fields ?? []).includes('name'))
     return fail(
-      'The table has no column “name”.',
+      say('files.tableHasColumnName'),
       WHERE,
-      `Its first row names the columns: ${HEADINGS.join(', ')}. Only name is needed.`,
+      say('files.firstRowNames', { columns: HEADINGS.join(', ') }),
     );
-  if (parsed.data.length === 0) return fail('The table has no rows.', WHERE, 'One row an item.');
-  if (parsed.data.length > 5000) return fail('More than 5,000 rows.', WHERE, 'Split the table.');
+  if (parsed.data.length === 0) return fail(say('files.tableHasRows'), WHERE, say('files.oneRowItem'));
+  if (parsed.data.length > 5000) return fail(say('files.moreThan5000'), WHERE, say('common.splitTable'));
   const known = new Map(own.map((i) => [i.id, i]));
   const rows: ReadRow[] = [];
   const seen = new Set<string>();
@@ -134,9 +139,9 @@ export function readShelfCsv(
     const key = row.value.item.name.toLowerCase();
     if (seen.has(key))
       return fail(
-        `“${row.value.item.name}” stands there twice.`,
-        `${WHERE}, row ${i + 2}`,
-        'Keep one of them.',
+        say('files.standsThereTwice', { item: row.value.item.name }),
+        say('files.tableRow', { table: WHERE, row: i + 2 }),
+        say('files.keepOneThem'),
       );
     seen.add(key);
     rows.push(row.value);

@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { signedArea } from '../geometry/ring';
 import fc from 'fast-check';
 import { outlineRing } from '../shapes/flat';
@@ -9,14 +11,14 @@ const RECT = '<rect x="0" y="0" width="80" height="60"/>';
 
 function must(text: string): SvgOutline {
   const r = readSvgOutline(text);
-  if (!r.ok) throw new Error(`${r.problem.what} ${r.problem.wayOut}`);
+  if (!r.ok) throw new Error(`${english.text(r.problem.what)} ${english.text(r.problem.wayOut)}`);
   return r.value;
 }
 function refused(text: string): string {
   const r = readSvgOutline(text);
   if (r.ok) throw new Error('was read');
-  expect(r.problem.wayOut.length).toBeGreaterThan(10);
-  return r.problem.what;
+  expect(english.text(r.problem.wayOut).length).toBeGreaterThan(10);
+  return english.text(r.problem.what);
 }
 
 describe('outlines that are there', () => {
@@ -103,7 +105,7 @@ describe('what cannot be an outline, and what is hostile', () => {
         `<script>throw 1</script><image href="file:///x.png" width="900" height="900"/><use href="#a"/><foreignObject><p/></foreignObject><style>*{}</style>${RECT}`,
       ),
     );
-    expect(o.ignored).toEqual(
+    expect(inEnglish(o.ignored)).toEqual(
       expect.arrayContaining(['a script', 'a picture', 'a linked copy', 'foreign content']),
     );
     expect(naturalWidthMm(o)).toBeCloseTo(80, 9);

@@ -1,3 +1,5 @@
+import { decimal } from '../message/quantity';
+import { say, verbatim, type Message } from '../message/message';
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import svgpath from 'svgpath';
 import { fail, ok, type Result } from '../basics/result';
@@ -23,10 +25,10 @@ export interface SvgOutline {
   readonly cornersBefore: number;
   readonly toleranceUnits: number;
   /** What was left alone, in words. */
-  readonly ignored: readonly string[];
+  readonly ignored: readonly Message[];
 }
 
-const WHERE = 'Outline file';
+const WHERE = say('common.outlineFile');
 const MOST_BYTES = 4_000_000;
 const MOST_CORNERS = 400_000;
 const KEPT_CORNERS = 2000;
@@ -44,15 +46,15 @@ const NOT_DRAWN = new Set([
   'title',
   'desc',
 ]);
-const NEVER_READ: Readonly<Record<string, string>> = {
-  script: 'a script',
-  foreignObject: 'foreign content',
-  image: 'a picture',
-  use: 'a linked copy',
-  text: 'words',
-  style: 'a style sheet',
-  a: 'a link',
-  iframe: 'foreign content',
+const NEVER_READ: Readonly<Record<string, Message>> = {
+  script: say('files.aScript'),
+  foreignObject: say('files.foreignContent'),
+  image: say('files.aPicture'),
+  use: say('files.linkedCopy'),
+  text: say('files.words'),
+  style: say('files.styleSheet'),
+  a: say('files.aLink'),
+  iframe: say('files.foreignContent'),
 };
 
 interface Drawn {
@@ -63,7 +65,7 @@ interface Drawn {
 interface Read {
   readonly drawn: readonly Drawn[];
   readonly mmPerUnit: number | null;
-  readonly ignored: readonly string[];
+  readonly ignored: readonly Message[];
 }
 
 class Refused extends Error {}
@@ -119,7 +121,7 @@ function pathOf(name: string, a: Readonly<Record<string, string>>): string | nul
 function readShapes(text: string): Result<Read> {
   const parser = new SaxesParser();
   const drawn: Drawn[] = [];
-  const ignored = new Set<string>();
+  const ignored = new Set<Message>();
   const transforms: string[] = [];
   let hiddenDepth = 0;
   let depth = 0;
@@ -156,8 +158,7 @@ function readShapes(text: string): Result<Read> {
   try {
     parser.write(text).close();
   } catch (e) {
-    if (e instanceof Refused)
-      return fail(e.message, WHERE, 'Save it again as plain SVG, one closed outline. Nothing was changed.');
+    if (e instanceof Refused) return fail(verbatim(e.message), WHERE, say('files.saveAgainPlainSvg'));
     throw e;
   }
   return ok({ drawn, mmPerUnit, ignored: [...ignored] });
@@ -180,8 +181,7 @@ function flattenPath({ d, transforms }: Drawn, tol: number): Result<readonly Sub
   for (const t of transforms) path = path.transform(t);
   path = path.abs().unarc().unshort();
   const error = (path as unknown as { err?: string }).err;
-  if (error)
-    return fail('A path in it cannot be read.', WHERE, 'Save it again as plain SVG. Nothing was changed.');
+  if (error) return fail(say('files.pathCannotRead'), WHERE, say('files.saveAgainPlainSvg2'));
   const subs: { points: Point[]; closed: boolean }[] = [];
   path.iterate((segment, _i, x, y) => {
     const [op, ...v] = segment as [string, ...number[]];
@@ -263,12 +263,8 @@ function closedRings(subs: readonly Sub[], extent: number): Result<readonly Ring
   if (rings.length > 0) return ok(rings);
   const open = subs.find((s) => s.points.length > 2);
   return open
-    ? fail(
-        'The outline is open: it does not come back to where it began.',
-        WHERE,
-        'Join its ends in the drawing program and save it again.',
-      )
-    : fail('There is no closed outline in it.', WHERE, 'Draw one closed shape and save it as plain SVG.');
+    ? fail(say('files.outlineOpenDoesCome'), WHERE, say('files.joinEndsDrawingProgram'))
+    : fail(say('files.thereClosedOutline'), WHERE, say('files.drawOneClosedShape'));
 }
 
 /** At most the corners a blank may keep, straying no farther than is said. */
@@ -287,28 +283,20 @@ const sameRing = (a: Ring, b: Ring): boolean =>
 
 function sorted(rings: readonly Ring[]): Result<{ readonly outer: Ring; readonly holes: readonly Ring[] }> {
   const [outer, ...rest] = [...rings].sort((a, b) => Math.abs(signedArea(b)) - Math.abs(signedArea(a)));
-  if (!outer) return fail('There is no closed outline in it.', WHERE, 'Draw one closed shape.');
+  if (!outer) return fail(say('files.thereClosedOutline'), WHERE, say('files.drawOneClosedShape2'));
   const holes = rest.filter((r) => !sameRing(r, outer));
   for (const h of holes)
     if (!h.every((p) => insideRing(outer, p)))
-      return fail(
-        'A second shape in it lies outside the outline, or crosses its edge.',
-        WHERE,
-        'Keep one outline, with its holes inside it.',
-      );
+      return fail(say('files.secondShapeLiesOutside'), WHERE, say('files.keepOneOutlineHoles'));
   if (holes.length > 16)
-    return fail(
-      `It has ${holes.length} holes; a blank has 16 at most.`,
-      WHERE,
-      'Leave out what is not a hole.',
-    );
+    return fail(say('files.hasHolesBlankHas', { holes: holes.length }), WHERE, say('files.leaveOutWhatHole'));
   return ok({ outer, holes });
 }
 
 /** An outline and its holes out of an SVG file. Never runs, fetches or keeps anything but the shapes. */
 export function readSvgOutline(text: string): Result<SvgOutline> {
   if (text.length > MOST_BYTES)
-    return fail('It is larger than 4 MB.', WHERE, 'Save only the outline, without pictures.');
+    return fail(say('files.largerThan4Mb'), WHERE, say('files.saveOnlyOutlineWithout'));
   const read = readShapes(text);
   if (!read.ok) return read;
   const rough: Sub[] = [];
@@ -319,7 +307,7 @@ export function readSvgOutline(text: string): Result<SvgOutline> {
   }
   const extent = extentOf(rough);
   if (rough.length === 0 || !(extent > 0) || !Number.isFinite(extent))
-    return fail('There is no outline in it.', WHERE, 'Draw one closed shape and save it as plain SVG.');
+    return fail(say('files.thereOutline'), WHERE, say('files.drawOneClosedShape'));
   const startTolerance = read.value.mmPerUnit === null ? extent / 10_000 : 0.02 / read.value.mmPerUnit;
   const subs = read.value.drawn.flatMap((d) => {
     const made = flattenPath(d, startTolerance / 2);
@@ -327,7 +315,7 @@ export function readSvgOutline(text: string): Result<SvgOutline> {
   });
   const cornersBefore = subs.reduce((n, s) => n + s.points.length, 0);
   if (cornersBefore > MOST_CORNERS)
-    return fail(`It has ${cornersBefore} corners.`, WHERE, 'Simplify it in the drawing program first.');
+    return fail(say('files.hasCorners', { cornersBefore }), WHERE, say('files.simplifyDrawingProgramFirst'));
   const rings = closedRings(subs, extent);
   if (!rings.ok) return rings;
   const made = rings.value.map((r) => simplified(r, startTolerance));
@@ -335,9 +323,9 @@ export function readSvgOutline(text: string): Result<SvgOutline> {
     const [cross] = selfCrossings(ring, 1);
     if (cross)
       return fail(
-        `The outline crosses itself near ${cross.at.x.toFixed(1)}, ${cross.at.y.toFixed(1)}.`,
+        say('files.outlineCrossesItselfNear', { x: decimal(cross.at.x, 1), y: decimal(cross.at.y, 1) }),
         WHERE,
-        'Correct it in the drawing program and save it again.',
+        say('files.correctDrawingProgramSave'),
       );
   }
   const parts = sorted(made.map((m) => m.ring));
@@ -363,9 +351,9 @@ export function outlineAt(
   const heightMm = box.height * k;
   if (!(widthMm >= 5 && heightMm >= 5 && widthMm <= 1300 && heightMm <= 1300))
     return fail(
-      `At that size it is ${widthMm.toFixed(1)} × ${heightMm.toFixed(1)} mm.`,
+      say('files.sizeMm', { width: decimal(widthMm, 1), height: decimal(heightMm, 1) }),
       WHERE,
-      'A blank is between 5 and 1300 mm each way. Type its real width.',
+      say('files.blankBetween51300'),
     );
   const points = (r: Ring): [number, number][] =>
     r.map((p) => [round3((p.x - box.x) * k), round3((p.y - box.y) * k)]);

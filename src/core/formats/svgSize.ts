@@ -1,3 +1,4 @@
+import { say, type Message } from '../message/message';
 import { SaxesParser } from 'saxes';
 import { fail, ok, type Result } from '../basics/result';
 import type { PictureFacts } from './picture';
@@ -118,21 +119,19 @@ function readTree(text: string): Readonly<Record<string, string>> | 'damaged' | 
 }
 
 /** Size a drawing is to be drawn at, from its own width and height or its view box. */
-export function svgFacts(bytes: Uint8Array, where: string): Result<PictureFacts> {
+export function svgFacts(bytes: Uint8Array, where: Message): Result<PictureFacts> {
   const text = textOf(bytes);
   if (text.length > MOST_CHARS)
-    return fail('The drawing is too large.', where, 'Simplify it, or save it as PNG.');
+    return fail(say('files.drawingTooLarge'), where, say('files.simplifySavePng'));
   const read = readTree(text);
   if (read === 'too deep' || read === 'too many')
     return fail(
-      read === 'too deep'
-        ? 'The SVG drawing is nested too deep to be drawn.'
-        : 'The SVG drawing holds too many parts to be drawn.',
+      read === 'too deep' ? say('files.svgDrawingNestedToo') : say('files.svgDrawingHoldsToo'),
       where,
-      'Simplify it in the program that made it, or save it as PNG.',
+      say('files.simplifyProgramMadeSave'),
     );
   if (read === 'damaged')
-    return fail('The SVG drawing is damaged or cut short.', where, 'Save it again as plain SVG.');
+    return fail(say('files.svgDrawingDamagedCut'), where, say('files.saveAgainPlainSvg3'));
   const box = (read.viewBox ?? '')
     .trim()
     .split(/[\s,]+/)
@@ -142,7 +141,7 @@ export function svgFacts(bytes: Uint8Array, where: string): Result<PictureFacts>
     box[3] ?? NaN,
   ]);
   if (!(w > 0 && h > 0 && w / h < 200 && h / w < 200))
-    return fail('The SVG drawing does not say its size.', where, 'Give it a width, a height or a viewBox.');
+    return fail(say('files.svgDrawingDoesSay'), where, say('files.giveWidthHeightViewbox'));
   const k = DRAWN_PX / Math.max(w, h);
   return ok({
     mime: 'image/svg+xml',

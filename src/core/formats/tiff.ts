@@ -1,3 +1,4 @@
+import { say, type Message } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import type { PictureFacts } from './picture';
 
@@ -48,17 +49,16 @@ function directory(b: Uint8Array): ReadonlyMap<number, Entry> | null {
   return found;
 }
 
-export function tiffFacts(b: Uint8Array, where: string): Result<PictureFacts> {
-  const cut = fail('The TIFF picture is damaged or cut short.', where, 'Copy or save it again.');
+export function tiffFacts(b: Uint8Array, where: Message): Result<PictureFacts> {
+  const cut = fail(say('files.tiffPictureDamagedCut'), where, say('files.copySaveAgain'));
   const tags = b.length < 14 ? null : directory(b);
   if (!tags) return cut;
   const one = (tag: number): number | undefined => tags.get(tag)?.values[0];
   const [widthPx, heightPx] = [one(WIDTH), one(HEIGHT)];
   if (widthPx === undefined || heightPx === undefined) return cut;
   if (one(PHOTOMETRIC) === SEPARATED)
-    return fail('This TIFF is in CMYK, the colours of an offset press.', where, 'Save it as RGB.');
-  if ((one(BITS) ?? 8) > 16)
-    return fail('This TIFF holds more than 16 bits a colour.', where, 'Save it with 8 bits a colour.');
+    return fail(say('files.tiffCmykColoursOffset'), where, say('files.saveRgb'));
+  if ((one(BITS) ?? 8) > 16) return fail(say('files.tiffHoldsMoreThan'), where, say('files.save8BitsColour'));
   const offsets = tags.get(STRIP_OFFSETS)?.values ?? [];
   const counts = tags.get(STRIP_COUNTS)?.values ?? [];
   if (offsets.some((o, i) => o + (counts[i] ?? 0) > b.length)) return cut;

@@ -1,3 +1,4 @@
+import { say, type Message } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import type { PictureFacts } from './picture';
 
@@ -6,17 +7,16 @@ const text = (b: Uint8Array, at: number): string => String.fromCharCode(...b.sub
 export const isWebp = (b: Uint8Array): boolean => text(b, 0) === 'RIFF' && text(b, 8) === 'WEBP';
 
 /** Size of a WebP picture from its first chunk (RFC 9649): plain, lossless or extended. */
-export function webpFacts(b: Uint8Array, where: string): Result<PictureFacts> {
+export function webpFacts(b: Uint8Array, where: Message): Result<PictureFacts> {
   const dv = new DataView(b.buffer, b.byteOffset, b.byteLength);
-  const cut = fail('The WebP picture is cut short.', where, 'Copy or download it again.');
+  const cut = fail(say('files.webpPictureCutShort'), where, say('files.copyDownloadAgain'));
   if (b.length < 30 || dv.getUint32(4, true) + 8 > b.length + 1) return cut;
   const made = (widthPx: number, heightPx: number): Result<PictureFacts> =>
     ok({ mime: 'image/webp', widthPx, heightPx });
   switch (text(b, 12)) {
     case 'VP8X': {
       const animated = (dv.getUint8(20) & 0x02) !== 0;
-      if (animated)
-        return fail('This WebP picture is animated.', where, 'Save the one frame you want printed.');
+      if (animated) return fail(say('files.webpPictureAnimated'), where, say('files.saveOneFrameYou'));
       const three = (at: number) => dv.getUint16(at, true) + dv.getUint8(at + 2) * 65536;
       return made(three(24) + 1, three(27) + 1);
     }
@@ -27,6 +27,6 @@ export function webpFacts(b: Uint8Array, where: string): Result<PictureFacts> {
     case 'VP8 ':
       return made(dv.getUint16(26, true) & 0x3fff, dv.getUint16(28, true) & 0x3fff);
     default:
-      return fail('The WebP picture is damaged at its start.', where, 'Save it again.');
+      return fail(say('files.webpPictureDamagedStart'), where, say('files.saveAgain'));
   }
 }

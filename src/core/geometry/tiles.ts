@@ -1,3 +1,4 @@
+import { say, type Message, type Write } from '../message/message';
 import { A4_MM, type DrawnPage } from './drawing';
 import { boundsOf, type Point } from './plane';
 
@@ -60,12 +61,12 @@ export interface DrawnRing {
 export interface Tiling {
   readonly rings: readonly DrawnRing[];
   /** First line of every page; the part is added where there are several. */
-  readonly title: string;
+  readonly title: Message;
   /** Second line, by where the page begins in the drawing, mm. */
-  readonly about: (fromXMm: number, fromYMm: number) => string;
+  readonly about: (fromXMm: number, fromYMm: number) => Message;
 }
 
-function page(t: Tiling, box: Box, part: string): DrawnPage {
+function page(t: Tiling, box: Box, title: Message, write: Write): DrawnPage {
   const place = (p: Point): Point => ({ x: p.x - box.fromX + LEFT_MM, y: p.y - box.fromY + TOP_MM });
   const frame: Point[] = [
     { x: box.fromX, y: box.fromY },
@@ -76,9 +77,9 @@ function page(t: Tiling, box: Box, part: string): DrawnPage {
   return {
     ...A4_MM,
     words: [
-      { x: LEFT_MM, y: 10, sizeMm: 4.2, text: `${t.title}${part}` },
-      { x: LEFT_MM, y: 16, sizeMm: 3.2, text: t.about(box.fromX, box.fromY) },
-      { x: LEFT_MM, y: 292, sizeMm: 3, text: 'Print at 100 %, not fitted to the page: this bar is 100 mm.' },
+      { x: LEFT_MM, y: 10, sizeMm: 4.2, text: write(title) },
+      { x: LEFT_MM, y: 16, sizeMm: 3.2, text: write(t.about(box.fromX, box.fromY)) },
+      { x: LEFT_MM, y: 292, sizeMm: 3, text: write(say('common.tileBar')) },
     ],
     shapes: [
       outlineShape(frame.map(place), true, 0.75, 0.15),
@@ -100,7 +101,7 @@ function page(t: Tiling, box: Box, part: string): DrawnPage {
 }
 
 /** A drawing at true size over as many pages as it takes. */
-export function tilePages(t: Tiling): readonly DrawnPage[] {
+export function tilePages(t: Tiling, write: Write): readonly DrawnPage[] {
   const all = boundsOf(t.rings.flatMap((r) => r.ring));
   const columns = Math.max(1, Math.ceil(all.width / TILE.widthMm - 1e-6));
   const rows = Math.max(1, Math.ceil(all.height / TILE.heightMm - 1e-6));
@@ -113,6 +114,10 @@ export function tilePages(t: Tiling): readonly DrawnPage[] {
       toX: Math.min(fromX + TILE.widthMm, all.x + all.width),
       toY: Math.min(fromY + TILE.heightMm, all.y + all.height),
     };
-    return page(t, box, columns * rows === 1 ? '' : `, part ${k + 1} of ${columns * rows}`);
+    const title =
+      columns * rows === 1
+        ? t.title
+        : say('common.tilePart', { title: t.title, part: k + 1, of: columns * rows });
+    return page(t, box, title, write);
   });
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/words/inEnglish';
 import { LIBRARY } from '../library/library';
 import { STARTER_PRESSES } from '../demo/things';
 import type { Job } from '../job/job';
@@ -279,8 +280,9 @@ describe('cooling and lines, by hand', () => {
   });
 
   test('every pressure, timer start and peel has its words', () => {
-    for (const p of PRESSURES) expect(PRESSURE_NOTES[p]).toMatch(/\w/);
-    for (const t of TIMER_STARTS) expect(TIMER_START_WORDS[t]).toMatch(/\w/);
-    for (const p of PEELS) for (const words of Object.values(PEEL_NOTES[p])) expect(words).toMatch(/\w/);
+    for (const p of PRESSURES) expect(inEnglish(PRESSURE_NOTES[p])).toMatch(/\w/);
+    for (const t of TIMER_STARTS) expect(inEnglish(TIMER_START_WORDS[t])).toMatch(/\w/);
+    for (const p of PEELS)
+      for (const words of Object.values(PEEL_NOTES[p])) expect(inEnglish(words)).toMatch(/\w/);
   });
 });

@@ -1,46 +1,56 @@
+import { say } from '../message/message';
+import type { Message } from '../message/message';
 import type { TimerStart } from '../shop/press';
 import type { Peel, Pressure } from '../shop/heatSettings';
 
 /** A pressure, in a few words. */
-export const PRESSURE_WORDS: Readonly<Record<Pressure, string>> = {
-  light: 'light',
-  'light-medium': 'light to medium',
-  medium: 'medium',
-  'medium-firm': 'medium to firm',
-  firm: 'firm',
-  sleeve: 'sleeve',
-  film: 'shrink film',
-  tape: 'wound tape',
+export const PRESSURE_WORDS: Readonly<Record<Pressure, Message>> = {
+  light: say('heat.light'),
+  'light-medium': say('heat.lightMedium'),
+  medium: say('heat.medium'),
+  'medium-firm': say('heat.mediumFirm'),
+  firm: say('heat.firm'),
+  sleeve: say('heat.sleeve'),
+  film: say('heat.shrinkFilm'),
+  tape: say('heat.woundTape'),
 };
 
 /** A pressure, with what it feels like. */
-export const PRESSURE_NOTES: Readonly<Record<Pressure, string>> = {
-  light: 'light',
-  'light-medium': 'light to medium',
-  medium: 'medium: one hand closes it',
-  'medium-firm': 'medium to firm',
-  firm: 'firm',
-  sleeve: 'by the sleeve',
-  film: 'by the shrink film',
-  tape: 'by tape wound tight',
+export const PRESSURE_NOTES: Readonly<Record<Pressure, Message>> = {
+  light: say('heat.light'),
+  'light-medium': say('heat.lightMedium'),
+  medium: say('heat.mediumOneHandCloses'),
+  'medium-firm': say('heat.mediumFirm'),
+  firm: say('heat.firm'),
+  sleeve: say('heat.byTheSleeve'),
+  film: say('heat.shrinkFilm2'),
+  tape: say('heat.tapeWoundTight'),
 };
 
-export const TIMER_START_WORDS: Readonly<Record<TimerStart, string>> = {
-  'from-closing': 'from closing',
-  'at-temperature': 'on reaching temperature',
+export const TIMER_START_WORDS: Readonly<Record<TimerStart, Message>> = {
+  'from-closing': say('heat.fromClosing'),
+  'at-temperature': say('common.reachingTemperature'),
 };
 
-export const PEEL_NOTES: Readonly<Record<Peel, { label: string; gain: string; risk: string }>> = {
+export const PEEL_NOTES: Readonly<Record<Peel, { label: Message; gain: Message; risk: Message }>> = {
   hot: {
-    label: 'Hot, at once',
-    gain: 'Stops the cooking.',
-    risk: 'Lifting and dropping back leaves a second edge.',
+    label: say('heat.hotOnce'),
+    gain: say('heat.stopsCooking'),
+    risk: say('heat.liftingDroppingBackLeaves'),
   },
-  warm: { label: 'Warm', gain: 'Less slip than hot.', risk: 'Still cooking while it waits.' },
-  cold: { label: 'Cold', gain: 'Nothing can shift.', risk: 'Cooks on while wrapped; blacks can brown.' },
+  warm: {
+    label: say('heat.warm'),
+    gain: say('heat.lessSlipThanHot'),
+    risk: say('heat.stillCookingWhileWaits'),
+  },
+  cold: {
+    label: say('heat.cold'),
+    gain: say('heat.nothingCanShift'),
+    risk: say('heat.cooksWhileWrappedBlacks'),
+  },
   quench: {
-    label: 'Quench in water',
-    gain: 'Stops everything at once.',
-    risk: 'Only some ceramics stand it. Never glass.',
+    label: say('heat.quenchWater'),
+    gain: say('heat.stopsEverythingOnce'),
+    risk: say('heat.onlySomeCeramicsStand'),
   },
 };

@@ -1,3 +1,4 @@
+import { type Message, say } from '../message/message';
 import type { Material } from '../shop/blank';
 import type { PressKind } from '../shop/press';
 import type { HeatSettings, Peel, Pressure } from '../shop/heatSettings';
@@ -12,7 +13,7 @@ export interface StartingRange {
   readonly dwellS: readonly [number, number];
   readonly pressure: Pressure;
   readonly peel: Peel;
-  readonly note: string;
+  readonly note: Message;
 }
 
 export const STARTING_RANGES: readonly StartingRange[] = [
@@ -23,7 +24,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [150, 300],
     pressure: 'medium-firm',
     peel: 'hot',
-    note: 'The press sags on loading; add time for a thick wall.',
+    note: say('heat.pressSagsLoadingAdd'),
   },
   {
     material: 'ceramic',
@@ -32,7 +33,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [150, 300],
     pressure: 'medium-firm',
     peel: 'hot',
-    note: 'The press sags on loading; add time for a thick wall.',
+    note: say('heat.pressSagsLoadingAdd'),
   },
   {
     material: 'ceramic',
@@ -41,7 +42,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [600, 960],
     pressure: 'sleeve',
     peel: 'hot',
-    note: 'Turn once half way.',
+    note: say('heat.turnOnceHalfWay'),
   },
   {
     material: 'steel',
@@ -50,7 +51,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [30, 80],
     pressure: 'medium',
     peel: 'hot',
-    note: 'A vacuum wall heats fast: short double passes at the hot end are in use.',
+    note: say('heat.vacuumWallHeatsFast'),
   },
   {
     material: 'steel',
@@ -59,7 +60,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [30, 80],
     pressure: 'medium',
     peel: 'hot',
-    note: 'A vacuum wall heats fast: short double passes at the hot end are in use.',
+    note: say('heat.vacuumWallHeatsFast'),
   },
   {
     material: 'steel',
@@ -68,7 +69,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [300, 480],
     pressure: 'film',
     peel: 'hot',
-    note: 'The whole wrap in one go.',
+    note: say('heat.wholeWrapOneGo'),
   },
   {
     material: 'aluminium',
@@ -77,7 +78,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [50, 80],
     pressure: 'medium',
     peel: 'hot',
-    note: 'As a steel wall, our own estimate; it carries heat round to where the heater does not reach.',
+    note: say('heat.steelWallOurOwn'),
   },
   {
     material: 'glass',
@@ -86,7 +87,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [120, 200],
     pressure: 'light-medium',
     peel: 'warm',
-    note: 'Glass cracks: never quench it.',
+    note: say('heat.glassCracksNeverQuench'),
   },
   {
     material: 'glass',
@@ -95,7 +96,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [120, 200],
     pressure: 'light-medium',
     peel: 'warm',
-    note: 'Glass cracks: never quench it.',
+    note: say('heat.glassCracksNeverQuench'),
   },
   {
     material: 'steel',
@@ -104,7 +105,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [60, 120],
     pressure: 'medium-firm',
     peel: 'hot',
-    note: 'Hot steel stains bench pads and bends soft mats.',
+    note: say('heat.hotSteelStainsBench'),
   },
   {
     material: 'aluminium',
@@ -113,7 +114,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [30, 95],
     pressure: 'medium',
     peel: 'hot',
-    note: 'Even pressure decides; 30 s at the hot end is in use on thin sheet.',
+    note: say('heat.evenPressureDecides30'),
   },
   {
     material: 'aluminium',
@@ -122,7 +123,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [300, 420],
     pressure: 'tape',
     peel: 'hot',
-    note: 'Paper wound tight with tape; take the barrel apart first.',
+    note: say('heat.paperWoundTightTape'),
   },
   {
     material: 'polymer',
@@ -131,7 +132,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [300, 420],
     pressure: 'tape',
     peel: 'cold',
-    note: 'Softens: hold its shape until cold.',
+    note: say('heat.softensHoldShapeUntil'),
   },
   {
     material: 'hardboard',
@@ -141,7 +142,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [55, 90],
     pressure: 'medium',
     peel: 'warm',
-    note: 'Gas and moisture: pre-press to dry, and ventilate.',
+    note: say('heat.gasMoisturePrePress'),
   },
   {
     material: 'hardboard',
@@ -151,7 +152,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [55, 130],
     pressure: 'medium',
     peel: 'warm',
-    note: 'Between a panel and a plaque: gas and moisture, so pre-press to dry, and ventilate.',
+    note: say('heat.betweenPanelPlaqueGas'),
   },
   {
     material: 'hardboard',
@@ -161,7 +162,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [75, 130],
     pressure: 'medium',
     peel: 'warm',
-    note: 'A plaque: depth of opening decides the press. Gas and moisture: pre-press to dry, and ventilate.',
+    note: say('heat.plaqueDepthOpeningDecides'),
   },
   {
     material: 'FRP',
@@ -170,7 +171,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [55, 80],
     pressure: 'medium-firm',
     peel: 'warm',
-    note: 'Time a face; cool it flat under weight.',
+    note: say('heat.timeFaceCoolFlat'),
   },
   {
     material: 'acrylic',
@@ -179,7 +180,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [50, 100],
     pressure: 'light-medium',
     peel: 'cold',
-    note: 'Soft when it leaves the press: cool it flat under weight.',
+    note: say('heat.softWhenLeavesPress'),
   },
   {
     material: 'slate',
@@ -188,7 +189,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [300, 540],
     pressure: 'light-medium',
     peel: 'cold',
-    note: 'Slow to heat and slow to cool; never quench hot stone.',
+    note: say('heat.slowHeatSlowCool'),
   },
   {
     material: 'ceramic',
@@ -197,7 +198,7 @@ export const STARTING_RANGES: readonly StartingRange[] = [
     dwellS: [300, 480],
     pressure: 'firm',
     peel: 'warm',
-    note: 'Tiles: face down on the paper, on a pad.',
+    note: say('heat.tilesFaceDownPaper'),
   },
 ];
 

@@ -1,11 +1,12 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { mmSchema } from '../shop/common';
 
 /** Printed labels: a sheet of so many, and what stands on each. */
 const labelsSchema = z.strictObject({
-  columns: z.int().check(z.gte(1, 'At least one column.'), z.lte(12, 'At most 12 columns.')),
-  rows: z.int().check(z.gte(1, 'At least one row.'), z.lte(30, 'At most 30 rows.')),
+  columns: z.int().check(z.gte(1, rule('fields.leastOneColumn')), z.lte(12, rule('fields.most12Columns'))),
+  rows: z.int().check(z.gte(1, rule('fields.leastOneRow')), z.lte(30, rule('fields.most30Rows'))),
   widthMm: mmSchema(10, 210),
   heightMm: mmSchema(6, 297),
   leftMm: mmSchema(0, 100),
@@ -14,7 +15,7 @@ const labelsSchema = z.strictObject({
   gapYMm: mmSchema(0, 40),
   /** Labels already taken from the first sheet. */
   taken: z.int().check(z.gte(0), z.lte(359)),
-  text: z.string().check(z.maxLength(400, 'Keep a label under 400 letters.')),
+  text: z.string().check(z.maxLength(400, rule('fields.keepLabelUnder400'))),
   /** Whether the maker's sheet of the blank says what the text claims of dishwashers or food. */
   makerSays: z.boolean(),
 });
@@ -25,7 +26,7 @@ export const finishSchema = z.strictObject({
   /** Finishing steps checked off, by their ids. */
   done: z.array(z.string().check(z.regex(/^[a-z0-9][a-z0-9-]{0,63}$/))).check(z.maxLength(60)),
   /** Pieces packed away from the press; those packed there are counted by its runs. */
-  packed: z.int().check(z.gte(0, 'No fewer than none.'), z.lte(100_000)),
+  packed: z.int().check(z.gte(0, rule('fields.fewerThanNone')), z.lte(100_000)),
   hanger: z.strictObject({
     /** Across the holder, and between two; null for the calculated number of hangers. */
     count: z.nullable(z.union([z.literal(1), z.literal(2)])),

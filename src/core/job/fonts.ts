@@ -1,15 +1,28 @@
+import { say } from '../message/message';
 /** The fonts words can be set in. All ship with the application under the SIL Open Font Licence. */
 export const FONTS = [
-  { id: 'plain', label: 'Plain', family: 'Barlow', weight: 600, file: 'barlow-latin-600-normal' },
+  {
+    id: 'plain',
+    label: say('common.fontPlain'),
+    family: 'Barlow',
+    weight: 600,
+    file: 'barlow-latin-600-normal',
+  },
   {
     id: 'narrow',
-    label: 'Narrow',
+    label: say('fields.fontNarrow'),
     family: 'Barlow Condensed',
     weight: 600,
     file: 'barlow-condensed-latin-600-normal',
   },
-  { id: 'hand', label: 'Handwritten', family: 'Caveat', weight: 700, file: 'caveat-latin-700-normal' },
-  { id: 'book', label: 'Book', family: 'Lora', weight: 600, file: 'lora-latin-600-normal' },
+  {
+    id: 'hand',
+    label: say('fields.fontHand'),
+    family: 'Caveat',
+    weight: 700,
+    file: 'caveat-latin-700-normal',
+  },
+  { id: 'book', label: say('fields.fontBook'), family: 'Lora', weight: 600, file: 'lora-latin-600-normal' },
 ] as const;
 
 export type FontId = (typeof FONTS)[number]['id'];

@@ -1,3 +1,4 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { daySchema, idSchema, mmSchema, momentSchema, nameSchema, noteSchema } from '../shop/common';
@@ -113,14 +114,14 @@ const daySchemaOfJob = z.strictObject({
 const SELL_WAYS = ['counter', 'market', 'post'] as const;
 const PRICE_FROM = ['margin', 'hour'] as const;
 const sellSchema = z.strictObject({
-  customer: z.string().check(z.maxLength(120, 'Keep it under 120 letters.')),
+  customer: z.string().check(z.maxLength(120, rule('fields.keepUnder120Letters'))),
   way: z.enum(SELL_WAYS),
   /** Postage and outer box of the whole order. */
   postageCents: centsSchema,
   /** What a market or window keeps; null for the shop's usual share. */
-  feePct: z.nullable(z.number().check(z.gte(0), z.lte(60, 'At most 60 %.'))),
+  feePct: z.nullable(z.number().check(z.gte(0), z.lte(60, rule('fields.most60')))),
   priceFrom: z.enum(PRICE_FROM),
-  marginPct: z.nullable(z.number().check(z.gte(0), z.lte(90, 'At most 90 %.'))),
+  marginPct: z.nullable(z.number().check(z.gte(0), z.lte(90, rule('fields.most90')))),
   /** Price of one decided by the person; null for the calculated one. */
   priceCents: z.nullable(centsSchema),
 });
@@ -166,7 +167,7 @@ const sheetSchema = z.strictObject({
 export const jobSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  pieces: z.int().check(z.gte(1, 'At least one piece.'), z.lte(10000, 'At most 10,000 pieces.')),
+  pieces: z.int().check(z.gte(1, rule('fields.leastOnePiece')), z.lte(10000, rule('fields.most10000Pieces'))),
   dueOn: z.nullable(daySchema),
   note: noteSchema,
   blankId: z.nullable(idSchema),

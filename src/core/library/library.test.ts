@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { boundsOf } from '../geometry/plane';
 import { demoShop } from '../demo/demoShop';
 import { newJob } from '../job/job';
@@ -26,7 +27,7 @@ function remeasured(svg: string): Ring {
   const read = readSvgOutline(
     `<svg xmlns="http://www.w3.org/2000/svg" width="10mm" viewBox="0 0 10 10"><path d="${trim}"/></svg>`,
   );
-  if (!read.ok) throw new Error(read.problem.what);
+  if (!read.ok) throw new Error(english.text(read.problem.what));
   return read.value.outer;
 }
 

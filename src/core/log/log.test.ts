@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { CAUSE_IDS } from '../shop/faultIds';
 import type { LogEntry } from '../shop/records';
@@ -37,7 +39,11 @@ const anyEntry = fc
     }),
   );
 const entries = fc.uniqueArray(anyEntry, { selector: (e) => e.id, maxLength: 60 });
-const rowsOf = (list: readonly LogEntry[]): readonly LogRow[] => withRows([], list.map(rowOf));
+const rowsOf = (list: readonly LogEntry[]): readonly LogRow[] =>
+  withRows(
+    [],
+    list.map((e) => rowOf(e, english.text)),
+  );
 
 test('a filter gives what looking at every entry gives, newest first', () => {
   const query = fc.record<LogQuery>({
@@ -60,7 +66,7 @@ test('a filter gives what looking at every entry gives, newest first', () => {
             q.text
               .toLowerCase()
               .split(' ')
-              .every((w) => rowOf(e).text.includes(w)) &&
+              .every((w) => rowOf(e, english.text).text.includes(w)) &&
             e.at >= (q.fromAt ?? 0) &&
             e.at < (q.toAt ?? Infinity) &&
             (q.blankId ?? e.blankId) === e.blankId &&
@@ -81,7 +87,7 @@ test('a filter gives what looking at every entry gives, newest first', () => {
 test('rows put in later are as if they had been there from the first, and none is there twice', () => {
   fc.assert(
     fc.property(entries, fc.nat(60), (all, cut) => {
-      const rows = all.map(rowOf);
+      const rows = all.map((e) => rowOf(e, english.text));
       const twice = withRows(withRows([], rows.slice(cut)), rows.slice(0, cut + 3));
       expect(twice.map((r) => r.id)).toEqual(rowsOf(all).map((r) => r.id));
     }),
@@ -126,7 +132,7 @@ describe('good out of pressed by week', () => {
   });
 
   test('limits are three standard deviations of a proportion, by hand', () => {
-    const chart = goodChart([week(0, 90, 10), week(1, 90, 10)].map(rowOf));
+    const chart = goodChart([week(0, 90, 10), week(1, 90, 10)].map((e) => rowOf(e, english.text)));
     expect(chart.share).toBe(0.9);
     expect(chart.weeks[0]?.low).toBeCloseTo(0.9 - 3 * Math.sqrt((0.9 * 0.1) / 100), 9);
     expect(chart.weeks[0]?.high).toBeCloseTo(Math.min(1, 0.9 + 3 * Math.sqrt((0.9 * 0.1) / 100)), 9);
@@ -136,14 +142,18 @@ describe('good out of pressed by week', () => {
 
   test('one bad week among even ones is outside; eight weeks on one side are a run', () => {
     const even = Array.from({ length: 12 }, (_, i) => week(i, i === 8 ? 55 : 95, i === 8 ? 45 : 5));
-    expect(goodChart(even.map(rowOf)).weeks.map((w) => w.signal)[8]).toBe('outside');
+    expect(inEnglish(goodChart(even.map((e) => rowOf(e, english.text))).weeks.map((w) => w.signal)[8])).toBe(
+      'outside',
+    );
     const stepped = Array.from({ length: 18 }, (_, i) => week(i, i < 9 ? 92 : 95, i < 9 ? 8 : 5));
-    expect(goodChart(stepped.map(rowOf)).weeks.some((w) => w.signal === 'run')).toBe(true);
+    expect(goodChart(stepped.map((e) => rowOf(e, english.text))).weeks.some((w) => w.signal === 'run')).toBe(
+      true,
+    );
   });
 
   test('weeks that scatter more than pieces do widen the limits: a run of bad luck is not called a trend', () => {
     const wild = Array.from({ length: 12 }, (_, i) => week(i, i % 2 === 0 ? 99 : 85, i % 2 === 0 ? 1 : 15));
-    const chart = goodChart(wild.map(rowOf));
+    const chart = goodChart(wild.map((e) => rowOf(e, english.text)));
     expect(chart.scatter).toBeGreaterThan(2);
     expect(chart.weeks.every((w) => w.signal === null)).toBe(true);
   });
@@ -155,7 +165,7 @@ test('faults are counted by what they were put down to', () => {
     entryOf('b', { marks: [mark('ghost')], cause: null }),
     entryOf('c', { marks: [mark('colour-speck')], cause: 'lint' }),
   ];
-  const chart = faultChart(list.map(rowOf));
+  const chart = faultChart(list.map((e) => rowOf(e, english.text)));
   expect(chart[0]).toEqual({
     fault: 'ghost',
     entries: 2,
@@ -185,7 +195,7 @@ test('time kept against time set, and what spoiled pieces cost', () => {
       at: MONDAY,
     }),
     entryOf('c', { keptDwellS: null, spoiled: 3, at: MONDAY + WEEK }),
-  ].map(rowOf);
+  ].map((e) => rowOf(e, english.text));
   const kept = keptChart(list);
   expect(kept.points).toHaveLength(2);
   expect(kept.over).toBeCloseTo(0.05, 12);
@@ -205,6 +215,7 @@ describe('a press that drifts', () => {
           at: MONDAY + i * DAY,
           verdict: v === 'u' ? 'under' : v === 'o' ? 'over' : 'good',
         }),
+        english.text,
       ),
     );
   const drift = (verdicts: string) => driftChart([...line(verdicts)].reverse())[0];

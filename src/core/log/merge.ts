@@ -20,8 +20,7 @@ const saying = (e: LogEntry): string =>
   JSON.stringify(Object.values({ ...cellsOf(e), id: '', corrects: '' }).map((c) => String(c).trim()));
 
 /** The id of an entry whose own is taken by another. It knows the id it had, so that the entry is recognised wherever it kept that. */
-const otherId = (e: LogEntry): string =>
-  `log-${fnv32([e.id, saying(e)])}${fnv32([saying(e), e.id, e.at])}`;
+const otherId = (e: LogEntry): string => `log-${fnv32([e.id, saying(e)])}${fnv32([saying(e), e.id, e.at])}`;
 
 /** Every id an entry may already be stored under. */
 export const idsOf = (e: LogEntry): readonly string[] => [e.id, otherId(e), nameOf(e, 'log')];

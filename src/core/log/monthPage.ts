@@ -1,3 +1,5 @@
+import { ratio } from '../message/quantity';
+import { say, type Message, type Write } from '../message/message';
 import { A4_MM, type DrawnPage } from '../geometry/drawing';
 import { CAUSES, faultLabel } from '../look/faults';
 import type { LogCharts } from './charts';
@@ -8,6 +10,8 @@ interface Names {
   /** “November 2026”. */
   readonly month: string;
   readonly currency: string;
+  /** “30 Nov”. */
+  readonly dayOf: (at: number) => string;
   /** Names of jobs, blanks and presses by id, as the entries have them. */
   readonly nameOf: (id: string) => string;
 }
@@ -15,10 +19,6 @@ interface Names {
 const LEFT_MM = 15;
 const WIDE_MM = 180;
 const MOST_LINES = 8;
-
-const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
-const share = (good: number, spoiled: number): string =>
-  good + spoiled === 0 ? 'nothing' : `${Math.round((100 * good) / (good + spoiled))} %`;
 
 /** Good and spoiled by some name, most pieces first. */
 function sums(
@@ -36,14 +36,14 @@ function sums(
 }
 
 /** One page of a month: what was pressed, what was spoiled by what, on which press, and what it cost. */
-export function monthPage(rows: readonly LogRow[], charts: LogCharts, names: Names): DrawnPage {
+export function monthPage(rows: readonly LogRow[], charts: LogCharts, names: Names, write: Write): DrawnPage {
   const words: { x: number; y: number; sizeMm: number; text: string }[] = [];
   const shapes: DrawnPage['shapes'][number][] = [];
   let y = 22;
-  const say = (text: string, sizeMm = 3.6, x = LEFT_MM) => words.push({ x, y, sizeMm, text });
-  const head = (text: string) => {
+  const line = (text: string, sizeMm = 3.6, x = LEFT_MM) => words.push({ x, y, sizeMm, text });
+  const head = (title: Message) => {
     y += 9;
-    say(text, 5);
+    line(write(title), 5);
     y += 2;
     shapes.push({
       points: [
@@ -57,9 +57,9 @@ export function monthPage(rows: readonly LogRow[], charts: LogCharts, names: Nam
     });
     y += 5.5;
   };
-  const bar = (label: string, value: string, part: number) => {
-    say(label);
-    words.push({ x: LEFT_MM + 118, y, sizeMm: 3.6, text: value });
+  const bar = (label: string, value: Message, part: number) => {
+    line(label);
+    words.push({ x: LEFT_MM + 118, y, sizeMm: 3.6, text: write(value) });
     const [x, wide] = [LEFT_MM + 60, 54];
     const box = (w: number) => [
       { x, y: y - 3 },
@@ -81,41 +81,53 @@ export function monthPage(rows: readonly LogRow[], charts: LogCharts, names: Nam
   const spoiled = rows.reduce((s, r) => s + r.spoiled, 0);
   words.push({ x: LEFT_MM, y, sizeMm: 8, text: `${names.shopName}, ${names.month}` });
   y += 8;
-  say(
-    `${count(good + spoiled, 'piece')} pressed, ${good} good, ${spoiled} spoiled: ${share(good, spoiled)} good, in ${count(rows.length, 'entry', 'entries')}.`,
+  line(
+    write(
+      say('logbook.monthSum', {
+        pieces: good + spoiled,
+        good,
+        spoiled,
+        share: ratio(good / Math.max(1, good + spoiled)),
+        entries: rows.length,
+      }),
+    ),
     4,
   );
-  head('Good out of pressed, by week');
-  const week = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
-  for (const w of charts.good.weeks) {
-    const flag =
-      w.signal === 'outside'
-        ? ', outside the control limits'
-        : w.signal === 'run'
-          ? ', a run on one side'
-          : '';
-    bar(`Week of ${week.format(w.fromAt)}${flag}`, `${w.good} of ${w.pressed}`, w.share);
-  }
-  head('Faults and their causes');
+  head(say('logbook.goodByWeek'));
+  const goodOf = (g: number, of: number) => say('logbook.goodOf', { good: g, pressed: of });
+  for (const w of charts.good.weeks)
+    bar(
+      write(say('logbook.weekOf', { day: names.dayOf(w.fromAt), signal: w.signal ?? 'none' })),
+      goodOf(w.good, w.pressed),
+      w.share,
+    );
+  head(say('logbook.faultsAndCauses'));
   const most = Math.max(1, ...charts.faults.map((f) => f.entries));
   for (const f of charts.faults.slice(0, MOST_LINES)) {
     const cause = f.causes.find((c) => c.cause !== null)?.cause;
     bar(
-      faultLabel(f.fault),
-      `${count(f.entries, 'entry', 'entries')}${cause ? `, ${CAUSES[cause].label}` : ''}`,
+      write(faultLabel(f.fault)),
+      cause
+        ? say('logbook.entriesByCause', { entries: f.entries, cause: CAUSES[cause].label })
+        : say('logbook.entriesCount', { entries: f.entries }),
       f.entries / most,
     );
   }
-  if (charts.faults.length === 0) say('No fault was marked.');
-  head('By press');
+  if (charts.faults.length === 0) line(write(say('logbook.noFaultMarked')));
+  head(say('logbook.byPress'));
   for (const [id, g, s] of sums(rows, (r) => r.pressId).slice(0, MOST_LINES))
-    bar(names.nameOf(id), `${g} of ${g + s} good`, g / Math.max(1, g + s));
-  head('By blank');
+    bar(names.nameOf(id), goodOf(g, g + s), g / Math.max(1, g + s));
+  head(say('logbook.byBlank'));
   for (const [id, g, s] of sums(rows, (r) => r.blankId).slice(0, MOST_LINES))
-    bar(names.nameOf(id), `${g} of ${g + s} good`, g / Math.max(1, g + s));
-  head('What spoiled pieces cost in blanks');
-  say(
-    `${names.currency}${(charts.cost.cents / 100).toFixed(2)}${charts.cost.unpriced > 0 ? `, and ${count(charts.cost.unpriced, 'piece')} whose blank has no price` : ''}.`,
+    bar(names.nameOf(id), goodOf(g, g + s), g / Math.max(1, g + s));
+  head(say('logbook.spoiledCost'));
+  line(
+    write(
+      say('logbook.costAndUnpriced', {
+        cost: `${names.currency}${(charts.cost.cents / 100).toFixed(2)}`,
+        unpriced: charts.cost.unpriced,
+      }),
+    ),
   );
   return { ...A4_MM, words, shapes };
 }

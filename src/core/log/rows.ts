@@ -1,3 +1,5 @@
+import { say, type Write } from '../message/message';
+import type { Message } from '../message/message';
 import { FAULT_IDS, PAPER_FAULT_IDS, type CauseId } from '../shop/faultIds';
 import type { LogEntry, Verdict } from '../shop/records';
 import type { Mark } from '../shop/mark';
@@ -32,21 +34,22 @@ export const ALL_FAULTS: readonly Mark['fault'][] = [...FAULT_IDS, ...PAPER_FAUL
 const faultBits = (faults: readonly Mark['fault'][]): number =>
   faults.reduce((bits, f) => bits | (1 << ALL_FAULTS.indexOf(f)), 0);
 
-const VERDICT_TEXT: Readonly<Record<Verdict, string>> = {
-  good: 'good',
-  under: 'too little',
-  over: 'too much',
-  other: 'other fault',
+const VERDICT_TEXT: Readonly<Record<Verdict, Message>> = {
+  good: say('common.good2'),
+  under: say('common.tooLittle'),
+  over: say('common.tooMuch'),
+  other: say('common.otherFault'),
 };
 
 /** All the words an entry may be found by. */
-function entryText(e: LogEntry): string {
-  const faults = [...new Set(e.marks.map((m) => faultLabel(m.fault)))].join(' ');
-  const cause = e.cause ? CAUSES[e.cause].label : '';
-  return `${e.jobName} ${e.blankName} ${e.pressName} ${e.by ?? ''} ${VERDICT_TEXT[e.verdict]} ${faults} ${cause} ${e.lot} ${e.note}`.toLowerCase();
+function entryText(e: LogEntry, write: Write): string {
+  const faults = [...new Set(e.marks.map((m) => m.fault))].map((f) => write(faultLabel(f))).join(' ');
+  const cause = e.cause ? write(CAUSES[e.cause].label) : '';
+  return `${e.jobName} ${e.blankName} ${e.pressName} ${e.by ?? ''} ${write(VERDICT_TEXT[e.verdict])} ${faults} ${cause} ${e.lot} ${e.note}`.toLowerCase();
 }
 
-export const rowOf = (e: LogEntry): LogRow => ({
+/** An entry as the log is searched: in the words of the language that `write` writes. */
+export const rowOf = (e: LogEntry, write: Write): LogRow => ({
   id: e.id,
   at: e.at,
   jobId: e.jobId,
@@ -63,7 +66,7 @@ export const rowOf = (e: LogEntry): LogRow => ({
   keptS: e.keptDwellS,
   corrects: e.corrects,
   note: e.note,
-  text: entryText(e),
+  text: entryText(e, write),
 });
 
 /** What is asked of the log. Null asks for nothing; `cause: 'none'` asks for those nobody settled. */

@@ -1,42 +1,44 @@
+import { say, verbatim } from '../message/message';
+import type { Message } from '../message/message';
 import type { CauseId, FaultId, PaperFaultId } from '../shop/faultIds';
 import type { Mark } from '../shop/mark';
 
 /** What can be seen on a pressed piece, in the order of the palette; `key` marks it from the keyboard. */
-export const FAULTS: readonly { readonly id: FaultId; readonly label: string; readonly key: string }[] = [
-  { id: 'faded-all', label: 'Faded all over', key: 'a' },
-  { id: 'faded-edge', label: 'Faded corner or edge', key: 'e' },
-  { id: 'faded-band', label: 'Faded band at rim or foot', key: 'f' },
-  { id: 'white-stripe', label: 'White stripe at seam', key: 'w' },
-  { id: 'dark-seam', label: 'Dark or blurred seam', key: 'd' },
-  { id: 'ghost', label: 'Ghosting', key: 'g' },
-  { id: 'halo', label: 'Soft halo on fine lines', key: 'h' },
-  { id: 'browned', label: 'Brown, orange or yellowed', key: 'o' },
-  { id: 'colour-speck', label: 'Coloured speck', key: 's' },
-  { id: 'pale-speck', label: 'Pale speck', key: 'p' },
-  { id: 'stuck', label: 'Paper stuck', key: 'k' },
-  { id: 'tape-mark', label: 'Tape shadow', key: 'z' },
-  { id: 'stray', label: 'Stray colour', key: 'y' },
-  { id: 'white-rim', label: 'White rim', key: 'r' },
-  { id: 'blotches', label: 'Blotches', key: 'b' },
-  { id: 'wrong-way', label: 'Mirrored or upside down', key: 'm' },
-  { id: 'track-line', label: 'Line across, from the trimmer', key: 'l' },
-  { id: 'bowed', label: 'Bowed or cracked', key: 'c' },
+export const FAULTS: readonly { readonly id: FaultId; readonly label: Message; readonly key: string }[] = [
+  { id: 'faded-all', label: say('inspect.fadedAllOver'), key: 'a' },
+  { id: 'faded-edge', label: say('inspect.fadedCornerEdge'), key: 'e' },
+  { id: 'faded-band', label: say('inspect.fadedBandRimFoot'), key: 'f' },
+  { id: 'white-stripe', label: say('inspect.whiteStripeSeam'), key: 'w' },
+  { id: 'dark-seam', label: say('inspect.darkBlurredSeam'), key: 'd' },
+  { id: 'ghost', label: say('inspect.ghosting'), key: 'g' },
+  { id: 'halo', label: say('inspect.softHaloFineLines'), key: 'h' },
+  { id: 'browned', label: say('inspect.brownOrangeYellowed'), key: 'o' },
+  { id: 'colour-speck', label: say('inspect.colouredSpeck'), key: 's' },
+  { id: 'pale-speck', label: say('inspect.paleSpeck'), key: 'p' },
+  { id: 'stuck', label: say('inspect.paperStuck'), key: 'k' },
+  { id: 'tape-mark', label: say('inspect.tapeShadow'), key: 'z' },
+  { id: 'stray', label: say('inspect.strayColour'), key: 'y' },
+  { id: 'white-rim', label: say('inspect.whiteRim'), key: 'r' },
+  { id: 'blotches', label: say('inspect.blotches'), key: 'b' },
+  { id: 'wrong-way', label: say('inspect.mirroredUpsideDown'), key: 'm' },
+  { id: 'track-line', label: say('inspect.lineAcrossFromTrimmer'), key: 'l' },
+  { id: 'bowed', label: say('inspect.bowedCracked'), key: 'c' },
 ];
 
 /** What can be seen on the used paper. */
 export const PAPER_FAULTS: readonly {
   readonly id: PaperFaultId;
-  readonly label: string;
+  readonly label: Message;
   readonly key: string;
 }[] = [
-  { id: 'dye-left', label: 'Dye left on the paper', key: 'i' },
-  { id: 'paper-browned', label: 'Paper browned', key: 'n' },
+  { id: 'dye-left', label: say('inspect.dyeLeftPaper'), key: 'i' },
+  { id: 'paper-browned', label: say('inspect.paperBrowned'), key: 'n' },
 ];
 
-const LABELS: Readonly<Record<string, string>> = Object.fromEntries(
+const LABELS: Readonly<Record<string, Message>> = Object.fromEntries(
   [...FAULTS, ...PAPER_FAULTS].map((f) => [f.id, f.label]),
 );
-export const faultLabel = (id: FaultId | PaperFaultId): string => LABELS[id] ?? id;
+export const faultLabel = (id: FaultId | PaperFaultId): Message => LABELS[id] ?? verbatim(id);
 
 export const isOnPaper = (fault: Mark['fault']): fault is PaperFaultId =>
   fault === 'dye-left' || fault === 'paper-browned';
@@ -45,81 +47,83 @@ export const isOnPaper = (fault: Mark['fault']): fault is PaperFaultId =>
 export type Remedy = 'more-heat' | 'less-heat' | 'wait' | 'pressure' | 'hands';
 
 export interface CauseWords {
-  readonly label: string;
+  readonly label: Message;
   /** The one change to try first. */
-  readonly change: string;
+  readonly change: Message;
   readonly remedy: Remedy;
 }
 
-const hands = (label: string, change: string): CauseWords => ({ label, change, remedy: 'hands' });
+const hands = (label: Message, change: Message): CauseWords => ({ label, change, remedy: 'hands' });
 
 /** Each cause in shop words with the one change to try first. */
 export const CAUSES: Readonly<Record<CauseId, CauseWords>> = {
   'too-cool': {
-    label: 'press too cool',
-    change: 'Raise the set temperature a little, nothing else.',
+    label: say('inspect.pressTooCool'),
+    change: say('inspect.raiseSetTemperatureLittle'),
     remedy: 'more-heat',
   },
-  'too-short': { label: 'time too short', change: 'Add time, nothing else.', remedy: 'more-heat' },
+  'too-short': {
+    label: say('inspect.timeTooShort'),
+    change: say('inspect.addTimeNothingElse'),
+    remedy: 'more-heat',
+  },
   'not-recovered': {
-    label: 'press had not climbed back',
-    change: 'Wait for temperature before the timer starts.',
+    label: say('inspect.pressHadClimbedBack'),
+    change: say('inspect.waitTemperatureBeforeTimer'),
     remedy: 'wait',
   },
   'light-pressure': {
-    label: 'pressure too light',
-    change: 'Close one notch firmer, set cold, with the blank in.',
+    label: say('inspect.pressureTooLight'),
+    change: say('inspect.closeOneNotchFirmer'),
     remedy: 'pressure',
   },
-  'wrong-side': hands('wrong side or wrong paper', 'Check the print side of the paper.'),
-  'past-heater': hands(
-    'past the heater’s reach',
-    'Lay or slide it so that all of the print lies well inside heater or platen.',
-  ),
+  'wrong-side': hands(say('inspect.wrongSideWrongPaper'), say('inspect.checkPrintSidePaper')),
+  'past-heater': hands(say('inspect.pastHeatersReach'), say('inspect.laySlideSoAll')),
   'uneven-pressure': {
-    label: 'uneven pressure',
-    change: 'Check the platen flatness and pack it level. Until then place the piece where it is level.',
+    label: say('inspect.unevenPressure'),
+    change: say('inspect.checkPlatenFlatnessPack'),
     remedy: 'pressure',
   },
-  'over-curve': hands('paper over the curve', 'Set the wrap further back from that edge.'),
-  'wrap-short': hands('wrap cut short', 'Cut longer and trim at the pencil mark.'),
-  'pulled-open': hands('seam pulled open', 'Tape the seam its full length before the rims.'),
-  'no-heat-gap': hands('seam sat in the unheated gap', 'Turn so each pass heats the last pass’s gap.'),
-  'paper-shrank': hands('paper shrank', 'Let the print dry, then cut a touch longer.'),
-  lapped: hands('ends overlapped', 'Cut to the meeting mark so the ends touch.'),
-  'gas-sideways': hands('dye gas escaped sideways', 'Tape the seam full length, pressed down hard.'),
-  'air-in-seam': hands('air in the seam', 'Rub the seam down with a blunt point.'),
-  'moved-hot': hands('paper moved while hot', 'Let it cool before peeling, or peel in one smooth move.'),
-  'tape-let-go': hands('tape let go', 'Use fresh heat tape, and more of it.'),
+  'over-curve': hands(say('inspect.paperOverCurve'), say('inspect.setWrapFurtherBack')),
+  'wrap-short': hands(say('inspect.wrapCutShort'), say('inspect.cutLongerTrimPencil')),
+  'pulled-open': hands(say('inspect.seamPulledOpen'), say('inspect.tapeSeamFullLength')),
+  'no-heat-gap': hands(say('inspect.seamSatUnheatedGap'), say('inspect.turnSoEachPass')),
+  'paper-shrank': hands(say('inspect.paperShrank'), say('inspect.letPrintDryThen')),
+  lapped: hands(say('inspect.endsOverlapped'), say('inspect.cutMeetingMarkSo')),
+  'gas-sideways': hands(say('inspect.dyeGasEscapedSideways'), say('inspect.tapeSeamFullLength2')),
+  'air-in-seam': hands(say('inspect.airSeam'), say('inspect.rubSeamDownBlunt')),
+  'moved-hot': hands(say('inspect.paperMovedWhileHot'), say('inspect.letCoolBeforePeeling')),
+  'tape-let-go': hands(say('inspect.tapeLetGo'), say('inspect.useFreshHeatTape')),
   'too-hot': {
-    label: 'too hot',
-    change: 'Lower the set temperature a little, nothing else.',
+    label: say('inspect.tooHot'),
+    change: say('inspect.lowerSetTemperatureLittle'),
     remedy: 'less-heat',
   },
-  'too-long': { label: 'too long', change: 'Take time off, nothing else.', remedy: 'less-heat' },
-  'slow-peel': hands('slow peel', 'Take the paper off the moment it leaves the press.'),
-  'wet-print': hands('print not dry', 'Let the print dry longer before wrapping.'),
-  'left-wrapped': hands('left wrapped and cooking', 'Peel at once: it cooks while it stays wrapped.'),
-  lint: hands('lint or dust', 'Wipe with alcohol and a lint-free cloth, then do not touch.'),
-  'coating-dust': hands('dust under the coating', 'Look the blank over under a lamp before wrapping.'),
+  'too-long': {
+    label: say('inspect.tooLong'),
+    change: say('inspect.takeTimeOffNothing'),
+    remedy: 'less-heat',
+  },
+  'slow-peel': hands(say('inspect.slowPeel'), say('inspect.takePaperOffMoment')),
+  'wet-print': hands(say('inspect.printDry'), say('inspect.letPrintDryLonger')),
+  'left-wrapped': hands(say('inspect.leftWrappedCooking'), say('inspect.peelOnceCooksWhile')),
+  lint: hands(say('inspect.lintDust'), say('inspect.wipeAlcoholLintFree')),
+  'coating-dust': hands(say('inspect.dustUnderCoating'), say('inspect.lookBlankOverUnder')),
   'heavy-pressure': {
-    label: 'too much pressure',
-    change: 'Back off one notch: one hand should close it.',
+    label: say('inspect.tooMuchPressure'),
+    change: say('inspect.backOffOneNotch'),
     remedy: 'pressure',
   },
-  'paper-brand': hands('the paper itself', 'Try another paper; soak this one off.'),
-  'tape-crosses': hands('tape across the picture', 'Move tape outside the picture, or cover it all round.'),
-  'no-waste-sheet': hands('no fresh waste sheet', 'Fresh waste paper for every piece.'),
-  'wrap-short-tall': hands('wrap not tall enough', 'Measure the straight wall again.'),
-  slipped: hands('slipped in the press', 'Tape both rims, pulled down tight.'),
-  moisture: hands('damp in blank or paper', 'Warm blank and paper for a few seconds first.'),
-  'mirror-count': hands(
-    'mirrored twice or never',
-    'Mirror in one place only: the label on the sheet says which.',
-  ),
-  'put-on-upside-down': hands('wrap put on upside down', 'Match the “rim” arrow on the sheet to the rim.'),
-  'poor-coating': hands('poor coating of this lot', 'Take a blank of another lot; set this lot aside.'),
-  'wheel-over-ink': hands('trimmer wheel ran over the ink', 'Cut with the print side away from the wheel.'),
-  touched: hands('oil or fingers on the face', 'Wipe with alcohol, then do not touch the face again.'),
-  'cooled-unevenly': hands('cooled unevenly', 'Cool it flat under weight; never quench glass or stone.'),
+  'paper-brand': hands(say('inspect.paperItself'), say('inspect.tryAnotherPaperSoak')),
+  'tape-crosses': hands(say('inspect.tapeAcrossPicture'), say('inspect.moveTapeOutsidePicture')),
+  'no-waste-sheet': hands(say('inspect.freshWasteSheet'), say('inspect.freshWastePaperEvery')),
+  'wrap-short-tall': hands(say('inspect.wrapTallEnough'), say('inspect.measureStraightWallAgain')),
+  slipped: hands(say('inspect.slippedPress'), say('inspect.tapeBothRimsPulled')),
+  moisture: hands(say('inspect.dampBlankPaper'), say('inspect.warmBlankPaperFew')),
+  'mirror-count': hands(say('inspect.mirroredTwiceNever'), say('inspect.mirrorOnePlaceOnly')),
+  'put-on-upside-down': hands(say('inspect.wrapPutUpsideDown'), say('inspect.matchRimArrowSheet')),
+  'poor-coating': hands(say('inspect.poorCoatingLot'), say('inspect.takeBlankAnotherLot')),
+  'wheel-over-ink': hands(say('inspect.trimmerWheelRanOver'), say('inspect.cutPrintSideAway')),
+  touched: hands(say('inspect.oilFingersFace'), say('inspect.wipeAlcoholThenDo')),
+  'cooled-unevenly': hands(say('inspect.cooledUnevenly'), say('inspect.coolFlatUnderWeight')),
 };

@@ -1,8 +1,8 @@
 import { PRESSURE_WORDS } from '../heat/labels';
 import type { HeatSettings } from '../shop/heatSettings';
 import type { LogEntry } from '../shop/records';
-import { say, type Phrase } from '../units/phrase';
-import { celsius, seconds } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { celsius, seconds } from '../message/quantity';
 import { CAUSES } from './faults';
 
 /** One pressing of a recipe’s line: what differed from the one before, and what came of it. */
@@ -11,30 +11,43 @@ export interface HistoryStep {
   readonly at: number;
   readonly settings: HeatSettings;
   /** Nothing where the settings stayed as they were. */
-  readonly changes: readonly Phrase[];
+  readonly changes: readonly Message[];
   readonly verdict: LogEntry['verdict'];
   readonly good: number;
   readonly spoiled: number;
 }
 
 /** What one setting became, in words; every difference is a line of its own. */
-export function changesBetween(a: HeatSettings, b: HeatSettings): readonly Phrase[] {
-  const lines: Phrase[] = [];
-  if (a.platenC !== b.platenC) lines.push(say`${celsius(a.platenC)} → ${celsius(b.platenC)}`);
-  if (a.dwellS !== b.dwellS) lines.push(say`${seconds(a.dwellS)} → ${seconds(b.dwellS)}`);
+export function changesBetween(a: HeatSettings, b: HeatSettings): readonly Message[] {
+  const lines: Message[] = [];
+  if (a.platenC !== b.platenC)
+    lines.push(say('inspect.platenPlaten2', { platen: celsius(a.platenC), platen2: celsius(b.platenC) }));
+  if (a.dwellS !== b.dwellS)
+    lines.push(say('inspect.dwellDwell22', { dwell: seconds(a.dwellS), dwell2: seconds(b.dwellS) }));
   if (a.laterDwellS !== b.laterDwellS)
     lines.push(
-      b.laterDwellS === null ? say`later passes as long` : say`later passes ${seconds(b.laterDwellS)}`,
+      b.laterDwellS === null
+        ? say('inspect.laterPassesLong')
+        : say('inspect.laterPasses', { laterDwell: seconds(b.laterDwellS) }),
     );
-  if (a.passes !== b.passes) lines.push(say`${String(a.passes)} → ${String(b.passes)} passes`);
+  if (a.passes !== b.passes) lines.push(say('inspect.passes', { passes: a.passes, passes2: b.passes }));
   if (a.timerStart !== b.timerStart)
-    lines.push(b.timerStart === 'at-temperature' ? say`time from temperature` : say`time from closing`);
+    lines.push(
+      b.timerStart === 'at-temperature' ? say('inspect.timeFromTemperature') : say('inspect.timeFromClosing'),
+    );
   if (a.pressure !== b.pressure)
-    lines.push(say`pressure ${PRESSURE_WORDS[a.pressure]} → ${PRESSURE_WORDS[b.pressure]}`);
-  if (a.peel !== b.peel) lines.push(say`peel ${a.peel} → ${b.peel}`);
+    lines.push(
+      say('inspect.pressure', {
+        pressureWords: PRESSURE_WORDS[a.pressure],
+        pressureWords2: PRESSURE_WORDS[b.pressure],
+      }),
+    );
+  if (a.peel !== b.peel) lines.push(say('inspect.peel', { peel: a.peel, peel2: b.peel }));
   if (a.coolDownC !== b.coolDownC)
     lines.push(
-      b.coolDownC === null ? say`closed again at once` : say`let it fall to ${celsius(b.coolDownC)}`,
+      b.coolDownC === null
+        ? say('inspect.closedAgainOnce')
+        : say('inspect.letFall', { coolDown: celsius(b.coolDownC) }),
     );
   return lines;
 }
@@ -49,7 +62,7 @@ export function historyOf(entries: readonly LogEntry[]): readonly HistoryStep[] 
       entryId: e.id,
       at: e.at,
       settings: e.settings,
-      changes: e.tried ? [...differed, say`${CAUSES[e.tried].change}`] : differed,
+      changes: e.tried ? [...differed, CAUSES[e.tried].change] : differed,
       verdict: e.verdict,
       good: e.good,
       spoiled: e.spoiled,

@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { CAUSE_IDS, FAULT_IDS, PAPER_FAULT_IDS, type CauseId } from '../shop/faultIds';
 import { PAPER_STATES } from '../shop/records';
@@ -22,13 +24,13 @@ describe('the stated table', () => {
     expect(new Set(keys).size).toBe(keys.length);
     for (const taken of ['u', 't', '/', '?', '[', ']']) expect(keys).not.toContain(taken);
     for (const f of PAPER_FAULTS) expect(isOnPaper(f.id)).toBe(true);
-    expect(faultLabel('ghost')).toBe('Ghosting');
+    expect(inEnglish(faultLabel('ghost'))).toBe('Ghosting');
   });
 
   test('every cause makes some fault more often than by chance, every fault has a cause, every cause has words', () => {
     for (const c of CAUSE_IDS) {
       expect(Math.max(...Object.values(CAUSE_TABLE[c].faults))).toBeGreaterThan(10 * SELDOM);
-      expect(CAUSES[c].change.length).toBeGreaterThan(10);
+      expect(english.text(CAUSES[c].change).length).toBeGreaterThan(10);
     }
     for (const f of FAULT_IDS)
       expect(CAUSE_IDS.some((c) => (CAUSE_TABLE[c].faults[f] ?? 0) > 0.5)).toBe(true);

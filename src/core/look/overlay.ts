@@ -1,3 +1,4 @@
+import { say, type Message } from '../message/message';
 import { apply, type Affine } from '../geometry/affine';
 import type { Point } from '../geometry/plane';
 import { seeded } from '../random/random';
@@ -204,12 +205,12 @@ function followed(
 const ROWS = ['back', 'middle', 'middle', 'front'] as const;
 const COLUMNS = ['left', 'middle', 'middle', 'right'] as const;
 
-/** The cell in words: “back left corner”, “right edge”, “middle”. */
-export function cellWords({ column, row }: Gathering['most'], on: 'press' | 'face'): string {
+/** Where a cell lies: its side and its end, seen on the press or on the piece. */
+export function cellWords({ column, row }: Gathering['most'], on: 'press' | 'face'): Message {
   const side = COLUMNS[column] ?? 'middle';
   const end =
     on === 'press' ? (ROWS[row] ?? 'middle') : row === 0 ? 'top' : row === CELLS - 1 ? 'foot' : 'middle';
-  if (side === 'middle' && end === 'middle') return 'middle';
-  if (side === 'middle') return `${end} edge`;
-  return end === 'middle' ? `${side} edge` : `${end} ${side} corner`;
+  if (side === 'middle' && end === 'middle') return say('inspect.cellMiddle');
+  if (side === 'middle') return say('inspect.cellEnd', { end });
+  return end === 'middle' ? say('inspect.cellSide', { side }) : say('inspect.cellCorner', { end, side });
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { seeded } from '../random/random';
 import type { LogEntry } from '../shop/records';
@@ -102,7 +103,9 @@ describe('many pieces over each other', () => {
     const o = overlay(laidMarks(entries((_, r) => [8 + 8 * r(), 8 + 8 * r()])));
     expect(o.follows).toBe('blank');
     expect(o.onFace?.chance).toBeLessThan(0.01);
-    expect(cellWords(o.onFace?.most ?? { column: 1, row: 1, share: 0 }, 'face')).toBe('top left corner');
+    expect(inEnglish(cellWords(o.onFace?.most ?? { column: 1, row: 1, share: 0 }, 'face'))).toBe(
+      'top left corner',
+    );
   });
 
   test('a fault always at the back of the platen goes with the press', () => {
@@ -211,7 +214,7 @@ describe('the line of a recipe', () => {
     expect(line.map((s) => s.entryId)).toEqual(['a', 'b', 'c']);
     expect(line[0]?.changes).toEqual([]);
     expect(JSON.stringify(line[1]?.changes)).toContain('72');
-    expect(JSON.stringify(line[2]?.changes)).toContain('pack it level');
+    expect(JSON.stringify(inEnglish(line[2]?.changes))).toContain('pack it level');
   });
 
   test('every setting that differs is a line, and none is where none does', () => {

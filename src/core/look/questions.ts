@@ -1,3 +1,5 @@
+import { say } from '../message/message';
+import type { Message } from '../message/message';
 import type { CauseId } from '../shop/faultIds';
 import type { Clue } from './evidence';
 
@@ -6,19 +8,19 @@ type Uses = 'nothing' | 'strip' | 'blank';
 
 /** A question or a test, with what it takes. Ids are kept in log entries: never rename one. */
 export interface Question extends Clue {
-  readonly text: string;
+  readonly text: Message;
   /** Words of each value, in their order. */
-  readonly words: readonly string[];
+  readonly words: readonly Message[];
   readonly takesS: number;
   readonly uses: Uses;
 }
 
 type Rows = Clue['rows'];
-type Answers = readonly (readonly [id: string, words: string])[];
+type Answers = readonly (readonly [id: string, words: Message])[];
 
 const ask = (
   id: string,
-  text: string,
+  text: Message,
   [takesS, uses]: readonly [number, Uses],
   answers: Answers,
   usual: readonly number[],
@@ -35,74 +37,63 @@ const ask = (
 });
 
 const YES_NO: Answers = [
-  ['yes', 'Yes'],
-  ['no', 'No'],
+  ['yes', say('inspect.yes')],
+  ['no', say('inspect.no')],
 ];
 
 /** Heat and pressure. */
 const PRESS_QUESTIONS: readonly Question[] = [
-  ask(
-    'display-back',
-    'Was the display back at its set temperature when the time began?',
-    [5, 'nothing'],
-    YES_NO,
-    [0.87, 0.13],
-    {
-      'not-recovered': [0.04, 0.96],
-    },
-  ),
+  ask('display-back', say('inspect.wasDisplayBackSet'), [5, 'nothing'], YES_NO, [0.87, 0.13], {
+    'not-recovered': [0.04, 0.96],
+  }),
   ask(
     'probe',
-    'Close on a heat strip or a probe: does the platen reach what is set?',
+    say('inspect.closeHeatStripProbe'),
     [180, 'strip'],
     [
-      ['as-set', 'As set'],
-      ['cooler', 'Cooler'],
-      ['hotter', 'Hotter'],
+      ['as-set', say('inspect.asSet')],
+      ['cooler', say('inspect.cooler')],
+      ['hotter', say('inspect.hotter')],
     ],
     [0.88, 0.07, 0.05],
     { 'too-cool': [0.05, 0.93, 0.02], 'too-hot': [0.05, 0.02, 0.93], 'not-recovered': [0.78, 0.2, 0.02] },
   ),
-  ask(
-    'time-for-this',
-    'Is the time set the one for this blank, counted the way its recipe counts it?',
-    [10, 'nothing'],
-    YES_NO,
-    [0.92, 0.08],
-    { 'too-short': [0.1, 0.9], 'too-long': [0.12, 0.88] },
-  ),
+  ask('time-for-this', say('inspect.timeSetOneBlank'), [10, 'nothing'], YES_NO, [0.92, 0.08], {
+    'too-short': [0.1, 0.9],
+    'too-long': [0.12, 0.88],
+  }),
   ask(
     'corner-slips',
-    'Close on a strip of paper at each corner and pull: does one slip out?',
+    say('inspect.closeStripPaperEach'),
     [60, 'nothing'],
     [
-      ['held', 'All are held'],
-      ['one-slips', 'One or two slip'],
-      ['all-slip', 'All slip'],
+      ['held', say('inspect.allHeld')],
+      ['one-slips', say('inspect.oneTwoSlip')],
+      ['all-slip', say('inspect.allSlip')],
     ],
     [0.87, 0.1, 0.03],
     { 'uneven-pressure': [0.06, 0.88, 0.06], 'light-pressure': [0.05, 0.12, 0.83] },
   ),
   ask(
     'lever',
-    'How does the press close with the blank in it?',
+    say('inspect.howDoesPressClose'),
     [15, 'nothing'],
     [
-      ['finger', 'With a finger'],
-      ['hand', 'With one hand'],
-      ['two-hands', 'With both hands'],
+      ['finger', say('inspect.withAFinger')],
+      ['hand', say('inspect.oneHand')],
+      ['two-hands', say('inspect.bothHands')],
     ],
     [0.09, 0.83, 0.08],
     { 'light-pressure': [0.9, 0.09, 0.01], 'heavy-pressure': [0.01, 0.14, 0.85] },
   ),
   ask(
     'turned-round',
-    'Press a strip or a reject turned half round: where is the fault now?',
+    say('inspect.pressStripRejectTurned'),
     [240, 'strip'],
     [
-      ['with-piece', 'It went with the piece'],
-      ['stays', 'It stayed in the press'],
-      ['gone', 'It is gone'],
+      ['with-piece', say('inspect.wentPiece')],
+      ['stays', say('inspect.stayedPress')],
+      ['gone', say('inspect.itIsGone')],
     ],
     [0.6, 0.1, 0.3],
     {
@@ -114,12 +105,12 @@ const PRESS_QUESTIONS: readonly Question[] = [
   ),
   ask(
     'which-pieces',
-    'Which pieces have it?',
+    say('inspect.whichPiecesHave'),
     [10, 'nothing'],
     [
-      ['first', 'Only the first after a pause'],
-      ['every', 'Every one'],
-      ['some', 'One here and there'],
+      ['first', say('inspect.onlyFirstAfterPause')],
+      ['every', say('inspect.everyOne')],
+      ['some', say('inspect.oneHereThere')],
     ],
     [0.08, 0.46, 0.46],
     {
@@ -135,39 +126,25 @@ const PRESS_QUESTIONS: readonly Question[] = [
       moisture: [0.3, 0.3, 0.4],
     },
   ),
-  ask(
-    'rule-rocks',
-    'Lay a steel rule along the wall where it is pale: does it rock?',
-    [20, 'nothing'],
-    YES_NO,
-    [0.08, 0.92],
-    {
-      'over-curve': [0.95, 0.05],
-    },
-  ),
-  ask(
-    'stands-out',
-    'Hold the piece beside the heater: does the print stand out past it?',
-    [20, 'nothing'],
-    YES_NO,
-    [0.06, 0.94],
-    {
-      'past-heater': [0.94, 0.06],
-      'no-heat-gap': [0.3, 0.7],
-    },
-  ),
+  ask('rule-rocks', say('inspect.laySteelRuleAlong'), [20, 'nothing'], YES_NO, [0.08, 0.92], {
+    'over-curve': [0.95, 0.05],
+  }),
+  ask('stands-out', say('inspect.holdPieceBesideHeater'), [20, 'nothing'], YES_NO, [0.06, 0.94], {
+    'past-heater': [0.94, 0.06],
+    'no-heat-gap': [0.3, 0.7],
+  }),
 ];
 
 /** Paper, seam and hands. */
 const PAPER_QUESTIONS: readonly Question[] = [
   ask(
     'fine-line',
-    'Under a glass: how is a fine line?',
+    say('inspect.underGlassHowFine'),
     [10, 'nothing'],
     [
-      ['doubled', 'Doubled'],
-      ['soft', 'Soft all round'],
-      ['sharp', 'Sharp'],
+      ['doubled', say('inspect.doubled')],
+      ['soft', say('inspect.softAllRound')],
+      ['sharp', say('inspect.sharp')],
     ],
     [0.04, 0.12, 0.84],
     {
@@ -180,19 +157,19 @@ const PAPER_QUESTIONS: readonly Question[] = [
       'left-wrapped': [0.04, 0.7, 0.26],
     },
   ),
-  ask('tape-held', 'Did all the tape still hold when it came out?', [5, 'nothing'], YES_NO, [0.94, 0.06], {
+  ask('tape-held', say('inspect.didAllTapeStill'), [5, 'nothing'], YES_NO, [0.94, 0.06], {
     'tape-let-go': [0.05, 0.95],
     'pulled-open': [0.3, 0.7],
     slipped: [0.25, 0.75],
   }),
   ask(
     'ends-now',
-    'Lay the used paper round the blank again: how do its ends lie?',
+    say('inspect.layUsedPaperRound'),
     [20, 'nothing'],
     [
-      ['meet', 'They meet'],
-      ['part', 'They do not reach'],
-      ['lap', 'They overlap'],
+      ['meet', say('inspect.theyMeet')],
+      ['part', say('inspect.theyDoReach')],
+      ['lap', say('inspect.theyOverlap')],
     ],
     [0.88, 0.05, 0.07],
     {
@@ -202,23 +179,16 @@ const PAPER_QUESTIONS: readonly Question[] = [
       lapped: [0.04, 0.01, 0.95],
     },
   ),
-  ask(
-    'ruled-before',
-    'Was the print as long as it should be before it was pressed?',
-    [20, 'nothing'],
-    YES_NO,
-    [0.94, 0.06],
-    {
-      'wrap-short': [0.08, 0.92],
-    },
-  ),
+  ask('ruled-before', say('inspect.wasPrintLongShould'), [20, 'nothing'], YES_NO, [0.94, 0.06], {
+    'wrap-short': [0.08, 0.92],
+  }),
   ask(
     'stripe-edge',
-    'How are the edges of the white stripe?',
+    say('inspect.howEdgesWhiteStripe'),
     [5, 'nothing'],
     [
-      ['sharp', 'Sharp'],
-      ['fading', 'They fade out'],
+      ['sharp', say('inspect.sharp')],
+      ['fading', say('inspect.theyFadeOut')],
     ],
     [0.5, 0.5],
     {
@@ -231,35 +201,28 @@ const PAPER_QUESTIONS: readonly Question[] = [
   ),
   ask(
     'seam-felt',
-    'Run a fingernail along the seam of the used paper: how does it feel?',
+    say('inspect.runFingernailAlongSeam'),
     [10, 'nothing'],
     [
-      ['flat', 'Flat'],
-      ['ridge', 'A ridge'],
-      ['bubble', 'A bubble'],
+      ['flat', say('inspect.flat')],
+      ['ridge', say('inspect.aRidge')],
+      ['bubble', say('inspect.aBubble')],
     ],
     [0.88, 0.06, 0.06],
     { lapped: [0.06, 0.91, 0.03], 'air-in-seam': [0.07, 0.05, 0.88] },
   ),
-  ask(
-    'dry',
-    'Was the print dry, ten minutes or more out of the printer?',
-    [5, 'nothing'],
-    YES_NO,
-    [0.93, 0.07],
-    {
-      'wet-print': [0.07, 0.93],
-      'paper-shrank': [0.55, 0.45],
-    },
-  ),
+  ask('dry', say('inspect.wasPrintDryTen'), [5, 'nothing'], YES_NO, [0.93, 0.07], {
+    'wet-print': [0.07, 0.93],
+    'paper-shrank': [0.55, 0.45],
+  }),
   ask(
     'peeled',
-    'How did the paper come off?',
+    say('inspect.howDidPaperCome'),
     [5, 'nothing'],
     [
-      ['at-once', 'At once, in one move'],
-      ['slowly', 'Slowly, or in two moves'],
-      ['left-on', 'It stayed on for minutes'],
+      ['at-once', say('inspect.onceOneMove')],
+      ['slowly', say('inspect.slowlyTwoMoves')],
+      ['left-on', say('inspect.stayedMinutes')],
     ],
     [0.85, 0.09, 0.06],
     {
@@ -268,76 +231,51 @@ const PAPER_QUESTIONS: readonly Question[] = [
       'left-wrapped': [0.03, 0.05, 0.92],
     },
   ),
-  ask(
-    'print-side',
-    'Does the print lie on the coated side of its sheet?',
-    [15, 'nothing'],
-    YES_NO,
-    [0.98, 0.02],
-    {
-      'wrong-side': [0.05, 0.95],
-    },
-  ),
-  ask('fresh-waste', 'Was the waste sheet a fresh one?', [5, 'nothing'], YES_NO, [0.92, 0.08], {
+  ask('print-side', say('inspect.doesPrintLieCoated'), [15, 'nothing'], YES_NO, [0.98, 0.02], {
+    'wrong-side': [0.05, 0.95],
+  }),
+  ask('fresh-waste', say('inspect.wasWasteSheetFresh'), [5, 'nothing'], YES_NO, [0.92, 0.08], {
     'no-waste-sheet': [0.04, 0.96],
   }),
-  ask(
-    'wiped',
-    'Was the face wiped with alcohol, and not touched after?',
-    [5, 'nothing'],
-    YES_NO,
-    [0.9, 0.1],
-    { touched: [0.06, 0.94], lint: [0.45, 0.55] },
-  ),
-  ask('dried-first', 'Were blank and paper warmed dry first?', [5, 'nothing'], YES_NO, [0.82, 0.18], {
+  ask('wiped', say('inspect.wasFaceWipedAlcohol'), [5, 'nothing'], YES_NO, [0.9, 0.1], {
+    touched: [0.06, 0.94],
+    lint: [0.45, 0.55],
+  }),
+  ask('dried-first', say('inspect.wereBlankPaperWarmed'), [5, 'nothing'], YES_NO, [0.82, 0.18], {
     moisture: [0.06, 0.94],
   }),
   ask(
     'lettering',
-    'How does the lettering read?',
+    say('inspect.howDoesLetteringRead'),
     [3, 'nothing'],
     [
-      ['backwards', 'Backwards'],
-      ['upside-down', 'Upside down'],
-      ['right', 'The right way'],
+      ['backwards', say('inspect.backwards')],
+      ['upside-down', say('inspect.upsideDown')],
+      ['right', say('inspect.rightWay')],
     ],
     [0.01, 0.01, 0.98],
     { 'mirror-count': [0.96, 0.02, 0.02], 'put-on-upside-down': [0.02, 0.96, 0.02] },
   ),
-  ask(
-    'known-lot',
-    'Press a strip on a piece of a lot that came out good: is the fault there too?',
-    [240, 'strip'],
-    YES_NO,
-    [0.9, 0.1],
-    {
-      'poor-coating': [0.04, 0.96],
-      'coating-dust': [0.1, 0.9],
-      moisture: [0.3, 0.7],
-      lint: [0.25, 0.75],
-    },
-  ),
+  ask('known-lot', say('inspect.pressStripPieceLot'), [240, 'strip'], YES_NO, [0.9, 0.1], {
+    'poor-coating': [0.04, 0.96],
+    'coating-dust': [0.1, 0.9],
+    moisture: [0.3, 0.7],
+    lint: [0.25, 0.75],
+  }),
   ask(
     'height-now',
-    'Lay the used paper on the blank again: does it cover from rim to foot?',
+    say('inspect.layUsedPaperBlank'),
     [15, 'nothing'],
     [
-      ['covers', 'It covers, it had moved'],
-      ['too-low', 'It is not tall enough'],
+      ['covers', say('inspect.coversHadMoved')],
+      ['too-low', say('inspect.tallEnough')],
     ],
     [0.93, 0.07],
     { 'wrap-short-tall': [0.05, 0.95], 'paper-shrank': [0.4, 0.6] },
   ),
-  ask(
-    'another-paper',
-    'Press a strip of another paper at the same settings: does it stick too?',
-    [240, 'strip'],
-    YES_NO,
-    [0.9, 0.1],
-    {
-      'paper-brand': [0.05, 0.95],
-    },
-  ),
+  ask('another-paper', say('inspect.pressStripAnotherPaper'), [240, 'strip'], YES_NO, [0.9, 0.1], {
+    'paper-brand': [0.05, 0.95],
+  }),
 ];
 
 export const QUESTIONS: readonly Question[] = [...PRESS_QUESTIONS, ...PAPER_QUESTIONS];

@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { USUAL_WASTE } from './prepare';
 import { demoPresses } from '../demo/things';
 import { LIBRARY } from '../library/library';
@@ -26,7 +27,7 @@ const SETTINGS: HeatSettings = {
   coolDownC: null,
 };
 const TUMBLER = blankOf('straight-steel-590');
-const text = (items: ReturnType<typeof startCheck>) => items.map((i) => i.text.join('')).join('\n');
+const text = (items: ReturnType<typeof startCheck>) => items.map((i) => english.text(i.text)).join('\n');
 const check = (over: Partial<Parameters<typeof startCheck>[0]> = {}) =>
   startCheck({
     settings: SETTINGS,

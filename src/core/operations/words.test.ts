@@ -1,9 +1,12 @@
+import { verbatim } from '@/core/message/message';
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { demoShop } from '../demo/demoShop';
 import { startingRange, startFrom } from '../heat/starting';
 import { LIBRARY } from '../library/library';
 import type { Blank } from '../shop/blank';
 import type { Press } from '../shop/press';
-import type { Phrase } from '../units/phrase';
+import type { Message } from '../message/message';
 import { pressCycle } from './cycle';
 import { ONE_PIECE } from './testTimes';
 import { ofStage } from '../shop/operation';
@@ -26,7 +29,7 @@ const settingsFor = (blank: Blank, press: Press) => {
   if (!range) throw new Error('no range');
   return startFrom(range, 1, press.kind === 'oven' ? 'at-temperature' : 'from-closing', false, null);
 };
-const SEAM = ['Ends must meet.'];
+const SEAM = verbatim('Ends must meet.');
 const HELD: PaperHold = {
   seamMethod: 'over',
   hold: 'bare tape',
@@ -34,8 +37,7 @@ const HELD: PaperHold = {
   wrapped: false,
   waste: USUAL_WASTE,
 };
-const spoken = (phrases: readonly Phrase[]): string =>
-  phrases.map((p) => p.map((x) => (typeof x === 'string' ? x : `<${x.kind}>`)).join('')).join('|');
+const spoken = (phrases: readonly Message[]): string => phrases.map((p) => english.text(p)).join('|');
 
 const before = (id: string, kind: Press['kind'], held: Partial<PaperHold> = {}): string => {
   const [blank, press] = [{ ...blankOf(id), film: true }, pressOf(kind)];
@@ -108,15 +110,15 @@ test('cautions stand at the operations where the hand is', () => {
       pressCycle(settings, press, ONE_PIECE).map((o) => [o.id, operationWords(o, context).caution ?? '']),
     );
   };
-  expect(cautions('straight-steel-590', 'tumbler')).toMatchObject({
+  expect(inEnglish(cautions('straight-steel-590', 'tumbler'))).toMatchObject({
     'turn-2': expect.stringMatching(/gloves/i) as string,
     'close-1': expect.stringMatching(/fingers/) as string,
     peel: expect.stringMatching(/heat mat/) as string,
     'set-down': expect.stringMatching(/fume/) as string,
   });
-  expect(cautions('straight-steel-590', 'oven').load).toMatch(/never cooks food/);
-  expect(cautions('bellied-glass-400', 'tumbler').peel).toMatch(/glass cracks/i);
-  expect(cautions('slate-trail-marker', 'flat')['close-1']).toMatch(/both hands on the lever/);
+  expect(inEnglish(cautions('straight-steel-590', 'oven').load)).toMatch(/never cooks food/);
+  expect(inEnglish(cautions('bellied-glass-400', 'tumbler').peel)).toMatch(/glass cracks/i);
+  expect(inEnglish(cautions('slate-trail-marker', 'flat')['close-1'])).toMatch(/both hands on the lever/);
 });
 
 test('on a flat press it is said which way a piece lies: paper towards the platen, or heated through', () => {

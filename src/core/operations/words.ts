@@ -2,8 +2,8 @@ import { PRESSURE_WORDS } from '../heat/labels';
 import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import { isFlatPress, isOven, type Press } from '../shop/press';
-import { say, type Phrase } from '../units/phrase';
-import { celsius, degrees, seconds } from '../units/quantity';
+import { say, type Message, inTurn } from '../message/message';
+import { celsius, degrees, seconds } from '../message/quantity';
 import type { Waste } from './prepare';
 import type { Operation, OperationKind } from '../shop/operation';
 
@@ -14,230 +14,205 @@ export interface OperationContext {
   readonly press: Press;
   readonly waste: Waste;
   /** What the seam method asks of the hands. */
-  readonly seam: Phrase;
+  readonly seam: Message | null;
 }
 
 export interface OperationWords {
-  readonly title: Phrase;
+  readonly title: Message;
   /** What the button says to finish it. */
-  readonly done: string;
+  readonly done: Message;
   /** What the free hands do meanwhile. */
-  readonly meanwhile: Phrase | null;
-  readonly caution: string | null;
+  readonly meanwhile: Message | null;
+  readonly caution: Message | null;
 }
 
-const HOT: Readonly<Record<Blank['material'], string>> = {
-  steel: 'Steel stays hot. Gloves both hands; set down on the heat mat.',
-  glass: 'Hot glass cracks on anything cold or wet. Gloves both hands; set down on dry felt.',
-  ceramic: 'Ceramic holds its heat for many minutes. Gloves both hands; set down on the heat mat.',
-  aluminium: 'Aluminium is at press heat right through. Gloves; set down on the heat mat.',
-  hardboard: 'Board stays hot inside. Gloves; lay it flat with a weight on it.',
-  FRP: 'Soft and hot: gloves, and flat under weight until cold.',
-  acrylic: 'Soft and hot: gloves, and flat under weight until cold.',
-  slate: 'Stone stays dangerous for ten minutes and more. Gloves; set down on dry felt, never in water.',
-  polymer: 'Soft while hot: hold its shape until cold. Gloves both hands.',
+const HOT: Readonly<Record<Blank['material'], Message>> = {
+  steel: say('press.steelStaysHotGloves'),
+  glass: say('press.hotGlassCracksAnything'),
+  ceramic: say('press.ceramicHoldsHeatMany'),
+  aluminium: say('press.aluminiumPressHeatRight'),
+  hardboard: say('press.boardStaysHotInside'),
+  FRP: say('press.softHotGlovesFlat'),
+  acrylic: say('press.softHotGlovesFlat'),
+  slate: say('press.stoneStaysDangerousTen'),
+  polymer: say('press.softWhileHotHold'),
 };
-const PINCH = 'Keep fingers and tape tabs clear of the closing mat.';
-const PLATEN = 'A heavy, hot platen: keep both hands on the lever.';
-const FUME = 'Let the fume clear: fan on, window open.';
+const PINCH = say('press.cautionPinch');
+const PLATEN = say('press.cautionPlaten');
+const FUME = say('press.cautionFume');
 
 /** Leave the press soft, and take the shape they cool in. */
 const SOFT: readonly Blank['material'][] = ['acrylic', 'FRP', 'hardboard'];
 
-const PASS_NAMES = ['First side', 'Second side', 'Third side', 'Fourth side', 'Fifth side', 'Sixth side'];
-const PEEL: Readonly<Record<HeatSettings['peel'], string>> = {
-  hot: 'Out, peel while hot: one smooth move',
-  warm: 'Out, let it go warm, then peel',
-  cold: 'Out, leave wrapped until cold',
-  quench: 'Out, into the water, then peel',
+const PEEL: Readonly<Record<HeatSettings['peel'], Message>> = {
+  hot: say('press.outPeelWhileHot'),
+  warm: say('press.outLetGoWarm'),
+  cold: say('press.outLeaveWrappedUntil'),
+  quench: say('press.outIntoWaterThen'),
 };
 
 /** A barrel is wound: its paper comes off from both ends. */
-const BARREL_PEEL: Readonly<Record<HeatSettings['peel'], string>> = {
-  hot: 'Out: pull both ends off like a spiral, while hot',
-  warm: 'Out, let it go warm, then pull both ends off like a spiral',
-  cold: 'Out, leave it wound until cold, then pull both ends off like a spiral',
-  quench: 'Out, into the water, then pull both ends off like a spiral',
+const BARREL_PEEL: Readonly<Record<HeatSettings['peel'], Message>> = {
+  hot: say('press.outPullBothEnds'),
+  warm: say('press.outLetGoWarm2'),
+  cold: say('press.outLeaveWoundUntil'),
+  quench: say('press.outIntoWaterThen2'),
 };
 
-const pressureWords = (s: HeatSettings): string => PRESSURE_WORDS[s.pressure];
+const pressureWords = (s: HeatSettings): Message => PRESSURE_WORDS[s.pressure];
 const isFlatBlank = (b: Blank): boolean => b.shape.kind === 'flat';
 
-/** Which way a flat piece lies under its platen. */
-const LIES: Readonly<Record<string, string>> = {
-  'face up': ', its paper on top',
-  'face down': ', face down on its paper',
-};
-
 /** What lies between heater and paper; null where nothing does. Silicone is wiped and used again, paper and parchment are fresh. */
-export const WASTE_NAMES: Readonly<Record<Waste['wasteKind'], string>> = {
-  plain: 'waste paper',
-  parchment: 'parchment',
-  silicone: 'silicone sheet',
+export const WASTE_NAMES: Readonly<Record<Waste['wasteKind'], Message>> = {
+  plain: say('press.wastePaper'),
+  parchment: say('press.parchment'),
+  silicone: say('press.siliconeSheet'),
 };
-const wasteName = ({ wasteSheets, wasteKind }: Waste): string | null =>
-  wasteSheets === 0 ? null : WASTE_NAMES[wasteKind];
-const fresh = (w: Waste): string =>
-  w.wasteKind === 'silicone' ? 'silicone sheet, wiped clean,' : `fresh ${WASTE_NAMES[w.wasteKind]}`;
 
-function wasteTitle({ blank, waste }: OperationContext): Phrase {
-  const [name, flat] = [WASTE_NAMES[waste.wasteKind], isFlatBlank(blank)];
+function wasteTitle({ blank, waste }: OperationContext): Message {
+  const flat = isFlatBlank(blank);
   if (waste.wasteKind === 'silicone')
-    return flat
-      ? say`Silicone sheet under and over, wiped clean after every piece`
-      : say`Silicone sheet round it, wiped clean after every piece`;
-  const many = waste.wasteSheets > 1 ? `${waste.wasteSheets} sheets of ` : '';
-  const text = flat
-    ? `${many}fresh ${name} over, one under; throw it away after one use`
-    : `${many}fresh ${name} round it, one use only`;
-  return say`${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+    return flat ? say('press.siliconeSheetUnderOver') : say('press.siliconeSheetRoundWiped');
+  const values = { sheets: waste.wasteSheets, paper: waste.wasteKind };
+  return flat ? say('press.wasteOverUnder', values) : say('press.wasteRound', values);
 }
 
-function loadTitle(o: Operation, { blank, press, waste }: OperationContext): Phrase {
+function loadTitle(o: Operation, { blank, press, waste }: OperationContext): Message {
   const many = o.uses.find((u) => u.what === 'blank')?.count ?? 1;
-  const [all, clear] = many > 1 ? [`All ${many}`, 'clear of one another'] : ['', 'clear of its neighbours'];
   if (isOven(press)) {
-    if (isBarrel(blank)) return say`${all || 'Lay it'} on the rack, ${clear}`;
-    if (isFlatBlank(blank)) return say`${all ? `${all} flat` : 'Flat'} on the rack, ${clear}`;
-    return say`${all ? `${all} into` : 'Into'} the oven, upright, ${clear}`;
+    if (isBarrel(blank)) return say('press.barrelOnRack', { pieces: many });
+    if (isFlatBlank(blank)) return say('press.flatOnRack', { pieces: many });
+    return say('press.uprightIntoOven', { pieces: many });
   }
   if (isFlatPress(press)) {
-    const lies = LIES[o.needs.part ?? ''] ?? '';
-    const name = wasteName(waste);
-    const between = name === null ? '' : `, ${name} under and over`;
-    return many > 1
-      ? say`${all} on the bed, spread evenly as drawn${lies}${between}`
-      : say`On the bed, in the middle${lies}${between}`;
+    return say('press.onBed', {
+      pieces: many,
+      lies: (o.needs.part ?? 'other').replace(' ', ''),
+      waste: waste.wasteSheets === 0 ? 'none' : waste.wasteKind,
+    });
   }
-  return isHandled(blank)
-    ? say`Slide in, the handle in the opening of the heater`
-    : say`Slide in, seam up, centred on the heater`;
+  return isHandled(blank) ? say('press.slideHandleOpeningHeater') : say('press.slideSeamUpCentred');
 }
 
-function setDownTitle({ blank }: OperationContext): Phrase {
-  if (SOFT.includes(blank.material)) return say`Lay it flat with a weight on it until cold`;
-  return isFlatBlank(blank)
-    ? say`Lay it to cool on the heat mat, room all round`
-    : say`Stand it to cool, room all round`;
+function setDownTitle({ blank }: OperationContext): Message {
+  if (SOFT.includes(blank.material)) return say('press.layFlatWeightUntil');
+  return isFlatBlank(blank) ? say('press.layCoolHeatMat') : say('press.standCoolRoomAll');
 }
 
-function pressTitle(o: Operation, { settings }: OperationContext): Phrase {
+function pressTitle(o: Operation, { settings }: OperationContext): Message {
   const pass = o.needs.pass ?? 1;
   const face = o.needs.face;
   if (face === 'front' || face === 'back')
-    return say`${face === 'front' ? 'First' : 'Second'} face ${seconds(o.plannedS)}`;
-  const name = settings.passes === 1 ? 'Press' : (PASS_NAMES[pass - 1] ?? `Pass ${pass}`);
-  return say`${name} ${seconds(o.plannedS)}`;
+    return say('press.firstSecondPlanned', {
+      which: face === 'front' ? 'first' : 'other',
+      planned: seconds(o.plannedS),
+    });
+  return settings.passes === 1
+    ? say('press.pressFor', { planned: seconds(o.plannedS) })
+    : say('press.passFor', { pass, planned: seconds(o.plannedS) });
 }
 
 const temperature = (o: Operation, c: OperationContext) =>
   celsius(o.needs.temperatureC ?? c.settings.platenC);
 
-type Words = (o: Operation, c: OperationContext) => Partial<OperationWords> & { readonly title: Phrase };
+type Words = (o: Operation, c: OperationContext) => Partial<OperationWords> & { readonly title: Message };
 const only =
-  (text: string): Words =>
-  () => ({ title: say`${text}` });
+  (title: Message): Words =>
+  () => ({ title });
 
 const WORDS: Readonly<Record<OperationKind, Words>> = {
   'set-pressure': (_, c) => ({
-    title: say`Set pressure cold, with the blank in: ${pressureWords(c.settings)}`,
+    title: say('press.setPressureColdBlank', { settings: pressureWords(c.settings) }),
   }),
   'set-temperature': (o, c) => ({
     title: isFlatBlank(c.blank)
-      ? say`Set ${temperature(o, c)} and let it settle`
-      : say`Set ${temperature(o, c)}; warm the first cycle with a spare blank`,
+      ? say('press.setLetSettle', { temperature: temperature(o, c) })
+      : say('press.setWarmFirstCycle', { temperature: temperature(o, c) }),
   }),
-  'heat-oven': (o, c) => ({ title: say`Heat the oven to ${temperature(o, c)} with its rack in` }),
-  'take-off': (o) => ({ title: say`Take off: ${o.needs.part ?? 'loose parts'}` }),
-  'peel-film': only('Peel the protective film'),
+  'heat-oven': (o, c) => ({ title: say('press.heatOvenRack', { temperature: temperature(o, c) }) }),
+  'take-off': (o) => ({ title: say('press.takeOff', { part: o.needs.part ?? say('press.looseParts') }) }),
+  'peel-film': only(say('press.peelProtectiveFilm')),
   clean: (_, c) => ({
-    title: isFlatBlank(c.blank)
-      ? say`Lint roller over the face, or alcohol and a lint-free cloth well away from the press; then do not touch it`
-      : say`Wipe with alcohol and a lint-free cloth, well away from the press, then do not touch the face`,
+    title: isFlatBlank(c.blank) ? say('press.lintRollerOverFace') : say('press.wipeAlcoholLintFree'),
   }),
-  dry: only('Pre-press it bare for a few seconds: moisture out'),
-  'fold-in': only('Fold the sheet on its ticks, print side in, and put the blank between'),
-  'tack-both-faces': only(
-    'Three light passes of spray tack, away from the press, into a shield; or tape the open edges of the paper to each other, none on a face',
-  ),
-  'lay-face-down': only('Lay the blank face down on the picture, centred on its ticks'),
-  'hold-edges': only(
-    'Tape at two edges, outside the picture; or three light passes of spray tack, away from the press, into a shield',
-  ),
-  'wrap-edges': only(
-    'Fold the paper up over the edges like wrapping a box and tape it on the back, tight, no fold on the face',
-  ),
-  wrap: (_, c) => ({ title: say`Wrap tight from the middle outwards. ${c.seam}` }),
-  'lap-ends': only(
-    'Wrap it and overlap the ends, with a strip of tape inside the overlap so that no dye goes through twice',
-  ),
-  'wind-tape': only(
-    'Wind heat-proof tape from the middle to both ends, in the direction the paper overlaps, with no ridge and no gap',
-  ),
-  'leave-tails': only('Leave a tail at each end to pull by'),
+  dry: only(say('press.prePressBareFew')),
+  'fold-in': only(say('press.foldSheetTicksPrint')),
+  'tack-both-faces': only(say('press.threeLightPassesSpray')),
+  'lay-face-down': only(say('press.layBlankFaceDown')),
+  'hold-edges': only(say('press.tapeTwoEdgesOutside')),
+  'wrap-edges': only(say('press.foldPaperUpOver')),
+  wrap: (_, c) => ({
+    title: c.seam ? inTurn(say('press.wrapTightFromMiddle'), c.seam) : say('press.wrapTightFromMiddle'),
+  }),
+  'lap-ends': only(say('press.wrapOverlapEndsStrip')),
+  'wind-tape': only(say('press.windHeatProofTape')),
+  'leave-tails': only(say('press.leaveTailEachEnd')),
   'tape-ends': (_, c) => ({
-    title: isHandled(c.blank)
-      ? say`Tape both ends down flat beside the handle, tabs folded, none across the picture`
-      : say`Tape both ends down flat, full length, tabs folded, none across the picture`,
+    title: isHandled(c.blank) ? say('press.tapeBothEndsDown') : say('press.tapeBothEndsDown2'),
   }),
-  'tape-seam': only('Tape the seam its full length, a folded tab at one end, and rub the air out of it'),
-  'tape-rims': only('Tape both rims, pulling the paper down like shrink film'),
+  'tape-seam': only(say('press.tapeSeamFullLength')),
+  'tape-rims': only(say('press.tapeBothRimsPulling')),
   'pull-over': (o) => ({
-    title: say`Pull the ${o.needs.part ?? 'sleeve'} over the whole wrap, no fold, no bubble`,
+    title: say('press.pullOverWholeWrap', { part: o.needs.part ?? say('heat.sleeve') }),
   }),
   'waste-paper': (_, c) => ({ title: wasteTitle(c) }),
   load: (o, c) => ({
     title: loadTitle(o, c),
-    done: 'Loaded',
-    caution: isOven(c.press)
-      ? 'An oven that decorates never cooks food again.'
-      : 'The heater is hot. Gloves.',
+    done: say('press.loaded'),
+    caution: isOven(c.press) ? say('press.ovenDecoratesNeverCooks') : say('press.heaterHotGloves'),
   }),
   turn: (o) => ({
-    title: o.needs.turnDeg === 180 ? say`Turn half round` : say`Turn ${degrees(o.needs.turnDeg ?? 0)}`,
-    done: 'Turned',
-    caution: 'The blank is at press heat. Gloves both hands.',
+    title:
+      o.needs.turnDeg === 180
+        ? say('press.turnHalfRound')
+        : say('press.turn', { turn: degrees(o.needs.turnDeg ?? 0) }),
+    done: say('press.turned'),
+    caution: say('press.blankPressHeatGloves'),
   }),
   'turn-over': (_, c) => ({
     title:
-      c.waste.wasteSheets === 0 ? say`Turn it over` : say`Turn it over, ${fresh(c.waste)} under and over`,
-    done: 'Turned over',
-    caution: 'The piece is at press heat, and what moves now leaves a ghost. Gloves both hands.',
+      c.waste.wasteSheets === 0
+        ? say('press.turnOver')
+        : say('press.turnOverUnderOver', { waste: c.waste.wasteKind }),
+    done: say('press.turnedOver'),
+    caution: say('press.piecePressHeatWhat'),
   }),
   'cool-down': (o, c) => ({
-    title: say`Wait until the press falls to ${temperature(o, c)}`,
-    done: 'At temperature',
-    meanwhile: say`Closed too hot, its own timer starts at once and cooks the first side.`,
+    title: say('press.waitUntilPressFalls', { temperature: temperature(o, c) }),
+    done: say('press.atTemperature'),
+    meanwhile: say('press.closedTooHotOwn'),
   }),
   close: (o, c) => ({
     title: isOven(c.press)
-      ? say`Shut the oven door`
-      : say`Close: ${c.settings.pressure === 'medium' ? 'medium, one hand' : pressureWords(c.settings)}`,
-    done: (o.needs.pass ?? 1) > 1 ? 'Turned and closed' : 'Closed',
+      ? say('press.shutOvenDoor')
+      : c.settings.pressure === 'medium'
+        ? say('press.closeMedium')
+        : say('press.close', { pressure: pressureWords(c.settings) }),
+    done: (o.needs.pass ?? 1) > 1 ? say('press.turnedClosed') : say('common.closed'),
     caution: isFlatPress(c.press) ? PLATEN : PINCH,
   }),
   'reach-temperature': (o, c) => ({
-    title: say`Wait for ${temperature(o, c)}`,
-    done: 'At temperature',
-    meanwhile: say`The timer starts on reaching temperature, not before.`,
+    title: say('press.waitFor', { temperature: temperature(o, c) }),
+    done: say('press.atTemperature'),
+    meanwhile: say('press.timerStartsReachingTemperature'),
   }),
   press: (o, c) => ({
     title: pressTitle(o, c),
-    done: 'Opened',
-    meanwhile: say`Hands off. Tape up the next piece.`,
+    done: say('press.opened'),
+    meanwhile: say('press.handsOffTapeUp'),
   }),
   peel: (_, c) => ({
-    title: isBarrel(c.blank) ? say`${BARREL_PEEL[c.settings.peel]}` : say`${PEEL[c.settings.peel]}`,
-    done: 'Peeled',
+    title: isBarrel(c.blank) ? BARREL_PEEL[c.settings.peel] : PEEL[c.settings.peel],
+    done: say('press.peeled'),
     caution: HOT[c.blank.material],
   }),
-  'set-down': (_, c) => ({ title: setDownTitle(c), done: 'Next piece', caution: FUME }),
-  cooling: only('Cooling until safe to touch'),
+  'set-down': (_, c) => ({ title: setDownTitle(c), done: say('press.nextPiece'), caution: FUME }),
+  cooling: only(say('press.coolingUntilSafeTouch')),
 };
 
 /** The words of one operation: its kind and quantities say all of it. */
 export const operationWords = (o: Operation, context: OperationContext): OperationWords => ({
-  done: 'Done',
+  done: say('press.done'),
   meanwhile: null,
   caution: null,
   ...WORDS[o.kind](o, context),

@@ -16,8 +16,8 @@ import type { Check } from '../preflight/check';
 import { preflight } from '../preflight/preflight';
 import { SOFT_BELOW_PPI } from '../preflight/pictures';
 import type { Blank } from '../shop/blank';
-import { say, type Phrase } from '../units/phrase';
-import { count, mm, ppi } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { mm, ppi } from '../message/quantity';
 import { mainFace, type Pattern } from '../wrap/pattern';
 import { finding, type StepPlan } from './stepPlan';
 
@@ -41,23 +41,29 @@ const groundOf = (placedLayers: readonly PlacedLayer[]) => placedLayers.find((l)
 
 function pictureFigures({ transform, ref }: PlacedPicture, at: number, flat: boolean): Figure[] {
   const suffix = at === 0 ? '' : `-${at + 1}`;
-  const name = at === 0 ? 'Picture' : `Picture ${at + 1}`;
+  const name = at === 0 ? say('common.picture') : say('art.pictureNumber', { number: at + 1 });
   return [
     figure({
       id: `art.size${suffix}`,
-      label: `${name}, printed`,
+      label: say('art.printed', { name }),
       quantity: mm(transform.widthMm),
       origin: 'calculated',
-      working: say`wide, ${mm(transform.heightMm)} tall, from ${String(ref.widthPx)} × ${String(ref.heightPx)} px`,
+      working: say('art.wideTallFromPx', {
+        height: mm(transform.heightMm),
+        widthPx: ref.widthPx,
+        heightPx: ref.heightPx,
+      }),
       inputs: flat ? ['wrap.size'] : ['wrap.length', 'wrap.height'],
     }),
     figure({
       id: `art.ppi${suffix}`,
-      label: at === 0 ? 'Resolution' : `Resolution, ${at + 1}`,
+      label: at === 0 ? say('art.resolution') : say('art.resolution2', { at: at + 1 }),
       quantity: ppi(transform.ppi),
       origin: 'calculated',
-      working: say`pixels to the inch at this size; ${ppi(SOFT_BELOW_PPI)} or more is sharp in the hand`,
-      arithmetic: [say`${String(ref.widthPx)} px over ${mm(transform.widthMm)} = ${ppi(transform.ppi)}`],
+      working: say('art.pixelsInchSizeMore', { softBelow: ppi(SOFT_BELOW_PPI) }),
+      arithmetic: [
+        say('art.pxOver', { widthPx: ref.widthPx, width: mm(transform.widthMm), ppi: ppi(transform.ppi) }),
+      ],
       inputs: [`art.size${suffix}`],
     }),
   ];
@@ -71,10 +77,10 @@ function figuresOf(placedLayers: readonly PlacedLayer[], flat: boolean): Figure[
     figures.push(
       figure({
         id: 'art.words',
-        label: 'Text',
+        label: say('art.text'),
         quantity: mm(words.set.lengthMm),
         origin: 'calculated',
-        working: say`“${words.set.text}” long, capitals ${mm(words.set.capHeightMm)}`,
+        working: say('art.longCapitals', { set: words.set.text, capHeight: mm(words.set.capHeightMm) }),
       }),
     );
   return figures;
@@ -83,16 +89,21 @@ function figuresOf(placedLayers: readonly PlacedLayer[], flat: boolean): Figure[
 /** Least the picture runs past a cut edge, mm. */
 const edgeBleed = (pattern: Pattern): number => Math.max(0, Math.min(-pattern.bleed.x, -pattern.bleed.y));
 
-function summaryOf(placedLayers: readonly PlacedLayer[], pieces: readonly Piece[]): Phrase {
+function summaryOf(placedLayers: readonly PlacedLayer[], pieces: readonly Piece[]): Message {
   const pictures = placedLayers.filter((l) => l.kind === 'picture').length;
   const words = placedLayers.flatMap((l) => (l.kind === 'text' ? [l.set.text] : []));
-  if (pieces.length > 0) return say`${count(pieces.length, 'piece')} by name`;
+  if (pieces.length > 0) return say('art.pieces', { pieces: pieces.length });
   const [first] = words;
-  if (pictures > 1) return say`${count(pictures, 'picture')}${first === undefined ? '' : `, “${first}”`}`;
+  if (pictures > 1)
+    return say('art.picturesFirst', {
+      pictures,
+      first: first ?? '',
+      which: first === undefined ? 'none' : 'other',
+    });
   const ground = groundOf(placedLayers);
-  if (pictures === 1 && first !== undefined) return say`picture and “${first}”`;
-  if (ground?.kind === 'picture') return say`${ppi(ground.transform.ppi)}`;
-  return first === undefined ? say`no picture yet` : say`“${first}”`;
+  if (pictures === 1 && first !== undefined) return say('art.pictureAnd', { first });
+  if (ground?.kind === 'picture') return say('common.amount', { amount: ppi(ground.transform.ppi) });
+  return first === undefined ? say('art.pictureYet') : say('art.first', { first });
 }
 
 export interface PlaceInput {
@@ -115,7 +126,7 @@ const NOTHING_PLACED: PlacedArt = {
   bareAreas: null,
   sources: {},
   pieces: [],
-  summary: say`after the wrap`,
+  summary: say('sheet.afterWrap'),
   figures: [],
 };
 

@@ -1,19 +1,25 @@
 import { figure, type Figure } from '../figures/figure';
 import { formOf, wallOf } from '../shapes/round';
 import { isFlat, isRound, type Blank, type FlatBlank, type RoundBlank } from '../shop/blank';
-import { say } from '../units/phrase';
-import { count, fineMm, mm, word } from '../units/quantity';
+import { say, verbatim, type Message } from '../message/message';
+import { count, fineMm, mm, word } from '../message/quantity';
 import { finding, type StepPlan } from './stepPlan';
 
 export interface BlankPlan extends StepPlan<'blank'> {
   readonly blank: Blank | null;
   /** Things to do to the blank before measuring. */
-  readonly toPrepare: readonly string[];
+  readonly toPrepare: readonly Preparation[];
 }
 
-const preparationsOf = (b: Blank): readonly string[] => [
-  ...b.takeOff.map((part) => `Take off: ${part}`),
-  ...(b.film ? ['Peel the film before wrapping'] : []),
+/** One thing to do to a blank before measuring; a job keeps its id once it is done. */
+export interface Preparation {
+  readonly id: string;
+  readonly text: Message;
+}
+
+const preparationsOf = (b: Blank): readonly Preparation[] => [
+  ...b.takeOff.map((part) => ({ id: `take-off: ${part}`, text: say('press.takeOff', { part }) })),
+  ...(b.film ? [{ id: 'peel-film', text: say('blank.peelFilm') }] : []),
 ];
 
 function diameterFigures({ shape }: RoundBlank): Figure[] {
@@ -21,8 +27,8 @@ function diameterFigures({ shape }: RoundBlank): Figure[] {
   const last = shape.sections.at(-1);
   if (!first || !last) return [];
   const form = formOf(shape);
-  const listed = say`catalogue value, rounded and before coating`;
-  const across = (id: string, label: string, value: number): Figure =>
+  const listed = say('blank.catalogueValueRoundedBefore');
+  const across = (id: string, label: Message, value: number): Figure =>
     figure({
       id,
       label,
@@ -31,12 +37,13 @@ function diameterFigures({ shape }: RoundBlank): Figure[] {
       spread: [value - 1, value + 1],
       working: listed,
     });
-  if (form === 'straight') return [across('blank.across', 'Diameter, maker’s figure', first.diameterMm)];
+  if (form === 'straight')
+    return [across('blank.across', say('blank.diameterMakersFigure'), first.diameterMm)];
   const widest = Math.max(...shape.sections.map((v) => v.diameterMm));
   return [
-    across('blank.across', 'Diameter near the rim', first.diameterMm),
-    ...(form === 'shaped' ? [across('blank.widest', 'Widest', widest)] : []),
-    across('blank.acrossFoot', 'Diameter near the foot', last.diameterMm),
+    across('blank.across', say('blank.diameterNearRim'), first.diameterMm),
+    ...(form === 'shaped' ? [across('blank.widest', say('blank.widest'), widest)] : []),
+    across('blank.acrossFoot', say('blank.diameterNearFoot'), last.diameterMm),
   ];
 }
 
@@ -47,38 +54,43 @@ function roundFigures(b: RoundBlank): Figure[] {
   return [
     ...diameterFigures(b),
     figure({
-      id: 'blank.height',
-      label: 'Overall height',
+      id: 'common.height',
+      label: say('blank.overallHeight'),
       quantity: mm(shape.heightMm),
       origin: 'estimated',
-      working: say`catalogue value`,
+      working: say('blank.catalogueValue'),
     }),
     figure({
       id: 'blank.wall',
-      label: formOf(shape) === 'shaped' ? 'Coated wall' : 'Straight wall',
+      label: formOf(shape) === 'shaped' ? say('blank.coatedWall') : say('blank.straightWall'),
       quantity: mm(tall),
       origin: 'calculated',
-      working: say`less ${mm(wall.topMm)} at the rim and ${mm(shape.heightMm - wall.footMm)} at the foot`,
+      working: say('blank.lessRimFoot', { top: mm(wall.topMm), height: mm(shape.heightMm - wall.footMm) }),
       arithmetic: [
-        say`${mm(shape.heightMm)} − ${mm(wall.topMm)} − ${mm(shape.heightMm - wall.footMm)} = ${mm(tall)}`,
+        say('blank.heightTopHeight2', {
+          height: mm(shape.heightMm),
+          top: mm(wall.topMm),
+          height2: mm(shape.heightMm - wall.footMm),
+          tall: mm(tall),
+        }),
       ],
-      inputs: ['blank.height'],
+      inputs: ['common.height'],
     }),
     figure({
       id: 'blank.skin',
-      label: b.wall === 'vacuum' ? 'Vacuum wall, each skin' : 'Wall',
+      label: b.wall === 'vacuum' ? say('blank.vacuumWallEachSkin') : say('blank.wall'),
       quantity: fineMm(b.wallMm),
       origin: 'estimated',
-      working: b.wall === 'vacuum' ? say`two skins with nothing between: heats fast` : say`one solid wall`,
+      working: b.wall === 'vacuum' ? say('blank.twoSkinsNothingBetween') : say('blank.oneSolidWall'),
     }),
     ...(shape.handle
       ? [
           figure({
             id: 'blank.handle',
-            label: 'Handle, across',
+            label: say('blank.handleAcross'),
             quantity: mm(shape.handle.widthMm),
             origin: 'estimated',
-            working: say`${mm(shape.handle.heightMm)} tall; the paper ends on both sides of it`,
+            working: say('blank.tallPaperEndsBoth', { height: mm(shape.handle.heightMm) }),
           }),
         ]
       : []),
@@ -86,46 +98,44 @@ function roundFigures(b: RoundBlank): Figure[] {
 }
 
 const EDGE_NOTES = {
-  plain: 'edge takes no dye',
-  coated: 'edge is coated too: bleed colours it',
-  rough: 'rough edge: fold the paper over it',
+  plain: say('blank.edgeTakesNoDye'),
+  coated: say('blank.edgeIsCoated'),
+  rough: say('blank.edgeIsRough'),
 } as const;
 
 function flatFigures(b: FlatBlank): Figure[] {
   const { outline, holes, faces, edge } = b.shape;
   return [
     figure({
-      id: 'blank.width',
-      label: 'Overall width',
+      id: 'common.width',
+      label: say('blank.overallWidth'),
       quantity: mm(outline.widthMm),
       origin: 'estimated',
       spread: [outline.widthMm - 1, outline.widthMm + 1],
-      working: say`${outline.form}, as listed`,
+      working: say('blank.asListed', { form: outline.form }),
     }),
     figure({
-      id: 'blank.height',
-      label: 'Overall height',
+      id: 'common.height',
+      label: say('blank.overallHeight'),
       quantity: mm(outline.heightMm),
       origin: 'estimated',
       spread: [outline.heightMm - 1, outline.heightMm + 1],
-      working: say`catalogue value`,
+      working: say('blank.catalogueValue'),
     }),
     figure({
       id: 'blank.thick',
-      label: 'Thickness',
+      label: say('common.thickness'),
       quantity: fineMm(b.wallMm),
       origin: 'estimated',
-      working: say`${EDGE_NOTES[edge]}`,
+      working: EDGE_NOTES[edge],
     }),
     figure({
       id: 'blank.faces',
-      label: 'Printed faces',
+      label: say('blank.printedFaces'),
       quantity: count(faces, 'face'),
       origin: 'calculated',
       working:
-        holes.length > 0
-          ? say`${count(holes.length, 'hole or slot', 'holes and slots')} to keep out of`
-          : say`no holes`,
+        holes.length > 0 ? say('blank.holesandslots', { holesAndSlots: holes.length }) : say('blank.noHoles'),
     }),
   ];
 }
@@ -134,13 +144,13 @@ function coatFigure(b: Blank): Figure {
   const { finish, colour, stock } = b.coating;
   const working =
     stock === 'clear'
-      ? say`clear: the picture shows little until something opaque is behind it`
+      ? say('blank.clearPictureShowsLittle')
       : colour.toLowerCase() === '#ffffff'
-        ? say`white: the blank is the white of the picture`
-        : say`tinted: white in the picture shows as this tint`;
+        ? say('blank.whiteBlankWhitePicture')
+        : say('blank.tintedWhitePictureShows');
   return figure({
     id: 'blank.coat',
-    label: 'Coating',
+    label: say('common.coating'),
     quantity: word(finish),
     origin: 'calculated',
     working,
@@ -156,13 +166,11 @@ export interface BlankInput {
 
 export function planBlank({ blank, gone, prepared }: BlankInput): BlankPlan {
   if (!blank) {
-    const text = gone
-      ? say`This job’s blank is no longer in the shop. Choose another.`
-      : say`Choose the blank, or add a new one.`;
+    const text = gone ? say('blank.jobsBlankLongerShop') : say('blank.chooseBlankAddNew');
     return {
       step: 'blank',
       progress: 'todo',
-      summary: say`not chosen`,
+      summary: say('blank.notChosen'),
       figures: [],
       findings: [finding('blank', 'none', 'blocker', text)],
       blank: null,
@@ -170,18 +178,18 @@ export function planBlank({ blank, gone, prepared }: BlankInput): BlankPlan {
     };
   }
   const toPrepare = preparationsOf(blank);
-  const left = toPrepare.filter((p) => !prepared.includes(p));
+  const left = toPrepare.filter((p) => !prepared.includes(p.id));
   const shape = isRound(blank) ? roundFigures(blank) : isFlat(blank) ? flatFigures(blank) : [];
   return {
     step: 'blank',
     progress: left.length === 0 ? 'done' : 'ready',
-    summary: say`${blank.name}`,
+    summary: verbatim(blank.name),
     figures: [...shape, coatFigure(blank)],
     findings: [
-      ...left.map((p, i) => finding('blank', `prepare-${i}`, 'info', say`${p}.`)),
-      ...blank.cautions.map((c, i) => finding('blank', `caution-${i}`, 'info', say`${c}`)),
+      ...left.map((p, i) => finding('blank', `prepare-${i}`, 'info', p.text)),
+      ...blank.cautions.map((c, i) => finding('blank', `caution-${i}`, 'info', verbatim(c))),
       ...(blank.needs.length > 0
-        ? [finding('blank', 'needs', 'info', say`To finish it you need: ${blank.needs.join(', ')}.`)]
+        ? [finding('blank', 'needs', 'info', say('blank.finishYouNeed', { needs: blank.needs }))]
         : []),
     ],
     blank,

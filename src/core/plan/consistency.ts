@@ -7,8 +7,8 @@ import type { PlaceReadings } from '../readings/readings';
 import { profileAt } from '../shapes/profile';
 import { formOf, nominalProfile } from '../shapes/round';
 import { isRound, type Blank } from '../shop/blank';
-import { say } from '../units/phrase';
-import { mm } from '../units/quantity';
+import { say } from '../message/message';
+import { mm } from '../message/quantity';
 import { finding } from './stepPlan';
 import type { MeasuredRound, MeasuredShape } from './measuredShape';
 
@@ -44,7 +44,7 @@ function straightness(s: MeasuredRound, top: Uncertain | null, foot: Uncertain |
       'measure',
       'taper',
       d > CLEARLY_TAPERED_MM ? 'blocker' : 'warning',
-      say`Wider at the ${apart.value > 0 ? 'rim' : 'foot'} by ${mm(d)}: this blank tapers. A straight wrap will open at that end. Measure both again, or wrap it as a cone.`,
+      say('measure.widerAtThe', { which: apart.value > 0 ? 'rim' : 'other', d: mm(d) }),
     ),
   ];
 }
@@ -63,7 +63,11 @@ function makersFigures(blank: Blank, places: readonly PlaceReadings[]): Finding[
       'measure',
       'maker',
       'warning',
-      say`${far.place.name}: the maker’s figure gives ${mm(far.place.expectedMm)}, your readings ${mm(far.value.value)}. Is this the right blank?`,
+      say('measure.makersFigureGivesYour', {
+        place: far.place.name,
+        expected: mm(far.place.expectedMm),
+        far: mm(far.value.value),
+      }),
     ),
   ];
 }
@@ -83,7 +87,11 @@ function taper(s: MeasuredRound, places: readonly PlaceReadings[], blank: Blank)
         'measure',
         `line-${p.place.id}`,
         'warning',
-        say`${p.place.name}: ${mm(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than a straight side from rim to foot gives. The wall bulges, or one circumference is wrong.`,
+        say('measure.placeOffMore', {
+          place: p.place.name,
+          off: mm(Math.abs(off)),
+          which: off > 0 ? 'more' : 'other',
+        }),
       ),
     ];
   });
@@ -106,7 +114,10 @@ function direction(s: MeasuredRound, blank: Blank, places: readonly PlaceReading
       'measure',
       'upside-down',
       'warning',
-      say`This blank is wider at the ${nominal > 0 ? 'rim' : 'foot'}, your readings at the ${nominal > 0 ? 'foot' : 'rim'}. Were the two circumferences swapped?`,
+      say('measure.blankWider', {
+        which: nominal > 0 ? 'rim' : 'other',
+        which2: nominal > 0 ? 'foot' : 'other',
+      }),
     ),
   ];
 }
@@ -121,7 +132,10 @@ function handleGap(s: MeasuredRound): Finding[] {
           'measure',
           'handle',
           'blocker',
-          say`The handle is given as ${mm(s.handle.value)} wide on a wall ${mm(circumference)} round. Measure across it where it meets the wall.`,
+          say('measure.handleGivenWideWall', {
+            handle: mm(s.handle.value),
+            circumference: mm(circumference),
+          }),
         ),
       ]
     : [];
@@ -141,7 +155,12 @@ function twoMethods(places: readonly PlaceReadings[]): Finding[] {
             'measure',
             `methods-${p.place.id}`,
             'warning',
-            say`${p.place.name}: ${mm(a)} by caliper, ${mm(b)} by ${round[0]?.reading.method ?? 'tape'}. The blank is not round, or one reading is wrong.`,
+            say('measure.caliperBlankRoundOne', {
+              place: p.place.name,
+              a: mm(a),
+              b: mm(b),
+              method: round[0]?.reading.method ?? 'tape',
+            }),
           ),
         ]
       : [];

@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { apply, determinant } from '../geometry/affine';
 import { demoShop } from '../demo/demoShop';
 import { newJob, type Job, type Reading } from '../job/job';
@@ -5,7 +6,7 @@ import { patternSvg } from '../formats/svg';
 import { LIBRARY } from '../library/library';
 import type { Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
-import { phraseText } from '../units/format';
+
 import { figureById, plan } from './plan';
 import { withPages } from './sheetPages';
 import { operationWords } from '../operations/words';
@@ -13,7 +14,6 @@ import { contextOfPlan, preparationWords } from './operationWords';
 
 /** Flat blanks from the press backwards: what the platen, the steps and the sheet make of them. */
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
-const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
 const rule = (text: string): Reading[] => [{ id: 'r', text, bareUnit: 'mm', method: 'steel rule' }];
 const EMPTY = newJob('e', 'e');
 const jobOn = (blankId: string, w: string, h: string, over: Partial<Job> = {}): Job => ({
@@ -30,8 +30,8 @@ const withPress = (change: Partial<Extract<Press, { kind: 'flat' }>>): Shop => (
   presses: shop.presses.map((p) => (p.kind === 'flat' ? { ...p, ...change } : p)),
 });
 const heat = (job: Job, s: Shop = shop) =>
-  plan(job, s).heat.findings.map((f) => `${f.level} ${f.id} ${phraseText(f.text, METRIC)}`);
-const steps = (job: Job) => preparationWords(plan(job, shop)).map((s) => phraseText(s, METRIC));
+  plan(job, s).heat.findings.map((f) => `${f.level} ${f.id} ${english.text(f.text)}`);
+const steps = (job: Job) => preparationWords(plan(job, shop)).map((s) => english.text(s));
 const cycle = (job: Job) => {
   const made = plan(job, shop);
   const context = contextOfPlan(made);
@@ -107,18 +107,18 @@ describe('what the hands do', () => {
     const job = jobOn('slate-trail-marker', '150', '90');
     expect(steps(job).join('|')).toMatch(/over the edges like wrapping a box/);
     const last = cycle(job);
-    expect(last.map((s) => s.caution).join()).toMatch(/ten minutes/);
-    expect(last.map((s) => phraseText(s.title, METRIC)).join()).toMatch(/On the bed.*Lay it to cool/);
+    expect(last.map((s) => (s.caution ? english.text(s.caution) : '')).join()).toMatch(/ten minutes/);
+    expect(last.map((s) => english.text(s.title)).join()).toMatch(/On the bed.*Lay it to cool/);
   });
   test('what leaves the press soft cools under weight', () => {
-    const titles = cycle(jobOn('acrylic-badge', '75', '50')).map((s) => phraseText(s.title, METRIC));
+    const titles = cycle(jobOn('acrylic-badge', '75', '50')).map((s) => english.text(s.title));
     expect(titles.at(-1)).toMatch(/weight on it/);
   });
 });
 
 describe('the sheet of two faces', () => {
   const job = jobs.find((j) => j.id === 'moon-and-star-ornaments') as Job;
-  const p = withPages(plan(job, shop));
+  const p = withPages(plan(job, shop), english.text);
   test('each piece carries its picture twice, each mirrored once', () => {
     const pictures = (p.sheet.pages[0]?.items ?? []).filter((i) => i.kind === 'picture');
     expect(pictures).toHaveLength(2 * (p.sheet.layout?.perSheet ?? 0));
@@ -152,12 +152,12 @@ describe('the sheet of two faces', () => {
 test('bleed that hides a slip too seldom says so; a rough edge left bare is asked about', () => {
   const said = (job: Job) =>
     plan(job, shop)
-      .wrap.findings.map((f) => `${f.id} ${phraseText(f.text, METRIC)}`)
+      .wrap.findings.map((f) => `${f.id} ${english.text(f.text)}`)
       .join();
   expect(said(jobOn('panel-200-300', '200', '300', { wrap: { ...EMPTY.wrap, bleedMm: 1 } }))).toMatch(
     /wrap\.bleed 1 mm of bleed/,
   );
-  expect(said(jobOn('panel-200-300', '200', '300'))).not.toContain('wrap.bleed');
+  expect(said(jobOn('panel-200-300', '200', '300'))).not.toContain('common.bleed');
   expect(said(jobOn('slate-coaster', '100', '100', { wrap: { ...EMPTY.wrap, edge: 'bleed' } }))).toContain(
     'wrap.rough',
   );
@@ -169,7 +169,7 @@ test('bleed that hides a slip too seldom says so; a rough edge left bare is aske
 test('cautions, needed parts and film of every blank of the library are told at the blank', () => {
   for (const blank of LIBRARY) {
     const told = plan({ ...EMPTY, blankId: blank.id }, shop).blank;
-    const text = told.findings.map((f) => phraseText(f.text, METRIC)).join('|');
+    const text = told.findings.map((f) => english.text(f.text)).join('|');
     for (const c of blank.cautions) expect(text).toContain(c);
     if (blank.needs.length > 0) expect(text).toContain(blank.needs.join(', '));
     expect(told.toPrepare).toHaveLength(blank.takeOff.length + (blank.film ? 1 : 0));

@@ -1,16 +1,17 @@
+import { inEnglish } from '@/words/inEnglish';
+import { english } from '@/words/english';
 import { demoShop } from '../demo/demoShop';
 import { newJob, type Job, type Reading } from '../job/job';
 import type { Press } from '../shop/press';
 import { BARE_ENTRY, type LogEntry } from '../shop/records';
 import type { Shop } from '../shop/shop';
-import { phraseText } from '../units/format';
+
 import { newRun } from './newRun';
 import { figureById, plan, type Plan } from './plan';
 import { planAnswered } from './planAnswered';
 import { preparationWords } from './operationWords';
 
 const { shop, jobs } = demoShop(new Date('2026-11-26T12:00:00Z'));
-const METRIC = shop.settings.units;
 const demo = (id: string): Job => {
   const job = jobs.find((j) => j.id === id);
   if (!job) throw new Error(id);
@@ -36,7 +37,7 @@ const value = (p: Plan, id: string): number => {
   return q.value;
 };
 const found = (p: Plan): string =>
-  p.heat.findings.map((f) => `${f.level} ${f.id} ${phraseText(f.text, METRIC)}`).join('\n');
+  p.heat.findings.map((f) => `${f.level} ${f.id} ${english.text(f.text)}`).join('\n');
 const changed = (id: string, change: Partial<Press>): Shop => ({
   ...shop,
   presses: shop.presses.map((p) => (p.id === id ? ({ ...p, ...change } as Press) : p)),
@@ -173,7 +174,7 @@ describe('the plan and its book', () => {
       ],
     };
     const p = planAnswered({ ...demo('star-party-tumblers'), pressId: 'second' }, elsewhere);
-    expect(figureById(p, 'heat.same')?.arithmetic[0]?.join('')).toMatch(
+    expect(inEnglish(figureById(p, 'heat.same')?.arithmetic[0])).toMatch(
       /590 ml straight steel on Tumbler press A/,
     );
     // The same press by another name: the same time, give or take the turn.
@@ -315,7 +316,7 @@ describe('what the model says stands in the way', () => {
 test('steps before the press are those of this blank, hold and press: a pen is wound, a mug has no seam, two faces no tape', () => {
   const steps = (job: Job) =>
     preparationWords(plan(job, shop))
-      .map((p) => phraseText(p, METRIC))
+      .map((p) => english.text(p))
       .join('\n');
   const pen = steps(jobOn('pen-aluminium', 'bench-oven'));
   expect(pen).toMatch(/Wind heat-proof tape from the middle to both ends/);

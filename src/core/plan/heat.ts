@@ -15,8 +15,8 @@ import type { Press, PressHeater } from '../shop/press';
 import type { LogEntry } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import type { Hold } from '../shop/settings';
-import { say, type Phrase } from '../units/phrase';
-import { celsius, seconds } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { celsius, seconds } from '../message/quantity';
 import { equalFigures, reachFigures, settingFigures } from './heatFigures';
 import { reachFindings, settingFindings } from './heatFindings';
 import { loadFindings, loadFor, type HeatLoad } from './heatLoad';
@@ -42,7 +42,7 @@ export interface HeatPlan extends StepPlan<'heat'> {
   /** All that is done to a piece, in order: what a run keeps at its start. */
   readonly operations: readonly Operation[];
   /** What the seam method asks of the hands. */
-  readonly seamStep: Phrase;
+  readonly seamStep: Message | null;
 }
 
 export interface HeatInput {
@@ -192,7 +192,7 @@ const EMPTY = {
   progress: 'todo' as const,
   figures: [],
   operations: [],
-  seamStep: [],
+  seamStep: null,
   heater: null,
   chosen: null,
   load: null,
@@ -200,37 +200,42 @@ const EMPTY = {
   matched: null,
 };
 
-const summaryOf = ({ settings: s }: ChosenHeat, load: HeatLoad | null): Phrase => {
+const summaryOf = ({ settings: s }: ChosenHeat, load: HeatLoad | null): Message => {
   const n = load?.load.piecesAtOnce ?? 1;
-  return say`${celsius(s.platenC)} · ${seconds(s.dwellS)}${s.passes > 1 ? ` × ${s.passes}` : ''}${n > 1 ? ` · ${n} at once` : ''}`;
+  return say('heat.platenDwellPasses', {
+    platen: celsius(s.platenC),
+    dwell: seconds(s.dwellS),
+    passes: s.passes,
+    which: s.passes > 1 ? 'passes' : 'other',
+    n,
+    which2: n > 1 ? 'atOnce' : 'other',
+  });
 };
 
 export function planHeat(input: HeatInput): HeatPlan {
   const { blank, wrap, press } = input;
-  const nothing = (summary: Phrase, findings: readonly Finding[]): HeatPlan => ({
+  const nothing = (summary: Message, findings: readonly Finding[]): HeatPlan => ({
     ...EMPTY,
     press,
     summary,
     findings,
   });
   if (!blank || !wrap || (!wrap.across && blank.shape.kind === 'round'))
-    return nothing(say`after the blank`, []);
+    return nothing(say('measure.afterBlank'), []);
   if (!press)
-    return nothing(say`press not chosen`, [
-      finding('heat', 'none', 'blocker', say`Choose the press for this job.`),
-    ]);
+    return nothing(say('heat.pressChosen'), [finding('heat', 'none', 'blocker', say('heat.choosePressJob'))]);
   const { mat } = wrap;
   const need = mat && { widestDiameterMm: mat.circumferenceMm / Math.PI, tallMm: wrap.tallMm ?? 0 };
   const proven = provenFor(blank.id, press.id, input.recipes, () => 0)?.recipe.load?.heaterId;
   const heater = heaterOf(press, need, input.load.heaterId ?? proven ?? null);
   const { chosen, load, model, matched } = decide({ input, blank, press, heater, wrap });
   if (!chosen)
-    return nothing(say`no settings known`, [
+    return nothing(say('heat.settingsKnown'), [
       finding(
         'heat',
         'unknown',
         'blocker',
-        say`No usual settings are known for ${blank.material} in ${press.name}. Choose another press.`,
+        say('heat.usualSettingsKnownChoose', { material: blank.material, press: press.name }),
       ),
     ]);
   const findings = [

@@ -2,13 +2,17 @@ import { figure, type Figure, type Origin } from '../figures/figure';
 import type { ChosenHeat } from '../heat/choose';
 import { equalDose } from '../heat/dose';
 import { PEEL_NOTES, PRESSURE_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '../heat/labels';
-import { say, type Phrase } from '../units/phrase';
-import { celsius, count, degrees, seconds, word } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { celsius, count, degrees, seconds, word } from '../message/quantity';
 
 export function settingFigures(c: ChosenHeat): Figure[] {
   const { settings: s, range, proven } = c;
-  const baseWords = (o: Origin, what: Phrase): Phrase =>
-    o === 'measured' ? say`set by hand for this job` : o === 'proven' ? say`as proven here` : what;
+  const baseWords = (o: Origin, what: Message | null): Message =>
+    o === 'measured'
+      ? say('heat.setHandJob')
+      : o === 'proven'
+        ? say('heat.provenHere')
+        : (what ?? say('heat.noUsualRange'));
   const proof = (o: Origin) => (o === 'proven' && proven ? { provenBy: proven.goodPieces } : {});
   const inside = (v: number, r: readonly [number, number]) => v >= r[0] && v <= r[1];
   // A usual range that the model has moved out of is said in words; it is no spread of this figure.
@@ -19,39 +23,53 @@ export function settingFigures(c: ChosenHeat): Figure[] {
   return [
     figure({
       id: 'heat.platen',
-      label: 'Temperature',
+      label: say('common.temperature'),
       quantity: celsius(s.platenC),
       origin: at.platenC,
       working: baseWords(
         at.platenC,
-        range ? say`usual ${celsius(range.platenC[0])} to ${celsius(range.platenC[1])}` : say``,
+        range
+          ? say('heat.usualTo', { platen: celsius(range.platenC[0]), platen2: celsius(range.platenC[1]) })
+          : null,
       ),
       ...proof(at.platenC),
       ...spread(at.platenC, s.platenC, range?.platenC),
     }),
     figure({
       id: 'heat.dwell',
-      label: s.passes > 1 ? 'Dwell time per pass' : 'Dwell time',
+      label: s.passes > 1 ? say('heat.dwellTimePerPass') : say('heat.dwellTime'),
       quantity: seconds(s.dwellS),
       origin: at.dwellS,
-      working: say`${baseWords(at.dwellS, range ? say`${moved ? 'by the model for this load; ' : ''}usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])}` : say``)}, timer starts ${TIMER_START_WORDS[s.timerStart]}`,
+      working: say('heat.timerStarts', {
+        baseWords: baseWords(
+          at.dwellS,
+          range
+            ? say('heat.usualDwell', {
+                from: seconds(range.dwellS[0]),
+                to: seconds(range.dwellS[1]),
+                by: moved ? 'model' : 'table',
+              })
+            : null,
+        ),
+        timerStartWords: TIMER_START_WORDS[s.timerStart],
+      }),
       ...proof(at.dwellS),
       ...spread(at.dwellS, s.dwellS, range?.dwellS),
     }),
     figure({
       id: 'heat.pressure',
-      label: 'Pressure',
+      label: say('heat.pressure2'),
       quantity: word(PRESSURE_WORDS[s.pressure]),
       origin: at.pressure,
-      working: say`${PRESSURE_NOTES[s.pressure]}`,
+      working: PRESSURE_NOTES[s.pressure],
       ...proof(at.pressure),
     }),
     figure({
       id: 'heat.peel',
-      label: 'Peel',
+      label: say('heat.peel'),
       quantity: word(s.peel),
       origin: at.peel,
-      working: say`${PEEL_NOTES[s.peel].gain}`,
+      working: PEEL_NOTES[s.peel].gain,
       ...proof(at.peel),
     }),
   ];
@@ -62,36 +80,36 @@ export function reachFigures(c: ChosenHeat, closings: number): Figure[] {
   const cover = c.heaterReach;
   const passes = figure({
     id: 'heat.passes',
-    label: 'Passes',
-    quantity: count(c.settings.passes, 'pass', 'passes'),
+    label: say('heat.passes'),
+    quantity: count(c.settings.passes, 'pass'),
     origin: c.originOf.passes,
     working:
       c.settings.passes > 1 && cover
-        ? say`turned ${degrees(cover.rotationDeg)} between`
+        ? say('heat.turnedBetween', { rotation: degrees(cover.rotationDeg) })
         : cover
-          ? say`all round at once`
+          ? say('heat.allRoundOnce')
           : closings > 1
-            ? say`one closing a face`
-            : say`one closing`,
+            ? say('heat.oneClosingFace')
+            : say('heat.oneClosing'),
   });
   if (!cover) return [passes];
   const [least, most] = cover.exposures;
   return [
     figure({
       id: 'heat.cover',
-      label: 'Heater reaches',
+      label: say('heat.heaterReaches'),
       quantity: degrees(cover.coveredDeg),
       origin: 'calculated',
       working:
-        cover.gapDeg > 0 ? say`of 360°; no heat over ${degrees(cover.gapDeg)}` : say`all the way round`,
+        cover.gapDeg > 0 ? say('heat.n360HeatOver', { gap: degrees(cover.gapDeg) }) : say('heat.allWayRound'),
       inputs: ['measure.girth'],
     }),
     {
       ...passes,
       working:
         least === most
-          ? say`${passes.working}; every point heated ${count(least, 'time')}`
-          : say`${passes.working}; each point heated ${String(least)} to ${count(most, 'time')}`,
+          ? say('heat.everyPointHeated', { working: passes.working, times: least })
+          : say('heat.eachPointHeated', { working: passes.working, least, times: most }),
     },
   ];
 }
@@ -103,11 +121,15 @@ export function equalFigures({ settings: s, base }: ChosenHeat): Figure[] {
   return [
     figure({
       id: 'heat.equal',
-      label: 'Same dose, time',
+      label: say('heat.sameDoseTime'),
       quantity: seconds(same.value),
       origin: 'estimated',
       spread: [same.low, same.high],
-      working: say`at ${celsius(s.platenC)}, as ${seconds(base.dwellS)} at ${celsius(base.platenC)}; warming up not counted`,
+      working: say('heat.warmingUpCounted', {
+        platen: celsius(s.platenC),
+        dwell: seconds(base.dwellS),
+        platen2: celsius(base.platenC),
+      }),
       inputs: ['heat.platen', 'heat.dwell'],
     }),
   ];

@@ -12,8 +12,8 @@ import {
   type Press,
   type PressHeater,
 } from '../shop/press';
-import { say } from '../units/phrase';
-import { celsius, count, degrees, mm, seconds } from '../units/quantity';
+import { say, type Value } from '../message/message';
+import { celsius, degrees, mm, seconds } from '../message/quantity';
 import { finding } from './stepPlan';
 import type { ToPress } from './toPress';
 
@@ -32,7 +32,12 @@ function platenFindings(press: FlatPress, { trim: box }: ToPress, blank: Blank):
           'heat',
           'platen',
           'blocker',
-          say`The piece is ${mm(box.width)} × ${mm(box.height)}, the platen ${mm(a)} × ${mm(b)}: its edges would get no heat. Choose a larger press.`,
+          say('heat.piecePlatenEdgesWould', {
+            width: mm(box.width),
+            height: mm(box.height),
+            a: mm(a),
+            b: mm(b),
+          }),
         ),
       );
   }
@@ -42,23 +47,22 @@ function platenFindings(press: FlatPress, { trim: box }: ToPress, blank: Blank):
         'heat',
         'opening',
         'blocker',
-        say`${press.name} opens ${mm(press.openingMm)} at most, and this blank is ${mm(blank.wallMm)} thick. Choose another press.`,
+        say('heat.opensMostBlankThick', {
+          press: press.name,
+          opening: mm(press.openingMm),
+          wall: mm(blank.wallMm),
+        }),
       ),
     );
   else if (press.opens === 'clamshell' && blank.wallMm > 8)
-    found.push(
-      finding(
-        'heat',
-        'pinch',
-        'warning',
-        say`A clamshell pinches thick pieces at its hinge. Pack the open side level, or use a press that closes flat.`,
-      ),
-    );
+    found.push(finding('heat', 'pinch', 'warning', say('heat.clamshellPinchesThickPieces')));
   return found;
 }
 
-const heaterWords = (press: Press, heater: PressHeater): string =>
-  isWrapPress(press) && press.heaters.length > 1 ? `${heater.name} of ${press.name}` : press.name;
+const heaterWords = (press: Press, heater: PressHeater): Value =>
+  isWrapPress(press) && press.heaters.length > 1
+    ? say('heat.heaterOfPress', { heater: heater.name, press: press.name })
+    : press.name;
 
 /** A handled blank goes in once, handle in the opening: what the heater does not reach beside it, and a pass too many. */
 function besideHandle(c: ChosenHeat, heater: PressHeater, handleMm: number): Finding[] {
@@ -70,7 +74,7 @@ function besideHandle(c: ChosenHeat, heater: PressHeater, handleMm: number): Fin
         'heat',
         'handle',
         'warning',
-        say`The heater is ${mm(heater.lengthMm)} long: the last ${mm(missedMm)} of the print on each side of the handle gets little heat and comes out pale. Keep the art clear of it, or leave more white beside the handle.`,
+        say('heat.heaterLongLastPrint', { length: mm(heater.lengthMm), missed: mm(missedMm) }),
       ),
     );
   if (c.settings.passes > 1)
@@ -79,7 +83,7 @@ function besideHandle(c: ChosenHeat, heater: PressHeater, handleMm: number): Fin
         'heat',
         'handle-turn',
         'blocker',
-        say`The handle, ${mm(handleMm)} wide, stands in the opening of the heater: it goes in one way only. Press it once.`,
+        say('heat.handleWideStandsOpening', { handle: mm(handleMm) }),
       ),
     );
   return found;
@@ -103,7 +107,7 @@ export function reachFindings(
             'heat',
             'tall',
             'blocker',
-            say`The oven is ${mm(press.insideHeightMm)} inside; the wrap alone is ${mm(tall)} tall.`,
+            say('heat.ovenInsideWrapAlone', { insideHeight: mm(press.insideHeightMm), tall: mm(tall) }),
           ),
         ]
       : [];
@@ -118,7 +122,13 @@ export function reachFindings(
         'heat',
         'across',
         'blocker',
-        say`${heaterWords(press, heater)} closes on ${mm(heater.smallestDiameterMm)} to ${mm(heater.largestDiameterMm)}; this is ${mm(across)} across. Choose another ${press.heaters.length > 1 ? 'heater or press' : 'press'}.`,
+        say('heat.closesAcrossChooseAnother', {
+          heaterWords: heaterWords(press, heater),
+          smallestDiameter: mm(heater.smallestDiameterMm),
+          largestDiameter: mm(heater.largestDiameterMm),
+          across: mm(across),
+          which: press.heaters.length > 1 ? 'heaterPress' : 'other',
+        }),
       ),
     );
   }
@@ -128,7 +138,10 @@ export function reachFindings(
         'heat',
         'cone',
         'warning',
-        say`The wall is ${mm(tapersMm)} wider in one place than in another: ${heater.taperMm === 0 ? 'a straight mat' : 'this mat'} presses one part only. Use a mat of its taper, pack the narrow part, or the oven.`,
+        say('heat.wallWiderOnePlace', {
+          tapers: mm(tapersMm),
+          which: heater.taperMm === 0 ? 'straightMat' : 'other',
+        }),
       ),
     );
   if (tall > heater.heightMm)
@@ -137,7 +150,11 @@ export function reachFindings(
         'heat',
         'tall',
         'blocker',
-        say`The heater is ${mm(heater.heightMm)} tall, the wrap ${mm(tall)}: ${mm(tall - heater.heightMm)} would get no heat. Choose a taller press, or increase the setback.`,
+        say('heat.heaterTallWrapWould', {
+          height: mm(heater.heightMm),
+          tall: mm(tall),
+          tall2: mm(tall - heater.heightMm),
+        }),
       ),
     );
   if (isRound(blank) && blank.shape.handle)
@@ -148,7 +165,10 @@ export function reachFindings(
         'heat',
         'passes',
         'blocker',
-        say`The heater misses ${degrees(c.heaterReach.gapDeg)} of the wrap. It needs ${count(c.heaterReach.passesNeeded, 'pass', 'passes')}, turned between.`,
+        say('heat.heaterMissesWrapNeeds', {
+          gap: degrees(c.heaterReach.gapDeg),
+          passes: c.heaterReach.passesNeeded,
+        }),
       ),
     );
   else if (c.heaterReach && c.settings.passes < c.heaterReach.passesNeeded)
@@ -157,7 +177,7 @@ export function reachFindings(
         'heat',
         'passes',
         'warning',
-        say`The passes barely meet, and the ends of the mat are cooler. ${count(c.heaterReach.passesNeeded, 'pass', 'passes')} is safer.`,
+        say('heat.passesBarelyMeetEnds', { passes: c.heaterReach.passesNeeded }),
       ),
     );
   return found;
@@ -181,8 +201,12 @@ function targetFindings(targetC: number, platenC: number, press: Press): Finding
       'target',
       'warning',
       restingC !== null && targetC < platenC
-        ? say`${press.name} has a standby temperature of ${celsius(restingC)} and never falls to ${celsius(targetC)}. Set a higher cool-down target.`
-        : say`The cool-down target, ${celsius(targetC)}, is not below the working temperature, ${celsius(platenC)}. Set a lower one.`,
+        ? say('heat.hasStandbyTemperatureNever', {
+            press: press.name,
+            resting: celsius(restingC),
+            target: celsius(targetC),
+          })
+        : say('heat.coolDownTargetBelow', { target: celsius(targetC), platen: celsius(platenC) }),
     ),
   ];
 }
@@ -206,8 +230,8 @@ export function settingFindings(
         'quench',
         glass ? 'blocker' : 'warning',
         glass
-          ? say`Never quench ${blank.material}: it shatters. Let it cool slowly.`
-          : say`Quenching is a ceramic habit; this may warp. Peel hot or cold.`,
+          ? say('heat.neverQuenchShattersLet', { material: blank.material })
+          : say('heat.quenchingCeramicHabitMay'),
       ),
     );
   }
@@ -222,7 +246,11 @@ export function settingFindings(
         'heat',
         'range-c',
         'warning',
-        say`${celsius(s.platenC)} is outside the usual ${celsius(range.platenC[0])} to ${celsius(range.platenC[1])}. Try it on a reject first.`,
+        say('heat.outsideUsualTryReject', {
+          platen: celsius(s.platenC),
+          platen2: celsius(range.platenC[0]),
+          platen3: celsius(range.platenC[1]),
+        }),
       ),
     );
   const closedS = fromClosingS(c, o);
@@ -238,28 +266,18 @@ export function settingFindings(
         'heat',
         'range-s',
         'warning',
-        say`${seconds(Math.round(closedS))} is outside the usual ${seconds(range.dwellS[0])} to ${seconds(range.dwellS[1])} a pass.`,
+        say('heat.outsideUsualPass', {
+          closed: seconds(Math.round(closedS)),
+          dwell: seconds(range.dwellS[0]),
+          dwell2: seconds(range.dwellS[1]),
+        }),
       ),
     );
   if (timesItself(press) && s.passes > 1 && s.coolDownC === null)
-    found.push(
-      finding(
-        'heat',
-        'fall',
-        'warning',
-        say`${press.name} starts its own timer. Let it cool down before closing again, or the second pass starts at once and gets too much heat.`,
-      ),
-    );
+    found.push(finding('heat', 'fall', 'warning', say('heat.startsOwnTimerLet', { press: press.name })));
   if (s.passes > 1 && s.coolDownC !== null) found.push(...targetFindings(s.coolDownC, s.platenC, press));
   if (c.baseOrigin === 'estimated')
-    found.push(
-      finding(
-        'heat',
-        'start',
-        'info',
-        say`A usual starting point. The maker’s sheet and a test piece come first.`,
-      ),
-    );
-  if (range) found.push(finding('heat', 'material', 'info', say`${range.note}`));
+    found.push(finding('heat', 'start', 'info', say('heat.usualStartingPointMakers')));
+  if (range) found.push(finding('heat', 'material', 'info', range.note));
   return found;
 }

@@ -16,8 +16,8 @@ import { isBarrel, isFlat, isRound, type Blank } from '../shop/blank';
 import { MOST_AT_ONCE, type Load } from '../shop/load';
 import { isFlatPress, isOven, type Press, type PressHeater } from '../shop/press';
 import { mainFace } from '../wrap/pattern';
-import { say } from '../units/phrase';
-import { count, mm } from '../units/quantity';
+import { say } from '../message/message';
+import { mm } from '../message/quantity';
 import { finding } from './stepPlan';
 import type { WrapPlan } from './wrap';
 
@@ -124,35 +124,14 @@ export function loadFindings(l: HeatLoad | null, press: Press, pieces: number): 
         'heat',
         'load',
         'blocker',
-        say`${count(load.piecesAtOnce, 'piece')} do not fit in ${press.name}: ${String(most)} at most, with room to lift them. Press fewer at once.`,
+        say('heat.piecesPressMost', { pieces: load.piecesAtOnce, press: press.name, most }),
       ),
     );
   if (bed && bed.dummies > 0)
-    found.push(
-      finding(
-        'heat',
-        'level',
-        'warning',
-        say`${count(bed.dummies, 'dummy', 'dummies')} of the same thickness must lie opposite, or the platen tips and presses one side only.`,
-      ),
-    );
+    found.push(finding('heat', 'level', 'warning', say('heat.dummies', { dummies: bed.dummies })));
   if (bed && isFlatPress(press) && bed.inEdge && load.piecesAtOnce <= most)
-    found.push(
-      finding(
-        'heat',
-        'cool-edge',
-        'info',
-        say`It reaches into the cooler edge of the platen: its rim decides the time.`,
-      ),
-    );
+    found.push(finding('heat', 'cool-edge', 'info', say('heat.reachesIntoCoolerEdge')));
   if (bed && isOven(press) && most > 0 && pieces > 1)
-    found.push(
-      finding(
-        'heat',
-        'air',
-        'info',
-        say`Clear air all round every piece, ${mm(AIR_GAP_MM)} at least: where two touch, both stay pale.`,
-      ),
-    );
+    found.push(finding('heat', 'air', 'info', say('heat.clearAirAllRound', { airGap: mm(AIR_GAP_MM) })));
   return found;
 }

@@ -5,13 +5,13 @@ import type { HeatQuestion, HeatSubject } from '../heat/question';
 import { whatIfVariants } from '../heat/variants';
 import type { WindowMap, WindowRange } from '../heat/window';
 import type { HeatSettings } from '../shop/heatSettings';
-import type { Phrase } from '../units/phrase';
+import type { Message } from '../message/message';
 import { asking, placesFor, rangeFor, whatIfWords, windowQuestion } from './heatQuestions';
 
 /** One change and what it does to the time, by the model. */
 interface WhatIf {
   readonly id: string;
-  readonly text: Phrase;
+  readonly text: Message;
   readonly dwellS: number;
   readonly byS: number;
 }

@@ -5,8 +5,8 @@ import type { Peel } from '../shop/heatSettings';
 import type { Spread } from '../heat/fit';
 import type { MatchChange } from '../heat/match';
 import type { HeatOutcome } from '../heat/outcome';
-import { say, type Phrase } from '../units/phrase';
-import { celsius, count, mm, ratio, seconds, word } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { celsius, count, mm, ratio, seconds, word } from '../message/quantity';
 import type { HeatLoad } from './heatLoad';
 import type { MatchSource } from './heatMatch';
 import type { HeatModel } from './heatModel';
@@ -24,10 +24,10 @@ const coarsely = ({ value, low, high }: Spread): Spread => ({
 
 const estimated = (
   id: string,
-  label: string,
+  label: Message,
   s: Spread,
-  working: Phrase,
-  more: { readonly inputs?: readonly string[]; readonly arithmetic?: readonly Phrase[] } = {},
+  working: Message,
+  more: { readonly inputs?: readonly string[]; readonly arithmetic?: readonly Message[] } = {},
 ): Figure =>
   figure({
     id,
@@ -41,52 +41,48 @@ const estimated = (
   });
 
 function goodFigure(o: HeatOutcome, most: string): Figure {
-  const basis =
-    o.trials > 0
-      ? say`from ${count(o.trials, 'setting')} tried here, and what is usual`
-      : say`from what is usual; nothing tried here yet`;
+  const basis = o.trials > 0 ? say('heat.from', { settings: o.trials }) : say('heat.fromWhatUsualNothing');
   return figure({
     id: 'heat.good',
-    label: 'Chance of a good piece',
+    label: say('heat.chanceGoodPiece'),
     quantity: ratio(o.good),
     origin: 'estimated',
-    working: say`${o.under > o.over ? `the least heated ${most} decides` : 'the most heated place decides'}`,
+    working: say('heat.theMostThe', { most, which: o.under > o.over ? 'leastHeatedDec' : 'other' }),
     arithmetic: [
-      say`too little ${ratio(o.under)}, too much ${ratio(o.over)}`,
+      say('heat.tooLittleTooMuch', { under: ratio(o.under), over: ratio(o.over) }),
       basis,
-      say`contact, press, wall and coating are each known only so well; every spread is in it`,
+      say('heat.contactPressWallCoating'),
     ],
     inputs: ['heat.dose', 'heat.doseMost', 'heat.doseNeeded', 'heat.doseLimit'],
   });
 }
 
 function doseFigures(o: HeatOutcome): Figure[] {
-  const at200 = say`as seconds at ${celsius(200)}`;
-  const prior =
-    o.trials > 0 ? say`moved by what was seen here` : say`a usual value for this coating, with a wide spread`;
+  const at200 = say('heat.asSecondsAt', { value: celsius(200) });
+  const prior = o.trials > 0 ? say('heat.movedWhatWasSeen') : say('heat.usualValueCoatingWide');
   return [
     estimated(
       'heat.dose',
-      'Dose, least heated',
+      say('heat.doseLeastHeated'),
       o.least,
-      say`${at200}; needs ${seconds(o.needed.value)}, ${seconds(o.limit.value)} is too much`,
+      say('heat.needsTooMuch', { at200, needed: seconds(o.needed.value), limit: seconds(o.limit.value) }),
       { inputs: ['heat.platen', 'heat.dwell'] },
     ),
-    estimated('heat.doseMost', 'Dose, most heated', o.most, say`${at200}, all heat until it has cooled`, {
+    estimated('heat.doseMost', say('heat.doseMostHeated'), o.most, say('heat.allHeatUntilHas', { at200 }), {
       inputs: ['heat.platen', 'heat.dwell'],
     }),
-    estimated('heat.doseNeeded', 'Dose needed', o.needed, prior),
-    estimated('heat.doseLimit', 'Maximum dose', o.limit, prior),
+    estimated('heat.doseNeeded', say('heat.doseNeeded'), o.needed, prior),
+    estimated('heat.doseLimit', say('heat.maximumDose'), o.limit, prior),
   ];
 }
 
 function peakFigure(o: HeatOutcome): Figure {
   return figure({
     id: 'heat.peakC',
-    label: 'Coating reaches',
+    label: say('heat.coatingReaches'),
     quantity: celsius(o.peakC),
     origin: 'estimated',
-    working: say`the display falls to ${celsius(o.lowestC)}`,
+    working: say('heat.displayFalls', { lowest: celsius(o.lowestC) }),
     inputs: ['heat.platen', 'heat.dwell'],
   });
 }
@@ -96,30 +92,34 @@ export function loadFigure(load: HeatLoad, pieces: number, model: HeatModel | nu
   const n = load.load.piecesAtOnce;
   const loads = Math.ceil(pieces / n);
   const alone = model?.loads.find((x) => x.pieces === 1);
-  const one = n > 1 && alone ? say`one alone ${seconds(alone.dwellS)}; ` : say``;
+  const one = n > 1 && alone ? say('heat.oneAlone', { dwell: seconds(alone.dwellS) }) : say('common.n');
   return figure({
     id: 'heat.load',
-    label: 'At once',
+    label: say('heat.atOnce'),
     quantity: count(n, 'piece'),
     origin: load.byHand.includes('piecesAtOnce') ? 'measured' : 'calculated',
-    working: say`${one}${count(loads, 'load')} for ${count(pieces, 'piece')}, ${String(load.most)} would fit`,
+    working: say('heat.oneLoadsPieces', { one, loads, pieces, most: load.most }),
   });
 }
 
 function touchFigures(o: HeatOutcome, peel: Peel): Figure[] {
   const order = ['air', 'mat', 'plate', 'weight'] as const;
   const words = {
-    air: say`standing in still air`,
-    mat: say`on a mat or wood`,
-    plate: say`on a cold aluminium plate, ${mm(COLD_PLATE.widthMm)} × ${mm(COLD_PLATE.heightMm)} × ${mm(COLD_PLATE.thicknessMm)}`,
-    weight: say`on such a plate, under a plate of its own size`,
+    air: say('heat.standingStillAir'),
+    mat: say('heat.matWood'),
+    plate: say('heat.coldAluminiumPlate', {
+      width: mm(COLD_PLATE.widthMm),
+      height: mm(COLD_PLATE.heightMm),
+      thickness: mm(COLD_PLATE.thicknessMm),
+    }),
+    weight: say('heat.suchPlateUnderPlate'),
   };
   const first = order.find((p) => (p === 'air' ? o.cooling.air && !o.cooling.mat : o.cooling[p])) ?? 'air';
   const cooling = o.cooling[first];
   if (!cooling) return [];
   const others = order.flatMap((p) => {
     const c = p === first ? undefined : o.cooling[p];
-    return c ? [say`${words[p]} ${seconds(coarse(c.value.touchS))}`] : [];
+    return c ? [say('heat.wordsTouch', { words: words[p], touch: seconds(coarse(c.value.touchS)) })] : [];
   });
   const waits = peel === 'warm' || peel === 'cold';
   return [
@@ -127,56 +127,68 @@ function touchFigures(o: HeatOutcome, peel: Peel): Figure[] {
       ? [
           estimated(
             'heat.peelAfter',
-            'Time until peeling, minimum',
+            say('heat.timeUntilPeelingMinimum'),
             coarsely({
               value: cooling.value.dyeStillS,
               low: cooling.low.dyeStillS,
               high: cooling.high.dyeStillS,
             }),
-            say`until the dye no longer moves, ${celsius(DYE_STILL_C)}, ${words[first]}`,
+            say('heat.untilDyeLongerMoves', { dyeStillC: celsius(DYE_STILL_C), words: words[first] }),
           ),
         ]
       : []),
     estimated(
       'heat.touch',
-      'Time until safe to touch, minimum',
+      say('heat.timeUntilSafeTouch'),
       coarsely({ value: cooling.value.touchS, low: cooling.low.touchS, high: cooling.high.touchS }),
-      say`to ${celsius(TOUCH_SAFE_C)}, ${words[first]}; wear gloves anyway`,
+      say('heat.wearGlovesAnyway', { touchSafeC: celsius(TOUCH_SAFE_C), words: words[first] }),
       { arithmetic: others, inputs: ['heat.peakC'] },
     ),
     estimated(
       'heat.pack',
-      'Time until packing, minimum',
+      say('heat.timeUntilPackingMinimum'),
       coarsely({ value: cooling.value.packS, low: cooling.low.packS, high: cooling.high.packS }),
-      say`${words[first]}`,
+      words[first],
     ),
   ];
 }
 
-const CHANGE_WORDS: Readonly<Record<MatchChange, string>> = {
-  blank: 'on this blank',
-  press: 'on this press',
-  load: 'with this load',
-  sheets: 'with these sheets',
-  pressure: 'at this pressure',
-  timer: 'by this timer',
-  temperature: 'at this temperature',
+const CHANGE_WORDS: Readonly<Record<MatchChange, Message>> = {
+  blank: say('heat.onThisBlank'),
+  press: say('heat.onThisPress'),
+  load: say('heat.withThisLoad'),
+  sheets: say('heat.theseSheets'),
+  pressure: say('heat.atThisPressure'),
+  timer: say('heat.byThisTimer'),
+  temperature: say('heat.atThisTemperature'),
 };
 
 /** The setting that gives this the dose of something proven elsewhere. */
 function matchFigure(model: HeatModel, m: MatchSource | null, chosen: ChosenHeat): Figure[] {
   if (!m || !model.match) return [];
   const { dwellS, low, high, steps } = model.match;
-  const chain: Phrase[] = [
-    say`${m.blankName} on ${m.pressName}: ${seconds(m.from.settings.dwellS)} at ${celsius(m.from.settings.platenC)}, ${count(m.goodPieces, 'good piece')}`,
-    ...steps.map((s) => say`${CHANGE_WORDS[s.change]}: ${seconds(s.dwellS)}`),
+  const chain: Message[] = [
+    say('heat.onAt', {
+      blankName: m.blankName,
+      pressName: m.pressName,
+      dwell: seconds(m.from.settings.dwellS),
+      platen: celsius(m.from.settings.platenC),
+      goodPieces: m.goodPieces,
+    }),
+    ...steps.map((s) =>
+      say('heat.changewordsDwell', { changeWords: CHANGE_WORDS[s.change], dwell: seconds(s.dwellS) }),
+    ),
   ];
   return [
     estimated(
       'heat.same',
-      'Same dose as proven',
+      say('heat.sameDoseProven'),
       { value: dwellS, low, high },
-      say`at ${celsius(chosen.settings.platenC)}, as ${m.blankName} on ${m.pressName}`,
+      say('heat.atAsOn', {
+        platen: celsius(chosen.settings.platenC),
+        blankName: m.blankName,
+        pressName: m.pressName,
+      }),
       { arithmetic: chain, inputs: ['heat.platen'] },
     ),
   ];
@@ -188,10 +200,10 @@ function facesFigure(o: HeatOutcome): Figure[] {
   return [
     figure({
       id: 'heat.faces',
-      label: 'Dose, the two faces',
-      quantity: word(`${Math.round(first)} s and ${Math.round(other)} s`),
+      label: say('heat.doseTwoFaces'),
+      quantity: word(say('heat.twoAmounts', { first: seconds(first), other: seconds(other) })),
       origin: 'estimated',
-      working: say`first under the heater, and the other; at ${celsius(200)}`,
+      working: say('heat.firstUnderHeaterOther', { value: celsius(200) }),
       inputs: ['heat.dose'],
     }),
   ];

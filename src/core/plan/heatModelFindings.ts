@@ -2,8 +2,8 @@ import type { Finding } from '../figures/figure';
 import type { ChosenHeat } from '../heat/choose';
 import type { HeatOutcome } from '../heat/outcome';
 import { isOven, type Press } from '../shop/press';
-import { say, type Phrase } from '../units/phrase';
-import { celsius, count, ratio, seconds } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { celsius, ratio, seconds } from '../message/quantity';
 import type { HeatLoad } from './heatLoad';
 import type { HeatModel } from './heatModel';
 import { finding } from './stepPlan';
@@ -15,19 +15,14 @@ const POOR = 0.4;
 function chanceFindings(o: HeatOutcome, proven: boolean): Finding[] {
   if (proven || o.good >= UNSURE) return [];
   const little = o.under > o.over;
-  const what = little
-    ? say`too little heat: pale, dye left on the paper. A longer time or a hotter press helps.`
-    : say`too much heat: browned, soft lines. A shorter time or a cooler press helps.`;
-  const found = (text: Phrase) => [finding('heat', 'chance', 'warning', text)];
+  const what = little ? say('heat.tooLittleHeatPale') : say('heat.tooMuchHeatBrowned');
+  const found = (text: Message) => [finding('heat', 'chance', 'warning', text)];
   // Before anything was tried the model only knows the range of coatings there are.
-  if (o.trials === 0)
-    return found(
-      say`Not tested here. Press a test piece first. For the usual range of coatings ${ratio(o.good)} are good. The others get ${what}`,
-    );
+  if (o.trials === 0) return found(say('heat.testedHerePressTest', { good: ratio(o.good), what }));
   return found(
     o.good < POOR
-      ? say`After ${count(o.trials, 'result')} here, this setting fails more often than not (good ${ratio(o.good)}): ${what}`
-      : say`After ${count(o.trials, 'result')} here, ${ratio(1 - o.good)} would be spoiled by ${what}`,
+      ? say('heat.after', { results: o.trials, good: ratio(o.good), what })
+      : say('heat.after2', { results: o.trials, good: ratio(1 - o.good), what }),
   );
 }
 
@@ -47,17 +42,28 @@ function faceFindings(o: HeatOutcome, model: HeatModel): Finding[] {
         'heat',
         'lower-face',
         'warning',
-        say`The lower face gets ${seconds(other)} at ${celsius(200)}, the upper ${seconds(first)}; the coating needs ${seconds(o.needed.value)} and tolerates ${seconds(o.limit.value)}. They cannot both be good at once: press one face, then the other.`,
+        say('heat.lowerFaceGetsUpper', {
+          other: seconds(other),
+          value: celsius(200),
+          first: seconds(first),
+          needed: seconds(o.needed.value),
+          limit: seconds(o.limit.value),
+        }),
       ),
     ];
   }
-  const between = wasteSheets > 0 ? 'Clean waste sheets between, and a pause' : 'A pause';
+  const between = wasteSheets > 0 ? say('heat.wasteBetween') : say('heat.aPause');
   return [
     finding(
       'heat',
       'first-face',
       'info',
-      say`The first face is heated again with the second: ${seconds(first)} against ${seconds(other)} at ${celsius(200)}. ${between} so that nothing moves.`,
+      say('heat.firstFaceHeatedAgain', {
+        first: seconds(first),
+        other: seconds(other),
+        value: celsius(200),
+        between,
+      }),
     ),
   ];
 }
@@ -70,26 +76,16 @@ function pressFindings(o: HeatOutcome, press: Press, load: HeatLoad | null): Fin
         'heat',
         'recovery',
         'warning',
-        say`${press.name} does not return to temperature with ${count(load?.load.piecesAtOnce ?? 1, 'piece')} in it. Press fewer at once, or check its power.`,
+        say('heat.doesReturnTemperature', { press: press.name, pieces: load?.load.piecesAtOnce ?? 1 }),
       ),
     );
   if (!isOven(press) && press.checks.length === 0)
     found.push(
-      finding(
-        'heat',
-        'unchecked',
-        'info',
-        say`The real temperature of ${press.name} has not been checked. Its display may be wrong by some degrees. Check it under Presses.`,
-      ),
+      finding('heat', 'unchecked', 'info', say('heat.realTemperatureHasBeen', { press: press.name })),
     );
   if (o.contradictions.length > 0)
     found.push(
-      finding(
-        'heat',
-        'contradiction',
-        'info',
-        say`${count(o.contradictions.length, 'result')} in the log does not agree with the rest of this window. Was it closed late, or the blank thicker?`,
-      ),
+      finding('heat', 'contradiction', 'info', say('heat.results', { results: o.contradictions.length })),
     );
   return found;
 }

@@ -7,8 +7,8 @@ import type { StartingRange } from '../heat/starting';
 import { nextPressures, STEP_C } from '../heat/variants';
 import type { GridKind, WindowRange } from '../heat/window';
 import type { HeatSettings, Pressure } from '../shop/heatSettings';
-import { say, type Phrase } from '../units/phrase';
-import { celsius } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { celsius } from '../message/quantity';
 
 /** What a plan asks of the model: the answers it has, and those it still waits for. */
 export interface Asked {
@@ -72,26 +72,27 @@ export const windowQuestion = (
 });
 
 /** The words of each change the model is asked to try. */
-export function whatIfWords(id: string, load: HeatCase, s: HeatSettings): Phrase | null {
+export function whatIfWords(id: string, load: HeatCase, s: HeatSettings): Message | null {
   const { lighter, firmer } = nextPressures(s.pressure);
-  const pressure = (p: Pressure | null): Phrase | null => (p ? say`${PRESSURE_WORDS[p]} pressure` : null);
+  const pressure = (p: Pressure | null): Message | null =>
+    p ? say('heat.pressure', { pressureWords: PRESSURE_WORDS[p] }) : null;
   switch (id) {
     case 'sheet':
-      return say`one more waste sheet`;
+      return say('heat.oneMoreWasteSheet');
     case 'cooler':
-      return say`${celsius(s.platenC - STEP_C)}`;
+      return say('common.amount', { amount: celsius(s.platenC - STEP_C) });
     case 'hotter':
-      return say`${celsius(s.platenC + STEP_C)}`;
+      return say('common.amount', { amount: celsius(s.platenC + STEP_C) });
     case 'lighter':
       return pressure(lighter);
     case 'firmer':
       return pressure(firmer);
     case 'piece':
-      return say`one more piece`;
+      return say('heat.oneMorePiece');
     case 'alone':
-      return say`one alone`;
+      return say('heat.oneAlone2');
     case 'turned':
-      return load.heatedFrom === 'paper' ? say`face down, heated through it` : say`face up, under its paper`;
+      return load.heatedFrom === 'paper' ? say('heat.faceDownHeatedThrough') : say('heat.faceUpUnderPaper');
     default:
       return null;
   }

@@ -49,7 +49,8 @@ const TAPE_MM = 0.1;
 const SHEET_MM = 0.01;
 const THICK_MM = 2;
 const AREA_DIGITS = 4;
-const toStep = (mm: number, stepMm: number): number => Math.round(Math.round(mm / stepMm) * stepMm * 1e6) / 1e6;
+const toStep = (mm: number, stepMm: number): number =>
+  Math.round(Math.round(mm / stepMm) * stepMm * 1e6) / 1e6;
 
 export function caseOf(s: Setup): HeatCase {
   const { press, heater, load } = s;
@@ -61,8 +62,7 @@ export function caseOf(s: Setup): HeatCase {
   const heaterM2 = heatedM2(press, heater);
   const uncoveredM2 = Math.max(0, heaterM2 - areaM2 * load.piecesAtOnce);
   const model = pressModel(press, heater, { uncoveredM2, inEdge: s.inEdge });
-  const tall =
-    heater && round ? Math.min(1, (heater.heightMm * round.circumferenceMm) / 1e6 / areaM2) : 1;
+  const tall = heater && round ? Math.min(1, (heater.heightMm * round.circumferenceMm) / 1e6 / areaM2) : 1;
   return {
     kind: kindOf(press),
     ovenAir: isOven(press) ? press.air : 'fan',

@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { demoShop } from '../demo/demoShop';
 import { apply } from '../geometry/affine';
 import { heatKey } from '../heat/question';
@@ -5,13 +6,12 @@ import { EMPTY_LOOK, type Job } from '../job/job';
 import { at, entryOf, mark } from '../look/testLooks';
 import { isFlatPress } from '../shop/press';
 import type { Shop } from '../shop/shop';
-import { phraseText } from '../units/format';
+
 import { heaterGaps, onBed, seenFace } from './lay';
 import { plan, type Plan } from './plan';
 import { planAnswered } from './planAnswered';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
-const UNITS = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
 const jobOf = (id: string): Job => {
   const found = jobs.find((j) => j.id === id);
   if (!found) throw new Error(`no job ${id}`);
@@ -22,7 +22,7 @@ const looked = (id: string, look: Partial<Job['look']>): Job => ({
   look: { ...EMPTY_LOOK, ...look },
 });
 const changeText = (p: Plan): string =>
-  p.look.change ? phraseText([...p.look.change.text, ...p.look.change.does.flat()], UNITS) : '';
+  p.look.change ? [p.look.change.text, ...p.look.change.does].map((m) => english.text(m)).join(' ') : '';
 
 describe('where a piece lay', () => {
   const face = { widthMm: 80, heightMm: 50 };

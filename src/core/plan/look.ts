@@ -17,8 +17,8 @@ import { faultsOf } from '../shop/mark';
 import { sameSettings, type HeatSettings } from '../shop/heatSettings';
 import type { Lay, LogEntry, SeenFace } from '../shop/records';
 import { standing } from '../shop/standing';
-import { say } from '../units/phrase';
-import { count, ratio } from '../units/quantity';
+import { say } from '../message/message';
+import { ratio } from '../message/quantity';
 import type { HeatPlan } from './heat';
 import { asking, placesFor } from './heatQuestions';
 import { heaterGaps, layOf } from './lay';
@@ -193,7 +193,7 @@ function causeFigures([first]: readonly CauseShare[]): readonly Figure[] {
       quantity: ratio(first.share),
       origin: 'estimated',
       spread: [first.low, first.high],
-      working: say`the likeliest cause of what is marked`,
+      working: say('inspect.likeliestCauseWhatMarked'),
     }),
   ];
 }
@@ -207,13 +207,12 @@ function twoChanges(look: Job['look'], heat: HeatPlan, last: HeatSettings | null
   if (!last || !next || look.next === null) return [];
   const differ = changesBetween(last, next);
   if (differ.length < 2) return [];
-  const lines = differ.flatMap((d, i) => (i === 0 ? d : [', ', ...d]));
   return [
     finding(
       'look',
       'two-changes',
       'warning',
-      say`${String(differ.length)} settings differ from the last pressing: ${lines}. Change one at a time so that the cause stays clear.`,
+      say('inspect.settingsDifferFromLast', { differ: differ.length, lines: differ }),
     ),
   ];
 }
@@ -264,19 +263,23 @@ export function planLook(input: LookInput, rank: (r: RankInput) => Ranked): Look
     progress: total > 0 ? 'done' : cameOut ? 'ready' : 'todo',
     summary:
       total > 0
-        ? say`${String(tally.good)} good, ${String(tally.spoiled)} spoiled`
+        ? say('common.goodSpoiled', { good: tally.good, spoiled: tally.spoiled })
         : cameOut
-          ? say`not looked at yet`
-          : say`no pieces yet`,
+          ? say('inspect.lookedYet')
+          : say('inspect.piecesYet'),
     figures: [
       ...(total > 0
         ? [
             figure({
               id: 'look.yield',
-              label: 'Yield',
+              label: say('inspect.yield'),
               quantity: ratio(tally.good / total),
               origin: 'measured',
-              working: say`${String(tally.good)} good, ${String(tally.spoiled)} spoiled in ${count(tally.entries, 'entry', 'entries')}`,
+              working: say('inspect.goodSpoiled2', {
+                good: tally.good,
+                spoiled: tally.spoiled,
+                entries: tally.entries,
+              }),
             }),
           ]
         : []),
@@ -284,7 +287,7 @@ export function planLook(input: LookInput, rank: (r: RankInput) => Ranked): Look
     ],
     findings: [
       ...(cameOut && total === 0
-        ? [finding('look', 'none', 'info', say`Inspect the piece, then save it to the log.`)]
+        ? [finding('look', 'none', 'info', say('inspect.inspectPieceThenSave'))]
         : []),
       ...twoChanges(look, heat, pressed),
     ],

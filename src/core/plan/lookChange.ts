@@ -8,16 +8,16 @@ import { CAUSES, type Remedy } from '../look/faults';
 import type { CauseShare } from '../look/infer';
 import type { CauseId } from '../shop/faultIds';
 import type { HeatSettings } from '../shop/heatSettings';
-import { say, type Phrase } from '../units/phrase';
-import { celsius, seconds } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { celsius, seconds } from '../message/quantity';
 import type { HeatPlan } from './heat';
 
 /** The one thing to change next. */
 export interface OneChange {
   readonly cause: CauseId | null;
-  readonly text: Phrase;
+  readonly text: Message;
   /** What the model says it does; nothing where it has not been asked or heat is not what changes. */
-  readonly does: readonly Phrase[];
+  readonly does: readonly Message[];
   /** Settings to try next, where the change is one of settings; exactly one of them differs. */
   readonly heat: Partial<HeatSettings> | null;
   /** Where to go for it besides: the gaps of the platen. */
@@ -30,14 +30,17 @@ type ChangeAnswer = Extract<HeatAnswer, { kind: 'change' }>;
 const whole = (share: number): string => String(Math.abs(Math.round(share * 100)));
 
 /** “the coldest place gets 20 % more, the hottest stays 15 % under its limit.” */
-function doesWords(c: SizedChange): readonly Phrase[] {
+function doesWords(c: SizedChange): readonly Message[] {
   const least = c.leastBy - 1;
   const under = 1 - c.mostOfLimit;
   return [
-    say`The coldest printed place gets ${whole(least)} % ${least >= 0 ? 'more' : 'less'}; the hottest ${
-      under >= 0 ? `stays ${whole(under)} % under its limit` : `goes ${whole(under)} % past its limit`
-    }.`,
-    say`Good after this one: ${whole(c.goodNow)} % as it is, ${whole(c.goodThen)} % so.`,
+    say('inspect.coldestPrintedPlaceGets', {
+      least: whole(least),
+      which: least >= 0 ? 'more' : 'other',
+      under: whole(under),
+      which2: under >= 0 ? 'staysUnderLimi' : 'other',
+    }),
+    say('inspect.goodAfterOneSo', { goodNow: whole(c.goodNow), goodThen: whole(c.goodThen) }),
   ];
 }
 
@@ -48,7 +51,7 @@ function sized(cause: CauseId | null, s: HeatSettings, answer: ChangeAnswer): On
   if (answer.beyondHeat)
     return {
       cause,
-      text: say`Heat alone does not solve this: the hottest place has too much before the coldest has enough. Check pressure, packing or the wrap.`,
+      text: say('inspect.heatAloneDoesSolve'),
       does: [],
       heat: null,
       goTo: 'flatness',
@@ -60,7 +63,10 @@ function sized(cause: CauseId | null, s: HeatSettings, answer: ChangeAnswer): On
   if ('platenC' in change.to)
     return {
       cause,
-      text: say`Set ${celsius(change.to.platenC)} instead of ${celsius(s.platenC)}, nothing else.`,
+      text: say('inspect.setInsteadNothingElse', {
+        platen: celsius(change.to.platenC),
+        platen2: celsius(s.platenC),
+      }),
       does: doesWords(change),
       heat: change.to,
       goTo: null,
@@ -68,7 +74,13 @@ function sized(cause: CauseId | null, s: HeatSettings, answer: ChangeAnswer): On
   const by = change.to.dwellS - s.dwellS;
   return {
     cause,
-    text: say`${by > 0 ? '+' : '−'}${seconds(Math.abs(by))}: press ${seconds(change.to.dwellS)} instead of ${seconds(s.dwellS)}${s.passes > 1 ? ' a pass' : ''}, nothing else.`,
+    text: say('inspect.dwellDwell2', {
+      which: by > 0 ? 'n' : 'other',
+      by: seconds(Math.abs(by)),
+      dwell: seconds(change.to.dwellS),
+      dwell2: seconds(s.dwellS),
+      which2: s.passes > 1 ? 'aPass' : 'other',
+    }),
     does: doesWords(change),
     heat: change.to,
     goTo: null,
@@ -78,10 +90,8 @@ function sized(cause: CauseId | null, s: HeatSettings, answer: ChangeAnswer): On
 /** Before the model has answered: the way to go, not how far. */
 const waiting = (cause: CauseId | null, more: boolean): OneChange => ({
   cause,
-  text: cause
-    ? say`${CAUSES[cause].change}`
-    : say`${more ? 'More heat' : 'Less heat'}, by time, nothing else.`,
-  does: [say`The heat model is calculating by how much.`],
+  text: cause ? CAUSES[cause].change : say('inspect.moreLess', { which: more ? 'moreHeat' : 'other' }),
+  does: [say('inspect.heatModelCalculatingHow')],
   heat: null,
   goTo: null,
 });
@@ -91,27 +101,34 @@ function pressureChange(cause: CauseId, s: HeatSettings): OneChange {
   const to = cause === 'light-pressure' ? firmer : cause === 'heavy-pressure' ? lighter : null;
   return {
     cause,
-    text: say`${CAUSES[cause].change}`,
-    does: to ? [say`Pressure ${PRESSURE_WORDS[to]} instead of ${PRESSURE_WORDS[s.pressure]}.`] : [],
+    text: CAUSES[cause].change,
+    does: to
+      ? [
+          say('inspect.pressureInstead', {
+            pressureWords: PRESSURE_WORDS[to],
+            pressureWords2: PRESSURE_WORDS[s.pressure],
+          }),
+        ]
+      : [],
     heat: to ? { pressure: to } : null,
     goTo: cause === 'uneven-pressure' ? 'flatness' : null,
   };
 }
 
 function handsChange(cause: CauseId, s: HeatSettings): OneChange {
-  const text = say`${CAUSES[cause].change}`;
+  const text = CAUSES[cause].change;
   if (cause === 'moved-hot' && (s.peel === 'hot' || s.peel === 'warm'))
     return {
       cause,
-      text: say`Peel cold instead of ${s.peel}: nothing can shift then. Nothing else.`,
-      does: [say`It stays longer in heat under its paper; the time counts for that.`],
+      text: say('inspect.peelColdInsteadNothing', { peel: s.peel }),
+      does: [say('inspect.staysLongerHeatUnder')],
       heat: { peel: 'cold' },
       goTo: null,
     };
   if (cause === 'left-wrapped' && (s.peel === 'cold' || s.peel === 'warm'))
     return {
       cause,
-      text: say`Peel hot instead of ${s.peel}: it goes on cooking under its paper. Nothing else.`,
+      text: say('inspect.peelHotInsteadGoes', { peel: s.peel }),
       does: [],
       heat: { peel: 'hot' },
       goTo: null,
@@ -151,7 +168,7 @@ export function planChange(
   if (cause && remedy === 'wait')
     return nothing({
       cause,
-      text: say`${CAUSES[cause].change}`,
+      text: CAUSES[cause].change,
       does: [],
       heat: s.timerStart === 'at-temperature' ? null : { timerStart: 'at-temperature' },
       goTo: null,

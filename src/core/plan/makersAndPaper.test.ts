@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { demoShop } from '../demo/demoShop';
 import { LIBRARY } from '../library/library';
 import { newJob, type Job, type Reading } from '../job/job';
@@ -5,12 +6,11 @@ import { scaleOf } from '../calibration/calibration';
 import { isFlat } from '../shop/blank';
 import type { Paper } from '../shop/paper';
 import type { Shop } from '../shop/shop';
-import { phraseText } from '../units/format';
+
 import { figureById, plan } from './plan';
 
 const DEMO = demoShop(new Date('2026-11-24T12:00:00Z')).shop;
 const shop: Shop = { ...DEMO, blanks: [...LIBRARY] };
-const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
 const jobOn = (blankId: string, over: Partial<Job> = {}): Job => ({ ...newJob('j', 'J'), blankId, ...over });
 const read = (id: string, text: string, method: Reading['method'] = 'soft tape'): Reading => ({
   id,
@@ -84,6 +84,6 @@ describe('a circumference between rim and foot of a handled wall', () => {
   test('is compared with the handle counted, as rim and foot are', () => {
     expect(mug('241')).toEqual([]);
     const [off] = mug('251');
-    expect(off && phraseText(off.text, METRIC)).toMatch(/10 mm more than a straight side/);
+    expect(off && english.text(off.text)).toMatch(/10 mm more than a straight side/);
   });
 });

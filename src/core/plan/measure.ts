@@ -10,8 +10,8 @@ import { formOf } from '../shapes/round';
 import type { Problem } from '../basics/result';
 import { isFlat, isRound, type Blank } from '../shop/blank';
 import type { Settings } from '../shop/settings';
-import { say, type Phrase } from '../units/phrase';
-import { count, fineMm, mm } from '../units/quantity';
+import { say, type Message, inSentence } from '../message/message';
+import { fineMm, mm } from '../message/quantity';
 import { shapeFindings } from './consistency';
 import { finding, type StepPlan } from './stepPlan';
 import {
@@ -35,17 +35,18 @@ export interface MeasurePlan extends StepPlan<'measure'> {
   readonly circumference: Uncertain | null;
 }
 
-function howTaken(p: PlaceReadings): Phrase {
+function howTaken(p: PlaceReadings): Message {
   const read = p.items.filter((i) => i.surfaceMm !== null);
   const method = read[0]?.reading.method ?? 'soft tape';
   const same = read.every((i) => i.reading.method === method);
   const raw = p.rawMeanMm ?? 0;
-  const less = p.place.gapMm > 0 ? say`, less the handle` : say``;
-  if (!same) return say`mixed methods, ${count(read.length, 'reading')}`;
+  const less = p.place.gapMm > 0 ? say('measure.lessHandle') : say('common.n');
+  if (!same) return say('measure.mixedMethods', { readings: read.length });
   if (p.place.kind === 'length' || method === 'steel rule')
-    return say`${method}, ${count(read.length, 'reading')}`;
-  if (method === 'caliper' || method === 'maker’s figure') return say`${method} ${mm(raw)} × π${less}`;
-  return say`${method} ${mm(raw)} less ${fineMm(-p.correctionMm)} of its thickness`;
+    return say('measure.methodReadings', { method, readings: read.length });
+  if (method === 'caliper' || method === 'maker’s figure')
+    return say('measure.methodRawLess', { method, raw: mm(raw), less });
+  return say('measure.lessThickness', { method, raw: mm(raw), correction: fineMm(-p.correctionMm) });
 }
 
 function placeFigure(p: PlaceReadings): Figure | null {
@@ -57,9 +58,14 @@ function placeFigure(p: PlaceReadings): Figure | null {
     quantity: mm(p.value.value),
     origin: 'measured',
     working: howTaken(p),
-    arithmetic: read.map(
-      (i) =>
-        say`“${i.reading.text}” by ${i.reading.method}: ${mm(i.rawMm ?? 0)} → ${mm(i.surfaceMm ?? 0)}${i.odd ? ' (stands apart)' : ''}`,
+    arithmetic: read.map((i) =>
+      say('measure.by', {
+        reading: i.reading.text,
+        method: i.reading.method,
+        raw: mm(i.rawMm ?? 0),
+        surface: mm(i.surfaceMm ?? 0),
+        which: i.odd ? 'standsApart' : 'other',
+      }),
     ),
     ...uncertaintyOf(p.value),
   });
@@ -70,7 +76,16 @@ function readingFindings(p: PlaceReadings): Finding[] {
     const id = `${p.place.id}.${i.reading.id}`;
     if (i.problem)
       return [
-        finding('measure', id, 'blocker', say`${i.problem.where}: ${i.problem.what} ${i.problem.wayOut}`),
+        finding(
+          'measure',
+          id,
+          'blocker',
+          say('common.problem', {
+            where: i.problem.where,
+            what: i.problem.what,
+            wayOut: i.problem.wayOut,
+          }),
+        ),
       ];
     if (i.odd)
       return [
@@ -78,7 +93,11 @@ function readingFindings(p: PlaceReadings): Finding[] {
           'measure',
           id,
           'warning',
-          say`${p.place.name}: “${i.reading.text}” stands more than ${mm(ODD_BEYOND_MM)} from the others. Measure again, or remove it.`,
+          say('measure.standsMoreThanFrom', {
+            place: p.place.name,
+            reading: i.reading.text,
+            oddBeyond: mm(ODD_BEYOND_MM),
+          }),
         ),
       ];
     return [];
@@ -88,9 +107,9 @@ function readingFindings(p: PlaceReadings): Finding[] {
 /** A figure nobody took, with the range it may have. */
 function assumed(
   id: string,
-  label: string,
+  label: Message,
   value: Uncertain,
-  working: Phrase,
+  working: Message,
   inputs: readonly string[],
 ): Figure {
   const half = within95(value);
@@ -110,15 +129,15 @@ function roundFigures(s: MeasuredRound, taken: (id: string) => boolean): Figure[
   const circumference = middleCircumference(s);
   const both = taken('circumferenceTop') && taken('circumferenceFoot');
   const any = both || taken('circumferenceTop') || taken('circumferenceFoot');
-  const label = s.form === 'straight' ? 'Circumference of the wall' : 'Circumference at mid height';
+  const label = s.form === 'straight' ? say('measure.circumferenceWall') : say('measure.circumferenceMid');
   const working =
     s.form === 'shaped'
-      ? say`from the profile through ${count(s.circumferences.length, 'circumference')}`
+      ? say('measure.fromProfileThrough', { circumferences: s.circumferences.length })
       : both
-        ? say`mean of rim ${mm(s.top.value)} and foot ${mm(s.foot.value)}`
+        ? say('measure.meanRimFoot', { top: mm(s.top.value), foot: mm(s.foot.value) })
         : any
-          ? say`one place measured, the other from the maker`
-          : say`maker’s width × π; not measured yet`;
+          ? say('measure.onePlaceMeasuredOther')
+          : say('measure.makersWidthMeasuredYet');
   const inputs = [
     ...(taken('circumferenceTop') ? ['measure.girthTop'] : []),
     ...(taken('circumferenceFoot') ? ['measure.girthFoot'] : []),
@@ -133,7 +152,13 @@ function roundFigures(s: MeasuredRound, taken: (id: string) => boolean): Figure[
           working,
           arithmetic:
             both && s.form !== 'shaped'
-              ? [say`(${mm(s.top.value)} + ${mm(s.foot.value)}) ÷ 2 = ${mm(circumference.value)}`]
+              ? [
+                  say('measure.n2', {
+                    top: mm(s.top.value),
+                    foot: mm(s.foot.value),
+                    circumference: mm(circumference.value),
+                  }),
+                ]
               : [],
           inputs,
           ...uncertaintyOf(circumference),
@@ -141,10 +166,10 @@ function roundFigures(s: MeasuredRound, taken: (id: string) => boolean): Figure[
       : assumed('measure.girth', label, circumference, working, ['blank.across']),
     figure({
       id: 'measure.diameter',
-      label: 'Diameter',
+      label: say('measure.diameter'),
       quantity: mm(circumference.value / Math.PI),
       origin: 'calculated',
-      working: say`${mm(circumference.value)} ÷ π`,
+      working: say('measure.circumference', { circumference: mm(circumference.value) }),
       inputs: ['measure.girth'],
       ...uncertaintyOf(scaled(circumference, 1 / Math.PI)),
     }),
@@ -154,10 +179,10 @@ function roundFigures(s: MeasuredRound, taken: (id: string) => boolean): Figure[
     figures.push(
       figure({
         id: 'measure.taper',
-        label: apart.value >= 0 ? 'Taper towards the foot' : 'Taper towards the rim',
+        label: apart.value >= 0 ? say('measure.taperTowardsFoot') : say('measure.taperTowardsRim'),
         quantity: mm(Math.abs(apart.value)),
         origin: 'calculated',
-        working: say`of circumference, over ${mm(s.slant.value)} of wall`,
+        working: say('measure.circumferenceOverWall', { slant: mm(s.slant.value) }),
         inputs,
         ...uncertaintyOf(apart),
       }),
@@ -170,16 +195,22 @@ function figuresOf(measuredShape: MeasuredShape, places: readonly PlaceReadings[
   const taken = (id: string) => places.some((p) => p.place.id === id && p.value !== null);
   const figuresAt = (kind: PlaceSpec['kind']) =>
     places.filter((p) => p.place.kind === kind).flatMap((p) => placeFigure(p) ?? []);
-  const maker = say`maker’s figure; not measured yet`;
+  const maker = say('measure.makersFigureMeasuredYet');
   if (measuredShape.kind === 'flat')
     return [
       ...figuresAt('length'),
       ...(taken('width')
         ? []
-        : [assumed('measure.width', 'Overall width', measuredShape.width, maker, ['blank.width'])]),
+        : [
+            assumed('measure.width', say('blank.overallWidth'), measuredShape.width, maker, ['common.width']),
+          ]),
       ...(taken('height')
         ? []
-        : [assumed('measure.height', 'Overall height', measuredShape.height, maker, ['blank.height'])]),
+        : [
+            assumed('measure.height', say('blank.overallHeight'), measuredShape.height, maker, [
+              'common.height',
+            ]),
+          ]),
     ];
   return [
     ...figuresAt('circumference'),
@@ -187,37 +218,50 @@ function figuresOf(measuredShape: MeasuredShape, places: readonly PlaceReadings[
     ...figuresAt('length'),
     ...(taken('wall')
       ? []
-      : [assumed('measure.wall', 'Height of the wall', measuredShape.slant, maker, ['blank.wall'])]),
+      : [assumed('measure.wall', say('measure.heightWall'), measuredShape.slant, maker, ['blank.wall'])]),
     ...(measuredShape.handle && !taken('handle')
-      ? [assumed('measure.handle', 'Width of the handle', measuredShape.handle, maker, [])]
+      ? [assumed('measure.handle', say('measure.widthHandle'), measuredShape.handle, maker, [])]
       : []),
   ];
 }
 
-const summaryOf = (measuredShape: MeasuredShape): Phrase => {
+const summaryOf = (measuredShape: MeasuredShape): Message => {
   if (measuredShape.kind === 'flat')
-    return say`${mm(measuredShape.width.value)} × ${mm(measuredShape.height.value)}`;
+    return say('common.size', {
+      width: mm(measuredShape.width.value),
+      height: mm(measuredShape.height.value),
+    });
   const across = (circumference: Uncertain) => mm(circumference.value / Math.PI);
   return measuredShape.form === 'straight'
-    ? say`Ø ${across(middleCircumference(measuredShape))} · ${mm(measuredShape.slant.value)} tall`
-    : say`Ø ${across(measuredShape.top)} to ${across(measuredShape.foot)} · ${mm(measuredShape.slant.value)}`;
+    ? say('measure.tall', {
+        measuredShape: across(middleCircumference(measuredShape)),
+        slant: mm(measuredShape.slant.value),
+      })
+    : say('measure.to', {
+        top: across(measuredShape.top),
+        foot: across(measuredShape.foot),
+        slant: mm(measuredShape.slant.value),
+      });
 };
 
 function missingFindings(places: readonly PlaceReadings[], blank: Blank): Finding[] {
   const missing = places.filter((p) => p.value === null);
   if (missing.length === 0) return [];
   if (missing.length < places.length) {
-    const list = missing.map((p) => p.place.name.toLowerCase()).join(', ');
-    return [finding('measure', 'some', 'warning', say`Still to measure: ${list}.`)];
+    const list = missing.map((p) => inSentence(p.place.name));
+    return [finding('measure', 'some', 'warning', say('measure.stillMeasure', { list }))];
   }
-  const what = isFlat(blank)
-    ? 'Measure it across and up, edge to edge.'
-    : 'Measure round the rim, round the foot and up the wall.';
-  return [finding('measure', 'none', 'warning', say`Only the maker’s figures so far. ${what}`)];
+  const what = isFlat(blank) ? say('measure.acrossUpEdge') : say('measure.roundRimFoot');
+  return [finding('measure', 'none', 'warning', say('measure.onlyMakersFiguresSo', { what }))];
 }
 
 const problemFinding = (p: Problem): Finding =>
-  finding('measure', 'shape', 'blocker', say`${p.where}: ${p.what} ${p.wayOut}`);
+  finding(
+    'measure',
+    'shape',
+    'blocker',
+    say('common.problem', { where: p.where, what: p.what, wayOut: p.wayOut }),
+  );
 
 /** Every place of a blank, read: the handle first, since the circumferences of a handled blank are read beside it. */
 function readPlaces(
@@ -262,7 +306,7 @@ export function planMeasure(input: MeasureInput): MeasurePlan {
     measuredShape: null,
     circumference: null,
   };
-  if (!blank) return { ...nothing, summary: say`after the blank`, findings: [], places: [] };
+  if (!blank) return { ...nothing, summary: say('measure.afterBlank'), findings: [], places: [] };
   const tape: Tape = { ...input.tape, inchDenominator: input.inchDenominator, paperMm };
   const named = (id: string): id is Place => (PLACES as readonly string[]).includes(id);
   const readingsAt = (id: string) =>
@@ -277,7 +321,7 @@ export function planMeasure(input: MeasureInput): MeasurePlan {
   if (!made || !made.ok)
     return {
       ...nothing,
-      summary: say`readings disagree`,
+      summary: say('measure.readingsDisagree'),
       findings: [...findings, ...(made ? [problemFinding(made.problem)] : [])],
       places,
     };

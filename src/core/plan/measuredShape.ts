@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import { makerSource } from '../figures/sources';
 import {
   derive,
@@ -199,9 +200,9 @@ function sane(circumferences: readonly CircumferenceAt[]): Result<true> {
     const steep = Math.abs(b.circumference.value - a.circumference.value) / (2 * Math.PI) / (b.zMm - a.zMm);
     if (steep > STEEPEST)
       return fail(
-        `Between ${Math.round(a.zMm)} and ${Math.round(b.zMm)} mm below the rim the circumferences change faster than a wall can.`,
-        'Circumferences',
-        'One of the two is wrong. Measure both again.',
+        say('measure.betweenMmBelowRim', { z: Math.round(a.zMm), z2: Math.round(b.zMm) }),
+        say('measure.circumferences'),
+        say('measure.oneTwoWrongMeasure'),
       );
   }
   return ok(true);
@@ -225,9 +226,9 @@ function lengthOf(
   const stretch = stretchFor(profile, slant.value);
   if (stretch === null)
     return fail(
-      'The wall is shorter than the circumferences step in: such a cone would pass its own tip.',
-      'Height of the wall',
-      'Measure along the wall, and both circumferences again.',
+      say('measure.wallShorterThanCircumferences'),
+      say('measure.heightWall'),
+      say('measure.measureAlongWallBoth'),
     );
   const heightMm = (nominal.footMm - nominal.topMm) * stretch;
   return ok({ slant, wall: { topMm: nominal.topMm, footMm: nominal.topMm + heightMm } });

@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import fc from 'fast-check';
 import { demoShop } from '../demo/demoShop';
 import { newJob, METHODS, type Job, type Method, type Reading } from '../job/job';
@@ -6,12 +7,11 @@ import { placesOf } from '../readings/places';
 import { profileAt } from '../shapes/profile';
 import { isRound, type Blank } from '../shop/blank';
 import type { Shop } from '../shop/shop';
-import { phraseText } from '../units/format';
+
 import { figureById, plan, type Plan } from './plan';
 
 const DEMO = demoShop(new Date('2026-11-24T12:00:00Z')).shop;
 const shop: Shop = { ...DEMO, blanks: [...LIBRARY] };
-const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
 
 /** Readings as the Measure screen writes them. */
 let n = 0;
@@ -40,7 +40,7 @@ const measuredShapeOf = (p: Plan) => {
 };
 const value = (p: Plan, id: string): number => Number(figureById(p, id)?.quantity.value);
 const texts = (p: Plan, step: 'measure' | 'wrap' | 'heat') =>
-  p[step].findings.map((f) => phraseText(f.text, METRIC));
+  p[step].findings.map((f) => english.text(f.text));
 
 describe('a circumference typed between rim and foot', () => {
   const ends = readings({

@@ -2,7 +2,7 @@ import { ofStage } from '../shop/operation';
 import { USUAL_WASTE } from '../operations/prepare';
 import { operationWords, type OperationContext } from '../operations/words';
 import type { Run } from '../shop/run';
-import type { Phrase } from '../units/phrase';
+import type { Message } from '../message/message';
 import type { Plan } from './plan';
 
 /** What the operations of a plan are about; null while there is no heat to plan them by. */
@@ -23,11 +23,11 @@ export const contextOfRun = ({ settings, blank, press, load }: Run): OperationCo
   blank,
   press,
   waste: load ?? USUAL_WASTE,
-  seam: [],
+  seam: null,
 });
 
 /** What to do before the first piece goes in, a sentence each. */
-export function preparationWords(plan: Plan): readonly Phrase[] {
+export function preparationWords(plan: Plan): readonly Message[] {
   const context = contextOfPlan(plan);
   const { operations } = plan.heat;
   return context

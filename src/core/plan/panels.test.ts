@@ -1,3 +1,5 @@
+import { type Message } from '@/core/message/message';
+import { exactly } from '@/words/exactly';
 import { demoShop } from '../demo/demoShop';
 import { pictureLayer } from '../job/art';
 import type { Job, Join } from '../job/job';
@@ -20,10 +22,7 @@ const panelsOf = (p: Plan) => {
   if (!p.sheet.panels) throw new Error('printed whole');
   return p.sheet.panels;
 };
-const said = (steps: readonly (readonly unknown[])[]): string =>
-  steps
-    .map((s) => s.map((t) => (typeof t === 'string' ? t : String((t as { value: unknown }).value))).join(''))
-    .join('\n');
+const said = (steps: readonly Message[]): string => steps.map((m) => exactly(m)).join('\n');
 
 test('where no paper holds it, panels are made unasked, on the paper that takes the fewest', () => {
   const p = plan(on(null), shop);
@@ -137,7 +136,7 @@ test('two pictures with a gap between them: the join runs through it and nothing
   expect(panels.joins.map((j) => j.bare)).toEqual([true]);
   const [a, b] = panels.panels;
   expect((a?.box.x ?? 0) + (a?.box.width ?? 0)).toBeCloseTo(b?.box.x ?? NaN, 9);
-  expect(said(panels.steps)).toMatch(/overlap of 0 on/);
+  expect(said(panels.steps)).toMatch(/overlap of 0\.00 on/);
 });
 
 test('printed whole where a person wants it so: then it must fit, and what would is said', () => {

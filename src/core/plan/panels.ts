@@ -7,8 +7,8 @@ import { cutIntoPanels, type PanelRequest, type Panels } from '../sheet/panels';
 import { roomMm } from '../sheet/layout';
 import type { Paper } from '../shop/paper';
 import type { Printer } from '../shop/printer';
-import { say, type Phrase } from '../units/phrase';
-import { count, mm } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { mm } from '../message/quantity';
 import type { Pattern } from '../wrap/pattern';
 
 /** Gaps between pictures narrower than this are not worth a join, mm. */
@@ -39,30 +39,26 @@ function gapsOf(art: ArtOnPanels | null, pattern: Pattern): PanelRequest['gaps']
 
 export interface PanelPlan extends Panels {
   readonly forArt: string;
-  readonly steps: readonly Phrase[];
+  readonly steps: readonly Message[];
 }
 
 /** How to lay and tape panels, in order. */
-function stepsOf(p: Panels, join: Job['sheet']['panels']['join']): readonly Phrase[] {
+function stepsOf(p: Panels, join: Job['sheet']['panels']['join']): readonly Message[] {
   const n = p.panels.length;
   const hidden = join === 'hidden';
   const bare = p.joins.every((j) => j.bare);
   const grid = p.columns > 1 && p.rows > 1;
-  const toward = grid ? 'row by row, left to right' : p.columns > 1 ? 'left to right' : 'top to bottom';
-  const cut =
-    p.columns > 1 && p.rows > 1 ? 'after and below it' : p.columns > 1 ? 'on its right' : 'below it';
+  const lie = grid ? 'grid' : p.columns > 1 ? 'row' : 'column';
   return [
-    say`Trim every panel but the last along the join ${cut}${hidden && !bare ? say`, where its ink ends` : ''}; leave the overlap of ${mm(bare ? 0 : p.overlapMm)} on the others.`,
-    say`Lay panel 1 face down first, its outer ticks on the blank’s edges, and tape it on every side but the ${grid ? 'joins' : 'join'}.`,
-    ...(n > 2
-      ? [
-          say`Lay panels 2 to ${String(n)} ${toward}, each under the edges laid before it, the two ticks of a join on one another.`,
-        ]
-      : [
-          say`Slide panel 2 under that edge until the two ticks of the join lie on one another at both ends.`,
-        ]),
-    say`Tape along the whole join on the back, then the rest. Tape never on the printed face.`,
-    say`Press so that no edge of the platen runs along a join.`,
+    say('sheet.trimEveryPanelBut', {
+      lie,
+      which: hidden && !bare ? 'whereInkEnds' : 'other',
+      overlap: mm(bare ? 0 : p.overlapMm),
+    }),
+    say('sheet.layPanel1Face', { which: grid ? 'joins' : 'other' }),
+    ...(n > 2 ? [say('sheet.layPanels2Each', { n, lie })] : [say('sheet.slidePanel2Under')]),
+    say('sheet.tapeAlongWholeJoin'),
+    say('sheet.pressSoEdgePlaten'),
   ];
 }
 
@@ -91,4 +87,4 @@ export function panelPlan(
   return panels && { ...panels, forArt, steps: stepsOf(panels, join) };
 }
 
-export const panelsSummary = (p: PanelPlan): Phrase => say`${count(p.panels.length, 'panel')} a piece`;
+export const panelsSummary = (p: PanelPlan): Message => say('sheet.panels', { panels: p.panels.length });

@@ -2,8 +2,7 @@ import { answerHeat, type HeatBook } from '../heat/answer';
 import { heatKey, type HeatQuestion } from '../heat/question';
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
-import { plan, type Extra } from './plan';
-import { withPages, type WholePlan } from './sheetPages';
+import { plan, type Extra, type Plan } from './plan';
 
 /** A start moves the settings, and those are asked about in turn: more rounds than that are never needed. */
 const MOST_ROUNDS = 4;
@@ -18,7 +17,7 @@ export type GoOn = () => boolean;
  * A plan with everything the heat model is asked for answered at once, a second or so where nothing is known yet: for the command line and the
  * route. Screens have a worker answer instead.
  */
-export function planAnswered(job: Job, shop: Shop, extra: Extra = {}, goOn: GoOn = () => true): WholePlan {
+export function planAnswered(job: Job, shop: Shop, extra: Extra = {}, goOn: GoOn = () => true): Plan {
   let book: HeatBook = extra.heatBook ?? {};
   let made = plan(job, shop, { ...extra, heatBook: book });
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
@@ -35,5 +34,5 @@ export function planAnswered(job: Job, shop: Shop, extra: Extra = {}, goOn: GoOn
   }
   const { model } = made.heat;
   // What only a screen would ask for is not part of an answer.
-  return withPages(model ? { ...made, heat: { ...made.heat, model: { ...model, wanted: [] } } } : made);
+  return model ? { ...made, heat: { ...made.heat, model: { ...model, wanted: [] } } } : made;
 }

@@ -10,8 +10,8 @@ import { nominalProfile, wallOf } from '../shapes/round';
 import { isWrapPress, type WrapPress } from '../shop/press';
 import { heaterOf } from '../heat/heaters';
 import type { Run, RunPiece } from '../shop/run';
-import { say } from '../units/phrase';
-import { count, seconds } from '../units/quantity';
+import { say } from '../message/message';
+import { count, seconds } from '../message/quantity';
 import { finding, type StepPlan } from './stepPlan';
 
 export interface PressPlan extends StepPlan<'press'> {
@@ -51,10 +51,10 @@ function dwellFigure(runs: readonly RunWithState[]): Figure[] {
   return [
     figure({
       id: 'press.dwell',
-      label: 'Actual dwell',
+      label: say('press.actualDwell'),
       quantity: seconds(mean),
       origin: 'measured',
-      working: say`mean of ${count(dwells.length, 'pass', 'passes')} by the clock; set ${seconds(last.run.settings.dwellS)}`,
+      working: say('press.meanOf', { passes: dwells.length, dwell: seconds(last.run.settings.dwellS) }),
       inputs: ['heat.dwell'],
     }),
   ];
@@ -67,20 +67,20 @@ function prepareFigures(operations: readonly Operation[], left: number): Figure[
   return [
     figure({
       id: 'press.prepare',
-      label: 'Preparation per piece',
+      label: say('press.preparationPerPiece'),
       quantity: seconds(plannedS(prepare)),
       origin: 'estimated',
       spread: spreadS(prepare),
-      working: say`${count(prepare.length, 'step')} by hand, while another is pressing`,
+      working: say('press.steps', { steps: prepare.length }),
     }),
     ...(sheets > 0
       ? [
           figure({
             id: 'press.waste',
-            label: 'Waste paper',
+            label: say('press.wastePaper2'),
             quantity: count(sheets * left, 'sheet'),
             origin: 'calculated' as const,
-            working: say`${count(sheets, 'fresh sheet')} a piece`,
+            working: say('press.freshsheets', { freshSheets: sheets }),
             inputs: ['press.left'],
           }),
         ]
@@ -138,7 +138,7 @@ export function planPress(input: PressInput): PressPlan {
     running,
     last: runs[runs.length - 1]?.run ?? null,
     progress: left === 0 ? ('done' as const) : good > 0 || running ? ('ready' as const) : ('todo' as const),
-    summary: say`${String(good)} of ${count(all.length, 'piece')}${spoiled > 0 ? `, ${spoiled} spoiled` : ''}`,
+    summary: say('press.of', { good, pieces: all.length, spoiled, which: spoiled > 0 ? 'spoiled' : 'other' }),
     runHeaterReach: running && heaterReachOfRun(running, circumferenceMm),
   };
   // Pieces already pressed count even where nothing more can be pressed yet.
@@ -149,43 +149,35 @@ export function planPress(input: PressInput): PressPlan {
   const hands = plannedS(cycle, 'hands');
   const [least, most] = spreadS(cycle);
   const findings: Finding[] = running
-    ? [finding('press', 'running', 'warning', say`A press run is under way.`)]
+    ? [finding('press', 'running', 'warning', say('press.pressRunUnderWay'))]
     : [];
-  if (!running && left > 0)
-    findings.push(
-      finding(
-        'press',
-        'vent',
-        'info',
-        say`Fan on, window open. Press on its own rated socket, no thin extension lead.`,
-      ),
-    );
+  if (!running && left > 0) findings.push(finding('press', 'vent', 'info', say('press.fanWindowOpenPress')));
   return {
     ...done,
     figures: [
       figure({
         id: 'press.left',
-        label: 'Still to press',
+        label: say('press.stillPress'),
         quantity: count(left, 'piece'),
         origin: 'calculated',
-        working: say`${String(good)} good, ${String(spoiled)} spoiled so far`,
+        working: say('press.goodSpoiledSoFar', { good, spoiled }),
       }),
       figure({
         id: 'press.each',
-        label: atOnce > 1 ? `One load of ${atOnce}, usually` : 'One piece, usually',
+        label: atOnce > 1 ? say('press.oneLoadUsually', { atOnce }) : say('press.onePieceUsually'),
         quantity: seconds(each),
         origin: 'estimated',
         spread: spreadS(cycle),
-        working: say`${seconds(hands)} of it hands; the rest is waiting`,
+        working: say('press.handsRestWaiting', { hands: seconds(hands) }),
         inputs: ['heat.dwell', 'heat.passes'],
       }),
       figure({
         id: 'press.all',
-        label: 'All of them',
+        label: say('press.allThem'),
         quantity: seconds(each * loads),
         origin: 'estimated',
         spread: [least * loads, most * loads],
-        working: say`${String(loads)} × ${seconds(each)}, one after the other`,
+        working: say('press.oneAfterOther', { loads, each: seconds(each) }),
         inputs: ['press.each', 'press.left'],
       }),
       ...prepareFigures(operations, left),

@@ -1,3 +1,8 @@
+import { allOf } from '@/words/all';
+import { createWriter } from '@/words/writer';
+import { METRIC, type UnitChoice } from '@/core/units/format';
+import { inEnglish } from '@/words/inEnglish';
+import { english } from '@/words/english';
 import { NO_ART, pictureLayer } from '../job/art';
 import { DRAWN_PICTURES } from '../art/drawn';
 import { demoShop } from '../demo/demoShop';
@@ -6,14 +11,13 @@ import { newJob, type Job, type Reading } from '../job/job';
 import type { Blank } from '../shop/blank';
 import type { SeamMethod } from '../shop/settings';
 import type { Shop } from '../shop/shop';
-import { phraseText } from '../units/format';
+
 import { figureById, plan, type Plan } from './plan';
 import { withPages } from './sheetPages';
 import { preparationWords } from './operationWords';
 
 /** JobStep by step: what each says for a job a person would bring. Expected values are worked by hand. */
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
-const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
 const INCHES = { length: 'in', temperature: 'F', inchDenominator: 16 } as const;
 
 const find = <T extends { id: string }>(list: readonly T[], id: string): T => {
@@ -29,10 +33,11 @@ const measured = (circumference: string, wall: string): Job['readings'] => ({
   circumferenceFoot: [rule('f', circumference)],
   wall: [{ ...rule('w', wall), method: 'steel rule' }],
 });
-const says = (p: Plan, id: string, units: Parameters<typeof phraseText>[1] = METRIC): string => {
+const says = (p: Plan, id: string, units: UnitChoice = METRIC): string => {
   const f = figureById(p, id);
   if (!f) throw new Error(`no figure ${id}`);
-  return `${phraseText([f.quantity], units)} | ${phraseText(f.working, units)}`;
+  const { quantity, text } = createWriter(allOf('en'), units, 'en-GB');
+  return `${quantity(f.quantity)} | ${text(f.working)}`;
 };
 const findingIds = (p: Plan) => Object.values(p).flatMap((s) => s.findings.map((f: Finding) => f.id));
 
@@ -43,7 +48,9 @@ describe('blank', () => {
   });
 
   test('the wall is what lip and foot leave', () => {
-    expect(says(plan(JOB, shop), 'blank.wall')).toBe('193 mm | less 5 mm at the rim and 6 mm at the foot');
+    expect(inEnglish(says(plan(JOB, shop), 'blank.wall'))).toBe(
+      '193 mm | less 5 mm at the rim and 6 mm at the foot',
+    );
     expect(says(plan(JOB, shop), 'blank.wall', INCHES)).toBe(
       '7 5/8 in | less 3/16 in at the rim and 1/4 in at the foot',
     );
@@ -52,15 +59,17 @@ describe('blank', () => {
   test('parts and film are asked for until they are ticked', () => {
     const fresh = { ...JOB, prepared: [] };
     const filmed = withBlank({ film: true });
-    expect(plan(fresh, filmed).blank.toPrepare).toEqual([
+    expect(inEnglish(plan(fresh, filmed).blank.toPrepare.map((x) => x.text))).toEqual([
       'Take off: lid and straw',
       'Take off: rubber foot',
       'Peel the film before wrapping',
     ]);
     expect(plan(fresh, filmed).blank.progress).toBe('ready');
-    expect(plan({ ...JOB, prepared: [...plan(JOB, filmed).blank.toPrepare] }, filmed).blank.progress).toBe(
-      'done',
-    );
+    expect(
+      inEnglish(
+        plan({ ...JOB, prepared: plan(JOB, filmed).blank.toPrepare.map((p) => p.id) }, filmed).blank.progress,
+      ),
+    ).toBe('done');
   });
 
   test('a tinted blank says what white will be', () => {
@@ -99,9 +108,7 @@ describe('measure', () => {
   test('what is still missing is named', () => {
     const p = plan({ ...JOB, readings: { ...JOB.readings, circumferenceFoot: [] } }, shop);
     const missing = p.measure.findings.find((f) => f.id === 'measure.some');
-    expect(missing && phraseText(missing.text, METRIC)).toBe(
-      'Still to measure: circumference near the foot.',
-    );
+    expect(missing && english.text(missing.text)).toBe('Still to measure: circumference near the foot.');
     expect(p.measure.progress).toBe('ready');
   });
 
@@ -177,7 +184,7 @@ describe('wrap', () => {
       shop,
     );
     const chance = rough.wrap.findings.find((f) => f.id === 'wrap.chance');
-    expect(chance && phraseText(chance.text, METRIC)).toMatch(/only \d+% of the time.*maker’s figure/);
+    expect(chance && english.text(chance.text)).toMatch(/only \d+% of the time.*maker’s figure/);
   });
 
   test('a gap wider than the circumference leaves nothing', () => {
@@ -224,7 +231,7 @@ describe('art and sheet', () => {
       readings: measured('257', '89'),
       sheet: { ...JOB.sheet, paperId: 'a3-plus' },
     };
-    const { layout, pages } = withPages(plan(job, shop)).sheet;
+    const { layout, pages } = withPages(plan(job, shop), english.text).sheet;
     if (!layout) throw new Error('no layout');
     expect(layout.perSheet).toBeGreaterThanOrEqual(4);
     expect(layout.sheetCount).toBe(Math.ceil(7 / layout.perSheet));
@@ -243,7 +250,9 @@ describe('art and sheet', () => {
     };
     expect(plan(JOB, driver).sheet.mirrorBy).toBe('driver');
     expect(plan({ ...JOB, sheet: { ...JOB.sheet, mirrorBy: 'app' } }, driver).sheet.mirrorBy).toBe('app');
-    expect(says(plan(JOB, driver), 'sheet.mirror')).toBe('the driver | turn mirror ON in the printer driver');
+    expect(inEnglish(says(plan(JOB, driver), 'sheet.mirror'))).toBe(
+      'the driver | turn mirror ON in the printer driver',
+    );
   });
 });
 
@@ -258,7 +267,7 @@ describe('heat', () => {
     });
     expect(p.heat.chosen?.heaterReach).toBeNull();
     const steps = preparationWords(p)
-      .map((s) => phraseText(s, METRIC))
+      .map((s) => english.text(s))
       .join('|');
     expect(steps).toContain('shrink film over the whole wrap');
     expect(steps).not.toContain('pressure cold');
@@ -284,7 +293,7 @@ describe('heat', () => {
 
   test('the same figures in Fahrenheit', () => {
     const p = plan({ ...JOB, pressId: 'bench-oven' }, shop);
-    expect(says(p, 'heat.platen', INCHES)).toBe('374 °F | usual 356 °F to 392 °F');
+    expect(inEnglish(says(p, 'heat.platen', INCHES))).toBe('374 °F | usual 356 °F to 392 °F');
   });
 
   test('thicker walls stay hot longer', () => {

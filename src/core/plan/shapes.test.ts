@@ -1,3 +1,5 @@
+import { inEnglish } from '@/words/inEnglish';
+import { english } from '@/words/english';
 import fc from 'fast-check';
 import { demoShop } from '../demo/demoShop';
 import { newJob, type Job, type Method, type Reading } from '../job/job';
@@ -6,13 +8,12 @@ import { wrapInput } from '../wrap/testWraps';
 import { roundPlaces } from '../readings/places';
 import { readPlace } from '../readings/readings';
 import { isRound } from '../shop/blank';
-import { phraseText } from '../units/format';
+
 import { figureById, plan } from './plan';
 import { circumferenceAt, middleCircumference, measuredRound } from './measuredShape';
 import { ALONE } from '../readings/testPlaces';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
-const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
 const read = (
   id: string,
   text: string,
@@ -29,7 +30,7 @@ const jobOn = (blankId: string, over: Partial<Job> = {}): Job => ({ ...newJob('j
 const said = (job: Job) =>
   plan(job, shop)
     .measure.findings.concat(plan(job, shop).wrap.findings)
-    .map((f) => `${f.level} ${f.id} ${phraseText(f.text, METRIC)}`);
+    .map((f) => `${f.level} ${f.id} ${english.text(f.text)}`);
 const value = (job: Job, id: string) => Number(figureById(plan(job, shop), id)?.quantity.value);
 const EMPTY = newJob('e', 'e').readings;
 
@@ -220,7 +221,7 @@ test('identical wraps whichever unit was typed', () => {
             ),
           ),
         );
-        if (!measuredShape.ok) throw new Error(measuredShape.problem.what);
+        if (!measuredShape.ok) throw new Error(english.text(measuredShape.problem.what));
         const s = measuredShape.value;
         return sizeRoundWrap(
           wrapInput({ circumferenceTop: s.top, circumferenceFoot: s.foot, slant: s.slant }),
@@ -250,10 +251,10 @@ test('a circumference between two readings takes its uncertainty from both', () 
       ),
     ),
   );
-  if (!made.ok) throw new Error(made.problem.what);
+  if (!made.ok) throw new Error(english.text(made.problem.what));
   const mid = circumferenceAt(made.value, (made.value.wall.topMm + made.value.wall.footMm) / 2);
   expect(mid.value).toBeCloseTo(middleCircumference(made.value).value, 6);
-  expect(Object.keys(mid.parts)).toEqual(
-    expect.arrayContaining(['reading: circumference near the rim', 'reading: circumference near the foot']),
+  expect(inEnglish(Object.keys(mid.parts))).toEqual(
+    expect.arrayContaining(['reading: rim', 'reading: foot']),
   );
 });

@@ -7,8 +7,8 @@ import { takesPaper, type SheetOption } from '../sheet/options';
 import { rulerFor } from '../sheet/pages';
 import type { NamedPart } from '../sheet/parts';
 import type { Paper } from '../shop/paper';
-import { say, type Phrase } from '../units/phrase';
-import { count, mm } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { mm } from '../message/quantity';
 import type { Arranged } from './arrange';
 import { panelsSummary, type PanelPlan } from './panels';
 import { costFigures, inkCentsOf } from './sheetCost';
@@ -27,7 +27,7 @@ export interface SheetPlan extends StepPlan<'sheet'> {
   readonly panels: PanelPlan | null;
   /** Papers and printers that print every piece whole, the one that costs least first. */
   readonly options: readonly SheetOption[];
-  readonly checklist: readonly Phrase[];
+  readonly checklist: readonly Message[];
   /** What the ink of all sheets costs, in hundredths of the shop's money. */
   readonly inkCents: number;
 }
@@ -75,7 +75,7 @@ export function planSheet(input: SheetInput): SheetPlan {
     inkCents: 0,
     options,
   };
-  if (!own) return { ...nothing, summary: say`after the wrap`, findings: [] };
+  if (!own) return { ...nothing, summary: say('sheet.afterWrap'), findings: [] };
   if (paper && arranged.layout?.ok) return laidOut(input, own, paper, arranged.layout.value);
   const { id, text, summary } = whyNot(arranged, own);
   return { ...nothing, summary, findings: [finding('sheet', id, 'blocker', text)] };
@@ -85,22 +85,32 @@ export function planSheet(input: SheetInput): SheetPlan {
 function whyNot(
   { printer, options, paper, layout }: Arranged,
   own: SharedPart,
-): { readonly id: string; readonly text: Phrase; readonly summary: Phrase } {
+): { readonly id: string; readonly text: Message; readonly summary: Message } {
   const need = needMm(own.pattern.whole, printer.marginsMm);
-  const size = say`It needs about ${mm(need.shortMm)} × ${mm(need.longMm)}.`;
+  const size = say('sheet.needsAbout', { short: mm(need.shortMm), long: mm(need.longMm) });
   const cheapest = options.find((o) => o.printer.id === printer.id) ?? options[0];
   const way = cheapest
-    ? say`${cheapest.paper.name} on ${cheapest.printer.name} is large enough.`
-    : say`No paper of the shop is large enough. Print in panels, or add a larger paper under Papers.`;
-  if (!paper) return { id: 'none', text: say`${size} ${way}`, summary: say`no paper fits` };
+    ? say('sheet.largeEnough', { paper: cheapest.paper.name, printer: cheapest.printer.name })
+    : say('sheet.paperShopLargeEnough');
+  if (!paper)
+    return { id: 'none', text: say('sheet.sizeWay', { size, way }), summary: say('sheet.paperFits') };
   if (!takesPaper(printer, paper))
     return {
       id: 'printer',
-      text: say`${printer.name} does not take ${paper.name}: ${paper.kind === 'roll' && !printer.rolls ? say`it has no roll` : say`its widest paper is ${mm(printer.widestMm)}`}. Choose another paper or printer.`,
-      summary: say`${paper.name}: wrong printer`,
+      text: say('sheet.doesTake', {
+        printer: printer.name,
+        paper: paper.name,
+        widest: mm(printer.widestMm),
+        which: paper.kind === 'roll' && !printer.rolls ? 'hasRoll' : 'other',
+      }),
+      summary: say('sheet.wrongPrinter', { paper: paper.name }),
     };
   const what = layout && !layout.ok ? layout.problem.what : '';
-  return { id: 'fit', text: say`${what} ${size} ${way}`, summary: say`${paper.name}: does not fit` };
+  return {
+    id: 'fit',
+    text: say('sheet.whatSizeWay', { what, size, way }),
+    summary: say('sheet.doesFit', { paper: paper.name }),
+  };
 }
 
 /** The parts of the layout as the lists name them. */
@@ -122,7 +132,11 @@ function laidOut(input: SheetInput, own: SharedPart, paper: Paper, layout: Sheet
   return {
     step: 'sheet',
     progress: own.placedLayers.length > 0 ? 'done' : 'todo',
-    summary: say`${paper.name} · ${panels ? panelsSummary(panels) : say`${count(layout.perSheet, 'piece')} up`} · ${count(layout.sheetCount, 'sheet')}`,
+    summary: say('sheet.paperValueSheets', {
+      paper: paper.name,
+      value: panels ? panelsSummary(panels) : say('sheet.piecesUp', { pieces: layout.perSheet }),
+      sheets: layout.sheetCount,
+    }),
     figures: [
       ...sheetFigures({
         layout,
@@ -164,14 +178,7 @@ function findingsOf(
   rulerText: string,
 ): readonly Finding[] {
   const { panels, options } = arranged;
-  const found: Finding[] = [
-    finding(
-      'sheet',
-      'ruler',
-      'info',
-      say`Print at 100 %, no “fit to page”. The bar on the sheet must measure ${rulerText}.`,
-    ),
-  ];
+  const found: Finding[] = [finding('sheet', 'ruler', 'info', say('sheet.print100FitPage', { rulerText }))];
   const [whole] = options;
   if (panels && whole)
     found.push(
@@ -179,18 +186,13 @@ function findingsOf(
         'sheet',
         'whole',
         sheet.panels.way === 'panels' ? 'info' : 'warning',
-        say`${whole.printer.name} prints it whole on ${whole.paper.name}: no join to cut and hide.`,
+        say('sheet.printsWholeJoinCut', { printer: whole.printer.name, paper: whole.paper.name }),
       ),
     );
   const longest = Math.max(0, ...layout.sheets.map((s) => s.heightMm));
   if (longest > LONGEST_PLAIN_PAGE_MM)
     found.push(
-      finding(
-        'sheet',
-        'long-page',
-        'warning',
-        say`A page of ${mm(longest)} is longer than a PDF counts in points, so this file counts in larger units. Some programs print it too small. Check the bar.`,
-      ),
+      finding('sheet', 'long-page', 'warning', say('sheet.pageLongerThanPdf', { longest: mm(longest) })),
     );
   if (!again && pieces.length > 0 && jobPieces !== pieces.length)
     found.push(
@@ -198,18 +200,11 @@ function findingsOf(
         'sheet',
         'pieces',
         'warning',
-        say`The names list makes ${count(pieces.length, 'piece')}, the job says ${String(jobPieces)}. The sheets follow the list.`,
+        say('sheet.namesListMakes', { pieces: pieces.length, jobPieces }),
       ),
     );
   const searched = panels?.joins.every((j) => j.shows !== null) ?? true;
   if (panels && sheet.panels.join === 'hidden' && !searched)
-    found.push(
-      finding(
-        'sheet',
-        'join',
-        'info',
-        say`The joins are straight until a hidden path is found. Find it under Panels.`,
-      ),
-    );
+    found.push(finding('sheet', 'join', 'info', say('sheet.joinsStraightUntilHidden')));
   return found;
 }

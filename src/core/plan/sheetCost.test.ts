@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { demoShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
 import { flatten } from '../geometry/contour';
@@ -7,7 +8,7 @@ const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const JOB = jobs.find((j) => j.id === 'star-party-tumblers') as Job;
 
 const money = (text: unknown): number => Math.round(Number(/\$([\d.]+)/.exec(String(text))?.[1]) * 100);
-const words = (f: ReturnType<typeof figureById>): string => (f?.working ?? []).map(String).join('');
+const words = (f: ReturnType<typeof figureById>): string => (f ? english.text(f.working) : '');
 
 test('paper by the sheet, ink by the square metre that is printed, bleed and all, at the usual cover', () => {
   const p = plan({ ...JOB, pieces: 5, sheet: { ...JOB.sheet, paperId: 'a3' } }, shop);
@@ -59,7 +60,7 @@ test('what a piece costs is a share of the whole for each finished piece, in how
   expect(p.sheet.panels?.panels.length).toBeGreaterThan(3);
   const cost = figureById(p, 'sheet.cost');
   const all = Number(String(cost?.quantity.value).slice(1));
-  const said = (cost?.working ?? []).map(String).join('');
+  const said = cost ? english.text(cost.working) : '';
   expect(Number(/; \$([\d.]+) a piece/.exec(said)?.[1])).toBeCloseTo(all / 2, 1);
 });
 

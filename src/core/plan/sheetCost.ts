@@ -2,8 +2,8 @@ import { figure, type Figure } from '../figures/figure';
 import { moneyText } from '../money/money';
 import type { SheetLayout } from '../sheet/layout';
 import type { Printer } from '../shop/printer';
-import { say } from '../units/phrase';
-import { count } from '../units/quantity';
+import { say } from '../message/message';
+import { decimal } from '../message/quantity';
 
 /** Ink where nobody has looked at the picture: a share of full colour that art of this trade usually lays, percent. */
 export const USUAL_INK_PCT = 110;
@@ -48,17 +48,35 @@ export function costFigures({
   return [
     figure({
       id: 'sheet.cost',
-      label: guess ? 'Paper and ink, ink estimated' : 'Paper and ink',
+      label: guess ? say('sheet.paperInkInkEstimated') : say('sheet.paperInk'),
       quantity: { kind: 'word' as const, value: money(sumCents) },
       origin: 'estimated' as const,
       working: guess
-        ? say`paper ${money(paperCents)}; ink ${money(inkCents)} at the usual ${String(USUAL_INK_PCT)} % until the picture is analysed; ${each} a piece`
-        : say`paper ${money(paperCents)}, ink ${money(inkCents)}; ${each} a piece`,
+        ? say('sheet.paperInkUsualUntil', {
+            paper: money(paperCents),
+            ink: money(inkCents),
+            usualInkPct: USUAL_INK_PCT,
+            each,
+          })
+        : say('sheet.paperInkPiece', { paper: money(paperCents), ink: money(inkCents), each }),
       arithmetic: [
         paper.kind === 'roll'
-          ? say`${metres.toFixed(2)} m of ${paper.name} at ${money(paper.costCents)}`
-          : say`${count(layout.sheetCount, 'sheet')} of ${paper.name} at ${money(paper.costCents)}`,
-        say`${m2.toFixed(3)} m² printed, bleed and all × ${inkPct.toFixed(0)} % ink${guess ? ' (usual)' : ''} × ${money(printer.inkPerM2Cents)} per m² at full ink`,
+          ? say('sheet.mOfAt', {
+              metres: decimal(metres, 2),
+              paper: paper.name,
+              cost: money(paper.costCents),
+            })
+          : say('sheet.sheetsPaperCost', {
+              sheets: layout.sheetCount,
+              paper: paper.name,
+              cost: money(paper.costCents),
+            }),
+        say('sheet.mPrintedBleedAll', {
+          m2: decimal(m2, 3),
+          ink: decimal(inkPct, 0),
+          which: guess ? 'usual' : 'other',
+          inkPerM2: money(printer.inkPerM2Cents),
+        }),
       ],
       inputs: ['sheet.count', 'sheet.used'],
     }),

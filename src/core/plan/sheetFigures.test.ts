@@ -1,12 +1,13 @@
+import { inEnglish } from '@/words/inEnglish';
+import { english } from '@/words/english';
 import { demoShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
 import { contourArea } from '../geometry/contour';
-import { phraseText } from '../units/format';
+
 import { figureById, plan } from './plan';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const find = (id: string): Job => jobs.find((j) => j.id === id) as Job;
-const MM = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
 
 const planned = (id: string, sheet: Partial<Job['sheet']> = {}, rest: Partial<Job> = {}) => {
   const job = find(id);
@@ -15,7 +16,7 @@ const planned = (id: string, sheet: Partial<Job['sheet']> = {}, rest: Partial<Jo
 const figureOf = (p: ReturnType<typeof plan>, id: string) => {
   const f = figureById(p, `sheet.${id}`);
   if (!f) throw new Error(id);
-  return { value: f.quantity.value, working: phraseText(f.working, MM), origin: f.origin };
+  return { value: f.quantity.value, working: english.text(f.working), origin: f.origin };
 };
 
 test('how much of the paper becomes wrap: trimmed pieces over the paper printed', () => {
@@ -72,11 +73,11 @@ test('a paper chosen is the person’s; one found is calculated, and why is said
 });
 
 test('who mirrors, and what to do about it in the driver: one says ON where the other says OFF', () => {
-  expect(figureOf(planned('constellation-mugs', { mirrorBy: 'app' }), 'mirror')).toMatchObject({
+  expect(inEnglish(figureOf(planned('constellation-mugs', { mirrorBy: 'app' }), 'mirror'))).toMatchObject({
     value: 'this file',
     working: 'turn mirror OFF in the printer driver',
   });
-  expect(figureOf(planned('constellation-mugs', { mirrorBy: 'driver' }), 'mirror')).toMatchObject({
+  expect(inEnglish(figureOf(planned('constellation-mugs', { mirrorBy: 'driver' }), 'mirror'))).toMatchObject({
     value: 'the driver',
     working: 'turn mirror ON in the printer driver',
   });
@@ -85,6 +86,6 @@ test('who mirrors, and what to do about it in the driver: one says ON where the 
 test('panels are counted as panels', () => {
   const p = planned('star-map-panel', { paperId: 'a4' });
   expect(figureOf(p, 'per').value).toBe(p.sheet.layout?.perSheet);
-  expect(figureById(p, 'sheet.per')?.quantity).toMatchObject({ one: 'panel' });
+  expect(inEnglish(figureById(p, 'sheet.per')?.quantity)).toMatchObject({ of: 'panel' });
   expect(figureOf(p, 'count').value).toBe(p.sheet.panels?.panels.length);
 });

@@ -1,8 +1,8 @@
 import { figure, type Figure } from '../figures/figure';
 import type { SheetLayout } from '../sheet/layout';
 import type { MirrorBy } from '../shop/printer';
-import { say, type Phrase } from '../units/phrase';
-import { count, mm, ratio, word } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { count, mm, ratio, word, decimal } from '../message/quantity';
 import type { PanelPlan } from './panels';
 
 export interface SheetFacts {
@@ -13,66 +13,67 @@ export interface SheetFacts {
   readonly panels: PanelPlan | null;
 }
 
-function boundText({ bound, paper, offcut }: SheetLayout): Phrase {
+function boundText({ bound, paper, offcut }: SheetLayout): Message {
   const waste =
     offcut.widthMm > 20 && offcut.heightMm > 20
-      ? say`; ${mm(offcut.widthMm)} × ${mm(offcut.heightMm)} left whole on the last`
-      : say``;
+      ? say('sheet.leftWholeLast', { width: mm(offcut.widthMm), height: mm(offcut.heightMm) })
+      : say('common.n');
   return paper.kind === 'roll'
-    ? say`of the paper becomes wrap. By area alone ${bound.least.toFixed(2)} m would do, this takes ${bound.taken.toFixed(2)} m${waste}`
-    : say`of the paper becomes wrap. By area alone ${count(bound.least, 'sheet')} would do, this takes ${String(bound.taken)}${waste}`;
+    ? say('sheet.paperBecomesWrapArea', {
+        least: decimal(bound.least, 2),
+        taken: decimal(bound.taken, 2),
+        waste,
+      })
+    : say('sheet.paperBecomesWrapArea2', { sheets: bound.least, taken: bound.taken, waste });
 }
 
 export function sheetFigures({ layout, asked, mirrorBy, flat, panels }: SheetFacts): Figure[] {
   const size =
     layout.paper.kind === 'roll'
-      ? say`${mm(layout.paper.widthMm)} wide, off a roll`
-      : say`${mm(layout.paper.widthMm)} × ${mm(layout.paper.heightMm)}`;
+      ? say('sheet.wideOffRoll', { width: mm(layout.paper.widthMm) })
+      : say('common.size', { width: mm(layout.paper.widthMm), height: mm(layout.paper.heightMm) });
   return [
     figure({
       id: 'sheet.paper',
-      label: 'Paper',
+      label: say('common.paper'),
       quantity: word(layout.paper.name),
       origin: asked ? 'measured' : 'calculated',
       working: asked
-        ? say`${size}, chosen`
-        : say`${size}, ${panels ? 'takes the fewest panels' : 'costs least of those that hold it'}`,
+        ? say('sheet.chosen', { size })
+        : say('sheet.sizeTakesCosts', { size, which: panels ? 'takesFewestPan' : 'other' }),
     }),
     figure({
       id: 'sheet.per',
-      label: 'On a sheet',
+      label: say('sheet.onASheet'),
       quantity: panels ? count(layout.perSheet, 'panel') : count(layout.perSheet, 'piece'),
       origin: 'calculated',
-      working: layout.turned ? say`turned on its side` : say`upright`,
+      working: layout.turned ? say('sheet.turnedSide') : say('sheet.upright'),
       inputs: flat ? ['wrap.size'] : ['wrap.length', 'wrap.height'],
     }),
     figure({
       id: 'sheet.count',
-      label: 'Print',
+      label: say('sheet.print'),
       quantity: count(layout.sheetCount, 'sheet'),
       origin: 'calculated',
       working:
         layout.onLast === layout.perSheet
-          ? say`all full`
-          : say`${count(layout.onLast, panels ? 'panel' : 'piece')} on the last`,
+          ? say('sheet.allFull')
+          : say('sheet.onTheLast', { count: count(layout.onLast, panels ? 'panel' : 'piece') }),
       inputs: ['sheet.per'],
     }),
     figure({
       id: 'sheet.used',
-      label: 'Paper used',
+      label: say('sheet.paperUsed'),
       quantity: ratio(layout.used),
       origin: 'calculated',
       working: boundText(layout),
     }),
     figure({
       id: 'sheet.mirror',
-      label: 'Mirrored by',
-      quantity: word(mirrorBy === 'app' ? 'this file' : 'the driver'),
+      label: say('common.mirroredBy'),
+      quantity: word(mirrorBy === 'app' ? say('sheet.thisFile') : say('common.theDriver')),
       origin: 'measured',
-      working:
-        mirrorBy === 'app'
-          ? say`turn mirror OFF in the printer driver`
-          : say`turn mirror ON in the printer driver`,
+      working: mirrorBy === 'app' ? say('sheet.turnMirrorOffPrinter') : say('sheet.turnMirrorPrinterDriver'),
     }),
   ];
 }

@@ -1,3 +1,4 @@
+import { type Write } from '../message/message';
 import { sourcesOf, type Sources } from '../art/items';
 import type { Piece } from '../art/names';
 import { placeArt, type ArtBoard, type PlacedLayer } from '../art/placedLayers';
@@ -70,7 +71,7 @@ function printsOf({ jobs, panels }: ToDraw): readonly Drawn[] {
 }
 
 /** Some sheets by their numbers from 0, and all that their pictures are drawn from. */
-function draw(d: ToDraw, numbers: readonly number[]): DrawnPages {
+function draw(d: ToDraw, numbers: readonly number[], write: Write): DrawnPages {
   const drawn = printsOf(d);
   const prints = drawn.map((x) => x.print);
   const placed = numbers.flatMap((at) => d.layout.sheets[at]?.placements ?? []);
@@ -79,19 +80,20 @@ function draw(d: ToDraw, numbers: readonly number[]): DrawnPages {
     return x ? [sourcesOf(x.print.placedLayersOf(piece), x.of.board, x.of.pattern.bleed)] : [];
   });
   return {
-    pages: numbers.flatMap((at) => drawPage(d.layout, at, prints, d.label) ?? []),
+    pages: numbers.flatMap((at) => drawPage(d.layout, at, prints, d.label, write) ?? []),
     sources: Object.assign({}, ...sources) as Sources,
   };
 }
 
 /** One sheet by its number from 0; nothing where there is none. */
-export const drawSheet = (d: ToDraw, at: number): DrawnPages => draw(d, [at]);
+export const drawSheet = (d: ToDraw, at: number, write: Write): DrawnPages => draw(d, [at], write);
 
 /** Every distinct sheet: those alike are drawn once and say how often to print them. */
-export const drawSheets = (d: ToDraw): DrawnPages =>
+export const drawSheets = (d: ToDraw, write: Write): DrawnPages =>
   draw(
     d,
     d.layout.sheets.map((_, i) => i),
+    write,
   );
 
 /** A plan with every sheet drawn, for whoever cannot ask for them one by one. */
@@ -99,8 +101,8 @@ export interface WholePlan extends Plan {
   readonly sheet: Plan['sheet'] & DrawnPages;
 }
 
-export function withPages(p: Plan): WholePlan {
+export function withPages(p: Plan, write: Write): WholePlan {
   const { toDraw } = p.sheet;
-  const drawn = toDraw ? drawSheets(toDraw) : { pages: [], sources: {} };
+  const drawn = toDraw ? drawSheets(toDraw, write) : { pages: [], sources: {} };
   return { ...p, sheet: { ...p.sheet, toDraw: null, ...drawn } };
 }

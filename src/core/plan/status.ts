@@ -6,18 +6,18 @@ import { keyOf } from '../memo/key';
 import type { JobTally } from '../look/tally';
 import type { Run } from '../shop/run';
 import type { Shop } from '../shop/shop';
-import type { Phrase } from '../units/phrase';
+import type { Message } from '../message/message';
 import type { Progress } from './stepPlan';
 
 /** Where a job stands, in so few words that the list of jobs can be shown without planning every job again. */
 export interface JobStatus {
   readonly at: JobStep;
   /** The line that sums up its current step. */
-  readonly summary: Phrase;
+  readonly summary: Message;
   readonly blankName: string | null;
   readonly progress: Readonly<Record<JobStep, Progress>>;
   /** What is most in its way; null where nothing is. */
-  readonly worst: { readonly level: Level; readonly step: JobStep; readonly text: Phrase } | null;
+  readonly worst: { readonly level: Level; readonly step: JobStep; readonly text: Message } | null;
 }
 
 /** All of a shop that every job's plan may draw on, as a key; its runs and its log are told job by job. */

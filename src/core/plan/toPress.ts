@@ -1,7 +1,7 @@
 import type { MatWork } from '../heat/heaterReach';
 import { isFlat, isHandled, type Blank } from '../shop/blank';
 import type { SeamMethod } from '../shop/settings';
-import { say, type Phrase } from '../units/phrase';
+import { say, type Message } from '../message/message';
 import { pieceOf, type Piece } from './heatLoad';
 import type { WrapJob, WrapPlan } from './wrap';
 import { edgeWay } from './wrapFlat';
@@ -20,7 +20,7 @@ export interface ToPress {
   readonly faces: number;
   readonly seamMethod: SeamMethod;
   /** What the seam method asks of the hands; a lap says which end lies on top. */
-  readonly seamStep: Phrase;
+  readonly seamStep: Message;
   /** Paper folded over the edges of a flat blank. */
   readonly wrapped: boolean;
 }
@@ -57,8 +57,8 @@ export function toPress({ wrap, blank, asked }: ToPressInput): ToPress | null {
     seamMethod: wrap.seamMethod,
     seamStep:
       wrap.seamMethod === 'lap'
-        ? say`The ${asked.lapOver} end on top, its cut clean`
-        : say`${wrap.note.instruction}`,
+        ? say('press.endTopCutClean', { lapOver: asked.lapOver })
+        : wrap.note.instruction,
     wrapped: isFlat(blank) && edgeWay({ wrap: asked }, blank) === 'wrapped',
   };
 }

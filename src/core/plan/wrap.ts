@@ -4,7 +4,7 @@ import type { AxisScale } from '../calibration/calibration';
 import type { Band, BestCone } from '../shapes/band';
 import { isFlat, isRound, type Blank } from '../shop/blank';
 import type { SeamMethod, Settings } from '../shop/settings';
-import { say } from '../units/phrase';
+import { say } from '../message/message';
 import type { Pattern } from '../wrap/pattern';
 import type { Wrap } from '../wrap/roundWrap';
 import { wrapStart, type WrapStart } from '../wrap/startingMethod';
@@ -125,7 +125,7 @@ export function planWrap(input: WrapInput, usable: (i: UsableInput) => Band): Wr
   return {
     ...shared,
     progress: 'todo',
-    summary: blank ? say`after the readings` : say`after the blank`,
+    summary: blank ? say('wrap.afterReadings') : say('measure.afterBlank'),
     figures: [],
     findings: [],
   };

@@ -2,8 +2,8 @@ import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/fig
 import { within95 } from '../figures/interval';
 import type { AxisScale } from '../calibration/calibration';
 import type { FlatBlank } from '../shop/blank';
-import { say } from '../units/phrase';
-import { fineMm, mm, ratio, word } from '../units/quantity';
+import { say } from '../message/message';
+import { fineMm, mm, ratio, word } from '../message/quantity';
 import { sizeFlatWrap, USUAL_TURN_IN_MM, type FacePrint, type FlatWrap } from '../wrap/flatWrap';
 import type { MeasurePlan } from './measure';
 import { finding } from './stepPlan';
@@ -34,46 +34,56 @@ function figuresOf({ blank, job, measuredShape, print }: FlatWrapPlan, w: FlatWr
   const { pattern } = w;
   const wrapped = edgeWay(job, blank) === 'wrapped';
   const past = wrapped
-    ? say`${mm(blank.wallMm)} of edge and ${mm(turnIn(job))} turned over the back`
-    : say`past the edge all round, so a slip shows no white`;
+    ? say('wrap.edgeTurnedOverBack', { wall: mm(blank.wallMm), job: mm(turnIn(job)) })
+    : say('wrap.pastEdgeAllRound');
   return [
     figure({
       id: 'wrap.size',
-      label: 'Picture, one face',
+      label: say('wrap.pictureOneFace'),
       quantity: mm(pattern.bleed.width),
       origin: 'calculated',
       working: shrinks
-        ? say`by ${mm(pattern.bleed.height)}: the blank, ${mm(w.pastMm)} past it on each side, and what shrinks in the heat`
-        : say`by ${mm(pattern.bleed.height)}: the blank and ${mm(w.pastMm)} past it on each side`,
+        ? say('wrap.blankPastEachSide', { height: mm(pattern.bleed.height), past: mm(w.pastMm) })
+        : say('wrap.blankPastEachSide2', { height: mm(pattern.bleed.height), past: mm(w.pastMm) }),
       arithmetic: [
-        say`${mm(measuredShape.width.value)}${longer(print.x)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.width)}`,
-        say`${mm(measuredShape.height.value)}${longer(print.y)} + 2 × ${mm(w.pastMm)} = ${mm(pattern.bleed.height)}`,
+        say('wrap.n2', {
+          width: mm(measuredShape.width.value),
+          x: longer(print.x),
+          past: mm(w.pastMm),
+          width2: mm(pattern.bleed.width),
+        }),
+        say('wrap.n22', {
+          height: mm(measuredShape.height.value),
+          y: longer(print.y),
+          past: mm(w.pastMm),
+          height2: mm(pattern.bleed.height),
+        }),
       ],
       inputs: ['measure.width', 'measure.height'],
       ...uncertaintyOf(measuredShape.width),
     }),
     figure({
       id: 'wrap.past',
-      label: wrapped ? 'Turned over the edge' : 'Bleed',
+      label: wrapped ? say('wrap.turnedOverEdge') : say('common.bleed'),
       quantity: mm(w.pastMm),
       origin: wrapped ? 'calculated' : 'measured',
       working: past,
     }),
     figure({
       id: 'wrap.hides',
-      label: 'Bleed needed',
+      label: say('wrap.bleedNeeded'),
       quantity: fineMm(w.bleedFor19In20Mm),
       origin: 'calculated',
-      working: say`hides the blank’s own tolerance, the printer’s and the hand on all four sides, 19 times in 20`,
+      working: say('wrap.hidesBlanksOwnTolerance'),
       inputs: ['measure.width', 'measure.height'],
       error: { asks: 'edges', ...w.placing },
     }),
     figure({
       id: 'wrap.chance',
-      label: 'No white at an edge',
+      label: say('wrap.whiteEdge'),
       quantity: ratio(w.coverChance),
       origin: 'estimated',
-      working: say`chance at ${mm(w.pastMm)} past the edge`,
+      working: say('wrap.chancePastEdge', { past: mm(w.pastMm) }),
       inputs: ['wrap.hides'],
       error: { asks: 'edges', ...w.placing },
     }),
@@ -81,19 +91,22 @@ function figuresOf({ blank, job, measuredShape, print }: FlatWrapPlan, w: FlatWr
       ? [
           figure({
             id: 'wrap.fold',
-            label: 'Offset between faces, maximum',
+            label: say('wrap.offsetBetweenFacesMaximum'),
             quantity: fineMm(within95(w.registration)),
             origin: 'estimated',
-            working: say`twice what the fold is off; fold on the ticks, against a steel rule`,
+            working: say('wrap.twiceWhatFoldOff'),
           }),
         ]
       : []),
     figure({
       id: 'wrap.area',
-      label: 'Face',
+      label: say('wrap.face'),
       quantity: word(`${(w.areaMm2 / 100).toFixed(1)} cm²`),
       origin: 'calculated',
-      working: say`${mm(w.edgeMm)} round its edge${blank.shape.holes.length > 0 ? ', holes not taken off' : ''}`,
+      working: say('wrap.roundEdge', {
+        edge: mm(w.edgeMm),
+        which: blank.shape.holes.length > 0 ? 'holesTakenOff' : 'other',
+      }),
     }),
   ];
 }
@@ -108,30 +121,20 @@ function findingsOf(input: FlatWrapPlan, w: FlatWrap): Finding[] {
     add(
       'bleed',
       'warning',
-      say`${mm(w.pastMm)} of bleed hides a slip only ${ratio(w.coverChance)} of the time. ${fineMm(w.bleedFor19In20Mm)} is needed for 19 in 20.`,
+      say('wrap.bleedHidesSlipOnly', {
+        past: mm(w.pastMm),
+        coverChance: ratio(w.coverChance),
+        bleedFor19In20: fineMm(w.bleedFor19In20Mm),
+      }),
     );
-  if (!wrapped && blank.shape.edge === 'rough')
-    add(
-      'rough',
-      'warning',
-      say`A rough edge takes no dye from flat paper and stays bare. Wrap the paper over the edges, or confirm that a bare edge is intended.`,
-    );
+  if (!wrapped && blank.shape.edge === 'rough') add('rough', 'warning', say('wrap.roughEdgeTakesDye'));
   if (wrapped && w.pastMm > Math.min(w.pattern.trim.width, w.pattern.trim.height) / 2)
-    add('turn-in', 'warning', say`The paper folded over the back overlaps itself. Make the turn-in smaller.`);
-  if (w.pattern.faces.every((f) => f.safe.length === 0))
-    add('safe', 'warning', say`The safe zone is so wide that no text fits inside. Make it smaller.`);
+    add('turn-in', 'warning', say('wrap.paperFoldedOverBack'));
+  if (w.pattern.faces.every((f) => f.safe.length === 0)) add('safe', 'warning', say('wrap.safeZoneSoWide'));
   if (w.registration && job.wrap.faces === 'one then the other')
-    add(
-      'second',
-      'info',
-      say`One face after the other: the first is heated twice. Press the paler side first.`,
-    );
+    add('second', 'info', say('wrap.oneFaceAfterOther'));
   if (w.registration && job.wrap.faces === 'together')
-    add(
-      'together',
-      'info',
-      say`Both faces at once: paper above and below, heat mostly from above. Turn it over half way if the back is faint.`,
-    );
+    add('together', 'info', say('wrap.bothFacesOncePaper'));
   return found;
 }
 
@@ -154,7 +157,11 @@ export function planFlatWrap(input: FlatWrapPlan): WrapPlan {
   return {
     ...shared,
     progress: measure.progress === 'done' ? 'done' : 'ready',
-    summary: say`${mm(pattern.bleed.width)} × ${mm(pattern.bleed.height)}${w.registration ? ', two faces' : ''}`,
+    summary: say('wrap.widthHeight', {
+      width: mm(pattern.bleed.width),
+      height: mm(pattern.bleed.height),
+      which: w.registration ? 'twoFaces' : 'other',
+    }),
     figures: figuresOf(input, w),
     findings: findingsOf(input, w),
     pattern,

@@ -6,8 +6,8 @@ import { paperRadius, type Band } from '../shapes/band';
 import type { AxisScale } from '../calibration/calibration';
 import type { RoundBlank } from '../shop/blank';
 import type { Hold, SeamMethod } from '../shop/settings';
-import { say } from '../units/phrase';
-import { degrees, fineMm, mm, ratio, word } from '../units/quantity';
+import { say, type Message, inSentence } from '../message/message';
+import { degrees, fineMm, mm, ratio, word, decimal } from '../message/quantity';
 import { KIND_WORDS, pictureMargin } from '../wrap/startingMethod';
 import { bothMargins95, marginError } from '../wrap/error';
 import { sizeRoundWrap, type Wrap } from '../wrap/roundWrap';
@@ -30,50 +30,55 @@ export interface RoundWrapPlan {
   readonly shared: Omit<WrapPlan, 'progress' | 'summary' | 'figures' | 'findings'>;
 }
 
-const ASKS: Readonly<Record<SeamMethod, string>> = {
-  under: 'that the ends stay apart',
-  butt: 'that the ends meet within half a millimetre',
-  lap: 'that the ends overlap and show no white',
-  over: 'that the paper reaches round',
-  gap: 'that the gap stays open',
+const ASKS: Readonly<Record<SeamMethod, Message>> = {
+  under: say('wrap.endsStayApart'),
+  butt: say('wrap.endsMeetWithinHalf'),
+  lap: say('wrap.endsOverlapShowWhite'),
+  over: say('wrap.paperReachesRound'),
+  gap: say('wrap.gapStaysOpen'),
 };
 
 function lengthFigures({ paperMm, shared, measuredShape, axis }: RoundWrapPlan, w: Wrap): Figure[] {
   const over = w.lengthMm - w.closing.value;
   const handled = measuredShape.handle !== null;
-  const amount = shared.note.amount ?? 'nothing';
+  const amount = inSentence(shared.note.amount ?? say('wrap.nothingAmount'));
   const change =
     over === 0
-      ? say`${handled ? 'up to the handle on both sides' : 'ends touch'}, nothing added`
+      ? say('wrap.upEnds', { which: handled ? 'upHandleBothSi' : 'other' })
       : over > 0
-        ? say`${mm(w.closing.value)} plus ${mm(over)} ${amount}`
-        : say`${mm(w.closing.value)} less ${mm(-over)} (${amount})`;
+        ? say('wrap.plus', { closing: mm(w.closing.value), over: mm(over), amount })
+        : say('wrap.less', { closing: mm(w.closing.value), over: mm(-over), amount });
   const wallMm = w.closing.value - Math.PI * paperMm;
   const working = handled
-    ? say`from handle to handle, and the paper’s own thickness`
-    : say`circumference plus ${fineMm(Math.PI * paperMm)}: paper lies outside the wall`;
+    ? say('wrap.fromHandleHandlePapers')
+    : say('wrap.circumferencePlusPaperLies', { pi: fineMm(Math.PI * paperMm) });
   return [
     figure({
       id: 'wrap.closing',
-      label: handled ? 'Handle to handle' : 'Closing length',
+      label: handled ? say('wrap.handleHandle') : say('wrap.closingLength'),
       quantity: mm(w.closing.value),
       origin: 'calculated',
-      working: axis.shrink > 0 ? say`${working}; longer by ${ratio(axis.shrink)} that shrinks` : working,
+      working: axis.shrink > 0 ? say('wrap.longerShrinks', { working, shrink: ratio(axis.shrink) }) : working,
       arithmetic:
         handled || axis.shrink > 0 || w.sector
           ? []
-          : [say`${mm(wallMm)} + π × ${fineMm(paperMm)} paper = ${mm(w.closing.value)}`],
+          : [say('wrap.paper', { wall: mm(wallMm), paper: fineMm(paperMm), closing: mm(w.closing.value) })],
       inputs: ['measure.girth'],
       ...uncertaintyOf(w.closing),
     }),
     figure({
       id: 'wrap.length',
-      label: shared.seamMethod === 'over' ? 'Print and cut length' : 'Cut length',
+      label: shared.seamMethod === 'over' ? say('wrap.printCutLength') : say('wrap.cutLength'),
       quantity: mm(w.lengthMm),
       origin: 'calculated',
-      working: w.sector ? say`at mid height: ${change}` : change,
+      working: w.sector ? say('wrap.midHeight', { change }) : change,
       arithmetic: [
-        say`${mm(w.closing.value)} ${over < 0 ? '−' : '+'} ${mm(Math.abs(over))} = ${mm(w.lengthMm)}`,
+        say('wrap.closingOverLength', {
+          closing: mm(w.closing.value),
+          which: over < 0 ? 'n' : 'other',
+          over: mm(Math.abs(over)),
+          length: mm(w.lengthMm),
+        }),
       ],
       inputs: ['wrap.closing'],
       ...uncertaintyOf(w.closing),
@@ -86,36 +91,41 @@ function sectorFigures(w: Wrap, measuredShape: MeasuredRound): Figure[] {
   const { sector, outerRadius } = w;
   if (!sector || !outerRadius) return [];
   const bow = Math.max(Math.abs(sector.topBowMm), Math.abs(sector.footBowMm));
-  const arc = (id: string, label: string, v: Uncertain): Figure =>
+  const arc = (id: string, label: Message, v: Uncertain): Figure =>
     figure({
       id,
       label,
       quantity: mm(v.value),
       origin: 'calculated',
-      working: say`along the curve, ends touching`,
+      working: say('wrap.alongCurveEndsTouching'),
       inputs: ['measure.girth'],
       ...uncertaintyOf(v),
     });
   return [
-    arc('wrap.topArc', 'Rim edge, along the arc', w.topArc),
-    arc('wrap.footArc', 'Foot edge, along the arc', w.footArc),
+    arc('wrap.topArc', say('wrap.rimEdgeAlongArc'), w.topArc),
+    arc('wrap.footArc', say('wrap.footEdgeAlongArc'), w.footArc),
     figure({
       id: 'wrap.radius',
-      label: 'Arc radii',
+      label: say('wrap.arcRadii'),
       quantity: mm(sector.outerMm),
       origin: 'calculated',
-      working: say`and ${mm(sector.innerMm)}, from one centre; the piece as cut turns ${degrees((sector.angleRad * 180) / Math.PI)}`,
-      arithmetic: [say`slant × wide radius ÷ (wide − narrow) = ${mm(sector.outerMm)}`],
+      working: say('wrap.fromOneCentrePiece', {
+        inner: mm(sector.innerMm),
+        angleRad: degrees((sector.angleRad * 180) / Math.PI),
+      }),
+      arithmetic: [say('wrap.slantWideRadiusWide', { outer: mm(sector.outerMm) })],
       inputs: measuredShape.form === 'tapered' ? ['measure.taper', 'measure.wall'] : ['measure.girth'],
       ...uncertaintyOf(outerRadius),
     }),
     figure({
       id: 'wrap.bow',
-      label: 'Edge curve',
+      label: say('wrap.edgeCurve'),
       quantity: mm(bow),
       origin: 'calculated',
-      working: say`middle of the ${Math.abs(sector.topBowMm) >= Math.abs(sector.footBowMm) ? 'rim' : 'foot'} edge above its ends, as cut`,
-      arithmetic: [say`R × (1 − cos ½θ) = ${mm(bow)}`],
+      working: say('wrap.middleOfThe', {
+        which: Math.abs(sector.topBowMm) >= Math.abs(sector.footBowMm) ? 'rim' : 'other',
+      }),
+      arithmetic: [say('wrap.r1Cos', { bow: mm(bow) })],
       inputs: ['wrap.radius'],
     }),
   ];
@@ -127,21 +137,33 @@ function lieFigures(warp: Warp | null): Figure[] {
   return [
     figure({
       id: 'wrap.band',
-      label: warp.chosen ? 'Band, set by hand' : 'Flat height',
+      label: warp.chosen ? say('wrap.bandSetHand') : say('wrap.flatHeight'),
       quantity: mm(band.footMm - band.topMm),
       origin: warp.chosen ? 'measured' : 'calculated',
-      working: say`from ${mm(band.topMm)} to ${mm(band.footMm)} below the rim; flat over ${mm(usable.footMm - usable.topMm)} at most`,
+      working: say('wrap.fromBelowRimFlat', {
+        top: mm(band.topMm),
+        foot: mm(band.footMm),
+        foot2: mm(usable.footMm - usable.topMm),
+      }),
       inputs: ['measure.girth'],
     }),
     figure({
       id: 'wrap.lift',
-      label: 'Worst lift',
+      label: say('wrap.worstLift'),
       quantity: fineMm(cone.worstLiftMm),
       origin: 'calculated',
-      working: say`at ${mm(cone.worstAtMm)} below the rim; dye crosses ${fineMm(warp.toleranceMm)}`,
+      working: say('wrap.belowRimDyeCrosses', {
+        worstAt: mm(cone.worstAtMm),
+        tolerance: fineMm(warp.toleranceMm),
+      }),
       // Paper that has to follow the wall there would have to gather by the lift over the radius.
       arithmetic: [
-        say`${fineMm(cone.worstLiftMm)} over a radius of ${mm(paperRadius(cone, cone.worstAtMm))}: ${fineMm(2 * Math.PI * cone.worstLiftMm)} too much paper round it, a strain of ${((100 * cone.worstLiftMm) / paperRadius(cone, cone.worstAtMm)).toFixed(2)} %`,
+        say('wrap.overRadiusTooMuch', {
+          worstLift: fineMm(cone.worstLiftMm),
+          paperRadius: mm(paperRadius(cone, cone.worstAtMm)),
+          pi: fineMm(2 * Math.PI * cone.worstLiftMm),
+          worstLift2: decimal((100 * cone.worstLiftMm) / paperRadius(cone, cone.worstAtMm), 2),
+        }),
       ],
       inputs: ['wrap.band'],
     }),
@@ -154,12 +176,16 @@ function methodFigure({ job, shared }: RoundWrapPlan): Figure {
   const chosen = job.wrap.seamMethod !== null;
   return figure({
     id: 'wrap.seam',
-    label: 'Seam',
-    quantity: word(note.label.toLowerCase()),
+    label: say('wrap.seam'),
+    quantity: word(note.label),
     origin: chosen ? 'measured' : 'calculated',
     working: chosen
-      ? say`${note.gain}`
-      : say`shop default, ${KIND_WORDS[start.kind].label.toLowerCase()}: ${KIND_WORDS[start.kind].why}. ${note.gain}`,
+      ? note.gain
+      : say('wrap.shopDefault', {
+          kindWords: inSentence(KIND_WORDS[start.kind].label),
+          why: KIND_WORDS[start.kind].why,
+          gain: note.gain,
+        }),
   });
 }
 
@@ -169,20 +195,16 @@ function openFigures({ shared, measuredShape }: RoundWrapPlan, w: Wrap): Figure[
   const under = shared.seamMethod === 'under';
   const white = under ? w.amountMm : w.amountMm - handleMm;
   const offMm = under ? bothMargins95(w.error) : within95(w.error);
-  const beside = measuredShape.handle
-    ? under
-      ? 'white beside the handle, each side'
-      : 'white left over both sides of the handle'
-    : under
-      ? 'white at each end'
-      : 'white between the ends';
+  const beside = say('wrap.whiteWhere', {
+    where: measuredShape.handle ? (under ? 'handleSides' : 'handle') : under ? 'ends' : 'between',
+  });
   return [
     figure({
       id: 'wrap.margin',
-      label: under ? 'Margin each end' : 'Gap',
+      label: under ? say('wrap.marginEachEnd') : say('wrap.gap'),
       quantity: mm(white),
       origin: 'calculated',
-      working: say`${beside}, give or take ${fineMm(offMm)}${under ? ' at both ends' : ''} 19 times in 20`,
+      working: say('wrap.giveTake', { beside, off: fineMm(offMm), which: under ? 'bothEnds' : 'other' }),
       inputs: ['wrap.closing'],
       standardU: standardU(under ? marginError(w.error) : w.error),
       within95: offMm,
@@ -199,10 +221,10 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
   return [
     figure({
       id: 'wrap.long',
-      label: lap ? 'Overlap, minimum' : 'Extra length',
+      label: lap ? say('wrap.overlapMinimum') : say('wrap.extraLength'),
       quantity: fineMm(w.longFor19In20Mm),
       origin: 'calculated',
-      working: say`for 19 wraps in 20 to ${lap ? 'show no white' : 'reach'} with your measuring error`,
+      working: say('wrap.n19Wraps20', { which: lap ? 'showWhite' : 'other' }),
       inputs: ['wrap.closing'],
       error,
     }),
@@ -210,20 +232,20 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
       ? [
           figure({
             id: 'wrap.lap',
-            label: 'Overlap',
+            label: say('wrap.overlap'),
             quantity: mm(w.amountMm),
             origin: 'calculated' as const,
-            working: say`of one end over the other, give or take ${fineMm(within95(w.error))} 19 times in 20`,
+            working: say('wrap.oneEndOverOther', { error: fineMm(within95(w.error)) }),
             inputs: ['wrap.length'],
           }),
         ]
       : []),
     figure({
       id: 'wrap.chance',
-      label: 'Chance of a good seam',
+      label: say('wrap.chanceGoodSeam'),
       quantity: ratio(w.seamChance),
       origin: 'estimated',
-      working: say`chance ${ASKS[seamMethod]}`,
+      working: say('wrap.chance', { asks: ASKS[seamMethod] }),
       inputs: ['wrap.length', 'wrap.long'],
       error,
     }),
@@ -245,16 +267,21 @@ function figuresOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Figure[] 
     ...lengthFigures(input, w),
     figure({
       id: 'wrap.height',
-      label: 'Cut height',
+      label: say('wrap.cutHeight'),
       quantity: mm(w.height.value),
       origin: 'calculated',
       working: cover.warp
-        ? say`down the paper over the band`
-        : say`wall less ${mm(topMm)} at the rim and ${mm(footMm)} at the foot`,
+        ? say('wrap.downPaperOverBand')
+        : say('wrap.wallLessRimFoot', { top: mm(topMm), foot: mm(footMm) }),
       arithmetic: cover.warp
         ? []
         : [
-            say`${mm(w.height.value + topMm + footMm)} − ${mm(topMm)} − ${mm(footMm)} = ${mm(w.height.value)}`,
+            say('wrap.heightTopFoot', {
+              height: mm(w.height.value + topMm + footMm),
+              top: mm(topMm),
+              foot: mm(footMm),
+              height2: mm(w.height.value),
+            }),
           ],
       inputs: cover.warp ? ['wrap.band'] : ['measure.wall'],
       ...uncertaintyOf(w.height),
@@ -265,12 +292,12 @@ function figuresOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Figure[] 
     ...(front
       ? [
           figure({
-            id: 'wrap.front',
-            label: 'Seen from the front',
+            id: 'common.front',
+            label: say('wrap.seenFromFront'),
             quantity: mm(front.wellMm),
             origin: 'calculated',
-            working: say`60° either side of the middle, before it turns away`,
-            arithmetic: [say`circumference × 120 ÷ 360 = ${mm(front.wellMm)}`],
+            working: say('wrap.n60EitherSideMiddle'),
+            arithmetic: [say('wrap.circumference120360', { well: mm(front.wellMm) })],
             inputs: ['measure.girth'],
           }),
         ]
@@ -287,19 +314,17 @@ function lieFindings(warp: Warp | null, measuredShape: MeasuredRound): Finding[]
         'wrap',
         'lift',
         'warning',
-        say`The paper stands ${fineMm(cone.worstLiftMm)} off the wall at ${mm(cone.worstAtMm)} below the rim: faded there. Dye crosses ${fineMm(toleranceMm)} held like this; the wall takes ${mm(usable.footMm - usable.topMm)} of height.`,
+        say('wrap.paperStandsOffWall', {
+          worstLift: fineMm(cone.worstLiftMm),
+          worstAt: mm(cone.worstAtMm),
+          tolerance: fineMm(toleranceMm),
+          foot: mm(usable.footMm - usable.topMm),
+        }),
       ),
     ];
   const lost = measuredShape.wall.footMm - measuredShape.wall.topMm - (band.footMm - band.topMm);
   return lost > 5
-    ? [
-        finding(
-          'wrap',
-          'band',
-          'info',
-          say`Paper cannot stretch: ${mm(lost)} of this wall curves both ways and stays bare.`,
-        ),
-      ]
+    ? [finding('wrap', 'band', 'info', say('wrap.paperCannotStretchWall', { lost: mm(lost) }))]
     : [];
 }
 
@@ -309,39 +334,29 @@ function findingsOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Finding[
   const add = (id: string, level: Finding['level'], text: Finding['text']) =>
     found.push(finding('wrap', id, level, text));
   if (cover.slant.value < 5)
-    add(
-      'height',
-      'blocker',
-      say`The setbacks leave only ${mm(cover.slant.value)} of wall. Make them smaller.`,
-    );
+    add('height', 'blocker', say('wrap.setbacksLeaveOnlyWall', { slant: mm(cover.slant.value) }));
   if (w.lengthMm < 8)
     add(
       'length',
       'blocker',
-      say`No wrap is left at this size. Make the ${shared.note.amount ?? 'amount'} smaller.`,
+      say('wrap.wrapLeftSizeMake', { amount: inSentence(shared.note.amount ?? say('wrap.nothingAmount')) }),
     );
   if (measuredShape.handle && shared.seamMethod === 'lap')
-    add(
-      'lap',
-      'blocker',
-      say`The ends cannot overlap at a handle. Choose under, exact butt, over and trim, or gap.`,
-    );
+    add('lap', 'blocker', say('wrap.endsCannotOverlapHandle'));
   if (cover.opensMm > 1)
     add(
       'opens',
       cover.opensMm > 3 ? 'warning' : 'info',
-      say`A rectangle on this wall: sized for the widest, its ends part or overlap by ${mm(cover.opensMm)} where it is narrowest. A cone closes all the way.`,
+      say('wrap.rectangleWallSizedWidest', { opens: mm(cover.opensMm) }),
     );
   if (w.pattern.safe.width <= 0 || w.pattern.safe.height <= 0)
-    add('safe', 'warning', say`The safe zone is so wide that no text fits inside. Make it smaller.`);
+    add('safe', 'warning', say('wrap.safeZoneSoWide'));
   if (w.seamChance < 0.9) {
     const [first] = advisedSources(w.error);
-    const way = first ? `Largest part: ${first.label}. ${first.advice}` : 'Measure again.';
-    add(
-      'chance',
-      'warning',
-      say`With these readings the seam is right only ${ratio(w.seamChance)} of the time. ${way}`,
-    );
+    const way = first
+      ? say('wrap.largestPart', { source: inSentence(first.label), advice: first.advice })
+      : say('wrap.measureAgain');
+    add('chance', 'warning', say('wrap.theseReadingsSeamRight', { seamChance: ratio(w.seamChance), way }));
   }
   return found;
 }
@@ -385,10 +400,14 @@ export function planRoundWrap(input: RoundWrapPlan): WrapPlan {
     ...shared,
     progress: broken ? 'todo' : measure.progress === 'done' ? 'done' : 'ready',
     summary: broken
-      ? say`no room for it`
+      ? say('wrap.noRoomForIt')
       : w.sector
-        ? say`cone ${mm(w.lengthMm)} × ${mm(sized.height.value)}, bows ${mm(Math.max(Math.abs(w.sector.topBowMm), Math.abs(w.sector.footBowMm)))}`
-        : say`${mm(trim.width)} × ${mm(sized.height.value)}`,
+        ? say('wrap.coneBows', {
+            length: mm(w.lengthMm),
+            height: mm(sized.height.value),
+            topBow: mm(Math.max(Math.abs(w.sector.topBowMm), Math.abs(w.sector.footBowMm))),
+          })
+        : say('common.size', { width: mm(trim.width), height: mm(sized.height.value) }),
     figures: broken ? [] : figuresOf(input, sized, cover),
     findings,
     round: broken ? null : w,

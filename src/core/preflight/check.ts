@@ -5,20 +5,20 @@ import type { Level } from '../figures/figure';
 import type { Art, PicturePlacement, TextLayer } from '../job/art';
 import type { Rect } from '../geometry/plane';
 import type { Blank } from '../shop/blank';
-import type { Phrase } from '../units/phrase';
+import type { Message } from '../message/message';
 
 /** What one tap changes to put a finding right. */
 export type Fix =
   | {
       readonly kind: 'picture';
-      readonly label: string;
+      readonly label: Message;
       readonly layer: string;
       readonly placement: Partial<PicturePlacement>;
     }
-  | { readonly kind: 'flip'; readonly label: string; readonly layer: string }
+  | { readonly kind: 'flip'; readonly label: Message; readonly layer: string }
   | {
       readonly kind: 'text';
-      readonly label: string;
+      readonly label: Message;
       readonly layer: string;
       readonly text: Partial<Pick<TextLayer, 'dxMm' | 'dyMm' | 'capHeightMm' | 'mostMm' | 'overlong'>>;
     };
@@ -27,7 +27,7 @@ export type Fix =
 export interface Check {
   readonly id: string;
   readonly level: Level;
-  readonly text: Phrase;
+  readonly text: Message;
   /** On the straight board, mm; empty where it concerns the whole. */
   readonly at: readonly Rect[];
   readonly fix: Fix | null;
@@ -59,7 +59,7 @@ export const isListed = (c: Check): boolean => c.at.length > 0 || c.fix !== null
 export const check = (
   id: string,
   level: Level,
-  text: Phrase,
+  text: Message,
   at: readonly Rect[] = [],
   fix: Fix | null = null,
 ): Check => ({ id, level, text, at, fix });

@@ -37,7 +37,10 @@ test('names past the safe zone are those that stand past it when each is set by 
         );
         const found = words(checkNames({ names: list(rows), layers: [layer], pattern }), 'names-safe');
         if (out.length === 0) expect(found).toBe('');
-        else expect(found).toContain(`${out.length}.00 past the safe zone: “${out[0] ?? ''}”`);
+        else
+          expect(found).toContain(
+            `${out.length} ${out.length === 1 ? 'name' : 'names'} past the safe zone: “${out[0] ?? ''}”`,
+          );
       },
     ),
     { numRuns: 150 },

@@ -3,8 +3,7 @@ import { cellOf } from '../art/names';
 import { fitText, isOnCircle, runsOutOf, setText, type Fitted } from '../art/text';
 import type { Contour } from '../geometry/contour';
 import type { Names, TextLayer } from '../job/art';
-import { say } from '../units/phrase';
-import { count } from '../units/quantity';
+import { say } from '../message/message';
 import { mainFace, type Pattern } from '../wrap/pattern';
 import { check, type Check } from './check';
 import { some } from './text';
@@ -65,7 +64,10 @@ function checkLayer(layer: TextLayer, field: string, names: Names, pattern: Patt
       check(
         'names-letters',
         'blocker',
-        say`This font has no ${[...new Set(lacking.flatMap((m) => m.missing))].map((x) => `“${x}”`).join(', ')}, wanted in ${told(lacking)}. Choose another font.`,
+        say('art.fontHasWantedChoose', {
+          value: [...new Set(lacking.flatMap((m) => m.missing))].map((x) => `“${x}”`),
+          lacking: told(lacking),
+        }),
         box(lacking),
       ),
     );
@@ -74,29 +76,23 @@ function checkLayer(layer: TextLayer, field: string, names: Names, pattern: Patt
       check(
         'names-long',
         'warning',
-        say`${count(long.length, 'name')} too long for the space: ${told(long)}. Give more space, or shorten them.`,
+        say('art.namesLong', { names: long.length, long: told(long) }),
         box(long),
-        { kind: 'text', label: 'Shrink long names', layer: layer.id, text: { overlong: 'fit' } },
+        { kind: 'text', label: say('art.shrinkLongNames'), layer: layer.id, text: { overlong: 'fit' } },
       ),
     );
   if (out.length > 0)
     found.push(
-      check(
-        'names-safe',
-        'warning',
-        say`${count(out.length, 'name')} past the safe zone: ${told(out)}.`,
-        box(out),
-        {
-          kind: 'text',
-          label: 'Move inside',
-          layer: layer.id,
-          text: { mostMm: Math.max(5, Math.floor(pattern.safe.width * 0.98)), overlong: 'fit' },
-        },
-      ),
+      check('names-safe', 'warning', say('art.namesOut', { names: out.length, out: told(out) }), box(out), {
+        kind: 'text',
+        label: say('art.moveInside'),
+        layer: layer.id,
+        text: { mostMm: Math.max(5, Math.floor(pattern.safe.width * 0.98)), overlong: 'fit' },
+      }),
     );
   if (small.length > 0)
     found.push(
-      check('names-fitted', 'info', say`${count(small.length, 'name')} shrunk to fit: ${told(small)}.`),
+      check('names-fitted', 'info', say('art.namesSmall', { names: small.length, small: told(small) })),
     );
   return found;
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/words/inEnglish';
 import { LIBRARY } from '../library/library';
 import type { PlacedText } from '../art/placedLayers';
 import { type pictureLayer } from '../job/art';
@@ -62,7 +63,7 @@ describe('pixels that are the wrap’s own size', () => {
     [8, 4, /inches/],
     [567, 283, /72\.00.*screen/],
     [756, 378, /96\.00.*screen/],
-  ])('%i × %i', (w, h, says) => expect(unit(w, h)).toMatch(says));
+  ])('%i × %i', (w, h, says) => expect(inEnglish(unit(w, h))).toMatch(says));
   test.each([
     [2000, 1000],
     [200, 300],
@@ -76,7 +77,7 @@ describe('another shape than the wrap', () => {
     words(found(placed({ widthPx }), {}, layer), 'aspect');
   test('more than three tenths cut away is said, and where', () => {
     // The bleed is 206 : 106; a picture 3 000 px wide and 1 060 tall loses 1 − 2 060/3 000 = 31.3 %.
-    expect(lost(3000)).toMatch(/wider than the wrap: 0\.31 .*at the ends/);
+    expect(inEnglish(lost(3000))).toMatch(/wider than the wrap: 0\.31 .*at the ends/);
     expect(lost(2900)).toBe('');
     expect(lost(1400)).toMatch(/taller than the wrap: 0\.32 .*at rim and foot/);
     expect(lost(1500)).toBe('');
@@ -179,7 +180,7 @@ describe('a frame in the picture', () => {
     const checks = framed({ leftPx: 40, topPx: 15 });
     expect(words(checks, 'frame')).toContain('8.00');
     // 1980 of 2060 px wide and 1030 of 1060 tall are left: 2060/1980 is the more.
-    expect(checks.find((c) => c.id === 'frame')?.fix).toMatchObject({
+    expect(inEnglish(checks.find((c) => c.id === 'frame')?.fix)).toMatchObject({
       label: 'Enlarge past the frame',
       placement: { scale: expect.closeTo((2060 / 1980) * 1.002, 9) as number },
     });

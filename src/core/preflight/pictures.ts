@@ -4,8 +4,8 @@ import type { ImageCell, ImageAnalysis } from '../art/analyseImage';
 import { type Polygon } from '../geometry/polygon';
 import { runsOutOf, runsPast, touches } from '../art/text';
 import { type Rect, boundsOf, rectCorners } from '../geometry/plane';
-import { say } from '../units/phrase';
-import { fineMm, mm, MM_PER_INCH, ppi, ratio } from '../units/quantity';
+import { say } from '../message/message';
+import { fineMm, mm, MM_PER_INCH, ppi, ratio } from '../message/quantity';
 import { mainFace } from '../wrap/pattern';
 import { check, viewingMm, type Check, type CheckInput, type PictureCheck } from './check';
 
@@ -26,18 +26,11 @@ const resolution: PictureCheck = (l, c) => {
   const part = 300 / viewed;
   const { ppi: at } = l.transform;
   const where = [overlap(boundsOf(l.transform.corners), c.board.pattern.bleed)];
-  const seen = viewed > 300 ? say` seen from ${mm(viewed)}` : say``;
+  const seen = viewed > 300 ? say('art.seenFrom', { viewed: mm(viewed) }) : say('common.n');
   if (at < BLOCKY_BELOW_PPI * part)
-    return [
-      check(
-        'ppi',
-        'warning',
-        say`Only ${ppi(at)} at this size: it will look pixelated${seen}. Use a larger picture, or make it smaller here.`,
-        where,
-      ),
-    ];
+    return [check('ppi', 'warning', say('art.onlySizeLookPixelated', { at: ppi(at), seen }), where)];
   return at < SOFT_BELOW_PPI * part
-    ? [check('ppi', 'warning', say`${ppi(at)} at this size: fine lines will be soft${seen}.`, where)]
+    ? [check('ppi', 'warning', say('art.sizeFineLinesSoft', { at: ppi(at), seen }), where)]
     : [];
 };
 
@@ -53,21 +46,11 @@ const unitSlip: PictureCheck = (l, c) => {
   const unit = like(1) ? 'millimetres' : like(10 / MM_PER_INCH) || like(1 / MM_PER_INCH) ? 'inches' : null;
   if (unit)
     return [
-      check(
-        'unit',
-        'warning',
-        say`The picture is ${String(widthPx)} × ${String(heightPx)} px: the wrap’s own ${unit}, typed as pixels? Make it again with the size in ${unit} at ${ppi(300)}.`,
-      ),
+      check('unit', 'warning', say('art.picturePxWrapsOwn', { widthPx, heightPx, unit, value: ppi(300) })),
     ];
   const coarse = [72, 96].find((d) => like(d / MM_PER_INCH));
   return coarse
-    ? [
-        check(
-          'unit',
-          'warning',
-          say`The picture was saved at ${ppi(coarse)}, for a screen. Save it again at ${ppi(300)}.`,
-        ),
-      ]
+    ? [check('unit', 'warning', say('art.pictureWasSavedScreen', { coarse: ppi(coarse), value: ppi(300) }))]
     : [];
 };
 
@@ -90,7 +73,11 @@ const aspect: PictureCheck = (l, c) => {
         check(
           'aspect',
           'info',
-          say`The picture is ${k > 1 ? 'wider' : 'taller'} than the wrap: ${ratio(lost)} of it is cut away ${k > 1 ? 'at the ends' : 'at rim and foot'}.`,
+          say('art.thePictureIs', {
+            which: k > 1 ? 'wider' : 'other',
+            lost: ratio(lost),
+            which2: k > 1 ? 'atTheEnds' : 'other',
+          }),
         ),
       ]
     : [];
@@ -106,9 +93,9 @@ const mirrored: PictureCheck = (l, c) => {
     check(
       'mirrored',
       'warning',
-      say`“${l.ref.name}” has a name that suggests a mirrored picture. The sheet is mirrored again, so text in it would read backwards. Use the picture that reads correctly here.`,
+      say('art.hasNameSuggestsMirrored', { ref: l.ref.name }),
       [overlap(boundsOf(l.transform.corners), c.board.pattern.bleed)],
-      { kind: 'flip', label: 'Flip it', layer: l.id },
+      { kind: 'flip', label: say('art.flipIt'), layer: l.id },
     ),
   ];
 };
@@ -133,25 +120,14 @@ function zoneChecks(quad: Polygon, c: CheckInput): readonly Check[] {
   const box = boundsOf(quad);
   const exclusionZones = face.exclusionZones.map((z) => z.contour);
   if (touches([quad], exclusionZones))
-    return [
-      check('keep', 'warning', say`The focal area lies on an exclusion zone. Move the picture.`, [box]),
-    ];
+    return [check('keep', 'warning', say('art.focalAreaLiesExclusion'), [box])];
   if (touches([quad], pattern.seams))
-    return [
-      check('keep', 'warning', say`The focal area reaches the seam and the tape. Move the picture.`, [box]),
-    ];
+    return [check('keep', 'warning', say('art.focalAreaReachesSeam'), [box])];
   const out = face.safe.length === 0 ? 0 : runsOutOf([quad], face.safe);
-  if (out > 0)
-    return [
-      check('keep', 'warning', say`The focal area is ${mm(out)} outside the safe zone. Move the picture.`, [
-        box,
-      ]),
-    ];
+  if (out > 0) return [check('keep', 'warning', say('art.focalAreaOutsideSafe', { out: mm(out) }), [box])];
   const { front } = pattern;
   const past = front ? runsPast(box, front.x - front.wellMm / 2, front.x + front.wellMm / 2) : 0;
-  return past > 0
-    ? [check('keep', 'info', say`The focal area is ${mm(past)} outside the front view.`, [box])]
-    : [];
+  return past > 0 ? [check('keep', 'info', say('art.focalAreaOutsideFront', { past: mm(past) }), [box])] : [];
 }
 
 /** Where a picture is set to Fit the blank is meant to show round it. */
@@ -188,20 +164,13 @@ function frames(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly 
       layer && grow < 2
         ? ({
             kind: 'picture',
-            label: 'Enlarge past the frame',
+            label: say('art.enlargePastFrame'),
             layer: l.id,
             placement: { scale: Math.min(50, layer.placement.scale * grow * 1.002) },
           } as const)
         : null;
-    const what = f.kind === 'white' ? 'A white frame' : 'A clear frame';
     return [
-      check(
-        'frame',
-        'warning',
-        say`${what} round the picture, up to ${mm(deep)} deep, would print as bare blank.`,
-        at,
-        fix,
-      ),
+      check('frame', 'warning', say('art.frameRoundPicture', { frame: f.kind, deep: mm(deep) }), at, fix),
     ];
   });
 }
@@ -262,16 +231,13 @@ function pale(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly Ch
   const of = (x: ImageCell) => x.white + x.pale;
   const cells = cellsWithin(l, look, c.board.pattern.trim);
   const share = mean(cells, of);
-  const what =
-    c.blank.coating.stock === 'clear'
-      ? 'stay clear, and show what is behind'
-      : 'take the colour of the blank';
+  const what = c.blank.coating.stock === 'clear' ? say('art.stayClear') : say('art.takeColourBlank');
   return share > 0.02
     ? [
         check(
           'tint',
           share > 0.12 ? 'warning' : 'info',
-          say`${ratio(share)} of the picture is white or nearly: those parts ${what}. No white is ever printed.`,
+          say('art.pictureWhiteNearlyThose', { share: ratio(share), what }),
           worst(l, cells, of, 0.4),
         ),
       ]
@@ -287,14 +253,7 @@ function darkRim(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly
   const cells = cellsWithin(l, look, zone);
   const share = mean(cells, (x) => x.dark);
   return share > 0.6
-    ? [
-        check(
-          'rim',
-          'info',
-          say`A dark solid area reaches the rim, where heat is least even and every slip shows. A paler edge is safer.`,
-          [{ ...trim, height: RIM_MM }],
-        ),
-      ]
+    ? [check('rim', 'info', say('art.darkSolidAreaReaches'), [{ ...trim, height: RIM_MM }])]
     : [];
 }
 
@@ -308,7 +267,11 @@ function tooMuchInk(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): reado
         check(
           'ink',
           'warning',
-          say`About ${ratio(share)} of the picture lays up to ${ratio(most / 100)} ink; this paper takes ${ratio(c.mostInkPct / 100)}. Lower the ink in the driver or let it dry long.`,
+          say('art.aboutPictureLaysUp', {
+            share: ratio(share),
+            most: ratio(most / 100),
+            mostInk: ratio(c.mostInkPct / 100),
+          }),
           worst(l, over, (x) => x.inkPct, 0),
         ),
       ]
@@ -319,13 +282,7 @@ function hairlines(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readon
   if (look.finestPx === null || c.blurMm === null) return [];
   const wide = look.finestPx * (l.ref.widthPx / look.widthPx) * l.transform.mmPerPx;
   return wide < c.blurMm
-    ? [
-        check(
-          'hair',
-          'info',
-          say`The finest lines are about ${fineMm(wide)}; dye spreads about ${fineMm(c.blurMm)} at these settings. They will soften or fill.`,
-        ),
-      ]
+    ? [check('hair', 'info', say('art.finestLinesAboutDye', { wide: fineMm(wide), blur: fineMm(c.blurMm) }))]
     : [];
 }
 
@@ -338,7 +295,7 @@ function holes(l: PlacedPicture, look: ImageAnalysis, c: CheckInput): readonly C
         check(
           'clear',
           'info',
-          say`${ratio(share)} of the picture is clear: bare blank shows there.`,
+          say('art.pictureClearBareBlank', { share: ratio(share) }),
           worst(l, cells, (x) => x.clear, 0.5),
         ),
       ]
@@ -353,11 +310,5 @@ export function checkPicture(l: PlacedPicture, c: CheckInput): readonly Check[] 
     ? [frames, pale, darkRim, tooMuchInk, hairlines, holes].flatMap((f) => f(l, look, c))
     : [];
   const untold = !look && isTinted(c.blank) && bottomPicture(c) === l;
-  return [
-    ...plain,
-    ...deep,
-    ...(untold
-      ? [check('tint', 'info', say`White is never printed: pale parts take the colour of the blank.`)]
-      : []),
-  ];
+  return [...plain, ...deep, ...(untold ? [check('tint', 'info', say('art.whiteNeverPrintedPale'))] : [])];
 }

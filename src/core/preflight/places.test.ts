@@ -1,3 +1,5 @@
+import { inEnglish } from '@/words/inEnglish';
+import { exactly } from '@/words/exactly';
 import { DRAWN_PICTURES } from '../art/drawn';
 import type { ImageCell, ImageAnalysis } from '../art/analyseImage';
 import { demoShop } from '../demo/demoShop';
@@ -52,8 +54,7 @@ const one = (job: Job, id: string, analyses: Record<string, ImageAnalysis> = {})
 };
 const ids = (job: Job, analyses: Record<string, ImageAnalysis> = {}) =>
   checks(job, analyses).map((c) => c.id);
-const said = (c: Check): string =>
-  c.text.map((t) => (typeof t === 'string' ? t : Number(t.value).toFixed(1))).join('');
+const said = (c: Check): string => exactly(c.text, (v) => v.toFixed(1));
 const inside = (r: Rect, of: Rect): boolean =>
   r.x >= of.x - 0.01 &&
   r.y >= of.y - 0.01 &&
@@ -75,7 +76,7 @@ describe('what a picture leaves bare', () => {
     const c = one(moved(dx, dy), 'bare');
     expect(c.level).toBe('warning');
     const shown = 9 - margin;
-    expect(said(c)).toContain(`${shown.toFixed(1)} at ${edge}`);
+    expect(inEnglish(said(c))).toContain(`${shown.toFixed(1)} at ${edge}`);
     expect(said(c).match(/ at the /g)).toHaveLength(1);
     const strips = c.at.filter((r) => r.width > 0.01 && r.height > 0.01);
     expect(strips.length).toBeGreaterThan(0);
@@ -84,7 +85,7 @@ describe('what a picture leaves bare', () => {
 
   test('short of the bleed only: a lesser thing, told by how much', () => {
     const c = one(moved(margin / 2, 0), 'bleed');
-    expect(said(c)).toContain(`${(margin / 2).toFixed(1)} at the left end`);
+    expect(inEnglish(said(c))).toContain(`${(margin / 2).toFixed(1)} at the left end`);
     expect(ids(moved(margin / 2, 0))).not.toContain('bare');
   });
 
@@ -140,8 +141,7 @@ describe('what pixels show, at its place', () => {
     };
     expect(c.at.length).toBeGreaterThan(0);
     for (const r of c.at) expect(inside(r, corner)).toBe(true);
-    const share = c.text.find((t) => typeof t !== 'string' && t.kind === 'ratio');
-    expect(typeof share === 'object' && share.value).toBeCloseTo(20 / 480, 9);
+    expect(c.text.values?.share).toMatchObject({ value: expect.closeTo(20 / 480, 9) as number });
   });
 
   test('heavy ink beyond the bleed prints nowhere and is not told', () => {
@@ -202,7 +202,7 @@ describe('shape and size of a picture', () => {
     const k = size.widthPx / size.heightPx / (bleed.width / bleed.height);
     expect(said(c)).toContain(word);
     expect(said(c)).toContain(where);
-    expect(said(c)).toContain((1 - Math.min(k, 1 / k)).toFixed(1));
+    expect(inEnglish(said(c))).toContain((1 - Math.min(k, 1 / k)).toFixed(1));
   });
 
   test('a turned or repeated picture loses nothing by its shape', () => {
@@ -245,7 +245,7 @@ describe('text', () => {
     const c = one(job, 'front');
     expect(c.level).toBe('info');
     // Half of the words stands past the edge of what is seen well.
-    expect(said(c)).toMatch(/\d+\.\d outside the front view/);
+    expect(inEnglish(said(c))).toMatch(/\d+\.\d outside the front view/);
     const box = c.at[0];
     if (!box) throw new Error('no place');
     expect(Number(/([\d.]+) outside/.exec(said(c))?.[1])).toBeCloseTo(

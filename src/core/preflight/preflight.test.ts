@@ -1,3 +1,5 @@
+import { inEnglish } from '@/words/inEnglish';
+import { exactly } from '@/words/exactly';
 import { DRAWN_PICTURES } from '../art/drawn';
 import type { ImageCell, ImageAnalysis } from '../art/analyseImage';
 import { demoShop } from '../demo/demoShop';
@@ -42,9 +44,7 @@ const checks = (job: Job, analyses: Record<string, ImageAnalysis> = {}, s: Shop 
 const found = (job: Job, id: string, analyses: Record<string, ImageAnalysis> = {}) =>
   checks(job, analyses).find((c) => c.id === id);
 const text = (c: Check | undefined): string =>
-  c?.text
-    .map((t) => (typeof t === 'string' ? t : String(Math.round(Number(t.value) * 100) / 100)))
-    .join('') ?? '';
+  c ? exactly(c.text, (v) => String(Math.round(v * 100) / 100)) : '';
 
 const fixedArt = (job: Job, c: Check | undefined): Job => {
   if (!c?.fix) throw new Error('nothing to fix');
@@ -120,7 +120,9 @@ test('white on a tinted blank, dark to the rim, more ink than the paper takes, c
     { p: look({ white: 0.3 }) },
     { ...shop, blanks },
   );
-  expect(text(pale.find((c) => c.id === 'tint'))).toMatch(/0.3 of the picture.*colour of the blank/);
+  expect(inEnglish(text(pale.find((c) => c.id === 'tint')))).toMatch(
+    /0.3 of the picture.*colour of the blank/,
+  );
   const job = withArt({ layers: [layer()] });
   expect(found(job, 'rim', { p: look({ dark: 0.9 }) })?.at).toHaveLength(1);
   expect(text(found(job, 'ink', { p: look({ inkPct: 310 }) }))).toMatch(/1 of the picture.*3.1 ink.*2.6/);
@@ -151,7 +153,9 @@ describe('a names list', () => {
   });
   test('too long is told; with room given, set smaller', () => {
     const long = ['Amaro', 'Bartholomew Abernethy-Okonkwo of Dry Fork'];
-    expect(text(found(list(long, { mostMm: 60, overlong: 'flag' }), 'names-long'))).toMatch(/1 too long/);
+    expect(inEnglish(text(found(list(long, { mostMm: 60, overlong: 'flag' }), 'names-long')))).toMatch(
+      /1 name too long/,
+    );
     const job = list(long);
     const c = found(job, 'names-safe');
     expect(c?.fix?.kind).toBe('text');
@@ -167,7 +171,9 @@ describe('a names list', () => {
         pictures: [picture()],
       },
     });
-    expect(text(found(job, 'names-pictures'))).toMatch(/1 named in the list but not imported: “moon.png”/);
+    expect(inEnglish(text(found(job, 'names-pictures')))).toMatch(
+      /1 picture named in the list but not imported: “moon.png”/,
+    );
   });
 });
 

@@ -3,17 +3,17 @@ import type { Edge } from '../art/pictureTransform';
 import { cellOf, pictureNamed } from '../art/names';
 import { LEVEL_ORDER } from '../figures/figure';
 import { isToCover } from '../job/art';
-import { say, type Phrase } from '../units/phrase';
-import { count, mm } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { mm } from '../message/quantity';
 import { check, type Check, type CheckInput, type Fix } from './check';
 import { checkPicture } from './pictures';
 import { checkText } from './text';
 
-const EDGE_WORDS: Readonly<Record<Edge, string>> = {
-  top: 'the rim edge',
-  right: 'the right end',
-  bottom: 'the foot edge',
-  left: 'the left end',
+const EDGE_WORDS: Readonly<Record<Edge, Message>> = {
+  top: say('art.rimEdge'),
+  right: say('art.rightEnd'),
+  bottom: say('art.footEdge'),
+  left: say('art.leftEnd'),
 };
 
 /** The picture that lies under all others. */
@@ -24,7 +24,7 @@ const fillIt = (c: CheckInput): Fix | null => {
   return layer
     ? {
         kind: 'picture',
-        label: 'Fill the wrap',
+        label: say('art.fillWrap'),
         layer: layer.id,
         placement: { base: 'cover', scale: 1, dxMm: 0, dyMm: 0 },
       }
@@ -41,10 +41,13 @@ function bareChecks(c: CheckInput): readonly Check[] {
   const edges = (Object.keys(EDGE_WORDS) as Edge[]).filter((e) => shortfallMm[e] > 0.05);
   const white = edges.filter((e) => shortfallMm[e] > c.bleedMm + 0.05);
   const at = bare.map(boundsOf);
-  const list = (es: readonly Edge[], by: (e: Edge) => number): Phrase =>
-    es.flatMap((e, i) => say`${i > 0 ? ', ' : ''}${mm(by(e))} at ${EDGE_WORDS[e]}`);
+  const list = (es: readonly Edge[], by: (e: Edge) => number): readonly Message[] =>
+    es.map((e) => say('art.amountAtEdge', { amount: mm(by(e)), edge: EDGE_WORDS[e] }));
   if (white.length > 0) {
-    const text = say`White will show at these edges: ${list(white, (e) => shortfallMm[e] - c.bleedMm)}. ${fit ? 'Choose Cover if that is not meant.' : 'Move or enlarge the picture.'}`;
+    const text = say('art.whiteShowTheseEdges', {
+      list: list(white, (e) => shortfallMm[e] - c.bleedMm),
+      which: fit ? 'chooseCoverIfM' : 'other',
+    });
     return [check('bare', level, text, at, fillIt(c))];
   }
   if (edges.length > 0)
@@ -52,22 +55,12 @@ function bareChecks(c: CheckInput): readonly Check[] {
       check(
         'bleed',
         level,
-        say`The picture stops short of the bleed: ${list(edges, (e) => shortfallMm[e])}. A small slip would show white.`,
+        say('art.pictureStopsShortBleed', { list: list(edges, (e) => shortfallMm[e]) }),
         at,
         fillIt(c),
       ),
     ];
-  return bare.length > 0
-    ? [
-        check(
-          'bleed',
-          level,
-          say`A corner of the bleed is bare. Enlarge the picture a little.`,
-          at,
-          fillIt(c),
-        ),
-      ]
-    : [];
+  return bare.length > 0 ? [check('bleed', level, say('art.cornerBleedBareEnlarge'), at, fillIt(c))] : [];
 }
 
 /** Pictures a list names that nobody has brought. */
@@ -85,12 +78,12 @@ function pictureNames(c: CheckInput): readonly Check[] {
           check(
             'names-pictures',
             'blocker',
-            say`${count(lost.length, 'picture')} named in the list but not imported: ${lost
-              .slice(0, 3)
-              .map((t) => `“${t}”`)
-              .join(
-                ', ',
-              )}${lost.length > 3 ? ` and ${lost.length - 3} more` : ''}. Import files with these names.`,
+            say('art.picturesLostLost2', {
+              pictures: lost.length,
+              lost: lost.slice(0, 3).map((t) => `“${t}”`),
+              lost2: lost.length - 3,
+              which: lost.length > 3 ? 'andMore' : 'other',
+            }),
           ),
         ];
   });
@@ -108,7 +101,7 @@ function unique(checks: readonly Check[]): readonly Check[] {
 
 /** All that can be told before ink is spent, worst first. */
 export function preflight(c: CheckInput): readonly Check[] {
-  const none = c.art.layers.length === 0 ? [check('none', 'blocker', say`Add a picture or some text.`)] : [];
+  const none = c.art.layers.length === 0 ? [check('none', 'blocker', say('art.addPictureSomeText'))] : [];
   const found = [
     ...none,
     ...bareChecks(c),

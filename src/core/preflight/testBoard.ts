@@ -1,3 +1,4 @@
+import { exactly } from '@/words/exactly';
 import type { ImageAnalysis, ImageCell } from '../art/analyseImage';
 import type { ArtBoard, PlacedPicture } from '../art/placedLayers';
 import { rectContour } from '../geometry/contour';
@@ -99,11 +100,11 @@ export const found = (
 ) => checkPicture(l, input(l, over, layer));
 export const level = (checks: readonly Check[], id: string) => checks.find((c) => c.id === id)?.level ?? null;
 export const at = (checks: readonly Check[], id: string) => checks.find((c) => c.id === id)?.at;
-export const words = (checks: readonly Check[], id: string) =>
-  checks
-    .find((c) => c.id === id)
-    ?.text.map((t) => (typeof t === 'string' ? t : Number(t.value).toFixed(2)))
-    .join('') ?? '';
+/** What a check says, lengths in mm to two decimals. */
+export const words = (checks: readonly Check[], id: string) => {
+  const text = checks.find((c) => c.id === id)?.text;
+  return text ? exactly(text) : '';
+};
 
 const CELL: ImageCell = { clear: 0, white: 0, pale: 0, dark: 0, inkPct: 100 };
 /** Ten by ten squares of the picture, each 20.6 × 10.6 mm; analysed at half its pixels. */

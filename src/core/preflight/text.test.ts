@@ -1,3 +1,6 @@
+import { verbatim } from '@/core/message/message';
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import type { PlacedText } from '../art/placedLayers';
 import type { SetText } from '../art/text';
 import { NO_ART, pictureLayer, textLayer, type Art } from '../job/art';
@@ -47,26 +50,26 @@ describe('text, by its boxes', () => {
     const c = textChecks(box).find((x) => x.id === 'safe');
     expect(c?.level).toBe('warning');
     expect(c?.at).toEqual([box]);
-    expect(c?.fix).toMatchObject({ label: 'Move them in', text: { dxMm: 1, dyMm: 6 } });
+    expect(inEnglish(c?.fix)).toMatchObject({ label: 'Move them in', text: { dxMm: 1, dyMm: 6 } });
     const right = textChecks({ x: 170, y: 90, width: 30, height: 10 }).find((x) => x.id === 'safe');
     expect(right?.fix).toMatchObject({ text: { dxMm: 1 - 6, dyMm: 2 - 6 } });
   });
 
   test('too large for the safe zone: smaller letters, and never below a millimetre', () => {
     const wide = textChecks({ x: -10, y: 40, width: 220, height: 10 }).find(
-      (x) => x.fix?.label === 'Make them fit',
+      (x) => x.fix && english.text(x.fix.label) === 'Make them fit',
     );
-    expect(wide?.fix).toMatchObject({
+    expect(inEnglish(wide?.fix)).toMatchObject({
       text: { capHeightMm: expect.closeTo((10 * 0.98 * 188) / 220, 9) as number },
     });
     const tall = textChecks({ x: 80, y: -30, width: 40, height: 176 }).find(
-      (x) => x.fix?.label === 'Make them fit',
+      (x) => x.fix && english.text(x.fix.label) === 'Make them fit',
     );
     expect(tall?.fix).toMatchObject({
       text: { capHeightMm: expect.closeTo((10 * 0.98 * 88) / 176, 9) as number },
     });
     const huge = textChecks({ x: -1000, y: 40, width: 9000, height: 10 }).find(
-      (x) => x.fix?.label === 'Make them fit',
+      (x) => x.fix && english.text(x.fix.label) === 'Make them fit',
     );
     expect(huge?.fix).toMatchObject({ text: { capHeightMm: 1 } });
   });
@@ -132,7 +135,10 @@ describe('what the pictures leave bare', () => {
     expect(level(checks, 'bleed')).toBe('warning');
     expect(words(checks, 'bleed')).toContain('1.00 at the rim edge, 2.00 at the left end');
     expect(at(checks, 'bleed')).toEqual([{ x: -3, y: -3, width: 2, height: 106 }]);
-    expect(checks.find((c) => c.id === 'bleed')?.fix).toMatchObject({ label: 'Fill the wrap', layer: 'l' });
+    expect(inEnglish(checks.find((c) => c.id === 'bleed')?.fix)).toMatchObject({
+      label: 'Fill the wrap',
+      layer: 'l',
+    });
   });
   test('more than the bleed: white will show, by what is past it; a fitted picture may mean it', () => {
     expect(level(bare({ left: 3.05 }), 'bare')).toBeNull();
@@ -153,10 +159,10 @@ describe('what the pictures leave bare', () => {
 });
 
 test('a check stands beside the drawing where it has a place or a fix', () => {
-  const c: Check = { id: 'x', level: 'info', text: [], at: [], fix: null };
+  const c: Check = { id: 'x', level: 'info', text: verbatim(''), at: [], fix: null };
   expect(isListed(c)).toBe(false);
   expect(isListed({ ...c, at: [TRIM] })).toBe(true);
-  expect(isListed({ ...c, fix: { kind: 'flip', label: 'Flip it', layer: 'l' } })).toBe(true);
+  expect(isListed({ ...c, fix: { kind: 'flip', label: verbatim('Flip it'), layer: 'l' } })).toBe(true);
 });
 
 describe('a fix changes its own layer, and only a layer of its kind', () => {
@@ -166,26 +172,28 @@ describe('a fix changes its own layer, and only a layer of its kind', () => {
   };
   const layers = (fix: Parameters<typeof fixed>[0]) => fixed(fix)(job).art.layers;
   test('a placement keeps what it does not say', () => {
-    const [a, b] = layers({ kind: 'picture', label: '', layer: 'a', placement: { scale: 2 } });
+    const [a, b] = layers({ kind: 'picture', label: verbatim(''), layer: 'a', placement: { scale: 2 } });
     expect(a).toMatchObject({ placement: { base: 'cover', scale: 2, dxMm: 0, dyMm: 0 } });
     expect(b).toEqual(job.art.layers[1]);
   });
   test('a flip turns it over; text takes its figures', () => {
-    expect(layers({ kind: 'flip', label: '', layer: 'b' })[1]).toMatchObject({
+    expect(layers({ kind: 'flip', label: verbatim(''), layer: 'b' })[1]).toMatchObject({
       flip: { across: true, down: false },
     });
-    expect(layers({ kind: 'flip', label: '', layer: 'b' })[0]).toEqual(job.art.layers[0]);
-    expect(layers({ kind: 'text', label: '', layer: 't', text: { dxMm: 7 } })[2]).toMatchObject({
+    expect(layers({ kind: 'flip', label: verbatim(''), layer: 'b' })[0]).toEqual(job.art.layers[0]);
+    expect(layers({ kind: 'text', label: verbatim(''), layer: 't', text: { dxMm: 7 } })[2]).toMatchObject({
       dxMm: 7,
       text: 'Dome',
     });
   });
   test('meant for a layer of another kind, it changes nothing', () => {
-    expect(layers({ kind: 'text', label: '', layer: 'a', text: { dxMm: 7 } })).toEqual(job.art.layers);
-    expect(layers({ kind: 'picture', label: '', layer: 't', placement: { scale: 2 } })).toEqual(
+    expect(layers({ kind: 'text', label: verbatim(''), layer: 'a', text: { dxMm: 7 } })).toEqual(
       job.art.layers,
     );
-    expect(layers({ kind: 'flip', label: '', layer: 't' })).toEqual(job.art.layers);
+    expect(layers({ kind: 'picture', label: verbatim(''), layer: 't', placement: { scale: 2 } })).toEqual(
+      job.art.layers,
+    );
+    expect(layers({ kind: 'flip', label: verbatim(''), layer: 't' })).toEqual(job.art.layers);
   });
 });
 
@@ -247,7 +255,7 @@ describe('a names list, against the room its names are set in', () => {
     expect(level(lost(['art.png', 'ART', '']), 'names-pictures')).toBeNull();
     const checks = lost(['a', 'b', 'a', 'c', 'd', 'art']);
     expect(level(checks, 'names-pictures')).toBe('blocker');
-    expect(words(checks, 'names-pictures')).toMatch(/^4\.00.*“a”, “b”, “c” and 1 more/);
+    expect(words(checks, 'names-pictures')).toMatch(/^4 pictures.*“a”, “b”, “c” and 1 more/);
     expect(words(lost(['a', 'b', 'c']), 'names-pictures')).not.toContain('more');
     expect(level(preflight(input(placed())), 'names-pictures')).toBeNull();
   });

@@ -1,13 +1,15 @@
 import type { PlacedText } from '../art/placedLayers';
 import { runsOutOf, runsPast, touches } from '../art/text';
 import { boundsOfContour } from '../geometry/contour';
-import { say, type Phrase } from '../units/phrase';
-import { mm } from '../units/quantity';
+import { say, type Message } from '../message/message';
+import { mm } from '../message/quantity';
 import { mainFace } from '../wrap/pattern';
 import { check, type Check, type CheckInput, type Fix, type TextCheck } from './check';
 
-const named = (l: PlacedText, c: CheckInput): Phrase =>
-  c.placedLayers.filter((x) => x.kind === 'text').length > 1 ? say`“${l.set.text}”` : say`The text`;
+const named = (l: PlacedText, c: CheckInput): Message =>
+  c.placedLayers.filter((x) => x.kind === 'text').length > 1
+    ? say('art.set', { set: l.set.text })
+    : say('art.theText');
 
 /** The move that brings a box inside another, or smaller letters where it is too large. */
 function backInside(l: PlacedText, c: CheckInput): Fix | null {
@@ -20,7 +22,7 @@ function backInside(l: PlacedText, c: CheckInput): Fix | null {
   if (k < 1)
     return {
       kind: 'text',
-      label: 'Make them fit',
+      label: say('art.makeThemFit'),
       layer: l.id,
       text: { capHeightMm: Math.max(1, layer.capHeightMm * k) },
     };
@@ -28,7 +30,7 @@ function backInside(l: PlacedText, c: CheckInput): Fix | null {
     Math.max(0, lo - from) - Math.max(0, from + size - lo - room);
   return {
     kind: 'text',
-    label: 'Move them in',
+    label: say('art.moveThem'),
     layer: l.id,
     text: {
       dxMm: layer.dxMm + move(box.x, box.width, safe.x, safe.width),
@@ -43,7 +45,7 @@ const letters: TextCheck = (l) =>
         check(
           'letters',
           'blocker',
-          say`This font has no ${l.set.missing.map((x) => `“${x}”`).join(', ')}. Choose another font or another spelling.`,
+          say('art.fontHasChooseAnother', { missing: l.set.missing.map((x) => `“${x}”`) }),
           [l.set.box],
         ),
       ]
@@ -57,14 +59,14 @@ const zones: TextCheck = (l, c) => {
   const found: Check[] = [];
   const exclusionZones = face.exclusionZones.map((z) => z.contour);
   if (touches(quads, exclusionZones))
-    found.push(check('nogo', 'warning', say`${named(l, c)} reaches into an exclusion zone. Move it.`, [box]));
+    found.push(check('nogo', 'warning', say('art.reachesIntoExclusionZone', { named: named(l, c) }), [box]));
   const out = face.safe.length === 0 ? 0 : runsOutOf(quads, face.safe);
   if (touches(quads, pattern.seams))
     found.push(
       check(
         'seam',
         'warning',
-        say`${named(l, c)} reaches into the seam. Move it towards the middle.`,
+        say('art.reachesIntoSeamMove', { named: named(l, c) }),
         [box],
         backInside(l, c),
       ),
@@ -74,7 +76,7 @@ const zones: TextCheck = (l, c) => {
       check(
         'safe',
         'warning',
-        say`${named(l, c)} is ${mm(out)} outside the safe zone. Move it or make it smaller.`,
+        say('art.outsideSafeZoneMove', { named: named(l, c), out: mm(out) }),
         [box],
         backInside(l, c),
       ),
@@ -82,19 +84,18 @@ const zones: TextCheck = (l, c) => {
   const { front } = pattern;
   const past = front ? runsPast(box, front.x - front.wellMm / 2, front.x + front.wellMm / 2) : 0;
   if (past > 0)
-    found.push(check('front', 'info', say`${named(l, c)} is ${mm(past)} outside the front view.`, [box]));
+    found.push(
+      check('front', 'info', say('art.outsideFrontView', { named: named(l, c), past: mm(past) }), [box]),
+    );
   return found;
 };
 
 const fitted: TextCheck = (l) =>
   l.set.overMm > 0.05
     ? [
-        check(
-          'long',
-          'warning',
-          say`“${l.set.text}” is ${mm(l.set.overMm)} too long for its space, even at a smaller size.`,
-          [l.set.box],
-        ),
+        check('long', 'warning', say('art.tooLongSpaceEven', { set: l.set.text, over: mm(l.set.overMm) }), [
+          l.set.box,
+        ]),
       ]
     : [];
 
@@ -104,8 +105,9 @@ export const checkText: TextCheck = (l, c) => [
   ...(c.art.names ? [] : fitted(l, c)),
 ];
 
-export const some = (texts: readonly string[]): string =>
-  texts
-    .slice(0, 3)
-    .map((t) => `“${t}”`)
-    .join(', ') + (texts.length > 3 ? ` and ${texts.length - 3} more` : '');
+/** The first three of some texts, quoted, and how many more there are. */
+export const some = (texts: readonly string[]): Message =>
+  say('art.someTexts', {
+    texts: texts.slice(0, 3).map((text) => say('common.quoted', { text })),
+    more: Math.max(0, texts.length - 3),
+  });

@@ -1,17 +1,18 @@
+import { say, inTurn } from '../message/message';
+import type { Message } from '../message/message';
 import type { Blank, FlatShape, RoundShape } from '../shop/blank';
 import { alongWallMm, nominalProfile, wallOf } from '../shapes/round';
 import { profileAt } from '../shapes/profile';
-import { readingSource } from '../figures/sources';
+import { placeName, readingSource, type PlaceRole } from '../figures/sources';
 
-/** What a place is on the blank; its id only tells one from another. */
-export type PlaceRole = 'rim' | 'foot' | 'between' | 'wall' | 'handle' | 'width' | 'height';
+export type { PlaceRole } from '../figures/sources';
 
 /** Where a blank is measured: what is expected there bounds what can be believed. */
 export interface PlaceSpec {
   readonly id: string;
   readonly role: PlaceRole;
-  readonly name: string;
-  readonly hint: string;
+  readonly name: Message;
+  readonly hint: Message;
   /** A circumference goes round the wall and is corrected to its surface; a length is taken as read. */
   readonly kind: 'circumference' | 'length';
   readonly minMm: number;
@@ -24,7 +25,7 @@ export interface PlaceSpec {
   readonly atMm: number | null;
 }
 
-export const sourceOfPlace = (p: PlaceSpec): string => readingSource(p.name);
+export const sourceOfPlace = (p: PlaceSpec): string => readingSource(p.role, round1(p.atMm ?? 0));
 
 /** A reading this far off the maker's figure, either way, is a slip of unit or of the pen. */
 const BELIEVED = 1.8;
@@ -52,49 +53,29 @@ export function roundPlaces(
   const profile = nominalProfile(s.sections);
   const handled = s.handle !== null;
   const gapMm = s.handle ? (handleMm ?? s.handle.widthMm) : 0;
-  const circumference = (id: string, role: PlaceRole, name: string, hint: string, atMm: number): PlaceSpec =>
+  const circumference = (id: string, role: PlaceRole, hint: Message, atMm: number): PlaceSpec =>
     place({
       id,
       role,
-      name,
+      name: placeName(role, round1(atMm)),
       hint,
       kind: 'circumference',
       expectedMm: 2 * Math.PI * profileAt(profile, atMm).r - gapMm,
       gapMm,
       atMm,
     });
-  const handleSide = handled ? ' From one side of the handle round to the other.' : '';
+  const side = (hint: Message): Message => (handled ? inTurn(hint, say('measure.fromSideToSide')) : hint);
   return [
-    circumference(
-      'circumferenceTop',
-      'rim',
-      'Circumference near the rim',
-      `Where the wall starts, just under the lip.${handleSide}`,
-      wall.topMm,
-    ),
+    circumference('circumferenceTop', 'rim', side(say('measure.whereWallStartsJust')), wall.topMm),
     ...[...stations]
       .sort((a, b) => a.fromRimMm - b.fromRimMm)
-      .map((st) =>
-        circumference(
-          st.id,
-          'between',
-          `Circumference ${round1(st.fromRimMm)} mm down`,
-          'Tape level, at this height below the rim.',
-          st.fromRimMm,
-        ),
-      ),
-    circumference(
-      'circumferenceFoot',
-      'foot',
-      'Circumference near the foot',
-      `Just above the rounded foot.${handleSide}`,
-      wall.footMm,
-    ),
+      .map((st) => circumference(st.id, 'between', say('measure.tapeLevelHeightBelow'), st.fromRimMm)),
+    circumference('circumferenceFoot', 'foot', side(say('measure.justAboveRoundedFoot')), wall.footMm),
     place({
       id: 'wall',
       role: 'wall',
-      name: 'Height of the wall',
-      hint: 'Along the wall, where paper can lie: not the lip, not the rounded foot.',
+      name: placeName('wall', 0),
+      hint: say('measure.alongWallWherePaper'),
       kind: 'length',
       expectedMm: alongWallMm(s),
     }),
@@ -103,8 +84,8 @@ export function roundPlaces(
           place({
             id: 'handle',
             role: 'handle',
-            name: 'Width of the handle',
-            hint: 'Across, where it meets the wall.',
+            name: placeName('handle', 0),
+            hint: say('measure.acrossWhereMeetsWall'),
             kind: 'length',
             expectedMm: s.handle.widthMm,
             minMm: 3,
@@ -122,16 +103,16 @@ function flatPlaces(s: FlatShape): readonly PlaceSpec[] {
     place({
       id: 'width',
       role: 'width',
-      name: 'Overall width',
-      hint: 'The widest, edge to edge.',
+      name: placeName('width', 0),
+      hint: say('measure.widestEdgeEdge'),
       kind: 'length',
       expectedMm: s.outline.widthMm,
     }),
     place({
       id: 'height',
       role: 'height',
-      name: 'Overall height',
-      hint: 'The tallest, lug and all.',
+      name: placeName('height', 0),
+      hint: say('measure.tallestLugAll'),
       kind: 'length',
       expectedMm: s.outline.heightMm,
     }),

@@ -1,3 +1,6 @@
+import { verbatim } from '@/core/message/message';
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { exact, measured, standardU } from '../figures/uncertain';
 import type { Method, Reading } from '../job/job';
@@ -14,12 +17,12 @@ const HEIGHT: PlaceSpec = {
   ...CIRCUMFERENCE,
   id: 'wall',
   role: 'wall',
-  name: 'Height of the wall',
+  name: verbatim('Height of the wall'),
   kind: 'length',
   minMm: 10,
   maxMm: 400,
 };
-const OWN = 'reading: circumference near the rim';
+const OWN = 'reading: rim';
 const reading = (text: string, method: Method = 'soft tape', bareUnit: 'mm' | 'in' = 'mm'): Reading => ({
   id: `r-${text.replace(/\W/g, '')}`,
   text,
@@ -171,19 +174,24 @@ describe('slips', () => {
     const r = readOne(reading(text, 'soft tape', unit), p);
     return r.ok
       ? null
-      : { suggestion: r.suggestion?.text ?? null, way: r.problem.wayOut, what: r.problem.what };
+      : {
+          suggestion: r.suggestion?.text ?? null,
+          way: english.text(r.problem.wayOut),
+          what: english.text(r.problem.what),
+        };
   };
   test('a vulgar fraction is kept whole in what is suggested', () =>
     expect(slip('18⅜', CIRCUMFERENCE, 'mm')?.suggestion ?? null).toBeNull());
   test('8.4 in millimetres: inches?', () => {
     expect(slip('8.4')?.suggestion).toBe('8.4 in');
-    expect(slip('8.4')?.way).toBe('Did you mean 8.4 in?');
-    expect(slip('8.4')?.what).toContain('too small');
+    expect(inEnglish(slip('8.4')?.way)).toBe('Did you mean 8.4 in?');
+    expect(inEnglish(slip('8.4')?.what)).toContain('too small');
   });
   test('213 in inches: millimetres?', () =>
     expect(slip('213', CIRCUMFERENCE, 'in')?.suggestion).toBe('213 mm'));
   test('21.3 in millimetres could be inches', () => expect(slip('21.3')?.suggestion).toBe('21.3 in'));
-  test('nothing sensible: measure again', () => expect(slip('99999')?.way).toBe('Measure it again.'));
+  test('nothing sensible: measure again', () =>
+    expect(inEnglish(slip('99999')?.way)).toBe('Measure it again.'));
   test('a bad reading is kept, shown and not counted', () => {
     const p = place(['231', '8.4', 'wide']);
     expect(p.items).toHaveLength(3);
@@ -228,7 +236,7 @@ describe('what a place can be', () => {
   ] as const)('%s, bare numbers %s: too %s, meant %s', (text, unit, size, meant) => {
     const r = readOne(reading(text, 'soft tape', unit), CIRCUMFERENCE);
     if (r.ok) throw new Error('believed');
-    expect(r.problem.what).toContain(`too ${size}`);
+    expect(inEnglish(r.problem.what)).toContain(`too ${size}`);
     expect(r.suggestion?.text ?? null).toBe(meant);
     if (r.suggestion) {
       const again = readOne(reading(r.suggestion.text), CIRCUMFERENCE);
@@ -239,11 +247,11 @@ describe('what a place can be', () => {
   test('the unit it was read in is named', () => {
     const what = (text: string) => {
       const r = readOne(reading(text), CIRCUMFERENCE);
-      return r.ok ? '' : r.problem.what;
+      return r.ok ? '' : english.text(r.problem.what);
     };
-    expect(what('9000')).toBe('9000 read as mm is too large for this.');
-    expect(what('999 cm')).toContain('read as cm');
-    expect(what('999 in')).toContain('read as inches');
+    expect(inEnglish(what('9000'))).toBe('9000 read as mm is too large for this.');
+    expect(inEnglish(what('999 cm'))).toContain('read as cm');
+    expect(inEnglish(what('999 in'))).toContain('read as inches');
   });
 });
 

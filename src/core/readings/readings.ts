@@ -1,9 +1,10 @@
+import { say } from '../message/message';
 import { median } from 'd3-array';
 import { fail, ok, type Problem, type Result } from '../basics/result';
 import { exact, type Uncertain } from '../figures/uncertain';
 import type { Method, Reading } from '../job/job';
 import { normalise, parseLength, type ParsedLength } from '../units/parse';
-import { MM_PER_INCH } from '../units/quantity';
+import { MM_PER_INCH } from '../message/quantity';
 import { sourceOfPlace, type PlaceSpec } from './places';
 import { meanOfRepeats, type Hands, type Raw, type Taken } from './repeats';
 import { isAcross, toSurface, type Tape } from './surface';
@@ -92,9 +93,9 @@ export function readOne(
   const unitName = unit === 'in' ? 'inches' : unit;
   const small = (across ? valueMm * Math.PI - place.gapMm : valueMm) < place.minMm;
   const problem = fail(
-    `${reading.text} read as ${unitName} is too ${small ? 'small' : 'large'} for this.`,
+    say('measure.readToo', { reading: reading.text, unitName, which: small ? 'small' : 'other' }),
     where,
-    meant ? `Did you mean ${meant.text}?` : 'Measure it again.',
+    meant ? say('measure.didYouMean', { meant: meant.text }) : say('measure.measureAgain'),
   );
   return { ...problem, suggestion: meant };
 }

@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import type { PlaceSpec } from './places';
 import { exact } from '../figures/uncertain';
 import type { ReadContext } from './readings';
@@ -15,8 +16,8 @@ export const TAPE: Tape = {
 export const CIRCUMFERENCE: PlaceSpec = {
   id: 'circumferenceTop',
   role: 'rim',
-  name: 'Circumference near the rim',
-  hint: '',
+  name: say('measure.circumferenceNearRim'),
+  hint: say('common.n'),
   kind: 'circumference',
   minMm: 60,
   maxMm: 640,

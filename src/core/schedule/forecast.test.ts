@@ -102,7 +102,9 @@ describe('a run as segments', () => {
     const steps = [5, 5].map((plannedS, i) =>
       operation({ id: `${i}`, stage: 'press', kind: 'load', resource: 'hands', plannedS }),
     );
-    expect(segmentsOf(steps, pace)).toEqual([{ hands: true, s: 10, logSd: expect.closeTo(0.1 / Math.SQRT2, 9) }]);
+    expect(segmentsOf(steps, pace)).toEqual([
+      { hands: true, s: 10, logSd: expect.closeTo(0.1 / Math.SQRT2, 9) },
+    ]);
   });
 
   test('the segment in the press is the one its step lies in, at every step of the cycle', () => {

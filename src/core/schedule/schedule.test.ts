@@ -464,7 +464,8 @@ describe('chance', () => {
     const even = due(all.usualS);
     expect(even.plays).toBeGreaterThan(300);
     for (const { inTime } of even.jobs)
-      if (inTime !== null && even.plays < 2000) expect(halfWidth(inTime, even.plays)).toBeLessThanOrEqual(0.025);
+      if (inTime !== null && even.plays < 2000)
+        expect(halfWidth(inTime, even.plays)).toBeLessThanOrEqual(0.025);
     expect(due(all.usualS)).toEqual(even);
   });
 

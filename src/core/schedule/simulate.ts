@@ -248,7 +248,8 @@ export function simulate(
   openOrClose(sim);
   settle(sim);
   let again = decide(sim);
-  const over = (): boolean => sim.unfinished === 0 || (until !== null && Number.isFinite(sim.jobs[until]?.endS));
+  const over = (): boolean =>
+    sim.unfinished === 0 || (until !== null && Number.isFinite(sim.jobs[until]?.endS));
   while (!over() && sim.events < MOST_EVENTS) {
     const next = nextMoment(sim, again);
     if (!Number.isFinite(next)) break;

@@ -1,3 +1,4 @@
+import { say, type Write } from '../message/message';
 import { compose, rotate, translate, type Affine } from '../geometry/affine';
 import type { Paper } from '../shop/paper';
 import { barsFor } from '../calibration/calibration';
@@ -31,7 +32,7 @@ function bar(lengthMm: number, matrix: Affine, text: string): PageItem[] {
  * A page with one bar across the sheet and one along the feed, at plain size with nothing compensated: what the printer does to it is what
  * the shop measures.
  */
-export function calibrationPage(paper: Paper, marginMm: number): Page {
+export function calibrationPage(paper: Paper, marginMm: number, write: Write): Page {
   const { acrossMm, alongMm } = barsFor(paper, marginMm);
   const w = paper.widthMm;
   const h = paper.kind === 'roll' ? Math.min(paper.heightMm, alongMm + 60) : paper.heightMm;
@@ -52,11 +53,15 @@ export function calibrationPage(paper: Paper, marginMm: number): Page {
     bleedBox: box,
     copies: 1,
     items: [
-      ...bar(acrossMm, translate(left, h * 0.3), `across: ${acrossMm} mm`),
-      ...bar(alongMm, compose(translate(upright, top), rotate(90)), `along the feed: ${alongMm} mm`),
-      note(`${paper.name}: print at 100 %, no fit to page, mirror off.`, h * 0.3 + 12),
-      note('Measure both bars from stroke to stroke and type them in.', h * 0.3 + 19),
-      note('Then press the page bare for the usual time and measure again.', h * 0.3 + 26),
+      ...bar(acrossMm, translate(left, h * 0.3), write(say('sheet.calAcross', { mm: acrossMm }))),
+      ...bar(
+        alongMm,
+        compose(translate(upright, top), rotate(90)),
+        write(say('sheet.calAlong', { mm: alongMm })),
+      ),
+      note(write(say('sheet.calHow', { paper: paper.name })), h * 0.3 + 12),
+      note(write(say('sheet.calMeasure')), h * 0.3 + 19),
+      note(write(say('sheet.calAgain')), h * 0.3 + 26),
     ],
   };
 }

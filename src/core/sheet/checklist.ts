@@ -1,19 +1,28 @@
 import { COLOUR_WORDS, type MirrorBy, type Printer } from '../shop/printer';
 import type { Paper } from '../shop/paper';
-import { say, type Phrase } from '../units/phrase';
-import { mm } from '../units/quantity';
+import { say, type Message, verbatim } from '../message/message';
+import { mm } from '../message/quantity';
 
 /** Printer settings and at the tray before this sheet is printed, in the order one meets it. */
-export function driverChecklist(printer: Printer, paper: Paper, mirrorBy: MirrorBy): readonly Phrase[] {
-  const size = say`${mm(paper.widthMm)}${paper.kind === 'roll' ? ' roll' : say` × ${mm(paper.heightMm)}`}`;
+export function driverChecklist(printer: Printer, paper: Paper, mirrorBy: MirrorBy): readonly Message[] {
+  const size = say('sheet.widthHeight', {
+    width: mm(paper.widthMm),
+    height: mm(paper.heightMm),
+    which: paper.kind === 'roll' ? 'roll' : 'other',
+  });
   return [
-    say`Paper: ${paper.name}, ${size}${paper.tray === '' ? '' : `; ${paper.tray}`}`,
+    say('sheet.paper', {
+      paper: paper.name,
+      size,
+      tray: paper.tray,
+      which: paper.tray === '' ? 'none' : 'other',
+    }),
     paper.printSide === ''
-      ? say`Print side of the paper towards the ink`
-      : say`Print side: ${paper.printSide}`,
-    ...printer.driver.map((line) => say`${line}`),
-    say`Mirror in the driver: ${mirrorBy === 'app' ? 'OFF (this file is mirrored)' : 'ON (this file is not mirrored)'}`,
-    say`${COLOUR_WORDS[printer.colourBy].set}`,
-    say`Let it dry. A dull print is right: the colour comes in the heat`,
+      ? say('sheet.printSidePaperTowards')
+      : say('sheet.printSide', { printSide: paper.printSide }),
+    ...printer.driver.map((line) => verbatim(line)),
+    say('sheet.mirrorDriver', { which: mirrorBy === 'app' ? 'offFileMirrore' : 'other' }),
+    COLOUR_WORDS[printer.colourBy].set,
+    say('sheet.letDryDullPrint'),
   ];
 }

@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { compose, type Affine } from '../geometry/affine';
 import type { Cut } from '../job/job';
@@ -365,17 +366,23 @@ const marginsLeaveNothing = ({ marginsMm: m, paper }: Pick<LayoutInput, 'margins
 export function layoutSheet(input: LayoutInput): Result<SheetLayout> {
   if (marginsLeaveNothing(input))
     return fail(
-      `The printer’s margins leave nothing of ${input.paper.name}.`,
-      'Sheet',
-      'Set the margins under Printers, or choose a larger paper.',
+      say('sheet.printersMarginsLeaveNothing', { paper: input.paper.name }),
+      say('job.sheet'),
+      say('sheet.setMarginsUnderPrinters'),
     );
   const wanted: NestRequest[] = [];
   const { nests } = input;
   const find: Find = nests ? (request) => nests[nestKey(request)] ?? (wanted.push(request), null) : quickNest;
   const best = bestTry(input, find);
   if (!best) {
-    const what = input.parts.length > 1 ? 'Not every piece fits' : 'The wrap does not fit';
-    return fail(`${what} on ${input.paper.name}.`, 'Sheet', 'Choose a larger paper.');
+    return fail(
+      say('sheet.doesNotFit', {
+        pieces: input.parts.length > 1 ? 'several' : 'one',
+        paper: input.paper.name,
+      }),
+      say('job.sheet'),
+      say('sheet.chooseLargerPaper'),
+    );
   }
   return ok({ ...summed(input, best), wanted });
 }

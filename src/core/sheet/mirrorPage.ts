@@ -1,3 +1,4 @@
+import { say, type Write } from '../message/message';
 import { translate } from '../geometry/affine';
 import type { Paper } from '../shop/paper';
 import type { Page, PageItem } from './pages';
@@ -9,7 +10,7 @@ const HEIGHT_MM = 26;
  * A tiny page that tells whether the driver mirrors: the words are not mirrored in it. Printed from the corner of any paper, it costs a
  * few drops of ink.
  */
-export function mirrorPage(paper: Paper, marginMm: number): Page {
+export function mirrorPage(paper: Paper, marginMm: number, write: Write): Page {
   const [x, y] = [marginMm + 4, marginMm + 4];
   const box = { x, y, width: WIDTH_MM, height: HEIGHT_MM };
   const text = (t: string, emMm: number, down: number): PageItem => ({
@@ -33,9 +34,9 @@ export function mirrorPage(paper: Paper, marginMm: number): Page {
     items: [
       line(x, y, x + WIDTH_MM, y),
       line(x, y, x, y + HEIGHT_MM),
-      text('Reads right: driver mirror is OFF', 3.4, 6),
-      text('Reads backwards: driver mirror is ON', 3.4, 12),
-      text('Set “mirror” in the shop to the other one.', 2.8, 18),
+      text(write(say('sheet.readsRight')), 3.4, 6),
+      text(write(say('sheet.readsBackwards')), 3.4, 12),
+      text(write(say('sheet.setOtherMirror')), 2.8, 18),
     ],
   };
 }

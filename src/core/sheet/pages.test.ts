@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { apply, compose } from '../geometry/affine';
 import { setText } from '../art/text';
 import { placeText } from '../art/placedLayers';
@@ -26,7 +27,7 @@ const patternOf = (seamMethod: SeamMethod): Pattern => sizeRoundWrap(wrapInput({
 
 function lay(pattern: Pattern, over: Asked = {}): SheetLayout {
   const r = layoutSheet(layoutInput(pattern, over));
-  if (!r.ok) throw new Error(r.problem.what);
+  if (!r.ok) throw new Error(english.text(r.problem.what));
   return r.value;
 }
 

@@ -1,3 +1,4 @@
+import { say, type Message, type Write } from '../message/message';
 import { apply, compose, rotate, translate, type Affine } from '../geometry/affine';
 import { faceItems, type ArtItem } from '../art/items';
 import type { PlacedLayer } from '../art/placedLayers';
@@ -121,8 +122,11 @@ function edgeRing({ pattern, panel, box }: Print, mirrored: boolean): Ring {
   return mirrored ? ring.map((p) => ({ x: 2 * box.x + box.width - p.x, y: p.y })) : ring;
 }
 
+/** A label with what writes it, in the language of the shop. */
+type WrittenLabel = PageLabel & { readonly write: Write };
+
 /** The word “rim” (“top” on a flat blank) and the piece's name outside that edge, always readable, so nobody wraps it upside down. */
-function upMark(print: Print, placement: PiecePlacement, mirrored: boolean): PageItem {
+function upMark(print: Print, placement: PiecePlacement, { mirrored, write }: WrittenLabel): PageItem {
   const { pattern, panel, box } = print;
   const { front, trim } = pattern;
   const wanted = front && !panel ? front.x : panel ? box.x + box.width / 2 - 14 : trim.x + trim.width / 2;
@@ -130,8 +134,8 @@ function upMark(print: Print, placement: PiecePlacement, mirrored: boolean): Pag
   const x = (mirrored && !panel ? 2 * (box.x + box.width / 2) - middle : middle) + 1.2;
   const name = print.nameOf(placement.piece);
   const words = [
-    pattern.form === 'flat' ? 'top' : 'rim',
-    ...(panel ? [`panel ${panel.number} of ${panel.of}`] : []),
+    write(pattern.form === 'flat' ? say('sheet.top') : say('sheet.rim')),
+    ...(panel ? [write(say('sheet.panelOf', { number: panel.number, of: panel.of }))] : []),
     ...(name === '' ? [] : [name]),
   ].join(' · ');
   const room = Math.max(3, Math.floor((box.x + box.width - x) / MARK_LETTER_MM));
@@ -159,7 +163,7 @@ function artItems(
   return pattern.faces.flatMap((face) => faceItems(placedLayers, face, compose(matrix, face.matrix), clip));
 }
 
-function pieceItems(print: Print, placement: PiecePlacement, mirrored: boolean): PageItem[] {
+function pieceItems(print: Print, placement: PiecePlacement, label: WrittenLabel): PageItem[] {
   return [
     ...artItems(
       print.pattern,
@@ -169,7 +173,7 @@ function pieceItems(print: Print, placement: PiecePlacement, mirrored: boolean):
     ),
     ...ticks(print, placement.matrix),
     ...registerTicks(print, placement),
-    upMark(print, placement, mirrored),
+    upMark(print, placement, label),
   ];
 }
 
@@ -224,17 +228,14 @@ function stripMatrix(
 }
 
 /** The line that says, on every label and list, who mirrors. */
-export const mirrorLine = (mirrored: boolean): string =>
-  mirrored ? 'Mirrored in this file: driver mirror OFF' : 'NOT mirrored in this file: driver mirror ON';
-
-/** How panels are laid, on every sheet of them. */
-const LAYING = 'Lay panel 1 first, each next one under it: tick A1 on A1, A2 on A2';
+export const mirrorLine = (mirrored: boolean): Message =>
+  mirrored ? say('sheet.mirroredInFile') : say('sheet.notMirroredInFile');
 
 function stripItems(
   sheet: SheetPlacements,
   layout: SheetLayout,
-  label: PageLabel,
-  sheetText: string,
+  label: WrittenLabel,
+  sheetText: Message,
   inPanels: boolean,
 ): PageItem[] {
   const { matrix, lengthMm } = stripMatrix(sheet, layout);
@@ -256,10 +257,17 @@ function stripItems(
   const room = Math.max(12, Math.floor((lengthMm - textX) / 1.25));
   return [
     ...ruler,
-    text(`must measure ${label.rulerText}`, 1, 3.2),
+    text(label.write(say('sheet.mustMeasure', { length: label.rulerText })), 1, 3.2),
     text(cut(`${cut(label.job, 34)} · ${cut(label.blank, 30)}`, room), textX, 3.2),
-    ...(inPanels ? [text(LAYING, 1, 8.8)] : []),
-    text(cut(`${mirrorLine(label.mirrored)} · 100 % scale · ${sheetText}`, room), textX, 6.4),
+    ...(inPanels ? [text(label.write(say('sheet.layingPanels')), 1, 8.8)] : []),
+    text(
+      cut(
+        label.write(say('sheet.labelLine', { mirror: mirrorLine(label.mirrored), sheet: sheetText })),
+        room,
+      ),
+      textX,
+      6.4,
+    ),
   ];
 }
 
@@ -267,8 +275,8 @@ function page(
   sheet: SheetPlacements,
   layout: SheetLayout,
   prints: readonly Print[],
-  label: PageLabel,
-  text: string,
+  label: WrittenLabel,
+  text: Message,
 ): Page {
   const printOf = (s: PiecePlacement) => prints[s.part] as Print;
   const boxOf = (of: (f: Face) => Contour) =>
@@ -284,7 +292,7 @@ function page(
     trimBox: boxOf((f) => f.trim),
     bleedBox: boxOf((f) => f.bleed),
     items: [
-      ...sheet.placements.flatMap((s) => pieceItems(printOf(s), s, label.mirrored)),
+      ...sheet.placements.flatMap((s) => pieceItems(printOf(s), s, label)),
       ...stripItems(
         sheet,
         layout,
@@ -303,12 +311,16 @@ export function drawPage(
   at: number,
   prints: readonly Print[],
   label: PageLabel,
+  write: Write,
 ): Page | null {
   const many = layout.sheets.length;
   const sheet = layout.sheets[at];
   if (!sheet) return null;
-  const text = many === 1 ? `print ${sheet.copies}` : `sheet ${at + 1} of ${many}, print ${sheet.copies}`;
-  return page(sheet, layout, prints, label, text);
+  const text =
+    many === 1
+      ? say('sheet.printCopies', { copies: sheet.copies })
+      : say('sheet.sheetOfCopies', { number: at + 1, of: many, copies: sheet.copies });
+  return page(sheet, layout, prints, { ...label, write }, text);
 }
 
 /** A ruler that fits the strip and reads in round numbers of the shop's unit, mm. */

@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import { boundsOf, rectCorners } from '../geometry/plane';
 import fc from 'fast-check';
 import { apply, determinant } from '../geometry/affine';
@@ -138,7 +139,7 @@ test('the driver’s list says who mirrors, who manages colour, and which paper 
       { ...testPaper, name: 'A4', tray: 'rear feed', printSide: 'the whiter side' },
       mirrorBy,
     )
-      .map((line) => line.map((t) => (typeof t === 'string' ? t : `${t.value}`)).join(''))
+      .map((line) => english.text(line))
       .join('\n');
   expect(words('app')).toMatch(/Mirror in the driver: OFF/);
   expect(words('driver')).toMatch(/Mirror in the driver: ON/);
@@ -149,7 +150,7 @@ test('the driver’s list says who mirrors, who manages colour, and which paper 
 });
 
 test('the mirror test page is small, stays in its corner, and is not mirrored', () => {
-  const page = mirrorPage(testPaper, 5);
+  const page = mirrorPage(testPaper, 5, english.text);
   for (const item of page.items) {
     if (item.kind === 'text') {
       expect(determinant(item.matrix)).toBe(1);
@@ -157,6 +158,6 @@ test('the mirror test page is small, stays in its corner, and is not mirrored', 
     }
     if (item.kind === 'line') expect(Math.max(item.from.x, item.to.x)).toBeLessThanOrEqual(5 + 4 + 60);
   }
-  const roll = mirrorPage({ ...testPaper, kind: 'roll', heightMm: 10_000 }, 5);
+  const roll = mirrorPage({ ...testPaper, kind: 'roll', heightMm: 10_000 }, 5, english.text);
   expect(roll.heightMm).toBeLessThan(60);
 });

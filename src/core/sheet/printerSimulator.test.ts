@@ -1,10 +1,10 @@
+import { english } from '@/words/english';
 import { apply, determinant, IDENTITY } from '../geometry/affine';
 import { DRIVER_FAULTS, FAULT_WORDS, printedBox, simulatedPrint, type DriverFault } from './printerSimulator';
 import { mirrorPage } from './mirrorPage';
 import { driverChecklist } from './checklist';
 import { paperOf } from './testSheets';
 import { STARTER_PRINTER } from '../shop/printer';
-import { phraseText } from '../units/format';
 
 const printed = (faults: readonly DriverFault[], driverMirrors = false) =>
   simulatedPrint({
@@ -58,12 +58,12 @@ test('the wrong tray and a wide margin cut the ink off', () => {
 test('every fault says how it is seen and what to do', () => {
   for (const f of DRIVER_FAULTS) {
     const { label, seen, fix } = FAULT_WORDS[f];
-    expect([label, seen, fix].every((t) => t.length > 8)).toBe(true);
+    expect([label, seen, fix].every((t) => english.text(t).length > 8)).toBe(true);
   }
 });
 
 test('the tiny mirror page is not mirrored, small, and says both answers', () => {
-  const page = mirrorPage(paperOf('a4'), 3);
+  const page = mirrorPage(paperOf('a4'), 3, english.text);
   const texts = page.items.flatMap((i) => (i.kind === 'text' ? [i] : []));
   expect(texts.map((t) => t.text).join()).toMatch(/Reads right.*OFF.*backwards.*ON/);
   expect(texts.every((t) => determinant(t.matrix) === 1)).toBe(true);
@@ -71,9 +71,8 @@ test('the tiny mirror page is not mirrored, small, and says both answers', () =>
 });
 
 test('the driver’s list names paper, side, tray, mirror and who manages colour', () => {
-  const units = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
   const lines = (mirrorBy: 'app' | 'driver') =>
-    driverChecklist(STARTER_PRINTER, paperOf('a3'), mirrorBy).map((p) => phraseText(p, units));
+    driverChecklist(STARTER_PRINTER, paperOf('a3'), mirrorBy).map((p) => english.text(p));
   expect(lines('app').join('\n')).toMatch(
     /A3, 297 mm × 420 mm; rear feed[^]*whiter side[^]*Mirror in the driver: OFF[^]*Colour: left to the driver/,
   );

@@ -1,3 +1,5 @@
+import { say } from '../message/message';
+import type { Message } from '../message/message';
 import { apply, compose, IDENTITY, mirrorX, scale, translate, type Affine } from '../geometry/affine';
 import { type Rect, boundsOf, rectCorners } from '../geometry/plane';
 import type { Printer } from '../shop/printer';
@@ -7,37 +9,37 @@ export const DRIVER_FAULTS = ['fit to page', 'wrong tray', 'mirror', 'clipped ma
 export type DriverFault = (typeof DRIVER_FAULTS)[number];
 
 export interface FaultWords {
-  readonly label: string;
+  readonly label: Message;
   /** How it is seen on the sheet, and what to do. */
-  readonly seen: string;
-  readonly fix: string;
+  readonly seen: Message;
+  readonly fix: Message;
 }
 
 export const FAULT_WORDS: Readonly<Record<DriverFault, FaultWords>> = {
   'fit to page': {
-    label: '“fit to page” left on',
-    seen: 'The bar is short by the same share across and along.',
-    fix: 'Set the scale to 100 %, fit to page off, and print again.',
+    label: say('sheet.fitPageLeft'),
+    seen: say('sheet.barShortSameShare'),
+    fix: say('sheet.setScale100Fit'),
   },
   'wrong tray': {
-    label: 'the wrong paper in the tray',
-    seen: 'The page runs off the paper, or stands in a corner of it.',
-    fix: 'Choose the paper named on the sheet, in the driver and in the tray.',
+    label: say('sheet.wrongPaperTray'),
+    seen: say('sheet.pageRunsOffPaper'),
+    fix: say('sheet.choosePaperNamedSheet'),
   },
   mirror: {
-    label: 'mirror set the other way',
-    seen: 'The art reads as it will on the blank, and the label backwards or not as it says.',
-    fix: 'Mirror in one place only: set the driver as the label says.',
+    label: say('sheet.mirrorSetOtherWay'),
+    seen: say('sheet.artReadsBlankLabel'),
+    fix: say('sheet.mirrorOnePlaceOnly'),
   },
   'clipped margin': {
-    label: 'a margin wider than the printer’s own',
-    seen: 'An edge of the bleed, a tick or the label is cut off.',
-    fix: 'Choose the right paper size, borderless off, and measure the margins under Printers.',
+    label: say('sheet.marginWiderThanPrinters'),
+    seen: say('sheet.edgeBleedTickLabel'),
+    fix: say('sheet.chooseRightPaperSize'),
   },
   'short feed': {
-    label: 'a feed of 99.4 %',
-    seen: 'True across, short along the feed.',
-    fix: 'Print the calibration page on this paper and type in what you measure.',
+    label: say('sheet.feed994'),
+    seen: say('sheet.trueAcrossShortAlong'),
+    fix: say('sheet.printCalibrationPagePaper'),
   },
 };
 

@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { apply, determinant } from '../geometry/affine';
 import { type Rect, rectCorners } from '../geometry/plane';
@@ -132,7 +134,7 @@ test('the stated need is just enough', () => {
 
 test('margins that swallow the page are named', () => {
   const r = layoutSheet(input(patternOf(200, 100), { marginMm: 160 }));
-  expect(!r.ok && r.problem.what).toContain('margins leave nothing');
+  expect(inEnglish(!r.ok && english.text(r.problem.what))).toContain('margins leave nothing');
 });
 
 test('full sheets and the last one', () => {

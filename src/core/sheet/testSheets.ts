@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import type { PlacedLayer } from '../art/placedLayers';
 import { STARTER_PAPERS } from '../demo/things';
 import { printedOutline } from './parts';
@@ -59,4 +60,4 @@ export const printOf = (pattern: Pattern, placements: readonly PlacedLayer[] = [
 
 /** Every distinct page of a layout. */
 export const drawPages = (layout: SheetLayout, prints: readonly Print[], label: PageLabel): readonly Page[] =>
-  layout.sheets.flatMap((_, at) => drawPage(layout, at, prints, label) ?? []);
+  layout.sheets.flatMap((_, at) => drawPage(layout, at, prints, label, english.text) ?? []);

@@ -1,3 +1,4 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { colourSchema, idSchema, lineSchema, mmSchema, nameSchema } from './common';
@@ -91,16 +92,16 @@ const roundShapeSchema = z
     z.refine(
       (s) => s.sections.every((v, i) => i === 0 || v.fromRimMm > (s.sections[i - 1]?.fromRimMm ?? 0)),
       {
-        error: 'Widths go down the wall in order, each lower than the one before.',
+        error: rule('fields.widthsGoDownWall'),
         path: ['sections'],
       },
     ),
     z.refine((s) => (s.sections.at(-1)?.fromRimMm ?? 0) <= s.heightMm, {
-      error: 'A width is given below the foot.',
+      error: rule('fields.widthGivenBelowFoot'),
       path: ['sections'],
     }),
     z.refine((s) => (s.sections.at(-1)?.fromRimMm ?? 0) - (s.sections[0]?.fromRimMm ?? 0) >= 8, {
-      error: 'Less than 8 mm of wall is left between lip and foot.',
+      error: rule('fields.lessThan8Mm'),
       path: ['sections'],
     }),
     z.refine(
@@ -109,14 +110,14 @@ const roundShapeSchema = z
           const a = s.sections[i - 1];
           return !a || Math.abs(b.diameterMm - a.diameterMm) / 2 <= STEEPEST * (b.fromRimMm - a.fromRimMm);
         }),
-      { error: 'The wall turns in or out faster than a cup can.', path: ['sections'] },
+      { error: rule('fields.wallTurnsOutFaster'), path: ['sections'] },
     ),
     z.refine((s) => !s.handle || s.handle.fromRimMm + s.handle.heightMm <= s.heightMm, {
-      error: 'The handle runs below the foot.',
+      error: rule('fields.handleRunsBelowFoot'),
       path: ['handle'],
     }),
     z.refine((s) => !s.handle || s.handle.widthMm < 2 * Math.min(...s.sections.map((v) => v.diameterMm)), {
-      error: 'The handle is wider than the wall it stands on.',
+      error: rule('fields.handleWiderThanWall'),
       path: ['handle'],
     }),
   );

@@ -1,3 +1,4 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, nameSchema } from './common';
@@ -14,13 +15,13 @@ export const WEEKDAYS = [
 
 const minuteSchema = z
   .int()
-  .check(z.gte(0, 'A time of day is 0:00 or later.'), z.lte(1440, 'A day ends at 24:00.'));
+  .check(z.gte(0, rule('fields.timeDay000')), z.lte(1440, rule('fields.dayEnds2400')));
 
 /** A stretch of a day, minutes after midnight. */
 const hoursSchema = z.strictObject({ fromMin: minuteSchema, toMin: minuteSchema }).check(
   z.refine((h) => h.fromMin < h.toMin, {
     path: ['toMin'],
-    error: 'It ends before it begins: write the later time second.',
+    error: rule('fields.endsBeforeBeginsWrite'),
   }),
 );
 export type Hours = z.infer<typeof hoursSchema>;
@@ -30,12 +31,12 @@ const circuitSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   /** What its breaker is rated for, A. */
-  ratingA: z.number().check(z.gte(1, 'At least 1 A.'), z.lte(200, 'At most 200 A.')),
-  volts: z.number().check(z.gte(80, 'At least 80 V.'), z.lte(480, 'At most 480 V.')),
+  ratingA: z.number().check(z.gte(1, rule('fields.least1')), z.lte(200, rule('fields.most200'))),
+  volts: z.number().check(z.gte(80, rule('fields.least80V')), z.lte(480, rule('fields.most480V'))),
   /** Share of the rating it may carry for hours, percent. */
-  continuousPct: z.number().check(z.gte(20, 'At least 20 %.'), z.lte(100, 'At most 100 %.')),
+  continuousPct: z.number().check(z.gte(20, rule('fields.least20')), z.lte(100, rule('fields.most100'))),
   /** Other things on it that are always on, A. */
-  otherA: z.number().check(z.gte(0, '0 A or more.'), z.lte(200, 'At most 200 A.')),
+  otherA: z.number().check(z.gte(0, rule('fields.n0More')), z.lte(200, rule('fields.most200'))),
   pressIds: z.array(idSchema).check(z.maxLength(24)),
 });
 export type Circuit = z.infer<typeof circuitSchema>;
@@ -53,20 +54,22 @@ export const daySettingsSchema = z.strictObject({
   }),
   breaks: z
     .array(z.strictObject({ name: nameSchema, hours: hoursSchema }))
-    .check(z.maxLength(6, 'At most six breaks.')),
+    .check(z.maxLength(6, rule('fields.mostSixBreaks'))),
   /** Loads that can cool side by side. */
-  coolingPlaces: z.int().check(z.gte(1, 'At least one place to cool.'), z.lte(200, 'At most 200.')),
+  coolingPlaces: z
+    .int()
+    .check(z.gte(1, rule('fields.leastOnePlaceCool')), z.lte(200, rule('fields.most2002'))),
   /** So many people work here at once. */
-  hands: z.int().check(z.gte(0, 'No fewer than none.'), z.lte(12, 'At most 12 people.')),
+  hands: z.int().check(z.gte(0, rule('fields.fewerThanNone')), z.lte(12, rule('fields.most12People'))),
   /** A sheet of A4 at best quality, and how long a print dries before it is cut, s. */
-  printA4S: z.number().check(z.gte(5, 'At least 5 s.'), z.lte(3600, 'At most an hour.')),
-  dryS: z.number().check(z.gte(0, '0 s or more.'), z.lte(86_400, 'At most a day.')),
+  printA4S: z.number().check(z.gte(5, rule('fields.least5S')), z.lte(3600, rule('fields.mostHour'))),
+  dryS: z.number().check(z.gte(0, rule('fields.n0SMore')), z.lte(86_400, rule('fields.mostDay'))),
   circuits: z.array(circuitSchema).check(
     z.maxLength(24),
     z.refine((all) => {
       const ids = all.flatMap((c) => c.pressIds);
       return new Set(ids).size === ids.length;
-    }, 'A press is plugged into two circuits: leave it on one.'),
+    }, rule('fields.pressPluggedIntoTwo')),
   ),
 });
 export type DaySettings = z.infer<typeof daySettingsSchema>;

@@ -1,3 +1,4 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema } from './common';
@@ -10,8 +11,11 @@ export const MOST_AT_ONCE = 60;
 export const loadSchema = z.strictObject({
   piecesAtOnce: z
     .int()
-    .check(z.gte(1, 'At least one piece.'), z.lte(MOST_AT_ONCE, `At most ${MOST_AT_ONCE} at once.`)),
-  wasteSheets: z.int().check(z.gte(0), z.lte(6, 'At most 6 sheets.')),
+    .check(
+      z.gte(1, rule('fields.leastOnePiece')),
+      z.lte(MOST_AT_ONCE, rule('fields.atMostAtOnce', { most: MOST_AT_ONCE })),
+    ),
+  wasteSheets: z.int().check(z.gte(0), z.lte(6, rule('fields.most6Sheets'))),
   wasteKind: z.enum(WASTE_KINDS),
   /** Paper between heater and blank, or the blank between heater and paper. */
   heatedFrom: z.enum(HEATED_FROM),

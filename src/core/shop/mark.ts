@@ -1,3 +1,4 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema } from './common';
@@ -16,12 +17,14 @@ const placeSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('point'), ...facePointSchema.shape }),
   z.strictObject({
     kind: z.literal('line'),
-    points: z.array(facePointSchema).check(z.minLength(2, 'A line has two ends.'), z.maxLength(60)),
+    points: z.array(facePointSchema).check(z.minLength(2, rule('fields.lineHasTwoEnds')), z.maxLength(60)),
   }),
   z.strictObject({ kind: z.literal('edge'), edge: z.enum(EDGES) }),
   z.strictObject({
     kind: z.literal('area'),
-    points: z.array(facePointSchema).check(z.minLength(3, 'An area has three corners.'), z.maxLength(60)),
+    points: z
+      .array(facePointSchema)
+      .check(z.minLength(3, rule('fields.areaHasThreeCorners')), z.maxLength(60)),
   }),
   z.strictObject({ kind: z.literal('all') }),
 ]);

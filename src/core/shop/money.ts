@@ -1,12 +1,13 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 
 /** An amount in hundredths of the shop's currency, none below nothing. */
 export const centsSchema = z
-  .int('Money is written to the hundredth.')
-  .check(z.gte(0, 'An amount is 0 or more.'), z.lte(1_000_000_000, 'That is more than this can hold.'));
+  .int(rule('fields.moneyWrittenHundredth'))
+  .check(z.gte(0, rule('fields.amount0More')), z.lte(1_000_000_000, rule('fields.moreThanCanHold')));
 const percentSchema = (most: number) =>
-  z.number().check(z.gte(0, '0 % or more.'), z.lte(most, `At most ${most} %.`));
+  z.number().check(z.gte(0, rule('fields.n0More2')), z.lte(most, rule('fields.atMostPercent', { most })));
 
 /** What work costs here, and how prices are made. Hundredths of the shop's currency. */
 export const moneySettingsSchema = z.strictObject({
@@ -25,11 +26,13 @@ export const moneySettingsSchema = z.strictObject({
   marketFeePct: percentSchema(60),
   marginPct: percentSchema(90),
   /** Prices are rounded up to whole steps of so much. */
-  priceStepCents: z.int().check(z.gte(1, 'At least one hundredth.'), z.lte(100_000, 'At most 1,000.00.')),
+  priceStepCents: z
+    .int()
+    .check(z.gte(1, rule('fields.leastOneHundredth')), z.lte(100_000, rule('fields.most100000'))),
   /** A quote stands for so many days. */
-  quoteDays: z.int().check(z.gte(1, 'At least one day.'), z.lte(365, 'At most a year.')),
+  quoteDays: z.int().check(z.gte(1, rule('fields.leastOneDay')), z.lte(365, rule('fields.mostYear'))),
   /** Last line of every quote. */
-  terms: z.string().check(z.maxLength(600, 'Keep it under 600 letters.')),
+  terms: z.string().check(z.maxLength(600, rule('fields.keepUnder600Letters'))),
 });
 export type MoneySettings = z.infer<typeof moneySettingsSchema>;
 

@@ -1,3 +1,4 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, mmSchema, momentSchema, nameSchema } from './common';
@@ -16,8 +17,8 @@ export type PressTimer = (typeof PRESS_TIMERS)[number];
 
 const wattsSchema = z
   .number()
-  .check(z.gte(20, 'At least 20 W: look at the plate.'), z.lte(30000, 'At most 30,000 W.'));
-const voltsSchema = z.number().check(z.gte(80, 'At least 80 V.'), z.lte(480, 'At most 480 V.'));
+  .check(z.gte(20, rule('fields.least20WLook')), z.lte(30000, rule('fields.most30000W')));
+const voltsSchema = z.number().check(z.gte(80, rule('fields.least80V')), z.lte(480, rule('fields.most480V')));
 const readSchema = z.number().check(z.gte(30), z.lte(300));
 
 /** What its heater draws. Null watts: usual for its size, with its spread. */
@@ -43,7 +44,7 @@ const checkSchema = z.strictObject({
         readC: readSchema,
       }),
     )
-    .check(z.minLength(1, 'Take at least one reading.'), z.maxLength(9)),
+    .check(z.minLength(1, rule('fields.takeLeastOneReading')), z.maxLength(9)),
 });
 export type PressCheck = z.infer<typeof checkSchema>;
 
@@ -60,10 +61,10 @@ const flatnessSchema = z.strictObject({
       z.strictObject({
         x: z.number().check(z.gte(0), z.lte(1)),
         y: z.number().check(z.gte(0), z.lte(1)),
-        gapMm: z.number().check(z.gte(0, 'A gap is 0 or more.'), z.lte(6, 'At most 6 mm.')),
+        gapMm: z.number().check(z.gte(0, rule('fields.gap0More')), z.lte(6, rule('fields.most6Mm'))),
       }),
     )
-    .check(z.minLength(3, 'Take at least three readings.'), z.maxLength(49)),
+    .check(z.minLength(3, rule('fields.takeLeastThreeReadings')), z.maxLength(49)),
   /** Card it was packed out with afterwards, mm a sheet; null where it was not. */
   packedCardMm: z.nullable(z.number().check(z.gte(0.02), z.lte(2))),
 });
@@ -116,7 +117,7 @@ const heaterSchema = z
   .check(
     z.refine((h) => h.smallestDiameterMm < h.largestDiameterMm, {
       path: ['largestDiameterMm'],
-      error: 'The largest diameter must be more than the smallest.',
+      error: rule('fields.largestDiameterMustMore'),
     }),
   );
 export type PressHeater = z.infer<typeof heaterSchema>;
@@ -126,7 +127,7 @@ const wrapPressSchema = z.strictObject({
   ...base,
   kind: z.enum(['tumbler', 'mug']),
   /** The first is the one it came with. */
-  heaters: z.array(heaterSchema).check(z.minLength(1, 'A press has at least one heater.'), z.maxLength(12)),
+  heaters: z.array(heaterSchema).check(z.minLength(1, rule('fields.pressHasLeastOne')), z.maxLength(12)),
   timer: z.enum(PRESS_TIMERS),
   /** Temperature it keeps between pieces, where that is lower than the working one. */
   restingC: z.nullable(readSchema),

@@ -1,3 +1,5 @@
+import { say } from '../message/message';
+import type { Message } from '../message/message';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, lineSchema, mmSchema, nameSchema } from './common';
@@ -56,17 +58,17 @@ export const STARTER_PRINTER: Printer = {
 };
 
 /** What to set where, so that exactly one program manages colour. */
-export const COLOUR_WORDS: Readonly<Record<ColourBy, { readonly label: string; readonly set: string }>> = {
+export const COLOUR_WORDS: Readonly<Record<ColourBy, { readonly label: Message; readonly set: Message }>> = {
   driver: {
-    label: 'the driver',
-    set: 'Colour: left to the driver; print from a viewer with its own colour management off',
+    label: say('common.theDriver'),
+    set: say('fields.colourLeftDriverPrint'),
   },
   program: {
-    label: 'the printing program',
-    set: 'Colour: managed by the program with the ink’s own profile; colour correction in the driver OFF',
+    label: say('fields.printingProgram'),
+    set: say('fields.colourManagedProgramInks'),
   },
   'print server': {
-    label: 'a print server',
-    set: 'Colour: managed by the print server; colour correction in program and driver OFF',
+    label: say('fields.printServer'),
+    set: say('fields.colourManagedPrintServer'),
   },
 };

@@ -1,3 +1,4 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { daySchema, idSchema, momentSchema, nameSchema, noteSchema } from './common';
@@ -28,7 +29,7 @@ export const quoteSchema = z
           sumCents: centsSchema,
         }),
       )
-      .check(z.minLength(1, 'A quote has at least one line.'), z.maxLength(40)),
+      .check(z.minLength(1, rule('fields.quoteHasLeastOne')), z.maxLength(40)),
     totalCents: centsSchema,
     /** What it was reckoned to cost the shop, whole order. Not printed. */
     costCents: centsSchema,
@@ -43,11 +44,11 @@ export const quoteSchema = z
   .check(
     z.refine((q) => q.lines.every((l) => l.sumCents === l.pieces * l.eachCents), {
       path: ['lines'],
-      error: 'A line does not come to its pieces times its price.',
+      error: rule('fields.lineDoesComePieces'),
     }),
     z.refine((q) => q.lines.reduce((s, l) => s + l.sumCents, 0) === q.totalCents, {
       path: ['totalCents'],
-      error: 'The lines do not add up to the total.',
+      error: rule('fields.linesDoAddUp'),
     }),
   );
 export type Quote = z.infer<typeof quoteSchema>;

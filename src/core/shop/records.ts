@@ -57,9 +57,10 @@ export type Lay = z.infer<typeof laySchema>;
 
 /** A figure of the plan as it stood: what it was and what it read, in base units. */
 const stoodSchema = z.strictObject({
-  label: z.string().check(z.maxLength(80)),
+  /** A message by its id and values, as JSON; plain text in entries of before version 11. */
+  label: z.string().check(z.maxLength(400)),
   kind: z.enum(['length', 'temperature', 'duration', 'angle', 'ratio', 'resolution', 'word']),
-  value: z.union([z.number(), z.string().check(z.maxLength(120))]),
+  value: z.union([z.number(), z.string().check(z.maxLength(400))]),
 });
 export type Stood = z.infer<typeof stoodSchema>;
 

@@ -1,3 +1,4 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { blankSchema } from './blank';
@@ -24,7 +25,9 @@ export type SpoiledWhy = (typeof SPOILED_WHY)[number];
 const BETWEEN = ['taped', 'unwrapped', 'packed'] as const;
 export type Between = (typeof BETWEEN)[number];
 
-export const personSchema = z.string().check(z.minLength(1), z.maxLength(24, 'At most 24 characters.'));
+export const personSchema = z
+  .string()
+  .check(z.minLength(1), z.maxLength(24, rule('fields.most24Characters')));
 const moment = { at: momentSchema };
 const struck = { ...moment, operationId: operationIdSchema, by: z.optional(personSchema) };
 /** Pieces of the load that begins where this one ends; none where nothing is left to press. Absent in runs that do not know their pieces. */

@@ -1,3 +1,4 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { mmSchema, nameSchema } from './common';
@@ -35,7 +36,7 @@ export const settingsSchema = z.strictObject({
   /** The first is the one jobs use unless they say otherwise. */
   printers: z
     .array(printerSchema)
-    .check(z.minLength(1, 'Keep at least one printer.'), z.maxLength(MOST_PRINTERS)),
+    .check(z.minLength(1, rule('fields.keepLeastOnePrinter')), z.maxLength(MOST_PRINTERS)),
   /** Sign put before money. */
   currency: z.string().check(z.minLength(1), z.maxLength(4)),
   defaults: z.strictObject({
@@ -55,7 +56,7 @@ export const settingsSchema = z.strictObject({
   }),
   sound: z.boolean(),
   /** Who works at the presses; steps are told by whom they were done. */
-  people: z.array(personSchema).check(z.maxLength(12, 'At most 12 people.')),
+  people: z.array(personSchema).check(z.maxLength(12, rule('fields.most12People'))),
   day: daySettingsSchema,
   money: moneySettingsSchema,
 });
@@ -88,5 +89,7 @@ export const withPrinters = (settings: Settings, more: readonly Printer[]): Sett
 });
 
 /** The printer a job asks for, or the shop's first. A shop has at least one. */
-export const printerOf = (settings: { readonly printers: readonly Printer[] }, printerId: string | null): Printer =>
-  settings.printers.find((p) => p.id === printerId) ?? settings.printers[0] ?? STARTER_PRINTER;
+export const printerOf = (
+  settings: { readonly printers: readonly Printer[] },
+  printerId: string | null,
+): Printer => settings.printers.find((p) => p.id === printerId) ?? settings.printers[0] ?? STARTER_PRINTER;

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/words/inEnglish';
 import { demoShop } from '../demo/demoShop';
 import { STARTER_PAPERS } from '../demo/things';
 import { COLOUR_BY } from './printer';
@@ -49,9 +50,9 @@ test.each([
 
 test('exactly one program manages colour, and the list says what to set in each case', () => {
   for (const by of COLOUR_BY) {
-    expect(COLOUR_WORDS[by].set).toMatch(/^Colour: /);
+    expect(inEnglish(COLOUR_WORDS[by].set)).toMatch(/^Colour: /);
     // Wherever the driver is not the one, its own correction is to be off.
-    if (by !== 'driver') expect(COLOUR_WORDS[by].set).toMatch(/driver OFF$/);
+    if (by !== 'driver') expect(inEnglish(COLOUR_WORDS[by].set)).toMatch(/driver OFF$/);
   }
   expect(new Set(COLOUR_BY.map((by) => COLOUR_WORDS[by].set)).size).toBe(COLOUR_BY.length);
 });

@@ -1,3 +1,4 @@
+import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, lineSchema, momentSchema, nameSchema, daySchema } from './common';
@@ -11,7 +12,7 @@ export type StockUnit = (typeof STOCK_UNITS)[number];
 
 const MOST = 1_000_000;
 const amount = z.number().check(z.gte(-MOST), z.lte(MOST));
-const lotSchema = z.string().check(z.maxLength(40, 'Keep the lot under 40 letters.'));
+const lotSchema = z.string().check(z.maxLength(40, rule('fields.keepLotUnder40')));
 
 /** A thing the shop keeps on its shelf, and how it is bought. */
 export const stockItemSchema = z.strictObject({
@@ -22,15 +23,15 @@ export const stockItemSchema = z.strictObject({
   name: nameSchema,
   unit: z.enum(STOCK_UNITS),
   /** So many come in a case, or on a roll. */
-  caseSize: z.number().check(z.gt(0, 'A case holds more than none.'), z.lte(100_000)),
+  caseSize: z.number().check(z.gt(0, rule('fields.caseHoldsMoreThan')), z.lte(100_000)),
   caseCents: centsSchema,
   /** Carriage of one case. */
   freightCents: centsSchema,
   /** Whether what a case leaves over is kept for other work, or paid by the job it was bought for. */
   leftOver: z.enum(['kept', 'charged']),
-  leadDays: z.int().check(z.gte(0, '0 days or more.'), z.lte(365, 'At most a year.')),
+  leadDays: z.int().check(z.gte(0, rule('fields.n0DaysMore')), z.lte(365, rule('fields.mostYear'))),
   /** It is ordered again when fewer are left than this. */
-  lowAt: z.number().check(z.gte(0, '0 or more.'), z.lte(MOST)),
+  lowAt: z.number().check(z.gte(0, rule('fields.n0More3')), z.lte(MOST)),
   /** Lots of which something is known. */
   lots: z
     .array(
@@ -72,15 +73,15 @@ export const movementSchema = z
   .check(
     z.refine((m) => m.kind !== 'received' || m.change > 0, {
       path: ['change'],
-      error: 'A delivery is more than none.',
+      error: rule('common.deliveryMoreThanNone'),
     }),
     z.refine((m) => m.kind !== 'ordered' || m.change > 0, {
       path: ['change'],
-      error: 'An order is for more than none.',
+      error: rule('fields.orderMoreThanNone'),
     }),
     z.refine((m) => (m.kind !== 'ordered' && m.kind !== 'cancelled') || m.orderId !== null, {
       path: ['orderId'],
-      error: 'It does not say which order.',
+      error: rule('fields.doesSayWhichOrder'),
     }),
   );
 export type Movement = z.infer<typeof movementSchema>;

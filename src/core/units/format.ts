@@ -1,5 +1,4 @@
-import { MM_PER_INCH, type Quantity } from './quantity';
-import type { Phrase } from './phrase';
+import { MM_PER_INCH, type Amount, type Quantity } from '../message/quantity';
 
 export type LengthUnit = 'mm' | 'in';
 export type TemperatureUnit = 'C' | 'F';
@@ -10,6 +9,8 @@ export interface UnitChoice {
   /** Denominator of the finest mark on the shop's inch tape: 8, 16, 32 or 64. */
   readonly inchDenominator: number;
 }
+
+export const METRIC: UnitChoice = { length: 'mm', temperature: 'C', inchDenominator: 16 };
 
 export interface Formatted {
   /** The number as shown, without its unit. */
@@ -77,13 +78,13 @@ function formatLength(q: Extract<Quantity, { kind: 'length' }>, units: UnitChoic
 
 /** Per cent; nearly all is never rounded up to all, nor hardly any down to none. */
 function formatRatio(value: number): Formatted {
-  if (value > 0.99 && value < 1) return { number: 'over 99', unit: '%' };
-  if (value > 0 && value < 0.001) return { number: 'under 0.1', unit: '%' };
+  if (value > 0.99 && value < 1) return { number: '> 99', unit: '%' };
+  if (value > 0 && value < 0.001) return { number: '< 0.1', unit: '%' };
   return { number: fixed(value * 100, value < 0.1 && value !== 0 ? 1 : 0), unit: '%' };
 }
 
-/** A quantity as number and unit, in the units the shop reads. */
-export function formatQuantity(q: Quantity, units: UnitChoice): Formatted {
+/** An amount as number and unit, in the units the shop reads. */
+export function formatAmount(q: Amount, units: UnitChoice): Formatted {
   switch (q.kind) {
     case 'length':
       return formatLength(q, units);
@@ -99,21 +100,7 @@ export function formatQuantity(q: Quantity, units: UnitChoice): Formatted {
       return formatRatio(q.value);
     case 'resolution':
       return { number: fixed(q.value, 0), unit: 'ppi' };
-    case 'count':
-      return { number: fixed(q.value, 0), unit: q.value === 1 ? q.one : q.many };
-    case 'word':
-      return { number: q.value, unit: '' };
+    case 'decimal':
+      return { number: fixed(q.value, q.places), unit: '' };
   }
-}
-
-/** Degree and per-cent signs sit against the number; words and other units take a space. */
-const gap = (unit: string): string => (unit === '' || unit === '°' || unit === '%' ? '' : ' ');
-
-export function quantityText(q: Quantity, units: UnitChoice): string {
-  const f = formatQuantity(q, units);
-  return `${f.number}${gap(f.unit)}${f.unit}`;
-}
-
-export function phraseText(phrase: Phrase, units: UnitChoice): string {
-  return phrase.map((p) => (typeof p === 'string' ? p : quantityText(p, units))).join('');
 }

@@ -1,5 +1,6 @@
+import { say, type Message } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
-import { MM_PER_INCH } from './quantity';
+import { MM_PER_INCH } from '../message/quantity';
 import { toCelsius, type LengthUnit, type TemperatureUnit } from './format';
 
 /** How a length was written down; decides how finely it can be trusted. */
@@ -76,26 +77,30 @@ export function normalise(text: string): string {
     .toLowerCase();
 }
 
-const WAY_OUT = 'Write it as 8 3/8, 8.375 in, 213 or 21.3 cm.';
-const unreadable = (text: string, where: string): Result<never> =>
-  fail(`“${text.slice(0, 24)}” cannot be read as a length.`, where, WAY_OUT);
+const WAY_OUT = say('fields.writeLengthAs');
+const unreadable = (text: string, where: Message | string): Result<never> =>
+  fail(say('fields.cannotReadLength', { text: text.slice(0, 24) }), where, WAY_OUT);
 
 /**
  * A length as people write it on a bench note: `8 3/8`, `8-3/8"`, `8⅜`, `213`, `21.3 cm`, `21,3 cm`, `1.25 m`, `2' 3 1/2"`.
  * A bare fraction is in inches; any other bare number is in `bareUnit`. Returns a positive length in mm.
  */
-export function parseLength(text: string, bareUnit: LengthUnit, where = 'Length'): Result<ParsedLength> {
+export function parseLength(
+  text: string,
+  bareUnit: LengthUnit,
+  where: Message | string = say('fields.length'),
+): Result<ParsedLength> {
   const clean = normalise(text);
-  if (clean === '') return fail('Nothing is written.', where, WAY_OUT);
+  if (clean === '') return fail(say('fields.nothingWritten'), where, WAY_OUT);
   if (DIGIT_AFTER_VULGAR.test(text)) return unreadable(text, where);
-  if (clean.startsWith('-')) return fail('A length cannot be below zero.', where, WAY_OUT);
+  if (clean.startsWith('-')) return fail(say('fields.lengthCannotBelowZero'), where, WAY_OUT);
   const parsed = feetAndInches(clean, text, where) ?? oneUnit(clean, bareUnit, text, where);
-  if (parsed.ok && parsed.value.valueMm === 0) return fail('A length cannot be zero.', where, WAY_OUT);
+  if (parsed.ok && parsed.value.valueMm === 0) return fail(say('fields.lengthCannotZero'), where, WAY_OUT);
   return parsed;
 }
 
 /** `2' 3 1/2"`, `2 ft 3 in`; null for anything written in one unit. */
-function feetAndInches(clean: string, text: string, where: string): Result<ParsedLength> | null {
+function feetAndInches(clean: string, text: string, where: Message | string): Result<ParsedLength> | null {
   const m = /^(\d{1,3}) ?(?:'(?!')|ft|feet|foot)[ -]*(\d[\d.,/ -]*?) ?(?:"|''|in|inch|inches)?\.?$/.exec(
     clean,
   );
@@ -105,17 +110,22 @@ function feetAndInches(clean: string, text: string, where: string): Result<Parse
   const feetMm = Number(m[1]) * MM_PER.ft;
   return inches.value.valueMm < MM_PER.ft
     ? ok({ ...inches.value, unit: 'in', valueMm: feetMm + inches.value.valueMm })
-    : fail('Twelve inches or more are another foot.', where, `Carry it over: 2' 14" is 3' 2".`);
+    : fail(say('fields.twelveInchesMoreAnother'), where, say('fields.carryOverFeet'));
 }
 
-function oneUnit(clean: string, bareUnit: LengthUnit, text: string, where: string): Result<ParsedLength> {
+function oneUnit(
+  clean: string,
+  bareUnit: LengthUnit,
+  text: string,
+  where: Message | string,
+): Result<ParsedLength> {
   const split = /^(\d[-\d.,/ ]*|[.,]\d+)([a-z"']*)\.?$/.exec(clean);
   if (!split) return unreadable(text, where);
   const body = (split[1] ?? '').trim();
   const unitWord = split[2] ?? '';
   const named = unitWord === '' ? null : UNIT_WORDS[unitWord];
   if (named === undefined)
-    return fail(`“${unitWord}” is not a unit of length known here.`, where, 'Use mm, cm, m, in or ft.');
+    return fail(say('fields.unitLengthKnownHere', { unitWord }), where, say('fields.useMmCmM'));
   return body.includes('/')
     ? parseFraction(body, named, text, where)
     : parseDecimal(body, named ?? bareUnit, text, where);
@@ -125,20 +135,20 @@ function parseFraction(
   body: string,
   named: ParsedLength['unit'] | null,
   text: string,
-  where: string,
+  where: Message | string,
 ): Result<ParsedLength> {
   // A dash with a space before it may be a minus: it is not guessed at.
   const m = /^(?:(\d{1,4})[ -])?(\d{1,3})\/(\d{1,3})$/.exec(body.trim());
   if (!m) return unreadable(text, where);
   if (named !== null && named !== 'in') {
-    return fail('Fractions are read in inches.', where, 'Write millimetres with a decimal, as 213.5.');
+    return fail(say('fields.fractionsReadInches'), where, say('fields.writeMillimetresDecimal213'));
   }
   const whole = Number(m[1] ?? 0);
   const top = Number(m[2]);
   const bottom = Number(m[3]);
-  if (bottom === 0) return fail('A fraction cannot have 0 below the line.', where, WAY_OUT);
+  if (bottom === 0) return fail(say('fields.fractionCannotHave0'), where, WAY_OUT);
   if (m[1] !== undefined && top >= bottom) {
-    return fail(`${top}/${bottom} is a whole inch or more.`, where, 'Carry it over: 8 9/8 is 9 1/8.');
+    return fail(say('fields.wholeInchMore', { top, bottom }), where, say('fields.carryOver89'));
   }
   return ok({
     valueMm: (whole + top / bottom) * MM_PER_INCH,
@@ -152,14 +162,10 @@ function parseDecimal(
   body: string,
   unit: ParsedLength['unit'],
   text: string,
-  where: string,
+  where: Message | string,
 ): Result<ParsedLength> {
-  if (/^\d{1,3},\d{3}$/.test(body) && (unit === 'mm' || unit === 'in')) {
-    return fail(
-      `“${body}” can be read two ways.`,
-      where,
-      'Leave out the comma, or use a point for decimals.',
-    );
+  if (/^[1-9]\d{0,2},\d{3}$/.test(body) && (unit === 'mm' || unit === 'in')) {
+    return fail(say('fields.canReadTwoWays', { body }), where, say('fields.leaveOutCommaUse'));
   }
   const m = /^(\d{1,6})?(?:[.,](\d{1,6}))?$/.exec(body);
   if (!m || (m[1] === undefined && m[2] === undefined)) return unreadable(text, where);
@@ -177,24 +183,27 @@ function parseDecimal(
 export function parseTemperature(
   text: string,
   bareUnit: TemperatureUnit,
-  where = 'Temperature',
+  where: Message | string = say('common.temperature'),
 ): Result<number> {
   const m = /^(-?\d{1,4}(?:[.,]\d)?)\s*°?\s*([cf])?$/i.exec(text.trim());
   if (!m)
-    return fail(`“${text.slice(0, 16)}” cannot be read as a temperature.`, where, 'Write 188 C or 370 F.');
+    return fail(
+      say('fields.cannotReadTemperature', { text: text.slice(0, 16) }),
+      where,
+      say('fields.write188C370'),
+    );
   const unit = (m[2]?.toUpperCase() ?? bareUnit) as TemperatureUnit;
   const value = Number((m[1] ?? '').replace(',', '.'));
   const c = unit === 'F' ? toCelsius(value) : value;
   if (c > 260 && unit === 'C') {
-    return fail(`${value} °C is hotter than any coating stands.`, where, `Is that °F? Write ${value} F.`);
+    return fail(say('fields.cHotterThanAny', { value }), where, say('fields.isThatF', { value }));
   }
-  if (c > 260)
-    return fail(`${value} °F is hotter than any coating stands.`, where, 'Common work is 350 to 405 °F.');
-  if (c < 0) return fail('That is below freezing.', where, 'Common work is 175 to 205 °C.');
+  if (c > 260) return fail(say('fields.fHotterThanAny', { value }), where, say('fields.commonWork350405'));
+  if (c < 0) return fail(say('fields.belowFreezing'), where, say('fields.commonWork175205'));
   return ok(c);
 }
 
-const TIME_WAY = 'Write seconds, as 65, or minutes and seconds, as 1:05.';
+const TIME_WAY = say('fields.writeTimeAs');
 const LONGEST_S = 7200;
 
 /** A whole or decimal number at the head of a written time, in seconds to the unit. */
@@ -223,10 +232,10 @@ function secondsIn(clean: string): number | null {
 }
 
 /** A time as written: `65`, `12.5 s`, `1:05`, `2 minutes`, `1 min 5`, `1:00:00`, `1.5 h`, `1 h 01 min`. Returns seconds, 1 to 7200. */
-export function parseDuration(text: string, where = 'Time'): Result<number> {
+export function parseDuration(text: string, where: Message | string = say('fields.time')): Result<number> {
   const s = secondsIn(text.trim().toLowerCase().replace(/\s+/g, ' ').replace(/\.$/, ''));
-  if (s === null) return fail(`“${text.slice(0, 16)}” cannot be read as a time.`, where, TIME_WAY);
-  if (s < 1) return fail('No time at all.', where, TIME_WAY);
-  if (s > LONGEST_S) return fail('That is more than two hours.', where, TIME_WAY);
+  if (s === null) return fail(say('fields.cannotReadTime', { text: text.slice(0, 16) }), where, TIME_WAY);
+  if (s < 1) return fail(say('fields.timeAll'), where, TIME_WAY);
+  if (s > LONGEST_S) return fail(say('fields.moreThanTwoHours'), where, TIME_WAY);
   return ok(s);
 }

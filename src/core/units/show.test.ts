@@ -1,18 +1,5 @@
 import fc from 'fast-check';
-import {
-  clockText,
-  formatDuration,
-  inchFraction,
-  phraseText,
-  quantityText,
-  toCelsius,
-  toFahrenheit,
-} from './format';
-import { say } from './phrase';
-import { celsius, count, degrees, fineMm, mm, MM_PER_INCH, ppi, ratio, seconds, word } from './quantity';
-
-const MM = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
-const IN = { length: 'in', temperature: 'F', inchDenominator: 16 } as const;
+import { clockText, formatDuration, inchFraction, toCelsius, toFahrenheit } from './format';
 
 /** What a person reads off a tape: whole inches and a fraction. */
 function read(text: string): number {
@@ -68,31 +55,4 @@ test('bench time: seconds as long as one counts them, then minutes as a press sh
   expect(formatDuration(-5)).toEqual({ number: '0', unit: 's' });
   expect(clockText(59.9)).toBe('0:59');
   expect(clockText(600)).toBe('10:00');
-});
-
-test('one sentence, whichever units the shop reads', () => {
-  const s = say`${count(1, 'sheet')} and ${count(3, 'sheet')}, ${mm(25.4)} at ${celsius(200)} for ${seconds(60)}, ${ppi(300)}`;
-  expect(phraseText(s, MM)).toBe('1 sheet and 3 sheets, 25.4 mm at 200 °C for 60 s, 300 ppi');
-  expect(phraseText(s, IN)).toBe('1 sheet and 3 sheets, 1 in at 392 °F for 60 s, 300 ppi');
-});
-
-test('a phrase in a phrase is one sentence; nothing is lost between', () => {
-  const inner = say`${mm(4)} at ${word('the rim')}`;
-  expect(phraseText(say`White shows: ${inner}${say``}. Move it.`, MM)).toBe(
-    'White shows: 4 mm at the rim. Move it.',
-  );
-});
-
-test('small lengths keep their hundredths, and a thousandth of an inch', () => {
-  expect(quantityText(fineMm(0.123), MM)).toBe('0.12 mm');
-  expect(quantityText(fineMm(0.254), IN)).toBe('0.010 in');
-  expect(quantityText(mm(0.04), MM)).toBe('0 mm');
-  expect(quantityText(mm(2.5 * MM_PER_INCH), IN)).toBe('2 1/2 in');
-});
-
-test('shares and angles sit against their sign', () => {
-  expect(quantityText(ratio(0.76), MM)).toBe('76%');
-  expect(quantityText(ratio(0.042), MM)).toBe('4.2%');
-  expect(quantityText(ratio(0), MM)).toBe('0%');
-  expect(quantityText(degrees(-12.4), MM)).toBe('−12°');
 });

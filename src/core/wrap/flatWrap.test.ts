@@ -1,3 +1,4 @@
+import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { apply, determinant } from '../geometry/affine';
 import { exact, measured } from '../figures/uncertain';
@@ -141,7 +142,7 @@ describe('bleed needed', () => {
   });
   test('what to improve: the hand and the width, which is known worse than the height', () => {
     const all = placingImprovements(sizeFlatWrap(input(sized)).placing);
-    expect(all.map((i) => i.label)).toEqual(['placing by hand', 'width']);
+    expect(inEnglish(all.map((i) => i.label))).toEqual(['placing by hand', 'Overall width']);
     for (const i of all) expect(i.buys).toBeGreaterThan(0.3);
   });
 });

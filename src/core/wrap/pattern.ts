@@ -1,3 +1,4 @@
+import { type Message } from '../message/message';
 import type { Affine } from '../geometry/affine';
 import type { Cone } from '../shapes/cone';
 import type { Contour } from '../geometry/contour';
@@ -24,7 +25,7 @@ export interface Face {
 /** A line to pencil on the blank and on the back of the paper, with its distance from an edge a person can find. */
 export interface PencilMark {
   readonly id: string;
-  readonly label: string;
+  readonly label: Message;
   readonly line: Line;
   /** From the left end of the paper, along it at mid height, mm. */
   readonly alongMm: number;

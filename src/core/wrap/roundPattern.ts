@@ -1,3 +1,4 @@
+import { say, type Message } from '../message/message';
 import { SEEN_AT_ALL_DEG, SEEN_WELL_DEG, seenArcMm } from '../shapes/seen';
 import { IDENTITY } from '../geometry/affine';
 import type { Band } from '../shapes/band';
@@ -157,14 +158,14 @@ function pencilMarks(input: RoundPatternInput, sheet: Sheet): PencilMark[] {
   const h = cone.slantMm;
   const rMid = radiusAt(cone, h / 2);
   const quarter = Math.PI / 2;
-  const named: readonly (readonly [string, string, number])[] = shape.handle
+  const named: readonly (readonly [string, Message, number])[] = shape.handle
     ? [
-        ['opposite', 'opposite the handle', 0],
-        ['left-face', 'middle of the left face', -quarter],
-        ['right-face', 'middle of the right face', quarter],
+        ['opposite', say('wrap.oppositeHandle'), 0],
+        ['left-face', say('wrap.middleLeftFace'), -quarter],
+        ['right-face', say('wrap.middleRightFace'), quarter],
       ]
-    : [['front', 'front', 0]];
-  const mark = (id: string, label: string, azimuth: number, own: boolean): PencilMark => {
+    : [['front', say('common.front'), 0]];
+  const mark = (id: string, label: Message, azimuth: number, own: boolean): PencilMark => {
     const side = { azimuth, offMm: 0 };
     return {
       id,
@@ -176,7 +177,7 @@ function pencilMarks(input: RoundPatternInput, sheet: Sheet): PencilMark[] {
   };
   const fixed = named.map(([id, label, azimuth]) => mark(id, label, onto(azimuth, fromRad, toRad), false));
   const own = ownMarks
-    .map((m) => mark(m.id, 'your mark', fromRad + m.alongMm / rMid, true))
+    .map((m) => mark(m.id, say('wrap.yourMark'), fromRad + m.alongMm / rMid, true))
     .filter((m) => m.alongMm <= (toRad - fromRad) * rMid);
   return [...fixed.filter((m) => m.alongMm >= 0 && m.alongMm <= (toRad - fromRad) * rMid), ...own];
 }

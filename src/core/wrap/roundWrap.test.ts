@@ -1,3 +1,5 @@
+import { type Message } from '@/core/message/message';
+import { english } from '@/words/english';
 import fc from 'fast-check';
 import { seeded } from '../random/random';
 import { exact, measured, standardU } from '../figures/uncertain';
@@ -161,8 +163,6 @@ test('every seam method says what it gains, risks and asks', () => {
   for (const notes of [SEAM_METHOD_NOTES, seamMethodNotes(true)])
     for (const s of SEAM_METHODS)
       expect(
-        Object.values(notes[s])
-          .filter((v) => v !== null)
-          .every((v) => v.length > 2),
+        Object.values(notes[s]).every((v: Message | null) => v === null || english.text(v).length > 2),
       ).toBe(true);
 });

@@ -1,50 +1,52 @@
+import { say } from '../message/message';
+import type { Message } from '../message/message';
 import type { SeamMethod } from '../shop/settings';
 
 export interface SeamMethodNote {
-  readonly label: string;
+  readonly label: Message;
   /** What the seam method's own amount is called on the drawing. */
-  readonly amount: string | null;
-  readonly gain: string;
-  readonly risk: string;
-  readonly instruction: string;
+  readonly amount: Message | null;
+  readonly gain: Message;
+  readonly risk: Message;
+  readonly instruction: Message;
 }
 
 /** Ways of sizing a wrap that goes right round, with what each buys and costs. */
 export const SEAM_METHOD_NOTES: Readonly<Record<SeamMethod, SeamMethodNote>> = {
   under: {
-    label: 'Under',
-    amount: 'margin each end',
-    gain: 'No overlap and no tight trim; forgiving to place.',
-    risk: 'A white stripe shows at the back.',
-    instruction: 'Centre it on the front mark. Even margins at both ends.',
+    label: say('wrap.under'),
+    amount: say('wrap.marginEachEnd'),
+    gain: say('wrap.overlapTightTrimForgiving'),
+    risk: say('wrap.whiteStripeShowsBack'),
+    instruction: say('wrap.centreFrontMarkEven'),
   },
   butt: {
-    label: 'Exact butt',
+    label: say('wrap.exactButt'),
     amount: null,
-    gain: 'The best seam: the ends touch and nothing overlaps.',
-    risk: 'Least forgiving: half a millimetre shows as a line.',
-    instruction: 'Wrap dry first. Ends must meet without pulling.',
+    gain: say('wrap.bestSeamEndsTouch'),
+    risk: say('wrap.leastForgivingHalfMillimetre'),
+    instruction: say('wrap.wrapDryFirstEnds'),
   },
   lap: {
-    label: 'Overlap',
-    amount: 'overlap',
-    gain: 'Never a white gap.',
-    risk: 'A faint darker line where the ends overlap.',
-    instruction: 'Clean-cut end on top.',
+    label: say('wrap.overlap'),
+    amount: say('wrap.overlap'),
+    gain: say('wrap.neverWhiteGap'),
+    risk: say('wrap.faintDarkerLineWhere'),
+    instruction: say('wrap.cleanCutEndTop'),
   },
   over: {
-    label: 'Over and trim',
-    amount: 'overprint',
-    gain: 'The blank itself sets the length: a butt seam from a rough tape measure.',
-    risk: 'One more cut. Cut too short, the piece must be reprinted.',
-    instruction: 'Pull tight, mark the meeting line through the paper, cut there. Err on the long side.',
+    label: say('wrap.overTrim'),
+    amount: say('wrap.overprint'),
+    gain: say('wrap.blankItselfSetsLength'),
+    risk: say('wrap.oneMoreCutCut'),
+    instruction: say('wrap.pullTightMarkMeeting'),
   },
   gap: {
-    label: 'Gap',
-    amount: 'gap',
-    gain: 'A clean, intended stripe where the heater gives no heat.',
-    risk: 'The stripe is white, and everyone sees it.',
-    instruction: 'Put the gap where the heater does not reach.',
+    label: say('wrap.gap'),
+    amount: say('wrap.gap'),
+    gain: say('wrap.cleanIntendedStripeWhere'),
+    risk: say('wrap.stripeWhiteEveryoneSees'),
+    instruction: say('wrap.putGapWhereHeater'),
   },
 };
 
@@ -52,34 +54,33 @@ export const SEAM_METHOD_NOTES: Readonly<Record<SeamMethod, SeamMethodNote>> = {
 const AT_A_HANDLE: Readonly<Record<SeamMethod, SeamMethodNote>> = {
   under: {
     ...SEAM_METHOD_NOTES.under,
-    amount: 'clear of the handle, each side',
-    gain: 'Slips in beside the handle without creasing; forgiving to place.',
-    risk: 'A white margin each side of the handle.',
-    instruction: 'Start from the mark opposite the handle. Even margins at both sides of it.',
+    amount: say('wrap.clearOfHandle'),
+    gain: say('wrap.slipsBesideHandleWithout'),
+    risk: say('wrap.whiteMarginEachSide'),
+    instruction: say('wrap.startFromMarkOpposite'),
   },
   butt: {
     ...SEAM_METHOD_NOTES.butt,
-    gain: 'Colour right up to the handle on both sides.',
-    risk: 'A millimetre long and it rides up on the handle and lifts.',
-    instruction: 'Try it dry. Both ends must lie flat beside the handle.',
+    gain: say('wrap.colourRightUpHandle'),
+    risk: say('wrap.millimetreLongRidesUp'),
+    instruction: say('wrap.tryDryBothEnds'),
   },
   lap: {
     ...SEAM_METHOD_NOTES.lap,
-    gain: 'Nothing here: the handle stands between the ends.',
-    risk: 'The paper cannot overlap past a handle.',
-    instruction: 'Choose another way.',
+    gain: say('wrap.nothingHereHandleStands'),
+    risk: say('wrap.paperCannotOverlapPast'),
+    instruction: say('wrap.chooseAnotherWay'),
   },
   over: {
     ...SEAM_METHOD_NOTES.over,
-    gain: 'The handle itself sets the length.',
-    instruction:
-      'Start at one side of the handle, pull tight, mark the other side through the paper, cut there.',
+    gain: say('wrap.handleItselfSetsLength'),
+    instruction: say('wrap.startOneSideHandle'),
   },
   gap: {
     ...SEAM_METHOD_NOTES.gap,
-    amount: 'white across the handle',
-    gain: 'A clean, intended stripe behind the handle, where the mat gives no heat.',
-    instruction: 'Equal white on both sides of the handle.',
+    amount: say('wrap.whiteAcrossHandle'),
+    gain: say('wrap.cleanIntendedStripeBehind'),
+    instruction: say('wrap.equalWhiteBothSides'),
   },
 };
 

@@ -1,13 +1,13 @@
+import { verbatim } from '@/core/message/message';
+import { english } from '@/words/english';
 import { demoShop } from '../demo/demoShop';
 import { NO_ART, pictureLayer, type PictureRef } from '../job/art';
 import { newJob, type Job } from '../job/job';
 import { LIBRARY } from '../library/library';
 import { figureById, plan } from '../plan/plan';
-import { phraseText } from '../units/format';
 
 const DEMO = demoShop(new Date('2026-11-24T12:00:00Z')).shop;
 const shop = { ...DEMO, blanks: [...LIBRARY] };
-const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
 const picture = (widthPx: number, heightPx: number): PictureRef => ({
   id: 'p',
   name: 'p.png',
@@ -27,7 +27,8 @@ const started = (blankId: string, ref: PictureRef | null, over: Partial<Job> = {
     },
     shop,
   );
-const why = (p: ReturnType<typeof started>) => phraseText(figureById(p, 'wrap.seam')?.working ?? [], METRIC);
+const why = (p: ReturnType<typeof started>) =>
+  english.text(figureById(p, 'wrap.seam')?.working ?? verbatim(''));
 
 test('a handled mug starts under, with even margins, and says why', () => {
   const p = started('mug-325', picture(4000, 1500));

@@ -1,3 +1,5 @@
+import { say } from '../message/message';
+import type { Message } from '../message/message';
 import type { Art } from '../job/art';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import type { SeamMethod, WrapKind } from '../shop/settings';
@@ -6,14 +8,14 @@ import type { SeamMethod, WrapKind } from '../shop/settings';
 const PICTURE_TO = 0.8;
 
 /** Why a wrap starts with the seam method it does, in a few words. */
-export const KIND_WORDS: Readonly<Record<WrapKind, { readonly label: string; readonly why: string }>> = {
-  round: { label: 'Full wraps', why: 'a picture that goes right round' },
-  handled: { label: 'Blanks with a handle', why: 'the handle stands between the ends' },
+export const KIND_WORDS: Readonly<Record<WrapKind, { readonly label: Message; readonly why: Message }>> = {
+  round: { label: say('wrap.fullWraps'), why: say('wrap.pictureGoesRightRound') },
+  handled: { label: say('wrap.blanksHandle'), why: say('wrap.handleStandsBetweenEnds') },
   picture: {
-    label: 'A single picture',
-    why: 'one picture that does not reach round: paper as long as it needs',
+    label: say('wrap.singlePicture'),
+    why: say('wrap.onePictureDoesReach'),
   },
-  barrel: { label: 'Pens and barrels', why: 'a barrel is wound with overlapping paper' },
+  barrel: { label: say('wrap.pensBarrels'), why: say('wrap.barrelWoundOverlappingPaper') },
 };
 
 /** Width over height of the only picture of a job, as it is seen; null where there are more, none, or it is set otherwise. */

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { ImagePlus } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
@@ -27,29 +28,37 @@ interface Props {
 
 /** What can be put on the wrap, and the ways to look at it. */
 export function ArtBar({ shows, onShows, round, busy, onBring, onDraw, onText }: Props) {
+  const t = useWords();
   const { job, plan } = useJob();
   const [naming, setNaming] = useState(false);
   const tapered = plan.wrap.pattern?.form === 'cone';
   const { names } = job.art;
   return (
     <div className="flex flex-wrap items-end gap-x-2 gap-y-2 border-b border-rule bg-sheet/80 px-4 py-2">
-      <FileButton label="Picture file" accept={PICTURE_FILES} disabled={busy} onFile={(f) => onBring([f])}>
-        <ImagePlus size={18} aria-hidden /> {busy ? 'Looking…' : 'Picture'}
+      <FileButton
+        label={t('art.pictureFile')}
+        accept={PICTURE_FILES}
+        disabled={busy}
+        onFile={(f) => onBring([f])}
+      >
+        <ImagePlus size={18} aria-hidden /> {busy ? t('art.looking') : t('common.picture')}
       </FileButton>
       <DrawOne onDraw={onDraw} />
-      <Button onClick={onText}>Text</Button>
-      <Button onClick={() => setNaming(true)}>{names ? `Names, ${plan.art.pieces.length}` : 'Names'}</Button>
+      <Button onClick={onText}>{t('art.text')}</Button>
+      <Button onClick={() => setNaming(true)}>
+        {names ? t('art.names', { pieces: plan.art.pieces.length }) : t('art.names2')}
+      </Button>
       <div className="ml-auto">
         <Segments
-          label="What is shown"
+          label={t('art.whatShown')}
           value={shows}
           onChange={onShows}
           options={[
-            { value: 'board', label: 'Layout' },
-            ...(tapered ? [{ value: 'paper' as const, label: 'Curved' }] : []),
-            { value: 'blank', label: 'Pressed' },
-            ...(round ? [{ value: 'seam' as const, label: 'Seam' }] : []),
-            ...(names ? [{ value: 'proof' as const, label: 'Proof' }] : []),
+            { value: 'board', label: t('art.layout') },
+            ...(tapered ? [{ value: 'paper' as const, label: t('art.curved') }] : []),
+            { value: 'blank', label: t('art.pressed') },
+            ...(round ? [{ value: 'seam' as const, label: t('wrap.seam') }] : []),
+            ...(names ? [{ value: 'proof' as const, label: t('art.proof') }] : []),
           ]}
         />
       </div>
@@ -59,10 +68,11 @@ export function ArtBar({ shows, onShows, round, busy, onBring, onDraw, onText }:
 }
 
 function DrawOne({ onDraw }: { onDraw: (ref: PictureRef) => void }) {
+  const t = useWords();
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
-        <Button>Sample picture</Button>
+        <Button>{t('art.samplePicture')}</Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content sideOffset={4} align="start" className="z-30 border-2 border-ink bg-sheet">

@@ -1,13 +1,14 @@
 'use client';
 
+import { inTurn } from '@/core/message/message';
 import { useId, useMemo } from 'react';
 import { isOn, type ArtBoard as Straight, type PlacedLayer } from '@/core/art/placedLayers';
 import { isToCover } from '@/core/job/art';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import { mainFace } from '@/core/wrap/pattern';
 import { contourPath } from '@/core/geometry/contour';
 import { Board, type Fit } from '@/ui/board/Board';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { FrontBrackets, into, PatternLines, px } from '../wrap/PatternDrawing';
 import { css, Letters } from './ArtItems';
@@ -21,7 +22,7 @@ export function ArtBoard() {
   const { plan, job } = useJob();
   const { chosen, shown, piece } = useArtHand();
   const placedLayers = usePlacedLayers(piece);
-  const say = useSay();
+  const t = useWords();
   const refs = useMemo(
     () => placedLayers.flatMap((l) => (l.kind === 'picture' ? [l.ref] : [])),
     [placedLayers],
@@ -30,9 +31,7 @@ export function ArtBoard() {
   const { board } = plan.art;
   if (!board)
     return (
-      <p className="grid h-full place-content-center p-8 text-center text-lead">
-        The wrap has no size yet. The findings below say why.
-      </p>
+      <p className="grid h-full place-content-center p-8 text-center text-lead">{t('art.wrapHasSizeYet')}</p>
     );
   const { pattern } = board;
   const onDark = placedLayers.some((l) => l.kind === 'picture');
@@ -42,7 +41,7 @@ export function ArtBoard() {
   return (
     <Board
       interactive
-      label="The art on the wrap, as it will be seen on the blank"
+      label={t('art.artWrapSeenBlank')}
       bounds={pattern.whole}
       room={{ top: 22, right: 34, bottom: 52, left: 34 }}
       draw={(fit) => (
@@ -73,10 +72,10 @@ export function ArtBoard() {
           <FrontBrackets
             fit={fit}
             pattern={pattern}
-            label={pattern.front ? `seen from the front, ${say([mm(pattern.front.wellMm)])}` : ''}
+            label={pattern.front ? t('art.seenFromFront', { well: mm(pattern.front.wellMm) }) : ''}
           />
-          {placedLayers.length === 0 && <Teach fit={fit} text="Drop a picture here" />}
-          {problem && <Teach fit={fit} text={`${problem.what} ${problem.wayOut}`} wrong />}
+          {placedLayers.length === 0 && <Teach fit={fit} text={t('art.dropPictureHere')} />}
+          {problem && <Teach fit={fit} text={t(inTurn(problem.what, problem.wayOut))} wrong />}
         </>
       )}
     />
@@ -150,8 +149,8 @@ function LayerPicture({
   url: string | undefined;
 }) {
   const { widthPx: width, heightPx: height } = placedLayers.ref;
-  return placedLayers.tiles.map((t, i) => (
-    <g key={i} transform={css(t)}>
+  return placedLayers.tiles.map((tile, i) => (
+    <g key={i} transform={css(tile)}>
       {url ? (
         <image href={url} width={width} height={height} preserveAspectRatio="none" />
       ) : (

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { say } from '@/core/message/message';
 import { useMemo, useState } from 'react';
 import { MOST_LAYERS, textLayer, type PictureRef } from '@/core/job/art';
 import { isRound } from '@/core/shop/blank';
@@ -26,6 +28,7 @@ import { TextTools } from './TextTools';
 
 /** The art on the wrap: pictures and words in layers, names, the seam, and what it will look like. */
 export function ArtView() {
+  const t = useWords();
   const { job, plan, edit, store } = useJob();
   const first = job.art.layers[0]?.id ?? null;
   const [picked, choose] = useState<string | null>(first);
@@ -50,9 +53,9 @@ export function ArtView() {
   const full = (): boolean => {
     if (!isFull(store.getState().job)) return false;
     notifyProblem({
-      what: `There are ${MOST_LAYERS} layers already.`,
-      where: 'Art',
-      wayOut: 'Remove one under Layers first.',
+      what: say('art.thereLayersAlready', { mostLayers: MOST_LAYERS }),
+      where: say('job.art'),
+      wayOut: say('art.removeOneUnderLayers'),
     });
     return true;
   };
@@ -80,7 +83,11 @@ export function ArtView() {
     // Words start at the front, which printing over moves off the middle of the sheet.
     const dxMm = pattern?.front ? pattern.front.x - pattern.trim.width / 2 : 0;
     const onPicture = job.art.layers.some((l) => l.kind === 'picture');
-    edit(added(textLayer(id, 'Name', { dxMm, colour: onPicture ? '#f4efe0' : '#14211f', capHeightMm: 12 })));
+    edit(
+      added(
+        textLayer(id, t('common.name'), { dxMm, colour: onPicture ? '#f4efe0' : '#14211f', capHeightMm: 12 }),
+      ),
+    );
     choose(id);
     setShows('board');
   };

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import { toBase64 } from '@/core/formats/base64';
@@ -26,6 +27,7 @@ const Shown = ({ bytes, mime, label }: { bytes: Uint8Array; mime: string; label:
 
 /** A drawing that lost something on import: before and after, and what to do about it. */
 export function DroppedDialog() {
+  const t = useWords();
   const parts = useDropped((s) => s.parts);
   if (!parts) return null;
   const close = () => useDropped.setState({ parts: null });
@@ -34,8 +36,8 @@ export function DroppedDialog() {
       open
       wide
       onClose={close}
-      title={`Not all of ${parts.name} is printed`}
-      about="Left out, because it could run or reach outside this file:"
+      title={t('art.allPrinted', { parts: parts.name })}
+      about={t('art.leftOutBecauseCould')}
     >
       <ul className="list-disc pl-5 leading-snug">
         {parts.dropped.map((d) => (
@@ -43,12 +45,12 @@ export function DroppedDialog() {
         ))}
       </ul>
       <div className="mt-3 flex flex-wrap gap-4">
-        <Shown bytes={parts.before} mime="image/svg+xml" label="As it was drawn" />
-        <Shown bytes={parts.after} mime="image/png" label="As it is printed" />
+        <Shown bytes={parts.before} mime="image/svg+xml" label={t('art.wasDrawn')} />
+        <Shown bytes={parts.after} mime="image/png" label={t('art.asItIsPrinted')} />
       </div>
       <div className="mt-4 flex justify-end">
         <Button kind="act" onClick={close}>
-          Keep it as it is printed
+          {t('art.keepPrinted')}
         </Button>
       </div>
     </Dialog>

@@ -3,11 +3,11 @@
 import { apply } from '@/core/geometry/affine';
 import type { ArtBoard, PlacedLayer, PlacedPicture, PlacedText } from '@/core/art/placedLayers';
 import { clamp } from '@/core/geometry/plane';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import type { Fit } from '@/ui/board/Board';
 import { arrowStep } from '@/ui/board/drag';
 import { Draggable } from '@/ui/board/Draggable';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { px } from '../wrap/PatternDrawing';
 import { useArtHand } from './artContext';
@@ -45,7 +45,7 @@ function useMover(id: string, fit: Fit, board: ArtBoard) {
 function PictureHandle({ fit, placedLayers, board }: Props<PlacedPicture>) {
   const { job, edit } = useJob();
   const { chosen, choose } = useArtHand();
-  const say = useSay();
+  const t = useWords();
   const move = useMover(placedLayers.id, fit, board);
   const layer = job.art.layers.find((l) => l.id === placedLayers.id);
   if (layer?.kind !== 'picture') return null;
@@ -70,9 +70,13 @@ function PictureHandle({ fit, placedLayers, board }: Props<PlacedPicture>) {
         strokeDasharray="2 3"
         tabIndex={0}
         role="slider"
-        aria-label={`Picture ${placedLayers.ref.name}. Arrow keys move it, plus and minus scale it`}
+        aria-label={t('art.pictureArrowKeysMove', { ref: placedLayers.ref.name })}
         aria-valuenow={Math.round(placement.scale * 100)}
-        aria-valuetext={`${Math.round(placement.scale * 100)} percent, moved ${say([mm(placement.dxMm)])} across, ${say([mm(placement.dyMm)])} down`}
+        aria-valuetext={t('art.percentMovedAcrossDown', {
+          scale: Math.round(placement.scale * 100),
+          dx: mm(placement.dxMm),
+          dy: mm(placement.dyMm),
+        })}
         className="cursor-move touch-none outline-none focus-visible:[stroke:#1d2c5e] focus-visible:[stroke-width:3]"
         onFocus={() => choose(placedLayers.id)}
         onKeyDown={(e) => {
@@ -136,6 +140,7 @@ function ScaleCorner({
 }
 
 function TextHandle({ fit, placedLayers, board }: Props<PlacedText>) {
+  const t = useWords();
   const { job } = useJob();
   const { chosen, choose } = useArtHand();
   const move = useMover(placedLayers.id, fit, board);
@@ -156,7 +161,7 @@ function TextHandle({ fit, placedLayers, board }: Props<PlacedText>) {
       strokeDasharray="4 3"
       tabIndex={0}
       role="slider"
-      aria-label={`Text “${placedLayers.set.text}”. Arrow keys move it`}
+      aria-label={t('art.textArrowKeysMove', { set: placedLayers.set.text })}
       aria-valuenow={Math.round(layer.dyMm)}
       className="cursor-move touch-none"
       onFocus={() => choose(placedLayers.id)}

@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message, verbatim } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import type { Layer } from '@/core/job/art';
 import { Button } from '@/ui/Button';
@@ -7,19 +9,24 @@ import { useJob } from '../job/jobContext';
 import { useArtHand } from './artContext';
 import { removed, shifted } from './layers';
 
-const nameOf = (l: Layer): string =>
-  l.kind === 'picture' ? l.picture.name : l.field === null ? `“${l.text}”` : `“${l.text}” from ${l.field}`;
+const nameOf = (l: Layer): Message =>
+  l.kind === 'picture'
+    ? verbatim(l.picture.name)
+    : l.field === null
+      ? say('art.l', { l: l.text })
+      : say('art.from', { l: l.text, field: l.field });
 
 /** Layers, topmost first, as they lie on one another. */
 export function LayerList() {
+  const t = useWords();
   const { job, edit } = useJob();
   const { chosen, choose } = useArtHand();
   const { layers } = job.art;
   if (layers.length === 0)
-    return <p className="text-fine leading-snug text-soft">Add a picture or some text.</p>;
+    return <p className="text-fine leading-snug text-soft">{t('art.addPictureSomeText')}</p>;
   const at = layers.findIndex((l) => l.id === chosen);
   return (
-    <section aria-label="Layers, topmost first">
+    <section aria-label={t('art.layersTopmostFirst')}>
       <ul className="grid border-2 border-ink bg-sheet">
         {[...layers].reverse().map((l) => (
           <li key={l.id} className="border-b border-rule last:border-b-0">
@@ -29,7 +36,7 @@ export function LayerList() {
               onClick={() => choose(l.id)}
               className={`block min-h-9 w-full truncate px-2 text-left font-label text-base font-medium ${l.id === chosen ? 'bg-strata-3 text-white' : 'hover:bg-board'}`}
             >
-              {nameOf(l)}
+              {t(nameOf(l))}
             </button>
           </li>
         ))}
@@ -37,8 +44,8 @@ export function LayerList() {
       {chosen && (
         <div className="mt-1 flex gap-1">
           <Button
-            aria-label="One layer up"
-            title="One layer up"
+            aria-label={t('art.oneLayerUp')}
+            title={t('art.oneLayerUp')}
             className="px-2"
             disabled={at >= layers.length - 1}
             onClick={() => edit(shifted(chosen, 1))}
@@ -46,8 +53,8 @@ export function LayerList() {
             <ArrowUp size={18} aria-hidden />
           </Button>
           <Button
-            aria-label="One layer down"
-            title="One layer down"
+            aria-label={t('art.oneLayerDown')}
+            title={t('art.oneLayerDown')}
             className="px-2"
             disabled={at <= 0}
             onClick={() => edit(shifted(chosen, -1))}
@@ -55,8 +62,8 @@ export function LayerList() {
             <ArrowDown size={18} aria-hidden />
           </Button>
           <Button
-            aria-label="Remove this layer"
-            title="Remove this layer"
+            aria-label={t('art.removeLayer')}
+            title={t('art.removeLayer')}
             className="px-2"
             onClick={() => edit(removed(chosen))}
           >

@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import type { PictureLayer } from '@/core/job/art';
 import { Button } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
@@ -8,14 +10,15 @@ import { editPicture } from './layers';
 
 const START = { x: 0.35, y: 0.25, width: 0.3, height: 0.4 };
 const SIDES = [
-  ['x', 'From the left', 0, 99],
-  ['y', 'From the top', 0, 99],
-  ['width', 'Wide', 1, 100],
-  ['height', 'Tall', 1, 100],
+  ['x', say('art.fromLeft'), 0, 99],
+  ['y', say('art.fromTop'), 0, 99],
+  ['width', say('art.wide'), 1, 100],
+  ['height', say('art.tall'), 1, 100],
 ] as const;
 
 /** Marks a face, or lettering within the picture, that the checks then keep in sight and off the seam. */
 export function MustBeSeen({ layer }: { layer: PictureLayer }) {
+  const t = useWords();
   const { edit } = useJob();
   const { focalArea } = layer;
   const put = (next: PictureLayer['focalArea'], group?: string) =>
@@ -26,16 +29,16 @@ export function MustBeSeen({ layer }: { layer: PictureLayer }) {
   if (!focalArea)
     return (
       <Button className="px-2 text-fine" onClick={() => put(START)}>
-        Mark the focal area
+        {t('art.markFocalArea')}
       </Button>
     );
   return (
     <fieldset className="grid grid-cols-2 gap-x-3 gap-y-1">
-      <legend className="font-label text-fine font-medium text-soft">Focal area of the picture</legend>
+      <legend className="font-label text-fine font-medium text-soft">{t('art.focalAreaPicture')}</legend>
       {SIDES.map(([side, label, min, max]) => (
         <NumberField
           key={side}
-          label={label}
+          label={t(label)}
           unit="%"
           value={focalArea[side] * 100}
           min={min}
@@ -46,7 +49,7 @@ export function MustBeSeen({ layer }: { layer: PictureLayer }) {
         />
       ))}
       <Button className="col-span-2 px-2 text-fine" onClick={() => put(null)}>
-        Nothing in particular
+        {t('art.nothingParticular')}
       </Button>
     </fieldset>
   );

@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { FileUp } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import {
@@ -15,7 +17,7 @@ import {
 } from '@/core/art/names';
 import { decodeText, readNames, type ReadNames } from '@/core/formats/namesList';
 import type { Names, PictureRef } from '@/core/job/art';
-import { problemText } from '@/core/basics/result';
+import { problemMessage } from '@/core/basics/result';
 import { newId } from '@/data/ids';
 import { bringPicture } from '@/data/pictures';
 import { sayDropped } from './DroppedDialog';
@@ -31,10 +33,11 @@ import { whileReading } from './reading';
 import { ReadingStatus } from './ReadingStatus';
 import { MOST_TABLE_BYTES, readBytes } from '@/data/readFile';
 
-const ONE_EACH = '(one of each)';
+const ONE_EACH = ' one each';
 
 /** Names pasted or from a CSV file, a row a piece. */
 export function NamesDialog({ onClose }: { onClose: () => void }) {
+  const t = useWords();
   const { job, edit } = useJob();
   const { names: old } = job.art;
   const [text, setText] = useState(old ? listText(old) : '');
@@ -43,7 +46,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
   const read = useMemo(() => (text.trim() === '' ? null : readNames(text)), [text]);
 
   const open = async (file: File) => {
-    const bytes = await readBytes(file, MOST_TABLE_BYTES, 'Split the list.');
+    const bytes = await readBytes(file, MOST_TABLE_BYTES, say('art.splitList'));
     const decoded = bytes.ok ? decodeText(bytes.value) : bytes;
     if (decoded.ok) setText(decoded.value);
     else notifyProblem(decoded.problem);
@@ -57,40 +60,34 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
   const keep = () => {
     if (!names) return;
     edit((j) => withNames(j, names, newId('text')));
-    notify(`${totalOf(names)} pieces by name.`);
+    notify(t('art.piecesName', { names: totalOf(names) }));
     onClose();
   };
   return (
-    <Dialog
-      open
-      wide
-      onClose={onClose}
-      title="Names"
-      about="One to a line, or a table: paste it, or open a CSV file. Each column can feed text or a picture."
-    >
+    <Dialog open wide onClose={onClose} title={t('art.names2')} about={t('art.oneLineTablePaste')}>
       <div className="grid gap-4 md:grid-cols-2">
         <div className="grid content-start gap-2">
           <label className="font-label text-fine font-medium text-soft">
-            The list
+            {t('art.theList')}
             <textarea
               value={text}
               onChange={(e) => setText(e.target.value)}
               rows={12}
               spellCheck={false}
-              placeholder={'Amaro\nBrisa Quell\nCorin'}
+              placeholder={t('art.amaroBrisaQuellCorin')}
               className="block w-full border-2 border-ink bg-white p-2 font-label text-base text-ink [tab-size:36]"
             />
           </label>
           <div className="flex flex-wrap gap-2">
             <FileButton
-              label="List file"
+              label={t('art.listFile')}
               accept=".csv,.tsv,.txt,text/csv,text/plain"
               onFile={(f) => void open(f)}
             >
-              <FileUp size={18} aria-hidden /> Open a CSV file
+              <FileUp size={18} aria-hidden /> {t('art.openCsvFile')}
             </FileButton>
-            <FileButton label="Picture for the list" accept={PICTURE_FILES} onFile={(f) => void bring(f)}>
-              Picture named in the list
+            <FileButton label={t('art.pictureList')} accept={PICTURE_FILES} onFile={(f) => void bring(f)}>
+              {t('art.pictureNamedList')}
             </FileButton>
           </div>
         </div>
@@ -98,19 +95,19 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
           <ReadingStatus />
           {read && !read.ok && (
             <p role="alert" className="border-l-4 border-act pl-2 text-lead">
-              {problemText(read.problem)}
+              {t(problemMessage(read.problem))}
             </p>
           )}
-          {!read && <p className="text-soft">A preview of the list appears here before it is saved.</p>}
+          {!read && <p className="text-soft">{t('art.previewListAppearsHere')}</p>}
           {read?.ok && names && (
             <>
               <Read read={read.value} names={names} />
-              <Labelled label="Quantity">
+              <Labelled label={t('art.quantity')}>
                 <Select
-                  label="Column with quantities"
+                  label={t('art.columnQuantities')}
                   value={names.countColumn ?? ONE_EACH}
                   options={[
-                    { value: ONE_EACH, label: 'one of each' },
+                    { value: ONE_EACH, label: t('art.oneEach2') },
                     ...names.columns.map((c) => ({ value: c, label: c })),
                   ]}
                   onChange={(v) => setCount({ column: v === ONE_EACH ? null : v })}
@@ -129,12 +126,12 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
               onClose();
             }}
           >
-            Remove list
+            {t('art.removeList')}
           </Button>
         )}
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{t('common.cancel')}</Button>
         <Button kind="act" disabled={!names} onClick={keep}>
-          {names ? `Keep these, ${totalOf(names)} pieces` : 'Save list'}
+          {names ? t('art.keepThesePieces', { names: totalOf(names) }) : t('art.saveList')}
         </Button>
       </div>
     </Dialog>
@@ -144,6 +141,7 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
 const SHOWN_ROWS = 60;
 
 function Read({ read, names }: { read: ReadNames; names: Names }) {
+  const t = useWords();
   const { job } = useJob();
   const pictureFields = job.art.layers.flatMap((l) =>
     l.kind === 'picture' && l.field !== null ? [l.field] : [],
@@ -155,26 +153,26 @@ function Read({ read, names }: { read: ReadNames; names: Names }) {
   return (
     <>
       <ul className="list-disc pl-5 text-fine leading-snug text-soft">
-        {counts && <li className="font-semibold text-act-deep">{counts}</li>}
+        {counts && <li className="font-semibold text-act-deep">{t(counts)}</li>}
         {read.notes.map((n) => (
-          <li key={n}>{n}</li>
+          <li key={n.id}>{t(n)}</li>
         ))}
         {names.pictures.length > 0 && (
-          <li>Pictures imported: {names.pictures.map((p) => p.name).join(', ')}.</li>
+          <li>{t('art.picturesImported', { pictures: names.pictures.map((p) => p.name) })}</li>
         )}
-        {lost.length > 0 && <li>Not imported yet: {[...new Set(lost)].slice(0, 5).join(', ')}.</li>}
+        {lost.length > 0 && <li>{t('art.importedYet', { value: [...new Set(lost)].slice(0, 5) })}</li>}
       </ul>
       <div
         className="max-h-64 overflow-auto border-2 border-ink bg-white"
         tabIndex={0}
         role="region"
-        aria-label="The list as read"
+        aria-label={t('art.listRead')}
       >
         <table className="w-full text-left font-label">
           <thead className="sticky top-0 bg-board">
             <tr>
               <th scope="col" className="w-10 px-2 py-1">
-                No.
+                {t('art.no')}
               </th>
               {names.columns.map((c) => (
                 <th key={c} scope="col" className="px-2 py-1">
@@ -198,7 +196,7 @@ function Read({ read, names }: { read: ReadNames; names: Names }) {
         </table>
       </div>
       {names.rows.length > SHOWN_ROWS && (
-        <p className="text-fine text-soft">and {names.rows.length - SHOWN_ROWS} more rows</p>
+        <p className="text-fine text-soft">{t('art.moreRows', { rows: names.rows.length - SHOWN_ROWS })}</p>
       )}
     </>
   );

@@ -3,13 +3,13 @@
 import { useId, useState, type ReactNode } from 'react';
 import { BACKINGS, DULL_PRINT, pressedPicture, pressedMatrix, type BackingId } from '@/core/art/pressed';
 import { isRound } from '@/core/shop/blank';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import { contourPath } from '@/core/geometry/contour';
 import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { Board, type Fit } from '@/ui/board/Board';
 import { Labelled } from '@/ui/Labelled';
 import { Segments } from '@/ui/Segments';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { FrontPicture } from '../wrap/FrontPicture';
 import { into, PatternArt } from '../wrap/PatternDrawing';
@@ -22,26 +22,28 @@ type Sight = 'flat' | 'front';
 
 /** The dull sheet beside the piece as it comes out of the press, on the blank's own colour. */
 export function OnBlank() {
+  const t = useWords();
   const { plan } = useJob();
   const [backing, setBacking] = useState<BackingId>('white');
   const [sight, setSight] = useState<Sight>('flat');
   const { blank } = plan.blank;
   if (!blank || !plan.wrap.pattern)
     return (
-      <p className="grid h-full place-content-center p-8 text-center text-lead">
-        The wrap has no size yet. The findings below say why.
-      </p>
+      <p className="grid h-full place-content-center p-8 text-center text-lead">{t('art.wrapHasSizeYet')}</p>
     );
   const { coating } = blank;
   const matrix = pressedMatrix(pressedPicture(blank, backing));
   return (
     <div className="absolute inset-0 flex flex-col">
       <div className="grid min-h-0 flex-1 grid-cols-1 sm:grid-cols-2">
-        <Half title="Printed and dry: dull, and right" matrix={DULL_PRINT}>
+        <Half title={t('art.printedDryDullRight')} matrix={DULL_PRINT}>
           {(filter) => <FlatSight filter={filter} cut={false} />}
         </Half>
         <Half
-          title={`Pressed, ${coating.finish}${coating.stock === 'clear' ? ', clear' : ''}`}
+          title={t('art.pressed2', {
+            finish: coating.finish,
+            which: coating.stock === 'clear' ? 'clear' : 'other',
+          })}
           matrix={matrix}
         >
           {(filter) =>
@@ -55,22 +57,22 @@ export function OnBlank() {
       </div>
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2 border-t border-rule bg-sheet/80 px-4 py-2">
         {isRound(blank) && (
-          <Labelled label="Seen">
+          <Labelled label={t('common.seen')}>
             <Segments
-              label="How the pressed piece is seen"
+              label={t('art.howPressedPieceSeen')}
               value={sight}
               onChange={setSight}
               options={[
                 { value: 'flat', label: 'unrolled' },
-                { value: 'front', label: 'from the front' },
+                { value: 'front', label: t('art.fromFront') },
               ]}
             />
           </Labelled>
         )}
         {coating.stock === 'clear' && (
-          <Labelled label="Background">
+          <Labelled label={t('art.background')}>
             <Segments
-              label="What is behind the clear blank"
+              label={t('art.whatBehindClearBlank')}
               value={backing}
               onChange={setBacking}
               options={BACKINGS.map((b) => ({ value: b.id, label: b.label }))}
@@ -78,8 +80,7 @@ export function OnBlank() {
           </Labelled>
         )}
         <p className="min-w-60 flex-1 font-label text-fine leading-snug font-medium">
-          No white is printed: what is white in the art is the blank itself. A likeness on a screen, not a
-          proof of colour; press a test piece for that.
+          {t('art.whitePrintedWhatWhite')}
         </p>
       </div>
     </div>
@@ -113,7 +114,7 @@ function Half({ title, matrix, children }: HalfProps) {
 function FlatSight({ filter, cut }: { filter: string; cut: boolean }) {
   const { plan } = useJob();
   const { piece } = useArtHand();
-  const say = useSay();
+  const t = useWords();
   const { placedLayers, sources } = usePlacedOnPaper(piece);
   const { pattern } = plan.wrap;
   const { urls } = useSources(sources);
@@ -121,7 +122,7 @@ function FlatSight({ filter, cut }: { filter: string; cut: boolean }) {
   const shown = cut ? { ...pattern, faces: pattern.faces.map((f) => ({ ...f, bleed: f.trim })) } : pattern;
   return (
     <Board
-      label={cut ? 'The pressed wrap, unrolled' : 'The sheet before pressing'}
+      label={cut ? t('art.pressedWrapUnrolled') : t('art.sheetBeforePressing')}
       bounds={pattern.whole}
       room={{ top: 44, right: 20, bottom: 34, left: 20 }}
       draw={(fit: Fit) => (
@@ -158,7 +159,7 @@ function FlatSight({ filter, cut }: { filter: string; cut: boolean }) {
             className="font-label"
             fill="#14211f"
           >
-            {cut ? 'cut to the trim' : 'out to the bleed'}, {say([mm(pattern.trim.width)])} wide
+            {t('art.cutOutWidth', { which: cut ? 'cutTrim' : 'other', width: mm(pattern.trim.width) })}
           </text>
         </>
       )}
@@ -167,12 +168,13 @@ function FlatSight({ filter, cut }: { filter: string; cut: boolean }) {
 }
 
 function FrontSight({ filter }: { filter: string }) {
+  const t = useWords();
   const { plan } = useJob();
   const { blank } = plan.blank;
   if (!blank) return null;
   return (
     <Board
-      label="The pressed piece from the front"
+      label={t('art.pressedPieceFromFront')}
       bounds={shapeBounds(blank.shape)}
       room={{ top: 48, right: 30, bottom: 30, left: 30 }}
       draw={(fit) => (

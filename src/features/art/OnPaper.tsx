@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { Board } from '@/ui/board/Board';
 import { useJob } from '../job/jobContext';
 import { PatternArt, PatternLines } from '../wrap/PatternDrawing';
@@ -9,6 +10,7 @@ import { useSources } from './useSources';
 
 /** The art bent to the paper of a tapered wall, as it leaves the printer before it is mirrored. */
 export function OnPaper() {
+  const t = useWords();
   const { plan } = useJob();
   const { piece } = useArtHand();
   const { placedLayers, sources } = usePlacedOnPaper(piece);
@@ -17,7 +19,7 @@ export function OnPaper() {
   if (!pattern) return null;
   return (
     <Board
-      label="The art bent to the paper"
+      label={t('art.artBentPaper')}
       bounds={pattern.whole}
       room={{ top: 22, right: 34, bottom: 30, left: 34 }}
       draw={(fit) => (

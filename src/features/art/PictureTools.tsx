@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { FlipHorizontal2, FlipVertical2, RotateCcw, RotateCw } from 'lucide-react';
 import type { PictureLayer, PicturePlacement, Repeat } from '@/core/job/art';
 import { Button } from '@/ui/Button';
@@ -17,11 +19,11 @@ import { SetOn } from './SetOn';
 
 const turned = (deg: number): number => ((((deg + 180) % 360) + 360) % 360) - 180;
 
-const REPEAT_WORDS: readonly { readonly value: Repeat; readonly label: string }[] = [
-  { value: 'none', label: 'none' },
-  { value: 'rows', label: 'rows' },
-  { value: 'half-drop', label: 'half drop' },
-  { value: 'mirror', label: 'mirrored' },
+const REPEAT_WORDS: readonly { readonly value: Repeat; readonly label: Message }[] = [
+  { value: 'none', label: say('common.none') },
+  { value: 'rows', label: say('art.rows') },
+  { value: 'half-drop', label: say('art.halfDrop') },
+  { value: 'mirror', label: say('art.mirrored') },
 ];
 
 interface Props {
@@ -31,6 +33,7 @@ interface Props {
 
 /** Exact figures and turns for the picture in hand. */
 export function PictureTools({ layer, onReplace }: Props) {
+  const t = useWords();
   const { edit } = useJob();
   const { placement, flip } = layer;
   const put = (next: Partial<PicturePlacement>, group?: string) => edit(withPlacement(layer.id, next), group);
@@ -40,16 +43,16 @@ export function PictureTools({ layer, onReplace }: Props) {
     <>
       <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
         <Segments
-          label="How the picture fills the wrap"
+          label={t('art.howPictureFillsWrap')}
           value={placement.base}
           onChange={(base) => put({ base, scale: 1, dxMm: 0, dyMm: 0 })}
           options={[
-            { value: 'cover', label: 'Cover', title: 'Fill the bleed; what sticks out is cut' },
-            { value: 'fit', label: 'Fit', title: 'All of the picture, inside the trim' },
+            { value: 'cover', label: t('art.cover'), title: t('art.fillBleedWhatSticks') },
+            { value: 'fit', label: t('art.fit'), title: t('art.allPictureInsideTrim') },
           ]}
         />
         <NumberField
-          label="Scale"
+          label={t('art.scale')}
           unit="%"
           value={placement.scale * 100}
           min={2}
@@ -58,7 +61,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           onValue={(v) => put({ scale: v / 100 }, 'scale')}
         />
         <NumberField
-          label="Rotate"
+          label={t('art.rotate')}
           unit="°"
           value={placement.rotationDeg}
           min={-360}
@@ -68,7 +71,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           onValue={(rotationDeg) => put({ rotationDeg }, 'turn')}
         />
         <LengthField
-          label="Across"
+          label={t('art.across')}
           valueMm={placement.dxMm}
           minMm={-2000}
           maxMm={2000}
@@ -78,7 +81,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           onValue={(dxMm) => put({ dxMm }, 'dx')}
         />
         <LengthField
-          label="Down"
+          label={t('art.down')}
           valueMm={placement.dyMm}
           minMm={-2000}
           maxMm={2000}
@@ -90,24 +93,24 @@ export function PictureTools({ layer, onReplace }: Props) {
       </div>
       <div className="grid grid-cols-4 gap-1 *:min-w-0 *:px-0">
         <Button
-          aria-label="Rotate left 90°"
-          title="Rotate left 90°"
+          aria-label={t('art.rotateLeft90')}
+          title={t('art.rotateLeft90')}
           onClick={() => put({ rotationDeg: turned(placement.rotationDeg - 90) })}
           className="px-1.5"
         >
           <RotateCcw size={18} aria-hidden />
         </Button>
         <Button
-          aria-label="Rotate right 90°"
-          title="Rotate right 90°"
+          aria-label={t('art.rotateRight90')}
+          title={t('art.rotateRight90')}
           onClick={() => put({ rotationDeg: turned(placement.rotationDeg + 90) })}
           className="px-1.5"
         >
           <RotateCw size={18} aria-hidden />
         </Button>
         <Button
-          aria-label="Flip horizontally"
-          title="Flip horizontally"
+          aria-label={t('art.flipHorizontally')}
+          title={t('art.flipHorizontally')}
           aria-pressed={flip.across}
           onClick={() => turnOver('across')}
           className={`px-1.5 ${flip.across ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}`}
@@ -115,8 +118,8 @@ export function PictureTools({ layer, onReplace }: Props) {
           <FlipHorizontal2 size={18} aria-hidden />
         </Button>
         <Button
-          aria-label="Flip vertically"
-          title="Flip vertically"
+          aria-label={t('art.flipVertically')}
+          title={t('art.flipVertically')}
           aria-pressed={flip.down}
           onClick={() => turnOver('down')}
           className={`px-1.5 ${flip.down ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}`}
@@ -125,9 +128,9 @@ export function PictureTools({ layer, onReplace }: Props) {
         </Button>
       </div>
       <SetOn layer={layer} />
-      <Labelled label="Repeat">
+      <Labelled label={t('art.repeat')}>
         <Select
-          label="Repeat the picture"
+          label={t('art.repeatPicture')}
           value={layer.repeat}
           options={REPEAT_WORDS}
           onChange={(repeat) => edit(editPicture(layer.id, (l) => ({ ...l, repeat })))}
@@ -136,8 +139,8 @@ export function PictureTools({ layer, onReplace }: Props) {
       </Labelled>
       {layer.repeat !== 'none' && <WholeNumber layer={layer} />}
       <MustBeSeen layer={layer} />
-      <FileButton label="Replace picture" accept={PICTURE_FILES} onFile={onReplace}>
-        Replace picture
+      <FileButton label={t('art.replacePicture')} accept={PICTURE_FILES} onFile={onReplace}>
+        {t('art.replacePicture')}
       </FileButton>
     </>
   );
@@ -145,6 +148,7 @@ export function PictureTools({ layer, onReplace }: Props) {
 
 /** A repeat closes at the seam only where a whole number of copies goes round. */
 function WholeNumber({ layer }: { layer: PictureLayer }) {
+  const t = useWords();
   const { plan, edit } = useJob();
   const { board, placedLayers } = plan.art;
   const mine = placedLayers.find((l) => l.id === layer.id);
@@ -161,7 +165,7 @@ function WholeNumber({ layer }: { layer: PictureLayer }) {
       disabled={Math.abs(k - 1) < 1e-4}
       onClick={() => edit(withPlacement(layer.id, { scale: layer.placement.scale * k, rotationDeg: 0 }))}
     >
-      {Math.abs(k - 1) < 1e-4 ? `${n} go round` : `Make ${n} go round`}
+      {Math.abs(k - 1) < 1e-4 ? t('art.goRound', { n }) : t('art.makeGoRound', { n })}
     </Button>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { memo, useMemo } from 'react';
 import { isOn, placeArt, type ArtBoard, type PlacedLayer } from '@/core/art/placedLayers';
 import type { Art } from '@/core/job/art';
@@ -52,6 +53,7 @@ interface SmallProps {
 }
 
 const Small = memo(function Small({ art, board, piece, urls }: SmallProps) {
+  const t = useWords();
   const placedLayers = useMemo(() => placeArt(art, board, piece.row), [art, board, piece.row]);
   const face = mainFace(board.pattern);
   const { trim } = board.pattern;
@@ -61,7 +63,7 @@ const Small = memo(function Small({ art, board, piece, urls }: SmallProps) {
       viewBox={`${trim.x} ${trim.y} ${trim.width} ${trim.height}`}
       className="block h-28 w-full"
       role="img"
-      aria-label={`Piece ${piece.number}, ${piece.label}`}
+      aria-label={t('art.piece', { number: piece.number, piece: piece.label })}
     >
       <clipPath id={id}>
         <path d={contourPath(face.trim)} />
@@ -82,8 +84,8 @@ function SmallLayer({ placedLayers, urls }: { placedLayers: PlacedLayer; urls: S
   if (placedLayers.kind === 'text')
     return <Letters {...placedLayers} letters={placedLayers.set.letters} emMm={placedLayers.set.emMm} />;
   const url = urls[placedLayers.ref.id];
-  return placedLayers.tiles.map((t, i) => (
-    <g key={i} transform={css(t)}>
+  return placedLayers.tiles.map((tile, i) => (
+    <g key={i} transform={css(tile)}>
       {url ? (
         <image
           href={url}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useEffect, useState } from 'react';
 import { ProgressBar } from '@/ui/ProgressBar';
 import { useReading } from './reading';
@@ -9,6 +10,7 @@ const WORTH_SAYING_MS = 300;
 
 /** Says which picture is being read and how far it is, wherever pictures are drawn. */
 export function ReadingStatus() {
+  const t = useWords();
   const reading = useReading();
   const busy = reading !== null;
   const [long, setLong] = useState(false);
@@ -24,9 +26,9 @@ export function ReadingStatus() {
     <div role="status">
       {long && reading && (
         <p className="flex flex-wrap items-center gap-x-3 border-t border-rule bg-sheet px-4 py-1 font-label text-base font-semibold">
-          Reading {reading.name}
+          {t('art.reading', { reading: reading.name })}
           {reading.of > 1 && `, ${reading.done + 1} of ${reading.of}`}
-          <ProgressBar label="Pictures read" value={reading.done + 0.5} max={reading.of} />
+          <ProgressBar label={t('art.picturesRead')} value={reading.done + 0.5} max={reading.of} />
         </p>
       )}
     </div>

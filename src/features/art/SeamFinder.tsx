@@ -1,5 +1,6 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useEffect, useMemo, useState } from 'react';
@@ -7,11 +8,11 @@ import { SEAM_WORDS, type SeamCut, type SeamSearch } from '@/core/art/seam';
 import { closesAtMm, placedAtCut, seamRequest } from '@/core/art/seamRequest';
 import type { PlacedPicture } from '@/core/art/placedLayers';
 import type { PictureLayer } from '@/core/job/art';
-import { mm } from '@/core/units/quantity';
+import { mm, decimal } from '@/core/message/quantity';
 import { pictureBytes } from '@/data/pictures';
 import { Button } from '@/ui/Button';
 import { notifyProblem } from '@/ui/notify';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { inWorker, type FilesApi } from '@/workers/client';
 import { useJob } from '../job/jobContext';
 import { css } from './ArtItems';
@@ -25,12 +26,13 @@ type Found = { readonly key: string; readonly search: SeamSearch };
 
 /** Where a wide or repeating picture is best cut, so that its two ends meet. */
 export function SeamFinder() {
+  const t = useWords();
   const { job, plan } = useJob();
   const { board, placedLayers } = plan.art;
   const mine = placedLayers.find((l) => l.kind === 'picture');
   const layer = job.art.layers.find((l) => l.id === mine?.id);
   if (!board || mine?.kind !== 'picture' || layer?.kind !== 'picture')
-    return <Says>Add a picture first. The seam is searched in the lowest one.</Says>;
+    return <Says>{t('art.addPictureFirstSeam')}</Says>;
   return <SeamOf placedLayers={mine} layer={layer} />;
 }
 
@@ -59,7 +61,7 @@ function useSearch(
       const bytes = await pictureBytes(placedLayers.ref);
       if (!bytes.ok || gone) return;
       const look = (api: FilesApi) => api.seams({ ref: placedLayers.ref, bytes: bytes.value }, request);
-      const r = await inWorker('Seam', look, stop.signal);
+      const r = await inWorker(say('wrap.seam'), look, stop.signal);
       if (gone) return;
       if (r.ok) setFound({ key, search: r.value });
       else notifyProblem(r.problem);
@@ -80,14 +82,14 @@ function useSearch(
 }
 
 function SeamOf({ placedLayers, layer }: { placedLayers: PlacedPicture; layer: PictureLayer }) {
+  const t = useWords();
   const { plan, edit } = useJob();
   const [round, setRound] = useState(layer.repeat !== 'none');
   const search = useSearch(placedLayers, layer, round);
   const [picked, setPicked] = useState<number | null>(null);
   const pattern = plan.art.board?.pattern;
-  if (search === 'turned' || !pattern)
-    return <Says>The picture is rotated or flipped, so no seam can be found. Straighten it first.</Says>;
-  if (!search) return <Says>Searching the whole picture…</Says>;
+  if (search === 'turned' || !pattern) return <Says>{t('art.pictureRotatedFlippedSo')}</Says>;
+  if (!search) return <Says>{t('art.searchingWholePicture')}</Says>;
   const cut = picked === null ? search.asIs : (search.best[picked] ?? search.asIs);
   const take = () =>
     edit(
@@ -108,7 +110,7 @@ function SeamOf({ placedLayers, layer }: { placedLayers: PlacedPicture; layer: P
       <Curve placedLayers={placedLayers} search={search} cut={cut} onPick={setPicked} />
       <div className="flex flex-wrap items-center gap-2">
         <CutButton
-          label="Current position"
+          label={t('art.currentPosition')}
           cut={search.asIs}
           chosen={picked === null}
           onPick={() => setPicked(null)}
@@ -116,7 +118,7 @@ function SeamOf({ placedLayers, layer }: { placedLayers: PlacedPicture; layer: P
         {search.best.map((b, i) => (
           <CutButton
             key={i}
-            label={`Place ${i + 1}`}
+            label={t('art.place', { i: i + 1 })}
             cut={b}
             chosen={picked === i}
             onPick={() => setPicked(i)}
@@ -132,14 +134,14 @@ function SeamOf({ placedLayers, layer }: { placedLayers: PlacedPicture; layer: P
             }}
             className="size-5 accent-strata-3"
           />
-          the picture goes round again where it ends
+          {t('art.pictureGoesRoundAgain')}
         </label>
         <Button kind="act" disabled={picked === null} onClick={take} className="ml-auto">
-          Cut here
+          {t('art.cutHere')}
         </Button>
       </div>
       <p className="text-lead">
-        <strong>{SEAM_WORDS[cut.class].label}:</strong> {SEAM_WORDS[cut.class].asks}
+        <strong>{t(SEAM_WORDS[cut.class].label)}:</strong> {t(SEAM_WORDS[cut.class].asks)}
       </p>
     </div>
   );
@@ -156,13 +158,18 @@ function CutButton({
   chosen: boolean;
   onPick: () => void;
 }) {
+  const t = useWords();
   return (
     <Button
       aria-pressed={chosen}
       onClick={onPick}
       className={chosen ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}
     >
-      {label}: {SEAM_WORDS[cut.class].label}, differs {cut.mismatch.toFixed(1)}
+      {t('art.differs', {
+        label,
+        seamWords: SEAM_WORDS[cut.class].label,
+        mismatch: decimal(cut.mismatch, 1),
+      })}
     </Button>
   );
 }
@@ -181,6 +188,7 @@ function AtTheSeam({
   closesMm: number;
   wallMm: number;
 }) {
+  const t = useWords();
   const refs = useMemo(() => [placedLayers.ref], [placedLayers.ref]);
   const { urls } = usePictures(refs);
   const url = urls[placedLayers.ref.id];
@@ -199,7 +207,7 @@ function AtTheSeam({
         preserveAspectRatio="xMidYMid meet"
         className="h-full max-h-[22rem] w-full"
         role="img"
-        aria-label="The seam as it will be seen, the right end of the wrap beside its left end"
+        aria-label={t('art.seamSeenRightEnd')}
       >
         <clipPath id="seam-end">
           <rect x={-VIEW_MM} y={0} width={VIEW_MM} height={wallMm} />
@@ -237,7 +245,7 @@ function Curve({
   cut: SeamCut;
   onPick: (best: number) => void;
 }) {
-  const say = useSay();
+  const t = useWords();
   // An enlarged picture has more room to move: its places may lie past the last one at this size.
   const lastPx = Math.max(1, ...[...search.curve, ...search.best, cut].map((c) => c.startPx));
   const most = Math.max(2, ...search.curve.map((c) => c.cost));
@@ -247,13 +255,13 @@ function Curve({
     (c) => x(c.startPx),
     (c) => y(c.cost),
   )([...search.curve]);
-  const mmAt = (px: number) => say([mm(px * placedLayers.transform.mmPerPx)]);
+  const mmAt = (px: number) => t.quantity(mm(px * placedLayers.transform.mmPerPx));
   return (
     <svg
       viewBox={`0 0 ${CHART.width} ${CHART.height}`}
       className="w-full shrink-0"
       role="group"
-      aria-label="How much the seam would show at every place along the picture"
+      aria-label={t('art.howMuchSeamWould')}
     >
       <path d={path ?? ''} fill="none" stroke="#14211f" strokeWidth={1.6} />
       <line
@@ -265,10 +273,10 @@ function Curve({
         strokeWidth={1}
       />
       <text x={2} y={y(most) + 8} fontSize={11} fill="#14211f" className="font-label">
-        shows
+        {t('art.shows')}
       </text>
       <text x={2} y={y(0)} fontSize={11} fill="#14211f" className="font-label">
-        hides
+        {t('art.hides')}
       </text>
       <text
         x={x.range()[1]}
@@ -278,7 +286,7 @@ function Curve({
         fill="#14211f"
         className="font-label"
       >
-        left end of the wrap, {mmAt(lastPx)} into the picture
+        {t('art.leftEndWrapInto', { lastPx: mmAt(lastPx) })}
       </text>
       <line
         x1={x(cut.startPx)}
@@ -294,7 +302,7 @@ function Curve({
           key={i}
           role="button"
           tabIndex={0}
-          aria-label={`Place ${i + 1}, ${mmAt(b.startPx)} into the picture`}
+          aria-label={t('art.placeIntoPicture', { i: i + 1, startPx: mmAt(b.startPx) })}
           className="cursor-pointer"
           onClick={() => onPick(i)}
           onKeyDown={(e) => {

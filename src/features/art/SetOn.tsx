@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import type { Layer, OnFace } from '@/core/job/art';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
@@ -14,6 +15,7 @@ const middleOf = (l: Layer) => (l.kind === 'picture' ? l.placement : l);
 
 /** Sets a layer on a line that matters; and which face and which column of the list it is for. */
 export function SetOn({ layer }: { layer: Layer }) {
+  const t = useWords();
   const { job, plan, edit } = useJob();
   const { board } = plan.art;
   if (!board) return null;
@@ -29,31 +31,31 @@ export function SetOn({ layer }: { layer: Layer }) {
     );
   return (
     <>
-      <Labelled label="Centre on">
+      <Labelled label={t('art.centreOn')}>
         <div className="flex flex-wrap gap-1">
-          {targets.map((t) => (
+          {targets.map((target) => (
             <Button
-              key={t.label}
+              key={target.label.id}
               className="min-h-9 px-2 text-fine"
-              onClick={() => edit(movedTo(layer.id, t.dxMm, dyMm))}
+              onClick={() => edit(movedTo(layer.id, target.dxMm, dyMm))}
             >
-              {t.label}
+              {t(target.label)}
             </Button>
           ))}
           <Button className="min-h-9 px-2 text-fine" onClick={() => edit(movedTo(layer.id, dxMm, 0))}>
-            Mid height
+            {t('art.midHeight')}
           </Button>
         </div>
       </Labelled>
       {board.pattern.faces.length > 1 && (
-        <Labelled label="On">
+        <Labelled label={t('art.on')}>
           <Select
-            label="Which face"
+            label={t('art.whichFace')}
             value={layer.on}
             options={[
-              { value: 'both', label: 'both faces' },
-              { value: 'front', label: 'the front' },
-              { value: 'back', label: 'the back' },
+              { value: 'both', label: t('art.bothFaces') },
+              { value: 'front', label: t('art.theFront') },
+              { value: 'back', label: t('art.theBack') },
             ]}
             onChange={(on) => put({ on })}
             className="w-full"
@@ -61,12 +63,12 @@ export function SetOn({ layer }: { layer: Layer }) {
         </Labelled>
       )}
       {names && (
-        <Labelled label="From the list">
+        <Labelled label={t('art.fromList')}>
           <Select
-            label="Column of the names list"
+            label={t('art.columnNamesList')}
             value={layer.field ?? NONE}
             options={[
-              { value: NONE, label: 'the same on all' },
+              { value: NONE, label: t('art.sameAll') },
               ...names.columns.map((c) => ({ value: c, label: c })),
             ]}
             onChange={(v) => put({ field: v === NONE ? null : v })}

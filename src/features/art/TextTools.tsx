@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { say } from '@/core/message/message';
 import { FONTS } from '@/core/job/fonts';
 import type { TextLayer } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/basics/result';
@@ -15,14 +17,15 @@ import { SetOn } from './SetOn';
 
 const readText = (text: string): Result<string> => {
   const clean = text.trim();
-  if (clean === '') return fail('No text is left.', 'Text', 'Type some, or remove the layer.');
+  if (clean === '') return fail(say('art.textLeft'), say('art.text'), say('art.typeSomeRemoveLayer'));
   return clean.length > 60
-    ? fail('That is too long for one line.', 'Text', 'Keep it under 60 letters.')
+    ? fail(say('art.tooLongOneLine'), say('art.text'), say('art.keepUnder60Letters'))
     : ok(clean);
 };
 
 /** Text in a font that ships with the application, straight or curved. */
 export function TextTools({ layer }: { layer: TextLayer }) {
+  const t = useWords();
   const { plan, edit } = useJob();
   const put = (next: Partial<TextLayer>, group?: string) =>
     edit(
@@ -33,7 +36,7 @@ export function TextTools({ layer }: { layer: TextLayer }) {
   return (
     <>
       <TypedField
-        label={layer.field === null ? 'Text' : 'Text, where the list has none'}
+        label={layer.field === null ? t('art.text') : t('art.textWhereListHas')}
         text={layer.text}
         byHand
         width="w-full"
@@ -42,9 +45,9 @@ export function TextTools({ layer }: { layer: TextLayer }) {
       />
       <TextLook layer={layer} put={put} />
       {bends && (
-        <Labelled label="Along">
+        <Labelled label={t('art.along')}>
           <Segments
-            label="Text path"
+            label={t('art.textPath')}
             value={layer.along}
             onChange={(along) => put({ along })}
             options={[
@@ -67,19 +70,20 @@ interface PartProps {
 
 /** Font, colour, size and place. */
 function TextLook({ layer, put }: PartProps) {
+  const t = useWords();
   return (
     <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
-      <Labelled label="Font">
+      <Labelled label={t('art.font')}>
         <Select
-          label="Font"
+          label={t('art.font')}
           value={layer.font}
-          options={FONTS.map((f) => ({ value: f.id, label: f.label }))}
+          options={FONTS.map((f) => ({ value: f.id, label: t(f.label) }))}
           onChange={(font) => put({ font })}
           className="w-28"
         />
       </Labelled>
       <label className="font-label text-fine font-medium text-soft">
-        <span className="block leading-tight">Colour</span>
+        <span className="block leading-tight">{t('art.colour')}</span>
         <input
           type="color"
           value={layer.colour}
@@ -88,7 +92,7 @@ function TextLook({ layer, put }: PartProps) {
         />
       </label>
       <LengthField
-        label="Capitals"
+        label={t('art.capitals')}
         valueMm={layer.capHeightMm}
         minMm={1}
         maxMm={120}
@@ -97,7 +101,7 @@ function TextLook({ layer, put }: PartProps) {
         onValue={(capHeightMm) => put({ capHeightMm }, 'cap')}
       />
       <NumberField
-        label="Rotate"
+        label={t('art.rotate')}
         unit="°"
         value={layer.rotationDeg}
         min={-360}
@@ -107,7 +111,7 @@ function TextLook({ layer, put }: PartProps) {
         onValue={(rotationDeg) => put({ rotationDeg }, 'wturn')}
       />
       <LengthField
-        label="Across"
+        label={t('art.across')}
         valueMm={layer.dxMm}
         minMm={-1000}
         maxMm={1000}
@@ -117,7 +121,7 @@ function TextLook({ layer, put }: PartProps) {
         onValue={(dxMm) => put({ dxMm }, 'wdx')}
       />
       <LengthField
-        label="Down"
+        label={t('art.down')}
         valueMm={layer.dyMm}
         minMm={-1000}
         maxMm={1000}
@@ -132,12 +136,13 @@ function TextLook({ layer, put }: PartProps) {
 
 /** How wide the text may be, and what becomes of longer text. */
 function TextWidth({ layer, put }: PartProps) {
+  const t = useWords();
   const { plan } = useJob();
   return (
     <>
-      <Labelled label="Longest">
+      <Labelled label={t('art.longest')}>
         <Segments
-          label="Maximum text width"
+          label={t('art.maximumTextWidth')}
           value={layer.mostMm === null ? 'any' : 'most'}
           onChange={(v) =>
             put({
@@ -146,14 +151,14 @@ function TextWidth({ layer, put }: PartProps) {
           }
           options={[
             { value: 'any', label: 'any' },
-            { value: 'most', label: 'at most' },
+            { value: 'most', label: t('art.atMost') },
           ]}
         />
       </Labelled>
       {layer.mostMm !== null && (
         <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
           <LengthField
-            label="At most"
+            label={t('art.atMost2')}
             valueMm={layer.mostMm}
             minMm={5}
             maxMm={1300}
@@ -162,12 +167,12 @@ function TextWidth({ layer, put }: PartProps) {
             onValue={(mostMm) => put({ mostMm }, 'most')}
           />
           <Segments
-            label="Longer text"
+            label={t('art.longerText')}
             value={layer.overlong}
             onChange={(overlong) => put({ overlong })}
             options={[
-              { value: 'fit', label: 'smaller', title: 'Shrink longer text' },
-              { value: 'flag', label: 'flagged', title: 'Keep the size and report longer text' },
+              { value: 'fit', label: 'smaller', title: t('art.shrinkLongerText') },
+              { value: 'flag', label: 'flagged', title: t('art.keepSizeReportLonger') },
             ]}
           />
         </div>

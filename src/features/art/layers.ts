@@ -1,3 +1,4 @@
+import { say, type Message } from '@/core/message/message';
 import type { Layer, PictureLayer, PictureRef, PicturePlacement, TextLayer } from '@/core/job/art';
 import { MOST_LAYERS, pictureLayer } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
@@ -98,7 +99,7 @@ export function newPicture(job: Job, id: string, picture: PictureRef): PictureLa
 }
 
 export interface Target {
-  readonly label: string;
+  readonly label: Message;
   /** From the middle of the trim, mm. */
   readonly dxMm: number;
 }
@@ -107,17 +108,17 @@ export interface Target {
 export function targetsOf(pattern: Pattern, handled: boolean): readonly Target[] {
   const middle = pattern.trim.x + pattern.trim.width / 2;
   const { front, roll } = pattern;
-  const found: Target[] = [{ label: 'Middle', dxMm: 0 }];
+  const found: Target[] = [{ label: say('common.middle'), dxMm: 0 }];
   if (!front) return found;
   const at = front.x - middle;
   const quarterMm = roll ? ((Math.PI / 2) * (roll.cone.topRadiusMm + roll.cone.footRadiusMm)) / 2 : 0;
   return handled
     ? [
-        { label: 'Left of handle', dxMm: at + quarterMm },
-        { label: 'Opposite handle', dxMm: at },
-        { label: 'Right of handle', dxMm: at - quarterMm },
+        { label: say('art.leftHandle'), dxMm: at + quarterMm },
+        { label: say('art.oppositeHandle'), dxMm: at },
+        { label: say('art.rightHandle'), dxMm: at - quarterMm },
       ]
-    : [...found, ...(Math.abs(at) > 0.05 ? [{ label: 'Front', dxMm: at }] : [])];
+    : [...found, ...(Math.abs(at) > 0.05 ? [{ label: say('art.front'), dxMm: at }] : [])];
 }
 
 const PULL_PX = 7;

@@ -1,5 +1,7 @@
 'use client';
 
+import { inTurn } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
@@ -35,13 +37,20 @@ interface Props {
 
 /** A blank typed on its drawing: the shape by its picture, the lengths at their lines, the rest below. */
 export function BlankDialog({ open, onClose, blank = null, copy = false, onSaved }: Props) {
+  const t = useWords();
   return (
     <Dialog
       open={open}
       onClose={onClose}
       wide
-      title={blank ? (copy ? `Duplicate ${blank.name}` : `Change ${blank.name}`) : 'Add blank'}
-      about="Start with the maker’s figures. Your readings come next and replace them."
+      title={
+        blank
+          ? copy
+            ? t('blank.duplicate', { blank: blank.name })
+            : t('blank.change', { blank: blank.name })
+          : t('blank.addBlank')
+      }
+      about={t('blank.startMakersFiguresYour')}
     >
       <BlankEditor blank={blank} copy={copy} onClose={onClose} onSaved={onSaved} />
     </Dialog>
@@ -63,6 +72,7 @@ function drafted(draft: Draft, before: Blank['shape'] | null): Drafted {
 }
 
 function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Props, 'open'>) {
+  const t = useWords();
   const units = useUnits();
   const shown = useMemo(() => shownLengths(units), [units]);
   const schema = useMemo(() => aboutSchema(units.length, shown), [units.length, shown]);
@@ -75,12 +85,12 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
     resolver: zodResolver(schema),
     defaultValues: {
       ...aboutOf(blank, draft.start, shown),
-      ...(copy && blank ? { name: `${blank.name}, copy`.slice(0, 80) } : {}),
+      ...(copy && blank ? { name: t('blank.copy', { blank: blank.name }).slice(0, 80) } : {}),
     },
     mode: 'onBlur',
   });
   const [colour, finish, stock] = useWatch({ control: form.control, name: ['colour', 'finish', 'stock'] });
-  const needed = stillNeeded(draft) ?? (problem && `${problem.what} ${problem.wayOut}`);
+  const needed = stillNeeded(draft) ?? (problem && inTurn(problem.what, problem.wayOut));
 
   const start = (id: string) => {
     const next = restarted(draft, id);
@@ -115,7 +125,7 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
         }}
         noValidate
       >
-        <Text name="name" label="Name" placeholder="600 ml straight steel" />
+        <Text name="name" label={t('common.name')} placeholder={t('blank.n600MlStraightSteel')} />
         <Starts draft={draft} onStart={start} />
         <div className="grid gap-4 md:grid-cols-[minmax(26rem,1fr)_minmax(15rem,19rem)]">
           <Drawing
@@ -128,12 +138,12 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
           <div className="grid content-start gap-3">
             {draft.start.kind === 'round' && (
               <Segments
-                label="Widths given as"
+                label={t('blank.widthsGiven')}
                 value={round ? 'round' : 'across'}
                 onChange={(v) => setRound(v === 'round')}
                 options={[
-                  { value: 'across', label: 'diameter, by caliper' },
-                  { value: 'round', label: 'circumference, by tape' },
+                  { value: 'across', label: t('blank.diameterCaliper') },
+                  { value: 'round', label: t('blank.circumferenceTape') },
                 ]}
               />
             )}
@@ -152,12 +162,12 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
         <div className="flex flex-wrap items-center justify-end gap-3">
           {needed && (asked || problem) && (
             <p role="alert" className="mr-auto font-medium text-act-deep">
-              {needed}
+              {t(needed)}
             </p>
           )}
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{t('common.cancel')}</Button>
           <Button kind="act" type="submit">
-            Save blank
+            {t('blank.saveBlank')}
           </Button>
         </div>
       </form>

@@ -1,16 +1,17 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import { Checkbox } from 'radix-ui';
 import { Check, Plus } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
 import { formOf, wallOf, widestMm } from '@/core/shapes/round';
 import type { Blank, FlatShape, RoundShape } from '@/core/shop/blank';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import { Board, type Fit } from '@/ui/board/Board';
 import { BlankIcon, BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { Dimension } from '@/ui/board/Dimension';
 import { Button } from '@/ui/Button';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { BlankDialog } from './BlankDialog';
 import { BlankSearch } from './BlankSearch';
@@ -21,11 +22,12 @@ const FIRST_SHOWN = 16;
 
 /** Choose the blank: drawn to scale, what to take off, and the shop's other blanks beside it. */
 export function BlankView() {
+  const t = useWords();
   const { shop, job, edit } = useJob();
   const [adding, setAdding] = useState(false);
   const [filter, setFilter] = useState<BlankFilter>({ text: '', family: null });
   const [shown, setShown] = useState(FIRST_SHOWN);
-  const found = useMemo(() => findBlanks(shop.blanks, filter), [shop.blanks, filter]);
+  const found = useMemo(() => findBlanks(shop.blanks, filter, t), [shop.blanks, filter, t]);
   // What is chosen stands first: in a long list it would be out of sight.
   const listed = useMemo(
     () => [...found].sort((a, b) => Number(b.id === job.blankId) - Number(a.id === job.blankId)),
@@ -40,10 +42,10 @@ export function BlankView() {
       <div className="flex min-h-0 flex-col border-l-2 border-ink bg-sheet">
         <div className="flex items-center justify-between px-4 pt-2">
           <h2 className="font-name text-lead font-semibold" id="blanks-heading">
-            Blanks of the shop
+            {t('blank.blanksShop')}
           </h2>
           <Button onClick={() => setAdding(true)}>
-            <Plus size={16} aria-hidden /> Add blank
+            <Plus size={16} aria-hidden /> {t('blank.addBlank')}
           </Button>
         </div>
         <BlankSearch blanks={shop.blanks} filter={filter} onFilter={setFilter} found={found.length} />
@@ -55,12 +57,12 @@ export function BlankView() {
           ))}
           {found.length > shown && (
             <li className="p-3">
-              <Button onClick={() => setShown(Infinity)}>Show the other {found.length - shown}</Button>
+              <Button onClick={() => setShown(Infinity)}>
+                {t('common.showOther', { found: found.length - shown })}
+              </Button>
             </li>
           )}
-          {found.length === 0 && (
-            <li className="p-4 text-soft">No blank matches. Clear the search or add a blank.</li>
-          )}
+          {found.length === 0 && <li className="p-4 text-soft">{t('common.blankMatchesClearSearch')}</li>}
         </ul>
         <Preparations />
       </div>
@@ -77,7 +79,7 @@ interface RowProps {
 
 const BlankRow = memo(
   function BlankRow({ blank, chosen, onChoose }: RowProps) {
-    const say = useSay();
+    const t = useWords();
     return (
       <button
         type="button"
@@ -89,7 +91,11 @@ const BlankRow = memo(
         <span className="leading-tight">
           <span className="block font-label text-lead font-semibold">{blank.name}</span>
           <span className={`font-label text-fine ${chosen ? 'text-mist' : 'text-soft'}`}>
-            {say([...sizeWords(blank), ' · ', blank.material, ', ', blank.coating.finish])}
+            {t('blank.sizeMaterialFinish', {
+              size: sizeWords(blank),
+              material: blank.material,
+              finish: blank.coating.finish,
+            })}
           </span>
         </span>
       </button>
@@ -99,22 +105,26 @@ const BlankRow = memo(
 );
 
 function ChosenBlank() {
+  const t = useWords();
   const { plan } = useJob();
   const { blank } = plan.blank;
   if (!blank) {
     return (
       <div className="absolute inset-0 grid place-content-center p-8 text-center">
         <p className="max-w-72 font-name text-head leading-tight font-medium">
-          Choose the blank you are about to press.
+          {t('blank.chooseBlankYouAbout')}
         </p>
-        <p className="mt-2 max-w-72 text-soft">It is drawn here to scale, hatched where dye cannot go.</p>
+        <p className="mt-2 max-w-72 text-soft">{t('blank.drawnHereScaleHatched')}</p>
       </div>
     );
   }
   const { shape } = blank;
   return (
     <Board
-      label={`${blank.name} ${shape.kind === 'round' ? 'from the side' : 'from the front'}, to scale`}
+      label={t('blank.blankFromFrom', {
+        blank: blank.name,
+        which: shape.kind === 'round' ? 'fromSide' : 'other',
+      })}
       bounds={shapeBounds(shape)}
       room={{ top: 56, right: 130, bottom: 44, left: 60 }}
       draw={(fit) => (
@@ -132,7 +142,7 @@ function ChosenBlank() {
 }
 
 function RoundDimensions({ fit, shape }: { fit: Fit; shape: RoundShape }) {
-  const say = useSay();
+  const t = useWords();
   const { x, y } = fit;
   const wall = wallOf(shape);
   const half = widestMm(shape) / 2;
@@ -145,7 +155,7 @@ function RoundDimensions({ fit, shape }: { fit: Fit; shape: RoundShape }) {
     <>
       {first && (
         <Dimension x1={x(-first.diameterMm / 2)} x2={x(first.diameterMm / 2)} y1={y(0) - 18} y2={y(0) - 18}>
-          {say([mm(first.diameterMm)])}
+          {t.quantity(mm(first.diameterMm))}
         </Dimension>
       )}
       {last && form !== 'straight' && (
@@ -156,14 +166,18 @@ function RoundDimensions({ fit, shape }: { fit: Fit; shape: RoundShape }) {
           y2={y(shape.heightMm) + 12}
           side="below"
         >
-          {say([mm(last.diameterMm)])}
+          {t.quantity(mm(last.diameterMm))}
         </Dimension>
       )}
       <Dimension x1={right + 22} x2={right + 22} y1={y(wall.topMm)} y2={y(wall.footMm)} side="right">
-        {say([mm(wall.footMm - wall.topMm)])}
+        {t.quantity(mm(wall.footMm - wall.topMm))}
       </Dimension>
       <Note x={right + 30} y={middle + 24}>
-        {form === 'shaped' ? 'coated wall' : form === 'tapered' ? 'tapering wall' : 'straight wall'}
+        {form === 'shaped'
+          ? t('blank.coatedWall2')
+          : form === 'tapered'
+            ? t('blank.taperingWall')
+            : t('blank.straightWall2')}
       </Note>
       <text
         x={x(0)}
@@ -174,7 +188,7 @@ function RoundDimensions({ fit, shape }: { fit: Fit; shape: RoundShape }) {
         className="font-label"
         fill="#14211f"
       >
-        {form === 'shaped' ? 'curves both ways' : 'lies flat'}
+        {form === 'shaped' ? t('blank.curvesBothWays') : t('blank.liesFlat')}
       </text>
       {shape.exclusionZones.map((c) => (
         <text
@@ -188,17 +202,17 @@ function RoundDimensions({ fit, shape }: { fit: Fit; shape: RoundShape }) {
           fill="#a62c14"
         >
           {c.what}
-          {Math.abs(c.atDeg) > 90 ? ', behind' : ''}
+          {Math.abs(c.atDeg) > 90 ? t('blank.behind') : ''}
         </text>
       ))}
       {form === 'straight' && !shape.openEnds && (
         <Note x={x(0)} y={y(shape.heightMm) + 26} anchor="middle">
-          hatched: lip and rounded foot, no dye
+          {t('blank.hatchedLipRoundedFoot')}
         </Note>
       )}
       {shape.openEnds && (
         <Note x={x(0)} y={y(shape.heightMm) + 26} anchor="middle">
-          open at both ends
+          {t('blank.openBothEnds')}
         </Note>
       )}
     </>
@@ -221,26 +235,30 @@ const Note = ({
   </text>
 );
 
-const EDGE_WORDS: Readonly<Record<FlatShape['edge'], string>> = {
-  plain: 'bare edge',
-  coated: 'coated edge',
-  rough: 'rough edge',
+const EDGE_WORDS: Readonly<Record<FlatShape['edge'], Message>> = {
+  plain: say('blank.bareEdge'),
+  coated: say('blank.coatedEdge'),
+  rough: say('blank.roughEdge'),
 };
 
 function FlatDimensions({ fit, shape, thickMm }: { fit: Fit; shape: FlatShape; thickMm: number }) {
-  const say = useSay();
+  const t = useWords();
   const { x, y } = fit;
   const { widthMm: w, heightMm: h } = shape.outline;
   return (
     <>
       <Dimension x1={x(0)} x2={x(w)} y1={y(0) - 18} y2={y(0) - 18}>
-        {say([mm(w)])}
+        {t.quantity(mm(w))}
       </Dimension>
       <Dimension x1={x(w) + 22} x2={x(w) + 22} y1={y(0)} y2={y(h)} side="right">
-        {say([mm(h)])}
+        {t.quantity(mm(h))}
       </Dimension>
       <Note x={x(w / 2)} y={y(h) + 26} anchor="middle">
-        {`${say([mm(thickMm)])} thick, ${EDGE_WORDS[shape.edge]}, ${shape.faces === 2 ? 'printed on both faces' : 'one face'}`}
+        {t('blank.thick', {
+          thick: mm(thickMm),
+          edgeWords: EDGE_WORDS[shape.edge],
+          which: shape.faces === 2 ? 'printedBothFac' : 'other',
+        })}
       </Note>
     </>
   );
@@ -248,32 +266,33 @@ function FlatDimensions({ fit, shape, thickMm }: { fit: Fit; shape: FlatShape; t
 
 /** Parts to take off and film to peel, ticked as they are done. */
 function Preparations() {
+  const t = useWords();
   const { plan, job, edit } = useJob();
   const { toPrepare } = plan.blank;
   if (toPrepare.length === 0) return null;
-  const toggle = (what: string, done: boolean) =>
+  const toggle = (id: string, done: boolean) =>
     edit((j) => ({
       ...j,
-      prepared: done ? [...j.prepared.filter((p) => p !== what), what] : j.prepared.filter((p) => p !== what),
+      prepared: done ? [...j.prepared.filter((p) => p !== id), id] : j.prepared.filter((p) => p !== id),
     }));
   return (
     <fieldset className="border-t-2 border-ink px-4 py-2">
-      <legend className="sr-only">Before measuring</legend>
+      <legend className="sr-only">{t('blank.beforeMeasuring')}</legend>
       <p aria-hidden className="font-label text-fine font-semibold">
-        Before measuring
+        {t('blank.beforeMeasuring')}
       </p>
-      {toPrepare.map((what) => (
-        <label key={what} className="flex min-h-9 items-center gap-3">
+      {toPrepare.map(({ id, text }) => (
+        <label key={id} className="flex min-h-9 items-center gap-3">
           <Checkbox.Root
-            checked={job.prepared.includes(what)}
-            onCheckedChange={(v) => toggle(what, v === true)}
+            checked={job.prepared.includes(id)}
+            onCheckedChange={(v) => toggle(id, v === true)}
             className="grid size-6 shrink-0 place-items-center border-2 border-ink bg-white data-[state=checked]:bg-strata-3 data-[state=checked]:text-white"
           >
             <Checkbox.Indicator>
               <Check size={16} strokeWidth={3} aria-hidden />
             </Checkbox.Indicator>
           </Checkbox.Root>
-          {what}
+          {t(text)}
         </label>
       ))}
     </fieldset>

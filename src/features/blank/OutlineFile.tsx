@@ -1,15 +1,17 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import type { SvgOutline } from '@/core/formats/svgOutline';
-import { problemText, type Problem } from '@/core/basics/result';
+import { problemMessage, type Problem } from '@/core/basics/result';
 import { parseLength } from '@/core/units/parse';
-import { mm } from '@/core/units/quantity';
+import { mm, decimal } from '@/core/message/quantity';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
 import { inputClass } from '@/ui/FormField';
-import { useSay, useUnits } from '@/ui/units';
+import { useUnits } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import type { Drawn } from './editor/draft';
 import { part } from '@/core/basics/part';
 import { readText } from '@/data/readFile';
@@ -27,7 +29,7 @@ interface Props {
 /** An outline out of an SVG file; where the file has no unit its real width is asked for. */
 export function OutlineFile({ drawn, onDrawn }: Props) {
   const units = useUnits();
-  const say = useSay();
+  const t = useWords();
   const [problem, setProblem] = useState<Problem | null>(null);
   const [asking, setAsking] = useState<SvgOutline | null>(null);
   const [widthText, setWidthText] = useState('');
@@ -48,20 +50,22 @@ export function OutlineFile({ drawn, onDrawn }: Props) {
     const tolerance = (svg.toleranceUnits * outline.widthMm) / Math.max(1e-9, widthUnits(svg));
     const kept =
       outline.points.length + holes.reduce((n, h) => n + (h.form === 'drawn' ? h.points.length : 0), 0);
-    const left = svg.ignored.length > 0 ? ` Left out: ${svg.ignored.join(', ')}.` : '';
+    const left = svg.ignored.length > 0 ? t('blank.leftOut', { ignored: svg.ignored }) : '';
     setTold(
-      `${svg.cornersBefore} corners became ${kept}, none moved more than ${tolerance.toFixed(2)} mm. ${holes.length} ${holes.length === 1 ? 'hole' : 'holes'}.${left}`,
+      t('blank.cornersBecameNoneMoved', {
+        cornersBefore: svg.cornersBefore,
+        kept,
+        tolerance: decimal(tolerance, 2),
+        holes: holes.length,
+        left,
+      }),
     );
   };
 
   const open = async (file: File) => {
     setTold(null);
     const { readSvgOutline, naturalWidthMm } = await reader();
-    const text = await readText(
-      file,
-      MOST_OUTLINE_BYTES,
-      'Simplify the drawing, or export only the outline.',
-    );
+    const text = await readText(file, MOST_OUTLINE_BYTES, say('blank.simplifyDrawingExportOnly'));
     const read = text.ok ? readSvgOutline(text.value) : text;
     if (!read.ok) {
       setProblem(read.problem);
@@ -74,7 +78,7 @@ export function OutlineFile({ drawn, onDrawn }: Props) {
   };
 
   const answer = async () => {
-    const parsed = parseLength(widthText, units.length, 'Real width');
+    const parsed = parseLength(widthText, units.length, say('blank.realWidth'));
     if (!parsed.ok) setProblem(parsed.problem);
     else if (asking) await keep(asking, parsed.value.valueMm);
   };
@@ -82,10 +86,10 @@ export function OutlineFile({ drawn, onDrawn }: Props) {
   return (
     <div className="grid gap-2">
       <div className="flex flex-wrap items-center gap-3">
-        <FileButton label="Outline file" accept=".svg,image/svg+xml" onFile={(f) => void open(f)}>
-          <FileUp size={16} aria-hidden /> Outline from an SVG file
+        <FileButton label={t('common.outlineFile')} accept=".svg,image/svg+xml" onFile={(f) => void open(f)}>
+          <FileUp size={16} aria-hidden /> {t('blank.outlineFromSvgFile')}
         </FileButton>
-        {drawn && !told && <span className="text-fine text-soft">has an outline from a drawing</span>}
+        {drawn && !told && <span className="text-fine text-soft">{t('blank.hasOutlineFromDrawing')}</span>}
         {told && (
           <p role="status" className="text-fine text-soft">
             {told}
@@ -95,7 +99,7 @@ export function OutlineFile({ drawn, onDrawn }: Props) {
       {asking && (
         <div className="flex flex-wrap items-end gap-2">
           <label className="font-label text-fine font-semibold">
-            The file has no unit. Its real width, {units.length}
+            {t('blank.fileHasUnitReal', { units: units.length })}
             <input
               value={widthText}
               onChange={(e) => setWidthText(e.target.value)}
@@ -103,15 +107,15 @@ export function OutlineFile({ drawn, onDrawn }: Props) {
               className={`${inputClass} w-32`}
             />
           </label>
-          <Button onClick={() => void answer()}>Use this width</Button>
+          <Button onClick={() => void answer()}>{t('blank.useWidth')}</Button>
           <span className="text-fine text-soft">
-            In pixels of a screen it would be {say([mm((widthUnits(asking) * 25.4) / 96)])}.
+            {t('blank.pixelsScreenWould', { asking: mm((widthUnits(asking) * 25.4) / 96) })}
           </span>
         </div>
       )}
       {problem && (
         <p role="alert" className="text-fine font-medium text-act-deep">
-          {problemText(problem)}
+          {t(problemMessage(problem))}
         </p>
       )}
     </div>

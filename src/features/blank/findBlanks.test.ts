@@ -1,10 +1,11 @@
+import { inEnglish } from '@/words/inEnglish';
+import { english } from '@/words/english';
 import { LIBRARY } from '@/core/library/library';
-import { phraseText } from '@/core/units/format';
+
 import { familiesOf, findBlanks, sizeWords } from './findBlanks';
 
 const names = (text: string, family: Parameters<typeof findBlanks>[1]['family'] = null) =>
-  findBlanks(LIBRARY, { text, family }).map((b) => b.id);
-const METRIC = { length: 'mm', temperature: 'C', inchDenominator: 16 } as const;
+  findBlanks(LIBRARY, { text, family }, english.text).map((b) => b.id);
 
 test('every word typed must be there, in any order and case', () => {
   expect(names('590 STEEL')).toEqual(['straight-steel-590', 'tapered-steel-590']);
@@ -37,8 +38,8 @@ test('a volume finds blanks of about that volume, whatever unit the name says', 
   expect(names('0.59 l straight steel')).toEqual(['straight-steel-590']);
   expect(names('1 litre')).toContain(LIBRARY.find((b) => /1 litre/.test(b.name))?.id);
   const own = [{ ...(LIBRARY[0] as (typeof LIBRARY)[number]), name: 'Market mug, 11 fl oz' }];
-  expect(findBlanks(own, { text: '330 ml mug', family: null })).toHaveLength(1);
-  expect(findBlanks(own, { text: '450 ml mug', family: null })).toHaveLength(0);
+  expect(findBlanks(own, { text: '330 ml mug', family: null }, english.text)).toHaveLength(1);
+  expect(findBlanks(own, { text: '450 ml mug', family: null }, english.text)).toHaveLength(0);
 });
 
 test('families are counted, and a size is said in a few words', () => {
@@ -47,8 +48,8 @@ test('families are counted, and a size is said in a few words', () => {
   const find = (id: string) => {
     const b = LIBRARY.find((x) => x.id === id);
     if (!b) throw new Error(id);
-    return phraseText(sizeWords(b), METRIC);
+    return english.text(sizeWords(b));
   };
-  expect(find('tapered-steel-590')).toBe('70 mm to 86 mm across · 205 mm tall');
+  expect(inEnglish(find('tapered-steel-590'))).toBe('70 mm to 86 mm across, 205 mm tall');
   expect(find('slate-trail-marker')).toBe('150 mm × 90 mm · 7 mm thick');
 });

@@ -1,21 +1,30 @@
+import { say, type Write } from '@/core/message/message';
 import { formOf, narrowestMm, widestMm } from '@/core/shapes/round';
 import type { Blank, Family } from '@/core/shop/blank';
-import type { Phrase } from '@/core/units/phrase';
-import { mm } from '@/core/units/quantity';
+import type { Message } from '@/core/message/message';
+import { mm } from '@/core/message/quantity';
 
 export interface BlankFilter {
   readonly text: string;
   readonly family: Family | null;
 }
 
-/** What a blank can be found by: its own words, and those of its shape. */
-function wordsOf(b: Blank): string {
+/** What a blank can be found by: its own words, and those of its shape as `write` writes them. */
+function wordsOf(b: Blank, write: Write): string {
   const { shape } = b;
   const form =
     shape.kind === 'flat'
-      ? `flat ${shape.outline.form} ${shape.faces === 2 ? 'two faces both sides' : ''} ${shape.edge} edge`
-      : `round ${formOf(shape)} ${shape.handle ? 'handle' : ''} ${shape.openEnds ? 'barrel' : ''}`;
-  return `${b.name} ${b.family} ${b.material} ${b.coating.finish} ${b.coating.stock} ${form}`.toLowerCase();
+      ? say('blank.flatWords', {
+          form: shape.outline.form.replace(' ', ''),
+          faces: shape.faces,
+          edge: shape.edge,
+        })
+      : say('blank.roundWords', {
+          form: formOf(shape),
+          handle: shape.handle ? 'yes' : 'no',
+          openEnds: shape.openEnds ? 'yes' : 'no',
+        });
+  return `${b.name} ${b.family} ${b.material} ${b.coating.finish} ${b.coating.stock} ${write(form)}`.toLowerCase();
 }
 
 /** A US fluid ounce and the metric units, ml. */
@@ -36,7 +45,11 @@ function volumesMl(text: string): readonly number[] {
 }
 
 /** Blanks of a family that hold every word typed, in the shop's order. A volume finds blanks of about that volume, named in any unit. */
-export function findBlanks(blanks: readonly Blank[], { text, family }: BlankFilter): readonly Blank[] {
+export function findBlanks(
+  blanks: readonly Blank[],
+  { text, family }: BlankFilter,
+  write: Write,
+): readonly Blank[] {
   const volumes = volumesMl(text);
   const wanted = text
     .toLowerCase()
@@ -48,7 +61,7 @@ export function findBlanks(blanks: readonly Blank[], { text, family }: BlankFilt
     const own = volumes.length > 0 ? volumesMl(b.name) : [];
     if (!volumes.every((v) => own.some((o) => Math.abs(o / v - 1) <= SAME_VOLUME))) return false;
     if (wanted.length === 0) return true;
-    const words = wordsOf(b);
+    const words = wordsOf(b, write);
     return wanted.every((w) => words.includes(w));
   });
 }
@@ -61,11 +74,16 @@ export function familiesOf(blanks: readonly Blank[]): readonly (readonly [Family
 }
 
 /** A blank's size in a few words. */
-export function sizeWords({ shape, wallMm }: Blank): Phrase {
+export function sizeWords({ shape, wallMm }: Blank): Message {
   if (shape.kind === 'flat')
-    return [mm(shape.outline.widthMm), ' × ', mm(shape.outline.heightMm), ' · ', mm(wallMm), ' thick'];
+    return say('blank.flatSize', {
+      width: mm(shape.outline.widthMm),
+      height: mm(shape.outline.heightMm),
+      thickness: mm(wallMm),
+    });
   const [a, b] = [widestMm(shape), narrowestMm(shape)];
+  const height = mm(shape.heightMm);
   return a - b < 0.5
-    ? [mm(a), ' across · ', mm(shape.heightMm), ' tall']
-    : [mm(b), ' to ', mm(a), ' across · ', mm(shape.heightMm), ' tall'];
+    ? say('blank.roundSize', { across: mm(a), height })
+    : say('blank.taperedSize', { from: mm(b), to: mm(a), height });
 }

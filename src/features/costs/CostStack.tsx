@@ -1,3 +1,4 @@
+import { useWords } from '@/ui/words';
 import { scaleLinear } from 'd3-scale';
 import type { CostPart, Price } from '@/core/cost/cost';
 import { PART_WORDS } from '@/core/cost/costFigures';
@@ -43,6 +44,7 @@ function placed(wanted: readonly number[], least: number, most: number): readonl
 
 /** The price of one piece as strata: what it costs from the foot up, the fee, and what is left on top. */
 export function CostStack({ price, currency }: { price: Price; currency: string }) {
+  const t = useWords();
   const { cost } = price;
   const [costEach = 0, feeEach = 0, leftEach = 0] = shared(price.eachCents, [
     cost.totalCents,
@@ -55,14 +57,19 @@ export function CostStack({ price, currency }: { price: Price; currency: string 
   );
   const strata: readonly Stratum[] = [
     ...cost.lines.map((l, i) => ({
-      label: PART_WORDS[l.part],
+      label: t(PART_WORDS[l.part]),
       cents: parts[i] ?? 0,
       fill: FILLS[l.part][0],
       light: FILLS[l.part][1],
     })),
-    { label: 'Fee', cents: price.earnedCents < 0 ? 0 : feeEach, fill: 'var(--color-soft)', light: false },
     {
-      label: 'Margin',
+      label: t('pricing.fee'),
+      cents: price.earnedCents < 0 ? 0 : feeEach,
+      fill: 'var(--color-soft)',
+      light: false,
+    },
+    {
+      label: t('common.margin'),
       cents: price.earnedCents < 0 ? 0 : leftEach,
       fill: 'var(--color-sheet)',
       light: true,
@@ -82,7 +89,10 @@ export function CostStack({ price, currency }: { price: Price; currency: string 
     <svg
       viewBox={`0 0 ${W} ${H}`}
       role="img"
-      aria-label={`Price of one piece ${moneyText(currency, price.eachCents)}: ${strata.map((s) => `${s.label} ${moneyText(currency, s.cents)}`).join(', ')}`}
+      aria-label={t('pricing.priceOnePiece', {
+        moneyText: moneyText(currency, price.eachCents),
+        strata: strata.map((s) => `${s.label} ${moneyText(currency, s.cents)}`),
+      })}
       className="w-full max-w-2xl"
     >
       {order.map((i, k) => {

@@ -1,15 +1,17 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { decimal } from '@/core/message/quantity';
 import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
-import { problemText } from '@/core/basics/result';
+import { problemMessage } from '@/core/basics/result';
 import { costFiguresOf } from '@/core/cost/costFigures';
 import type { JobCost } from '@/core/cost/jobCost';
 import { figure, type Figure } from '@/core/figures/figure';
 import type { Job } from '@/core/job/job';
 import { moneyText } from '@/core/money/money';
-import { say } from '@/core/units/phrase';
-import { word } from '@/core/units/quantity';
+import { say } from '@/core/message/message';
+import { word } from '@/core/message/quantity';
 import { booksAside } from '@/data/setAside';
 import { FigureLines } from '@/ui/FigureLines';
 import { useAsideOf } from '../shell/asideStore';
@@ -24,24 +26,25 @@ import type { JobCosts } from '@/core/cost/jobCost';
 
 /** What every job costs, what it is sold for, and its quotes. */
 export function CostsPage({ jobId }: { jobId: string | null }) {
+  const t = useWords();
   const costs = useCosts();
   useAsideOf('books', booksAside);
   const { shop } = useShop();
   const [asked, setAsked] = useState(jobId);
   const first = costs?.find((c) => c.job.id === asked) ?? costs?.find((c) => c.cost.ok) ?? costs?.[0];
   return (
-    <ShopFrame title="Pricing" about="cost of a good piece, price and quotes; rates are in Settings">
+    <ShopFrame title={t('common.pricing')} about={t('pricing.costGoodPiecePrice')}>
       {!costs ? (
         <p className="p-6 text-soft" role="status">
-          Calculating the cost of every job…
+          {t('pricing.calculatingCostEveryJob')}
         </p>
       ) : !first ? (
         <p className="p-8 text-lead">
-          No job is open.{' '}
+          {t('pricing.jobOpen')}{' '}
           <Link href="/" className="underline">
-            Start a job
+            {t('pricing.startJob')}
           </Link>
-          to see its cost here.
+          {t('pricing.seeCostHere')}
         </p>
       ) : (
         <div className="flex flex-col lg:h-full lg:flex-row">
@@ -60,9 +63,9 @@ export function CostsPage({ jobId }: { jobId: string | null }) {
             />
           ) : (
             <p className="flex-1 p-6 text-lead">
-              {problemText(first.cost.problem)}{' '}
+              {t(problemMessage(first.cost.problem))}{' '}
               <Link href={`/job/${first.job.id}/blank`} className="underline">
-                Open job
+                {t('pricing.openJob')}
               </Link>
             </p>
           )}
@@ -80,9 +83,10 @@ interface JobListProps {
 }
 
 function JobList({ costs, chosen, currency, onChoose }: JobListProps) {
+  const t = useWords();
   return (
     <nav
-      aria-label="Jobs"
+      aria-label={t('common.jobs')}
       className="max-h-56 shrink-0 overflow-y-auto border-b-2 border-ink lg:max-h-none lg:w-60 lg:border-r-2 lg:border-b-0"
       tabIndex={0}
     >
@@ -102,12 +106,17 @@ function JobList({ costs, chosen, currency, onChoose }: JobListProps) {
                 {cost.ok ? (
                   <>
                     <span>
-                      {cost.value.pieces} at {moneyText(currency, cost.value.price.eachCents)}
+                      {t('pricing.at', {
+                        pieces: cost.value.pieces,
+                        moneyText: moneyText(currency, cost.value.price.eachCents),
+                      })}
                     </span>
-                    <span>{moneyText(currency, cost.value.price.earnedCents)} margin</span>
+                    <span>
+                      {t('pricing.margin2', { moneyText: moneyText(currency, cost.value.price.earnedCents) })}
+                    </span>
                   </>
                 ) : (
-                  <span>{cost.problem.what}</span>
+                  <span>{t(cost.problem.what)}</span>
                 )}
               </span>
             </button>
@@ -124,35 +133,44 @@ function extraFigures(cost: JobCost, currency: string): readonly Figure[] {
   return [
     figure({
       id: 'cost.lowest',
-      label: 'Break-even price',
+      label: say('pricing.breakEvenPrice'),
       quantity: word(money(price.lowestCents)),
       origin: 'calculated',
-      working: say`cost, market fee and a wage of ${money(cost.given.money.payHourCents)} per hour, without profit`,
+      working: say('pricing.costMarketFeeWage', { payHour: money(cost.given.money.payHourCents) }),
     }),
     figure({
       id: 'cost.left',
-      label: 'Margin',
+      label: say('common.margin'),
       quantity: word(money(price.earnedCents)),
       origin: 'calculated',
-      working: say`of the order at ${money(price.eachCents)}; labour earns ${money(price.hourCents)}`,
+      working: say('pricing.orderLabourEarns', {
+        each: money(price.eachCents),
+        hour: money(price.hourCents),
+      }),
       arithmetic: [
-        say`${String(price.pieces)} × ${money(price.eachCents)} − fee ${money(price.feeCents)} − cost ${money(price.cost.totalCents)}`,
-        say`per hour: wage and margin, divided by ${(price.cost.handsS / 3600).toFixed(2)} h of labour`,
-        say`prices are rounded up to whole steps of ${money(cost.given.money.priceStepCents)}`,
+        say('pricing.feeCost', {
+          pieces: price.pieces,
+          each: money(price.eachCents),
+          fee: money(price.feeCents),
+          total: money(price.cost.totalCents),
+        }),
+        say('pricing.perHourWageMargin', { hands: decimal(price.cost.handsS / 3600, 2) }),
+        say('pricing.pricesRoundedUpWhole', { priceStep: money(cost.given.money.priceStepCents) }),
       ],
     }),
     figure({
       id: 'cost.reprint',
-      label: 'Cost of a reprint',
+      label: say('pricing.costReprint'),
       quantity: word(money(cost.reprintPrintCents)),
       origin: 'calculated',
-      working: say`${money(cost.reprintAllCents)} where the blank is spoiled too`,
-      arithmetic: [say`one sheet of its own, ink, tape, energy, hands and press of one piece`],
+      working: say('pricing.whereBlankSpoiledToo', { reprintAll: money(cost.reprintAllCents) }),
+      arithmetic: [say('pricing.oneSheetOwnInk')],
     }),
   ];
 }
 
 function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: string }) {
+  const t = useWords();
   const figures = useMemo(
     () => [
       ...costFiguresOf(cost.given, cost.price.cost, currency, cost.inkKnown),
@@ -162,34 +180,41 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
   );
   return (
     <>
-      <div className="min-w-0 flex-1 p-4 lg:overflow-y-auto" tabIndex={0} role="region" aria-label="Price">
+      <div
+        className="min-w-0 flex-1 p-4 lg:overflow-y-auto"
+        tabIndex={0}
+        role="region"
+        aria-label={t('common.price')}
+      >
         <div className="grid gap-4">
           <div className="flex flex-wrap items-baseline justify-between gap-3">
             <h2 className="font-name text-head leading-tight font-semibold">
-              {job.name}: {moneyText(currency, cost.price.eachCents)} a piece
+              {t('pricing.aPiece3', { job: job.name, moneyText: moneyText(currency, cost.price.eachCents) })}
             </h2>
             <Link href={`/job/${job.id}/blank`} className="underline">
-              Open job
+              {t('pricing.openJob')}
             </Link>
           </div>
           {cost.supposedPress !== null && (
             <p className="border-l-6 border-warning pl-2" role="status">
-              No press is chosen yet: calculated on {cost.supposedPress}, the first that takes it.
+              {t('pricing.pressChosenYetCalculated', { supposedPress: cost.supposedPress })}
             </p>
           )}
           {!cost.blankPriced && (
             <p className="border-l-6 border-warning pl-2" role="status">
-              The price of the blank is not set and counts as 0. Add it to{' '}
+              {t('pricing.priceBlankSetCounts')}{' '}
               <Link href="/stock" className="underline">
-                stock
+                {t('pricing.stock')}
               </Link>{' '}
-              with its case price, or enter its price under Blanks.
+              {t('pricing.casePriceEnterPrice')}
             </p>
           )}
           {cost.price.earnedCents < 0 && (
             <p className="border-l-6 border-act pl-2 font-semibold" role="status">
-              Below the break-even price of {moneyText(currency, cost.price.lowestCents)}: the order loses{' '}
-              {moneyText(currency, -cost.price.earnedCents)}.
+              {t('pricing.belowBreakEvenPrice', {
+                moneyText: moneyText(currency, cost.price.lowestCents),
+                moneyText2: moneyText(currency, -cost.price.earnedCents),
+              })}
             </p>
           )}
           <SellForm job={job} cost={cost} currency={currency} />
@@ -201,12 +226,14 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
         </div>
       </div>
       <aside
-        aria-label="Details"
+        aria-label={t('common.details')}
         tabIndex={0}
         className="shrink-0 border-t-2 border-ink bg-sheet px-3 py-2 lg:w-64 lg:overflow-y-auto lg:border-t-0 lg:border-l-2 xl:w-72"
       >
-        <h2 className="font-name text-lead font-semibold">Details</h2>
-        <p className="font-label text-fine font-medium text-soft">For {cost.pieces} good pieces.</p>
+        <h2 className="font-name text-lead font-semibold">{t('common.details')}</h2>
+        <p className="font-label text-fine font-medium text-soft">
+          {t('pricing.goodPieces', { pieces: cost.pieces })}
+        </p>
         <FigureLines figures={figures} find={(id) => figures.find((f) => f.id === id)} />
       </aside>
     </>

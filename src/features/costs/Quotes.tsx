@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { addDays } from 'date-fns';
 import { FileDown } from 'lucide-react';
 import { useLiveQuery } from 'dexie-react-hooks';
@@ -18,12 +20,12 @@ import { saveBytesAs } from '../shell/download';
 import { useShop } from '../shell/shopContext';
 import { part } from '@/core/basics/part';
 
-const STATE_WORDS: Readonly<Record<QuoteState, string>> = {
-  made: 'made',
-  sent: 'sent',
-  accepted: 'accepted',
-  declined: 'declined',
-  replaced: 'replaced by a newer one',
+const STATE_WORDS: Readonly<Record<QuoteState, Message>> = {
+  made: say('pricing.made'),
+  sent: say('pricing.sent'),
+  accepted: say('pricing.accepted2'),
+  declined: say('pricing.declined2'),
+  replaced: say('pricing.replacedNewerOne'),
 };
 const NEXT: Readonly<Record<QuoteState, readonly QuoteState[]>> = {
   made: ['sent', 'accepted', 'declined'],
@@ -42,6 +44,7 @@ interface Props {
 
 /** Quotes of a job: made at the price that stands, kept as they were, each with its history. */
 export function Quotes({ job, cost, readyOn = null }: Props) {
+  const t = useWords();
   const { shop } = useShop();
   const quotes = useLiveQuery(() => quotesOf(job.id), [job.id]);
   const [busy, setBusy] = useState(false);
@@ -50,7 +53,11 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
     const font = await labelFont();
     if (!font.ok) return notifyProblem(font.problem);
     const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
-    const bytes = await drawnPdf(`Quote ${q.number}`, [quotePage(q, settings.shopName)], font.value);
+    const bytes = await drawnPdf(
+      t('pricing.quoteNumber', { number: q.number }),
+      [quotePage(q, settings.shopName, t)],
+      font.value,
+    );
     saveBytesAs(`quote-${q.number}.pdf`, bytes, 'application/pdf');
   };
   const make = async () => {
@@ -64,10 +71,11 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
       validUntil: isoDay(addDays(now, settings.money.quoteDays)),
       customer: job.sell.customer,
       currency: settings.currency,
-      what: `${cost.blankName}, printed`,
+      what: t('pricing.printed', { blankName: cost.blankName }),
       pieces: cost.pieces,
       eachCents: cost.price.eachCents,
       postageCents: job.sell.way === 'post' ? job.sell.postageCents : 0,
+      postageWords: t('pricing.postagePackingOrder'),
       costCents: cost.price.cost.totalCents,
       readyOn,
       terms: settings.money.terms,
@@ -75,22 +83,21 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
     });
     setBusy(false);
     if (!made.ok) return notifyProblem(made.problem);
-    notify(`Quote ${made.value.number} created.`);
+    notify(t('pricing.quoteCreated', { number: made.value.number }));
     await pdf(made.value);
   };
   const [today] = useState(() => isoDay(new Date()));
   return (
-    <section aria-label="Quotes">
+    <section aria-label={t('pricing.quotes')}>
       <div className="flex flex-wrap items-center justify-between gap-2">
-        <h2 className="font-name text-name font-semibold">Quotes</h2>
+        <h2 className="font-name text-name font-semibold">{t('pricing.quotes')}</h2>
         <Button kind="act" disabled={busy || cost.price.eachCents <= 0} onClick={() => void make()}>
-          Create quote PDF
+          {t('pricing.createQuotePdf')}
         </Button>
       </div>
       {quotes?.length === 0 && (
         <p className="text-soft">
-          No quotes yet. A quote uses the current price for {cost.pieces} pieces and is valid for{' '}
-          {settings.money.quoteDays} days.
+          {t('pricing.quotesYetQuoteUses', { pieces: cost.pieces, quoteDays: settings.money.quoteDays })}
         </p>
       )}
       <ul>
@@ -99,11 +106,16 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
             <div className="flex flex-wrap items-center justify-between gap-2">
               <span>
                 <span className="font-label font-semibold">
-                  Quote {q.number}: {moneyText(q.currency, q.totalCents)}
+                  {t('pricing.quote2', { number: q.number, moneyText: moneyText(q.currency, q.totalCents) })}
                 </span>
                 <span className="ml-2 font-label text-fine font-medium text-soft">
-                  {q.lines[0]?.pieces} at {moneyText(q.currency, q.lines[0]?.eachCents ?? 0)},{' '}
-                  {STATE_WORDS[stateOf(q)]}, {standsOn(q, today) ? 'until' : 'was until'} {q.validUntil}
+                  {t('pricing.at2', {
+                    pieces: q.lines[0]?.pieces ?? 0,
+                    moneyText: moneyText(q.currency, q.lines[0]?.eachCents ?? 0),
+                    stateWords: STATE_WORDS[stateOf(q)],
+                    which: standsOn(q, today) ? 'until' : 'other',
+                    validUntil: q.validUntil,
+                  })}
                 </span>
               </span>
               <span className="flex flex-wrap gap-1.5">
@@ -116,17 +128,25 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
                       })
                     }
                   >
-                    {s === 'sent' ? 'Mark as sent' : s === 'accepted' ? 'Accepted' : 'Declined'}
+                    {s === 'sent'
+                      ? t('pricing.markSent')
+                      : s === 'accepted'
+                        ? t('pricing.accepted')
+                        : t('pricing.declined')}
                   </Button>
                 ))}
-                <Button aria-label={`Quote ${q.number} as PDF`} onClick={() => void pdf(q)}>
-                  <FileDown size={16} aria-hidden /> PDF
+                <Button aria-label={t('pricing.quotePdf2', { number: q.number })} onClick={() => void pdf(q)}>
+                  <FileDown size={16} aria-hidden /> {t('common.pdf')}
                 </Button>
               </span>
             </div>
             <p className="font-label text-fine font-medium text-soft">
-              {q.history.map((h) => `${STATE_WORDS[h.state]} ${momentText(h.at)}`).join(' · ')}; cost then{' '}
-              {moneyText(q.currency, q.costCents)}
+              {t('pricing.costThen', {
+                history: q.history
+                  .map((h) => `${t.label(STATE_WORDS[h.state])} ${momentText(h.at)}`)
+                  .join(' · '),
+                moneyText: moneyText(q.currency, q.costCents),
+              })}
             </p>
           </li>
         ))}

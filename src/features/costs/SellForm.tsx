@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import type { JobCost } from '@/core/cost/jobCost';
 import type { Job, Sell } from '@/core/job/job';
 import { ok } from '@/core/basics/result';
@@ -20,6 +21,7 @@ interface Props {
 
 /** How a job is sold: to whom, by which way, and what its price is made from. */
 export function SellForm({ job, cost, currency }: Props) {
+  const t = useWords();
   const { sell } = job;
   const put = (next: Partial<Sell>) => {
     void changeJob(job.id, (j) => ({ ...j, sell: { ...j.sell, ...next } })).then((r) => {
@@ -29,28 +31,28 @@ export function SellForm({ job, cost, currency }: Props) {
   return (
     <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
       <TypedField
-        label="Customer"
+        label={t('pricing.customer')}
         text={sell.customer}
         width="w-48"
         byHand
         parse={(t) => ok(t.trim().slice(0, 120))}
         onValue={(customer) => put({ customer })}
       />
-      <Labelled label="Sales channel">
+      <Labelled label={t('pricing.salesChannel')}>
         <Segments
-          label="Sales channel"
+          label={t('pricing.salesChannel')}
           value={sell.way}
           options={[
-            { value: 'counter', label: 'in the shop' },
-            { value: 'market', label: 'at a market' },
-            { value: 'post', label: 'by post' },
+            { value: 'counter', label: t('pricing.inTheShop') },
+            { value: 'market', label: t('pricing.atAMarket') },
+            { value: 'post', label: t('pricing.byPost') },
           ]}
           onChange={(way) => put({ way })}
         />
       </Labelled>
       {sell.way === 'market' && (
         <NumberField
-          label="Market fee"
+          label={t('common.marketFee')}
           value={cost.wish.feePct}
           min={0}
           max={60}
@@ -61,26 +63,26 @@ export function SellForm({ job, cost, currency }: Props) {
       )}
       {sell.way === 'post' && (
         <MoneyField
-          label="Postage of the order"
+          label={t('pricing.postageOrder')}
           cents={sell.postageCents}
           currency={currency}
           onCents={(postageCents) => put({ postageCents })}
         />
       )}
-      <Labelled label="Price from">
+      <Labelled label={t('pricing.priceFrom')}>
         <Segments
-          label="Price from"
+          label={t('pricing.priceFrom')}
           value={sell.priceFrom}
           options={[
-            { value: 'margin', label: 'a margin' },
-            { value: 'hour', label: 'hourly earnings' },
+            { value: 'margin', label: t('pricing.aMargin') },
+            { value: 'hour', label: t('pricing.hourlyEarnings') },
           ]}
           onChange={(priceFrom) => put({ priceFrom, priceCents: null })}
         />
       </Labelled>
       {sell.priceFrom === 'margin' && (
         <NumberField
-          label="Margin"
+          label={t('common.margin')}
           value={cost.wish.marginPct}
           min={0}
           max={90}
@@ -90,14 +92,16 @@ export function SellForm({ job, cost, currency }: Props) {
         />
       )}
       <MoneyField
-        label={cost.byHand ? 'Price per piece, set by hand' : 'Price per piece'}
+        label={cost.byHand ? t('pricing.pricePerPieceSet') : t('pricing.pricePerPiece')}
         cents={cost.price.eachCents}
         currency={currency}
         byHand={cost.byHand}
         least={1}
         onCents={(priceCents) => put({ priceCents })}
       />
-      {cost.byHand && <Button onClick={() => put({ priceCents: null })}>Reset to calculated price</Button>}
+      {cost.byHand && (
+        <Button onClick={() => put({ priceCents: null })}>{t('pricing.resetCalculatedPrice')}</Button>
+      )}
     </div>
   );
 }

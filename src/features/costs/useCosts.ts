@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import type { JobCosts } from '@/core/cost/jobCost';
@@ -35,11 +36,13 @@ export function useCosts(): JobCosts | null {
   useEffect(() => {
     if (!beside) return;
     let gone = false;
-    void inDayWorker('Costs', (w) => w.costs({ jobs: all, shop, proven, ...beside })).then((r) => {
-      if (gone) return;
-      if (r.ok && r.value) setCosts(r.value);
-      if (!r.ok) notifyProblem(r.problem);
-    });
+    void inDayWorker(say('pricing.costs'), (w) => w.costs({ jobs: all, shop, proven, ...beside })).then(
+      (r) => {
+        if (gone) return;
+        if (r.ok && r.value) setCosts(r.value);
+        if (!r.ok) notifyProblem(r.problem);
+      },
+    );
     return () => {
       gone = true;
     };

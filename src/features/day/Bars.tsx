@@ -1,3 +1,4 @@
+import { useWords, type Words } from '@/ui/words';
 import type { DayPlan } from '@/core/day/dayPlan';
 import type { Bar, Line } from '@/core/day/lines';
 import { barPath, groupsOf, type Range } from './chart';
@@ -18,9 +19,9 @@ interface Props {
 const LETTER_PX = 6.6;
 const fits = (text: string, px: number): boolean => text.length * LETTER_PX + 8 <= px;
 
-function words(day: DayPlan, line: Line, b: Bar, px: number): string | null {
+function words(day: DayPlan, line: Line, b: Bar, px: number, t: Words): string | null {
   const name = b.work === null ? '' : shortName(day.jobs[b.work]?.name ?? '');
-  const kind = kindText(b.kind);
+  const kind = t(kindText(b.kind));
   // A stretch in which nothing was finished was put down: its pieces stand where they are done.
   const counted = (b.kind === 'tape' || b.kind === 'finish') && b.count > 0 ? `${kind} ${b.count}` : kind;
   // Loads cool over each other: a word would be cut by the next.
@@ -31,11 +32,12 @@ function words(day: DayPlan, line: Line, b: Bar, px: number): string | null {
       : line.kind === 'hands'
         ? [`${name}: ${counted}`, counted, kind]
         : [kind];
-  return tries.find((t) => fits(t, px)) ?? null;
+  return tries.find((text) => fits(text, px)) ?? null;
 }
 
 /** What one resource does, as bars that lean as the steps do. */
 export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props) {
+  const t = useWords();
   const past =
     line.kind === 'press' ? (day.past.find((p) => p.press === day.presses[line.index]?.id)?.bars ?? []) : [];
   const bars = [...past, ...line.bars].filter((b) => b.toS > range.fromS && b.fromS < range.toS);
@@ -50,7 +52,7 @@ export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props
         const ground = groundOf(b.work);
         const touch = line.kind === 'hands' && (b.kind === 'hands' || b.kind === 'set');
         const [barTop, barTall] = touch ? [top + tall - 9, 9] : [top, tall];
-        const text = touch ? null : named ? null : words(day, line, b, px);
+        const text = touch ? null : named ? null : words(day, line, b, px, t);
         const dim = chosen !== null && b.work !== chosen;
         return (
           <g

@@ -1,3 +1,5 @@
+import { decimal } from '@/core/message/quantity';
+import { useWords } from '@/ui/words';
 import type { DayPlan } from '@/core/day/dayPlan';
 
 interface Props {
@@ -13,6 +15,7 @@ const LEFT_PX = 116;
 
 /** What a circuit carries over time, under the line of what it may. */
 export function CircuitRow({ day, circuit, x, y, height }: Props) {
+  const t = useWords();
   const c = day.circuits[circuit];
   if (!c) return null;
   const foot = y + height - 6;
@@ -54,10 +57,10 @@ export function CircuitRow({ day, circuit, x, y, height }: Props) {
         strokeWidth={3}
         paintOrder="stroke"
       >
-        {c.carriesA.toFixed(0)} A continuous
+        {t('schedule.aContinuous', { carriesA: decimal(c.carriesA, 0) })}
       </text>
       <text x={10} y={y + height * 0.62 + 15} className="fill-soft font-label text-fine font-medium">
-        up to {c.mostA.toFixed(1)} A
+        {t('schedule.upToA', { mostA: decimal(c.mostA, 1) })}
       </text>
       <line x1={LEFT_PX} x2={4000} y1={foot} y2={foot} className="stroke-ink" />
     </g>

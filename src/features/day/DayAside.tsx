@@ -1,12 +1,15 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { verbatim } from '@/core/message/message';
+import { decimal } from '@/core/message/quantity';
 import { Link } from '@/ui/Link';
 import { useMemo } from 'react';
 import { AT_RISK, type DayPlan } from '@/core/day/dayPlan';
 import { figure, type Figure } from '@/core/figures/figure';
 import { moneyText } from '@/core/money/money';
-import { say } from '@/core/units/phrase';
-import { word } from '@/core/units/quantity';
+import { say } from '@/core/message/message';
+import { word } from '@/core/message/quantity';
 import type { Earned } from './useEarned';
 import { FigureLines } from '@/ui/FigureLines';
 import { bottleneckText, leftText, lengthText, msOf, shortName, whenText, type Delay } from './dayWords';
@@ -19,13 +22,19 @@ function endFigures(day: DayPlan): readonly Figure[] {
   return [
     figure({
       id: 'day.end',
-      label: 'Last piece packed',
+      label: say('schedule.lastPiecePacked'),
       quantity: word(at(day.spread.usualS)),
       origin: 'estimated',
-      working: say`${at(day.spread.ninetyS)} in nine of ten cases; earliest possible ${at(day.bound.leastS)}`,
+      working: say('schedule.nineTenCasesEarliest', {
+        ninety: at(day.spread.ninetyS),
+        least: at(day.bound.leastS),
+      }),
       arithmetic: [
-        say`as planned ${at(day.makespanS)}; usual and nine in ten from ${day.plays.toLocaleString('en')} plays of chance: times as they spread at this press, pieces spoiled as often as they are`,
-        say`no plan packs the last piece before ${at(day.bound.leastS)}`,
+        say('schedule.plannedUsualNineTen', {
+          makespan: at(day.makespanS),
+          plays: day.plays.toLocaleString('en'),
+        }),
+        say('schedule.planPacksLastPiece', { least: at(day.bound.leastS) }),
       ],
     }),
   ];
@@ -37,14 +46,22 @@ function bottleneckFigure(day: DayPlan, printers: readonly string[]): readonly F
   return [
     figure({
       id: 'day.bottleneck',
-      label: 'Bottleneck',
+      label: say('schedule.bottleneck'),
       quantity: word(bottleneckText(day, printers)),
       origin: 'calculated',
-      working: say`people busy ${pct(day.busy.hands)} of the time; ${day.presses.length === 0 ? 'no press' : `busiest press ${pct(Math.max(...day.busy.presses))}`}`,
+      working: say('schedule.peopleBusyTime', {
+        hands: pct(day.busy.hands),
+        value: pct(Math.max(...day.busy.presses)),
+        which: day.presses.length === 0 ? 'noPress' : 'other',
+      }),
       arithmetic: [
-        say`${lengthText(day.bound.busyS)} of work that nothing else can take over`,
-        ...presses.map((p) => say`${p}`),
-        say`hot presses waited ${lengthText(day.waited.taped)} for taped pieces, ${lengthText(day.waited.hands)} for hands, ${lengthText(day.waited.place)} for a place to cool`,
+        say('schedule.workNothingElseCan', { busy: lengthText(day.bound.busyS) }),
+        ...presses.map((p) => verbatim(p)),
+        say('schedule.hotPressesWaitedTaped', {
+          taped: lengthText(day.waited.taped),
+          hands: lengthText(day.waited.hands),
+          place: lengthText(day.waited.place),
+        }),
       ],
     }),
   ];
@@ -60,13 +77,16 @@ function tapeFigure(day: DayPlan): readonly Figure[] {
   return [
     figure({
       id: 'day.tape',
-      label: 'Tape up first',
+      label: say('schedule.tapeUpFirst'),
       quantity: word(text),
       origin: 'calculated',
-      working: say`then the presses do not wait for tape`,
-      arithmetic: first.map(
-        (t) =>
-          say`${day.presses[t.press]?.name ?? ''}: ${String(t.pieces)} of ${day.jobs[t.work]?.name ?? ''}`,
+      working: say('schedule.thenPressesDoWait'),
+      arithmetic: first.map((t) =>
+        say('schedule.of', {
+          presses: day.presses[t.press]?.name ?? '',
+          pieces: t.pieces,
+          jobs: day.jobs[t.work]?.name ?? '',
+        }),
       ),
     }),
   ];
@@ -80,19 +100,24 @@ function circuitFigures(day: DayPlan, names: readonly string[]): readonly Figure
     return [
       figure({
         id: `day.circuit-${c.id}`,
-        label: names[i] ?? 'Circuit',
-        quantity: word(`${c.mostA.toFixed(1)} A`),
+        label: names[i] === undefined ? say('common.circuit') : verbatim(names[i]),
+        quantity: word(say('schedule.amperes', { amperes: decimal(c.mostA, 1) })),
         origin: 'estimated',
         working: apart
-          ? say`of ${c.carriesA.toFixed(1)} A continuous load: its presses are warmed up one after the other`
-          : say`of ${c.carriesA.toFixed(1)} A continuous load`,
+          ? say('schedule.continuousLoadPressesWarmed', { carriesA: decimal(c.carriesA, 1) })
+          : say('schedule.continuousLoad', { carriesA: decimal(c.carriesA, 1) }),
         arithmetic: [
           ...on.map((p) => {
             const name = day.presses.find((x) => x.id === p.id)?.name ?? '';
-            return say`${name}: ${p.warmA.toFixed(1)} A warming up for ${lengthText(p.warmS)}, ${p.holdA.toFixed(1)} A on the mean at work`;
+            return say('schedule.warmingUpMeanWork', {
+              name,
+              warmA: decimal(p.warmA, 1),
+              warm: lengthText(p.warmS),
+              holdA: decimal(p.holdA, 1),
+            });
           }),
-          say`all at once, cold: ${c.togetherA.toFixed(1)} A`,
-          say`A heater at work is on and off: for moments more is drawn than the mean. Local electrical code and a licensed electrician decide.`,
+          say('schedule.allOnceCold', { togetherA: decimal(c.togetherA, 1) }),
+          say('schedule.heaterWorkOffMoments'),
         ],
       }),
     ];
@@ -117,10 +142,15 @@ export function DayFigures({ day, names, earned }: Props) {
         ? [
             figure({
               id: 'day.earned',
-              label: 'Margin',
+              label: say('common.margin'),
               quantity: word(moneyText(earned.currency, earned.cents)),
               origin: 'estimated' as const,
-              working: say`${moneyText(earned.currency, earned.hourCents)} per hour of labour; ${earned.known === earned.jobs ? 'all jobs of the plan' : `${earned.known} of ${earned.jobs} jobs, the others have no cost yet`}`,
+              working: say('schedule.perHourLabour', {
+                moneyText: moneyText(earned.currency, earned.hourCents),
+                known: earned.known,
+                jobs: earned.jobs,
+                which: earned.known === earned.jobs ? 'allJobsPlan' : 'other',
+              }),
             }),
           ]
         : []),
@@ -140,9 +170,10 @@ export function Promises({
   chosen: number | null;
   onChoose: (work: number) => void;
 }) {
+  const t = useWords();
   return (
-    <section aria-label="Jobs">
-      <h2 className="mt-3 font-name text-lead font-semibold">Jobs by packing time</h2>
+    <section aria-label={t('common.jobs')}>
+      <h2 className="mt-3 font-name text-lead font-semibold">{t('schedule.jobsPackingTime')}</h2>
       <ul>
         {day.jobs.map((j, i) => {
           const danger = j.inTime !== null && j.inTime < AT_RISK;
@@ -163,8 +194,10 @@ export function Promises({
                 <span
                   className={`flex justify-between gap-2 font-label text-fine font-medium ${danger ? 'text-act-deep' : 'text-soft'}`}
                 >
-                  <span>{j.dueS === null ? 'no date' : `due ${whenText(msOf(day, j.dueS), day.nowMs)}`}</span>
-                  <span>{j.inTime === null ? '' : `in time ${pct(j.inTime)}`}</span>
+                  <span>
+                    {j.dueS === null ? t('schedule.noDate') : `due ${whenText(msOf(day, j.dueS), day.nowMs)}`}
+                  </span>
+                  <span>{j.inTime === null ? '' : t('schedule.inTime', { inTime: pct(j.inTime) })}</span>
                 </span>
               </button>
             </li>
@@ -173,7 +206,7 @@ export function Promises({
       </ul>
       {day.leftOut.length > 0 && (
         <>
-          <h2 className="mt-3 font-name text-lead font-semibold">Not scheduled</h2>
+          <h2 className="mt-3 font-name text-lead font-semibold">{t('schedule.notScheduled')}</h2>
           <ul>
             {day.leftOut.map((l) => (
               <li key={l.jobId} className="border-b border-rule py-1.5">
@@ -183,7 +216,9 @@ export function Promises({
                 >
                   {l.name}
                 </Link>
-                <span className="block font-label text-fine font-medium text-soft">{leftText(l.left)}</span>
+                <span className="block font-label text-fine font-medium text-soft">
+                  {t(leftText(l.left))}
+                </span>
               </li>
             ))}
           </ul>
@@ -195,10 +230,11 @@ export function Promises({
 
 /** What the newest change did to the other jobs. */
 export function Delays({ list, onUndo }: { list: readonly Delay[]; onUndo: () => void }) {
+  const t = useWords();
   if (list.length === 0) return null;
   return (
-    <section aria-label="Changes" className="mb-2 border-2 border-ink p-2">
-      <h2 className="font-label font-semibold">Changes</h2>
+    <section aria-label={t('schedule.changes')} className="mb-2 border-2 border-ink p-2">
+      <h2 className="font-label font-semibold">{t('schedule.changes')}</h2>
       <ul aria-live="polite" className="font-label text-fine font-medium">
         {list.slice(0, 4).map((d) => (
           <li key={d.name}>
@@ -207,7 +243,7 @@ export function Delays({ list, onUndo }: { list: readonly Delay[]; onUndo: () =>
         ))}
       </ul>
       <button type="button" onClick={onUndo} className="mt-1 min-h-9 font-label font-semibold underline">
-        Undo
+        {t('common.undo')}
       </button>
     </section>
   );

@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { scaleLinear } from 'd3-scale';
 import { useMemo, useRef } from 'react';
 import type { DayPlan } from '@/core/day/dayPlan';
@@ -29,6 +31,7 @@ interface Props {
 
 /** Lines of time: what every printer, person and press does, what cools, and what the circuits carry. */
 export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: Props) {
+  const t = useWords();
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   const rowPx = Math.max(
@@ -46,14 +49,14 @@ export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: P
       className="h-full min-h-0 overflow-auto bg-board"
       tabIndex={0}
       role="region"
-      aria-label="Lines of time"
+      aria-label={t('schedule.linesTime')}
     >
       {width > 0 && (
         <svg
           width={width}
           height={chartPx}
           role="img"
-          aria-label={spoken(day, rows)}
+          aria-label={t(spoken(day, rows))}
           className="block select-none"
         >
           <Hours day={day} range={range} x={x} height={chartPx} />
@@ -61,9 +64,9 @@ export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: P
           {rows.map((row, i) => {
             const y = HEAD_PX + i * rowPx;
             return (
-              <g key={row.label}>
+              <g key={i}>
                 <text x={10} y={y + rowPx * 0.62} className="fill-ink font-label text-fine font-semibold">
-                  {row.label}
+                  {t(row.label)}
                 </text>
                 {row.kind === 'circuit' ? (
                   <CircuitRow day={day} circuit={row.circuit} x={x} y={y} height={rowPx} />
@@ -116,7 +119,7 @@ export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: P
                 y={HEAD_PX - 4}
                 className="fill-act-deep font-label text-fine font-semibold"
               >
-                now {clockText(msOf(day, nowS))}
+                {t('schedule.now', { msOf: clockText(msOf(day, nowS)) })}
               </text>
             </g>
           )}
@@ -152,6 +155,7 @@ function Hours({ day, range, x, height }: { day: DayPlan; range: Range; x: Scale
 }
 
 function Closed({ day, range, x, height }: { day: DayPlan; range: Range; x: Scale; height: number }) {
+  const t = useWords();
   return (
     <g>
       {closedIn(day, range).map((c) => (
@@ -170,7 +174,7 @@ function Closed({ day, range, x, height }: { day: DayPlan; range: Range; x: Scal
               textAnchor="middle"
               className="fill-soft font-label text-fine font-medium"
             >
-              break
+              {t('schedule.break')}
             </text>
           )}
         </g>
@@ -180,14 +184,25 @@ function Closed({ day, range, x, height }: { day: DayPlan; range: Range; x: Scal
 }
 
 /** The chart in words. */
-function spoken(day: DayPlan, rows: readonly Row[]): string {
+function spoken(day: DayPlan, rows: readonly Row[]): Message {
   const presses = rows.flatMap((r) =>
     r.kind === 'line' && r.press !== null ? [{ label: r.label, line: r.line }] : [],
   );
-  return presses
-    .map(({ label, line }) => {
+  return say('schedule.spokenChart', {
+    presses: presses.map(({ label, line }) => {
       const groups = groupsOf(line.bars);
-      return `${label}: ${groups.length === 0 ? 'nothing' : groups.map((g) => `${g.pieces} ${day.jobs[g.work]?.name ?? ''} from ${clockText(msOf(day, g.fromS))}`).join(', ')}`;
-    })
-    .join('. ');
+      return groups.length === 0
+        ? say('schedule.spokenIdle', { press: label })
+        : say('schedule.spokenPress', {
+            press: label,
+            loads: groups.map((g) =>
+              say('schedule.spokenLoad', {
+                pieces: g.pieces,
+                job: day.jobs[g.work]?.name ?? '',
+                from: clockText(msOf(day, g.fromS)),
+              }),
+            ),
+          });
+    }),
+  });
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import { decimal } from '@/core/message/quantity';
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { Link } from '@/ui/Link';
 import { useEffect, useMemo, useState } from 'react';
@@ -34,14 +37,18 @@ function useNowS(day: DayPlan | null): number {
 }
 
 /** What is wrong with the schedule, worst first: a sentence each. */
-function warnings(day: DayPlan): readonly string[] {
+function warnings(day: DayPlan): readonly Message[] {
   const at = (s: number) => whenText(msOf(day, s), day.nowMs);
   return [
-    ...(day.problem.people === 0 ? ['No people are set. Enter their number in Settings.'] : []),
-    ...(day.windows.length === 0 ? ['No working hours are set. Add them in Settings.'] : []),
-    ...day.overloaded.map(
-      (o) =>
-        `${o.circuitName} carries ${o.carriesA.toFixed(1)} A continuously; ${o.pressName} on it draws ${o.drawsA.toFixed(1)} A. Connect it to another circuit. Local electrical code and a licensed electrician decide.`,
+    ...(day.problem.people === 0 ? [say('schedule.peopleSetEnterTheir')] : []),
+    ...(day.windows.length === 0 ? [say('schedule.workingHoursSetAdd')] : []),
+    ...day.overloaded.map((o) =>
+      say('schedule.carriesContinuouslyDrawsConnect', {
+        circuitName: o.circuitName,
+        carriesA: decimal(o.carriesA, 1),
+        pressName: o.pressName,
+        drawsA: decimal(o.drawsA, 1),
+      }),
     ),
     ...day.jobs
       .filter((j) => j.inTime !== null && j.inTime < AT_RISK)
@@ -50,37 +57,54 @@ function warnings(day: DayPlan): readonly string[] {
         const due = j.dueS === null ? '' : at(j.dueS);
         if (j.latestS === null)
           return Number.isFinite(j.endS)
-            ? `${j.name} is unlikely to be ready by ${due}: started now, it is packed about ${at(j.endS)}.`
-            : `${j.name} cannot be ready by ${due}.`;
-        return `${j.name} must start by ${at(j.latestS)} to be ready by ${due}. Chance of being on time: ${Math.round((j.inTime ?? 0) * 100)} %.`;
+            ? say('schedule.unlikelyReadyStartedNow', { j: j.name, due, end: at(j.endS) })
+            : say('schedule.cannotReady', { j: j.name, due });
+        return say('schedule.mustStartReadyChance', {
+          j: j.name,
+          latest: at(j.latestS),
+          due,
+          inTime: Math.round((j.inTime ?? 0) * 100),
+        });
       }),
     ...(day.jobs.some((j) => !Number.isFinite(j.endS)) && day.problem.people > 0 && day.windows.length > 0
-      ? [
-          'Some work is never done: a job has no press that can be switched on. Check the circuits in Settings.',
-        ]
+      ? [say('schedule.someWorkNeverDone')]
       : []),
   ];
 }
 
 /** Blanks that jobs of the day will lack. */
-const shortages = (shelf: readonly Outlook[] | null): readonly string[] =>
+const shortages = (shelf: readonly Outlook[] | null): readonly Message[] =>
   (shelf ?? [])
     .filter((o) => o.item.kind === 'blank' && o.shortFor !== null)
-    .map(
-      (o) =>
-        `${o.item.name}: ${amountText(o.balance.onHand)} in stock, ${amountText(o.taken)} needed. It runs out for ${o.shortFor ?? ''}.`,
+    .map((o) =>
+      say('schedule.stockNeededRunsOut', {
+        item: o.item.name,
+        onHand: amountText(o.balance.onHand),
+        taken: amountText(o.taken),
+        shortFor: o.shortFor ?? '',
+      }),
     );
 
 /** The jobs of the shop as one day: lines of time, what they add up to, and what would change them. */
 export function DayPage() {
+  const t = useWords();
   const { shop } = useShop();
   const { day, busy } = useDay();
   return (
     <ShopFrame
-      title={day ? weekdayText(day.nowMs) : 'Schedule'}
+      title={day ? weekdayText(day.nowMs) : t('common.schedule')}
       about={
         day
-          ? `${day.jobs.length} ${day.jobs.length === 1 ? 'job' : 'jobs'} · ${pieceCount(day)} pieces${day.jobs.length > 0 ? ` · finished about ${whenText(msOf(day, day.spread.usualS), day.nowMs)}, nine in ten by ${whenText(msOf(day, day.spread.ninetyS), day.nowMs)}` : ''}${day.later > 0 ? ` · ${day.later} more jobs are being added` : ''}${busy || day.depth !== 'whole' ? ' …' : ''}`
+          ? t('schedule.jobsJobsJob', {
+              jobs: day.jobs.length,
+              day: pieceCount(day),
+              whenText: whenText(msOf(day, day.spread.usualS), day.nowMs),
+              whenText2: whenText(msOf(day, day.spread.ninetyS), day.nowMs),
+              which: day.jobs.length > 0 ? 'finishedAboutN' : 'other',
+              later: day.later,
+              which2: day.later > 0 ? 'moreJobsBeingA' : 'other',
+              which3: busy || day.depth !== 'whole' ? 'n' : 'other',
+            })
           : 'calculating…'
       }
     >
@@ -92,21 +116,24 @@ export function DayPage() {
         )
       ) : (
         <p className="p-6 text-soft" role="status">
-          All open jobs are being scheduled over presses, people and working hours.
+          {t('schedule.allOpenJobsBeing')}
         </p>
       )}
     </ShopFrame>
   );
 }
 
-const Nothing = () => (
-  <div className="grid gap-2 p-8 text-lead">
-    <p>No open jobs. Start a job with a blank, a press and a due date to see it here.</p>
-    <Link href="/" className="underline">
-      Go to jobs
-    </Link>
-  </div>
-);
+const Nothing = () => {
+  const t = useWords();
+  return (
+    <div className="grid gap-2 p-8 text-lead">
+      <p>{t('schedule.openJobsStartJob')}</p>
+      <Link href="/" className="underline">
+        {t('common.goJobs')}
+      </Link>
+    </div>
+  );
+};
 
 interface LaidProps {
   readonly day: DayPlan;
@@ -114,6 +141,7 @@ interface LaidProps {
 }
 
 function Laid({ day, shop }: LaidProps) {
+  const t = useWords();
   const { settings } = shop;
   const [shown, setShown] = useState<number | null>(null);
   const [view, setView] = useState<'day' | 'all'>('day');
@@ -155,7 +183,7 @@ function Laid({ day, shop }: LaidProps) {
         <Foot day={day} />
       </div>
       <aside
-        aria-label="Details"
+        aria-label={t('common.details')}
         tabIndex={0}
         className="shrink-0 border-t-2 border-ink bg-sheet px-3 py-2 lg:w-72 lg:overflow-y-auto lg:border-t-0 lg:border-l-2"
       >
@@ -174,7 +202,7 @@ function Laid({ day, shop }: LaidProps) {
             onClose={() => setChosenId(null)}
           />
         )}
-        <h2 className="font-name text-lead font-semibold">Details</h2>
+        <h2 className="font-name text-lead font-semibold">{t('common.details')}</h2>
         <DayFigures day={day} names={names} earned={earned} />
         <Promises
           day={day}
@@ -197,47 +225,52 @@ interface ToolbarProps {
 }
 
 function Toolbar({ view, onView, days, shownMs, onDays }: ToolbarProps) {
+  const t = useWords();
   return (
     <div className="flex flex-wrap items-center gap-2 border-b border-rule px-3 py-1.5">
       <Segments
-        label="Show"
+        label={t('schedule.show')}
         value={view}
         options={[
-          { value: 'day', label: 'One day' },
-          { value: 'all', label: 'Whole schedule' },
+          { value: 'day', label: t('schedule.oneDay') },
+          { value: 'all', label: t('schedule.wholeSchedule') },
         ]}
         onChange={onView}
       />
       {view === 'day' && (
         <>
-          <Button kind="quiet" aria-label="Day before" disabled={days === 0} onClick={() => onDays(days - 1)}>
+          <Button
+            kind="quiet"
+            aria-label={t('schedule.dayBefore')}
+            disabled={days === 0}
+            onClick={() => onDays(days - 1)}
+          >
             <ChevronLeft size={18} aria-hidden />
           </Button>
           <span className="min-w-28 text-center font-label font-semibold">
             {weekdayText(shownMs)} {dateText(shownMs)}
           </span>
-          <Button kind="quiet" aria-label="Day after" onClick={() => onDays(days + 1)}>
+          <Button kind="quiet" aria-label={t('schedule.dayAfter')} onClick={() => onDays(days + 1)}>
             <ChevronRight size={18} aria-hidden />
           </Button>
         </>
       )}
-      <span className="ml-auto hidden text-fine text-soft xl:inline">
-        Drag a load to lock its job to a press and a time.
-      </span>
+      <span className="ml-auto hidden text-fine text-soft xl:inline">{t('schedule.dragLoadLockJob')}</span>
     </div>
   );
 }
 
 /** Jobs a person held back, to be let in again. */
 function WaitingBack({ day }: { day: DayPlan }) {
+  const t = useWords();
   const held = day.leftOut.filter((l) => l.left.why === 'waits');
   if (held.length === 0) return null;
   return (
-    <ul aria-label="On hold" className="mt-1 flex flex-wrap gap-2">
+    <ul aria-label={t('schedule.onHold')} className="mt-1 flex flex-wrap gap-2">
       {held.map((l) => (
         <li key={l.jobId}>
           <Button onClick={() => void changeJob(l.jobId, (j) => ({ ...j, day: { ...j.day, waits: false } }))}>
-            Schedule {l.name}
+            {t('schedule.schedule2', { l: l.name })}
           </Button>
         </li>
       ))}
@@ -247,28 +280,33 @@ function WaitingBack({ day }: { day: DayPlan }) {
 
 /** What stands in the way, and the one next step. */
 function Foot({ day }: { day: DayPlan }) {
+  const t = useWords();
   const { shelf } = useShelf();
   const found = [...warnings(day), ...shortages(shelf)];
   return (
     <div className="flex items-center gap-3 border-t-2 border-ink bg-sheet px-4 py-2">
-      <ul aria-label="Problems" className="min-w-0 flex-1">
+      <ul aria-label={t('schedule.problems')} className="min-w-0 flex-1">
         {found.length === 0 ? (
-          <li className="text-soft">Every job is packed by its due date, nine times in ten.</li>
+          <li className="text-soft">{t('schedule.everyJobPackedDue')}</li>
         ) : (
-          found.slice(0, 2).map((w) => (
-            <li key={w} className="flex items-stretch gap-2.5">
+          found.slice(0, 2).map((w, i) => (
+            <li key={i} className="flex items-stretch gap-2.5">
               <span aria-hidden className="w-1.5 shrink-0 bg-act" />
-              <span className="py-0.5 leading-snug">{w}</span>
+              <span className="py-0.5 leading-snug">{t(w)}</span>
             </li>
           ))
         )}
-        {found.length > 2 && <li className="font-label text-fine text-soft">and {found.length - 2} more</li>}
+        {found.length > 2 && (
+          <li className="font-label text-fine text-soft">
+            {t('schedule.andMore', { found: found.length - 2 })}
+          </li>
+        )}
       </ul>
       <Link
         href="/pressing"
         className="inline-flex min-h-12 shrink-0 items-center bg-act px-5 font-name text-name font-semibold text-white hover:bg-act-deep"
       >
-        Start the day
+        {t('schedule.startDay')}
       </Link>
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import type { ScaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import type { DayPlan } from '@/core/day/dayPlan';
@@ -37,6 +38,7 @@ const STILL_PX = 6;
 
 /** Loads of one job at a press, to be taken hold of: a tap chooses the job, a drag moves it to another time or press. */
 export function Handles({ day, rows, range, x, topPx, rowPx, onChoose, onMove }: Props) {
+  const t = useWords();
   const [drag, setDrag] = useState<Dragging | null>(null);
   const rowOf = (press: number) => rows.findIndex((r) => r.kind === 'line' && r.press === press);
   const topOf = (press: number) => topPx + rowOf(press) * rowPx;
@@ -82,7 +84,11 @@ export function Handles({ day, rows, range, x, topPx, rowPx, onChoose, onMove }:
                 onPointerCancel={() => setDrag(null)}
               >
                 <title>
-                  {`${day.jobs[g.work]?.name ?? ''}: ${g.pieces} from ${clockText(msOf(day, g.fromS))}. Drag to move.`}
+                  {t('schedule.fromDragMove', {
+                    jobs: day.jobs[g.work]?.name ?? '',
+                    pieces: g.pieces,
+                    msOf: clockText(msOf(day, g.fromS)),
+                  })}
                 </title>
               </rect>
             );
@@ -105,7 +111,10 @@ export function Handles({ day, rows, range, x, topPx, rowPx, onChoose, onMove }:
             y={topOf(drag.press) + drag.dy}
             className="fill-ink font-label text-fine font-semibold"
           >
-            {shortName(day.jobs[drag.group.work]?.name ?? '')} from {clockText(msOf(day, fromS(drag)))}
+            {t('schedule.from', {
+              jobs: shortName(day.jobs[drag.group.work]?.name ?? ''),
+              msOf: clockText(msOf(day, fromS(drag))),
+            })}
           </text>
         </g>
       )}

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { say } from '@/core/message/message';
 import { Lock, LockOpen } from 'lucide-react';
 import { Link } from '@/ui/Link';
 import { useState } from 'react';
@@ -35,6 +37,7 @@ interface Props {
 
 /** One job of the day: where it is put by hand, and how to let it go again. The same as dragging it, for the keyboard. */
 export function PlaceJob({ day, job, work, shownMs, presses, onPin, onFree, onWait, onClose }: Props) {
+  const t = useWords();
   const line = day.lines.find(
     (l) => l.kind === 'press' && l.bars.some((b) => b.work === work && b.kind === 'press'),
   );
@@ -43,26 +46,30 @@ export function PlaceJob({ day, job, work, shownMs, presses, onPin, onFree, onWa
   const startMs = first ? msOf(day, first.fromS) : shownMs;
   const [fromMs, setFromMs] = useState(startMs);
   return (
-    <section aria-label="Place in the schedule" className="mb-3 border-b-2 border-ink pb-3">
+    <section aria-label={t('schedule.placeSchedule')} className="mb-3 border-b-2 border-ink pb-3">
       <div className="flex items-start justify-between gap-2">
         <h2 className="font-name text-name leading-tight font-semibold">{job.name}</h2>
         <Button kind="quiet" onClick={onClose}>
-          Close
+          {t('common.close')}
         </Button>
       </div>
       <p className="text-soft">
-        {job.toPress} of {job.pieces} to press, {job.packed} packed. Begins {whenText(startMs, day.nowMs)}.
+        {t('schedule.pressPackedBegins', {
+          toPress: job.toPress,
+          pieces: job.pieces,
+          packed: job.packed,
+          whenText: whenText(startMs, day.nowMs),
+        })}
       </p>
       {job.latestS !== null && (
         <p className="font-semibold text-act-deep">
-          Begin by {whenText(msOf(day, job.latestS), day.nowMs)} at the latest to be on time nine times in
-          ten.
+          {t('schedule.beginLatestTimeNine', { whenText: whenText(msOf(day, job.latestS), day.nowMs) })}
         </p>
       )}
       <div className="mt-2 flex flex-wrap items-end gap-2">
-        <Labelled label="Press">
+        <Labelled label={t('common.press')}>
           <Select
-            label="Press"
+            label={t('common.press')}
             value={pressId}
             options={presses.map((p) => ({ value: p.id, label: p.name }))}
             onChange={setPressId}
@@ -70,39 +77,43 @@ export function PlaceJob({ day, job, work, shownMs, presses, onPin, onFree, onWa
           />
         </Labelled>
         <TypedField
-          label="Not before"
+          label={t('schedule.notBefore')}
           text={clockText(fromMs)}
           width="w-16"
           byHand
           parse={(t) => {
             const at = onDay(t, shownMs);
             return at === null
-              ? fail('A time is written 14:30.', 'Not before', 'Hours, then minutes.')
+              ? fail(
+                  say('common.timeWritten1430'),
+                  say('schedule.notBefore'),
+                  say('schedule.hoursThenMinutes'),
+                )
               : ok(at);
           }}
           onValue={setFromMs}
         />
         <Button onClick={() => onPin(pressId, fromMs)}>
-          <Lock size={16} aria-hidden /> Lock here
+          <Lock size={16} aria-hidden /> {t('schedule.lockHere')}
         </Button>
         {job.pinned && (
           <Button onClick={onFree}>
-            <LockOpen size={16} aria-hidden /> Unlock
+            <LockOpen size={16} aria-hidden /> {t('schedule.unlock')}
           </Button>
         )}
         <Button kind="quiet" onClick={onWait}>
-          Leave out of the schedule
+          {t('schedule.leaveOutSchedule')}
         </Button>
       </div>
       <p className="mt-2 flex gap-4">
         <Link href={`/job/${job.id}/press`} className="underline">
-          Go to pressing
+          {t('schedule.goPressing')}
         </Link>
         <Link href={`/finish/${job.id}`} className="underline">
-          Finishing
+          {t('common.finishing')}
         </Link>
         <Link href={`/pricing?job=${job.id}`} className="underline">
-          Cost
+          {t('common.cost')}
         </Link>
       </p>
     </section>

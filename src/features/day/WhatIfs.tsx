@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { useEffect, useState } from 'react';
 import { earlierWindows, type DayPlan } from '@/core/day/dayPlan';
 import type { Answer, WhatIf } from '@/core/day/whatIf';
@@ -11,7 +13,7 @@ import { inDayWorker } from '@/workers/client';
 import { lengthText, msOf, whenText } from './dayWords';
 
 interface Asked {
-  readonly label: string;
+  readonly label: Message;
   readonly what: WhatIf;
 }
 
@@ -22,25 +24,33 @@ function usual(day: DayPlan, shop: Shop): readonly Asked[] {
   const days = Math.ceil((day.windows.at(-1)?.toS ?? 0) / 86_400) + 1;
   return [
     ...(press
-      ? [{ label: `A second ${press.name.toLowerCase()}`, what: { kind: 'press', press: busiest } as const }]
+      ? [
+          {
+            label: say('schedule.aSecond', { press: press.name.toLowerCase() }),
+            what: { kind: 'press', press: busiest } as const,
+          },
+        ]
       : []),
-    { label: 'One more person', what: { kind: 'person' } },
+    { label: say('schedule.oneMorePerson'), what: { kind: 'person' } },
     {
-      label: 'Open an hour earlier',
+      label: say('schedule.openHourEarlier'),
       what: { kind: 'earlier', windows: earlierWindows(shop, day.nowMs, days, 60) },
     },
   ];
 }
 
 function AnswerText({ day, answer }: { day: DayPlan; answer: Answer | undefined }) {
+  const t = useWords();
   if (!answer) return <span className="text-soft">…</span>;
   const gain = day.makespanS - answer.makespanS;
   return (
     <span className="text-right">
       <span className="font-label font-semibold">{whenText(msOf(day, answer.makespanS), day.nowMs)}</span>
       <span className="block font-label text-fine font-medium text-soft">
-        {Math.abs(gain) < 60 ? 'no difference' : `${lengthText(gain)} ${gain > 0 ? 'sooner' : 'later'}`}
-        {answer.late !== day.score.late && `, ${answer.late} late`}
+        {Math.abs(gain) < 60
+          ? t('schedule.noDifference')
+          : `${lengthText(gain)} ${gain > 0 ? 'sooner' : 'later'}`}
+        {answer.late !== day.score.late && t('schedule.late', { late: answer.late })}
       </span>
     </span>
   );
@@ -48,6 +58,7 @@ function AnswerText({ day, answer }: { day: DayPlan; answer: Answer | undefined 
 
 /** What would happen if: answers from the same search, in the worker. */
 export function WhatIfs({ day, shop }: { day: DayPlan; shop: Shop }) {
+  const t = useWords();
   const [answers, setAnswers] = useState<Readonly<Record<string, Answer>>>({});
   const [jobId, setJobId] = useState(day.jobs[0]?.id ?? '');
   const [more, setMore] = useState(24);
@@ -61,9 +72,9 @@ export function WhatIfs({ day, shop }: { day: DayPlan; shop: Shop }) {
     void (async () => {
       setAnswers({});
       for (const { label, what } of usual(day, shop)) {
-        const found = await inDayWorker('What if', (w) => w.answer(day.problem, day.policy, what));
+        const found = await inDayWorker(say('common.whatIf'), (w) => w.answer(day.problem, day.policy, what));
         if (stop.signal.aborted) return;
-        if (found.ok) setAnswers((a) => ({ ...a, [label]: found.value }));
+        if (found.ok) setAnswers((a) => ({ ...a, [label.id]: found.value }));
       }
     })();
     return () => stop.abort();
@@ -75,41 +86,54 @@ export function WhatIfs({ day, shop }: { day: DayPlan; shop: Shop }) {
     day.jobs.findIndex((j) => j.id === jobId),
   );
   const ask = async () => {
-    const found = await inDayWorker('What if', (w) =>
+    const found = await inDayWorker(say('common.whatIf'), (w) =>
       w.answer(day.problem, day.policy, { kind: 'more', work, pieces: more }),
     );
     if (found.ok)
-      setAsked({ of: `${more} more of ${day.jobs[work]?.name ?? ''}`, answer: found.value, work });
+      setAsked({
+        of: t('schedule.moreOf', { more, jobs: day.jobs[work]?.name ?? '' }),
+        answer: found.value,
+        work,
+      });
   };
   return (
-    <section aria-label="What if">
-      <h2 className="mt-3 font-name text-lead font-semibold">What if</h2>
+    <section aria-label={t('common.whatIf')}>
+      <h2 className="mt-3 font-name text-lead font-semibold">{t('common.whatIf')}</h2>
       <ul>
         {usual(day, shop).map(({ label }) => (
-          <li key={label} className="flex items-start justify-between gap-2 border-b border-rule py-1.5">
-            <span>{label}</span>
-            <AnswerText day={day} answer={answers[label]} />
+          <li key={label.id} className="flex items-start justify-between gap-2 border-b border-rule py-1.5">
+            <span>{t(label)}</span>
+            <AnswerText day={day} answer={answers[label.id]} />
           </li>
         ))}
       </ul>
       <div className="mt-2 flex flex-wrap items-end gap-2">
-        <NumberField label="More pieces" value={more} min={1} max={10_000} whole onValue={setMore} />
+        <NumberField
+          label={t('schedule.morePieces')}
+          value={more}
+          min={1}
+          max={10_000}
+          whole
+          onValue={setMore}
+        />
         <Select
-          label="Job with more pieces"
+          label={t('schedule.jobMorePieces')}
           value={day.jobs[work]?.id ?? ''}
           options={day.jobs.map((j) => ({ value: j.id, label: j.name }))}
           onChange={setJobId}
           className="w-44"
         />
-        <Button onClick={() => void ask()}>Calculate</Button>
+        <Button onClick={() => void ask()}>{t('schedule.calculate')}</Button>
       </div>
       {asked && (
         <p role="status" className="mt-2">
-          {asked.of}: packed {whenText(msOf(day, asked.answer.endS[asked.work] ?? Infinity), day.nowMs)}, all
-          of it by {whenText(msOf(day, asked.answer.makespanS), day.nowMs)}
-          {asked.answer.late > day.score.late
-            ? `; ${asked.answer.late} of the jobs late.`
-            : '; no job later than its date for it.'}
+          {t('schedule.packedAll', {
+            of: asked.of,
+            whenText: whenText(msOf(day, asked.answer.endS[asked.work] ?? Infinity), day.nowMs),
+            whenText2: whenText(msOf(day, asked.answer.makespanS), day.nowMs),
+            late: asked.answer.late,
+            which: asked.answer.late > day.score.late ? 'jobsLate' : 'other',
+          })}
         </p>
       )}
     </section>

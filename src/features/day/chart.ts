@@ -1,10 +1,11 @@
+import { say, type Message, verbatim } from '@/core/message/message';
 import type { DayPlan } from '@/core/day/dayPlan';
 import type { Bar, Line } from '@/core/day/lines';
 
 /** A row of the chart: a line of time, or a circuit. */
 export type Row =
-  | { readonly kind: 'line'; readonly line: Line; readonly label: string; readonly press: number | null }
-  | { readonly kind: 'circuit'; readonly circuit: number; readonly label: string };
+  | { readonly kind: 'line'; readonly line: Line; readonly label: Message; readonly press: number | null }
+  | { readonly kind: 'circuit'; readonly circuit: number; readonly label: Message };
 
 /** What is shown: from when to when, s from the moment of the plan. */
 export interface Range {
@@ -13,6 +14,8 @@ export interface Range {
 }
 
 const HOUR_S = 3600;
+
+const named = (name: string | undefined): Message | null => (name === undefined ? null : verbatim(name));
 
 /** Rows of a day: printers, hands, presses, cooling, and circuits that presses hang on. */
 export function rowsOf(
@@ -23,11 +26,11 @@ export function rowsOf(
     readonly circuits: readonly string[];
   },
 ): readonly Row[] {
-  const label = (l: Line): string => {
-    if (l.kind === 'printer') return names.printers[l.index] ?? 'Printer';
-    if (l.kind === 'hands') return `Person ${names.people[l.index] ?? l.index + 1}`;
-    if (l.kind === 'press') return day.presses[l.index]?.name ?? 'Press';
-    return 'Cooling';
+  const label = (l: Line): Message => {
+    if (l.kind === 'printer') return named(names.printers[l.index]) ?? say('common.printer');
+    if (l.kind === 'hands') return say('schedule.person', { people: names.people[l.index] ?? l.index + 1 });
+    if (l.kind === 'press') return named(day.presses[l.index]?.name) ?? say('common.press');
+    return say('common.cooling');
   };
   return [
     ...day.lines.map((line): Row => ({
@@ -38,7 +41,7 @@ export function rowsOf(
     })),
     ...day.circuits.flatMap((c, circuit): Row[] =>
       day.problem.presses.some((p) => p.circuit === circuit)
-        ? [{ kind: 'circuit', circuit, label: names.circuits[circuit] ?? c.id }]
+        ? [{ kind: 'circuit', circuit, label: verbatim(names.circuits[circuit] ?? c.id) }]
         : [],
     ),
   ];

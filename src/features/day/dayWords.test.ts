@@ -1,3 +1,4 @@
+import { inEnglish } from '@/words/inEnglish';
 import { demoShop } from '@/core/demo/demoShop';
 import { dayPlan } from '@/core/day/dayPlan';
 import { barPath, closedIn, dayRange, firstDay, groupsOf, rowsOf, wholeRange } from './chart';
@@ -51,7 +52,7 @@ test('every resource has its row, and circuits with presses theirs', () => {
     circuits: ['Circuit 1', 'Circuit 2'],
   });
   const labels = rows.map((r) => r.label);
-  expect(labels).toEqual(
+  expect(inEnglish(labels)).toEqual(
     expect.arrayContaining([
       'Desk printer',
       'Person Io',

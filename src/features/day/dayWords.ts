@@ -1,3 +1,4 @@
+import { say, type Message, verbatim } from '@/core/message/message';
 import type { DayPlan } from '@/core/day/dayPlan';
 import type { LeftOut } from '@/core/day/jobWork';
 import type { Bar } from '@/core/day/lines';
@@ -25,36 +26,36 @@ export function groundOf(work: number | null): Ground {
     : { fill: g.fill, ink: g.dark ? 'var(--color-ink)' : '#ffffff' };
 }
 
-const KIND_WORDS: Readonly<Record<Bar['kind'], string>> = {
-  print: 'print',
-  dry: 'dry',
-  trim: 'cut',
-  tape: 'tape',
-  set: 'set the press',
-  change: 'change over',
-  warm: 'warm up',
-  hands: 'at the press',
-  press: 'press',
-  cool: 'cool',
-  finish: 'finish, box',
-  done: 'pressed',
+const KIND_WORDS: Readonly<Record<Bar['kind'], Message>> = {
+  print: say('schedule.print'),
+  dry: say('schedule.dry'),
+  trim: say('schedule.cut'),
+  tape: say('schedule.tape'),
+  set: say('schedule.setPress'),
+  change: say('schedule.changeOver'),
+  warm: say('schedule.warmUp'),
+  hands: say('schedule.atThePress'),
+  press: say('schedule.press'),
+  cool: say('schedule.cool'),
+  finish: say('schedule.finishBox'),
+  done: say('common.pressed'),
 };
-export const kindText = (kind: Bar['kind']): string => KIND_WORDS[kind];
+export const kindText = (kind: Bar['kind']): Message => KIND_WORDS[kind];
 
-export const leftText = (left: LeftOut): string => {
+export const leftText = (left: LeftOut): Message => {
   switch (left.why) {
     case 'packed':
-      return 'all packed';
+      return say('schedule.allPacked');
     case 'waits':
-      return 'held back by hand';
+      return say('schedule.heldBackHand');
     case 'no-blank':
-      return 'no blank chosen yet';
+      return say('schedule.blankChosenYet');
     case 'no-sheet':
-      return 'no paper takes it yet';
+      return say('schedule.paperTakesYet');
     case 'no-press':
-      return 'no press is chosen, and none fits this job';
+      return say('schedule.pressChosenNoneFits');
     case 'blocked':
-      return `blocked on ${left.pressName}`;
+      return say('schedule.blockedOn', { pressName: left.pressName });
   }
 };
 
@@ -103,13 +104,19 @@ export const shortName = (name: string): string => {
   return words.at(-1) ?? name;
 };
 
+const verbatimOr = (name: string | undefined, otherwise: Message): Message =>
+  name === undefined ? otherwise : verbatim(name);
+
 /** What holds the day up, in a word: a press, the hands, a printer. */
-export function bottleneckText(day: DayPlan, printers: readonly string[]): string {
+export function bottleneckText(day: DayPlan, printers: readonly string[]): Message {
   const { by, which } = day.bound;
-  if (by === 'hands') return day.problem.people === 1 ? 'one person' : `${day.problem.people} people`;
-  if (by === 'nothing') return 'nothing';
-  if (by === 'printer') return printers[which[0] ?? 0] ?? 'the printer';
-  return which.map((i) => day.presses[i]?.name ?? '').join(', ');
+  if (by === 'hands')
+    return day.problem.people === 1
+      ? say('schedule.onePerson')
+      : say('schedule.people', { people: day.problem.people });
+  if (by === 'nothing') return say('common.nothing');
+  if (by === 'printer') return verbatimOr(printers[which[0] ?? 0], say('schedule.thePrinter'));
+  return say('schedule.theseNames', { names: which.map((i) => day.presses[i]?.name ?? '') });
 }
 
 export interface Delay {

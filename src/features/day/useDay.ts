@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { spoilageOf, type Seen } from '@/core/cost/cost';
@@ -60,12 +61,15 @@ export function useDay(): DayView {
     const order = last.current;
     const sameJobs = order && order.jobs.length === all.length ? order.policy : null;
     // A newer question ends this one in the worker, and so does leaving the page.
-    stop.signal.addEventListener('abort', () => void inDayWorker('Schedule', (w) => w.stop(number)));
+    stop.signal.addEventListener(
+      'abort',
+      () => void inDayWorker(say('common.schedule'), (w) => w.stop(number)),
+    );
     void (async () => {
       setView((v) => ({ ...v, busy: true }));
       let from = sameJobs;
       for (const depth of ['first look', 'whole'] as const) {
-        const made = await inDayWorker('Schedule', (w) => w.plan(number, request, depth, from));
+        const made = await inDayWorker(say('common.schedule'), (w) => w.plan(number, request, depth, from));
         if (stop.signal.aborted) return;
         if (!made.ok) {
           notifyProblem(made.problem);

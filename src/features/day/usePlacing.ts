@@ -1,3 +1,4 @@
+import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import type { DayPlan } from '@/core/day/dayPlan';
 import type { Job, Pin } from '@/core/job/job';
@@ -16,6 +17,7 @@ export interface Placing {
 
 /** Jobs put somewhere in the day by hand, held back, and let go again. */
 export function usePlacing(day: DayPlan, onChosen: (jobId: string | null) => void): Placing {
+  const t = useWords();
   const [change, setChange] = useState<Placing['change']>(null);
   const put = async (jobId: string, next: (now: Job['day']) => Job['day']): Promise<boolean> => {
     let was: Job['day'] | null = null;
@@ -48,7 +50,7 @@ export function usePlacing(day: DayPlan, onChosen: (jobId: string | null) => voi
       onChosen(job.id);
       if (job.presses.includes(press))
         void setPins(job.id, [{ pressId: to.id, from: Math.round(msOf(day, fromS)) }]);
-      else notifyWrong(`${job.name} is not set up for ${to.name}. Choose the press in the job first.`);
+      else notifyWrong(t('schedule.setUpChoosePress', { job: job.name, to: to.name }));
     },
     wait: async (jobId) => {
       if (await put(jobId, (now) => ({ ...now, waits: true }))) onChosen(null);

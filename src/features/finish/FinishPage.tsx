@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import type { Run } from '@/core/shop/run';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from '@/ui/Link';
@@ -24,19 +25,20 @@ import { LabelSheet } from './LabelSheet';
 
 /** The last steps of a job: parts, hanger, labels, and pieces packed. */
 export function FinishPage({ jobId }: { jobId: string }) {
+  const t = useWords();
   const { shop } = useShop();
   const record = useJobRecord(jobId);
   const own = useJobRuns(jobId);
   const job = record?.job;
   const blank = shop.blanks.find((b) => b.id === job?.blankId);
-  if (record === undefined || !own) return <ShopFrame title="Finishing">{null}</ShopFrame>;
+  if (record === undefined || !own) return <ShopFrame title={t('common.finishing')}>{null}</ShopFrame>;
   if (!job || !blank)
     return (
-      <ShopFrame title="Finishing">
+      <ShopFrame title={t('common.finishing')}>
         <p className="p-8 text-lead">
-          {job ? 'Choose a blank first. The finishing steps depend on it.' : 'This job is not in this shop.'}{' '}
+          {job ? t('finish.chooseBlankFirstFinishing') : t('finish.jobShop')}{' '}
           <Link href={job ? `/job/${job.id}/blank` : '/'} className="underline">
-            {job ? 'To its blank' : 'Go to jobs'}
+            {job ? t('finish.toItsBlank') : t('common.goJobs')}
           </Link>
         </p>
       </ShopFrame>
@@ -45,6 +47,7 @@ export function FinishPage({ jobId }: { jobId: string }) {
 }
 
 function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[] }) {
+  const t = useWords();
   const steps = finishSteps(blank);
   const parts = partsOf(blank, job.finish.hanger);
   const pieces = piecesOfJob(job, piecesOf(job.art));
@@ -61,7 +64,8 @@ function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[
     if (next === 0 || !(await put((f) => ({ ...f, packed: Math.max(0, f.packed + next) })))) return;
     const used = await takeParts(parts, job.id, next);
     if (!used.ok) notifyProblem(used.problem);
-    else if (packed + next >= pieces.length) notify(`All ${pieces.length} of ${job.name} are packed.`);
+    else if (packed + next >= pieces.length)
+      notify(t('finish.allPacked', { pieces: pieces.length, job: job.name }));
   };
   const toggle = (s: FinishStep) =>
     void put((f) => ({
@@ -72,18 +76,18 @@ function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[
     isFlat(blank) && steps.some((s) => s.kind === 'hanger' || s.kind === 'ring' || s.kind === 'cord');
   return (
     <ShopFrame
-      title="Finishing"
+      title={t('common.finishing')}
       about={job.name}
       actions={
         <Link href={`/job/${job.id}/look`} className="font-label font-semibold underline">
-          Back to the inspection
+          {t('common.backInspection')}
         </Link>
       }
     >
       <div
         tabIndex={0}
         role="region"
-        aria-label="Finishing"
+        aria-label={t('common.finishing')}
         className="grid h-full content-start gap-5 overflow-auto p-4 lg:grid-cols-[minmax(0,1fr)_20rem]"
       >
         <div className="grid content-start gap-5">
@@ -103,7 +107,7 @@ function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[
             onLabels={(labels) => void put((f) => ({ ...f, labels }))}
           />
         </div>
-        <aside aria-label="Packed" className="grid content-start gap-4">
+        <aside aria-label={t('finish.packed')} className="grid content-start gap-4">
           <Packed
             packed={packed}
             good={good}
@@ -114,9 +118,9 @@ function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[
           <Parts parts={parts} pieces={pieces.length - packed} />
           <p>
             <Link href={`/job/${job.id}/look`} className="underline">
-              Photograph one for the log
+              {t('finish.photographOneLog')}
             </Link>{' '}
-            on the Inspect step: square on, by daylight.
+            {t('finish.inspectStepSquareDaylight')}
           </p>
         </aside>
       </div>
@@ -131,8 +135,9 @@ interface StepListProps {
 }
 
 function StepList({ steps, done, onToggle }: StepListProps) {
+  const t = useWords();
   return (
-    <section aria-label="Steps">
+    <section aria-label={t('common.steps')}>
       <ol>
         {steps.map((s, i) => {
           const over = done.includes(s.id);
@@ -148,11 +153,11 @@ function StepList({ steps, done, onToggle }: StepListProps) {
                 <span className="w-6 shrink-0 font-name text-name font-semibold">{i + 1}</span>
                 <span className={over ? 'text-soft line-through' : ''}>
                   <span className="block font-name text-name leading-tight font-semibold first-letter:uppercase">
-                    {s.what}
+                    {t(s.what)}
                   </span>
-                  <span className="block leading-snug">{s.how}</span>
+                  <span className="block leading-snug">{t(s.how)}</span>
                   {s.caution && (
-                    <span className="block leading-snug font-semibold text-act-deep">{s.caution}</span>
+                    <span className="block leading-snug font-semibold text-act-deep">{t(s.caution)}</span>
                   )}
                 </span>
               </label>
@@ -173,40 +178,46 @@ interface PackedProps {
 }
 
 function Packed({ packed, good, total, byHand, onPack }: PackedProps) {
+  const t = useWords();
   const left = total - packed;
   const [asking, setAsking] = useState<number | null>(null);
   /** More than came good from the press is asked about: it may have been pressed without the clock, or not at all. */
   const pack = (n: number) => (packed + n > Math.max(good, packed) && n > 1 ? setAsking(n) : onPack(n));
   return (
-    <section aria-label="Packed pieces" className="border-2 border-ink p-3">
-      <p className="font-label font-semibold">Packed</p>
+    <section aria-label={t('finish.packedPieces')} className="border-2 border-ink p-3">
+      <p className="font-label font-semibold">{t('finish.packed')}</p>
       <p className="font-name text-big leading-tight font-semibold" role="status">
-        {packed} of {total}
+        {t('finish.of', { packed, total })}
       </p>
       <p className="text-soft">
-        {good} good from the press so far{packed > good ? ': more are packed than were counted there' : ''}.
+        {t('finish.goodFromPressSo', { good, which: packed > good ? 'morePackedThan' : 'other' })}
       </p>
       <div className="mt-2 grid grid-cols-2 gap-2">
         <Button kind="act" className="min-h-14 text-name" disabled={left <= 0} onClick={() => onPack(1)}>
-          One more packed
+          {t('finish.oneMorePacked')}
         </Button>
         {left > 1 && (
           <Button className="min-h-14 text-name" onClick={() => pack(Math.min(12, left))}>
-            {Math.min(12, left)} more
+            {t('finish.more', { value: Math.min(12, left) })}
           </Button>
         )}
         <Button className="min-h-12" disabled={left <= 0} onClick={() => pack(left)}>
-          All that are left
+          {t('finish.allLeft')}
         </Button>
         <Button className="min-h-12" disabled={byHand <= 0} onClick={() => onPack(-1)}>
-          One fewer
+          {t('finish.oneFewer')}
         </Button>
       </div>
       {asking !== null && (
         <Confirm
-          title={`Pack ${asking} pieces?`}
-          about={`${good === 0 ? 'No good piece' : `Only ${good} good`} ${good === 1 ? 'piece has' : good === 0 ? 'has' : 'pieces have'} been counted at the press. Pack ${asking} more if they were pressed without the press screen.`}
-          action={`Pack ${asking}`}
+          title={t('finish.packPieces', { asking })}
+          about={t('finish.onlyGood', {
+            good,
+            which: good === 0 ? 'goodPiece' : 'other',
+            which2: good === 0 ? 'has' : 'other',
+            asking,
+          })}
+          action={t('finish.pack', { asking })}
           onConfirm={() => onPack(asking)}
           onClose={() => setAsking(null)}
         />
@@ -217,11 +228,12 @@ function Packed({ packed, good, total, byHand, onPack }: PackedProps) {
 
 /** Parts the pieces still need, against what lies on the shelf. */
 function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number }) {
+  const t = useWords();
   const shelf = useLiveQuery(() => loadShelf(), []);
   if (parts.length === 0) return null;
   return (
-    <section aria-label="Parts">
-      <h2 className="font-name text-lead font-semibold">Parts for {pieces} more</h2>
+    <section aria-label={t('common.parts')}>
+      <h2 className="font-name text-lead font-semibold">{t('finish.partsMore', { pieces })}</h2>
       <ul>
         {parts.map(({ part, count }) => {
           const wanted = pieces * count;
@@ -236,8 +248,12 @@ function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number
                 {!shelf
                   ? '…'
                   : on
-                    ? `${on.balance.onHand} in stock${short ? `, ${wanted - on.balance.onHand} short` : ''}`
-                    : 'not in stock'}
+                    ? t('finish.inStock', {
+                        onHand: on.balance.onHand,
+                        wanted: wanted - on.balance.onHand,
+                        which: short ? 'short' : 'other',
+                      })
+                    : t('finish.notInStock')}
               </span>
             </li>
           );
@@ -245,7 +261,7 @@ function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number
       </ul>
       <p className="mt-1">
         <Link href="/stock" className="underline">
-          Go to stock
+          {t('finish.goStock')}
         </Link>
       </p>
     </section>

@@ -1,18 +1,18 @@
 'use client';
 
-import { problemText } from '@/core/basics/result';
+import { problemMessage } from '@/core/basics/result';
 import { hangerPlan, holeHang, plateOf, type HangerPlan } from '@/core/finish/hanger';
 import { hangerTemplate } from '@/core/finish/template';
 import { boundsOf, type Point } from '@/core/geometry/plane';
 import type { Finish } from '@/core/job/finish';
 import type { FlatBlank } from '@/core/shop/blank';
-import { mm } from '@/core/units/quantity';
+import { mm, decimal } from '@/core/message/quantity';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { notifyProblem } from '@/ui/notify';
 import { Segments } from '@/ui/Segments';
-import { Q } from '@/ui/units';
+import { Q, useWords } from '@/ui/words';
 import { labelFont } from '../logbook/labelFont';
 import { saveBytesAs } from '../shell/download';
 import { part } from '@/core/basics/part';
@@ -26,6 +26,7 @@ interface Props {
 
 /** Where a piece hangs from: its own hole, or hangers placed by measure, with a paper template at true size. */
 export function Hanger({ blank, name, wish, onWish }: Props) {
+  const t = useWords();
   const plan = hangerPlan(blank, wish);
   const hang = holeHang(blank);
   const print = async () => {
@@ -35,40 +36,41 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
     const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
     saveBytesAs(
       'hanger.pdf',
-      await drawnPdf(`Hanger of ${name}`, hangerTemplate(plan.value, name), font.value),
+      await drawnPdf(t('finish.hangerOf', { name }), hangerTemplate(plan.value, name, t), font.value),
       'application/pdf',
     );
   };
   const put = (next: Partial<Finish['hanger']>) => onWish({ ...wish, ...next });
   return (
-    <section aria-label="Hanger" className="grid gap-3 lg:grid-cols-[minmax(0,1fr)_16rem]">
+    <section aria-label={t('finish.hanger')} className="grid gap-3 lg:grid-cols-[minmax(0,1fr)_16rem]">
       <div className="bg-board p-3">
         <PlateDrawing blank={blank} plan={plan.ok ? plan.value : null} />
       </div>
       <div className="grid content-start gap-2">
-        <h2 className="font-name text-name font-semibold">Hanger position</h2>
+        <h2 className="font-name text-name font-semibold">{t('finish.hangerPosition')}</h2>
         {hang && (
           <p>
-            Hung by its hole, it hangs{' '}
-            {Math.abs(hang.leansDeg) < 0.3
-              ? 'upright: hole side up.'
-              : `${Math.abs(hang.leansDeg).toFixed(1)}° to the ${hang.leansDeg > 0 ? 'right' : 'left'}, seen from the front.`}
+            {t('finish.hungHoleHangs', {
+              leans: decimal(Math.abs(hang.leansDeg), 1),
+              which: hang.leansDeg > 0 ? 'right' : 'other',
+              which2: Math.abs(hang.leansDeg) < 0.3 ? 'uprightHoleSid' : 'other',
+            })}
           </p>
         )}
         {plan.ok ? (
           <p>
-            {plan.value.points.length === 2 ? 'Two hangers, level, ' : 'One hanger on the middle line, '}
-            <Q of={mm(plan.value.fromTopMm)} /> below the top, <Q of={mm(plan.value.aboveMm)} /> above the
-            balance point. One millimetre off centre tilts it by {plan.value.degPerMm.toFixed(1)}°.
+            {plan.value.points.length === 2 ? t('finish.twoHangersLevel') : t('finish.oneHangerMiddleLine')}
+            <Q of={mm(plan.value.fromTopMm)} /> {t('finish.belowTop')} <Q of={mm(plan.value.aboveMm)} />{' '}
+            {t('finish.aboveBalancePointOne', { degPer: decimal(plan.value.degPerMm, 1) })}
           </p>
         ) : (
           <p role="status" className="font-semibold">
-            {problemText(plan.problem)}
+            {t(problemMessage(plan.problem))}
           </p>
         )}
-        <Labelled label="Hangers">
+        <Labelled label={t('finish.hangers')}>
           <Segments
-            label="Hangers"
+            label={t('finish.hangers')}
             value={String(wish.count ?? 'auto')}
             options={[
               { value: 'auto', label: 'calculated' },
@@ -80,7 +82,7 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
         </Labelled>
         <div className="flex flex-wrap gap-3">
           <LengthField
-            label="Hanger, across"
+            label={t('finish.hangerAcross')}
             valueMm={wish.widthMm}
             minMm={5}
             maxMm={200}
@@ -88,7 +90,7 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
             onValue={(widthMm) => put({ widthMm })}
           />
           <LengthField
-            label="Its height"
+            label={t('common.itsHeight')}
             valueMm={wish.heightMm}
             minMm={3}
             maxMm={200}
@@ -96,7 +98,7 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
             onValue={(heightMm) => put({ heightMm })}
           />
           <LengthField
-            label="From any edge"
+            label={t('finish.fromAnyEdge')}
             valueMm={wish.edgeMm}
             minMm={0}
             maxMm={100}
@@ -104,7 +106,7 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
             onValue={(edgeMm) => put({ edgeMm })}
           />
           <LengthField
-            label="Below the top"
+            label={t('finish.belowTop2')}
             valueMm={wish.fromTopMm ?? (plan.ok ? plan.value.fromTopMm : 0)}
             minMm={0}
             maxMm={1300}
@@ -112,9 +114,11 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
             onValue={(fromTopMm) => put({ fromTopMm })}
           />
         </div>
-        {wish.fromTopMm !== null && <Button onClick={() => put({ fromTopMm: null })}>Reset height</Button>}
+        {wish.fromTopMm !== null && (
+          <Button onClick={() => put({ fromTopMm: null })}>{t('finish.resetHeight')}</Button>
+        )}
         <Button kind="act" disabled={!plan.ok} onClick={() => void print()}>
-          Paper template, true size, PDF
+          {t('finish.paperTemplateTrueSize')}
         </Button>
       </div>
     </section>
@@ -126,6 +130,7 @@ const path = (ring: readonly Point[]): string =>
 
 /** The back of the piece to scale: plumb line, balance, hangers. */
 function PlateDrawing({ blank, plan }: { blank: FlatBlank; plan: HangerPlan | null }) {
+  const t = useWords();
   const plate = plan?.plate ?? plateOf(blank);
   const box = boundsOf(plate.outline);
   const pad = Math.max(box.width, box.height) * 0.06;
@@ -134,7 +139,7 @@ function PlateDrawing({ blank, plan }: { blank: FlatBlank; plan: HangerPlan | nu
     <svg
       viewBox={`${box.x - pad} ${box.y - pad} ${box.width + 2 * pad} ${box.height + 2 * pad}`}
       role="img"
-      aria-label="The back of the piece with its hangers"
+      aria-label={t('finish.backPieceHangers')}
       className="mx-auto max-h-72 w-full"
     >
       <path
@@ -159,7 +164,7 @@ function PlateDrawing({ blank, plan }: { blank: FlatBlank; plan: HangerPlan | nu
         fontSize={thin * 24}
         className="fill-act-deep font-label font-semibold"
       >
-        balance
+        {t('finish.balance')}
       </text>
       {plan && (
         <>

@@ -1,7 +1,8 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useState } from 'react';
-import { problemText } from '@/core/basics/result';
+import { problemMessage } from '@/core/basics/result';
 import { claimIn, labelPages, textFor } from '@/core/finish/labels';
 import type { Labels } from '@/core/job/finish';
 import type { RunPiece } from '@/core/shop/run';
@@ -22,6 +23,7 @@ interface Props {
 
 /** Labels of a job on sheets of labels: its own text, a piece’s name and number where they are asked for. */
 export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
+  const t = useWords();
   /** What was typed over which text: once that text changes, here or in another tab, the new one is shown. */
   const [draft, setDraft] = useState<{ readonly text: string; readonly over: string } | null>(null);
   const text = draft?.over === labels.text ? draft.text : labels.text;
@@ -38,16 +40,16 @@ export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
     const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
     saveBytesAs(
       'labels.pdf',
-      await drawnPdf(`Labels of ${jobName}`, pages.value, font.value),
+      await drawnPdf(t('finish.labelsOf', { jobName }), pages.value, font.value),
       'application/pdf',
     );
   };
   return (
-    <section aria-label="Labels" className="grid gap-2">
-      <h2 className="font-name text-name font-semibold">Labels</h2>
+    <section aria-label={t('finish.labels')} className="grid gap-2">
+      <h2 className="font-name text-name font-semibold">{t('finish.labels')}</h2>
       <div className="flex flex-wrap items-start gap-5">
         <label className="grid font-label text-fine font-medium text-soft">
-          Text of a label; {'{name}'} and {'{number}'} are those of its piece
+          {t('finish.textLabelThosePiece')}
           <textarea
             value={text}
             maxLength={400}
@@ -60,7 +62,7 @@ export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
           />
         </label>
         <div className="grid gap-1">
-          <span className="font-label text-fine font-medium text-soft">The first one</span>
+          <span className="font-label text-fine font-medium text-soft">{t('finish.firstOne')}</span>
           <p
             className="grid place-content-center border-2 border-rule bg-white p-2 text-center whitespace-pre-line"
             style={{ width: `${labels.widthMm * 3}px`, minHeight: `${labels.heightMm * 2.4}px` }}
@@ -77,12 +79,12 @@ export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
             onChange={(e) => put({ makerSays: e.target.checked })}
             className="size-5"
           />
-          The maker’s sheet of this blank says “{claim}” itself.
+          {t('finish.makersSheetBlankSays', { claim })}
         </label>
       )}
       <div className="flex flex-wrap items-end gap-3">
         <NumberField
-          label="Labels taken from the first sheet"
+          label={t('finish.labelsTakenFromFirst')}
           value={labels.taken}
           min={0}
           max={359}
@@ -90,18 +92,18 @@ export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
           onValue={(taken) => put({ taken })}
         />
         <Button onClick={() => setSheet((s) => !s)} aria-expanded={sheet}>
-          The sheet: {labels.columns} by {labels.rows}
+          {t('finish.theSheetBy', { columns: labels.columns, rows: labels.rows })}
         </Button>
         <Button kind="act" disabled={!pages.ok} onClick={() => void print()}>
           {pages.ok
-            ? `${pieces.length} labels on ${pages.value.length} ${pages.value.length === 1 ? 'sheet' : 'sheets'}, PDF`
-            : 'Labels, PDF'}
+            ? t('finish.labelsOn', { pieces: pieces.length, pages: pages.value.length })
+            : t('finish.labelsPdf')}
         </Button>
       </div>
       {sheet && <SheetSizes labels={labels} put={put} />}
       {!pages.ok && text.trim() !== '' && (
         <p role="status" className="font-semibold text-act-deep">
-          {problemText(pages.problem)}
+          {t(problemMessage(pages.problem))}
         </p>
       )}
     </section>
@@ -110,10 +112,11 @@ export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
 
 /** How the sheet of labels is divided. */
 function SheetSizes({ labels, put }: { labels: Labels; put: (next: Partial<Labels>) => void }) {
+  const t = useWords();
   return (
     <div className="flex flex-wrap items-end gap-3">
       <NumberField
-        label="Columns"
+        label={t('finish.columns')}
         value={labels.columns}
         min={1}
         max={12}
@@ -122,7 +125,7 @@ function SheetSizes({ labels, put }: { labels: Labels; put: (next: Partial<Label
         onValue={(columns) => put({ columns })}
       />
       <NumberField
-        label="Rows"
+        label={t('finish.rows')}
         value={labels.rows}
         min={1}
         max={30}
@@ -131,7 +134,7 @@ function SheetSizes({ labels, put }: { labels: Labels; put: (next: Partial<Label
         onValue={(rows) => put({ rows })}
       />
       <LengthField
-        label="Label, across"
+        label={t('finish.labelAcross')}
         valueMm={labels.widthMm}
         minMm={10}
         maxMm={210}
@@ -140,7 +143,7 @@ function SheetSizes({ labels, put }: { labels: Labels; put: (next: Partial<Label
         onValue={(widthMm) => put({ widthMm })}
       />
       <LengthField
-        label="Its height"
+        label={t('common.itsHeight')}
         valueMm={labels.heightMm}
         minMm={6}
         maxMm={297}
@@ -149,7 +152,7 @@ function SheetSizes({ labels, put }: { labels: Labels; put: (next: Partial<Label
         onValue={(heightMm) => put({ heightMm })}
       />
       <LengthField
-        label="First from the left"
+        label={t('finish.firstFromLeft')}
         valueMm={labels.leftMm}
         minMm={0}
         maxMm={100}
@@ -158,7 +161,7 @@ function SheetSizes({ labels, put }: { labels: Labels; put: (next: Partial<Label
         onValue={(leftMm) => put({ leftMm })}
       />
       <LengthField
-        label="First from the top"
+        label={t('finish.firstFromTop')}
         valueMm={labels.topMm}
         minMm={0}
         maxMm={100}
@@ -167,7 +170,7 @@ function SheetSizes({ labels, put }: { labels: Labels; put: (next: Partial<Label
         onValue={(topMm) => put({ topMm })}
       />
       <LengthField
-        label="Between columns"
+        label={t('finish.betweenColumns')}
         valueMm={labels.gapXMm}
         minMm={0}
         maxMm={40}
@@ -176,7 +179,7 @@ function SheetSizes({ labels, put }: { labels: Labels; put: (next: Partial<Label
         onValue={(gapXMm) => put({ gapXMm })}
       />
       <LengthField
-        label="Between rows"
+        label={t('finish.betweenRows')}
         valueMm={labels.gapYMm}
         minMm={0}
         maxMm={40}

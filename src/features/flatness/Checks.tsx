@@ -1,21 +1,19 @@
 import type { FlatPress } from '@/core/shop/press';
-import { fineMm } from '@/core/units/quantity';
+import { fineMm } from '@/core/message/quantity';
 import { momentText } from '@/ui/dates';
-import { Q } from '@/ui/units';
+import { Q, useWords } from '@/ui/words';
 import { unevenMm } from './readings';
 
 const SHOWN = 6;
 
 /** How uneven the platen was each time it was read, newest first. */
 export function Checks({ press }: { press: FlatPress }) {
+  const t = useWords();
   const list = press.flatness.slice(-SHOWN).toReversed();
-  if (list.length === 0)
-    return (
-      <p className="text-soft">No earlier readings. Measure again after packing to see the improvement.</p>
-    );
+  if (list.length === 0) return <p className="text-soft">{t('flatness.earlierReadingsMeasureAgain')}</p>;
   return (
-    <section aria-label="Read before">
-      <h2 className="font-name text-lead font-semibold">Read before</h2>
+    <section aria-label={t('flatness.readBefore')}>
+      <h2 className="font-name text-lead font-semibold">{t('flatness.readBefore')}</h2>
       <ul>
         {list.map((c) => (
           <li key={c.id} className="border-b border-rule py-1">
@@ -27,7 +25,7 @@ export function Checks({ press }: { press: FlatPress }) {
             </span>
             {c.packedCardMm !== null && (
               <span className="text-soft">
-                then packed with card of <Q of={fineMm(c.packedCardMm)} />
+                {t('flatness.thenPackedCard')} <Q of={fineMm(c.packedCardMm)} />
               </span>
             )}
           </li>

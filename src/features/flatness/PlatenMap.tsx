@@ -1,5 +1,7 @@
 'use client';
 
+import { inSentence } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { interpolateRgbBasis } from 'd3-interpolate';
 import { useMemo } from 'react';
 import type { FlatPress, GapMethod } from '@/core/shop/press';
@@ -23,6 +25,7 @@ const FULL_MM = 0.6;
 
 /** The platen from above: its gaps as ground, the card as steps, the readings at their places. */
 export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
+  const t = useWords();
   const { widthMm, heightMm } = sizeOf(press);
   const cells = useMemo(() => {
     if (!found) return [];
@@ -41,7 +44,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
     <div className="board-ground relative h-[clamp(27rem,66vh,44rem)]">
       <Board
         interactive
-        label="Platen from above, its back at the top"
+        label={t('flatness.platenFromAboveBack')}
         bounds={{ x: 0, y: 0, width: widthMm, height: heightMm }}
         room={{ top: 26, right: 30, bottom: 26, left: 30 }}
         draw={(fit) => (
@@ -85,7 +88,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
               fontSize={13}
               className="font-label"
             >
-              back
+              {t('flatness.back')}
             </text>
             <text
               x={fit.x(widthMm / 2)}
@@ -94,7 +97,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
               fontSize={13}
               className="font-label"
             >
-              front
+              {t('common.front')}
             </text>
           </>
         )}
@@ -102,7 +105,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
           <>
             {NINE_PLACES.map((s, i) => (
               <div
-                key={placeName(i)}
+                key={i}
                 className="absolute -translate-1/2 border-2 border-ink bg-sheet px-1.5 py-1"
                 style={{
                   left: Math.min(fit.x(widthMm) - 44, Math.max(fit.x(0) + 44, fit.x(s.x * widthMm))),
@@ -111,7 +114,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
               >
                 {by === 'dye' ? (
                   <Select
-                    label={`Dye left, ${placeName(i).toLowerCase()}`}
+                    label={t('flatness.dyeLeft', { i: inSentence(placeName(i)) })}
                     value={String(nearestDye(gaps[i] ?? 0))}
                     options={DYE_WORDS.map((w, k) => ({ value: String(k), label: w }))}
                     onChange={(v) => onGap(i, DYE_GAPS_MM[Number(v) as 0] ?? 0)}
@@ -119,7 +122,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
                   />
                 ) : (
                   <LengthField
-                    label={`Gap, ${placeName(i).toLowerCase()}`}
+                    label={t('flatness.gap', { i: inSentence(placeName(i)) })}
                     hideLabel
                     valueMm={gaps[i] ?? 0}
                     minMm={0}

@@ -1,3 +1,4 @@
+import { inEnglish } from '@/words/inEnglish';
 import { demoShop } from '@/core/demo/demoShop';
 import { at, entryOf, mark } from '@/core/look/testLooks';
 import { isFlatPress, type Flatness } from '@/core/shop/press';
@@ -17,7 +18,11 @@ const check = (f: (x: number, y: number) => number, packedCardMm: number | null)
 
 test('nine places of a platen, named as a hand finds them', () => {
   expect(NINE_PLACES).toHaveLength(9);
-  expect([placeName(0), placeName(4), placeName(8)]).toEqual(['Back left', 'Middle', 'Front right']);
+  expect(inEnglish([placeName(0), placeName(4), placeName(8)])).toEqual([
+    'Back left',
+    'Middle',
+    'Front right',
+  ]);
 });
 
 test('a corner that stands off is packed at that corner, and the piece is laid away from it', () => {

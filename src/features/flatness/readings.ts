@@ -1,3 +1,4 @@
+import { say, type Message } from '@/core/message/message';
 import {
   packingOf,
   levelPlace,
@@ -15,14 +16,21 @@ import type { LogEntry } from '@/core/shop/records';
 
 /** The nine places of a platen that are read, as shares of its width from the left and of its depth from the back. */
 export const NINE_PLACES = [0.06, 0.5, 0.94].flatMap((y) => [0.06, 0.5, 0.94].map((x) => ({ x, y })));
-const ROWS = ['Back', 'Middle', 'Front'] as const;
+const ROWS = ['back', 'middle', 'front'] as const;
 const COLUMNS = ['left', 'middle', 'right'] as const;
-export const placeName = (i: number): string =>
-  i === 4 ? 'Middle' : `${ROWS[Math.floor(i / 3)] ?? ''} ${COLUMNS[i % 3] ?? ''}`;
+export const placeName = (i: number): Message =>
+  i === 4
+    ? say('common.middle')
+    : say('flatness.place', { row: ROWS[Math.floor(i / 3)] ?? 'middle', column: COLUMNS[i % 3] ?? 'middle' });
 
 /** How much dye a test sheet kept at a place, and the gap it stands for, mm: our own estimate, and rough. */
 export const DYE_GAPS_MM = [0, 0.1, 0.25, 0.5] as const;
-export const DYE_WORDS = ['none', 'a little', 'half', 'nearly all'] as const;
+export const DYE_WORDS = [
+  say('common.none'),
+  say('flatness.aLittle'),
+  say('flatness.half'),
+  say('flatness.nearlyAll'),
+] as const;
 
 export const sizeOf = (p: FlatPress): PlatenSize => ({
   widthMm: p.platenWidthMm,

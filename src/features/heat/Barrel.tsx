@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { arc } from 'd3-shape';
 
 const RAD = Math.PI / 180;
@@ -28,6 +29,7 @@ export function Barrel({
   showTurn,
   mark = 'seam',
 }: Props) {
+  const t = useWords();
   const gap = 360 - coveredDeg;
   const r = size / 2;
   const heater =
@@ -77,7 +79,7 @@ export function Barrel({
             className="font-label"
             fill={ink}
           >
-            turn {Math.round(rotationDeg)}°
+            {t('heat.turn', { rotation: Math.round(rotationDeg) })}
           </text>
         </g>
       )}

@@ -1,12 +1,14 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { offsetMap, newestOf } from '@/core/heat/pressModel';
 import type { BedPlan, BedPlacement } from '@/core/heat/bed';
 import { boundsOfContour, contourPath, flatten } from '@/core/geometry/contour';
 import { isFlatPress, isOven, type FlatPress, type Oven } from '@/core/shop/press';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import { mainFace } from '@/core/wrap/pattern';
-import { useSay, useUnits } from '@/ui/units';
+import { useUnits } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 
 const OUTLINE_TOLERANCE_MM = 0.2;
@@ -14,7 +16,7 @@ const OUTLINE_TOLERANCE_MM = 0.2;
 /** A flat press or an oven from above: the bed to scale, its cooler edges, and the pieces of a load where to lay them. */
 export function BedDiagram({ press, print = false }: { press: FlatPress | Oven; print?: boolean }) {
   const { plan } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { load } = plan.heat;
   const bed = load?.bed ?? null;
   const [w, h] = isFlatPress(press)
@@ -23,18 +25,21 @@ export function BedDiagram({ press, print = false }: { press: FlatPress | Oven; 
   const margin = bed?.marginMm ?? 30;
   const line = Math.max(w, h) / 180;
   const pieces = load?.load.piecesAtOnce ?? 1;
-  const size = [mm(w), ' × ', mm(h)] as const;
-  const what = isOven(press) ? 'rack' : 'platen';
+  const what = isOven(press) ? say('heat.rack') : say('heat.platen');
   return (
     <figure className="flex h-full min-h-0 flex-col p-2">
       <figcaption className="font-name text-lead font-semibold">
-        {isOven(press) ? 'On the rack, from above' : 'On the bed, from above'}
+        {isOven(press) ? t('heat.rackFromAbove') : t('heat.bedFromAbove')}
       </figcaption>
       <svg
         viewBox={`${-line} ${-line} ${w + 2 * line} ${h + 2 * line}`}
         className={print ? 'w-full' : 'min-h-0 w-full flex-1'}
         role="img"
-        aria-label={`${pieces} at once on a ${what} of ${say([...size])}`}
+        aria-label={t('heat.atOnceOnA', {
+          pieces,
+          what,
+          size: say('common.size', { width: mm(w), height: mm(h) }),
+        })}
       >
         <rect x={0} y={0} width={w} height={h} fill="#dccfa9" stroke="#14211f" strokeWidth={line} />
         <rect
@@ -121,6 +126,7 @@ const Cross = ({ bed, line }: { bed: BedPlan; line: number }) => {
 
 /** The coolest place that was read, where it is worth a word. */
 function ColdSpot({ press, w, h }: { press: FlatPress; w: number; h: number }) {
+  const t = useWords();
   const units = useUnits();
   const check = newestOf(press.checks);
   const map = offsetMap(check);
@@ -139,7 +145,7 @@ function ColdSpot({ press, w, h }: { press: FlatPress; w: number; h: number }) {
         className="font-label"
         fill="#14211f"
       >
-        {Math.round(low)} °{units.temperature} low
+        {t('heat.low', { low: Math.round(low), temperature: units.temperature })}
       </text>
     </g>
   );
@@ -147,20 +153,21 @@ function ColdSpot({ press, w, h }: { press: FlatPress; w: number; h: number }) {
 
 function BedWords({ press, bed }: { press: FlatPress | Oven; bed: BedPlan | null }) {
   const { plan } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { load, model } = plan.heat;
   const more = model?.loads.find((l) => l.pieces === load?.most);
   const fits =
     load && load.most > 0
-      ? `${load.most} fit${more && load.most > load.load.piecesAtOnce ? `, and would take ${say([{ kind: 'duration', value: more.dwellS }])}` : ''}`
-      : 'It does not fit.';
+      ? `${load.most} fit${more && load.most > load.load.piecesAtOnce ? t('heat.wouldTake', { value: { kind: 'duration', value: more.dwellS } }) : ''}`
+      : t('heat.doesFit');
   return (
     <p className="mt-1 text-fine leading-snug">
-      {bed && !isOven(press) && (
-        <>cross: middle of the load, {say([mm(bed.pressure.offMm)])} from the middle. </>
-      )}
-      dashed: {isOven(press) ? 'keep clear of the walls' : 'cooler outside'}, {say([mm(bed?.marginMm ?? 30)])}
-      . <strong>{fits}</strong>
+      {bed && !isOven(press) && <>{t('heat.crossMiddleLoadFrom', { off: mm(bed.pressure.offMm) })} </>}
+      {t('heat.dashed', {
+        which: isOven(press) ? 'keepClearWalls' : 'other',
+        margin: mm(bed?.marginMm ?? 30),
+      })}{' '}
+      <strong>{fits}</strong>
     </p>
   );
 }

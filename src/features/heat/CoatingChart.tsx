@@ -1,12 +1,12 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import type { SeriesPoint } from '@/core/heat/outcome';
-import { clockText, formatQuantity } from '@/core/units/format';
-import { celsius } from '@/core/units/quantity';
+import { clockText } from '@/core/units/format';
+import { celsius } from '@/core/message/quantity';
 import { Board } from '@/ui/board/Board';
-import { useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { clockTicks } from './HeatWindow';
 
@@ -16,17 +16,21 @@ const DYE_MOVES_C = 150;
 
 /** The display and the coating over time, from closing until it has cooled a while. */
 export function CoatingChart() {
+  const t = useWords();
   const { plan } = useJob();
   const outcome = plan.heat.model?.shown;
   if (!outcome)
     return (
       <p className="grid h-full place-content-center font-label text-base" aria-live="polite">
-        {plan.heat.model ? 'Calculating.' : ''}
+        {plan.heat.model ? t('common.calculating') : ''}
       </p>
     );
   return (
     <Board
-      label={`Coating and display over time: the coating reaches ${Math.round(outcome.peakC)} °C, the press is open after ${clockText(outcome.pressS)}`}
+      label={t('heat.coatingDisplayOverTime', {
+        peak: Math.round(outcome.peakC),
+        press: clockText(outcome.pressS),
+      })}
       bounds={{ x: 0, y: 0, width: 1, height: 1 }}
       room={{ top: 0, right: 0, bottom: 0, left: 0 }}
       draw={(fit) => <Chart width={fit.width} height={fit.height} />}
@@ -35,8 +39,8 @@ export function CoatingChart() {
 }
 
 function Chart({ width, height }: { width: number; height: number }) {
+  const t = useWords();
   const { plan } = useJob();
-  const units = useUnits();
   const outcome = plan.heat.model?.shown;
   if (!outcome) return null;
   const { series, closings } = outcome;
@@ -44,7 +48,7 @@ function Chart({ width, height }: { width: number; height: number }) {
   const top = Math.max(210, ...series.map((p) => Math.max(p.displayC, p.highC))) + 4;
   const x = scaleLinear([0, end], [ROOM.left, width - ROOM.right]);
   const y = scaleLinear([20, top], [height - ROOM.bottom, ROOM.top]);
-  const shown = (c: number) => formatQuantity(celsius(c), units);
+  const shown = (c: number) => t.parts(celsius(c));
   const band = area<SeriesPoint>()
     .x((p) => x(p.atS))
     .y0((p) => y(Math.max(20, p.lowC)))
@@ -88,7 +92,7 @@ function Chart({ width, height }: { width: number; height: number }) {
         strokeDasharray="2 4"
       />
       <text x={width - ROOM.right - 4} y={y(DYE_MOVES_C) - 5} textAnchor="end">
-        dye moves
+        {t('heat.dyeMoves')}
       </text>
       <path d={band([...series]) ?? ''} fill="#ad4b25" fillOpacity={0.22} />
       <path d={of((p) => p.displayC)([...series]) ?? ''} fill="none" stroke="#14211f" strokeWidth={2} />
@@ -96,10 +100,10 @@ function Chart({ width, height }: { width: number; height: number }) {
       {last && (
         <>
           <text x={width - ROOM.right + 6} y={Math.max(ROOM.top + 8, y(last.displayC) + 4)}>
-            press display
+            {t('heat.pressDisplay')}
           </text>
           <text x={width - ROOM.right + 6} y={y(last.coatingC) + 4} fill="#8a3a1a" fontWeight={600}>
-            coating, 19 in 20
+            {t('heat.coating1920')}
           </text>
         </>
       )}

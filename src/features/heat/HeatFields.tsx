@@ -1,5 +1,6 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '@/core/heat/labels';
 import { lowestTargetC } from '@/core/heat/starting';
@@ -8,37 +9,36 @@ import { WASTE_SHEETS } from '@/core/heat/materials';
 import { PEELS, PRESSURES, type HeatSettings } from '@/core/shop/heatSettings';
 import { HEATED_FROM, WASTE_KINDS, type Load } from '@/core/shop/load';
 import { isOven, isWrapPress, TIMER_STARTS, type TimerStart } from '@/core/shop/press';
-import { clockText, formatQuantity } from '@/core/units/format';
+import { clockText } from '@/core/units/format';
 import { parseDuration, parseTemperature } from '@/core/units/parse';
-import type { Phrase } from '@/core/units/phrase';
-import { celsius, mm } from '@/core/units/quantity';
+import { celsius, mm } from '@/core/message/quantity';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
 import { NumberField } from '@/ui/NumberField';
 import { Segments } from '@/ui/Segments';
 import { Select } from '@/ui/Select';
 import { TypedField } from '@/ui/TypedField';
-import { useSay, useUnits } from '@/ui/units';
+import { useUnits } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 
 /** A target the press never reads is refused with the reason. */
-function reachableTarget(
-  targetC: number,
-  platenC: number,
-  restingC: number | null,
-  say: (p: Phrase) => string,
-): Result<number> {
-  const where = 'Cool-down target';
+function reachableTarget(targetC: number, platenC: number, restingC: number | null): Result<number> {
+  const where = say('heat.coolDownTarget');
   const lowest = lowestTargetC(restingC);
   if (targetC >= platenC)
-    return fail('It must be below the working temperature.', where, `Less than ${say([celsius(platenC)])}.`);
+    return fail(
+      say('heat.mustBelowWorkingTemperature'),
+      where,
+      say('heat.lessThan', { platen: celsius(platenC) }),
+    );
   if (restingC !== null && lowest !== null && targetC < lowest)
     return fail(
-      `This press rests at ${say([celsius(restingC)])}: it never falls to ${say([celsius(targetC)])}.`,
+      say('heat.pressRestsNeverFalls2', { resting: celsius(restingC), target: celsius(targetC) }),
       where,
       lowest < platenC
-        ? `From ${say([celsius(lowest)])} to below ${say([celsius(platenC)])}.`
-        : 'Type “no”: it cannot fall below its working temperature.',
+        ? say('heat.fromBelow', { lowest: celsius(lowest), platen: celsius(platenC) })
+        : say('heat.typeCannotFallBelow'),
     );
   return ok(targetC);
 }
@@ -47,47 +47,47 @@ function reachableTarget(
 export function HeatFields() {
   const { plan, job, edit } = useJob();
   const units = useUnits();
-  const say = useSay();
+  const t = useWords();
   const { chosen, press } = plan.heat;
   if (!chosen || !press) return null;
   const { settings: s, originOf } = chosen;
   const put = (next: Partial<HeatSettings>, group?: string) =>
     edit((j) => ({ ...j, heat: { ...j.heat, ...next } }), group);
-  const temp = formatQuantity(celsius(s.platenC), units);
-  const coolDown = s.coolDownC === null ? 'no' : formatQuantity(celsius(s.coolDownC), units).number;
+  const temp = t.parts(celsius(s.platenC));
+  const coolDown = s.coolDownC === null ? 'no' : t.parts(celsius(s.coolDownC)).number;
   const changed = Object.keys(job.heat).length > 0 || Object.keys(job.load).length > 0;
   const readTemp = (where: string) => (text: string) => {
     const r = parseTemperature(text, units.temperature, where);
     return r.ok && r.value < 100
-      ? fail('This is too cool to transfer dye.', where, 'Common work is 175 to 205 °C (350 to 400 °F).')
+      ? fail(say('heat.tooCoolTransferDye'), where, say('heat.commonWork175205'))
       : r;
   };
   const reachable = (r: Result<number>): Result<number> =>
-    r.ok ? reachableTarget(r.value, s.platenC, isOven(press) ? null : press.restingC, say) : r;
+    r.ok ? reachableTarget(r.value, s.platenC, isOven(press) ? null : press.restingC) : r;
   return (
     <div className="flex flex-wrap items-end gap-x-5 gap-y-2 border-y border-rule bg-sheet/80 px-5 py-2">
       <TypedField
-        label="Temperature"
+        label={t('common.temperature')}
         text={temp.number}
         unit={temp.unit}
         byHand={originOf.platenC === 'measured'}
         width="w-14"
-        parse={readTemp('Temperature')}
+        parse={readTemp(t('common.temperature'))}
         onValue={(platenC) => put({ platenC }, 'platen')}
       />
       <TypedField
-        label={s.passes > 1 ? 'Dwell time per pass' : 'Dwell time'}
+        label={s.passes > 1 ? t('heat.dwellTimePerPass') : t('heat.dwellTime')}
         text={String(s.dwellS)}
         unit={s.dwellS >= 60 ? `s, ${clockText(s.dwellS)}` : 's'}
         byHand={originOf.dwellS === 'measured'}
         width="w-16"
-        parse={(t) => parseDuration(t)}
+        parse={(typed) => parseDuration(typed)}
         onValue={(dwellS) => put({ dwellS }, 'dwell')}
       />
       <TimerChoice />
       {isWrapPress(press) && (
         <NumberField
-          label="Passes"
+          label={t('heat.passes')}
           value={s.passes}
           min={1}
           max={6}
@@ -99,44 +99,46 @@ export function HeatFields() {
       )}
       {s.passes > 1 && (
         <TypedField
-          label="Later passes"
+          label={t('heat.laterPasses')}
           text={s.laterDwellS === null ? 'same' : String(s.laterDwellS)}
           unit={s.laterDwellS === null ? '' : 's'}
           byHand={originOf.laterDwellS === 'measured'}
           width="w-16"
-          parse={(t) => (/^(same|no|-)?$/i.test(t.trim()) ? ok(null) : parseDuration(t, 'Later passes'))}
+          parse={(typed) =>
+            /^(same|no|-)?$/i.test(typed.trim()) ? ok(null) : parseDuration(typed, t('heat.laterPasses'))
+          }
           onValue={(laterDwellS) => put({ laterDwellS }, 'later')}
         />
       )}
       {s.passes > 1 && !isOven(press) && (
         <TypedField
-          label="Cool-down target"
+          label={t('heat.coolDownTarget')}
           text={coolDown}
           unit={s.coolDownC === null ? '' : temp.unit}
           byHand={originOf.coolDownC === 'measured'}
           width="w-16"
-          parse={(t) =>
-            /^(no|none|-)?$/i.test(t.trim())
+          parse={(typed) =>
+            /^(no|none|-)?$/i.test(typed.trim())
               ? ok(null)
-              : reachable(parseTemperature(t, units.temperature, 'Cool-down target'))
+              : reachable(parseTemperature(typed, units.temperature, t('heat.coolDownTarget')))
           }
           onValue={(coolDownC) => put({ coolDownC }, 'fall')}
         />
       )}
-      <Labelled label="Pressure">
+      <Labelled label={t('heat.pressure2')}>
         <Select
-          label="Pressure"
+          label={t('heat.pressure2')}
           value={s.pressure}
-          options={PRESSURES.map((p) => ({ value: p, label: PRESSURE_WORDS[p] }))}
+          options={PRESSURES.map((p) => ({ value: p, label: t(PRESSURE_WORDS[p]) }))}
           onChange={(pressure) => put({ pressure })}
           className="w-36"
         />
       </Labelled>
-      <Labelled label="Peel">
+      <Labelled label={t('heat.peel')}>
         <Select
-          label="Peel"
+          label={t('heat.peel')}
           value={s.peel}
-          options={PEELS.map((p) => ({ value: p, label: PEEL_NOTES[p].label }))}
+          options={PEELS.map((p) => ({ value: p, label: t(PEEL_NOTES[p].label) }))}
           onChange={(peel) => put({ peel })}
           className="w-32"
         />
@@ -144,11 +146,11 @@ export function HeatFields() {
       <HeaterChoice />
       <LoadFields />
       <p className="max-w-60 font-label text-fine leading-snug font-medium">
-        {PEEL_NOTES[s.peel].gain} <span className="text-act-deep">{PEEL_NOTES[s.peel].risk}</span>
+        {t(PEEL_NOTES[s.peel].gain)} <span className="text-act-deep">{t(PEEL_NOTES[s.peel].risk)}</span>
       </p>
       {changed && (
         <Button onClick={() => edit((j) => ({ ...j, heat: {}, load: {} }))}>
-          {chosen.proven ? 'Reset to the proven recipe' : 'Reset to the usual settings'}
+          {chosen.proven ? t('heat.resetProvenRecipe') : t('heat.resetUsualSettings')}
         </Button>
       )}
     </div>
@@ -157,17 +159,18 @@ export function HeatFields() {
 
 /** The ways to count the same time, side by side: they can differ by a minute. */
 function TimerChoice() {
+  const t = useWords();
   const { plan, edit } = useJob();
   const { chosen, model } = plan.heat;
   if (!chosen) return null;
   const { settings: s, originOf } = chosen;
   const outcome = model?.shown ?? null;
   const ways = outcome ? timerWays(outcome) : [];
-  const label = (t: TimerStart): string => {
-    const first = ways.find((w) => w.timerStart === t)?.passS[0];
-    const words = t === 'at-temperature' ? 'at temperature' : 'from closing';
+  const label = (start: TimerStart): string => {
+    const first = ways.find((w) => w.timerStart === start)?.passS[0];
+    const words = start === 'at-temperature' ? t('heat.atTemperature') : t('heat.fromClosing');
     if (first === undefined) return words;
-    return first === null ? `${words}: not back in time` : `${words} ${clockText(Math.round(first))}`;
+    return first === null ? t('heat.notBackInTime', { words }) : `${words} ${clockText(Math.round(first))}`;
   };
   const choose = (timerStart: TimerStart) => {
     if (timerStart === s.timerStart) return;
@@ -183,11 +186,15 @@ function TimerChoice() {
     }));
   };
   return (
-    <Labelled label="Timer">
+    <Labelled label={t('common.timer')}>
       <Segments
-        label="When the timer starts"
+        label={t('heat.whenTimerStarts')}
         value={s.timerStart}
-        options={TIMER_STARTS.map((t) => ({ value: t, label: label(t), title: TIMER_START_WORDS[t] }))}
+        options={TIMER_STARTS.map((start) => ({
+          value: start,
+          label: label(start),
+          title: TIMER_START_WORDS[start],
+        }))}
         onChange={choose}
       />
     </Labelled>
@@ -204,15 +211,18 @@ function usePutLoad(): (next: Partial<Load>, group?: string) => void {
 function HeaterChoice() {
   const { plan } = useJob();
   const put = usePutLoad();
-  const say = useSay();
+  const t = useWords();
   const { press, heater } = plan.heat;
   if (!press || !isWrapPress(press) || press.heaters.length < 2 || !heater) return null;
   return (
-    <Labelled label="Heater">
+    <Labelled label={t('common.heater')}>
       <Select
-        label="Heater"
+        label={t('common.heater')}
         value={heater.id}
-        options={press.heaters.map((h) => ({ value: h.id, label: `${h.name}, ${say([mm(h.lengthMm)])}` }))}
+        options={press.heaters.map((h) => ({
+          value: h.id,
+          label: `${h.name}, ${t.quantity(mm(h.lengthMm))}`,
+        }))}
         onChange={(heaterId) => put({ heaterId })}
         className="w-48"
       />
@@ -221,6 +231,7 @@ function HeaterChoice() {
 }
 
 function LoadFields() {
+  const t = useWords();
   const { plan } = useJob();
   const put = usePutLoad();
   const { press, load } = plan.heat;
@@ -230,7 +241,7 @@ function LoadFields() {
     <>
       {!isWrapPress(press) && (
         <NumberField
-          label="At once"
+          label={t('heat.atOnce')}
           value={load.load.piecesAtOnce}
           min={1}
           max={60}
@@ -242,13 +253,13 @@ function LoadFields() {
       )}
       <WasteFields />
       {flat && plan.heat.model?.subject.load.faces === 'one' && (
-        <Labelled label="Position">
+        <Labelled label={t('heat.position')}>
           <Select
-            label="Position"
+            label={t('heat.position')}
             value={load.load.heatedFrom}
             options={HEATED_FROM.map((k) => ({
               value: k,
-              label: k === 'paper' ? 'face up, under its paper' : 'face down, heated through',
+              label: k === 'paper' ? t('heat.faceUpUnderPaper') : t('heat.faceDownHeatedThrough2'),
             }))}
             onChange={(heatedFrom) => put({ heatedFrom })}
             className="w-56"
@@ -261,6 +272,7 @@ function LoadFields() {
 
 /** Sheets between heater and paper, and of what. */
 function WasteFields() {
+  const t = useWords();
   const { plan } = useJob();
   const put = usePutLoad();
   const { press, load } = plan.heat;
@@ -268,7 +280,7 @@ function WasteFields() {
   return (
     <div className="flex items-end gap-2">
       <NumberField
-        label="Waste sheets"
+        label={t('heat.wasteSheets')}
         value={load.load.wasteSheets}
         min={0}
         max={6}
@@ -278,9 +290,9 @@ function WasteFields() {
         onValue={(wasteSheets) => put({ wasteSheets }, 'sheets')}
       />
       {load.load.wasteSheets > 0 && (
-        <Labelled label="of">
+        <Labelled label={t('heat.of')}>
           <Select
-            label="Waste sheet"
+            label={t('heat.wasteSheet')}
             value={load.load.wasteKind}
             options={WASTE_KINDS.map((k) => ({ value: k, label: WASTE_SHEETS[k].words }))}
             onChange={(wasteKind) => put({ wasteKind })}

@@ -1,9 +1,10 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import { preparationWords } from '@/core/plan/operationWords';
 import { isFlatPress, isOven } from '@/core/shop/press';
 import { Segments } from '@/ui/Segments';
-import { Say } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { BedDiagram } from './BedDiagram';
@@ -15,21 +16,22 @@ import { RingDiagram } from './RingDiagram';
 
 /** What to set for this blank on this press, why, and how sure that is. */
 export function HeatView() {
+  const t = useWords();
   const { plan, job, shop, edit } = useJob();
   if (!plan.blank.blank) return <NeedsBlank />;
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-5 pt-3">
         <Segments
-          label="Press"
+          label={t('common.press')}
           value={job.pressId}
           onChange={(pressId) => edit((j) => ({ ...j, pressId, heat: {}, load: {} }))}
           options={shop.presses.map((p) => ({ value: p.id, label: p.name }))}
         />
-        {shop.presses.length === 0 && <p>There is no press yet. Add one under Presses.</p>}
+        {shop.presses.length === 0 && <p>{t('heat.therePressYetAdd')}</p>}
         <span className="ml-auto flex items-center gap-3">
           <span role="status" className="font-label text-fine">
-            {plan.heat.model?.updating ? 'Updating…' : ''}
+            {plan.heat.model?.updating ? t('heat.updating') : ''}
           </span>
           <RecipeButton />
         </span>
@@ -38,9 +40,7 @@ export function HeatView() {
         <Settings />
       ) : (
         <p className="p-8 text-lead">
-          {job.pressId
-            ? 'The findings below say why.'
-            : 'Choose the press for this job. Its usual or proven settings are filled in.'}
+          {job.pressId ? t('heat.findingsBelowSayWhy') : t('heat.choosePressJobUsual')}
         </p>
       )}
     </div>
@@ -48,6 +48,7 @@ export function HeatView() {
 }
 
 function Settings() {
+  const t = useWords();
   const { plan } = useJob();
   return (
     <>
@@ -64,14 +65,14 @@ function Settings() {
       </div>
       <HeatFields />
       <WhatIfs />
-      <section aria-label="Before pressing" className="px-5 pt-2 pb-3">
-        <h2 className="font-name text-lead font-semibold">Before pressing, in order</h2>
+      <section aria-label={t('heat.beforePressing')} className="px-5 pt-2 pb-3">
+        <h2 className="font-name text-lead font-semibold">{t('heat.beforePressingOrder')}</h2>
         <ol className="columns-1 gap-6 md:columns-2">
           {preparationWords(plan).map((step, i) => (
             <li key={i} className="flex break-inside-avoid gap-2 py-0.5 leading-snug">
               <span className="w-5 shrink-0 text-right font-label font-semibold">{i + 1}</span>
               <span>
-                <Say phrase={step} />
+                <Say message={step} />
               </span>
             </li>
           ))}
@@ -92,16 +93,17 @@ function Drawing() {
 
 /** One change at a time, and what it does to the time. */
 function WhatIfs() {
+  const t = useWords();
   const { plan } = useJob();
   const list = plan.heat.model?.whatIfs ?? [];
   if (list.length === 0) return null;
   return (
-    <section aria-label="What if" className="px-5 pt-2">
-      <h2 className="font-name text-lead font-semibold">Alternatives with the same dose</h2>
+    <section aria-label={t('common.whatIf')} className="px-5 pt-2">
+      <h2 className="font-name text-lead font-semibold">{t('heat.alternativesSameDose')}</h2>
       <ul className="flex flex-wrap gap-x-6 gap-y-1 font-label">
         {list.map((w) => (
           <li key={w.id}>
-            <Say phrase={w.text} />: <strong>{byWords(w.byS)}</strong>
+            <Say message={w.text} />: <strong>{t(byWords(w.byS))}</strong>
           </li>
         ))}
       </ul>
@@ -109,7 +111,7 @@ function WhatIfs() {
   );
 }
 
-const byWords = (s: number): string => {
+const byWords = (s: number): Message => {
   const n = Math.round(s);
-  return n === 0 ? 'no change' : `${n > 0 ? '+' : '−'}${Math.abs(n)} s`;
+  return n === 0 ? say('heat.noChange') : say('heat.n2', { which: n > 0 ? 'n' : 'other', n: Math.abs(n) });
 };

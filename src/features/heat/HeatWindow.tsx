@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { useMemo } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { ChosenHeat } from '@/core/heat/choose';
@@ -8,8 +10,8 @@ import { settableS } from '@/core/heat/start';
 import type { WindowRange } from '@/core/heat/window';
 import type { HeatSettings } from '@/core/shop/heatSettings';
 import type { LogEntry } from '@/core/shop/records';
-import { clockText, formatQuantity, toCelsius, toFahrenheit, type UnitChoice } from '@/core/units/format';
-import { celsius } from '@/core/units/quantity';
+import { clockText, toCelsius, toFahrenheit, type UnitChoice } from '@/core/units/format';
+import { celsius } from '@/core/message/quantity';
 import { newestOnPress } from '@/data/log';
 import { Board } from '@/ui/board/Board';
 import { Draggable } from '@/ui/board/Draggable';
@@ -17,11 +19,11 @@ import { useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
 import { bandPaths, CHART_ROOM, goodAt, goodPlace, windowScales, type WindowScales } from './windowScales';
 
-const DOT: Readonly<Record<LogEntry['verdict'], { fill: string; label: string }>> = {
-  good: { fill: '#173a36', label: 'good' },
-  under: { fill: '#f8faf6', label: 'too little' },
-  over: { fill: '#6e2f2a', label: 'too much' },
-  other: { fill: '#c9b37a', label: 'other fault' },
+const DOT: Readonly<Record<LogEntry['verdict'], { fill: string; label: Message }>> = {
+  good: { fill: '#173a36', label: say('common.good2') },
+  under: { fill: '#f8faf6', label: say('common.tooLittle') },
+  over: { fill: '#6e2f2a', label: say('common.tooMuch') },
+  other: { fill: '#c9b37a', label: say('common.otherFault') },
 };
 
 /** Newest entries shown as dots: older ones lie under them. */
@@ -29,6 +31,7 @@ const MOST_DOTS = 300;
 
 /** Temperature against time: how likely a good piece is, the usual range, what was tried, and the setting to drag. */
 export function HeatWindow() {
+  const t = useWords();
   const { plan } = useJob();
   const units = useUnits();
   const { chosen, press } = plan.heat;
@@ -40,7 +43,7 @@ export function HeatWindow() {
   return (
     <Board
       interactive
-      label="Temperature against time: how likely a good piece is, the usual range and what has been tried"
+      label={t('heat.temperatureAgainstTimeHow')}
       bounds={{ x: 0, y: 0, width: 1, height: 1 }}
       room={{ top: 0, right: 0, bottom: 0, left: 0 }}
       draw={(fit) => <Chart width={fit.width} height={fit.height} tried={tried} units={units} />}
@@ -56,6 +59,7 @@ interface ChartProps {
 }
 
 function Chart({ width, height, tried, units }: ChartProps) {
+  const t = useWords();
   const { plan } = useJob();
   const { chosen, model } = plan.heat;
   const range = model?.range ?? null;
@@ -70,8 +74,8 @@ function Chart({ width, height, tried, units }: ChartProps) {
   return (
     <g className="font-label" fontSize={13} fill="#14211f">
       <text x={CHART_ROOM.left} y={20} fontSize={15} fontWeight={600}>
-        {s.passes > 1 ? 'Dwell time per pass against temperature' : 'Time against temperature'}
-        {model.rough && <tspan fontWeight={500}> · calculating</tspan>}
+        {s.passes > 1 ? t('heat.dwellTimePerPass2') : t('heat.timeAgainstTemperature')}
+        {model.rough && <tspan fontWeight={500}> {t('heat.calculating2')}</tspan>}
       </text>
       <rect
         x={CHART_ROOM.left}
@@ -96,7 +100,7 @@ function Chart({ width, height, tried, units }: ChartProps) {
             strokeDasharray="5 4"
           />
           <text x={x(usual.platenC[0]) + 2} y={y(usual.dwellS[0]) + 14} fontWeight={600}>
-            usual range
+            {t('heat.usualRange')}
           </text>
         </g>
       )}
@@ -111,7 +115,7 @@ function Chart({ width, height, tried, units }: ChartProps) {
           stroke="#14211f"
           strokeWidth={1.5}
         >
-          <title>{DOT[e.verdict].label}</title>
+          <title>{t(DOT[e.verdict].label)}</title>
         </circle>
       ))}
       <Axes x={x} y={y} width={width} height={height} units={units} />
@@ -140,6 +144,7 @@ const inside = (s: HeatSettings, range: WindowRange) =>
 
 /** What lies on either side of the window, in words. */
 function Sides({ width, height }: { width: number; height: number }) {
+  const t = useWords();
   const { plan } = useJob();
   const map = plan.heat.model?.window;
   if (!map) return null;
@@ -150,12 +155,12 @@ function Sides({ width, height }: { width: number; height: number }) {
     <g fontWeight={600}>
       {clearTop && (
         <text x={width - CHART_ROOM.right - 8} y={CHART_ROOM.top + 18} textAnchor="end">
-          too much: browned, soft lines
+          {t('heat.tooMuchBrownedSoft')}
         </text>
       )}
       {clearFoot && (
         <text x={CHART_ROOM.left + 8} y={height - CHART_ROOM.bottom - 10}>
-          too little: pale, dye left
+          {t('heat.tooLittlePaleDye')}
         </text>
       )}
     </g>
@@ -163,6 +168,7 @@ function Sides({ width, height }: { width: number; height: number }) {
 }
 
 function BestWords({ scales: { x, y } }: { scales: WindowScales }) {
+  const t = useWords();
   const { plan } = useJob();
   const map = plan.heat.model?.window;
   const place = useMemo(() => (map ? goodPlace(map) : null), [map]);
@@ -170,12 +176,12 @@ function BestWords({ scales: { x, y } }: { scales: WindowScales }) {
   const good = goodAt(map, place.c, place.s) ?? 0;
   const words =
     good >= 0.95
-      ? 'good 19 in 20'
+      ? t('heat.good1920')
       : good >= 0.9
-        ? 'good 9 in 10'
+        ? t('heat.good910')
         : good >= 0.75
-          ? 'good 3 in 4'
-          : 'good 1 in 2';
+          ? t('heat.good34')
+          : t('heat.good12');
   const [cx, cy] = [x(place.c), y(place.s)];
   return (
     <text x={cx} y={cy - 22} textAnchor="middle" fontWeight={600} fill={good >= 0.95 ? '#ffffff' : '#14211f'}>
@@ -190,6 +196,7 @@ const settableC = (c: number, units: UnitChoice): number =>
 
 /** The chosen setting: dragged, or moved with the arrow keys. */
 function Here({ scales: { x, y }, units }: { scales: WindowScales; units: UnitChoice }) {
+  const t = useWords();
   const { plan, edit } = useJob();
   const s = plan.heat.chosen?.settings;
   if (!s) return null;
@@ -215,9 +222,9 @@ function Here({ scales: { x, y }, units }: { scales: WindowScales; units: UnitCh
       onDragged={(from, dx, dy) => put(x.invert(from.cx + dx), y.invert(from.cy + dy))}
       tabIndex={0}
       role="slider"
-      aria-label="Chosen setting"
+      aria-label={t('heat.chosenSetting')}
       aria-valuenow={s.dwellS}
-      aria-valuetext={`${formatQuantity(celsius(s.platenC), units).number} °${units.temperature}, ${clockText(s.dwellS)}`}
+      aria-valuetext={`${t.parts(celsius(s.platenC)).number} °${units.temperature}, ${clockText(s.dwellS)}`}
       className="cursor-move touch-none"
       onKeyDown={(e) => {
         const by = {
@@ -240,16 +247,19 @@ function Here({ scales: { x, y }, units }: { scales: WindowScales; units: UnitCh
   );
 }
 
-const DotKey = ({ x, y }: { x: number; y: number }) => (
-  <g>
-    {(['good', 'under', 'over'] as const).map((v, i) => (
-      <g key={v} transform={`translate(${x + i * 84} ${y})`}>
-        <circle r={6} cx={6} cy={-4} fill={DOT[v].fill} stroke="#14211f" strokeWidth={1.5} />
-        <text x={17}>{DOT[v].label}</text>
-      </g>
-    ))}
-  </g>
-);
+const DotKey = ({ x, y }: { x: number; y: number }) => {
+  const t = useWords();
+  return (
+    <g>
+      {(['good', 'under', 'over'] as const).map((v, i) => (
+        <g key={v} transform={`translate(${x + i * 84} ${y})`}>
+          <circle r={6} cx={6} cy={-4} fill={DOT[v].fill} stroke="#14211f" strokeWidth={1.5} />
+          <text x={17}>{t(DOT[v].label)}</text>
+        </g>
+      ))}
+    </g>
+  );
+};
 
 interface AxesProps extends WindowScales {
   readonly width: number;
@@ -267,7 +277,8 @@ export function clockTicks(longestS: number, most: number): readonly number[] {
   return Array.from({ length: Math.floor(longestS / step) }, (_, i) => (i + 1) * step);
 }
 
-function Axes({ x, y, width, height, units }: AxesProps) {
+function Axes({ x, y, width, height }: AxesProps) {
+  const t = useWords();
   const foot = height - CHART_ROOM.bottom;
   const [, longest = 60] = y.domain();
   return (
@@ -279,7 +290,7 @@ function Axes({ x, y, width, height, units }: AxesProps) {
         strokeWidth={2}
       />
       {x.ticks(Math.max(2, Math.floor((width - 88) / LABEL_PX))).map((c) => {
-        const f = formatQuantity(celsius(c), units);
+        const f = t.parts(celsius(c));
         return (
           <g key={c}>
             <line x1={x(c)} x2={x(c)} y1={foot} y2={foot + 5} stroke="#14211f" />

@@ -1,22 +1,22 @@
 'use client';
 
+import { say, verbatim, type Write, type Message } from '@/core/message/message';
 import { useState } from 'react';
 import { PEEL_NOTES, PRESSURE_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '@/core/heat/labels';
 import { settableS } from '@/core/heat/start';
 import { readRecipeFor, recipeJson, type RecipeFile } from '@/core/formats/recipeFile';
-import { problemText } from '@/core/basics/result';
 import { preparationWords } from '@/core/plan/operationWords';
 import type { Plan } from '@/core/plan/plan';
 import { sameSettings } from '@/core/shop/heatSettings';
 import type { Load } from '@/core/shop/load';
 import { isFlatPress, isOven } from '@/core/shop/press';
-import { clockText, phraseText, type UnitChoice } from '@/core/units/format';
-import { celsius, seconds } from '@/core/units/quantity';
+import { clockText } from '@/core/units/format';
+import { celsius, seconds } from '@/core/message/quantity';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { FileButton } from '@/ui/FileButton';
-import { notify, notifyWrong } from '@/ui/notify';
-import { useSay, useUnits } from '@/ui/units';
+import { notify, notifyProblem } from '@/ui/notify';
+import { useWords } from '@/ui/words';
 import { inHeatWorker } from '@/workers/client';
 import { saveTextAs } from '../shell/download';
 import { useJob } from '../job/jobContext';
@@ -25,20 +25,21 @@ import { MOST_TABLE_BYTES, readText } from '@/data/readFile';
 
 /** Opens the recipe of this job as a card: to print, to hand on, and to hold another against. */
 export function RecipeButton() {
+  const t = useWords();
   const { plan } = useJob();
   const [open, setOpen] = useState(false);
   if (!plan.heat.chosen) return null;
   return (
     <>
-      <Button onClick={() => setOpen(true)}>Recipe card</Button>
+      <Button onClick={() => setOpen(true)}>{t('heat.recipeCard')}</Button>
       {open && <RecipeDialog onClose={() => setOpen(false)} />}
     </>
   );
 }
 
 function RecipeDialog({ onClose }: { onClose: () => void }) {
+  const t = useWords();
   const { plan, job, shop, edit } = useJob();
-  const units = useUnits();
   const [other, setOther] = useState<RecipeFile | null>(null);
   const { chosen, press, load, model } = plan.heat;
   const blank = plan.blank.blank;
@@ -46,18 +47,14 @@ function RecipeDialog({ onClose }: { onClose: () => void }) {
   const save = () =>
     saveTextAs(
       `${blank.name} on ${press.name}.mesarecipe.json`.toLowerCase().replace(/[^a-z0-9.]+/g, '-'),
-      recipeJson(fileOf(plan, shop.settings.shopName, units)),
+      recipeJson(fileOf(plan, shop.settings.shopName, t)),
       'application/json',
     );
   const read = async (file: File) => {
-    const text = await readText(
-      file,
-      MOST_TABLE_BYTES,
-      'A recipe file is a few kilobytes: choose the right one.',
-    );
+    const text = await readText(file, MOST_TABLE_BYTES, say('heat.recipeFileFewKilobytes'));
     const r = text.ok ? readRecipeFor(text.value, blank) : text;
     if (r.ok) setOther(r.value);
-    else notifyWrong(problemText(r.problem));
+    else notifyProblem(r.problem);
   };
   /** The other shop's setting, or where its dose is known the time that gives the same here. */
   const use = async (recipe: RecipeFile) => {
@@ -71,7 +68,7 @@ function RecipeDialog({ onClose }: { onClose: () => void }) {
     };
     const asked =
       dose && model
-        ? await inHeatWorker('Heat', (api) => api.dwellFor(model.subject, here, dose.leastS))
+        ? await inHeatWorker(say('common.heat'), (api) => api.dwellFor(model.subject, here, dose.leastS))
         : null;
     const dwellS = asked?.ok ? settableS(asked.value) : settings.dwellS;
     edit((j) => ({
@@ -86,26 +83,20 @@ function RecipeDialog({ onClose }: { onClose: () => void }) {
     }));
     notify(
       asked?.ok
-        ? `Set to the same dose: ${settings.platenC} °C for ${clockText(dwellS)}. A test piece comes first.`
-        : `Set as it was there. A test piece comes first.`,
+        ? t('heat.setSameDoseC', { platen: settings.platenC, dwell: clockText(dwellS) })
+        : t('heat.setWasThereTest'),
     );
     onClose();
   };
   return (
-    <Dialog
-      open
-      wide
-      onClose={onClose}
-      title="Recipe card"
-      about="To pin at the press, to hand on, and to compare."
-    >
+    <Dialog open wide onClose={onClose} title={t('heat.recipeCard')} about={t('heat.pinPressHandCompare')}>
       <div className="mb-3 flex flex-wrap gap-2 print:hidden">
         <Button kind="act" onClick={() => window.print()}>
-          Print card
+          {t('heat.printCard')}
         </Button>
-        <Button onClick={save}>Save file</Button>
-        <FileButton label="Recipe file to open" accept=".json" onFile={(f) => void read(f)}>
-          Open another recipe
+        <Button onClick={save}>{t('heat.saveFile')}</Button>
+        <FileButton label={t('heat.recipeFileOpen')} accept=".json" onFile={(f) => void read(f)}>
+          {t('heat.openAnotherRecipe')}
         </FileButton>
       </div>
       {other && <Compare other={other} use={() => void use(other)} />}
@@ -117,15 +108,15 @@ function RecipeDialog({ onClose }: { onClose: () => void }) {
   );
 }
 
-const cautionsOf = (plan: Plan, units: UnitChoice): readonly string[] => [
-  ...plan.heat.findings.filter((f) => f.level !== 'info').map((f) => phraseText(f.text, units)),
-  ...(plan.blank.blank?.cautions ?? []),
-  'Gloves both hands; fan on, window open. The maker’s own sheet comes first.',
+const cautionsOf = (plan: Plan): readonly Message[] => [
+  ...plan.heat.findings.filter((f) => f.level !== 'info').map((f) => f.text),
+  ...(plan.blank.blank?.cautions ?? []).map(verbatim),
+  say('heat.glovesBothHandsFan'),
 ];
 
 const line = (text: string): string => text.trim().slice(0, 160);
 
-function fileOf(plan: Plan, shopName: string, units: UnitChoice): Omit<RecipeFile, 'format' | 'version'> {
+function fileOf(plan: Plan, shopName: string, write: Write): Omit<RecipeFile, 'format' | 'version'> {
   const { chosen, press, heater, load, model } = plan.heat;
   const blank = plan.blank.blank;
   if (!chosen || !press || !blank) throw new Error('No recipe yet.');
@@ -145,22 +136,21 @@ function fileOf(plan: Plan, shopName: string, units: UnitChoice): Omit<RecipeFil
     load: load?.load ?? null,
     goodPieces: chosen.proven?.goodPieces ?? 0,
     dose: o ? { leastS: o.least.value, mostS: o.most.value } : null,
-    steps: preparationWords(plan).map((p) => line(phraseText(p, units))),
-    cautions: cautionsOf(plan, units).map(line),
+    steps: preparationWords(plan).map((p) => line(write(p))),
+    cautions: cautionsOf(plan).map((c) => line(write(c))),
   };
 }
 
 const ORIGIN_WORDS = {
-  measured: 'set by hand',
-  proven: 'proven here',
-  estimated: 'by the model, not proven',
-  calculated: 'calculated',
+  measured: say('heat.setHand'),
+  proven: say('common.provenHere2'),
+  estimated: say('heat.modelProven'),
+  calculated: say('common.calculated'),
 } as const;
 
 function Card({ jobName, load }: { jobName: string; load: Load | null }) {
   const { plan } = useJob();
-  const say = useSay();
-  const units = useUnits();
+  const t = useWords();
   const { chosen, press, heater, model } = plan.heat;
   const blank = plan.blank.blank;
   if (!chosen || !press || !blank) return null;
@@ -168,30 +158,42 @@ function Card({ jobName, load }: { jobName: string; load: Load | null }) {
   const o = model?.outcome;
   const touch = plan.heat.figures.find((f) => f.id === 'heat.touch');
   const rows: readonly (readonly [string, string, string])[] = [
-    ['Temperature', say([celsius(s.platenC)]), ORIGIN_WORDS[originOf.platenC]],
+    [t('common.temperature'), t.quantity(celsius(s.platenC)), t(ORIGIN_WORDS[originOf.platenC])],
     [
-      s.passes > 1 ? `Dwell time, ${s.passes} passes` : 'Dwell time',
-      `${clockText(s.dwellS)}${s.laterDwellS === null ? '' : `, then ${clockText(s.laterDwellS)}`}, ${TIMER_START_WORDS[s.timerStart]}`,
-      ORIGIN_WORDS[originOf.dwellS],
+      s.passes > 1 ? t('heat.dwellTimePasses', { passes: s.passes }) : t('heat.dwellTime'),
+      `${clockText(s.dwellS)}${s.laterDwellS === null ? '' : t('heat.then', { laterDwell: clockText(s.laterDwellS) })}, ${t(TIMER_START_WORDS[s.timerStart])}`,
+      t(ORIGIN_WORDS[originOf.dwellS]),
     ],
-    ['Pressure', PRESSURE_NOTES[s.pressure], ORIGIN_WORDS[originOf.pressure]],
-    ['Peel', `${s.peel}. ${PEEL_NOTES[s.peel].risk}`, ORIGIN_WORDS[originOf.peel]],
+    [t('heat.pressure2'), t(PRESSURE_NOTES[s.pressure]), t(ORIGIN_WORDS[originOf.pressure])],
+    [
+      t('heat.peel'),
+      `${t(PEEL_NOTES[s.peel].label)}. ${t(PEEL_NOTES[s.peel].risk)}`,
+      t(ORIGIN_WORDS[originOf.peel]),
+    ],
     ...(load
       ? [
           [
-            'At once',
-            `${load.piecesAtOnce}; ${load.wasteSheets} waste sheet${load.wasteSheets === 1 ? '' : 's'} over`,
-            'this load',
+            t('heat.atOnce'),
+            t('heat.wasteSheet2', { piecesAtOnce: load.piecesAtOnce, wasteSheets: load.wasteSheets }),
+            t('heat.thisLoad'),
           ] as const,
         ]
       : []),
-    ...(touch ? [['Cool to touch', `at least ${say([touch.quantity])}`, 'by the model'] as const] : []),
+    ...(touch
+      ? [
+          [
+            t('heat.coolTouch'),
+            t('heat.atLeast', { quantity: touch.quantity }),
+            t('heat.byTheModel'),
+          ] as const,
+        ]
+      : []),
     ...(o
       ? [
           [
-            'Dose',
-            `${say([seconds(o.least.value)])} at 200 °C at the least heated place`,
-            'by the model',
+            t('heat.dose'),
+            t('heat.n200CLeastHeated', { least: seconds(o.least.value) }),
+            t('heat.byTheModel'),
           ] as const,
         ]
       : []),
@@ -199,14 +201,14 @@ function Card({ jobName, load }: { jobName: string; load: Load | null }) {
   return (
     <article>
       <h3 className="font-name text-head leading-tight font-semibold">
-        {blank.name} on {press.name}
+        {t('heat.on', { blank: blank.name, press: press.name })}
         {heater && ` (${heater.name})`}
       </h3>
       <p className="text-fine">
         {jobName}
         {chosen.proven
-          ? ` · proven by ${chosen.proven.goodPieces} good pieces`
-          : ' · not proven yet: a test piece first'}
+          ? t('heat.provenGoodPieces', { goodPieces: chosen.proven.goodPieces })
+          : t('heat.notProvenYetTest')}
       </p>
       <table className="mt-2 w-full font-label">
         <tbody>
@@ -223,18 +225,18 @@ function Card({ jobName, load }: { jobName: string; load: Load | null }) {
       </table>
       <div className="mt-3 grid gap-4 sm:grid-cols-2">
         <section>
-          <h4 className="font-name font-semibold">Before pressing</h4>
+          <h4 className="font-name font-semibold">{t('heat.beforePressing')}</h4>
           <ol className="list-decimal pl-5 text-fine leading-snug">
             {preparationWords(plan).map((p, i) => (
-              <li key={i}>{phraseText(p, units)}</li>
+              <li key={i}>{t(p)}</li>
             ))}
           </ol>
         </section>
         <section>
-          <h4 className="font-name font-semibold">Cautions</h4>
+          <h4 className="font-name font-semibold">{t('blank.cautions')}</h4>
           <ul className="list-disc pl-5 text-fine leading-snug">
-            {cautionsOf(plan, units).map((c) => (
-              <li key={c}>{c}</li>
+            {cautionsOf(plan).map((c, i) => (
+              <li key={i}>{t(c)}</li>
             ))}
           </ul>
           {(isFlatPress(press) || isOven(press)) && (
@@ -251,28 +253,30 @@ function Card({ jobName, load }: { jobName: string; load: Load | null }) {
 /** Another shop's recipe beside this one, line by line. */
 function Compare({ other, use }: { other: RecipeFile; use: () => void }) {
   const { plan } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { chosen, press, model } = plan.heat;
   if (!chosen || !press) return null;
   const { settings: a } = other;
   const { settings: b } = chosen;
-  const dose = (s: number | undefined) => (s === undefined ? 'not known' : say([seconds(s)]));
+  const dose = (s: number | undefined) => (s === undefined ? t('heat.notKnown') : t.quantity(seconds(s)));
   const rows = [
-    ['On', `${other.blank.name}, ${other.press.name}`, press.name],
-    ['Temperature', say([celsius(a.platenC)]), say([celsius(b.platenC)])],
+    [t('art.on'), `${other.blank.name}, ${other.press.name}`, press.name],
+    [t('common.temperature'), t.quantity(celsius(a.platenC)), t.quantity(celsius(b.platenC))],
     [
-      'Dwell time',
-      `${clockText(a.dwellS)} × ${a.passes}, ${TIMER_START_WORDS[a.timerStart]}`,
-      `${clockText(b.dwellS)} × ${b.passes}, ${TIMER_START_WORDS[b.timerStart]}`,
+      t('heat.dwellTime'),
+      `${clockText(a.dwellS)} × ${a.passes}, ${t(TIMER_START_WORDS[a.timerStart])}`,
+      `${clockText(b.dwellS)} × ${b.passes}, ${t(TIMER_START_WORDS[b.timerStart])}`,
     ],
-    ['Pressure', PRESSURE_WORDS[a.pressure], PRESSURE_WORDS[b.pressure]],
-    ['Peel', a.peel, b.peel],
-    ['Dose at 200 °C', dose(other.dose?.leastS), dose(model?.outcome?.least.value)],
-    ['Good pieces with it', String(other.goodPieces), String(chosen.proven?.goodPieces ?? 0)],
+    [t('heat.pressure2'), t(PRESSURE_WORDS[a.pressure]), t(PRESSURE_WORDS[b.pressure])],
+    [t('heat.peel'), t(PEEL_NOTES[a.peel].label), t(PEEL_NOTES[b.peel].label)],
+    [t('heat.dose200C'), dose(other.dose?.leastS), dose(model?.outcome?.least.value)],
+    [t('heat.goodPieces'), String(other.goodPieces), String(chosen.proven?.goodPieces ?? 0)],
   ] as const;
   return (
-    <section aria-label="Compared" className="mb-4 border-2 border-strata-6 p-3 print:hidden">
-      <h3 className="font-name text-lead font-semibold">{other.shopName} compared with this shop</h3>
+    <section aria-label={t('heat.compared')} className="mb-4 border-2 border-strata-6 p-3 print:hidden">
+      <h3 className="font-name text-lead font-semibold">
+        {t('heat.comparedShop', { shopName: other.shopName })}
+      </h3>
       <table className="mt-1 w-full font-label">
         <tbody>
           {rows.map(([label, theirs, ours]) => (
@@ -287,7 +291,7 @@ function Compare({ other, use }: { other: RecipeFile; use: () => void }) {
         </tbody>
       </table>
       <div className="mt-2">
-        <Button onClick={use}>{other.dose ? 'Use the same dose on this press' : 'Use its settings'}</Button>
+        <Button onClick={use}>{other.dose ? t('heat.useSameDosePress') : t('heat.useSettings')}</Button>
       </div>
     </section>
   );
@@ -296,20 +300,20 @@ function Compare({ other, use }: { other: RecipeFile; use: () => void }) {
 /** Recipes this shop keeps for this blank, on any press. */
 function Kept() {
   const { plan, shop } = useJob();
-  const say = useSay();
+  const t = useWords();
   const blank = plan.blank.blank;
   const kept = shop.recipes.filter((r) => r.blankId === blank?.id);
   if (kept.length === 0) return null;
   const now = plan.heat.chosen?.settings;
   return (
-    <section aria-label="Kept recipes" className="mt-4 print:hidden">
-      <h3 className="font-name text-lead font-semibold">Kept here for this blank</h3>
+    <section aria-label={t('heat.keptRecipes')} className="mt-4 print:hidden">
+      <h3 className="font-name text-lead font-semibold">{t('heat.keptHereBlank')}</h3>
       <ul className="font-label">
         {kept.map((r) => (
           <li key={r.id} className="border-b border-rule py-1">
-            {shop.presses.find((p) => p.id === r.pressId)?.name ?? 'a press no longer here'}:{' '}
-            {say([celsius(r.settings.platenC)])} · {clockText(r.settings.dwellS)} × {r.settings.passes}
-            {now && sameSettings(now, r.settings) && <strong> · as set now</strong>}
+            {shop.presses.find((p) => p.id === r.pressId)?.name ?? t('heat.pressLongerHere')}:{' '}
+            {t.quantity(celsius(r.settings.platenC))} · {clockText(r.settings.dwellS)} × {r.settings.passes}
+            {now && sameSettings(now, r.settings) && <strong> {t('heat.setNow')}</strong>}
           </li>
         ))}
       </ul>

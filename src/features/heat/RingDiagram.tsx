@@ -1,11 +1,12 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import { interpolateRgbBasis } from 'd3-interpolate';
 import { scaleLinear } from 'd3-scale';
 import { arc } from 'd3-shape';
 import type { RingPoint } from '@/core/heat/outcome';
 import { isHandled } from '@/core/shop/blank';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 
 const RAD = Math.PI / 180;
@@ -15,7 +16,7 @@ const HEAT = interpolateRgbBasis(['#dfe5dd', '#c9b37a', '#d08a3e', '#ad4b25', '#
 /** Looking down the barrel: the dose round the wall after each pass, from the inside out, and where the heater is open. */
 export function RingDiagram() {
   const { plan } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { chosen, model } = plan.heat;
   const outcome = model?.shown;
   const reach = chosen?.heaterReach;
@@ -28,18 +29,19 @@ export function RingDiagram() {
   const printed = (ring ?? []).filter((p) => p.printed).map((p) => p.afterPassS[passes - 1] ?? 0);
   const words =
     printed.length > 0
-      ? `least ${say([{ kind: 'duration', value: Math.min(...printed) }])}, most ${say([{ kind: 'duration', value: Math.max(...printed) }])} at 200 °C`
+      ? t('heat.leastMost200C', {
+          value: { kind: 'duration', value: Math.min(...printed) },
+          value2: { kind: 'duration', value: Math.max(...printed) },
+        })
       : 'calculating';
   return (
     <figure className="flex h-full min-h-0 flex-col p-2">
-      <figcaption className="font-name text-lead font-semibold">
-        Round the wall, dose after each pass
-      </figcaption>
+      <figcaption className="font-name text-lead font-semibold">{t('heat.roundWallDoseAfter')}</figcaption>
       <svg
         viewBox="-118 -122 236 240"
         className="min-h-0 w-full flex-1"
         role="img"
-        aria-label={`The heater reaches ${Math.round(reach.coveredDeg)} degrees of the way round; dose ${words}`}
+        aria-label={t('heat.heaterReachesDegreesWay', { covered: Math.round(reach.coveredDeg), words })}
       >
         <Heater coveredDeg={reach.coveredDeg} />
         {ring?.map((p) => (
@@ -47,10 +49,10 @@ export function RingDiagram() {
         ))}
         <circle r={34} fill="#f8faf6" stroke="#14211f" strokeWidth={1.5} />
         <text textAnchor="middle" y={-6} fontSize={13} fontWeight={600} className="font-label" fill="#14211f">
-          {passes > 1 ? `${passes} passes` : 'one pass'}
+          {passes > 1 ? `${passes} passes` : t('heat.onePass')}
         </text>
         <text textAnchor="middle" y={12} fontSize={12} className="font-label" fill="#14211f">
-          {passes > 1 ? `turn ${Math.round(360 / passes)}°` : 'no turn'}
+          {passes > 1 ? t('heat.turn2', { passes: Math.round(360 / passes) }) : t('heat.noTurn')}
         </text>
         <text
           textAnchor="middle"
@@ -63,27 +65,25 @@ export function RingDiagram() {
           {handled
             ? 'handle'
             : reach.gapDeg > 0
-              ? `seam up first · no heat ${Math.round(reach.gapDeg)}°`
-              : 'seam anywhere'}
+              ? t('heat.seamUpFirstHeat', { gap: Math.round(reach.gapDeg) })
+              : t('heat.seamAnywhere')}
         </text>
       </svg>
       <p className="text-fine leading-snug">
-        {words}. {seamAdvice(ring, passes, handled)}
+        {words}. {t(seamAdvice(ring, passes, handled))}
       </p>
     </figure>
   );
 }
 
 /** Where the seam lies best: in the opening on the first pass it has the middle of the heater on the next. */
-function seamAdvice(ring: readonly RingPoint[] | null, passes: number, handled: boolean): string {
-  if (handled) return 'The handle stands in the opening: one closing, never turned.';
-  if (!ring || passes < 2) return 'Face the picture to the middle of the heater.';
+function seamAdvice(ring: readonly RingPoint[] | null, passes: number, handled: boolean): Message {
+  if (handled) return say('heat.handleStandsOpeningOne');
+  if (!ring || passes < 2) return say('heat.facePictureMiddleHeater');
   const last = (p: RingPoint | undefined) => p?.afterPassS[passes - 1] ?? 0;
   const seam = last(ring[0]);
   const least = Math.min(...ring.map(last));
-  return seam > least * 1.15
-    ? 'The seam is well heated where it lies: up for the first pass.'
-    : 'The seam lies where the wall gets least heat. Press it down well and tape it full length.';
+  return seam > least * 1.15 ? say('heat.seamWellHeatedWhere') : say('heat.seamLiesWhereWall');
 }
 
 const Heater = ({ coveredDeg }: { coveredDeg: number }) => {

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { contours } from 'd3-contour';
 import { geoPath, geoTransform } from 'd3-geo';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
@@ -20,10 +21,10 @@ export function windowScales(range: WindowRange, width: number, height: number):
 
 /** Chances a window is drawn in steps of, least first, each with its colour: strata from sand to green. */
 const BANDS = [
-  { from: 0.5, fill: '#ded2ab', words: 'good 1 in 2' },
-  { from: 0.75, fill: '#c9b37a', words: 'good 3 in 4' },
-  { from: 0.9, fill: '#9faf83', words: 'good 9 in 10' },
-  { from: 0.95, fill: '#649275', words: 'good 19 in 20' },
+  { from: 0.5, fill: '#ded2ab', words: say('heat.good12') },
+  { from: 0.75, fill: '#c9b37a', words: say('heat.good34') },
+  { from: 0.9, fill: '#9faf83', words: say('heat.good910') },
+  { from: 0.95, fill: '#649275', words: say('heat.good1920') },
 ] as const;
 
 /** The outline of each band, as an SVG path in the chart. */

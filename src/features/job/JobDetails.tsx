@@ -1,5 +1,8 @@
 'use client';
 
+import { rule } from '@/core/basics/rule';
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
@@ -14,13 +17,13 @@ import { useJob } from './jobContext';
 
 const detailsSchema = z.object({
   name: jobSchema.shape.name,
-  pieces: wholeText('Pieces', 1, 10_000),
+  pieces: wholeText(say('common.pieces'), 1, 10_000),
   dueOn: z.pipe(
     z.union([z.literal(''), daySchema]),
     z.transform((day) => (day === '' ? null : day)),
   ),
   dueAt: z.pipe(
-    z.string().check(z.regex(/^(\d{2}:\d{2})?$/, 'A time is written 14:30.')),
+    z.string().check(z.regex(/^(\d{2}:\d{2})?$/, rule('common.timeWritten1430'))),
     z.transform((t) => (t === '' ? null : Number(t.slice(0, 2)) * 60 + Number(t.slice(3)))),
   ),
   note: jobSchema.shape.note,
@@ -34,6 +37,7 @@ const clock = (min: number | null): string =>
 
 /** The job's name, which opens its particulars. */
 export function JobDetails() {
+  const t = useWords();
   const { job } = useJob();
   const [open, setOpen] = useState(false);
   return (
@@ -41,17 +45,17 @@ export function JobDetails() {
       <button
         type="button"
         onClick={() => setOpen(true)}
-        title="Name, pieces, due day, note"
+        title={t('job.namePiecesDueDay')}
         className="flex max-w-full items-center gap-2 text-left hover:underline"
       >
         <span className="truncate">{job.name}</span>
-        <Pencil size={15} aria-label="edit" role="img" className="shrink-0 text-soft" />
+        <Pencil size={15} aria-label={t('job.edit')} role="img" className="shrink-0 text-soft" />
       </button>
       <Dialog
         open={open}
         onClose={() => setOpen(false)}
-        title="Job details"
-        about="Name, number of pieces and due date."
+        title={t('job.jobDetails')}
+        about={t('job.nameNumberPiecesDue')}
       >
         <DetailsForm onDone={() => setOpen(false)} />
       </Dialog>
@@ -60,6 +64,7 @@ export function JobDetails() {
 }
 
 function DetailsForm({ onDone }: { onDone: () => void }) {
+  const t = useWords();
   const { job, edit } = useJob();
   const form = useForm<Details, unknown, z.output<typeof detailsSchema>>({
     resolver: zodResolver(detailsSchema),
@@ -79,15 +84,15 @@ function DetailsForm({ onDone }: { onDone: () => void }) {
         onDone();
       }}
       onCancel={onDone}
-      saveLabel="Save"
+      saveLabel={t('common.save')}
     >
-      <Text name="name" label="Name" />
+      <Text name="name" label={t('common.name')} />
       <div className="grid grid-cols-3 gap-3">
-        <Text name="pieces" label="Pieces" inputMode="numeric" />
-        <Text name="dueOn" label="Due" type="date" />
-        <Text name="dueAt" label="At" hint="Empty means closing time." type="time" />
+        <Text name="pieces" label={t('common.pieces')} inputMode="numeric" />
+        <Text name="dueOn" label={t('common.due')} type="date" />
+        <Text name="dueAt" label={t('job.at')} hint={t('job.emptyMeansClosingTime')} type="time" />
       </div>
-      <Text name="note" label="Note" rows={3} />
+      <Text name="note" label={t('common.note')} rows={3} />
     </DialogForm>
   );
 }

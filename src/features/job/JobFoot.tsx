@@ -11,7 +11,7 @@ import { allFindings, stepPlanOf } from '@/core/plan/plan';
 import { isListed } from '@/core/preflight/check';
 import { Button } from '@/ui/Button';
 import { PopoverBox } from '@/ui/PopoverBox';
-import { Say } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { WriteInLog } from '../look/WriteInLog';
 import { useJob } from './jobContext';
 import { LEVEL_BAR, LEVEL_WORDS } from '@/ui/levels';
@@ -24,6 +24,7 @@ interface Props {
 
 /** Findings, worst first, and the one next step. */
 export const JobFoot = memo(function JobFoot({ step, go }: Props) {
+  const t = useWords();
   const { job, plan } = useJob();
   // What the checks of the art list above, with a place to see or a touch to put it right, is not said twice.
   const above = new Set(step === 'art' ? plan.art.checks.filter(isListed).map((c) => `art.${c.id}`) : []);
@@ -33,24 +34,24 @@ export const JobFoot = memo(function JobFoot({ step, go }: Props) {
   const [worst] = all;
   return (
     <section
-      aria-label="Findings"
+      aria-label={t('job.findings')}
       className="flex min-h-15 flex-wrap items-center justify-end gap-x-3 gap-y-2 border-t-2 border-ink bg-sheet px-5 py-2 sm:flex-nowrap"
     >
       <div className="min-w-0 flex-1 basis-full sm:basis-0" aria-live="polite">
         {worst ? (
           <FindingLine finding={worst} here={step} />
         ) : (
-          <p className="text-soft">{above.size > 0 ? 'No other issues.' : 'No issues.'}</p>
+          <p className="text-soft">{above.size > 0 ? t('job.otherIssues') : t('job.noIssues')}</p>
         )}
       </div>
       {all.length > 1 && (
         <Popover.Root>
           <Popover.Trigger asChild>
             <Button kind="quiet" className="shrink-0 px-2 text-fine">
-              {all.length - 1} more
+              {t('job.more', { all: all.length - 1 })}
             </Button>
           </Popover.Trigger>
-          <PopoverBox label="All findings" align="end" width="w-[28rem]">
+          <PopoverBox label={t('job.allFindings')} align="end" width="w-[28rem]">
             <ul className="grid gap-2">
               {all.map((f) => (
                 <li key={f.id}>
@@ -69,7 +70,7 @@ export const JobFoot = memo(function JobFoot({ step, go }: Props) {
       )}
       {step === 'look' && (
         <Link href={`/finish/${job.id}`} className="shrink-0 font-label font-semibold underline">
-          Finish and pack
+          {t('job.finishPack')}
         </Link>
       )}
       <NextStep step={step} go={go} />
@@ -78,21 +79,23 @@ export const JobFoot = memo(function JobFoot({ step, go }: Props) {
 });
 
 function FindingLine({ finding, here }: { finding: Finding; here: JobStep }) {
+  const t = useWords();
   return (
     <span className="flex items-stretch gap-2.5">
       <span aria-hidden className={`w-1.5 shrink-0 ${LEVEL_BAR[finding.level]}`} />
       <span className="leading-snug">
-        <span className="sr-only">{LEVEL_WORDS[finding.level]}: </span>
+        <span className="sr-only">{t(LEVEL_WORDS[finding.level])}: </span>
         {finding.step !== here && (
-          <span className="font-label font-semibold">{stepStyle(finding.step).label}: </span>
+          <span className="font-label font-semibold">{t(stepStyle(finding.step).label)}: </span>
         )}
-        <Say phrase={finding.text} />
+        <Say message={finding.text} />
       </span>
     </span>
   );
 }
 
 function NextStep({ step, go }: Props) {
+  const t = useWords();
   const { job, plan } = useJob();
   const router = useRouter();
   const { next } = stepStyle(step);
@@ -106,13 +109,13 @@ function NextStep({ step, go }: Props) {
         disabled={stopped}
         onClick={() => router.push(`/press/${job.id}`)}
       >
-        {plan.press.running ? 'Back to the press' : 'Start pressing'}
+        {plan.press.running ? t('job.backPress') : t('job.startPressing')}
       </Button>
     );
   }
   return (
     <Button kind="act" className="min-h-11 shrink-0 px-5 text-lead" onClick={() => next.to && go(next.to)}>
-      {next.label}
+      {t(next.label)}
     </Button>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { memo } from 'react';
 import { FileDown, Redo2, Undo2 } from 'lucide-react';
 import { parseISO } from 'date-fns';
@@ -24,9 +25,10 @@ export async function saveJobFile(job: Parameters<typeof jobFileText>[0]): Promi
 }
 
 export const JobHeader = memo(function JobHeader() {
+  const t = useWords();
   const { job, plan, store } = useJob();
   const { undo, redo, canUndo, canRedo } = useHistory(store);
-  const due = job.dueOn ? ` · due ${dayText(parseISO(job.dueOn))}` : '';
+  const due = job.dueOn ? t('job.due2', { dueOn: dayText(parseISO(job.dueOn)) }) : '';
   return (
     <header className="flex min-h-13 flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-sheet px-5 py-1">
       <div className="flex min-w-0 flex-1 items-center gap-4">
@@ -43,8 +45,8 @@ export const JobHeader = memo(function JobHeader() {
       <div className="flex items-center gap-1">
         <Button
           kind="quiet"
-          aria-label="Undo"
-          title="Undo (Ctrl Z)"
+          aria-label={t('common.undo')}
+          title={t('job.undoCtrlZ')}
           disabled={!canUndo}
           onClick={undo}
           className="px-2 disabled:opacity-40"
@@ -53,8 +55,8 @@ export const JobHeader = memo(function JobHeader() {
         </Button>
         <Button
           kind="quiet"
-          aria-label="Redo"
-          title="Redo (Ctrl Shift Z)"
+          aria-label={t('job.redo')}
+          title={t('job.redoCtrlShiftZ')}
           disabled={!canRedo}
           onClick={redo}
           className="px-2 disabled:opacity-40"
@@ -63,8 +65,8 @@ export const JobHeader = memo(function JobHeader() {
         </Button>
         <Button
           kind="quiet"
-          aria-label="Save the job to a file"
-          title="Save the job to a file"
+          aria-label={t('job.saveJobFile')}
+          title={t('job.saveJobFile')}
           onClick={() => void saveJobFile(job)}
           className="px-2"
         >

@@ -7,7 +7,7 @@ import { Link } from '@/ui/Link';
 import { memo } from 'react';
 import { stepPlanOf } from '@/core/plan/plan';
 import type { StepPlan } from '@/core/plan/stepPlan';
-import { Say } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { Brand } from '../shell/Brand';
 import { useJob } from './jobContext';
 
@@ -18,10 +18,11 @@ interface Props {
 
 /** The traveller: eight steps, each with the line that sums it up. The open one joins the board. */
 export const JobRail = memo(function JobRail({ step, go }: Props) {
+  const t = useWords();
   const { plan } = useJob();
   return (
     <nav
-      aria-label="Steps of the job"
+      aria-label={t('job.stepsJob')}
       className="on-night flex shrink-0 items-center bg-night md:w-46 md:flex-col md:items-stretch md:overflow-y-auto xl:w-59"
     >
       <Brand />
@@ -40,17 +41,17 @@ export const JobRail = memo(function JobRail({ step, go }: Props) {
       <ul className="hidden gap-x-4 px-4 py-1 font-label text-fine font-semibold text-pale md:flex">
         <li>
           <Link href="/" className="inline-flex min-h-9 items-center underline underline-offset-4">
-            Jobs
+            {t('common.jobs')}
           </Link>
         </li>
         <li>
           <Link href="/logbook" className="inline-flex min-h-9 items-center underline underline-offset-4">
-            Logbook
+            {t('common.logbook')}
           </Link>
         </li>
         <li>
           <Link href="/settings" className="inline-flex min-h-9 items-center underline underline-offset-4">
-            Settings
+            {t('common.settings2')}
           </Link>
         </li>
       </ul>
@@ -67,6 +68,7 @@ interface StepProps {
 }
 
 const RailStep = memo(function RailStep({ style, index, made, here, go }: StepProps) {
+  const t = useWords();
   const closed = `${style.closed} step md:w-[calc(138px+5px*var(--step))] xl:w-[calc(168px+7px*var(--step))]`;
   return (
     <li className="md:max-h-20 md:min-h-14 md:flex-1" style={{ ['--step' as string]: `${index}` }}>
@@ -82,11 +84,13 @@ const RailStep = memo(function RailStep({ style, index, made, here, go }: StepPr
         <span className="hidden w-2 font-label text-fine font-semibold md:inline">{index + 1}</span>
         <span className="min-w-0 flex-1">
           <span className="flex items-center gap-1 font-name text-lead leading-tight font-semibold md:text-name">
-            {style.label}
-            {made.progress === 'done' && <Check size={16} strokeWidth={3} aria-label="settled" role="img" />}
+            {t(style.label)}
+            {made.progress === 'done' && (
+              <Check size={16} strokeWidth={3} aria-label={t('common.settled')} role="img" />
+            )}
           </span>
           <span className="hidden truncate pr-4 font-label text-fine leading-tight font-medium md:block">
-            <Say phrase={made.summary} />
+            <Say message={made.summary} />
           </span>
         </span>
       </button>

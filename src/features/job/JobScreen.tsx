@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { isJobStep } from '../../core/figures/jobSteps';
 import { JOB_STEPS, type JobStep } from '@/core/figures/jobSteps';
 import { Link } from '@/ui/Link';
@@ -45,28 +47,31 @@ export function JobScreen({ id }: { id: string }) {
   return <OpenedJob id={id} open={opening} />;
 }
 
-const Missing = () => (
-  <main className="grid h-dvh place-content-center gap-3 p-6">
-    <h1 className="font-name text-big font-semibold">This job is not in this browser</h1>
-    <p>It was deleted, or it is in another browser. You can open a job file from the list of jobs.</p>
-    <Link href="/" className="font-label font-semibold underline">
-      Go to jobs
-    </Link>
-  </main>
-);
+const Missing = () => {
+  const t = useWords();
+  return (
+    <main className="grid h-dvh place-content-center gap-3 p-6">
+      <h1 className="font-name text-big font-semibold">{t('job.jobBrowser')}</h1>
+      <p>{t('job.wasDeletedAnotherBrowser')}</p>
+      <Link href="/" className="font-label font-semibold underline">
+        {t('common.goJobs')}
+      </Link>
+    </main>
+  );
+};
 
-const Unreadable = () => (
-  <main className="grid h-dvh place-content-center gap-3 p-6">
-    <h1 className="font-name text-big font-semibold">This job is kept, but cannot be read</h1>
-    <p className="max-w-prose">
-      Another version of Mesa Drift saved it. Nothing was deleted. Update Mesa Drift, or save it to a file
-      from the list of jobs.
-    </p>
-    <Link href="/" className="font-label font-semibold underline">
-      Go to jobs
-    </Link>
-  </main>
-);
+const Unreadable = () => {
+  const t = useWords();
+  return (
+    <main className="grid h-dvh place-content-center gap-3 p-6">
+      <h1 className="font-name text-big font-semibold">{t('job.jobKeptButCannot')}</h1>
+      <p className="max-w-prose">{t('job.anotherVersionMesaDrift')}</p>
+      <Link href="/" className="font-label font-semibold underline">
+        {t('common.goJobs')}
+      </Link>
+    </main>
+  );
+};
 
 /** The plan of the open job, made anew as it changes, and what it still wants calculated. */
 function useMadePlan(job: Job, step: JobStep): { readonly made: Plan; readonly shop: Shop } {
@@ -112,6 +117,7 @@ function useMadePlan(job: Job, step: JobStep): { readonly made: Plan; readonly s
 }
 
 function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
+  const t = useWords();
   const { store, saver } = open;
   const { jobs, aside } = useShop();
   const job = store((s) => s.job);
@@ -133,8 +139,7 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
   }, [jobs, aside, id, saver]);
 
   useEffect(() => {
-    if (open.rescued)
-      notify(`Another tab had saved this job. What was typed here is kept as “${open.rescued}”.`);
+    if (open.rescued) notify(say('job.anotherTabHadSaved', { rescued: open.rescued }));
   }, [open.rescued]);
 
   useHotkeys(
@@ -162,7 +167,7 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
     [store],
   );
   useHotkeys(
-    'mod+shift+z, mod+y',
+    t('job.modShiftZMod'),
     (e) => {
       e.preventDefault();
       history.redo();

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useRouter } from 'next/navigation';
 import { keepAsCopy } from '@/data/jobs';
 import { Button } from '@/ui/Button';
@@ -9,6 +10,7 @@ import { saveJobFile } from './JobHeader';
 
 /** Whether the job is saved, and the way out when it is not. */
 export function SaveMark() {
+  const t = useWords();
   const { job, saver } = useJob();
   const save = saver.state((s) => s.save);
   const router = useRouter();
@@ -16,7 +18,7 @@ export function SaveMark() {
   if (save.kind === 'saved' || save.kind === 'saving') {
     return (
       <p role="status" className="font-label text-fine font-medium text-soft">
-        {save.kind === 'saved' ? 'Saved' : 'Saving…'}
+        {save.kind === 'saved' ? t('job.saved') : t('job.saving')}
       </p>
     );
   }
@@ -26,11 +28,9 @@ export function SaveMark() {
         role="alert"
         className="flex flex-wrap items-center gap-2 border-l-8 border-act pl-2 font-label text-fine font-semibold"
       >
-        <span>
-          Not saved. {save.problem.what} {save.problem.wayOut}
-        </span>
-        <Button onClick={() => void saveJobFile(job)}>Save to a file</Button>
-        <Button onClick={saver.retry}>Try again</Button>
+        <span>{t('job.notSaved', { what: save.problem.what, wayOut: save.problem.wayOut })}</span>
+        <Button onClick={() => void saveJobFile(job)}>{t('common.saveFile')}</Button>
+        <Button onClick={saver.retry}>{t('common.tryAgain')}</Button>
       </div>
     );
   }
@@ -40,14 +40,14 @@ export function SaveMark() {
         role="alert"
         className="flex flex-wrap items-center gap-2 border-l-8 border-warning pl-2 font-label text-fine font-semibold"
       >
-        <span>Another tab deleted this job. It is still open here.</span>
-        <Button onClick={() => void saver.putBack()}>Restore it</Button>
-        <Button onClick={() => router.push('/')}>Leave it deleted</Button>
+        <span>{t('job.anotherTabDeletedJob')}</span>
+        <Button onClick={() => void saver.putBack()}>{t('job.restoreIt')}</Button>
+        <Button onClick={() => router.push('/')}>{t('job.leaveDeleted')}</Button>
       </div>
     );
   }
   const keepBoth = async () => {
-    const copy = await keepAsCopy(job, `${job.name.slice(0, 62)} (my edits)`);
+    const copy = await keepAsCopy(job, t('job.myEdits', { job: job.name.slice(0, 62) }));
     if (!copy.ok) {
       notifyProblem(copy.problem);
       return;
@@ -60,9 +60,9 @@ export function SaveMark() {
       role="alert"
       className="flex flex-wrap items-center gap-2 border-l-8 border-warning pl-2 font-label text-fine font-semibold"
     >
-      <span>Another tab changed this job. Nothing is lost: choose.</span>
-      <Button onClick={() => void keepBoth()}>Keep mine as a copy</Button>
-      <Button onClick={saver.takeTheirs}>Take the other tab’s</Button>
+      <span>{t('job.anotherTabChangedJob')}</span>
+      <Button onClick={() => void keepBoth()}>{t('job.keepMineCopy')}</Button>
+      <Button onClick={saver.takeTheirs}>{t('job.takeOtherTabs')}</Button>
     </div>
   );
 }

@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import 'fake-indexeddb/auto';
 import { newJob } from '@/core/job/job';
 import { readUnsaved, saveIdOf, type Note } from '@/data/journal';
@@ -184,7 +186,7 @@ describe('saving as it is edited', () => {
     store.getState().edit((j) => ({ ...j, pieces: 0 }));
     await settled();
     const { save } = saver.state.getState();
-    expect(save.kind === 'failed' && save.problem.what).toBe('At least one piece.');
+    expect(inEnglish(save.kind === 'failed' && english.text(save.problem.what))).toBe('At least one piece.');
     expect(await stored('s6')).toBe('first');
   });
 });

@@ -1,10 +1,11 @@
+import { type Message } from '@/core/message/message';
 import { JOB_STEP_LIST, JOB_STEPS, type JobStep } from '@/core/figures/jobSteps';
 
 export interface StepStyle {
   readonly id: JobStep;
-  readonly label: string;
+  readonly label: Message;
   /** What the button to the next step says, and where it goes; null after the last. */
-  readonly next: { readonly label: string; readonly to: JobStep | null };
+  readonly next: { readonly label: Message; readonly to: JobStep | null };
   /** Ground and text classes on the rail; dark text on the light strata. */
   readonly closed: string;
   readonly swatch: string;

@@ -1,5 +1,6 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
 import { ok } from '@/core/basics/result';
@@ -58,14 +59,15 @@ export function useHeatBook(): KeptBook {
       busy.current = true;
       const key = heatKey(q);
       const kept = await keptAnswer(key);
-      const r = kept ? ok(kept) : await inHeatWorker('Heat', (api) => api.answer(q) as Promise<HeatAnswer>);
+      const r = kept
+        ? ok(kept)
+        : await inHeatWorker(say('common.heat'), (api) => api.answer(q) as Promise<HeatAnswer>);
       if (r.ok && !kept) void keepAnswer(key, r.value);
       busy.current = false;
       left.current = left.current.filter((x) => heatKey(x) !== key);
       // Where the model cannot say, the start of the table stands: nobody is kept waiting at the press.
       const answer = r.ok ? r.value : q.kind === 'start' ? tableStart(q) : null;
-      if (answer)
-        setBook((known) => withAnswer(known, q, answer));
+      if (answer) setBook((known) => withAnswer(known, q, answer));
       else failed.current.add(key);
       void next();
     };

@@ -1,5 +1,6 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { useEffect, useState } from 'react';
 import { nestKey, type NestRequest, type Nests } from '@/core/sheet/nest/request';
 import type { Nest } from '@/core/sheet/nest/shape';
@@ -23,7 +24,7 @@ export function useNests(): FoundNests {
   const [nests, setNests] = useState<Nests>({});
   const [look] = useState(() => (wanted: readonly NestRequest[]) => {
     const timer = setTimeout(() => {
-      void inWorker('Sheet', (api) => api.nests(wanted)).then((r) => {
+      void inWorker(say('job.sheet'), (api) => api.nests(wanted)).then((r) => {
         const found = wanted.map(
           (request, i) => [nestKey(request), (r.ok ? r.value[i] : null) ?? NOTHING] as const,
         );

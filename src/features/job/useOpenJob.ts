@@ -1,6 +1,8 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useWords } from '@/ui/words';
+import { say, type Write } from '@/core/message/message';
+import { useEffect, useRef, useState } from 'react';
 import { isKept, keepAsCopy, openJob } from '@/data/jobs';
 import { sameContent } from '@/core/basics/same';
 import type { JobRecord } from '@/data/db';
@@ -19,7 +21,7 @@ export interface OpenJob {
 type NoJob = 'missing' | 'unreadable';
 export type Opening = OpenJob | 'opening' | NoJob;
 
-async function open(id: string): Promise<OpenJob | NoJob> {
+async function open(id: string, write: Write): Promise<OpenJob | NoJob> {
   const record = await openJob(id);
   if (!record) return (await isKept(id)) ? 'unreadable' : 'missing';
   const found = await readUnsaved(id);
@@ -32,7 +34,7 @@ async function open(id: string): Promise<OpenJob | NoJob> {
   let rescued: string | null = null;
   if (note) {
     // Typed in a tab that closed, over a job saved since by another: both are kept.
-    const name = `${note.job.name.slice(0, 60)} (unsaved edits)`;
+    const name = write(say('job.unsavedEdits', { job: note.job.name.slice(0, 60) }));
     const added = await keepAsCopy(note.job, name);
     if (added.ok) {
       rescued = name;
@@ -50,10 +52,15 @@ const isNews = (note: Note, record: JobRecord): boolean =>
 /** Opens a job for editing, with whatever was typed and not yet saved when its tab closed. */
 export function useOpenJob(id: string): Opening {
   const [opening, setOpening] = useState<{ readonly id: string; readonly job: OpenJob | NoJob } | null>(null);
+  const t = useWords();
+  const write = useRef<Write>(t);
+  useEffect(() => {
+    write.current = t;
+  });
   useEffect(() => {
     let gone = false;
     let mine: OpenJob | null = null;
-    void open(id).then((job) => {
+    void open(id, write.current).then((job) => {
       if (gone) return;
       mine = typeof job === 'string' ? null : job;
       setOpening({ id, job });

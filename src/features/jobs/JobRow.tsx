@@ -1,17 +1,18 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import { STEP_STYLES, stepStyle } from '../job/stepStyles';
 import { Copy, Trash2 } from 'lucide-react';
 import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { JobStatus } from '@/core/plan/status';
 import type { Progress } from '@/core/plan/stepPlan';
-import { problemText } from '@/core/basics/result';
+import { problemMessage } from '@/core/basics/result';
 import type { JobRecord } from '@/data/db';
 import { copyJob, removeJob, restoreJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
 import { Confirm } from '@/ui/Confirm';
-import { Say } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { notify, notifyProblem, notifyUndo } from '@/ui/notify';
 import { dueWords } from './due';
 import { LEVEL_BAR } from '@/ui/levels';
@@ -28,6 +29,7 @@ export const BENCH_GRID =
 
 /** A job in one line: when it is due, what it is, the eight steps, where it stands or what is in its way. */
 export function JobRow({ record, jobStatus }: Props) {
+  const t = useWords();
   const { job } = record;
   const due = dueWords(job.dueOn, new Date());
   return (
@@ -35,8 +37,8 @@ export function JobRow({ record, jobStatus }: Props) {
       <p
         className={`order-2 font-label text-base leading-tight font-semibold md:order-none ${due.late ? 'text-act-deep' : ''}`}
       >
-        {due.day}
-        {due.left !== '' && <span className="block text-fine font-medium">{due.left}</span>}
+        {t(due.day)}
+        {due.left && <span className="block text-fine font-medium">{t(due.left)}</span>}
       </p>
       <div className="order-1 min-w-0 md:order-none">
         <h2 className="truncate font-name text-name leading-tight font-semibold" title={job.name}>
@@ -46,7 +48,7 @@ export function JobRow({ record, jobStatus }: Props) {
         </h2>
         <p className="truncate font-label text-fine font-medium text-soft">
           {job.pieces} {job.pieces === 1 ? 'piece' : 'pieces'} ·{' '}
-          {jobStatus ? (jobStatus.blankName ?? 'blank not chosen') : 'calculating…'}
+          {jobStatus ? (jobStatus.blankName ?? t('jobs.blankChosen')) : 'calculating…'}
         </p>
       </div>
       <div className="order-3 col-span-2 md:order-none md:col-span-1">
@@ -65,25 +67,31 @@ export function JobRow({ record, jobStatus }: Props) {
 
 /** Its current step, or what is most in its way. */
 function Status({ jobStatus: { at, summary, worst } }: { jobStatus: JobStatus }) {
+  const t = useWords();
   const step = worst?.step ?? at;
   const text = worst?.text ?? summary;
   return (
     <p className="flex items-stretch gap-2.5 leading-tight">
       <span aria-hidden className={`w-1.5 shrink-0 ${worst ? LEVEL_BAR[worst.level] : 'bg-strata-3'}`} />
       <span className="line-clamp-2 py-0.5">
-        <span className="font-label font-semibold">{stepStyle(step).label}: </span>
-        <Say phrase={text} />
+        <span className="font-label font-semibold">{t(stepStyle(step).label)}: </span>
+        <Say message={text} />
       </span>
     </p>
   );
 }
 
-const PROGRESS_WORDS: Readonly<Record<Progress, string>> = { todo: 'to do', ready: 'begun', done: 'settled' };
+const PROGRESS_WORDS: Readonly<Record<Progress, Message>> = {
+  todo: say('jobs.toDo'),
+  ready: say('jobs.begun'),
+  done: say('common.settled'),
+};
 
 /** Eight strata, filled as far as each step has come; the current step is framed. */
 function Strata({ jobStatus, jobId }: { jobStatus: JobStatus | null; jobId: string }) {
+  const t = useWords();
   return (
-    <ol className="grid grid-cols-8 gap-[2px]" aria-label="Steps">
+    <ol className="grid grid-cols-8 gap-[2px]" aria-label={t('common.steps')}>
       {STEP_STYLES.map((style, i) => {
         const progress = jobStatus?.progress[style.id] ?? 'todo';
         const ground =
@@ -96,12 +104,12 @@ function Strata({ jobStatus, jobId }: { jobStatus: JobStatus | null; jobId: stri
           <li key={style.id} className="min-w-0">
             <Link
               href={`/job/${jobId}/${style.id}`}
-              title={`${style.label}, ${PROGRESS_WORDS[progress]}`}
+              title={`${t(style.label)}, ${t(PROGRESS_WORDS[progress])}`}
               className={`flex h-9 items-center justify-center font-name text-base font-semibold ${ground} ${style.id === jobStatus?.at ? 'outline-3 -outline-offset-3 outline-ink' : ''}`}
             >
               <span aria-hidden>{i + 1}</span>
               <span className="sr-only">
-                {style.label}, {PROGRESS_WORDS[progress]}
+                {t(style.label)}, {t(PROGRESS_WORDS[progress])}
               </span>
             </Link>
           </li>
@@ -112,15 +120,16 @@ function Strata({ jobStatus, jobId }: { jobStatus: JobStatus | null; jobId: stri
 }
 
 function CopyButton({ record }: { record: JobRecord }) {
+  const t = useWords();
   const copy = async () => {
-    const r = await copyJob(record.job, `${record.job.name.slice(0, 70)}, again`);
-    notify(r.ok ? `“${r.value.name}” is in the list of jobs.` : problemText(r.problem));
+    const r = await copyJob(record.job, t('jobs.again', { job: record.job.name.slice(0, 70) }));
+    notify(r.ok ? t('jobs.listJobs', { r: r.value.name }) : problemMessage(r.problem));
   };
   return (
     <Button
       kind="quiet"
-      aria-label={`Duplicate ${record.job.name}`}
-      title="Duplicate this job"
+      aria-label={t('jobs.duplicate', { job: record.job.name })}
+      title={t('jobs.duplicateJob')}
       onClick={() => void copy()}
       className="px-2"
     >
@@ -130,6 +139,7 @@ function CopyButton({ record }: { record: JobRecord }) {
 }
 
 function RemoveButton({ record }: { record: JobRecord }) {
+  const t = useWords();
   const [asking, setAsking] = useState(false);
   const remove = async () => {
     const r = await removeJob(record.id);
@@ -139,14 +149,14 @@ function RemoveButton({ record }: { record: JobRecord }) {
     }
     const removed = r.value;
     if (!removed) return;
-    notifyUndo(`“${record.job.name}” is deleted.`, () => restoreJob(removed));
+    notifyUndo(t('jobs.isDeleted', { job: record.job.name }), () => restoreJob(removed));
   };
   return (
     <>
       <Button
         kind="quiet"
-        aria-label={`Delete ${record.job.name}`}
-        title="Delete this job"
+        aria-label={t('jobs.delete', { job: record.job.name })}
+        title={t('jobs.deleteJob')}
         onClick={() => setAsking(true)}
         className="px-2"
       >
@@ -154,9 +164,9 @@ function RemoveButton({ record }: { record: JobRecord }) {
       </Button>
       {asking && (
         <Confirm
-          title={`Delete “${record.job.name}”?`}
-          about="Its readings and decisions go, with a picture no other job uses. The logbook keeps what was pressed."
-          action="Delete"
+          title={t('jobs.delete2', { job: record.job.name })}
+          about={t('jobs.readingsDecisionsGoPicture')}
+          action={t('jobs.delete3')}
           onConfirm={() => void remove()}
           onClose={() => setAsking(false)}
         />

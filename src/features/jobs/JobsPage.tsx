@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { FileUp, Plus } from 'lucide-react';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -22,6 +24,7 @@ import { MOST_WITH_PICTURES_BYTES, readText } from '@/data/readFile';
 
 /** The list of jobs: what is due, how far each has come, and what is wrong. */
 export function JobsPage() {
+  const t = useWords();
   const { jobs } = useShop();
   const jobStatuses = useJobStatuses();
   const router = useRouter();
@@ -38,14 +41,14 @@ export function JobsPage() {
     [archived, jobStatuses],
   );
   const begin = async () => {
-    const r = await startJob('New job');
+    const r = await startJob(t('jobs.newJob'));
     if (r.ok) router.push(`/job/${r.value.id}/blank`);
     else notifyProblem(r.problem);
   };
   return (
     <ShopFrame
-      title="Jobs"
-      about={`${jobs.length} ${jobs.length === 1 ? 'open job' : 'open jobs'}`}
+      title={t('common.jobs')}
+      about={`${jobs.length} ${jobs.length === 1 ? t('jobs.openJob') : t('jobs.openJobs')}`}
       actions={
         <>
           {jobs.length > 0 && (
@@ -53,8 +56,8 @@ export function JobsPage() {
               id="find-job"
               type="search"
               autoFocus={asked}
-              aria-label="Find a job"
-              placeholder="Find any job"
+              aria-label={t('jobs.findJob')}
+              placeholder={t('jobs.findAnyJob')}
               value={find}
               onChange={(e) => setFind(e.target.value)}
               onKeyDown={(e) => {
@@ -66,7 +69,7 @@ export function JobsPage() {
           )}
           <BringJob />
           <Button kind="act" onClick={() => void begin()}>
-            <Plus size={18} aria-hidden /> New job
+            <Plus size={18} aria-hidden /> {t('jobs.newJob')}
           </Button>
         </>
       }
@@ -80,11 +83,11 @@ export function JobsPage() {
   );
 }
 
-const HEADS: Readonly<Record<JobSort, string>> = {
-  due: 'Due',
-  name: 'Job',
-  step: 'Current step',
-  status: 'Issues',
+const HEADS: Readonly<Record<JobSort, Message>> = {
+  due: say('common.due'),
+  name: say('common.job'),
+  step: say('jobs.currentStep'),
+  status: say('jobs.issues'),
 };
 
 interface ListProps {
@@ -95,6 +98,7 @@ interface ListProps {
 
 /** One line a job, by day due and late first unless another heading is struck; done jobs put away below. */
 function JobLists({ jobs, jobStatuses, find }: ListProps) {
+  const t = useWords();
   const [order, setOrder] = useState<JobOrder>({ by: 'due', down: false });
   const { open, done } = useMemo(() => jobLists(jobs, jobStatuses, order), [jobs, jobStatuses, order]);
   const line = (record: JobRecord) => (
@@ -104,7 +108,7 @@ function JobLists({ jobs, jobStatuses, find }: ListProps) {
     <>
       <div
         role="group"
-        aria-label="Sort jobs"
+        aria-label={t('jobs.sortJobs')}
         className={`${BENCH_GRID} sticky top-0 z-10 hidden border-b-2 border-ink bg-sheet md:grid`}
       >
         {JOB_SORTS.map((by) => (
@@ -115,7 +119,7 @@ function JobLists({ jobs, jobStatuses, find }: ListProps) {
             onClick={() => setOrder((o) => ({ by, down: o.by === by && !o.down }))}
             className={`min-h-9 text-left font-label text-fine font-semibold whitespace-nowrap ${by === 'status' ? 'hidden xl:block' : ''}`}
           >
-            {HEADS[by]}{' '}
+            {t(HEADS[by])}{' '}
             {order.by === by && (
               <span aria-label={order.down ? 'descending' : 'ascending'} role="img">
                 {order.down ? '▼' : '▲'}
@@ -127,12 +131,14 @@ function JobLists({ jobs, jobStatuses, find }: ListProps) {
       </div>
       <ul>
         {open.map(line)}
-        {open.length + done.length === 0 && <li className="p-8 text-lead">No job matches “{find}”.</li>}
+        {open.length + done.length === 0 && (
+          <li className="p-8 text-lead">{t('jobs.jobMatches', { find })}</li>
+        )}
       </ul>
       {done.length > 0 && (
         <details className="border-b border-rule" open={find !== '' || open.length === 0}>
           <summary className="cursor-pointer px-5 py-3 font-label text-lead font-semibold">
-            Done: {done.length} {done.length === 1 ? 'job' : 'jobs'}
+            {t('jobs.done', { done: done.length })}
           </summary>
           <ul>{done.map(line)}</ul>
         </details>
@@ -142,38 +148,38 @@ function JobLists({ jobs, jobStatuses, find }: ListProps) {
 }
 
 function BringJob() {
+  const t = useWords();
   const router = useRouter();
   const bring = async (file: File) => {
     const { bringJobFile } = await part(() => import('@/data/files'));
-    const text = await readText(file, MOST_WITH_PICTURES_BYTES, 'Save the job without its pictures.');
+    const text = await readText(file, MOST_WITH_PICTURES_BYTES, say('jobs.saveJobWithoutPictures'));
     const r = text.ok ? await bringJobFile(text.value) : text;
     if (r.ok) router.push(`/job/${r.value.id}/blank`);
     else notifyProblem(r.problem);
   };
   return (
-    <FileButton label="Job file" accept=".json,application/json" onFile={(f) => void bring(f)}>
-      <FileUp size={18} aria-hidden /> Open a job file
+    <FileButton label={t('common.jobFile')} accept=".json,application/json" onFile={(f) => void bring(f)}>
+      <FileUp size={18} aria-hidden /> {t('jobs.openJobFile')}
     </FileButton>
   );
 }
 
 function EmptyBench({ onBegin }: { onBegin: () => void }) {
+  const t = useWords();
   const demo = async () => {
     const r = await loadDemo();
     if (!r.ok) notifyProblem(r.problem);
   };
   return (
     <div className="board-ground grid min-h-full place-content-center justify-items-center gap-3 p-8 text-center">
-      <h2 className="max-w-md font-name text-big leading-tight font-semibold">No jobs yet.</h2>
-      <p className="max-w-md text-lead">
-        Start a job, choose a blank and measure it. Print size, sheet and heat settings follow.
-      </p>
+      <h2 className="max-w-md font-name text-big leading-tight font-semibold">{t('jobs.jobsYet')}</h2>
+      <p className="max-w-md text-lead">{t('jobs.startJobChooseBlank')}</p>
       <div className="mt-2 flex flex-wrap justify-center gap-3">
         <Button kind="act" className="min-h-12 px-6 text-lead" onClick={onBegin}>
-          Start first job
+          {t('jobs.startFirstJob')}
         </Button>
         <Button className="min-h-12 px-6 text-lead" onClick={() => void demo()}>
-          Open the demo shop
+          {t('jobs.openDemoShop')}
         </Button>
       </div>
     </div>

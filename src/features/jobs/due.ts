@@ -1,3 +1,4 @@
+import { say, type Message, verbatim } from '@/core/message/message';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { dayText } from '@/ui/dates';
 
@@ -5,14 +6,14 @@ import { dayText } from '@/ui/dates';
 export function dueWords(
   dueOn: string | null,
   today: Date,
-): { readonly day: string; readonly left: string; readonly late: boolean } {
-  if (dueOn === null) return { day: 'no day set', left: '', late: false };
+): { readonly day: Message; readonly left: Message | null; readonly late: boolean } {
+  if (dueOn === null) return { day: say('jobs.daySet'), left: null, late: false };
   const date = parseISO(dueOn);
   const left = differenceInCalendarDays(date, today);
-  const day = dayText(date);
-  if (left < -1) return { day, left: `${-left} days late`, late: true };
-  if (left === -1) return { day, left: 'a day late', late: true };
-  if (left === 0) return { day, left: 'today', late: true };
-  if (left === 1) return { day, left: 'tomorrow', late: false };
-  return { day, left: `in ${left} days`, late: false };
+  const day = verbatim(dayText(date));
+  if (left < -1) return { day, left: say('jobs.daysLate', { left: -left }), late: true };
+  if (left === -1) return { day, left: say('jobs.dayLate'), late: true };
+  if (left === 0) return { day, left: say('jobs.today'), late: true };
+  if (left === 1) return { day, left: say('jobs.tomorrow'), late: false };
+  return { day, left: say('jobs.inDays', { left }), late: false };
 }

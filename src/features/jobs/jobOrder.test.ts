@@ -1,3 +1,4 @@
+import { verbatim } from '@/core/message/message';
 import type { JobStep } from '@/core/figures/jobSteps';
 import { newJob } from '@/core/job/job';
 import type { Progress } from '@/core/plan/stepPlan';
@@ -17,9 +18,9 @@ const jobStatus = (at: JobStep, level: 'blocker' | 'warning' | null, done = fals
   const p: Progress = done ? 'done' : 'todo';
   return {
     at,
-    summary: [''],
+    summary: verbatim(''),
     blankName: null,
-    worst: level ? { level, step: at, text: ['x'] } : null,
+    worst: level ? { level, step: at, text: verbatim('x') } : null,
     progress: { blank: p, measure: p, wrap: p, art: p, sheet: p, heat: p, press: p, look: p },
   };
 };

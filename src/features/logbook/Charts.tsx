@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import type { LogCharts } from '@/core/log/charts';
 import type { LogQuery } from '@/core/log/rows';
 import { CostWeeks, FaultBars, GoodWeeks } from './WeekCharts';
@@ -9,13 +10,14 @@ export type Open = (next: Partial<LogQuery>) => void;
 
 /** Charts that each answer a question; a bar or a dot opens the entries under it. */
 export function Charts({ charts, onOpen }: { charts: LogCharts; onOpen: Open }) {
+  const t = useWords();
   if (charts.good.weeks.length === 0)
-    return <p className="p-8 text-lead">Nothing to chart: the entries shown have no pressed pieces.</p>;
+    return <p className="p-8 text-lead">{t('logbook.nothingChartEntriesShown')}</p>;
   return (
     <div
       tabIndex={0}
       role="region"
-      aria-label="Charts"
+      aria-label={t('logbook.charts')}
       className="grid h-full content-start gap-x-8 gap-y-6 overflow-auto p-4 xl:grid-cols-2"
     >
       <GoodWeeks chart={charts.good} onOpen={onOpen} />

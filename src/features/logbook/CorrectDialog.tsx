@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { CAUSES } from '@/core/look/faults';
@@ -21,6 +22,7 @@ const NONE = 'none';
 
 /** An entry is corrected by another one: both stay, the new one counts. */
 export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: () => void }) {
+  const t = useWords();
   const router = useRouter();
   const [id] = useState(() => newId('log'));
   const [now, setNow] = useState<Pick<LogEntry, 'verdict' | 'good' | 'spoiled' | 'cause' | 'note'>>(entry);
@@ -43,28 +45,28 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
     });
     if (!r.ok) return notifyProblem(r.problem);
     onClose();
-    notify('Saved as a new entry. The old entry stays but no longer counts.');
+    notify(t('logbook.savedNewEntryOld'));
     router.push(`/logbook/${id}`);
   };
   return (
     <Dialog
       open
       onClose={onClose}
-      title="Correct this entry"
-      about="The old entry stays as it is. The correction is a new entry that counts in its place."
+      title={t('logbook.correctEntry')}
+      about={t('logbook.oldEntryStaysCorrection')}
     >
       <div className="grid gap-4">
-        <Labelled label="Verdict">
+        <Labelled label={t('common.verdict')}>
           <Segments
-            label="Verdict"
+            label={t('common.verdict')}
             value={now.verdict}
-            options={VERDICTS.map((v) => ({ value: v, label: VERDICT_WORDS[v] }))}
+            options={VERDICTS.map((v) => ({ value: v, label: t(VERDICT_WORDS[v]) }))}
             onChange={(verdict) => put({ verdict })}
           />
         </Labelled>
         <div className="flex gap-5">
           <NumberField
-            label="Good pieces"
+            label={t('common.goodPieces')}
             value={now.good}
             min={0}
             max={100000}
@@ -72,7 +74,7 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
             onValue={(good) => put({ good })}
           />
           <NumberField
-            label="Spoiled"
+            label={t('common.spoiled')}
             value={now.spoiled}
             min={0}
             max={100000}
@@ -80,19 +82,19 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
             onValue={(spoiled) => put({ spoiled })}
           />
         </div>
-        <Labelled label="Cause">
+        <Labelled label={t('common.cause')}>
           <Select
-            label="Cause"
+            label={t('common.cause')}
             value={now.cause ?? NONE}
             options={[
-              { value: NONE, label: 'not settled' },
+              { value: NONE, label: t('logbook.notSettled') },
               ...CAUSE_IDS.map((c) => ({ value: c, label: CAUSES[c].label })),
             ]}
             onChange={(c) => put({ cause: c === NONE ? null : c })}
           />
         </Labelled>
         <label className="font-label font-medium">
-          Note
+          {t('common.note')}
           <input
             value={now.note}
             maxLength={2000}
@@ -101,9 +103,9 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
           />
         </label>
         <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{t('common.cancel')}</Button>
           <Button kind="act" onClick={() => void write()}>
-            Save correction
+            {t('logbook.saveCorrection')}
           </Button>
         </div>
       </div>

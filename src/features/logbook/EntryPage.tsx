@@ -1,5 +1,6 @@
 'use client';
 
+import { say, type Message, unpacked } from '@/core/message/message';
 import { PRESSURE_WORDS } from '@/core/heat/labels';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from '@/ui/Link';
@@ -7,12 +8,12 @@ import { useState } from 'react';
 import { CAUSES, faultLabel } from '@/core/look/faults';
 import { QUESTIONS } from '@/core/look/questions';
 import type { LogEntry, Stood } from '@/core/shop/records';
-import { quantityText } from '@/core/units/format';
-import { celsius, seconds, type Quantity } from '@/core/units/quantity';
+
+import { celsius, seconds, type Quantity } from '@/core/message/quantity';
 import { entryWithAnswers } from '@/data/log';
 import { momentText } from '@/ui/dates';
 import { Button } from '@/ui/Button';
-import { Say, useUnits } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { VERDICT_GROUND } from '../look/HistoryLine';
 import { VERDICT_WORDS } from '../look/Judgement';
 import { SeenPiece } from '../look/SeenPiece';
@@ -20,27 +21,26 @@ import { PressInset } from '../look/PressInset';
 import { ShopFrame } from '../shell/ShopFrame';
 import { CorrectDialog } from './CorrectDialog';
 
-const PAPER_WORDS: Readonly<Record<LogEntry['paperState'], string>> = {
-  even: 'pale and even',
-  'left-all': 'dye left all over',
-  'left-in-places': 'dye left in places',
-  browned: 'browned',
+const PAPER_WORDS: Readonly<Record<LogEntry['paperState'], Message>> = {
+  even: say('common.paleEven'),
+  'left-all': say('common.dyeLeftAllOver'),
+  'left-in-places': say('common.dyeLeftPlaces'),
+  browned: say('common.browned'),
 };
 
 /** One entry of the log, whole: marks, photographs, settings, the plan as it stood, and what corrected it. */
 export function EntryPage({ id }: { id: string }) {
+  const t = useWords();
   const found = useLiveQuery(async () => (await entryWithAnswers(id)) ?? 'missing', [id]);
   const [correcting, setCorrecting] = useState(false);
-  if (found === undefined) return <ShopFrame title="Logbook">{null}</ShopFrame>;
+  if (found === undefined) return <ShopFrame title={t('common.logbook')}>{null}</ShopFrame>;
   if (found === 'missing')
     return (
-      <ShopFrame title="Logbook">
+      <ShopFrame title={t('common.logbook')}>
         <div className="grid gap-3 p-8">
-          <p className="text-lead">
-            This entry is not in this browser. It may be in the log of another device. Import that log.
-          </p>
+          <p className="text-lead">{t('logbook.entryBrowserMayLog')}</p>
           <Link href="/logbook" className="font-label font-semibold underline">
-            Go to the logbook
+            {t('logbook.goLogbook')}
           </Link>
         </div>
       </ShopFrame>
@@ -53,18 +53,18 @@ export function EntryPage({ id }: { id: string }) {
       actions={
         <>
           <Link href="/logbook" className="font-label font-semibold underline">
-            All entries
+            {t('logbook.allEntries')}
           </Link>
           <Button disabled={answers.length > 0} onClick={() => setCorrecting(true)}>
-            Correct entry
+            {t('logbook.correctEntry2')}
           </Button>
         </>
       }
     >
-      <div tabIndex={0} role="region" aria-label="The entry" className="h-full overflow-auto p-5">
+      <div tabIndex={0} role="region" aria-label={t('logbook.theEntry')} className="h-full overflow-auto p-5">
         {answers.map((a) => (
           <p key={a.id} className="mb-3 border-2 border-ink bg-warning/25 p-3">
-            This entry no longer counts: it was corrected{' '}
+            {t('logbook.entryLongerCountsWas')}{' '}
             <Link href={`/logbook/${a.id}`} className="underline">
               {momentText(a.at)}
             </Link>
@@ -73,7 +73,7 @@ export function EntryPage({ id }: { id: string }) {
         ))}
         {corrects && (
           <p className="mb-3">
-            Corrects the entry of{' '}
+            {t('logbook.correctsEntry')}{' '}
             <Link href={`/logbook/${corrects.id}`} className="underline">
               {momentText(corrects.at)}
             </Link>
@@ -91,36 +91,40 @@ export function EntryPage({ id }: { id: string }) {
 }
 
 function Looked({ entry: e }: { entry: LogEntry }) {
+  const t = useWords();
   const s = e.settings;
-  const kept = e.keptDwellS === null ? [] : [` (kept `, seconds(Math.round(e.keptDwellS)), ')'];
   const facts: readonly (readonly [string, React.ReactNode])[] = [
-    ['Blank', `${e.blankName}${e.lot === '' ? '' : `, lot ${e.lot}`}`],
-    ['Press', e.pressName],
+    [t('common.blank'), `${e.blankName}${e.lot === '' ? '' : t('logbook.lot', { lot: e.lot })}`],
+    [t('common.press'), e.pressName],
     [
-      'Settings',
-      <Say
-        key="s"
-        phrase={[
-          celsius(s.platenC),
-          ' · ',
-          seconds(s.dwellS),
-          ...kept,
-          s.passes > 1 ? ` × ${s.passes}` : '',
-          `, ${PRESSURE_WORDS[s.pressure]}, peel ${s.peel}`,
-        ]}
-      />,
+      t('common.settings2'),
+      t('common.settingsWhole', {
+        platen: celsius(s.platenC),
+        dwell: seconds(s.dwellS),
+        kept: e.keptDwellS === null ? 'no' : seconds(Math.round(e.keptDwellS)),
+        passes: s.passes,
+        pressure: PRESSURE_WORDS[s.pressure],
+        peel: s.peel,
+      }),
     ],
-    ['Used paper', PAPER_WORDS[e.paperState]],
-    ['Pieces', `${e.good} good, ${e.spoiled} spoiled`],
-    ...(e.cause ? [['Cause', CAUSES[e.cause].label] as const] : []),
-    ...(e.tried ? [['Tried', CAUSES[e.tried].change] as const] : []),
-    ...(e.paperName === '' ? [] : [['Paper and printer', `${e.paperName}, ${e.printerName}`] as const]),
+    [t('common.usedPaper'), t(PAPER_WORDS[e.paperState])],
+    [t('common.pieces'), t('common.goodSpoiled', { good: e.good, spoiled: e.spoiled })],
+    ...(e.cause ? [[t('common.cause'), t(CAUSES[e.cause].label)] as const] : []),
+    ...(e.tried ? [[t('logbook.tried'), t(CAUSES[e.tried].change)] as const] : []),
+    ...(e.paperName === ''
+      ? []
+      : [
+          [
+            t('logbook.paperPrinter'),
+            t('logbook.papernamePrintername', { paperName: e.paperName, printerName: e.printerName }),
+          ] as const,
+        ]),
   ];
   return (
-    <section aria-label="What was seen">
+    <section aria-label={t('logbook.whatWasSeen')}>
       <p className="mb-3">
         <span className={`px-3 py-1 font-label text-lead font-semibold ${VERDICT_GROUND[e.verdict]}`}>
-          {VERDICT_WORDS[e.verdict]}
+          {t(VERDICT_WORDS[e.verdict])}
         </span>
       </p>
       <div className="flex flex-wrap gap-4">
@@ -142,7 +146,7 @@ function Looked({ entry: e }: { entry: LogEntry }) {
           />
         )}
       </div>
-      {!e.face && e.marks.length > 0 && <p>{e.marks.map((m) => faultLabel(m.fault)).join(', ')}</p>}
+      {!e.face && e.marks.length > 0 && <p>{e.marks.map((m) => t(faultLabel(m.fault))).join(', ')}</p>}
       <dl className="mt-4 grid max-w-3xl grid-cols-[9rem_minmax(0,1fr)] gap-x-4">
         {facts.map(([label, value]) => (
           <div key={label} className="col-span-2 grid grid-cols-subgrid border-b border-rule py-1.5">
@@ -153,12 +157,13 @@ function Looked({ entry: e }: { entry: LogEntry }) {
       </dl>
       {e.note !== '' && <p className="mt-3 max-w-3xl text-lead">“{e.note}”</p>}
       {e.replies.length > 0 && (
-        <ul aria-label="Questions and answers" className="mt-3 grid gap-0.5">
+        <ul aria-label={t('logbook.questionsAnswers')} className="mt-3 grid gap-0.5">
           {e.replies.map((r) => {
             const q = QUESTIONS.find((x) => x.id === r.question);
             return (
               <li key={r.question}>
-                {q?.text ?? r.question} <strong>{q?.words[q.values.indexOf(r.answer)] ?? r.answer}</strong>
+                {t.label(q?.text ?? r.question)}{' '}
+                <strong>{t.label(q?.words[q.values.indexOf(r.answer)] ?? r.answer)}</strong>
               </li>
             );
           })}
@@ -170,21 +175,21 @@ function Looked({ entry: e }: { entry: LogEntry }) {
 
 const asQuantity = (s: Stood): Quantity =>
   s.kind === 'word' || typeof s.value === 'string'
-    ? { kind: 'word', value: String(s.value) }
+    ? { kind: 'word', value: unpacked(String(s.value)) }
     : { kind: s.kind, value: s.value };
 
 /** The plan as it stood when it was written: figures only, as they were. */
 function StoodList({ stood }: { stood: readonly Stood[] }) {
-  const units = useUnits();
+  const t = useWords();
   return (
-    <section aria-label="Plan at that time">
-      <h2 className="font-name text-lead font-semibold">Plan at that time</h2>
-      {stood.length === 0 && <p className="text-soft">Not saved with this entry.</p>}
+    <section aria-label={t('logbook.planTime')}>
+      <h2 className="font-name text-lead font-semibold">{t('logbook.planTime')}</h2>
+      {stood.length === 0 && <p className="text-soft">{t('logbook.savedEntry')}</p>}
       <dl className="mt-1">
         {stood.map((s, i) => (
           <div key={i} className="flex items-baseline justify-between gap-3 border-b border-rule py-1">
-            <dt>{s.label}</dt>
-            <dd className="text-right font-label font-semibold">{quantityText(asQuantity(s), units)}</dd>
+            <dt>{t(unpacked(s.label))}</dt>
+            <dd className="text-right font-label font-semibold">{t.quantity(asQuantity(s))}</dd>
           </div>
         ))}
       </dl>

@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { addDays } from 'date-fns';
 import { useState } from 'react';
 import { CAUSES, FAULTS, PAPER_FAULTS } from '@/core/look/faults';
@@ -36,10 +38,10 @@ const dayOf = (at: number | null): string => {
 type Key = 'jobId' | 'blankId' | 'pressId' | 'by' | 'verdict' | 'fault' | 'cause';
 interface Choice {
   readonly key: Key;
-  readonly label: string;
+  readonly label: Message;
   /** What it says where nothing is chosen. */
-  readonly all: string;
-  readonly options: readonly { readonly value: string; readonly label: string }[];
+  readonly all: Message;
+  readonly options: readonly { readonly value: string; readonly label: string | Message }[];
 }
 
 const named = (things: readonly { readonly id: string; readonly name: string }[]): Choice['options'] =>
@@ -47,33 +49,38 @@ const named = (things: readonly { readonly id: string; readonly name: string }[]
 
 /** What the log can be narrowed by besides words and days. */
 const choices = (shop: Shop, jobs: readonly JobRecord[]): readonly Choice[] => [
-  { key: 'jobId', label: 'Job', all: 'Any job', options: named(jobs.map((r) => r.job)) },
-  { key: 'blankId', label: 'Blank', all: 'Any blank', options: named(shop.blanks) },
-  { key: 'pressId', label: 'Press', all: 'Any press', options: named(shop.presses) },
+  {
+    key: 'jobId',
+    label: say('common.job'),
+    all: say('logbook.anyJob'),
+    options: named(jobs.map((r) => r.job)),
+  },
+  { key: 'blankId', label: say('common.blank'), all: say('logbook.anyBlank'), options: named(shop.blanks) },
+  { key: 'pressId', label: say('common.press'), all: say('logbook.anyPress'), options: named(shop.presses) },
   {
     key: 'by',
-    label: 'Person',
-    all: 'Any person',
+    label: say('logbook.person'),
+    all: say('logbook.anyPerson'),
     options: shop.settings.people.map((p) => ({ value: p, label: p })),
   },
   {
     key: 'verdict',
-    label: 'Verdict',
-    all: 'Any verdict',
+    label: say('common.verdict'),
+    all: say('logbook.anyVerdict'),
     options: VERDICTS.map((v) => ({ value: v, label: VERDICT_WORDS[v] })),
   },
   {
     key: 'fault',
-    label: 'Fault',
-    all: 'Any fault',
+    label: say('logbook.fault'),
+    all: say('logbook.anyFault'),
     options: [...FAULTS, ...PAPER_FAULTS].map((f) => ({ value: f.id, label: f.label })),
   },
   {
     key: 'cause',
-    label: 'Cause',
-    all: 'Any cause',
+    label: say('common.cause'),
+    all: say('logbook.anyCause'),
     options: [
-      { value: 'none', label: 'not settled' },
+      { value: 'none', label: say('logbook.notSettled') },
       ...CAUSE_IDS.map((c) => ({ value: c, label: CAUSES[c].label })),
     ],
   },
@@ -81,6 +88,7 @@ const choices = (shop: Shop, jobs: readonly JobRecord[]): readonly Choice[] => [
 
 /** Words and days at hand, the rest behind one button: every part narrows what is shown. */
 export function Filters({ query, onChange }: Props) {
+  const t = useWords();
   const { shop, jobs } = useShop();
   const [open, setOpen] = useState(false);
   const narrowed = Object.entries(query).filter(([k, v]) => k !== 'text' && v !== null).length;
@@ -88,25 +96,33 @@ export function Filters({ query, onChange }: Props) {
     <>
       <input
         type="search"
-        aria-label="Find in the log"
-        placeholder="Search"
+        aria-label={t('logbook.findLog')}
+        placeholder={t('logbook.search')}
         value={query.text}
         onChange={(e) => onChange({ text: e.target.value })}
         className="min-h-10 w-44 border-2 border-ink bg-white px-2"
       />
       <Button aria-expanded={open} onClick={() => setOpen(!open)}>
-        {narrowed > 0 ? `Filter (${narrowed})` : 'Filter'}
+        {narrowed > 0 ? t('logbook.filter', { narrowed }) : t('logbook.filter2')}
       </Button>
       {(narrowed > 0 || query.text !== '') && (
         <Button kind="quiet" onClick={() => onChange(WHOLE_LOG)}>
-          Clear filters
+          {t('logbook.clearFilters')}
         </Button>
       )}
       {open && (
-        <div role="group" aria-label="Filter the log" className="flex w-full flex-wrap items-end gap-2">
-          <Day label="From" value={dayOf(query.fromAt)} onDay={(d) => onChange({ fromAt: dayAt(d) })} />
+        <div
+          role="group"
+          aria-label={t('logbook.filterLog')}
+          className="flex w-full flex-wrap items-end gap-2"
+        >
           <Day
-            label="To"
+            label={t('logbook.from')}
+            value={dayOf(query.fromAt)}
+            onDay={(d) => onChange({ fromAt: dayAt(d) })}
+          />
+          <Day
+            label={t('logbook.to')}
             value={dayOf(query.toAt === null ? null : query.toAt - 1)}
             onDay={(d) => {
               const at = dayAt(d);
@@ -116,9 +132,9 @@ export function Filters({ query, onChange }: Props) {
           {choices(shop, jobs).map(({ key, label, all, options }) => (
             <Select
               key={key}
-              label={label}
+              label={t(label)}
               value={query[key] ?? ANY}
-              options={[{ value: ANY, label: all }, ...options]}
+              options={[{ value: ANY, label: t(all) }, ...options]}
               onChange={(value) => onChange({ [key]: value === ANY ? null : value })}
             />
           ))}

@@ -1,5 +1,8 @@
 'use client';
 
+import { dayText } from '@/ui/dates';
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { FileDown, FileUp } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useRef } from 'react';
@@ -35,7 +38,7 @@ async function readLog(text: string): Promise<Result<Brought>> {
     const { readLogJson } = await part(() => import('@/core/formats/logFile'));
     const file = readLogJson(text);
     if (!file.ok) return file;
-    const checked = checkPictures(file.value.pictures, 'Logbook file');
+    const checked = checkPictures(file.value.pictures, say('common.logbookFile'));
     return checked.ok ? { ok: true, value: file.value } : checked;
   }
   const { readLogCsv } = await part(() => import('@/core/formats/logCsv'));
@@ -43,11 +46,8 @@ async function readLog(text: string): Promise<Result<Brought>> {
   return table.ok ? { ok: true, value: { entries: table.value, pictures: [] } } : table;
 }
 
-const many = (n: number, one: string, more: string): string =>
-  `${n.toLocaleString('en')} ${n === 1 ? one : more}`;
-
 async function bring(file: File): Promise<void> {
-  const text = await readText(file, MOST_WITH_PICTURES_BYTES, 'Split it. Nothing was changed.');
+  const text = await readText(file, MOST_WITH_PICTURES_BYTES, say('common.splitNothingWasChanged'));
   if (!text.ok) return notifyProblem(text.problem);
   const read = await readLog(text.value);
   if (!read.ok) return notifyProblem(read.problem);
@@ -55,12 +55,17 @@ async function bring(file: File): Promise<void> {
   if (!merged.ok) return notifyProblem(merged.problem);
   const { add, same, renamed } = merged.value;
   notify(
-    `${many(add.length, 'entry', 'entries')} added, ${same.toLocaleString('en')} here already.${renamed > 0 ? ` ${renamed.toLocaleString('en')} had the same id with different content and were added as new entries.` : ''}`,
+    say('logbook.addedHereAlready', {
+      added: add.length,
+      same,
+      renamed,
+    }),
   );
 }
 
 /** Files in and out. */
 export function LogActions({ query, found }: Props) {
+  const t = useWords();
   const { shop } = useShop();
   const input = useRef<HTMLInputElement>(null);
   const none = !found || found.entries.length === 0;
@@ -97,16 +102,22 @@ export function LogActions({ query, found }: Props) {
       ]),
     );
     const month = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' }).format(fromAt);
-    const page = monthPage(entries.map(rowOf), charts, {
-      shopName: shop.settings.shopName,
-      month,
-      currency: shop.settings.currency,
-      nameOf: (id) => names.get(id) ?? id,
-    });
+    const page = monthPage(
+      entries.map((e) => rowOf(e, t)),
+      charts,
+      {
+        shopName: shop.settings.shopName,
+        month,
+        currency: shop.settings.currency,
+        nameOf: (id) => names.get(id) ?? id,
+        dayOf: (at) => dayText(new Date(at)),
+      },
+      t,
+    );
     const font = await labelFont();
     if (!font.ok) return notifyProblem(font.problem);
     const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
-    const bytes = await drawnPdf(`Logbook, ${month}`, [page], font.value);
+    const bytes = await drawnPdf(t('logbook.logbook', { month }), [page], font.value);
     saveBytesAs(`logbook-${month.toLowerCase().replace(' ', '-')}.pdf`, bytes, 'application/pdf');
   };
   const item =
@@ -117,7 +128,7 @@ export function LogActions({ query, found }: Props) {
         ref={input}
         type="file"
         accept=".json,.csv,application/json,text/csv"
-        aria-label="Logbook file to import"
+        aria-label={t('logbook.logbookFileImport')}
         tabIndex={-1}
         className="sr-only"
         onChange={(e) => {
@@ -127,12 +138,12 @@ export function LogActions({ query, found }: Props) {
         }}
       />
       <Button onClick={() => input.current?.click()}>
-        <FileUp size={18} aria-hidden /> Import log
+        <FileUp size={18} aria-hidden /> {t('logbook.importLog')}
       </Button>
       <DropdownMenu.Root>
         <DropdownMenu.Trigger asChild>
           <Button disabled={none}>
-            <FileDown size={18} aria-hidden /> Save
+            <FileDown size={18} aria-hidden /> {t('common.save')}
           </Button>
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
@@ -142,13 +153,13 @@ export function LogActions({ query, found }: Props) {
             className="z-30 min-w-64 border-2 border-ink bg-sheet"
           >
             <DropdownMenu.Item className={item} onSelect={() => void saveCsv()}>
-              What is shown, as CSV
+              {t('logbook.whatShownCsv')}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={() => void saveJson()}>
-              What is shown, whole, as JSON
+              {t('logbook.whatShownWholeJson')}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={() => void saveMonth()}>
-              The month’s page, as PDF
+              {t('logbook.monthsPagePdf')}
             </DropdownMenu.Item>
           </DropdownMenu.Content>
         </DropdownMenu.Portal>

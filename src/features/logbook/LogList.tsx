@@ -1,19 +1,29 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Link } from '@/ui/Link';
 import { useRef } from 'react';
 import { CAUSES, faultLabel } from '@/core/look/faults';
 import { WHOLE_LOG } from '@/core/log/rows';
 import type { LogEntry } from '@/core/shop/records';
-import { celsius, seconds } from '@/core/units/quantity';
+import { celsius, seconds } from '@/core/message/quantity';
 import { momentText } from '@/ui/dates';
-import { Say } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { VERDICT_GROUND } from '../look/HistoryLine';
 import { VERDICT_WORDS } from '../look/Judgement';
 import type { FoundEntries } from './useLogIndex';
 
-const HEADS = ['When', 'Job', 'Press', 'Settings', 'Verdict', 'Good', 'Spoiled', 'Seen'] as const;
+const HEADS = [
+  say('logbook.when'),
+  say('common.job'),
+  say('common.press'),
+  say('common.settings2'),
+  say('common.verdict'),
+  say('common.good22'),
+  say('common.spoiled'),
+  say('common.seen'),
+] as const;
 /** A table where there is room; on a phone the cells of a row stand together and say what they are. */
 const GRID =
   'flex flex-wrap gap-y-0.5 md:grid md:min-w-[60rem] md:grid-cols-[9rem_minmax(10rem,1fr)_7.5rem_8.5rem_6rem_2.5rem_3.5rem_minmax(11rem,1.6fr)] gap-x-3 px-4';
@@ -25,6 +35,7 @@ interface Props {
 
 /** Only the rows in sight are drawn. */
 export function LogList({ found, onEnd }: Props) {
+  const t = useWords();
   const scroller = useRef<HTMLDivElement>(null);
   const { entries, total } = found;
   const more = total === null ? false : total > entries.length;
@@ -45,18 +56,24 @@ export function LogList({ found, onEnd }: Props) {
     return (
       <p className="p-8 text-lead">
         {JSON.stringify(found.query) === JSON.stringify(WHOLE_LOG)
-          ? 'No entries yet. Press a piece, inspect it and save it to the log.'
-          : 'No entry matches. Remove a filter.'}
+          ? t('logbook.entriesYetPressPiece')
+          : t('logbook.entryMatchesRemoveFilter')}
       </p>
     );
   return (
-    <div ref={scroller} className="h-full overflow-auto" tabIndex={0} role="region" aria-label="Logbook">
-      <div role="table" aria-label="Logbook" aria-rowcount={more ? -1 : entries.length + 1}>
+    <div
+      ref={scroller}
+      className="h-full overflow-auto"
+      tabIndex={0}
+      role="region"
+      aria-label={t('common.logbook')}
+    >
+      <div role="table" aria-label={t('common.logbook')} aria-rowcount={more ? -1 : entries.length + 1}>
         <div role="rowgroup" className="sticky top-0 z-10 bg-sheet">
           <div role="row" aria-rowindex={1} className={`${GRID} border-b-2 border-ink py-2 max-md:hidden!`}>
             {HEADS.map((h) => (
-              <span key={h} role="columnheader" className="font-label text-fine font-semibold">
-                {h}
+              <span key={h.id} role="columnheader" className="font-label text-fine font-semibold">
+                {t(h)}
               </span>
             ))}
           </div>
@@ -87,6 +104,7 @@ export function LogList({ found, onEnd }: Props) {
 }
 
 function Row({ entry: e }: { entry: LogEntry }) {
+  const t = useWords();
   return (
     <>
       <span role="cell">
@@ -102,27 +120,24 @@ function Row({ entry: e }: { entry: LogEntry }) {
       </span>
       <span role="cell">{e.pressName}</span>
       <span role="cell">
-        <Say
-          phrase={[
-            celsius(e.settings.platenC),
-            ' · ',
-            seconds(e.settings.dwellS),
-            e.settings.passes > 1 ? ` × ${e.settings.passes}` : '',
-          ]}
-        />
+        {t('common.settings', {
+          platen: celsius(e.settings.platenC),
+          dwell: seconds(e.settings.dwellS),
+          passes: e.settings.passes,
+        })}
       </span>
       <span role="cell">
         <span className={`inline-block px-2 py-0.5 font-label font-semibold ${VERDICT_GROUND[e.verdict]}`}>
-          {VERDICT_WORDS[e.verdict]}
+          {t(VERDICT_WORDS[e.verdict])}
         </span>
       </span>
       <span role="cell">
         {e.good}
-        <span className="md:hidden"> good</span>
+        <span className="md:hidden"> {t('common.good2')}</span>
       </span>
       <span role="cell">
         {e.spoiled}
-        <span className="md:hidden"> spoiled</span>
+        <span className="md:hidden"> {t('common.spoiled2')}</span>
       </span>
       <span role="cell" className="min-w-0 max-md:basis-full">
         <Seen entry={e} />
@@ -132,13 +147,14 @@ function Row({ entry: e }: { entry: LogEntry }) {
 }
 
 function Seen({ entry }: { entry: LogEntry }) {
-  const labels = [...new Set(entry.marks.map((m) => faultLabel(m.fault)))];
+  const t = useWords();
+  const labels = [...new Set(entry.marks.map((m) => m.fault))].map(faultLabel);
   return (
     <span className="leading-snug">
-      {labels.length > 0 && <strong className="font-medium">{labels.join(', ')}. </strong>}
-      {entry.cause && <span>Cause: {CAUSES[entry.cause].label}. </span>}
+      {labels.length > 0 && <strong className="font-medium">{labels.map(t).join(', ')}. </strong>}
+      {entry.cause && <span>{t('logbook.cause2', { causes: CAUSES[entry.cause].label })} </span>}
       {entry.note}
-      {entry.corrects && <span className="text-soft"> Corrects an earlier entry.</span>}
+      {entry.corrects && <span className="text-soft"> {t('logbook.correctsEarlierEntry')}</span>}
     </span>
   );
 }

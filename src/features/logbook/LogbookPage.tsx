@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import dynamic from 'next/dynamic';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { WHOLE_LOG, type LogQuery } from '@/core/log/rows';
@@ -19,9 +21,9 @@ const OverlayMap = dynamic(() => part(() => import('./OverlayMap')).then((m) => 
 });
 
 const VIEWS = [
-  { value: 'list', label: 'Entries' },
-  { value: 'charts', label: 'Charts' },
-  { value: 'map', label: 'Overlay' },
+  { value: 'list', label: say('logbook.entries') },
+  { value: 'charts', label: say('logbook.charts') },
+  { value: 'map', label: say('common.overlay') },
 ] as const;
 type View = (typeof VIEWS)[number]['value'];
 
@@ -30,12 +32,17 @@ const STRETCH = 60;
 
 const whole = (q: LogQuery): boolean => JSON.stringify(q) === JSON.stringify(WHOLE_LOG);
 
-function totalText(found: FoundEntries | null, index: LogIndex): string {
-  if (!found) return 'reading…';
+function totalText(found: FoundEntries | null, index: LogIndex): Message {
+  if (!found) return say('logbook.reading2');
   if (found.total === null)
-    return `reading ${index.read.toLocaleString('en')} of ${index.of.toLocaleString('en')} entries`;
+    return say('logbook.readingEntries', {
+      read: index.read.toLocaleString('en'),
+      of: index.of.toLocaleString('en'),
+    });
   const entries = `${found.total.toLocaleString('en')} ${found.total === 1 ? 'entry' : 'entries'}`;
-  return whole(found.query) ? `${entries}, newest first` : `${entries} of ${index.of.toLocaleString('en')}`;
+  return whole(found.query)
+    ? say('logbook.newestFirst', { entries })
+    : say('logbook.of', { entries, of: index.of.toLocaleString('en') });
 }
 
 /** What was pressed, with what settings, and what came of it: filtered, charted, laid over each other. */
@@ -46,6 +53,7 @@ interface Props {
 }
 
 export function LogbookPage({ start, startView }: Props) {
+  const t = useWords();
   const [query, setQuery] = useState<LogQuery>({ ...WHOLE_LOG, ...start });
   const [view, setView] = useState<View>(VIEWS.find((v) => v.value === startView)?.value ?? 'list');
   const [most, setMost] = useState(STRETCH);
@@ -62,13 +70,13 @@ export function LogbookPage({ start, startView }: Props) {
   );
   return (
     <ShopFrame
-      title="Logbook"
-      about={totalText(found, index)}
+      title={t('common.logbook')}
+      about={t(totalText(found, index))}
       actions={<LogActions query={asked} found={found} />}
     >
       <div className="flex h-full flex-col">
         <div className="flex flex-wrap items-center gap-3 border-b border-rule px-4 py-2">
-          <Segments label="Show the log as" value={view} options={VIEWS} onChange={setView} />
+          <Segments label={t('logbook.showLog')} value={view} options={VIEWS} onChange={setView} />
           <Filters query={query} onChange={change} />
         </div>
         <div className="min-h-0 flex-1">

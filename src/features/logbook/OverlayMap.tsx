@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import type { LogQuery } from '@/core/log/rows';
 import {
   cellWords,
@@ -16,40 +18,45 @@ import { useOverlay, type LogIndex } from './useLogIndex';
 const SIZE = 300;
 const ROOM = 22;
 
-const chanceWords = (chance: number): string =>
+const chanceWords = (chance: number): Message =>
   chance <= 0.001
-    ? 'less than 1 in 1,000'
+    ? say('logbook.lessThan11')
     : chance < 0.1
-      ? `1 in ${Math.round(1 / chance)}`
-      : `${Math.round(chance * 100)} in 100`;
+      ? say('logbook.n1In', { chance: Math.round(1 / chance) })
+      : say('logbook.in100', { chance: Math.round(chance * 100) });
 
-const FOLLOWS: Readonly<Record<Overlay['follows'], string>> = {
-  press:
-    'The faults follow the press: they lie at the same place of it. Check its pressure and its face there.',
-  blank:
-    'The faults follow the blank: they lie at the same place of it. Check the wrap, the seam and the coating there.',
-  both: 'The faults cluster, but all pieces lay the same way, so press and blank cannot be told apart. Turn the next piece by half a turn and compare.',
-  neither: 'The faults are spread at random: no place of the press or the blank is worse than another.',
-  'too-few': `Too few marks with a place to tell anything: ${LEAST_MARKS} at least.`,
+const FOLLOWS: Readonly<Record<Overlay['follows'], Message>> = {
+  press: say('logbook.faultsFollowPressThey'),
+  blank: say('logbook.faultsFollowBlankThey'),
+  both: say('logbook.faultsClusterButAll'),
+  neither: say('logbook.faultsSpreadRandomPlace'),
+  'too-few': say('logbook.tooFewMarksPlace', { leastMarks: LEAST_MARKS }),
 };
 
 /** Marks of many pieces in the coordinates of the blank and of the press. */
 export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex }) {
+  const t = useWords();
   const { shop } = useShop();
   const found = useOverlay(query, index);
-  if (!found) return <p className="p-8 text-lead">Reading…</p>;
+  if (!found) return <p className="p-8 text-lead">{t('logbook.reading')}</p>;
   // A corner of one press is none of another.
   const placed = found.marks.filter((m) => m.onPress !== null && m.pressId === found.pressId);
   const counts = new Map<string, number>();
-  for (const m of found.marks) counts.set(faultLabel(m.fault), (counts.get(faultLabel(m.fault)) ?? 0) + 1);
+  for (const m of found.marks)
+    counts.set(t(faultLabel(m.fault)), (counts.get(t(faultLabel(m.fault))) ?? 0) + 1);
   return (
-    <div tabIndex={0} role="region" aria-label="Overlaid marks" className="h-full overflow-auto p-4">
+    <div
+      tabIndex={0}
+      role="region"
+      aria-label={t('logbook.overlaidMarks')}
+      className="h-full overflow-auto p-4"
+    >
       <p className="max-w-3xl text-lead leading-snug" role="status">
-        {FOLLOWS[found.follows]}
+        {t(FOLLOWS[found.follows])}
       </p>
       <div className="mt-3 flex flex-wrap gap-8">
         <MarkMap
-          title="On the blank"
+          title={t('common.onTheBlank')}
           corners={['top', 'foot']}
           marks={found.marks}
           at={(m) => m.onFace}
@@ -58,16 +65,20 @@ export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex 
         />
         {placed.length > 0 && (
           <MarkMap
-            title={`In the press: ${shop.presses.find((p) => p.id === found.pressId)?.name ?? 'one no longer here'}`}
-            corners={['back of the platen, or top of the mat', 'front']}
+            title={t('logbook.inThePress', {
+              presses: shop.presses.find((p) => p.id === found.pressId)?.name ?? 'one no longer here',
+            })}
+            corners={[t('logbook.backPlatenTopMat'), 'front']}
             marks={placed}
             at={(m) => m.onPress ?? m.onFace}
             gathering={found.onPress}
             on="press"
           />
         )}
-        <section aria-label="What is overlaid" className="min-w-56">
-          <h2 className="font-name text-lead font-semibold">{found.marks.length} marks</h2>
+        <section aria-label={t('logbook.whatOverlaid')} className="min-w-56">
+          <h2 className="font-name text-lead font-semibold">
+            {t('logbook.marks', { marks: found.marks.length })}
+          </h2>
           <ul className="mt-1">
             {[...counts]
               .sort((a, b) => b[1] - a[1])
@@ -78,10 +89,7 @@ export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex 
                 </li>
               ))}
           </ul>
-          <p className="mt-2 max-w-64 text-soft">
-            Filter by fault, press or blank to see one by itself. A mark all over a piece has no place and is
-            left out.
-          </p>
+          <p className="mt-2 max-w-64 text-soft">{t('logbook.filterFaultPressBlank')}</p>
         </section>
       </div>
     </div>
@@ -98,6 +106,7 @@ interface MapProps {
 }
 
 function MarkMap({ title, corners, marks, at, gathering, on }: MapProps) {
+  const t = useWords();
   const cell = SIZE / MAP_CELLS;
   const x = (v: number) => ROOM + Math.min(1, Math.max(0, v)) * SIZE;
   const y = (v: number) => ROOM + Math.min(1, Math.max(0, v)) * SIZE;
@@ -157,8 +166,12 @@ function MarkMap({ title, corners, marks, at, gathering, on }: MapProps) {
       {gathering && (
         <p className="max-w-80">
           {gathering.chance < 0.05
-            ? `${Math.round(gathering.most.share * 100)} % lie at the ${cellWords(gathering.most, on)}. By chance they would cluster like this ${chanceWords(gathering.chance)}.`
-            : `No place stands out. By chance they would cluster like this ${chanceWords(gathering.chance)}.`}
+            ? t('logbook.lieChanceTheyWould', {
+                share: Math.round(gathering.most.share * 100),
+                cellWords: cellWords(gathering.most, on),
+                chance: chanceWords(gathering.chance),
+              })
+            : t('logbook.placeStandsOutChance', { chance: chanceWords(gathering.chance) })}
         </p>
       )}
     </figure>

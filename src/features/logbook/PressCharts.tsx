@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { extent, max } from 'd3-array';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -15,18 +16,23 @@ const INKS = ['#173a36', '#ad4b25', '#1d2c5e', '#7f9468', '#6e2f2a'] as const;
 
 /** Verdicts of each press as they drift. */
 export function DriftLines({ lines, onOpen }: { lines: readonly DriftLine[]; onOpen: Open }) {
+  const t = useWords();
   const { shop } = useShop();
   const nameOf = (id: string) => shop.presses.find((p) => p.id === id)?.name ?? id;
   const drifting = lines.filter((l) => l.drifts !== null);
   const answer =
     lines.length === 0
-      ? 'Too few entries: at least eight for one press.'
+      ? t('logbook.tooFewEntriesLeast')
       : drifting.length === 0
-        ? 'No. The results of each press vary no more than chance.'
+        ? t('logbook.resultsEachPressVary')
         : drifting
-            .map(
-              (l) =>
-                `${nameOf(l.pressId)} repeatedly gives ${l.drifts === 'too-little' ? 'too little' : 'too much'}${l.sinceAt === null ? '' : ` since ${dayText(new Date(l.sinceAt))}`}: read its face with a probe.`,
+            .map((l) =>
+              t('logbook.repeatedlyGives', {
+                pressId: nameOf(l.pressId),
+                which: l.drifts === 'too-little' ? 'tooLittle' : 'other',
+                value: l.sinceAt === null ? '' : dayText(new Date(l.sinceAt)),
+                which2: l.sinceAt === null ? 'none' : 'other',
+              }),
             )
             .join(' ');
   const points = lines.flatMap((l) => l.points);
@@ -35,21 +41,21 @@ export function DriftLines({ lines, onOpen }: { lines: readonly DriftLine[]; onO
   const x = scaleTime([from, Math.max(to, from + 1)], [CHART.left, W - CHART.right]);
   const y = scaleLinear([-reach, reach], [H - CHART.bottom, CHART.top]);
   return (
-    <ChartFrame question="Is a press drifting?" answer={answer}>
+    <ChartFrame question={t('logbook.pressDrifting')} answer={answer}>
       {lines.length > 0 && (
         <>
           <svg
             viewBox={`0 0 ${W} ${H}`}
             className="w-full"
             role="img"
-            aria-label="Verdicts of each press, weighed towards the newest"
+            aria-label={t('logbook.verdictsEachPressWeighed')}
           >
             <line x1={CHART.left} x2={W - CHART.right} y1={y(0)} y2={y(0)} stroke="#b9c6bc" />
             <text x={CHART.left} y={CHART.top + 10} {...AXIS}>
-              too much
+              {t('common.tooMuch')}
             </text>
             <text x={CHART.left} y={H - CHART.bottom - 3} {...AXIS}>
-              too little
+              {t('common.tooLittle')}
             </text>
             {lines.map((l, i) => (
               <g key={l.pressId} stroke={INKS[i % INKS.length]} fill="none">
@@ -112,6 +118,7 @@ export function DriftLines({ lines, onOpen }: { lines: readonly DriftLine[]; onO
 
 /** Time set against time kept. */
 export function KeptDots({ chart }: { chart: KeptChart }) {
+  const t = useWords();
   const { points } = chart;
   const most = Math.max(10, max(points, (p) => Math.max(p.setS, p.keptS)) ?? 10) * 1.05;
   const x = scaleLinear([0, most], [CHART.left, W - CHART.right]);
@@ -119,16 +126,21 @@ export function KeptDots({ chart }: { chart: KeptChart }) {
   const by = Math.round(Math.abs(chart.over) * 100);
   const answer =
     points.length === 0
-      ? 'No run was kept with what is shown.'
-      : `${by === 0 ? 'On the mean as set.' : `On the mean ${by} % too ${chart.over > 0 ? 'long' : 'short'}.`} ${Math.round(chart.off * 100)} % of entries are off by more than a twentieth.`;
+      ? t('logbook.runWasKeptWhat')
+      : t('logbook.which2OnOn', {
+          by,
+          which: chart.over > 0 ? 'long' : 'other',
+          which2: by === 0 ? 'meanSet' : 'other',
+          off: Math.round(chart.off * 100),
+        });
   return (
-    <ChartFrame question="Do actual times match the set times?" answer={answer}>
+    <ChartFrame question={t('logbook.doActualTimesMatch')} answer={answer}>
       {points.length > 0 && (
         <svg
           viewBox={`0 0 ${W} ${H}`}
           className="w-full"
           role="group"
-          aria-label="Actual time against set time, seconds"
+          aria-label={t('logbook.actualTimeAgainstSet')}
         >
           <line x1={x(0)} y1={y(0)} x2={x(most)} y2={y(most)} stroke="#3c6b57" strokeDasharray="5 4" />
           {x.ticks(5).map((t) => (
@@ -141,16 +153,14 @@ export function KeptDots({ chart }: { chart: KeptChart }) {
             <Link
               key={p.id}
               href={`/logbook/${p.id}`}
-              aria-label={`Set ${Math.round(p.setS)} s, kept ${Math.round(p.keptS)} s. Open the entry`}
+              aria-label={t('logbook.setSKeptS', { set: Math.round(p.setS), kept: Math.round(p.keptS) })}
             >
               <circle cx={x(p.setS)} cy={y(p.keptS)} r={4.5} fill="#14211f" fillOpacity={0.6} />
             </Link>
           ))}
         </svg>
       )}
-      <p className="text-soft">
-        Horizontal: set time. Vertical: actual time. Above the line, the press stayed closed too long.
-      </p>
+      <p className="text-soft">{t('logbook.horizontalSetTimeVertical')}</p>
     </ChartFrame>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import { decimal } from '@/core/message/quantity';
+import { useWords } from '@/ui/words';
+import { say, type Message } from '@/core/message/message';
 import { max } from 'd3-array';
 import { scaleBand, scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -14,21 +17,19 @@ const { width: W, height: H } = CHART;
 const pct = (v: number): string => `${Math.round(v * 100)} %`;
 const INK = { outside: '#c8371b', run: '#d08a3e', none: '#14211f' } as const;
 
-function goodAnswer(chart: GoodChart): string {
+function goodAnswer(chart: GoodChart): Message {
   const last = chart.weeks.at(-1);
   const outside = chart.weeks.filter((w) => w.signal === 'outside').length;
-  if (!last) return '';
-  if (last.signal === 'outside')
-    return `${pct(chart.share)} good overall. Last week is outside the control limits: something changed.`;
-  if (last.signal === 'run')
-    return `${pct(chart.share)} good overall. Eight weeks are on one side of the mean: something changed slowly.`;
-  if (outside > 0)
-    return `${pct(chart.share)} good overall. ${outside} ${outside === 1 ? 'week is' : 'weeks are'} outside the control limits.`;
-  return `${pct(chart.share)} good overall. All weeks are inside the control limits: no trend.`;
+  if (!last) return say('common.n');
+  if (last.signal === 'outside') return say('logbook.goodOverallLastWeek', { share: pct(chart.share) });
+  if (last.signal === 'run') return say('logbook.goodOverallEightWeeks', { share: pct(chart.share) });
+  if (outside > 0) return say('logbook.goodOverall', { share: pct(chart.share), outside });
+  return say('logbook.goodOverallAllWeeks', { share: pct(chart.share) });
 }
 
 /** Good out of pressed by week, with the limits of chance. */
 export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open }) {
+  const t = useWords();
   const { weeks } = chart;
   const [first, last] = [weeks[0], weeks.at(-1)];
   if (!first || !last) return null;
@@ -45,12 +46,12 @@ export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open })
       (w) => y(w[of]),
     )(weeks) ?? '';
   return (
-    <ChartFrame question="Is quality changing?" answer={goodAnswer(chart)}>
+    <ChartFrame question={t('logbook.qualityChanging')} answer={t(goodAnswer(chart))}>
       <svg
         viewBox={`0 0 ${W} ${H}`}
         className="w-full"
         role="group"
-        aria-label="Good pieces of those pressed, by week"
+        aria-label={t('logbook.goodPiecesThosePressed')}
       >
         <Levels ticks={y.ticks(4)} y={y} text={pct} />
         <path d={limit('low')} fill="none" stroke="#ad4b25" strokeDasharray="5 4" />
@@ -61,7 +62,11 @@ export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open })
           <a
             key={w.fromAt}
             href="#week"
-            aria-label={`Week of ${dayText(new Date(w.fromAt))}: ${w.good} good of ${w.pressed}. Open its entries`}
+            aria-label={t('logbook.weekGoodOpenEntries', {
+              value: dayText(new Date(w.fromAt)),
+              good: w.good,
+              pressed: w.pressed,
+            })}
             onClick={(e) => {
               e.preventDefault();
               onOpen({ fromAt: w.fromAt, toAt: w.toAt });
@@ -71,12 +76,15 @@ export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open })
             <circle cx={x(w.fromAt)} cy={y(w.share)} r={5} fill={INK[w.signal ?? 'none']} />
           </a>
         ))}
-        <Ends from={dayText(new Date(first.fromAt))} to={`week of ${dayText(new Date(last.fromAt))}`} />
+        <Ends
+          from={dayText(new Date(first.fromAt))}
+          to={t('logbook.weekOf2', { value: dayText(new Date(last.fromAt)) })}
+        />
       </svg>
       <p className="text-soft">
-        Dashed: control limits
+        {t('logbook.dashedControlLimits')}
         {chart.scatter > 1.05 &&
-          `, widened ${chart.scatter.toFixed(1)} times because pieces of one run share faults`}
+          t('logbook.widenedTimesBecausePieces', { scatter: decimal(chart.scatter, 1) })}
         .
       </p>
     </ChartFrame>
@@ -88,10 +96,11 @@ const CAUSE_INK = ['#3c6b57', '#d08a3e', '#6e2f2a', '#7f9468'] as const;
 
 /** Faults, commonest first, each by what it was put down to. */
 export function FaultBars({ bars, onOpen }: { bars: readonly FaultBar[]; onOpen: Open }) {
+  const t = useWords();
   const [top] = bars;
   if (!top)
     return (
-      <ChartFrame question="Most frequent faults" answer="No fault was marked in what is shown.">
+      <ChartFrame question={t('logbook.mostFrequentFaults')} answer={t('logbook.faultWasMarkedWhat')}>
         {null}
       </ChartFrame>
     );
@@ -99,8 +108,13 @@ export function FaultBars({ bars, onOpen }: { bars: readonly FaultBar[]; onOpen:
   const most = top.entries;
   return (
     <ChartFrame
-      question="Most frequent faults"
-      answer={`${faultLabel(top.fault)}, in ${top.entries} ${top.entries === 1 ? 'entry' : 'entries'}${cause ? `; most frequent confirmed cause: ${CAUSES[cause].label}` : '; no cause was confirmed'}.`}
+      question={t('logbook.mostFrequentFaults')}
+      answer={t('logbook.mostFrequent', {
+        fault: faultLabel(top.fault),
+        entries: top.entries,
+        cause: cause ? CAUSES[cause].label : say('logbook.noCause'),
+        confirmed: cause ? 'yes' : 'no',
+      })}
     >
       <ul className="grid gap-1">
         {bars.slice(0, SHOWN).map((b) => (
@@ -110,12 +124,12 @@ export function FaultBars({ bars, onOpen }: { bars: readonly FaultBar[]; onOpen:
               onClick={() => onOpen({ fault: b.fault })}
               className="grid min-h-8 w-full grid-cols-[11rem_minmax(0,1fr)_2.5rem] items-center gap-2 text-left hover:bg-board"
             >
-              <span className="truncate font-label font-medium">{faultLabel(b.fault)}</span>
+              <span className="truncate font-label font-medium">{t(faultLabel(b.fault))}</span>
               <span className="flex h-5 bg-ruling" aria-hidden>
                 {b.causes.map((c, i) => (
                   <span
                     key={c.cause ?? 'none'}
-                    title={c.cause ? CAUSES[c.cause].label : 'not settled'}
+                    title={c.cause ? t(CAUSES[c.cause].label) : t('logbook.notSettled')}
                     style={{
                       width: `${(100 * c.entries) / most}%`,
                       background: c.cause ? CAUSE_INK[i % CAUSE_INK.length] : '#b9c6bc',
@@ -127,7 +141,7 @@ export function FaultBars({ bars, onOpen }: { bars: readonly FaultBar[]; onOpen:
             </button>
             <p className="pl-1 text-fine text-soft">
               {b.causes
-                .map((c) => `${c.cause ? CAUSES[c.cause].label : 'not settled'} ${c.entries}`)
+                .map((c) => `${t(c.cause ? CAUSES[c.cause].label : say('logbook.notSettled'))} ${c.entries}`)
                 .join(', ')}
             </p>
           </li>
@@ -139,6 +153,7 @@ export function FaultBars({ bars, onOpen }: { bars: readonly FaultBar[]; onOpen:
 
 /** What spoiled pieces cost, by week. */
 export function CostWeeks({ chart, onOpen }: { chart: CostChart; onOpen: Open }) {
+  const t = useWords();
   const { shop } = useShop();
   const money = (cents: number) => `${shop.settings.currency}${(cents / 100).toFixed(2)}`;
   const { weeks } = chart;
@@ -149,23 +164,30 @@ export function CostWeeks({ chart, onOpen }: { chart: CostChart; onOpen: Open })
   const y = scaleLinear([0, max(weeks, (w) => w.cents) ?? 1], [H - CHART.bottom, CHART.top]);
   const answer =
     chart.cents === 0 && chart.unpriced === 0
-      ? 'Nothing was spoiled in what is shown.'
-      : `${money(chart.cents)} in blanks.${chart.unpriced > 0 ? ` ${chart.unpriced} more spoiled ${chart.unpriced === 1 ? 'piece has' : 'pieces have'} no price: give their blanks one.` : ''}`;
+      ? t('logbook.nothingWasSpoiledWhat')
+      : t('logbook.inBlanks', {
+          cents: money(chart.cents),
+          unpriced: chart.unpriced,
+          which: chart.unpriced > 0 ? 'moreSpoiled' : 'other',
+        });
   return (
-    <ChartFrame question="Cost of spoiled pieces" answer={answer}>
+    <ChartFrame question={t('logbook.costSpoiledPieces')} answer={answer}>
       {weeks.length > 0 && (
         <svg
           viewBox={`0 0 ${W} ${H}`}
           className="w-full"
           role="group"
-          aria-label="Cost of spoiled blanks by week"
+          aria-label={t('logbook.costSpoiledBlanksWeek')}
         >
           <Levels ticks={y.ticks(3)} y={y} text={(v) => money(v).replace(/\.00$/, '')} />
           {weeks.map((w) => (
             <a
               key={w.fromAt}
               href="#week"
-              aria-label={`Week of ${dayText(new Date(w.fromAt))}: ${money(w.cents)}. Open its entries`}
+              aria-label={t('logbook.weekOpenEntries', {
+                value: dayText(new Date(w.fromAt)),
+                cents: money(w.cents),
+              })}
               onClick={(e) => {
                 e.preventDefault();
                 onOpen({ fromAt: w.fromAt, toAt: w.toAt });

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
 
 /** The font of labels on printed pages; it ships with the application. */
@@ -7,6 +8,6 @@ export async function labelFont(): Promise<Result<Uint8Array>> {
     if (!response.ok) throw new Error('not there');
     return ok(new Uint8Array(await response.arrayBuffer()));
   } catch {
-    return fail('The font for the page could not be had.', 'PDF', 'Reload the page, then save again.');
+    return fail(say('logbook.fontPageCouldHad'), say('common.pdf'), say('logbook.reloadPageThenSave'));
   }
 }

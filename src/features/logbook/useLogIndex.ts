@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useLocale } from '@/ui/words';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import type { LogCharts } from '@/core/log/charts';
@@ -22,6 +24,7 @@ export interface LogIndex {
 
 /** Keeps the worker's rows up with the log of this browser. */
 export function useLogIndex(): LogIndex {
+  const locale = useLocale();
   const count = useLiveQuery(() => db.log.count(), []);
   const [index, setIndex] = useState<LogIndex>({ version: 0, read: 0, of: 0 });
   useEffect(() => {
@@ -30,7 +33,7 @@ export function useLogIndex(): LogIndex {
     const told = onProgress((read) => {
       if (live) setIndex((i) => ({ ...i, read, of: count }));
     });
-    void inLogWorker('Logbook', (api) => api.read(told) as Promise<number>).then((r) => {
+    void inLogWorker(say('common.logbook'), (api) => api.read(locale, told) as Promise<number>).then((r) => {
       if (!live) return;
       if (r.ok) setIndex((i) => ({ version: i.version + 1, read: r.value, of: r.value }));
       else notifyProblem(r.problem);
@@ -38,13 +41,13 @@ export function useLogIndex(): LogIndex {
     return () => {
       live = false;
     };
-  }, [count]);
+  }, [count, locale]);
   return index;
 }
 
 /** What of the log cannot be read; the worker looks, apart from the page. */
 export const lookThroughLog = async (): Promise<readonly SetAside[]> => {
-  const r = await inLogWorker('Logbook', (api) => api.aside() as Promise<readonly SetAside[]>);
+  const r = await inLogWorker(say('common.logbook'), (api) => api.aside() as Promise<readonly SetAside[]>);
   return r.ok ? r.value : [];
 };
 
@@ -77,7 +80,7 @@ export function useFound(
         return;
       }
       const r = await inLogWorker<LogAnswer>(
-        'Logbook',
+        say('common.logbook'),
         (api) => api.ask(query, most, charted ? offsetMs() : null) as Promise<LogAnswer>,
       );
       if (!r.ok) return notifyProblem(r.problem);
@@ -94,7 +97,7 @@ export function useFound(
 /** Ids of every entry that matches. */
 export async function allIds(query: LogQuery): Promise<readonly string[]> {
   const r = await inLogWorker<readonly string[]>(
-    'Logbook',
+    say('common.logbook'),
     (api) => api.ids(query) as Promise<readonly string[]>,
   );
   if (r.ok) return r.value;
@@ -105,7 +108,7 @@ export async function allIds(query: LogQuery): Promise<readonly string[]> {
 /** Charts of a query asked once, for a file. */
 export async function chartsFor(query: LogQuery): Promise<LogCharts | null> {
   const r = await inLogWorker<LogAnswer>(
-    'Logbook',
+    say('common.logbook'),
     (api) => api.ask(query, 0, offsetMs()) as Promise<LogAnswer>,
   );
   return r.ok ? r.value.charts : null;
@@ -117,9 +120,11 @@ export function useOverlay(query: LogQuery, index: LogIndex): Overlay | null {
   useEffect(() => {
     if (index.version === 0) return undefined;
     let live = true;
-    void inLogWorker<Overlay>('Logbook', (api) => api.overlay(query) as Promise<Overlay>).then((r) => {
-      if (r.ok && live) setFound(r.value);
-    });
+    void inLogWorker<Overlay>(say('common.logbook'), (api) => api.overlay(query) as Promise<Overlay>).then(
+      (r) => {
+        if (r.ok && live) setFound(r.value);
+      },
+    );
     return () => {
       live = false;
     };

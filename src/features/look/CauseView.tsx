@@ -1,12 +1,14 @@
 'use client';
 
+import { seconds } from '@/core/message/quantity';
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { CAUSES, faultLabel } from '@/core/look/faults';
 import type { CauseShare, NextQuestion } from '@/core/look/infer';
 import { QUESTIONS } from '@/core/look/questions';
 import type { CauseId } from '@/core/shop/faultIds';
-import { formatDuration } from '@/core/units/format';
 import { Button } from '@/ui/Button';
 import { useJob } from '../job/jobContext';
 import { clueWords } from './clueWords';
@@ -21,26 +23,24 @@ const LEAST = 0.015;
 
 /** Causes by their probability, the question that tells most, and what speaks for them. */
 export function CauseView() {
+  const t = useWords();
   const { plan, job } = useJob();
   const { ranked } = plan.look;
   const [table, setTable] = useState(false);
   if (ranked.length === 0)
     return (
       <div className="grid flex-1 place-content-center gap-2 p-8 text-center">
-        <p className="text-lead">First mark a fault and its place.</p>
-        <p className="text-soft">
-          Causes are then weighed by what is marked, the used paper, what the heat model says of the load, how
-          the passes were kept, and what this shop found before.
-        </p>
+        <p className="text-lead">{t('inspect.firstMarkFaultPlace')}</p>
+        <p className="text-soft">{t('inspect.causesThenWeighedWhat')}</p>
       </div>
     );
   return (
     <div className="grid flex-[1_0_auto] content-start gap-x-6 gap-y-4 p-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-      <section aria-label="Causes">
+      <section aria-label={t('inspect.causes')}>
         <h2 className="flex items-center justify-between font-name text-head font-semibold">
-          Likely causes
+          {t('inspect.likelyCauses')}
           <Button kind="quiet" className="text-fine" onClick={() => setTable(true)}>
-            Sources of these figures
+            {t('inspect.sourcesTheseFigures')}
           </Button>
         </h2>
         <ol className="mt-1">
@@ -51,7 +51,7 @@ export function CauseView() {
               <CauseLine key={c.cause} cause={c} />
             ))}
         </ol>
-        <p className="mt-2 text-soft">The dark band shows where the share lies nine times in ten.</p>
+        <p className="mt-2 text-soft">{t('inspect.darkBandShowsWhere')}</p>
       </section>
       <div className="grid content-start gap-4">
         <Question />
@@ -63,6 +63,7 @@ export function CauseView() {
 }
 
 function CauseLine({ cause: c }: { cause: CauseShare }) {
+  const t = useWords();
   const { job, plan, edit } = useJob();
   // What to change for the cause in hand stands in the bar below.
   const inBar = plan.look.change?.cause === c.cause;
@@ -72,12 +73,12 @@ function CauseLine({ cause: c }: { cause: CauseShare }) {
     <li className={`border-b border-rule py-2 ${settled ? 'bg-strata-5/30' : ''}`}>
       <div className="flex items-baseline justify-between gap-3">
         <span className="font-label text-lead font-semibold first-letter:uppercase">
-          {CAUSES[c.cause].label}
+          {t(CAUSES[c.cause].label)}
         </span>
         <span className="font-label text-lead font-semibold italic">
           ≈ {pct(c.share)}{' '}
           <span className="text-base font-medium text-soft not-italic">
-            ({pct(c.low)} to {pct(c.high)})
+            {t('inspect.to', { low: pct(c.low), high: pct(c.high) })}
           </span>
         </span>
       </div>
@@ -88,28 +89,28 @@ function CauseLine({ cause: c }: { cause: CauseShare }) {
       </svg>
       <div className="flex items-center justify-between gap-3">
         <span className="leading-snug">
-          {inBar ? 'The change to make is below.' : CAUSES[c.cause].change}
+          {inBar ? t('inspect.changeMakeBelow') : t(CAUSES[c.cause].change)}
         </span>
         <Button
           aria-pressed={settled}
           className={`shrink-0 ${settled ? 'bg-strata-3 text-white hover:bg-strata-3' : ''}`}
           onClick={() => settle(settled ? null : c.cause)}
         >
-          {settled ? 'Cause confirmed' : 'Confirm cause'}
+          {settled ? t('inspect.causeConfirmed') : t('inspect.confirmCause')}
         </Button>
       </div>
     </li>
   );
 }
 
-const costWords = (q: NextQuestion): string => {
+const costWords = (q: NextQuestion): Message => {
   const { takesS, uses } = q.question;
-  const { number, unit } = formatDuration(takesS);
-  const time = takesS < 20 ? 'a look' : `${number} ${unit}`;
-  return uses === 'nothing' ? time : `${time} and a ${uses}`;
+  const time = takesS < 20 ? say('inspect.aLook') : say('common.amount', { amount: seconds(takesS) });
+  return uses === 'nothing' ? time : say('inspect.andA', { time, uses });
 };
 
 function Question() {
+  const t = useWords();
   const { plan, job, edit } = useJob();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [more, setMore] = useState(false);
@@ -129,50 +130,55 @@ function Question() {
       },
     }));
   return (
-    <section aria-label="Next question" className="border-2 border-ink bg-sheet p-4">
-      <h2 className="font-name text-lead font-semibold">{enough ? 'Enough is known' : 'Next check'}</h2>
+    <section aria-label={t('inspect.nextQuestion')} className="border-2 border-ink bg-sheet p-4">
+      <h2 className="font-name text-lead font-semibold">
+        {enough ? t('inspect.enoughKnown') : t('inspect.nextCheck')}
+      </h2>
       {enough ? (
         <>
           <p className="mt-1 text-lead leading-snug">
             <strong className="inline-block font-semibold first-letter:uppercase">
-              {CAUSES[likeliest.cause].label}
+              {t(CAUSES[likeliest.cause].label)}
             </strong>{' '}
-            is {pct(likeliest.share)} likely. Make the one change below, press one piece and inspect it.
+            {t('inspect.likelyMakeOneChange', { share: pct(likeliest.share) })}
           </p>
           {best && (
             <Button kind="quiet" className="mt-1 px-0" onClick={() => setMore(true)}>
-              Ask more anyway
+              {t('inspect.askMoreAnyway')}
             </Button>
           )}
         </>
       ) : best ? (
         <>
-          <p className="mt-1 text-lead leading-snug font-semibold">{best.question.text}</p>
+          <p className="mt-1 text-lead leading-snug font-semibold">{t(best.question.text)}</p>
           <div className="mt-2 flex flex-wrap gap-2">
             {best.question.values.map((v, i) => (
               <Button key={v} className="min-h-11 px-4 text-lead" onClick={() => answer(best.question.id, v)}>
-                {best.question.words[i] ?? v}
+                {(best.question.words[i] ? t(best.question.words[i]) : null) ?? v}
               </Button>
             ))}
             <Button kind="quiet" onClick={() => setSkipped([...skipped, best.question.id])}>
-              Cannot say
+              {t('inspect.cannotSay')}
             </Button>
           </div>
           <p className="mt-2 text-soft">
-            Takes {costWords(best)}. After it the likeliest cause has {pct(best.sureAfter)} on average; now at{' '}
-            {pct(plan.look.ranked[0]?.share ?? 0)}.
+            {t('inspect.takesAfterLikeliestCause', {
+              best: costWords(best),
+              sureAfter: pct(best.sureAfter),
+              share: pct(plan.look.ranked[0]?.share ?? 0),
+            })}
           </p>
           {others[0] && (
             <p className="mt-1 text-soft">
-              Then: {others[0].question.text} ({costWords(others[0])})
+              {t('inspect.then', { question: others[0].question.text, others: costWords(others[0]) })}
             </p>
           )}
         </>
       ) : (
-        <p className="mt-1">No further check is worth its cost: no answer would change much.</p>
+        <p className="mt-1">{t('inspect.furtherCheckWorthCost')}</p>
       )}
       {job.look.replies.length > 0 && (
-        <ul aria-label="Answered" className="mt-3 border-t border-rule pt-2">
+        <ul aria-label={t('inspect.answered')} className="mt-3 border-t border-rule pt-2">
           {job.look.replies.map((r) => {
             const q = QUESTIONS.find((x) => x.id === r.question);
             const words = q?.words[q.values.indexOf(r.answer)];
@@ -180,11 +186,11 @@ function Question() {
               q && (
                 <li key={r.question} className="flex items-start justify-between gap-2 py-0.5">
                   <span>
-                    {q.text} <strong>{words ?? r.answer}</strong>
+                    {t(q.text)} <strong>{(words ? t(words) : null) ?? r.answer}</strong>
                   </span>
                   <button
                     type="button"
-                    aria-label={`Take back: ${q.text}`}
+                    aria-label={t('inspect.takeBack', { q: q.text })}
                     onClick={() =>
                       edit((j) => ({
                         ...j,
@@ -207,19 +213,21 @@ function Question() {
 
 /** What the causes were weighed by. */
 function Speaks() {
+  const t = useWords();
   const { plan } = useJob();
   const { evidence } = plan.look;
   const words = clueWords(evidence);
   return (
-    <section aria-label="Evidence">
-      <h2 className="font-name text-lead font-semibold">Evidence</h2>
+    <section aria-label={t('inspect.evidence')}>
+      <h2 className="font-name text-lead font-semibold">{t('inspect.evidence')}</h2>
       <ul className="mt-1 grid gap-0.5">
         <li>
-          <span className="text-soft">Seen:</span> {evidence.faults.map((f) => faultLabel(f)).join(', ')}
+          <span className="text-soft">{t('inspect.seen')}</span>{' '}
+          {t('inspect.list', { parts: evidence.faults.map((f) => faultLabel(f)) })}
         </li>
         {words.map((w) => (
-          <li key={w.label}>
-            <span className="text-soft">{w.label}:</span> {w.text}
+          <li key={w.label.id}>
+            <span className="text-soft">{t(w.label)}:</span> {t(w.text)}
           </li>
         ))}
       </ul>

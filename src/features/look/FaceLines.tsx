@@ -1,3 +1,4 @@
+import { useWords } from '@/ui/words';
 import type { Gap } from '@/core/look/places';
 import type { SeenFace } from '@/core/shop/records';
 import type { Fit } from '@/ui/board/Board';
@@ -17,6 +18,7 @@ const words = { fontSize: 13, fontWeight: 600, className: 'font-label', fill: '#
 
 /** What lies about the picture, faintly: its outline and holes, seam, rims, tape, and where the heater does not reach. */
 export function FaceLines({ fit, face, gaps, taped, ends = 'seam' }: Props) {
+  const t = useWords();
   const { widthMm: w, heightMm: h, rings } = face;
   const round = face.form !== 'flat';
   const rect = (x: number, y: number, width: number, height: number) => ({
@@ -61,10 +63,10 @@ export function FaceLines({ fit, face, gaps, taped, ends = 'seam' }: Props) {
       {round ? (
         <>
           <text x={fit.x(w / 2)} y={fit.y(0) - 6} textAnchor="middle" {...words}>
-            rim
+            {t('sheet.rim')}
           </text>
           <text x={fit.x(w / 2)} y={fit.y(h) + 17} textAnchor="middle" {...words}>
-            foot
+            {t('inspect.foot')}
           </text>
           <text x={fit.x(0)} y={fit.y(h) + 17} {...words}>
             {ends}
@@ -75,12 +77,12 @@ export function FaceLines({ fit, face, gaps, taped, ends = 'seam' }: Props) {
         </>
       ) : (
         <text x={fit.x(w / 2)} y={fit.y(h) + 17} textAnchor="middle" {...words}>
-          foot
+          {t('inspect.foot')}
         </text>
       )}
       {gaps && gaps.length > 0 && (
         <text x={fit.x((gaps[0]?.fromMm ?? 0) + 2)} y={fit.y(0) - 6} {...words} fill="#a62c14">
-          no heater here
+          {t('inspect.heaterHere')}
         </text>
       )}
     </g>

@@ -1,9 +1,9 @@
 import { Link } from '@/ui/Link';
 import type { HistoryStep } from '@/core/look/history';
 import { sameSettings, type HeatSettings } from '@/core/shop/heatSettings';
-import { celsius, seconds } from '@/core/units/quantity';
+import { celsius, seconds } from '@/core/message/quantity';
 import { momentText } from '@/ui/dates';
-import { Say } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { VERDICT_WORDS } from './Judgement';
 
 export const VERDICT_GROUND: Readonly<Record<HistoryStep['verdict'], string>> = {
@@ -23,6 +23,7 @@ export function HistoryLine({
   steps: readonly HistoryStep[];
   proven?: HeatSettings | null;
 }) {
+  const t = useWords();
   const shown = steps.slice(-SHOWN);
   return (
     <ol className="mt-1 grid gap-0 border-l-2 border-ink pl-4">
@@ -36,21 +37,21 @@ export function HistoryLine({
             {momentText(s.at)}
           </Link>
           <span>
-            <Say phrase={[celsius(s.settings.platenC), ' · ', seconds(s.settings.dwellS)]} />
+            {t('common.two', { first: celsius(s.settings.platenC), second: seconds(s.settings.dwellS) })}
             {s.changes.map((c, i) => (
               <span key={i} className="text-soft">
                 {' '}
-                · <Say phrase={c} />
+                · <Say message={c} />
               </span>
             ))}
           </span>
           <span className="flex items-center gap-2">
             <span className={`px-2 py-0.5 font-label font-semibold ${VERDICT_GROUND[s.verdict]}`}>
-              {VERDICT_WORDS[s.verdict]}
+              {t(VERDICT_WORDS[s.verdict])}
             </span>
-            {s.good} good, {s.spoiled} spoiled
+            {t('common.goodSpoiled', { good: s.good, spoiled: s.spoiled })}
             {proven && sameSettings(proven, s.settings) && (
-              <strong className="border border-ink px-1.5">proven now</strong>
+              <strong className="border border-ink px-1.5">{t('inspect.provenNow')}</strong>
             )}
           </span>
         </li>

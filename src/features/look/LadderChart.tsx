@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useMemo } from 'react';
@@ -14,6 +15,7 @@ const DOT = { under: '#1d2c5e', good: '#3c6b57', over: '#6e2f2a' } as const;
 
 /** How likely each time is good, as believed after what was pressed. */
 export function LadderChart({ ladder }: { ladder: Ladder }) {
+  const t = useWords();
   const { points, from, to } = useMemo(() => {
     const belief = ladder.rungs.reduce(afterRung, ladderStart(ladder.prior));
     const lo = Math.exp(ladder.prior.neededLn - 2 * ladder.prior.neededSd);
@@ -42,7 +44,7 @@ export function LadderChart({ ladder }: { ladder: Ladder }) {
         viewBox={`0 0 ${W} ${H}`}
         className="w-full max-w-xl"
         role="img"
-        aria-label="Chance of a good piece by dwell time"
+        aria-label={t('inspect.chanceGoodPieceDwell')}
       >
         <path d={under(points) ?? ''} fill="#7f9468" fillOpacity={0.35} />
         <path d={curve(points) ?? ''} fill="none" stroke="#14211f" strokeWidth={2} />
@@ -74,10 +76,7 @@ export function LadderChart({ ladder }: { ladder: Ladder }) {
           />
         ))}
       </svg>
-      <figcaption className="text-soft">
-        Chance that a piece is good, by time. Dots are what was pressed: blue too little, green good, brown
-        too much.
-      </figcaption>
+      <figcaption className="text-soft">{t('inspect.chancePieceGoodTime')}</figcaption>
     </figure>
   );
 }

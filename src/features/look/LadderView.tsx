@@ -1,5 +1,6 @@
 'use client';
 
+import { say, type Message, inSentence } from '@/core/message/message';
 import { useMemo, useRef, useState } from 'react';
 import { blanksFor, ladderStart, ladderState, expectedPressings, type RungAnswer } from '@/core/heat/ladder';
 import type { HeatAnswer } from '@/core/heat/answer';
@@ -8,7 +9,7 @@ import { LADDER_ON, type Ladder } from '@/core/job/job';
 import type { Material } from '@/core/shop/blank';
 import { isFlatPress } from '@/core/shop/press';
 import type { HeatSettings } from '@/core/shop/heatSettings';
-import { celsius, seconds } from '@/core/units/quantity';
+import { celsius, seconds, decimal } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { writeLog } from '@/data/log';
 import { keepRecipe } from '@/data/shop';
@@ -17,7 +18,7 @@ import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
 import { notify, notifyProblem } from '@/ui/notify';
 import { Segments } from '@/ui/Segments';
-import { Say } from '@/ui/units';
+import { Q, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { personHere } from '../press/strike';
 import { entryFrom } from './entry';
@@ -25,10 +26,10 @@ import { recipeOf } from './WriteInLog';
 import { LadderChart } from './LadderChart';
 
 type On = Ladder['on'];
-const ON_WORDS: Readonly<Record<On, string>> = {
-  strips: 'Strips on one blank',
-  rejects: 'Rejects',
-  blanks: 'New blanks',
+const ON_WORDS: Readonly<Record<On, Message>> = {
+  strips: say('inspect.stripsOneBlank'),
+  rejects: say('inspect.rejects'),
+  blanks: say('inspect.newBlanks'),
 };
 const BEARS_STRIPS: ReadonlySet<Material> = new Set(['aluminium', 'steel', 'ceramic', 'glass', 'slate']);
 /** Strips an inch and a half wide, side by side, that a flat blank holds. */
@@ -36,12 +37,12 @@ const STRIP_MM = 40;
 
 const ANSWERS: readonly {
   readonly answer: RungAnswer;
-  readonly label: string;
+  readonly label: Message;
   readonly paper: 'left-all' | 'even' | 'browned';
 }[] = [
-  { answer: 'under', label: 'Too little', paper: 'left-all' },
-  { answer: 'good', label: 'Good', paper: 'even' },
-  { answer: 'over', label: 'Too much', paper: 'browned' },
+  { answer: 'under', label: say('inspect.tooLittle'), paper: 'left-all' },
+  { answer: 'good', label: say('common.good22'), paper: 'even' },
+  { answer: 'over', label: say('inspect.tooMuch'), paper: 'browned' },
 ];
 
 /** Finds the time for an unknown blank or press in the fewest pressings. */
@@ -59,6 +60,7 @@ function useStrips(): number {
 }
 
 function Begin() {
+  const t = useWords();
   const { plan, edit } = useJob();
   const { blank } = plan.blank;
   // Plastics and wood change with every closing: they are not pressed again strip after strip.
@@ -73,16 +75,11 @@ function Begin() {
   const { chosen, model } = plan.heat;
   const strips = useStrips();
   const expected = useMemo(() => (prior ? expectedPressings(ladderStart(prior)) : null), [prior]);
-  if (!chosen || !model)
-    return (
-      <p className="flex-1 p-8 text-lead">
-        Choose the blank and the press first. The ladder starts from the heat model.
-      </p>
-    );
+  if (!chosen || !model) return <p className="flex-1 p-8 text-lead">{t('inspect.chooseBlankPressFirst')}</p>;
   const work = async () => {
     setBusy(true);
     const r = await inHeatWorker<HeatAnswer>(
-      'Heat',
+      say('common.heat'),
       (api) =>
         api.answer({
           kind: 'ladder',
@@ -110,29 +107,27 @@ function Begin() {
   };
   return (
     <div className="grid max-w-3xl flex-[1_0_auto] content-start gap-4 p-5">
-      <h2 className="font-name text-head font-semibold">Find the dwell time for an unknown blank or press</h2>
+      <h2 className="font-name text-head font-semibold">{t('inspect.findDwellTimeUnknown')}</h2>
       <p className="text-lead leading-snug">
-        Press a test, say whether it got too little, was good, or got too much; each answer chooses the next
-        time. All at <Say phrase={[celsius(chosen.settings.platenC)]} />, everything else as it is set. It
-        ends in a recipe with its proof.
+        {t('inspect.ladderHow', { platen: celsius(chosen.settings.platenC) })}
       </p>
-      <Labelled label="Press the tests on">
+      <Labelled label={t('inspect.pressTests')}>
         <Segments
-          label="Press the tests on"
+          label={t('inspect.pressTests')}
           value={on}
           options={LADDER_ON.filter((o) => o !== 'strips' || flat).map((o) => ({
             value: o,
-            label: ON_WORDS[o],
+            label: t(ON_WORDS[o]),
           }))}
           onChange={setOn}
         />
       </Labelled>
       <p className="text-soft">
         {on === 'strips'
-          ? `Cut the test print into strips of ${STRIP_MM} mm and lay them side by side on one blank, one closing each: cover what is done and what is to come. Metal and stone bear that.`
+          ? t('inspect.cutTestPrintInto', { strip: STRIP_MM })
           : on === 'rejects'
-            ? 'Spoiled blanks of the same lot, tested on an unprinted part.'
-            : 'One blank per test: the most reliable and the most expensive way.'}
+            ? t('inspect.spoiledBlanksSameLot')
+            : t('inspect.oneBlankPerTest')}
       </p>
       {expected === null ? (
         <Button
@@ -141,19 +136,21 @@ function Begin() {
           disabled={busy}
           onClick={() => void work()}
         >
-          {busy ? 'Calculating…' : 'Estimate the number of pressings'}
+          {busy ? t('inspect.calculating') : t('inspect.estimateNumberPressings')}
         </Button>
       ) : (
         <>
           <p className="text-lead" role="status">
-            Expected: <strong>{expected.toFixed(1)} pressings</strong> until one is good,{' '}
+            {t('inspect.expected')}{' '}
+            <strong>{t('inspect.pressings', { expected: decimal(expected, 1) })}</strong>{' '}
+            {t('inspect.untilOneGood')}{' '}
             <strong>
               {blanksFor(on, expected, strips)} {blanksFor(on, expected, strips) === 1 ? 'blank' : 'blanks'}
             </strong>
             .
           </p>
           <Button kind="act" className="justify-self-start px-5 text-lead" onClick={begin}>
-            Start test ladder
+            {t('inspect.startTestLadder')}
           </Button>
         </>
       )}
@@ -165,12 +162,13 @@ function Begin() {
 const TWICE_MS = 800;
 
 function Climb({ ladder }: { ladder: Ladder }) {
+  const t = useWords();
   const { job, plan, shop, edit } = useJob();
   const state = useMemo(() => ladderState(ladder.prior, ladder.rungs), [ladder]);
   const strips = useStrips();
   const busy = useRef(false);
   const base = plan.heat.chosen?.settings;
-  if (!base) return <p className="flex-1 p-8 text-lead">Choose blank and press first.</p>;
+  if (!base) return <p className="flex-1 p-8 text-lead">{t('inspect.chooseBlankPressFirst2')}</p>;
   const blanks = state.kind === 'press' ? blanksFor(ladder.on, state.expected, strips) : 0;
   const settingsAt = (dwellS: number): HeatSettings => ({
     ...base,
@@ -192,12 +190,12 @@ function Climb({ ladder }: { ladder: Ladder }) {
         good: answer === 'good' ? 1 : 0,
         spoiled: answer !== 'good' && whole ? 1 : 0,
         by: personHere() || null,
-        note: `Test ladder, ${ON_WORDS[ladder.on].toLowerCase()}.`,
+        note: t('inspect.testLadder', { onWords: inSentence(ON_WORDS[ladder.on]) }),
         settings: settingsAt(dwellS),
       },
     );
   };
-  const say = async (dwellS: number, answer: RungAnswer) => {
+  const answerAt = async (dwellS: number, answer: RungAnswer) => {
     // Struck twice, the second would answer the next test before it was pressed.
     if (Date.now() - (ladder.rungs.at(-1)?.at ?? 0) < TWICE_MS || busy.current) return;
     const entry = entryAt(dwellS, answer);
@@ -225,7 +223,7 @@ function Climb({ ladder }: { ladder: Ladder }) {
       const { platenC: _platenC, dwellS: _dwellS, laterDwellS: _laterDwellS, ...rest } = j.heat;
       return { ...j, heat: rest, ladder: null };
     });
-    notify(`Recipe saved. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
+    notify(t('inspect.recipeSavedNextStarts', { blankName: entry.blankName, pressName: entry.pressName }));
   };
   return (
     <div className="grid flex-[1_0_auto] content-start gap-4 p-5 xl:grid-cols-[minmax(0,1fr)_22rem]">
@@ -233,32 +231,33 @@ function Climb({ ladder }: { ladder: Ladder }) {
         <LadderNow
           state={state}
           platenC={ladder.platenC}
-          onSay={(d, a) => void say(d, a)}
+          onSay={(d, a) => void answerAt(d, a)}
           onKeep={(d) => void keep(d)}
         />
         {state.kind === 'press' && (
           <p className="text-soft">
-            About {state.expected.toFixed(1)} more
-            {ladder.on === 'rejects' ? '.' : `, on ${blanks === 1 ? 'one blank' : `${blanks} blanks`}.`}
+            {t('inspect.aboutMore', {
+              expected: decimal(state.expected, 1),
+              blanks,
+              which: ladder.on === 'rejects' ? 'n' : 'other',
+            })}
           </p>
         )}
         <LadderChart ladder={ladder} />
       </div>
-      <section aria-label="Pressed so far">
-        <h3 className="font-name text-lead font-semibold">Pressed so far</h3>
+      <section aria-label={t('inspect.pressedSoFar')}>
+        <h3 className="font-name text-lead font-semibold">{t('inspect.pressedSoFar')}</h3>
         <ol className="mt-1">
           {ladder.rungs.map((r) => (
             <li key={r.at} className="flex justify-between border-b border-rule py-1.5">
-              <Say phrase={[seconds(r.dwellS)]} />
-              <strong>{ANSWERS.find((a) => a.answer === r.answer)?.label}</strong>
+              <Q of={seconds(r.dwellS)} />
+              <strong>{t.label(ANSWERS.find((a) => a.answer === r.answer)?.label ?? '')}</strong>
             </li>
           ))}
         </ol>
-        {ladder.rungs.length === 0 && (
-          <p className="text-soft">Nothing yet. Each is written in the log as it is judged.</p>
-        )}
+        {ladder.rungs.length === 0 && <p className="text-soft">{t('inspect.nothingYetEachWritten')}</p>}
         <Button className="mt-3" onClick={() => edit((j) => ({ ...j, ladder: null }))}>
-          Leave test ladder
+          {t('inspect.leaveTestLadder')}
         </Button>
       </section>
     </div>
@@ -273,40 +272,40 @@ interface NowProps {
 }
 
 function LadderNow({ state, platenC, onSay, onKeep }: NowProps) {
+  const t = useWords();
   if (state.kind === 'shut')
     return (
       <div className="border-2 border-ink bg-warning/25 p-4">
         <p className="text-lead font-semibold">
-          Too little at <Say phrase={[seconds(state.underS)]} /> and too much at{' '}
-          <Say phrase={[seconds(state.overS)]} />: no time is good at this temperature.
+          {t('inspect.ladderShut', { under: seconds(state.underS), over: seconds(state.overS) })}
         </p>
-        <p className="mt-1">
-          Some places get far more heat than others. Look to pressure and packing, or begin again 5 °C lower
-          with more time.
-        </p>
+        <p className="mt-1">{t('inspect.somePlacesGetFar')}</p>
       </div>
     );
   if (state.kind === 'done')
     return (
       <div className="border-2 border-ink bg-sheet p-4">
         <p className="text-lead font-semibold">
-          Found: <Say phrase={[celsius(platenC), ' · ', seconds(state.dwellS)]} />. Good the next time:{' '}
-          {Math.round(state.good * 100)} %.
+          {t('inspect.ladderFound', {
+            platen: celsius(platenC),
+            dwell: seconds(state.dwellS),
+            good: Math.round(state.good * 100),
+          })}
         </p>
         <Button kind="act" className="mt-2 px-5 text-lead" onClick={() => onKeep(state.dwellS)}>
-          Save as proven recipe
+          {t('inspect.saveProvenRecipe')}
         </Button>
       </div>
     );
   return (
     <div className="border-2 border-ink bg-sheet p-4">
       <p className="font-name text-head font-semibold">
-        {state.kind === 'prove' ? 'One is good. Prove it in the middle: press ' : 'Press '}
-        <Say phrase={[celsius(platenC), ' for ', seconds(state.dwellS)]} />
+        {t(state.kind === 'prove' ? 'inspect.ladderProve' : 'inspect.ladderPress', {
+          platen: celsius(platenC),
+          dwell: seconds(state.dwellS),
+        })}
       </p>
-      <p className="text-soft">
-        Good with a chance of {Math.round(state.good * 100)} %. Let it cool, then look at it.
-      </p>
+      <p className="text-soft">{t('inspect.goodChanceLetCool', { good: Math.round(state.good * 100) })}</p>
       <div className="mt-3 flex flex-wrap gap-2">
         {ANSWERS.map((a) => (
           <Button
@@ -314,13 +313,13 @@ function LadderNow({ state, platenC, onSay, onKeep }: NowProps) {
             className="min-h-12 px-5 text-lead"
             onClick={() => onSay(state.dwellS, a.answer)}
           >
-            {a.label}
+            {t(a.label)}
           </Button>
         ))}
       </div>
       {state.kind === 'prove' && (
         <Button kind="quiet" className="mt-1" onClick={() => onKeep(state.dwellS)}>
-          Save without proof
+          {t('inspect.saveWithoutProof')}
         </Button>
       )}
     </div>

@@ -1,38 +1,43 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import { PRESSURE_WORDS } from '@/core/heat/labels';
 import { useState } from 'react';
 import type { LogEntry } from '@/core/shop/records';
-import { celsius, seconds } from '@/core/units/quantity';
+import { celsius, seconds } from '@/core/message/quantity';
 import { changesBetween, historyOf } from '@/core/look/history';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { momentText } from '@/ui/dates';
-import { Say } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { SeenPiece } from './SeenPiece';
 import { HistoryLine } from './HistoryLine';
 
-const settingsWords = (s: LogEntry['settings']) => [
-  celsius(s.platenC),
-  ' · ',
-  seconds(s.dwellS),
-  s.passes > 1 ? ` × ${s.passes}` : '',
-  `, ${PRESSURE_WORDS[s.pressure]}, peel ${s.peel}`,
-];
+const settingsWords = (s: LogEntry['settings']): Message =>
+  say('common.settingsWhole', {
+    platen: celsius(s.platenC),
+    dwell: seconds(s.dwellS),
+    kept: 'no',
+    passes: s.passes,
+    pressure: PRESSURE_WORDS[s.pressure],
+    peel: s.peel,
+  });
 
 /** The last good one of this blank on this press, side by side with this one, and the line of what was tried. */
 export function LastGood() {
+  const t = useWords();
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button onClick={() => setOpen(true)}>Last good piece</Button>
+      <Button onClick={() => setOpen(true)}>{t('inspect.lastGoodPiece')}</Button>
       {open && <LastGoodDialog onClose={() => setOpen(false)} />}
     </>
   );
 }
 
 function LastGoodDialog({ onClose }: { onClose: () => void }) {
+  const t = useWords();
   const { job, plan } = useJob();
   const { lastGood, face } = plan.look;
   const settings = plan.press.last?.settings ?? plan.heat.chosen?.settings;
@@ -42,13 +47,13 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
       open
       wide
       onClose={onClose}
-      title="Compare with the last good piece"
-      about="The newest good piece of this blank on this press, with the same settings if there is one."
+      title={t('inspect.compareLastGoodPiece')}
+      about={t('inspect.newestGoodPieceBlank')}
     >
       {lastGood ? (
         <div className="grid gap-5 md:grid-cols-2">
           <section>
-            <h3 className="font-name text-lead font-semibold">This piece</h3>
+            <h3 className="font-name text-lead font-semibold">{t('inspect.thisPiece')}</h3>
             {face && (
               <SeenPiece
                 face={face}
@@ -58,13 +63,13 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
             )}
             {settings && (
               <p className="mt-1 font-label font-semibold">
-                <Say phrase={settingsWords(settings)} />
+                <Say message={settingsWords(settings)} />
               </p>
             )}
           </section>
           <section>
             <h3 className="font-name text-lead font-semibold">
-              Last good one, {momentText(lastGood.at)}, {lastGood.jobName}
+              {t('inspect.lastGoodOne', { at: momentText(lastGood.at), jobName: lastGood.jobName })}
             </h3>
             {(lastGood.face ?? face) && (
               <SeenPiece
@@ -74,18 +79,18 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
               />
             )}
             <p className="mt-1 font-label font-semibold">
-              <Say phrase={settingsWords(lastGood.settings)} />
+              <Say message={settingsWords(lastGood.settings)} />
             </p>
             {settings && <Differs from={lastGood.settings} to={settings} />}
             {lastGood.note !== '' && <p className="mt-1">“{lastGood.note}”</p>}
           </section>
         </div>
       ) : (
-        <p className="py-4 text-lead">The log has no good piece of this blank on this press yet.</p>
+        <p className="py-4 text-lead">{t('inspect.logHasGoodPiece')}</p>
       )}
       {line.length > 0 && (
         <section className="mt-5">
-          <h3 className="font-name text-lead font-semibold">Earlier settings on this blank and press</h3>
+          <h3 className="font-name text-lead font-semibold">{t('inspect.earlierSettingsBlankPress')}</h3>
           <HistoryLine steps={line} proven={plan.heat.chosen?.proven?.recipe.settings ?? null} />
         </section>
       )}
@@ -94,14 +99,15 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
 }
 
 function Differs({ from, to }: { from: LogEntry['settings']; to: LogEntry['settings'] }) {
+  const t = useWords();
   const lines = changesBetween(from, to);
   return (
     <p className="mt-1">
-      {lines.length === 0 ? 'Pressed at the same settings as this one.' : 'Since then: '}
+      {lines.length === 0 ? t('inspect.pressedSameSettingsOne') : t('inspect.sinceThen')}
       {lines.map((l, i) => (
         <span key={i}>
           {i > 0 && ', '}
-          <Say phrase={l} />
+          <Say message={l} />
         </span>
       ))}
     </p>

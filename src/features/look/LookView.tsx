@@ -1,5 +1,7 @@
 'use client';
 
+import { say, inSentence } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -27,9 +29,9 @@ import { OneChangeBar } from './OneChangeBar';
 import { Photos } from './Photos';
 
 const TABS = [
-  { value: 'marks', label: 'Faults' },
-  { value: 'cause', label: 'Cause' },
-  { value: 'ladder', label: 'Test ladder' },
+  { value: 'marks', label: say('inspect.faults') },
+  { value: 'cause', label: say('common.cause') },
+  { value: 'ladder', label: say('inspect.testLadder2') },
 ] as const;
 type Tab = (typeof TABS)[number]['value'];
 
@@ -38,6 +40,7 @@ const MOST_NAMED = 80;
 
 /** Look the piece over: mark what is wrong where it is, find the cause, change one thing. */
 export function LookView() {
+  const t = useWords();
   const { plan } = useJob();
   const [tab, setTab] = useState<Tab>('marks');
   if (!plan.blank.blank) return <NeedsBlank />;
@@ -45,12 +48,12 @@ export function LookView() {
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <div className="flex flex-wrap items-center gap-3 border-b border-rule bg-sheet/80 px-4 py-1.5">
-        <Segments label="Part of the inspection" value={tab} options={TABS} onChange={setTab} />
+        <Segments label={t('inspect.partInspection')} value={tab} options={TABS} onChange={setTab} />
         {ranked[0] && tab === 'marks' && (
           <p className="hidden font-label font-medium xl:block">
-            Likeliest: <Cause />{' '}
+            {t('inspect.likeliest')} <Cause />{' '}
             <Button kind="quiet" className="min-h-9 px-1" onClick={() => setTab('cause')}>
-              why
+              {t('inspect.why')}
             </Button>
           </p>
         )}
@@ -60,7 +63,7 @@ export function LookView() {
               href={`/logbook?view=map&blank=${plan.blank.blank.id}${plan.heat.press ? `&press=${plan.heat.press.id}` : ''}`}
               className="font-label font-semibold underline underline-offset-2"
             >
-              Overlay
+              {t('common.overlay')}
             </Link>
           )}
           <LastGood />
@@ -76,12 +79,13 @@ export function LookView() {
 
 /** The likeliest cause and its share, as the figures beside it say. */
 function Cause() {
+  const t = useWords();
   const { plan } = useJob();
   const figure = plan.look.figures.find((f) => f.id === 'look.cause');
   const share = plan.look.ranked[0]?.share ?? 0;
   return (
     <strong className="font-semibold">
-      {figure?.label}, {Math.round(share * 100)} %
+      {figure?.label ? t(figure?.label) : null}, {Math.round(share * 100)} %
     </strong>
   );
 }
@@ -115,6 +119,7 @@ const START: Marking = {
 };
 
 function Marks() {
+  const t = useWords();
   const { job, plan, edit } = useJob();
   const [marking, setMarking] = useState<Marking>(START);
   const [photoShown, setPhotoShown] = useState(true);
@@ -155,7 +160,7 @@ function Marks() {
     return (
       <>
         <p className="grid flex-1 place-content-center p-8 text-center text-lead">
-          The wrap has no size yet, so there is no picture to mark.
+          {t('inspect.wrapHasSizeYet')}
         </p>
         <Judgement />
       </>
@@ -169,8 +174,11 @@ function Marks() {
       </MarkTools>
       {said.length > 0 && (
         <p role="status" className="flex flex-wrap items-center gap-3 border-b border-rule px-4 py-1.5">
-          Said at the press:{' '}
-          {said.map((s) => `piece ${s.piece} ${faultLabel(s.fault).toLowerCase()}`).join(', ')}.
+          {t('inspect.saidPress', {
+            said: said.map((s) =>
+              say('inspect.pieceFault', { piece: s.piece, fault: inSentence(faultLabel(s.fault)) }),
+            ),
+          })}
           <Button
             onClick={() =>
               edit((j) => ({
@@ -189,13 +197,13 @@ function Marks() {
               }))
             }
           >
-            Mark {said.length === 1 ? 'it' : 'them'}
+            {t('inspect.mark', { said: said.length })}
           </Button>
         </p>
       )}
       {off.length > 0 && (
         <p role="status" className="flex items-center gap-3 border-b border-rule bg-warning/25 px-4 py-1.5">
-          {off.length === 1 ? 'One mark lies' : `${off.length} marks lie`} off the face as it is measured now.
+          {t('inspect.offOneOff', { off: off.length })}
           <Button
             onClick={() => {
               const gone = new Set(off.map((m) => m.id));
@@ -205,7 +213,7 @@ function Marks() {
               }));
             }}
           >
-            Take {off.length === 1 ? 'it' : 'them'} off
+            {t('inspect.take', { off: off.length })}
           </Button>
         </p>
       )}

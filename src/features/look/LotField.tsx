@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from '@/ui/Link';
 import { useId } from 'react';
@@ -9,6 +10,7 @@ import { useJob } from '../job/jobContext';
 
 /** The lot the blanks are of: those on the shelf are offered, and what is known against one is said. */
 export function LotField({ className }: { className: string }) {
+  const t = useWords();
   const { job, edit } = useJob();
   const list = useId();
   const { lot } = job.look;
@@ -23,7 +25,7 @@ export function LotField({ className }: { className: string }) {
   return (
     <div className="w-36">
       <label className="block font-label text-fine font-medium text-soft">
-        Lot of blanks
+        {t('inspect.lotBlanks')}
         <input
           value={lot}
           maxLength={40}
@@ -42,9 +44,10 @@ export function LotField({ className }: { className: string }) {
       </datalist>
       {poor && (
         <p role="status" className="text-fine leading-tight font-medium text-act-deep">
-          {asked} is a poor lot{poor.note !== '' && `: ${poor.note}`}{' '}
+          {t('inspect.poorLot', { asked })}
+          {poor.note !== '' && `: ${poor.note}`}{' '}
           <Link href="/stock" className="underline">
-            Stock
+            {t('common.stock')}
           </Link>
         </p>
       )}

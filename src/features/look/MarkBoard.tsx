@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { X } from 'lucide-react';
 import { useState, useSyncExternalStore, type PointerEvent } from 'react';
 import { IDENTITY } from '@/core/geometry/affine';
@@ -48,6 +49,7 @@ const useWide = (): boolean =>
 
 /** The unwrapped face with what was seen on it. */
 export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, onUsual }: Props) {
+  const t = useWords();
   const { job, plan } = useJob();
   const { urls } = useSources(plan.art.sources);
   const wide = useWide();
@@ -63,11 +65,7 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
   return (
     <Board
       interactive
-      label={
-        on === 'paper'
-          ? 'The used paper, with what was seen on it'
-          : 'The wrap unrolled, with what was seen on the piece'
-      }
+      label={on === 'paper' ? t('inspect.usedPaperWhatWas') : t('inspect.wrapUnrolledWhatWas')}
       bounds={{ x: 0, y: 0, width: face.widthMm, height: face.heightMm }}
       room={{ top: 24, right: 40, bottom: 30, left: inset ? 144 : 40 }}
       draw={(fit) => (
@@ -119,7 +117,7 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
             className="absolute bottom-1 left-1/2 -translate-x-1/2 opacity-0 focus:opacity-100"
             onClick={onUsual}
           >
-            Mark it at its usual place
+            {t('inspect.markUsualPlace')}
           </Button>
         </>
       )}
@@ -225,6 +223,7 @@ function labelsApart(
 }
 
 function MarkFlag({ mark, at }: { mark: Mark; at: LabelAt }) {
+  const t = useWords();
   const { edit } = useJob();
   const label = faultLabel(mark.fault);
   const change = (f: (m: Mark) => Mark | null) =>
@@ -240,16 +239,16 @@ function MarkFlag({ mark, at }: { mark: Mark; at: LabelAt }) {
       <span className="flex items-center border-2 border-ink bg-sheet font-label text-fine font-semibold">
         <button
           type="button"
-          title="Slight, plain or bad"
+          title={t('inspect.slightPlainBad')}
           onClick={() => change((m) => ({ ...m, severity: m.severity === 3 ? 1 : m.severity === 2 ? 3 : 2 }))}
           className="min-h-8 px-2 whitespace-nowrap hover:bg-board"
         >
-          {label}, {SEVERITY_WORDS[mark.severity]}
-          {mark.piece !== null && ` · piece ${mark.piece}`}
+          {t(label)}, {SEVERITY_WORDS[mark.severity]}
+          {mark.piece !== null && t('inspect.piece', { piece: mark.piece })}
         </button>
         <button
           type="button"
-          aria-label={`Remove ${label}`}
+          aria-label={t('inspect.remove', { label })}
           onClick={() => change(() => null)}
           className="grid size-8 place-items-center border-l border-rule hover:bg-board"
         >

@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { Camera, Image as Picture } from 'lucide-react';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { cornersGoRound } from '@/core/look/square';
@@ -21,13 +23,14 @@ interface Props {
 
 /** Brings a photograph of what is looked at, from a file or the camera, and sets it square under the marks. */
 export function Photos({ on, shown, onShown }: Props) {
+  const t = useWords();
   const { job, edit } = useJob();
   const [squaring, setSquaring] = useState<string | null>(null);
   const { photos } = job.look;
   const mine = photos.find((p) => p.of === on);
   const bring = async (file: File) => {
     if (photos.length >= MOST_PHOTOS && !mine)
-      return notifyWrong(`${MOST_PHOTOS} photographs are kept with one inspection. Remove one first.`);
+      return notifyWrong(t('inspect.photographsKeptOneInspection', { mostPhotos: MOST_PHOTOS }));
     const r = await bringPhoto(file, on);
     if (!r.ok) return notifyProblem(r.problem);
     edit((j) => ({
@@ -45,17 +48,19 @@ export function Photos({ on, shown, onShown }: Props) {
   const squared = photos.find((p) => p.id === squaring);
   return (
     <span className="flex flex-wrap items-center gap-1">
-      <FileButton label={`Photograph of the ${on}`} accept="image/*" onFile={(f) => void bring(f)}>
+      <FileButton label={t('inspect.photographOfThe', { on })} accept="image/*" onFile={(f) => void bring(f)}>
         <Picture size={18} aria-hidden />
-        <span className="sr-only">{mine ? 'Another photograph' : 'Photograph'} from a file</span>
+        <span className="sr-only">
+          {t('inspect.anotherPhotograph', { which: mine ? 'anotherPhotogr' : 'other' })}
+        </span>
       </FileButton>
       <CameraButton on={on} onFile={(f) => void bring(f)} />
       {mine && (
         <>
           <Button aria-pressed={shown} onClick={() => onShown(!shown)}>
-            {shown ? 'Hide it' : 'Show it'}
+            {shown ? t('inspect.hideIt') : t('inspect.showIt')}
           </Button>
-          <Button onClick={() => setSquaring(mine.id)}>Square</Button>
+          <Button onClick={() => setSquaring(mine.id)}>{t('inspect.square')}</Button>
           <Button
             kind="quiet"
             onClick={() => {
@@ -63,10 +68,10 @@ export function Photos({ on, shown, onShown }: Props) {
                 ...j,
                 look: { ...j.look, photos: j.look.photos.filter((p) => p.id !== mine.id) },
               }));
-              notify('Photograph removed from this inspection.');
+              notify(t('inspect.photographRemovedFromInspection'));
             }}
           >
-            Remove
+            {t('common.remove2')}
           </Button>
         </>
       )}
@@ -77,6 +82,7 @@ export function Photos({ on, shown, onShown }: Props) {
 
 /** A tablet opens its camera for this one. */
 function CameraButton({ on, onFile }: { on: Photo['of']; onFile: (f: File) => void }) {
+  const t = useWords();
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -85,7 +91,7 @@ function CameraButton({ on, onFile }: { on: Photo['of']; onFile: (f: File) => vo
         type="file"
         accept="image/*"
         capture="environment"
-        aria-label={`Camera for the ${on}`}
+        aria-label={t('inspect.cameraForThe', { on })}
         tabIndex={-1}
         className="sr-only"
         onChange={(e) => {
@@ -95,7 +101,7 @@ function CameraButton({ on, onFile }: { on: Photo['of']; onFile: (f: File) => vo
         }}
       />
       <Button
-        aria-label={`Take a photograph of the ${on}`}
+        aria-label={t('inspect.takePhotograph', { on })}
         onClick={() => input.current?.click()}
         className="px-2.5"
       >
@@ -105,7 +111,12 @@ function CameraButton({ on, onFile }: { on: Photo['of']; onFile: (f: File) => vo
   );
 }
 
-const CORNER_WORDS = ['top left', 'top right', 'foot right', 'foot left'] as const;
+const CORNER_WORDS = [
+  say('inspect.topLeft'),
+  say('inspect.topRight'),
+  say('inspect.footRight'),
+  say('inspect.footLeft'),
+] as const;
 const STEP = 0.004;
 
 function SquareDialog({
@@ -117,6 +128,7 @@ function SquareDialog({
   onPut: (p: Photo) => void;
   onClose: () => void;
 }) {
+  const t = useWords();
   const url = usePhoto(photo.id);
   const [corners, setCorners] = useState(photo.corners);
   const held = useRef<number | null>(null);
@@ -142,8 +154,8 @@ function SquareDialog({
       open
       wide
       onClose={onClose}
-      title="Straighten"
-      about="Drag the four handles to the corners of the printed face. The photograph then lies under the marks as the face does."
+      title={t('inspect.straighten')}
+      about={t('inspect.dragFourHandlesCorners')}
     >
       <div className="grid place-items-center bg-board p-8">
         <div
@@ -154,7 +166,7 @@ function SquareDialog({
           onPointerUp={() => (held.current = null)}
         >
           {/* eslint-disable-next-line @next/next/no-img-element */}
-          {url && <img src={url} alt="The photograph as it was taken" className="size-full" />}
+          {url && <img src={url} alt={t('inspect.photographWasTaken')} className="size-full" />}
           <svg
             className="pointer-events-none absolute inset-0 size-full overflow-visible"
             viewBox="0 0 1 1"
@@ -174,11 +186,14 @@ function SquareDialog({
               key={i}
               type="button"
               role="slider"
-              aria-label={`Corner ${CORNER_WORDS[i] ?? ''}`}
+              aria-label={t('inspect.corner', { cornerWords: CORNER_WORDS[i] ?? '' })}
               aria-valuenow={Math.round(c.u * 100)}
               aria-valuemin={-20}
               aria-valuemax={120}
-              aria-valuetext={`${Math.round(c.u * 100)} % from the left, ${Math.round(c.v * 100)} % from the top`}
+              aria-valuetext={t('inspect.fromLeftFromTop', {
+                u: Math.round(c.u * 100),
+                v: Math.round(c.v * 100),
+              })}
               onKeyDown={keyed(i)}
               onPointerDown={(e) => {
                 held.current = i;
@@ -191,10 +206,8 @@ function SquareDialog({
         </div>
       </div>
       <div className="mt-4 flex flex-wrap items-center justify-end gap-2">
-        {!right && (
-          <p className="mr-auto font-semibold">The corners cross: go round from the top left clockwise.</p>
-        )}
-        <Button onClick={onClose}>Cancel</Button>
+        {!right && <p className="mr-auto font-semibold">{t('inspect.cornersCrossGoRound')}</p>}
+        <Button onClick={onClose}>{t('common.cancel')}</Button>
         <Button
           kind="act"
           disabled={!right}
@@ -203,7 +216,7 @@ function SquareDialog({
             onClose();
           }}
         >
-          Use under the marks
+          {t('inspect.useUnderMarks')}
         </Button>
       </div>
     </Dialog>

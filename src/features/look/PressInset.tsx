@@ -1,3 +1,5 @@
+import { useWords } from '@/ui/words';
+import { say, type Message } from '@/core/message/message';
 import { apply } from '@/core/geometry/affine';
 import type { Lay, SeenFace } from '@/core/shop/records';
 
@@ -8,14 +10,15 @@ interface Props {
   readonly piece: number | null;
 }
 
-const ON_WORDS: Readonly<Record<Lay['on'], string>> = {
-  platen: 'Platen from above, back at the top',
-  rack: 'Rack from above',
-  mat: 'Heater mat laid flat',
+const ON_WORDS: Readonly<Record<Lay['on'], Message>> = {
+  platen: say('inspect.platenFromAboveBack'),
+  rack: say('inspect.rackFromAbove'),
+  mat: say('inspect.heaterMatLaidFlat'),
 };
 
 /** Where the piece lay in the press, small, beside it: corners of the platen, or the mat from end to end. */
 export function PressInset({ lay, face, piece }: Props) {
+  const t = useWords();
   const size = 104;
   const k = size / Math.max(lay.widthMm, lay.heightMm);
   const corners = [
@@ -32,7 +35,7 @@ export function PressInset({ lay, face, piece }: Props) {
         height={h + 4}
         viewBox={`-2 -2 ${w + 4} ${h + 4}`}
         role="img"
-        aria-label={ON_WORDS[lay.on]}
+        aria-label={t(ON_WORDS[lay.on])}
         className="mx-auto block"
       >
         <rect width={w} height={h} fill="#e9ede7" stroke="#14211f" strokeWidth={2} />
@@ -63,7 +66,7 @@ export function PressInset({ lay, face, piece }: Props) {
         })}
       </svg>
       <figcaption className="mt-1 max-w-28 font-label text-fine leading-tight font-medium">
-        {ON_WORDS[lay.on]}
+        {t(ON_WORDS[lay.on])}
       </figcaption>
     </figure>
   );

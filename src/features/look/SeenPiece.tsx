@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import type { Mark, Photo } from '@/core/shop/mark';
 import type { SeenFace } from '@/core/shop/records';
 import { faultLabel, isOnPaper } from '@/core/look/faults';
@@ -21,6 +22,7 @@ const ROOM = { top: 22, right: 14, bottom: 22, left: 14 };
 
 /** A piece as it was looked at: its face, its marks, its photograph. Nothing to touch. */
 export function SeenPiece({ face, marks, photo, width = 440, height = 260 }: Props) {
+  const t = useWords();
   const size = { widthMm: face.widthMm, heightMm: face.heightMm, wrap: face.form !== 'flat' };
   const fit = fitTo({ x: 0, y: 0, width: face.widthMm, height: face.heightMm }, width, height, ROOM);
   return (
@@ -31,7 +33,7 @@ export function SeenPiece({ face, marks, photo, width = 440, height = 260 }: Pro
           width={width}
           height={height}
           role="img"
-          aria-label="The piece with what was seen on it"
+          aria-label={t('inspect.pieceWhatWasSeen')}
           className="absolute inset-0"
         >
           {!photo && (
@@ -51,10 +53,11 @@ export function SeenPiece({ face, marks, photo, width = 440, height = 260 }: Pro
       </div>
       <figcaption className="px-2 py-1">
         {marks.length === 0
-          ? 'No marks.'
+          ? t('inspect.noMarks')
           : marks
               .map(
-                (m) => `${faultLabel(m.fault)}${isOnPaper(m.fault) ? '' : `, ${SEVERITY_WORDS[m.severity]}`}`,
+                (m) =>
+                  `${t(faultLabel(m.fault))}${isOnPaper(m.fault) ? '' : `, ${t.label(SEVERITY_WORDS[m.severity])}`}`,
               )
               .join(' · ')}
       </figcaption>

@@ -1,33 +1,35 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import { PRESSURE_WORDS } from '@/core/heat/labels';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { sameSettings } from '@/core/shop/heatSettings';
 import { EMPTY_LOOK, type Job } from '@/core/job/job';
 import type { LogEntry, Recipe } from '@/core/shop/records';
-import { celsius, seconds } from '@/core/units/quantity';
+import { celsius, seconds } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { goodBehind, writeLog } from '@/data/log';
 import { keepRecipe } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
 import { personHere } from '../press/strike';
 import { entryFrom } from './entry';
 
 /** What is still missing before a look can be written down, in words. */
-function missing(job: Job, pieces: number): string | null {
-  if (job.look.verdict === null) return 'Choose a verdict first.';
-  if (job.look.paperState === null) return 'Choose how the used paper looks.';
-  if (pieces === 0) return 'Enter how many pieces are good or spoiled.';
+function missing(job: Job, pieces: number): Message | null {
+  if (job.look.verdict === null) return say('inspect.chooseVerdictFirst');
+  if (job.look.paperState === null) return say('inspect.chooseHowUsedPaper');
+  if (pieces === 0) return say('inspect.enterHowManyPieces');
   return null;
 }
 
 /** Writes the look in the log; a good one is offered as the shop's recipe. */
 export function WriteInLog() {
+  const t = useWords();
   const { job, plan, shop, edit } = useJob();
   const [offer, setOffer] = useState<LogEntry | null>(null);
   // The entry is named before the button can be struck: struck twice, it is the same entry.
@@ -52,7 +54,7 @@ export function WriteInLog() {
           })
         : null;
     if (!entry) {
-      notifyWrong(wants ?? 'Choose the blank and the press first. The log needs both.');
+      notifyWrong(wants ?? t('inspect.chooseBlankPressFirst3'));
       return;
     }
     const r = await writeLog(entry);
@@ -61,7 +63,7 @@ export function WriteInLog() {
       return;
     }
     if (!r.value) {
-      notify('This inspection is already in the log.');
+      notify(t('inspect.inspectionAlreadyLog'));
       return;
     }
     setEntryId(newId('log'));
@@ -69,13 +71,13 @@ export function WriteInLog() {
     edit((j) => ({ ...j, look: { ...EMPTY_LOOK, lot: j.look.lot, tried: j.look.next } }));
     const known = plan.heat.chosen?.proven?.recipe.settings;
     if (verdict === 'good' && !(known && sameSettings(known, entry.settings))) setOffer(entry);
-    else notify('Saved to the log.');
+    else notify(t('inspect.savedLog'));
   };
 
   return (
     <>
       <Button kind="act" className="min-h-11 shrink-0 px-5 text-lead" onClick={() => void write()}>
-        Save to log
+        {t('job.lookNext')}
       </Button>
       {offer && <KeepAsProven entry={offer} onDone={() => setOffer(null)} />}
     </>
@@ -83,37 +85,37 @@ export function WriteInLog() {
 }
 
 function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }) {
-  const say = useSay();
+  const t = useWords();
   const { settings: s } = entry;
   const [recipe] = useState<Recipe>(() => recipeOf(entry));
   const counted = useLiveQuery(() => goodBehind([recipe]), [recipe.id]);
   const behind = counted?.[recipe.id] ?? entry.good;
   const keep = async () => {
     const r = await keepRecipe(recipe);
-    if (r.ok) notify(`Recipe saved. The next ${entry.blankName} on ${entry.pressName} starts from it.`);
+    if (r.ok)
+      notify(t('inspect.recipeSavedNextStarts', { blankName: entry.blankName, pressName: entry.pressName }));
     else notifyProblem(r.problem);
     onDone();
   };
   return (
-    <Dialog open onClose={onDone} title="Save this as a proven recipe?" about="Saved to the log as good.">
+    <Dialog open onClose={onDone} title={t('inspect.saveProvenRecipe2')} about={t('inspect.savedLogGood')}>
       <p className="font-label text-head font-semibold">
-        {say([
-          celsius(s.platenC),
-          ' · ',
-          seconds(s.dwellS),
-          s.passes > 1 ? ` × ${s.passes}` : '',
-          `, ${PRESSURE_WORDS[s.pressure]}, peel ${s.peel}`,
-        ])}
+        {t('common.settingsWhole', {
+          platen: celsius(s.platenC),
+          dwell: seconds(s.dwellS),
+          kept: 'no',
+          passes: s.passes,
+          pressure: PRESSURE_WORDS[s.pressure],
+          peel: s.peel,
+        })}
       </p>
       <p className="mt-2 leading-snug">
-        For {entry.blankName} on {entry.pressName}, proven by {behind} good{' '}
-        {behind === 1 ? 'piece' : 'pieces'}. The next job with this blank and press starts from these
-        settings.
+        {t('inspect.provenGood', { blankName: entry.blankName, pressName: entry.pressName, behind })}
       </p>
       <div className="mt-5 flex justify-end gap-2">
-        <Button onClick={onDone}>Not yet</Button>
+        <Button onClick={onDone}>{t('inspect.notYet')}</Button>
         <Button kind="act" onClick={() => void keep()}>
-          Save as proven recipe
+          {t('inspect.saveProvenRecipe')}
         </Button>
       </div>
     </Dialog>

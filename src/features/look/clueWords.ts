@@ -1,59 +1,61 @@
+import { say, type Message, verbatim } from '@/core/message/message';
 import { CLUES } from '@/core/look/evidence';
 import type { Evidence } from '@/core/look/infer';
 
-const LABELS: Readonly<Record<string, string>> = {
-  where: 'Where',
-  'used-paper': 'Used paper',
-  verdict: 'Verdict',
-  model: 'Heat model',
-  opened: 'Passes opened',
-  'press-checked': 'Press temperature checked',
-  lot: 'Lot of blanks',
-  'transfer-paper': 'Transfer paper',
-  printer: 'Printer',
-  turn: 'Came out',
-  'in-gap': 'In the heater’s gap',
+const LABELS: Readonly<Record<string, Message>> = {
+  where: say('inspect.where'),
+  'used-paper': say('common.usedPaper'),
+  verdict: say('common.verdict'),
+  model: say('inspect.heatModel'),
+  opened: say('inspect.passesOpened'),
+  'press-checked': say('inspect.pressTemperatureChecked'),
+  lot: say('inspect.lotBlanks'),
+  'transfer-paper': say('inspect.transferPaper'),
+  printer: say('common.printer'),
+  turn: say('inspect.cameOut'),
+  'in-gap': say('inspect.heatersGap'),
 };
-const VALUES: Readonly<Record<string, string>> = {
-  all: 'all over',
-  corner: 'a corner',
-  edge: 'an edge',
-  'rim-foot': 'rim or foot',
-  seam: 'the seam',
-  inside: 'inside',
-  even: 'pale and even',
-  'left-all': 'dye left all over',
-  'left-in-places': 'dye left in places',
-  browned: 'browned',
-  under: 'too little',
-  over: 'too much',
-  other: 'another fault',
-  good: 'good',
-  early: 'early',
-  'on-time': 'on time',
-  late: 'late',
-  'this-month': 'this month',
-  'longer-ago': 'longer ago',
-  never: 'never',
-  'known-good': 'one that came out good',
-  new: 'one not known good',
-  usual: 'the one of the last good piece',
-  first: 'first after a pause',
-  later: 'after others',
-  yes: 'yes',
-  no: 'no',
+const VALUES: Readonly<Record<string, Message>> = {
+  all: say('inspect.allOver'),
+  corner: say('inspect.aCorner'),
+  edge: say('inspect.anEdge'),
+  'rim-foot': say('inspect.rimFoot'),
+  seam: say('inspect.theSeam'),
+  inside: say('inspect.inside'),
+  even: say('common.paleEven'),
+  'left-all': say('common.dyeLeftAllOver'),
+  'left-in-places': say('common.dyeLeftPlaces'),
+  browned: say('common.browned'),
+  under: say('common.tooLittle'),
+  over: say('common.tooMuch'),
+  other: say('inspect.anotherFault'),
+  good: say('common.good2'),
+  early: say('inspect.early'),
+  'on-time': say('inspect.onTime'),
+  late: say('inspect.late'),
+  'this-month': say('inspect.thisMonth'),
+  'longer-ago': say('inspect.longerAgo'),
+  never: say('inspect.never'),
+  'known-good': say('inspect.oneCameOutGood'),
+  new: say('inspect.oneKnownGood'),
+  usual: say('inspect.oneLastGoodPiece'),
+  first: say('inspect.firstAfterPause'),
+  later: say('inspect.afterOthers'),
+  yes: say('inspect.yes2'),
+  no: say('inspect.no2'),
 };
 
 /** What is known beside the faults, in words; what is known by halves with its share. Replies stand by their questions. */
-export function clueWords(e: Evidence): readonly { readonly label: string; readonly text: string }[] {
+export function clueWords(e: Evidence): readonly { readonly label: Message; readonly text: Message }[] {
   return CLUES.flatMap((c) => {
     const known = e.clues[c.id];
     if (!known) return [];
     const parts = c.values.flatMap((v, i) => {
       const share = known[i] ?? 0;
-      const word = VALUES[v] ?? v;
-      return share < 0.01 ? [] : [share > 0.99 ? word : `${word} ${Math.round(share * 100)} %`];
+      const word = VALUES[v] ?? verbatim(v);
+      if (share < 0.01) return [];
+      return [share > 0.99 ? word : say('inspect.share', { word, percent: Math.round(share * 100) })];
     });
-    return [{ label: LABELS[c.id] ?? c.id, text: parts.join(', ') }];
+    return [{ label: LABELS[c.id] ?? verbatim(c.id), text: say('inspect.list', { parts }) }];
   });
 }

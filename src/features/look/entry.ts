@@ -1,3 +1,4 @@
+import { packed, say } from '@/core/message/message';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';
 import { allFigures } from '@/core/plan/plan';
@@ -8,6 +9,7 @@ import { printerOf } from '@/core/shop/settings';
 import type { Figure } from '@/core/figures/figure';
 
 const MOST_FIGURES = 60;
+const MOST_LETTERS = 400;
 const JOB_STEPS_KEPT = /^(blank|measure|wrap|art|sheet|heat|press)\./;
 
 /** The figures of the plan as they stand now, so that an entry can be read when job and code have moved on. */
@@ -16,10 +18,14 @@ function stoodOf(figures: readonly Figure[]): Stood[] {
     .filter((f) => JOB_STEPS_KEPT.test(f.id))
     .slice(0, MOST_FIGURES)
     .map(({ label, quantity: q }): Stood => {
-      const name = label.slice(0, 80);
-      return q.kind === 'count'
-        ? { label: name, kind: 'word', value: `${q.value} ${q.value === 1 ? q.one : q.many}`.slice(0, 120) }
-        : { label: name, kind: q.kind, value: typeof q.value === 'string' ? q.value.slice(0, 120) : q.value };
+      const name = packed(label);
+      if (q.kind === 'word') {
+        const text = typeof q.value === 'string' ? q.value : packed(q.value);
+        return { label: name, kind: 'word', value: text.slice(0, MOST_LETTERS) };
+      }
+      return q.kind === 'count' || q.kind === 'decimal'
+        ? { label: name, kind: 'word', value: packed(say('common.amount', { amount: q })) }
+        : { label: name, kind: q.kind, value: q.value };
     });
 }
 

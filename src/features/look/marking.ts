@@ -1,3 +1,4 @@
+import { say, type Message } from '@/core/message/message';
 import { FAULTS, PAPER_FAULTS } from '@/core/look/faults';
 import { middleOf, type FaceSize } from '@/core/look/places';
 import type { Edge, Mark, MarkPlace, FacePoint } from '@/core/shop/mark';
@@ -5,12 +6,12 @@ import type { Edge, Mark, MarkPlace, FacePoint } from '@/core/shop/mark';
 /** How a mark is put on the face. */
 export const TOOLS = ['point', 'line', 'edge', 'area', 'all'] as const;
 export type Tool = (typeof TOOLS)[number];
-export const TOOL_WORDS: Readonly<Record<Tool, string>> = {
-  point: 'Point',
-  line: 'Line',
-  edge: 'Edge',
-  area: 'Area',
-  all: 'All over',
+export const TOOL_WORDS: Readonly<Record<Tool, Message>> = {
+  point: say('inspect.point'),
+  line: say('inspect.line'),
+  edge: say('inspect.edge'),
+  area: say('inspect.area'),
+  all: say('inspect.allOver2'),
 };
 
 export const SEVERITY_WORDS = ['', 'slight', 'plain', 'bad'] as const;

@@ -3,11 +3,11 @@
 import type { Uncertain } from '@/core/figures/uncertain';
 import type { Station } from '@/core/readings/places';
 import type { Band } from '@/core/shapes/band';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import type { Fit } from '@/ui/board/Board';
 import { arrowStep } from '@/ui/board/drag';
 import { Draggable } from '@/ui/board/Draggable';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { Badge } from '@/ui/board/Badge';
 
@@ -23,7 +23,7 @@ interface TapeProps {
 
 /** A tape round the wall at one height, lettered as its readings are. */
 export function CircumferenceTape({ fit, yMm, radiusMm, letter, value, handled }: TapeProps) {
-  const say = useSay();
+  const t = useWords();
   const { x, y, k } = fit;
   const r = radiusMm * k;
   const cy = y(yMm);
@@ -57,7 +57,7 @@ export function CircumferenceTape({ fit, yMm, radiusMm, letter, value, handled }
           stroke="#ffffff"
           strokeWidth={3}
         >
-          {say([mm(value.value)])}
+          {t.quantity(mm(value.value))}
           {!handled && ' round'}
         </text>
       )}
@@ -75,7 +75,7 @@ interface HandleProps {
 /** Drags the height a circumference is taken at; arrows move it by a millimetre. */
 export function StationHandle({ fit, station, radiusMm, wall }: HandleProps) {
   const { edit } = useJob();
-  const say = useSay();
+  const t = useWords();
   const put = (z: number) => {
     const fromRimMm = Math.round(Math.min(wall.footMm, Math.max(wall.topMm, z)) * 2) / 2;
     edit(
@@ -90,12 +90,12 @@ export function StationHandle({ fit, station, radiusMm, wall }: HandleProps) {
       as="g"
       role="slider"
       tabIndex={0}
-      aria-label="Height this circumference is taken at"
+      aria-label={t('measure.heightCircumferenceTaken')}
       aria-orientation="vertical"
       aria-valuemin={wall.topMm}
       aria-valuemax={wall.footMm}
       aria-valuenow={station.fromRimMm}
-      aria-valuetext={`${say([mm(station.fromRimMm)])} below the rim`}
+      aria-valuetext={t('measure.belowRim', { fromRim: mm(station.fromRimMm) })}
       className="cursor-ns-resize touch-none"
       onKeyDown={(e) => arrowStep(e, (_, dy) => put(station.fromRimMm + dy))}
       begin={() => station.fromRimMm}

@@ -5,7 +5,7 @@ import type { PlaceReadings } from '@/core/readings/readings';
 import { nominalProfile, wallOf } from '@/core/shapes/round';
 import { profileAt } from '@/core/shapes/profile';
 import type { Blank, RoundShape } from '@/core/shop/blank';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { Badge } from '@/ui/board/Badge';
 import { Board, type Fit } from '@/ui/board/Board';
@@ -13,7 +13,7 @@ import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { ArrowLine } from '@/ui/board/Dimension';
 import { Button } from '@/ui/Button';
 import { LengthField } from '@/ui/LengthField';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { CircumferenceTape, StationHandle } from './CircumferenceTape';
@@ -24,6 +24,7 @@ const letterOf = (i: number): string => LETTERS[i] ?? String(i + 1);
 
 /** The blank with the places it is measured at, lettered; the readings of each beside it. */
 export function MeasureView() {
+  const t = useWords();
   const { plan } = useJob();
   const { blank } = plan.blank;
   if (!blank) return <NeedsBlank />;
@@ -33,7 +34,7 @@ export function MeasureView() {
       <div className="relative min-h-80">
         <Board
           interactive
-          label={`${blank.name}, with the places to measure`}
+          label={t('measure.placesMeasure', { blank: blank.name })}
           bounds={shapeBounds(blank.shape)}
           room={{ top: 44, right: 60, bottom: 44, left: 104 }}
           draw={(fit) => (
@@ -52,7 +53,7 @@ export function MeasureView() {
         className="grid min-w-0 content-start gap-2 p-3 sm:overflow-y-auto"
         tabIndex={0}
         role="region"
-        aria-label="Readings"
+        aria-label={t('measure.readings')}
       >
         <ReadingBoxes />
       </div>
@@ -61,6 +62,7 @@ export function MeasureView() {
 }
 
 function ReadingBoxes() {
+  const t = useWords();
   const { job, plan, edit } = useJob();
   const { places } = plan.measure;
   const shape = plan.blank.blank?.shape;
@@ -79,7 +81,7 @@ function ReadingBoxes() {
             {station && shape?.kind === 'round' && (
               <div className="border-x-2 border-b-2 border-ink bg-sheet px-3 pb-1.5 -mt-2">
                 <LengthField
-                  label="Taken this far below the rim"
+                  label={t('measure.takenFarBelowRim')}
                   valueMm={station.fromRimMm}
                   minMm={wallOf(shape).topMm}
                   maxMm={wallOf(shape).footMm}
@@ -106,6 +108,7 @@ function ReadingBoxes() {
 
 /** A circumference at another height: where the catalogue has a belly or a waist first, else in the widest gap between places. */
 function AddStation({ shape }: { shape: RoundShape }) {
+  const t = useWords();
   const { job, edit } = useJob();
   if (job.stations.length >= 22) return null;
   const wall = wallOf(shape);
@@ -129,7 +132,7 @@ function AddStation({ shape }: { shape: RoundShape }) {
       }
       className="justify-self-start"
     >
-      <Plus size={16} aria-hidden /> Another circumference, for a belly or waist
+      <Plus size={16} aria-hidden /> {t('measure.anotherCircumferenceBellyWaist')}
     </Button>
   );
 }
@@ -223,7 +226,7 @@ interface SpanProps {
 
 /** A length between two arrowheads, lettered. */
 function Span({ letter, x1, y1, x2, y2, value }: SpanProps) {
-  const say = useSay();
+  const t = useWords();
   const upright = x1 === x2;
   const [mx, my] = [(x1 + x2) / 2, (y1 + y2) / 2];
   return (
@@ -243,7 +246,7 @@ function Span({ letter, x1, y1, x2, y2, value }: SpanProps) {
           stroke="#e9ede7"
           strokeWidth={4}
         >
-          {say([mm(value)])}
+          {t.quantity(mm(value))}
         </text>
       )}
     </g>

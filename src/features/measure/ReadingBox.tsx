@@ -1,15 +1,17 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import { X } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { PLACES, type Job, type Method, type Place, type Reading } from '@/core/job/job';
 import { within95 } from '@/core/figures/interval';
 import type { PlaceSpec } from '@/core/readings/places';
 import { readOne, type PlaceReadings, type ReadReading } from '@/core/readings/readings';
-import { fineMm, mm } from '@/core/units/quantity';
+import { fineMm, mm } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { Select } from '@/ui/Select';
-import { useSay, useUnits } from '@/ui/units';
+import { useUnits } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import type { Edit } from '../job/jobStore';
 import type { Problem } from '@/core/basics/result';
@@ -18,9 +20,17 @@ const METHODS_FOR: Readonly<Record<PlaceSpec['kind'], readonly Method[]>> = {
   circumference: ['soft tape', 'paper strip', 'caliper', 'string', 'maker’s figure'],
   length: ['steel rule', 'soft tape', 'caliper', 'maker’s figure'],
 };
-const OPTIONS: Readonly<Record<PlaceSpec['kind'], readonly { value: Method; label: string }[]>> = {
-  circumference: METHODS_FOR.circumference.map((m) => ({ value: m, label: m })),
-  length: METHODS_FOR.length.map((m) => ({ value: m, label: m })),
+const METHOD_WORDS: Readonly<Record<Method, Message>> = {
+  'soft tape': say('measure.softTape'),
+  'paper strip': say('measure.paperStrip'),
+  caliper: say('measure.caliper'),
+  string: say('measure.string'),
+  'steel rule': say('measure.steelRule'),
+  'maker’s figure': say('figures.makersFigure'),
+};
+const OPTIONS: Readonly<Record<PlaceSpec['kind'], readonly { value: Method; label: Message }[]>> = {
+  circumference: METHODS_FOR.circumference.map((m) => ({ value: m, label: METHOD_WORDS[m] })),
+  length: METHODS_FOR.length.map((m) => ({ value: m, label: METHOD_WORDS[m] })),
 };
 
 const isPlace = (id: string): id is Place => (PLACES as readonly string[]).includes(id);
@@ -48,14 +58,14 @@ interface BoxProps {
 /** The readings of one place, as many as were taken, with what they come to. */
 export function ReadingBox({ section, letter, onRemove }: BoxProps) {
   const { job, edit } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { place } = section;
   const readings = readingsAt(job, place.id);
   const [spareId, setSpareId] = useState(() => newId('r'));
   const born = useCallback(() => setSpareId(newId('r')), []);
   const lastMethod = readings[readings.length - 1]?.method ?? METHODS_FOR[place.kind][0] ?? 'soft tape';
   return (
-    <section aria-label={place.name} className="border-2 border-ink bg-sheet px-3 py-1.5">
+    <section aria-label={t(place.name)} className="border-2 border-ink bg-sheet px-3 py-1.5">
       <div className="flex items-baseline justify-between gap-3">
         <h2 className="flex items-baseline gap-2 font-name text-lead font-semibold">
           <span
@@ -64,20 +74,20 @@ export function ReadingBox({ section, letter, onRemove }: BoxProps) {
           >
             {letter}
           </span>
-          {place.name}
+          {t(place.name)}
         </h2>
         {section.value && (
           <p className="font-label text-lead font-semibold whitespace-nowrap">
-            {say([mm(section.value.value)])}{' '}
+            {t.quantity(mm(section.value.value))}{' '}
             <span className="text-fine font-medium text-soft">
-              ± {say([fineMm(within95(section.value))])}
+              ± {t.quantity(fineMm(within95(section.value)))}
             </span>
           </p>
         )}
         {onRemove && (
           <button
             type="button"
-            aria-label={`Remove ${place.name}`}
+            aria-label={t('measure.remove', { place: place.name })}
             onClick={onRemove}
             className="grid size-8 shrink-0 place-items-center self-center hover:bg-board"
           >
@@ -85,7 +95,7 @@ export function ReadingBox({ section, letter, onRemove }: BoxProps) {
           </button>
         )}
       </div>
-      <p className="mb-1 text-fine leading-tight text-soft">{place.hint}</p>
+      <p className="mb-1 text-fine leading-tight text-soft">{t(place.hint)}</p>
       <ul className="grid gap-1">
         {[...readings.map((r) => r.id), ...(readings.length < 20 ? [spareId] : [])].map((id, i) => (
           <ReadingRow
@@ -196,17 +206,17 @@ function useReadingDraft({
 /** One reading: what was written, how it was taken, and what is wrong with it. */
 const ReadingRow = memo(function ReadingRow({ ordinal, read, ...row }: RowProps) {
   const { place, reading } = row;
-  const say = useSay();
+  const t = useWords();
   const { draft, how, put, drop, typed, settle, chooseMethod } = useReadingDraft(row);
   const problem = draft === null ? read?.problem : null;
   return (
     <li>
       <div className="flex items-center gap-2">
         <input
-          aria-label={reading ? `Reading ${ordinal}` : 'Another reading'}
+          aria-label={reading ? t('measure.reading', { ordinal }) : t('measure.anotherReading')}
           aria-invalid={problem != null}
           value={draft ?? reading?.text ?? ''}
-          placeholder={ordinal === 1 && place.expectedMm > 0 ? say([mm(place.expectedMm)]) : undefined}
+          placeholder={ordinal === 1 && place.expectedMm > 0 ? t.quantity(mm(place.expectedMm)) : undefined}
           autoComplete="off"
           spellCheck={false}
           maxLength={40}
@@ -218,19 +228,21 @@ const ReadingRow = memo(function ReadingRow({ ordinal, read, ...row }: RowProps)
           className={`min-h-10 w-24 min-w-0 border-b-2 bg-white px-2 font-label text-lead font-semibold ${reading ? 'border-measured text-measured' : 'border-rule'} ${problem ? 'border-act!' : ''} ${read?.odd ? 'border-warning!' : ''}`}
         />
         <Select
-          label={`How reading ${ordinal} was taken`}
+          label={t('measure.howReadingWasTaken', { ordinal })}
           value={how}
           options={OPTIONS[place.kind]}
           onChange={chooseMethod}
           className="w-30 shrink text-fine"
         />
         <span className="min-w-0 flex-1 truncate text-right font-label text-fine font-medium text-soft">
-          {read?.surfaceMm != null && place.kind === 'circumference' && <>wall {say([mm(read.surfaceMm)])}</>}
+          {read?.surfaceMm != null && place.kind === 'circumference' && (
+            <>{t('measure.wall', { surface: mm(read.surfaceMm) })}</>
+          )}
         </span>
         {reading ? (
           <button
             type="button"
-            aria-label={`Remove reading ${reading.text}`}
+            aria-label={t('measure.removeReading', { reading: reading.text })}
             onClick={drop}
             className="grid size-9 place-items-center hover:bg-board"
           >
@@ -244,9 +256,7 @@ const ReadingRow = memo(function ReadingRow({ ordinal, read, ...row }: RowProps)
         <ReadingProblem problem={problem} suggestion={read?.suggestion?.text ?? null} onTake={put} />
       )}
       {read?.odd && !problem && (
-        <p className="text-fine font-medium text-act-deep">
-          Stands apart from the others. Measure again, or remove it.
-        </p>
+        <p className="text-fine font-medium text-act-deep">{t('measure.standsApartFromOthers')}</p>
       )}
     </li>
   );
@@ -266,17 +276,20 @@ interface ProblemProps {
   readonly onTake: (text: string) => void;
 }
 
-const ReadingProblem = ({ problem, suggestion, onTake }: ProblemProps) => (
-  <p role="alert" className="flex flex-wrap items-center gap-2 py-0.5 text-fine font-medium text-act-deep">
-    {problem.what} {!suggestion && problem.wayOut}
-    {suggestion && (
-      <button
-        type="button"
-        onClick={() => onTake(suggestion)}
-        className="min-h-8 border-2 border-ink bg-sheet px-2 font-label font-semibold text-ink"
-      >
-        It was {suggestion}
-      </button>
-    )}
-  </p>
-);
+const ReadingProblem = ({ problem, suggestion, onTake }: ProblemProps) => {
+  const t = useWords();
+  return (
+    <p role="alert" className="flex flex-wrap items-center gap-2 py-0.5 text-fine font-medium text-act-deep">
+      {t(problem.what)} {!suggestion && t(problem.wayOut)}
+      {suggestion && (
+        <button
+          type="button"
+          onClick={() => onTake(suggestion)}
+          className="min-h-8 border-2 border-ink bg-sheet px-2 font-label font-semibold text-ink"
+        >
+          {t('measure.itWas', { suggestion })}
+        </button>
+      )}
+    </p>
+  );
+};

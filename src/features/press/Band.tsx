@@ -4,9 +4,9 @@ import { PRESSURE_WORDS } from '@/core/heat/labels';
 import { memo, useState } from 'react';
 import type { Lane } from '@/core/run/board';
 import { sizeOf } from '@/core/run/chain';
-import { say } from '@/core/units/phrase';
-import { celsius } from '@/core/units/quantity';
-import { useSay } from '@/ui/units';
+import { say } from '@/core/message/message';
+import { celsius } from '@/core/message/quantity';
+import { useWords } from '@/ui/words';
 import { LaneMenu } from './LaneMenu';
 import { loadText, openText, overText, shownClock, wordsOf } from './laneWords';
 import { PressButton } from './PressButton';
@@ -38,7 +38,7 @@ interface Props {
 
 /** One press on the board. */
 export const Band = memo(function Band({ lane, number, jobName, toCome, calls, open, onNext }: Props) {
-  const phrase = useSay();
+  const t = useWords();
   const [spoiling, setSpoiling] = useState(false);
   const { run, step, clock, need } = lane;
   const words = wordsOf(step, run);
@@ -51,12 +51,14 @@ export const Band = memo(function Band({ lane, number, jobName, toCome, calls, o
   const under =
     overText(lane) ??
     (early
-      ? phrase(say`hands off, ${celsius(platenC)}, ${PRESSURE_WORDS[pressure]}`)
+      ? t(say('press.handsOff', { platen: celsius(platenC), pressureWords: PRESSURE_WORDS[pressure] }))
       : need === 'nothing yet'
-        ? 'hands free'
+        ? t('press.handsFree')
         : stoodOpen
-          ? phrase(stoodOpen)
-          : (words.caution ?? 'hands are needed'));
+          ? t(stoodOpen)
+          : words.caution
+            ? t(words.caution)
+            : t('press.handsNeeded'));
   return (
     <section
       aria-label={name}
@@ -73,7 +75,7 @@ export const Band = memo(function Band({ lane, number, jobName, toCome, calls, o
           <div className="min-w-0">
             <h2 className="font-name text-name font-semibold">{name}</h2>
             <p className="font-label text-base">
-              {jobName} · {loadText(lane, toCome)}
+              {jobName} · {t(loadText(lane, toCome))}
             </p>
             <div className="mt-2">
               <StepBar lane={lane} flood={flood} />
@@ -81,7 +83,7 @@ export const Band = memo(function Band({ lane, number, jobName, toCome, calls, o
           </div>
           <p
             role="timer"
-            aria-label={`Clock of ${name}`}
+            aria-label={t('press.clockOf', { name })}
             className={`text-right font-name text-[clamp(3.5rem,9vw,7.25rem)] leading-[0.85] font-bold ${shown.sure ? 'text-pale' : 'text-mist'}`}
           >
             {shown.over && <span className="text-[0.5em]">+</span>}
@@ -91,9 +93,9 @@ export const Band = memo(function Band({ lane, number, jobName, toCome, calls, o
         <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
           <div className="min-w-36 flex-1">
             <p className="font-name text-name leading-tight font-semibold xl:text-head">
-              {flood ? 'Time is up: open it' : phrase(words.title)}
+              {flood ? t('press.timeUpOpen') : t(words.title)}
             </p>
-            <p className="font-label text-base">{under}</p>
+            <p className="font-label text-base">{t.label(under)}</p>
           </div>
           <div className="flex gap-2">
             {!early && (
@@ -102,12 +104,12 @@ export const Band = memo(function Band({ lane, number, jobName, toCome, calls, o
                 aria-disabled={!open}
                 onClick={() => onNext(lane)}
               >
-                {words.done}
-                {calls && <span className="ml-3 hidden font-normal xl:inline">space</span>}
+                {t(words.done)}
+                {calls && <span className="ml-3 hidden font-normal xl:inline">{t('press.space')}</span>}
               </PressButton>
             )}
             <PressButton onClick={() => setSpoiling(true)} disabled={!open}>
-              Spoiled
+              {t('common.spoiled')}
             </PressButton>
             {open && <LaneMenu lane={lane} name={name} />}
           </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import type { Lead } from './useLead';
 import { PressButton } from './PressButton';
 import { useJump } from './shopTime';
@@ -11,12 +12,13 @@ const minutes = (ms: number): string => {
 
 /** Another tab leads: this one follows, and says so. */
 export function FollowBanner({ lead, takeOver }: { lead: Lead; takeOver: () => void }) {
+  const t = useWords();
   if (lead !== 'following') return null;
   return (
     <div role="status" className="flex flex-wrap items-center gap-4 bg-warning px-6 py-2 text-lead text-ink">
-      <p className="flex-1 font-semibold">Another tab controls the presses. This tab follows it.</p>
+      <p className="flex-1 font-semibold">{t('press.anotherTabControlsPresses')}</p>
       <PressButton look="call" onClick={takeOver}>
-        Control from this tab
+        {t('press.controlFromTab')}
       </PressButton>
     </div>
   );
@@ -24,24 +26,26 @@ export function FollowBanner({ lead, takeOver }: { lead: Lead; takeOver: () => v
 
 /** The wall clock jumped: how it was taken, and a way to say otherwise. */
 export function JumpBanner() {
+  const t = useWords();
   const { jump, otherwise, read } = useJump();
   if (!jump) return null;
   const set = jump.taken === 'clock set';
   return (
     <div role="status" className="flex flex-wrap items-center gap-4 bg-strata-5 px-6 py-2 text-lead text-ink">
       <p className="flex-1 font-semibold">
-        The clock of this machine moved {jump.byMs < 0 ? 'back' : 'on'} {minutes(jump.byMs)}.{' '}
-        {set
-          ? 'Treated as a clock correction: no press time changed.'
-          : 'Treated as time that passed, for example while the device slept.'}
+        {t('press.clockMachineMoved', {
+          which: jump.byMs < 0 ? 'back' : 'other',
+          byMs: minutes(jump.byMs),
+          which2: set ? 'treatedClockCo' : 'other',
+        })}
       </p>
       {jump.byMs > 0 && (
         <PressButton look="call" onClick={otherwise}>
-          {set ? 'Count it as passed' : 'Treat as clock correction'}
+          {set ? t('press.countPassed') : t('press.treatClockCorrection')}
         </PressButton>
       )}
       <PressButton look="call" onClick={read}>
-        Read
+        {t('press.read')}
       </PressButton>
     </div>
   );

@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { calling, inOrderOfNeed, type Lane } from '@/core/run/board';
 import type { RunWithState } from '@/core/run/pieces';
@@ -27,18 +29,22 @@ import { Who } from './Who';
 const SETTLE_MS = 400;
 
 /** What is said of all presses together. */
-function summary({ runs, jobs }: RunsOn, told: Foretold | null): string {
+function summary({ runs, jobs }: RunsOn, told: Foretold | null): Message {
   const done = [...jobs.values()].reduce((n, j) => n + j.pieces.good, 0);
   const all = [...jobs.values()].reduce((n, j) => n + j.total, 0);
   const at = (s: number) => clockTimeText(new Date((told?.atMs ?? 0) + s * 1000));
   const when = told
-    ? ` · finished about ${at(told.forecast.usualS)}, by ${at(told.forecast.ninetyS)} nine times in ten`
+    ? say('press.finishedAboutNineTimes', {
+        usual: at(told.forecast.usualS),
+        ninety: at(told.forecast.ninetyS),
+      })
     : '';
-  return `${runs.length} running · ${done} of ${all} pieces${when}`;
+  return say('press.runningPieces', { runs: runs.length, done, all, when });
 }
 
 /** All presses, in the order in which they need hands: readable from two metres, worked in gloves. */
 export function Board() {
+  const t = useWords();
   const on = useRunsOn();
   const { lead, takeOver } = useLead();
   const now = useShopNow(on.runs, lead === 'leading');
@@ -79,7 +85,7 @@ export function Board() {
       .map((l) => ({
         key: `${l.run.id} ${l.run.events.length} ${l.need}`,
         press: numberOf(l) - 1,
-        text: `${l.run.press.name}: ${l.need === 'time up' ? 'time is up' : 'read the display'}`,
+        text: `${l.run.press.name}: ${l.need === 'time up' ? t('press.timeUp') : t('press.readDisplay')}`,
       })),
     { lead: lead === 'leading', sound: shop.settings.sound, nowMs: now },
   );
@@ -87,10 +93,10 @@ export function Board() {
     <main className="on-night flex min-h-dvh flex-col bg-night text-pale lg:h-dvh">
       <header className="flex flex-wrap items-center gap-x-6 border-b-2 border-strata-2 px-4 sm:pr-6 sm:pl-0">
         <Brand />
-        <h1 className="font-name text-head font-semibold">Pressing</h1>
+        <h1 className="font-name text-head font-semibold">{t('common.pressing')}</h1>
         {lanes.length > 0 && (
           <p className="text-lead" data-told={told?.atMs}>
-            {summary(on, told)}
+            {t(summary(on, told))}
           </p>
         )}
         <p className="ml-auto font-name text-head font-semibold">{clockTimeText(new Date(now))}</p>
@@ -99,7 +105,7 @@ export function Board() {
       <JumpBanner />
       <p aria-live="assertive" className="sr-only">
         {call
-          ? `${call.run.press.name}: ${call.need === 'time up' ? 'time is up' : wordsOf(call.step, call.run).done}`
+          ? `${call.run.press.name}: ${call.need === 'time up' ? t('press.timeUp') : t(wordsOf(call.step, call.run).done)}`
           : ''}
       </p>
       {lanes.length === 0 ? (
@@ -112,7 +118,7 @@ export function Board() {
                 key={lane.run.id}
                 lane={lane}
                 number={numberOf(lane)}
-                jobName={on.jobs.get(lane.run.jobId)?.job.name ?? 'Removed job'}
+                jobName={on.jobs.get(lane.run.jobId)?.job.name ?? t('press.removedJob')}
                 toCome={on.jobs.get(lane.run.jobId)?.toCome ?? 0}
                 calls={call?.run.id === lane.run.id}
                 open={open}
@@ -136,7 +142,7 @@ export function Board() {
         <footer className="flex flex-wrap items-center gap-3 border-t-2 border-strata-2 px-4 py-2 sm:px-6">
           <AnotherJob />
           <PressButton onClick={() => setByNeed(!byNeed)}>
-            {byNeed ? 'Fixed order' : 'Sort by need'}
+            {byNeed ? t('press.fixedOrder') : t('press.sortNeed')}
           </PressButton>
           <Who />
           <NotifyButton />

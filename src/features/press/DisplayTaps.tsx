@@ -1,12 +1,13 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import { closedJustNow, lowestRead, timingOfRun, wasBack } from '@/core/plan/pressTiming';
 import type { RunState } from '@/core/run/run';
 import { cycleOf } from '@/core/run/run';
 import type { Run, RunEvent } from '@/core/shop/run';
-import { formatQuantity } from '@/core/units/format';
-import { celsius } from '@/core/units/quantity';
+
+import { celsius } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { addRunEvent } from '@/data/runs';
 import { savePress } from '@/data/shop';
@@ -25,13 +26,14 @@ const USUAL_FALL_K = 20;
 
 /** Two taps that teach the product this press: the lowest its display read after closing, and when it was back. Nobody has to. */
 export function DisplayTaps({ run, state }: Props) {
+  const t = useWords();
   const units = useUnits();
   const { shop } = useShop();
   const [readC, setReadC] = useState(run.settings.platenC - USUAL_FALL_K);
   const operationId = cycleOf(run)[state.stepIndex]?.id;
   if (!closedJustNow(run, state) || operationId === undefined || wasBack(run, state)) return null;
   const lowest = lowestRead(run, state);
-  const shown = formatQuantity(celsius(readC), units);
+  const shown = t.parts(celsius(readC));
   const step = units.temperature === 'F' ? 5 / 9 : 1;
   const send = async (what: 'lowest' | 'back', at: number) => {
     const c = what === 'lowest' ? readC : run.settings.platenC;
@@ -47,24 +49,30 @@ export function DisplayTaps({ run, state }: Props) {
     const press = shop.presses.find((p) => p.id === run.press.id);
     if (!press) return;
     const r = await savePress({ ...press, timings: [...press.timings, timing].slice(-60) });
-    if (r.ok) notify(`${press.name}: one more timing saved.`);
+    if (r.ok) notify(t('press.oneMoreTimingSaved', { press: press.name }));
     else notifyProblem(r.problem);
   };
   return (
-    <section aria-label="What the display reads" className="flex flex-wrap items-center justify-center gap-2">
-      <Tap label="One degree less" onClick={() => setReadC((c) => Math.max(30, c - step))}>
+    <section
+      aria-label={t('press.whatDisplayReads')}
+      className="flex flex-wrap items-center justify-center gap-2"
+    >
+      <Tap label={t('press.oneDegreeLess')} onClick={() => setReadC((c) => Math.max(30, c - step))}>
         −
       </Tap>
       <output className="min-w-24 text-center font-name text-head font-semibold">
         {shown.number} {shown.unit}
       </output>
-      <Tap label="One degree more" onClick={() => setReadC((c) => Math.min(run.settings.platenC, c + step))}>
+      <Tap
+        label={t('press.oneDegreeMore')}
+        onClick={() => setReadC((c) => Math.min(run.settings.platenC, c + step))}
+      >
         +
       </Tap>
       <Tap onClick={() => void send('lowest', shopNow())}>
-        {lowest === null ? 'Lowest it read' : 'Lowest: noted'}
+        {lowest === null ? t('common.lowestRead') : t('press.lowestNoted')}
       </Tap>
-      <Tap onClick={() => void back()}>Back at temperature</Tap>
+      <Tap onClick={() => void back()}>{t('common.backTemperature')}</Tap>
     </section>
   );
 }

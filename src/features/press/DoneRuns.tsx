@@ -1,3 +1,5 @@
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { isOn, type RunWithState } from '@/core/run/pieces';
 import { coolingLoads, lastThroughAt } from '@/core/run/run';
@@ -19,17 +21,20 @@ export const doneRuns = (all: readonly RunWithState[], nowMs: number): readonly 
   );
 
 /** How long the last of its pieces are still too hot to touch; '' where none are. */
-function hotText({ run, state }: RunWithState, nowMs: number): string {
+function hotText({ run, state }: RunWithState, nowMs: number): Message {
   const waits = coolingLoads(run, state, nowMs).map((c) => c.waitS);
-  return waits.length === 0 ? '' : `, still hot: touch in ${clockText(Math.ceil(Math.max(...waits)))}`;
+  return waits.length === 0
+    ? say('common.n')
+    : say('press.stillHotTouch', { value: clockText(Math.ceil(Math.max(...waits))) });
 }
 
 /** What is through, with the way to its end list and to Look. */
 export function DoneRuns({ runs, nowMs }: { runs: readonly RunWithState[]; nowMs: number }) {
+  const t = useWords();
   const { jobs } = useShop();
   if (runs.length === 0) return null;
   return (
-    <ul aria-label="Through" className="grid gap-2">
+    <ul aria-label={t('press.through')} className="grid gap-2">
       {runs.map(({ run, state }) => (
         <li key={run.id}>
           <Link
@@ -37,13 +42,16 @@ export function DoneRuns({ runs, nowMs }: { runs: readonly RunWithState[]; nowMs
             className="flex min-h-16 flex-wrap items-center justify-between gap-x-6 border-2 border-strata-4 px-4 py-2 font-label text-lead hover:bg-strata-2"
           >
             <span>
-              <strong className="font-semibold">{run.press.name}</strong> ·{' '}
-              {jobs.find((j) => j.id === run.jobId)?.job.name}: finished at{' '}
-              {clockTimeText(new Date(lastThroughAt(state) ?? run.startedAt))}, {state.good} good
-              {state.spoiled > 0 && `, ${state.spoiled} spoiled`}
-              {hotText({ run, state }, nowMs)}
+              <strong className="font-semibold">{run.press.name}</strong>{' '}
+              {t('press.finishedGood', {
+                job: jobs.find((j) => j.id === run.jobId)?.job.name ?? '',
+                value: clockTimeText(new Date(lastThroughAt(state) ?? run.startedAt)),
+                good: state.good,
+              })}
+              {state.spoiled > 0 && t('press.spoiled', { spoiled: state.spoiled })}
+              {t(hotText({ run, state }, nowMs))}
             </span>
-            <span className="font-semibold">Put away, count and inspect</span>
+            <span className="font-semibold">{t('press.putAwayCountInspect')}</span>
           </Link>
         </li>
       ))}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { endCheck } from '@/core/operations/startCheck';
@@ -28,6 +29,7 @@ const LINK =
 
 /** After the last piece of a run: put away, count, look them over, print again what was spoiled. */
 export function Ended({ job, made, last, onMore }: Props) {
+  const t = useWords();
   const { shop } = useShopWithRuns();
   const router = useRouter();
   const { press } = made;
@@ -44,31 +46,33 @@ export function Ended({ job, made, last, onMore }: Props) {
     <main className="on-night flex h-dvh flex-col bg-night text-pale">
       <div className="min-h-0 flex-1 overflow-auto px-5 py-6 sm:p-8">
         <h1 className="font-name text-big font-semibold">
-          {left === 0 ? `All ${total} pieces are pressed.` : `${press.good} of ${total} are good.`}
+          {left === 0
+            ? t('press.allPiecesPressed', { total })
+            : t('press.ofAreGood', { good: press.good, total })}
         </h1>
         <p className="mt-1 text-name text-mist">
           {job.name}
-          {press.spoiled > 0 && ` · ${press.spoiled} spoiled`}
-          {press.blanksLeft !== null && ` · blanks ${blanksText(press.blanksLeft, left)}`}
+          {press.spoiled > 0 && t('press.spoiled2', { spoiled: press.spoiled })}
+          {press.blanksLeft !== null && t('press.blanks', { blanksText: blanksText(press.blanksLeft, left) })}
         </p>
         <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
           {last && (
             <section>
-              <h2 className="font-name text-head font-semibold">Closing checklist</h2>
+              <h2 className="font-name text-head font-semibold">{t('press.closingChecklist')}</h2>
               <CheckList items={endCheck(last.run.press, waits)} />
             </section>
           )}
           {reprints.length > 0 && (
             <section>
-              <h2 className="font-name text-head font-semibold">Reprint list</h2>
+              <h2 className="font-name text-head font-semibold">{t('press.reprintList')}</h2>
               <ul className="mt-2 grid gap-1.5 text-lead">
                 {reprints.map(({ piece, why }) => (
                   <li
                     key={`${piece.number} ${piece.name}`}
                     className="flex justify-between gap-4 border-b-2 border-strata-2 py-1.5"
                   >
-                    <span>{piecesText([piece])}</span>
-                    <span className="font-semibold">{whyLabel(why)}</span>
+                    <span>{t(piecesText([piece]))}</span>
+                    <span className="font-semibold">{t(whyLabel(why))}</span>
                   </li>
                 ))}
               </ul>
@@ -81,22 +85,24 @@ export function Ended({ job, made, last, onMore }: Props) {
           href={`/job/${job.id}/look`}
           className="inline-flex min-h-16 items-center bg-act px-8 font-label text-head font-semibold text-white"
         >
-          Inspect pieces
+          {t('press.inspectPieces')}
         </Link>
         {reprints.length > 0 && (
           <PressButton onClick={() => void reprint()}>
-            Print {reprints.length} again on {reprints.length === 1 ? 'its' : 'their'} own sheet
+            {t('press.printAgain', { reprints: reprints.length })}
           </PressButton>
         )}
-        {onMore && <PressButton onClick={onMore}>Press the {made.press.free.length} left</PressButton>}
+        {onMore && (
+          <PressButton onClick={onMore}>{t('press.pressLeft', { free: made.press.free.length })}</PressButton>
+        )}
         {last && last.state.ended !== 'no' && (
-          <PressButton onClick={() => void strike(last, 'undo')}>Undo the last step</PressButton>
+          <PressButton onClick={() => void strike(last, 'undo')}>{t('press.undoLastStep')}</PressButton>
         )}
         <Link href={`/finish/${job.id}`} className={LINK}>
-          Finish and pack
+          {t('job.finishPack')}
         </Link>
         <Link href="/pressing" className={LINK}>
-          All presses
+          {t('common.allPresses')}
         </Link>
       </footer>
     </main>

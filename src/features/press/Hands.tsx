@@ -1,5 +1,6 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import { memo, type ReactNode } from 'react';
 import { handTasks, type Lane } from '@/core/run/board';
 import type { PaceOf } from '@/core/run/pace';
@@ -9,7 +10,7 @@ import { coolingLoads, goodOf, touchSafeAfterS } from '@/core/run/run';
 import { tapingFor } from '@/core/run/taping';
 import { piecesText, whyLabel } from '@/core/plan/runWords';
 import { clockText } from '@/core/units/format';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { wordsOf } from './laneWords';
 import { PressButton } from './PressButton';
 import { countBetween } from './strike';
@@ -33,8 +34,12 @@ const inText = (s: number): string => (s <= 0 ? 'now' : clockText(Math.ceil(s)))
 
 /** What hands do next, what they do between, what cools, and what is to be printed again. */
 export const Hands = memo(function Hands(props: Props) {
+  const t = useWords();
   return (
-    <aside aria-label="Hands" className="grid content-start gap-5 overflow-y-auto font-label text-lead">
+    <aside
+      aria-label={t('press.hands')}
+      className="grid content-start gap-5 overflow-y-auto font-label text-lead"
+    >
       <Tasks {...props} />
       <Between {...props} />
       <CoolingList {...props} />
@@ -44,16 +49,16 @@ export const Hands = memo(function Hands(props: Props) {
 });
 
 function Tasks({ lanes, pace, jobs, numberOf }: Props) {
-  const phrase = useSay();
+  const t = useWords();
   const tasks = handTasks(lanes, pace, (l) => (jobs.get(l.run.jobId)?.toCome ?? 0) > 0).slice(0, MOST_TASKS);
   return (
-    <List title="Tasks, in order">
-      {tasks.map((t) => (
+    <List title={t('press.tasksOrder')}>
+      {tasks.map((task) => (
         <Row
-          key={`${t.lane.run.id} ${t.operation.id} ${t.nextLoad}`}
-          label={`${numberOf(t.lane)} · ${phrase(wordsOf(t.operation, t.lane.run).title)}`}
-          value={inText(t.inS)}
-          strong={t.inS <= 0}
+          key={`${task.lane.run.id} ${task.operation.id} ${task.nextLoad}`}
+          label={`${numberOf(task.lane)} · ${t(wordsOf(task.operation, task.lane.run).title)}`}
+          value={inText(task.inS)}
+          strong={task.inS <= 0}
         />
       ))}
     </List>
@@ -75,8 +80,9 @@ function coldPieces(
 }
 
 function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
+  const t = useWords();
   return (
-    <List title="Between">
+    <List title={t('press.between')}>
       {lanes.flatMap((lane) => {
         const n = numberOf(lane);
         const taping = tapingFor(lane, lanes, pace, jobs.get(lane.run.jobId)?.toCome ?? 0);
@@ -87,13 +93,13 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
           taping.left > 0 || ready > 0 ? (
             <Row
               key={`tape ${lane.run.id}`}
-              label={`${n} · Tape up`}
+              label={t('press.tapeUp', { n })}
               value={
                 ready > taping.most
-                  ? `${ready} ready, too many`
+                  ? t('press.readyTooMany', { ready })
                   : enough
-                    ? `${ready} ready, enough`
-                    : `${ready} ready, ${taping.want} needed`
+                    ? t('press.readyEnough', { ready })
+                    : t('press.readyNeeded', { ready, want: taping.want })
               }
               strong={!enough}
               onAdd={open ? () => void countBetween(lane.run.id, 'taped', 1) : undefined}
@@ -103,7 +109,7 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
           wrapped > 0 ? (
             <Row
               key={`unwrap ${lane.run.id}`}
-              label={`${n} · Unwrap the cold ones`}
+              label={t('press.unwrapColdOnes', { n })}
               value={String(wrapped)}
               onAdd={open ? () => void countBetween(lane.run.id, 'unwrapped', wrapped) : undefined}
             />
@@ -111,7 +117,7 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
           cold > 0 ? (
             <Row
               key={`box ${lane.run.id}`}
-              label={`${n} · Box the cold ones`}
+              label={t('press.boxColdOnes', { n })}
               value={String(cold)}
               onAdd={open ? () => void countBetween(lane.run.id, 'packed', cold) : undefined}
             />
@@ -123,17 +129,18 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
 }
 
 function CoolingList({ all, numberOf, nowMs }: Props) {
+  const t = useWords();
   const cooling = all
     .flatMap((l) => coolingLoads(l.run, l.state, nowMs).map((c) => ({ ...c, n: numberOf(l) })))
     .sort((a, b) => a.waitS - b.waitS);
   if (cooling.length === 0) return null;
   return (
-    <List title="Cooling">
+    <List title={t('common.cooling')}>
       {cooling.slice(0, MOST_COOLING).map((c) => (
         <Row
           key={`${c.n} ${c.pieces[0]?.number}`}
-          label={`${c.n} · ${piecesText(c.pieces)}`}
-          value={`touch in ${inText(c.waitS)}`}
+          label={`${c.n} · ${t(piecesText(c.pieces))}`}
+          value={t('press.touchIn', { wait: inText(c.waitS) })}
         />
       ))}
     </List>
@@ -141,23 +148,24 @@ function CoolingList({ all, numberOf, nowMs }: Props) {
 }
 
 function Reprints({ jobs }: Props) {
+  const t = useWords();
   const all = [...jobs.values()].filter((j) => j.pieces.reprints.length > 0 || j.blanksLeft !== null);
   if (all.length === 0) return null;
   return (
-    <List title="Reprint list">
+    <List title={t('press.reprintList')}>
       {all.flatMap((j) => [
         ...j.pieces.reprints.map(({ piece, why }) => (
           <Row
             key={`${j.job.id} ${piece.number} ${piece.name}`}
-            label={`${j.job.name} · ${piecesText([piece])}`}
-            value={whyLabel(why)}
+            label={`${j.job.name} · ${t(piecesText([piece]))}`}
+            value={t(whyLabel(why))}
           />
         )),
         j.blanksLeft === null ? null : (
           <Row
             key={`${j.job.id} blanks`}
-            label={`${j.job.name} · blanks`}
-            value={blanksText(j.blanksLeft, j.pieces.left.length)}
+            label={t('press.blanks2', { job: j.job.name })}
+            value={t(blanksText(j.blanksLeft, j.pieces.left.length))}
             strong={j.blanksLeft < j.pieces.left.length}
           />
         ),
@@ -167,10 +175,10 @@ function Reprints({ jobs }: Props) {
 }
 
 /** Whether the job can still be filled. */
-export const blanksText = (blanks: number, left: number): string =>
+export const blanksText = (blanks: number, left: number): Message =>
   blanks < left
-    ? `${Math.max(0, blanks)} left, ${left - Math.max(0, blanks)} short`
-    : `${blanks} left, enough`;
+    ? say('press.leftShort', { value: Math.max(0, blanks), left: left - Math.max(0, blanks) })
+    : say('press.leftEnough', { blanks });
 
 const List = ({ title, children }: { title: string; children: ReactNode }) => (
   <section>
@@ -188,6 +196,7 @@ interface RowProps {
 }
 
 function Row({ label, value, strong = false, onAdd, onLess }: RowProps) {
+  const t = useWords();
   return (
     <li className="flex items-center gap-3 border-b-2 border-strata-2 py-1.5">
       <span className={`min-w-0 flex-1 leading-tight ${strong ? 'font-semibold' : ''}`}>{label}</span>
@@ -199,7 +208,7 @@ function Row({ label, value, strong = false, onAdd, onLess }: RowProps) {
       )}
       {onAdd && (
         <PressButton aria-label={`${label}: done`} onClick={onAdd} className="px-0">
-          {onLess || label.endsWith('Tape up') ? '+1' : 'Done'}
+          {onLess || label.endsWith(t('press.tapeUp2')) ? '+1' : t('press.done')}
         </PressButton>
       )}
     </li>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { Ellipsis } from 'lucide-react';
 import { DropdownMenu as Radix } from 'radix-ui';
@@ -16,6 +17,7 @@ const ITEM =
 
 /** What is seldom done at a press: taking back, laying other pieces, a second press, stopping. It opens inside its press, where it belongs. */
 export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
+  const t = useWords();
   const [laying, setLaying] = useState(false);
   const { shop } = useShopWithRuns();
   const { run, state, step } = lane;
@@ -24,7 +26,7 @@ export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
     <>
       <Radix.Root modal={false}>
         <Radix.Trigger
-          aria-label={`More for ${name}`}
+          aria-label={t('press.moreFor', { name })}
           className="grid size-16 shrink-0 place-items-center border-2 border-current hover:bg-strata-2"
         >
           <Ellipsis size={28} aria-hidden />
@@ -36,28 +38,28 @@ export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
         >
           {early && (
             <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'done')}>
-              Opened early
+              {t('press.openedEarly')}
             </Radix.Item>
           )}
           <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'undo')}>
-            Undo the last step
+            {t('press.undoLastStep')}
           </Radix.Item>
           <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'undo-load')}>
-            Undo the whole load
+            {t('press.undoWholeLoad')}
           </Radix.Item>
           {canLay(state) && run.queue && (
             <Radix.Item className={ITEM} onSelect={() => setLaying(true)}>
-              Choose other pieces
+              {t('press.chooseOtherPieces')}
             </Radix.Item>
           )}
           <Radix.Item className={ITEM} asChild>
-            <Link href={`/press/${run.jobId}?on=${run.press.id}`}>This press alone</Link>
+            <Link href={`/press/${run.jobId}?on=${run.press.id}`}>{t('press.pressAlone')}</Link>
           </Radix.Item>
           <Radix.Item className={ITEM} asChild>
-            <Link href={`/press/${run.jobId}?another=1`}>On another press too</Link>
+            <Link href={`/press/${run.jobId}?another=1`}>{t('press.anotherPressToo')}</Link>
           </Radix.Item>
           <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'stop')}>
-            Stop the run
+            {t('press.stopRun')}
           </Radix.Item>
         </Radix.Content>
       </Radix.Root>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import { freePieces, type RunWithState } from '@/core/run/pieces';
 import { piecesText } from '@/core/plan/runWords';
@@ -18,6 +19,7 @@ interface Props {
 
 /** Which pieces really go in: fewer, more, or others than were queued. */
 export function LayDialog({ of: { run, state }, ofJob, onClose }: Props) {
+  const t = useWords();
   const free = freePieces(
     run.queue ?? [],
     ofJob.filter((r) => r.run.id !== run.id),
@@ -40,11 +42,11 @@ export function LayDialog({ of: { run, state }, ofJob, onClose }: Props) {
       open
       onClose={onClose}
       wide
-      title="Pieces in this load"
+      title={t('press.piecesLoad')}
       about={
         chosen.length === usual
-          ? `${usual} at once, as the heat was calculated.`
-          : `The heat was calculated for ${usual} at once: another number takes another time.`
+          ? t('press.onceHeatWasCalculated', { usual })
+          : t('press.heatWasCalculatedOnce', { usual })
       }
     >
       <ul className="grid max-h-[50vh] grid-cols-2 gap-2 overflow-auto sm:grid-cols-3 lg:grid-cols-4">
@@ -56,15 +58,15 @@ export function LayDialog({ of: { run, state }, ofJob, onClose }: Props) {
               onClick={() => toggle(p)}
               className={`min-h-16 w-full border-2 border-ink px-3 text-left font-label text-lead font-semibold ${laid.has(p.number) ? 'bg-strata-3 text-white' : 'hover:bg-board'}`}
             >
-              {piecesText([p])}
+              {t(piecesText([p]))}
             </button>
           </li>
         ))}
       </ul>
       <div className="mt-4 flex justify-end gap-3">
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{t('common.cancel')}</Button>
         <Button kind="act" disabled={chosen.length === 0 || chosen.length > MOST_AT_ONCE} onClick={lay}>
-          Lay {piecesText(chosen)}
+          {t('press.lay', { chosen: piecesText(chosen) })}
         </Button>
       </div>
     </Dialog>

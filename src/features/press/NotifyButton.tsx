@@ -1,12 +1,16 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import { PressButton } from './PressButton';
 import { askToNotify, mayNotify } from './useAttention';
 
 /** Asks once whether it may call from another window; where that is settled there is nothing to ask. */
 export function NotifyButton() {
+  const t = useWords();
   const [may, setMay] = useState(mayNotify);
   if (may !== 'default') return null;
-  return <PressButton onClick={() => void askToNotify().then(setMay)}>Turn on notifications</PressButton>;
+  return (
+    <PressButton onClick={() => void askToNotify().then(setMay)}>{t('press.turnNotifications')}</PressButton>
+  );
 }

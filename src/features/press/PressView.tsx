@@ -1,5 +1,6 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import { Link } from '@/ui/Link';
 import { useMemo } from 'react';
 import type { Operation, Resource } from '@/core/shop/operation';
@@ -9,22 +10,22 @@ import { contextOfPlan } from '@/core/plan/operationWords';
 import { piecesText, whyLabel } from '@/core/plan/runWords';
 import { paceFrom, timedSteps, type PaceOf } from '@/core/run/pace';
 import { withState } from '@/core/run/pieces';
-import { count } from '@/core/units/quantity';
+import { count } from '@/core/message/quantity';
 import { ProgressBar } from '@/ui/ProgressBar';
 import { Button } from '@/ui/Button';
-import { Say, useSay } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { useShopWithRuns } from '../shell/shopContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { blanksText } from './Hands';
 import { LoadsThrough } from './LoadsThrough';
 
-const RESOURCE_WORDS: Readonly<Record<Resource, string>> = {
-  hands: 'hands',
-  waiting: 'wait',
-  press: 'press only',
-  oven: 'oven only',
-  'cooling place': 'cooling',
+const RESOURCE_WORDS: Readonly<Record<Resource, Message>> = {
+  hands: say('press.hands2'),
+  waiting: say('press.wait'),
+  press: say('press.pressOnly'),
+  oven: say('press.ovenOnly'),
+  'cooling place': say('press.coolingWord'),
 };
 const RESOURCE_BARS: Readonly<Record<Resource, string>> = {
   hands: 'bg-strata-3',
@@ -38,17 +39,19 @@ const RESOURCE_BARS: Readonly<Record<Resource, string>> = {
 const SEEN_ENOUGH = 3;
 
 /** How long a step takes: as set, as it usually takes here once that was seen, else as planned. */
-function stepTimeText(step: Operation, pace: PaceOf, pressId: string): string {
-  if (step.timed) return `${step.plannedS} s`;
+function stepTimeText(step: Operation, pace: PaceOf, pressId: string): Message {
+  if (step.timed) return say('press.s', { planned: step.plannedS });
   const { usualS, seen } = pace(step, pressId, null);
-  return seen >= SEEN_ENOUGH ? `${Math.round(usualS)} s here` : `≈ ${step.plannedS} s`;
+  return seen >= SEEN_ENOUGH
+    ? say('press.sHere', { usual: Math.round(usualS) })
+    : say('press.s2', { planned: step.plannedS });
 }
 
 /** Before and between runs: how many are through, and what one piece asks of hands and press. */
 export function PressView() {
   const { plan } = useJob();
   const { shop } = useShopWithRuns();
-  const say = useSay();
+  const t = useWords();
   const pace = useMemo(() => paceFrom(timedSteps(shop.runs.map(withState))), [shop.runs]);
   if (!plan.blank.blank) return <NeedsBlank />;
   const { press, heat } = plan;
@@ -61,10 +64,12 @@ export function PressView() {
       <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
         <p className="font-name font-semibold">
           <span className="text-[72px] leading-none">{press.good}</span>
-          <span className="text-head"> of {say([count(total, 'piece')])} pressed</span>
+          <span className="text-head"> {t('press.ofPressed', { count: count(total, 'piece') })}</span>
         </p>
         {press.spoiled > 0 && (
-          <p className="pb-2 font-label text-lead font-semibold text-act-deep">{press.spoiled} spoiled</p>
+          <p className="pb-2 font-label text-lead font-semibold text-act-deep">
+            {t('press.spoiled3', { spoiled: press.spoiled })}
+          </p>
         )}
         {heat.press && <p className="pb-2 text-lead">{heat.press.name}</p>}
       </div>
@@ -72,11 +77,11 @@ export function PressView() {
       <AfterRuns />
       <LoadsThrough runs={press.runs} />
       {!context || press.cycle.length === 0 ? (
-        <p className="mt-6 text-lead">Set the heat first. The steps depend on the press and its settings.</p>
+        <p className="mt-6 text-lead">{t('press.setHeatFirstSteps')}</p>
       ) : (
         <>
           <h2 className="mt-6 font-name text-name font-semibold">
-            {atOnce > 1 ? `One load of ${atOnce}` : 'One piece'}, step by step
+            {t('press.oneAtonceOne', { atOnce, which: atOnce > 1 ? 'oneLoad' : 'other' })}
           </h2>
           <ol className="mt-2 grid max-w-3xl gap-1">
             {press.cycle.map((step) => (
@@ -85,10 +90,10 @@ export function PressView() {
                 className="grid grid-cols-[1fr_auto] items-center gap-x-3 gap-y-1 border-b border-rule py-1 sm:grid-cols-[1fr_7rem_minmax(6rem,14rem)]"
               >
                 <span className="font-label text-lead font-semibold">
-                  <Say phrase={operationWords(step, context).title} />
+                  <Say message={operationWords(step, context).title} />
                 </span>
                 <span className="font-label text-base text-soft">
-                  {RESOURCE_WORDS[step.resource]}, {stepTimeText(step, pace, heat.press?.id ?? '')}
+                  {t(RESOURCE_WORDS[step.resource])}, {t(stepTimeText(step, pace, heat.press?.id ?? ''))}
                 </span>
                 <span
                   aria-hidden
@@ -99,8 +104,8 @@ export function PressView() {
             ))}
           </ol>
           <p className="mt-4 max-w-2xl leading-snug">
-            While pressing, the screen is dark and the digits are large. <strong>Space</strong> is always the
-            next step. Timing continues through a reload or a sleeping screen.
+            {t('press.whilePressingScreenDark')} <strong>{t('common.space2')}</strong>{' '}
+            {t('press.alwaysNextStepTiming')}
           </p>
         </>
       )}
@@ -110,6 +115,7 @@ export function PressView() {
 
 /** What was spoiled and has to be printed again, what blanks are left, and where the presses are. */
 function AfterRuns() {
+  const t = useWords();
   const { plan, job, edit } = useJob();
   const { reprints, blanksLeft, left } = plan.press;
   const list = reprints.map((r) => r.piece);
@@ -117,10 +123,10 @@ function AfterRuns() {
     <div className="mt-4 flex max-w-3xl flex-wrap items-center gap-x-6 gap-y-3">
       {reprints.length > 0 && (
         <>
-          <ul className="grid gap-0.5" aria-label="Reprint list">
+          <ul className="grid gap-0.5" aria-label={t('press.reprintList')}>
             {reprints.map(({ piece, why }) => (
               <li key={`${piece.number} ${piece.name}`}>
-                {piecesText([piece])}: {whyLabel(why)}
+                {t(piecesText([piece]))}: {t(whyLabel(why))}
               </li>
             ))}
           </ul>
@@ -130,15 +136,17 @@ function AfterRuns() {
               window.history.pushState(null, '', `/job/${job.id}/sheet`);
             }}
           >
-            Print {list.length} again
+            {t('press.printAgain2', { list: list.length })}
           </Button>
         </>
       )}
       {blanksLeft !== null && (
-        <p className="font-label font-semibold">Blanks: {blanksText(blanksLeft, left)}</p>
+        <p className="font-label font-semibold">
+          {t('press.blanks3', { blanksText: blanksText(blanksLeft, left) })}
+        </p>
       )}
       <Link href="/pressing" className="font-label font-semibold underline underline-offset-4">
-        All presses
+        {t('common.allPresses')}
       </Link>
     </div>
   );
@@ -146,14 +154,22 @@ function AfterRuns() {
 
 /** A square a piece, up to a case or so; beyond that a bar. */
 function PieceTally({ good, spoiled, pieces }: { good: number; spoiled: number; pieces: number }) {
+  const t = useWords();
   if (pieces > 120) {
-    return <ProgressBar label="Pieces pressed" value={good} max={pieces} className="mt-3 w-full max-w-3xl" />;
+    return (
+      <ProgressBar
+        label={t('press.piecesPressed')}
+        value={good}
+        max={pieces}
+        className="mt-3 w-full max-w-3xl"
+      />
+    );
   }
   return (
     <div
       className="mt-3 flex max-w-3xl flex-wrap gap-1.5"
       role="img"
-      aria-label={`${good} of ${pieces} pressed, ${spoiled} spoiled`}
+      aria-label={t('press.pressedSpoiled', { good, pieces, spoiled })}
     >
       {Array.from({ length: pieces }, (_, i) => (
         <span key={i} className={`size-5 border-2 border-ink ${i < good ? 'bg-strata-3' : 'bg-white'}`} />

@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { useEffect, useRef, useState } from 'react';
 import { USUAL_WASTE } from '@/core/operations/prepare';
@@ -19,7 +21,7 @@ import { newId } from '@/data/ids';
 import { startRun } from '@/data/runs';
 import { inHeatWorker } from '@/workers/client';
 import { notifyProblem, notifyWrong } from '@/ui/notify';
-import { Say } from '@/ui/units';
+import { Say } from '@/ui/words';
 import { useShopWithRuns } from '../shell/shopContext';
 import { PressButton } from './PressButton';
 import { shopNow } from './shopTime';
@@ -36,7 +38,7 @@ type OverQuestion = Extract<HeatQuestion, { kind: 'over' }>;
 
 async function doseOf(question: OverQuestion | null): Promise<RunDose | null> {
   if (!question) return null;
-  const r = await inHeatWorker('Press', (api) => api.answer(question) as Promise<HeatAnswer>);
+  const r = await inHeatWorker(say('common.press'), (api) => api.answer(question) as Promise<HeatAnswer>);
   if (!r.ok || r.value.kind !== 'over') return null;
   const { kind: _, ...dose } = r.value;
   return dose;
@@ -64,6 +66,7 @@ function blanksTyped(text: string): number | null | undefined {
 
 /** Before the first piece of a run. */
 export function Ready({ job, made }: { job: Job; made: Plan }) {
+  const t = useWords();
   const { heat, press } = made;
   const { shop } = useShopWithRuns();
   const [blanks, setBlanks] = useState('');
@@ -78,8 +81,7 @@ export function Ready({ job, made }: { job: Job; made: Plan }) {
   const begin = async () => {
     wakeSound();
     if (waiting || there) return;
-    if (typed === undefined)
-      return notifyWrong('Blanks here: type a whole number from 0 to 100,000, or leave it empty.');
+    if (typed === undefined) return notifyWrong(t('press.blanksHereTypeWhole'));
     setBeginning(true);
     const dose = await doseAsked();
     const run = newRun(job, made, { id: newId('run'), startedAt: shopNow(), blanks: typed, dose });
@@ -93,25 +95,25 @@ export function Ready({ job, made }: { job: Job; made: Plan }) {
       <div className="min-h-0 flex-1 overflow-auto px-5 py-6 sm:p-8">
         <h1 className="font-name text-big font-semibold">{job.name}</h1>
         <p className="mt-1 text-name text-mist">
-          {left} to press on {heat.press?.name}
+          {t('press.toPressOn', { left, press: heat.press?.name ?? '' })}
         </p>
         <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_24rem]">
           <section>
-            <h2 className="font-name text-head font-semibold">First</h2>
+            <h2 className="font-name text-head font-semibold">{t('press.first')}</h2>
             <PreList made={made} />
             <label className="mt-4 flex flex-wrap items-center gap-3 font-label text-name font-semibold">
-              Blanks here
+              {t('press.blanksHere')}
               <input
                 inputMode="numeric"
                 value={blanks}
                 onChange={(e) => setBlanks(e.target.value)}
                 aria-invalid={typed === undefined}
-                placeholder="not counted"
+                placeholder={t('press.notCounted')}
                 className="min-h-16 w-44 border-2 border-mist bg-strata-1 px-4 text-pale placeholder:text-mist"
               />
               {typeof typed === 'number' && (
                 <span className={typed < left ? 'text-strata-6' : 'text-mist'}>
-                  {typed < left ? `${left - typed} short` : `${typed - left} to spare`}
+                  {typed < left ? `${left - typed} short` : t('press.toSpare', { typed: typed - left })}
                 </span>
               )}
             </label>
@@ -130,19 +132,19 @@ export function Ready({ job, made }: { job: Job; made: Plan }) {
             className="px-8 text-head"
           >
             {waiting
-              ? 'Working out the time'
+              ? t('press.workingOutTime')
               : (heat.load?.load.piecesAtOnce ?? 1) > 1
-                ? 'First load'
-                : 'First piece'}
+                ? t('press.firstLoad')
+                : t('press.firstPiece')}
           </PressButton>
         )}
         <Link
           href={`/job/${job.id}/press`}
           className="inline-flex min-h-16 items-center border-2 border-mist px-6 font-label text-name font-semibold"
         >
-          Not yet
+          {t('inspect.notYet')}
         </Link>
-        {!there && <p className="ml-auto text-lead text-mist">Space is the next step.</p>}
+        {!there && <p className="ml-auto text-lead text-mist">{t('press.spaceNextStep')}</p>}
       </footer>
     </main>
   );
@@ -150,25 +152,26 @@ export function Ready({ job, made }: { job: Job; made: Plan }) {
 
 /** The press is on with another job: it is handed over between two loads. */
 function Busy({ of }: { of: ReturnType<typeof withState> }) {
+  const t = useWords();
   const { jobs } = useShopWithRuns();
-  const name = jobs.find((r) => r.id === of.run.jobId)?.job.name ?? 'another job';
+  const name = jobs.find((r) => r.id === of.run.jobId)?.job.name ?? t('press.anotherJob');
   const between = of.state.stepIndex === 0;
   return (
     <>
       <p className="text-lead">
-        {of.run.press.name} is running {name}.
-        {!between && ' It can be handed over when this load is through.'}
+        {t('press.isRunning', { press: of.run.press.name, name })}
+        {!between && t('press.canHandedOverWhen')}
       </p>
       {between && (
         <PressButton look="act" onClick={() => void strike(of, 'stop')}>
-          Hand over now
+          {t('press.handOverNow')}
         </PressButton>
       )}
       <Link
         href="/pressing"
         className="inline-flex min-h-16 items-center border-2 border-mist px-6 font-label text-name font-semibold"
       >
-        All presses
+        {t('common.allPresses')}
       </Link>
     </>
   );
@@ -176,6 +179,7 @@ function Busy({ of }: { of: ReturnType<typeof withState> }) {
 
 /** Shown whole the first time with a press and a material, one line after that. */
 function StartCheck({ made, others }: { made: Plan; others: number }) {
+  const t = useWords();
   const { shop } = useShopWithRuns();
   const { heat, blank } = made;
   const known = shop.runs.some(
@@ -192,17 +196,14 @@ function StartCheck({ made, others }: { made: Plan; others: number }) {
   });
   return (
     <section className="border-l-8 border-warning pl-4">
-      <h2 className="font-name text-head font-semibold">Start check</h2>
+      <h2 className="font-name text-head font-semibold">{t('press.startCheck')}</h2>
       {whole ? (
         <CheckList items={items} />
       ) : (
         <>
-          <p className="mt-2 text-lead leading-snug">
-            Pressure cold, waste paper, fan, socket, gloves, a place for hot pieces. The maker’s sheet comes
-            first.
-          </p>
+          <p className="mt-2 text-lead leading-snug">{t('press.pressureColdWastePaper')}</p>
           <PressButton className="mt-3" onClick={() => setWhole(true)}>
-            Show all {items.length}
+            {t('press.showAll', { items: items.length })}
           </PressButton>
         </>
       )}
@@ -219,7 +220,7 @@ export const CheckList = ({ items }: { items: readonly CheckItem[] }) => (
           className={`mt-1.5 size-3 shrink-0 ${i.caution ? 'bg-warning' : 'border-2 border-mist'}`}
         />
         <span>
-          <Say phrase={i.text} />
+          <Say message={i.text} />
         </span>
       </li>
     ))}
@@ -238,7 +239,7 @@ function PreList({ made }: { made: Plan }) {
       {steps.map((step, i) => (
         <li key={step.id} className="flex gap-3 text-name leading-snug">
           <span className="w-7 shrink-0 text-right font-name font-semibold text-strata-5">{i + 1}</span>
-          <span>{context && <Say phrase={operationWords(step, context).title} />}</span>
+          <span>{context && <Say message={operationWords(step, context).title} />}</span>
         </li>
       ))}
     </ol>

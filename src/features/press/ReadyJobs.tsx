@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
 import { plan } from '@/core/plan/plan';
@@ -14,6 +15,7 @@ const MOST = 10;
 
 /** Jobs with pieces that no press holds yet and nothing in their way. */
 function ReadyList({ dark }: { dark: boolean }) {
+  const t = useWords();
   const { shop, jobs, proven } = useShopWithRuns();
   const ready = useMemo(
     () =>
@@ -26,9 +28,7 @@ function ReadyList({ dark }: { dark: boolean }) {
   return (
     <>
       <p className="text-lead">
-        {ready.length > 0
-          ? 'These jobs are ready to press.'
-          : 'No other job is ready to press yet: set its heat first.'}
+        {ready.length > 0 ? t('press.theseJobsReadyPress') : t('press.otherJobReadyPress')}
       </p>
       <ul className="grid max-w-3xl gap-2">
         {ready.map(({ job, made }) => (
@@ -39,7 +39,7 @@ function ReadyList({ dark }: { dark: boolean }) {
             >
               <span className="font-semibold">{job.name}</span>
               <span>
-                {made.press.free.length} to press · {made.heat.press?.name}
+                {t('press.toPress', { free: made.press.free.length, press: made.heat.press?.name ?? '' })}
               </span>
             </Link>
           </li>
@@ -50,26 +50,30 @@ function ReadyList({ dark }: { dark: boolean }) {
 }
 
 /** No press is on: the jobs that could go in now. */
-export const ReadyJobs = ({ done, nowMs }: { done: readonly RunWithState[]; nowMs: number }) => (
-  <div className="grid content-start gap-4 p-5 sm:p-8">
-    <DoneRuns runs={done} nowMs={nowMs} />
-    <h2 className="font-name text-big font-semibold">No press is running.</h2>
-    <ReadyList dark />
-  </div>
-);
+export const ReadyJobs = ({ done, nowMs }: { done: readonly RunWithState[]; nowMs: number }) => {
+  const t = useWords();
+  return (
+    <div className="grid content-start gap-4 p-5 sm:p-8">
+      <DoneRuns runs={done} nowMs={nowMs} />
+      <h2 className="font-name text-big font-semibold">{t('press.pressRunning')}</h2>
+      <ReadyList dark />
+    </div>
+  );
+};
 
 /** Another job beside those that run. */
 export function AnotherJob() {
+  const t = useWords();
   const [open, setOpen] = useState(false);
   return (
     <>
-      <PressButton onClick={() => setOpen(true)}>Start another job</PressButton>
+      <PressButton onClick={() => setOpen(true)}>{t('press.startAnotherJob')}</PressButton>
       <Dialog
         open={open}
         onClose={() => setOpen(false)}
         wide
-        title="Start another job"
-        about="Other runs continue."
+        title={t('press.startAnotherJob')}
+        about={t('press.otherRunsContinue')}
       >
         <div className="grid gap-3">
           <ReadyList dark={false} />

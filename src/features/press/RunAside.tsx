@@ -3,8 +3,8 @@ import type { Lane } from '@/core/run/board';
 import { coolingLoads, cycleOf } from '@/core/run/run';
 import { isHandled } from '@/core/shop/blank';
 import { clockText } from '@/core/units/format';
-import { celsius } from '@/core/units/quantity';
-import { useSay } from '@/ui/units';
+import { celsius } from '@/core/message/quantity';
+import { useWords } from '@/ui/words';
 import { Barrel } from '../heat/Barrel';
 import { wordsOf } from './laneWords';
 
@@ -16,7 +16,7 @@ interface Props {
 
 /** Beside the clock of one press: how the seam stands, what comes next, what cools. */
 export function RunAside({ lane, made, nowMs }: Props) {
-  const say = useSay();
+  const t = useWords();
   const { run, state, step } = lane;
   const cover = made.press.running?.id === run.id ? made.press.runHeaterReach : null;
   const cooling = coolingLoads(run, state, nowMs);
@@ -27,12 +27,17 @@ export function RunAside({ lane, made, nowMs }: Props) {
     <aside className="grid content-start gap-3 md:col-span-2 lg:col-span-1">
       {cover && (
         <figure>
-          <figcaption className="font-name text-name font-semibold">Looking down the barrel</figcaption>
+          <figcaption className="font-name text-name font-semibold">
+            {t('press.lookingDownBarrel')}
+          </figcaption>
           <svg
             viewBox="-112 -128 224 244"
             className="mx-auto w-full max-w-60"
             role="img"
-            aria-label={`Seam ${step.needs.turnedDeg === 0 ? 'up, at the gap' : `turned ${Math.round(step.needs.turnedDeg)} degrees`}`}
+            aria-label={t('press.seam', {
+              turned: Math.round(step.needs.turnedDeg),
+              which: step.needs.turnedDeg === 0 ? 'upGap' : 'other',
+            })}
           >
             {cover.gapDeg > 0 && (
               <text
@@ -43,7 +48,7 @@ export function RunAside({ lane, made, nowMs }: Props) {
                 className="font-label"
                 fill="#c5d6cf"
               >
-                no heat {Math.round(cover.gapDeg)}°
+                {t('press.noHeat', { gap: Math.round(cover.gapDeg) })}
               </text>
             )}
             <Barrel
@@ -60,10 +65,13 @@ export function RunAside({ lane, made, nowMs }: Props) {
         </figure>
       )}
       <dl className="font-label text-name font-semibold">
-        <Row label="Set" value={say([celsius(run.settings.platenC)])} />
-        <Row label="Next" value={next ? say(wordsOf(next, run).title) : 'the next piece'} />
-        <Row label="Cooling" value={last ? `${hot} · ${clockText(Math.ceil(last.waitS))}` : 'none'} />
-        <Row label="Good" value={String(state.good)} />
+        <Row label={t('press.set')} value={t.quantity(celsius(run.settings.platenC))} />
+        <Row label={t('press.next')} value={next ? t(wordsOf(next, run).title) : t('press.nextPiece2')} />
+        <Row
+          label={t('common.cooling')}
+          value={last ? `${hot} · ${clockText(Math.ceil(last.waitS))}` : 'none'}
+        />
+        <Row label={t('common.good22')} value={String(state.good)} />
       </dl>
     </aside>
   );

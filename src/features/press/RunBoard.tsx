@@ -10,9 +10,9 @@ import { laneOf, type Lane } from '@/core/run/board';
 import { cycleOf } from '@/core/run/run';
 import type { RunWithState } from '@/core/run/pieces';
 import type { Run } from '@/core/shop/run';
-import { celsius } from '@/core/units/quantity';
+import { celsius } from '@/core/message/quantity';
 import { clockTimeText } from '@/ui/dates';
-import { Say, useSay } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { useShop } from '../shell/shopContext';
 import { FollowBanner, JumpBanner } from './Banners';
 import { DisplayTaps } from './DisplayTaps';
@@ -52,6 +52,7 @@ const PALE_ON_RED = {
 
 /** The screen of one press while its run is on: readable from two metres, worked in gloves. */
 export function RunBoard({ job, made, of }: Props) {
+  const t = useWords();
   const { shop } = useShop();
   const on = useRunsOn();
   const watched = useMemo(() => [of], [of]);
@@ -74,7 +75,7 @@ export function RunBoard({ job, made, of }: Props) {
           {
             key: `${of.run.events.length} ${lane.need}`,
             press: number,
-            text: `${of.run.press.name}: ${lane.need === 'time up' ? 'time is up' : 'read the display'}`,
+            text: `${of.run.press.name}: ${lane.need === 'time up' ? t('press.timeUp') : t('press.readDisplay')}`,
           },
         ]
       : [],
@@ -93,15 +94,18 @@ export function RunBoard({ job, made, of }: Props) {
       <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b-2 border-strata-2 px-6 py-3">
         <h1 className="font-name text-name font-semibold">{job.name}</h1>
         <p className="text-lead">
-          {loadText(lane, toCome)} of {made.press.good + made.press.left}
+          {t('press.of2', { loadText: loadText(lane, toCome), good: made.press.good + made.press.left })}
         </p>
         <p className="text-lead">
-          <Say phrase={[of.run.press.name, ' · ', celsius(of.run.settings.platenC)]} />
+          {t('common.two', { first: of.run.press.name, second: celsius(of.run.settings.platenC) })}
         </p>
-        {made.press.spoiled > 0 && <p className="text-lead">{made.press.spoiled} spoiled</p>}
-        <p className="ml-auto text-lead">{endText && `finish about ${endText}`}</p>
+        {made.press.spoiled > 0 && (
+          <p className="text-lead">{t('press.spoiled3', { spoiled: made.press.spoiled })}</p>
+        )}
+        <p className="ml-auto text-lead">{endText && t('press.finishAbout', { endText })}</p>
         <Link href="/pressing" className="text-lead font-semibold underline underline-offset-4">
-          All presses{on.runs.length > 1 && `, ${on.runs.length} running`}
+          {t('common.allPresses')}
+          {on.runs.length > 1 && t('press.running', { runs: on.runs.length })}
         </Link>
       </header>
       <FollowBanner lead={lead} takeOver={takeOver} />
@@ -128,6 +132,7 @@ interface FootProps {
 }
 
 function Foot({ lane, name, jobId, open, onNext }: FootProps) {
+  const t = useWords();
   const [spoiling, setSpoiling] = useState(false);
   const words = wordsOf(lane.step, lane.run);
   const early = lane.step.timed && !lane.clock.up;
@@ -139,31 +144,31 @@ function Foot({ lane, name, jobId, open, onNext }: FootProps) {
         aria-disabled={early || !open}
         className="min-w-56 px-7 text-head"
       >
-        {early ? 'Hands off' : words.done}
+        {early ? t('press.handsOff2') : t(words.done)}
       </PressButton>
       <PressButton disabled={!open} onClick={() => void strike(lane, 'undo')}>
-        Undo
+        {t('common.undo')}
       </PressButton>
       {early && (
         <PressButton disabled={!open} onClick={() => void strike(lane, 'done')}>
-          Opened early
+          {t('press.openedEarly')}
         </PressButton>
       )}
       <PressButton disabled={!open} onClick={() => setSpoiling(true)}>
-        Spoiled
+        {t('common.spoiled')}
       </PressButton>
       <Link
         href={`/job/${jobId}/press`}
         onClick={() => void strike(lane, 'stop')}
         className="inline-flex min-h-16 items-center border-2 border-mist px-5 font-label text-name font-semibold hover:bg-strata-2"
       >
-        Stop the run
+        {t('press.stopRun')}
       </Link>
       {open && <LaneMenu lane={lane} name={name} />}
       {words.caution && (
         <p className="ml-auto flex max-w-lg items-stretch gap-3 text-lead">
           <span aria-hidden className="w-1.5 shrink-0 bg-warning" />
-          {words.caution}
+          {t(words.caution)}
         </p>
       )}
       {spoiling && <SpoiledDialog of={lane} onClose={() => setSpoiling(false)} />}
@@ -172,6 +177,7 @@ function Foot({ lane, name, jobId, open, onNext }: FootProps) {
 }
 
 function StepList({ steps, at }: { steps: readonly Step[]; at: number }) {
+  const t = useWords();
   return (
     <ol className="grid content-start gap-3.5">
       {steps.map((s, i) => (
@@ -185,8 +191,8 @@ function StepList({ steps, at }: { steps: readonly Step[]; at: number }) {
             className={`size-4.5 shrink-0 border-2 ${i < at ? 'border-strata-4 bg-strata-4' : i === at ? 'border-strata-6 bg-strata-6' : 'border-mist'}`}
           />
           <span className="leading-tight">
-            <Say phrase={s.words.title} />
-            {i < at && <span className="sr-only">, done</span>}
+            <Say message={s.words.title} />
+            {i < at && <span className="sr-only">{t('press.done2')}</span>}
           </span>
         </li>
       ))}
@@ -195,7 +201,7 @@ function StepList({ steps, at }: { steps: readonly Step[]; at: number }) {
 }
 
 function Digits({ lane }: { lane: Lane }) {
-  const say = useSay();
+  const t = useWords();
   const { clock, step, run } = lane;
   const words = wordsOf(step, run);
   const timed = clock.leftS !== null;
@@ -203,14 +209,14 @@ function Digits({ lane }: { lane: Lane }) {
   const over = overText(lane);
   const stoodOpen = openText(lane);
   const under = clock.up
-    ? (over ?? 'Open it now')
+    ? (over ?? t('press.openNow'))
     : words.meanwhile
-      ? say(words.meanwhile)
-      : (over ?? (stoodOpen ? say(stoodOpen) : 'Then space, or the button'));
+      ? t(words.meanwhile)
+      : (over ?? (stoodOpen ? t(stoodOpen) : t('press.thenSpaceButton')));
   return (
-    <section aria-label="Clock" className="grid content-center justify-items-center text-center">
+    <section aria-label={t('press.clock')} className="grid content-center justify-items-center text-center">
       <p className="font-name text-big font-semibold text-strata-5">
-        {clock.up ? 'Time is up: open it now' : say(words.title)}
+        {clock.up ? t('press.timeUpOpenNow') : t(words.title)}
       </p>
       <p
         role="timer"
@@ -220,7 +226,7 @@ function Digits({ lane }: { lane: Lane }) {
         {shown.text}
       </p>
       <p aria-live="assertive" className="max-w-xl font-name text-big leading-tight font-semibold">
-        {under}
+        {under && t.label(under)}
       </p>
     </section>
   );

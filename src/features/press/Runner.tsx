@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
 import { plan } from '@/core/plan/plan';
@@ -26,6 +27,7 @@ const onPress = (job: Job, pressId: string | null): Job =>
 
 /** At the press: one run, from the first piece to the last. */
 export function Runner({ jobId, pressId, another }: Props) {
+  const t = useWords();
   const { shop: things, proven } = useShop();
   const record = useJobRecord(jobId);
   const runs = useJobRuns(jobId);
@@ -41,13 +43,15 @@ export function Runner({ jobId, pressId, another }: Props) {
   useWantedHeat(made?.heat.model?.wanted, ask, false);
   const [again, setAgain] = useState(false);
   if (record === undefined || !runs) return <main className="h-dvh bg-night" aria-busy="true" />;
-  if (!job || !made) return <Note text="This job is not in this browser." href="/" to="Go to jobs" />;
+  if (!job || !made) return <Note text={t('press.jobBrowser')} href="/" to={t('common.goJobs')} />;
   const on = made.press.runs.filter(isOn);
   const here = pressId === null ? on[0] : on.find((r) => r.run.press.id === pressId);
   if (here && !another) return <RunBoard job={job} made={made} of={here} />;
   if (another && pressId === null) return <AnotherPress job={job} on={on} />;
   if (pressBlocked(made))
-    return <Note text="Pressing is still blocked." href={`/job/${jobId}/heat`} to="Back to the heat" />;
+    return (
+      <Note text={t('press.pressingStillBlocked')} href={`/job/${jobId}/heat`} to={t('press.backHeat')} />
+    );
   const { runs: ofJob, free } = made.press;
   const last = [...ofJob].reverse().find((r) => pressId === null || r.run.press.id === pressId) ?? null;
   const over = last?.state.ended === 'finished' && (pressId !== null || on.length === 0);
@@ -70,18 +74,17 @@ const Note = ({ text, href, to }: { text: string; href: string; to: string }) =>
 
 /** Presses of the same kind that no run is on. */
 function AnotherPress({ job, on }: { job: Job; on: readonly RunWithState[] }) {
+  const t = useWords();
   const { shop } = useShopWithRuns();
   const kind = shop.presses.find((p) => p.id === job.pressId)?.kind;
   const busy = new Set(shop.runs.filter((r) => on.some((o) => o.run.id === r.id)).map((r) => r.press.id));
   const free = shop.presses.filter((p) => p.kind === kind && !busy.has(p.id));
   if (free.length === 0)
-    return <Note text="No other press of this kind is free." href="/pressing" to="Back to the presses" />;
+    return <Note text={t('press.otherPressKindFree')} href="/pressing" to={t('press.backPresses')} />;
   return (
     <main className="on-night grid h-dvh place-content-center gap-4 bg-night p-6 text-pale">
-      <h1 className="font-name text-big font-semibold">{job.name}: which press too?</h1>
-      <p className="max-w-xl text-lead">
-        Each press takes the next piece when it is free. The heat is calculated for this press.
-      </p>
+      <h1 className="font-name text-big font-semibold">{t('press.whichPressToo', { job: job.name })}</h1>
+      <p className="max-w-xl text-lead">{t('press.eachPressTakesNext')}</p>
       <ul className="grid gap-2">
         {free.map((p) => (
           <li key={p.id}>

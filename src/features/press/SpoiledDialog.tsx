@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import type { RunWithState } from '@/core/run/pieces';
 import { piecesText, whyLabel } from '@/core/plan/runWords';
@@ -34,6 +35,7 @@ const ORDER: readonly SpoiledWhy[] = [
 
 /** Which piece, where several are in hand, and why: one tap each, and it is on the reprint list. */
 export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () => void }) {
+  const t = useWords();
   const good = goodInLoad(of.state);
   const [piece, setPiece] = useState<RunPiece | null>(good.length === 1 ? (good[0] ?? null) : null);
   const choose = (why: SpoiledWhy) => {
@@ -45,17 +47,13 @@ export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () =
       open
       onClose={onClose}
       wide
-      title={piece ? `Spoiled: ${piecesText([piece])}` : 'Choose the spoiled piece'}
-      about={
-        piece
-          ? 'What is wrong with it? The piece goes on the reprint list.'
-          : 'The other pieces of the load continue.'
-      }
+      title={piece ? t('press.spoiled4', { value: piecesText([piece]) }) : t('press.chooseSpoiledPiece')}
+      about={piece ? t('press.whatWrongPieceGoes') : t('press.otherPiecesLoadContinue')}
     >
       {piece ? (
-        <Choices of={ORDER} label={whyLabel} onChoose={choose} />
+        <Choices of={ORDER} label={(why) => t(whyLabel(why))} onChoose={choose} />
       ) : (
-        <Choices of={good} label={(p) => piecesText([p])} onChoose={setPiece} />
+        <Choices of={good} label={(p) => t(piecesText([p]))} onChoose={setPiece} />
       )}
     </Dialog>
   );

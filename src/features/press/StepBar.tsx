@@ -1,3 +1,4 @@
+import { useWords } from '@/ui/words';
 import type { Lane } from '@/core/run/board';
 import { cycleOf } from '@/core/run/run';
 
@@ -6,6 +7,7 @@ const LONGEST_PX = 350;
 
 /** The steps of a load as bars as long as they take: done, in hand, to come. */
 export function StepBar({ lane, flood }: { lane: Lane; flood: boolean }) {
+  const t = useWords();
   const cycle = cycleOf(lane.run);
   const total = cycle.reduce((s, o) => s + o.plannedS, 0);
   const at = lane.state.stepIndex;
@@ -22,7 +24,11 @@ export function StepBar({ lane, flood }: { lane: Lane; flood: boolean }) {
           ? 'bg-strata-8'
           : 'bg-strata-2';
   return (
-    <div className="flex h-3 max-w-full gap-1" role="img" aria-label={`Step ${at + 1} of ${cycle.length}`}>
+    <div
+      className="flex h-3 max-w-full gap-1"
+      role="img"
+      aria-label={t('press.stepOf', { at: at + 1, cycle: cycle.length })}
+    >
       {cycle.map((o, i) => (
         <span
           key={o.id}

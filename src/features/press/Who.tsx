@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useState, type FormEvent } from 'react';
 import { personSchema } from '@/core/shop/run';
 import { changeSettings } from '@/data/shop';
@@ -12,6 +13,7 @@ import { personHere, setPersonHere } from './strike';
 
 /** Who presses at this screen: times are learned by person. Nobody has to say. */
 export function Who() {
+  const t = useWords();
   const { shop } = useShop();
   const { people } = shop.settings;
   const [open, setOpen] = useState(false);
@@ -25,7 +27,7 @@ export function Who() {
   const add = async (e: FormEvent) => {
     e.preventDefault();
     const name = personSchema.safeParse(typed.trim());
-    if (!name.success) return notifyWrong('A name has 1 to 24 characters. Type a shorter one.');
+    if (!name.success) return notifyWrong(t('press.nameHas124'));
     const r = await changeSettings((s) =>
       s.people.includes(name.data) ? s : { ...s, people: [...s.people, name.data].slice(-12) },
     );
@@ -36,13 +38,13 @@ export function Who() {
   return (
     <>
       <PressButton onClick={() => setOpen(true)}>
-        {person === '' ? 'Operators' : `Operator: ${person}`}
+        {person === '' ? t('press.operators') : t('press.operator', { person })}
       </PressButton>
       <Dialog
         open={open}
         onClose={() => setOpen(false)}
-        title="Operators"
-        about="Step times are learned for each person and press. Choosing an operator is optional."
+        title={t('press.operators')}
+        about={t('press.stepTimesLearnedEach')}
       >
         <ul className="grid gap-2">
           {[...people, ''].map((name) => (
@@ -53,14 +55,14 @@ export function Who() {
                 onClick={() => choose(name)}
                 className={`min-h-16 w-full border-2 border-ink px-4 text-left font-label text-name font-semibold ${name === person ? 'bg-strata-3 text-white' : 'hover:bg-board'}`}
               >
-                {name === '' ? 'No operator' : name}
+                {name === '' ? t('press.noOperator') : name}
               </button>
             </li>
           ))}
         </ul>
         <form onSubmit={(e) => void add(e)} className="mt-3 flex gap-2">
           <label className="flex flex-1 items-center gap-2 font-label font-semibold">
-            Name
+            {t('common.name')}
             <input
               value={typed}
               onChange={(e) => setTyped(e.target.value)}
@@ -68,7 +70,7 @@ export function Who() {
               className="min-h-12 min-w-0 flex-1 border-2 border-ink px-2"
             />
           </label>
-          <Button type="submit">Add</Button>
+          <Button type="submit">{t('press.add')}</Button>
         </form>
       </Dialog>
     </>

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { operationWords, type OperationWords } from '@/core/operations/words';
 import { contextOfRun } from '@/core/plan/operationWords';
 import { leftOpenText, overTimeText, piecesText } from '@/core/plan/runWords';
@@ -10,13 +11,13 @@ import { goodInLoad } from '@/core/run/run';
 import type { Operation } from '@/core/shop/operation';
 import type { Run } from '@/core/shop/run';
 import { clockText } from '@/core/units/format';
-import type { Phrase } from '@/core/units/phrase';
+import type { Message } from '@/core/message/message';
 
 export const wordsOf = (operation: Operation, run: Run): OperationWords =>
   operationWords(operation, contextOfRun(run));
 
 /** What the passes of the load in hand, with the one that is over now, come to. */
-export function overText({ run, state, step, clock }: Lane): string | null {
+export function overText({ run, state, step, clock }: Lane): Message | null {
   const now =
     step.timed && clock.up && clock.leftS !== null
       ? [{ pass: step.needs.pass ?? 1, overS: -clock.leftS }]
@@ -25,7 +26,7 @@ export function overText({ run, state, step, clock }: Lane): string | null {
 }
 
 /** What a press left open costs, while it waits for hands. */
-export const openText = ({ run, state, clock }: Lane): Phrase | null =>
+export const openText = ({ run, state, clock }: Lane): Message | null =>
   leftOpenText(leftOpen(run, state, state.stepStartedAt + clock.elapsedS * 1000));
 
 export interface ShownClock {
@@ -46,10 +47,13 @@ export function shownClock({ step, clock, need, dueS }: Lane): ShownClock {
 }
 
 /** Which load of how many, and the pieces in it that are still good. */
-export function loadText({ run, state }: RunWithState, toCome: number): string {
+export function loadText({ run, state }: RunWithState, toCome: number): Message {
   const load = sizeOf(state.loads) + 1;
   const loads = load + Math.ceil(toCome / (run.load?.piecesAtOnce ?? 1));
   const good = goodInLoad(state);
-  const spoiled = state.spoiledInLoad.length > 0 ? `, ${state.spoiledInLoad.length} spoiled` : '';
-  return `load ${load} of ${loads} · ${piecesText(good)}${spoiled}`;
+  const spoiled =
+    state.spoiledInLoad.length > 0
+      ? say('press.spoiled5', { spoiledInLoad: state.spoiledInLoad.length })
+      : '';
+  return say('press.loadOf', { load, loads, good: piecesText(good), spoiled });
 }

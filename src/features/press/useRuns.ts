@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { useEffect, useMemo, useState } from 'react';
 import { laneOf, type Lane } from '@/core/run/board';
 import { paceFrom, timedSteps, type PaceOf } from '@/core/run/pace';
@@ -113,7 +114,7 @@ export function useForecast({ runs, pace, people, jobs }: RunsOn, nowMs: number)
     if (lanes.length === 0) return;
     const left = new Map([...jobs].map(([id, j]) => [id, j.toCome]));
     const board = boardProblem(lanes, left, pace, people);
-    void inRunWorker('Press', (api) => api.forecast(board)).then((r) => {
+    void inRunWorker(say('common.press'), (api) => api.forecast(board)).then((r) => {
       if (!stale && r.ok) setTold({ forecast: r.value, atMs: nowMs });
     });
     return () => {

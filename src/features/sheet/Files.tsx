@@ -8,7 +8,7 @@ import { ProgressBar } from '@/ui/ProgressBar';
 import { Button } from '@/ui/Button';
 import { PopoverBox } from '@/ui/PopoverBox';
 import { copiesText } from './copies';
-import { Say } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { PrintedSheets } from './PrintedSheets';
 import { useExport, type Export } from './useExport';
@@ -23,10 +23,12 @@ const PrinterSimulator = dynamic(
 
 /** The files, and the checks to make in the driver. */
 export function Files({ at }: { at: number }) {
+  const t = useWords();
   const { plan } = useJob();
   const made = useExport();
   const { progress, pdf, stop } = made;
   const { mirrorBy, layout } = plan.sheet;
+  const copies = copiesText((layout?.sheets ?? []).map((s) => s.copies));
   const looking = (layout?.wanted.length ?? 0) > 0;
   const [trying, setTrying] = useState(false);
   const empty = plan.art.placedLayers.length === 0;
@@ -35,26 +37,26 @@ export function Files({ at }: { at: number }) {
     <div className="z-10 flex sm:sticky sm:bottom-0 flex-wrap items-center gap-x-4 gap-y-2 border-t border-rule bg-sheet px-4 py-2">
       <div className="flex flex-wrap gap-1.5">
         <Button onClick={() => void pdf()} disabled={!ready}>
-          <FileDown size={18} aria-hidden /> Save PDF
+          <FileDown size={18} aria-hidden /> {t('sheet.savePdf')}
         </Button>
         <MoreFiles at={at} ready={ready} made={made} />
         <Checklist />
         <Button onClick={() => setTrying(true)} disabled={!ready}>
-          <Printer size={18} aria-hidden /> Test print
+          <Printer size={18} aria-hidden /> {t('sheet.testPrint')}
         </Button>
         <PrintedSheets />
       </div>
       {progress !== null && (
         <div className="flex items-center gap-2">
-          <ProgressBar label="Making the file" value={progress} max={1} />
-          <Button onClick={stop}>Stop</Button>
+          <ProgressBar label={t('sheet.makingFile')} value={progress} max={1} />
+          <Button onClick={stop}>{t('sheet.stop')}</Button>
         </div>
       )}
       <p className="min-w-52 flex-1 font-label text-fine leading-snug font-medium">
-        {looking && 'Looking for a tighter layout.'}
-        {empty && 'No picture and no text yet: there is nothing to print. '}
-        {copiesText((layout?.sheets ?? []).map((s) => s.copies))}
-        100 % scale, driver mirror {mirrorBy === 'app' ? 'OFF' : 'ON'}. Let it dry: a dull print is right.
+        {looking && t('sheet.lookingTighterLayout')}
+        {empty && t('sheet.pictureTextYetThere')}
+        {copies && t(copies)}{' '}
+        {t('sheet.n100ScaleDriverMirror', { which: mirrorBy === 'app' ? 'off' : 'other' })}
       </p>
       {trying && (
         <PrinterSimulator
@@ -75,24 +77,25 @@ interface MoreProps {
 }
 
 function MoreFiles({ at, ready, made }: MoreProps) {
+  const t = useWords();
   const { plan } = useJob();
   const { printer, layout } = plan.sheet;
   const items: readonly { readonly label: string; readonly off: boolean; readonly go: () => void }[] = [
-    { label: 'Everything in a ZIP, with cut list', off: !ready, go: () => void made.zip() },
+    { label: t('sheet.everythingZipCutList'), off: !ready, go: () => void made.zip() },
     ...((layout?.sheets.length ?? 0) > 1
-      ? [{ label: `This sheet as PDF (${at + 1})`, off: !ready, go: () => void made.pdf(at) }]
+      ? [{ label: t('sheet.sheetPdf', { at: at + 1 }), off: !ready, go: () => void made.pdf(at) }]
       : []),
-    { label: `Piece as PNG, ${printer.ppi} ppi`, off: !ready, go: () => void made.piecePng() },
-    { label: `This sheet as PNG, ${printer.ppi} ppi`, off: !ready, go: () => void made.sheetPng(at) },
-    { label: 'This sheet as SVG', off: !ready, go: () => void made.sheetSvg(at) },
-    { label: 'Pattern as SVG', off: !plan.wrap.pattern, go: made.patternSvg },
-    { label: 'Cut list as CSV', off: !layout, go: made.cutList },
+    { label: t('sheet.piecePngPpi', { ppi: printer.ppi }), off: !ready, go: () => void made.piecePng() },
+    { label: t('sheet.sheetPngPpi', { ppi: printer.ppi }), off: !ready, go: () => void made.sheetPng(at) },
+    { label: t('sheet.sheetSvg'), off: !ready, go: () => void made.sheetSvg(at) },
+    { label: t('sheet.patternSvg'), off: !plan.wrap.pattern, go: made.patternSvg },
+    { label: t('sheet.cutListCsv'), off: !layout, go: made.cutList },
   ];
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
         <Button disabled={made.progress !== null}>
-          Other files <ChevronDown size={16} aria-hidden />
+          {t('sheet.otherFiles')} <ChevronDown size={16} aria-hidden />
         </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
@@ -120,6 +123,7 @@ function MoreFiles({ at, ready, made }: MoreProps) {
 
 /** Printer settings and at the tray, to be gone through line by line. */
 function Checklist() {
+  const t = useWords();
   const { plan } = useJob();
   const { checklist, printer } = plan.sheet;
   const [done, setDone] = useState<ReadonlySet<number>>(new Set());
@@ -128,10 +132,10 @@ function Checklist() {
     <Popover.Root onOpenChange={(open) => open && setDone(new Set())}>
       <Popover.Trigger asChild>
         <Button>
-          <ListChecks size={18} aria-hidden /> Printer settings
+          <ListChecks size={18} aria-hidden /> {t('sheet.printerSettings')}
         </Button>
       </Popover.Trigger>
-      <PopoverBox label="Printer settings" width="w-[30rem]">
+      <PopoverBox label={t('sheet.printerSettings')} width="w-[30rem]">
         <p className="mb-1 font-name text-name font-semibold">{printer.name}</p>
         <ul className="grid">
           {checklist.map((line, i) => (
@@ -146,7 +150,7 @@ function Checklist() {
                   className="size-5 shrink-0 accent-strata-3"
                 />
                 <span>
-                  <Say phrase={line} />
+                  <Say message={line} />
                 </span>
               </label>
             </li>

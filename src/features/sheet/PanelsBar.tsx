@@ -1,8 +1,9 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { useState } from 'react';
 import { IDENTITY } from '@/core/geometry/affine';
-import { hidesWell } from '@/core/art/panelJoin';
+import { joinShows } from '@/core/art/panelJoin';
 import { faceItems } from '@/core/art/items';
 import type { Job, Join } from '@/core/job/job';
 import { searchStrip } from '@/core/sheet/panels';
@@ -12,13 +13,14 @@ import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { Segments } from '@/ui/Segments';
-import { Say } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { notify, notifyProblem } from '@/ui/notify';
 import { inWorker } from '@/workers/client';
 import { useJob } from '../job/jobContext';
 
 /** For a wrap too big for the paper: panels, how they join, and how well the join will hide. */
 export function PanelsBar() {
+  const t = useWords();
   const { job, plan, edit } = useJob();
   const { panels, options } = plan.sheet;
   const put = (next: Partial<Job['sheet']['panels']>, group?: string) =>
@@ -28,8 +30,8 @@ export function PanelsBar() {
   if (!panels)
     return settings.way === 'whole' || options.length === 0 || job.sheet.paperId !== null ? (
       <div className="flex flex-wrap items-center gap-3 border-b border-rule bg-sheet/80 px-4 py-2">
-        <p className="text-base">Printed whole.</p>
-        <Button onClick={() => put({ way: 'panels' })}>Print it in panels</Button>
+        <p className="text-base">{t('sheet.printedWhole')}</p>
+        <Button onClick={() => put({ way: 'panels' })}>{t('sheet.printPanels')}</Button>
       </div>
     ) : null;
   const shows = panels.joins.map((j) => j.shows);
@@ -38,24 +40,26 @@ export function PanelsBar() {
   return (
     <div className="border-b border-rule bg-sheet/80 px-4 py-2">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-        <p className="pb-1.5 font-label text-lead font-semibold">{panels.panels.length} panels a piece</p>
-        <Labelled label="Join">
+        <p className="pb-1.5 font-label text-lead font-semibold">
+          {t('sheet.panelsPiece', { panels: panels.panels.length })}
+        </p>
+        <Labelled label={t('sheet.join')}>
           <Segments
-            label="How the panels join"
+            label={t('sheet.howPanelsJoin')}
             value={settings.join}
             onChange={(join) => put({ join })}
             options={[
               {
                 value: 'hidden',
-                label: 'where it shows least',
-                title: 'Cut along a path that follows the picture',
+                label: t('sheet.whereShowsLeast'),
+                title: t('sheet.cutAlongPathFollows'),
               },
-              { value: 'straight', label: 'straight', title: 'Cut with a ruler' },
+              { value: 'straight', label: 'straight', title: t('sheet.cutRuler') },
             ]}
           />
         </Labelled>
         <LengthField
-          label="Overlap"
+          label={t('wrap.overlap')}
           valueMm={settings.overlapMm}
           minMm={2}
           maxMm={40}
@@ -66,24 +70,24 @@ export function PanelsBar() {
         {settings.join === 'hidden' && !bare && <FindJoins />}
         <p className="min-w-48 flex-1 pb-1 leading-snug">
           {bare
-            ? 'The joins run between the pictures: there is nothing to see.'
+            ? t('sheet.joinsRunBetweenPictures')
             : worst === null
               ? settings.join === 'straight'
-                ? 'A straight join is quick to cut and shows wherever lines cross it.'
-                : 'Not searched yet.'
+                ? t('sheet.straightJoinQuickCut')
+                : t('sheet.searchedYet')
               : panels.joins.length > 1
-                ? `At its worst, a join ${hidesWell(worst)}.`
-                : `The join ${hidesWell(worst)}.`}
+                ? t('sheet.worstJoin', { shows: joinShows(worst) })
+                : t('sheet.theJoin', { shows: joinShows(worst) })}
         </p>
       </div>
       <details className="mt-1">
         <summary className="cursor-pointer font-label text-base font-semibold">
-          Order of placing and taping
+          {t('sheet.orderPlacingTaping')}
         </summary>
         <ol className="mt-1 grid list-decimal gap-x-6 pl-5 text-base leading-snug lg:grid-cols-2">
           {panels.steps.map((s, i) => (
             <li key={i}>
-              <Say phrase={s} />
+              <Say message={s} />
             </li>
           ))}
         </ol>
@@ -94,6 +98,7 @@ export function PanelsBar() {
 
 /** Looks for the least visible path of every join in the worker, and keeps what it finds with the job. */
 function FindJoins() {
+  const t = useWords();
   const { plan, edit } = useJob();
   const [busy, setBusy] = useState(false);
   const { panels } = plan.sheet;
@@ -106,7 +111,9 @@ function FindJoins() {
     const items = pattern.faces.flatMap((f) => faceItems(placedLayers, f, compose(IDENTITY, f.matrix)));
     const strips = panels.joins.map((j) => ({ way: j.way, rect: searchStrip(panels, j, pattern.whole) }));
     const r = pictures.ok
-      ? await inWorker('Panels', (api) => api.joins({ items, sources, pictures: pictures.value, strips }))
+      ? await inWorker(say('sheet.panels2'), (api) =>
+          api.joins({ items, sources, pictures: pictures.value, strips }),
+        )
       : pictures;
     setBusy(false);
     if (!r.ok) {
@@ -122,12 +129,19 @@ function FindJoins() {
     edit((j) => ({ ...j, sheet: { ...j.sheet, panels: { ...j.sheet.panels, joins } } }));
     const straight = Math.max(0, ...r.value.map((f) => f.straightShows));
     notify(
-      `The path ${hidesWell(Math.max(0, ...r.value.map((f) => f.shows)))}; a straight join ${hidesWell(straight)}.`,
+      t('sheet.pathStraightJoin', {
+        path: joinShows(Math.max(0, ...r.value.map((f) => f.shows))),
+        straight: joinShows(straight),
+      }),
     );
   };
   return (
     <Button disabled={busy} onClick={() => void find()}>
-      {busy ? 'Looking…' : panels.joins.some((j) => j.shows === null) ? 'Find the path' : 'Search again'}
+      {busy
+        ? t('art.looking')
+        : panels.joins.some((j) => j.shows === null)
+          ? t('sheet.findPath')
+          : t('sheet.searchAgain')}
     </Button>
   );
 }

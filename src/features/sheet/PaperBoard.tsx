@@ -3,11 +3,11 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo } from 'react';
 import { drawSheet, type DrawnPages } from '@/core/plan/sheetPages';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import { Board, type Fit } from '@/ui/board/Board';
 import { Dimension } from '@/ui/board/Dimension';
 import { Button } from '@/ui/Button';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useSources } from '../art/useSources';
 import { useJob } from '../job/jobContext';
 import { PageDrawing } from './PageDrawing';
@@ -21,10 +21,10 @@ interface Props {
 
 export function PaperBoard({ at, onAt }: Props) {
   const { plan } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { sheet } = plan;
   const { toDraw } = sheet;
-  const drawn = useMemo(() => (toDraw ? drawSheet(toDraw, at) : NOTHING_DRAWN), [toDraw, at]);
+  const drawn = useMemo(() => (toDraw ? drawSheet(toDraw, at, t) : NOTHING_DRAWN), [toDraw, at, t]);
   const { urls } = useSources(drawn.sources);
   const [page] = drawn.pages;
   const many = sheet.layout?.sheets.length ?? 0;
@@ -32,7 +32,7 @@ export function PaperBoard({ at, onAt }: Props) {
   return (
     <>
       <Board
-        label={`The sheet as printed, ${sheet.paper?.name ?? ''}`}
+        label={t('sheet.sheetPrinted', { paper: sheet.paper?.name ?? '' })}
         bounds={{ x: 0, y: 0, width: page.widthMm, height: page.heightMm }}
         room={{ top: 44, right: 96, bottom: 20, left: many > 1 || sheet.panels ? 116 : 30 }}
         draw={(fit) => (
@@ -52,7 +52,7 @@ export function PaperBoard({ at, onAt }: Props) {
               strokeWidth={2}
             />
             <Dimension x1={fit.x(0)} x2={fit.x(page.widthMm)} y1={fit.y(0) - 14} y2={fit.y(0) - 14}>
-              {say([mm(page.widthMm)])}
+              {t.quantity(mm(page.widthMm))}
             </Dimension>
             <Dimension
               x1={fit.x(page.widthMm) + 14}
@@ -61,7 +61,7 @@ export function PaperBoard({ at, onAt }: Props) {
               y2={fit.y(page.heightMm)}
               side="right"
             >
-              {say([mm(page.heightMm)])}
+              {t.quantity(mm(page.heightMm))}
             </Dimension>
           </>
         )}
@@ -75,16 +75,27 @@ export function PaperBoard({ at, onAt }: Props) {
 }
 
 function Turner({ at, of, copies, onAt }: Props & { of: number; copies: number }) {
+  const t = useWords();
   return (
     <div className="grid grid-cols-2 gap-1">
-      <Button aria-label="Sheet before" className="px-2" disabled={at === 0} onClick={() => onAt(at - 1)}>
+      <Button
+        aria-label={t('sheet.sheetBefore')}
+        className="px-2"
+        disabled={at === 0}
+        onClick={() => onAt(at - 1)}
+      >
         <ChevronLeft size={18} aria-hidden />
       </Button>
-      <Button aria-label="Sheet after" className="px-2" disabled={at >= of - 1} onClick={() => onAt(at + 1)}>
+      <Button
+        aria-label={t('sheet.sheetAfter')}
+        className="px-2"
+        disabled={at >= of - 1}
+        onClick={() => onAt(at + 1)}
+      >
         <ChevronRight size={18} aria-hidden />
       </Button>
       <p className="col-span-2 font-label text-base leading-tight font-semibold" aria-live="polite">
-        Sheet {at + 1} of {of}, print {copies}
+        {t('sheet.sheetPrint', { at: at + 1, of, copies })}
       </p>
     </div>
   );
@@ -92,18 +103,19 @@ function Turner({ at, of, copies, onAt }: Props & { of: number; copies: number }
 
 /** How the panels lie together on the blank, those of this sheet filled in. */
 function PanelMap({ at }: { at: number }) {
+  const t = useWords();
   const { plan } = useJob();
   const { panels, layout, parts } = plan.sheet;
   const whole = plan.wrap.pattern?.whole;
   if (!panels || !whole) return null;
-  const here = new Set(layout?.sheets[at]?.placements.map((s) => parts[s.part]?.panel));
+  const here = new Set(layout?.sheets[at]?.placements.map((s) => parts[s.part]?.panel ?? 0));
   const k = Math.min(88 / whole.width, 120 / whole.height);
   const px = (x: number) => (x - whole.x) * k + 2;
   const py = (y: number) => (y - whole.y) * k + 2;
   return (
     <svg
       role="img"
-      aria-label={`On this sheet: panel ${[...here].join(', ')} of ${panels.panels.length}`}
+      aria-label={t('sheet.sheetPanel', { value: [...here], panels: panels.panels.length })}
       width={whole.width * k + 4}
       height={whole.height * k + 4}
     >
@@ -196,18 +208,18 @@ function Joins({ fit, at }: { fit: Fit; at: number }) {
 
 function NothingPlaced() {
   const { plan } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { sheet, wrap } = plan;
   return (
     <div className="grid h-full place-content-center justify-items-center gap-3 p-8 text-center">
       <p className="max-w-96 font-name text-head leading-tight font-medium">
-        {wrap.pattern ? 'It does not fit.' : 'The wrap has no size yet.'}
+        {wrap.pattern ? t('heat.doesFit') : t('sheet.wrapHasSizeYet')}
       </p>
       <p className="max-w-96">
         {sheet.findings
           .filter((f) => f.level === 'blocker')
-          .map((f) => say(f.text))
-          .join(' ') || 'The findings below say why.'}
+          .map((f) => t(f.text))
+          .join(' ') || t('heat.findingsBelowSayWhy')}
       </p>
     </div>
   );

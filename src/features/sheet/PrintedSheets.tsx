@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
@@ -15,17 +17,21 @@ import { useJob } from '../job/jobContext';
 
 const MOST_SHEETS = 999;
 
-const takenText = (taken: readonly Taken[]): string =>
-  taken
-    .map(({ item, amount }) =>
-      item.kind === 'ink'
-        ? `about ${amount} ml of ${item.name.toLowerCase()}`
-        : `${amount} ${amount === 1 && item.unit === 'sheets' ? 'sheet' : item.unit} of ${item.name}`,
-    )
-    .join(' and ');
+const oneTaken = ({ item, amount }: Taken): Message =>
+  item.kind === 'ink'
+    ? say('sheet.aboutMl', { amount, item: item.name.toLowerCase() })
+    : say('sheet.amountOf', { amount, unit: item.unit, item: item.name });
+
+/** Paper and ink that were taken: two things at most. */
+function takenText(taken: readonly Taken[]): Message {
+  const [first, second] = taken.map(oneTaken);
+  if (!first) return say('common.nothing');
+  return second ? say('blank.two', { first, second }) : first;
+}
 
 /** Says how many sheets came out of the printer: they leave the shelf, and the day knows that they are printed. */
 export function PrintedSheets() {
+  const t = useWords();
   const { plan } = useJob();
   const { layout } = plan.sheet;
   const [open, setOpen] = useState(false);
@@ -33,9 +39,9 @@ export function PrintedSheets() {
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>
-        <Button>Printed</Button>
+        <Button>{t('sheet.printed')}</Button>
       </Popover.Trigger>
-      <PopoverBox label="Sheets printed" width="w-[26rem]">
+      <PopoverBox label={t('sheet.sheetsPrinted')} width="w-[26rem]">
         <TakeOff layout={layout} onDone={() => setOpen(false)} />
       </PopoverBox>
     </Popover.Root>
@@ -43,11 +49,12 @@ export function PrintedSheets() {
 }
 
 function TakeOff({ layout, onDone }: { readonly layout: SheetLayout; readonly onDone: () => void }) {
+  const t = useWords();
   const { job, plan } = useJob();
   const { printer, inkCents } = plan.sheet;
   const held = useLiveQuery(async () => ({ items: await loadItems(), printed: await loadPrinted() }), []);
   const [typed, setTyped] = useState<number | null>(null);
-  if (!held) return <p className="text-soft">Reading the stock.</p>;
+  if (!held) return <p className="text-soft">{t('sheet.readingStock')}</p>;
   const before = held.printed[job.id] ?? 0;
   const sheets = typed ?? Math.max(1, layout.sheetCount - before);
   const share = sheets / layout.sheetCount;
@@ -64,17 +71,22 @@ function TakeOff({ layout, onDone }: { readonly layout: SheetLayout; readonly on
     const lines = await takePrinted(printing);
     if (!lines.ok) return notifyProblem(lines.problem);
     onDone();
-    notifyUndo(`${takenText(taken)} taken from stock.`, () => putBackPrinted(lines.value, job.id));
+    notifyUndo(t('sheet.takenFromStock', { taken: takenText(taken) }), () =>
+      putBackPrinted(lines.value, job.id),
+    );
   };
   return (
     <>
       <p className="mb-2 leading-snug">
-        {before > 0 ? `${before} of ${layout.sheetCount} recorded as printed so far. ` : ''}
-        Printed sheets, spoiled ones included, are taken from stock, and the schedule counts them as printed.
+        {t('sheet.beforeSheetcount', {
+          before,
+          sheetCount: layout.sheetCount,
+          which: before > 0 ? 'recordedPrinte' : 'other',
+        })}
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <NumberField
-          label="Sheets printed"
+          label={t('sheet.sheetsPrinted')}
           value={sheets}
           min={1}
           max={MOST_SHEETS}
@@ -82,13 +94,13 @@ function TakeOff({ layout, onDone }: { readonly layout: SheetLayout; readonly on
           onValue={setTyped}
         />
         <Button onClick={() => void take()} disabled={taken.length === 0}>
-          Take from stock
+          {t('common.takeFromStock')}
         </Button>
       </div>
       <p className="mt-2 font-label text-base font-medium">
         {taken.length === 0
-          ? `Neither ${layout.paper.name} nor the ink of ${printer.name} is in stock, so there is nothing to count. Add them under Stock first.`
-          : `That is ${takenText(taken)}.`}
+          ? t('sheet.neitherNorInkStock', { paper: layout.paper.name, printer: printer.name })
+          : t('sheet.thatIs', { taken: takenText(taken) })}
       </p>
     </>
   );

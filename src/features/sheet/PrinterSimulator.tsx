@@ -1,5 +1,6 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import type { PDFDocumentProxy } from 'pdfjs-dist';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import {
@@ -15,7 +16,7 @@ import { clamp, type Rect, boundsOf, rectCorners } from '@/core/geometry/plane';
 import { drawSheet } from '@/core/plan/sheetPages';
 import type { Page } from '@/core/sheet/pages';
 import type { Result } from '@/core/basics/result';
-import { fineMm, mm } from '@/core/units/quantity';
+import { fineMm, mm } from '@/core/message/quantity';
 import { Board, type Fit } from '@/ui/board/Board';
 import { arrowStep } from '@/ui/board/drag';
 import { Draggable } from '@/ui/board/Draggable';
@@ -23,7 +24,7 @@ import { ProgressBar } from '@/ui/ProgressBar';
 import { Button } from '@/ui/Button';
 import { Segments } from '@/ui/Segments';
 import { Dialog } from '@/ui/Dialog';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { part } from '@/core/basics/part';
 
@@ -72,10 +73,10 @@ async function drawnBy(doc: PDFDocumentProxy): Promise<string> {
 
 function useRendered({ at, pdfBytes }: Pick<Props, 'at' | 'pdfBytes'>): {
   url: string | null;
-  wrong: string | null;
+  wrong: Message | null;
 } {
   const [url, setUrl] = useState<string | null>(null);
-  const [wrong, setWrong] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<Message | null>(null);
   const make = useRef(pdfBytes);
   useEffect(() => {
     let gone = false;
@@ -91,7 +92,7 @@ function useRendered({ at, pdfBytes }: Pick<Props, 'at' | 'pdfBytes'>): {
         if (gone) URL.revokeObjectURL(made);
         else setUrl(made);
       } catch {
-        if (!gone) setWrong('The sheet could not be drawn here. Save the PDF and look at it in a reader.');
+        if (!gone) setWrong(say('sheet.sheetCouldDrawnHere'));
       }
     })();
     return () => {
@@ -104,13 +105,14 @@ function useRendered({ at, pdfBytes }: Pick<Props, 'at' | 'pdfBytes'>): {
 
 /** A printer to learn on: the sheet as it would come out with the faults a driver adds, and a rule to check it with. */
 export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
+  const t = useWords();
   const { plan, shop } = useJob();
   const { url, wrong } = useRendered({ at, pdfBytes });
   const [faults, setFaults] = useState<readonly DriverFault[]>([]);
   const [near, setNear] = useState<'whole' | 'bar'>('bar');
   const [told, setTold] = useState(false);
   const { toDraw } = plan.sheet;
-  const page = useMemo(() => (toDraw ? drawSheet(toDraw, at).pages[0] : undefined), [toDraw, at]);
+  const page = useMemo(() => (toDraw ? drawSheet(toDraw, at, t).pages[0] : undefined), [toDraw, at, t]);
   if (!page) return null;
   const { printer, mirrorBy } = plan.sheet;
   const smaller = shop.papers
@@ -131,8 +133,8 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
       open
       wide
       onClose={onClose}
-      title="Test print"
-      about="A printer simulator. Give it a driver’s faults, then lay the rule on the bar: it is how you will catch them on paper."
+      title={t('sheet.testPrint')}
+      about={t('sheet.printerSimulatorGiveDrivers')}
     >
       <div className="grid gap-4 md:grid-cols-[1fr_17rem]">
         <div className="relative h-[26rem] border-2 border-ink bg-board">
@@ -140,10 +142,10 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
             <Printed page={page} sheet={sheet} url={url} near={near} />
           ) : (
             <div className="grid h-full place-content-center gap-2 text-center text-lead" role="status">
-              {wrong ?? (progress === null ? 'Drawing the sheet…' : 'Making the PDF…')}
+              {wrong ? t(wrong) : progress === null ? t('sheet.drawingSheet') : t('sheet.makingPdf')}
               {!wrong && (
                 <ProgressBar
-                  label="The print"
+                  label={t('sheet.thePrint')}
                   value={progress === null ? 0.9 : 0.8 * progress}
                   max={1}
                   className="w-48"
@@ -161,14 +163,14 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
                 onChange={() => toggle(f)}
                 className="size-5 shrink-0 accent-strata-3"
               />
-              {FAULT_WORDS[f].label}
+              {t(FAULT_WORDS[f].label)}
             </label>
           ))}
           <ul className="mt-2 grid gap-2 text-base leading-snug" aria-live="polite">
-            {faults.length === 0 && <li>Correct: the bar has its true length across and along.</li>}
+            {faults.length === 0 && <li>{t('sheet.correctBarHasTrue')}</li>}
             {faults.map((f) => (
               <li key={f}>
-                <strong>{FAULT_WORDS[f].seen}</strong> {FAULT_WORDS[f].fix}
+                <strong>{t(FAULT_WORDS[f].seen)}</strong> {t(FAULT_WORDS[f].fix)}
               </li>
             ))}
           </ul>
@@ -176,20 +178,20 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
       </div>
       <div className="mt-4 flex flex-wrap items-center gap-3">
         <Segments
-          label="Zoom"
+          label={t('sheet.zoom')}
           value={near}
           onChange={setNear}
           options={[
-            { value: 'bar', label: 'at the bar' },
-            { value: 'whole', label: 'the whole sheet' },
+            { value: 'bar', label: t('sheet.atTheBar') },
+            { value: 'whole', label: t('sheet.wholeSheet') },
           ]}
         />
         <Button aria-pressed={told} onClick={() => setTold((t) => !t)}>
-          What should I measure?
+          {t('sheet.whatShouldIMeasure')}
         </Button>
         {told && <Reading page={page} sheet={sheet} />}
         <Button className="ml-auto" onClick={onClose}>
-          Done
+          {t('press.done')}
         </Button>
       </div>
     </Dialog>
@@ -198,17 +200,22 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
 
 /** What a rule would say of the bar and of the wrap as they came out. */
 function Reading({ page, sheet }: { page: Page; sheet: SimulatedSheet }) {
-  const say = useSay();
+  const t = useWords();
   const bar = barOf(page);
   if (!bar) return null;
   const out = printedBox(sheet, bar);
   const trim = printedBox(sheet, page.trimBox);
-  const long = (r: Rect) => say([fineMm(Math.max(r.width, r.height))]);
+  const long = (r: Rect) => t.quantity(fineMm(Math.max(r.width, r.height)));
   return (
     <p className="font-label text-base font-medium" role="status">
-      The bar {long(out)} for {long(bar)}; cut marks across {say([fineMm(trim.width)])} for{' '}
-      {say([fineMm(page.trimBox.width)])}, along {say([fineMm(trim.height)])} for{' '}
-      {say([fineMm(page.trimBox.height)])}.
+      {t('sheet.barCutMarksAcross', {
+        out: long(out),
+        bar: long(bar),
+        width: fineMm(trim.width),
+        width2: fineMm(page.trimBox.width),
+        height: fineMm(trim.height),
+        height2: fineMm(page.trimBox.height),
+      })}
     </p>
   );
 }
@@ -221,6 +228,7 @@ interface PrintedProps {
 }
 
 function Printed({ page, sheet, url, near }: PrintedProps) {
+  const t = useWords();
   const { widthMm, heightMm, matrix, inked } = sheet;
   const bar = barOf(page);
   const whole = { x: 0, y: 0, width: Math.max(widthMm, 120), height: heightMm };
@@ -233,7 +241,7 @@ function Printed({ page, sheet, url, near }: PrintedProps) {
   return (
     <Board
       interactive
-      label="The sheet as it comes out of the printer simulator, with a rule on it"
+      label={t('sheet.sheetComesOutPrinter')}
       bounds={near === 'bar' && atBar ? atBar : whole}
       room={{ top: 14, right: 14, bottom: 14, left: 14 }}
       draw={(fit) => (
@@ -268,7 +276,7 @@ const RULE_MM = 120;
 
 /** A steel rule to drag about: lies across or, turned by the R key or a touch on its end, along. */
 function Rule({ fit, sheet, page }: { fit: Fit; sheet: SimulatedSheet; page: Page }) {
-  const say = useSay();
+  const t = useWords();
   const bar = barOf(page);
   const lies = bar !== null && bar.height > bar.width;
   const [at, setAt] = useState(
@@ -283,9 +291,13 @@ function Rule({ fit, sheet, page }: { fit: Fit; sheet: SimulatedSheet; page: Pag
       as="g"
       role="slider"
       tabIndex={0}
-      aria-label="Steel rule. Arrow keys move it, R turns it"
+      aria-label={t('sheet.steelRuleArrowKeys')}
       aria-valuenow={Math.round(at.x)}
-      aria-valuetext={`zero at ${say([mm(at.x)])} across, ${say([mm(at.y)])} down, ${along ? 'along the feed' : 'across'}`}
+      aria-valuetext={t('sheet.zeroAcrossDown', {
+        x: mm(at.x),
+        y: mm(at.y),
+        which: along ? 'alongFeed' : 'other',
+      })}
       className="cursor-move touch-none"
       transform={`translate(${fit.x(at.x)} ${fit.y(at.y)}) rotate(${along ? 90 : 0}) scale(${fit.k})`}
       onKeyDown={(e) => {

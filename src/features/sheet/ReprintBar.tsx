@@ -1,9 +1,11 @@
+import { useWords } from '@/ui/words';
 import { piecesText } from '@/core/plan/runWords';
 import { Button } from '@/ui/Button';
 import { useJob } from '../job/jobContext';
 
 /** Only the pieces of the reprint list are on the sheets: said, with the way back. */
 export function ReprintBar() {
+  const t = useWords();
   const { job, edit } = useJob();
   if (!job.reprint) return null;
   return (
@@ -12,10 +14,10 @@ export function ReprintBar() {
       className="flex flex-wrap items-center gap-3 border-b-2 border-ink bg-warning/25 px-4 py-2"
     >
       <p className="flex-1 font-label font-semibold">
-        Reprint sheet: only {piecesText(job.reprint)}
-        {job.reprint.some((p) => p.name !== '') && ', names kept'}.
+        {t('sheet.reprintSheetOnly', { reprint: piecesText(job.reprint) })}
+        {job.reprint.some((p) => p.name !== '') && t('sheet.namesKept')}.
       </p>
-      <Button onClick={() => edit((j) => ({ ...j, reprint: null }))}>Print all pieces</Button>
+      <Button onClick={() => edit((j) => ({ ...j, reprint: null }))}>{t('sheet.printAllPieces')}</Button>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import type { SheetOption } from '@/core/sheet/options';
 import { moneyText } from '@/core/money/money';
 import { Button } from '@/ui/Button';
@@ -9,6 +10,7 @@ const MOST_SHOWN = 3;
 
 /** What else prints the pieces whole: paper and printer together, cheapest first, one button each. */
 export function SheetOptions() {
+  const t = useWords();
   const { plan, shop, edit } = useJob();
   const { options, paper, printer, panels } = plan.sheet;
   const isIt = (o: SheetOption) => !panels && o.paper.id === paper?.id && o.printer.id === printer.id;
@@ -31,10 +33,12 @@ export function SheetOptions() {
   return (
     <div
       role="group"
-      aria-label={panels ? 'Prints it whole' : 'Other papers that hold it'}
+      aria-label={panels ? t('sheet.printsWhole') : t('sheet.otherPapersHold')}
       className={`flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b border-rule px-4 py-2 ${panels ? 'border-l-8 border-l-warning bg-sheet' : 'bg-sheet/80'}`}
     >
-      <p className="font-label text-base font-semibold">{panels || !paper ? 'Prints it whole:' : 'Or on:'}</p>
+      <p className="font-label text-base font-semibold">
+        {panels || !paper ? t('sheet.printsWhole2') : t('sheet.orOn')}
+      </p>
       {others.map((o) => (
         <Button key={`${o.printer.id} ${o.paper.id}`} onClick={() => use(o)}>
           {o.paper.name}

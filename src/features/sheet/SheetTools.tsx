@@ -3,14 +3,14 @@
 import { ChevronDown } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import type { Job } from '@/core/job/job';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import { Button } from '@/ui/Button';
 import { PopoverBox } from '@/ui/PopoverBox';
 import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { useShop } from '../shell/shopContext';
 
@@ -19,28 +19,28 @@ const CHEAPEST = 'cheapest';
 /** Paper, printer, mirror, knife: all that decides how the pieces lie. */
 export function SheetTools() {
   const { job, plan, shop, edit } = useJob();
-  const say = useSay();
+  const t = useWords();
   const put = (next: Partial<Job['sheet']>, group?: string) =>
     edit((j) => ({ ...j, sheet: { ...j.sheet, ...next } }), group);
   const papers = shop.papers.map((p) => ({
     value: p.id,
-    label: `${p.name}, ${say([mm(p.widthMm)])}${p.kind === 'roll' ? ' wide' : ` × ${say([mm(p.heightMm)])}`}`,
+    label: `${p.name}, ${t.quantity(mm(p.widthMm))}${p.kind === 'roll' ? ' wide' : ` × ${t.quantity(mm(p.heightMm))}`}`,
   }));
   const { printers } = shop.settings;
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-rule bg-sheet/80 px-4 py-2">
-      <Labelled label="Paper">
+      <Labelled label={t('common.paper')}>
         <Select
-          label="Paper"
+          label={t('common.paper')}
           value={job.sheet.paperId ?? CHEAPEST}
           options={[
             {
               value: CHEAPEST,
               label: plan.sheet.panels
-                ? 'Whichever takes the fewest panels'
+                ? t('sheet.whicheverTakesFewestPanels')
                 : plan.sheet.paper && job.sheet.paperId === null
-                  ? `Whichever costs least (${plan.sheet.paper.name})`
-                  : 'Whichever costs least',
+                  ? t('sheet.whicheverCostsLeast', { paper: plan.sheet.paper.name })
+                  : t('sheet.whicheverCostsLeast2'),
             },
             ...papers,
           ]}
@@ -49,9 +49,9 @@ export function SheetTools() {
         />
       </Labelled>
       {printers.length > 1 && (
-        <Labelled label="Printer">
+        <Labelled label={t('common.printer')}>
           <Select
-            label="Printer"
+            label={t('common.printer')}
             value={plan.sheet.printer.id}
             options={printers.map((p) => ({ value: p.id, label: p.name }))}
             onChange={(printerId) => put({ printerId, mirrorBy: null })}
@@ -59,30 +59,30 @@ export function SheetTools() {
           />
         </Labelled>
       )}
-      <Labelled label="Mirror once, in">
+      <Labelled label={t('sheet.mirrorOnce')}>
         <Segments
-          label="Where the sheet is mirrored"
+          label={t('sheet.whereSheetMirrored')}
           value={plan.sheet.mirrorBy}
           onChange={(mirrorBy) => put({ mirrorBy })}
           options={[
-            { value: 'app', label: 'this file' },
-            { value: 'driver', label: 'the driver' },
+            { value: 'app', label: t('sheet.thisFile') },
+            { value: 'driver', label: t('common.theDriver') },
           ]}
         />
       </Labelled>
-      <Labelled label="Cut with">
+      <Labelled label={t('sheet.cutWith')}>
         <Segments
-          label="What the pieces are cut with"
+          label={t('sheet.whatPiecesCut')}
           value={job.sheet.cut}
           onChange={(cut) => put({ cut })}
           options={[
-            { value: 'knife', label: 'a knife', title: 'Along any outline: the tightest layout' },
-            { value: 'trimmer', label: 'a trimmer', title: 'Straight cuts from edge to edge, in sequence' },
+            { value: 'knife', label: t('sheet.aKnife'), title: t('sheet.alongAnyOutlineTightest') },
+            { value: 'trimmer', label: t('sheet.aTrimmer'), title: t('sheet.straightCutsFromEdge') },
           ]}
         />
       </Labelled>
       <LengthField
-        label="Gap"
+        label={t('wrap.gap')}
         valueMm={job.sheet.gapMm}
         minMm={0}
         maxMm={50}
@@ -97,7 +97,7 @@ export function SheetTools() {
           onChange={(e) => put({ mayRotate: e.target.checked })}
           className="size-5 accent-strata-3"
         />
-        may rotate
+        {t('sheet.mayRotate')}
       </label>
       <OtherJobs onChange={(sharedJobIds) => put({ sharedJobIds })} />
     </div>
@@ -106,6 +106,7 @@ export function SheetTools() {
 
 /** Other jobs that fill up the same sheets. */
 function OtherJobs({ onChange }: { onChange: (ids: string[]) => void }) {
+  const t = useWords();
   const { job } = useJob();
   const { jobs } = useShop();
   const others = jobs.filter((r) => r.id !== job.id && r.job.blankId !== null);
@@ -115,14 +116,14 @@ function OtherJobs({ onChange }: { onChange: (ids: string[]) => void }) {
     <Popover.Root>
       <Popover.Trigger asChild>
         <Button>
-          {sharedJobIds.length === 0 ? 'Share sheets' : `With ${sharedJobIds.length} more`}{' '}
+          {sharedJobIds.length === 0
+            ? t('sheet.shareSheets')
+            : t('sheet.withMore', { sharedJobIds: sharedJobIds.length })}{' '}
           <ChevronDown size={16} aria-hidden />
         </Button>
       </Popover.Trigger>
-      <PopoverBox label="Jobs on the same sheets" side="bottom" align="end" width="w-80">
-        <p className="mb-1 text-fine leading-snug text-soft">
-          Pieces of these jobs are laid on the same sheets.
-        </p>
+      <PopoverBox label={t('sheet.jobsSameSheets')} side="bottom" align="end" width="w-80">
+        <p className="mb-1 text-fine leading-snug text-soft">{t('sheet.piecesTheseJobsLaid')}</p>
         <ul className="grid">
           {others.map((r) => (
             <li key={r.id}>

@@ -1,3 +1,6 @@
+import { verbatim } from '@/core/message/message';
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { pictureLayer, type PictureRef } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import { demoShop } from '@/core/demo/demoShop';
@@ -45,6 +48,7 @@ function machines(over: Partial<Machines> = {}) {
       return Promise.resolve(ok(value));
     };
   const made: Machines = {
+    write: english.text,
     pdf: answer('pdf', bytes(1)),
     png: answer('png', bytes(2)),
     svg: answer('svg', '<svg/>'),
@@ -65,14 +69,14 @@ test('a file name is letters, digits and dashes, whatever the job is called', ()
 test('all sheets, or one by itself, with the pictures those sheets draw and no others', async () => {
   const { made, asked } = machines();
   const { job, plan: p } = of();
-  expect(await pdfFile({ job, plan: p }, made)).toMatchObject({
+  expect(inEnglish(await pdfFile({ job, plan: p }, made))).toMatchObject({
     ok: true,
     value: { name: 'star-party-crew-tumblers.pdf' },
   });
   expect(await pdfFile({ job, plan: p }, made, 0)).toMatchObject({
     value: { name: 'star-party-crew-tumblers-sheet-1.pdf', mime: 'application/pdf' },
   });
-  const { sheet: whole } = withPages(p);
+  const { sheet: whole } = withPages(p, english.text);
   const [all, first] = asked.map((a) => a.request as { pages: unknown[]; sources: object });
   expect(all?.pages).toHaveLength(whole.pages.length);
   expect(first?.pages).toHaveLength(1);
@@ -83,17 +87,18 @@ test('all sheets, or one by itself, with the pictures those sheets draw and no o
 test('a sheet that is not there is said, and nothing is asked of the worker', async () => {
   const { made, asked } = machines();
   for (const task of [sheetPngFile, sheetSvgFile])
-    expect(await task(of(), made, 99)).toMatchObject({
+    expect(inEnglish(await task(of(), made, 99))).toMatchObject({
       ok: false,
       problem: { what: 'There is no such sheet.' },
     });
   expect(asked).toEqual([]);
-  expect(await sheetSvgFile(of(), made, 0)).toMatchObject({ value: { mime: 'image/svg+xml' } });
+  expect(inEnglish(await sheetSvgFile(of(), made, 0))).toMatchObject({ value: { mime: 'image/svg+xml' } });
 });
 
 test('a picture that is missing stops each of them, named', async () => {
   const gone = machines({
-    bytesOf: () => Promise.resolve(fail('It is not here.', 'dome.jpg', 'Import it again.')),
+    bytesOf: () =>
+      Promise.resolve(fail(verbatim('It is not here.'), 'dome.jpg', verbatim('Import it again.'))),
   });
   const tasks = [
     pdfFile(of(), gone.made),
@@ -102,13 +107,13 @@ test('a picture that is missing stops each of them, named', async () => {
     packageFile(of(), gone.made, '2026-11-26'),
   ];
   for (const r of await Promise.all(tasks))
-    expect(r).toMatchObject({ ok: false, problem: { where: 'dome.jpg' } });
+    expect(inEnglish(r)).toMatchObject({ ok: false, problem: { where: 'dome.jpg' } });
   expect(gone.asked).toEqual([]);
 });
 
 test('without a size there is no piece and no pattern', async () => {
   const bare = of({ ...JOB, blankId: null });
-  expect(await piecePngFile(bare, machines().made)).toMatchObject({
+  expect(inEnglish(await piecePngFile(bare, machines().made))).toMatchObject({
     problem: { what: 'The wrap has no size yet.' },
   });
   expect(patternFile(bare)).toBeNull();
@@ -143,8 +148,10 @@ test('the ZIP holds each thing once, the manifest first, and says what each is a
 
 test('what the worker cannot do stops the package there', async () => {
   const { made, asked } = machines({
-    png: () => Promise.resolve(fail('Out of memory.', 'PNG', 'Try again.')),
+    png: () => Promise.resolve(fail(verbatim('Out of memory.'), 'PNG', verbatim('Try again.'))),
   });
-  expect(await packageFile(of(), made, '2026-11-26')).toMatchObject({ problem: { what: 'Out of memory.' } });
+  expect(inEnglish(await packageFile(of(), made, '2026-11-26'))).toMatchObject({
+    problem: { what: 'Out of memory.' },
+  });
   expect(asked.map((a) => a.what)).toEqual(['pdf']);
 });

@@ -1,3 +1,4 @@
+import { say, type Message, type Write } from '@/core/message/message';
 import { sourcesOf } from '@/core/art/items';
 import { drawSheet, drawSheets } from '@/core/plan/sheetPages';
 import { fail, ok, type Result } from '@/core/basics/result';
@@ -15,13 +16,15 @@ import type { PageRequest, PictureBytes, SheetRequest } from '@/workers/files.wo
 /** One file of a job: its name, what it is, and its bytes. */
 export interface MadeFile {
   readonly name: string;
-  readonly what: string;
+  readonly what: Message;
   readonly mime: string;
   readonly bytes: Uint8Array;
 }
 
 /** What draws and packs, and where the pictures' bytes are: the worker and the database, or stubs of them in a test. */
 export interface Machines {
+  /** Writes what stands on the sheets. */
+  readonly write: Write;
   readonly pdf: (request: SheetRequest) => Promise<Result<Uint8Array>>;
   readonly png: (request: PageRequest) => Promise<Result<Uint8Array>>;
   readonly svg: (request: PageRequest, title: string) => Promise<Result<string>>;
@@ -57,8 +60,9 @@ async function requestOf(
   m: Machines,
 ): Promise<Result<SheetRequest>> {
   const { toDraw } = plan.sheet;
-  if (!toDraw) return fail('Nothing is laid on a sheet yet.', 'Sheet', 'Read the findings below.');
-  const drawn = sheet === undefined ? drawSheets(toDraw) : drawSheet(toDraw, sheet);
+  if (!toDraw)
+    return fail(say('sheet.nothingLaidSheetYet'), say('job.sheet'), say('sheet.readFindingsBelow'));
+  const drawn = sheet === undefined ? drawSheets(toDraw, m.write) : drawSheet(toDraw, sheet, m.write);
   const { pages } = drawn;
   const sources = usedIn(pages, drawn.sources);
   const pictures = await m.bytesOf(Object.values(sources).map((s) => s.ref));
@@ -78,7 +82,8 @@ export async function pdfFile(of: Subject, m: Machines, sheet?: number): Promise
   const name = sheet === undefined ? `${base}.pdf` : `${base}-sheet-${sheet + 1}.pdf`;
   return made(await m.pdf(request.value), (bytes) => ({
     name,
-    what: sheet === undefined ? 'all sheets at true size' : `sheet ${sheet + 1} at true size`,
+    what:
+      sheet === undefined ? say('sheet.allSheetsTrueSize') : say('sheet.sheetTrueSize', { sheet: sheet + 1 }),
     mime: 'application/pdf',
     bytes,
   }));
@@ -92,7 +97,7 @@ async function sheetRequest(of: Subject, sheet: number, m: Machines): Promise<Re
   const [page] = pages;
   return page
     ? ok({ page, sources, pictures, ppi })
-    : fail('There is no such sheet.', 'Sheet', 'Choose another.');
+    : fail(say('sheet.thereSuchSheet'), say('job.sheet'), say('sheet.chooseAnother'));
 }
 
 export async function sheetPngFile(of: Subject, m: Machines, sheet: number): Promise<Result<MadeFile>> {
@@ -100,7 +105,7 @@ export async function sheetPngFile(of: Subject, m: Machines, sheet: number): Pro
   if (!request.ok) return request;
   return made(await m.png(request.value), (bytes) => ({
     name: `${fileName(of.job.name)}-sheet-${sheet + 1}.png`,
-    what: `sheet ${sheet + 1} with its marks`,
+    what: say('sheet.sheetMarks', { sheet: sheet + 1 }),
     mime: 'image/png',
     bytes,
   }));
@@ -111,7 +116,7 @@ export async function sheetSvgFile(of: Subject, m: Machines, sheet: number): Pro
   if (!request.ok) return request;
   return made(await m.svg(request.value, of.job.name), (text) => ({
     name: `${fileName(of.job.name)}-sheet-${sheet + 1}.svg`,
-    what: `sheet ${sheet + 1}, one unit to the millimetre`,
+    what: say('sheet.sheetOneUnitMillimetre', { sheet: sheet + 1 }),
     mime: 'image/svg+xml',
     bytes: encoded(text),
   }));
@@ -121,7 +126,8 @@ export async function sheetSvgFile(of: Subject, m: Machines, sheet: number): Pro
 export async function piecePngFile({ job, plan }: Subject, m: Machines): Promise<Result<MadeFile>> {
   const { pattern } = plan.wrap;
   const { board, placedLayers } = plan.art;
-  if (!pattern || !board) return fail('The wrap has no size yet.', 'PNG', 'Measure the blank first.');
+  if (!pattern || !board)
+    return fail(say('sheet.wrapHasSizeYet'), say('sheet.png'), say('sheet.measureBlankFirst'));
   const { ppi } = plan.sheet.printer;
   const sources = sourcesOf(placedLayers, board, pattern.bleed);
   const pictures = await m.bytesOf(Object.values(sources).map((s) => s.ref));
@@ -129,7 +135,7 @@ export async function piecePngFile({ job, plan }: Subject, m: Machines): Promise
   const page = pieceAlone(pattern, placedLayers, plan.sheet.mirrorBy === 'app');
   return made(await m.png({ page, sources, pictures: pictures.value, ppi }), (bytes) => ({
     name: `${fileName(job.name)}-piece.png`,
-    what: `one piece out to its bleed, ${ppi} ppi`,
+    what: say('sheet.onePieceOutBleed', { ppi }),
     mime: 'image/png',
     bytes,
   }));
@@ -141,7 +147,7 @@ export function patternFile({ job, plan }: Subject): MadeFile | null {
   return (
     pattern && {
       name: `${fileName(job.name)}-pattern.svg`,
-      what: 'outlines for a cutter, mm',
+      what: say('sheet.outlinesCutterMm'),
       mime: 'image/svg+xml',
       bytes: encoded(patternSvg(pattern, job.name)),
     }
@@ -152,7 +158,7 @@ export function cutListFile({ job, plan }: Subject): MadeFile {
   const { layout, parts } = plan.sheet;
   return {
     name: `${fileName(job.name)}-cut-list.csv`,
-    what: 'which piece lies where',
+    what: say('sheet.whichPieceLiesWhere'),
     mime: 'text/csv',
     bytes: encoded(layout ? cutListCsv(layout, parts) : ''),
   };
@@ -165,7 +171,7 @@ async function pictureFiles(job: Job, m: Machines): Promise<readonly MadeFile[]>
     const name = `pictures/${ref.name}`;
     if (ref.drawn || files.has(name)) continue;
     const bytes = await m.originalBytes(ref);
-    if (bytes) files.set(name, { name, what: 'as it was imported', mime: ref.mime, bytes });
+    if (bytes) files.set(name, { name, what: say('sheet.wasImported'), mime: ref.mime, bytes });
   }
   return [...files.values()];
 }
@@ -184,15 +190,19 @@ export async function packageFile(of: Subject, m: Machines, madeOn: string): Pro
     ...(pattern ? [pattern] : []),
     ...(await pictureFiles(of.job, m)),
   ];
-  const told = files.map((f): ManifestFile => ({ name: f.name, what: f.what, bytes: f.bytes.length }));
-  const manifest = encoded(manifestText(printPackageOf(of.job, of.plan), told, madeOn));
+  const told = files.map((f): ManifestFile => ({
+    name: f.name,
+    what: m.write(f.what),
+    bytes: f.bytes.length,
+  }));
+  const manifest = encoded(manifestText(printPackageOf(of.job, of.plan), told, madeOn, m.write));
   const packed = await m.zip([
     { name: 'manifest.json', bytes: manifest },
     ...files.map(({ name, bytes }) => ({ name, bytes })),
   ]);
   return made(packed, (bytes) => ({
     name: `${fileName(of.job.name)}.zip`,
-    what: 'everything',
+    what: say('sheet.everything'),
     mime: 'application/zip',
     bytes,
   }));

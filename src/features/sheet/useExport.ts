@@ -1,5 +1,7 @@
 'use client';
 
+import { type Write } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { useRef, useState } from 'react';
 import { ok, type Result } from '@/core/basics/result';
 import { bytesOf, originalBytes } from '@/data/pictures';
@@ -36,7 +38,8 @@ export interface Export {
   readonly stop: () => void;
 }
 
-const machines = (signal: AbortSignal, onStep: (share: number) => void): Machines => ({
+const machines = (signal: AbortSignal, onStep: (share: number) => void, write: Write): Machines => ({
+  write,
   pdf: (request) => inWorker('PDF', (api) => api.pdf(request, onProgress(onStep)), signal),
   png: (request) => inWorker('PNG', (api) => api.png(request, onProgress(onStep)), signal),
   svg: (request, title) => inWorker('SVG', (api) => api.svg(request, title), signal),
@@ -47,6 +50,7 @@ const machines = (signal: AbortSignal, onStep: (share: number) => void): Machine
 
 /** Makes the files of a job in the worker, with progress and a way to stop. */
 export function useExport(): Export {
+  const t = useWords();
   const { job, plan } = useJob();
   const [progress, setProgress] = useState<number | null>(null);
   const abort = useRef<AbortController | null>(null);
@@ -57,7 +61,7 @@ export function useExport(): Export {
     const control = new AbortController();
     abort.current = control;
     setProgress(0);
-    const made = await task(machines(control.signal, setProgress));
+    const made = await task(machines(control.signal, setProgress, t));
     setProgress(null);
     return made;
   };
@@ -69,7 +73,7 @@ export function useExport(): Export {
     }
     const { name, bytes, mime } = made.value;
     saveBytesAs(name, bytes, mime);
-    notify(`${name} is made.`);
+    notify(t('sheet.isMade', { name }));
   };
   const saveNow = (file: MadeFile | null) => {
     if (file) saveBytesAs(file.name, file.bytes, file.mime);

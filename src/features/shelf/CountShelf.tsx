@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import type { Outlook } from '@/core/stock/wants';
 import { countItem } from '@/data/shelf';
@@ -9,12 +10,12 @@ import { amountText, UNIT_WORDS } from './shelfWords';
 
 /** The shelf for counting, tablet in hand: one item a line, large keys, written when it is said. */
 export function CountShelf({ shelf }: { shelf: readonly Outlook[] }) {
+  const t = useWords();
   const [done, setDone] = useState<Readonly<Record<string, number>>>({});
   return (
     <div className="max-w-4xl">
       <p className="px-4 py-2 text-soft">
-        Count the stock and enter it. The ledger’s figure is shown beside it, and the difference is recorded.{' '}
-        {Object.keys(done).length} of {shelf.length} counted.
+        {t('stock.countStockEnterLedgers', { object: Object.keys(done).length, shelf: shelf.length })}
       </p>
       <ul>
         {shelf.map((o) => (
@@ -38,6 +39,7 @@ interface LineProps {
 }
 
 function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
+  const t = useWords();
   const [text, setText] = useState('');
   const had = balance.onHand;
   const typed = text.trim() === '' ? Math.max(0, had) : Number(text.replace(',', '.'));
@@ -46,7 +48,7 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
     if (!r.ok) return notifyProblem(r.problem);
     setText('');
     onDone(r.value);
-    if (r.value !== 0) notify(`${item.name}: the ledger differed by ${amountText(r.value)}.`);
+    if (r.value !== 0) notify(t('stock.ledgerDiffered', { item: item.name, r: amountText(r.value) }));
   };
   const step = (by: number) => setText(String(Math.max(0, (Number.isFinite(typed) ? typed : 0) + by)));
   return (
@@ -57,7 +59,10 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
         <span className="block text-lead leading-tight font-semibold">{item.name}</span>
         <span className="font-label text-fine font-medium text-soft">
           {off === undefined
-            ? `the ledger has ${amountText(had)} ${had === 1 && item.unit === 'pieces' ? 'piece' : UNIT_WORDS[item.unit]}`
+            ? t('stock.ledgerHas', {
+                had: amountText(had),
+                value: had === 1 && item.unit === 'pieces' ? 'piece' : UNIT_WORDS[item.unit],
+              })
             : off === 0
               ? 'counted: it was right'
               : `counted: difference ${amountText(off)}`}
@@ -65,13 +70,13 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
       </span>
       <Button
         className="min-h-14 min-w-14 text-name"
-        aria-label={`One less of ${item.name}`}
+        aria-label={t('stock.oneLess', { item: item.name })}
         onClick={() => step(-1)}
       >
         −
       </Button>
       <input
-        aria-label={`Counted of ${item.name}`}
+        aria-label={t('stock.countedOf', { item: item.name })}
         inputMode="decimal"
         value={text}
         placeholder={amountText(Math.max(0, had))}
@@ -83,13 +88,13 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
       />
       <Button
         className="min-h-14 min-w-14 text-name"
-        aria-label={`One more of ${item.name}`}
+        aria-label={t('stock.oneMore', { item: item.name })}
         onClick={() => step(1)}
       >
         +
       </Button>
       <Button className="min-h-14 min-w-28 text-lead" onClick={() => void say()}>
-        {off === undefined ? 'Save count' : 'Again'}
+        {off === undefined ? t('stock.saveCount') : t('stock.again')}
       </Button>
     </li>
   );

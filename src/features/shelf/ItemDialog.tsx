@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm, useFormContext, useWatch } from 'react-hook-form';
 import { STOCK_KINDS, STOCK_UNITS, type StockItem } from '@/core/shop/stock';
@@ -28,6 +30,7 @@ interface Props {
 
 /** Something put on the shelf, or how it is bought changed; what its ledger says stays. */
 export function ItemDialog({ item, onClose }: Props) {
+  const t = useWords();
   const { shop } = useShop();
   const form = useForm<ItemFormIn, unknown, ItemFormOut>({
     resolver: zodResolver(itemFormSchema),
@@ -56,34 +59,44 @@ export function ItemDialog({ item, onClose }: Props) {
     <Dialog
       open
       onClose={onClose}
-      title={item ? `Change ${item.name}` : 'Add item'}
-      about="How it is bought. Unit price, leftovers and order dates follow from this."
+      title={item ? t('stock.change', { item: item.name }) : t('stock.addItem')}
+      about={t('stock.howBoughtUnitPrice')}
     >
-      <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel="Save">
+      <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel={t('common.save')}>
         <WhatFields />
         <div className="grid grid-cols-3 gap-3">
-          <Text name="caseSize" label={`Case size, ${UNIT_WORDS[unit]}`} inputMode="decimal" />
-          <Text name="caseCents" label={`Case price, ${price}`} inputMode="decimal" />
-          <Text name="freightCents" label={`Freight per case, ${price}`} inputMode="decimal" />
-          <Text name="leadDays" label="Lead time, days" inputMode="decimal" />
-          <Text name="lowAt" label="Reorder level" inputMode="decimal" />
+          <Text
+            name="caseSize"
+            label={t('stock.caseSize', { unitWords: UNIT_WORDS[unit] })}
+            inputMode="decimal"
+          />
+          <Text name="caseCents" label={t('stock.casePrice', { price })} inputMode="decimal" />
+          <Text name="freightCents" label={t('stock.freightPerCase', { price })} inputMode="decimal" />
+          <Text name="leadDays" label={t('stock.leadTimeDays')} inputMode="decimal" />
+          <Text name="lowAt" label={t('stock.reorderLevel')} inputMode="decimal" />
           {!item && (
-            <Text name="onHand" label="On hand now" hint="Leave empty to count later." inputMode="decimal" />
+            <Text
+              name="onHand"
+              label={t('stock.handNow')}
+              hint={t('stock.leaveEmptyCountLater')}
+              inputMode="decimal"
+            />
           )}
         </div>
-        <Choice name="leftOver" label="Unused part of a case" options={LEFT_OVER} />
+        <Choice name="leftOver" label={t('stock.unusedPartCase')} options={LEFT_OVER} />
       </DialogForm>
     </Dialog>
   );
 }
 
 const LEFT_OVER = [
-  ['kept', 'kept for other jobs'],
-  ['charged', 'charged to the job'],
+  ['kept', say('stock.keptOtherJobs')],
+  ['charged', say('stock.chargedJob')],
 ] as const;
 
 /** What it is, by the shop's own things where it is one of them. */
 function WhatFields() {
+  const t = useWords();
   const { shop } = useShop();
   const { control, setValue } = useFormContext<ItemFormIn>();
   const kind = useWatch({ control, name: 'kind' });
@@ -100,19 +113,24 @@ function WhatFields() {
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
-        <Choice name="kind" label="Kind" options={inWords(STOCK_KINDS, KIND_WORDS)} onChosen={startKind} />
+        <Choice
+          name="kind"
+          label={t('common.kind')}
+          options={inWords(STOCK_KINDS, KIND_WORDS)}
+          onChosen={startKind}
+        />
         {things.length > 0 && (
           <Choice
             name="ofId"
-            label="Which"
-            options={[['', 'none of these'], ...things.map((t) => [t.id, t.name] as const)]}
+            label={t('stock.which')}
+            options={[['', t('stock.noneThese')], ...things.map((t) => [t.id, t.name] as const)]}
             onChosen={takeName}
           />
         )}
       </div>
       <div className="grid grid-cols-[1fr_9rem] gap-3">
-        <Text name="name" label="Name" />
-        <Choice name="unit" label="Unit" options={asRead(STOCK_UNITS)} />
+        <Text name="name" label={t('common.name')} />
+        <Choice name="unit" label={t('stock.unit')} options={asRead(STOCK_UNITS)} />
       </div>
     </>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { addDays } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
@@ -30,6 +31,7 @@ const NEWEST = 40;
 
 /** One item: its lots, its orders, and every line of its ledger. */
 export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: () => void }) {
+  const t = useWords();
   const { shop } = useShop();
   const [changing, setChanging] = useState(false);
   const { item, balance } = o;
@@ -39,7 +41,7 @@ export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: ()
     if (!r.ok) return notifyProblem(r.problem);
     const gone = r.value;
     onClose();
-    if (gone) notifyUndo(`${item.name} is removed from stock.`, () => restoreItem(gone));
+    if (gone) notifyUndo(t('stock.removedFromStock', { item: item.name }), () => restoreItem(gone));
   };
   if (changing) return <ItemDialog item={item} onClose={() => setChanging(false)} />;
   return (
@@ -48,16 +50,22 @@ export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: ()
       onClose={onClose}
       wide
       title={item.name}
-      about={`${amountText(balance.onHand)} ${unit} on hand; a case of ${amountText(item.caseSize)} for ${moneyText(shop.settings.currency, item.caseCents)}, ${moneyText(shop.settings.currency, Math.round(eachCents(item)))} each with carriage.`}
+      about={t('stock.handCaseEachCarriage', {
+        onHand: amountText(balance.onHand),
+        unit,
+        caseSize: amountText(item.caseSize),
+        moneyText: moneyText(shop.settings.currency, item.caseCents),
+        moneyText2: moneyText(shop.settings.currency, Math.round(eachCents(item))),
+      })}
     >
       <div className="grid gap-5 md:grid-cols-2">
         <div className="grid content-start gap-4">
           <Orders outlook={o} />
           <Lots item={item} outlook={o} />
           <div className="flex flex-wrap gap-2">
-            <Button onClick={() => setChanging(true)}>Edit purchasing</Button>
+            <Button onClick={() => setChanging(true)}>{t('stock.editPurchasing')}</Button>
             <Button kind="quiet" onClick={() => void remove()}>
-              Take from stock
+              {t('common.takeFromStock')}
             </Button>
           </div>
         </div>
@@ -68,22 +76,23 @@ export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: ()
 }
 
 function Orders({ outlook: o }: { outlook: Outlook }) {
+  const t = useWords();
   const { item, balance } = o;
   const [cases, setCases] = useState(Math.max(1, o.cases));
   const [expected, setExpected] = useState(() => isoDay(addDays(Date.now(), item.leadDays)));
   const unit = UNIT_WORDS[item.unit];
   const order = async () => {
     const r = await orderCases(item, cases, /^\d{4}-\d{2}-\d{2}$/.test(expected) ? expected : null);
-    if (r.ok) notify(`${cases} ${cases === 1 ? 'case' : 'cases'} of ${item.name} on order.`);
+    if (r.ok) notify(t('stock.casesCasesCase', { cases, item: item.name }));
     else notifyProblem(r.problem);
   };
   return (
-    <section aria-label="Orders" className="grid gap-2">
-      <h3 className="font-name text-lead font-semibold">Orders</h3>
+    <section aria-label={t('stock.orders')} className="grid gap-2">
+      <h3 className="font-name text-lead font-semibold">{t('stock.orders')}</h3>
       <div className="flex flex-wrap items-end gap-3">
-        <NumberField label="Cases" value={cases} min={1} max={1000} whole onValue={setCases} />
+        <NumberField label={t('stock.cases')} value={cases} min={1} max={1000} whole onValue={setCases} />
         <label className="grid font-label text-fine font-medium text-soft">
-          Expected on
+          {t('stock.expectedOn')}
           <input
             type="date"
             value={expected}
@@ -92,14 +101,14 @@ function Orders({ outlook: o }: { outlook: Outlook }) {
           />
         </label>
         <Button onClick={() => void order()}>
-          Order {amountText(cases * item.caseSize)} {unit}
+          {t('stock.order', { cases: amountText(cases * item.caseSize), unit })}
         </Button>
       </div>
       {o.cases > 0 && (
         <p className="text-soft">
-          {o.cases} {o.cases === 1 ? 'case is' : 'cases are'} needed
+          {t('stock.casesCasesCase2', { cases: o.cases })}
           {o.orderBy && ` by ${isoDayText(o.orderBy)}`}
-          {o.shortFor && `, for ${o.shortFor}`}.
+          {o.shortFor && t('stock.for', { shortFor: o.shortFor })}.
         </p>
       )}
       <ul>
@@ -112,6 +121,7 @@ function Orders({ outlook: o }: { outlook: Outlook }) {
 }
 
 function OpenOrder({ item, order }: { item: StockItem; order: Outlook['balance']['orders'][number] }) {
+  const t = useWords();
   const [came, setCame] = useState(order.left);
   const [lot, setLot] = useState('');
   const said = (r: Awaited<ReturnType<typeof receiveOrder>>) => {
@@ -120,23 +130,23 @@ function OpenOrder({ item, order }: { item: StockItem; order: Outlook['balance']
   return (
     <li className="grid gap-2 border-b border-rule py-2">
       <span className="font-label font-semibold">
-        {amountText(order.left)} {UNIT_WORDS[item.unit]} on the way
-        {order.expectedOn && `, expected ${isoDayText(order.expectedOn)}`}
+        {t('stock.onTheWay', { left: amountText(order.left), unitWords: UNIT_WORDS[item.unit] })}
+        {order.expectedOn && t('stock.expected', { expectedOn: isoDayText(order.expectedOn) })}
       </span>
       <span className="flex flex-wrap items-end gap-3">
-        <NumberField label="Received" value={came} min={0.001} max={1_000_000} onValue={setCame} />
+        <NumberField label={t('stock.received')} value={came} min={0.001} max={1_000_000} onValue={setCame} />
         <TypedField
-          label="Lot"
+          label={t('stock.lot')}
           text={lot}
           width="w-28"
           parse={(t) => ok(t.trim().slice(0, 40))}
           onValue={setLot}
         />
         <Button onClick={() => void receiveOrder(item.id, order.orderId, came, lot).then(said)}>
-          Mark as received
+          {t('stock.markReceived')}
         </Button>
         <Button kind="quiet" onClick={() => void cancelOrder(item.id, order.orderId, order.left).then(said)}>
-          Cancel remaining
+          {t('stock.cancelRemaining')}
         </Button>
       </span>
     </li>
@@ -145,6 +155,7 @@ function OpenOrder({ item, order }: { item: StockItem; order: Outlook['balance']
 
 /** Lots that lie there; a poor coating is said here, and the look of every piece of that lot says it again. */
 function Lots({ item, outlook }: { item: StockItem; outlook: Outlook }) {
+  const t = useWords();
   const lots = outlook.balance.lots.filter((l) => l.lot !== '');
   const known = [...new Set([...lots.map((l) => l.lot), ...item.lots.map((l) => l.lot)])];
   if (known.length === 0) return null;
@@ -157,8 +168,8 @@ function Lots({ item, outlook }: { item: StockItem; outlook: Outlook }) {
     );
   };
   return (
-    <section aria-label="Lots" className="grid gap-1">
-      <h3 className="font-name text-lead font-semibold">Lots</h3>
+    <section aria-label={t('stock.lots')} className="grid gap-1">
+      <h3 className="font-name text-lead font-semibold">{t('stock.lots')}</h3>
       <ul>
         {known.map((lot) => {
           const said = item.lots.find((l) => l.lot === lot);
@@ -175,10 +186,10 @@ function Lots({ item, outlook }: { item: StockItem; outlook: Outlook }) {
                   onChange={(e) => set(lot, e.target.checked, said?.note ?? '')}
                   className="size-5"
                 />
-                poor coating
+                {t('stock.poorCoating')}
               </label>
               <TypedField
-                label={`What is known of ${lot}`}
+                label={t('stock.whatKnown', { lot })}
                 hideLabel
                 text={said?.note ?? ''}
                 width="w-56"
@@ -194,20 +205,20 @@ function Lots({ item, outlook }: { item: StockItem; outlook: Outlook }) {
 }
 
 function Ledger({ item, jobs }: { item: StockItem; jobs: ReadonlyMap<string, string> }) {
+  const t = useWords();
   const lines = useLiveQuery(() => itemLines(item.id), [item.id]);
   const { jobs: all } = useShop();
-  const nameOf = (id: string) =>
-    jobs.get(id) ?? all.find((j) => j.id === id)?.job.name ?? 'a job that is gone';
+  const nameOf = (id: string) => jobs.get(id) ?? all.find((j) => j.id === id)?.job.name ?? t('stock.jobGone');
   return (
-    <section aria-label="Ledger">
-      <h3 className="font-name text-lead font-semibold">Ledger</h3>
+    <section aria-label={t('stock.ledger')}>
+      <h3 className="font-name text-lead font-semibold">{t('stock.ledger')}</h3>
       <ul className="font-label">
         {lines?.slice(0, NEWEST).map((l) => (
           <li key={l.id} className="flex justify-between gap-3 border-b border-rule py-1">
             <span>
-              {MOVEMENT_WORDS[l.kind]}
+              {t(MOVEMENT_WORDS[l.kind])}
               {l.jobId && `, ${nameOf(l.jobId)}`}
-              {l.lot !== '' && ` · lot ${l.lot}`}
+              {l.lot !== '' && t('stock.lot2', { lot: l.lot })}
               <span className="block text-fine font-medium text-soft">
                 {momentText(l.at)}
                 {l.by && ` · ${l.by}`}
@@ -222,7 +233,7 @@ function Ledger({ item, jobs }: { item: StockItem; jobs: ReadonlyMap<string, str
         ))}
       </ul>
       {lines && lines.length > NEWEST && (
-        <p className="text-soft">and {lines.length - NEWEST} lines before</p>
+        <p className="text-soft">{t('stock.linesBefore', { lines: lines.length - NEWEST })}</p>
       )}
     </section>
   );

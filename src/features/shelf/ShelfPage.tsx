@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { FileDown, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Outlook } from '@/core/stock/wants';
@@ -26,24 +28,25 @@ import { MOST_TABLE_BYTES, readText } from '@/data/readFile';
 
 type View = 'shelf' | 'order' | 'count';
 const VIEWS = [
-  { value: 'shelf', label: 'All items' },
-  { value: 'order', label: 'To order' },
-  { value: 'count', label: 'Count' },
+  { value: 'shelf', label: say('stock.allItems') },
+  { value: 'order', label: say('stock.toOrder') },
+  { value: 'count', label: say('stock.count') },
 ] as const;
 
 async function bring(file: File): Promise<void> {
-  const text = await readText(file, MOST_TABLE_BYTES, 'Split the table.');
+  const text = await readText(file, MOST_TABLE_BYTES, say('common.splitTable'));
   if (!text.ok) return notifyProblem(text.problem);
   const { readShelfCsv } = await part(() => import('@/core/formats/shelfCsv'));
   const rows = readShelfCsv(text.value, await loadItems(), () => newId('item'));
   if (!rows.ok) return notifyProblem(rows.problem);
   const done = await bringShelf(rows.value);
   if (!done.ok) return notifyProblem(done.problem);
-  notify(`${done.value} ${done.value === 1 ? 'item' : 'items'} taken in.`);
+  notify(say('stock.doneDoneItem', { done: done.value }));
 }
 
 /** What lies on the shelf, what jobs will take of it, what is on its way, and what to order by when. */
 export function ShelfPage() {
+  const t = useWords();
   useAsideOf('books', booksAside);
   const { shelf, wantsKnown } = useShelf();
   const [view, setView] = useState<View>('shelf');
@@ -57,33 +60,39 @@ export function ShelfPage() {
   };
   return (
     <ShopFrame
-      title="Stock"
-      about={shelf ? `${shelf.length} items${toOrder > 0 ? `, ${toOrder} to order` : ''}` : 'reading…'}
+      title={t('common.stock')}
+      about={
+        shelf ? `${shelf.length} items${toOrder > 0 ? t('stock.toOrder2', { toOrder }) : ''}` : 'reading…'
+      }
       actions={
         <>
           <Button onClick={save} disabled={!shelf || shelf.length === 0}>
-            <FileDown size={16} aria-hidden /> CSV
+            <FileDown size={16} aria-hidden /> {t('stock.csv')}
           </Button>
-          <FileButton label="Shelf table" accept=".csv,text/csv,text/plain" onFile={(f) => void bring(f)}>
-            Open CSV
+          <FileButton
+            label={t('stock.shelfTable')}
+            accept=".csv,text/csv,text/plain"
+            onFile={(f) => void bring(f)}
+          >
+            {t('stock.openCsv')}
           </FileButton>
           <Button kind="act" onClick={() => setAdding(true)}>
-            <Plus size={18} aria-hidden /> Add item
+            <Plus size={18} aria-hidden /> {t('stock.addItem')}
           </Button>
         </>
       }
     >
       <div className="flex h-full flex-col">
         <div className="border-b border-rule px-4 py-2">
-          <Segments label="Show stock as" value={view} options={VIEWS} onChange={setView} />
+          <Segments label={t('stock.showStock')} value={view} options={VIEWS} onChange={setView} />
         </div>
-        <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Items">
-          {shelf?.length === 0 && (
-            <p className="p-8 text-lead">
-              No stock yet. Add your first blank with its case size and case price, then count it. After that,
-              pressing updates the count.
-            </p>
-          )}
+        <div
+          className="min-h-0 flex-1 overflow-auto"
+          tabIndex={0}
+          role="region"
+          aria-label={t('stock.items')}
+        >
+          {shelf?.length === 0 && <p className="p-8 text-lead">{t('stock.stockYetAddYour')}</p>}
           {shelf && shelf.length > 0 && view === 'shelf' && (
             <ItemTable shelf={shelf} wantsKnown={wantsKnown} onOpen={setOpenId} />
           )}
@@ -104,17 +113,18 @@ interface TableProps {
 }
 
 function ItemTable({ shelf, wantsKnown, onOpen }: TableProps) {
+  const t = useWords();
   const kinds = STOCK_KINDS.filter((k) => shelf.some((o) => o.item.kind === k));
   return (
     <table className="w-full max-w-5xl font-label">
       <thead>
         <tr className="border-b-2 border-ink text-fine font-semibold">
-          <th className="px-4 py-1.5 text-left">Item</th>
-          <th className="px-3 py-1.5 text-right">On hand</th>
-          <th className="px-3 py-1.5 text-right">Allocated</th>
-          <th className="px-3 py-1.5 text-right">Available</th>
-          <th className="px-3 py-1.5 text-right">On order</th>
-          <th className="px-4 py-1.5 text-left">Action</th>
+          <th className="px-4 py-1.5 text-left">{t('common.what')}</th>
+          <th className="px-3 py-1.5 text-right">{t('stock.onHand')}</th>
+          <th className="px-3 py-1.5 text-right">{t('stock.allocated')}</th>
+          <th className="px-3 py-1.5 text-right">{t('stock.available')}</th>
+          <th className="px-3 py-1.5 text-right">{t('stock.onOrder')}</th>
+          <th className="px-4 py-1.5 text-left">{t('common.action')}</th>
         </tr>
       </thead>
       {kinds.map((kind) => (
@@ -125,7 +135,7 @@ function ItemTable({ shelf, wantsKnown, onOpen }: TableProps) {
               scope="rowgroup"
               className="px-4 pt-3 pb-1 text-left font-name text-lead font-semibold"
             >
-              {KIND_WORDS[kind]}
+              {t(KIND_WORDS[kind])}
             </th>
           </tr>
           {shelf
@@ -148,6 +158,7 @@ function ItemRow({
   wantsKnown: boolean;
   onOpen: TableProps['onOpen'];
 }) {
+  const t = useWords();
   const { item, balance } = o;
   const unit = UNIT_WORDS[item.unit];
   return (
@@ -160,7 +171,7 @@ function ItemRow({
         >
           {item.name}
           {item.lots.some((l) => l.poor && balance.lots.some((b) => b.lot === l.lot)) && (
-            <span className="ml-2 text-fine font-semibold text-act-deep">poor lot</span>
+            <span className="ml-2 text-fine font-semibold text-act-deep">{t('stock.poorLot')}</span>
           )}
         </button>
       </td>
@@ -179,41 +190,43 @@ function ItemRow({
 
 /** What an item asks for, in a sentence. */
 function Todo({ outlook: o }: { outlook: Outlook }) {
+  const t = useWords();
   const today = useMemo(() => isoDay(new Date()), []);
   if (o.balance.onHand < 0)
-    return <span className="font-semibold text-act-deep">Negative stock: count it</span>;
+    return <span className="font-semibold text-act-deep">{t('stock.negativeStockCount')}</span>;
   if (o.cases > 0) {
     const late = o.orderBy !== null && o.orderBy < today;
     return (
       <span className={late ? 'font-semibold text-act-deep' : 'font-semibold'}>
-        Order {o.cases} {o.cases === 1 ? 'case' : 'cases'}
+        {t('stock.order2', { cases: o.cases })}
         {o.orderBy !== null &&
           (late ? `: should have been by ${isoDayText(o.orderBy)}` : ` by ${isoDayText(o.orderBy)}`)}
       </span>
     );
   }
   if (o.shortFor !== null)
-    return <span className="font-semibold text-act-deep">Arrives too late for {o.shortFor}</span>;
+    return (
+      <span className="font-semibold text-act-deep">
+        {t('stock.arrivesTooLate', { shortFor: o.shortFor })}
+      </span>
+    );
   const [coming] = o.balance.orders;
   if (coming)
     return (
       <span>
-        {amountText(coming.left)} on the way{coming.expectedOn && `, ${isoDayText(coming.expectedOn)}`}
+        {t('stock.onTheWay2', { left: amountText(coming.left) })}
+        {coming.expectedOn && `, ${isoDayText(coming.expectedOn)}`}
       </span>
     );
   return null;
 }
 
 function OrderList({ shelf, onOpen }: { shelf: readonly Outlook[]; onOpen: (id: string) => void }) {
+  const t = useWords();
   const list = shelf
     .filter((o) => o.cases > 0 || o.shortFor !== null)
     .sort((a, b) => (a.orderBy ?? '9999').localeCompare(b.orderBy ?? '9999'));
-  if (list.length === 0)
-    return (
-      <p className="p-8 text-lead">
-        Nothing to order. Stock covers all jobs, and no item is below its reorder level.
-      </p>
-    );
+  if (list.length === 0) return <p className="p-8 text-lead">{t('stock.nothingOrderStockCovers')}</p>;
   return (
     <ul className="max-w-5xl">
       {list.map((o) => (
@@ -230,11 +243,14 @@ function OrderList({ shelf, onOpen }: { shelf: readonly Outlook[]; onOpen: (id: 
               </span>
             </span>
             <span className="font-label text-fine font-medium text-soft">
-              {amountText(o.balance.onHand)} on hand, {amountText(o.taken)} taken by{' '}
-              {o.wants.length === 0 ? 'no job' : o.wants.map((w) => w.jobName).join(', ')}
-              {o.balance.onOrder > 0 && `, ${amountText(o.balance.onOrder)} on order`}; a case of{' '}
-              {amountText(o.item.caseSize)} takes {o.item.leadDays} days
-              {o.item.lowAt > 0 && `; ${amountText(o.item.lowAt)} are to stay`}
+              {t('stock.handTaken', {
+                onHand: amountText(o.balance.onHand),
+                taken: amountText(o.taken),
+                value: o.wants.length === 0 ? 'no job' : o.wants.map((w) => w.jobName).join(', '),
+              })}
+              {o.balance.onOrder > 0 && t('stock.onOrder2', { onOrder: amountText(o.balance.onOrder) })}
+              {t('stock.caseTakesDays', { caseSize: amountText(o.item.caseSize), leadDays: o.item.leadDays })}
+              {o.item.lowAt > 0 && t('stock.areToStay', { lowAt: amountText(o.item.lowAt) })}
             </span>
           </button>
         </li>

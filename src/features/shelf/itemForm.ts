@@ -1,10 +1,12 @@
+import { rule } from '@/core/basics/rule';
+import { say, type Message } from '@/core/message/message';
 import * as z from 'zod/mini';
 import { nameSchema } from '@/core/shop/common';
 import { STOCK_KINDS, STOCK_UNITS, type StockItem } from '@/core/shop/stock';
 import type { Shop } from '@/core/shop/shop';
 import { moneyText } from '../shop/shopForm';
 
-const numberText = (label: string, least: number, most: number, whole: boolean) =>
+const numberText = (label: Message, least: number, most: number, whole: boolean) =>
   z.pipe(
     z.string().check(
       z.refine(
@@ -19,7 +21,7 @@ const numberText = (label: string, least: number, most: number, whole: boolean) 
           );
         },
         {
-          error: `${label}: ${whole ? 'a whole number ' : ''}from ${least} to ${most.toLocaleString('en')}.`,
+          error: rule('stock.labelLeast', { label, which: whole ? 'wholeNumber' : 'other', least, most }),
         },
       ),
     ),
@@ -32,17 +34,17 @@ export const itemFormSchema = z.object({
   ofId: z.string(),
   name: nameSchema,
   unit: z.enum(STOCK_UNITS),
-  caseSize: numberText('A case', 0.001, 100_000, false),
+  caseSize: numberText(say('stock.aCase'), 0.001, 100_000, false),
   caseCents: moneyText,
   freightCents: moneyText,
   leftOver: z.enum(['kept', 'charged']),
-  leadDays: numberText('Days', 0, 365, true),
-  lowAt: numberText('The least', 0, 1_000_000, false),
+  leadDays: numberText(say('stock.days'), 0, 365, true),
+  lowAt: numberText(say('stock.theLeast'), 0, 1_000_000, false),
   /** What lies there now; null where it is left empty. */
   onHand: z.pipe(
     z.string().check(
       z.refine((t) => t.trim() === '' || Number(t.trim().replace(',', '.')) >= 0, {
-        error: 'Stock on hand is 0 or more.',
+        error: rule('stock.stockHand0More'),
       }),
     ),
     z.transform((t) => (t.trim() === '' ? null : Number(t.trim().replace(',', '.')))),

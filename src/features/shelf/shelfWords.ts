@@ -1,11 +1,12 @@
+import { say, type Message } from '@/core/message/message';
 import type { MovementKind, StockKind, StockUnit } from '@/core/shop/stock';
 
-export const KIND_WORDS: Readonly<Record<StockKind, string>> = {
-  blank: 'Blanks',
-  paper: 'Papers',
-  ink: 'Inks',
-  tape: 'Tape',
-  part: 'Parts',
+export const KIND_WORDS: Readonly<Record<StockKind, Message>> = {
+  blank: say('common.blanks'),
+  paper: say('common.papers'),
+  ink: say('stock.inks'),
+  tape: say('stock.tape'),
+  part: say('common.parts'),
 };
 export const UNIT_WORDS: Readonly<Record<StockUnit, string>> = {
   pieces: 'pieces',
@@ -13,16 +14,16 @@ export const UNIT_WORDS: Readonly<Record<StockUnit, string>> = {
   metres: 'm',
   millilitres: 'ml',
 };
-export const MOVEMENT_WORDS: Readonly<Record<MovementKind, string>> = {
-  counted: 'counted',
-  received: 'came in',
-  pressed: 'pressed',
-  spoiled: 'spoiled',
-  printed: 'printed',
-  used: 'used',
-  'put-back': 'taken back',
-  ordered: 'ordered',
-  cancelled: 'order cancelled',
+export const MOVEMENT_WORDS: Readonly<Record<MovementKind, Message>> = {
+  counted: say('stock.counted'),
+  received: say('stock.cameIn'),
+  pressed: say('common.pressed'),
+  spoiled: say('common.spoiled2'),
+  printed: say('stock.printed'),
+  used: say('stock.used'),
+  'put-back': say('stock.takenBack'),
+  ordered: say('stock.ordered'),
+  cancelled: say('stock.orderCancelled'),
 };
 
 export const amountText = (v: number): string =>

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import { spoilageOf } from '@/core/cost/cost';
@@ -21,11 +22,11 @@ export function useShelf(): { readonly shelf: readonly Outlook[] | null; readonl
     if (!items || !seen || !sheets) return;
     let gone = false;
     const spoilage = Object.fromEntries(Object.entries(seen).map(([id, s]) => [id, spoilageOf(s)]));
-    void inDayWorker('Stock', (w) => w.wants({ jobs: all, shop, items, proven, spoilage, sheets })).then(
-      (r) => {
-        if (!gone && r.ok) setWants(r.value);
-      },
-    );
+    void inDayWorker(say('common.stock'), (w) =>
+      w.wants({ jobs: all, shop, items, proven, spoilage, sheets }),
+    ).then((r) => {
+      if (!gone && r.ok) setWants(r.value);
+    });
     return () => {
       gone = true;
     };

@@ -1,35 +1,41 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { JOB_STEP_LIST } from '@/core/figures/jobSteps';
 import { Dialog } from '@/ui/Dialog';
 
-const KEYS: readonly (readonly [string, string])[] = [
-  [`1 to ${JOB_STEP_LIST.length}`, `the steps of a job: ${JOB_STEP_LIST.map((t) => t.label).join(', ')}`],
-  ['[ and ]', 'the job before, the job after'],
-  ['/', 'find a job'],
-  ['U', 'millimetres or inches'],
-  ['T', '°C or °F'],
-  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
-  ['Space', 'at the presses: the next step of the one that calls'],
-  ['1 to 9', 'at the presses: the next step of that press'],
-  ['A to Z', 'on Inspect: the letter beside a fault chooses it; pressed again, it marks the usual place'],
-  ['Arrows', 'on a drawing: move what is chosen; with Shift, further'],
-  ['?', 'these shortcuts'],
+const KEYS: readonly (readonly [Message, Message])[] = [
+  [
+    say('shell.n1To', { jobStepList: JOB_STEP_LIST.length }),
+    say('shell.stepsJob', { jobStepList: JOB_STEP_LIST.map((t) => t.label) }),
+  ],
+  [say('shell.and'), say('shell.jobBeforeJobAfter')],
+  [say('shell.n'), say('shell.findJob')],
+  [say('shell.u'), say('shell.millimetresInches')],
+  [say('shell.t'), say('shell.cF')],
+  [say('shell.ctrlZCtrlShift'), say('shell.undoRedo')],
+  [say('common.space2'), say('shell.pressesNextStepOne')],
+  [say('shell.n19'), say('shell.pressesNextStepPress')],
+  [say('shell.aToZ'), say('shell.inspectLetterBesideFault')],
+  [say('shell.arrows'), say('shell.drawingMoveWhatChosen')],
+  [say('shell.n2'), say('shell.theseShortcuts')],
 ];
 
 export function KeysDialog({ onClose }: { onClose: () => void }) {
+  const t = useWords();
   return (
     <Dialog
       open
       onClose={onClose}
-      title="Keyboard shortcuts"
-      about="Everything can be reached without a mouse."
+      title={t('shell.keyboardShortcuts')}
+      about={t('shell.everythingCanReachedWithout')}
     >
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
         {KEYS.map(([key, what]) => (
-          <div key={key} className="contents">
-            <dt className="font-label font-semibold whitespace-nowrap">{key}</dt>
-            <dd>{what}</dd>
+          <div key={what.id} className="contents">
+            <dt className="font-label font-semibold whitespace-nowrap">{t(key)}</dt>
+            <dd>{t(what)}</dd>
           </div>
         ))}
       </dl>

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { say } from '@/core/message/message';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { Problem, Result } from '@/core/basics/result';
 import { db, type JobRecord } from '@/data/db';
@@ -11,7 +13,12 @@ import { goodBehind } from '@/data/log';
 import { readThings } from '@/data/shop';
 import { storageProblem } from '@/data/storage';
 import { holdsUnrestored, Messages } from '@/ui/notify';
+import { part } from '@/core/basics/part';
+import { useChosenLocale } from '@/ui/locale';
 import { UnitsProvider } from '@/ui/units';
+import { LocaleProvider } from '@/ui/words';
+import { loadParts } from '@/words/loaded';
+import { INTL_LOCALE, type Locale } from '@/words/locale';
 import { GlobalKeys } from './GlobalKeys';
 import { MissingPart } from './MissingPart';
 import { RunsContext, ShopContext, type ShopView } from './shopContext';
@@ -24,7 +31,7 @@ function useWatched<T>(look: () => Promise<T>, ready: boolean): Result<T> | null
     try {
       return { ok: true, value: await look() };
     } catch (error) {
-      return storageProblem(error, 'Shop');
+      return storageProblem(error, say('common.shop'));
     }
   }, ready);
   return watched ?? null;
@@ -53,14 +60,14 @@ const PATIENCE_MS = 2000;
 /** How long where nothing says why: a database being brought up to date takes its time. */
 const SILENCE_MS = 10_000;
 const BLOCKED: Problem = {
-  what: 'Another tab keeps an older version of Mesa Drift open, and the shop’s data with it.',
-  where: 'Shop',
-  wayOut: 'Close the other tabs of Mesa Drift. This page opens by itself then.',
+  what: say('shell.anotherTabKeepsOlder'),
+  where: say('common.shop'),
+  wayOut: say('shell.closeOtherTabsMesa'),
 };
 const SILENT: Problem = {
-  what: 'The browser’s database does not answer.',
-  where: 'Shop',
-  wayOut: 'Close the other tabs of Mesa Drift, or restart the browser, then try again. Nothing is lost.',
+  what: say('shell.browsersDatabaseDoesAnswer'),
+  where: say('common.shop'),
+  wayOut: say('shell.closeOtherTabsMesa2'),
 };
 
 /** What keeps the shop from opening, once it has taken too long: a database that only ever answers “blocked” gives no error. */
@@ -93,8 +100,31 @@ function useAskBeforeLeaving(): void {
   }, []);
 }
 
-/** Everything below it finds the shop loaded. */
+/** What every page shows. */
+const EVERYWHERE = ['common', 'count', 'shell', 'fields', 'files'] as const;
+
+/** Whether the texts that every page shows are there, in the language chosen. */
+function useTexts(locale: Locale): boolean {
+  const [there, setThere] = useState<Locale | null>(null);
+  useEffect(() => {
+    document.documentElement.lang = INTL_LOCALE[locale];
+    void part(() => loadParts(locale, EVERYWHERE)).then(() => setThere(locale));
+  }, [locale]);
+  return there === locale;
+}
+
+/** Everything below it finds the texts and the shop loaded. */
 export function Shell({ demo, children }: { demo: boolean; children: ReactNode }) {
+  const locale = useChosenLocale();
+  const texts = useTexts(locale);
+  return (
+    <LocaleProvider locale={locale}>
+      {texts ? <Loaded demo={demo}>{children}</Loaded> : <Opening />}
+    </LocaleProvider>
+  );
+}
+
+function Loaded({ demo, children }: { demo: boolean; children: ReactNode }) {
   const seeded = useSeed(demo);
   const ready = seeded?.ok === true;
   // Apart, so that saving a job does not read the whole shop again.
@@ -143,19 +173,22 @@ const Opening = () => (
   </main>
 );
 
-const Refused = ({ problem }: { problem: Problem }) => (
-  <main className="on-night grid h-dvh place-content-center gap-3 bg-night p-6 text-pale">
-    <h1 className="font-name text-big font-semibold">The shop cannot be opened</h1>
-    <p className="max-w-prose text-lead">{problem.what}</p>
-    <p className="max-w-prose text-lead">{problem.wayOut}</p>
-    <p>
-      <button
-        type="button"
-        onClick={() => location.reload()}
-        className="min-h-12 border-2 border-mist px-4 font-label font-semibold"
-      >
-        Try again
-      </button>
-    </p>
-  </main>
-);
+const Refused = ({ problem }: { problem: Problem }) => {
+  const t = useWords();
+  return (
+    <main className="on-night grid h-dvh place-content-center gap-3 bg-night p-6 text-pale">
+      <h1 className="font-name text-big font-semibold">{t('shell.shopCannotOpened')}</h1>
+      <p className="max-w-prose text-lead">{t(problem.what)}</p>
+      <p className="max-w-prose text-lead">{t(problem.wayOut)}</p>
+      <p>
+        <button
+          type="button"
+          onClick={() => location.reload()}
+          className="min-h-12 border-2 border-mist px-4 font-label font-semibold"
+        >
+          {t('common.tryAgain')}
+        </button>
+      </p>
+    </main>
+  );
+};

@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
@@ -9,16 +11,16 @@ import { useShop } from './shopContext';
 import { UnitToggles } from './UnitToggles';
 
 const SHOP_PAGES = [
-  { href: '/', label: 'Jobs' },
-  { href: '/schedule', label: 'Schedule' },
-  { href: '/pressing', label: 'Pressing' },
-  { href: '/blanks', label: 'Blanks' },
-  { href: '/presses', label: 'Presses' },
-  { href: '/papers', label: 'Papers' },
-  { href: '/stock', label: 'Stock' },
-  { href: '/pricing', label: 'Pricing' },
-  { href: '/logbook', label: 'Logbook' },
-  { href: '/settings', label: 'Settings' },
+  { href: '/', label: say('common.jobs') },
+  { href: '/schedule', label: say('common.schedule') },
+  { href: '/pressing', label: say('common.pressing') },
+  { href: '/blanks', label: say('common.blanks') },
+  { href: '/presses', label: say('common.presses') },
+  { href: '/papers', label: say('common.papers') },
+  { href: '/stock', label: say('common.stock') },
+  { href: '/pricing', label: say('common.pricing') },
+  { href: '/logbook', label: say('common.logbook') },
+  { href: '/settings', label: say('common.settings2') },
 ] as const;
 
 /** On a phone the pages stand in one row that scrolls: the open one is brought into sight. */
@@ -36,12 +38,13 @@ interface Props {
 
 /** The frame of the shop's own pages: rail, heading, content. */
 export function ShopFrame({ title, about, actions, children }: Props) {
+  const t = useWords();
   const path = usePathname();
   const { shop } = useShop();
   return (
     <div className="flex h-dvh flex-col md:flex-row">
       <nav
-        aria-label="Shop"
+        aria-label={t('common.shop')}
         className="on-night flex shrink-0 items-center bg-night md:w-44 md:flex-col md:items-stretch"
       >
         <Brand />
@@ -55,7 +58,7 @@ export function ShopFrame({ title, about, actions, children }: Props) {
                   aria-current={here ? 'page' : undefined}
                   className={`block px-4 py-3 font-name whitespace-nowrap md:py-2.5 text-lead font-semibold md:text-name ${here ? 'bg-sheet text-ink' : 'text-pale hover:bg-strata-2'}`}
                 >
-                  {label}
+                  {t(label)}
                 </Link>
               </li>
             );

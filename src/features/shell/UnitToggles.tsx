@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { useUnitSwitch, type UnitsPatch } from './GlobalKeys';
 import { useShop } from './shopContext';
 
@@ -29,18 +30,19 @@ function Pair({ label, options }: PairProps) {
 }
 
 export function UnitToggles() {
+  const t = useWords();
   const { length, temperature } = useShop().shop.settings.units;
   return (
     <div className="flex gap-3">
       <Pair
-        label="Length unit"
+        label={t('shell.lengthUnit')}
         options={[
           { text: 'mm', on: length === 'mm', patch: { length: 'mm' } },
           { text: 'in', on: length === 'in', patch: { length: 'in' } },
         ]}
       />
       <Pair
-        label="Temperature unit"
+        label={t('shell.temperatureUnit')}
         options={[
           { text: '°C', on: temperature === 'C', patch: { temperature: 'C' } },
           { text: '°F', on: temperature === 'F', patch: { temperature: 'F' } },

@@ -1,18 +1,19 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
 import { FileDown, FileUp, Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { formOf, widestMm } from '@/core/shapes/round';
 import type { Blank } from '@/core/shop/blank';
-import { fineMm, mm } from '@/core/units/quantity';
+import { fineMm, mm } from '@/core/message/quantity';
 import { bringBlanks } from '@/data/files';
 import { saveBlank } from '@/data/shop';
 import { BlankIcon } from '@/ui/board/BlankShape';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
 import { notify, notifyProblem } from '@/ui/notify';
-import { Q } from '@/ui/units';
+import { Q, useWords, type Words } from '@/ui/words';
 import { BlankDialog } from '../blank/BlankDialog';
 import { BlankSearch } from '../blank/BlankSearch';
 import { findBlanks, type BlankFilter } from '../blank/findBlanks';
@@ -33,10 +34,15 @@ const widthOf = ({ shape }: Blank): number =>
 const heightOf = ({ shape }: Blank): number =>
   shape.kind === 'round' ? shape.heightMm : shape.outline.heightMm;
 
-function formWords({ shape }: Blank): string {
-  if (shape.kind === 'flat') return `${shape.outline.form}${shape.faces === 2 ? ', two faces' : ''}`;
-  return `${formOf(shape)}${shape.handle ? ', handle' : ''}${shape.openEnds ? ', open ends' : ''}`;
-}
+/** What a blank is, in a few words: its form, and what is special about it. */
+const formWords = ({ shape }: Blank): Message =>
+  shape.kind === 'flat'
+    ? say('shop.flatForm', { form: shape.outline.form.replace(' ', ''), faces: shape.faces })
+    : say('shop.roundForm', {
+        form: formOf(shape),
+        handle: shape.handle ? 'yes' : 'no',
+        openEnds: shape.openEnds ? 'yes' : 'no',
+      });
 
 const Mm = ({ of }: { of: number }) => (
   <span className="whitespace-nowrap">
@@ -44,11 +50,11 @@ const Mm = ({ of }: { of: number }) => (
   </span>
 );
 
-function columnsFor(onEdit: (e: Editing) => void) {
+function columnsFor(onEdit: (e: Editing) => void, t: Words) {
   const c = createColumnHelper<Blank>();
   return [
     c.accessor('name', {
-      header: 'Name',
+      header: t('common.name'),
       cell: (x) => (
         <span className="flex items-center gap-3 font-label text-lead leading-tight font-semibold">
           <BlankIcon blank={x.row.original} size={36} />
@@ -56,23 +62,23 @@ function columnsFor(onEdit: (e: Editing) => void) {
         </span>
       ),
     }),
-    c.accessor('family', { header: 'Family' }),
-    c.accessor(formWords, { id: 'form', header: 'Shape' }),
-    c.accessor(widthOf, { id: 'across', header: 'Width', cell: (x) => <Mm of={x.getValue()} /> }),
-    c.accessor(heightOf, { id: 'height', header: 'Height', cell: (x) => <Mm of={x.getValue()} /> }),
+    c.accessor('family', { header: t('common.family') }),
+    c.accessor((b) => t(formWords(b)), { id: 'form', header: t('common.shape') }),
+    c.accessor(widthOf, { id: 'across', header: t('common.width'), cell: (x) => <Mm of={x.getValue()} /> }),
+    c.accessor(heightOf, { id: 'height', header: t('common.height'), cell: (x) => <Mm of={x.getValue()} /> }),
     c.accessor((b) => b.material, {
       id: 'material',
-      header: 'Material',
+      header: t('common.material'),
       cell: (x) => (
         <span className="whitespace-nowrap">
           {x.getValue()}
-          {x.row.original.wall === 'vacuum' ? ', vacuum' : ''} <Q of={fineMm(x.row.original.wallMm)} />
+          {x.row.original.wall === 'vacuum' ? t('shop.vacuum') : ''} <Q of={fineMm(x.row.original.wallMm)} />
         </span>
       ),
     }),
     c.accessor((b) => b.coating.finish, {
       id: 'coating',
-      header: 'Coating',
+      header: t('common.coating'),
       cell: (x) => (
         <span className="flex items-center gap-2">
           <span
@@ -81,7 +87,7 @@ function columnsFor(onEdit: (e: Editing) => void) {
             aria-hidden
           />
           {x.getValue()}
-          {x.row.original.coating.stock === 'clear' ? ', clear' : ''}
+          {x.row.original.coating.stock === 'clear' ? t('shop.clear') : ''}
         </span>
       ),
     }),
@@ -90,6 +96,7 @@ function columnsFor(onEdit: (e: Editing) => void) {
       (blank) => onEdit({ blank, copy: false }),
       (b) => saveBlank(b),
       (blank) => onEdit({ blank, copy: true }),
+      t,
     ),
   ] as ColumnDef<Blank, string | number>[];
 }
@@ -99,22 +106,23 @@ const FIRST_SHOWN = 24;
 
 /** The shop's library of blanks: found, copied, changed, handed on. */
 export function BlanksPage() {
+  const t = useWords();
   const { shop } = useShop();
   const [editing, setEditing] = useState<Editing | null>(null);
   const [filter, setFilter] = useState<BlankFilter>({ text: '', family: null });
-  const found = useMemo(() => findBlanks(shop.blanks, filter), [shop.blanks, filter]);
+  const found = useMemo(() => findBlanks(shop.blanks, filter, t), [shop.blanks, filter, t]);
   const [all, setAll] = useState(false);
   const most = all ? found.length : FIRST_SHOWN;
-  const columns = useMemo(() => columnsFor(setEditing), []);
+  const columns = useMemo(() => columnsFor(setEditing, t), [t]);
   return (
     <ShopFrame
-      title="Blanks"
-      about={`${shop.blanks.length} blanks, generic or your own`}
+      title={t('common.blanks')}
+      about={t('shop.blanksGenericYourOwn', { blanks: shop.blanks.length })}
       actions={
         <>
           <BlankFiles found={found} />
           <Button kind="act" onClick={() => setEditing({ blank: null, copy: false })}>
-            <Plus size={18} aria-hidden /> New blank
+            <Plus size={18} aria-hidden /> {t('shop.newBlank')}
           </Button>
         </>
       }
@@ -123,19 +131,17 @@ export function BlanksPage() {
         <BlankSearch blanks={shop.blanks} filter={filter} onFilter={setFilter} found={found.length} />
       </div>
       <SortableTable
-        label="Blanks"
+        label={t('common.blanks')}
         rows={found}
         most={most}
         columns={columns}
-        empty={
-          shop.blanks.length === 0
-            ? 'No blanks yet. Add the first one: width, height, and the uncoated parts of the rim and foot.'
-            : 'No blank matches. Clear the search or add a blank.'
-        }
+        empty={shop.blanks.length === 0 ? t('shop.blanksYetAddFirst') : t('common.blankMatchesClearSearch')}
       />
       {most < found.length && (
         <div className="p-4">
-          <Button onClick={() => setAll(true)}>Show the other {found.length - most}</Button>
+          <Button onClick={() => setAll(true)}>
+            {t('common.showOther', { found: found.length - most })}
+          </Button>
         </div>
       )}
       {editing && (
@@ -147,6 +153,7 @@ export function BlanksPage() {
 
 /** Blanks into and out of files; the reader and writer are fetched when wanted. */
 function BlankFiles({ found }: { found: readonly Blank[] }) {
+  const t = useWords();
   const { shop } = useShop();
   // A search narrows what is saved: all that is on the table.
   const some = found.length < shop.blanks.length ? `${found.length} ` : '';
@@ -160,7 +167,7 @@ function BlankFiles({ found }: { found: readonly Blank[] }) {
     }
   };
   const bring = async (file: File) => {
-    const opened = await readText(file, 4 * MOST_TABLE_BYTES, 'Split it.');
+    const opened = await readText(file, 4 * MOST_TABLE_BYTES, say('shop.splitIt'));
     if (!opened.ok) return notifyProblem(opened.problem);
     const text = opened.value;
     const json = text.trimStart().startsWith('{');
@@ -174,22 +181,22 @@ function BlankFiles({ found }: { found: readonly Blank[] }) {
     const blanks = 'blanks' in read.value ? read.value.blanks : read.value;
     const added = await bringBlanks(blanks);
     if (!added.ok) notifyProblem(added.problem);
-    else notify(`${added.value} of ${blanks.length} blanks were new and are added.`);
+    else notify(t('shop.blanksWereNewAdded', { added: added.value, blanks: blanks.length }));
   };
   return (
     <>
       <FileButton
-        label="Blanks file"
+        label={t('common.blanksFile')}
         accept=".json,.csv,application/json,text/csv"
         onFile={(f) => void bring(f)}
       >
-        <FileUp size={18} aria-hidden /> Import
+        <FileUp size={18} aria-hidden /> {t('shop.import')}
       </FileButton>
       <Button onClick={() => void save('json')}>
-        <FileDown size={18} aria-hidden /> Save {some}as JSON
+        <FileDown size={18} aria-hidden /> {t('shop.saveJson', { some })}
       </Button>
       <Button onClick={() => void save('csv')}>
-        <FileDown size={18} aria-hidden /> Save {some}as CSV
+        <FileDown size={18} aria-hidden /> {t('shop.saveCsv', { some })}
       </Button>
     </>
   );

@@ -1,18 +1,20 @@
 'use client';
 
+import { type Message, say } from '@/core/message/message';
 import { FileDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { barsFor } from '@/core/calibration/calibration';
 import { calibrationPage } from '@/core/sheet/calibrationPage';
 import { printerOf } from '@/core/shop/settings';
 import type { Paper } from '@/core/shop/paper';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import { savePaper } from '@/data/shop';
 import { inWorker, onProgress } from '@/workers/client';
 import { Button } from '@/ui/Button';
 import { FormField, inputClass } from '@/ui/FormField';
 import { Dialog } from '@/ui/Dialog';
-import { useSay, useUnits } from '@/ui/units';
+import { useUnits } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { notify, notifyProblem } from '@/ui/notify';
 import { saveBytesAs } from '../shell/download';
 import { useShop } from '../shell/shopContext';
@@ -28,7 +30,7 @@ interface Props {
 export function CalibrationDialog({ paper, onClose }: Props) {
   const { shop } = useShop();
   const units = useUnits();
-  const say = useSay();
+  const t = useWords();
   const printer = printerOf(shop.settings, null);
   const marginMm = Math.max(...Object.values(printer.marginsMm));
   const bars = barsFor(paper, marginMm);
@@ -36,14 +38,14 @@ export function CalibrationDialog({ paper, onClose }: Props) {
   const old = paper.calibration;
   const shown = useMemo(() => shownLengths(units), [units]);
   const [texts, setTexts] = useState<BarTexts>(() => barTexts(old, shown));
-  const [wrong, setWrong] = useState<Partial<Record<keyof BarTexts, string>>>({});
+  const [wrong, setWrong] = useState<Partial<Record<keyof BarTexts, Message>>>({});
 
   const page = async () => {
-    const made = await inWorker('Calibration page', (api) =>
+    const made = await inWorker(say('shop.calibrationPage'), (api) =>
       api.pdf(
         {
-          title: `Calibration, ${paper.name}`,
-          pages: [calibrationPage(paper, marginMm)],
+          title: t('shop.calibration', { paper: paper.name }),
+          pages: [calibrationPage(paper, marginMm, t)],
           sources: {},
           pictures: [],
           ppi: printer.ppi,
@@ -56,13 +58,13 @@ export function CalibrationDialog({ paper, onClose }: Props) {
   };
 
   const save = async () => {
-    const read = readBars(texts, { unit: units.length, nominal, old, shown }, (v) => say([mm(v)]));
+    const read = readBars(texts, { unit: units.length, nominal, old, shown });
     setWrong(read.wrong);
     if (!read.calibration) return;
     const r = await savePaper({ ...paper, calibration: read.calibration });
     if (!r.ok) notifyProblem(r.problem);
     else {
-      notify(`${paper.name} is measured. Sheets compensate for it from now on.`);
+      notify(t('shop.measuredSheetsCompensateFrom', { paper: paper.name }));
       onClose();
     }
   };
@@ -77,29 +79,24 @@ export function CalibrationDialog({ paper, onClose }: Props) {
     <Dialog
       open
       onClose={onClose}
-      title={`What the printer does on ${paper.name}`}
-      about="Printers are never exact, and paper shrinks in the heat. Sheets compensate for both once they are measured."
+      title={t('shop.whatPrinterDoes', { paper: paper.name })}
+      about={t('shop.printersNeverExactPaper')}
     >
       <ol className="grid gap-3">
         <li className="flex flex-wrap items-center gap-3">
           <Button onClick={() => void page()}>
-            <FileDown size={18} aria-hidden /> Calibration page
+            <FileDown size={18} aria-hidden /> {t('shop.calibrationPage')}
           </Button>
-          <span className="min-w-48 flex-1 leading-snug">
-            1. Print it at 100 %, no “fit to page”, as you print your work.
-          </span>
+          <span className="min-w-48 flex-1 leading-snug">{t('shop.n1Print100Fit')}</span>
         </li>
-        <li className="leading-snug">
-          2. Measure both bars from stroke to stroke with a steel rule. Press the bare page as usual, and
-          measure again.
-        </li>
+        <li className="leading-snug">{t('shop.n2MeasureBothBars')}</li>
       </ol>
       <BarFields texts={texts} wrong={wrong} nominal={nominal} onTexts={setTexts} />
       <div className="mt-4 flex flex-wrap justify-end gap-2">
-        {old && <Button onClick={() => void forget()}>Remove calibration</Button>}
-        <Button onClick={onClose}>Cancel</Button>
+        {old && <Button onClick={() => void forget()}>{t('shop.removeCalibration')}</Button>}
+        <Button onClick={onClose}>{t('common.cancel')}</Button>
         <Button kind="act" onClick={() => void save()}>
-          Save measurements
+          {t('shop.saveMeasurements')}
         </Button>
       </div>
     </Dialog>
@@ -108,14 +105,14 @@ export function CalibrationDialog({ paper, onClose }: Props) {
 
 interface FieldsProps {
   readonly texts: BarTexts;
-  readonly wrong: Partial<Readonly<Record<keyof BarTexts, string>>>;
+  readonly wrong: Partial<Readonly<Record<keyof BarTexts, Message>>>;
   readonly nominal: Readonly<Record<Axis, number>>;
   readonly onTexts: (texts: BarTexts) => void;
 }
 
 function BarFields({ texts, wrong, nominal, onTexts }: FieldsProps) {
   const units = useUnits();
-  const say = useSay();
+  const t = useWords();
   return (
     <div className="mt-3 grid grid-cols-2 gap-3">
       {AXES.flatMap((axis) =>
@@ -124,9 +121,13 @@ function BarFields({ texts, wrong, nominal, onTexts }: FieldsProps) {
           return (
             <FormField
               key={key}
-              label={`${AXIS_WORDS[axis]}, ${when === 'printed' ? 'as printed' : 'after pressing'}, ${units.length}`}
-              hint={when === 'printed' ? `should be ${say([mm(nominal[axis])])}` : 'empty: not pressed yet'}
-              problem={wrong[key]}
+              label={`${t(AXIS_WORDS[axis])}, ${when === 'printed' ? t('shop.asPrinted') : t('shop.afterPressing')}, ${units.length}`}
+              hint={
+                when === 'printed'
+                  ? t('shop.shouldBe', { nominal: mm(nominal[axis]) })
+                  : t('shop.emptyNotPressed')
+              }
+              problem={wrong[key] && t(wrong[key])}
             >
               {(p) => (
                 <input

@@ -1,14 +1,16 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { say } from '@/core/message/message';
 import { useRef, useState } from 'react';
 import { fail, type Result } from '@/core/basics/result';
 import { offsetMap } from '@/core/heat/pressModel';
 import { probeC, type PressFaults } from '@/core/heat/pressSimulator';
 import { seeded } from '@/core/random/random';
 import { isFlatPress, isOven, isWrapPress, type Press, type PressCheck } from '@/core/shop/press';
-import { formatQuantity } from '@/core/units/format';
+
 import { parseTemperature } from '@/core/units/parse';
-import { celsius } from '@/core/units/quantity';
+import { celsius } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
@@ -20,15 +22,15 @@ import { useUnits } from '@/ui/units';
 /** Where the probe goes: three by three over the face, from its back left. */
 const POINTS = [1 / 6, 1 / 2, 5 / 6].flatMap((y) => [1 / 6, 1 / 2, 5 / 6].map((x) => ({ x, y })));
 const PLACE_WORDS = [
-  'back left',
+  say('shop.backLeft'),
   'back',
-  'back right',
+  say('shop.backRight'),
   'left',
   'middle',
   'right',
-  'front left',
+  say('shop.frontLeft'),
   'front',
-  'front right',
+  say('shop.frontRight'),
 ];
 
 interface Props {
@@ -52,6 +54,7 @@ const keepCheck = (press: Press, check: PressCheck) =>
 
 /** Readings of the face at up to nine places, to an offset map that is used everywhere from then on. */
 export function CheckPress({ press, faults, onDone }: Props) {
+  const t = useWords();
   const units = useUnits();
   const difference = useDifference();
   const [setC, setSetC] = useState(190);
@@ -70,38 +73,36 @@ export function CheckPress({ press, faults, onDone }: Props) {
   const save = async () => {
     const r = await keepCheck(press, check);
     if (!r.ok) return notifyProblem(r.problem);
-    notify(`Check saved. ${press.name} uses it from now on.`);
+    notify(t('shop.checkSavedUsesFrom', { press: press.name }));
     onDone();
   };
-  const shown = (c: number) => formatQuantity(celsius(c), units);
+  const shown = (c: number) => t.parts(celsius(c));
   return (
     <div className="grid gap-5 md:grid-cols-[1fr_17rem]">
       <div>
         <div className="mb-3 flex flex-wrap items-end gap-5">
           <TypedField
-            label="Display set to"
+            label={t('shop.displaySet')}
             text={shown(setC).number}
             unit={shown(setC).unit}
-            parse={(t) => parseTemperature(t, units.temperature, 'Display set to')}
+            parse={(typed) => parseTemperature(typed, units.temperature, t('shop.displaySet'))}
             onValue={setSetC}
           />
           <Segments
-            label="Read with"
+            label={t('shop.readWith')}
             value={by}
             onChange={setBy}
             options={[
-              { value: 'probe', label: 'Probe' },
-              { value: 'strips', label: 'Strips' },
+              { value: 'probe', label: t('shop.probe') },
+              { value: 'strips', label: t('shop.strips') },
             ]}
           />
         </div>
         <p className="mb-2 max-w-xl leading-snug">
-          {isOven(press)
-            ? 'Let it settle ten minutes. Hold the probe in the air over the rack.'
-            : isWrapPress(press)
-              ? 'Let it settle. Press the probe on the mat, its ends and its middle.'
-              : 'Let it settle. Press the probe on the platen, waste paper between, half a minute at each place.'}{' '}
-          One reading is better than none; three show how even it is.
+          {t('shop.which2LetLet', {
+            which: isWrapPress(press) ? 'letSettlePress' : 'other',
+            which2: isOven(press) ? 'letSettleTenMi' : 'other',
+          })}
         </p>
         <div
           className={`grid grid-cols-3 border-2 border-ink bg-strata-5/25 ${isFlatPress(press) ? 'h-[22rem]' : 'h-[17rem]'}`}
@@ -109,7 +110,7 @@ export function CheckPress({ press, faults, onDone }: Props) {
           {POINTS.map((p, i) => (
             <div key={i} className="grid content-center justify-items-center gap-1 border border-rule p-2">
               <TypedField
-                label={PLACE_WORDS[i] ?? ''}
+                label={t.label(PLACE_WORDS[i] ?? '')}
                 text={reads[i] === null || reads[i] === undefined ? '' : shown(reads[i]).number}
                 unit={`°${units.temperature}`}
                 width="w-16"
@@ -118,37 +119,39 @@ export function CheckPress({ press, faults, onDone }: Props) {
                 onValue={(c) => put(i, c)}
               />
               {faults && (
-                <Button onClick={() => put(i, probeC(faults, setC, p.x, p.y, chance.current))}>Probe</Button>
+                <Button onClick={() => put(i, probeC(faults, setC, p.x, p.y, chance.current))}>
+                  {t('shop.probe')}
+                </Button>
               )}
             </div>
           ))}
         </div>
       </div>
       <aside className="grid content-start gap-3" aria-live="polite">
-        <h3 className="font-name text-lead font-semibold">What it says</h3>
+        <h3 className="font-name text-lead font-semibold">{t('shop.whatSays')}</h3>
         {map ? (
           <dl className="grid gap-2 font-label">
             <Line
-              label="Display against the face"
+              label={t('shop.displayAgainstFace')}
               value={`${difference(map.readsHighK)} ± ${difference(2 * map.u).slice(1)}`}
             />
             {map.coldestK !== null && (
-              <Line label="Coldest place, against the mean" value={difference(map.coldestK)} />
+              <Line label={t('shop.coldestPlaceAgainstMean')} value={difference(map.coldestK)} />
             )}
             {map.hottestK !== null && (
-              <Line label="Hottest place, against the mean" value={difference(map.hottestK)} />
+              <Line label={t('shop.hottestPlaceAgainstMean')} value={difference(map.hottestK)} />
             )}
           </dl>
         ) : (
-          <p>No readings yet.</p>
+          <p>{t('shop.readingsYet')}</p>
         )}
         <p className="text-fine leading-snug">
           {press.checks.length === 0
-            ? 'Never checked: its display is taken as right within 10 °C.'
-            : `${press.checks.length} kept before this one; the newest counts.`}
+            ? t('shop.neverCheckedDisplayTaken')
+            : t('shop.keptBeforeOneNewest', { checks: press.checks.length })}
         </p>
         <Button kind="act" disabled={!map} onClick={() => void save()}>
-          Save check
+          {t('shop.saveCheck')}
         </Button>
       </aside>
     </div>
@@ -167,15 +170,11 @@ const FARTHEST_K = 80;
 
 /** A reading that cannot be is refused in words: a face below the room, or nowhere near what is set. */
 export function readTemperature(text: string, unit: 'C' | 'F', setC: number): Result<number> {
-  const r = parseTemperature(text, unit, 'Reading');
+  const r = parseTemperature(text, unit, say('shop.reading'));
   if (!r.ok) return r;
   if (r.value < ROOM_C)
-    return fail(
-      'That is about room temperature.',
-      'Reading',
-      'A heated face reads far more: let it settle, and read again.',
-    );
+    return fail(say('shop.aboutRoomTemperature'), say('shop.reading'), say('shop.heatedFaceReadsFar'));
   if (Math.abs(r.value - setC) > FARTHEST_K)
-    return fail('That is too far from the display.', 'Reading', 'Look at the unit, and read again.');
+    return fail(say('shop.tooFarFromDisplay'), say('shop.reading'), say('shop.lookUnitReadAgain'));
   return r;
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { say } from '@/core/message/message';
 import { Plus, Trash2 } from 'lucide-react';
 import { fail, ok } from '@/core/basics/result';
 import { WEEKDAYS, type Circuit, type DaySettings } from '@/core/shop/day';
@@ -17,11 +19,12 @@ const title = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** When the shop works, with how many hands, and where pieces cool. */
 export function DayGroup() {
+  const t = useWords();
   const { s, change } = useSettings();
   const put = (next: Partial<DaySettings>) => change((now) => ({ ...now, day: { ...now.day, ...next } }));
   const { day } = s;
   return (
-    <Group title="Working hours" about="Work is scheduled in these hours, outside the breaks.">
+    <Group title={t('shop.workingHours')} about={t('shop.workScheduledTheseHours')}>
       {WEEKDAYS.map((w) => (
         <TypedField
           key={w}
@@ -56,16 +59,19 @@ export function DayGroup() {
             put({
               breaks: [
                 ...day.breaks,
-                { name: `Break ${day.breaks.length + 1}`, hours: { fromMin: 900, toMin: 915 } },
+                {
+                  name: t('shop.break', { breaks: day.breaks.length + 1 }),
+                  hours: { fromMin: 900, toMin: 915 },
+                },
               ],
             })
           }
         >
-          <Plus size={16} aria-hidden /> Add break
+          <Plus size={16} aria-hidden /> {t('shop.addBreak')}
         </Button>
       )}
       <NumberField
-        label="People"
+        label={t('shop.people')}
         value={day.hands}
         min={0}
         max={12}
@@ -74,7 +80,7 @@ export function DayGroup() {
         onValue={(hands) => put({ hands })}
       />
       <NumberField
-        label="Cooling places"
+        label={t('shop.coolingPlaces')}
         value={day.coolingPlaces}
         min={1}
         max={200}
@@ -83,7 +89,7 @@ export function DayGroup() {
         onValue={(coolingPlaces) => put({ coolingPlaces })}
       />
       <NumberField
-        label="Print time, A4 sheet"
+        label={t('shop.printTimeA4Sheet')}
         value={day.printA4S}
         min={5}
         max={3600}
@@ -92,7 +98,7 @@ export function DayGroup() {
         onValue={(printA4S) => put({ printA4S })}
       />
       <NumberField
-        label="Drying time"
+        label={t('shop.dryingTime')}
         value={Math.round(day.dryS / 60)}
         min={0}
         max={1440}
@@ -106,6 +112,7 @@ export function DayGroup() {
 
 /** Circuits of the building, and which presses hang on them. */
 export function CircuitsGroup() {
+  const t = useWords();
   const { s, change } = useSettings();
   const { shop } = useShop();
   const put = (f: (now: readonly Circuit[]) => readonly Circuit[]) =>
@@ -123,10 +130,7 @@ export function CircuitsGroup() {
       })),
     );
   return (
-    <Group
-      title="Circuits"
-      about="Rating of each breaker and the presses connected to it. The schedule warms presses up so that no breaker carries more than its continuous load. Rated sockets, no thin extension leads; local electrical code and a licensed electrician decide."
-    >
+    <Group title={t('shop.circuits')} about={t('shop.ratingEachBreakerPresses')}>
       <div className="grid w-full gap-4">
         {s.day.circuits.map((c) => (
           <OneCircuit
@@ -145,7 +149,7 @@ export function CircuitsGroup() {
               ...all,
               {
                 id: newId('circuit'),
-                name: `Circuit ${all.length + 1}`,
+                name: t('shop.circuit', { all: all.length + 1 }),
                 ratingA: 16,
                 volts: 230,
                 continuousPct: 80,
@@ -155,7 +159,7 @@ export function CircuitsGroup() {
             ])
           }
         >
-          <Plus size={16} aria-hidden /> Add circuit
+          <Plus size={16} aria-hidden /> {t('shop.addCircuit')}
         </Button>
       </div>
     </Group>
@@ -171,24 +175,25 @@ interface OneCircuitProps {
 }
 
 function OneCircuit({ circuit: c, presses, onSet, onPlug, onRemove }: OneCircuitProps) {
+  const t = useWords();
   return (
     <fieldset className="grid gap-2 border-b border-rule pb-3">
       <legend className="sr-only">{c.name}</legend>
       <div className="flex flex-wrap items-end gap-3">
         <TypedField
-          label="Circuit"
+          label={t('common.circuit')}
           text={c.name}
           width="w-36"
           byHand
           parse={(t) =>
             t.trim() === ''
-              ? fail('A name is missing.', 'Circuit', 'Type any name.')
+              ? fail(say('shop.nameMissing'), say('common.circuit'), say('shop.typeAnyName'))
               : ok(t.trim().slice(0, 80))
           }
           onValue={(name) => onSet({ name })}
         />
         <NumberField
-          label="Breaker"
+          label={t('shop.breaker')}
           value={c.ratingA}
           min={1}
           max={200}
@@ -197,7 +202,7 @@ function OneCircuit({ circuit: c, presses, onSet, onPlug, onRemove }: OneCircuit
           onValue={(ratingA) => onSet({ ratingA })}
         />
         <NumberField
-          label="Volts"
+          label={t('shop.volts')}
           value={c.volts}
           min={80}
           max={480}
@@ -206,7 +211,7 @@ function OneCircuit({ circuit: c, presses, onSet, onPlug, onRemove }: OneCircuit
           onValue={(volts) => onSet({ volts })}
         />
         <NumberField
-          label="Continuous load"
+          label={t('shop.continuousLoad')}
           value={c.continuousPct}
           min={20}
           max={100}
@@ -215,7 +220,7 @@ function OneCircuit({ circuit: c, presses, onSet, onPlug, onRemove }: OneCircuit
           onValue={(continuousPct) => onSet({ continuousPct })}
         />
         <NumberField
-          label="Other loads"
+          label={t('shop.otherLoads')}
           value={c.otherA}
           min={0}
           max={200}
@@ -223,7 +228,7 @@ function OneCircuit({ circuit: c, presses, onSet, onPlug, onRemove }: OneCircuit
           byHand
           onValue={(otherA) => onSet({ otherA })}
         />
-        <Button kind="quiet" aria-label={`Remove ${c.name}`} onClick={onRemove}>
+        <Button kind="quiet" aria-label={t('shop.remove', { c: c.name })} onClick={onRemove}>
           <Trash2 size={18} aria-hidden />
         </Button>
       </div>

@@ -1,14 +1,16 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { useEffect, useMemo, useState } from 'react';
 import { coatingPrior } from '@/core/heat/coatings';
 import { verdictOf, type PressFaults, type SimulatedRun } from '@/core/heat/pressSimulator';
 import { timedLoad, timedOf } from '@/core/plan/heatSubject';
 import type { Blank } from '@/core/shop/blank';
 import { isOven, isWrapPress, type Press } from '@/core/shop/press';
-import { clockText, formatQuantity } from '@/core/units/format';
+import { clockText } from '@/core/units/format';
 import { parseTemperature } from '@/core/units/parse';
-import { celsius } from '@/core/units/quantity';
+import { celsius } from '@/core/message/quantity';
 import { Button } from '@/ui/Button';
 import { notifyProblem } from '@/ui/notify';
 import { TypedField } from '@/ui/TypedField';
@@ -25,9 +27,9 @@ interface Props {
 
 const LONGEST_S = 1200;
 const VERDICT_WORDS = {
-  'too little': 'Too little: pale, dye left on the paper.',
-  good: 'Good.',
-  'too much': 'Too much: browned, soft lines.',
+  'too little': say('shop.tooLittlePaleDye'),
+  good: say('shop.good'),
+  'too much': say('shop.tooMuchBrownedSoft'),
 } as const;
 
 interface Closed {
@@ -44,6 +46,7 @@ function loadOf(press: Press, blank: Blank, { heaterId, pieces }: TimedLoad, set
 
 /** A first run without burning a blank: close, watch the display, open, and see what the coating got. */
 export function FirstRun({ press, faults }: Props) {
+  const t = useWords();
   const units = useUnits();
   const { shop } = useShop();
   const blanks = useMemo(() => shop.blanks.filter((b) => goesIn(press, b)), [shop.blanks, press]);
@@ -69,7 +72,7 @@ export function FirstRun({ press, faults }: Props) {
     if (!blank) return null;
     const of = loadOf(press, blank, load, setC);
     const settings = { ...of.settings, dwellS: Math.max(1, Math.min(LONGEST_S, dwellS)) };
-    const r = await inHeatWorker('Heat', (api) => api.simulated(faults, of.load, settings));
+    const r = await inHeatWorker(say('common.heat'), (api) => api.simulated(faults, of.load, settings));
     if (r.ok) return r.value;
     notifyProblem(r.problem);
     return null;
@@ -85,47 +88,50 @@ export function FirstRun({ press, faults }: Props) {
     const run = await simulated(afterS);
     if (run) setOutcome({ run, afterS });
   };
-  const shown = formatQuantity(celsius(setC), units);
+  const shown = t.parts(celsius(setC));
   const coating = blank && coatingPrior(blank.material, press.kind);
   return (
     <div className="grid gap-4">
-      <p className="max-w-2xl leading-snug">
-        Close it on a blank of your choice, watch the display, and open it when you think it is done. The
-        simulated press has faults of its own; what the coating really got is said afterwards.
-      </p>
+      <p className="max-w-2xl leading-snug">{t('shop.closeBlankYourChoice')}</p>
       <div className="flex flex-wrap items-end gap-4">
         <LoadChoice press={press} blanks={blanks} load={load} put={(next) => setLoad({ ...load, ...next })} />
         <TypedField
-          label="Display set to"
+          label={t('shop.displaySet')}
           text={shown.number}
           unit={shown.unit}
-          parse={(t) => parseTemperature(t, units.temperature, 'Display set to')}
+          parse={(typed) => parseTemperature(typed, units.temperature, t('shop.displaySet'))}
           onValue={setSetC}
         />
       </div>
       <div className="flex flex-wrap items-center gap-4 border-2 border-ink bg-night p-3 text-pale">
         <span className="min-w-28 font-name text-big leading-none font-semibold">{clockText(elapsedS)}</span>
-        <output aria-label="Display" className="font-name text-big leading-none font-semibold text-strata-5">
-          {formatQuantity(celsius(closed ? readingAt(closed.run, elapsedS) : setC), units).number} °
-          {units.temperature}
+        <output
+          aria-label={t('shop.display')}
+          className="font-name text-big leading-none font-semibold text-strata-5"
+        >
+          {t.parts(celsius(closed ? readingAt(closed.run, elapsedS) : setC)).number} °{units.temperature}
         </output>
         {closed ? (
           <Button kind="act" onClick={() => void openIt()}>
-            Open it
+            {t('shop.openIt')}
           </Button>
         ) : (
           <Button kind="act" onClick={() => void close()}>
-            Close it
+            {t('shop.closeIt')}
           </Button>
         )}
-        <span className="text-fine">{FASTER} times faster than life</span>
+        <span className="text-fine">{t('shop.timesFasterThanLife', { faster: FASTER })}</span>
       </div>
       {outcome && coating && (
         <p aria-live="polite" className="text-lead leading-snug">
-          <strong>{VERDICT_WORDS[verdictOf(outcome.run, coating)]}</strong> Opened after{' '}
-          {clockText(outcome.afterS)}, the coating got {Math.round(outcome.run.leastS)} s at 200 °C where it
-          was heated least and {Math.round(outcome.run.mostS)} s where it was heated most; this coating needs
-          about {Math.round(coating.neededS)} s and tolerates about {Math.round(coating.limitS)} s.
+          <strong>{t(VERDICT_WORDS[verdictOf(outcome.run, coating)])}</strong>{' '}
+          {t('shop.openedAfterCoatingGot', {
+            after: clockText(outcome.afterS),
+            least: Math.round(outcome.run.leastS),
+            most: Math.round(outcome.run.mostS),
+            needed: Math.round(coating.neededS),
+            limit: Math.round(coating.limitS),
+          })}
         </p>
       )}
     </div>

@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import { faultsOf, type PressFaults } from '@/core/heat/pressSimulator';
 import type { Press } from '@/core/shop/press';
@@ -13,16 +15,17 @@ import { TimePress } from './TimePress';
 
 /** Simulated presses to try it on, each with faults of its own. */
 const SIMULATED = [
-  { value: 'own', label: 'The press itself' },
-  { value: '11', label: 'Simulated press 1' },
-  { value: '27', label: 'Simulated press 2' },
-  { value: '43', label: 'Simulated press 3' },
+  { value: 'own', label: say('shop.pressItself') },
+  { value: '11', label: say('shop.simulatedPress1') },
+  { value: '27', label: say('shop.simulatedPress2') },
+  { value: '43', label: say('shop.simulatedPress3') },
 ] as const;
 
 type Source = (typeof SIMULATED)[number]['value'];
 
 /** What a press really does: its face read once, one closing timed once. */
 export function KnowPress({ press, onClose }: { press: Press; onClose: () => void }) {
+  const t = useWords();
   const [what, setWhat] = useState<'check' | 'time' | 'try'>('check');
   const [source, setSource] = useState<Source>('own');
   const faults: PressFaults | null = source === 'own' ? null : faultsOf(Number(source));
@@ -31,37 +34,38 @@ export function KnowPress({ press, onClose }: { press: Press; onClose: () => voi
       open
       wide
       onClose={onClose}
-      title={`Check ${press.name}`}
-      about="Its face is hot: gloves, and a probe or strips on a lead. The maker’s sheet comes first."
+      title={t('shop.check', { press: press.name })}
+      about={t('shop.faceHotGlovesProbe')}
     >
       <div className="mb-4 flex flex-wrap items-end gap-4">
         <Segments
-          label="Action"
+          label={t('common.action')}
           value={what}
           onChange={setWhat}
           options={[
-            { value: 'check', label: 'Check temperature' },
-            { value: 'time', label: 'Measure recovery' },
-            { value: 'try', label: 'Practise a run' },
+            { value: 'check', label: t('shop.checkTemperature') },
+            { value: 'time', label: t('shop.measureRecovery') },
+            { value: 'try', label: t('shop.practiseRun') },
           ]}
         />
-        <FormField label="Read from">
+        <FormField label={t('shop.readFrom')}>
           {({ id }) => (
-            <Select id={id} label="Read from" value={source} options={SIMULATED} onChange={setSource} />
+            <Select
+              id={id}
+              label={t('shop.readFrom')}
+              value={source}
+              options={SIMULATED}
+              onChange={setSource}
+            />
           )}
         </FormField>
-        {faults && (
-          <p className="max-w-72 text-fine leading-snug">
-            To try it on without burning a blank: its readings are not your press’s. Do not save them for a
-            press you work with.
-          </p>
-        )}
+        {faults && <p className="max-w-72 text-fine leading-snug">{t('shop.tryWithoutBurningBlank')}</p>}
       </div>
       {what === 'try' ? (
         faults ? (
           <FirstRun key={source} press={press} faults={faults} />
         ) : (
-          <p className="text-lead">Choose a simulated press to practise on.</p>
+          <p className="text-lead">{t('shop.chooseSimulatedPressPractise')}</p>
         )
       ) : what === 'check' ? (
         <CheckPress key={source} press={press} faults={faults} onDone={onClose} />

@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
@@ -20,9 +22,9 @@ const formSchema = (unit: LengthUnit, shown: ShownLengths) =>
   z.object({
     name: nameSchema,
     kind: z.enum(['sheet', 'roll']),
-    widthMm: lengthText(unit, 'Width', 50, 1700, shown),
-    heightMm: lengthText(unit, 'Height', 50, 30000, shown),
-    thicknessMm: lengthText(unit, 'Thickness', 0.03, 0.6, shown),
+    widthMm: lengthText(unit, say('common.width'), 50, 1700, shown),
+    heightMm: lengthText(unit, say('common.height'), 50, 30000, shown),
+    thicknessMm: lengthText(unit, say('common.thickness'), 0.03, 0.6, shown),
     printSide: shortText,
     tray: shortText,
     costCents: moneyText,
@@ -38,6 +40,7 @@ const COMES_AS = [
 
 /** A paper typed in or changed; what its printer makes of lengths is kept. */
 export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: () => void }) {
+  const t = useWords();
   const units = useUnits();
   const { shop } = useShop();
   const shown = useMemo(() => shownLengths(units), [units]);
@@ -47,9 +50,9 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
     defaultValues: {
       name: paper?.name ?? '',
       kind: paper?.kind ?? 'sheet',
-      widthMm: paper ? shown.show('Width', paper.widthMm) : '',
-      heightMm: paper ? shown.show('Height', paper.heightMm) : '',
-      thicknessMm: shown.show('Thickness', paper?.thicknessMm ?? 0.1, true),
+      widthMm: paper ? shown.show(t('common.width'), paper.widthMm) : '',
+      heightMm: paper ? shown.show(t('common.height'), paper.heightMm) : '',
+      thicknessMm: shown.show(t('common.thickness'), paper?.thicknessMm ?? 0.1, true),
       printSide: paper?.printSide ?? '',
       tray: paper?.tray ?? '',
       costCents: ((paper?.costCents ?? 0) / 100).toFixed(2),
@@ -70,24 +73,27 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
     <Dialog
       open
       onClose={onClose}
-      title={paper ? `Change ${paper.name}` : 'Add paper'}
-      about="Thickness matters because the paper lies outside the wall. Measure ten sheets and divide by ten."
+      title={paper ? t('shop.change', { paper: paper.name }) : t('shop.addPaper')}
+      about={t('shop.thicknessMattersBecausePaper')}
     >
-      <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel="Save paper">
+      <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel={t('shop.savePaper')}>
         <div className="grid grid-cols-[1fr_9rem] gap-3">
-          <Text name="name" label="Name" placeholder="A3, quick dry" />
-          <Choice name="kind" label="Supplied as" options={COMES_AS} />
+          <Text name="name" label={t('common.name')} placeholder={t('shop.a3QuickDry')} />
+          <Choice name="kind" label={t('shop.suppliedAs')} options={COMES_AS} />
         </div>
         <div className="grid grid-cols-3 gap-3">
-          <Text name="widthMm" label={`Width, ${units.length}`} />
-          <Text name="heightMm" label={`${roll ? 'Maximum print length' : 'Height'}, ${units.length}`} />
-          <Text name="thicknessMm" label={`Thickness, ${units.length}`} />
+          <Text name="widthMm" label={t('shop.width', { units: units.length })} />
+          <Text
+            name="heightMm"
+            label={`${roll ? t('shop.maximumPrintLength') : t('common.height')}, ${units.length}`}
+          />
+          <Text name="thicknessMm" label={t('common.thickness2', { units: units.length })} />
         </div>
-        <Text name="printSide" label="Print side and how to recognise it" placeholder="the whiter side" />
-        <Text name="tray" label="Tray or feed, and orientation" placeholder="rear feed, print side up" />
+        <Text name="printSide" label={t('shop.printSideHowRecognise')} placeholder={t('shop.whiterSide')} />
+        <Text name="tray" label={t('shop.trayFeedOrientation')} placeholder={t('shop.rearFeedPrintSide')} />
         <Text
           name="costCents"
-          label={`Price, ${shop.settings.currency} ${roll ? 'per metre' : 'per sheet'}`}
+          label={t('shop.price', { currency: shop.settings.currency, which: roll ? 'perMetre' : 'other' })}
           inputMode="decimal"
         />
       </DialogForm>

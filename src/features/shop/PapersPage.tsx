@@ -5,10 +5,10 @@ import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { scaleOf } from '@/core/calibration/calibration';
 import type { Paper } from '@/core/shop/paper';
-import { fineMm, mm } from '@/core/units/quantity';
+import { fineMm, mm } from '@/core/message/quantity';
 import { savePaper } from '@/data/shop';
 import { Button } from '@/ui/Button';
-import { Q } from '@/ui/units';
+import { Q, useWords } from '@/ui/words';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { CalibrationDialog } from './CalibrationDialog';
@@ -17,6 +17,7 @@ import { Printers } from './Printers';
 import { actionsColumn, SortableTable } from './ThingTable';
 
 export function PapersPage() {
+  const t = useWords();
   const { shop } = useShop();
   const [editing, setEditing] = useState<Paper | 'new' | null>(null);
   const [measuring, setMeasuring] = useState<Paper | null>(null);
@@ -24,56 +25,62 @@ export function PapersPage() {
     const c = createColumnHelper<Paper>();
     return [
       c.accessor('name', {
-        header: 'Name',
+        header: t('common.name'),
         cell: (x) => (
           <span className="font-label text-lead font-semibold whitespace-nowrap">{x.getValue()}</span>
         ),
       }),
-      c.accessor('widthMm', { header: 'Width', cell: (x) => <Q of={mm(x.getValue())} /> }),
+      c.accessor('widthMm', { header: t('common.width'), cell: (x) => <Q of={mm(x.getValue())} /> }),
       c.accessor('heightMm', {
-        header: 'Height',
+        header: t('common.height'),
         cell: (x) => (
           <>
-            {x.row.original.kind === 'roll' && <span className="font-label text-fine">roll, up to </span>}
+            {x.row.original.kind === 'roll' && (
+              <span className="font-label text-fine">{t('shop.rollUp')} </span>
+            )}
             <Q of={mm(x.getValue())} />
           </>
         ),
       }),
-      c.accessor('thicknessMm', { header: 'Thickness', cell: (x) => <Q of={fineMm(x.getValue())} /> }),
+      c.accessor('thicknessMm', {
+        header: t('common.thickness'),
+        cell: (x) => <Q of={fineMm(x.getValue())} />,
+      }),
       c.accessor('costCents', {
-        header: 'Price',
+        header: t('common.price'),
         cell: (x) => (
           <span className="font-label whitespace-nowrap tabular-nums">
             {shop.settings.currency}
-            {(x.getValue() / 100).toFixed(2)} {x.row.original.kind === 'roll' ? 'per metre' : 'per sheet'}
+            {(x.getValue() / 100).toFixed(2)}{' '}
+            {x.row.original.kind === 'roll' ? t('shop.perMetre') : t('shop.perSheet')}
           </span>
         ),
       }),
       c.display({
         id: 'scale',
-        header: 'Prints at',
+        header: t('shop.printsAt'),
         cell: ({ row: { original: p } }) => <ScaleCell paper={p} onMeasure={() => setMeasuring(p)} />,
       }),
-      actionsColumn<Paper>('papers', setEditing, (p) => savePaper(p)),
+      actionsColumn<Paper>('papers', setEditing, (p) => savePaper(p), null, t),
     ] as ColumnDef<Paper, string | number>[];
-  }, [shop.settings.currency]);
+  }, [shop.settings.currency, t]);
   return (
     <ShopFrame
-      title="Papers and printers"
-      about="what is printed on, and through what"
+      title={t('shop.papersPrinters')}
+      about={t('shop.whatPrintedThroughWhat')}
       actions={
         <Button kind="act" onClick={() => setEditing('new')}>
-          <Plus size={18} aria-hidden /> New paper
+          <Plus size={18} aria-hidden /> {t('shop.newPaper')}
         </Button>
       }
     >
       <Printers />
-      <h2 className="px-4 pt-5 font-name text-head font-semibold">Papers</h2>
+      <h2 className="px-4 pt-5 font-name text-head font-semibold">{t('common.papers')}</h2>
       <SortableTable
-        label="Papers"
+        label={t('common.papers')}
         rows={shop.papers}
         columns={columns}
-        empty="No papers yet. Type in the sizes your printer takes."
+        empty={t('shop.papersYetTypeSizes')}
       />
       {measuring && <CalibrationDialog paper={measuring} onClose={() => setMeasuring(null)} />}
       {editing && <PaperDialog paper={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
@@ -85,25 +92,26 @@ const percent = (v: number) => `${(v * 100).toFixed(2)} %`;
 
 /** What the printer is known to do on this paper, and the way to find out. */
 function ScaleCell({ paper, onMeasure }: { paper: Paper; onMeasure: () => void }) {
+  const t = useWords();
   const { across, along, known } = scaleOf(paper);
   return (
     <span className="flex items-center gap-3 whitespace-nowrap">
       <span className="font-label text-fine leading-tight">
         {known ? (
           <>
-            {percent(across.scale)} across, {percent(along.scale)} along
+            {t('shop.acrossAlong', { scale: percent(across.scale), scale2: percent(along.scale) })}
             {(across.shrink > 0 || along.shrink > 0) && (
               <>
                 <br />
-                shrinks {percent(across.shrink)} and {percent(along.shrink)} in the heat
+                {t('shop.shrinksHeat', { shrink: percent(across.shrink), shrink2: percent(along.shrink) })}
               </>
             )}
           </>
         ) : (
-          'not measured'
+          t('shop.notMeasured')
         )}
       </span>
-      <Button onClick={onMeasure}>{known ? 'Measure again' : 'Measure print scale'}</Button>
+      <Button onClick={onMeasure}>{known ? t('shop.measureAgain') : t('shop.measurePrintScale')}</Button>
     </span>
   );
 }

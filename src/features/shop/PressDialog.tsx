@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo } from 'react';
 import { useFieldArray, useForm, useWatch, type FieldPath } from 'react-hook-form';
@@ -27,12 +29,13 @@ const { Text, Choice } = fieldsOf<PressFormIn>();
 
 /** A press typed in or changed. */
 export function PressDialog({ press, onClose }: { press: Press | null; onClose: () => void }) {
+  const t = useWords();
   const units = useUnits();
   const shown = useMemo(() => shownLengths(units), [units]);
   const schema = useMemo(() => pressFormSchema(units, shown), [units, shown]);
   const form = useForm<PressFormIn, unknown, PressFormOut>({
     resolver: zodResolver(schema),
-    defaultValues: pressToForm(press, shown, units),
+    defaultValues: pressToForm(press, shown, units, t('shop.builtHeater')),
     mode: 'onBlur',
   });
   const save = async (f: PressFormOut) => {
@@ -44,12 +47,12 @@ export function PressDialog({ press, onClose }: { press: Press | null; onClose: 
     <Dialog
       open
       onClose={onClose}
-      title={press ? `Change ${press.name}` : 'Add press'}
-      about="Measure the heated face itself. Fields left empty use the usual value for that size."
+      title={press ? t('shop.change2', { press: press.name }) : t('shop.addPress')}
+      about={t('shop.measureHeatedFaceItself')}
     >
-      <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel="Save press">
-        <Text name="name" label="Name" placeholder="Tumbler press B" />
-        <Choice name="kind" label="Kind" options={inWords(PRESS_KINDS, PRESS_KIND_WORDS)} />
+      <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel={t('shop.savePress')}>
+        <Text name="name" label={t('common.name')} placeholder={t('shop.tumblerPressB')} />
+        <Choice name="kind" label={t('common.kind')} options={inWords(PRESS_KINDS, PRESS_KIND_WORDS)} />
         <KindFields />
         <PowerFields />
       </DialogForm>
@@ -78,63 +81,84 @@ function KindFields() {
   );
 }
 
-const OVEN_AIR_WORDS = { fan: 'fan', still: 'still' } as const;
+const OVEN_AIR_WORDS = { fan: say('shop.fanAir'), still: say('shop.stillAir') } as const;
 
 function OvenFields() {
+  const t = useWords();
   const units = useUnits();
   return (
     <Pair>
-      <Length name="insideHeightMm" label="Inside height" />
-      <Length name="insideWidthMm" label="Rack width" />
-      <Length name="insideDepthMm" label="Rack depth" />
-      <Text name="fallK" label={`Temperature drop when opened, °${units.temperature}`} placeholder="usual" />
-      <Choice name="hold" label="Wrap held by" options={asRead(OVEN_HOLDS)} />
-      <Choice name="air" label="Air" options={inWords(OVEN_AIRS, OVEN_AIR_WORDS)} />
+      <Length name="insideHeightMm" label={t('shop.insideHeight')} />
+      <Length name="insideWidthMm" label={t('shop.rackWidth')} />
+      <Length name="insideDepthMm" label={t('shop.rackDepth')} />
+      <Text
+        name="fallK"
+        label={t('shop.temperatureDropWhenOpened', { temperature: units.temperature })}
+        placeholder={t('shop.usual')}
+      />
+      <Choice name="hold" label={t('shop.wrapHeld')} options={asRead(OVEN_HOLDS)} />
+      <Choice name="air" label={t('shop.air')} options={inWords(OVEN_AIRS, OVEN_AIR_WORDS)} />
     </Pair>
   );
 }
 
-const FlatFields = () => (
-  <Pair>
-    <Length name="platenWidthMm" label="Platen width" />
-    <Length name="platenHeightMm" label="Platen depth" />
-    <Length name="platenThicknessMm" label="Platen thickness" />
-    <Length name="padMm" label="Pad thickness" />
-    <Length name="openingMm" label="Opening, maximum" />
-    <Choice name="opens" label="Opens as" options={asRead(PRESS_OPENS)} />
-  </Pair>
-);
+const FlatFields = () => {
+  const t = useWords();
+  return (
+    <Pair>
+      <Length name="platenWidthMm" label={t('shop.platenWidth')} />
+      <Length name="platenHeightMm" label={t('shop.platenDepth')} />
+      <Length name="platenThicknessMm" label={t('shop.platenThickness')} />
+      <Length name="padMm" label={t('shop.padThickness')} />
+      <Length name="openingMm" label={t('shop.openingMaximum')} />
+      <Choice name="opens" label={t('shop.opensAs')} options={asRead(PRESS_OPENS)} />
+    </Pair>
+  );
+};
 
 function TimerFields() {
+  const t = useWords();
   const units = useUnits();
   return (
     <Pair>
-      <Choice name="timer" label="Timer" options={inWords(PRESS_TIMERS, PRESS_TIMER_WORDS)} />
-      <Text name="restingC" label={`Standby temperature, °${units.temperature}`} placeholder="none" />
+      <Choice name="timer" label={t('common.timer')} options={inWords(PRESS_TIMERS, PRESS_TIMER_WORDS)} />
+      <Text
+        name="restingC"
+        label={t('shop.standbyTemperature', { temperature: units.temperature })}
+        placeholder={t('common.none')}
+      />
     </Pair>
   );
 }
 
-const POWER_FROM_WORDS = { plate: 'rating plate', measured: 'measured' } as const;
+const POWER_FROM_WORDS = { plate: say('shop.ratingPlate'), measured: say('shop.measuredPower') } as const;
 
-const PowerFields = () => (
-  <div className="grid grid-cols-3 gap-3">
-    <Text name="watts" label="Power, W" placeholder="usual" />
-    <Choice name="wattsFrom" label="Power from" options={inWords(['plate', 'measured'], POWER_FROM_WORDS)} />
-    <Text name="volts" label="Supply, V" placeholder="unknown" />
-  </div>
-);
+const PowerFields = () => {
+  const t = useWords();
+  return (
+    <div className="grid grid-cols-3 gap-3">
+      <Text name="watts" label={t('shop.powerW')} placeholder={t('shop.usual')} />
+      <Choice
+        name="wattsFrom"
+        label={t('shop.powerFrom')}
+        options={inWords(['plate', 'measured'], POWER_FROM_WORDS)}
+      />
+      <Text name="volts" label={t('shop.supplyV')} placeholder={t('shop.unknown')} />
+    </div>
+  );
+};
 
 const HEATER_LENGTHS = [
-  ['lengthMm', 'Heater length'],
-  ['heightMm', 'Heater height'],
-  ['taperMm', 'Taper'],
-  ['smallestDiameterMm', 'Smallest diameter'],
-  ['largestDiameterMm', 'Largest diameter'],
+  ['lengthMm', say('shop.heaterLength')],
+  ['heightMm', say('shop.heaterHeight')],
+  ['taperMm', say('shop.taper')],
+  ['smallestDiameterMm', say('shop.smallestDiameter')],
+  ['largestDiameterMm', say('shop.largestDiameter')],
 ] as const;
 
 /** The mats of a wrap press, each measured laid flat. */
 function HeaterFields() {
+  const t = useWords();
   const units = useUnits();
   const { fields, append, remove } = useFieldArray<PressFormIn, 'heaters', 'key'>({
     name: 'heaters',
@@ -142,17 +166,17 @@ function HeaterFields() {
   });
   return (
     <fieldset className="grid gap-3">
-      <legend className="mb-1 font-name text-lead font-semibold">Heaters, measured flat</legend>
+      <legend className="mb-1 font-name text-lead font-semibold">{t('shop.heatersMeasuredFlat')}</legend>
       {fields.map((field, i) => (
         <div key={field.key} className="grid gap-2 border-l-4 border-strata-6 pl-3">
-          <Text name={`heaters.${i}.name`} label={`Heater ${i + 1}`} />
+          <Text name={`heaters.${i}.name`} label={t('shop.heater', { i: i + 1 })} />
           <div className="grid grid-cols-3 gap-2">
             {HEATER_LENGTHS.map(([name, label]) => (
-              <Length key={name} name={`heaters.${i}.${name}`} label={label} />
+              <Length key={name} name={`heaters.${i}.${name}`} label={t(label)} />
             ))}
             {fields.length > 1 && (
               <div className="self-end">
-                <Button onClick={() => remove(i)}>Remove</Button>
+                <Button onClick={() => remove(i)}>{t('common.remove2')}</Button>
               </div>
             )}
           </div>
@@ -162,10 +186,13 @@ function HeaterFields() {
         <div>
           <Button
             onClick={() =>
-              append({ ...heaterToForm(null, newId('mat'), units), name: `Heater ${fields.length + 1}` })
+              append({
+                ...heaterToForm(null, newId('mat'), units, ''),
+                name: t('shop.heater2', { fields: fields.length + 1 }),
+              })
             }
           >
-            Add heater
+            {t('shop.addHeater')}
           </Button>
         </div>
       )}

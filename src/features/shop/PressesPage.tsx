@@ -1,16 +1,17 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { Link } from '@/ui/Link';
 import { isFlatPress, isOven, type Flatness, type Press } from '@/core/shop/press';
 import { unevenMm } from '../flatness/readings';
-import type { Phrase } from '@/core/units/phrase';
-import { fineMm, mm } from '@/core/units/quantity';
+import type { Message } from '@/core/message/message';
+import { fineMm, mm } from '@/core/message/quantity';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
-import { Say } from '@/ui/units';
+import { Say, useWords } from '@/ui/words';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { KnowPress } from './KnowPress';
@@ -18,16 +19,16 @@ import { PressDialog } from './PressDialog';
 import { PRESS_KIND_WORDS, PRESS_TIMER_WORDS } from './pressForm';
 import { actionsColumn, SortableTable } from './ThingTable';
 
-const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
-const knownWords = (p: Press): string =>
-  `${many(p.checks.length, 'check')}, ${many(p.timings.length, 'timing')}`;
+const knownWords = (p: Press): Message =>
+  say('shop.checksTimings', { checks: p.checks.length, timings: p.timings.length });
 
-const flatWords = (list: readonly Flatness[]): Phrase => {
+const flatWords = (list: readonly Flatness[]): Message => {
   const last = list.at(-1);
-  return last ? ['Unevenness', fineMm(unevenMm(last.points))] : ['Check flatness'];
+  return last ? say('shop.unevenBy', { by: fineMm(unevenMm(last.points)) }) : say('shop.checkFlatness');
 };
 
 export function PressesPage() {
+  const t = useWords();
   const { shop } = useShop();
   const [editing, setEditing] = useState<Press | 'new' | null>(null);
   const [knowing, setKnowing] = useState<Press | null>(null);
@@ -35,94 +36,93 @@ export function PressesPage() {
     const c = createColumnHelper<Press>();
     return [
       c.accessor('name', {
-        header: 'Name',
+        header: t('common.name'),
         cell: (x) => <span className="font-label text-lead font-semibold">{x.getValue()}</span>,
       }),
-      c.accessor('kind', { header: 'Kind', cell: (x) => PRESS_KIND_WORDS[x.getValue()] }),
+      c.accessor('kind', { header: t('common.kind'), cell: (x) => t(PRESS_KIND_WORDS[x.getValue()]) }),
       c.display({
         id: 'reach',
-        header: 'Heated area',
+        header: t('shop.heatedArea'),
         cell: ({ row: { original: p } }) =>
           isOven(p) ? (
-            <Say phrase={['all round, ', mm(p.insideHeightMm), ' inside, held by ', p.hold]} />
+            <Say message={say('shop.ovenArea', { height: mm(p.insideHeightMm), hold: p.hold })} />
           ) : isFlatPress(p) ? (
-            <Say phrase={[mm(p.platenWidthMm), ' × ', mm(p.platenHeightMm), ' platen']} />
+            <Say
+              message={say('shop.flatArea', { width: mm(p.platenWidthMm), height: mm(p.platenHeightMm) })}
+            />
           ) : (
             <Say
-              phrase={p.heaters.flatMap((h, i) => [
-                ...(i > 0 ? ['; '] : []),
-                mm(h.lengthMm),
-                ' round × ',
-                mm(h.heightMm),
-                ' tall',
-              ])}
+              message={say('shop.heaterList', {
+                heaters: p.heaters.map((h) =>
+                  say('shop.perHeater', { length: mm(h.lengthMm), height: mm(h.heightMm) }),
+                ),
+              })}
             />
           ),
       }),
       c.display({
         id: 'takes',
-        header: 'Fits',
+        header: t('shop.fits'),
         cell: ({ row: { original: p } }) =>
           isOven(p) ? (
             '–'
           ) : isFlatPress(p) ? (
-            <Say phrase={['up to ', mm(p.openingMm), ', ', p.opens]} />
+            <Say message={say('shop.upToOpens', { opening: mm(p.openingMm), opens: p.opens })} />
           ) : (
             <Say
-              phrase={[
-                mm(Math.min(...p.heaters.map((h) => h.smallestDiameterMm))),
-                ' to ',
-                mm(Math.max(...p.heaters.map((h) => h.largestDiameterMm))),
-              ]}
+              message={say('shop.fromTo', {
+                from: mm(Math.min(...p.heaters.map((h) => h.smallestDiameterMm))),
+                to: mm(Math.max(...p.heaters.map((h) => h.largestDiameterMm))),
+              })}
             />
           ),
       }),
       c.display({
         id: 'timerStart',
-        header: 'Timer',
+        header: t('common.timer'),
         cell: ({ row: { original: p } }) =>
-          isOven(p) ? 'on reaching temperature' : PRESS_TIMER_WORDS[p.timer],
+          isOven(p) ? t('common.reachingTemperature') : t(PRESS_TIMER_WORDS[p.timer]),
       }),
       c.display({
         id: 'known',
-        header: 'Checks',
+        header: t('shop.checks'),
         cell: ({ row: { original: p } }) => (
           <Button onClick={() => setKnowing(p)}>
-            {p.checks.length === 0 && p.timings.length === 0 ? 'Check temperature' : knownWords(p)}
+            {p.checks.length === 0 && p.timings.length === 0 ? t('shop.checkTemperature') : t(knownWords(p))}
           </Button>
         ),
       }),
       c.display({
         id: 'flatness',
-        header: 'Platen',
+        header: t('shop.platen'),
         cell: ({ row: { original: p } }) =>
           isFlatPress(p) && (
             <Link
               href={`/flatness/${p.id}`}
               className="font-label font-semibold underline underline-offset-2"
             >
-              <Say phrase={flatWords(p.flatness)} />
+              <Say message={flatWords(p.flatness)} />
             </Link>
           ),
       }),
-      actionsColumn<Press>('presses', setEditing, (p) => savePress(p)),
+      actionsColumn<Press>('presses', setEditing, (p) => savePress(p), null, t),
     ] as ColumnDef<Press, string | number>[];
-  }, []);
+  }, [t]);
   return (
     <ShopFrame
-      title="Presses"
-      about="heater size decides the number of passes"
+      title={t('common.presses')}
+      about={t('shop.heaterSizeDecidesNumber')}
       actions={
         <Button kind="act" onClick={() => setEditing('new')}>
-          <Plus size={18} aria-hidden /> New press
+          <Plus size={18} aria-hidden /> {t('shop.newPress')}
         </Button>
       }
     >
       <SortableTable
-        label="Presses"
+        label={t('common.presses')}
         rows={shop.presses}
         columns={columns}
-        empty="No presses yet. Type in the first one: measure the heated mat, not the housing."
+        empty={t('shop.pressesYetTypeFirst')}
       />
       {knowing && (
         <KnowPress

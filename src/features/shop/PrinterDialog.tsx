@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo } from 'react';
 import { useForm, useFormContext } from 'react-hook-form';
@@ -27,6 +29,7 @@ const { Text, Choice } = fieldsOf<PrinterFormIn>();
 
 /** A printer typed in or changed: what it takes, what it cannot print, who mirrors, who manages colour, what it costs. */
 export function PrinterDialog({ printer, onClose }: { printer: Printer | null; onClose: () => void }) {
+  const t = useWords();
   const units = useUnits();
   const shown = useMemo(() => shownLengths(units), [units]);
   const schema = useMemo(() => printerFormSchema(units.length, shown), [units.length, shown]);
@@ -50,14 +53,14 @@ export function PrinterDialog({ printer, onClose }: { printer: Printer | null; o
       open
       wide
       onClose={onClose}
-      title={printer ? `Change ${printer.name}` : 'Add printer'}
-      about="Mirror in one place only, and let one program manage colour. These settings are shown at every sheet."
+      title={printer ? t('shop.change3', { printer: printer.name }) : t('shop.addPrinter')}
+      about={t('shop.mirrorOnePlaceOnly')}
     >
       <DialogForm
         form={form}
         onSave={save}
         onCancel={onClose}
-        saveLabel="Save printer"
+        saveLabel={t('shop.savePrinter')}
         className="md:grid-cols-2"
       >
         <PaperFields />
@@ -68,36 +71,38 @@ export function PrinterDialog({ printer, onClose }: { printer: Printer | null; o
 }
 
 const MIRRORED_BY = [
-  ['app', 'the file'],
-  ['driver', 'the driver'],
+  ['app', say('shop.theFile')],
+  ['driver', say('common.theDriver')],
 ] as const;
 
 /** What it feeds and cannot print, and who mirrors and manages colour. */
 function PaperFields() {
+  const t = useWords();
   const units = useUnits();
   const { register } = useFormContext<PrinterFormIn>();
   return (
     <div className="grid content-start gap-3">
-      <Text name="name" label="Name" placeholder="Desk printer" />
+      <Text name="name" label={t('common.name')} placeholder={t('shop.deskPrinter')} />
       <div className="grid grid-cols-2 items-end gap-3">
-        <Text name="widestMm" label={`Widest paper, ${units.length}`} />
+        <Text name="widestMm" label={t('shop.widestPaper', { units: units.length })} />
         <label className="flex min-h-10 items-center gap-2 font-label text-base font-medium">
-          <input type="checkbox" className="size-5 accent-strata-3" {...register('rolls')} /> takes rolls
+          <input type="checkbox" className="size-5 accent-strata-3" {...register('rolls')} />{' '}
+          {t('shop.takesRolls')}
         </label>
       </div>
       <fieldset className="grid grid-cols-4 gap-3">
         <legend className="font-label text-fine font-semibold">
-          Unprintable margins, {units.length}, in feed direction
+          {t('shop.unprintableMarginsFeedDirection', { units: units.length })}
         </legend>
         {SIDES.map((side) => (
           <Text key={side} name={side} label={side} />
         ))}
       </fieldset>
       <div className="grid grid-cols-2 gap-3">
-        <Choice name="mirrorBy" label="Mirrored by" options={MIRRORED_BY} />
+        <Choice name="mirrorBy" label={t('common.mirroredBy')} options={MIRRORED_BY} />
         <Choice
           name="colourBy"
-          label="Colour managed by"
+          label={t('shop.colourManaged')}
           options={COLOUR_BY.map((c) => [c, COLOUR_WORDS[c].label])}
         />
       </div>
@@ -107,19 +112,20 @@ function PaperFields() {
 
 /** Resolution, ink and what to set in the driver. */
 function InkFields() {
+  const t = useWords();
   const { settings } = useShop().shop;
   return (
     <div className="grid content-start gap-3">
       <div className="grid grid-cols-3 gap-3">
-        <Choice name="ppi" label="Resolution, ppi" options={asRead(PPIS)} />
+        <Choice name="ppi" label={t('shop.resolutionPpi')} options={asRead(PPIS)} />
         <Text
           name="inkPerM2Cents"
-          label={`Ink, ${settings.currency} per m² at full ink`}
+          label={t('shop.inkPerMFull', { currency: settings.currency })}
           inputMode="decimal"
         />
-        <Text name="mostInkPct" label="Ink limit, %" inputMode="numeric" />
+        <Text name="mostInkPct" label={t('shop.inkLimit')} inputMode="numeric" />
       </div>
-      <Text name="driver" label="Printer settings, one per line" rows={7} />
+      <Text name="driver" label={t('shop.printerSettingsOnePer')} rows={7} />
     </div>
   );
 }

@@ -1,9 +1,11 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { say, inSentence } from '@/core/message/message';
 import { FileDown, FileUp } from 'lucide-react';
 import { useState } from 'react';
 import type { ShopFile } from '@/core/formats/jobFile';
-import { fail, ok, problemText } from '@/core/basics/result';
+import { fail, ok, problemMessage } from '@/core/basics/result';
 import { HOLDS, SEAM_METHODS, WRAP_KINDS, type Settings } from '@/core/shop/settings';
 import { SEAM_METHOD_NOTES } from '@/core/wrap/seamMethods';
 import { KIND_WORDS } from '@/core/wrap/startingMethod';
@@ -28,8 +30,9 @@ import { MOST_WITH_PICTURES_BYTES, readText } from '@/data/readFile';
 
 /** The shop's own ways: tape, money, seam methods; and the whole shop in a file. */
 export function SettingsPage() {
+  const t = useWords();
   return (
-    <ShopFrame title="Settings" about="kept in this browser">
+    <ShopFrame title={t('common.settings2')} about={t('shop.keptBrowser')}>
       <div className="grid max-w-4xl divide-y divide-rule px-5">
         <ShopGroup />
         <TapeGroup />
@@ -45,21 +48,24 @@ export function SettingsPage() {
 }
 
 function ShopGroup() {
+  const t = useWords();
   const { s, put } = useSettings();
   return (
-    <Group title="Shop" about="The name is shown at the top of every page.">
+    <Group title={t('common.shop')} about={t('shop.nameShownTopEvery')}>
       <TypedField
-        label="Name"
+        label={t('common.name')}
         text={s.shopName}
         width="w-64"
         parse={(t) =>
-          t.trim() === '' ? fail('A name is missing.', 'Name', 'Type any name.') : ok(t.trim().slice(0, 80))
+          t.trim() === ''
+            ? fail(say('shop.nameMissing'), say('common.name'), say('shop.typeAnyName'))
+            : ok(t.trim().slice(0, 80))
         }
         onValue={(shopName) => put({ shopName })}
       />
-      <Labelled label="Sound at the press">
+      <Labelled label={t('shop.soundPress')}>
         <Segments
-          label="Sound at the press"
+          label={t('shop.soundPress')}
           value={s.sound ? 'on' : 'off'}
           onChange={(v) => put({ sound: v === 'on' })}
           options={[
@@ -73,14 +79,12 @@ function ShopGroup() {
 }
 
 function TapeGroup() {
+  const t = useWords();
   const { s, put, putTape } = useSettings();
   return (
-    <Group
-      title="Tape measure"
-      about="A tape measure reads along its own middle, so π × its thickness is subtracted. Its finest mark sets how far a reading is trusted."
-    >
+    <Group title={t('shop.tapeMeasure')} about={t('shop.tapeMeasureReadsAlong')}>
       <LengthField
-        label="Thickness"
+        label={t('common.thickness')}
         fine
         valueMm={s.tape.thicknessMm}
         minMm={0}
@@ -89,7 +93,7 @@ function TapeGroup() {
         onValue={(thicknessMm) => putTape({ thicknessMm })}
       />
       <LengthField
-        label="String thickness"
+        label={t('shop.stringThickness')}
         fine
         valueMm={s.tape.stringMm}
         minMm={0}
@@ -97,9 +101,9 @@ function TapeGroup() {
         byHand
         onValue={(stringMm) => putTape({ stringMm })}
       />
-      <Labelled label="Smallest inch mark">
+      <Labelled label={t('shop.smallestInchMark')}>
         <Select
-          label="Smallest inch mark"
+          label={t('shop.smallestInchMark')}
           value={String(s.units.inchDenominator)}
           options={[8, 16, 32, 64].map((d) => ({ value: String(d), label: `1/${d} in` }))}
           onChange={(v) =>
@@ -110,9 +114,9 @@ function TapeGroup() {
           className="w-28"
         />
       </Labelled>
-      <Labelled label="Smallest metric mark">
+      <Labelled label={t('shop.smallestMetricMark')}>
         <Segments
-          label="Smallest metric mark"
+          label={t('shop.smallestMetricMark')}
           value={String(s.tape.finestMm)}
           onChange={(v) => putTape({ finestMm: v === '0.5' ? 0.5 : 1 })}
           options={[
@@ -126,17 +130,18 @@ function TapeGroup() {
 }
 
 function MoneyGroup() {
+  const t = useWords();
   const { s, put } = useSettings();
   return (
-    <Group title="Money" about="Printers, and what paper and ink cost, are kept under Papers.">
+    <Group title={t('shop.money')} about={t('shop.printersWhatPaperInk')}>
       <TypedField
-        label="Currency symbol"
+        label={t('shop.currencySymbol')}
         text={s.currency}
         width="w-16"
         parse={(t) =>
           /^\S{1,4}$/.test(t.trim())
             ? ok(t.trim())
-            : fail('A currency symbol has one to four characters.', 'Money', 'For example $, € or kr.')
+            : fail(say('shop.currencySymbolHasOne'), say('shop.money'), say('shop.exampleKr'))
         }
         onValue={(currency) => put({ currency })}
       />
@@ -145,20 +150,18 @@ function MoneyGroup() {
 }
 
 function DefaultsGroup() {
+  const t = useWords();
   const { s, putDefaults, putSeamMethod } = useSettings();
   return (
-    <Group
-      title="Shop defaults"
-      about="The seam method and sizes a new wrap starts with, by kind of blank. Each job can differ."
-    >
+    <Group title={t('shop.shopDefaults')} about={t('shop.seamMethodSizesNew')}>
       {WRAP_KINDS.map((kind) => (
-        <Labelled key={kind} label={KIND_WORDS[kind].label}>
+        <Labelled key={kind} label={t(KIND_WORDS[kind].label)}>
           <Select
-            label={`Seam method, ${KIND_WORDS[kind].label.toLowerCase()}`}
+            label={t('shop.seamMethod', { kindWords: inSentence(KIND_WORDS[kind].label) })}
             value={s.defaults.seamMethods[kind]}
             options={SEAM_METHODS.filter((v) => kind !== 'handled' || v !== 'lap').map((v) => ({
               value: v,
-              label: SEAM_METHOD_NOTES[v].label,
+              label: t(SEAM_METHOD_NOTES[v].label),
             }))}
             onChange={(seamMethod) => putSeamMethod(kind, seamMethod)}
             className="w-40"
@@ -166,7 +169,7 @@ function DefaultsGroup() {
         </Labelled>
       ))}
       <LengthField
-        label="Bleed"
+        label={t('common.bleed')}
         valueMm={s.defaults.bleedMm}
         minMm={0}
         maxMm={15}
@@ -174,7 +177,7 @@ function DefaultsGroup() {
         onValue={(bleedMm) => putDefaults({ bleedMm })}
       />
       <LengthField
-        label="Safe zone"
+        label={t('common.safeZone')}
         valueMm={s.defaults.safeMm}
         minMm={0}
         maxMm={30}
@@ -182,7 +185,7 @@ function DefaultsGroup() {
         onValue={(safeMm) => putDefaults({ safeMm })}
       />
       <LengthField
-        label="Setback, rim and foot"
+        label={t('shop.setbackRimFoot')}
         valueMm={s.defaults.setbackMm}
         minMm={0}
         maxMm={30}
@@ -190,16 +193,16 @@ function DefaultsGroup() {
         onValue={(setbackMm) => putDefaults({ setbackMm })}
       />
       <LengthField
-        label="Bleed, flat blanks"
+        label={t('shop.bleedFlatBlanks')}
         valueMm={s.defaults.flatBleedMm}
         minMm={0}
         maxMm={15}
         byHand
         onValue={(flatBleedMm) => putDefaults({ flatBleedMm })}
       />
-      <Labelled label="Paper held by">
+      <Labelled label={t('common.paperHeld')}>
         <Select
-          label="Paper held by"
+          label={t('common.paperHeld')}
           value={s.defaults.hold}
           options={HOLDS.map((v) => ({ value: v, label: v }))}
           onChange={(hold) => putDefaults({ hold })}
@@ -211,6 +214,7 @@ function DefaultsGroup() {
 }
 
 function WholeShop() {
+  const t = useWords();
   const { jobs } = useShop();
   const [found, setFound] = useState<ShopFile | null>(null);
   const save = async () => {
@@ -224,11 +228,7 @@ function WholeShop() {
     else notifyProblem(text.problem);
   };
   const check = async (file: File) => {
-    const text = await readText(
-      file,
-      MOST_WITH_PICTURES_BYTES,
-      'A shop file this large cannot be restored here.',
-    );
+    const text = await readText(file, MOST_WITH_PICTURES_BYTES, say('shop.shopFileLargeCannot'));
     const r = text.ok ? checkShopFile(text.value) : text;
     if (r.ok) setFound(r.value);
     else notifyProblem(r.problem);
@@ -237,36 +237,35 @@ function WholeShop() {
     if (!found) return;
     const r = await restoreShop(found);
     setFound(null);
-    if (r.ok) notify('The shop is restored.');
-    else notifyWrong(`${problemText(r.problem)} The shop is as it was.`);
+    if (r.ok) notify(t('shop.shopRestored'));
+    else notifyWrong(t('shop.shopWas', { problem: problemMessage(r.problem) }));
   };
   return (
-    <Group
-      title="Shop in one file"
-      about="Jobs, pictures, blanks, presses, papers, recipes, log, stock and quotes in one JSON file."
-    >
+    <Group title={t('shop.shopOneFile')} about={t('shop.jobsPicturesBlanksPresses')}>
       <Button onClick={() => void save()}>
-        <FileDown size={18} aria-hidden /> Save shop file
+        <FileDown size={18} aria-hidden /> {t('shop.saveShopFile')}
       </Button>
-      <FileButton label="Shop file" accept=".json,application/json" onFile={(f) => void check(f)}>
-        <FileUp size={18} aria-hidden /> Restore shop file
+      <FileButton label={t('common.shopFile')} accept=".json,application/json" onFile={(f) => void check(f)}>
+        <FileUp size={18} aria-hidden /> {t('shop.restoreShopFile')}
       </FileButton>
       {found && (
         <Dialog
           open
           onClose={() => setFound(null)}
-          title="Replace this shop?"
-          about={`“${found.shop.settings.shopName}”: ${found.jobs.length} jobs, ${found.shop.blanks.length} blanks, ${found.shop.log.length} log entries.`}
+          title={t('shop.replaceShop')}
+          about={t('shop.jobsBlanksLogEntries', {
+            shopName: found.shop.settings.shopName,
+            jobs: found.jobs.length,
+            blanks: found.shop.blanks.length,
+            log: found.shop.log.length,
+          })}
         >
-          <p className="leading-snug">
-            Everything in this browser ({jobs.length} {jobs.length === 1 ? 'job' : 'jobs'}) is replaced. Save
-            your shop first if it is not in a file.
-          </p>
+          <p className="leading-snug">{t('shop.everythingBrowser', { jobs: jobs.length })}</p>
           <div className="mt-4 flex flex-wrap justify-end gap-2">
-            <Button onClick={() => void save()}>Save current shop</Button>
-            <Button onClick={() => setFound(null)}>Cancel</Button>
+            <Button onClick={() => void save()}>{t('shop.saveCurrentShop')}</Button>
+            <Button onClick={() => setFound(null)}>{t('common.cancel')}</Button>
             <Button kind="act" onClick={() => void restore()}>
-              Replace shop
+              {t('shop.replaceShop2')}
             </Button>
           </div>
         </Dialog>

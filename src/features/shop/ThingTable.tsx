@@ -1,5 +1,7 @@
 'use client';
 
+import { type Words } from '@/ui/words';
+import { say } from '@/core/message/message';
 import { Copy, Pencil, Trash2 } from 'lucide-react';
 import {
   createColumnHelper,
@@ -101,22 +103,23 @@ export function actionsColumn<T extends Thing>(
   table: Table,
   onEdit: (thing: T) => void,
   putBack: (thing: T) => Promise<Result<unknown>>,
-  onCopy?: (thing: T) => void,
+  onCopy: ((thing: T) => void) | null,
+  t: Words,
 ): ColumnDef<T, string | number> {
   const remove = async (thing: T) => {
     const r = await removeThing(table, thing.id);
     if (!r.ok) notifyProblem(r.problem);
-    else notifyUndo(`“${thing.name}” is removed.`, () => putBack(thing));
+    else notifyUndo(say('shop.isRemoved2', { thing: thing.name }), () => putBack(thing));
   };
   return createColumnHelper<T>().display({
     id: 'actions',
-    header: () => <span className="sr-only">Change</span>,
+    header: () => <span className="sr-only">{t('shop.change5')}</span>,
     cell: ({ row }) => (
       <div className="flex justify-end gap-1">
         {onCopy && (
           <Button
             kind="quiet"
-            aria-label={`Duplicate ${row.original.name}`}
+            aria-label={t('shop.duplicate', { original: row.original.name })}
             onClick={() => onCopy(row.original)}
             className="px-2"
           >
@@ -125,7 +128,7 @@ export function actionsColumn<T extends Thing>(
         )}
         <Button
           kind="quiet"
-          aria-label={`Change ${row.original.name}`}
+          aria-label={t('shop.change6', { original: row.original.name })}
           onClick={() => onEdit(row.original)}
           className="px-2"
         >
@@ -133,7 +136,7 @@ export function actionsColumn<T extends Thing>(
         </Button>
         <Button
           kind="quiet"
-          aria-label={`Remove ${row.original.name}`}
+          aria-label={t('shop.remove3', { original: row.original.name })}
           onClick={() => void remove(row.original)}
           className="px-2"
         >

@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { say } from '@/core/message/message';
 import { useEffect, useMemo, useState } from 'react';
 import { heaterOf } from '@/core/heat/heaters';
 import { pressModel } from '@/core/heat/pressModel';
@@ -9,9 +11,9 @@ import { blankArea, timedLoad, timedOf } from '@/core/plan/heatSubject';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { Blank } from '@/core/shop/blank';
 import { isOven, isWrapPress, type Press, type PressTiming } from '@/core/shop/press';
-import { clockText, formatQuantity } from '@/core/units/format';
+import { clockText } from '@/core/units/format';
 import { parseDuration, parseTemperature } from '@/core/units/parse';
-import { celsius } from '@/core/units/quantity';
+import { celsius } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
@@ -35,6 +37,7 @@ const ROOM_C = 22;
 
 /** One closing on a known load, timed: heater power and heat capacity by least squares. */
 export function TimePress({ press, faults, onDone }: Props) {
+  const t = useWords();
   const units = useUnits();
   const { shop } = useShop();
   const blanks = useMemo(() => shop.blanks.filter((b) => goesIn(press, b)), [shop.blanks, press]);
@@ -65,17 +68,17 @@ export function TimePress({ press, faults, onDone }: Props) {
     const kept = { ...timing, at: Date.now() };
     const r = await savePress({ ...press, timings: [...press.timings, kept].slice(-60) });
     if (!r.ok) return notifyProblem(r.problem);
-    notify(`Kept. From now on ${press.name} counts with it.`);
+    notify(t('shop.keptFromNowCounts', { press: press.name }));
     onDone();
   };
-  const shown = (c: number) => formatQuantity(celsius(c), units);
+  const shown = (c: number) => t.parts(celsius(c));
   return (
     <div className="grid gap-5 md:grid-cols-[1fr_19rem]">
       <div className="grid content-start gap-4">
         <ol className="list-decimal pl-5 leading-snug">
-          <li>Let the press settle at its set temperature.</li>
-          <li>Close it on a cold blank with its paper, and watch the display.</li>
-          <li>Write down the lowest it reads, and how long it takes until it is back.</li>
+          <li>{t('shop.letPressSettleSet')}</li>
+          <li>{t('shop.closeColdBlankPaper')}</li>
+          <li>{t('shop.writeDownLowestReads')}</li>
         </ol>
         <div className="flex flex-wrap items-end gap-4">
           <LoadChoice
@@ -85,28 +88,28 @@ export function TimePress({ press, faults, onDone }: Props) {
             put={(next) => setLoad({ ...load, ...next })}
           />
           <TypedField
-            label="Display set to"
+            label={t('shop.displaySet')}
             text={shown(setC).number}
             unit={shown(setC).unit}
-            parse={(t) => parseTemperature(t, units.temperature, 'Display set to')}
+            parse={(typed) => parseTemperature(typed, units.temperature, t('shop.displaySet'))}
             onValue={setSetC}
           />
         </div>
         <TimeWatch press={press} timing={timing} faults={faults} onLowest={setLowestC} onBack={setBackS} />
         <div className="flex flex-wrap items-end gap-5">
           <TypedField
-            label="Lowest it read"
+            label={t('common.lowestRead')}
             text={lowestC === null ? '' : shown(lowestC).number}
             unit={`°${units.temperature}`}
             byHand={lowestC !== null}
-            parse={(t) => readLowest(t, units.temperature, setC)}
+            parse={(typed) => readLowest(typed, units.temperature, setC)}
             onValue={setLowestC}
           />
           <TypedField
-            label="Back at temperature after"
+            label={t('shop.backTemperatureAfter')}
             text={backS === null ? '' : clockText(backS)}
             byHand={backS !== null}
-            parse={(t) => parseDuration(t, 'Back at temperature')}
+            parse={(typed) => parseDuration(typed, t('common.backTemperature'))}
             onValue={setBackS}
           />
         </div>
@@ -140,14 +143,15 @@ interface LoadChoiceProps {
 
 /** What the press was closed on. */
 export function LoadChoice({ press, blanks, load, put }: LoadChoiceProps) {
+  const t = useWords();
   const heaters = isWrapPress(press) ? press.heaters : [];
   return (
     <>
-      <FormField label="Closed on">
+      <FormField label={t('shop.closedOn')}>
         {({ id }) => (
           <Select
             id={id}
-            label="Closed on"
+            label={t('shop.closedOn')}
             value={load.blankId}
             options={blanks.map((b) => ({ value: b.id, label: b.name }))}
             onChange={(blankId) => put({ blankId })}
@@ -155,11 +159,11 @@ export function LoadChoice({ press, blanks, load, put }: LoadChoiceProps) {
         )}
       </FormField>
       {heaters.length > 1 && (
-        <FormField label="Heater">
+        <FormField label={t('common.heater')}>
           {({ id }) => (
             <Select
               id={id}
-              label="Heater"
+              label={t('common.heater')}
               value={load.heaterId ?? heaters[0]?.id ?? ''}
               options={heaters.map((h) => ({ value: h.id, label: h.name }))}
               onChange={(heaterId) => put({ heaterId })}
@@ -169,7 +173,7 @@ export function LoadChoice({ press, blanks, load, put }: LoadChoiceProps) {
       )}
       {!isWrapPress(press) && (
         <NumberField
-          label="Pieces"
+          label={t('common.pieces')}
           value={load.pieces}
           min={1}
           max={60}
@@ -184,16 +188,12 @@ export function LoadChoice({ press, blanks, load, put }: LoadChoiceProps) {
 
 /** The lowest reading after closing: it cannot lie over what is set, nor under the room. */
 export function readLowest(text: string, unit: 'C' | 'F', setC: number): Result<number> {
-  const r = parseTemperature(text, unit, 'Lowest it read');
+  const r = parseTemperature(text, unit, say('common.lowestRead'));
   if (!r.ok) return r;
   if (r.value < ROOM_C + 8)
-    return fail(
-      'That is below any closed press.',
-      'Lowest it read',
-      'A hot heater never falls to the room: read it again.',
-    );
+    return fail(say('shop.belowAnyClosedPress'), say('common.lowestRead'), say('shop.hotHeaterNeverFalls'));
   return r.value > setC
-    ? fail('That is over its set temperature.', 'Lowest it read', 'Write the lowest it showed after closing.')
+    ? fail(say('shop.overSetTemperature'), say('common.lowestRead'), say('shop.writeLowestShowedAfter'))
     : ok(r.value);
 }
 
@@ -206,12 +206,14 @@ function useFit(press: Press, timing: PressTiming | null, heaterId: string | nul
   useEffect(() => {
     if (!ready) return;
     let on = true;
-    const t = JSON.parse(key) as PressTiming;
+    const timed = JSON.parse(key) as PressTiming;
     const { sd } = pressModel(press, heater, { uncoveredM2: 0, inEdge: false });
     const prior = { powerSd: sd.power, capacitySd: sd.capacity };
-    void inHeatWorker('Heat', (api) => api.fitHeater([timedOf(t, press)], prior)).then((r) => {
-      if (on && r.ok) setFit({ of: key, fit: r.value });
-    });
+    void inHeatWorker(say('common.heat'), (api) => api.fitHeater([timedOf(timed, press)], prior)).then(
+      (r) => {
+        if (on && r.ok) setFit({ of: key, fit: r.value });
+      },
+    );
     return () => {
       on = false;
     };
@@ -228,6 +230,7 @@ interface KnownProps {
 }
 
 function Known({ press, fit, timing, ready, save }: KnownProps) {
+  const t = useWords();
   const heater = heaterOf(press, null, timing?.load.heaterId ?? null);
   const { heater: supposed } = pressModel(press, heater, { uncoveredM2: 0, inEdge: false });
   const spread = (of: number, ln: number, sd: number, unit: string) => {
@@ -236,33 +239,32 @@ function Known({ press, fit, timing, ready, save }: KnownProps) {
   };
   return (
     <aside className="grid content-start gap-3" aria-live="polite">
-      <h3 className="font-name text-lead font-semibold">What it says</h3>
+      <h3 className="font-name text-lead font-semibold">{t('shop.whatSays')}</h3>
       {fit ? (
         <dl className="grid gap-2 font-label">
-          <Line label="Heater power" value={spread(supposed.powerW, fit.power, fit.powerSd, 'W')} />
+          <Line label={t('shop.heaterPower')} value={spread(supposed.powerW, fit.power, fit.powerSd, 'W')} />
           <Line
-            label="Heat it holds"
+            label={t('shop.heatHolds')}
             value={spread(supposed.capacityJK, fit.capacity, fit.capacitySd, 'J/K')}
           />
         </dl>
       ) : (
-        <p>{ready ? 'Calculating.' : 'No timing yet.'}</p>
+        <p>{ready ? t('common.calculating') : t('shop.timingYet')}</p>
       )}
       {fit && fit.misfit > 3 && (
         <p role="alert" className="border-l-4 border-warning pl-2 text-fine leading-snug">
-          The two readings do not fit this load. Check the blank, and let the press settle first.
+          {t('shop.twoReadingsDoFit')}
         </p>
       )}
       <p className="text-fine leading-snug">
-        Taken so far as {Math.round(supposed.powerW)} W
-        {press.power.watts === null
-          ? ', usual for its size.'
-          : press.power.from === 'plate'
-            ? ', by its plate.'
-            : ', measured.'}
+        {t('shop.takenSoFarW', {
+          powerW: Math.round(supposed.powerW),
+          which: press.power.from === 'plate' ? 'byItsPlate' : 'other',
+          which2: press.power.watts === null ? 'usualSize' : 'other',
+        })}
       </p>
       <Button kind="act" disabled={!ready} onClick={save}>
-        Save timing
+        {t('shop.saveTiming')}
       </Button>
     </aside>
   );

@@ -1,11 +1,13 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { useEffect, useRef, useState } from 'react';
 import type { PressFaults, SimulatedRun } from '@/core/heat/pressSimulator';
 import { timedOf } from '@/core/plan/heatSubject';
 import type { Press, PressTiming } from '@/core/shop/press';
-import { clockText, formatQuantity } from '@/core/units/format';
-import { celsius } from '@/core/units/quantity';
+import { clockText } from '@/core/units/format';
+import { celsius } from '@/core/message/quantity';
 import { Button } from '@/ui/Button';
 import { notifyProblem } from '@/ui/notify';
 import { useUnits } from '@/ui/units';
@@ -25,6 +27,7 @@ interface WatchProps {
 
 /** A stopwatch for the two taps; beside a simulated press also its display, running faster than life. */
 export function TimeWatch({ press, timing, faults, onLowest, onBack }: WatchProps) {
+  const t = useWords();
   const [startedAt, setStartedAt] = useState<number | null>(null);
   const [now, setNow] = useState(0);
   const [run, setRun] = useState<SimulatedRun | null>(null);
@@ -45,7 +48,7 @@ export function TimeWatch({ press, timing, faults, onLowest, onBack }: WatchProp
     lowest.current = Infinity;
     if (faults && timing) {
       const { load, settings } = timedOf(timing, press);
-      const r = await inHeatWorker('Heat', (api) =>
+      const r = await inHeatWorker(say('common.heat'), (api) =>
         api.simulated(faults, load, { ...settings, dwellS: 900 }),
       );
       if (!r.ok) return notifyProblem(r.problem);
@@ -60,26 +63,29 @@ export function TimeWatch({ press, timing, faults, onLowest, onBack }: WatchProp
         {clockText(elapsed)}
       </span>
       {reads !== null && (
-        <output aria-label="Display" className="font-name text-big leading-none font-semibold text-strata-5">
-          {formatQuantity(celsius(reads), units).number} °{units.temperature}
+        <output
+          aria-label={t('shop.display')}
+          className="font-name text-big leading-none font-semibold text-strata-5"
+        >
+          {t.parts(celsius(reads)).number} °{units.temperature}
         </output>
       )}
       {startedAt === null ? (
         <Button kind="act" onClick={() => void close()}>
-          Closed
+          {t('common.closed')}
         </Button>
       ) : (
         <>
           {faults && (
             <Button onClick={() => Number.isFinite(lowest.current) && onLowest(lowest.current)}>
-              Lowest it read
+              {t('common.lowestRead')}
             </Button>
           )}
-          <Button onClick={() => onBack(Math.round(elapsed))}>Back at temperature</Button>
-          <Button onClick={() => setStartedAt(null)}>Start over</Button>
+          <Button onClick={() => onBack(Math.round(elapsed))}>{t('common.backTemperature')}</Button>
+          <Button onClick={() => setStartedAt(null)}>{t('shop.startOver')}</Button>
         </>
       )}
-      {faults && <span className="text-fine">{FASTER} times faster than life</span>}
+      {faults && <span className="text-fine">{t('shop.timesFasterThanLife', { faster: FASTER })}</span>}
     </div>
   );
 }

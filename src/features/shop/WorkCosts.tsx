@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { ok } from '@/core/basics/result';
 import type { MoneySettings } from '@/core/shop/money';
 import { MoneyField } from '@/ui/MoneyField';
@@ -13,31 +15,29 @@ type Cents = Exclude<
   'marketFeePct' | 'marginPct' | 'quoteDays'
 >;
 
-const AMOUNTS: readonly (readonly [Cents, string])[] = [
-  ['payHourCents', 'Wage per hour'],
-  ['wantedHourCents', 'Target earnings per hour'],
-  ['energyKwhCents', 'Energy, per kWh'],
-  ['machineHourCents', 'Press wear, per hour'],
-  ['tapeMetreCents', 'Tape, per metre'],
-  ['wasteSheetCents', 'Waste paper, per sheet'],
-  ['packingCents', 'Packaging, per piece'],
-  ['priceStepCents', 'Round prices to'],
+const AMOUNTS: readonly (readonly [Cents, Message])[] = [
+  ['payHourCents', say('shop.wagePerHour')],
+  ['wantedHourCents', say('shop.targetEarningsPerHour')],
+  ['energyKwhCents', say('shop.energyPerKwh')],
+  ['machineHourCents', say('shop.pressWearPerHour')],
+  ['tapeMetreCents', say('shop.tapePerMetre')],
+  ['wasteSheetCents', say('shop.wastePaperPerSheet')],
+  ['packingCents', say('shop.packagingPerPiece')],
+  ['priceStepCents', say('shop.roundPrices')],
 ];
 
 /** What work costs here, and how prices are made from it. */
 export function WorkCosts() {
+  const t = useWords();
   const { s, change } = useSettings();
   const put = (next: Partial<MoneySettings>) =>
     change((now) => ({ ...now, money: { ...now.money, ...next } }));
   return (
-    <Group
-      title="Cost rates"
-      about="Costs and quotes use these rates. Each part of a cost is rounded to the hundredth, halves up, and the total is their sum."
-    >
+    <Group title={t('shop.costRates')} about={t('shop.costsQuotesUseThese')}>
       {AMOUNTS.map(([key, label]) => (
         <MoneyField
           key={key}
-          label={label}
+          label={t(label)}
           cents={s.money[key]}
           currency={s.currency}
           least={key === 'priceStepCents' ? 1 : 0}
@@ -45,7 +45,7 @@ export function WorkCosts() {
         />
       ))}
       <NumberField
-        label="Margin"
+        label={t('common.margin')}
         value={s.money.marginPct}
         min={0}
         max={90}
@@ -54,7 +54,7 @@ export function WorkCosts() {
         onValue={(marginPct) => put({ marginPct })}
       />
       <NumberField
-        label="Market fee"
+        label={t('common.marketFee')}
         value={s.money.marketFeePct}
         min={0}
         max={60}
@@ -63,7 +63,7 @@ export function WorkCosts() {
         onValue={(marketFeePct) => put({ marketFeePct })}
       />
       <NumberField
-        label="Quotes valid for"
+        label={t('shop.quotesValid')}
         value={s.money.quoteDays}
         min={1}
         max={365}
@@ -73,7 +73,7 @@ export function WorkCosts() {
         onValue={(quoteDays) => put({ quoteDays })}
       />
       <TypedField
-        label="Quote footer"
+        label={t('shop.quoteFooter')}
         text={s.money.terms}
         width="w-96"
         byHand

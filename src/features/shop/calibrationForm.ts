@@ -1,4 +1,6 @@
-import { problemText } from '@/core/basics/result';
+import { mm } from '@/core/message/quantity';
+import { say, type Message } from '@/core/message/message';
+import { problemMessage } from '@/core/basics/result';
 import { SCALE_BELIEVED } from '@/core/calibration/calibration';
 import type { Calibration } from '@/core/shop/paper';
 import type { LengthUnit } from '@/core/units/format';
@@ -11,9 +13,9 @@ type When = 'printed' | 'pressed';
 export type BarTexts = Readonly<Record<`${Axis}-${When}`, string>>;
 
 export const AXES: readonly Axis[] = ['across', 'along'];
-export const AXIS_WORDS: Readonly<Record<Axis, string>> = {
-  across: 'Across the sheet',
-  along: 'Along the feed',
+export const AXIS_WORDS: Readonly<Record<Axis, Message>> = {
+  across: say('shop.acrossSheet'),
+  along: say('shop.alongFeed'),
 };
 
 /** What the form first shows: the bars as they were measured, empty where they were not. */
@@ -38,26 +40,21 @@ interface Given {
 export interface ReadBars {
   /** Null where anything is wrong. */
   readonly calibration: Calibration | null;
-  readonly wrong: Partial<Readonly<Record<keyof BarTexts, string>>>;
+  readonly wrong: Partial<Readonly<Record<keyof BarTexts, Message>>>;
 }
 
-/** Reads the bars. `say` writes a length in the person's unit. */
-export function readBars(
-  texts: BarTexts,
-  { unit, nominal, old, shown }: Given,
-  say: (valueMm: number) => string,
-): ReadBars {
-  const wrong: Partial<Record<keyof BarTexts, string>> = {};
+/** Reads the bars. */
+export function readBars(texts: BarTexts, { unit, nominal, old, shown }: Given): ReadBars {
+  const wrong: Partial<Record<keyof BarTexts, Message>> = {};
   const read = (axis: Axis, when: When): number | null => {
     const key = `${axis}-${when}` as const;
     if (texts[key].trim() === '' && when === 'pressed') return null;
     const kept = shown.stored(key, texts[key]);
     if (kept !== null) return kept;
     const parsed = parseLength(texts[key], unit, AXIS_WORDS[axis]);
-    if (!parsed.ok) wrong[key] = problemText(parsed.problem);
+    if (!parsed.ok) wrong[key] = problemMessage(parsed.problem);
     else if (Math.abs(parsed.value.valueMm / nominal[axis] - 1) > SCALE_BELIEVED)
-      wrong[key] =
-        `The bar is ${say(nominal[axis])}; this is more than 3 % off. Look for “fit to page” in the driver, or measure again.`;
+      wrong[key] = say('shop.barMoreThan3', { nominal: mm(nominal[axis]) });
     return parsed.ok ? parsed.value.valueMm : null;
   };
   // Bars not measured again are those of the page that was measured then.

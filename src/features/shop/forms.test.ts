@@ -1,3 +1,6 @@
+import { issueText } from '@/core/basics/rule';
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { STARTER_PRESSES } from '@/core/demo/things';
 import { pressSchema, type Press } from '@/core/shop/press';
@@ -15,12 +18,12 @@ const UNITS = [MM, INCHES];
 type Change = Partial<PressFormIn> & { readonly heater?: Partial<PressFormIn['heaters'][number]> };
 const pressSaved = (press: Press | null, units: UnitChoice, { heater, ...change }: Change = {}) => {
   const shown = shownLengths(units);
-  const first = pressToForm(press, shown, units);
+  const first = pressToForm(press, shown, units, 'Heater');
   const heaters = first.heaters.map((h) => ({ ...h, ...heater }));
   const r = pressFormSchema(units, shown).safeParse({ ...first, heaters, ...change });
   return r.success
     ? pressFromForm(r.data, press?.id ?? 'new', press, units)
-    : r.error.issues.map((i) => i.message);
+    : r.error.issues.map((i) => english.text(issueText(i.message)));
 };
 
 describe('the press form', () => {
@@ -32,13 +35,13 @@ describe('the press form', () => {
   test('a press opened and saved untouched is the press it was, in either unit, with what was checked on it', () => {
     for (const press of [...STARTER_PRESSES, ...CHECKED])
       for (const u of [...UNITS, { ...MM, temperature: 'F' } as UnitChoice])
-        expect(pressSaved(press, u)).toEqual(press);
+        expect(inEnglish(pressSaved(press, u))).toEqual(press);
   });
 
   test('a new press of every kind is whole, with the fields of its kind and no others', () => {
     for (const kind of ['tumbler', 'mug', 'oven', 'flat'] as const) {
       const made = pressSaved(null, MM, { name: 'Ours', kind });
-      expect(pressSchema.safeParse(made).success).toBe(true);
+      expect(inEnglish(pressSchema.safeParse(made).success)).toBe(true);
       expect(made).toMatchObject({ kind, name: 'Ours', id: 'new', power: { watts: null } });
     }
     expect(pressSaved(null, MM, { name: 'Ours', kind: 'oven' })).not.toHaveProperty('timer');
@@ -47,13 +50,13 @@ describe('the press form', () => {
 
   test('a wrap press that closes on nothing is refused', () => {
     const upside = { smallestDiameterMm: '90', largestDiameterMm: '60' };
-    expect(pressSaved(null, MM, { name: 'X', kind: 'mug', heater: upside })).toEqual([
+    expect(inEnglish(pressSaved(null, MM, { name: 'X', kind: 'mug', heater: upside }))).toEqual([
       'The largest must be more than the smallest.',
     ]);
   });
 
   test('no power at all, or no number, is refused in words; nothing said is usual', () => {
-    expect(pressSaved(null, MM, { name: 'X', kind: 'flat', watts: '0' })).toEqual([
+    expect(inEnglish(pressSaved(null, MM, { name: 'X', kind: 'flat', watts: '0' }))).toEqual([
       'Power: from 20 to 30000 W, or leave it empty.',
     ]);
     expect(pressSaved(null, MM, { name: 'X', kind: 'flat', watts: 'much' })).toHaveLength(1);
@@ -67,7 +70,7 @@ describe('the press form', () => {
   test('where it rests and how far an oven falls count in the degrees of the shop', () => {
     const F: UnitChoice = { ...MM, temperature: 'F' };
     const rests = pressSaved(null, F, { name: 'X', kind: 'mug', restingC: '302' });
-    expect(rests).toMatchObject({ restingC: 150 });
+    expect(inEnglish(rests)).toMatchObject({ restingC: 150 });
     expect(pressSaved(null, F, { name: 'X', kind: 'oven', fallK: '54' })).toMatchObject({ fallK: 30 });
     expect(pressSaved(null, MM, { name: 'X', kind: 'oven', fallK: '30' })).toMatchObject({ fallK: 30 });
     expect(pressSaved(null, MM, { name: 'X', kind: 'mug', restingC: '5' })).toHaveLength(1);
@@ -78,7 +81,9 @@ describe('the press form', () => {
       [INCHES, '9'],
       [MM, '9 in'],
     ] as const)
-      expect(pressSaved(null, units, { name: 'X', kind: 'tumbler', heater: { lengthMm } })).toMatchObject({
+      expect(
+        inEnglish(pressSaved(null, units, { name: 'X', kind: 'tumbler', heater: { lengthMm } })),
+      ).toMatchObject({
         heaters: [{ lengthMm: 228.6 }],
       });
   });
@@ -91,7 +96,9 @@ describe('the printer form', () => {
       ...printerToForm(printer, shown),
       ...change,
     });
-    return r.success ? printerFromForm(r.data, printer?.id ?? 'new') : r.error.issues.map((i) => i.message);
+    return r.success
+      ? printerFromForm(r.data, printer?.id ?? 'new')
+      : r.error.issues.map((i) => english.text(issueText(i.message)));
   };
 
   test('opened and saved untouched it is the printer it was, in either unit', () => {
@@ -99,7 +106,7 @@ describe('the printer form', () => {
   });
 
   test('a new one needs a name, and is whole with one', () => {
-    expect(saved(null, MM)).toEqual(['Give it a name.']);
+    expect(inEnglish(saved(null, MM))).toEqual(['Give it a name.']);
     const made = saved(null, MM, { name: 'Ours', inkPerM2Cents: '12,50', ppi: '360', top: '0' });
     expect(printerSchema.safeParse(made).success).toBe(true);
     expect(made).toMatchObject({ inkPerM2Cents: 1250, ppi: 360, marginsMm: { top: 0 } });
@@ -118,9 +125,8 @@ describe('the bars of the calibration page', () => {
     across: { nominalMm: 180, printedMm: 180.4, pressedMm: 180.1 },
     along: { nominalMm: 240, printedMm: 239.5, pressedMm: null },
   };
-  const say = (v: number) => `${v} mm`;
   const read = (texts: BarTexts, old: typeof OLD | null = null, shown = shownLengths(MM)) =>
-    readBars(texts, { unit: 'mm', nominal: NOMINAL, old, shown }, say);
+    readBars(texts, { unit: 'mm', nominal: NOMINAL, old, shown });
   const typed = (over: Partial<BarTexts> = {}): BarTexts => ({
     'across-printed': '200.4',
     'along-printed': '259.5',
@@ -141,7 +147,7 @@ describe('the bars of the calibration page', () => {
       const r = read(typed({ 'across-printed': off }));
       expect(r.calibration).toBeNull();
       expect(Object.keys(r.wrong)).toEqual(['across-printed']);
-      expect(r.wrong['across-printed']).toMatch(/The bar is 200 mm.*3 % off/);
+      expect(inEnglish(r.wrong['across-printed'])).toMatch(/The bar is 200 mm.*3 % off/);
     }
     for (const near of ['194.1', '205.9']) expect(read(typed({ 'across-printed': near })).wrong).toEqual({});
     expect(read(typed({ 'along-printed': 'long' })).wrong).toHaveProperty('along-printed');
@@ -152,14 +158,14 @@ describe('the bars of the calibration page', () => {
     for (const units of UNITS) {
       const shown = shownLengths(units);
       const texts = barTexts(OLD, shown);
-      expect(
-        readBars(texts, { unit: units.length, nominal: NOMINAL, old: OLD, shown }, say).calibration,
-      ).toEqual(OLD);
+      expect(readBars(texts, { unit: units.length, nominal: NOMINAL, old: OLD, shown }).calibration).toEqual(
+        OLD,
+      );
     }
     // One bar measured again is a bar of today's page.
     const shown = shownLengths(MM);
     const texts = { ...barTexts(OLD, shown), 'across-printed': '200.2' };
-    const again = readBars(texts, { unit: 'mm', nominal: NOMINAL, old: OLD, shown }, say).calibration;
+    const again = readBars(texts, { unit: 'mm', nominal: NOMINAL, old: OLD, shown }).calibration;
     expect(again?.across).toMatchObject({ nominalMm: 200, printedMm: 200.2 });
     expect(again?.along.nominalMm).toBe(240);
   });

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { Hours } from '@/core/shop/day';
 
@@ -15,8 +16,8 @@ export function readHours(text: string): Result<Hours | null> {
   const fromMin = minutes(found?.[1], found?.[2]);
   const toMin = minutes(found?.[3], found?.[4]);
   if (!found || fromMin > 1440 || toMin > 1440)
-    return fail('Hours are written 9:00–17:00.', 'Hours', 'Or “closed”.');
+    return fail(say('shop.hoursWritten900'), say('shop.hours'), say('shop.orClosed'));
   return fromMin < toMin
     ? ok({ fromMin, toMin })
-    : fail('It ends before it begins.', 'Hours', 'Write the later time second.');
+    : fail(say('shop.endsBeforeBegins'), say('shop.hours'), say('shop.writeLaterTimeSecond'));
 }

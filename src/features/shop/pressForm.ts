@@ -1,3 +1,5 @@
+import { rule, asIssue } from '@/core/basics/rule';
+import { say, type Message, inTurn } from '@/core/message/message';
 import * as z from 'zod/mini';
 import { nameSchema } from '@/core/shop/common';
 import {
@@ -14,28 +16,28 @@ import {
   OVEN_HOLDS,
   PRESS_OPENS,
 } from '@/core/shop/press';
-import { formatQuantity, toCelsius, type UnitChoice } from '@/core/units/format';
+import { formatAmount, toCelsius, type UnitChoice } from '@/core/units/format';
 import { parseTemperature } from '@/core/units/parse';
-import { celsius, mm } from '@/core/units/quantity';
+import { celsius, mm } from '@/core/message/quantity';
 import { lengthText, type ShownLengths } from './shopForm';
 
-export const PRESS_KIND_WORDS: Readonly<Record<Press['kind'], string>> = {
-  tumbler: 'tumbler press',
-  mug: 'mug press',
-  oven: 'oven',
-  flat: 'flat press',
+export const PRESS_KIND_WORDS: Readonly<Record<Press['kind'], Message>> = {
+  tumbler: say('shop.tumblerPress'),
+  mug: say('shop.mugPress'),
+  oven: say('shop.oven'),
+  flat: say('shop.flatPress'),
 };
 
-export const PRESS_TIMER_WORDS: Readonly<Record<PressTimer, string>> = {
-  'by-hand': 'by hand, from closing',
-  'own-from-closing': 'its own, from closing',
-  'own-at-temperature': 'its own, on reaching temperature',
+export const PRESS_TIMER_WORDS: Readonly<Record<PressTimer, Message>> = {
+  'by-hand': say('shop.handFromClosing'),
+  'own-from-closing': say('shop.ownFromClosing'),
+  'own-at-temperature': say('shop.ownReachingTemperature'),
 };
 
 const text = z.string();
 
 /** A plain figure as written, or nothing. */
-const figureText = (label: string, min: number, max: number, unit: string) =>
+const figureText = (label: Message, min: number, max: number, unit: string) =>
   z.pipe(
     text,
     z.transform((typed, ctx): number | null => {
@@ -45,7 +47,7 @@ const figureText = (label: string, min: number, max: number, unit: string) =>
       if (!/^\d{1,6}(?:\.\d{1,3})?$/.test(clean) || n < min || n > max) {
         ctx.issues.push({
           code: 'custom',
-          message: `${label}: from ${min} to ${max} ${unit}, or leave it empty.`,
+          message: rule('shop.fromLeaveEmpty', { label, min, max, unit }),
           input: typed,
         });
         return z.NEVER;
@@ -55,19 +57,19 @@ const figureText = (label: string, min: number, max: number, unit: string) =>
   );
 
 /** A temperature as written, in °C, or nothing. */
-const temperatureText = (label: string, units: UnitChoice) =>
+const temperatureText = (label: Message, units: UnitChoice) =>
   z.pipe(
     text,
     z.transform((typed, ctx): number | null => {
       if (typed.trim() === '') return null;
       const r = parseTemperature(typed, units.temperature, label);
       const wrong = !r.ok
-        ? `${r.problem.what} ${r.problem.wayOut}`
+        ? inTurn(r.problem.what, r.problem.wayOut)
         : r.value < 30 || r.value > 300
-          ? `${label}: a press rests between 30 and 300 °C. Leave it empty where it stays hot.`
+          ? say('shop.pressRestsBetween30', { label })
           : null;
       if (r.ok && wrong === null) return r.value;
-      ctx.issues.push({ code: 'custom', message: wrong ?? '', input: typed });
+      ctx.issues.push({ code: 'custom', message: wrong ? asIssue(wrong) : '', input: typed });
       return z.NEVER;
     }),
   );
@@ -75,7 +77,7 @@ const temperatureText = (label: string, units: UnitChoice) =>
 /** A difference of temperature as written in the shop's degrees, in kelvins. */
 const fallText = (units: UnitChoice) =>
   z.pipe(
-    figureText('It falls by', 0, units.temperature === 'F' ? 270 : 150, `°${units.temperature}`),
+    figureText(say('shop.itFallsBy'), 0, units.temperature === 'F' ? 270 : 150, `°${units.temperature}`),
     z.transform((n) => (n === null ? null : units.temperature === 'F' ? toCelsius(n + 32) : n)),
   );
 
@@ -84,16 +86,16 @@ const heaterForm = (units: UnitChoice) =>
     .object({
       id: text,
       name: nameSchema,
-      lengthMm: lengthText(units.length, 'Heater length', 50, 600),
-      heightMm: lengthText(units.length, 'Heater height', 30, 400),
-      smallestDiameterMm: lengthText(units.length, 'Smallest', 10, 200),
-      largestDiameterMm: lengthText(units.length, 'Largest', 10, 250),
-      taperMm: lengthText(units.length, 'Taper', 0, 40),
+      lengthMm: lengthText(units.length, say('shop.heaterLength'), 50, 600),
+      heightMm: lengthText(units.length, say('shop.heaterHeight'), 30, 400),
+      smallestDiameterMm: lengthText(units.length, say('shop.smallest'), 10, 200),
+      largestDiameterMm: lengthText(units.length, say('shop.largest'), 10, 250),
+      taperMm: lengthText(units.length, say('shop.taper'), 0, 40),
     })
     .check(
       z.refine((h) => h.smallestDiameterMm < h.largestDiameterMm, {
         path: ['largestDiameterMm'],
-        error: 'The largest must be more than the smallest.',
+        error: rule('shop.largestMustMoreThan'),
       }),
     );
 
@@ -105,44 +107,45 @@ export const pressFormSchema = (units: UnitChoice, shown: ShownLengths) =>
       kind: z.enum(PRESS_KINDS),
       heaters: z.array(heaterForm(units)).check(z.minLength(1), z.maxLength(12)),
       timer: z.enum(PRESS_TIMERS),
-      restingC: temperatureText('Resting', units),
-      watts: figureText('Power', 20, 30000, 'W'),
+      restingC: temperatureText(say('shop.resting'), units),
+      watts: figureText(say('shop.power'), 20, 30000, 'W'),
       wattsFrom: z.enum(['plate', 'measured']),
-      volts: figureText('Supply', 80, 480, 'V'),
-      insideHeightMm: lengthText(units.length, 'Inside height', 50, 1000, shown),
-      insideWidthMm: lengthText(units.length, 'Rack width', 100, 2000, shown),
-      insideDepthMm: lengthText(units.length, 'Rack depth', 100, 2000, shown),
+      volts: figureText(say('shop.supply'), 80, 480, 'V'),
+      insideHeightMm: lengthText(units.length, say('shop.insideHeight'), 50, 1000, shown),
+      insideWidthMm: lengthText(units.length, say('shop.rackWidth'), 100, 2000, shown),
+      insideDepthMm: lengthText(units.length, say('shop.rackDepth'), 100, 2000, shown),
       fallK: fallText(units),
       hold: z.enum(OVEN_HOLDS),
       air: z.enum(OVEN_AIRS),
-      platenWidthMm: lengthText(units.length, 'Platen width', 100, 1600, shown),
-      platenHeightMm: lengthText(units.length, 'Platen depth', 100, 1600, shown),
-      platenThicknessMm: lengthText(units.length, 'Platen thickness', 3, 60, shown),
-      padMm: lengthText(units.length, 'Pad', 0, 30, shown),
-      openingMm: lengthText(units.length, 'Opening', 2, 120, shown),
+      platenWidthMm: lengthText(units.length, say('shop.platenWidth'), 100, 1600, shown),
+      platenHeightMm: lengthText(units.length, say('shop.platenDepth'), 100, 1600, shown),
+      platenThicknessMm: lengthText(units.length, say('shop.platenThickness'), 3, 60, shown),
+      padMm: lengthText(units.length, say('shop.pad'), 0, 30, shown),
+      openingMm: lengthText(units.length, say('shop.opening'), 2, 120, shown),
       opens: z.enum(PRESS_OPENS),
     })
     .check(
       z.refine((f) => f.kind === 'oven' || f.restingC === null || f.restingC < 230, {
         path: ['restingC'],
-        error: 'It rests cooler than it works: less than 230 °C.',
+        error: rule('shop.restsCoolerThanWorks'),
       }),
     );
 export type PressFormIn = z.input<ReturnType<typeof pressFormSchema>>;
 export type PressFormOut = z.output<ReturnType<typeof pressFormSchema>>;
 
-const lengthShown = (units: UnitChoice) => (valueMm: number) => formatQuantity(mm(valueMm), units).number;
+const lengthShown = (units: UnitChoice) => (valueMm: number) => formatAmount(mm(valueMm), units).number;
 
 /** A heater as the form shows it; a new one of a usual size. */
 export function heaterToForm(
   h: PressHeater | null,
   id: string,
   units: UnitChoice,
+  newName: string,
 ): PressFormIn['heaters'][number] {
   const show = lengthShown(units);
   return {
     id: h?.id ?? id,
-    name: h?.name ?? 'Built-in heater',
+    name: h?.name ?? newName,
     lengthMm: show(h?.lengthMm ?? 203),
     heightMm: show(h?.heightMm ?? 240),
     smallestDiameterMm: show(h?.smallestDiameterMm ?? 62),
@@ -152,7 +155,12 @@ export function heaterToForm(
 }
 
 /** What the form first shows: a press as it is, or usual sizes to start from. */
-export function pressToForm(p: Press | null, shown: ShownLengths, units: UnitChoice): PressFormIn {
+export function pressToForm(
+  p: Press | null,
+  shown: ShownLengths,
+  units: UnitChoice,
+  newName: string,
+): PressFormIn {
   const flat = p && isFlatPress(p) ? p : null;
   const oven = p && isOven(p) ? p : null;
   const wrap = p && isWrapPress(p) ? p : null;
@@ -161,23 +169,23 @@ export function pressToForm(p: Press | null, shown: ShownLengths, units: UnitCho
   return {
     name: p?.name ?? '',
     kind: p?.kind ?? 'tumbler',
-    heaters: (wrap?.heaters ?? [null]).map((h) => heaterToForm(h, 'mat', units)),
+    heaters: (wrap?.heaters ?? [null]).map((h) => heaterToForm(h, 'mat', units, newName)),
     timer: p && !isOven(p) ? p.timer : 'by-hand',
-    restingC: restingC === null ? '' : formatQuantity(celsius(restingC), units).number,
+    restingC: restingC === null ? '' : formatAmount(celsius(restingC), units).number,
     watts: p?.power.watts?.toString() ?? '',
     wattsFrom: p?.power.from ?? 'plate',
     volts: p?.power.volts?.toString() ?? '',
-    insideHeightMm: shown.show('Inside height', oven?.insideHeightMm ?? 300),
-    insideWidthMm: shown.show('Rack width', oven?.insideWidthMm ?? 380),
-    insideDepthMm: shown.show('Rack depth', oven?.insideDepthMm ?? 320),
+    insideHeightMm: shown.show(say('shop.insideHeight'), oven?.insideHeightMm ?? 300),
+    insideWidthMm: shown.show(say('shop.rackWidth'), oven?.insideWidthMm ?? 380),
+    insideDepthMm: shown.show(say('shop.rackDepth'), oven?.insideDepthMm ?? 320),
     fallK: fall === null ? '' : String(Math.round((units.temperature === 'F' ? fall * 1.8 : fall) * 10) / 10),
     hold: oven?.hold ?? 'shrink film',
     air: oven?.air ?? 'fan',
-    platenWidthMm: shown.show('Platen width', flat?.platenWidthMm ?? 400),
-    platenHeightMm: shown.show('Platen depth', flat?.platenHeightMm ?? 500),
-    platenThicknessMm: shown.show('Platen thickness', flat?.platenThicknessMm ?? 10),
-    padMm: shown.show('Pad', flat?.padMm ?? 8),
-    openingMm: shown.show('Opening', flat?.openingMm ?? 30),
+    platenWidthMm: shown.show(say('shop.platenWidth'), flat?.platenWidthMm ?? 400),
+    platenHeightMm: shown.show(say('shop.platenDepth'), flat?.platenHeightMm ?? 500),
+    platenThicknessMm: shown.show(say('shop.platenThickness'), flat?.platenThicknessMm ?? 10),
+    padMm: shown.show(say('shop.pad'), flat?.padMm ?? 8),
+    openingMm: shown.show(say('shop.opening'), flat?.openingMm ?? 30),
     opens: flat?.opens ?? 'swing-away',
   };
 }

@@ -1,8 +1,9 @@
-import { problemText, type Result } from '@/core/basics/result';
+import { english } from '@/words/english';
+import { problemMessage, type Result } from '@/core/basics/result';
 import { readTemperature } from './CheckPress';
 import { readLowest } from './TimePress';
 
-const said = <T>(r: Result<T>): T | string => (r.ok ? r.value : problemText(r.problem));
+const said = <T>(r: Result<T>): T | string => (r.ok ? r.value : english.text(problemMessage(r.problem)));
 
 test('a reading of the face is taken in the shop’s degrees', () => {
   expect(said(readTemperature('186', 'C', 190))).toBe(186);

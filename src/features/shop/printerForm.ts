@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import * as z from 'zod/mini';
 import { nameSchema } from '@/core/shop/common';
 import { COLOUR_BY, MIRROR_BY, STARTER_PRINTER, USUAL_DRIVER, type Printer } from '@/core/shop/printer';
@@ -10,17 +11,17 @@ export const PPIS = ['150', '200', '300', '360'] as const;
 export const printerFormSchema = (unit: LengthUnit, shown: ShownLengths) =>
   z.object({
     name: nameSchema,
-    widestMm: lengthText(unit, 'Widest paper', 100, 1700, shown),
+    widestMm: lengthText(unit, say('shop.widestPaper2'), 100, 1700, shown),
     rolls: z.boolean(),
-    top: lengthText(unit, 'Top', 0, 60, shown),
-    right: lengthText(unit, 'Right', 0, 60, shown),
-    bottom: lengthText(unit, 'Bottom', 0, 60, shown),
-    left: lengthText(unit, 'Left', 0, 60, shown),
+    top: lengthText(unit, say('shop.top'), 0, 60, shown),
+    right: lengthText(unit, say('shop.right'), 0, 60, shown),
+    bottom: lengthText(unit, say('shop.bottom'), 0, 60, shown),
+    left: lengthText(unit, say('shop.left'), 0, 60, shown),
     mirrorBy: z.enum(MIRROR_BY),
     colourBy: z.enum(COLOUR_BY),
     ppi: z.enum(PPIS),
     inkPerM2Cents: moneyText,
-    mostInkPct: wholeText('Most ink', 100, 400),
+    mostInkPct: wholeText(say('shop.mostInk'), 100, 400),
     driver: linesText,
   });
 export type PrinterFormIn = z.input<ReturnType<typeof printerFormSchema>>;
@@ -45,12 +46,12 @@ export function printerToForm(printer: Printer | null, shown: ShownLengths): Pri
   const from = printer ?? { ...STARTER_PRINTER, name: '', driver: [...USUAL_DRIVER] };
   return {
     name: from.name,
-    widestMm: shown.show('Widest paper', from.widestMm),
+    widestMm: shown.show(say('shop.widestPaper2'), from.widestMm),
     rolls: from.rolls,
-    top: shown.show('Top', from.marginsMm.top),
-    right: shown.show('Right', from.marginsMm.right),
-    bottom: shown.show('Bottom', from.marginsMm.bottom),
-    left: shown.show('Left', from.marginsMm.left),
+    top: shown.show(say('shop.top'), from.marginsMm.top),
+    right: shown.show(say('shop.right'), from.marginsMm.right),
+    bottom: shown.show(say('shop.bottom'), from.marginsMm.bottom),
+    left: shown.show(say('shop.left'), from.marginsMm.left),
     mirrorBy: from.mirrorBy,
     colourBy: from.colourBy,
     ppi: `${from.ppi}`,

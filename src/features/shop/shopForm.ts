@@ -1,7 +1,9 @@
+import { rule, asIssue } from '@/core/basics/rule';
+import { say, inTurn, type Message, packed } from '@/core/message/message';
 import * as z from 'zod/mini';
-import { formatQuantity, type LengthUnit, type UnitChoice } from '@/core/units/format';
+import { formatAmount, type LengthUnit, type UnitChoice } from '@/core/units/format';
 import { parseLength } from '@/core/units/parse';
-import { fineMm, mm } from '@/core/units/quantity';
+import { fineMm, mm } from '@/core/message/quantity';
 
 /** Money as written, to hundredths. */
 export const moneyText = z.pipe(
@@ -9,7 +11,7 @@ export const moneyText = z.pipe(
   z.transform((text, ctx) => {
     const clean = text.trim().replace(',', '.');
     if (!/^\d{1,5}(?:\.\d{1,2})?$/.test(clean)) {
-      ctx.issues.push({ code: 'custom', message: 'Write an amount such as 0.36.', input: text });
+      ctx.issues.push({ code: 'custom', message: rule('shop.writeAmountSuch0'), input: text });
       return z.NEVER;
     }
     return Math.round(Number(clean) * 100);
@@ -25,7 +27,7 @@ export const optionalMoneyText = z.pipe(
     if (read.success) return read.data;
     ctx.issues.push({
       code: 'custom',
-      message: 'Write an amount such as 4.20, or leave it empty.',
+      message: rule('shop.writeAmountSuch4'),
       input: text,
     });
     return z.NEVER;
@@ -33,12 +35,12 @@ export const optionalMoneyText = z.pipe(
 );
 
 export const shortText = z.pipe(
-  z.string().check(z.maxLength(160, 'Keep it under 160 letters.')),
+  z.string().check(z.maxLength(160, rule('shop.keepUnder160Letters'))),
   z.transform((t) => t.trim()),
 );
 
 /** A whole number as written, within a range. */
-export const wholeText = (label: string, min: number, max: number) =>
+export const wholeText = (label: Message, min: number, max: number) =>
   z.pipe(
     z.string(),
     z.transform((text, ctx) => {
@@ -46,7 +48,7 @@ export const wholeText = (label: string, min: number, max: number) =>
       if (!/^\d{1,6}$/.test(text.trim()) || n < min || n > max) {
         ctx.issues.push({
           code: 'custom',
-          message: `${label}: a whole number from ${min} to ${max}.`,
+          message: rule('shop.wholeNumberFrom', { label, min, max }),
           input: text,
         });
         return z.NEVER;
@@ -60,20 +62,22 @@ export const wholeText = (label: string, min: number, max: number) =>
  * that was stored, not for its rounding.
  */
 export interface ShownLengths {
-  readonly show: (label: string, valueMm: number, fine?: boolean) => string;
-  readonly stored: (label: string, text: string) => number | null;
+  readonly show: (of: Message | string, valueMm: number, fine?: boolean) => string;
+  readonly stored: (of: Message | string, text: string) => number | null;
 }
+
+const keyOf = (of: Message | string): string => (typeof of === 'string' ? of : packed(of));
 
 export function shownLengths(units: UnitChoice): ShownLengths {
   const shown = new Map<string, { readonly text: string; readonly valueMm: number }>();
   return {
-    show: (label, valueMm, fine = false) => {
-      const text = formatQuantity(fine ? fineMm(valueMm) : mm(valueMm), units).number;
-      shown.set(label, { text, valueMm });
+    show: (of, valueMm, fine = false) => {
+      const text = formatAmount(fine ? fineMm(valueMm) : mm(valueMm), units).number;
+      shown.set(keyOf(of), { text, valueMm });
       return text;
     },
-    stored: (label, text) => {
-      const s = shown.get(label);
+    stored: (of, text) => {
+      const s = shown.get(keyOf(of));
       return s && s.text === text.trim() ? s.valueMm : null;
     },
   };
@@ -82,7 +86,7 @@ export function shownLengths(units: UnitChoice): ShownLengths {
 /** A length typed into a form, in mm between two ends. Zero is allowed where `min` is 0. */
 export const lengthText = (
   unit: LengthUnit,
-  label: string,
+  label: Message,
   min: number,
   max: number,
   shown: ShownLengths | null = null,
@@ -90,18 +94,18 @@ export const lengthText = (
   z.pipe(
     z.string(),
     z.transform((text, ctx) => {
-      const refuse = (message: string) => {
-        ctx.issues.push({ code: 'custom', message, input: text });
+      const refuse = (message: Message) => {
+        ctx.issues.push({ code: 'custom', message: asIssue(message), input: text });
         return z.NEVER;
       };
       const kept = shown?.stored(label, text) ?? null;
       if (kept !== null) return kept;
       if (min === 0 && /^0*(?:[.,]0*)?$/.test(text.trim())) return 0;
       const parsed = parseLength(text, unit, label);
-      if (!parsed.ok) return refuse(`${parsed.problem.what} ${parsed.problem.wayOut}`);
+      if (!parsed.ok) return refuse(inTurn(parsed.problem.what, parsed.problem.wayOut));
       const { valueMm } = parsed.value;
       if (valueMm < min || valueMm > max)
-        return refuse(`Between ${min} and ${max} mm; this reads as ${Math.round(valueMm * 10) / 10} mm.`);
+        return refuse(say('shop.betweenMmReadsMm', { min, max, value: Math.round(valueMm * 10) / 10 }));
       return valueMm;
     }),
   );

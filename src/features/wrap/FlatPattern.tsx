@@ -1,14 +1,14 @@
 'use client';
 
 import { memo } from 'react';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import type { Pattern, PencilMark } from '@/core/wrap/pattern';
 import { frontAlongMm, seamForFront } from '@/core/wrap/seam';
 import { Board, type Fit } from '@/ui/board/Board';
 import { arrowStep } from '@/ui/board/drag';
 import { Draggable } from '@/ui/board/Draggable';
 import { Dimension } from '@/ui/board/Dimension';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useSources } from '../art/useSources';
 import { useJob } from '../job/jobContext';
 import { FrontBrackets, lineOn, longer, PatternArt, PatternLines } from './PatternDrawing';
@@ -17,20 +17,18 @@ import { nextMark, snapTo, tapeMarkMm } from './snap';
 /** The paper laid flat, print side as it will be seen, every zone drawn and the front and the marks there to be dragged. */
 export const FlatPattern = memo(function FlatPattern() {
   const { plan } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { urls } = useSources(plan.art.sources);
   const { pattern } = plan.wrap;
   if (!pattern)
     return (
-      <p className="grid h-full place-content-center p-8 text-center text-lead">
-        The wrap has no size yet. The findings below say why.
-      </p>
+      <p className="grid h-full place-content-center p-8 text-center text-lead">{t('art.wrapHasSizeYet')}</p>
     );
   const { trim } = pattern;
   return (
     <Board
       interactive
-      label={`The wrap laid flat, ${say([mm(trim.width)])} by ${say([mm(trim.height)])}`}
+      label={t('wrap.wrapLaidFlat', { width: mm(trim.width), height: mm(trim.height) })}
       bounds={pattern.whole}
       room={{ top: 62, right: 100, bottom: 52, left: 20 }}
       draw={(fit) => (
@@ -54,7 +52,7 @@ export const FlatPattern = memo(function FlatPattern() {
           <FrontBrackets
             fit={fit}
             pattern={pattern}
-            label={pattern.front ? `seen from the front, ${say([mm(pattern.front.wellMm)])}` : ''}
+            label={pattern.front ? t('art.seenFromFront', { well: mm(pattern.front.wellMm) }) : ''}
           />
           {pattern.front && <FrontHandle fit={fit} pattern={pattern} />}
         </>
@@ -65,7 +63,7 @@ export const FlatPattern = memo(function FlatPattern() {
 
 function Sizes({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
   const { plan } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { trim, whole, meets } = pattern;
   const top = fit.y(whole.y) - 22;
   const right = fit.x(whole.x + whole.width) + 16;
@@ -73,11 +71,11 @@ function Sizes({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
   return (
     <>
       <Dimension x1={fit.x(0)} x2={fit.x(trim.width)} y1={top} y2={top}>
-        {say([mm(trim.width)])}
-        {cone ? ' straight across' : ''}
+        {t.quantity(mm(trim.width))}
+        {cone ? t('wrap.straightAcross') : ''}
       </Dimension>
       <Dimension x1={right} x2={right} y1={fit.y(0)} y2={fit.y(trim.height)} side="right">
-        {say([mm(trim.height)])}
+        {t.quantity(mm(trim.height))}
       </Dimension>
       {meets && (
         <text
@@ -89,7 +87,7 @@ function Sizes({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
           className="font-label"
           fill="#a62c14"
         >
-          ends meet here, {say([mm(pattern.meetsAtMm)])}
+          {t('wrap.endsMeetHere', { meetsAt: mm(pattern.meetsAtMm) })}
         </text>
       )}
       {pattern.fold && (
@@ -108,7 +106,7 @@ function Sizes({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
           stroke="#e9ede7"
           strokeWidth={4}
         >
-          fold here
+          {t('wrap.foldHere')}
         </text>
       )}
     </>
@@ -120,7 +118,7 @@ const clamp = (v: number, lo: number, hi: number) => Math.min(hi, Math.max(lo, v
 /** Drags the front along the paper: the seam moves the other way round the blank. */
 function FrontHandle({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
   const { job, plan, shop, edit } = useJob();
-  const say = useSay();
+  const t = useWords();
   const shape = plan.blank.blank?.shape;
   const { front, roll } = pattern;
   if (!front || !roll || shape?.kind !== 'round' || shape.handle) return null;
@@ -136,11 +134,11 @@ function FrontHandle({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
       as="g"
       role="slider"
       tabIndex={0}
-      aria-label="Front of the blank on the paper"
+      aria-label={t('wrap.frontBlankPaper')}
       aria-valuemin={0}
       aria-valuemax={Math.round(turnMm)}
       aria-valuenow={Math.round(at)}
-      aria-valuetext={`front ${say([mm(at)])} from the left end`}
+      aria-valuetext={t('wrap.frontFromLeftEnd', { at: mm(at) })}
       className="cursor-ew-resize touch-none"
       onKeyDown={(e) => arrowStep(e, (dx) => dx !== 0 && put(nextMark(at, mark, dx)))}
       begin={() => at}
@@ -155,7 +153,7 @@ function FrontHandle({ fit, pattern }: { fit: Fit; pattern: Pattern }) {
 /** A line to pencil; the person's own can be dragged along the paper. */
 function MarkLine({ fit, mark }: { fit: Fit; mark: PencilMark }) {
   const { shop, edit } = useJob();
-  const say = useSay();
+  const t = useWords();
   const step = tapeMarkMm(shop.settings);
   const line = lineOn(fit, longer(mark.line, 2));
   if (!mark.own) return <line {...line} stroke="#1d2c5e" strokeWidth={1.5} strokeDasharray="3 5" />;
@@ -174,9 +172,9 @@ function MarkLine({ fit, mark }: { fit: Fit; mark: PencilMark }) {
       as="g"
       role="slider"
       tabIndex={0}
-      aria-label="Pencil mark"
+      aria-label={t('wrap.pencilMark')}
       aria-valuenow={Math.round(mark.alongMm)}
-      aria-valuetext={`${say([mm(mark.alongMm)])} from the left end`}
+      aria-valuetext={t('wrap.fromLeftEnd', { along: mm(mark.alongMm) })}
       className="cursor-ew-resize touch-none"
       onKeyDown={(e) => arrowStep(e, (dx) => put(mark.alongMm + dx * step))}
       begin={() => mark.alongMm}

@@ -4,13 +4,13 @@ import { scaleLinear } from 'd3-scale';
 import { liftAt, type Band } from '@/core/shapes/band';
 import { sideBounds } from '@/core/shapes/round';
 import type { RoundShape } from '@/core/shop/blank';
-import { fineMm, mm } from '@/core/units/quantity';
+import { fineMm, mm } from '@/core/message/quantity';
 import { Board, type Fit } from '@/ui/board/Board';
 import { RoundSide } from '@/ui/board/BlankShape';
 import { arrowStep } from '@/ui/board/drag';
 import { Draggable } from '@/ui/board/Draggable';
 import { LengthField } from '@/ui/LengthField';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { FrontPicture } from './FrontPicture';
 import { nextMark, snapTo, tapeMarkMm } from './snap';
@@ -70,7 +70,7 @@ function useEdges() {
 /** The blank from the side with the paper on it; drag its edges, and on a shaped wall see the gap grow. */
 export function OnTheWall({ shape }: { shape: RoundShape }) {
   const { plan } = useJob();
-  const say = useSay();
+  const t = useWords();
   const edges = useEdges();
   if (!edges) return null;
   const { band, wall, warp, drag, step } = edges;
@@ -85,8 +85,12 @@ export function OnTheWall({ shape }: { shape: RoundShape }) {
           interactive
           label={
             warp
-              ? `The paper on the wall, from ${say([mm(band.topMm)])} to ${say([mm(band.footMm)])} below the rim; worst lift ${say([fineMm(warp.cone.worstLiftMm)])}`
-              : `The wrap on the blank: ${say([mm(topMm)])} back from the rim, ${say([mm(footMm)])} from the foot`
+              ? t('wrap.paperWallFromBelow', {
+                  top: mm(band.topMm),
+                  foot: mm(band.footMm),
+                  worstLift: fineMm(warp.cone.worstLiftMm),
+                })
+              : t('wrap.wrapBlankBackFrom', { top: mm(topMm), foot: mm(footMm) })
           }
           bounds={sideBounds(shape)}
           room={{ top: 10, right: warp ? 74 : 26, bottom: 10, left: 26 }}
@@ -127,6 +131,7 @@ function halfAt(shape: RoundShape, z: number): number {
 
 /** The exact figure of an edge: a setback, or a height below the rim on a shaped wall. */
 function EdgeField({ edge }: { edge: Edge }) {
+  const t = useWords();
   const { job, plan, edit } = useJob();
   const edges = useEdges();
   if (!edges) return null;
@@ -134,7 +139,7 @@ function EdgeField({ edge }: { edge: Edge }) {
   if (warp)
     return (
       <LengthField
-        label={edge === 'top' ? 'Paper from, below the rim' : 'to, below the rim'}
+        label={edge === 'top' ? t('wrap.paperFromBelowRim') : t('wrap.belowRim')}
         valueMm={edge === 'top' ? band.topMm : band.footMm}
         minMm={wall.topMm}
         maxMm={wall.footMm}
@@ -146,7 +151,7 @@ function EdgeField({ edge }: { edge: Edge }) {
   const key = edge === 'top' ? 'topSetbackMm' : 'footSetbackMm';
   return (
     <LengthField
-      label={edge === 'top' ? 'Setback, rim' : 'Setback, foot'}
+      label={edge === 'top' ? t('wrap.setbackRim') : t('wrap.setbackFoot')}
       valueMm={edge === 'top' ? plan.wrap.setbacks.topMm : plan.wrap.setbacks.footMm}
       minMm={0}
       maxMm={390}
@@ -160,7 +165,7 @@ function EdgeField({ edge }: { edge: Edge }) {
 /** How far the paper stands off at every height, drawn much enlarged beside the wall, with the limit dye can cross. */
 function LiftCurve({ fit, wall }: { fit: Fit; wall: Band }) {
   const { plan } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { warp } = plan.wrap;
   const { measuredShape } = plan.measure;
   if (!warp || measuredShape?.kind !== 'round') return null;
@@ -219,7 +224,7 @@ function LiftCurve({ fit, wall }: { fit: Fit; wall: Band }) {
         stroke="#e9ede7"
         strokeWidth={4}
       >
-        lifts {say([fineMm(warp.cone.worstLiftMm)])}
+        {t('wrap.lifts', { worstLift: fineMm(warp.cone.worstLiftMm) })}
       </text>
     </g>
   );
@@ -236,7 +241,7 @@ interface HandleProps {
 }
 
 function EdgeHandle({ fit, edge, zMm, halfMm, wall, onDrag, onStep }: HandleProps) {
-  const say = useSay();
+  const t = useWords();
   const y = fit.y(zMm);
   const x1 = fit.x(-halfMm) - 14;
   const x2 = fit.x(halfMm) + 14;
@@ -245,12 +250,12 @@ function EdgeHandle({ fit, edge, zMm, halfMm, wall, onDrag, onStep }: HandleProp
       as="g"
       role="slider"
       tabIndex={0}
-      aria-label={edge === 'top' ? 'Wrap edge at the rim' : 'Wrap edge at the foot'}
+      aria-label={edge === 'top' ? t('wrap.wrapEdgeRim') : t('wrap.wrapEdgeFoot')}
       aria-orientation="vertical"
       aria-valuemin={Math.round(wall.topMm)}
       aria-valuemax={Math.round(wall.footMm)}
       aria-valuenow={zMm}
-      aria-valuetext={`${say([mm(zMm)])} below the rim`}
+      aria-valuetext={t('wrap.belowRim2', { z: mm(zMm) })}
       className="cursor-ns-resize touch-none"
       onKeyDown={(e) => arrowStep(e, (_, dy) => dy !== 0 && onStep(dy))}
       begin={() => zMm}

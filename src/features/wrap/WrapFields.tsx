@@ -1,11 +1,12 @@
 'use client';
 
+import { say } from '@/core/message/message';
 import { Plus, X } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
 import { FACE_WAYS, FOLDS, MOST_MARKS, type Job } from '@/core/job/job';
 import type { FlatBlank } from '@/core/shop/blank';
 import { HOLDS } from '@/core/shop/settings';
-import { mm } from '@/core/units/quantity';
+import { mm } from '@/core/message/quantity';
 import { edgeWay, printsBoth, turnIn } from '@/core/plan/wrapFlat';
 import { CONTACT_MM } from '@/core/plan/coveredBand';
 import { frontAlongMm, seamForFront } from '@/core/wrap/seam';
@@ -15,7 +16,7 @@ import { Labelled } from '@/ui/Labelled';
 import { LengthField } from '@/ui/LengthField';
 import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
-import { useSay } from '@/ui/units';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 
 type Wrap = Job['wrap'];
@@ -46,19 +47,20 @@ const Strokes = {
 };
 
 const BLEEDS = [
-  ['bleedRimMm', 'Bleed, rim'],
-  ['bleedFootMm', 'foot'],
-  ['bleedEndsMm', 'ends'],
+  ['bleedRimMm', say('wrap.bleedRim')],
+  ['bleedFootMm', say('inspect.foot')],
+  ['bleedEndsMm', say('wrap.ends')],
 ] as const;
 
 function SafeField() {
+  const t = useWords();
   const { job, plan } = useJob();
   const put = usePut();
   return (
     <div className="flex items-end gap-2">
       {Strokes.safe}
       <LengthField
-        label="Safe zone"
+        label={t('common.safeZone')}
         valueMm={plan.wrap.safeMm}
         minMm={0}
         maxMm={30}
@@ -72,6 +74,7 @@ function SafeField() {
 
 /** Sizes and ways of a round wrap, typed in place. */
 export const RoundFields = memo(function RoundFields() {
+  const t = useWords();
   const { job, plan, shop } = useJob();
   const put = usePut();
   const { note, round, bleedMm, warp, seamMethod } = plan.wrap;
@@ -83,7 +86,7 @@ export const RoundFields = memo(function RoundFields() {
       <Row>
         {note.amount && round && (
           <LengthField
-            label={note.amount.charAt(0).toUpperCase() + note.amount.slice(1)}
+            label={t(note.amount)}
             valueMm={round.amountMm}
             minMm={0}
             maxMm={200}
@@ -94,12 +97,12 @@ export const RoundFields = memo(function RoundFields() {
         )}
         {seamMethod === 'lap' && (
           <Segments
-            label="End on top"
+            label={t('wrap.endTop')}
             value={wrap.lapOver}
             onChange={(lapOver) => put({ lapOver })}
             options={[
-              { value: 'left', label: 'left end on top' },
-              { value: 'right', label: 'right end on top' },
+              { value: 'left', label: t('wrap.leftEndTop') },
+              { value: 'right', label: t('wrap.rightEndTop') },
             ]}
           />
         )}
@@ -108,7 +111,7 @@ export const RoundFields = memo(function RoundFields() {
           {BLEEDS.map(([key, label]) => (
             <LengthField
               key={key}
-              label={label}
+              label={t(label)}
               valueMm={wrap[key] ?? bleedMm}
               minMm={0}
               maxMm={15}
@@ -119,21 +122,21 @@ export const RoundFields = memo(function RoundFields() {
           ))}
         </div>
         <SafeField />
-        <Labelled label="Pattern">
+        <Labelled label={t('wrap.pattern')}>
           <Segments
-            label="Pattern"
+            label={t('wrap.pattern')}
             value={wrap.form ?? (straight ? 'rectangle' : 'cone')}
             onChange={(form) => put({ form })}
             options={[
               { value: 'rectangle', label: 'rectangle' },
-              { value: 'cone', label: warp ? 'best cone' : 'cone' },
+              { value: 'cone', label: warp ? t('wrap.bestCone') : 'cone' },
             ]}
           />
         </Labelled>
         {(warp || (measuredShape?.kind === 'round' && measuredShape.form === 'shaped')) && (
-          <Labelled label="Paper held by">
+          <Labelled label={t('common.paperHeld')}>
             <Select
-              label="Paper held by"
+              label={t('common.paperHeld')}
               value={wrap.hold ?? shop.settings.defaults.hold}
               options={HOLDS.map((h) => ({ value: h, label: `${h}, to ${CONTACT_MM[h]} mm` }))}
               onChange={(hold) => put({ hold, band: null })}
@@ -141,15 +144,15 @@ export const RoundFields = memo(function RoundFields() {
             />
           </Labelled>
         )}
-        {warp?.chosen && <Button onClick={() => put({ band: null })}>Reset to the flat form</Button>}
-        <Labelled label="Unprinted edge to hold">
+        {warp?.chosen && <Button onClick={() => put({ band: null })}>{t('wrap.resetFlatForm')}</Button>}
+        <Labelled label={t('wrap.unprintedEdgeHold')}>
           <Select
-            label="Unprinted edge to hold"
+            label={t('wrap.unprintedEdgeHold')}
             value={wrap.grip ?? 'none'}
             options={[
               { value: 'none', label: 'none' },
-              { value: 'rim', label: 'at the rim' },
-              { value: 'foot', label: 'at the foot' },
+              { value: 'rim', label: t('wrap.atTheRim') },
+              { value: 'foot', label: t('wrap.atTheFoot') },
             ]}
             onChange={(g) => put({ grip: g === 'none' ? null : g })}
             className="w-32"
@@ -164,6 +167,7 @@ export const RoundFields = memo(function RoundFields() {
 
 /** Where the front stands along the paper, typed; the seam follows. */
 function FrontField() {
+  const t = useWords();
   const { job, plan } = useJob();
   const put = usePut();
   const roll = plan.wrap.pattern?.roll;
@@ -172,7 +176,7 @@ function FrontField() {
   const turnMm = Math.PI * (roll.cone.topRadiusMm + roll.cone.footRadiusMm);
   return (
     <LengthField
-      label="Front mark, from the left end"
+      label={t('wrap.frontMarkFromLeft')}
       valueMm={frontAlongMm(job.wrap.seamDeg ?? 180, turnMm)}
       minMm={0}
       maxMm={turnMm}
@@ -186,7 +190,7 @@ function FrontField() {
 /** Where to pencil the blank and the back of the paper, from an edge a person can find. */
 function PencilMarks() {
   const { job, plan, edit } = useJob();
-  const say = useSay();
+  const t = useWords();
   const { pattern } = plan.wrap;
   if (!pattern) return null;
   const { marks } = job.wrap;
@@ -196,14 +200,14 @@ function PencilMarks() {
   const drop = (id: string) => change((now) => now.filter((m) => m.id !== id));
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-      <p className="font-label text-fine font-semibold">Pencil, from the left end:</p>
+      <p className="font-label text-fine font-semibold">{t('wrap.pencilFromLeftEnd')}</p>
       <ul className="flex flex-wrap items-center gap-x-4 gap-y-1 font-label text-base">
         {pattern.marks.map((m) => (
           <li key={m.id} className="flex items-center gap-1">
-            {m.label}
+            {t(m.label)}
             {m.own ? (
               <LengthField
-                label="Your mark, from the left end"
+                label={t('wrap.yourMarkFromLeft')}
                 hideLabel
                 valueMm={m.alongMm}
                 minMm={0}
@@ -215,12 +219,12 @@ function PencilMarks() {
                 }
               />
             ) : (
-              <span className="font-semibold text-measured">{say([mm(m.alongMm)])}</span>
+              <span className="font-semibold text-measured">{t.quantity(mm(m.alongMm))}</span>
             )}
             {m.own && (
               <button
                 type="button"
-                aria-label={`Remove the mark at ${say([mm(m.alongMm)])}`}
+                aria-label={t('wrap.removeMark', { along: mm(m.alongMm) })}
                 onClick={() => drop(m.id)}
                 className="grid size-8 place-items-center hover:bg-board"
               >
@@ -240,7 +244,7 @@ function PencilMarks() {
             )
           }
         >
-          <Plus size={16} aria-hidden /> Mark
+          <Plus size={16} aria-hidden /> {t('wrap.mark')}
         </Button>
       )}
     </div>
@@ -249,6 +253,7 @@ function PencilMarks() {
 
 /** Sizes and ways of a flat blank's paper. */
 export const FlatFields = memo(function FlatFields({ blank }: { blank: FlatBlank }) {
+  const t = useWords();
   const { job, plan } = useJob();
   const put = usePut();
   const { wrap } = job;
@@ -257,7 +262,7 @@ export const FlatFields = memo(function FlatFields({ blank }: { blank: FlatBlank
     <Row>
       {wrapped ? (
         <LengthField
-          label="Turned over the back"
+          label={t('wrap.turnedOverBack')}
           valueMm={turnIn(job)}
           minMm={0}
           maxMm={60}
@@ -269,7 +274,7 @@ export const FlatFields = memo(function FlatFields({ blank }: { blank: FlatBlank
         <div className="flex items-end gap-2">
           {Strokes.bleed}
           <LengthField
-            label="Bleed past the edge"
+            label={t('wrap.bleedPastEdge')}
             valueMm={plan.wrap.bleedMm}
             minMm={0}
             maxMm={15}
@@ -281,20 +286,23 @@ export const FlatFields = memo(function FlatFields({ blank }: { blank: FlatBlank
       )}
       <SafeField />
       {blank.shape.faces === 2 && (
-        <Labelled label="Faces">
+        <Labelled label={t('wrap.faces')}>
           <Select
-            label="Faces"
+            label={t('wrap.faces')}
             value={wrap.faces}
-            options={FACE_WAYS.map((f) => ({ value: f, label: f === 'together' ? 'both together' : f }))}
+            options={FACE_WAYS.map((f) => ({
+              value: f,
+              label: f === 'together' ? t('wrap.bothTogether') : f,
+            }))}
             onChange={(faces) => put({ faces })}
             className="w-48"
           />
         </Labelled>
       )}
       {printsBoth(job, blank) && (
-        <Labelled label="Fold at the">
+        <Labelled label={t('wrap.foldAtThe')}>
           <Segments
-            label="Fold at the"
+            label={t('wrap.foldAtThe')}
             value={wrap.fold}
             onChange={(fold) => put({ fold })}
             options={FOLDS.map((f) => ({ value: f, label: f }))}

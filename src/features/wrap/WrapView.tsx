@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { Say, useWords } from '@/ui/words';
 import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
 import { SEAM_METHODS } from '@/core/shop/settings';
@@ -16,13 +18,18 @@ import { part } from '@/core/basics/part';
 /** Three dimensions are fetched only when asked for. */
 const Rolled = dynamic(() => part(() => import('./rolled/Rolled')).then((m) => m.Rolled), {
   ssr: false,
-  loading: () => <p className="grid h-full place-content-center text-soft">Rolling it up…</p>,
+  loading: () => (
+    <p className="grid h-full place-content-center text-soft">
+      <Say message={say('wrap.rollingUp')} />
+    </p>
+  ),
 });
 
 type Way = 'flat' | 'on it';
 
 /** The paper laid flat or on the blank, with the seam method and every zone dimensioned. */
 export function WrapView() {
+  const t = useWords();
   const { plan } = useJob();
   const [way, setWay] = useState<Way>('flat');
   // While a hand is on the wall the paper beside it may follow a breath later.
@@ -39,12 +46,12 @@ export function WrapView() {
       <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-2 px-5 pt-3 pb-2">
         <Later>{isFlat(blank) ? <EdgeWays blank={blank} /> : <SeamMethods />}</Later>
         <Segments
-          label="Seen"
+          label={t('common.seen')}
           value={way}
           onChange={setWay}
           options={[
-            { value: 'flat', label: 'Flat' },
-            { value: 'on it', label: 'On the blank' },
+            { value: 'flat', label: t('inspect.flat') },
+            { value: 'on it', label: t('common.onTheBlank') },
           ]}
         />
         <Later>
@@ -77,30 +84,30 @@ export function WrapView() {
 }
 
 const SeamMethods = memo(function SeamMethods() {
+  const t = useWords();
   const { plan, edit } = useJob();
   const { notes } = plan.wrap;
   return (
     <Segments
-      label="Seam method"
+      label={t('wrap.seamMethod')}
       value={plan.wrap.seamMethod}
       onChange={(seamMethod) => edit((j) => ({ ...j, wrap: { ...j.wrap, seamMethod, amountMm: null } }))}
-      options={SEAM_METHODS.map((s) => ({ value: s, label: notes[s].label }))}
+      options={SEAM_METHODS.map((s) => ({ value: s, label: t(notes[s].label) }))}
     />
   );
 });
 
 /** What the way chosen gains, what it risks, and what to do at the bench. */
 const WayNote = memo(function WayNote({ blank }: { blank: Blank }) {
+  const t = useWords();
   const { job, plan } = useJob();
   const note = isFlat(blank) ? EDGE_NOTES[edgeWay(job, blank)] : plan.wrap.note;
   return (
     <p className="basis-full font-label text-fine leading-snug font-medium">
-      {note.gain} <span className="text-act-deep">{note.risk}</span>{' '}
+      {t(note.gain)} <span className="text-act-deep">{t(note.risk)}</span>{' '}
       <span className="text-soft">
-        {note.instruction}
-        {isFlat(blank) &&
-          printsBoth(job, blank) &&
-          ' Two faces: fold on the ticks, print side in, the blank between.'}
+        {t(note.instruction)}
+        {isFlat(blank) && printsBoth(job, blank) && t('wrap.twoFacesFoldTicks')}
       </span>
     </p>
   );
@@ -108,27 +115,28 @@ const WayNote = memo(function WayNote({ blank }: { blank: Blank }) {
 
 const EDGE_NOTES = {
   bleed: {
-    gain: 'Quick, and a small slip shows no white.',
-    risk: 'The edge itself stays bare unless it is coated.',
-    instruction: 'Centre the blank on its ticks, face down; cut the paper anywhere past the bleed.',
+    gain: say('wrap.quickSmallSlipShows'),
+    risk: say('wrap.edgeItselfStaysBare'),
+    instruction: say('wrap.centreBlankTicksFace'),
   },
   wrapped: {
-    gain: 'Colours rough edges too, and holds the paper still.',
-    risk: 'Slower, and a fold across the face prints as a line.',
-    instruction: 'Fold up over the edges, corners last, tape on the back.',
+    gain: say('wrap.coloursRoughEdgesToo'),
+    risk: say('wrap.slowerFoldAcrossFace'),
+    instruction: say('wrap.foldUpOverEdges'),
   },
 } as const;
 
 function EdgeWays({ blank }: { blank: FlatBlank }) {
+  const t = useWords();
   const { job, edit } = useJob();
   return (
     <Segments
-      label="Edge method"
+      label={t('wrap.edgeMethod')}
       value={edgeWay(job, blank)}
       onChange={(edge) => edit((j) => ({ ...j, wrap: { ...j.wrap, edge } }))}
       options={[
-        { value: 'bleed', label: 'Bleed past the edge' },
-        { value: 'wrapped', label: 'Wrap over the edges' },
+        { value: 'bleed', label: t('wrap.bleedPastEdge') },
+        { value: 'wrapped', label: t('wrap.wrapOverEdges') },
       ]}
     />
   );

@@ -1,5 +1,5 @@
 import type { Settings } from '@/core/shop/settings';
-import { MM_PER_INCH } from '@/core/units/quantity';
+import { MM_PER_INCH } from '@/core/message/quantity';
 
 /** The finest mark of the shop's tape in the unit it reads now, mm. */
 export const tapeMarkMm = (s: Settings): number =>

@@ -1,3 +1,6 @@
+import { written } from '@/words/written';
+import { withPages } from '@/core/plan/sheetPages';
+import { english } from '@/words/english';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -18,7 +21,9 @@ const request = (body: string, headers: Record<string, string> = {}) =>
 test('core, route and command line give the same numbers', async () => {
   for (const job of flat) {
     const text = fileText(makeJobFile(job, shop, []));
-    const expected: unknown = JSON.parse(JSON.stringify(planAnswered(job, shop)));
+    const expected: unknown = JSON.parse(
+      JSON.stringify(written(withPages(planAnswered(job, shop), english.text), english.text)),
+    );
     const answer = await request(text);
     expect(answer.status).toBe(200);
     expect(await answer.json()).toEqual(expected);
@@ -36,7 +41,11 @@ test('the route answers a bad file with what, where and the way out', async () =
   const answer = await request('{"format":');
   expect(answer.status).toBe(422);
   expect(await answer.json()).toMatchObject({
-    problem: { where: 'Job file', what: expect.stringContaining('cut short'), wayOut: expect.any(String) },
+    problem: {
+      where: { text: 'Job file' },
+      what: { text: expect.stringContaining('cut short') },
+      wayOut: { text: expect.any(String) },
+    },
   });
 });
 

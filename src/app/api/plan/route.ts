@@ -1,3 +1,7 @@
+import { withPages } from '@/core/plan/sheetPages';
+import { english } from '@/words/english';
+import { written } from '@/words/written';
+import { say } from '@/core/message/message';
 import { NextResponse } from 'next/server';
 import { ok, type Problem, type Result } from '@/core/basics/result';
 import { readJobFile } from '@/core/formats/jobFile';
@@ -8,7 +12,8 @@ const MOST_BYTES = 64_000_000;
 /** A file on this machine or its network arrives in seconds, and a plan takes two at most. */
 const MOST_MS = 20_000;
 
-const refused = (problem: Problem, status: number) => NextResponse.json({ problem }, { status });
+const refused = (problem: Problem, status: number) =>
+  NextResponse.json(written({ problem }, english.text), { status });
 
 /** Whether a page of another origin asks. Programs that are no browser name no origin. */
 function isForeign({ headers }: Request): boolean {
@@ -20,15 +25,16 @@ function isForeign({ headers }: Request): boolean {
   return !URL.canParse(origin) || (host !== null && new URL(origin).host !== host);
 }
 
-const TOO_LARGE = {
-  what: 'The job file is too large.',
-  where: 'Job file',
-  wayOut: 'Send it without its pictures.',
+const WHERE = say('common.jobFile');
+const TOO_LARGE: Problem = {
+  what: say('common.jobFileTooLarge'),
+  where: WHERE,
+  wayOut: say('common.sendWithoutPictures'),
 };
-const TOO_SLOW = {
-  what: 'The job file took too long to arrive.',
-  where: 'Job file',
-  wayOut: 'Send it again.',
+const TOO_SLOW: Problem = {
+  what: say('common.jobFileTooSlow'),
+  where: WHERE,
+  wayOut: say('common.sendAgain'),
 };
 
 /** The text of a body, its bytes counted as they come: what it says of its own length is no promise. */
@@ -60,7 +66,11 @@ async function bodyText(request: Request): Promise<Result<string>> {
 export async function POST(request: Request): Promise<NextResponse> {
   if (isForeign(request))
     return refused(
-      { what: 'Plans are not made for other sites.', where: 'Origin', wayOut: 'Ask from Mesa Drift itself.' },
+      {
+        what: say('common.plansMadeOtherSites'),
+        where: say('common.origin'),
+        wayOut: say('common.askFromMesaDrift'),
+      },
       403,
     );
   if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) return refused(TOO_LARGE, 413);
@@ -76,8 +86,12 @@ export async function POST(request: Request): Promise<NextResponse> {
   });
   if (over)
     return refused(
-      { what: 'The plan took too long.', where: 'Job file', wayOut: 'Plan fewer pieces at once.' },
+      {
+        what: say('common.planTookTooLong'),
+        where: say('common.jobFile'),
+        wayOut: say('common.planFewerPiecesOnce'),
+      },
       503,
     );
-  return NextResponse.json(plan);
+  return NextResponse.json(written(withPages(plan, english.text), english.text));
 }

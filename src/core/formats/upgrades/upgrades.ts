@@ -9,6 +9,7 @@ import { TO_7 } from './to7';
 import { TO_8 } from './to8';
 import { TO_9 } from './to9';
 import { TO_10 } from './to10';
+import { TO_11 } from './to11';
 
 /** Every step ever made, in order. The database climbs by the same steps. */
 export const STEPS = [
@@ -21,6 +22,7 @@ export const STEPS = [
   TO_8,
   TO_9,
   TO_10,
+  TO_11,
 ] as const satisfies readonly Step[];
 
 /** Version of the records that today's code writes. */

@@ -165,8 +165,7 @@ export class Stepper {
       const [row, above] = [i * n, (i === from ? i : i - 1) * n];
       for (let j = 0; j < n; j += 1) {
         const inverse = 1 / (store + up + down + (ends[j] ?? 0) - up * (c[above + j] ?? 0));
-        u[row + j] =
-          (store * (cells[row + j] ?? 0) + up * (u[above + j] ?? 0) + (fixed[j] ?? 0)) * inverse;
+        u[row + j] = (store * (cells[row + j] ?? 0) + up * (u[above + j] ?? 0) + (fixed[j] ?? 0)) * inverse;
         w[row + j] = (up * (w[above + j] ?? 0) + (heated[j] ?? 0)) * inverse;
         c[row + j] = down * inverse;
       }

@@ -1,3 +1,4 @@
+import { english } from '@/words/english';
 import fc from 'fast-check';
 import { demoShop } from '../../demo/demoShop';
 import type { Job } from '../../job/job';
@@ -17,7 +18,7 @@ const cone = sizeRoundWrap(
 ).pattern;
 const placements = (pieces: number, nests?: Nests): SheetLayout => {
   const r = layoutSheet(layoutInput(cone, { pieces, nests }));
-  if (!r.ok) throw new Error(r.problem.what);
+  if (!r.ok) throw new Error(english.text(r.problem.what));
   return r.value;
 };
 const answered = (asks: readonly NestRequest[]): Nests =>

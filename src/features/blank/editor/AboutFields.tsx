@@ -1,5 +1,8 @@
 'use client';
 
+import { issueText } from '@/core/basics/rule';
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { useFormContext } from 'react-hook-form';
 import { FAMILIES, FINISHES, MATERIALS } from '@/core/shop/blank';
 import { asRead, fieldsOf } from '@/ui/form';
@@ -9,38 +12,46 @@ import type { AboutIn } from './about';
 
 const { Text, Choice } = fieldsOf<AboutIn>();
 const SEEN_THROUGH = [
-  ['opaque', 'no, opaque'],
-  ['clear', 'yes, clear'],
+  ['opaque', say('blank.noOpaque')],
+  ['clear', say('blank.yesClear')],
 ] as const;
 
 const row = 'grid grid-cols-2 items-start gap-3 sm:grid-cols-4';
 
 /** What is said of a blank besides its shape. */
 export function AboutFields() {
+  const t = useWords();
   const units = useUnits();
   const { register, formState } = useFormContext<AboutIn>();
   return (
     <>
       <div className={row}>
-        <Choice name="family" label="Family" options={asRead(FAMILIES)} />
-        <Choice name="material" label="Material" options={asRead(MATERIALS)} />
-        <Choice name="wall" label="Wall" options={asRead(['vacuum', 'single'])} />
-        <Text name="wallMm" label={`Thickness, ${units.length}`} hint="skin, wall or plate" />
-        <Choice name="finish" label="Coating" options={asRead(FINISHES)} />
-        <Choice name="stock" label="Transparent" options={SEEN_THROUGH} />
-        <FormField label="Blank’s colour" problem={formState.errors.colour?.message}>
+        <Choice name="family" label={t('common.family')} options={asRead(FAMILIES)} />
+        <Choice name="material" label={t('common.material')} options={asRead(MATERIALS)} />
+        <Choice name="wall" label={t('blank.wall')} options={asRead(['vacuum', 'single'])} />
+        <Text
+          name="wallMm"
+          label={t('common.thickness2', { units: units.length })}
+          hint={t('blank.skinWallPlate')}
+        />
+        <Choice name="finish" label={t('common.coating')} options={asRead(FINISHES)} />
+        <Choice name="stock" label={t('blank.transparent')} options={SEEN_THROUGH} />
+        <FormField
+          label={t('blank.blanksColour')}
+          problem={formState.errors.colour?.message && t(issueText(formState.errors.colour.message))}
+        >
           {(p) => <input {...p} type="color" className={`${inputClass} p-1`} {...register('colour')} />}
         </FormField>
         <label className="flex items-center gap-2 pt-6 leading-tight">
           <input type="checkbox" className="size-6 shrink-0 accent-strata-3" {...register('film')} />
-          Protective film to peel
+          {t('blank.protectiveFilmPeel')}
         </label>
       </div>
       <div className="grid items-start gap-3 sm:grid-cols-2">
-        <Text name="takeOff" label="Parts to take off" hint="one a line" rows={2} />
-        <Text name="finishing" label="Finishing steps" hint="one a line" rows={2} />
-        <Text name="needs" label="Parts it needs" hint="one a line" rows={2} />
-        <Text name="cautions" label="Cautions" hint="one a line" rows={2} />
+        <Text name="takeOff" label={t('blank.partsTakeOff')} hint={t('blank.oneLine')} rows={2} />
+        <Text name="finishing" label={t('blank.finishingSteps')} hint={t('blank.oneLine')} rows={2} />
+        <Text name="needs" label={t('blank.partsNeeds')} hint={t('blank.oneLine')} rows={2} />
+        <Text name="cautions" label={t('blank.cautions')} hint={t('blank.oneLine')} rows={2} />
       </div>
     </>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import type { ReactNode } from 'react';
 import { widestMm } from '@/core/shapes/round';
 import type { Blank, RoundShape } from '@/core/shop/blank';
@@ -36,13 +37,14 @@ interface Props {
 
 /** The blank to scale, its lengths typed at their dimension lines. What nobody typed is drawn in proportion. */
 export function Drawing(props: Props) {
+  const t = useWords();
   const { draft, shape, coating } = props;
   const flat = shape.kind === 'flat';
   return (
     <div className="board-ground relative h-[25rem] border-2 border-ink">
       <Board
         interactive
-        label="The blank as typed so far"
+        label={t('blank.blankTypedSoFar')}
         bounds={shapeBounds(shape)}
         room={
           flat
@@ -61,7 +63,7 @@ export function Drawing(props: Props) {
       />
       {draft.start.form === 'drawn' && !draft.drawn && (
         <p className="absolute inset-0 grid place-content-center bg-board p-8 text-center text-lead">
-          Import the outline as an SVG file below.
+          {t('blank.importOutlineSvgFile')}
         </p>
       )}
     </div>
@@ -121,6 +123,7 @@ interface RoundProps extends Props {
 }
 
 function RoundLines({ draft, change, shape, fit }: RoundProps) {
+  const t = useWords();
   const { x, y } = fit;
   const half = widestMm(shape) / 2;
   const [rim, foot] = [dimMm(draft, 'rim') / 2, dimMm(draft, 'foot') / 2];
@@ -144,7 +147,7 @@ function RoundLines({ draft, change, shape, fit }: RoundProps) {
               strokeWidth={3}
             />
             <Knob
-              label={`Height of width ${letter}`}
+              label={t('blank.heightWidth', { letter })}
               letter={letter}
               x={x(diameterMm / 2) + 14}
               y={y(fromRimMm)}
@@ -164,7 +167,7 @@ function RoundLines({ draft, change, shape, fit }: RoundProps) {
       {draft.zones.map((z, i) => (
         <Knob
           key={z.id}
-          label={`Place of zone ${i + 1}`}
+          label={t('blank.placeZone', { i: i + 1 })}
           letter={String(i + 1)}
           x={x(-half) + 14}
           y={y(z.fromRimMm + z.heightMm / 2)}
@@ -221,27 +224,28 @@ function Knob({ label, letter, x, y, value, range, onMove, flat = false }: KnobP
 }
 
 function RoundEntries({ draft, change, shape, fit, round }: RoundProps) {
+  const t = useWords();
   const { x, y } = fit;
   const half = widestMm(shape) / 2;
   const factor = round ? Math.PI : 1;
-  const of = round ? 'Circumference' : 'Diameter';
+  const of = round ? t('blank.circumference') : t('measure.diameter');
   const right = x(half + (shape.handle?.reachMm ?? 0)) + 14;
   return (
     <>
       <At x={x(0) - 46} y={y(0) - 78}>
-        <Entry draft={draft} change={change} dim="rim" label={`${of}, near the rim`} factor={factor} />
+        <Entry draft={draft} change={change} dim="rim" label={t('blank.nearRim', { of })} factor={factor} />
       </At>
       <At x={x(0) - 46} y={y(shape.heightMm) + 20}>
-        <Entry draft={draft} change={change} dim="foot" label={`${of}, near the foot`} factor={factor} />
+        <Entry draft={draft} change={change} dim="foot" label={t('blank.nearFoot', { of })} factor={factor} />
       </At>
       <At x={x(-half) - 124} y={y(shape.heightMm / 2) - 28}>
-        <Entry draft={draft} change={change} dim="height" label="Height" />
+        <Entry draft={draft} change={change} dim="height" label={t('common.height')} />
       </At>
       <At x={right} y={y(0) - 26}>
-        <Entry draft={draft} change={change} dim="lip" label="Lip, no print" />
+        <Entry draft={draft} change={change} dim="lip" label={t('blank.lipPrint')} />
       </At>
       <At x={right} y={y(shape.heightMm) - 40}>
-        <Entry draft={draft} change={change} dim="below" label="Foot, no print" />
+        <Entry draft={draft} change={change} dim="below" label={t('blank.footPrint')} />
       </At>
     </>
   );
@@ -252,6 +256,7 @@ interface FlatProps extends Props {
 }
 
 function FlatLines({ draft, change, fit }: FlatProps) {
+  const t = useWords();
   const { x, y } = fit;
   const [w, h] = [dimMm(draft, 'width'), dimMm(draft, 'height')];
   return (
@@ -262,7 +267,7 @@ function FlatLines({ draft, change, fit }: FlatProps) {
         <Knob
           key={hole.id}
           flat
-          label={`Place of ${hole.form === 'round' ? 'hole' : 'slot'} ${i + 1}`}
+          label={t('blank.placeOf', { which: hole.form === 'round' ? 'hole' : 'other', i: i + 1 })}
           letter={String(i + 1)}
           x={x(hole.xMm)}
           y={y(hole.yMm)}
@@ -283,19 +288,20 @@ function FlatLines({ draft, change, fit }: FlatProps) {
 }
 
 function FlatEntries({ draft, change, fit }: FlatProps) {
+  const t = useWords();
   const { x, y } = fit;
   const [w, h] = [dimMm(draft, 'width'), dimMm(draft, 'height')];
   return (
     <>
       <At x={x(w / 2) - 46} y={y(0) - 78}>
-        <Entry draft={draft} change={change} dim="width" label="Width" />
+        <Entry draft={draft} change={change} dim="width" label={t('common.width')} />
       </At>
       <At x={x(0) - 124} y={y(h / 2) - 28}>
-        <Entry draft={draft} change={change} dim="height" label="Height" />
+        <Entry draft={draft} change={change} dim="height" label={t('common.height')} />
       </At>
       {draft.start.form === 'rectangle' && (
         <At x={x(w) - 96} y={y(0) - 78}>
-          <Entry draft={draft} change={change} dim="corner" label="Corner radius" />
+          <Entry draft={draft} change={change} dim="corner" label={t('blank.cornerRadius')} />
         </At>
       )}
     </>

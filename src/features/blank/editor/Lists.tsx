@@ -1,5 +1,7 @@
 'use client';
 
+import { useWords } from '@/ui/words';
+import { say } from '@/core/message/message';
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { EDGES } from '@/core/shop/blank';
@@ -46,39 +48,43 @@ interface ItemProps {
   readonly children: ReactNode;
 }
 
-const Item = ({ letter, removes, onRemove, children }: ItemProps) => (
-  <li className="flex flex-wrap items-end gap-x-3 gap-y-1 border-b border-rule py-1.5">
-    <span
-      aria-hidden
-      className="grid size-6 shrink-0 place-items-center self-center bg-measured font-label text-fine font-semibold text-white"
-    >
-      {letter}
-    </span>
-    {children}
-    <button
-      type="button"
-      aria-label={`Remove ${removes}`}
-      onClick={onRemove}
-      className="ml-auto grid size-9 place-items-center hover:bg-board"
-    >
-      <X size={16} aria-hidden />
-    </button>
-  </li>
-);
+const Item = ({ letter, removes, onRemove, children }: ItemProps) => {
+  const t = useWords();
+  return (
+    <li className="flex flex-wrap items-end gap-x-3 gap-y-1 border-b border-rule py-1.5">
+      <span
+        aria-hidden
+        className="grid size-6 shrink-0 place-items-center self-center bg-measured font-label text-fine font-semibold text-white"
+      >
+        {letter}
+      </span>
+      {children}
+      <button
+        type="button"
+        aria-label={t('blank.remove', { removes })}
+        onClick={onRemove}
+        className="ml-auto grid size-9 place-items-center hover:bg-board"
+      >
+        <X size={16} aria-hidden />
+      </button>
+    </li>
+  );
+};
 
 function RoundLists({ draft, change, round }: Props) {
+  const t = useWords();
   const factor = round ? Math.PI : 1;
   const height = dimMm(draft, 'height');
   return (
     <div className="grid content-start gap-3">
       {(draft.start.dims.handleWidth ?? 0) > 0 && (
         <section>
-          <h3 className="font-name text-lead font-semibold">Handle</h3>
+          <h3 className="font-name text-lead font-semibold">{t('blank.handle')}</h3>
           <div className="flex flex-wrap gap-x-3 gap-y-1">
-            <Entry draft={draft} change={change} dim="handleWidth" label="Its width" />
-            <Entry draft={draft} change={change} dim="handleFrom" label="Starts below the rim" />
-            <Entry draft={draft} change={change} dim="handleHeight" label="Its height" />
-            <Entry draft={draft} change={change} dim="handleReach" label="Stands out by" />
+            <Entry draft={draft} change={change} dim="handleWidth" label={t('blank.itsWidth')} />
+            <Entry draft={draft} change={change} dim="handleFrom" label={t('blank.startsBelowRim')} />
+            <Entry draft={draft} change={change} dim="handleHeight" label={t('common.itsHeight')} />
+            <Entry draft={draft} change={change} dim="handleReach" label={t('blank.standsOut')} />
           </div>
         </section>
       )}
@@ -95,7 +101,7 @@ function RoundLists({ draft, change, round }: Props) {
                 onRemove={() => change((d) => withoutBetween(d, b.id))}
               >
                 <LengthField
-                  label="Below the rim"
+                  label={t('blank.belowRim')}
                   valueMm={fromRimMm}
                   minMm={0}
                   maxMm={height}
@@ -104,7 +110,7 @@ function RoundLists({ draft, change, round }: Props) {
                   onValue={(v) => change((d) => changeBetween(d, b.id, { fromRimMm: v }))}
                 />
                 <LengthField
-                  label={round ? 'Circumference there' : 'Diameter there'}
+                  label={round ? t('blank.circumferenceThere') : t('blank.diameterThere')}
                   valueMm={diameterMm * factor}
                   minMm={5 * factor}
                   maxMm={400 * factor}
@@ -122,12 +128,12 @@ function RoundLists({ draft, change, round }: Props) {
         <div className="mt-2 flex flex-wrap gap-2">
           {draft.between.length < 22 && (
             <Button onClick={() => change((d) => addBetween(d, newId('width')))}>
-              <Plus size={16} aria-hidden /> A diameter between
+              <Plus size={16} aria-hidden /> {t('blank.diameterBetween')}
             </Button>
           )}
           {draft.zones.length < 8 && (
             <Button onClick={() => change((d) => addZone(d, newId('zone')))}>
-              <Plus size={16} aria-hidden /> Exclusion zone
+              <Plus size={16} aria-hidden /> {t('blank.exclusionZone')}
             </Button>
           )}
         </div>
@@ -144,26 +150,27 @@ interface ZoneProps {
 }
 
 function Zone({ zone: z, at, height, change }: ZoneProps) {
+  const t = useWords();
   const put = (next: Parameters<typeof changeZone>[2]) => change((d) => changeZone(d, z.id, next));
   return (
     <Item
       letter={String(at + 1)}
-      removes={`the place kept clear ${at + 1}`}
+      removes={t('blank.placeKeptClear', { at: at + 1 })}
       onRemove={() => change((d) => withoutZone(d, z.id))}
     >
       <TypedField
-        label="Excluded part"
+        label={t('blank.excludedPart')}
         text={z.what}
         width="w-28"
         parse={(t) =>
           t.trim() === ''
-            ? fail('Say what it is.', 'Excluded part', 'Such as stamp.')
+            ? fail(say('blank.sayWhat'), say('blank.excludedPart'), say('blank.suchStamp'))
             : ok(t.trim().slice(0, 80))
         }
         onValue={(what) => put({ what })}
       />
       <LengthField
-        label="Below the rim"
+        label={t('blank.belowRim')}
         valueMm={z.fromRimMm}
         minMm={0}
         maxMm={height}
@@ -172,7 +179,7 @@ function Zone({ zone: z, at, height, change }: ZoneProps) {
         onValue={(fromRimMm) => put({ fromRimMm })}
       />
       <LengthField
-        label="Height"
+        label={t('common.height')}
         valueMm={z.heightMm}
         minMm={1}
         maxMm={400}
@@ -181,18 +188,18 @@ function Zone({ zone: z, at, height, change }: ZoneProps) {
         onValue={(heightMm) => put({ heightMm })}
       />
       <Segments
-        label={`How far place ${at + 1} goes round`}
+        label={t('blank.howFarPlaceGoes', { at: at + 1 })}
         value={z.widthMm === null ? 'round' : 'patch'}
         onChange={(v) => put({ widthMm: v === 'round' ? null : 40 })}
         options={[
-          { value: 'round', label: 'right round' },
-          { value: 'patch', label: 'a patch' },
+          { value: 'round', label: t('blank.rightRound') },
+          { value: 'patch', label: t('blank.aPatch') },
         ]}
       />
       {z.widthMm !== null && (
         <>
           <LengthField
-            label="Its width"
+            label={t('blank.itsWidth')}
             valueMm={z.widthMm}
             minMm={1}
             maxMm={1300}
@@ -201,7 +208,7 @@ function Zone({ zone: z, at, height, change }: ZoneProps) {
             onValue={(widthMm) => put({ widthMm })}
           />
           <NumberField
-            label="Right of the front"
+            label={t('blank.rightFront')}
             unit="°"
             value={z.atDeg}
             min={-180}
@@ -216,23 +223,24 @@ function Zone({ zone: z, at, height, change }: ZoneProps) {
 }
 
 function FlatLists({ draft, change }: Props) {
+  const t = useWords();
   return (
     <div className="grid content-start gap-3">
       <div className="flex flex-wrap items-end gap-4">
-        <Labelled label="Printed on">
+        <Labelled label={t('blank.printedOn')}>
           <Segments
-            label="Printed on"
+            label={t('blank.printedOn')}
             value={draft.faces === 2 ? '2' : '1'}
             onChange={(v) => change((d) => ({ ...d, faces: v === '2' ? 2 : 1 }))}
             options={[
-              { value: '1', label: 'one face' },
-              { value: '2', label: 'both faces' },
+              { value: '1', label: t('blank.oneFace') },
+              { value: '2', label: t('art.bothFaces') },
             ]}
           />
         </Labelled>
-        <Labelled label="Its edge">
+        <Labelled label={t('blank.itsEdge')}>
           <Segments
-            label="Its edge"
+            label={t('blank.itsEdge')}
             value={draft.edge}
             onChange={(edge) => change((d) => ({ ...d, edge }))}
             options={EDGES.map((e) => ({ value: e, label: e }))}
@@ -247,10 +255,10 @@ function FlatLists({ draft, change }: Props) {
       {draft.holes.length < 16 && (
         <div className="flex flex-wrap gap-2">
           <Button onClick={() => change((d) => addHole(d, newId('hole'), 'round'))}>
-            <Plus size={16} aria-hidden /> A hole
+            <Plus size={16} aria-hidden /> {t('blank.aHole')}
           </Button>
           <Button onClick={() => change((d) => addHole(d, newId('hole'), 'slot'))}>
-            <Plus size={16} aria-hidden /> A slot
+            <Plus size={16} aria-hidden /> {t('blank.aSlot')}
           </Button>
         </div>
       )}
@@ -266,6 +274,7 @@ interface HoleProps {
 }
 
 function HoleItem({ hole: h, at, draft, change }: HoleProps) {
+  const t = useWords();
   const put = (next: Partial<DraftHole>) => change((d) => changeHole(d, h.id, next));
   const noun = h.form === 'round' ? 'hole' : 'slot';
   const length = (
@@ -291,12 +300,13 @@ function HoleItem({ hole: h, at, draft, change }: HoleProps) {
       removes={`${noun} ${at + 1}`}
       onRemove={() => change((d) => withoutHole(d, h.id))}
     >
-      {length('From the left', h.xMm, 0, dimMm(draft, 'width'), (xMm) => put({ xMm }))}
-      {length('From the top', h.yMm, 0, dimMm(draft, 'height'), (yMm) => put({ yMm }))}
+      {length(t('art.fromLeft'), h.xMm, 0, dimMm(draft, 'width'), (xMm) => put({ xMm }))}
+      {length(t('art.fromTop'), h.yMm, 0, dimMm(draft, 'height'), (yMm) => put({ yMm }))}
       {h.form === 'round'
-        ? length('Diameter', h.diameterMm, 0.5, 300, (diameterMm) => put({ diameterMm }))
-        : length('Slot width', h.widthMm, 0.5, 300, (widthMm) => put({ widthMm }))}
-      {h.form === 'slot' && length('Slot height', h.heightMm, 0.5, 300, (heightMm) => put({ heightMm }))}
+        ? length(t('measure.diameter'), h.diameterMm, 0.5, 300, (diameterMm) => put({ diameterMm }))
+        : length(t('blank.slotWidth'), h.widthMm, 0.5, 300, (widthMm) => put({ widthMm }))}
+      {h.form === 'slot' &&
+        length(t('blank.slotHeight'), h.heightMm, 0.5, 300, (heightMm) => put({ heightMm }))}
     </Item>
   );
 }

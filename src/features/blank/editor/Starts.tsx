@@ -1,5 +1,6 @@
 'use client';
 
+import { useWords } from '@/ui/words';
 import { RadioGroup } from 'radix-ui';
 import { contourPath } from '@/core/geometry/contour';
 import { outlineContour } from '@/core/shapes/flat';
@@ -52,9 +53,10 @@ interface Props {
 
 /** The shape, chosen by its picture. */
 export function Starts({ draft, onStart }: Props) {
+  const t = useWords();
   return (
     <RadioGroup.Root
-      aria-label="Shape"
+      aria-label={t('common.shape')}
       value={draft.start.id}
       onValueChange={onStart}
       className="grid grid-cols-[repeat(auto-fill,minmax(6.6rem,1fr))] gap-1.5"
@@ -66,7 +68,7 @@ export function Starts({ draft, onStart }: Props) {
           className="flex min-h-11 items-center gap-1.5 border-2 border-rule bg-sheet px-1 py-0.5 text-left font-label text-fine leading-tight font-medium hover:bg-board data-[state=checked]:border-ink data-[state=checked]:bg-strata-3 data-[state=checked]:text-white"
         >
           <Picture start={s} />
-          {s.label}
+          {t(s.label)}
         </RadioGroup.Item>
       ))}
     </RadioGroup.Root>

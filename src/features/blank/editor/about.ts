@@ -1,3 +1,5 @@
+import { issueText } from '@/core/basics/rule';
+import { say } from '@/core/message/message';
 import * as z from 'zod/mini';
 import { blankSchema, FAMILIES, FINISHES, MATERIALS, STOCKS, WALLS, type Blank } from '@/core/shop/blank';
 import { colourSchema, nameSchema } from '@/core/shop/common';
@@ -13,7 +15,7 @@ export const aboutSchema = (unit: LengthUnit, shown: ShownLengths) =>
     family: z.enum(FAMILIES),
     material: z.enum(MATERIALS),
     wall: z.enum(WALLS),
-    wallMm: lengthText(unit, 'Thickness', 0.2, 60, shown),
+    wallMm: lengthText(unit, say('common.thickness'), 0.2, 60, shown),
     colour: colourSchema,
     finish: z.enum(FINISHES),
     stock: z.enum(STOCKS),
@@ -28,7 +30,11 @@ export type AboutIn = z.input<ReturnType<typeof aboutSchema>>;
 export type AboutOut = z.output<ReturnType<typeof aboutSchema>>;
 
 export function aboutOf(blank: Blank | null, start: Start, shown: ShownLengths): AboutIn {
-  const wallMm = shown.show('Thickness', blank?.wallMm ?? (start.kind === 'round' ? 0.5 : 3), true);
+  const wallMm = shown.show(
+    say('common.thickness'),
+    blank?.wallMm ?? (start.kind === 'round' ? 0.5 : 3),
+    true,
+  );
   if (!blank)
     return {
       name: '',
@@ -83,5 +89,9 @@ export function blankFrom(about: AboutOut, shape: Blank['shape'], id: string): R
   const issue = made.error?.issues[0];
   return made.success
     ? ok(made.data)
-    : fail(issue?.message ?? 'Something does not fit.', String(issue?.path[0] ?? 'Blank'), 'Change it.');
+    : fail(
+        issue ? issueText(issue.message) : say('blank.somethingDoesFit'),
+        issue ? String(issue.path[0]) : say('common.blank'),
+        say('blank.changeIt'),
+      );
 }

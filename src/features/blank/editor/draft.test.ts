@@ -1,3 +1,5 @@
+import { english } from '@/words/english';
+import { inEnglish } from '@/words/inEnglish';
 import { LIBRARY } from '@/core/library/library';
 import { shownLengths } from '../../shop/shopForm';
 import { aboutOf, aboutSchema, blankFrom } from './about';
@@ -24,7 +26,7 @@ import { STARTS } from './starts';
 const INCHES = { length: 'in', temperature: 'F', inchDenominator: 16 } as const;
 const shapeOf = (d: Draft) => {
   const r = draftShape(d);
-  if (!r.ok) throw new Error(r.problem.what);
+  if (!r.ok) throw new Error(english.text(r.problem.what));
   return r.value;
 };
 const round = (d: Draft) => {
@@ -48,7 +50,7 @@ test('every start is drawn before anything is typed, and nothing of it is taken 
   for (const start of STARTS.filter((s) => s.form !== 'drawn')) {
     const draft = newDraft(start.id);
     expect(draftShape(draft).ok).toBe(true);
-    expect(stillNeeded(draft)).toMatch(/^Type its width.* and its height/);
+    expect(inEnglish(stillNeeded(draft))).toMatch(/^Type its width.* and its height/);
   }
 });
 
@@ -59,7 +61,7 @@ test('drawn from the first number, the rest in proportion; a straight cup stays 
   const wide = withDim(d, 'rim', 90);
   expect([dimMm(wide, 'rim'), dimMm(wide, 'foot'), dimMm(wide, 'height')]).toEqual([90, 90, 100]);
   expect(stillNeeded(wide)).toBeNull();
-  expect(stillNeeded(d)).toMatch(/width near the rim/);
+  expect(inEnglish(stillNeeded(d))).toMatch(/width near the rim/);
 });
 
 test('another picture keeps what was typed as far as it has it', () => {
@@ -106,11 +108,11 @@ test('zones and holes are placed, moved and kept', () => {
 test('what cannot be a blank is said in words', () => {
   const wrong = (d: Draft) => {
     const r = draftShape(d);
-    return r.ok ? null : r.problem.what;
+    return r.ok ? null : english.text(r.problem.what);
   };
   const cup = withDim(withDim(newDraft('cup'), 'rim', 74), 'height', 120);
-  expect(wrong(withDim(withDim(cup, 'lip', 60), 'below', 58))).toMatch(/Less than 8 mm/);
+  expect(inEnglish(wrong(withDim(withDim(cup, 'lip', 60), 'below', 58)))).toMatch(/Less than 8 mm/);
   const mug = withDim(withDim(newDraft('mug'), 'rim', 80), 'height', 90);
-  expect(wrong(withDim(mug, 'handleHeight', 88))).toMatch(/handle runs below/);
-  expect(wrong(newDraft('drawn'))).toMatch(/No outline yet/);
+  expect(inEnglish(wrong(withDim(mug, 'handleHeight', 88)))).toMatch(/handle runs below/);
+  expect(inEnglish(wrong(newDraft('drawn')))).toMatch(/No outline yet/);
 });

@@ -1,3 +1,5 @@
+import { issueText } from '@/core/basics/rule';
+import { say, type Message } from '@/core/message/message';
 import {
   shapeSchema,
   type Blank,
@@ -244,27 +246,33 @@ export const rawShape = (d: Draft): Blank['shape'] => (d.start.kind === 'round' 
 /** The shape as far as it can be drawn; a problem in words where it cannot be one. */
 export function draftShape(d: Draft): Result<Blank['shape']> {
   if (d.start.form === 'drawn' && !d.drawn)
-    return fail('No outline yet.', 'Outline', 'Import an SVG file, or choose another shape.');
+    return fail(say('blank.outlineYet'), say('blank.outline'), say('blank.importSvgFileChoose'));
   const parsed = shapeSchema.safeParse(rawShape(d));
   if (parsed.success) return ok(parsed.data);
   const issue = parsed.error.issues[0];
-  return fail(issue?.message ?? 'The shape does not close.', 'Shape', 'Change one of its lengths.');
+  return fail(
+    issue ? issueText(issue.message) : say('blank.shapeDoesClose'),
+    say('common.shape'),
+    say('blank.changeOneLengths'),
+  );
 }
 
 /** What has still to be typed before the blank can be kept; null where nothing is. */
-export function stillNeeded(d: Draft): string | null {
-  const mains: readonly (readonly [Dim, string])[] =
+export function stillNeeded(d: Draft): Message | null {
+  const mains: readonly (readonly [Dim, Message])[] =
     d.start.kind === 'round'
       ? [
-          ['rim', 'its width near the rim'],
-          ['height', 'its height'],
+          ['rim', say('blank.widthNearRim')],
+          ['height', say('blank.itsHeight2')],
         ]
       : [
-          ['width', 'its width'],
-          ['height', 'its height'],
+          ['width', say('blank.itsWidth2')],
+          ['height', say('blank.itsHeight2')],
         ];
   const missing = mains.filter(([dim]) => !isTyped(d, dim)).map(([, words]) => words);
-  return missing.length === 0 ? null : `Type ${missing.join(' and ')}: the rest may stay as drawn.`;
+  const [first, second] = missing;
+  if (!first) return null;
+  return say('blank.typeRestMayStay', { missing: second ? say('blank.two', { first, second }) : first });
 }
 
 const dimsOf = (shape: Blank['shape']): Draft['typed'] => {

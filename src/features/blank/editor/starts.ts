@@ -1,10 +1,11 @@
+import { say, type Message } from '@/core/message/message';
 import { PLAIN_FORMS, type Family, type FlatOutline, type Material } from '@/core/shop/blank';
 import type { Dim } from './draft';
 
 /** A shape to start from, chosen by its picture: usual lengths in mm, which are only drawn until they are typed. */
 export interface Start {
   readonly id: string;
-  readonly label: string;
+  readonly label: Message;
   readonly kind: 'round' | 'flat';
   readonly dims: Readonly<Partial<Record<Dim, number>>>;
   /** Widths between rim and foot: share down the wall, and width over that of the rim. */
@@ -17,7 +18,7 @@ export interface Start {
 
 const round = (
   id: string,
-  label: string,
+  label: Message,
   dims: Start['dims'],
   family: Family,
   material: Material,
@@ -27,11 +28,11 @@ const round = (
 const CUP = { rim: 74, foot: 74, height: 200, lip: 5, below: 6 };
 
 const ROUND_STARTS: readonly Start[] = [
-  round('cup', 'Straight cup', CUP, 'tumbler', 'steel'),
-  round('tapered', 'Tapered cup', { ...CUP, rim: 86, foot: 70 }, 'tumbler', 'steel'),
+  round('cup', say('blank.straightCup'), CUP, 'tumbler', 'steel'),
+  round('tapered', say('blank.taperedCup'), { ...CUP, rim: 86, foot: 70 }, 'tumbler', 'steel'),
   round(
     'mug',
-    'Mug with a handle',
+    say('blank.mugHandle'),
     {
       rim: 82,
       foot: 82,
@@ -46,15 +47,29 @@ const ROUND_STARTS: readonly Start[] = [
     'mug',
     'ceramic',
   ),
-  round('belly', 'With a belly', { rim: 72, foot: 62, height: 140, lip: 5, below: 10 }, 'glass', 'glass', {
-    between: [[0.55, 1.16]],
-  }),
-  round('waist', 'With a waist', { rim: 84, foot: 80, height: 150, lip: 5, below: 6 }, 'tumbler', 'steel', {
-    between: [[0.55, 0.86]],
-  }),
+  round(
+    'belly',
+    say('blank.withABelly'),
+    { rim: 72, foot: 62, height: 140, lip: 5, below: 10 },
+    'glass',
+    'glass',
+    {
+      between: [[0.55, 1.16]],
+    },
+  ),
+  round(
+    'waist',
+    say('blank.withAWaist'),
+    { rim: 84, foot: 80, height: 150, lip: 5, below: 6 },
+    'tumbler',
+    'steel',
+    {
+      between: [[0.55, 0.86]],
+    },
+  ),
   round(
     'barrel',
-    'Barrel, open ends',
+    say('blank.barrelOpenEnds'),
     { rim: 11, foot: 11, height: 120, lip: 0, below: 0 },
     'pen',
     'aluminium',
@@ -64,16 +79,16 @@ const ROUND_STARTS: readonly Start[] = [
   ),
 ];
 
-const FLAT_LABELS: Readonly<Record<FlatOutline['form'], string>> = {
-  rectangle: 'Rectangle',
-  oval: 'Oval or disc',
-  hexagon: 'Hexagon',
-  star: 'Star',
-  heart: 'Heart',
-  tag: 'Tag',
-  arch: 'Arch',
-  'lugged disc': 'Disc with a lug',
-  drawn: 'From a drawing',
+const FLAT_LABELS: Readonly<Record<FlatOutline['form'], Message>> = {
+  rectangle: say('blank.rectangle'),
+  oval: say('blank.ovalDisc'),
+  hexagon: say('blank.hexagon'),
+  star: say('blank.star'),
+  heart: say('blank.heart'),
+  tag: say('blank.tag'),
+  arch: say('blank.arch'),
+  'lugged disc': say('blank.discLug'),
+  drawn: say('blank.fromDrawing'),
 };
 const SIZES: Partial<Readonly<Record<FlatOutline['form'], readonly [number, number]>>> = {
   rectangle: [200, 150],

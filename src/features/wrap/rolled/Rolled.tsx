@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/core/message/message';
+import { useWords } from '@/ui/words';
 import { Canvas } from '@react-three/fiber';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { CanvasTexture, SRGBColorSpace } from 'three';
@@ -78,10 +80,10 @@ function useRolling(): readonly [number, (to: number) => void, (to: number) => v
 }
 
 const VIEWS = [
-  { label: 'Front', deg: 0 },
-  { label: 'In the right hand', deg: -75 },
-  { label: 'In the left hand', deg: 75 },
-  { label: 'Behind', deg: 180 },
+  { label: say('art.front'), deg: 0 },
+  { label: say('wrap.rightHand'), deg: -75 },
+  { label: say('wrap.leftHand'), deg: 75 },
+  { label: say('wrap.behind'), deg: 180 },
 ] as const;
 
 /** How far it can be looked at from above and below, degrees. */
@@ -89,6 +91,7 @@ const tiltTo = (v: number): number => Math.min(60, Math.max(-40, v));
 
 /** The pattern on its blank in three dimensions, to be turned; where the browser cannot, the front as it will be seen. */
 export function Rolled() {
+  const t = useWords();
   const { plan } = useJob();
   const { pattern } = plan.wrap;
   const { blank } = plan.blank;
@@ -106,9 +109,7 @@ export function Rolled() {
   );
   if (!pattern || !blank)
     return (
-      <p className="grid h-full place-content-center p-8 text-center text-lead">
-        The wrap has no size yet. The findings below say why.
-      </p>
+      <p className="grid h-full place-content-center p-8 text-center text-lead">{t('art.wrapHasSizeYet')}</p>
     );
   if (!able) return <Still />;
   return (
@@ -117,11 +118,11 @@ export function Rolled() {
         className="relative min-h-0 flex-1 cursor-grab touch-none"
         role="slider"
         tabIndex={0}
-        aria-label="The blank, turned by dragging or by the arrow keys"
+        aria-label={t('wrap.blankTurnedDraggingArrow')}
         aria-valuemin={-180}
         aria-valuemax={180}
         aria-valuenow={Math.round(((rotationDeg + 540) % 360) - 180)}
-        aria-valuetext={`turned ${Math.round(rotationDeg)} degrees`}
+        aria-valuetext={t('wrap.turnedDegrees', { rotation: Math.round(rotationDeg) })}
         onKeyDown={(e) =>
           arrowStep(e, (dx, dy) => {
             setRotationDeg((v) => v + 5 * dx);
@@ -149,22 +150,22 @@ export function Rolled() {
       <div className="flex flex-wrap items-center gap-2 px-4 py-2">
         {VIEWS.filter((v) => isRound(blank) || v.deg % 180 === 0).map((v) => (
           <Button
-            key={v.label}
+            key={v.label.id}
             onClick={() => {
               setRotationDeg(v.deg);
               setTiltDeg(6);
             }}
           >
-            {v.label}
+            {t(v.label)}
           </Button>
         ))}
         {isRound(blank) && (
           <>
             <Button onClick={() => goRound(round > 0.5 ? 0 : 1)}>
-              {round > 0.5 ? 'Unroll it' : 'Roll it up'}
+              {round > 0.5 ? t('wrap.unrollIt') : t('wrap.rollUp')}
             </Button>
             <label className="flex items-center gap-2 font-label text-fine font-medium">
-              rolled
+              {t('wrap.rolled')}
               <input
                 type="range"
                 min={0}
@@ -177,9 +178,7 @@ export function Rolled() {
             </label>
           </>
         )}
-        {isFlat(blank) && (
-          <span className="font-label text-fine text-soft">Turn it over to see the back.</span>
-        )}
+        {isFlat(blank) && <span className="font-label text-fine text-soft">{t('wrap.turnOverSeeBack')}</span>}
       </div>
     </div>
   );
@@ -187,16 +186,17 @@ export function Rolled() {
 
 /** Without WebGL: the front, drawn flat. */
 function Still() {
+  const t = useWords();
   const { plan } = useJob();
   const { blank } = plan.blank;
   if (!blank) return null;
   return (
     <div className="absolute inset-0">
       <p className="absolute inset-x-0 bottom-2 px-4 text-center text-fine text-soft">
-        This browser draws no three dimensions: here is the front, as it will be seen.
+        {t('wrap.browserDrawsThreeDimensions')}
       </p>
       <Board
-        label={`${blank.name} from the front, with its picture`}
+        label={t('wrap.fromFrontPicture', { blank: blank.name })}
         bounds={shapeBounds(blank.shape)}
         room={{ top: 50, right: 30, bottom: 40, left: 30 }}
         draw={(fit) => (

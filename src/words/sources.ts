@@ -1,0 +1,90 @@
+// Written by `npm run words` from the catalogue. Do not edit.
+
+import artEN from './en/art.json' with { type: 'json' };
+import blankEN from './en/blank.json' with { type: 'json' };
+import commonEN from './en/common.json' with { type: 'json' };
+import countEN from './en/count.json' with { type: 'json' };
+import fieldsEN from './en/fields.json' with { type: 'json' };
+import figuresEN from './en/figures.json' with { type: 'json' };
+import filesEN from './en/files.json' with { type: 'json' };
+import finishEN from './en/finish.json' with { type: 'json' };
+import flatnessEN from './en/flatness.json' with { type: 'json' };
+import heatEN from './en/heat.json' with { type: 'json' };
+import inspectEN from './en/inspect.json' with { type: 'json' };
+import jobEN from './en/job.json' with { type: 'json' };
+import jobsEN from './en/jobs.json' with { type: 'json' };
+import logbookEN from './en/logbook.json' with { type: 'json' };
+import measureEN from './en/measure.json' with { type: 'json' };
+import pressEN from './en/press.json' with { type: 'json' };
+import pricingEN from './en/pricing.json' with { type: 'json' };
+import scheduleEN from './en/schedule.json' with { type: 'json' };
+import sheetEN from './en/sheet.json' with { type: 'json' };
+import shellEN from './en/shell.json' with { type: 'json' };
+import shopEN from './en/shop.json' with { type: 'json' };
+import stockEN from './en/stock.json' with { type: 'json' };
+import wrapEN from './en/wrap.json' with { type: 'json' };
+import artENUS from './en-US/art.json' with { type: 'json' };
+import blankENUS from './en-US/blank.json' with { type: 'json' };
+import fieldsENUS from './en-US/fields.json' with { type: 'json' };
+import figuresENUS from './en-US/figures.json' with { type: 'json' };
+import filesENUS from './en-US/files.json' with { type: 'json' };
+import finishENUS from './en-US/finish.json' with { type: 'json' };
+import flatnessENUS from './en-US/flatness.json' with { type: 'json' };
+import heatENUS from './en-US/heat.json' with { type: 'json' };
+import inspectENUS from './en-US/inspect.json' with { type: 'json' };
+import pressENUS from './en-US/press.json' with { type: 'json' };
+import pricingENUS from './en-US/pricing.json' with { type: 'json' };
+import scheduleENUS from './en-US/schedule.json' with { type: 'json' };
+import sheetENUS from './en-US/sheet.json' with { type: 'json' };
+import shellENUS from './en-US/shell.json' with { type: 'json' };
+import shopENUS from './en-US/shop.json' with { type: 'json' };
+import stockENUS from './en-US/stock.json' with { type: 'json' };
+import wrapENUS from './en-US/wrap.json' with { type: 'json' };
+
+/** The whole catalogue as it is written, for what runs outside a page. */
+export const SOURCES = {
+  en: {
+    art: artEN,
+    blank: blankEN,
+    common: commonEN,
+    count: countEN,
+    fields: fieldsEN,
+    figures: figuresEN,
+    files: filesEN,
+    finish: finishEN,
+    flatness: flatnessEN,
+    heat: heatEN,
+    inspect: inspectEN,
+    job: jobEN,
+    jobs: jobsEN,
+    logbook: logbookEN,
+    measure: measureEN,
+    press: pressEN,
+    pricing: pricingEN,
+    schedule: scheduleEN,
+    sheet: sheetEN,
+    shell: shellEN,
+    shop: shopEN,
+    stock: stockEN,
+    wrap: wrapEN,
+  },
+  'en-US': {
+    art: artENUS,
+    blank: blankENUS,
+    fields: fieldsENUS,
+    figures: figuresENUS,
+    files: filesENUS,
+    finish: finishENUS,
+    flatness: flatnessENUS,
+    heat: heatENUS,
+    inspect: inspectENUS,
+    press: pressENUS,
+    pricing: pricingENUS,
+    schedule: scheduleENUS,
+    sheet: sheetENUS,
+    shell: shellENUS,
+    shop: shopENUS,
+    stock: stockENUS,
+    wrap: wrapENUS,
+  },
+};
