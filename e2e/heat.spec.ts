@@ -244,7 +244,7 @@ test('a first run on a simulated press: opened at once it is too little, and say
   await dialog.getByRole('button', { name: 'Close it' }).click();
   await dialog.getByRole('button', { name: 'Open it' }).click();
   await expect(dialog.getByText(/Too little: pale/)).toBeVisible({ timeout: 20_000 });
-  await expect(dialog.getByText(/this coating needs about \d+ s/)).toBeVisible();
+  await expect(dialog.getByText(/This coating needs about \d+ s/)).toBeVisible();
 });
 
 test('no watts at all, and a press smaller than the print, are said in words', async ({ bench: page }) => {

@@ -241,7 +241,8 @@ test('tabs closed in the middle of a tap: no count and no clock is wrong', async
   // Each tap was about the step that was in hand, so each counted: the pieces through follow from their number alone.
   const run = (await storedRuns(page))[0];
   const steps = run?.operations.filter((o) => o.stage === 'press').length ?? 1;
-  expect(before.length).toBeGreaterThan(5);
+  // How many of the taps came before their document was gone depends on the machine; with none the test would show nothing.
+  expect(before.length).toBeGreaterThan(3);
   await tab.goto(`${address()}/pressing`);
   await expect(tab.locator('[data-need]')).toHaveAttribute(
     'data-step',
