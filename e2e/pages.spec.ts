@@ -83,3 +83,23 @@ test('an earlier address leads to the page as it is called today', async ({ benc
     await expect(page).toHaveURL(`${address()}/${to}`);
   }
 });
+
+test('the spelling is chosen in Settings, and stays', async ({ bench: page }) => {
+  const spelling = async (word: RegExp) => {
+    await page.goto(`${address()}/pricing?job=constellation-mugs`);
+    await expect(page.getByText(word).first()).toBeVisible({ timeout: 30_000 });
+  };
+  await page.goto(`${address()}/settings`);
+  const languages = page.getByRole('radiogroup', { name: 'Language' });
+  await expect(languages.getByRole('radio', { name: 'British English' })).toBeChecked();
+  await languages.getByRole('radio', { name: 'American English' }).click();
+  await expect(page.locator('html')).toHaveAttribute('lang', 'en-US');
+  // The page is written again where it stands: what was chosen keeps the focus.
+  await expect(languages.getByRole('radio', { name: 'American English' })).toBeFocused();
+  await spelling(/\blabor\b/i);
+  await page.reload();
+  await expect(page.getByText(/\blabor\b/i).first()).toBeVisible({ timeout: 30_000 });
+  await page.goto(`${address()}/settings`);
+  await languages.getByRole('radio', { name: 'British English' }).click();
+  await spelling(/\blabour\b/i);
+});

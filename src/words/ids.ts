@@ -2915,6 +2915,7 @@ export interface ValueNames {
   'shop.isRemoved': 'p';
   'shop.keptBrowser': never;
   'shop.nameShownTopEvery': never;
+  'shop.language': never;
   'shop.soundPress': never;
   'shop.tapeMeasure': never;
   'shop.tapeMeasureReadsAlong': never;

@@ -7,6 +7,10 @@ export const isLocale = (text: string | null): text is Locale => LOCALES.some((l
 /** What `Intl` writes dates, numbers and lists by. */
 export const INTL_LOCALE: Readonly<Record<Locale, string>> = { en: 'en-GB', 'en-US': 'en-US' };
 
+/** A language by its own name for itself. */
+export const languageName = (locale: Locale): string =>
+  new Intl.DisplayNames(INTL_LOCALE[locale], { type: 'language' }).of(INTL_LOCALE[locale]) ?? locale;
+
 /** The first language of a list of wishes that the interface speaks; English where there is none. */
 export function localeFor(wishes: readonly string[]): Locale {
   for (const wish of wishes) {

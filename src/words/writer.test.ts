@@ -16,7 +16,7 @@ import {
 import { METRIC, type UnitChoice } from '@/core/units/format';
 import { allOf } from './all';
 import type { Locale } from './locale';
-import { INTL_LOCALE, localeFor } from './locale';
+import { INTL_LOCALE, languageName, localeFor } from './locale';
 import { createWriter } from './writer';
 
 const INCHES: UnitChoice = { length: 'in', temperature: 'F', inchDenominator: 16 };
@@ -105,4 +105,8 @@ test.each([
 
 test('an id that is not there is written as nothing', () => {
   expect(createWriter(() => undefined, METRIC, 'en-GB').text(say('common.heat'))).toBe('');
+});
+
+test('a language is named as its readers name it', () => {
+  expect([languageName('en'), languageName('en-US')]).toEqual(['British English', 'American English']);
 });

@@ -1,7 +1,8 @@
 import { say } from '../message/message';
 import type { Message } from '../message/message';
+import { celsius, seconds } from '../message/quantity';
 import type { TimerStart } from '../shop/press';
-import type { Peel, Pressure } from '../shop/heatSettings';
+import type { HeatSettings, Peel, Pressure } from '../shop/heatSettings';
 
 /** A pressure, in a few words. */
 export const PRESSURE_WORDS: Readonly<Record<Pressure, Message>> = {
@@ -54,3 +55,14 @@ export const PEEL_NOTES: Readonly<Record<Peel, { label: Message; gain: Message; 
     risk: say('heat.onlySomeCeramicsStand'),
   },
 };
+
+/** Settings in one line, with the time that the run really kept where it is known, s. */
+export const settingsSummary = (s: HeatSettings, keptDwellS: number | null = null): Message =>
+  say('common.settingsWhole', {
+    platen: celsius(s.platenC),
+    dwell: seconds(s.dwellS),
+    kept: keptDwellS === null ? 'no' : seconds(Math.round(keptDwellS)),
+    passes: s.passes,
+    pressure: PRESSURE_WORDS[s.pressure],
+    peel: s.peel,
+  });

@@ -1,7 +1,7 @@
 'use client';
 
 import { say, type Message, unpacked } from '@/core/message/message';
-import { PRESSURE_WORDS } from '@/core/heat/labels';
+import { settingsSummary } from '@/core/heat/labels';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from '@/ui/Link';
 import { useState } from 'react';
@@ -9,7 +9,7 @@ import { CAUSES, faultLabel } from '@/core/look/faults';
 import { QUESTIONS } from '@/core/look/questions';
 import type { LogEntry, Stood } from '@/core/shop/records';
 
-import { celsius, seconds, type Quantity } from '@/core/message/quantity';
+import type { Quantity } from '@/core/message/quantity';
 import { entryWithAnswers } from '@/data/log';
 import { momentText } from '@/ui/dates';
 import { Button } from '@/ui/Button';
@@ -92,21 +92,10 @@ export function EntryPage({ id }: { id: string }) {
 
 function Looked({ entry: e }: { entry: LogEntry }) {
   const t = useWords();
-  const s = e.settings;
   const facts: readonly (readonly [string, React.ReactNode])[] = [
     [t('common.blank'), `${e.blankName}${e.lot === '' ? '' : t('logbook.lot', { lot: e.lot })}`],
     [t('common.press'), e.pressName],
-    [
-      t('common.settings2'),
-      t('common.settingsWhole', {
-        platen: celsius(s.platenC),
-        dwell: seconds(s.dwellS),
-        kept: e.keptDwellS === null ? 'no' : seconds(Math.round(e.keptDwellS)),
-        passes: s.passes,
-        pressure: PRESSURE_WORDS[s.pressure],
-        peel: s.peel,
-      }),
-    ],
+    [t('common.settings2'), t(settingsSummary(e.settings, e.keptDwellS))],
     [t('common.usedPaper'), t(PAPER_WORDS[e.paperState])],
     [t('common.pieces'), t('common.goodSpoiled', { good: e.good, spoiled: e.spoiled })],
     ...(e.cause ? [[t('common.cause'), t(CAUSES[e.cause].label)] as const] : []),

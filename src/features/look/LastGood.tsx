@@ -1,10 +1,8 @@
 'use client';
 
-import { say, type Message } from '@/core/message/message';
-import { PRESSURE_WORDS } from '@/core/heat/labels';
+import { settingsSummary } from '@/core/heat/labels';
 import { useState } from 'react';
 import type { LogEntry } from '@/core/shop/records';
-import { celsius, seconds } from '@/core/message/quantity';
 import { changesBetween, historyOf } from '@/core/look/history';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
@@ -13,16 +11,6 @@ import { Say, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { SeenPiece } from './SeenPiece';
 import { HistoryLine } from './HistoryLine';
-
-const settingsWords = (s: LogEntry['settings']): Message =>
-  say('common.settingsWhole', {
-    platen: celsius(s.platenC),
-    dwell: seconds(s.dwellS),
-    kept: 'no',
-    passes: s.passes,
-    pressure: PRESSURE_WORDS[s.pressure],
-    peel: s.peel,
-  });
 
 /** The last good one of this blank on this press, side by side with this one, and the line of what was tried. */
 export function LastGood() {
@@ -63,7 +51,7 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
             )}
             {settings && (
               <p className="mt-1 font-label font-semibold">
-                <Say message={settingsWords(settings)} />
+                <Say message={settingsSummary(settings)} />
               </p>
             )}
           </section>
@@ -79,7 +67,7 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
               />
             )}
             <p className="mt-1 font-label font-semibold">
-              <Say message={settingsWords(lastGood.settings)} />
+              <Say message={settingsSummary(lastGood.settings)} />
             </p>
             {settings && <Differs from={lastGood.settings} to={settings} />}
             {lastGood.note !== '' && <p className="mt-1">“{lastGood.note}”</p>}

@@ -1,19 +1,18 @@
 'use client';
 
 import { say, type Message } from '@/core/message/message';
-import { PRESSURE_WORDS } from '@/core/heat/labels';
+import { settingsSummary } from '@/core/heat/labels';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { sameSettings } from '@/core/shop/heatSettings';
 import { EMPTY_LOOK, type Job } from '@/core/job/job';
 import type { LogEntry, Recipe } from '@/core/shop/records';
-import { celsius, seconds } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { goodBehind, writeLog } from '@/data/log';
 import { keepRecipe } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { useWords } from '@/ui/words';
+import { Say, useWords } from '@/ui/words';
 import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
 import { personHere } from '../press/strike';
@@ -86,7 +85,6 @@ export function WriteInLog() {
 
 function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }) {
   const t = useWords();
-  const { settings: s } = entry;
   const [recipe] = useState<Recipe>(() => recipeOf(entry));
   const counted = useLiveQuery(() => goodBehind([recipe]), [recipe.id]);
   const behind = counted?.[recipe.id] ?? entry.good;
@@ -100,14 +98,7 @@ function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }
   return (
     <Dialog open onClose={onDone} title={t('inspect.saveProvenRecipe2')} about={t('inspect.savedLogGood')}>
       <p className="font-label text-head font-semibold">
-        {t('common.settingsWhole', {
-          platen: celsius(s.platenC),
-          dwell: seconds(s.dwellS),
-          kept: 'no',
-          passes: s.passes,
-          pressure: PRESSURE_WORDS[s.pressure],
-          peel: s.peel,
-        })}
+        <Say message={settingsSummary(entry.settings)} />
       </p>
       <p className="mt-2 leading-snug">
         {t('inspect.provenGood', { blankName: entry.blankName, pressName: entry.pressName, behind })}

@@ -103,23 +103,31 @@ function useAskBeforeLeaving(): void {
 /** What every page shows. */
 const EVERYWHERE = ['common', 'count', 'shell', 'fields', 'files'] as const;
 
-/** Whether the texts that every page shows are there, in the language chosen. */
-function useTexts(locale: Locale): boolean {
-  const [there, setThere] = useState<Locale | null>(null);
+/** The language to write in: the one chosen, once the texts that every page shows are there; until then the one before. */
+function useWrittenLocale(): Locale | null {
+  const chosen = useChosenLocale();
+  const [written, setWritten] = useState<Locale | null>(null);
   useEffect(() => {
-    document.documentElement.lang = INTL_LOCALE[locale];
-    void part(() => loadParts(locale, EVERYWHERE)).then(() => setThere(locale));
-  }, [locale]);
-  return there === locale;
+    let current = true;
+    void part(() => loadParts(chosen, EVERYWHERE)).then(() => {
+      if (!current) return;
+      document.documentElement.lang = INTL_LOCALE[chosen];
+      setWritten(chosen);
+    });
+    return () => {
+      current = false;
+    };
+  }, [chosen]);
+  return written;
 }
 
 /** Everything below it finds the texts and the shop loaded. */
 export function Shell({ demo, children }: { demo: boolean; children: ReactNode }) {
-  const locale = useChosenLocale();
-  const texts = useTexts(locale);
+  const locale = useWrittenLocale();
+  if (locale === null) return <Opening />;
   return (
     <LocaleProvider locale={locale}>
-      {texts ? <Loaded demo={demo}>{children}</Loaded> : <Opening />}
+      <Loaded demo={demo}>{children}</Loaded>
     </LocaleProvider>
   );
 }

@@ -9,10 +9,12 @@ import { fail, ok, problemMessage } from '@/core/basics/result';
 import { HOLDS, SEAM_METHODS, WRAP_KINDS, type Settings } from '@/core/shop/settings';
 import { SEAM_METHOD_NOTES } from '@/core/wrap/seamMethods';
 import { KIND_WORDS } from '@/core/wrap/startingMethod';
+import { LOCALES, languageName } from '@/words/locale';
 import { checkShopFile, restoreShop, shopFileText } from '@/data/files';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
 import { Labelled } from '@/ui/Labelled';
+import { chooseLocale, useChosenLocale } from '@/ui/locale';
 import { LengthField } from '@/ui/LengthField';
 import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
@@ -63,6 +65,7 @@ function ShopGroup() {
         }
         onValue={(shopName) => put({ shopName })}
       />
+      <Language />
       <Labelled label={t('shop.soundPress')}>
         <Segments
           label={t('shop.soundPress')}
@@ -75,6 +78,20 @@ function ShopGroup() {
         />
       </Labelled>
     </Group>
+  );
+}
+
+function Language() {
+  const t = useWords();
+  return (
+    <Labelled label={t('shop.language')}>
+      <Segments
+        label={t('shop.language')}
+        value={useChosenLocale()}
+        onChange={chooseLocale}
+        options={LOCALES.map((value) => ({ value, label: languageName(value) }))}
+      />
+    </Labelled>
   );
 }
 
