@@ -215,7 +215,8 @@ test('tabs closed in the middle of a tap: no count and no clock is wrong', async
   await page.goto(address());
   const events = async () => (await storedRuns(page))[0]?.events ?? [];
   let before = await events();
-  for (let i = 0; i < 12; i += 1) {
+  // A slow machine loses more of the taps: it goes on until enough of them have counted.
+  for (let i = 0; i < 12 || (i < 36 && before.length <= 5); i += 1) {
     await tab.goto(`${address()}/pressing`);
     const band = tab.locator('[data-need]');
     await expect(band).toHaveCount(1);
@@ -241,8 +242,7 @@ test('tabs closed in the middle of a tap: no count and no clock is wrong', async
   // Each tap was about the step that was in hand, so each counted: the pieces through follow from their number alone.
   const run = (await storedRuns(page))[0];
   const steps = run?.operations.filter((o) => o.stage === 'press').length ?? 1;
-  // How many of the taps came before their document was gone depends on the machine; with none the test would show nothing.
-  expect(before.length).toBeGreaterThan(3);
+  expect(before.length).toBeGreaterThan(5);
   await tab.goto(`${address()}/pressing`);
   await expect(tab.locator('[data-need]')).toHaveAttribute(
     'data-step',

@@ -2805,7 +2805,7 @@ export interface ValueNames {
   'shop.openIt': never;
   'shop.closeIt': never;
   'shop.timesFasterThanLife': 'faster';
-  'shop.openedAfterCoatingGot': 'after' | 'least' | 'limit' | 'most' | 'needed';
+  'shop.openedAfterCoatingGot': 'after' | 'least' | 'limit' | 'most' | 'needed' | 'reference';
   'shop.pressItself': never;
   'shop.simulatedPress1': never;
   'shop.simulatedPress2': never;

@@ -1,7 +1,9 @@
 /** Gas constant, J/(mol K) (CODATA 2018, exact). */
 const R = 8.314462618;
 const KELVIN = 273.15;
-const REFERENCE_K = 200 + KELVIN;
+/** The temperature that doses are stated at, °C. */
+export const REFERENCE_C = 200;
+const REFERENCE_K = REFERENCE_C + KELVIN;
 
 /** Effective activation energy of the whole transfer, J/mol: usual value and the range seen. */
 export const ACTIVATION_J_MOL = { usual: 60e3, low: 40e3, high: 120e3 } as const;

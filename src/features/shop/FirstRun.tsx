@@ -4,6 +4,7 @@ import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { useEffect, useMemo, useState } from 'react';
 import { coatingPrior } from '@/core/heat/coatings';
+import { REFERENCE_C } from '@/core/heat/dose';
 import { verdictOf, type PressFaults, type SimulatedRun } from '@/core/heat/pressSimulator';
 import { timedLoad, timedOf } from '@/core/plan/heatSubject';
 import type { Blank } from '@/core/shop/blank';
@@ -127,6 +128,7 @@ export function FirstRun({ press, faults }: Props) {
           <strong>{t(VERDICT_WORDS[verdictOf(outcome.run, coating)])}</strong>{' '}
           {t('shop.openedAfterCoatingGot', {
             after: clockText(outcome.afterS),
+            reference: celsius(REFERENCE_C),
             least: Math.round(outcome.run.leastS),
             most: Math.round(outcome.run.mostS),
             needed: Math.round(coating.neededS),
