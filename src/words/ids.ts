@@ -541,6 +541,7 @@ export interface ValueNames {
   'common.presses': never;
   'common.safeZone': never;
   'common.paperHeld': never;
+  'common.calculatingNow': never;
   'count.piece': 'n';
   'count.sheet': 'n';
   'count.pass': 'n';
@@ -563,6 +564,9 @@ export interface ValueNames {
   'count.dummy': 'n';
   'count.circumference': 'n';
   'count.case': 'n';
+  'count.day': 'n';
+  'count.item': 'n';
+  'count.mark': 'n';
   'fields.colourLeftDriverPrint': never;
   'fields.printingProgram': never;
   'fields.colourManagedProgramInks': never;
@@ -1883,6 +1887,11 @@ export interface ValueNames {
   'logbook.in100': 'chance';
   'logbook.mostFrequent': 'cause' | 'confirmed' | 'entries' | 'fault';
   'logbook.noCause': never;
+  'logbook.titleMarks': 'marks' | 'title';
+  'logbook.cornerTop': never;
+  'logbook.cornerFoot': never;
+  'logbook.cornerFront': never;
+  'logbook.entriesInAll': 'total';
   'measure.widerAtThe': 'd' | 'which';
   'measure.makersFigureGivesYour': 'expected' | 'far' | 'place';
   'measure.placeOffMore': 'off' | 'place' | 'which';
@@ -2261,6 +2270,12 @@ export interface ValueNames {
   'press.s2': 'planned';
   'press.coolingWord': never;
   'press.pieceWhy': 'piece' | 'why';
+  'press.now': never;
+  'press.oneLess2': 'task';
+  'press.oneDone': 'task';
+  'press.none': never;
+  'press.pressNoLonger': never;
+  'press.short': 'short';
   'pricing.costMarketFeeWage': 'payHour';
   'pricing.orderLabourEarns': 'each' | 'hour';
   'pricing.feeCost': 'each' | 'fee' | 'pieces' | 'total';
@@ -2478,6 +2493,10 @@ export interface ValueNames {
   'schedule.spokenIdle': 'press';
   'schedule.spokenPress': 'loads' | 'press';
   'schedule.spokenLoad': 'from' | 'job' | 'pieces';
+  'schedule.never': never;
+  'schedule.due': 'when';
+  'schedule.laterBy': 'by' | 'job' | 'which';
+  'schedule.soonerBy': 'by' | 'which';
   'sheet.widthHeight': 'height' | 'which' | 'width';
   'sheet.paper': 'paper' | 'size' | 'tray' | 'which';
   'sheet.printSidePaperTowards': never;
@@ -2674,6 +2693,7 @@ export interface ValueNames {
   'sheet.everything': never;
   'sheet.runsOfPages': 'runs';
   'sheet.amountOf': 'amount' | 'item' | 'unit';
+  'sheet.metres': 'metres';
   'shell.anotherTabKeepsOlder': never;
   'shell.closeOtherTabsMesa': never;
   'shell.browsersDatabaseDoesAnswer': never;
@@ -3070,7 +3090,6 @@ export interface ValueNames {
   'stock.toOrder': never;
   'stock.count': never;
   'stock.doneDoneItem': 'done';
-  'stock.toOrder2': 'toOrder';
   'stock.csv': never;
   'stock.shelfTable': never;
   'stock.openCsv': never;
@@ -3105,6 +3124,18 @@ export interface ValueNames {
   'stock.printed': never;
   'stock.used': never;
   'stock.ordered': never;
+  'stock.pieces': never;
+  'stock.sheets': never;
+  'stock.m': never;
+  'stock.ml': never;
+  'stock.byDay': 'day';
+  'stock.shouldHaveBeenBy': 'day';
+  'stock.countedRight': never;
+  'stock.countedDifference': 'off';
+  'stock.itemsToOrder': 'items' | 'toOrder';
+  'stock.readingStock': never;
+  'stock.noJob': never;
+  'stock.onDay': 'day';
   'wrap.upEnds': 'which';
   'wrap.plus': 'amount' | 'closing' | 'over';
   'wrap.less': 'amount' | 'closing' | 'over';

@@ -12,6 +12,10 @@ import {
   seconds,
   word,
   type Quantity,
+  date,
+  span,
+  moneyOf,
+  whole,
 } from '@/core/message/quantity';
 import { METRIC, type UnitChoice } from '@/core/units/format';
 import { allOf } from './all';
@@ -88,6 +92,35 @@ test('a message in a message, a list of them, a label inside a sentence, and wha
   );
   expect(text(say('common.from', { f: inSentence(say('heat.dwellTime')) }))).toBe('from dwell time');
   expect(text(verbatim('{Vega} <b>'))).toBe('{Vega} <b>');
+});
+
+const AT = new Date(2026, 11, 4, 16, 5).getTime();
+test.each([
+  ['en', 'Fri 4 Dec', 'Fri 4 Dec 16:05', '4 Dec 2026, 16:05', 'December 2026'],
+  ['en-US', 'Fri Dec 4', 'Fri Dec 4 4:05 PM', 'Dec 4, 2026, 4:05 PM', 'December 2026'],
+] as const)('dates and times in %s', (locale, ...shown) => {
+  const { quantity } = writerIn(METRIC, locale);
+  expect((['day', 'dayAndTime', 'moment', 'month'] as const).map((as) => quantity(date(AT, as)))).toEqual(
+    shown,
+  );
+});
+
+test('lengths of time are minutes, hours, days', () => {
+  const { quantity } = writerIn(METRIC);
+  expect([2400, 7800, -7200, 4 * 86_400].map((s) => quantity(span(s)))).toEqual([
+    '40 min',
+    '2 h 10 min',
+    '2 h',
+    '4 days',
+  ]);
+});
+
+test('money is shown with its hundredths and its thousands apart, as large numbers are', () => {
+  const { quantity } = writerIn(METRIC);
+  expect(quantity(moneyOf('$', 123456789))).toBe('$1,234,567.89');
+  expect(quantity(moneyOf('€', 5))).toBe('€0.05');
+  expect(quantity(moneyOf('$', -250))).toBe('−$2.50');
+  expect(quantity(whole(100000))).toBe('100,000');
 });
 
 test('American English holds what differs, and is English in the rest', () => {

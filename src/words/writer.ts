@@ -1,6 +1,6 @@
 import format, { type CompiledMessage } from 'icu-minify/format';
 import type { Message, Value } from '@/core/message/message';
-import type { Quantity } from '@/core/message/quantity';
+import type { DateForm, Quantity } from '@/core/message/quantity';
 import { formatAmount, type Formatted, type UnitChoice } from '@/core/units/format';
 
 /** Writes messages and amounts in one language and one choice of units. */
@@ -52,6 +52,37 @@ function inLocale(f: Formatted, locale: string): Formatted {
   return { ...f, number: put(f.number), ...(f.exact === undefined ? {} : { exact: put(f.exact) }) };
 }
 
+/** A day of twelve hours is written “9:05 AM”, one of twenty-four “09:05”. */
+const clockParts = once((locale: string): Intl.DateTimeFormatOptions => {
+  const { hour12 } = new Intl.DateTimeFormat(locale, { hour: 'numeric' }).resolvedOptions();
+  return { hour: hour12 === true ? 'numeric' : '2-digit', minute: '2-digit' };
+});
+const DAY_PARTS = {
+  day: { weekday: 'short', day: 'numeric', month: 'short' },
+  short: { day: 'numeric', month: 'short' },
+  weekday: { weekday: 'long' },
+  weekdayAndDay: { weekday: 'long', day: 'numeric', month: 'short' },
+  month: { month: 'long', year: 'numeric' },
+  time: {},
+  weekdayAndTime: { weekday: 'short' },
+  dayAndTime: { weekday: 'short', day: 'numeric', month: 'short' },
+  moment: { day: 'numeric', month: 'short', year: 'numeric' },
+} as const satisfies Readonly<Record<DateForm, Intl.DateTimeFormatOptions>>;
+const TIMED: readonly DateForm[] = ['time', 'weekdayAndTime', 'dayAndTime', 'moment'];
+
+/** Dates stand in narrow places: only the full moment keeps its commas. */
+const dateText = (ms: number, as: DateForm, locale: string): string => {
+  const parts = { ...DAY_PARTS[as], ...(TIMED.includes(as) ? clockParts(locale) : {}) };
+  const text = FORMATTERS.getDateTimeFormat(locale, parts).format(ms);
+  return as === 'moment' ? text : text.replaceAll(',', '');
+};
+
+const moneyText = (currency: string, cents: number, locale: string): string => {
+  const format = FORMATTERS.getNumberFormat(locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+  const whole = Math.abs(Math.trunc(cents));
+  return `${cents < 0 ? '−' : ''}${currency}${format.format(whole / 100)}`;
+};
+
 /** `find` gives a message by its id; one that is not there, or not there yet, is written as nothing. */
 export function createWriter(find: Find, units: UnitChoice, locale: string): Writer {
   const value = (v: Value): string | number => {
@@ -66,6 +97,17 @@ export function createWriter(find: Find, units: UnitChoice, locale: string): Wri
     const given = Object.fromEntries(Object.entries(values).map(([name, v]) => [name, value(v)]));
     return String(format(message, locale, given, { formatters: FORMATTERS }));
   };
+  const spanParts = (minutes: number): Formatted => {
+    const days = Math.round(minutes / 1440);
+    if (minutes >= 48 * 60)
+      return { number: String(days), unit: text({ id: 'count.day', values: { n: days } }) };
+    if (minutes < 60) return { number: String(minutes), unit: 'min' };
+    const rest = minutes % 60;
+    return {
+      number: `${Math.floor(minutes / 60)} h${rest === 0 ? '' : ` ${rest}`}`,
+      unit: rest === 0 ? '' : 'min',
+    };
+  };
   const parts = (q: Quantity): Formatted => {
     if (q.kind === 'count')
       return {
@@ -73,6 +115,10 @@ export function createWriter(find: Find, units: UnitChoice, locale: string): Wri
         unit: text({ id: `count.${q.of}`, values: { n: Math.round(q.value) } }),
       };
     if (q.kind === 'word') return { number: typeof q.value === 'string' ? q.value : text(q.value), unit: '' };
+    if (q.kind === 'date') return { number: dateText(q.value, q.as, locale), unit: '' };
+    if (q.kind === 'whole') return { number: FORMATTERS.getNumberFormat(locale).format(q.value), unit: '' };
+    if (q.kind === 'money') return { number: moneyText(q.currency, q.value, locale), unit: '' };
+    if (q.kind === 'span') return spanParts(Math.round(Math.abs(q.value) / 60));
     return inLocale(formatAmount(q, units), locale);
   };
   const quantity = (q: Quantity): string => {

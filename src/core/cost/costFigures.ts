@@ -1,7 +1,6 @@
 import { figure, type Figure } from '../figures/figure';
-import { moneyText } from '../money/money';
 import { say, type Message } from '../message/message';
-import { seconds, word, decimal } from '../message/quantity';
+import { seconds, decimal, moneyOf, type Quantity } from '../message/quantity';
 import { blankEachCents, PRIOR, spoilageOf, type CostGiven, type CostPart, type CostSheet } from './cost';
 
 export const PART_WORDS: Readonly<Record<CostPart, Message>> = {
@@ -22,28 +21,28 @@ const hours = (s: number) => seconds(s);
 interface About {
   readonly g: CostGiven;
   readonly c: CostSheet;
-  readonly money: (cents: number) => string;
+  readonly priced: (cents: number) => Quantity;
   /** Whether the ink of the art has been analysed. */
   readonly inkKnown: boolean;
 }
 
-function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Message, ...Message[]] {
+function working(part: CostPart, { g, c, priced, inkKnown }: About): readonly [Message, ...Message[]] {
   const { times: t, money: m, layout, item } = g;
   const n = String(c.pieces);
   const each = blankEachCents(g) ?? 0;
-  const wear = money(m.machineHourCents);
+  const wear = priced(m.machineHourCents);
   switch (part) {
     case 'blanks':
       return item
         ? [
             say('pricing.blankCase', {
-              each: money(Math.round(each)),
+              each: priced(Math.round(each)),
               leftOver: c.leftOver,
               which: item.leftOver === 'charged' && c.leftOver > 0 ? 'leftOverCharge' : 'other',
             }),
             say('pricing.caseCarriage', {
-              case: money(item.caseCents),
-              freight: money(item.freightCents),
+              case: priced(item.caseCents),
+              freight: priced(item.freightCents),
               caseSize: item.caseSize,
               n,
             }),
@@ -55,8 +54,8 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Me
             }),
           ]
         : [
-            say('pricing.perBlankSetBlank', { each: money(Math.round(each)) }),
-            say('pricing.eachN', { each: money(Math.round(each)), n }),
+            say('pricing.perBlankSetBlank', { each: priced(Math.round(each)) }),
+            say('pricing.eachN', { each: priced(Math.round(each)), n }),
           ];
     case 'paper':
       return [
@@ -65,7 +64,7 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Me
           n,
           sheetPieces: decimal(t.sheetPieces / t.sheets, 2),
           which: layout.paper.kind === 'roll' ? 'aMetre' : 'other',
-          cost: money(layout.paper.costCents),
+          cost: priced(layout.paper.costCents),
         }),
       ];
     case 'ink':
@@ -74,7 +73,7 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Me
         say('pricing.mPiecePerM', {
           inkMm2: decimal(layout.inkMm2 / t.sheetPieces / 1e6, 4),
           ink: decimal(g.inkPct, 0),
-          inkPerM2: money(g.printer.inkPerM2Cents),
+          inkPerM2: priced(g.printer.inkPerM2Cents),
           n,
         }),
       ];
@@ -82,8 +81,8 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Me
       return [
         say('pricing.stripsWastesheets', { strips: t.tapeStrips, wasteSheets: t.wasteSheets }),
         say('pricing.stripsAbout15Cm', {
-          tapeMetre: money(m.tapeMetreCents),
-          wasteSheet: money(m.wasteSheetCents),
+          tapeMetre: priced(m.tapeMetreCents),
+          wasteSheet: priced(m.wasteSheetCents),
         }),
       ];
     case 'energy':
@@ -94,7 +93,7 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Me
           powerW: decimal(t.energy.powerW, 0),
           keptW: decimal(t.energy.keptW, 0),
           loadJ: decimal(t.loadJ / 1000, 0),
-          energyKwh: money(m.energyKwhCents),
+          energyKwh: priced(m.energyKwhCents),
         }),
       ];
     case 'labour':
@@ -105,7 +104,7 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Me
           prepare: hours(t.prepareS),
           loadHands: hours(t.loadHandsS / t.atOnce),
           finish: hours(t.finishS),
-          payHour: money(m.payHourCents),
+          payHour: priced(m.payHourCents),
         }),
         t.seen > 0
           ? say('pricing.timesLearnedFromSteps', { seen: decimal(t.seen, 0) })
@@ -114,7 +113,7 @@ function working(part: CostPart, { g, c, money, inkKnown }: About): readonly [Me
     case 'machine':
       return [say('pricing.inThePress', { press: hours(c.pressS) }), say('pricing.hourPress', { wear })];
     case 'packing':
-      return [say('pricing.aPiece', { packing: money(m.packingCents) }), say('pricing.boxFillingCareCard')];
+      return [say('pricing.aPiece', { packing: priced(m.packingCents) }), say('pricing.boxFillingCareCard')];
     case 'spoilage': {
       const share = spoilageOf(g.seen);
       return [
@@ -138,8 +137,8 @@ export function costFiguresOf(
   currency: string,
   inkKnown: boolean,
 ): readonly Figure[] {
-  const money = (cents: number) => moneyText(currency, cents);
-  const of = (part: CostPart) => working(part, { g, c, money, inkKnown });
+  const priced = (cents: number) => moneyOf(currency, cents);
+  const of = (part: CostPart) => working(part, { g, c, priced, inkKnown });
   const guessed: ReadonlySet<CostPart> = new Set(
     inkKnown ? ['energy', 'spoilage', 'labour', 'tape'] : ['ink', 'energy', 'spoilage', 'labour', 'tape'],
   );
@@ -149,21 +148,21 @@ export function costFiguresOf(
       return figure({
         id: `cost.${part}`,
         label: PART_WORDS[part],
-        quantity: word(money(cents)),
+        quantity: priced(cents),
         origin: guessed.has(part) ? 'estimated' : 'calculated',
         working: first,
-        arithmetic: [...rest, say('pricing.aPiece2', { cents: money(c.eachLines[i]?.cents ?? 0) })],
+        arithmetic: [...rest, say('pricing.aPiece2', { cents: priced(c.eachLines[i]?.cents ?? 0) })],
       });
     }),
     figure({
       id: 'cost.total',
       label: say('pricing.all', { pieces: c.pieces }),
-      quantity: word(money(c.totalCents)),
+      quantity: priced(c.totalCents),
       origin: 'estimated',
-      working: say('pricing.pieceNearestHundredth', { each: money(c.eachCents) }),
+      working: say('pricing.pieceNearestHundredth', { each: priced(c.eachCents) }),
       arithmetic: [
         ...c.lines.map((l) =>
-          say('pricing.partwordsCents', { partWords: PART_WORDS[l.part], cents: money(l.cents) }),
+          say('pricing.partwordsCents', { partWords: PART_WORDS[l.part], cents: priced(l.cents) }),
         ),
         say('pricing.eachPartRoundedHundredth'),
       ],

@@ -1,9 +1,9 @@
+import { moneyOf } from '../message/quantity';
 import { issueOf } from '../basics/rule';
-import { say, type Write } from '../message/message';
+import { say, type Write, amountMessage } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { A4_MM, wrapWords, type DrawnPage } from '../geometry/drawing';
 import { outlineShape } from '../geometry/tiles';
-import { moneyText } from '../money/money';
 import { quoteSchema, stateOf, type Quote, type QuoteState } from '../shop/quote';
 
 const WHERE = say('common.quote');
@@ -88,7 +88,7 @@ const rule = (y: number) =>
 
 /** A page of A4 for the customer: who, what, how much, until when. Nothing of what it costs the shop. */
 export function quotePage(q: Quote, shopName: string, write: Write): DrawnPage {
-  const money = (cents: number) => moneyText(q.currency, cents);
+  const priced = (cents: number) => amountMessage(moneyOf(q.currency, cents));
   const words: DrawnPage['words'][number][] = [
     { x: LEFT, y: 30, sizeMm: 8, text: shopName },
     { x: LEFT, y: 46, sizeMm: 5.5, text: write(say('pricing.quoteNumber', { number: q.number })) },
@@ -112,15 +112,15 @@ export function quotePage(q: Quote, shopName: string, write: Write): DrawnPage {
     words.push(
       { x: LEFT, y, sizeMm: 4, text: l.what.slice(0, 46) },
       { x: 122, y, sizeMm: 4, text: String(l.pieces), right: true },
-      { x: 152, y, sizeMm: 4, text: money(l.eachCents), right: true },
-      { x: RIGHT, y, sizeMm: 4, text: money(l.sumCents), right: true },
+      { x: 152, y, sizeMm: 4, text: write(priced(l.eachCents)), right: true },
+      { x: RIGHT, y, sizeMm: 4, text: write(priced(l.sumCents)), right: true },
     );
     y += 9;
   }
   const totalY = y + 3;
   words.push(
     { x: LEFT, y: totalY, sizeMm: 5, text: write(say('pricing.total')) },
-    { x: RIGHT, y: totalY, sizeMm: 5, text: money(q.totalCents), right: true },
+    { x: RIGHT, y: totalY, sizeMm: 5, text: write(priced(q.totalCents)), right: true },
     { x: LEFT, y: totalY + 14, sizeMm: 4, text: write(say('pricing.validUntil', { day: q.validUntil })) },
   );
   y = totalY + 21;

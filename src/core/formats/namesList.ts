@@ -1,3 +1,4 @@
+import { whole } from '../message/quantity';
 import { say } from '../message/message';
 import type { Message } from '../message/message';
 import Papa from 'papaparse';
@@ -80,7 +81,7 @@ export function readNames(text: string): Result<ReadNames> {
   const body = headed ? rows.slice(1) : rows;
   if (body.length > MOST_NAMES)
     return fail(
-      say('files.listHasRowsOne', { body: body.length.toLocaleString('en'), mostNames: MOST_NAMES }),
+      say('files.listHasRowsOne', { body: whole(body.length), mostNames: MOST_NAMES }),
       WHERE,
       say('files.splitOverSeveralJobs'),
     );

@@ -1,4 +1,4 @@
-import { ratio } from '../message/quantity';
+import { ratio, moneyOf } from '../message/quantity';
 import { say, type Message, type Write } from '../message/message';
 import { A4_MM, type DrawnPage } from '../geometry/drawing';
 import { CAUSES, faultLabel } from '../look/faults';
@@ -124,7 +124,7 @@ export function monthPage(rows: readonly LogRow[], charts: LogCharts, names: Nam
   line(
     write(
       say('logbook.costAndUnpriced', {
-        cost: `${names.currency}${(charts.cost.cents / 100).toFixed(2)}`,
+        cost: moneyOf(names.currency, charts.cost.cents),
         unpriced: charts.cost.unpriced,
       }),
     ),

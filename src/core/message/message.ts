@@ -30,6 +30,9 @@ export const say = <I extends MessageId>(id: I, ...[values]: ValuesOf<I>): Messa
 /** A text that someone typed, given as it stands where a message is expected. */
 export const verbatim = (text: string): Message => say('common.verbatim', { text });
 
+/** An amount where a message is expected. */
+export const amountMessage = (q: Quantity): Message => say('common.amount', { amount: q });
+
 /** A label as it stands inside a sentence. */
 export const inSentence = (label: Message): InSentence => ({ inSentence: label });
 

@@ -10,13 +10,6 @@ export const toCents = (amount: number): number => Math.floor(amount + 0.5);
 export const upTo = (cents: number, stepCents: number): number =>
   Math.ceil((cents - 1e-6) / stepCents) * stepCents;
 
-/** In words. Thousands stand apart by a comma. */
-export function moneyText(currency: string, cents: number): string {
-  const whole = Math.abs(Math.trunc(cents));
-  const units = String(Math.floor(whole / 100)).replace(/\B(?=(\d{3})+$)/g, ',');
-  return `${cents < 0 ? '−' : ''}${currency}${units}.${String(whole % 100).padStart(2, '0')}`;
-}
-
 /**
  * An amount shared out by weight so that the shares add up to it: each gets its whole hundredths, the rest go to the largest remainders
  * (Hamilton's method). All weights 0: even shares.

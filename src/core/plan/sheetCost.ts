@@ -1,9 +1,8 @@
 import { figure, type Figure } from '../figures/figure';
-import { moneyText } from '../money/money';
 import type { SheetLayout } from '../sheet/layout';
 import type { Printer } from '../shop/printer';
 import { say } from '../message/message';
-import { decimal } from '../message/quantity';
+import { decimal, moneyOf } from '../message/quantity';
 
 /** Ink where nobody has looked at the picture: a share of full colour that art of this trade usually lays, percent. */
 export const USUAL_INK_PCT = 110;
@@ -42,40 +41,40 @@ export function costFigures({
   const inkCents = inkCentsOf(layout, printer, looked);
   const sumCents = paperCents + inkCents;
   if (sumCents <= 0) return [];
-  const money = (cents: number) => moneyText(currency, cents);
-  const each = money(Math.round(sumCents / Math.max(1, pieces)));
+  const priced = (cents: number) => moneyOf(currency, cents);
+  const each = priced(Math.round(sumCents / Math.max(1, pieces)));
   const guess = looked === null;
   return [
     figure({
       id: 'sheet.cost',
       label: guess ? say('sheet.paperInkInkEstimated') : say('sheet.paperInk'),
-      quantity: { kind: 'word' as const, value: money(sumCents) },
+      quantity: priced(sumCents),
       origin: 'estimated' as const,
       working: guess
         ? say('sheet.paperInkUsualUntil', {
-            paper: money(paperCents),
-            ink: money(inkCents),
+            paper: priced(paperCents),
+            ink: priced(inkCents),
             usualInkPct: USUAL_INK_PCT,
             each,
           })
-        : say('sheet.paperInkPiece', { paper: money(paperCents), ink: money(inkCents), each }),
+        : say('sheet.paperInkPiece', { paper: priced(paperCents), ink: priced(inkCents), each }),
       arithmetic: [
         paper.kind === 'roll'
           ? say('sheet.mOfAt', {
               metres: decimal(metres, 2),
               paper: paper.name,
-              cost: money(paper.costCents),
+              cost: priced(paper.costCents),
             })
           : say('sheet.sheetsPaperCost', {
               sheets: layout.sheetCount,
               paper: paper.name,
-              cost: money(paper.costCents),
+              cost: priced(paper.costCents),
             }),
         say('sheet.mPrintedBleedAll', {
           m2: decimal(m2, 3),
           ink: decimal(inkPct, 0),
           which: guess ? 'usual' : 'other',
-          inkPerM2: money(printer.inkPerM2Cents),
+          inkPerM2: priced(printer.inkPerM2Cents),
         }),
       ],
       inputs: ['sheet.count', 'sheet.used'],

@@ -1,8 +1,9 @@
-import { useWords } from '@/ui/words';
+import { moneyOf } from '@/core/message/quantity';
+import { useWords, Q } from '@/ui/words';
 import { scaleLinear } from 'd3-scale';
 import type { CostPart, Price } from '@/core/cost/cost';
 import { PART_WORDS } from '@/core/cost/costFigures';
-import { moneyText, shared } from '@/core/money/money';
+import { shared } from '@/core/money/money';
 
 const FILLS: Readonly<Record<CostPart, readonly [string, boolean]>> = {
   blanks: ['var(--color-strata-1)', false],
@@ -90,8 +91,8 @@ export function CostStack({ price, currency }: { price: Price; currency: string 
       viewBox={`0 0 ${W} ${H}`}
       role="img"
       aria-label={t('pricing.priceOnePiece', {
-        moneyText: moneyText(currency, price.eachCents),
-        strata: strata.map((s) => `${s.label} ${moneyText(currency, s.cents)}`),
+        moneyText: moneyOf(currency, price.eachCents),
+        strata: strata.map((s) => `${s.label} ${t.quantity(moneyOf(currency, s.cents))}`),
       })}
       className="w-full max-w-2xl"
     >
@@ -124,7 +125,7 @@ export function CostStack({ price, currency }: { price: Price; currency: string 
               textAnchor="end"
               className="fill-ink font-label text-base font-semibold"
             >
-              {moneyText(currency, s.cents)}
+              <Q of={moneyOf(currency, s.cents)} />
             </text>
           </g>
         );

@@ -1,7 +1,7 @@
 'use client';
 
 import { useWords } from '@/ui/words';
-import { decimal } from '@/core/message/quantity';
+import { decimal, moneyOf } from '@/core/message/quantity';
 import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
 import { problemMessage } from '@/core/basics/result';
@@ -9,9 +9,7 @@ import { costFiguresOf } from '@/core/cost/costFigures';
 import type { JobCost } from '@/core/cost/jobCost';
 import { figure, type Figure } from '@/core/figures/figure';
 import type { Job } from '@/core/job/job';
-import { moneyText } from '@/core/money/money';
 import { say } from '@/core/message/message';
-import { word } from '@/core/message/quantity';
 import { booksAside } from '@/data/setAside';
 import { FigureLines } from '@/ui/FigureLines';
 import { useAsideOf } from '../shell/asideStore';
@@ -108,11 +106,11 @@ function JobList({ costs, chosen, currency, onChoose }: JobListProps) {
                     <span>
                       {t('pricing.at', {
                         pieces: cost.value.pieces,
-                        moneyText: moneyText(currency, cost.value.price.eachCents),
+                        moneyText: moneyOf(currency, cost.value.price.eachCents),
                       })}
                     </span>
                     <span>
-                      {t('pricing.margin2', { moneyText: moneyText(currency, cost.value.price.earnedCents) })}
+                      {t('pricing.margin2', { moneyText: moneyOf(currency, cost.value.price.earnedCents) })}
                     </span>
                   </>
                 ) : (
@@ -128,42 +126,42 @@ function JobList({ costs, chosen, currency, onChoose }: JobListProps) {
 }
 
 function extraFigures(cost: JobCost, currency: string): readonly Figure[] {
-  const money = (cents: number) => moneyText(currency, cents);
+  const priced = (cents: number) => moneyOf(currency, cents);
   const { price } = cost;
   return [
     figure({
       id: 'cost.lowest',
       label: say('pricing.breakEvenPrice'),
-      quantity: word(money(price.lowestCents)),
+      quantity: priced(price.lowestCents),
       origin: 'calculated',
-      working: say('pricing.costMarketFeeWage', { payHour: money(cost.given.money.payHourCents) }),
+      working: say('pricing.costMarketFeeWage', { payHour: priced(cost.given.money.payHourCents) }),
     }),
     figure({
       id: 'cost.left',
       label: say('common.margin'),
-      quantity: word(money(price.earnedCents)),
+      quantity: priced(price.earnedCents),
       origin: 'calculated',
       working: say('pricing.orderLabourEarns', {
-        each: money(price.eachCents),
-        hour: money(price.hourCents),
+        each: priced(price.eachCents),
+        hour: priced(price.hourCents),
       }),
       arithmetic: [
         say('pricing.feeCost', {
           pieces: price.pieces,
-          each: money(price.eachCents),
-          fee: money(price.feeCents),
-          total: money(price.cost.totalCents),
+          each: priced(price.eachCents),
+          fee: priced(price.feeCents),
+          total: priced(price.cost.totalCents),
         }),
         say('pricing.perHourWageMargin', { hands: decimal(price.cost.handsS / 3600, 2) }),
-        say('pricing.pricesRoundedUpWhole', { priceStep: money(cost.given.money.priceStepCents) }),
+        say('pricing.pricesRoundedUpWhole', { priceStep: priced(cost.given.money.priceStepCents) }),
       ],
     }),
     figure({
       id: 'cost.reprint',
       label: say('pricing.costReprint'),
-      quantity: word(money(cost.reprintPrintCents)),
+      quantity: priced(cost.reprintPrintCents),
       origin: 'calculated',
-      working: say('pricing.whereBlankSpoiledToo', { reprintAll: money(cost.reprintAllCents) }),
+      working: say('pricing.whereBlankSpoiledToo', { reprintAll: priced(cost.reprintAllCents) }),
       arithmetic: [say('pricing.oneSheetOwnInk')],
     }),
   ];
@@ -189,7 +187,7 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
         <div className="grid gap-4">
           <div className="flex flex-wrap items-baseline justify-between gap-3">
             <h2 className="font-name text-head leading-tight font-semibold">
-              {t('pricing.aPiece3', { job: job.name, moneyText: moneyText(currency, cost.price.eachCents) })}
+              {t('pricing.aPiece3', { job: job.name, moneyText: moneyOf(currency, cost.price.eachCents) })}
             </h2>
             <Link href={`/job/${job.id}/blank`} className="underline">
               {t('pricing.openJob')}
@@ -212,8 +210,8 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
           {cost.price.earnedCents < 0 && (
             <p className="border-l-6 border-act pl-2 font-semibold" role="status">
               {t('pricing.belowBreakEvenPrice', {
-                moneyText: moneyText(currency, cost.price.lowestCents),
-                moneyText2: moneyText(currency, -cost.price.earnedCents),
+                moneyText: moneyOf(currency, cost.price.lowestCents),
+                moneyText2: moneyOf(currency, -cost.price.earnedCents),
               })}
             </p>
           )}

@@ -1,7 +1,7 @@
+import { moneyOf } from '@/core/message/quantity';
 import { say, type Message, verbatim } from '@/core/message/message';
-import { useWords } from '@/ui/words';
+import { useWords, Q } from '@/ui/words';
 import type { JobCost } from '@/core/cost/jobCost';
-import { moneyText } from '@/core/money/money';
 
 const sizeText = (pieces: number, cost: JobCost): Message => {
   if (pieces === 1) return say('pricing.one');
@@ -17,7 +17,7 @@ const sizeText = (pieces: number, cost: JobCost): Message => {
 /** The calculated price of one, a dozen, a case and the order, with the lowest that still pays the work. */
 export function Ladder({ cost, currency }: { cost: JobCost; currency: string }) {
   const t = useWords();
-  const money = (cents: number) => moneyText(currency, cents);
+  const priced = (cents: number) => moneyOf(currency, cents);
   return (
     <table className="w-full max-w-2xl font-label">
       <thead>
@@ -33,10 +33,18 @@ export function Ladder({ cost, currency }: { cost: JobCost; currency: string }) 
         {cost.ladder.map((p) => (
           <tr key={p.pieces} className={`border-b border-rule ${p.pieces === cost.pieces ? 'bg-board' : ''}`}>
             <td className="py-1.5">{t(sizeText(p.pieces, cost))}</td>
-            <td className="py-1.5 text-right">{money(p.cost.eachCents)}</td>
-            <td className="py-1.5 text-right text-lead font-semibold">{money(p.eachCents)}</td>
-            <td className="py-1.5 text-right">{money(p.lowestCents)}</td>
-            <td className="py-1.5 text-right">{money(p.hourCents)}</td>
+            <td className="py-1.5 text-right">
+              <Q of={priced(p.cost.eachCents)} />
+            </td>
+            <td className="py-1.5 text-right text-lead font-semibold">
+              <Q of={priced(p.eachCents)} />
+            </td>
+            <td className="py-1.5 text-right">
+              <Q of={priced(p.lowestCents)} />
+            </td>
+            <td className="py-1.5 text-right">
+              <Q of={priced(p.hourCents)} />
+            </td>
           </tr>
         ))}
       </tbody>

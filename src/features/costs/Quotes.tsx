@@ -1,5 +1,6 @@
 'use client';
 
+import { date, moneyOf } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { addDays } from 'date-fns';
@@ -9,11 +10,10 @@ import { useState } from 'react';
 import type { JobCost } from '@/core/cost/jobCost';
 import { quotePage, standsOn } from '@/core/cost/quotes';
 import type { Job } from '@/core/job/job';
-import { moneyText } from '@/core/money/money';
 import { stateOf, type Quote, type QuoteState } from '@/core/shop/quote';
 import { addQuote, moveQuote, quotesOf } from '@/data/quotes';
 import { Button } from '@/ui/Button';
-import { isoDay, momentText } from '@/ui/dates';
+import { isoDay } from '@/ui/dates';
 import { notify, notifyProblem } from '@/ui/notify';
 import { labelFont } from '../logbook/labelFont';
 import { saveBytesAs } from '../shell/download';
@@ -106,12 +106,12 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
             <div className="flex flex-wrap items-center justify-between gap-2">
               <span>
                 <span className="font-label font-semibold">
-                  {t('pricing.quote2', { number: q.number, moneyText: moneyText(q.currency, q.totalCents) })}
+                  {t('pricing.quote2', { number: q.number, moneyText: moneyOf(q.currency, q.totalCents) })}
                 </span>
                 <span className="ml-2 font-label text-fine font-medium text-soft">
                   {t('pricing.at2', {
                     pieces: q.lines[0]?.pieces ?? 0,
-                    moneyText: moneyText(q.currency, q.lines[0]?.eachCents ?? 0),
+                    moneyText: moneyOf(q.currency, q.lines[0]?.eachCents ?? 0),
                     stateWords: STATE_WORDS[stateOf(q)],
                     which: standsOn(q, today) ? 'until' : 'other',
                     validUntil: q.validUntil,
@@ -143,9 +143,9 @@ export function Quotes({ job, cost, readyOn = null }: Props) {
             <p className="font-label text-fine font-medium text-soft">
               {t('pricing.costThen', {
                 history: q.history
-                  .map((h) => `${t.label(STATE_WORDS[h.state])} ${momentText(h.at)}`)
+                  .map((h) => `${t.label(STATE_WORDS[h.state])} ${t.quantity(date(h.at, 'moment'))}`)
                   .join(' · '),
-                moneyText: moneyText(q.currency, q.costCents),
+                moneyText: moneyOf(q.currency, q.costCents),
               })}
             </p>
           </li>

@@ -1,29 +1,28 @@
 'use client';
 
-import { useWords } from '@/ui/words';
+import { useWords, Q } from '@/ui/words';
 import { verbatim } from '@/core/message/message';
-import { decimal } from '@/core/message/quantity';
+import { decimal, span, whole, moneyOf } from '@/core/message/quantity';
 import { Link } from '@/ui/Link';
 import { useMemo } from 'react';
 import { AT_RISK, type DayPlan } from '@/core/day/dayPlan';
 import { figure, type Figure } from '@/core/figures/figure';
-import { moneyText } from '@/core/money/money';
 import { say } from '@/core/message/message';
 import { word } from '@/core/message/quantity';
 import type { Earned } from './useEarned';
 import { FigureLines } from '@/ui/FigureLines';
-import { bottleneckText, leftText, lengthText, msOf, shortName, whenText, type Delay } from './dayWords';
+import { bottleneckText, leftText, msOf, shortName, whenAt, type Delay } from './dayWords';
 
 const pct = (share: number): string => `${Math.round(share * 100)} %`;
 
 function endFigures(day: DayPlan): readonly Figure[] {
-  const at = (s: number) => whenText(msOf(day, s), day.nowMs);
+  const at = (s: number) => whenAt(msOf(day, s), day.nowMs);
   if (day.jobs.length === 0) return [];
   return [
     figure({
       id: 'day.end',
       label: say('schedule.lastPiecePacked'),
-      quantity: word(at(day.spread.usualS)),
+      quantity: at(day.spread.usualS),
       origin: 'estimated',
       working: say('schedule.nineTenCasesEarliest', {
         ninety: at(day.spread.ninetyS),
@@ -32,7 +31,7 @@ function endFigures(day: DayPlan): readonly Figure[] {
       arithmetic: [
         say('schedule.plannedUsualNineTen', {
           makespan: at(day.makespanS),
-          plays: day.plays.toLocaleString('en'),
+          plays: whole(day.plays),
         }),
         say('schedule.planPacksLastPiece', { least: at(day.bound.leastS) }),
       ],
@@ -55,12 +54,12 @@ function bottleneckFigure(day: DayPlan, printers: readonly string[]): readonly F
         which: day.presses.length === 0 ? 'noPress' : 'other',
       }),
       arithmetic: [
-        say('schedule.workNothingElseCan', { busy: lengthText(day.bound.busyS) }),
+        say('schedule.workNothingElseCan', { busy: span(day.bound.busyS) }),
         ...presses.map((p) => verbatim(p)),
         say('schedule.hotPressesWaitedTaped', {
-          taped: lengthText(day.waited.taped),
-          hands: lengthText(day.waited.hands),
-          place: lengthText(day.waited.place),
+          taped: span(day.waited.taped),
+          hands: span(day.waited.hands),
+          place: span(day.waited.place),
         }),
       ],
     }),
@@ -112,7 +111,7 @@ function circuitFigures(day: DayPlan, names: readonly string[]): readonly Figure
             return say('schedule.warmingUpMeanWork', {
               name,
               warmA: decimal(p.warmA, 1),
-              warm: lengthText(p.warmS),
+              warm: span(p.warmS),
               holdA: decimal(p.holdA, 1),
             });
           }),
@@ -143,10 +142,10 @@ export function DayFigures({ day, names, earned }: Props) {
             figure({
               id: 'day.earned',
               label: say('common.margin'),
-              quantity: word(moneyText(earned.currency, earned.cents)),
+              quantity: moneyOf(earned.currency, earned.cents),
               origin: 'estimated' as const,
               working: say('schedule.perHourLabour', {
-                moneyText: moneyText(earned.currency, earned.hourCents),
+                moneyText: moneyOf(earned.currency, earned.hourCents),
                 known: earned.known,
                 jobs: earned.jobs,
                 which: earned.known === earned.jobs ? 'allJobsPlan' : 'other',
@@ -188,14 +187,16 @@ export function Promises({
                 <span className="flex items-baseline justify-between gap-2">
                   <span className="truncate leading-tight">{j.name}</span>
                   <span className="shrink-0 font-label font-semibold">
-                    {whenText(msOf(day, j.endS), day.nowMs)}
+                    <Q of={whenAt(msOf(day, j.endS), day.nowMs)} />
                   </span>
                 </span>
                 <span
                   className={`flex justify-between gap-2 font-label text-fine font-medium ${danger ? 'text-act-deep' : 'text-soft'}`}
                 >
                   <span>
-                    {j.dueS === null ? t('schedule.noDate') : `due ${whenText(msOf(day, j.dueS), day.nowMs)}`}
+                    {j.dueS === null
+                      ? t('schedule.noDate')
+                      : t('schedule.due', { when: whenAt(msOf(day, j.dueS), day.nowMs) })}
                   </span>
                   <span>{j.inTime === null ? '' : t('schedule.inTime', { inTime: pct(j.inTime) })}</span>
                 </span>
@@ -238,7 +239,7 @@ export function Delays({ list, onUndo }: { list: readonly Delay[]; onUndo: () =>
       <ul aria-live="polite" className="font-label text-fine font-medium">
         {list.slice(0, 4).map((d) => (
           <li key={d.name}>
-            {d.name}: {lengthText(d.byS)} {d.byS > 0 ? 'later' : 'earlier'}
+            {t('schedule.laterBy', { job: d.name, by: span(d.byS), which: d.byS > 0 ? 'later' : 'earlier' })}
           </li>
         ))}
       </ul>

@@ -1,5 +1,6 @@
 'use client';
 
+import { date } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { scaleLinear } from 'd3-scale';
@@ -8,7 +9,7 @@ import type { DayPlan } from '@/core/day/dayPlan';
 import { closedIn, groupsOf, type Range, type Row } from './chart';
 import { Bars } from './Bars';
 import { CircuitRow } from './CircuitRow';
-import { clockText, dateText, msOf } from './dayWords';
+import { msOf } from './dayWords';
 import { Handles, type Moved } from './Handles';
 import { useSize } from './useSize';
 
@@ -119,7 +120,7 @@ export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: P
                 y={HEAD_PX - 4}
                 className="fill-act-deep font-label text-fine font-semibold"
               >
-                {t('schedule.now', { msOf: clockText(msOf(day, nowS)) })}
+                {t('schedule.now', { msOf: date(msOf(day, nowS), 'time') })}
               </text>
             </g>
           )}
@@ -133,6 +134,7 @@ type Scale = (s: number) => number;
 
 /** Hours over the chart, or days where it spans several. */
 function Hours({ day, range, x, height }: { day: DayPlan; range: Range; x: Scale; height: number }) {
+  const t = useWords();
   const spanH = (range.toS - range.fromS) / HOUR_S;
   const stepH = spanH <= 14 ? 1 : spanH <= 48 ? 4 : 24 * Math.ceil(spanH / 24 / 10);
   const first = new Date(msOf(day, range.fromS));
@@ -146,7 +148,7 @@ function Hours({ day, range, x, height }: { day: DayPlan; range: Range; x: Scale
         <g key={s}>
           <line x1={x(s)} x2={x(s)} y1={HEAD_PX - 8} y2={height} className="stroke-rule" />
           <text x={x(s)} y={18} textAnchor="middle" className="fill-ink font-label text-fine font-semibold">
-            {stepH >= 24 ? dateText(msOf(day, s)) : clockText(msOf(day, s))}
+            {t.quantity(date(msOf(day, s), stepH >= 24 ? 'short' : 'time'))}
           </text>
         </g>
       ))}
@@ -199,7 +201,7 @@ function spoken(day: DayPlan, rows: readonly Row[]): Message {
               say('schedule.spokenLoad', {
                 pieces: g.pieces,
                 job: day.jobs[g.work]?.name ?? '',
-                from: clockText(msOf(day, g.fromS)),
+                from: date(msOf(day, g.fromS), 'time'),
               }),
             ),
           });

@@ -1,8 +1,8 @@
 'use client';
 
-import { decimal } from '@/core/message/quantity';
+import { decimal, date } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
-import { useWords } from '@/ui/words';
+import { useWords, Q } from '@/ui/words';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { Link } from '@/ui/Link';
 import { useEffect, useMemo, useState } from 'react';
@@ -12,13 +12,13 @@ import { changeJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
 import { Segments } from '@/ui/Segments';
 import { ShopFrame } from '../shell/ShopFrame';
-import { amountText } from '../shelf/shelfWords';
+import { amountOf } from '../shelf/shelfWords';
 import { useShelf } from '../shelf/useShelf';
 import { useShop } from '../shell/shopContext';
 import { dayRange, firstDay, rowsOf, wholeRange } from './chart';
 import { DayChart } from './DayChart';
 import { DayFigures, Delays, Promises } from './DayAside';
-import { delays, msOf, pieceCount, weekdayText, dateText, whenText } from './dayWords';
+import { delays, msOf, pieceCount, whenAt } from './dayWords';
 import { PlaceJob } from './PlaceJob';
 import { useDay } from './useDay';
 import { useEarned } from './useEarned';
@@ -38,7 +38,7 @@ function useNowS(day: DayPlan | null): number {
 
 /** What is wrong with the schedule, worst first: a sentence each. */
 function warnings(day: DayPlan): readonly Message[] {
-  const at = (s: number) => whenText(msOf(day, s), day.nowMs);
+  const at = (s: number) => whenAt(msOf(day, s), day.nowMs);
   return [
     ...(day.problem.people === 0 ? [say('schedule.peopleSetEnterTheir')] : []),
     ...(day.windows.length === 0 ? [say('schedule.workingHoursSetAdd')] : []),
@@ -79,8 +79,8 @@ const shortages = (shelf: readonly Outlook[] | null): readonly Message[] =>
     .map((o) =>
       say('schedule.stockNeededRunsOut', {
         item: o.item.name,
-        onHand: amountText(o.balance.onHand),
-        taken: amountText(o.taken),
+        onHand: amountOf(o.balance.onHand),
+        taken: amountOf(o.taken),
         shortFor: o.shortFor ?? '',
       }),
     );
@@ -92,20 +92,20 @@ export function DayPage() {
   const { day, busy } = useDay();
   return (
     <ShopFrame
-      title={day ? weekdayText(day.nowMs) : t('common.schedule')}
+      title={day ? t.quantity(date(day.nowMs, 'weekday')) : t('common.schedule')}
       about={
         day
           ? t('schedule.jobsJobsJob', {
               jobs: day.jobs.length,
               day: pieceCount(day),
-              whenText: whenText(msOf(day, day.spread.usualS), day.nowMs),
-              whenText2: whenText(msOf(day, day.spread.ninetyS), day.nowMs),
+              whenText: whenAt(msOf(day, day.spread.usualS), day.nowMs),
+              whenText2: whenAt(msOf(day, day.spread.ninetyS), day.nowMs),
               which: day.jobs.length > 0 ? 'finishedAboutN' : 'other',
               later: day.later,
               which2: day.later > 0 ? 'moreJobsBeingA' : 'other',
               which3: busy || day.depth !== 'whole' ? 'n' : 'other',
             })
-          : 'calculating…'
+          : t('common.calculatingNow')
       }
     >
       {day ? (
@@ -248,7 +248,7 @@ function Toolbar({ view, onView, days, shownMs, onDays }: ToolbarProps) {
             <ChevronLeft size={18} aria-hidden />
           </Button>
           <span className="min-w-28 text-center font-label font-semibold">
-            {weekdayText(shownMs)} {dateText(shownMs)}
+            <Q of={date(shownMs, 'weekdayAndDay')} />
           </span>
           <Button kind="quiet" aria-label={t('schedule.dayAfter')} onClick={() => onDays(days + 1)}>
             <ChevronRight size={18} aria-hidden />

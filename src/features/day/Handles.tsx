@@ -1,11 +1,12 @@
 'use client';
 
+import { date } from '@/core/message/quantity';
 import { useWords } from '@/ui/words';
 import type { ScaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import type { DayPlan } from '@/core/day/dayPlan';
 import { groupsOf, type Group, type Range, type Row } from './chart';
-import { clockText, groundOf, msOf, shortName } from './dayWords';
+import { groundOf, msOf, shortName } from './dayWords';
 
 export interface Moved {
   readonly work: number;
@@ -87,7 +88,7 @@ export function Handles({ day, rows, range, x, topPx, rowPx, onChoose, onMove }:
                   {t('schedule.fromDragMove', {
                     jobs: day.jobs[g.work]?.name ?? '',
                     pieces: g.pieces,
-                    msOf: clockText(msOf(day, g.fromS)),
+                    msOf: date(msOf(day, g.fromS), 'time'),
                   })}
                 </title>
               </rect>
@@ -113,7 +114,7 @@ export function Handles({ day, rows, range, x, topPx, rowPx, onChoose, onMove }:
           >
             {t('schedule.from', {
               jobs: shortName(day.jobs[drag.group.work]?.name ?? ''),
-              msOf: clockText(msOf(day, fromS(drag))),
+              msOf: date(msOf(day, fromS(drag)), 'time'),
             })}
           </text>
         </g>

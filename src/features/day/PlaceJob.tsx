@@ -1,5 +1,6 @@
 'use client';
 
+import { format } from 'date-fns';
 import { useWords } from '@/ui/words';
 import { say } from '@/core/message/message';
 import { Lock, LockOpen } from 'lucide-react';
@@ -11,7 +12,7 @@ import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Labelled';
 import { Select } from '@/ui/Select';
 import { TypedField } from '@/ui/TypedField';
-import { clockText, msOf, whenText } from './dayWords';
+import { msOf, whenAt } from './dayWords';
 
 /** A time of day on the day of another moment, ms. */
 function onDay(text: string, dayMs: number): number | null {
@@ -58,12 +59,12 @@ export function PlaceJob({ day, job, work, shownMs, presses, onPin, onFree, onWa
           toPress: job.toPress,
           pieces: job.pieces,
           packed: job.packed,
-          whenText: whenText(startMs, day.nowMs),
+          whenText: whenAt(startMs, day.nowMs),
         })}
       </p>
       {job.latestS !== null && (
         <p className="font-semibold text-act-deep">
-          {t('schedule.beginLatestTimeNine', { whenText: whenText(msOf(day, job.latestS), day.nowMs) })}
+          {t('schedule.beginLatestTimeNine', { whenText: whenAt(msOf(day, job.latestS), day.nowMs) })}
         </p>
       )}
       <div className="mt-2 flex flex-wrap items-end gap-2">
@@ -78,7 +79,7 @@ export function PlaceJob({ day, job, work, shownMs, presses, onPin, onFree, onWa
         </Labelled>
         <TypedField
           label={t('schedule.notBefore')}
-          text={clockText(fromMs)}
+          text={format(fromMs, 'HH:mm')}
           width="w-16"
           byHand
           parse={(t) => {

@@ -1,7 +1,8 @@
 'use client';
 
+import { span } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
-import { useWords } from '@/ui/words';
+import { useWords, Q } from '@/ui/words';
 import { useEffect, useState } from 'react';
 import { earlierWindows, type DayPlan } from '@/core/day/dayPlan';
 import type { Answer, WhatIf } from '@/core/day/whatIf';
@@ -10,7 +11,7 @@ import { Button } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
 import { Select } from '@/ui/Select';
 import { inDayWorker } from '@/workers/client';
-import { lengthText, msOf, whenText } from './dayWords';
+import { msOf, whenAt } from './dayWords';
 
 interface Asked {
   readonly label: Message;
@@ -45,11 +46,13 @@ function AnswerText({ day, answer }: { day: DayPlan; answer: Answer | undefined 
   const gain = day.makespanS - answer.makespanS;
   return (
     <span className="text-right">
-      <span className="font-label font-semibold">{whenText(msOf(day, answer.makespanS), day.nowMs)}</span>
+      <span className="font-label font-semibold">
+        <Q of={whenAt(msOf(day, answer.makespanS), day.nowMs)} />
+      </span>
       <span className="block font-label text-fine font-medium text-soft">
         {Math.abs(gain) < 60
           ? t('schedule.noDifference')
-          : `${lengthText(gain)} ${gain > 0 ? 'sooner' : 'later'}`}
+          : t('schedule.soonerBy', { by: span(gain), which: gain > 0 ? 'sooner' : 'later' })}
         {answer.late !== day.score.late && t('schedule.late', { late: answer.late })}
       </span>
     </span>
@@ -129,8 +132,8 @@ export function WhatIfs({ day, shop }: { day: DayPlan; shop: Shop }) {
         <p role="status" className="mt-2">
           {t('schedule.packedAll', {
             of: asked.of,
-            whenText: whenText(msOf(day, asked.answer.endS[asked.work] ?? Infinity), day.nowMs),
-            whenText2: whenText(msOf(day, asked.answer.makespanS), day.nowMs),
+            whenText: whenAt(msOf(day, asked.answer.endS[asked.work] ?? Infinity), day.nowMs),
+            whenText2: whenAt(msOf(day, asked.answer.makespanS), day.nowMs),
             late: asked.answer.late,
             which: asked.answer.late > day.score.late ? 'jobsLate' : 'other',
           })}

@@ -1,8 +1,9 @@
+import { english } from '@/words/english';
 import { inEnglish } from '@/words/inEnglish';
 import { demoShop } from '@/core/demo/demoShop';
 import { dayPlan } from '@/core/day/dayPlan';
 import { barPath, closedIn, dayRange, firstDay, groupsOf, rowsOf, wholeRange } from './chart';
-import { delays, lengthText, pieceCount, shortName, whenText } from './dayWords';
+import { delays, pieceCount, shortName, whenAt } from './dayWords';
 
 const at = (d: number, h: number, m = 0) => new Date(2026, 10, d, h, m).getTime();
 const NOW = at(27, 9);
@@ -12,19 +13,11 @@ const planned = (nowMs = NOW, list = jobs) =>
 const day = planned();
 
 test('a moment is told as shortly as it can be', () => {
-  expect(whenText(at(27, 16, 20), NOW)).toBe('16:20');
-  expect(whenText(at(30, 10, 10), NOW)).toBe('Mon 10:10');
-  expect(whenText(at(27 + 10, 8), NOW)).toBe('Mon 7 Dec 08:00');
-  expect(whenText(Infinity, NOW)).toBe('never');
-});
-
-test('lengths are minutes, hours, days', () => {
-  expect([lengthText(2400), lengthText(7800), lengthText(-7200), lengthText(4 * 86_400)]).toEqual([
-    '40 min',
-    '2 h 10 min',
-    '2 h',
-    '4 days',
-  ]);
+  const whenText = (ms: number) => english.quantity(whenAt(ms, NOW));
+  expect(whenText(at(27, 16, 20))).toBe('16:20');
+  expect(whenText(at(30, 10, 10))).toBe('Mon 10:10');
+  expect(whenText(at(27 + 10, 8))).toBe('Mon 7 Dec 08:00');
+  expect(whenText(Infinity)).toBe('never');
 });
 
 test('a day runs from opening to closing; one before it is open does not begin at night', () => {

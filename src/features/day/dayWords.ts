@@ -1,3 +1,4 @@
+import { date, word, type Quantity } from '@/core/message/quantity';
 import { say, type Message, verbatim } from '@/core/message/message';
 import type { DayPlan } from '@/core/day/dayPlan';
 import type { LeftOut } from '@/core/day/jobWork';
@@ -59,11 +60,6 @@ export const leftText = (left: LeftOut): Message => {
   }
 };
 
-const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hour12: false });
-const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long' });
-const SHORT = new Intl.DateTimeFormat('en-GB', { weekday: 'short' });
-const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
-
 const midnight = (ms: number): number => {
   const d = new Date(ms);
   return new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime();
@@ -71,26 +67,11 @@ const midnight = (ms: number): number => {
 const DAY_MS = 86_400_000;
 const daysApart = (a: number, b: number): number => Math.round((midnight(b) - midnight(a)) / DAY_MS);
 
-/** “16:20” today, “Mon 10:10” this week, “Mon 14 Dec 10:10” later. */
-export function whenText(ms: number, nowMs: number): string {
-  if (!Number.isFinite(ms)) return 'never';
-  const days = daysApart(nowMs, ms);
-  const clock = CLOCK.format(ms);
-  if (days === 0) return clock;
-  return Math.abs(days) < 7
-    ? `${SHORT.format(ms)} ${clock}`
-    : `${SHORT.format(ms)} ${DATE.format(ms)} ${clock}`;
-}
-export const weekdayText = (ms: number): string => WEEKDAY.format(ms);
-export const dateText = (ms: number): string => DATE.format(ms);
-export const clockText = (ms: number): string => CLOCK.format(ms);
-
-/** “40 min”, “2 h 10 min”, “3 days”. */
-export function lengthText(s: number): string {
-  const min = Math.round(Math.abs(s) / 60);
-  if (min < 60) return `${min} min`;
-  if (min < 48 * 60) return `${Math.floor(min / 60)} h${min % 60 ? ` ${min % 60} min` : ''}`;
-  return `${Math.round(min / 1440)} days`;
+/** “16:20” today, “Mon 10:10” this week, “Mon 14 Dec 10:10” later; never, where it does not end. */
+export function whenAt(ms: number, nowMs: number): Quantity {
+  if (!Number.isFinite(ms)) return word(say('schedule.never'));
+  const days = Math.abs(daysApart(nowMs, ms));
+  return date(ms, days === 0 ? 'time' : days < 7 ? 'weekdayAndTime' : 'dayAndTime');
 }
 
 export const msOf = (day: Pick<DayPlan, 'nowMs'>, s: number): number => day.nowMs + s * 1000;

@@ -1,6 +1,5 @@
 import type { FlatPress } from '@/core/shop/press';
-import { fineMm } from '@/core/message/quantity';
-import { momentText } from '@/ui/dates';
+import { fineMm, date } from '@/core/message/quantity';
 import { Q, useWords } from '@/ui/words';
 import { unevenMm } from './readings';
 
@@ -18,7 +17,9 @@ export function Checks({ press }: { press: FlatPress }) {
         {list.map((c) => (
           <li key={c.id} className="border-b border-rule py-1">
             <span className="flex justify-between gap-3">
-              <span>{momentText(c.at)}</span>
+              <span>
+                <Q of={date(c.at, 'moment')} />
+              </span>
               <strong>
                 <Q of={fineMm(unevenMm(c.points))} />
               </strong>

@@ -1,12 +1,12 @@
 'use client';
 
-import { useWords } from '@/ui/words';
+import { count, date } from '@/core/message/quantity';
+import { useWords, Q } from '@/ui/words';
 import { memo } from 'react';
 import { FileDown, Redo2, Undo2 } from 'lucide-react';
 import { parseISO } from 'date-fns';
 import { jobFileText } from '@/data/files';
 import { Button } from '@/ui/Button';
-import { dayText } from '@/ui/dates';
 import { notifyProblem } from '@/ui/notify';
 import { saveTextAs } from '../shell/download';
 import { fileName } from '../shell/fileName';
@@ -28,7 +28,7 @@ export const JobHeader = memo(function JobHeader() {
   const t = useWords();
   const { job, plan, store } = useJob();
   const { undo, redo, canUndo, canRedo } = useHistory(store);
-  const due = job.dueOn ? t('job.due2', { dueOn: dayText(parseISO(job.dueOn)) }) : '';
+  const due = job.dueOn ? t('job.due2', { dueOn: date(parseISO(job.dueOn).getTime(), 'day') }) : '';
   return (
     <header className="flex min-h-13 flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-sheet px-5 py-1">
       <div className="flex min-w-0 flex-1 items-center gap-4">
@@ -36,7 +36,7 @@ export const JobHeader = memo(function JobHeader() {
           <JobDetails />
         </h1>
         <p className="hidden truncate text-soft xl:block">
-          {job.pieces} {job.pieces === 1 ? 'piece' : 'pieces'}
+          <Q of={count(job.pieces, 'piece')} />
           {due}
           {plan.blank.blank && ` · ${plan.blank.blank.name}`}
         </p>

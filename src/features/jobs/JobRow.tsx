@@ -1,5 +1,6 @@
 'use client';
 
+import { count } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import { STEP_STYLES, stepStyle } from '../job/stepStyles';
 import { Copy, Trash2 } from 'lucide-react';
@@ -12,7 +13,7 @@ import type { JobRecord } from '@/data/db';
 import { copyJob, removeJob, restoreJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
 import { Confirm } from '@/ui/Confirm';
-import { Say, useWords } from '@/ui/words';
+import { Say, useWords, Q } from '@/ui/words';
 import { notify, notifyProblem, notifyUndo } from '@/ui/notify';
 import { dueWords } from './due';
 import { LEVEL_BAR } from '@/ui/levels';
@@ -47,8 +48,8 @@ export function JobRow({ record, jobStatus }: Props) {
           </Link>
         </h2>
         <p className="truncate font-label text-fine font-medium text-soft">
-          {job.pieces} {job.pieces === 1 ? 'piece' : 'pieces'} ·{' '}
-          {jobStatus ? (jobStatus.blankName ?? t('jobs.blankChosen')) : 'calculating…'}
+          <Q of={count(job.pieces, 'piece')} /> ·{' '}
+          {jobStatus ? (jobStatus.blankName ?? t('jobs.blankChosen')) : t('common.calculatingNow')}
         </p>
       </div>
       <div className="order-3 col-span-2 md:order-none md:col-span-1">

@@ -1,6 +1,6 @@
-import { say, type Message, verbatim } from '@/core/message/message';
+import { date } from '@/core/message/quantity';
+import { say, type Message, amountMessage } from '@/core/message/message';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
-import { dayText } from '@/ui/dates';
 
 /** When a job is due, as the list of jobs shows it. */
 export function dueWords(
@@ -8,9 +8,9 @@ export function dueWords(
   today: Date,
 ): { readonly day: Message; readonly left: Message | null; readonly late: boolean } {
   if (dueOn === null) return { day: say('jobs.daySet'), left: null, late: false };
-  const date = parseISO(dueOn);
-  const left = differenceInCalendarDays(date, today);
-  const day = verbatim(dayText(date));
+  const due = parseISO(dueOn);
+  const left = differenceInCalendarDays(due, today);
+  const day = amountMessage(date(due.getTime(), 'day'));
   if (left < -1) return { day, left: say('jobs.daysLate', { left: -left }), late: true };
   if (left === -1) return { day, left: say('jobs.dayLate'), late: true };
   if (left === 0) return { day, left: say('jobs.today'), late: true };

@@ -1,5 +1,6 @@
 'use client';
 
+import { date } from '@/core/message/quantity';
 import { say, type Message, unpacked } from '@/core/message/message';
 import { settingsSummary } from '@/core/heat/labels';
 import { useLiveQuery } from 'dexie-react-hooks';
@@ -11,9 +12,8 @@ import type { LogEntry, Stood } from '@/core/shop/records';
 
 import type { Quantity } from '@/core/message/quantity';
 import { entryWithAnswers } from '@/data/log';
-import { momentText } from '@/ui/dates';
 import { Button } from '@/ui/Button';
-import { useWords } from '@/ui/words';
+import { useWords, Q } from '@/ui/words';
 import { VERDICT_GROUND } from '../look/HistoryLine';
 import { VERDICT_WORDS } from '../look/Judgement';
 import { SeenPiece } from '../look/SeenPiece';
@@ -49,7 +49,7 @@ export function EntryPage({ id }: { id: string }) {
   return (
     <ShopFrame
       title={entry.jobName}
-      about={`${momentText(entry.at)}${entry.by ? `, ${entry.by}` : ''}`}
+      about={`${t.quantity(date(entry.at, 'moment'))}${entry.by ? `, ${entry.by}` : ''}`}
       actions={
         <>
           <Link href="/logbook" className="font-label font-semibold underline">
@@ -66,7 +66,7 @@ export function EntryPage({ id }: { id: string }) {
           <p key={a.id} className="mb-3 border-2 border-ink bg-warning/25 p-3">
             {t('logbook.entryLongerCountsWas')}{' '}
             <Link href={`/logbook/${a.id}`} className="underline">
-              {momentText(a.at)}
+              <Q of={date(a.at, 'moment')} />
             </Link>
             .
           </p>
@@ -75,7 +75,7 @@ export function EntryPage({ id }: { id: string }) {
           <p className="mb-3">
             {t('logbook.correctsEntry')}{' '}
             <Link href={`/logbook/${corrects.id}`} className="underline">
-              {momentText(corrects.at)}
+              <Q of={date(corrects.at, 'moment')} />
             </Link>
             .
           </p>

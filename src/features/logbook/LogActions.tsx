@@ -1,6 +1,7 @@
 'use client';
 
-import { dayText } from '@/ui/dates';
+import { date } from '@/core/message/quantity';
+import { isoDay } from '@/ui/dates';
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { FileDown, FileUp } from 'lucide-react';
@@ -101,7 +102,7 @@ export function LogActions({ query, found }: Props) {
         [e.jobId, e.jobName] as const,
       ]),
     );
-    const month = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' }).format(fromAt);
+    const month = t.quantity(date(fromAt, 'month'));
     const page = monthPage(
       entries.map((e) => rowOf(e, t)),
       charts,
@@ -110,7 +111,7 @@ export function LogActions({ query, found }: Props) {
         month,
         currency: shop.settings.currency,
         nameOf: (id) => names.get(id) ?? id,
-        dayOf: (at) => dayText(new Date(at)),
+        dayOf: (at) => t.quantity(date(at, 'day')),
       },
       t,
     );
@@ -118,7 +119,7 @@ export function LogActions({ query, found }: Props) {
     if (!font.ok) return notifyProblem(font.problem);
     const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
     const bytes = await drawnPdf(t('logbook.logbook', { month }), [page], font.value);
-    saveBytesAs(`logbook-${month.toLowerCase().replace(' ', '-')}.pdf`, bytes, 'application/pdf');
+    saveBytesAs(`logbook-${isoDay(new Date(fromAt)).slice(0, 7)}.pdf`, bytes, 'application/pdf');
   };
   const item =
     'flex min-h-10 items-center px-3 font-label text-base outline-none data-[highlighted]:bg-strata-3 data-[highlighted]:text-white data-[disabled]:text-soft';

@@ -7,9 +7,8 @@ import { useRef } from 'react';
 import { CAUSES, faultLabel } from '@/core/look/faults';
 import { WHOLE_LOG } from '@/core/log/rows';
 import type { LogEntry } from '@/core/shop/records';
-import { celsius, seconds } from '@/core/message/quantity';
-import { momentText } from '@/ui/dates';
-import { useWords } from '@/ui/words';
+import { celsius, seconds, date } from '@/core/message/quantity';
+import { useWords, Q } from '@/ui/words';
 import { VERDICT_GROUND } from '../look/HistoryLine';
 import { VERDICT_WORDS } from '../look/Judgement';
 import type { FoundEntries } from './useLogIndex';
@@ -109,7 +108,7 @@ function Row({ entry: e }: { entry: LogEntry }) {
     <>
       <span role="cell">
         <Link href={`/logbook/${e.id}`} className="inline-block min-h-6 underline underline-offset-2">
-          {momentText(e.at)}
+          <Q of={date(e.at, 'moment')} />
         </Link>
         {e.by && <span className="text-soft max-md:ml-2 md:block">{e.by}</span>}
       </span>

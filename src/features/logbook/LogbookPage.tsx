@@ -1,5 +1,6 @@
 'use client';
 
+import { whole } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import dynamic from 'next/dynamic';
@@ -30,19 +31,19 @@ type View = (typeof VIEWS)[number]['value'];
 /** Entries read at first, and so many more each time the list is scrolled to its end. */
 const STRETCH = 60;
 
-const whole = (q: LogQuery): boolean => JSON.stringify(q) === JSON.stringify(WHOLE_LOG);
+const isWhole = (q: LogQuery): boolean => JSON.stringify(q) === JSON.stringify(WHOLE_LOG);
 
 function totalText(found: FoundEntries | null, index: LogIndex): Message {
   if (!found) return say('logbook.reading2');
   if (found.total === null)
     return say('logbook.readingEntries', {
-      read: index.read.toLocaleString('en'),
-      of: index.of.toLocaleString('en'),
+      read: whole(index.read),
+      of: whole(index.of),
     });
-  const entries = `${found.total.toLocaleString('en')} ${found.total === 1 ? 'entry' : 'entries'}`;
-  return whole(found.query)
+  const entries = say('logbook.entriesInAll', { total: found.total });
+  return isWhole(found.query)
     ? say('logbook.newestFirst', { entries })
-    : say('logbook.of', { entries, of: index.of.toLocaleString('en') });
+    : say('logbook.of', { entries, of: whole(index.of) });
 }
 
 /** What was pressed, with what settings, and what came of it: filtered, charted, laid over each other. */

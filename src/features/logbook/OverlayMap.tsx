@@ -1,5 +1,6 @@
 'use client';
 
+import { count } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import type { LogQuery } from '@/core/log/rows';
@@ -57,7 +58,7 @@ export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex 
       <div className="mt-3 flex flex-wrap gap-8">
         <MarkMap
           title={t('common.onTheBlank')}
-          corners={['top', 'foot']}
+          corners={[t('logbook.cornerTop'), t('logbook.cornerFoot')]}
           marks={found.marks}
           at={(m) => m.onFace}
           gathering={found.onFace}
@@ -66,9 +67,9 @@ export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex 
         {placed.length > 0 && (
           <MarkMap
             title={t('logbook.inThePress', {
-              presses: shop.presses.find((p) => p.id === found.pressId)?.name ?? 'one no longer here',
+              presses: shop.presses.find((p) => p.id === found.pressId)?.name ?? say('press.pressNoLonger'),
             })}
-            corners={[t('logbook.backPlatenTopMat'), 'front']}
+            corners={[t('logbook.backPlatenTopMat'), t('logbook.cornerFront')]}
             marks={placed}
             at={(m) => m.onPress ?? m.onFace}
             gathering={found.onPress}
@@ -118,7 +119,7 @@ function MarkMap({ title, corners, marks, at, gathering, on }: MapProps) {
         width={SIZE + 2 * ROOM}
         height={SIZE + 2 * ROOM}
         role="img"
-        aria-label={`${title}: ${marks.length} marks`}
+        aria-label={t('logbook.titleMarks', { title, marks: count(marks.length, 'mark') })}
       >
         <rect x={ROOM} y={ROOM} width={SIZE} height={SIZE} fill="#f8faf6" stroke="#14211f" strokeWidth={2} />
         {most && gathering.chance < 0.05 && (

@@ -1,12 +1,12 @@
 'use client';
 
+import { date } from '@/core/message/quantity';
 import { useWords } from '@/ui/words';
 import { extent, max } from 'd3-array';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import { Link } from '@/ui/Link';
 import type { DriftLine, KeptChart } from '@/core/log/charts';
-import { dayText } from '@/ui/dates';
 import { useShop } from '../shell/shopContext';
 import { AXIS, CHART, ChartFrame, Ends, Levels } from './ChartFrame';
 import type { Open } from './Charts';
@@ -30,7 +30,7 @@ export function DriftLines({ lines, onOpen }: { lines: readonly DriftLine[]; onO
               t('logbook.repeatedlyGives', {
                 pressId: nameOf(l.pressId),
                 which: l.drifts === 'too-little' ? 'tooLittle' : 'other',
-                value: l.sinceAt === null ? '' : dayText(new Date(l.sinceAt)),
+                value: l.sinceAt === null ? '' : date(l.sinceAt, 'day'),
                 which2: l.sinceAt === null ? 'none' : 'other',
               }),
             )
@@ -90,7 +90,7 @@ export function DriftLines({ lines, onOpen }: { lines: readonly DriftLine[]; onO
                 />
               </g>
             ))}
-            <Ends from={dayText(new Date(from))} to={dayText(new Date(to))} />
+            <Ends from={t.quantity(date(from, 'day'))} to={t.quantity(date(to, 'day'))} />
           </svg>
           <ul className="flex flex-wrap gap-x-4">
             {lines.map((l, i) => (

@@ -1,6 +1,6 @@
 'use client';
 
-import { decimal } from '@/core/message/quantity';
+import { decimal, date, moneyOf } from '@/core/message/quantity';
 import { useWords } from '@/ui/words';
 import { say, type Message } from '@/core/message/message';
 import { max } from 'd3-array';
@@ -8,7 +8,6 @@ import { scaleBand, scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { CostChart, FaultBar, GoodChart } from '@/core/log/charts';
 import { CAUSES, faultLabel } from '@/core/look/faults';
-import { dayText } from '@/ui/dates';
 import { useShop } from '../shell/shopContext';
 import { CHART, ChartFrame, Ends, Levels } from './ChartFrame';
 import type { Open } from './Charts';
@@ -63,7 +62,7 @@ export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open })
             key={w.fromAt}
             href="#week"
             aria-label={t('logbook.weekGoodOpenEntries', {
-              value: dayText(new Date(w.fromAt)),
+              value: date(w.fromAt, 'day'),
               good: w.good,
               pressed: w.pressed,
             })}
@@ -77,8 +76,8 @@ export function GoodWeeks({ chart, onOpen }: { chart: GoodChart; onOpen: Open })
           </a>
         ))}
         <Ends
-          from={dayText(new Date(first.fromAt))}
-          to={t('logbook.weekOf2', { value: dayText(new Date(last.fromAt)) })}
+          from={t.quantity(date(first.fromAt, 'day'))}
+          to={t('logbook.weekOf2', { value: date(last.fromAt, 'day') })}
         />
       </svg>
       <p className="text-soft">
@@ -155,7 +154,7 @@ export function FaultBars({ bars, onOpen }: { bars: readonly FaultBar[]; onOpen:
 export function CostWeeks({ chart, onOpen }: { chart: CostChart; onOpen: Open }) {
   const t = useWords();
   const { shop } = useShop();
-  const money = (cents: number) => `${shop.settings.currency}${(cents / 100).toFixed(2)}`;
+  const money = (cents: number) => t.quantity(moneyOf(shop.settings.currency, cents));
   const { weeks } = chart;
   const x = scaleBand(
     weeks.map((w) => String(w.fromAt)),
@@ -179,13 +178,13 @@ export function CostWeeks({ chart, onOpen }: { chart: CostChart; onOpen: Open })
           role="group"
           aria-label={t('logbook.costSpoiledBlanksWeek')}
         >
-          <Levels ticks={y.ticks(3)} y={y} text={(v) => money(v).replace(/\.00$/, '')} />
+          <Levels ticks={y.ticks(3)} y={y} text={(v) => money(v).replace(/[.,]00$/, '')} />
           {weeks.map((w) => (
             <a
               key={w.fromAt}
               href="#week"
               aria-label={t('logbook.weekOpenEntries', {
-                value: dayText(new Date(w.fromAt)),
+                value: date(w.fromAt, 'day'),
                 cents: money(w.cents),
               })}
               onClick={(e) => {
@@ -202,7 +201,7 @@ export function CostWeeks({ chart, onOpen }: { chart: CostChart; onOpen: Open })
               />
             </a>
           ))}
-          <Ends from={dayText(new Date(weeks[0]?.fromAt ?? 0))} to="" />
+          <Ends from={t.quantity(date(weeks[0]?.fromAt ?? 0, 'day'))} to="" />
         </svg>
       )}
     </ChartFrame>

@@ -1,9 +1,8 @@
 import { Link } from '@/ui/Link';
 import type { HistoryStep } from '@/core/look/history';
 import { sameSettings, type HeatSettings } from '@/core/shop/heatSettings';
-import { celsius, seconds } from '@/core/message/quantity';
-import { momentText } from '@/ui/dates';
-import { Say, useWords } from '@/ui/words';
+import { celsius, seconds, date } from '@/core/message/quantity';
+import { Say, useWords, Q } from '@/ui/words';
 import { VERDICT_WORDS } from './Judgement';
 
 export const VERDICT_GROUND: Readonly<Record<HistoryStep['verdict'], string>> = {
@@ -34,7 +33,7 @@ export function HistoryLine({
         >
           <span aria-hidden className="absolute top-3 -left-[1.35rem] size-2.5 bg-ink" />
           <Link href={`/logbook/${s.entryId}`} className="underline underline-offset-2">
-            {momentText(s.at)}
+            <Q of={date(s.at, 'moment')} />
           </Link>
           <span>
             {t('common.two', { first: celsius(s.settings.platenC), second: seconds(s.settings.dwellS) })}

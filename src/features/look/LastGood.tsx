@@ -1,12 +1,12 @@
 'use client';
 
+import { date } from '@/core/message/quantity';
 import { settingsSummary } from '@/core/heat/labels';
 import { useState } from 'react';
 import type { LogEntry } from '@/core/shop/records';
 import { changesBetween, historyOf } from '@/core/look/history';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { momentText } from '@/ui/dates';
 import { Say, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { SeenPiece } from './SeenPiece';
@@ -57,7 +57,7 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
           </section>
           <section>
             <h3 className="font-name text-lead font-semibold">
-              {t('inspect.lastGoodOne', { at: momentText(lastGood.at), jobName: lastGood.jobName })}
+              {t('inspect.lastGoodOne', { at: date(lastGood.at, 'moment'), jobName: lastGood.jobName })}
             </h3>
             {(lastGood.face ?? face) && (
               <SeenPiece

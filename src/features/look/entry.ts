@@ -1,4 +1,4 @@
-import { packed, say } from '@/core/message/message';
+import { packed, amountMessage } from '@/core/message/message';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/plan';
 import { allFigures } from '@/core/plan/plan';
@@ -19,13 +19,21 @@ function stoodOf(figures: readonly Figure[]): Stood[] {
     .slice(0, MOST_FIGURES)
     .map(({ label, quantity: q }): Stood => {
       const name = packed(label);
-      if (q.kind === 'word') {
-        const text = typeof q.value === 'string' ? q.value : packed(q.value);
-        return { label: name, kind: 'word', value: text.slice(0, MOST_LETTERS) };
+      switch (q.kind) {
+        case 'length':
+        case 'temperature':
+        case 'duration':
+        case 'angle':
+        case 'ratio':
+        case 'resolution':
+          return { label: name, kind: q.kind, value: q.value };
+        case 'word': {
+          const text = typeof q.value === 'string' ? q.value : packed(q.value);
+          return { label: name, kind: 'word', value: text.slice(0, MOST_LETTERS) };
+        }
+        default:
+          return { label: name, kind: 'word', value: packed(amountMessage(q)) };
       }
-      return q.kind === 'count' || q.kind === 'decimal'
-        ? { label: name, kind: 'word', value: packed(say('common.amount', { amount: q })) }
-        : { label: name, kind: q.kind, value: q.value };
     });
 }
 

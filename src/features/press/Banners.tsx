@@ -1,14 +1,10 @@
 'use client';
 
+import { span } from '@/core/message/quantity';
 import { useWords } from '@/ui/words';
 import type { Lead } from './useLead';
 import { PressButton } from './PressButton';
 import { useJump } from './shopTime';
-
-const minutes = (ms: number): string => {
-  const m = Math.round(Math.abs(ms) / 60_000);
-  return m < 120 ? `${Math.max(1, m)} min` : `${Math.round(m / 60)} h`;
-};
 
 /** Another tab leads: this one follows, and says so. */
 export function FollowBanner({ lead, takeOver }: { lead: Lead; takeOver: () => void }) {
@@ -35,7 +31,7 @@ export function JumpBanner() {
       <p className="flex-1 font-semibold">
         {t('press.clockMachineMoved', {
           which: jump.byMs < 0 ? 'back' : 'other',
-          byMs: minutes(jump.byMs),
+          byMs: span(Math.max(60, Math.abs(jump.byMs) / 1000)),
           which2: set ? 'treatedClockCo' : 'other',
         })}
       </p>

@@ -1,11 +1,11 @@
 'use client';
 
+import { date } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
-import { useWords } from '@/ui/words';
+import { useWords, Q } from '@/ui/words';
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { calling, inOrderOfNeed, type Lane } from '@/core/run/board';
 import type { RunWithState } from '@/core/run/pieces';
-import { clockTimeText } from '@/ui/dates';
 import { useRemembered } from '@/ui/remembered';
 import { Brand } from '../shell/Brand';
 import { useShop } from '../shell/shopContext';
@@ -32,7 +32,7 @@ const SETTLE_MS = 400;
 function summary({ runs, jobs }: RunsOn, told: Foretold | null): Message {
   const done = [...jobs.values()].reduce((n, j) => n + j.pieces.good, 0);
   const all = [...jobs.values()].reduce((n, j) => n + j.total, 0);
-  const at = (s: number) => clockTimeText(new Date((told?.atMs ?? 0) + s * 1000));
+  const at = (s: number) => date((told?.atMs ?? 0) + s * 1000, 'time');
   const when = told
     ? say('press.finishedAboutNineTimes', {
         usual: at(told.forecast.usualS),
@@ -99,7 +99,9 @@ export function Board() {
             {t(summary(on, told))}
           </p>
         )}
-        <p className="ml-auto font-name text-head font-semibold">{clockTimeText(new Date(now))}</p>
+        <p className="ml-auto font-name text-head font-semibold">
+          <Q of={date(now, 'time')} />
+        </p>
       </header>
       <FollowBanner lead={lead} takeOver={takeOver} />
       <JumpBanner />

@@ -1,10 +1,10 @@
+import { date } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { isOn, type RunWithState } from '@/core/run/pieces';
 import { coolingLoads, lastThroughAt } from '@/core/run/run';
 import { clockText } from '@/core/units/format';
-import { clockTimeText } from '@/ui/dates';
 import { useShop } from '../shell/shopContext';
 
 /** A run that is through is told of for so long, or until its press is on again. */
@@ -45,7 +45,7 @@ export function DoneRuns({ runs, nowMs }: { runs: readonly RunWithState[]; nowMs
               <strong className="font-semibold">{run.press.name}</strong>{' '}
               {t('press.finishedGood', {
                 job: jobs.find((j) => j.id === run.jobId)?.job.name ?? '',
-                value: clockTimeText(new Date(lastThroughAt(state) ?? run.startedAt)),
+                value: date(lastThroughAt(state) ?? run.startedAt, 'time'),
                 good: state.good,
               })}
               {state.spoiled > 0 && t('press.spoiled', { spoiled: state.spoiled })}

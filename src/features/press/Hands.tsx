@@ -1,6 +1,6 @@
 'use client';
 
-import { say, type Message } from '@/core/message/message';
+import { say, type Message, verbatim } from '@/core/message/message';
 import { memo, type ReactNode } from 'react';
 import { handTasks, type Lane } from '@/core/run/board';
 import type { PaceOf } from '@/core/run/pace';
@@ -30,7 +30,7 @@ interface Props {
   readonly open: boolean;
 }
 
-const inText = (s: number): string => (s <= 0 ? 'now' : clockText(Math.ceil(s)));
+const inWait = (s: number): Message => (s <= 0 ? say('press.now') : verbatim(clockText(Math.ceil(s))));
 
 /** What hands do next, what they do between, what cools, and what is to be printed again. */
 export const Hands = memo(function Hands(props: Props) {
@@ -57,7 +57,7 @@ function Tasks({ lanes, pace, jobs, numberOf }: Props) {
         <Row
           key={`${task.lane.run.id} ${task.operation.id} ${task.nextLoad}`}
           label={`${numberOf(task.lane)} · ${t(wordsOf(task.operation, task.lane.run).title)}`}
-          value={inText(task.inS)}
+          value={t(inWait(task.inS))}
           strong={task.inS <= 0}
         />
       ))}
@@ -140,7 +140,7 @@ function CoolingList({ all, numberOf, nowMs }: Props) {
         <Row
           key={`${c.n} ${c.pieces[0]?.number}`}
           label={`${c.n} · ${t(piecesText(c.pieces))}`}
-          value={t('press.touchIn', { wait: inText(c.waitS) })}
+          value={t('press.touchIn', { wait: inWait(c.waitS) })}
         />
       ))}
     </List>
@@ -202,12 +202,16 @@ function Row({ label, value, strong = false, onAdd, onLess }: RowProps) {
       <span className={`min-w-0 flex-1 leading-tight ${strong ? 'font-semibold' : ''}`}>{label}</span>
       <span className="text-right font-semibold whitespace-nowrap">{value}</span>
       {onLess && (
-        <PressButton aria-label={`${label}: one less`} onClick={onLess} className="min-w-12 px-0">
+        <PressButton
+          aria-label={t('press.oneLess2', { task: label })}
+          onClick={onLess}
+          className="min-w-12 px-0"
+        >
           −
         </PressButton>
       )}
       {onAdd && (
-        <PressButton aria-label={`${label}: done`} onClick={onAdd} className="px-0">
+        <PressButton aria-label={t('press.oneDone', { task: label })} onClick={onAdd} className="px-0">
           {onLess || label.endsWith(t('press.tapeUp2')) ? '+1' : t('press.done')}
         </PressButton>
       )}

@@ -1,11 +1,11 @@
+import { date } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
-import { useWords } from '@/ui/words';
+import { useWords, Q } from '@/ui/words';
 import { overTimeText, piecesText, whyLabel } from '@/core/plan/runWords';
 import { listOf } from '@/core/run/chain';
 import { overTime, passesOf } from '@/core/run/dose';
 import type { RunWithState } from '@/core/run/pieces';
 import { cycleOf, type LoadThrough } from '@/core/run/run';
-import { clockTimeText } from '@/ui/dates';
 
 const NEWEST = 12;
 
@@ -47,7 +47,9 @@ export function LoadsThrough({ runs }: { runs: readonly RunWithState[] }) {
         <tbody>
           {all.slice(0, NEWEST).map(({ of, load }) => (
             <tr key={`${of.run.id} ${load.endedAt}`} className="border-b border-rule align-top">
-              <td className="py-1 pr-4">{clockTimeText(new Date(load.endedAt))}</td>
+              <td className="py-1 pr-4">
+                <Q of={date(load.endedAt, 'time')} />
+              </td>
               <td className="py-1 pr-4">{t(piecesText(load.pieces))}</td>
               <td className="py-1 pr-4">{t(dwellText(of, load))}</td>
               <td className="py-1">{spoiledText(load).map(t).join('; ')}</td>

@@ -113,7 +113,9 @@ export function Ready({ job, made }: { job: Job; made: Plan }) {
               />
               {typeof typed === 'number' && (
                 <span className={typed < left ? 'text-strata-6' : 'text-mist'}>
-                  {typed < left ? `${left - typed} short` : t('press.toSpare', { typed: typed - left })}
+                  {typed < left
+                    ? t('press.short', { short: left - typed })
+                    : t('press.toSpare', { typed: typed - left })}
                 </span>
               )}
             </label>

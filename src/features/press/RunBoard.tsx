@@ -10,8 +10,7 @@ import { laneOf, type Lane } from '@/core/run/board';
 import { cycleOf } from '@/core/run/run';
 import type { RunWithState } from '@/core/run/pieces';
 import type { Run } from '@/core/shop/run';
-import { celsius } from '@/core/message/quantity';
-import { clockTimeText } from '@/ui/dates';
+import { celsius, date } from '@/core/message/quantity';
 import { Say, useWords } from '@/ui/words';
 import { useShop } from '../shell/shopContext';
 import { FollowBanner, JumpBanner } from './Banners';
@@ -84,7 +83,7 @@ export function RunBoard({ job, made, of }: Props) {
   if (!lane) return null;
   const up = lane.clock.up;
   const ends = told?.forecast.runs[of.run.id];
-  const endText = ends && told ? clockTimeText(new Date(told.atMs + ends.usualS * 1000)) : null;
+  const endText = ends && told ? date(told.atMs + ends.usualS * 1000, 'time') : null;
   const toCome = on.jobs.get(job.id)?.toCome ?? 0;
   return (
     <main

@@ -1,8 +1,8 @@
 'use client';
 
+import { moneyOf, count, decimal } from '@/core/message/quantity';
 import { useWords } from '@/ui/words';
 import type { SheetOption } from '@/core/sheet/options';
-import { moneyText } from '@/core/money/money';
 import { Button } from '@/ui/Button';
 import { useJob } from '../job/jobContext';
 
@@ -29,7 +29,9 @@ export function SheetOptions() {
       },
     }));
   const amount = (o: SheetOption) =>
-    o.metres === null ? `${o.sheets} ${o.sheets === 1 ? 'sheet' : 'sheets'}` : `${o.metres.toFixed(2)} m`;
+    o.metres === null
+      ? t.quantity(count(o.sheets, 'sheet'))
+      : t('sheet.metres', { metres: decimal(o.metres, 2) });
   return (
     <div
       role="group"
@@ -43,7 +45,7 @@ export function SheetOptions() {
         <Button key={`${o.printer.id} ${o.paper.id}`} onClick={() => use(o)}>
           {o.paper.name}
           {severalPrinters && `, ${o.printer.name}`} · {amount(o)}
-          {o.costCents > 0 && ` · ${moneyText(shop.settings.currency, o.costCents)}`}
+          {o.costCents > 0 && ` · ${t.quantity(moneyOf(shop.settings.currency, o.costCents))}`}
         </Button>
       ))}
     </div>

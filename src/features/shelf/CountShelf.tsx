@@ -6,7 +6,7 @@ import type { Outlook } from '@/core/stock/wants';
 import { countItem } from '@/data/shelf';
 import { Button } from '@/ui/Button';
 import { notify, notifyProblem } from '@/ui/notify';
-import { amountText, UNIT_WORDS } from './shelfWords';
+import { amountOf, UNIT_WORDS } from './shelfWords';
 
 /** The shelf for counting, tablet in hand: one item a line, large keys, written when it is said. */
 export function CountShelf({ shelf }: { shelf: readonly Outlook[] }) {
@@ -48,7 +48,7 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
     if (!r.ok) return notifyProblem(r.problem);
     setText('');
     onDone(r.value);
-    if (r.value !== 0) notify(t('stock.ledgerDiffered', { item: item.name, r: amountText(r.value) }));
+    if (r.value !== 0) notify(t('stock.ledgerDiffered', { item: item.name, r: amountOf(r.value) }));
   };
   const step = (by: number) => setText(String(Math.max(0, (Number.isFinite(typed) ? typed : 0) + by)));
   return (
@@ -60,12 +60,12 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
         <span className="font-label text-fine font-medium text-soft">
           {off === undefined
             ? t('stock.ledgerHas', {
-                had: amountText(had),
-                value: had === 1 && item.unit === 'pieces' ? 'piece' : UNIT_WORDS[item.unit],
+                had: amountOf(had),
+                value: UNIT_WORDS[item.unit],
               })
             : off === 0
-              ? 'counted: it was right'
-              : `counted: difference ${amountText(off)}`}
+              ? t('stock.countedRight')
+              : t('stock.countedDifference', { off: amountOf(off) })}
         </span>
       </span>
       <Button
@@ -79,7 +79,7 @@ function CountLine({ outlook: { item, balance }, off, onDone }: LineProps) {
         aria-label={t('stock.countedOf', { item: item.name })}
         inputMode="decimal"
         value={text}
-        placeholder={amountText(Math.max(0, had))}
+        placeholder={t.quantity(amountOf(Math.max(0, had)))}
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => {
           if (e.key === 'Enter') void say();

@@ -1,10 +1,10 @@
 'use client';
 
-import { useWords } from '@/ui/words';
+import { date, moneyOf } from '@/core/message/quantity';
+import { useWords, Q } from '@/ui/words';
 import { addDays } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { moneyText } from '@/core/money/money';
 import { eachCents, type Outlook } from '@/core/stock/wants';
 import type { StockItem } from '@/core/shop/stock';
 import {
@@ -18,14 +18,14 @@ import {
 } from '@/data/shelf';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { isoDay, momentText } from '@/ui/dates';
+import { isoDay, middayMs } from '@/ui/dates';
 import { NumberField } from '@/ui/NumberField';
 import { notify, notifyProblem, notifyUndo } from '@/ui/notify';
 import { TypedField } from '@/ui/TypedField';
 import { ok } from '@/core/basics/result';
 import { useShop } from '../shell/shopContext';
 import { ItemDialog } from './ItemDialog';
-import { amountText, isoDayText, MOVEMENT_WORDS, UNIT_WORDS } from './shelfWords';
+import { amountOf, MOVEMENT_WORDS, UNIT_WORDS } from './shelfWords';
 
 const NEWEST = 40;
 
@@ -51,11 +51,11 @@ export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: ()
       wide
       title={item.name}
       about={t('stock.handCaseEachCarriage', {
-        onHand: amountText(balance.onHand),
+        onHand: amountOf(balance.onHand),
         unit,
-        caseSize: amountText(item.caseSize),
-        moneyText: moneyText(shop.settings.currency, item.caseCents),
-        moneyText2: moneyText(shop.settings.currency, Math.round(eachCents(item))),
+        caseSize: amountOf(item.caseSize),
+        moneyText: moneyOf(shop.settings.currency, item.caseCents),
+        moneyText2: moneyOf(shop.settings.currency, Math.round(eachCents(item))),
       })}
     >
       <div className="grid gap-5 md:grid-cols-2">
@@ -101,13 +101,13 @@ function Orders({ outlook: o }: { outlook: Outlook }) {
           />
         </label>
         <Button onClick={() => void order()}>
-          {t('stock.order', { cases: amountText(cases * item.caseSize), unit })}
+          {t('stock.order', { cases: amountOf(cases * item.caseSize), unit })}
         </Button>
       </div>
       {o.cases > 0 && (
         <p className="text-soft">
           {t('stock.casesCasesCase2', { cases: o.cases })}
-          {o.orderBy && ` by ${isoDayText(o.orderBy)}`}
+          {o.orderBy && t('stock.byDay', { day: date(middayMs(o.orderBy), 'day') })}
           {o.shortFor && t('stock.for', { shortFor: o.shortFor })}.
         </p>
       )}
@@ -130,8 +130,8 @@ function OpenOrder({ item, order }: { item: StockItem; order: Outlook['balance']
   return (
     <li className="grid gap-2 border-b border-rule py-2">
       <span className="font-label font-semibold">
-        {t('stock.onTheWay', { left: amountText(order.left), unitWords: UNIT_WORDS[item.unit] })}
-        {order.expectedOn && t('stock.expected', { expectedOn: isoDayText(order.expectedOn) })}
+        {t('stock.onTheWay', { left: amountOf(order.left), unitWords: UNIT_WORDS[item.unit] })}
+        {order.expectedOn && t('stock.expected', { expectedOn: date(middayMs(order.expectedOn), 'day') })}
       </span>
       <span className="flex flex-wrap items-end gap-3">
         <NumberField label={t('stock.received')} value={came} min={0.001} max={1_000_000} onValue={setCame} />
@@ -177,7 +177,7 @@ function Lots({ item, outlook }: { item: StockItem; outlook: Outlook }) {
           return (
             <li key={lot} className="flex flex-wrap items-end gap-3 border-b border-rule py-1.5">
               <span className="min-w-32 font-label font-semibold">
-                {lot}: {amountText(count)}
+                {lot}: <Q of={amountOf(count)} />
               </span>
               <label className="flex min-h-9 items-center gap-2 font-label">
                 <input
@@ -220,14 +220,14 @@ function Ledger({ item, jobs }: { item: StockItem; jobs: ReadonlyMap<string, str
               {l.jobId && `, ${nameOf(l.jobId)}`}
               {l.lot !== '' && t('stock.lot2', { lot: l.lot })}
               <span className="block text-fine font-medium text-soft">
-                {momentText(l.at)}
+                <Q of={date(l.at, 'moment')} />
                 {l.by && ` · ${l.by}`}
                 {l.kind === 'counted' && l.note !== '' && ` · ${l.note}`}
               </span>
             </span>
             <span className="shrink-0 text-lead font-semibold">
               {l.change > 0 ? '+' : ''}
-              {amountText(l.change)}
+              <Q of={amountOf(l.change)} />
             </span>
           </li>
         ))}

@@ -1,14 +1,15 @@
 'use client';
 
+import { count, date } from '@/core/message/quantity';
 import { say } from '@/core/message/message';
-import { useWords } from '@/ui/words';
+import { useWords, Q } from '@/ui/words';
 import { FileDown, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Outlook } from '@/core/stock/wants';
 import { STOCK_KINDS } from '@/core/shop/stock';
 import { shelfCsv } from '@/core/formats/shelfCsv';
 import { Button } from '@/ui/Button';
-import { isoDay } from '@/ui/dates';
+import { isoDay, middayMs } from '@/ui/dates';
 import { FileButton } from '@/ui/FileButton';
 import { Segments } from '@/ui/Segments';
 import { notify, notifyProblem } from '@/ui/notify';
@@ -21,7 +22,7 @@ import { ShopFrame } from '../shell/ShopFrame';
 import { CountShelf } from './CountShelf';
 import { ItemDialog } from './ItemDialog';
 import { OneItem } from './OneItem';
-import { amountText, isoDayText, KIND_WORDS, UNIT_WORDS } from './shelfWords';
+import { amountOf, KIND_WORDS, UNIT_WORDS } from './shelfWords';
 import { useShelf } from './useShelf';
 import { part } from '@/core/basics/part';
 import { MOST_TABLE_BYTES, readText } from '@/data/readFile';
@@ -62,7 +63,9 @@ export function ShelfPage() {
     <ShopFrame
       title={t('common.stock')}
       about={
-        shelf ? `${shelf.length} items${toOrder > 0 ? t('stock.toOrder2', { toOrder }) : ''}` : 'reading…'
+        shelf
+          ? t('stock.itemsToOrder', { items: count(shelf.length, 'item'), toOrder })
+          : t('stock.readingStock')
       }
       actions={
         <>
@@ -176,13 +179,13 @@ function ItemRow({
         </button>
       </td>
       <td className={`px-3 text-right text-lead font-semibold ${balance.onHand < 0 ? 'text-act-deep' : ''}`}>
-        {amountText(balance.onHand)} <span className="text-fine font-medium text-soft">{unit}</span>
+        <Q of={amountOf(balance.onHand)} /> <span className="text-fine font-medium text-soft">{t(unit)}</span>
       </td>
-      <td className="px-3 text-right">{wantsKnown ? amountText(o.taken) : '…'}</td>
+      <td className="px-3 text-right">{wantsKnown ? <Q of={amountOf(o.taken)} /> : '…'}</td>
       <td className={`px-3 text-right font-semibold ${o.free < 0 ? 'text-act-deep' : ''}`}>
-        {wantsKnown ? amountText(o.free) : '…'}
+        {wantsKnown ? <Q of={amountOf(o.free)} /> : '…'}
       </td>
-      <td className="px-3 text-right">{balance.onOrder > 0 ? amountText(balance.onOrder) : ''}</td>
+      <td className="px-3 text-right">{balance.onOrder > 0 && <Q of={amountOf(balance.onOrder)} />}</td>
       <td className="px-4 text-left">{wantsKnown ? <Todo outlook={o} /> : ''}</td>
     </tr>
   );
@@ -200,7 +203,7 @@ function Todo({ outlook: o }: { outlook: Outlook }) {
       <span className={late ? 'font-semibold text-act-deep' : 'font-semibold'}>
         {t('stock.order2', { cases: o.cases })}
         {o.orderBy !== null &&
-          (late ? `: should have been by ${isoDayText(o.orderBy)}` : ` by ${isoDayText(o.orderBy)}`)}
+          t(late ? 'stock.shouldHaveBeenBy' : 'stock.byDay', { day: date(middayMs(o.orderBy), 'day') })}
       </span>
     );
   }
@@ -214,8 +217,8 @@ function Todo({ outlook: o }: { outlook: Outlook }) {
   if (coming)
     return (
       <span>
-        {t('stock.onTheWay2', { left: amountText(coming.left) })}
-        {coming.expectedOn && `, ${isoDayText(coming.expectedOn)}`}
+        {t('stock.onTheWay2', { left: amountOf(coming.left) })}
+        {coming.expectedOn && t('stock.onDay', { day: date(middayMs(coming.expectedOn), 'day') })}
       </span>
     );
   return null;
@@ -244,13 +247,13 @@ function OrderList({ shelf, onOpen }: { shelf: readonly Outlook[]; onOpen: (id: 
             </span>
             <span className="font-label text-fine font-medium text-soft">
               {t('stock.handTaken', {
-                onHand: amountText(o.balance.onHand),
-                taken: amountText(o.taken),
-                value: o.wants.length === 0 ? 'no job' : o.wants.map((w) => w.jobName).join(', '),
+                onHand: amountOf(o.balance.onHand),
+                taken: amountOf(o.taken),
+                value: o.wants.length === 0 ? say('stock.noJob') : o.wants.map((w) => w.jobName).join(', '),
               })}
-              {o.balance.onOrder > 0 && t('stock.onOrder2', { onOrder: amountText(o.balance.onOrder) })}
-              {t('stock.caseTakesDays', { caseSize: amountText(o.item.caseSize), leadDays: o.item.leadDays })}
-              {o.item.lowAt > 0 && t('stock.areToStay', { lowAt: amountText(o.item.lowAt) })}
+              {o.balance.onOrder > 0 && t('stock.onOrder2', { onOrder: amountOf(o.balance.onOrder) })}
+              {t('stock.caseTakesDays', { caseSize: amountOf(o.item.caseSize), leadDays: o.item.leadDays })}
+              {o.item.lowAt > 0 && t('stock.areToStay', { lowAt: amountOf(o.item.lowAt) })}
             </span>
           </button>
         </li>

@@ -1,3 +1,4 @@
+import { decimal, type Quantity } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import type { MovementKind, StockKind, StockUnit } from '@/core/shop/stock';
 
@@ -8,11 +9,11 @@ export const KIND_WORDS: Readonly<Record<StockKind, Message>> = {
   tape: say('stock.tape'),
   part: say('common.parts'),
 };
-export const UNIT_WORDS: Readonly<Record<StockUnit, string>> = {
-  pieces: 'pieces',
-  sheets: 'sheets',
-  metres: 'm',
-  millilitres: 'ml',
+export const UNIT_WORDS: Readonly<Record<StockUnit, Message>> = {
+  pieces: say('stock.pieces'),
+  sheets: say('stock.sheets'),
+  metres: say('stock.m'),
+  millilitres: say('stock.ml'),
 };
 export const MOVEMENT_WORDS: Readonly<Record<MovementKind, Message>> = {
   counted: say('stock.counted'),
@@ -26,8 +27,5 @@ export const MOVEMENT_WORDS: Readonly<Record<MovementKind, Message>> = {
   cancelled: say('stock.orderCancelled'),
 };
 
-export const amountText = (v: number): string =>
-  (Number.isInteger(v) ? String(v) : v.toFixed(1)).replace('-', '−');
-
-const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
-export const isoDayText = (iso: string): string => DAY.format(new Date(`${iso}T12:00:00`)).replace(',', '');
+/** An amount of stock: whole, or to one decimal. Its unit stands beside it. */
+export const amountOf = (v: number): Quantity => decimal(v, Number.isInteger(v) ? 0 : 1);
