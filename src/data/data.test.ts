@@ -380,10 +380,10 @@ describe('job files', () => {
     expect(after.settings).toEqual(before.settings);
     for (const b of before.blanks) expect(after.blanks).toContainEqual(b);
     expect(r.value.id).not.toBe(job.id);
-    expect(r.value.name).toMatch(/from file/);
+    expect(r.value.name).toMatch(/ \(2\)$/);
     expect(after.blanks.find((b) => b.id === r.value.blankId)).toMatchObject({
       wallMm: 0.9,
-      name: expect.stringMatching(/from file/),
+      name: expect.stringMatching(/ \(2\)$/),
     });
     expect(await jobOf(d, job.id)).toEqual(job);
   });

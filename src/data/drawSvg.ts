@@ -1,4 +1,4 @@
-import { say } from '@/core/message/message';
+import { say, type Message } from '@/core/message/message';
 import type { PictureRef } from '@/core/job/art';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { part } from '@/core/basics/part';
@@ -6,16 +6,16 @@ import { part } from '@/core/basics/part';
 /** A drawing as PNG, and what could not be taken over, in words. */
 export interface DrawnSvg {
   readonly png: Uint8Array;
-  readonly dropped: readonly string[];
+  readonly dropped: readonly Message[];
 }
 
 /** What a drawing may not hold, and how that is said. */
 const DROPPED = {
-  script: 'a script',
-  foreign: 'text or other content set as a web page (a foreign object): convert it to paths',
-  outside: 'a picture that is not inside the file: embed it',
-  css: 'a style or font from elsewhere: embed it, or convert text to paths',
-  animation: 'an animation: its first moment is kept',
+  script: say('files.droppedScript'),
+  foreign: say('files.droppedForeign'),
+  outside: say('files.droppedOutside'),
+  css: say('files.droppedStyle'),
+  animation: say('files.droppedAnimation'),
 } as const;
 type Dropped = keyof typeof DROPPED;
 
@@ -52,7 +52,7 @@ function insideCss(css: string): string {
 /** Removes all that could run or reach out, and says what of it will be missed. Style sheets and references inside the drawing stay. */
 async function sanitised(
   text: string,
-): Promise<{ readonly text: string; readonly dropped: readonly string[] }> {
+): Promise<{ readonly text: string; readonly dropped: readonly Message[] }> {
   // Loaded with the first drawing: most shops bring none.
   const { default: DOMPurify } = await part(() => import('dompurify'));
   const dropped = new Set<Dropped>();
@@ -100,7 +100,7 @@ const opened = (url: string): Promise<HTMLImageElement> =>
   new Promise((resolve, reject) => {
     const image = new Image();
     image.onload = () => resolve(image);
-    image.onerror = () => reject(new Error('The drawing does not open.'));
+    image.onerror = () => reject(new Error('drawing'));
     image.src = url;
   });
 

@@ -79,6 +79,15 @@ interface Thing {
   readonly name: string;
 }
 
+/** The name of something that comes in beside another of its name: “Mug press (2)”. */
+function nameBeside(name: string, own: readonly { readonly name: string }[]): string {
+  const taken = new Set(own.map((o) => o.name));
+  for (let n = 2; ; n++) {
+    const other = `${name.slice(0, 70)} (${n})`;
+    if (!taken.has(other)) return other;
+  }
+}
+
 /**
  * Things of the file that the shop lacks. One with the same id but other contents comes in beside the shop's own under a
  * new id: neither is lost.
@@ -99,7 +108,7 @@ function newcomers<T extends Thing>(
     }
     const id = newId('from-file');
     renamed.set(thing.id, id);
-    return [{ ...thing, id, name: `${thing.name.slice(0, 66)} (from file)` }];
+    return [{ ...thing, id, name: nameBeside(thing.name, own) }];
   });
   return { add, renamed };
 }
@@ -139,7 +148,7 @@ function merge(own: Shop, file: JobFile, takenIds: ReadonlySet<string>): Merge {
     job: {
       ...file.job,
       id: jobId,
-      name: renamedJob ? `${file.job.name.slice(0, 66)} (from file)` : file.job.name,
+      name: renamedJob ? nameBeside(file.job.name, []) : file.job.name,
       blankId: viaOrNull(blanks.renamed, file.job.blankId),
       pressId: viaOrNull(presses.renamed, file.job.pressId),
       sheet: {
@@ -254,7 +263,7 @@ export const restoreShop = (file: ShopFile, db: MesaDb = theDb): Promise<Result<
 
 /** Adds blanks from a file beside the shop's own; says how many were new. One that is here already is left as it is. */
 export const bringBlanks = (blanks: readonly Blank[], db: MesaDb = theDb): Promise<Result<number>> =>
-  stored('Blanks file', async () => {
+  stored(say('common.blanksFile'), async () => {
     const { add } = newcomers(await db.blanks.toArray(), blanks);
     await db.blanks.bulkPut([...add]);
     return add.length;

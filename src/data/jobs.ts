@@ -49,13 +49,13 @@ export const isKept = async (id: string, db: MesaDb = theDb): Promise<boolean> =
   (await db.jobs.where('id').equals(id).count()) > 0;
 
 export const addJob = (job: Job, db: MesaDb = theDb, now: number = Date.now()): Promise<Result<string>> =>
-  stored('Job', () =>
+  stored(say('common.job'), () =>
     db.jobs.add(jobRecord(jobSchema.parse(job), { rev: 1, savedAt: now, saveId: newId('save') })),
   );
 
 /** A new job; one begun before and never touched is taken up again, so that none pile up. */
 export const startJob = (name: string, db: MesaDb = theDb): Promise<Result<Job>> =>
-  stored('Job', () =>
+  stored(say('common.job'), () =>
     db.transaction('rw', db.jobs, async () => {
       const rows = await db.jobs.where('archived').equals(0).toArray();
       const untouched = rows.find((r) => sameContent(r.job, newJob(r.id, name)));
@@ -91,7 +91,7 @@ export async function saveJob(
       say('files.correctUndo'),
     );
   }
-  return stored('Job', () =>
+  return stored(say('common.job'), () =>
     db.transaction('rw', db.jobs, async (): Promise<SaveOutcome> => {
       const there = await db.jobs.get(job.id);
       if (!there) return { kind: 'removed' };
@@ -133,7 +133,7 @@ async function unusedPictures(db: MesaDb): Promise<string[]> {
 
 /** Takes a job out, with its runs and the pictures no other job uses. The log keeps what was pressed. */
 export const removeJob = (id: string, db: MesaDb = theDb): Promise<Result<RemovedJob | null>> =>
-  stored('Job', () =>
+  stored(say('common.job'), () =>
     db.transaction('rw', db.jobs, db.pictures, db.runs, db.notes, async () => {
       const record = await db.jobs.get(id);
       if (!record) return null;
@@ -150,7 +150,7 @@ export const removeJob = (id: string, db: MesaDb = theDb): Promise<Result<Remove
 
 /** Puts a job back as it was, with its runs and pictures. */
 export const restoreJob = (removed: RemovedJob, db: MesaDb = theDb): Promise<Result<void>> =>
-  stored('Job', () =>
+  stored(say('common.job'), () =>
     db.transaction('rw', db.jobs, db.pictures, db.runs, async () => {
       await db.jobs.put(removed.record);
       await db.runs.bulkPut([...removed.runs]);

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import Dexie from 'dexie';
 import type { ProvenCounts } from '@/core/heat/choose';
 import { NONE_CONFIRMED, type ConfirmedCounts } from '@/core/look/shopTable';
@@ -112,7 +113,7 @@ async function saidJustNow(db: MesaDb, entry: LogEntry): Promise<boolean> {
 
 /** Writes an entry once: the same one again, by a second tap or from a second tab, changes nothing. True where it was new. */
 export const writeLog = (entry: LogEntry, db: MesaDb = theDb): Promise<Result<boolean>> =>
-  stored('Logbook', () =>
+  stored(say('common.logbook'), () =>
     db.transaction('rw', db.log, db.tallies, async () => {
       const read = logEntrySchema.parse(entry);
       return !(await saidJustNow(db, read)) && (await addToLog(db, [read])) > 0;
@@ -230,7 +231,7 @@ export const mergeIntoLog = (
   pictures: readonly PictureRecord[],
   db: MesaDb = theDb,
 ): Promise<Result<LogMerge>> =>
-  stored('Logbook', () =>
+  stored(say('common.logbook'), () =>
     db.transaction('rw', db.log, db.tallies, db.pictures, async () => {
       const ids = incoming.flatMap(idsOf);
       // An entry whose id was changed elsewhere may be here under the id it had: it is found by its moment.

@@ -1,4 +1,4 @@
-import { say } from '@/core/message/message';
+import { say, type Message } from '@/core/message/message';
 import type { PictureRef } from '@/core/job/art';
 import { MOST_PICTURE_BYTES } from '@/core/formats/picture';
 import { createLru } from '@/core/memo/memo';
@@ -14,7 +14,7 @@ import { readBytes } from './readFile';
 /** What of a drawing could not be taken over, with the drawing as it was and as it is drawn. */
 export interface DroppedParts {
   readonly name: string;
-  readonly dropped: readonly string[];
+  readonly dropped: readonly Message[];
   readonly before: Uint8Array;
   readonly after: Uint8Array;
 }

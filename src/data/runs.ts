@@ -1,4 +1,4 @@
-import { say } from '@/core/message/message';
+import { say, type Message } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { freePieces, isOn, nextPieces, withState, type RunWithState } from '@/core/run/pieces';
 import { foldEvent, foldOn, goodBefore } from '@/core/run/run';
@@ -11,8 +11,8 @@ import { stored } from './storage';
 
 const WHERE = say('common.press');
 
-const pieceWords = (numbers: readonly number[]): string =>
-  numbers.length === 1 ? `Piece ${numbers[0]} is` : `Pieces ${numbers.join(', ')} are`;
+const pieceWords = (numbers: readonly number[]): Message =>
+  say('files.piecesAre', { numbers: numbers.length, list: numbers });
 
 /**
  * Starts a run. One of the same job on the same press that is still on is gone on with instead; a press that is on with another job is

@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import type { DemoShop } from '@/core/demo/demoShop';
 import type { JobStatus } from '@/core/plan/status';
 import type { Result } from '@/core/basics/result';
@@ -39,7 +40,7 @@ export const seedIfEmpty = (
   db: MesaDb = theDb,
   today: Date = new Date(),
 ): Promise<Result<boolean>> =>
-  stored('Shop', async () => {
+  stored(say('common.shop'), async () => {
     if ((await db.settings.count()) > 0) return false;
     const start = await startingThings(demo, today);
     const filled = await db.transaction('rw', allTables(db), async () => {
@@ -55,7 +56,7 @@ export const seedIfEmpty = (
 /** Adds the demo's jobs and records to a shop with no jobs, at a person's wish. */
 export const loadDemo = async (db: MesaDb = theDb, today: Date = new Date()): Promise<Result<void>> =>
   (await settingsUnreadable(db)) ??
-  stored('Shop', async () => {
+  stored(say('common.shop'), async () => {
     const demo = await startingThings(true, today);
     await db.transaction('rw', allTables(db), async () => {
       const own = await loadShop(db);

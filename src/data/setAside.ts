@@ -1,3 +1,4 @@
+import { say } from '@/core/message/message';
 import type * as z from 'zod/mini';
 import { isRaw } from '@/core/formats/upgrades/raw';
 import { quoteSchema } from '@/core/shop/quote';
@@ -169,7 +170,7 @@ export const asideFileText = (aside: readonly SetAside[]): string =>
 
 /** Takes records out that were set aside, after they were saved to a file. */
 export const removeAside = (aside: readonly SetAside[], db: MesaDb = theDb): Promise<Result<void>> =>
-  stored('Unreadable records', () =>
+  stored(say('files.unreadableRecords'), () =>
     db.transaction('rw', [...new Set(aside.map((a) => db[TABLES[a.kind]]))], async () => {
       for (const a of aside) if (a.kind !== 'settings') await db[TABLES[a.kind]].delete(a.id);
     }),
@@ -177,7 +178,7 @@ export const removeAside = (aside: readonly SetAside[], db: MesaDb = theDb): Pro
 
 /** Starts the settings afresh. Those that cannot be read stay beside them, under an id of their own. */
 export const startFreshSettings = (db: MesaDb = theDb, now: number = Date.now()): Promise<Result<void>> =>
-  stored('Settings', () =>
+  stored(say('common.settings2'), () =>
     db.transaction('rw', db.settings, async () => {
       const there = await db.settings.get('shop');
       if (there) await db.table('settings').put({ ...there, id: `unreadable-${now}` });

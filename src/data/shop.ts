@@ -79,7 +79,7 @@ export const changeSettings = async (
   change: (now: Settings) => Settings,
   db: MesaDb = theDb,
 ): Promise<Result<string>> => {
-  const done = await stored('Settings', () =>
+  const done = await stored(say('common.settings2'), () =>
     db.transaction('rw', db.settings, async (): Promise<Result<string>> => {
       const now = await storedSettings(db);
       if (!now) return UNREADABLE_SETTINGS;
@@ -90,19 +90,19 @@ export const changeSettings = async (
 };
 
 export const saveBlank = (blank: Blank, db: MesaDb = theDb): Promise<Result<string>> =>
-  stored('Blank', () => db.blanks.put(blankSchema.parse(blank)));
+  stored(say('common.blank'), () => db.blanks.put(blankSchema.parse(blank)));
 
 export const savePress = (press: Press, db: MesaDb = theDb): Promise<Result<string>> =>
-  stored('Press', () => db.presses.put(pressSchema.parse(press)));
+  stored(say('common.press'), () => db.presses.put(pressSchema.parse(press)));
 
 export const savePaper = (paper: Paper, db: MesaDb = theDb): Promise<Result<string>> =>
-  stored('Paper', () => db.papers.put(paperSchema.parse(paper)));
+  stored(say('common.paper'), () => db.papers.put(paperSchema.parse(paper)));
 
 export type ThingTable = 'blanks' | 'presses' | 'papers';
 
 /** Takes a thing out of the shop. Jobs that used it say so and ask for another. */
 export const removeThing = (table: ThingTable, id: string, db: MesaDb = theDb): Promise<Result<void>> =>
-  stored('Shop', () => db[table].delete(id));
+  stored(say('common.shop'), () => db[table].delete(id));
 
 export const keepRecipe = (recipe: Recipe, db: MesaDb = theDb): Promise<Result<string>> =>
-  stored('Recipe', () => db.recipes.put(recipeSchema.parse(recipe)));
+  stored(say('files.recipe'), () => db.recipes.put(recipeSchema.parse(recipe)));

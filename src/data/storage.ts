@@ -1,5 +1,5 @@
 import { issueText } from '@/core/basics/rule';
-import { say, type Message, verbatim } from '@/core/message/message';
+import { say, type Message, unpacked } from '@/core/message/message';
 import '@/core/basics/zodSetup';
 import * as z from 'zod/mini';
 import { fail, ok, type Result } from '@/core/basics/result';
@@ -36,7 +36,7 @@ export function storageProblem(error: unknown, where: Message | string): Result<
     );
   }
   const why =
-    error instanceof Error && error.message !== '' ? verbatim(error.message) : say('files.noReason');
+    error instanceof Error && error.message !== '' ? unpacked(error.message) : say('files.noReason');
   return fail(say('files.couldStored', { why }), where, say('files.saveJobFileThen'));
 }
 

@@ -13,6 +13,7 @@ import heatEN from './en/heat.json' with { type: 'json' };
 import inspectEN from './en/inspect.json' with { type: 'json' };
 import jobEN from './en/job.json' with { type: 'json' };
 import jobsEN from './en/jobs.json' with { type: 'json' };
+import kindsEN from './en/kinds.json' with { type: 'json' };
 import logbookEN from './en/logbook.json' with { type: 'json' };
 import measureEN from './en/measure.json' with { type: 'json' };
 import pressEN from './en/press.json' with { type: 'json' };
@@ -57,6 +58,7 @@ export const SOURCES = {
     inspect: inspectEN,
     job: jobEN,
     jobs: jobsEN,
+    kinds: kindsEN,
     logbook: logbookEN,
     measure: measureEN,
     press: pressEN,

@@ -1,4 +1,4 @@
-import { say, type Message, verbatim } from '@/core/message/message';
+import { say, type Message, problemError, unpacked } from '@/core/message/message';
 import * as Comlink from 'comlink';
 import { fail, ok, type Problem, type Result } from '@/core/basics/result';
 import { part } from '@/core/basics/part';
@@ -75,7 +75,7 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
         return ok(await task(api));
       } catch (error) {
         if (isNotLoaded(error)) return 'not loaded';
-        const why = error instanceof Error ? verbatim(error.message) : say('files.workStoppedHalfWay');
+        const why = error instanceof Error ? unpacked(error.message) : say('files.workStoppedHalfWay');
         return fail(why, where, say('files.nothingWasLostTry'));
       } finally {
         answered.add(worker);
@@ -101,7 +101,7 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
       part(async () => {
         const tried = await attempt(where, task);
         // Nobody waits any more for what was stopped: it must not be offered again.
-        if (tried === 'not loaded' && !stopped) throw new Error('The worker could not be loaded.');
+        if (tried === 'not loaded' && !stopped) throw problemError(say('files.workerNotLoaded'));
         return tried;
       });
     const tried = (async (): Promise<Result<T>> => {

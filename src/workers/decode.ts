@@ -1,3 +1,4 @@
+import { problemError, say } from '@/core/message/message';
 import type { Pixels } from '@/core/art/pixels';
 import { withoutExif } from '@/core/formats/orientation';
 import { orientationMap } from '@/core/geometry/affine';
@@ -9,17 +10,17 @@ export interface PictureBytes {
   readonly bytes: Uint8Array;
 }
 
-const TOO_MUCH = 'The picture does not open: it is damaged, or too large for this machine.';
+const TOO_MUCH = say('files.pictureTooLarge');
 
 /** TIFF through a decoder of its own; only loaded when one is brought. */
 async function tiffImage(bytes: Uint8Array): Promise<ImageData> {
   const UTIF = await import('utif');
   const buffer = Uint8Array.from(bytes).buffer;
   const [first] = UTIF.decode(buffer);
-  if (!first) throw new Error(TOO_MUCH);
+  if (!first) throw problemError(TOO_MUCH);
   UTIF.decodeImage(buffer, first);
   const rgba = UTIF.toRGBA8(first);
-  if (rgba.length !== first.width * first.height * 4 || rgba.length === 0) throw new Error(TOO_MUCH);
+  if (rgba.length !== first.width * first.height * 4 || rgba.length === 0) throw problemError(TOO_MUCH);
   return new ImageData(Uint8ClampedArray.from(rgba), first.width, first.height);
 }
 
@@ -38,7 +39,7 @@ export async function bitmapOf(p: PictureBytes): Promise<ImageBitmap> {
   const [w, h] = orientation >= 5 ? [bitmap.height, bitmap.width] : [bitmap.width, bitmap.height];
   const canvas = new OffscreenCanvas(w, h);
   const g = canvas.getContext('2d');
-  if (!g) throw new Error('The browser gives no canvas.');
+  if (!g) throw problemError(say('files.canvasRefused'));
   g.setTransform(...orientationMap(orientation, w, h));
   g.drawImage(bitmap, 0, 0);
   bitmap.close();
@@ -47,7 +48,7 @@ export async function bitmapOf(p: PictureBytes): Promise<ImageBitmap> {
 
 export function canvasFor(width: number, height: number): OffscreenCanvasRenderingContext2D {
   const g = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true });
-  if (!g) throw new Error('The browser gives no canvas.');
+  if (!g) throw problemError(say('files.canvasRefused'));
   return g;
 }
 

@@ -1,4 +1,4 @@
-import { say } from '@/core/message/message';
+import { say, problemError } from '@/core/message/message';
 import * as Comlink from 'comlink';
 import { orientation as exifOrientation } from 'exifr';
 import { exifBlock } from '@/core/formats/orientation';
@@ -102,7 +102,7 @@ async function rastersFor(request: SheetRequest, onProgress: Progress): Promise<
   const rasters: Record<string, Raster> = {};
   for (const [i, [key, source]] of work.entries()) {
     const picture = request.pictures.find((p) => p.ref.id === source.ref.id);
-    if (!picture) throw new Error(`The picture “${source.ref.name}” is missing.`);
+    if (!picture) throw problemError(say('files.pictureMissing', { name: source.ref.name }));
     const pixels = await pixelsOf(picture);
     rasters[key] = await makeRaster(
       pixels,
@@ -145,10 +145,10 @@ const api = {
 
   /** Draws one of the application's own pictures at its full size, as PNG. */
   async drawPicture(ref: PictureRef): Promise<Uint8Array> {
-    if (!ref.drawn) throw new Error('This picture is not one the application draws.');
+    if (!ref.drawn) throw problemError(say('files.pictureNotDrawnHere'));
     const canvas = new OffscreenCanvas(ref.widthPx, ref.heightPx);
     const g = canvas.getContext('2d', { alpha: false });
-    if (!g) throw new Error('The browser gives no canvas.');
+    if (!g) throw problemError(say('files.canvasRefused'));
     drawSceneOn(g, drawScene(ref.drawn.scene, ref.widthPx, ref.heightPx, ref.drawn.seed));
     return handOver(await pngOf(canvas));
   },

@@ -1,3 +1,4 @@
+import { problemError, say } from '@/core/message/message';
 import { sourceBox, type Source, type Sources } from '@/core/art/items';
 import { fontById, type FontId } from '@/core/job/fonts';
 import { makeChunk, joinBytes, physChunk, PNG_SIGNATURE } from '@/core/formats/png';
@@ -11,7 +12,7 @@ import { makeBitmap } from './raster';
 
 export async function fontBytes(file: string): Promise<Uint8Array> {
   const response = await fetch(`/fonts/${file}.woff`);
-  if (!response.ok) throw new Error(`The font ${file} did not load.`);
+  if (!response.ok) throw problemError(say('files.fontNotLoaded', { font: file }));
   return new Uint8Array(await response.arrayBuffer());
 }
 
@@ -41,7 +42,7 @@ export async function loadFaces(items: readonly PageItem[]): Promise<void> {
 
 const of = (source: Source, pictures: readonly PictureBytes[]): PictureBytes => {
   const found = pictures.find((p) => p.ref.id === source.ref.id);
-  if (!found) throw new Error(`The picture “${source.ref.name}” is missing.`);
+  if (!found) throw problemError(say('files.pictureMissing', { name: source.ref.name }));
   return found;
 };
 

@@ -1,7 +1,4 @@
-import type { Metadata } from 'next';
 import { LogbookPage } from '@/features/logbook/LogbookPage';
-
-export const metadata: Metadata = { title: 'Logbook · Mesa Drift' };
 
 type Param = string | string[] | undefined;
 interface Props {

@@ -1,7 +1,4 @@
-import type { Metadata } from 'next';
 import { CostsPage } from '@/features/costs/CostsPage';
-
-export const metadata: Metadata = { title: 'Pricing · Mesa Drift' };
 
 interface Props {
   readonly searchParams: Promise<{ job?: string | string[] }>;

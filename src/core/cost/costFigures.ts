@@ -15,7 +15,7 @@ export const PART_WORDS: Readonly<Record<CostPart, Message>> = {
   spoilage: say('pricing.spoilage'),
 };
 
-const pct = (share: number): string => `${(share * 100).toFixed(1)} %`;
+const pct = (share: number): Message => say('common.perCent', { share: decimal(share * 100, 1) });
 const hours = (s: number) => seconds(s);
 
 interface About {

@@ -1,3 +1,4 @@
+import { FINISH_WORDS, MATERIAL_WORDS } from '../shop/kindWords';
 import { say } from '../message/message';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
@@ -57,10 +58,10 @@ export function readRecipeFor(text: string, blank: Blank): Result<RecipeFile> {
   if (material === blank.material && finish === blank.coating.finish) return ok(r.value);
   return fail(
     say('files.recipeBlankJob', {
-      finish,
-      material,
-      finish2: blank.coating.finish,
-      material2: blank.material,
+      finish: FINISH_WORDS[finish],
+      material: MATERIAL_WORDS[material],
+      finish2: FINISH_WORDS[blank.coating.finish],
+      material2: MATERIAL_WORDS[blank.material],
     }),
     say('files.recipeFile'),
     say('files.anotherCoatingNeedsAnother'),

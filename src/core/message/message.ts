@@ -64,3 +64,6 @@ export function unpacked(text: string): Message {
     return verbatim(text);
   }
 }
+
+/** An error to throw where only an error can travel, as out of a worker: `unpacked(error.message)` is the message again. */
+export const problemError = (message: Message): Error => new Error(packed(message));

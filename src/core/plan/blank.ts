@@ -1,3 +1,4 @@
+import { FLAT_FORM_WORDS } from '../shop/kindWords';
 import { figure, type Figure } from '../figures/figure';
 import { formOf, wallOf } from '../shapes/round';
 import { isFlat, isRound, type Blank, type FlatBlank, type RoundBlank } from '../shop/blank';
@@ -112,7 +113,7 @@ function flatFigures(b: FlatBlank): Figure[] {
       quantity: mm(outline.widthMm),
       origin: 'estimated',
       spread: [outline.widthMm - 1, outline.widthMm + 1],
-      working: say('blank.asListed', { form: outline.form }),
+      working: say('blank.asListed', { form: FLAT_FORM_WORDS[outline.form] }),
     }),
     figure({
       id: 'common.height',

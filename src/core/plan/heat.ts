@@ -1,3 +1,4 @@
+import { MATERIAL_WORDS } from '../shop/kindWords';
 import type { Figure, Finding } from '../figures/figure';
 import type { HeatBook } from '../heat/answer';
 import { chooseHeat, goodPiecesOf, provenFor, type ChosenHeat, type ProvenCounts } from '../heat/choose';
@@ -235,7 +236,7 @@ export function planHeat(input: HeatInput): HeatPlan {
         'heat',
         'unknown',
         'blocker',
-        say('heat.usualSettingsKnownChoose', { material: blank.material, press: press.name }),
+        say('heat.usualSettingsKnownChoose', { material: MATERIAL_WORDS[blank.material], press: press.name }),
       ),
     ]);
   const findings = [

@@ -1,3 +1,4 @@
+import { MATERIAL_WORDS } from '../shop/kindWords';
 import { type Finding } from '../figures/figure';
 import { type ChosenHeat } from '../heat/choose';
 import type { HeatOutcome } from '../heat/outcome';
@@ -230,7 +231,7 @@ export function settingFindings(
         'quench',
         glass ? 'blocker' : 'warning',
         glass
-          ? say('heat.neverQuenchShattersLet', { material: blank.material })
+          ? say('heat.neverQuenchShattersLet', { material: MATERIAL_WORDS[blank.material] })
           : say('heat.quenchingCeramicHabitMay'),
       ),
     );

@@ -2,8 +2,8 @@ import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/fig
 import { within95 } from '../figures/interval';
 import type { AxisScale } from '../calibration/calibration';
 import type { FlatBlank } from '../shop/blank';
-import { say } from '../message/message';
-import { fineMm, mm, ratio, word } from '../message/quantity';
+import { say, type Message } from '../message/message';
+import { fineMm, mm, ratio, word, decimal } from '../message/quantity';
 import { sizeFlatWrap, USUAL_TURN_IN_MM, type FacePrint, type FlatWrap } from '../wrap/flatWrap';
 import type { MeasurePlan } from './measure';
 import { finding } from './stepPlan';
@@ -27,7 +27,8 @@ export const printsBoth = (job: WrapJob, blank: FlatBlank): boolean =>
   blank.shape.faces === 2 && job.wrap.faces !== 'front only';
 
 /** What the heat takes back of a length, in the arithmetic. */
-const longer = ({ shrink }: AxisScale): string => (shrink > 0 ? ` ÷ ${(1 - shrink).toFixed(4)}` : '');
+const longer = ({ shrink }: AxisScale): Message | string =>
+  shrink > 0 ? say('wrap.dividedBy', { by: decimal(1 - shrink, 4) }) : '';
 
 function figuresOf({ blank, job, measuredShape, print }: FlatWrapPlan, w: FlatWrap): Figure[] {
   const shrinks = print.x.shrink > 0 || print.y.shrink > 0;
@@ -101,7 +102,7 @@ function figuresOf({ blank, job, measuredShape, print }: FlatWrapPlan, w: FlatWr
     figure({
       id: 'wrap.area',
       label: say('wrap.face'),
-      quantity: word(`${(w.areaMm2 / 100).toFixed(1)} cm²`),
+      quantity: word(say('common.squareCentimetres', { area: decimal(w.areaMm2 / 100, 1) })),
       origin: 'calculated',
       working: say('wrap.roundEdge', {
         edge: mm(w.edgeMm),

@@ -41,7 +41,7 @@ export function DroppedDialog() {
     >
       <ul className="list-disc pl-5 leading-snug">
         {parts.dropped.map((d) => (
-          <li key={d}>{d}</li>
+          <li key={d.id}>{t(d)}</li>
         ))}
       </ul>
       <div className="mt-3 flex flex-wrap gap-4">

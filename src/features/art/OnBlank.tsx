@@ -1,5 +1,6 @@
 'use client';
 
+import { FINISH_WORDS } from '@/core/shop/kindWords';
 import { useId, useState, type ReactNode } from 'react';
 import { BACKINGS, DULL_PRINT, pressedPicture, pressedMatrix, type BackingId } from '@/core/art/pressed';
 import { isRound } from '@/core/shop/blank';
@@ -41,7 +42,7 @@ export function OnBlank() {
         </Half>
         <Half
           title={t('art.pressed2', {
-            finish: coating.finish,
+            finish: FINISH_WORDS[coating.finish],
             which: coating.stock === 'clear' ? 'clear' : 'other',
           })}
           matrix={matrix}

@@ -26,8 +26,9 @@ export function ReadingStatus() {
     <div role="status">
       {long && reading && (
         <p className="flex flex-wrap items-center gap-x-3 border-t border-rule bg-sheet px-4 py-1 font-label text-base font-semibold">
-          {t('art.reading', { reading: reading.name })}
-          {reading.of > 1 && `, ${reading.done + 1} of ${reading.of}`}
+          {reading.of > 1
+            ? t('art.readingOf', { reading: reading.name, nth: reading.done + 1, of: reading.of })
+            : t('art.reading', { reading: reading.name })}
           <ProgressBar label={t('art.picturesRead')} value={reading.done + 0.5} max={reading.of} />
         </p>
       )}

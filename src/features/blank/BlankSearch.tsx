@@ -1,5 +1,6 @@
 'use client';
 
+import { FAMILY_WORDS } from '@/core/shop/kindWords';
 import { useWords } from '@/ui/words';
 import { FAMILIES, type Blank, type Family } from '@/core/shop/blank';
 import { Select } from '@/ui/Select';
@@ -38,7 +39,7 @@ export function BlankSearch({ blanks, filter, onFilter, found }: Props) {
         value={filter.family ?? ALL}
         options={[
           { value: ALL, label: t('blank.all', { blanks: blanks.length }) },
-          ...families.map(([f, n]) => ({ value: f, label: `${f} (${n})` })),
+          ...families.map(([f, n]) => ({ value: f, label: `${t(FAMILY_WORDS[f])} (${n})` })),
         ]}
         onChange={(v) => onFilter({ ...filter, family: isFamily(v) ? v : null })}
         className="w-36"

@@ -1,5 +1,6 @@
 'use client';
 
+import { FINISH_WORDS, MATERIAL_WORDS } from '@/core/shop/kindWords';
 import { say, type Message } from '@/core/message/message';
 import { Checkbox } from 'radix-ui';
 import { Check, Plus } from 'lucide-react';
@@ -93,8 +94,8 @@ const BlankRow = memo(
           <span className={`font-label text-fine ${chosen ? 'text-mist' : 'text-soft'}`}>
             {t('blank.sizeMaterialFinish', {
               size: sizeWords(blank),
-              material: blank.material,
-              finish: blank.coating.finish,
+              material: MATERIAL_WORDS[blank.material],
+              finish: FINISH_WORDS[blank.coating.finish],
             })}
           </span>
         </span>

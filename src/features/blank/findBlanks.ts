@@ -1,3 +1,4 @@
+import { FAMILY_WORDS, FINISH_WORDS, MATERIAL_WORDS, STOCK_WORDS } from '@/core/shop/kindWords';
 import { say, type Write } from '@/core/message/message';
 import { formOf, narrowestMm, widestMm } from '@/core/shapes/round';
 import type { Blank, Family } from '@/core/shop/blank';
@@ -24,7 +25,14 @@ function wordsOf(b: Blank, write: Write): string {
           handle: shape.handle ? 'yes' : 'no',
           openEnds: shape.openEnds ? 'yes' : 'no',
         });
-  return `${b.name} ${b.family} ${b.material} ${b.coating.finish} ${b.coating.stock} ${write(form)}`.toLowerCase();
+  const kinds = [
+    FAMILY_WORDS[b.family],
+    MATERIAL_WORDS[b.material],
+    FINISH_WORDS[b.coating.finish],
+    STOCK_WORDS[b.coating.stock],
+    form,
+  ];
+  return `${b.name} ${kinds.map(write).join(' ')}`.toLowerCase();
 }
 
 /** A US fluid ounce and the metric units, ml. */

@@ -93,6 +93,7 @@ export function DayPage() {
   return (
     <ShopFrame
       title={day ? t.quantity(date(day.nowMs, 'weekday')) : t('common.schedule')}
+      pageTitle={t('common.schedule')}
       about={
         day
           ? t('schedule.jobsJobsJob', {

@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import { packingPages } from '@/core/flatness/packingPages';
 import { GAP_METHODS, isFlatPress, type Flatness, type FlatPress, type GapMethod } from '@/core/shop/press';
 import { plan } from '@/core/plan/plan';
-import { fineMm, mm } from '@/core/message/quantity';
+import { fineMm, mm, decimal } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { newestOnPlaten } from '@/data/log';
 import { savePress } from '@/data/shop';
@@ -186,8 +186,10 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
 const Fine = ({ mm: value }: { mm: number }) => <Q of={fineMm(value)} />;
 
 const MM2_PER_IN2 = 25.4 * 25.4;
-const areaText = (mm2: number, unit: 'mm' | 'in'): string =>
-  unit === 'in' ? `${(mm2 / MM2_PER_IN2).toFixed(1)} in²` : `${Math.round(mm2 / 100)} cm²`;
+const areaText = (mm2: number, unit: 'mm' | 'in'): Message =>
+  unit === 'in'
+    ? say('flatness.squareInches', { area: decimal(mm2 / MM2_PER_IN2, 1) })
+    : say('common.squareCentimetres', { area: Math.round(mm2 / 100) });
 
 function Result({ found, cardMm }: { found: NonNullable<ReturnType<typeof worked>>; cardMm: number }) {
   const t = useWords();
@@ -223,7 +225,7 @@ function Result({ found, cardMm }: { found: NonNullable<ReturnType<typeof worked
                   {t('flatness.sheet', { number: s.number })}
                   {s.polygons.length > 1 && t('flatness.pieces', { polygons: s.polygons.length })}
                 </span>
-                <span className="font-label font-semibold">{areaText(s.areaMm2, units.length)}</span>
+                <span className="font-label font-semibold">{t(areaText(s.areaMm2, units.length))}</span>
               </li>
             ))}
           </ul>

@@ -158,7 +158,7 @@ function BedWords({ press, bed }: { press: FlatPress | Oven; bed: BedPlan | null
   const more = model?.loads.find((l) => l.pieces === load?.most);
   const fits =
     load && load.most > 0
-      ? `${load.most} fit${more && load.most > load.load.piecesAtOnce ? t('heat.wouldTake', { value: { kind: 'duration', value: more.dwellS } }) : ''}`
+      ? `${t('heat.piecesFit', { most: load.most })}${more && load.most > load.load.piecesAtOnce ? t('heat.wouldTake', { value: { kind: 'duration', value: more.dwellS } }) : ''}`
       : t('heat.doesFit');
   return (
     <p className="mt-1 text-fine leading-snug">

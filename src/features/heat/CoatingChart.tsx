@@ -78,8 +78,9 @@ function Chart({ width, height }: { width: number; height: number }) {
             strokeWidth={4}
             paintOrder="stroke"
           >
-            {x(c.openedS) - x(c.closedS) > 80 ? 'closed ' : ''}
-            {clockText(Math.round(c.openedS - c.closedS))}
+            {x(c.openedS) - x(c.closedS) > 80
+              ? t('heat.closedFor', { time: clockText(Math.round(c.openedS - c.closedS)) })
+              : clockText(Math.round(c.openedS - c.closedS))}
           </text>
         </g>
       ))}

@@ -119,7 +119,7 @@ const line = (text: string): string => text.trim().slice(0, 160);
 function fileOf(plan: Plan, shopName: string, write: Write): Omit<RecipeFile, 'format' | 'version'> {
   const { chosen, press, heater, load, model } = plan.heat;
   const blank = plan.blank.blank;
-  if (!chosen || !press || !blank) throw new Error('No recipe yet.');
+  if (!chosen || !press || !blank) throw new Error('no recipe');
   const o = model?.outcome;
   return {
     savedAt: Date.now(),

@@ -1,5 +1,6 @@
 'use client';
 
+import { count } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import { interpolateRgbBasis } from 'd3-interpolate';
 import { scaleLinear } from 'd3-scale';
@@ -49,7 +50,7 @@ export function RingDiagram() {
         ))}
         <circle r={34} fill="#f8faf6" stroke="#14211f" strokeWidth={1.5} />
         <text textAnchor="middle" y={-6} fontSize={13} fontWeight={600} className="font-label" fill="#14211f">
-          {passes > 1 ? `${passes} passes` : t('heat.onePass')}
+          {passes > 1 ? t.quantity(count(passes, 'pass')) : t('heat.onePass')}
         </text>
         <text textAnchor="middle" y={12} fontSize={12} className="font-label" fill="#14211f">
           {passes > 1 ? t('heat.turn2', { passes: Math.round(360 / passes) }) : t('heat.noTurn')}

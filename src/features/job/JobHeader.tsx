@@ -1,5 +1,6 @@
 'use client';
 
+import { usePageTitle } from '@/ui/usePageTitle';
 import { count, date } from '@/core/message/quantity';
 import { useWords, Q } from '@/ui/words';
 import { memo } from 'react';
@@ -27,6 +28,7 @@ export async function saveJobFile(job: Parameters<typeof jobFileText>[0]): Promi
 export const JobHeader = memo(function JobHeader() {
   const t = useWords();
   const { job, plan, store } = useJob();
+  usePageTitle(job.name);
   const { undo, redo, canUndo, canRedo } = useHistory(store);
   const due = job.dueOn ? t('job.due2', { dueOn: date(parseISO(job.dueOn).getTime(), 'day') }) : '';
   return (

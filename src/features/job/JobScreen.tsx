@@ -1,5 +1,6 @@
 'use client';
 
+import { stepStyle } from './stepStyles';
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { isJobStep } from '../../core/figures/jobSteps';
@@ -192,7 +193,10 @@ function OpenedJob({ id, open }: { id: string; open: OpenJob }) {
           <div className="flex min-h-0 min-w-0 flex-1 flex-col">
             <JobHeader />
             <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">
-              <main className="flex min-w-0 flex-1 flex-col lg:min-h-0" aria-label={`${step} of ${job.name}`}>
+              <main
+                className="flex min-w-0 flex-1 flex-col lg:min-h-0"
+                aria-label={t('job.stepOf', { step: stepStyle(step).label, job: job.name })}
+              >
                 <div className="board-ground relative min-h-[34rem] flex-1 lg:min-h-0">
                   <AfterContext value={after}>
                     <JobContext value={view}>

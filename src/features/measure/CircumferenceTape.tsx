@@ -57,8 +57,7 @@ export function CircumferenceTape({ fit, yMm, radiusMm, letter, value, handled }
           stroke="#ffffff"
           strokeWidth={3}
         >
-          {t.quantity(mm(value.value))}
-          {!handled && ' round'}
+          {handled ? t.quantity(mm(value.value)) : t('measure.round', { girth: mm(value.value) })}
         </text>
       )}
     </g>

@@ -1,5 +1,6 @@
 'use client';
 
+import { usePageTitle } from '@/ui/usePageTitle';
 import { date } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import { useWords, Q } from '@/ui/words';
@@ -45,6 +46,7 @@ function summary({ runs, jobs }: RunsOn, told: Foretold | null): Message {
 /** All presses, in the order in which they need hands: readable from two metres, worked in gloves. */
 export function Board() {
   const t = useWords();
+  usePageTitle(t('common.pressing'));
   const on = useRunsOn();
   const { lead, takeOver } = useLead();
   const now = useShopNow(on.runs, lead === 'leading');

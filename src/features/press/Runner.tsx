@@ -1,5 +1,6 @@
 'use client';
 
+import { usePageTitle } from '@/ui/usePageTitle';
 import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
@@ -42,6 +43,7 @@ export function Runner({ jobId, pressId, another }: Props) {
   );
   useWantedHeat(made?.heat.model?.wanted, ask, false);
   const [again, setAgain] = useState(false);
+  usePageTitle(job?.name ?? '');
   if (record === undefined || !runs) return <main className="h-dvh bg-night" aria-busy="true" />;
   if (!job || !made) return <Note text={t('press.jobBrowser')} href="/" to={t('common.goJobs')} />;
   const on = made.press.runs.filter(isOn);

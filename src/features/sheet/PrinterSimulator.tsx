@@ -63,11 +63,11 @@ async function drawnBy(doc: PDFDocumentProxy): Promise<string> {
   canvas.width = Math.round(viewport.width);
   canvas.height = Math.round(viewport.height);
   const g = canvas.getContext('2d');
-  if (!g) throw new Error('The browser gives no canvas.');
+  if (!g) throw new Error('no canvas');
   await page.render({ canvasContext: g, viewport }).promise;
   await doc.destroy();
   const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-  if (!blob) throw new Error('The sheet could not be drawn.');
+  if (!blob) throw new Error('not drawn');
   return URL.createObjectURL(blob);
 }
 

@@ -24,7 +24,10 @@ export function SheetTools() {
     edit((j) => ({ ...j, sheet: { ...j.sheet, ...next } }), group);
   const papers = shop.papers.map((p) => ({
     value: p.id,
-    label: `${p.name}, ${t.quantity(mm(p.widthMm))}${p.kind === 'roll' ? ' wide' : ` × ${t.quantity(mm(p.heightMm))}`}`,
+    label:
+      p.kind === 'roll'
+        ? t('sheet.rollWide', { paper: p.name, width: mm(p.widthMm) })
+        : t('sheet.sheetSize', { paper: p.name, width: mm(p.widthMm), height: mm(p.heightMm) }),
   }));
   const { printers } = shop.settings;
   return (

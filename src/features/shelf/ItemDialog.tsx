@@ -8,7 +8,7 @@ import { STOCK_KINDS, STOCK_UNITS, type StockItem } from '@/core/shop/stock';
 import { newId } from '@/data/ids';
 import { countItem, saveItem } from '@/data/shelf';
 import { Dialog } from '@/ui/Dialog';
-import { asRead, DialogForm, fieldsOf, inWords } from '@/ui/form';
+import { DialogForm, fieldsOf, inWords } from '@/ui/form';
 import { notifyProblem } from '@/ui/notify';
 import { useShop } from '../shell/shopContext';
 import {
@@ -19,7 +19,7 @@ import {
   type ItemFormIn,
   type ItemFormOut,
 } from './itemForm';
-import { KIND_WORDS, UNIT_WORDS } from './shelfWords';
+import { KIND_WORDS, UNIT_WORDS, UNIT_NAMES } from './shelfWords';
 
 const { Text, Choice } = fieldsOf<ItemFormIn>();
 
@@ -130,7 +130,7 @@ function WhatFields() {
       </div>
       <div className="grid grid-cols-[1fr_9rem] gap-3">
         <Text name="name" label={t('common.name')} />
-        <Choice name="unit" label={t('stock.unit')} options={asRead(STOCK_UNITS)} />
+        <Choice name="unit" label={t('stock.unit')} options={inWords(STOCK_UNITS, UNIT_NAMES)} />
       </div>
     </>
   );

@@ -9,6 +9,13 @@ export const KIND_WORDS: Readonly<Record<StockKind, Message>> = {
   tape: say('stock.tape'),
   part: say('common.parts'),
 };
+/** Units by their whole names, for the choice of one. */
+export const UNIT_NAMES: Readonly<Record<StockUnit, Message>> = {
+  pieces: say('stock.pieces'),
+  sheets: say('stock.sheets'),
+  metres: say('stock.metres'),
+  millilitres: say('stock.millilitres'),
+};
 export const UNIT_WORDS: Readonly<Record<StockUnit, Message>> = {
   pieces: say('stock.pieces'),
   sheets: say('stock.sheets'),

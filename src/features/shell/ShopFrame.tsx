@@ -1,5 +1,6 @@
 'use client';
 
+import { usePageTitle } from '@/ui/usePageTitle';
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
@@ -31,15 +32,18 @@ const intoSight = (list: HTMLUListElement | null): void => {
 
 interface Props {
   readonly title: string;
+  /** What the browser calls the page, where that is not its heading. */
+  readonly pageTitle?: string;
   readonly about?: string;
   readonly actions?: ReactNode;
   readonly children: ReactNode;
 }
 
 /** The frame of the shop's own pages: rail, heading, content. */
-export function ShopFrame({ title, about, actions, children }: Props) {
+export function ShopFrame({ title, pageTitle = title, about, actions, children }: Props) {
   const t = useWords();
   const path = usePathname();
+  usePageTitle(pageTitle);
   const { shop } = useShop();
   return (
     <div className="flex h-dvh flex-col md:flex-row">

@@ -1,5 +1,6 @@
 'use client';
 
+import { FAMILY_WORDS } from '@/core/shop/kindWords';
 import { say, type Message } from '@/core/message/message';
 import { FileDown, FileUp, Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
@@ -62,7 +63,7 @@ function columnsFor(onEdit: (e: Editing) => void, t: Words) {
         </span>
       ),
     }),
-    c.accessor('family', { header: t('common.family') }),
+    c.accessor('family', { header: t('common.family'), cell: (x) => t(FAMILY_WORDS[x.getValue()]) }),
     c.accessor((b) => t(formWords(b)), { id: 'form', header: t('common.shape') }),
     c.accessor(widthOf, { id: 'across', header: t('common.width'), cell: (x) => <Mm of={x.getValue()} /> }),
     c.accessor(heightOf, { id: 'height', header: t('common.height'), cell: (x) => <Mm of={x.getValue()} /> }),

@@ -10,7 +10,7 @@ import { seeded } from '@/core/random/random';
 import { isFlatPress, isOven, isWrapPress, type Press, type PressCheck } from '@/core/shop/press';
 
 import { parseTemperature } from '@/core/units/parse';
-import { celsius } from '@/core/message/quantity';
+import { celsius, decimal } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
@@ -42,9 +42,10 @@ interface Props {
 /** A difference of temperature in the shop's degrees, signed. */
 function useDifference(): (k: number) => string {
   const units = useUnits();
+  const t = useWords();
   return (k) => {
     const v = units.temperature === 'F' ? k * 1.8 : k;
-    return `${v >= 0 ? '+' : '−'}${Math.abs(v).toFixed(1)} °${units.temperature}`;
+    return `${v >= 0 ? '+' : '−'}${t.quantity(decimal(Math.abs(v), 1))} °${units.temperature}`;
   };
 }
 

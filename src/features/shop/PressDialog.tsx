@@ -1,5 +1,6 @@
 'use client';
 
+import { OPENS_WORDS, OVEN_HOLD_WORDS } from '@/core/shop/kindWords';
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -10,7 +11,7 @@ import { newId } from '@/data/ids';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { asRead, DialogForm, fieldsOf, inWords } from '@/ui/form';
+import { DialogForm, fieldsOf, inWords } from '@/ui/form';
 import { notifyProblem } from '@/ui/notify';
 import { useUnits } from '@/ui/units';
 import {
@@ -96,7 +97,7 @@ function OvenFields() {
         label={t('shop.temperatureDropWhenOpened', { temperature: units.temperature })}
         placeholder={t('shop.usual')}
       />
-      <Choice name="hold" label={t('shop.wrapHeld')} options={asRead(OVEN_HOLDS)} />
+      <Choice name="hold" label={t('shop.wrapHeld')} options={inWords(OVEN_HOLDS, OVEN_HOLD_WORDS)} />
       <Choice name="air" label={t('shop.air')} options={inWords(OVEN_AIRS, OVEN_AIR_WORDS)} />
     </Pair>
   );
@@ -111,7 +112,7 @@ const FlatFields = () => {
       <Length name="platenThicknessMm" label={t('shop.platenThickness')} />
       <Length name="padMm" label={t('shop.padThickness')} />
       <Length name="openingMm" label={t('shop.openingMaximum')} />
-      <Choice name="opens" label={t('shop.opensAs')} options={asRead(PRESS_OPENS)} />
+      <Choice name="opens" label={t('shop.opensAs')} options={inWords(PRESS_OPENS, OPENS_WORDS)} />
     </Pair>
   );
 };

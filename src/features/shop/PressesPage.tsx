@@ -1,5 +1,6 @@
 'use client';
 
+import { OPENS_WORDS, OVEN_HOLD_WORDS } from '@/core/shop/kindWords';
 import { say } from '@/core/message/message';
 import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
@@ -45,7 +46,9 @@ export function PressesPage() {
         header: t('shop.heatedArea'),
         cell: ({ row: { original: p } }) =>
           isOven(p) ? (
-            <Say message={say('shop.ovenArea', { height: mm(p.insideHeightMm), hold: p.hold })} />
+            <Say
+              message={say('shop.ovenArea', { height: mm(p.insideHeightMm), hold: OVEN_HOLD_WORDS[p.hold] })}
+            />
           ) : isFlatPress(p) ? (
             <Say
               message={say('shop.flatArea', { width: mm(p.platenWidthMm), height: mm(p.platenHeightMm) })}
@@ -67,7 +70,7 @@ export function PressesPage() {
           isOven(p) ? (
             '–'
           ) : isFlatPress(p) ? (
-            <Say message={say('shop.upToOpens', { opening: mm(p.openingMm), opens: p.opens })} />
+            <Say message={say('shop.upToOpens', { opening: mm(p.openingMm), opens: OPENS_WORDS[p.opens] })} />
           ) : (
             <Say
               message={say('shop.fromTo', {

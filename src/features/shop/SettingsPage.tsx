@@ -1,5 +1,6 @@
 'use client';
 
+import { HOLD_WORDS } from '@/core/shop/kindWords';
 import { useWords } from '@/ui/words';
 import { say, inSentence } from '@/core/message/message';
 import { FileDown, FileUp } from 'lucide-react';
@@ -72,8 +73,8 @@ function ShopGroup() {
           value={s.sound ? 'on' : 'off'}
           onChange={(v) => put({ sound: v === 'on' })}
           options={[
-            { value: 'on', label: 'on' },
-            { value: 'off', label: 'off' },
+            { value: 'on', label: t('shop.on') },
+            { value: 'off', label: t('shop.off') },
           ]}
         />
       </Labelled>
@@ -221,7 +222,7 @@ function DefaultsGroup() {
         <Select
           label={t('common.paperHeld')}
           value={s.defaults.hold}
-          options={HOLDS.map((v) => ({ value: v, label: v }))}
+          options={HOLDS.map((v) => ({ value: v, label: t(HOLD_WORDS[v]) }))}
           onChange={(hold) => putDefaults({ hold })}
           className="w-44"
         />

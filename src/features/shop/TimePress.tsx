@@ -235,7 +235,7 @@ function Known({ press, fit, timing, ready, save }: KnownProps) {
   const { heater: supposed } = pressModel(press, heater, { uncoveredM2: 0, inEdge: false });
   const spread = (of: number, ln: number, sd: number, unit: string) => {
     const at = (z: number) => Math.round(of * Math.exp(ln + z * sd));
-    return `≈ ${at(0)} ${unit}, ${at(-1.96)} to ${at(1.96)}`;
+    return t('shop.aboutRange', { about: at(0), unit, from: at(-1.96), to: at(1.96) });
   };
   return (
     <aside className="grid content-start gap-3" aria-live="polite">

@@ -1,5 +1,6 @@
 'use client';
 
+import { HOLD_WORDS } from '@/core/shop/kindWords';
 import { say } from '@/core/message/message';
 import { Plus, X } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
@@ -128,8 +129,8 @@ export const RoundFields = memo(function RoundFields() {
             value={wrap.form ?? (straight ? 'rectangle' : 'cone')}
             onChange={(form) => put({ form })}
             options={[
-              { value: 'rectangle', label: 'rectangle' },
-              { value: 'cone', label: warp ? t('wrap.bestCone') : 'cone' },
+              { value: 'rectangle', label: t('wrap.rectangle') },
+              { value: 'cone', label: warp ? t('wrap.bestCone') : t('wrap.cone') },
             ]}
           />
         </Labelled>
@@ -138,7 +139,10 @@ export const RoundFields = memo(function RoundFields() {
             <Select
               label={t('common.paperHeld')}
               value={wrap.hold ?? shop.settings.defaults.hold}
-              options={HOLDS.map((h) => ({ value: h, label: `${h}, to ${CONTACT_MM[h]} mm` }))}
+              options={HOLDS.map((h) => ({
+                value: h,
+                label: t('wrap.holdsTo', { hold: HOLD_WORDS[h], gap: mm(CONTACT_MM[h]) }),
+              }))}
               onChange={(hold) => put({ hold, band: null })}
               className="w-56"
             />

@@ -1,7 +1,4 @@
-import type { Metadata } from 'next';
 import { FinishPage } from '@/features/finish/FinishPage';
-
-export const metadata: Metadata = { title: 'Finishing · Mesa Drift' };
 
 interface Props {
   readonly params: Promise<{ id: string }>;

@@ -1,7 +1,4 @@
-import type { Metadata } from 'next';
 import { FlatnessPage } from '@/features/flatness/FlatnessPage';
-
-export const metadata: Metadata = { title: 'Platen flatness · Mesa Drift' };
 
 interface Props {
   readonly params: Promise<{ id: string }>;

@@ -1,11 +1,12 @@
 'use client';
 
+import { FAMILY_WORDS, FINISH_WORDS, MATERIAL_WORDS, WALL_WORDS } from '@/core/shop/kindWords';
 import { issueText } from '@/core/basics/rule';
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { useFormContext } from 'react-hook-form';
 import { FAMILIES, FINISHES, MATERIALS } from '@/core/shop/blank';
-import { asRead, fieldsOf } from '@/ui/form';
+import { fieldsOf, inWords } from '@/ui/form';
 import { FormField, inputClass } from '@/ui/FormField';
 import { useUnits } from '@/ui/units';
 import type { AboutIn } from './about';
@@ -26,15 +27,15 @@ export function AboutFields() {
   return (
     <>
       <div className={row}>
-        <Choice name="family" label={t('common.family')} options={asRead(FAMILIES)} />
-        <Choice name="material" label={t('common.material')} options={asRead(MATERIALS)} />
-        <Choice name="wall" label={t('blank.wall')} options={asRead(['vacuum', 'single'])} />
+        <Choice name="family" label={t('common.family')} options={inWords(FAMILIES, FAMILY_WORDS)} />
+        <Choice name="material" label={t('common.material')} options={inWords(MATERIALS, MATERIAL_WORDS)} />
+        <Choice name="wall" label={t('blank.wall')} options={inWords(['vacuum', 'single'], WALL_WORDS)} />
         <Text
           name="wallMm"
           label={t('common.thickness2', { units: units.length })}
           hint={t('blank.skinWallPlate')}
         />
-        <Choice name="finish" label={t('common.coating')} options={asRead(FINISHES)} />
+        <Choice name="finish" label={t('common.coating')} options={inWords(FINISHES, FINISH_WORDS)} />
         <Choice name="stock" label={t('blank.transparent')} options={SEEN_THROUGH} />
         <FormField
           label={t('blank.blanksColour')}

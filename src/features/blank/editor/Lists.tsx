@@ -97,7 +97,7 @@ function RoundLists({ draft, change, round }: Props) {
               <Item
                 key={b.id}
                 letter={letter}
-                removes={`width ${letter}`}
+                removes={t('blank.widthLetter', { letter })}
                 onRemove={() => change((d) => withoutBetween(d, b.id))}
               >
                 <LengthField
@@ -276,7 +276,6 @@ interface HoleProps {
 function HoleItem({ hole: h, at, draft, change }: HoleProps) {
   const t = useWords();
   const put = (next: Partial<DraftHole>) => change((d) => changeHole(d, h.id, next));
-  const noun = h.form === 'round' ? 'hole' : 'slot';
   const length = (
     label: string,
     valueMm: number,
@@ -297,7 +296,7 @@ function HoleItem({ hole: h, at, draft, change }: HoleProps) {
   return (
     <Item
       letter={String(at + 1)}
-      removes={`${noun} ${at + 1}`}
+      removes={t('blank.holeNumber', { form: h.form, at: at + 1 })}
       onRemove={() => change((d) => withoutHole(d, h.id))}
     >
       {length(t('art.fromLeft'), h.xMm, 0, dimMm(draft, 'width'), (xMm) => put({ xMm }))}

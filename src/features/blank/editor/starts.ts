@@ -1,3 +1,4 @@
+import { FLAT_FORM_WORDS } from '@/core/shop/kindWords';
 import { say, type Message } from '@/core/message/message';
 import { PLAIN_FORMS, type Family, type FlatOutline, type Material } from '@/core/shop/blank';
 import type { Dim } from './draft';
@@ -79,17 +80,6 @@ const ROUND_STARTS: readonly Start[] = [
   ),
 ];
 
-const FLAT_LABELS: Readonly<Record<FlatOutline['form'], Message>> = {
-  rectangle: say('blank.rectangle'),
-  oval: say('blank.ovalDisc'),
-  hexagon: say('blank.hexagon'),
-  star: say('blank.star'),
-  heart: say('blank.heart'),
-  tag: say('blank.tag'),
-  arch: say('blank.arch'),
-  'lugged disc': say('blank.discLug'),
-  drawn: say('blank.fromDrawing'),
-};
 const SIZES: Partial<Readonly<Record<FlatOutline['form'], readonly [number, number]>>> = {
   rectangle: [200, 150],
   tag: [50, 70],
@@ -101,7 +91,7 @@ const FLAT_STARTS: readonly Start[] = (['rectangle', ...PLAIN_FORMS, 'drawn'] as
   const [width, height] = SIZES[form] ?? [80, 80];
   return {
     id: form,
-    label: FLAT_LABELS[form],
+    label: FLAT_FORM_WORDS[form],
     kind: 'flat',
     form,
     dims: { width, height, corner: form === 'rectangle' ? 3 : 0 },

@@ -17,7 +17,7 @@ const loadImage = (url: string): Promise<HTMLImageElement> =>
   new Promise((resolve, reject) => {
     const image = new Image();
     image.onload = () => resolve(image);
-    image.onerror = () => reject(new Error('The picture did not load.'));
+    image.onerror = () => reject(new Error('not loaded'));
     image.src = url;
   });
 
