@@ -11,7 +11,7 @@ export interface DrawnSvg {
 
 /** What a drawing may not hold, and how that is said. */
 const DROPPED = {
-  script: say('files.droppedScript'),
+  script: say('files.aScript'),
   foreign: say('files.droppedForeign'),
   outside: say('files.droppedOutside'),
   css: say('files.droppedStyle'),

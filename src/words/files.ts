@@ -68,6 +68,7 @@ export const LOAD: Readonly<Record<'en' | 'en-US', Readonly<Partial<Record<PartN
     flatness: () => import('./en-US/flatness.json'),
     heat: () => import('./en-US/heat.json'),
     inspect: () => import('./en-US/inspect.json'),
+    kinds: () => import('./en-US/kinds.json'),
     press: () => import('./en-US/press.json'),
     pricing: () => import('./en-US/pricing.json'),
     schedule: () => import('./en-US/schedule.json'),

@@ -547,6 +547,10 @@ export interface ValueNames {
   'common.calculatingNow': never;
   'common.squareCentimetres': 'area';
   'common.perCent': 'share';
+  'common.foot': never;
+  'common.never': never;
+  'common.top': never;
+  'common.reading': never;
   'count.piece': 'n';
   'count.sheet': 'n';
   'count.pass': 'n';
@@ -904,7 +908,6 @@ export interface ValueNames {
   'files.savePictureSmaller': never;
   'files.recipe': never;
   'files.unreadableRecords': never;
-  'files.droppedScript': never;
   'files.droppedForeign': never;
   'files.droppedOutside': never;
   'files.droppedStyle': never;
@@ -1535,7 +1538,6 @@ export interface ValueNames {
   'inspect.takeBack': 'q';
   'inspect.evidence': never;
   'inspect.seen': never;
-  'inspect.foot': never;
   'inspect.heaterHere': never;
   'inspect.provenNow': never;
   'inspect.tooLittle': never;
@@ -1689,7 +1691,6 @@ export interface ValueNames {
   'inspect.inside': never;
   'inspect.early': never;
   'inspect.late': never;
-  'inspect.never': never;
   'inspect.yes2': never;
   'inspect.no2': never;
   'inspect.ladderHow': 'platen';
@@ -1946,16 +1947,12 @@ export interface ValueNames {
   'logbook.costSpoiledPieces': never;
   'logbook.costSpoiledBlanksWeek': never;
   'logbook.weekOpenEntries': 'cents' | 'value';
-  'logbook.reading2': never;
   'logbook.of': 'entries' | 'of';
   'logbook.n1In': 'chance';
   'logbook.in100': 'chance';
   'logbook.mostFrequent': 'cause' | 'confirmed' | 'entries' | 'fault';
   'logbook.noCause': never;
   'logbook.titleMarks': 'marks' | 'title';
-  'logbook.cornerTop': never;
-  'logbook.cornerFoot': never;
-  'logbook.cornerFront': never;
   'logbook.entriesInAll': 'total';
   'measure.widerAtThe': 'd' | 'which';
   'measure.makersFigureGivesYour': 'expected' | 'far' | 'place';
@@ -2339,7 +2336,6 @@ export interface ValueNames {
   'press.now': never;
   'press.oneLess2': 'task';
   'press.oneDone': 'task';
-  'press.none': never;
   'press.pressNoLonger': never;
   'press.short': 'short';
   'pricing.costMarketFeeWage': 'payHour';
@@ -2559,7 +2555,6 @@ export interface ValueNames {
   'schedule.spokenIdle': 'press';
   'schedule.spokenPress': 'loads' | 'press';
   'schedule.spokenLoad': 'from' | 'job' | 'pieces';
-  'schedule.never': never;
   'schedule.due': 'when';
   'schedule.laterBy': 'by' | 'job' | 'which';
   'schedule.soonerBy': 'by' | 'which';
@@ -2640,7 +2635,6 @@ export interface ValueNames {
   'sheet.chooseAnother': never;
   'sheet.measureBlankFirst': never;
   'sheet.piecesUp': 'pieces';
-  'sheet.top': never;
   'sheet.rim': never;
   'sheet.panelOf': 'number' | 'of';
   'sheet.mirroredInFile': never;
@@ -3204,7 +3198,6 @@ export interface ValueNames {
   'stock.countedRight': never;
   'stock.countedDifference': 'off';
   'stock.itemsToOrder': 'items' | 'toOrder';
-  'stock.readingStock': never;
   'stock.noJob': never;
   'stock.onDay': 'day';
   'stock.metres': never;

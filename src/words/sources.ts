@@ -33,6 +33,7 @@ import finishENUS from './en-US/finish.json' with { type: 'json' };
 import flatnessENUS from './en-US/flatness.json' with { type: 'json' };
 import heatENUS from './en-US/heat.json' with { type: 'json' };
 import inspectENUS from './en-US/inspect.json' with { type: 'json' };
+import kindsENUS from './en-US/kinds.json' with { type: 'json' };
 import pressENUS from './en-US/press.json' with { type: 'json' };
 import pricingENUS from './en-US/pricing.json' with { type: 'json' };
 import scheduleENUS from './en-US/schedule.json' with { type: 'json' };
@@ -80,6 +81,7 @@ export const SOURCES = {
     flatness: flatnessENUS,
     heat: heatENUS,
     inspect: inspectENUS,
+    kinds: kindsENUS,
     press: pressENUS,
     pricing: pricingENUS,
     schedule: scheduleENUS,

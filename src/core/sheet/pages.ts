@@ -134,7 +134,7 @@ function upMark(print: Print, placement: PiecePlacement, { mirrored, write }: Wr
   const x = (mirrored && !panel ? 2 * (box.x + box.width / 2) - middle : middle) + 1.2;
   const name = print.nameOf(placement.piece);
   const words = [
-    write(pattern.form === 'flat' ? say('sheet.top') : say('sheet.rim')),
+    write(pattern.form === 'flat' ? say('common.top') : say('sheet.rim')),
     ...(panel ? [write(say('sheet.panelOf', { number: panel.number, of: panel.of }))] : []),
     ...(name === '' ? [] : [name]),
   ].join(' · ');

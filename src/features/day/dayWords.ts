@@ -69,7 +69,7 @@ const daysApart = (a: number, b: number): number => Math.round((midnight(b) - mi
 
 /** “16:20” today, “Mon 10:10” this week, “Mon 14 Dec 10:10” later; never, where it does not end. */
 export function whenAt(ms: number, nowMs: number): Quantity {
-  if (!Number.isFinite(ms)) return word(say('schedule.never'));
+  if (!Number.isFinite(ms)) return word(say('common.never'));
   const days = Math.abs(daysApart(nowMs, ms));
   return date(ms, days === 0 ? 'time' : days < 7 ? 'weekdayAndTime' : 'dayAndTime');
 }

@@ -34,7 +34,7 @@ const STRETCH = 60;
 const isWhole = (q: LogQuery): boolean => JSON.stringify(q) === JSON.stringify(WHOLE_LOG);
 
 function totalText(found: FoundEntries | null, index: LogIndex): Message {
-  if (!found) return say('logbook.reading2');
+  if (!found) return say('common.reading');
   if (found.total === null)
     return say('logbook.readingEntries', {
       read: whole(index.read),

@@ -58,7 +58,7 @@ export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex 
       <div className="mt-3 flex flex-wrap gap-8">
         <MarkMap
           title={t('common.onTheBlank')}
-          corners={[t('logbook.cornerTop'), t('logbook.cornerFoot')]}
+          corners={[t('common.top'), t('common.foot')]}
           marks={found.marks}
           at={(m) => m.onFace}
           gathering={found.onFace}
@@ -69,7 +69,7 @@ export function OverlayMap({ query, index }: { query: LogQuery; index: LogIndex 
             title={t('logbook.inThePress', {
               presses: shop.presses.find((p) => p.id === found.pressId)?.name ?? say('press.pressNoLonger'),
             })}
-            corners={[t('logbook.backPlatenTopMat'), t('logbook.cornerFront')]}
+            corners={[t('logbook.backPlatenTopMat'), t('common.front')]}
             marks={placed}
             at={(m) => m.onPress ?? m.onFace}
             gathering={found.onPress}

@@ -66,7 +66,7 @@ export function FaceLines({ fit, face, gaps, taped, ends = 'seam' }: Props) {
             {t('sheet.rim')}
           </text>
           <text x={fit.x(w / 2)} y={fit.y(h) + 17} textAnchor="middle" {...words}>
-            {t('inspect.foot')}
+            {t('common.foot')}
           </text>
           <text x={fit.x(0)} y={fit.y(h) + 17} {...words}>
             {ends}
@@ -77,7 +77,7 @@ export function FaceLines({ fit, face, gaps, taped, ends = 'seam' }: Props) {
         </>
       ) : (
         <text x={fit.x(w / 2)} y={fit.y(h) + 17} textAnchor="middle" {...words}>
-          {t('inspect.foot')}
+          {t('common.foot')}
         </text>
       )}
       {gaps && gaps.length > 0 && (

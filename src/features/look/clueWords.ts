@@ -35,7 +35,7 @@ const VALUES: Readonly<Record<string, Message>> = {
   late: say('inspect.late'),
   'this-month': say('inspect.thisMonth'),
   'longer-ago': say('inspect.longerAgo'),
-  never: say('inspect.never'),
+  never: say('common.never'),
   'known-good': say('inspect.oneCameOutGood'),
   new: say('inspect.oneKnownGood'),
   usual: say('inspect.oneLastGoodPiece'),

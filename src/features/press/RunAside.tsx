@@ -69,7 +69,7 @@ export function RunAside({ lane, made, nowMs }: Props) {
         <Row label={t('press.next')} value={next ? t(wordsOf(next, run).title) : t('press.nextPiece2')} />
         <Row
           label={t('common.cooling')}
-          value={last ? `${hot} · ${clockText(Math.ceil(last.waitS))}` : t('press.none')}
+          value={last ? `${hot} · ${clockText(Math.ceil(last.waitS))}` : t('common.none')}
         />
         <Row label={t('common.good22')} value={String(state.good)} />
       </dl>

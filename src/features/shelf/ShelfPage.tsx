@@ -65,7 +65,7 @@ export function ShelfPage() {
       about={
         shelf
           ? t('stock.itemsToOrder', { items: count(shelf.length, 'item'), toOrder })
-          : t('stock.readingStock')
+          : t('common.reading')
       }
       actions={
         <>

@@ -49,7 +49,7 @@ const Strokes = {
 
 const BLEEDS = [
   ['bleedRimMm', say('wrap.bleedRim')],
-  ['bleedFootMm', say('inspect.foot')],
+  ['bleedFootMm', say('common.foot')],
   ['bleedEndsMm', say('wrap.ends')],
 ] as const;
 
