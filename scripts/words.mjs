@@ -5,7 +5,7 @@ import { parse } from '@formatjs/icu-messageformat-parser';
 import prettier from 'prettier';
 
 const ROOT = 'src/words';
-const LOCALES = ['en', 'en-US'].filter((l) => existsSync(`${ROOT}/${l}`));
+const LOCALES = ['en', 'en-US', 'es'].filter((l) => existsSync(`${ROOT}/${l}`));
 const HEAD = '// Written by `npm run words` from the catalogue. Do not edit.\n';
 
 const partsOf = (locale) =>

@@ -36,7 +36,7 @@ let n = 0;
 const fresh = () => new MesaDb(`test-${(n += 1)}`);
 const demo = async () => {
   const d = fresh();
-  await seedIfEmpty(true, d, TODAY);
+  await seedIfEmpty(true, 'en', d, TODAY);
   return d;
 };
 const jobOf = async (d: MesaDb, id: string): Promise<Job> => {
@@ -66,17 +66,17 @@ const BROKEN: JobRecord = {
 describe('seeding', () => {
   test('once, and only into an untouched browser', async () => {
     const d = fresh();
-    expect(await seedIfEmpty(true, d, TODAY)).toEqual({ ok: true, value: true });
+    expect(await seedIfEmpty(true, 'en', d, TODAY)).toEqual({ ok: true, value: true });
     await d.jobs.clear();
-    expect(await seedIfEmpty(true, d, TODAY)).toEqual({ ok: true, value: false });
+    expect(await seedIfEmpty(true, 'en', d, TODAY)).toEqual({ ok: true, value: false });
     expect((await listJobs(d)).jobs).toHaveLength(0);
   });
   test('without the demo: things, no jobs; the demo can be had later', async () => {
     const d = fresh();
-    await seedIfEmpty(false, d, TODAY);
+    await seedIfEmpty(false, 'en', d, TODAY);
     expect((await listJobs(d)).jobs).toHaveLength(0);
     expect((await loadShop(d)).blanks.length).toBeGreaterThan(3);
-    await loadDemo(d, TODAY);
+    await loadDemo('en', d, TODAY);
     expect((await listJobs(d)).jobs).toHaveLength(DEMO_JOBS);
   });
 });
@@ -85,7 +85,7 @@ describe('a shop of its own ways keeps them', () => {
   const OWN = { shopName: 'Kiln Street', currency: '€' } as const;
   const owned = async () => {
     const d = fresh();
-    await seedIfEmpty(false, d, TODAY);
+    await seedIfEmpty(false, 'en', d, TODAY);
     await changeSettings((s) => ({ ...s, ...OWN, tape: { ...s.tape, thicknessMm: 0.55 } }), d);
     const [paper] = (await loadShop(d)).papers;
     if (!paper) throw new Error('no paper');
@@ -95,7 +95,7 @@ describe('a shop of its own ways keeps them', () => {
   const ways = async (d: MesaDb) => (await loadShop(d)).settings;
   test('when it looks at the demo', async () => {
     const { d, paperId } = await owned();
-    await loadDemo(d, TODAY);
+    await loadDemo('en', d, TODAY);
     expect(await ways(d)).toMatchObject({ ...OWN, tape: { thicknessMm: 0.55 } });
     expect((await d.papers.get(paperId))?.thicknessMm).toBe(0.17);
     const { jobs } = await listJobs(d);
@@ -357,7 +357,7 @@ describe('job files', () => {
     const text = await jobFileText(withPicture, a);
     if (!text.ok) throw new Error(english.text(text.problem.what));
     const b = fresh();
-    await seedIfEmpty(false, b, TODAY);
+    await seedIfEmpty(false, 'en', b, TODAY);
     const brought = await bringJobFile(text.value, b);
     if (!brought.ok) throw new Error(english.text(brought.problem.what));
     expect(brought.value).toEqual(withPicture);
@@ -389,7 +389,7 @@ describe('job files', () => {
   });
   test('an own blank in a shop without jobs is not swept away', async () => {
     const d = fresh();
-    await seedIfEmpty(false, d, TODAY);
+    await seedIfEmpty(false, 'en', d, TODAY);
     const [blank] = (await loadShop(d)).blanks;
     if (!blank) throw new Error('none');
     await saveBlank({ ...blank, id: 'mine', name: 'Mine' }, d);

@@ -1,3 +1,4 @@
+import { inEveryLanguage } from '@/words/starting/starting';
 import { say, type Message } from '@/core/message/message';
 import {
   fileText,
@@ -191,16 +192,17 @@ async function untouched(db: MesaDb): Promise<boolean> {
   const counts = await Promise.all([db.jobs.count(), db.log.count(), db.runs.count(), db.recipes.count()]);
   if (counts.some((n) => n > 0)) return false;
   const { starterShop } = await part(() => import('@/core/demo/demoShop'));
-  const start = starterShop().shop;
+  const starts = await inEveryLanguage(starterShop().shop);
   const own = await loadShop(db);
   const ids = (xs: readonly { id: string }[]) => [...xs].sort((a, b) => a.id.localeCompare(b.id));
   const sameThings = <T extends { id: string }>(a: readonly T[], b: readonly T[]) =>
     a.length === 0 || sameContent(ids(a), ids(b));
-  return (
-    sameContent(own.settings, start.settings) &&
-    sameThings(own.blanks, start.blanks) &&
-    sameThings(own.presses, start.presses) &&
-    sameThings(own.papers, start.papers)
+  return starts.some(
+    (start) =>
+      sameContent(own.settings, start.settings) &&
+      sameThings(own.blanks, start.blanks) &&
+      sameThings(own.presses, start.presses) &&
+      sameThings(own.papers, start.papers),
   );
 }
 

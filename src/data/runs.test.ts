@@ -16,7 +16,7 @@ const TODAY = new Date('2026-11-24T12:00:00Z');
 let n = 0;
 const demo = async () => {
   const d = new MesaDb(`runs-${(n += 1)}`);
-  await seedIfEmpty(true, d, TODAY);
+  await seedIfEmpty(true, 'en', d, TODAY);
   return d;
 };
 const jobOf = async (d: MesaDb, id: string) => {

@@ -1,3 +1,5 @@
+import { inEveryLanguage, startingIn } from '@/words/starting/starting';
+import { type Locale } from '@/words/locale';
 import { say } from '@/core/message/message';
 import type { DemoShop } from '@/core/demo/demoShop';
 import type { JobStatus } from '@/core/plan/status';
@@ -23,7 +25,16 @@ export interface StartingThings extends DemoShop {
  * What a shop starts with, fetched as data only where one starts; made here where the server does not answer, as without a
  * network.
  */
-async function startingThings(demo: boolean, today: Date): Promise<StartingThings> {
+async function startingThings(demo: boolean, locale: Locale, today: Date): Promise<StartingThings> {
+  const english = await inEnglish(demo, today);
+  const things = await startingIn(locale, english);
+  if (things === english) return things;
+  // Where the jobs stand was written with the English names.
+  const { jobStatuses: _english, ...rest } = things;
+  return rest;
+}
+
+async function inEnglish(demo: boolean, today: Date): Promise<StartingThings> {
   try {
     const answer = await fetch(`/api/starting?demo=${demo ? 1 : 0}&today=${today.getTime()}`);
     if (answer.ok) return (await answer.json()) as StartingThings;
@@ -37,12 +48,13 @@ async function startingThings(demo: boolean, today: Date): Promise<StartingThing
 /** Fills an untouched browser: the demo shop, or generic things to start from. Does nothing where a shop exists. */
 export const seedIfEmpty = (
   demo: boolean,
+  locale: Locale,
   db: MesaDb = theDb,
   today: Date = new Date(),
 ): Promise<Result<boolean>> =>
   stored(say('common.shop'), async () => {
     if ((await db.settings.count()) > 0) return false;
-    const start = await startingThings(demo, today);
+    const start = await startingThings(demo, locale, today);
     const filled = await db.transaction('rw', allTables(db), async () => {
       // Another tab may have started the shop while the things were fetched.
       if ((await db.settings.count()) > 0) return false;
@@ -54,13 +66,18 @@ export const seedIfEmpty = (
   });
 
 /** Adds the demo's jobs and records to a shop with no jobs, at a person's wish. */
-export const loadDemo = async (db: MesaDb = theDb, today: Date = new Date()): Promise<Result<void>> =>
+export const loadDemo = async (
+  locale: Locale,
+  db: MesaDb = theDb,
+  today: Date = new Date(),
+): Promise<Result<void>> =>
   (await settingsUnreadable(db)) ??
   stored(say('common.shop'), async () => {
-    const demo = await startingThings(true, today);
+    const demo = await startingThings(true, locale, today);
+    const fresh = await inEveryLanguage(DEFAULT_SETTINGS);
     await db.transaction('rw', allTables(db), async () => {
       const own = await loadShop(db);
-      const clean = sameContent(own.settings, DEFAULT_SETTINGS);
+      const clean = fresh.some((settings) => sameContent(own.settings, settings));
       await fill(db, clean ? demo : beside(own, demo), today.getTime());
     });
   });

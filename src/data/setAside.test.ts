@@ -19,7 +19,7 @@ const TODAY = new Date('2026-11-24T12:00:00Z');
 let n = 0;
 const demo = async () => {
   const d = new MesaDb(`aside-${(n += 1)}`);
-  await seedIfEmpty(true, d, TODAY);
+  await seedIfEmpty(true, 'en', d, TODAY);
   return d;
 };
 /** A record as a later version may write it. */
@@ -71,7 +71,7 @@ test('settings that cannot be read are not written over until a person starts af
   const file = record && (await jobFileText({ ...record.job, id: 'elsewhere' }, d));
   const refused = [
     await changeSettings((s) => ({ ...s, shopName: 'Other' }), d),
-    await loadDemo(d, TODAY),
+    await loadDemo('en', d, TODAY),
     await bringJobFile(file?.ok ? file.value : '', d),
   ];
   for (const r of refused)

@@ -36,7 +36,7 @@ const TODAY = new Date('2026-11-27T09:00:00Z');
 let n = 0;
 const demo = async () => {
   const d = new MesaDb(`shelf-${(n += 1)}`);
-  await seedIfEmpty(true, d, TODAY);
+  await seedIfEmpty(true, 'en', d, TODAY);
   return d;
 };
 const value = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: Message } }): T => {

@@ -35,7 +35,7 @@ async function started(): Promise<MesaDb> {
   globalThis.fetch = ((url: string) =>
     Promise.resolve(GET(new Request(`http://127.0.0.1${url}`)))) as typeof fetch;
   try {
-    await seedIfEmpty(true, d, TODAY);
+    await seedIfEmpty(true, 'en', d, TODAY);
   } finally {
     globalThis.fetch = before;
   }

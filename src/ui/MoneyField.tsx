@@ -1,5 +1,6 @@
 'use client';
 
+import { useTypedNumber } from './typedNumber';
 import { say } from '@/core/message/message';
 import { fail, ok } from '@/core/basics/result';
 import { readMoney } from '@/core/money/money';
@@ -28,11 +29,12 @@ export function MoneyField({
   least = 0,
   onCents,
 }: Props) {
+  const typedNumber = useTypedNumber();
   return (
     <TypedField
       label={label}
       hideLabel={hideLabel}
-      text={(cents / 100).toFixed(2)}
+      text={typedNumber(cents / 100, 2, 'fixed')}
       unit={currency}
       width={width}
       byHand={byHand}

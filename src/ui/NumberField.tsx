@@ -1,5 +1,6 @@
 'use client';
 
+import { useTypedNumber } from './typedNumber';
 import { say } from '@/core/message/message';
 import { useCallback } from 'react';
 import { fail, ok, type Result } from '@/core/basics/result';
@@ -45,7 +46,7 @@ export function NumberField({
     },
     [label, max, min, whole],
   );
-  const text = String(Math.round(value * 100) / 100);
+  const text = useTypedNumber()(value, 2);
   return (
     <TypedField
       label={label}

@@ -1,5 +1,5 @@
 import type { CompiledMessage } from 'icu-minify/format';
-import type { Locale } from './locale';
+import { BASE_LOCALE, type Locale } from './locale';
 import { readPart } from './partSource';
 import { SOURCES } from './sources';
 
@@ -12,6 +12,6 @@ export function allOf(locale: Locale): (id: string) => CompiledMessage | undefin
         ([id, message]) => [`${part}.${id}`, message] as [string, CompiledMessage],
       ),
     );
-  const held = new Map([...read('en'), ...read(locale)]);
+  const held = new Map([...read(BASE_LOCALE[locale] ?? locale), ...read(locale)]);
   return (id) => held.get(id);
 }

@@ -119,11 +119,43 @@ function namesIn(elements: readonly MessageFormatElement[]): readonly string[] {
 }
 const values = (text: string): readonly string[] => [...new Set(namesIn(parse(text)))].sort();
 
+/** What a text begins and ends with where it is joined to others: spaces, or a mark of punctuation before it. */
+const ends = (text: string): readonly boolean[] => [/^[ ,;:·]/.test(text), /[ ]$/.test(text)];
+
+test('Spanish is complete', () => {
+  expect([...messagesOf(SOURCES.es).keys()].sort()).toEqual([...ENGLISH.keys()].sort());
+});
+
+test('no Spanish sentence has more than 28 words', () => {
+  const long = [...messagesOf(SOURCES.es)].flatMap(([id, text]) =>
+    longest(text)
+      .split(/(?<=[.!?:;]) | · /)
+      .filter((sentence) => sentence.split(' ').length > 28)
+      .map((sentence) => `${id}: ${sentence}`),
+  );
+  expect(long).toEqual([]);
+});
+
+/** Words that the languages share. */
+const SHARED = /^(?:Total|Material|Amaro|Brisa|Quell|Corin|shift|select|plural)$/;
+test('no text of Spanish is left in English', () => {
+  const wordsOf = (text: string) =>
+    text.replace(/\{\w+|, (?:plural|select|number)|other/g, '').match(/[A-Za-z]{4,}/g) ?? [];
+  const left = [...messagesOf(SOURCES.es)].filter(
+    ([id, text]) => text === ENGLISH.get(id) && wordsOf(text).some((w) => !SHARED.test(w)),
+  );
+  expect(left).toEqual([]);
+});
+
 test.each(Object.entries(SOURCES).filter(([locale]) => locale !== 'en'))(
-  '%s has only messages of English, with the same values',
+  '%s has only messages of English, with the same values, and the same spaces at its ends',
   (_, parts) => {
     for (const [id, text] of messagesOf(parts))
-      expect([id, values(text)]).toEqual([id, values(ENGLISH.get(id) ?? '')]);
+      expect([id, values(text), ends(text)]).toEqual([
+        id,
+        values(ENGLISH.get(id) ?? ''),
+        ends(ENGLISH.get(id) ?? ''),
+      ]);
   },
 );
 

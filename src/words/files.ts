@@ -31,7 +31,7 @@ export type PartName = (typeof PARTS)[number];
 type Load = () => Promise<{ readonly default: Readonly<Record<string, unknown>> }>;
 
 /** Fetches one part of the catalogue in one language: each is a file of its own, so that a page loads what it shows. */
-export const LOAD: Readonly<Record<'en' | 'en-US', Readonly<Partial<Record<PartName, Load>>>>> = {
+export const LOAD: Readonly<Record<'en' | 'en-US' | 'es', Readonly<Partial<Record<PartName, Load>>>>> = {
   en: {
     art: () => import('./en/art.json'),
     blank: () => import('./en/blank.json'),
@@ -77,5 +77,31 @@ export const LOAD: Readonly<Record<'en' | 'en-US', Readonly<Partial<Record<PartN
     shop: () => import('./en-US/shop.json'),
     stock: () => import('./en-US/stock.json'),
     wrap: () => import('./en-US/wrap.json'),
+  },
+  es: {
+    art: () => import('./es/art.json'),
+    blank: () => import('./es/blank.json'),
+    common: () => import('./es/common.json'),
+    count: () => import('./es/count.json'),
+    fields: () => import('./es/fields.json'),
+    figures: () => import('./es/figures.json'),
+    files: () => import('./es/files.json'),
+    finish: () => import('./es/finish.json'),
+    flatness: () => import('./es/flatness.json'),
+    heat: () => import('./es/heat.json'),
+    inspect: () => import('./es/inspect.json'),
+    job: () => import('./es/job.json'),
+    jobs: () => import('./es/jobs.json'),
+    kinds: () => import('./es/kinds.json'),
+    logbook: () => import('./es/logbook.json'),
+    measure: () => import('./es/measure.json'),
+    press: () => import('./es/press.json'),
+    pricing: () => import('./es/pricing.json'),
+    schedule: () => import('./es/schedule.json'),
+    sheet: () => import('./es/sheet.json'),
+    shell: () => import('./es/shell.json'),
+    shop: () => import('./es/shop.json'),
+    stock: () => import('./es/stock.json'),
+    wrap: () => import('./es/wrap.json'),
   },
 };

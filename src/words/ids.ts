@@ -551,6 +551,7 @@ export interface ValueNames {
   'common.never': never;
   'common.top': never;
   'common.reading': never;
+  'common.noWord': never;
   'count.piece': 'n';
   'count.sheet': 'n';
   'count.pass': 'n';
@@ -1326,6 +1327,9 @@ export interface ValueNames {
   'heat.platen': never;
   'heat.piecesFit': 'most';
   'heat.closedFor': 'time';
+  'heat.plainPaper': never;
+  'heat.corner': never;
+  'heat.place': never;
   'inspect.coldestPrintedPlaceGets': 'least' | 'under' | 'which' | 'which2';
   'inspect.goodAfterOneSo': 'goodNow' | 'goodThen';
   'inspect.heatAloneDoesSolve': never;
@@ -1692,7 +1696,6 @@ export interface ValueNames {
   'inspect.early': never;
   'inspect.late': never;
   'inspect.yes2': never;
-  'inspect.no2': never;
   'inspect.ladderHow': 'platen';
   'inspect.ladderShut': 'over' | 'under';
   'inspect.ladderFound': 'dwell' | 'good' | 'platen';
@@ -1701,6 +1704,8 @@ export interface ValueNames {
   'inspect.share': 'percent' | 'word';
   'inspect.list': 'parts';
   'inspect.pieceFault': 'fault' | 'piece';
+  'inspect.seam': never;
+  'inspect.handle': never;
   'job.blankNext': never;
   'job.measure': never;
   'job.measureNext': never;
@@ -1793,6 +1798,8 @@ export interface ValueNames {
   'jobs.begun': never;
   'jobs.today': never;
   'jobs.tomorrow': never;
+  'jobs.ascending': never;
+  'jobs.descending': never;
   'kinds.mug': never;
   'kinds.tumbler': never;
   'kinds.bottle': never;
@@ -3104,6 +3111,8 @@ export interface ValueNames {
   'shop.on': never;
   'shop.off': never;
   'shop.aboutRange': 'about' | 'from' | 'to' | 'unit';
+  'shop.closed': never;
+  'shop.days': never;
   'stock.countStockEnterLedgers': 'object' | 'shelf';
   'stock.ledgerDiffered': 'item' | 'r';
   'stock.ledgerHas': 'had' | 'value';
@@ -3402,6 +3411,8 @@ export interface ValueNames {
   'wrap.rectangle': never;
   'wrap.cone': never;
   'wrap.dividedBy': 'by';
+  'wrap.oneThenOther': never;
+  'wrap.frontOnly': never;
 }
 
 export type MessageId = keyof ValueNames;

@@ -1,7 +1,7 @@
 import type { CompiledMessage } from 'icu-minify/format';
 import { part as fetched } from '@/core/basics/part';
 import { LOAD, PARTS, type PartName } from './files';
-import type { Locale } from './locale';
+import { BASE_LOCALE, type Locale } from './locale';
 import { readPart, type Part } from './part';
 
 /** Parts of the catalogue that have been fetched, by language and part. */
@@ -16,7 +16,8 @@ const isPart = (name: string): name is PartName => PARTS.some((p) => p === name)
 
 /** Fetches a part, in a variant and in its base language; at once where it is there. */
 async function fetchPart(locale: Locale, part: PartName): Promise<void> {
-  const languages = locale === 'en' ? (['en'] as const) : ([locale, 'en'] as const);
+  const base = BASE_LOCALE[locale];
+  const languages = base === null ? [locale] : [locale, base];
   await Promise.all(
     languages.map(async (l) => {
       const load = LOAD[l][part];
@@ -57,7 +58,8 @@ export const findIn =
   (id: string): CompiledMessage | undefined => {
     const dot = id.indexOf('.');
     const [part, name] = [id.slice(0, dot), id.slice(dot + 1)];
-    const message = held.get(`${locale} ${part}`)?.[name] ?? held.get(`en ${part}`)?.[name];
+    const message =
+      held.get(`${locale} ${part}`)?.[name] ?? held.get(`${BASE_LOCALE[locale] ?? locale} ${part}`)?.[name];
     const key = `${locale} ${part}`;
     if (message === undefined && isPart(part) && !wanted.has(key)) {
       wanted.add(key);

@@ -42,6 +42,30 @@ import shellENUS from './en-US/shell.json' with { type: 'json' };
 import shopENUS from './en-US/shop.json' with { type: 'json' };
 import stockENUS from './en-US/stock.json' with { type: 'json' };
 import wrapENUS from './en-US/wrap.json' with { type: 'json' };
+import artES from './es/art.json' with { type: 'json' };
+import blankES from './es/blank.json' with { type: 'json' };
+import commonES from './es/common.json' with { type: 'json' };
+import countES from './es/count.json' with { type: 'json' };
+import fieldsES from './es/fields.json' with { type: 'json' };
+import figuresES from './es/figures.json' with { type: 'json' };
+import filesES from './es/files.json' with { type: 'json' };
+import finishES from './es/finish.json' with { type: 'json' };
+import flatnessES from './es/flatness.json' with { type: 'json' };
+import heatES from './es/heat.json' with { type: 'json' };
+import inspectES from './es/inspect.json' with { type: 'json' };
+import jobES from './es/job.json' with { type: 'json' };
+import jobsES from './es/jobs.json' with { type: 'json' };
+import kindsES from './es/kinds.json' with { type: 'json' };
+import logbookES from './es/logbook.json' with { type: 'json' };
+import measureES from './es/measure.json' with { type: 'json' };
+import pressES from './es/press.json' with { type: 'json' };
+import pricingES from './es/pricing.json' with { type: 'json' };
+import scheduleES from './es/schedule.json' with { type: 'json' };
+import sheetES from './es/sheet.json' with { type: 'json' };
+import shellES from './es/shell.json' with { type: 'json' };
+import shopES from './es/shop.json' with { type: 'json' };
+import stockES from './es/stock.json' with { type: 'json' };
+import wrapES from './es/wrap.json' with { type: 'json' };
 
 /** The whole catalogue as it is written, for what runs outside a page. */
 export const SOURCES = {
@@ -90,5 +114,31 @@ export const SOURCES = {
     shop: shopENUS,
     stock: stockENUS,
     wrap: wrapENUS,
+  },
+  es: {
+    art: artES,
+    blank: blankES,
+    common: commonES,
+    count: countES,
+    fields: fieldsES,
+    figures: figuresES,
+    files: filesES,
+    finish: finishES,
+    flatness: flatnessES,
+    heat: heatES,
+    inspect: inspectES,
+    job: jobES,
+    jobs: jobsES,
+    kinds: kindsES,
+    logbook: logbookES,
+    measure: measureES,
+    press: pressES,
+    pricing: pricingES,
+    schedule: scheduleES,
+    sheet: sheetES,
+    shell: shellES,
+    shop: shopES,
+    stock: stockES,
+    wrap: wrapES,
   },
 };

@@ -98,6 +98,7 @@ const AT = new Date(2026, 11, 4, 16, 5).getTime();
 test.each([
   ['en', 'Fri 4 Dec', 'Fri 4 Dec 16:05', '4 Dec 2026, 16:05', 'December 2026'],
   ['en-US', 'Fri Dec 4', 'Fri Dec 4 4:05 PM', 'Dec 4, 2026, 4:05 PM', 'December 2026'],
+  ['es', 'vie 4 dic', 'vie 4 dic 16:05', '4 dic 2026, 16:05', 'diciembre de 2026'],
 ] as const)('dates and times in %s', (locale, ...shown) => {
   const { quantity } = writerIn(METRIC, locale);
   expect((['day', 'dayAndTime', 'moment', 'month'] as const).map((as) => quantity(date(AT, as)))).toEqual(
@@ -123,6 +124,22 @@ test('money is shown with its hundredths and its thousands apart, as large numbe
   expect(quantity(whole(100000))).toBe('100,000');
 });
 
+test('Spanish has its own decimals, plurals and genders of amounts', () => {
+  const { text, quantity } = writerIn(METRIC, 'es');
+  expect(quantity(mm(231.75))).toBe('231,8 mm');
+  expect(quantity(fineMm(0.25))).toBe('0,25 mm');
+  expect(quantity(decimal(1.5, 2))).toBe('1,50');
+  expect(quantity(moneyOf('€', 123_456))).toBe('€1234,56');
+  expect(quantity(span(4 * 86_400))).toBe('4 días');
+  expect([0, 1, 2, 5].map((n) => quantity(count(n, 'piece')))).toEqual([
+    '0 piezas',
+    '1 pieza',
+    '2 piezas',
+    '5 piezas',
+  ]);
+  expect(text(say('common.from', { f: inSentence(say('heat.dwellTime')) }))).toBe('de tiempo de prensado');
+});
+
 test('American English holds what differs, and is English in the rest', () => {
   const { text } = writerIn(METRIC, 'en-US');
   expect(text(say('art.centreOn'))).toBe('Center on');
@@ -134,6 +151,7 @@ test.each([
   [['fr', 'en-AU'], 'en'],
   [['fr'], 'en'],
   [[], 'en'],
+  [['es-MX', 'en'], 'es'],
 ] as const)('of the languages %j, %s is shown', (wishes, locale) => expect(localeFor(wishes)).toBe(locale));
 
 test('an id that is not there is written as nothing', () => {
@@ -141,5 +159,9 @@ test('an id that is not there is written as nothing', () => {
 });
 
 test('a language is named as its readers name it', () => {
-  expect([languageName('en'), languageName('en-US')]).toEqual(['British English', 'American English']);
+  expect([languageName('en'), languageName('en-US'), languageName('es')]).toEqual([
+    'British English',
+    'American English',
+    'español',
+  ]);
 });

@@ -9,7 +9,7 @@ const WHERE = say('finish.labels');
 
 /** What a label may say only where the maker of the blank says it: of dishwashers, microwaves, food. */
 const CLAIMS =
-  /dish\s*-?\s*washer|micro\s*-?\s*wave|food\s*-?\s*(safe|grade|contact)|safe\s+for\s+(food|drink)/i;
+  /dish\s*-?\s*washer|micro\s*-?\s*wave|food\s*-?\s*(safe|grade|contact)|safe\s+for\s+(food|drink)|lava\s*-?\s*vajillas|micro\s*-?\s*ondas|(apt[oa]s?|segur[oa]s?)\s+para\s+(alimentos|bebidas|comida|uso alimentario)/i;
 
 /** What is claimed, in its own words; null where nothing is. */
 export const claimIn = (text: string): string | null => CLAIMS.exec(text)?.[0] ?? null;

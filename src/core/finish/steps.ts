@@ -43,80 +43,80 @@ interface Manner {
   readonly caution?: Message;
 }
 
-/** The first whose words are found says how. */
+/** The first whose words are found says how: people write them in their own language. */
 const MANNERS: readonly Manner[] = [
   {
     kind: 'rubber-foot',
-    words: /\b(rubber|silicone)\b.*\b(foot|base|boot|bottom)\b/i,
+    words: /\b(rubber|silicone)\b.*\b(foot|base|boot|bottom)\b|\bbase\b.*\b(goma|silicona)\b/i,
     how: say('finish.whileBaseHandWarm'),
     handsS: 15,
   },
   {
     kind: 'clockwork',
-    words: /clockwork|movement/i,
+    words: /clockwork|movement|maquinaria|mecanismo/i,
     how: say('finish.fromBackThroughHole'),
     handsS: 60,
     caution: say('finish.moreThanQuarterTurn'),
   },
   {
     kind: 'hands',
-    words: /\bhands?\b/i,
+    words: /\bhands?\b|\bagujas?\b/i,
     how: say('finish.hourHandFirstThen'),
     handsS: 45,
   },
   {
     kind: 'battery',
-    words: /batter/i,
+    words: /batter|\bpilas?\b/i,
     how: say('finish.markedEndFirstSet'),
     handsS: 20,
   },
   {
     kind: 'feet',
-    words: /\b(feet|foot|bumpers?|felt|cork)\b/i,
+    words: /\b(feet|foot|bumpers?|felt|cork|patas?|topes?|fieltro|corcho)\b/i,
     how: say('finish.wipeBackDryPut'),
     handsS: 40,
   },
   {
     kind: 'hanger',
-    words: /hanger/i,
+    words: /hanger|colgador/i,
     how: say('finish.paperTemplateMiddleLine'),
     handsS: 90,
     caution: say('finish.heavyPlatesFallStrong'),
   },
   {
     kind: 'stand',
-    words: /\b(stand|easel)\b/i,
+    words: /\b(stand|easel|soporte|caballete)\b/i,
     how: say('finish.pictureUprightStandUp'),
     handsS: 20,
   },
   {
     kind: 'ring',
-    words: /\b(ring|clasp|clip)\b/i,
+    words: /\b(ring|clasp|clip|anillo|anilla|aro|mosquetón|pinza)(?!\p{L})/iu,
     how: say('finish.openSidewaysApartHole'),
     handsS: 25,
   },
   {
     kind: 'cord',
-    words: /\b(ribbon|cord|strap|sling)\b/i,
+    words: /\b(ribbon|cord|strap|sling|cinta|cordel|correa)\b|cordón/i,
     how: say('finish.holeSideUpPicture'),
     handsS: 25,
   },
   {
     kind: 'pin',
-    words: /\b(pin|magnet)s?\b/i,
+    words: /\b(pin|magnet)s?\b|\balfiler|\bimán|\bimanes\b/i,
     how: say('finish.littleAboveMiddleSo'),
     handsS: 20,
     caution: say('finish.strongMagnetsPinchSmall'),
   },
   {
     kind: 'backing',
-    words: /backing/i,
+    words: /backing|fondo/i,
     how: say('finish.clearStockWhiteBehind'),
     handsS: 40,
   },
   {
     kind: 'fixing',
-    words: /screw|caps?\b/i,
+    words: /screw|caps?\b|tornillo|rosca|tapón/i,
     how: say('finish.drilledFixedMakersSheet'),
     handsS: 60,
   },
@@ -138,6 +138,11 @@ const slug = (text: string): string =>
     .replace(/^-+|-+$/g, '')
     .slice(0, 50) || 'step';
 
+/** Steps every piece has, as another language names them. */
+const ALSO: Readonly<Record<string, string>> = { caja: 'box', etiqueta: 'label' };
+/** The id of a line: the same in every language for a step every piece has. */
+const lineId = (line: string): string => ALSO[slug(line)] ?? slug(line);
+
 const same = (a: string, b: string): boolean => slug(a) === slug(b);
 
 function step(line: string, part: string | null, off: readonly string[]): FinishStep {
@@ -148,7 +153,7 @@ function step(line: string, part: string | null, off: readonly string[]): Finish
     ? BACK_ON
     : (manner ?? { kind: 'other' as const, how: say('finish.shopDoes'), handsS: 20 });
   return {
-    id: `${ID}${slug(line)}`,
+    id: `${ID}${lineId(line)}`,
     kind: of.kind,
     what: verbatim(line),
     how: of.how,
@@ -189,7 +194,7 @@ const LAST: readonly FinishStep[] = [
 ];
 
 /** A care card is in the box already. */
-const isCare = (line: string): boolean => /\bcare\b/i.test(line);
+const isCare = (line: string): boolean => /\bcare\b|\bcuidados\b/i.test(line);
 
 /**
  * What is done to a piece after the press, in order: what its blank asks for, what it came with put back, then photograph, box and label. A part

@@ -1,3 +1,4 @@
+import { type WasteKind } from './materials';
 import { say } from '../message/message';
 import type { Message } from '../message/message';
 import { celsius, seconds } from '../message/quantity';
@@ -66,3 +67,10 @@ export const settingsSummary = (s: HeatSettings, keptDwellS: number | null = nul
     pressure: PRESSURE_WORDS[s.pressure],
     peel: s.peel,
   });
+
+/** What lies between the print and the press. */
+export const WASTE_WORDS: Readonly<Record<WasteKind, Message>> = {
+  plain: say('heat.plainPaper'),
+  parchment: say('press.parchment'),
+  silicone: say('press.siliconeSheet'),
+};

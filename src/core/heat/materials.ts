@@ -32,8 +32,8 @@ export const WOOD: Conductor = { conductivity: 0.15, capacity: 0.8e6 };
 
 /** Sheets laid against the platen or the bed. The thickness of one, mm. */
 export const WASTE_SHEETS = {
-  plain: { thicknessMm: 0.1, words: 'plain paper' },
-  parchment: { thicknessMm: 0.06, words: 'parchment' },
-  silicone: { thicknessMm: 0.25, words: 'silicone sheet' },
+  plain: { thicknessMm: 0.1 },
+  parchment: { thicknessMm: 0.06 },
+  silicone: { thicknessMm: 0.25 },
 } as const;
 export type WasteKind = keyof typeof WASTE_SHEETS;

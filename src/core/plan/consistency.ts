@@ -1,3 +1,4 @@
+import { METHOD_WORDS } from '../readings/methodWords';
 import { within95 } from '../figures/interval';
 import type { Finding } from '../figures/figure';
 import { measured, minus, type Uncertain } from '../figures/uncertain';
@@ -159,7 +160,7 @@ function twoMethods(places: readonly PlaceReadings[]): Finding[] {
               place: p.place.name,
               a: mm(a),
               b: mm(b),
-              method: round[0]?.reading.method ?? 'tape',
+              method: METHOD_WORDS[round[0]?.reading.method ?? 'soft tape'],
             }),
           ),
         ]

@@ -40,7 +40,7 @@ const estimated = (
     arithmetic: more.arithmetic ?? [],
   });
 
-function goodFigure(o: HeatOutcome, most: string): Figure {
+function goodFigure(o: HeatOutcome, most: Message): Figure {
   const basis = o.trials > 0 ? say('heat.from', { settings: o.trials }) : say('heat.fromWhatUsualNothing');
   return figure({
     id: 'heat.good',
@@ -220,7 +220,7 @@ export function modelFigures(
   const o = model.shown;
   if (!o) return [];
   return [
-    goodFigure(o, model.subject.load.round ? 'place' : 'corner'),
+    goodFigure(o, model.subject.load.round ? say('heat.place') : say('heat.corner')),
     ...doseFigures(o),
     peakFigure(o),
     ...facesFigure(o),

@@ -1,3 +1,4 @@
+import { METHOD_WORDS } from '../readings/methodWords';
 import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
 import { within95 } from '../figures/interval';
 import { exact, minus, scaled, type Uncertain } from '../figures/uncertain';
@@ -43,10 +44,10 @@ function howTaken(p: PlaceReadings): Message {
   const less = p.place.gapMm > 0 ? say('measure.lessHandle') : say('common.n');
   if (!same) return say('measure.mixedMethods', { readings: read.length });
   if (p.place.kind === 'length' || method === 'steel rule')
-    return say('measure.methodReadings', { method, readings: read.length });
+    return say('measure.methodReadings', { method: METHOD_WORDS[method], readings: read.length });
   if (method === 'caliper' || method === 'maker’s figure')
-    return say('measure.methodRawLess', { method, raw: mm(raw), less });
-  return say('measure.lessThickness', { method, raw: mm(raw), correction: fineMm(-p.correctionMm) });
+    return say('measure.methodRawLess', { method: METHOD_WORDS[method], raw: mm(raw), less });
+  return say('measure.lessThickness', { method: METHOD_WORDS[method], raw: mm(raw), correction: fineMm(-p.correctionMm) });
 }
 
 function placeFigure(p: PlaceReadings): Figure | null {
@@ -61,7 +62,7 @@ function placeFigure(p: PlaceReadings): Figure | null {
     arithmetic: read.map((i) =>
       say('measure.by', {
         reading: i.reading.text,
-        method: i.reading.method,
+        method: METHOD_WORDS[i.reading.method],
         raw: mm(i.rawMm ?? 0),
         surface: mm(i.surfaceMm ?? 0),
         which: i.odd ? 'standsApart' : 'other',

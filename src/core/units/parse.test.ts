@@ -1,8 +1,12 @@
+import { mm } from '../message/quantity';
+import { INTL_LOCALE, LOCALES } from '@/words/locale';
+import { allOf } from '@/words/all';
+import { createWriter } from '@/words/writer';
 import { english } from '@/words/english';
 import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { parseDuration, parseLength, parseTemperature } from './parse';
-import { formatDuration, inchFraction } from './format';
+import { formatDuration, inchFraction, METRIC } from './format';
 
 const mmOf = (text: string, bare: 'mm' | 'in' = 'mm') => {
   const r = parseLength(text, bare);
@@ -32,8 +36,27 @@ describe('lengths as people write them', () => {
     ['2\' 3 1/2"', 698.5],
     ['2’ 3½”', 698.5],
     ['1 foot 6', 457.2],
+    ['8 3/8 pulgadas', 212.725],
+    ['21,3 centímetros', 213],
+    ['2 pies 3 pulg', 685.8],
   ])('%s is %d mm', (text, expected) => {
     expect(mmOf(text)).toBeCloseTo(expected, 9);
+  });
+
+  test('what any language writes is read again', () => {
+    const inches = { ...METRIC, length: 'in', inchDenominator: 64 } as const;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...LOCALES),
+        fc.boolean(),
+        fc.double({ min: 1, max: 900, noNaN: true }),
+        (locale, metric, lengthMm) => {
+          const { quantity } = createWriter(allOf(locale), metric ? METRIC : inches, INTL_LOCALE[locale]);
+          const read = mmOf(quantity(mm(lengthMm)));
+          expect(Math.abs(Number(read) - lengthMm)).toBeLessThanOrEqual(metric ? 0.051 : 25.4 / 128 + 1e-9);
+        },
+      ),
+    );
   });
 
   test('a bare number is in the unit fixed when it was typed', () => {
@@ -167,6 +190,8 @@ describe('temperatures and times', () => {
     ['0:01:05', 65],
     ['1 h 5 s', 3605],
     ['1 h 2 min 3 s', 3723],
+    ['1 minuto 5 segundos', 65],
+    ['1 hora 30', 5400],
   ])('%s is %d s', (text, s) => {
     expect(parseDuration(text)).toEqual({ ok: true, value: s });
   });

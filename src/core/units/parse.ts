@@ -30,6 +30,17 @@ const UNIT_WORDS: Readonly<Record<string, ParsedLength['unit']>> = {
   metres: 'm',
   meter: 'm',
   meters: 'm',
+  milímetro: 'mm',
+  milímetros: 'mm',
+  centímetro: 'cm',
+  centímetros: 'cm',
+  metro: 'm',
+  metros: 'm',
+  pulg: 'in',
+  pulgada: 'in',
+  pulgadas: 'in',
+  pie: 'ft',
+  pies: 'ft',
   in: 'in',
   inch: 'in',
   inches: 'in',
@@ -101,9 +112,10 @@ export function parseLength(
 
 /** `2' 3 1/2"`, `2 ft 3 in`; null for anything written in one unit. */
 function feetAndInches(clean: string, text: string, where: Message | string): Result<ParsedLength> | null {
-  const m = /^(\d{1,3}) ?(?:'(?!')|ft|feet|foot)[ -]*(\d[\d.,/ -]*?) ?(?:"|''|in|inch|inches)?\.?$/.exec(
-    clean,
-  );
+  const m =
+    /^(\d{1,3}) ?(?:'(?!')|ft|feet|foot|pies?)[ -]*(\d[\d.,/ -]*?) ?(?:"|''|in|inch|inches|pulgadas?|pulg)?\.?$/.exec(
+      clean,
+    );
   if (!m) return null;
   const inches = oneUnit(m[2] ?? '', 'in', text, where);
   if (!inches.ok) return unreadable(text, where);
@@ -119,7 +131,7 @@ function oneUnit(
   text: string,
   where: Message | string,
 ): Result<ParsedLength> {
-  const split = /^(\d[-\d.,/ ]*|[.,]\d+)([a-z"']*)\.?$/.exec(clean);
+  const split = /^(\d[-\d.,/ ]*|[.,]\d+)([a-zí"']*)\.?$/.exec(clean);
   if (!split) return unreadable(text, where);
   const body = (split[1] ?? '').trim();
   const unitWord = split[2] ?? '';
@@ -210,30 +222,35 @@ const LONGEST_S = 7200;
 const part = (text: string | undefined, perUnit: number): number =>
   text === undefined ? 0 : Number(text.replace(',', '.')) * perUnit;
 
-/** Seconds in `1:05`, `1:00:00`, `65 s`, `12.5 s`, `2 minutes`, `1 min 5 s`, `1.5 h`, `1 h 01 min`, `1 h 5 s`; null where it is no time. */
+/** Units of time as they are written in English and Spanish, each as one letter. */
+const TIME_UNITS: readonly (readonly [RegExp, string])[] = [
+  [/(?:seconds?|segundos?|secs?|segs?)(?![a-z])/g, 's'],
+  [/(?:minutes?|minutos?|mins?)(?![a-z])/g, 'm'],
+  [/(?:hours?|horas?|hrs?)(?![a-z])/g, 'h'],
+];
+
+/** Seconds in `1:05`, `1:00:00`, `65 s`, `12.5 s`, `2 minutes`, `1 min 5 s`, `1.5 h`, `1 h 01 min`, `1 h 5 s`, its units already letters; null where it is no time. */
 function secondsIn(clean: string): number | null {
   const long = /^(\d{1,2}):([0-5]\d):([0-5]\d)$/.exec(clean);
   if (long) return part(long[1], 3600) + part(long[2], 60) + part(long[3], 1);
-  const clock = /^(\d{1,3}):([0-5]\d)(?: ?(?:m|min|minutes?))?$/.exec(clean);
+  const clock = /^(\d{1,3}):([0-5]\d)(?: ?m)?$/.exec(clean);
   if (clock) return part(clock[1], 60) + part(clock[2], 1);
-  const plain = /^(\d{1,4}(?:[.,]\d{1,2})?) ?(?:s|sec|secs|seconds?)?$/.exec(clean);
+  const plain = /^(\d{1,4}(?:[.,]\d{1,2})?) ?s?$/.exec(clean);
   if (plain) return part(plain[1], 1);
-  const hours =
-    /^(\d{1,2}) ?(?:h|hr|hrs|hours?)(?: ?([0-5]?\d) ?(?:m|min|mins|minutes?)?)?(?: ?([0-5]?\d) ?(?:s|sec|secs|seconds?))?$/.exec(
-      clean,
-    );
+  const hours = /^(\d{1,2}) ?h(?: ?([0-5]?\d) ?m?)?(?: ?([0-5]?\d) ?s)?$/.exec(clean);
   if (hours) return part(hours[1], 3600) + part(hours[2], 60) + part(hours[3], 1);
-  const partHours = /^(\d{1,2}[.,]\d{1,3}) ?(?:h|hr|hrs|hours?)$/.exec(clean);
+  const partHours = /^(\d{1,2}[.,]\d{1,3}) ?h$/.exec(clean);
   if (partHours) return part(partHours[1], 3600);
-  const decimal = /^(\d{1,3}[.,]\d{1,2}) ?(?:m|min|mins|minutes?)$/.exec(clean);
+  const decimal = /^(\d{1,3}[.,]\d{1,2}) ?m$/.exec(clean);
   if (decimal) return part(decimal[1], 60);
-  const both = /^(\d{1,3}) ?(?:m|min|mins|minutes?)(?: ?([0-5]?\d) ?(?:s|sec|secs|seconds?)?)?$/.exec(clean);
+  const both = /^(\d{1,3}) ?m(?: ?([0-5]?\d) ?s?)?$/.exec(clean);
   return both ? part(both[1], 60) + part(both[2], 1) : null;
 }
 
 /** A time as written: `65`, `12.5 s`, `1:05`, `2 minutes`, `1 min 5`, `1:00:00`, `1.5 h`, `1 h 01 min`. Returns seconds, 1 to 7200. */
 export function parseDuration(text: string, where: Message | string = say('fields.time')): Result<number> {
-  const s = secondsIn(text.trim().toLowerCase().replace(/\s+/g, ' ').replace(/\.$/, ''));
+  const lower = text.trim().toLowerCase().replace(/\s+/g, ' ').replace(/\.$/, '');
+  const s = secondsIn(TIME_UNITS.reduce((t, [words, letter]) => t.replace(words, letter), lower));
   if (s === null) return fail(say('fields.cannotReadTime', { text: text.slice(0, 16) }), where, TIME_WAY);
   if (s < 1) return fail(say('fields.timeAll'), where, TIME_WAY);
   if (s > LONGEST_S) return fail(say('fields.moreThanTwoHours'), where, TIME_WAY);

@@ -2,10 +2,9 @@
 
 import { say } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
-import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '@/core/heat/labels';
+import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS, WASTE_WORDS } from '@/core/heat/labels';
 import { lowestTargetC } from '@/core/heat/starting';
 import { byTimer, timerWays } from '@/core/heat/timerWays';
-import { WASTE_SHEETS } from '@/core/heat/materials';
 import { PEELS, PRESSURES, type HeatSettings } from '@/core/shop/heatSettings';
 import { HEATED_FROM, WASTE_KINDS, type Load } from '@/core/shop/load';
 import { isOven, isWrapPress, TIMER_STARTS, type TimerStart } from '@/core/shop/press';
@@ -54,7 +53,7 @@ export function HeatFields() {
   const put = (next: Partial<HeatSettings>, group?: string) =>
     edit((j) => ({ ...j, heat: { ...j.heat, ...next } }), group);
   const temp = t.parts(celsius(s.platenC));
-  const coolDown = s.coolDownC === null ? 'no' : t.parts(celsius(s.coolDownC)).number;
+  const coolDown = s.coolDownC === null ? t('common.noWord') : t.parts(celsius(s.coolDownC)).number;
   const changed = Object.keys(job.heat).length > 0 || Object.keys(job.load).length > 0;
   const readTemp = (where: string) => (text: string) => {
     const r = parseTemperature(text, units.temperature, where);
@@ -294,7 +293,7 @@ function WasteFields() {
           <Select
             label={t('heat.wasteSheet')}
             value={load.load.wasteKind}
-            options={WASTE_KINDS.map((k) => ({ value: k, label: WASTE_SHEETS[k].words }))}
+            options={WASTE_KINDS.map((k) => ({ value: k, label: t(WASTE_WORDS[k]) }))}
             onChange={(wasteKind) => put({ wasteKind })}
             className="w-36"
           />

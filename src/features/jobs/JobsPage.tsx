@@ -1,7 +1,7 @@
 'use client';
 
 import { say, type Message } from '@/core/message/message';
-import { useWords } from '@/ui/words';
+import { useWords, useLocale } from '@/ui/words';
 import { FileUp, Plus } from 'lucide-react';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -121,7 +121,7 @@ function JobLists({ jobs, jobStatuses, find }: ListProps) {
           >
             {t(HEADS[by])}{' '}
             {order.by === by && (
-              <span aria-label={order.down ? 'descending' : 'ascending'} role="img">
+              <span aria-label={t(order.down ? 'jobs.descending' : 'jobs.ascending')} role="img">
                 {order.down ? '▼' : '▲'}
               </span>
             )}
@@ -166,8 +166,9 @@ function BringJob() {
 
 function EmptyBench({ onBegin }: { onBegin: () => void }) {
   const t = useWords();
+  const locale = useLocale();
   const demo = async () => {
-    const r = await loadDemo();
+    const r = await loadDemo(locale);
     if (!r.ok) notifyProblem(r.problem);
   };
   return (

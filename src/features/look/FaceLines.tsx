@@ -69,10 +69,10 @@ export function FaceLines({ fit, face, gaps, taped, ends = 'seam' }: Props) {
             {t('common.foot')}
           </text>
           <text x={fit.x(0)} y={fit.y(h) + 17} {...words}>
-            {ends}
+            {t(ends === 'seam' ? 'inspect.seam' : 'inspect.handle')}
           </text>
           <text x={fit.x(w)} y={fit.y(h) + 17} textAnchor="end" {...words}>
-            {ends}
+            {t(ends === 'seam' ? 'inspect.seam' : 'inspect.handle')}
           </text>
         </>
       ) : (

@@ -42,7 +42,7 @@ const VALUES: Readonly<Record<string, Message>> = {
   first: say('inspect.firstAfterPause'),
   later: say('inspect.afterOthers'),
   yes: say('inspect.yes2'),
-  no: say('inspect.no2'),
+  no: say('common.noWord'),
 };
 
 /** What is known beside the faults, in words; what is known by halves with its share. Replies stand by their questions. */

@@ -1,6 +1,7 @@
 'use client';
 
-import { say, type Message } from '@/core/message/message';
+import { METHOD_WORDS } from '@/core/readings/methodWords';
+import { type Message } from '@/core/message/message';
 import { X } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { PLACES, type Job, type Method, type Place, type Reading } from '@/core/job/job';
@@ -19,14 +20,6 @@ import type { Problem } from '@/core/basics/result';
 const METHODS_FOR: Readonly<Record<PlaceSpec['kind'], readonly Method[]>> = {
   circumference: ['soft tape', 'paper strip', 'caliper', 'string', 'maker’s figure'],
   length: ['steel rule', 'soft tape', 'caliper', 'maker’s figure'],
-};
-const METHOD_WORDS: Readonly<Record<Method, Message>> = {
-  'soft tape': say('measure.softTape'),
-  'paper strip': say('measure.paperStrip'),
-  caliper: say('measure.caliper'),
-  string: say('measure.string'),
-  'steel rule': say('measure.steelRule'),
-  'maker’s figure': say('figures.makersFigure'),
 };
 const OPTIONS: Readonly<Record<PlaceSpec['kind'], readonly { value: Method; label: Message }[]>> = {
   circumference: METHODS_FOR.circumference.map((m) => ({ value: m, label: METHOD_WORDS[m] })),

@@ -14,7 +14,7 @@ import { readThings } from '@/data/shop';
 import { storageProblem } from '@/data/storage';
 import { holdsUnrestored, Messages } from '@/ui/notify';
 import { part } from '@/core/basics/part';
-import { useChosenLocale } from '@/ui/locale';
+import { useChosenLocale, chosenLocale } from '@/ui/locale';
 import { UnitsProvider } from '@/ui/units';
 import { LocaleProvider } from '@/ui/words';
 import { loadParts } from '@/words/loaded';
@@ -47,7 +47,7 @@ const NO_JOBS: readonly JobRecord[] = [];
 function useSeed(demo: boolean): Result<boolean> | null {
   const [seeded, setSeeded] = useState<Result<boolean> | null>(null);
   useEffect(() => {
-    void seedIfEmpty(demo).then(async (r) => {
+    void seedIfEmpty(demo, chosenLocale()).then(async (r) => {
       if (r.ok) await settleRuns().catch(() => undefined);
       setSeeded(r);
     });

@@ -1,6 +1,6 @@
 'use client';
 
-import { FAMILY_WORDS } from '@/core/shop/kindWords';
+import { FAMILY_WORDS, FINISH_WORDS, MATERIAL_WORDS } from '@/core/shop/kindWords';
 import { say, type Message } from '@/core/message/message';
 import { FileDown, FileUp, Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
@@ -63,11 +63,11 @@ function columnsFor(onEdit: (e: Editing) => void, t: Words) {
         </span>
       ),
     }),
-    c.accessor('family', { header: t('common.family'), cell: (x) => t(FAMILY_WORDS[x.getValue()]) }),
+    c.accessor((b) => t(FAMILY_WORDS[b.family]), { id: 'family', header: t('common.family') }),
     c.accessor((b) => t(formWords(b)), { id: 'form', header: t('common.shape') }),
     c.accessor(widthOf, { id: 'across', header: t('common.width'), cell: (x) => <Mm of={x.getValue()} /> }),
     c.accessor(heightOf, { id: 'height', header: t('common.height'), cell: (x) => <Mm of={x.getValue()} /> }),
-    c.accessor((b) => b.material, {
+    c.accessor((b) => t(MATERIAL_WORDS[b.material]), {
       id: 'material',
       header: t('common.material'),
       cell: (x) => (
@@ -77,7 +77,7 @@ function columnsFor(onEdit: (e: Editing) => void, t: Words) {
         </span>
       ),
     }),
-    c.accessor((b) => b.coating.finish, {
+    c.accessor((b) => t(FINISH_WORDS[b.coating.finish]), {
       id: 'coating',
       header: t('common.coating'),
       cell: (x) => (

@@ -1,5 +1,6 @@
 'use client';
 
+import { date } from '@/core/message/quantity';
 import { useWords } from '@/ui/words';
 import { say } from '@/core/message/message';
 import { Plus, Trash2 } from 'lucide-react';
@@ -12,8 +13,12 @@ import { NumberField } from '@/ui/NumberField';
 import { TypedField } from '@/ui/TypedField';
 import { useShop } from '../shell/shopContext';
 import { Group } from './Group';
-import { hoursText, readHours } from './hours';
+import { hoursMessage, readHours } from './hours';
 import { useSettings } from './useSettings';
+
+/** Midday of a Monday, for the names of the days. */
+const A_MONDAY = new Date(2024, 0, 1, 12).getTime();
+const DAY_MS = 86_400_000;
 
 const title = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
@@ -25,11 +30,11 @@ export function DayGroup() {
   const { day } = s;
   return (
     <Group title={t('shop.workingHours')} about={t('shop.workScheduledTheseHours')}>
-      {WEEKDAYS.map((w) => (
+      {WEEKDAYS.map((w, i) => (
         <TypedField
           key={w}
-          label={title(w)}
-          text={hoursText(day.opening[w])}
+          label={title(t.quantity(date(A_MONDAY + i * DAY_MS, 'weekday')))}
+          text={t(hoursMessage(day.opening[w]))}
           width="w-28"
           byHand
           parse={readHours}
@@ -42,7 +47,7 @@ export function DayGroup() {
         <TypedField
           key={`${b.name} ${i}`}
           label={b.name}
-          text={hoursText(b.hours)}
+          text={t(hoursMessage(b.hours))}
           width="w-28"
           byHand
           parse={readHours}

@@ -67,7 +67,7 @@ export function WorkCosts() {
         value={s.money.quoteDays}
         min={1}
         max={365}
-        unit="days"
+        unit={t('shop.days')}
         whole
         byHand
         onValue={(quoteDays) => put({ quoteDays })}

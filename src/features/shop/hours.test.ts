@@ -1,6 +1,7 @@
 import { english } from '@/words/english';
+import { spanish } from '@/words/spanish';
 import { inEnglish } from '@/words/inEnglish';
-import { hoursText, readHours } from './hours';
+import { hoursMessage, readHours } from './hours';
 
 const read = (text: string) => {
   const r = readHours(text);
@@ -22,5 +23,5 @@ test('what is no hours is said', () => {
 
 test('what is shown is read as the same', () => {
   for (const h of [null, { fromMin: 0, toMin: 1440 }, { fromMin: 545, toMin: 1019 }])
-    expect(read(hoursText(h))).toEqual(h);
+    for (const write of [english.text, spanish.text]) expect(read(write(hoursMessage(h)))).toEqual(h);
 });

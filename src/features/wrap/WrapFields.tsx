@@ -1,7 +1,7 @@
 'use client';
 
 import { HOLD_WORDS } from '@/core/shop/kindWords';
-import { say } from '@/core/message/message';
+import { say, type Message } from '@/core/message/message';
 import { Plus, X } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
 import { FACE_WAYS, FOLDS, MOST_MARKS, type Job } from '@/core/job/job';
@@ -22,6 +22,12 @@ import { useJob } from '../job/jobContext';
 
 type Wrap = Job['wrap'];
 type Marks = Wrap['marks'];
+
+const FACE_WAY_WORDS: Readonly<Record<(typeof FACE_WAYS)[number], Message>> = {
+  together: say('wrap.bothTogether'),
+  'one then the other': say('wrap.oneThenOther'),
+  'front only': say('wrap.frontOnly'),
+};
 
 function usePut() {
   const { edit } = useJob();
@@ -296,7 +302,7 @@ export const FlatFields = memo(function FlatFields({ blank }: { blank: FlatBlank
             value={wrap.faces}
             options={FACE_WAYS.map((f) => ({
               value: f,
-              label: f === 'together' ? t('wrap.bothTogether') : f,
+              label: t(FACE_WAY_WORDS[f]),
             }))}
             onChange={(faces) => put({ faces })}
             className="w-48"
