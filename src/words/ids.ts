@@ -577,6 +577,7 @@ export interface ValueNames {
   'count.day': 'n';
   'count.item': 'n';
   'count.mark': 'n';
+  'count.blank': 'n';
   'fields.colourLeftDriverPrint': never;
   'fields.printingProgram': never;
   'fields.colourManagedProgramInks': never;
@@ -1330,6 +1331,9 @@ export interface ValueNames {
   'heat.plainPaper': never;
   'heat.corner': never;
   'heat.place': never;
+  'heat.peelWord': 'peel';
+  'heat.same': never;
+  'heat.dummy': never;
   'inspect.coldestPrintedPlaceGets': 'least' | 'under' | 'which' | 'which2';
   'inspect.goodAfterOneSo': 'goodNow' | 'goodThen';
   'inspect.heatAloneDoesSolve': never;

@@ -72,7 +72,7 @@ const MANNERS: readonly Manner[] = [
   },
   {
     kind: 'feet',
-    words: /\b(feet|foot|bumpers?|felt|cork|patas?|topes?|fieltro|corcho)\b/i,
+    words: /\b(feet|foot|bumpers?|felt|cork|pies?|patas?|topes?|fieltro|corcho)\b/i,
     how: say('finish.wipeBackDryPut'),
     handsS: 40,
   },
@@ -116,7 +116,7 @@ const MANNERS: readonly Manner[] = [
   },
   {
     kind: 'fixing',
-    words: /screw|caps?\b|tornillo|rosca|tapón/i,
+    words: /screw|\bcaps\b|tornillo|embellecedor/i,
     how: say('finish.drilledFixedMakersSheet'),
     handsS: 60,
   },

@@ -1,4 +1,4 @@
-import { FLAT_FORM_WORDS } from '../shop/kindWords';
+import { FLAT_FORM_WORDS, FINISH_WORDS } from '../shop/kindWords';
 import { figure, type Figure } from '../figures/figure';
 import { formOf, wallOf } from '../shapes/round';
 import { isFlat, isRound, type Blank, type FlatBlank, type RoundBlank } from '../shop/blank';
@@ -152,7 +152,7 @@ function coatFigure(b: Blank): Figure {
   return figure({
     id: 'blank.coat',
     label: say('common.coating'),
-    quantity: word(finish),
+    quantity: word(FINISH_WORDS[finish]),
     origin: 'calculated',
     working,
   });

@@ -67,7 +67,7 @@ export function settingFigures(c: ChosenHeat): Figure[] {
     figure({
       id: 'heat.peel',
       label: say('heat.peel'),
-      quantity: word(s.peel),
+      quantity: word(say('heat.peelWord', { peel: s.peel })),
       origin: at.peel,
       working: PEEL_NOTES[s.peel].gain,
       ...proof(at.peel),

@@ -65,7 +65,7 @@ export function Barrel({
         className="font-label"
         fill={ink}
       >
-        {mark}
+        {t(mark === 'seam' ? 'inspect.seam' : 'inspect.handle')}
       </text>
       {showTurn && rotationDeg > 0 && (
         <g>

@@ -64,6 +64,7 @@ export function BedDiagram({ press, print = false }: { press: FlatPress | Oven; 
 }
 
 function PieceOn({ at, n, line, round }: { at: BedPlacement; n: number; line: number; round: boolean }) {
+  const t = useWords();
   const { plan } = useJob();
   const { pattern } = plan.wrap;
   const flat = plan.blank.blank?.shape.kind === 'flat';
@@ -105,7 +106,7 @@ function PieceOn({ at, n, line, round }: { at: BedPlacement; n: number; line: nu
         className="font-label"
         fill="#14211f"
       >
-        {at.dummy ? 'dummy' : n}
+        {at.dummy ? t('heat.dummy') : n}
       </text>
     </g>
   );

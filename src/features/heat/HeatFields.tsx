@@ -99,12 +99,14 @@ export function HeatFields() {
       {s.passes > 1 && (
         <TypedField
           label={t('heat.laterPasses')}
-          text={s.laterDwellS === null ? 'same' : String(s.laterDwellS)}
+          text={s.laterDwellS === null ? t('heat.same') : String(s.laterDwellS)}
           unit={s.laterDwellS === null ? '' : 's'}
           byHand={originOf.laterDwellS === 'measured'}
           width="w-16"
           parse={(typed) =>
-            /^(same|no|-)?$/i.test(typed.trim()) ? ok(null) : parseDuration(typed, t('heat.laterPasses'))
+            /^(same|igual|no|-)?$/i.test(typed.trim())
+              ? ok(null)
+              : parseDuration(typed, t('heat.laterPasses'))
           }
           onValue={(laterDwellS) => put({ laterDwellS }, 'later')}
         />

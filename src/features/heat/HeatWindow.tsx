@@ -247,14 +247,21 @@ function Here({ scales: { x, y }, units }: { scales: WindowScales; units: UnitCh
   );
 }
 
+/** Room a letter of the key takes, px, and a dot with the space about it. */
+const LETTER_PX = 6.6;
+const DOT_PX = 34;
+
 const DotKey = ({ x, y }: { x: number; y: number }) => {
   const t = useWords();
+  const labels = (['good', 'under', 'over'] as const).map((v) => ({ v, label: t(DOT[v].label) }));
+  const before = (i: number): number =>
+    labels.slice(0, i).reduce((sum, { label }) => sum + DOT_PX + label.length * LETTER_PX, 0);
   return (
     <g>
-      {(['good', 'under', 'over'] as const).map((v, i) => (
-        <g key={v} transform={`translate(${x + i * 84} ${y})`}>
+      {labels.map(({ v, label }, i) => (
+        <g key={v} transform={`translate(${x + before(i)} ${y})`}>
           <circle r={6} cx={6} cy={-4} fill={DOT[v].fill} stroke="#14211f" strokeWidth={1.5} />
-          <text x={17}>{t(DOT[v].label)}</text>
+          <text x={17}>{label}</text>
         </g>
       ))}
     </g>

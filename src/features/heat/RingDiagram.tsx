@@ -64,7 +64,7 @@ export function RingDiagram() {
           fill="#14211f"
         >
           {handled
-            ? 'handle'
+            ? t('inspect.handle')
             : reach.gapDeg > 0
               ? t('heat.seamUpFirstHeat', { gap: Math.round(reach.gapDeg) })
               : t('heat.seamAnywhere')}

@@ -9,7 +9,7 @@ import { LADDER_ON, type Ladder } from '@/core/job/job';
 import type { Material } from '@/core/shop/blank';
 import { isFlatPress } from '@/core/shop/press';
 import type { HeatSettings } from '@/core/shop/heatSettings';
-import { celsius, seconds, decimal } from '@/core/message/quantity';
+import { celsius, seconds, decimal, count } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { writeLog } from '@/data/log';
 import { keepRecipe } from '@/data/shop';
@@ -145,7 +145,7 @@ function Begin() {
             <strong>{t('inspect.pressings', { expected: decimal(expected, 1) })}</strong>{' '}
             {t('inspect.untilOneGood')}{' '}
             <strong>
-              {blanksFor(on, expected, strips)} {blanksFor(on, expected, strips) === 1 ? 'blank' : 'blanks'}
+              <Q of={count(blanksFor(on, expected, strips), 'blank')} />
             </strong>
             .
           </p>

@@ -160,7 +160,7 @@ export const RoundFields = memo(function RoundFields() {
             label={t('wrap.unprintedEdgeHold')}
             value={wrap.grip ?? 'none'}
             options={[
-              { value: 'none', label: 'none' },
+              { value: 'none', label: t('common.none') },
               { value: 'rim', label: t('wrap.atTheRim') },
               { value: 'foot', label: t('wrap.atTheFoot') },
             ]}

@@ -27,6 +27,9 @@ const READ = new Set([
   'pressName',
 ]);
 
+/** What was taken off is kept by the name of the part. */
+const TAKEN_OFF = /^(take-off: )(.*)$/;
+
 const written = (value: unknown, write: Write): unknown => {
   if (typeof value === 'string') return write(value);
   return Array.isArray(value) && value.every((v) => typeof v === 'string')
@@ -38,7 +41,14 @@ function within(data: unknown, write: Write): unknown {
   if (Array.isArray(data)) return data.map((one) => within(one, write));
   if (typeof data !== 'object' || data === null) return data;
   return Object.fromEntries(
-    Object.entries(data).map(([k, v]) => [k, READ.has(k) ? written(v, write) : within(v, write)]),
+    Object.entries(data).map(([k, v]) => {
+      if (k === 'prepared')
+        return [
+          k,
+          written(v, (t) => t.replace(TAKEN_OFF, (_, id: string, part: string) => id + write(part))),
+        ];
+      return [k, READ.has(k) ? written(v, write) : within(v, write)];
+    }),
   );
 }
 
