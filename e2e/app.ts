@@ -1,3 +1,4 @@
+import { says } from './words';
 import { test as base, expect, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import type { Run } from '../src/core/shop/run';
 
@@ -61,37 +62,41 @@ export { expect };
 /** Opens the bench, where every job of the shop lies. */
 export async function openJobs(page: Page): Promise<void> {
   await page.goto(address());
-  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: says('common.jobs') })).toBeVisible();
 }
 
 /** Opens a step of a job by its address. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(`${address()}${path}`);
-  await expect(page.getByRole('navigation', { name: 'Steps of the job' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: says('job.stepsJob') })).toBeVisible();
 }
 
-export const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
+export const saved = (page: Page) => expect(page.getByText(says('job.saved'), { exact: true })).toBeVisible();
 
 /** The figure of a line in “Details”. */
 export const figure = (page: Page, label: string | RegExp) =>
-  page.getByRole('complementary', { name: 'Details' }).locator('li').filter({ hasText: label }).first();
+  page
+    .getByRole('complementary', { name: says('common.details') })
+    .locator('li')
+    .filter({ hasText: label })
+    .first();
 
 /** The line that says what stands in the way. */
-export const foot = (page: Page) => page.getByRole('region', { name: 'Findings', exact: true });
+export const foot = (page: Page) => page.getByRole('region', { name: says('job.findings'), exact: true });
 
 /** What was found in the art, listed below its board. */
-export const checks = (page: Page) => page.getByRole('region', { name: 'Checks before printing' });
+export const checks = (page: Page) => page.getByRole('region', { name: says('art.checksBeforePrinting') });
 
 /** One of the files under “Other files” of the Sheet step. */
 export async function otherFile(page: Page, name: string | RegExp): Promise<void> {
-  await page.getByRole('button', { name: 'Other files' }).click();
+  await page.getByRole('button', { name: says('sheet.otherFiles') }).click();
   await page.getByRole('menuitem', { name }).click();
 }
 
 /** Types a reading in the last, empty row of a place. */
 export async function takeReading(page: Page, place: string, text: string): Promise<void> {
   const box = page.getByRole('region', { name: place });
-  const spare = box.getByRole('textbox', { name: 'Another reading' });
+  const spare = box.getByRole('textbox', { name: says('measure.anotherReading') });
   await spare.fill(text);
   await spare.press('Enter');
 }
@@ -99,11 +104,11 @@ export async function takeReading(page: Page, place: string, text: string): Prom
 /** A new job on a blank found by some words. */
 export async function jobOn(page: Page, words: string, name: string): Promise<void> {
   await page.goto(address());
-  await page.getByRole('button', { name: 'New job' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
-  await page.getByRole('searchbox', { name: 'Search blanks' }).fill(words);
+  await page.getByRole('button', { name: says('jobs.newJob') }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(says('jobs.newJob'));
+  await page.getByRole('searchbox', { name: says('blank.searchBlanks') }).fill(words);
   await page.getByRole('button', { name, exact: false }).and(page.locator('[aria-pressed]')).first().click();
-  await expect(figure(page, 'Coating')).toBeVisible();
+  await expect(figure(page, says('common.coating'))).toBeVisible();
 }
 
 /** The runs as they stand in the browser's database. */

@@ -1,3 +1,4 @@
+import { opening, says } from './words';
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { address, expect, open, openJobs, storedRuns, test } from './app';
@@ -30,33 +31,38 @@ test('a run that cannot be read is said, saved to a file, and no second run star
   bench: page,
 }) => {
   await open(page, '/job/star-party-tumblers/press');
-  await page.getByRole('button', { name: 'Start pressing' }).click();
-  await page.getByRole('button', { name: 'First piece' }).click();
-  await expect(page.getByRole('button', { name: 'Loaded' })).toBeVisible();
+  await page.getByRole('button', { name: says('job.startPressing') }).click();
+  await page.getByRole('button', { name: says('press.firstPiece') }).click();
+  await expect(page.getByRole('button', { name: says('press.loaded') })).toBeVisible();
   await spoil(page, 'runs', 'event');
   await openJobs(page);
-  const notice = page.getByRole('alert').filter({ hasText: 'This version cannot read 1 run.' });
+  const notice = page
+    .getByRole('alert')
+    .filter({ hasText: says('shell.versionCannotRead', { aside: '1 run' }) });
   await expect(notice).toContainText('Star party crew tumblers');
   await expect(notice.getByRole('button', { name: 'Remove it' })).toBeDisabled();
   await page.goto(`${address()}/press/star-party-tumblers`);
-  await page.getByRole('button', { name: 'First piece' }).click();
+  await page.getByRole('button', { name: says('press.firstPiece') }).click();
   await expect(page.getByText(/cannot (be )?read/).first()).toBeVisible();
   expect(await storedRuns(page)).toHaveLength(1);
   await openJobs(page);
   const file = page.waitForEvent('download');
-  await notice.getByRole('button', { name: 'Save to a file' }).click();
+  await notice.getByRole('button', { name: says('common.saveFile') }).click();
   expect(readFileSync(await (await file).path(), 'utf8')).toContain('not-known-here');
   await notice.getByRole('button', { name: 'Remove it' }).click();
-  await page.getByRole('alertdialog').getByRole('button', { name: 'Remove' }).click();
+  await page
+    .getByRole('alertdialog')
+    .getByRole('button', { name: says('common.remove2') })
+    .click();
   await expect(notice).toHaveCount(0);
 });
 
 test('a deleted job whose undo finds no room stays offered until it is restored', async ({ bench: page }) => {
   await openJobs(page);
-  await page.getByRole('button', { name: 'Delete Comet glass cans' }).click();
+  await page.getByRole('button', { name: says('jobs.delete', { job: 'Comet glass cans' }) }).click();
   await page
     .getByRole('alertdialog')
-    .getByRole('button', { name: /^Delete/ })
+    .getByRole('button', { name: opening('jobs.delete3') })
     .click();
   const job = page.getByRole('link', { name: /Comet glass cans/ });
   await expect(job).toHaveCount(0);
@@ -68,14 +74,20 @@ test('a deleted job whose undo finds no room stays offered until it is restored'
     };
     Object.assign(IDBObjectStore.prototype, { put: full, add: full });
   });
-  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await page
+    .getByRole('button', { name: says('common.undo') })
+    .first()
+    .click();
   const kept = page.getByText(/Not restored yet\..*storage is full/);
   await expect(kept).toBeVisible();
   // Longer than a message usually stays.
   await page.waitForTimeout(9_000);
   await expect(kept).toBeVisible();
   await page.evaluate(() => (window as unknown as { room: () => void }).room());
-  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await page
+    .getByRole('button', { name: says('common.undo') })
+    .first()
+    .click();
   await expect(job.first()).toBeVisible();
   await page.reload();
   await expect(job.first()).toBeVisible();

@@ -1,3 +1,4 @@
+import { fixedPart, says } from './words';
 import { clean } from './axe';
 import { address, expect, open, test } from './app';
 
@@ -8,12 +9,12 @@ const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 
 
 test('no violation in the day, the costs, the shelf and finishing', async ({ bench: page }) => {
   await page.goto(`${address()}/schedule`);
-  const jobs = page.getByRole('region', { name: 'Jobs' });
+  const jobs = page.getByRole('region', { name: says('common.jobs') });
   await jobs.getByRole('button', { name: /Star party/ }).click({ timeout: 30_000 });
-  await expect(page.getByRole('region', { name: 'Place in the schedule' })).toBeVisible();
+  await expect(page.getByRole('region', { name: says('schedule.placeSchedule') })).toBeVisible();
   await clean(page, 'day');
   await page.goto(`${address()}/pricing?job=constellation-mugs`);
-  await expect(page.getByRole('region', { name: 'Quotes' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('region', { name: says('pricing.quotes') })).toBeVisible({ timeout: 30_000 });
   await clean(page, 'costs');
   await page.goto(`${address()}/stock`);
   await expect(page.getByRole('row', { name: /Tabloid/ })).toContainText('Order', { timeout: 30_000 });
@@ -22,24 +23,24 @@ test('no violation in the day, the costs, the shelf and finishing', async ({ ben
     await page.getByRole('radio', { name: view }).click();
     await clean(page, view);
   }
-  await page.getByRole('radio', { name: 'All items', exact: true }).click();
+  await page.getByRole('radio', { name: says('stock.allItems'), exact: true }).click();
   await page.getByRole('button', { name: '325 ml mug' }).click();
   await clean(page, 'one item');
-  await page.getByRole('button', { name: 'Edit purchasing' }).click();
+  await page.getByRole('button', { name: says('stock.editPurchasing') }).click();
   await clean(page, 'item dialog');
   await page.goto(`${address()}/finish/star-map-panel`);
-  await expect(page.getByRole('region', { name: 'Hanger' })).toBeVisible();
+  await expect(page.getByRole('region', { name: says('finish.hanger') })).toBeVisible();
   await clean(page, 'finishing');
 });
 
 test('no violation in a dialog and in an empty job', async ({ bench: page }) => {
   await page.goto(`${address()}/blanks`);
-  await page.getByRole('button', { name: 'New blank' }).click();
+  await page.getByRole('button', { name: says('shop.newBlank') }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await clean(page, 'blank dialog');
   await page.goto(address());
-  await page.getByRole('button', { name: 'New job' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
+  await page.getByRole('button', { name: says('jobs.newJob') }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(says('jobs.newJob'));
   for (const t of JOB_STEPS) {
     await page.keyboard.press(String(JOB_STEPS.indexOf(t) + 1));
     await clean(page, `empty ${t}`);
@@ -49,22 +50,22 @@ test('no violation in a dialog and in an empty job', async ({ bench: page }) => 
 test('no violation at the press, before, during and when time is up', async ({ bench: page }) => {
   await page.clock.install();
   await page.goto(`${address()}/press/star-party-tumblers`);
-  await expect(page.getByRole('button', { name: 'First piece' })).toBeVisible();
+  await expect(page.getByRole('button', { name: says('press.firstPiece') })).toBeVisible();
   await clean(page, 'ready');
-  await page.getByRole('button', { name: 'First piece' }).click();
-  await page.getByRole('button', { name: 'Loaded' }).click();
+  await page.getByRole('button', { name: says('press.firstPiece') }).click();
+  await page.getByRole('button', { name: says('press.loaded') }).click();
   await clean(page, 'step');
-  await page.getByRole('button', { name: 'Closed' }).click();
+  await page.getByRole('button', { name: says('common.closed') }).click();
   await page.clock.fastForward(70_000);
   await expect(page.getByText('Time is up')).toBeVisible();
   await clean(page, 'time is up');
   await page.goto(`${address()}/pressing`);
   await expect(page.getByRole('region', { name: '1 · Tumbler press A' })).toBeVisible();
   await clean(page, 'all presses');
-  await page.getByRole('button', { name: 'Spoiled' }).click();
+  await page.getByRole('button', { name: says('common.spoiled') }).click();
   await clean(page, 'spoiled');
-  await page.getByRole('button', { name: 'Ghosting' }).click();
-  await page.getByRole('button', { name: 'More for 1 · Tumbler press A' }).click();
+  await page.getByRole('button', { name: says('inspect.ghosting') }).click();
+  await page.getByRole('button', { name: says('press.moreFor', { name: '1 · Tumbler press A' }) }).click();
   await clean(page, 'more');
 });
 
@@ -72,27 +73,27 @@ test('no violation where causes are sought, on the ladder, in the log and at the
   bench: page,
 }) => {
   await open(page, '/job/star-map-panel/look');
-  await page.getByRole('button', { name: 'Faded corner or edge', exact: true }).click();
-  await page.getByRole('button', { name: 'Faded corner or edge', exact: true }).click();
-  await page.getByRole('radio', { name: 'Used paper' }).click();
+  await page.getByRole('button', { name: says('inspect.fadedCornerEdge'), exact: true }).click();
+  await page.getByRole('button', { name: says('inspect.fadedCornerEdge'), exact: true }).click();
+  await page.getByRole('radio', { name: says('common.usedPaper') }).click();
   await clean(page, 'used paper');
-  await page.getByRole('radio', { name: 'Cause' }).click();
+  await page.getByRole('radio', { name: says('common.cause') }).click();
   await clean(page, 'cause');
-  await page.getByRole('button', { name: 'Sources of these figures' }).click();
+  await page.getByRole('button', { name: says('inspect.sourcesTheseFigures') }).click();
   await clean(page, 'table of causes');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Last good piece' }).click();
+  await page.getByRole('button', { name: says('inspect.lastGoodPiece') }).click();
   await clean(page, 'last good one');
   await page.keyboard.press('Escape');
-  await page.getByRole('radio', { name: 'Test ladder' }).click();
+  await page.getByRole('radio', { name: says('inspect.testLadder2') }).click();
   await clean(page, 'ladder');
   await page.goto(`${address()}/logbook`);
-  await page.getByRole('button', { name: 'Filter' }).click();
-  await page.getByRole('radio', { name: 'Charts' }).click();
+  await page.getByRole('button', { name: says('logbook.filter2') }).click();
+  await page.getByRole('radio', { name: says('logbook.charts') }).click();
   await expect(page.getByText('good overall')).toBeVisible();
   await clean(page, 'charts');
-  await page.getByRole('radio', { name: 'Overlay' }).click();
-  await expect(page.getByText('The faults follow the press')).toBeVisible();
+  await page.getByRole('radio', { name: says('common.overlay') }).click();
+  await expect(page.getByText(fixedPart('logbook.faultsFollowPressThey'))).toBeVisible();
   await clean(page, 'over each other');
   for (const path of ['logbook/log-panel-9', 'flatness/flat-press-b']) {
     await page.goto(`${address()}/${path}`);

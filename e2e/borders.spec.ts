@@ -1,3 +1,4 @@
+import { fixedPart, says } from './words';
 import { writeFileSync } from 'node:fs';
 import { paintPng, RED } from '../src/core/formats/testPicture';
 import { address, expect, figure, foot, open, openJobs, saved, takeReading, test } from './app';
@@ -5,27 +6,27 @@ import { address, expect, figure, foot, open, openJobs, saved, takeReading, test
 test('readings that cannot be: said in words, kept, fixed in one touch', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/measure');
   await takeReading(page, 'Circumference near the rim', '8.4');
-  const box = page.getByRole('region', { name: 'Circumference near the rim' });
+  const box = page.getByRole('region', { name: says('measure.circumferenceNearRim') });
   await expect(box.getByRole('alert')).toContainText('too small');
-  await expect(foot(page)).toContainText('Did you mean 8.4 in?');
-  await box.getByRole('button', { name: 'It was 8.4 in' }).click();
+  await expect(foot(page)).toContainText(says('measure.didYouMean', { meant: '8.4 in' }));
+  await box.getByRole('button', { name: says('measure.itWas', { suggestion: '8.4 in' }) }).click();
   await expect(box.getByRole('alert')).toHaveCount(0);
-  for (const [text, says] of [
+  for (const [text, problem] of [
     ['wide', 'cannot be read'],
     ['0', 'cannot be zero'],
     ['-5', 'below zero'],
     ['8 9/8', 'whole inch or more'],
   ] as const) {
     await takeReading(page, 'Circumference near the foot', text);
-    const foot = page.getByRole('region', { name: 'Circumference near the foot' });
-    await expect(foot.getByRole('alert')).toContainText(says);
+    const foot = page.getByRole('region', { name: says('measure.circumferenceNearFoot') });
+    await expect(foot.getByRole('alert')).toContainText(problem);
     await foot.getByRole('button', { name: `Remove reading ${text}` }).click();
   }
 });
 
 test('pictures that cannot be: said in words, and the old picture stays', async ({ bench: page }, info) => {
   await open(page, '/job/star-party-tumblers/art');
-  const before = await figure(page, 'Resolution').textContent();
+  const before = await figure(page, says('art.resolution')).textContent();
   const whole = paintPng(80, 60, () => RED);
   const huge = Uint8Array.from(whole);
   new DataView(huge.buffer).setUint32(16, 20000);
@@ -46,13 +47,13 @@ test('pictures that cannot be: said in words, and the old picture stays', async 
     ],
     ['scrambled.png', scrambled, /does not open|damaged/],
   ];
-  for (const [name, bytes, says] of cases) {
+  for (const [name, bytes, problem] of cases) {
     const path = info.outputPath(name);
     writeFileSync(path, bytes);
-    await page.getByLabel('Picture file').setInputFiles(path);
-    await expect(page.getByText(says).first()).toBeVisible();
+    await page.getByLabel(says('art.pictureFile')).setInputFiles(path);
+    await expect(page.getByText(problem).first()).toBeVisible();
   }
-  expect(await figure(page, 'Resolution').textContent()).toBe(before);
+  expect(await figure(page, says('art.resolution')).textContent()).toBe(before);
   expect(await page.title()).not.toBe('owned');
 });
 
@@ -61,10 +62,10 @@ test('job files that cannot be read change nothing', async ({ bench: page }, inf
   const bring = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);
-    await page.getByLabel('Job file').setInputFiles(path);
+    await page.getByLabel(says('common.jobFile')).setInputFiles(path);
   };
   await bring('cut.json', '{"format":"mesa-drift.job","version":1,"job":{');
-  await expect(page.getByText(/cut short or is not JSON/)).toBeVisible();
+  await expect(page.getByText(fixedPart('files.fileCutShortJson'))).toBeVisible();
   await bring('new.json', '{"format":"mesa-drift.job","version":12}');
   await expect(page.getByText(/version 12.*reads up to 11.*Update/)).toBeVisible();
   await bring('other.json', '{"hello":1}');
@@ -75,8 +76,8 @@ test('job files that cannot be read change nothing', async ({ bench: page }, inf
 test('a script in a name stays a name', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/blank');
   await page.getByRole('heading', { level: 1 }).getByRole('button').click();
-  await page.getByLabel('Name').fill('<img src=x onerror="document.title=\'owned\'">');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByLabel(says('common.name')).fill('<img src=x onerror="document.title=\'owned\'">');
+  await page.getByRole('button', { name: says('common.save'), exact: true }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('<img src=x');
   await saved(page);
   await page.goto(address());
@@ -93,14 +94,14 @@ test('storage full: said, kept on the screen, saved once there is room', async (
       throw new DOMException('full', 'QuotaExceededError');
     };
   });
-  await page.getByLabel('Bleed').fill('5');
-  await expect(page.getByRole('alert').filter({ hasText: 'This browser’s storage is full.' })).toBeVisible();
-  await expect(page.getByLabel('Bleed')).toHaveValue('5');
+  await page.getByLabel(says('common.bleed')).fill('5');
+  await expect(page.getByRole('alert').filter({ hasText: says('files.browsersStorageFull') })).toBeVisible();
+  await expect(page.getByLabel(says('common.bleed'))).toHaveValue('5');
   const file = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save to a file' }).click();
+  await page.getByRole('button', { name: says('common.saveFile') }).click();
   expect((await file).suggestedFilename()).toBe('star-party-crew-tumblers.mesajob.json');
   await page.evaluate(() => (window as unknown as { room: () => void }).room());
-  await page.getByRole('button', { name: 'Try again' }).click();
+  await page.getByRole('button', { name: says('common.tryAgain') }).click();
   await saved(page);
 });
 
@@ -112,9 +113,9 @@ test('storage refused: a plain page, not a blank one', async ({ browser }) => {
     };
   });
   await page.goto(address());
-  await expect(page.getByRole('heading', { name: 'The shop cannot be opened' })).toBeVisible();
-  await expect(page.getByText(/refuses to store/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Try again' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: says('shell.shopCannotOpened') })).toBeVisible();
+  await expect(page.getByText(fixedPart('files.browserRefusesStoreAnything'))).toBeVisible();
+  await expect(page.getByRole('button', { name: says('common.tryAgain') })).toBeVisible();
 });
 
 test('two tabs on one job: an idle tab follows, a busy one is asked, nothing is lost', async ({
@@ -123,9 +124,9 @@ test('two tabs on one job: an idle tab follows, a busy one is asked, nothing is 
   await open(page, '/job/star-party-tumblers/wrap');
   const other = await page.context().newPage();
   await open(other, '/job/star-party-tumblers/wrap');
-  await page.getByLabel('Bleed').fill('4');
+  await page.getByLabel(says('common.bleed')).fill('4');
   await saved(page);
-  await expect(other.getByLabel('Bleed')).toHaveValue('4');
+  await expect(other.getByLabel(says('common.bleed'))).toHaveValue('4');
 
   // The other tab types while it cannot yet save, and this one saves first.
   await other.evaluate(() => {
@@ -135,17 +136,19 @@ test('two tabs on one job: an idle tab follows, a busy one is asked, nothing is 
       throw new DOMException('full', 'QuotaExceededError');
     };
   });
-  await other.getByLabel('Safe zone').fill('9');
+  await other.getByLabel(says('common.safeZone')).fill('9');
   await expect(other.getByRole('alert').filter({ hasText: 'Not saved' })).toBeVisible();
-  await page.getByLabel('Bleed').fill('2');
+  await page.getByLabel(says('common.bleed')).fill('2');
   await saved(page);
   await other.evaluate(() => (window as unknown as { room: () => void }).room());
-  await expect(other.getByRole('alert').filter({ hasText: 'Another tab changed this job' })).toBeVisible();
-  await other.getByRole('button', { name: 'Keep mine as a copy' }).click();
+  await expect(
+    other.getByRole('alert').filter({ hasText: fixedPart('job.anotherTabChangedJob') }),
+  ).toBeVisible();
+  await other.getByRole('button', { name: says('job.keepMineCopy') }).click();
   await expect(other.getByRole('heading', { level: 1 })).toContainText('(my edits)');
   await other.keyboard.press('3');
-  await expect(other.getByLabel('Safe zone')).toHaveValue('9');
-  await expect(page.getByLabel('Bleed')).toHaveValue('2');
+  await expect(other.getByLabel(says('common.safeZone'))).toHaveValue('9');
+  await expect(page.getByLabel(says('common.bleed'))).toHaveValue('2');
 });
 
 test('what was typed when the tab closed is there when it opens again', async ({ bench: page }) => {
@@ -156,12 +159,14 @@ test('what was typed when the tab closed is there when it opens again', async ({
     };
   });
   const spare = page
-    .getByRole('region', { name: 'Circumference near the rim' })
-    .getByRole('textbox', { name: 'Another reading' });
+    .getByRole('region', { name: says('measure.circumferenceNearRim') })
+    .getByRole('textbox', { name: says('measure.anotherReading') });
   await spare.fill('233');
   await page.close({ runBeforeUnload: false });
   const again = await page.context().newPage();
   await open(again, '/job/star-party-tumblers/measure');
-  await expect(again.getByRole('button', { name: 'Remove reading 233' })).toBeVisible();
+  await expect(
+    again.getByRole('button', { name: says('measure.removeReading', { reading: '233' }) }),
+  ).toBeVisible();
   await saved(again);
 });

@@ -1,3 +1,4 @@
+import { says } from './words';
 import { withPages } from '../src/core/plan/sheetPages';
 import { english } from '../src/words/english';
 import { written } from '../src/words/written';
@@ -18,23 +19,23 @@ test('a job saved to a file and opened in an empty browser is identical, and pla
   await open(page, '/job/star-party-tumblers/art');
   const picture = info.outputPath('own.png');
   writeFileSync(picture, paintPng(300, 200, quarters(300, 200)));
-  await page.getByLabel('Picture file').setInputFiles(picture);
+  await page.getByLabel(says('art.pictureFile')).setInputFiles(picture);
   await expect(page.getByRole('complementary')).toContainText('300 × 200 px');
   await saved(page);
   const first = info.outputPath('first.json');
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save the job to a file' }).click();
+  await page.getByRole('button', { name: says('job.saveJobFile') }).click();
   await (await download).saveAs(first);
   const text = readFileSync(first, 'utf8');
 
   const elsewhere = await (await browser.newContext()).newPage();
   await elsewhere.goto(plain());
-  await expect(elsewhere.getByRole('heading', { name: 'No jobs yet.' })).toBeVisible();
-  await elsewhere.getByLabel('Job file').setInputFiles(first);
+  await expect(elsewhere.getByRole('heading', { name: says('jobs.jobsYet') })).toBeVisible();
+  await elsewhere.getByLabel(says('common.jobFile')).setInputFiles(first);
   await expect(elsewhere.getByRole('heading', { level: 1 })).toContainText('Star party crew tumblers');
   const second = info.outputPath('second.json');
   const again = elsewhere.waitForEvent('download');
-  await elsewhere.getByRole('button', { name: 'Save the job to a file' }).click();
+  await elsewhere.getByRole('button', { name: says('job.saveJobFile') }).click();
   await (await again).saveAs(second);
   expect(readFileSync(second, 'utf8')).toBe(text);
 
@@ -61,30 +62,30 @@ test('the whole shop, saved and restored', async ({ bench: page }, info) => {
   await page.goto(`${address()}/settings`);
   const save = async (name: string) => {
     const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'Save shop file' }).click();
+    await page.getByRole('button', { name: says('shop.saveShopFile') }).click();
     const path = info.outputPath(name);
     await (await download).saveAs(path);
     return path;
   };
   const before = await save('before.json');
-  await page.getByRole('textbox', { name: 'Bleed', exact: true }).fill('7');
+  await page.getByRole('textbox', { name: says('common.bleed'), exact: true }).fill('7');
   await page.goto(address());
-  await page.getByRole('button', { name: 'Delete Trail guide bottles' }).click();
-  await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await page.getByRole('button', { name: says('jobs.delete', { job: 'Trail guide bottles' }) }).click();
+  await page.getByRole('button', { name: says('jobs.delete3'), exact: true }).click();
   await expect(page.getByText('9 open jobs')).toBeVisible();
   await page.goto(`${address()}/settings`);
-  await page.getByLabel('Shop file').setInputFiles(before);
+  await page.getByLabel(says('common.shopFile')).setInputFiles(before);
   await expect(page.getByRole('dialog')).toContainText('10 jobs');
-  await page.getByRole('button', { name: 'Replace shop' }).click();
-  await expect(page.getByText('The shop is restored.')).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'Bleed', exact: true })).toHaveValue('3');
+  await page.getByRole('button', { name: says('shop.replaceShop2') }).click();
+  await expect(page.getByText(says('shop.shopRestored'))).toBeVisible();
+  await expect(page.getByRole('textbox', { name: says('common.bleed'), exact: true })).toHaveValue('3');
   expect(readFileSync(await save('after.json'), 'utf8')).toBe(readFileSync(before, 'utf8'));
 });
 
 test('an empty bench teaches the first step and can show the demo shop', async ({ browser }) => {
   const page = await (await browser.newContext()).newPage();
   await page.goto(plain());
-  await page.getByRole('button', { name: 'Open the demo shop' }).click();
+  await page.getByRole('button', { name: says('jobs.openDemoShop') }).click();
   await expect(page.getByRole('link', { name: 'Star party crew tumblers' })).toBeVisible();
 });
 

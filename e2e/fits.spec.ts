@@ -1,3 +1,4 @@
+import { opening, says } from './words';
 import { address, expect, open, test } from './app';
 
 // The clock of these paths is set.
@@ -16,9 +17,9 @@ for (const size of SIZES) {
     await page.setViewportSize(size);
     await page.clock.install();
     await page.goto(`${address()}/press/star-party-tumblers`);
-    await page.getByRole('button', { name: 'First piece' }).click();
-    await page.getByRole('button', { name: 'Loaded' }).click();
-    await page.getByRole('button', { name: 'Closed' }).click();
+    await page.getByRole('button', { name: says('press.firstPiece') }).click();
+    await page.getByRole('button', { name: says('press.loaded') }).click();
+    await page.getByRole('button', { name: says('common.closed') }).click();
     for (const ahead of [1000, 70_000]) {
       await page.clock.fastForward(ahead);
       await page.waitForTimeout(300);
@@ -45,19 +46,26 @@ test('on a phone: the sheet is seen whole, the price has its heading, the log it
     (await page.getByRole('navigation', { name }).boundingBox())?.height ?? Infinity;
   await open(page, '/job/star-party-tumblers/sheet');
   expect(await heightOf('Steps of the job')).toBeLessThan(844 / 8);
-  const sheet = page.getByRole('img', { name: /^The sheet as printed/ });
+  const sheet = page.getByRole('img', { name: opening('sheet.sheetPrinted') });
   await expect(sheet).toBeInViewport({ ratio: 0.95 });
   expect((await sheet.boundingBox())?.height).toBeGreaterThan(280);
   await open(page, '/job/star-party-tumblers/heat');
-  const finding = page.getByRole('region', { name: 'Findings', exact: true }).locator('[aria-live]');
+  const finding = page
+    .getByRole('region', { name: says('job.findings'), exact: true })
+    .locator('[aria-live]');
   expect((await finding.boundingBox())?.width).toBeGreaterThan(300);
 
   await page.goto(`${address()}/pricing`);
-  const heading = page.getByRole('region', { name: 'Price' }).getByRole('heading', { level: 2 }).first();
+  const heading = page
+    .getByRole('region', { name: says('common.price') })
+    .getByRole('heading', { level: 2 })
+    .first();
   await expect(heading).toBeInViewport({ ratio: 1 });
   expect(await heightOf('Shop')).toBeLessThan(844 / 8);
   await expect(
-    page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name: 'Pricing' }),
+    page
+      .getByRole('navigation', { name: says('common.shop') })
+      .getByRole('link', { name: says('common.pricing') }),
   ).toBeInViewport();
 
   await page.goto(`${address()}/logbook`);

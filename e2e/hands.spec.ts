@@ -1,28 +1,29 @@
+import { fixedPart, opening, says } from './words';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
 import { checks, drag, expect, figure, open, openJobs, otherFile, saved, test } from './app';
 
 test('dragging: the wrap’s edge, the picture, the words; each one step of undo', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/wrap');
-  const field = page.getByRole('textbox', { name: 'Setback, foot' });
+  const field = page.getByRole('textbox', { name: says('wrap.setbackFoot') });
   await expect(field).toHaveValue('1.5');
-  await drag(page, page.getByRole('slider', { name: 'Wrap edge at the foot' }), { y: -20 }, { steps: 10 });
+  await drag(page, page.getByRole('slider', { name: says('wrap.wrapEdgeFoot') }), { y: -20 }, { steps: 10 });
   await expect.poll(async () => Number(await field.inputValue())).toBeGreaterThan(5);
   expect(Number(await field.inputValue()) % 0.5).toBe(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: says('common.undo') }).click();
   await expect(field).toHaveValue('1.5');
 
   await page.keyboard.press('4');
-  await expect(page.getByRole('textbox', { name: 'Scale' })).toHaveValue('100');
-  const picture = page.getByRole('slider', { name: /^Picture/ });
+  await expect(page.getByRole('textbox', { name: says('art.scale') })).toHaveValue('100');
+  const picture = page.getByRole('slider', { name: opening('common.picture') });
   const box = await picture.boundingBox();
   if (!box) throw new Error('no picture');
   await drag(page, picture, { x: 30 }, { at: { x: box.width / 4, y: box.height / 4 }, steps: 2 });
-  await expect(checks(page)).toContainText('White will show');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(checks(page).getByText('White will show')).toHaveCount(0);
+  await expect(checks(page)).toContainText(fixedPart('art.whiteShowTheseEdges'));
+  await page.getByRole('button', { name: says('common.undo') }).click();
+  await expect(checks(page).getByText(fixedPart('art.whiteShowTheseEdges'))).toHaveCount(0);
 
-  await drag(page, page.getByRole('slider', { name: /^Text/ }), { y: 60 }, { steps: 4 });
+  await drag(page, page.getByRole('slider', { name: opening('art.text') }), { y: 60 }, { steps: 4 });
   await expect(checks(page)).toContainText('outside the safe zone');
   await saved(page);
 });
@@ -30,16 +31,19 @@ test('dragging: the wrap’s edge, the picture, the words; each one step of undo
 test('a reading typed anew is read in the unit the shop reads now', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/measure');
   // The first reading was taken in inches, “9 1/8”.
-  const first = page.getByRole('region', { name: 'Circumference near the rim' }).getByRole('textbox').first();
+  const first = page
+    .getByRole('region', { name: says('measure.circumferenceNearRim') })
+    .getByRole('textbox')
+    .first();
   await first.fill('231');
   await first.press('Enter');
   await expect(
-    page.getByRole('region', { name: 'Circumference near the rim' }).getByRole('alert'),
+    page.getByRole('region', { name: says('measure.circumferenceNearRim') }).getByRole('alert'),
   ).toHaveCount(0);
-  await expect(figure(page, 'Circumference near the rim')).toContainText('230.2');
+  await expect(figure(page, says('measure.circumferenceNearRim'))).toContainText('230.2');
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.press('u');
-  await expect(figure(page, 'Circumference near the rim')).toContainText('9 1/16 in');
+  await expect(figure(page, says('measure.circumferenceNearRim'))).toContainText('9 1/16 in');
   await expect(first).toHaveValue('231');
 });
 
@@ -47,10 +51,10 @@ test('the piece as PNG is mirrored once and to size', async ({ bench: page }, in
   await open(page, '/job/star-party-tumblers/art');
   const path = info.outputPath('quarters.png');
   writeFileSync(path, paintPng(960, 784, quarters(960, 784)));
-  await page.getByLabel('Replace picture').setInputFiles(path);
+  await page.getByLabel(says('art.replacePicture')).setInputFiles(path);
   await expect(page.getByRole('complementary')).toContainText('960 × 784 px');
   await page.getByRole('button', { name: '“Dry Fork star party”', exact: true }).click();
-  await page.getByRole('button', { name: 'Remove this layer' }).click();
+  await page.getByRole('button', { name: says('art.removeLayer') }).click();
   const colours = async () => {
     await page.keyboard.press('5');
     const download = page.waitForEvent('download');
@@ -75,7 +79,7 @@ test('the piece as PNG is mirrored once and to size', async ({ bench: page }, in
   expect(mirrored.upperRight).toEqual([220, 20, 20]);
   expect(mirrored.upperLeft).toEqual([20, 180, 40]);
   expect(Math.abs(mirrored.width - (239.9 / 25.4) * 300)).toBeLessThan(2);
-  await page.getByRole('radio', { name: 'the driver' }).click();
+  await page.getByRole('radio', { name: says('common.theDriver') }).click();
   const plain = await colours();
   expect(plain.upperLeft).toEqual([220, 20, 20]);
 });
@@ -83,52 +87,58 @@ test('the piece as PNG is mirrored once and to size', async ({ bench: page }, in
 test('a press, a paper and a blank: added, changed, taken out and put back', async ({ bench: page }) => {
   await openJobs(page);
   const go = async (name: string) => {
-    await page.getByRole('navigation', { name: 'Shop' }).getByRole('link', { name, exact: true }).click();
+    await page
+      .getByRole('navigation', { name: says('common.shop') })
+      .getByRole('link', { name, exact: true })
+      .click();
     await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
   };
   await go('Presses');
-  await page.getByRole('button', { name: 'New press' }).click();
+  await page.getByRole('button', { name: says('shop.newPress') }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Name').fill('Tumbler press B');
+  await dialog.getByLabel(says('common.name')).fill('Tumbler press B');
   await dialog.getByLabel('Smallest diameter, mm').fill('95');
-  await page.getByRole('button', { name: 'Save press' }).click();
-  await expect(dialog.getByText('The largest must be more than the smallest.')).toBeVisible();
+  await page.getByRole('button', { name: says('shop.savePress') }).click();
+  await expect(dialog.getByText(says('shop.largestMustMoreThan'))).toBeVisible();
   await dialog.getByLabel('Smallest diameter, mm').fill('60');
-  await dialog.getByLabel('Heater length, mm').fill('8 1/2 in');
-  await page.getByRole('button', { name: 'Save press' }).click();
-  await expect(page.getByRole('row', { name: /Tumbler press B/ })).toContainText('215.9 mm round');
+  await dialog.getByLabel(says('shop.heater2', { fields: 'length, mm' })).fill('8 1/2 in');
+  await page.getByRole('button', { name: says('shop.savePress') }).click();
+  await expect(page.getByRole('row', { name: says('shop.tumblerPressB') })).toContainText('215.9 mm round');
 
   await go('Papers');
-  await page.getByRole('button', { name: 'Remove A4' }).click();
+  await page.getByRole('button', { name: says('blank.remove', { removes: 'A4' }) }).click();
   await expect(page.getByRole('row', { name: /^A4 / })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: says('common.undo') }).click();
   await expect(page.getByRole('row', { name: /^A4 / })).toBeVisible();
-  await page.getByRole('button', { name: 'Change Legal' }).click();
-  await dialog.getByLabel('Thickness, mm').fill('0.14');
-  await page.getByRole('button', { name: 'Save paper' }).click();
+  await page.getByRole('button', { name: says('blank.change', { blank: 'Legal' }) }).click();
+  await dialog.getByLabel(says('common.thickness2', { units: 'mm' })).fill('0.14');
+  await page.getByRole('button', { name: says('shop.savePaper') }).click();
   await expect(page.getByRole('row', { name: /^Legal/ })).toContainText('0.14 mm');
 
   await go('Blanks');
   await page.getByRole('searchbox').fill('ceramic beaker');
-  await page.getByRole('columnheader', { name: 'Height' }).getByRole('button').click();
-  await page.getByRole('button', { name: 'Change 330 ml ceramic beaker' }).click();
-  await dialog.getByLabel('Height', { exact: true }).fill('98');
-  await page.getByRole('button', { name: 'Save blank' }).click();
+  await page
+    .getByRole('columnheader', { name: says('common.height') })
+    .getByRole('button')
+    .click();
+  await page.getByRole('button', { name: says('blank.change', { blank: '330 ml ceramic beaker' }) }).click();
+  await dialog.getByLabel(says('common.height'), { exact: true }).fill('98');
+  await page.getByRole('button', { name: says('blank.saveBlank') }).click();
   await expect(page.getByRole('row', { name: /330 ml ceramic beaker/ })).toContainText('98 mm');
 
   await go('Logbook');
-  await page.getByRole('searchbox', { name: 'Find in the log' }).fill('one lint speck');
+  await page.getByRole('searchbox', { name: says('logbook.findLog') }).fill('one lint speck');
   await expect(page.getByRole('row')).toHaveCount(2);
   const csv = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('button', { name: says('common.save'), exact: true }).click();
   await page.getByRole('menuitem', { name: /as CSV/ }).click();
   expect(readFileSync(await (await csv).path(), 'utf8')).toContain('One lint speck.');
 });
 
 test('every place found for the seam lies on its chart, and can be struck there', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/art');
-  await page.getByRole('radio', { name: 'Seam', exact: true }).click();
-  const chart = page.getByRole('group', { name: /^How much the seam would show/ });
+  await page.getByRole('radio', { name: says('wrap.seam'), exact: true }).click();
+  const chart = page.getByRole('group', { name: opening('art.howMuchSeamWould') });
   const places = chart.getByRole('button', { name: /^Place \d/ });
   await expect(places.first()).toBeVisible({ timeout: 30_000 });
   const [frame, count] = [await chart.boundingBox(), await places.count()];

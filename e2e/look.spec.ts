@@ -1,3 +1,4 @@
+import { fixedPart, opening, says } from './words';
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { paintPng, quarters } from '../src/core/formats/testPicture';
@@ -22,17 +23,17 @@ const storedLog = (page: Page): Promise<LogEntry[]> =>
       }),
   );
 
-const change = (page: Page) => page.getByRole('region', { name: 'One change' });
+const change = (page: Page) => page.getByRole('region', { name: says('inspect.oneChange') });
 const judge = async (page: Page, paper: string, verdict: string) => {
   await page.getByRole('radio', { name: paper }).click();
   await page.getByRole('radio', { name: verdict, exact: true }).click();
 };
 const counts = async (page: Page, good: number, spoiled: number) => {
-  await page.getByLabel('Good pieces').fill(String(good));
-  await page.getByLabel('Spoiled').fill(String(spoiled));
+  await page.getByLabel(says('common.goodPieces')).fill(String(good));
+  await page.getByLabel(says('common.spoiled')).fill(String(spoiled));
   await page.keyboard.press('Tab');
 };
-const write = (page: Page) => page.getByRole('button', { name: 'Save to log' }).click();
+const write = (page: Page) => page.getByRole('button', { name: says('job.lookNext') }).click();
 
 /** Draws with the hand on the face, by shares of its size. */
 async function stroke(page: Page, path: readonly (readonly [number, number])[]): Promise<void> {
@@ -57,43 +58,51 @@ test('a faded corner on a large panel, by packing, to a good one', async ({ benc
   ]);
   await expect(page.getByRole('button', { name: 'Faded corner or edge, plain' })).toBeVisible();
   await judge(page, 'dye left in places', 'Other fault');
-  await expect(figure(page, 'uneven pressure')).toContainText('≈');
+  await expect(figure(page, says('inspect.unevenPressure'))).toContainText('≈');
 
-  await page.getByRole('radio', { name: 'Cause' }).click();
-  const causes = page.getByRole('region', { name: 'Causes' });
-  await expect(causes.getByRole('listitem').first()).toContainText('uneven pressure');
-  const ask = page.getByRole('region', { name: 'Next question' });
+  await page.getByRole('radio', { name: says('common.cause') }).click();
+  const causes = page.getByRole('region', { name: says('inspect.causes') });
+  await expect(causes.getByRole('listitem').first()).toContainText(says('inspect.unevenPressure'));
+  const ask = page.getByRole('region', { name: says('inspect.nextQuestion') });
   const before = await causes.getByRole('listitem').first().textContent();
   // At 98 % no more is asked, unless a person wants to.
-  await expect(ask).toContainText('Enough is known');
-  await expect(ask.getByRole('button', { name: 'No', exact: true })).toHaveCount(0);
-  await expect(change(page)).toContainText('Check the platen flatness');
-  await ask.getByRole('button', { name: 'Ask more anyway' }).click();
-  await ask.getByRole('button', { name: 'No', exact: true }).click();
-  await expect(ask.getByRole('list', { name: 'Answered' })).toContainText('stand out past it');
+  await expect(ask).toContainText(says('inspect.enoughKnown'));
+  await expect(ask.getByRole('button', { name: says('inspect.no'), exact: true })).toHaveCount(0);
+  await expect(change(page)).toContainText(fixedPart('inspect.checkPlatenFlatnessPack'));
+  await ask.getByRole('button', { name: says('inspect.askMoreAnyway') }).click();
+  await ask.getByRole('button', { name: says('inspect.no'), exact: true }).click();
+  await expect(ask.getByRole('list', { name: says('inspect.answered') })).toContainText(
+    fixedPart('inspect.holdPieceBesideHeater'),
+  );
   await expect(causes.getByRole('listitem').first()).not.toHaveText(before ?? '');
-  await causes.getByRole('listitem').first().getByRole('button', { name: 'Confirm cause' }).click();
-  await page.getByRole('radio', { name: 'Faults' }).click();
+  await causes
+    .getByRole('listitem')
+    .first()
+    .getByRole('button', { name: says('inspect.confirmCause') })
+    .click();
+  await page.getByRole('radio', { name: says('inspect.faults') }).click();
   await counts(page, 0, 1);
   await saved(page);
 
-  await change(page).getByRole('button', { name: 'Platen flatness' }).click();
-  await expect(page.getByRole('heading', { name: 'Platen flatness' })).toBeVisible();
+  await change(page)
+    .getByRole('button', { name: says('common.platenFlatness') })
+    .click();
+  await expect(page.getByRole('heading', { name: says('common.platenFlatness') })).toBeVisible();
   const gap = (place: string) => page.getByRole('textbox', { name: `Gap, ${place}` });
   await gap('back left').fill('0.55');
   await gap('back middle').fill('0.2');
   await gap('middle left').fill('0.25');
   await gap('front right').fill('9');
   await page.keyboard.press('Tab');
-  await expect(page.getByText('That is out of range.')).toBeVisible();
+  await expect(page.getByText(says('common.outRange'))).toBeVisible();
   await gap('front right').fill('0');
   await page.keyboard.press('Tab');
-  const packing = page.getByRole('complementary', { name: 'Packing' });
+  const packing = page.getByRole('complementary', { name: says('common.packing') });
   await expect(packing).toContainText(/Unevenness 0\.[56]\d mm/);
   await expect(packing).toContainText(/[56] sheets of 0.1 mm leave/);
-  await expect(packing).toContainText('Meanwhile lay the piece');
+  await expect(packing).toContainText(says('flatness.meanwhileLayPiece'));
   const download = page.waitForEvent('download');
-  await packing.getByRole('button', { name: /Packing to cut/ }).click();
+  await packing.getByRole('button', { name: fixedPart('flatness.packingCutTrueSize') }).click();
   const pdf = info.outputPath('packing.pdf');
   await (await download).saveAs(pdf);
   const words = execFileSync('pdftotext', ['-layout', pdf, '-'], { encoding: 'utf8' });
@@ -101,27 +110,27 @@ test('a faded corner on a large panel, by packing, to a good one', async ({ benc
   expect(words).toContain('Cut along the lines from card of 0.1 mm');
   // True size: the pages are A4, and the bar that is said to be 100 mm is.
   expect(execFileSync('pdfinfo', [pdf], { encoding: 'utf8' })).toMatch(/595\.\d+ x 841\.\d+ pts/);
-  await packing.getByRole('button', { name: 'Mark as packed' }).click();
+  await packing.getByRole('button', { name: says('flatness.markPacked') }).click();
   await expect(packing).toContainText('then packed with card of 0.1 mm');
   await gap('back left').fill('0.1');
   await gap('back middle').fill('0.05');
   await gap('middle left').fill('0.05');
   await page.keyboard.press('Tab');
-  await packing.getByRole('button', { name: 'Save readings' }).click();
-  await expect(page.getByText('Packing made it 82 % more even.')).toBeVisible();
+  await packing.getByRole('button', { name: says('flatness.saveReadings') }).click();
+  await expect(page.getByText(says('flatness.packingMadeMoreEven', { better: '82' }))).toBeVisible();
 
-  await page.getByRole('link', { name: 'Back to the inspection' }).click();
+  await page.getByRole('link', { name: says('common.backInspection') }).click();
   await expect(page.getByRole('button', { name: 'Faded corner or edge, plain' })).toBeVisible();
   await write(page);
-  await expect(page.getByText('Saved to the log.')).toBeVisible();
+  await expect(page.getByText(says('inspect.savedLog'))).toBeVisible();
   await judge(page, 'pale and even', 'Good');
   await counts(page, 1, 0);
   await write(page);
   await expect(page.getByRole('dialog')).toContainText('proven by 1 good piece');
-  await page.getByRole('button', { name: 'Save as proven recipe' }).click();
-  await page.getByRole('button', { name: 'Last good piece' }).click();
-  await expect(page.getByRole('dialog')).toContainText('Pressed at the same settings as this one.');
-  await expect(page.getByRole('dialog').getByRole('listitem').last()).toContainText('Good');
+  await page.getByRole('button', { name: says('inspect.saveProvenRecipe') }).click();
+  await page.getByRole('button', { name: says('inspect.lastGoodPiece') }).click();
+  await expect(page.getByRole('dialog')).toContainText(says('inspect.pressedSameSettingsOne'));
+  await expect(page.getByRole('dialog').getByRole('listitem').last()).toContainText(says('common.good22'));
 
   // What was settled on counts for this shop from now on.
   const settled = (await storedLog(page)).filter((e) => e.cause === 'uneven-pressure');
@@ -133,23 +142,25 @@ test('an orange portrait: less time, by the heat model, one setting and no other
   bench: page,
 }) => {
   await open(page, '/job/constellation-mugs/look');
-  await page.getByRole('button', { name: 'Brown, orange or yellowed', exact: true }).click();
-  await page.getByRole('button', { name: 'Brown, orange or yellowed', exact: true }).click();
+  await page.getByRole('button', { name: says('inspect.brownOrangeYellowed'), exact: true }).click();
+  await page.getByRole('button', { name: says('inspect.brownOrangeYellowed'), exact: true }).click();
   await judge(page, 'browned', 'Too much');
-  await page.getByRole('radio', { name: 'Cause' }).click();
+  await page.getByRole('radio', { name: says('common.cause') }).click();
   // The paper came off at once and the press reads right: what is left is the time.
   await page
-    .getByRole('region', { name: 'Causes' })
+    .getByRole('region', { name: says('inspect.causes') })
     .getByRole('listitem')
-    .filter({ hasText: /^too long/ })
-    .getByRole('button', { name: 'Confirm cause' })
+    .filter({ hasText: opening('inspect.tooLong') })
+    .getByRole('button', { name: says('inspect.confirmCause') })
     .click();
   await expect(change(page)).toContainText(/press \d.* instead of/, { timeout: 20_000 });
   await expect(change(page)).toContainText(/coldest printed place gets \d+ % less/);
-  await change(page).getByRole('button', { name: 'Apply to the next press' }).click();
-  await expect(page.getByText('Applied to the next press.')).toBeVisible();
+  await change(page)
+    .getByRole('button', { name: says('inspect.applyNextPress') })
+    .click();
+  await expect(page.getByText(fixedPart('inspect.appliedNextPressPress'))).toBeVisible();
   await page.keyboard.press('6');
-  await expect(page.getByRole('textbox', { name: 'Temperature' })).toHaveValue('195');
+  await expect(page.getByRole('textbox', { name: says('common.temperature') })).toHaveValue('195');
   await saved(page);
 });
 
@@ -159,16 +170,21 @@ test('a ghost: peel cold', async ({ bench: page }) => {
   await stroke(page, [[0.3, 0.5]]);
   await expect(page.getByRole('button', { name: 'Ghosting, plain' })).toBeVisible();
   await judge(page, 'pale and even', 'Other fault');
-  await page.getByRole('radio', { name: 'Cause' }).click();
-  await expect(page.getByRole('region', { name: 'Causes' }).getByRole('listitem').first()).toContainText(
-    'paper moved while hot',
-  );
+  await page.getByRole('radio', { name: says('common.cause') }).click();
+  await expect(
+    page
+      .getByRole('region', { name: says('inspect.causes') })
+      .getByRole('listitem')
+      .first(),
+  ).toContainText(says('inspect.paperMovedWhileHot'));
   await expect(change(page)).toContainText('Peel cold instead of hot');
-  await change(page).getByRole('button', { name: 'Apply to the next press' }).click();
+  await change(page)
+    .getByRole('button', { name: says('inspect.applyNextPress') })
+    .click();
   await page.keyboard.press('6');
   await expect(
     page
-      .getByRole('combobox', { name: 'Peel' })
+      .getByRole('combobox', { name: says('heat.peel') })
       .or(page.getByRole('radio', { name: 'cold', checked: true }))
       .first(),
   ).toBeVisible();
@@ -194,11 +210,11 @@ test('a ghost: peel cold', async ({ bench: page }) => {
   await page.keyboard.press('8');
   await counts(page, 0, 1);
   await write(page);
-  await expect(page.getByText('Saved to the log.')).toBeVisible();
+  await expect(page.getByText(says('inspect.savedLog'))).toBeVisible();
   await judge(page, 'pale and even', 'Good');
   await counts(page, 3, 0);
   await write(page);
-  await page.getByRole('button', { name: 'Not yet' }).click();
+  await page.getByRole('button', { name: says('inspect.notYet') }).click();
   const mine = (await storedLog(page))
     .filter((e) => e.jobId === 'constellation-mugs')
     .sort((a, b) => a.at - b.at);
@@ -210,34 +226,37 @@ test('a ghost: peel cold', async ({ bench: page }) => {
 
 test('a new blank by the test ladder, to a recipe with its proof', async ({ bench: page }) => {
   await open(page, '/job/slate-trail-markers/look');
-  await page.getByRole('radio', { name: 'Test ladder' }).click();
-  await page.getByRole('radio', { name: 'New blanks' }).click();
-  await page.getByRole('button', { name: /Estimate the number/ }).click();
+  await page.getByRole('radio', { name: says('inspect.testLadder2') }).click();
+  await page.getByRole('radio', { name: says('inspect.newBlanks') }).click();
+  await page.getByRole('button', { name: fixedPart('inspect.estimateNumberPressings') }).click();
   await expect(page.getByText(/Expected: \d\.\d pressings/)).toBeVisible({ timeout: 30_000 });
-  await page.getByRole('button', { name: 'Start test ladder' }).click();
+  await page.getByRole('button', { name: says('inspect.startTestLadder') }).click();
   const before = (await storedLog(page)).length;
   const now = page.getByText(/^(Press|One is good\. Prove it in the middle: press) /).first();
   const first = await now.textContent();
   // Struck twice it answers one test, not the next one too.
-  await page.getByRole('button', { name: 'Too little' }).dblclick();
+  await page.getByRole('button', { name: says('inspect.tooLittle') }).dblclick();
   await expect(now).not.toHaveText(first ?? '');
   await page.reload();
-  await page.getByRole('radio', { name: 'Test ladder' }).click();
-  await expect(page.getByRole('region', { name: 'Pressed so far' }).getByRole('listitem')).toHaveCount(1);
-  const keep = page.getByRole('button', { name: 'Save as proven recipe' });
-  const prove = page.getByText('Prove it in the middle');
-  await page.getByRole('button', { name: 'Good', exact: true }).click();
+  await page.getByRole('radio', { name: says('inspect.testLadder2') }).click();
+  await expect(
+    page.getByRole('region', { name: says('inspect.pressedSoFar') }).getByRole('listitem'),
+  ).toHaveCount(1);
+  const keep = page.getByRole('button', { name: says('inspect.saveProvenRecipe') });
+  const prove = page.getByText(fixedPart('inspect.ladderProve'));
+  await page.getByRole('button', { name: says('common.good22'), exact: true }).click();
   await expect(keep.or(prove)).toBeVisible();
   // One good one far from the middle of what is believed is proven there.
   await page.waitForTimeout(900);
-  if (await prove.isVisible()) await page.getByRole('button', { name: 'Good', exact: true }).click();
+  if (await prove.isVisible())
+    await page.getByRole('button', { name: says('common.good22'), exact: true }).click();
   await keep.click();
   await expect(page.getByText(/^Recipe saved\. The next/)).toBeVisible();
   const log = await storedLog(page);
   expect(log.length).toBeGreaterThanOrEqual(before + 2);
   expect(log.filter((e) => e.note.startsWith('Test ladder')).map((e) => e.verdict)).toContain('good');
   await page.keyboard.press('6');
-  await expect(figure(page, /Dwell time/)).toContainText(/\d good/);
+  await expect(figure(page, says('heat.dwellTime'))).toContainText(/\d good/);
 });
 
 test('photographs of any kind and size lie under the marks, or are refused in words', async ({
@@ -250,38 +269,42 @@ test('photographs of any kind and size lie under the marks, or are refused in wo
     return page.getByLabel('Photograph of the piece', { exact: true }).setInputFiles(path);
   };
   await bring('not-one.jpg', 'this is no picture');
-  await expect(page.getByText('This is not a photograph the browser can open.')).toBeVisible();
+  await expect(page.getByText(says('files.photographBrowserCanOpen'))).toBeVisible();
   await bring('icon.png', paintPng(16, 16, quarters(16, 16)));
-  await expect(page.getByText('It is only 16 × 16 pixels.')).toBeVisible();
+  await expect(page.getByText(says('files.onlyPixels', { width: '16', height: '16' }))).toBeVisible();
   await bring('empty.jpg', '');
-  await expect(page.getByText('The file is empty.')).toBeVisible();
+  await expect(page.getByText(says('files.fileEmpty'))).toBeVisible();
   await bring('large.png', paintPng(2400, 900, quarters(2400, 900)));
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('Straighten');
-  const corner = dialog.getByRole('slider', { name: 'Corner top left' });
+  await expect(dialog).toContainText(says('inspect.straighten'));
+  const corner = dialog.getByRole('slider', {
+    name: says('inspect.corner', { cornerWords: says('inspect.topLeft') }),
+  });
   await corner.focus();
   for (let i = 0; i < 5; i += 1) await page.keyboard.press('Shift+ArrowRight');
   await expect(corner).toHaveAttribute('aria-valuetext', /^30 %/);
-  await dialog.getByRole('button', { name: 'Use under the marks' }).click();
-  await expect(page.getByRole('button', { name: 'Hide it' })).toBeVisible();
+  await dialog.getByRole('button', { name: says('inspect.useUnderMarks') }).click();
+  await expect(page.getByRole('button', { name: says('inspect.hideIt') })).toBeVisible();
   await page.keyboard.press('s');
   await stroke(page, [[0.5, 0.5]]);
   await judge(page, 'pale and even', 'Other fault');
   await counts(page, 17, 1);
   await write(page);
-  await expect(page.getByText('Saved to the log.')).toBeVisible();
+  await expect(page.getByText(says('inspect.savedLog'))).toBeVisible();
   const entry = (await storedLog(page)).find((e) => e.photos.length > 0);
   expect(entry?.photos[0]).toMatchObject({ widthPx: 1600, heightPx: 600, of: 'piece' });
   await page.goto(`${address()}/logbook/${entry?.id ?? ''}`);
-  await expect(page.getByRole('region', { name: 'What was seen' }).locator('img')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Plan at that time' })).toContainText('Straight wall');
+  await expect(page.getByRole('region', { name: says('logbook.whatWasSeen') }).locator('img')).toBeVisible();
+  await expect(page.getByRole('region', { name: says('logbook.planTime') })).toContainText(
+    says('blank.straightWall'),
+  );
 });
 
 test('two tablets’ logs: merged once, corrected by a new entry, charted, refused in words where wrong', async ({
   bench: page,
 }, info) => {
   await page.goto(`${address()}/logbook`);
-  await expect(page.getByText('27 entries, newest first')).toBeVisible();
+  await expect(page.getByText(says('logbook.newestFirst', { entries: '27 entries' }))).toBeVisible();
   const own = (await storedLog(page)).map((e) => logEntrySchema.parse(e));
   const [first] = own;
   if (!first) throw new Error('no entry');
@@ -299,60 +322,66 @@ test('two tablets’ logs: merged once, corrected by a new entry, charted, refus
   const bring = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);
-    await page.getByLabel('Logbook file to import').setInputFiles(path);
+    await page.getByLabel(says('logbook.logbookFileImport')).setInputFiles(path);
   };
   const json = logJson('Other bench', theirs, []);
   await bring('theirs.mesalog.json', json);
   await expect(page.getByText('5 entries added, 1 here already. 1 had the same id')).toBeVisible();
-  await expect(page.getByText('32 entries, newest first')).toBeVisible();
+  await expect(page.getByText(says('logbook.newestFirst', { entries: '32 entries' }))).toBeVisible();
   await bring('again.mesalog.json', json);
   await expect(page.getByText('0 entries added, 6 here already.')).toBeVisible();
   await bring('newer.mesalog.json', json.replace('"version": 1', '"version": 4'));
   await expect(page.getByText(/version 4.*reads up to 1/)).toBeVisible();
   await bring('cut.mesalog.json', json.slice(0, 900));
-  await expect(page.getByText('The file is cut short or is not JSON.')).toBeVisible();
+  await expect(page.getByText(says('files.fileCutShortJson'))).toBeVisible();
   await bring('other.csv', 'a,b\n1,2\n');
   await expect(page.getByText(/It has no column “when/)).toBeVisible();
   expect(await storedLog(page)).toHaveLength(32);
 
   // Out as CSV and in again: nothing doubles, and no cell runs as a formula.
-  await page.getByRole('searchbox', { name: 'Find in the log' }).fill('other tablet');
+  await page.getByRole('searchbox', { name: says('logbook.findLog') }).fill('other tablet');
   await expect(page.getByText('5 entries of 32')).toBeVisible();
   const csv = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('button', { name: says('common.save'), exact: true }).click();
   await page.getByRole('menuitem', { name: /as CSV/ }).click();
   const table = readFileSync(await (await csv).path(), 'utf8');
   expect(table).toContain("'=1+1");
-  await page.getByRole('button', { name: 'Clear filters' }).click();
+  await page.getByRole('button', { name: says('logbook.clearFilters') }).click();
 
   // A chart opens the entries under it.
-  await page.getByRole('radio', { name: 'Charts' }).click();
-  await page.getByRole('button', { name: /Faded corner or edge/ }).click();
+  await page.getByRole('radio', { name: says('logbook.charts') }).click();
+  await page.getByRole('button', { name: says('inspect.fadedCornerEdge') }).click();
   await expect(page.getByText('9 entries of 32')).toBeVisible();
-  await page.getByRole('radio', { name: 'Overlay' }).click();
-  await expect(page.getByText('The faults follow the press')).toBeVisible();
+  await page.getByRole('radio', { name: says('common.overlay') }).click();
+  await expect(page.getByText(fixedPart('logbook.faultsFollowPressThey'))).toBeVisible();
   await expect(page.getByText(/100 % lie at the back left corner/)).toBeVisible();
 
   // Corrected by a new entry: both stay, one counts.
-  await page.getByRole('radio', { name: 'Entries' }).click();
-  await page.getByRole('region', { name: 'Logbook' }).getByRole('link').first().click();
-  await page.getByRole('button', { name: 'Correct entry' }).click();
+  await page.getByRole('radio', { name: says('logbook.entries') }).click();
+  await page
+    .getByRole('region', { name: says('common.logbook') })
+    .getByRole('link')
+    .first()
+    .click();
+  await page.getByRole('button', { name: says('logbook.correctEntry2') }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Spoiled').fill('2');
-  await dialog.getByRole('combobox', { name: 'Cause' }).click();
-  await page.getByRole('option', { name: 'pressure too light' }).click();
-  await dialog.getByRole('button', { name: 'Save correction' }).click();
-  await expect(page.getByText(/Corrects the entry of/)).toBeVisible();
-  await expect(page.getByText('2 good, 2 spoiled')).toBeVisible();
+  await dialog.getByLabel(says('common.spoiled')).fill('2');
+  await dialog.getByRole('combobox', { name: says('common.cause') }).click();
+  await page.getByRole('option', { name: says('inspect.pressureTooLight') }).click();
+  await dialog.getByRole('button', { name: says('logbook.saveCorrection') }).click();
+  await expect(page.getByText(says('logbook.correctsEntry'))).toBeVisible();
+  await expect(page.getByText(says('common.goodSpoiled', { good: '2', spoiled: '2' }))).toBeVisible();
   await page.getByRole('link', { name: /2026/ }).first().click();
-  await expect(page.getByText('This entry no longer counts')).toBeVisible();
-  await page.getByRole('link', { name: 'All entries' }).click();
+  await expect(page.getByText(fixedPart('logbook.entryLongerCountsWas'))).toBeVisible();
+  await page.getByRole('link', { name: says('logbook.allEntries') }).click();
   await expect(
-    page.getByText('32 entries of 33').or(page.getByText('32 entries, newest first')),
+    page
+      .getByText('32 entries of 33')
+      .or(page.getByText(says('logbook.newestFirst', { entries: '32 entries' }))),
   ).toBeVisible();
 
   const pdf = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('button', { name: says('common.save'), exact: true }).click();
   await page.getByRole('menuitem', { name: /month/ }).click();
   const path = info.outputPath('month.pdf');
   await (await pdf).saveAs(path);

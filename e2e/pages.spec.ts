@@ -1,3 +1,4 @@
+import { says } from './words';
 import type { Page } from '@playwright/test';
 import { clean } from './axe';
 import { address, expect, open, test } from './app';
@@ -58,7 +59,7 @@ test('other shapes, laid flat and on the blank', async ({ bench: page }) => {
       await fits(page, `${job} ${t}`);
       await clean(page, `${job} ${t}`);
     }
-    await page.getByRole('radio', { name: 'On the blank' }).click();
+    await page.getByRole('radio', { name: says('common.onTheBlank') }).click();
     await expect(page.locator('canvas')).toBeVisible();
     await clean(page, `${job} on the blank`);
   }
@@ -90,7 +91,7 @@ test('the spelling is chosen in Settings, and stays', async ({ bench: page }) =>
     await expect(page.getByText(word).first()).toBeVisible({ timeout: 30_000 });
   };
   await page.goto(`${address()}/settings`);
-  const languages = page.getByRole('radiogroup', { name: 'Language' });
+  const languages = page.getByRole('radiogroup', { name: says('shop.language') });
   await expect(languages.getByRole('radio', { name: 'British English' })).toBeChecked();
   await languages.getByRole('radio', { name: 'American English' }).click();
   await expect(page.locator('html')).toHaveAttribute('lang', 'en-US');

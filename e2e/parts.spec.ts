@@ -1,3 +1,4 @@
+import { fixedPart, says } from './words';
 import { expect, open, test } from './app';
 
 // Scripts are kept from being loaded here.
@@ -10,18 +11,20 @@ test('a part of the program that cannot be loaded: said, the page kept, and done
   context,
 }) => {
   await open(page, '/job/star-party-tumblers/sheet');
-  await expect(page.getByRole('button', { name: 'Save PDF' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: says('sheet.savePdf') })).toBeEnabled();
   await context.route(PARTS, (route) => route.abort());
-  const gone = page.getByRole('alert').filter({ hasText: 'Part of the program could not be loaded.' });
-  await page.getByRole('button', { name: 'Test print' }).click();
-  await expect(gone).toContainText('Your work is kept.');
-  await gone.getByRole('button', { name: 'Try again' }).click();
+  const gone = page.getByRole('alert').filter({ hasText: says('shell.partProgramCouldLoaded') });
+  await page.getByRole('button', { name: says('sheet.testPrint') }).click();
+  await expect(gone).toContainText(fixedPart('shell.yourWorkKeptCheck'));
+  await gone.getByRole('button', { name: says('common.tryAgain') }).click();
   await expect(gone).toBeVisible();
   await context.unroute(PARTS);
-  await gone.getByRole('button', { name: 'Try again' }).click();
+  await gone.getByRole('button', { name: says('common.tryAgain') }).click();
   await expect(gone).toHaveCount(0);
   // The sheet is printed in a worker first.
-  await expect(page.getByRole('dialog').getByRole('slider', { name: /Steel rule/ })).toBeVisible({
+  await expect(
+    page.getByRole('dialog').getByRole('slider', { name: fixedPart('sheet.steelRuleArrowKeys') }),
+  ).toBeVisible({
     timeout: 30_000,
   });
 });
@@ -34,12 +37,12 @@ test('a worker that cannot be loaded: Save PDF reports it, and saves once it loa
     /worker/i.test(route.request().url()) ? route.abort() : route.continue(),
   );
   await open(page, '/job/star-party-tumblers/sheet');
-  const gone = page.getByRole('alert').filter({ hasText: 'Part of the program could not be loaded.' });
+  const gone = page.getByRole('alert').filter({ hasText: says('shell.partProgramCouldLoaded') });
   await expect(gone).toBeVisible();
   await context.unroute(PARTS);
-  await gone.getByRole('button', { name: 'Try again' }).click();
+  await gone.getByRole('button', { name: says('common.tryAgain') }).click();
   await expect(gone).toHaveCount(0);
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save PDF' }).click();
+  await page.getByRole('button', { name: says('sheet.savePdf') }).click();
   expect((await download).suggestedFilename()).toBe('star-party-crew-tumblers.pdf');
 });

@@ -1,3 +1,4 @@
+import { fixedPart, says } from './words';
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import type { Page, TestInfo } from '@playwright/test';
@@ -30,7 +31,7 @@ async function placesOf(path: string): Promise<Record<string, readonly [number, 
 /** The first sheet as another program draws it. */
 async function printed(page: Page, info: TestInfo, name: string): Promise<string> {
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save PDF' }).click();
+  await page.getByRole('button', { name: says('sheet.savePdf') }).click();
   const pdf = info.outputPath(`${name}.pdf`);
   await (await download).saveAs(pdf);
   execFileSync('pdftoppm', [
@@ -52,7 +53,7 @@ async function printed(page: Page, info: TestInfo, name: string): Promise<string
 async function withoutText(page: Page): Promise<void> {
   await open(page, '/job/star-party-tumblers/art');
   await page.getByRole('button', { name: '“Dry Fork star party”', exact: true }).click();
-  await page.getByRole('button', { name: 'Remove this layer' }).click();
+  await page.getByRole('button', { name: says('art.removeLayer') }).click();
   await page.getByRole('button', { name: 'Star chart', exact: true }).click();
 }
 
@@ -75,7 +76,7 @@ test('pictures stored turned or mirrored are printed upright, whatever their for
   await withoutText(page);
   const show = async (path: string) => {
     await page.keyboard.press('4');
-    await page.getByLabel('Replace picture').setInputFiles(path);
+    await page.getByLabel(says('art.replacePicture')).setInputFiles(path);
     await expect(page.getByRole('complementary')).toContainText('960 × 784 px');
     await page.keyboard.press('5');
   };
@@ -127,7 +128,7 @@ test('an SVG drawing keeps its classes, references and repeats; what is left out
   const bring = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);
-    await page.getByLabel('Replace picture').setInputFiles(path);
+    await page.getByLabel(says('art.replacePicture')).setInputFiles(path);
   };
   await bring('whole.svg', DRAWING(''));
   await expect(page.getByRole('complementary')).toContainText('4800 × 3920 px');
@@ -143,14 +144,14 @@ test('an SVG drawing keeps its classes, references and repeats; what is left out
     ),
   );
   const dialog = page.getByRole('dialog', { name: /Not all of parts\.svg is printed/ });
-  await expect(dialog).toContainText('a picture that is not inside the file: embed it');
-  await expect(dialog).toContainText('foreign object');
-  await expect(dialog.getByRole('img', { name: 'As it was drawn' })).toBeVisible();
-  await expect(dialog.getByRole('img', { name: 'As it is printed' })).toBeVisible();
-  await dialog.getByRole('button', { name: 'Keep it as it is printed' }).click();
+  await expect(dialog).toContainText(says('files.droppedOutside'));
+  await expect(dialog).toContainText(fixedPart('files.droppedForeign'));
+  await expect(dialog.getByRole('img', { name: says('art.wasDrawn') })).toBeVisible();
+  await expect(dialog.getByRole('img', { name: says('art.asItIsPrinted') })).toBeVisible();
+  await dialog.getByRole('button', { name: says('art.keepPrinted') }).click();
   await expect(dialog).toHaveCount(0);
   await bring('deep.svg', `<svg width="9" height="9">${'<g>'.repeat(50_000)}${'</g>'.repeat(50_000)}</svg>`);
-  await expect(page.getByText(/nested too deep/).first()).toBeVisible();
+  await expect(page.getByText(fixedPart('files.svgDrawingNestedToo')).first()).toBeVisible();
   await expect(page.getByRole('complementary')).toContainText('4800 × 3920 px');
   expect(violations).toEqual([]);
 });

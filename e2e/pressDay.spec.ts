@@ -1,3 +1,4 @@
+import { says } from './words';
 import { seeded } from '../src/core/random/random';
 import type { Run } from '../src/core/shop/run';
 import { address, expect, open, saved, storedRuns, test } from './app';
@@ -31,9 +32,9 @@ const read = (page: Page): Promise<Shown[]> =>
 
 async function setPieces(page: Page, job: string, n: number): Promise<void> {
   await open(page, `/job/${job}/press`);
-  await page.getByTitle('Name, pieces, due day, note').click();
-  await page.getByRole('textbox', { name: 'Pieces' }).fill(String(n));
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByTitle(says('job.namePiecesDueDay')).click();
+  await page.getByRole('textbox', { name: says('common.pieces') }).fill(String(n));
+  await page.getByRole('button', { name: says('common.save'), exact: true }).click();
   await saved(page);
 }
 
@@ -118,7 +119,7 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
   test.setTimeout(400_000);
   // One person at three presses.
   await page.goto(`${address()}/settings`);
-  const hands = page.getByLabel('People', { exact: true });
+  const hands = page.getByLabel(says('shop.people'), { exact: true });
   await hands.fill('1');
   await hands.press('Enter');
   await setPieces(page, 'star-party-tumblers', 12);
@@ -176,14 +177,14 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
     if (day.getTime() < (await now()) - 3600_000) day.setDate(day.getDate() + 1);
     told.push(day.getTime());
   }
-  await expect(page.getByRole('heading', { name: 'No press is running.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: says('press.pressRunning') })).toBeVisible();
   const ended = await now();
-  const through = page.getByRole('list', { name: 'Through' }).getByRole('link');
-  await expect(through.last()).toContainText('Put away, count and inspect');
+  const through = page.getByRole('list', { name: says('press.through') }).getByRole('link');
+  await expect(through.last()).toContainText(says('press.putAwayCountInspect'));
   // The last pieces set down are called hot though no press is on any more.
   await expect(page.getByText(/still hot: touch in \d+:\d\d/).first()).toBeVisible();
   await through.last().click();
-  await expect(page.getByRole('heading', { name: 'Closing checklist' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: says('press.closingChecklist') })).toBeVisible();
   const runs = await storedRuns(page);
   expect(runs.map((r) => r.events.length).reduce((a, b) => a + b, 0)).toBe(taps);
   expect(runs.reduce((n, r) => n + r.pieces, 0)).toBe(60);
@@ -207,7 +208,7 @@ test('tabs closed in the middle of a tap: no count and no clock is wrong', async
   context,
 }) => {
   await page.goto(`${address()}/press/constellation-mugs`);
-  await page.getByRole('button', { name: 'First piece' }).click();
+  await page.getByRole('button', { name: says('press.firstPiece') }).click();
   await expect(page.locator('[aria-current="step"]')).toBeVisible();
   const random = seeded(50);
   let tab = await context.newPage();
@@ -224,7 +225,7 @@ test('tabs closed in the middle of a tap: no count and no clock is wrong', async
     if (need === 'nothing yet' && / press-/.test(step ?? '')) {
       await band.getByRole('button', { name: /^More for/ }).click();
       void tab
-        .getByRole('menuitem', { name: 'Opened early' })
+        .getByRole('menuitem', { name: says('press.openedEarly') })
         .click({ timeout: 2000 })
         .catch(() => undefined);
     } else void tab.keyboard.press('1').catch(() => undefined);

@@ -1,3 +1,4 @@
+import { fixedPart, says } from './words';
 import { address, expect, open, saved, storedRuns, test } from './app';
 import type { Page } from '@playwright/test';
 
@@ -15,7 +16,7 @@ async function begin(page: Page, job: string, query = ''): Promise<void> {
 
 async function board(page: Page): Promise<void> {
   await page.goto(`${address()}/pressing`);
-  await expect(page.getByRole('heading', { name: 'Pressing' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: says('common.pressing') })).toBeVisible();
 }
 
 /** How many events all runs have together. */
@@ -33,14 +34,14 @@ test('two jobs side by side: space acts where hands are needed, a number on its 
   await expect(page.getByText(/^2 running · 0 of 42 pieces · finished about/)).toBeVisible();
   await page.clock.fastForward(1000);
   await page.keyboard.press('2');
-  await expect(two).toContainText('Close');
+  await expect(two).toContainText(says('common.close'));
   await page.clock.fastForward(1000);
   await page.keyboard.press('2');
   await expect(two).toHaveAttribute('data-need', 'nothing yet');
   // The other one has waited all along: it is the one that calls.
   await page.clock.fastForward(1000);
   await page.keyboard.press(' ');
-  await expect(one).toContainText('Close');
+  await expect(one).toContainText(says('common.close'));
   await page.clock.fastForward(1000);
   await page.keyboard.press(' ');
   await expect(one).toHaveAttribute('data-need', 'nothing yet');
@@ -51,13 +52,13 @@ test('two jobs side by side: space acts where hands are needed, a number on its 
   await expect(one).toHaveAttribute('data-step', /press-1/);
   await page.clock.fastForward(66_000);
   await expect(one).toHaveAttribute('data-need', 'time up');
-  await expect(one).toContainText('Time is up: open it');
+  await expect(one).toContainText(says('press.timeUpOpen'));
   await expect(one).toContainText(/s over: \d+ % more dose, still good/);
   await page.keyboard.press(' ');
-  await expect(one).toContainText('Turn half round');
-  const hands = page.getByRole('complementary', { name: 'Hands' });
+  await expect(one).toContainText(says('press.turnHalfRound'));
+  const hands = page.getByRole('complementary', { name: says('press.hands') });
   await expect(hands.getByRole('listitem').first()).toContainText('1 · Turn half round');
-  await expect(hands.getByRole('listitem').first()).toContainText('now');
+  await expect(hands.getByRole('listitem').first()).toContainText(says('press.now'));
 });
 
 test('a piece spoiled: why in one tap, on the reprint list by name, on a sheet of its own; taken back by step and by load', async ({
@@ -65,56 +66,56 @@ test('a piece spoiled: why in one tap, on the reprint list by name, on a sheet o
 }) => {
   await begin(page, 'star-party-tumblers');
   await page
-    .getByRole('button', { name: 'Stop the run' })
-    .or(page.getByRole('link', { name: 'Stop the run' }))
+    .getByRole('button', { name: says('press.stopRun') })
+    .or(page.getByRole('link', { name: says('press.stopRun') }))
     .click();
-  await expect(page.getByRole('button', { name: 'Start pressing' })).toBeVisible();
+  await expect(page.getByRole('button', { name: says('job.startPressing') })).toBeVisible();
   await page.goto(`${address()}/press/star-party-tumblers`);
-  await page.getByRole('textbox', { name: 'Blanks here' }).fill('23');
-  await expect(page.getByText('1 short')).toBeVisible();
+  await page.getByRole('textbox', { name: says('press.blanksHere') }).fill('23');
+  await expect(page.getByText(says('press.short', { short: '1' }))).toBeVisible();
   // Known by now: one line, whole at a touch.
   await page.getByRole('button', { name: /^Show all \d+$/ }).click();
   await expect(page.getByText('the blank does not turn by hand')).toBeVisible();
-  await page.getByRole('button', { name: 'First piece' }).click();
+  await page.getByRole('button', { name: says('press.firstPiece') }).click();
   await expect(page.locator('[aria-current="step"]')).toBeVisible();
   await board(page);
   const one = band(page, '1 · Tumbler press A');
-  await one.getByRole('button', { name: 'Spoiled' }).click();
-  await page.getByRole('button', { name: 'Ghosting' }).click();
+  await one.getByRole('button', { name: says('common.spoiled') }).click();
+  await page.getByRole('button', { name: says('inspect.ghosting') }).click();
   await expect(one).toContainText('load 2 of 24');
-  const hands = page.getByRole('complementary', { name: 'Hands' });
+  const hands = page.getByRole('complementary', { name: says('press.hands') });
   await expect(hands).toContainText('Star party crew tumblers · piece 1');
-  await expect(hands).toContainText('Ghosting');
-  await expect(hands).toContainText('22 left, 2 short');
+  await expect(hands).toContainText(says('inspect.ghosting'));
+  await expect(hands).toContainText(says('press.leftShort', { value: '22', left: '2' }));
   const more = async (item: string) => {
     await one.getByRole('button', { name: /^More for/ }).click();
     await page.getByRole('menuitem', { name: item }).click();
   };
   await more('Undo the last step');
   await expect(one).toContainText('load 1 of 24');
-  await expect(hands).not.toContainText('Ghosting');
-  await one.getByRole('button', { name: 'Spoiled' }).click();
-  await page.getByRole('button', { name: 'Tape shadow' }).click();
+  await expect(hands).not.toContainText(says('inspect.ghosting'));
+  await one.getByRole('button', { name: says('common.spoiled') }).click();
+  await page.getByRole('button', { name: says('inspect.tapeShadow') }).click();
   await expect(one).toContainText('load 2 of 24');
   await page.waitForTimeout(500);
-  await one.getByRole('button', { name: 'Loaded' }).click();
-  await expect(one).toContainText('Close');
+  await one.getByRole('button', { name: says('press.loaded') }).click();
+  await expect(one).toContainText(says('common.close'));
   await more('Undo the whole load');
   await expect(one).toContainText('load 2 of 24');
   await expect(one).toContainText('Slide in');
   await more('Undo the whole load');
   await expect(one).toContainText('load 1 of 24');
-  await one.getByRole('button', { name: 'Spoiled' }).click();
-  await page.getByRole('button', { name: 'Tape shadow' }).click();
+  await one.getByRole('button', { name: says('common.spoiled') }).click();
+  await page.getByRole('button', { name: says('inspect.tapeShadow') }).click();
   await expect(one).toContainText('load 2 of 24');
   await more('Stop the run');
-  await expect(page.getByRole('heading', { name: 'No press is running.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: says('press.pressRunning') })).toBeVisible();
   await open(page, '/job/star-party-tumblers/press');
-  await page.getByRole('button', { name: 'Print 1 again' }).click();
-  await expect(page.getByText('Reprint sheet: only piece 1')).toBeVisible();
+  await page.getByRole('button', { name: says('press.printAgain2', { list: '1' }) }).click();
+  await expect(page.getByText(says('sheet.reprintSheetOnly', { reprint: 'piece 1' }))).toBeVisible();
   await saved(page);
-  await page.getByRole('button', { name: 'Print all pieces' }).click();
-  await expect(page.getByText('Reprint sheet')).toBeHidden();
+  await page.getByRole('button', { name: says('sheet.printAllPieces') }).click();
+  await expect(page.getByText(fixedPart('sheet.reprintSheetOnly'))).toBeHidden();
 });
 
 test('one job over two presses: each takes what no press holds; other pieces can be laid; a busy press is handed over', async ({
@@ -123,9 +124,9 @@ test('one job over two presses: each takes what no press holds; other pieces can
   await begin(page, 'moon-and-star-ornaments');
   await board(page);
   const a = band(page, '1 · Flat press A');
-  await expect(a).toContainText('pieces 1–10');
+  await expect(a).toContainText(says('press.piecesNumbered', { numbers: '1–10' }));
   await a.getByRole('button', { name: /^More for/ }).click();
-  await page.getByRole('menuitem', { name: 'On another press too' }).click();
+  await page.getByRole('menuitem', { name: says('press.anotherPressToo') }).click();
   await page.getByRole('link', { name: 'Wide flat press B' }).click();
   await page.getByRole('button', { name: /^First load$/ }).click();
   await expect(page.locator('[aria-current="step"]')).toBeVisible();
@@ -133,21 +134,28 @@ test('one job over two presses: each takes what no press holds; other pieces can
   const b = band(page, '2 · Wide flat press B');
   await expect(b).toContainText(/pieces 11–\d+/);
   await b.getByRole('button', { name: /^More for/ }).click();
-  await page.getByRole('menuitem', { name: 'Choose other pieces' }).click();
+  await page.getByRole('menuitem', { name: says('press.chooseOtherPieces') }).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog.getByRole('button', { name: 'piece 5', exact: true })).toBeHidden();
-  await dialog.getByRole('button', { name: 'piece 11', exact: true }).click();
-  await dialog.getByRole('button', { name: 'piece 39', exact: true }).click();
-  await expect(dialog.getByRole('button', { name: 'piece 39', exact: true })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
+  await expect(
+    dialog.getByRole('button', { name: says('press.pieceNumbered', { number: '5' }), exact: true }),
+  ).toBeHidden();
+  await dialog
+    .getByRole('button', { name: says('press.pieceNumbered', { number: '11' }), exact: true })
+    .click();
+  await dialog
+    .getByRole('button', { name: says('press.pieceNumbered', { number: '39' }), exact: true })
+    .click();
+  await expect(
+    dialog.getByRole('button', { name: says('press.pieceNumbered', { number: '39' }), exact: true }),
+  ).toHaveAttribute('aria-pressed', 'true');
   await dialog.getByRole('button', { name: /^Lay pieces 12–/ }).click();
   await expect(b).toContainText('39');
   // The press wanted by another job: said, and handed over between two loads.
   await page.goto(`${address()}/press/slate-trail-markers`);
-  await expect(page.getByText('Flat press A is running Moon-and-star ornaments.')).toBeVisible();
-  await page.getByRole('button', { name: 'Hand over now' }).click();
+  await expect(
+    page.getByText(says('press.isRunning', { press: 'Flat press A', name: 'Moon-and-star ornaments' })),
+  ).toBeVisible();
+  await page.getByRole('button', { name: says('press.handOverNow') }).click();
   await page.getByRole('button', { name: /^First (piece|load)$/ }).click();
   await expect(page.locator('[aria-current="step"]')).toBeVisible();
   await board(page);
@@ -159,23 +167,25 @@ test('hands between: taped, enough, boxed; what was counted is corrected; who pr
 }) => {
   await begin(page, 'star-party-tumblers');
   await board(page);
-  const hands = page.getByRole('complementary', { name: 'Hands' });
+  const hands = page.getByRole('complementary', { name: says('press.hands') });
   await expect(hands).toContainText(/0 ready, \d+ needed/);
-  const add = hands.getByRole('button', { name: '1 · Tape up: done' });
+  const add = hands.getByRole('button', { name: says('press.oneDone', { task: '1 · Tape up' }) });
   await add.click();
   await expect(hands).toContainText('1 ready');
   await add.click();
   await expect(hands).toContainText('2 ready');
-  await hands.getByRole('button', { name: '1 · Tape up: one less' }).click();
+  await hands.getByRole('button', { name: says('press.oneLess2', { task: '1 · Tape up' }) }).click();
   await expect(hands).toContainText('1 ready');
-  await band(page, '1 · Tumbler press A').getByRole('button', { name: 'Loaded' }).click();
+  await band(page, '1 · Tumbler press A')
+    .getByRole('button', { name: says('press.loaded') })
+    .click();
   await expect(hands).toContainText('0 ready');
-  await page.getByRole('button', { name: 'Operators' }).click();
-  await page.getByRole('textbox', { name: 'Name' }).fill('Ines');
-  await page.getByRole('button', { name: 'Add' }).click();
-  await expect(page.getByRole('button', { name: 'Operator: Ines' })).toBeVisible();
+  await page.getByRole('button', { name: says('press.operators') }).click();
+  await page.getByRole('textbox', { name: says('common.name') }).fill('Ines');
+  await page.getByRole('button', { name: says('press.add') }).click();
+  await expect(page.getByRole('button', { name: says('press.operator', { person: 'Ines' }) })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Operator: Ines' })).toBeVisible();
+  await expect(page.getByRole('button', { name: says('press.operator', { person: 'Ines' }) })).toBeVisible();
 });
 
 test('two tabs: one leads, the other follows and says so; a step struck in both is one step', async ({
@@ -186,23 +196,23 @@ test('two tabs: one leads, the other follows and says so; a step struck in both 
   await board(page);
   const other = await context.newPage();
   await board(other);
-  await expect(other.getByText('Another tab controls the presses.')).toBeVisible();
-  await expect(page.getByText('Another tab controls the presses.')).toBeHidden();
+  await expect(other.getByText(fixedPart('press.anotherTabControlsPresses'))).toBeVisible();
+  await expect(page.getByText(fixedPart('press.anotherTabControlsPresses'))).toBeHidden();
   const before = await struck(page);
   await other.keyboard.press(' ');
   await other.waitForTimeout(300);
   expect(await struck(page)).toBe(before);
   await page.keyboard.press(' ');
   // What one does, the other shows.
-  await expect(band(other, '1 · Tumbler press A')).toContainText('Close');
-  await other.getByRole('button', { name: 'Control from this tab' }).click();
-  await expect(page.getByText('Another tab controls the presses.')).toBeVisible();
-  await expect(other.getByText('Another tab controls the presses.')).toBeHidden();
+  await expect(band(other, '1 · Tumbler press A')).toContainText(says('common.close'));
+  await other.getByRole('button', { name: says('press.controlFromTab') }).click();
+  await expect(page.getByText(fixedPart('press.anotherTabControlsPresses'))).toBeVisible();
+  await expect(other.getByText(fixedPart('press.anotherTabControlsPresses'))).toBeHidden();
   await Promise.all([page.keyboard.press(' '), other.keyboard.press(' ')]);
   await expect(band(page, '1 · Tumbler press A')).toContainText('First side');
   expect(await struck(page)).toBe(before + 2);
   await other.close();
-  await expect(page.getByText('Another tab controls the presses.')).toBeHidden();
+  await expect(page.getByText(fixedPart('press.anotherTabControlsPresses'))).toBeHidden();
 });
 
 test('the clock set back an hour or on a day: no time at the press changes, in this page or the next', async ({
@@ -210,9 +220,9 @@ test('the clock set back an hour or on a day: no time at the press changes, in t
 }) => {
   await page.clock.install();
   await begin(page, 'star-party-tumblers');
-  await page.getByRole('button', { name: 'Loaded' }).click();
-  await page.getByRole('button', { name: 'Closed' }).click();
-  await expect(page.getByRole('button', { name: 'Hands off' })).toBeVisible();
+  await page.getByRole('button', { name: says('press.loaded') }).click();
+  await page.getByRole('button', { name: says('common.closed') }).click();
+  await expect(page.getByRole('button', { name: says('press.handsOff2') })).toBeVisible();
   const leftS = async () => {
     const [m = '0', s = '0'] = ((await page.getByRole('timer').textContent()) ?? '').split(':');
     return Number(m) * 60 + Number(s);
@@ -225,7 +235,7 @@ test('the clock set back an hour or on a day: no time at the press changes, in t
     await page.clock.runFor(2000);
   };
   await set(-3600_000);
-  await expect(page.getByText('The clock of this machine moved back 60 min.')).toBeVisible();
+  await expect(page.getByText('The clock of this machine moved back 1 h.')).toBeVisible();
   expect(Math.abs(first - 2 - (await leftS()))).toBeLessThanOrEqual(1);
   await set(24 * 3600_000);
   await expect(page.getByText('The clock of this machine moved on 24 h.')).toBeVisible();
@@ -239,7 +249,7 @@ test('the clock set back an hour or on a day: no time at the press changes, in t
   await set(20_000);
   await expect(page.getByText('Treated as time that passed')).toBeVisible();
   const slept = await leftS();
-  await page.getByRole('button', { name: 'Treat as clock correction' }).click();
+  await page.getByRole('button', { name: says('press.treatClockCorrection') }).click();
   await page.clock.runFor(1000);
   expect((await leftS()) - slept).toBeGreaterThanOrEqual(18);
 });
@@ -274,7 +284,7 @@ test('keyboard only: every control of a press is reached, and a dialog gives the
   await begin(page, 'star-party-tumblers');
   await board(page);
   const one = band(page, '1 · Tumbler press A');
-  await one.getByRole('button', { name: 'Spoiled' }).focus();
+  await one.getByRole('button', { name: says('common.spoiled') }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Escape');
@@ -282,7 +292,7 @@ test('keyboard only: every control of a press is reached, and a dialog gives the
   await one.getByRole('button', { name: /^More for/ }).focus();
   await page.keyboard.press('Enter');
   await page.keyboard.press('ArrowDown');
-  await expect(page.getByRole('menuitem', { name: 'Undo the whole load' })).toBeFocused();
+  await expect(page.getByRole('menuitem', { name: says('press.undoWholeLoad') })).toBeFocused();
   await page.keyboard.press('Escape');
   await expect(one.getByRole('button', { name: /^More for/ })).toBeFocused();
 });
@@ -302,9 +312,9 @@ test('while the page is not seen its clock goes on, and it calls by notification
   });
   await page.clock.install();
   await begin(page, 'star-party-tumblers');
-  await page.getByRole('button', { name: 'Loaded' }).click();
-  await page.getByRole('button', { name: 'Closed' }).click();
-  await expect(page.getByRole('button', { name: 'Hands off' })).toBeVisible();
+  await page.getByRole('button', { name: says('press.loaded') }).click();
+  await page.getByRole('button', { name: says('common.closed') }).click();
+  await expect(page.getByRole('button', { name: says('press.handsOff2') })).toBeVisible();
   await page.evaluate(() => {
     Object.defineProperty(document, 'hidden', { get: () => true });
     document.dispatchEvent(new Event('visibilitychange'));

@@ -1,3 +1,4 @@
+import { fixedPart, opening, says } from './words';
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { paintPng, RED } from '../src/core/formats/testPicture';
@@ -29,7 +30,7 @@ async function reloadedClean(page: Page, path: string): Promise<void> {
 
 const jobsOnBench = async (page: Page): Promise<readonly string[]> => {
   await page.goto(address());
-  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: says('common.jobs') })).toBeVisible();
   return page.getByRole('heading', { level: 2 }).allInnerTexts();
 };
 
@@ -39,7 +40,7 @@ test('whatever is changed, a reload finds one job, no message and no note', asyn
   const job = '/job/comet-cans';
   await open(page, `${job}/art`);
   await page
-    .getByLabel('Picture file')
+    .getByLabel(says('art.pictureFile'))
     .first()
     .setInputFiles({
       name: 'red.png',
@@ -49,11 +50,11 @@ test('whatever is changed, a reload finds one job, no message and no note', asyn
   await expect(page.getByText('red', { exact: false }).first()).toBeVisible();
   await reloadedClean(page, `${job}/art`);
 
-  await page.getByRole('button', { name: 'Text', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Text' }).fill('Dry Fork, north rim');
+  await page.getByRole('button', { name: says('art.text'), exact: true }).click();
+  await page.getByRole('textbox', { name: says('art.text') }).fill('Dry Fork, north rim');
   await reloadedClean(page, `${job}/art`);
 
-  await page.getByRole('button', { name: 'Names', exact: true }).click();
+  await page.getByRole('button', { name: says('art.names2'), exact: true }).click();
   await page.getByRole('dialog').getByRole('textbox').first().fill('name\nAda\nBo');
   await page
     .getByRole('dialog')
@@ -63,16 +64,16 @@ test('whatever is changed, a reload finds one job, no message and no note', asyn
   await page.keyboard.press('Escape');
   await reloadedClean(page, `${job}/wrap`);
 
-  await page.getByRole('button', { name: 'Mark', exact: true }).click();
+  await page.getByRole('button', { name: says('wrap.mark'), exact: true }).click();
   await reloadedClean(page, `${job}/heat`);
 
   await page.getByRole('radio', { name: 'Tumbler press A' }).click();
-  await page.getByRole('textbox', { name: /^Dwell time/ }).fill('160');
-  await page.getByRole('textbox', { name: 'Temperature' }).fill('182');
+  await page.getByRole('textbox', { name: opening('heat.dwellTime') }).fill('160');
+  await page.getByRole('textbox', { name: says('common.temperature') }).fill('182');
   await reloadedClean(page, `${job}/heat`);
   // And once more, with nothing changed since.
   await reloadedClean(page, `${job}/heat`);
-  await expect(page.getByRole('textbox', { name: 'Temperature' })).toHaveValue('182');
+  await expect(page.getByRole('textbox', { name: says('common.temperature') })).toHaveValue('182');
   expect(await jobsOnBench(page)).toEqual(before);
 });
 
@@ -80,7 +81,7 @@ test('an edit while a save is being written, then away at once: there on return,
   bench: page,
 }) => {
   await open(page, '/job/night-walk-tumblers/heat');
-  const temperature = page.getByRole('textbox', { name: 'Temperature' });
+  const temperature = page.getByRole('textbox', { name: says('common.temperature') });
   for (let i = 0; i < 4; i += 1) {
     await temperature.fill(String(180 + i));
     // About when the quiet moment ends and the write is on its way.
@@ -100,26 +101,33 @@ test('removed in another tab: an edit here does not bring it back unasked; it ca
   await open(page, '/job/slate-trail-markers/measure');
   const other = await context.newPage();
   await other.goto(address());
-  await other.getByRole('button', { name: 'Delete Slate trail markers' }).click();
-  await other.getByRole('button', { name: 'Delete', exact: true }).click();
+  await other.getByRole('button', { name: says('jobs.delete', { job: 'Slate trail markers' }) }).click();
+  await other.getByRole('button', { name: says('jobs.delete3'), exact: true }).click();
   await expect(other.getByText('Slate trail markers', { exact: true })).toHaveCount(0);
-  await expect(page.getByText('Another tab deleted this job.')).toBeVisible();
-  await page.getByRole('region', { name: 'Overall width' }).getByRole('textbox').first().fill('151');
+  await expect(page.getByText(fixedPart('job.anotherTabDeletedJob'))).toBeVisible();
+  await page
+    .getByRole('region', { name: says('blank.overallWidth') })
+    .getByRole('textbox')
+    .first()
+    .fill('151');
   await page.waitForTimeout(800);
   await expect(other.getByRole('link', { name: 'Slate trail markers' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Restore it' }).click();
+  await page.getByRole('button', { name: says('job.restoreIt') }).click();
   await expect(other.getByRole('link', { name: 'Slate trail markers' })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('region', { name: 'Overall width' }).getByRole('textbox').first()).toHaveValue(
-    '151',
-  );
+  await expect(
+    page
+      .getByRole('region', { name: says('blank.overallWidth') })
+      .getByRole('textbox')
+      .first(),
+  ).toHaveValue('151');
 });
 
 test('struck twice: one run, one log entry, one step', async ({ bench: page }) => {
   await open(page, '/job/dome-beakers/press');
-  await page.getByRole('button', { name: 'Start pressing' }).click();
-  await page.getByRole('button', { name: 'First piece' }).dblclick();
-  await expect(page.getByText('piece 1 of 2')).toBeVisible();
+  await page.getByRole('button', { name: says('job.startPressing') }).click();
+  await page.getByRole('button', { name: says('press.firstPiece') }).dblclick();
+  await expect(page.getByText(says('press.pieceNumbered', { number: '1 of 2' }))).toBeVisible();
   const counts = () =>
     page.evaluate(
       () =>
@@ -140,13 +148,13 @@ test('struck twice: one run, one log entry, one step', async ({ bench: page }) =
   const before = await counts();
   expect(before.runs).toBe(1);
   expect(before.events).toBeLessThanOrEqual(1);
-  await page.getByRole('button', { name: 'Spoiled' }).click();
-  await page.getByRole('button', { name: 'Not said' }).click();
-  await page.getByRole('link', { name: 'Stop the run' }).click();
+  await page.getByRole('button', { name: says('common.spoiled') }).click();
+  await page.getByRole('button', { name: says('press.notSaid') }).click();
+  await page.getByRole('link', { name: says('press.stopRun') }).click();
   await open(page, '/job/dome-beakers/look');
-  await page.getByRole('radio', { name: 'dye left all over' }).click();
-  await page.getByRole('radio', { name: 'Too little' }).click();
-  await page.getByRole('button', { name: 'Save to log' }).dblclick();
+  await page.getByRole('radio', { name: says('common.dyeLeftAllOver') }).click();
+  await page.getByRole('radio', { name: says('inspect.tooLittle') }).click();
+  await page.getByRole('button', { name: says('job.lookNext') }).dblclick();
   await expect.poll(async () => (await counts()).log).toBe(before.log + 1);
   await page.waitForTimeout(500);
   expect((await counts()).log).toBe(before.log + 1);
@@ -154,51 +162,53 @@ test('struck twice: one run, one log entry, one step', async ({ bench: page }) =
 
 test('a press taken out while a run is on: hot pieces are still called hot', async ({ bench: page }) => {
   await open(page, '/job/dome-beakers/press');
-  await page.getByRole('button', { name: 'Start pressing' }).click();
-  await page.getByRole('button', { name: 'First piece' }).click();
+  await page.getByRole('button', { name: says('job.startPressing') }).click();
+  await page.getByRole('button', { name: says('press.firstPiece') }).click();
   await expect(page.locator('[aria-current="step"]')).toBeVisible();
   const address0 = page.url();
   // Through the whole first piece, timed steps opened early.
   for (let i = 0; i < 12; i += 1) {
-    if (await page.getByText('piece 2 of 2').isVisible()) break;
-    const early = page.getByRole('button', { name: 'Opened early' });
+    if (await page.getByText(says('press.pieceNumbered', { number: '2 of 2' })).isVisible()) break;
+    const early = page.getByRole('button', { name: says('press.openedEarly') });
     if (await early.isVisible()) await early.click();
     else await page.keyboard.press('Space');
     await page.waitForTimeout(250);
   }
-  const cooling = page.locator('dl > div').filter({ hasText: 'Cooling' });
+  const cooling = page.locator('dl > div').filter({ hasText: says('common.cooling') });
   await expect(cooling).toContainText(/1 ·/);
   await page.goto(`${address()}/presses`);
-  await page.getByRole('button', { name: 'Remove Mug press' }).click();
+  await page.getByRole('button', { name: says('blank.remove', { removes: 'Mug press' }) }).click();
   await page.goto(address0);
-  await expect(page.locator('dl > div').filter({ hasText: 'Cooling' })).toContainText(/1 ·/);
+  await expect(page.locator('dl > div').filter({ hasText: says('common.cooling') })).toContainText(/1 ·/);
 });
 
 test('“New job” pressed and left is found again, not piled up', async ({ bench: page }) => {
   for (let i = 0; i < 3; i += 1) {
     await page.goto(address());
-    await page.getByRole('button', { name: 'New job', exact: true }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('New job');
+    await page.getByRole('button', { name: says('jobs.newJob'), exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(says('jobs.newJob'));
   }
   await page.goto(address());
-  await expect(page.getByRole('link', { name: 'New job', exact: true })).toHaveCount(1);
+  await expect(page.getByRole('link', { name: says('jobs.newJob'), exact: true })).toHaveCount(1);
 });
 
 test('a belly typed on the Measure screen decides the wrap', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/measure');
-  await page.getByRole('button', { name: /Another circumference/ }).click();
+  await page.getByRole('button', { name: fixedPart('measure.anotherCircumferenceBellyWaist') }).click();
   const between = page.getByRole('region', { name: /Circumference .* mm down/ });
   await between.getByRole('textbox').first().fill('254');
   await between.getByRole('textbox').first().press('Enter');
   await saved(page);
   await page.getByRole('button', { name: /^3 Wrap/ }).click();
-  await expect(page.getByRole('complementary', { name: 'Details' })).toContainText('Flat height');
+  await expect(page.getByRole('complementary', { name: says('common.details') })).toContainText(
+    says('wrap.flatHeight'),
+  );
 });
 
 test('Escape brings back what stood before the field was entered', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/wrap');
   await page.keyboard.press('u');
-  const bleed = page.getByRole('textbox', { name: 'Bleed, rim' });
+  const bleed = page.getByRole('textbox', { name: says('wrap.bleedRim') });
   await expect(bleed).toHaveValue('1/8');
   const stood = await bleed.inputValue();
   await bleed.fill('1/2');
@@ -232,7 +242,7 @@ test('a hand faster than the drawing: Escape still brings back, and the last tex
 }) => {
   await open(page, '/job/star-party-tumblers/wrap');
   await page.keyboard.press('u');
-  const bleed = page.getByRole('textbox', { name: 'Bleed, rim' });
+  const bleed = page.getByRole('textbox', { name: says('wrap.bleedRim') });
   await expect(bleed).toHaveValue('1/8');
   await atOnce(bleed, ['1/2'], 'Escape');
   await saved(page);
@@ -274,18 +284,18 @@ test('the log with a long list: the newest drawn, found by words, the rest read 
       }),
   );
   await page.goto(`${address()}/logbook`);
-  await expect(page.getByText('1,527 entries, newest first')).toBeVisible();
+  await expect(page.getByText(says('logbook.newestFirst', { entries: '1,527 entries' }))).toBeVisible();
   expect(await page.getByRole('row').count()).toBeLessThan(60);
-  await page.getByRole('searchbox', { name: 'Find in the log' }).fill('seven spe');
+  await page.getByRole('searchbox', { name: says('logbook.findLog') }).fill('seven spe');
   await expect(page.getByText('15 entries of 1,527')).toBeVisible();
-  await page.getByRole('searchbox', { name: 'Find in the log' }).fill('');
-  const list = page.getByRole('region', { name: 'Logbook' });
+  await page.getByRole('searchbox', { name: says('logbook.findLog') }).fill('');
+  const list = page.getByRole('region', { name: says('common.logbook') });
   for (let i = 0; i < 4; i += 1) {
     await list.evaluate((el) => el.scrollTo(0, el.scrollHeight));
     await page.waitForTimeout(300);
   }
   const csv = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('button', { name: says('common.save'), exact: true }).click();
   await page.getByRole('menuitem', { name: /as CSV/ }).click();
   expect(
     readFileSync(await (await csv).path(), 'utf8')
@@ -300,11 +310,11 @@ test('a field that only has the focus overwrites nothing that another tab saved'
 }) => {
   const path = '/job/star-party-tumblers/heat';
   await open(page, path);
-  const here = page.getByRole('textbox', { name: 'Temperature' });
+  const here = page.getByRole('textbox', { name: says('common.temperature') });
   await here.click();
   const other = await context.newPage();
   await open(other, path);
-  const there = other.getByRole('textbox', { name: 'Temperature' });
+  const there = other.getByRole('textbox', { name: says('common.temperature') });
   await there.fill('201');
   await there.press('Enter');
   await saved(other);
@@ -312,16 +322,16 @@ test('a field that only has the focus overwrites nothing that another tab saved'
   await page.keyboard.press('Tab');
   await expect(here).toHaveValue('201');
   await page.goto(`${address()}/settings`);
-  const name = page.getByLabel('Name', { exact: true }).first();
+  const name = page.getByLabel(says('common.name'), { exact: true }).first();
   await name.click();
   await other.goto(`${address()}/settings`);
-  await other.getByLabel('Name', { exact: true }).first().fill('Dry Fork Press');
-  await other.getByLabel('Name', { exact: true }).first().press('Enter');
+  await other.getByLabel(says('common.name'), { exact: true }).first().fill('Dry Fork Press');
+  await other.getByLabel(says('common.name'), { exact: true }).first().press('Enter');
   await page.bringToFront();
   await page.keyboard.press('Tab');
   for (const tab of [page, other]) {
     await tab.goto(`${address()}/settings`);
-    await expect(tab.getByLabel('Name', { exact: true }).first()).toHaveValue('Dry Fork Press');
+    await expect(tab.getByLabel(says('common.name'), { exact: true }).first()).toHaveValue('Dry Fork Press');
   }
   await other.goto(`${address()}${path}`);
   await expect(there).toHaveValue('201');

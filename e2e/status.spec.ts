@@ -1,3 +1,4 @@
+import { says } from './words';
 import { demoShop } from '../src/core/demo/demoShop';
 import { fileText, makeJobFile } from '../src/core/formats/jobFile';
 import { MOST_LAYERS, textLayer } from '../src/core/job/art';
@@ -13,7 +14,10 @@ test('the bench says where a job stands, and says otherwise once it stands other
   await expect(traveller).toContainText(/Press: /);
   await expect(traveller).not.toContainText('Measure: ');
   await open(page, '/job/star-party-tumblers/measure');
-  const row = page.getByRole('region', { name: 'Circumference near the rim' }).getByRole('textbox').first();
+  const row = page
+    .getByRole('region', { name: says('measure.circumferenceNearRim') })
+    .getByRole('textbox')
+    .first();
   await row.fill('23');
   await row.press('Enter');
   await saved(page);
@@ -22,7 +26,7 @@ test('the bench says where a job stands, and says otherwise once it stands other
   // Kept: opened again it is there at once, with nothing to be calculated.
   await page.reload();
   await expect(traveller).toContainText('Measure: ');
-  await expect(page.getByText('calculating…')).toHaveCount(0);
+  await expect(page.getByText(says('common.calculatingNow'))).toHaveCount(0);
 });
 
 test('a thing of the shop taken out is seen on every job that used it', async ({ bench: page }) => {
@@ -47,14 +51,14 @@ test('one layer too many is refused in words, and none is lost', async ({ bench:
     textLayer(`w${i}`, `Word ${i + 1}`, { along: 'line', capHeightMm: 3, dyMm: 6 * i - 70 }),
   );
   const full = { ...job, name: 'A full pile', art: { ...job.art, layers } };
-  await page.getByLabel('Job file').setInputFiles({
+  await page.getByLabel(says('common.jobFile')).setInputFiles({
     name: 'full.json',
     mimeType: 'application/json',
     buffer: Buffer.from(fileText(makeJobFile(full, shop, []))),
   });
   await expect(page.getByRole('heading', { level: 1 })).toContainText('A full pile');
   await page.keyboard.press('4');
-  await page.getByRole('button', { name: 'Text', exact: true }).click();
+  await page.getByRole('button', { name: says('art.text'), exact: true }).click();
   await expect(page.getByText(`There are ${MOST_LAYERS} layers already.`)).toBeVisible();
   await expect(page.getByText('“Word 1”').first()).toBeVisible();
 });
