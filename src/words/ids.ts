@@ -3006,7 +3006,6 @@ export interface ValueNames {
   'shop.change4': 'p';
   'shop.remove2': 'p';
   'shop.isRemoved': 'p';
-  'shop.keptBrowser': never;
   'shop.nameShownTopEvery': never;
   'shop.language': never;
   'shop.soundPress': never;
@@ -3117,6 +3116,8 @@ export interface ValueNames {
   'shop.aboutRange': 'about' | 'from' | 'to' | 'unit';
   'shop.closed': never;
   'shop.days': never;
+  'shop.keptHereBy': 'product';
+  'shop.savedBy': 'product';
   'stock.countStockEnterLedgers': 'object' | 'shelf';
   'stock.ledgerDiffered': 'item' | 'r';
   'stock.ledgerHas': 'had' | 'value';

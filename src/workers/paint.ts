@@ -1,7 +1,7 @@
 import { problemError, say } from '@/core/message/message';
 import { sourceBox, type Source, type Sources } from '@/core/art/items';
 import { fontById, type FontId } from '@/core/job/fonts';
-import { makeChunk, joinBytes, physChunk, PNG_SIGNATURE } from '@/core/formats/png';
+import { makeChunk, joinBytes, physChunk, PNG_SIGNATURE, softwareChunk } from '@/core/formats/png';
 import { MM_PER_INCH } from '@/core/message/quantity';
 import type { Page, PageItem } from '@/core/sheet/pages';
 import type { Rect } from '@/core/geometry/plane';
@@ -108,6 +108,7 @@ export async function pagePng(
     Uint8Array.from(PNG_SIGNATURE),
     makeChunk('IHDR', head),
     physChunk(ppi),
+    softwareChunk(),
     makeChunk('IDAT', await rows.end()),
     makeChunk('IEND', new Uint8Array(0)),
   ]);

@@ -1,9 +1,10 @@
+import { WRITTEN_BY } from '../basics/version';
 import { say } from '../message/message';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { blankSchema, type Blank } from '../shop/blank';
 import type { Result } from '../basics/result';
-import { heldTwice, readFile, type FileKind, type Upgrade } from './file';
+import { heldTwice, readFile, type FileKind, type Upgrade, writtenBySchema, sayWriter } from './file';
 import { list, type Step } from './upgrades/raw';
 import { TO_5 } from './upgrades/to5';
 import { TO_8 } from './upgrades/to8';
@@ -11,7 +12,8 @@ import { TO_8 } from './upgrades/to8';
 /** Blanks to hand on: open JSON, one list. */
 export const blanksFileSchema = z.strictObject({
   format: z.literal('mesa-drift.blanks'),
-  version: z.literal(3),
+  version: z.literal(4),
+  writtenBy: writtenBySchema,
   blanks: z.array(blankSchema).check(z.maxLength(5000)),
 });
 export type BlanksFile = z.infer<typeof blanksFileSchema>;
@@ -24,13 +26,13 @@ const blanksBy =
 const BLANKS_FILE: FileKind<BlanksFile> = {
   format: 'mesa-drift.blanks',
   noun: say('common.blanksFile'),
-  version: 3,
+  version: 4,
   schema: blanksFileSchema,
-  upgrades: [TO_5, TO_8].map(blanksBy),
+  upgrades: [...[TO_5, TO_8].map(blanksBy), sayWriter],
   wrong: (f) => heldTwice({ blank: f.blanks }),
 };
 
 export const blanksJson = (blanks: readonly Blank[]): string =>
-  `${JSON.stringify(blanksFileSchema.parse({ format: 'mesa-drift.blanks', version: 3, blanks }), null, 1)}\n`;
+  `${JSON.stringify(blanksFileSchema.parse({ format: 'mesa-drift.blanks', version: 4, writtenBy: WRITTEN_BY, blanks }), null, 1)}\n`;
 
 export const readBlanksJson = (text: string): Result<BlanksFile> => readFile(text, BLANKS_FILE);

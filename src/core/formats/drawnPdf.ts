@@ -1,3 +1,4 @@
+import { WRITTEN_BY } from '../basics/version';
 import fontkit from '@pdf-lib/fontkit';
 import { grayscale, PDFDocument } from 'pdf-lib';
 import type { DrawnPage } from '../geometry/drawing';
@@ -13,6 +14,8 @@ export async function drawnPdf(
   const doc = await PDFDocument.create();
   doc.registerFontkit(fontkit);
   doc.setTitle(title);
+  doc.setProducer(WRITTEN_BY);
+  doc.setCreator(WRITTEN_BY);
   const font = await doc.embedFont(fontBytes, { subset: true });
   for (const p of pages) {
     const page = doc.addPage([p.widthMm * PT_PER_MM, p.heightMm * PT_PER_MM]);

@@ -1,8 +1,14 @@
 import { issueText } from '../basics/rule';
 import { say, inSentence, type Message } from '../message/message';
-import type * as z from 'zod/mini';
+import * as z from 'zod/mini';
 import { fail, ok, type Result } from '../basics/result';
 import { sameContent } from '../basics/same';
+
+/** Which version of the application wrote a file; null in files of before it was said. */
+export const writtenBySchema = z.nullable(z.string().check(z.maxLength(60)));
+
+/** Adds that nobody said what wrote a file: the step of each kind of file to the version that says it. */
+export const sayWriter: Upgrade = (raw) => ({ ...raw, writtenBy: null });
 
 /** Turns a file of version n into one of version n + 1. Index 0 upgrades version 1. */
 export type Upgrade = (raw: Record<string, unknown>) => Record<string, unknown>;

@@ -1,3 +1,4 @@
+import { WRITTEN_BY } from '../basics/version';
 import { rule } from '../basics/rule';
 import { say } from '../message/message';
 import '../basics/zodSetup';
@@ -8,7 +9,7 @@ import { idSchema } from '../shop/common';
 import { booksSchema, NO_BOOKS, type Books } from '../shop/books';
 import { shopSchema, type Shop } from '../shop/shop';
 import type { Result } from '../basics/result';
-import { heldTwice, readFile, type FileKind } from './file';
+import { heldTwice, readFile, type FileKind, writtenBySchema } from './file';
 import { jobFileBy, shopFileBy, STEPS } from './upgrades/upgrades';
 
 /** Letters of base64 (RFC 4648) checked without a backtracking pattern: these strings run to megabytes. */
@@ -25,7 +26,8 @@ export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(11),
+  version: z.literal(12),
+  writtenBy: writtenBySchema,
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
   shop: shopSchema,
@@ -45,7 +47,7 @@ const thingsIn = (shop: Shop) => ({
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: say('common.jobFile'),
-  version: 11,
+  version: 12,
   schema: jobFileSchema,
   upgrades: STEPS.map(jobFileBy),
   wrong: (f) => heldTwice(thingsIn(f.shop)),
@@ -53,7 +55,8 @@ export const JOB_FILE: FileKind<JobFile> = {
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(11),
+  version: z.literal(12),
+  writtenBy: writtenBySchema,
   shop: shopSchema,
   jobs: z.array(jobSchema),
   books: booksSchema,
@@ -64,7 +67,7 @@ export type ShopFile = z.infer<typeof shopFileSchema>;
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
   noun: say('common.shopFile'),
-  version: 11,
+  version: 12,
   schema: shopFileSchema,
   upgrades: STEPS.map(shopFileBy),
   wrong: (f) =>
@@ -94,7 +97,8 @@ function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 11,
+  version: 12,
+  writtenBy: WRITTEN_BY,
   job,
   shop: shopForJob(job, shop),
   pictures: [...pictures],
@@ -107,7 +111,8 @@ export const makeShopFile = (
   books: Books = NO_BOOKS,
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 11,
+  version: 12,
+  writtenBy: WRITTEN_BY,
   shop,
   jobs: [...jobs],
   books,

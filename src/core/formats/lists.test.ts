@@ -109,7 +109,7 @@ describe('the manifest', () => {
     const p = plan(MUGS, shop);
     expect(m).toMatchObject({
       format: 'mesa-drift.print-package',
-      version: 2,
+      version: 3,
       madeOn: '2026-11-26',
       job: MUGS.name,
       pieces: MUGS.pieces,

@@ -1,15 +1,17 @@
+import { WRITTEN_BY } from '../basics/version';
 import { say } from '../message/message';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import type { Result } from '../basics/result';
 import { logEntrySchema, type LogEntry } from '../shop/records';
 import { pictureFileSchema, type PictureFile } from './jobFile';
-import { readFile, type FileKind } from './file';
+import { readFile, type FileKind, writtenBySchema, sayWriter } from './file';
 
 /** A logbook to hand on: open JSON, every entry whole, with the photographs it holds. */
 export const logFileSchema = z.strictObject({
   format: z.literal('mesa-drift.log'),
-  version: z.literal(1),
+  version: z.literal(2),
+  writtenBy: writtenBySchema,
   shopName: z.string().check(z.maxLength(80)),
   entries: z.array(logEntrySchema).check(z.maxLength(200_000)),
   pictures: z.array(pictureFileSchema).check(z.maxLength(4000)),
@@ -19,9 +21,9 @@ export type LogFile = z.infer<typeof logFileSchema>;
 const LOG_FILE: FileKind<LogFile> = {
   format: 'mesa-drift.log',
   noun: say('common.logbookFile'),
-  version: 1,
+  version: 2,
   schema: logFileSchema,
-  upgrades: [],
+  upgrades: [sayWriter],
 };
 
 export const logJson = (
@@ -30,7 +32,14 @@ export const logJson = (
   pictures: readonly PictureFile[],
 ): string =>
   `${JSON.stringify(
-    logFileSchema.parse({ format: 'mesa-drift.log', version: 1, shopName, entries, pictures }),
+    logFileSchema.parse({
+      format: 'mesa-drift.log',
+      version: 2,
+      writtenBy: WRITTEN_BY,
+      shopName,
+      entries,
+      pictures,
+    }),
     null,
     1,
   )}\n`;

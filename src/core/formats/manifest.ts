@@ -1,3 +1,4 @@
+import { WRITTEN_BY } from '../basics/version';
 import { type Write } from '../message/message';
 import type { Paper } from '../shop/paper';
 import type { MirrorBy, Printer } from '../shop/printer';
@@ -36,7 +37,8 @@ export function manifestText(
   return `${JSON.stringify(
     {
       format: 'mesa-drift.print-package',
-      version: 2,
+      version: 3,
+      writtenBy: WRITTEN_BY,
       madeOn,
       job: jobName,
       pieces,

@@ -1,3 +1,4 @@
+import { WRITTEN_BY } from '../basics/version';
 import type { Affine } from '../geometry/affine';
 import { fontById, type FontId } from '../job/fonts';
 import { sourceBox, type Sources } from '../art/items';
@@ -79,6 +80,7 @@ export function pageSvg({ page, sources, images, fonts, labelFont, title }: Page
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${n(page.widthMm)}mm" height="${n(page.heightMm)}mm" viewBox="0 0 ${n(page.widthMm)} ${n(page.heightMm)}">`,
     `<title>${escapeXml(title)}</title>`,
+    `<!-- ${WRITTEN_BY} -->`,
     `<style>${faces.join('')}</style>`,
     `<defs>${defs.join('')}</defs>`,
     `<rect width="${n(page.widthMm)}" height="${n(page.heightMm)}" fill="#fff"/>`,

@@ -1,3 +1,4 @@
+import { WRITTEN_BY } from '../basics/version';
 import {
   PDFDocument,
   PDFName,
@@ -309,8 +310,8 @@ function drawPage(doc: PDFDocument, page: Page, ink: Ink): void {
 export async function writePdf(input: PdfInput): Promise<Uint8Array> {
   const doc = await PDFDocument.create();
   doc.setTitle(input.title);
-  doc.setProducer('Mesa Drift');
-  doc.setCreator('Mesa Drift');
+  doc.setProducer(WRITTEN_BY);
+  doc.setCreator(WRITTEN_BY);
   const ink = await loadInk(doc, input);
   input.pages.forEach((page, i) => {
     drawPage(doc, page, ink);

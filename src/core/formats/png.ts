@@ -1,3 +1,4 @@
+import { WRITTEN_BY } from '../basics/version';
 import { say } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { MM_PER_INCH } from '../message/quantity';
@@ -98,18 +99,9 @@ export function physChunk(ppi: number): Uint8Array {
   return makeChunk('pHYs', phys);
 }
 
-/** The same PNG with a pHYs chunk saying its resolution; an old one is replaced. */
-export function withResolution(bytes: Uint8Array, ppi: number): Result<Uint8Array<ArrayBuffer>> {
-  const header = pngHeader(bytes);
-  if (!header.ok) return header;
-  const parts: Uint8Array[] = [bytes.subarray(0, 8)];
-  for (const chunk of chunksOf(bytes)) {
-    if (chunk.type === 'pHYs') continue;
-    parts.push(bytes.subarray(chunk.start, chunk.start + 12 + chunk.data.length));
-    if (chunk.type === 'IHDR') parts.push(physChunk(ppi));
-  }
-  return ok(joinBytes(parts));
-}
+/** The chunk that says what wrote the file (PNG specification 11.3.3.2). */
+export const softwareChunk = (): Uint8Array =>
+  makeChunk('tEXt', new TextEncoder().encode(`Software\0${WRITTEN_BY}`));
 
 export function joinBytes(parts: readonly Uint8Array[]): Uint8Array<ArrayBuffer> {
   const out = new Uint8Array(parts.reduce((n, p) => n + p.length, 0));

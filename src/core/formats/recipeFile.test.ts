@@ -1,8 +1,9 @@
+import { WRITTEN_BY } from '../basics/version';
 import { english } from '@/words/english';
 import { inEnglish } from '@/words/inEnglish';
 import { LIBRARY } from '../library/library';
 import type { Blank } from '../shop/blank';
-import { readRecipeFor, recipeJson, type RecipeFile } from './recipeFile';
+import { readRecipeFor, recipeJson, type RecipeContents } from './recipeFile';
 
 const blank = (id: string): Blank => {
   const b = LIBRARY.find((x) => x.id === id);
@@ -10,7 +11,7 @@ const blank = (id: string): Blank => {
   return b;
 };
 const CUP = blank('straight-steel-590');
-const RECIPE: Omit<RecipeFile, 'format' | 'version'> = {
+const RECIPE: RecipeContents = {
   savedAt: 1_790_000_000_000,
   shopName: 'Dry Fork Bench',
   blank: { name: CUP.name, material: 'steel', finish: CUP.coating.finish, wall: 'vacuum', wallMm: 0.5 },
@@ -38,7 +39,12 @@ const refusal = (text: string, b: Blank = CUP): string => {
 
 test('a recipe written and read again is the same recipe', () => {
   const r = readRecipeFor(recipeJson(RECIPE), CUP);
-  expect(r.ok && r.value).toEqual({ format: 'mesa-drift.recipe', version: 1, ...RECIPE });
+  expect(r.ok && r.value).toEqual({
+    format: 'mesa-drift.recipe',
+    version: 2,
+    writtenBy: WRITTEN_BY,
+    ...RECIPE,
+  });
 });
 
 test('a recipe for another coating is refused in words: its dose says nothing of this one', () => {
@@ -54,8 +60,8 @@ test('a recipe for another coating is refused in words: its dose says nothing of
 
 test('another file, a newer one, a cut one and a wrong one are each said for what they are', () => {
   expect(inEnglish(refusal('{"format":"mesa-drift.job","version":6}'))).toMatch(/not a recipe file/);
-  expect(refusal(recipeJson(RECIPE).replace('"version": 1', '"version": 2'))).toMatch(
-    /version 2.*reads up to 1/,
+  expect(refusal(recipeJson(RECIPE).replace('"version": 2', '"version": 3'))).toMatch(
+    /version 3.*reads up to 2/,
   );
   expect(refusal(recipeJson(RECIPE).slice(0, 80))).toMatch(/cut short/);
   expect(refusal(recipeJson(RECIPE).replace('"platenC": 188', '"platenC": 1880'))).toMatch(/platenC/);

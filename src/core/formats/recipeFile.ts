@@ -1,3 +1,4 @@
+import { WRITTEN_BY } from '../basics/version';
 import { FINISH_WORDS, MATERIAL_WORDS } from '../shop/kindWords';
 import { say } from '../message/message';
 import '../basics/zodSetup';
@@ -8,12 +9,13 @@ import { lineSchema, mmSchema, momentSchema, nameSchema } from '../shop/common';
 import { heatSettingsSchema } from '../shop/heatSettings';
 import { loadSchema } from '../shop/load';
 import { PRESS_KINDS } from '../shop/press';
-import { readFile, type FileKind } from './file';
+import { readFile, type FileKind, writtenBySchema, sayWriter } from './file';
 
 /** One recipe to hand on: what was set, on what, what it proved, and the dose it gave, so that another press can be set to the same. */
 const recipeFileSchema = z.strictObject({
   format: z.literal('mesa-drift.recipe'),
-  version: z.literal(1),
+  version: z.literal(2),
+  writtenBy: writtenBySchema,
   savedAt: momentSchema,
   shopName: nameSchema,
   blank: z.strictObject({
@@ -42,13 +44,16 @@ export type RecipeFile = z.infer<typeof recipeFileSchema>;
 const RECIPE_FILE: FileKind<RecipeFile> = {
   format: 'mesa-drift.recipe',
   noun: say('files.recipeFile'),
-  version: 1,
+  version: 2,
   schema: recipeFileSchema,
-  upgrades: [],
+  upgrades: [sayWriter],
 };
 
-export const recipeJson = (recipe: Omit<RecipeFile, 'format' | 'version'>): string =>
-  `${JSON.stringify(recipeFileSchema.parse({ format: 'mesa-drift.recipe', version: 1, ...recipe }), null, 1)}\n`;
+/** What a recipe file says of the recipe. */
+export type RecipeContents = Omit<RecipeFile, 'format' | 'version' | 'writtenBy'>;
+
+export const recipeJson = (recipe: RecipeContents): string =>
+  `${JSON.stringify(recipeFileSchema.parse({ format: 'mesa-drift.recipe', version: 2, writtenBy: WRITTEN_BY, ...recipe }), null, 1)}\n`;
 
 /** Reads a recipe for a blank: one for another coating is refused, since its dose says nothing of this one. */
 export function readRecipeFor(text: string, blank: Blank): Result<RecipeFile> {

@@ -1,3 +1,4 @@
+import { WRITTEN_BY } from '../basics/version';
 import type { Affine } from '../geometry/affine';
 import { contourPath, type Contour } from '../geometry/contour';
 import type { Line } from '../geometry/plane';
@@ -49,6 +50,7 @@ export function patternSvg(pattern: Pattern, title: string): string {
   const lines = [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${n(whole.width)}mm" height="${n(whole.height)}mm" viewBox="${[whole.x, whole.y, whole.width, whole.height].map(n).join(' ')}">`,
     `<title>${escapeXml(title)}</title>`,
+    `<!-- ${WRITTEN_BY} -->`,
     ...faces.map((f, i) => faceLayers(f, i === 0 ? '' : `-${f.name}`)),
     ...seams.map((s, i) =>
       path(i === 0 ? 'seam-left' : 'seam-right', s, 'fill="#c8371b" fill-opacity="0.12"'),

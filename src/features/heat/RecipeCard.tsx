@@ -4,7 +4,7 @@ import { say, verbatim, type Write, type Message } from '@/core/message/message'
 import { useState } from 'react';
 import { PEEL_NOTES, PRESSURE_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '@/core/heat/labels';
 import { settableS } from '@/core/heat/start';
-import { readRecipeFor, recipeJson, type RecipeFile } from '@/core/formats/recipeFile';
+import { readRecipeFor, recipeJson, type RecipeFile, type RecipeContents } from '@/core/formats/recipeFile';
 import { preparationWords } from '@/core/plan/operationWords';
 import type { Plan } from '@/core/plan/plan';
 import { sameSettings } from '@/core/shop/heatSettings';
@@ -116,7 +116,7 @@ const cautionsOf = (plan: Plan): readonly Message[] => [
 
 const line = (text: string): string => text.trim().slice(0, 160);
 
-function fileOf(plan: Plan, shopName: string, write: Write): Omit<RecipeFile, 'format' | 'version'> {
+function fileOf(plan: Plan, shopName: string, write: Write): RecipeContents {
   const { chosen, press, heater, load, model } = plan.heat;
   const blank = plan.blank.blank;
   if (!chosen || !press || !blank) throw new Error('no recipe');

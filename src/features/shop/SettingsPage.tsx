@@ -1,5 +1,6 @@
 'use client';
 
+import { WRITTEN_BY } from '@/core/basics/version';
 import { HOLD_WORDS } from '@/core/shop/kindWords';
 import { useWords } from '@/ui/words';
 import { say, inSentence } from '@/core/message/message';
@@ -35,7 +36,7 @@ import { MOST_WITH_PICTURES_BYTES, readText } from '@/data/readFile';
 export function SettingsPage() {
   const t = useWords();
   return (
-    <ShopFrame title={t('common.settings2')} about={t('shop.keptBrowser')}>
+    <ShopFrame title={t('common.settings2')} about={t('shop.keptHereBy', { product: WRITTEN_BY })}>
       <div className="grid max-w-4xl divide-y divide-rule px-5">
         <ShopGroup />
         <TapeGroup />
@@ -279,6 +280,9 @@ function WholeShop() {
           })}
         >
           <p className="leading-snug">{t('shop.everythingBrowser', { jobs: jobs.length })}</p>
+          {found.writtenBy !== null && (
+            <p className="leading-snug">{t('shop.savedBy', { product: found.writtenBy })}</p>
+          )}
           <div className="mt-4 flex flex-wrap justify-end gap-2">
             <Button onClick={() => void save()}>{t('shop.saveCurrentShop')}</Button>
             <Button onClick={() => setFound(null)}>{t('common.cancel')}</Button>

@@ -24,6 +24,8 @@ export interface Step {
   readonly logEntry?: (v: unknown) => unknown;
   /** `settings` are the shop's as the version before wrote them; absent where they are not known. */
   readonly job?: (v: unknown, settings: unknown) => unknown;
+  /** What a job file holds beside its job and its shop. */
+  readonly jobFile?: (v: Raw) => Raw;
   /** What a shop file holds beside its shop and its jobs. */
   readonly shopFile?: (v: Raw) => Raw;
 }

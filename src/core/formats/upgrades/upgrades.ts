@@ -10,6 +10,7 @@ import { TO_8 } from './to8';
 import { TO_9 } from './to9';
 import { TO_10 } from './to10';
 import { TO_11 } from './to11';
+import { TO_12 } from './to12';
 
 /** Every step ever made, in order. The database climbs by the same steps. */
 export const STEPS = [
@@ -23,6 +24,7 @@ export const STEPS = [
   TO_9,
   TO_10,
   TO_11,
+  TO_12,
 ] as const satisfies readonly Step[];
 
 /** Version of the records that today's code writes. */
@@ -56,7 +58,11 @@ const jobBy = (step: Step, job: unknown, shop: unknown): unknown =>
 
 export const jobFileBy =
   (step: Step): Upgrade =>
-  (raw) => ({ ...raw, job: jobBy(step, raw.job, raw.shop), shop: shopBy(step, raw.shop) });
+  (raw) => ({
+    ...(step.jobFile?.(raw) ?? raw),
+    job: jobBy(step, raw.job, raw.shop),
+    shop: shopBy(step, raw.shop),
+  });
 
 export const shopFileBy =
   (step: Step): Upgrade =>
