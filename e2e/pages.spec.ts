@@ -104,3 +104,19 @@ test('the spelling is chosen in Settings, and stays', async ({ bench: page }) =>
   await languages.getByRole('radio', { name: 'British English' }).click();
   await spelling(/\blabour\b/i);
 });
+
+test('the glossary lists the terms of the trade, and a figure says what it means', async ({ bench: page }) => {
+  await open(page, '/job/star-party-tumblers/wrap');
+  const line = figure(page, says('wrap.closingLength'));
+  await expect(line.getByText(says('glossary.closingLength'))).toHaveCount(0);
+  await line.getByRole('button').click();
+  await expect(line.getByText(says('glossary.closingLength'))).toBeVisible();
+  await page.getByRole('button', { name: says('shell.glossary') }).click();
+  const dialog = page.getByRole('dialog', { name: says('shell.glossary') });
+  await expect(dialog.getByRole('term').filter({ hasText: says('glossary.offcutTerm') })).toBeVisible();
+  await expect(dialog.getByRole('definition')).toHaveText([/.+/, ...Array<RegExp>(46).fill(/.+/)]);
+  await page.keyboard.press('Escape');
+  await page.goto(`${address()}/stock`);
+  await page.getByRole('button', { name: says('shell.glossary') }).click();
+  await expect(dialog).toBeVisible();
+});

@@ -11,6 +11,7 @@ export const CORE_ROOMS = [
   { room: 'money', holds: 'amounts in hundredths: shared out, rounded, added up' },
   { room: 'units', holds: 'amounts read from what people type, and shown in their units' },
   { room: 'figures', holds: 'a figure that explains itself; uncertainty kept apart by source' },
+  { room: 'glossary', holds: 'what the terms on screen mean, a line each' },
   {
     room: 'shop',
     holds: 'schemas of what a shop keeps: blanks, presses, papers, settings, operations, runs, log',

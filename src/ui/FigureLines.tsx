@@ -1,6 +1,7 @@
 'use client';
 
-import { inSentence } from '@/core/message/message';
+import { meaningOf } from '@/core/glossary/glossary';
+import { inSentence, type Message } from '@/core/message/message';
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { memo } from 'react';
@@ -31,8 +32,13 @@ export const FigureLines = ({ figures, find }: Props) => (
 const FigureLine = memo(function FigureLine({ figure, find }: { figure: Figure; find: Props['find'] }) {
   const t = useWords();
   const uncertainty = useUncertainty(figure);
+  const meaning = meaningOf(figure.label);
   const more =
-    figure.arithmetic.length > 0 || figure.inputs.length > 0 || uncertainty !== null || hasError(figure);
+    meaning !== undefined ||
+    figure.arithmetic.length > 0 ||
+    figure.inputs.length > 0 ||
+    uncertainty !== null ||
+    hasError(figure);
   const head = (
     <>
       <span className="flex flex-wrap items-baseline justify-between gap-x-2">
@@ -56,7 +62,7 @@ const FigureLine = memo(function FigureLine({ figure, find }: { figure: Figure; 
         {head}
       </Collapsible.Trigger>
       <Collapsible.Content className="mb-2 border-l-4 border-strata-5 pl-2 font-label text-fine leading-snug">
-        <Detail figure={figure} uncertainty={uncertainty} find={find} />
+        <Detail figure={figure} meaning={meaning} uncertainty={uncertainty} find={find} />
       </Collapsible.Content>
     </Collapsible.Root>
   );
@@ -73,16 +79,22 @@ function Bought({ figure, by }: { figure: Figure; by: number }) {
 
 interface DetailProps {
   readonly figure: Figure;
+  readonly meaning: Message | undefined;
   readonly uncertainty: string | null;
   readonly find: Props['find'];
 }
 
-function Detail({ figure, uncertainty, find }: DetailProps) {
+function Detail({ figure, meaning, uncertainty, find }: DetailProps) {
   const t = useWords();
   const inputs = figure.inputs.flatMap((id) => find(id) ?? []);
   const improve = improvementsOf(figure);
   return (
     <div className="grid gap-1.5">
+      {meaning && (
+        <p>
+          <Say message={meaning} />
+        </p>
+      )}
       {figure.arithmetic.map((line, i) => (
         <p key={i}>
           <Say message={line} />

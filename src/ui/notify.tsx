@@ -1,9 +1,9 @@
 'use client';
 
-import { useEffect, useState, useSyncExternalStore, type CSSProperties } from 'react';
+import { useEffect, useState, useSyncExternalStore, type CSSProperties, type ReactNode } from 'react';
 import { problemMessage, type Problem, type Result } from '@/core/basics/result';
 import { say, type Message } from '@/core/message/message';
-import { useWords, type Words } from './words';
+import { Say, useWords } from './words';
 import { part } from '@/core/basics/part';
 
 /** A message at the foot of the page. */
@@ -64,8 +64,11 @@ export const notifyProblem = (problem: Problem): void =>
 export const notifyWrong = (text: string | Message): void =>
   put([...waiting, { text, wrong: true, forMs: 12000 }]);
 
-function show({ toast }: Sonner, m: Notice, t: Words): void {
-  const written = (text: string | Message): string => (typeof text === 'string' ? text : t(text));
+/** Written where it is shown: a part of the catalogue that comes later is then read too. */
+const written = (text: string | Message): ReactNode =>
+  typeof text === 'string' ? text : <Say message={text} />;
+
+function show({ toast }: Sonner, m: Notice): void {
   const options = {
     duration: m.forMs,
     dismissible: m.forMs !== Infinity,
@@ -99,9 +102,9 @@ export function Messages() {
   }, [wanted, sonner]);
   useEffect(() => {
     if (!sonner || queue.length === 0) return;
-    queue.forEach((m) => show(sonner, m, t));
+    queue.forEach((m) => show(sonner, m));
     put([]);
-  }, [sonner, queue, t]);
+  }, [sonner, queue]);
   if (!sonner) return null;
   const { Toaster } = sonner;
   // Beside the drawing and above the foot, where there is nothing to press.

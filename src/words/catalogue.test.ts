@@ -161,7 +161,7 @@ test.each(Object.entries(SOURCES).filter(([locale]) => locale !== 'en'))(
 
 /** Texts that are no words of the interface: what files are written with, names of the product and its demo, and what only a developer reads. */
 const NOT_WORDS =
-  /^(?:Mesa Drift|Exif|Indexed|Image|Picture|Enter|Escape|ArrowUp|Barlow.*|Caveat|Lora|Quotes|Name|Lunch|My bench|Desk printer|Star chart|Moon band|Comet)$/;
+  /^(?:Mesa Drift(?:  X )?|Exif|Indexed|Image|Picture|Enter|Escape|ArrowUp|Barlow.*|Caveat|Lora|Quotes|Name|Lunch|My bench|Desk printer|Star chart|Moon band|Comet)$/;
 
 /** Text of elements in the source of a component. */
 function elementTexts(path: string): readonly string[] {

@@ -9,6 +9,7 @@ import figuresEN from './en/figures.json' with { type: 'json' };
 import filesEN from './en/files.json' with { type: 'json' };
 import finishEN from './en/finish.json' with { type: 'json' };
 import flatnessEN from './en/flatness.json' with { type: 'json' };
+import glossaryEN from './en/glossary.json' with { type: 'json' };
 import heatEN from './en/heat.json' with { type: 'json' };
 import inspectEN from './en/inspect.json' with { type: 'json' };
 import jobEN from './en/job.json' with { type: 'json' };
@@ -51,6 +52,7 @@ import figuresES from './es/figures.json' with { type: 'json' };
 import filesES from './es/files.json' with { type: 'json' };
 import finishES from './es/finish.json' with { type: 'json' };
 import flatnessES from './es/flatness.json' with { type: 'json' };
+import glossaryES from './es/glossary.json' with { type: 'json' };
 import heatES from './es/heat.json' with { type: 'json' };
 import inspectES from './es/inspect.json' with { type: 'json' };
 import jobES from './es/job.json' with { type: 'json' };
@@ -79,6 +81,7 @@ export const SOURCES = {
     files: filesEN,
     finish: finishEN,
     flatness: flatnessEN,
+    glossary: glossaryEN,
     heat: heatEN,
     inspect: inspectEN,
     job: jobEN,
@@ -125,6 +128,7 @@ export const SOURCES = {
     files: filesES,
     finish: finishES,
     flatness: flatnessES,
+    glossary: glossaryES,
     heat: heatES,
     inspect: inspectES,
     job: jobES,

@@ -1,5 +1,6 @@
 'use client';
 
+import { GlossaryButton } from '../shell/GlossaryButton';
 import { STEP_STYLES, type StepStyle } from './stepStyles';
 import type { JobStep } from '@/core/figures/jobSteps';
 import { Check } from 'lucide-react';
@@ -53,6 +54,9 @@ export const JobRail = memo(function JobRail({ step, go }: Props) {
           <Link href="/settings" className="inline-flex min-h-9 items-center underline underline-offset-4">
             {t('common.settings2')}
           </Link>
+        </li>
+        <li>
+          <GlossaryButton className="inline-flex min-h-9 items-center underline underline-offset-4" />
         </li>
       </ul>
     </nav>

@@ -101,7 +101,7 @@ function useAskBeforeLeaving(): void {
 }
 
 /** What every page shows. */
-const EVERYWHERE = ['common', 'count', 'shell', 'fields', 'files'] as const;
+const EVERYWHERE = ['common', 'count', 'kinds', 'shell', 'fields', 'files'] as const;
 
 /** The language to write in: the one chosen, once the texts that every page shows are there; until then the one before. */
 function useWrittenLocale(): Locale | null {

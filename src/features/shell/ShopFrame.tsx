@@ -1,5 +1,6 @@
 'use client';
 
+import { GlossaryButton } from './GlossaryButton';
 import { usePageTitle } from '@/ui/usePageTitle';
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
@@ -68,9 +69,10 @@ export function ShopFrame({ title, pageTitle = title, about, actions, children }
             );
           })}
         </ul>
-        <p className="mt-auto hidden px-4 py-3 font-label text-fine text-mist md:block">
-          {shop.settings.shopName}
-        </p>
+        <div className="mt-auto hidden px-4 py-3 font-label text-fine text-mist md:block">
+          <GlossaryButton className="min-h-9 text-pale underline underline-offset-4" />
+          <p>{shop.settings.shopName}</p>
+        </div>
       </nav>
       <div className="flex min-h-0 min-w-0 flex-1 flex-col">
         <header className="flex min-h-13 flex-wrap items-center justify-between gap-x-4 gap-y-2 border-b-2 border-ink px-5 py-1.5">
