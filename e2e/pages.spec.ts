@@ -1,7 +1,7 @@
 import { says } from './words';
 import type { Page } from '@playwright/test';
 import { clean } from './axe';
-import { address, expect, open, test } from './app';
+import { address, expect, figure, open, test } from './app';
 
 const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
 const SHOP = ['', 'blanks', 'presses', 'papers', 'logbook', 'settings'];

@@ -16,6 +16,11 @@ export const CORE_ROOMS = [
     room: 'shop',
     holds: 'schemas of what a shop keeps: blanks, presses, papers, settings, operations, runs, log',
   },
+  {
+    room: 'press',
+    holds:
+      'the kinds of press, each one object: what it takes, how it heats and keeps time, its usual ranges, its words',
+  },
   { room: 'job', holds: 'schemas of what is decided about one job' },
   { room: 'library', holds: 'the generic blanks every shop starts with' },
   { room: 'shapes', holds: 'walls, cones, profiles, bands, flat outlines' },

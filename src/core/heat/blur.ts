@@ -10,6 +10,7 @@ const CREEP_MM: Readonly<Record<Pressure, number>> = {
   sleeve: 0.08,
   film: 0.07,
   tape: 0.14,
+  membrane: 0.06,
 };
 /** A printed dot and its spread in the paper, mm. */
 const DOT_MM = 0.07;

@@ -41,7 +41,7 @@ export interface HeatCase {
   readonly wasteSheets: number;
   readonly wasteKind: WasteKind;
   readonly paperMm: number;
-  /** What the piece lies on, or what is drawn over it, mm; 0 for none. */
+  /** What the piece lies on in a flat press, or the membrane drawn over it in a vacuum press, mm; 0 for none. */
   readonly padMm: number;
   readonly heatedFrom: 'paper' | 'blank';
   readonly faces: 'one' | 'together' | 'one then the other';
@@ -94,6 +94,8 @@ const CONTACT_WM2K: Readonly<Record<Pressure, number>> = {
   sleeve: 1500,
   film: 900,
   tape: 1200,
+  // 80 kPa of vacuum against the 280 kPa of a firm lever, by the same power law.
+  membrane: 3400,
 };
 
 /** Area a hand's medium force is spread over by custom, m²: about a sheet of letter paper. More pieces share the same force. */

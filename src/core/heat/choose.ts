@@ -1,7 +1,8 @@
+import { timerStartOf, timesItself, heldBy, restingOf, takes } from '../press/kinds';
 import type { Origin } from '../figures/figure';
 import type { Job } from '../job/job';
-import { isBarrel, isRound, type Blank } from '../shop/blank';
-import { isOven, isWrapPress, timerStartOf, timesItself, type Press, type PressHeater } from '../shop/press';
+import { type Blank } from '../shop/blank';
+import { isWrapPress, type Press, type PressHeater } from '../shop/press';
 import type { LogEntry, Recipe } from '../shop/records';
 import { heaterReach, type HeaterReach, type MatWork } from './heaterReach';
 import { sameSettings, type HeatSettings } from '../shop/heatSettings';
@@ -82,9 +83,7 @@ export function chooseHeat(
   /** The time of the middle of the good region where it has been calculated: it moves the start of the table. */
   moved: (start: HeatSettings) => Pick<HeatSettings, 'dwellS' | 'laterDwellS'> | null = () => null,
 ): ChosenHeat | null {
-  // A flat press takes flat blanks, a mat or an oven round ones; a flat piece may lie in an oven too.
-  const fits = press.kind === 'oven' || (press.kind === 'flat') === (blank.shape.kind === 'flat');
-  const range = fits ? startingRange(blank.material, press.kind, blank.wallMm) : null;
+  const range = takes(press, blank) ? startingRange(blank.material, press.kind, blank.wallMm) : null;
   const proven = provenFor(blank.id, press.id, recipes, goodPieces);
   const reach = (passes: number): HeaterReach | null =>
     isWrapPress(press) && heater && mat ? heaterReach(mat, heater.lengthMm, passes) : null;
@@ -110,10 +109,11 @@ export function chooseHeat(
   };
 }
 
-/** How an oven holds a wrap to its wall. A barrel is wound, whatever the oven is used for otherwise. */
-const HELD = { sleeve: 'sleeve', 'shrink film': 'film', 'wound tape': 'tape' } as const;
-const heldIn = (press: Press, blank: Blank, s: HeatSettings): HeatSettings =>
-  isOven(press) && isRound(blank) && !isBarrel(blank) ? { ...s, pressure: HELD[press.hold] } : s;
+/** What presses the wrap by itself, as a sleeve or a membrane does, is not a choice. */
+function heldIn(press: Press, blank: Blank, s: HeatSettings): HeatSettings {
+  const pressure = heldBy(press, blank);
+  return pressure === null ? s : { ...s, pressure };
+}
 
 /** What is set by hand besides the time, with the time of the table: the middle of the good region hangs on the rest only. */
 const atOwnTime = (heat: Job['heat'], start: HeatSettings): HeatSettings => ({
@@ -122,8 +122,6 @@ const atOwnTime = (heat: Job['heat'], start: HeatSettings): HeatSettings => ({
   dwellS: start.dwellS,
   laterDwellS: null,
 });
-
-const restingOf = (p: Press): number | null => (isOven(p) ? null : p.restingC);
 
 /** The cool-down target follows the temperature that is set, unless a person said it: as far below it as the recipe has it, else as is usual. */
 function coolingDown(

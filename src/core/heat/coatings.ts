@@ -44,6 +44,8 @@ const PRIORS: Readonly<Record<'press' | 'oven', Partial<Record<Material, Coating
     ceramic: prior(95, 1250),
     polymer: prior(60, 620),
     glass: prior(90, 800),
+    FRP: prior(70, 620),
+    slate: prior(110, 1250),
   },
 };
 /** Tiles: minutes in a flat press, their body warmed through. */
@@ -51,7 +53,8 @@ const TILE = prior(60, 600);
 const ANY = prior(14, 220);
 
 export function coatingPrior(material: Material, press: PressKind): CoatingDose {
-  if (press === 'oven') return PRIORS.oven[material] ?? ANY;
+  // A membrane presses as slowly as an oven heats: the coatings made for it bear the same doses.
+  if (press === 'oven' || press === 'vacuum') return PRIORS.oven[material] ?? ANY;
   if (press === 'flat' && material === 'ceramic') return TILE;
   return PRIORS.press[material] ?? ANY;
 }

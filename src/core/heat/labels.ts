@@ -15,6 +15,7 @@ export const PRESSURE_WORDS: Readonly<Record<Pressure, Message>> = {
   sleeve: say('heat.sleeve'),
   film: say('heat.shrinkFilm'),
   tape: say('heat.woundTape'),
+  membrane: say('heat.membrane'),
 };
 
 /** A pressure, with what it feels like. */
@@ -27,6 +28,7 @@ export const PRESSURE_NOTES: Readonly<Record<Pressure, Message>> = {
   sleeve: say('heat.byTheSleeve'),
   film: say('heat.shrinkFilm2'),
   tape: say('heat.tapeWoundTight'),
+  membrane: say('heat.byTheMembrane'),
 };
 
 export const TIMER_START_WORDS: Readonly<Record<TimerStart, Message>> = {

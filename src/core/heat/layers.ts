@@ -37,14 +37,14 @@ function body(c: HeatCase, contact: number, unknowns: Unknowns, name = 'blank'):
   };
 }
 
-/** What holds a wrap in an oven, outermost. */
-function cover(s: HeatSettings): readonly Layer[] {
-  if (s.pressure === 'sleeve')
+/** What holds a wrap in an oven or a vacuum press, outermost. */
+function cover(c: HeatCase, s: HeatSettings): readonly Layer[] {
+  if (s.pressure === 'sleeve' || s.pressure === 'membrane')
     return [
       {
-        name: 'sleeve',
+        name: s.pressure,
         ...SILICONE,
-        thicknessM: SLEEVE_MM * M,
+        thicknessM: (s.pressure === 'membrane' ? c.padMm : SLEEVE_MM) * M,
         contact: Infinity,
         firstCellM: null,
         cells: 2,
@@ -85,7 +85,7 @@ function behind(c: HeatCase, contact: number, unknowns: Unknowns): readonly Laye
 /** The stack from the heater down: what lies before the coating, the blank, and what lies behind it. */
 export function layersOf(c: HeatCase, s: HeatSettings, unknowns: Unknowns): readonly Layer[] {
   const contact = contactWM2K(c, s, unknowns);
-  const front = c.kind === 'oven' ? cover(s) : wasteOf(c, contact);
+  const front = c.kind === 'oven' ? cover(c, s) : wasteOf(c, contact);
   const through = c.heatedFrom === 'blank';
   const paper = through ? [] : [sheet('paper', c.paperMm, contact)];
   return [...front, ...paper, body(c, contact, unknowns), ...behind(c, contact, unknowns)];

@@ -1,4 +1,4 @@
-import { isFlatPress, isOven, type Press, type PressCheck, type PressHeater } from '../shop/press';
+import { isFlatPress, isChamber, type Press, type PressCheck, type PressHeater, isOven } from '../shop/press';
 import type { HeaterModel, UnknownKey } from './case';
 
 /** A press as the model takes it, with the standard deviation of what is not known of it. */
@@ -16,6 +16,8 @@ const USUAL_WM2 = 9000;
 const BACK_WM2K = 5;
 const OPEN_FACE_WM2K = 14;
 /** A bench oven: air, liner and rack that follow the air, J/K; its power where nothing says, W; what it loses, W/K. */
+/** A chamber nobody measured: what it holds, draws and loses, and how far its air falls when it is opened to load it. Our own estimates. */
+const VACUUM = { capacityJK: 5000, powerW: 1800, lossWK: 4, openWK: 20, fallK: 25 };
 const OVEN = { capacityJK: 6000, powerW: 1600, lossWK: 4, openWK: 20, fallK: 30 };
 
 /** How far a face lies under and over its mean where nobody has read it, K: the middle, and out to the cool edge. */
@@ -66,18 +68,19 @@ export interface Bare {
 /** The model of a press with a heater in it. What nobody measured is usual for its size and says so by its spread. */
 export function pressModel(p: Press, mat: PressHeater | null, { uncoveredM2, inEdge }: Bare): PressModel {
   const offset = offsetMap(newestOf(p.checks));
-  if (isOven(p)) {
+  if (isChamber(p)) {
+    const usual = isOven(p) ? { ...OVEN, fallK: p.fallK ?? OVEN.fallK } : VACUUM;
     return {
       heater: {
-        capacityJK: OVEN.capacityJK,
-        powerW: p.power.watts ?? OVEN.powerW,
-        lossClosedWK: OVEN.lossWK,
-        lossOpenWK: OVEN.openWK,
+        capacityJK: usual.capacityJK,
+        powerW: p.power.watts ?? usual.powerW,
+        lossClosedWK: usual.lossWK,
+        lossOpenWK: usual.openWK,
         readsHighK: offset.readsHighK,
         coldestK: offset.coldestK ?? UNREAD.ovenColdK,
         hottestK: offset.hottestK ?? UNREAD.ovenHotK,
         restingC: null,
-        fallK: p.fallK ?? OVEN.fallK,
+        fallK: usual.fallK,
       },
       sd: {
         offsetK: Math.hypot(offset.u, offset.u === UNCHECKED_K ? 5 : 0),

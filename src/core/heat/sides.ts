@@ -65,10 +65,12 @@ export function closedOn(
   if (c.kind === 'oven') {
     const film = OVEN_WM2K[c.ovenAir];
     const inside = c.round ? OVEN_INSIDE_WM2K[c.ovenAir] : film;
+    // Under a membrane no air reaches the inside of a cup.
+    const sealed = c.vacuum || (c.round !== null && s.pressure === 'membrane');
     return {
       ...whole,
       top: heated(film * Math.exp(unknowns.contact), 1, offsetK, c.roomC),
-      bottom: c.vacuum ? inAir(c.roomC, 0, 0) : heated(inside, 1, offsetK, c.roomC),
+      bottom: sealed ? inAir(c.roomC, 0, 0) : heated(inside, 1, offsetK, c.roomC),
     };
   }
   const contact = contactWM2K(c, s, unknowns);

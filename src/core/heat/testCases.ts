@@ -93,3 +93,10 @@ export const OVEN: HeatCase = {
     fallK: 30,
   }),
 };
+
+/** A vacuum press: the air of a small chamber, and a membrane over every piece. */
+export const VACUUM: HeatCase = {
+  ...OVEN,
+  padMm: 1.5,
+  heater: { ...OVEN.heater, capacityJK: 5000, powerW: 1800, fallK: 25 },
+};

@@ -1,5 +1,5 @@
 import type { HeatSettings } from '../shop/heatSettings';
-import { isOven, type Press } from '../shop/press';
+import { isChamber, type Press } from '../shop/press';
 import { operation, type Operation } from '../shop/operation';
 
 /** Usual seconds at the press: our own estimates, until a bench's own pace is known. */
@@ -79,14 +79,14 @@ function passOperations(
     id: `reach-temperature-${pass}`,
     kind: 'reach-temperature',
     resource: 'waiting',
-    plannedS: Math.round(times.reachS[index] ?? (isOven(press) ? USUAL_S.reachOven : USUAL_S.reach)),
+    plannedS: Math.round(times.reachS[index] ?? (isChamber(press) ? USUAL_S.reachOven : USUAL_S.reach)),
     needs: { ...needs, temperatureC: s.platenC },
   });
   const dwell = operation({
     ...at,
     id: `press-${pass}`,
     kind: 'press',
-    resource: isOven(press) ? 'oven' : 'press',
+    resource: press.kind === 'oven' ? 'oven' : 'press',
     plannedS: index > 0 ? (s.laterDwellS ?? s.dwellS) : s.dwellS,
     timed: true,
     needs: { ...needs, temperatureC: s.platenC },

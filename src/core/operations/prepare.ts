@@ -1,6 +1,6 @@
 import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
-import { isOven, type Press } from '../shop/press';
+import { isChamber, type Press, isOven } from '../shop/press';
 import type { Load } from '../shop/load';
 import type { Hold, SeamMethod } from '../shop/settings';
 import { operation, type Operation, type OperationKind } from '../shop/operation';
@@ -86,12 +86,13 @@ function holdRound(blank: Blank, press: Press, s: HeatSettings, paper: PaperHold
   const open = paper.seamMethod === 'under' || paper.seamMethod === 'gap';
   const ends = [prepare('wrap'), prepare(open ? 'tape-ends' : 'tape-seam', { uses: TAPE })];
   // A mug press closes over the whole wrap of a handled blank; elsewhere the rims are pulled down or they lift.
-  const rims = handled && !isOven(press) ? [] : [prepare('tape-rims', { uses: TAPE })];
+  const rims = handled && !isChamber(press) ? [] : [prepare('tape-rims', { uses: TAPE })];
   const over = (part: string) =>
     prepare('pull-over', {
       needs: { part },
       uses: part === 'shrink film' ? [{ what: 'shrink film', count: 1 }] : [],
     });
+  if (press.kind === 'vacuum') return [...ends, ...rims];
   if (isOven(press) && (press.hold === 'wound tape' || s.pressure === 'tape'))
     return [...ends, ...rims, prepare('wind-tape', { uses: TAPE })];
   if (isOven(press)) return [...ends, ...rims, over(press.hold)];
@@ -103,7 +104,7 @@ function setUp(s: HeatSettings, press: Press): readonly Operation[] {
   const needs = { temperatureC: s.platenC };
   const once = (kind: OperationKind, plannedS: number, given: Partial<Operation['needs']> = {}) =>
     operation({ id: kind, stage: 'set-up', kind, resource: 'hands', plannedS, needs: given });
-  if (isOven(press)) return [once('heat-oven', 900, needs)];
+  if (isChamber(press)) return [once('heat-oven', 900, needs)];
   return [once('set-pressure', 30), once('set-temperature', 600, needs)];
 }
 

@@ -1,8 +1,9 @@
+import { wordsOfKind } from '../press/kinds';
 import type { Waste } from './prepare';
 import { WASTE_NAMES } from './words';
 import type { HeatSettings } from '../shop/heatSettings';
 import { isHandled, type Blank } from '../shop/blank';
-import { isFlatPress, isOven, type Press } from '../shop/press';
+import { isFlatPress, isChamber, type Press } from '../shop/press';
 import { say, type Message } from '../message/message';
 
 /** A look round before the first piece and after the last. Ids tell what was shown; what is said may change. */
@@ -25,10 +26,11 @@ const FEEL: Readonly<Record<HeatSettings['pressure'], Message>> = {
   sleeve: say('press.sleeveTightAllOver'),
   film: say('press.filmShrunkTightAll'),
   tape: say('press.tapeWoundTightFrom'),
+  membrane: say('press.membraneTightAll'),
 };
 
 function pressureItem(press: Press, s: HeatSettings): CheckItem {
-  if (isOven(press)) return item('pressure', say('press.whatHoldsPaper', { feel: FEEL[s.pressure] }));
+  if (isChamber(press)) return item('pressure', say('press.whatHoldsPaper', { feel: FEEL[s.pressure] }));
   return item(
     'pressure',
     isFlatPress(press)
@@ -61,10 +63,11 @@ export interface CheckContext {
 
 /** Before the first piece, by press and material. */
 export function startCheck({ settings, blank, press, waste, others }: CheckContext): readonly CheckItem[] {
+  const { check } = wordsOfKind(press);
   return [
     pressureItem(press, settings),
-    ...(isOven(press)
-      ? [item('rack', say('press.rackWhileHeatsNever'))]
+    ...(check !== null
+      ? [item('rack', check)]
       : [
           item(
             'waste',
@@ -75,7 +78,7 @@ export function startCheck({ settings, blank, press, waste, others }: CheckConte
                 : say('press.freshCutHandOne', { wasteNames: WASTE_NAMES[waste.wasteKind] }),
           ),
         ]),
-    ...(isHandled(blank) && !isOven(press) ? [item('handle', say('press.handleStandsClearOpening'))] : []),
+    ...(isHandled(blank) && !isChamber(press) ? [item('handle', say('press.handleStandsClearOpening'))] : []),
     item('fan', say('press.fanWindowOpenFume'), true),
     item(
       'socket',
@@ -92,11 +95,7 @@ export function startCheck({ settings, blank, press, waste, others }: CheckConte
 /** After the last piece of a run. `othersWait` where another job goes on with the same press. */
 export function endCheck(press: Press, othersWait: boolean): readonly CheckItem[] {
   const spare = press.kind === 'mug';
-  const off = isOven(press)
-    ? say('press.ovenOffDoorAjar')
-    : spare
-      ? say('press.pressOff')
-      : say('press.pressOffLeftOpen');
+  const { off } = wordsOfKind(press);
   return [
     ...(othersWait ? [] : [item('off', off, true)]),
     ...(spare && !othersWait ? [item('spare', say('press.spareBlankLeftPress'))] : []),

@@ -1,7 +1,8 @@
+import { wordsOfKind } from '../press/kinds';
 import { PRESSURE_WORDS } from '../heat/labels';
 import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
-import { isFlatPress, isOven, type Press } from '../shop/press';
+import { isFlatPress, isChamber, type Press } from '../shop/press';
 import { say, type Message, inTurn } from '../message/message';
 import { celsius, degrees, seconds } from '../message/quantity';
 import type { Waste } from './prepare';
@@ -79,7 +80,8 @@ function wasteTitle({ blank, waste }: OperationContext): Message {
 
 function loadTitle(o: Operation, { blank, press, waste }: OperationContext): Message {
   const many = o.uses.find((u) => u.what === 'blank')?.count ?? 1;
-  if (isOven(press)) {
+  if (press.kind === 'vacuum') return say('press.onTray', { pieces: many });
+  if (isChamber(press)) {
     if (isBarrel(blank)) return say('press.barrelOnRack', { pieces: many });
     if (isFlatBlank(blank)) return say('press.flatOnRack', { pieces: many });
     return say('press.uprightIntoOven', { pieces: many });
@@ -129,7 +131,12 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
       ? say('press.setLetSettle', { temperature: temperature(o, c) })
       : say('press.setWarmFirstCycle', { temperature: temperature(o, c) }),
   }),
-  'heat-oven': (o, c) => ({ title: say('press.heatOvenRack', { temperature: temperature(o, c) }) }),
+  'heat-oven': (o, c) => ({
+    title:
+      c.press.kind === 'vacuum'
+        ? say('press.heatChamberLidClosed', { temperature: temperature(o, c) })
+        : say('press.heatOvenRack', { temperature: temperature(o, c) }),
+  }),
   'take-off': (o) => ({ title: say('press.takeOff', { part: o.needs.part ?? say('press.looseParts') }) }),
   'peel-film': only(say('press.peelProtectiveFilm')),
   clean: (_, c) => ({
@@ -159,7 +166,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   load: (o, c) => ({
     title: loadTitle(o, c),
     done: say('press.loaded'),
-    caution: isOven(c.press) ? say('press.ovenDecoratesNeverCooks') : say('press.heaterHotGloves'),
+    caution: wordsOfKind(c.press).loadCaution,
   }),
   turn: (o) => ({
     title:
@@ -183,13 +190,17 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
     meanwhile: say('press.closedTooHotOwn'),
   }),
   close: (o, c) => ({
-    title: isOven(c.press)
-      ? say('press.shutOvenDoor')
-      : c.settings.pressure === 'medium'
+    title:
+      wordsOfKind(c.press).shut ??
+      (c.settings.pressure === 'medium'
         ? say('press.closeMedium')
-        : say('press.close', { pressure: pressureWords(c.settings) }),
+        : say('press.close', { pressure: pressureWords(c.settings) })),
     done: (o.needs.pass ?? 1) > 1 ? say('press.turnedClosed') : say('common.closed'),
-    caution: isFlatPress(c.press) ? PLATEN : PINCH,
+    caution: isFlatPress(c.press)
+      ? PLATEN
+      : c.press.kind === 'vacuum'
+        ? wordsOfKind(c.press).loadCaution
+        : PINCH,
   }),
   'reach-temperature': (o, c) => ({
     title: say('press.waitFor', { temperature: temperature(o, c) }),

@@ -1,18 +1,11 @@
+import { timesItself, restingOf } from '../press/kinds';
 import { MATERIAL_WORDS } from '../shop/kindWords';
 import { type Finding } from '../figures/figure';
 import { type ChosenHeat } from '../heat/choose';
 import type { HeatOutcome } from '../heat/outcome';
 import { lowestTargetC } from '../heat/starting';
 import { isRound, type Blank } from '../shop/blank';
-import {
-  isFlatPress,
-  isOven,
-  isWrapPress,
-  timesItself,
-  type FlatPress,
-  type Press,
-  type PressHeater,
-} from '../shop/press';
+import { isFlatPress, isWrapPress, type FlatPress, type Press, type PressHeater } from '../shop/press';
 import { say, type Value } from '../message/message';
 import { celsius, degrees, mm, seconds } from '../message/quantity';
 import { finding } from './stepPlan';
@@ -108,7 +101,13 @@ export function reachFindings(
             'heat',
             'tall',
             'blocker',
-            say('heat.ovenInsideWrapAlone', { insideHeight: mm(press.insideHeightMm), tall: mm(tall) }),
+            press.kind === 'vacuum'
+              ? say('heat.chamberTooLow', {
+                  press: press.name,
+                  inside: mm(press.insideHeightMm),
+                  tall: mm(tall),
+                })
+              : say('heat.ovenInsideWrapAlone', { insideHeight: mm(press.insideHeightMm), tall: mm(tall) }),
           ),
         ]
       : [];
@@ -193,7 +192,7 @@ function fromClosingS({ settings: s, range }: ChosenHeat, o: HeatOutcome | null)
 
 /** A cool-down target that the display never reads. */
 function targetFindings(targetC: number, platenC: number, press: Press): Finding[] {
-  const restingC = isOven(press) ? null : press.restingC;
+  const restingC = restingOf(press);
   const lowest = lowestTargetC(restingC);
   if (targetC < platenC && (lowest === null || targetC >= lowest)) return [];
   return [

@@ -1,3 +1,4 @@
+import { usualWasteSheets } from '../press/kinds';
 import { boundsOfContour, contourArea } from '../geometry/contour';
 import {
   AIR_GAP_MM,
@@ -14,7 +15,7 @@ import type { Finding } from '../figures/figure';
 import type { Job } from '../job/job';
 import { isBarrel, isFlat, isRound, type Blank } from '../shop/blank';
 import { MOST_AT_ONCE, type Load } from '../shop/load';
-import { isFlatPress, isOven, type Press, type PressHeater } from '../shop/press';
+import { isFlatPress, isChamber, type Press, type PressHeater } from '../shop/press';
 import { mainFace } from '../wrap/pattern';
 import { say } from '../message/message';
 import { mm } from '../message/quantity';
@@ -75,7 +76,7 @@ function askOf(press: Press, piece: Piece): BedAsk | null {
       gapMm: LIFT_GAP_MM,
       piece,
     };
-  if (!isOven(press)) return null;
+  if (!isChamber(press)) return null;
   return {
     widthMm: press.insideWidthMm ?? USUAL_RACK.widthMm,
     heightMm: press.insideDepthMm ?? USUAL_RACK.depthMm,
@@ -101,7 +102,7 @@ export function loadFor(
   const wanted = ask ? (job.load.piecesAtOnce ?? usual) : 1;
   const load: Load = {
     piecesAtOnce: Math.max(1, wanted),
-    wasteSheets: job.load.wasteSheets ?? base?.wasteSheets ?? (isOven(press) ? 0 : 1),
+    wasteSheets: job.load.wasteSheets ?? base?.wasteSheets ?? usualWasteSheets(press),
     wasteKind: job.load.wasteKind ?? base?.wasteKind ?? 'plain',
     heatedFrom:
       job.load.heatedFrom ??
@@ -115,7 +116,7 @@ export function loadFor(
 
 /** What is wrong with a load, and what to watch. */
 export function loadFindings(l: HeatLoad | null, press: Press, pieces: number): readonly Finding[] {
-  if (!l || (!isFlatPress(press) && !isOven(press))) return [];
+  if (!l || (!isFlatPress(press) && !isChamber(press))) return [];
   const found: Finding[] = [];
   const { bed, load, most } = l;
   if (most > 0 && load.piecesAtOnce > most)
@@ -131,7 +132,16 @@ export function loadFindings(l: HeatLoad | null, press: Press, pieces: number): 
     found.push(finding('heat', 'level', 'warning', say('heat.dummies', { dummies: bed.dummies })));
   if (bed && isFlatPress(press) && bed.inEdge && load.piecesAtOnce <= most)
     found.push(finding('heat', 'cool-edge', 'info', say('heat.reachesIntoCoolerEdge')));
-  if (bed && isOven(press) && most > 0 && pieces > 1)
-    found.push(finding('heat', 'air', 'info', say('heat.clearAirAllRound', { airGap: mm(AIR_GAP_MM) })));
+  if (bed && isChamber(press) && most > 0 && pieces > 1)
+    found.push(
+      finding(
+        'heat',
+        'air',
+        'info',
+        press.kind === 'vacuum'
+          ? say('heat.membraneReachesBetween', { gap: mm(AIR_GAP_MM) })
+          : say('heat.clearAirAllRound', { airGap: mm(AIR_GAP_MM) }),
+      ),
+    );
   return found;
 }

@@ -1,9 +1,9 @@
+import { usualWasteSheets } from '../press/kinds';
 import type { HeatCase } from '../heat/case';
 import { heaterOf } from '../heat/heaters';
 import type { ProvenRecipe } from '../heat/choose';
 import { sameSettings, type HeatSettings } from '../shop/heatSettings';
 import type { Load } from '../shop/load';
-import { isOven } from '../shop/press';
 import type { Recipe } from '../shop/records';
 import type { Shop } from '../shop/shop';
 import { caseOf, nominalOf, sameCoating, type Setup } from './heatSubject';
@@ -25,7 +25,7 @@ function sourceOf(recipe: Recipe, s: Setup, shop: MatchShop, goodPieces: number)
   if (!press || !blank || !sameCoating(blank, s.blank)) return null;
   if (press.kind !== s.press.kind) return null;
   const own = blank.id === s.blank.id ? { piece: s.piece, round: s.round } : nominalOf(blank);
-  const load: Load = recipe.load ?? { ...s.load, piecesAtOnce: 1, wasteSheets: isOven(press) ? 0 : 1 };
+  const load: Load = recipe.load ?? { ...s.load, piecesAtOnce: 1, wasteSheets: usualWasteSheets(press) };
   const need = own.round && { widestDiameterMm: own.round.circumferenceMm / Math.PI, tallMm: 0 };
   const heater = heaterOf(press, need, load.heaterId);
   return {

@@ -1,7 +1,7 @@
 import type { Finding } from '../figures/figure';
 import type { ChosenHeat } from '../heat/choose';
 import type { HeatOutcome } from '../heat/outcome';
-import { isOven, type Press } from '../shop/press';
+import { isChamber, type Press } from '../shop/press';
 import { say, type Message } from '../message/message';
 import { celsius, ratio, seconds } from '../message/quantity';
 import type { HeatLoad } from './heatLoad';
@@ -79,7 +79,7 @@ function pressFindings(o: HeatOutcome, press: Press, load: HeatLoad | null): Fin
         say('heat.doesReturnTemperature', { press: press.name, pieces: load?.load.piecesAtOnce ?? 1 }),
       ),
     );
-  if (!isOven(press) && press.checks.length === 0)
+  if (!isChamber(press) && press.checks.length === 0)
     found.push(
       finding('heat', 'unchecked', 'info', say('heat.realTemperatureHasBeen', { press: press.name })),
     );

@@ -1,3 +1,4 @@
+import { heatsOf, usualWasteSheets } from '../press/kinds';
 import type { HeatCase } from '../heat/case';
 import { contourArea } from '../geometry/contour';
 import { coatingPrior } from '../heat/coatings';
@@ -11,7 +12,7 @@ import { outlineContour } from '../shapes/flat';
 import { isRound, type Blank } from '../shop/blank';
 import type { HeatSettings } from '../shop/heatSettings';
 import type { Load } from '../shop/load';
-import { isFlatPress, isOven, type Press, type PressHeater, type PressTiming } from '../shop/press';
+import { isFlatPress, type Press, type PressHeater, type PressTiming, isOven } from '../shop/press';
 import type { LogEntry } from '../shop/records';
 import { standing } from '../shop/standing';
 import type { Piece } from './heatLoad';
@@ -42,7 +43,9 @@ export function facesOf(faces: number, printedBehind: boolean, way: Job['wrap'][
   return way === 'one then the other' ? 'one then the other' : 'together';
 }
 
-const kindOf = (p: Press): HeatCase['kind'] => (isOven(p) ? 'oven' : isFlatPress(p) ? 'flat' : 'wrap');
+/** What lies under a piece in a flat press, or is drawn over it in a vacuum press, mm. */
+const padOf = (p: Press): number => (isFlatPress(p) ? p.padMm : p.kind === 'vacuum' ? p.membraneMm : 0);
+const airOf = (p: Press): HeatCase['ovenAir'] => (isOven(p) ? p.air : 'fan');
 
 /** What no tape tells apart makes no new question: lengths by a tenth of a millimetre, thin walls by a hundredth, areas by four digits. */
 const TAPE_MM = 0.1;
@@ -64,8 +67,8 @@ export function caseOf(s: Setup): HeatCase {
   const model = pressModel(press, heater, { uncoveredM2, inEdge: s.inEdge });
   const tall = heater && round ? Math.min(1, (heater.heightMm * round.circumferenceMm) / 1e6 / areaM2) : 1;
   return {
-    kind: kindOf(press),
-    ovenAir: isOven(press) ? press.air : 'fan',
+    kind: heatsOf(press),
+    ovenAir: airOf(press),
     material: s.blank.material,
     wallMm: toStep(s.blank.wallMm, s.blank.wallMm >= THICK_MM ? TAPE_MM : SHEET_MM),
     vacuum: s.blank.wall === 'vacuum',
@@ -73,7 +76,7 @@ export function caseOf(s: Setup): HeatCase {
     wasteSheets: load.wasteSheets,
     wasteKind: load.wasteKind,
     paperMm: USUAL_PAPER_MM,
-    padMm: isFlatPress(press) ? press.padMm : 0,
+    padMm: padOf(press),
     heatedFrom: load.heatedFrom,
     faces: s.faces,
     pieceM2: areaM2 * tall,
@@ -108,8 +111,8 @@ export function timedOf(t: PressTiming, press: Press): TimedClosing {
   const { circumferenceMm } = t.load;
   return {
     load: {
-      kind: kindOf(press),
-      ovenAir: isOven(press) ? press.air : 'fan',
+      kind: heatsOf(press),
+      ovenAir: airOf(press),
       material: t.load.material,
       wallMm: t.load.wallMm,
       vacuum: t.load.vacuum,
@@ -117,7 +120,7 @@ export function timedOf(t: PressTiming, press: Press): TimedClosing {
       wasteSheets: t.load.wasteSheets,
       wasteKind: 'plain',
       paperMm: USUAL_PAPER_MM,
-      padMm: isFlatPress(press) ? press.padMm : 0,
+      padMm: padOf(press),
       heatedFrom: 'paper',
       faces: 'one',
       pieceM2:
@@ -140,7 +143,7 @@ export function timedOf(t: PressTiming, press: Press): TimedClosing {
 
 /** Nominal size of a blank no job measured: enough to weigh what was once seen on it. */
 function setupOfEntry(e: LogEntry, s: Setup, blank: Blank): Setup {
-  const load: Load = e.load ?? { ...s.load, piecesAtOnce: 1, wasteSheets: isOven(s.press) ? 0 : 1 };
+  const load: Load = e.load ?? { ...s.load, piecesAtOnce: 1, wasteSheets: usualWasteSheets(s.press) };
   if (e.blankId === s.blank.id) return { ...s, load };
   return { ...s, blank, load, ...nominalOf(blank) };
 }

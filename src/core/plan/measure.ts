@@ -47,7 +47,11 @@ function howTaken(p: PlaceReadings): Message {
     return say('measure.methodReadings', { method: METHOD_WORDS[method], readings: read.length });
   if (method === 'caliper' || method === 'maker’s figure')
     return say('measure.methodRawLess', { method: METHOD_WORDS[method], raw: mm(raw), less });
-  return say('measure.lessThickness', { method: METHOD_WORDS[method], raw: mm(raw), correction: fineMm(-p.correctionMm) });
+  return say('measure.lessThickness', {
+    method: METHOD_WORDS[method],
+    raw: mm(raw),
+    correction: fineMm(-p.correctionMm),
+  });
 }
 
 function placeFigure(p: PlaceReadings): Figure | null {

@@ -1,6 +1,6 @@
+import { usualWasteSheets } from '../press/kinds';
 import { cycleOf, type RunState } from '../run/run';
 import type { PressTiming } from '../shop/press';
-import { isOven } from '../shop/press';
 import type { Run, RunEvent } from '../shop/run';
 import { timedLoad } from './heatSubject';
 
@@ -46,7 +46,7 @@ export function timingOfRun(run: Run, state: RunState, backAt: number, id: strin
     backS,
     load: timedLoad(run.blank, {
       pieces: state.inLoad.length,
-      wasteSheets: run.load?.wasteSheets ?? (isOven(run.press) ? 0 : 1),
+      wasteSheets: run.load?.wasteSheets ?? usualWasteSheets(run.press),
       heaterId: run.load?.heaterId ?? null,
     }),
   };

@@ -1,6 +1,6 @@
 import { heaterOf } from '../heat/heaters';
 import { pressModel } from '../heat/pressModel';
-import { isOven } from '../shop/press';
+import { isChamber } from '../shop/press';
 import type { Run } from '../shop/run';
 import { listOf } from './chain';
 import type { RunState } from './run';
@@ -40,7 +40,7 @@ function openedAt(state: RunState): number | null {
 export function leftOpen(run: Run, state: RunState, nowMs: number): LeftOpen | null {
   const { press, settings } = run;
   const opened = openedAt(state);
-  if (isOven(press) || press.restingC === null || opened === null) return null;
+  if (isChamber(press) || press.restingC === null || opened === null) return null;
   const openS = (nowMs - opened) / 1000;
   const workC = settings.platenC;
   if (openS < SHORTEST_S || press.restingC >= workC) return null;

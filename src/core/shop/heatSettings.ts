@@ -11,6 +11,7 @@ export const PRESSURES = [
   'sleeve',
   'film',
   'tape',
+  'membrane',
 ] as const;
 export const PEELS = ['hot', 'warm', 'cold', 'quench'] as const;
 export type Peel = (typeof PEELS)[number];

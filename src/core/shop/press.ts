@@ -4,7 +4,7 @@ import * as z from 'zod/mini';
 import { idSchema, mmSchema, momentSchema, nameSchema } from './common';
 import { MATERIALS } from './blank';
 
-export const PRESS_KINDS = ['tumbler', 'mug', 'oven', 'flat'] as const;
+export const PRESS_KINDS = ['tumbler', 'mug', 'oven', 'flat', 'vacuum'] as const;
 export type PressKind = (typeof PRESS_KINDS)[number];
 
 /** When the clock of a time starts: the two ways differ by a minute or more. */
@@ -173,18 +173,35 @@ const flatPressSchema = z.strictObject({
   flatness: z.array(flatnessSchema).check(z.maxLength(40)),
 });
 
-export const pressSchema = z.discriminatedUnion('kind', [wrapPressSchema, ovenSchema, flatPressSchema]);
+/** A vacuum press: a heated chamber in which a membrane is drawn down over several pieces and presses the paper to them from all sides. */
+const vacuumPressSchema = z.strictObject({
+  ...base,
+  kind: z.literal('vacuum'),
+  insideHeightMm: mmSchema(20, 400),
+  insideWidthMm: mmSchema(100, 2000),
+  insideDepthMm: mmSchema(100, 2000),
+  membraneMm: mmSchema(0.2, 6),
+  timer: z.enum(PRESS_TIMERS),
+});
+
+export const pressSchema = z.discriminatedUnion('kind', [
+  wrapPressSchema,
+  ovenSchema,
+  flatPressSchema,
+  vacuumPressSchema,
+]);
 export type Press = z.infer<typeof pressSchema>;
 export type WrapPress = z.infer<typeof wrapPressSchema>;
 export type FlatPress = z.infer<typeof flatPressSchema>;
 export type Oven = z.infer<typeof ovenSchema>;
+export type VacuumPress = z.infer<typeof vacuumPressSchema>;
+/** Heats its pieces on all sides by hot air, several at once. */
+export type Chamber = Oven | VacuumPress;
+/** A press of one kind. */
+export type PressOf<K extends PressKind> = K extends WrapPress['kind']
+  ? WrapPress
+  : Extract<Press, { readonly kind: K }>;
 export const isFlatPress = (p: Press): p is FlatPress => p.kind === 'flat';
 export const isWrapPress = (p: Press): p is WrapPress => p.kind === 'tumbler' || p.kind === 'mug';
 export const isOven = (p: Press): p is Oven => p.kind === 'oven';
-
-/** From when the times of a press count, by how it keeps them. An oven counts from when its air is back. */
-export const timerStartOf = (p: Press): TimerStart =>
-  isOven(p) || p.timer === 'own-at-temperature' ? 'at-temperature' : 'from-closing';
-
-/** Its own timer starts without a hand: closed again while hot it counts at once. */
-export const timesItself = (p: Press): boolean => !isOven(p) && p.timer !== 'by-hand';
+export const isChamber = (p: Press): p is Chamber => p.kind === 'oven' || p.kind === 'vacuum';

@@ -4,7 +4,7 @@ import { STARTER_PAPERS } from '../demo/things';
 import { COLOUR_BY } from './printer';
 import { COLOUR_WORDS, printerSchema, STARTER_PRINTER } from './printer';
 import { paperSchema } from './paper';
-import { pressSchema, isFlatPress, isOven, isWrapPress } from './press';
+import { pressSchema, isFlatPress, isChamber, isWrapPress } from './press';
 import { DEFAULT_SETTINGS, printerOf, settingsSchema } from './settings';
 import { shopSchema } from './shop';
 
@@ -67,7 +67,7 @@ test('a job’s printer, or the shop’s first where that one has gone', () => {
 
 test('a press is of one kind and has what that kind needs', () => {
   for (const p of shop.presses) {
-    expect([isFlatPress(p), isWrapPress(p), isOven(p)].filter(Boolean)).toHaveLength(1);
+    expect([isFlatPress(p), isWrapPress(p), isChamber(p)].filter(Boolean)).toHaveLength(1);
     const { kind, ...rest } = p;
     const other = kind === 'flat' ? 'oven' : 'flat';
     expect(pressSchema.safeParse({ ...rest, kind: other }).success).toBe(false);

@@ -4,7 +4,7 @@ import { say } from '@/core/message/message';
 import { offsetMap, newestOf } from '@/core/heat/pressModel';
 import type { BedPlan, BedPlacement } from '@/core/heat/bed';
 import { boundsOfContour, contourPath, flatten } from '@/core/geometry/contour';
-import { isFlatPress, isOven, type FlatPress, type Oven } from '@/core/shop/press';
+import { isFlatPress, isChamber, type FlatPress, type Chamber } from '@/core/shop/press';
 import { mm } from '@/core/message/quantity';
 import { mainFace } from '@/core/wrap/pattern';
 import { useUnits } from '@/ui/units';
@@ -14,7 +14,7 @@ import { useJob } from '../job/jobContext';
 const OUTLINE_TOLERANCE_MM = 0.2;
 
 /** A flat press or an oven from above: the bed to scale, its cooler edges, and the pieces of a load where to lay them. */
-export function BedDiagram({ press, print = false }: { press: FlatPress | Oven; print?: boolean }) {
+export function BedDiagram({ press, print = false }: { press: FlatPress | Chamber; print?: boolean }) {
   const { plan } = useJob();
   const t = useWords();
   const { load } = plan.heat;
@@ -25,11 +25,12 @@ export function BedDiagram({ press, print = false }: { press: FlatPress | Oven; 
   const margin = bed?.marginMm ?? 30;
   const line = Math.max(w, h) / 180;
   const pieces = load?.load.piecesAtOnce ?? 1;
-  const what = isOven(press) ? say('heat.rack') : say('heat.platen');
+  const tray = press.kind === 'vacuum';
+  const what = tray ? say('kinds.tray') : isChamber(press) ? say('heat.rack') : say('heat.platen');
   return (
     <figure className="flex h-full min-h-0 flex-col p-2">
       <figcaption className="font-name text-lead font-semibold">
-        {isOven(press) ? t('heat.rackFromAbove') : t('heat.bedFromAbove')}
+        {tray ? t('heat.trayFromAbove') : isChamber(press) ? t('heat.rackFromAbove') : t('heat.bedFromAbove')}
       </figcaption>
       <svg
         viewBox={`${-line} ${-line} ${w + 2 * line} ${h + 2 * line}`}
@@ -54,9 +55,9 @@ export function BedDiagram({ press, print = false }: { press: FlatPress | Oven; 
         />
         {isFlatPress(press) && <ColdSpot press={press} w={w} h={h} />}
         {bed?.placements.map((l, i) => (
-          <PieceOn key={i} at={l} n={i + 1} line={line} round={isOven(press)} />
+          <PieceOn key={i} at={l} n={i + 1} line={line} round={isChamber(press)} />
         ))}
-        {bed && !isOven(press) && <Cross bed={bed} line={line} />}
+        {bed && !isChamber(press) && <Cross bed={bed} line={line} />}
       </svg>
       <BedWords press={press} bed={bed} />
     </figure>
@@ -152,7 +153,7 @@ function ColdSpot({ press, w, h }: { press: FlatPress; w: number; h: number }) {
   );
 }
 
-function BedWords({ press, bed }: { press: FlatPress | Oven; bed: BedPlan | null }) {
+function BedWords({ press, bed }: { press: FlatPress | Chamber; bed: BedPlan | null }) {
   const { plan } = useJob();
   const t = useWords();
   const { load, model } = plan.heat;
@@ -163,9 +164,9 @@ function BedWords({ press, bed }: { press: FlatPress | Oven; bed: BedPlan | null
       : t('heat.doesFit');
   return (
     <p className="mt-1 text-fine leading-snug">
-      {bed && !isOven(press) && <>{t('heat.crossMiddleLoadFrom', { off: mm(bed.pressure.offMm) })} </>}
+      {bed && !isChamber(press) && <>{t('heat.crossMiddleLoadFrom', { off: mm(bed.pressure.offMm) })} </>}
       {t('heat.dashed', {
-        which: isOven(press) ? 'keepClearWalls' : 'other',
+        which: isChamber(press) ? 'keepClearWalls' : 'other',
         margin: mm(bed?.marginMm ?? 30),
       })}{' '}
       <strong>{fits}</strong>

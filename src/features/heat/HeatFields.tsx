@@ -1,5 +1,6 @@
 'use client';
 
+import { restingOf } from '@/core/press/kinds';
 import { say } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS, WASTE_WORDS } from '@/core/heat/labels';
@@ -7,7 +8,7 @@ import { lowestTargetC } from '@/core/heat/starting';
 import { byTimer, timerWays } from '@/core/heat/timerWays';
 import { PEELS, PRESSURES, type HeatSettings } from '@/core/shop/heatSettings';
 import { HEATED_FROM, WASTE_KINDS, type Load } from '@/core/shop/load';
-import { isOven, isWrapPress, TIMER_STARTS, type TimerStart } from '@/core/shop/press';
+import { isChamber, isWrapPress, TIMER_STARTS, type TimerStart } from '@/core/shop/press';
 import { clockText } from '@/core/units/format';
 import { parseDuration, parseTemperature } from '@/core/units/parse';
 import { celsius, mm } from '@/core/message/quantity';
@@ -62,7 +63,7 @@ export function HeatFields() {
       : r;
   };
   const reachable = (r: Result<number>): Result<number> =>
-    r.ok ? reachableTarget(r.value, s.platenC, isOven(press) ? null : press.restingC) : r;
+    r.ok ? reachableTarget(r.value, s.platenC, restingOf(press)) : r;
   return (
     <div className="flex flex-wrap items-end gap-x-5 gap-y-2 border-y border-rule bg-sheet/80 px-5 py-2">
       <TypedField
@@ -111,7 +112,7 @@ export function HeatFields() {
           onValue={(laterDwellS) => put({ laterDwellS }, 'later')}
         />
       )}
-      {s.passes > 1 && !isOven(press) && (
+      {s.passes > 1 && !isChamber(press) && (
         <TypedField
           label={t('heat.coolDownTarget')}
           text={coolDown}
@@ -130,7 +131,10 @@ export function HeatFields() {
         <Select
           label={t('heat.pressure2')}
           value={s.pressure}
-          options={PRESSURES.map((p) => ({ value: p, label: t(PRESSURE_WORDS[p]) }))}
+          options={PRESSURES.filter((p) => (p === 'membrane') === (press.kind === 'vacuum')).map((p) => ({
+            value: p,
+            label: t(PRESSURE_WORDS[p]),
+          }))}
           onChange={(pressure) => put({ pressure })}
           className="w-36"
         />
@@ -277,7 +281,7 @@ function WasteFields() {
   const { plan } = useJob();
   const put = usePutLoad();
   const { press, load } = plan.heat;
-  if (!press || !load || isOven(press)) return null;
+  if (!press || !load || isChamber(press)) return null;
   return (
     <div className="flex items-end gap-2">
       <NumberField

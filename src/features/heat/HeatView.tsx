@@ -2,7 +2,7 @@
 
 import { say, type Message } from '@/core/message/message';
 import { preparationWords } from '@/core/plan/operationWords';
-import { isFlatPress, isOven } from '@/core/shop/press';
+import { isFlatPress, isChamber } from '@/core/shop/press';
 import { Segments } from '@/ui/Segments';
 import { Say, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
@@ -87,7 +87,7 @@ function Drawing() {
   const { plan } = useJob();
   const { press } = plan.heat;
   if (!press) return null;
-  if (isFlatPress(press) || isOven(press)) return <BedDiagram press={press} />;
+  if (isFlatPress(press) || isChamber(press)) return <BedDiagram press={press} />;
   return <RingDiagram />;
 }
 

@@ -9,7 +9,7 @@ import { preparationWords } from '@/core/plan/operationWords';
 import type { Plan } from '@/core/plan/plan';
 import { sameSettings } from '@/core/shop/heatSettings';
 import type { Load } from '@/core/shop/load';
-import { isFlatPress, isOven } from '@/core/shop/press';
+import { isFlatPress, isChamber } from '@/core/shop/press';
 import { clockText } from '@/core/units/format';
 import { celsius, seconds } from '@/core/message/quantity';
 import { Button } from '@/ui/Button';
@@ -239,7 +239,7 @@ function Card({ jobName, load }: { jobName: string; load: Load | null }) {
               <li key={i}>{t(c)}</li>
             ))}
           </ul>
-          {(isFlatPress(press) || isOven(press)) && (
+          {(isFlatPress(press) || isChamber(press)) && (
             <div className="mt-2 max-w-72">
               <BedDiagram press={press} print />
             </div>

@@ -7,7 +7,7 @@ import { fail, type Result } from '@/core/basics/result';
 import { offsetMap } from '@/core/heat/pressModel';
 import { probeC, type PressFaults } from '@/core/heat/pressSimulator';
 import { seeded } from '@/core/random/random';
-import { isFlatPress, isOven, isWrapPress, type Press, type PressCheck } from '@/core/shop/press';
+import { isFlatPress, isChamber, isWrapPress, type Press, type PressCheck } from '@/core/shop/press';
 
 import { parseTemperature } from '@/core/units/parse';
 import { celsius, decimal } from '@/core/message/quantity';
@@ -102,7 +102,7 @@ export function CheckPress({ press, faults, onDone }: Props) {
         <p className="mb-2 max-w-xl leading-snug">
           {t('shop.which2LetLet', {
             which: isWrapPress(press) ? 'letSettlePress' : 'other',
-            which2: isOven(press) ? 'letSettleTenMi' : 'other',
+            which2: isChamber(press) ? 'letSettleTenMi' : 'other',
           })}
         </p>
         <div

@@ -1,5 +1,6 @@
 'use client';
 
+import { usualWasteSheets } from '@/core/press/kinds';
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { useEffect, useMemo, useState } from 'react';
@@ -8,7 +9,7 @@ import { REFERENCE_C } from '@/core/heat/dose';
 import { verdictOf, type PressFaults, type SimulatedRun } from '@/core/heat/pressSimulator';
 import { timedLoad, timedOf } from '@/core/plan/heatSubject';
 import type { Blank } from '@/core/shop/blank';
-import { isOven, isWrapPress, type Press } from '@/core/shop/press';
+import { isWrapPress, type Press } from '@/core/shop/press';
 import { clockText } from '@/core/units/format';
 import { parseTemperature } from '@/core/units/parse';
 import { celsius } from '@/core/message/quantity';
@@ -41,7 +42,7 @@ const closedNow = (run: SimulatedRun): Closed => ({ at: Date.now(), run });
 
 /** A load as the simulator takes it. */
 function loadOf(press: Press, blank: Blank, { heaterId, pieces }: TimedLoad, setC: number) {
-  const load = timedLoad(blank, { pieces, heaterId, wasteSheets: isOven(press) ? 0 : 1 });
+  const load = timedLoad(blank, { pieces, heaterId, wasteSheets: usualWasteSheets(press) });
   return timedOf({ id: 'try', at: 0, setC, roomC: 22, lowestC: null, backS: null, load }, press);
 }
 

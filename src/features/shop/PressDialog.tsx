@@ -1,12 +1,21 @@
 'use client';
 
+import { PRESS_KIND_WORDS } from '@/core/press/kinds';
 import { OPENS_WORDS, OVEN_HOLD_WORDS } from '@/core/shop/kindWords';
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo } from 'react';
 import { useFieldArray, useForm, useWatch, type FieldPath } from 'react-hook-form';
-import { OVEN_AIRS, OVEN_HOLDS, PRESS_KINDS, PRESS_OPENS, PRESS_TIMERS, type Press } from '@/core/shop/press';
+import {
+  OVEN_AIRS,
+  OVEN_HOLDS,
+  PRESS_KINDS,
+  PRESS_OPENS,
+  PRESS_TIMERS,
+  type Press,
+  type PressKind,
+} from '@/core/shop/press';
 import { newId } from '@/data/ids';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
@@ -16,7 +25,6 @@ import { notifyProblem } from '@/ui/notify';
 import { useUnits } from '@/ui/units';
 import {
   heaterToForm,
-  PRESS_KIND_WORDS,
   PRESS_TIMER_WORDS,
   pressFormSchema,
   pressFromForm,
@@ -71,15 +79,18 @@ const Pair = ({ children }: { children: React.ReactNode }) => (
 );
 
 /** What each kind of press has to say of itself. */
+const FIELDS: Readonly<Record<PressKind, () => React.ReactNode>> = {
+  tumbler: WrapFields,
+  mug: WrapFields,
+  oven: OvenFields,
+  flat: FlatFields,
+  vacuum: VacuumFields,
+};
+
 function KindFields() {
   const kind = useWatch<PressFormIn, 'kind'>({ name: 'kind' });
-  if (kind === 'oven') return <OvenFields />;
-  return (
-    <>
-      {kind === 'flat' ? <FlatFields /> : <HeaterFields />}
-      <TimerFields />
-    </>
-  );
+  const Fields = FIELDS[kind];
+  return <Fields />;
 }
 
 const OVEN_AIR_WORDS = { fan: say('shop.fanAir'), still: say('shop.stillAir') } as const;
@@ -103,31 +114,61 @@ function OvenFields() {
   );
 }
 
-const FlatFields = () => {
+function FlatFields() {
   const t = useWords();
   return (
-    <Pair>
-      <Length name="platenWidthMm" label={t('shop.platenWidth')} />
-      <Length name="platenHeightMm" label={t('shop.platenDepth')} />
-      <Length name="platenThicknessMm" label={t('shop.platenThickness')} />
-      <Length name="padMm" label={t('shop.padThickness')} />
-      <Length name="openingMm" label={t('shop.openingMaximum')} />
-      <Choice name="opens" label={t('shop.opensAs')} options={inWords(PRESS_OPENS, OPENS_WORDS)} />
-    </Pair>
+    <>
+      <Pair>
+        <Length name="platenWidthMm" label={t('shop.platenWidth')} />
+        <Length name="platenHeightMm" label={t('shop.platenDepth')} />
+        <Length name="platenThicknessMm" label={t('shop.platenThickness')} />
+        <Length name="padMm" label={t('shop.padThickness')} />
+        <Length name="openingMm" label={t('shop.openingMaximum')} />
+        <Choice name="opens" label={t('shop.opensAs')} options={inWords(PRESS_OPENS, OPENS_WORDS)} />
+      </Pair>
+      <TimerFields rests />
+    </>
   );
-};
+}
 
-function TimerFields() {
+function WrapFields() {
+  return (
+    <>
+      <HeaterFields />
+      <TimerFields rests />
+    </>
+  );
+}
+
+function VacuumFields() {
+  const t = useWords();
+  return (
+    <>
+      <Pair>
+        <Length name="insideHeightMm" label={t('shop.insideHeight')} />
+        <Length name="insideWidthMm" label={t('shop.chamberWidth')} />
+        <Length name="insideDepthMm" label={t('shop.chamberDepth')} />
+        <Length name="membraneMm" label={t('shop.membraneThickness')} />
+      </Pair>
+      <TimerFields rests={false} />
+    </>
+  );
+}
+
+/** How it keeps time, and what it falls to between pieces where it does. */
+function TimerFields({ rests }: { rests: boolean }) {
   const t = useWords();
   const units = useUnits();
   return (
     <Pair>
       <Choice name="timer" label={t('common.timer')} options={inWords(PRESS_TIMERS, PRESS_TIMER_WORDS)} />
-      <Text
-        name="restingC"
-        label={t('shop.standbyTemperature', { temperature: units.temperature })}
-        placeholder={t('common.none')}
-      />
+      {rests && (
+        <Text
+          name="restingC"
+          label={t('shop.standbyTemperature', { temperature: units.temperature })}
+          placeholder={t('common.none')}
+        />
+      )}
     </Pair>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { PRESS_KIND_WORDS } from '@/core/press/kinds';
 import { OPENS_WORDS, OVEN_HOLD_WORDS } from '@/core/shop/kindWords';
 import { say } from '@/core/message/message';
 import { Plus } from 'lucide-react';
@@ -17,7 +18,7 @@ import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { KnowPress } from './KnowPress';
 import { PressDialog } from './PressDialog';
-import { PRESS_KIND_WORDS, PRESS_TIMER_WORDS } from './pressForm';
+import { PRESS_TIMER_WORDS } from './pressForm';
 import { actionsColumn, SortableTable } from './ThingTable';
 
 const knownWords = (p: Press): Message =>
@@ -45,7 +46,11 @@ export function PressesPage() {
         id: 'reach',
         header: t('shop.heatedArea'),
         cell: ({ row: { original: p } }) =>
-          isOven(p) ? (
+          p.kind === 'vacuum' ? (
+            <Say
+              message={say('shop.vacuumArea', { width: mm(p.insideWidthMm), height: mm(p.insideDepthMm) })}
+            />
+          ) : isOven(p) ? (
             <Say
               message={say('shop.ovenArea', { height: mm(p.insideHeightMm), hold: OVEN_HOLD_WORDS[p.hold] })}
             />
@@ -67,7 +72,9 @@ export function PressesPage() {
         id: 'takes',
         header: t('shop.fits'),
         cell: ({ row: { original: p } }) =>
-          isOven(p) ? (
+          p.kind === 'vacuum' ? (
+            <Say message={say('shop.upToTall', { height: mm(p.insideHeightMm) })} />
+          ) : isOven(p) ? (
             '–'
           ) : isFlatPress(p) ? (
             <Say message={say('shop.upToOpens', { opening: mm(p.openingMm), opens: OPENS_WORDS[p.opens] })} />

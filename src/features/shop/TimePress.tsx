@@ -1,5 +1,6 @@
 'use client';
 
+import { usualWasteSheets } from '@/core/press/kinds';
 import { useWords } from '@/ui/words';
 import { say } from '@/core/message/message';
 import { useEffect, useMemo, useState } from 'react';
@@ -10,7 +11,7 @@ import type { HeaterFit } from '@/core/heat/timing';
 import { blankArea, timedLoad, timedOf } from '@/core/plan/heatSubject';
 import { fail, ok, type Result } from '@/core/basics/result';
 import type { Blank } from '@/core/shop/blank';
-import { isOven, isWrapPress, type Press, type PressTiming } from '@/core/shop/press';
+import { isChamber, isWrapPress, type Press, type PressTiming } from '@/core/shop/press';
 import { clockText } from '@/core/units/format';
 import { parseDuration, parseTemperature } from '@/core/units/parse';
 import { celsius } from '@/core/message/quantity';
@@ -59,7 +60,7 @@ export function TimePress({ press, faults, onDone }: Props) {
     roomC: ROOM_C,
     lowestC,
     backS,
-    load: timedLoad(blank, { pieces, heaterId, wasteSheets: isOven(press) ? 0 : 1 }),
+    load: timedLoad(blank, { pieces, heaterId, wasteSheets: usualWasteSheets(press) }),
   };
   const fit = useFit(press, timing, heaterId);
   const known = lowestC !== null || backS !== null;
@@ -122,7 +123,7 @@ export function TimePress({ press, faults, onDone }: Props) {
 /** Whether a press closes on a blank, by the blank's own figures. */
 export function goesIn(press: Press, blank: Blank): boolean {
   const { circumferenceMm } = blankArea(blank);
-  if (isOven(press)) return true;
+  if (isChamber(press)) return true;
   if (!isWrapPress(press)) return circumferenceMm === null;
   const across = (circumferenceMm ?? 0) / Math.PI;
   return press.heaters.some((h) => across >= h.smallestDiameterMm && across <= h.largestDiameterMm);

@@ -1,10 +1,11 @@
+import { restingOf } from '@/core/press/kinds';
 import { rule, asIssue } from '@/core/basics/rule';
 import { say, type Message, inTurn } from '@/core/message/message';
 import * as z from 'zod/mini';
 import { nameSchema } from '@/core/shop/common';
 import {
   isFlatPress,
-  isOven,
+  isChamber,
   isWrapPress,
   PRESS_KINDS,
   PRESS_TIMERS,
@@ -15,18 +16,12 @@ import {
   OVEN_AIRS,
   OVEN_HOLDS,
   PRESS_OPENS,
+  isOven,
 } from '@/core/shop/press';
 import { formatAmount, toCelsius, type UnitChoice } from '@/core/units/format';
 import { parseTemperature } from '@/core/units/parse';
 import { celsius, mm } from '@/core/message/quantity';
 import { lengthText, type ShownLengths } from './shopForm';
-
-export const PRESS_KIND_WORDS: Readonly<Record<Press['kind'], Message>> = {
-  tumbler: say('shop.tumblerPress'),
-  mug: say('shop.mugPress'),
-  oven: say('shop.oven'),
-  flat: say('shop.flatPress'),
-};
 
 export const PRESS_TIMER_WORDS: Readonly<Record<PressTimer, Message>> = {
   'by-hand': say('shop.handFromClosing'),
@@ -117,6 +112,7 @@ export const pressFormSchema = (units: UnitChoice, shown: ShownLengths) =>
       fallK: fallText(units),
       hold: z.enum(OVEN_HOLDS),
       air: z.enum(OVEN_AIRS),
+      membraneMm: lengthText(units.length, say('shop.membraneThickness'), 0.2, 6, shown),
       platenWidthMm: lengthText(units.length, say('shop.platenWidth'), 100, 1600, shown),
       platenHeightMm: lengthText(units.length, say('shop.platenDepth'), 100, 1600, shown),
       platenThicknessMm: lengthText(units.length, say('shop.platenThickness'), 3, 60, shown),
@@ -125,7 +121,7 @@ export const pressFormSchema = (units: UnitChoice, shown: ShownLengths) =>
       opens: z.enum(PRESS_OPENS),
     })
     .check(
-      z.refine((f) => f.kind === 'oven' || f.restingC === null || f.restingC < 230, {
+      z.refine((f) => f.kind === 'oven' || f.kind === 'vacuum' || f.restingC === null || f.restingC < 230, {
         path: ['restingC'],
         error: rule('shop.restsCoolerThanWorks'),
       }),
@@ -163,8 +159,10 @@ export function pressToForm(
 ): PressFormIn {
   const flat = p && isFlatPress(p) ? p : null;
   const oven = p && isOven(p) ? p : null;
+  const chamber = p && isChamber(p) ? p : null;
+  const vacuum = p?.kind === 'vacuum' ? p : null;
   const wrap = p && isWrapPress(p) ? p : null;
-  const restingC = p && !isOven(p) ? p.restingC : null;
+  const restingC = p && restingOf(p);
   const fall = oven?.fallK ?? null;
   return {
     name: p?.name ?? '',
@@ -175,12 +173,13 @@ export function pressToForm(
     watts: p?.power.watts?.toString() ?? '',
     wattsFrom: p?.power.from ?? 'plate',
     volts: p?.power.volts?.toString() ?? '',
-    insideHeightMm: shown.show(say('shop.insideHeight'), oven?.insideHeightMm ?? 300),
-    insideWidthMm: shown.show(say('shop.rackWidth'), oven?.insideWidthMm ?? 380),
-    insideDepthMm: shown.show(say('shop.rackDepth'), oven?.insideDepthMm ?? 320),
+    insideHeightMm: shown.show(say('shop.insideHeight'), chamber?.insideHeightMm ?? 300),
+    insideWidthMm: shown.show(say('shop.rackWidth'), chamber?.insideWidthMm ?? 380),
+    insideDepthMm: shown.show(say('shop.rackDepth'), chamber?.insideDepthMm ?? 320),
     fallK: fall === null ? '' : String(Math.round((units.temperature === 'F' ? fall * 1.8 : fall) * 10) / 10),
     hold: oven?.hold ?? 'shrink film',
     air: oven?.air ?? 'fan',
+    membraneMm: shown.show(say('shop.membraneThickness'), vacuum?.membraneMm ?? 1.5),
     platenWidthMm: shown.show(say('shop.platenWidth'), flat?.platenWidthMm ?? 400),
     platenHeightMm: shown.show(say('shop.platenDepth'), flat?.platenHeightMm ?? 500),
     platenThicknessMm: shown.show(say('shop.platenThickness'), flat?.platenThicknessMm ?? 10),
@@ -224,6 +223,10 @@ export function pressFromForm(f: PressFormOut, id: string, was: Press | null, un
     return { ...base, kind: 'oven', insideHeightMm, insideWidthMm, insideDepthMm, fallK, hold, air };
   }
   const { timer, restingC } = f;
+  if (f.kind === 'vacuum') {
+    const { insideHeightMm, insideWidthMm, insideDepthMm, membraneMm } = f;
+    return { ...base, kind: 'vacuum', insideHeightMm, insideWidthMm, insideDepthMm, membraneMm, timer };
+  }
   if (f.kind === 'flat') {
     const { platenWidthMm, platenHeightMm, platenThicknessMm, padMm, openingMm, opens } = f;
     const flat = { platenWidthMm, platenHeightMm, platenThicknessMm, padMm, openingMm, opens };

@@ -1,0 +1,45 @@
+import type { Message } from '../message/message';
+import type { Blank, Material } from '../shop/blank';
+import type { Peel, Pressure } from '../shop/heatSettings';
+import type { TimerStart } from '../shop/press';
+
+/** How heat reaches the paper: from a mat round it, from a platen on it, or from hot air on all sides. */
+export type HeatKind = 'wrap' | 'flat' | 'oven';
+
+/** A range in common use for a material in a kind of press: a place to start, never a promise. °C, s per pass. */
+export interface KindRange {
+  readonly material: Material;
+  /** Of pieces this thick, mm; absent for all. */
+  readonly wallMm?: readonly [number, number];
+  readonly platenC: readonly [number, number];
+  readonly dwellS: readonly [number, number];
+  readonly pressure: Pressure;
+  readonly peel: Peel;
+  readonly note: Message;
+}
+
+/** Everything that sets one kind of press apart. A kind is added by one such object: the types name every place that asks for more. */
+export interface PressKindOf<P> {
+  readonly label: Message;
+  readonly heats: HeatKind;
+  /** What it can press. */
+  readonly takes: (blank: Blank) => boolean;
+  /** From when its times count. */
+  readonly timerStart: (press: P) => TimerStart;
+  /** Its own timer starts without a hand: closed again while hot it counts at once. */
+  readonly timesItself: (press: P) => boolean;
+  /** Temperature it keeps between pieces, °C, where that is lower than the working one. */
+  readonly restingC: (press: P) => number | null;
+  /** Sheets of waste paper usual between heater and print. */
+  readonly usualWasteSheets: number;
+  /** What presses a wrap to its wall whatever a hand chooses; null where a lever or a latch does. */
+  readonly holds: (press: P, blank: Blank) => Pressure | null;
+  readonly ranges: readonly KindRange[];
+  /** What is said of it at the press. */
+  readonly words: {
+    readonly shut: Message | null;
+    readonly off: Message;
+    readonly check: Message | null;
+    readonly loadCaution: Message;
+  };
+}
