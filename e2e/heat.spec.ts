@@ -284,3 +284,32 @@ test('at the press two taps teach the product its press', async ({ bench: page }
   await page.goto(`${address()}/presses`);
   await expect(page.getByRole('row', { name: /Tumbler press A/ })).toContainText('1 timing');
 });
+
+test('a vacuum press typed in: its fields, its settings, several mugs at once, and its steps', async ({
+  bench: page,
+}) => {
+  await page.goto(`${address()}/presses`);
+  await page.getByRole('button', { name: says('shop.newPress') }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel(says('common.name')).fill('Membrane press');
+  await dialog.getByLabel(says('common.kind')).selectOption('vacuum');
+  await expect(dialog.getByLabel(says('shop.heaterLength'))).toHaveCount(0);
+  await dialog.getByLabel(`${says('shop.insideHeight')}, mm`).fill('160');
+  await dialog.getByLabel(`${says('shop.chamberWidth')}, mm`).fill('420');
+  await dialog.getByLabel(`${says('shop.chamberDepth')}, mm`).fill('330');
+  await dialog.getByLabel(`${says('shop.membraneThickness')}, mm`).fill('0');
+  await dialog.getByRole('button', { name: says('shop.savePress') }).click();
+  await expect(dialog.getByRole('alert').first()).toBeVisible();
+  await dialog.getByLabel(`${says('shop.membraneThickness')}, mm`).fill('1.5');
+  await dialog.getByRole('button', { name: says('shop.savePress') }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByRole('row', { name: /^Membrane press/ })).toContainText(says('shop.vacuumPress'));
+
+  await open(page, '/job/constellation-mugs/heat');
+  await page.getByRole('radio', { name: 'Membrane press' }).click();
+  await expect(page.getByText(says('heat.trayFromAbove'))).toBeVisible();
+  await expect(page.getByRole('textbox', { name: says('heat.atOnce') })).not.toHaveValue('1');
+  await expect(figure(page, says('heat.pressure2'))).toContainText(says('heat.membrane'));
+  await open(page, '/job/constellation-mugs/press');
+  await expect(page.getByText(says('press.closeLidDrawVacuum'))).toBeVisible();
+});
