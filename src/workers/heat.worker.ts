@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import { answerHeat, type HeatAnswer } from '@/core/heat/answer';
-import type { HeatQuestion, HeatSubject } from '@/core/heat/question';
+import type { HeatQuestion } from '@/core/heat/question';
+import type { HeatSubject } from '@/core/heat/subject';
 import { resolve } from '@/core/heat/resolve';
 import { dwellForDose } from '@/core/heat/start';
 import { fitHeater, type HeaterFit, type TimedClosing } from '@/core/heat/timing';

@@ -1,17 +1,10 @@
+import { type PictureFacts } from './pictureFacts';
 import { say, type Message, verbatim } from '../message/message';
-import type { Mime } from '../job/art';
 import { fail, ok, type Result } from '../basics/result';
 import { chunksOf, isPng, pngHeader } from './png';
 import { isSvg, svgFacts } from './svgSize';
 import { isTiff, tiffFacts } from './tiff';
 import { isWebp, webpFacts } from './webp';
-
-export interface PictureFacts {
-  readonly mime: Mime;
-  /** Stored size, before any orientation in the file is applied. */
-  readonly widthPx: number;
-  readonly heightPx: number;
-}
 
 /** Larger pictures are refused: no wrap needs them and no tablet opens them. */
 const MOST_MEGAPIXELS = 100;

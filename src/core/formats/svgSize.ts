@@ -1,7 +1,7 @@
 import { say, type Message } from '../message/message';
 import { SaxesParser } from 'saxes';
 import { fail, ok, type Result } from '../basics/result';
-import type { PictureFacts } from './picture';
+import type { PictureFacts } from './pictureFacts';
 
 /** Long side a drawing is drawn at, px: 300 to the inch on the longest wrap there is. */
 const DRAWN_PX = 4800;

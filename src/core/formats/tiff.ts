@@ -1,6 +1,6 @@
 import { say, type Message } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
-import type { PictureFacts } from './picture';
+import type { PictureFacts } from './pictureFacts';
 
 /** TIFF 6.0: enough of the first directory to know what a picture is before it is decoded. */
 

@@ -1,6 +1,6 @@
 import { say, type Message } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
-import type { PictureFacts } from './picture';
+import type { PictureFacts } from './pictureFacts';
 
 const text = (b: Uint8Array, at: number): string => String.fromCharCode(...b.subarray(at, at + 4));
 

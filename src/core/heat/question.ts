@@ -1,30 +1,10 @@
+import { type HeatSubject } from './subject';
 import { keyOf } from '../memo/key';
 import type { ChangeAsk } from './change';
 import type { HeatSettings } from '../shop/heatSettings';
 import type { HeatCase } from './case';
-import type { CoatingDose } from './coatings';
 import type { CoolingPlace } from './cooling';
-import type { Spreads } from './sensitivity';
-import type { TimedClosing } from './timing';
 import type { GridKind, WindowRange } from './window';
-
-/** What the shop saw of a setting on this coating and press. */
-export interface Seen {
-  readonly id: string;
-  readonly load: HeatCase;
-  readonly settings: HeatSettings;
-  readonly verdict: 'under' | 'good' | 'over';
-  readonly pieces: number;
-}
-
-/** One load on one press, with all that is known of both. Plain JSON. */
-export interface HeatSubject {
-  readonly load: HeatCase;
-  readonly spreads: Spreads;
-  readonly coating: CoatingDose;
-  readonly timings: readonly TimedClosing[];
-  readonly seen: readonly Seen[];
-}
 
 /** What is asked of the model. A plan names what it wants; a worker, or the command line, answers. */
 export type HeatQuestion =

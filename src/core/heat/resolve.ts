@@ -1,6 +1,6 @@
 import type { HeatCase } from './case';
 import { fitBelief, independentPieces, type Belief, type Trial } from './fit';
-import type { HeatSubject, Seen } from './question';
+import type { HeatSubject, Seen } from './subject';
 import { doseSensitivity, type LogDoses, type Spreads } from './sensitivity';
 import { fitHeater, withHeaterFit, type HeaterFit } from './timing';
 

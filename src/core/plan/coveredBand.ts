@@ -1,6 +1,6 @@
+import { type UsableInput } from './wrapPlan';
 import { exact, scaled, type Uncertain } from '../figures/uncertain';
 import { bestCone, coneOfBand, paperRadius, usableBand, type Band } from '../shapes/band';
-import type { Profile } from '../shapes/profile';
 import type { Hold } from '../shop/settings';
 import {
   circumferenceAt,
@@ -8,8 +8,8 @@ import {
   middleCircumference,
   type MeasuredRound,
 } from './measuredShape';
-import type { Warp } from './wrap';
-import type { RoundWrapPlan } from './wrapRound';
+import type { Warp } from './wrapPlan';
+import type { RoundWrapInput } from './wrapPlan';
 
 /** How far paper may stand off and still take dye: held by tape at its edges, pulled down like shrink film, or in a sleeve. */
 export const CONTACT_MM: Readonly<Record<Hold, number>> = {
@@ -38,15 +38,8 @@ const within = (band: Band, limits: Band): Band => {
 export const findUsable = ({ profile, topMm, footMm, toleranceMm }: UsableInput): Band =>
   usableBand(profile, { topMm, footMm }, toleranceMm);
 
-export interface UsableInput {
-  readonly profile: Profile;
-  readonly topMm: number;
-  readonly footMm: number;
-  readonly toleranceMm: number;
-}
-
 /** Where paper lies on a shaped wall: the band asked for, else the tallest that lies flat, and the cone closest to it. */
-function shapedCover({ job, hold, measuredShape, shared, usable }: RoundWrapPlan): CoveredBand {
+function shapedCover({ job, hold, measuredShape, shared, usable }: RoundWrapInput): CoveredBand {
   const toleranceMm = CONTACT_MM[hold];
   const limits: Band = {
     topMm: Math.min(measuredShape.wall.topMm + shared.setbacks.topMm, measuredShape.wall.footMm - 2),
@@ -84,7 +77,7 @@ const lengthOfBand = (measuredShape: MeasuredRound, slantMm: number, chosen: boo
     : { value: slantMm, parts: scaled(measuredShape.slant, slantMm / measuredShape.slant.value).parts };
 
 /** A straight or tapering wall less its setbacks. */
-function plainCover({ measuredShape, shared }: RoundWrapPlan, asRectangle: boolean): CoveredBand {
+function plainCover({ measuredShape, shared }: RoundWrapInput, asRectangle: boolean): CoveredBand {
   const { topMm, footMm } = shared.setbacks;
   const left = Math.max(0, measuredShape.slant.value - topMm - footMm);
   const slant: Uncertain = { value: left, parts: measuredShape.slant.parts };
@@ -107,7 +100,7 @@ function plainCover({ measuredShape, shared }: RoundWrapPlan, asRectangle: boole
   return { band, top: widest, foot: widest, slant, warp: null, opensMm: widest.value - narrowest.value };
 }
 
-export function coveredBandOf(input: RoundWrapPlan): CoveredBand {
+export function coveredBandOf(input: RoundWrapInput): CoveredBand {
   const form = input.job.wrap.form ?? (input.measuredShape.form === 'straight' ? 'rectangle' : 'cone');
   return input.measuredShape.form === 'shaped' && form === 'cone'
     ? shapedCover(input)

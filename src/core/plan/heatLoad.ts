@@ -20,7 +20,7 @@ import { mainFace } from '../wrap/pattern';
 import { say } from '../message/message';
 import { mm } from '../message/quantity';
 import { finding } from './stepPlan';
-import type { WrapPlan } from './wrap';
+import type { WrapPlan } from './wrapPlan';
 
 /** The heated part of one piece. */
 export interface Piece {

@@ -1,7 +1,8 @@
 import type { HeatBook, HeatMatch, HeatOptions } from '../heat/answer';
 import type { ChosenHeat } from '../heat/choose';
 import type { HeatOutcome } from '../heat/outcome';
-import type { HeatQuestion, HeatSubject } from '../heat/question';
+import type { HeatQuestion } from '../heat/question';
+import type { HeatSubject } from '../heat/subject';
 import { whatIfVariants } from '../heat/variants';
 import type { WindowMap, WindowRange } from '../heat/window';
 import type { HeatSettings } from '../shop/heatSettings';

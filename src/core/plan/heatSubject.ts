@@ -4,7 +4,7 @@ import { contourArea } from '../geometry/contour';
 import { coatingPrior } from '../heat/coatings';
 import { heaterOf } from '../heat/heaters';
 import { heatedM2, pressModel } from '../heat/pressModel';
-import type { HeatSubject, Seen } from '../heat/question';
+import type { HeatSubject, Seen } from '../heat/subject';
 import { USUAL_SPREADS } from '../heat/sensitivity';
 import type { TimedClosing } from '../heat/timing';
 import type { Job } from '../job/job';

@@ -8,7 +8,7 @@ import { listOf } from '../run/chain';
 import type { Lay, SeenFace } from '../shop/records';
 import { mainFace, type Pattern } from '../wrap/pattern';
 import type { HeatPlan } from './heat';
-import type { WrapPlan } from './wrap';
+import type { WrapPlan } from './wrapPlan';
 
 const MOST_POINTS = 240;
 const MOST_RINGS = 16;

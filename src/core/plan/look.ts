@@ -26,7 +26,7 @@ import { planChange, type OneChange } from './lookChange';
 import type { PressPlan } from './press';
 import { finding, type StepPlan } from './stepPlan';
 import type { Pattern } from '../wrap/pattern';
-import type { WrapPlan } from './wrap';
+import type { WrapPlan } from './wrapPlan';
 
 export interface LookPlan extends StepPlan<'look'> {
   readonly evidence: Evidence;

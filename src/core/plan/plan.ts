@@ -19,7 +19,7 @@ import { createRunner } from './runStages';
 import type { SheetPlan } from './sheet';
 import { NOTHING_REMEMBERED } from './stages';
 import type { StepPlan } from './stepPlan';
-import type { WrapPlan } from './wrap';
+import type { WrapPlan } from './wrapPlan';
 
 /** Everything calculated about a job, a section a step. Plain JSON; made afresh from the job and the shop, never stored. */
 export interface Plan {

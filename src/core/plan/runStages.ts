@@ -28,7 +28,7 @@ import {
   type SizeStages,
   type Stages,
 } from './stages';
-import type { WrapPlan } from './wrap';
+import type { WrapPlan } from './wrapPlan';
 
 const NO_ANALYSES: NonNullable<Extra['analyses']> = {};
 const NO_CHECKS: readonly Check[] = [];

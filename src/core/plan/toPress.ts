@@ -3,7 +3,7 @@ import { isFlat, isHandled, type Blank } from '../shop/blank';
 import type { SeamMethod } from '../shop/settings';
 import { say, type Message } from '../message/message';
 import { pieceOf, type Piece } from './heatLoad';
-import type { WrapJob, WrapPlan } from './wrap';
+import type { WrapJob, WrapPlan } from './wrapPlan';
 import { edgeWay } from './wrapFlat';
 
 /** What heat has to do with a wrap, in plain numbers and words: a change of bleed or safe zone is none for the press. Lengths mm. */

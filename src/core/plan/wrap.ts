@@ -1,50 +1,16 @@
-import type { FlatWrap } from '../wrap/flatWrap';
+import { type WrapPlan, type WrapJob } from './wrapPlan';
 import type { Job } from '../job/job';
 import type { AxisScale } from '../calibration/calibration';
-import type { Band, BestCone } from '../shapes/band';
+import type { Band } from '../shapes/band';
 import { isFlat, isRound, type Blank } from '../shop/blank';
 import type { SeamMethod, Settings } from '../shop/settings';
 import { say } from '../message/message';
-import type { Pattern } from '../wrap/pattern';
-import type { Wrap } from '../wrap/roundWrap';
 import { wrapStart, type WrapStart } from '../wrap/startingMethod';
-import { seamMethodNotes, SEAM_METHOD_NOTES, type SeamMethodNote } from '../wrap/seamMethods';
+import { seamMethodNotes, SEAM_METHOD_NOTES } from '../wrap/seamMethods';
 import type { MeasurePlan } from './measure';
-import type { UsableInput } from './coveredBand';
-import type { CircumferenceRange } from './measuredShape';
-import type { StepPlan } from './stepPlan';
+import type { UsableInput } from './wrapPlan';
 import { planFlatWrap } from './wrapFlat';
 import { planRoundWrap } from './wrapRound';
-
-/** How closely straight-sided paper lies on a shaped wall. */
-export interface Warp {
-  readonly toleranceMm: number;
-  readonly usable: Band;
-  readonly band: Band;
-  readonly cone: BestCone;
-  /** Chosen by hand rather than found. */
-  readonly chosen: boolean;
-}
-
-export interface WrapPlan extends StepPlan<'wrap'> {
-  readonly pattern: Pattern | null;
-  readonly round: Wrap | null;
-  readonly flat: FlatWrap | null;
-  /** Null on straight and truly tapered walls, where paper lies everywhere. */
-  readonly warp: Warp | null;
-  /** Heights of the paper's edges on the blank, from the rim along the axis, mm; null on flat blanks. */
-  readonly band: Band | null;
-  /** The wall under the paper, bare and right round, where it is widest and narrowest; null on flat blanks. */
-  readonly wall: CircumferenceRange | null;
-  readonly seamMethod: SeamMethod;
-  /** What kind of wrap it is, which decides the method it starts with. */
-  readonly start: WrapStart;
-  readonly notes: Readonly<Record<SeamMethod, SeamMethodNote>>;
-  readonly note: SeamMethodNote;
-  readonly setbacks: { readonly topMm: number; readonly footMm: number };
-  readonly bleedMm: number;
-  readonly safeMm: number;
-}
 
 /** What kind of wrap a job is, as far as blank and readings say. */
 function startOf({ asked, defaults, blank, measure, pictureAspect }: WrapInput): WrapStart {
@@ -55,9 +21,6 @@ function startOf({ asked, defaults, blank, measure, pictureAspect }: WrapInput):
     measuredShape.slant.value - (asked.topSetbackMm ?? setback) - (asked.footSetbackMm ?? setback);
   return wrapStart(pictureAspect, blank, measure.circumference?.value ?? 0, Math.max(0, tallMm));
 }
-
-/** All of a job that decides its wrap. */
-export type WrapJob = Pick<Job, 'wrap'>;
 
 export interface WrapInput {
   /** What the job says of its wrap. */

@@ -8,9 +8,9 @@ import { sizeFlatWrap, USUAL_TURN_IN_MM, type FacePrint, type FlatWrap } from '.
 import type { MeasurePlan } from './measure';
 import { finding } from './stepPlan';
 import type { MeasuredFlat } from './measuredShape';
-import type { WrapJob, WrapPlan } from './wrap';
+import type { WrapJob, WrapPlan } from './wrapPlan';
 
-interface FlatWrapPlan {
+interface FlatWrapInput {
   readonly job: WrapJob;
   readonly blank: FlatBlank;
   readonly measuredShape: MeasuredFlat;
@@ -30,7 +30,7 @@ export const printsBoth = (job: WrapJob, blank: FlatBlank): boolean =>
 const longer = ({ shrink }: AxisScale): Message | string =>
   shrink > 0 ? say('wrap.dividedBy', { by: decimal(1 - shrink, 4) }) : '';
 
-function figuresOf({ blank, job, measuredShape, print }: FlatWrapPlan, w: FlatWrap): Figure[] {
+function figuresOf({ blank, job, measuredShape, print }: FlatWrapInput, w: FlatWrap): Figure[] {
   const shrinks = print.x.shrink > 0 || print.y.shrink > 0;
   const { pattern } = w;
   const wrapped = edgeWay(job, blank) === 'wrapped';
@@ -112,7 +112,7 @@ function figuresOf({ blank, job, measuredShape, print }: FlatWrapPlan, w: FlatWr
   ];
 }
 
-function findingsOf(input: FlatWrapPlan, w: FlatWrap): Finding[] {
+function findingsOf(input: FlatWrapInput, w: FlatWrap): Finding[] {
   const { blank, job } = input;
   const found: Finding[] = [];
   const add = (id: string, level: Finding['level'], text: Finding['text']) =>
@@ -139,7 +139,7 @@ function findingsOf(input: FlatWrapPlan, w: FlatWrap): Finding[] {
   return found;
 }
 
-export function planFlatWrap(input: FlatWrapPlan): WrapPlan {
+export function planFlatWrap(input: FlatWrapInput): WrapPlan {
   const { job, blank, measuredShape, shared, measure } = input;
   const w = sizeFlatWrap({
     shape: blank.shape,

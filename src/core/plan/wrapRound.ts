@@ -2,33 +2,18 @@ import { within95 } from '../figures/interval';
 import { figure, uncertaintyOf, type Figure, type Finding } from '../figures/figure';
 import { advisedSources } from '../figures/improve';
 import { standardU, type Uncertain } from '../figures/uncertain';
-import { paperRadius, type Band } from '../shapes/band';
-import type { AxisScale } from '../calibration/calibration';
-import type { RoundBlank } from '../shop/blank';
-import type { Hold, SeamMethod } from '../shop/settings';
+import { paperRadius } from '../shapes/band';
+import type { SeamMethod } from '../shop/settings';
 import { say, type Message, inSentence } from '../message/message';
 import { degrees, fineMm, mm, ratio, word, decimal } from '../message/quantity';
 import { KIND_WORDS, pictureMargin } from '../wrap/startingMethod';
 import { bothMargins95, marginError } from '../wrap/error';
 import { sizeRoundWrap, type Wrap } from '../wrap/roundWrap';
-import type { MeasurePlan } from './measure';
-import { coveredBandOf, type CoveredBand, type UsableInput } from './coveredBand';
+import { coveredBandOf, type CoveredBand } from './coveredBand';
+import { type UsableInput, type RoundWrapInput } from './wrapPlan';
 import { finding } from './stepPlan';
 import { circumferenceRange, type MeasuredRound } from './measuredShape';
-import type { Warp, WrapJob, WrapPlan } from './wrap';
-
-export interface RoundWrapPlan {
-  readonly job: WrapJob;
-  readonly hold: Hold;
-  readonly blank: RoundBlank;
-  readonly measuredShape: MeasuredRound;
-  readonly measure: MeasurePlan;
-  readonly paperMm: number;
-  readonly axis: AxisScale;
-  /** Finds the band of a shaped wall that lies flat. */
-  readonly usable: (input: UsableInput) => Band;
-  readonly shared: Omit<WrapPlan, 'progress' | 'summary' | 'figures' | 'findings'>;
-}
+import type { Warp, WrapJob, WrapPlan } from './wrapPlan';
 
 const ASKS: Readonly<Record<SeamMethod, Message>> = {
   under: say('wrap.endsStayApart'),
@@ -38,7 +23,7 @@ const ASKS: Readonly<Record<SeamMethod, Message>> = {
   gap: say('wrap.gapStaysOpen'),
 };
 
-function lengthFigures({ paperMm, shared, measuredShape, axis }: RoundWrapPlan, w: Wrap): Figure[] {
+function lengthFigures({ paperMm, shared, measuredShape, axis }: RoundWrapInput, w: Wrap): Figure[] {
   const over = w.lengthMm - w.closing.value;
   const handled = measuredShape.handle !== null;
   const amount = inSentence(shared.note.amount ?? say('wrap.nothingAmount'));
@@ -171,7 +156,7 @@ function lieFigures(warp: Warp | null): Figure[] {
 }
 
 /** The method, and why this wrap starts with it where nobody chose. */
-function methodFigure({ job, shared }: RoundWrapPlan): Figure {
+function methodFigure({ job, shared }: RoundWrapInput): Figure {
   const { note, start } = shared;
   const chosen = job.wrap.seamMethod !== null;
   return figure({
@@ -190,7 +175,7 @@ function methodFigure({ job, shared }: RoundWrapPlan): Figure {
 }
 
 /** What is left open: white at each end of the paper, or between its ends, and how far it may differ. */
-function openFigures({ shared, measuredShape }: RoundWrapPlan, w: Wrap): Figure[] {
+function openFigures({ shared, measuredShape }: RoundWrapInput, w: Wrap): Figure[] {
   const handleMm = measuredShape.handle?.value ?? 0;
   const under = shared.seamMethod === 'under';
   const white = under ? w.amountMm : w.amountMm - handleMm;
@@ -214,7 +199,7 @@ function openFigures({ shared, measuredShape }: RoundWrapPlan, w: Wrap): Figure[
 }
 
 /** What has to reach: how much longer to cut, and how often the seam comes right at the length it is cut. */
-function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
+function reachFigures({ shared }: RoundWrapInput, w: Wrap): Figure[] {
   const { seamMethod } = shared;
   const error = { asks: 'reach' as const, parts: w.error.parts };
   const lap = seamMethod === 'lap';
@@ -253,14 +238,14 @@ function reachFigures({ shared }: RoundWrapPlan, w: Wrap): Figure[] {
 }
 
 /** The method, and the figures that decide it. */
-const seamFigures = (input: RoundWrapPlan, w: Wrap): Figure[] => [
+const seamFigures = (input: RoundWrapInput, w: Wrap): Figure[] => [
   methodFigure(input),
   ...(input.shared.seamMethod === 'under' || input.shared.seamMethod === 'gap'
     ? openFigures(input, w)
     : reachFigures(input, w)),
 ];
 
-function figuresOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Figure[] {
+function figuresOf(input: RoundWrapInput, w: Wrap, cover: CoveredBand): Figure[] {
   const { topMm, footMm } = input.shared.setbacks;
   const front = w.pattern.front;
   return [
@@ -328,7 +313,7 @@ function lieFindings(warp: Warp | null, measuredShape: MeasuredRound): Finding[]
     : [];
 }
 
-function findingsOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Finding[] {
+function findingsOf(input: RoundWrapInput, w: Wrap, cover: CoveredBand): Finding[] {
   const { shared, measuredShape } = input;
   const found: Finding[] = [...lieFindings(cover.warp, measuredShape)];
   const add = (id: string, level: Finding['level'], text: Finding['text']) =>
@@ -361,7 +346,7 @@ function findingsOf(input: RoundWrapPlan, w: Wrap, cover: CoveredBand): Finding[
   return found;
 }
 
-export function planRoundWrap(input: RoundWrapPlan): WrapPlan {
+export function planRoundWrap(input: RoundWrapInput): WrapPlan {
   const { job, shared, measuredShape, blank, measure, paperMm, axis } = input;
   const cover = coveredBandOf(input);
   const tall = Math.max(0.1, cover.slant.value);

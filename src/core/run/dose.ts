@@ -1,5 +1,5 @@
 import type { RunDose } from '../shop/run';
-import type { StepTaken } from './run';
+import type { StepTaken } from './loadThrough';
 import { tookS } from './run';
 
 /** How a pass that was opened early or late changes the dose of its load. */

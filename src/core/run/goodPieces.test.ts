@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { RunPiece } from '../shop/run';
 import { added, type Chain } from './chain';
 import { goodPiecesIn, pieceKey } from './goodPieces';
-import type { LoadThrough } from './run';
+import type { LoadThrough } from './loadThrough';
 
 const piece = (number: number): RunPiece => ({ number, name: '' });
 const load = (numbers: readonly number[], spoiled: readonly number[]): LoadThrough => ({

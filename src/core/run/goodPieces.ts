@@ -1,6 +1,6 @@
 import type { RunPiece } from '../shop/run';
 import type { Chain, Link } from './chain';
-import type { LoadThrough } from './run';
+import type { LoadThrough } from './loadThrough';
 
 /** A piece is known by its number and its name together: where a names list was changed, another has that number now. */
 export const pieceKey = (p: RunPiece): string => `${p.number} ${p.name}`;

@@ -1,7 +1,8 @@
 import type { Operation, OperationKind } from '../shop/operation';
 import type { Run } from '../shop/run';
 import type { RunWithState } from './pieces';
-import { stepsTaken, type StepTaken } from './run';
+import { stepsTaken } from './run';
+import { type StepTaken } from './loadThrough';
 
 /** How long a step takes here, s, and the standard deviation of its logarithm. */
 export interface Pace {

@@ -1,5 +1,6 @@
 'use client';
 
+import { PICTURE_FILES } from './pictureFiles';
 import { useWords } from '@/ui/words';
 import { ImagePlus } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
@@ -13,8 +14,6 @@ import { useJob } from '../job/jobContext';
 import { NamesDialog } from './NamesDialog';
 
 export type ArtShows = 'board' | 'paper' | 'blank' | 'seam' | 'proof';
-
-export const PICTURE_FILES = 'image/png,image/jpeg,image/webp,image/tiff,image/svg+xml,.tif,.tiff,.svg';
 
 interface Props {
   readonly shows: ArtShows;

@@ -28,7 +28,7 @@ import { Select } from '@/ui/Select';
 import { Dialog } from '@/ui/Dialog';
 import { notify, notifyProblem } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
-import { PICTURE_FILES } from './ArtBar';
+import { PICTURE_FILES } from './pictureFiles';
 import { whileReading } from './reading';
 import { ReadingStatus } from './ReadingStatus';
 import { MOST_TABLE_BYTES, readBytes } from '@/data/readFile';

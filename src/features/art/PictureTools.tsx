@@ -12,7 +12,7 @@ import { NumberField } from '@/ui/NumberField';
 import { Select } from '@/ui/Select';
 import { Segments } from '@/ui/Segments';
 import { useJob } from '../job/jobContext';
-import { PICTURE_FILES } from './ArtBar';
+import { PICTURE_FILES } from './pictureFiles';
 import { editPicture, withPlacement } from './layers';
 import { MustBeSeen } from './MustBeSeen';
 import { SetOn } from './SetOn';

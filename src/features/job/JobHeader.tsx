@@ -1,29 +1,17 @@
 'use client';
 
+import { saveJobFile } from './saveJobFile';
 import { usePageTitle } from '@/ui/usePageTitle';
 import { count, date } from '@/core/message/quantity';
 import { useWords, Q } from '@/ui/words';
 import { memo } from 'react';
 import { FileDown, Redo2, Undo2 } from 'lucide-react';
 import { parseISO } from 'date-fns';
-import { jobFileText } from '@/data/files';
 import { Button } from '@/ui/Button';
-import { notifyProblem } from '@/ui/notify';
-import { saveTextAs } from '../shell/download';
-import { fileName } from '../shell/fileName';
 import { UnitToggles } from '../shell/UnitToggles';
 import { JobDetails } from './JobDetails';
 import { useHistory, useJob } from './jobContext';
 import { SaveMark } from './SaveMark';
-
-export async function saveJobFile(job: Parameters<typeof jobFileText>[0]): Promise<void> {
-  const text = await jobFileText(job);
-  if (!text.ok) {
-    notifyProblem(text.problem);
-    return;
-  }
-  saveTextAs(`${fileName(job.name)}.mesajob.json`, text.value, 'application/json');
-}
 
 export const JobHeader = memo(function JobHeader() {
   const t = useWords();

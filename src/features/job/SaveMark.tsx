@@ -6,7 +6,7 @@ import { keepAsCopy } from '@/data/jobs';
 import { Button } from '@/ui/Button';
 import { notifyProblem } from '@/ui/notify';
 import { useJob } from './jobContext';
-import { saveJobFile } from './JobHeader';
+import { saveJobFile } from './saveJobFile';
 
 /** Whether the job is saved, and the way out when it is not. */
 export function SaveMark() {

@@ -1,12 +1,10 @@
 'use client';
 
+import { type Open } from './openEntries';
 import { useWords } from '@/ui/words';
 import type { LogCharts } from '@/core/log/charts';
-import type { LogQuery } from '@/core/log/rows';
 import { CostWeeks, FaultBars, GoodWeeks } from './WeekCharts';
 import { DriftLines, KeptDots } from './PressCharts';
-
-export type Open = (next: Partial<LogQuery>) => void;
 
 /** Charts that each answer a question; a bar or a dot opens the entries under it. */
 export function Charts({ charts, onOpen }: { charts: LogCharts; onOpen: Open }) {

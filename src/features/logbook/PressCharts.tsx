@@ -9,7 +9,7 @@ import { Link } from '@/ui/Link';
 import type { DriftLine, KeptChart } from '@/core/log/charts';
 import { useShop } from '../shell/shopContext';
 import { AXIS, CHART, ChartFrame, Ends, Levels } from './ChartFrame';
-import type { Open } from './Charts';
+import type { Open } from './openEntries';
 
 const { width: W, height: H } = CHART;
 const INKS = ['#173a36', '#ad4b25', '#1d2c5e', '#7f9468', '#6e2f2a'] as const;

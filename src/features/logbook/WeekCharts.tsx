@@ -10,7 +10,7 @@ import type { CostChart, FaultBar, GoodChart } from '@/core/log/charts';
 import { CAUSES, faultLabel } from '@/core/look/faults';
 import { useShop } from '../shell/shopContext';
 import { CHART, ChartFrame, Ends, Levels } from './ChartFrame';
-import type { Open } from './Charts';
+import type { Open } from './openEntries';
 
 const { width: W, height: H } = CHART;
 const pct = (v: number): string => `${Math.round(v * 100)} %`;

@@ -5,7 +5,8 @@ import { overTimeText, piecesText, whyLabel } from '@/core/plan/runWords';
 import { listOf } from '@/core/run/chain';
 import { overTime, passesOf } from '@/core/run/dose';
 import type { RunWithState } from '@/core/run/pieces';
-import { cycleOf, type LoadThrough } from '@/core/run/run';
+import { cycleOf } from '@/core/run/run';
+import { type LoadThrough } from '@/core/run/loadThrough';
 
 const NEWEST = 12;
 

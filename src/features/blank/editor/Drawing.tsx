@@ -20,9 +20,9 @@ import {
   isTyped,
   wallEnds,
   withDim,
-  type Dim,
   type Draft,
 } from './draft';
+import { type Dim } from './dim';
 
 export type Change = (next: (d: Draft) => Draft) => void;
 

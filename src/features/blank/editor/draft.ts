@@ -1,3 +1,4 @@
+import { type Dim } from './dim';
 import { issueText } from '@/core/basics/rule';
 import { say, type Message } from '@/core/message/message';
 import {
@@ -13,20 +14,6 @@ import { profileAt } from '@/core/shapes/profile';
 import { nominalProfile } from '@/core/shapes/round';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { startById, type Start } from './starts';
-
-/** Lengths a drawing has a dimension line for. */
-export type Dim =
-  | 'rim'
-  | 'foot'
-  | 'height'
-  | 'lip'
-  | 'below'
-  | 'handleWidth'
-  | 'handleFrom'
-  | 'handleHeight'
-  | 'handleReach'
-  | 'width'
-  | 'corner';
 
 /** A diameter between rim and foot: where and how wide, or, of a start nobody has typed into, as shares of the wall and of the rim. */
 export interface Between {

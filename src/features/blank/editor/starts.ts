@@ -1,7 +1,7 @@
 import { FLAT_FORM_WORDS } from '@/core/shop/kindWords';
 import { say, type Message } from '@/core/message/message';
 import { PLAIN_FORMS, type Family, type FlatOutline, type Material } from '@/core/shop/blank';
-import type { Dim } from './draft';
+import type { Dim } from './dim';
 
 /** A shape to start from, chosen by its picture: usual lengths in mm, which are only drawn until they are typed. */
 export interface Start {
