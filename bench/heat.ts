@@ -7,7 +7,8 @@ import { simulate } from '../src/core/heat/simulate';
 import { doseGrid, windowMap } from '../src/core/heat/window';
 import { resolve } from '../src/core/heat/resolve';
 import type { Job } from '../src/core/job/job';
-import { plan, type Plan } from '../src/core/plan/plan';
+import { plan } from '../src/core/plan/plan';
+import { type Plan } from '../src/core/plan/planShape';
 import type { Shop } from '../src/core/shop/shop';
 import { longestTask, p95, round, timed, watchLongTasks, type Figure } from './figure';
 

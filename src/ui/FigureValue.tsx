@@ -1,10 +1,8 @@
 'use client';
 
-import { say, type Message } from '@/core/message/message';
+import { say, type Message, type Quantity } from '@/core/message/message';
 import { useWords } from './words';
 import type { Figure } from '@/core/figures/figure';
-
-import type { Quantity } from '@/core/message/quantity';
 
 const STYLE: Readonly<Record<Figure['origin'], string>> = {
   measured: 'text-measured underline decoration-2 underline-offset-4',

@@ -3,7 +3,7 @@
 import { useEffect, useState, useSyncExternalStore, type CSSProperties, type ReactNode } from 'react';
 import { problemMessage, type Problem, type Result } from '@/core/basics/result';
 import { say, type Message } from '@/core/message/message';
-import { Say, useWords } from './words';
+import { Say } from './words';
 import { part } from '@/core/basics/part';
 
 /** A message at the foot of the page. */
@@ -89,7 +89,6 @@ const LOOK = {
 } as const;
 
 export function Messages() {
-  const t = useWords();
   const queue = useSyncExternalStore(
     subscribe,
     () => waiting,

@@ -1,8 +1,7 @@
 'use client';
 
 import { createContext, useContext, useMemo, useSyncExternalStore, type ReactNode } from 'react';
-import { say, type Message, type ValuesOf } from '@/core/message/message';
-import type { Quantity } from '@/core/message/quantity';
+import { say, type Message, type ValuesOf, type Quantity } from '@/core/message/message';
 import type { Formatted } from '@/core/units/format';
 import type { MessageId } from '@/words/ids';
 import { findIn, subscribeToWords, wordsVersion } from '@/words/loaded';

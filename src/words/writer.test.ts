@@ -1,4 +1,4 @@
-import { inSentence, say, verbatim, type Message } from '@/core/message/message';
+import { inSentence, say, verbatim, type Message, type Quantity } from '@/core/message/message';
 import {
   celsius,
   count,
@@ -11,7 +11,6 @@ import {
   ratio,
   seconds,
   word,
-  type Quantity,
   date,
   span,
   moneyOf,

@@ -1,6 +1,5 @@
 import format, { type CompiledMessage } from 'icu-minify/format';
-import type { Message, Value } from '@/core/message/message';
-import type { DateForm, Quantity } from '@/core/message/quantity';
+import type { Message, Value, DateForm, Quantity } from '@/core/message/message';
 import { formatAmount, type Formatted, type UnitChoice } from '@/core/units/format';
 
 /** Writes messages and amounts in one language and one choice of units. */

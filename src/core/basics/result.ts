@@ -1,5 +1,4 @@
-import { say, verbatim } from '../message/message';
-import type { Message } from '../message/message';
+import { say, verbatim, type Message } from '../message/message';
 /** What is wrong, where, and the way out: the three things every message to a person must carry. */
 export interface Problem {
   readonly what: Message;

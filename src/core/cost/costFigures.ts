@@ -1,6 +1,6 @@
 import { figure, type Figure } from '../figures/figure';
-import { say, type Message } from '../message/message';
-import { seconds, decimal, moneyOf, type Quantity } from '../message/quantity';
+import { say, type Message, type Quantity } from '../message/message';
+import { seconds, decimal, moneyOf } from '../message/quantity';
 import { blankEachCents, PRIOR, spoilageOf, type CostGiven, type CostPart, type CostSheet } from './cost';
 
 export const PART_WORDS: Readonly<Record<CostPart, Message>> = {

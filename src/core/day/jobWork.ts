@@ -2,7 +2,7 @@ import type { Job } from '../job/job';
 import { keyOf } from '../memo/key';
 import { memoizeOne } from '../memo/memo';
 import { pressBlocked } from '../plan/newRun';
-import type { Plan } from '../plan/plan';
+import type { Plan } from '../plan/planShape';
 import { createPlanner } from '../plan/planner';
 import { pressWork, timesAt, type PressWork, type WorkTimes } from '../plan/workTimes';
 import type { ProvenCounts } from '../heat/choose';

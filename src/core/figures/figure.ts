@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import type { Quantity } from '../message/quantity';
+import type { Message, Quantity } from '../message/message';
 import { within95 } from './interval';
 import type { JobStep } from './jobSteps';
 import { standardU, type Uncertain } from './uncertain';

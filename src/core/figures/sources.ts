@@ -1,6 +1,5 @@
 import { mm } from '../message/quantity';
-import { say, verbatim, inSentence } from '../message/message';
-import type { Message } from '../message/message';
+import { say, verbatim, inSentence, type Message } from '../message/message';
 /** What is known of a source of uncertainty, in shop words. Keys are the ids used in `Uncertain.parts`. */
 export interface Source {
   readonly label: Message;

@@ -1,5 +1,4 @@
-import { say, verbatim } from '../message/message';
-import type { Message } from '../message/message';
+import { say, verbatim, type Message } from '../message/message';
 import { isFlat, type Blank } from '../shop/blank';
 
 /** What a step of finishing is about: it decides what is said of it. */

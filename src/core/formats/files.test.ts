@@ -11,7 +11,7 @@ import { fileText, JOB_FILE, makeJobFile, makeShopFile, readJobFile, readShopFil
 import { jsonSchemas } from './jsonSchema';
 import { logCsv } from './logCsv';
 import { inspectPicture } from './picture';
-import { chunksOf, crc32, liftPixels, pngHeader } from './png';
+import { crc32, liftPixels } from './png';
 import { patternSvg } from './svg';
 import { paintPng, quartersJpeg, RED } from './testPicture';
 

@@ -1,6 +1,5 @@
 import { whole } from '../message/quantity';
-import { say } from '../message/message';
-import type { Message } from '../message/message';
+import { say, type Message } from '../message/message';
 import Papa from 'papaparse';
 import { MOST_NAMES, type Names } from '../job/art';
 import { fail, ok, type Result } from '../basics/result';

@@ -1,6 +1,5 @@
 import { type WasteKind } from './materials';
-import { say } from '../message/message';
-import type { Message } from '../message/message';
+import { say, type Message } from '../message/message';
 import { celsius, seconds } from '../message/quantity';
 import type { TimerStart } from '../shop/press';
 import type { HeatSettings, Peel, Pressure } from '../shop/heatSettings';

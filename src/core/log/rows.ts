@@ -1,5 +1,4 @@
-import { say, type Write } from '../message/message';
-import type { Message } from '../message/message';
+import { say, type Write, type Message } from '../message/message';
 import { FAULT_IDS, PAPER_FAULT_IDS, type CauseId } from '../shop/faultIds';
 import type { LogEntry, Verdict } from '../shop/records';
 import type { Mark } from '../shop/mark';

@@ -1,5 +1,4 @@
-import { say, verbatim } from '../message/message';
-import type { Message } from '../message/message';
+import { say, verbatim, type Message } from '../message/message';
 import type { CauseId, FaultId, PaperFaultId } from '../shop/faultIds';
 import type { Mark } from '../shop/mark';
 

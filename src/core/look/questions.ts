@@ -1,5 +1,4 @@
-import { say } from '../message/message';
-import type { Message } from '../message/message';
+import { say, type Message } from '../message/message';
 import type { CauseId } from '../shop/faultIds';
 import type { Clue } from './evidence';
 

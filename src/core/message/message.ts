@@ -1,5 +1,38 @@
 import type { MessageId, ValueNames } from '@/words/ids';
-import type { Quantity } from './quantity';
+
+/** What is counted: its noun stands in the catalogue, in one and in many. */
+export type CountNoun = Extract<MessageId, `count.${string}`> extends `count.${infer N}` ? N : never;
+
+/** How much of a date is written: “Fri 4 Dec”, “4 Dec”, “Friday”, “Friday 4 Dec”, “December 2026”, “16:40”, “Fri 16:40”, “Fri 4 Dec 16:40”, “4 Dec 2026, 16:40”. */
+export type DateForm =
+  | 'day'
+  | 'short'
+  | 'weekday'
+  | 'weekdayAndDay'
+  | 'month'
+  | 'time'
+  | 'weekdayAndTime'
+  | 'dayAndTime'
+  | 'moment';
+
+/**
+ * A value with its kind. The base unit is fixed by the kind, so arithmetic in the core never meets a display unit:
+ * length mm, temperature °C, duration s, angle degrees, ratio 1, resolution ppi.
+ */
+export type Quantity =
+  | { readonly kind: 'length'; readonly value: number; readonly fine?: boolean }
+  | { readonly kind: 'temperature'; readonly value: number }
+  | { readonly kind: 'duration'; readonly value: number }
+  | { readonly kind: 'angle'; readonly value: number }
+  | { readonly kind: 'ratio'; readonly value: number }
+  | { readonly kind: 'resolution'; readonly value: number }
+  | { readonly kind: 'decimal'; readonly value: number; readonly places: number }
+  | { readonly kind: 'count'; readonly value: number; readonly of: CountNoun }
+  | { readonly kind: 'whole'; readonly value: number }
+  | { readonly kind: 'money'; readonly value: number; readonly currency: string }
+  | { readonly kind: 'span'; readonly value: number }
+  | { readonly kind: 'date'; readonly value: number; readonly as: DateForm }
+  | { readonly kind: 'word'; readonly value: string | Message };
 
 /** What stands in a message: an amount, a name someone gave, another message, or a list of them. */
 export type Value = string | number | Quantity | Message | InSentence | readonly Value[];

@@ -7,7 +7,8 @@ import { BARE_ENTRY, type LogEntry } from '../shop/records';
 import type { Shop } from '../shop/shop';
 
 import { newRun } from './newRun';
-import { figureById, plan, type Plan } from './plan';
+import { figureById, plan } from './plan';
+import { type Plan } from './planShape';
 import { planAnswered } from './planAnswered';
 import { preparationWords } from './operationWords';
 

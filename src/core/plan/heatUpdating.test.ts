@@ -2,7 +2,8 @@ import { demoShop } from '../demo/demoShop';
 import { answerHeat, type HeatBook } from '../heat/answer';
 import { heatKey, lastKey, type HeatQuestion } from '../heat/question';
 import type { Job } from '../job/job';
-import { figureById, plan, type Plan } from './plan';
+import { figureById, plan } from './plan';
+import { type Plan } from './planShape';
 
 const { shop, jobs } = demoShop(new Date('2026-11-26T12:00:00Z'));
 /** Slate marked by hand with a tape: flat, so that the model answers in a moment. */

@@ -8,7 +8,8 @@ import { isFlatPress } from '../shop/press';
 import type { Shop } from '../shop/shop';
 
 import { heaterGaps, onBed, seenFace } from './lay';
-import { plan, type Plan } from './plan';
+import { plan } from './plan';
+import { type Plan } from './planShape';
 import { planAnswered } from './planAnswered';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));

@@ -8,7 +8,8 @@ import { profileAt } from '../shapes/profile';
 import { isRound, type Blank } from '../shop/blank';
 import type { Shop } from '../shop/shop';
 
-import { figureById, plan, type Plan } from './plan';
+import { figureById, plan } from './plan';
+import { type Plan } from './planShape';
 
 const DEMO = demoShop(new Date('2026-11-24T12:00:00Z')).shop;
 const shop: Shop = { ...DEMO, blanks: [...LIBRARY] };

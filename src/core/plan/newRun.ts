@@ -1,6 +1,6 @@
 import type { Job } from '../job/job';
 import type { Run, RunDose, RunPiece } from '../shop/run';
-import type { Plan } from './plan';
+import type { Plan } from './planShape';
 
 /** What is known when a run begins, besides its plan. */
 export interface RunStart {

@@ -3,7 +3,7 @@ import { USUAL_WASTE } from '../operations/prepare';
 import { operationWords, type OperationContext } from '../operations/words';
 import type { Run } from '../shop/run';
 import type { Message } from '../message/message';
-import type { Plan } from './plan';
+import type { Plan } from './planShape';
 
 /** What the operations of a plan are about; null while there is no heat to plan them by. */
 export function contextOfPlan({ blank, heat }: Plan): OperationContext | null {

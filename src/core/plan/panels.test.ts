@@ -3,7 +3,8 @@ import { exactly } from '@/words/exactly';
 import { demoShop } from '../demo/demoShop';
 import { pictureLayer } from '../job/art';
 import type { Job, Join } from '../job/job';
-import { figureById, plan, type Plan } from './plan';
+import { figureById, plan } from './plan';
+import { type Plan } from './planShape';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const find = (id: string): Job => {

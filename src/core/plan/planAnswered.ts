@@ -2,7 +2,8 @@ import { answerHeat, type HeatBook } from '../heat/answer';
 import { heatKey, type HeatQuestion } from '../heat/question';
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
-import { plan, type Extra, type Plan } from './plan';
+import { plan } from './plan';
+import { type Extra, type Plan } from './planShape';
 
 /** A start moves the settings, and those are asked about in turn: more rounds than that are never needed. */
 const MOST_ROUNDS = 4;

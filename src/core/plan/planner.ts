@@ -1,6 +1,6 @@
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
-import type { Extra, Plan } from './plan';
+import type { Extra, Plan } from './planShape';
 import { createRunner } from './runStages';
 import { LAST_REMEMBERED, type OnStage } from './stages';
 

@@ -1,6 +1,6 @@
 import type { PrintPackage } from '../formats/manifest';
 import type { Job } from '../job/job';
-import type { Plan } from './plan';
+import type { Plan } from './planShape';
 import { printedPieces } from './stages';
 
 /** What whoever prints a job's package needs of its plan. */

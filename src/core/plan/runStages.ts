@@ -12,7 +12,8 @@ import type { Arranged, ToArrange } from './arrange';
 import type { PlacedArt } from './art';
 import type { HeatPlan } from './heat';
 import type { MeasurePlan } from './measure';
-import { inkOf, type Extra, type Plan } from './plan';
+import { inkOf } from './sheetCost';
+import { type Extra, type Plan } from './planShape';
 import type { PressPlan } from './press';
 import type { SharedPart } from './sheet';
 import {

@@ -12,7 +12,8 @@ import type { Blank } from '../shop/blank';
 import type { SeamMethod } from '../shop/settings';
 import type { Shop } from '../shop/shop';
 
-import { figureById, plan, type Plan } from './plan';
+import { figureById, plan } from './plan';
+import { type Plan } from './planShape';
 import { withPages } from './sheetPages';
 import { preparationWords } from './operationWords';
 

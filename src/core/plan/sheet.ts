@@ -13,7 +13,7 @@ import type { Arranged } from './arrange';
 import { panelsSummary, type PanelPlan } from './panels';
 import { costFigures, inkCentsOf } from './sheetCost';
 import { sheetFigures } from './sheetFigures';
-import type { JobOnSheet, ToDraw } from './sheetPages';
+import type { JobOnSheet, ToDraw } from './jobOnSheet';
 import { finding, type StepPlan } from './stepPlan';
 
 export interface SheetPlan extends StepPlan<'sheet'> {

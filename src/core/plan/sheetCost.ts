@@ -1,3 +1,5 @@
+import { type Job } from '../job/job';
+import { type ImageAnalysis } from '../art/analyseImage';
 import { figure, type Figure } from '../figures/figure';
 import type { SheetLayout } from '../sheet/layout';
 import type { Printer } from '../shop/printer';
@@ -80,4 +82,11 @@ export function costFigures({
       inputs: ['sheet.count', 'sheet.used'],
     }),
   ];
+}
+
+/** Mean ink of the lowest picture, percent; null where nobody has looked. */
+export function inkOf(job: Job, analyses: Readonly<Record<string, ImageAnalysis>>): number | null {
+  const ground = job.art.layers.find((l) => l.kind === 'picture');
+  const look = ground?.kind === 'picture' ? analyses[ground.picture.id] : undefined;
+  return look ? look.cells.reduce((s, c) => s + c.inkPct, 0) / look.cells.length : null;
 }

@@ -24,7 +24,7 @@ import { planSheet, type SharedPart } from './sheet';
 import { toPress, type ToPress } from './toPress';
 import { planWrap, type WrapInput } from './wrap';
 import type { ArtOnPanels } from './panels';
-import type { Plan } from './plan';
+import type { Plan } from './planShape';
 
 /** The names of the stages, in the order of the work. */
 export const STAGES = [

@@ -1,7 +1,8 @@
 import { ofEachStep } from '../figures/jobSteps';
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
-import { allFindings, plan, stepPlanOf, currentStep, type Extra, type Plan } from './plan';
+import { allFindings, plan, stepPlanOf, currentStep } from './plan';
+import { type Extra, type Plan } from './planShape';
 import type { JobStatus } from './status';
 
 /** Plans a job and keeps what the list of jobs shows of it. */

@@ -7,7 +7,7 @@ import { cycleS, handsS, type Segment } from '../schedule/problem';
 import type { DaySettings } from '../shop/day';
 import { isWrapPress } from '../shop/press';
 import { ofStage, suppliesOf, type Operation } from '../shop/operation';
-import type { Plan } from './plan';
+import type { Plan } from './planShape';
 
 /** A knife along a straight edge of about this length, and the square laid on: hands for one edge of a sheet, s. Our own estimate. */
 const TRIM_S = 20;

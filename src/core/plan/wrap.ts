@@ -3,7 +3,7 @@ import type { Job } from '../job/job';
 import type { AxisScale } from '../calibration/calibration';
 import type { Band } from '../shapes/band';
 import { isFlat, isRound, type Blank } from '../shop/blank';
-import type { SeamMethod, Settings } from '../shop/settings';
+import type { Settings } from '../shop/settings';
 import { say } from '../message/message';
 import { wrapStart, type WrapStart } from '../wrap/startingMethod';
 import { seamMethodNotes, SEAM_METHOD_NOTES } from '../wrap/seamMethods';

@@ -10,10 +10,10 @@ import { KIND_WORDS, pictureMargin } from '../wrap/startingMethod';
 import { bothMargins95, marginError } from '../wrap/error';
 import { sizeRoundWrap, type Wrap } from '../wrap/roundWrap';
 import { coveredBandOf, type CoveredBand } from './coveredBand';
-import { type UsableInput, type RoundWrapInput } from './wrapPlan';
+import { type RoundWrapInput } from './wrapPlan';
 import { finding } from './stepPlan';
 import { circumferenceRange, type MeasuredRound } from './measuredShape';
-import type { Warp, WrapJob, WrapPlan } from './wrapPlan';
+import type { Warp, WrapPlan } from './wrapPlan';
 
 const ASKS: Readonly<Record<SeamMethod, Message>> = {
   under: say('wrap.endsStayApart'),

@@ -1,5 +1,4 @@
-import { say, inTurn } from '../message/message';
-import type { Message } from '../message/message';
+import { say, inTurn, type Message } from '../message/message';
 import type { Blank, FlatShape, RoundShape } from '../shop/blank';
 import { alongWallMm, nominalProfile, wallOf } from '../shapes/round';
 import { profileAt } from '../shapes/profile';

@@ -1,5 +1,4 @@
-import { say } from '../message/message';
-import type { Message } from '../message/message';
+import { say, type Message } from '../message/message';
 import { apply, compose, IDENTITY, mirrorX, scale, translate, type Affine } from '../geometry/affine';
 import { type Rect, boundsOf, rectCorners } from '../geometry/plane';
 import type { Printer } from '../shop/printer';

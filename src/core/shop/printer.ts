@@ -1,5 +1,4 @@
-import { say } from '../message/message';
-import type { Message } from '../message/message';
+import { say, type Message } from '../message/message';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, lineSchema, mmSchema, nameSchema } from './common';

@@ -1,4 +1,5 @@
-import { MM_PER_INCH, type Amount, type Quantity } from '../message/quantity';
+import { MM_PER_INCH, type Amount } from '../message/quantity';
+import { type Quantity } from '../message/message';
 
 export type LengthUnit = 'mm' | 'in';
 export type TemperatureUnit = 'C' | 'F';

@@ -1,5 +1,4 @@
-import { say } from '../message/message';
-import type { Message } from '../message/message';
+import { say, type Message } from '../message/message';
 import type { SeamMethod } from '../shop/settings';
 
 export interface SeamMethodNote {

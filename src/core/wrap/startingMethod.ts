@@ -1,5 +1,4 @@
-import { say } from '../message/message';
-import type { Message } from '../message/message';
+import { say, type Message } from '../message/message';
 import type { Art } from '../job/art';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import type { SeamMethod, WrapKind } from '../shop/settings';

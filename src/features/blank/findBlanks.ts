@@ -1,8 +1,7 @@
 import { FAMILY_WORDS, FINISH_WORDS, MATERIAL_WORDS, STOCK_WORDS } from '@/core/shop/kindWords';
-import { say, type Write } from '@/core/message/message';
+import { say, type Write, type Message } from '@/core/message/message';
 import { formOf, narrowestMm, widestMm } from '@/core/shapes/round';
 import type { Blank, Family } from '@/core/shop/blank';
-import type { Message } from '@/core/message/message';
 import { mm } from '@/core/message/quantity';
 
 export interface BlankFilter {

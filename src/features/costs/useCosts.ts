@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import type { JobCosts } from '@/core/cost/jobCost';
 import type { Job } from '@/core/job/job';
-import { inkOf } from '@/core/plan/plan';
+import { inkOf } from '@/core/plan/sheetCost';
 import { keptAnalysis } from '@/data/analyses';
 import { seenOfJobs } from '@/data/seen';
 import { loadItems } from '@/data/shelf';

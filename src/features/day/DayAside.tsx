@@ -1,13 +1,12 @@
 'use client';
 
 import { useWords, Q } from '@/ui/words';
-import { verbatim } from '@/core/message/message';
+import { verbatim, say } from '@/core/message/message';
 import { decimal, span, whole, moneyOf } from '@/core/message/quantity';
 import { Link } from '@/ui/Link';
 import { useMemo } from 'react';
 import { AT_RISK, type DayPlan } from '@/core/day/dayPlan';
 import { figure, type Figure } from '@/core/figures/figure';
-import { say } from '@/core/message/message';
 import { word } from '@/core/message/quantity';
 import type { Earned } from './useEarned';
 import { FigureLines } from '@/ui/FigureLines';

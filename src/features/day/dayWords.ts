@@ -1,5 +1,5 @@
-import { date, word, type Quantity } from '@/core/message/quantity';
-import { say, type Message, verbatim } from '@/core/message/message';
+import { date, word } from '@/core/message/quantity';
+import { type Quantity, say, type Message, verbatim } from '@/core/message/message';
 import type { DayPlan } from '@/core/day/dayPlan';
 import type { LeftOut } from '@/core/day/jobWork';
 import type { Bar } from '@/core/day/lines';

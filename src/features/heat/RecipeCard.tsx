@@ -6,7 +6,7 @@ import { PEEL_NOTES, PRESSURE_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '@
 import { settableS } from '@/core/heat/start';
 import { readRecipeFor, recipeJson, type RecipeFile, type RecipeContents } from '@/core/formats/recipeFile';
 import { preparationWords } from '@/core/plan/operationWords';
-import type { Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/planShape';
 import { sameSettings } from '@/core/shop/heatSettings';
 import type { Load } from '@/core/shop/load';
 import { isFlatPress, isChamber } from '@/core/shop/press';

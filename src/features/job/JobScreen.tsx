@@ -13,7 +13,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { NONE_CONFIRMED } from '@/core/look/shopTable';
 import { confirmedCounts } from '@/data/log';
 import type { Job } from '@/core/job/job';
-import type { Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/planShape';
 import type { Shop } from '@/core/shop/shop';
 import { createPlanner } from '@/core/plan/planner';
 import { RememberContext } from '@/ui/restore';

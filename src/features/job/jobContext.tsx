@@ -3,7 +3,7 @@
 import { createContext, useContext, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import type { Job } from '@/core/job/job';
-import type { Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/planShape';
 import type { Shop } from '@/core/shop/shop';
 import type { Edit, JobStore } from './jobStore';
 import type { Saver } from './saver';

@@ -1,7 +1,7 @@
 'use client';
 
 import { date } from '@/core/message/quantity';
-import { say, type Message, unpacked } from '@/core/message/message';
+import { say, type Message, unpacked, type Quantity } from '@/core/message/message';
 import { settingsSummary } from '@/core/heat/labels';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from '@/ui/Link';
@@ -10,7 +10,6 @@ import { CAUSES, faultLabel } from '@/core/look/faults';
 import { QUESTIONS } from '@/core/look/questions';
 import type { LogEntry, Stood } from '@/core/shop/records';
 
-import type { Quantity } from '@/core/message/quantity';
 import { entryWithAnswers } from '@/data/log';
 import { Button } from '@/ui/Button';
 import { useWords, Q } from '@/ui/words';

@@ -6,7 +6,7 @@ import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { faultLabel, isOnPaper } from '@/core/look/faults';
-import type { Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/planShape';
 import { spoiledOf } from '@/core/run/run';
 import { FAULT_IDS, type FaultId } from '@/core/shop/faultIds';
 import type { FaceSize } from '@/core/look/places';

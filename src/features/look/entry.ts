@@ -1,6 +1,6 @@
 import { packed, amountMessage } from '@/core/message/message';
 import type { Job } from '@/core/job/job';
-import type { Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/planShape';
 import { allFigures } from '@/core/plan/plan';
 import type { HeatSettings } from '@/core/shop/heatSettings';
 import type { LogEntry, Stood } from '@/core/shop/records';

@@ -4,7 +4,7 @@ import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { endCheck } from '@/core/operations/startCheck';
-import type { Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/planShape';
 import { piecesText, whyLabel } from '@/core/plan/runWords';
 import { isOn, withState, type RunWithState } from '@/core/run/pieces';
 import type { Job } from '@/core/job/job';

@@ -8,7 +8,7 @@ import { USUAL_WASTE } from '@/core/operations/prepare';
 import { startCheck, type CheckItem } from '@/core/operations/startCheck';
 import { wholeOf } from '@/core/units/number';
 import { newRun } from '@/core/plan/newRun';
-import type { Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/planShape';
 import { contextOfPlan } from '@/core/plan/operationWords';
 import { operationWords } from '@/core/operations/words';
 import type { HeatAnswer } from '@/core/heat/answer';

@@ -1,4 +1,4 @@
-import type { Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/planShape';
 import type { Lane } from '@/core/run/board';
 import { coolingLoads, cycleOf } from '@/core/run/run';
 import { isHandled } from '@/core/shop/blank';

@@ -3,7 +3,7 @@
 import { Link } from '@/ui/Link';
 import { useMemo, useState, type CSSProperties } from 'react';
 import type { Job } from '@/core/job/job';
-import type { Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/planShape';
 import type { Operation } from '@/core/shop/operation';
 import type { OperationWords } from '@/core/operations/words';
 import { laneOf, type Lane } from '@/core/run/board';

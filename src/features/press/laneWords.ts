@@ -1,4 +1,4 @@
-import { say } from '@/core/message/message';
+import { say, type Message } from '@/core/message/message';
 import { operationWords, type OperationWords } from '@/core/operations/words';
 import { contextOfRun } from '@/core/plan/operationWords';
 import { leftOpenText, overTimeText, piecesText } from '@/core/plan/runWords';
@@ -11,7 +11,6 @@ import { goodInLoad } from '@/core/run/run';
 import type { Operation } from '@/core/shop/operation';
 import type { Run } from '@/core/shop/run';
 import { clockText } from '@/core/units/format';
-import type { Message } from '@/core/message/message';
 
 export const wordsOf = (operation: Operation, run: Run): OperationWords =>
   operationWords(operation, contextOfRun(run));

@@ -7,7 +7,7 @@ import { manifestText, type ManifestFile } from '@/core/formats/manifest';
 import { patternSvg } from '@/core/formats/svg';
 import { picturesOf, type PictureRef } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
-import type { Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/planShape';
 import { printPackageOf } from '@/core/plan/printPackage';
 import { pieceAlone, type Page } from '@/core/sheet/pages';
 import { fileName } from '../shell/fileName';

@@ -1,5 +1,5 @@
-import { decimal, type Quantity } from '@/core/message/quantity';
-import { say, type Message } from '@/core/message/message';
+import { decimal } from '@/core/message/quantity';
+import { type Quantity, say, type Message } from '@/core/message/message';
 import type { MovementKind, StockKind, StockUnit } from '@/core/shop/stock';
 
 export const KIND_WORDS: Readonly<Record<StockKind, Message>> = {

@@ -2,14 +2,13 @@
 
 import { PRESS_KIND_WORDS } from '@/core/press/kinds';
 import { OPENS_WORDS, OVEN_HOLD_WORDS } from '@/core/shop/kindWords';
-import { say } from '@/core/message/message';
+import { say, type Message } from '@/core/message/message';
 import { Plus } from 'lucide-react';
 import { createColumnHelper, type ColumnDef } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { Link } from '@/ui/Link';
 import { isFlatPress, isOven, type Flatness, type Press } from '@/core/shop/press';
 import { unevenMm } from '../flatness/readings';
-import type { Message } from '@/core/message/message';
 import { fineMm, mm } from '@/core/message/quantity';
 import { savePress } from '@/data/shop';
 import { Button } from '@/ui/Button';
