@@ -2,7 +2,6 @@ import { type JobOnSheet, type ToDraw } from './jobOnSheet';
 import { type Write } from '../message/message';
 import { sourcesOf, type Sources } from '../art/items';
 import { placeArt, type PlacedLayer } from '../art/placedLayers';
-import type { Art } from '../job/art';
 import { drawPage, type Page, type Print } from '../sheet/pages';
 import type { Plan } from './planShape';
 
