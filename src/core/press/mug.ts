@@ -1,3 +1,4 @@
+import { MAT_RANGES } from './matRanges';
 import { isRound } from '../shop/blank';
 import { say } from '../message/message';
 import type { WrapPress } from '../shop/press';
@@ -11,30 +12,5 @@ export const MUG_PRESS: PressKindOf<WrapPress> = {
   takes: isRound,
   label: say('shop.mugPress'),
   words: { ...CLOSING_PRESS.words, off: say('press.pressOff') },
-  ranges: [
-    {
-      material: 'ceramic',
-      platenC: [185, 205],
-      dwellS: [150, 300],
-      pressure: 'medium-firm',
-      peel: 'hot',
-      note: say('heat.pressSagsLoadingAdd'),
-    },
-    {
-      material: 'steel',
-      platenC: [175, 205],
-      dwellS: [30, 80],
-      pressure: 'medium',
-      peel: 'hot',
-      note: say('heat.vacuumWallHeatsFast'),
-    },
-    {
-      material: 'glass',
-      platenC: [175, 190],
-      dwellS: [120, 200],
-      pressure: 'light-medium',
-      peel: 'warm',
-      note: say('heat.glassCracksNeverQuench'),
-    },
-  ],
+  ranges: MAT_RANGES,
 };

@@ -1,3 +1,4 @@
+import { MAT_RANGES } from './matRanges';
 import { isRound } from '../shop/blank';
 import { say } from '../message/message';
 import type { WrapPress } from '../shop/press';
@@ -11,22 +12,7 @@ export const TUMBLER_PRESS: PressKindOf<WrapPress> = {
   takes: isRound,
   label: say('shop.tumblerPress'),
   ranges: [
-    {
-      material: 'ceramic',
-      platenC: [185, 205],
-      dwellS: [150, 300],
-      pressure: 'medium-firm',
-      peel: 'hot',
-      note: say('heat.pressSagsLoadingAdd'),
-    },
-    {
-      material: 'steel',
-      platenC: [175, 205],
-      dwellS: [30, 80],
-      pressure: 'medium',
-      peel: 'hot',
-      note: say('heat.vacuumWallHeatsFast'),
-    },
+    ...MAT_RANGES,
     {
       material: 'aluminium',
       platenC: [175, 205],
@@ -34,14 +20,6 @@ export const TUMBLER_PRESS: PressKindOf<WrapPress> = {
       pressure: 'medium',
       peel: 'hot',
       note: say('heat.steelWallOurOwn'),
-    },
-    {
-      material: 'glass',
-      platenC: [175, 190],
-      dwellS: [120, 200],
-      pressure: 'light-medium',
-      peel: 'warm',
-      note: say('heat.glassCracksNeverQuench'),
     },
   ],
 };
