@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { answerHeat, type HeatBook } from '../src/core/heat/answer';
+import { answerHeat, type HeatCache } from '../src/core/heat/answer';
 import { believedDose, fitBelief, type Trial } from '../src/core/heat/fit';
 import { coatingPrior } from '../src/core/heat/coatings';
 import { heatKey, type HeatQuestion } from '../src/core/heat/question';
@@ -19,10 +19,10 @@ const questionOf = (made: Plan, kind: HeatQuestion['kind']): HeatQuestion => {
 };
 
 /** A book in which everything a job asks for is answered. */
-function filledBook(job: Job, shop: Shop): HeatBook {
-  let book: HeatBook = {};
+function filledBook(job: Job, shop: Shop): HeatCache {
+  let book: HeatCache = {};
   for (let round_ = 0; round_ < 4; round_ += 1) {
-    const wanted = plan(job, shop, { heatBook: book }).heat.model?.wanted ?? [];
+    const wanted = plan(job, shop, { heatCache: book }).heat.model?.wanted ?? [];
     if (wanted.length === 0) break;
     book = { ...book, ...Object.fromEntries(wanted.map((q) => [heatKey(q), answerHeat(q)])) };
   }
@@ -93,11 +93,11 @@ function coarse(window: Extract<HeatQuestion, { kind: 'window' }>, r: ReturnType
 
 /** Plans with everything the heat model was asked answered, as a screen has it. */
 export function benchAnsweredPlan(job: Job, shop: Shop): Figure {
-  const heatBook = filledBook(job, shop);
-  timed(1500, () => plan(job, shop, { heatBook }));
+  const heatCache = filledBook(job, shop);
+  timed(1500, () => plan(job, shop, { heatCache }));
   const bare = p95(timed(1000, () => plan(job, shop)));
   return {
-    value: round(p95(timed(2000, () => plan(job, shop, { heatBook }))), 3),
+    value: round(p95(timed(2000, () => plan(job, shop, { heatCache }))), 3),
     unit: 'ms, 95 % of 2000 plans with all heat answered',
     limit: 2,
     reference: { what: 'ms for one without an answer, 95 %', value: round(bare, 3) },

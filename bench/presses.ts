@@ -9,7 +9,7 @@ import { p95, round, timed, type Figure } from './figure';
 
 const EVENTS = 5000;
 
-/** A run of so many events: every step struck, now and then a piece lost or a step taken back. */
+/** A run of so many events: every step tapped, now and then a piece lost or a step taken back. */
 function longRun(job: Job, shop: Shop): Run {
   const queue = Array.from({ length: 2000 }, (_, i) => ({ number: i + 1, name: `Guest ${i + 1}` }));
   const run = newRun(job, plan(job, shop), { id: 'run', startedAt: 0, pieces: queue });

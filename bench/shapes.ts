@@ -113,7 +113,7 @@ export function benchBand(): Figure {
   };
 }
 
-/** Script from a pointer moving to the drawing standing anew, dragging an edge of the paper on a bellied glass. */
+/** Script from a pointer moving to the drawing standing again, dragging an edge of the paper on a bellied glass. */
 export async function benchDrag(page: Page, address: string): Promise<Figure> {
   await page.goto(`${address}/job/comet-glasses/wrap`);
   const handle = page.getByRole('slider', { name: 'Wrap edge at the foot' });
@@ -181,7 +181,7 @@ export async function benchRolled(page: Page, address: string): Promise<Figure> 
       const canvas = document.querySelector('canvas');
       if (!stage || !canvas) throw new Error('no stage');
       stage.focus();
-      // A frame is counted where the canvas is cleared to be drawn anew; reading a pixel waits until it is done.
+      // A frame is counted where the canvas is cleared to be drawn again; reading a pixel waits until it is done.
       const gl = canvas.getContext('webgl2');
       if (!gl) throw new Error('no WebGL');
       let frames = 0;

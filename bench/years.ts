@@ -15,7 +15,7 @@ const RUNS = 2000;
 const EVENTS = 60;
 const DAY_MS = 24 * 3600_000;
 
-/** A run of a job that ended long ago, struck step by step. */
+/** A run of a job that ended long ago, tapped step by step. */
 function endedRun(job: Job, { shop }: DemoShop, id: string, startedAt: number): Run | null {
   const run = newRun(job, plan(job, shop), { id, startedAt });
   if (!run) return null;

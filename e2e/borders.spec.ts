@@ -59,16 +59,16 @@ test('pictures that cannot be: said in words, and the old picture stays', async 
 
 test('job files that cannot be read change nothing', async ({ bench: page }, info) => {
   await openJobs(page);
-  const bring = async (name: string, text: string) => {
+  const importFile = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);
     await page.getByLabel(says('common.jobFile')).setInputFiles(path);
   };
-  await bring('cut.json', '{"format":"mesa-drift.job","version":1,"job":{');
+  await importFile('cut.json', '{"format":"mesa-drift.job","version":1,"job":{');
   await expect(page.getByText(fixedPart('files.fileCutShortJson'))).toBeVisible();
-  await bring('new.json', '{"format":"mesa-drift.job","version":12}');
-  await expect(page.getByText(/version 12.*reads up to 11.*Update/)).toBeVisible();
-  await bring('other.json', '{"hello":1}');
+  await importFile('new.json', '{"format":"mesa-drift.job","version":13}');
+  await expect(page.getByText(/version 13.*reads up to 12.*Update/)).toBeVisible();
+  await importFile('other.json', '{"hello":1}');
   await expect(page.getByText(/not a job file/)).toBeVisible();
   await expect(page.getByText('10 open jobs')).toBeVisible();
 });

@@ -28,7 +28,7 @@ test('dragging: the wrap’s edge, the picture, the words; each one step of undo
   await saved(page);
 });
 
-test('a reading typed anew is read in the unit the shop reads now', async ({ bench: page }) => {
+test('a reading typed again is read in the unit the shop reads now', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/measure');
   // The first reading was taken in inches, “9 1/8”.
   const first = page
@@ -135,7 +135,7 @@ test('a press, a paper and a blank: added, changed, taken out and put back', asy
   expect(readFileSync(await (await csv).path(), 'utf8')).toContain('One lint speck.');
 });
 
-test('every place found for the seam lies on its chart, and can be struck there', async ({ bench: page }) => {
+test('every place found for the seam lies on its chart, and can be tapped there', async ({ bench: page }) => {
   await open(page, '/job/star-party-tumblers/art');
   await page.getByRole('radio', { name: says('wrap.seam'), exact: true }).click();
   const chart = page.getByRole('group', { name: opening('art.howMuchSeamWould') });

@@ -263,18 +263,18 @@ test('photographs of any kind and size lie under the marks, or are refused in wo
   bench: page,
 }, info) => {
   await open(page, '/job/constellation-mugs/look');
-  const bring = (name: string, bytes: Uint8Array | string) => {
+  const importFile = (name: string, bytes: Uint8Array | string) => {
     const path = info.outputPath(name);
     writeFileSync(path, bytes);
     return page.getByLabel('Photograph of the piece', { exact: true }).setInputFiles(path);
   };
-  await bring('not-one.jpg', 'this is no picture');
+  await importFile('not-one.jpg', 'this is no picture');
   await expect(page.getByText(says('files.photographBrowserCanOpen'))).toBeVisible();
-  await bring('icon.png', paintPng(16, 16, quarters(16, 16)));
+  await importFile('icon.png', paintPng(16, 16, quarters(16, 16)));
   await expect(page.getByText(says('files.onlyPixels', { width: '16', height: '16' }))).toBeVisible();
-  await bring('empty.jpg', '');
+  await importFile('empty.jpg', '');
   await expect(page.getByText(says('files.fileEmpty'))).toBeVisible();
-  await bring('large.png', paintPng(2400, 900, quarters(2400, 900)));
+  await importFile('large.png', paintPng(2400, 900, quarters(2400, 900)));
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText(says('inspect.straighten'));
   const corner = dialog.getByRole('slider', {
@@ -319,22 +319,22 @@ test('two tablets’ logs: merged once, corrected by a new entry, charted, refus
       note: '=1+1',
     })),
   ];
-  const bring = async (name: string, text: string) => {
+  const importFile = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);
     await page.getByLabel(says('logbook.logbookFileImport')).setInputFiles(path);
   };
   const json = logJson('Other bench', theirs, []);
-  await bring('theirs.mesalog.json', json);
+  await importFile('theirs.mesalog.json', json);
   await expect(page.getByText('5 entries added, 1 here already. 1 had the same id')).toBeVisible();
   await expect(page.getByText(says('logbook.newestFirst', { entries: '32 entries' }))).toBeVisible();
-  await bring('again.mesalog.json', json);
+  await importFile('again.mesalog.json', json);
   await expect(page.getByText('0 entries added, 6 here already.')).toBeVisible();
-  await bring('newer.mesalog.json', json.replace('"version": 1', '"version": 4'));
-  await expect(page.getByText(/version 4.*reads up to 1/)).toBeVisible();
-  await bring('cut.mesalog.json', json.slice(0, 900));
+  await importFile('newer.mesalog.json', json.replace('"version": 2', '"version": 4'));
+  await expect(page.getByText(/version 4.*reads up to 2/)).toBeVisible();
+  await importFile('cut.mesalog.json', json.slice(0, 900));
   await expect(page.getByText(says('files.fileCutShortJson'))).toBeVisible();
-  await bring('other.csv', 'a,b\n1,2\n');
+  await importFile('other.csv', 'a,b\n1,2\n');
   await expect(page.getByText(/It has no column “when/)).toBeVisible();
   expect(await storedLog(page)).toHaveLength(32);
 

@@ -125,19 +125,19 @@ test('an SVG drawing keeps its classes, references and repeats; what is left out
     if (/Content Security Policy/i.test(m.text())) violations.push(m.text());
   });
   await withoutText(page);
-  const bring = async (name: string, text: string) => {
+  const importFile = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);
     await page.getByLabel(says('art.replacePicture')).setInputFiles(path);
   };
-  await bring('whole.svg', DRAWING(''));
+  await importFile('whole.svg', DRAWING(''));
   await expect(page.getByRole('complementary')).toContainText('4800 × 3920 px');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('5');
   const got = await placesOf(await printed(page, info, 'sheet'));
   for (const name of NAMES) for (const v of got[name] ?? [NaN]) expect(v, name).toBeGreaterThan(0);
   await page.keyboard.press('4');
-  await bring(
+  await importFile(
     'parts.svg',
     DRAWING(
       '<image href="http://127.0.0.1:9/far.png" width="4" height="4"/><foreignObject width="9" height="3"><p xmlns="http://www.w3.org/1999/xhtml">Mesa</p></foreignObject>',
@@ -150,7 +150,10 @@ test('an SVG drawing keeps its classes, references and repeats; what is left out
   await expect(dialog.getByRole('img', { name: says('art.asItIsPrinted') })).toBeVisible();
   await dialog.getByRole('button', { name: says('art.keepPrinted') }).click();
   await expect(dialog).toHaveCount(0);
-  await bring('deep.svg', `<svg width="9" height="9">${'<g>'.repeat(50_000)}${'</g>'.repeat(50_000)}</svg>`);
+  await importFile(
+    'deep.svg',
+    `<svg width="9" height="9">${'<g>'.repeat(50_000)}${'</g>'.repeat(50_000)}</svg>`,
+  );
   await expect(page.getByText(fixedPart('files.svgDrawingNestedToo')).first()).toBeVisible();
   await expect(page.getByRole('complementary')).toContainText('4800 × 3920 px');
   expect(violations).toEqual([]);

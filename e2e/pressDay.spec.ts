@@ -100,20 +100,20 @@ class Person {
   }
 }
 
-/** Waits until the finish was foretold from what stood a second before a moment, or later; or until no press is on. */
-const foretoldSince = (page: Page, ms: number) =>
+/** Waits until the finish was forecast from what stood a second before a moment, or later; or until no press is on. */
+const forecastSince = (page: Page, ms: number) =>
   expect
     .poll(() =>
       page.evaluate(() => {
-        const told = document.querySelector('header p.text-lead');
-        return told ? Number(told.getAttribute('data-told') ?? 0) : Infinity;
+        const heading = document.querySelector('header p.text-lead');
+        return heading ? Number(heading.getAttribute('data-forecast-at') ?? 0) : Infinity;
       }),
     )
     .toBeGreaterThanOrEqual(ms - 1500);
 
 const JOBS = ['star-party-tumblers', 'constellation-mugs', 'moon-and-star-ornaments'] as const;
 
-test('a day of three presses and sixty pieces: every piece once, every call in time, the finish foretold', async ({
+test('a day of three presses and sixty pieces: every piece once, every call in time, the finish forecast', async ({
   bench: page,
 }) => {
   test.setTimeout(400_000);
@@ -138,7 +138,7 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
     await storedRuns(page),
     (await read(page)).map((s) => s.name),
   );
-  const told: number[] = [];
+  const forecasts: number[] = [];
   let late = 0;
   let taps = 0;
   for (let turn = 0; turn < 1500; turn += 1) {
@@ -162,20 +162,20 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
     await page.clock.fastForward(ms);
     if (!done) continue;
     await page.clock.runFor(500);
-    const struckAt = await now();
+    const tappedAt = await now();
     await page.keyboard.press(call.name.slice(0, 1));
     taps += 1;
     await expect(page.locator(`[aria-label="${call.name}"][data-step="${call.step}"]`)).toHaveCount(0);
     if (!call.step.endsWith('set-down')) continue;
-    // A load is through: what is foretold now.
+    // A load is through: what is forecast now.
     await page.clock.runFor(100);
-    await foretoldSince(page, struckAt);
+    await forecastSince(page, tappedAt);
     const at = /finished about (\d\d):(\d\d)/.exec((await page.locator('header').textContent()) ?? '');
     if (!at) continue;
     const day = new Date(await now());
     day.setHours(Number(at[1]), Number(at[2]), 30, 0);
     if (day.getTime() < (await now()) - 3600_000) day.setDate(day.getDate() + 1);
-    told.push(day.getTime());
+    forecasts.push(day.getTime());
   }
   await expect(page.getByRole('heading', { name: says('press.pressRunning') })).toBeVisible();
   const ended = await now();
@@ -197,7 +197,7 @@ test('a day of three presses and sixty pieces: every piece once, every call in t
     await expect(page.getByRole('heading', { name: `All ${n} pieces are pressed.` })).toBeVisible();
   }
   expect(late).toBe(0);
-  const wrong = told.map((end) => Math.abs(end - ended) / (ended - began));
+  const wrong = forecasts.map((end) => Math.abs(end - ended) / (ended - began));
   // This person is a seventh slower than planned: the forecast uses the planned times until it has seen that.
   expect(Math.max(...wrong)).toBeLessThanOrEqual(0.2);
   expect(Math.max(...wrong.slice(8))).toBeLessThanOrEqual(0.05);

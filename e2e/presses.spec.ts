@@ -20,7 +20,7 @@ async function board(page: Page): Promise<void> {
 }
 
 /** How many events all runs have together. */
-const struck = async (page: Page): Promise<number> =>
+const tapped = async (page: Page): Promise<number> =>
   (await storedRuns(page)).reduce((n, r) => n + r.events.length, 0);
 
 test('two jobs side by side: space acts where hands are needed, a number on its own press', async ({
@@ -188,7 +188,7 @@ test('hands between: taped, enough, boxed; what was counted is corrected; who pr
   await expect(page.getByRole('button', { name: says('press.operator', { person: 'Ines' }) })).toBeVisible();
 });
 
-test('two tabs: one leads, the other follows and says so; a step struck in both is one step', async ({
+test('two tabs: one leads, the other follows and says so; a step tapped in both is one step', async ({
   bench: page,
   context,
 }) => {
@@ -198,10 +198,10 @@ test('two tabs: one leads, the other follows and says so; a step struck in both 
   await board(other);
   await expect(other.getByText(fixedPart('press.anotherTabControlsPresses'))).toBeVisible();
   await expect(page.getByText(fixedPart('press.anotherTabControlsPresses'))).toBeHidden();
-  const before = await struck(page);
+  const before = await tapped(page);
   await other.keyboard.press(' ');
   await other.waitForTimeout(300);
-  expect(await struck(page)).toBe(before);
+  expect(await tapped(page)).toBe(before);
   await page.keyboard.press(' ');
   // What one does, the other shows.
   await expect(band(other, '1 · Tumbler press A')).toContainText(says('common.close'));
@@ -210,7 +210,7 @@ test('two tabs: one leads, the other follows and says so; a step struck in both 
   await expect(other.getByText(fixedPart('press.anotherTabControlsPresses'))).toBeHidden();
   await Promise.all([page.keyboard.press(' '), other.keyboard.press(' ')]);
   await expect(band(page, '1 · Tumbler press A')).toContainText('First side');
-  expect(await struck(page)).toBe(before + 2);
+  expect(await tapped(page)).toBe(before + 2);
   await other.close();
   await expect(page.getByText(fixedPart('press.anotherTabControlsPresses'))).toBeHidden();
 });

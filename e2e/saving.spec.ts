@@ -123,7 +123,7 @@ test('removed in another tab: an edit here does not bring it back unasked; it ca
   ).toHaveValue('151');
 });
 
-test('struck twice: one run, one log entry, one step', async ({ bench: page }) => {
+test('tapped twice: one run, one log entry, one step', async ({ bench: page }) => {
   await open(page, '/job/dome-beakers/press');
   await page.getByRole('button', { name: says('job.startPressing') }).click();
   await page.getByRole('button', { name: says('press.firstPiece') }).dblclick();

@@ -153,14 +153,14 @@ test('a two-sided ornament from an SVG file: outline, hole, fold, both faces', a
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('textbox', { name: says('common.name') }).fill('canyon star');
   await dialog.getByRole('radio', { name: says('blank.fromDrawing') }).click();
-  const bring = async (name: string, text: string) => {
+  const importFile = async (name: string, text: string) => {
     const path = info.outputPath(name);
     writeFileSync(path, text);
     await dialog.getByLabel(says('common.outlineFile')).setInputFiles(path);
   };
-  await bring('eight.svg', STAR.replace(/M50 0[^Z]*Z/, 'M0 0 L100 100 L100 0 L0 100 Z'));
+  await importFile('eight.svg', STAR.replace(/M50 0[^Z]*Z/, 'M0 0 L100 100 L100 0 L0 100 Z'));
   await expect(dialog.getByRole('alert').first()).toContainText(fixedPart('files.outlineCrossesItselfNear'));
-  await bring('star.svg', STAR);
+  await importFile('star.svg', STAR);
   await dialog.getByLabel(fixedPart('blank.fileHasUnitReal')).fill('80');
   await dialog.getByRole('button', { name: says('blank.useWidth') }).click();
   await expect(dialog.getByRole('status')).toContainText('1 hole');

@@ -221,7 +221,7 @@ export function checkPictures(files: readonly PictureFile[], where: Message): Re
 }
 
 /** Loads a job file beside what is here. All or nothing; an untouched shop takes the file's settings and things as they are. */
-export async function bringJobFile(text: string, db: MesaDb = theDb): Promise<Result<Job>> {
+export async function importJobFile(text: string, db: MesaDb = theDb): Promise<Result<Job>> {
   const file = readJobFile(text);
   if (!file.ok) return file;
   const pictures = checkPictures(file.value.pictures, say('common.jobFile'));
@@ -264,7 +264,7 @@ export const restoreShop = (file: ShopFile, db: MesaDb = theDb): Promise<Result<
   );
 
 /** Adds blanks from a file beside the shop's own; says how many were new. One that is here already is left as it is. */
-export const bringBlanks = (blanks: readonly Blank[], db: MesaDb = theDb): Promise<Result<number>> =>
+export const importBlanks = (blanks: readonly Blank[], db: MesaDb = theDb): Promise<Result<number>> =>
   stored(say('common.blanksFile'), async () => {
     const { add } = newcomers(await db.blanks.toArray(), blanks);
     await db.blanks.bulkPut([...add]);

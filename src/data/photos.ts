@@ -21,7 +21,7 @@ const CORNERS: Photo['corners'] = [
 ];
 
 /** A photograph of any kind the browser can open, turned as the camera held it, made smaller and kept as JPEG. */
-export async function bringPhoto(file: File, of: Photo['of'], db: MesaDb = theDb): Promise<Result<Photo>> {
+export async function importPhoto(file: File, of: Photo['of'], db: MesaDb = theDb): Promise<Result<Photo>> {
   const where = file.name || 'Photograph';
   if (file.size === 0) return fail(say('files.fileEmpty'), where, say('files.takePhotographAgain'));
   if (file.size > MOST_BYTES)

@@ -20,7 +20,7 @@ export interface DroppedParts {
 }
 
 /** Checks a picture, keeps its bytes untouched and returns what a job holds of it. `onDropped` hears what of a drawing is left out. */
-export async function bringPicture(
+export async function importPicture(
   file: File,
   onDropped: (parts: DroppedParts) => void,
   db: MesaDb = theDb,

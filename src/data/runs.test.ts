@@ -92,7 +92,7 @@ const aRun = (id: string): Run => {
   };
 };
 
-test('“First piece” struck twice starts one run; the next may start once that has ended', async () => {
+test('“First piece” tapped twice starts one run; the next may start once that has ended', async () => {
   const d = await demo();
   const both = await Promise.all([startRun(aRun('a'), d), startRun(aRun('b'), d)]);
   const ids = both.map((r) => r.ok && r.value);
@@ -102,7 +102,7 @@ test('“First piece” struck twice starts one run; the next may start once tha
   expect(await startRun(aRun('c'), d)).toEqual({ ok: true, value: 'c' });
 });
 
-test('a step struck twice, or in two tabs, is one step', async () => {
+test('a step tapped twice, or in two tabs, is one step', async () => {
   const d = await demo();
   await startRun(aRun('a'), d);
   const both = await Promise.all(
@@ -198,23 +198,23 @@ test('taking back counts even where the step before it has only just been stored
 test('a hundred tabs closed in the middle of a step: every step is stored whole or not at all, and counted once', async () => {
   const d = await demo();
   await startRun({ ...named('a'), pieces: 4 }, d);
-  let struck = 0;
+  let tapped = 0;
   for (let i = 0; i < 100; i += 1) {
     const run = (await loadShop(d)).runs[0];
     if (!run) throw new Error('gone');
     const state = foldRun(run);
     if (state.ended !== 'no') break;
     const event = { kind: 'done' as const, operationId: cycleOf(run)[state.stepIndex]?.id ?? '', at: 10 + i };
-    // Both what is struck and its repeat after a reload that did not see it stored.
+    // Both what is tapped and its repeat after a reload that did not see it stored.
     const twice = await Promise.all([
       addRunEvent('a', event, run.events.length, d),
       addRunEvent('a', event, run.events.length, d),
     ]);
-    struck += twice.filter((r) => r.ok && r.value).length;
+    tapped += twice.filter((r) => r.ok && r.value).length;
   }
   const run = (await loadShop(d)).runs[0];
   if (!run) throw new Error('gone');
-  expect(struck).toBe(run.events.length);
+  expect(tapped).toBe(run.events.length);
   expect(foldRun(run)).toMatchObject({ good: 4, spoiled: 0, ended: 'finished' });
   expect(run.events).toHaveLength(4 * cycleOf(run).length);
 });

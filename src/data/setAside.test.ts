@@ -4,7 +4,7 @@ import 'fake-indexeddb/auto';
 import { DEFAULT_SETTINGS, type Settings } from '@/core/shop/settings';
 import type { Run } from '@/core/shop/run';
 import { MesaDb } from './db';
-import { bringJobFile, jobFileText } from './files';
+import { importJobFile, jobFileText } from './files';
 import { isKept, listJobs, openJob } from './jobs';
 import { startRun } from './runs';
 import { loadDemo, seedIfEmpty } from './seed';
@@ -72,7 +72,7 @@ test('settings that cannot be read are not written over until a person starts af
   const refused = [
     await changeSettings((s) => ({ ...s, shopName: 'Other' }), d),
     await loadDemo('en', d, TODAY),
-    await bringJobFile(file?.ok ? file.value : '', d),
+    await importJobFile(file?.ok ? file.value : '', d),
   ];
   for (const r of refused)
     expect(inEnglish(r.ok ? '' : english.text(r.problem.what))).toMatch(

@@ -15,7 +15,7 @@ import { addQuote, moveQuote, quotesOf } from './quotes';
 import { addRunEvent, startRun } from './runs';
 import { seedIfEmpty } from './seed';
 import {
-  bringShelf,
+  importStock,
   cancelOrder,
   countItem,
   itemLines,
@@ -86,27 +86,27 @@ describe('a run', () => {
     if (!run) throw new Error('no run');
     value(await startRun(run, d));
     let events = 0;
-    const strike = async (event: RunEvent) => {
+    const tap = async (event: RunEvent) => {
       expect(value(await addRunEvent('run-1', event, events, d))).toBe(true);
       events += 1;
     };
-    return { d, run, strike };
+    return { d, run, tap };
   };
 
   test('takes every piece it presses or spoils off the shelf, and puts back what is taken back', async () => {
-    const { d, run, strike } = await begun();
+    const { d, run, tap } = await begun();
     const before = (await mugs(d)).balance.onHand;
     const cycle = cycleOf(run);
     let at = 2000;
     const through = async () => {
-      for (const o of cycle) await strike({ kind: 'done', operationId: o.id, at: (at += 1000) });
+      for (const o of cycle) await tap({ kind: 'done', operationId: o.id, at: (at += 1000) });
     };
     await through();
     expect((await mugs(d)).balance.onHand).toBe(before - 1);
-    await strike({ kind: 'done', operationId: cycle[0]?.id ?? '', at: (at += 1000) });
-    await strike({ kind: 'spoiled', operationId: cycle[1]?.id ?? '', at: (at += 1000), why: 'ghost' });
+    await tap({ kind: 'done', operationId: cycle[0]?.id ?? '', at: (at += 1000) });
+    await tap({ kind: 'spoiled', operationId: cycle[1]?.id ?? '', at: (at += 1000), why: 'ghost' });
     expect((await mugs(d)).balance.onHand).toBe(before - 2);
-    await strike({ kind: 'undo', at: (at += 1000) });
+    await tap({ kind: 'undo', at: (at += 1000) });
     expect((await mugs(d)).balance.onHand).toBe(before - 1);
     const lines = await itemLines('shelf-mug-325', d);
     expect(lines.map((l) => l.kind).sort()).toEqual(['counted', 'pressed', 'put-back', 'spoiled']);
@@ -116,11 +116,10 @@ describe('a run', () => {
   });
 
   test('of a blank nobody keeps on the shelf changes nothing there', async () => {
-    const { d, run, strike } = await begun();
+    const { d, run, tap } = await begun();
     value(await removeItem('shelf-mug-325', d));
     const all = await d.movements.count();
-    for (const [i, o] of cycleOf(run).entries())
-      await strike({ kind: 'done', operationId: o.id, at: 2000 + i });
+    for (const [i, o] of cycleOf(run).entries()) await tap({ kind: 'done', operationId: o.id, at: 2000 + i });
     expect(await d.movements.count()).toBe(all);
   });
 });
@@ -212,7 +211,7 @@ describe('the table of the shelf', () => {
     expect(rows.map((r) => r.item)).toEqual(shelf.map((x) => x.item));
     expect(rows.map((r) => r.onHand)).toEqual(shelf.map((x) => x.balance.onHand));
     const lines = await d.movements.count();
-    value(await bringShelf(rows, d));
+    value(await importStock(rows, d));
     // Nothing was off: nothing was written.
     expect(await d.movements.count()).toBe(lines);
   });

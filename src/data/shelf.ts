@@ -265,7 +265,7 @@ export const putBackPrinted = (
   addLines(putBackLines(lines, { at: Date.now(), jobId, newId: () => newId('line') }), db);
 
 /** Items and counts of a table, added beside the shop's own; a count makes the ledger agree. All or nothing. */
-export const bringShelf = (
+export const importStock = (
   rows: readonly { readonly item: StockItem; readonly onHand: number | null }[],
   db: MesaDb = theDb,
 ): Promise<Result<number>> =>

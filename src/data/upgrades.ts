@@ -12,7 +12,7 @@ import { TO_10 } from '@/core/formats/upgrades/to10';
 import { TO_11 } from '@/core/formats/upgrades/to11';
 import { countBySettings, indexLog } from './upgradeLog';
 
-/** One version of the database: what it indexes anew, and what becomes of the records of the version before. Never edited once released. */
+/** One version of the database: what it indexes again, and what becomes of the records of the version before. Never edited once released. */
 interface DbVersion {
   readonly version: number;
   readonly stores: Readonly<Record<string, string | null>>;

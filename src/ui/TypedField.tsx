@@ -32,7 +32,7 @@ interface Props<T> {
 interface Before<T> {
   readonly text: string;
   readonly value: T | undefined;
-  readonly bringBack: (() => void) | null;
+  readonly restore: (() => void) | null;
 }
 
 /** What is typed into a field: it takes effect as soon as it can be read, and Escape takes back all of it. */
@@ -86,7 +86,7 @@ function useTyped<T>({
     before.current = null;
     if (!was || sent.current === null) return;
     const parsed = parse(was.text);
-    if (was.bringBack) was.bringBack();
+    if (was.restore) was.restore();
     else if (was.value !== undefined) onValue(was.value);
     else if (parsed.ok) onValue(parsed.value);
   };
@@ -107,7 +107,7 @@ function useTyped<T>({
     shown: draft ?? text,
     wrong,
     enter: () => {
-      before.current = { text, value, bringBack: remember?.() ?? null };
+      before.current = { text, value, restore: remember?.() ?? null };
       typedIn.current = false;
       sent.current = null;
     },

@@ -43,7 +43,7 @@ export type HeatAnswer =
   | ({ readonly kind: 'window' } & WindowMap);
 
 /** Answers found so far, by the key of their question. */
-export type HeatBook = Readonly<Record<HeatKey, HeatAnswer>>;
+export type HeatCache = Readonly<Record<HeatKey, HeatAnswer>>;
 
 const KEPT = 32;
 const resolved: Lru<string, Resolved> = createLru(KEPT);

@@ -71,7 +71,7 @@ function best(tried: readonly Tried[], now: LogDoses, r: Resolved, belief: Belie
   const before = believedDoses(now, belief).least.value;
   let found: SizedChange | null = null;
   for (const t of tried) {
-    // What is not known moves the dose as much as it did before: only the dose itself is simulated anew.
+    // What is not known moves the dose as much as it did before: only the dose itself is simulated again.
     const doses = { ...now, ...logDoses(r.load, t.settings) };
     const step = Math.abs(doses.least - now.least);
     if (step < LEAST_DOSE_STEP) continue;

@@ -19,7 +19,7 @@ function timed(
 ): { readonly closing: TimedClosing; readonly power: number; readonly capacity: number } {
   const faults = { ...faultsOf(seed), readsHighK: 0, contactFactor: 1, coolCorner: { x: 0, y: 0, byK: 0 } };
   const run = pressRun(faults, load, setting(190, 1500));
-  // What a person writes down: whole degrees, and a clock struck about right.
+  // What a person writes down: whole degrees, and a clock tapped about right.
   const random = seeded(seed * 7 + 1);
   return {
     closing: {

@@ -22,7 +22,7 @@ export interface HeaterFit {
   readonly misfit: number;
 }
 
-/** A display read by eye, K; and a clock struck by hand, s and a share of the time: the last degree comes slowly. */
+/** A display read by eye, K; and a clock tapped by hand, s and a share of the time: the last degree comes slowly. */
 const READ_K = 1.5;
 const STRUCK_S = 3;
 const STRUCK_SHARE = 0.04;

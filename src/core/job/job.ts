@@ -99,7 +99,7 @@ const ladderSchema = z.strictObject({
 });
 export type Ladder = z.infer<typeof ladderSchema>;
 
-/** Where a person put this job in the day: on which presses, from when on. It stays there when all else is laid out anew. */
+/** Where a person put this job in the day: on which presses, from when on. It stays there when all else is laid out again. */
 const pinSchema = z.strictObject({ pressId: idSchema, from: momentSchema });
 export type Pin = z.infer<typeof pinSchema>;
 

@@ -134,7 +134,7 @@ const UNLIKELY = 0.02;
 
 /**
  * Many pieces laid over each other. In both coordinates the marks are held against marks strewn evenly over the same faces, lying as they lay.
- * Where both gather, the ways the pieces lay are dealt out anew among the marks: what still gathers then does not need them.
+ * Where both gather, the ways the pieces lay are dealt out again among the marks: what still gathers then does not need them.
  */
 export function overlay(all: readonly LaidMark[]): Overlay {
   const marks = all.slice(0, MOST_MARKS);

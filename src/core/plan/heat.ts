@@ -1,6 +1,6 @@
 import { MATERIAL_WORDS } from '../shop/kindWords';
 import type { Figure, Finding } from '../figures/figure';
-import type { HeatBook } from '../heat/answer';
+import type { HeatCache } from '../heat/answer';
 import { chooseHeat, goodPiecesOf, provenFor, type ChosenHeat, type ProvenCounts } from '../heat/choose';
 import { heaterOf } from '../heat/heaters';
 import type { HeatQuestion } from '../heat/question';
@@ -67,7 +67,7 @@ export interface HeatInput {
   /** Entries of the log that say what was tried on this press. */
   readonly tried: readonly LogEntry[];
   /** Answers of the model found so far. Without them nothing is simulated, and all of it is wanted. */
-  readonly book: HeatBook;
+  readonly book: HeatCache;
 }
 
 /** All that is done to a piece: by hand before, at the press, and its cooling. */
@@ -173,7 +173,7 @@ function started(
   choose: (moved?: Parameters<typeof chooseHeat>[7]) => ChosenHeat | null,
   first: ChosenHeat,
   subject: HeatSubject,
-  book: HeatBook,
+  book: HeatCache,
 ): { readonly chosen: ChosenHeat; readonly wanted: readonly HeatQuestion[] } {
   const ask = asking(book);
   const chosen = choose((start) => {

@@ -1,4 +1,4 @@
-import type { HeatBook, HeatMatch, HeatOptions } from '../heat/answer';
+import type { HeatCache, HeatMatch, HeatOptions } from '../heat/answer';
 import type { ChosenHeat } from '../heat/choose';
 import type { HeatOutcome } from '../heat/outcome';
 import type { HeatQuestion } from '../heat/question';
@@ -75,7 +75,7 @@ export function heatModel(
   chosen: ChosenHeat,
   subject: HeatSubject,
   { most, from }: { readonly most: number; readonly from: MatchFrom | null },
-  book: HeatBook,
+  book: HeatCache,
   first: readonly HeatQuestion[],
 ): HeatModel {
   const { settings: s, base } = chosen;

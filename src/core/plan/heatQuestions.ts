@@ -1,5 +1,5 @@
 import { PRESSURE_WORDS } from '../heat/labels';
-import type { HeatAnswer, HeatBook } from '../heat/answer';
+import type { HeatAnswer, HeatCache } from '../heat/answer';
 import type { HeatCase } from '../heat/case';
 import { COOLING_PLACES, type CoolingPlace } from '../heat/cooling';
 import { heatKey, lastKey, type HeatKey, type HeatQuestion } from '../heat/question';
@@ -22,7 +22,7 @@ export interface Asked {
 }
 
 /** Reads answers from the book and notes what is not in it. */
-export function asking(book: HeatBook): Asked {
+export function asking(book: HeatCache): Asked {
   const wanted: HeatQuestion[] = [];
   const read = <K extends HeatAnswer['kind']>(key: HeatKey, kind: K) => {
     const found = book[key];

@@ -1,5 +1,5 @@
 import { demoShop } from '../demo/demoShop';
-import { answerHeat, type HeatBook } from '../heat/answer';
+import { answerHeat, type HeatCache } from '../heat/answer';
 import { heatKey, lastKey, type HeatQuestion } from '../heat/question';
 import type { Job } from '../job/job';
 import { figureById, plan } from './plan';
@@ -23,10 +23,10 @@ const wanted = (p: Plan): readonly HeatQuestion[] => p.heat.model?.wanted ?? [];
 const keys = (p: Plan): readonly string[] => wanted(p).map(heatKey);
 
 /** The book as the screen fills it: each answer by its question, and as the last of its like. */
-function answered(job: Job, before: HeatBook = {}): HeatBook {
+function answered(job: Job, before: HeatCache = {}): HeatCache {
   let book = before;
   for (const kind of ['start', 'outcome', 'window'] as const) {
-    const q = wanted(plan(job, shop, { heatBook: book })).find((x) => x.kind === kind);
+    const q = wanted(plan(job, shop, { heatCache: book })).find((x) => x.kind === kind);
     if (!q) continue;
     const answer = answerHeat(q);
     book = { ...book, [heatKey(q)]: answer, [lastKey(q)]: answer };
@@ -34,10 +34,10 @@ function answered(job: Job, before: HeatBook = {}): HeatBook {
   return book;
 }
 
-describe('while the model is asked anew', () => {
+describe('while the model is asked again', () => {
   const book = answered(slate());
-  const settled = plan(slate(), shop, { heatBook: book });
-  const other = plan(slate({ load: { ...slate().load, piecesAtOnce: 3 } }), shop, { heatBook: book });
+  const settled = plan(slate(), shop, { heatCache: book });
+  const other = plan(slate({ load: { ...slate().load, piecesAtOnce: 3 } }), shop, { heatCache: book });
 
   test('settings stay as they were, never those of the table, and it is marked as being updated', () => {
     const table = plan(slate(), shop).heat.chosen?.settings.dwellS;
@@ -60,13 +60,13 @@ describe('while the model is asked anew', () => {
     expect(other.heat.model?.window).toBe(window);
     expect(other.heat.model?.range).toEqual({ platenC: window?.platenC, dwellS: window?.dwellS });
     expect(other.heat.model?.rough).toBe(true);
-    const far = plan(slate({ heat: { dwellS: 3500 } }), shop, { heatBook: book });
+    const far = plan(slate({ heat: { dwellS: 3500 } }), shop, { heatCache: book });
     expect(far.heat.model?.window).toBeNull();
     expect(far.heat.model?.range.dwellS[1]).toBeGreaterThanOrEqual(3500);
   });
 
   test('another press asks from the table: what held for one kind of press says nothing of another', () => {
-    const oven = plan(slate({ pressId: 'bench-oven' }), shop, { heatBook: book });
+    const oven = plan(slate({ pressId: 'bench-oven' }), shop, { heatCache: book });
     expect(oven.heat.model?.shown ?? null).toBeNull();
   });
 

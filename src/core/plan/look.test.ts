@@ -137,7 +137,7 @@ describe('the one change', () => {
       ask: { verdict: 'under' as const, pieces: 1 },
     };
     const beyond = plan(job, shop, {
-      heatBook: { [heatKey(question)]: { kind: 'change', time: null, temperature: null, beyondHeat: true } },
+      heatCache: { [heatKey(question)]: { kind: 'change', time: null, temperature: null, beyondHeat: true } },
     });
     // Only where the book holds the answer of this very load.
     if (beyond.heat.chosen && JSON.stringify(beyond.heat.chosen.settings) === JSON.stringify(chosen.settings))

@@ -1,5 +1,5 @@
 import { figure, type Figure, type Finding } from '../figures/figure';
-import type { HeatBook } from '../heat/answer';
+import type { HeatCache } from '../heat/answer';
 import type { HeatOutcome } from '../heat/outcome';
 import type { HeatQuestion } from '../heat/question';
 import type { Job } from '../job/job';
@@ -61,7 +61,7 @@ export interface LookInput {
   /** Entries of this blank on this press that count, newest first. */
   readonly tried: readonly LogEntry[];
   readonly confirmed: ConfirmedCounts;
-  readonly book: HeatBook;
+  readonly book: HeatCache;
   readonly pattern: Pattern | null;
   readonly face: SeenFace | null;
   readonly wall: WrapPlan['wall'];
@@ -99,7 +99,7 @@ function keptOf(runs: readonly RunWithState[]): { readonly setS: number; readonl
 function outcomeAt(
   heat: HeatPlan,
   pressed: HeatSettings | null,
-  book: HeatBook,
+  book: HeatCache,
 ): { readonly outcome: HeatOutcome | null; readonly wanted: readonly HeatQuestion[] } {
   const { model, chosen } = heat;
   if (!model || !chosen || !pressed || sameSettings(pressed, chosen.settings))

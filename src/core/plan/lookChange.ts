@@ -1,5 +1,5 @@
 import { PRESSURE_WORDS } from '../heat/labels';
-import type { HeatBook, HeatAnswer } from '../heat/answer';
+import type { HeatCache, HeatAnswer } from '../heat/answer';
 import type { SizedChange } from '../heat/change';
 import { heatKey, type HeatQuestion } from '../heat/question';
 import { nextPressures } from '../heat/variants';
@@ -156,7 +156,7 @@ export function planChange(
   heat: HeatPlan,
   s: HeatSettings | null,
   ranked: readonly CauseShare[],
-  book: HeatBook,
+  book: HeatCache,
 ): ChangePlan {
   const { verdict, cause: settled } = look;
   const cause = settled ?? ranked[0]?.cause ?? null;

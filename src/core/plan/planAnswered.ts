@@ -1,4 +1,4 @@
-import { answerHeat, type HeatBook } from '../heat/answer';
+import { answerHeat, type HeatCache } from '../heat/answer';
 import { heatKey, type HeatQuestion } from '../heat/question';
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
@@ -19,19 +19,19 @@ export type GoOn = () => boolean;
  * route. Screens have a worker answer instead.
  */
 export function planAnswered(job: Job, shop: Shop, extra: Extra = {}, goOn: GoOn = () => true): Plan {
-  let book: HeatBook = extra.heatBook ?? {};
-  let made = plan(job, shop, { ...extra, heatBook: book });
+  let book: HeatCache = extra.heatCache ?? {};
+  let made = plan(job, shop, { ...extra, heatCache: book });
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const wanted = [...(made.heat.model?.wanted ?? []), ...made.look.wanted].filter(
       (q) => isFigure(q) && book[heatKey(q)] === undefined,
     );
-    // What hangs on the start is asked anew once it is known: it comes first, alone.
+    // What hangs on the start is asked again once it is known: it comes first, alone.
     const first = wanted.filter((q) => q.kind === 'start');
     const now = first.length > 0 ? first : wanted;
     if (now.length === 0) break;
     const answered = now.flatMap((q) => (goOn() ? [[heatKey(q), answerHeat(q)] as const] : []));
     book = { ...book, ...Object.fromEntries(answered) };
-    made = plan(job, shop, { ...extra, heatBook: book });
+    made = plan(job, shop, { ...extra, heatCache: book });
   }
   const { model } = made.heat;
   // What only a screen would ask for is not part of an answer.

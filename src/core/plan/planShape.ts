@@ -1,5 +1,5 @@
 import type { ImageAnalysis } from '../art/analyseImage';
-import type { HeatBook } from '../heat/answer';
+import type { HeatCache } from '../heat/answer';
 import type { ProvenCounts } from '../heat/choose';
 import type { Job } from '../job/job';
 import type { ConfirmedCounts } from '../look/shopTable';
@@ -43,5 +43,5 @@ export interface Extra {
   /** Causes the shop settled on, where the shop given does not hold all of its log. */
   readonly confirmed?: ConfirmedCounts;
   /** What the heat model has answered so far, by question; what it is still asked stands in the plan. */
-  readonly heatBook?: HeatBook;
+  readonly heatCache?: HeatCache;
 }

@@ -20,7 +20,7 @@ export function closedJustNow(run: Run, state: RunState): boolean {
   );
 }
 
-/** The lowest reading struck since the press was closed; null where nobody did. */
+/** The lowest reading tapped since the press was closed; null where nobody did. */
 export function lowestRead(run: Run, state: RunState): number | null {
   const reads = run.events.filter(
     (e): e is Extract<RunEvent, { kind: 'reading' }> =>
@@ -29,7 +29,7 @@ export function lowestRead(run: Run, state: RunState): number | null {
   return reads[reads.length - 1]?.readC ?? null;
 }
 
-/** Whether “back at temperature” has been struck since the press was closed. */
+/** Whether “back at temperature” has been tapped since the press was closed. */
 export const wasBack = (run: Run, state: RunState): boolean =>
   run.events.some((e) => e.kind === 'reading' && e.what === 'back' && e.at >= state.stepStartedAt);
 

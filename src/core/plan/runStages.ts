@@ -33,7 +33,7 @@ import type { WrapPlan } from './wrapPlan';
 
 const NO_ANALYSES: NonNullable<Extra['analyses']> = {};
 const NO_CHECKS: readonly Check[] = [];
-const NO_BOOK: NonNullable<Extra['heatBook']> = {};
+const NO_BOOK: NonNullable<Extra['heatCache']> = {};
 
 interface Sizes {
   readonly on: OnPaper;
@@ -214,7 +214,7 @@ function heatOf(stages: Stages, job: Job, shop: Shop, extra: Extra, wrap: WrapPl
     proven: extra.proven,
     log: extra.proven ? NO_LOG : shop.log,
     tried: extra.tried ?? shop.log,
-    book: extra.heatBook ?? NO_BOOK,
+    book: extra.heatCache ?? NO_BOOK,
   });
 }
 
@@ -303,7 +303,7 @@ export function createRunner(remember: Remember, on: OnStage = () => undefined) 
       ),
       confirmed:
         extra.confirmed ?? (shop.log.length === 0 ? NONE_CONFIRMED : stages.confirmed({ log: shop.log })),
-      book: extra.heatBook ?? NO_BOOK,
+      book: extra.heatCache ?? NO_BOOK,
       pattern,
       face: pattern && stages.face({ pattern }),
       wall,

@@ -38,7 +38,7 @@ test('a wall clock that is kept right by small steps is followed', () => {
   expect(after(begun, 1000, 1400).jump).toBeNull();
 });
 
-test('a page opened anew goes on from what was kept, whatever the wall was set to meanwhile', () => {
+test('a page opened again goes on from what was kept, whatever the wall was set to meanwhile', () => {
   const kept = recordOf(after(after(begun, 5000), 300, 300 - HOUR));
   // Two seconds later by the wall that is an hour behind.
   expect(shopTimeMs(openClock(kept, { wallMs: kept.wallMs + 2000, countMs: 3 })) - WALL).toBe(7300);
@@ -68,7 +68,7 @@ test('shop time never runs backwards, whatever the wall does', () => {
   );
 });
 
-test('a counter begun anew moves no time back', () => {
+test('a counter begun again moves no time back', () => {
   const at = after(begun, 5000);
   expect(shopTimeMs(readClock(at, { wallMs: at.last.wallMs + 40, countMs: 1 })) - WALL).toBe(5040);
   expect(shopTimeMs(readClock(at, { wallMs: at.last.wallMs - HOUR, countMs: 1 })) - WALL).toBe(5000);

@@ -52,7 +52,7 @@ export function openClock(kept: ClockRecord | null, now: Reading): ShopClock {
 /** Takes a reading in: shop time goes on by what was counted where the clock was set, by the wall where the machine slept. */
 export function readClock(clock: ShopClock, now: Reading): ShopClock {
   const counted = now.countMs - clock.last.countMs;
-  // A counter that was begun anew tells nothing: the wall is followed as long as it does not go back.
+  // A counter that was begun again tells nothing: the wall is followed as long as it does not go back.
   if (counted < 0)
     return { ...clock, offsetMs: clock.offsetMs + Math.max(0, clock.last.wallMs - now.wallMs), last: now };
   const byMs = now.wallMs - clock.last.wallMs - counted;

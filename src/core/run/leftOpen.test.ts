@@ -6,7 +6,7 @@ import { CYCLE, done, PRESS, queued, pieces, T0, must } from './testRun';
 /** A mat of 240 × 220 mm with 500 W: 9000 J/(m² K), 19 W/(m² K) open, 5 closed. */
 const RESTS: Run['press'] = { ...PRESS, restingC: 150, power: { watts: 500, from: 'measured', volts: null } };
 const AREA = 0.24 * 0.22;
-/** All steps of one load, struck at second `at`. */
+/** All steps of one load, tapped at second `at`. */
 const through = (at: number, n = CYCLE.length): Run => ({
   ...queued(pieces(3), 1, { press: RESTS }),
   events: CYCLE.slice(0, n).map((id, i) => ({

@@ -67,7 +67,7 @@ test('blanks left: those counted less all that went through since, good or not',
   expect(blanksLeft(states(queued(ALL)))).toBeNull();
 });
 
-test('presses keep their numbers while others are done and begun anew, and start afresh another day', () => {
+test('presses keep their numbers while others are done and begun again, and start afresh another day', () => {
   const at = (id: string, press: string, startedAt: number, ended = false): Run =>
     queued(ALL, 1, {
       id,
@@ -102,7 +102,7 @@ test('pieces still to come are what the presses that are on will take, each once
   expect(toCome(states(spoiled))).toBe(4);
 });
 
-test('a record read anew is folded on; one that was begun or went otherwise is folded afresh', () => {
+test('a record read again is folded on; one that was begun or went otherwise is folded afresh', () => {
   const run = queued(ALL, 1, { id: 'same', events: load(ALL.slice(1, 2)) });
   expect(withState(run).state).toEqual(foldRun(run));
   const more = { ...run, events: [...run.events, done('load', 50)] };

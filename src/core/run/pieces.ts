@@ -40,7 +40,7 @@ const goesOn = (run: Run, from: Run): boolean =>
   run.operations.length === from.operations.length &&
   from.events.every((e, i) => sameEvent(run.events[i], e));
 
-/** A run with its state. What was folded of it before is gone on from: a record read anew costs no more than its newest events. */
+/** A run with its state. What was folded of it before is gone on from: a record read again costs no more than its newest events. */
 export function withState(run: Run): RunWithState {
   const known = folded.get(run.id);
   const from = known && (known.run === run || goesOn(run, known.run)) ? known.fold : undefined;

@@ -228,7 +228,7 @@ const anyRun = fc
     return { ...of, events: [...madeOf(of, all)] };
   });
 
-test('whatever is struck, counts add up and time never runs backwards', () => {
+test('whatever is tapped, counts add up and time never runs backwards', () => {
   fc.assert(
     fc.property(anyRun, (of) => {
       const state = foldRun(of);

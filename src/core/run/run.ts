@@ -263,10 +263,10 @@ export function foldOn(run: Run, from: Fold = startFold(run)): Fold {
 
 export const foldRun = (run: Run): RunState => foldOn(run).state;
 
-/** What a button or a key can strike about the step in hand. */
+/** What a button or a key can tap about the step in hand. */
 export type Struck = 'done' | 'spoiled' | 'undo' | 'undo-load' | 'stop';
 
-/** What a person struck, as an event about the operation in hand; null where the run has no operation in hand. */
+/** What a person tapped, as an event about the operation in hand; null where the run has no operation in hand. */
 export function eventOf(
   run: Run,
   state: RunState,

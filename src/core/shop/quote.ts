@@ -7,7 +7,7 @@ import { centsSchema } from './money';
 const QUOTE_STATES = ['made', 'sent', 'accepted', 'declined', 'replaced'] as const;
 export type QuoteState = (typeof QUOTE_STATES)[number];
 
-/** What was offered, as it stood: nothing in it is calculated anew. */
+/** What was offered, as it stood: nothing in it is calculated again. */
 export const quoteSchema = z
   .strictObject({
     id: idSchema,

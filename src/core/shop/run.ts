@@ -29,17 +29,17 @@ export const personSchema = z
   .string()
   .check(z.minLength(1), z.maxLength(24, rule('fields.most24Characters')));
 const moment = { at: momentSchema };
-const struck = { ...moment, operationId: operationIdSchema, by: z.optional(personSchema) };
+const tapped = { ...moment, operationId: operationIdSchema, by: z.optional(personSchema) };
 /** Pieces of the load that begins where this one ends; none where nothing is left to press. Absent in runs that do not know their pieces. */
 const next = { next: z.optional(loadPiecesSchema) };
 
 /** What happened at the press, in order. State is folded from these, so a reload loses nothing; a wrong one is answered by another. */
 const runEventSchema = z.discriminatedUnion('kind', [
   /** An operation ended, by its id in the list of the run. */
-  z.strictObject({ ...struck, ...next, kind: z.literal('done') }),
+  z.strictObject({ ...tapped, ...next, kind: z.literal('done') }),
   /** A piece was spoiled during an operation: which and why, where it was said. */
   z.strictObject({
-    ...struck,
+    ...tapped,
     ...next,
     kind: z.literal('spoiled'),
     piece: z.optional(z.int().check(z.gte(1), z.lte(100000))),

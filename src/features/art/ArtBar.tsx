@@ -20,13 +20,13 @@ interface Props {
   readonly onShows: (s: ArtShows) => void;
   readonly round: boolean;
   readonly busy: boolean;
-  readonly onBring: (files: readonly File[]) => void;
+  readonly onImport: (files: readonly File[]) => void;
   readonly onDraw: (ref: PictureRef) => void;
   readonly onText: () => void;
 }
 
 /** What can be put on the wrap, and the ways to look at it. */
-export function ArtBar({ shows, onShows, round, busy, onBring, onDraw, onText }: Props) {
+export function ArtBar({ shows, onShows, round, busy, onImport, onDraw, onText }: Props) {
   const t = useWords();
   const { job, plan } = useJob();
   const [naming, setNaming] = useState(false);
@@ -38,7 +38,7 @@ export function ArtBar({ shows, onShows, round, busy, onBring, onDraw, onText }:
         label={t('art.pictureFile')}
         accept={PICTURE_FILES}
         disabled={busy}
-        onFile={(f) => onBring([f])}
+        onFile={(f) => onImport([f])}
       >
         <ImagePlus size={18} aria-hidden /> {busy ? t('art.looking') : t('common.picture')}
       </FileButton>

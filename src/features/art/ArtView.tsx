@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import { MOST_LAYERS, textLayer, type PictureRef } from '@/core/job/art';
 import { isRound } from '@/core/shop/blank';
 import { newId } from '@/data/ids';
-import { bringPicture } from '@/data/pictures';
+import { importPicture } from '@/data/pictures';
 import { DroppedDialog, sayDropped } from './DroppedDialog';
 import { notifyProblem } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
@@ -66,10 +66,10 @@ export function ArtView() {
     choose(id);
     setShows('board');
   };
-  const bring = async (files: readonly File[], instead: string | null = null) => {
+  const importFile = async (files: readonly File[], instead: string | null = null) => {
     setBusy(true);
     for (const file of files) {
-      const r = await whileReading(file.name, bringPicture(file, sayDropped));
+      const r = await whileReading(file.name, importPicture(file, sayDropped));
       if (!r.ok) notifyProblem(r.problem);
       else if (instead) edit(replaced(instead, r.value));
       else add(r.value);
@@ -105,7 +105,7 @@ export function ArtView() {
         onDrop={(e) => {
           e.preventDefault();
           setOver(false);
-          void bring([...e.dataTransfer.files]);
+          void importFile([...e.dataTransfer.files]);
         }}
       >
         <ArtBar
@@ -113,7 +113,7 @@ export function ArtView() {
           onShows={setShows}
           round={isRound(plan.blank.blank)}
           busy={busy}
-          onBring={(f) => void bring(f)}
+          onImport={(f) => void importFile(f)}
           onDraw={add}
           onText={addText}
         />
@@ -123,7 +123,7 @@ export function ArtView() {
               <LayerList />
               <OnTaper />
               {layer?.kind === 'picture' && (
-                <PictureTools layer={layer} onReplace={(f) => void bring([f], layer.id)} />
+                <PictureTools layer={layer} onReplace={(f) => void importFile([f], layer.id)} />
               )}
               {layer?.kind === 'text' && <TextTools layer={layer} />}
             </div>

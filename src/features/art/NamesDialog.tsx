@@ -19,7 +19,7 @@ import { decodeText, readNames, type ReadNames } from '@/core/formats/namesList'
 import type { Names, PictureRef } from '@/core/job/art';
 import { problemMessage } from '@/core/basics/result';
 import { newId } from '@/data/ids';
-import { bringPicture } from '@/data/pictures';
+import { importPicture } from '@/data/pictures';
 import { sayDropped } from './DroppedDialog';
 import { Button } from '@/ui/Button';
 import { FileButton } from '@/ui/FileButton';
@@ -51,8 +51,8 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
     if (decoded.ok) setText(decoded.value);
     else notifyProblem(decoded.problem);
   };
-  const bring = async (file: File) => {
-    const r = await whileReading(file.name, bringPicture(file, sayDropped));
+  const importFile = async (file: File) => {
+    const r = await whileReading(file.name, importPicture(file, sayDropped));
     if (r.ok) setPictures((p) => [...p.filter((x) => x.name !== r.value.name), r.value].slice(-60));
     else notifyProblem(r.problem);
   };
@@ -86,7 +86,11 @@ export function NamesDialog({ onClose }: { onClose: () => void }) {
             >
               <FileUp size={18} aria-hidden /> {t('art.openCsvFile')}
             </FileButton>
-            <FileButton label={t('art.pictureList')} accept={PICTURE_FILES} onFile={(f) => void bring(f)}>
+            <FileButton
+              label={t('art.pictureList')}
+              accept={PICTURE_FILES}
+              onFile={(f) => void importFile(f)}
+            >
               {t('art.pictureNamedList')}
             </FileButton>
           </div>

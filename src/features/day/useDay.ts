@@ -9,7 +9,7 @@ import { inDayWorker } from '@/workers/client';
 import { notifyProblem } from '@/ui/notify';
 import { useShopWithRuns } from '../shell/shopContext';
 
-/** The day is laid out anew so often where nothing happens: the clock alone moves it. */
+/** The day is laid out again so often where nothing happens: the clock alone moves it. */
 const ANEW_MS = 5 * 60_000;
 
 /** Questions asked of the worker by this page. */
@@ -17,7 +17,7 @@ let questions = 0;
 
 export interface DayView {
   readonly day: DayPlan | null;
-  /** Whether it is being laid out anew. */
+  /** Whether it is being laid out again. */
   readonly busy: boolean;
 }
 
@@ -31,12 +31,12 @@ function useTick(everyMs: number): number {
   return at;
 }
 
-/** The jobs of the shop as a day, from the worker; laid out anew whenever a job, the shop or a run changes. */
+/** The jobs of the shop as a day, from the worker; laid out again whenever a job, the shop or a run changes. */
 export function useDay(): DayView {
   const { shop, jobs, proven } = useShopWithRuns();
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
   const seen = useLiveQuery(async () => ({ of: await seenOfJobs(all), sheets: await loadPrinted() }), [all]);
-  // Read anew with every change of a job, and nearly always the same.
+  // Read again with every change of a job, and nearly always the same.
   const seenText = seen && JSON.stringify(seen);
   const tick = useTick(ANEW_MS);
   const [view, setView] = useState<DayView>({ day: null, busy: true });

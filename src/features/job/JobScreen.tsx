@@ -29,7 +29,7 @@ import { JobRail } from './JobRail';
 import { HowItAddsUp } from './HowItAddsUp';
 import { STEP_KEYS, STEP_VIEWS } from './stepViews';
 import { useJobLog } from './useJobLog';
-import { useHeatBook, useTried, useWantedHeat } from './useHeatBook';
+import { useHeatCache, useTried, useWantedHeat } from './useHeatCache';
 import { useNests, useWantedNests } from './useNests';
 import { useOpenJob, type OpenJob } from './useOpenJob';
 
@@ -74,7 +74,7 @@ const Unreadable = () => {
   );
 };
 
-/** The plan of the open job, made anew as it changes, and what it still wants calculated. */
+/** The plan of the open job, made again as it changes, and what it still wants calculated. */
 function useMadePlan(job: Job, step: JobStep): { readonly made: Plan; readonly shop: Shop } {
   const { shop: things, jobs, proven } = useShop();
   const { id } = job;
@@ -92,7 +92,7 @@ function useMadePlan(job: Job, step: JobStep): { readonly made: Plan; readonly s
   );
   const { nests, look } = useNests();
   const tried = useTried(job, things);
-  const { book: heatBook, ask } = useHeatBook();
+  const { book: heatCache, ask } = useHeatCache();
   const confirmed = useLiveQuery(() => confirmedCounts(), []) ?? NONE_CONFIRMED;
   const made = useMemo(
     () =>
@@ -104,9 +104,9 @@ function useMadePlan(job: Job, step: JobStep): { readonly made: Plan; readonly s
         tally: log.tally,
         tried,
         confirmed,
-        heatBook,
+        heatCache,
       }),
-    [planJob, job, shop, analyses, sharedJobs, nests, proven, log.tally, tried, confirmed, heatBook],
+    [planJob, job, shop, analyses, sharedJobs, nests, proven, log.tally, tried, confirmed, heatCache],
   );
   const wanted = useMemo(
     () => [...(made.heat.model?.wanted ?? []), ...(step === 'look' ? made.look.wanted : [])],

@@ -96,7 +96,7 @@ interface ListProps {
   readonly find: string;
 }
 
-/** One line a job, by day due and late first unless another heading is struck; done jobs put away below. */
+/** One line a job, by day due and late first unless another heading is tapped; done jobs put away below. */
 function JobLists({ jobs, jobStatuses, find }: ListProps) {
   const t = useWords();
   const [order, setOrder] = useState<JobOrder>({ by: 'due', down: false });
@@ -150,15 +150,19 @@ function JobLists({ jobs, jobStatuses, find }: ListProps) {
 function BringJob() {
   const t = useWords();
   const router = useRouter();
-  const bring = async (file: File) => {
-    const { bringJobFile } = await part(() => import('@/data/files'));
+  const importFile = async (file: File) => {
+    const { importJobFile } = await part(() => import('@/data/files'));
     const text = await readText(file, MOST_WITH_PICTURES_BYTES, say('jobs.saveJobWithoutPictures'));
-    const r = text.ok ? await bringJobFile(text.value) : text;
+    const r = text.ok ? await importJobFile(text.value) : text;
     if (r.ok) router.push(`/job/${r.value.id}/blank`);
     else notifyProblem(r.problem);
   };
   return (
-    <FileButton label={t('common.jobFile')} accept=".json,application/json" onFile={(f) => void bring(f)}>
+    <FileButton
+      label={t('common.jobFile')}
+      accept=".json,application/json"
+      onFile={(f) => void importFile(f)}
+    >
       <FileUp size={18} aria-hidden /> {t('jobs.openJobFile')}
     </FileButton>
   );

@@ -33,7 +33,7 @@ async function analysesOf(pictures: readonly PictureRef[]) {
   return Object.fromEntries(found.flatMap(([id, l]) => (l ? [[id, l]] : [])));
 }
 
-/** The status of every job, by its id: as kept where nothing has changed since, calculated anew, one after another, where it has. */
+/** The status of every job, by its id: as kept where nothing has changed since, calculated again, one after another, where it has. */
 export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
   const { shop, jobs, proven } = useShopWithRuns();
   const ids = jobs.map((j) => j.id).join(' ');

@@ -16,7 +16,7 @@ import { notify, notifyProblem } from '@/ui/notify';
 import { Segments } from '@/ui/Segments';
 import { Select } from '@/ui/Select';
 import { VERDICT_WORDS } from '../look/Judgement';
-import { personHere } from '../press/strike';
+import { personHere } from '../press/tap';
 
 const NONE = 'none';
 

@@ -47,7 +47,7 @@ async function readLog(text: string): Promise<Result<Brought>> {
   return table.ok ? { ok: true, value: { entries: table.value, pictures: [] } } : table;
 }
 
-async function bring(file: File): Promise<void> {
+async function importFile(file: File): Promise<void> {
   const text = await readText(file, MOST_WITH_PICTURES_BYTES, say('common.splitNothingWasChanged'));
   if (!text.ok) return notifyProblem(text.problem);
   const read = await readLog(text.value);
@@ -135,7 +135,7 @@ export function LogActions({ query, found }: Props) {
         onChange={(e) => {
           const file = e.target.files?.[0];
           e.target.value = '';
-          if (file) void bring(file);
+          if (file) void importFile(file);
         }}
       />
       <Button onClick={() => input.current?.click()}>

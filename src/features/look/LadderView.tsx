@@ -20,7 +20,7 @@ import { notify, notifyProblem } from '@/ui/notify';
 import { Segments } from '@/ui/Segments';
 import { Q, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
-import { personHere } from '../press/strike';
+import { personHere } from '../press/tap';
 import { entryFrom } from './entry';
 import { recipeOf } from './WriteInLog';
 import { LadderChart } from './LadderChart';

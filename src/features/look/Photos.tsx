@@ -6,7 +6,7 @@ import { Camera, Image as Picture } from 'lucide-react';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { cornersGoRound } from '@/core/look/square';
 import { MOST_PHOTOS, type Photo } from '@/core/shop/mark';
-import { bringPhoto } from '@/data/photos';
+import { importPhoto } from '@/data/photos';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { FileButton } from '@/ui/FileButton';
@@ -28,10 +28,10 @@ export function Photos({ on, shown, onShown }: Props) {
   const [squaring, setSquaring] = useState<string | null>(null);
   const { photos } = job.look;
   const mine = photos.find((p) => p.of === on);
-  const bring = async (file: File) => {
+  const importFile = async (file: File) => {
     if (photos.length >= MOST_PHOTOS && !mine)
       return notifyWrong(t('inspect.photographsKeptOneInspection', { mostPhotos: MOST_PHOTOS }));
-    const r = await bringPhoto(file, on);
+    const r = await importPhoto(file, on);
     if (!r.ok) return notifyProblem(r.problem);
     edit((j) => ({
       ...j,
@@ -48,13 +48,17 @@ export function Photos({ on, shown, onShown }: Props) {
   const squared = photos.find((p) => p.id === squaring);
   return (
     <span className="flex flex-wrap items-center gap-1">
-      <FileButton label={t('inspect.photographOfThe', { on })} accept="image/*" onFile={(f) => void bring(f)}>
+      <FileButton
+        label={t('inspect.photographOfThe', { on })}
+        accept="image/*"
+        onFile={(f) => void importFile(f)}
+      >
         <Picture size={18} aria-hidden />
         <span className="sr-only">
           {t('inspect.anotherPhotograph', { which: mine ? 'anotherPhotogr' : 'other' })}
         </span>
       </FileButton>
-      <CameraButton on={on} onFile={(f) => void bring(f)} />
+      <CameraButton on={on} onFile={(f) => void importFile(f)} />
       {mine && (
         <>
           <Button aria-pressed={shown} onClick={() => onShown(!shown)}>

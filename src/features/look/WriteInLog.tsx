@@ -15,7 +15,7 @@ import { Dialog } from '@/ui/Dialog';
 import { Say, useWords } from '@/ui/words';
 import { notify, notifyProblem, notifyWrong } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
-import { personHere } from '../press/strike';
+import { personHere } from '../press/tap';
 import { entryFrom } from './entry';
 
 /** What is still missing before a look can be written down, in words. */
@@ -31,7 +31,7 @@ export function WriteInLog() {
   const t = useWords();
   const { job, plan, shop, edit } = useJob();
   const [offer, setOffer] = useState<LogEntry | null>(null);
-  // The entry is named before the button can be struck: struck twice, it is the same entry.
+  // The entry is named before the button can be tapped: tapped twice, it is the same entry.
   const [entryId, setEntryId] = useState(() => newId('log'));
 
   const write = async () => {

@@ -136,7 +136,7 @@ export function placeOf(tool: Tool, path: readonly FacePoint[], face: FaceSize):
   }
 }
 
-/** Marks that lie off the face as it is now: the wrap was measured anew since. */
+/** Marks that lie off the face as it is now: the wrap was measured again since. */
 export const offFace = (marks: readonly Mark[], face: FaceSize): readonly Mark[] =>
   marks.filter((m) => {
     const { xMm, yMm } = middleOf(m.place, face);

@@ -136,7 +136,7 @@ function useReadingDraft({
   const [method, setMethod] = useState<Method | null>(null);
   const how = reading?.method ?? method ?? usualMethod;
 
-  // Written anew, a bare number is in the unit the shop reads now; left as it was, it stays what it was.
+  // Written again, a bare number is in the unit the shop reads now; left as it was, it stays what it was.
   const unitFor = (text: string) =>
     reading && text.trim() === reading.text ? reading.bareUnit : units.length;
   const put = (text: string, next: Partial<Reading> = {}) => {

@@ -19,25 +19,25 @@ import { NotifyButton } from './NotifyButton';
 import { PressButton } from './PressButton';
 import { AnotherJob, ReadyJobs } from './ReadyJobs';
 import { useShopNow } from './shopTime';
-import { strike } from './strike';
+import { tap } from './tap';
 import { useAttention, useWakeLock } from './useAttention';
 import { useLead } from './useLead';
 import { useStepKeys } from './useStepKeys';
-import { lanesAt, useForecast, useRunsOn, type Foretold, type RunsOn } from './useRuns';
+import { lanesAt, useForecast, useRunsOn, type ShownForecast, type RunsOn } from './useRuns';
 import { Who } from './Who';
 
 /** A press that moved on the board under a finger is not the one that was meant: taps wait so long after the order changed. */
 const SETTLE_MS = 400;
 
 /** What is said of all presses together. */
-function summary({ runs, jobs }: RunsOn, told: Foretold | null): Message {
+function summary({ runs, jobs }: RunsOn, latest: ShownForecast | null): Message {
   const done = [...jobs.values()].reduce((n, j) => n + j.pieces.good, 0);
   const all = [...jobs.values()].reduce((n, j) => n + j.total, 0);
-  const at = (s: number) => date((told?.atMs ?? 0) + s * 1000, 'time');
-  const when = told
+  const at = (s: number) => date((latest?.atMs ?? 0) + s * 1000, 'time');
+  const when = latest
     ? say('press.finishedAboutNineTimes', {
-        usual: at(told.forecast.usualS),
-        ninety: at(told.forecast.ninetyS),
+        usual: at(latest.forecast.usualS),
+        ninety: at(latest.forecast.ninetyS),
       })
     : '';
   return say('press.runningPieces', { runs: runs.length, done, all, when });
@@ -50,14 +50,14 @@ export function Board() {
   const on = useRunsOn();
   const { lead, takeOver } = useLead();
   const now = useShopNow(on.runs, lead === 'leading');
-  const told = useForecast(on, now);
+  const latest = useForecast(on, now);
   const { shop } = useShop();
   const [byNeed, setByNeed] = useRemembered('press-order', true);
   const lanes = lanesAt(on.runs, now, on.pace);
   const shown = byNeed ? inOrderOfNeed(lanes) : lanes;
   const call = calling(lanes);
   const done = doneRuns(on.all, now);
-  // What hands do is told once a second and at every step, however many clocks tick in between.
+  // What hands do is calculated once a second and at every step, however many clocks tick in between.
   const second = Math.floor(now / 1000);
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const steady = useMemo(() => ({ lanes, nowMs: now }), [second, on]);
@@ -68,7 +68,7 @@ export function Board() {
   const placed = useSettled(shown.map((l) => l.run.id).join(' '));
   const called = useSettled(call?.run.id ?? null);
   const act = (lane: Lane) => {
-    if (open && !(lane.step.timed && !lane.clock.up)) void strike(lane, 'done');
+    if (open && !(lane.step.timed && !lane.clock.up)) void tap(lane, 'done');
   };
   const onNext = useLatest((lane: Lane) => {
     if (placed()) act(lane);
@@ -97,8 +97,8 @@ export function Board() {
         <Brand />
         <h1 className="font-name text-head font-semibold">{t('common.pressing')}</h1>
         {lanes.length > 0 && (
-          <p className="text-lead" data-told={told?.atMs}>
-            {t(summary(on, told))}
+          <p className="text-lead" data-forecast-at={latest?.atMs}>
+            {t(summary(on, latest))}
           </p>
         )}
         <p className="ml-auto font-name text-head font-semibold">

@@ -14,7 +14,7 @@ import { useShopWithRuns } from '../shell/shopContext';
 import { blanksText } from './Hands';
 import { PressButton } from './PressButton';
 import { CheckList } from './Ready';
-import { strike } from './strike';
+import { tap } from './tap';
 
 interface Props {
   readonly job: Job;
@@ -96,7 +96,7 @@ export function Ended({ job, made, last, onMore }: Props) {
           <PressButton onClick={onMore}>{t('press.pressLeft', { free: made.press.free.length })}</PressButton>
         )}
         {last && last.state.ended !== 'no' && (
-          <PressButton onClick={() => void strike(last, 'undo')}>{t('press.undoLastStep')}</PressButton>
+          <PressButton onClick={() => void tap(last, 'undo')}>{t('press.undoLastStep')}</PressButton>
         )}
         <Link href={`/finish/${job.id}`} className={LINK}>
           {t('job.finishPack')}

@@ -13,7 +13,7 @@ import { clockText } from '@/core/units/format';
 import { useWords } from '@/ui/words';
 import { wordsOf } from './laneWords';
 import { PressButton } from './PressButton';
-import { countBetween } from './strike';
+import { countBetween } from './tap';
 import type { JobOn } from './useRuns';
 
 const MOST_TASKS = 6;

@@ -10,7 +10,7 @@ import { canLay } from '@/core/run/run';
 import { withState } from '@/core/run/pieces';
 import { useShopWithRuns } from '../shell/shopContext';
 import { LayDialog } from './LayDialog';
-import { strike } from './strike';
+import { tap } from './tap';
 
 const ITEM =
   'flex min-h-16 w-full cursor-pointer items-center px-5 font-label text-name font-semibold outline-none data-[highlighted]:bg-strata-2';
@@ -37,14 +37,14 @@ export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
           className="on-night z-50 min-w-72 border-2 border-mist bg-night text-pale"
         >
           {early && (
-            <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'done')}>
+            <Radix.Item className={ITEM} onSelect={() => void tap(lane, 'done')}>
               {t('press.openedEarly')}
             </Radix.Item>
           )}
-          <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'undo')}>
+          <Radix.Item className={ITEM} onSelect={() => void tap(lane, 'undo')}>
             {t('press.undoLastStep')}
           </Radix.Item>
-          <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'undo-load')}>
+          <Radix.Item className={ITEM} onSelect={() => void tap(lane, 'undo-load')}>
             {t('press.undoWholeLoad')}
           </Radix.Item>
           {canLay(state) && run.queue && (
@@ -58,7 +58,7 @@ export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
           <Radix.Item className={ITEM} asChild>
             <Link href={`/press/${run.jobId}?another=1`}>{t('press.anotherPressToo')}</Link>
           </Radix.Item>
-          <Radix.Item className={ITEM} onSelect={() => void strike(lane, 'stop')}>
+          <Radix.Item className={ITEM} onSelect={() => void tap(lane, 'stop')}>
             {t('press.stopRun')}
           </Radix.Item>
         </Radix.Content>

@@ -8,7 +8,7 @@ import { MOST_AT_ONCE } from '@/core/shop/load';
 import type { RunPiece } from '@/core/shop/run';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
-import { layPieces } from './strike';
+import { layPieces } from './tap';
 
 interface Props {
   readonly of: RunWithState;

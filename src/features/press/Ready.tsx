@@ -26,7 +26,7 @@ import { useShopWithRuns } from '../shell/shopContext';
 import { PressButton } from './PressButton';
 import { shopNow } from './shopTime';
 import { wakeSound } from './sound';
-import { strike } from './strike';
+import { tap } from './tap';
 import { useStepKeys } from './useStepKeys';
 
 /** What over-time does is known at the start, or not at all: nobody waits longer for it. */
@@ -165,7 +165,7 @@ function Busy({ of }: { of: ReturnType<typeof withState> }) {
         {!between && t('press.canHandedOverWhen')}
       </p>
       {between && (
-        <PressButton look="act" onClick={() => void strike(of, 'stop')}>
+        <PressButton look="act" onClick={() => void tap(of, 'stop')}>
           {t('press.handOverNow')}
         </PressButton>
       )}

@@ -21,7 +21,7 @@ import { PressButton } from './PressButton';
 import { RunAside } from './RunAside';
 import { useShopNow } from './shopTime';
 import { SpoiledDialog } from './SpoiledDialog';
-import { strike } from './strike';
+import { tap } from './tap';
 import { useAttention, useWakeLock } from './useAttention';
 import { useLead } from './useLead';
 import { useForecast, useRunsOn } from './useRuns';
@@ -57,13 +57,13 @@ export function RunBoard({ job, made, of }: Props) {
   const watched = useMemo(() => [of], [of]);
   const { lead, takeOver } = useLead();
   const now = useShopNow(watched, lead === 'leading');
-  const told = useForecast(on, now);
+  const latest = useForecast(on, now);
   const lane = laneOf(of, now, on.pace);
   const steps = useMemo(() => stepsOf(of.run), [of.run]);
   const number = (on.numbers.get(of.run.press.id) ?? 1) - 1;
   const open = lead !== 'following';
   const next = () => {
-    if (lane && open && !(lane.step.timed && !lane.clock.up)) void strike(lane, 'done');
+    if (lane && open && !(lane.step.timed && !lane.clock.up)) void tap(lane, 'done');
   };
   useStepKeys({ onSpace: next });
   useWakeLock(true);
@@ -82,8 +82,8 @@ export function RunBoard({ job, made, of }: Props) {
   );
   if (!lane) return null;
   const up = lane.clock.up;
-  const ends = told?.forecast.runs[of.run.id];
-  const endText = ends && told ? date(told.atMs + ends.usualS * 1000, 'time') : null;
+  const ends = latest?.forecast.runs[of.run.id];
+  const endText = ends && latest ? date(latest.atMs + ends.usualS * 1000, 'time') : null;
   const toCome = on.jobs.get(job.id)?.toCome ?? 0;
   return (
     <main
@@ -145,11 +145,11 @@ function Foot({ lane, name, jobId, open, onNext }: FootProps) {
       >
         {early ? t('press.handsOff2') : t(words.done)}
       </PressButton>
-      <PressButton disabled={!open} onClick={() => void strike(lane, 'undo')}>
+      <PressButton disabled={!open} onClick={() => void tap(lane, 'undo')}>
         {t('common.undo')}
       </PressButton>
       {early && (
-        <PressButton disabled={!open} onClick={() => void strike(lane, 'done')}>
+        <PressButton disabled={!open} onClick={() => void tap(lane, 'done')}>
           {t('press.openedEarly')}
         </PressButton>
       )}
@@ -158,7 +158,7 @@ function Foot({ lane, name, jobId, open, onNext }: FootProps) {
       </PressButton>
       <Link
         href={`/job/${jobId}/press`}
-        onClick={() => void strike(lane, 'stop')}
+        onClick={() => void tap(lane, 'stop')}
         className="inline-flex min-h-16 items-center border-2 border-mist px-5 font-label text-name font-semibold hover:bg-strata-2"
       >
         {t('press.stopRun')}

@@ -8,7 +8,7 @@ import { plan } from '@/core/plan/plan';
 import { pressBlocked } from '@/core/plan/newRun';
 import { isOn, type RunWithState } from '@/core/run/pieces';
 import type { Job } from '@/core/job/job';
-import { useHeatBook, useTried, useWantedHeat } from '../job/useHeatBook';
+import { useHeatCache, useTried, useWantedHeat } from '../job/useHeatCache';
 import { useJobRecord, useJobRuns, useShop, useShopWithRuns } from '../shell/shopContext';
 import { Ended } from './Ended';
 import { Ready } from './Ready';
@@ -36,10 +36,10 @@ export function Runner({ jobId, pressId, another }: Props) {
   const shop = useMemo(() => ({ ...things, runs: [...(runs ?? [])] }), [things, runs]);
   const job = useMemo(() => stored && onPress(stored, pressId), [stored, pressId]);
   const tried = useTried(job, shop);
-  const { book: heatBook, ask } = useHeatBook();
+  const { book: heatCache, ask } = useHeatCache();
   const made = useMemo(
-    () => job && plan(job, shop, { proven, tried, heatBook }),
-    [job, shop, proven, tried, heatBook],
+    () => job && plan(job, shop, { proven, tried, heatCache }),
+    [job, shop, proven, tried, heatCache],
   );
   useWantedHeat(made?.heat.model?.wanted, ask, false);
   const [again, setAgain] = useState(false);

@@ -7,7 +7,7 @@ import { piecesText, whyLabel } from '@/core/plan/runWords';
 import { goodInLoad } from '@/core/run/run';
 import type { RunPiece, SpoiledWhy } from '@/core/shop/run';
 import { Dialog } from '@/ui/Dialog';
-import { strike } from './strike';
+import { tap } from './tap';
 
 /** The usual ones first. */
 const ORDER: readonly SpoiledWhy[] = [
@@ -39,7 +39,7 @@ export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () =
   const good = goodInLoad(of.state);
   const [piece, setPiece] = useState<RunPiece | null>(good.length === 1 ? (good[0] ?? null) : null);
   const choose = (why: SpoiledWhy) => {
-    if (piece) void strike(of, 'spoiled', { piece: piece.number, why });
+    if (piece) void tap(of, 'spoiled', { piece: piece.number, why });
     onClose();
   };
   return (

@@ -9,7 +9,7 @@ import { Dialog } from '@/ui/Dialog';
 import { notifyProblem, notifyWrong } from '@/ui/notify';
 import { useShop } from '../shell/shopContext';
 import { PressButton } from './PressButton';
-import { personHere, setPersonHere } from './strike';
+import { personHere, setPersonHere } from './tap';
 
 /** Who presses at this screen: times are learned by person. Nobody has to say. */
 export function Who() {

@@ -24,7 +24,7 @@ function notifyAway(text: string): void {
 }
 
 export interface Calling {
-  /** Names the step that calls: another step calls anew. */
+  /** Names the step that calls: another step calls again. */
   readonly key: string;
   /** Which of the presses, from 0: each has its own tones. */
   readonly press: number;

@@ -95,18 +95,18 @@ function laneShown(r: RunWithState, nowMs: number, pace: PaceOf): Lane | null {
 export const lanesAt = (runs: readonly RunWithState[], nowMs: number, pace: PaceOf): readonly Lane[] =>
   runs.flatMap((r) => laneShown(r, nowMs, pace) ?? []);
 
-/** Foretold again after so long, and after every step. */
+/** Forecast again after so long, and after every step. */
 const AGAIN_S = 10;
 
-export interface Foretold {
+export interface ShownForecast {
   readonly forecast: Forecast;
-  /** When it was foretold, shop time ms. */
+  /** When it was calculated, shop time ms. */
   readonly atMs: number;
 }
 
 /** When the runs will be over, by the worker; null until it has answered for the first time. */
-export function useForecast({ runs, pace, people, jobs }: RunsOn, nowMs: number): Foretold | null {
-  const [told, setTold] = useState<Foretold | null>(null);
+export function useForecast({ runs, pace, people, jobs }: RunsOn, nowMs: number): ShownForecast | null {
+  const [latest, setLatest] = useState<ShownForecast | null>(null);
   const bucket = Math.floor(nowMs / 1000 / AGAIN_S);
   useEffect(() => {
     let stale = false;
@@ -115,13 +115,13 @@ export function useForecast({ runs, pace, people, jobs }: RunsOn, nowMs: number)
     const left = new Map([...jobs].map(([id, j]) => [id, j.toCome]));
     const board = boardProblem(lanes, left, pace, people);
     void inRunWorker(say('common.press'), (api) => api.forecast(board)).then((r) => {
-      if (!stale && r.ok) setTold({ forecast: r.value, atMs: nowMs });
+      if (!stale && r.ok) setLatest({ forecast: r.value, atMs: nowMs });
     });
     return () => {
       stale = true;
     };
-    // Told anew for every step and every few seconds, not for every second.
+    // Forecast again for every step and every few seconds, not for every second.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [runs, pace, people, jobs, bucket]);
-  return runs.length > 0 ? told : null;
+  return runs.length > 0 ? latest : null;
 }

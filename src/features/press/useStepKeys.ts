@@ -11,7 +11,7 @@ export function useStepKeys(keys: Keys): void {
   useLayoutEffect(() => {
     latest.current = keys;
   });
-  // Before the step can be seen, not after: a key struck at once must not be lost.
+  // Before the step can be seen, not after: a key tapped at once must not be lost.
   useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.repeat || e.ctrlKey || e.metaKey || e.altKey) return;

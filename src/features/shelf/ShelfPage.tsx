@@ -13,7 +13,7 @@ import { isoDay, middayMs } from '@/ui/dates';
 import { FileButton } from '@/ui/FileButton';
 import { Segments } from '@/ui/Segments';
 import { notify, notifyProblem } from '@/ui/notify';
-import { bringShelf, loadItems } from '@/data/shelf';
+import { importStock, loadItems } from '@/data/shelf';
 import { newId } from '@/data/ids';
 import { booksAside } from '@/data/setAside';
 import { useAsideOf } from '../shell/asideStore';
@@ -34,13 +34,13 @@ const VIEWS = [
   { value: 'count', label: say('stock.count') },
 ] as const;
 
-async function bring(file: File): Promise<void> {
+async function importFile(file: File): Promise<void> {
   const text = await readText(file, MOST_TABLE_BYTES, say('common.splitTable'));
   if (!text.ok) return notifyProblem(text.problem);
   const { readShelfCsv } = await part(() => import('@/core/formats/shelfCsv'));
   const rows = readShelfCsv(text.value, await loadItems(), () => newId('item'));
   if (!rows.ok) return notifyProblem(rows.problem);
-  const done = await bringShelf(rows.value);
+  const done = await importStock(rows.value);
   if (!done.ok) return notifyProblem(done.problem);
   notify(say('stock.doneDoneItem', { done: done.value }));
 }
@@ -63,9 +63,7 @@ export function ShelfPage() {
     <ShopFrame
       title={t('common.stock')}
       about={
-        shelf
-          ? t('stock.itemsToOrder', { items: count(shelf.length, 'item'), toOrder })
-          : t('common.reading')
+        shelf ? t('stock.itemsToOrder', { items: count(shelf.length, 'item'), toOrder }) : t('common.reading')
       }
       actions={
         <>
@@ -75,7 +73,7 @@ export function ShelfPage() {
           <FileButton
             label={t('stock.shelfTable')}
             accept=".csv,text/csv,text/plain"
-            onFile={(f) => void bring(f)}
+            onFile={(f) => void importFile(f)}
           >
             {t('stock.openCsv')}
           </FileButton>

@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 
 /**
- * Watches something in the database once it is `ready`; asked anew for another `key`. Read once more beside the live query: where the first
+ * Watches something in the database once it is `ready`; asked again for another `key`. Read once more beside the live query: where the first
  * reading of a live query is broken off, it says nothing, not even that it failed, until something changes.
  */
 export function useQueried<T>(look: () => Promise<T>, ready: boolean, key = ''): T | undefined {

@@ -8,7 +8,7 @@ import { useMemo, useState } from 'react';
 import { formOf, widestMm } from '@/core/shapes/round';
 import type { Blank } from '@/core/shop/blank';
 import { fineMm, mm } from '@/core/message/quantity';
-import { bringBlanks } from '@/data/files';
+import { importBlanks } from '@/data/files';
 import { saveBlank } from '@/data/shop';
 import { BlankIcon } from '@/ui/board/BlankShape';
 import { Button } from '@/ui/Button';
@@ -167,7 +167,7 @@ function BlankFiles({ found }: { found: readonly Blank[] }) {
       saveTextAs('blanks.csv', blanksCsv(found), 'text/csv');
     }
   };
-  const bring = async (file: File) => {
+  const importFile = async (file: File) => {
     const opened = await readText(file, 4 * MOST_TABLE_BYTES, say('shop.splitIt'));
     if (!opened.ok) return notifyProblem(opened.problem);
     const text = opened.value;
@@ -180,7 +180,7 @@ function BlankFiles({ found }: { found: readonly Blank[] }) {
       return;
     }
     const blanks = 'blanks' in read.value ? read.value.blanks : read.value;
-    const added = await bringBlanks(blanks);
+    const added = await importBlanks(blanks);
     if (!added.ok) notifyProblem(added.problem);
     else notify(t('shop.blanksWereNewAdded', { added: added.value, blanks: blanks.length }));
   };
@@ -189,7 +189,7 @@ function BlankFiles({ found }: { found: readonly Blank[] }) {
       <FileButton
         label={t('common.blanksFile')}
         accept=".json,.csv,application/json,text/csv"
-        onFile={(f) => void bring(f)}
+        onFile={(f) => void importFile(f)}
       >
         <FileUp size={18} aria-hidden /> {t('shop.import')}
       </FileButton>

@@ -4,7 +4,7 @@ import { say } from '@/core/message/message';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
 import { ok } from '@/core/basics/result';
-import type { HeatAnswer, HeatBook } from '@/core/heat/answer';
+import type { HeatAnswer, HeatCache } from '@/core/heat/answer';
 import { heatKey, lastKey, type HeatQuestion } from '@/core/heat/question';
 import type { Job } from '@/core/job/job';
 import type { LogEntry } from '@/core/shop/records';
@@ -27,21 +27,21 @@ const tableStart = (q: Extract<HeatQuestion, { kind: 'start' }>): HeatAnswer => 
 });
 
 /** The book with one more answer, as the last of its like as well; the oldest fall out. */
-function withAnswer(book: HeatBook, q: HeatQuestion, answer: HeatAnswer): HeatBook {
+function withAnswer(book: HeatCache, q: HeatQuestion, answer: HeatAnswer): HeatCache {
   const [key, last] = [heatKey(q), lastKey(q)];
   const others = Object.entries(book).filter(([k]) => k !== key && k !== last);
   return Object.fromEntries([...others, [key, answer] as const, [last, answer] as const].slice(-KEPT));
 }
 
 export interface KeptBook {
-  readonly book: HeatBook;
+  readonly book: HeatCache;
   /** Has the worker answer what is wanted, one after another, the newest wants first. */
   readonly ask: (wanted: readonly HeatQuestion[], where: keyof typeof REST_MS) => () => void;
 }
 
 /** Answers of the heat model, filled by the worker and kept while the job is open. */
-export function useHeatBook(): KeptBook {
-  const [book, setBook] = useState<HeatBook>({});
+export function useHeatCache(): KeptBook {
+  const [book, setBook] = useState<HeatCache>({});
   const busy = useRef(false);
   const left = useRef<readonly HeatQuestion[]>([]);
   const failed = useRef(new Set<string>());

@@ -36,8 +36,8 @@ async function add(runId: string, event: RunEvent, after: number | null): Promis
   return r.ok && r.value;
 }
 
-/** What a hand struck about the step it saw. Taking back and stopping count whatever came between. */
-export function strike(
+/** What a hand tapped about the step it saw. Taking back and stopping count whatever came between. */
+export function tap(
   { run, state }: RunWithState,
   kind: Struck,
   said: { readonly piece?: number; readonly why?: SpoiledWhy } = {},
