@@ -7,7 +7,7 @@ import { paintPng, RED } from '@/core/formats/testPicture';
 import { newJob, type Job } from '@/core/job/job';
 import { pressCycle } from '@/core/operations/cycle';
 import { ONE_PIECE } from '@/core/operations/testTimes';
-import { MesaDb } from './db';
+import { type MesaDb } from './db';
 import { importJobFile, shopFileText } from './files';
 import { addJob, copyJob, keepAsCopy, listJobs, removeJob, restoreJob, saveJob, startJob } from './jobs';
 import { loadDemo, seedIfEmpty } from './seed';
