@@ -49,7 +49,11 @@ const manyJobs = (jobs: readonly Job[], count: number, nowMs: number): readonly 
   });
 
 /** A first look and then the whole day, as a worker that has just been started does it, s each. */
-function looks(request: DayRequest): { readonly firstS: number; readonly wholeS: number; readonly day: DayPlan } {
+function looks(request: DayRequest): {
+  readonly firstS: number;
+  readonly wholeS: number;
+  readonly day: DayPlan;
+} {
   const bases = createJobBases();
   const began = performance.now();
   finish(planDay(request, 'first look', null, bases));
@@ -106,7 +110,10 @@ export async function benchDay({
       value: round(playsMs / 1000),
       unit: `s until the chances of the demo’s ${day.jobs.reduce((s, j) => s + j.pieces, 0)} pieces are known to 2.5 %`,
       limit: 2,
-      reference: { what: `ms for one course of it without chance; ${played.plays} plays`, value: round(mean(one)) },
+      reference: {
+        what: `ms for one course of it without chance; ${played.plays} plays`,
+        value: round(mean(one)),
+      },
     },
     dayFirst: {
       value: round(ten.firstS),

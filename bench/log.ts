@@ -124,11 +124,7 @@ export async function benchLog(
   };
   /** Charts of everything, from the click to the answer under them. */
   const charts = async (): Promise<number> => {
-    const took = await until(
-      page,
-      () => page.getByRole('radio', { name: 'Charts' }).click(),
-      /good overall/,
-    );
+    const took = await until(page, () => page.getByRole('radio', { name: 'Charts' }).click(), /good overall/);
     await page.getByRole('radio', { name: 'Entries' }).click();
     return took;
   };

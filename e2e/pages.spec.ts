@@ -105,7 +105,9 @@ test('the spelling is chosen in Settings, and stays', async ({ bench: page }) =>
   await spelling(/\blabour\b/i);
 });
 
-test('the glossary lists the terms of the trade, and a figure says what it means', async ({ bench: page }) => {
+test('the glossary lists the terms of the trade, and a figure says what it means', async ({
+  bench: page,
+}) => {
   await open(page, '/job/star-party-tumblers/wrap');
   const line = figure(page, says('wrap.closingLength'));
   await expect(line.getByText(says('glossary.closingLength'))).toHaveCount(0);
