@@ -39,7 +39,7 @@ const RULED_OUT: readonly (readonly [RegExp, string])[] = [
   [/\bhow it adds up\b/i, 'details'],
   [/\bto settle\b/i, 'issues'],
   [/\bbring (?:in|the|it|a|an)\b/i, 'import'],
-  [/\b(?:foretold|thus|hence|lest|ere|whence|strewn?|again|mend)\b/i, 'plain modern English'],
+  [/\b(?:foretold|thus|hence|lest|ere|whence|strewn?|anew|mend)\b/i, 'plain modern English'],
   [/\bhangs? on it\b/i, 'depends on it'],
   [/\bstands? in (?:the|its) way\b/i, 'is blocked'],
   [/\bnobody (?:said|knows|works|has)\b/i, 'say what is missing'],
