@@ -106,7 +106,7 @@ test('a market batch of 60 mugs, from its quote to packed', async ({ bench: page
     );
   });
 
-  await test.step('what is pressed leaves the shelf, and the rest is laid out again', async () => {
+  await test.step('what is pressed is taken from stock, and the rest is scheduled again', async () => {
     await page.goto(`${address()}/press/constellation-mugs`);
     await page.getByRole('button', { name: says('press.firstPiece') }).click();
     await expect.poll(async () => (await storedRuns(page)).length).toBe(1);

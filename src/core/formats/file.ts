@@ -7,7 +7,7 @@ import { sameContent } from '../basics/same';
 /** Which version of the application wrote a file; null in files of before it was said. */
 export const writtenBySchema = z.nullable(z.string().check(z.maxLength(60)));
 
-/** Adds that nobody said what wrote a file: the step of each kind of file to the version that says it. */
+/** Marks a file that does not say which version wrote it: the step of each kind of file to the version that does. */
 export const sayWriter: Upgrade = (raw) => ({ ...raw, writtenBy: null });
 
 /** Turns a file of version n into one of version n + 1. Index 0 upgrades version 1. */

@@ -109,7 +109,7 @@ export function chooseHeat(
   };
 }
 
-/** What presses the wrap by itself, as a sleeve or a membrane does, is not a choice. */
+/** Where a sleeve, a film or a membrane presses the wrap, the pressure is not a choice. */
 function heldIn(press: Press, blank: Blank, s: HeatSettings): HeatSettings {
   const pressure = heldBy(press, blank);
   return pressure === null ? s : { ...s, pressure };

@@ -16,7 +16,7 @@ const USUAL_WM2 = 9000;
 const BACK_WM2K = 5;
 const OPEN_FACE_WM2K = 14;
 /** A bench oven: air, liner and rack that follow the air, J/K; its power where nothing says, W; what it loses, W/K. */
-/** A chamber nobody measured: what it holds, draws and loses, and how far its air falls when it is opened to load it. Our own estimates. */
+/** Usual values of a chamber that was not measured: heat capacity, power, losses, and how far its air cools when it is opened. Our own estimates. */
 const VACUUM = { capacityJK: 5000, powerW: 1800, lossWK: 4, openWK: 20, fallK: 25 };
 const OVEN = { capacityJK: 6000, powerW: 1600, lossWK: 4, openWK: 20, fallK: 30 };
 

@@ -31,7 +31,7 @@ export const heldBy = (press: Press, blank: Blank): Pressure | null => kindOf(pr
 export const wordsOfKind = (press: Press): PressKindOf<Press>['words'] => kindOf(press).words;
 
 /** Something of every kind, by its id. */
-export const ofEachKind = <T>(make: (kind: PressKindOf<never>) => T): Readonly<Record<PressKind, T>> =>
+const ofEachKind = <T>(make: (kind: PressKindOf<never>) => T): Readonly<Record<PressKind, T>> =>
   Object.fromEntries(PRESS_KINDS.map((k) => [k, make(KINDS[k])])) as Record<PressKind, T>;
 
 export const PRESS_KIND_WORDS: Readonly<Record<PressKind, Message>> = ofEachKind((k) => k.label);
