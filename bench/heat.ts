@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test';
 import { answerHeat, type HeatCache } from '../src/core/heat/answer';
-import { believedDose, fitBelief, type Trial } from '../src/core/heat/fit';
-import { coatingPrior } from '../src/core/heat/coatings';
+import { believedDose, fitBelief, type Trial } from '../src/core/heat/settings/fit';
+import { coatingPrior } from '../src/core/heat/model/coatings';
 import { heatKey, type HeatQuestion } from '../src/core/heat/question';
-import { simulate } from '../src/core/heat/simulate';
-import { doseGrid, windowMap } from '../src/core/heat/window';
-import { resolve } from '../src/core/heat/resolve';
+import { simulate } from '../src/core/heat/model/simulate';
+import { doseGrid, windowMap } from '../src/core/heat/settings/window';
+import { resolve } from '../src/core/heat/settings/resolve';
 import type { Job } from '../src/core/job/job';
 import { plan } from '../src/core/plan/plan';
 import { type Plan } from '../src/core/plan/planShape';

@@ -1,5 +1,5 @@
 import type { CDPSession, Page } from '@playwright/test';
-import { newRun } from '../src/core/plan/newRun';
+import { newRun } from '../src/core/plan/press/newRun';
 import { plan } from '../src/core/plan/plan';
 import type { Job } from '../src/core/job/job';
 import { cycleOf, foldEvent, foldOn, startFold } from '../src/core/run/run';

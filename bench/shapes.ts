@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { exact } from '../src/core/figures/uncertain';
 import { LIBRARY } from '../src/core/library/library';
-import { measuredRound, circumferenceAt } from '../src/core/plan/measuredShape';
+import { measuredRound, circumferenceAt } from '../src/core/plan/measure/measuredShape';
 import { roundPlaces } from '../src/core/readings/places';
 import { bestCone, coneOfBand, paperRadius, usableBand } from '../src/core/shapes/band';
 import { profileThrough } from '../src/core/shapes/profile';

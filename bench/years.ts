@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { newRun } from '../src/core/plan/newRun';
+import { newRun } from '../src/core/plan/press/newRun';
 import { plan } from '../src/core/plan/plan';
 import { cycleOf, foldEvent, startFold } from '../src/core/run/run';
 import type { DemoShop } from '../src/core/demo/demoShop';

@@ -1,5 +1,5 @@
 import { says } from './words';
-import { withPages } from '../src/core/plan/sheetPages';
+import { withPages } from '../src/core/plan/sheet/pages';
 import { english } from '../src/words/english';
 import { written } from '../src/words/written';
 import { execFileSync } from 'node:child_process';

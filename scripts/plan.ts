@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { readJobFile } from '../src/core/formats/jobFile';
 import { planAnswered } from '../src/core/plan/planAnswered';
 import { problemMessage } from '../src/core/basics/result';
-import { withPages } from '../src/core/plan/sheetPages';
+import { withPages } from '../src/core/plan/sheet/pages';
 import { english } from '../src/words/english';
 import { written } from '../src/words/written';
 

@@ -1,7 +1,7 @@
 import type { Books } from '@/core/shop/books';
 import { db as theDb, type MesaDb } from './db';
 import { loadQuotes } from './quotes';
-import { loadItems, loadMovements } from './shelf';
+import { loadItems, loadMovements } from './stock';
 
 /** The shelf and the quotes, for files. */
 export async function loadBooks(db: MesaDb = theDb): Promise<Books> {

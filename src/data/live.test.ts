@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { liveQuery } from 'dexie';
 import { demoShop } from '@/core/demo/demoShop';
-import { newRun } from '@/core/plan/newRun';
+import { newRun } from '@/core/plan/press/newRun';
 import { plan } from '@/core/plan/plan';
 import { isOn, withState } from '@/core/run/pieces';
 import { cycleOf } from '@/core/run/run';

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import fc from 'fast-check';
 import { demoShop } from '@/core/demo/demoShop';
-import { goodPiecesBehind } from '@/core/heat/choose';
+import { goodPiecesBehind } from '@/core/heat/settings/choose';
 import type { LogEntry } from '@/core/shop/records';
 import { MesaDb } from './db';
 import {
@@ -19,7 +19,7 @@ import {
   writeLog,
 } from './log';
 import { standing } from '@/core/shop/standing';
-import { mark } from '@/core/look/testLooks';
+import { mark } from '@/core/inspect/testInspections';
 
 const { shop } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const BASE = shop.log[0] as LogEntry;

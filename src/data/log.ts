@@ -1,8 +1,8 @@
 import { say } from '@/core/message/message';
 import Dexie from 'dexie';
-import type { ProvenCounts } from '@/core/heat/choose';
-import { NONE_CONFIRMED, type ConfirmedCounts } from '@/core/look/shopTable';
-import type { JobTally } from '@/core/look/tally';
+import type { ProvenCounts } from '@/core/heat/settings/choose';
+import { NONE_CONFIRMED, type ConfirmedCounts } from '@/core/inspect/shopTable';
+import type { JobTally } from '@/core/inspect/tally';
 import { idsOf, mergeLog, type LogMerge } from '@/core/log/merge';
 import type { Result } from '@/core/basics/result';
 import { sameContent } from '@/core/basics/same';

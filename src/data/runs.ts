@@ -6,7 +6,7 @@ import { sizeOf } from '@/core/run/chain';
 import { runSchema, type Run, type RunEvent } from '@/core/shop/run';
 import { db as theDb, type MesaDb } from './db';
 import { openRuns, runRecord, runsOfJob, withStates } from './live';
-import { followRun } from './shelf';
+import { followRun } from './stock';
 import { stored } from './storage';
 
 const WHERE = say('common.press');

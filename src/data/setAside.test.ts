@@ -12,7 +12,7 @@ import { asideFileText, booksAside, logAside, removeAside, startFreshSettings } 
 import { openRuns } from './live';
 import { changeSettings, loadThings, readThings } from './shop';
 import { storageProblem } from './storage';
-import { newRun } from '@/core/plan/newRun';
+import { newRun } from '@/core/plan/press/newRun';
 import { plan } from '@/core/plan/plan';
 
 const TODAY = new Date('2026-11-24T12:00:00Z');

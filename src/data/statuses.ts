@@ -1,7 +1,7 @@
-import type { ProvenCounts } from '@/core/heat/choose';
+import type { ProvenCounts } from '@/core/heat/settings/choose';
 import { picturesOf } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
-import type { JobTally } from '@/core/look/tally';
+import type { JobTally } from '@/core/inspect/tally';
 import { shopKey, statusKey, type Beside } from '@/core/plan/status';
 import type { JobStatus } from '@/core/plan/status';
 import type { Shop } from '@/core/shop/shop';

@@ -6,7 +6,7 @@ import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { memo } from 'react';
 import type { Figure } from '@/core/figures/figure';
-import { hasError, improvementsOf } from '@/core/plan/improvements';
+import { hasError, improvementsOf } from '@/core/plan/wrap/improvements';
 
 import { fineMm } from '@/core/message/quantity';
 import { FigureValue, useUncertainty } from './FigureValue';

@@ -1,12 +1,12 @@
 import * as Comlink from 'comlink';
 import { answerHeat, type HeatAnswer } from '@/core/heat/answer';
 import type { HeatQuestion } from '@/core/heat/question';
-import type { HeatSubject } from '@/core/heat/subject';
-import { resolve } from '@/core/heat/resolve';
-import { dwellForDose } from '@/core/heat/start';
-import { fitHeater, type HeaterFit, type TimedClosing } from '@/core/heat/timing';
-import { pressRun, type PressFaults, type SimulatedRun } from '@/core/heat/pressSimulator';
-import type { HeatCase } from '@/core/heat/case';
+import type { HeatSubject } from '@/core/heat/model/subject';
+import { resolve } from '@/core/heat/settings/resolve';
+import { dwellForDose } from '@/core/heat/settings/start';
+import { fitHeater, type HeaterFit, type TimedClosing } from '@/core/heat/press/timing';
+import { pressRun, type PressFaults, type SimulatedRun } from '@/core/heat/press/pressSimulator';
+import type { HeatCase } from '@/core/heat/model/case';
 import type { HeatSettings } from '@/core/shop/heatSettings';
 
 const api = {

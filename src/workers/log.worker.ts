@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink';
 import { chartsOf, type LogCharts } from '@/core/log/charts';
 import { filterRows, rowOf, withRows, type LogQuery, type LogRow } from '@/core/log/rows';
-import { laidMarks, overlay, type Overlay } from '@/core/look/overlay';
+import { laidMarks, overlay, type Overlay } from '@/core/inspect/overlay';
 import { corrected } from '@/core/shop/standing';
 import { db, type LogRecord } from '@/data/db';
 import { entriesById } from '@/data/log';

@@ -1,4 +1,4 @@
-import { CostsPage } from '@/features/costs/CostsPage';
+import { CostsPage } from '@/features/pricing/PricingPage';
 
 interface Props {
   readonly searchParams: Promise<{ job?: string | string[] }>;

@@ -1,4 +1,4 @@
-import { DayPage } from '@/features/day/DayPage';
+import { DayPage } from '@/features/schedule/SchedulePage';
 
 export default function Page() {
   return <DayPage />;

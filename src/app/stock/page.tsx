@@ -1,4 +1,4 @@
-import { ShelfPage } from '@/features/shelf/ShelfPage';
+import { ShelfPage } from '@/features/stock/StockPage';
 
 export default function Page() {
   return <ShelfPage />;

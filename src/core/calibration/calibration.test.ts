@@ -3,7 +3,7 @@ import { apply } from '../geometry/affine';
 import { demoShop, starterShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
-import { withPages } from '../plan/sheetPages';
+import { withPages } from '../plan/sheet/pages';
 import type { Paper } from '../shop/paper';
 import type { Shop } from '../shop/shop';
 import { barsFor, scaleOf } from './calibration';

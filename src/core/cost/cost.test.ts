@@ -4,7 +4,7 @@ import { english } from '@/words/english';
 import fc from 'fast-check';
 import { demoShop } from '../demo/demoShop';
 import { plan } from '../plan/plan';
-import { workTimes, type WorkTimes } from '../plan/workTimes';
+import { workTimes, type WorkTimes } from '../plan/press/workTimes';
 import { paceFrom } from '../run/pace';
 import type { SheetLayout } from '../sheet/layout';
 import { DEFAULT_MONEY } from '../shop/money';

@@ -1,12 +1,12 @@
 import { say } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { shared, toCents, upTo } from '../money/money';
-import { STRIP_MM, type WorkTimes } from '../plan/workTimes';
+import { STRIP_MM, type WorkTimes } from '../plan/press/workTimes';
 import type { MoneySettings } from '../shop/money';
 import type { Printer } from '../shop/printer';
 import type { StockItem } from '../shop/stock';
 import { eachCents } from '../stock/wants';
-import { workedW } from '../heat/energy';
+import { workedW } from '../heat/model/energy';
 import type { SheetLayout } from '../sheet/layout';
 
 const WHERE = say('common.cost');

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { demoShop } from '../demo/demoShop';
-import { newRun } from '../plan/newRun';
+import { newRun } from '../plan/press/newRun';
 import { plan } from '../plan/plan';
 import { laneOf } from '../run/board';
 import { paceFrom, timedSteps, type PaceOf } from '../run/pace';

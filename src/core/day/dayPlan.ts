@@ -1,7 +1,7 @@
 import { rollup } from 'd3-array';
 import { addDays, format } from 'date-fns';
 import { finish, type Steps } from '../basics/steps';
-import type { ProvenCounts } from '../heat/choose';
+import type { ProvenCounts } from '../heat/settings/choose';
 import type { Job } from '../job/job';
 import { laneOf } from '../run/board';
 import { paceFrom, timedSteps, type PaceOf } from '../run/pace';

@@ -1,7 +1,7 @@
-import type { ProvenCounts } from '../heat/choose';
+import type { ProvenCounts } from '../heat/settings/choose';
 import type { Job } from '../job/job';
 import { partsOf } from '../finish/parts';
-import { STRIP_MM } from '../plan/workTimes';
+import { STRIP_MM } from '../plan/press/workTimes';
 import { paceFrom, timedSteps } from '../run/pace';
 import { withState } from '../run/pieces';
 import type { Shop } from '../shop/shop';

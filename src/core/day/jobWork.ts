@@ -1,11 +1,11 @@
 import type { Job } from '../job/job';
 import { keyOf } from '../memo/key';
 import { memoizeOne } from '../memo/memo';
-import { pressBlocked } from '../plan/newRun';
+import { pressBlocked } from '../plan/press/newRun';
 import type { Plan } from '../plan/planShape';
 import { createPlanner } from '../plan/planner';
-import { pressWork, timesAt, type PressWork, type WorkTimes } from '../plan/workTimes';
-import type { ProvenCounts } from '../heat/choose';
+import { pressWork, timesAt, type PressWork, type WorkTimes } from '../plan/press/workTimes';
+import type { ProvenCounts } from '../heat/settings/choose';
 import type { PaceOf } from '../run/pace';
 import { isOn, packedOf, runsOf, type RunWithState } from '../run/pieces';
 import type { Blank } from '../shop/blank';

@@ -1,4 +1,4 @@
-import { workedW } from '../heat/energy';
+import { workedW } from '../heat/model/energy';
 import { isOn, type RunWithState } from '../run/pieces';
 import { cycleOf, stepClock } from '../run/run';
 import type { PaceOf } from '../run/pace';

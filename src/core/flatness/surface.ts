@@ -1,4 +1,4 @@
-import { dot } from '../heat/linear';
+import { dot } from '../heat/model/linear';
 import type { GapMethod } from '../shop/press';
 
 /**

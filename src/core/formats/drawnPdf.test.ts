@@ -11,7 +11,7 @@ import { ringArea } from './testRing';
 import { chartsOf } from '../log/charts';
 import { monthPage } from '../log/monthPage';
 import { rowOf } from '../log/rows';
-import { entryOf, mark } from '../look/testLooks';
+import { entryOf, mark } from '../inspect/testInspections';
 import { drawnPdf } from './drawnPdf';
 
 const FONT = readFileSync('node_modules/@fontsource/barlow/files/barlow-latin-600-normal.woff');

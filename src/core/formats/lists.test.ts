@@ -4,7 +4,7 @@ import { demoShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
 import { cutListCsv } from './cutList';
-import { printPackageOf } from '../plan/printPackage';
+import { printPackageOf } from '../plan/sheet/printPackage';
 import { manifestText } from './manifest';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));

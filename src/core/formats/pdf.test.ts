@@ -10,7 +10,7 @@ import { NO_ART, pictureLayer, START_PLACEMENT, type Art, type PictureRef } from
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
 import { type Plan } from '../plan/planShape';
-import { withPages } from '../plan/sheetPages';
+import { withPages } from '../plan/sheet/pages';
 import type { Shop } from '../shop/shop';
 import { userUnit, writePdf } from './pdf';
 import { BLUE, GOLD, GREEN, paintPng, quarters, quartersJpeg, RED, type Colour } from './testPicture';

@@ -8,7 +8,7 @@ import { demoShop } from '../demo/demoShop';
 import { NO_ART, textLayer } from '../job/art';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
-import { withPages, type WholePlan } from '../plan/sheetPages';
+import { withPages, type WholePlan } from '../plan/sheet/pages';
 import { writePdf } from './pdf';
 
 /** Where another PDF program (poppler) finds the words and the pages. */

@@ -1,18 +1,18 @@
 import { createLru, type Lru } from '../memo/memo';
-import type { HeatCase } from './case';
-import { outcomeOf, type HeatOutcome } from './outcome';
-import { matchOf, type MatchStep } from './match';
+import type { HeatCase } from './model/case';
+import { outcomeOf, type HeatOutcome } from './model/outcome';
+import { matchOf, type MatchStep } from './settings/match';
 import { subjectKey, type HeatKey, type HeatQuestion } from './question';
-import { type HeatSubject } from './subject';
+import { type HeatSubject } from './model/subject';
 import type { RunDose } from '../shop/run';
-import { sizeChange, type HeatChange } from './change';
-import { ladderPrior, type LadderPrior } from './ladder';
-import { overTable } from './overTime';
-import { loadVariants, whatIfVariants } from './variants';
-import { resolve, type Resolved } from './resolve';
-import { logDoses } from './sensitivity';
-import { dwellForDose, laterDwellS, middleDwellS } from './start';
-import { doseGrid, windowMap, type WindowMap } from './window';
+import { sizeChange, type HeatChange } from './settings/change';
+import { ladderPrior, type LadderPrior } from './settings/ladder';
+import { overTable } from './model/overTime';
+import { loadVariants, whatIfVariants } from './settings/variants';
+import { resolve, type Resolved } from './settings/resolve';
+import { logDoses } from './model/sensitivity';
+import { dwellForDose, laterDwellS, middleDwellS } from './settings/start';
+import { doseGrid, windowMap, type WindowMap } from './settings/window';
 
 /** The dwell in the middle of the good region, and of every pass after the first. */
 interface HeatStart {

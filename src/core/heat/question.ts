@@ -1,10 +1,10 @@
-import { type HeatSubject } from './subject';
+import { type HeatSubject } from './model/subject';
 import { keyOf } from '../memo/key';
-import type { ChangeAsk } from './change';
+import type { ChangeAsk } from './settings/change';
 import type { HeatSettings } from '../shop/heatSettings';
-import type { HeatCase } from './case';
-import type { CoolingPlace } from './cooling';
-import type { GridKind, WindowRange } from './window';
+import type { HeatCase } from './model/case';
+import type { CoolingPlace } from './cooling/cooling';
+import type { GridKind, WindowRange } from './settings/window';
 
 /** What is asked of the model. A plan names what it wants; a worker, or the command line, answers. */
 export type HeatQuestion =

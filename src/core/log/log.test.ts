@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { CAUSE_IDS } from '../shop/faultIds';
 import type { LogEntry } from '../shop/records';
 import { corrected, standing } from '../shop/standing';
-import { entryOf, mark } from '../look/testLooks';
+import { entryOf, mark } from '../inspect/testInspections';
 import { chartsOf, costChart, driftChart, faultChart, goodChart, keptChart, weekOf } from './charts';
 import { mergeLog, nameOf } from './merge';
 import { filterRows, rowOf, WHOLE_LOG, withRows, type LogQuery, type LogRow } from './rows';

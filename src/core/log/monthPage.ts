@@ -1,7 +1,7 @@
 import { ratio, moneyOf } from '../message/quantity';
 import { say, type Message, type Write } from '../message/message';
 import { A4_MM, type DrawnPage } from '../geometry/drawing';
-import { CAUSES, faultLabel } from '../look/faults';
+import { CAUSES, faultLabel } from '../inspect/faults';
 import type { LogCharts } from './charts';
 import type { LogRow } from './rows';
 

@@ -2,7 +2,7 @@ import { say, type Write, type Message } from '../message/message';
 import { FAULT_IDS, PAPER_FAULT_IDS, type CauseId } from '../shop/faultIds';
 import type { LogEntry, Verdict } from '../shop/records';
 import type { Mark } from '../shop/mark';
-import { CAUSES, faultLabel } from '../look/faults';
+import { CAUSES, faultLabel } from '../inspect/faults';
 
 /** What an entry is filtered and charted by: small enough that a hundred thousand are held at once. */
 export interface LogRow {

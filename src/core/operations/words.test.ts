@@ -2,7 +2,7 @@ import { verbatim } from '@/core/message/message';
 import { english } from '@/words/english';
 import { inEnglish } from '@/words/inEnglish';
 import { demoShop } from '../demo/demoShop';
-import { startingRange, startFrom } from '../heat/starting';
+import { startingRange, startFrom } from '../heat/settings/starting';
 import { LIBRARY } from '../library/library';
 import type { Blank } from '../shop/blank';
 import type { Press } from '../shop/press';

@@ -1,5 +1,5 @@
 import { wordsOfKind } from '../press/kinds';
-import { PRESSURE_WORDS } from '../heat/labels';
+import { PRESSURE_WORDS } from '../heat/settings/labels';
 import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
 import { isFlatPress, isChamber, type Press } from '../shop/press';

@@ -8,9 +8,9 @@ import type { Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
 
 import { figureById, plan } from './plan';
-import { withPages } from './sheetPages';
+import { withPages } from './sheet/pages';
 import { operationWords } from '../operations/words';
-import { contextOfPlan, preparationWords } from './operationWords';
+import { contextOfPlan, preparationWords } from './press/operationWords';
 
 /** Flat blanks from the press backwards: what the platen, the steps and the sheet make of them. */
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));

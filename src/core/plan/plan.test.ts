@@ -17,9 +17,9 @@ import { newJob, type Job, type Reading } from '../job/job';
 import { SEAM_METHODS } from '../shop/settings';
 import type { Shop } from '../shop/shop';
 
-import { improvementsOf } from './improvements';
+import { improvementsOf } from './wrap/improvements';
 import { allFindings, figureById, plan, currentStep } from './plan';
-import { preparationWords } from './operationWords';
+import { preparationWords } from './press/operationWords';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const job = (id: string): Job => {

@@ -1,19 +1,19 @@
 import type { ImageAnalysis } from '../art/analyseImage';
 import type { HeatCache } from '../heat/answer';
-import type { ProvenCounts } from '../heat/choose';
+import type { ProvenCounts } from '../heat/settings/choose';
 import type { Job } from '../job/job';
-import type { ConfirmedCounts } from '../look/shopTable';
-import type { JobTally } from '../look/tally';
+import type { ConfirmedCounts } from '../inspect/shopTable';
+import type { JobTally } from '../inspect/tally';
 import type { Nests } from '../sheet/nest/request';
 import type { LogEntry } from '../shop/records';
-import type { ArtPlan } from './art';
-import type { BlankPlan } from './blank';
-import type { HeatPlan } from './heat';
-import type { LookPlan } from './look';
-import type { MeasurePlan } from './measure';
-import type { PressPlan } from './press';
-import type { SheetPlan } from './sheet';
-import type { WrapPlan } from './wrapPlan';
+import type { ArtPlan } from './art/art';
+import type { BlankPlan } from './blank/blank';
+import type { HeatPlan } from './heat/heat';
+import type { LookPlan } from './inspect/inspect';
+import type { MeasurePlan } from './measure/measure';
+import type { PressPlan } from './press/press';
+import type { SheetPlan } from './sheet/sheet';
+import type { WrapPlan } from './wrap/wrapPlan';
 
 /** Everything calculated about a job, a section a step. Plain JSON; made afresh from the job and the shop, never stored. */
 export interface Plan {

@@ -3,7 +3,7 @@ import { textLayer, type Art } from '../job/art';
 import type { Job } from '../job/job';
 import type { LogEntry } from '../shop/records';
 import type { Shop } from '../shop/shop';
-import { newRun } from './newRun';
+import { newRun } from './press/newRun';
 import { plan } from './plan';
 import { createPlanner } from './planner';
 import { STAGES, type StageName } from './stages';

@@ -1,21 +1,21 @@
 import { labelColumn } from '../art/names';
-import { blurMm } from '../heat/blur';
+import { blurMm } from '../heat/model/blur';
 import type { TextLayer } from '../job/art';
 import type { Job } from '../job/job';
-import { NONE_CONFIRMED } from '../look/shopTable';
+import { NONE_CONFIRMED } from '../inspect/shopTable';
 import type { Check } from '../preflight/check';
 import type { Blank } from '../shop/blank';
 import { printerOf } from '../shop/settings';
 import type { Shop } from '../shop/shop';
 import { singleAspect } from '../wrap/startingMethod';
-import type { Arranged, ToArrange } from './arrange';
-import type { PlacedArt } from './art';
-import type { HeatPlan } from './heat';
-import type { MeasurePlan } from './measure';
-import { inkOf } from './sheetCost';
+import type { Arranged, ToArrange } from './sheet/arrange';
+import type { PlacedArt } from './art/art';
+import type { HeatPlan } from './heat/heat';
+import type { MeasurePlan } from './measure/measure';
+import { inkOf } from './sheet/cost';
 import { type Extra, type Plan } from './planShape';
-import type { PressPlan } from './press';
-import type { SharedPart } from './sheet';
+import type { PressPlan } from './press/press';
+import type { SharedPart } from './sheet/sheet';
 import {
   createArtStages,
   createSizeStages,
@@ -29,7 +29,7 @@ import {
   type SizeStages,
   type Stages,
 } from './stages';
-import type { WrapPlan } from './wrapPlan';
+import type { WrapPlan } from './wrap/wrapPlan';
 
 const NO_ANALYSES: NonNullable<Extra['analyses']> = {};
 const NO_CHECKS: readonly Check[] = [];

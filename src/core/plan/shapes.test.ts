@@ -10,7 +10,7 @@ import { readPlace } from '../readings/readings';
 import { isRound } from '../shop/blank';
 
 import { figureById, plan } from './plan';
-import { circumferenceAt, middleCircumference, measuredRound } from './measuredShape';
+import { circumferenceAt, middleCircumference, measuredRound } from './measure/measuredShape';
 import { ALONE } from '../readings/testPlaces';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));

@@ -1,9 +1,9 @@
 import type { JobStep } from '../figures/jobSteps';
 import type { Level } from '../figures/figure';
 import type { Job } from '../job/job';
-import type { ProvenCounts } from '../heat/choose';
+import type { ProvenCounts } from '../heat/settings/choose';
 import { keyOf } from '../memo/key';
-import type { JobTally } from '../look/tally';
+import type { JobTally } from '../inspect/tally';
 import type { Run } from '../shop/run';
 import type { Shop } from '../shop/shop';
 import type { Message } from '../message/message';

@@ -1,5 +1,5 @@
-import { heaterOf } from '../heat/heaters';
-import { pressModel } from '../heat/pressModel';
+import { heaterOf } from '../heat/press/heaters';
+import { pressModel } from '../heat/press/pressModel';
 import { isChamber } from '../shop/press';
 import type { Run } from '../shop/run';
 import { listOf } from './chain';

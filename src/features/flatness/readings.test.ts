@@ -1,6 +1,6 @@
 import { inEnglish } from '@/words/inEnglish';
 import { demoShop } from '@/core/demo/demoShop';
-import { at, entryOf, mark } from '@/core/look/testLooks';
+import { at, entryOf, mark } from '@/core/inspect/testInspections';
 import { isFlatPress, type Flatness } from '@/core/shop/press';
 import { betterBy, dyeFromMarks, NINE_PLACES, placeName, unevenMm, worked } from './readings';
 

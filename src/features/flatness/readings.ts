@@ -8,9 +8,9 @@ import {
 } from '@/core/flatness/packing';
 import { gapSurface, READING_SD_MM, type GapReading, type GapSurface } from '@/core/flatness/surface';
 import type { Flatness, FlatPress, GapMethod } from '@/core/shop/press';
-import { isOnPaper } from '@/core/look/faults';
-import { laidAs } from '@/core/look/overlay';
-import { middleOf } from '@/core/look/places';
+import { isOnPaper } from '@/core/inspect/faults';
+import { laidAs } from '@/core/inspect/overlay';
+import { middleOf } from '@/core/inspect/places';
 import { apply } from '@/core/geometry/affine';
 import type { LogEntry } from '@/core/shop/records';
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { say } from '@/core/message/message';
-import { offsetMap, newestOf } from '@/core/heat/pressModel';
-import type { BedPlan, BedPlacement } from '@/core/heat/bed';
+import { offsetMap, newestOf } from '@/core/heat/press/pressModel';
+import type { BedPlan, BedPlacement } from '@/core/heat/press/bed';
 import { boundsOfContour, contourPath, flatten } from '@/core/geometry/contour';
 import { isFlatPress, isChamber, type FlatPress, type Chamber } from '@/core/shop/press';
 import { mm } from '@/core/message/quantity';

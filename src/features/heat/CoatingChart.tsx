@@ -3,7 +3,7 @@
 import { useWords } from '@/ui/words';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
-import type { SeriesPoint } from '@/core/heat/outcome';
+import type { SeriesPoint } from '@/core/heat/model/outcome';
 import { clockText } from '@/core/units/format';
 import { celsius } from '@/core/message/quantity';
 import { Board } from '@/ui/board/Board';

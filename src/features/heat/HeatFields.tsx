@@ -3,9 +3,9 @@
 import { restingOf } from '@/core/press/kinds';
 import { say } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
-import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS, WASTE_WORDS } from '@/core/heat/labels';
-import { lowestTargetC } from '@/core/heat/starting';
-import { byTimer, timerWays } from '@/core/heat/timerWays';
+import { PEEL_NOTES, PRESSURE_WORDS, TIMER_START_WORDS, WASTE_WORDS } from '@/core/heat/settings/labels';
+import { lowestTargetC } from '@/core/heat/settings/starting';
+import { byTimer, timerWays } from '@/core/heat/press/timerWays';
 import { PEELS, PRESSURES, type HeatSettings } from '@/core/shop/heatSettings';
 import { HEATED_FROM, WASTE_KINDS, type Load } from '@/core/shop/load';
 import { isChamber, isWrapPress, TIMER_STARTS, type TimerStart } from '@/core/shop/press';

@@ -1,7 +1,7 @@
 'use client';
 
 import { say, type Message } from '@/core/message/message';
-import { preparationWords } from '@/core/plan/operationWords';
+import { preparationWords } from '@/core/plan/press/operationWords';
 import { isFlatPress, isChamber } from '@/core/shop/press';
 import { Segments } from '@/ui/Segments';
 import { Say, useWords } from '@/ui/words';

@@ -2,10 +2,10 @@
 
 import { say, verbatim, type Write, type Message } from '@/core/message/message';
 import { useState } from 'react';
-import { PEEL_NOTES, PRESSURE_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '@/core/heat/labels';
-import { settableS } from '@/core/heat/start';
+import { PEEL_NOTES, PRESSURE_NOTES, PRESSURE_WORDS, TIMER_START_WORDS } from '@/core/heat/settings/labels';
+import { settableS } from '@/core/heat/settings/start';
 import { readRecipeFor, recipeJson, type RecipeFile, type RecipeContents } from '@/core/formats/recipeFile';
-import { preparationWords } from '@/core/plan/operationWords';
+import { preparationWords } from '@/core/plan/press/operationWords';
 import type { Plan } from '@/core/plan/planShape';
 import { sameSettings } from '@/core/shop/heatSettings';
 import type { Load } from '@/core/shop/load';

@@ -5,7 +5,7 @@ import { say, type Message } from '@/core/message/message';
 import { interpolateRgbBasis } from 'd3-interpolate';
 import { scaleLinear } from 'd3-scale';
 import { arc } from 'd3-shape';
-import type { RingPoint } from '@/core/heat/outcome';
+import type { RingPoint } from '@/core/heat/model/outcome';
 import { isHandled } from '@/core/shop/blank';
 import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';

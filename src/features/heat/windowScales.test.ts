@@ -1,4 +1,4 @@
-import type { WindowMap } from '@/core/heat/window';
+import type { WindowMap } from '@/core/heat/settings/window';
 import { bandPaths, CHART_ROOM, goodAt, goodPlace, windowScales } from './windowScales';
 
 const RANGE = { platenC: [180, 210], dwellS: [20, 120] } as const;

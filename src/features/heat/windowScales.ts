@@ -2,7 +2,7 @@ import { say } from '@/core/message/message';
 import { contours } from 'd3-contour';
 import { geoPath, geoTransform } from 'd3-geo';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
-import type { WindowMap, WindowRange } from '@/core/heat/window';
+import type { WindowMap, WindowRange } from '@/core/heat/settings/window';
 
 /** Room round the chart, px. */
 export const CHART_ROOM = { top: 30, right: 20, bottom: 46, left: 62 } as const;

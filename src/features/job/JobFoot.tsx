@@ -12,10 +12,10 @@ import { isListed } from '@/core/preflight/check';
 import { Button } from '@/ui/Button';
 import { PopoverBox } from '@/ui/PopoverBox';
 import { Say, useWords } from '@/ui/words';
-import { WriteInLog } from '../look/WriteInLog';
+import { WriteInLog } from '../inspect/SaveToLog';
 import { useJob } from './jobContext';
 import { LEVEL_BAR, LEVEL_WORDS } from '@/ui/levels';
-import { pressBlocked } from '@/core/plan/newRun';
+import { pressBlocked } from '@/core/plan/press/newRun';
 
 interface Props {
   readonly step: JobStep;

@@ -10,7 +10,7 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { NONE_CONFIRMED } from '@/core/look/shopTable';
+import { NONE_CONFIRMED } from '@/core/inspect/shopTable';
 import { confirmedCounts } from '@/data/log';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/planShape';

@@ -3,7 +3,7 @@ import { JOB_STEP_LIST, type JobStep } from '@/core/figures/jobSteps';
 import { ArtView } from '../art/ArtView';
 import { BlankView } from '../blank/BlankView';
 import { HeatView } from '../heat/HeatView';
-import { LookView } from '../look/LookView';
+import { LookView } from '../inspect/InspectView';
 import { MeasureView } from '../measure/MeasureView';
 import { PressView } from '../press/PressView';
 import { SheetView } from '../sheet/SheetView';

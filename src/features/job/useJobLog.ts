@@ -1,7 +1,7 @@
 'use client';
 
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { JobTally } from '@/core/look/tally';
+import type { JobTally } from '@/core/inspect/tally';
 import type { LogEntry } from '@/core/shop/records';
 import { jobTallies, newestOfJob } from '@/data/log';
 

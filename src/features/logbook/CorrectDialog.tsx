@@ -3,7 +3,7 @@
 import { useWords } from '@/ui/words';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { CAUSES } from '@/core/look/faults';
+import { CAUSES } from '@/core/inspect/faults';
 import { CAUSE_IDS } from '@/core/shop/faultIds';
 import { VERDICTS, type LogEntry } from '@/core/shop/records';
 import { newId } from '@/data/ids';
@@ -15,7 +15,7 @@ import { NumberField } from '@/ui/NumberField';
 import { notify, notifyProblem } from '@/ui/notify';
 import { Segments } from '@/ui/Segments';
 import { Select } from '@/ui/Select';
-import { VERDICT_WORDS } from '../look/Judgement';
+import { VERDICT_WORDS } from '../inspect/Judgement';
 import { personHere } from '../press/tap';
 
 const NONE = 'none';

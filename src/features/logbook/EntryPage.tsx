@@ -2,21 +2,21 @@
 
 import { date } from '@/core/message/quantity';
 import { say, type Message, unpacked, type Quantity } from '@/core/message/message';
-import { settingsSummary } from '@/core/heat/labels';
+import { settingsSummary } from '@/core/heat/settings/labels';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from '@/ui/Link';
 import { useState } from 'react';
-import { CAUSES, faultLabel } from '@/core/look/faults';
-import { QUESTIONS } from '@/core/look/questions';
+import { CAUSES, faultLabel } from '@/core/inspect/faults';
+import { QUESTIONS } from '@/core/inspect/questions';
 import type { LogEntry, Stood } from '@/core/shop/records';
 
 import { entryWithAnswers } from '@/data/log';
 import { Button } from '@/ui/Button';
 import { useWords, Q } from '@/ui/words';
-import { VERDICT_GROUND } from '../look/HistoryLine';
-import { VERDICT_WORDS } from '../look/Judgement';
-import { SeenPiece } from '../look/SeenPiece';
-import { PressInset } from '../look/PressInset';
+import { VERDICT_GROUND } from '../inspect/HistoryLine';
+import { VERDICT_WORDS } from '../inspect/Judgement';
+import { SeenPiece } from '../inspect/SeenPiece';
+import { PressInset } from '../inspect/PressInset';
 import { ShopFrame } from '../shell/ShopFrame';
 import { CorrectDialog } from './CorrectDialog';
 

@@ -4,7 +4,7 @@ import { say, type Message } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { addDays } from 'date-fns';
 import { useState } from 'react';
-import { CAUSES, FAULTS, PAPER_FAULTS } from '@/core/look/faults';
+import { CAUSES, FAULTS, PAPER_FAULTS } from '@/core/inspect/faults';
 import { WHOLE_LOG, type LogQuery } from '@/core/log/rows';
 import { CAUSE_IDS } from '@/core/shop/faultIds';
 import { VERDICTS } from '@/core/shop/records';
@@ -12,7 +12,7 @@ import type { Shop } from '@/core/shop/shop';
 import type { JobRecord } from '@/data/db';
 import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
-import { VERDICT_WORDS } from '../look/Judgement';
+import { VERDICT_WORDS } from '../inspect/Judgement';
 import { useShop } from '../shell/shopContext';
 
 interface Props {

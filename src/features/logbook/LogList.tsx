@@ -4,13 +4,13 @@ import { say } from '@/core/message/message';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Link } from '@/ui/Link';
 import { useRef } from 'react';
-import { CAUSES, faultLabel } from '@/core/look/faults';
+import { CAUSES, faultLabel } from '@/core/inspect/faults';
 import { WHOLE_LOG } from '@/core/log/rows';
 import type { LogEntry } from '@/core/shop/records';
 import { celsius, seconds, date } from '@/core/message/quantity';
 import { useWords, Q } from '@/ui/words';
-import { VERDICT_GROUND } from '../look/HistoryLine';
-import { VERDICT_WORDS } from '../look/Judgement';
+import { VERDICT_GROUND } from '../inspect/HistoryLine';
+import { VERDICT_WORDS } from '../inspect/Judgement';
 import type { FoundEntries } from './useLogIndex';
 
 const HEADS = [

@@ -11,8 +11,8 @@ import {
   type Gathering,
   type LaidMark,
   type Overlay,
-} from '@/core/look/overlay';
-import { faultLabel } from '@/core/look/faults';
+} from '@/core/inspect/overlay';
+import { faultLabel } from '@/core/inspect/faults';
 import { useShop } from '../shell/shopContext';
 import { useOverlay, type LogIndex } from './useLogIndex';
 

@@ -7,7 +7,7 @@ import { max } from 'd3-array';
 import { scaleBand, scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { CostChart, FaultBar, GoodChart } from '@/core/log/charts';
-import { CAUSES, faultLabel } from '@/core/look/faults';
+import { CAUSES, faultLabel } from '@/core/inspect/faults';
 import { useShop } from '../shell/shopContext';
 import { CHART, ChartFrame, Ends, Levels } from './ChartFrame';
 import type { Open } from './openEntries';

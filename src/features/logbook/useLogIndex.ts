@@ -6,7 +6,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import type { LogCharts } from '@/core/log/charts';
 import type { LogQuery } from '@/core/log/rows';
-import type { Overlay } from '@/core/look/overlay';
+import type { Overlay } from '@/core/inspect/overlay';
 import type { LogEntry } from '@/core/shop/records';
 import { db } from '@/data/db';
 import { entriesById, newestEntries } from '@/data/log';

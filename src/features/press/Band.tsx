@@ -1,6 +1,6 @@
 'use client';
 
-import { PRESSURE_WORDS } from '@/core/heat/labels';
+import { PRESSURE_WORDS } from '@/core/heat/settings/labels';
 import { memo, useState } from 'react';
 import type { Lane } from '@/core/run/board';
 import { sizeOf } from '@/core/run/chain';

@@ -2,7 +2,7 @@
 
 import { useWords } from '@/ui/words';
 import { useState } from 'react';
-import { closedJustNow, lowestRead, timingOfRun, wasBack } from '@/core/plan/pressTiming';
+import { closedJustNow, lowestRead, timingOfRun, wasBack } from '@/core/plan/press/timing';
 import type { RunState } from '@/core/run/run';
 import { cycleOf } from '@/core/run/run';
 import type { Run, RunEvent } from '@/core/shop/run';

@@ -5,7 +5,7 @@ import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { endCheck } from '@/core/operations/startCheck';
 import type { Plan } from '@/core/plan/planShape';
-import { piecesText, whyLabel } from '@/core/plan/runWords';
+import { piecesText, whyLabel } from '@/core/plan/press/runWords';
 import { isOn, withState, type RunWithState } from '@/core/run/pieces';
 import type { Job } from '@/core/job/job';
 import { changeJob } from '@/data/jobs';

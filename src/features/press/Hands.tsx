@@ -8,7 +8,7 @@ import type { RunWithState } from '@/core/run/pieces';
 import { listOf } from '@/core/run/chain';
 import { coolingLoads, goodOf, touchSafeAfterS } from '@/core/run/run';
 import { tapingFor } from '@/core/run/taping';
-import { piecesText, whyLabel } from '@/core/plan/runWords';
+import { piecesText, whyLabel } from '@/core/plan/press/runWords';
 import { clockText } from '@/core/units/format';
 import { useWords } from '@/ui/words';
 import { wordsOf } from './laneWords';

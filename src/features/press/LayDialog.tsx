@@ -3,7 +3,7 @@
 import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import { freePieces, type RunWithState } from '@/core/run/pieces';
-import { piecesText } from '@/core/plan/runWords';
+import { piecesText } from '@/core/plan/press/runWords';
 import { MOST_AT_ONCE } from '@/core/shop/load';
 import type { RunPiece } from '@/core/shop/run';
 import { Button } from '@/ui/Button';

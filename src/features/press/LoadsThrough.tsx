@@ -1,7 +1,7 @@
 import { date } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import { useWords, Q } from '@/ui/words';
-import { overTimeText, piecesText, whyLabel } from '@/core/plan/runWords';
+import { overTimeText, piecesText, whyLabel } from '@/core/plan/press/runWords';
 import { listOf } from '@/core/run/chain';
 import { overTime, passesOf } from '@/core/run/dose';
 import type { RunWithState } from '@/core/run/pieces';

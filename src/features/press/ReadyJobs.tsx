@@ -4,7 +4,7 @@ import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
 import { plan } from '@/core/plan/plan';
-import { pressBlocked } from '@/core/plan/newRun';
+import { pressBlocked } from '@/core/plan/press/newRun';
 import { Dialog } from '@/ui/Dialog';
 import type { RunWithState } from '@/core/run/pieces';
 import { useShopWithRuns } from '../shell/shopContext';

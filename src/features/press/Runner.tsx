@@ -5,7 +5,7 @@ import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
 import { plan } from '@/core/plan/plan';
-import { pressBlocked } from '@/core/plan/newRun';
+import { pressBlocked } from '@/core/plan/press/newRun';
 import { isOn, type RunWithState } from '@/core/run/pieces';
 import type { Job } from '@/core/job/job';
 import { useHeatCache, useTried, useWantedHeat } from '../job/useHeatCache';

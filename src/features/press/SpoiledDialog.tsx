@@ -3,7 +3,7 @@
 import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import type { RunWithState } from '@/core/run/pieces';
-import { piecesText, whyLabel } from '@/core/plan/runWords';
+import { piecesText, whyLabel } from '@/core/plan/press/runWords';
 import { goodInLoad } from '@/core/run/run';
 import type { RunPiece, SpoiledWhy } from '@/core/shop/run';
 import { Dialog } from '@/ui/Dialog';

@@ -1,7 +1,7 @@
 import { say, type Message } from '@/core/message/message';
 import { operationWords, type OperationWords } from '@/core/operations/words';
-import { contextOfRun } from '@/core/plan/operationWords';
-import { leftOpenText, overTimeText, piecesText } from '@/core/plan/runWords';
+import { contextOfRun } from '@/core/plan/press/operationWords';
+import { leftOpenText, overTimeText, piecesText } from '@/core/plan/press/runWords';
 import type { Lane } from '@/core/run/board';
 import { overTime, passesOf } from '@/core/run/dose';
 import { leftOpen } from '@/core/run/leftOpen';

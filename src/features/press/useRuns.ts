@@ -16,7 +16,7 @@ import {
 import type { Job } from '@/core/job/job';
 import { boardProblem, type Forecast } from '@/core/schedule/forecast';
 import { piecesOf } from '@/core/art/names';
-import { piecesOfJob } from '@/core/plan/press';
+import { piecesOfJob } from '@/core/plan/press/press';
 import type { Shop } from '@/core/shop/shop';
 import { inRunWorker } from '@/workers/client';
 import { useShopWithRuns } from '../shell/shopContext';

@@ -2,7 +2,7 @@
 
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo } from 'react';
-import { drawSheet, type DrawnPages } from '@/core/plan/sheetPages';
+import { drawSheet, type DrawnPages } from '@/core/plan/sheet/pages';
 import { mm } from '@/core/message/quantity';
 import { Board, type Fit } from '@/ui/board/Board';
 import { Dimension } from '@/ui/board/Dimension';

@@ -13,7 +13,7 @@ import {
 } from '@/core/sheet/printerSimulator';
 import { apply } from '@/core/geometry/affine';
 import { clamp, type Rect, boundsOf, rectCorners } from '@/core/geometry/plane';
-import { drawSheet } from '@/core/plan/sheetPages';
+import { drawSheet } from '@/core/plan/sheet/pages';
 import type { Page } from '@/core/sheet/pages';
 import type { Result } from '@/core/basics/result';
 import { fineMm, mm } from '@/core/message/quantity';

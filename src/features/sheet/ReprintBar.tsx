@@ -1,5 +1,5 @@
 import { useWords } from '@/ui/words';
-import { piecesText } from '@/core/plan/runWords';
+import { piecesText } from '@/core/plan/press/runWords';
 import { Button } from '@/ui/Button';
 import { useJob } from '../job/jobContext';
 

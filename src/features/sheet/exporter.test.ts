@@ -5,7 +5,7 @@ import { pictureLayer, type PictureRef } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import { demoShop } from '@/core/demo/demoShop';
 import { plan } from '@/core/plan/plan';
-import { withPages } from '@/core/plan/sheetPages';
+import { withPages } from '@/core/plan/sheet/pages';
 import { fail, ok } from '@/core/basics/result';
 import { fileName } from '../shell/fileName';
 import {

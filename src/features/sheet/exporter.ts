@@ -1,6 +1,6 @@
 import { say, type Message, type Write } from '@/core/message/message';
 import { sourcesOf } from '@/core/art/items';
-import { drawSheet, drawSheets } from '@/core/plan/sheetPages';
+import { drawSheet, drawSheets } from '@/core/plan/sheet/pages';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { cutListCsv } from '@/core/formats/cutList';
 import { manifestText, type ManifestFile } from '@/core/formats/manifest';
@@ -8,7 +8,7 @@ import { patternSvg } from '@/core/formats/svg';
 import { picturesOf, type PictureRef } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/planShape';
-import { printPackageOf } from '@/core/plan/printPackage';
+import { printPackageOf } from '@/core/plan/sheet/printPackage';
 import { pieceAlone, type Page } from '@/core/sheet/pages';
 import { fileName } from '../shell/fileName';
 import type { PageRequest, PictureBytes, SheetRequest } from '@/workers/files.worker';

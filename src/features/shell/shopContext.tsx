@@ -3,7 +3,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { createContext, useContext, useMemo, useState } from 'react';
 import type { JobRecord } from '@/data/db';
-import type { ProvenCounts } from '@/core/heat/choose';
+import type { ProvenCounts } from '@/core/heat/settings/choose';
 import { openJob } from '@/data/jobs';
 import { runsOfJob } from '@/data/live';
 import type { SetAside } from '@/data/setAside';

@@ -4,8 +4,8 @@ import { useWords } from '@/ui/words';
 import { say } from '@/core/message/message';
 import { useRef, useState } from 'react';
 import { fail, type Result } from '@/core/basics/result';
-import { offsetMap } from '@/core/heat/pressModel';
-import { probeC, type PressFaults } from '@/core/heat/pressSimulator';
+import { offsetMap } from '@/core/heat/press/pressModel';
+import { probeC, type PressFaults } from '@/core/heat/press/pressSimulator';
 import { seeded } from '@/core/random/random';
 import { isFlatPress, isChamber, isWrapPress, type Press, type PressCheck } from '@/core/shop/press';
 

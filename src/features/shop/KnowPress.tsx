@@ -3,7 +3,7 @@
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { useState } from 'react';
-import { faultsOf, type PressFaults } from '@/core/heat/pressSimulator';
+import { faultsOf, type PressFaults } from '@/core/heat/press/pressSimulator';
 import type { Press } from '@/core/shop/press';
 import { Dialog } from '@/ui/Dialog';
 import { FormField } from '@/ui/FormField';

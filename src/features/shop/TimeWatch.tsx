@@ -3,8 +3,8 @@
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { useEffect, useRef, useState } from 'react';
-import type { PressFaults, SimulatedRun } from '@/core/heat/pressSimulator';
-import { timedOf } from '@/core/plan/heatSubject';
+import type { PressFaults, SimulatedRun } from '@/core/heat/press/pressSimulator';
+import { timedOf } from '@/core/plan/heat/subject';
 import type { Press, PressTiming } from '@/core/shop/press';
 import { clockText } from '@/core/units/format';
 import { celsius } from '@/core/message/quantity';

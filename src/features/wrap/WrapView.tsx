@@ -6,7 +6,7 @@ import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
 import { SEAM_METHODS } from '@/core/shop/settings';
 import { isFlat, isRound, type Blank, type FlatBlank } from '@/core/shop/blank';
-import { edgeWay, printsBoth } from '@/core/plan/wrapFlat';
+import { edgeWay, printsBoth } from '@/core/plan/wrap/wrapFlat';
 import { Segments } from '@/ui/Segments';
 import { Later, useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';

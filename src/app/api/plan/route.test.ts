@@ -1,5 +1,5 @@
 import { written } from '@/words/written';
-import { withPages } from '@/core/plan/sheetPages';
+import { withPages } from '@/core/plan/sheet/pages';
 import { english } from '@/words/english';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';

@@ -1,4 +1,4 @@
-import { withPages } from '@/core/plan/sheetPages';
+import { withPages } from '@/core/plan/sheet/pages';
 import { english } from '@/words/english';
 import { written } from '@/words/written';
 import { say } from '@/core/message/message';

@@ -1,4 +1,4 @@
-import type { Conductor } from '../materials';
+import type { Conductor } from '../model/materials';
 
 /** One layer of a stack, outermost first. Thickness m, contact with the layer before it W/(m² K). */
 export interface Layer extends Conductor {

@@ -1,0 +1,40 @@
+import { say } from '@/core/message/message';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo, useState } from 'react';
+import { spoilageOf } from '@/core/cost/cost';
+import { outlook, type Outlook, type Want } from '@/core/stock/wants';
+import { seenOfJobs } from '@/data/seen';
+import { loadPrinted, loadShelf } from '@/data/stock';
+import { inDayWorker } from '@/workers/client';
+import { useShopWithRuns } from '../shell/shopContext';
+
+/** Everything on the shelf with what becomes of it; null while it is read. What jobs take follows from the worker. */
+export function useShelf(): { readonly shelf: readonly Outlook[] | null; readonly wantsKnown: boolean } {
+  const { shop, jobs, proven } = useShopWithRuns();
+  const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
+  const held = useLiveQuery(() => loadShelf(), []);
+  const seen = useLiveQuery(() => seenOfJobs(all), [all]);
+  const sheets = useLiveQuery(() => loadPrinted(), []);
+  const [wants, setWants] = useState<readonly Want[] | null>(null);
+  const items = useMemo(() => held?.map((x) => x.item), [held]);
+  const key = items?.map((i) => i.id).join(' ');
+  useEffect(() => {
+    if (!items || !seen || !sheets) return;
+    let gone = false;
+    const spoilage = Object.fromEntries(Object.entries(seen).map(([id, s]) => [id, spoilageOf(s)]));
+    void inDayWorker(say('common.stock'), (w) =>
+      w.wants({ jobs: all, shop, items, proven, spoilage, sheets }),
+    ).then((r) => {
+      if (!gone && r.ok) setWants(r.value);
+    });
+    return () => {
+      gone = true;
+    };
+    // What is wanted hangs on which items there are, not on how many of each.
+  }, [all, shop, proven, seen, sheets, key]); // eslint-disable-line react-hooks/exhaustive-deps
+  const shelf = useMemo(
+    () => held?.map(({ item, balance }) => outlook(item, balance, wants ?? [])) ?? null,
+    [held, wants],
+  );
+  return { shelf, wantsKnown: wants !== null };
+}
