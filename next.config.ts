@@ -10,7 +10,7 @@ const config: NextConfig = {
   // Names this build: what only the same code may read back is kept under it.
   env: { MESA_BUILD: Date.now().toString(36) },
   redirects: async () =>
-    Object.entries(MOVED).map(([from, to]) => ({
+    [...Object.entries(MOVED), ['job/:id/look', 'job/:id/inspect'] as const].map(([from, to]) => ({
       source: `/${from}`,
       destination: `/${to}`,
       permanent: true,

@@ -7,7 +7,7 @@ import type { Job } from '../src/core/job/job';
 import { bound } from '../src/core/schedule/bound';
 import { playing } from '../src/core/schedule/chance';
 import { search } from '../src/core/schedule/search';
-import { simulate } from '../src/core/schedule/simulate';
+import { simulateSchedule } from '../src/core/schedule/simulate';
 import { madeUpShop } from '../src/core/schedule/testShops';
 import { round, timed, type Figure } from './figure';
 
@@ -56,7 +56,7 @@ function looks(request: DayRequest): {
 } {
   const bases = createJobBases();
   const began = performance.now();
-  finish(planDay(request, 'first look', null, bases));
+  finish(planDay(request, 'first plan', null, bases));
   const first = performance.now();
   const day = finish(planDay(request, 'whole', null, bases));
   return { firstS: (first - began) / 1000, wholeS: (performance.now() - first) / 1000, day };
@@ -85,7 +85,7 @@ export async function benchDay({
     spoilage: Object.fromEntries(jobs.map((j) => [j.id, 0.04])),
   };
   const day = dayPlan({ ...ask, plays: 1 });
-  const one = timed(20, () => simulate(day.problem, day.policy));
+  const one = timed(20, () => simulateSchedule(day.problem, day.policy));
   const began = performance.now();
   const played = finish(playing(day.problem, day.policy, { most: 2000 }));
   const playsMs = performance.now() - began;

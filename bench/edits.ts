@@ -38,7 +38,7 @@ const EDITS: Readonly<Record<string, Edit>> = {
   dwell: (j, i) => ({ ...j, heat: { ...j.heat, dwellS: 60 + (i % 9) } }),
   pieces: (j, i) => ({ ...j, pieces: 10 + (i % 9) }),
   name: (j, i) => ({ ...j, name: `Job ${i}` }),
-  lot: (j, i) => ({ ...j, look: { ...j.look, lot: `B${i}` } }),
+  lot: (j, i) => ({ ...j, inspection: { ...j.inspection, lot: `B${i}` } }),
 };
 
 /** The slowest kind of edit of the slowest job, 95 %, ms. */

@@ -5,7 +5,7 @@ import { address, expect, open, test } from './app';
 // The clock of these paths is set.
 test.use({ ownContext: true });
 
-const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
+const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'inspect'];
 
 test('no violation in the day, the costs, the shelf and finishing', async ({ bench: page }) => {
   await page.goto(`${address()}/schedule`);
@@ -72,7 +72,7 @@ test('no violation at the press, before, during and when time is up', async ({ b
 test('no violation where causes are sought, on the ladder, in the log and at the platen', async ({
   bench: page,
 }) => {
-  await open(page, '/job/star-map-panel/look');
+  await open(page, '/job/star-map-panel/inspect');
   await page.getByRole('button', { name: says('inspect.fadedCornerEdge'), exact: true }).click();
   await page.getByRole('button', { name: says('inspect.fadedCornerEdge'), exact: true }).click();
   await page.getByRole('radio', { name: says('common.usedPaper') }).click();

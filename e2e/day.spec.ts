@@ -18,7 +18,7 @@ const jobs = (page: Page): Locator => page.getByRole('region', { name: says('com
 const day = async (page: Page) => {
   await go(page, '/schedule', 'Friday');
   await expect(figure(page, says('schedule.lastPiecePacked'))).toBeVisible({ timeout: 30_000 });
-  // The first look has become the whole plan.
+  // The first plan has become the whole plan.
   await expect(page.getByRole('banner')).not.toContainText('…', { timeout: 30_000 });
 };
 const field = async (page: Page, label: string, text: string) => {

@@ -49,7 +49,7 @@ async function stroke(page: Page, path: readonly (readonly [number, number])[]):
 }
 
 test('a faded corner on a large panel, by packing, to a good one', async ({ bench: page }, info) => {
-  await open(page, '/job/star-map-panel/look');
+  await open(page, '/job/star-map-panel/inspect');
   await page.keyboard.press('e');
   await stroke(page, [
     [0.01, 0.01],
@@ -141,7 +141,7 @@ test('a faded corner on a large panel, by packing, to a good one', async ({ benc
 test('an orange portrait: less time, by the heat model, one setting and no other', async ({
   bench: page,
 }) => {
-  await open(page, '/job/constellation-mugs/look');
+  await open(page, '/job/constellation-mugs/inspect');
   await page.getByRole('button', { name: says('inspect.brownOrangeYellowed'), exact: true }).click();
   await page.getByRole('button', { name: says('inspect.brownOrangeYellowed'), exact: true }).click();
   await judge(page, 'browned', 'Too much');
@@ -165,7 +165,7 @@ test('an orange portrait: less time, by the heat model, one setting and no other
 });
 
 test('a ghost: peel cold', async ({ bench: page }) => {
-  await open(page, '/job/constellation-mugs/look');
+  await open(page, '/job/constellation-mugs/inspect');
   await page.keyboard.press('g');
   await stroke(page, [[0.3, 0.5]]);
   await expect(page.getByRole('button', { name: 'Ghosting, plain' })).toBeVisible();
@@ -197,14 +197,14 @@ test('a ghost: peel cold', async ({ bench: page }) => {
           const got = request.result.transaction('jobs').objectStore('jobs').get('constellation-mugs');
           got.onsuccess = () => {
             request.result.close();
-            resolve((got.result as { job: { heat: unknown; look: { next: unknown } } }).job);
+            resolve((got.result as { job: { heat: unknown; inspection: { next: unknown } } }).job);
           };
         };
       }),
   );
   expect(peel).toMatchObject({
     heat: { peel: 'cold' },
-    look: { next: 'moved-hot', pressed: { peel: 'hot' } },
+    inspection: { next: 'moved-hot', pressed: { peel: 'hot' } },
   });
   // The ghost is written with what it was pressed with; the one after it is the one that tried the cold peel.
   await page.keyboard.press('8');
@@ -225,7 +225,7 @@ test('a ghost: peel cold', async ({ bench: page }) => {
 });
 
 test('a new blank by the test ladder, to a recipe with its proof', async ({ bench: page }) => {
-  await open(page, '/job/slate-trail-markers/look');
+  await open(page, '/job/slate-trail-markers/inspect');
   await page.getByRole('radio', { name: says('inspect.testLadder2') }).click();
   await page.getByRole('radio', { name: says('inspect.newBlanks') }).click();
   await page.getByRole('button', { name: fixedPart('inspect.estimateNumberPressings') }).click();
@@ -262,7 +262,7 @@ test('a new blank by the test ladder, to a recipe with its proof', async ({ benc
 test('photographs of any kind and size lie under the marks, or are refused in words', async ({
   bench: page,
 }, info) => {
-  await open(page, '/job/constellation-mugs/look');
+  await open(page, '/job/constellation-mugs/inspect');
   const importFile = (name: string, bytes: Uint8Array | string) => {
     const path = info.outputPath(name);
     writeFileSync(path, bytes);

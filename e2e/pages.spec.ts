@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { clean } from './axe';
 import { address, expect, figure, open, test } from './app';
 
-const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
+const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'inspect'];
 const SHOP = ['', 'blanks', 'presses', 'papers', 'logbook', 'settings'];
 /** Looked over for violations elsewhere, once more of them is open. */
 const SHOP_FITS = ['schedule', 'pricing', 'stock', 'finish/star-map-panel'];

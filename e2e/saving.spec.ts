@@ -151,7 +151,7 @@ test('tapped twice: one run, one log entry, one step', async ({ bench: page }) =
   await page.getByRole('button', { name: says('common.spoiled') }).click();
   await page.getByRole('button', { name: says('press.notSaid') }).click();
   await page.getByRole('link', { name: says('press.stopRun') }).click();
-  await open(page, '/job/dome-beakers/look');
+  await open(page, '/job/dome-beakers/inspect');
   await page.getByRole('radio', { name: says('common.dyeLeftAllOver') }).click();
   await page.getByRole('radio', { name: says('inspect.tooLittle') }).click();
   await page.getByRole('button', { name: says('job.lookNext') }).dblclick();

@@ -60,7 +60,7 @@ const SHOP_PAGES = [
   'logbook',
   'settings',
 ];
-const STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'look'];
+const STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'inspect'];
 const PAGES = [
   ...SHOP_PAGES,
   'logbook?view=charts',

@@ -164,7 +164,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
     await page.getByRole('link', { name: says('press.inspectPieces') }).click();
   });
 
-  await test.step('9 look: a mark, the paper, a verdict, the log', async () => {
+  await test.step('9 inspection: a mark, the paper, a verdict, the log', async () => {
     await page.getByRole('button', { name: says('inspect.colouredSpeck'), exact: true }).click();
     const wrap = await page
       .getByRole('group', { name: fixedPart('inspect.wrapUnrolledWhatWas') })

@@ -204,7 +204,7 @@ export const NAMED_MUTANTS = [
   {
     what: 'a change set for the next is added to again',
     file: 'src/core/plan/inspect/inspect.ts',
-    from: 'press.last?.settings ?? look.pressed ?? heat.chosen?.settings ?? null',
+    from: 'press.last?.settings ?? inspection.pressed ?? heat.chosen?.settings ?? null',
     to: 'press.last?.settings ?? heat.chosen?.settings ?? null',
   },
   {

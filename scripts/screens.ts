@@ -93,10 +93,10 @@ const VIEWS: readonly View[] = [
       await p.getByText('calculating').waitFor({ state: 'detached', timeout: 30_000 });
     },
   },
-  { name: 'look', path: '/job/star-map-panel/look', prepare: markCorner },
+  { name: 'inspect', path: '/job/star-map-panel/inspect', prepare: markCorner },
   {
-    name: 'look-cause',
-    path: '/job/star-map-panel/look',
+    name: 'inspect-cause',
+    path: '/job/star-map-panel/inspect',
     prepare: async (p) => {
       await markCorner(p);
       await p.getByRole('radio', { name: 'Cause' }).click();

@@ -35,7 +35,7 @@ export const CORE_ROOMS = [
   { room: 'operations', holds: 'what is done to a piece: lists of operations and their words' },
   { room: 'run', holds: 'a run folded from its events' },
   {
-    room: 'look',
+    room: 'inspect',
     holds: 'faults, their causes as probabilities, what to ask next, many pieces over each other',
   },
   { room: 'schedule', holds: 'work over presses, hands and circuits: courses, their bound, their chances' },

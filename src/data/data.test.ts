@@ -233,7 +233,7 @@ describe('jobs', () => {
       name: 'Again',
       blankId: job.blankId,
       prepared: [],
-      look: { marks: [] },
+      inspection: { marks: [] },
     });
     expect(copy.ok && copy.value.id).not.toBe(job.id);
   });
@@ -268,7 +268,7 @@ describe('jobs', () => {
       id: copy.value.id,
       name: 'Again',
       prepared: [],
-      look: fresh.look,
+      inspection: fresh.inspection,
       heat: {},
       load: {},
       reprint: null,

@@ -21,7 +21,7 @@ import type { Printer } from '@/core/shop/printer';
 import { withPrinters } from '@/core/shop/settings';
 import type { Shop } from '@/core/shop/shop';
 import { fromBase64, toBase64 } from '@/core/formats/base64';
-import { loadBooks, putBooks } from './books';
+import { loadStockAndQuotes, putStockAndQuotes } from './books';
 import { allTables, db as theDb, type MesaDb, type PictureRecord } from './db';
 import { newId } from './ids';
 import { jobRecord, listAllJobs } from './jobs';
@@ -46,10 +46,10 @@ async function picturesOf(
     if (!row) return fail(say('files.pictureJobBrowser'), ref.name, say('files.importPictureAgainThen'));
     files.push({ id: row.id, mime: row.mime, base64: toBase64(row.bytes) });
   }
-  return ok([...files, ...(await photosOf([...jobs.map((j) => j.look), ...log], db))]);
+  return ok([...files, ...(await photosOf([...jobs.map((j) => j.inspection), ...log], db))]);
 }
 
-/** Photographs of looks and entries; one that is gone from this browser is left out rather than keep the rest back. */
+/** Photographs of inspections and entries; one that is gone from this browser is left out rather than keep the rest back. */
 export async function photosOf(
   of: readonly Pick<LogEntry, 'photos'>[],
   db: MesaDb = theDb,
@@ -72,7 +72,7 @@ export async function shopFileText(db: MesaDb = theDb): Promise<Result<string>> 
   const all = jobs.map((r) => r.job);
   const pictures = await picturesOf(all, shop.log, db);
   if (!pictures.ok) return pictures;
-  return ok(fileText(makeShopFile(all, shop, pictures.value, await loadBooks(db))));
+  return ok(fileText(makeShopFile(all, shop, pictures.value, await loadStockAndQuotes(db))));
 }
 
 interface Thing {
@@ -259,7 +259,7 @@ export const restoreShop = (file: ShopFile, db: MesaDb = theDb): Promise<Result<
     db.transaction('rw', allTables(db), async () => {
       await Promise.all(allTables(db).map((t) => t.clear()));
       await putShop(db, file.shop, file.jobs, file.pictures);
-      await putBooks(db, file.books);
+      await putStockAndQuotes(db, file.books);
     }),
   );
 

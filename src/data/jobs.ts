@@ -166,7 +166,7 @@ export async function copyJob(job: Job, name: string, db: MesaDb = theDb): Promi
     id: fresh.id,
     name,
     prepared: [],
-    look: fresh.look,
+    inspection: fresh.inspection,
     heat: {},
     load: {},
     reprint: null,

@@ -2,7 +2,7 @@ import { say, type Message } from '@/core/message/message';
 import { fail, ok, type Result } from '@/core/basics/result';
 import { freePieces, isOn, nextPieces, withState, type RunWithState } from '@/core/run/pieces';
 import { foldEvent, foldOn, goodBefore } from '@/core/run/run';
-import { sizeOf } from '@/core/run/chain';
+import { chainSize } from '@/core/run/chain';
 import { runSchema, type Run, type RunEvent } from '@/core/shop/run';
 import { db as theDb, type MesaDb } from './db';
 import { openRuns, runRecord, runsOfJob, withStates } from './live';
@@ -56,7 +56,7 @@ function withNext(run: Run, event: RunEvent, ofJob: readonly RunWithState[]): Ru
   if (event.kind !== 'done' && event.kind !== 'spoiled') return event;
   const before = foldOn(run);
   const after = foldEvent(run, before, event);
-  if (!run.queue || sizeOf(after.state.loads) === sizeOf(before.state.loads)) return event;
+  if (!run.queue || chainSize(after.state.loads) === chainSize(before.state.loads)) return event;
   const runs = ofJob.map((r) => (r.run.id === run.id ? { run, state: before.state } : r));
   return { ...event, next: [...nextPieces(run, runs, run.load?.piecesAtOnce ?? 1)] };
 }

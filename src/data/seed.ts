@@ -10,7 +10,7 @@ import type { Shop } from '@/core/shop/shop';
 import { allTables, db as theDb, type MesaDb } from './db';
 import { jobRecord, listJobs } from './jobs';
 import { addToLog } from './log';
-import { putBooks } from './books';
+import { putStockAndQuotes } from './books';
 import { loadShop, loadThings, settingsUnreadable } from './shop';
 import { jobFacts, jobWords, keepStatuses, statusKeys } from './statuses';
 import { stored } from './storage';
@@ -120,6 +120,6 @@ async function fill(db: MesaDb, { shop, jobs, books }: DemoShop, now: number): P
   await db.recipes.bulkPut(shop.recipes);
   await addToLog(db, shop.log);
   await db.settings.put({ id: 'shop', settings: shop.settings });
-  await putBooks(db, books);
+  await putStockAndQuotes(db, books);
   await db.jobs.bulkPut(jobs.map((job) => jobRecord(job, { rev: 1, savedAt: now })));
 }

@@ -1,4 +1,4 @@
-import type { Seen } from '@/core/cost/cost';
+import type { PressedCounts } from '@/core/cost/cost';
 import type { Job } from '@/core/job/job';
 import { standing } from '@/core/shop/standing';
 import { db as theDb, type MesaDb } from './db';
@@ -8,7 +8,7 @@ import { newestOnPress } from './log';
 const NEWEST = 200;
 
 /** Good and spoiled pieces of a job’s blank on its press, by the log as it stands. */
-async function seenOn(job: Pick<Job, 'blankId' | 'pressId'>, db: MesaDb = theDb): Promise<Seen> {
+async function seenOn(job: Pick<Job, 'blankId' | 'pressId'>, db: MesaDb = theDb): Promise<PressedCounts> {
   if (job.blankId === null || job.pressId === null) return { good: 0, spoiled: 0 };
   const entries = standing(await newestOnPress(job.blankId, job.pressId, NEWEST, db));
   return {
@@ -21,7 +21,7 @@ async function seenOn(job: Pick<Job, 'blankId' | 'pressId'>, db: MesaDb = theDb)
 export async function seenOfJobs(
   jobs: readonly Job[],
   db: MesaDb = theDb,
-): Promise<Readonly<Record<string, Seen>>> {
+): Promise<Readonly<Record<string, PressedCounts>>> {
   const all = await Promise.all(jobs.map(async (j) => [j.id, await seenOn(j, db)] as const));
   return Object.fromEntries(all);
 }

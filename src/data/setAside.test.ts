@@ -8,7 +8,7 @@ import { importJobFile, jobFileText } from './files';
 import { isKept, listJobs, openJob } from './jobs';
 import { startRun } from './runs';
 import { loadDemo, seedIfEmpty } from './seed';
-import { asideFileText, booksAside, logAside, removeAside, startFreshSettings } from './setAside';
+import { asideFileText, stockAndQuotesAside, logAside, removeAside, startFreshSettings } from './setAside';
 import { openRuns } from './live';
 import { changeSettings, loadThings, readThings } from './shop';
 import { storageProblem } from './storage';
@@ -108,7 +108,7 @@ test('every kind of record that cannot be read is set aside by its kind, and cos
   expect(await counts()).toEqual(whole);
   const { unreadable, jobs } = await listJobs(d);
   expect(jobs).toHaveLength(10);
-  const all = [...aside, ...unreadable, ...(await booksAside(d)), ...(await logAside(d))];
+  const all = [...aside, ...unreadable, ...(await stockAndQuotesAside(d)), ...(await logAside(d))];
   expect(all.map((a) => a.kind).sort()).toEqual([
     'blank',
     'job',

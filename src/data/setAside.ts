@@ -123,7 +123,7 @@ export function createReader<Row extends { readonly id: string }, T>(
 }
 
 /** Of the shelf and the quotes, what cannot be read. */
-export async function booksAside(db: MesaDb = theDb): Promise<readonly SetAside[]> {
+export async function stockAndQuotesAside(db: MesaDb = theDb): Promise<readonly SetAside[]> {
   const [items, movements, quotes] = await Promise.all([
     db.stockItems.toArray(),
     db.movements.toArray(),

@@ -2,7 +2,7 @@ import type { ProvenCounts } from '@/core/heat/settings/choose';
 import { picturesOf } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import type { JobTally } from '@/core/inspect/tally';
-import { shopKey, statusKey, type Beside } from '@/core/plan/status';
+import { shopKey, statusKey, type StatusInputs } from '@/core/plan/status';
 import type { JobStatus } from '@/core/plan/status';
 import type { Shop } from '@/core/shop/shop';
 import { db as theDb, type JobRecord, type MesaDb, type JobStatusRecord } from './db';
@@ -48,7 +48,7 @@ export const sharedWith = (job: Job, jobs: readonly JobRecord[]): readonly Job[]
   jobs.flatMap((r) => (r.id !== job.id && job.sheet.sharedJobIds.includes(r.id) ? [r.job] : []));
 
 /** Everything a job's status is made from beside itself and the shop. */
-function besideOf(job: Job, shop: Shop, jobs: readonly JobRecord[], facts: JobFacts): Beside {
+function besideOf(job: Job, shop: Shop, jobs: readonly JobRecord[], facts: JobFacts): StatusInputs {
   const sharedJobs = sharedWith(job, jobs);
   const pictures = [job, ...sharedJobs].flatMap((j) => picturesOf(j.art).map((p) => p.id));
   return {

@@ -6,7 +6,7 @@ import { demoShop } from '@/core/demo/demoShop';
 import { newRun } from '@/core/plan/press/newRun';
 import { plan } from '@/core/plan/plan';
 import { cycleOf } from '@/core/run/run';
-import { readShelfCsv, shelfCsv } from '@/core/formats/stockCsv';
+import { readStockCsv, stockCsv } from '@/core/formats/stockCsv';
 import { stateOf } from '@/core/shop/quote';
 import type { RunEvent } from '@/core/shop/run';
 import { MesaDb } from './db';
@@ -21,7 +21,7 @@ import {
   itemLines,
   loadItems,
   loadPrinted,
-  loadShelf,
+  loadStock,
   orderCases,
   putBackPrinted,
   receiveOrder,
@@ -44,14 +44,14 @@ const value = <T>(r: { ok: true; value: T } | { ok: false; problem: { what: Mess
   return r.value;
 };
 const mugs = async (d: MesaDb) => {
-  const found = (await loadShelf(d)).find((x) => x.item.id === 'shelf-mug-325');
+  const found = (await loadStock(d)).find((x) => x.item.id === 'shelf-mug-325');
   if (!found) throw new Error('no mugs');
   return found;
 };
 
 test('printed sheets take paper and ink off the shelf, and bring them back when that is taken back', async () => {
   const d = await demo();
-  const has = async (id: string) => (await loadShelf(d)).find((x) => x.item.id === id)?.balance.onHand;
+  const has = async (id: string) => (await loadStock(d)).find((x) => x.item.id === id)?.balance.onHand;
   const [paper, ink] = [await has('shelf-letter'), await has('shelf-ink')];
   const printing = {
     jobId: 'constellation-mugs',
@@ -163,7 +163,7 @@ test('packed pieces take their parts with them, and bring them back', async () =
     { part: 'nothing of the shelf', count: 1 },
   ];
   expect(value(await takeParts(parts, 'star-map-panel', 1, d))).toBe(1);
-  const hanger = async () => (await loadShelf(d)).find((x) => x.item.id === 'shelf-hanger')?.balance.onHand;
+  const hanger = async () => (await loadStock(d)).find((x) => x.item.id === 'shelf-hanger')?.balance.onHand;
   expect(await hanger()).toBe(-1);
   value(await takeParts(parts, 'star-map-panel', -1, d));
   expect(await hanger()).toBe(1);
@@ -197,7 +197,7 @@ test('the shelf and the quotes go with the shop file and come back as they were'
   const text = value(await shopFileText(d));
   const other = new MesaDb(`shelf-${(n += 1)}`);
   value(await restoreShop(value(checkShopFile(text)), other));
-  expect(await loadShelf(other)).toEqual(await loadShelf(d));
+  expect(await loadStock(other)).toEqual(await loadStock(d));
   expect(await quotesOf('constellation-mugs', other)).toEqual(await quotesOf('constellation-mugs', d));
 });
 
@@ -205,9 +205,9 @@ describe('the table of the shelf', () => {
   const id = () => `new-${(n += 1)}`;
   test('written and read again says the same', async () => {
     const d = await demo();
-    const shelf = await loadShelf(d);
-    const text = shelfCsv(shelf.map((x) => ({ item: x.item, ...x.balance })));
-    const rows = value(readShelfCsv(text, await loadItems(d), id));
+    const shelf = await loadStock(d);
+    const text = stockCsv(shelf.map((x) => ({ item: x.item, ...x.balance })));
+    const rows = value(readStockCsv(text, await loadItems(d), id));
     expect(rows.map((r) => r.item)).toEqual(shelf.map((x) => x.item));
     expect(rows.map((r) => r.onHand)).toEqual(shelf.map((x) => x.balance.onHand));
     const lines = await d.movements.count();
@@ -218,7 +218,7 @@ describe('the table of the shelf', () => {
 
   test('a table by hand needs names only; what it does not say stays', async () => {
     const own = await loadItems(await demo());
-    const rows = value(readShelfCsv('name;on hand;case\n325 ml mug;12;\nCork pads;200;100\n', own, id));
+    const rows = value(readStockCsv('name;on hand;case\n325 ml mug;12;\nCork pads;200;100\n', own, id));
     expect(rows).toMatchObject([
       { item: { id: 'shelf-mug-325', caseSize: 36, caseCents: 7560 }, onHand: 12 },
       { item: { kind: 'part', caseSize: 100, caseCents: 0 }, onHand: 200 },
@@ -227,7 +227,7 @@ describe('the table of the shelf', () => {
 
   test('what is wrong is said with its row', () => {
     const refused = (text: string) => {
-      const r = readShelfCsv(text, [], id);
+      const r = readStockCsv(text, [], id);
       return r.ok ? 'read' : `${english.text(r.problem.where)}: ${english.text(r.problem.what)}`;
     };
     expect(inEnglish(refused('what,count\nmug,3'))).toMatch(/no column “name”/);

@@ -27,7 +27,7 @@ import { stored } from './storage';
 
 const WHERE = say('common.stock');
 
-export interface ItemOnShelf {
+export interface ItemBalance {
   readonly item: StockItem;
   readonly balance: Balance;
 }
@@ -51,7 +51,7 @@ export const loadMovements = async (db: MesaDb = theDb): Promise<Movement[]> =>
   linesOf(await db.movements.toArray());
 
 /** Everything on the shelf with what its ledger comes to, by name. */
-export async function loadShelf(db: MesaDb = theDb): Promise<readonly ItemOnShelf[]> {
+export async function loadStock(db: MesaDb = theDb): Promise<readonly ItemBalance[]> {
   const [items, lines] = await Promise.all([loadItems(db), loadMovements(db)]);
   const by = balances(lines);
   return items
@@ -196,7 +196,7 @@ export async function followRun(db: MesaDb, run: Run): Promise<void> {
     );
   // Most events change no count: only those that do are worth adding up a whole ledger for its next lot.
   if (follow('').length === 0) return;
-  const said = (await db.jobs.get(run.jobId))?.job.look.lot ?? '';
+  const said = (await db.jobs.get(run.jobId))?.job.inspection.lot ?? '';
   const lot = said === '' ? nextLot(balanceOf(await ofItem(db, item.id))) : said;
   await db.movements.bulkAdd(follow(lot).map((l) => movementSchema.parse(l)));
 }

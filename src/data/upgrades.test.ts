@@ -44,6 +44,12 @@ const TENTH = {
   movements: 'id, itemId, runId, at',
   quotes: 'id, jobId, number',
 };
+const THIRTEENTH = {
+  ...TENTH,
+  jobs: 'id, archived, *pictures',
+  runs: 'id, jobId, open, [jobId+open], [open+startedAt]',
+  heatAnswers: 'id, at',
+};
 const WRITTEN = [
   { db: 1, file: 1, stores: FIRST },
   { db: 2, file: 2, stores: FIRST },
@@ -57,6 +63,8 @@ const WRITTEN = [
   { db: 10, file: 9, stores: TENTH },
   { db: 11, file: 9, stores: TENTH },
   { db: 12, file: 10, stores: TENTH },
+  { db: 14, file: 11, stores: THIRTEENTH },
+  { db: 15, file: 12, stores: THIRTEENTH },
 ];
 
 const FIXTURES = join(__dirname, '../core/formats/fixtures');
@@ -73,10 +81,14 @@ async function written(version: number, file: number, stores: Record<string, str
   const { shop, jobs } = JSON.parse(text) as { shop: Record<string, unknown>; jobs: unknown };
   const old = new Dexie(name);
   old.version(version).stores(stores);
-  for (const table of ['blanks', 'presses', 'papers', 'recipes', 'runs'])
+  const live = version < 13 ? {} : { archived: 0, pictures: [] };
+  for (const table of ['blanks', 'presses', 'papers', 'recipes'])
     await old.table(table).bulkAdd(rows(shop[table]));
+  await old.table('runs').bulkAdd(rows(shop.runs).map((run) => (version < 13 ? run : { ...run, open: 1 })));
   await old.table('log').bulkAdd(rows(shop.log).map((e) => (version < 5 ? e : { ...e, words: ['fixture'] })));
-  await old.table('jobs').bulkAdd(rows(jobs).map((job, i) => ({ id: job.id, rev: i + 1, savedAt: 5, job })));
+  await old
+    .table('jobs')
+    .bulkAdd(rows(jobs).map((job, i) => ({ id: job.id, rev: i + 1, savedAt: 5, job, ...live })));
   await old.table('settings').add({ id: 'shop', settings: shop.settings });
   old.close();
   return name;

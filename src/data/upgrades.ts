@@ -1,5 +1,5 @@
 import type { Transaction } from 'dexie';
-import { isRaw, type Step } from '@/core/formats/upgrades/raw';
+import { isRaw, type VersionStep } from '@/core/formats/upgrades/raw';
 import { TO_2 } from '@/core/formats/upgrades/to2';
 import { TO_3 } from '@/core/formats/upgrades/to3';
 import { TO_4 } from '@/core/formats/upgrades/to4';
@@ -10,6 +10,7 @@ import { TO_8 } from '@/core/formats/upgrades/to8';
 import { TO_9 } from '@/core/formats/upgrades/to9';
 import { TO_10 } from '@/core/formats/upgrades/to10';
 import { TO_11 } from '@/core/formats/upgrades/to11';
+import { TO_13 } from '@/core/formats/upgrades/to13';
 import { countBySettings, indexLog } from './upgradeLog';
 
 /** One version of the database: what it indexes again, and what becomes of the records of the version before. Never edited once released. */
@@ -35,7 +36,7 @@ const inside = (field: string, change: (value: unknown) => unknown) => (record: 
   isRaw(record) ? { ...record, [field]: change(record[field]) } : record;
 
 /** Carries the records over by the same step that files climb by. */
-const climb = (step: Step) => async (tx: Transaction) => {
+const climb = (step: VersionStep) => async (tx: Transaction) => {
   const kept: unknown = await tx.table('settings').get('shop');
   const before = isRaw(kept) ? kept.settings : undefined;
   const { job, settings } = step;
@@ -138,4 +139,5 @@ export const DB_VERSIONS: readonly DbVersion[] = [
   { version: 14, stores: {}, upgrade: climb(TO_11) },
   // Records may say what an older application does not know: a vacuum press. Nothing older changes.
   { version: 15, stores: {} },
+  { version: 16, stores: {}, upgrade: climb(TO_13) },
 ];

@@ -6,7 +6,7 @@ import { fail, ok, type Result } from '@/core/basics/result';
 
 import { parseLength } from '@/core/units/parse';
 import { mm, fineMm } from '@/core/message/quantity';
-import { TypedField, type Taken } from './TypedField';
+import { TypedField, type StoreResult } from './TypedField';
 import { useUnits } from './units';
 import { useWords } from './words';
 
@@ -22,7 +22,7 @@ interface Props {
   readonly fine?: boolean;
   readonly width?: string;
   readonly signed?: boolean;
-  readonly onValue: (mm: number) => Taken;
+  readonly onValue: (mm: number) => StoreResult;
 }
 
 /** A length in the shop's unit, typed as people write it. */

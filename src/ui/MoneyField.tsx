@@ -4,7 +4,7 @@ import { useTypedNumber } from './typedNumber';
 import { say } from '@/core/message/message';
 import { fail, ok } from '@/core/basics/result';
 import { readMoney } from '@/core/money/money';
-import { TypedField, type Taken } from './TypedField';
+import { TypedField, type StoreResult } from './TypedField';
 
 interface Props {
   readonly label: string;
@@ -15,7 +15,7 @@ interface Props {
   readonly width?: string;
   /** Nothing is an amount too, but not everywhere. */
   readonly least?: number;
-  readonly onCents: (cents: number) => Taken;
+  readonly onCents: (cents: number) => StoreResult;
 }
 
 /** An amount of money, typed to the hundredth at most. */

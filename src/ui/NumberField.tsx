@@ -4,7 +4,7 @@ import { useTypedNumber } from './typedNumber';
 import { say } from '@/core/message/message';
 import { useCallback } from 'react';
 import { fail, ok, type Result } from '@/core/basics/result';
-import { TypedField, type Taken } from './TypedField';
+import { TypedField, type StoreResult } from './TypedField';
 
 interface Props {
   readonly label: string;
@@ -16,7 +16,7 @@ interface Props {
   readonly whole?: boolean;
   readonly byHand?: boolean;
   readonly width?: string;
-  readonly onValue: (value: number) => Taken;
+  readonly onValue: (value: number) => StoreResult;
 }
 
 /** A plain number in a stated range. */

@@ -2,7 +2,7 @@ import { RadioGroup } from 'radix-ui';
 import type { Message } from '@/core/message/message';
 import { useWords } from './words';
 
-export interface Segment<T extends string> {
+export interface SegmentOption<T extends string> {
   readonly value: T;
   readonly label: string | Message;
   readonly title?: string | Message;
@@ -11,7 +11,7 @@ export interface Segment<T extends string> {
 interface Props<T extends string> {
   readonly label: string;
   readonly value: T | null;
-  readonly options: readonly Segment<T>[];
+  readonly options: readonly SegmentOption<T>[];
   readonly onChange: (value: T) => void;
   readonly className?: string;
 }

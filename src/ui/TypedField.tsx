@@ -7,7 +7,7 @@ import type { Result } from '@/core/basics/result';
 import { useRemember } from './restore';
 
 /** What became of a value: nothing to wait for, or whether it was stored. */
-export type Taken = void | Promise<boolean>;
+export type StoreResult = void | Promise<boolean>;
 
 interface Props<T> {
   readonly label: string;
@@ -17,7 +17,7 @@ interface Props<T> {
   readonly unit?: string;
   readonly parse: (text: string) => Result<T>;
   /** What was typed stays in the field where the answer is that it was not stored. */
-  readonly onValue: (value: T) => Taken;
+  readonly onValue: (value: T) => StoreResult;
   /** The value in force, kept exactly while the field is typed in: Escape brings it back, not its rounded text. */
   readonly value?: T;
   /** Set by hand: shown as taken. */

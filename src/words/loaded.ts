@@ -2,10 +2,10 @@ import type { CompiledMessage } from 'icu-minify/format';
 import { part as fetched } from '@/core/basics/part';
 import { LOAD, PARTS, type PartName } from './files';
 import { BASE_LOCALE, type Locale } from './locale';
-import { readPart, type Part } from './part';
+import { readPart, type CataloguePart } from './part';
 
 /** Parts of the catalogue that have been fetched, by language and part. */
-const held = new Map<string, Part>();
+const held = new Map<string, CataloguePart>();
 const coming = new Map<string, Promise<void>>();
 /** Parts that a page has found missing, by language and part: each is fetched once. */
 const wanted = new Set<string>();

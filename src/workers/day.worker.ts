@@ -1,10 +1,10 @@
 import * as Comlink from 'comlink';
-import { costing, type CostAsk, type JobCosts } from '@/core/cost/jobCost';
+import { costing, type CostInput, type JobCosts } from '@/core/cost/jobCost';
 import { planDay, type DayPlan, type DayRequest, type Depth } from '@/core/day/dayPlan';
 import { createJobBases } from '@/core/day/jobWork';
-import { jobWants, type WantsAsk } from '@/core/day/jobWants';
+import { jobWants, type StockNeedInput } from '@/core/day/jobWants';
 import { answer, type Answer, type WhatIf } from '@/core/day/whatIf';
-import type { Policy, Problem } from '@/core/schedule/problem';
+import type { Policy, ScheduleInput } from '@/core/schedule/problem';
 import { finishInSlices } from './slices';
 
 /** What jobs take, kept from one question to the next. */
@@ -23,9 +23,9 @@ const api = {
     stopped = Math.max(stopped, number);
   },
   // Costs of many jobs do not keep the day waiting.
-  costs: (ask: CostAsk): Promise<JobCosts | null> => finishInSlices(costing(ask), () => false),
-  wants: (ask: WantsAsk) => jobWants(ask, bases),
-  answer: (problem: Problem, policy: Policy, what: WhatIf): Answer => answer(problem, policy, what),
+  costs: (ask: CostInput): Promise<JobCosts | null> => finishInSlices(costing(ask), () => false),
+  wants: (ask: StockNeedInput) => jobWants(ask, bases),
+  answer: (problem: ScheduleInput, policy: Policy, what: WhatIf): Answer => answer(problem, policy, what),
 };
 export type DayWorker = typeof api;
 

@@ -3,7 +3,7 @@ import * as Comlink from 'comlink';
 import { orientation as exifOrientation } from 'exifr';
 import { exifBlock } from '@/core/formats/orientation';
 import { zipSync, type Zippable } from 'fflate';
-import type { Source, Sources } from '@/core/art/items';
+import type { PixelSource, Sources } from '@/core/art/items';
 import { findJoin } from '@/core/art/panelJoin';
 import { analyseImage, type ImageAnalysis } from '@/core/art/analyseImage';
 import { drawScene } from '@/core/art/scenes';
@@ -86,7 +86,7 @@ async function orientationOf(bytes: Uint8Array): Promise<number> {
 }
 
 /** A file that goes into a PDF as it came: JPEG, and PNG without transparency. */
-const goesIn = (s: Source, p: PictureBytes | undefined): boolean =>
+const goesIn = (s: PixelSource, p: PictureBytes | undefined): boolean =>
   s.kind === 'file' &&
   p !== undefined &&
   (s.ref.mime === 'image/jpeg' || (s.ref.mime === 'image/png' && liftPixels(p.bytes) !== null));
@@ -164,7 +164,7 @@ const api = {
   /** A bent or repeated picture for the screen, its long side at most `mostPx`. */
   async bentPreview(
     picture: PictureBytes,
-    made: Extract<Source, { kind: 'made' }>,
+    made: Extract<PixelSource, { kind: 'made' }>,
     mostPx: number,
   ): Promise<Blob> {
     const perMm = mostPx / Math.max(made.area.width, made.area.height);
@@ -260,7 +260,7 @@ const api = {
   },
 };
 
-async function sourcePng(picture: PictureBytes, source: Source, ppi: number): Promise<Uint8Array> {
+async function sourcePng(picture: PictureBytes, source: PixelSource, ppi: number): Promise<Uint8Array> {
   const bitmap =
     source.kind === 'made'
       ? await makeBitmap(await pixelsOf(picture), source, ppi / MM_PER_INCH)

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import { chartsOf, type LogCharts } from '@/core/log/charts';
-import { filterRows, rowOf, withRows, type LogQuery, type LogRow } from '@/core/log/rows';
+import { filterRows, logRow, withRows, type LogQuery, type LogRow } from '@/core/log/rows';
 import { laidMarks, overlay, type Overlay } from '@/core/inspect/overlay';
 import { corrected } from '@/core/shop/standing';
 import { db, type LogRecord } from '@/data/db';
@@ -35,7 +35,7 @@ async function speak(wanted: Locale): Promise<void> {
 /** Records are checked when they are shown; one that cannot be read has no row. */
 function rowOfRecord(record: LogRecord): LogRow | null {
   try {
-    return rowOf(record, write);
+    return logRow(record, write);
   } catch {
     return null;
   }

@@ -1,5 +1,5 @@
 import { problemError, say } from '@/core/message/message';
-import { sourceBox, type Source, type Sources } from '@/core/art/items';
+import { sourceBox, type PixelSource, type Sources } from '@/core/art/items';
 import { fontById, type FontId } from '@/core/job/fonts';
 import { makeChunk, joinBytes, physChunk, PNG_SIGNATURE, softwareChunk } from '@/core/formats/png';
 import { MM_PER_INCH } from '@/core/message/quantity';
@@ -40,7 +40,7 @@ export async function loadFaces(items: readonly PageItem[]): Promise<void> {
   if (items.some((i) => i.kind === 'text')) await loadFace(LABEL_FACE, LABEL_FONT, 600);
 }
 
-const of = (source: Source, pictures: readonly PictureBytes[]): PictureBytes => {
+const of = (source: PixelSource, pictures: readonly PictureBytes[]): PictureBytes => {
   const found = pictures.find((p) => p.ref.id === source.ref.id);
   if (!found) throw problemError(say('files.pictureMissing', { name: source.ref.name }));
   return found;

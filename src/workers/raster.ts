@@ -1,10 +1,10 @@
 import { bendRows, readyBend } from '@/core/art/resample';
-import type { Source } from '@/core/art/items';
+import type { PixelSource } from '@/core/art/items';
 import type { Pixels } from '@/core/art/pixels';
 import type { Raster } from '@/core/formats/pdf';
 import { alphaRow, Deflater, rgbRow, UpRows } from './deflate';
 
-type Made = Extract<Source, { kind: 'made' }>;
+type Made = Extract<PixelSource, { kind: 'made' }>;
 
 const BAND = 128;
 

@@ -1,5 +1,5 @@
-import { Board } from '@/features/press/Board';
+import { PressBoard } from '@/features/press/Board';
 
 export default function Page() {
-  return <Board />;
+  return <PressBoard />;
 }

@@ -1,4 +1,4 @@
-import { CostsPage } from '@/features/pricing/PricingPage';
+import { PricingPage } from '@/features/pricing/PricingPage';
 
 interface Props {
   readonly searchParams: Promise<{ job?: string | string[] }>;
@@ -6,5 +6,5 @@ interface Props {
 
 export default async function Page({ searchParams }: Props) {
   const { job } = await searchParams;
-  return <CostsPage jobId={typeof job === 'string' ? job : null} />;
+  return <PricingPage jobId={typeof job === 'string' ? job : null} />;
 }

@@ -1,5 +1,5 @@
-import { DayPage } from '@/features/schedule/SchedulePage';
+import { SchedulePage } from '@/features/schedule/SchedulePage';
 
 export default function Page() {
-  return <DayPage />;
+  return <SchedulePage />;
 }

@@ -1,5 +1,5 @@
-import { ShelfPage } from '@/features/stock/StockPage';
+import { StockPage } from '@/features/stock/StockPage';
 
 export default function Page() {
-  return <ShelfPage />;
+  return <StockPage />;
 }

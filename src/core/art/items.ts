@@ -6,12 +6,12 @@ import { apply, compose, type Affine } from '../geometry/affine';
 import type { Bend } from './bend';
 import type { FontId } from '../job/fonts';
 import { keyOf } from '../memo/key';
-import { isOn, type ArtBoard, type PlacedLayer, type PlacedPicture } from './placedLayers';
+import { isOnFace, type ArtBoard, type PlacedLayer, type PlacedPicture } from './placedLayers';
 import type { Polygon } from '../geometry/polygon';
 import type { LetterAt } from './text';
 
 /** Where the pixels of a picture item come from: a file as it is, or one bent or repeated at the resolution of the printer. */
-export type Source =
+export type PixelSource =
   | { readonly kind: 'file'; readonly ref: PictureRef }
   | {
       readonly kind: 'made';
@@ -21,7 +21,7 @@ export type Source =
       /** Part of the paper it covers, mm. */
       readonly area: Rect;
     };
-export type Sources = Readonly<Record<string, Source>>;
+export type Sources = Readonly<Record<string, PixelSource>>;
 
 /** Art on paper: the matrix takes the source's own units (px of a file, paper mm of a made one) to the page. */
 export type ArtItem =
@@ -63,7 +63,7 @@ export function sourceKey(l: PlacedPicture): string {
   return made;
 }
 
-const sourceOf = (l: PlacedPicture, board: ArtBoard, area: Rect): Source =>
+const sourceOf = (l: PlacedPicture, board: ArtBoard, area: Rect): PixelSource =>
   isMade(l)
     ? { kind: 'made', ref: l.ref, tiles: l.tiles, bend: board.bend, area }
     : { kind: 'file', ref: l.ref };
@@ -87,7 +87,7 @@ export function faceItems(
   const bleed = flatten(face.bleed, CLIP_TOLERANCE_MM).map((p) => apply(to, p));
   const clips = panel ? [bleed, panel] : [bleed];
   return placedLayers.flatMap((l): ArtItem[] => {
-    if (!isOn(l.on, face.name)) return [];
+    if (!isOnFace(l.on, face.name)) return [];
     if (l.kind === 'picture') {
       const matrix = isMade(l) ? to : compose(to, l.transform.matrix);
       return [{ kind: 'picture', source: sourceKey(l), matrix, clips }];
@@ -100,5 +100,5 @@ export function faceItems(
 }
 
 /** Box a source fills in its own units. */
-export const sourceBox = (s: Source): Rect =>
+export const sourceBox = (s: PixelSource): Rect =>
   s.kind === 'made' ? s.area : { x: 0, y: 0, width: s.ref.widthPx, height: s.ref.heightPx };

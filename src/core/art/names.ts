@@ -44,7 +44,7 @@ export function countNote(names: Names): Message | null {
   return say('art.countsNotUnderstood', { rows: odd.length, most: MOST_OF_ONE, shown });
 }
 
-export interface Piece {
+export interface NamedPiece {
   /** From 1, in the order of the list. */
   readonly number: number;
   readonly label: string;
@@ -67,10 +67,10 @@ interface NamedInput {
 const MOST_PIECES = 3000;
 
 /** Every piece of the names list, in its order; none where there is no list and all are alike. */
-export const piecesOf = (art: Art): readonly Piece[] =>
+export const piecesOf = (art: Art): readonly NamedPiece[] =>
   namedPieces({ names: art.names, column: labelColumn(art) });
 
-export function namedPieces({ names, column }: NamedInput): readonly Piece[] {
+export function namedPieces({ names, column }: NamedInput): readonly NamedPiece[] {
   if (!names) return [];
   const rows = names.rows
     .flatMap((row) => Array.from({ length: countOf(names, row) }, () => row))

@@ -1,4 +1,4 @@
-import { cellDifference, labGrid, type LabGrid, type Pixels, type Window } from './pixels';
+import { cellDifference, labGrid, type LabGrid, type Pixels, type PixelWindow } from './pixels';
 
 /**
  * Where the join between two panels shows least. The panel laid first is cut along the path, the second lies under it by the overlap: what
@@ -69,7 +69,7 @@ const meanAlong = (cost: Float32Array, cols: number, path: readonly number[]): n
 /** The join that hides best within a strip of a picture, and what a straight one down its middle would show. */
 export function findJoin(
   p: Pixels,
-  strip: Window,
+  strip: PixelWindow,
   cols: number,
   rows: number,
 ): { readonly hidden: JoinPath; readonly straight: JoinPath } {

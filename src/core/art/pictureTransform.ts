@@ -5,7 +5,7 @@ import { MM_PER_INCH } from '../message/quantity';
 import { apply, compose, IDENTITY, invert, rotate, scale, translate, type Affine } from '../geometry/affine';
 import { uncovered, type Polygon } from '../geometry/polygon';
 
-export type Edge = 'top' | 'right' | 'bottom' | 'left';
+export type PictureEdge = 'top' | 'right' | 'bottom' | 'left';
 
 export interface PictureTransform {
   /** Pixels as seen to mm of the straight board. */
@@ -38,14 +38,14 @@ function baseScale(
 }
 
 /** How far the bare patches run in from each edge of the bleed, mm. */
-function shortfall(bare: readonly Polygon[], bleed: Rect): Record<Edge, number> {
-  const found: Record<Edge, number> = { top: 0, right: 0, bottom: 0, left: 0 };
+function shortfall(bare: readonly Polygon[], bleed: Rect): Record<PictureEdge, number> {
+  const found: Record<PictureEdge, number> = { top: 0, right: 0, bottom: 0, left: 0 };
   const near = 1e-6;
   for (const patch of bare) {
     const b = boundsOf(patch);
     const right = bleed.x + bleed.width;
     const bottom = bleed.y + bleed.height;
-    const touches: Record<Edge, boolean> = {
+    const touches: Record<PictureEdge, boolean> = {
       top: Math.abs(b.y - bleed.y) < near,
       left: Math.abs(b.x - bleed.x) < near,
       right: Math.abs(b.x + b.width - right) < near,
@@ -98,7 +98,7 @@ export function placePicture(
 export interface BareAreas {
   /** Parts of the bleed with no picture, and how deep the gap runs in from each edge of the bleed, mm. */
   readonly bare: readonly Polygon[];
-  readonly shortfallMm: Readonly<Record<Edge, number>>;
+  readonly shortfallMm: Readonly<Record<PictureEdge, number>>;
 }
 
 /** What all the pictures together leave bare of the printed shape. */

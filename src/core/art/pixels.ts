@@ -15,7 +15,7 @@ export interface LabGrid {
 }
 
 /** Part of a picture, px. */
-export interface Window {
+export interface PixelWindow {
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -25,7 +25,7 @@ export interface Window {
 const { ceil, floor, min, max } = Math;
 
 /** Sums over the cells of a grid laid over part of a picture, on white where it is clear. Whole numbers but for clear parts: exact. */
-function cellSums(p: Pixels, w: Window, cols: number, rows: number): Float64Array {
+function cellSums(p: Pixels, w: PixelWindow, cols: number, rows: number): Float64Array {
   const sums = new Float64Array(cols * rows * 4);
   const { data } = p;
   // Where each column of cells ends: a run of pixels is summed in the hand and put down once.
@@ -63,7 +63,7 @@ function cellSums(p: Pixels, w: Window, cols: number, rows: number): Float64Arra
 }
 
 /** A coarse copy of part of a picture in CIELAB, cell by cell. */
-export function labGrid(p: Pixels, w: Window, cols: number, rows: number): LabGrid {
+export function labGrid(p: Pixels, w: PixelWindow, cols: number, rows: number): LabGrid {
   const means = cellSums(p, w, cols, rows);
   const lab = new Float32Array(cols * rows * 3);
   for (let c = 0; c < cols * rows; c += 1) {

@@ -17,7 +17,7 @@ import { sizeRoundWrap } from '../wrap/roundWrap';
 import { straightPattern, wrapInput } from '../wrap/testWraps';
 import { apply, IDENTITY, translate } from '../geometry/affine';
 import { faceItems, sourceBox, sourceKey, sourcesOf } from './items';
-import { bareOf, boardOf, isOn, placeArt, type PlacedLayer } from './placedLayers';
+import { bareOf, boardOf, isOnFace, placeArt, type PlacedLayer } from './placedLayers';
 import { piecesOf } from './names';
 
 const ref = (id: string, rest: Partial<PictureRef> = {}): PictureRef => ({
@@ -83,9 +83,21 @@ describe('one piece of a list', () => {
 
 describe('faces', () => {
   test('a wrap has but one and takes every layer; a front or back only its own', () => {
-    expect((['both', 'front', 'back'] as const).map((on) => isOn(on, 'wrap'))).toEqual([true, true, true]);
-    expect((['both', 'front', 'back'] as const).map((on) => isOn(on, 'front'))).toEqual([true, true, false]);
-    expect((['both', 'front', 'back'] as const).map((on) => isOn(on, 'back'))).toEqual([true, false, true]);
+    expect((['both', 'front', 'back'] as const).map((on) => isOnFace(on, 'wrap'))).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    expect((['both', 'front', 'back'] as const).map((on) => isOnFace(on, 'front'))).toEqual([
+      true,
+      true,
+      false,
+    ]);
+    expect((['both', 'front', 'back'] as const).map((on) => isOnFace(on, 'back'))).toEqual([
+      true,
+      false,
+      true,
+    ]);
   });
 
   test('on a two-sided ornament each face shows what is for it', () => {

@@ -92,12 +92,12 @@ export function placeArt(art: Art, board: ArtBoard, row: readonly string[] | nul
 }
 
 /** Whether a layer is for a face. */
-export const isOn = (on: OnFace, face: Face['name']): boolean =>
+export const isOnFace = (on: OnFace, face: Face['name']): boolean =>
   on === 'both' || face === 'wrap' || face === on;
 
 /** What the pictures of one face leave bare. Repeats leave nothing. */
 export function bareOf(placedLayers: readonly PlacedLayer[], board: ArtBoard, face: Face['name']): BareAreas {
-  const pictures = placedLayers.flatMap((l) => (l.kind === 'picture' && isOn(l.on, face) ? [l] : []));
+  const pictures = placedLayers.flatMap((l) => (l.kind === 'picture' && isOnFace(l.on, face) ? [l] : []));
   const { pattern } = board;
   const whole = pictures.some((l) => l.tiles.length > 1);
   return bareAreas(

@@ -1,5 +1,5 @@
 import { type Message, say } from '../message/message';
-import { cellDifference, labGrid, type LabGrid, type Pixels, type Window } from './pixels';
+import { cellDifference, labGrid, type LabGrid, type Pixels, type PixelWindow } from './pixels';
 
 /** How hard a seam is to close so that it does not show. */
 export type SeamClass = 'plain' | 'continues' | 'must match' | 'breaks';
@@ -83,7 +83,7 @@ interface Cols {
 function columnsOf(p: Pixels, request: SeamRequest): Cols {
   const y = max(0, min(p.height - 1, floor(request.fromRow)));
   const height = max(1, min(p.height, ceil(request.toRow)) - y);
-  const w: Window = { x: 0, y, width: p.width, height };
+  const w: PixelWindow = { x: 0, y, width: p.width, height };
   const cols = min(MOST_COLS, p.width);
   return { grid: labGrid(p, w, cols, min(ROWS, height)), step: p.width / cols };
 }

@@ -1,7 +1,7 @@
 import { say } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { shared, toCents, upTo } from '../money/money';
-import { STRIP_MM, type WorkTimes } from '../plan/press/workTimes';
+import { TAPE_STRIP_MM, type WorkTimes } from '../plan/press/workTimes';
 import type { MoneySettings } from '../shop/money';
 import type { Printer } from '../shop/printer';
 import type { StockItem } from '../shop/stock';
@@ -16,7 +16,7 @@ export type CostPart =
   'blanks' | 'paper' | 'ink' | 'tape' | 'energy' | 'labour' | 'machine' | 'packing' | 'spoilage';
 
 /** What was pressed of this blank on this press so far. */
-export interface Seen {
+export interface PressedCounts {
   readonly good: number;
   readonly spoiled: number;
 }
@@ -25,7 +25,7 @@ export interface Seen {
 export const PRIOR = { share: 0.04, pieces: 25 } as const;
 
 /** Share of pieces spoiled, 0..1: the mean of a Beta distribution that begins with the prior (Gelman et al. 2013, ch. 2). */
-export const spoilageOf = ({ good, spoiled }: Seen): number =>
+export const spoilageOf = ({ good, spoiled }: PressedCounts): number =>
   (spoiled + PRIOR.share * PRIOR.pieces) / (good + spoiled + PRIOR.pieces);
 
 export interface CostGiven {
@@ -39,7 +39,7 @@ export interface CostGiven {
   readonly item: StockItem | null;
   /** Price of one blank where there is no case; null where nobody said. */
   readonly blankCents: number | null;
-  readonly seen: Seen;
+  readonly seen: PressedCounts;
 }
 
 interface CostLine {
@@ -104,7 +104,7 @@ function unitOf(g: CostGiven): Unit {
     blank: blankEachCents(g) ?? 0,
     paper: sheetCents(g) / perSheet,
     ink: (inkM2 * g.printer.inkPerM2Cents * g.inkPct) / 100,
-    tape: (t.tapeStrips * STRIP_MM * m.tapeMetreCents) / 1000 + t.wasteSheets * m.wasteSheetCents,
+    tape: (t.tapeStrips * TAPE_STRIP_MM * m.tapeMetreCents) / 1000 + t.wasteSheets * m.wasteSheetCents,
     energy: kwh * m.energyKwhCents,
     labour: (handsS * m.payHourCents) / 3600,
     machine: (pressS * m.machineHourCents) / 3600,

@@ -19,14 +19,14 @@ import {
   type CostGiven,
   type Price,
   type PriceWish,
-  type Seen,
+  type PressedCounts,
 } from './cost';
 
-export interface CostAsk {
+export interface CostInput {
   readonly jobs: readonly Job[];
   readonly shop: Shop;
   readonly items: readonly StockItem[];
-  readonly seen: Readonly<Record<string, Seen>>;
+  readonly seen: Readonly<Record<string, PressedCounts>>;
   readonly proven: ProvenCounts;
   /** Mean ink of the art, percent, by job, where it has been analysed. */
   readonly inkPct: Readonly<Record<string, number>>;
@@ -64,7 +64,7 @@ const wishOf = (job: Job, shop: Shop): PriceWish => ({
   feePct: job.sell.way === 'market' ? (job.sell.feePct ?? shop.settings.money.marketFeePct) : 0,
 });
 
-function one(job: Job, ask: CostAsk, pace: PaceOf): Result<JobCost> {
+function one(job: Job, ask: CostInput, pace: PaceOf): Result<JobCost> {
   const { shop } = ask;
   const made = plan(job, shop, { proven: ask.proven });
   const { blank } = made.blank;
@@ -124,7 +124,7 @@ function one(job: Job, ask: CostAsk, pace: PaceOf): Result<JobCost> {
 export type JobCosts = readonly { readonly job: Job; readonly cost: Result<JobCost> }[];
 
 /** Costs and prices of jobs, each or why not; may be left between two jobs. */
-export function* costing(ask: CostAsk): Steps<JobCosts> {
+export function* costing(ask: CostInput): Steps<JobCosts> {
   const pace = paceFrom(timedSteps(ask.shop.runs.map(withState)));
   const costs: JobCosts[number][] = [];
   for (const job of ask.jobs) {
@@ -135,4 +135,4 @@ export function* costing(ask: CostAsk): Steps<JobCosts> {
 }
 
 /** The same at once. */
-export const jobCosts = (ask: CostAsk): JobCosts => finish(costing(ask));
+export const jobCosts = (ask: CostInput): JobCosts => finish(costing(ask));

@@ -8,7 +8,7 @@ import { toCome, withState } from '../run/pieces';
 import { cycleOf } from '../run/run';
 import { openBetween } from '../schedule/calendar';
 import { boardProblem, forecast, lastOutS } from '../schedule/forecast';
-import { simulate } from '../schedule/simulate';
+import { simulateSchedule } from '../schedule/simulate';
 import { wrongs } from '../schedule/testCheck';
 import { DEFAULT_DAY, type DaySettings } from '../shop/day';
 import type { Run } from '../shop/run';
@@ -91,7 +91,7 @@ describe('the demo’s day', () => {
   test('holds every job, and breaks nothing a schedule must keep to', () => {
     expect(day.jobs).toHaveLength(DEMO.jobs.length);
     expect(day.leftOut).toEqual([]);
-    const outcome = simulate(day.problem, day.policy, { keep: true });
+    const outcome = simulateSchedule(day.problem, day.policy, { keep: true });
     expect(wrongs(day.problem, outcome)).toEqual([]);
     expect(day.makespanS).toBe(outcome.makespanS);
     expect(day.bound.leastS).toBeLessThanOrEqual(day.makespanS);
@@ -112,7 +112,9 @@ describe('the demo’s day', () => {
     // One pair of hands at four presses is called away all the time.
     const busy = planned(withDay({ hands: 1 }), [...DEMO.jobs]);
     const bars = busy.lines.filter((l) => l.kind === 'hands').flatMap((l) => l.bars);
-    const pauses = simulate(busy.problem, busy.policy, { keep: true }).done.filter((d) => d.kind === 'tape');
+    const pauses = simulateSchedule(busy.problem, busy.policy, { keep: true }).done.filter(
+      (d) => d.kind === 'tape',
+    );
     const parts = new Set(pauses.map((d) => `${String(d.work)} ${d.part}`));
     expect(pauses.length).toBeGreaterThan(parts.size);
     busy.problem.work.forEach((w, work) => {
@@ -156,7 +158,7 @@ test('a job in danger says the latest it can be begun, and begun then it is in t
       ),
     };
     const order = [work, ...day.policy.order.filter((x) => x !== work)];
-    return simulate(held, { ...day.policy, order }).endS[work] ?? Infinity;
+    return simulateSchedule(held, { ...day.policy, order }).endS[work] ?? Infinity;
   };
   const dueS = day.jobs[work]?.dueS ?? 0;
   expect(endAt(latest)).toBeLessThanOrEqual(dueS);
@@ -220,7 +222,7 @@ describe('what really happened at the press', () => {
       const run = gone(through);
       const shop = withDay({ hands: 2, breaks: [] }, { ...DEMO.shop, runs: [run] });
       const day = planned(shop, [job]);
-      const [out] = lastOutS(day.problem, simulate(day.problem, day.policy, { keep: true }));
+      const [out] = lastOutS(day.problem, simulateSchedule(day.problem, day.policy, { keep: true }));
       const all = shop.runs.map(withState);
       const pace = paceFrom(timedSteps(all));
       const steady: PaceOf = (...of) => ({ ...pace(...of), logSd: 0 });
@@ -321,10 +323,10 @@ describe('a plan from what jobs took before', () => {
       if (!of) throw new Error('no job');
       return { ...of, id: `j${i}`, dueOn: i < 30 ? '2027-03-01' : '2026-12-03' };
     });
-    const look = finish(planDay(ask({ jobs }), 'first look', null, createJobBases()));
+    const look = finish(planDay(ask({ jobs }), 'first plan', null, createJobBases()));
     expect(look.jobs.map((j) => j.id)).toEqual(jobs.slice(30).map((j) => j.id));
     expect(look.later).toBe(30);
-    const few = finish(planDay(ask({ jobs: jobs.slice(0, 25) }), 'first look', null, createJobBases()));
+    const few = finish(planDay(ask({ jobs: jobs.slice(0, 25) }), 'first plan', null, createJobBases()));
     expect([few.jobs.length, few.later]).toEqual([20, 5]);
   });
 });

@@ -10,13 +10,20 @@ import { readyNow, tapeAhead } from '../run/taping';
 import { listOf } from '../run/chain';
 import { bound, type Bound } from '../schedule/bound';
 import { openBetween } from '../schedule/calendar';
-import { playing, type Plays, type Spread } from '../schedule/chance';
-import { handsS, cycleS, type Outcome, type Policy, type Problem, type Window } from '../schedule/problem';
+import { playing, type Plays, type FinishSpread } from '../schedule/chance';
+import {
+  handsS,
+  cycleS,
+  type Outcome,
+  type Policy,
+  type ScheduleInput,
+  type WorkingTime,
+} from '../schedule/problem';
 import { effortOf, EVENTS, searching, type Score } from '../schedule/search';
-import { simulate } from '../schedule/simulate';
+import { simulateSchedule } from '../schedule/simulate';
 import type { Shop } from '../shop/shop';
 import { createJobBases, jobWork, type JobBases, type JobWork, type LeftOut } from './jobWork';
-import { drawOf, linesOf, type Bar, type Draw, type Line } from './lines';
+import { drawOf, linesOf, type Bar, type Draw, type ScheduleLine } from './lines';
 import { dayProblem, type Overloaded } from './problem';
 import { latestStart } from './whatIf';
 import { workingWindows } from './hours';
@@ -44,7 +51,7 @@ export interface DayJob {
   readonly toPress: number;
   readonly dueS: number | null;
   readonly endS: number;
-  readonly spread: Spread;
+  readonly spread: FinishSpread;
   /** Share of plays in which it is packed by its date; null for no date. */
   readonly inTime: number | null;
   /** The latest it can be begun, for a job whose date is in danger; null for none, or where it is late already. */
@@ -72,13 +79,13 @@ export interface DayPlan {
   readonly leftOut: readonly { readonly jobId: string; readonly name: string; readonly left: LeftOut }[];
   readonly presses: readonly { readonly id: string; readonly name: string }[];
   readonly overloaded: readonly Overloaded[];
-  readonly lines: readonly Line[];
+  readonly lines: readonly ScheduleLine[];
   /** Loads that went through before now, by press. */
   readonly past: readonly { readonly press: string; readonly bars: readonly Bar[] }[];
   readonly circuits: readonly DayCircuit[];
-  readonly windows: readonly Window[];
+  readonly windows: readonly WorkingTime[];
   readonly makespanS: number;
-  readonly spread: Spread;
+  readonly spread: FinishSpread;
   readonly plays: number;
   readonly bound: Bound;
   readonly score: Score;
@@ -88,7 +95,7 @@ export interface DayPlan {
   /** What to tape up before the first load of each press. */
   readonly tapeFirst: readonly { readonly work: number; readonly press: number; readonly pieces: number }[];
   /** For what-ifs. */
-  readonly problem: Problem;
+  readonly problem: ScheduleInput;
   readonly policy: Policy;
 }
 
@@ -125,7 +132,7 @@ function pastOf(shop: Shop, jobs: readonly JobWork[], nowMs: number): DayPlan['p
 }
 
 /** The first load of every press, and how much lies taped up beside it if no load after is to wait. */
-function tapeFirst(problem: Problem, lines: readonly Line[]): DayPlan['tapeFirst'] {
+function tapeFirst(problem: ScheduleInput, lines: readonly ScheduleLine[]): DayPlan['tapeFirst'] {
   const firsts = lines
     .filter((l) => l.kind === 'press')
     .flatMap((l) => {
@@ -149,7 +156,7 @@ function tapeFirst(problem: Problem, lines: readonly Line[]): DayPlan['tapeFirst
   });
 }
 
-function circuitsOf(problem: Problem, outcome: Outcome): readonly DayCircuit[] {
+function circuitsOf(problem: ScheduleInput, outcome: Outcome): readonly DayCircuit[] {
   return problem.circuits.map((c, i) => {
     const draw = drawOf(problem, outcome, i);
     const on = problem.presses.filter((p) => p.circuit === i);
@@ -163,7 +170,7 @@ function circuitsOf(problem: Problem, outcome: Outcome): readonly DayCircuit[] {
   });
 }
 
-function busyOf(problem: Problem, outcome: Outcome): DayPlan['busy'] {
+function busyOf(problem: ScheduleInput, outcome: Outcome): DayPlan['busy'] {
   const openS = Math.max(1, openBetween(problem.windows, 0, Math.min(outcome.makespanS, 1e9)));
   return {
     presses: outcome.pressBusyS.map((s) => Math.min(1, s / openS)),
@@ -178,7 +185,7 @@ function chancesOf(endS: number, i: number, played: Plays): Pick<DayJob, 'spread
 }
 
 /** Jobs whose date is in danger and may still be kept, by index: those due first. */
-function inDanger(problem: Problem, outcome: Outcome, played: Plays): ReadonlySet<number> {
+function inDanger(problem: ScheduleInput, outcome: Outcome, played: Plays): ReadonlySet<number> {
   const most = Math.floor(PLAY_EVENTS / (COURSES_IN_DANGER * effortOf(problem, outcome)));
   return new Set(
     problem.work
@@ -193,7 +200,7 @@ function inDanger(problem: Problem, outcome: Outcome, played: Plays): ReadonlySe
 /** The jobs of a day; a first look does not say until when those in danger must begin. */
 function* dayJobs(
   work: readonly JobWork[],
-  problem: Problem,
+  problem: ScheduleInput,
   outcome: Outcome,
   policy: Policy,
   played: Plays,
@@ -251,7 +258,7 @@ const FIRST: Effort = { events: 60_000, plays: 80, playEvents: 200_000 };
 const SOON_DAYS = 14;
 const SOON_JOBS = { least: 20, most: 40 };
 
-/** The jobs of a first look: those that are on or due soon, and where that is few, the next that are due. */
+/** The jobs of a first plan: those that are on or due soon, and where that is few, the next that are due. */
 function soonJobs(jobs: readonly Job[], shop: Shop, nowMs: number): readonly Job[] {
   const on = new Set(shop.runs.filter((r) => isOn(withState(r))).map((r) => r.jobId));
   const by = format(addDays(nowMs, SOON_DAYS), 'yyyy-MM-dd');
@@ -263,7 +270,7 @@ function soonJobs(jobs: readonly Job[], shop: Shop, nowMs: number): readonly Job
 }
 
 /** How thorough a plan is: a first look at what is near, or all jobs, searched and played out. */
-export type Depth = 'first look' | 'whole';
+export type Depth = 'first plan' | 'whole';
 
 /**
  * Schedules the jobs of a shop; a job that cannot be scheduled is listed with the reason. It can be stopped between its steps. `bases` keep what
@@ -294,7 +301,7 @@ export function* planDay(
   const effort: Effort =
     depth === 'whole' ? { events: EVENTS, plays: request.plays ?? PLAYS, playEvents: PLAY_EVENTS } : FIRST;
   const found = yield* searching(problem, effort.events, start);
-  const outcome = simulate(problem, found.policy, { keep: true });
+  const outcome = simulateSchedule(problem, found.policy, { keep: true });
   const played = yield* playing(problem, found.policy, {
     most: playsFor(effort, effortOf(problem, outcome)),
   });
@@ -329,5 +336,9 @@ export const dayPlan = (request: DayRequest, from: Policy | null = null): DayPla
   finish(planDay(request, 'whole', from, createJobBases()));
 
 /** The same hours, every day opened so many minutes earlier: for a what if. */
-export const earlierWindows = (shop: Shop, nowMs: number, days: number, minutes: number): readonly Window[] =>
-  workingWindows(shop.settings.day, nowMs, days, minutes);
+export const earlierWindows = (
+  shop: Shop,
+  nowMs: number,
+  days: number,
+  minutes: number,
+): readonly WorkingTime[] => workingWindows(shop.settings.day, nowMs, days, minutes);

@@ -1,4 +1,4 @@
-import type { Window } from '../schedule/problem';
+import type { WorkingTime } from '../schedule/problem';
 import { WEEKDAYS, type DaySettings, type Hours } from '../shop/day';
 
 /** Midnight of a day some days after another moment's, by the clock of this place: a day may have 23 hours. */
@@ -40,7 +40,7 @@ export function workingWindows(
   nowMs: number,
   days: number,
   earlierMin = 0,
-): readonly Window[] {
+): readonly WorkingTime[] {
   return Array.from({ length: days }, (_, d) => {
     const at = midnight(nowMs, d);
     const opening = openingOf(day, at);

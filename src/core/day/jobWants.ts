@@ -1,15 +1,15 @@
 import type { ProvenCounts } from '../heat/settings/choose';
 import type { Job } from '../job/job';
 import { partsOf } from '../finish/parts';
-import { STRIP_MM } from '../plan/press/workTimes';
+import { TAPE_STRIP_MM } from '../plan/press/workTimes';
 import { paceFrom, timedSteps } from '../run/pace';
 import { withState } from '../run/pieces';
 import type { Shop } from '../shop/shop';
 import type { StockItem } from '../shop/stock';
-import { daysBefore, type Want } from '../stock/wants';
+import { daysBefore, type StockNeed } from '../stock/wants';
 import { createJobBases, jobWork, type JobWork } from './jobWork';
 
-export interface WantsAsk {
+export interface StockNeedInput {
   readonly jobs: readonly Job[];
   readonly shop: Shop;
   readonly items: readonly StockItem[];
@@ -25,13 +25,13 @@ const BEFORE_DAYS = 1;
 
 const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 
-function wantsOfJob(w: JobWork, items: readonly StockItem[], spoilage: number): readonly Want[] {
+function wantsOfJob(w: JobWork, items: readonly StockItem[], spoilage: number): readonly StockNeed[] {
   const { job, times } = w;
   // What is spoiled on the way takes blank and paper too.
   const pressed = Math.ceil(w.toPress / (1 - Math.min(0.9, spoilage)) - 1e-9);
   const toPrint = Math.max(0, pressed - w.printed);
   const by = job.dueOn === null ? null : daysBefore(job.dueOn, BEFORE_DAYS);
-  const want = (item: StockItem | undefined, count: number): readonly Want[] =>
+  const want = (item: StockItem | undefined, count: number): readonly StockNeed[] =>
     item && count > 0 ? [{ jobId: job.id, jobName: job.name, itemId: item.id, count, by }] : [];
   const of = (kind: StockItem['kind'], id: string) => items.find((i) => i.kind === kind && i.ofId === id);
   const paper = of('paper', w.paperId);
@@ -42,7 +42,7 @@ function wantsOfJob(w: JobWork, items: readonly StockItem[], spoilage: number): 
     ...want(paper?.unit === 'sheets' ? paper : undefined, sheets),
     ...want(
       items.find((i) => i.kind === 'tape'),
-      Math.round((times.tapeStrips * STRIP_MM * pressed) / 100) / 10,
+      Math.round((times.tapeStrips * TAPE_STRIP_MM * pressed) / 100) / 10,
     ),
     ...partsOf(w.blank, job.finish.hanger).flatMap(({ part, count }) =>
       want(
@@ -55,9 +55,9 @@ function wantsOfJob(w: JobWork, items: readonly StockItem[], spoilage: number): 
 
 /** What the open jobs of a shop will take off its shelf. */
 export function jobWants(
-  { jobs, shop, items, proven, spoilage, sheets }: WantsAsk,
+  { jobs, shop, items, proven, spoilage, sheets }: StockNeedInput,
   bases = createJobBases(),
-): readonly Want[] {
+): readonly StockNeed[] {
   const around = { shop, proven, bases, pace: paceFrom(timedSteps(shop.runs.map(withState))) };
   return jobs.flatMap((job) => {
     const of = jobWork(job, around, { sheets: sheets[job.id] ?? 0, taped: 0 });

@@ -144,7 +144,7 @@ interface OnTheWay {
 }
 
 /** What the day knows of every job. */
-export interface Around {
+export interface DayShop {
   readonly shop: Shop;
   readonly proven: ProvenCounts;
   readonly pace: PaceOf;
@@ -154,7 +154,7 @@ export interface Around {
 /** A job as the day takes it, or why it does not. */
 export function jobWork(
   job: Job,
-  { shop, proven, pace, bases }: Around,
+  { shop, proven, pace, bases }: DayShop,
   { sheets, taped }: OnTheWay,
 ): { readonly work: JobWork } | { readonly left: LeftOut } {
   const runs = runsOf(shop.runs, job.id);

@@ -1,4 +1,4 @@
-import type { Done, Outcome, Problem } from '../schedule/problem';
+import type { Done, Outcome, ScheduleInput } from '../schedule/problem';
 
 /** A stretch of a line of time. */
 export interface Bar {
@@ -11,7 +11,7 @@ export interface Bar {
 }
 
 /** One resource over time. */
-export interface Line {
+export interface ScheduleLine {
   readonly kind: 'printer' | 'hands' | 'press' | 'cooling';
   /** Index of the printer, the person or the press. */
   readonly index: number;
@@ -84,12 +84,12 @@ function loadBars(done: readonly Done[]): readonly Bar[] {
 }
 
 /** What every printer, person and press does, and what cools: the lines of a day. */
-export function linesOf(problem: Problem, outcome: Outcome): readonly Line[] {
+export function linesOf(problem: ScheduleInput, outcome: Outcome): readonly ScheduleLine[] {
   const { done } = outcome;
   const of = (pick: (d: Done) => boolean) => done.filter(pick);
   const byHand = countedWhenDone(of((d) => d.person !== null));
   return [
-    ...Array.from({ length: problem.printers }, (_, index): Line => ({
+    ...Array.from({ length: problem.printers }, (_, index): ScheduleLine => ({
       kind: 'printer',
       index,
       bars: joined(
@@ -98,7 +98,7 @@ export function linesOf(problem: Problem, outcome: Outcome): readonly Line[] {
         () => 1,
       ),
     })).filter((l) => l.bars.length > 0),
-    ...Array.from({ length: problem.people }, (_, index): Line => ({
+    ...Array.from({ length: problem.people }, (_, index): ScheduleLine => ({
       kind: 'hands',
       index,
       bars: handBars(
@@ -106,7 +106,7 @@ export function linesOf(problem: Problem, outcome: Outcome): readonly Line[] {
         byHand,
       ),
     })),
-    ...problem.presses.map((_, index): Line => ({
+    ...problem.presses.map((_, index): ScheduleLine => ({
       kind: 'press',
       index,
       bars: [
@@ -135,7 +135,7 @@ export interface Draw {
 }
 
 /** What a circuit carries over time, a step at each press turned on, hot or off. */
-export function drawOf(problem: Problem, outcome: Outcome, circuit: number): readonly Draw[] {
+export function drawOf(problem: ScheduleInput, outcome: Outcome, circuit: number): readonly Draw[] {
   const on = outcome.on.filter((o) => problem.presses[o.press]?.circuit === circuit);
   const other = problem.circuits[circuit]?.otherA ?? 0;
   const moments = [...new Set([0, ...on.flatMap((o) => [o.fromS, o.hotS, o.toS])])].sort((a, b) => a - b);

@@ -3,7 +3,15 @@ import { isOn, type RunWithState } from '../run/pieces';
 import { cycleOf, stepClock } from '../run/run';
 import type { PaceOf } from '../run/pace';
 import { inPressOf, segmentsOf } from '../schedule/fromRun';
-import type { CircuitLine, InPress, PressLine, Problem, Route, Segment, Work } from '../schedule/problem';
+import type {
+  CircuitLine,
+  InPress,
+  PressLine,
+  ScheduleInput,
+  Route,
+  LoadStep,
+  Work,
+} from '../schedule/problem';
 import type { Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
 import { dueMs, workingWindows } from './hours';
@@ -24,7 +32,7 @@ export interface Overloaded {
 }
 
 export interface DayProblem {
-  readonly problem: Problem;
+  readonly problem: ScheduleInput;
   readonly presses: readonly Press[];
   readonly overloaded: readonly Overloaded[];
 }
@@ -77,7 +85,7 @@ function pressLine(m: Making, press: Press): PressLine {
   };
 }
 
-const NO_WAIT: Segment = { hands: true, s: 1, logSd: 0 };
+const NO_WAIT: LoadStep = { hands: true, s: 1, logSd: 0 };
 
 function workLine(m: Making, j: JobWork): Work {
   const { times: t, job } = j;

@@ -1,12 +1,12 @@
-import type { Policy, Problem, Window } from '../schedule/problem';
+import type { Policy, ScheduleInput, WorkingTime } from '../schedule/problem';
 import { score, search } from '../schedule/search';
-import { simulate } from '../schedule/simulate';
+import { simulateSchedule } from '../schedule/simulate';
 
 /** A question of what would happen. */
 export type WhatIf =
   | { readonly kind: 'press'; readonly press: number }
   | { readonly kind: 'person' }
-  | { readonly kind: 'earlier'; readonly windows: readonly Window[] }
+  | { readonly kind: 'earlier'; readonly windows: readonly WorkingTime[] }
   | { readonly kind: 'more'; readonly work: number; readonly pieces: number };
 
 export interface Answer {
@@ -17,7 +17,7 @@ export interface Answer {
 }
 
 /** The problem as it would be. */
-function changed(problem: Problem, what: WhatIf): Problem {
+function changed(problem: ScheduleInput, what: WhatIf): ScheduleInput {
   switch (what.kind) {
     case 'person':
       return { ...problem, people: problem.people + 1 };
@@ -63,10 +63,10 @@ const EVENTS = 120_000;
  * The answer to a question, from the plan as it stands. What is only added need not be used: no press, person or hour more makes it worse, as
  * it can where work is handed out by rule alone (Graham 1969).
  */
-export function answer(problem: Problem, policy: Policy, what: WhatIf): Answer {
+export function answer(problem: ScheduleInput, policy: Policy, what: WhatIf): Answer {
   const asked = changed(problem, what);
-  const outcome = simulate(asked, search(asked, EVENTS, policy).policy);
-  const now = simulate(problem, policy);
+  const outcome = simulateSchedule(asked, search(asked, EVENTS, policy).policy);
+  const now = simulateSchedule(problem, policy);
   const [before, after] = [score(problem, now), score(asked, outcome)];
   const worse =
     before.late < after.late || (before.late === after.late && before.makespanS < after.makespanS);
@@ -82,13 +82,18 @@ const CLOSE_S = 60;
  * The latest a job can be begun and still be packed by its date in nine of ten, s from now: found by halving, with the job first in line from
  * that moment and the spread its plays have. Null where it is late however soon it is begun.
  */
-export function latestStart(problem: Problem, policy: Policy, work: number, slower: number): number | null {
+export function latestStart(
+  problem: ScheduleInput,
+  policy: Policy,
+  work: number,
+  slower: number,
+): number | null {
   const w = problem.work[work];
   if (!w || w.dueS === null) return null;
   const { dueS } = w;
   const first = { ...policy, order: [work, ...policy.order.filter((x) => x !== work)] };
   const inTime = (fromS: number): boolean => {
-    const held: Problem = {
+    const held: ScheduleInput = {
       ...problem,
       // From then on only: what is printed, cut or taped waits too.
       work: problem.work.map((x, i) =>
@@ -101,7 +106,7 @@ export function latestStart(problem: Problem, policy: Policy, work: number, slow
           : x,
       ),
     };
-    const endS = simulate(held, first, { until: work }).endS[work] ?? Infinity;
+    const endS = simulateSchedule(held, first, { until: work }).endS[work] ?? Infinity;
     return fromS + (endS - fromS) * slower <= dueS;
   };
   if (!inTime(0)) return null;

@@ -1,5 +1,5 @@
 import { line } from '../stock/ledger';
-import type { Books } from '../shop/books';
+import type { StockAndQuotes } from '../shop/books';
 import type { StockItem, StockKind } from '../shop/stock';
 
 const DAY_MS = 86_400_000;
@@ -73,7 +73,7 @@ const ITEMS: readonly (readonly [StockItem, number, string])[] = [
 ];
 
 /** What lies on the demo's shelf, and one order on its way. */
-export function demoBooks(now: number): Books {
+export function demoStockAndQuotes(now: number): StockAndQuotes {
   const at = now - 12 * DAY_MS;
   const expectedOn = new Date(now + 3 * DAY_MS).toISOString().slice(0, 10);
   return {

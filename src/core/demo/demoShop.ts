@@ -3,11 +3,11 @@ import { NO_ART, pictureLayer, textLayer, type Art, type PictureRef } from '../j
 import { newJob, type Job, type Reading } from '../job/job';
 import { STARTER_PRINTER, USUAL_DRIVER, type Printer } from '../shop/printer';
 import { DEFAULT_SETTINGS } from '../shop/settings';
-import { NO_BOOKS, type Books } from '../shop/books';
+import { NO_BOOKS, type StockAndQuotes } from '../shop/books';
 import { DEFAULT_DAY } from '../shop/day';
 import type { Shop } from '../shop/shop';
 import { LIBRARY } from '../library/library';
-import { demoBooks } from './books';
+import { demoStockAndQuotes } from './books';
 import { GUIDES } from './guides';
 import { pastWork } from './pastWork';
 import { ROLL_PAPER, STARTER_PAPERS, STARTER_PRESSES, demoPresses } from './things';
@@ -16,7 +16,7 @@ export interface DemoShop {
   readonly shop: Shop;
   readonly jobs: readonly Job[];
   /** Its shelf and its quotes. */
-  readonly books: Books;
+  readonly books: StockAndQuotes;
 }
 
 const DAY_MS = 86_400_000;
@@ -352,7 +352,7 @@ export function demoShop(today: Date): DemoShop {
       trailMarkers(today),
       starMapPanel(today),
     ],
-    books: demoBooks(today.getTime()),
+    books: demoStockAndQuotes(today.getTime()),
   };
 }
 

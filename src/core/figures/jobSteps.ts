@@ -11,7 +11,7 @@ export const JOB_STEP_LIST = [
   { id: 'sheet', label: say('job.sheet'), leadsOnBy: say('job.sheetNext') },
   { id: 'heat', label: say('common.heat'), leadsOnBy: say('job.heatNext') },
   { id: 'press', label: say('common.press'), leadsOnBy: say('job.pressNext') },
-  { id: 'look', label: say('job.look'), leadsOnBy: say('job.lookNext') },
+  { id: 'inspect', label: say('job.look'), leadsOnBy: say('job.lookNext') },
 ] as const;
 
 export type JobStep = (typeof JOB_STEP_LIST)[number]['id'];

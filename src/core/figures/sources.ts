@@ -1,7 +1,7 @@
 import { mm } from '../message/quantity';
 import { say, verbatim, inSentence, type Message } from '../message/message';
 /** What is known of a source of uncertainty, in shop words. Keys are the ids used in `Uncertain.parts`. */
-export interface Source {
+export interface UncertaintySource {
   readonly label: Message;
   readonly advice: Message;
   /** Known only to lie within limits, each value as likely (GUM 4.3.7); else taken as normal. */
@@ -10,7 +10,7 @@ export interface Source {
   readonly leaves: number;
 }
 
-const SOURCES: Readonly<Record<string, Source>> = {
+const SOURCES: Readonly<Record<string, UncertaintySource>> = {
   'tape thickness': {
     label: say('figures.tapeThickness'),
     advice: say('figures.measureYourTapesThickness'),
@@ -125,7 +125,7 @@ export const isRounding = (source: string): boolean => readSourceId(source)?.kin
 /** Twice as many readings leave 1/√2 of the uncertainty of one place. */
 const REPEATED = Math.SQRT1_2;
 
-export function sourceOf(id: string): Source {
+export function sourceOf(id: string): UncertaintySource {
   const several = readSourceId(id);
   const known = SOURCES[several ? KINDS[several.kind] : id];
   if (known) return known;

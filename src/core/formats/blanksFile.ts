@@ -5,7 +5,7 @@ import * as z from 'zod/mini';
 import { blankSchema, type Blank } from '../shop/blank';
 import type { Result } from '../basics/result';
 import { heldTwice, readFile, type FileKind, type Upgrade, writtenBySchema, sayWriter } from './file';
-import { list, type Step } from './upgrades/raw';
+import { list, type VersionStep } from './upgrades/raw';
 import { TO_5 } from './upgrades/to5';
 import { TO_8 } from './upgrades/to8';
 
@@ -20,7 +20,7 @@ export type BlanksFile = z.infer<typeof blanksFileSchema>;
 
 /** Blanks climb by the steps of the shop that changed them. */
 const blanksBy =
-  (step: Step): Upgrade =>
+  (step: VersionStep): Upgrade =>
   (raw) => ({ ...raw, blanks: list(raw.blanks).map((b) => (step.blank ? step.blank(b) : b)) });
 
 const BLANKS_FILE: FileKind<BlanksFile> = {

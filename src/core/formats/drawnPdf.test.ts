@@ -10,7 +10,7 @@ import { gapSurface } from '../flatness/surface';
 import { ringArea } from './testRing';
 import { chartsOf } from '../log/charts';
 import { monthPage } from '../log/monthPage';
-import { rowOf } from '../log/rows';
+import { logRow } from '../log/rows';
 import { entryOf, mark } from '../inspect/testInspections';
 import { drawnPdf } from './drawnPdf';
 
@@ -80,7 +80,7 @@ test('the page of a month holds what its entries come to', async () => {
       cause: 'moved-hot',
     }),
     entryOf('b', { at: at + 86_400_000, good: 9, spoiled: 1 }),
-  ].map((e) => rowOf(e, english.text));
+  ].map((e) => logRow(e, english.text));
   const page = monthPage(
     rows,
     chartsOf(rows, 0),

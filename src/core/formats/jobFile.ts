@@ -6,7 +6,7 @@ import * as z from 'zod/mini';
 import { MIMES } from '../job/art';
 import { jobSchema, type Job } from '../job/job';
 import { idSchema } from '../shop/common';
-import { booksSchema, NO_BOOKS, type Books } from '../shop/books';
+import { stockAndQuotesSchema, NO_BOOKS, type StockAndQuotes } from '../shop/books';
 import { shopSchema, type Shop } from '../shop/shop';
 import type { Result } from '../basics/result';
 import { heldTwice, readFile, type FileKind, writtenBySchema } from './file';
@@ -26,7 +26,7 @@ export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(12),
+  version: z.literal(13),
   writtenBy: writtenBySchema,
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
@@ -47,7 +47,7 @@ const thingsIn = (shop: Shop) => ({
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: say('common.jobFile'),
-  version: 12,
+  version: 13,
   schema: jobFileSchema,
   upgrades: STEPS.map(jobFileBy),
   wrong: (f) => heldTwice(thingsIn(f.shop)),
@@ -55,11 +55,11 @@ export const JOB_FILE: FileKind<JobFile> = {
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(12),
+  version: z.literal(13),
   writtenBy: writtenBySchema,
   shop: shopSchema,
   jobs: z.array(jobSchema),
-  books: booksSchema,
+  books: stockAndQuotesSchema,
   pictures: z.array(pictureFileSchema).check(z.maxLength(6000)),
 });
 export type ShopFile = z.infer<typeof shopFileSchema>;
@@ -67,7 +67,7 @@ export type ShopFile = z.infer<typeof shopFileSchema>;
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
   noun: say('common.shopFile'),
-  version: 12,
+  version: 13,
   schema: shopFileSchema,
   upgrades: STEPS.map(shopFileBy),
   wrong: (f) =>
@@ -97,7 +97,7 @@ function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 12,
+  version: 13,
   writtenBy: WRITTEN_BY,
   job,
   shop: shopForJob(job, shop),
@@ -108,10 +108,10 @@ export const makeShopFile = (
   jobs: readonly Job[],
   shop: Shop,
   pictures: readonly PictureFile[],
-  books: Books = NO_BOOKS,
+  books: StockAndQuotes = NO_BOOKS,
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 12,
+  version: 13,
   writtenBy: WRITTEN_BY,
   shop,
   jobs: [...jobs],

@@ -2,7 +2,7 @@ import { say } from '../message/message';
 import Papa from 'papaparse';
 import { fail, ok, type Result } from '../basics/result';
 import { BARE_ENTRY, logEntrySchema, type LogEntry } from '../shop/records';
-import { cellsOf, HEADINGS, type Heading } from '../log/cells';
+import { csvCellsOf, HEADINGS, type Heading } from '../log/cells';
 import { nameOf } from '../log/merge';
 import { decimalOf } from '../units/number';
 import { csvTable, plainCell } from './csv';
@@ -34,7 +34,7 @@ function markOf(text: string, i: number): unknown {
 }
 
 /** The log as CSV. Cells that a spreadsheet would run as formulas are defused. Photographs and the plan as it stood stay in the JSON. */
-export const logCsv = (log: readonly LogEntry[]): string => csvTable(HEADINGS, log.map(cellsOf));
+export const logCsv = (log: readonly LogEntry[]): string => csvTable(HEADINGS, log.map(csvCellsOf));
 
 const MOST_ROWS = 200_000;
 const where = say('files.logbookTable');

@@ -2,7 +2,7 @@ import { english } from '@/words/english';
 import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { demoShop } from '../demo/demoShop';
-import { at, entryOf, mark } from '../inspect/testInspections';
+import { pointAt, entryOf, mark } from '../inspect/testInspections';
 import { MARKS_OF_EVERY_KIND } from '../inspect/testMarks';
 import { mergeLog } from '../log/merge';
 import { logCsv, readLogCsv } from './logCsv';
@@ -123,7 +123,7 @@ test.each([
 
 test('the JSON carries an entry whole', () => {
   const whole = entryOf('e', {
-    marks: [mark('ghost', at(1, 2))],
+    marks: [mark('ghost', pointAt(1, 2))],
     stood: [{ label: 'Dwell', kind: 'duration', value: 60 }],
     replies: [{ question: 'dry', answer: 'no' }],
   });

@@ -31,7 +31,7 @@ import fontkit from '@pdf-lib/fontkit';
 import { apply, compose, IDENTITY, orientationMap, scale, translate, type Affine } from '../geometry/affine';
 import { type Polygon } from '../geometry/polygon';
 import type { FontId } from '../job/fonts';
-import { sourceBox, type Source, type Sources } from '../art/items';
+import { sourceBox, type PixelSource, type Sources } from '../art/items';
 import type { LetterAt } from '../art/text';
 import type { PictureRef } from '../job/art';
 import { type Rect, rectCorners } from '../geometry/plane';
@@ -133,7 +133,7 @@ function embedRaster(doc: PDFDocument, r: Raster): PDFRef {
   return rasterStream(doc, r, r.rgb, 'DeviceRGB', mask);
 }
 
-async function inkOf(doc: PDFDocument, input: PdfInput, key: string, source: Source): Promise<Inked> {
+async function inkOf(doc: PDFDocument, input: PdfInput, key: string, source: PixelSource): Promise<Inked> {
   const raster = input.rasters[key];
   if (raster) {
     const b = sourceBox(source);

@@ -25,7 +25,7 @@ const HEADINGS = [
 ] as const;
 type Heading = (typeof HEADINGS)[number];
 
-export interface ShelfRow {
+export interface StockRow {
   readonly item: StockItem;
   readonly onHand: number;
   readonly onOrder: number;
@@ -33,7 +33,7 @@ export interface ShelfRow {
 
 const price = (cents: number): string => (cents / 100).toFixed(2);
 
-export const shelfCsv = (rows: readonly ShelfRow[]): string =>
+export const stockCsv = (rows: readonly StockRow[]): string =>
   csvTable(
     HEADINGS,
     rows.map(({ item, onHand, onOrder }) => ({
@@ -112,7 +112,7 @@ function rowOf(
  * A table of the shelf, as `shelfCsv` writes it or as a person made it: only `name` has to be there. An item the shop has, by id or by name, is
  * changed by what the table says and keeps the rest.
  */
-export function readShelfCsv(
+export function readStockCsv(
   text: string,
   own: readonly StockItem[],
   newId: () => string,

@@ -1,6 +1,6 @@
 import { type HeatSubject } from './model/subject';
 import { keyOf } from '../memo/key';
-import type { ChangeAsk } from './settings/change';
+import type { ChangeInput } from './settings/change';
 import type { HeatSettings } from '../shop/heatSettings';
 import type { HeatCase } from './model/case';
 import type { CoolingPlace } from './cooling/cooling';
@@ -36,7 +36,7 @@ export type HeatQuestion =
       readonly kind: 'change';
       readonly subject: HeatSubject;
       readonly settings: HeatSettings;
-      readonly ask: ChangeAsk;
+      readonly ask: ChangeInput;
     }
   | {
       /** What is believed of the shortest and the longest good dwell at the temperature set. */

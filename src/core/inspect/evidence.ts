@@ -44,7 +44,7 @@ export const WHERE = clue('where', WHERES, [0.22, 0.07, 0.12, 0.09, 0.1, 0.4], {
 });
 
 /** The used paper. */
-export const PAPER = clue(
+export const USED_PAPER = clue(
   'used-paper',
   ['even', 'left-all', 'left-in-places', 'browned'],
   [0.76, 0.07, 0.11, 0.06],
@@ -117,7 +117,7 @@ export const PRINTER = clue('printer', ['usual', 'other'], [0.95, 0.05], {
 });
 
 /** The piece came out of the first load after a pause. */
-export const TURN = clue('turn', ['first', 'later'], [0.3, 0.7], {
+export const LOAD_ORDER = clue('turn', ['first', 'later'], [0.3, 0.7], {
   'not-recovered': [0.78, 0.22],
   moisture: [0.5, 0.5],
 });
@@ -127,7 +127,7 @@ export const IN_GAP = clue('in-gap', ['yes', 'no'], [0.25, 0.75], { 'no-heat-gap
 
 export const CLUES: readonly Clue[] = [
   WHERE,
-  PAPER,
+  USED_PAPER,
   JUDGED,
   MODEL,
   OPENED,
@@ -135,7 +135,7 @@ export const CLUES: readonly Clue[] = [
   LOT,
   TRANSFER_PAPER,
   PRINTER,
-  TURN,
+  LOAD_ORDER,
   IN_GAP,
 ];
 

@@ -8,10 +8,10 @@ import {
   LOT,
   MODEL,
   OPENED,
-  PAPER,
+  USED_PAPER,
   PRINTER,
   TRANSFER_PAPER,
-  TURN,
+  LOAD_ORDER,
   WHERE,
   type Clue,
 } from './evidence';
@@ -20,8 +20,8 @@ import { certain, type Evidence } from './infer';
 import { inGap, whereShares, type FaceSize, type Gap } from './places';
 import { QUESTIONS } from './questions';
 
-/** What is known beside the look itself; null where it is not. */
-export interface LookContext {
+/** What is known besides the inspection itself; null where it is not. */
+export interface InspectionContext {
   readonly face: FaceSize | null;
   /** Where the heater does not reach; null where no wrap press is concerned. */
   readonly gaps: readonly Gap[] | null;
@@ -38,7 +38,7 @@ export interface LookContext {
   readonly firstLoad: boolean | null;
 }
 
-export const NOTHING_KNOWN: LookContext = {
+export const NOTHING_KNOWN: InspectionContext = {
   face: null,
   gaps: null,
   model: null,
@@ -49,7 +49,7 @@ export const NOTHING_KNOWN: LookContext = {
   firstLoad: null,
 };
 
-export interface Looked {
+export interface Inspection {
   readonly marks: readonly Mark[];
   readonly paperState: PaperState | null;
   readonly verdict: Verdict | null;
@@ -57,7 +57,7 @@ export interface Looked {
 }
 
 /** The state of the paper where it was marked and not said. */
-function paperOf({ paperState, marks }: Looked): PaperState | null {
+function paperOf({ paperState, marks }: Inspection): PaperState | null {
   if (paperState) return paperState;
   const on = marks.filter((m) => isOnPaper(m.fault));
   if (on.some((m) => m.fault === 'paper-browned')) return 'browned';
@@ -76,18 +76,18 @@ const FRESH_DAYS = 31;
 const checkedAs = (days: number | null): string =>
   days === null ? 'never' : days <= FRESH_DAYS ? 'this-month' : 'longer-ago';
 
-/** All that is known of a look, as the causes are weighed by it. What is not known says nothing. */
-export function evidenceOf(look: Looked, known: LookContext): Evidence {
+/** All that is known of an inspection, as the causes are weighed by it. What is not known says nothing. */
+export function evidenceOf(inspection: Inspection, known: InspectionContext): Evidence {
   const clues: Record<string, readonly number[]> = {};
   const say = (c: Clue, value: string | null | undefined) => {
     if (value !== null && value !== undefined) clues[c.id] = certain(c, value);
   };
-  const onPiece = look.marks.filter((m) => !isOnPaper(m.fault));
+  const onPiece = inspection.marks.filter((m) => !isOnPaper(m.fault));
   const faults = FAULT_IDS.filter((f) => onPiece.some((m) => m.fault === f));
   const where = known.face && whereShares(onPiece, known.face);
   if (where) clues[WHERE.id] = where;
-  say(PAPER, paperOf(look));
-  say(JUDGED, look.verdict === 'good' ? null : look.verdict);
+  say(USED_PAPER, paperOf(inspection));
+  say(JUDGED, inspection.verdict === 'good' ? null : inspection.verdict);
   if (known.model) {
     const { under, good, over } = known.model;
     const sum = under + good + over;
@@ -99,7 +99,7 @@ export function evidenceOf(look: Looked, known: LookContext): Evidence {
   either(LOT, known.lotKnownGood);
   either(TRANSFER_PAPER, known.paperUsual);
   either(PRINTER, known.printerUsual);
-  either(TURN, known.firstLoad);
+  either(LOAD_ORDER, known.firstLoad);
   const placed = onPiece.filter((m) => m.place.kind !== 'all');
   const { face, gaps } = known;
   if (face && gaps && placed.length > 0)
@@ -108,7 +108,7 @@ export function evidenceOf(look: Looked, known: LookContext): Evidence {
       placed.some((m) => inGap(m.place, face, gaps)),
     );
   for (const q of QUESTIONS) {
-    const reply = look.replies.findLast((r) => r.question === q.id);
+    const reply = inspection.replies.findLast((r) => r.question === q.id);
     if (reply && q.values.includes(reply.answer)) say(q, reply.answer);
   }
   return { faults, clues };

@@ -4,7 +4,7 @@ import { CLUES, rowOf, type Clue } from './evidence';
 import { costS, QUESTIONS, type Question } from './questions';
 import { causeWeights, seenWeights, type ConfirmedCounts } from './shopTable';
 
-/** What is known of a look: faults marked, and by clue how likely each of its values is. What is not known is absent. */
+/** What is known of an inspection: faults marked, and by clue how likely each of its values is. What is not known is absent. */
 export interface Evidence {
   readonly faults: readonly FaultId[];
   readonly clues: Readonly<Record<string, readonly number[]>>;

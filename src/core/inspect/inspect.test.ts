@@ -3,17 +3,17 @@ import { inEnglish } from '@/words/inEnglish';
 import fc from 'fast-check';
 import { CAUSE_IDS, FAULT_IDS, PAPER_FAULT_IDS, type CauseId } from '../shop/faultIds';
 import { PAPER_STATES } from '../shop/records';
-import { CLUES, MODEL, PAPER, rowOf, WHERE } from './evidence';
+import { CLUES, MODEL, USED_PAPER, rowOf, WHERE } from './evidence';
 import { CAUSES, FAULTS, faultLabel, isOnPaper, PAPER_FAULTS } from './faults';
-import { evidenceOf, NOTHING_KNOWN, type Looked } from './gather';
+import { evidenceOf, NOTHING_KNOWN, type Inspection } from './gather';
 import { certain, expectedBits, nextQuestions, posterior, rankCauses, type Evidence } from './infer';
 import { costS, namedCauses, QUESTIONS } from './questions';
-import { NONE_CONFIRMED, PRIOR_LOOKS, priorOf, priorSeen, withConfirmed } from './shopTable';
+import { NONE_CONFIRMED, PRIOR_INSPECTIONS, priorOf, priorSeen, withConfirmed } from './shopTable';
 import { CAUSE_TABLE, SELDOM } from './table';
 import { tallyOf } from './tally';
 import { entryOf, mark } from './testInspections';
 
-const NOTHING: Looked = { marks: [], paperState: null, verdict: null, replies: [] };
+const NOTHING: Inspection = { marks: [], paperState: null, verdict: null, replies: [] };
 const share = (shares: readonly number[], c: CauseId): number => shares[CAUSE_IDS.indexOf(c)] ?? 0;
 
 describe('the stated table', () => {
@@ -46,7 +46,7 @@ describe('the stated table', () => {
         expect(Math.min(...row)).toBeGreaterThan(0);
       }
     for (const q of QUESTIONS) expect(q.words).toHaveLength(q.values.length);
-    expect(PAPER.values).toEqual([...PAPER_STATES]);
+    expect(USED_PAPER.values).toEqual([...PAPER_STATES]);
   });
 });
 
@@ -144,7 +144,7 @@ describe('what the shop settled on', () => {
     const e: Evidence = { faults: ['colour-speck', 'pale-speck'], clues: {} };
     const [before, after] = [posterior(e, NONE_CONFIRMED), posterior(e, more)];
     const odds = (s: readonly number[]) => share(s, 'lint') / share(s, 'coating-dust');
-    const k = PRIOR_LOOKS;
+    const k = PRIOR_INSPECTIONS;
     const seen = (n: number, f: 'colour-speck' | 'pale-speck', hits: number) =>
       (12 * priorSeen('lint', f) + hits) / (12 + n);
     const rest = FAULT_IDS.filter((f) => f !== 'colour-speck' && f !== 'pale-speck').reduce(
@@ -182,14 +182,14 @@ describe('evidence gathered from a look', () => {
   });
 
   test('marks of the paper stand for its state where nobody said it', () => {
-    const clue = (marks: Looked['marks'], paperState: Looked['paperState'] = null) =>
-      evidenceOf({ ...NOTHING, marks, paperState }, NOTHING_KNOWN).clues[PAPER.id];
-    expect(clue([mark('dye-left')])).toEqual(certain(PAPER, 'left-all'));
+    const clue = (marks: Inspection['marks'], paperState: Inspection['paperState'] = null) =>
+      evidenceOf({ ...NOTHING, marks, paperState }, NOTHING_KNOWN).clues[USED_PAPER.id];
+    expect(clue([mark('dye-left')])).toEqual(certain(USED_PAPER, 'left-all'));
     expect(clue([mark('dye-left', { kind: 'edge', edge: 'left' })])).toEqual(
-      certain(PAPER, 'left-in-places'),
+      certain(USED_PAPER, 'left-in-places'),
     );
-    expect(clue([mark('paper-browned')])).toEqual(certain(PAPER, 'browned'));
-    expect(clue([mark('paper-browned')], 'even')).toEqual(certain(PAPER, 'even'));
+    expect(clue([mark('paper-browned')])).toEqual(certain(USED_PAPER, 'browned'));
+    expect(clue([mark('paper-browned')], 'even')).toEqual(certain(USED_PAPER, 'even'));
     expect(clue([mark('ghost')])).toBeUndefined();
   });
 
@@ -200,7 +200,7 @@ describe('evidence gathered from a look', () => {
     [{ setS: 300, keptS: 312 }, 'on-time'],
   ])('kept %o is %s', (kept, word) => {
     const { clues } = evidenceOf(NOTHING, { ...NOTHING_KNOWN, kept });
-    expect(clues.opened).toEqual(certain(CLUES.find((c) => c.id === 'opened') ?? PAPER, word));
+    expect(clues.opened).toEqual(certain(CLUES.find((c) => c.id === 'opened') ?? USED_PAPER, word));
   });
 
   test('the last reply counts; a reply to a question of another time is passed over', () => {
@@ -216,13 +216,13 @@ describe('evidence gathered from a look', () => {
   });
 
   test('dye left on the paper speaks for too little, a browned paper for too much', () => {
-    const at = (paperState: Looked['paperState']) =>
+    const at = (paperState: Inspection['paperState']) =>
       posterior(
         evidenceOf({ ...NOTHING, marks: [mark('faded-all')], paperState }, NOTHING_KNOWN),
         NONE_CONFIRMED,
       );
     expect(share(at('left-all'), 'too-cool')).toBeGreaterThan(share(at('even'), 'too-cool'));
-    const brown = (paperState: Looked['paperState']) =>
+    const brown = (paperState: Inspection['paperState']) =>
       posterior(
         evidenceOf({ ...NOTHING, marks: [mark('browned')], paperState }, NOTHING_KNOWN),
         NONE_CONFIRMED,

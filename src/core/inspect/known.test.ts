@@ -9,10 +9,10 @@ import { CAUSE_IDS, type CauseId } from '../shop/faultIds';
 import { MODEL } from './evidence';
 import { nextQuestions, posterior, type Evidence } from './infer';
 import { NONE_CONFIRMED } from './shopTable';
-import { answerOf, knownLook } from './testInspections';
+import { answerOf, knownInspection } from './testInspections';
 
 /*
- * Two thousand looks whose cause is known. Faults, paper, replies and the rest are drawn from the stated table; what the heat model says of the
+ * Two thousand inspections whose cause is known. Faults, paper, replies and the rest are drawn from the stated table; what the heat model says of the
  * load is not: a stand-in press is set as that cause would have it, and the model is asked as it would be on the bench.
  */
 const SET = setting(200, 60);
@@ -49,7 +49,7 @@ interface Played {
 }
 
 function play(random: () => number): Played {
-  const { cause, evidence } = knownLook(random);
+  const { cause, evidence } = knownInspection(random);
   let e: Evidence = { ...evidence, clues: { ...evidence.clues, [MODEL.id]: modelSays(cause, random) } };
   const after = posterior(e, NONE_CONFIRMED);
   for (let asked = 0; asked < 2; asked += 1) {

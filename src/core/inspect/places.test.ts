@@ -7,22 +7,22 @@ import { changesBetween, historyOf } from './history';
 import { cellWords, laidMarks, overlay } from './overlay';
 import { inGap, middleOf, whereOf, whereShares } from './places';
 import { cornersGoRound, squareMap, through } from './square';
-import { at, entryOf, mark } from './testInspections';
+import { pointAt, entryOf, mark } from './testInspections';
 
 const PANEL = { widthMm: 200, heightMm: 300, wrap: false };
 const WRAP = { widthMm: 240, heightMm: 100, wrap: true };
 
 describe('where a mark lies', () => {
   test.each([
-    [at(10, 12), PANEL, 'corner'],
-    [at(195, 290), PANEL, 'corner'],
-    [at(5, 150), PANEL, 'edge'],
-    [at(100, 150), PANEL, 'inside'],
+    [pointAt(10, 12), PANEL, 'corner'],
+    [pointAt(195, 290), PANEL, 'corner'],
+    [pointAt(5, 150), PANEL, 'edge'],
+    [pointAt(100, 150), PANEL, 'inside'],
     [{ kind: 'edge', edge: 'foot' } as const, PANEL, 'edge'],
-    [at(3, 50), WRAP, 'seam'],
-    [at(238, 50), WRAP, 'seam'],
-    [at(120, 4), WRAP, 'rim-foot'],
-    [at(120, 50), WRAP, 'inside'],
+    [pointAt(3, 50), WRAP, 'seam'],
+    [pointAt(238, 50), WRAP, 'seam'],
+    [pointAt(120, 4), WRAP, 'rim-foot'],
+    [pointAt(120, 50), WRAP, 'inside'],
     [{ kind: 'edge', edge: 'left' } as const, WRAP, 'seam'],
     [{ kind: 'edge', edge: 'top' } as const, WRAP, 'rim-foot'],
     [{ kind: 'all' } as const, WRAP, 'all'],
@@ -61,7 +61,10 @@ describe('where a mark lies', () => {
 
   test('shares weigh the worse mark more and add to one', () => {
     const shares = whereShares(
-      [mark('faded-edge', at(5, 5), { severity: 3 }), mark('lint' as never, at(100, 150), { severity: 1 })],
+      [
+        mark('faded-edge', pointAt(5, 5), { severity: 3 }),
+        mark('lint' as never, pointAt(100, 150), { severity: 1 }),
+      ],
       PANEL,
     );
     expect(shares?.[WHERES.indexOf('corner')]).toBe(0.75);
@@ -71,8 +74,8 @@ describe('where a mark lies', () => {
 
   test('the heater’s gap is asked of marks that lie somewhere', () => {
     const gaps = [{ fromMm: 0, toMm: 20 }];
-    expect(inGap(at(10, 50), WRAP, gaps)).toBe(true);
-    expect(inGap(at(100, 50), WRAP, gaps)).toBe(false);
+    expect(inGap(pointAt(10, 50), WRAP, gaps)).toBe(true);
+    expect(inGap(pointAt(100, 50), WRAP, gaps)).toBe(false);
     expect(inGap({ kind: 'all' }, WRAP, gaps)).toBe(false);
   });
 });
@@ -94,7 +97,7 @@ describe('many pieces over each other', () => {
       entryOf(`e${i}`, {
         face,
         lay: LAYS[i % 4] ?? null,
-        marks: [mark('faded-edge', at(...point(i % 4, random)))],
+        marks: [mark('faded-edge', pointAt(...point(i % 4, random)))],
       }),
     );
   };
@@ -125,7 +128,7 @@ describe('many pieces over each other', () => {
               heightMm: 100,
               pieces: [{ piece: null, to: lay === 0 ? [1, 0, 0, 1, 0, 0] : [-1, 0, 0, -1, 100, 100] }],
             },
-            marks: [mark('faded-edge', lay === 0 ? at(x, y) : at(100 - x, 100 - y))],
+            marks: [mark('faded-edge', lay === 0 ? pointAt(x, y) : pointAt(100 - x, 100 - y))],
           });
         }),
       ),

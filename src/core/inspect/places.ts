@@ -1,4 +1,4 @@
-import type { Edge, Mark, MarkPlace, FacePoint } from '../shop/mark';
+import type { MarkEdge, Mark, MarkPlace, FacePoint } from '../shop/mark';
 import { WHERES, type Where } from './evidence';
 
 /** A face as marks lie on it, mm. A wrap closes at its ends: left and right are its seam. */
@@ -42,7 +42,7 @@ export function middleOf(place: MarkPlace, face: FaceSize): FacePoint {
   }
 }
 
-const EDGE_MIDDLES: Readonly<Record<Edge, (w: number, h: number) => FacePoint>> = {
+const EDGE_MIDDLES: Readonly<Record<MarkEdge, (w: number, h: number) => FacePoint>> = {
   top: (w) => ({ xMm: w / 2, yMm: 0 }),
   foot: (w, h) => ({ xMm: w / 2, yMm: h }),
   left: (_, h) => ({ xMm: 0, yMm: h / 2 }),

@@ -11,10 +11,10 @@ export interface ConfirmedCounts {
 export const NONE_CONFIRMED: ConfirmedCounts = { causes: {}, faults: {} };
 
 /**
- * Our table stands for so many looks of a shop's own, so that a few surprises do not turn it over and many do: the weight of a Dirichlet prior
+ * Our table stands for so many inspections of a shop's own, so that a few surprises do not turn it over and many do: the weight of a Dirichlet prior
  * on the causes, and of a beta prior on each fault under a cause (Gelman et al., Bayesian Data Analysis, 3rd ed., 3.4).
  */
-export const PRIOR_LOOKS = 40;
+export const PRIOR_INSPECTIONS = 40;
 const PRIOR_SEEN = 12;
 
 const PRIOR_SUM = CAUSE_IDS.reduce((s, c) => s + CAUSE_TABLE[c].prior, 0);
@@ -26,7 +26,7 @@ export const priorSeen = (cause: CauseId, fault: FaultId): number =>
 
 /** Weights of the Dirichlet distribution over causes, in the order of CAUSE_IDS. */
 export const causeWeights = (counts: ConfirmedCounts): readonly number[] =>
-  CAUSE_IDS.map((c) => PRIOR_LOOKS * priorOf(c) + (counts.causes[c] ?? 0));
+  CAUSE_IDS.map((c) => PRIOR_INSPECTIONS * priorOf(c) + (counts.causes[c] ?? 0));
 
 /** Weights of the beta distribution of a fault under a cause: seen, not seen. */
 export function seenWeights(
@@ -39,7 +39,7 @@ export function seenWeights(
   return [PRIOR_SEEN * p + seen, PRIOR_SEEN * (1 - p) + (counts.causes[cause] ?? 0) - seen];
 }
 
-/** The counts with one look more, or with `by` −1 one taken back. Faults count once a look. */
+/** The counts with one more inspection, or with `by` −1 one taken back. A fault counts once per inspection. */
 export function withConfirmed(
   counts: ConfirmedCounts,
   cause: CauseId,

@@ -5,7 +5,7 @@ import type { CauseId, FaultId } from '../shop/faultIds';
  * move them (shopTable.ts), and every list made from them shows its spread.
  */
 export interface CauseRow {
-  /** Looks with a fault that have this cause, of a thousand or so. */
+  /** Inspections with a fault that have this cause, of a thousand or so. */
   readonly prior: number;
   /** Probability that each fault is seen where this is the cause. A fault not named: SELDOM. */
   readonly faults: Readonly<Partial<Record<FaultId, number>>>;

@@ -18,8 +18,11 @@ function drawn<T>(of: readonly T[], weights: readonly number[], random: () => nu
 export const answerOf = (c: Clue, cause: CauseId, random: () => number): readonly number[] =>
   certain(c, drawn(c.values, rowOf(c, cause), random));
 
-/** A look whose cause is known, drawn from the stated table: what is marked, and all that is known beside it. */
-export function knownLook(random: () => number): { readonly cause: CauseId; readonly evidence: Evidence } {
+/** An inspection whose cause is known, drawn from the stated table: what is marked, and all that is known beside it. */
+export function knownInspection(random: () => number): {
+  readonly cause: CauseId;
+  readonly evidence: Evidence;
+} {
   const cause = drawn(CAUSE_IDS, CAUSE_IDS.map(priorOf), random);
   let faults = FAULT_IDS.filter((f) => random() < priorSeen(cause, f));
   while (faults.length === 0) faults = FAULT_IDS.filter((f) => random() < priorSeen(cause, f));
@@ -41,7 +44,7 @@ export const mark = (
   ...over,
 });
 
-export const at = (xMm: number, yMm: number): MarkPlace => ({ kind: 'point', xMm, yMm });
+export const pointAt = (xMm: number, yMm: number): MarkPlace => ({ kind: 'point', xMm, yMm });
 
 export const entryOf = (id: string, over: Partial<LogEntry> = {}): LogEntry => ({
   id,

@@ -1,9 +1,9 @@
 import type { Mark } from '../shop/mark';
-import { at, mark } from './testInspections';
+import { pointAt, mark } from './testInspections';
 
 /** A mark of every kind of place, as the board makes them. */
 export const MARKS_OF_EVERY_KIND: Mark[] = [
-  mark('faded-edge', at(12.5, 30), { piece: 4, severity: 3 }),
+  mark('faded-edge', pointAt(12.5, 30), { piece: 4, severity: 3 }),
   mark('track-line', {
     kind: 'line',
     points: [

@@ -57,7 +57,7 @@ test.each([
   ['art.warp', 'sideways'],
   ['readings.wall', [{ id: 'r', text: '', bareUnit: 'mm', method: 'soft tape' }]],
   ['readings.wall', [{ id: 'r', text: '12', bareUnit: 'cm', method: 'soft tape' }]],
-  ['look.good', -1],
+  ['inspection.good', -1],
 ])('%s cannot be %j, and is named', (path, value) => {
   expect(refusedAt(put(path, value))?.startsWith(path)).toBe(true);
 });

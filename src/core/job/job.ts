@@ -55,7 +55,7 @@ export type Fold = (typeof FOLDS)[number];
 export const FACE_WAYS = ['together', 'one then the other', 'front only'] as const;
 export type FaceWay = (typeof FACE_WAYS)[number];
 
-const lookDraftSchema = z.strictObject({
+const inspectionSchema = z.strictObject({
   marks: z.array(markSchema).check(z.maxLength(200)),
   paperState: z.nullable(z.enum(PAPER_STATES)),
   verdict: z.nullable(z.enum(VERDICTS)),
@@ -66,7 +66,7 @@ const lookDraftSchema = z.strictObject({
   /** The cause whose change was tried in this pressing, and the one whose change is set for the next. */
   tried: z.nullable(z.enum(CAUSE_IDS)),
   next: z.nullable(z.enum(CAUSE_IDS)),
-  /** What the pieces looked at were pressed with, once settings were changed for the next; null while they stand, and where a run says it. */
+  /** What the inspected pieces were pressed with, once settings were changed for the next; null while they stand, and where a run says it. */
   pressed: z.nullable(heatSettingsSchema),
   lot: z.string().check(z.maxLength(40)),
   photos: z.array(photoSchema).check(z.maxLength(MOST_PHOTOS)),
@@ -219,7 +219,7 @@ export const jobSchema = z.strictObject({
   load: z.partial(loadSchema),
   /** Pieces to print again on sheets of their own; null to print all. */
   reprint: z.nullable(z.array(runPieceSchema).check(z.minLength(1), z.maxLength(3000))),
-  look: lookDraftSchema,
+  inspection: inspectionSchema,
   ladder: z.nullable(ladderSchema),
   day: daySchemaOfJob,
   sell: sellSchema,
@@ -227,7 +227,7 @@ export const jobSchema = z.strictObject({
 });
 export type Job = z.infer<typeof jobSchema>;
 
-export const EMPTY_LOOK: Job['look'] = {
+export const EMPTY_INSPECTION: Job['inspection'] = {
   marks: [],
   paperState: null,
   verdict: null,
@@ -306,7 +306,7 @@ export function newJob(id: string, name: string): Job {
     heat: {},
     load: {},
     reprint: null,
-    look: EMPTY_LOOK,
+    inspection: EMPTY_INSPECTION,
     ladder: null,
     day: NO_DAY,
     sell: NEW_SELL,

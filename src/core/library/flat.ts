@@ -1,5 +1,5 @@
 import type { Blank } from '../shop/blank';
-import { discOf, flatBlank as flat, hole, plain, rectangle, slot } from './make';
+import { discOf, flatBlank as flat, hole, plainOutline, rectangle, slot } from './make';
 
 const CLEAR = { stock: 'clear', colour: '#f1f6f6' } as const;
 
@@ -39,7 +39,7 @@ const METAL: readonly Blank[] = [
     'panel-arch-200-280',
     'aluminium panel, arched 200 × 280',
     'metal panel',
-    plain('arch', 200, 280),
+    plainOutline('arch', 200, 280),
     'aluminium',
     1.1,
     {
@@ -52,7 +52,7 @@ const METAL: readonly Blank[] = [
     finish: ['pin or magnet on the back'],
     needs: ['pin or magnet'],
   }),
-  flat('badge-oval', 'oval badge 70 × 45', 'badge', plain('oval', 70, 45), 'aluminium', 0.6, {
+  flat('badge-oval', 'oval badge 70 × 45', 'badge', plainOutline('oval', 70, 45), 'aluminium', 0.6, {
     film: true,
     needs: ['pin or magnet'],
   }),
@@ -83,13 +83,13 @@ const METAL: readonly Blank[] = [
     finish: ['split ring'],
     needs: ['split ring'],
   }),
-  flat('pet-tag-bone', 'pet tag, disc 32', 'tag', plain('lugged disc', 32, 38), 'aluminium', 1, {
+  flat('pet-tag-bone', 'pet tag, disc 32', 'tag', plainOutline('lugged disc', 32, 38), 'aluminium', 1, {
     faces: 2,
     holes: [hole(16, 4, 3)],
     finish: ['split ring'],
     needs: ['split ring'],
   }),
-  flat('luggage-tag', 'luggage tag 60 × 100', 'tag', plain('tag', 60, 100), 'aluminium', 1, {
+  flat('luggage-tag', 'luggage tag 60 × 100', 'tag', plainOutline('tag', 60, 100), 'aluminium', 1, {
     faces: 2,
     holes: [slot(30, 10, 14, 4)],
     finish: ['strap'],
@@ -102,7 +102,7 @@ const METAL: readonly Blank[] = [
     'ornament-aluminium-disc',
     'disc ornament, aluminium',
     'ornament',
-    plain('lugged disc', 76, 84),
+    plainOutline('lugged disc', 76, 84),
     'aluminium',
     1,
     {
@@ -145,29 +145,53 @@ const BOARD: readonly Blank[] = [
     cautions: ['Thick: set the opening of the press with it in place, cold.'],
     finish: ['keyhole hanger'],
   }),
-  flat('plaque-arch', 'arched plaque 180 × 230, 12 mm', 'plaque', plain('arch', 180, 230), 'hardboard', 12, {
-    needs: ['easel'],
-  }),
+  flat(
+    'plaque-arch',
+    'arched plaque 180 × 230, 12 mm',
+    'plaque',
+    plainOutline('arch', 180, 230),
+    'hardboard',
+    12,
+    {
+      needs: ['easel'],
+    },
+  ),
   flat('photo-block', 'photo block 100 × 150, 25 mm', 'plaque', rectangle(100, 150, 2), 'hardboard', 25, {}),
-  flat('ornament-star', 'star ornament, hardboard', 'ornament', plain('star', 84, 80), 'hardboard', 3, {
-    faces: 2,
-    holes: [hole(42, 10, 3.5)],
-    finish: ['ribbon'],
-    needs: ['ribbon'],
-  }),
-  flat('ornament-heart', 'heart ornament, hardboard', 'ornament', plain('heart', 78, 72), 'hardboard', 3, {
-    faces: 2,
-    holes: [hole(39, 20, 3.5)],
-    finish: ['ribbon'],
-    needs: ['ribbon'],
-  }),
+  flat(
+    'ornament-star',
+    'star ornament, hardboard',
+    'ornament',
+    plainOutline('star', 84, 80),
+    'hardboard',
+    3,
+    {
+      faces: 2,
+      holes: [hole(42, 10, 3.5)],
+      finish: ['ribbon'],
+      needs: ['ribbon'],
+    },
+  ),
+  flat(
+    'ornament-heart',
+    'heart ornament, hardboard',
+    'ornament',
+    plainOutline('heart', 78, 72),
+    'hardboard',
+    3,
+    {
+      faces: 2,
+      holes: [hole(39, 20, 3.5)],
+      finish: ['ribbon'],
+      needs: ['ribbon'],
+    },
+  ),
   flat('clock-round-200', 'wall clock face, round 200', 'clock', discOf(200), 'hardboard', 3, {
     takeOff: ['clockwork and hands'],
     holes: [hole(100, 100, 8)],
     finish: ['clockwork, washer and nut', 'hands at twelve', 'battery'],
     needs: ['clockwork', 'hands', 'battery'],
   }),
-  flat('key-ring-oval', 'oval key ring, hardboard', 'tag', plain('oval', 36, 58), 'hardboard', 3, {
+  flat('key-ring-oval', 'oval key ring, hardboard', 'tag', plainOutline('oval', 36, 58), 'hardboard', 3, {
     faces: 2,
     holes: [hole(18, 7, 4)],
     needs: ['split ring'],
@@ -184,12 +208,20 @@ const PLASTIC: readonly Blank[] = [
     holes: [slot(27.5, 9, 14, 4)],
     needs: ['strap'],
   }),
-  flat('frp-ornament-hexagon', 'hexagon ornament, FRP', 'ornament', plain('hexagon', 82, 71), 'FRP', 2.3, {
-    faces: 2,
-    holes: [hole(41, 6, 3.5)],
-    finish: ['ribbon'],
-    needs: ['ribbon'],
-  }),
+  flat(
+    'frp-ornament-hexagon',
+    'hexagon ornament, FRP',
+    'ornament',
+    plainOutline('hexagon', 82, 71),
+    'FRP',
+    2.3,
+    {
+      faces: 2,
+      holes: [hole(41, 6, 3.5)],
+      finish: ['ribbon'],
+      needs: ['ribbon'],
+    },
+  ),
   flat('acrylic-badge', 'acrylic badge 75 × 50, clear', 'acrylic', rectangle(75, 50, 5), 'acrylic', 2, {
     coating: CLEAR,
     film: true,
@@ -200,12 +232,20 @@ const PLASTIC: readonly Blank[] = [
     film: true,
     needs: ['foot'],
   }),
-  flat('acrylic-key-ring', 'acrylic key ring, disc 50', 'tag', plain('lugged disc', 50, 58), 'acrylic', 3, {
-    coating: CLEAR,
-    film: true,
-    holes: [hole(25, 5, 3.5)],
-    needs: ['split ring'],
-  }),
+  flat(
+    'acrylic-key-ring',
+    'acrylic key ring, disc 50',
+    'tag',
+    plainOutline('lugged disc', 50, 58),
+    'acrylic',
+    3,
+    {
+      coating: CLEAR,
+      film: true,
+      holes: [hole(25, 5, 3.5)],
+      needs: ['split ring'],
+    },
+  ),
   flat('acrylic-clock', 'acrylic clock face 200 × 200', 'clock', rectangle(200, 200, 12), 'acrylic', 3, {
     coating: { finish: 'gloss' },
     film: true,
@@ -241,12 +281,12 @@ const STONE: readonly Blank[] = [
       needs: ['screws and caps'],
     },
   ),
-  flat('slate-heart', 'slate heart 120 × 110', 'slate', plain('heart', 120, 110), 'slate', 6, {
+  flat('slate-heart', 'slate heart 120 × 110', 'slate', plainOutline('heart', 120, 110), 'slate', 6, {
     edge: 'rough',
     coating: { finish: 'textured', colour: '#efeeea' },
     needs: ['cord'],
   }),
-  flat('slate-oval', 'slate oval 180 × 120', 'slate', plain('oval', 180, 120), 'slate', 7, {
+  flat('slate-oval', 'slate oval 180 × 120', 'slate', plainOutline('oval', 180, 120), 'slate', 7, {
     edge: 'rough',
     coating: { finish: 'textured', colour: '#efeeea' },
     needs: ['stand'],

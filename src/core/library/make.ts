@@ -123,7 +123,9 @@ export const rectangle = (widthMm: number, heightMm: number, cornerMm = 0) =>
   ({ form: 'rectangle', widthMm, heightMm, cornerMm }) as const;
 export const discOf = (diameterMm: number) =>
   ({ form: 'oval', widthMm: diameterMm, heightMm: diameterMm }) as const;
-export const plain = <F extends 'oval' | 'hexagon' | 'star' | 'heart' | 'tag' | 'arch' | 'lugged disc'>(
+export const plainOutline = <
+  F extends 'oval' | 'hexagon' | 'star' | 'heart' | 'tag' | 'arch' | 'lugged disc',
+>(
   form: F,
   widthMm: number,
   heightMm: number,

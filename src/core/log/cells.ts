@@ -55,7 +55,7 @@ function markText({ fault, severity, side, piece, place }: Mark): string {
 }
 
 /** An entry as the cells of its row. Photographs, replies and the plan as it stood are not in a table. */
-export const cellsOf = (e: LogEntry): Readonly<Record<Heading, string | number>> => ({
+export const csvCellsOf = (e: LogEntry): Readonly<Record<Heading, string | number>> => ({
   id: e.id,
   when: new Date(e.at).toISOString(),
   corrects: e.corrects ?? '',

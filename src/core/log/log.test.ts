@@ -7,7 +7,7 @@ import { corrected, standing } from '../shop/standing';
 import { entryOf, mark } from '../inspect/testInspections';
 import { chartsOf, costChart, driftChart, faultChart, goodChart, keptChart, weekOf } from './charts';
 import { mergeLog, nameOf } from './merge';
-import { filterRows, rowOf, WHOLE_LOG, withRows, type LogQuery, type LogRow } from './rows';
+import { filterRows, logRow, WHOLE_LOG, withRows, type LogQuery, type LogRow } from './rows';
 
 const DAY = 24 * 3600_000;
 const WEEK = 7 * DAY;
@@ -42,7 +42,7 @@ const entries = fc.uniqueArray(anyEntry, { selector: (e) => e.id, maxLength: 60 
 const rowsOf = (list: readonly LogEntry[]): readonly LogRow[] =>
   withRows(
     [],
-    list.map((e) => rowOf(e, english.text)),
+    list.map((e) => logRow(e, english.text)),
   );
 
 test('a filter gives what looking at every entry gives, newest first', () => {
@@ -66,7 +66,7 @@ test('a filter gives what looking at every entry gives, newest first', () => {
             q.text
               .toLowerCase()
               .split(' ')
-              .every((w) => rowOf(e, english.text).text.includes(w)) &&
+              .every((w) => logRow(e, english.text).text.includes(w)) &&
             e.at >= (q.fromAt ?? 0) &&
             e.at < (q.toAt ?? Infinity) &&
             (q.blankId ?? e.blankId) === e.blankId &&
@@ -87,7 +87,7 @@ test('a filter gives what looking at every entry gives, newest first', () => {
 test('rows put in later are as if they had been there from the first, and none is there twice', () => {
   fc.assert(
     fc.property(entries, fc.nat(60), (all, cut) => {
-      const rows = all.map((e) => rowOf(e, english.text));
+      const rows = all.map((e) => logRow(e, english.text));
       const twice = withRows(withRows([], rows.slice(cut)), rows.slice(0, cut + 3));
       expect(twice.map((r) => r.id)).toEqual(rowsOf(all).map((r) => r.id));
     }),
@@ -132,7 +132,7 @@ describe('good out of pressed by week', () => {
   });
 
   test('limits are three standard deviations of a proportion, by hand', () => {
-    const chart = goodChart([week(0, 90, 10), week(1, 90, 10)].map((e) => rowOf(e, english.text)));
+    const chart = goodChart([week(0, 90, 10), week(1, 90, 10)].map((e) => logRow(e, english.text)));
     expect(chart.share).toBe(0.9);
     expect(chart.weeks[0]?.low).toBeCloseTo(0.9 - 3 * Math.sqrt((0.9 * 0.1) / 100), 9);
     expect(chart.weeks[0]?.high).toBeCloseTo(Math.min(1, 0.9 + 3 * Math.sqrt((0.9 * 0.1) / 100)), 9);
@@ -142,18 +142,18 @@ describe('good out of pressed by week', () => {
 
   test('one bad week among even ones is outside; eight weeks on one side are a run', () => {
     const even = Array.from({ length: 12 }, (_, i) => week(i, i === 8 ? 55 : 95, i === 8 ? 45 : 5));
-    expect(inEnglish(goodChart(even.map((e) => rowOf(e, english.text))).weeks.map((w) => w.signal)[8])).toBe(
+    expect(inEnglish(goodChart(even.map((e) => logRow(e, english.text))).weeks.map((w) => w.signal)[8])).toBe(
       'outside',
     );
     const stepped = Array.from({ length: 18 }, (_, i) => week(i, i < 9 ? 92 : 95, i < 9 ? 8 : 5));
-    expect(goodChart(stepped.map((e) => rowOf(e, english.text))).weeks.some((w) => w.signal === 'run')).toBe(
+    expect(goodChart(stepped.map((e) => logRow(e, english.text))).weeks.some((w) => w.signal === 'run')).toBe(
       true,
     );
   });
 
   test('weeks that scatter more than pieces do widen the limits: a run of bad luck is not called a trend', () => {
     const wild = Array.from({ length: 12 }, (_, i) => week(i, i % 2 === 0 ? 99 : 85, i % 2 === 0 ? 1 : 15));
-    const chart = goodChart(wild.map((e) => rowOf(e, english.text)));
+    const chart = goodChart(wild.map((e) => logRow(e, english.text)));
     expect(chart.scatter).toBeGreaterThan(2);
     expect(chart.weeks.every((w) => w.signal === null)).toBe(true);
   });
@@ -165,7 +165,7 @@ test('faults are counted by what they were put down to', () => {
     entryOf('b', { marks: [mark('ghost')], cause: null }),
     entryOf('c', { marks: [mark('colour-speck')], cause: 'lint' }),
   ];
-  const chart = faultChart(list.map((e) => rowOf(e, english.text)));
+  const chart = faultChart(list.map((e) => logRow(e, english.text)));
   expect(chart[0]).toEqual({
     fault: 'ghost',
     entries: 2,
@@ -195,7 +195,7 @@ test('time kept against time set, and what spoiled pieces cost', () => {
       at: MONDAY,
     }),
     entryOf('c', { keptDwellS: null, spoiled: 3, at: MONDAY + WEEK }),
-  ].map((e) => rowOf(e, english.text));
+  ].map((e) => logRow(e, english.text));
   const kept = keptChart(list);
   expect(kept.points).toHaveLength(2);
   expect(kept.over).toBeCloseTo(0.05, 12);
@@ -210,7 +210,7 @@ test('time kept against time set, and what spoiled pieces cost', () => {
 describe('a press that drifts', () => {
   const line = (verdicts: string) =>
     [...verdicts].map((v, i) =>
-      rowOf(
+      logRow(
         entryOf(`d${String(i).padStart(3, '0')}`, {
           at: MONDAY + i * DAY,
           verdict: v === 'u' ? 'under' : v === 'o' ? 'over' : 'good',

@@ -1,6 +1,6 @@
 import { fnv32 } from '../memo/key';
 import type { LogEntry } from '../shop/records';
-import { cellsOf } from './cells';
+import { csvCellsOf } from './cells';
 
 /** What becomes of entries that come from elsewhere. */
 export interface LogMerge {
@@ -17,7 +17,7 @@ export const nameOf = (e: Omit<LogEntry, 'id'>, before: string): string =>
 
 /** What an entry says, as far as a table carries it: two entries of one id that say the same are one entry, whichever file they came by. */
 const saying = (e: LogEntry): string =>
-  JSON.stringify(Object.values({ ...cellsOf(e), id: '', corrects: '' }).map((c) => String(c).trim()));
+  JSON.stringify(Object.values({ ...csvCellsOf(e), id: '', corrects: '' }).map((c) => String(c).trim()));
 
 /** The id of an entry whose own is taken by another. It knows the id it had, so that the entry is recognised wherever it kept that. */
 const otherId = (e: LogEntry): string => `log-${fnv32([e.id, saying(e)])}${fnv32([saying(e), e.id, e.at])}`;

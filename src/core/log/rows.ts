@@ -48,7 +48,7 @@ function entryText(e: LogEntry, write: Write): string {
 }
 
 /** An entry as the log is searched: in the words of the language that `write` writes. */
-export const rowOf = (e: LogEntry, write: Write): LogRow => ({
+export const logRow = (e: LogEntry, write: Write): LogRow => ({
   id: e.id,
   at: e.at,
   jobId: e.jobId,

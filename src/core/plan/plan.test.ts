@@ -345,15 +345,15 @@ test('pieces, spoilage and what is still unwritten follow from runs and log', ()
   const pressed: Shop = { ...shop, runs: [run] };
   const p = plan(JOB, pressed);
   expect(p.press).toMatchObject({ good: 2, spoiled: 1, left: 22, running: null, last: { id: 'r1' } });
-  expect(p.look.unlogged).toEqual({ good: 2, spoiled: 1 });
+  expect(p.inspect.unlogged).toEqual({ good: 2, spoiled: 1 });
   const [entry] = shop.log;
   if (!entry) throw new Error('no log');
   const logged: Shop = {
     ...pressed,
     log: [...shop.log, { ...entry, id: 'new', jobId: JOB.id, good: 2, spoiled: 1 }],
   };
-  expect(plan(JOB, logged).look.unlogged).toEqual({ good: 0, spoiled: 0 });
-  expect(plan(JOB, logged).look.progress).toBe('done');
+  expect(plan(JOB, logged).inspect.unlogged).toEqual({ good: 0, spoiled: 0 });
+  expect(plan(JOB, logged).inspect.progress).toBe('done');
   // Neither a press taken out of the shop nor an edited blank changes what was pressed.
   const bare: Shop = { ...pressed, presses: [], blanks: [] };
   expect(plan(JOB, bare).press).toMatchObject({ good: 2, spoiled: 1, left: 22 });

@@ -4,7 +4,7 @@ import { JOB_STEPS, type JobStep } from '../figures/jobSteps';
 import type { Job } from '../job/job';
 import type { Shop } from '../shop/shop';
 import { createRunner } from './runStages';
-import { NOTHING_REMEMBERED } from './stages';
+import { NO_MEMO } from './stages';
 import type { StepPlan } from './stepPlan';
 
 /**
@@ -12,7 +12,7 @@ import type { StepPlan } from './stepPlan';
  * screens know beside: without it a plan is complete but for the checks that need a picture's pixels and for shared sheets.
  */
 export const plan = (job: Job, shop: Shop, extra: Extra = {}): Plan =>
-  createRunner(NOTHING_REMEMBERED)(job, shop, extra);
+  createRunner(NO_MEMO)(job, shop, extra);
 
 export const stepPlanOf = (p: Plan, step: JobStep): StepPlan<JobStep> => p[step];
 
@@ -26,4 +26,4 @@ export const allFigures = (p: Plan): readonly Figure[] => JOB_STEPS.flatMap((t) 
 export const figureById = (p: Plan, id: string): Figure | undefined => allFigures(p).find((f) => f.id === id);
 
 /** The first step with work left: where the job stands. */
-export const currentStep = (p: Plan): JobStep => JOB_STEPS.find((t) => p[t].progress !== 'done') ?? 'look';
+export const currentStep = (p: Plan): JobStep => JOB_STEPS.find((t) => p[t].progress !== 'done') ?? 'inspect';

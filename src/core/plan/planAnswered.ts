@@ -22,7 +22,7 @@ export function planAnswered(job: Job, shop: Shop, extra: Extra = {}, goOn: GoOn
   let book: HeatCache = extra.heatCache ?? {};
   let made = plan(job, shop, { ...extra, heatCache: book });
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const wanted = [...(made.heat.model?.wanted ?? []), ...made.look.wanted].filter(
+    const wanted = [...(made.heat.model?.wanted ?? []), ...made.inspect.wanted].filter(
       (q) => isFigure(q) && book[heatKey(q)] === undefined,
     );
     // What hangs on the start is asked again once it is known: it comes first, alone.

@@ -9,7 +9,7 @@ import type { LogEntry } from '../shop/records';
 import type { ArtPlan } from './art/art';
 import type { BlankPlan } from './blank/blank';
 import type { HeatPlan } from './heat/heat';
-import type { LookPlan } from './inspect/inspect';
+import type { InspectPlan } from './inspect/inspect';
 import type { MeasurePlan } from './measure/measure';
 import type { PressPlan } from './press/press';
 import type { SheetPlan } from './sheet/sheet';
@@ -24,7 +24,7 @@ export interface Plan {
   readonly sheet: SheetPlan;
   readonly heat: HeatPlan;
   readonly press: PressPlan;
-  readonly look: LookPlan;
+  readonly inspect: InspectPlan;
 }
 
 /** What a plan may know beyond the job and the shop. */

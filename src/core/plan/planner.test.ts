@@ -50,8 +50,8 @@ const runOn = (j: Job) => {
 };
 
 const SIZE: readonly StageName[] = STAGES.filter((s) => s !== 'blank');
-const PATTERN: readonly StageName[] = ['paper', 'wrap', 'art', 'checks', 'sheet', 'look'];
-const HEATED: readonly StageName[] = ['checks', 'heat', 'press', 'look'];
+const PATTERN: readonly StageName[] = ['paper', 'wrap', 'art', 'checks', 'sheet', 'inspect'];
+const HEATED: readonly StageName[] = ['checks', 'heat', 'press', 'inspect'];
 const DRAWN: readonly StageName[] = ['art', 'checks', 'sheet'];
 
 /** Each edit of a job or of the shop, and the stages that may run again because of it. */
@@ -84,7 +84,11 @@ const TABLE: readonly (readonly [string, Edit, readonly StageName[]])[] = [
   ],
   ['a layer added', art((a) => ({ layers: [...a.layers, textLayer('t', 'Rim', {})] })), DRAWN],
   ['a layer removed', art((a) => ({ layers: a.layers.slice(0, 1) })), DRAWN],
-  ['another paper', sheet({ paperId: 'a3' }), ['measure', 'wrap', 'art', 'checks', 'paper', 'sheet', 'look']],
+  [
+    'another paper',
+    sheet({ paperId: 'a3' }),
+    ['measure', 'wrap', 'art', 'checks', 'paper', 'sheet', 'inspect'],
+  ],
   ['another gap', sheet({ gapMm: 7 }), ['paper', 'sheet']],
   ['mirrored by the driver', sheet({ mirrorBy: 'driver' }), ['paper', 'sheet']],
   ['cut with a trimmer', sheet({ cut: 'trimmer' }), ['paper', 'sheet']],
@@ -97,23 +101,27 @@ const TABLE: readonly (readonly [string, Edit, readonly StageName[]])[] = [
   [
     'more pieces',
     job((j) => ({ pieces: j.pieces + 1 })),
-    ['paper', 'sheet', 'heat', 'press', 'look', 'checks'],
+    ['paper', 'sheet', 'heat', 'press', 'inspect', 'checks'],
   ],
   ['another due date', job(() => ({ dueOn: '2026-12-24' })), []],
   ['another name', job(() => ({ name: 'Another name' })), ['sheet']],
   ['a note', job(() => ({ note: 'by Friday' })), []],
   ['a price', job((j) => ({ sell: { ...j.sell, priceCents: 1500 } })), []],
   ['a step done to the blank', job(() => ({ prepared: ['Take off: lid'] })), ['blank']],
-  ['a mark on the result', job((j) => ({ look: { ...j.look, lot: 'B7' } })), ['look']],
+  ['a mark on the result', job((j) => ({ inspection: { ...j.inspection, lot: 'B7' } })), ['inspect']],
   ['a place in the day', job((j) => ({ day: { ...j.day, waits: true } })), []],
   ['units in inches', settings((x) => ({ units: { ...x.units, length: 'in' } })), ['sheet']],
   ['degrees Fahrenheit', settings((x) => ({ units: { ...x.units, temperature: 'F' } })), []],
   ['another currency', settings(() => ({ currency: '€' })), ['sheet']],
   ['an hour’s wage', settings((x) => ({ money: { ...x.money, hourCents: 3100 } as never })), []],
   ['another tape', settings((x) => ({ tape: { ...x.tape, thicknessMm: 0.5 } })), SIZE],
-  ['a log entry of this job', things((x) => ({ log: [...x.log, entry(JOB.id)] })), ['heat', 'press', 'look']],
+  [
+    'a log entry of this job',
+    things((x) => ({ log: [...x.log, entry(JOB.id)] })),
+    ['heat', 'press', 'inspect'],
+  ],
   ['a run of another job', things((x) => ({ runs: [...x.runs, runOn(jobOf('dome-beakers'))] })), []],
-  ['a run of this job', things((x) => ({ runs: [...x.runs, runOn(JOB)] })), ['press', 'look']],
+  ['a run of this job', things((x) => ({ runs: [...x.runs, runOn(JOB)] })), ['press', 'inspect']],
   [
     'another price of a paper',
     things((x) => ({ papers: x.papers.map((p) => ({ ...p, costCents: p.costCents + 1 })) })),
@@ -122,7 +130,7 @@ const TABLE: readonly (readonly [string, Edit, readonly StageName[]])[] = [
   [
     'a blank that this job does not use',
     things((x) => ({ blanks: x.blanks.map((b) => (b.id === 'mug-325' ? { ...b, name: 'Mug' } : b)) })),
-    ['heat', 'press', 'look'],
+    ['heat', 'press', 'inspect'],
   ],
 ];
 
@@ -184,7 +192,9 @@ test('a job that shares the sheets: another press of it changes nothing here', (
   const here: Job = { ...JOB, sheet: { ...JOB.sheet, sharedJobIds: [other.id] } };
   const first = planner(here, shop, { sharedJobs: [other] });
   made.length = 0;
-  expect(planner(here, shop, { sharedJobs: [{ ...other, pressId: null, look: JOB.look }] })).toBe(first);
+  expect(planner(here, shop, { sharedJobs: [{ ...other, pressId: null, inspection: JOB.inspection }] })).toBe(
+    first,
+  );
   expect(made).toEqual([]);
   const more = planner(here, shop, { sharedJobs: [{ ...other, pieces: other.pieces + 3 }] });
   expect(new Set(made)).toEqual(new Set(['paper', 'sheet']));

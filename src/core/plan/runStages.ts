@@ -20,12 +20,12 @@ import {
   createArtStages,
   createSizeStages,
   createStages,
-  sameOnPaper,
+  samePaperScale,
   type ArtStages,
-  type OnPaper,
+  type PaperScale,
   type OnStage,
   type Printed,
-  type Remember,
+  type Memoizers,
   type SizeStages,
   type Stages,
 } from './stages';
@@ -36,12 +36,12 @@ const NO_CHECKS: readonly Check[] = [];
 const NO_BOOK: NonNullable<Extra['heatCache']> = {};
 
 interface Sizes {
-  readonly on: OnPaper;
+  readonly on: PaperScale;
   readonly measure: MeasurePlan;
   readonly wrap: WrapPlan;
 }
 
-function sizesOf(stages: SizeStages, job: Job, shop: Shop, blank: Blank | null, on: OnPaper): Sizes {
+function sizesOf(stages: SizeStages, job: Job, shop: Shop, blank: Blank | null, on: PaperScale): Sizes {
   const { settings } = shop;
   const measure = stages.measure({
     blank,
@@ -105,7 +105,7 @@ function laidArt(
 }
 
 /** One of the other jobs on the sheets: only what the sheet needs of it. */
-function createOther(remember: Remember, on: OnStage) {
+function createOther(remember: Memoizers, on: OnStage) {
   const art = createArtStages(remember, on);
   const guessed = createSizeStages(remember, on);
   const found = createSizeStages(remember, on);
@@ -114,11 +114,11 @@ function createOther(remember: Remember, on: OnStage) {
     const blank = blankOf(job, shop);
     const named = namedOf(art, job);
     return {
-      toArrange: (onGuess: OnPaper): ToArrange | null => {
+      toArrange: (onGuess: PaperScale): ToArrange | null => {
         const { pattern } = sizesOf(guessed, job, shop, blank, onGuess).wrap;
         return pattern && named.printed.pieceCount > 0 ? toArrange({ pattern, ...named.printed }) : null;
       },
-      part: (onFound: OnPaper, same: boolean): SharedPart | null => {
+      part: (onFound: PaperScale, same: boolean): SharedPart | null => {
         const { wrap } = sizesOf(same ? guessed : found, job, shop, blank, onFound);
         return named.printed.pieceCount > 0 ? laidArt(art, job, blank, wrap, named).part : null;
       },
@@ -176,7 +176,7 @@ function onSheets(
   const onFound = paper
     ? stages.found.onPaper({ paper, turned: layout?.ok === true && layout.value.turned })
     : onGuess;
-  const same = sameOnPaper(onGuess, onFound);
+  const same = samePaperScale(onGuess, onFound);
   const sizes = same ? rough : sizesOf(stages.found, job, shop, blank, onFound);
   const { placed, part } = laidArt(stages, job, blank, sizes.wrap, named);
   const parts = stages.parts(others.map((o) => o.part(onFound, same)).filter(isThere));
@@ -243,7 +243,7 @@ function pressOf(
  * Plans jobs stage by stage; what `remember` keeps is not made again for the same inputs, and keeps its identity, so that a screen redraws only
  * what changed. `on` is called for every stage that runs.
  */
-export function createRunner(remember: Remember, on: OnStage = () => undefined) {
+export function createRunner(remember: Memoizers, on: OnStage = () => undefined) {
   const stages = createStages(remember, on);
   let others = new Map<string, Other>();
   return (job: Job, shop: Shop, extra: Extra = {}): Plan => {
@@ -294,8 +294,8 @@ export function createRunner(remember: Remember, on: OnStage = () => undefined) 
       inkPct: inkOf(job, analyses),
     });
     const press = pressOf(stages, job, shop, heat, sheets.pieces, wrap);
-    const look = stages.look({
-      look: job.look,
+    const inspect = stages.inspect({
+      inspection: job.inspection,
       entries: stages.ownEntries(stages.entries({ log: shop.log, jobId: job.id })),
       tally: extra.tally,
       tried: stages.ownTried(
@@ -320,7 +320,7 @@ export function createRunner(remember: Remember, on: OnStage = () => undefined) 
       sheet,
       heat,
       press,
-      look,
+      inspect,
     });
   };
 }

@@ -1,4 +1,4 @@
-import { namedPieces, type Piece } from '../art/names';
+import { namedPieces, type NamedPiece } from '../art/names';
 import { placeArt } from '../art/placedLayers';
 import { scaleOf, type AxisScale } from '../calibration/calibration';
 import type { TextLayer } from '../job/art';
@@ -17,7 +17,14 @@ import { planBlank } from './blank/blank';
 import { findUsable } from './wrap/coveredBand';
 import { planHeat } from './heat/heat';
 import { seenFace } from './inspect/lay';
-import { confirmedIn, entriesOf, planLook, rankEvidence, triedOn, type LookInput } from './inspect/inspect';
+import {
+  confirmedIn,
+  entriesOf,
+  planInspection,
+  rankEvidence,
+  triedOn,
+  type InspectInput,
+} from './inspect/inspect';
 import { planMeasure } from './measure/measure';
 import { planPress } from './press/press';
 import { planSheet, type SharedPart } from './sheet/sheet';
@@ -37,7 +44,7 @@ export const STAGES = [
   'sheet',
   'heat',
   'press',
-  'look',
+  'inspect',
 ] as const;
 export type StageName = (typeof STAGES)[number];
 
@@ -45,16 +52,16 @@ export type StageName = (typeof STAGES)[number];
 export type OnStage = (stage: StageName) => void;
 
 /** How often a stage is made: always, or again only for other inputs. */
-export interface Remember {
+export interface Memoizers {
   readonly one: <I extends object, R>(f: (inputs: I) => R) => (inputs: I) => R;
   readonly last: <A extends readonly unknown[], R>(f: (...args: A) => R) => (...args: A) => R;
 }
 
-export const NOTHING_REMEMBERED: Remember = { one: (f) => f, last: (f) => f };
-export const LAST_REMEMBERED: Remember = { one: memoizeOne, last: memoizeLast };
+export const NO_MEMO: Memoizers = { one: (f) => f, last: (f) => f };
+export const LAST_MEMO: Memoizers = { one: memoizeOne, last: memoizeLast };
 
 /** What paper does to a print, as it lies on the sheet. */
-export interface OnPaper {
+export interface PaperScale {
   readonly thicknessMm: number;
   readonly along: AxisScale;
   readonly up: AxisScale;
@@ -68,7 +75,7 @@ interface OnPaperInput {
 /** Paper thickness where no paper is known yet, mm: common transfer paper. */
 const USUAL_PAPER_MM = 0.1;
 
-function onPaper({ paper, turned }: OnPaperInput): OnPaper {
+function onPaper({ paper, turned }: OnPaperInput): PaperScale {
   const { across, along } = scaleOf(paper);
   return {
     thicknessMm: paper?.thicknessMm ?? USUAL_PAPER_MM,
@@ -80,19 +87,19 @@ function onPaper({ paper, turned }: OnPaperInput): OnPaper {
 const sameScale = (a: AxisScale, b: AxisScale): boolean =>
   a.scaleU === b.scaleU && a.shrink === b.shrink && a.shrinkU === b.shrinkU;
 
-export const sameOnPaper = (a: OnPaper, b: OnPaper): boolean =>
+export const samePaperScale = (a: PaperScale, b: PaperScale): boolean =>
   a.thicknessMm === b.thicknessMm && sameScale(a.along, b.along) && sameScale(a.up, b.up);
 
 interface PrintedInput {
   /** Pieces of the names list; none where all are alike. */
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly NamedPiece[];
   readonly jobPieces: number;
   readonly reprint: Job['reprint'];
 }
 
 /** The pieces that are printed: all of them, or those of a reprint list that are still on the job’s own. */
 export interface Printed {
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly NamedPiece[];
   readonly pieceCount: number;
 }
 
@@ -138,7 +145,7 @@ const sameList = <T extends object>(list: readonly T[]): readonly T[] => list;
 type Stage = <I extends object, R>(name: StageName, f: (inputs: I) => R) => (inputs: I) => R;
 
 const staging =
-  ({ one }: Remember, on: OnStage): Stage =>
+  ({ one }: Memoizers, on: OnStage): Stage =>
   (name, f) =>
     one((inputs) => {
       on(name);
@@ -146,7 +153,7 @@ const staging =
     });
 
 /** Sizes of one piece on one paper. */
-export function createSizeStages(remember: Remember, on: OnStage) {
+export function createSizeStages(remember: Memoizers, on: OnStage) {
   const stage = staging(remember, on);
   const usable = remember.one(findUsable);
   return {
@@ -159,7 +166,7 @@ export function createSizeStages(remember: Remember, on: OnStage) {
 }
 
 /** Names, and art on a size. */
-export function createArtStages(remember: Remember, on: OnStage) {
+export function createArtStages(remember: Memoizers, on: OnStage) {
   return {
     named: remember.one(namedPieces),
     printed: remember.one(printedPieces),
@@ -169,7 +176,7 @@ export function createArtStages(remember: Remember, on: OnStage) {
 }
 
 /** Everything else of a job. Two sizes: on the paper that was guessed, and on the one that was found. */
-export function createStages(remember: Remember, on: OnStage) {
+export function createStages(remember: Memoizers, on: OnStage) {
   const { one, last } = remember;
   const stage = staging(remember, on);
   const rank = last(rankEvidence);
@@ -197,7 +204,7 @@ export function createStages(remember: Remember, on: OnStage) {
     tried: one(triedOn),
     ownTried: one(sameList<LogEntry>),
     confirmed: one(({ log }: ConfirmedInput) => confirmedIn(standing(log))),
-    look: stage('look', (i: LookInput) => planLook(i, rank)),
+    inspect: stage('inspect', (i: InspectInput) => planInspection(i, rank)),
     plan: one((p: Plan) => p),
   };
 }

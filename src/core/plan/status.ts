@@ -25,7 +25,7 @@ export const shopKey = (shop: Shop, proven: ProvenCounts): string =>
   keyOf([shop.settings, shop.blanks, shop.presses, shop.papers, shop.recipes, proven]);
 
 /** What else a job's status was made from. */
-export interface Beside {
+export interface StatusInputs {
   readonly runs: readonly Run[];
   readonly tally: JobTally | null;
   /** The jobs it shares its sheets with. */
@@ -35,8 +35,8 @@ export interface Beside {
 }
 
 /** Raised whenever what a status holds or says changes, so that none kept by an older copy is shown. */
-const VERSION = 7;
+const VERSION = 8;
 
 /** Everything a status was made from, as a key: another job, another shop or another copy of the planning has another. */
-export const statusKey = (job: Job, ofShop: string, beside: Beside): string =>
+export const statusKey = (job: Job, ofShop: string, beside: StatusInputs): string =>
   `${VERSION} ${keyOf([job, beside.runs, beside.tally, beside.sharedJobs, [...beside.analyses].sort()])} ${ofShop}`;

@@ -14,7 +14,7 @@ import {
   placed,
   found,
   level,
-  at,
+  placeOf,
   words,
   analysis,
   seen,
@@ -39,7 +39,7 @@ describe('resolution in the hand', () => {
     expect(words(checks, 'ppi')).not.toContain('seen from');
   });
   test('its place is what of it is printed', () => {
-    expect(at(found(placed({}, 0.2)), 'ppi')).toEqual([BLEED]);
+    expect(placeOf(found(placed({}, 0.2)), 'ppi')).toEqual([BLEED]);
   });
   test('a flat piece of 500 mm on the diagonal is seen from 750 mm, where two fifths will do', () => {
     const panel = LIBRARY.find((b) => b.shape.kind === 'flat');
@@ -104,7 +104,7 @@ describe('a name that sounds mirrored', () => {
   ])('%s', (name) => {
     const checks = found(placed({ name }));
     expect(level(checks, 'mirrored')).toBe('warning');
-    expect(at(checks, 'mirrored')).toEqual([BLEED]);
+    expect(placeOf(checks, 'mirrored')).toEqual([BLEED]);
     expect(checks.find((c) => c.id === 'mirrored')?.fix).toMatchObject({ kind: 'flip', layer: 'l' });
     // Flipped here already, it is as it should be.
     expect(
@@ -131,7 +131,7 @@ describe('the focal area', () => {
     expect(level(checks, 'keep')).toBe(is);
     expect(words(checks, 'keep')).toMatch(says);
     if (is) {
-      const [box] = at(checks, 'keep') ?? [];
+      const [box] = placeOf(checks, 'keep') ?? [];
       expect([box?.x, box?.y, box?.width, box?.height].map((v) => Number(v?.toFixed(6)))).toEqual([
         r.x,
         r.y,
@@ -171,7 +171,7 @@ describe('a frame in the picture', () => {
   ])('%j', (over, box, deep) => {
     const checks = framed(over);
     expect(level(checks, 'frame')).toBe('warning');
-    const [where] = at(checks, 'frame') ?? [];
+    const [where] = placeOf(checks, 'frame') ?? [];
     for (const side of ['x', 'y', 'width', 'height'] as const)
       expect(where?.[side]).toBeCloseTo(box[side], 9);
     expect(words(checks, 'frame')).toMatch(new RegExp(`A white frame.*up to ${deep.toFixed(2)} deep`));
@@ -232,7 +232,7 @@ describe('white, ink, dark rims, clear parts and fine lines', () => {
     if (is) {
       expect(words(checks, 'tint')).toContain(`${(n / 100).toFixed(2)} of the picture`);
       expect(words(checks, 'tint')).toContain('take the colour of the blank');
-      expect(at(checks, 'tint')).toHaveLength(Math.min(n, 12));
+      expect(placeOf(checks, 'tint')).toHaveLength(Math.min(n, 12));
     }
   });
   test('a clear blank shows what is behind; the palest squares are marked first, those hardly pale not at all', () => {
@@ -241,7 +241,7 @@ describe('white, ink, dark rims, clear parts and fine lines', () => {
     }));
     const checks = seen(a, CLEAR);
     expect(words(checks, 'tint')).toContain('what is behind');
-    const marked = at(checks, 'tint') ?? [];
+    const marked = placeOf(checks, 'tint') ?? [];
     expect(marked).toHaveLength(11);
     expect(marked[0]?.y).toBeCloseTo(-3 + 6 * 10.6, 6);
     expect(marked[0]?.width).toBeCloseTo(20.6, 6);
@@ -272,7 +272,7 @@ describe('white, ink, dark rims, clear parts and fine lines', () => {
     expect(level(seen(first(3, { inkPct: 300 })), 'ink')).toBe('warning');
     expect(level(seen(first(100, { inkPct: 260 })), 'ink')).toBeNull();
     expect(words(seen(first(3, { inkPct: 300 })), 'ink')).toMatch(/0\.03 .*3\.00 ink.*takes 2\.60/);
-    expect(at(seen(first(3, { inkPct: 300 })), 'ink')).toHaveLength(3);
+    expect(placeOf(seen(first(3, { inkPct: 300 })), 'ink')).toHaveLength(3);
   });
 
   test('dark at the rim of a round blank: six tenths of the upper rows', () => {
@@ -292,7 +292,7 @@ describe('white, ink, dark rims, clear parts and fine lines', () => {
         'rim',
       ),
     ).toBeNull();
-    expect(at(seen(analysis(() => ({ dark: 1 }))), 'rim')).toEqual([{ ...TRIM, height: 8 }]);
+    expect(placeOf(seen(analysis(() => ({ dark: 1 }))), 'rim')).toEqual([{ ...TRIM, height: 8 }]);
   });
 
   test('clear parts of the lowest picture, unless they are a frame', () => {
@@ -300,7 +300,7 @@ describe('white, ink, dark rims, clear parts and fine lines', () => {
     const two = seen(first(2, { clear: 1 }));
     expect(level(two, 'clear')).toBe('info');
     expect(words(two, 'clear')).toContain('0.02 of the picture is clear');
-    expect(at(two, 'clear')).toHaveLength(2);
+    expect(placeOf(two, 'clear')).toHaveLength(2);
     const frames = [{ kind: 'clear' as const, leftPx: 40, rightPx: 0, topPx: 0, bottomPx: 0 }];
     expect(level(seen({ ...first(2, { clear: 1 }), frames }), 'clear')).toBeNull();
     const white = [{ ...(frames[0] as (typeof frames)[0]), kind: 'white' as const }];

@@ -1,5 +1,5 @@
 import { boundsOf } from '../geometry/plane';
-import type { Edge } from '../art/pictureTransform';
+import type { PictureEdge } from '../art/pictureTransform';
 import { cellOf, pictureNamed } from '../art/names';
 import { LEVEL_ORDER } from '../figures/figure';
 import { isToCover } from '../job/art';
@@ -9,7 +9,7 @@ import { check, type Check, type CheckInput, type Fix } from './check';
 import { checkPicture } from './pictures';
 import { checkText } from './text';
 
-const EDGE_WORDS: Readonly<Record<Edge, Message>> = {
+const EDGE_WORDS: Readonly<Record<PictureEdge, Message>> = {
   top: say('art.rimEdge'),
   right: say('art.rightEnd'),
   bottom: say('art.footEdge'),
@@ -38,10 +38,10 @@ function bareChecks(c: CheckInput): readonly Check[] {
   const { shortfallMm, bare } = c.bareAreas;
   const fit = !isToCover(c.art);
   const level = fit ? 'info' : 'warning';
-  const edges = (Object.keys(EDGE_WORDS) as Edge[]).filter((e) => shortfallMm[e] > 0.05);
+  const edges = (Object.keys(EDGE_WORDS) as PictureEdge[]).filter((e) => shortfallMm[e] > 0.05);
   const white = edges.filter((e) => shortfallMm[e] > c.bleedMm + 0.05);
   const at = bare.map(boundsOf);
-  const list = (es: readonly Edge[], by: (e: Edge) => number): readonly Message[] =>
+  const list = (es: readonly PictureEdge[], by: (e: PictureEdge) => number): readonly Message[] =>
     es.map((e) => say('art.amountAtEdge', { amount: mm(by(e)), edge: EDGE_WORDS[e] }));
   if (white.length > 0) {
     const text = say('art.whiteShowTheseEdges', {

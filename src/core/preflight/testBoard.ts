@@ -99,7 +99,7 @@ export const found = (
   layer: Parameters<typeof pictureLayer>[2] = {},
 ) => checkPicture(l, input(l, over, layer));
 export const level = (checks: readonly Check[], id: string) => checks.find((c) => c.id === id)?.level ?? null;
-export const at = (checks: readonly Check[], id: string) => checks.find((c) => c.id === id)?.at;
+export const placeOf = (checks: readonly Check[], id: string) => checks.find((c) => c.id === id)?.at;
 /** What a check says, lengths in mm to two decimals. */
 export const words = (checks: readonly Check[], id: string) => {
   const text = checks.find((c) => c.id === id)?.text;

@@ -11,7 +11,7 @@ import { fixed } from './fix';
 import { checkNames } from './names';
 import { preflight } from './preflight';
 import { checkText } from './text';
-import { BOARD, TRIM, REF, placed, NONE, input, level, at, words } from './testBoard';
+import { BOARD, TRIM, REF, placed, NONE, input, level, placeOf, words } from './testBoard';
 
 describe('text, by its boxes', () => {
   const quads = (r: Rect) => [rectCorners(r)];
@@ -77,10 +77,10 @@ describe('text, by its boxes', () => {
   test('on the stamp, in the seam, past the front', () => {
     const stamp = textChecks({ x: 85, y: 82, width: 30, height: 8 });
     expect(level(stamp, 'nogo')).toBe('warning');
-    expect(at(stamp, 'nogo')).toEqual([{ x: 85, y: 82, width: 30, height: 8 }]);
+    expect(placeOf(stamp, 'nogo')).toEqual([{ x: 85, y: 82, width: 30, height: 8 }]);
     const seam = textChecks({ x: 2, y: 40, width: 30, height: 8 });
     expect(level(seam, 'seam')).toBe('warning');
-    expect(at(seam, 'seam')).toHaveLength(1);
+    expect(placeOf(seam, 'seam')).toHaveLength(1);
     const front = textChecks({ x: 60, y: 40, width: 60, height: 8 });
     expect(level(front, 'front')).toBe('info');
     expect(words(front, 'front')).toContain('10.00');
@@ -93,7 +93,7 @@ describe('text, by its boxes', () => {
     const checks = textChecks(r, { missing: ['Ł', 'ő'] });
     expect(level(checks, 'letters')).toBe('blocker');
     expect(words(checks, 'letters')).toContain('“Ł”, “ő”');
-    expect(at(checks, 'letters')).toEqual([r]);
+    expect(placeOf(checks, 'letters')).toEqual([r]);
   });
 
   test('longer than it may be: a twentieth of a millimetre is nothing', () => {
@@ -134,7 +134,7 @@ describe('what the pictures leave bare', () => {
     const checks = bare({ left: 2, top: 1 });
     expect(level(checks, 'bleed')).toBe('warning');
     expect(words(checks, 'bleed')).toContain('1.00 at the rim edge, 2.00 at the left end');
-    expect(at(checks, 'bleed')).toEqual([{ x: -3, y: -3, width: 2, height: 106 }]);
+    expect(placeOf(checks, 'bleed')).toEqual([{ x: -3, y: -3, width: 2, height: 106 }]);
     expect(inEnglish(checks.find((c) => c.id === 'bleed')?.fix)).toMatchObject({
       label: 'Fill the wrap',
       layer: 'l',
@@ -214,7 +214,7 @@ describe('a names list, against the room its names are set in', () => {
     const checks = named(['Łoś', 'Łuk', 'Łza', 'Łan', 'Amaro', 'Łan']);
     expect(level(checks, 'names-letters')).toBe('blocker');
     expect(words(checks, 'names-letters')).toMatch(/“Łoś”, “Łuk”, “Łza” and 1 more/);
-    expect(at(checks, 'names-letters')).toHaveLength(1);
+    expect(placeOf(checks, 'names-letters')).toHaveLength(1);
     expect(words(named(['Łoś', 'Łuk', 'Łza']), 'names-letters')).not.toContain('more');
   });
 

@@ -6,7 +6,7 @@ import type { Method, Reading } from '../job/job';
 import { normalise, parseLength, type ParsedLength } from '../units/parse';
 import { MM_PER_INCH } from '../message/quantity';
 import { sourceOfPlace, type PlaceSpec } from './places';
-import { meanOfRepeats, type Hands, type Raw, type Taken } from './repeats';
+import { meanOfRepeats, type RepeatsByMethod, type RawReading, type SurfaceReading } from './repeats';
 import { isAcross, toSurface, type Tape } from './surface';
 
 export const ODD_BEYOND_MM = 3;
@@ -105,14 +105,14 @@ export interface ReadContext {
   readonly tape: Tape;
   /** What a tape leaves out beside a handle; nothing without one. */
   readonly gap: Uncertain;
-  readonly hands: Hands;
+  readonly hands: RepeatsByMethod;
   /** All circumferences of this blank are of one width. */
   readonly sameWidth: boolean;
 }
 
 /** Readings of a place as they stand on the tape, those that can be read. */
-export const rawsOf = (place: PlaceSpec, readings: readonly Reading[], tape: Tape): readonly Raw[] =>
-  readings.flatMap((reading): Raw[] => {
+export const rawsOf = (place: PlaceSpec, readings: readonly Reading[], tape: Tape): readonly RawReading[] =>
+  readings.flatMap((reading): RawReading[] => {
     const one = readOne(reading, place);
     return one.ok
       ? [
@@ -141,7 +141,7 @@ export function readPlace(
     if (!one.ok)
       return { reading, parsed: null, taken: null, problem: one.problem, suggestion: one.suggestion ?? null };
     const { method } = reading;
-    const taken: Taken = {
+    const taken: SurfaceReading = {
       method,
       rawMm: one.value.valueMm,
       stepMm: stepOf(method, one.value, tape),

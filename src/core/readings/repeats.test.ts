@@ -7,13 +7,21 @@ import {
   meanOfRepeats,
   mixtureU,
   roundingCorrelation,
-  type Hands,
-  type Raw,
-  type Taken,
+  type RepeatsByMethod,
+  type RawReading,
+  type SurfaceReading,
 } from './repeats';
 
-const raw = (rawMm: number, method: Method = 'soft tape', stepMm = 1): Raw => ({ method, rawMm, stepMm });
-const taken = (rawMm: number, method: Method = 'soft tape', over: Partial<Taken> = {}): Taken => ({
+const raw = (rawMm: number, method: Method = 'soft tape', stepMm = 1): RawReading => ({
+  method,
+  rawMm,
+  stepMm,
+});
+const taken = (
+  rawMm: number,
+  method: Method = 'soft tape',
+  over: Partial<SurfaceReading> = {},
+): SurfaceReading => ({
   ...raw(rawMm, method),
   surface: exact(rawMm),
   factor: 1,
@@ -45,7 +53,7 @@ describe('what repeats say of a hand', () => {
 
   test('Bayes over the hands, by hand: prior as far as it is trusted, likelihood of a normal', () => {
     const [sumSquaresMm2, freedom, step2Mm2] = [6, 2, 1];
-    const hands: Hands = { 'soft tape': { sumSquaresMm2, freedom, step2Mm2 } };
+    const hands: RepeatsByMethod = { 'soft tape': { sumSquaresMm2, freedom, step2Mm2 } };
     const table = [
       [0.15, 5],
       [0.35, 8],
@@ -74,7 +82,7 @@ describe('what repeats say of a hand', () => {
   });
 
   test('a catalogue has no hand, repeats or not', () => {
-    const hands: Hands = { 'maker’s figure': { sumSquaresMm2: 9, freedom: 9, step2Mm2: 0 } };
+    const hands: RepeatsByMethod = { 'maker’s figure': { sumSquaresMm2: 9, freedom: 9, step2Mm2: 0 } };
     expect(handOf('maker’s figure', hands)).toEqual([{ sMm: 0, p: 1 }]);
   });
 });
@@ -208,13 +216,13 @@ test('which of several readings was typed first changes nothing, also where thei
     taken(212.7, 'soft tape', { stepMm: 25.4 / 16 }),
     taken(213.4, 'soft tape', { stepMm: 0.1 }),
   ];
-  const of = (list: readonly Taken[]) => meanOfRepeats(list, 'here', {}, false).parts.here ?? 0;
+  const of = (list: readonly SurfaceReading[]) => meanOfRepeats(list, 'here', {}, false).parts.here ?? 0;
   for (const turned of [
     [1, 0, 2],
     [2, 1, 0],
     [1, 2, 0],
   ])
-    expect(of(turned.map((i) => some[i] as Taken))).toBeCloseTo(of(some), 12);
+    expect(of(turned.map((i) => some[i] as SurfaceReading))).toBeCloseTo(of(some), 12);
   // Readings to other marks are rounded apart: together they say more than as many to one coarse mark.
   const coarse = some.map((t) => ({ ...t, stepMm: 25.4 / 16 }));
   expect(of(some)).toBeLessThan(of(coarse));

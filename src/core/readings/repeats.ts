@@ -40,17 +40,17 @@ export interface Repeats {
 }
 
 /** The repeats of a whole job, by method: one hand took them all. */
-export type Hands = Readonly<Partial<Record<Method, Repeats>>>;
+export type RepeatsByMethod = Readonly<Partial<Record<Method, Repeats>>>;
 
 /** One reading as it stands on the tape. */
-export interface Raw {
+export interface RawReading {
   readonly method: Method;
   readonly rawMm: number;
   readonly stepMm: number;
 }
 
 /** What all places of a job say together of the hand that took them. */
-export function handsOf(places: readonly (readonly Raw[])[]): Hands {
+export function handsOf(places: readonly (readonly RawReading[])[]): RepeatsByMethod {
   const hands: Partial<Record<Method, { sumSquaresMm2: number; freedom: number; step2Mm2: number }>> = {};
   for (const raws of places)
     for (const method of new Set(raws.map((r) => r.method))) {
@@ -79,7 +79,7 @@ interface Likely {
  * How the hand of one method may scatter, given its repeats: Bayes over the hands above (Gelman et al., Bayesian Data Analysis, ch. 3, on a
  * grid). Readings are rounded, so q²/12 of their mean square is the tape's (Sheppard's correction).
  */
-export function handOf(method: Method, hands: Hands): readonly Likely[] {
+export function handOf(method: Method, hands: RepeatsByMethod): readonly Likely[] {
   const usual = HAND_SCATTER_MM[method];
   const repeats = hands[method];
   if (!repeats || usual === 0) return [{ sMm: usual, p: 1 }];
@@ -134,7 +134,7 @@ export function roundingCorrelation(s: number, q: number): number {
 }
 
 /** One reading taken to the surface. */
-export interface Taken extends Raw {
+export interface SurfaceReading extends RawReading {
   readonly surface: Uncertain;
   /** Surface millimetres for a millimetre as read: π across, 1 along. */
   readonly factor: number;
@@ -152,10 +152,10 @@ interface OwnError {
 
 /** Errors that the readings of one method put into the mean of `n`. */
 function errorOf(
-  same: readonly Taken[],
+  same: readonly SurfaceReading[],
   method: Method,
   n: number,
-  hands: Hands,
+  hands: RepeatsByMethod,
   sameWidth: boolean,
 ): OwnError {
   const count = same.length;
@@ -186,9 +186,9 @@ function errorOf(
  * own where all places are of one width (`sameWidth`): there the same true length is rounded the same way every time.
  */
 export function meanOfRepeats(
-  taken: readonly Taken[],
+  taken: readonly SurfaceReading[],
   source: string,
-  hands: Hands,
+  hands: RepeatsByMethod,
   sameWidth: boolean,
 ): Uncertain {
   const n = taken.length;

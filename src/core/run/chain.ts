@@ -1,17 +1,17 @@
 /** A list that grows at its end without being copied: whoever holds a shorter one keeps it. Null is empty. */
-export interface Link<T> {
+export interface ChainLink<T> {
   readonly last: T;
   readonly before: Chain<T>;
   readonly size: number;
 }
-export type Chain<T> = Link<T> | null;
+export type Chain<T> = ChainLink<T> | null;
 
-export const sizeOf = <T>(chain: Chain<T>): number => chain?.size ?? 0;
+export const chainSize = <T>(chain: Chain<T>): number => chain?.size ?? 0;
 
-export const added = <T>(chain: Chain<T>, last: T): Link<T> => ({
+export const appended = <T>(chain: Chain<T>, last: T): ChainLink<T> => ({
   last,
   before: chain,
-  size: sizeOf(chain) + 1,
+  size: chainSize(chain) + 1,
 });
 
 /** As an array, oldest first. */

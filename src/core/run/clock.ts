@@ -10,7 +10,7 @@ export interface ClockRecord {
 }
 
 /** A wall clock and a counter read together. */
-export interface Reading {
+export interface ClockReading {
   readonly wallMs: number;
   /** Counts on by itself from when the page was opened; it may stand still while the machine sleeps. */
   readonly countMs: number;
@@ -19,7 +19,7 @@ export interface Reading {
 export interface ShopClock {
   /** Shop time is wall time and this. */
   readonly offsetMs: number;
-  readonly last: Reading;
+  readonly last: ClockReading;
   /** The last jump of the wall clock that was found, and how it was taken. */
   readonly jump: Jump | null;
 }
@@ -40,7 +40,7 @@ const takenAs = (byMs: number): Jump['taken'] =>
   byMs < 0 || byMs > LONGEST_SLEEP_MS ? 'clock set' : 'slept';
 
 /** The clock of a page just opened, from what was kept by the one before; null where nothing was kept. */
-export function openClock(kept: ClockRecord | null, now: Reading): ShopClock {
+export function openClock(kept: ClockRecord | null, now: ClockReading): ShopClock {
   if (!kept) return { offsetMs: 0, last: now, jump: null };
   const offsetMs = kept.shopMs - kept.wallMs;
   const byMs = now.wallMs - kept.wallMs;
@@ -50,7 +50,7 @@ export function openClock(kept: ClockRecord | null, now: Reading): ShopClock {
 }
 
 /** Takes a reading in: shop time goes on by what was counted where the clock was set, by the wall where the machine slept. */
-export function readClock(clock: ShopClock, now: Reading): ShopClock {
+export function readClock(clock: ShopClock, now: ClockReading): ShopClock {
   const counted = now.countMs - clock.last.countMs;
   // A counter that was begun again tells nothing: the wall is followed as long as it does not go back.
   if (counted < 0)

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { RunPiece } from '../shop/run';
-import { added, type Chain } from './chain';
+import { appended, type Chain } from './chain';
 import { goodPiecesIn, pieceKey } from './goodPieces';
 import type { LoadThrough } from './loadThrough';
 
@@ -35,7 +35,7 @@ test('whatever is loaded, taken back and loaded again, and whichever state is as
       for (const s of steps) {
         const now = states.at(-1) ?? null;
         if (typeof s === 'number') states.push(states.at(-1 - s) ?? null);
-        else states.push(added(now, load([...new Set(s.pieces)], s.spoiled)));
+        else states.push(appended(now, load([...new Set(s.pieces)], s.spoiled)));
         const asked = states.at(-1) ?? null;
         expect([...goodPiecesIn(asked)].sort()).toEqual(plainly(asked));
       }

@@ -1,5 +1,5 @@
 import type { RunPiece } from '../shop/run';
-import type { Chain, Link } from './chain';
+import type { Chain, ChainLink } from './chain';
 import type { LoadThrough } from './loadThrough';
 
 /** A piece is known by its number and its name together: where a names list was changed, another has that number now. */
@@ -7,16 +7,16 @@ export const pieceKey = (p: RunPiece): string => `${p.number} ${p.name}`;
 
 /** Pieces that came out good, load by load along one chain. */
 interface GoodIndex {
-  readonly links: Link<LoadThrough>[];
+  readonly links: ChainLink<LoadThrough>[];
   /** Keys of the pieces that each load was the first to bring out good. */
   readonly fresh: string[][];
   readonly good: Set<string>;
 }
 
-const indexes = new WeakMap<Link<LoadThrough>, GoodIndex>();
+const indexes = new WeakMap<ChainLink<LoadThrough>, GoodIndex>();
 const NONE: ReadonlySet<string> = new Set();
 
-function add(index: GoodIndex, link: Link<LoadThrough>): void {
+function add(index: GoodIndex, link: ChainLink<LoadThrough>): void {
   const spoiled = new Set(link.last.spoiled.map((s) => pieceKey(s.piece)));
   const fresh = link.last.pieces.map(pieceKey).filter((k) => !spoiled.has(k) && !index.good.has(k));
   for (const key of fresh) index.good.add(key);
@@ -49,7 +49,7 @@ export function goodPiecesIn(loads: Chain<LoadThrough>): ReadonlySet<string> {
     return known.good;
   }
   const index: GoodIndex = { links: [], fresh: [], good: new Set() };
-  const oldestFirst: Link<LoadThrough>[] = [];
+  const oldestFirst: ChainLink<LoadThrough>[] = [];
   for (let at: Chain<LoadThrough> = loads; at; at = at.before) oldestFirst.push(at);
   for (const link of oldestFirst.reverse()) add(index, link);
   return index.good;

@@ -2,7 +2,7 @@ import type { Job } from '../job/job';
 import { createLru, type Lru } from '../memo/memo';
 import type { Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
 import { pieceKey } from './goodPieces';
-import { foldOn, goodOf, spoiledOf, type Fold, type RunState } from './run';
+import { foldOn, goodOf, spoiledOf, type FoldedRun, type RunState } from './run';
 
 /** A run with what its events come to. */
 export interface RunWithState {
@@ -12,7 +12,7 @@ export interface RunWithState {
 
 interface Folded {
   readonly run: Run;
-  readonly fold: Fold;
+  readonly fold: FoldedRun;
 }
 /** Runs of some months. */
 const KEPT = 500;

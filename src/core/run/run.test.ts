@@ -17,7 +17,7 @@ import {
   tapedReady,
   touchSafeAfterS,
 } from './run';
-import { listOf, sizeOf } from './chain';
+import { listOf, chainSize } from './chain';
 import { CYCLE, done, loadOf, must, OPERATIONS, pieces, queued, run, T0, taps, undo } from './testRun';
 
 /** Events of any kind, each about the operation in hand when it was made. */
@@ -266,7 +266,7 @@ test('taking back is the exact inverse of whatever counted, at any point', () =>
       const after = foldRun({ ...of, events: [...of.events, event] });
       if (
         after === before ||
-        sizeOf(foldOn(of).past) === sizeOf(foldOn({ ...of, events: [...of.events, event] }).past)
+        chainSize(foldOn(of).past) === chainSize(foldOn({ ...of, events: [...of.events, event] }).past)
       )
         return;
       const back: RunEvent = { kind: 'undo', at: T0 };

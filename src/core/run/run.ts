@@ -1,7 +1,7 @@
 import { type LoadThrough, type StepTaken, type Spoiled } from './loadThrough';
 import { ofStage, type Operation } from '../shop/operation';
-import type { Between, Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
-import { added, listOf, sizeOf, type Chain } from './chain';
+import type { HandTaskId, Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
+import { appended, listOf, chainSize, type Chain } from './chain';
 import { goodPiecesIn, pieceKey } from './goodPieces';
 
 /** The state of a run. Times are wall-clock milliseconds, so sleep, reload and throttling change nothing. */
@@ -25,11 +25,11 @@ export interface RunState {
   /** Of the pieces counted as taped up, those that have gone in. */
   readonly tapedIn: number;
   /** Pieces taped up, unwrapped and packed so far: hands between steps, apart from the steps themselves. */
-  readonly between: Readonly<Record<Between, number>>;
+  readonly between: Readonly<Record<HandTaskId, number>>;
 }
 
 /** A run as far as its events have been taken in. */
-export interface Fold {
+export interface FoldedRun {
   readonly state: RunState;
   /** The states before, for taking back. */
   readonly past: Chain<RunState>;
@@ -70,7 +70,7 @@ function mayGoIn(loads: RunState['loads'], pieces: readonly RunPiece[]): readonl
 
 function loadOver(run: Run, state: RunState, at: number, next: readonly RunPiece[] | undefined): RunState {
   const through = state.through + state.inLoad.length;
-  const loads = added(state.loads, {
+  const loads = appended(state.loads, {
     pieces: state.inLoad,
     spoiled: state.spoiledInLoad,
     startedAt: state.loadStartedAt,
@@ -146,7 +146,7 @@ function advance(run: Run, cycle: readonly Operation[], state: RunState, e: Of<'
   const operation = cycle[state.stepIndex];
   // A late second tap is about an operation that is no longer in hand.
   if (operation?.id !== e.operationId) return null;
-  const steps = added(state.steps, {
+  const steps = appended(state.steps, {
     operation,
     startedAt: state.stepStartedAt,
     endedAt: at,
@@ -191,13 +191,13 @@ function after(
 }
 
 /** How far back to go, or null where there is nothing to take back. The clock of the step gone back to goes on from when it first started. */
-function takenBack(fold: Fold, wholeLoad: boolean): Fold | null {
+function takenBack(fold: FoldedRun, wholeLoad: boolean): FoldedRun | null {
   let at = fold.past;
   if (!at) return null;
   if (wholeLoad) {
-    const here = sizeOf(fold.state.loads);
-    const load = sizeOf(at.last.loads) === here ? here : here - 1;
-    while (at.before && sizeOf(at.before.last.loads) >= load) at = at.before;
+    const here = chainSize(fold.state.loads);
+    const load = chainSize(at.last.loads) === here ? here : here - 1;
+    while (at.before && chainSize(at.before.last.loads) >= load) at = at.before;
   }
   return { ...fold, state: { ...at.last, between: fold.state.between }, past: at.before };
 }
@@ -219,7 +219,7 @@ function cycleKept(run: Run): readonly Operation[] {
 }
 
 /** A run before its first event. */
-export const startFold = (run: Run): Fold => ({
+export const startFold = (run: Run): FoldedRun => ({
   state: {
     through: 0,
     inLoad: run.queue ? run.queue.slice(0, atOnce(run)) : numbered(run, 0),
@@ -241,18 +241,18 @@ export const startFold = (run: Run): Fold => ({
 });
 
 /** Takes one more event in. `run` gives what it was begun with; its own events are not looked at. */
-export function foldEvent(run: Run, fold: Fold, event: RunEvent): Fold {
+export function foldEvent(run: Run, fold: FoldedRun, event: RunEvent): FoldedRun {
   const lastAt = Math.max(fold.lastAt, event.at);
   const counts = { lastAt, events: fold.events + 1 };
   if (event.kind === 'undo' || event.kind === 'undo-load')
     return { ...(takenBack(fold, event.kind === 'undo-load') ?? fold), ...counts };
   if (event.kind === 'between') return { ...fold, state: counted(fold.state, event), ...counts };
   const state = after(run, cycleKept(run), fold.state, event, lastAt);
-  return state ? { state, past: added(fold.past, fold.state), ...counts } : { ...fold, ...counts };
+  return state ? { state, past: appended(fold.past, fold.state), ...counts } : { ...fold, ...counts };
 }
 
 /** Folds a run's events over what it was begun with, from the start or from where an earlier fold of the same run ended. */
-export function foldOn(run: Run, from: Fold = startFold(run)): Fold {
+export function foldOn(run: Run, from: FoldedRun = startFold(run)): FoldedRun {
   let fold = from;
   for (let i = from.events; i < run.events.length; i += 1) {
     const event = run.events[i];

@@ -1,6 +1,14 @@
 import { boundTogether, workersOf } from './boundTogether';
 import { nightAfter, openBetween, workedBy } from './calendar';
-import { routeKey, cycleS, handsS, type Problem, type Route, type Window, type Work } from './problem';
+import {
+  routeKey,
+  cycleS,
+  handsS,
+  type ScheduleInput,
+  type Route,
+  type WorkingTime,
+  type Work,
+} from './problem';
 
 /** What no schedule can beat, and what holds it up. */
 export interface Bound {
@@ -19,7 +27,7 @@ const SLIGHT = 0.02;
 const NONE: Bound = { leastS: 0, by: 'nothing', which: [], busyS: 0 };
 
 /** The soonest any load of a job can be ready for a press, s. */
-function readyS(problem: Problem, w: Work): number {
+function readyS(problem: ScheduleInput, w: Work): number {
   const one = Math.min(w.pieces, ...w.routes.map((r) => r.atOnce));
   if (w.taped >= one) return 0;
   const cutS = w.cut + w.taped >= one ? 0 : w.releaseS + w.printS + w.dryS;
@@ -29,7 +37,7 @@ function readyS(problem: Problem, w: Work): number {
 }
 
 /** The soonest a press can be hot with one of some jobs in it, s. */
-function pressFromS(problem: Problem, work: readonly Work[], press: number): number {
+function pressFromS(problem: ScheduleInput, work: readonly Work[], press: number): number {
   const p = problem.presses[press];
   const hotS = p?.hotFromS ?? workedBy(problem.windows, 0, 0) + (p?.warmS ?? 0);
   const first = work.flatMap((w) =>
@@ -40,7 +48,7 @@ function pressFromS(problem: Problem, work: readonly Work[], press: number): num
 
 interface At {
   readonly fromS: number;
-  readonly windows: readonly Window[];
+  readonly windows: readonly WorkingTime[];
 }
 
 /** The first moment by which some presses have worked so long between them, s. */
@@ -61,7 +69,7 @@ function togetherBy(presses: readonly At[], busyS: number): number {
 }
 
 /** What comes at the least after the last load of a job, s. */
-const tailS = (problem: Problem, w: Work, fromS: number): number =>
+const tailS = (problem: ScheduleInput, w: Work, fromS: number): number =>
   workedBy(problem.windows, fromS + w.coolS, w.finishS);
 
 const pressS = (w: Work, routes: readonly Route[]): number => {
@@ -73,7 +81,7 @@ const pressS = (w: Work, routes: readonly Route[]): number => {
 };
 
 /** A load may begin only where it is out in time, unless no stretch is long enough for it: then presses work through. */
-const pressWindows = (problem: Problem, work: readonly Work[]): readonly Window[] => {
+const pressWindows = (problem: ScheduleInput, work: readonly Work[]): readonly WorkingTime[] => {
   const longest = Math.max(...problem.windows.map((w) => w.toS - w.fromS), 0);
   return work.every((w) => w.routes.every((r) => cycleS(r.cycle) <= longest))
     ? problem.windows
@@ -81,13 +89,13 @@ const pressWindows = (problem: Problem, work: readonly Work[]): readonly Window[
 };
 
 /** After a night a press has to warm up again before it takes a load. */
-const warmedUp = (windows: readonly Window[], warmS: number): readonly Window[] =>
+const warmedUp = (windows: readonly WorkingTime[], warmS: number): readonly WorkingTime[] =>
   windows.map((w, i) =>
     i > 0 && nightAfter(windows, i - 1) ? { ...w, fromS: Math.min(w.toS, w.fromS + warmS) } : w,
   );
 
 function onPresses(
-  problem: Problem,
+  problem: ScheduleInput,
   work: readonly Work[],
   which: readonly number[],
   by: Bound['by'],
@@ -109,7 +117,7 @@ const pressesOf = (w: Work): readonly number[] =>
   [...new Set(w.routes.map((r) => r.press))].sort((a, b) => a - b);
 
 /** Every set of presses that some jobs can go to and no others. */
-function pressSets(problem: Problem): readonly (readonly number[])[] {
+function pressSets(problem: ScheduleInput): readonly (readonly number[])[] {
   const used = [...new Set(problem.work.flatMap(pressesOf))];
   if (used.length > SUBSETS_OF) return [used, ...problem.work.map(pressesOf)];
   return Array.from({ length: 2 ** used.length - 1 }, (_, m) => used.filter((_p, i) => ((m + 1) >> i) & 1));
@@ -125,9 +133,9 @@ const atPressS = (w: Work): number =>
 
 /** From when hands have anything to do, and when they are there: they stay with a hot press when the others leave. */
 function handsThere(
-  problem: Problem,
+  problem: ScheduleInput,
   work: readonly Work[],
-): { readonly fromS: number; readonly windows: readonly Window[] } {
+): { readonly fromS: number; readonly windows: readonly WorkingTime[] } {
   const stay = Math.max(0, ...work.flatMap((w) => w.routes.map((r) => cycleS(r.cycle))));
   return {
     fromS: Math.min(
@@ -140,9 +148,10 @@ function handsThere(
   };
 }
 
-const toDo = (problem: Problem): readonly Work[] => problem.work.filter((w) => w.pieces + w.toFinish > 0);
+const toDo = (problem: ScheduleInput): readonly Work[] =>
+  problem.work.filter((w) => w.pieces + w.toFinish > 0);
 
-function onHands(problem: Problem): Bound {
+function onHands(problem: ScheduleInput): Bound {
   const work = toDo(problem);
   if (work.length === 0 || problem.people < 1) return NONE;
   const busyS = work.reduce((s, w) => s + awayS(w) + atPressS(w), 0);
@@ -156,7 +165,7 @@ function onHands(problem: Problem): Bound {
 }
 
 /** Presses and all hands, counted together. */
-function counted(problem: Problem, going: readonly Work[], fromS: number) {
+function counted(problem: ScheduleInput, going: readonly Work[], fromS: number) {
   const work = toDo(problem);
   const windows = pressWindows(problem, going);
   // Whatever a press does last has still to cool and to be finished.
@@ -177,7 +186,7 @@ function counted(problem: Problem, going: readonly Work[], fromS: number) {
 }
 
 /** Presses and hands counted together, over what is known of each alone. */
-function onAll(problem: Problem, going: readonly Work[], known: Bound): Bound {
+function onAll(problem: ScheduleInput, going: readonly Work[], known: Bound): Bound {
   const { workers, away, leastS, weights } = counted(problem, going, known.leastS);
   if (leastS <= known.leastS + 1) return known;
   const heavy = workers.map((w, i) => (weights[i] ?? 0) * w.many);
@@ -194,11 +203,11 @@ function onAll(problem: Problem, going: readonly Work[], known: Bound): Bound {
   };
 }
 
-const goingOf = (problem: Problem): readonly Work[] =>
+const goingOf = (problem: ScheduleInput): readonly Work[] =>
   problem.work.filter((w) => w.pieces > 0 && w.routes.length > 0);
 
 /** About the share of each job that each of its presses should take for all to end soon, 0..1, by work and press as in `routeKey`. */
-export function fairShares(problem: Problem): ReadonlyMap<string, number> {
+export function fairShares(problem: ScheduleInput): ReadonlyMap<string, number> {
   const going = goingOf(problem);
   if (going.length === 0) return new Map();
   const { shares } = counted(problem, going, 0);
@@ -209,7 +218,7 @@ export function fairShares(problem: Problem): ReadonlyMap<string, number> {
   );
 }
 
-function onPrinter(problem: Problem, index: number): Bound {
+function onPrinter(problem: ScheduleInput, index: number): Bound {
   const work = problem.work.filter((w) => w.printer === index && w.sheets > 0);
   if (work.length === 0) return NONE;
   const busyS = work.reduce((s, w) => s + w.sheets * w.printS, 0);
@@ -234,7 +243,7 @@ function onPrinter(problem: Problem, index: number): Bound {
  * that comes before the first and after the last (Pinedo 2016, ch. 5: machine and job based bounds). Jobs without a way through any press are
  * left out.
  */
-export function bound(problem: Problem): Bound {
+export function bound(problem: ScheduleInput): Bound {
   const going = goingOf(problem);
   const all = [
     ...pressSets(problem).map((set) =>

@@ -1,12 +1,12 @@
 import { openBetween } from './calendar';
-import { cycleS, handsS, type Problem, type Window, type Work } from './problem';
+import { cycleS, handsS, type ScheduleInput, type WorkingTime, type Work } from './problem';
 
 /** Something that works on the loads: a press, or all hands together. */
 export interface Worker {
   /** Index of the press; null for the hands. */
   readonly press: number | null;
   /** What it can work until a moment before the end, s. */
-  readonly windows: readonly Window[];
+  readonly windows: readonly WorkingTime[];
   readonly fromS: number;
   /** How many of it there are, and how long before the end it is done at the latest, s. */
   readonly many: number;
@@ -133,7 +133,7 @@ function heavier(
 
 /** The presses of a problem as workers, and its hands. */
 export function workersOf(
-  problem: Problem,
+  problem: ScheduleInput,
   presses: readonly Omit<Worker, 'many'>[],
   hands: Pick<Worker, 'windows' | 'fromS'>,
 ): readonly Worker[] {

@@ -1,7 +1,7 @@
-import { NIGHT_S, type Window } from './problem';
+import { NIGHT_S, type WorkingTime } from './problem';
 
 /** Index of the window that holds a moment, or of the next one after it; the length where none is left. */
-export function windowAt(windows: readonly Window[], atS: number): number {
+export function windowAt(windows: readonly WorkingTime[], atS: number): number {
   let [low, high] = [0, windows.length];
   while (low < high) {
     const mid = (low + high) >> 1;
@@ -12,7 +12,7 @@ export function windowAt(windows: readonly Window[], atS: number): number {
 }
 
 /** When work of a length is over that begins at a moment and rests while nobody is there, s; infinite where the windows do not suffice. */
-export function workedBy(windows: readonly Window[], fromS: number, lengthS: number): number {
+export function workedBy(windows: readonly WorkingTime[], fromS: number, lengthS: number): number {
   let left = lengthS;
   for (let i = windowAt(windows, fromS); i < windows.length; i += 1) {
     const w = windows[i];
@@ -25,11 +25,11 @@ export function workedBy(windows: readonly Window[], fromS: number, lengthS: num
 }
 
 /** Time somebody is there between two moments, s. */
-export const openBetween = (windows: readonly Window[], fromS: number, toS: number): number =>
+export const openBetween = (windows: readonly WorkingTime[], fromS: number, toS: number): number =>
   windows.reduce((s, w) => s + Math.max(0, Math.min(toS, w.toS) - Math.max(fromS, w.fromS)), 0);
 
 /** Whether the shop is closed for the night after a window. */
-export const nightAfter = (windows: readonly Window[], index: number): boolean => {
+export const nightAfter = (windows: readonly WorkingTime[], index: number): boolean => {
   const [w, next] = [windows[index], windows[index + 1]];
   return !w || !next || next.fromS - w.toS >= NIGHT_S;
 };

@@ -1,21 +1,21 @@
 import { normalQuantile } from '../figures/normal';
 import type { Steps } from '../basics/steps';
 import { seeded } from '../random/random';
-import type { Policy, Problem } from './problem';
-import { simulate } from './simulate';
+import type { Policy, ScheduleInput } from './problem';
+import { simulateSchedule } from './simulate';
 import type { Chance } from './state';
 
 /** When things are over by: usually, and nine times in ten, s. */
-export interface Spread {
+export interface FinishSpread {
   readonly usualS: number;
   readonly ninetyS: number;
 }
 
 export interface Plays {
   readonly plays: number;
-  readonly all: Spread;
+  readonly all: FinishSpread;
   /** By job, in the order of the problem. */
-  readonly jobs: readonly (Spread & {
+  readonly jobs: readonly (FinishSpread & {
     /** Share of the plays in which it was packed by its date; null for no date. */
     readonly inTime: number | null;
   })[];
@@ -49,7 +49,7 @@ export function chanceOf(random: () => number): Chance {
   };
 }
 
-export const spreadOf = (xs: readonly number[]): Spread => {
+export const spreadOf = (xs: readonly number[]): FinishSpread => {
   const sorted = [...xs].sort((a, b) => a - b);
   return { usualS: quantile(sorted, 0.5), ninetyS: quantile(sorted, 0.9) };
 };
@@ -80,7 +80,7 @@ const SEED = 81_649;
 
 /** The plan played out with times and spoiled pieces drawn from what is known of them (Law 2015, ch. 9 and 11). Seeded. */
 export function* playing(
-  problem: Problem,
+  problem: ScheduleInput,
   policy: Policy,
   { most, least = BATCH, seed = SEED }: PlayCounts,
 ): Steps<Plays> {
@@ -94,7 +94,7 @@ export function* playing(
       return dueS === null || halfWidth(inTimeOf(ends, dueS), ends.length) <= WITHIN;
     });
   while (allS.length < most && !(allS.length % BATCH === 0 && allS.length > 0 && known())) {
-    const outcome = simulate(problem, policy, { chance: chanceOf(random) });
+    const outcome = simulateSchedule(problem, policy, { chance: chanceOf(random) });
     outcome.endS.forEach((s, j) => jobsS[j]?.push(s));
     allS.push(outcome.makespanS);
     yield;

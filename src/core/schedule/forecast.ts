@@ -4,20 +4,20 @@ import type { PaceOf } from '../run/pace';
 import { cycleOf } from '../run/run';
 import { readyNow } from '../run/taping';
 import { ofStage } from '../shop/operation';
-import { chanceOf, spreadOf, type Spread } from './chance';
+import { chanceOf, spreadOf, type FinishSpread } from './chance';
 import { inPressOf, preparing, segmentsOf } from './fromRun';
-import type { Outcome, Policy, PressLine, Problem, Route, Work } from './problem';
-import { simulate } from './simulate';
+import type { Outcome, Policy, PressLine, ScheduleInput, Route, Work } from './problem';
+import { simulateSchedule } from './simulate';
 
 /** When things are over, s from now. */
-export interface Forecast extends Spread {
+export interface Forecast extends FinishSpread {
   /** By run. */
-  readonly runs: Readonly<Record<string, Spread>>;
+  readonly runs: Readonly<Record<string, FinishSpread>>;
 }
 
 /** The presses as they stand: one press for each run that is on. Plain data, so that a worker can be asked. */
 export interface BoardProblem {
-  readonly problem: Problem;
+  readonly problem: ScheduleInput;
   /** The run on each press. */
   readonly runIds: readonly string[];
 }
@@ -119,7 +119,7 @@ export function boardProblem(
 }
 
 /** When the last load of each press is out, s; 0 where none is in it and none comes. */
-export const lastOutS = (problem: Problem, { done }: Pick<Outcome, 'done'>): readonly number[] => {
+export const lastOutS = (problem: ScheduleInput, { done }: Pick<Outcome, 'done'>): readonly number[] => {
   const outS = problem.presses.map(() => 0);
   for (const d of done) if (d.press !== null) outS[d.press] = Math.max(outS[d.press] ?? 0, d.toS);
   return outS;
@@ -136,7 +136,7 @@ export function forecast({ problem, runIds }: BoardProblem): Forecast {
   const policy = policyOf(problem.work.length);
   const random = seeded(SEED);
   const ways = Array.from({ length: WAYS }, () =>
-    lastOutS(problem, simulate(problem, policy, { chance: chanceOf(random), keep: true })),
+    lastOutS(problem, simulateSchedule(problem, policy, { chance: chanceOf(random), keep: true })),
   );
   return {
     ...spreadOf(ways.map((outS) => Math.max(0, ...outS))),

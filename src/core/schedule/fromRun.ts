@@ -2,19 +2,19 @@ import type { Pace } from '../run/pace';
 import type { RunWithState } from '../run/pieces';
 import { cycleOf } from '../run/run';
 import type { Operation } from '../shop/operation';
-import type { InPress, Segment } from './problem';
+import type { InPress, LoadStep } from './problem';
 
 type StepPace = (o: Operation) => Pace;
 
 /** Two stretches one after the other. Variances of lengths add; the logarithm's is about their share of the whole. */
-function joined(a: Segment, b: Segment): Segment {
+function joined(a: LoadStep, b: LoadStep): LoadStep {
   const s = a.s + b.s;
   return { hands: a.hands, s, logSd: Math.hypot(a.s * a.logSd, b.s * b.logSd) / s };
 }
 
 /** Steps one after the other that need hands, or none, as one. */
-export function segmentsOf(cycle: readonly Operation[], pace: StepPace): readonly Segment[] {
-  const out: Segment[] = [];
+export function segmentsOf(cycle: readonly Operation[], pace: StepPace): readonly LoadStep[] {
+  const out: LoadStep[] = [];
   for (const o of cycle) {
     const { usualS, logSd } = pace(o);
     if (usualS <= 0) continue;

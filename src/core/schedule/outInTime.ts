@@ -1,5 +1,5 @@
-import type { Segment } from './problem';
-import type { Press, Sim } from './state';
+import type { LoadStep } from './problem';
+import type { ScheduledPress, Sim } from './state';
 
 /*
  * A load is begun only where it is out before everybody leaves, and no other load is kept in by it. What takes hands at hot presses comes before
@@ -8,7 +8,7 @@ import type { Press, Sim } from './state';
 
 /** A press as it goes on from now. */
 interface Going {
-  readonly segments: readonly Segment[];
+  readonly segments: readonly LoadStep[];
   at: number;
   /** When the segment in hand is over; infinite while it waits for hands. */
   endS: number;
@@ -18,7 +18,7 @@ interface Going {
   readonly held: boolean;
 }
 
-const lastsS = (segments: readonly Segment[], from = 0): number => {
+const lastsS = (segments: readonly LoadStep[], from = 0): number => {
   let s = 0;
   for (let i = from; i < segments.length; i += 1) s += segments[i]?.s ?? 0;
   return s;
@@ -34,7 +34,7 @@ function handsLeftS(g: Going): number {
   return s;
 }
 
-function goingOn(sim: Sim, p: Press, index: number): Going {
+function goingOn(sim: Sim, p: ScheduledPress, index: number): Going {
   const whose = sim.people.find((x) => x.press === index);
   return {
     segments: p.segments,
@@ -97,7 +97,7 @@ function followed(going: Going[], people: number, fromS: number, byS: number): b
 }
 
 /** Whether a press that begins some segments now is through with them by a moment, and so are the presses that are going. */
-export function outBy(sim: Sim, segments: readonly Segment[], byS: number): boolean {
+export function outBy(sim: Sim, segments: readonly LoadStep[], byS: number): boolean {
   const [first] = segments;
   const held = lastsS(segments) <= sim.longestS;
   const begun: Going = {

@@ -1,4 +1,4 @@
-import type { Item, JobState, Person, Sim } from './state';
+import type { Item, ScheduledJob, Person, Sim } from './state';
 import { fromSheets, targetOf } from './state';
 
 /** Pieces taped or finished in one go take no longer than about this, s: then hands look up. */
@@ -82,21 +82,21 @@ export function handFor(sim: Sim): number {
   return leaves;
 }
 
-function paused(job: JobState, kind: Item['kind']): number {
+function paused(job: ScheduledJob, kind: Item['kind']): number {
   for (let i = 0; i < job.paused.length; i += 1) if (job.paused[i]?.kind === kind) return i;
   return -1;
 }
 
-const canTrim = (job: JobState): boolean => job.drySheets > 0 || paused(job, 'trim') >= 0;
-const canTape = (job: JobState): boolean => job.cut > 0 || paused(job, 'tape') >= 0;
-const canFinish = (job: JobState): boolean => job.toFinish > 0 || paused(job, 'finish') >= 0;
+const canTrim = (job: ScheduledJob): boolean => job.drySheets > 0 || paused(job, 'trim') >= 0;
+const canTape = (job: ScheduledJob): boolean => job.cut > 0 || paused(job, 'tape') >= 0;
+const canFinish = (job: ScheduledJob): boolean => job.toFinish > 0 || paused(job, 'finish') >= 0;
 
-function takeUp(job: JobState, kind: Item['kind']): Item | null {
+function takeUp(job: ScheduledJob, kind: Item['kind']): Item | null {
   const at = paused(job, kind);
   return at < 0 ? null : (job.paused.splice(at, 1)[0] ?? null);
 }
 
-function trimItem(sim: Sim, work: number, job: JobState): Item {
+function trimItem(sim: Sim, work: number, job: ScheduledJob): Item {
   const w = sim.problem.work[work];
   job.drySheets -= 1;
   const k = job.sheetsTrimmed;
@@ -108,7 +108,7 @@ function trimItem(sim: Sim, work: number, job: JobState): Item {
   return { kind: 'trim', work, part: k, pieces, leftS, startedS: 0 };
 }
 
-function tapeItem(sim: Sim, work: number, job: JobState): Item {
+function tapeItem(sim: Sim, work: number, job: ScheduledJob): Item {
   const w = sim.problem.work[work];
   const most = Math.max(1, ...(w?.routes ?? []).map((r) => r.atOnce));
   const pieces = Math.min(job.cut, goOf(w?.prepareS ?? 0, most));
@@ -120,7 +120,7 @@ function tapeItem(sim: Sim, work: number, job: JobState): Item {
   return { kind: 'tape', work, part, pieces, leftS, startedS: 0 };
 }
 
-function finishOf(sim: Sim, work: number, job: JobState): Item {
+function finishOf(sim: Sim, work: number, job: ScheduledJob): Item {
   const w = sim.problem.work[work];
   const pieces = Math.min(job.toFinish, goOf(w?.finishS ?? 0, 60));
   job.toFinish -= pieces;
@@ -131,7 +131,7 @@ function finishOf(sim: Sim, work: number, job: JobState): Item {
 }
 
 /** Towards taped pieces of a job: what was left, else what is cut, else what is printed and dry. */
-function towardsTaped(sim: Sim, work: number, job: JobState): Item | null {
+function towardsTaped(sim: Sim, work: number, job: ScheduledJob): Item | null {
   const left = takeUp(job, 'tape');
   if (left) return left;
   if (job.cut > 0) return tapeItem(sim, work, job);
@@ -155,7 +155,7 @@ function roundsOf(sim: Sim): readonly number[] {
 }
 
 /** How much of what should lie taped ahead of its presses does, 1 for all. What was laid down half taped does not. */
-function aheadOf(sim: Sim, job: JobState, want: number): number {
+function aheadOf(sim: Sim, job: ScheduledJob, want: number): number {
   let ready = job.taped + job.beingTaped;
   for (const item of job.paused) if (item.kind === 'tape') ready -= item.pieces;
   return ready / Math.min(job.pool, sim.policy.ahead * want);

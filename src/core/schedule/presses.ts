@@ -1,7 +1,7 @@
-import type { Route, Segment } from './problem';
+import type { Route, LoadStep } from './problem';
 import { handFor, pause } from './people';
 import { outBy } from './outInTime';
-import { inHand, type Press, type Sim } from './state';
+import { inHand, type ScheduledPress, type Sim } from './state';
 
 /** What a circuit would carry with one more press warming up, A. */
 function fitsCircuit(sim: Sim, index: number): boolean {
@@ -19,7 +19,7 @@ function fitsCircuit(sim: Sim, index: number): boolean {
 }
 
 /** Whether any job still has pieces for a press. */
-function wanted(sim: Sim, p: Press): boolean {
+function wanted(sim: Sim, p: ScheduledPress): boolean {
   for (const r of p.routes) if ((sim.jobs[r.work]?.pool ?? 0) > 0) return true;
   return false;
 }
@@ -92,7 +92,7 @@ export function turnOff(sim: Sim, index: number): void {
 }
 
 /** The segment a press is in begins: with hands it waits for them. */
-function enter(sim: Sim, p: Press): void {
+function enter(sim: Sim, p: ScheduledPress): void {
   const s = p.segments[p.segment];
   p.segmentFromS = sim.nowS;
   p.handled = false;
@@ -103,9 +103,9 @@ function enter(sim: Sim, p: Press): void {
 }
 
 /** Whether it is being set, before the load it is set for. */
-const setting = (p: Press): boolean => p.segment < p.setSegments;
+const setting = (p: ScheduledPress): boolean => p.segment < p.setSegments;
 
-function note(sim: Sim, index: number, p: Press, person: number | null): void {
+function note(sim: Sim, index: number, p: ScheduledPress, person: number | null): void {
   if (!sim.keep || sim.nowS <= p.segmentFromS) return;
   sim.done.push({
     kind: setting(p) ? (person === null ? 'change' : 'set') : person === null ? 'press' : 'hands',
@@ -120,7 +120,7 @@ function note(sim: Sim, index: number, p: Press, person: number | null): void {
   });
 }
 
-function cooled(sim: Sim, p: Press): void {
+function cooled(sim: Sim, p: ScheduledPress): void {
   const [job, w] = [sim.jobs[p.work], sim.problem.work[p.work]];
   if (!job || !w) return;
   const bad = sim.chance.spoiled(p.pieces, w.spoilage);
@@ -167,7 +167,7 @@ export function leave(sim: Sim, index: number, person: number | null): void {
   p.untilS = -1;
 }
 
-function go(sim: Sim, p: Press, change: readonly Segment[], cycle: readonly Segment[]): void {
+function go(sim: Sim, p: ScheduledPress, change: readonly LoadStep[], cycle: readonly LoadStep[]): void {
   p.segments = change.length > 0 ? [...change, ...cycle] : cycle;
   p.setSegments = change.length;
   p.segment = 0;
@@ -195,13 +195,13 @@ export function handle(sim: Sim, index: number): boolean {
 }
 
 /** Whether a load begun now is out before everybody leaves, waits for hands included; one that never would be may begin whenever somebody is there. */
-function fits(sim: Sim, segments: readonly Segment[]): boolean {
+function fits(sim: Sim, segments: readonly LoadStep[]): boolean {
   const w = sim.problem.windows[sim.window];
   return w !== undefined && outBy(sim, segments, w.toS);
 }
 
 /** The job an idle press takes next: in order, but for no change of setting while an earlier one is nearly ready. Null where none can begin. */
-function nextLoad(sim: Sim, p: Press): { readonly work: number; readonly route: Route } | null {
+function nextLoad(sim: Sim, p: ScheduledPress): { readonly work: number; readonly route: Route } | null {
   let soon = false;
   for (const r of p.routes) {
     const job = sim.jobs[r.work];
@@ -214,9 +214,9 @@ function nextLoad(sim: Sim, p: Press): { readonly work: number; readonly route: 
   return null;
 }
 
-const NO_CHANGE: readonly Segment[] = [];
+const NO_CHANGE: readonly LoadStep[] = [];
 /** What sets a press for a route, before its load; nothing where it is set for it. Pieces are taken with it: no press is set in vain. */
-const changeFor = ({ setting: wanted, setS, changeS }: Route, now: string | null): readonly Segment[] =>
+const changeFor = ({ setting: wanted, setS, changeS }: Route, now: string | null): readonly LoadStep[] =>
   wanted === now || (setS <= 0 && changeS <= 0)
     ? NO_CHANGE
     : [
@@ -248,4 +248,4 @@ export function load(sim: Sim, index: number): void {
 }
 
 /** Whether a press has nothing more to do: neither pieces left for it nor a load in it. */
-export const idleForGood = (sim: Sim, p: Press): boolean => p.state === 'idle' && !wanted(sim, p);
+export const idleForGood = (sim: Sim, p: ScheduledPress): boolean => p.state === 'idle' && !wanted(sim, p);

@@ -1,11 +1,11 @@
 /** A stretch of time somebody is there and works, s from the beginning of the plan. */
-export interface Window {
+export interface WorkingTime {
   readonly fromS: number;
   readonly toS: number;
 }
 
 /** One step of a load at its press. Without hands the press goes on by itself. */
-export interface Segment {
+export interface LoadStep {
   readonly hands: boolean;
   readonly s: number;
   /** Standard deviation of the logarithm of its time. */
@@ -17,7 +17,7 @@ export interface Route {
   /** Index into the presses of the problem. */
   readonly press: number;
   readonly atOnce: number;
-  readonly cycle: readonly Segment[];
+  readonly cycle: readonly LoadStep[];
   /** What the press has to be set to: jobs of the same setting follow each other without a change. */
   readonly setting: string;
   /** Hands to set it, and the wait until it is back at temperature, s. */
@@ -91,9 +91,9 @@ export interface CircuitLine {
 }
 
 /** Everything a schedule is made from. Plain JSON, so that a worker can be asked. */
-export interface Problem {
+export interface ScheduleInput {
   /** In order; between two of them nobody works. */
-  readonly windows: readonly Window[];
+  readonly windows: readonly WorkingTime[];
   readonly people: number;
   readonly printers: number;
   readonly presses: readonly PressLine[];
@@ -106,22 +106,22 @@ export interface Problem {
 export const NIGHT_S = 3 * 3600;
 
 /** Time of a cycle with nothing to wait for, s. */
-export const cycleS = (cycle: readonly Segment[]): number => cycle.reduce((s, x) => s + x.s, 0);
+export const cycleS = (cycle: readonly LoadStep[]): number => cycle.reduce((s, x) => s + x.s, 0);
 
 /** Hands of a cycle, s. */
-export const handsS = (cycle: readonly Segment[]): number =>
+export const handsS = (cycle: readonly LoadStep[]): number =>
   cycle.reduce((s, x) => (x.hands ? s + x.s : s), 0);
 
 /** A press takes its own jobs first, then those it shares with others, then helps with the rest; some it never takes. */
-export const TURN = { own: 0, shared: 1, help: 2, never: 3 } as const;
-export type Turn = (typeof TURN)[keyof typeof TURN];
+export const JOB_PRIORITY = { own: 0, shared: 1, help: 2, never: 3 } as const;
+export type JobPriority = (typeof JOB_PRIORITY)[keyof typeof JOB_PRIORITY];
 
 /** In which order jobs are taken, and how hands weigh their work: what a search may change. */
 export interface Policy {
   /** Indices of the work, first to be taken first. */
   readonly order: readonly number[];
   /** When a press turns to a job, by work and press as in `routeKey`; first where nothing is said. */
-  readonly turns: ReadonlyMap<string, Turn>;
+  readonly turns: ReadonlyMap<string, JobPriority>;
   /** Loads taped ahead of each press before hands turn to finishing. */
   readonly ahead: number;
   /** Finished as soon as cool, before anything is taped. */

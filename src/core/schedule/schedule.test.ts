@@ -1,13 +1,13 @@
 import { seeded } from '../random/random';
 import { bound } from './bound';
-import { TURN, type Policy, type Problem, type Work } from './problem';
-import { simulate } from './simulate';
+import { JOB_PRIORITY, type Policy, type ScheduleInput, type Work } from './problem';
+import { simulateSchedule } from './simulate';
 import { wrongs } from './testCheck';
 import { madeUpShop } from './testShops';
-import { shuffled, plain, ONE, SMALL } from './testProblem';
+import { shuffled, plainPolicy, ONE, SMALL } from './testProblem';
 
 describe('a course worked by hand', () => {
-  const outcome = simulate(SMALL, plain(SMALL), { keep: true });
+  const outcome = simulateSchedule(SMALL, plainPolicy(SMALL), { keep: true });
   test('ends when the paper says', () => {
     // Sheet 1 dry at 180, cut at 190, taped at 240; the press hot at 300 takes it; loaded by 320, pressed by 520, out by 550, at once the
     // second: loaded by 570, pressed by 770, out by 800, cool at 1400, packed at 1415.
@@ -26,11 +26,11 @@ describe('a course worked by hand', () => {
     const [route] = ONE.routes;
     if (!route) throw new Error('no route');
     // Four pieces of 300 s, two at a time: the last is taped at 1200 s; the press takes 300 s to warm up.
-    const four: Problem = {
+    const four: ScheduleInput = {
       ...SMALL,
       work: [{ ...ONE, pieces: 4, sheets: 0, cut: 4, prepareS: 300, routes: [{ ...route, atOnce: 4 }] }],
     };
-    const [on] = simulate(four, plain(four), { keep: true }).on;
+    const [on] = simulateSchedule(four, plainPolicy(four), { keep: true }).on;
     expect(on?.fromS).toBeCloseTo(900, 6);
     expect(on?.hotS).toBeCloseTo(1200, 6);
   });
@@ -42,13 +42,13 @@ describe('a course worked by hand', () => {
     const four = { ...ONE, pieces: 4, sheets: 0, cut: 4, prepareS: 300, routes: [{ ...route, atOnce: 4 }] };
     const held = { ...route, press: 1, cycle: [{ hands: true, s: 2000, logSd: 0 }] };
     const other = { ...ONE, id: 'other', pieces: 1, sheets: 0, taped: 1, routes: [held] };
-    const busy: Problem = {
+    const busy: ScheduleInput = {
       ...SMALL,
       presses: [line, { ...line, id: 'q', hotFromS: 0 }],
       work: [four, other],
     };
     // The hands are held for 2000 s, then tape 1200 s; 300 s before that ends the press is turned on.
-    const { on } = simulate(busy, plain(busy), { keep: true });
+    const { on } = simulateSchedule(busy, plainPolicy(busy), { keep: true });
     expect(on.find((o) => o.press === 0)?.fromS).toBeCloseTo(2900, 6);
   });
 
@@ -60,7 +60,7 @@ describe('a course worked by hand', () => {
         { fromS: 1000, toS: 36_000 },
       ],
     };
-    const after = simulate(withBreak, plain(withBreak), { keep: true });
+    const after = simulateSchedule(withBreak, plainPolicy(withBreak), { keep: true });
     const second = after.done.filter((d) => d.kind === 'hands' && d.part === 1);
     expect(Math.min(...second.map((d) => d.fromS))).toBeCloseTo(1000, 6);
     expect(wrongs(withBreak, after)).toEqual([]);
@@ -69,22 +69,24 @@ describe('a course worked by hand', () => {
   test('a load in the press as the plan begins goes on from where it is', () => {
     const line = SMALL.presses[0];
     if (!line) throw new Error('no press');
-    const going: Problem = {
+    const going: ScheduleInput = {
       ...SMALL,
       presses: [
         { ...line, hotFromS: 0, setting: 'a', inPress: { work: 0, pieces: 1, segment: 1, leftS: 80 } },
       ],
       work: [{ ...ONE, sheets: 1, pieces: 1, taped: 0 }],
     };
-    const first = simulate(going, plain(going), { keep: true }).done.find((d) => d.kind === 'cool');
+    const first = simulateSchedule(going, plainPolicy(going), { keep: true }).done.find(
+      (d) => d.kind === 'cool',
+    );
     // 80 s left, then 30 s of hands.
     expect(first?.fromS).toBeCloseTo(110, 6);
   });
 
   test('nobody to work, and no press: never done, and said so', () => {
-    expect(simulate({ ...SMALL, people: 0 }, plain(SMALL)).makespanS).toBe(Infinity);
+    expect(simulateSchedule({ ...SMALL, people: 0 }, plainPolicy(SMALL)).makespanS).toBe(Infinity);
     const none = { ...SMALL, work: [{ ...ONE, routes: [] }] };
-    expect(simulate(none, plain(none)).makespanS).toBe(Infinity);
+    expect(simulateSchedule(none, plainPolicy(none)).makespanS).toBe(Infinity);
     expect(bound(none).by).toBe('nothing');
   });
 });
@@ -93,7 +95,7 @@ test('a press takes its own jobs first, helps with others after them, and leaves
   const [route] = ONE.routes;
   const line = SMALL.presses[0];
   if (!route || !line) throw new Error('no press');
-  const two: Problem = {
+  const two: ScheduleInput = {
     ...SMALL,
     presses: [line, { ...line, id: 'q' }],
     work: ['a', 'b'].map((id) => ({
@@ -106,15 +108,15 @@ test('a press takes its own jobs first, helps with others after them, and leaves
   };
   const pressed = (turns: Policy['turns']) =>
     [0, 1].map((press) =>
-      simulate(two, { ...plain(two), turns }, { keep: true })
+      simulateSchedule(two, { ...plainPolicy(two), turns }, { keep: true })
         .done.filter((d) => d.kind === 'press' && d.press === press)
         .map((d) => d.work),
     );
   expect(
     pressed(
       new Map([
-        ['0 0', TURN.never],
-        ['1 1', TURN.never],
+        ['0 0', JOB_PRIORITY.never],
+        ['1 1', JOB_PRIORITY.never],
       ]),
     ),
   ).toEqual([
@@ -123,8 +125,8 @@ test('a press takes its own jobs first, helps with others after them, and leaves
   ]);
   const helping = pressed(
     new Map([
-      ['0 0', TURN.help],
-      ['1 1', TURN.never],
+      ['0 0', JOB_PRIORITY.help],
+      ['1 1', JOB_PRIORITY.never],
     ]),
   );
   expect(helping[0]?.slice(0, 2)).toEqual([1, 1]);
@@ -143,7 +145,7 @@ describe('a job that comes first with one pair of hands', () => {
     prepareS: 90,
     routes: [{ ...route, press: 1 }],
   };
-  const both: Problem = {
+  const both: ScheduleInput = {
     ...SMALL,
     windows: [{ fromS: 0, toS: 864_000 }],
     presses: [line, { ...line, id: 'q' }],
@@ -152,11 +154,14 @@ describe('a job that comes first with one pair of hands', () => {
 
   test('is not left lying half taped while all of another is taped', () => {
     // Taping takes longer than the press, so that every call of the press comes while a piece is being taped.
-    const slow: Problem = { ...both, work: [{ ...first, prepareS: 300 }, other] };
-    const policy = { ...plain(slow), strict: true, ahead: 40 };
-    const outcome = simulate(slow, policy, { keep: true });
+    const slow: ScheduleInput = { ...both, work: [{ ...first, prepareS: 300 }, other] };
+    const policy = { ...plainPolicy(slow), strict: true, ahead: 40 };
+    const outcome = simulateSchedule(slow, policy, { keep: true });
     expect(wrongs(slow, outcome)).toEqual([]);
-    const alone = simulate({ ...slow, work: slow.work.slice(0, 1) }, { ...policy, order: [0] }).makespanS;
+    const alone = simulateSchedule(
+      { ...slow, work: slow.work.slice(0, 1) },
+      { ...policy, order: [0] },
+    ).makespanS;
     expect(outcome.endS[0]).toBeLessThan(1.3 * alone);
     expect(outcome.endS[1]).toBeGreaterThan(2 * alone);
   });
@@ -166,14 +171,22 @@ describe('a job that comes first with one pair of hands', () => {
     const next: Work = { ...other, id: 'next', sheets: 0, cut: 40, routes: [route] };
     const hot: Work = { ...other, id: 'hot', pieces: 30, sheets: 0, taped: 30 };
     const three = { ...both, work: [one, next, hot] };
-    const outcome = simulate(three, { ...plain(three), strict: true, ahead: 40 }, { keep: true });
+    const outcome = simulateSchedule(
+      three,
+      { ...plainPolicy(three), strict: true, ahead: 40 },
+      { keep: true },
+    );
     expect(wrongs(three, outcome)).toEqual([]);
     // Two pieces alone take so long.
-    expect(outcome.endS[0]).toBeLessThan(2 * simulate(SMALL, plain(SMALL)).makespanS);
+    expect(outcome.endS[0]).toBeLessThan(2 * simulateSchedule(SMALL, plainPolicy(SMALL)).makespanS);
   });
 
   test('strictly in order it is taped to its last piece before the other is begun, but for waits', () => {
-    const { done } = simulate(both, { ...plain(both), strict: true, ahead: 40 }, { keep: true });
+    const { done } = simulateSchedule(
+      both,
+      { ...plainPolicy(both), strict: true, ahead: 40 },
+      { keep: true },
+    );
     const taped = (work: number) => done.filter((d) => d.kind === 'tape' && d.work === work);
     const last = Math.max(...taped(0).map((d) => d.toS));
     const between = taped(1).filter((d) => d.fromS < last);
@@ -187,7 +200,7 @@ test('two presses on one circuit warm up one after the other, or not together at
   const line = SMALL.presses[0];
   const [route] = ONE.routes;
   if (!line || !route) throw new Error('no press');
-  const two = (carriesA: number): Problem => ({
+  const two = (carriesA: number): ScheduleInput => ({
     ...SMALL,
     presses: [
       { ...line, id: 'a', circuit: 0 },
@@ -198,7 +211,7 @@ test('two presses on one circuit warm up one after the other, or not together at
   });
   const on = (carriesA: number) => {
     const problem = two(carriesA);
-    const outcome = simulate(problem, plain(problem), { keep: true });
+    const outcome = simulateSchedule(problem, plainPolicy(problem), { keep: true });
     expect(wrongs(problem, outcome)).toEqual([]);
     return [...outcome.on].sort((x, y) => x.fromS - y.fromS);
   };
@@ -225,7 +238,7 @@ test('500 random shops: nothing twice at once, nothing before its cause, no circ
       steady: random() < 0.5,
       strict: random() < 0.3,
     };
-    const outcome = simulate(problem, policy, { keep: true });
+    const outcome = simulateSchedule(problem, policy, { keep: true });
     const lone = problem.presses.every((p) => {
       const c = p.circuit === null ? undefined : problem.circuits[p.circuit];
       return !c || p.warmA + c.otherA <= c.carriesA;
@@ -240,7 +253,7 @@ test('500 random shops: nothing twice at once, nothing before its cause, no circ
 test('20 busy shops, four presses to one pair of hands: every load is out before everybody leaves, and no bound is beaten', () => {
   for (let seed = 1; seed <= 20; seed += 1) {
     const problem = madeUpShop(seed, { jobs: 6, pieces: 300, presses: 4, people: 1 }, seed % 2 === 0);
-    const outcome = simulate(problem, plain(problem), { keep: true });
+    const outcome = simulateSchedule(problem, plainPolicy(problem), { keep: true });
     const found = wrongs(problem, outcome).filter((w) => !w.includes('never packed'));
     expect({ seed, found }).toEqual({ seed, found: [] });
     if (Number.isFinite(outcome.makespanS))

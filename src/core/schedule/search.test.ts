@@ -3,22 +3,22 @@ import { bound } from './bound';
 import { openBetween, workedBy } from './calendar';
 import { finish } from '../basics/steps';
 import { chanceOf, halfWidth, playing } from './chance';
-import { TURN, type Policy, type Problem } from './problem';
+import { JOB_PRIORITY, type Policy, type ScheduleInput } from './problem';
 import { score, search } from './search';
-import { simulate } from './simulate';
+import { simulateSchedule } from './simulate';
 import { madeUpShop } from './testShops';
-import { plays, plain, ONE, SMALL } from './testProblem';
+import { plays, plainPolicy, ONE, SMALL } from './testProblem';
 
 describe('the search', () => {
   test('comes within 2 % of the best of every order and every way on small shops, and no way beats the bound', () => {
     for (let seed = 1; seed <= 12; seed += 1) {
       const problem = madeUpShop(seed, { jobs: 3, pieces: 9, presses: 2, people: 1 });
-      const all = everyPolicy(problem).map((p) => score(problem, simulate(problem, p)));
+      const all = everyPolicy(problem).map((p) => score(problem, simulateSchedule(problem, p)));
       const best = Math.min(...all.map((s) => s.cost));
       expect(Math.min(...all.map((s) => s.makespanS))).toBeGreaterThanOrEqual(bound(problem).leastS - 1e-6);
       const found = search(problem, 150_000);
       expect(found.score.cost).toBeLessThanOrEqual(best * 1.02);
-      expect(score(problem, simulate(problem, found.policy)).cost).toBe(found.score.cost);
+      expect(score(problem, simulateSchedule(problem, found.policy)).cost).toBe(found.score.cost);
     }
   });
 
@@ -30,19 +30,19 @@ describe('the search', () => {
   test('a plan that stands is kept unless another gains more than a little', () => {
     const problem = madeUpShop(5, { jobs: 5, pieces: 40, presses: 3, people: 2 });
     const best = search(problem, 120_000);
-    const costOf = (policy: Policy) => score(problem, simulate(problem, policy)).cost;
+    const costOf = (policy: Policy) => score(problem, simulateSchedule(problem, policy)).cost;
     const alike = [1, 2, 3, 5, 8]
       .flatMap((ahead) => [true, false].map((steady): Policy => ({ ...best.policy, ahead, steady })))
       .filter((p) => costOf(p) > best.score.cost + 1 && costOf(p) < best.score.cost + 250);
     expect(alike.length).toBeGreaterThan(0);
     for (const policy of alike.slice(0, 3)) expect(search(problem, 60_000, policy).policy).toBe(policy);
-    const bad: Policy = { ...plain(problem), order: [...best.policy.order].reverse(), ahead: 1 };
+    const bad: Policy = { ...plainPolicy(problem), order: [...best.policy.order].reverse(), ahead: 1 };
     expect(costOf(bad)).toBeGreaterThan(best.score.cost + 600);
     expect(search(problem, 60_000, bad).policy).not.toBe(bad);
   });
 
   test('takes the job due first where both cannot be in time', () => {
-    const due: Problem = {
+    const due: ScheduleInput = {
       ...SMALL,
       work: [
         { ...ONE, id: 'late', pieces: 6, sheets: 6, dueS: 90_000 },
@@ -66,7 +66,7 @@ describe('the search', () => {
 });
 
 /** Every order of the jobs with every choice of presses and both ways of hands. */
-function everyPolicy(problem: Problem): readonly Policy[] {
+function everyPolicy(problem: ScheduleInput): readonly Policy[] {
   const orders = (xs: readonly number[]): number[][] =>
     xs.length < 2 ? [[...xs]] : xs.flatMap((x) => orders(xs.filter((y) => y !== x)).map((o) => [x, ...o]));
   const keys = problem.work.flatMap((w, i) => w.routes.map((r) => ({ i, key: `${i} ${r.press}` })));
@@ -78,7 +78,7 @@ function everyPolicy(problem: Problem): readonly Policy[] {
       [true, false].flatMap((finishFirst) =>
         [1, 2, 3].map((ahead) => ({
           order,
-          turns: new Map(set.map((k) => [k.key, TURN.never])),
+          turns: new Map(set.map((k) => [k.key, JOB_PRIORITY.never])),
           ahead,
           finishFirst,
           steady: ahead !== 2,
@@ -92,7 +92,7 @@ function everyPolicy(problem: Problem): readonly Policy[] {
 describe('chance', () => {
   const problem = madeUpShop(3, { jobs: 4, pieces: 30, presses: 2, people: 2 });
   test('without any it is the plan itself', () => {
-    const sure: Problem = {
+    const sure: ScheduleInput = {
       ...problem,
       presses: problem.presses.map((p) => ({ ...p, hotFromS: 0 })),
       work: problem.work.map((w) => ({
@@ -104,8 +104,8 @@ describe('chance', () => {
         routes: w.routes.map((r) => ({ ...r, cycle: r.cycle.map((s) => ({ ...s, logSd: 0 })) })),
       })),
     };
-    const played = plays(sure, plain(sure), 20);
-    expect(played.all.usualS).toBeCloseTo(simulate(sure, plain(sure)).makespanS, 6);
+    const played = plays(sure, plainPolicy(sure), 20);
+    expect(played.all.usualS).toBeCloseTo(simulateSchedule(sure, plainPolicy(sure)).makespanS, 6);
     expect(played.all.ninetyS).toBe(played.all.usualS);
   });
 
@@ -130,8 +130,8 @@ describe('chance', () => {
   });
 
   test('nine in ten are over by the later time, counted on other plays of the same plan', () => {
-    const { all } = plays(problem, plain(problem), 600);
-    const again = plays(problem, plain(problem), 600, 2).all;
+    const { all } = plays(problem, plainPolicy(problem), 600);
+    const again = plays(problem, plainPolicy(problem), 600, 2).all;
     expect(all.ninetyS).toBeGreaterThan(all.usualS);
     expect(Math.abs(again.ninetyS / all.ninetyS - 1)).toBeLessThan(0.02);
     expect(Math.abs(again.usualS / all.usualS - 1)).toBeLessThan(0.02);
@@ -147,9 +147,9 @@ describe('chance', () => {
   test('a date that is certain takes few plays, one that is not as many as tell it to 2.5 %', () => {
     const due = (dueS: number) => {
       const p = { ...problem, work: problem.work.map((w) => ({ ...w, dueS })) };
-      return finish(playing(p, plain(p), { most: 2000 }));
+      return finish(playing(p, plainPolicy(p), { most: 2000 }));
     };
-    const { all } = plays(problem, plain(problem), 600);
+    const { all } = plays(problem, plainPolicy(problem), 600);
     expect(due(all.usualS * 10).plays).toBe(100);
     const even = due(all.usualS);
     expect(even.plays).toBeGreaterThan(300);
@@ -162,7 +162,7 @@ describe('chance', () => {
   test('spoiled pieces are made again: more of them end later', () => {
     const spoiling = (spoilage: number) => {
       const p = { ...problem, work: problem.work.map((w) => ({ ...w, spoilage })) };
-      return plays(p, plain(p), 200).all.usualS;
+      return plays(p, plainPolicy(p), 200).all.usualS;
     };
     expect(spoiling(0.2)).toBeGreaterThan(spoiling(0) * 1.03);
   });

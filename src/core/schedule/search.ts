@@ -4,14 +4,14 @@ import { seeded } from '../random/random';
 import {
   cycleS,
   routeKey,
-  TURN,
+  JOB_PRIORITY,
   type Outcome,
   type Policy,
-  type Problem,
-  type Turn,
+  type ScheduleInput,
+  type JobPriority,
   type Work,
 } from './problem';
-import { simulate } from './simulate';
+import { simulateSchedule } from './simulate';
 
 /** What is made of a course: jobs late, how late in all, and when all is over. Less is better. */
 export interface Score {
@@ -26,7 +26,7 @@ const NEVER_S = 1e9;
 /** A change of job at a printer is worth so much of the makespan, s: the stack is sorted, the paper looked at. */
 const CHANGE_COST = 2;
 
-export function score(problem: Problem, outcome: Outcome): Score {
+export function score(problem: ScheduleInput, outcome: Outcome): Score {
   let [late, tardyS, ends] = [0, 0, 0];
   problem.work.forEach((w, i) => {
     const endS = Math.min(outcome.endS[i] ?? 0, NEVER_S);
@@ -64,7 +64,7 @@ const START: Omit<Policy, 'order'> = {
   strict: false,
 };
 
-const sorted = (problem: Problem, key: (w: Work) => number): readonly number[] =>
+const sorted = (problem: ScheduleInput, key: (w: Work) => number): readonly number[] =>
   problem.work
     .map((w, i) => ({ i, k: key(w) }))
     .sort((a, b) => a.k - b.k || a.i - b.i)
@@ -73,13 +73,13 @@ const sorted = (problem: Problem, key: (w: Work) => number): readonly number[] =
 const dueOf = (w: Work): number => w.dueS ?? NEVER_S;
 
 /** By date, and by slack. */
-const byDate = (problem: Problem): readonly (readonly number[])[] => [
+const byDate = (problem: ScheduleInput): readonly (readonly number[])[] => [
   sorted(problem, dueOf),
   sorted(problem, (w) => dueOf(w) - workS(w)),
 ];
 
 /** Orders to begin with where it is the end that counts: the least flexible first, the longest first. */
-function byEnd(problem: Problem): readonly (readonly number[])[] {
+function byEnd(problem: ScheduleInput): readonly (readonly number[])[] {
   const first = sorted(problem, (w) => w.routes.length * 1e4 - w.coolS);
   // What many presses take and what cools soonest comes last, so that none ends much before another and little is left to wait for.
   const lasts = sorted(problem, (w) => (w.routes.length > 1 ? w.coolS + w.finishS : NEVER_S)).slice(0, 3);
@@ -94,16 +94,16 @@ function byEnd(problem: Problem): readonly (readonly number[])[] {
 const LITTLE = 0.03;
 
 /** Each press first does what would be its own if all were shared out for the soonest end, and what it shares after that. */
-const fairTurns = (problem: Problem): ReadonlyMap<string, Turn> =>
+const fairTurns = (problem: ScheduleInput): ReadonlyMap<string, JobPriority> =>
   new Map(
     [...fairShares(problem)].map(([key, share]) => [
       key,
-      share > 1 - LITTLE ? TURN.own : share > LITTLE ? TURN.shared : TURN.help,
+      share > 1 - LITTLE ? JOB_PRIORITY.own : share > LITTLE ? JOB_PRIORITY.shared : JOB_PRIORITY.help,
     ]),
   );
 
 /** Policies to begin with. */
-function beginnings(problem: Problem): readonly Policy[] {
+function beginnings(problem: ScheduleInput): readonly Policy[] {
   const turns = fairTurns(problem);
   const dates = problem.work.some((w) => w.dueS !== null) ? byDate(problem) : [];
   return [
@@ -116,7 +116,7 @@ function beginnings(problem: Problem): readonly Policy[] {
   ];
 }
 
-const TURNS = Object.values(TURN);
+const TURNS = Object.values(JOB_PRIORITY);
 /** How often a neighbour is chosen by what went wrong, not at random. */
 const GUIDED = 0.5;
 const AHEAD = [1, 2, 3, 5, 8, 12, 40];
@@ -147,10 +147,10 @@ function reordered(policy: Policy, outcome: Outcome, random: () => number): Poli
 }
 
 /** A press turns to a job sooner or later: the one that is busiest later, the idlest sooner; else any. */
-function turned(problem: Problem, policy: Policy, outcome: Outcome, random: () => number): Policy {
+function turned(problem: ScheduleInput, policy: Policy, outcome: Outcome, random: () => number): Policy {
   const pick = (k: number) => Math.floor(random() * k);
   const busy = outcome.pressBusyS;
-  let [work, press, turn] = [-1, -1, TURNS[pick(TURNS.length)] ?? TURN.own];
+  let [work, press, turn] = [-1, -1, TURNS[pick(TURNS.length)] ?? JOB_PRIORITY.own];
   if (random() < GUIDED) {
     const less = random() < 0.5;
     const most = busy.reduce(
@@ -162,8 +162,8 @@ function turned(problem: Problem, policy: Policy, outcome: Outcome, random: () =
     );
     work = here[pick(here.length)] ?? -1;
     press = most;
-    const now = policy.turns.get(routeKey(work, press)) ?? TURN.own;
-    turn = TURNS[Math.max(0, Math.min(TURNS.length - 1, now + (less ? 1 : -1)))] ?? TURN.own;
+    const now = policy.turns.get(routeKey(work, press)) ?? JOB_PRIORITY.own;
+    turn = TURNS[Math.max(0, Math.min(TURNS.length - 1, now + (less ? 1 : -1)))] ?? JOB_PRIORITY.own;
   } else {
     work = pick(problem.work.length);
     const routes = problem.work[work]?.routes ?? [];
@@ -173,13 +173,13 @@ function turned(problem: Problem, policy: Policy, outcome: Outcome, random: () =
   const turns = new Map(policy.turns).set(routeKey(work, press), turn);
   // At least one way stays open.
   const routes = problem.work[work]?.routes ?? [];
-  return routes.every((r) => turns.get(routeKey(work, r.press)) === TURN.never)
+  return routes.every((r) => turns.get(routeKey(work, r.press)) === JOB_PRIORITY.never)
     ? policy
     : { ...policy, turns };
 }
 
 /** A neighbour: a job moved to another place, a press that turns to one sooner or later, hands or printers that weigh their work otherwise. */
-function neighbour(problem: Problem, { policy, outcome }: Looked, random: () => number): Policy {
+function neighbour(problem: ScheduleInput, { policy, outcome }: Looked, random: () => number): Policy {
   const kind = random();
   if (kind < 0.4 && policy.order.length > 1) return reordered(policy, outcome, random);
   if (kind < 0.8) return turned(problem, policy, outcome, random);
@@ -192,7 +192,7 @@ function neighbour(problem: Problem, { policy, outcome }: Looked, random: () => 
 /** The same for policies that give the same course: a press does its own jobs first where nothing else is said. */
 function policyKey({ order, turns, ahead, finishFirst, steady, strict }: Policy): string {
   const said = [...turns]
-    .filter(([, turn]) => turn !== TURN.own)
+    .filter(([, turn]) => turn !== JOB_PRIORITY.own)
     .map(([key, turn]) => `${key}:${turn}`)
     .sort();
   return [order.join(' '), said.join(' '), ahead, finishFirst, steady, strict].join('|');
@@ -202,7 +202,7 @@ function policyKey({ order, turns, ahead, finishFirst, steady, strict }: Policy)
 const FEW_JOBS = 25;
 
 /** What one course costs, in events among a few jobs: every event looks at all of them. */
-export const effortOf = (problem: Problem, { events }: Pick<Outcome, 'events'>): number =>
+export const effortOf = (problem: ScheduleInput, { events }: Pick<Outcome, 'events'>): number =>
   events * Math.max(1, problem.work.length / FEW_JOBS);
 
 /** Events of the simulation that one search may spend: about half a second on a small machine. */
@@ -215,7 +215,7 @@ const WORTH_S = 300;
  * Dispatching rules, the best of them improved by a local search that takes a worse neighbour now and then while it is young (simulated
  * annealing, Kirkpatrick et al. 1983). Seeded and counted in events, not in seconds: the same problem gives the same plan on every machine.
  */
-export function* searching(problem: Problem, events: number, from: Policy | null): Steps<Found> {
+export function* searching(problem: ScheduleInput, events: number, from: Policy | null): Steps<Found> {
   let spent = 0;
   let tried = 0;
   // A neighbour is often no other policy, or one that was looked at before: that costs nothing.
@@ -225,7 +225,7 @@ export function* searching(problem: Problem, events: number, from: Policy | null
     const key = policyKey(policy);
     const known = seen.get(key);
     if (known) return known;
-    const outcome = simulate(problem, policy);
+    const outcome = simulateSchedule(problem, policy);
     spent += effortOf(problem, outcome) + 50;
     const made = { policy, outcome, score: score(problem, outcome) };
     seen.set(key, made);
@@ -256,5 +256,5 @@ export function* searching(problem: Problem, events: number, from: Policy | null
 }
 
 /** The search at once. */
-export const search = (problem: Problem, events: number = EVENTS, from: Policy | null = null): Found =>
+export const search = (problem: ScheduleInput, events: number = EVENTS, from: Policy | null = null): Found =>
   finish(searching(problem, events, from));

@@ -1,8 +1,8 @@
 import { nightAfter, windowAt } from './calendar';
 import { finishItem, handsToWork, pause } from './people';
 import { handle, idleForGood, leave, load, turnOff, turnOn } from './presses';
-import type { Outcome, Policy, Problem } from './problem';
-import { AS_USUAL, begin, targetOf, type Chance, type Press, type Sim } from './state';
+import type { Outcome, Policy, ScheduleInput } from './problem';
+import { NO_CHANCE, begin, targetOf, type Chance, type ScheduledPress, type Sim } from './state';
 
 /** A simulation that goes on longer than this has lost its way. */
 const MOST_EVENTS = 2_000_000;
@@ -163,7 +163,7 @@ function handleAll(sim: Sim, hot: number[]): void {
 }
 
 /** A press that has nothing left to do, or stands idle over night, is turned off. */
-function rest(sim: Sim, index: number, p: Press): void {
+function rest(sim: Sim, index: number, p: ScheduledPress): void {
   if (idleForGood(sim, p) || (!sim.open && nightAfter(sim.problem.windows, sim.window - 1)))
     turnOff(sim, index);
 }
@@ -227,7 +227,7 @@ function noteWaits(sim: Sim, untilS: number): void {
   }
 }
 
-export interface SimulateOptions {
+export interface ScheduleOptions {
   readonly chance?: Chance;
   /** Keep every step. */
   readonly keep?: boolean;
@@ -239,10 +239,10 @@ export interface SimulateOptions {
  * One course of the work under a policy: discrete events, each taken as soon as what it needs is free (Law 2015, ch. 1). Hot presses come
  * before all else; what hands do away from the press can be left for them. The same policy, problem and chance give the same course.
  */
-export function simulate(
-  problem: Problem,
+export function simulateSchedule(
+  problem: ScheduleInput,
   policy: Policy,
-  { chance = AS_USUAL, keep = false, until = null }: SimulateOptions = {},
+  { chance = NO_CHANCE, keep = false, until = null }: ScheduleOptions = {},
 ): Outcome {
   const sim = begin(problem, policy, chance, keep);
   openOrClose(sim);

@@ -1,12 +1,12 @@
 import {
   routeKey,
-  TURN,
+  JOB_PRIORITY,
   type Done,
   type Policy,
   type PressOn,
-  type Problem,
+  type ScheduleInput,
   type Route,
-  type Segment,
+  type LoadStep,
 } from './problem';
 
 /*
@@ -21,7 +21,7 @@ export interface Chance {
   /** How many of so many pieces are spoiled. */
   readonly spoiled: (pieces: number, share: number) => number;
 }
-export const AS_USUAL: Chance = { time: (s) => s, spoiled: () => 0 };
+export const NO_CHANCE: Chance = { time: (s) => s, spoiled: () => 0 };
 
 type HandKind = 'trim' | 'tape' | 'finish';
 
@@ -45,7 +45,7 @@ export interface Person {
   endS: number;
 }
 
-export interface JobState {
+export interface ScheduledJob {
   sheetsLeft: number;
   sheetsDone: number;
   /** When sheets that were printed will be dry, in order; read from `dryFrom`. */
@@ -75,7 +75,7 @@ export interface JobState {
 
 type PressState = 'off' | 'warming' | 'idle' | 'going';
 
-export interface Press {
+export interface ScheduledPress {
   state: PressState;
   /** When it is to be looked at again while off, as found at a stamp. */
   againS: number;
@@ -83,7 +83,7 @@ export interface Press {
   onS: number;
   hotS: number;
   /** What it goes through: a change of setting or a load. */
-  segments: readonly Segment[];
+  segments: readonly LoadStep[];
   segment: number;
   /** What it is set to, and how many of its segments set it for the load that the others are. */
   setting: string | null;
@@ -114,15 +114,15 @@ interface Printer {
 }
 
 export interface Sim {
-  readonly problem: Problem;
+  readonly problem: ScheduleInput;
   readonly policy: Policy;
   readonly chance: Chance;
   readonly keep: boolean;
   nowS: number;
   window: number;
   open: boolean;
-  readonly jobs: JobState[];
-  readonly presses: Press[];
+  readonly jobs: ScheduledJob[];
+  readonly presses: ScheduledPress[];
   readonly printers: Printer[];
   readonly people: Person[];
   coolingNow: number;
@@ -158,7 +158,7 @@ export function fromSheets(total: number, sheets: number, k: number): number {
   return sheets <= 0 || k >= sheets ? total : Math.floor((total * k) / sheets);
 }
 
-function jobState(problem: Problem, index: number): JobState {
+function jobState(problem: ScheduleInput, index: number): ScheduledJob {
   const w = problem.work[index];
   const inPress = problem.presses.reduce((s, p) => (p.inPress?.work === index ? s + p.inPress.pieces : s), 0);
   const left = (w?.pieces ?? 0) + inPress + (w?.toFinish ?? 0);
@@ -188,18 +188,23 @@ function jobState(problem: Problem, index: number): JobState {
 }
 
 /** Routes of a press in the order they are taken: those a person put there first, then by turn and the policy's order. */
-function routesOf(problem: Problem, policy: Policy, press: number): Press['routes'] {
-  const turn = (work: number) => policy.turns.get(routeKey(work, press)) ?? TURN.own;
+function routesOf(problem: ScheduleInput, policy: Policy, press: number): ScheduledPress['routes'] {
+  const turn = (work: number) => policy.turns.get(routeKey(work, press)) ?? JOB_PRIORITY.own;
   const all = policy.order.flatMap((work) =>
     (problem.work[work]?.routes ?? [])
-      .filter((r) => r.press === press && turn(work) !== TURN.never)
+      .filter((r) => r.press === press && turn(work) !== JOB_PRIORITY.never)
       .map((route) => ({ work, route })),
   );
   const later = all.filter((r) => r.route.fromS <= 0).sort((a, b) => turn(a.work) - turn(b.work));
   return [...all.filter((r) => r.route.fromS > 0), ...later];
 }
 
-function pressState(problem: Problem, routes: Press['routes'], index: number, chance: Chance): Press {
+function pressState(
+  problem: ScheduleInput,
+  routes: ScheduledPress['routes'],
+  index: number,
+  chance: Chance,
+): ScheduledPress {
   const line = problem.presses[index];
   const inside = line?.inPress ?? null;
   const route = inside && (problem.work[inside.work]?.routes.find((r) => r.press === index) ?? null);
@@ -234,12 +239,12 @@ interface Fixed {
   readonly policy: Policy;
   readonly longestS: number;
   readonly pinsS: readonly number[];
-  readonly routes: readonly Press['routes'][];
+  readonly routes: readonly ScheduledPress['routes'][];
 }
-const fixedOf = new WeakMap<Problem, Fixed>();
+const fixedOf = new WeakMap<ScheduleInput, Fixed>();
 
 /** Calculated once for all plays of a plan. */
-function fixed(problem: Problem, policy: Policy): Fixed {
+function fixed(problem: ScheduleInput, policy: Policy): Fixed {
   const known = fixedOf.get(problem);
   if (known?.policy === policy) return known;
   const made: Fixed = {
@@ -257,13 +262,13 @@ function fixed(problem: Problem, policy: Policy): Fixed {
   return made;
 }
 
-const longest = (windows: Problem['windows']): number => {
+const longest = (windows: ScheduleInput['windows']): number => {
   let s = 0;
   for (const w of windows) s = Math.max(s, w.toS - w.fromS);
   return s;
 };
 
-export function begin(problem: Problem, policy: Policy, chance: Chance, keep: boolean): Sim {
+export function begin(problem: ScheduleInput, policy: Policy, chance: Chance, keep: boolean): Sim {
   const same = fixed(problem, policy);
   const jobs = problem.work.map((_, i) => jobState(problem, i));
   return {
@@ -313,12 +318,12 @@ export function begin(problem: Problem, policy: Policy, chance: Chance, keep: bo
 }
 
 /** Whether any of a job can be taped up soon: printed at the least. */
-export const inHand = (job: JobState): boolean =>
+export const inHand = (job: ScheduledJob): boolean =>
   job.taped + job.cut + job.beingTaped + job.beingCut + job.drySheets > 0 || job.dryFrom < job.dry.length;
 
 /** The job a press is for now: the first in its order that has pieces left and can go on, else the first that has pieces left. */
-export function targetOf(sim: Sim, p: Press): Press['routes'][number] | null {
-  let first: Press['routes'][number] | null = null;
+export function targetOf(sim: Sim, p: ScheduledPress): ScheduledPress['routes'][number] | null {
+  let first: ScheduledPress['routes'][number] | null = null;
   for (const r of p.routes) {
     const job = sim.jobs[r.work];
     if (!job || job.pool <= 0 || r.route.fromS > sim.nowS) continue;

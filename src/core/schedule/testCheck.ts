@@ -1,4 +1,4 @@
-import type { Done, Outcome, Problem } from './problem';
+import type { Done, Outcome, ScheduleInput } from './problem';
 
 /*
  * What every schedule must keep to, checked from its list of what was done and from the problem alone: nothing here is shared with the
@@ -26,7 +26,7 @@ function groups(done: readonly Done[], key: (d: Done) => string): ReadonlyMap<st
 const upTo = (steps: readonly { readonly atS: number; readonly n: number }[], atS: number): number =>
   steps.reduce((s, x) => (x.atS <= atS + NEAR ? s + x.n : s), 0);
 
-function resources(problem: Problem, done: readonly Done[]): string[] {
+function resources(problem: ScheduleInput, done: readonly Done[]): string[] {
   const wrong: string[] = [];
   for (const [who, list] of groups(
     done.filter((d) => d.person !== null),
@@ -58,7 +58,7 @@ function resources(problem: Problem, done: readonly Done[]): string[] {
 }
 
 /** No load is in a press while nobody is there, unless it was as the plan began or no stretch is long enough for it. */
-function outInTime(problem: Problem, done: readonly Done[]): string[] {
+function outInTime(problem: ScheduleInput, done: readonly Done[]): string[] {
   const longest = Math.max(...problem.windows.map((w) => w.toS - w.fromS));
   const loads = groups(
     done.filter((d) => (d.kind === 'hands' || d.kind === 'press') && d.part >= 0),
@@ -76,7 +76,7 @@ function outInTime(problem: Problem, done: readonly Done[]): string[] {
 }
 
 /** Hands away from the press work only while somebody is there; presses are loaded only then. */
-function hours(problem: Problem, done: readonly Done[]): string[] {
+function hours(problem: ScheduleInput, done: readonly Done[]): string[] {
   const within = (fromS: number, toS: number) =>
     problem.windows.some((w) => w.fromS - NEAR <= fromS && toS <= w.toS + NEAR);
   return done
@@ -85,7 +85,7 @@ function hours(problem: Problem, done: readonly Done[]): string[] {
     .map((d) => `${d.kind} of job ${String(d.work)} at ${d.fromS} while nobody is there`);
 }
 
-function circuits(problem: Problem, outcome: Outcome): string[] {
+function circuits(problem: ScheduleInput, outcome: Outcome): string[] {
   const wrong: string[] = [];
   const moments = outcome.on.flatMap((o) => [o.fromS, o.hotS]);
   problem.circuits.forEach((c, index) => {
@@ -103,7 +103,7 @@ function circuits(problem: Problem, outcome: Outcome): string[] {
 }
 
 /** Loads of one job: each through every step in order and for as long as it takes, on one press that is hot. */
-function loads(problem: Problem, outcome: Outcome, work: number): string[] {
+function loads(problem: ScheduleInput, outcome: Outcome, work: number): string[] {
   const wrong: string[] = [];
   const w = problem.work[work];
   if (!w) return wrong;
@@ -137,7 +137,7 @@ function loads(problem: Problem, outcome: Outcome, work: number): string[] {
 }
 
 /** No step before what it is made of: counted, since pieces of a job are alike. */
-function causes(problem: Problem, outcome: Outcome, work: number): string[] {
+function causes(problem: ScheduleInput, outcome: Outcome, work: number): string[] {
   const wrong: string[] = [];
   const w = problem.work[work];
   if (!w) return wrong;
@@ -192,7 +192,7 @@ function causes(problem: Problem, outcome: Outcome, work: number): string[] {
 }
 
 /** Everything a schedule does that it may not; empty for a right one. Jobs no press takes are left out. */
-export function wrongs(problem: Problem, outcome: Outcome): readonly string[] {
+export function wrongs(problem: ScheduleInput, outcome: Outcome): readonly string[] {
   const going = problem.work.flatMap((w, i) => (w.routes.length > 0 ? [i] : []));
   return [
     ...resources(problem, outcome.done),

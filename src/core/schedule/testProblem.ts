@@ -1,6 +1,6 @@
 import { finish } from '../basics/steps';
 import { playing } from './chance';
-import type { Policy, Problem, Work } from './problem';
+import type { Policy, ScheduleInput, Work } from './problem';
 
 export const shuffled = (n: number, random: () => number): number[] => {
   const order = Array.from({ length: n }, (_, i) => i);
@@ -11,9 +11,9 @@ export const shuffled = (n: number, random: () => number): number[] => {
   return order;
 };
 /** So many plays, whatever is known before. */
-export const plays = (problem: Problem, policy: Policy, count: number, seed = 1) =>
+export const plays = (problem: ScheduleInput, policy: Policy, count: number, seed = 1) =>
   finish(playing(problem, policy, { most: count, least: count, seed }));
-export const plain = (problem: Problem): Policy => ({
+export const plainPolicy = (problem: ScheduleInput): Policy => ({
   order: problem.work.map((_, i) => i),
   turns: new Map(),
   ahead: 2,
@@ -58,7 +58,7 @@ export const ONE: Work = {
   logSd: 0,
   spoilage: 0,
 };
-export const SMALL: Problem = {
+export const SMALL: ScheduleInput = {
   windows: [{ fromS: 0, toS: 36_000 }],
   people: 1,
   printers: 1,

@@ -1,5 +1,5 @@
 import { seeded } from '../random/random';
-import type { CircuitLine, PressLine, Problem, Route, Segment, Window, Work } from './problem';
+import type { CircuitLine, PressLine, ScheduleInput, Route, LoadStep, WorkingTime, Work } from './problem';
 
 /** Shops made up from a seed, for tests and measurements. */
 export interface ShopSize {
@@ -9,17 +9,17 @@ export interface ShopSize {
   readonly people: number;
 }
 
-const hand = (s: number, logSd = 0.2): Segment => ({ hands: true, s, logSd });
-const alone = (s: number): Segment => ({ hands: false, s, logSd: 0.02 });
+const hand = (s: number, logSd = 0.2): LoadStep => ({ hands: true, s, logSd });
+const alone = (s: number): LoadStep => ({ hands: false, s, logSd: 0.02 });
 
 /** Two working days with a break each, over and over. */
-const usualDays = (days: number): readonly Window[] =>
+const usualDays = (days: number): readonly WorkingTime[] =>
   Array.from({ length: days }, (_, d) => [
     { fromS: d * 86_400, toS: d * 86_400 + 3 * 3600 },
     { fromS: d * 86_400 + 3.5 * 3600, toS: d * 86_400 + 8 * 3600 },
   ]).flat();
 
-export function madeUpShop(seed: number, size: ShopSize, loose = false): Problem {
+export function madeUpShop(seed: number, size: ShopSize, loose = false): ScheduleInput {
   const random = seeded(seed);
   const between = (a: number, b: number) => a + random() * (b - a);
   const whole = (a: number, b: number) => Math.floor(between(a, b + 1));

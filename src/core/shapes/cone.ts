@@ -82,7 +82,7 @@ export function besideGenerator(c: Cone, azimuth: number, offMm: number, slantMm
 }
 
 /** One side of a patch: a generator, or a cut parallel to it `offMm` further on. */
-export interface Side {
+export interface PatchSide {
   readonly azimuth: number;
   readonly offMm: number;
 }
@@ -91,8 +91,8 @@ export interface Side {
 export interface Patch {
   readonly fromMm: number;
   readonly toMm: number;
-  readonly left: Side;
-  readonly right: Side;
+  readonly left: PatchSide;
+  readonly right: PatchSide;
 }
 
 /** The two parallels of a patch as arcs of at most a quarter turn each, so that no arc is ambiguous. */
@@ -108,7 +108,7 @@ function parallel(c: Cone, from: number, to: number, slantMm: number): Vertex[] 
 
 /** The contour of a patch: along the top to the right, down, back along the foot, and up. Exact: arcs stay arcs. */
 export function patchContour(c: Cone, patch: Patch): Contour {
-  const at = (side: Side, v: number) => besideGenerator(c, side.azimuth, side.offMm, v);
+  const at = (side: PatchSide, v: number) => besideGenerator(c, side.azimuth, side.offMm, v);
   const { fromMm: v0, toMm: v1, left, right } = patch;
   const top = parallel(c, at(left, v0), at(right, v0), v0);
   const foot = parallel(c, at(right, v1), at(left, v1), v1);

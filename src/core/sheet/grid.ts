@@ -1,6 +1,6 @@
 import type { Line } from '../geometry/plane';
 import { guillotine } from './nest/guillotine';
-import type { NestPlacement, Nest, NestArea, NestShape, Turn } from './nest/shape';
+import type { NestPlacement, Nest, NestArea, NestShape, QuarterTurn } from './nest/shape';
 
 export interface GridSheet {
   readonly placements: readonly NestPlacement[];
@@ -11,7 +11,7 @@ export interface GridSheet {
 const fitCount = (room: number, size: number, gap: number): number =>
   Math.max(0, Math.floor((room + gap + 1e-9) / (size + gap)));
 
-function gridTurned(s: NestShape, area: NestArea, turn: Turn): GridSheet {
+function gridTurned(s: NestShape, area: NestArea, turn: QuarterTurn): GridSheet {
   const [w, h] = turn === 0 ? [s.widthMm, s.heightMm] : [s.heightMm, s.widthMm];
   const { gapMm: gap } = area;
   const cols = fitCount(area.widthMm, w, gap);

@@ -16,16 +16,16 @@ import {
   type Nest,
   type NestArea,
   type NestShape,
-  type Turn,
+  type QuarterTurn,
 } from './nest/shape';
 
 /** Room round every bleed for ticks and the rim mark, mm. */
 const TICK_ROOM_MM = 3;
 /** Strip for the ruler bar and the label, mm. */
-export const STRIP_MM = 9;
+export const LABEL_STRIP_MM = 9;
 
 /** Pieces of one printed outline: a whole wrap, or one panel of it. */
-export interface Part {
+export interface SheetPart {
   /** Printed outline and its box, pattern mm. */
   readonly outline: Ring;
   readonly box: Rect;
@@ -42,7 +42,7 @@ export interface PiecePlacement {
   readonly part: number;
   /** Which piece of its part, from 0. On sheets printed more than once, which of that sheet. */
   readonly piece: number;
-  readonly turn: Turn;
+  readonly turn: QuarterTurn;
   /** Printed box on the page, mm. */
   readonly box: Rect;
   /** Pattern mm to page mm, mirrored when the application mirrors. */
@@ -85,7 +85,7 @@ export interface SheetLayout {
 }
 
 export interface LayoutInput {
-  readonly parts: readonly Part[];
+  readonly parts: readonly SheetPart[];
   readonly paper: Paper;
   readonly marginsMm: Printer['marginsMm'];
   readonly gapMm: number;
@@ -110,8 +110,8 @@ interface Room {
 function roomOf(input: LayoutInput, stripAtFoot: boolean): Room {
   const { top, right, bottom, left } = input.marginsMm;
   const { widthMm, heightMm } = input.paper;
-  const width = widthMm - left - right - (stripAtFoot ? 0 : STRIP_MM) - 2 * TICK_ROOM_MM;
-  const height = heightMm - top - bottom - (stripAtFoot ? STRIP_MM : 0) - 2 * TICK_ROOM_MM;
+  const width = widthMm - left - right - (stripAtFoot ? 0 : LABEL_STRIP_MM) - 2 * TICK_ROOM_MM;
+  const height = heightMm - top - bottom - (stripAtFoot ? LABEL_STRIP_MM : 0) - 2 * TICK_ROOM_MM;
   return {
     upright: stripAtFoot,
     area: {
@@ -132,7 +132,7 @@ const nestArea = ({ area }: Room, input: LayoutInput): NestArea => ({
 
 const flipX = (ring: Ring, box: Rect): Ring => ring.map((p) => ({ x: 2 * box.x + box.width - p.x, y: p.y }));
 
-const shapeOf = (p: Part, mirror: boolean, count: number): NestShape =>
+const shapeOf = (p: SheetPart, mirror: boolean, count: number): NestShape =>
   nestShape(mirror ? flipX(p.outline, p.box) : p.outline, count);
 
 /** Pieces on one sheet before it is drawn: in the area's own mm. */
@@ -180,7 +180,7 @@ function mostBy(s: NestShape, area: NestArea): number {
 }
 
 /** Copies of one part: one full sheet again and again, and a last one. */
-function fillAlike(input: LayoutInput, room: Room, part: Part, find: Find): Try {
+function fillAlike(input: LayoutInput, room: Room, part: SheetPart, find: Find): Try {
   const area = nestArea(room, input);
   const shape = shapeOf(part, input.mirror, part.pieces);
   const most = mostBy(shape, area);
@@ -274,7 +274,7 @@ function drawn(input: LayoutInput, room: Room, f: Filled): SheetPlacements {
   const fit = compensated(input.paper, heightMm);
   const number = [...f.first];
   const placements = readingOrder(f.placements).map((l): PiecePlacement => {
-    const { box } = input.parts[l.shape] as Part;
+    const { box } = input.parts[l.shape] as SheetPart;
     const piece = number[l.shape] ?? 0;
     number[l.shape] = piece + 1;
     const [x, y] = [left + l.x, top + l.y];
@@ -290,14 +290,14 @@ function drawn(input: LayoutInput, room: Room, f: Filled): SheetPlacements {
   const stripRect: Rect = upright
     ? {
         x: area.x - TICK_ROOM_MM,
-        y: heightMm - input.marginsMm.bottom - STRIP_MM,
+        y: heightMm - input.marginsMm.bottom - LABEL_STRIP_MM,
         width: area.width + 2 * TICK_ROOM_MM,
-        height: STRIP_MM,
+        height: LABEL_STRIP_MM,
       }
     : {
         x: area.x + area.width + TICK_ROOM_MM,
         y: area.y - TICK_ROOM_MM,
-        width: STRIP_MM,
+        width: LABEL_STRIP_MM,
         height: heightMm - input.marginsMm.top - input.marginsMm.bottom,
       };
   const onPage = (p: { x: number; y: number }) => ({ x: p.x + left, y: p.y + top });
@@ -356,7 +356,7 @@ export function needMm(
   const a = box.width + 2 * TICK_ROOM_MM + left + right;
   const b = box.height + 2 * TICK_ROOM_MM + top + bottom;
   const [short, long] = a <= b ? [a, b] : [b, a];
-  return { shortMm: short, longMm: long + STRIP_MM };
+  return { shortMm: short, longMm: long + LABEL_STRIP_MM };
 }
 
 const marginsLeaveNothing = ({ marginsMm: m, paper }: Pick<LayoutInput, 'marginsMm' | 'paper'>): boolean =>

@@ -7,9 +7,9 @@ import type { SeamMethod } from '../shop/settings';
 import type { Pattern } from '../wrap/pattern';
 import { sizeRoundWrap } from '../wrap/roundWrap';
 import { wrapInput } from '../wrap/testWraps';
-import { layoutSheet, STRIP_MM, type SheetLayout } from './layout';
+import { layoutSheet, LABEL_STRIP_MM, type SheetLayout } from './layout';
 import { pieceAlone, type Page, type PageItem } from './pages';
-import { drawPages, layoutInput, paperOf, printOf, type Asked } from './testSheets';
+import { drawPages, layoutInput, paperOf, printOf, type LayoutOverrides } from './testSheets';
 
 const A3 = paperOf('a3');
 const A4 = paperOf('a4');
@@ -25,7 +25,7 @@ const placedText = (pattern: Pattern) => [placeText(WORDS, { pattern, bend: null
 
 const patternOf = (seamMethod: SeamMethod): Pattern => sizeRoundWrap(wrapInput({ seamMethod })).pattern;
 
-function lay(pattern: Pattern, over: Asked = {}): SheetLayout {
+function lay(pattern: Pattern, over: LayoutOverrides = {}): SheetLayout {
   const r = layoutSheet(layoutInput(pattern, over));
   if (!r.ok) throw new Error(english.text(r.problem.what));
   return r.value;
@@ -80,7 +80,7 @@ describe('marks', () => {
     const rect = layout.sheets[0]?.strip.rect ?? { x: NaN, y: NaN };
     for (const b of blocks) {
       expect(b.from.y).toBeGreaterThanOrEqual(rect.y);
-      expect(b.to.y).toBeLessThanOrEqual(rect.y + STRIP_MM);
+      expect(b.to.y).toBeLessThanOrEqual(rect.y + LABEL_STRIP_MM);
     }
   });
 

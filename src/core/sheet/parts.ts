@@ -2,7 +2,7 @@ import { flatten } from '../geometry/contour';
 import { rectCorners } from '../geometry/plane';
 import type { Ring } from '../geometry/ring';
 import { mainFace, type Pattern } from '../wrap/pattern';
-import type { Piece } from '../art/names';
+import type { NamedPiece } from '../art/names';
 
 /** A piece of the job's layout as the lists name it. */
 export interface NamedPart {
@@ -10,7 +10,7 @@ export interface NamedPart {
   readonly blank: string;
   /** 0 where the wrap is printed whole. */
   readonly panel: number;
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly NamedPiece[];
 }
 
 const OUTLINE_TOLERANCE_MM = 0.03;

@@ -2,11 +2,11 @@ import { compose, mirrorX, rotate, scale, translate, type Affine } from '../geom
 import type { Rect } from '../geometry/plane';
 import type { Paper } from '../shop/paper';
 import { scaleOf } from '../calibration/calibration';
-import type { Turn } from './nest/shape';
+import type { QuarterTurn } from './nest/shape';
 
 /** Pattern mm to page mm for a piece whose turned box starts at (x, y). */
-export function placementMatrix(box: Rect, x: number, y: number, turn: Turn, mirror: boolean): Affine {
-  const corner: Readonly<Record<Turn, readonly [number, number]>> = {
+export function placementMatrix(box: Rect, x: number, y: number, turn: QuarterTurn, mirror: boolean): Affine {
+  const corner: Readonly<Record<QuarterTurn, readonly [number, number]>> = {
     0: [0, 0],
     90: [box.height, 0],
     180: [box.width, box.height],

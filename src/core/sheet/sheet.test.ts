@@ -7,12 +7,12 @@ import type { Pattern } from '../wrap/pattern';
 import { straightPattern } from '../wrap/testWraps';
 import { layoutSheet, needMm, type SheetPlacements, type SheetLayout } from './layout';
 import { rulerFor, type PageLabel } from './pages';
-import { drawPages, layoutInput, margins, paperOf, printOf, type Asked } from './testSheets';
+import { drawPages, layoutInput, equalMargins, paperOf, printOf, type LayoutOverrides } from './testSheets';
 
 const patternOf = straightPattern;
 
 const A3 = paperOf('a3');
-const input = (pattern: Pattern, over: Asked = {}) => layoutInput(pattern, { pieces: 24, ...over });
+const input = (pattern: Pattern, over: LayoutOverrides = {}) => layoutInput(pattern, { pieces: 24, ...over });
 const LABEL: PageLabel = {
   job: 'Night <job>',
   blank: 'straight steel',
@@ -122,7 +122,7 @@ test('the stated need is just enough', () => {
       fc.double({ min: 20, max: 260, noNaN: true }),
       (circumference, wall) => {
         const pattern = patternOf(circumference, wall);
-        const { shortMm, longMm } = needMm(pattern.whole, margins(3));
+        const { shortMm, longMm } = needMm(pattern.whole, equalMargins(3));
         const on = (w: number, h: number) =>
           layoutSheet(input(pattern, { pieces: 1, paper: { ...A3, widthMm: w, heightMm: h } })).ok;
         expect(on(shortMm + 0.01, longMm + 0.01)).toBe(true);

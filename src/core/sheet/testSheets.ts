@@ -5,7 +5,7 @@ import { printedOutline } from './parts';
 import { contourArea } from '../geometry/contour';
 import type { Paper } from '../shop/paper';
 import { mainFace, type Pattern } from '../wrap/pattern';
-import type { LayoutInput, Part, SheetLayout } from './layout';
+import type { LayoutInput, SheetPart, SheetLayout } from './layout';
 import { drawPage, type Page, type PageLabel, type Print } from './pages';
 
 export const paperOf = (id: string): Paper => {
@@ -14,7 +14,7 @@ export const paperOf = (id: string): Paper => {
   return found;
 };
 
-const partOf = (pattern: Pattern, pieces: number): Part => ({
+const partOf = (pattern: Pattern, pieces: number): SheetPart => ({
   outline: printedOutline(pattern),
   box: pattern.whole,
   trimMm2: Math.abs(contourArea(mainFace(pattern).trim)),
@@ -23,14 +23,14 @@ const partOf = (pattern: Pattern, pieces: number): Part => ({
   alike: true,
 });
 
-export const margins = (mm: number): LayoutInput['marginsMm'] => ({
+export const equalMargins = (mm: number): LayoutInput['marginsMm'] => ({
   top: mm,
   right: mm,
   bottom: mm,
   left: mm,
 });
 
-export interface Asked extends Partial<Omit<LayoutInput, 'parts' | 'marginsMm'>> {
+export interface LayoutOverrides extends Partial<Omit<LayoutInput, 'parts' | 'marginsMm'>> {
   readonly pieces?: number;
   readonly marginMm?: number;
 }
@@ -38,11 +38,11 @@ export interface Asked extends Partial<Omit<LayoutInput, 'parts' | 'marginsMm'>>
 /** One wrap laid on A3 unless told otherwise. */
 export const layoutInput = (
   pattern: Pattern,
-  { pieces = 1, marginMm = 3, ...over }: Asked = {},
+  { pieces = 1, marginMm = 3, ...over }: LayoutOverrides = {},
 ): LayoutInput => ({
   parts: [partOf(pattern, pieces)],
   paper: paperOf('a3'),
-  marginsMm: margins(marginMm),
+  marginsMm: equalMargins(marginMm),
   gapMm: 4,
   mirror: true,
   cut: 'knife',

@@ -4,10 +4,10 @@ import { quoteSchema } from './quote';
 import { movementSchema, stockItemSchema } from './stock';
 
 /** What a shop keeps that no plan of a job draws on: its shelf and its quotes. */
-export const booksSchema = z.strictObject({
+export const stockAndQuotesSchema = z.strictObject({
   items: z.array(stockItemSchema).check(z.maxLength(5000)),
   movements: z.array(movementSchema).check(z.maxLength(500_000)),
   quotes: z.array(quoteSchema).check(z.maxLength(50_000)),
 });
-export type Books = z.infer<typeof booksSchema>;
-export const NO_BOOKS: Books = { items: [], movements: [], quotes: [] };
+export type StockAndQuotes = z.infer<typeof stockAndQuotesSchema>;
+export const NO_BOOKS: StockAndQuotes = { items: [], movements: [], quotes: [] };

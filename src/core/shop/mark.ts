@@ -10,7 +10,7 @@ const facePointSchema = z.strictObject({ xMm: alongSchema, yMm: alongSchema });
 export type FacePoint = z.infer<typeof facePointSchema>;
 
 const EDGES = ['top', 'foot', 'left', 'right'] as const;
-export type Edge = (typeof EDGES)[number];
+export type MarkEdge = (typeof EDGES)[number];
 
 /** Where a fault lies on the face: a point, a line, one edge, an area, or all of it. */
 const placeSchema = z.discriminatedUnion('kind', [

@@ -23,7 +23,7 @@ export type SpoiledWhy = (typeof SPOILED_WHY)[number];
 
 /** What hands do while a press is closed. */
 const BETWEEN = ['taped', 'unwrapped', 'packed'] as const;
-export type Between = (typeof BETWEEN)[number];
+export type HandTaskId = (typeof BETWEEN)[number];
 
 export const personSchema = z
   .string()

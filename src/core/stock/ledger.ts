@@ -3,7 +3,7 @@ import type { Movement, MovementKind, StockItem } from '../shop/stock';
 const ORDER: ReadonlySet<MovementKind> = new Set(['ordered', 'cancelled']);
 
 /** Amounts are kept to a thousandth: metres of roll and millilitres of ink are not whole. */
-export const amountOf = (v: number): number => Math.round(v * 1000) / 1000;
+export const roundedAmount = (v: number): number => Math.round(v * 1000) / 1000;
 
 /** What the ledger comes to for one item. */
 export interface Balance {
@@ -35,12 +35,12 @@ interface Order {
  */
 function settled(lots: ReadonlyMap<string, number>): Balance['lots'] {
   let owed = 0;
-  for (const count of lots.values()) owed = amountOf(owed + Math.max(0, -count));
+  for (const count of lots.values()) owed = roundedAmount(owed + Math.max(0, -count));
   const left: { lot: string; count: number }[] = [];
   for (const [lot, count] of lots) {
     const taken = Math.min(owed, Math.max(0, count));
-    owed = amountOf(owed - taken);
-    if (count - taken > 0) left.push({ lot, count: amountOf(count - taken) });
+    owed = roundedAmount(owed - taken);
+    if (count - taken > 0) left.push({ lot, count: roundedAmount(count - taken) });
   }
   return owed > 0 ? [...left, { lot: '', count: -owed }] : left;
 }
@@ -53,16 +53,16 @@ export function balanceOf(lines: readonly Movement[]): Balance {
   for (const m of sorted) {
     if (m.orderId !== null) {
       const o = orders.get(m.orderId) ?? { orderId: m.orderId, left: 0, expectedOn: m.expectedOn, at: m.at };
-      o.left = amountOf(o.left + (m.kind === 'received' ? -m.change : m.change));
+      o.left = roundedAmount(o.left + (m.kind === 'received' ? -m.change : m.change));
       o.expectedOn = m.expectedOn ?? o.expectedOn;
       orders.set(m.orderId, o);
     }
-    if (!ORDER.has(m.kind)) lots.set(m.lot, amountOf((lots.get(m.lot) ?? 0) + m.change));
+    if (!ORDER.has(m.kind)) lots.set(m.lot, roundedAmount((lots.get(m.lot) ?? 0) + m.change));
   }
   const open = [...orders.values()].filter((o) => o.left > 0);
   return {
-    onHand: amountOf([...lots.values()].reduce((a, b) => a + b, 0)),
-    onOrder: amountOf(open.reduce((s, o) => s + o.left, 0)),
+    onHand: roundedAmount([...lots.values()].reduce((a, b) => a + b, 0)),
+    onOrder: roundedAmount(open.reduce((s, o) => s + o.left, 0)),
     lots: settled(lots),
     orders: open.sort(
       (a, b) => (a.expectedOn ?? '9999').localeCompare(b.expectedOn ?? '9999') || a.at - b.at,
@@ -95,7 +95,7 @@ export const line = (given: LineGiven): Movement => ({
   by: null,
   note: '',
   ...given,
-  change: amountOf(given.change),
+  change: roundedAmount(given.change),
 });
 
 /** Where a count puts what it found besides: in the lot there is, or in none where there are several to choose from. */
@@ -112,7 +112,7 @@ export function countedLines(
 ): readonly Movement[] {
   const { lot, id, ...rest } = given;
   const has = lot === null ? b.onHand : (b.lots.find((l) => l.lot === lot)?.count ?? 0);
-  const change = amountOf(counted - has);
+  const change = roundedAmount(counted - has);
   if (change === 0) return [];
   return [
     line({

@@ -1,8 +1,8 @@
-import { demoBooks } from '../demo/books';
+import { demoStockAndQuotes } from '../demo/books';
 import { balanceOf, line } from './ledger';
 import { printedLines, putBackLines, sheetsPrinted, takenBy, type Printing } from './printing';
 
-const { items } = demoBooks(0);
+const { items } = demoStockAndQuotes(0);
 let made = 0;
 const newId = () => `l-${(made += 1)}`;
 const THREE: Printing = {

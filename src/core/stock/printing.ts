@@ -15,7 +15,7 @@ export interface Printing {
 }
 
 /** What a printing takes of one item. */
-export interface Taken {
+export interface StockUse {
   readonly item: StockItem;
   readonly amount: number;
 }
@@ -24,7 +24,7 @@ export interface Taken {
  * Paper and ink that a printing takes off the shelf: whole sheets or metres of the roll, and as much ink as its money buys at the shelf's price.
  * What the shelf does not keep is not counted.
  */
-export function takenBy(items: readonly StockItem[], p: Printing): readonly Taken[] {
+export function takenBy(items: readonly StockItem[], p: Printing): readonly StockUse[] {
   const of = (kind: StockItem['kind'], id: string) => items.find((i) => i.kind === kind && i.ofId === id);
   const paper = of('paper', p.paperId);
   const ink = of('ink', p.printerId);
@@ -33,7 +33,7 @@ export function takenBy(items: readonly StockItem[], p: Printing): readonly Take
     paper && { item: paper, amount: paper.unit === 'metres' ? p.rollM : p.sheets },
     ink && inkEach > 0 && { item: ink, amount: Math.round((p.inkCents / inkEach) * 10) / 10 },
   ];
-  return all.filter((t): t is Taken => !!t && t.amount > 0);
+  return all.filter((t): t is StockUse => !!t && t.amount > 0);
 }
 
 /** Says of a line that puts back what it puts back. */
@@ -41,7 +41,7 @@ const PRINTED = 'printed';
 
 type Given = Pick<Movement, 'at' | 'jobId'> & { readonly newId: () => string };
 
-export const printedLines = (taken: readonly Taken[], { newId, ...given }: Given): readonly Movement[] =>
+export const printedLines = (taken: readonly StockUse[], { newId, ...given }: Given): readonly Movement[] =>
   taken.map(({ item, amount }) =>
     line({ ...given, id: newId(), itemId: item.id, kind: 'printed', change: -amount }),
   );

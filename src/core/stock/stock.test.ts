@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { movementSchema, stockItemSchema, type Movement, type StockItem } from '../shop/stock';
 import { balanceOf, balances, countedLines, line, NO_BALANCE, runLines } from './ledger';
-import { daysBefore, eachCents, outlook } from './wants';
+import { daysBefore, eachCents, forecastItem } from './wants';
 
 const MUG: StockItem = stockItemSchema.parse({
   id: 'mug',
@@ -156,7 +156,7 @@ describe('what to order', () => {
 
   test('whole cases, in time for the job that is short, carriage days before it', () => {
     // 30 on hand, 60 taken, 12 to stay: 42 lacking, two cases of 36.
-    const o = outlook(MUG, have(30), [want(60, '2026-12-10')]);
+    const o = forecastItem(MUG, have(30), [want(60, '2026-12-10')]);
     expect(o).toMatchObject({
       taken: 60,
       free: -30,
@@ -172,20 +172,20 @@ describe('what to order', () => {
       onOrder: 72,
       orders: [{ orderId: 'o', left: 72, expectedOn, at: 0 }],
     });
-    expect(outlook(MUG, arriving('2026-12-08'), [want(60, '2026-12-10')])).toMatchObject({
+    expect(forecastItem(MUG, arriving('2026-12-08'), [want(60, '2026-12-10')])).toMatchObject({
       cases: 0,
       shortFor: null,
     });
-    expect(outlook(MUG, arriving('2026-12-12'), [want(60, '2026-12-10')])).toMatchObject({
+    expect(forecastItem(MUG, arriving('2026-12-12'), [want(60, '2026-12-10')])).toMatchObject({
       cases: 0,
       shortFor: 'Market mugs',
     });
   });
 
   test('below the least it is ordered without a date; with enough of it, not at all', () => {
-    expect(outlook(MUG, have(11), [])).toMatchObject({ cases: 1, orderBy: null, shortFor: null });
-    expect(outlook(MUG, have(12), [])).toMatchObject({ cases: 0 });
-    expect(outlook(MUG, have(-3), [])).toMatchObject({ cases: 1, free: -3 });
+    expect(forecastItem(MUG, have(11), [])).toMatchObject({ cases: 1, orderBy: null, shortFor: null });
+    expect(forecastItem(MUG, have(12), [])).toMatchObject({ cases: 0 });
+    expect(forecastItem(MUG, have(-3), [])).toMatchObject({ cases: 1, free: -3 });
   });
 
   test('days and prices', () => {

@@ -1,8 +1,8 @@
 import type { StockItem } from '../shop/stock';
-import { amountOf, type Balance } from './ledger';
+import { roundedAmount, type Balance } from './ledger';
 
 /** What a job will take of an item, and by when it has to lie there: the day its work begins. */
-export interface Want {
+export interface StockNeed {
   readonly jobId: string;
   readonly jobName: string;
   readonly itemId: string;
@@ -12,10 +12,10 @@ export interface Want {
 }
 
 /** An item with what becomes of it. */
-export interface Outlook {
+export interface ItemForecast {
   readonly item: StockItem;
   readonly balance: Balance;
-  readonly wants: readonly Want[];
+  readonly wants: readonly StockNeed[];
   /** All that jobs will take. */
   readonly taken: number;
   /** On hand less what jobs will take; below nothing, it is short. */
@@ -34,10 +34,10 @@ const DAY_MS = 86_400_000;
 export const daysBefore = (day: string, days: number): string =>
   new Date(Date.parse(`${day}T00:00:00Z`) - days * DAY_MS).toISOString().slice(0, 10);
 
-const byDate = (a: Want, b: Want): number => (a.by ?? '9999').localeCompare(b.by ?? '9999');
+const byDate = (a: StockNeed, b: StockNeed): number => (a.by ?? '9999').localeCompare(b.by ?? '9999');
 
 /** The first want that neither shelf nor orders cover in time, with how much is there by then. */
-function firstShort(item: StockItem, b: Balance, wants: readonly Want[]): Want | null {
+function firstShort(item: StockItem, b: Balance, wants: readonly StockNeed[]): StockNeed | null {
   let taken = 0;
   for (const w of wants) {
     taken += w.count;
@@ -52,10 +52,10 @@ function firstShort(item: StockItem, b: Balance, wants: readonly Want[]): Want |
 /**
  * What to order of an item, in whole cases, by when. Orders on the way count; what jobs will take and the least the shop wants to keep do too.
  */
-export function outlook(item: StockItem, balance: Balance, all: readonly Want[]): Outlook {
+export function forecastItem(item: StockItem, balance: Balance, all: readonly StockNeed[]): ItemForecast {
   const wants = all.filter((w) => w.itemId === item.id).sort(byDate);
-  const taken = amountOf(wants.reduce((s, w) => s + w.count, 0));
-  const free = amountOf(balance.onHand - taken);
+  const taken = roundedAmount(wants.reduce((s, w) => s + w.count, 0));
+  const free = roundedAmount(balance.onHand - taken);
   const lacking = item.lowAt - (free + balance.onOrder);
   const cases = lacking > 1e-9 ? Math.ceil(lacking / item.caseSize - 1e-9) : 0;
   const short = firstShort(item, balance, wants);

@@ -10,7 +10,7 @@ import {
   radiusAt,
   type Cone,
   type Patch,
-  type Side,
+  type PatchSide,
 } from '../shapes/cone';
 import { boundsOfContour, moveContour, type Contour } from '../geometry/contour';
 import { around, type Line, type Point, type Rect } from '../geometry/plane';
@@ -35,9 +35,9 @@ export interface RoundPatternInput {
   readonly wallCircumferenceMm: number;
   readonly band: Band;
   /** Sides of the paper before the seam method adds or takes anything, and after. */
-  readonly base: { readonly left: Side; readonly right: Side };
-  readonly left: Side;
-  readonly right: Side;
+  readonly base: { readonly left: PatchSide; readonly right: PatchSide };
+  readonly left: PatchSide;
+  readonly right: PatchSide;
   readonly printedOverMm: number;
   readonly bleed: Bleeds;
   readonly safeMm: number;
@@ -46,24 +46,24 @@ export interface RoundPatternInput {
   readonly ownMarks: readonly { readonly id: string; readonly alongMm: number }[];
 }
 
-const shift = (side: Side, by: number): Side => ({ ...side, offMm: side.offMm + by });
+const shift = (side: PatchSide, by: number): PatchSide => ({ ...side, offMm: side.offMm + by });
 
 /** Drawing of one unrolled wall: patches and lines of the cone, set so that the trim box starts at 0, 0. */
 interface Sheet {
   readonly roll: Roll;
   readonly patch: (p: Patch) => Contour;
   /** A point `offMm` beside a generator, v down the wall. */
-  readonly point: (side: Side, v: number) => Point;
+  readonly point: (side: PatchSide, v: number) => Point;
 }
 
 function sheetOf(input: RoundPatternInput): Sheet {
   const { cone, left, right } = input;
   const mid = cone.slantMm / 2;
-  const at = (side: Side, v: number) => besideGenerator(cone, side.azimuth, side.offMm, v);
+  const at = (side: PatchSide, v: number) => besideGenerator(cone, side.azimuth, side.offMm, v);
   const fromRad = at(left, mid);
   const toRad = at(right, mid);
   const middleRad = (fromRad + toRad) / 2;
-  const turned = (side: Side): Side => ({ ...side, azimuth: side.azimuth - middleRad });
+  const turned = (side: PatchSide): PatchSide => ({ ...side, azimuth: side.azimuth - middleRad });
   const raw = (p: Patch) => patchContour(cone, { ...p, left: turned(p.left), right: turned(p.right) });
   const box = boundsOfContour(raw({ fromMm: 0, toMm: cone.slantMm, left, right }));
   const roll: Roll = {
@@ -86,12 +86,12 @@ function sheetOf(input: RoundPatternInput): Sheet {
 }
 
 /** Marks at the corners, the front and the meeting line, all outside what is printed. */
-function ticksOf(input: RoundPatternInput, sheet: Sheet, front: Side): Line[] {
+function ticksOf(input: RoundPatternInput, sheet: Sheet, front: PatchSide): Line[] {
   const { bleed, grip, left, right, base, cone } = input;
   const h = cone.slantMm;
   const top = -Math.max(bleed.rimMm, grip === 'rim' ? GRIP_MM : 0);
   const foot = h + Math.max(bleed.footMm, grip === 'foot' ? GRIP_MM : 0);
-  const line = (a: Side, va: number, b: Side, vb: number): Line => ({
+  const line = (a: PatchSide, va: number, b: PatchSide, vb: number): Line => ({
     from: sheet.point(a, va),
     to: sheet.point(b, vb),
   });
@@ -219,7 +219,7 @@ export function roundPattern(input: RoundPatternInput): Pattern {
         right: shift(right, -over - safeMm),
       })
     : null;
-  const front: Side = { azimuth: onto(0, sheet.roll.fromRad, sheet.roll.toRad), offMm: 0 };
+  const front: PatchSide = { azimuth: onto(0, sheet.roll.fromRad, sheet.roll.toRad), offMm: 0 };
   const gripContour =
     grip === null
       ? null

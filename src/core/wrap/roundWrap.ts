@@ -1,7 +1,7 @@
 import { errorShape } from '../figures/interval';
 import { derive, exact, measured, minus, plus, scaled, uniformU, type Uncertain } from '../figures/uncertain';
 import type { Band } from '../shapes/band';
-import { coneOfSlant, cosineOf, sectorOf, type Cone, type Sector, type Side } from '../shapes/cone';
+import { coneOfSlant, cosineOf, sectorOf, type Cone, type Sector, type PatchSide } from '../shapes/cone';
 import type { RoundShape } from '../shop/blank';
 import type { SeamMethod } from '../shop/settings';
 import { closingError, longFor19In20, seamChance, type PrintUncertainty } from './error';
@@ -81,7 +81,10 @@ function paperCone(
 }
 
 /** The paper's sides before the seam method: closed on the seam, or against the handle. */
-function baseSides(seamDeg: number, handleMm: number): { readonly left: Side; readonly right: Side } {
+function baseSides(
+  seamDeg: number,
+  handleMm: number,
+): { readonly left: PatchSide; readonly right: PatchSide } {
   const at = handleMm > 0 ? Math.PI : (seamDeg * Math.PI) / 180;
   const right = at > 0 ? at : at + 2 * Math.PI;
   return {
@@ -90,7 +93,7 @@ function baseSides(seamDeg: number, handleMm: number): { readonly left: Side; re
   };
 }
 
-const moved = (side: Side, by: number): Side => ({ ...side, offMm: side.offMm + by });
+const moved = (side: PatchSide, by: number): PatchSide => ({ ...side, offMm: side.offMm + by });
 
 /** Longer by what the heat takes back. */
 const stretched = (c: Cone, shrink: number): Cone =>

@@ -7,15 +7,16 @@ import type { SeamMethod, WrapKind } from '../shop/settings';
 const PICTURE_TO = 0.8;
 
 /** Why a wrap starts with the seam method it does, in a few words. */
-export const KIND_WORDS: Readonly<Record<WrapKind, { readonly label: Message; readonly why: Message }>> = {
-  round: { label: say('wrap.fullWraps'), why: say('wrap.pictureGoesRightRound') },
-  handled: { label: say('wrap.blanksHandle'), why: say('wrap.handleStandsBetweenEnds') },
-  picture: {
-    label: say('wrap.singlePicture'),
-    why: say('wrap.onePictureDoesReach'),
-  },
-  barrel: { label: say('wrap.pensBarrels'), why: say('wrap.barrelWoundOverlappingPaper') },
-};
+export const WRAP_KIND_WORDS: Readonly<Record<WrapKind, { readonly label: Message; readonly why: Message }>> =
+  {
+    round: { label: say('wrap.fullWraps'), why: say('wrap.pictureGoesRightRound') },
+    handled: { label: say('wrap.blanksHandle'), why: say('wrap.handleStandsBetweenEnds') },
+    picture: {
+      label: say('wrap.singlePicture'),
+      why: say('wrap.onePictureDoesReach'),
+    },
+    barrel: { label: say('wrap.pensBarrels'), why: say('wrap.barrelWoundOverlappingPaper') },
+  };
 
 /** Width over height of the only picture of a job, as it is seen; null where there are more, none, or it is set otherwise. */
 export function singleAspect(layers: Art['layers']): number | null {

@@ -2,12 +2,12 @@
 
 import { inTurn } from '@/core/message/message';
 import { useId, useMemo } from 'react';
-import { isOn, type ArtBoard as Straight, type PlacedLayer } from '@/core/art/placedLayers';
+import { isOnFace, type ArtBoard as Straight, type PlacedLayer } from '@/core/art/placedLayers';
 import { isToCover } from '@/core/job/art';
 import { mm } from '@/core/message/quantity';
 import { mainFace } from '@/core/wrap/pattern';
 import { contourPath } from '@/core/geometry/contour';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { FrontBrackets, into, PatternLines, px } from '../wrap/PatternDrawing';
@@ -18,7 +18,7 @@ import { usePlacedLayers } from './usePlacedLayers';
 import { usePictures } from './useSources';
 
 /** The art set out on the straight board: drag to move, a corner to scale, arrows to nudge. */
-export function ArtBoard() {
+export function ArtEditor() {
   const { plan, job } = useJob();
   const { chosen, shown, piece } = useArtHand();
   const placedLayers = usePlacedLayers(piece);
@@ -39,7 +39,7 @@ export function ArtBoard() {
   const bare = isToCover(job.art) ? (plan.art.bareAreas?.bare ?? []) : [];
   const places = plan.art.checks.find((c) => c.id === shown)?.at ?? [];
   return (
-    <Board
+    <ScaleDrawing
       interactive
       label={t('art.artWrapSeenBlank')}
       bounds={pattern.whole}
@@ -126,7 +126,7 @@ function StraightArt({ fit, board, placedLayers, urls, chosen }: StraightProps) 
           <path d={contourPath(face.bleed)} fill="#ffffff" />
           <g clipPath={`url(#${id}-${face.name})`}>
             {placedLayers
-              .filter((l) => isOn(l.on, face.name))
+              .filter((l) => isOnFace(l.on, face.name))
               .map((l) =>
                 l.kind === 'picture' ? (
                   <LayerPicture key={l.id} placedLayers={l} url={urls[l.ref.id]} />

@@ -11,13 +11,13 @@ import { DroppedDialog, sayDropped } from './DroppedDialog';
 import { notifyProblem } from '@/ui/notify';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
-import { ArtBoard } from './ArtBoard';
+import { ArtEditor } from './ArtBoard';
 import { ArtBar, type ArtShows } from './ArtBar';
 import { ArtHandContext } from './artContext';
-import { Checks } from './Checks';
+import { ArtChecks } from './Checks';
 import { LayerList } from './LayerList';
-import { added, isFull, newPicture, replaced } from './layers';
-import { OnPaper } from './OnPaper';
+import { withLayer, isFull, newPicture, replaced } from './layers';
+import { BentArt } from './OnPaper';
 import { OnBlank } from './OnBlank';
 import { OnTaper } from './OnTaper';
 import { PictureTools } from './PictureTools';
@@ -62,7 +62,7 @@ export function ArtView() {
   const add = (picture: PictureRef) => {
     if (full()) return;
     const id = newId('picture');
-    edit((j) => added(newPicture(j, id, picture))(j));
+    edit((j) => withLayer(newPicture(j, id, picture))(j));
     choose(id);
     setShows('board');
   };
@@ -84,7 +84,7 @@ export function ArtView() {
     const dxMm = pattern?.front ? pattern.front.x - pattern.trim.width / 2 : 0;
     const onPicture = job.art.layers.some((l) => l.kind === 'picture');
     edit(
-      added(
+      withLayer(
         textLayer(id, t('common.name'), { dxMm, colour: onPicture ? '#f4efe0' : '#14211f', capHeightMm: 12 }),
       ),
     );
@@ -131,14 +131,14 @@ export function ArtView() {
           <div
             className={`relative min-h-[22rem] flex-1 ${over ? 'outline-4 -outline-offset-8 outline-strata-3 outline-dashed' : ''}`}
           >
-            {shows === 'board' && <ArtBoard />}
-            {shows === 'paper' && <OnPaper />}
+            {shows === 'board' && <ArtEditor />}
+            {shows === 'paper' && <BentArt />}
             {shows === 'blank' && <OnBlank />}
             {shows === 'seam' && <SeamFinder />}
             {shows === 'proof' && <ProofSheet />}
           </div>
         </div>
-        {(shows === 'board' || shows === 'paper') && <Checks />}
+        {(shows === 'board' || shows === 'paper') && <ArtChecks />}
       </div>
       <DroppedDialog />
     </ArtHandContext>

@@ -9,7 +9,7 @@ import { useArtHand } from './artContext';
 import { LEVEL_BAR, LEVEL_WORDS } from '@/ui/levels';
 
 /** Everything found before ink is spent, worst first: where it is, and one touch to put it right. */
-export function Checks() {
+export function ArtChecks() {
   const t = useWords();
   const { plan, edit } = useJob();
   const { shown, show } = useArtHand();

@@ -7,7 +7,7 @@ import type { Layer } from '@/core/job/art';
 import { Button } from '@/ui/Button';
 import { useJob } from '../job/jobContext';
 import { useArtHand } from './artContext';
-import { removed, shifted } from './layers';
+import { removed, layerMoved } from './layers';
 
 const nameOf = (l: Layer): Message =>
   l.kind === 'picture'
@@ -48,7 +48,7 @@ export function LayerList() {
             title={t('art.oneLayerUp')}
             className="px-2"
             disabled={at >= layers.length - 1}
-            onClick={() => edit(shifted(chosen, 1))}
+            onClick={() => edit(layerMoved(chosen, 1))}
           >
             <ArrowUp size={18} aria-hidden />
           </Button>
@@ -57,7 +57,7 @@ export function LayerList() {
             title={t('art.oneLayerDown')}
             className="px-2"
             disabled={at <= 0}
-            onClick={() => edit(shifted(chosen, -1))}
+            onClick={() => edit(layerMoved(chosen, -1))}
           >
             <ArrowDown size={18} aria-hidden />
           </Button>

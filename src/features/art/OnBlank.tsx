@@ -7,7 +7,7 @@ import { isRound } from '@/core/shop/blank';
 import { mm } from '@/core/message/quantity';
 import { contourPath } from '@/core/geometry/contour';
 import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { Labelled } from '@/ui/Labelled';
 import { Segments } from '@/ui/Segments';
 import { useWords } from '@/ui/words';
@@ -122,7 +122,7 @@ function FlatSight({ filter, cut }: { filter: string; cut: boolean }) {
   if (!pattern) return null;
   const shown = cut ? { ...pattern, faces: pattern.faces.map((f) => ({ ...f, bleed: f.trim })) } : pattern;
   return (
-    <Board
+    <ScaleDrawing
       label={cut ? t('art.pressedWrapUnrolled') : t('art.sheetBeforePressing')}
       bounds={pattern.whole}
       room={{ top: 44, right: 20, bottom: 34, left: 20 }}
@@ -174,7 +174,7 @@ function FrontSight({ filter }: { filter: string }) {
   const { blank } = plan.blank;
   if (!blank) return null;
   return (
-    <Board
+    <ScaleDrawing
       label={t('art.pressedPieceFromFront')}
       bounds={shapeBounds(blank.shape)}
       room={{ top: 48, right: 30, bottom: 30, left: 30 }}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useWords } from '@/ui/words';
-import { Board } from '@/ui/board/Board';
+import { ScaleDrawing } from '@/ui/board/Board';
 import { useJob } from '../job/jobContext';
 import { PatternArt, PatternLines } from '../wrap/PatternDrawing';
 import { useArtHand } from './artContext';
@@ -9,7 +9,7 @@ import { usePlacedOnPaper } from './usePlacedLayers';
 import { useSources } from './useSources';
 
 /** The art bent to the paper of a tapered wall, as it leaves the printer before it is mirrored. */
-export function OnPaper() {
+export function BentArt() {
   const t = useWords();
   const { plan } = useJob();
   const { piece } = useArtHand();
@@ -18,7 +18,7 @@ export function OnPaper() {
   const { urls } = useSources(sources);
   if (!pattern) return null;
   return (
-    <Board
+    <ScaleDrawing
       label={t('art.artBentPaper')}
       bounds={pattern.whole}
       room={{ top: 22, right: 34, bottom: 30, left: 34 }}

@@ -2,9 +2,9 @@
 
 import { useWords } from '@/ui/words';
 import { memo, useMemo } from 'react';
-import { isOn, placeArt, type ArtBoard, type PlacedLayer } from '@/core/art/placedLayers';
+import { isOnFace, placeArt, type ArtBoard, type PlacedLayer } from '@/core/art/placedLayers';
 import type { Art } from '@/core/job/art';
-import type { Piece } from '@/core/art/names';
+import type { NamedPiece } from '@/core/art/names';
 import { contourPath } from '@/core/geometry/contour';
 import { mainFace } from '@/core/wrap/pattern';
 import { useJob } from '../job/jobContext';
@@ -48,7 +48,7 @@ export function ProofSheet() {
 interface SmallProps {
   readonly art: Art;
   readonly board: ArtBoard;
-  readonly piece: Piece;
+  readonly piece: NamedPiece;
   readonly urls: Readonly<Record<string, string>>;
 }
 
@@ -71,7 +71,7 @@ const Small = memo(function Small({ art, board, piece, urls }: SmallProps) {
       <path d={contourPath(face.trim)} fill="#ffffff" />
       <g clipPath={`url(#${id})`}>
         {placedLayers
-          .filter((l) => isOn(l.on, face.name))
+          .filter((l) => isOnFace(l.on, face.name))
           .map((l) => (
             <SmallLayer key={l.id} placedLayers={l} urls={urls} />
           ))}

@@ -1,7 +1,7 @@
 import { NO_ART, pictureLayer, textLayer, MOST_LAYERS, type Layer, type PictureRef } from '@/core/job/art';
 import { jobSchema, newJob, type Job } from '@/core/job/job';
 import {
-  added,
+  withLayer,
   editPicture,
   editText,
   isFull,
@@ -11,7 +11,7 @@ import {
   pulled,
   removed,
   replaced,
-  shifted,
+  layerMoved,
 } from './layers';
 
 const ref = (id: string): PictureRef => ({
@@ -31,12 +31,12 @@ const ids = (j: Job) => j.art.layers.map((l) => l.id);
 const three = job(pictureLayer('a', ref('p')), textLayer('b', 'Hi'), pictureLayer('c', ref('q')));
 
 test('a step up or down changes places with one neighbour; past either end nothing moves', () => {
-  expect(ids(shifted('a', 1)(three))).toEqual(['b', 'a', 'c']);
-  expect(ids(shifted('c', -1)(three))).toEqual(['a', 'c', 'b']);
-  expect(shifted('c', 1)(three)).toBe(three);
-  expect(shifted('a', -1)(three)).toBe(three);
-  expect(shifted('nobody', 1)(three)).toBe(three);
-  expect(ids(shifted('a', -1)(shifted('a', 1)(three)))).toEqual(ids(three));
+  expect(ids(layerMoved('a', 1)(three))).toEqual(['b', 'a', 'c']);
+  expect(ids(layerMoved('c', -1)(three))).toEqual(['a', 'c', 'b']);
+  expect(layerMoved('c', 1)(three)).toBe(three);
+  expect(layerMoved('a', -1)(three)).toBe(three);
+  expect(layerMoved('nobody', 1)(three)).toBe(three);
+  expect(ids(layerMoved('a', -1)(layerMoved('a', 1)(three)))).toEqual(ids(three));
 });
 
 test('a change goes to the layer named, of the kind it is for, and to no other', () => {
@@ -70,10 +70,10 @@ test('taken off, another in its place, what must be seen forgotten with the old 
 test('a full pile refuses one more and loses none', () => {
   const full = job(...Array.from({ length: MOST_LAYERS }, (_, i) => textLayer(`w${i}`, 'x')));
   expect(isFull(full)).toBe(true);
-  expect(ids(added(textLayer('more', 'x'))(full))).toEqual(ids(full));
+  expect(ids(withLayer(textLayer('more', 'x'))(full))).toEqual(ids(full));
   const almost = removed('w0')(full);
   expect(isFull(almost)).toBe(false);
-  expect(ids(added(textLayer('more', 'x'))(almost)).at(-1)).toBe('more');
+  expect(ids(withLayer(textLayer('more', 'x'))(almost)).at(-1)).toBe('more');
 });
 
 test('the first picture fills the wrap, words or no words; the next lies on it at half size', () => {

@@ -56,7 +56,7 @@ export const movedTo =
 /** No more layers can be added; one more is refused, never put in another's place. */
 export const isFull = (job: Job): boolean => job.art.layers.length >= MOST_LAYERS;
 
-export const added =
+export const withLayer =
   (layer: Layer) =>
   (job: Job): Job =>
     isFull(job) ? job : withLayers(job, [...job.art.layers, layer]);
@@ -70,7 +70,7 @@ export const removed =
     );
 
 /** One step up towards the top, or down. */
-export const shifted =
+export const layerMoved =
   (id: string, by: 1 | -1) =>
   (job: Job): Job => {
     const from = job.art.layers.findIndex((l) => l.id === id);

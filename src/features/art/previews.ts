@@ -1,4 +1,4 @@
-import type { Source } from '@/core/art/items';
+import type { PixelSource } from '@/core/art/items';
 import type { ImageAnalysis } from '@/core/art/analyseImage';
 import type { PictureRef } from '@/core/job/art';
 import { createLru, type Lru } from '@/core/memo/memo';
@@ -50,7 +50,7 @@ const asUrl = (blob: Result<Blob>): Result<string> =>
   blob.ok ? { ok: true, value: URL.createObjectURL(blob.value) } : blob;
 
 /** A picture of a source for the screen: a smaller copy, bent or repeated as it will be printed. */
-export function previewOf(source: Source): Promise<Result<string>> {
+export function previewOf(source: PixelSource): Promise<Result<string>> {
   const { ref } = source;
   const reading = (task: (bytes: Uint8Array) => Promise<Result<Blob>>) =>
     whileReading(

@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 
 /** Pictures being read now: the first one's name, and how many of those asked for since the last rest are done. */
-export interface Reading {
+export interface ReadingProgress {
   readonly name: string;
   readonly done: number;
   readonly of: number;
@@ -9,7 +9,7 @@ export interface Reading {
 
 let names: readonly string[] = [];
 let done = 0;
-let now: Reading | null = null;
+let now: ReadingProgress | null = null;
 const listeners = new Set<() => void>();
 
 function change(next: readonly string[], finished: number): void {
@@ -38,6 +38,7 @@ const subscribe = (f: () => void): (() => void) => {
 };
 
 /** What is being read this moment; null at rest. */
-export const readingNow = (): Reading | null => now;
+export const readingNow = (): ReadingProgress | null => now;
 
-export const useReading = (): Reading | null => useSyncExternalStore(subscribe, readingNow, () => null);
+export const useReading = (): ReadingProgress | null =>
+  useSyncExternalStore(subscribe, readingNow, () => null);

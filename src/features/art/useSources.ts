@@ -7,17 +7,17 @@ import type { Art, PictureRef } from '@/core/job/art';
 import type { Problem } from '@/core/basics/result';
 import { previewOf, analysisOf } from './previews';
 
-export interface Seen {
+export interface PictureSources {
   /** Addresses of the pictures, by source; one being made again keeps its old one until then. */
   readonly urls: Readonly<Record<string, string>>;
   readonly problem: Problem | null;
 }
 
-const NOTHING: Seen = { urls: {}, problem: null };
+const NOTHING: PictureSources = { urls: {}, problem: null };
 
 /** Screen copies of everything some art is drawn from. */
-export function useSources(sources: Sources): Seen {
-  const [seen, setSeen] = useState<Seen>(NOTHING);
+export function useSources(sources: Sources): PictureSources {
+  const [seen, setSeen] = useState<PictureSources>(NOTHING);
   useEffect(() => {
     let gone = false;
     for (const [key, source] of Object.entries(sources))
@@ -42,7 +42,7 @@ const plainSources = (refs: readonly PictureRef[]): Sources =>
   Object.fromEntries(refs.map((ref) => [ref.id, { kind: 'file', ref }]));
 
 /** Screen copies of pictures as they are, by picture id. */
-export function usePictures(refs: readonly PictureRef[]): Seen {
+export function usePictures(refs: readonly PictureRef[]): PictureSources {
   const key = refs.map((r) => r.id).join(' ');
   const [kept, setKept] = useState<{ readonly key: string; readonly sources: Sources }>({
     key: '',

@@ -8,7 +8,7 @@ import { memo, useMemo, useState } from 'react';
 import { formOf, wallOf, widestMm } from '@/core/shapes/round';
 import type { Blank, FlatShape, RoundShape } from '@/core/shop/blank';
 import { mm } from '@/core/message/quantity';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { BlankIcon, BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { Dimension } from '@/ui/board/Dimension';
 import { Button } from '@/ui/Button';
@@ -121,7 +121,7 @@ function ChosenBlank() {
   }
   const { shape } = blank;
   return (
-    <Board
+    <ScaleDrawing
       label={t('blank.blankFromFrom', {
         blank: blank.name,
         which: shape.kind === 'round' ? 'fromSide' : 'other',

@@ -14,7 +14,7 @@ import { piecesOfJob } from '@/core/plan/press/press';
 import { jobPieces, packedOf, runsOf } from '@/core/run/pieces';
 import { isFlat, type Blank } from '@/core/shop/blank';
 import { changeJob } from '@/data/jobs';
-import { loadShelf, takeParts } from '@/data/stock';
+import { loadStock, takeParts } from '@/data/stock';
 import { Button } from '@/ui/Button';
 import { Confirm } from '@/ui/Confirm';
 import { notify, notifyProblem } from '@/ui/notify';
@@ -79,7 +79,7 @@ function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[
       title={t('common.finishing')}
       about={job.name}
       actions={
-        <Link href={`/job/${job.id}/look`} className="font-label font-semibold underline">
+        <Link href={`/job/${job.id}/inspect`} className="font-label font-semibold underline">
           {t('common.backInspection')}
         </Link>
       }
@@ -117,7 +117,7 @@ function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[
           />
           <Parts parts={parts} pieces={pieces.length - packed} />
           <p>
-            <Link href={`/job/${job.id}/look`} className="underline">
+            <Link href={`/job/${job.id}/inspect`} className="underline">
               {t('finish.photographOneLog')}
             </Link>{' '}
             {t('finish.inspectStepSquareDaylight')}
@@ -229,7 +229,7 @@ function Packed({ packed, good, total, byHand, onPack }: PackedProps) {
 /** Parts the pieces still need, against what lies on the shelf. */
 function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number }) {
   const t = useWords();
-  const shelf = useLiveQuery(() => loadShelf(), []);
+  const shelf = useLiveQuery(() => loadStock(), []);
   if (parts.length === 0) return null;
   return (
     <section aria-label={t('common.parts')}>

@@ -6,7 +6,7 @@ import { unevenMm } from './readings';
 const SHOWN = 6;
 
 /** How uneven the platen was each time it was read, newest first. */
-export function Checks({ press }: { press: FlatPress }) {
+export function FlatnessHistory({ press }: { press: FlatPress }) {
   const t = useWords();
   const list = press.flatness.slice(-SHOWN).toReversed();
   if (list.length === 0) return <p className="text-soft">{t('flatness.earlierReadingsMeasureAgain')}</p>;

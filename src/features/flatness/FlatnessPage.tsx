@@ -22,7 +22,7 @@ import { ShopFrame } from '../shell/ShopFrame';
 import { useJobRecord, useShop } from '../shell/shopContext';
 import { labelFont } from '../logbook/labelFont';
 import { PlatenMap } from './PlatenMap';
-import { Checks } from './Checks';
+import { FlatnessHistory } from './Checks';
 import { betterBy, DYE_GAPS_MM, dyeFromMarks, sizeOf, NINE_PLACES, worked } from './readings';
 import { part } from '@/core/basics/part';
 
@@ -109,7 +109,10 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
       title={t('common.platenFlatness')}
       about={press.name}
       actions={
-        <Link href={jobId ? `/job/${jobId}/look` : '/presses'} className="font-label font-semibold underline">
+        <Link
+          href={jobId ? `/job/${jobId}/inspect` : '/presses'}
+          className="font-label font-semibold underline"
+        >
           {jobId ? t('common.backInspection') : t('common.allPresses')}
         </Link>
       }
@@ -175,7 +178,7 @@ function Platen({ press, jobId }: { press: FlatPress; jobId: string | null }) {
                 : t('flatness.packingDidMakeMore')}
             </p>
           )}
-          <Checks press={press} />
+          <FlatnessHistory press={press} />
         </aside>
       </div>
     </ShopFrame>

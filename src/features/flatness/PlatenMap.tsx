@@ -5,10 +5,10 @@ import { useWords } from '@/ui/words';
 import { interpolateRgbBasis } from 'd3-interpolate';
 import { useMemo } from 'react';
 import type { FlatPress, GapMethod } from '@/core/shop/press';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { LengthField } from '@/ui/LengthField';
 import { Select } from '@/ui/Select';
-import { DYE_GAPS_MM, DYE_WORDS, sizeOf, NINE_PLACES, placeName, type Worked } from './readings';
+import { DYE_GAPS_MM, DYE_WORDS, sizeOf, NINE_PLACES, gridPlaceName, type Worked } from './readings';
 
 interface Props {
   readonly press: FlatPress;
@@ -42,7 +42,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
   }, [found, widthMm, heightMm]);
   return (
     <div className="board-ground relative h-[clamp(27rem,66vh,44rem)]">
-      <Board
+      <ScaleDrawing
         interactive
         label={t('flatness.platenFromAboveBack')}
         bounds={{ x: 0, y: 0, width: widthMm, height: heightMm }}
@@ -114,7 +114,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
               >
                 {by === 'dye' ? (
                   <Select
-                    label={t('flatness.dyeLeft', { i: inSentence(placeName(i)) })}
+                    label={t('flatness.dyeLeft', { i: inSentence(gridPlaceName(i)) })}
                     value={String(nearestDye(gaps[i] ?? 0))}
                     options={DYE_WORDS.map((w, k) => ({ value: String(k), label: w }))}
                     onChange={(v) => onGap(i, DYE_GAPS_MM[Number(v) as 0] ?? 0)}
@@ -122,7 +122,7 @@ export function PlatenMap({ press, found, by, gaps, onGap }: Props) {
                   />
                 ) : (
                   <LengthField
-                    label={t('flatness.gap', { i: inSentence(placeName(i)) })}
+                    label={t('flatness.gap', { i: inSentence(gridPlaceName(i)) })}
                     hideLabel
                     valueMm={gaps[i] ?? 0}
                     minMm={0}

@@ -1,8 +1,8 @@
 import { inEnglish } from '@/words/inEnglish';
 import { demoShop } from '@/core/demo/demoShop';
-import { at, entryOf, mark } from '@/core/inspect/testInspections';
+import { pointAt, entryOf, mark } from '@/core/inspect/testInspections';
 import { isFlatPress, type Flatness } from '@/core/shop/press';
-import { betterBy, dyeFromMarks, NINE_PLACES, placeName, unevenMm, worked } from './readings';
+import { betterBy, dyeFromMarks, NINE_PLACES, gridPlaceName, unevenMm, worked } from './readings';
 
 const press = demoShop(new Date('2026-11-24T12:00:00Z')).shop.presses.find(isFlatPress);
 if (!press) throw new Error('no flat press');
@@ -18,7 +18,7 @@ const check = (f: (x: number, y: number) => number, packedCardMm: number | null)
 
 test('nine places of a platen, named as a hand finds them', () => {
   expect(NINE_PLACES).toHaveLength(9);
-  expect(inEnglish([placeName(0), placeName(4), placeName(8)])).toEqual([
+  expect(inEnglish([gridPlaceName(0), gridPlaceName(4), gridPlaceName(8)])).toEqual([
     'Back left',
     'Middle',
     'Front right',
@@ -63,7 +63,7 @@ test('marks of pieces tell where the platen holds off, through where each lay', 
       heightMm: 400,
       pieces: [{ piece: null, to: [-1, 0, 0, -1, 400, 400] }],
     },
-    marks: [mark('dye-left', at(5, 5), { severity: 3 }), mark('ghost', at(50, 50))],
+    marks: [mark('dye-left', pointAt(5, 5), { severity: 3 }), mark('ghost', pointAt(50, 50))],
   });
   expect(dyeFromMarks([e])).toEqual([0, 0, 0, 0, 0, 0, 0, 0, 3]);
   expect(dyeFromMarks([{ ...e, lay: null }])).toEqual(NINE_PLACES.map(() => 0));

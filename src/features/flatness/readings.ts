@@ -18,7 +18,7 @@ import type { LogEntry } from '@/core/shop/records';
 export const NINE_PLACES = [0.06, 0.5, 0.94].flatMap((y) => [0.06, 0.5, 0.94].map((x) => ({ x, y })));
 const ROWS = ['back', 'middle', 'front'] as const;
 const COLUMNS = ['left', 'middle', 'right'] as const;
-export const placeName = (i: number): Message =>
+export const gridPlaceName = (i: number): Message =>
   i === 4
     ? say('common.middle')
     : say('flatness.place', { row: ROWS[Math.floor(i / 3)] ?? 'middle', column: COLUMNS[i % 3] ?? 'middle' });

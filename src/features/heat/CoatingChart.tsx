@@ -6,7 +6,7 @@ import { area, line } from 'd3-shape';
 import type { SeriesPoint } from '@/core/heat/model/outcome';
 import { clockText } from '@/core/units/format';
 import { celsius } from '@/core/message/quantity';
-import { Board } from '@/ui/board/Board';
+import { ScaleDrawing } from '@/ui/board/Board';
 import { useJob } from '../job/jobContext';
 import { clockTicks } from './HeatWindow';
 
@@ -26,7 +26,7 @@ export function CoatingChart() {
       </p>
     );
   return (
-    <Board
+    <ScaleDrawing
       label={t('heat.coatingDisplayOverTime', {
         peak: Math.round(outcome.peakC),
         press: clockText(outcome.pressS),

@@ -13,7 +13,7 @@ import type { LogEntry } from '@/core/shop/records';
 import { clockText, toCelsius, toFahrenheit, type UnitChoice } from '@/core/units/format';
 import { celsius } from '@/core/message/quantity';
 import { newestOnPress } from '@/data/log';
-import { Board } from '@/ui/board/Board';
+import { ScaleDrawing } from '@/ui/board/Board';
 import { Draggable } from '@/ui/board/Draggable';
 import { useUnits } from '@/ui/units';
 import { useJob } from '../job/jobContext';
@@ -41,7 +41,7 @@ export function HeatWindow() {
   if (!chosen || !press || !blank) return null;
   const tried = (newest ?? []).filter((e) => e.settings.passes === chosen.settings.passes);
   return (
-    <Board
+    <ScaleDrawing
       interactive
       label={t('heat.temperatureAgainstTimeHow')}
       bounds={{ x: 0, y: 0, width: 1, height: 1 }}

@@ -25,7 +25,7 @@ const LEAST = 0.015;
 export function CauseView() {
   const t = useWords();
   const { plan, job } = useJob();
-  const { ranked } = plan.look;
+  const { ranked } = plan.inspect;
   const [table, setTable] = useState(false);
   if (ranked.length === 0)
     return (
@@ -45,7 +45,7 @@ export function CauseView() {
         </h2>
         <ol className="mt-1">
           {ranked
-            .filter((c, i) => i === 0 || c.share >= LEAST || c.cause === job.look.cause)
+            .filter((c, i) => i === 0 || c.share >= LEAST || c.cause === job.inspection.cause)
             .slice(0, SHOWN)
             .map((c) => (
               <CauseLine key={c.cause} cause={c} />
@@ -66,9 +66,9 @@ function CauseLine({ cause: c }: { cause: CauseShare }) {
   const t = useWords();
   const { job, plan, edit } = useJob();
   // What to change for the cause in hand stands in the bar below.
-  const inBar = plan.look.change?.cause === c.cause;
-  const settled = job.look.cause === c.cause;
-  const settle = (cause: CauseId | null) => edit((j) => ({ ...j, look: { ...j.look, cause } }));
+  const inBar = plan.inspect.change?.cause === c.cause;
+  const settled = job.inspection.cause === c.cause;
+  const settle = (cause: CauseId | null) => edit((j) => ({ ...j, inspection: { ...j.inspection, cause } }));
   return (
     <li className={`border-b border-rule py-2 ${settled ? 'bg-strata-5/30' : ''}`}>
       <div className="flex items-baseline justify-between gap-3">
@@ -114,17 +114,17 @@ function Question() {
   const { plan, job, edit } = useJob();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [more, setMore] = useState(false);
-  const left = plan.look.questions.filter((q) => !skipped.includes(q.question.id));
+  const left = plan.inspect.questions.filter((q) => !skipped.includes(q.question.id));
   const [best, ...others] = left;
-  const [likeliest] = plan.look.ranked;
+  const [likeliest] = plan.inspect.ranked;
   const enough = likeliest !== undefined && likeliest.share >= ENOUGH_SHARE && !more;
   const answer = (question: string, value: string) =>
     edit((j) => ({
       ...j,
-      look: {
-        ...j.look,
+      inspection: {
+        ...j.inspection,
         replies: [
-          ...j.look.replies.filter((r) => r.question !== question),
+          ...j.inspection.replies.filter((r) => r.question !== question),
           { question, answer: value },
         ].slice(-40),
       },
@@ -165,7 +165,7 @@ function Question() {
             {t('inspect.takesAfterLikeliestCause', {
               best: costWords(best),
               sureAfter: pct(best.sureAfter),
-              share: pct(plan.look.ranked[0]?.share ?? 0),
+              share: pct(plan.inspect.ranked[0]?.share ?? 0),
             })}
           </p>
           {others[0] && (
@@ -177,9 +177,9 @@ function Question() {
       ) : (
         <p className="mt-1">{t('inspect.furtherCheckWorthCost')}</p>
       )}
-      {job.look.replies.length > 0 && (
+      {job.inspection.replies.length > 0 && (
         <ul aria-label={t('inspect.answered')} className="mt-3 border-t border-rule pt-2">
-          {job.look.replies.map((r) => {
+          {job.inspection.replies.map((r) => {
             const q = QUESTIONS.find((x) => x.id === r.question);
             const words = q?.words[q.values.indexOf(r.answer)];
             return (
@@ -194,7 +194,10 @@ function Question() {
                     onClick={() =>
                       edit((j) => ({
                         ...j,
-                        look: { ...j.look, replies: j.look.replies.filter((x) => x.question !== r.question) },
+                        inspection: {
+                          ...j.inspection,
+                          replies: j.inspection.replies.filter((x) => x.question !== r.question),
+                        },
                       }))
                     }
                     className="grid size-8 shrink-0 place-items-center hover:bg-board"
@@ -215,7 +218,7 @@ function Question() {
 function Speaks() {
   const t = useWords();
   const { plan } = useJob();
-  const { evidence } = plan.look;
+  const { evidence } = plan.inspect;
   const words = clueWords(evidence);
   return (
     <section aria-label={t('inspect.evidence')}>

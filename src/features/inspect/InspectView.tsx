@@ -39,12 +39,12 @@ const MOST_MARKS = 200;
 const MOST_NAMED = 80;
 
 /** Look the piece over: mark what is wrong where it is, find the cause, change one thing. */
-export function LookView() {
+export function InspectView() {
   const t = useWords();
   const { plan } = useJob();
   const [tab, setTab] = useState<Tab>('marks');
   if (!plan.blank.blank) return <NeedsBlank />;
-  const { change, ranked } = plan.look;
+  const { change, ranked } = plan.inspect;
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
       <div className="flex flex-wrap items-center gap-3 border-b border-rule bg-sheet/80 px-4 py-1.5">
@@ -81,8 +81,8 @@ export function LookView() {
 function Cause() {
   const t = useWords();
   const { plan } = useJob();
-  const figure = plan.look.figures.find((f) => f.id === 'look.cause');
-  const share = plan.look.ranked[0]?.share ?? 0;
+  const figure = plan.inspect.figures.find((f) => f.id === 'inspect.cause');
+  const share = plan.inspect.ranked[0]?.share ?? 0;
   return (
     <strong className="font-semibold">
       {figure?.label ? t(figure?.label) : null}, {Math.round(share * 100)} %
@@ -125,7 +125,7 @@ function Marks() {
   const [photoShown, setPhotoShown] = useState(true);
   const pieces = usePieces();
   const { pattern } = plan.wrap;
-  const seen = plan.look.face;
+  const seen = plan.inspect.face;
   const face: FaceSize | null = seen && {
     widthMm: seen.widthMm,
     heightMm: seen.heightMm,
@@ -135,10 +135,10 @@ function Marks() {
   const add = (fault: Mark['fault'], place: MarkPlace, severity = marking.severity) =>
     edit((j) => ({
       ...j,
-      look: {
-        ...j.look,
+      inspection: {
+        ...j.inspection,
         marks: [
-          ...j.look.marks,
+          ...j.inspection.marks,
           { id: newId('m'), fault, severity, side: marking.side, piece: marking.piece, place },
         ].slice(-MOST_MARKS),
       },
@@ -165,8 +165,8 @@ function Marks() {
         <Judgement />
       </>
     );
-  const off = offFace(job.look.marks, face);
-  const said = job.look.marks.length === 0 ? saidAtPress(plan) : [];
+  const off = offFace(job.inspection.marks, face);
+  const said = job.inspection.marks.length === 0 ? saidAtPress(plan) : [];
   return (
     <>
       <MarkTools marking={marking} put={put} sides={pattern.faces.length > 1 ? 2 : 1} pieces={pieces}>
@@ -183,8 +183,8 @@ function Marks() {
             onClick={() =>
               edit((j) => ({
                 ...j,
-                look: {
-                  ...j.look,
+                inspection: {
+                  ...j.inspection,
                   marks: said.map((s) => ({
                     id: newId('m'),
                     fault: s.fault,
@@ -209,7 +209,7 @@ function Marks() {
               const gone = new Set(off.map((m) => m.id));
               edit((j) => ({
                 ...j,
-                look: { ...j.look, marks: j.look.marks.filter((m) => !gone.has(m.id)) },
+                inspection: { ...j.inspection, marks: j.inspection.marks.filter((m) => !gone.has(m.id)) },
               }));
             }}
           >

@@ -29,9 +29,9 @@ const textField = 'block min-h-9 w-full border-b-2 border-rule bg-white px-2 tex
 export function Judgement() {
   const t = useWords();
   const { job, plan, edit } = useJob();
-  const { look } = job;
-  const put = (next: Partial<typeof look>, group?: string) =>
-    edit((j) => ({ ...j, look: { ...j.look, ...next } }), group);
+  const { inspection } = job;
+  const put = (next: Partial<typeof inspection>, group?: string) =>
+    edit((j) => ({ ...j, inspection: { ...j.inspection, ...next } }), group);
   const inOrder = inOrderText(plan.press.runs);
   return (
     <div className="grid gap-1.5 border-t border-rule bg-sheet/80 px-3 py-1.5">
@@ -44,7 +44,7 @@ export function Judgement() {
         <Labelled label={t('inspect.usedPaper')}>
           <Segments
             label={t('inspect.usedPaper')}
-            value={look.paperState}
+            value={inspection.paperState}
             onChange={(paperState) => put({ paperState })}
             options={PAPER_STATES.map((p) => ({ value: p, label: t(PAPER_WORDS[p]) }))}
           />
@@ -52,34 +52,34 @@ export function Judgement() {
         <Labelled label={t('common.verdict')}>
           <Segments
             label={t('common.verdict')}
-            value={look.verdict}
+            value={inspection.verdict}
             onChange={(verdict) => put({ verdict })}
             options={VERDICTS.map((v) => ({ value: v, label: t(VERDICT_WORDS[v]) }))}
           />
         </Labelled>
         <NumberField
           label={t('common.goodPieces')}
-          value={look.good ?? plan.look.unlogged.good}
+          value={inspection.good ?? plan.inspect.unlogged.good}
           min={0}
           max={100000}
           whole
-          byHand={look.good !== null}
+          byHand={inspection.good !== null}
           onValue={(good) => put({ good }, 'good')}
         />
         <NumberField
           label={t('common.spoiled')}
-          value={look.spoiled ?? plan.look.unlogged.spoiled}
+          value={inspection.spoiled ?? plan.inspect.unlogged.spoiled}
           min={0}
           max={100000}
           whole
-          byHand={look.spoiled !== null}
+          byHand={inspection.spoiled !== null}
           onValue={(spoiled) => put({ spoiled }, 'spoiled')}
         />
         <LotField className={textField} />
         <label className="min-w-52 flex-1 font-label text-fine font-medium text-soft">
           {t('common.note')}
           <input
-            value={look.note}
+            value={inspection.note}
             maxLength={2000}
             onChange={(e) => put({ note: e.target.value }, 'note')}
             className={textField}

@@ -2,7 +2,13 @@
 
 import { say, type Message, inSentence } from '@/core/message/message';
 import { useMemo, useRef, useState } from 'react';
-import { blanksFor, ladderStart, ladderState, expectedPressings, type RungAnswer } from '@/core/heat/settings/ladder';
+import {
+  blanksFor,
+  ladderStart,
+  ladderState,
+  expectedPressings,
+  type RungAnswer,
+} from '@/core/heat/settings/ladder';
 import type { HeatAnswer } from '@/core/heat/answer';
 import type { LadderPrior } from '@/core/heat/settings/ladder';
 import { LADDER_ON, type Ladder } from '@/core/job/job';
@@ -53,7 +59,7 @@ export function LadderView() {
 
 function useStrips(): number {
   const { plan } = useJob();
-  const face = plan.look.face;
+  const face = plan.inspect.face;
   return face && face.form === 'flat'
     ? Math.max(1, Math.floor(Math.max(face.widthMm, face.heightMm) / STRIP_MM))
     : 1;
@@ -179,7 +185,10 @@ function Climb({ ladder }: { ladder: Ladder }) {
   const entryAt = (dwellS: number, answer: RungAnswer) => {
     const whole = ladder.on === 'blanks';
     return entryFrom(
-      { ...job, look: { ...job.look, marks: [], photos: [], replies: [], cause: null, tried: null } },
+      {
+        ...job,
+        inspection: { ...job.inspection, marks: [], photos: [], replies: [], cause: null, tried: null },
+      },
       plan,
       shop,
       {

@@ -27,9 +27,9 @@ export function LastGood() {
 function LastGoodDialog({ onClose }: { onClose: () => void }) {
   const t = useWords();
   const { job, plan } = useJob();
-  const { lastGood, face } = plan.look;
+  const { lastGood, face } = plan.inspect;
   const settings = plan.press.last?.settings ?? plan.heat.chosen?.settings;
-  const line = historyOf(plan.look.tried);
+  const line = historyOf(plan.inspect.tried);
   return (
     <Dialog
       open
@@ -45,8 +45,8 @@ function LastGoodDialog({ onClose }: { onClose: () => void }) {
             {face && (
               <SeenPiece
                 face={face}
-                marks={job.look.marks}
-                photo={job.look.photos.find((p) => p.of === 'piece') ?? null}
+                marks={job.inspection.marks}
+                photo={job.inspection.photos.find((p) => p.of === 'piece') ?? null}
               />
             )}
             {settings && (

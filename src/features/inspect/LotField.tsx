@@ -5,7 +5,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Link } from '@/ui/Link';
 import { useId } from 'react';
 import { nextLot, poorLot } from '@/core/stock/ledger';
-import { loadShelf } from '@/data/stock';
+import { loadStock } from '@/data/stock';
 import { useJob } from '../job/jobContext';
 
 /** The lot the blanks are of: those on the shelf are offered, and what is known against one is said. */
@@ -13,10 +13,10 @@ export function LotField({ className }: { className: string }) {
   const t = useWords();
   const { job, edit } = useJob();
   const list = useId();
-  const { lot } = job.look;
+  const { lot } = job.inspection;
   const held = useLiveQuery(
     async () =>
-      (await loadShelf()).find((x) => x.item.kind === 'blank' && x.item.ofId === job.blankId) ?? null,
+      (await loadStock()).find((x) => x.item.kind === 'blank' && x.item.ofId === job.blankId) ?? null,
     [job.blankId],
   );
   const next = held ? nextLot(held.balance) : '';
@@ -31,7 +31,9 @@ export function LotField({ className }: { className: string }) {
           maxLength={40}
           list={list}
           placeholder={next}
-          onChange={(e) => edit((j) => ({ ...j, look: { ...j.look, lot: e.target.value } }), 'lot')}
+          onChange={(e) =>
+            edit((j) => ({ ...j, inspection: { ...j.inspection, lot: e.target.value } }), 'lot')
+          }
           className={className}
         />
       </label>

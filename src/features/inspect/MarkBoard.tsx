@@ -10,7 +10,7 @@ import type { FaceSize } from '@/core/inspect/places';
 import type { Mark, MarkPlace, FacePoint } from '@/core/shop/mark';
 import { isHandled } from '@/core/shop/blank';
 import { mainFace } from '@/core/wrap/pattern';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { Button } from '@/ui/Button';
 import { useSources } from '../art/useSources';
 import { useJob } from '../job/jobContext';
@@ -54,16 +54,18 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
   const { urls } = useSources(plan.art.sources);
   const wide = useWide();
   const { pattern } = plan.wrap;
-  const seen = plan.look.face;
+  const seen = plan.inspect.face;
   const { blank } = plan.blank;
   if (!pattern || !seen) return null;
   const shown = (side === 'back' ? pattern.faces[1] : undefined) ?? mainFace(pattern);
-  const marks = job.look.marks.filter((m) => m.side === side && isOnPaper(m.fault) === (on === 'paper'));
-  const { lay } = plan.look;
+  const marks = job.inspection.marks.filter(
+    (m) => m.side === side && isOnPaper(m.fault) === (on === 'paper'),
+  );
+  const { lay } = plan.inspect;
   const inset = wide && lay && lay.pieces.length > 0 ? lay : null;
-  const photo = photoShown ? job.look.photos.find((p) => p.of === on) : undefined;
+  const photo = photoShown ? job.inspection.photos.find((p) => p.of === on) : undefined;
   return (
-    <Board
+    <ScaleDrawing
       interactive
       label={on === 'paper' ? t('inspect.usedPaperWhatWas') : t('inspect.wrapUnrolledWhatWas')}
       bounds={{ x: 0, y: 0, width: face.widthMm, height: face.heightMm }}
@@ -73,7 +75,7 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
           {on === 'piece' && (
             <g opacity={photo ? 0.25 : 1}>
               <PatternArt
-                id="look"
+                id="inspect"
                 fit={fit}
                 pattern={{ ...pattern, faces: [{ ...shown, matrix: IDENTITY, bleed: shown.trim }] }}
                 placedLayers={plan.art.placedLayers}
@@ -92,7 +94,7 @@ export function MarkBoard({ face, tool, side, piece, on, photoShown, onPlace, on
           <FaceLines
             fit={fit}
             face={seen}
-            gaps={plan.look.gaps}
+            gaps={plan.inspect.gaps}
             taped={on === 'piece'}
             ends={blank && isHandled(blank) ? 'handle' : 'seam'}
           />
@@ -229,7 +231,10 @@ function MarkFlag({ mark, at }: { mark: Mark; at: LabelAt }) {
   const change = (f: (m: Mark) => Mark | null) =>
     edit((j) => ({
       ...j,
-      look: { ...j.look, marks: j.look.marks.flatMap((m) => (m.id === mark.id ? (f(m) ?? []) : m)) },
+      inspection: {
+        ...j.inspection,
+        marks: j.inspection.marks.flatMap((m) => (m.id === mark.id ? (f(m) ?? []) : m)),
+      },
     }));
   return (
     <div

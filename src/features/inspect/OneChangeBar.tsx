@@ -18,7 +18,11 @@ export function OneChangeBar({ change }: { change: OneChange }) {
     edit((j) => ({
       ...j,
       heat: { ...j.heat, ...change.heat },
-      look: { ...j.look, next: change.cause, pressed: j.look.pressed ?? plan.look.pressed },
+      inspection: {
+        ...j.inspection,
+        next: change.cause,
+        pressed: j.inspection.pressed ?? plan.inspect.pressed,
+      },
     }));
     notify(t('inspect.appliedNextPressPress'));
   };
@@ -26,7 +30,7 @@ export function OneChangeBar({ change }: { change: OneChange }) {
   const isSet =
     now !== undefined &&
     Object.entries(change.heat ?? {}).every(([key, value]) => now[key as keyof typeof now] === value);
-  const done = change.cause !== null && job.look.next === change.cause;
+  const done = change.cause !== null && job.inspection.next === change.cause;
   return (
     <section
       aria-label={t('inspect.oneChange')}
@@ -55,7 +59,9 @@ export function OneChangeBar({ change }: { change: OneChange }) {
         change.cause && (
           <Button
             aria-pressed={done}
-            onClick={() => edit((j) => ({ ...j, look: { ...j.look, next: done ? null : change.cause } }))}
+            onClick={() =>
+              edit((j) => ({ ...j, inspection: { ...j.inspection, next: done ? null : change.cause } }))
+            }
           >
             {done ? t('inspect.appliedNextPiece') : t('inspect.applyChange')}
           </Button>

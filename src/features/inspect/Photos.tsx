@@ -26,7 +26,7 @@ export function Photos({ on, shown, onShown }: Props) {
   const t = useWords();
   const { job, edit } = useJob();
   const [squaring, setSquaring] = useState<string | null>(null);
-  const { photos } = job.look;
+  const { photos } = job.inspection;
   const mine = photos.find((p) => p.of === on);
   const importFile = async (file: File) => {
     if (photos.length >= MOST_PHOTOS && !mine)
@@ -35,7 +35,7 @@ export function Photos({ on, shown, onShown }: Props) {
     if (!r.ok) return notifyProblem(r.problem);
     edit((j) => ({
       ...j,
-      look: { ...j.look, photos: [...j.look.photos.filter((p) => p.of !== on), r.value] },
+      inspection: { ...j.inspection, photos: [...j.inspection.photos.filter((p) => p.of !== on), r.value] },
     }));
     onShown(true);
     setSquaring(r.value.id);
@@ -43,7 +43,10 @@ export function Photos({ on, shown, onShown }: Props) {
   const put = (photo: Photo) =>
     edit((j) => ({
       ...j,
-      look: { ...j.look, photos: j.look.photos.map((p) => (p.id === photo.id ? photo : p)) },
+      inspection: {
+        ...j.inspection,
+        photos: j.inspection.photos.map((p) => (p.id === photo.id ? photo : p)),
+      },
     }));
   const squared = photos.find((p) => p.id === squaring);
   return (
@@ -70,7 +73,7 @@ export function Photos({ on, shown, onShown }: Props) {
             onClick={() => {
               edit((j) => ({
                 ...j,
-                look: { ...j.look, photos: j.look.photos.filter((p) => p.id !== mine.id) },
+                inspection: { ...j.inspection, photos: j.inspection.photos.filter((p) => p.id !== mine.id) },
               }));
               notify(t('inspect.photographRemovedFromInspection'));
             }}

@@ -5,7 +5,7 @@ import { settingsSummary } from '@/core/heat/settings/labels';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { sameSettings } from '@/core/shop/heatSettings';
-import { EMPTY_LOOK, type Job } from '@/core/job/job';
+import { EMPTY_INSPECTION, type Job } from '@/core/job/job';
 import type { LogEntry, Recipe } from '@/core/shop/records';
 import { newId } from '@/data/ids';
 import { goodBehind, writeLog } from '@/data/log';
@@ -18,16 +18,16 @@ import { useJob } from '../job/jobContext';
 import { personHere } from '../press/tap';
 import { entryFrom } from './entry';
 
-/** What is still missing before a look can be written down, in words. */
+/** What is still missing before an inspection can be written down, in words. */
 function missing(job: Job, pieces: number): Message | null {
-  if (job.look.verdict === null) return say('inspect.chooseVerdictFirst');
-  if (job.look.paperState === null) return say('inspect.chooseHowUsedPaper');
+  if (job.inspection.verdict === null) return say('inspect.chooseVerdictFirst');
+  if (job.inspection.paperState === null) return say('inspect.chooseHowUsedPaper');
   if (pieces === 0) return say('inspect.enterHowManyPieces');
   return null;
 }
 
-/** Writes the look in the log; a good one is offered as the shop's recipe. */
-export function WriteInLog() {
+/** Writes the inspection in the log; a good one is offered as the shop's recipe. */
+export function SaveToLog() {
   const t = useWords();
   const { job, plan, shop, edit } = useJob();
   const [offer, setOffer] = useState<LogEntry | null>(null);
@@ -35,10 +35,10 @@ export function WriteInLog() {
   const [entryId, setEntryId] = useState(() => newId('log'));
 
   const write = async () => {
-    const good = job.look.good ?? plan.look.unlogged.good;
-    const spoiled = job.look.spoiled ?? plan.look.unlogged.spoiled;
+    const good = job.inspection.good ?? plan.inspect.unlogged.good;
+    const spoiled = job.inspection.spoiled ?? plan.inspect.unlogged.spoiled;
     const wants = missing(job, good + spoiled);
-    const { verdict, paperState, note } = job.look;
+    const { verdict, paperState, note } = job.inspection;
     const entry =
       wants === null && verdict !== null && paperState !== null
         ? entryFrom(job, plan, shop, {
@@ -67,7 +67,10 @@ export function WriteInLog() {
     }
     setEntryId(newId('log'));
     // What was set for the next pressing is what that one tries; the lot in hand goes on too.
-    edit((j) => ({ ...j, look: { ...EMPTY_LOOK, lot: j.look.lot, tried: j.look.next } }));
+    edit((j) => ({
+      ...j,
+      inspection: { ...EMPTY_INSPECTION, lot: j.inspection.lot, tried: j.inspection.next },
+    }));
     const known = plan.heat.chosen?.proven?.recipe.settings;
     if (verdict === 'good' && !(known && sameSettings(known, entry.settings))) setOffer(entry);
     else notify(t('inspect.savedLog'));

@@ -4,7 +4,7 @@ import { say, type Message } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { CAUSES, faultLabel } from '@/core/inspect/faults';
-import { NONE_CONFIRMED, PRIOR_LOOKS, priorOf, priorSeen } from '@/core/inspect/shopTable';
+import { NONE_CONFIRMED, PRIOR_INSPECTIONS, priorOf, priorSeen } from '@/core/inspect/shopTable';
 import { confirmedCounts } from '@/data/log';
 import { Dialog } from '@/ui/Dialog';
 import { useJob } from '../job/jobContext';
@@ -17,7 +17,7 @@ export function TableDialog({ onClose }: { onClose: () => void }) {
   const t = useWords();
   const { plan } = useJob();
   const counts = useLiveQuery(() => confirmedCounts(), []) ?? NONE_CONFIRMED;
-  const { faults } = plan.look.evidence;
+  const { faults } = plan.inspect.evidence;
   const total = Object.values(counts.causes).reduce((a, b) => a + b, 0);
   return (
     <Dialog
@@ -25,7 +25,7 @@ export function TableDialog({ onClose }: { onClose: () => void }) {
       wide
       onClose={onClose}
       title={t('inspect.sourcesTheseFigures')}
-      about={t('inspect.ourOwnTableWritten', { priorLooks: PRIOR_LOOKS })}
+      about={t('inspect.ourOwnTableWritten', { priorLooks: PRIOR_INSPECTIONS })}
     >
       <table className="w-full border-collapse text-left">
         <thead>
@@ -41,7 +41,7 @@ export function TableDialog({ onClose }: { onClose: () => void }) {
           </tr>
         </thead>
         <tbody>
-          {plan.look.ranked.slice(0, 12).map(({ cause }) => (
+          {plan.inspect.ranked.slice(0, 12).map(({ cause }) => (
             <tr key={cause} className="border-b border-rule">
               <td className="py-1 pr-3 font-medium first-letter:uppercase">{t(CAUSES[cause].label)}</td>
               <td className="py-1 pr-3 text-right">{t(pct(priorOf(cause)))}</td>

@@ -37,7 +37,7 @@ function stoodOf(figures: readonly Figure[]): Stood[] {
     });
 }
 
-/** What a look says of its own: all an entry holds that the plan does not. */
+/** What an inspection says of its own: all an entry holds that the plan does not. */
 type Said = Pick<LogEntry, 'id' | 'at' | 'verdict' | 'paperState' | 'good' | 'spoiled' | 'by' | 'note'> & {
   readonly settings?: HeatSettings;
 };
@@ -51,9 +51,9 @@ export function entryFrom(job: Job, plan: Plan, shop: Shop, said: Said): LogEntr
   const last = said.settings ? null : plan.press.last;
   const blank = last?.blank ?? plan.blank.blank;
   const press = last?.press ?? plan.heat.press;
-  const settings = said.settings ?? plan.look.pressed;
+  const settings = said.settings ?? plan.inspect.pressed;
   if (!blank || !press || !settings) return null;
-  const { look } = job;
+  const { inspection } = job;
   return {
     corrects: null,
     jobId: job.id,
@@ -63,18 +63,18 @@ export function entryFrom(job: Job, plan: Plan, shop: Shop, said: Said): LogEntr
     pressId: press.id,
     pressName: press.name,
     load: last ? last.load : (plan.heat.load?.load ?? null),
-    keptDwellS: said.settings ? null : plan.look.keptDwellS,
+    keptDwellS: said.settings ? null : plan.inspect.keptDwellS,
     spoiledCostCents: blank.costCents === null ? null : blank.costCents * said.spoiled,
-    marks: look.marks,
-    replies: look.replies,
-    cause: look.cause,
-    tried: look.tried,
+    marks: inspection.marks,
+    replies: inspection.replies,
+    cause: inspection.cause,
+    tried: inspection.tried,
     paperName: plan.sheet.paper?.name ?? '',
     printerName: printerOf(shop.settings, job.sheet.printerId).name,
-    lot: look.lot,
-    face: plan.look.face,
-    lay: plan.look.lay,
-    photos: look.photos,
+    lot: inspection.lot,
+    face: plan.inspect.face,
+    lay: plan.inspect.lay,
+    photos: inspection.photos,
     stood: stoodOf(allFigures(plan)),
     ...said,
     settings,

@@ -1,7 +1,7 @@
 import { say, type Message } from '@/core/message/message';
 import { FAULTS, PAPER_FAULTS } from '@/core/inspect/faults';
 import { middleOf, type FaceSize } from '@/core/inspect/places';
-import type { Edge, Mark, MarkPlace, FacePoint } from '@/core/shop/mark';
+import type { MarkEdge, Mark, MarkPlace, FacePoint } from '@/core/shop/mark';
 
 /** How a mark is put on the face. */
 export const TOOLS = ['point', 'line', 'edge', 'area', 'all'] as const;
@@ -84,8 +84,8 @@ const around = ({ xMm, yMm }: FacePoint, r: number): MarkPlace => ({
   ],
 });
 
-const nearestEdge = ({ xMm, yMm }: FacePoint, { widthMm, heightMm }: FaceSize): Edge => {
-  const off: readonly (readonly [Edge, number])[] = [
+const nearestEdge = ({ xMm, yMm }: FacePoint, { widthMm, heightMm }: FaceSize): MarkEdge => {
+  const off: readonly (readonly [MarkEdge, number])[] = [
     ['left', xMm],
     ['right', widthMm - xMm],
     ['top', yMm],

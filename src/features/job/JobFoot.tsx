@@ -12,7 +12,7 @@ import { isListed } from '@/core/preflight/check';
 import { Button } from '@/ui/Button';
 import { PopoverBox } from '@/ui/PopoverBox';
 import { Say, useWords } from '@/ui/words';
-import { WriteInLog } from '../inspect/SaveToLog';
+import { SaveToLog } from '../inspect/SaveToLog';
 import { useJob } from './jobContext';
 import { LEVEL_BAR, LEVEL_WORDS } from '@/ui/levels';
 import { pressBlocked } from '@/core/plan/press/newRun';
@@ -68,7 +68,7 @@ export const JobFoot = memo(function JobFoot({ step, go }: Props) {
           </PopoverBox>
         </Popover.Root>
       )}
-      {step === 'look' && (
+      {step === 'inspect' && (
         <Link href={`/finish/${job.id}`} className="shrink-0 font-label font-semibold underline">
           {t('job.finishPack')}
         </Link>
@@ -99,7 +99,7 @@ function NextStep({ step, go }: Props) {
   const { job, plan } = useJob();
   const router = useRouter();
   const { next } = stepStyle(step);
-  if (step === 'look') return <WriteInLog />;
+  if (step === 'inspect') return <SaveToLog />;
   if (step === 'press' && plan.press.left > 0) {
     const stopped = pressBlocked(plan);
     return (

@@ -29,8 +29,8 @@ import { JobRail } from './JobRail';
 import { HowItAddsUp } from './HowItAddsUp';
 import { STEP_KEYS, STEP_VIEWS } from './stepViews';
 import { useJobLog } from './useJobLog';
-import { useHeatCache, useTried, useWantedHeat } from './useHeatCache';
-import { useNests, useWantedNests } from './useNests';
+import { useHeatCache, useTried, useHeatQueries } from './useHeatCache';
+import { useNests, useNestQueries } from './useNests';
 import { useOpenJob, type OpenJob } from './useOpenJob';
 
 /** The step in the address; changing it needs no answer from the server. */
@@ -92,7 +92,7 @@ function useMadePlan(job: Job, step: JobStep): { readonly made: Plan; readonly s
   );
   const { nests, look } = useNests();
   const tried = useTried(job, things);
-  const { book: heatCache, ask } = useHeatCache();
+  const { cache: heatCache, query: ask } = useHeatCache();
   const confirmed = useLiveQuery(() => confirmedCounts(), []) ?? NONE_CONFIRMED;
   const made = useMemo(
     () =>
@@ -109,11 +109,11 @@ function useMadePlan(job: Job, step: JobStep): { readonly made: Plan; readonly s
     [planJob, job, shop, analyses, sharedJobs, nests, proven, log.tally, tried, confirmed, heatCache],
   );
   const wanted = useMemo(
-    () => [...(made.heat.model?.wanted ?? []), ...(step === 'look' ? made.look.wanted : [])],
-    [made.heat.model?.wanted, made.look.wanted, step],
+    () => [...(made.heat.model?.wanted ?? []), ...(step === 'inspect' ? made.inspect.wanted : [])],
+    [made.heat.model?.wanted, made.inspect.wanted, step],
   );
-  useWantedHeat(wanted, ask, step === 'heat');
-  useWantedNests(made.sheet.layout?.wanted, look);
+  useHeatQueries(wanted, ask, step === 'heat');
+  useNestQueries(made.sheet.layout?.wanted, look);
   return { made, shop };
 }
 

@@ -4,14 +4,14 @@ import type { Job } from '@/core/job/job';
 
 export type Edit = (change: (job: Job) => Job, group?: string) => void;
 
-export interface JobState {
+export interface JobStoreState {
   readonly job: Job;
   readonly edit: Edit;
   /** Takes a job from outside (another tab), with no step of undo. */
   readonly adopt: (job: Job) => void;
 }
 
-export type JobStore = UseBoundStore<StoreApi<JobState>> & {
+export type JobStore = UseBoundStore<StoreApi<JobStoreState>> & {
   readonly temporal: StoreApi<TemporalState<{ job: Job }>>;
 };
 
@@ -23,7 +23,7 @@ const MOST_STEPS = 200;
 export function createJobStore(job: Job, now: () => number = Date.now): JobStore {
   let lastGroup: string | null = null;
   let lastAt = 0;
-  const store = create<JobState>()(
+  const store = create<JobStoreState>()(
     temporal(
       (set, get) => ({
         job,

@@ -3,7 +3,7 @@ import { JOB_STEP_LIST, type JobStep } from '@/core/figures/jobSteps';
 import { ArtView } from '../art/ArtView';
 import { BlankView } from '../blank/BlankView';
 import { HeatView } from '../heat/HeatView';
-import { LookView } from '../inspect/InspectView';
+import { InspectView } from '../inspect/InspectView';
 import { MeasureView } from '../measure/MeasureView';
 import { PressView } from '../press/PressView';
 import { SheetView } from '../sheet/SheetView';
@@ -18,7 +18,7 @@ export const STEP_VIEWS: Readonly<Record<JobStep, () => ReactNode>> = {
   sheet: SheetView,
   heat: HeatView,
   press: PressView,
-  look: LookView,
+  inspect: InspectView,
 };
 
 /** The number keys, one a step. */

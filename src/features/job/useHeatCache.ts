@@ -33,14 +33,14 @@ function withAnswer(book: HeatCache, q: HeatQuestion, answer: HeatAnswer): HeatC
   return Object.fromEntries([...others, [key, answer] as const, [last, answer] as const].slice(-KEPT));
 }
 
-export interface KeptBook {
-  readonly book: HeatCache;
+export interface OpenHeatCache {
+  readonly cache: HeatCache;
   /** Has the worker answer what is wanted, one after another, the newest wants first. */
-  readonly ask: (wanted: readonly HeatQuestion[], where: keyof typeof REST_MS) => () => void;
+  readonly query: (wanted: readonly HeatQuestion[], where: keyof typeof REST_MS) => () => void;
 }
 
 /** Answers of the heat model, filled by the worker and kept while the job is open. */
-export function useHeatCache(): KeptBook {
+export function useHeatCache(): OpenHeatCache {
   const [book, setBook] = useState<HeatCache>({});
   const busy = useRef(false);
   const left = useRef<readonly HeatQuestion[]>([]);
@@ -79,7 +79,7 @@ export function useHeatCache(): KeptBook {
       return () => clearTimeout(timer);
     };
   });
-  return { book, ask };
+  return { cache: book, query: ask };
 }
 
 /** What is asked away from the heat: settings once the hand rests, what comes of them once it rests longer; pictures and comparisons not at all. */
@@ -87,9 +87,9 @@ const waitFor = (q: HeatQuestion): keyof typeof REST_MS | null =>
   q.kind === 'start' ? 'far' : q.kind === 'outcome' || q.kind === 'change' ? 'beside' : null;
 
 /** Asks for what a plan still wants of the model: all of it where the heat is looked at, else what its settings hang on. */
-export function useWantedHeat(
+export function useHeatQueries(
   wanted: readonly HeatQuestion[] | undefined,
-  ask: KeptBook['ask'],
+  ask: OpenHeatCache['query'],
   shown: boolean,
 ): void {
   useEffect(() => {

@@ -37,6 +37,6 @@ export function useNests(): FoundNests {
 }
 
 /** Asks for the layouts a plan still wants. */
-export function useWantedNests(wanted: readonly NestRequest[] | undefined, look: FoundNests['look']): void {
+export function useNestQueries(wanted: readonly NestRequest[] | undefined, look: FoundNests['look']): void {
   useEffect(() => (wanted && wanted.length > 0 ? look(wanted) : undefined), [wanted, look]);
 }

@@ -21,7 +21,7 @@ const jobStatus = (at: JobStep, level: 'blocker' | 'warning' | null, done = fals
     summary: verbatim(''),
     blankName: null,
     worst: level ? { level, step: at, text: verbatim('x') } : null,
-    progress: { blank: p, measure: p, wrap: p, art: p, sheet: p, heat: p, press: p, look: p },
+    progress: { blank: p, measure: p, wrap: p, art: p, sheet: p, heat: p, press: p, inspect: p },
   };
 };
 const jobs = [
@@ -36,7 +36,7 @@ const jobStatuses = new Map([
   ['late', jobStatus('wrap', 'warning')],
   ['a', jobStatus('art', 'blocker')],
   ['whenever', jobStatus('blank', null)],
-  ['over', jobStatus('look', null, true)],
+  ['over', jobStatus('inspect', null, true)],
 ]);
 const ids = (by: Parameters<typeof jobLists>[2]['by'], down = false) =>
   jobLists(jobs, jobStatuses, { by, down }).open.map((r) => r.id);
@@ -58,7 +58,7 @@ test('a job nobody has calculated yet is not taken for done', () => {
 describe('archived', () => {
   const NOW = 1e12;
   const day = 24 * 3600_000;
-  const done = new Map([['over', jobStatus('look', null, true)]]);
+  const done = new Map([['over', jobStatus('inspect', null, true)]]);
   const over = record('over', null);
   test('done and packed, or done and long untouched; never while anything is left', () => {
     const packed = { ...over, savedAt: NOW, job: { ...over.job, finish: { ...over.job.finish, packed: 1 } } };

@@ -15,7 +15,7 @@ type JobStatuses = ReadonlyMap<string, JobStatus>;
 
 /** Nothing is left to do on it: pressed, looked over, written down. */
 export const isDone = (s: JobStatus | undefined): boolean =>
-  s?.progress.press === 'done' && s.progress.look === 'done';
+  s?.progress.press === 'done' && s.progress.inspect === 'done';
 
 const LATEST = '9999';
 

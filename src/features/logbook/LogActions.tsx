@@ -8,7 +8,7 @@ import { FileDown, FileUp } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useRef } from 'react';
 import { monthPage } from '@/core/log/monthPage';
-import { rowOf, type LogQuery } from '@/core/log/rows';
+import { logRow, type LogQuery } from '@/core/log/rows';
 import type { PictureFile } from '@/core/formats/jobFile';
 import type { Result } from '@/core/basics/result';
 import type { LogEntry } from '@/core/shop/records';
@@ -104,7 +104,7 @@ export function LogActions({ query, found }: Props) {
     );
     const month = t.quantity(date(fromAt, 'month'));
     const page = monthPage(
-      entries.map((e) => rowOf(e, t)),
+      entries.map((e) => logRow(e, t)),
       charts,
       {
         shopName: shop.settings.shopName,

@@ -13,7 +13,7 @@ import { Filters } from './Filters';
 import { LogActions } from './LogActions';
 import { LogList } from './LogList';
 import { useAsideOf } from '../shell/asideStore';
-import { lookThroughLog, useFound, useLogIndex, type FoundEntries, type LogIndex } from './useLogIndex';
+import { checkWholeLog, useFound, useLogIndex, type FoundEntries, type LogIndex } from './useLogIndex';
 import { part } from '@/core/basics/part';
 
 const Charts = dynamic(() => part(() => import('./Charts')).then((m) => m.Charts), { ssr: false });
@@ -59,7 +59,7 @@ export function LogbookPage({ start, startView }: Props) {
   const [view, setView] = useState<View>(VIEWS.find((v) => v.value === startView)?.value ?? 'list');
   const [most, setMost] = useState(STRETCH);
   const index = useLogIndex();
-  useAsideOf('log', lookThroughLog, index.version > 0);
+  useAsideOf('log', checkWholeLog, index.version > 0);
   const asked = useDeferredValue(query);
   const found = useFound(asked, most, index, view === 'charts');
   const change = useMemo(

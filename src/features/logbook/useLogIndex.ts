@@ -46,7 +46,7 @@ export function useLogIndex(): LogIndex {
 }
 
 /** What of the log cannot be read; the worker looks, apart from the page. */
-export const lookThroughLog = async (): Promise<readonly SetAside[]> => {
+export const checkWholeLog = async (): Promise<readonly SetAside[]> => {
   const r = await inLogWorker(say('common.logbook'), (api) => api.aside() as Promise<readonly SetAside[]>);
   return r.ok ? r.value : [];
 };

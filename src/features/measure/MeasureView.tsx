@@ -8,7 +8,7 @@ import type { Blank, RoundShape } from '@/core/shop/blank';
 import { mm } from '@/core/message/quantity';
 import { newId } from '@/data/ids';
 import { Badge } from '@/ui/board/Badge';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { ArrowLine } from '@/ui/board/Dimension';
 import { Button } from '@/ui/Button';
@@ -32,7 +32,7 @@ export function MeasureView() {
   return (
     <div className="absolute inset-0 grid content-start overflow-y-auto sm:grid-cols-[minmax(15rem,1fr)_minmax(20rem,26rem)] sm:content-stretch sm:overflow-hidden">
       <div className="relative min-h-80">
-        <Board
+        <ScaleDrawing
           interactive
           label={t('measure.placesMeasure', { blank: blank.name })}
           bounds={shapeBounds(blank.shape)}

@@ -3,7 +3,7 @@
 import { PRESSURE_WORDS } from '@/core/heat/settings/labels';
 import { memo, useState } from 'react';
 import type { Lane } from '@/core/run/board';
-import { sizeOf } from '@/core/run/chain';
+import { chainSize } from '@/core/run/chain';
 import { say } from '@/core/message/message';
 import { celsius } from '@/core/message/quantity';
 import { useWords } from '@/ui/words';
@@ -37,7 +37,7 @@ interface Props {
 }
 
 /** One press on the board. */
-export const Band = memo(function Band({ lane, number, jobName, toCome, calls, open, onNext }: Props) {
+export const PressLane = memo(function Band({ lane, number, jobName, toCome, calls, open, onNext }: Props) {
   const t = useWords();
   const [spoiling, setSpoiling] = useState(false);
   const { run, step, clock, need } = lane;
@@ -63,7 +63,7 @@ export const Band = memo(function Band({ lane, number, jobName, toCome, calls, o
     <section
       aria-label={name}
       data-need={need}
-      data-step={`${sizeOf(lane.state.loads)} ${step.id}`}
+      data-step={`${chainSize(lane.state.loads)} ${step.id}`}
       className={`on-night flex border-2 text-pale ${flood ? 'border-pale bg-act-deep' : calls ? 'border-pale bg-strata-1' : 'border-strata-2 bg-night'}`}
     >
       <span

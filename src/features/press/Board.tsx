@@ -10,10 +10,10 @@ import type { RunWithState } from '@/core/run/pieces';
 import { useRemembered } from '@/ui/remembered';
 import { Brand } from '../shell/Brand';
 import { useShop } from '../shell/shopContext';
-import { Band } from './Band';
+import { PressLane } from './Band';
 import { FollowBanner, JumpBanner } from './Banners';
 import { DoneRuns, doneRuns } from './DoneRuns';
-import { Hands } from './Hands';
+import { HandTasks } from './Hands';
 import { wordsOf } from './laneWords';
 import { NotifyButton } from './NotifyButton';
 import { PressButton } from './PressButton';
@@ -44,7 +44,7 @@ function summary({ runs, jobs }: RunsOn, latest: ShownForecast | null): Message 
 }
 
 /** All presses, in the order in which they need hands: readable from two metres, worked in gloves. */
-export function Board() {
+export function PressBoard() {
   const t = useWords();
   usePageTitle(t('common.pressing'));
   const on = useRunsOn();
@@ -118,7 +118,7 @@ export function Board() {
         <div className="grid min-h-0 flex-1 gap-5 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_23rem]">
           <div className="grid auto-rows-min content-start gap-3 lg:overflow-y-auto">
             {shown.map((lane) => (
-              <Band
+              <PressLane
                 key={lane.run.id}
                 lane={lane}
                 number={numberOf(lane)}
@@ -131,7 +131,7 @@ export function Board() {
             ))}
             <DoneRuns runs={done} nowMs={now} />
           </div>
-          <Hands
+          <HandTasks
             lanes={steady.lanes}
             pace={on.pace}
             jobs={on.jobs}

@@ -27,7 +27,7 @@ interface Props {
 const LINK =
   'inline-flex min-h-16 items-center border-2 border-mist px-6 font-label text-name font-semibold hover:bg-strata-2';
 
-/** After the last piece of a run: put away, count, look them over, print again what was spoiled. */
+/** After the last piece of a run: put away, count, inspect them, print again what was spoiled. */
 export function Ended({ job, made, last, onMore }: Props) {
   const t = useWords();
   const { shop } = useShopWithRuns();
@@ -82,7 +82,7 @@ export function Ended({ job, made, last, onMore }: Props) {
       </div>
       <footer className="flex flex-wrap items-center gap-4 border-t-2 border-strata-2 p-5">
         <Link
-          href={`/job/${job.id}/look`}
+          href={`/job/${job.id}/inspect`}
           className="inline-flex min-h-16 items-center bg-act px-8 font-label text-head font-semibold text-white"
         >
           {t('press.inspectPieces')}

@@ -33,7 +33,7 @@ interface Props {
 const inWait = (s: number): Message => (s <= 0 ? say('press.now') : verbatim(clockText(Math.ceil(s))));
 
 /** What hands do next, what they do between, what cools, and what is to be printed again. */
-export const Hands = memo(function Hands(props: Props) {
+export const HandTasks = memo(function Hands(props: Props) {
   const t = useWords();
   return (
     <aside

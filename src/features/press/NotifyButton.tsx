@@ -3,7 +3,7 @@
 import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import { PressButton } from './PressButton';
-import { askToNotify, mayNotify } from './useAttention';
+import { requestNotifications, mayNotify } from './useAttention';
 
 /** Asks once whether it may call from another window; where that is settled there is nothing to ask. */
 export function NotifyButton() {
@@ -11,6 +11,8 @@ export function NotifyButton() {
   const [may, setMay] = useState(mayNotify);
   if (may !== 'default') return null;
   return (
-    <PressButton onClick={() => void askToNotify().then(setMay)}>{t('press.turnNotifications')}</PressButton>
+    <PressButton onClick={() => void requestNotifications().then(setMay)}>
+      {t('press.turnNotifications')}
+    </PressButton>
   );
 }

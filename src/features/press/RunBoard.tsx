@@ -34,12 +34,12 @@ interface Props {
 }
 
 /** An operation with its words. */
-export interface Step {
+export interface WordedOperation {
   readonly operation: Operation;
   readonly words: OperationWords;
 }
 
-const stepsOf = (run: Run): readonly Step[] =>
+const stepsOf = (run: Run): readonly WordedOperation[] =>
   cycleOf(run).map((operation) => ({ operation, words: wordsOf(operation, run) }));
 
 /** On the red of “time is up” every quiet colour turns pale, or it could not be read. */
@@ -175,7 +175,7 @@ function Foot({ lane, name, jobId, open, onNext }: FootProps) {
   );
 }
 
-function StepList({ steps, at }: { steps: readonly Step[]; at: number }) {
+function StepList({ steps, at }: { steps: readonly WordedOperation[]; at: number }) {
   const t = useWords();
   return (
     <ol className="grid content-start gap-3.5">

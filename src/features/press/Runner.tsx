@@ -8,7 +8,7 @@ import { plan } from '@/core/plan/plan';
 import { pressBlocked } from '@/core/plan/press/newRun';
 import { isOn, type RunWithState } from '@/core/run/pieces';
 import type { Job } from '@/core/job/job';
-import { useHeatCache, useTried, useWantedHeat } from '../job/useHeatCache';
+import { useHeatCache, useTried, useHeatQueries } from '../job/useHeatCache';
 import { useJobRecord, useJobRuns, useShop, useShopWithRuns } from '../shell/shopContext';
 import { Ended } from './Ended';
 import { Ready } from './Ready';
@@ -36,12 +36,12 @@ export function Runner({ jobId, pressId, another }: Props) {
   const shop = useMemo(() => ({ ...things, runs: [...(runs ?? [])] }), [things, runs]);
   const job = useMemo(() => stored && onPress(stored, pressId), [stored, pressId]);
   const tried = useTried(job, shop);
-  const { book: heatCache, ask } = useHeatCache();
+  const { cache: heatCache, query: ask } = useHeatCache();
   const made = useMemo(
     () => job && plan(job, shop, { proven, tried, heatCache }),
     [job, shop, proven, tried, heatCache],
   );
-  useWantedHeat(made?.heat.model?.wanted, ask, false);
+  useHeatQueries(made?.heat.model?.wanted, ask, false);
   const [again, setAgain] = useState(false);
   usePageTitle(job?.name ?? '');
   if (record === undefined || !runs) return <main className="h-dvh bg-night" aria-busy="true" />;

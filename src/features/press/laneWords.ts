@@ -6,7 +6,7 @@ import type { Lane } from '@/core/run/board';
 import { overTime, passesOf } from '@/core/run/dose';
 import { leftOpen } from '@/core/run/leftOpen';
 import type { RunWithState } from '@/core/run/pieces';
-import { listOf, sizeOf } from '@/core/run/chain';
+import { listOf, chainSize } from '@/core/run/chain';
 import { goodInLoad } from '@/core/run/run';
 import type { Operation } from '@/core/shop/operation';
 import type { Run } from '@/core/shop/run';
@@ -47,7 +47,7 @@ export function shownClock({ step, clock, need, dueS }: Lane): ShownClock {
 
 /** Which load of how many, and the pieces in it that are still good. */
 export function loadText({ run, state }: RunWithState, toCome: number): Message {
-  const load = sizeOf(state.loads) + 1;
+  const load = chainSize(state.loads) + 1;
   const loads = load + Math.ceil(toCome / (run.load?.piecesAtOnce ?? 1));
   const good = goodInLoad(state);
   const spoiled =

@@ -8,7 +8,7 @@ import {
   takenOtherwise,
   type ClockRecord,
   type Jump,
-  type Reading,
+  type ClockReading,
   type ShopClock,
 } from '@/core/run/clock';
 import { wakeAfter } from './wake';
@@ -19,7 +19,7 @@ const APART_MS = 3000;
 /** The clock is kept again after so long. */
 const KEEP_MS = 1000;
 
-const reading = (): Reading => ({ wallMs: Date.now(), countMs: performance.now() });
+const reading = (): ClockReading => ({ wallMs: Date.now(), countMs: performance.now() });
 
 function kept(): ClockRecord | null {
   try {

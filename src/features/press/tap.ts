@@ -1,6 +1,6 @@
 import { eventOf, type Struck } from '@/core/run/run';
 import type { RunWithState } from '@/core/run/pieces';
-import type { Between, RunEvent, RunPiece, SpoiledWhy } from '@/core/shop/run';
+import type { HandTaskId, RunEvent, RunPiece, SpoiledWhy } from '@/core/shop/run';
 import { addRunEvent } from '@/data/runs';
 import { notifyProblem } from '@/ui/notify';
 import { shopNow } from './shopTime';
@@ -48,7 +48,7 @@ export function tap(
   return add(run.id, event, kind === 'done' || kind === 'spoiled' ? run.events.length : null);
 }
 
-export const countBetween = (runId: string, what: Between, count: number): Promise<boolean> =>
+export const countBetween = (runId: string, what: HandTaskId, count: number): Promise<boolean> =>
   add(runId, { kind: 'between', at: shopNow(), what, count, ...by() }, null);
 
 export const layPieces = (runId: string, pieces: readonly RunPiece[]): Promise<boolean> =>

@@ -11,7 +11,7 @@ const VIBRATE_MS = [250, 120, 250];
 export const mayNotify = (): NotificationPermission | null =>
   typeof Notification === 'undefined' ? null : Notification.permission;
 
-export const askToNotify = async (): Promise<NotificationPermission | null> =>
+export const requestNotifications = async (): Promise<NotificationPermission | null> =>
   typeof Notification === 'undefined' ? null : Notification.requestPermission();
 
 function notifyAway(text: string): void {

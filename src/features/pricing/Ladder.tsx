@@ -15,7 +15,7 @@ const sizeText = (pieces: number, cost: JobCost): Message => {
 };
 
 /** The calculated price of one, a dozen, a case and the order, with the lowest that still pays the work. */
-export function Ladder({ cost, currency }: { cost: JobCost; currency: string }) {
+export function PriceLadder({ cost, currency }: { cost: JobCost; currency: string }) {
   const t = useWords();
   const priced = (cents: number) => moneyOf(currency, cents);
   return (

@@ -10,23 +10,23 @@ import type { JobCost } from '@/core/cost/jobCost';
 import { figure, type Figure } from '@/core/figures/figure';
 import type { Job } from '@/core/job/job';
 import { say } from '@/core/message/message';
-import { booksAside } from '@/data/setAside';
+import { stockAndQuotesAside } from '@/data/setAside';
 import { FigureLines } from '@/ui/FigureLines';
 import { useAsideOf } from '../shell/asideStore';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { CostStack } from './CostStack';
-import { Ladder } from './Ladder';
+import { PriceLadder } from './Ladder';
 import { Quotes } from './Quotes';
 import { SellForm } from './SellForm';
 import { useCosts } from './useCosts';
 import type { JobCosts } from '@/core/cost/jobCost';
 
 /** What every job costs, what it is sold for, and its quotes. */
-export function CostsPage({ jobId }: { jobId: string | null }) {
+export function PricingPage({ jobId }: { jobId: string | null }) {
   const t = useWords();
   const costs = useCosts();
-  useAsideOf('books', booksAside);
+  useAsideOf('books', stockAndQuotesAside);
   const { shop } = useShop();
   const [asked, setAsked] = useState(jobId);
   const first = costs?.find((c) => c.job.id === asked) ?? costs?.find((c) => c.cost.ok) ?? costs?.[0];
@@ -219,7 +219,7 @@ function OneJob({ job, cost, currency }: { job: Job; cost: JobCost; currency: st
           <div className="bg-board p-3">
             <CostStack price={cost.price} currency={currency} />
           </div>
-          <Ladder cost={cost} currency={currency} />
+          <PriceLadder cost={cost} currency={currency} />
           <Quotes job={job} cost={cost} />
         </div>
       </div>

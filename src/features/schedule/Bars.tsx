@@ -1,12 +1,12 @@
 import { useWords, type Words } from '@/ui/words';
 import type { DayPlan } from '@/core/day/dayPlan';
-import type { Bar, Line } from '@/core/day/lines';
+import type { Bar, ScheduleLine } from '@/core/day/lines';
 import { barPath, groupsOf, type Range } from './chart';
 import { groundOf, kindText, shortName } from './dayWords';
 
 interface Props {
   readonly day: DayPlan;
-  readonly line: Line;
+  readonly line: ScheduleLine;
   readonly x: (s: number) => number;
   readonly y: number;
   readonly height: number;
@@ -19,7 +19,7 @@ interface Props {
 const LETTER_PX = 6.6;
 const fits = (text: string, px: number): boolean => text.length * LETTER_PX + 8 <= px;
 
-function words(day: DayPlan, line: Line, b: Bar, px: number, t: Words): string | null {
+function words(day: DayPlan, line: ScheduleLine, b: Bar, px: number, t: Words): string | null {
   const name = b.work === null ? '' : shortName(day.jobs[b.work]?.name ?? '');
   const kind = t(kindText(b.kind));
   // A stretch in which nothing was finished was put down: its pieces stand where they are done.

@@ -5,7 +5,7 @@ import { useWords } from '@/ui/words';
 import type { ScaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import type { DayPlan } from '@/core/day/dayPlan';
-import { groupsOf, type Group, type Range, type Row } from './chart';
+import { groupsOf, type LoadGroup, type Range, type Row } from './chart';
 import { groundOf, msOf, shortName } from './dayWords';
 
 export interface Moved {
@@ -15,7 +15,7 @@ export interface Moved {
 }
 
 interface Dragging {
-  readonly group: Group;
+  readonly group: LoadGroup;
   readonly press: number;
   readonly startX: number;
   readonly startY: number;

@@ -7,13 +7,13 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { Link } from '@/ui/Link';
 import { useEffect, useMemo, useState } from 'react';
 import { AT_RISK, type DayPlan } from '@/core/day/dayPlan';
-import type { Outlook } from '@/core/stock/wants';
+import type { ItemForecast } from '@/core/stock/wants';
 import { changeJob } from '@/data/jobs';
 import { Button } from '@/ui/Button';
 import { Segments } from '@/ui/Segments';
 import { ShopFrame } from '../shell/ShopFrame';
 import { amountOf } from '../stock/stockWords';
-import { useShelf } from '../stock/useStock';
+import { useStock } from '../stock/useStock';
 import { useShop } from '../shell/shopContext';
 import { dayRange, firstDay, rowsOf, wholeRange } from './chart';
 import { DayChart } from './ScheduleChart';
@@ -73,7 +73,7 @@ function warnings(day: DayPlan): readonly Message[] {
 }
 
 /** Blanks that jobs of the day will lack. */
-const shortages = (shelf: readonly Outlook[] | null): readonly Message[] =>
+const shortages = (shelf: readonly ItemForecast[] | null): readonly Message[] =>
   (shelf ?? [])
     .filter((o) => o.item.kind === 'blank' && o.shortFor !== null)
     .map((o) =>
@@ -86,7 +86,7 @@ const shortages = (shelf: readonly Outlook[] | null): readonly Message[] =>
     );
 
 /** The jobs of the shop as one day: lines of time, what they add up to, and what would change them. */
-export function DayPage() {
+export function SchedulePage() {
   const t = useWords();
   const { shop } = useShop();
   const { day, busy } = useDay();
@@ -282,7 +282,7 @@ function WaitingBack({ day }: { day: DayPlan }) {
 /** What stands in the way, and the one next step. */
 function Foot({ day }: { day: DayPlan }) {
   const t = useWords();
-  const { shelf } = useShelf();
+  const { shelf } = useStock();
   const found = [...warnings(day), ...shortages(shelf)];
   return (
     <div className="flex items-center gap-3 border-t-2 border-ink bg-sheet px-4 py-2">

@@ -1,10 +1,15 @@
 import { say, type Message, verbatim } from '@/core/message/message';
 import type { DayPlan } from '@/core/day/dayPlan';
-import type { Bar, Line } from '@/core/day/lines';
+import type { Bar, ScheduleLine } from '@/core/day/lines';
 
 /** A row of the chart: a line of time, or a circuit. */
 export type Row =
-  | { readonly kind: 'line'; readonly line: Line; readonly label: Message; readonly press: number | null }
+  | {
+      readonly kind: 'line';
+      readonly line: ScheduleLine;
+      readonly label: Message;
+      readonly press: number | null;
+    }
   | { readonly kind: 'circuit'; readonly circuit: number; readonly label: Message };
 
 /** What is shown: from when to when, s from the moment of the plan. */
@@ -26,7 +31,7 @@ export function rowsOf(
     readonly circuits: readonly string[];
   },
 ): readonly Row[] {
-  const label = (l: Line): Message => {
+  const label = (l: ScheduleLine): Message => {
     if (l.kind === 'printer') return named(names.printers[l.index]) ?? say('common.printer');
     if (l.kind === 'hands') return say('schedule.person', { people: names.people[l.index] ?? l.index + 1 });
     if (l.kind === 'press') return named(day.presses[l.index]?.name) ?? say('common.press');
@@ -107,15 +112,15 @@ export function closedIn(day: DayPlan, { fromS, toS }: Range): readonly Range[] 
 }
 
 /** Neighbouring loads of one job at a press: what is moved together. */
-export interface Group {
+export interface LoadGroup {
   readonly work: number;
   readonly fromS: number;
   readonly toS: number;
   readonly pieces: number;
 }
 
-export function groupsOf(bars: readonly Bar[]): readonly Group[] {
-  const out: Group[] = [];
+export function groupsOf(bars: readonly Bar[]): readonly LoadGroup[] {
+  const out: LoadGroup[] = [];
   for (const b of bars) {
     if (b.kind !== 'press' || b.work === null) continue;
     const last = out.at(-1);

@@ -1,7 +1,7 @@
 import { say } from '@/core/message/message';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { spoilageOf, type Seen } from '@/core/cost/cost';
+import { spoilageOf, type PressedCounts } from '@/core/cost/cost';
 import type { DayPlan } from '@/core/day/dayPlan';
 import { seenOfJobs } from '@/data/seen';
 import { loadPrinted } from '@/data/stock';
@@ -44,7 +44,7 @@ export function useDay(): DayView {
   useEffect(() => {
     if (!seenText) return;
     const { of, sheets } = JSON.parse(seenText) as {
-      readonly of: Readonly<Record<string, Seen>>;
+      readonly of: Readonly<Record<string, PressedCounts>>;
       readonly sheets: Readonly<Record<string, number>>;
     };
     const stop = new AbortController();
@@ -68,7 +68,7 @@ export function useDay(): DayView {
     void (async () => {
       setView((v) => ({ ...v, busy: true }));
       let from = sameJobs;
-      for (const depth of ['first look', 'whole'] as const) {
+      for (const depth of ['first plan', 'whole'] as const) {
         const made = await inDayWorker(say('common.schedule'), (w) => w.plan(number, request, depth, from));
         if (stop.signal.aborted) return;
         if (!made.ok) {

@@ -4,7 +4,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo } from 'react';
 import { drawSheet, type DrawnPages } from '@/core/plan/sheet/pages';
 import { mm } from '@/core/message/quantity';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { Dimension } from '@/ui/board/Dimension';
 import { Button } from '@/ui/Button';
 import { useWords } from '@/ui/words';
@@ -31,7 +31,7 @@ export function PaperBoard({ at, onAt }: Props) {
   if (!page) return <NothingPlaced />;
   return (
     <>
-      <Board
+      <ScaleDrawing
         label={t('sheet.sheetPrinted', { paper: sheet.paper?.name ?? '' })}
         bounds={{ x: 0, y: 0, width: page.widthMm, height: page.heightMm }}
         room={{ top: 44, right: 96, bottom: 20, left: many > 1 || sheet.panels ? 116 : 30 }}

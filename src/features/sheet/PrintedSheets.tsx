@@ -7,7 +7,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { rollMOf } from '@/core/plan/sheet/cost';
 import type { SheetLayout } from '@/core/sheet/layout';
-import { takenBy, type Taken } from '@/core/stock/printing';
+import { takenBy, type StockUse } from '@/core/stock/printing';
 import { loadItems, loadPrinted, putBackPrinted, takePrinted } from '@/data/stock';
 import { Button } from '@/ui/Button';
 import { notifyProblem, notifyUndo } from '@/ui/notify';
@@ -17,13 +17,13 @@ import { useJob } from '../job/jobContext';
 
 const MOST_SHEETS = 999;
 
-const oneTaken = ({ item, amount }: Taken): Message =>
+const oneTaken = ({ item, amount }: StockUse): Message =>
   item.kind === 'ink'
     ? say('sheet.aboutMl', { amount, item: item.name.toLowerCase() })
     : say('sheet.amountOf', { amount, unit: item.unit, item: item.name });
 
 /** Paper and ink that were taken: two things at most. */
-function takenText(taken: readonly Taken[]): Message {
+function takenText(taken: readonly StockUse[]): Message {
   const [first, second] = taken.map(oneTaken);
   if (!first) return say('common.nothing');
   return second ? say('blank.two', { first, second }) : first;

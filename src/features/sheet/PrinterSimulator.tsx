@@ -17,7 +17,7 @@ import { drawSheet } from '@/core/plan/sheet/pages';
 import type { Page } from '@/core/sheet/pages';
 import type { Result } from '@/core/basics/result';
 import { fineMm, mm } from '@/core/message/quantity';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { arrowStep } from '@/ui/board/drag';
 import { Draggable } from '@/ui/board/Draggable';
 import { ProgressBar } from '@/ui/ProgressBar';
@@ -239,7 +239,7 @@ function Printed({ page, sheet, url, near }: PrintedProps) {
     height: Math.max(bar.height, 30) + 34,
   };
   return (
-    <Board
+    <ScaleDrawing
       interactive
       label={t('sheet.sheetComesOutPrinter')}
       bounds={near === 'bar' && atBar ? atBar : whole}

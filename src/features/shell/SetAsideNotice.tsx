@@ -8,7 +8,7 @@ import { asideFileText, removeAside, startFreshSettings, type RecordKind } from 
 import { Button } from '@/ui/Button';
 import { Confirm } from '@/ui/Confirm';
 import { notify, notifyProblem } from '@/ui/notify';
-import { forgetAside, useFound } from './asideStore';
+import { forgetAside, useSetAside } from './asideStore';
 import { saveTextAs } from './download';
 import { useShop } from './shopContext';
 
@@ -25,7 +25,7 @@ function countWords(kinds: readonly RecordKind[]): Message {
 export function SetAsideNotice() {
   const t = useWords();
   const { aside: ofShop, jobs } = useShop();
-  const found = useFound();
+  const found = useSetAside();
   const aside = [...ofShop, ...found];
   const [saved, setSaved] = useState(false);
   const [asking, setAsking] = useState<'fresh' | 'remove' | null>(null);

@@ -19,4 +19,4 @@ export function useAsideOf(of: string, look: () => Promise<readonly SetAside[]>,
 /** Forgets what was found, so that it is looked for again. */
 export const forgetAside = (): void => useFoundAside.setState({}, true);
 
-export const useFound = (): readonly SetAside[] => Object.values(useFoundAside((s) => s)).flat();
+export const useSetAside = (): readonly SetAside[] => Object.values(useFoundAside((s) => s)).flat();

@@ -12,7 +12,7 @@ import { Button } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
 import { TypedField } from '@/ui/TypedField';
 import { useShop } from '../shell/shopContext';
-import { Group } from './Group';
+import { SettingsGroup } from './Group';
 import { hoursMessage, readHours } from './hours';
 import { useSettings } from './useSettings';
 
@@ -29,7 +29,7 @@ export function DayGroup() {
   const put = (next: Partial<DaySettings>) => change((now) => ({ ...now, day: { ...now.day, ...next } }));
   const { day } = s;
   return (
-    <Group title={t('shop.workingHours')} about={t('shop.workScheduledTheseHours')}>
+    <SettingsGroup title={t('shop.workingHours')} about={t('shop.workScheduledTheseHours')}>
       {WEEKDAYS.map((w, i) => (
         <TypedField
           key={w}
@@ -111,7 +111,7 @@ export function DayGroup() {
         byHand
         onValue={(min) => put({ dryS: min * 60 })}
       />
-    </Group>
+    </SettingsGroup>
   );
 }
 
@@ -135,7 +135,7 @@ export function CircuitsGroup() {
       })),
     );
   return (
-    <Group title={t('shop.circuits')} about={t('shop.ratingEachBreakerPresses')}>
+    <SettingsGroup title={t('shop.circuits')} about={t('shop.ratingEachBreakerPresses')}>
       <div className="grid w-full gap-4">
         {s.day.circuits.map((c) => (
           <OneCircuit
@@ -167,7 +167,7 @@ export function CircuitsGroup() {
           <Plus size={16} aria-hidden /> {t('shop.addCircuit')}
         </Button>
       </div>
-    </Group>
+    </SettingsGroup>
   );
 }
 

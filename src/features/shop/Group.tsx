@@ -1,7 +1,15 @@
 import type { ReactNode } from 'react';
 
 /** Settings that belong together, with what they are about beside them. */
-export const Group = ({ title, about, children }: { title: string; about: string; children: ReactNode }) => (
+export const SettingsGroup = ({
+  title,
+  about,
+  children,
+}: {
+  title: string;
+  about: string;
+  children: ReactNode;
+}) => (
   <section className="grid gap-3 py-5 md:grid-cols-[16rem_1fr]" aria-label={title}>
     <div>
       <h2 className="font-name text-name font-semibold">{title}</h2>

@@ -3,7 +3,7 @@
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { useState } from 'react';
-import { faultsOf, type PressFaults } from '@/core/heat/press/pressSimulator';
+import { pressFaults, type PressFaults } from '@/core/heat/press/pressSimulator';
 import type { Press } from '@/core/shop/press';
 import { Dialog } from '@/ui/Dialog';
 import { FormField } from '@/ui/FormField';
@@ -28,7 +28,7 @@ export function KnowPress({ press, onClose }: { press: Press; onClose: () => voi
   const t = useWords();
   const [what, setWhat] = useState<'check' | 'time' | 'try'>('check');
   const [source, setSource] = useState<Source>('own');
-  const faults: PressFaults | null = source === 'own' ? null : faultsOf(Number(source));
+  const faults: PressFaults | null = source === 'own' ? null : pressFaults(Number(source));
   return (
     <Dialog
       open

@@ -10,7 +10,7 @@ import type { ShopFile } from '@/core/formats/jobFile';
 import { fail, ok, problemMessage } from '@/core/basics/result';
 import { HOLDS, SEAM_METHODS, WRAP_KINDS, type Settings } from '@/core/shop/settings';
 import { SEAM_METHOD_NOTES } from '@/core/wrap/seamMethods';
-import { KIND_WORDS } from '@/core/wrap/startingMethod';
+import { WRAP_KIND_WORDS } from '@/core/wrap/startingMethod';
 import { LOCALES, languageName } from '@/words/locale';
 import { checkShopFile, restoreShop, shopFileText } from '@/data/files';
 import { Button } from '@/ui/Button';
@@ -27,7 +27,7 @@ import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
 import { CircuitsGroup, DayGroup } from './DaySettings';
-import { Group } from './Group';
+import { SettingsGroup } from './Group';
 import { useSettings } from './useSettings';
 import { WorkCosts } from './WorkCosts';
 import { MOST_WITH_PICTURES_BYTES, readText } from '@/data/readFile';
@@ -55,7 +55,7 @@ function ShopGroup() {
   const t = useWords();
   const { s, put } = useSettings();
   return (
-    <Group title={t('common.shop')} about={t('shop.nameShownTopEvery')}>
+    <SettingsGroup title={t('common.shop')} about={t('shop.nameShownTopEvery')}>
       <TypedField
         label={t('common.name')}
         text={s.shopName}
@@ -79,7 +79,7 @@ function ShopGroup() {
           ]}
         />
       </Labelled>
-    </Group>
+    </SettingsGroup>
   );
 }
 
@@ -101,7 +101,7 @@ function TapeGroup() {
   const t = useWords();
   const { s, put, putTape } = useSettings();
   return (
-    <Group title={t('shop.tapeMeasure')} about={t('shop.tapeMeasureReadsAlong')}>
+    <SettingsGroup title={t('shop.tapeMeasure')} about={t('shop.tapeMeasureReadsAlong')}>
       <LengthField
         label={t('common.thickness')}
         fine
@@ -144,7 +144,7 @@ function TapeGroup() {
           ]}
         />
       </Labelled>
-    </Group>
+    </SettingsGroup>
   );
 }
 
@@ -152,7 +152,7 @@ function MoneyGroup() {
   const t = useWords();
   const { s, put } = useSettings();
   return (
-    <Group title={t('shop.money')} about={t('shop.printersWhatPaperInk')}>
+    <SettingsGroup title={t('shop.money')} about={t('shop.printersWhatPaperInk')}>
       <TypedField
         label={t('shop.currencySymbol')}
         text={s.currency}
@@ -164,7 +164,7 @@ function MoneyGroup() {
         }
         onValue={(currency) => put({ currency })}
       />
-    </Group>
+    </SettingsGroup>
   );
 }
 
@@ -172,11 +172,11 @@ function DefaultsGroup() {
   const t = useWords();
   const { s, putDefaults, putSeamMethod } = useSettings();
   return (
-    <Group title={t('shop.shopDefaults')} about={t('shop.seamMethodSizesNew')}>
+    <SettingsGroup title={t('shop.shopDefaults')} about={t('shop.seamMethodSizesNew')}>
       {WRAP_KINDS.map((kind) => (
-        <Labelled key={kind} label={t(KIND_WORDS[kind].label)}>
+        <Labelled key={kind} label={t(WRAP_KIND_WORDS[kind].label)}>
           <Select
-            label={t('shop.seamMethod', { kindWords: inSentence(KIND_WORDS[kind].label) })}
+            label={t('shop.seamMethod', { kindWords: inSentence(WRAP_KIND_WORDS[kind].label) })}
             value={s.defaults.seamMethods[kind]}
             options={SEAM_METHODS.filter((v) => kind !== 'handled' || v !== 'lap').map((v) => ({
               value: v,
@@ -228,7 +228,7 @@ function DefaultsGroup() {
           className="w-44"
         />
       </Labelled>
-    </Group>
+    </SettingsGroup>
   );
 }
 
@@ -260,7 +260,7 @@ function WholeShop() {
     else notifyWrong(t('shop.shopWas', { problem: problemMessage(r.problem) }));
   };
   return (
-    <Group title={t('shop.shopOneFile')} about={t('shop.jobsPicturesBlanksPresses')}>
+    <SettingsGroup title={t('shop.shopOneFile')} about={t('shop.jobsPicturesBlanksPresses')}>
       <Button onClick={() => void save()}>
         <FileDown size={18} aria-hidden /> {t('shop.saveShopFile')}
       </Button>
@@ -292,6 +292,6 @@ function WholeShop() {
           </div>
         </Dialog>
       )}
-    </Group>
+    </SettingsGroup>
   );
 }

@@ -7,7 +7,7 @@ import type { MoneySettings } from '@/core/shop/money';
 import { MoneyField } from '@/ui/MoneyField';
 import { NumberField } from '@/ui/NumberField';
 import { TypedField } from '@/ui/TypedField';
-import { Group } from './Group';
+import { SettingsGroup } from './Group';
 import { useSettings } from './useSettings';
 
 type Cents = Exclude<
@@ -33,7 +33,7 @@ export function WorkCosts() {
   const put = (next: Partial<MoneySettings>) =>
     change((now) => ({ ...now, money: { ...now.money, ...next } }));
   return (
-    <Group title={t('shop.costRates')} about={t('shop.costsQuotesUseThese')}>
+    <SettingsGroup title={t('shop.costRates')} about={t('shop.costsQuotesUseThese')}>
       {AMOUNTS.map(([key, label]) => (
         <MoneyField
           key={key}
@@ -80,6 +80,6 @@ export function WorkCosts() {
         parse={(t) => ok(t.trim().slice(0, 600))}
         onValue={(terms) => put({ terms })}
       />
-    </Group>
+    </SettingsGroup>
   );
 }

@@ -2,14 +2,14 @@
 
 import { useWords } from '@/ui/words';
 import { useState } from 'react';
-import type { Outlook } from '@/core/stock/wants';
+import type { ItemForecast } from '@/core/stock/wants';
 import { countItem } from '@/data/stock';
 import { Button } from '@/ui/Button';
 import { notify, notifyProblem } from '@/ui/notify';
 import { amountOf, UNIT_WORDS } from './stockWords';
 
 /** The shelf for counting, tablet in hand: one item a line, large keys, written when it is said. */
-export function CountShelf({ shelf }: { shelf: readonly Outlook[] }) {
+export function CountStock({ shelf }: { shelf: readonly ItemForecast[] }) {
   const t = useWords();
   const [done, setDone] = useState<Readonly<Record<string, number>>>({});
   return (
@@ -32,7 +32,7 @@ export function CountShelf({ shelf }: { shelf: readonly Outlook[] }) {
 }
 
 interface LineProps {
-  readonly outlook: Outlook;
+  readonly outlook: ItemForecast;
   /** By how much the ledger was off; absent while it is not counted. */
   readonly off: number | undefined;
   readonly onDone: (off: number) => void;

@@ -19,7 +19,7 @@ import {
   type ItemFormIn,
   type ItemFormOut,
 } from './itemForm';
-import { KIND_WORDS, UNIT_WORDS, UNIT_NAMES } from './stockWords';
+import { STOCK_KIND_WORDS, UNIT_WORDS, UNIT_NAMES } from './stockWords';
 
 const { Text, Choice } = fieldsOf<ItemFormIn>();
 
@@ -116,7 +116,7 @@ function WhatFields() {
         <Choice
           name="kind"
           label={t('common.kind')}
-          options={inWords(STOCK_KINDS, KIND_WORDS)}
+          options={inWords(STOCK_KINDS, STOCK_KIND_WORDS)}
           onChosen={startKind}
         />
         {things.length > 0 && (

@@ -5,7 +5,7 @@ import { useWords, Q } from '@/ui/words';
 import { addDays } from 'date-fns';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { eachCents, type Outlook } from '@/core/stock/wants';
+import { eachCents, type ItemForecast } from '@/core/stock/wants';
 import type { StockItem } from '@/core/shop/stock';
 import {
   cancelOrder,
@@ -30,7 +30,7 @@ import { amountOf, MOVEMENT_WORDS, UNIT_WORDS } from './stockWords';
 const NEWEST = 40;
 
 /** One item: its lots, its orders, and every line of its ledger. */
-export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: () => void }) {
+export function OneItem({ outlook: o, onClose }: { outlook: ItemForecast; onClose: () => void }) {
   const t = useWords();
   const { shop } = useShop();
   const [changing, setChanging] = useState(false);
@@ -75,7 +75,7 @@ export function OneItem({ outlook: o, onClose }: { outlook: Outlook; onClose: ()
   );
 }
 
-function Orders({ outlook: o }: { outlook: Outlook }) {
+function Orders({ outlook: o }: { outlook: ItemForecast }) {
   const t = useWords();
   const { item, balance } = o;
   const [cases, setCases] = useState(Math.max(1, o.cases));
@@ -120,7 +120,7 @@ function Orders({ outlook: o }: { outlook: Outlook }) {
   );
 }
 
-function OpenOrder({ item, order }: { item: StockItem; order: Outlook['balance']['orders'][number] }) {
+function OpenOrder({ item, order }: { item: StockItem; order: ItemForecast['balance']['orders'][number] }) {
   const t = useWords();
   const [came, setCame] = useState(order.left);
   const [lot, setLot] = useState('');
@@ -153,8 +153,8 @@ function OpenOrder({ item, order }: { item: StockItem; order: Outlook['balance']
   );
 }
 
-/** Lots that lie there; a poor coating is said here, and the look of every piece of that lot says it again. */
-function Lots({ item, outlook }: { item: StockItem; outlook: Outlook }) {
+/** Lots that lie there; a poor coating is said here, and the inspection of every piece of that lot says it again. */
+function Lots({ item, outlook }: { item: StockItem; outlook: ItemForecast }) {
   const t = useWords();
   const lots = outlook.balance.lots.filter((l) => l.lot !== '');
   const known = [...new Set([...lots.map((l) => l.lot), ...item.lots.map((l) => l.lot)])];

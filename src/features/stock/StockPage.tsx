@@ -5,9 +5,9 @@ import { say } from '@/core/message/message';
 import { useWords, Q } from '@/ui/words';
 import { FileDown, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { Outlook } from '@/core/stock/wants';
+import type { ItemForecast } from '@/core/stock/wants';
 import { STOCK_KINDS } from '@/core/shop/stock';
-import { shelfCsv } from '@/core/formats/stockCsv';
+import { stockCsv } from '@/core/formats/stockCsv';
 import { Button } from '@/ui/Button';
 import { isoDay, middayMs } from '@/ui/dates';
 import { FileButton } from '@/ui/FileButton';
@@ -15,15 +15,15 @@ import { Segments } from '@/ui/Segments';
 import { notify, notifyProblem } from '@/ui/notify';
 import { importStock, loadItems } from '@/data/stock';
 import { newId } from '@/data/ids';
-import { booksAside } from '@/data/setAside';
+import { stockAndQuotesAside } from '@/data/setAside';
 import { useAsideOf } from '../shell/asideStore';
 import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
-import { CountShelf } from './CountStock';
+import { CountStock } from './CountStock';
 import { ItemDialog } from './ItemDialog';
 import { OneItem } from './ItemRow';
-import { amountOf, KIND_WORDS, UNIT_WORDS } from './stockWords';
-import { useShelf } from './useStock';
+import { amountOf, STOCK_KIND_WORDS, UNIT_WORDS } from './stockWords';
+import { useStock } from './useStock';
 import { part } from '@/core/basics/part';
 import { MOST_TABLE_BYTES, readText } from '@/data/readFile';
 
@@ -37,7 +37,7 @@ const VIEWS = [
 async function importFile(file: File): Promise<void> {
   const text = await readText(file, MOST_TABLE_BYTES, say('common.splitTable'));
   if (!text.ok) return notifyProblem(text.problem);
-  const { readShelfCsv } = await part(() => import('@/core/formats/stockCsv'));
+  const { readStockCsv: readShelfCsv } = await part(() => import('@/core/formats/stockCsv'));
   const rows = readShelfCsv(text.value, await loadItems(), () => newId('item'));
   if (!rows.ok) return notifyProblem(rows.problem);
   const done = await importStock(rows.value);
@@ -46,10 +46,10 @@ async function importFile(file: File): Promise<void> {
 }
 
 /** What lies on the shelf, what jobs will take of it, what is on its way, and what to order by when. */
-export function ShelfPage() {
+export function StockPage() {
   const t = useWords();
-  useAsideOf('books', booksAside);
-  const { shelf, wantsKnown } = useShelf();
+  useAsideOf('books', stockAndQuotesAside);
+  const { shelf, wantsKnown } = useStock();
   const [view, setView] = useState<View>('shelf');
   const [openId, setOpenId] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
@@ -57,7 +57,7 @@ export function ShelfPage() {
   const open = shelf?.find((o) => o.item.id === openId) ?? null;
   const save = () => {
     if (!shelf) return;
-    saveTextAs('shelf.csv', shelfCsv(shelf.map((o) => ({ item: o.item, ...o.balance }))), 'text/csv');
+    saveTextAs('shelf.csv', stockCsv(shelf.map((o) => ({ item: o.item, ...o.balance }))), 'text/csv');
   };
   return (
     <ShopFrame
@@ -98,7 +98,7 @@ export function ShelfPage() {
             <ItemTable shelf={shelf} wantsKnown={wantsKnown} onOpen={setOpenId} />
           )}
           {shelf && shelf.length > 0 && view === 'order' && <OrderList shelf={shelf} onOpen={setOpenId} />}
-          {shelf && shelf.length > 0 && view === 'count' && <CountShelf shelf={shelf} />}
+          {shelf && shelf.length > 0 && view === 'count' && <CountStock shelf={shelf} />}
         </div>
       </div>
       {open && <OneItem key={open.item.id} outlook={open} onClose={() => setOpenId(null)} />}
@@ -108,7 +108,7 @@ export function ShelfPage() {
 }
 
 interface TableProps {
-  readonly shelf: readonly Outlook[];
+  readonly shelf: readonly ItemForecast[];
   readonly wantsKnown: boolean;
   readonly onOpen: (id: string) => void;
 }
@@ -136,7 +136,7 @@ function ItemTable({ shelf, wantsKnown, onOpen }: TableProps) {
               scope="rowgroup"
               className="px-4 pt-3 pb-1 text-left font-name text-lead font-semibold"
             >
-              {t(KIND_WORDS[kind])}
+              {t(STOCK_KIND_WORDS[kind])}
             </th>
           </tr>
           {shelf
@@ -155,7 +155,7 @@ function ItemRow({
   wantsKnown,
   onOpen,
 }: {
-  outlook: Outlook;
+  outlook: ItemForecast;
   wantsKnown: boolean;
   onOpen: TableProps['onOpen'];
 }) {
@@ -190,7 +190,7 @@ function ItemRow({
 }
 
 /** What an item asks for, in a sentence. */
-function Todo({ outlook: o }: { outlook: Outlook }) {
+function Todo({ outlook: o }: { outlook: ItemForecast }) {
   const t = useWords();
   const today = useMemo(() => isoDay(new Date()), []);
   if (o.balance.onHand < 0)
@@ -222,7 +222,7 @@ function Todo({ outlook: o }: { outlook: Outlook }) {
   return null;
 }
 
-function OrderList({ shelf, onOpen }: { shelf: readonly Outlook[]; onOpen: (id: string) => void }) {
+function OrderList({ shelf, onOpen }: { shelf: readonly ItemForecast[]; onOpen: (id: string) => void }) {
   const t = useWords();
   const list = shelf
     .filter((o) => o.cases > 0 || o.shortFor !== null)

@@ -2,7 +2,7 @@ import { decimal } from '@/core/message/quantity';
 import { type Quantity, say, type Message } from '@/core/message/message';
 import type { MovementKind, StockKind, StockUnit } from '@/core/shop/stock';
 
-export const KIND_WORDS: Readonly<Record<StockKind, Message>> = {
+export const STOCK_KIND_WORDS: Readonly<Record<StockKind, Message>> = {
   blank: say('common.blanks'),
   paper: say('common.papers'),
   ink: say('stock.inks'),

@@ -2,20 +2,20 @@ import { say } from '@/core/message/message';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
 import { spoilageOf } from '@/core/cost/cost';
-import { outlook, type Outlook, type Want } from '@/core/stock/wants';
+import { forecastItem, type ItemForecast, type StockNeed } from '@/core/stock/wants';
 import { seenOfJobs } from '@/data/seen';
-import { loadPrinted, loadShelf } from '@/data/stock';
+import { loadPrinted, loadStock } from '@/data/stock';
 import { inDayWorker } from '@/workers/client';
 import { useShopWithRuns } from '../shell/shopContext';
 
 /** Everything on the shelf with what becomes of it; null while it is read. What jobs take follows from the worker. */
-export function useShelf(): { readonly shelf: readonly Outlook[] | null; readonly wantsKnown: boolean } {
+export function useStock(): { readonly shelf: readonly ItemForecast[] | null; readonly wantsKnown: boolean } {
   const { shop, jobs, proven } = useShopWithRuns();
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
-  const held = useLiveQuery(() => loadShelf(), []);
+  const held = useLiveQuery(() => loadStock(), []);
   const seen = useLiveQuery(() => seenOfJobs(all), [all]);
   const sheets = useLiveQuery(() => loadPrinted(), []);
-  const [wants, setWants] = useState<readonly Want[] | null>(null);
+  const [wants, setWants] = useState<readonly StockNeed[] | null>(null);
   const items = useMemo(() => held?.map((x) => x.item), [held]);
   const key = items?.map((i) => i.id).join(' ');
   useEffect(() => {
@@ -33,7 +33,7 @@ export function useShelf(): { readonly shelf: readonly Outlook[] | null; readonl
     // What is wanted hangs on which items there are, not on how many of each.
   }, [all, shop, proven, seen, sheets, key]); // eslint-disable-line react-hooks/exhaustive-deps
   const shelf = useMemo(
-    () => held?.map(({ item, balance }) => outlook(item, balance, wants ?? [])) ?? null,
+    () => held?.map(({ item, balance }) => forecastItem(item, balance, wants ?? [])) ?? null,
     [held, wants],
   );
   return { shelf, wantsKnown: wants !== null };

@@ -4,7 +4,7 @@ import { memo } from 'react';
 import { mm } from '@/core/message/quantity';
 import type { Pattern, PencilMark } from '@/core/wrap/pattern';
 import { frontAlongMm, seamForFront } from '@/core/wrap/seam';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { arrowStep } from '@/ui/board/drag';
 import { Draggable } from '@/ui/board/Draggable';
 import { Dimension } from '@/ui/board/Dimension';
@@ -26,7 +26,7 @@ export const FlatPattern = memo(function FlatPattern() {
     );
   const { trim } = pattern;
   return (
-    <Board
+    <ScaleDrawing
       interactive
       label={t('wrap.wrapLaidFlat', { width: mm(trim.width), height: mm(trim.height) })}
       bounds={pattern.whole}

@@ -5,7 +5,7 @@ import { liftAt, type Band } from '@/core/shapes/band';
 import { sideBounds } from '@/core/shapes/round';
 import type { RoundShape } from '@/core/shop/blank';
 import { fineMm, mm } from '@/core/message/quantity';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { RoundSide } from '@/ui/board/BlankShape';
 import { arrowStep } from '@/ui/board/drag';
 import { Draggable } from '@/ui/board/Draggable';
@@ -81,7 +81,7 @@ export function OnTheWall({ shape }: { shape: RoundShape }) {
         <EdgeField edge="top" />
       </div>
       <div className="relative min-h-40 flex-1">
-        <Board
+        <ScaleDrawing
           interactive
           label={
             warp

@@ -49,7 +49,7 @@ interface Props {
 }
 
 /** A drawing to scale that fills its place. Entries sit on the drawing, at the thing they measure. */
-export function Board({
+export function ScaleDrawing({
   bounds,
   room,
   label,

@@ -13,7 +13,7 @@ export const renamed = (v: Raw, names: Readonly<Record<string, string>>): Raw =>
  * Carries every kind of record from the version before to version `to`. A kind that a step does not name stays as it is. What does not look
  * like a record of the version before passes through unchanged: the schema refuses it in words afterwards.
  */
-export interface Step {
+export interface VersionStep {
   readonly to: number;
   readonly blank?: (v: unknown) => unknown;
   readonly paper?: (v: unknown) => unknown;

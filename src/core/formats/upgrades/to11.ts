@@ -1,4 +1,4 @@
-import { isRaw, list, type Step } from './raw';
+import { isRaw, list, type VersionStep } from './raw';
 
 /*
  * Version 10 to version 11: what was done to a blank before measuring is kept by an id, no longer by the English words of its line; a figure
@@ -13,7 +13,7 @@ const prepared = (v: unknown): unknown => {
   return v === 'Peel the film before wrapping' ? 'peel-film' : v;
 };
 
-export const TO_11: Step = {
+export const TO_11: VersionStep = {
   to: 11,
   job: (v) =>
     isRaw(v) && Array.isArray(v.prepared) ? { ...v, prepared: list(v.prepared).map(prepared) } : v,

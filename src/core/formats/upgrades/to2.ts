@@ -1,4 +1,4 @@
-import { isRaw, list, number, type Raw, type Step } from './raw';
+import { isRaw, list, number, type Raw, type VersionStep } from './raw';
 
 /*
  * Version 1 to version 2: walls of every shape, more readings, more settings of the wrap. Stands alone, with its own defaults: what a new job
@@ -84,7 +84,7 @@ function settings(v: unknown): unknown {
   };
 }
 
-export const TO_2: Step = {
+export const TO_2: VersionStep = {
   to: 2,
   blank,
   job,

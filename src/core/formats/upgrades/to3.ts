@@ -1,4 +1,4 @@
-import { isRaw, type Step } from './raw';
+import { isRaw, type VersionStep } from './raw';
 
 /*
  * Version 2 to version 3: layers of art, names, printers with settings of their own, rolls of paper. Stands alone, with its own defaults: what
@@ -87,7 +87,7 @@ function settings(v: unknown): unknown {
   return { ...rest, currency: '$', printers: [{ ...NEW_PRINTER, ...known, marginsMm }] };
 }
 
-export const TO_3: Step = {
+export const TO_3: VersionStep = {
   to: 3,
   settings,
   job: (v) =>

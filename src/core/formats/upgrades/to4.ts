@@ -1,4 +1,4 @@
-import { isRaw, type Step } from './raw';
+import { isRaw, type VersionStep } from './raw';
 
 /*
  * Version 3 to version 4: the shop's one seam method becomes one for each kind of blank. Stands alone, with its own defaults: what a new shop
@@ -26,4 +26,4 @@ function job(v: unknown, settingsBefore: unknown): unknown {
   return { ...v, wrap: { ...v.wrap, school: methodOf(settingsBefore) } };
 }
 
-export const TO_4: Step = { to: 4, settings, job };
+export const TO_4: VersionStep = { to: 4, settings, job };

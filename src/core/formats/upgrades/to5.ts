@@ -1,4 +1,4 @@
-import { isRaw, list, number, renamed, type Raw, type Step } from './raw';
+import { isRaw, list, number, renamed, type Raw, type VersionStep } from './raw';
 
 /*
  * Version 4 to version 5: the trade's own words for every field, and runs that hold the operations they were begun with. Until then a run was
@@ -235,4 +235,13 @@ const run = (v: unknown): unknown =>
     };
   });
 
-export const TO_5: Step = { to: 5, blank, press, job, settings, run, recipe: inHeat, logEntry: inHeat };
+export const TO_5: VersionStep = {
+  to: 5,
+  blank,
+  press,
+  job,
+  settings,
+  run,
+  recipe: inHeat,
+  logEntry: inHeat,
+};

@@ -1,4 +1,4 @@
-import { isRaw, type Raw, type Step } from './raw';
+import { isRaw, type Raw, type VersionStep } from './raw';
 
 /*
  * Version 5 to version 6: presses know their heaters, power, checks and timings and say in one word how they keep time; jobs, recipes, log
@@ -76,4 +76,4 @@ const run = (v: unknown): unknown =>
 
 const job = (v: unknown): unknown => (isRaw(v) && v.load === undefined ? { ...v, load: {} } : v);
 
-export const TO_6: Step = { to: 6, press, recipe: withLoad, logEntry: withLoad, run, job };
+export const TO_6: VersionStep = { to: 6, press, recipe: withLoad, logEntry: withLoad, run, job };

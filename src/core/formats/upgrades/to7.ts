@@ -1,4 +1,4 @@
-import { isRaw, type Step } from './raw';
+import { isRaw, type VersionStep } from './raw';
 
 /*
  * Version 6 to version 7: runs tell their pieces apart, may have counted blanks, and may know what over-time does to the dose; jobs may have a
@@ -13,4 +13,4 @@ const job = (v: unknown): unknown => (isRaw(v) && v.reprint === undefined ? { ..
 
 const settings = (v: unknown): unknown => (isRaw(v) && v.people === undefined ? { ...v, people: [] } : v);
 
-export const TO_7: Step = { to: 7, run, job, settings };
+export const TO_7: VersionStep = { to: 7, run, job, settings };

@@ -1,4 +1,4 @@
-import { isRaw, list, number, type Raw, type Step } from './raw';
+import { isRaw, list, number, type Raw, type VersionStep } from './raw';
 
 /*
  * Version 7 to version 8: a mark has a place of any kind, may be of the used paper, and may name its piece; entries keep what was asked, the
@@ -65,4 +65,4 @@ const job = (v: unknown): unknown =>
       }
     : v;
 
-export const TO_8: Step = { to: 8, blank, press, run, job, logEntry };
+export const TO_8: VersionStep = { to: 8, blank, press, run, job, logEntry };

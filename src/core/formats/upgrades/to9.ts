@@ -1,4 +1,4 @@
-import { isRaw, type Step } from './raw';
+import { isRaw, type VersionStep } from './raw';
 
 /*
  * Version 8 to version 9: settings keep opening hours, circuits and what work costs; jobs keep their place in the day, how they are sold and
@@ -69,7 +69,7 @@ const FINISH = {
   },
 };
 
-export const TO_9: Step = {
+export const TO_9: VersionStep = {
   to: 9,
   settings: (v) => (isRaw(v) ? { day: DAY, money: MONEY, ...v } : v),
   job: (v) =>

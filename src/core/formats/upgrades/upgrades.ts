@@ -1,5 +1,5 @@
 import type { Upgrade } from '../file';
-import { isRaw, list, type Raw, type Step } from './raw';
+import { isRaw, list, type Raw, type VersionStep } from './raw';
 import { TO_2 } from './to2';
 import { TO_3 } from './to3';
 import { TO_4 } from './to4';
@@ -11,6 +11,7 @@ import { TO_9 } from './to9';
 import { TO_10 } from './to10';
 import { TO_11 } from './to11';
 import { TO_12 } from './to12';
+import { TO_13 } from './to13';
 
 /** Every step ever made, in order. The database climbs by the same steps. */
 export const STEPS = [
@@ -25,7 +26,8 @@ export const STEPS = [
   TO_10,
   TO_11,
   TO_12,
-] as const satisfies readonly Step[];
+  TO_13,
+] as const satisfies readonly VersionStep[];
 
 /** Version of the records that today's code writes. */
 export const NEWEST = Math.max(...STEPS.map((s) => s.to));
@@ -36,7 +38,7 @@ export const jobOfToday = (job: unknown, version: number): unknown =>
 
 const same = (v: unknown): unknown => v;
 
-function shopBy(step: Step, v: unknown): unknown {
+function shopBy(step: VersionStep, v: unknown): unknown {
   if (!isRaw(v)) return v;
   const each = (key: string, change: (record: unknown) => unknown = same): Raw =>
     Array.isArray(v[key]) ? { [key]: list(v[key]).map(change) } : {};
@@ -53,11 +55,11 @@ function shopBy(step: Step, v: unknown): unknown {
 }
 
 const settingsIn = (shop: unknown): unknown => (isRaw(shop) ? shop.settings : undefined);
-const jobBy = (step: Step, job: unknown, shop: unknown): unknown =>
+const jobBy = (step: VersionStep, job: unknown, shop: unknown): unknown =>
   step.job ? step.job(job, settingsIn(shop)) : job;
 
 export const jobFileBy =
-  (step: Step): Upgrade =>
+  (step: VersionStep): Upgrade =>
   (raw) => ({
     ...(step.jobFile?.(raw) ?? raw),
     job: jobBy(step, raw.job, raw.shop),
@@ -65,7 +67,7 @@ export const jobFileBy =
   });
 
 export const shopFileBy =
-  (step: Step): Upgrade =>
+  (step: VersionStep): Upgrade =>
   (raw) => ({
     ...(step.shopFile?.(raw) ?? raw),
     shop: shopBy(step, raw.shop),

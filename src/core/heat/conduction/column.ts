@@ -1,7 +1,7 @@
 import type { Conductor } from '../model/materials';
 
 /** One layer of a stack, outermost first. Thickness m, contact with the layer before it W/(m² K). */
-export interface Layer extends Conductor {
+export interface StackLayer extends Conductor {
   readonly name: string;
   readonly thicknessM: number;
   readonly contact: number;
@@ -28,7 +28,7 @@ export interface Column {
 const GROWTH = 1.5;
 
 /** Thicknesses of the cells of a layer, m. Finer by halving every cell `halvings` times, so that an answer can be held against a finer one. */
-export function cellsOf(layer: Layer, halvings = 0): readonly number[] {
+export function cellsOf(layer: StackLayer, halvings = 0): readonly number[] {
   const { thicknessM, firstCellM, cells, bothFaces } = layer;
   const even = firstCellM === null || firstCellM * cells >= thicknessM;
   const half = even || !bothFaces ? thicknessM : thicknessM / 2;
@@ -53,7 +53,7 @@ function growing(thicknessM: number, firstM: number): readonly number[] {
 const series = (...g: readonly number[]): number => 1 / g.reduce((r, x) => r + 1 / x, 0);
 
 /** Cuts a stack into cells. */
-export function buildColumn(layers: readonly Layer[], halvings = 0): Column {
+export function buildColumn(layers: readonly StackLayer[], halvings = 0): Column {
   const parts = layers.flatMap((layer) =>
     cellsOf(layer, halvings).map((width, i) => ({
       capacity: layer.capacity * width,
@@ -80,5 +80,5 @@ export function buildColumn(layers: readonly Layer[], halvings = 0): Column {
 export const layerSpan = (column: Column, name: string) => column.layers.find((l) => l.name === name) ?? null;
 
 /** Conductance through half a cell and then a film or contact, W/(m² K). */
-export const through = (half: number, film: number): number =>
+export const throughLayers = (half: number, film: number): number =>
   film <= 0 ? 0 : (half * film) / (half + film);

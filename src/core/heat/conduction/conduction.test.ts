@@ -2,10 +2,18 @@ import fc from 'fast-check';
 import { normalCdf } from '../../figures/normal';
 import { seeded } from '../../random/random';
 import { conductorAlong, type Sectors } from './along';
-import { buildColumn, cellsOf, type Layer } from './column';
-import { INSULATED, Stepper, storedJ, type Exposed, type Heater, type Side, type Temperatures } from './step';
+import { buildColumn, cellsOf, type StackLayer } from './column';
+import {
+  INSULATED,
+  Stepper,
+  storedJ,
+  type Exposed,
+  type Heater,
+  type BoundarySide,
+  type Temperatures,
+} from './step';
 
-const layer = (over: Partial<Layer> = {}): Layer => ({
+const layer = (over: Partial<StackLayer> = {}): StackLayer => ({
   name: 'body',
   conductivity: 1,
   capacity: 2e6,
@@ -17,10 +25,10 @@ const layer = (over: Partial<Layer> = {}): Layer => ({
 });
 /** So large that it keeps its temperature whatever it gives. */
 const BATH: Heater = { capacityJK: 1e15, powerW: 0, lossWK: 0, roomC: 22, setC: 200 };
-const held: Side = { ...INSULATED, heater: 1e9, heaterShare: 1 };
-const inAir = (air: number, airC = 22): Side => ({ ...INSULATED, air, airC });
+const held: BoundarySide = { ...INSULATED, heater: 1e9, heaterShare: 1 };
+const inAir = (air: number, airC = 22): BoundarySide => ({ ...INSULATED, air, airC });
 
-function stack(layers: readonly Layer[], top: Side, bottom: Side): Exposed {
+function stack(layers: readonly StackLayer[], top: BoundarySide, bottom: BoundarySide): Exposed {
   const column = buildColumn(layers);
   return { column, areaM2: 1, from: 0, to: column.capacity.length, top, bottom };
 }
@@ -160,7 +168,7 @@ describe('a random stack under a heater', () => {
             roomC: 22,
             setC: 150 + random() * 60,
           };
-          const side = (): Side => ({
+          const side = (): BoundarySide => ({
             heater: 500 + random() * 9000,
             heaterShare: random(),
             heaterOffsetK: 0,

@@ -1,11 +1,11 @@
-import { buildColumn, through, type Column } from './column';
+import { buildColumn, throughLayers, type Column } from './column';
 
 /** Stefan–Boltzmann constant, W/(m² K⁴) (CODATA 2018). */
 const SIGMA = 5.670374419e-8;
 const KELVIN = 273.15;
 
 /** What one face of a stack meets. Conductances W/(m² K), temperatures °C, differences K. */
-export interface Side {
+export interface BoundarySide {
   /** Contact with the heater, or the film of an oven's air, over the share of the face that meets it. */
   readonly heater: number;
   readonly heaterShare: number;
@@ -17,7 +17,7 @@ export interface Side {
   readonly airC: number;
 }
 
-export const INSULATED: Side = {
+export const INSULATED: BoundarySide = {
   heater: 0,
   heaterShare: 0,
   heaterOffsetK: 0,
@@ -32,8 +32,8 @@ export interface Exposed {
   readonly areaM2: number;
   readonly from: number;
   readonly to: number;
-  readonly top: Side;
-  readonly bottom: Side;
+  readonly top: BoundarySide;
+  readonly bottom: BoundarySide;
 }
 
 /** A lumped heater with limited power, held at a set temperature. */
@@ -65,11 +65,11 @@ class Faces {
   readonly airC: Float64Array;
   readonly air: Float64Array;
   constructor(
-    private readonly sides: readonly Side[],
+    private readonly sides: readonly BoundarySide[],
     /** From the middle of the outermost cell to the face, W/(m² K). */
     private readonly half: number,
   ) {
-    this.heater = Float64Array.from(sides, (s) => s.heaterShare * through(half, s.heater));
+    this.heater = Float64Array.from(sides, (s) => s.heaterShare * throughLayers(half, s.heater));
     this.heaterOffsetK = Float64Array.from(sides, (s) => s.heaterOffsetK);
     this.airC = Float64Array.from(sides, (s) => s.airC);
     this.air = new Float64Array(sides.length);
@@ -81,7 +81,7 @@ class Faces {
       const s = (cells[at + j] ?? 0) + KELVIN;
       const a = side.airC + KELVIN;
       const radiant = side.emissivity * SIGMA * (s * s + a * a) * (s + a);
-      this.air[j] = (1 - side.heaterShare) * through(this.half, side.air + radiant);
+      this.air[j] = (1 - side.heaterShare) * throughLayers(this.half, side.air + radiant);
     }
   }
 }

@@ -1,7 +1,7 @@
 import type { HeatCase } from '../model/case';
 import { coolingSpread, coolingTimes, PACK_C, TOUCH_SAFE_C } from './cooling';
 import { BODY } from '../model/materials';
-import { simulate } from '../model/simulate';
+import { simulateHeat } from '../model/simulate';
 import { FLAT, MUG, setting, TUMBLER } from '../model/testCases';
 
 /** A lump losing heat by still air and radiation, by Runge and Kutta: apart from the solver. s. */
@@ -23,7 +23,7 @@ function lumpS(joulesM2K: number, faces: number, fromC: number, toC: number): nu
   return t;
 }
 const after = (c: HeatCase, platenC: number, dwellS: number, place: Parameters<typeof coolingTimes>[2]) => {
-  const sim = simulate(c, setting(platenC, dwellS));
+  const sim = simulateHeat(c, setting(platenC, dwellS));
   const cells = sim.atOpening[1] ?? sim.atOpening[0];
   const span = sim.column.layers.find((l) => l.name === 'blank');
   const openC = cells?.[span?.from ?? 0] ?? 0;
@@ -69,7 +69,7 @@ test('a cold plate takes heat away, a mat does not; what is thicker is hot for l
 });
 
 test('its spread is that of a draughty and of a quiet room', () => {
-  const sim = simulate(FLAT, setting(200, 60));
+  const sim = simulateHeat(FLAT, setting(200, 60));
   const { value, low, high } = coolingSpread(FLAT, sim, 'air');
   expect(low.touchS).toBeLessThan(value.touchS);
   expect(high.touchS).toBeGreaterThan(value.touchS);

@@ -1,6 +1,6 @@
 import type { HeatCase } from '../model/case';
-import { buildColumn, layerSpan, type Column, type Layer } from '../conduction/column';
-import { Stepper, type Exposed, type Heater, type Side, type Temperatures } from '../conduction/step';
+import { buildColumn, layerSpan, type Column, type StackLayer } from '../conduction/column';
+import { Stepper, type Exposed, type Heater, type BoundarySide, type Temperatures } from '../conduction/step';
 import { BODY, WOOD } from '../model/materials';
 import type { Simulation } from '../model/simulate';
 import { inAir, INSIDE_EMISSIVITY, STILL_AIR_WM2K } from '../model/sides';
@@ -29,7 +29,7 @@ const COLD_PLATE_M2 = (COLD_PLATE.widthMm * COLD_PLATE.heightMm) / 1e6;
 const MAT_CONTACT_WM2K = 80;
 const M = 1e-3;
 /** A metal plate `times` as large as the piece: so much more heat goes into each square metre of the piece, at no more resistance. */
-const plate = (name: string, contact: number, times = 1): Layer => ({
+const plate = (name: string, contact: number, times = 1): StackLayer => ({
   name,
   conductivity: BODY.aluminium.conductivity * times,
   capacity: BODY.aluminium.capacity * times,
@@ -40,7 +40,7 @@ const plate = (name: string, contact: number, times = 1): Layer => ({
 });
 /** How much of the plate there is for each square metre of pieces: at least as much. */
 const plateShare = (c: HeatCase): number => Math.max(1, COLD_PLATE_M2 / (c.pieceM2 * c.pieces));
-const matLayer: Layer = {
+const matLayer: StackLayer = {
   name: 'mat',
   ...WOOD,
   thicknessM: 15 * M,
@@ -87,11 +87,11 @@ function stand(c: HeatCase, sim: Simulation, from: Float64Array, place: CoolingP
 }
 
 /** The plate lies on the bench and loses heat by what the pieces leave free of its upper face; bright metal hardly radiates. */
-const plateSide = (c: HeatCase, air: number): Side =>
+const plateSide = (c: HeatCase, air: number): BoundarySide =>
   inAir(c.roomC, STILL_AIR_WM2K * air * (plateShare(c) - 1), 0);
 
 /** Inside a closed vessel little air moves, and its walls see each other; on a mat what lies under it is the room. */
-function underneath(c: HeatCase, side: Side, air: number): Side {
+function underneath(c: HeatCase, side: BoundarySide, air: number): BoundarySide {
   if (c.round === null) return side;
   return c.vacuum
     ? { ...side, air: 0, emissivity: 0 }
@@ -104,8 +104,8 @@ function joined(
   temperatures: Float64Array,
   from: number,
   to: number,
-  above: readonly Layer[],
-  below: readonly Layer[],
+  above: readonly StackLayer[],
+  below: readonly StackLayer[],
   roomC: number,
 ): { column: Column; cells: Float64Array; at: number } {
   const top = buildColumn(above);

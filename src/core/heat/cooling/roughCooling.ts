@@ -2,7 +2,7 @@ import type { Blank } from '../../shop/blank';
 import { TOUCH_SAFE_C } from './cooling';
 import type { HeatSettings } from '../../shop/heatSettings';
 import { BODY } from '../model/materials';
-import type { Spread } from '../settings/fit';
+import type { PosteriorSpread } from '../settings/fit';
 
 /** Still air with radiation, per face, W/(m² K): usual and range. */
 const FACE_WM2K = { usual: 12, low: 9, high: 16 } as const;
@@ -21,7 +21,10 @@ const DEPTHS = 1.4;
  * mostly from one; across a vacuum almost nothing passes, so an outer skin cools by itself. What the press has not had the time to heat through
  * is not counted.
  */
-export function roughTouchS(blank: Blank, s: Pick<HeatSettings, 'platenC' | 'dwellS' | 'passes'>): Spread {
+export function roughTouchS(
+  blank: Blank,
+  s: Pick<HeatSettings, 'platenC' | 'dwellS' | 'passes'>,
+): PosteriorSpread {
   const { conductivity, capacity } = BODY[blank.material];
   const faces = blank.shape.kind === 'flat' ? 2 : blank.wall === 'vacuum' ? 1 : 1.2;
   const reachedM = DEPTHS * Math.sqrt((conductivity / capacity) * s.dwellS * s.passes);

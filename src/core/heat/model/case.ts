@@ -72,7 +72,7 @@ export const UNKNOWN_KEYS = [
 ] as const satisfies readonly (keyof Unknowns)[];
 export type UnknownKey = (typeof UNKNOWN_KEYS)[number];
 
-export const AS_USUAL: Unknowns = {
+export const USUAL_UNKNOWNS: Unknowns = {
   contact: 0,
   offsetK: 0,
   power: 0,

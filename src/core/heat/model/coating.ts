@@ -1,5 +1,5 @@
 import type { HeatCase } from './case';
-import { layerSpan, through, type Column } from '../conduction/column';
+import { layerSpan, throughLayers, type Column } from '../conduction/column';
 import type { Exposed } from '../conduction/step';
 import { doseRate } from './dose';
 
@@ -12,16 +12,16 @@ const FACES = {
   back: [1],
   both: [0, 1],
 } as const;
-export type Face = 0 | 1;
+export type FaceIndex = 0 | 1;
 
-export const facesOf = (c: HeatCase): readonly Face[] =>
+export const facesOf = (c: HeatCase): readonly FaceIndex[] =>
   c.heatedFrom === 'blank' ? FACES.back : c.faces === 'one' ? FACES.front : FACES.both;
 
 /** Temperature of the coating of a stack, the j-th of n, by what flows in and on through an interface without capacity, °C. */
 export function coatingReader(
   column: Column,
   contact: number,
-): (e: Exposed, cells: Float64Array, face: Face, j: number, n: number) => number {
+): (e: Exposed, cells: Float64Array, face: FaceIndex, j: number, n: number) => number {
   const span = layerSpan(column, 'blank') ?? { from: 0, to: column.capacity.length };
   const ends = [
     { inner: span.from, outer: span.from - 1 },
@@ -30,7 +30,7 @@ export function coatingReader(
     inner,
     outer,
     body: column.half[inner] ?? 1,
-    paper: through(column.half[outer] ?? 1, contact),
+    paper: throughLayers(column.half[outer] ?? 1, contact),
   }));
   return (e, cells, face, j, n) => {
     const end = ends[face];
@@ -53,7 +53,7 @@ export class DoseMeter {
   readonly afterPassS: number[] = [];
   private readonly rate: [number, number];
   constructor(
-    readonly faces: readonly Face[],
+    readonly faces: readonly FaceIndex[],
     startC: number,
     private readonly activation: number,
   ) {
@@ -62,7 +62,7 @@ export class DoseMeter {
   }
 
   /** Adds a step of `dt` s that ended at `c` at one face, by the trapezium rule. */
-  add(face: Face, c: number, dt: number, held: boolean): void {
+  add(face: FaceIndex, c: number, dt: number, held: boolean): void {
     const rate = doseRate(c, this.activation);
     const gained = ((this.rate[face] + rate) / 2) * dt;
     if (held) this.transferS[face] += gained;
@@ -72,7 +72,7 @@ export class DoseMeter {
   }
 
   /** A stack has changed under it: what it reads now, without adding anything. */
-  restart(face: Face, c: number): void {
+  restart(face: FaceIndex, c: number): void {
     this.rate[face] = doseRate(c, this.activation);
     this.coatingC[face] = c;
   }

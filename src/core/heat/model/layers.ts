@@ -1,6 +1,6 @@
 import type { HeatSettings } from '../../shop/heatSettings';
 import { contactWM2K, type HeatCase, type Unknowns } from './case';
-import type { Layer } from '../conduction/column';
+import type { StackLayer } from '../conduction/column';
 import { BODY, FILM, FOAM, PAPER, SILICONE, WASTE_SHEETS } from './materials';
 
 const M = 1e-3;
@@ -11,7 +11,7 @@ const FILM_MM = 0.05;
 /** The first cell of a body, against the coating: thin, since it heats first. */
 const FIRST_MM = 0.06;
 
-const sheet = (name: string, thicknessMm: number, contact: number): Layer => ({
+const sheet = (name: string, thicknessMm: number, contact: number): StackLayer => ({
   name,
   ...PAPER,
   thicknessM: thicknessMm * M,
@@ -20,7 +20,7 @@ const sheet = (name: string, thicknessMm: number, contact: number): Layer => ({
   cells: 2,
 });
 
-function body(c: HeatCase, contact: number, unknowns: Unknowns, name = 'blank'): Layer {
+function body(c: HeatCase, contact: number, unknowns: Unknowns, name = 'blank'): StackLayer {
   const { conductivity, capacity } = BODY[c.material];
   const thicknessM = c.wallMm * M * Math.exp(unknowns.thickness);
   // A metal wall is nearly even through its depth; anything else is cut fine at both faces' scale.
@@ -38,7 +38,7 @@ function body(c: HeatCase, contact: number, unknowns: Unknowns, name = 'blank'):
 }
 
 /** What holds a wrap in an oven or a vacuum press, outermost. */
-function cover(c: HeatCase, s: HeatSettings): readonly Layer[] {
+function cover(c: HeatCase, s: HeatSettings): readonly StackLayer[] {
   if (s.pressure === 'sleeve' || s.pressure === 'membrane')
     return [
       {
@@ -50,7 +50,7 @@ function cover(c: HeatCase, s: HeatSettings): readonly Layer[] {
         cells: 2,
       },
     ];
-  const film: Layer = {
+  const film: StackLayer = {
     name: 'film',
     ...FILM,
     thicknessM: FILM_MM * M,
@@ -61,17 +61,17 @@ function cover(c: HeatCase, s: HeatSettings): readonly Layer[] {
   return [film];
 }
 
-const wasteOf = (c: HeatCase, contact: number): readonly Layer[] =>
+const wasteOf = (c: HeatCase, contact: number): readonly StackLayer[] =>
   Array.from({ length: c.wasteSheets }, (_, i) =>
     sheet(`waste ${i + 1}`, WASTE_SHEETS[c.wasteKind].thicknessMm, contact),
   );
 
-function behind(c: HeatCase, contact: number, unknowns: Unknowns): readonly Layer[] {
+function behind(c: HeatCase, contact: number, unknowns: Unknowns): readonly StackLayer[] {
   if (c.kind !== 'flat') return c.vacuum ? [body(c, VACUUM_WM2K, unknowns, 'inner skin')] : [];
   const paper =
     c.faces !== 'one' || c.heatedFrom === 'blank' ? [sheet('paper behind', c.paperMm, contact)] : [];
   const waste = sheet('waste behind', WASTE_SHEETS[c.wasteKind].thicknessMm, contact);
-  const pad: Layer = {
+  const pad: StackLayer = {
     name: 'pad',
     ...FOAM,
     thicknessM: Math.max(0.5, c.padMm) * M,
@@ -83,7 +83,7 @@ function behind(c: HeatCase, contact: number, unknowns: Unknowns): readonly Laye
 }
 
 /** The stack from the heater down: what lies before the coating, the blank, and what lies behind it. */
-export function layersOf(c: HeatCase, s: HeatSettings, unknowns: Unknowns): readonly Layer[] {
+export function layersOf(c: HeatCase, s: HeatSettings, unknowns: Unknowns): readonly StackLayer[] {
   const contact = contactWM2K(c, s, unknowns);
   const front = c.kind === 'oven' ? cover(c, s) : wasteOf(c, contact);
   const through = c.heatedFrom === 'blank';

@@ -1,11 +1,11 @@
 import type { HeatSettings } from '../../shop/heatSettings';
-import { AS_USUAL, UNKNOWN_KEYS, type Unknowns } from './case';
+import { USUAL_UNKNOWNS, UNKNOWN_KEYS, type Unknowns } from './case';
 import { coolingSpread, type CoolingPlace, type CoolingSpread } from '../cooling/cooling';
-import { believedDose, believedDoses, chanceOf, chances, type Spread } from '../settings/fit';
+import { believedDose, believedDoses, likelihoodOf, chances, type PosteriorSpread } from '../settings/fit';
 import { dot } from './linear';
 import type { Arc, HeatedPlace } from './places';
 import type { Resolved } from '../settings/resolve';
-import { dosesOf, simulate, type Sample, type Simulation } from './simulate';
+import { dosesOf, simulateHeat, type Sample, type Simulation } from './simulate';
 import type { LogDoses } from './sensitivity';
 
 /** One pass on the clock, s from the first closing. */
@@ -32,10 +32,10 @@ export interface RingPoint extends Arc {
 
 /** All that is known of one setting on one load. Doses are seconds at 200 °C. */
 export interface HeatOutcome {
-  readonly least: Spread;
-  readonly most: Spread;
-  readonly needed: Spread;
-  readonly limit: Spread;
+  readonly least: PosteriorSpread;
+  readonly most: PosteriorSpread;
+  readonly needed: PosteriorSpread;
+  readonly limit: PosteriorSpread;
   readonly good: number;
   readonly under: number;
   readonly over: number;
@@ -98,7 +98,7 @@ function alike(times: readonly number[], of: Simulation, other: Simulation): num
 export const believedUnknowns = ({ belief, spreads }: Resolved): Unknowns =>
   UNKNOWN_KEYS.reduce<Unknowns>(
     (u, key, i) => ({ ...u, [key]: (belief.mean[i] ?? 0) * spreads[key] }),
-    AS_USUAL,
+    USUAL_UNKNOWNS,
   );
 
 const leastPlace = (sim: Simulation): number =>
@@ -141,9 +141,9 @@ function ringOf(sim: Simulation): RingPoint[] | null {
 export function outcomeOf(r: Resolved, s: HeatSettings, places: readonly CoolingPlace[]): HeatOutcome {
   const { load, spreads, belief } = r;
   const believed = believedUnknowns(r);
-  const first = simulate(load, s, { unknowns: believed });
+  const first = simulateHeat(load, s, { unknowns: believed });
   const afterS = Math.min(AFTER_MOST_S, first.pressS * AFTER_SHARE);
-  const run = (unknowns: Unknowns) => simulate(load, s, { unknowns, record: true, afterS });
+  const run = (unknowns: Unknowns) => simulateHeat(load, s, { unknowns, record: true, afterS });
   const sim = run(believed);
   const j = leastPlace(sim);
   const endS = sim.samples[sim.samples.length - 1]?.atS ?? 1;
@@ -190,7 +190,7 @@ export function outcomeOf(r: Resolved, s: HeatSettings, places: readonly Cooling
     ring: ringOf(sim),
     facesS: two ? (sim.places[j]?.facesS ?? null) : null,
     cooling: Object.fromEntries(places.map((p) => [p, coolingSpread(load, first, p)])),
-    contradictions: r.trials.filter((t) => chanceOf(t, belief) < UNLIKELY).map((t) => t.id),
+    contradictions: r.trials.filter((t) => likelihoodOf(t, belief) < UNLIKELY).map((t) => t.id),
     heater: r.heaterFit && {
       powerW: load.heater.powerW,
       powerSd: r.heaterFit.powerSd,

@@ -3,7 +3,7 @@ import { coatingPrior } from './coatings';
 import { overTable } from './overTime';
 import { resolve } from '../settings/resolve';
 import { USUAL_SPREADS, type Spreads } from './sensitivity';
-import { dosesOf, simulate } from './simulate';
+import { dosesOf, simulateHeat } from './simulate';
 import { setting, TUMBLER } from './testCases';
 
 const SPREADS: Spreads = { ...USUAL_SPREADS, offsetK: 5, power: 0.2, capacity: 0.25 };
@@ -14,7 +14,7 @@ const table = overTable(resolved, twice);
 const at = (of: 'first' | 'later', overS: number) => table[of].find((p) => p.overS === overS);
 
 test('on time the tables give the dose of the setting, and needed and most are what is believed', () => {
-  const set = dosesOf(simulate(TUMBLER, twice));
+  const set = dosesOf(simulateHeat(TUMBLER, twice));
   expect(at('first', 0)).toEqual({ overS: 0, ...set });
   expect(at('later', 0)).toEqual({ overS: 0, ...set });
   expect(table.neededS).toBeCloseTo(COATING.neededS, 9);
@@ -22,8 +22,8 @@ test('on time the tables give the dose of the setting, and needed and most are w
 });
 
 test('a pass that is over is that pass and no other', () => {
-  const first = dosesOf(simulate(TUMBLER, { ...twice, dwellS: 80 }));
-  const later = dosesOf(simulate(TUMBLER, { ...twice, laterDwellS: 65 }));
+  const first = dosesOf(simulateHeat(TUMBLER, { ...twice, dwellS: 80 }));
+  const later = dosesOf(simulateHeat(TUMBLER, { ...twice, laterDwellS: 65 }));
   expect(at('first', 20)).toEqual({ overS: 20, ...first });
   expect(at('later', 20)).toEqual({ overS: 20, ...later });
 });
@@ -32,7 +32,7 @@ test('several later passes share what all of them together are tried with', () =
   const thrice = overTable(resolved, setting(190, 40, { passes: 3 }));
   expect(thrice.later.map((p) => p.overS)).toContain(20);
   expect(thrice.later.find((p) => p.overS === 20)?.leastS).toBeCloseTo(
-    dosesOf(simulate(TUMBLER, setting(190, 40, { passes: 3, laterDwellS: 50 }))).leastS,
+    dosesOf(simulateHeat(TUMBLER, setting(190, 40, { passes: 3, laterDwellS: 50 }))).leastS,
     9,
   );
 });

@@ -3,7 +3,7 @@ import type { RunDose } from '../../shop/run';
 import { believedDose } from '../settings/fit';
 import { believedUnknowns } from './outcome';
 import type { Resolved } from '../settings/resolve';
-import { dosesOf, simulate } from './simulate';
+import { dosesOf, simulateHeat } from './simulate';
 
 /** How much longer or shorter than set a pass is tried, s; shorter ones as far as the pass has time. */
 const OVER_S = [-60, -30, -15, -5, 0, 10, 20, 40, 80, 160, 320] as const;
@@ -23,7 +23,7 @@ function points(
   const tried = [...new Set(OVER_S.map((overS) => Math.max(shortest, overS)))];
   return tried.map((overS) => ({
     overS,
-    ...dosesOf(simulate(r.load, withDwell(setS + overS), { unknowns })),
+    ...dosesOf(simulateHeat(r.load, withDwell(setS + overS), { unknowns })),
   }));
 }
 

@@ -126,7 +126,7 @@ function ring(c: HeatCase, s: HeatSettings, finer: number): readonly HeatedPlace
 }
 
 /** The places of a load that decide it: all round a wrap, else the coldest and the hottest. `finer` halves sectors so many times. */
-export function placesOf(c: HeatCase, s: HeatSettings, finer = 0): readonly HeatedPlace[] {
+export function heatedPlaces(c: HeatCase, s: HeatSettings, finer = 0): readonly HeatedPlace[] {
   if (c.kind === 'wrap') return ring(c, s, finer);
   const areaM2 = (c.pieceM2 * c.pieces) / 2;
   return [c.heater.coldestK, c.heater.hottestK].map((offsetK) => ({

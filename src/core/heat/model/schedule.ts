@@ -2,7 +2,7 @@ import type { HeatSettings } from '../../shop/heatSettings';
 import type { HeatCase } from './case';
 
 /** What is done to a piece, one stage after another. Times s. */
-export type Stage =
+export type PassStage =
   | {
       readonly kind: 'closed';
       readonly pass: number;
@@ -20,8 +20,8 @@ const TURN_S = 12;
 const FLIP_S = 45;
 
 /** Every pass of a piece, as the settings say it. */
-export function scheduleOf(c: HeatCase, s: HeatSettings): readonly Stage[] {
-  const closed = (pass: number, turnedDeg: number): Stage => ({
+export function scheduleOf(c: HeatCase, s: HeatSettings): readonly PassStage[] {
+  const closed = (pass: number, turnedDeg: number): PassStage => ({
     kind: 'closed',
     pass,
     turnedDeg,
@@ -30,7 +30,7 @@ export function scheduleOf(c: HeatCase, s: HeatSettings): readonly Stage[] {
   });
   if (c.faces === 'one then the other') return [closed(1, 0), { kind: 'flip', handsS: FLIP_S }, closed(2, 0)];
   const turn = 360 / s.passes;
-  return Array.from({ length: s.passes }, (_, i): readonly Stage[] => [
+  return Array.from({ length: s.passes }, (_, i): readonly PassStage[] => [
     ...(i > 0 ? [{ kind: 'open', handsS: TURN_S, coolDownC: s.coolDownC } as const] : []),
     closed(i + 1, i * turn),
   ]).flat();

@@ -1,6 +1,6 @@
 import type { HeatSettings } from '../../shop/heatSettings';
-import { AS_USUAL, UNKNOWN_KEYS, type HeatCase, type UnknownKey, type Unknowns } from './case';
-import { dosesOf, simulate } from './simulate';
+import { USUAL_UNKNOWNS, UNKNOWN_KEYS, type HeatCase, type UnknownKey, type Unknowns } from './case';
+import { dosesOf, simulateHeat } from './simulate';
 
 /** Standard deviation of what is not known, in the unit of each: logarithm of a factor, K, J/mol. */
 export type Spreads = Readonly<Record<UnknownKey, number>>;
@@ -29,9 +29,9 @@ const FLOOR_S = 1e-4;
 export function logDoses(
   c: HeatCase,
   s: HeatSettings,
-  unknowns: Unknowns = AS_USUAL,
+  unknowns: Unknowns = USUAL_UNKNOWNS,
 ): { least: number; most: number } {
-  const { leastS, mostS } = dosesOf(simulate(c, s, { unknowns }));
+  const { leastS, mostS } = dosesOf(simulateHeat(c, s, { unknowns }));
   return { least: Math.log(Math.max(FLOOR_S, leastS)), most: Math.log(Math.max(FLOOR_S, mostS)) };
 }
 
@@ -39,7 +39,7 @@ export function logDoses(
 export function doseSensitivity(c: HeatCase, s: HeatSettings, sd: Spreads): LogDoses {
   const at = logDoses(c, s);
   const moved = UNKNOWN_KEYS.map((key) =>
-    sd[key] === 0 ? at : logDoses(c, s, { ...AS_USUAL, [key]: sd[key] }),
+    sd[key] === 0 ? at : logDoses(c, s, { ...USUAL_UNKNOWNS, [key]: sd[key] }),
   );
   return {
     ...at,

@@ -1,7 +1,7 @@
 import type { HeatSettings } from '../../shop/heatSettings';
 import { contactWM2K, type HeatCase, type Unknowns } from './case';
 import { layerSpan, type Column } from '../conduction/column';
-import type { Exposed, Heater, Side } from '../conduction/step';
+import type { Exposed, Heater, BoundarySide } from '../conduction/step';
 import { coveredShare, endK, type HeatedPlace } from './places';
 
 /** Still air at a warm face, and inside a closed vessel, W/(m² K): middles of 4 to 7 and 3 to 5. Radiation comes on top. */
@@ -19,7 +19,7 @@ const OVEN_INSIDE_WM2K = { fan: 14, still: 9 } as const;
 /** The bed under a pad: metal, which takes heat away. */
 const BED_WM2K = 40;
 
-export const inAir = (airC: number, air = STILL_AIR_WM2K, emissivity = EMISSIVITY): Side => ({
+export const inAir = (airC: number, air = STILL_AIR_WM2K, emissivity = EMISSIVITY): BoundarySide => ({
   heater: 0,
   heaterShare: 0,
   heaterOffsetK: 0,
@@ -28,7 +28,7 @@ export const inAir = (airC: number, air = STILL_AIR_WM2K, emissivity = EMISSIVIT
   airC,
 });
 
-const heated = (heater: number, heaterShare: number, heaterOffsetK: number, roomC: number): Side => ({
+const heated = (heater: number, heaterShare: number, heaterOffsetK: number, roomC: number): BoundarySide => ({
   ...inAir(roomC),
   heater,
   heaterShare,

@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { MATERIALS } from '../../shop/blank';
 import { STARTING_RANGES } from '../settings/starting';
-import { AS_USUAL, contactWM2K, type HeatCase } from './case';
+import { USUAL_UNKNOWNS, contactWM2K, type HeatCase } from './case';
 import { coatingPrior } from './coatings';
 import { chances, priorBelief } from '../settings/fit';
 import { doseSensitivity, USUAL_SPREADS } from './sensitivity';
-import { coveredShare, placesOf } from './places';
-import { dosesOf, simulate } from './simulate';
-import { FLAT, MUG, OVEN, setting, TUMBLER, wrapCase, VACUUM } from './testCases';
+import { coveredShare, heatedPlaces } from './places';
+import { dosesOf, simulateHeat } from './simulate';
+import { FLAT, MUG, OVEN_CASE, setting, TUMBLER, wrapCase, VACUUM } from './testCases';
 
-const least = (c: HeatCase, s = setting(200, 40)): number => dosesOf(simulate(c, s)).leastS;
+const least = (c: HeatCase, s = setting(200, 40)): number => dosesOf(simulateHeat(c, s)).leastS;
 
 describe('a grid and steps twice as fine move the answer by less than half a percent', () => {
   test.each([
@@ -29,9 +29,9 @@ describe('a grid and steps twice as fine move the answer by less than half a per
     ['a mug', MUG, setting(195, 200)],
     ['a mug by the timer of its press', MUG, setting(195, 60, { timerStart: 'at-temperature' })],
     ['a full wrap in two passes', TUMBLER, setting(188, 65, { passes: 2, coolDownC: 170 })],
-    ['an oven load', OVEN, setting(190, 300, { pressure: 'film', timerStart: 'at-temperature' })],
+    ['an oven load', OVEN_CASE, setting(190, 300, { pressure: 'film', timerStart: 'at-temperature' })],
   ] as readonly (readonly [string, HeatCase, ReturnType<typeof setting>])[])('%s', (_, c, s) => {
-    const [coarse, fine] = [0, 1].map((finer) => dosesOf(simulate(c, s, { finer })));
+    const [coarse, fine] = [0, 1].map((finer) => dosesOf(simulateHeat(c, s, { finer })));
     expect(Math.abs((coarse?.leastS ?? 0) / (fine?.leastS ?? 1) - 1)).toBeLessThan(0.005);
     expect(Math.abs((coarse?.mostS ?? 0) / (fine?.mostS ?? 1) - 1)).toBeLessThan(0.005);
   });
@@ -59,7 +59,7 @@ describe('random loads', () => {
   test('finite, between the coldest and the hottest start; thicker, lighter, more sheets and more load are slower; time adds', () => {
     fc.assert(
       fc.property(load, fc.integer({ min: 0, max: 4 }), ({ c, s }, which) => {
-        const sim = simulate(c, s);
+        const sim = simulateHeat(c, s);
         const { leastS, mostS } = dosesOf(sim);
         expect(Number.isFinite(leastS) && Number.isFinite(mostS)).toBe(true);
         expect(sim.peakC).toBeLessThan(s.platenC + c.heater.hottestK + 1);
@@ -84,7 +84,7 @@ describe('random loads', () => {
 
 describe('passes', () => {
   test('each adds to every place; the places one pass misses are heated by the next', () => {
-    const { places } = simulate(TUMBLER, setting(188, 65, { passes: 2, coolDownC: 170 }));
+    const { places } = simulateHeat(TUMBLER, setting(188, 65, { passes: 2, coolDownC: 170 }));
     for (const p of places) {
       const [one = 0, two = 0] = p.afterPassS;
       expect(two).toBeGreaterThanOrEqual(one);
@@ -99,7 +99,7 @@ describe('passes', () => {
   test('what the gap gets is not nothing in aluminium, which carries heat round the wall, and next to nothing in glass', () => {
     const size = { circumferenceMm: 235, tallMm: 150, heaterMm: 203, printMm: 235 };
     const gap = (material: HeatCase['material']) => {
-      const sim = simulate(wrapCase({ material, wallMm: 1.2, vacuum: false }, size), setting(190, 120));
+      const sim = simulateHeat(wrapCase({ material, wallMm: 1.2, vacuum: false }, size), setting(190, 120));
       return sim.places[0]?.transferS ?? 0;
     };
     expect(gap('aluminium')).toBeGreaterThan(20 * gap('glass'));
@@ -107,14 +107,17 @@ describe('passes', () => {
 
   test('a heater that meets all round heats every place alike in one pass', () => {
     const round = { circumferenceMm: 200, tallMm: 100, heaterMm: 210, printMm: 200 };
-    const sim = simulate(wrapCase({ material: 'steel', wallMm: 0.5, vacuum: true }, round), setting(190, 60));
+    const sim = simulateHeat(
+      wrapCase({ material: 'steel', wallMm: 0.5, vacuum: true }, round),
+      setting(190, 60),
+    );
     const doses = sim.places.map((p) => p.transferS);
     expect(Math.max(...doses) / Math.min(...doses)).toBeLessThan(1.001);
   });
 
   test('a second pass may be shorter by itself, and shortens nothing of the first', () => {
     const s = setting(188, 65, { passes: 2 });
-    const [same, short] = [simulate(TUMBLER, s), simulate(TUMBLER, { ...s, laterDwellS: 40 })];
+    const [same, short] = [simulateHeat(TUMBLER, s), simulateHeat(TUMBLER, { ...s, laterDwellS: 40 })];
     expect(short.places[0]?.afterPassS[0]).toBeCloseTo(same.places[0]?.afterPassS[0] ?? 0, 6);
     expect(dosesOf(short).leastS).toBeLessThan(dosesOf(same).leastS);
   });
@@ -123,7 +126,7 @@ describe('passes', () => {
     const s = setting(200, 75);
     const of = (material: HeatCase['material'], wallMm: number): readonly [number, number] => {
       const c: HeatCase = { ...FLAT, material, wallMm, faces: 'one then the other' };
-      return simulate(c, s).places[0]?.facesS ?? [0, 0];
+      return simulateHeat(c, s).places[0]?.facesS ?? [0, 0];
     };
     const once = least({ ...FLAT, wallMm: 3 }, s);
     for (const dose of of('aluminium', 3)) expect(dose).toBeGreaterThan(1.6 * once);
@@ -137,7 +140,7 @@ describe('passes', () => {
 
   test('both faces at once: thin metal is heated through, thick board is not', () => {
     const faces = (material: HeatCase['material'], wallMm: number) =>
-      simulate({ ...FLAT, material, wallMm, faces: 'together' }, setting(200, 75)).places[0]?.facesS ?? [
+      simulateHeat({ ...FLAT, material, wallMm, faces: 'together' }, setting(200, 75)).places[0]?.facesS ?? [
         0, 0,
       ];
     const [top, low] = faces('aluminium', 1);
@@ -161,7 +164,7 @@ describe('by hand', () => {
 
   test('arcs cover the wall once, begin and end where a mat does, and are finest there', () => {
     for (const passes of [1, 2, 3, 4]) {
-      const places = placesOf(TUMBLER, setting(188, 65, { passes }));
+      const places = heatedPlaces(TUMBLER, setting(188, 65, { passes }));
       const turns = passes <= 2 ? 180 : 360;
       expect(places.reduce((s, p) => s + p.toDeg - p.fromDeg, 0)).toBeCloseTo(turns, 9);
       places.slice(1).forEach((p, i) => expect(p.fromDeg).toBe(places[i]?.toDeg));
@@ -182,7 +185,7 @@ describe('by hand', () => {
 
   test('the lever’s force is shared: twice the area, 2^0.95 times less contact; within limits, and only under a platen', () => {
     const usual = { ...FLAT, pieceM2: 0.05 };
-    const at = (c: HeatCase) => contactWM2K(c, setting(200, 60), AS_USUAL);
+    const at = (c: HeatCase) => contactWM2K(c, setting(200, 60), USUAL_UNKNOWNS);
     expect(at(usual)).toBeCloseTo(6000, 9);
     expect(at({ ...usual, pieces: 2 })).toBeCloseTo(6000 / 2 ** 0.95, 6);
     expect(at({ ...usual, pieces: 50 })).toBeCloseTo(1500, 6);
@@ -193,8 +196,8 @@ describe('by hand', () => {
 
 describe('what the press does', () => {
   test('a timer at temperature starts when the display is back, and the pass is that much longer', () => {
-    const from = simulate(MUG, setting(195, 300));
-    const at = simulate(MUG, setting(195, 60, { timerStart: 'at-temperature' }));
+    const from = simulateHeat(MUG, setting(195, 300));
+    const at = simulateHeat(MUG, setting(195, 60, { timerStart: 'at-temperature' }));
     const timer = at.marks.find((m) => m.kind === 'timer')?.atS ?? 0;
     expect(timer).toBeCloseTo(from.backS, 0);
     expect(at.pressS).toBeCloseTo(timer + 60, 6);
@@ -211,21 +214,21 @@ describe('what the press does', () => {
 
   test('a heater too weak to come back is said not to have reached', () => {
     const weak = { ...MUG, heater: { ...MUG.heater, powerW: 20 } };
-    expect(simulate(weak, setting(195, 60, { timerStart: 'at-temperature' })).reached).toBe(false);
-    expect(simulate(MUG, setting(195, 60, { timerStart: 'at-temperature' })).reached).toBe(true);
+    expect(simulateHeat(weak, setting(195, 60, { timerStart: 'at-temperature' })).reached).toBe(false);
+    expect(simulateHeat(MUG, setting(195, 60, { timerStart: 'at-temperature' })).reached).toBe(true);
   });
 
   test('a press that rests cooler starts there, and heats up on closing', () => {
     const rests = { ...MUG, heater: { ...MUG.heater, restingC: 150 } };
-    const sim = simulate(rests, setting(195, 30, { timerStart: 'at-temperature' }), { record: true });
+    const sim = simulateHeat(rests, setting(195, 30, { timerStart: 'at-temperature' }), { record: true });
     expect(sim.samples[0]?.displayC).toBeCloseTo(150, 6);
-    expect(sim.backS).toBeGreaterThan(simulate(MUG, setting(195, 300)).backS);
+    expect(sim.backS).toBeGreaterThan(simulateHeat(MUG, setting(195, 300)).backS);
   });
 
   test('the cool-down target is waited for between passes', () => {
     const s = setting(188, 65, { passes: 2 });
     const opened = (coolDownC: number | null) => {
-      const { marks } = simulate(TUMBLER, { ...s, coolDownC });
+      const { marks } = simulateHeat(TUMBLER, { ...s, coolDownC });
       const at = (kind: string, pass: number) =>
         marks.find((m) => m.kind === kind && m.pass === pass)?.atS ?? 0;
       return at('closed', 2) - at('opened', 1);
@@ -255,7 +258,7 @@ describe('round the wall, held against sectors of half a degree, cells and steps
   ] as readonly (readonly [string, HeatCase, ReturnType<typeof setting>])[])(
     '%s: least and most within three percent',
     (_, c, s) => {
-      const [coarse, fine] = [0, 2].map((finer) => dosesOf(simulate(c, s, { finer })));
+      const [coarse, fine] = [0, 2].map((finer) => dosesOf(simulateHeat(c, s, { finer })));
       expect(Math.abs((coarse?.leastS ?? 0) / (fine?.leastS ?? 1) - 1)).toBeLessThan(0.03);
       expect(Math.abs((coarse?.mostS ?? 0) / (fine?.mostS ?? 1) - 1)).toBeLessThan(0.03);
     },
@@ -301,7 +304,7 @@ describe('ranges in common use', () => {
     const flatPiece = { round: null, pieceM2: 0.02, vacuum: false };
     if (r.press === 'vacuum')
       return { ...VACUUM, ...of, ...(['FRP', 'slate', 'polymer'].includes(r.material) ? flatPiece : {}) };
-    if (r.press === 'oven') return { ...OVEN, ...of };
+    if (r.press === 'oven') return { ...OVEN_CASE, ...of };
     return r.material === 'ceramic' ? MUG : { ...TUMBLER, ...of };
   };
 

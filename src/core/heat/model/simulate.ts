@@ -1,12 +1,12 @@
 import type { HeatSettings } from '../../shop/heatSettings';
-import { AS_USUAL, contactWM2K, type HeatCase, type Unknowns } from './case';
+import { USUAL_UNKNOWNS, contactWM2K, type HeatCase, type Unknowns } from './case';
 import { coatingReader, DoseMeter, facesOf } from './coating';
 import { buildColumn, layerSpan, type Column } from '../conduction/column';
 import { Stepper, type Exposed, type Heater, type Temperatures } from '../conduction/step';
 import { ACTIVATION_J_MOL } from './dose';
 import { layersOf } from './layers';
-import { placesOf, printArc, type Arc, type HeatedPlace } from './places';
-import { scheduleOf, type Stage } from './schedule';
+import { heatedPlaces, printArc, type Arc, type HeatedPlace } from './places';
+import { scheduleOf, type PassStage } from './schedule';
 import { closedOn, heaterFor, openOn } from './sides';
 import { wallRing } from './wallRing';
 
@@ -55,7 +55,7 @@ export interface Simulation {
   readonly column: Column;
 }
 
-export interface SimulateOptions {
+export interface HeatSimulationOptions {
   readonly unknowns?: Unknowns;
   /** Keep a sample of every step. */
   readonly record?: boolean;
@@ -110,10 +110,10 @@ class Load {
   constructor(
     private readonly c: HeatCase,
     private readonly s: HeatSettings,
-    private readonly o: SimulateOptions,
+    private readonly o: HeatSimulationOptions,
     private readonly unknowns: Unknowns,
   ) {
-    this.places = placesOf(c, s, o.finer ?? 0);
+    this.places = heatedPlaces(c, s, o.finer ?? 0);
     this.column = buildColumn(layersOf(c, s, unknowns), o.finer ?? 0);
     this.realSetC = s.platenC - c.heater.readsHighK + unknowns.offsetK;
     const cells = this.column.capacity.length;
@@ -231,7 +231,7 @@ class Load {
     return ran;
   }
 
-  private closed({ pass, turnedDeg, dwellS, waits }: Extract<Stage, { kind: 'closed' }>): void {
+  private closed({ pass, turnedDeg, dwellS, waits }: Extract<PassStage, { kind: 'closed' }>): void {
     const { c, s } = this;
     const { round } = c;
     const coveredDeg = round ? Math.min(360, (round.heaterMm / round.circumferenceMm) * 360) : 360;
@@ -277,7 +277,7 @@ class Load {
     if (pass === 1) this.first = seen;
   }
 
-  private open({ handsS, coolDownC }: Extract<Stage, { kind: 'open' }>): void {
+  private open({ handsS, coolDownC }: Extract<PassStage, { kind: 'open' }>): void {
     const exposed = this.places.map((p) => openOn(this.c, p, this.column, false));
     const setC = (coolDownC ?? this.s.platenC) + this.realSetC - this.s.platenC;
     const heater = heaterFor(this.c, this.unknowns, setC, false);
@@ -327,8 +327,8 @@ class Load {
 }
 
 /** One load through every pass. Deterministic; 600 s of a press take a few milliseconds. */
-export const simulate = (c: HeatCase, s: HeatSettings, options: SimulateOptions = {}): Simulation =>
-  new Load(c, s, options, options.unknowns ?? AS_USUAL).passes();
+export const simulateHeat = (c: HeatCase, s: HeatSettings, options: HeatSimulationOptions = {}): Simulation =>
+  new Load(c, s, options, options.unknowns ?? USUAL_UNKNOWNS).passes();
 
 /**
  * A dose where the print ends, between the middles of arcs: its logarithm as the cubic through the four nearest (Neville's scheme; Press et al.,

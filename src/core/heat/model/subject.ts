@@ -5,7 +5,7 @@ import type { Spreads } from './sensitivity';
 import type { TimedClosing } from '../press/timing';
 
 /** What the shop saw of a setting on this coating and press. */
-export interface Seen {
+export interface SeenOutcome {
   readonly id: string;
   readonly load: HeatCase;
   readonly settings: HeatSettings;
@@ -19,5 +19,5 @@ export interface HeatSubject {
   readonly spreads: Spreads;
   readonly coating: CoatingDose;
   readonly timings: readonly TimedClosing[];
-  readonly seen: readonly Seen[];
+  readonly seen: readonly SeenOutcome[];
 }

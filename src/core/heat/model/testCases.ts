@@ -78,7 +78,7 @@ export const TUMBLER = wrapCase(
   { circumferenceMm: 270, tallMm: 160, heaterMm: 203, printMm: 270 },
 );
 
-export const OVEN: HeatCase = {
+export const OVEN_CASE: HeatCase = {
   ...TUMBLER,
   kind: 'oven',
   wasteSheets: 0,
@@ -96,7 +96,7 @@ export const OVEN: HeatCase = {
 
 /** A vacuum press: the air of a small chamber, and a membrane over every piece. */
 export const VACUUM: HeatCase = {
-  ...OVEN,
+  ...OVEN_CASE,
   padMm: 1.5,
-  heater: { ...OVEN.heater, capacityJK: 5000, powerW: 1800, fallK: 25 },
+  heater: { ...OVEN_CASE.heater, capacityJK: 5000, powerW: 1800, fallK: 25 },
 };

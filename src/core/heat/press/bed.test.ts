@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { evenLoad, layOnBed, mostOnBed, type BedAsk } from './bed';
+import { evenLoad, layOnBed, mostOnBed, type BedInput } from './bed';
 
-const ask = (over: Partial<BedAsk> = {}): BedAsk => ({
+const ask = (over: Partial<BedInput> = {}): BedInput => ({
   widthMm: 400,
   heightMm: 500,
   marginMm: 30,

@@ -21,7 +21,7 @@ export interface BedPlan {
   readonly inEdge: boolean;
 }
 
-export interface BedAsk {
+export interface BedInput {
   readonly widthMm: number;
   readonly heightMm: number;
   /** Cooler band along the edges, kept free where it can be. */
@@ -49,7 +49,7 @@ interface Grid {
 }
 
 /** The grid that holds most, the right way round first; out into the cool edge only where not one piece fits inside it. */
-function gridFor({ widthMm, heightMm, marginMm, gapMm, piece }: BedAsk): Grid | null {
+function gridFor({ widthMm, heightMm, marginMm, gapMm, piece }: BedInput): Grid | null {
   for (const margin of [marginMm, 0]) {
     const [w, h] = [widthMm - 2 * margin, heightMm - 2 * margin];
     const ways = [false, true].map((turned): Grid => {
@@ -63,7 +63,7 @@ function gridFor({ widthMm, heightMm, marginMm, gapMm, piece }: BedAsk): Grid | 
 }
 
 /** Most pieces that lie there at once; 0 where one does not fit. */
-export function mostOnBed(ask: BedAsk): number {
+export function mostOnBed(ask: BedInput): number {
   const grid = gridFor(ask);
   return grid ? grid.columns * grid.rows : 0;
 }
@@ -89,7 +89,7 @@ const MOST_DUMMIES = 4;
  * `count` pieces spread evenly about the middle of the bed, with as few dummies as keep the centre of pressure near it. Null where they do not
  * fit.
  */
-export function layOnBed(ask: BedAsk, count: number): BedPlan | null {
+export function layOnBed(ask: BedInput, count: number): BedPlan | null {
   const grid = gridFor(ask);
   const most = grid ? grid.columns * grid.rows : 0;
   if (!grid || count < 1 || count > most) return null;
@@ -112,7 +112,7 @@ export function layOnBed(ask: BedAsk, count: number): BedPlan | null {
   };
 }
 
-function spread(ask: BedAsk, grid: Grid, count: number): readonly BedPlacement[] {
+function spread(ask: BedInput, grid: Grid, count: number): readonly BedPlacement[] {
   const { widthMm, heightMm } = ask;
   const [w, h] = grid.turned
     ? [ask.piece.heightMm, ask.piece.widthMm]
@@ -137,7 +137,10 @@ function spread(ask: BedAsk, grid: Grid, count: number): readonly BedPlacement[]
   });
 }
 
-function pressureOf(placements: readonly BedPlacement[], { widthMm, heightMm }: BedAsk): BedPlan['pressure'] {
+function pressureOf(
+  placements: readonly BedPlacement[],
+  { widthMm, heightMm }: BedInput,
+): BedPlan['pressure'] {
   const n = Math.max(1, placements.length);
   const xMm = placements.reduce((s, p) => s + p.xMm + p.widthMm / 2, 0) / n;
   const yMm = placements.reduce((s, p) => s + p.yMm + p.heightMm / 2, 0) / n;

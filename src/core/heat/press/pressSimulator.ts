@@ -1,8 +1,8 @@
 import type { CoatingDose } from '../model/coatings';
 import type { HeatSettings } from '../../shop/heatSettings';
 import { seeded } from '../../random/random';
-import { AS_USUAL, type HeatCase, type Unknowns } from '../model/case';
-import { dosesOf, simulate, type Sample } from '../model/simulate';
+import { USUAL_UNKNOWNS, type HeatCase, type Unknowns } from '../model/case';
+import { dosesOf, simulateHeat, type Sample } from '../model/simulate';
 
 /**
  * Simulated presses and an oven: the physics of the model with faults of their own, which only their display and a probe on their face
@@ -21,7 +21,7 @@ export interface PressFaults {
 }
 
 /** A press of some seed: the same faults on every machine. */
-export function faultsOf(seed: number): PressFaults {
+export function pressFaults(seed: number): PressFaults {
   const random = seeded(seed);
   const between = (lo: number, hi: number) => lo + (hi - lo) * random();
   return {
@@ -54,7 +54,7 @@ export const probeC = (
   Math.round((faceC(faults, displayC, x, y) + (random() + random() + random() - 1.5) * 1.2) * 10) / 10;
 
 const unknownsOf = (f: PressFaults): Unknowns => ({
-  ...AS_USUAL,
+  ...USUAL_UNKNOWNS,
   power: Math.log(f.powerFactor),
   capacity: Math.log(f.capacityFactor),
   contact: Math.log(f.contactFactor),
@@ -85,7 +85,7 @@ export function pressRun(faults: PressFaults, load: HeatCase, s: HeatSettings): 
       coldestK: load.heater.coldestK - faults.coolCorner.byK * 0.6,
     },
   };
-  const sim = simulate(truth, s, { unknowns: unknownsOf(faults), record: true });
+  const sim = simulateHeat(truth, s, { unknowns: unknownsOf(faults), record: true });
   return {
     display: sim.samples.map((x) => ({ atS: x.atS, readsC: Math.round(x.displayC) })),
     lowestC: Math.round(sim.lowestC),

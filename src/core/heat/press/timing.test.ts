@@ -1,11 +1,11 @@
 import { BODY } from '../model/materials';
 import { coatingPrior } from '../model/coatings';
-import { faceC, faultsOf, pressRun, probeC, verdictOf } from './pressSimulator';
+import { faceC, pressFaults, pressRun, probeC, verdictOf } from './pressSimulator';
 import { offsetMap } from './pressModel';
 import { seeded } from '../../random/random';
 import type { PressCheck } from '../../shop/press';
 import type { HeatCase } from '../model/case';
-import { simulate } from '../model/simulate';
+import { simulateHeat } from '../model/simulate';
 import { FLAT, MUG, setting } from '../model/testCases';
 import { fitHeater, withHeaterFit, type TimedClosing } from './timing';
 
@@ -17,7 +17,12 @@ function timed(
   seed: number,
   load: HeatCase,
 ): { readonly closing: TimedClosing; readonly power: number; readonly capacity: number } {
-  const faults = { ...faultsOf(seed), readsHighK: 0, contactFactor: 1, coolCorner: { x: 0, y: 0, byK: 0 } };
+  const faults = {
+    ...pressFaults(seed),
+    readsHighK: 0,
+    contactFactor: 1,
+    coolCorner: { x: 0, y: 0, byK: 0 },
+  };
   const run = pressRun(faults, load, setting(190, 1500));
   // What a person writes down: whole degrees, and a clock tapped about right.
   const random = seeded(seed * 7 + 1);
@@ -51,7 +56,13 @@ describe('time it once', () => {
   });
 
   test('a heater a third too weak is found out, and the model then falls as far as the press did', () => {
-    const faults = { ...faultsOf(1), readsHighK: 0, contactFactor: 1, powerFactor: 0.65, capacityFactor: 1 };
+    const faults = {
+      ...pressFaults(1),
+      readsHighK: 0,
+      contactFactor: 1,
+      powerFactor: 0.65,
+      capacityFactor: 1,
+    };
     const run = pressRun(faults, MUG, setting(190, 1500));
     const fit = fitHeater(
       [{ load: MUG, settings: setting(190, 600), lowestC: run.lowestC, backS: run.backS }],
@@ -60,7 +71,7 @@ describe('time it once', () => {
     expect(Math.exp(fit.power)).toBeGreaterThan(0.6);
     expect(Math.exp(fit.power)).toBeLessThan(0.72);
     expect(fit.misfit).toBeLessThan(1);
-    const sim = simulate(withHeaterFit(MUG, fit), setting(190, 600));
+    const sim = simulateHeat(withHeaterFit(MUG, fit), setting(190, 600));
     expect(Math.abs(sim.lowestC - run.lowestC)).toBeLessThan(2);
     expect(Math.abs(sim.backS / run.backS - 1)).toBeLessThan(0.08);
   });
@@ -77,7 +88,7 @@ describe('time it once', () => {
 describe('check it once', () => {
   const GRID = [1 / 6, 1 / 2, 5 / 6].flatMap((y) => [1 / 6, 1 / 2, 5 / 6].map((x) => ({ x, y })));
   const checkOf = (seed: number): PressCheck => {
-    const faults = faultsOf(seed);
+    const faults = pressFaults(seed);
     const random = seeded(seed);
     const points = GRID.map((p) => ({ ...p, readC: probeC(faults, 190, p.x, p.y, random) }));
     return { id: 'c', at: 1, setC: 190, with: 'probe', points };
@@ -85,7 +96,7 @@ describe('check it once', () => {
 
   test('nine readings of a simulated press give its true mean within the stated uncertainty', () => {
     for (let seed = 1; seed <= 40; seed += 1) {
-      const faults = faultsOf(seed);
+      const faults = pressFaults(seed);
       const mean = GRID.reduce((s, p) => s + faceC(faults, 190, p.x, p.y), 0) / 9;
       const map = offsetMap(checkOf(seed));
       expect(Math.abs(map.readsHighK - (190 - mean))).toBeLessThan(2 * map.u);
@@ -115,15 +126,15 @@ describe('check it once', () => {
 test('a first run on a simulated press: too little, then good, then too much, as the time grows', () => {
   const coating = coatingPrior('ceramic', 'mug');
   const verdicts = [20, 200, 900].map((s) =>
-    verdictOf(pressRun(faultsOf(11), MUG, setting(195, s)), coating),
+    verdictOf(pressRun(pressFaults(11), MUG, setting(195, s)), coating),
   );
   expect(verdicts).toEqual(['too little', 'good', 'too much']);
 });
 
 test('a simulated press is the same for its seed, reads in whole degrees, and differs from the next', () => {
-  expect(faultsOf(11)).toEqual(faultsOf(11));
-  expect(faultsOf(11)).not.toEqual(faultsOf(12));
-  const { display } = pressRun(faultsOf(11), MUG, setting(190, 120));
+  expect(pressFaults(11)).toEqual(pressFaults(11));
+  expect(pressFaults(11)).not.toEqual(pressFaults(12));
+  const { display } = pressRun(pressFaults(11), MUG, setting(190, 120));
   for (const d of display) expect(Number.isInteger(d.readsC)).toBe(true);
   expect(BODY.steel.capacity).toBe(3.95e6);
 });

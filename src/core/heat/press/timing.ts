@@ -1,7 +1,7 @@
 import type { HeatSettings } from '../../shop/heatSettings';
-import { AS_USUAL, type HeatCase } from '../model/case';
+import { USUAL_UNKNOWNS, type HeatCase } from '../model/case';
 import { inverse, solve } from '../model/linear';
-import { simulate } from '../model/simulate';
+import { simulateHeat } from '../model/simulate';
 
 /** One closing as it was timed, and the load it was timed on. */
 export interface TimedClosing {
@@ -35,7 +35,9 @@ const WATCH_S = 1500;
 function residuals(closings: readonly TimedClosing[], power: number, capacity: number): readonly number[] {
   return closings.flatMap(({ load, settings, lowestC, backS }) => {
     const watched = { ...settings, passes: 1, timerStart: 'from-closing' as const, dwellS: WATCH_S };
-    const sim = simulate({ ...load, faces: 'one' }, watched, { unknowns: { ...AS_USUAL, power, capacity } });
+    const sim = simulateHeat({ ...load, faces: 'one' }, watched, {
+      unknowns: { ...USUAL_UNKNOWNS, power, capacity },
+    });
     const back = Number.isFinite(sim.backS) ? sim.backS : NEVER_S;
     return [
       ...(lowestC === null ? [] : [(sim.lowestC - lowestC) / READ_K]),

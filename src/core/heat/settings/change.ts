@@ -5,7 +5,7 @@ import { doseSensitivity, logDoses, type LogDoses } from '../model/sensitivity';
 import { settableS } from './start';
 
 /** A piece came out with too little or too much at these settings: what one change of time or temperature would do. */
-export interface ChangeAsk {
+export interface ChangeInput {
   readonly verdict: 'under' | 'over';
   readonly pieces: number;
 }
@@ -92,7 +92,7 @@ function best(tried: readonly Tried[], now: LogDoses, r: Resolved, belief: Belie
 }
 
 /** Sizes one change of time and one of temperature, each for the best chance of good after what was seen. */
-export function sizeChange(r: Resolved, s: HeatSettings, ask: ChangeAsk): HeatChange {
+export function sizeChange(r: Resolved, s: HeatSettings, ask: ChangeInput): HeatChange {
   const now = doseSensitivity(r.load, s, r.spreads);
   const seen = {
     id: 'this-look',

@@ -5,7 +5,7 @@ import type { CoatingDose } from '../model/coatings';
 import {
   believedDose,
   chances,
-  chanceOf,
+  likelihoodOf,
   fitBelief,
   independentPieces,
   mostLikely,
@@ -120,8 +120,8 @@ describe('what a shop teaches', () => {
     const many = [trial(30, 'good', 5), trial(40, 'good', 5), trial(25, 'good', 5)];
     const odd = trial(45, 'under');
     const b = fitBelief([...many, odd], COATING);
-    expect(chanceOf(odd, b)).toBeLessThan(0.04);
-    for (const t of many) expect(chanceOf(t, b)).toBeGreaterThan(10 * chanceOf(odd, b));
+    expect(likelihoodOf(odd, b)).toBeLessThan(0.04);
+    for (const t of many) expect(likelihoodOf(t, b)).toBeGreaterThan(10 * likelihoodOf(odd, b));
   });
 
   test('chances are chances, whatever was seen, and the order of what was seen changes nothing', () => {

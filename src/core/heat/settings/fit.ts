@@ -211,23 +211,26 @@ export function chances(
   return { good: Math.max(0, a + b - 1), under: 1 - a, over: 1 - b };
 }
 
-export interface Spread {
+export interface PosteriorSpread {
   readonly value: number;
   readonly low: number;
   readonly high: number;
 }
 
 const Z90 = 1.645;
-const lognormal = (mean: number, sd: number): Spread => ({
+const lognormal = (mean: number, sd: number): PosteriorSpread => ({
   value: Math.exp(mean),
   low: Math.exp(mean - Z90 * sd),
   high: Math.exp(mean + Z90 * sd),
 });
 
 /** Needed and most dose as believed now, s at 200 °C, nine in ten within. */
-export function believedDose(belief: Belief): { readonly needed: Spread; readonly limit: Spread } {
+export function believedDose(belief: Belief): {
+  readonly needed: PosteriorSpread;
+  readonly limit: PosteriorSpread;
+} {
   const { coating, mean, covariance } = belief;
-  const at = (i: number, of: number, sd: number): Spread =>
+  const at = (i: number, of: number, sd: number): PosteriorSpread =>
     lognormal(Math.log(of) + sd * (mean[i] ?? 0), sd * Math.sqrt(covariance[i]?.[i] ?? 1));
   return {
     needed: at(NEEDED, coating.neededS, coating.neededSd),
@@ -239,8 +242,8 @@ export function believedDose(belief: Belief): { readonly needed: Spread; readonl
 export function believedDoses(
   d: LogDoses,
   belief: Belief,
-): { readonly least: Spread; readonly most: Spread } {
-  const of = (constant: number, by: readonly number[]): Spread => {
+): { readonly least: PosteriorSpread; readonly most: PosteriorSpread } {
+  const of = (constant: number, by: readonly number[]): PosteriorSpread => {
     const row = [...by, 0, 0];
     return lognormal(constant + dot(row, belief.mean), Math.sqrt(quadratic(belief.covariance, row)));
   };
@@ -248,7 +251,7 @@ export function believedDoses(
 }
 
 /** How unlikely a trial is under what the others taught: small where it contradicts them. */
-export const chanceOf = (t: Trial, belief: Belief): number => chances(t.doses, belief)[t.verdict];
+export const likelihoodOf = (t: Trial, belief: Belief): number => chances(t.doses, belief)[t.verdict];
 
 /** Pieces of one run share their faults: so many of them count as so many independent ones (design effect, Kish 1965). */
 const SHARED = 0.25;

@@ -1,5 +1,5 @@
 import type { HeatSettings } from '../../shop/heatSettings';
-import { AS_USUAL, UNKNOWN_KEYS, type HeatCase } from '../model/case';
+import { USUAL_UNKNOWNS, UNKNOWN_KEYS, type HeatCase } from '../model/case';
 import { logDoses, type Spreads } from '../model/sensitivity';
 import { dwellForDose } from './start';
 
@@ -82,7 +82,7 @@ export function matchOf(
     dwellS = now;
   }
   const logs = UNKNOWN_KEYS.map((key) => {
-    const unknowns = { ...AS_USUAL, [key]: spreads[key] };
+    const unknowns = { ...USUAL_UNKNOWNS, [key]: spreads[key] };
     const moved = Math.exp(logDoses(from.load, from.settings, unknowns).least);
     const here = logDoses(at.load, { ...at.settings, dwellS }, unknowns).least;
     return Math.log(moved) - here;

@@ -1,6 +1,6 @@
 import type { HeatCase } from '../model/case';
 import { fitBelief, independentPieces, type Belief, type Trial } from './fit';
-import type { HeatSubject, Seen } from '../model/subject';
+import type { HeatSubject, SeenOutcome } from '../model/subject';
 import { doseSensitivity, type LogDoses, type Spreads } from '../model/sensitivity';
 import { fitHeater, withHeaterFit, type HeaterFit } from '../press/timing';
 
@@ -14,7 +14,7 @@ export interface Resolved {
 }
 
 /** Spreads with the prior of the coating left alone: what a trial moves is counted in the units of this load. */
-function trialOf(seen: Seen, fit: HeaterFit | null, spreads: Spreads): Trial {
+function trialOf(seen: SeenOutcome, fit: HeaterFit | null, spreads: Spreads): Trial {
   const load = fit ? withHeaterFit(seen.load, fit) : seen.load;
   const doses: LogDoses = doseSensitivity(load, seen.settings, spreads);
   return { id: seen.id, doses, verdict: seen.verdict, weight: independentPieces(seen.pieces) };

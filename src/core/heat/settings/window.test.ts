@@ -1,6 +1,6 @@
 import { answerHeat } from '../answer';
 import type { HeatSettings } from '../../shop/heatSettings';
-import { AS_USUAL, UNKNOWN_KEYS, type HeatCase } from '../model/case';
+import { USUAL_UNKNOWNS, UNKNOWN_KEYS, type HeatCase } from '../model/case';
 import { coatingPrior } from '../model/coatings';
 import { chances, priorBelief } from './fit';
 import { matchOf } from './match';
@@ -303,6 +303,6 @@ describe('what is asked of the model', () => {
     for (const faster of [hotter, firmer, alone]) expect(faster).toBeLessThan(60.5);
     expect(loadSteps(9, 8)).toEqual([1, 2, 4, 8, 9]);
     expect(loadVariants(FLAT, setting(200, 60), 1)).toEqual([]);
-    expect(AS_USUAL.contact).toBe(0);
+    expect(USUAL_UNKNOWNS.contact).toBe(0);
   });
 });

@@ -8,7 +8,7 @@ import {
 } from '../../art/placedLayers';
 import { sourcesOf, type Sources } from '../../art/items';
 import type { ImageAnalysis } from '../../art/analyseImage';
-import type { Piece } from '../../art/names';
+import type { NamedPiece } from '../../art/names';
 import type { BareAreas } from '../../art/pictureTransform';
 import { figure, type Figure } from '../../figures/figure';
 import type { Art } from '../../job/art';
@@ -30,7 +30,7 @@ export interface ArtPlan extends StepPlan<'art'> {
   /** What its pictures are drawn from. */
   readonly sources: Sources;
   /** Pieces of the names list; none where all are alike. */
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly NamedPiece[];
   /** How many there are in all. */
   readonly pieceCount: number;
   readonly checks: readonly Check[];
@@ -89,7 +89,7 @@ function figuresOf(placedLayers: readonly PlacedLayer[], flat: boolean): Figure[
 /** Least the picture runs past a cut edge, mm. */
 const edgeBleed = (pattern: Pattern): number => Math.max(0, Math.min(-pattern.bleed.x, -pattern.bleed.y));
 
-function summaryOf(placedLayers: readonly PlacedLayer[], pieces: readonly Piece[]): Message {
+function summaryOf(placedLayers: readonly PlacedLayer[], pieces: readonly NamedPiece[]): Message {
   const pictures = placedLayers.filter((l) => l.kind === 'picture').length;
   const words = placedLayers.flatMap((l) => (l.kind === 'text' ? [l.set.text] : []));
   if (pieces.length > 0) return say('art.pieces', { pieces: pieces.length });
@@ -111,7 +111,7 @@ export interface PlaceInput {
   readonly pattern: Pattern | null;
   readonly flat: boolean;
   /** Pieces of the names list; none where all are alike. */
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly NamedPiece[];
 }
 
 /** Art laid out for the first piece. */

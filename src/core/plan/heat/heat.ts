@@ -1,7 +1,13 @@
 import { MATERIAL_WORDS } from '../../shop/kindWords';
 import type { Figure, Finding } from '../../figures/figure';
 import type { HeatCache } from '../../heat/answer';
-import { chooseHeat, goodPiecesOf, provenFor, type ChosenHeat, type ProvenCounts } from '../../heat/settings/choose';
+import {
+  chooseHeat,
+  goodPiecesOf,
+  provenFor,
+  type ChosenHeat,
+  type ProvenCounts,
+} from '../../heat/settings/choose';
 import { heaterOf } from '../../heat/press/heaters';
 import type { HeatQuestion } from '../../heat/question';
 import type { HeatSubject } from '../../heat/model/subject';
@@ -26,8 +32,8 @@ import { matchFrom, matchOwn, type MatchSource } from './match';
 import { heatModel, type HeatModel } from './model';
 import { loadFigure, modelFigures } from './modelFigures';
 import { modelFindings } from './modelFindings';
-import { asking } from './questions';
-import { facesOf, subjectOf, type Setup } from './subject';
+import { answersIn } from './questions';
+import { pressedFaces, subjectOf, type Setup } from './subject';
 import { finding, type StepPlan } from '../stepPlan';
 import type { ToPress } from '../press/toPress';
 
@@ -148,7 +154,7 @@ function decide({ input, blank, press, heater, wrap }: Known): Decided {
     piece,
     load: load.load,
     inEdge: load.bed?.inEdge ?? false,
-    faces: facesOf(wrap.faces, input.printedBehind, input.facesWay),
+    faces: pressedFaces(wrap.faces, input.printedBehind, input.facesWay),
     round: mat && { circumferenceMm: mat.circumferenceMm, printMm: mat.printMm },
   };
   const subject = subjectOf(setup, input.tried, input.blanks);
@@ -175,7 +181,7 @@ function started(
   subject: HeatSubject,
   book: HeatCache,
 ): { readonly chosen: ChosenHeat; readonly wanted: readonly HeatQuestion[] } {
-  const ask = asking(book);
+  const ask = answersIn(book);
   const chosen = choose((start) => {
     const asked = { kind: 'start' as const, subject, settings: start };
     const found = ask.get<'start'>(asked) ?? ask.like<'start'>(asked);
@@ -246,7 +252,8 @@ export function planHeat(input: HeatInput): HeatPlan {
     ...settingFindings(chosen, press, blank, model?.outcome ?? null, goodBefore(chosen, model)),
     ...modelFindings(chosen, model, press, load),
   ];
-  const closings = facesOf(wrap.faces, input.printedBehind, input.facesWay) === 'one then the other' ? 2 : 1;
+  const closings =
+    pressedFaces(wrap.faces, input.printedBehind, input.facesWay) === 'one then the other' ? 2 : 1;
   const figures: readonly Figure[] = [
     ...settingFigures(chosen),
     ...reachFigures(chosen, closings),

@@ -7,7 +7,7 @@ import {
   layOnBed,
   LIFT_GAP_MM,
   mostOnBed,
-  type BedAsk,
+  type BedInput,
   type BedPlan,
 } from '../../heat/press/bed';
 import type { ProvenRecipe } from '../../heat/settings/choose';
@@ -23,7 +23,7 @@ import { finding } from '../stepPlan';
 import type { WrapPlan } from '../wrap/wrapPlan';
 
 /** The heated part of one piece. */
-export interface Piece {
+export interface HeatedPiece {
   readonly areaM2: number;
   /** As it lies or stands in the press, from above, mm. */
   readonly widthMm: number;
@@ -33,7 +33,7 @@ export interface Piece {
 /** How pieces lie in the press: what was decided, what is laid, and how many would fit. */
 export interface HeatLoad {
   readonly load: Load;
-  readonly piece: Piece;
+  readonly piece: HeatedPiece;
   readonly most: number;
   readonly bed: BedPlan | null;
   /** What a person set by hand. */
@@ -48,7 +48,7 @@ export function pieceOf(
   blank: Blank,
   wrap: Pick<WrapPlan, 'pattern' | 'wall' | 'round'>,
   printMm: number,
-): Piece | null {
+): HeatedPiece | null {
   if (isFlat(blank)) {
     if (!wrap.pattern) return null;
     const { trim } = mainFace(wrap.pattern);
@@ -67,7 +67,7 @@ export function pieceOf(
 }
 
 /** The platen or rack a load is laid on; null for a wrap press, which takes one. */
-function askOf(press: Press, piece: Piece): BedAsk | null {
+function askOf(press: Press, piece: HeatedPiece): BedInput | null {
   if (isFlatPress(press))
     return {
       widthMm: press.platenWidthMm,
@@ -91,7 +91,7 @@ export function loadFor(
   blank: Blank,
   press: Press,
   heater: PressHeater | null,
-  piece: Piece,
+  piece: HeatedPiece,
   proven: ProvenRecipe | null,
 ): HeatLoad {
   const ask = askOf(press, piece);

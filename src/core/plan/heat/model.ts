@@ -7,7 +7,7 @@ import { whatIfVariants } from '../../heat/settings/variants';
 import type { WindowMap, WindowRange } from '../../heat/settings/window';
 import type { HeatSettings } from '../../shop/heatSettings';
 import type { Message } from '../../message/message';
-import { asking, placesFor, rangeFor, whatIfWords, windowQuestion } from './questions';
+import { answersIn, placesFor, rangeFor, whatIfWords, windowQuestion } from './questions';
 
 /** One change and what it does to the time, by the model. */
 interface WhatIf {
@@ -79,11 +79,11 @@ export function heatModel(
   first: readonly HeatQuestion[],
 ): HeatModel {
   const { settings: s, base } = chosen;
-  const ask = asking(book);
+  const ask = answersIn(book);
   const range = rangeFor(chosen.range, base, s);
   const asked = { kind: 'outcome' as const, subject, settings: s, places: placesFor(subject.load) };
   const outcome = ask.get<'outcome'>(asked);
-  const known = asking(book).get<'window'>(windowQuestion(subject, s, range, 'fine'));
+  const known = answersIn(book).get<'window'>(windowQuestion(subject, s, range, 'fine'));
   const coarse = known ? null : ask.get<'window'>(windowQuestion(subject, s, range, 'coarse'));
   const match = from && ask.get<'match'>({ kind: 'match', subject, settings: s, from });
   const options = ask.get<'options'>({ kind: 'options', subject, settings: s, most });

@@ -2,7 +2,7 @@ import { figure, type Figure } from '../../figures/figure';
 import type { ChosenHeat } from '../../heat/settings/choose';
 import { COLD_PLATE, DYE_STILL_C, TOUCH_SAFE_C } from '../../heat/cooling/cooling';
 import type { Peel } from '../../shop/heatSettings';
-import type { Spread } from '../../heat/settings/fit';
+import type { PosteriorSpread } from '../../heat/settings/fit';
 import type { MatchChange } from '../../heat/settings/match';
 import type { HeatOutcome } from '../../heat/model/outcome';
 import { say, type Message } from '../../message/message';
@@ -16,7 +16,7 @@ const coarse = (s: number): number => {
   const step = s > 900 ? 60 : s > 240 ? 30 : s > 60 ? 10 : 5;
   return Math.ceil(s / step) * step;
 };
-const coarsely = ({ value, low, high }: Spread): Spread => ({
+const coarsely = ({ value, low, high }: PosteriorSpread): PosteriorSpread => ({
   value: coarse(value),
   low: coarse(low),
   high: coarse(high),
@@ -25,7 +25,7 @@ const coarsely = ({ value, low, high }: Spread): Spread => ({
 const estimated = (
   id: string,
   label: Message,
-  s: Spread,
+  s: PosteriorSpread,
   working: Message,
   more: { readonly inputs?: readonly string[]; readonly arithmetic?: readonly Message[] } = {},
 ): Figure =>

@@ -12,17 +12,17 @@ import { say, type Message } from '../../message/message';
 import { celsius } from '../../message/quantity';
 
 /** What a plan asks of the model: the answers it has, and those it still waits for. */
-export interface Asked {
+export interface HeatAnswers {
   readonly get: <K extends HeatAnswer['kind']>(
     q: Extract<HeatQuestion, { kind: K }>,
   ) => Extract<HeatAnswer, { kind: K }> | null;
   /** The last answer to a question like it, until its own is there. */
-  readonly like: Asked['get'];
+  readonly like: HeatAnswers['get'];
   readonly wanted: readonly HeatQuestion[];
 }
 
 /** Reads answers from the book and notes what is not in it. */
-export function asking(book: HeatCache): Asked {
+export function answersIn(book: HeatCache): HeatAnswers {
   const wanted: HeatQuestion[] = [];
   const read = <K extends HeatAnswer['kind']>(key: HeatKey, kind: K) => {
     const found = book[key];

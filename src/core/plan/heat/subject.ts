@@ -4,7 +4,7 @@ import { contourArea } from '../../geometry/contour';
 import { coatingPrior } from '../../heat/model/coatings';
 import { heaterOf } from '../../heat/press/heaters';
 import { heatedM2, pressModel } from '../../heat/press/pressModel';
-import type { HeatSubject, Seen } from '../../heat/model/subject';
+import type { HeatSubject, SeenOutcome } from '../../heat/model/subject';
 import { USUAL_SPREADS } from '../../heat/model/sensitivity';
 import type { TimedClosing } from '../../heat/press/timing';
 import type { Job } from '../../job/job';
@@ -15,7 +15,7 @@ import type { Load } from '../../shop/load';
 import { isFlatPress, type Press, type PressHeater, type PressTiming, isOven } from '../../shop/press';
 import type { LogEntry } from '../../shop/records';
 import { standing } from '../../shop/standing';
-import type { Piece } from './load';
+import type { HeatedPiece } from './load';
 
 const ROOM_C = 22;
 /** Transfer paper where nothing says, mm. */
@@ -29,7 +29,7 @@ export interface Setup {
   readonly blank: Blank;
   readonly press: Press;
   readonly heater: PressHeater | null;
-  readonly piece: Piece;
+  readonly piece: HeatedPiece;
   readonly load: Load;
   readonly inEdge: boolean;
   readonly faces: HeatCase['faces'];
@@ -38,7 +38,11 @@ export interface Setup {
 }
 
 /** Which faces are pressed, and how. A back that nothing is printed on needs no heat. */
-export function facesOf(faces: number, printedBehind: boolean, way: Job['wrap']['faces']): HeatCase['faces'] {
+export function pressedFaces(
+  faces: number,
+  printedBehind: boolean,
+  way: Job['wrap']['faces'],
+): HeatCase['faces'] {
   if (faces < 2 || !printedBehind) return 'one';
   return way === 'one then the other' ? 'one then the other' : 'together';
 }
@@ -159,14 +163,14 @@ export function nominalOf(blank: Blank): Pick<Setup, 'piece' | 'round'> {
 }
 
 /** What an entry says of heat: its verdict, or where another fault came first, what the used paper says. */
-function verdictOf({ verdict, paperState }: LogEntry): Seen['verdict'] | null {
+function verdictOf({ verdict, paperState }: LogEntry): SeenOutcome['verdict'] | null {
   if (verdict !== 'other') return verdict;
   return paperState === 'left-all' ? 'under' : paperState === 'browned' ? 'over' : null;
 }
 
 /** What was tried on this coating and press, alike ones together, newest first. */
-function seenOf(tried: readonly LogEntry[], s: Setup, blanks: readonly Blank[]): readonly Seen[] {
-  const groups = new Map<string, Seen>();
+function seenOf(tried: readonly LogEntry[], s: Setup, blanks: readonly Blank[]): readonly SeenOutcome[] {
+  const groups = new Map<string, SeenOutcome>();
   for (const e of [...standing(tried)].sort((a, b) => b.at - a.at)) {
     const verdict = verdictOf(e);
     if (e.pressId !== s.press.id || verdict === null) continue;

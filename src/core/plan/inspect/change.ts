@@ -142,7 +142,7 @@ export interface ChangePlan {
 }
 
 /** More heat, less heat, or neither: by the cause, or by the verdict where nothing is marked. */
-function remedyOf(cause: CauseId | null, verdict: Job['look']['verdict']): Remedy | null {
+function remedyOf(cause: CauseId | null, verdict: Job['inspection']['verdict']): Remedy | null {
   if (cause) return CAUSES[cause].remedy;
   return verdict === 'under' ? 'more-heat' : verdict === 'over' ? 'less-heat' : null;
 }
@@ -152,13 +152,13 @@ function remedyOf(cause: CauseId | null, verdict: Job['look']['verdict']): Remed
  * the pieces were pressed with: a change already set for the next pressing is not added to again.
  */
 export function planChange(
-  look: Job['look'],
+  inspection: Job['inspection'],
   heat: HeatPlan,
   s: HeatSettings | null,
   ranked: readonly CauseShare[],
   book: HeatCache,
 ): ChangePlan {
-  const { verdict, cause: settled } = look;
+  const { verdict, cause: settled } = inspection;
   const cause = settled ?? ranked[0]?.cause ?? null;
   const remedy = remedyOf(cause, verdict);
   if (!s || remedy === null) return { change: null, wanted: [] };
@@ -180,7 +180,7 @@ export function planChange(
     kind: 'change',
     subject: heat.model.subject,
     settings: s,
-    ask: { verdict: more ? 'under' : 'over', pieces: Math.max(1, look.spoiled ?? 1) },
+    ask: { verdict: more ? 'under' : 'over', pieces: Math.max(1, inspection.spoiled ?? 1) },
   };
   const answer = book[heatKey(question)];
   if (answer?.kind !== 'change') return { change: waiting(cause, more), wanted: [question] };

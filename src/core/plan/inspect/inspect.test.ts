@@ -2,8 +2,8 @@ import { english } from '@/words/english';
 import { demoShop } from '../../demo/demoShop';
 import { apply } from '../../geometry/affine';
 import { heatKey } from '../../heat/question';
-import { EMPTY_LOOK, type Job } from '../../job/job';
-import { at, entryOf, mark } from '../../inspect/testInspections';
+import { EMPTY_INSPECTION, type Job } from '../../job/job';
+import { pointAt, entryOf, mark } from '../../inspect/testInspections';
 import { isFlatPress } from '../../shop/press';
 import type { Shop } from '../../shop/shop';
 
@@ -18,12 +18,14 @@ const jobOf = (id: string): Job => {
   if (!found) throw new Error(`no job ${id}`);
   return found;
 };
-const looked = (id: string, look: Partial<Job['look']>): Job => ({
+const inspected = (id: string, inspection: Partial<Job['inspection']>): Job => ({
   ...jobOf(id),
-  look: { ...EMPTY_LOOK, ...look },
+  inspection: { ...EMPTY_INSPECTION, ...inspection },
 });
 const changeText = (p: Plan): string =>
-  p.look.change ? [p.look.change.text, ...p.look.change.does].map((m) => english.text(m)).join(' ') : '';
+  p.inspect.change
+    ? [p.inspect.change.text, ...p.inspect.change.does].map((m) => english.text(m)).join(' ')
+    : '';
 
 describe('where a piece lay', () => {
   const face = { widthMm: 80, heightMm: 50 };
@@ -55,13 +57,13 @@ describe('where a piece lay', () => {
   test('one panel lies where the bed shows it; a wrap stands with its front in the middle of the mat', () => {
     const panel = plan(jobOf('star-map-panel'), shop);
     const [placement] = panel.heat.load?.bed?.placements ?? [];
-    const lay = panel.look.lay;
+    const lay = panel.inspect.lay;
     expect(lay).toMatchObject({ on: 'platen', widthMm: 500, heightMm: 700 });
     const [, , , , x, y] = lay?.pieces[0]?.to ?? [];
     expect([x, y]).toEqual([placement?.xMm, placement?.yMm]);
     const mug = plan(jobOf('constellation-mugs'), shop);
     const front = mug.wrap.pattern?.front?.x ?? 0;
-    const to = mug.look.lay?.pieces[0]?.to;
+    const to = mug.inspect.lay?.pieces[0]?.to;
     expect(to && apply(to, { x: front, y: 0 }).x).toBeCloseTo((mug.heat.heater?.lengthMm ?? 0) / 2, 9);
   });
 });
@@ -88,26 +90,29 @@ test('the face that is kept is the one that was pressed, its holes with it', () 
 
 describe('the one change', () => {
   test('nothing seen and no verdict: nothing to change; good: nothing', () => {
-    expect(plan(jobOf('star-map-panel'), shop).look.change).toBeNull();
-    expect(plan(looked('star-map-panel', { verdict: 'good' }), shop).look.change).toBeNull();
+    expect(plan(jobOf('star-map-panel'), shop).inspect.change).toBeNull();
+    expect(plan(inspected('star-map-panel', { verdict: 'good' }), shop).inspect.change).toBeNull();
   });
 
   test('a corner that is pale: the gaps of the platen, and no setting', () => {
     const p = plan(
-      looked('star-map-panel', { marks: [mark('faded-edge', at(10, 10))], paperState: 'left-in-places' }),
+      inspected('star-map-panel', {
+        marks: [mark('faded-edge', pointAt(10, 10))],
+        paperState: 'left-in-places',
+      }),
       shop,
     );
-    expect(p.look.ranked[0]?.cause).toBe('uneven-pressure');
-    expect(p.look.change).toMatchObject({ heat: null, goTo: 'flatness' });
+    expect(p.inspect.ranked[0]?.cause).toBe('uneven-pressure');
+    expect(p.inspect.change).toMatchObject({ heat: null, goTo: 'flatness' });
   });
 
   test('too little: the model is asked, and its answer is one setting with what it does', () => {
-    const job = looked('star-map-panel', { verdict: 'under', spoiled: 2 });
+    const job = inspected('star-map-panel', { verdict: 'under', spoiled: 2 });
     const waiting = plan(job, shop);
-    expect(waiting.look.wanted).toHaveLength(0);
+    expect(waiting.inspect.wanted).toHaveLength(0);
     const answered = planAnswered(job, shop);
-    expect(answered.look.wanted).toHaveLength(0);
-    const change = answered.look.change;
+    expect(answered.inspect.wanted).toHaveLength(0);
+    const change = answered.inspect.change;
     expect(Object.keys(change?.heat ?? {})).toHaveLength(1);
     expect(change?.heat?.dwellS).toBeGreaterThan(answered.heat.chosen?.settings.dwellS ?? Infinity);
     expect(changeText(answered)).toMatch(
@@ -118,15 +123,15 @@ describe('the one change', () => {
   test('the cause settled on decides: time for a wrong time, temperature for a cool press', () => {
     const as = (cause: 'too-short' | 'too-cool') =>
       planAnswered(
-        looked('star-map-panel', { marks: [mark('faded-all')], verdict: 'under', cause, spoiled: 1 }),
+        inspected('star-map-panel', { marks: [mark('faded-all')], verdict: 'under', cause, spoiled: 1 }),
         shop,
-      ).look.change;
+      ).inspect.change;
     expect(Object.keys(as('too-short')?.heat ?? {})).toEqual(['dwellS']);
     expect(Object.keys(as('too-cool')?.heat ?? {})).toEqual(['platenC']);
   });
 
   test('where no heat mends it, it says so and points to the platen', () => {
-    const job = looked('star-map-panel', { verdict: 'under', spoiled: 1 });
+    const job = inspected('star-map-panel', { verdict: 'under', spoiled: 1 });
     const first = planAnswered(job, shop);
     const { model, chosen } = first.heat;
     if (!model || !chosen) throw new Error('no model');
@@ -145,25 +150,25 @@ describe('the one change', () => {
   });
 
   test('set for the next pressing, it is not added to again, and two changes at once are warned of', () => {
-    const job = looked('star-map-panel', { verdict: 'under', spoiled: 2 });
+    const job = inspected('star-map-panel', { verdict: 'under', spoiled: 2 });
     const first = planAnswered(job, shop);
     const set: Job = {
       ...job,
-      heat: { ...job.heat, ...first.look.change?.heat },
-      look: { ...job.look, next: 'too-short', pressed: first.look.pressed },
+      heat: { ...job.heat, ...first.inspect.change?.heat },
+      inspection: { ...job.inspection, next: 'too-short', pressed: first.inspect.pressed },
     };
     const second = planAnswered(set, shop);
-    expect(second.look.change?.heat).toEqual(first.look.change?.heat);
+    expect(second.inspect.change?.heat).toEqual(first.inspect.change?.heat);
     // What the model says of the load is said of what was pressed.
-    expect(second.look.evidence.clues.model).toEqual(first.look.evidence.clues.model);
-    expect(second.look.findings).toEqual([]);
+    expect(second.inspect.evidence.clues.model).toEqual(first.inspect.evidence.clues.model);
+    expect(second.inspect.findings).toEqual([]);
     const two = planAnswered({ ...set, heat: { ...set.heat, platenC: 206 } }, shop);
-    expect(two.look.findings.map((f) => [f.id, f.level])).toEqual([['look.two-changes', 'warning']]);
+    expect(two.inspect.findings.map((f) => [f.id, f.level])).toEqual([['inspect.two-changes', 'warning']]);
   });
 
   test('pressure and hands: a step of pressure, a cold peel, or words', () => {
-    const of = (cause: Job['look']['cause']) =>
-      plan(looked('star-map-panel', { marks: [mark('ghost')], cause }), shop).look.change;
+    const of = (cause: Job['inspection']['cause']) =>
+      plan(inspected('star-map-panel', { marks: [mark('ghost')], cause }), shop).inspect.change;
     expect(of('light-pressure')?.heat).toEqual({ pressure: 'medium-firm' });
     expect(of('heavy-pressure')?.heat).toEqual({ pressure: 'light-medium' });
     expect(of('moved-hot')?.heat).toEqual({ peel: 'cold' });
@@ -172,7 +177,7 @@ describe('the one change', () => {
   });
 });
 
-describe('what a look is weighed by', () => {
+describe('what an inspection is weighed by', () => {
   const withLog = (over: Parameters<typeof entryOf>[1][]): Shop => ({
     ...shop,
     log: over.map((o, i) =>
@@ -190,7 +195,7 @@ describe('what a look is weighed by', () => {
 
   test('a lot that came out good, and one nobody knows', () => {
     const clue = (lot: string, s: Shop) =>
-      plan(looked('star-map-panel', { marks: [mark('faded-all')], lot }), s).look.evidence.clues.lot;
+      plan(inspected('star-map-panel', { marks: [mark('faded-all')], lot }), s).inspect.evidence.clues.lot;
     const s = withLog([{ lot: 'A1' }]);
     expect(clue('A1', s)).toEqual([1, 0]);
     expect(clue('B2', s)).toEqual([0, 1]);
@@ -202,10 +207,10 @@ describe('what a look is weighed by', () => {
       { cause: null },
       { good: 0, spoiled: 3, verdict: 'other', corrects: 'e0', cause: 'lint' },
     ]);
-    const p = plan(looked('star-map-panel', {}), s);
-    expect(p.look.lastGood).toBeNull();
-    expect(p.look.tried.map((e) => e.id)).toEqual(['e1']);
-    expect(plan(looked('star-map-panel', {}), withLog([{}])).look.lastGood?.id).toBe('e0');
+    const p = plan(inspected('star-map-panel', {}), s);
+    expect(p.inspect.lastGood).toBeNull();
+    expect(p.inspect.tried.map((e) => e.id)).toEqual(['e1']);
+    expect(plan(inspected('star-map-panel', {}), withLog([{}])).inspect.lastGood?.id).toBe('e0');
   });
 
   test('a press whose face was read lately speaks against a wrong temperature', () => {
@@ -220,10 +225,10 @@ describe('what a look is weighed by', () => {
         },
       ],
     };
-    const p = plan(looked('star-map-panel', { marks: [mark('faded-all')] }), s);
-    expect(p.look.evidence.clues['press-checked']).toEqual([1, 0, 0]);
+    const p = plan(inspected('star-map-panel', { marks: [mark('faded-all')] }), s);
+    expect(p.inspect.evidence.clues['press-checked']).toEqual([1, 0, 0]);
     expect(
-      plan(looked('star-map-panel', { marks: [mark('faded-all')] }), shop).look.evidence.clues[
+      plan(inspected('star-map-panel', { marks: [mark('faded-all')] }), shop).inspect.evidence.clues[
         'press-checked'
       ],
     ).toEqual([0, 0, 1]);

@@ -4,8 +4,14 @@ import type { HeatOutcome } from '../../heat/model/outcome';
 import type { HeatQuestion } from '../../heat/question';
 import type { Job } from '../../job/job';
 import { CAUSES } from '../../inspect/faults';
-import { evidenceOf, NOTHING_KNOWN, type LookContext } from '../../inspect/gather';
-import { nextQuestions, rankCauses, type CauseShare, type Evidence, type NextQuestion } from '../../inspect/infer';
+import { evidenceOf, NOTHING_KNOWN, type InspectionContext } from '../../inspect/gather';
+import {
+  nextQuestions,
+  rankCauses,
+  type CauseShare,
+  type Evidence,
+  type NextQuestion,
+} from '../../inspect/infer';
 import { changesBetween } from '../../inspect/history';
 import type { Gap } from '../../inspect/places';
 import { NONE_CONFIRMED, withConfirmed, type ConfirmedCounts } from '../../inspect/shopTable';
@@ -20,7 +26,7 @@ import { standing } from '../../shop/standing';
 import { say } from '../../message/message';
 import { ratio } from '../../message/quantity';
 import type { HeatPlan } from '../heat/heat';
-import { asking, placesFor } from '../heat/questions';
+import { answersIn, placesFor } from '../heat/questions';
 import { heaterGaps, layOf } from './lay';
 import { planChange, type OneChange } from './change';
 import type { PressPlan } from '../press/press';
@@ -28,7 +34,7 @@ import { finding, type StepPlan } from '../stepPlan';
 import type { Pattern } from '../../wrap/pattern';
 import type { WrapPlan } from '../wrap/wrapPlan';
 
-export interface LookPlan extends StepPlan<'look'> {
+export interface InspectPlan extends StepPlan<'inspect'> {
   readonly evidence: Evidence;
   readonly ranked: readonly CauseShare[];
   readonly questions: readonly NextQuestion[];
@@ -52,8 +58,8 @@ export interface LookPlan extends StepPlan<'look'> {
   readonly unlogged: { readonly good: number; readonly spoiled: number };
 }
 
-export interface LookInput {
-  readonly look: Job['look'];
+export interface InspectInput {
+  readonly inspection: Job['inspection'];
   /** This job's entries that count, newest first. */
   readonly entries: readonly LogEntry[];
   /** What all of the job's entries add up to, where those given are only the newest of them. */
@@ -76,8 +82,8 @@ const DAY_MS = 24 * 3600_000;
 const PAUSE_MS = 12 * 60_000;
 
 /** Whether the pieces marked came out first after a pause; null where their load is not known. */
-function cameFirst(look: Job['look'], runs: readonly RunWithState[]): boolean | null {
-  const numbers = new Set(look.marks.flatMap((m) => (m.piece === null ? [] : [m.piece])));
+function cameFirst(inspection: Job['inspection'], runs: readonly RunWithState[]): boolean | null {
+  const numbers = new Set(inspection.marks.flatMap((m) => (m.piece === null ? [] : [m.piece])));
   if (numbers.size === 0) return null;
   for (const { state } of [...runs].reverse()) {
     const loads = listOf(state.loads);
@@ -104,7 +110,7 @@ function outcomeAt(
   const { model, chosen } = heat;
   if (!model || !chosen || !pressed || sameSettings(pressed, chosen.settings))
     return { outcome: model?.outcome ?? null, wanted: [] };
-  const ask = asking(book);
+  const ask = answersIn(book);
   const { subject } = model;
   const outcome = ask.get<'outcome'>({
     kind: 'outcome',
@@ -116,7 +122,7 @@ function outcomeAt(
 }
 
 interface Around {
-  readonly look: Job['look'];
+  readonly inspection: Job['inspection'];
   readonly printer: string;
   readonly heat: HeatPlan;
   readonly press: PressPlan;
@@ -129,7 +135,7 @@ interface Around {
 }
 
 function contextOf({
-  look,
+  inspection,
   printer,
   heat,
   press,
@@ -139,8 +145,8 @@ function contextOf({
   mine,
   paperName,
   outcome,
-}: Around): LookContext {
-  const { lot } = look;
+}: Around): InspectionContext {
+  const { lot } = inspection;
   const readAt = heat.press?.checks.at(-1)?.at ?? null;
   // Counted to when the pieces came out: a plan must not change by the clock alone.
   const last = press.runs.at(-1);
@@ -156,7 +162,7 @@ function contextOf({
     paperUsual:
       !lastGood || lastGood.paperName === '' || paperName === '' ? null : lastGood.paperName === paperName,
     printerUsual: !lastGood || lastGood.printerName === '' ? null : lastGood.printerName === printer,
-    firstLoad: cameFirst(look, press.runs),
+    firstLoad: cameFirst(inspection, press.runs),
   };
 }
 
@@ -188,7 +194,7 @@ function causeFigures([first]: readonly CauseShare[]): readonly Figure[] {
   if (!first) return [];
   return [
     figure({
-      id: 'look.cause',
+      id: 'inspect.cause',
       label: CAUSES[first.cause].label,
       quantity: ratio(first.share),
       origin: 'estimated',
@@ -202,14 +208,18 @@ const sameAsSet = (e: LogEntry, heat: HeatPlan): boolean =>
   JSON.stringify(e.settings) === JSON.stringify(heat.chosen?.settings);
 
 /** Two settings changed at once tell nothing of either. */
-function twoChanges(look: Job['look'], heat: HeatPlan, last: HeatSettings | null): readonly Finding[] {
+function twoChanges(
+  inspection: Job['inspection'],
+  heat: HeatPlan,
+  last: HeatSettings | null,
+): readonly Finding[] {
   const next = heat.chosen?.settings;
-  if (!last || !next || look.next === null) return [];
+  if (!last || !next || inspection.next === null) return [];
   const differ = changesBetween(last, next);
   if (differ.length < 2) return [];
   return [
     finding(
-      'look',
+      'inspect',
       'two-changes',
       'warning',
       say('inspect.settingsDifferFromLast', { differ: differ.length, lines: differ }),
@@ -241,25 +251,25 @@ export const triedOn = ({
     .toSorted((a, b) => b.at - a.at);
 
 /** `rank` weighs the evidence; a planner that remembers gives one that does so only for new evidence. */
-export function planLook(input: LookInput, rank: (r: RankInput) => Ranked): LookPlan {
-  const { look, entries, tried: mine, confirmed, book, pattern, face, wall, heat, press } = input;
+export function planInspection(input: InspectInput, rank: (r: RankInput) => Ranked): InspectPlan {
+  const { inspection, entries, tried: mine, confirmed, book, pattern, face, wall, heat, press } = input;
   const good = mine.filter((e) => e.verdict === 'good' && e.good > 0);
   const lastGood = good.find((e) => sameAsSet(e, heat)) ?? good[0] ?? null;
   const gaps = heaterGaps(heat, { pattern, wall });
-  const pressed = press.last?.settings ?? look.pressed ?? heat.chosen?.settings ?? null;
+  const pressed = press.last?.settings ?? inspection.pressed ?? heat.chosen?.settings ?? null;
   const { outcome, wanted: asked } = outcomeAt(heat, pressed, book);
   const { paperName, printerName: printer } = input;
   const evidence = evidenceOf(
-    look,
-    contextOf({ look, printer, heat, press, face, gaps, lastGood, mine, paperName, outcome }),
+    inspection,
+    contextOf({ inspection, printer, heat, press, face, gaps, lastGood, mine, paperName, outcome }),
   );
   const { ranked: list, questions } = rank({ evidence, confirmed });
-  const { change, wanted } = planChange(look, heat, pressed, list, book);
+  const { change, wanted } = planChange(inspection, heat, pressed, list, book);
   const tally = input.tally ?? tallyOf(entries);
   const cameOut = press.good + press.spoiled > 0;
   const total = tally.good + tally.spoiled;
   return {
-    step: 'look',
+    step: 'inspect',
     progress: total > 0 ? 'done' : cameOut ? 'ready' : 'todo',
     summary:
       total > 0
@@ -271,7 +281,7 @@ export function planLook(input: LookInput, rank: (r: RankInput) => Ranked): Look
       ...(total > 0
         ? [
             figure({
-              id: 'look.yield',
+              id: 'inspect.yield',
               label: say('inspect.yield'),
               quantity: ratio(tally.good / total),
               origin: 'measured',
@@ -287,9 +297,9 @@ export function planLook(input: LookInput, rank: (r: RankInput) => Ranked): Look
     ],
     findings: [
       ...(cameOut && total === 0
-        ? [finding('look', 'none', 'info', say('inspect.inspectPieceThenSave'))]
+        ? [finding('inspect', 'none', 'info', say('inspect.inspectPieceThenSave'))]
         : []),
-      ...twoChanges(look, heat, pressed),
+      ...twoChanges(inspection, heat, pressed),
     ],
     evidence,
     ranked: list,

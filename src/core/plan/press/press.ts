@@ -1,4 +1,4 @@
-import type { Piece as NamedPiece } from '../../art/names';
+import type { NamedPiece as NamedPiece } from '../../art/names';
 import { figure, type Figure, type Finding } from '../../figures/figure';
 import { heaterReach, type HeaterReach } from '../../heat/press/heaterReach';
 import type { Job } from '../../job/job';

@@ -2,7 +2,7 @@ import type { MatWork } from '../../heat/press/heaterReach';
 import { isFlat, isHandled, type Blank } from '../../shop/blank';
 import type { SeamMethod } from '../../shop/settings';
 import { say, type Message } from '../../message/message';
-import { pieceOf, type Piece } from '../heat/load';
+import { pieceOf, type HeatedPiece } from '../heat/load';
 import type { WrapJob, WrapPlan } from '../wrap/wrapPlan';
 import { edgeWay } from '../wrap/wrapFlat';
 
@@ -10,7 +10,7 @@ import { edgeWay } from '../wrap/wrapFlat';
 export interface ToPress {
   /** What a wrap press has to heat; null on flat blanks. */
   readonly mat: MatWork | null;
-  readonly piece: Piece | null;
+  readonly piece: HeatedPiece | null;
   /** Height of the print on a round wall; null where there is none. */
   readonly tallMm: number | null;
   /** Diameters of the printed wall; null on flat blanks. */

@@ -3,7 +3,7 @@ import { heaterOf } from '../../heat/press/heaters';
 import { pieceJ, pressEnergy, type PressEnergy } from '../../heat/model/energy';
 import type { PaceOf } from '../../run/pace';
 import { preparing, segmentsOf } from '../../schedule/fromRun';
-import { cycleS, handsS, type Segment } from '../../schedule/problem';
+import { cycleS, handsS, type LoadStep } from '../../schedule/problem';
 import type { DaySettings } from '../../shop/day';
 import { isWrapPress } from '../../shop/press';
 import { ofStage, suppliesOf, type Operation } from '../../shop/operation';
@@ -13,7 +13,7 @@ import type { Plan } from '../planShape';
 const TRIM_S = 20;
 const A4_MM2 = 210 * 297;
 /** Strips of tape are about so long, mm: our own estimate. */
-export const STRIP_MM = 150;
+export const TAPE_STRIP_MM = 150;
 
 /** What one job takes on one press, whoever's hands it is in. s. */
 export interface PressWork {
@@ -38,7 +38,7 @@ export interface PressWork {
 
 /** The same with usual times by this bench's own pace. */
 export interface WorkTimes extends Omit<PressWork, 'operations' | 'pressId'> {
-  readonly cycle: readonly Segment[];
+  readonly cycle: readonly LoadStep[];
   readonly cycleS: number;
   /** Hands of one load at the press. */
   readonly loadHandsS: number;

@@ -1,9 +1,9 @@
 import type { Result } from '../../basics/result';
 import { contourArea } from '../../geometry/contour';
 import { signedArea } from '../../geometry/ring';
-import type { Piece } from '../../art/names';
+import type { NamedPiece } from '../../art/names';
 import type { Job } from '../../job/job';
-import { layoutSheet, type Part, type SheetLayout } from '../../sheet/layout';
+import { layoutSheet, type SheetPart, type SheetLayout } from '../../sheet/layout';
 import type { Nests } from '../../sheet/nest/request';
 import { sheetOptions, takesPaper, type SheetOption } from '../../sheet/options';
 import { printedOutline } from '../../sheet/parts';
@@ -18,7 +18,7 @@ import { USUAL_INK_PCT } from './cost';
 export interface ToArrange {
   readonly pattern: Pattern;
   /** Pieces of the names list; none where all carry the same art. */
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly NamedPiece[];
   readonly pieceCount: number;
 }
 
@@ -60,7 +60,7 @@ const inkArea = (p: Pattern): number => p.faces.reduce((a, f) => a + Math.abs(co
 function partsOf(
   { pattern, pieces: named, pieceCount: pieces }: ToArrange,
   panels: PanelPlan | null,
-): readonly Part[] {
+): readonly SheetPart[] {
   const alike = named.length === 0;
   if (!panels)
     return [

@@ -1,4 +1,4 @@
-import type { Piece } from '../../art/names';
+import type { NamedPiece } from '../../art/names';
 import type { ArtBoard, PlacedLayer } from '../../art/placedLayers';
 import type { Art } from '../../job/art';
 import type { SheetLayout } from '../../sheet/layout';
@@ -12,7 +12,7 @@ export interface JobOnSheet {
   readonly pattern: Pattern;
   readonly board: ArtBoard;
   /** Pieces of the names list; none where all are alike. */
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly NamedPiece[];
   /** The layers of its first piece. */
   readonly placedLayers: readonly PlacedLayer[];
 }

@@ -8,8 +8,8 @@ import {
   middleCircumference,
   type MeasuredRound,
 } from '../measure/measuredShape';
-import type { Warp } from './wrapPlan';
-import type { RoundWrapInput } from './wrapPlan';
+import type { PaperFit } from './wrapPlan';
+import type { RoundPlanInput } from './wrapPlan';
 
 /** How far paper may stand off and still take dye: held by tape at its edges, pulled down like shrink film, or in a sleeve. */
 export const CONTACT_MM: Readonly<Record<Hold, number>> = {
@@ -24,7 +24,7 @@ export interface CoveredBand {
   readonly top: Uncertain;
   readonly foot: Uncertain;
   readonly slant: Uncertain;
-  readonly warp: Warp | null;
+  readonly warp: PaperFit | null;
   /** A rectangle on a tapering wall: how much it opens at the narrow end, mm of circumference. */
   readonly opensMm: number;
 }
@@ -39,7 +39,7 @@ export const findUsable = ({ profile, topMm, footMm, toleranceMm }: UsableInput)
   usableBand(profile, { topMm, footMm }, toleranceMm);
 
 /** Where paper lies on a shaped wall: the band asked for, else the tallest that lies flat, and the cone closest to it. */
-function shapedCover({ job, hold, measuredShape, shared, usable }: RoundWrapInput): CoveredBand {
+function shapedCover({ job, hold, measuredShape, shared, usable }: RoundPlanInput): CoveredBand {
   const toleranceMm = CONTACT_MM[hold];
   const limits: Band = {
     topMm: Math.min(measuredShape.wall.topMm + shared.setbacks.topMm, measuredShape.wall.footMm - 2),
@@ -77,7 +77,7 @@ const lengthOfBand = (measuredShape: MeasuredRound, slantMm: number, chosen: boo
     : { value: slantMm, parts: scaled(measuredShape.slant, slantMm / measuredShape.slant.value).parts };
 
 /** A straight or tapering wall less its setbacks. */
-function plainCover({ measuredShape, shared }: RoundWrapInput, asRectangle: boolean): CoveredBand {
+function plainCover({ measuredShape, shared }: RoundPlanInput, asRectangle: boolean): CoveredBand {
   const { topMm, footMm } = shared.setbacks;
   const left = Math.max(0, measuredShape.slant.value - topMm - footMm);
   const slant: Uncertain = { value: left, parts: measuredShape.slant.parts };
@@ -100,7 +100,7 @@ function plainCover({ measuredShape, shared }: RoundWrapInput, asRectangle: bool
   return { band, top: widest, foot: widest, slant, warp: null, opensMm: widest.value - narrowest.value };
 }
 
-export function coveredBandOf(input: RoundWrapInput): CoveredBand {
+export function coveredBandOf(input: RoundPlanInput): CoveredBand {
   const form = input.job.wrap.form ?? (input.measuredShape.form === 'straight' ? 'rectangle' : 'cone');
   return input.measuredShape.form === 'shaped' && form === 'cone'
     ? shapedCover(input)

@@ -14,7 +14,7 @@ import type { CircumferenceRange, MeasuredRound } from '../measure/measuredShape
 import type { StepPlan } from '../stepPlan';
 
 /** How closely straight-sided paper lies on a shaped wall. */
-export interface Warp {
+export interface PaperFit {
   readonly toleranceMm: number;
   readonly usable: Band;
   readonly band: Band;
@@ -29,7 +29,7 @@ export interface WrapPlan extends StepPlan<'wrap'> {
   readonly round: Wrap | null;
   readonly flat: FlatWrap | null;
   /** Null on straight and truly tapered walls, where paper lies everywhere. */
-  readonly warp: Warp | null;
+  readonly warp: PaperFit | null;
   /** Heights of the paper's edges on the blank, from the rim along the axis, mm; null on flat blanks. */
   readonly band: Band | null;
   /** The wall under the paper, bare and right round, where it is widest and narrowest; null on flat blanks. */
@@ -56,7 +56,7 @@ export interface UsableInput {
 }
 
 /** What a wrap round a wall is planned from. */
-export interface RoundWrapInput {
+export interface RoundPlanInput {
   readonly job: WrapJob;
   readonly hold: Hold;
   readonly blank: RoundBlank;

@@ -6,14 +6,14 @@ import { paperRadius } from '../../shapes/band';
 import type { SeamMethod } from '../../shop/settings';
 import { say, type Message, inSentence } from '../../message/message';
 import { degrees, fineMm, mm, ratio, word, decimal } from '../../message/quantity';
-import { KIND_WORDS, pictureMargin } from '../../wrap/startingMethod';
+import { WRAP_KIND_WORDS, pictureMargin } from '../../wrap/startingMethod';
 import { bothMargins95, marginError } from '../../wrap/error';
 import { sizeRoundWrap, type Wrap } from '../../wrap/roundWrap';
 import { coveredBandOf, type CoveredBand } from './coveredBand';
-import { type RoundWrapInput } from './wrapPlan';
+import { type RoundPlanInput } from './wrapPlan';
 import { finding } from '../stepPlan';
 import { circumferenceRange, type MeasuredRound } from '../measure/measuredShape';
-import type { Warp, WrapPlan } from './wrapPlan';
+import type { PaperFit, WrapPlan } from './wrapPlan';
 
 const ASKS: Readonly<Record<SeamMethod, Message>> = {
   under: say('wrap.endsStayApart'),
@@ -23,7 +23,7 @@ const ASKS: Readonly<Record<SeamMethod, Message>> = {
   gap: say('wrap.gapStaysOpen'),
 };
 
-function lengthFigures({ paperMm, shared, measuredShape, axis }: RoundWrapInput, w: Wrap): Figure[] {
+function lengthFigures({ paperMm, shared, measuredShape, axis }: RoundPlanInput, w: Wrap): Figure[] {
   const over = w.lengthMm - w.closing.value;
   const handled = measuredShape.handle !== null;
   const amount = inSentence(shared.note.amount ?? say('wrap.nothingAmount'));
@@ -116,7 +116,7 @@ function sectorFigures(w: Wrap, measuredShape: MeasuredRound): Figure[] {
   ];
 }
 
-function lieFigures(warp: Warp | null): Figure[] {
+function lieFigures(warp: PaperFit | null): Figure[] {
   if (!warp) return [];
   const { band, cone, usable } = warp;
   return [
@@ -156,7 +156,7 @@ function lieFigures(warp: Warp | null): Figure[] {
 }
 
 /** The method, and why this wrap starts with it where nobody chose. */
-function methodFigure({ job, shared }: RoundWrapInput): Figure {
+function methodFigure({ job, shared }: RoundPlanInput): Figure {
   const { note, start } = shared;
   const chosen = job.wrap.seamMethod !== null;
   return figure({
@@ -167,15 +167,15 @@ function methodFigure({ job, shared }: RoundWrapInput): Figure {
     working: chosen
       ? note.gain
       : say('wrap.shopDefault', {
-          kindWords: inSentence(KIND_WORDS[start.kind].label),
-          why: KIND_WORDS[start.kind].why,
+          kindWords: inSentence(WRAP_KIND_WORDS[start.kind].label),
+          why: WRAP_KIND_WORDS[start.kind].why,
           gain: note.gain,
         }),
   });
 }
 
 /** What is left open: white at each end of the paper, or between its ends, and how far it may differ. */
-function openFigures({ shared, measuredShape }: RoundWrapInput, w: Wrap): Figure[] {
+function openFigures({ shared, measuredShape }: RoundPlanInput, w: Wrap): Figure[] {
   const handleMm = measuredShape.handle?.value ?? 0;
   const under = shared.seamMethod === 'under';
   const white = under ? w.amountMm : w.amountMm - handleMm;
@@ -199,7 +199,7 @@ function openFigures({ shared, measuredShape }: RoundWrapInput, w: Wrap): Figure
 }
 
 /** What has to reach: how much longer to cut, and how often the seam comes right at the length it is cut. */
-function reachFigures({ shared }: RoundWrapInput, w: Wrap): Figure[] {
+function reachFigures({ shared }: RoundPlanInput, w: Wrap): Figure[] {
   const { seamMethod } = shared;
   const error = { asks: 'reach' as const, parts: w.error.parts };
   const lap = seamMethod === 'lap';
@@ -238,14 +238,14 @@ function reachFigures({ shared }: RoundWrapInput, w: Wrap): Figure[] {
 }
 
 /** The method, and the figures that decide it. */
-const seamFigures = (input: RoundWrapInput, w: Wrap): Figure[] => [
+const seamFigures = (input: RoundPlanInput, w: Wrap): Figure[] => [
   methodFigure(input),
   ...(input.shared.seamMethod === 'under' || input.shared.seamMethod === 'gap'
     ? openFigures(input, w)
     : reachFigures(input, w)),
 ];
 
-function figuresOf(input: RoundWrapInput, w: Wrap, cover: CoveredBand): Figure[] {
+function figuresOf(input: RoundPlanInput, w: Wrap, cover: CoveredBand): Figure[] {
   const { topMm, footMm } = input.shared.setbacks;
   const front = w.pattern.front;
   return [
@@ -290,7 +290,7 @@ function figuresOf(input: RoundWrapInput, w: Wrap, cover: CoveredBand): Figure[]
   ];
 }
 
-function lieFindings(warp: Warp | null, measuredShape: MeasuredRound): Finding[] {
+function lieFindings(warp: PaperFit | null, measuredShape: MeasuredRound): Finding[] {
   if (!warp) return [];
   const { cone, toleranceMm, band, usable } = warp;
   if (cone.worstLiftMm > toleranceMm + 1e-9)
@@ -313,7 +313,7 @@ function lieFindings(warp: Warp | null, measuredShape: MeasuredRound): Finding[]
     : [];
 }
 
-function findingsOf(input: RoundWrapInput, w: Wrap, cover: CoveredBand): Finding[] {
+function findingsOf(input: RoundPlanInput, w: Wrap, cover: CoveredBand): Finding[] {
   const { shared, measuredShape } = input;
   const found: Finding[] = [...lieFindings(cover.warp, measuredShape)];
   const add = (id: string, level: Finding['level'], text: Finding['text']) =>
@@ -346,7 +346,7 @@ function findingsOf(input: RoundWrapInput, w: Wrap, cover: CoveredBand): Finding
   return found;
 }
 
-export function planRoundWrap(input: RoundWrapInput): WrapPlan {
+export function planRoundWrap(input: RoundPlanInput): WrapPlan {
   const { job, shared, measuredShape, blank, measure, paperMm, axis } = input;
   const cover = coveredBandOf(input);
   const tall = Math.max(0.1, cover.slant.value);

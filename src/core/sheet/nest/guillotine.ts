@@ -1,5 +1,5 @@
 import type { Line } from '../../geometry/plane';
-import type { NestPlacement, Nest, NestArea, NestShape, Turn } from './shape';
+import type { NestPlacement, Nest, NestArea, NestShape, QuarterTurn } from './shape';
 
 /**
  * Rectangles that a trimmer can part with cuts from edge to edge: every piece put down splits the rest of its stock in two, along the
@@ -23,7 +23,7 @@ interface Stock {
 
 interface Fit {
   readonly stock: Stock;
-  readonly turn: Turn;
+  readonly turn: QuarterTurn;
   readonly width: number;
   readonly height: number;
   readonly score: number;
@@ -41,7 +41,7 @@ const stockOf = (x: number, y: number, width: number, height: number): Stock => 
 });
 
 function bestFit(free: readonly Stock[], s: NestShape, area: NestArea): Fit | null {
-  const sizes: readonly (readonly [Turn, number, number])[] = area.mayRotate
+  const sizes: readonly (readonly [QuarterTurn, number, number])[] = area.mayRotate
     ? [
         [0, s.widthMm, s.heightMm],
         [90, s.heightMm, s.widthMm],

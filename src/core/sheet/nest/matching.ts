@@ -1,5 +1,12 @@
 import { seeded } from '../../random/random';
-import { usedHeight, type Nest, type NestArea, type NestPlacement, type NestShape, type Turn } from './shape';
+import {
+  usedHeight,
+  type Nest,
+  type NestArea,
+  type NestPlacement,
+  type NestShape,
+  type QuarterTurn,
+} from './shape';
 
 /**
  * Rectangles in a sequence, the lowest place filled with the first piece that matches it best: its full width, and level with a neighbour
@@ -93,7 +100,7 @@ function oneSheet(pieces: Piece[], area: NestArea): NestPlacement[] {
       continue;
     }
     const [piece] = pieces.splice(choice.at, 1) as [Piece];
-    const turn: Turn = choice.turned ? 90 : 0;
+    const turn: QuarterTurn = choice.turned ? 90 : 0;
     const width = choice.turned ? piece.height : piece.width;
     const height = choice.turned ? piece.width : piece.height;
     const rest = niche - width;

@@ -7,7 +7,7 @@ import {
   type Nest,
   type NestArea,
   type NestShape,
-  type Turn,
+  type QuarterTurn,
 } from './shape';
 
 /**
@@ -17,7 +17,7 @@ import {
 
 interface Profile {
   readonly shape: number;
-  readonly turn: Turn;
+  readonly turn: QuarterTurn;
   readonly cols: number;
   /** From the top of the piece's own grown box, mm. */
   readonly from: Float64Array;
@@ -63,7 +63,7 @@ function spans(
 function profileOf(
   shapes: readonly NestShape[],
   shape: number,
-  turn: Turn,
+  turn: QuarterTurn,
   gapMm: number,
   cellMm: number,
 ): Profile {

@@ -2,7 +2,7 @@ import { boundsOf } from '../../geometry/plane';
 import { type Ring, signedArea } from '../../geometry/ring';
 
 /** Quarter turns clockwise. */
-export type Turn = 0 | 90 | 180 | 270;
+export type QuarterTurn = 0 | 90 | 180 | 270;
 
 /** Pieces of one outline to lay on paper; the outline's box starts at 0, 0. */
 export interface NestShape {
@@ -17,7 +17,7 @@ export interface NestShape {
 /** One piece laid down: its box's upper left corner after turning, mm in the area. */
 export interface NestPlacement {
   readonly shape: number;
-  readonly turn: Turn;
+  readonly turn: QuarterTurn;
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -52,13 +52,16 @@ export function nestShape(outline: Ring, count: number): NestShape {
   };
 }
 
-export const turnsOf = (area: NestArea): readonly Turn[] => (area.mayRotate ? [0, 90, 180, 270] : [0]);
+export const turnsOf = (area: NestArea): readonly QuarterTurn[] => (area.mayRotate ? [0, 90, 180, 270] : [0]);
 
-export const sizeTurned = (s: NestShape, turn: Turn): { readonly width: number; readonly height: number } =>
+export const sizeTurned = (
+  s: NestShape,
+  turn: QuarterTurn,
+): { readonly width: number; readonly height: number } =>
   turn % 180 === 0 ? { width: s.widthMm, height: s.heightMm } : { width: s.heightMm, height: s.widthMm };
 
 /** The outline turned, its box again at 0, 0. */
-export function outlineTurned(s: NestShape, turn: Turn): Ring {
+export function outlineTurned(s: NestShape, turn: QuarterTurn): Ring {
   const { widthMm: w, heightMm: h } = s;
   switch (turn) {
     case 0:

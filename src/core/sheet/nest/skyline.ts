@@ -1,4 +1,4 @@
-import type { NestPlacement, Nest, NestArea, NestShape, Turn } from './shape';
+import type { NestPlacement, Nest, NestArea, NestShape, QuarterTurn } from './shape';
 
 /**
  * Rectangles by best fit on a skyline (Burke, Kendall and Whitwell, Operations Research 52, 2004): the lowest place is filled with the
@@ -13,7 +13,7 @@ interface Segment {
 
 interface Size {
   readonly shape: number;
-  readonly turn: Turn;
+  readonly turn: QuarterTurn;
   readonly width: number;
   readonly height: number;
 }

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { widestMm } from '@/core/shapes/round';
 import type { Blank, RoundShape } from '@/core/shop/blank';
 import { Badge } from '@/ui/board/Badge';
-import { Board, type Fit } from '@/ui/board/Board';
+import { ScaleDrawing, type Fit } from '@/ui/board/Board';
 import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
 import { ArrowLine } from '@/ui/board/Dimension';
 import { arrowStep } from '@/ui/board/drag';
@@ -42,7 +42,7 @@ export function Drawing(props: Props) {
   const flat = shape.kind === 'flat';
   return (
     <div className="board-ground relative h-[25rem] border-2 border-ink">
-      <Board
+      <ScaleDrawing
         interactive
         label={t('blank.blankTypedSoFar')}
         bounds={shapeBounds(shape)}

@@ -16,7 +16,7 @@ import { fail, ok, type Result } from '@/core/basics/result';
 import { startById, type Start } from './starts';
 
 /** A diameter between rim and foot: where and how wide, or, of a start nobody has typed into, as shares of the wall and of the rim. */
-export interface Between {
+export interface DraftDiameter {
   readonly id: string;
   readonly share: number;
   readonly ratio: number;
@@ -40,7 +40,7 @@ export interface Drawn {
 export interface Draft {
   readonly start: Start;
   readonly typed: Readonly<Partial<Record<Dim, number>>>;
-  readonly between: readonly Between[];
+  readonly between: readonly DraftDiameter[];
   readonly zones: readonly DraftZone[];
   readonly holes: readonly DraftHole[];
   readonly faces: FlatShape['faces'];
@@ -50,7 +50,7 @@ export interface Draft {
 
 const NOTHING = { zones: [], holes: [], faces: 1, edge: 'plain', drawn: null } as const;
 
-const betweenOf = (start: Start): Between[] =>
+const betweenOf = (start: Start): DraftDiameter[] =>
   (start.between ?? []).map(([share, ratio], i) => ({
     id: `start-${i}`,
     share,
@@ -107,7 +107,10 @@ export const wallEnds = (d: Draft): { readonly topMm: number; readonly footMm: n
 });
 
 /** Where a width between stands and what it is, mm. */
-export function betweenMm(d: Draft, b: Between): { readonly fromRimMm: number; readonly diameterMm: number } {
+export function betweenMm(
+  d: Draft,
+  b: DraftDiameter,
+): { readonly fromRimMm: number; readonly diameterMm: number } {
   const { topMm, footMm } = wallEnds(d);
   return {
     fromRimMm: b.fromRimMm ?? topMm + b.share * (footMm - topMm),
@@ -132,7 +135,7 @@ export function addBetween(d: Draft, id: string): Draft {
   return { ...d, between: [...d.between, { id, share: 0.5, ratio: 1, fromRimMm, diameterMm }] };
 }
 
-export const changeBetween = (d: Draft, id: string, next: Partial<Between>): Draft => ({
+export const changeBetween = (d: Draft, id: string, next: Partial<DraftDiameter>): Draft => ({
   ...d,
   between: d.between.map((b) => (b.id === id ? { ...b, ...next } : b)),
 });

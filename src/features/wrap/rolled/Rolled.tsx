@@ -6,7 +6,7 @@ import { Canvas } from '@react-three/fiber';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { CanvasTexture, SRGBColorSpace } from 'three';
 import { BlankShape, shapeBounds } from '@/ui/board/BlankShape';
-import { Board } from '@/ui/board/Board';
+import { ScaleDrawing } from '@/ui/board/Board';
 import { arrowStep, useDragFrom } from '@/ui/board/drag';
 import { Button } from '@/ui/Button';
 import { isFlat, isRound } from '@/core/shop/blank';
@@ -16,7 +16,7 @@ import { faceItems } from '@/core/art/items';
 import { useSources } from '../../art/useSources';
 import { useJob } from '../../job/jobContext';
 import { FrontPicture } from '../FrontPicture';
-import { Scene } from './Scene';
+import { RolledScene } from './Scene';
 import { faceTexture } from './texture';
 
 const ROLL_MS = 200;
@@ -137,7 +137,7 @@ export function Rolled() {
           gl={{ antialias: false }}
           camera={{ position: [0, 0, 600], fov: 28, near: 10, far: 6000 }}
         >
-          <Scene
+          <RolledScene
             blank={blank}
             pattern={pattern}
             texture={texture}
@@ -195,7 +195,7 @@ function Still() {
       <p className="absolute inset-x-0 bottom-2 px-4 text-center text-fine text-soft">
         {t('wrap.browserDrawsThreeDimensions')}
       </p>
-      <Board
+      <ScaleDrawing
         label={t('wrap.fromFrontPicture', { blank: blank.name })}
         bounds={shapeBounds(blank.shape)}
         room={{ top: 50, right: 30, bottom: 40, left: 30 }}

@@ -53,7 +53,7 @@ function useStandBack(size: number): void {
   }, [get, size, viewport, invalidate]);
 }
 
-export function Scene({ blank, pattern, texture, round, rotationDeg, tiltDeg }: Props) {
+export function RolledScene({ blank, pattern, texture, round, rotationDeg, tiltDeg }: Props) {
   useRedraw(blank, pattern, texture, round, rotationDeg, tiltDeg);
   const size = useMemo(() => {
     if (isRound(blank)) {
