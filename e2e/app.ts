@@ -59,7 +59,7 @@ export const test = base.extend<{ bench: Page } & Options, { kept: BrowserContex
 
 export { expect };
 
-/** Opens the bench, where every job of the shop lies. */
+/** Opens the list of jobs. */
 export async function openJobs(page: Page): Promise<void> {
   await page.goto(address());
   await expect(page.getByRole('heading', { name: says('common.jobs') })).toBeVisible();

@@ -7,7 +7,7 @@ test.use({ ownContext: true });
 
 const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'inspect'];
 
-test('no violation in the day, the costs, the shelf and finishing', async ({ bench: page }) => {
+test('no violation in the day, the costs, the stock and finishing', async ({ bench: page }) => {
   await page.goto(`${address()}/schedule`);
   const jobs = page.getByRole('region', { name: says('common.jobs') });
   await jobs.getByRole('button', { name: /Star party/ }).click({ timeout: 30_000 });

@@ -256,7 +256,7 @@ test('nobody to work, no hours, no job: said, with the way out', async ({ bench:
   await expect(page.getByText(/An amount is written 12\.50/)).toBeVisible();
 });
 
-test('sheets that were printed leave the shelf with their ink, and come back', async ({ bench: page }) => {
+test('sheets that were printed leave the stock with their ink, and come back', async ({ bench: page }) => {
   const onShelf = async (name: RegExp): Promise<Locator> => {
     await go(page, '/stock', 'Stock');
     return page.getByRole('row', { name });
@@ -281,7 +281,7 @@ test('sheets that were printed leave the shelf with their ink, and come back', a
   await expect(await onShelf(/^Letter/)).toContainText(/158 sheets/);
 });
 
-test('the shelf is counted tablet in hand, and comes in as a table', async ({ bench: page }, info) => {
+test('the stock is counted tablet in hand, and comes in as a table', async ({ bench: page }, info) => {
   await page.setViewportSize({ width: 1024, height: 768 });
   await go(page, '/stock', 'Stock');
   await page.getByRole('radio', { name: says('stock.count') }).click();
@@ -294,7 +294,7 @@ test('the shelf is counted tablet in hand, and comes in as a table', async ({ be
   await expect(line).toContainText('difference −1');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: says('stock.csv'), exact: true }).click();
-  const path = info.outputPath('shelf.csv');
+  const path = info.outputPath('stock.csv');
   await (await download).saveAs(path);
   expect(readFileSync(path, 'utf8')).toMatch(/shelf-mug-325,blank,mug-325,325 ml mug,pieces,29,/);
   const table = page.getByLabel(says('stock.shelfTable'));

@@ -82,7 +82,7 @@ test('the whole shop, saved and restored', async ({ bench: page }, info) => {
   expect(readFileSync(await save('after.json'), 'utf8')).toBe(readFileSync(before, 'utf8'));
 });
 
-test('an empty bench teaches the first step and can show the demo shop', async ({ browser }) => {
+test('an empty list of jobs teaches the first step and can show the demo shop', async ({ browser }) => {
   const page = await (await browser.newContext()).newPage();
   await page.goto(plain());
   await page.getByRole('button', { name: says('jobs.openDemoShop') }).click();

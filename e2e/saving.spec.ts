@@ -4,7 +4,7 @@ import type { Locator, Page } from '@playwright/test';
 import { paintPng, RED } from '../src/core/formats/testPicture';
 import { address, expect, open, openJobs, saved, test } from './app';
 
-/** The job as it is after a reload: no message of another tab, no copy on the bench, no note left of unsaved work. */
+/** The job as it is after a reload: no message of another tab, no copy in the list of jobs, no note left of unsaved work. */
 async function reloadedClean(page: Page, path: string): Promise<void> {
   await saved(page);
   await page.goto(`${address()}${path}`);
@@ -28,7 +28,7 @@ async function reloadedClean(page: Page, path: string): Promise<void> {
   expect(left).toEqual({ inTab: [], inDb: 0 });
 }
 
-const jobsOnBench = async (page: Page): Promise<readonly string[]> => {
+const openJobNames = async (page: Page): Promise<readonly string[]> => {
   await page.goto(address());
   await expect(page.getByRole('heading', { name: says('common.jobs') })).toBeVisible();
   return page.getByRole('heading', { level: 2 }).allInnerTexts();
@@ -36,7 +36,7 @@ const jobsOnBench = async (page: Page): Promise<readonly string[]> => {
 
 test('whatever is changed, a reload finds one job, no message and no note', async ({ bench: page }) => {
   test.slow();
-  const before = await jobsOnBench(page);
+  const before = await openJobNames(page);
   const job = '/job/comet-cans';
   await open(page, `${job}/art`);
   await page
@@ -74,7 +74,7 @@ test('whatever is changed, a reload finds one job, no message and no note', asyn
   // And once more, with nothing changed since.
   await reloadedClean(page, `${job}/heat`);
   await expect(page.getByRole('textbox', { name: says('common.temperature') })).toHaveValue('182');
-  expect(await jobsOnBench(page)).toEqual(before);
+  expect(await openJobNames(page)).toEqual(before);
 });
 
 test('an edit while a save is being written, then away at once: there on return, and no conflict', async ({
@@ -223,15 +223,15 @@ test('Escape brings back what stood before the field was entered', async ({ benc
 /** Texts put into a field, and at the end a key, faster than anything is drawn between them. */
 const atOnce = (field: Locator, texts: readonly string[], key: string | null) =>
   field.evaluate(
-    (el, told) => {
+    (el, shown) => {
       if (!(el instanceof HTMLInputElement)) throw new Error('not a field');
       el.focus();
       const put = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
-      for (const text of told.texts) {
+      for (const text of shown.texts) {
         put?.call(el, text);
         el.dispatchEvent(new InputEvent('input', { bubbles: true }));
       }
-      if (told.key) el.dispatchEvent(new KeyboardEvent('keydown', { key: told.key, bubbles: true }));
+      if (shown.key) el.dispatchEvent(new KeyboardEvent('keydown', { key: shown.key, bubbles: true }));
       else el.blur();
     },
     { texts: [...texts], key },

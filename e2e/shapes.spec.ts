@@ -231,10 +231,10 @@ test('the library: found, copied, handed on as JSON and CSV, brought back', asyn
     const path = info.outputPath(`blanks.${kind.toLowerCase()}`);
     await (await download).saveAs(path);
     await page.getByLabel(says('common.blanksFile')).setInputFiles(path);
-    const told = page.getByText('0 of 6 blanks were new');
-    await expect(told).toBeVisible();
+    const shown = page.getByText('0 of 6 blanks were new');
+    await expect(shown).toBeVisible();
     // Gone again, so that the next one is the next file’s own.
-    await expect(told).toHaveCount(0, { timeout: 20_000 });
+    await expect(shown).toHaveCount(0, { timeout: 20_000 });
   }
   const broken = info.outputPath('broken.csv');
   writeFileSync(broken, 'name,kind,family\nmy cup,round,mug\n');

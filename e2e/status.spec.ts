@@ -6,7 +6,7 @@ import { address, expect, open, openJobs, saved, test } from './app';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 
-test('the bench says where a job stands, and says otherwise once it stands otherwise', async ({
+test('the list of jobs says where a job stands, and says otherwise once it stands otherwise', async ({
   bench: page,
 }) => {
   await openJobs(page);

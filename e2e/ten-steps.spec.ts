@@ -13,7 +13,7 @@ test('ten steps from tape to proven recipe', async ({ bench: page }, info) => {
   test.setTimeout(180_000);
   const next = (name: string) => page.getByRole('button', { name, exact: true }).click();
 
-  await test.step('1 bench: a new job in one step', async () => {
+  await test.step('1 jobs: a new job in one step', async () => {
     await expect(
       page.getByRole('listitem').filter({ hasText: 'Star party crew tumblers' }).first(),
     ).toBeVisible();

@@ -39,7 +39,7 @@ export const CORE_ROOMS = [
     holds: 'faults, their causes as probabilities, what to ask next, many pieces over each other',
   },
   { room: 'schedule', holds: 'work over presses, hands and circuits: courses, their bound, their chances' },
-  { room: 'stock', holds: 'the ledger of the shelf: on hand, on order, wanted, to order by when' },
+  { room: 'stock', holds: 'the stock ledger: on hand, on order, wanted, to order by when' },
   { room: 'finish', holds: 'what is done after the press: steps, hangers, labels' },
   { room: 'log', holds: 'entries filtered, counted, charted and merged' },
   { room: 'formats', holds: 'files in and out, and the steps old ones climb by' },

@@ -3,7 +3,7 @@ import { db as theDb, type MesaDb } from './db';
 import { loadQuotes } from './quotes';
 import { loadItems, loadMovements } from './stock';
 
-/** The shelf and the quotes, for files. */
+/** The stock and the quotes, for files. */
 export async function loadStockAndQuotes(db: MesaDb = theDb): Promise<StockAndQuotes> {
   const [items, movements, quotes] = await Promise.all([loadItems(db), loadMovements(db), loadQuotes(db)]);
   return { items, movements, quotes };

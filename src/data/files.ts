@@ -229,7 +229,7 @@ export async function importJobFile(text: string, db: MesaDb = theDb): Promise<R
   const unread = await settingsUnreadable(db);
   if (unread) return unread;
   return stored(say('common.jobFile'), async () => {
-    // A bench with no work on it yet becomes the file's bench, so that the job plans the same.
+    // A shop with no jobs yet takes the settings of the file, so that the job plans the same.
     const clean = await untouched(db);
     const taken = new Set(await db.jobs.toCollection().primaryKeys());
     const { job, shop } = clean ? file.value : merge(await loadShop(db), file.value, taken);
@@ -245,7 +245,7 @@ export async function importJobFile(text: string, db: MesaDb = theDb): Promise<R
   });
 }
 
-/** Reads a shop file without changing anything, so that the person can be told what it holds. */
+/** Reads a shop file without changing anything, so that it can be shown what it holds. */
 export function checkShopFile(text: string): Result<ShopFile> {
   const file = readShopFile(text);
   if (!file.ok) return file;

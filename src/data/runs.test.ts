@@ -170,7 +170,7 @@ test('a press that is on with another job is refused in words; what a press hold
   expect(await hands('c', d)).toEqual([3]);
 });
 
-test('a stale screen that lays a piece that is good already is told so, and nothing is stored', async () => {
+test('a stale screen that lays a piece that is good already is refused with a reason, and nothing is stored', async () => {
   const d = await demo();
   await startRun(named('a'), d);
   await throughOne('a', d);

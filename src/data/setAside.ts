@@ -29,7 +29,7 @@ const TABLES = {
 } as const satisfies Record<string, keyof MesaDb>;
 export type RecordKind = keyof typeof TABLES;
 
-/** A record that is kept and cannot be read, with what can be told of it. */
+/** A record that is kept and cannot be read, with what can be said of it. */
 export interface SetAside {
   readonly kind: RecordKind;
   readonly id: string;
@@ -122,7 +122,7 @@ export function createReader<Row extends { readonly id: string }, T>(
   };
 }
 
-/** Of the shelf and the quotes, what cannot be read. */
+/** Of the stock and the quotes, what cannot be read. */
 export async function stockAndQuotesAside(db: MesaDb = theDb): Promise<readonly SetAside[]> {
   const [items, movements, quotes] = await Promise.all([
     db.stockItems.toArray(),
@@ -138,7 +138,7 @@ export async function stockAndQuotesAside(db: MesaDb = theDb): Promise<readonly 
 
 const STRETCH = 500;
 
-/** Of the log, what cannot be read: a stretch at a time, so that whoever asks meanwhile does not wait. */
+/** Of the log, what cannot be read: a stretch at a time, so that anyone who asks meanwhile does not wait. */
 export async function logAside(db: MesaDb = theDb): Promise<readonly SetAside[]> {
   const aside: SetAside[] = [];
   for (let last = ''; ;) {
@@ -176,7 +176,7 @@ export const removeAside = (aside: readonly SetAside[], db: MesaDb = theDb): Pro
     }),
   );
 
-/** Starts the settings afresh. Those that cannot be read stay beside them, under an id of their own. */
+/** Starts the settings from the start. Those that cannot be read stay beside them, under an id of their own. */
 export const startFreshSettings = (db: MesaDb = theDb, now: number = Date.now()): Promise<Result<void>> =>
   stored(say('common.settings2'), () =>
     db.transaction('rw', db.settings, async () => {

@@ -47,7 +47,7 @@ const keys = async (d: MesaDb) => {
   return statusKeys(shop, jobs, await jobFacts(shop, jobs, d));
 };
 
-test('a first start comes with where every job stands, under the key the bench will look for', async () => {
+test('a first start comes with where every job stands, under the key the list of jobs will look for', async () => {
   const d = await started();
   const want = await keys(d);
   const kept = await loadStatuses([...want.keys()], d);
@@ -101,7 +101,7 @@ test('a job edited is out of date, its neighbours are not; so is one whose log, 
   expect(x.get(second.id)).not.toBe(y.get(second.id));
 });
 
-test('with what its own screen knows, the bench says what the screen says', () => {
+test('with what its own screen knows, the list of jobs says what the screen says', () => {
   const { shop, jobs } = demoShop(TODAY);
   const [first, second] = jobs;
   if (!first || !second) throw new Error('two demo jobs');
@@ -149,7 +149,7 @@ test('an archived job is off the live list and found by its words, with the stat
   expect(await findArchived(' ', d)).toEqual([]);
 });
 
-/** Read off the bench by eye: the current step, and what is most in its way. */
+/** Read off the list of jobs by eye: the current step, and what is most in its way. */
 const BY_EYE = [
   ['dome-beakers', 'press', null, null],
   ['comet-cans', 'heat', 'blocker', 'Choose the press for this job.'],

@@ -35,7 +35,7 @@ import { loadShop } from './shop';
 const TODAY = new Date('2026-11-27T09:00:00Z');
 let n = 0;
 const demo = async () => {
-  const d = new MesaDb(`shelf-${(n += 1)}`);
+  const d = new MesaDb(`stock-${(n += 1)}`);
   await seedIfEmpty(true, 'en', d, TODAY);
   return d;
 };
@@ -49,7 +49,7 @@ const mugs = async (d: MesaDb) => {
   return found;
 };
 
-test('printed sheets take paper and ink off the shelf, and bring them back when that is taken back', async () => {
+test('printed sheets take paper and ink from stock, and bring them back when that is taken back', async () => {
   const d = await demo();
   const has = async (id: string) => (await loadStock(d)).find((x) => x.item.id === id)?.balance.onHand;
   const [paper, ink] = [await has('shelf-letter'), await has('shelf-ink')];
@@ -93,7 +93,7 @@ describe('a run', () => {
     return { d, run, tap };
   };
 
-  test('takes every piece it presses or spoils off the shelf, and puts back what is taken back', async () => {
+  test('takes every piece it presses or spoils from stock, and puts back what is taken back', async () => {
     const { d, run, tap } = await begun();
     const before = (await mugs(d)).balance.onHand;
     const cycle = cycleOf(run);
@@ -115,7 +115,7 @@ describe('a run', () => {
     expect(lines.reduce((s, l) => s + l.change, 0)).toBe(before - 1);
   });
 
-  test('of a blank nobody keeps on the shelf changes nothing there', async () => {
+  test('of a blank nobody keeps in stock changes nothing there', async () => {
     const { d, run, tap } = await begun();
     value(await removeItem('shelf-mug-325', d));
     const all = await d.movements.count();
@@ -147,7 +147,7 @@ test('a count below nothing is refused; any other makes the ledger agree', async
   expect((await itemLines('shelf-mug-325', d))[0]).toMatchObject({ kind: 'counted', by: 'Io' });
 });
 
-test('what is taken off the shelf can be put back, lines and all', async () => {
+test('what is taken from stock can be put back, lines and all', async () => {
   const d = await demo();
   const removed = value(await removeItem('shelf-mug-325', d));
   if (!removed) throw new Error('nothing removed');
@@ -160,7 +160,7 @@ test('packed pieces take their parts with them, and bring them back', async () =
   const d = await demo();
   const parts = [
     { part: 'float hanger', count: 2 },
-    { part: 'nothing of the shelf', count: 1 },
+    { part: 'nothing of stock', count: 1 },
   ];
   expect(value(await takeParts(parts, 'star-map-panel', 1, d))).toBe(1);
   const hanger = async () => (await loadStock(d)).find((x) => x.item.id === 'shelf-hanger')?.balance.onHand;
@@ -169,7 +169,7 @@ test('packed pieces take their parts with them, and bring them back', async () =
   expect(await hanger()).toBe(1);
 });
 
-test('the shelf and the quotes go with the shop file and come back as they were', async () => {
+test('the stock and the quotes go with the shop file and come back as they were', async () => {
   const d = await demo();
   const given = {
     jobId: 'constellation-mugs',
@@ -195,21 +195,21 @@ test('the shelf and the quotes go with the shop file and come back as they were'
   expect(second.number).toBe(2);
   expect((await quotesOf('constellation-mugs', d)).map((q) => stateOf(q))).toEqual(['made', 'replaced']);
   const text = value(await shopFileText(d));
-  const other = new MesaDb(`shelf-${(n += 1)}`);
+  const other = new MesaDb(`stock-${(n += 1)}`);
   value(await restoreShop(value(checkShopFile(text)), other));
   expect(await loadStock(other)).toEqual(await loadStock(d));
   expect(await quotesOf('constellation-mugs', other)).toEqual(await quotesOf('constellation-mugs', d));
 });
 
-describe('the table of the shelf', () => {
+describe('the table of stock', () => {
   const id = () => `new-${(n += 1)}`;
   test('written and read again says the same', async () => {
     const d = await demo();
-    const shelf = await loadStock(d);
-    const text = stockCsv(shelf.map((x) => ({ item: x.item, ...x.balance })));
+    const stock = await loadStock(d);
+    const text = stockCsv(stock.map((x) => ({ item: x.item, ...x.balance })));
     const rows = value(readStockCsv(text, await loadItems(d), id));
-    expect(rows.map((r) => r.item)).toEqual(shelf.map((x) => x.item));
-    expect(rows.map((r) => r.onHand)).toEqual(shelf.map((x) => x.balance.onHand));
+    expect(rows.map((r) => r.item)).toEqual(stock.map((x) => x.item));
+    expect(rows.map((r) => r.onHand)).toEqual(stock.map((x) => x.balance.onHand));
     const lines = await d.movements.count();
     value(await importStock(rows, d));
     // Nothing was off: nothing was written.

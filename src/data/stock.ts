@@ -50,7 +50,7 @@ export const loadItems = async (db: MesaDb = theDb): Promise<StockItem[]> =>
 export const loadMovements = async (db: MesaDb = theDb): Promise<Movement[]> =>
   linesOf(await db.movements.toArray());
 
-/** Everything on the shelf with what its ledger comes to, by name. */
+/** Everything in stock with what its ledger comes to, by name. */
 export async function loadStock(db: MesaDb = theDb): Promise<readonly ItemBalance[]> {
   const [items, lines] = await Promise.all([loadItems(db), loadMovements(db)]);
   const by = balances(lines);
@@ -69,7 +69,7 @@ export const itemLines = async (itemId: string, db: MesaDb = theDb): Promise<rea
 export const saveItem = (item: StockItem, db: MesaDb = theDb): Promise<Result<string>> =>
   stored(WHERE, () => db.stockItems.put(stockItemSchema.parse(item)));
 
-/** An item taken off the shelf with its lines, so that it can be put back whole. */
+/** An item taken from stock with its lines, so that it can be put back whole. */
 export interface RemovedItem {
   readonly item: StockItem;
   readonly lines: readonly Movement[];
@@ -176,8 +176,8 @@ export const cancelOrder = (
   );
 
 /**
- * Lets the blanks of a run leave the shelf as they are pressed and spoiled, and come back as that is taken back. Within the caller's
- * transaction, so that run and ledger never part. A blank that is not on the shelf is nobody's to count.
+ * Lets the blanks of a run leave the stock as they are pressed and spoiled, and come back as that is taken back. Within the caller's
+ * transaction, so that run and ledger never part. A blank that is not in stock is nobody's to count.
  */
 export async function followRun(db: MesaDb, run: Run): Promise<void> {
   const item = itemsOf(await db.stockItems.toArray()).find(
@@ -239,7 +239,7 @@ export async function loadPrinted(db: MesaDb = theDb): Promise<Readonly<Record<s
   return sheetsPrinted(items, linesOf(rows));
 }
 
-/** Takes what a printing took off the shelf; gives the lines, so that it can be put back. */
+/** Takes what a printing took from stock; gives the lines, so that it can be put back. */
 export const takePrinted = (printing: Printing, db: MesaDb = theDb): Promise<Result<readonly Movement[]>> => {
   if (!Number.isInteger(printing.sheets) || printing.sheets < 1)
     return Promise.resolve(fail(say('files.sayOneSheetMore'), WHERE, say('files.writeHowManyWere')));

@@ -119,7 +119,7 @@ export const DB_VERSIONS: readonly DbVersion[] = [
     upgrade: climb(TO_8),
   },
   {
-    // The shelf and the quotes.
+    // The stock and the quotes.
     version: 10,
     stores: { stockItems: 'id', movements: 'id, itemId, runId, at', quotes: 'id, jobId, number' },
     upgrade: climb(TO_9),

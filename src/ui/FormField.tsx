@@ -1,4 +1,5 @@
 import { useId, type ReactNode } from 'react';
+import { Meaning } from './Meaning';
 
 export const inputClass =
   'min-h-10 w-full border-2 border-ink bg-white px-2 text-base font-medium aria-invalid:border-act';
@@ -20,9 +21,10 @@ export function FormField({ label, hint, problem, children }: Props) {
   const about = problem ? `${id}-problem` : hint ? `${id}-hint` : undefined;
   return (
     <div>
-      <label htmlFor={id} className="block font-label text-fine font-semibold">
-        {label}
-      </label>
+      <span className="block font-label text-fine font-semibold">
+        <label htmlFor={id}>{label}</label>
+        <Meaning label={label} />
+      </span>
       {children({ id, 'aria-invalid': problem !== undefined, 'aria-describedby': about })}
       {hint && !problem && (
         <p id={`${id}-hint`} className="text-fine text-soft">

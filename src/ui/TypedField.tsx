@@ -1,5 +1,6 @@
 'use client';
 
+import { Meaning } from './Meaning';
 import { inTurn } from '@/core/message/message';
 import { useWords } from './words';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
@@ -147,12 +148,10 @@ export function TypedField<T>({
   const { wrong } = typed;
   return (
     <div className="font-label">
-      <label
-        htmlFor={id}
-        className={hideLabel ? 'sr-only' : 'block text-fine leading-tight font-medium text-soft'}
-      >
-        {label}
-      </label>
+      <span className={hideLabel ? 'sr-only' : 'block text-fine leading-tight font-medium text-soft'}>
+        <label htmlFor={id}>{label}</label>
+        {!hideLabel && <Meaning label={label} />}
+      </span>
       <div className="flex items-center gap-1">
         <input
           id={id}

@@ -2882,6 +2882,7 @@ export interface ValueNames {
   'shell.ofKind': 'kind' | 'n';
   'shell.glossary': never;
   'shell.termsTradeUsedHere': never;
+  'shell.showMeaning': never;
   'shop.aboutRoomTemperature': never;
   'shop.tooFarFromDisplay': never;
   'shop.nameMissing': never;
@@ -3192,7 +3193,7 @@ export interface ValueNames {
   'shop.chamberDepth': never;
   'shop.vacuumArea': 'height' | 'width';
   'shop.upToTall': 'height';
-  'stock.countStockEnterLedgers': 'object' | 'shelf';
+  'stock.countStockEnterLedgers': 'items' | 'object';
   'stock.ledgerDiffered': 'item' | 'r';
   'stock.ledgerHas': 'had' | 'value';
   'stock.oneLess': 'item';

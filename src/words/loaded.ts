@@ -52,14 +52,21 @@ export const subscribeToWords = (f: () => void): (() => void) => {
 /** Counts the parts that have come: a text written before may now be written better. */
 export const wordsVersion = (): number => version;
 
+/** A message among the parts that are there; no part is fetched for it. */
+export function heldMessage(locale: Locale, id: string): CompiledMessage | undefined {
+  const dot = id.indexOf('.');
+  const [part, name] = [id.slice(0, dot), id.slice(dot + 1)];
+  return (
+    held.get(`${locale} ${part}`)?.[name] ?? held.get(`${BASE_LOCALE[locale] ?? locale} ${part}`)?.[name]
+  );
+}
+
 /** Finds a message among the parts that are there; a part that is not is fetched. */
 export const findIn =
   (locale: Locale) =>
   (id: string): CompiledMessage | undefined => {
-    const dot = id.indexOf('.');
-    const [part, name] = [id.slice(0, dot), id.slice(dot + 1)];
-    const message =
-      held.get(`${locale} ${part}`)?.[name] ?? held.get(`${BASE_LOCALE[locale] ?? locale} ${part}`)?.[name];
+    const part = id.slice(0, id.indexOf('.'));
+    const message = heldMessage(locale, id);
     const key = `${locale} ${part}`;
     if (message === undefined && isPart(part) && !wanted.has(key)) {
       wanted.add(key);

@@ -41,7 +41,7 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
   /** Tells everyone who waits for the worker that it is gone: a worker that has been ended answers nobody. */
   const waiting = new Set<(why: Gone) => void>();
 
-  /** Throws the worker away; those who wait for it are told why, and the next task starts a new one. */
+  /** Throws the worker away; those who wait for it get the reason, and the next task starts a new one. */
   const drop = (why: Gone): void => {
     held?.worker.terminate();
     held = null;
@@ -55,7 +55,7 @@ function workerOf<A>(start: () => Worker): InWorker<A> {
     const worker = start();
     const mine: Held = { worker, api: Comlink.wrap<A>(worker) };
     held = mine;
-    // A worker whose script cannot be had answers nobody: those who wait are told. What goes wrong in a task is that task's alone.
+    // A worker whose script cannot be had answers nobody: those who wait get an error. What goes wrong in a task is that task's alone.
     worker.addEventListener('error', () => {
       if (held === mine && !answered.has(worker)) drop('not loaded');
     });

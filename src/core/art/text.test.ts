@@ -63,14 +63,14 @@ describe('in a room', () => {
     expect(s.overMm).toBe(0);
   });
 
-  test('never so small that they no longer look like their neighbours; the rest is told', () => {
+  test('never so small that they no longer look like their neighbours; the rest is reported', () => {
     const wished = set().lengthMm;
     const s = set({ mostMm: wished * 0.4 });
     expect(s.fitted).toBe(LEAST_FIT);
     expect(s.overMm).toBeCloseTo(wished * (LEAST_FIT - 0.4), 9);
   });
 
-  test('only told, they keep their size', () => {
+  test('only reported, they keep their size', () => {
     const wished = set().lengthMm;
     const s = set({ mostMm: wished * 0.8, overlong: 'flag' });
     expect(s.fitted).toBe(1);

@@ -7,9 +7,9 @@ test('a part that comes is handed on, and nothing is said', async () => {
   expect(isPartMissing()).toBe(false);
 });
 
-test('a part that fails is told, waits, and goes on once it comes; two at once are tried together', async () => {
-  const told: boolean[] = [];
-  const stop = subscribeToMissingParts(() => told.push(isPartMissing()));
+test('a part that fails is reported, waits, and goes on once it comes; two at once are tried together', async () => {
+  const reports: boolean[] = [];
+  const stop = subscribeToMissingParts(() => reports.push(isPartMissing()));
   let here = false;
   const fetchIt = jest.fn(() =>
     here ? Promise.resolve('pdf') : Promise.reject(new Error('Failed to load chunk')),
@@ -27,7 +27,7 @@ test('a part that fails is told, waits, and goes on once it comes; two at once a
   tryPartsAgain();
   expect(await both).toEqual(['pdf', 'pdf']);
   expect(isPartMissing()).toBe(false);
-  expect(told[0]).toBe(true);
-  expect(told.at(-1)).toBe(false);
+  expect(reports[0]).toBe(true);
+  expect(reports.at(-1)).toBe(false);
   stop();
 });

@@ -20,7 +20,7 @@ export interface StockNeedInput {
   readonly sheets: Readonly<Record<string, number>>;
 }
 
-/** What lies on the shelf has to be there the day before. */
+/** What lies in stock has to be there the day before. */
 const BEFORE_DAYS = 1;
 
 const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
@@ -53,7 +53,7 @@ function wantsOfJob(w: JobWork, items: readonly StockItem[], spoilage: number): 
   ];
 }
 
-/** What the open jobs of a shop will take off its shelf. */
+/** What the open jobs of a shop will take from stock. */
 export function jobWants(
   { jobs, shop, items, proven, spoilage, sheets }: StockNeedInput,
   bases = createJobBases(),

@@ -75,7 +75,7 @@ export function answer(problem: ScheduleInput, policy: Policy, what: WhatIf): An
   return { makespanS, endS, late: unused ? before.late : after.late };
 }
 
-/** The latest moment to begin is told to this, s. */
+/** Receives the latest moment to begin, s. */
 const CLOSE_S = 60;
 
 /**

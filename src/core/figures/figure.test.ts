@@ -26,13 +26,13 @@ test('findings come worst first and otherwise in their order', () => {
   expect(LEVEL_ORDER.blocker).toBeLessThan(LEVEL_ORDER.warning);
 });
 
-test('uncertainty is told by its large sources, in shop words; crumbs are left out', () => {
+test('uncertainty is reported by its large sources, in shop words; crumbs are left out', () => {
   const value = plus(
     plus(measured(100, 1, 'print scale'), measured(0, 0.5, 'trim')),
     measured(0, 0.1, 'placement'),
   );
-  const told = uncertaintyOf(value);
-  expect(told.standardU).toBeCloseTo(Math.sqrt(1.26), 12);
+  const shown = uncertaintyOf(value);
+  expect(shown.standardU).toBeCloseTo(Math.sqrt(1.26), 12);
   const improve = improvements(value, within95);
   expect(inEnglish(improve.map((i) => i.label))).toEqual(['print scale', 'knife']);
   expect(improve[0]?.share).toBeCloseTo(1 / 1.26, 12);

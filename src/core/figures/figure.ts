@@ -3,7 +3,7 @@ import { within95 } from './interval';
 import type { JobStep } from './jobSteps';
 import { standardU, type Uncertain } from './uncertain';
 
-/** Where a figure came from: measured by hand, calculated by arithmetic, estimated by a model, proven on this bench. */
+/** Where a figure came from: measured by hand, calculated by arithmetic, estimated by a model, proven in this shop. */
 export type Origin = 'measured' | 'calculated' | 'estimated' | 'proven';
 
 /** One figure of the plan, able to explain itself. Plain JSON. */

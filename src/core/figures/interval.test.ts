@@ -38,7 +38,7 @@ describe('an error made of one wide uniform and the rest normal', () => {
   });
 });
 
-/** What hands do: the scatter a bench finds on repeating itself, mm as read. */
+/** What hands do: the scatter a shop finds on repeating itself, mm as read. */
 const HAND: Readonly<Partial<Record<Method, number>>> = {
   'soft tape': 0.35,
   'paper strip': 0.25,
@@ -46,7 +46,7 @@ const HAND: Readonly<Partial<Record<Method, number>>> = {
   caliper: 0.1,
 };
 
-/** A reading of a known circumference, with all the errors a bench makes, written to the mark. */
+/** A reading of a known circumference, with all the errors a shop makes, written to the mark. */
 function take(truth: number, method: Method, step: number, thickness: number, i: number): Reading {
   const raw =
     method === 'caliper'

@@ -96,10 +96,10 @@ describe('the cut list', () => {
 });
 
 describe('the manifest', () => {
-  const told = [{ name: 'a.pdf', what: 'all sheets', bytes: 10 }];
+  const shown = [{ name: 'a.pdf', what: 'all sheets', bytes: 10 }];
   const read = (job: Job) =>
     JSON.parse(
-      manifestText(printPackageOf(job, plan(job, shop)), told, '2026-11-26', english.text),
+      manifestText(printPackageOf(job, plan(job, shop)), shown, '2026-11-26', english.text),
     ) as Record<string, unknown> & {
       sheets: { print: number; pieces: number }[];
     };
@@ -117,7 +117,7 @@ describe('the manifest', () => {
       printer: p.sheet.printer.name,
       ppi: p.sheet.printer.ppi,
       colourManagedBy: p.sheet.printer.colourBy,
-      files: told,
+      files: shown,
     });
     expect(m.mirror).toMatch(/OFF/);
     const byDriver = read({ ...MUGS, sheet: { ...MUGS.sheet, mirrorBy: 'driver' } });
@@ -129,7 +129,7 @@ describe('the manifest', () => {
     expect(read(PANEL)).toMatchObject({ panels: 2, pieces: 1 });
   });
 
-  test('a job with nothing laid out is still told, with no sheets', () => {
+  test('a job with nothing laid out is still listed, with no sheets', () => {
     expect(read({ ...MUGS, blankId: null })).toMatchObject({ sheets: [], wrapMm: null });
   });
 });

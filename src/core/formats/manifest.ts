@@ -11,7 +11,7 @@ export interface ManifestFile {
   readonly bytes: number;
 }
 
-/** What a print package is about: of a job and its plan, what whoever prints it needs. */
+/** What a print package is about: of a job and its plan, what anyone who prints it needs. */
 export interface PrintPackage {
   readonly jobName: string;
   readonly pieces: number;

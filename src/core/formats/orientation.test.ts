@@ -21,7 +21,7 @@ describe.each(Object.entries(KINDS))('a %s', (kind, made) => {
       const block = exifBlock(bytes);
       expect(block && (await exifOrientation(block))).toBe(o);
       const bare = withoutExif(bytes);
-      // Another program turns what it is told to: of the bare file nothing is left to tell.
+      // Another program turns what the tag says: the bare file has no tag left.
       if (kind !== 'tiff') expect(exifBlock(bare)).toBeNull();
       const image = sharp(Buffer.from(bare));
       const { data, info } = await (kind === 'tiff' ? image : image.rotate())

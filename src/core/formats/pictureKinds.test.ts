@@ -5,7 +5,7 @@ import { inspectPicture } from './picture';
 import { joinBytes, makeChunk } from './png';
 import { paintPng, RED } from './testPicture';
 
-const told = (bytes: Uint8Array): string => {
+const described = (bytes: Uint8Array): string => {
   const r = inspectPicture(bytes, 'art');
   return r.ok
     ? `${r.value.mime} ${r.value.widthPx} × ${r.value.heightPx}`
@@ -39,27 +39,27 @@ const rgbTiff = (over: readonly (readonly [number, number])[] = []) =>
 
 describe('WebP', () => {
   test('size from each of its three forms', () => {
-    expect(told(extended(0, 2400, 1960))).toBe('image/webp 2400 × 1960');
+    expect(described(extended(0, 2400, 1960))).toBe('image/webp 2400 × 1960');
     const lossless = webp(
       'VP8L',
       joinBytes([le(0x2f, 1), le((639 | (479 << 14)) >>> 0, 4), new Uint8Array(8)]),
     );
-    expect(told(lossless)).toBe('image/webp 640 × 480');
+    expect(described(lossless)).toBe('image/webp 640 × 480');
     const lossy = webp('VP8 ', joinBytes([new Uint8Array(6), le(800, 2), le(600, 2), new Uint8Array(4)]));
-    expect(told(lossy)).toBe('image/webp 800 × 600');
+    expect(described(lossy)).toBe('image/webp 800 × 600');
   });
   test('animated, or cut short', () => {
-    expect(inEnglish(told(extended(2, 10, 10)))).toMatch(/animated.*one frame/);
-    expect(told(extended(0, 10, 10).subarray(0, 24))).toMatch(/cut short/);
+    expect(inEnglish(described(extended(2, 10, 10)))).toMatch(/animated.*one frame/);
+    expect(described(extended(0, 10, 10).subarray(0, 24))).toMatch(/cut short/);
   });
 });
 
 describe('TIFF', () => {
   test('size, and what stands in the way', () => {
-    expect(told(rgbTiff())).toBe('image/tiff 640 × 480');
+    expect(described(rgbTiff())).toBe('image/tiff 640 × 480');
     expect(
       inEnglish(
-        told(
+        described(
           tiff([
             [256, 640],
             [257, 480],
@@ -69,7 +69,7 @@ describe('TIFF', () => {
       ),
     ).toMatch(/CMYK.*Save it as RGB/);
     expect(
-      told(
+      described(
         tiff([
           [256, 640],
           [257, 480],
@@ -78,7 +78,7 @@ describe('TIFF', () => {
       ),
     ).toMatch(/more than 16 bits/);
     expect(
-      told(
+      described(
         tiff([
           [256, 640],
           [257, 480],
@@ -87,22 +87,22 @@ describe('TIFF', () => {
         ]),
       ),
     ).toMatch(/cut short/);
-    expect(told(rgbTiff().subarray(0, 40))).toMatch(/cut short/);
+    expect(described(rgbTiff().subarray(0, 40))).toMatch(/cut short/);
   });
 });
 
 describe('SVG', () => {
   test('drawn 4800 px long, in its own shape', () => {
-    expect(told(latin('<svg xmlns="http://www.w3.org/2000/svg" width="240mm" height="120mm"/>'))).toBe(
+    expect(described(latin('<svg xmlns="http://www.w3.org/2000/svg" width="240mm" height="120mm"/>'))).toBe(
       'image/svg+xml 4800 × 2400',
     );
-    expect(told(latin('<?xml version="1.0"?><svg viewBox="0 0 10 40"></svg>'))).toBe(
+    expect(described(latin('<?xml version="1.0"?><svg viewBox="0 0 10 40"></svg>'))).toBe(
       'image/svg+xml 1200 × 4800',
     );
   });
   test('no size, or cut short', () => {
-    expect(inEnglish(told(latin('<svg width="100%"></svg>')))).toMatch(/does not say its size/);
-    expect(told(latin('<svg width="10" height="10"><path'))).toMatch(/damaged or cut short/);
+    expect(inEnglish(described(latin('<svg width="100%"></svg>')))).toMatch(/does not say its size/);
+    expect(described(latin('<svg width="10" height="10"><path'))).toMatch(/damaged or cut short/);
   });
 });
 
@@ -110,7 +110,7 @@ describe('PNG', () => {
   const png = paintPng(3, 2, () => RED);
   test('animated is refused; twenty thousand square is too large', () => {
     const animated = joinBytes([png.subarray(0, 33), makeChunk('acTL', new Uint8Array(8)), png.subarray(33)]);
-    expect(inEnglish(told(animated))).toMatch(/animated/);
+    expect(inEnglish(described(animated))).toMatch(/animated/);
     const head = new Uint8Array(13);
     const dv = new DataView(head.buffer);
     dv.setUint32(0, 20_000);
@@ -122,12 +122,12 @@ describe('PNG', () => {
       makeChunk('IDAT', zlibSync(new Uint8Array(9))),
       makeChunk('IEND', new Uint8Array(0)),
     ]);
-    expect(told(huge)).toMatch(/20000 × 20000, 400 megapixels.*Save it smaller/);
+    expect(described(huge)).toMatch(/20000 × 20000, 400 megapixels.*Save it smaller/);
   });
 });
 
 test('others are named', () => {
-  expect(inEnglish(told(latin('GIF89a...........')))).toMatch(/a GIF, often animated/);
-  expect(told(latin('8BPS.............'))).toMatch(/layered drawing/);
-  expect(told(new Uint8Array(0))).toMatch(/empty/);
+  expect(inEnglish(described(latin('GIF89a...........')))).toMatch(/a GIF, often animated/);
+  expect(described(latin('8BPS.............'))).toMatch(/layered drawing/);
+  expect(described(new Uint8Array(0))).toMatch(/empty/);
 });

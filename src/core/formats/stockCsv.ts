@@ -7,7 +7,7 @@ import { decimalOf } from '../units/number';
 import { csvTable, plainCell } from './csv';
 import { firstIssue } from './file';
 
-/** The shelf as a table, a row an item; prices as the shop writes them, without its currency. */
+/** The stock as a table, a row an item; prices as the shop writes them, without its currency. */
 const HEADINGS = [
   'id',
   'kind',
@@ -109,7 +109,7 @@ function rowOf(
 }
 
 /**
- * A table of the shelf, as `shelfCsv` writes it or as a person made it: only `name` has to be there. An item the shop has, by id or by name, is
+ * A table of stock, as `stockCsv` writes it or as a person made it: only `name` has to be there. An item the shop has, by id or by name, is
  * changed by what the table says and keeps the rest.
  */
 export function readStockCsv(

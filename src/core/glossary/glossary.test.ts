@@ -2,7 +2,7 @@ import { demoShop } from '../demo/demoShop';
 import { plan } from '../plan/plan';
 import { english } from '@/words/english';
 import { spanish } from '@/words/spanish';
-import { GLOSSARY, meaningOf } from './glossary';
+import { GLOSSARY, meaningOf, meaningsByText } from './glossary';
 
 test('every term is listed once, with a line of its own, and so is every label that it explains', () => {
   const labels = GLOSSARY.flatMap((t) => [t.label.id, ...t.also]);
@@ -28,4 +28,18 @@ test('most figures of the wrap and of the heat are explained', () => {
   const figures = [...p.wrap.figures, ...p.heat.figures];
   const explained = figures.filter((f) => meaningOf(f.label));
   expect(explained.length / figures.length).toBeGreaterThan(0.6);
+});
+
+test.each([english, spanish])(
+  'a label is explained by its text, in whatever language it stands',
+  ({ text }) => {
+    const meanings = meaningsByText((id) => text({ id }));
+    for (const { label, meaning } of GLOSSARY) expect(meanings.get(text(label))).toBe(meaning);
+    expect(meanings.get(text({ id: 'common.name' }))).toBeUndefined();
+  },
+);
+
+test('a label whose text is not loaded explains nothing yet', () => {
+  const meanings = meaningsByText((id) => (id === 'common.bleed' ? 'Bleed' : null));
+  expect([...meanings.keys()]).toEqual(['Bleed']);
 });

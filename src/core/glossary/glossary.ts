@@ -13,7 +13,7 @@ export const GLOSSARY: readonly Term[] = [
   {
     label: say('common.bleed'),
     meaning: say('glossary.bleed'),
-    also: ['wrap.bleedNeeded', 'wrap.whiteEdge'],
+    also: ['wrap.bleedNeeded', 'wrap.whiteEdge', 'wrap.bleedPastEdge', 'shop.bleedFlatBlanks'],
   },
   { label: say('common.safeZone'), meaning: say('glossary.safeZone'), also: [] },
   {
@@ -29,7 +29,11 @@ export const GLOSSARY: readonly Term[] = [
   { label: say('wrap.overlap'), meaning: say('glossary.overlap'), also: ['wrap.overlapMinimum'] },
   { label: say('wrap.gap'), meaning: say('glossary.gap'), also: [] },
   { label: say('wrap.overprint'), meaning: say('glossary.overprint'), also: ['wrap.extraLength'] },
-  { label: say('wrap.setbackRim'), meaning: say('glossary.setback'), also: ['wrap.setbackFoot'] },
+  {
+    label: say('wrap.setbackRim'),
+    meaning: say('glossary.setback'),
+    also: ['wrap.setbackFoot', 'shop.setbackRimFoot'],
+  },
   { label: say('wrap.closingLength'), meaning: say('glossary.closingLength'), also: [] },
   {
     label: say('shop.taper'),
@@ -86,6 +90,15 @@ export const GLOSSARY: readonly Term[] = [
 const BY_LABEL: ReadonlyMap<MessageId, Message> = new Map(
   GLOSSARY.flatMap((t) => [t.label.id, ...t.also].map((id) => [id, t.meaning] as const)),
 );
+
+/** What labels mean, by their text: no two texts of the catalogue are alike. `textOf` gives the text of a label, null where it is not loaded. */
+export const meaningsByText = (textOf: (label: MessageId) => string | null): ReadonlyMap<string, Message> =>
+  new Map(
+    [...BY_LABEL].flatMap(([label, meaning]) => {
+      const text = textOf(label);
+      return text === null ? [] : [[text, meaning] as const];
+    }),
+  );
 
 /** What a label means; undefined where it explains itself. */
 export const meaningOf = (label: Message): Message | undefined => BY_LABEL.get(label.id);

@@ -178,7 +178,7 @@ function followed(
 ): Overlay['follows'] {
   const [face, press] = [onFace.chance < UNLIKELY, onPress.chance < UNLIKELY];
   if (!face && !press) return 'neither';
-  // Pieces that all lay alike cannot tell the two apart.
+  // Pieces that all lay alike cannot distinguish the two.
   if (new Set(laid.map((m) => m.to.map((v) => v.toFixed(2)).join())).size === 1) return 'both';
   if (face !== press) return face ? 'blank' : 'press';
   const shuffled = (random: () => number): readonly Affine[] => {

@@ -160,7 +160,7 @@ describe('many pieces over each other', () => {
     expect(cried).toBeLessThanOrEqual(3);
   });
 
-  test('pieces that all lay alike cannot tell press from blank, and few say nothing', () => {
+  test('pieces that all lay alike cannot distinguish press from blank, and few say nothing', () => {
     const alike = entries((_, r) => [5 + 5 * r(), 5 + 5 * r()]).map((e) => ({ ...e, lay: LAYS[0] ?? null }));
     expect(overlay(laidMarks(alike)).follows).toBe('both');
     expect(overlay(laidMarks(alike.slice(0, 3))).follows).toBe('too-few');

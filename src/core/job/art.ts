@@ -80,7 +80,7 @@ const textLayerSchema = z.strictObject({
   along: z.enum(['line', 'arc']),
   /** Longest the words may be; null for as long as they come out. */
   mostMm: z.nullable(mmSchema(5, 1300)),
-  /** Longer text: set smaller, or only told. */
+  /** Longer text: set smaller, or only reported. */
   overlong: z.enum(['fit', 'flag']),
   on: z.enum(ON_FACES),
   field: fieldSchema,

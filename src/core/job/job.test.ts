@@ -106,7 +106,7 @@ describe('art', () => {
     expect(refused(textLayer('w', 'Hi'))).toBe(false);
   });
 
-  test('every picture is told, those of the list too', () => {
+  test('every picture is listed, those of the list too', () => {
     const art = artSchema.parse({
       ...NO_ART,
       layers: [pictureLayer('l', REF), textLayer('w', 'Hi')],

@@ -162,7 +162,7 @@ const sheetSchema = z.strictObject({
 });
 
 /**
- * What the person decided about one job. Nothing derived is kept here; null means "the house way".
+ * What the person decided about one job. Nothing derived is kept here; null means "the shop default".
  */
 export const jobSchema = z.strictObject({
   id: idSchema,

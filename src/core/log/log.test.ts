@@ -219,7 +219,7 @@ describe('a press that drifts', () => {
       ),
     );
   const drift = (verdicts: string) => driftChart([...line(verdicts)].reverse())[0];
-  test('is told once too little comes again and again, and from when', () => {
+  test('is reported once too little comes again and again, and from when', () => {
     const d = drift('ggggggggggggggggguuuuu');
     expect(d?.drifts).toBe('too-little');
     expect(d?.sinceAt).toBeGreaterThanOrEqual(MONDAY + 17 * DAY);

@@ -2,7 +2,7 @@ import type { HeatSettings } from '../shop/heatSettings';
 import { isChamber, type Press } from '../shop/press';
 import { operation, type Operation } from '../shop/operation';
 
-/** Usual seconds at the press: our own estimates, until a bench's own pace is known. */
+/** Usual seconds at the press: our own estimates, until a shop's own pace is known. */
 const USUAL_S = {
   load: 15,
   turn: 12,

@@ -1,6 +1,7 @@
 import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
-import { isChamber, type Press, isOven } from '../shop/press';
+import { overWrap } from '../press/kinds';
+import { isChamber, type Press } from '../shop/press';
 import type { Load } from '../shop/load';
 import type { Hold, SeamMethod } from '../shop/settings';
 import { operation, type Operation, type OperationKind } from '../shop/operation';
@@ -21,7 +22,7 @@ export type Waste = Pick<Load, 'wasteSheets' | 'wasteKind'>;
 /** Where nobody wrote down how a piece lay: one fresh sheet of plain paper. */
 export const USUAL_WASTE: Waste = { wasteSheets: 1, wasteKind: 'plain' };
 
-/** Usual seconds at a bench for each preparation: our own estimates. */
+/** Usual seconds at the table for each preparation: our own estimates. */
 const USUAL_S: Partial<Readonly<Record<OperationKind, number>>> = {
   'take-off': 10,
   'peel-film': 8,
@@ -92,11 +93,11 @@ function holdRound(blank: Blank, press: Press, s: HeatSettings, paper: PaperHold
       needs: { part },
       uses: part === 'shrink film' ? [{ what: 'shrink film', count: 1 }] : [],
     });
-  if (press.kind === 'vacuum') return [...ends, ...rims];
-  if (isOven(press) && (press.hold === 'wound tape' || s.pressure === 'tape'))
-    return [...ends, ...rims, prepare('wind-tape', { uses: TAPE })];
-  if (isOven(press)) return [...ends, ...rims, over(press.hold)];
-  return [...ends, ...rims, ...(paper.hold === 'sleeve' ? [over('sleeve')] : []), ...waste(paper.waste, 0)];
+  const outside = overWrap(press, s.pressure);
+  if (outside === 'as the shop holds')
+    return [...ends, ...rims, ...(paper.hold === 'sleeve' ? [over('sleeve')] : []), ...waste(paper.waste, 0)];
+  if (outside === 'nothing') return [...ends, ...rims];
+  return [...ends, ...rims, outside === 'wound tape' ? prepare('wind-tape', { uses: TAPE }) : over(outside)];
 }
 
 /** What the press or oven has to be set to before the first piece. */

@@ -1,4 +1,4 @@
-import { wordsOfKind } from '../press/kinds';
+import { chamberWords, wordsOfKind } from '../press/kinds';
 import { PRESSURE_WORDS } from '../heat/settings/labels';
 import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
@@ -38,8 +38,6 @@ const HOT: Readonly<Record<Blank['material'], Message>> = {
   slate: say('press.stoneStaysDangerousTen'),
   polymer: say('press.softWhileHotHold'),
 };
-const PINCH = say('press.cautionPinch');
-const PLATEN = say('press.cautionPlaten');
 const FUME = say('press.cautionFume');
 
 /** Leave the press soft, and take the shape they cool in. */
@@ -80,12 +78,7 @@ function wasteTitle({ blank, waste }: OperationContext): Message {
 
 function loadTitle(o: Operation, { blank, press, waste }: OperationContext): Message {
   const many = o.uses.find((u) => u.what === 'blank')?.count ?? 1;
-  if (press.kind === 'vacuum') return say('press.onTray', { pieces: many });
-  if (isChamber(press)) {
-    if (isBarrel(blank)) return say('press.barrelOnRack', { pieces: many });
-    if (isFlatBlank(blank)) return say('press.flatOnRack', { pieces: many });
-    return say('press.uprightIntoOven', { pieces: many });
-  }
+  if (isChamber(press)) return chamberWords(press).load(blank, many);
   if (isFlatPress(press)) {
     return say('press.onBed', {
       pieces: many,
@@ -132,10 +125,9 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
       : say('press.setWarmFirstCycle', { temperature: temperature(o, c) }),
   }),
   'heat-oven': (o, c) => ({
-    title:
-      c.press.kind === 'vacuum'
-        ? say('press.heatChamberLidClosed', { temperature: temperature(o, c) })
-        : say('press.heatOvenRack', { temperature: temperature(o, c) }),
+    title: isChamber(c.press)
+      ? chamberWords(c.press).heatUp(temperature(o, c))
+      : say('press.waitFor', { temperature: temperature(o, c) }),
   }),
   'take-off': (o) => ({ title: say('press.takeOff', { part: o.needs.part ?? say('press.looseParts') }) }),
   'peel-film': only(say('press.peelProtectiveFilm')),
@@ -196,11 +188,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
         ? say('press.closeMedium')
         : say('press.close', { pressure: pressureWords(c.settings) })),
     done: (o.needs.pass ?? 1) > 1 ? say('press.turnedClosed') : say('common.closed'),
-    caution: isFlatPress(c.press)
-      ? PLATEN
-      : c.press.kind === 'vacuum'
-        ? wordsOfKind(c.press).loadCaution
-        : PINCH,
+    caution: wordsOfKind(c.press).closeCaution,
   }),
   'reach-temperature': (o, c) => ({
     title: say('press.waitFor', { temperature: temperature(o, c) }),

@@ -166,12 +166,12 @@ test('bleed that hides a slip too seldom says so; a rough edge left bare is aske
   );
 });
 
-test('cautions, needed parts and film of every blank of the library are told at the blank', () => {
+test('cautions, needed parts and film of every blank of the library are shown at the blank', () => {
   for (const blank of LIBRARY) {
-    const told = plan({ ...EMPTY, blankId: blank.id }, shop).blank;
-    const text = told.findings.map((f) => english.text(f.text)).join('|');
+    const shown = plan({ ...EMPTY, blankId: blank.id }, shop).blank;
+    const text = shown.findings.map((f) => english.text(f.text)).join('|');
     for (const c of blank.cautions) expect(text).toContain(c);
     if (blank.needs.length > 0) expect(text).toContain(blank.needs.join(', '));
-    expect(told.toPrepare).toHaveLength(blank.takeOff.length + (blank.film ? 1 : 0));
+    expect(shown.toPrepare).toHaveLength(blank.takeOff.length + (blank.film ? 1 : 0));
   }
 });

@@ -19,19 +19,19 @@ export type GoOn = () => boolean;
  * route. Screens have a worker answer instead.
  */
 export function planAnswered(job: Job, shop: Shop, extra: Extra = {}, goOn: GoOn = () => true): Plan {
-  let book: HeatCache = extra.heatCache ?? {};
-  let made = plan(job, shop, { ...extra, heatCache: book });
+  let cache: HeatCache = extra.heatCache ?? {};
+  let made = plan(job, shop, { ...extra, heatCache: cache });
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const wanted = [...(made.heat.model?.wanted ?? []), ...made.inspect.wanted].filter(
-      (q) => isFigure(q) && book[heatKey(q)] === undefined,
+      (q) => isFigure(q) && cache[heatKey(q)] === undefined,
     );
     // What hangs on the start is asked again once it is known: it comes first, alone.
     const first = wanted.filter((q) => q.kind === 'start');
     const now = first.length > 0 ? first : wanted;
     if (now.length === 0) break;
     const answered = now.flatMap((q) => (goOn() ? [[heatKey(q), answerHeat(q)] as const] : []));
-    book = { ...book, ...Object.fromEntries(answered) };
-    made = plan(job, shop, { ...extra, heatCache: book });
+    cache = { ...cache, ...Object.fromEntries(answered) };
+    made = plan(job, shop, { ...extra, heatCache: cache });
   }
   const { model } = made.heat;
   // What only a screen would ask for is not part of an answer.

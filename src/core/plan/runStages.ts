@@ -33,7 +33,7 @@ import type { WrapPlan } from './wrap/wrapPlan';
 
 const NO_ANALYSES: NonNullable<Extra['analyses']> = {};
 const NO_CHECKS: readonly Check[] = [];
-const NO_BOOK: NonNullable<Extra['heatCache']> = {};
+const NO_HEAT_CACHE: NonNullable<Extra['heatCache']> = {};
 
 interface Sizes {
   readonly on: PaperScale;
@@ -214,7 +214,7 @@ function heatOf(stages: Stages, job: Job, shop: Shop, extra: Extra, wrap: WrapPl
     proven: extra.proven,
     log: extra.proven ? NO_LOG : shop.log,
     tried: extra.tried ?? shop.log,
-    book: extra.heatCache ?? NO_BOOK,
+    cache: extra.heatCache ?? NO_HEAT_CACHE,
   });
 }
 
@@ -303,7 +303,7 @@ export function createRunner(remember: Memoizers, on: OnStage = () => undefined)
       ),
       confirmed:
         extra.confirmed ?? (shop.log.length === 0 ? NONE_CONFIRMED : stages.confirmed({ log: shop.log })),
-      book: extra.heatCache ?? NO_BOOK,
+      cache: extra.heatCache ?? NO_HEAT_CACHE,
       pattern,
       face: pattern && stages.face({ pattern }),
       wall,

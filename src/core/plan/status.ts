@@ -20,7 +20,7 @@ export interface JobStatus {
   readonly worst: { readonly level: Level; readonly step: JobStep; readonly text: Message } | null;
 }
 
-/** All of a shop that every job's plan may draw on, as a key; its runs and its log are told job by job. */
+/** All of a shop that every job's plan may draw on, as a key; its runs and its log count job by job. */
 export const shopKey = (shop: Shop, proven: ProvenCounts): string =>
   keyOf([shop.settings, shop.blanks, shop.presses, shop.papers, shop.recipes, proven]);
 

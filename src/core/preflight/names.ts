@@ -57,7 +57,7 @@ function checkLayer(layer: TextLayer, field: string, names: Names, pattern: Patt
   const small = all.filter((m) => m.fitted < 1 && m.overMm <= 0.05);
   const out = runningOut(setting, all);
   const box = (xs: readonly Measured[]) => xs.slice(0, 1).map((m) => setOf(setting, m.text).box);
-  const told = (xs: readonly Measured[]) => some(xs.map((m) => m.text));
+  const listed = (xs: readonly Measured[]) => some(xs.map((m) => m.text));
   const found: Check[] = [];
   if (lacking.length > 0)
     found.push(
@@ -66,7 +66,7 @@ function checkLayer(layer: TextLayer, field: string, names: Names, pattern: Patt
         'blocker',
         say('art.fontHasWantedChoose', {
           value: [...new Set(lacking.flatMap((m) => m.missing))].map((x) => `“${x}”`),
-          lacking: told(lacking),
+          lacking: listed(lacking),
         }),
         box(lacking),
       ),
@@ -76,14 +76,14 @@ function checkLayer(layer: TextLayer, field: string, names: Names, pattern: Patt
       check(
         'names-long',
         'warning',
-        say('art.namesLong', { names: long.length, long: told(long) }),
+        say('art.namesLong', { names: long.length, long: listed(long) }),
         box(long),
         { kind: 'text', label: say('art.shrinkLongNames'), layer: layer.id, text: { overlong: 'fit' } },
       ),
     );
   if (out.length > 0)
     found.push(
-      check('names-safe', 'warning', say('art.namesOut', { names: out.length, out: told(out) }), box(out), {
+      check('names-safe', 'warning', say('art.namesOut', { names: out.length, out: listed(out) }), box(out), {
         kind: 'text',
         label: say('art.moveInside'),
         layer: layer.id,
@@ -92,7 +92,7 @@ function checkLayer(layer: TextLayer, field: string, names: Names, pattern: Patt
     );
   if (small.length > 0)
     found.push(
-      check('names-fitted', 'info', say('art.namesSmall', { names: small.length, small: told(small) })),
+      check('names-fitted', 'info', say('art.namesSmall', { names: small.length, small: listed(small) })),
     );
   return found;
 }

@@ -247,7 +247,7 @@ describe('white, ink, dark rims, clear parts and fine lines', () => {
     expect(marked[0]?.width).toBeCloseTo(20.6, 6);
     expect(marked[0]?.height).toBeCloseTo(10.6, 6);
   });
-  test('not analysed yet, a tinted blank is told in general, once, of the lowest picture', () => {
+  test('not analysed yet, a tinted blank is shown in general, once, of the lowest picture', () => {
     expect(level(found(placed(), TINTED), 'tint')).toBe('info');
     expect(found(placed())).toEqual([]);
     expect(found(placed(), { ...TINTED, placedLayers: [{ ...placed(), id: 'under' }, placed()] })).toEqual(

@@ -83,7 +83,7 @@ describe('what a picture leaves bare', () => {
     for (const r of strips) expect(Math.min(r.width, r.height)).toBeCloseTo(9, 1);
   });
 
-  test('short of the bleed only: a lesser thing, told by how much', () => {
+  test('short of the bleed only: a lesser thing, reported by how much', () => {
     const c = one(moved(margin / 2, 0), 'bleed');
     expect(inEnglish(said(c))).toContain(`${(margin / 2).toFixed(1)} at the left end`);
     expect(ids(moved(margin / 2, 0))).not.toContain('bare');
@@ -105,7 +105,7 @@ describe('what a picture leaves bare', () => {
     expect(after.art.layers[0]).toMatchObject({ flip: { across: true, down: false } });
   });
 
-  test('fitted on purpose: told as a note', () => {
+  test('fitted on purpose: reported as a note', () => {
     const narrow = { widthPx: 1200, heightPx: 2400 };
     const job = withArt({
       layers: [layer({ placement: { base: 'fit', scale: 1, dxMm: 0, dyMm: 0, rotationDeg: 0 } }, narrow)],
@@ -144,7 +144,7 @@ describe('what pixels show, at its place', () => {
     expect(c.text.values?.share).toMatchObject({ value: expect.closeTo(20 / 480, 9) as number });
   });
 
-  test('heavy ink beyond the bleed prints nowhere and is not told', () => {
+  test('heavy ink beyond the bleed prints nowhere and is not reported', () => {
     const offLeft = look((col) => (col < 6 ? { inkPct: 320 } : {}));
     const job = moved(-bleed.width * 0.75, 0, 2);
     // Twice as large and moved left by three quarters of the wrap: its left quarter has left the paper.
@@ -180,7 +180,7 @@ describe('what pixels show, at its place', () => {
     expect(c.at[0]?.height).toBeCloseTo(bleed.height / 20, 1);
     expect(c.at[0]?.y).toBeCloseTo(bleed.y, 1);
     expect(said(c)).toMatch(/^A clear frame/);
-    // Holes are not told beside the frame they are.
+    // Holes are not reported beside the frame they are.
     expect(ids(moved(0, 0), { p: framed })).not.toContain('clear');
   });
 
@@ -232,7 +232,7 @@ describe('text', () => {
   const words = (text: string, over = {}, job = TUMBLERS) =>
     withArt({ layers: [textLayer('w', text, { along: 'line', capHeightMm: 8, ...over })] }, job);
 
-  test('letters the face lacks stop, each told once', () => {
+  test('letters the face lacks stop, each named once', () => {
     const c = one(words('Łódź Ł'), 'letters');
     expect(c.level).toBe('blocker');
     expect(said(c).match(/“Ł”/g)).toHaveLength(1);

@@ -151,7 +151,7 @@ describe('a names list', () => {
     expect(c?.level).toBe('blocker');
     expect(text(c)).toMatch(/“Ł”.*“Łucja”/);
   });
-  test('too long is told; with room given, set smaller', () => {
+  test('too long is reported; with room given, set smaller', () => {
     const long = ['Amaro', 'Bartholomew Abernethy-Okonkwo of Dry Fork'];
     expect(inEnglish(text(found(list(long, { mostMm: 60, overlong: 'flag' }), 'names-long')))).toMatch(
       /1 name too long/,

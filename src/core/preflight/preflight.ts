@@ -89,7 +89,7 @@ function pictureNames(c: CheckInput): readonly Check[] {
   });
 }
 
-/** Ids told apart where the same thing is found of several layers. */
+/** Ids distinguished where the same thing is found of several layers. */
 function unique(checks: readonly Check[]): readonly Check[] {
   const seen = new Map<string, number>();
   return checks.map((c) => {
@@ -99,7 +99,7 @@ function unique(checks: readonly Check[]): readonly Check[] {
   });
 }
 
-/** All that can be told before ink is spent, worst first. */
+/** All that can be found before ink is spent, worst first. */
 export function preflight(c: CheckInput): readonly Check[] {
   const none = c.art.layers.length === 0 ? [check('none', 'blocker', say('art.addPictureSomeText'))] : [];
   const found = [

@@ -9,6 +9,8 @@ export const FLAT_PRESS: PressKindOf<FlatPress> = {
   ...CLOSING_PRESS,
   label: say('shop.flatPress'),
   heats: 'flat',
+  padMm: (p) => p.padMm,
+  words: { ...CLOSING_PRESS.words, closeCaution: say('press.cautionPlaten') },
   takes: isFlat,
   ranges: [
     {

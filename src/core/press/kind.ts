@@ -1,7 +1,7 @@
-import type { Message } from '../message/message';
+import type { Message, Quantity, Value } from '../message/message';
 import type { Blank, Material } from '../shop/blank';
 import type { Peel, Pressure } from '../shop/heatSettings';
-import type { TimerStart } from '../shop/press';
+import type { Oven, TimerStart } from '../shop/press';
 
 /** How heat reaches the paper: from a mat round it, from a platen on it, or from hot air on all sides. */
 export type HeatKind = 'wrap' | 'flat' | 'oven';
@@ -18,6 +18,22 @@ export interface KindRange {
   readonly note: Message;
 }
 
+/** What goes over a wrapped blank in the press: as the shop holds its wraps, or what the press itself needs. */
+export type OverWrap = 'as the shop holds' | 'nothing' | Oven['hold'];
+
+/** What is said of a press that is a heated chamber. */
+export interface ChamberWords {
+  readonly load: (blank: Blank, pieces: number) => Message;
+  readonly heatUp: (temperature: Value) => Message;
+  /** Clear space round every piece. */
+  readonly spacing: (gap: Quantity) => Message;
+  readonly tooTall: (of: {
+    readonly press: string;
+    readonly inside: Quantity;
+    readonly tall: Quantity;
+  }) => Message;
+}
+
 /** Everything that sets one kind of press apart. A kind is added by one such object: the types name every place that asks for more. */
 export interface PressKindOf<P> {
   readonly label: Message;
@@ -32,6 +48,9 @@ export interface PressKindOf<P> {
   readonly restingC: (press: P) => number | null;
   /** Sheets of waste paper usual between heater and print. */
   readonly usualWasteSheets: number;
+  /** Soft pad or membrane between heater and piece, mm. */
+  readonly padMm: (press: P) => number;
+  readonly overWrap: (press: P, pressure: Pressure) => OverWrap;
   /** What presses a wrap to its wall whatever a hand chooses; null where a lever or a latch does. */
   readonly holds: (press: P, blank: Blank) => Pressure | null;
   readonly ranges: readonly KindRange[];
@@ -41,5 +60,12 @@ export interface PressKindOf<P> {
     readonly off: Message;
     readonly check: Message | null;
     readonly loadCaution: Message;
+    /** What to mind when it is closed. */
+    readonly closeCaution: Message;
   };
+}
+
+/** A kind that is a heated chamber. */
+export interface ChamberKindOf<P> extends PressKindOf<P> {
+  readonly chamber: ChamberWords;
 }

@@ -1,9 +1,16 @@
 import type { Message } from '../message/message';
 import type { Blank } from '../shop/blank';
 import type { Pressure } from '../shop/heatSettings';
-import { PRESS_KINDS, type Press, type PressKind, type PressOf, type TimerStart } from '../shop/press';
+import {
+  PRESS_KINDS,
+  type Chamber,
+  type Press,
+  type PressKind,
+  type PressOf,
+  type TimerStart,
+} from '../shop/press';
 import { FLAT_PRESS } from './flat';
-import type { HeatKind, KindRange, PressKindOf } from './kind';
+import type { ChamberKindOf, ChamberWords, HeatKind, KindRange, OverWrap, PressKindOf } from './kind';
 import { MUG_PRESS } from './mug';
 import { OVEN } from './oven';
 import { TUMBLER_PRESS } from './tumbler';
@@ -18,6 +25,11 @@ export const KINDS: { readonly [K in PressKind]: PressKindOf<PressOf<K>> } = {
   vacuum: VACUUM_PRESS,
 };
 
+const CHAMBERS: { readonly [K in Chamber['kind']]: ChamberKindOf<PressOf<K>> } = {
+  oven: OVEN,
+  vacuum: VACUUM_PRESS,
+};
+
 /** The kind of a press, for a press of that kind: what TypeScript cannot follow from a key to its value. */
 const kindOf = <P extends Press>(press: P): PressKindOf<P> => KINDS[press.kind] as unknown as PressKindOf<P>;
 
@@ -28,6 +40,10 @@ export const timesItself = (press: Press): boolean => kindOf(press).timesItself(
 export const restingOf = (press: Press): number | null => kindOf(press).restingC(press);
 export const usualWasteSheets = (press: Press): number => kindOf(press).usualWasteSheets;
 export const heldBy = (press: Press, blank: Blank): Pressure | null => kindOf(press).holds(press, blank);
+export const padMmOf = (press: Press): number => kindOf(press).padMm(press);
+export const overWrap = (press: Press, pressure: Pressure): OverWrap =>
+  kindOf(press).overWrap(press, pressure);
+export const chamberWords = (press: Chamber): ChamberWords => CHAMBERS[press.kind].chamber;
 export const wordsOfKind = (press: Press): PressKindOf<Press>['words'] => kindOf(press).words;
 
 /** Something of every kind, by its id. */

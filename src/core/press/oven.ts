@@ -1,12 +1,12 @@
 import { say } from '../message/message';
 import { isBarrel, isRound } from '../shop/blank';
 import type { Oven } from '../shop/press';
-import type { PressKindOf } from './kind';
+import type { ChamberKindOf } from './kind';
 
 const HELD = { sleeve: 'sleeve', 'shrink film': 'film', 'wound tape': 'tape' } as const;
 
 /** Heats all round in one pass; a sleeve, shrink film or wound tape holds the paper. */
-export const OVEN: PressKindOf<Oven> = {
+export const OVEN: ChamberKindOf<Oven> = {
   label: say('shop.oven'),
   heats: 'oven',
   takes: () => true,
@@ -14,6 +14,8 @@ export const OVEN: PressKindOf<Oven> = {
   timesItself: () => false,
   restingC: () => null,
   usualWasteSheets: 0,
+  padMm: () => 0,
+  overWrap: (p, pressure) => (pressure === 'tape' ? 'wound tape' : p.hold),
   // A barrel is wound, whatever the oven is used for otherwise.
   holds: (p, blank) => (isRound(blank) && !isBarrel(blank) ? HELD[p.hold] : null),
   words: {
@@ -21,6 +23,18 @@ export const OVEN: PressKindOf<Oven> = {
     off: say('press.ovenOffDoorAjar'),
     check: say('press.rackWhileHeatsNever'),
     loadCaution: say('press.ovenDecoratesNeverCooks'),
+    closeCaution: say('press.cautionPinch'),
+  },
+  chamber: {
+    load: (blank, pieces) =>
+      isBarrel(blank)
+        ? say('press.barrelOnRack', { pieces })
+        : isRound(blank)
+          ? say('press.uprightIntoOven', { pieces })
+          : say('press.flatOnRack', { pieces }),
+    heatUp: (temperature) => say('press.heatOvenRack', { temperature }),
+    spacing: (airGap) => say('heat.clearAirAllRound', { airGap }),
+    tooTall: ({ inside, tall }) => say('heat.ovenInsideWrapAlone', { insideHeight: inside, tall }),
   },
   ranges: [
     {

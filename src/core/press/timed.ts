@@ -13,11 +13,14 @@ export const CLOSING_PRESS: Omit<PressKindOf<Timed>, 'label' | 'heats' | 'takes'
   timesItself: (p) => p.timer !== 'by-hand',
   restingC: (p) => p.restingC,
   usualWasteSheets: 1,
+  padMm: () => 0,
+  overWrap: () => 'as the shop holds',
   holds: () => null,
   words: {
     shut: null,
     off: say('press.pressOffLeftOpen'),
     check: null,
     loadCaution: say('press.heaterHotGloves'),
+    closeCaution: say('press.cautionPinch'),
   },
 };

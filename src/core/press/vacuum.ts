@@ -1,13 +1,13 @@
 import { isBarrel } from '../shop/blank';
 import { say } from '../message/message';
 import type { VacuumPress } from '../shop/press';
-import type { PressKindOf } from './kind';
+import type { ChamberKindOf } from './kind';
 
 /**
  * A heated chamber in which a membrane is drawn down over several pieces at once. Its ranges follow
  * from the heat model and the doses coatings bear in an oven: estimates of our own, wide, and to be tested.
  */
-export const VACUUM_PRESS: PressKindOf<VacuumPress> = {
+export const VACUUM_PRESS: ChamberKindOf<VacuumPress> = {
   label: say('shop.vacuumPress'),
   heats: 'oven',
   // A wound barrel needs no membrane, and one over its open ends would be drawn in.
@@ -16,12 +16,21 @@ export const VACUUM_PRESS: PressKindOf<VacuumPress> = {
   timesItself: (p) => p.timer !== 'by-hand',
   restingC: () => null,
   usualWasteSheets: 0,
+  padMm: (p) => p.membraneMm,
+  overWrap: () => 'nothing',
   holds: () => 'membrane',
   words: {
     shut: say('press.closeLidDrawVacuum'),
     off: say('press.vacuumPressOffLidOpen'),
     check: say('press.membraneCleanWhole'),
     loadCaution: say('press.chamberHotGloves'),
+    closeCaution: say('press.chamberHotGloves'),
+  },
+  chamber: {
+    load: (_, pieces) => say('press.onTray', { pieces }),
+    heatUp: (temperature) => say('press.heatChamberLidClosed', { temperature }),
+    spacing: (gap) => say('heat.membraneReachesBetween', { gap }),
+    tooTall: (of) => say('heat.chamberTooLow', of),
   },
   ranges: [
     {

@@ -278,7 +278,7 @@ describe('readings taken together', () => {
     expect(place(['300']).items.map((i) => i.odd)).toEqual([false]);
   });
 
-  test('what is rounded alike is told apart only for circumferences of one width', () => {
+  test('what is rounded alike is distinguished only for circumferences of one width', () => {
     const sources = (p: PlaceSpec, sameWidth: boolean) =>
       Object.keys(readPlace(p, [reading('231'), reading('231')], { ...ALONE, sameWidth }).value?.parts ?? {});
     expect(sources(CIRCUMFERENCE, true)).toContain('rounding: soft tape');

@@ -4,7 +4,7 @@ import { exact, plus, scaled, type Uncertain } from '../figures/uncertain';
 import type { Method } from '../job/job';
 
 /**
- * How far one hand's readings of one thing scatter, standard deviation in mm as read. What a bench finds on repeating itself; a job's
+ * How far one hand's readings of one thing scatter, standard deviation in mm as read. What a shop finds on repeating itself; a job's
  * own repeats outweigh it as they come in.
  */
 const HAND_SCATTER_MM: Readonly<Record<Method, number>> = {
@@ -16,7 +16,7 @@ const HAND_SCATTER_MM: Readonly<Record<Method, number>> = {
   'maker’s figure': 0,
 };
 /**
- * Hands a bench may have, as multiples of the usual scatter, and how many in a hundred are like that. With few repeats the usual hand is
+ * Readers a shop may have, as multiples of the usual scatter, and how many in a hundred are like that. With few repeats the usual hand is
  * believed; from `SPEAK_FROM` free repeats on these weights hold in full, and what was read decides.
  */
 const HANDS: readonly (readonly [number, number])[] = [

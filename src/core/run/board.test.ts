@@ -66,7 +66,7 @@ describe('what a press needs', () => {
     ]);
   });
 
-  test('where nothing is left for a press, no next load is told of', () => {
+  test('where nothing is left for a press, no next load is shown', () => {
     const a = lane(on('a', 2, 0), 20);
     const kinds = (more: boolean) => handTasks([a], AS_PLANNED, () => more).map((t) => t.operation.kind);
     expect(kinds(true)).toEqual(['turn', 'close', 'peel', 'load']);

@@ -1,6 +1,6 @@
 /*
  * The clock a shop runs by. A browser has two: one on the wall, which anybody may set, and one that only counts. Between them a changed clock
- * is told from time that passed. Times ms.
+ * is distinguished from time that passed. Times ms.
  */
 
 /** What the shop's clock was last known to be: its own time, and the wall's at that moment. */

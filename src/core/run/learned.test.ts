@@ -22,7 +22,7 @@ const usualS = (steps: readonly TimedStep[], pressId = 'p', by: string | null = 
   paceFrom(steps)(LOAD, pressId, by).usualS;
 
 describe('how long a step takes here', () => {
-  test('before anything is seen it is as planned, with the spread of nine in ten benches', () => {
+  test('before anything is seen it is as planned, with the spread of nine in ten shops', () => {
     const { usualS: s, logSd } = paceFrom([])(LOAD, 'p', null);
     expect(s).toBe(20);
     // 0.8 and 1.4 of the plan stand 2 × 1.645 standard deviations apart.

@@ -8,7 +8,7 @@ import type { RunState } from './run';
 const ROOM_C = 22;
 /** Shorter waits between two loads are part of every load. */
 const SHORTEST_S = 60;
-/** Less than this to be back is nothing to tell. */
+/** Less than this to be back is nothing to report. */
 const LEAST_BACK_S = 10;
 
 /** What a press that fell back towards its resting temperature while it stood open costs. */
@@ -34,7 +34,7 @@ function openedAt(state: RunState): number | null {
 
 /**
  * A press with a resting temperature lets go of its working one when it is opened. It cools as one body through its open face (Newton's law,
- * Incropera ch. 5) no further than to rest, and is brought back by what its heater has left over. Null where there is nothing to tell: it
+ * Incropera ch. 5) no further than to rest, and is brought back by what its heater has left over. Null where there is nothing to report: it
  * holds its temperature, is closed, or was opened just now.
  */
 export function leftOpen(run: Run, state: RunState, nowMs: number): LeftOpen | null {

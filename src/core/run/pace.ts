@@ -22,7 +22,7 @@ export interface TimedStep {
   readonly at: number;
 }
 
-/** The planned time counts as so many steps seen; its spread is what nine in ten benches need (`operation`). */
+/** The planned time counts as so many steps seen; its spread is what nine in ten shops need (`operation`). */
 const PRIOR_WEIGHT = 2;
 /** Each newer step of its kind halves what an older one counts after so many. */
 const HALF_LIFE = 20;
@@ -132,7 +132,7 @@ export function paceFrom(steps: readonly TimedStep[]): PaceOf {
     const found = known.get(key);
     if (found) return found;
     const own = byKind.get(o.kind) ?? [];
-    // Nobody taps when a piece is being readied: whoever is quick at the press is quick there.
+    // Nobody taps when a piece is being readied: anyone who is quick at the press is quick there.
     const asHands = own.length === 0 && o.resource === 'hands';
     const seenSteps = asHands ? byHand : own;
     const values = seenSteps.map((s, age): Weighed => ({

@@ -47,7 +47,7 @@ test('a spoiled piece is reprinted, by its name, until it comes out good in a la
   expect(jobPieces(renamed, states(first)).reprints).toEqual([]);
 });
 
-test('runs that did not tell their pieces apart take theirs off from the first', () => {
+test('runs that did not distinguish their pieces take theirs off from the first', () => {
   const old = { ...run(taps(2 * CYCLE.length), 6), id: 'old' };
   expect(numbers(jobPieces(pieces(6), states(old)).left)).toEqual([3, 4, 5, 6]);
 });
@@ -67,7 +67,7 @@ test('blanks left: those counted less all that went through since, good or not',
   expect(blanksLeft(states(queued(ALL)))).toBeNull();
 });
 
-test('presses keep their numbers while others are done and begun again, and start afresh another day', () => {
+test('presses keep their numbers while others are done and begun again, and start from the start another day', () => {
   const at = (id: string, press: string, startedAt: number, ended = false): Run =>
     queued(ALL, 1, {
       id,
@@ -102,7 +102,7 @@ test('pieces still to come are what the presses that are on will take, each once
   expect(toCome(states(spoiled))).toBe(4);
 });
 
-test('a record read again is folded on; one that was begun or went otherwise is folded afresh', () => {
+test('a record read again is folded on; one that was begun or went otherwise is folded from the start', () => {
   const run = queued(ALL, 1, { id: 'same', events: load(ALL.slice(1, 2)) });
   expect(withState(run).state).toEqual(foldRun(run));
   const more = { ...run, events: [...run.events, done('load', 50)] };

@@ -21,7 +21,7 @@ const folded: Lru<string, Folded> = createLru(KEPT);
 const piecesOf = (e: RunEvent): readonly RunPiece[] | undefined =>
   e.kind === 'lay' ? e.pieces : 'next' in e ? e.next : undefined;
 
-/** What tells two events apart, read off as quickly as folding them: kind, moment, operation, pieces. */
+/** What distinguishes two events, read off as quickly as folding them: kind, moment, operation, pieces. */
 function sameEvent(a: RunEvent | undefined, b: RunEvent): boolean {
   if (a?.kind !== b.kind || a.at !== b.at) return false;
   const step = 'operationId' in a ? a.operationId : '';
@@ -95,7 +95,7 @@ interface Known {
   readonly spoiled: ReadonlyMap<string, SpoiledWhy | null>;
 }
 
-/** What runs that tell their pieces apart say of each. */
+/** What runs that distinguish their pieces say of each. */
 function knownFrom(runs: readonly RunWithState[]): Known {
   const apart = runs.filter((r) => r.run.queue);
   return {
@@ -114,7 +114,7 @@ export function freePieces(of: readonly RunPiece[], runs: readonly RunWithState[
 }
 
 /**
- * Counts over the runs of a job. Good pieces that are no longer on the list, and those of runs that did not tell theirs apart, count as the
+ * Counts over the runs of a job. Good pieces that are no longer on the list, and those of runs that did not distinguish theirs, count as the
  * first of what is left: somebody has them.
  */
 export function jobPieces(all: readonly RunPiece[], runs: readonly RunWithState[]): JobPieces {

@@ -33,7 +33,7 @@ export interface FoldedRun {
   readonly state: RunState;
   /** The states before, for taking back. */
   readonly past: Chain<RunState>;
-  /** The newest moment any event told of: time does not run backwards, whatever a clock was set to. */
+  /** The newest moment of any event: time does not run backwards, whatever a clock was set to. */
   readonly lastAt: number;
   /** How many events were taken in. */
   readonly events: number;
@@ -338,7 +338,7 @@ export function stepClock(run: Run, state: RunState, nowMs: number): StepClock {
   return { elapsedS, leftS, up: leftS !== null && leftS <= 0 };
 }
 
-/** How long after it is set down a piece can be touched, s, at the slowest: what a person is told to wait. */
+/** How long after it is set down a piece can be touched, s, at the slowest: how long a person should wait. */
 export const touchSafeAfterS = (run: Pick<Run, 'operations'>): number =>
   ofStage(run.operations, 'after').reduce((s, o) => Math.max(s, o.spreadS[1]), 0);
 

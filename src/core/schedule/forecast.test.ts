@@ -61,7 +61,7 @@ describe('when it will be finished', () => {
     expect(forecast([], AS_PLANNED, left)).toEqual({ usualS: 0, ninetyS: 0, runs: {} });
   });
 
-  test('of two jobs each is told of by itself, and all is done with the later of them', () => {
+  test('of two jobs each is shown by itself, and all is done with the later of them', () => {
     const a = lane(on('a', 2, 0), 0);
     const b = lane(on('b', 0, 0), 0);
     const { runs, usualS } = forecast([a, b], AS_PLANNED, none);

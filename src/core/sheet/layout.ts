@@ -150,7 +150,7 @@ interface Try {
   readonly left: number;
 }
 
-/** Sheets of a nest, alike ones told once. Null where it has not been found yet. */
+/** Sheets of a nest, alike ones once. Null where it has not been found yet. */
 function fillAll(input: LayoutInput, room: Room, find: Find): Try | null {
   const shapes = input.parts.map((p) => shapeOf(p, input.mirror, p.pieces));
   const area = nestArea(room, input);

@@ -35,7 +35,7 @@ export interface LayoutOverrides extends Partial<Omit<LayoutInput, 'parts' | 'ma
   readonly marginMm?: number;
 }
 
-/** One wrap laid on A3 unless told otherwise. */
+/** One wrap laid on A3 unless stated otherwise. */
 export const layoutInput = (
   pattern: Pattern,
   { pieces = 1, marginMm = 3, ...over }: LayoutOverrides = {},

@@ -3,7 +3,7 @@ import * as z from 'zod/mini';
 import { quoteSchema } from './quote';
 import { movementSchema, stockItemSchema } from './stock';
 
-/** What a shop keeps that no plan of a job draws on: its shelf and its quotes. */
+/** What a shop keeps that no plan of a job draws on: its stock and its quotes. */
 export const stockAndQuotesSchema = z.strictObject({
   items: z.array(stockItemSchema).check(z.maxLength(5000)),
   movements: z.array(movementSchema).check(z.maxLength(500_000)),

@@ -3,7 +3,7 @@ import { rule } from '../basics/rule';
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 
-/** Shared field schemas. Limits are wide enough for any bench and narrow enough to catch a slip. */
+/** Shared field schemas. Limits are wide enough for any shop and narrow enough to catch a slip. */
 export const idSchema = z
   .string()
   .check(z.regex(/^[a-z0-9][a-z0-9-]{0,63}$/, rule('fields.idLettersDigitsDashes')));

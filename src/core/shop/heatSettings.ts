@@ -17,7 +17,7 @@ export const PEELS = ['hot', 'warm', 'cold', 'quench'] as const;
 export type Peel = (typeof PEELS)[number];
 export type Pressure = (typeof PRESSURES)[number];
 
-/** Everything the press needs to be told, and what the hands do between passes. Temperatures °C, times s. */
+/** Every setting of the press, and what the hands do between passes. Temperatures °C, times s. */
 export const heatSettingsSchema = z.strictObject({
   platenC: z.number().check(z.gte(100), z.lte(260)),
   dwellS: z.number().check(z.gte(1), z.lte(7200)),

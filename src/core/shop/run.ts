@@ -95,7 +95,7 @@ export const runSchema = z.strictObject({
   startedAt: momentSchema,
   /** Pieces this run was begun for. */
   pieces: z.int().check(z.gte(1), z.lte(MOST_PIECES)),
-  /** Which they are, in the order they go in; null in runs of before pieces were told apart. Another press may take some of them. */
+  /** Which they are, in the order they go in; null in runs of before pieces were distinguished. Another press may take some of them. */
   queue: z.nullable(z.array(runPieceSchema).check(z.minLength(1), z.maxLength(MOST_PIECES))),
   /** Blanks that lay ready when it was begun; null where nobody counted. */
   blanks: z.nullable(z.int().check(z.gte(0), z.lte(MOST_PIECES))),

@@ -14,7 +14,7 @@ const MOST = 1_000_000;
 const amount = z.number().check(z.gte(-MOST), z.lte(MOST));
 const lotSchema = z.string().check(z.maxLength(40, rule('fields.keepLotUnder40')));
 
-/** A thing the shop keeps on its shelf, and how it is bought. */
+/** A thing the shop keeps in stock, and how it is bought. */
 export const stockItemSchema = z.strictObject({
   id: idSchema,
   kind: z.enum(STOCK_KINDS),

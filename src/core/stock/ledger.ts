@@ -126,7 +126,7 @@ export function countedLines(
   ];
 }
 
-/** What pieces of a run have left the shelf so far, and what its state says should have. */
+/** What pieces of a run have left the stock so far, and what its state says should have. */
 export interface RunCounts {
   readonly good: number;
   readonly spoiled: number;

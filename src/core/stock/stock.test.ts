@@ -116,7 +116,7 @@ describe('a run', () => {
       { itemId: 'mug', at: (made += 1), jobId: 'j', lot: 'L8', runId: 'r', newId: id },
     ),
   ];
-  test('takes its pieces off the shelf once, however often it is looked at', () => {
+  test('takes its pieces from stock once, however often it is looked at', () => {
     let own = follow([], 3, 1);
     own = follow(own, 3, 1);
     own = follow(own, 5, 1);

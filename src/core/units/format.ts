@@ -50,7 +50,7 @@ export function inchFraction(inches: number, denominator: number): string {
 export const toFahrenheit = (c: number): number => (c * 9) / 5 + 32;
 export const toCelsius = (f: number): number => ((f - 32) * 5) / 9;
 
-/** Bench time: seconds below 100, then m:ss, then hours and minutes. */
+/** Press time: seconds below 100, then m:ss, then hours and minutes. */
 export function formatDuration(s: number): { number: string; unit: string } {
   const whole = Math.max(0, Math.round(s));
   if (whole < 100) return { number: String(whole), unit: 's' };

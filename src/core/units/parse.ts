@@ -93,7 +93,7 @@ const unreadable = (text: string, where: Message | string): Result<never> =>
   fail(say('fields.cannotReadLength', { text: text.slice(0, 24) }), where, WAY_OUT);
 
 /**
- * A length as people write it on a bench note: `8 3/8`, `8-3/8"`, `8⅜`, `213`, `21.3 cm`, `21,3 cm`, `1.25 m`, `2' 3 1/2"`.
+ * A length as people write it on a note: `8 3/8`, `8-3/8"`, `8⅜`, `213`, `21.3 cm`, `21,3 cm`, `1.25 m`, `2' 3 1/2"`.
  * A bare fraction is in inches; any other bare number is in `bareUnit`. Returns a positive length in mm.
  */
 export function parseLength(

@@ -46,7 +46,7 @@ test('Celsius to Fahrenheit and back; water freezes and boils where it does', ()
   );
 });
 
-test('bench time: seconds as long as one counts them, then minutes as a press shows them, then hours', () => {
+test('press time: seconds as long as one counts them, then minutes as a press shows them, then hours', () => {
   expect(formatDuration(70)).toEqual({ number: '70', unit: 's' });
   expect(formatDuration(99.4)).toEqual({ number: '99', unit: 's' });
   expect(formatDuration(100)).toEqual({ number: '1:40', unit: 'min' });

@@ -22,11 +22,11 @@ export function closingError(closing: Uncertain, seamMethod: SeamMethod, print: 
     measured(0, print.scaleU * closing.value, 'print scale'),
     measured(0, print.shrinkU * closing.value, 'shrinkage'),
   );
-  const atBench = plus(circumference, printed);
+  const atSeam = plus(circumference, printed);
   // Printed over and trimmed on the blank, knife and hand no longer decide whether it reaches.
-  if (seamMethod === 'over') return atBench;
+  if (seamMethod === 'over') return atSeam;
   return plus(
-    plus(atBench, measured(0, uniformU(KNIFE_HALF_WIDTH_MM), 'trim')),
+    plus(atSeam, measured(0, uniformU(KNIFE_HALF_WIDTH_MM), 'trim')),
     measured(0, uniformU(PLACING_HALF_WIDTH_MM), PLACEMENT),
   );
 }

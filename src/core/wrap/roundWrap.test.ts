@@ -137,7 +137,7 @@ test('trimming on the blank takes the knife and the hand out of the error', () =
   expect(standardU(butt)).toBeGreaterThan(standardU(over));
 });
 
-test('a worse tape asks for more printed over, within what a bench can trim', () => {
+test('a worse tape asks for more printed over, within what a shop can trim', () => {
   const amount = (u: number) => {
     const circumference = measured(230, u, 'reading: circumference');
     return sizeRoundWrap(

@@ -16,7 +16,7 @@ export const WALL: RoundShape = {
   exclusionZones: [],
 };
 
-/** A wrap of a straight wall 230 mm round and 190 mm tall unless told otherwise. */
+/** A wrap of a straight wall 230 mm round and 190 mm tall unless stated otherwise. */
 export const wrapInput = (over: Partial<RoundWrapInput> = {}): RoundWrapInput => ({
   circumferenceTop: exact(230),
   circumferenceFoot: exact(230),

@@ -33,7 +33,7 @@ export function OutlineFile({ drawn, onDrawn }: Props) {
   const [problem, setProblem] = useState<Problem | null>(null);
   const [asking, setAsking] = useState<SvgOutline | null>(null);
   const [widthText, setWidthText] = useState('');
-  const [told, setTold] = useState<string | null>(null);
+  const [shown, setShown] = useState<string | null>(null);
 
   const keep = async (svg: SvgOutline, widthMm: number) => {
     const { outlineAt } = await reader();
@@ -51,7 +51,7 @@ export function OutlineFile({ drawn, onDrawn }: Props) {
     const kept =
       outline.points.length + holes.reduce((n, h) => n + (h.form === 'drawn' ? h.points.length : 0), 0);
     const left = svg.ignored.length > 0 ? t('blank.leftOut', { ignored: svg.ignored }) : '';
-    setTold(
+    setShown(
       t('blank.cornersBecameNoneMoved', {
         cornersBefore: svg.cornersBefore,
         kept,
@@ -63,7 +63,7 @@ export function OutlineFile({ drawn, onDrawn }: Props) {
   };
 
   const open = async (file: File) => {
-    setTold(null);
+    setShown(null);
     const { readSvgOutline, naturalWidthMm } = await reader();
     const text = await readText(file, MOST_OUTLINE_BYTES, say('blank.simplifyDrawingExportOnly'));
     const read = text.ok ? readSvgOutline(text.value) : text;
@@ -89,10 +89,10 @@ export function OutlineFile({ drawn, onDrawn }: Props) {
         <FileButton label={t('common.outlineFile')} accept=".svg,image/svg+xml" onFile={(f) => void open(f)}>
           <FileUp size={16} aria-hidden /> {t('blank.outlineFromSvgFile')}
         </FileButton>
-        {drawn && !told && <span className="text-fine text-soft">{t('blank.hasOutlineFromDrawing')}</span>}
-        {told && (
+        {drawn && !shown && <span className="text-fine text-soft">{t('blank.hasOutlineFromDrawing')}</span>}
+        {shown && (
           <p role="status" className="text-fine text-soft">
-            {told}
+            {shown}
           </p>
         )}
       </div>

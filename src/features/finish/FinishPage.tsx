@@ -226,10 +226,10 @@ function Packed({ packed, good, total, byHand, onPack }: PackedProps) {
   );
 }
 
-/** Parts the pieces still need, against what lies on the shelf. */
+/** Parts the pieces still need, against what lies in stock. */
 function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number }) {
   const t = useWords();
-  const shelf = useLiveQuery(() => loadStock(), []);
+  const stock = useLiveQuery(() => loadStock(), []);
   if (parts.length === 0) return null;
   return (
     <section aria-label={t('common.parts')}>
@@ -237,7 +237,7 @@ function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number
       <ul>
         {parts.map(({ part, count }) => {
           const wanted = pieces * count;
-          const on = shelf?.find(
+          const on = stock?.find(
             (x) => x.item.kind === 'part' && x.item.name.toLowerCase() === part.toLowerCase(),
           );
           const short = on && on.balance.onHand < wanted;
@@ -245,7 +245,7 @@ function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number
             <li key={part} className="flex justify-between gap-3 border-b border-rule py-1.5">
               <span className="first-letter:uppercase">{part}</span>
               <span className={`font-label font-semibold ${short ? 'text-act-deep' : ''}`}>
-                {!shelf
+                {!stock
                   ? '…'
                   : on
                     ? t('finish.inStock', {

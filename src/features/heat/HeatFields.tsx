@@ -179,7 +179,7 @@ function TimerChoice() {
   };
   const choose = (timerStart: TimerStart) => {
     if (timerStart === s.timerStart) return;
-    // A time the model chose is chosen again; one that was set or proven is told the other way.
+    // A time the model chose is chosen again; one that was set or proven is given the other way.
     const same = originOf.dwellS === 'estimated' || !outcome ? null : byTimer(s, outcome, timerStart);
     edit((j) => ({
       ...j,

@@ -126,8 +126,8 @@ function Chart({ width, height, tried, units }: ChartProps) {
 }
 
 /**
- * The usual range as this timer tells it. It is told from closing: for a timer that starts at temperature the climb comes off, since those who
- * use one and those who use the other press alike. Ovens are told at temperature from the start.
+ * The usual range on this timer. It counts from closing: for a timer that starts at temperature the climb comes off, since those who
+ * use one and those who use the other press alike. For ovens it counts at temperature from the start.
  */
 function usualBox({ range, settings: s }: ChosenHeat, o: HeatOutcome | null) {
   if (!range || range.press === 'oven' || s.timerStart === 'from-closing') return range;

@@ -8,7 +8,7 @@ import { nextLot, poorLot } from '@/core/stock/ledger';
 import { loadStock } from '@/data/stock';
 import { useJob } from '../job/jobContext';
 
-/** The lot the blanks are of: those on the shelf are offered, and what is known against one is said. */
+/** The lot the blanks are of: those in stock are offered, and what is known against one is said. */
 export function LotField({ className }: { className: string }) {
   const t = useWords();
   const { job, edit } = useJob();

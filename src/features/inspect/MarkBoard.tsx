@@ -34,10 +34,10 @@ interface Props {
 }
 
 const WIDE = '(min-width: 1280px)';
-const watchWide = (told: () => void): (() => void) => {
+const watchWide = (notify: () => void): (() => void) => {
   const query = window.matchMedia(WIDE);
-  query.addEventListener('change', told);
-  return () => query.removeEventListener('change', told);
+  query.addEventListener('change', notify);
+  return () => query.removeEventListener('change', notify);
 };
 /** There is room beside the drawing. */
 const useWide = (): boolean =>

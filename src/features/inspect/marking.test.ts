@@ -62,7 +62,7 @@ test('every fault has a place of its own by key, and its key', () => {
   expect(faultByKey('u')).toBeNull();
 });
 
-test('marks past the edge of a face measured again are told', () => {
+test('marks past the edge of a face measured again are reported', () => {
   const mark = { id: 'm', fault: 'ghost', severity: 1, side: 'front', piece: null } as const;
   expect(offFace([{ ...mark, place: { kind: 'point', xMm: 260, yMm: 5 } }], FACE)).toHaveLength(1);
   expect(offFace([{ ...mark, place: { kind: 'all' } }], FACE)).toHaveLength(0);

@@ -26,10 +26,10 @@ const tableStart = (q: Extract<HeatQuestion, { kind: 'start' }>): HeatAnswer => 
   laterS: null,
 });
 
-/** The book with one more answer, as the last of its like as well; the oldest fall out. */
-function withAnswer(book: HeatCache, q: HeatQuestion, answer: HeatAnswer): HeatCache {
+/** The cache with one more answer, as the last of its like as well; the oldest fall out. */
+function withAnswer(cache: HeatCache, q: HeatQuestion, answer: HeatAnswer): HeatCache {
   const [key, last] = [heatKey(q), lastKey(q)];
-  const others = Object.entries(book).filter(([k]) => k !== key && k !== last);
+  const others = Object.entries(cache).filter(([k]) => k !== key && k !== last);
   return Object.fromEntries([...others, [key, answer] as const, [last, answer] as const].slice(-KEPT));
 }
 
@@ -41,7 +41,7 @@ export interface OpenHeatCache {
 
 /** Answers of the heat model, filled by the worker and kept while the job is open. */
 export function useHeatCache(): OpenHeatCache {
-  const [book, setBook] = useState<HeatCache>({});
+  const [cache, setCache] = useState<HeatCache>({});
   const busy = useRef(false);
   const left = useRef<readonly HeatQuestion[]>([]);
   const failed = useRef(new Set<string>());
@@ -67,7 +67,7 @@ export function useHeatCache(): OpenHeatCache {
       left.current = left.current.filter((x) => heatKey(x) !== key);
       // Where the model cannot say, the start of the table stands: nobody is kept waiting at the press.
       const answer = r.ok ? r.value : q.kind === 'start' ? tableStart(q) : null;
-      if (answer) setBook((known) => withAnswer(known, q, answer));
+      if (answer) setCache((known) => withAnswer(known, q, answer));
       else failed.current.add(key);
       void next();
     };
@@ -79,7 +79,7 @@ export function useHeatCache(): OpenHeatCache {
       return () => clearTimeout(timer);
     };
   });
-  return { cache: book, query: ask };
+  return { cache: cache, query: ask };
 }
 
 /** What is asked away from the heat: settings once the hand rests, what comes of them once it rests longer; pictures and comparisons not at all. */

@@ -75,7 +75,7 @@ export function JobsPage() {
       }
     >
       {jobs.length === 0 ? (
-        <EmptyBench onBegin={() => void begin()} />
+        <NoJobs onBegin={() => void begin()} />
       ) : (
         <JobLists jobs={shown} jobStatuses={statuses} find={find} />
       )}
@@ -168,7 +168,7 @@ function BringJob() {
   );
 }
 
-function EmptyBench({ onBegin }: { onBegin: () => void }) {
+function NoJobs({ onBegin }: { onBegin: () => void }) {
   const t = useWords();
   const locale = useLocale();
   const demo = async () => {

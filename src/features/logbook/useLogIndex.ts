@@ -30,14 +30,16 @@ export function useLogIndex(): LogIndex {
   useEffect(() => {
     if (count === undefined) return undefined;
     let live = true;
-    const told = onProgress((read) => {
+    const report = onProgress((read) => {
       if (live) setIndex((i) => ({ ...i, read, of: count }));
     });
-    void inLogWorker(say('common.logbook'), (api) => api.read(locale, told) as Promise<number>).then((r) => {
-      if (!live) return;
-      if (r.ok) setIndex((i) => ({ version: i.version + 1, read: r.value, of: r.value }));
-      else notifyProblem(r.problem);
-    });
+    void inLogWorker(say('common.logbook'), (api) => api.read(locale, report) as Promise<number>).then(
+      (r) => {
+        if (!live) return;
+        if (r.ok) setIndex((i) => ({ version: i.version + 1, read: r.value, of: r.value }));
+        else notifyProblem(r.problem);
+      },
+    );
     return () => {
       live = false;
     };

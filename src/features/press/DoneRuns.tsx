@@ -7,7 +7,7 @@ import { coolingLoads, lastThroughAt } from '@/core/run/run';
 import { clockText } from '@/core/units/format';
 import { useShop } from '../shell/shopContext';
 
-/** A run that is through is told of for so long, or until its press is on again. */
+/** A finished run is shown for so long, or until its press is on again. */
 const TOLD_MS = 3600_000;
 
 /** Runs that came to their end a little while ago, on presses nothing has been begun on since. */

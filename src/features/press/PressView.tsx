@@ -35,7 +35,7 @@ const RESOURCE_BARS: Readonly<Record<Resource, string>> = {
   'cooling place': 'bg-strata-4',
 };
 
-/** Times a step was seen before its usual time here is told. */
+/** Times a step was seen before its usual time here is shown. */
 const SEEN_ENOUGH = 3;
 
 /** How long a step takes: as set, as it usually takes here once that was seen, else as planned. */

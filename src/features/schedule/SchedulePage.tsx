@@ -73,8 +73,8 @@ function warnings(day: DayPlan): readonly Message[] {
 }
 
 /** Blanks that jobs of the day will lack. */
-const shortages = (shelf: readonly ItemForecast[] | null): readonly Message[] =>
-  (shelf ?? [])
+const shortages = (stock: readonly ItemForecast[] | null): readonly Message[] =>
+  (stock ?? [])
     .filter((o) => o.item.kind === 'blank' && o.shortFor !== null)
     .map((o) =>
       say('schedule.stockNeededRunsOut', {
@@ -282,8 +282,8 @@ function WaitingBack({ day }: { day: DayPlan }) {
 /** What stands in the way, and the one next step. */
 function Foot({ day }: { day: DayPlan }) {
   const t = useWords();
-  const { shelf } = useStock();
-  const found = [...warnings(day), ...shortages(shelf)];
+  const { stock } = useStock();
+  const found = [...warnings(day), ...shortages(stock)];
   return (
     <div className="flex items-center gap-3 border-t-2 border-ink bg-sheet px-4 py-2">
       <ul aria-label={t('schedule.problems')} className="min-w-0 flex-1">

@@ -12,7 +12,7 @@ const planned = (nowMs = NOW, list = jobs) =>
   dayPlan({ jobs: list, shop, proven: {}, nowMs, spoilage: {}, sheets: {}, plays: 5 });
 const day = planned();
 
-test('a moment is told as shortly as it can be', () => {
+test('a moment is written as shortly as it can be', () => {
   const whenText = (ms: number) => english.quantity(whenAt(ms, NOW));
   expect(whenText(at(27, 16, 20))).toBe('16:20');
   expect(whenText(at(30, 10, 10))).toBe('Mon 10:10');
@@ -78,7 +78,7 @@ test('a bar leans at its right and never past its left', () => {
   expect(barPath(10, 0, 3, 20)).toBe('M10 0H12L13 20H10Z');
 });
 
-test('what a change delays is told by job, most first, and by nothing under two minutes', () => {
+test('what a change delays is reported by job, most first, and by nothing under two minutes', () => {
   const later = {
     ...day,
     jobs: day.jobs.map((j, i) => ({ ...j, endS: j.endS + (i === 0 ? 300 : i === 1 ? -3600 : 30) })),

@@ -29,7 +29,7 @@ function takenText(taken: readonly StockUse[]): Message {
   return second ? say('blank.two', { first, second }) : first;
 }
 
-/** Says how many sheets came out of the printer: they leave the shelf, and the day knows that they are printed. */
+/** Says how many sheets came out of the printer: they leave the stock, and the day knows that they are printed. */
 export function PrintedSheets() {
   const t = useWords();
   const { plan } = useJob();

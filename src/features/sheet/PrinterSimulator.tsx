@@ -110,7 +110,7 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
   const { url, wrong } = useRendered({ at, pdfBytes });
   const [faults, setFaults] = useState<readonly DriverFault[]>([]);
   const [near, setNear] = useState<'whole' | 'bar'>('bar');
-  const [told, setTold] = useState(false);
+  const [shown, setShown] = useState(false);
   const { toDraw } = plan.sheet;
   const page = useMemo(() => (toDraw ? drawSheet(toDraw, at, t).pages[0] : undefined), [toDraw, at, t]);
   if (!page) return null;
@@ -186,10 +186,10 @@ export function PrinterSimulator({ at, pdfBytes, progress, onClose }: Props) {
             { value: 'whole', label: t('sheet.wholeSheet') },
           ]}
         />
-        <Button aria-pressed={told} onClick={() => setTold((t) => !t)}>
+        <Button aria-pressed={shown} onClick={() => setShown((t) => !t)}>
           {t('sheet.whatShouldIMeasure')}
         </Button>
-        {told && <Reading page={page} sheet={sheet} />}
+        {shown && <Reading page={page} sheet={sheet} />}
         <Button className="ml-auto" onClick={onClose}>
           {t('press.done')}
         </Button>

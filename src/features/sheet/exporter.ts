@@ -190,12 +190,12 @@ export async function packageFile(of: Subject, m: Machines, madeOn: string): Pro
     ...(pattern ? [pattern] : []),
     ...(await pictureFiles(of.job, m)),
   ];
-  const told = files.map((f): ManifestFile => ({
+  const listed = files.map((f): ManifestFile => ({
     name: f.name,
     what: m.write(f.what),
     bytes: f.bytes.length,
   }));
-  const manifest = encoded(manifestText(printPackageOf(of.job, of.plan), told, madeOn, m.write));
+  const manifest = encoded(manifestText(printPackageOf(of.job, of.plan), listed, madeOn, m.write));
   const packed = await m.zip([
     { name: 'manifest.json', bytes: manifest },
     ...files.map(({ name, bytes }) => ({ name, bytes })),

@@ -8,17 +8,17 @@ import { Button } from '@/ui/Button';
 import { notify, notifyProblem } from '@/ui/notify';
 import { amountOf, UNIT_WORDS } from './stockWords';
 
-/** The shelf for counting, tablet in hand: one item a line, large keys, written when it is said. */
-export function CountStock({ shelf }: { shelf: readonly ItemForecast[] }) {
+/** The stock for counting, tablet in hand: one item a line, large keys, written when it is said. */
+export function CountStock({ stock }: { stock: readonly ItemForecast[] }) {
   const t = useWords();
   const [done, setDone] = useState<Readonly<Record<string, number>>>({});
   return (
     <div className="max-w-4xl">
       <p className="px-4 py-2 text-soft">
-        {t('stock.countStockEnterLedgers', { object: Object.keys(done).length, shelf: shelf.length })}
+        {t('stock.countStockEnterLedgers', { object: Object.keys(done).length, items: stock.length })}
       </p>
       <ul>
-        {shelf.map((o) => (
+        {stock.map((o) => (
           <CountLine
             key={o.item.id}
             outlook={o}

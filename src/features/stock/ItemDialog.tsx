@@ -28,7 +28,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** Something put on the shelf, or how it is bought changed; what its ledger says stays. */
+/** Something put in stock, or how it is bought changed; what its ledger says stays. */
 export function ItemDialog({ item, onClose }: Props) {
   const t = useWords();
   const { shop } = useShop();

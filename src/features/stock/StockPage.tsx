@@ -45,29 +45,29 @@ async function importFile(file: File): Promise<void> {
   notify(say('stock.doneDoneItem', { done: done.value }));
 }
 
-/** What lies on the shelf, what jobs will take of it, what is on its way, and what to order by when. */
+/** What lies in stock, what jobs will take of it, what is on its way, and what to order by when. */
 export function StockPage() {
   const t = useWords();
   useAsideOf('books', stockAndQuotesAside);
-  const { shelf, wantsKnown } = useStock();
+  const { stock, wantsKnown } = useStock();
   const [view, setView] = useState<View>('shelf');
   const [openId, setOpenId] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
-  const toOrder = shelf?.filter((o) => o.cases > 0).length ?? 0;
-  const open = shelf?.find((o) => o.item.id === openId) ?? null;
+  const toOrder = stock?.filter((o) => o.cases > 0).length ?? 0;
+  const open = stock?.find((o) => o.item.id === openId) ?? null;
   const save = () => {
-    if (!shelf) return;
-    saveTextAs('shelf.csv', stockCsv(shelf.map((o) => ({ item: o.item, ...o.balance }))), 'text/csv');
+    if (!stock) return;
+    saveTextAs('stock.csv', stockCsv(stock.map((o) => ({ item: o.item, ...o.balance }))), 'text/csv');
   };
   return (
     <ShopFrame
       title={t('common.stock')}
       about={
-        shelf ? t('stock.itemsToOrder', { items: count(shelf.length, 'item'), toOrder }) : t('common.reading')
+        stock ? t('stock.itemsToOrder', { items: count(stock.length, 'item'), toOrder }) : t('common.reading')
       }
       actions={
         <>
-          <Button onClick={save} disabled={!shelf || shelf.length === 0}>
+          <Button onClick={save} disabled={!stock || stock.length === 0}>
             <FileDown size={16} aria-hidden /> {t('stock.csv')}
           </Button>
           <FileButton
@@ -93,12 +93,12 @@ export function StockPage() {
           role="region"
           aria-label={t('stock.items')}
         >
-          {shelf?.length === 0 && <p className="p-8 text-lead">{t('stock.stockYetAddYour')}</p>}
-          {shelf && shelf.length > 0 && view === 'shelf' && (
-            <ItemTable shelf={shelf} wantsKnown={wantsKnown} onOpen={setOpenId} />
+          {stock?.length === 0 && <p className="p-8 text-lead">{t('stock.stockYetAddYour')}</p>}
+          {stock && stock.length > 0 && view === 'shelf' && (
+            <ItemTable stock={stock} wantsKnown={wantsKnown} onOpen={setOpenId} />
           )}
-          {shelf && shelf.length > 0 && view === 'order' && <OrderList shelf={shelf} onOpen={setOpenId} />}
-          {shelf && shelf.length > 0 && view === 'count' && <CountStock shelf={shelf} />}
+          {stock && stock.length > 0 && view === 'order' && <OrderList stock={stock} onOpen={setOpenId} />}
+          {stock && stock.length > 0 && view === 'count' && <CountStock stock={stock} />}
         </div>
       </div>
       {open && <OneItem key={open.item.id} outlook={open} onClose={() => setOpenId(null)} />}
@@ -108,14 +108,14 @@ export function StockPage() {
 }
 
 interface TableProps {
-  readonly shelf: readonly ItemForecast[];
+  readonly stock: readonly ItemForecast[];
   readonly wantsKnown: boolean;
   readonly onOpen: (id: string) => void;
 }
 
-function ItemTable({ shelf, wantsKnown, onOpen }: TableProps) {
+function ItemTable({ stock, wantsKnown, onOpen }: TableProps) {
   const t = useWords();
-  const kinds = STOCK_KINDS.filter((k) => shelf.some((o) => o.item.kind === k));
+  const kinds = STOCK_KINDS.filter((k) => stock.some((o) => o.item.kind === k));
   return (
     <table className="w-full max-w-5xl font-label">
       <thead>
@@ -139,7 +139,7 @@ function ItemTable({ shelf, wantsKnown, onOpen }: TableProps) {
               {t(STOCK_KIND_WORDS[kind])}
             </th>
           </tr>
-          {shelf
+          {stock
             .filter((o) => o.item.kind === kind)
             .map((o) => (
               <ItemRow key={o.item.id} outlook={o} wantsKnown={wantsKnown} onOpen={onOpen} />
@@ -222,9 +222,9 @@ function Todo({ outlook: o }: { outlook: ItemForecast }) {
   return null;
 }
 
-function OrderList({ shelf, onOpen }: { shelf: readonly ItemForecast[]; onOpen: (id: string) => void }) {
+function OrderList({ stock, onOpen }: { stock: readonly ItemForecast[]; onOpen: (id: string) => void }) {
   const t = useWords();
-  const list = shelf
+  const list = stock
     .filter((o) => o.cases > 0 || o.shortFor !== null)
     .sort((a, b) => (a.orderBy ?? '9999').localeCompare(b.orderBy ?? '9999'));
   if (list.length === 0) return <p className="p-8 text-lead">{t('stock.nothingOrderStockCovers')}</p>;

@@ -8,8 +8,8 @@ import { loadPrinted, loadStock } from '@/data/stock';
 import { inDayWorker } from '@/workers/client';
 import { useShopWithRuns } from '../shell/shopContext';
 
-/** Everything on the shelf with what becomes of it; null while it is read. What jobs take follows from the worker. */
-export function useStock(): { readonly shelf: readonly ItemForecast[] | null; readonly wantsKnown: boolean } {
+/** Everything in stock with what becomes of it; null while it is read. What jobs take follows from the worker. */
+export function useStock(): { readonly stock: readonly ItemForecast[] | null; readonly wantsKnown: boolean } {
   const { shop, jobs, proven } = useShopWithRuns();
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);
   const held = useLiveQuery(() => loadStock(), []);
@@ -32,9 +32,9 @@ export function useStock(): { readonly shelf: readonly ItemForecast[] | null; re
     };
     // What is wanted hangs on which items there are, not on how many of each.
   }, [all, shop, proven, seen, sheets, key]); // eslint-disable-line react-hooks/exhaustive-deps
-  const shelf = useMemo(
+  const stock = useMemo(
     () => held?.map(({ item, balance }) => forecastItem(item, balance, wants ?? [])) ?? null,
     [held, wants],
   );
-  return { shelf, wantsKnown: wants !== null };
+  return { stock, wantsKnown: wants !== null };
 }

@@ -162,7 +162,7 @@ export function outcomeOf(r: Resolved, s: HeatSettings, places: readonly Cooling
   });
   const leastBy = moved.map((m) => m.leastBy);
   const mostBy = moved.map((m) => m.mostBy);
-  // Doses are told from where nothing is known; the simulation stands where the fit has moved to.
+  // Doses start from where nothing is known; the simulation stands where the fit has moved to.
   const doses: LogDoses = {
     least: Math.log(at.leastS) - dot(leastBy, belief.mean.slice(0, leastBy.length)),
     most: Math.log(at.mostS) - dot(mostBy, belief.mean.slice(0, mostBy.length)),

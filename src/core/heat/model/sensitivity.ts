@@ -5,7 +5,7 @@ import { dosesOf, simulateHeat } from './simulate';
 /** Standard deviation of what is not known, in the unit of each: logarithm of a factor, K, J/mol. */
 export type Spreads = Readonly<Record<UnknownKey, number>>;
 
-/** Contact, wall and activation energy: our own ranges for a bench that has not been fitted. */
+/** Contact, wall and activation energy: our own ranges for a shop that has not been fitted. */
 export const USUAL_SPREADS: Omit<Spreads, 'offsetK' | 'power' | 'capacity'> = {
   contact: 0.4,
   thickness: 0.06,

@@ -200,7 +200,7 @@ describe('settings chosen', () => {
     expect(coolDownFor(172, null)).toBe(154);
     expect(coolDownFor(190, 180)).toBe(182);
     expect(coolDownFor(190, 120)).toBe(172);
-    // It rests three degrees below its working temperature: it never falls far enough to be told.
+    // It rests three degrees below its working temperature: it never falls far enough to be noticed.
     expect(coolDownFor(190, 187)).toBeNull();
     expect(lowestTargetC(180)).toBe(182);
   });

@@ -35,7 +35,7 @@ const trial = (leastS: number, verdict: Trial['verdict'], weight = 1): Trial => 
   weight,
 });
 
-/** The edges of the window of a shop, ln s: the dose it needs and the most it bears, told on its own press. */
+/** The edges of the window of a shop, ln s: the dose it needs and the most it bears, on its own press. */
 function edges(x: readonly number[], d: LogDoses): { readonly low: number; readonly high: number } {
   const u = x.slice(0, NEEDED);
   return {

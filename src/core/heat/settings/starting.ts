@@ -30,7 +30,7 @@ const FALL_K = 18;
 const LEAST_FALL_K = 3;
 const ABOVE_REST_K = 2;
 
-/** The lowest reading a press can be told to fall to, °C: just above where it rests. Null where it is not known to rest. */
+/** The lowest reading a press can be set to fall to, °C: just above where it rests. Null where it is not known to rest. */
 export const lowestTargetC = (restingC: number | null): number | null =>
   restingC === null ? null : restingC + ABOVE_REST_K;
 

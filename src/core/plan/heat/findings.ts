@@ -1,4 +1,4 @@
-import { timesItself, restingOf } from '../../press/kinds';
+import { chamberWords, timesItself, restingOf } from '../../press/kinds';
 import { MATERIAL_WORDS } from '../../shop/kindWords';
 import { type Finding } from '../../figures/figure';
 import { type ChosenHeat } from '../../heat/settings/choose';
@@ -101,13 +101,11 @@ export function reachFindings(
             'heat',
             'tall',
             'blocker',
-            press.kind === 'vacuum'
-              ? say('heat.chamberTooLow', {
-                  press: press.name,
-                  inside: mm(press.insideHeightMm),
-                  tall: mm(tall),
-                })
-              : say('heat.ovenInsideWrapAlone', { insideHeight: mm(press.insideHeightMm), tall: mm(tall) }),
+            chamberWords(press).tooTall({
+              press: press.name,
+              inside: mm(press.insideHeightMm),
+              tall: mm(tall),
+            }),
           ),
         ]
       : [];
@@ -183,7 +181,7 @@ export function reachFindings(
   return found;
 }
 
-/** A pass as the usual ranges tell it, from closing, s; null where that is not known yet. Ovens are told at temperature. */
+/** A pass by the usual ranges, from closing, s; null where that is not known yet. For ovens, at temperature. */
 function fromClosingS({ settings: s, range }: ChosenHeat, o: HeatOutcome | null): number | null {
   if (range?.press === 'oven' || s.timerStart === 'from-closing') return s.dwellS;
   const [first] = o?.closings ?? [];

@@ -80,7 +80,7 @@ describe('figures by their fixed names, for a mug, a full wrap, eight plates, tw
 });
 
 describe('the plan and its book', () => {
-  test('nothing is simulated in a plan: without a book it names what it wants, the start first', () => {
+  test('nothing is simulated in a plan: without a cache it names what it wants, the start first', () => {
     const p = plan(flatJob('name-plate-80-50', '80', '50'), shop);
     expect(p.heat.model?.outcome).toBeNull();
     expect(p.heat.model?.wanted.map((q) => q.kind)).toEqual([
@@ -189,7 +189,7 @@ describe('afterwards', () => {
     const p = planAnswered(demo('slate-trail-markers'), shop);
     expect(value(p, 'heat.peelAfter')).toBeLessThan(value(p, 'heat.touch'));
     expect(value(p, 'heat.touch')).toBeLessThan(value(p, 'heat.pack'));
-    // Minutes are told no finer than they are known.
+    // Minutes are shown no finer than they are known.
     expect(value(p, 'heat.touch') % 60).toBe(0);
     const hot = planAnswered({ ...demo('slate-trail-markers'), heat: { peel: 'hot' } }, shop);
     expect(figureById(hot, 'heat.peelAfter')).toBeUndefined();

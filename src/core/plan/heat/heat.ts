@@ -73,7 +73,7 @@ export interface HeatInput {
   /** Entries of the log that say what was tried on this press. */
   readonly tried: readonly LogEntry[];
   /** Answers of the model found so far. Without them nothing is simulated, and all of it is wanted. */
-  readonly book: HeatCache;
+  readonly cache: HeatCache;
 }
 
 /** All that is done to a piece: by hand before, at the press, and its cooling. */
@@ -106,7 +106,7 @@ function timesOf(
   faces: number,
 ): CycleTimes {
   const outcome = model?.outcome ?? null;
-  // Where it is told to be set down: on the heat mat, or standing.
+  // Where it is to be set down: on the heat mat, or standing.
   const cooling = outcome?.cooling.mat ?? outcome?.cooling.air;
   const touch = cooling
     ? { value: cooling.value.touchS, low: cooling.low.touchS, high: cooling.high.touchS }
@@ -139,7 +139,7 @@ interface Decided {
 
 /** Settings, load and what the model says of them. */
 function decide({ input, blank, press, heater, wrap }: Known): Decided {
-  const { book } = input;
+  const { cache } = input;
   const { mat, piece } = wrap;
   const goodPieces = goodPiecesOf(input.proven, input.log);
   const choose = (moved?: Parameters<typeof chooseHeat>[7]) =>
@@ -160,12 +160,12 @@ function decide({ input, blank, press, heater, wrap }: Known): Decided {
   const subject = subjectOf(setup, input.tried, input.blanks);
   const { chosen, wanted } = first.proven
     ? { chosen: first, wanted: [] }
-    : started(choose, first, subject, book);
+    : started(choose, first, subject, cache);
   const matched = first.proven
     ? matchOwn(setup, chosen.settings, first.proven, input)
     : matchFrom(setup, input, goodPieces);
   const from = matched?.from ?? null;
-  const model = heatModel(chosen, subject, { most: load.most, from }, book, wanted);
+  const model = heatModel(chosen, subject, { most: load.most, from }, cache, wanted);
   return { chosen, load, model, matched };
 }
 
@@ -179,9 +179,9 @@ function started(
   choose: (moved?: Parameters<typeof chooseHeat>[7]) => ChosenHeat | null,
   first: ChosenHeat,
   subject: HeatSubject,
-  book: HeatCache,
+  cache: HeatCache,
 ): { readonly chosen: ChosenHeat; readonly wanted: readonly HeatQuestion[] } {
-  const ask = answersIn(book);
+  const ask = answersIn(cache);
   const chosen = choose((start) => {
     const asked = { kind: 'start' as const, subject, settings: start };
     const found = ask.get<'start'>(asked) ?? ask.like<'start'>(asked);

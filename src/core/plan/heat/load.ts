@@ -1,4 +1,4 @@
-import { usualWasteSheets } from '../../press/kinds';
+import { chamberWords, usualWasteSheets } from '../../press/kinds';
 import { boundsOfContour, contourArea } from '../../geometry/contour';
 import {
   AIR_GAP_MM,
@@ -133,15 +133,6 @@ export function loadFindings(l: HeatLoad | null, press: Press, pieces: number): 
   if (bed && isFlatPress(press) && bed.inEdge && load.piecesAtOnce <= most)
     found.push(finding('heat', 'cool-edge', 'info', say('heat.reachesIntoCoolerEdge')));
   if (bed && isChamber(press) && most > 0 && pieces > 1)
-    found.push(
-      finding(
-        'heat',
-        'air',
-        'info',
-        press.kind === 'vacuum'
-          ? say('heat.membraneReachesBetween', { gap: mm(AIR_GAP_MM) })
-          : say('heat.clearAirAllRound', { airGap: mm(AIR_GAP_MM) }),
-      ),
-    );
+    found.push(finding('heat', 'air', 'info', chamberWords(press).spacing(mm(AIR_GAP_MM))));
   return found;
 }

@@ -75,15 +75,15 @@ export function heatModel(
   chosen: ChosenHeat,
   subject: HeatSubject,
   { most, from }: { readonly most: number; readonly from: MatchFrom | null },
-  book: HeatCache,
+  cache: HeatCache,
   first: readonly HeatQuestion[],
 ): HeatModel {
   const { settings: s, base } = chosen;
-  const ask = answersIn(book);
+  const ask = answersIn(cache);
   const range = rangeFor(chosen.range, base, s);
   const asked = { kind: 'outcome' as const, subject, settings: s, places: placesFor(subject.load) };
   const outcome = ask.get<'outcome'>(asked);
-  const known = answersIn(book).get<'window'>(windowQuestion(subject, s, range, 'fine'));
+  const known = answersIn(cache).get<'window'>(windowQuestion(subject, s, range, 'fine'));
   const coarse = known ? null : ask.get<'window'>(windowQuestion(subject, s, range, 'coarse'));
   const match = from && ask.get<'match'>({ kind: 'match', subject, settings: s, from });
   const options = ask.get<'options'>({ kind: 'options', subject, settings: s, most });

@@ -11,7 +11,7 @@ import type { HeatLoad } from './load';
 import type { MatchSource } from './match';
 import type { HeatModel } from './model';
 
-/** Minutes of cooling are told as coarsely as they are known. */
+/** Minutes of cooling are shown as coarsely as they are known. */
 const coarse = (s: number): number => {
   const step = s > 900 ? 60 : s > 240 ? 30 : s > 60 ? 10 : 5;
   return Math.ceil(s / step) * step;

@@ -21,11 +21,11 @@ export interface HeatAnswers {
   readonly wanted: readonly HeatQuestion[];
 }
 
-/** Reads answers from the book and notes what is not in it. */
-export function answersIn(book: HeatCache): HeatAnswers {
+/** Reads answers from the cache and notes what is not in it. */
+export function answersIn(cache: HeatCache): HeatAnswers {
   const wanted: HeatQuestion[] = [];
   const read = <K extends HeatAnswer['kind']>(key: HeatKey, kind: K) => {
-    const found = book[key];
+    const found = cache[key];
     return found?.kind === kind ? (found as Extract<HeatAnswer, { kind: K }>) : null;
   };
   return {

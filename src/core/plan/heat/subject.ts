@@ -1,4 +1,4 @@
-import { heatsOf, usualWasteSheets } from '../../press/kinds';
+import { heatsOf, padMmOf, usualWasteSheets } from '../../press/kinds';
 import type { HeatCase } from '../../heat/model/case';
 import { contourArea } from '../../geometry/contour';
 import { coatingPrior } from '../../heat/model/coatings';
@@ -12,7 +12,7 @@ import { outlineContour } from '../../shapes/flat';
 import { isRound, type Blank } from '../../shop/blank';
 import type { HeatSettings } from '../../shop/heatSettings';
 import type { Load } from '../../shop/load';
-import { isFlatPress, type Press, type PressHeater, type PressTiming, isOven } from '../../shop/press';
+import { type Press, type PressHeater, type PressTiming, isOven } from '../../shop/press';
 import type { LogEntry } from '../../shop/records';
 import { standing } from '../../shop/standing';
 import type { HeatedPiece } from './load';
@@ -48,10 +48,9 @@ export function pressedFaces(
 }
 
 /** What lies under a piece in a flat press, or is drawn over it in a vacuum press, mm. */
-const padOf = (p: Press): number => (isFlatPress(p) ? p.padMm : p.kind === 'vacuum' ? p.membraneMm : 0);
 const airOf = (p: Press): HeatCase['ovenAir'] => (isOven(p) ? p.air : 'fan');
 
-/** What no tape tells apart makes no new question: lengths by a tenth of a millimetre, thin walls by a hundredth, areas by four digits. */
+/** What no tape distinguishes makes no new question: lengths by a tenth of a millimetre, thin walls by a hundredth, areas by four digits. */
 const TAPE_MM = 0.1;
 const SHEET_MM = 0.01;
 const THICK_MM = 2;
@@ -80,7 +79,7 @@ export function caseOf(s: Setup): HeatCase {
     wasteSheets: load.wasteSheets,
     wasteKind: load.wasteKind,
     paperMm: USUAL_PAPER_MM,
-    padMm: padOf(press),
+    padMm: padMmOf(press),
     heatedFrom: load.heatedFrom,
     faces: s.faces,
     pieceM2: areaM2 * tall,
@@ -124,7 +123,7 @@ export function timedOf(t: PressTiming, press: Press): TimedClosing {
       wasteSheets: t.load.wasteSheets,
       wasteKind: 'plain',
       paperMm: USUAL_PAPER_MM,
-      padMm: padOf(press),
+      padMm: padMmOf(press),
       heatedFrom: 'paper',
       faces: 'one',
       pieceM2:

@@ -22,22 +22,22 @@ const wide = (text: string): Job => {
 const wanted = (p: Plan): readonly HeatQuestion[] => p.heat.model?.wanted ?? [];
 const keys = (p: Plan): readonly string[] => wanted(p).map(heatKey);
 
-/** The book as the screen fills it: each answer by its question, and as the last of its like. */
+/** The cache as the screen fills it: each answer by its question, and as the last of its like. */
 function answered(job: Job, before: HeatCache = {}): HeatCache {
-  let book = before;
+  let cache = before;
   for (const kind of ['start', 'outcome', 'window'] as const) {
-    const q = wanted(plan(job, shop, { heatCache: book })).find((x) => x.kind === kind);
+    const q = wanted(plan(job, shop, { heatCache: cache })).find((x) => x.kind === kind);
     if (!q) continue;
     const answer = answerHeat(q);
-    book = { ...book, [heatKey(q)]: answer, [lastKey(q)]: answer };
+    cache = { ...cache, [heatKey(q)]: answer, [lastKey(q)]: answer };
   }
-  return book;
+  return cache;
 }
 
 describe('while the model is asked again', () => {
-  const book = answered(slate());
-  const settled = plan(slate(), shop, { heatCache: book });
-  const other = plan(slate({ load: { ...slate().load, piecesAtOnce: 3 } }), shop, { heatCache: book });
+  const cache = answered(slate());
+  const settled = plan(slate(), shop, { heatCache: cache });
+  const other = plan(slate({ load: { ...slate().load, piecesAtOnce: 3 } }), shop, { heatCache: cache });
 
   test('settings stay as they were, never those of the table, and it is marked as being updated', () => {
     const table = plan(slate(), shop).heat.chosen?.settings.dwellS;
@@ -60,13 +60,13 @@ describe('while the model is asked again', () => {
     expect(other.heat.model?.window).toBe(window);
     expect(other.heat.model?.range).toEqual({ platenC: window?.platenC, dwellS: window?.dwellS });
     expect(other.heat.model?.rough).toBe(true);
-    const far = plan(slate({ heat: { dwellS: 3500 } }), shop, { heatCache: book });
+    const far = plan(slate({ heat: { dwellS: 3500 } }), shop, { heatCache: cache });
     expect(far.heat.model?.window).toBeNull();
     expect(far.heat.model?.range.dwellS[1]).toBeGreaterThanOrEqual(3500);
   });
 
   test('another press asks from the table: what held for one kind of press says nothing of another', () => {
-    const oven = plan(slate({ pressId: 'bench-oven' }), shop, { heatCache: book });
+    const oven = plan(slate({ pressId: 'bench-oven' }), shop, { heatCache: cache });
     expect(oven.heat.model?.shown ?? null).toBeNull();
   });
 

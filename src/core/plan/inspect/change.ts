@@ -156,7 +156,7 @@ export function planChange(
   heat: HeatPlan,
   s: HeatSettings | null,
   ranked: readonly CauseShare[],
-  book: HeatCache,
+  cache: HeatCache,
 ): ChangePlan {
   const { verdict, cause: settled } = inspection;
   const cause = settled ?? ranked[0]?.cause ?? null;
@@ -182,7 +182,7 @@ export function planChange(
     settings: s,
     ask: { verdict: more ? 'under' : 'over', pieces: Math.max(1, inspection.spoiled ?? 1) },
   };
-  const answer = book[heatKey(question)];
+  const answer = cache[heatKey(question)];
   if (answer?.kind !== 'change') return { change: waiting(cause, more), wanted: [question] };
   return { change: sized(cause, s, answer), wanted: [] };
 }

@@ -144,7 +144,7 @@ describe('the one change', () => {
     const beyond = plan(job, shop, {
       heatCache: { [heatKey(question)]: { kind: 'change', time: null, temperature: null, beyondHeat: true } },
     });
-    // Only where the book holds the answer of this very load.
+    // Only where the cache holds the answer of this very load.
     if (beyond.heat.chosen && JSON.stringify(beyond.heat.chosen.settings) === JSON.stringify(chosen.settings))
       expect(changeText(beyond)).toMatch(/Heat alone does not mend this/);
   });

@@ -67,7 +67,7 @@ export interface InspectInput {
   /** Entries of this blank on this press that count, newest first. */
   readonly tried: readonly LogEntry[];
   readonly confirmed: ConfirmedCounts;
-  readonly book: HeatCache;
+  readonly cache: HeatCache;
   readonly pattern: Pattern | null;
   readonly face: SeenFace | null;
   readonly wall: WrapPlan['wall'];
@@ -105,12 +105,12 @@ function keptOf(runs: readonly RunWithState[]): { readonly setS: number; readonl
 function outcomeAt(
   heat: HeatPlan,
   pressed: HeatSettings | null,
-  book: HeatCache,
+  cache: HeatCache,
 ): { readonly outcome: HeatOutcome | null; readonly wanted: readonly HeatQuestion[] } {
   const { model, chosen } = heat;
   if (!model || !chosen || !pressed || sameSettings(pressed, chosen.settings))
     return { outcome: model?.outcome ?? null, wanted: [] };
-  const ask = answersIn(book);
+  const ask = answersIn(cache);
   const { subject } = model;
   const outcome = ask.get<'outcome'>({
     kind: 'outcome',
@@ -252,19 +252,19 @@ export const triedOn = ({
 
 /** `rank` weighs the evidence; a planner that remembers gives one that does so only for new evidence. */
 export function planInspection(input: InspectInput, rank: (r: RankInput) => Ranked): InspectPlan {
-  const { inspection, entries, tried: mine, confirmed, book, pattern, face, wall, heat, press } = input;
+  const { inspection, entries, tried: mine, confirmed, cache, pattern, face, wall, heat, press } = input;
   const good = mine.filter((e) => e.verdict === 'good' && e.good > 0);
   const lastGood = good.find((e) => sameAsSet(e, heat)) ?? good[0] ?? null;
   const gaps = heaterGaps(heat, { pattern, wall });
   const pressed = press.last?.settings ?? inspection.pressed ?? heat.chosen?.settings ?? null;
-  const { outcome, wanted: asked } = outcomeAt(heat, pressed, book);
+  const { outcome, wanted: asked } = outcomeAt(heat, pressed, cache);
   const { paperName, printerName: printer } = input;
   const evidence = evidenceOf(
     inspection,
     contextOf({ inspection, printer, heat, press, face, gaps, lastGood, mine, paperName, outcome }),
   );
   const { ranked: list, questions } = rank({ evidence, confirmed });
-  const { change, wanted } = planChange(inspection, heat, pressed, list, book);
+  const { change, wanted } = planChange(inspection, heat, pressed, list, cache);
   const tally = input.tally ?? tallyOf(entries);
   const cameOut = press.good + press.spoiled > 0;
   const total = tally.good + tally.spoiled;

@@ -47,7 +47,7 @@ test('a blocker in wrap or heat stops the press, a warning does not', () => {
   expect(pressBlocked(plan(setBack, shop))).toBe(true);
 });
 
-test('what is tapped is told about the operation in hand', () => {
+test('what is tapped is recorded about the operation in hand', () => {
   const run = begun();
   if (!run) throw new Error('no run');
   const state = foldRun(run);

@@ -39,7 +39,7 @@ test('sheets by area alone: never more than are taken, and named as what is left
   }
 });
 
-test('off a roll, metres are told instead of sheets', () => {
+test('off a roll, metres are shown instead of sheets', () => {
   const p = planned('constellation-mugs', { printerId: 'wide-printer', paperId: 'roll-24' });
   const { working } = figureOf(p, 'used');
   const said = /By area alone ([\d.]+) m would do, this takes ([\d.]+) m/.exec(working);

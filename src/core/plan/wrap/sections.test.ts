@@ -147,7 +147,7 @@ describe('wrap', () => {
     expect(says(p, 'wrap.length')).toContain(working);
   });
 
-  test('the house way holds until the job says otherwise', () => {
+  test('the shop default holds until the job says otherwise', () => {
     const defaults: Shop = {
       ...shop,
       settings: {

@@ -42,7 +42,7 @@ test('what was wanted, once found, is used and wanted no more; it never costs a 
   expect(placements(30, still).wanted).toEqual([]);
 });
 
-test('without a book of what was found it is looked for at once', () => {
+test('without a cache of what was found it is looked for at once', () => {
   const now = placements(30);
   expect(now.wanted).toEqual([]);
   expect(now.sheetCount).toBeLessThanOrEqual(placements(30, {}).sheetCount);
@@ -57,7 +57,7 @@ test('pieces whose rows already hold all that could fit want nothing', () => {
   expect(placements(1, {}).wanted).toEqual([]);
 });
 
-test('the key tells apart all that matters, and nothing else', () => {
+test('the key distinguishes all that matters, and nothing else', () => {
   const shape = (w: number, count: number) =>
     nestShape(
       [
@@ -92,8 +92,8 @@ test('a plan on a screen ends where the same plan elsewhere does, once what it w
   const job = jobs.find((j) => j.id === 'dome-beakers') as Job;
   const first = plan(job, shop, { nests: {} });
   const asks = first.sheet.layout?.wanted ?? [];
-  const book = Object.fromEntries(asks.map((a) => [nestKey(a), quickNest(a)]));
-  const later = plan(job, shop, { nests: book });
+  const cache = Object.fromEntries(asks.map((a) => [nestKey(a), quickNest(a)]));
+  const later = plan(job, shop, { nests: cache });
   expect(later.sheet.layout?.sheets).toEqual(plan(job, shop).sheet.layout?.sheets);
 });
 
