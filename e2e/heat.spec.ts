@@ -313,3 +313,40 @@ test('a vacuum press typed in: its fields, its settings, several mugs at once, a
   await open(page, '/job/constellation-mugs/press');
   await expect(page.getByText(says('press.closeLidDrawVacuum'))).toBeVisible();
 });
+
+test('a job without a press takes the best that fits; the others say why not; presses are compared and one is used', async ({
+  bench: page,
+}) => {
+  await open(page, '/job/comet-cans/heat');
+  const choice = page.getByRole('radiogroup', { name: says('common.press'), exact: true });
+  await expect(choice.getByRole('radio', { checked: true })).toHaveCount(1);
+  await expect(page.getByText(/was chosen: /)).toBeVisible();
+  const others = page.getByRole('list', { name: says('heat.cannotPressPiece') });
+  await expect(others).toContainText(says('heat.pressesFlatOnly'));
+  await expect(choice.getByRole('radio', { name: /Flat press/ })).toHaveCount(0);
+
+  await page.getByRole('button', { name: says('heat.comparePresses') }).click();
+  const rows = page.getByRole('dialog').getByRole('row');
+  await expect(page.getByRole('dialog').getByText(says('heat.comparing'))).toHaveCount(0, {
+    timeout: 60_000,
+  });
+  await expect(rows.nth(1)).toContainText(/\d+ °C.*\d+\s?%/);
+  await expect(rows.nth(2)).toContainText(/\d+ °C.*\d+\s?%/);
+  const name = await rows.nth(2).getByRole('rowheader').textContent();
+  await rows
+    .nth(2)
+    .getByRole('button', { name: says('heat.useThisPress') })
+    .click();
+  await expect(choice.getByRole('radio', { name: name ?? '', exact: true })).toBeChecked();
+  await expect(page.getByText(/was chosen: /)).toHaveCount(0);
+});
+
+test('a setting made by hand keeps the job on the press it was made for', async ({ bench: page }) => {
+  await open(page, '/job/comet-cans/heat');
+  await expect(page.getByText(/was chosen: /)).toBeVisible();
+  const temperature = page.getByRole('textbox', { name: says('common.temperature') });
+  await temperature.fill('188');
+  await temperature.press('Enter');
+  await expect(page.getByText(/was chosen: /)).toHaveCount(0);
+  await expect(temperature).toHaveValue('188');
+});

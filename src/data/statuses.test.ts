@@ -152,8 +152,14 @@ test('an archived job is off the live list and found by its words, with the stat
 /** Read off the list of jobs by eye: the current step, and what is most in its way. */
 const BY_EYE = [
   ['dome-beakers', 'press', null, null],
-  ['comet-cans', 'heat', 'blocker', 'Choose the press for this job.'],
-  ['trail-guide-bottles', 'blank', 'blocker', 'Choose the press for this job.'],
+  // Nobody chose a press for these two: the best that fits is taken.
+  ['comet-cans', 'press', null, null],
+  [
+    'trail-guide-bottles',
+    'blank',
+    'warning',
+    'Only the maker’s figures so far. Measure round the rim, round the foot and up the wall.',
+  ],
   ['slate-trail-markers', 'press', null, null],
 ] as const;
 

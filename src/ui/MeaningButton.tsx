@@ -14,7 +14,7 @@ export function MeaningButton({ label, meaning }: { label: string; meaning: Mess
       <Popover.Trigger
         aria-label={t('shell.showMeaning')}
         aria-description={label}
-        className="-my-1 ms-0.5 inline-grid size-6 place-items-center align-middle text-soft hover:text-ink"
+        className="-my-1.5 ms-0.5 inline-grid size-6 place-items-center align-middle text-soft hover:text-ink"
       >
         <CircleHelp size={14} aria-hidden />
       </Popover.Trigger>

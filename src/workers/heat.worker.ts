@@ -1,5 +1,9 @@
 import * as Comlink from 'comlink';
 import { answerHeat, type HeatAnswer } from '@/core/heat/answer';
+import { onPress, type OnPress } from '@/core/plan/heat/compare';
+import type { Extra } from '@/core/plan/planShape';
+import type { Job } from '@/core/job/job';
+import type { Shop } from '@/core/shop/shop';
 import type { HeatQuestion } from '@/core/heat/question';
 import type { HeatSubject } from '@/core/heat/model/subject';
 import { resolve } from '@/core/heat/settings/resolve';
@@ -12,6 +16,8 @@ import type { HeatSettings } from '@/core/shop/heatSettings';
 const api = {
   dwellFor: (subject: HeatSubject, settings: HeatSettings, leastS: number): number =>
     dwellForDose(resolve(subject).load, settings, leastS),
+  onPress: (job: Job, shop: Shop, pressId: string, extra: Extra): OnPress | null =>
+    onPress(job, shop, pressId, extra),
   answer: (question: HeatQuestion): HeatAnswer => answerHeat(question),
   fitHeater: (
     closings: readonly TimedClosing[],

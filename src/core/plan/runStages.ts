@@ -299,7 +299,7 @@ export function createRunner(remember: Memoizers, on: OnStage = () => undefined)
       entries: stages.ownEntries(stages.entries({ log: shop.log, jobId: job.id })),
       tally: extra.tally,
       tried: stages.ownTried(
-        stages.tried({ log: extra.tried ?? shop.log, blankId: job.blankId, pressId: job.pressId }),
+        stages.tried({ log: extra.tried ?? shop.log, blankId: job.blankId, pressId: heat.press?.id ?? null }),
       ),
       confirmed:
         extra.confirmed ?? (shop.log.length === 0 ? NONE_CONFIRMED : stages.confirmed({ log: shop.log })),

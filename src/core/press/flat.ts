@@ -12,6 +12,8 @@ export const FLAT_PRESS: PressKindOf<FlatPress> = {
   padMm: (p) => p.padMm,
   words: { ...CLOSING_PRESS.words, closeCaution: say('press.cautionPlaten') },
   takes: isFlat,
+  suits: isFlat,
+  refuses: say('heat.pressesFlatOnly'),
   ranges: [
     {
       material: 'steel',

@@ -40,6 +40,10 @@ export interface PressKindOf<P> {
   readonly heats: HeatKind;
   /** What it can press. */
   readonly takes: (blank: Blank) => boolean;
+  /** What it is made for: chosen before another that can press it as well. */
+  readonly suits: (blank: Blank) => boolean;
+  /** Said where it cannot press a blank; null where it takes every blank. */
+  readonly refuses: Message | null;
   /** From when its times count. */
   readonly timerStart: (press: P) => TimerStart;
   /** Its own timer starts without a hand: closed again while hot it counts at once. */

@@ -35,6 +35,8 @@ const kindOf = <P extends Press>(press: P): PressKindOf<P> => KINDS[press.kind] 
 
 export const heatsOf = (press: Press): HeatKind => kindOf(press).heats;
 export const takes = (press: Press, blank: Blank): boolean => kindOf(press).takes(blank);
+export const suits = (press: Press, blank: Blank): boolean => kindOf(press).suits(blank);
+export const refusal = (press: Press): Message | null => kindOf(press).refuses;
 export const timerStartOf = (press: Press): TimerStart => kindOf(press).timerStart(press);
 export const timesItself = (press: Press): boolean => kindOf(press).timesItself(press);
 export const restingOf = (press: Press): number | null => kindOf(press).restingC(press);

@@ -1,5 +1,5 @@
 import { MAT_RANGES } from './matRanges';
-import { isRound } from '../shop/blank';
+import { isHandled, isRound } from '../shop/blank';
 import { say } from '../message/message';
 import type { WrapPress } from '../shop/press';
 import type { PressKindOf } from './kind';
@@ -10,6 +10,8 @@ export const MUG_PRESS: PressKindOf<WrapPress> = {
   ...CLOSING_PRESS,
   heats: 'wrap',
   takes: isRound,
+  suits: isHandled,
+  refuses: say('heat.pressesRoundOnly'),
   label: say('shop.mugPress'),
   words: { ...CLOSING_PRESS.words, off: say('press.pressOff') },
   ranges: MAT_RANGES,

@@ -10,6 +10,8 @@ export const OVEN: ChamberKindOf<Oven> = {
   label: say('shop.oven'),
   heats: 'oven',
   takes: () => true,
+  suits: isBarrel,
+  refuses: null,
   timerStart: () => 'at-temperature',
   timesItself: () => false,
   restingC: () => null,

@@ -8,7 +8,10 @@ interface Timed {
   readonly restingC: number | null;
 }
 
-export const CLOSING_PRESS: Omit<PressKindOf<Timed>, 'label' | 'heats' | 'takes' | 'ranges'> = {
+export const CLOSING_PRESS: Omit<
+  PressKindOf<Timed>,
+  'label' | 'heats' | 'takes' | 'suits' | 'refuses' | 'ranges'
+> = {
   timerStart: (p) => (p.timer === 'own-at-temperature' ? 'at-temperature' : 'from-closing'),
   timesItself: (p) => p.timer !== 'by-hand',
   restingC: (p) => p.restingC,

@@ -1,5 +1,5 @@
 import { MAT_RANGES } from './matRanges';
-import { isRound } from '../shop/blank';
+import { isBarrel, isHandled, isRound } from '../shop/blank';
 import { say } from '../message/message';
 import type { WrapPress } from '../shop/press';
 import type { PressKindOf } from './kind';
@@ -10,6 +10,8 @@ export const TUMBLER_PRESS: PressKindOf<WrapPress> = {
   ...CLOSING_PRESS,
   heats: 'wrap',
   takes: isRound,
+  suits: (blank) => isRound(blank) && !isHandled(blank) && !isBarrel(blank),
+  refuses: say('heat.pressesRoundOnly'),
   label: say('shop.tumblerPress'),
   ranges: [
     ...MAT_RANGES,

@@ -12,6 +12,8 @@ export const VACUUM_PRESS: ChamberKindOf<VacuumPress> = {
   heats: 'oven',
   // A wound barrel needs no membrane, and one over its open ends would be drawn in.
   takes: (blank) => !isBarrel(blank),
+  suits: () => false,
+  refuses: say('heat.pressesNoBarrels'),
   timerStart: (p) => (p.timer === 'own-at-temperature' ? 'at-temperature' : 'from-closing'),
   timesItself: (p) => p.timer !== 'by-hand',
   restingC: () => null,

@@ -20,7 +20,7 @@ import { Select } from '@/ui/Select';
 import { TypedField } from '@/ui/TypedField';
 import { useUnits } from '@/ui/units';
 import { useWords } from '@/ui/words';
-import { useJob } from '../job/jobContext';
+import { useHeatEdit, useJob } from '../job/jobContext';
 
 /** A target the press never reads is refused with the reason. */
 function reachableTarget(targetC: number, platenC: number, restingC: number | null): Result<number> {
@@ -45,7 +45,8 @@ function reachableTarget(targetC: number, platenC: number, restingC: number | nu
 
 /** What is set on the press, and how the pieces lie in it; each with its origin. */
 export function HeatFields() {
-  const { plan, job, edit } = useJob();
+  const { plan, job } = useJob();
+  const edit = useHeatEdit();
   const units = useUnits();
   const t = useWords();
   const { chosen, press } = plan.heat;
@@ -165,7 +166,8 @@ export function HeatFields() {
 /** The ways to count the same time, side by side: they can differ by a minute. */
 function TimerChoice() {
   const t = useWords();
-  const { plan, edit } = useJob();
+  const { plan } = useJob();
+  const edit = useHeatEdit();
   const { chosen, model } = plan.heat;
   if (!chosen) return null;
   const { settings: s, originOf } = chosen;
@@ -208,7 +210,7 @@ function TimerChoice() {
 
 /** Changes how pieces lie in the press. */
 function usePutLoad(): (next: Partial<Load>, group?: string) => void {
-  const { edit } = useJob();
+  const edit = useHeatEdit();
   return (next, group) => edit((j) => ({ ...j, load: { ...j.load, ...next } }), group);
 }
 

@@ -3,7 +3,6 @@
 import { say, type Message } from '@/core/message/message';
 import { preparationWords } from '@/core/plan/press/operationWords';
 import { isFlatPress, isChamber } from '@/core/shop/press';
-import { Segments } from '@/ui/Segments';
 import { Say, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
@@ -11,24 +10,19 @@ import { BedDiagram } from './BedDiagram';
 import { CoatingChart } from './CoatingChart';
 import { HeatFields } from './HeatFields';
 import { HeatWindow } from './HeatWindow';
+import { PressChoice } from './PressChoice';
 import { RecipeButton } from './RecipeCard';
 import { RingDiagram } from './RingDiagram';
 
 /** What to set for this blank on this press, why, and how sure that is. */
 export function HeatView() {
   const t = useWords();
-  const { plan, job, shop, edit } = useJob();
+  const { plan } = useJob();
   if (!plan.blank.blank) return <NeedsBlank />;
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-5 pt-3">
-        <Segments
-          label={t('common.press')}
-          value={job.pressId}
-          onChange={(pressId) => edit((j) => ({ ...j, pressId, heat: {}, load: {} }))}
-          options={shop.presses.map((p) => ({ value: p.id, label: p.name }))}
-        />
-        {shop.presses.length === 0 && <p>{t('heat.therePressYetAdd')}</p>}
+      <div className="flex flex-wrap items-start gap-x-4 gap-y-2 px-5 pt-3">
+        <PressChoice />
         <span className="ml-auto flex items-center gap-3">
           <span role="status" className="font-label text-fine">
             {plan.heat.model?.updating ? t('heat.updating') : ''}
@@ -36,13 +30,7 @@ export function HeatView() {
           <RecipeButton />
         </span>
       </div>
-      {plan.heat.chosen ? (
-        <Settings />
-      ) : (
-        <p className="p-8 text-lead">
-          {job.pressId ? t('heat.findingsBelowSayWhy') : t('heat.choosePressJobUsual')}
-        </p>
-      )}
+      {plan.heat.chosen ? <Settings /> : <p className="p-8 text-lead">{t('heat.findingsBelowSayWhy')}</p>}
     </div>
   );
 }

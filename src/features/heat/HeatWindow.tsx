@@ -16,7 +16,7 @@ import { newestOnPress } from '@/data/log';
 import { ScaleDrawing } from '@/ui/board/Board';
 import { Draggable } from '@/ui/board/Draggable';
 import { useUnits } from '@/ui/units';
-import { useJob } from '../job/jobContext';
+import { useHeatEdit, useJob } from '../job/jobContext';
 import { bandPaths, CHART_ROOM, goodAt, goodPlace, windowScales, type WindowScales } from './windowScales';
 
 const DOT: Readonly<Record<LogEntry['verdict'], { fill: string; label: Message }>> = {
@@ -197,7 +197,8 @@ const settableC = (c: number, units: UnitChoice): number =>
 /** The chosen setting: dragged, or moved with the arrow keys. */
 function Here({ scales: { x, y }, units }: { scales: WindowScales; units: UnitChoice }) {
   const t = useWords();
-  const { plan, edit } = useJob();
+  const { plan } = useJob();
+  const edit = useHeatEdit();
   const s = plan.heat.chosen?.settings;
   if (!s) return null;
   const put = (platenC: number, dwellS: number) =>

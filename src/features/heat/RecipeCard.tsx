@@ -19,7 +19,7 @@ import { notify, notifyProblem } from '@/ui/notify';
 import { useWords } from '@/ui/words';
 import { inHeatWorker } from '@/workers/client';
 import { saveTextAs } from '../shell/download';
-import { useJob } from '../job/jobContext';
+import { useHeatEdit, useJob } from '../job/jobContext';
 import { BedDiagram } from './BedDiagram';
 import { MOST_TABLE_BYTES, readText } from '@/data/readFile';
 
@@ -39,7 +39,8 @@ export function RecipeButton() {
 
 function RecipeDialog({ onClose }: { onClose: () => void }) {
   const t = useWords();
-  const { plan, job, shop, edit } = useJob();
+  const { plan, job, shop } = useJob();
+  const edit = useHeatEdit();
   const [other, setOther] = useState<RecipeFile | null>(null);
   const { chosen, press, load, model } = plan.heat;
   const blank = plan.blank.blank;

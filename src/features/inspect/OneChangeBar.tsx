@@ -5,13 +5,14 @@ import type { OneChange } from '@/core/plan/inspect/change';
 import { Button } from '@/ui/Button';
 import { notify } from '@/ui/notify';
 import { Say, useWords } from '@/ui/words';
-import { useJob } from '../job/jobContext';
+import { useHeatEdit, useJob } from '../job/jobContext';
 import { isFlatPress } from '@/core/shop/press';
 
 /** The one thing to change, what it does, and a touch to set it. */
 export function OneChangeBar({ change }: { change: OneChange }) {
   const t = useWords();
-  const { job, plan, edit } = useJob();
+  const { job, plan } = useJob();
+  const edit = useHeatEdit();
   const router = useRouter();
   const { press } = plan.heat;
   const setIt = () => {

@@ -59,3 +59,13 @@ export function useHistory(store: JobStore): History {
     canRedo,
   };
 }
+
+/** Edits what is set at the press. From then on the job stays on the press it was set for, even where nobody had chosen one. */
+export function useHeatEdit(): Edit {
+  const { plan, edit } = useJob();
+  const { press } = plan.heat;
+  return (change, group) => edit((j) => {
+      const next = change(j);
+      return { ...next, pressId: next.pressId ?? press?.id ?? null };
+    }, group);
+}

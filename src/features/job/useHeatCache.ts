@@ -100,20 +100,39 @@ export function useHeatQueries(
   }, [wanted, ask, shown]);
 }
 
-/** What was tried on this job's press and on coatings like its own, live. */
-export function useTried(job: Job | null, shop: Shop): readonly LogEntry[] {
+/** Blanks of the same material and finish as a job's own. */
+const alikeOf = (job: Job | null, shop: Shop): readonly string[] => {
   const blank = shop.blanks.find((b) => b.id === job?.blankId);
-  const pressId = job?.pressId ?? '';
-  const alike = blank
+  return blank
     ? shop.blanks
         .filter((b) => b.material === blank.material && b.coating.finish === blank.coating.finish)
         .map((b) => b.id)
-        .join(' ')
-    : '';
-  const found = useLiveQuery(async () => {
-    if (pressId === '' || alike === '') return NONE;
-    const each = await Promise.all(alike.split(' ').map((id) => newestOnPress(id, pressId, MOST_TRIED)));
-    return each.flat();
-  }, [alike, pressId]);
+    : [];
+};
+
+const newestOn = async (
+  blankIds: readonly string[],
+  pressIds: readonly string[],
+): Promise<readonly LogEntry[]> => {
+  const each = await Promise.all(
+    blankIds.flatMap((blankId) => pressIds.map((id) => newestOnPress(blankId, id, MOST_TRIED))),
+  );
+  return each.flat();
+};
+
+const pressIdsOf = (shop: Shop): readonly string[] => shop.presses.map((p) => p.id);
+
+/** What was tried on every press of the shop and on coatings like the job's own. */
+export const triedOnAll = (job: Job, shop: Shop): Promise<readonly LogEntry[]> =>
+  newestOn(alikeOf(job, shop), pressIdsOf(shop));
+
+/** What was tried on this job's press and on coatings like its own, live; on every press where none is chosen. */
+export function useTried(job: Job | null, shop: Shop): readonly LogEntry[] {
+  const alike = alikeOf(job, shop).join(' ');
+  const pressIds = job?.pressId ?? pressIdsOf(shop).join(' ');
+  const found = useLiveQuery(
+    async () => (pressIds === '' || alike === '' ? NONE : newestOn(alike.split(' '), pressIds.split(' '))),
+    [alike, pressIds],
+  );
   return found ?? NONE;
 }

@@ -5,6 +5,7 @@ import { useWords } from '@/ui/words';
 import { Link } from '@/ui/Link';
 import { useMemo, useState } from 'react';
 import { plan } from '@/core/plan/plan';
+import { jobOnPress } from '@/core/plan/heat/pressChoice';
 import { pressBlocked } from '@/core/plan/press/newRun';
 import { isOn, type RunWithState } from '@/core/run/pieces';
 import type { Job } from '@/core/job/job';
@@ -22,9 +23,8 @@ interface Props {
   readonly another: boolean;
 }
 
-/** The same job on another press: what was set by hand for its own press does not hold there. */
 const onPress = (job: Job, pressId: string | null): Job =>
-  pressId === null || pressId === job.pressId ? job : { ...job, pressId, heat: {}, load: {} };
+  pressId === null ? job : jobOnPress(job, pressId);
 
 /** At the press: one run, from the first piece to the last. */
 export function Runner({ jobId, pressId, another }: Props) {

@@ -28,6 +28,7 @@ import { celsius, seconds } from '../../message/quantity';
 import { equalFigures, reachFigures, settingFigures } from './figures';
 import { reachFindings, settingFindings } from './findings';
 import { loadFindings, loadFor, type HeatLoad } from './load';
+import { bestPress, pressOptions } from './pressChoice';
 import { matchFrom, matchOwn, type MatchSource } from './match';
 import { heatModel, type HeatModel } from './model';
 import { loadFigure, modelFigures } from './modelFigures';
@@ -39,6 +40,8 @@ import type { ToPress } from '../press/toPress';
 
 export interface HeatPlan extends StepPlan<'heat'> {
   readonly press: Press | null;
+  /** Why this press was taken, where nobody chose one. */
+  readonly chosenFor: Message | null;
   /** The mat in a wrap press. */
   readonly heater: PressHeater | null;
   readonly chosen: ChosenHeat | null;
@@ -201,6 +204,7 @@ const EMPTY = {
   figures: [],
   operations: [],
   seamStep: null,
+  chosenFor: null,
   heater: null,
   chosen: null,
   load: null,
@@ -221,17 +225,21 @@ const summaryOf = ({ settings: s }: ChosenHeat, load: HeatLoad | null): Message 
 };
 
 export function planHeat(input: HeatInput): HeatPlan {
-  const { blank, wrap, press } = input;
+  const { blank, wrap } = input;
   const nothing = (summary: Message, findings: readonly Finding[]): HeatPlan => ({
     ...EMPTY,
-    press,
+    press: input.press,
     summary,
     findings,
   });
   if (!blank || !wrap || (!wrap.across && blank.shape.kind === 'round'))
     return nothing(say('measure.afterBlank'), []);
-  if (!press)
-    return nothing(say('heat.pressChosen'), [finding('heat', 'none', 'blocker', say('heat.choosePressJob'))]);
+  const best = input.press ? null : bestPress(pressOptions({ ...input, blank, wrap }));
+  const press = input.press ?? best?.press;
+  if (!press) {
+    const none = input.presses.length === 0 ? say('heat.therePressYetAdd') : say('heat.noPressFits');
+    return nothing(say('heat.pressChosen'), [finding('heat', 'none', 'blocker', none)]);
+  }
   const { mat } = wrap;
   const need = mat && { widestDiameterMm: mat.circumferenceMm / Math.PI, tallMm: wrap.tallMm ?? 0 };
   const proven = provenFor(blank.id, press.id, input.recipes, () => 0)?.recipe.load?.heaterId;
@@ -268,6 +276,7 @@ export function planHeat(input: HeatInput): HeatPlan {
     figures,
     findings,
     press,
+    chosenFor: best?.reason ?? null,
     heater,
     chosen,
     load,

@@ -34,7 +34,8 @@ test('only what is left is pressed: good pieces of runs before count, spoiled on
 });
 
 test('nothing begins without a press, a blank or a piece left', () => {
-  expect(begun({ ...JOB, pressId: null })).toBeNull();
+  const without = { ...shop, presses: [] };
+  expect(newRun(JOB, plan(JOB, without), { id: 'run-1', startedAt: 1000 })).toBeNull();
   expect(begun({ ...JOB, blankId: null })).toBeNull();
   const made = plan(JOB, shop);
   expect(newRun(JOB, { ...made, press: { ...made.press, free: [] } }, { id: 'r', startedAt: 0 })).toBeNull();
@@ -42,7 +43,7 @@ test('nothing begins without a press, a blank or a piece left', () => {
 
 test('a blocker in wrap or heat stops the press, a warning does not', () => {
   expect(pressBlocked(plan(JOB, shop))).toBe(false);
-  expect(pressBlocked(plan({ ...JOB, pressId: null }, shop))).toBe(true);
+  expect(pressBlocked(plan(JOB, { ...shop, presses: [] }))).toBe(true);
   const setBack = { ...JOB, wrap: { ...JOB.wrap, topSetbackMm: 150, footSetbackMm: 150 } };
   expect(pressBlocked(plan(setBack, shop))).toBe(true);
 });

@@ -1,0 +1,143 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { say } from '@/core/message/message';
+import { celsius, count, decimal, ratio, seconds } from '@/core/message/quantity';
+import type { OnPress } from '@/core/plan/heat/compare';
+import { jobOnPress } from '@/core/plan/heat/pressChoice';
+import type { Press } from '@/core/shop/press';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { notifyProblem } from '@/ui/notify';
+import { Q, useWords } from '@/ui/words';
+import { inHeatWorker } from '@/workers/client';
+import { useJob } from '../job/jobContext';
+import { triedOnAll } from '../job/useHeatCache';
+
+interface Props {
+  /** Those that can press the piece, best first. */
+  readonly presses: readonly Press[];
+  readonly onClose: () => void;
+}
+
+/** What each press does with this piece as it stood on opening, by press, as the worker answers; null where it has no answer. */
+function useCompared(presses: readonly Press[]): Readonly<Record<string, OnPress | null>> {
+  const { job, shop } = useJob();
+  const [asked] = useState({ job, shop, presses });
+  const [found, setFound] = useState<Readonly<Record<string, OnPress | null>>>({});
+  useEffect(() => {
+    let closed = false;
+    void (async () => {
+      const extra = { tried: await triedOnAll(asked.job, asked.shop) };
+      for (const { id } of asked.presses) {
+        if (closed) return;
+        const r = await inHeatWorker<OnPress | null>(
+          say('heat.comparePresses'),
+          (api) => api.onPress(asked.job, asked.shop, id, extra) as Promise<OnPress | null>,
+        );
+        if (closed) return;
+        if (!r.ok) return notifyProblem(r.problem);
+        const row = r.value;
+        setFound((before) => ({ ...before, [id]: row }));
+      }
+    })();
+    return () => {
+      closed = true;
+    };
+  }, [asked]);
+  return found;
+}
+
+/** The same piece on every press that fits, side by side, and one touch to change over. */
+export function ComparePresses({ presses, onClose }: Props) {
+  const t = useWords();
+  const { plan, edit } = useJob();
+  const found = useCompared(presses);
+  const headings = [
+    'heat.comparePress',
+    'heat.compareStart',
+    'heat.compareGood',
+    'heat.atOnce',
+    'heat.compareHands',
+    'heat.compareTotal',
+    'heat.compareEnergy',
+  ] as const;
+  const use = (id: string) => {
+    edit((j) => ({ ...jobOnPress(j, id), pressId: id }));
+    onClose();
+  };
+  return (
+    <Dialog open wide onClose={onClose} title={t('heat.comparePresses')} about={t('heat.compareAbout')}>
+      <div className="overflow-x-auto">
+        <table className="w-full border-collapse font-label">
+          <thead>
+            <tr className="border-b-2 border-ink text-left">
+              {headings.map((h) => (
+                <th key={h} scope="col" className="py-1 pe-4 font-semibold">
+                  {t(h)}
+                </th>
+              ))}
+              <th scope="col">
+                <span className="sr-only">{t('heat.useThisPress')}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {presses.map((p) => (
+              <tr key={p.id} className="border-b border-rule align-middle">
+                <th scope="row" className="py-2 pe-4 text-left font-semibold">
+                  {p.name}
+                </th>
+                <Cells of={found[p.id]} />
+                <td className="py-1 text-end">
+                  {plan.heat.press?.id === p.id ? (
+                    <span className="font-semibold">{t('heat.pressInUse')}</span>
+                  ) : (
+                    <Button onClick={() => use(p.id)}>{t('heat.useThisPress')}</Button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </Dialog>
+  );
+}
+
+/** The figures of one press; undefined while they are calculated, null where there are none. */
+function Cells({ of }: { of: OnPress | null | undefined }) {
+  const t = useWords();
+  if (!of)
+    return (
+      <td colSpan={6} className="py-2 text-soft">
+        {of === null ? t('heat.findingsBelowSayWhy') : t('heat.comparing')}
+      </td>
+    );
+  const { settings: s } = of;
+  const cell = 'py-2 pe-4 whitespace-nowrap';
+  return (
+    <>
+      <td className={cell}>
+        {t('heat.compareSettings', {
+          platen: celsius(s.platenC),
+          dwell: seconds(s.dwellS),
+          passes: s.passes,
+        })}
+      </td>
+      <td className={cell}>{of.good === null ? '–' : <Q of={ratio(of.good)} />}</td>
+      <td className={cell}>
+        <Q of={count(of.atOnce, 'piece')} />
+      </td>
+      <td className={cell}>
+        <Q of={seconds(of.handsS)} />
+      </td>
+      <td className={cell}>
+        <Q of={seconds(of.pressS)} />
+      </td>
+      <td className={cell}>
+        <Q of={decimal(of.energyWh, 0)} />
+      </td>
+    </>
+  );
+}

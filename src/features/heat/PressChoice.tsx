@@ -1,0 +1,101 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import dynamic from 'next/dynamic';
+import { part } from '@/core/basics/part';
+import { pressOptions, jobOnPress, type PressOption } from '@/core/plan/heat/pressChoice';
+import { toPress } from '@/core/plan/press/toPress';
+import { Button } from '@/ui/Button';
+import { Segments } from '@/ui/Segments';
+import { Say, useWords, type Words } from '@/ui/words';
+import { useJob } from '../job/jobContext';
+
+const ComparePresses = dynamic(() => part(() => import('./ComparePresses')).then((m) => m.ComparePresses), {
+  ssr: false,
+});
+
+const NOTHING: readonly PressOption[] = [];
+
+/** Every press of the shop for this piece; those that cannot press it last. */
+function useOptions(): readonly PressOption[] {
+  const { plan, job, shop } = useJob();
+  const { blank } = plan.blank;
+  const wrap = useMemo(
+    () => toPress({ wrap: plan.wrap, blank, asked: job.wrap }),
+    [plan.wrap, blank, job.wrap],
+  );
+  return useMemo(
+    () =>
+      blank && wrap
+        ? pressOptions({
+            blank,
+            wrap,
+            pieces: job.pieces,
+            presses: shop.presses,
+            recipes: shop.recipes,
+            proven: undefined,
+            log: shop.log,
+          })
+        : NOTHING,
+    [blank, wrap, job.pieces, shop.presses, shop.recipes, shop.log],
+  );
+}
+
+/** Names of presses by what keeps them from this piece. */
+function byReason(others: readonly PressOption[], t: Words): ReadonlyMap<string, readonly string[]> {
+  const names = new Map<string, readonly string[]>();
+  for (const { press, problems } of others) {
+    const why = problems.map((m) => t(m)).join(' ');
+    names.set(why, [...(names.get(why) ?? []), press.name]);
+  }
+  return names;
+}
+
+/** The press: chosen by itself where nobody did, and changed here. What cannot press the piece is listed with the reason. */
+export function PressChoice() {
+  const t = useWords();
+  const { plan, job, shop, edit } = useJob();
+  const [comparing, setComparing] = useState(false);
+  const options = useOptions();
+  const { press, chosenFor } = plan.heat;
+  const chosenId = press?.id ?? null;
+  const fits = options.filter((o) => o.problems.length === 0);
+  const shown = options.filter((o) => o.problems.length === 0 || o.press.id === chosenId);
+  const others = options.filter((o) => !shown.includes(o));
+  if (shop.presses.length === 0) return <p>{t('heat.therePressYetAdd')}</p>;
+  return (
+    <div className="min-w-0">
+      <div className="flex flex-wrap items-center gap-2">
+        <Segments
+          label={t('common.press')}
+          value={chosenId}
+          onChange={(id) => edit((j) => ({ ...jobOnPress(j, id), pressId: id }))}
+          options={shown.map(({ press: p, reason }) => ({
+            value: p.id,
+            label: p.name,
+            title: reason ?? undefined,
+          }))}
+        />
+        {fits.length > 1 && <Button onClick={() => setComparing(true)}>{t('heat.comparePresses')}</Button>}
+      </div>
+      {chosenFor && job.pressId === null && (
+        <p className="mt-1 font-label text-fine">
+          <Say message={chosenFor} />
+        </p>
+      )}
+      {others.length > 0 && (
+        <ul
+          aria-label={t('heat.cannotPressPiece')}
+          className="mt-1 flex flex-wrap gap-x-4 font-label text-fine text-soft"
+        >
+          {[...byReason(others, t)].map(([why, names]) => (
+            <li key={why}>
+              <strong>{names.join(', ')}:</strong> {why}
+            </li>
+          ))}
+        </ul>
+      )}
+      {comparing && <ComparePresses presses={fits.map((o) => o.press)} onClose={() => setComparing(false)} />}
+    </div>
+  );
+}
