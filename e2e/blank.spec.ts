@@ -1,5 +1,5 @@
 import { fixedPart, opening, says } from './words';
-import { address, expect, figure, jobOn, test } from './app';
+import { address, expect, figure, jobOn, open, test } from './app';
 
 test('a blank typed on its drawing: by its picture, round by tape, a belly and a stamp placed on the wall, copied', async ({
   bench: page,
@@ -65,4 +65,26 @@ test('headings sort every blank, not only those drawn; a volume finds its blanks
   expect(every).toEqual([...every].sort((a, b) => (first === Math.min(...every) ? a - b : b - a)));
   await page.getByRole('searchbox').first().fill('11 oz');
   await expect(table).toContainText('325 ml mug');
+});
+
+test('a blank is found as decorators call it, by ounces and by inches; where none is, the nearest are offered', async ({
+  bench: page,
+}) => {
+  await open(page, '/job/trail-guide-bottles/blank');
+  const search = page.getByRole('searchbox', { name: says('blank.searchBlanks') });
+  const list = page.getByRole('list', { name: says('blank.blanksShop') });
+  const found = list.locator('[aria-pressed]');
+  await search.fill('keychain');
+  await expect(found).toHaveText([/key ring/, /key ring/]);
+  await search.fill('20 oz skinny tumbler');
+  await expect(found).toHaveText([/590 ml · 20 fl oz/]);
+  await search.fill('12 x 6 license plate');
+  await expect(found).toHaveText([/300 mm × 150 mm/]);
+  await search.fill('9 x 11 hardboard panel');
+  await expect(list.getByRole('status')).toHaveText(
+    says('blank.nothingFoundNearest', { text: '9 x 11 hardboard panel' }),
+  );
+  await expect(found.first()).toContainText('hardboard panel 200 × 250');
+  await list.getByRole('button', { name: says('blank.addBlankInstead') }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
 });

@@ -383,6 +383,11 @@ export interface ValueNames {
   'blank.two': 'first' | 'second';
   'blank.widthLetter': 'letter';
   'blank.holeNumber': 'at' | 'form';
+  'blank.volumes': 'ml' | 'oz';
+  'blank.volumeAndSize': 'size' | 'volume';
+  'blank.nothingFoundNearest': 'text';
+  'blank.nothingFoundAdd': 'text';
+  'blank.addBlankInstead': never;
   'common.verbatim': 'text';
   'common.inTurn': 'first' | 'then';
   'common.plansMadeOtherSites': never;

@@ -16,7 +16,10 @@ import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { BlankDialog } from './BlankDialog';
 import { BlankSearch } from './BlankSearch';
-import { findBlanks, sizeWords, type BlankFilter } from './findBlanks';
+import { findBlanks, nearestBlanks, sizeWords, type BlankFilter } from './findBlanks';
+import { NothingFound, useCommonNames } from './NothingFound';
+
+const NONE: readonly Blank[] = [];
 
 /** A long list is drawn in part until it is asked for: the rest is found by typing. */
 const FIRST_SHOWN = 16;
@@ -28,11 +31,16 @@ export function BlankView() {
   const [adding, setAdding] = useState(false);
   const [filter, setFilter] = useState<BlankFilter>({ text: '', family: null });
   const [shown, setShown] = useState(FIRST_SHOWN);
-  const found = useMemo(() => findBlanks(shop.blanks, filter, t), [shop.blanks, filter, t]);
+  const names = useCommonNames();
+  const found = useMemo(() => findBlanks(shop.blanks, filter, t, names), [shop.blanks, filter, t, names]);
+  const nearest = useMemo(
+    () => (found.length === 0 ? nearestBlanks(shop.blanks, filter.text, t, names) : NONE),
+    [found, shop.blanks, filter.text, t, names],
+  );
   // What is chosen stands first: in a long list it would be out of sight.
   const listed = useMemo(
-    () => [...found].sort((a, b) => Number(b.id === job.blankId) - Number(a.id === job.blankId)),
-    [found, job.blankId],
+    () => [...found, ...nearest].sort((a, b) => Number(b.id === job.blankId) - Number(a.id === job.blankId)),
+    [found, nearest, job.blankId],
   );
   const choose = (b: Blank) => edit((j) => (j.blankId === b.id ? j : { ...j, blankId: b.id, prepared: [] }));
   return (
@@ -51,6 +59,11 @@ export function BlankView() {
         </div>
         <BlankSearch blanks={shop.blanks} filter={filter} onFilter={setFilter} found={found.length} />
         <ul aria-labelledby="blanks-heading" className="min-h-0 flex-1 overflow-y-auto border-t border-rule">
+          {found.length === 0 && (
+            <li className="p-4">
+              <NothingFound text={filter.text} nearest={nearest.length} onAdd={() => setAdding(true)} />
+            </li>
+          )}
           {listed.slice(0, shown).map((b) => (
             <li key={b.id} className="border-b border-rule">
               <BlankRow blank={b} chosen={b.id === job.blankId} onChoose={choose} />
@@ -63,7 +76,6 @@ export function BlankView() {
               </Button>
             </li>
           )}
-          {found.length === 0 && <li className="p-4 text-soft">{t('common.blankMatchesClearSearch')}</li>}
         </ul>
         <Preparations />
       </div>

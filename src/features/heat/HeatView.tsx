@@ -21,7 +21,7 @@ export function HeatView() {
   if (!plan.blank.blank) return <NeedsBlank />;
   return (
     <div className="absolute inset-0 flex flex-col overflow-y-auto">
-      <div className="flex flex-wrap items-start gap-x-4 gap-y-2 px-5 pt-3">
+      <div className="flex flex-wrap items-start gap-x-4 gap-y-2 px-5 pt-3 sm:flex-nowrap">
         <PressChoice />
         <span className="ml-auto flex items-center gap-3">
           <span role="status" className="font-label text-fine">

@@ -64,7 +64,7 @@ export function PressChoice() {
   const others = options.filter((o) => !shown.includes(o));
   if (shop.presses.length === 0) return <p>{t('heat.therePressYetAdd')}</p>;
   return (
-    <div className="min-w-0">
+    <div className="min-w-0 grow basis-96">
       <div className="flex flex-wrap items-center gap-2">
         <Segments
           label={t('common.press')}

@@ -17,7 +17,8 @@ import { notify, notifyProblem } from '@/ui/notify';
 import { Q, useWords, type Words } from '@/ui/words';
 import { BlankDialog } from '../blank/BlankDialog';
 import { BlankSearch } from '../blank/BlankSearch';
-import { findBlanks, type BlankFilter } from '../blank/findBlanks';
+import { findBlanks, nearestBlanks, type BlankFilter } from '../blank/findBlanks';
+import { NothingFound, useCommonNames } from '../blank/NothingFound';
 import { saveTextAs } from '../shell/download';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useShop } from '../shell/shopContext';
@@ -102,6 +103,8 @@ function columnsFor(onEdit: (e: Editing) => void, t: Words) {
   ] as ColumnDef<Blank, string | number>[];
 }
 
+const NONE: readonly Blank[] = [];
+
 /** Drawn at first; typing finds the rest. */
 const FIRST_SHOWN = 24;
 
@@ -111,7 +114,12 @@ export function BlanksPage() {
   const { shop } = useShop();
   const [editing, setEditing] = useState<Editing | null>(null);
   const [filter, setFilter] = useState<BlankFilter>({ text: '', family: null });
-  const found = useMemo(() => findBlanks(shop.blanks, filter, t), [shop.blanks, filter, t]);
+  const names = useCommonNames();
+  const found = useMemo(() => findBlanks(shop.blanks, filter, t, names), [shop.blanks, filter, t, names]);
+  const nearest = useMemo(
+    () => (found.length === 0 ? nearestBlanks(shop.blanks, filter.text, t, names) : NONE),
+    [found, shop.blanks, filter.text, t, names],
+  );
   const [all, setAll] = useState(false);
   const most = all ? found.length : FIRST_SHOWN;
   const columns = useMemo(() => columnsFor(setEditing, t), [t]);
@@ -131,12 +139,27 @@ export function BlanksPage() {
       <div className="max-w-2xl">
         <BlankSearch blanks={shop.blanks} filter={filter} onFilter={setFilter} found={found.length} />
       </div>
+      {found.length === 0 && filter.text !== '' && (
+        <div className="px-4 py-2">
+          <NothingFound
+            text={filter.text}
+            nearest={nearest.length}
+            onAdd={() => setEditing({ blank: null, copy: false })}
+          />
+        </div>
+      )}
       <SortableTable
         label={t('common.blanks')}
-        rows={found}
+        rows={found.length === 0 ? nearest : found}
         most={most}
         columns={columns}
-        empty={shop.blanks.length === 0 ? t('shop.blanksYetAddFirst') : t('common.blankMatchesClearSearch')}
+        empty={
+          shop.blanks.length === 0
+            ? t('shop.blanksYetAddFirst')
+            : filter.text === ''
+              ? t('common.blankMatchesClearSearch')
+              : ''
+        }
       />
       {most < found.length && (
         <div className="p-4">
