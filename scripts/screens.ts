@@ -72,7 +72,7 @@ async function markCorner(page: Page): Promise<void> {
 const NINE = new Date(2026, 10, 27, 9, 0);
 
 const VIEWS: readonly View[] = [
-  { name: 'bench', path: '/' },
+  { name: 'jobs', path: '/' },
   { name: 'blank', path: `${JOB}/blank` },
   { name: 'measure', path: `${JOB}/measure` },
   { name: 'wrap', path: `${JOB}/wrap` },
@@ -109,7 +109,7 @@ const VIEWS: readonly View[] = [
   { name: 'papers', path: '/papers' },
   { name: 'logbook', path: '/logbook' },
   {
-    name: 'day',
+    name: 'schedule',
     path: '/schedule',
     at: NINE,
     prepare: async (p) => {
@@ -121,12 +121,12 @@ const VIEWS: readonly View[] = [
     },
   },
   {
-    name: 'costs',
+    name: 'pricing',
     path: '/pricing?job=constellation-mugs',
     prepare: (p) => p.getByRole('region', { name: 'Quotes' }).waitFor(),
   },
   {
-    name: 'shelf',
+    name: 'stock',
     path: '/stock',
     at: NINE,
     prepare: (p) => p.getByText('Order 1 case').first().waitFor(),

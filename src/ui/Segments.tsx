@@ -6,6 +6,8 @@ export interface SegmentOption<T extends string> {
   readonly value: T;
   readonly label: string | Message;
   readonly title?: string | Message;
+  /** It cannot be chosen now. */
+  readonly disabled?: boolean;
 }
 
 interface Props<T extends string> {
@@ -33,8 +35,9 @@ export function Segments<T extends string>({ label, value, options, onChange, cl
         <RadioGroup.Item
           key={o.value}
           value={o.value}
+          disabled={o.disabled}
           title={o.title && t.label(o.title)}
-          className="min-h-9 grow bg-sheet px-3 font-label text-base font-semibold data-[state=checked]:bg-strata-3 data-[state=checked]:text-white data-[state=unchecked]:hover:bg-board"
+          className="min-h-9 grow bg-sheet px-3 font-label text-base font-semibold data-[state=checked]:bg-strata-3 data-[state=checked]:text-white enabled:data-[state=unchecked]:hover:bg-board disabled:bg-board disabled:font-normal disabled:text-soft"
         >
           {t.label(o.label)}
         </RadioGroup.Item>

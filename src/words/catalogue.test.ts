@@ -161,7 +161,7 @@ test.each(Object.entries(SOURCES).filter(([locale]) => locale !== 'en'))(
 
 /** Texts that are no words of the interface: what files are written with, names of the product and its demo, and what only a developer reads. */
 const NOT_WORDS =
-  /^(?:Mesa Drift(?:  X )?|Exif|Indexed|Image|Picture|Enter|Escape|ArrowUp|Barlow.*|Caveat|Lora|Quotes|Name|Lunch|My bench|Desk printer|Star chart|Moon band|Comet)$/;
+  /^(?:Mesa Drift(?:  X )?|Exif|Indexed|Image|Picture|Enter|Escape|ArrowUp|Barlow.*|Caveat|Lora|Quotes|Name|Lunch|My bench|Desk printer|Star chart|Moon band|Comet|[½1] mm)$/;
 
 /** Text of elements in the source of a component. */
 function elementTexts(path: string): readonly string[] {
@@ -174,6 +174,14 @@ function elementTexts(path: string): readonly string[] {
       ts.isJsxAttribute(node) &&
       /^(?:label|title|placeholder|hint|about|alt|aria-label)$/.test(node.name.getText()) &&
       node.initializer &&
+      ts.isStringLiteral(node.initializer) &&
+      /[A-Za-z]{2,}/.test(node.initializer.text)
+    )
+      found.push(node.initializer.text);
+    // Choices are given as data: { value: 'arc', label: t('art.curvedText') }.
+    if (
+      ts.isPropertyAssignment(node) &&
+      /^(?:label|title|hint|about)$/.test(node.name.getText()) &&
       ts.isStringLiteral(node.initializer) &&
       /[A-Za-z]{2,}/.test(node.initializer.text)
     )

@@ -226,6 +226,12 @@ export interface ValueNames {
   'art.rows': never;
   'art.mirrored': never;
   'art.readingOf': 'nth' | 'of' | 'reading';
+  'art.unrolledView': never;
+  'art.straightText': never;
+  'art.curvedText': never;
+  'art.anyLength': never;
+  'art.setSmaller': never;
+  'art.onlyFlagged': never;
   'blank.catalogueValueRoundedBefore': never;
   'blank.catalogueValue': never;
   'blank.lessRimFoot': 'height' | 'top';
@@ -1022,6 +1028,8 @@ export interface ValueNames {
   'finish.firstFromTop': never;
   'finish.betweenColumns': never;
   'finish.betweenRows': never;
+  'finish.oneHanger': never;
+  'finish.twoHangers': never;
   'flatness.packingSheet': 'name' | 'number' | 'of';
   'flatness.packingHow': 'back' | 'card' | 'height' | 'left' | 'width';
   'flatness.earlierReadingsMeasureAgain': never;
@@ -1405,7 +1413,6 @@ export interface ValueNames {
   'heat.pressesRoundOnly': never;
   'heat.pressesNoBarrels': never;
   'heat.noPressFits': never;
-  'heat.cannotPressPiece': never;
   'heat.comparePresses': never;
   'heat.compareAbout': never;
   'heat.comparePress': never;
@@ -1420,6 +1427,7 @@ export interface ValueNames {
   'heat.compareSettings': 'dwell' | 'passes' | 'platen';
   'heat.compareStart': never;
   'heat.madeForKind': 'time';
+  'heat.whyNotOthers': never;
   'inspect.coldestPrintedPlaceGets': 'least' | 'under' | 'which' | 'which2';
   'inspect.goodAfterOneSo': 'goodNow' | 'goodThen';
   'inspect.heatAloneDoesSolve': never;
@@ -2860,6 +2868,9 @@ export interface ValueNames {
   'sheet.metres': 'metres';
   'sheet.rollWide': 'paper' | 'width';
   'sheet.sheetSize': 'height' | 'paper' | 'width';
+  'sheet.gapBetweenPieces': never;
+  'sheet.panelOverlap': never;
+  'sheet.straightCut': never;
   'shell.anotherTabKeepsOlder': never;
   'shell.closeOtherTabsMesa': never;
   'shell.browsersDatabaseDoesAnswer': never;

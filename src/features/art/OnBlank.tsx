@@ -64,7 +64,7 @@ export function OnBlank() {
               value={sight}
               onChange={setSight}
               options={[
-                { value: 'flat', label: 'unrolled' },
+                { value: 'flat', label: t('art.unrolledView') },
                 { value: 'front', label: t('art.fromFront') },
               ]}
             />

@@ -51,8 +51,8 @@ export function TextTools({ layer }: { layer: TextLayer }) {
             value={layer.along}
             onChange={(along) => put({ along })}
             options={[
-              { value: 'line', label: 'straight' },
-              { value: 'arc', label: 'curved' },
+              { value: 'line', label: t('art.straightText') },
+              { value: 'arc', label: t('art.curvedText') },
             ]}
           />
         </Labelled>
@@ -150,7 +150,7 @@ function TextWidth({ layer, put }: PartProps) {
             })
           }
           options={[
-            { value: 'any', label: 'any' },
+            { value: 'any', label: t('art.anyLength') },
             { value: 'most', label: t('art.atMost') },
           ]}
         />
@@ -171,8 +171,8 @@ function TextWidth({ layer, put }: PartProps) {
             value={layer.overlong}
             onChange={(overlong) => put({ overlong })}
             options={[
-              { value: 'fit', label: 'smaller', title: t('art.shrinkLongerText') },
-              { value: 'flag', label: 'flagged', title: t('art.keepSizeReportLonger') },
+              { value: 'fit', label: t('art.setSmaller'), title: t('art.shrinkLongerText') },
+              { value: 'flag', label: t('art.onlyFlagged'), title: t('art.keepSizeReportLonger') },
             ]}
           />
         </div>

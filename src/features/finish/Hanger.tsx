@@ -73,9 +73,9 @@ export function Hanger({ blank, name, wish, onWish }: Props) {
             label={t('finish.hangers')}
             value={String(wish.count ?? 'auto')}
             options={[
-              { value: 'auto', label: 'calculated' },
-              { value: '1', label: 'one' },
-              { value: '2', label: 'two' },
+              { value: 'auto', label: t('common.calculated') },
+              { value: '1', label: t('finish.oneHanger') },
+              { value: '2', label: t('finish.twoHangers') },
             ]}
             onChange={(v) => put({ count: v === '1' ? 1 : v === '2' ? 2 : null })}
           />

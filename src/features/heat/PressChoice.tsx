@@ -70,10 +70,11 @@ export function PressChoice() {
           label={t('common.press')}
           value={chosenId}
           onChange={(id) => edit((j) => ({ ...jobOnPress(j, id), pressId: id }))}
-          options={shown.map(({ press: p, reason }) => ({
+          options={[...shown, ...others].map(({ press: p, reason }) => ({
             value: p.id,
             label: p.name,
             title: reason ?? undefined,
+            disabled: reason === null && p.id !== chosenId,
           }))}
         />
         {fits.length > 1 && <Button onClick={() => setComparing(true)}>{t('heat.comparePresses')}</Button>}
@@ -84,16 +85,16 @@ export function PressChoice() {
         </p>
       )}
       {others.length > 0 && (
-        <ul
-          aria-label={t('heat.cannotPressPiece')}
-          className="mt-1 flex flex-wrap gap-x-4 font-label text-fine text-soft"
-        >
-          {[...byReason(others, t)].map(([why, names]) => (
-            <li key={why}>
-              <strong>{names.join(', ')}:</strong> {why}
-            </li>
-          ))}
-        </ul>
+        <details className="mt-1 font-label text-fine">
+          <summary className="min-h-6 cursor-pointer">{t('heat.whyNotOthers')}</summary>
+          <ul>
+            {[...byReason(others, t)].map(([why, names]) => (
+              <li key={why}>
+                <strong>{names.join(', ')}:</strong> {why}
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
       {comparing && <ComparePresses presses={fits.map((o) => o.press)} onClose={() => setComparing(false)} />}
     </div>

@@ -54,12 +54,12 @@ export function PanelsBar() {
                 label: t('sheet.whereShowsLeast'),
                 title: t('sheet.cutAlongPathFollows'),
               },
-              { value: 'straight', label: 'straight', title: t('sheet.cutRuler') },
+              { value: 'straight', label: t('sheet.straightCut'), title: t('sheet.cutRuler') },
             ]}
           />
         </Labelled>
         <LengthField
-          label={t('wrap.overlap')}
+          label={t('sheet.panelOverlap')}
           valueMm={settings.overlapMm}
           minMm={2}
           maxMm={40}

@@ -85,7 +85,7 @@ export function SheetTools() {
         />
       </Labelled>
       <LengthField
-        label={t('wrap.gap')}
+        label={t('sheet.gapBetweenPieces')}
         valueMm={job.sheet.gapMm}
         minMm={0}
         maxMm={50}
