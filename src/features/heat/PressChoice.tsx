@@ -5,7 +5,6 @@ import dynamic from 'next/dynamic';
 import { part } from '@/core/basics/part';
 import { pressOptions, jobOnPress, type PressOption } from '@/core/plan/heat/pressChoice';
 import { toPress } from '@/core/plan/press/toPress';
-import { Button } from '@/ui/Button';
 import { Segments } from '@/ui/Segments';
 import { Say, useWords, type Words } from '@/ui/words';
 import { useJob } from '../job/jobContext';
@@ -65,37 +64,45 @@ export function PressChoice() {
   if (shop.presses.length === 0) return <p>{t('heat.therePressYetAdd')}</p>;
   return (
     <div className="min-w-0 grow basis-96">
-      <div className="flex flex-wrap items-center gap-2">
-        <Segments
-          label={t('common.press')}
-          value={chosenId}
-          onChange={(id) => edit((j) => ({ ...jobOnPress(j, id), pressId: id }))}
-          options={[...shown, ...others].map(({ press: p, reason }) => ({
-            value: p.id,
-            label: p.name,
-            title: reason ?? undefined,
-            disabled: reason === null && p.id !== chosenId,
-          }))}
-        />
-        {fits.length > 1 && <Button onClick={() => setComparing(true)}>{t('heat.comparePresses')}</Button>}
-      </div>
+      <Segments
+        label={t('common.press')}
+        value={chosenId}
+        onChange={(id) => edit((j) => ({ ...jobOnPress(j, id), pressId: id }))}
+        options={[...shown, ...others].map(({ press: p, reason }) => ({
+          value: p.id,
+          label: p.name,
+          title: reason ?? undefined,
+          disabled: reason === null && p.id !== chosenId,
+        }))}
+      />
       {chosenFor && job.pressId === null && (
         <p className="mt-1 font-label text-fine">
           <Say message={chosenFor} />
         </p>
       )}
-      {others.length > 0 && (
-        <details className="mt-1 font-label text-fine">
-          <summary className="min-h-6 cursor-pointer">{t('heat.whyNotOthers')}</summary>
-          <ul>
-            {[...byReason(others, t)].map(([why, names]) => (
-              <li key={why}>
-                <strong>{names.join(', ')}:</strong> {why}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
+      <div className="mt-1 flex flex-wrap items-start gap-x-5 font-label text-fine">
+        {fits.length > 1 && (
+          <button
+            type="button"
+            className="min-h-6 font-semibold underline"
+            onClick={() => setComparing(true)}
+          >
+            {t('heat.comparePresses')}
+          </button>
+        )}
+        {others.length > 0 && (
+          <details>
+            <summary className="min-h-6 cursor-pointer">{t('heat.whyNotOthers')}</summary>
+            <ul>
+              {[...byReason(others, t)].map(([why, names]) => (
+                <li key={why}>
+                  <strong>{names.join(', ')}:</strong> {why}
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
+      </div>
       {comparing && <ComparePresses presses={fits.map((o) => o.press)} onClose={() => setComparing(false)} />}
     </div>
   );
