@@ -2450,6 +2450,13 @@ export interface ValueNames {
   'press.membraneTightAll': never;
   'press.heatChamberLidClosed': 'temperature';
   'press.onTray': 'pieces';
+  'press.noteCloseEnd': never;
+  'press.noteNothingOut': never;
+  'press.noteOpenSlowly': never;
+  'press.noteFoldHinge': never;
+  'press.noteByHandle': never;
+  'press.noteBreaker': never;
+  'press.noteLiftByPaper': never;
   'pricing.costMarketFeeWage': 'payHour';
   'pricing.orderLabourEarns': 'each' | 'hour';
   'pricing.feeCost': 'each' | 'fee' | 'pieces' | 'total';

@@ -170,3 +170,41 @@ test('a barrel is peeled as it is set: hot or cold, from both ends', () => {
   expect(peel('hot')).toMatch(/both ends.*while hot/);
   expect(peel('cold')).toMatch(/until cold.*both ends/);
 });
+
+describe('a line of practice stands at the step where it matters', () => {
+  const notes = (id: string, kind: Press['kind'], held: Partial<PaperHold> = {}): readonly string[] => {
+    const [blank, press] = [blankOf(id), pressOf(kind)];
+    const settings = settingsFor(blank, press);
+    const context = { settings, blank, press, waste: USUAL_WASTE, seam: SEAM };
+    const all = [
+      ...preparations(settings, blank, press, { ...HELD, ...held }),
+      ...ofStage(pressCycle(settings, press, ONE_PIECE), 'press'),
+    ];
+    return all.flatMap((o) => {
+      const { note } = operationWords(o, context);
+      return note ? [`${o.kind}: ${english.text(note)}`] : [];
+    });
+  };
+
+  test('a mug: the end of the paper closed before it slides in, held by its handle', () => {
+    expect(notes('mug-325', 'mug')).toEqual([
+      'load: Close the end of the paper first, so that it does not fold back.',
+      'peel: Hold the mug by its handle.',
+    ]);
+  });
+
+  test('metal is lifted by the paper; a fold lies towards the hinge; tacked paper wants a slow opening', () => {
+    expect(notes('panel-200-300', 'flat')).toContain('peel: Lift the metal by the paper.');
+    const both = notes('ornament-aluminium-disc', 'flat', { bothFaces: true });
+    expect(both).toContain('fold-in: Lay the fold towards the hinge of the press.');
+    expect(both.find((n) => n.startsWith('tack-both-faces'))).toMatch(/open the press slowly/);
+  });
+
+  test('an oven has no end of paper to close; its display is watched on the way up', () => {
+    const found = notes('straight-steel-590', 'oven');
+    expect(found.filter((n) => n.startsWith('load'))).toEqual([]);
+    expect(found).toContain(
+      'reach-temperature: If the display does not climb, check the breaker of the press itself.',
+    );
+  });
+});

@@ -2,7 +2,7 @@ import { chamberWords, wordsOfKind } from '../press/kinds';
 import { PRESSURE_WORDS } from '../heat/settings/labels';
 import type { HeatSettings } from '../shop/heatSettings';
 import { isBarrel, isHandled, type Blank } from '../shop/blank';
-import { isFlatPress, isChamber, type Press } from '../shop/press';
+import { isFlatPress, isChamber, isWrapPress, type Press } from '../shop/press';
 import { say, type Message, inTurn } from '../message/message';
 import { celsius, degrees, seconds } from '../message/quantity';
 import type { Waste } from './prepare';
@@ -25,6 +25,8 @@ export interface OperationWords {
   /** What the free hands do meanwhile. */
   readonly meanwhile: Message | null;
   readonly caution: Message | null;
+  /** One line of practice at this step: what goes wrong here when nobody minds it. */
+  readonly note: Message | null;
 }
 
 const HOT: Readonly<Record<Blank['material'], Message>> = {
@@ -115,6 +117,13 @@ const only =
   (title: Message): Words =>
   () => ({ title });
 
+/** How a hot piece is held while its paper comes off. */
+function peelNote(blank: Blank): Message | null {
+  if (isHandled(blank)) return say('press.noteByHandle');
+  const metal = blank.material === 'aluminium' || blank.material === 'steel';
+  return isFlatBlank(blank) && metal ? say('press.noteLiftByPaper') : null;
+}
+
 const WORDS: Readonly<Record<OperationKind, Words>> = {
   'set-pressure': (_, c) => ({
     title: say('press.setPressureColdBlank', { settings: pressureWords(c.settings) }),
@@ -135,8 +144,11 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
     title: isFlatBlank(c.blank) ? say('press.lintRollerOverFace') : say('press.wipeAlcoholLintFree'),
   }),
   dry: only(say('press.prePressBareFew')),
-  'fold-in': only(say('press.foldSheetTicksPrint')),
-  'tack-both-faces': only(say('press.threeLightPassesSpray')),
+  'fold-in': () => ({ title: say('press.foldSheetTicksPrint'), note: say('press.noteFoldHinge') }),
+  'tack-both-faces': () => ({
+    title: say('press.threeLightPassesSpray'),
+    note: say('press.noteOpenSlowly'),
+  }),
   'lay-face-down': only(say('press.layBlankFaceDown')),
   'hold-edges': only(say('press.tapeTwoEdgesOutside')),
   'wrap-edges': only(say('press.foldPaperUpOver')),
@@ -158,6 +170,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   load: (o, c) => ({
     title: loadTitle(o, c),
     done: say('press.loaded'),
+    note: isWrapPress(c.press) ? say('press.noteCloseEnd') : null,
     caution: wordsOfKind(c.press).loadCaution,
   }),
   turn: (o) => ({
@@ -167,6 +180,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
         : say('press.turn', { turn: degrees(o.needs.turnDeg ?? 0) }),
     done: say('press.turned'),
     caution: say('press.blankPressHeatGloves'),
+    note: say('press.noteNothingOut'),
   }),
   'turn-over': (_, c) => ({
     title:
@@ -194,6 +208,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
     title: say('press.waitFor', { temperature: temperature(o, c) }),
     done: say('press.atTemperature'),
     meanwhile: say('press.timerStartsReachingTemperature'),
+    note: say('press.noteBreaker'),
   }),
   press: (o, c) => ({
     title: pressTitle(o, c),
@@ -204,6 +219,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
     title: isBarrel(c.blank) ? BARREL_PEEL[c.settings.peel] : PEEL[c.settings.peel],
     done: say('press.peeled'),
     caution: HOT[c.blank.material],
+    note: peelNote(c.blank),
   }),
   'set-down': (_, c) => ({ title: setDownTitle(c), done: say('press.nextPiece'), caution: FUME }),
   cooling: only(say('press.coolingUntilSafeTouch')),
@@ -214,5 +230,6 @@ export const operationWords = (o: Operation, context: OperationContext): Operati
   done: say('press.done'),
   meanwhile: null,
   caution: null,
+  note: null,
   ...WORDS[o.kind](o, context),
 });

@@ -10,7 +10,7 @@ import { wholeOf } from '@/core/units/number';
 import { newRun } from '@/core/plan/press/newRun';
 import type { Plan } from '@/core/plan/planShape';
 import { contextOfPlan } from '@/core/plan/press/operationWords';
-import { operationWords } from '@/core/operations/words';
+import { operationWords, type OperationWords } from '@/core/operations/words';
 import type { HeatAnswer } from '@/core/heat/answer';
 import { heatKey, type HeatQuestion } from '@/core/heat/question';
 import type { Job } from '@/core/job/job';
@@ -229,6 +229,18 @@ export const CheckList = ({ items }: { items: readonly CheckItem[] }) => (
   </ul>
 );
 
+/** What to do, and what to mind while doing it. */
+const StepText = ({ words }: { words: OperationWords }) => (
+  <>
+    <Say message={words.title} />
+    {words.note && (
+      <span className="block text-lead text-mist">
+        <Say message={words.note} />
+      </span>
+    )}
+  </>
+);
+
 /** What every piece takes before it goes in, and the set-up; how the pressure is set stands in the start check. */
 function PreList({ made }: { made: Plan }) {
   const context = contextOfPlan(made);
@@ -241,7 +253,7 @@ function PreList({ made }: { made: Plan }) {
       {steps.map((step, i) => (
         <li key={step.id} className="flex gap-3 text-name leading-snug">
           <span className="w-7 shrink-0 text-right font-name font-semibold text-strata-5">{i + 1}</span>
-          <span>{context && <Say message={operationWords(step, context).title} />}</span>
+          <span>{context && <StepText words={operationWords(step, context)} />}</span>
         </li>
       ))}
     </ol>

@@ -191,6 +191,11 @@ function StepList({ steps, at }: { steps: readonly WordedOperation[]; at: number
           />
           <span className="leading-tight">
             <Say message={s.words.title} />
+            {i === at && s.words.note && (
+              <span className="mt-1 block text-lead font-normal text-pale">
+                <Say message={s.words.note} />
+              </span>
+            )}
             {i < at && <span className="sr-only">{t('press.done2')}</span>}
           </span>
         </li>
