@@ -43,16 +43,18 @@ export interface JobWork {
   readonly runs: readonly RunWithState[];
 }
 
-/** Presses a job may go to: those a person pinned it to, else its own, else every one of which its plan has nothing against. */
+/**
+ * Presses a job may go to: those a person pinned it to, else its own and others of that kind. Where nobody chose one, every press that its plan
+ * has nothing against, the one that the plan takes first.
+ */
 function candidates(job: Job, shop: Shop, made: Plan): readonly Press[] {
   const pinned = job.day.pins.flatMap((p) => shop.presses.filter((x) => x.id === p.pressId));
   if (pinned.length > 0) return pinned;
   const own = made.heat.press;
   if (!own) return shop.presses;
-  const twins = shop.presses.filter(
-    (p) => p.id !== own.id && p.kind === own.kind && isWrapPress(p) === isWrapPress(own),
-  );
-  return [own, ...twins];
+  const others = shop.presses.filter((p) => p.id !== own.id);
+  const twins = others.filter((p) => p.kind === own.kind && isWrapPress(p) === isWrapPress(own));
+  return [own, ...(job.pressId === null ? others : twins)];
 }
 
 /** What the schedule needs of a job and only a plan can tell; times do not yet depend on the person. */

@@ -1,0 +1,36 @@
+import { demoShop } from '../demo/demoShop';
+import type { Job } from '../job/job';
+import { plan } from '../plan/plan';
+import { paceFrom } from '../run/pace';
+import { routesOf } from './jobWork';
+
+const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
+const jobOf = (id: string): Job => {
+  const job = jobs.find((j) => j.id === id);
+  if (!job) throw new Error(id);
+  return job;
+};
+const pressesOf = (job: Job): readonly string[] =>
+  routesOf(job, shop, paceFrom([]), {}).map((r) => r.press.name);
+
+test('a job on a chosen press goes to it, and to others of its kind only', () => {
+  const job = jobOf('constellation-mugs');
+  const kind = shop.presses.find((p) => p.id === job.pressId)?.kind;
+  expect(new Set(pressesOf(job).map((name) => shop.presses.find((p) => p.name === name)?.kind))).toEqual(
+    new Set([kind]),
+  );
+});
+
+test('where nobody chose a press, the one that the plan takes comes first, and any other that can press it follows', () => {
+  const job = { ...jobOf('comet-cans'), pressId: null };
+  const names = pressesOf(job);
+  expect(names[0]).toBe(plan(job, shop).heat.press?.name);
+  expect(names).toEqual(expect.arrayContaining(['Tumbler press A', 'Mug press']));
+  expect(names).not.toContain('Flat press A');
+});
+
+test('a job pinned to presses goes to those alone', () => {
+  const job = jobOf('constellation-mugs');
+  const pinned: Job = { ...job, day: { ...job.day, pins: [{ pressId: 'mug-press', from: 0 }] } };
+  expect([...new Set(pressesOf(pinned))]).toEqual(['Mug press']);
+});
