@@ -263,9 +263,14 @@ test('no watts at all, and a press smaller than the print, are said in words', a
   await dialog.getByRole('button', { name: says('shop.savePress') }).click();
   await expect(dialog.getByText('Power: from 20 to 30000 W, or leave it empty.')).toBeVisible();
   await dialog.getByRole('button', { name: says('common.cancel') }).click();
+  // A press that cannot press the piece is shown and cannot be chosen; why stands beneath.
   await open(page, '/job/star-map-panel/heat');
-  await press(page, 'Flat press A');
-  await expect(foot(page)).toContainText(fixedPart('heat.piecePlatenEdgesWould'));
+  const choice = page.getByRole('radiogroup', { name: says('common.press'), exact: true });
+  await expect(choice.getByRole('radio', { name: 'Flat press A', exact: true })).toBeDisabled();
+  await page.getByText(says('heat.whyNotOthers')).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Flat press A' })).toContainText(
+    fixedPart('heat.piecePlatenEdgesWould'),
+  );
 });
 
 test('at the press two taps teach the product its press', async ({ bench: page }) => {

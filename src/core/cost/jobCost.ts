@@ -3,7 +3,6 @@ import { fail, ok, type Result } from '../basics/result';
 import { finish, type Steps } from '../basics/steps';
 import type { Job } from '../job/job';
 import type { ProvenCounts } from '../heat/settings/choose';
-import { routesOf } from '../day/jobWork';
 import { plan } from '../plan/plan';
 import { USUAL_INK_PCT } from '../plan/sheet/cost';
 import { workTimes } from '../plan/press/workTimes';
@@ -71,10 +70,7 @@ function one(job: Job, ask: CostInput, pace: PaceOf): Result<JobCost> {
   if (!blank) return fail(say('pricing.jobHasBlankYet'), WHERE, say('pricing.chooseOneMostCost'));
   const { layout, printer } = made.sheet;
   if (!layout) return fail(say('pricing.paperFitsYet'), WHERE, say('pricing.seeIssuesSheetStep'));
-  // Where no press is chosen yet, the first that takes it: something is known then, and it is said.
-  const planned = workTimes(made, shop.settings.day, pace);
-  const [route] = planned ? [] : routesOf(job, shop, pace, ask.proven);
-  const times = planned ?? route?.times;
+  const times = workTimes(made, shop.settings.day, pace);
   if (!times) return fail(say('pricing.pressFitsJob'), WHERE, say('pricing.chooseOneLabourEnergy'));
   const item = ask.items.find((i) => i.kind === 'blank' && i.ofId === blank.id) ?? null;
   const ink = ask.inkPct[job.id];
@@ -104,7 +100,8 @@ function one(job: Job, ask: CostInput, pace: PaceOf): Result<JobCost> {
     jobId: job.id,
     jobName: job.name,
     blankName: blank.name,
-    supposedPress: route?.press.name ?? null,
+    // Where no press is chosen, the plan takes the best that fits: something is known then, and it is said.
+    supposedPress: made.heat.chosenFor ? (made.heat.press?.name ?? null) : null,
     pieces,
     given,
     wish,

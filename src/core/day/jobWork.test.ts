@@ -1,8 +1,7 @@
 import { demoShop } from '../demo/demoShop';
 import type { Job } from '../job/job';
 import { plan } from '../plan/plan';
-import { paceFrom } from '../run/pace';
-import { routesOf } from './jobWork';
+import { createJobBases } from './jobWork';
 
 const { shop, jobs } = demoShop(new Date('2026-11-24T12:00:00Z'));
 const jobOf = (id: string): Job => {
@@ -11,7 +10,9 @@ const jobOf = (id: string): Job => {
   return job;
 };
 const pressesOf = (job: Job): readonly string[] =>
-  routesOf(job, shop, paceFrom([]), {}).map((r) => r.press.name);
+  createJobBases()
+    .of(job, shop, {})
+    .works.map((w) => shop.presses.find((p) => p.id === w.pressId)?.name ?? '');
 
 test('a job on a chosen press goes to it, and to others of its kind only', () => {
   const job = jobOf('constellation-mugs');

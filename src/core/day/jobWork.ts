@@ -127,10 +127,6 @@ const routesAt = ({ works }: JobBase, shop: Shop, pace: PaceOf): readonly JobRou
     return press ? [{ press, times: timesAt(work, pace) }] : [];
   });
 
-/** Every press a job can go to as it stands, the one it is planned on first. */
-export const routesOf = (job: Job, shop: Shop, pace: PaceOf, proven: ProvenCounts): readonly JobRoute[] =>
-  routesAt(jobBase(job, shop, proven), shop, pace);
-
 /** Pieces not yet pressed whose print is there: by sheets said to be printed, and where it is being pressed, all but what is made again. */
 function printedOf(base: JobBase, times: WorkTimes, toPress: number, begun: boolean, sheets: number): number {
   const { good, spoiled, reprints } = base;
