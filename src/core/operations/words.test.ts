@@ -188,7 +188,7 @@ describe('a line of practice stands at the step where it matters', () => {
 
   test('a mug: the end of the paper closed before it slides in, held by its handle', () => {
     expect(notes('mug-325', 'mug')).toEqual([
-      'load: Close the end of the paper first, so that it does not fold back.',
+      'load: Tape down the end of the paper first, so that it does not fold back.',
       'peel: Hold the mug by its handle.',
     ]);
   });
