@@ -59,7 +59,7 @@ test('a run that cannot be read is said, kept, and no second run of the same pie
   d.close();
 });
 
-test('settings that cannot be read are not written over until a person starts from the start; then they are still kept', async () => {
+test('settings that cannot be read are not written over until a person resets them; then they are still kept', async () => {
   const d = await demo();
   const own = (await d.settings.get('shop'))?.settings as Settings;
   const stored = { id: 'shop' as const, settings: later({ ...own, shopName: 'Hill Bench' }) };

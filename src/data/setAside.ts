@@ -138,7 +138,7 @@ export async function stockAndQuotesAside(db: MesaDb = theDb): Promise<readonly 
 
 const STRETCH = 500;
 
-/** Of the log, what cannot be read: a stretch at a time, so that anyone who asks meanwhile does not wait. */
+/** Of the log, what cannot be read: a stretch at a time, so that other requests do not wait. */
 export async function logAside(db: MesaDb = theDb): Promise<readonly SetAside[]> {
   const aside: SetAside[] = [];
   for (let last = ''; ;) {
@@ -176,7 +176,7 @@ export const removeAside = (aside: readonly SetAside[], db: MesaDb = theDb): Pro
     }),
   );
 
-/** Starts the settings from the start. Those that cannot be read stay beside them, under an id of their own. */
+/** Resets the settings. Those that cannot be read stay beside them, under an id of their own. */
 export const startFreshSettings = (db: MesaDb = theDb, now: number = Date.now()): Promise<Result<void>> =>
   stored(say('common.settings2'), () =>
     db.transaction('rw', db.settings, async () => {

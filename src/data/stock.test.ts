@@ -115,7 +115,7 @@ describe('a run', () => {
     expect(lines.reduce((s, l) => s + l.change, 0)).toBe(before - 1);
   });
 
-  test('of a blank nobody keeps in stock changes nothing there', async () => {
+  test('of a blank that is not kept in stock changes nothing there', async () => {
     const { d, run, tap } = await begun();
     value(await removeItem('shelf-mug-325', d));
     const all = await d.movements.count();

@@ -177,7 +177,7 @@ export const cancelOrder = (
 
 /**
  * Lets the blanks of a run leave the stock as they are pressed and spoiled, and come back as that is taken back. Within the caller's
- * transaction, so that run and ledger never part. A blank that is not in stock is nobody's to count.
+ * transaction, so that run and ledger never part. A blank that is not kept in stock is not counted.
  */
 export async function followRun(db: MesaDb, run: Run): Promise<void> {
   const item = itemsOf(await db.stockItems.toArray()).find(

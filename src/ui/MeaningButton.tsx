@@ -6,7 +6,7 @@ import type { Message } from '@/core/message/message';
 import { PopoverBox } from './PopoverBox';
 import { useWords } from './words';
 
-/** Opens what a term means. The term describes the button and does not name it: a field is found by its label, and is the only one so named. */
+/** Opens what a term means. The term describes the button and does not name it: so that only the field has the label as its name. */
 export function MeaningButton({ label, meaning }: { label: string; meaning: Message }) {
   const t = useWords();
   return (

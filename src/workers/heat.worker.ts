@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import { answerHeat, type HeatAnswer } from '@/core/heat/answer';
-import { onPress, type OnPress } from '@/core/plan/heat/compare';
+import type { OnPress } from '@/core/plan/heat/compare';
 import type { Extra } from '@/core/plan/planShape';
 import type { Job } from '@/core/job/job';
 import type { Shop } from '@/core/shop/shop';
@@ -16,8 +16,11 @@ import type { HeatSettings } from '@/core/shop/heatSettings';
 const api = {
   dwellFor: (subject: HeatSubject, settings: HeatSettings, leastS: number): number =>
     dwellForDose(resolve(subject).load, settings, leastS),
-  onPress: (job: Job, shop: Shop, pressId: string, extra: Extra): OnPress | null =>
-    onPress(job, shop, pressId, extra),
+  /** The whole planning is loaded only where presses are compared: answers while typing do not wait for it. */
+  onPress: async (job: Job, shop: Shop, pressId: string, extra: Extra): Promise<OnPress | null> => {
+    const { onPress } = await import('@/core/plan/heat/compare');
+    return onPress(job, shop, pressId, extra);
+  },
   answer: (question: HeatQuestion): HeatAnswer => answerHeat(question),
   fitHeater: (
     closings: readonly TimedClosing[],

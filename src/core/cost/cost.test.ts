@@ -221,7 +221,7 @@ test('the demo’s mugs have a cost of every part, with its working', () => {
   expect(times.energy.warmS).toBeGreaterThan(60);
 });
 
-test('a job without a press is costed on the best that fits, and says so; one without a blank is not', () => {
+test('a job without a press is costed on the best press that fits, and says so; a job without a blank has no cost', () => {
   const { shop, jobs } = demoShop(new Date(Date.UTC(2026, 10, 27)));
   const ask = { shop, items: [], seen: {}, proven: {}, inkPct: {} };
   const of = (id: string, more = {}) => {

@@ -35,7 +35,7 @@ export interface CostGiven {
   readonly money: MoneySettings;
   /** Mean ink of the art, percent. */
   readonly inkPct: number;
-  /** How the blank is bought; null where the stock does not know. */
+  /** How the blank is bought; null where it is not in stock. */
   readonly item: StockItem | null;
   /** Price of one blank where there is no case; null where nobody said. */
   readonly blankCents: number | null;

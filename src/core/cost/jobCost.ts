@@ -100,7 +100,7 @@ function one(job: Job, ask: CostInput, pace: PaceOf): Result<JobCost> {
     jobId: job.id,
     jobName: job.name,
     blankName: blank.name,
-    // Where no press is chosen, the plan takes the best that fits: something is known then, and it is said.
+    // Where no press is chosen, the plan takes the best that fits: the cost is known then, and the screen says on which press.
     supposedPress: made.heat.chosenFor ? (made.heat.press?.name ?? null) : null,
     pieces,
     given,

@@ -269,7 +269,7 @@ test('jobs want their blanks, their paper, their tape and their parts the day be
   );
 });
 
-test('sheets said to be printed are neither wanted of stock nor printed in the day', () => {
+test('sheets said to be printed are neither needed from stock nor printed again', () => {
   const jobs = jobsOf('constellation-mugs');
   const prints = (sheets: Readonly<Record<string, number>>) =>
     dayPlan({ shop: DEMO.shop, jobs, proven: {}, nowMs: NOW, spoilage: {}, sheets, plays: 1 });

@@ -20,7 +20,7 @@ export interface StockNeedInput {
   readonly sheets: Readonly<Record<string, number>>;
 }
 
-/** What lies in stock has to be there the day before. */
+/** Stock must be on hand the day before it is used. */
 const BEFORE_DAYS = 1;
 
 const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();

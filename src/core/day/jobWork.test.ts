@@ -22,7 +22,7 @@ test('a job on a chosen press goes to it, and to others of its kind only', () =>
   );
 });
 
-test('where nobody chose a press, the one that the plan takes comes first, and any other that can press it follows', () => {
+test('without a chosen press, the press of the plan comes first, then every other that can press the job', () => {
   const job = { ...jobOf('comet-cans'), pressId: null };
   const names = pressesOf(job);
   expect(names[0]).toBe(plan(job, shop).heat.press?.name);

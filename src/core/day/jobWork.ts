@@ -44,8 +44,8 @@ export interface JobWork {
 }
 
 /**
- * Presses a job may go to: those a person pinned it to, else its own and others of that kind. Where nobody chose one, every press that its plan
- * has nothing against, the one that the plan takes first.
+ * Presses a job can go to: those it is pinned to; else its chosen press and others of that kind; without a chosen press, every press that can
+ * press it, the press of the plan first.
  */
 function candidates(job: Job, shop: Shop, made: Plan): readonly Press[] {
   const pinned = job.day.pins.flatMap((p) => shop.presses.filter((x) => x.id === p.pressId));
@@ -54,7 +54,7 @@ function candidates(job: Job, shop: Shop, made: Plan): readonly Press[] {
   if (!own) return shop.presses;
   const others = shop.presses.filter((p) => p.id !== own.id);
   const twins = others.filter((p) => p.kind === own.kind && isWrapPress(p) === isWrapPress(own));
-  return [own, ...(job.pressId === null ? others : twins)];
+  return [own, ...(made.heat.chosenFor ? others : twins)];
 }
 
 /** What the schedule needs of a job and only a plan can tell; times do not yet depend on the person. */

@@ -26,7 +26,7 @@ test('findings come worst first and otherwise in their order', () => {
   expect(LEVEL_ORDER.blocker).toBeLessThan(LEVEL_ORDER.warning);
 });
 
-test('uncertainty is reported by its large sources, in shop words; crumbs are left out', () => {
+test('uncertainty lists its large sources in words of the trade; small ones are left out', () => {
   const value = plus(
     plus(measured(100, 1, 'print scale'), measured(0, 0.5, 'trim')),
     measured(0, 0.1, 'placement'),

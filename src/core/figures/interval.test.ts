@@ -38,7 +38,7 @@ describe('an error made of one wide uniform and the rest normal', () => {
   });
 });
 
-/** What hands do: the scatter a shop finds on repeating itself, mm as read. */
+/** Scatter of repeated readings, mm as read. */
 const HAND: Readonly<Partial<Record<Method, number>>> = {
   'soft tape': 0.35,
   'paper strip': 0.25,

@@ -1,7 +1,7 @@
 import { say } from '../message/message';
 /**
  * The steps of a job, in the order of the work: the one registry. Keys, rail, foot, status, shortcuts and README follow from it; the types
- * name what else a new one needs, its plan and its view. Ids are addresses of pages: never rename one.
+ * name what else a new one needs, its plan and its view. Ids are addresses of pages: a renamed one needs a redirect in next.config.ts.
  */
 export const JOB_STEP_LIST = [
   { id: 'blank', label: say('common.blank'), leadsOnBy: say('job.blankNext') },

@@ -129,7 +129,7 @@ describe('the manifest', () => {
     expect(read(PANEL)).toMatchObject({ panels: 2, pieces: 1 });
   });
 
-  test('a job with nothing laid out is still listed, with no sheets', () => {
+  test('a job without a layout has a manifest with no sheets', () => {
     expect(read({ ...MUGS, blankId: null })).toMatchObject({ sheets: [], wrapMm: null });
   });
 });

@@ -11,7 +11,7 @@ export interface ManifestFile {
   readonly bytes: number;
 }
 
-/** What a print package is about: of a job and its plan, what anyone who prints it needs. */
+/** What a print package is about: the parts of a job and its plan that are needed to print it. */
 export interface PrintPackage {
   readonly jobName: string;
   readonly pieces: number;

@@ -71,7 +71,7 @@ function without(b: Uint8Array, parts: readonly Part[]): Uint8Array {
   return left;
 }
 
-/** The same file without its EXIF block, so that anyone who opens it shows the pixels as they are stored. */
+/** The same file without its EXIF block, so that every program shows the pixels as they are stored. */
 export function withoutExif(b: Uint8Array): Uint8Array {
   if (isPng(b))
     return without(

@@ -187,7 +187,7 @@ function flattenPath({ d, transforms }: Drawn, tol: number): Result<readonly Sub
     const [op, ...v] = segment as [string, ...number[]];
     const at = (i: number): number => v[i] ?? 0;
     const last = subs.at(-1);
-    // Drawing on after a close starts from the start where that figure began (SVG 2, 9.3.4).
+    // After a close, drawing continues from the point where that figure began (SVG 2, 9.3.4).
     if (last?.closed && op !== 'M' && op !== 'Z' && op !== 'z')
       subs.push({ points: [{ x, y }], closed: false });
     const here = subs.at(-1);

@@ -13,7 +13,7 @@ import { answerOf, knownInspection } from './testInspections';
 
 /*
  * Two thousand inspections whose cause is known. Faults, paper, replies and the rest are drawn from the stated table; what the heat model says of the
- * load is not: a stand-in press is set as that cause would have it, and the model is asked as it would be in the shop.
+ * load is not: a stand-in press is set as that cause would have it, and the model is queried as in the product.
  */
 const SET = setting(200, 60);
 const spreads = { ...USUAL_SPREADS, offsetK: 4, power: 0.15, capacity: 0.15 };

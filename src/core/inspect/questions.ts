@@ -279,7 +279,7 @@ const PAPER_QUESTIONS: readonly Question[] = [
 
 export const QUESTIONS: readonly Question[] = [...PRESS_QUESTIONS, ...PAPER_QUESTIONS];
 
-/** What a strip and a blank are weighed as, beside the seconds a test takes: our own estimate of a shop's patience. */
+/** What a strip and a blank are weighed as, beside the seconds a test takes: our own estimate. */
 const USES_S: Readonly<Record<Uses, number>> = { nothing: 0, strip: 60, blank: 600 };
 /** Reading a question and looking takes this long whatever it asks. */
 const READING_S = 20;

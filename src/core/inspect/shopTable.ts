@@ -11,7 +11,7 @@ export interface ConfirmedCounts {
 export const NONE_CONFIRMED: ConfirmedCounts = { causes: {}, faults: {} };
 
 /**
- * Our table stands for so many inspections of a shop's own, so that a few surprises do not turn it over and many do: the weight of a Dirichlet prior
+ * Our table weighs as much as this many inspections of a shop, so that a few surprises do not turn it over and many do: the weight of a Dirichlet prior
  * on the causes, and of a beta prior on each fault under a cause (Gelman et al., Bayesian Data Analysis, 3rd ed., 3.4).
  */
 export const PRIOR_INSPECTIONS = 40;

@@ -99,7 +99,7 @@ const ladderSchema = z.strictObject({
 });
 export type Ladder = z.infer<typeof ladderSchema>;
 
-/** Where a person put this job in the day: on which presses, from when on. It stays there when all else is laid out again. */
+/** Where a person put this job in the day: on which presses and from when. It keeps its place when the rest is scheduled again. */
 const pinSchema = z.strictObject({ pressId: idSchema, from: momentSchema });
 export type Pin = z.infer<typeof pinSchema>;
 
@@ -162,7 +162,7 @@ const sheetSchema = z.strictObject({
 });
 
 /**
- * What the person decided about one job. Nothing derived is kept here; null means "the shop default".
+ * What a person decided about one job. Nothing derived is stored; null means the shop default.
  */
 export const jobSchema = z.strictObject({
   id: idSchema,

@@ -72,7 +72,7 @@ export const inSentence = (label: Message): InSentence => ({ inSentence: label }
 /** Two messages read one after the other, as sentences. */
 export const inTurn = (first: Message, then: Message): Message => say('common.inTurn', { first, then });
 
-/** Writes a message out, for what is drawn or filed as text: in the language and the units of anyone who asked for it. */
+/** Writes a message out, for what is drawn or filed as text: in the language and the units of the person who asked for it. */
 export type Write = (message: Message) => string;
 
 const MESSAGE_ID = /^[a-z]+\.[a-zA-Z0-9-]+$/;

@@ -22,7 +22,7 @@ export type Waste = Pick<Load, 'wasteSheets' | 'wasteKind'>;
 /** Where nobody wrote down how a piece lay: one fresh sheet of plain paper. */
 export const USUAL_WASTE: Waste = { wasteSheets: 1, wasteKind: 'plain' };
 
-/** Usual seconds at the table for each preparation: our own estimates. */
+/** Usual seconds for each preparation: our own estimates. */
 const USUAL_S: Partial<Readonly<Record<OperationKind, number>>> = {
   'take-off': 10,
   'peel-film': 8,

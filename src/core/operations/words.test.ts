@@ -171,7 +171,7 @@ test('a barrel is peeled as it is set: hot or cold, from both ends', () => {
   expect(peel('cold')).toMatch(/until cold.*both ends/);
 });
 
-describe('a line of practice stands at the step where it matters', () => {
+describe('each note is shown at its step', () => {
   const notes = (id: string, kind: Press['kind'], held: Partial<PaperHold> = {}): readonly string[] => {
     const [blank, press] = [blankOf(id), pressOf(kind)];
     const settings = settingsFor(blank, press);
@@ -186,14 +186,14 @@ describe('a line of practice stands at the step where it matters', () => {
     });
   };
 
-  test('a mug: the end of the paper closed before it slides in, held by its handle', () => {
+  test('a mug: the end of the paper taped down before it slides in, held by its handle', () => {
     expect(notes('mug-325', 'mug')).toEqual([
       'load: Tape down the end of the paper first, so that it does not fold back.',
       'peel: Hold the mug by its handle.',
     ]);
   });
 
-  test('metal is lifted by the paper; a fold lies towards the hinge; tacked paper wants a slow opening', () => {
+  test('metal is lifted by the paper; a fold lies towards the hinge; tacked paper needs a slow opening', () => {
     expect(notes('panel-200-300', 'flat')).toContain('peel: Lift the metal by the paper.');
     const both = notes('ornament-aluminium-disc', 'flat', { bothFaces: true });
     expect(both).toContain('fold-in: Lay the fold towards the hinge of the press.');

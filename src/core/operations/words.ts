@@ -25,7 +25,7 @@ export interface OperationWords {
   /** What the free hands do meanwhile. */
   readonly meanwhile: Message | null;
   readonly caution: Message | null;
-  /** One line of practice at this step: what goes wrong here when nobody minds it. */
+  /** A practical note for this step, or null. */
   readonly note: Message | null;
 }
 

@@ -15,7 +15,7 @@ import type { PressPlan } from './press/press';
 import type { SheetPlan } from './sheet/sheet';
 import type { WrapPlan } from './wrap/wrapPlan';
 
-/** Everything calculated about a job, a section a step. Plain JSON; made from the start from the job and the shop, never stored. */
+/** Everything calculated about a job, a section a step. Plain JSON; calculated from the job and the shop, never stored. */
 export interface Plan {
   readonly blank: BlankPlan;
   readonly measure: MeasurePlan;

@@ -4,7 +4,7 @@ import { exact, plus, scaled, type Uncertain } from '../figures/uncertain';
 import type { Method } from '../job/job';
 
 /**
- * How far one hand's readings of one thing scatter, standard deviation in mm as read. What a shop finds on repeating itself; a job's
+ * How far one hand's readings of one thing scatter, standard deviation in mm as read. Measured by repeating readings; a job's
  * own repeats outweigh it as they come in.
  */
 const HAND_SCATTER_MM: Readonly<Record<Method, number>> = {

@@ -59,7 +59,7 @@ export interface HandTask {
   readonly inS: number;
 }
 
-/** What hands do next on one press, in its order, taken together where one follows the other at once: reported by the first. */
+/** What hands do next on one press, in its order; tasks that follow each other at once are grouped under the first. */
 function tasksOf(lane: Lane, pace: PaceOf, more: boolean): readonly HandTask[] {
   const { run, state } = lane;
   const cycle = cycleOf(run);

@@ -1,4 +1,4 @@
-/** A list that grows at its end without being copied: anyone who holds a shorter one keeps it. Null is empty. */
+/** A list that grows at its end without being copied; a reference to a shorter one stays valid. Null is empty. */
 export interface ChainLink<T> {
   readonly last: T;
   readonly before: Chain<T>;

@@ -132,7 +132,7 @@ export function paceFrom(steps: readonly TimedStep[]): PaceOf {
     const found = known.get(key);
     if (found) return found;
     const own = byKind.get(o.kind) ?? [];
-    // Nobody taps when a piece is being readied: anyone who is quick at the press is quick there.
+    // Nobody taps when a piece is being readied: a person who is quick at the press is taken to be quick there.
     const asHands = own.length === 0 && o.resource === 'hands';
     const seenSteps = asHands ? byHand : own;
     const values = seenSteps.map((s, age): Weighed => ({

@@ -67,7 +67,7 @@ test('blanks left: those counted less all that went through since, good or not',
   expect(blanksLeft(states(queued(ALL)))).toBeNull();
 });
 
-test('presses keep their numbers while others are done and begun again, and start from the start another day', () => {
+test('presses keep their numbers while others are done and begun again; numbering starts again another day', () => {
   const at = (id: string, press: string, startedAt: number, ended = false): Run =>
     queued(ALL, 1, {
       id,

@@ -91,7 +91,7 @@ export const loadOf = (piecesAtOnce: number): NonNullable<Run['load']> => ({
 export const pieces = (n: number, from = 1): RunPiece[] =>
   Array.from({ length: n }, (_, i) => ({ number: from + i, name: `Guest ${from + i}` }));
 
-/** A run of pieces distinguished. */
+/** A run that distinguishes its pieces. */
 export const queued = (queue: readonly RunPiece[], atOnce = 1, over: Partial<Run> = {}): Run => ({
   ...run([], queue.length),
   queue: [...queue],

@@ -32,7 +32,7 @@ function begun(sim: Sim, p: Person, item: Item): void {
   p.endS = sim.nowS + item.leftS;
 }
 
-/** What a person does is laid down, to be gone on with by anyone who comes next. */
+/** What a person does is put down for the next person to continue. */
 export function pause(sim: Sim, index: number): void {
   const p = sim.people[index];
   if (!p?.item) return;

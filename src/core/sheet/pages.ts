@@ -78,7 +78,7 @@ function ticks({ pattern, panel, box }: Print, m: Affine): PageItem[] {
   return pattern.ticks.filter((t) => near(t.from)).map((t) => hair(apply(m, t.from), apply(m, t.to)));
 }
 
-/** A small word at a point of the pattern, always readable, however the piece lies and anyone who mirrors. */
+/** A small word at a point of the pattern, always readable, however the piece lies and whichever side mirrors. */
 function wordAt(at: Point, text: string, placement: PiecePlacement): PageItem {
   const turn = Math.round((Math.atan2(placement.plain[1], placement.plain[0]) * 180) / Math.PI);
   return { kind: 'text', text, emMm: MARK_EM_MM, matrix: compose(translate(at.x, at.y), rotate(turn)) };

@@ -88,7 +88,7 @@ export const operationSchema = z.strictObject({
 });
 export type Operation = z.infer<typeof operationSchema>;
 
-/** Usual share of the planned time that nine in ten shops need, least and most: our own estimate until a bench has times of its own. */
+/** Usual share of the planned time that nine in ten shops need, least and most: our own estimate until a shop has times of its own. */
 const SPREAD = [0.8, 1.4] as const;
 
 type Given = Pick<Operation, 'id' | 'stage' | 'kind' | 'resource' | 'plannedS'> &

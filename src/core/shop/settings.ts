@@ -55,7 +55,7 @@ export const settingsSchema = z.strictObject({
     hold: z.enum(HOLDS),
   }),
   sound: z.boolean(),
-  /** Who works at the presses; steps are reported by whom they were done. */
+  /** Who works at the presses; each step records who did it. */
   people: z.array(personSchema).check(z.maxLength(12, rule('fields.most12People'))),
   day: daySettingsSchema,
   money: moneySettingsSchema,

@@ -22,7 +22,7 @@ test('sheets leave by their number, ink by what its money buys', () => {
   ]);
 });
 
-test('a roll leaves by its length, what the stock does not keep not at all, and ink without a price neither', () => {
+test('a roll leaves by its length, items not kept in stock not at all, and ink without a price neither', () => {
   const roll = items.map((i) => (i.id === 'shelf-a4' ? { ...i, unit: 'metres' as const } : i));
   expect(takenBy(roll, { ...THREE, rollM: 1.25 })[0]?.amount).toBe(1.25);
   expect(takenBy(items, { ...THREE, paperId: 'nowhere', printerId: 'none' })).toEqual([]);
@@ -31,7 +31,7 @@ test('a roll leaves by its length, what the stock does not keep not at all, and 
   expect(takenBy(items, { ...THREE, sheets: 0, inkCents: 0 })).toEqual([]);
 });
 
-test('printed and put back, the stock has what it had, and the job has nothing printed', () => {
+test('printed and put back, the stock is as before, and the job has nothing printed', () => {
   const counted = line({ id: newId(), itemId: 'shelf-a4', at: 1, kind: 'counted', change: 60 });
   const out = printedLines(takenBy(items, THREE), { at: 2, jobId: 'mugs', newId });
   const paper = (lines: typeof out) => balanceOf([counted, ...lines.filter((l) => l.itemId === 'shelf-a4')]);

@@ -22,7 +22,7 @@ export interface StockUse {
 
 /**
  * Paper and ink that a printing takes from stock: whole sheets or metres of the roll, and as much ink as its money buys at the stock's price.
- * What the stock does not keep is not counted.
+ * Items that are not kept in stock are not counted.
  */
 export function takenBy(items: readonly StockItem[], p: Printing): readonly StockUse[] {
   const of = (kind: StockItem['kind'], id: string) => items.find((i) => i.kind === kind && i.ofId === id);

@@ -36,7 +36,7 @@ export const daysBefore = (day: string, days: number): string =>
 
 const byDate = (a: StockNeed, b: StockNeed): number => (a.by ?? '9999').localeCompare(b.by ?? '9999');
 
-/** The first want that neither stock nor orders cover in time, with how much is there by then. */
+/** The first need that neither stock nor orders cover in time, with how much is there by then. */
 function firstShort(item: StockItem, b: Balance, wants: readonly StockNeed[]): StockNeed | null {
   let taken = 0;
   for (const w of wants) {

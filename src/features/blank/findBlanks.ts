@@ -87,7 +87,7 @@ export function findBlanks(
   });
 }
 
-/** Letters a word of a blank has to begin with to be taken for a word typed. */
+/** Letters at the beginning that two words must share to count as alike. */
 const SAME_START = 4;
 
 /** How well a blank answers a search, 0 to 1: the share of its words and amounts that it has, or nearly has. */
@@ -104,7 +104,7 @@ function likeness(b: Blank, q: BlankQuery, write: Write): number {
   return scores.length === 0 ? 0 : scores.reduce((a, v) => a + v, 0) / scores.length;
 }
 
-/** Below this a blank is no answer to what was typed. */
+/** Blanks below this are not offered. */
 const LEAST_LIKENESS = 0.25;
 
 /** Where nothing is found: the blanks that come nearest, nearest first, whatever their family. */

@@ -1,6 +1,6 @@
 import type { CommonNames } from '@/words/commonNames';
 
-/** A search as it was meant: amounts apart from words. */
+/** A search with its amounts separated from its words. */
 export interface BlankQuery {
   readonly volumesMl: readonly number[];
   /** Sizes of a flat face, shorter side first, mm. */

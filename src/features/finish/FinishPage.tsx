@@ -226,7 +226,7 @@ function Packed({ packed, good, total, byHand, onPack }: PackedProps) {
   );
 }
 
-/** Parts the pieces still need, against what lies in stock. */
+/** Parts the pieces still need, against what is in stock. */
 function Parts({ parts, pieces }: { parts: readonly PartNeeded[]; pieces: number }) {
   const t = useWords();
   const stock = useLiveQuery(() => loadStock(), []);

@@ -12,6 +12,7 @@ import { notifyProblem } from '@/ui/notify';
 import { Q, useWords } from '@/ui/words';
 import { inHeatWorker } from '@/workers/client';
 import { useJob } from '../job/jobContext';
+import { useShop } from '../shell/shopContext';
 import { triedOnAll } from '../job/useHeatCache';
 
 interface Props {
@@ -23,12 +24,13 @@ interface Props {
 /** What each press does with this piece as it stood on opening, by press, as the worker answers; null where it has no answer. */
 function useCompared(presses: readonly Press[]): Readonly<Record<string, OnPress | null>> {
   const { job, shop } = useJob();
-  const [asked] = useState({ job, shop, presses });
+  const { proven } = useShop();
+  const [asked] = useState({ job, shop, presses, proven });
   const [found, setFound] = useState<Readonly<Record<string, OnPress | null>>>({});
   useEffect(() => {
     let closed = false;
     void (async () => {
-      const extra = { tried: await triedOnAll(asked.job, asked.shop) };
+      const extra = { proven: asked.proven, tried: await triedOnAll(asked.job, asked.shop) };
       for (const { id } of asked.presses) {
         if (closed) return;
         const r = await inHeatWorker<OnPress | null>(
@@ -63,7 +65,7 @@ export function ComparePresses({ presses, onClose }: Props) {
     'heat.compareEnergy',
   ] as const;
   const use = (id: string) => {
-    edit((j) => ({ ...jobOnPress(j, id), pressId: id }));
+    edit((j) => jobOnPress(j, id));
     onClose();
   };
   return (

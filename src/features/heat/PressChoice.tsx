@@ -8,6 +8,7 @@ import { toPress } from '@/core/plan/press/toPress';
 import { Segments } from '@/ui/Segments';
 import { Say, useWords, type Words } from '@/ui/words';
 import { useJob } from '../job/jobContext';
+import { useShop } from '../shell/shopContext';
 
 const ComparePresses = dynamic(() => part(() => import('./ComparePresses')).then((m) => m.ComparePresses), {
   ssr: false,
@@ -18,6 +19,7 @@ const NOTHING: readonly PressOption[] = [];
 /** Every press of the shop for this piece; those that cannot press it last. */
 function useOptions(): readonly PressOption[] {
   const { plan, job, shop } = useJob();
+  const { proven } = useShop();
   const { blank } = plan.blank;
   const wrap = useMemo(
     () => toPress({ wrap: plan.wrap, blank, asked: job.wrap }),
@@ -32,11 +34,11 @@ function useOptions(): readonly PressOption[] {
             pieces: job.pieces,
             presses: shop.presses,
             recipes: shop.recipes,
-            proven: undefined,
+            proven,
             log: shop.log,
           })
         : NOTHING,
-    [blank, wrap, job.pieces, shop.presses, shop.recipes, shop.log],
+    [blank, wrap, job.pieces, shop.presses, shop.recipes, shop.log, proven],
   );
 }
 
@@ -50,10 +52,10 @@ function byReason(others: readonly PressOption[], t: Words): ReadonlyMap<string,
   return names;
 }
 
-/** The press: chosen by itself where nobody did, and changed here. What cannot press the piece is listed with the reason. */
+/** The press of the job, and a choice of another. Presses that cannot press the piece are disabled; the reasons can be opened. */
 export function PressChoice() {
   const t = useWords();
-  const { plan, job, shop, edit } = useJob();
+  const { plan, shop, edit } = useJob();
   const [comparing, setComparing] = useState(false);
   const options = useOptions();
   const { press, chosenFor } = plan.heat;
@@ -67,7 +69,7 @@ export function PressChoice() {
       <Segments
         label={t('common.press')}
         value={chosenId}
-        onChange={(id) => edit((j) => ({ ...jobOnPress(j, id), pressId: id }))}
+        onChange={(id) => edit((j) => jobOnPress(j, id))}
         options={[...shown, ...others].map(({ press: p, reason }) => ({
           value: p.id,
           label: p.name,
@@ -75,7 +77,7 @@ export function PressChoice() {
           disabled: reason === null && p.id !== chosenId,
         }))}
       />
-      {chosenFor && job.pressId === null && (
+      {chosenFor && (
         <p className="mt-1 font-label text-fine">
           <Say message={chosenFor} />
         </p>

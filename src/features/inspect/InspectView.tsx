@@ -81,7 +81,7 @@ export function InspectView() {
 function Cause() {
   const t = useWords();
   const { plan } = useJob();
-  const figure = plan.inspect.figures.find((f) => f.id === 'inspect.cause');
+  const figure = plan.inspect.figures.find((f) => f.id === 'look.cause');
   const share = plan.inspect.ranked[0]?.share ?? 0;
   return (
     <strong className="font-semibold">

@@ -2,7 +2,7 @@ import { middleOf, type FaceSize } from '@/core/inspect/places';
 import { isOnPaper } from '@/core/inspect/faults';
 import type { Mark } from '@/core/shop/mark';
 
-/** Faults of the piece are red, what is on the paper blue: distinguished by their outline too. */
+/** Faults of the piece are red, those on the paper blue; their outlines differ too. */
 const INK = { piece: '#c8371b', paper: '#1d2c5e' } as const;
 const WIDTHS = [0, 2, 3.5, 5] as const;
 

@@ -28,7 +28,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** Something put in stock, or how it is bought changed; what its ledger says stays. */
+/** Adds an item to stock, or changes how it is bought; its ledger stays. */
 export function ItemDialog({ item, onClose }: Props) {
   const t = useWords();
   const { shop } = useShop();

@@ -45,7 +45,7 @@ async function importFile(file: File): Promise<void> {
   notify(say('stock.doneDoneItem', { done: done.value }));
 }
 
-/** What lies in stock, what jobs will take of it, what is on its way, and what to order by when. */
+/** What is in stock, allocated and on order, and what to order by when. */
 export function StockPage() {
   const t = useWords();
   useAsideOf('books', stockAndQuotesAside);

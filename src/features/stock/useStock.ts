@@ -8,7 +8,7 @@ import { loadPrinted, loadStock } from '@/data/stock';
 import { inDayWorker } from '@/workers/client';
 import { useShopWithRuns } from '../shell/shopContext';
 
-/** Everything in stock with what becomes of it; null while it is read. What jobs take follows from the worker. */
+/** Every item in stock with its forecast; null while it is read. Allocations follow from the worker. */
 export function useStock(): { readonly stock: readonly ItemForecast[] | null; readonly wantsKnown: boolean } {
   const { shop, jobs, proven } = useShopWithRuns();
   const all = useMemo(() => jobs.map((r) => r.job), [jobs]);

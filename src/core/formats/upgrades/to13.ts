@@ -1,7 +1,7 @@
 import { isRaw, type VersionStep } from './raw';
 
 /*
- * Version 12 to version 13: what is seen of a pressed piece is called its inspection. Nothing in it changes. Stands alone.
+ * Version 12 to version 13: the field `look` of a job is called `inspection`. Its content does not change. Self-contained.
  */
 const job = (v: unknown): unknown => {
   if (!isRaw(v) || !('look' in v)) return v;

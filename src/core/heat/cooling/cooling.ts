@@ -23,7 +23,7 @@ export interface CoolingTimes {
 
 /** A piece on a metal plate, or under one: contact through dry joints, W/(m² K). */
 const PLATE_CONTACT_WM2K = 250;
-/** The cold plate: aluminium, bench size, lying in the shop. Pieces of a load share it. */
+/** The cold plate: aluminium, small, lying on a table. Pieces of a load share it. */
 export const COLD_PLATE = { widthMm: 300, heightMm: 400, thicknessMm: 6 } as const;
 const COLD_PLATE_M2 = (COLD_PLATE.widthMm * COLD_PLATE.heightMm) / 1e6;
 const MAT_CONTACT_WM2K = 80;

@@ -2,7 +2,7 @@ import type { HeatSettings } from '../../shop/heatSettings';
 import type { TimerStart } from '../../shop/press';
 import type { HeatOutcome } from '../model/outcome';
 
-/** The same closings reported by one way of keeping time: what each pass is set to, s. Null where the press is not back before it opens. */
+/** The same closings in one way of keeping time: what each pass is set to, s. Null where the press is not back before it opens. */
 export interface TimerWay {
   readonly timerStart: TimerStart;
   readonly passS: readonly (number | null)[];

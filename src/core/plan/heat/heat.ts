@@ -40,7 +40,7 @@ import type { ToPress } from '../press/toPress';
 
 export interface HeatPlan extends StepPlan<'heat'> {
   readonly press: Press | null;
-  /** Why this press was taken, where nobody chose one. */
+  /** Why this press was chosen; null where a person chose it. */
   readonly chosenFor: Message | null;
   /** The mat in a wrap press. */
   readonly heater: PressHeater | null;

@@ -19,7 +19,7 @@ export interface PressOption {
   readonly heater: PressHeater | null;
   /** Why it cannot press this piece; empty where it can. */
   readonly problems: readonly Message[];
-  /** Why it stands where it stands; null where it cannot press the piece. */
+  /** The reason for its rank; null where it cannot press the piece. */
   readonly reason: Message | null;
 }
 

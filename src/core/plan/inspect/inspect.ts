@@ -194,7 +194,8 @@ function causeFigures([first]: readonly CauseShare[]): readonly Figure[] {
   if (!first) return [];
   return [
     figure({
-      id: 'inspect.cause',
+      // Ids of figures never change: this one is from before the step had its present name.
+      id: 'look.cause',
       label: CAUSES[first.cause].label,
       quantity: ratio(first.share),
       origin: 'estimated',
@@ -281,7 +282,7 @@ export function planInspection(input: InspectInput, rank: (r: RankInput) => Rank
       ...(total > 0
         ? [
             figure({
-              id: 'inspect.yield',
+              id: 'look.yield',
               label: say('inspect.yield'),
               quantity: ratio(tally.good / total),
               origin: 'measured',

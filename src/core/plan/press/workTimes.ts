@@ -15,7 +15,7 @@ const A4_MM2 = 210 * 297;
 /** Strips of tape are about so long, mm: our own estimate. */
 export const TAPE_STRIP_MM = 150;
 
-/** What one job takes on one press, anyone who's hands it is in. s. */
+/** What one job takes on one press, whoever does it, s. */
 export interface PressWork {
   readonly pressId: string;
   readonly operations: readonly Operation[];

@@ -72,7 +72,7 @@ export const drawSheets = (d: ToDraw, write: Write): DrawnPages =>
     write,
   );
 
-/** A plan with every sheet drawn, for anyone who cannot ask for them one by one. */
+/** A plan with every sheet drawn, for callers that cannot request them one by one. */
 export interface WholePlan extends Plan {
   readonly sheet: Plan['sheet'] & DrawnPages;
 }

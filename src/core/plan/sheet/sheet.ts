@@ -21,7 +21,7 @@ export interface SheetPlan extends StepPlan<'sheet'> {
   readonly printer: Printer;
   readonly layout: SheetLayout | null;
   readonly parts: readonly NamedPart[];
-  /** What the sheets are drawn from, by anyone who shows or prints them; null where nothing is laid. */
+  /** What the sheets are drawn from on screen and in print; null where nothing is laid. */
   readonly toDraw: ToDraw | null;
   readonly mirrorBy: MirrorBy;
   readonly panels: PanelPlan | null;
