@@ -7,18 +7,18 @@ test.use({ ownContext: true });
 
 const JOB_STEPS = ['blank', 'measure', 'wrap', 'art', 'sheet', 'heat', 'press', 'inspect'];
 
-test('no violation in the day, the costs, the stock and finishing', async ({ bench: page }) => {
+test('no violation in the schedule, pricing, stock and finishing', async ({ bench: page }) => {
   await page.goto(`${address()}/schedule`);
   const jobs = page.getByRole('region', { name: says('common.jobs') });
   await jobs.getByRole('button', { name: /Star party/ }).click({ timeout: 30_000 });
   await expect(page.getByRole('region', { name: says('schedule.placeSchedule') })).toBeVisible();
-  await clean(page, 'day');
+  await clean(page, 'schedule');
   await page.goto(`${address()}/pricing?job=constellation-mugs`);
   await expect(page.getByRole('region', { name: says('pricing.quotes') })).toBeVisible({ timeout: 30_000 });
-  await clean(page, 'costs');
+  await clean(page, 'pricing');
   await page.goto(`${address()}/stock`);
   await expect(page.getByRole('row', { name: /Tabloid/ })).toContainText('Order', { timeout: 30_000 });
-  await clean(page, 'shelf');
+  await clean(page, 'stock');
   for (const view of ['To order', 'Count']) {
     await page.getByRole('radio', { name: view }).click();
     await clean(page, view);
@@ -45,6 +45,29 @@ test('no violation in a dialog and in an empty job', async ({ bench: page }) => 
     await page.keyboard.press(String(JOB_STEPS.indexOf(t) + 1));
     await clean(page, `empty ${t}`);
   }
+});
+
+test('no violation in the choice of a press, the comparison, what a term means, and a search that finds nothing', async ({
+  bench: page,
+}) => {
+  await open(page, '/job/comet-cans/heat');
+  await page.getByText(says('heat.whyNotOthers')).click();
+  await clean(page, 'choice of a press');
+  await page
+    .getByRole('button', { name: says('shell.showMeaning') })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog', { name: says('shell.glossary') })).toBeVisible();
+  await clean(page, 'meaning');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: says('heat.comparePresses') }).click();
+  await expect(page.getByRole('row').nth(2)).toContainText(/\d+\s?%/, { timeout: 60_000 });
+  await clean(page, 'comparison');
+  await page.keyboard.press('Escape');
+  await page.goto(`${address()}/blanks`);
+  await page.getByRole('searchbox', { name: says('blank.searchBlanks') }).fill('9 x 11 hardboard panel');
+  await expect(page.getByRole('button', { name: says('blank.addBlankInstead') })).toBeVisible();
+  await clean(page, 'nothing found');
 });
 
 test('no violation at the press, before, during and when time is up', async ({ bench: page }) => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { say } from '@/core/message/message';
 import { celsius, count, decimal, ratio, seconds } from '@/core/message/quantity';
 import type { OnPress } from '@/core/plan/heat/compare';
@@ -14,6 +14,17 @@ import { inHeatWorker } from '@/workers/client';
 import { useJob } from '../job/jobContext';
 import { useShop } from '../shell/shopContext';
 import { triedOnAll } from '../job/useHeatCache';
+
+/** The figures compared, by their headings. */
+const FIGURES = [
+  'heat.compareStart',
+  'heat.compareGood',
+  'heat.atOnce',
+  'heat.compareHands',
+  'heat.compareTotal',
+  'heat.compareEnergy',
+] as const;
+const HEADINGS = ['heat.comparePress', ...FIGURES] as const;
 
 interface Props {
   /** Those that can press the piece, best first. */
@@ -55,54 +66,44 @@ export function ComparePresses({ presses, onClose }: Props) {
   const t = useWords();
   const { plan, edit } = useJob();
   const found = useCompared(presses);
-  const headings = [
-    'heat.comparePress',
-    'heat.compareStart',
-    'heat.compareGood',
-    'heat.atOnce',
-    'heat.compareHands',
-    'heat.compareTotal',
-    'heat.compareEnergy',
-  ] as const;
   const use = (id: string) => {
     edit((j) => jobOnPress(j, id));
     onClose();
   };
   return (
     <Dialog open wide onClose={onClose} title={t('heat.comparePresses')} about={t('heat.compareAbout')}>
-      <div className="overflow-x-auto">
-        <table className="w-full border-collapse font-label">
-          <thead>
-            <tr className="border-b-2 border-ink text-left">
-              {headings.map((h) => (
-                <th key={h} scope="col" className="py-1 pe-4 font-semibold">
-                  {t(h)}
-                </th>
-              ))}
-              <th scope="col">
-                <span className="sr-only">{t('heat.useThisPress')}</span>
+      {/* On a phone a press is a block of lines; the roles say that it is a row all the same. */}
+      <table role="table" className="w-full border-collapse font-label max-sm:block">
+        <thead role="rowgroup" className="max-sm:sr-only">
+          <tr role="row" className="border-b-2 border-ink text-left">
+            {HEADINGS.map((h) => (
+              <th key={h} role="columnheader" scope="col" className="py-1 pe-4 font-semibold">
+                {t(h)}
               </th>
-            </tr>
-          </thead>
-          <tbody>
-            {presses.map((p) => (
-              <tr key={p.id} className="border-b border-rule align-middle">
-                <th scope="row" className="py-2 pe-4 text-left font-semibold">
-                  {p.name}
-                </th>
-                <Cells of={found[p.id]} />
-                <td className="py-1 text-end">
-                  {plan.heat.press?.id === p.id ? (
-                    <span className="font-semibold">{t('heat.pressInUse')}</span>
-                  ) : (
-                    <Button onClick={() => use(p.id)}>{t('heat.useThisPress')}</Button>
-                  )}
-                </td>
-              </tr>
             ))}
-          </tbody>
-        </table>
-      </div>
+            <th role="columnheader" scope="col">
+              <span className="sr-only">{t('heat.useThisPress')}</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody role="rowgroup" className="max-sm:block">
+          {presses.map((p) => (
+            <tr key={p.id} role="row" className="border-b border-rule align-middle max-sm:block max-sm:py-2">
+              <th role="rowheader" scope="row" className="py-2 pe-4 text-left font-semibold max-sm:block">
+                {p.name}
+              </th>
+              <Cells of={found[p.id]} />
+              <td role="cell" className="py-1 text-end max-sm:block">
+                {plan.heat.press?.id === p.id ? (
+                  <span className="font-semibold">{t('heat.pressInUse')}</span>
+                ) : (
+                  <Button onClick={() => use(p.id)}>{t('heat.useThisPress')}</Button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </Dialog>
   );
 }
@@ -112,34 +113,33 @@ function Cells({ of }: { of: OnPress | null | undefined }) {
   const t = useWords();
   if (!of)
     return (
-      <td colSpan={6} className="py-2 text-soft">
+      <td role="cell" colSpan={FIGURES.length} className="py-2 text-soft max-sm:block">
         {of === null ? t('heat.findingsBelowSayWhy') : t('heat.comparing')}
       </td>
     );
   const { settings: s } = of;
-  const cell = 'py-2 pe-4 whitespace-nowrap';
-  return (
-    <>
-      <td className={cell}>
-        {t('heat.compareSettings', {
-          platen: celsius(s.platenC),
-          dwell: seconds(s.dwellS),
-          passes: s.passes,
-        })}
-      </td>
-      <td className={cell}>{of.good === null ? '–' : <Q of={ratio(of.good)} />}</td>
-      <td className={cell}>
-        <Q of={count(of.atOnce, 'piece')} />
-      </td>
-      <td className={cell}>
-        <Q of={seconds(of.handsS)} />
-      </td>
-      <td className={cell}>
-        <Q of={seconds(of.pressS)} />
-      </td>
-      <td className={cell}>
-        <Q of={decimal(of.energyWh, 0)} />
-      </td>
-    </>
-  );
+  const values: Readonly<Record<(typeof FIGURES)[number], ReactNode>> = {
+    'heat.compareStart': t('heat.compareSettings', {
+      platen: celsius(s.platenC),
+      dwell: seconds(s.dwellS),
+      passes: s.passes,
+    }),
+    'heat.compareGood': of.good === null ? '–' : <Q of={ratio(of.good)} />,
+    'heat.atOnce': <Q of={count(of.atOnce, 'piece')} />,
+    'heat.compareHands': <Q of={seconds(of.handsS)} />,
+    'heat.compareTotal': <Q of={seconds(of.pressS)} />,
+    'heat.compareEnergy': <Q of={decimal(of.energyWh, 0)} />,
+  };
+  return FIGURES.map((heading) => (
+    <td
+      key={heading}
+      role="cell"
+      className="py-2 pe-4 whitespace-nowrap max-sm:flex max-sm:justify-between max-sm:py-0.5 max-sm:pe-0"
+    >
+      <span aria-hidden className="text-soft sm:hidden">
+        {t(heading)}
+      </span>
+      <span>{values[heading]}</span>
+    </td>
+  ));
 }

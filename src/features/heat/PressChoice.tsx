@@ -82,11 +82,11 @@ export function PressChoice() {
           <Say message={chosenFor} />
         </p>
       )}
-      <div className="mt-1 flex flex-wrap items-start gap-x-5 font-label text-fine">
+      <div className="mt-1 flex flex-wrap items-baseline gap-x-5 font-label text-fine">
         {fits.length > 1 && (
           <button
             type="button"
-            className="min-h-6 font-semibold underline"
+            className="min-h-8 font-semibold underline"
             onClick={() => setComparing(true)}
           >
             {t('heat.comparePresses')}
@@ -94,7 +94,7 @@ export function PressChoice() {
         )}
         {others.length > 0 && (
           <details>
-            <summary className="min-h-6 cursor-pointer">{t('heat.whyNotOthers')}</summary>
+            <summary className="cursor-pointer py-1.5">{t('heat.whyNotOthers')}</summary>
             <ul>
               {[...byReason(others, t)].map(([why, names]) => (
                 <li key={why}>
