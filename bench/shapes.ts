@@ -69,6 +69,8 @@ function patternOf(blank: Blank): () => unknown {
       bleed,
       safeMm: 6,
       grip: null,
+      tailMm: 0,
+      past: { rimMm: 0, footMm: 0 },
       ownMarks: [],
     });
   };

@@ -370,7 +370,9 @@ test('two tablets’ logs: merged once, corrected by a new entry, charted, refus
   await page.getByRole('option', { name: says('inspect.pressureTooLight') }).click();
   await dialog.getByRole('button', { name: says('logbook.saveCorrection') }).click();
   await expect(page.getByText(says('logbook.correctsEntry'))).toBeVisible();
-  await expect(page.getByText(says('common.goodSpoiled', { good: '2', spoiled: '2' }))).toBeVisible();
+  await expect(
+    page.getByText(says('common.goodSpoiled', { good: '2', seconds: 0, spoiled: '2' })),
+  ).toBeVisible();
   await page.getByRole('link', { name: /2026/ }).first().click();
   await expect(page.getByText(fixedPart('logbook.entryLongerCountsWas'))).toBeVisible();
   await page.getByRole('link', { name: says('logbook.allEntries') }).click();

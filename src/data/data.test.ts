@@ -187,6 +187,7 @@ describe('jobs', () => {
       blank,
       press,
       settings,
+      pressureAt: null,
       load: null,
       operations,
       startedAt: 1,

@@ -40,6 +40,7 @@ export interface LogRecord extends LogEntry {
 export interface TallyRecord {
   readonly id: string;
   readonly good: number;
+  readonly seconds: number;
   readonly spoiled: number;
   readonly entries: number;
 }

@@ -36,6 +36,7 @@ const anyEntries = fc.array(
     press: fc.constantFrom('p1', 'p2'),
     at: fc.integer({ min: 1, max: 40 }),
     good: fc.nat(9),
+    seconds: fc.nat(3),
     spoiled: fc.nat(3),
     verdict: fc.constantFrom('good' as const, 'under' as const),
     dwellS: fc.constantFrom(60, 65),
@@ -54,6 +55,7 @@ const made = (rows: readonly Any[]): LogEntry[] =>
       pressId: r.press,
       verdict: r.verdict,
       good: r.good,
+      seconds: r.seconds,
       spoiled: r.spoiled,
       note: r.note,
       settings: { ...BASE.settings, dwellS: r.dwellS },
@@ -78,6 +80,7 @@ test('counts kept beside the log are what counting it whole gives, however it wa
             pressId,
             settings: { ...BASE.settings, dwellS },
             load: null,
+            pressureAt: null,
             keptAt: 1,
           })),
         ),
@@ -91,7 +94,12 @@ test('counts kept beside the log are what counting it whole gives, however it wa
         expect(tallies[id]).toEqual(
           own.length === 0
             ? undefined
-            : { good: sum((e) => e.good), spoiled: sum((e) => e.spoiled), entries: own.length },
+            : {
+                good: sum((e) => e.good),
+                seconds: sum((e) => e.seconds),
+                spoiled: sum((e) => e.spoiled),
+                entries: own.length,
+              },
         );
       }
       d.close();
@@ -147,6 +155,7 @@ test('a database of before is carried over: entries keep what they said, and are
   expect(await wholeLog(d)).toEqual(expect.arrayContaining(entries));
   expect((await jobTallies(['j0', 'j1'], d)).j1).toEqual({
     good: 1 + 3 + 5 + 7 + 9 + 11 + 13 + 15 + 17 + 19 + 21 + 23 + 25 + 27 + 29,
+    seconds: 0,
     spoiled: 15 * BASE.spoiled,
     entries: 15,
   });
@@ -156,6 +165,7 @@ test('a database of before is carried over: entries keep what they said, and are
     pressId: BASE.pressId,
     settings: BASE.settings,
     load: null,
+    pressureAt: null,
     keptAt: 1,
   };
   expect((await goodBehind([recipe], d)).r).toBe(goodPiecesBehind(recipe, entries));
@@ -174,7 +184,7 @@ test('a correction takes what it answers out of the counts, whichever came first
     const d = fresh();
     for (const e of order) await put(d, [e]);
     const counts = (await jobTallies([BASE.jobId], d))[BASE.jobId];
-    expect(counts).toEqual({ good: 2, spoiled: 3, entries: 1 });
+    expect(counts).toEqual({ good: 2, seconds: 0, spoiled: 3, entries: 1 });
     expect(standing(await wholeLog(d)).map((e) => e.id)).toEqual(['again']);
     expect((await entryWithAnswers('wrong', d))?.answers.map((e) => e.id)).toEqual(['right', 'again']);
     expect((await entryWithAnswers('right', d))?.corrects?.id).toBe('wrong');
@@ -247,6 +257,7 @@ test('settings that differ in the time of a later pass prove nothing of each oth
     pressId: BASE.pressId,
     settings: of,
     load: null,
+    pressureAt: null,
     keptAt: 1,
   });
   const both = [recipe('r-short', settings), recipe('r-equal', same)];

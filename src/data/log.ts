@@ -32,7 +32,7 @@ const heatTallyId = (of: Pick<LogEntry, 'blankId' | 'pressId' | 'settings'>): st
   `heat ${of.blankId} ${of.pressId} ${settingsKey(of.settings)}`;
 const jobTallyId = (jobId: string): string => `job ${jobId}`;
 
-const NONE = { good: 0, spoiled: 0, entries: 0 } as const;
+const NONE = { good: 0, seconds: 0, spoiled: 0, entries: 0 } as const;
 
 const causeTallyId = (cause: string, fault = ''): string => `cause ${cause} ${fault}`.trim();
 
@@ -45,12 +45,13 @@ function talliesOf(entries: readonly LogEntry[], by: 1 | -1, found: Map<string, 
     found.set(id, {
       id,
       good: t.good + by * own.good,
+      seconds: t.seconds + by * own.seconds,
       spoiled: t.spoiled + by * own.spoiled,
       entries: t.entries + by * own.entries,
     });
   };
   for (const e of entries) {
-    const own = { good: e.good, spoiled: e.spoiled, entries: 1 };
+    const own = { good: e.good, seconds: e.seconds, spoiled: e.spoiled, entries: 1 };
     add(jobTallyId(e.jobId), own);
     if (e.verdict === 'good') add(heatTallyId(e), own);
     if (e.cause === null) continue;
@@ -92,6 +93,7 @@ export async function addToLog(db: MesaDb, entries: readonly LogEntry[]): Promis
       return {
         id: t.id,
         good: t.good + b.good,
+        seconds: t.seconds + b.seconds,
         spoiled: t.spoiled + b.spoiled,
         entries: t.entries + b.entries,
       };
@@ -174,7 +176,9 @@ export async function jobTallies(
   return Object.fromEntries(
     rows.flatMap((t, i) => {
       const id = jobIds[i];
-      return t && id !== undefined ? [[id, { good: t.good, spoiled: t.spoiled, entries: t.entries }]] : [];
+      return t && id !== undefined
+        ? [[id, { good: t.good, seconds: t.seconds, spoiled: t.spoiled, entries: t.entries }]]
+        : [];
     }),
   );
 }

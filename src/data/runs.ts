@@ -64,7 +64,7 @@ function withNext(run: Run, event: RunEvent, ofJob: readonly RunWithState[]): Ru
 /** Pieces that are to be laid and came out good in this run already, as a stale screen may ask; in words, else null. */
 function goodAlready(run: Run, event: RunEvent): Result<never> | null {
   if (event.kind !== 'lay') return null;
-  const good = goodBefore(withState(run).state.loads, event.pieces).map((p) => p.number);
+  const good = goodBefore(withState(run).state, event.pieces).map((p) => p.number);
   return good.length === 0
     ? null
     : fail(

@@ -1,4 +1,4 @@
-import type { PressedCounts } from '@/core/cost/cost';
+import { NONE_PRESSED, type PressedCounts } from '@/core/cost/cost';
 import type { Job } from '@/core/job/job';
 import { standing } from '@/core/shop/standing';
 import { db as theDb, type MesaDb } from './db';
@@ -7,12 +7,13 @@ import { newestOnPress } from './log';
 /** Entries so far back say how a blank does on a press today. */
 const NEWEST = 200;
 
-/** Good and spoiled pieces of a job’s blank on its press, by the log as it stands. */
+/** Good, flawed and spoiled pieces of a job’s blank on its press, by the log as it stands. */
 async function seenOn(job: Pick<Job, 'blankId' | 'pressId'>, db: MesaDb = theDb): Promise<PressedCounts> {
-  if (job.blankId === null || job.pressId === null) return { good: 0, spoiled: 0 };
+  if (job.blankId === null || job.pressId === null) return NONE_PRESSED;
   const entries = standing(await newestOnPress(job.blankId, job.pressId, NEWEST, db));
   return {
     good: entries.reduce((s, e) => s + e.good, 0),
+    seconds: entries.reduce((s, e) => s + e.seconds, 0),
     spoiled: entries.reduce((s, e) => s + e.spoiled, 0),
   };
 }

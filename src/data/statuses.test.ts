@@ -86,7 +86,7 @@ test('a job edited is out of date, its neighbours are not; so is one whose log, 
   );
   expect(changed(statusKeys(shop, edited, facts))).toEqual([first.id]);
   expect(changed(statusKeys(structuredClone(shop), structuredClone(records), facts))).toEqual([]);
-  const tallies = { [second.id]: { good: 1, spoiled: 0, entries: 1 } };
+  const tallies = { [second.id]: { good: 1, seconds: 0, spoiled: 0, entries: 1 } };
   expect(changed(statusKeys(shop, records, { ...facts, tallies }))).toEqual([second.id]);
   const picture = picturesOf(second.art)[0];
   if (!picture) throw new Error('no picture');

@@ -191,7 +191,12 @@ export async function followRun(db: MesaDb, run: Run): Promise<void> {
   const follow = (lot: string) =>
     runLines(
       own,
-      { good: state.good, spoiled: state.spoiled },
+      {
+        good: state.good,
+        seconds: state.seconds,
+        // What soaks has left the stock; its outcome moves it to the line it belongs to.
+        spoiled: state.spoiled + state.soaking.length,
+      },
       { itemId: item.id, at: Date.now(), jobId: run.jobId, runId: run.id, lot, newId: () => newId('line') },
     );
   // Most events change no count: only those that do are worth adding up a whole ledger for its next lot.

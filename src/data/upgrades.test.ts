@@ -158,6 +158,7 @@ test('counts of good pieces kept by settings without the time of later passes ar
     pressId: base.pressId,
     settings: { ...settings, laterDwellS },
     load: null,
+    pressureAt: null,
     keptAt: 1,
   });
   expect(await goodBehind([recipe('short', 15), recipe('equal', null)], d)).toEqual({ short: 42, equal: 3 });

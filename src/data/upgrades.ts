@@ -11,6 +11,7 @@ import { TO_9 } from '@/core/formats/upgrades/to9';
 import { TO_10 } from '@/core/formats/upgrades/to10';
 import { TO_11 } from '@/core/formats/upgrades/to11';
 import { TO_13 } from '@/core/formats/upgrades/to13';
+import { TO_14 } from '@/core/formats/upgrades/to14';
 import { countBySettings, indexLog } from './upgradeLog';
 
 /** One version of the database: what it indexes again, and what becomes of the records of the version before. Never edited once released. */
@@ -140,4 +141,12 @@ export const DB_VERSIONS: readonly DbVersion[] = [
   // Records may say what an older application does not know: a vacuum press. Nothing older changes.
   { version: 15, stores: {} },
   { version: 16, stores: {}, upgrade: climb(TO_13) },
+  {
+    version: 17,
+    stores: {},
+    upgrade: async (tx) => {
+      await climb(TO_14)(tx);
+      await each(tx, 'tallies', (t) => (isRaw(t) ? { ...t, seconds: 0 } : t));
+    },
+  },
 ];

@@ -17,6 +17,7 @@ import jobsEN from './en/jobs.json' with { type: 'json' };
 import kindsEN from './en/kinds.json' with { type: 'json' };
 import logbookEN from './en/logbook.json' with { type: 'json' };
 import measureEN from './en/measure.json' with { type: 'json' };
+import methodsEN from './en/methods.json' with { type: 'json' };
 import pressEN from './en/press.json' with { type: 'json' };
 import pricingEN from './en/pricing.json' with { type: 'json' };
 import scheduleEN from './en/schedule.json' with { type: 'json' };
@@ -60,6 +61,7 @@ import jobsES from './es/jobs.json' with { type: 'json' };
 import kindsES from './es/kinds.json' with { type: 'json' };
 import logbookES from './es/logbook.json' with { type: 'json' };
 import measureES from './es/measure.json' with { type: 'json' };
+import methodsES from './es/methods.json' with { type: 'json' };
 import pressES from './es/press.json' with { type: 'json' };
 import pricingES from './es/pricing.json' with { type: 'json' };
 import scheduleES from './es/schedule.json' with { type: 'json' };
@@ -89,6 +91,7 @@ export const SOURCES = {
     kinds: kindsEN,
     logbook: logbookEN,
     measure: measureEN,
+    methods: methodsEN,
     press: pressEN,
     pricing: pricingEN,
     schedule: scheduleEN,
@@ -136,6 +139,7 @@ export const SOURCES = {
     kinds: kindsES,
     logbook: logbookES,
     measure: measureES,
+    methods: methodsES,
     press: pressES,
     pricing: pricingES,
     schedule: scheduleES,

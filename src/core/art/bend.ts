@@ -102,5 +102,7 @@ export function straightened(pattern: Pattern, b: Bend): Pattern {
     marks: pattern.marks.map((m) => ({ ...m, line: straightLine(b, m.line) })),
     ticks: [],
     grip: pattern.grip && straightContour(b, pattern.grip),
+    tails: pattern.tails.map((t) => straightContour(b, t)),
+    onBlank: pattern.onBlank && straightContour(b, pattern.onBlank),
   };
 }

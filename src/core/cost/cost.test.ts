@@ -87,7 +87,8 @@ const GIVEN: CostGiven = {
   item: ITEM,
   blankCents: null,
   // 3 of 75 and the prior's 1 of 25: 4 of 100.
-  seen: { good: 72, spoiled: 3 },
+  seen: { good: 72, seconds: 0, spoiled: 3 },
+  retapes: 0,
 };
 const part = (g: CostGiven, n: number, p: CostPart) => costOf(g, n).lines.find((l) => l.part === p)?.cents;
 
@@ -140,14 +141,18 @@ describe('60 mugs worked by hand', () => {
 
   test('an hour brings exactly its pay where nothing is left above cost, however many are spoiled', () => {
     for (const spoiled of [0, 3, 40]) {
-      const cost = costOf({ ...GIVEN, seen: { good: 72, spoiled } }, 60);
+      const cost = costOf({ ...GIVEN, seen: { good: 72, seconds: 0, spoiled } }, 60);
       expect(atPrice(cost, cost.totalCents / 60, 0).hourCents).toBe(1800);
     }
   });
 
   test('a price from a wanted hour brings that hour, to the step of prices, however many are spoiled', () => {
     for (const spoiled of [0, 3, 40]) {
-      const given = { ...GIVEN, seen: { good: 72, spoiled }, money: { ...GIVEN.money, priceStepCents: 1 } };
+      const given = {
+        ...GIVEN,
+        seen: { good: 72, seconds: 0, spoiled },
+        money: { ...GIVEN.money, priceStepCents: 1 },
+      };
       const price = value(priceOf(given, 60, { from: 'hour', marginPct: 0, feePct: 0 }));
       expect(price.hourCents).toBeGreaterThanOrEqual(3600);
       // A step of one hundredth on 60 pieces, over the hours of hands.
@@ -185,7 +190,7 @@ test('whatever the figures: parts add up, one more never costs less in all, and 
       fc.integer({ min: 0, max: 400 }),
       fc.integer({ min: 0, max: 30 }),
       (n, blankCents, good, spoiled) => {
-        const g = { ...GIVEN, item: null, blankCents, seen: { good, spoiled } };
+        const g = { ...GIVEN, item: null, blankCents, seen: { good, seconds: 0, spoiled } };
         const c = costOf(g, n);
         expect(c.lines.reduce((s, l) => s + l.cents, 0)).toBe(c.totalCents);
         expect(c.eachLines.reduce((s, l) => s + l.cents, 0)).toBe(c.eachCents);

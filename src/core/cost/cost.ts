@@ -18,15 +18,23 @@ export type CostPart =
 /** What was pressed of this blank on this press so far. */
 export interface PressedCounts {
   readonly good: number;
+  /** Good with a flaw. */
+  readonly seconds: number;
   readonly spoiled: number;
 }
+
+export const NONE_PRESSED: PressedCounts = { good: 0, seconds: 0, spoiled: 0 };
 
 /** Until a shop has spoiled pieces of its own to count, 4 % counts as so many pieces seen: our own prior, said to be one. */
 export const PRIOR = { share: 0.04, pieces: 25 } as const;
 
-/** Share of pieces spoiled, 0..1: the mean of a Beta distribution that begins with the prior (Gelman et al. 2013, ch. 2). */
-export const spoilageOf = ({ good, spoiled }: PressedCounts): number =>
-  (spoiled + PRIOR.share * PRIOR.pieces) / (good + spoiled + PRIOR.pieces);
+/** Share of pieces that are not good, those with a flaw among them, 0..1: the mean of a Beta distribution that begins with the prior (Gelman et al. 2013, ch. 2). */
+export const spoilageOf = ({ good, seconds, spoiled }: PressedCounts): number =>
+  (seconds + spoiled + PRIOR.share * PRIOR.pieces) / (good + seconds + spoiled + PRIOR.pieces);
+
+/** Pieces with a flaw to expect among so many pressed: as many as were seen of them, in the same posterior. */
+export const secondsAmong = ({ good, seconds, spoiled }: PressedCounts, pressed: number): number =>
+  (pressed * seconds) / (good + seconds + spoiled + PRIOR.pieces);
 
 export interface CostGiven {
   readonly times: WorkTimes;
@@ -40,6 +48,8 @@ export interface CostGiven {
   /** Price of one blank where there is no case; null where nobody said. */
   readonly blankCents: number | null;
   readonly seen: PressedCounts;
+  /** How often a piece is taped again before it goes in, a piece. */
+  readonly retapes: number;
 }
 
 interface CostLine {
@@ -96,7 +106,8 @@ export const blankEachCents = (g: Pick<CostGiven, 'item' | 'blankCents'>): numbe
 function unitOf(g: CostGiven): Unit {
   const { times: t, money: m, layout } = g;
   const perSheet = t.sheetPieces / Math.max(1, t.sheets);
-  const handsS = t.trimSheetS / perSheet + t.prepareS + t.loadHandsS / t.atOnce;
+  const taped = 1 + g.retapes;
+  const handsS = t.trimSheetS / perSheet + t.prepareS * taped + t.loadHandsS / t.atOnce;
   const pressS = t.cycleS / t.atOnce;
   const kwh = (workedW(t.energy, t.loadJ, t.cycleS) * pressS) / J_PER_KWH;
   const inkM2 = layout.inkMm2 / t.sheetPieces / 1e6;
@@ -104,7 +115,8 @@ function unitOf(g: CostGiven): Unit {
     blank: blankEachCents(g) ?? 0,
     paper: sheetCents(g) / perSheet,
     ink: (inkM2 * g.printer.inkPerM2Cents * g.inkPct) / 100,
-    tape: (t.tapeStrips * TAPE_STRIP_MM * m.tapeMetreCents) / 1000 + t.wasteSheets * m.wasteSheetCents,
+    tape:
+      (t.tapeStrips * taped * TAPE_STRIP_MM * m.tapeMetreCents) / 1000 + t.wasteSheets * m.wasteSheetCents,
     energy: kwh * m.energyKwhCents,
     labour: (handsS * m.payHourCents) / 3600,
     machine: (pressS * m.machineHourCents) / 3600,

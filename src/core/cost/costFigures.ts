@@ -119,8 +119,8 @@ function working(part: CostPart, { g, c, priced, inkKnown }: About): readonly [M
       return [
         say('pricing.spoiledPressedGood', { share: pct(share), pressed: decimal(c.pressed, 1), n }),
         say('pricing.of', {
-          spoiled: g.seen.spoiled,
-          pieces: g.seen.good + g.seen.spoiled,
+          spoiled: g.seen.seconds + g.seen.spoiled,
+          pieces: g.seen.good + g.seen.seconds + g.seen.spoiled,
           share: pct(PRIOR.share),
           pieces2: PRIOR.pieces,
         }),

@@ -9,6 +9,7 @@ import { workTimes } from '../plan/press/workTimes';
 import { paceFrom, timedSteps, type PaceOf } from '../run/pace';
 import { withState } from '../run/pieces';
 import type { Shop } from '../shop/shop';
+import type { Run } from '../shop/run';
 import type { StockItem } from '../shop/stock';
 import {
   atPrice,
@@ -19,6 +20,8 @@ import {
   type Price,
   type PriceWish,
   type PressedCounts,
+  NONE_PRESSED,
+  secondsAmong,
 } from './cost';
 
 export interface CostInput {
@@ -51,6 +54,8 @@ export interface JobCost {
   readonly blankPriced: boolean;
   readonly reprintPrintCents: number;
   readonly reprintAllCents: number;
+  /** Pieces with a flaw to expect, and what one of them is sold for. */
+  readonly seconds: { readonly expected: number; readonly eachCents: number };
 }
 
 const WHERE = say('common.cost');
@@ -62,6 +67,13 @@ const wishOf = (job: Job, shop: Shop): PriceWish => ({
   marginPct: job.sell.marginPct ?? shop.settings.money.marginPct,
   feePct: job.sell.way === 'market' ? (job.sell.feePct ?? shop.settings.money.marketFeePct) : 0,
 });
+
+/** How often a piece of this blank is taped again before it goes in. */
+function retapesOf(runs: readonly Run[], blankId: string): number {
+  const states = runs.filter((r) => r.blank.id === blankId).map((r) => withState(r).state);
+  const through = states.reduce((n, s) => n + s.through, 0);
+  return through === 0 ? 0 : states.reduce((n, s) => n + s.retaped, 0) / through;
+}
 
 function one(job: Job, ask: CostInput, pace: PaceOf): Result<JobCost> {
   const { shop } = ask;
@@ -82,7 +94,8 @@ function one(job: Job, ask: CostInput, pace: PaceOf): Result<JobCost> {
     inkPct: ink ?? USUAL_INK_PCT,
     item,
     blankCents: blank.costCents,
-    seen: ask.seen[job.id] ?? { good: 0, spoiled: 0 },
+    seen: ask.seen[job.id] ?? NONE_PRESSED,
+    retapes: retapesOf(ask.shop.runs, blank.id),
   };
   const pieces = made.press.good + made.press.left;
   const wish = wishOf(job, shop);
@@ -96,6 +109,10 @@ function one(job: Job, ask: CostInput, pace: PaceOf): Result<JobCost> {
       const p = priceOf(given, n, wish);
       return p.ok ? [p.value] : [];
     });
+  const chosen =
+    priceCents === null
+      ? price.value
+      : { ...price.value, ...atPrice(price.value.cost, priceCents, wish.feePct) };
   return ok({
     jobId: job.id,
     jobName: job.name,
@@ -105,16 +122,17 @@ function one(job: Job, ask: CostInput, pace: PaceOf): Result<JobCost> {
     pieces,
     given,
     wish,
-    price:
-      priceCents === null
-        ? price.value
-        : { ...price.value, ...atPrice(price.value.cost, priceCents, wish.feePct) },
+    price: chosen,
     byHand: priceCents !== null,
     ladder,
     inkKnown: ink !== undefined,
     blankPriced: blankEachCents(given) !== null,
     reprintPrintCents: reprintCents(given, false),
     reprintAllCents: reprintCents(given, true),
+    seconds: {
+      expected: secondsAmong(given.seen, price.value.cost.pressed),
+      eachCents: job.sell.secondCents ?? Math.round((chosen.eachCents * shop.settings.money.secondPct) / 100),
+    },
   });
 }
 

@@ -77,12 +77,13 @@ function jobBase(job: Job, shop: Shop, proven: ProvenCounts): JobBase {
   // For another press the planner runs only the stages that depend on the press.
   const planner = createPlanner();
   const made = planner(job, shop, { proven });
-  const { good, left, free, spoiled, reprints } = made.press;
+  const { good, left, free, seconds, spoiled, reprints } = made.press;
   return {
     blank: made.blank.blank,
     pieces: good + left,
     good,
-    spoiled,
+    // What has a flaw, or soaks, has used its print as well.
+    spoiled: spoiled + seconds,
     reprints: reprints.length,
     free: free.length,
     printerId: made.sheet.printer.id,

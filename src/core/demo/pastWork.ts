@@ -198,6 +198,7 @@ export function pastWork(now: number): { log: LogEntry[]; recipes: Recipe[]; run
       pressId: 'tumbler-press-a',
       settings: PROVEN_590,
       load: null,
+      pressureAt: null,
       keptAt: now - 41 * DAY_MS + 3_700_000,
     },
   ];

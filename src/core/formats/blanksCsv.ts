@@ -39,6 +39,7 @@ const HEADINGS = [
   'to finish',
   'needs',
   'costs',
+  'supplier',
 ] as const;
 /** Headings as tables of before had them. */
 const FORMER_HEADINGS: Readonly<Record<string, string>> = {
@@ -109,6 +110,7 @@ export function blanksCsv(blanks: readonly Blank[]): string {
     'to finish': joined(b.finish),
     needs: joined(b.needs),
     costs: b.costCents === null ? '' : (b.costCents / 100).toFixed(2),
+    supplier: b.supplier,
   }));
   return csvTable(HEADINGS, rows);
 }
@@ -230,6 +232,7 @@ export function readBlanksCsv(text: string): Result<readonly Blank[]> {
       finish: splitList(r['to finish']),
       needs: splitList(r.needs),
       costCents: plainText(r.costs) === '' ? null : Math.round(num(r.costs) * 100),
+      supplier: plainText(r.supplier),
     });
     if (!made.success)
       return fail(

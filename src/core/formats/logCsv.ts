@@ -86,6 +86,8 @@ function draftOf(r: Row): unknown {
     verdict: plain(r.verdict),
     paperState: plain(r['used paper']),
     good: number(r.good),
+    // Tables of before knew no seconds.
+    seconds: number(r.seconds) ?? 0,
     spoiled: number(r.spoiled),
     spoiledCostCents: cents === null ? null : Math.round(cents * 100),
     marks: lines.map(markOf),
@@ -93,6 +95,7 @@ function draftOf(r: Row): unknown {
     tried: plain(r.tried) || null,
     paperName: plain(r['transfer paper']),
     printerName: plain(r.printer),
+    supplier: plain(r.supplier),
     lot: plain(r.lot),
     note: plainCell(r.note),
   };

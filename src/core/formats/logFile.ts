@@ -5,12 +5,14 @@ import * as z from 'zod/mini';
 import type { Result } from '../basics/result';
 import { logEntrySchema, type LogEntry } from '../shop/records';
 import { pictureFileSchema, type PictureFile } from './jobFile';
-import { readFile, type FileKind, writtenBySchema, sayWriter } from './file';
+import { list } from './upgrades/raw';
+import { TO_14 } from './upgrades/to14';
+import { readFile, type FileKind, type Upgrade, writtenBySchema, sayWriter } from './file';
 
 /** A logbook to hand on: open JSON, every entry whole, with the photographs it holds. */
 export const logFileSchema = z.strictObject({
   format: z.literal('mesa-drift.log'),
-  version: z.literal(2),
+  version: z.literal(3),
   writtenBy: writtenBySchema,
   shopName: z.string().check(z.maxLength(80)),
   entries: z.array(logEntrySchema).check(z.maxLength(200_000)),
@@ -18,12 +20,18 @@ export const logFileSchema = z.strictObject({
 });
 export type LogFile = z.infer<typeof logFileSchema>;
 
+/** Entries climb by the step of the shop that changed them. */
+const entriesTo14: Upgrade = (raw) => ({
+  ...raw,
+  entries: list(raw.entries).map((e) => TO_14.logEntry?.(e) ?? e),
+});
+
 const LOG_FILE: FileKind<LogFile> = {
   format: 'mesa-drift.log',
   noun: say('common.logbookFile'),
-  version: 2,
+  version: 3,
   schema: logFileSchema,
-  upgrades: [sayWriter],
+  upgrades: [sayWriter, entriesTo14],
 };
 
 export const logJson = (
@@ -34,7 +42,7 @@ export const logJson = (
   `${JSON.stringify(
     logFileSchema.parse({
       format: 'mesa-drift.log',
-      version: 2,
+      version: 3,
       writtenBy: WRITTEN_BY,
       shopName,
       entries,

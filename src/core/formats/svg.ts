@@ -46,7 +46,7 @@ function faceLayers(face: Face, suffix: string): string {
  * as it is seen on the blank.
  */
 export function patternSvg(pattern: Pattern, title: string): string {
-  const { whole, faces, seams, front, meets, fold, grip, marks } = pattern;
+  const { whole, faces, seams, front, meets, fold, grip, tails, onBlank, marks } = pattern;
   const lines = [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${n(whole.width)}mm" height="${n(whole.height)}mm" viewBox="${[whole.x, whole.y, whole.width, whole.height].map(n).join(' ')}">`,
     `<title>${escapeXml(title)}</title>`,
@@ -59,6 +59,18 @@ export function patternSvg(pattern: Pattern, title: string): string {
     ...(meets ? [line('meets', meets)] : []),
     ...(fold ? [line('fold', fold, 'stroke="#14211f" stroke-width="0.25" stroke-dasharray="4 2"')] : []),
     ...(grip ? [path('grip', grip, 'fill="none" stroke="#14211f" stroke-width="0.25"')] : []),
+    ...tails.map((t, i) =>
+      path(i === 0 ? 'tail-left' : 'tail-right', t, 'fill="none" stroke="#14211f" stroke-width="0.25"'),
+    ),
+    ...(onBlank
+      ? [
+          path(
+            'blank-edge',
+            onBlank,
+            'fill="none" stroke="#1d2c5e" stroke-width="0.25" stroke-dasharray="2 1"',
+          ),
+        ]
+      : []),
     ...marks.map((m, i) =>
       line(`mark-${i + 1}`, m.line, 'stroke="#1d2c5e" stroke-width="0.25" stroke-dasharray="1 1"'),
     ),

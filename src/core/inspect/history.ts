@@ -14,6 +14,7 @@ export interface HistoryStep {
   readonly changes: readonly Message[];
   readonly verdict: LogEntry['verdict'];
   readonly good: number;
+  readonly seconds: number;
   readonly spoiled: number;
 }
 
@@ -65,6 +66,7 @@ export function historyOf(entries: readonly LogEntry[]): readonly HistoryStep[] 
       changes: e.tried ? [...differed, CAUSES[e.tried].change] : differed,
       verdict: e.verdict,
       good: e.good,
+      seconds: e.seconds,
       spoiled: e.spoiled,
     };
   });

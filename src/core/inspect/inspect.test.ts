@@ -242,9 +242,12 @@ describe('evidence gathered from a look', () => {
 });
 
 test('a job’s entries add up', () => {
-  expect(tallyOf([])).toEqual({ good: 0, spoiled: 0, entries: 0 });
-  expect(tallyOf([entryOf('a', { good: 3, spoiled: 0 }), entryOf('b', { good: 2, spoiled: 1 })])).toEqual({
+  expect(tallyOf([])).toEqual({ good: 0, seconds: 0, spoiled: 0, entries: 0 });
+  expect(
+    tallyOf([entryOf('a', { good: 3, spoiled: 0 }), entryOf('b', { good: 2, seconds: 4, spoiled: 1 })]),
+  ).toEqual({
     good: 5,
+    seconds: 4,
     spoiled: 1,
     entries: 2,
   });

@@ -11,6 +11,7 @@ import { heatSettingsSchema } from '../shop/heatSettings';
 import { loadSchema } from '../shop/load';
 import { runPieceSchema } from '../shop/run';
 import { centsSchema } from '../shop/money';
+import { practicesSchema } from '../shop/practices';
 import { artSchema, NO_ART } from './art';
 import { finishSchema, NOT_FINISHED } from './finish';
 
@@ -60,6 +61,8 @@ const inspectionSchema = z.strictObject({
   paperState: z.nullable(z.enum(PAPER_STATES)),
   verdict: z.nullable(z.enum(VERDICTS)),
   good: z.nullable(z.int().check(z.gte(0), z.lte(100000))),
+  /** Good with a flaw. */
+  seconds: z.nullable(z.int().check(z.gte(0), z.lte(100000))),
   spoiled: z.nullable(z.int().check(z.gte(0), z.lte(100000))),
   replies: z.array(replySchema).check(z.maxLength(40)),
   cause: z.nullable(z.enum(CAUSE_IDS)),
@@ -124,6 +127,8 @@ const sellSchema = z.strictObject({
   marginPct: z.nullable(z.number().check(z.gte(0), z.lte(90, rule('fields.most90')))),
   /** Price of one decided by the person; null for the calculated one. */
   priceCents: z.nullable(centsSchema),
+  /** Price of one that is good with a flaw; null for the shop's usual share of the price. */
+  secondCents: z.nullable(centsSchema),
 });
 export type Sell = z.infer<typeof sellSchema>;
 
@@ -185,8 +190,9 @@ export const jobSchema = z.strictObject({
     seamMethod: z.nullable(z.enum(SEAM_METHODS)),
     form: z.nullable(z.enum(WRAP_FORMS)),
     hold: z.nullable(z.enum(HOLDS)),
-    topSetbackMm: z.nullable(mmSchema(0, 390)),
-    footSetbackMm: z.nullable(mmSchema(0, 390)),
+    /** From rim and foot to the edge of the paper; less than none where it stands past them. */
+    topSetbackMm: z.nullable(mmSchema(-15, 390)),
+    footSetbackMm: z.nullable(mmSchema(-15, 390)),
     /** Heights below the rim the paper covers on a shaped wall; null for the tallest that lies flat. */
     band: z.nullable(z.strictObject({ topMm: mmSchema(0, 400), footMm: mmSchema(0, 400) })),
     /** Per seam method: margin each end, lap, over or gap. */
@@ -201,6 +207,10 @@ export const jobSchema = z.strictObject({
     safeMm: z.nullable(mmSchema(0, 30)),
     /** An edge left plain and uncut, to hold the paper by. */
     grip: z.nullable(z.enum(['rim', 'foot'])),
+    /** Unprinted strips past both ends, to hold, pull and overlap; null for none. */
+    tailMm: z.nullable(mmSchema(5, 60)),
+    /** What stands past rim or foot is left there instead of being cut off on the piece. */
+    standsOut: z.boolean(),
     /** The person's own pencil marks, mm along the wrap from its left end. */
     marks: z
       .array(z.strictObject({ id: idSchema, alongMm: z.number().check(z.gte(0), z.lte(1300)) }))
@@ -224,6 +234,8 @@ export const jobSchema = z.strictObject({
   day: daySchemaOfJob,
   sell: sellSchema,
   finish: finishSchema,
+  /** Where this job is worked otherwise than the shop usually does. */
+  practices: z.partial(practicesSchema),
 });
 export type Job = z.infer<typeof jobSchema>;
 
@@ -232,6 +244,7 @@ export const EMPTY_INSPECTION: Job['inspection'] = {
   paperState: null,
   verdict: null,
   good: null,
+  seconds: null,
   spoiled: null,
   replies: [],
   cause: null,
@@ -264,6 +277,7 @@ const NEW_SELL: Sell = {
   priceFrom: 'margin',
   marginPct: null,
   priceCents: null,
+  secondCents: null,
 };
 
 /** A fresh job with nothing decided. */
@@ -294,6 +308,8 @@ export function newJob(id: string, name: string): Job {
       bleedEndsMm: null,
       safeMm: null,
       grip: null,
+      tailMm: null,
+      standsOut: false,
       marks: [],
       edge: null,
       turnInMm: null,
@@ -311,5 +327,6 @@ export function newJob(id: string, name: string): Job {
     day: NO_DAY,
     sell: NEW_SELL,
     finish: NOT_FINISHED,
+    practices: {},
   };
 }

@@ -34,6 +34,7 @@ function blank(
     finish: [],
     needs: [],
     costCents: null,
+    supplier: '',
     ...x,
     coating: { colour: '#ffffff', finish: 'gloss', stock: 'opaque', ...x.coating },
   };

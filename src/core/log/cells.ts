@@ -15,6 +15,7 @@ export const HEADINGS = [
   'by',
   'verdict',
   'good',
+  'seconds',
   'spoiled',
   'spoiled cost',
   'temperature °C',
@@ -32,6 +33,7 @@ export const HEADINGS = [
   'tried',
   'transfer paper',
   'printer',
+  'supplier',
   'lot',
   'note',
 ] as const;
@@ -68,6 +70,7 @@ export const csvCellsOf = (e: LogEntry): Readonly<Record<Heading, string | numbe
   by: e.by ?? '',
   verdict: e.verdict,
   good: e.good,
+  seconds: e.seconds,
   spoiled: e.spoiled,
   'spoiled cost': e.spoiledCostCents === null ? '' : (e.spoiledCostCents / 100).toFixed(2),
   'temperature °C': e.settings.platenC,
@@ -85,6 +88,7 @@ export const csvCellsOf = (e: LogEntry): Readonly<Record<Heading, string | numbe
   tried: e.tried ?? '',
   'transfer paper': e.paperName,
   printer: e.printerName,
+  supplier: e.supplier,
   lot: e.lot,
   note: e.note,
 });

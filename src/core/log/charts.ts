@@ -48,7 +48,7 @@ function weeksOf(rows: readonly LogRow[], offsetMs: number): readonly Week[] {
     const from = weekOf(r.at, offsetMs);
     const w = weeks.get(from) ?? { good: 0, pressed: 0 };
     w.good += r.good;
-    w.pressed += r.good + r.spoiled;
+    w.pressed += r.good + r.seconds + r.spoiled;
     weeks.set(from, w);
   }
   return [...weeks]

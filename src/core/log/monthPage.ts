@@ -20,7 +20,7 @@ const LEFT_MM = 15;
 const WIDE_MM = 180;
 const MOST_LINES = 8;
 
-/** Good and spoiled by some name, most pieces first. */
+/** Good ones and others by some name, most pieces first. */
 function sums(
   rows: readonly LogRow[],
   of: (r: LogRow) => string,
@@ -28,7 +28,7 @@ function sums(
   const found = new Map<string, [number, number]>();
   for (const r of rows) {
     const [good, spoiled] = found.get(of(r)) ?? [0, 0];
-    found.set(of(r), [good + r.good, spoiled + r.spoiled]);
+    found.set(of(r), [good + r.good, spoiled + r.seconds + r.spoiled]);
   }
   return [...found]
     .map(([name, [good, spoiled]]) => [name, good, spoiled] as const)
@@ -78,16 +78,18 @@ export function monthPage(rows: readonly LogRow[], charts: LogCharts, names: Nam
     y += 6;
   };
   const good = rows.reduce((s, r) => s + r.good, 0);
+  const seconds = rows.reduce((s, r) => s + r.seconds, 0);
   const spoiled = rows.reduce((s, r) => s + r.spoiled, 0);
   words.push({ x: LEFT_MM, y, sizeMm: 8, text: `${names.shopName}, ${names.month}` });
   y += 8;
   line(
     write(
       say('logbook.monthSum', {
-        pieces: good + spoiled,
+        pieces: good + seconds + spoiled,
         good,
+        seconds,
         spoiled,
-        share: ratio(good / Math.max(1, good + spoiled)),
+        share: ratio(good / Math.max(1, good + seconds + spoiled)),
         entries: rows.length,
       }),
     ),

@@ -17,6 +17,7 @@ export interface LogRow {
   readonly faults: number;
   readonly cause: CauseId | null;
   readonly good: number;
+  readonly seconds: number;
   readonly spoiled: number;
   readonly costCents: number;
   readonly setS: number;
@@ -59,6 +60,7 @@ export const logRow = (e: LogEntry, write: Write): LogRow => ({
   faults: faultBits(e.marks.map((m) => m.fault)),
   cause: e.cause,
   good: e.good,
+  seconds: e.seconds,
   spoiled: e.spoiled,
   costCents: e.spoiledCostCents ?? 0,
   setS: e.settings.dwellS,

@@ -23,6 +23,8 @@ export interface CycleTimes {
   /** Closings a face: two where one face is pressed after the other. */
   readonly closings: number;
   readonly touch: { readonly value: number; readonly low: number; readonly high: number };
+  /** Until the paper may come off, where the piece is left wrapped; null where it is peeled at once. */
+  readonly peelFrom: CycleTimes['touch'] | null;
   /** From each closing until the display is back. */
   readonly reachS: readonly (number | null)[];
   /** Between one opening and the next closing. */
@@ -100,12 +102,16 @@ function passOperations(
   ];
 }
 
-/** Until it can be touched: it takes a cooling place and no hands. */
-function cooling(s: HeatSettings, { value, low, high }: CycleTimes['touch']): Operation {
+/** A wait that takes a cooling place and no hands. */
+function afterwards(
+  kind: 'peel-from' | 'cooling',
+  s: HeatSettings,
+  { value, low, high }: CycleTimes['touch'],
+): Operation {
   return operation({
-    id: 'cooling',
+    id: kind,
     stage: 'after',
-    kind: 'cooling',
+    kind,
     resource: 'cooling place',
     plannedS: Math.round(value),
     spreadS: [Math.round(low), Math.round(high)],
@@ -140,6 +146,7 @@ export function pressCycle(s: HeatSettings, press: Press, times: CycleTimes): re
       plannedS: handS(USUAL_S.setDown, pieces),
       needs: last,
     }),
-    cooling(s, times.touch),
+    ...(times.peelFrom ? [afterwards('peel-from', s, times.peelFrom)] : []),
+    afterwards('cooling', s, times.touch),
   ];
 }

@@ -1,3 +1,4 @@
+import { USUAL_PRACTICES } from '../shop/practices';
 import fc from 'fast-check';
 import { LIBRARY } from '../library/library';
 import { STARTER_PRESSES } from '../demo/things';
@@ -94,6 +95,9 @@ test('every list for every blank on every press is whole: ids once, right by the
             bothFaces,
             wrapped: !bothFaces,
             waste: USUAL_WASTE,
+            practices: USUAL_PRACTICES,
+            cutAtEdge: bothFaces,
+            tails: bothFaces,
           }),
           ...pressCycle(BASE, press, ONE_PIECE),
         ];
@@ -105,7 +109,15 @@ test('every list for every blank on every press is whole: ids once, right by the
 });
 
 test('waste paper: a sheet round a wrap, one under and one over a flat piece, none in an oven', () => {
-  const paper = { seamMethod: 'over', hold: 'bare tape', bothFaces: false, wrapped: false } as const;
+  const paper = {
+    seamMethod: 'over',
+    hold: 'bare tape',
+    bothFaces: false,
+    wrapped: false,
+    practices: USUAL_PRACTICES,
+    cutAtEdge: false,
+    tails: false,
+  } as const;
   const used = (id: string, kind: string, waste: Waste = USUAL_WASTE) => {
     const blank = LIBRARY.find((b) => b.id === id);
     const press = STARTER_PRESSES.find((p) => p.kind === kind);

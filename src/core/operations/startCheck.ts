@@ -3,6 +3,7 @@ import type { Waste } from './prepare';
 import { WASTE_NAMES } from './words';
 import type { HeatSettings } from '../shop/heatSettings';
 import { isHandled, type Blank } from '../shop/blank';
+import type { PressOff } from '../shop/practices';
 import { isFlatPress, isChamber, type Press } from '../shop/press';
 import { say, type Message } from '../message/message';
 
@@ -92,13 +93,21 @@ export function startCheck({ settings, blank, press, waste, others }: CheckConte
   ];
 }
 
+/** How a press is left to cool. A mug press that is closed is closed on a spare blank. */
+function leftItem(press: Press, pressOff: PressOff | null): CheckItem {
+  const mug = press.kind === 'mug';
+  if ((pressOff ?? (mug ? 'closed' : 'open')) === 'open') return item('open', say('press.leaveOpen'));
+  return mug ? item('spare', say('press.spareBlankLeftPress')) : item('closed', say('press.leaveClosed'));
+}
+
 /** After the last piece of a run. `othersWait` where another job goes on with the same press. */
-export function endCheck(press: Press, othersWait: boolean): readonly CheckItem[] {
-  const spare = press.kind === 'mug';
-  const { off } = wordsOfKind(press);
+export function endCheck(press: Press, othersWait: boolean, pressOff: PressOff | null): readonly CheckItem[] {
+  const off = [
+    item('off', wordsOfKind(press).off, true),
+    ...(isChamber(press) ? [] : [leftItem(press, pressOff)]),
+  ];
   return [
-    ...(othersWait ? [] : [item('off', off, true)]),
-    ...(spare && !othersWait ? [item('spare', say('press.spareBlankLeftPress'))] : []),
+    ...(othersWait ? [] : off),
     item('count', say('press.countPiecesGoodSpoiled')),
     item('cold', say('press.boxOnlyWhatCold')),
   ];

@@ -5,6 +5,7 @@ export const ONE_PIECE: CycleTimes = {
   pieces: 1,
   lies: null,
   closings: 1,
+  peelFrom: null,
   touch: { value: 600, low: 480, high: 780 },
   reachS: [],
   betweenS: [],

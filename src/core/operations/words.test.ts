@@ -1,3 +1,4 @@
+import { USUAL_PRACTICES } from '../shop/practices';
 import { verbatim } from '@/core/message/message';
 import { english } from '@/words/english';
 import { inEnglish } from '@/words/inEnglish';
@@ -36,6 +37,9 @@ const HELD: PaperHold = {
   bothFaces: false,
   wrapped: false,
   waste: USUAL_WASTE,
+  practices: USUAL_PRACTICES,
+  cutAtEdge: false,
+  tails: false,
 };
 const spoken = (phrases: readonly Message[]): string => phrases.map((p) => english.text(p)).join('|');
 

@@ -128,11 +128,8 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   'set-pressure': (_, c) => ({
     title: say('press.setPressureColdBlank', { settings: pressureWords(c.settings) }),
   }),
-  'set-temperature': (o, c) => ({
-    title: isFlatBlank(c.blank)
-      ? say('press.setLetSettle', { temperature: temperature(o, c) })
-      : say('press.setWarmFirstCycle', { temperature: temperature(o, c) }),
-  }),
+  'set-temperature': (o, c) => ({ title: say('press.setLetSettle', { temperature: temperature(o, c) }) }),
+  'warm-spare': (o) => ({ title: say('press.warmSpare', { dwell: seconds(o.plannedS) }) }),
   'heat-oven': (o, c) => ({
     title: isChamber(c.press)
       ? chamberWords(c.press).heatUp(temperature(o, c))
@@ -143,6 +140,9 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   clean: (_, c) => ({
     title: isFlatBlank(c.blank) ? say('press.lintRollerOverFace') : say('press.wipeAlcoholLintFree'),
   }),
+  'clean-alcohol': () => ({ title: say('press.wipeAlcoholLintFree'), caution: say('press.cautionAlcohol') }),
+  'clean-dry-cloth': only(say('press.wipeDryCloth')),
+  'clean-lint-roller': only(say('press.rollLint')),
   dry: only(say('press.prePressBareFew')),
   'fold-in': () => ({ title: say('press.foldSheetTicksPrint'), note: say('press.noteFoldHinge') }),
   'tack-both-faces': () => ({
@@ -155,6 +155,8 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   wrap: (_, c) => ({
     title: c.seam ? inTurn(say('press.wrapTightFromMiddle'), c.seam) : say('press.wrapTightFromMiddle'),
   }),
+  'pull-tails': only(say('press.pullTails')),
+  'cut-at-edge': () => ({ title: say('press.cutAtEdge'), caution: say('press.cautionKnife') }),
   'lap-ends': only(say('press.wrapOverlapEndsStrip')),
   'wind-tape': only(say('press.windHeatProofTape')),
   'leave-tails': only(say('press.leaveTailEachEnd')),
@@ -163,6 +165,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   }),
   'tape-seam': only(say('press.tapeSeamFullLength')),
   'tape-rims': only(say('press.tapeBothRimsPulling')),
+  'tape-rims-lifting': only(say('press.tapeRimsLifting')),
   'pull-over': (o) => ({
     title: say('press.pullOverWholeWrap', { part: o.needs.part ?? say('heat.sleeve') }),
   }),
@@ -223,6 +226,7 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
   }),
   'set-down': (_, c) => ({ title: setDownTitle(c), done: say('press.nextPiece'), caution: FUME }),
   cooling: only(say('press.coolingUntilSafeTouch')),
+  'peel-from': only(say('press.waitToPeel')),
 };
 
 /** The words of one operation: its kind and quantities say all of it. */

@@ -338,6 +338,7 @@ test('pieces, spoilage and what is still unwritten follow from runs and log', ()
     blanks: null,
     dose: null,
     settings: chosen.settings,
+    pressureAt: null,
     load: null,
     operations: [...operations],
     events,
@@ -345,14 +346,14 @@ test('pieces, spoilage and what is still unwritten follow from runs and log', ()
   const pressed: Shop = { ...shop, runs: [run] };
   const p = plan(JOB, pressed);
   expect(p.press).toMatchObject({ good: 2, spoiled: 1, left: 22, running: null, last: { id: 'r1' } });
-  expect(p.inspect.unlogged).toEqual({ good: 2, spoiled: 1 });
+  expect(p.inspect.unlogged).toEqual({ good: 2, seconds: 0, spoiled: 1 });
   const [entry] = shop.log;
   if (!entry) throw new Error('no log');
   const logged: Shop = {
     ...pressed,
     log: [...shop.log, { ...entry, id: 'new', jobId: JOB.id, good: 2, spoiled: 1 }],
   };
-  expect(plan(JOB, logged).inspect.unlogged).toEqual({ good: 0, spoiled: 0 });
+  expect(plan(JOB, logged).inspect.unlogged).toEqual({ good: 0, seconds: 0, spoiled: 0 });
   expect(plan(JOB, logged).inspect.progress).toBe('done');
   // Neither a press taken out of the shop nor an edited blank changes what was pressed.
   const bare: Shop = { ...pressed, presses: [], blanks: [] };

@@ -66,6 +66,18 @@ const TABLE: readonly (readonly [string, Edit, readonly StageName[]])[] = [
   ['another seam method', wrap({ seamMethod: 'lap' }), [...PATTERN, 'heat', 'press']],
   ['another bleed', wrap({ bleedMm: 4 }), PATTERN],
   ['another safe zone', wrap({ safeMm: 9 }), PATTERN],
+  ['a tail at each end', wrap({ tailMm: 20 }), [...PATTERN, 'heat', 'press']],
+  [
+    'paper past rim and foot',
+    job(() => ({ practices: { paperEdge: 'past' } })),
+    [...PATTERN, 'heat', 'press'],
+  ],
+  ['rims not taped', job(() => ({ practices: { rims: 'none' } })), ['heat', 'press', 'inspect']],
+  [
+    'copy paper',
+    job(() => ({ practices: { media: 'copy' } })),
+    ['paper', 'sheet', 'heat', 'press', 'inspect'],
+  ],
   ['another hold', wrap({ hold: 'sleeve' }), [...PATTERN, 'heat', 'press']],
   ['a pencil mark', wrap({ marks: [{ id: 'm', alongMm: 40 }] }), PATTERN],
   [

@@ -55,6 +55,7 @@ function sizesOf(stages: SizeStages, job: Job, shop: Shop, blank: Blank | null, 
   const wrap = stages.wrap({
     asked: job.wrap,
     defaults: settings.defaults,
+    paperEdge: job.practices.paperEdge ?? settings.practices.paperEdge,
     blank,
     measure,
     pictureAspect: singleAspect(job.art.layers),
@@ -158,6 +159,7 @@ function onSheets(
   const shared = {
     sheet: job.sheet,
     papers: shop.papers,
+    media: job.practices.media ?? shop.settings.practices.media,
     printers: shop.settings.printers,
     ...named.printed,
     inkPct: inkOf(job, extra.analyses ?? NO_ANALYSES),
@@ -206,6 +208,7 @@ function heatOf(stages: Stages, job: Job, shop: Shop, extra: Extra, wrap: WrapPl
     load: job.load,
     pieces: job.pieces,
     hold: job.wrap.hold ?? shop.settings.defaults.hold,
+    practices: stages.practices({ ofShop: shop.settings.practices, ofJob: job.practices }),
     facesWay: job.wrap.faces,
     printedBehind: job.art.layers.some((l) => l.on !== 'front'),
     recipes: shop.recipes,

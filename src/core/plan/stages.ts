@@ -6,6 +6,7 @@ import type { Job } from '../job/job';
 import { memoizeLast, memoizeOne } from '../memo/memo';
 import { checkNames } from '../preflight/names';
 import { runsOf } from '../run/pieces';
+import { practicesOf, type Practices } from '../shop/practices';
 import { standing } from '../shop/standing';
 import type { Paper } from '../shop/paper';
 import type { Run } from '../shop/run';
@@ -135,6 +136,11 @@ interface RunsInput {
   readonly jobId: string;
 }
 
+interface PracticesInput {
+  readonly ofShop: Practices;
+  readonly ofJob: Job['practices'];
+}
+
 interface ConfirmedInput {
   readonly log: readonly LogEntry[];
 }
@@ -190,6 +196,7 @@ export function createStages(remember: Memoizers, on: OnStage) {
     sheet: stage('sheet', planSheet),
     toPress: one(toPress),
     sameToPress: last((p: ToPress | null) => p),
+    practices: one(({ ofShop, ofJob }: PracticesInput) => practicesOf(ofShop, ofJob)),
     heat: stage('heat', planHeat),
     nameLayers: one(sameList<TextLayer>),
     ofNames: one(checkNames),

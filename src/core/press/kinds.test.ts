@@ -122,7 +122,7 @@ describe('a job on a vacuum press', () => {
     });
     expect(checks.map((c) => english.text(c.text)).join(' ')).toMatch(/Membrane clean and whole/);
     expect(
-      endCheck(VACUUM, false)
+      endCheck(VACUUM, false, null)
         .map((c) => english.text(c.text))
         .join(' '),
     ).toMatch(/Vacuum off/);

@@ -13,6 +13,5 @@ export const MUG_PRESS: PressKindOf<WrapPress> = {
   suits: isHandled,
   refuses: say('heat.pressesRoundOnly'),
   label: say('shop.mugPress'),
-  words: { ...CLOSING_PRESS.words, off: say('press.pressOff') },
   ranges: MAT_RANGES,
 };

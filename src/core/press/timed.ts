@@ -21,7 +21,7 @@ export const CLOSING_PRESS: Omit<
   holds: () => null,
   words: {
     shut: null,
-    off: say('press.pressOffLeftOpen'),
+    off: say('press.pressOff'),
     check: null,
     loadCaution: say('press.heaterHotGloves'),
     closeCaution: say('press.cautionPinch'),

@@ -81,6 +81,8 @@ export interface Reprint {
 export interface JobPieces {
   readonly good: number;
   readonly spoiled: number;
+  /** Good with a flaw. */
+  readonly seconds: number;
   /** Pieces not yet good, in their order: those in hand among them. */
   readonly left: readonly RunPiece[];
   /** Left and in no press: what can go in next. */
@@ -100,7 +102,10 @@ function knownFrom(runs: readonly RunWithState[]): Known {
   const apart = runs.filter((r) => r.run.queue);
   return {
     good: new Set(apart.flatMap((r) => goodOf(r.state).map(pieceKey))),
-    inHand: new Set(apart.filter(isOn).flatMap((r) => r.state.inLoad.map(pieceKey))),
+    // What soaks may still come out good: it is not pressed again meanwhile.
+    inHand: new Set(
+      apart.flatMap((r) => [...(isOn(r) ? r.state.inLoad : []), ...r.state.soaking].map(pieceKey)),
+    ),
     spoiled: new Map(
       apart.flatMap((r) => spoiledOf(r.state).map((s) => [pieceKey(s.piece), s.why] as const)),
     ),
@@ -125,10 +130,11 @@ export function jobPieces(all: readonly RunPiece[], runs: readonly RunWithState[
   return {
     good,
     spoiled: runs.reduce((n, r) => n + r.state.spoiled, 0),
+    seconds: runs.reduce((n, r) => n + r.state.seconds, 0),
     left,
     free: left.filter((p) => !known.inHand.has(pieceKey(p))),
     reprints: left
-      .filter((p) => known.spoiled.has(pieceKey(p)))
+      .filter((p) => known.spoiled.has(pieceKey(p)) && !known.inHand.has(pieceKey(p)))
       .map((piece) => ({ piece, why: known.spoiled.get(pieceKey(piece)) ?? null })),
   };
 }
@@ -156,7 +162,10 @@ export function blanksLeft(runs: readonly RunWithState[]): number | null {
   const counted = runs.filter((r) => r.run.blanks !== null).pop();
   if (!counted || counted.run.blanks === null) return null;
   const since = runs.filter((r) => r.run.startedAt >= counted.run.startedAt);
-  const used = since.reduce((n, r) => n + r.state.good + r.state.spoiled, 0);
+  const used = since.reduce(
+    (n, r) => n + r.state.good + r.state.seconds + r.state.spoiled + r.state.soaking.length,
+    0,
+  );
   return counted.run.blanks - used;
 }
 

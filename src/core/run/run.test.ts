@@ -307,7 +307,13 @@ test('which piece was spoiled and why is kept; another in the same load goes on'
   const spoiled = eventOf(of, foldRun(of), 'spoiled', T0 + 5000, { piece: 2, why: 'ghost', by: 'Ines' });
   const state = foldRun({ ...of, events: [must(spoiled)] });
   expect(spoiledOf(state)).toEqual([
-    { piece: { number: 2, name: 'Guest 2' }, why: 'ghost', operationId: 'load', at: T0 + 5000 },
+    {
+      piece: { number: 2, name: 'Guest 2' },
+      why: 'ghost',
+      operationId: 'load',
+      at: T0 + 5000,
+      became: 'lost',
+    },
   ]);
   // The same piece cannot be spoiled twice, nor one that is not there.
   const again = { ...must(spoiled), at: T0 + 6000 };

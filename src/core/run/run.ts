@@ -1,6 +1,6 @@
 import { type LoadThrough, type StepTaken, type Spoiled } from './loadThrough';
 import { ofStage, type Operation } from '../shop/operation';
-import type { HandTaskId, Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
+import type { HandTaskId, RescueOutcome, Run, RunEvent, RunPiece, SpoiledWhy } from '../shop/run';
 import { appended, listOf, chainSize, type Chain } from './chain';
 import { goodPiecesIn, pieceKey } from './goodPieces';
 
@@ -18,7 +18,14 @@ export interface RunState {
   /** Steps of the load in hand that are done. */
   readonly steps: Chain<StepTaken>;
   readonly spoiled: number;
+  /** Good with a flaw. */
+  readonly seconds: number;
   readonly good: number;
+  /** Pieces with stuck paper, and how those came out that are out of the water. */
+  readonly soaking: readonly RunPiece[];
+  readonly rescued: readonly Rescued[];
+  /** How often a piece was taped again before loading. */
+  readonly retaped: number;
   readonly ended: 'no' | 'finished' | 'stopped';
   /** Loads that are through. */
   readonly loads: Chain<LoadThrough>;
@@ -26,6 +33,12 @@ export interface RunState {
   readonly tapedIn: number;
   /** Pieces taped up, unwrapped and packed so far: hands between steps, apart from the steps themselves. */
   readonly between: Readonly<Record<HandTaskId, number>>;
+}
+
+/** A piece that was soaked, and how it came out. */
+export interface Rescued {
+  readonly piece: RunPiece;
+  readonly outcome: RescueOutcome;
 }
 
 /** A run as far as its events have been taken in. */
@@ -53,14 +66,21 @@ const numbered = (run: Run, through: number): readonly RunPiece[] =>
   }));
 
 /** Of some pieces, those that came out good in a load that is through: they are neither laid nor counted again. */
-export function goodBefore(loads: RunState['loads'], pieces: readonly RunPiece[]): readonly RunPiece[] {
+export function goodBefore(
+  { loads, rescued }: Pick<RunState, 'loads' | 'rescued'>,
+  pieces: readonly RunPiece[],
+): readonly RunPiece[] {
   const good = goodPiecesIn(loads);
-  return pieces.filter((p) => good.has(pieceKey(p)));
+  const saved = savedKeys({ rescued });
+  return pieces.filter((p) => good.has(pieceKey(p)) || saved.has(pieceKey(p)));
 }
 
-/** Of pieces that are to go in, those that may: each once, and none that is good already. */
-function mayGoIn(loads: RunState['loads'], pieces: readonly RunPiece[]): readonly RunPiece[] {
-  const seen = new Set(goodBefore(loads, pieces).map(pieceKey));
+/** Of pieces that are to go in, those that may: each once, and none that is good already or still soaking. */
+function mayGoIn(
+  state: Pick<RunState, 'loads' | 'rescued' | 'soaking'>,
+  pieces: readonly RunPiece[],
+): readonly RunPiece[] {
+  const seen = new Set([...goodBefore(state, pieces), ...state.soaking].map(pieceKey));
   return pieces.filter((p) => {
     const fresh = !seen.has(pieceKey(p));
     seen.add(pieceKey(p));
@@ -77,7 +97,7 @@ function loadOver(run: Run, state: RunState, at: number, next: readonly RunPiece
     endedAt: at,
     steps: state.steps,
   });
-  const inLoad = run.queue ? mayGoIn(loads, next ?? []) : numbered(run, through);
+  const inLoad = run.queue ? mayGoIn({ ...state, loads }, next ?? []) : numbered(run, through);
   return {
     ...state,
     through,
@@ -117,12 +137,32 @@ function spoil(
   const good = goodInLoad(state);
   const piece = e.piece === undefined ? good[good.length - 1] : good.find((p) => p.number === e.piece);
   if (!piece) return null;
+  const became = e.became ?? 'lost';
   const next: RunState = {
     ...state,
-    spoiled: state.spoiled + 1,
-    spoiledInLoad: [...state.spoiledInLoad, { piece, why: e.why ?? null, operationId: e.operationId, at }],
+    spoiled: state.spoiled + (became === 'lost' ? 1 : 0),
+    seconds: state.seconds + (became === 'second' ? 1 : 0),
+    soaking: became === 'soaking' ? [...state.soaking, piece] : state.soaking,
+    spoiledInLoad: [
+      ...state.spoiledInLoad,
+      { piece, why: e.why ?? null, operationId: e.operationId, at, became },
+    ],
   };
   return good.length === 1 ? loadOver(run, next, at, e.next) : next;
+}
+
+/** A piece out of its soak: good, good with a flaw, or lost. */
+function rescue(state: RunState, { piece: number, outcome }: Of<'rescued'>): RunState | null {
+  const piece = state.soaking.find((p) => p.number === number);
+  if (!piece) return null;
+  return {
+    ...state,
+    soaking: state.soaking.filter((p) => p !== piece),
+    rescued: [...state.rescued, { piece, outcome }],
+    good: state.good + (outcome === 'good' ? 1 : 0),
+    seconds: state.seconds + (outcome === 'second' ? 1 : 0),
+    spoiled: state.spoiled + (outcome === 'spoiled' ? 1 : 0),
+  };
 }
 
 /** Written out field by field: most of a fold is this, and states copied whole take three times as long (`npm run bench -- fold`). */
@@ -135,7 +175,11 @@ const nextStep = (s: RunState, steps: Chain<StepTaken>, tapedIn: number, at: num
   loadStartedAt: s.loadStartedAt,
   steps,
   spoiled: s.spoiled,
+  seconds: s.seconds,
   good: s.good,
+  soaking: s.soaking,
+  rescued: s.rescued,
+  retaped: s.retaped,
   ended: s.ended,
   loads: s.loads,
   tapedIn,
@@ -173,6 +217,8 @@ function after(
   e: RunEvent,
   at: number,
 ): RunState | null {
+  // A piece may come out of its soak after the run is over.
+  if (e.kind === 'rescued') return rescue(state, e);
   if (state.ended !== 'no') return null;
   switch (e.kind) {
     case 'done':
@@ -180,9 +226,11 @@ function after(
     case 'spoiled':
       return spoil(run, cycle, state, e, at);
     case 'lay':
-      return canLay(state) && run.queue && mayGoIn(state.loads, e.pieces).length === e.pieces.length
+      return canLay(state) && run.queue && mayGoIn(state, e.pieces).length === e.pieces.length
         ? { ...state, inLoad: e.pieces }
         : null;
+    case 'retaped':
+      return cycle[state.stepIndex]?.id === e.operationId ? { ...state, retaped: state.retaped + 1 } : null;
     case 'stop':
       return { ...state, ended: 'stopped' };
     default:
@@ -229,7 +277,11 @@ export const startFold = (run: Run): FoldedRun => ({
     loadStartedAt: run.startedAt,
     steps: null,
     spoiled: 0,
+    seconds: 0,
     good: 0,
+    soaking: [],
+    rescued: [],
+    retaped: 0,
     ended: 'no',
     loads: null,
     tapedIn: 0,
@@ -264,7 +316,7 @@ export function foldOn(run: Run, from: FoldedRun = startFold(run)): FoldedRun {
 export const foldRun = (run: Run): RunState => foldOn(run).state;
 
 /** What a button or a key can tap about the step in hand. */
-export type Struck = 'done' | 'spoiled' | 'undo' | 'undo-load' | 'stop';
+export type Struck = 'done' | 'spoiled' | 'retaped' | 'undo' | 'undo-load' | 'stop';
 
 /** What a person tapped, as an event about the operation in hand; null where the run has no operation in hand. */
 export function eventOf(
@@ -272,14 +324,19 @@ export function eventOf(
   state: RunState,
   kind: Struck,
   at: number,
-  said: { readonly by?: string; readonly piece?: number; readonly why?: SpoiledWhy } = {},
+  said: {
+    readonly by?: string;
+    readonly piece?: number;
+    readonly why?: SpoiledWhy;
+    readonly became?: 'second' | 'soaking';
+  } = {},
 ): RunEvent | null {
-  if (kind !== 'done' && kind !== 'spoiled') return { kind, at };
+  if (kind === 'undo' || kind === 'undo-load' || kind === 'stop') return { kind, at };
   const operationId = cycleKept(run)[state.stepIndex]?.id;
   if (operationId === undefined) return null;
-  const { by, piece, why } = said;
+  const { by, piece, why, became } = said;
   const who = by === undefined ? {} : { by };
-  if (kind === 'done') return { kind, at, operationId, ...who };
+  if (kind !== 'spoiled') return { kind, at, operationId, ...who };
   return {
     kind,
     at,
@@ -287,6 +344,7 @@ export function eventOf(
     ...who,
     ...(piece === undefined ? {} : { piece }),
     ...(why ? { why } : {}),
+    ...(became ? { became } : {}),
   };
 }
 
@@ -307,18 +365,26 @@ export const dwellsS = (state: RunState): readonly number[] =>
     .filter((s) => s.operation.timed)
     .map(tookS);
 
-/** Pieces spoiled so far, oldest first. */
-export const spoiledOf = (state: RunState): readonly Spoiled[] => [
-  ...listOf(state.loads).flatMap((l) => l.spoiled),
-  ...state.spoiledInLoad,
-];
+/** Pieces that did not come out good so far, oldest first: those lost, those with a flaw, and those still soaking. */
+export function spoiledOf(state: RunState): readonly Spoiled[] {
+  const saved = savedKeys(state);
+  return [...listOf(state.loads).flatMap((l) => l.spoiled), ...state.spoiledInLoad].filter(
+    (s) => !saved.has(pieceKey(s.piece)),
+  );
+}
+
+/** Pieces that came good out of their soak. */
+const savedKeys = (state: Pick<RunState, 'rescued'>): ReadonlySet<string> =>
+  new Set(state.rescued.filter((r) => r.outcome === 'good').map((r) => pieceKey(r.piece)));
 
 /** Pieces that came through good. */
-export const goodOf = (state: RunState): readonly RunPiece[] =>
-  listOf(state.loads).flatMap((l) => {
+export const goodOf = (state: RunState): readonly RunPiece[] => [
+  ...listOf(state.loads).flatMap((l) => {
     const spoiled = new Set(l.spoiled.map((s) => s.piece.number));
     return l.pieces.filter((p) => !spoiled.has(p.number));
-  });
+  }),
+  ...state.rescued.filter((r) => r.outcome === 'good').map((r) => r.piece),
+];
 
 /** When the last load was through; null before the first. */
 export const lastThroughAt = (state: RunState): number | null => state.loads?.last.endedAt ?? null;

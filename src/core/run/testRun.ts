@@ -18,6 +18,7 @@ export const PRESS: WrapPress = {
   id: 'tumbler-press',
   name: 'Tumbler press',
   kind: 'tumbler',
+  pressureScale: 'none',
   heaters: [
     {
       id: 'mat',
@@ -64,6 +65,7 @@ export const run = (
   blanks: null,
   dose: null,
   settings: SETTINGS,
+  pressureAt: null,
   load: null,
   operations: [...operations],
   events: [...events],

@@ -117,7 +117,7 @@ function topAt(ring: Ring, x: number): number {
 
 /** Outline the mark stands on, as it lies after mirroring. */
 function edgeRing({ pattern, panel, box }: Print, mirrored: boolean): Ring {
-  const single = pattern.faces.length === 1 && !pattern.grip && !panel;
+  const single = pattern.faces.length === 1 && !pattern.grip && pattern.tails.length === 0 && !panel;
   const ring = single ? flatten(mainFace(pattern).bleed, CHORD_MM) : rectCorners(box);
   return mirrored ? ring.map((p) => ({ x: 2 * box.x + box.width - p.x, y: p.y })) : ring;
 }

@@ -17,7 +17,8 @@ const OUTLINE_TOLERANCE_MM = 0.03;
 
 /** What is printed of a wrap: its bleed where that is all, else the box round bleed, grip and both faces. */
 export function printedOutline(p: Pattern): Ring {
-  const { whole, bleed, faces, grip } = p;
-  const alone = faces.length === 1 && !grip && Math.abs(whole.width - bleed.width) < 1e-6;
+  const { whole, bleed, faces, grip, tails } = p;
+  const alone =
+    faces.length === 1 && !grip && tails.length === 0 && Math.abs(whole.width - bleed.width) < 1e-6;
   return alone ? flatten(mainFace(p).bleed, OUTLINE_TOLERANCE_MM) : rectCorners(whole);
 }

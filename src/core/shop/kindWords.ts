@@ -1,6 +1,7 @@
 import { say, type Message } from '../message/message';
 import type { Blank, Family, FlatOutline, Material } from './blank';
-import type { FlatPress, Oven } from './press';
+import type { FlatPress, Oven, PressureScale } from './press';
+import type { Media } from './practices';
 import type { Hold } from './settings';
 
 export const FAMILY_WORDS: Readonly<Record<Family, Message>> = {
@@ -72,6 +73,21 @@ export const OPENS_WORDS: Readonly<Record<FlatPress['opens'], Message>> = {
   'swing-away': say('kinds.swingAway'),
   clamshell: say('kinds.clamshell'),
   drawer: say('kinds.drawer'),
+};
+
+/** How a press shows the pressure it is set to. */
+export const PRESSURE_SCALE_WORDS: Readonly<Record<PressureScale, Message>> = {
+  none: say('kinds.scaleNone'),
+  number: say('kinds.scaleNumber'),
+  turns: say('kinds.scaleTurns'),
+  gap: say('kinds.scaleGap'),
+  notch: say('kinds.scaleNotch'),
+};
+
+/** What is printed on. */
+export const MEDIA_WORDS: Readonly<Record<Media, Message>> = {
+  transfer: say('kinds.transferPaper'),
+  copy: say('kinds.copyPaper'),
 };
 
 export const FLAT_FORM_WORDS: Readonly<Record<FlatOutline['form'], Message>> = {

@@ -25,6 +25,8 @@ export const moneySettingsSchema = z.strictObject({
   /** Share of the price a market or a shop window keeps. */
   marketFeePct: percentSchema(60),
   marginPct: percentSchema(90),
+  /** What one that is good with a flaw brings, as a share of its price. */
+  secondPct: percentSchema(100),
   /** Prices are rounded up to whole steps of so much. */
   priceStepCents: z
     .int()
@@ -46,6 +48,7 @@ export const DEFAULT_MONEY: MoneySettings = {
   packingCents: 45,
   marketFeePct: 0,
   marginPct: 45,
+  secondPct: 60,
   priceStepCents: 50,
   quoteDays: 30,
   terms: '',

@@ -9,11 +9,15 @@ const OPERATION_KINDS = [
   // Before the first piece.
   'set-pressure',
   'set-temperature',
+  'warm-spare',
   'heat-oven',
   // To every piece before it goes in.
   'take-off',
   'peel-film',
   'clean',
+  'clean-alcohol',
+  'clean-dry-cloth',
+  'clean-lint-roller',
   'dry',
   'fold-in',
   'tack-both-faces',
@@ -21,12 +25,15 @@ const OPERATION_KINDS = [
   'hold-edges',
   'wrap-edges',
   'wrap',
+  'pull-tails',
+  'cut-at-edge',
   'lap-ends',
   'wind-tape',
   'leave-tails',
   'tape-ends',
   'tape-seam',
   'tape-rims',
+  'tape-rims-lifting',
   'pull-over',
   'waste-paper',
   // At the press.
@@ -41,6 +48,7 @@ const OPERATION_KINDS = [
   'set-down',
   // Afterwards, by itself.
   'cooling',
+  'peel-from',
 ] as const;
 export type OperationKind = (typeof OPERATION_KINDS)[number];
 

@@ -1,6 +1,7 @@
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { idSchema, mmSchema, nameSchema } from './common';
+import { MEDIA } from './practices';
 
 /** A bar of the calibration page on one axis, measured cold and, where it was pressed, after the heat. mm. */
 const barSchema = z.strictObject({
@@ -14,13 +15,14 @@ const calibrationSchema = z.strictObject({ across: barSchema, along: barSchema }
 export type Calibration = z.infer<typeof calibrationSchema>;
 
 /**
- * Transfer paper, cut in sheets or on a roll. Thickness matters: it is rolled round the blank outside the wall. On a roll `heightMm` is
+ * Paper to print on, cut in sheets or on a roll. Thickness matters: it is rolled round the blank outside the wall. On a roll `heightMm` is
  * the longest length printed in one go.
  */
 export const paperSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   kind: z.enum(['sheet', 'roll']),
+  media: z.enum(MEDIA),
   widthMm: mmSchema(50, 1700),
   heightMm: mmSchema(50, 30000),
   thicknessMm: mmSchema(0.03, 0.6),

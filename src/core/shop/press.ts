@@ -93,6 +93,15 @@ const timingSchema = z.strictObject({
 });
 export type PressTiming = z.infer<typeof timingSchema>;
 
+/** How a press shows the pressure it is set to: not at all, or as a number, turns of its screw, a gap or a notch. */
+export const PRESSURE_SCALES = ['none', 'number', 'turns', 'gap', 'notch'] as const;
+export type PressureScale = (typeof PRESSURE_SCALES)[number];
+/** What such a scale shows. */
+export const pressureAtSchema = z
+  .number()
+  .check(z.gte(0, rule('fields.n0More3')), z.lte(100, rule('fields.upTo100')));
+const scale = { pressureScale: z.enum(PRESSURE_SCALES) };
+
 const base = {
   id: idSchema,
   name: nameSchema,
@@ -125,6 +134,7 @@ export type PressHeater = z.infer<typeof heaterSchema>;
 /** A wrap-round press: a heated mat that closes round the blank and does not reach all the way. */
 const wrapPressSchema = z.strictObject({
   ...base,
+  ...scale,
   kind: z.enum(['tumbler', 'mug']),
   /** The first is the one it came with. */
   heaters: z.array(heaterSchema).check(z.minLength(1, rule('fields.pressHasLeastOne')), z.maxLength(12)),
@@ -158,6 +168,7 @@ const ovenSchema = z.strictObject({
 /** A flat press: one heated platen closing on a bed. A clamshell pinches thick pieces at its hinge. */
 const flatPressSchema = z.strictObject({
   ...base,
+  ...scale,
   kind: z.literal('flat'),
   platenWidthMm: mmSchema(100, 1600),
   platenHeightMm: mmSchema(100, 1600),

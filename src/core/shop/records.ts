@@ -6,6 +6,7 @@ import { heatSettingsSchema } from './heatSettings';
 import { loadSchema } from './load';
 import { markSchema, MOST_PHOTOS, photoSchema } from './mark';
 import { personSchema } from './run';
+import { pressureAtSchema } from './press';
 
 export const PAPER_STATES = ['even', 'left-all', 'left-in-places', 'browned'] as const;
 export type PaperState = (typeof PAPER_STATES)[number];
@@ -20,6 +21,8 @@ export const recipeSchema = z.strictObject({
   settings: heatSettingsSchema,
   /** How the pieces lay; null where it was not written down. */
   load: z.nullable(loadSchema),
+  /** What the press showed of its pressure: a number, turns, a notch, or a gap in mm; null where nobody said. */
+  pressureAt: z.nullable(pressureAtSchema),
   keptAt: momentSchema,
 });
 export type Recipe = z.infer<typeof recipeSchema>;
@@ -84,6 +87,8 @@ export const logEntrySchema = z.strictObject({
   verdict: z.enum(VERDICTS),
   paperState: z.enum(PAPER_STATES),
   good: z.int().check(z.gte(0), z.lte(100000)),
+  /** Good with a flaw: sold for less, and not counted among the good ones. */
+  seconds: z.int().check(z.gte(0), z.lte(100000)),
   spoiled: z.int().check(z.gte(0), z.lte(100000)),
   /** What the spoiled ones cost in blanks, in hundredths of the shop's currency; null where the blank had no price. */
   spoiledCostCents: z.nullable(z.int().check(z.gte(0), z.lte(1_000_000_000))),
@@ -95,6 +100,8 @@ export const logEntrySchema = z.strictObject({
   tried: z.nullable(z.enum(CAUSE_IDS)),
   paperName: z.string().check(z.maxLength(80)),
   printerName: z.string().check(z.maxLength(80)),
+  /** Who the blank was bought from. */
+  supplier: z.string().check(z.maxLength(80)),
   lot: z.string().check(z.maxLength(40)),
   face: z.nullable(seenFaceSchema),
   lay: z.nullable(laySchema),
@@ -108,6 +115,7 @@ export type LogEntry = z.infer<typeof logEntrySchema>;
 export const BARE_ENTRY = {
   corrects: null,
   by: null,
+  seconds: 0,
   keptDwellS: null,
   spoiledCostCents: null,
   marks: [],
@@ -116,6 +124,7 @@ export const BARE_ENTRY = {
   tried: null,
   paperName: '',
   printerName: '',
+  supplier: '',
   lot: '',
   face: null,
   lay: null,

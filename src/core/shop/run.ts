@@ -7,7 +7,7 @@ import { FAULT_IDS } from './faultIds';
 import { heatSettingsSchema } from './heatSettings';
 import { loadSchema, MOST_AT_ONCE } from './load';
 import { operationIdSchema, operationSchema } from './operation';
-import { pressSchema } from './press';
+import { pressSchema, pressureAtSchema } from './press';
 
 /** One piece of a job, from 1, and what the names list called it when it was queued; '' where all are alike. */
 export const runPieceSchema = z.strictObject({
@@ -24,6 +24,10 @@ export type SpoiledWhy = (typeof SPOILED_WHY)[number];
 /** What hands do while a press is closed. */
 const BETWEEN = ['taped', 'unwrapped', 'packed'] as const;
 export type HandTaskId = (typeof BETWEEN)[number];
+
+/** How a piece with stuck paper came out of its soak. */
+const RESCUE_OUTCOMES = ['good', 'second', 'spoiled'] as const;
+export type RescueOutcome = (typeof RESCUE_OUTCOMES)[number];
 
 export const personSchema = z
   .string()
@@ -44,7 +48,19 @@ const runEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('spoiled'),
     piece: z.optional(z.int().check(z.gte(1), z.lte(100000))),
     why: z.optional(z.enum(SPOILED_WHY)),
+    /** What became of it where it is not lost: good with a flaw, or set to soak with its paper stuck. */
+    became: z.optional(z.enum(['second', 'soaking'])),
   }),
+  /** A piece that was set to soak came out so. */
+  z.strictObject({
+    ...moment,
+    kind: z.literal('rescued'),
+    piece: z.int().check(z.gte(1), z.lte(100000)),
+    outcome: z.enum(RESCUE_OUTCOMES),
+    by: z.optional(personSchema),
+  }),
+  /** What was taped up was not right before loading, and was taped again. Moves no step. */
+  z.strictObject({ ...tapped, kind: z.literal('retaped') }),
   /** Other pieces go in than were queued. */
   z.strictObject({ ...moment, kind: z.literal('lay'), pieces: loadPiecesSchema.check(z.minLength(1)) }),
   /** The last event that counted is taken back. */
@@ -102,6 +118,8 @@ export const runSchema = z.strictObject({
   dose: z.nullable(runDoseSchema),
   /** Copied at the start: editing the job or the shop never moves a running clock or a count. */
   settings: heatSettingsSchema,
+  /** What the press showed of its pressure when the run began; null where it has no scale or nobody said. */
+  pressureAt: z.nullable(pressureAtSchema),
   /** Pieces that go in together, and how; null for one by one. */
   load: z.nullable(loadSchema),
   blank: blankSchema,

@@ -4,6 +4,7 @@ import * as z from 'zod/mini';
 import { mmSchema, nameSchema } from './common';
 import { DEFAULT_DAY, daySettingsSchema } from './day';
 import { DEFAULT_MONEY, moneySettingsSchema } from './money';
+import { practicesSchema, USUAL_PRACTICES } from './practices';
 import { personSchema } from './run';
 import { printerSchema, STARTER_PRINTER, type Printer } from './printer';
 
@@ -50,10 +51,13 @@ export const settingsSchema = z.strictObject({
     bleedMm: mmSchema(0, 15),
     safeMm: mmSchema(0, 30),
     setbackMm: mmSchema(0, 30),
+    /** Past rim and foot, where the paper is cut on the piece. */
+    pastMm: mmSchema(0, 15),
     /** Past each edge of a flat blank. */
     flatBleedMm: mmSchema(0, 15),
     hold: z.enum(HOLDS),
   }),
+  practices: practicesSchema,
   sound: z.boolean(),
   /** Who works at the presses; each step records who did it. */
   people: z.array(personSchema).check(z.maxLength(12, rule('fields.most12People'))),
@@ -73,9 +77,11 @@ export const DEFAULT_SETTINGS: Settings = {
     bleedMm: 3,
     safeMm: 6,
     setbackMm: 1.5,
+    pastMm: 3,
     flatBleedMm: 4,
     hold: 'bare tape',
   },
+  practices: USUAL_PRACTICES,
   sound: true,
   people: [],
   day: DEFAULT_DAY,

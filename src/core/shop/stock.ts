@@ -46,7 +46,16 @@ export const stockItemSchema = z.strictObject({
 export type StockItem = z.infer<typeof stockItemSchema>;
 
 /** Movements that change what is on hand. */
-const ON_HAND_KINDS = ['counted', 'received', 'pressed', 'spoiled', 'printed', 'used', 'put-back'] as const;
+const ON_HAND_KINDS = [
+  'counted',
+  'received',
+  'pressed',
+  'second',
+  'spoiled',
+  'printed',
+  'used',
+  'put-back',
+] as const;
 /** Movements that change what is on order; a delivery changes both. */
 const ORDER_KINDS = ['ordered', 'cancelled'] as const;
 const MOVEMENT_KINDS = [...ON_HAND_KINDS, ...ORDER_KINDS] as const;

@@ -129,6 +129,7 @@ export function countedLines(
 /** What pieces of a run have left the stock so far, and what its state says should have. */
 export interface RunCounts {
   readonly good: number;
+  readonly seconds: number;
   readonly spoiled: number;
 }
 
@@ -145,12 +146,13 @@ export function runLines(
   },
 ): readonly Movement[] {
   const { newId, runId, lot, ...rest } = given;
-  const gone = (kind: 'pressed' | 'spoiled') =>
+  const gone = (kind: 'pressed' | 'second' | 'spoiled') =>
     -own
       .filter((m) => m.runId === runId && (m.kind === kind || (m.kind === 'put-back' && m.note === kind)))
       .reduce((s, m) => s + m.change, 0);
   const steps = [
     { kind: 'pressed' as const, more: now.good - gone('pressed') },
+    { kind: 'second' as const, more: now.seconds - gone('second') },
     { kind: 'spoiled' as const, more: now.spoiled - gone('spoiled') },
   ];
   // What is taken back goes to the lot it was taken from.

@@ -112,7 +112,7 @@ describe('a run', () => {
     ...own,
     ...runLines(
       own,
-      { good, spoiled },
+      { good, seconds: 0, spoiled },
       { itemId: 'mug', at: (made += 1), jobId: 'j', lot: 'L8', runId: 'r', newId: id },
     ),
   ];

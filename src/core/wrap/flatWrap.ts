@@ -191,6 +191,8 @@ function flatPattern(input: FlatWrapInput, { front, past }: Faces): Pattern {
     ticks: ticksOf(faces, whole, folded?.line ?? null),
     fold: folded?.line ?? null,
     grip: null,
+    tails: [],
+    onBlank: null,
     roll: null,
   };
 }

@@ -73,6 +73,10 @@ export interface Pattern {
   readonly ticks: readonly Line[];
   readonly fold: Line | null;
   readonly grip: Contour | null;
+  /** Unprinted strips past both ends, to hold and pull by. */
+  readonly tails: readonly Contour[];
+  /** What of the piece lies on the blank, where it stands past rim or foot; null where all of it does. */
+  readonly onBlank: Contour | null;
   readonly roll: Roll | null;
 }
 

@@ -29,6 +29,12 @@ export interface Bleeds {
   readonly endsMm: number;
 }
 
+/** How far the paper stands past the edges of the blank, down the paper, mm; 0 where it does not. */
+export interface Past {
+  readonly rimMm: number;
+  readonly footMm: number;
+}
+
 export interface RoundPatternInput {
   /** The paper's own mid-surface over the band it covers, and the circumference of the wall at its middle. */
   readonly cone: Cone;
@@ -43,6 +49,8 @@ export interface RoundPatternInput {
   readonly safeMm: number;
   readonly shape: RoundShape;
   readonly grip: 'rim' | 'foot' | null;
+  readonly tailMm: number;
+  readonly past: Past;
   readonly ownMarks: readonly { readonly id: string; readonly alongMm: number }[];
 }
 
@@ -87,7 +95,8 @@ function sheetOf(input: RoundPatternInput): Sheet {
 
 /** Marks at the corners, the front and the meeting line, all outside what is printed. */
 function ticksOf(input: RoundPatternInput, sheet: Sheet, front: PatchSide): Line[] {
-  const { bleed, grip, left, right, base, cone } = input;
+  const { bleed, grip, left, right, base, cone, tailMm } = input;
+  const endsMm = Math.max(bleed.endsMm, tailMm);
   const h = cone.slantMm;
   const top = -Math.max(bleed.rimMm, grip === 'rim' ? GRIP_MM : 0);
   const foot = h + Math.max(bleed.footMm, grip === 'foot' ? GRIP_MM : 0);
@@ -102,8 +111,8 @@ function ticksOf(input: RoundPatternInput, sheet: Sheet, front: PatchSide): Line
       line(s, foot + TICK_FROM_MM, s, foot + TICK_TO_MM),
     ]),
     ...[0, h].flatMap((v) => [
-      line(shift(left, -bleed.endsMm - TICK_FROM_MM), v, shift(left, -bleed.endsMm - TICK_TO_MM), v),
-      line(shift(right, bleed.endsMm + TICK_FROM_MM), v, shift(right, bleed.endsMm + TICK_TO_MM), v),
+      line(shift(left, -endsMm - TICK_FROM_MM), v, shift(left, -endsMm - TICK_TO_MM), v),
+      line(shift(right, endsMm + TICK_FROM_MM), v, shift(right, endsMm + TICK_TO_MM), v),
     ]),
   ];
 }
@@ -193,7 +202,9 @@ const union = (rects: readonly Rect[]): Rect => rects.reduce(around);
 
 /** Lays the paper flat: every zone by the same unrolling, so a straight wall gives exact rectangles. */
 export function roundPattern(input: RoundPatternInput): Pattern {
-  const { cone, left, right, bleed, safeMm, base, printedOverMm, grip } = input;
+  const { cone, left, right, safeMm, base, printedOverMm, grip, tailMm, past } = input;
+  // A tail is left white: nothing runs past the ends into it.
+  const bleed = tailMm > 0 ? { ...input.bleed, endsMm: 0 } : input.bleed;
   const sheet = sheetOf(input);
   const h = cone.slantMm;
   const full: Patch = { fromMm: 0, toMm: h, left, right };
@@ -210,11 +221,11 @@ export function roundPattern(input: RoundPatternInput): Pattern {
   const over = Math.max(0, printedOverMm);
   const seamMm = Math.max(SEAM_ZONE_MM, over);
   const roomMm = (sheet.roll.toRad - sheet.roll.fromRad) * Math.min(cone.topRadiusMm, cone.footRadiusMm);
-  const hasSafe = h - 2 * safeMm > 0 && roomMm - over - 2 * safeMm > 0;
+  const hasSafe = h - past.rimMm - past.footMm - 2 * safeMm > 0 && roomMm - over - 2 * safeMm > 0;
   const safe = hasSafe
     ? sheet.patch({
-        fromMm: safeMm,
-        toMm: h - safeMm,
+        fromMm: past.rimMm + safeMm,
+        toMm: h - past.footMm - safeMm,
         left: shift(left, safeMm),
         right: shift(right, -over - safeMm),
       })
@@ -227,6 +238,17 @@ export function roundPattern(input: RoundPatternInput): Pattern {
           ...full,
           ...(grip === 'rim' ? { fromMm: -GRIP_MM, toMm: 0 } : { fromMm: h, toMm: h + GRIP_MM }),
         });
+  const tails =
+    tailMm > 0
+      ? [
+          sheet.patch({ ...full, left: shift(left, -tailMm), right: left }),
+          sheet.patch({ ...full, left: right, right: shift(right, tailMm) }),
+        ]
+      : [];
+  const onBlank =
+    past.rimMm > 0 || past.footMm > 0
+      ? sheet.patch({ ...full, fromMm: past.rimMm, toMm: h - past.footMm })
+      : null;
   const bleedBox = boundsOfContour(bleedContour);
   const empty: Rect = { x: safeMm, y: safeMm, width: 0, height: 0 };
   const line = { from: sheet.point(front, 0), to: sheet.point(front, h) };
@@ -236,7 +258,7 @@ export function roundPattern(input: RoundPatternInput): Pattern {
     trim: boundsOfContour(trim),
     bleed: bleedBox,
     safe: safe ? boundsOfContour(safe) : empty,
-    whole: gripContour ? union([bleedBox, boundsOfContour(gripContour)]) : bleedBox,
+    whole: union([bleedBox, ...[...(gripContour ? [gripContour] : []), ...tails].map(boundsOfContour)]),
     faces: [
       {
         name: 'wrap',
@@ -263,6 +285,8 @@ export function roundPattern(input: RoundPatternInput): Pattern {
     ticks: ticksOf(printed, sheet, front),
     fold: null,
     grip: gripContour,
+    tails,
+    onBlank,
     roll: sheet.roll,
   };
 }

@@ -6,7 +6,7 @@ import type { RoundShape } from '../shop/blank';
 import type { SeamMethod } from '../shop/settings';
 import { closingError, longFor19In20, seamChance, type PrintUncertainty } from './error';
 import type { Pattern } from './pattern';
-import { roundPattern, type Bleeds } from './roundPattern';
+import { roundPattern, type Bleeds, type Past } from './roundPattern';
 import { atEnds, usualAmount } from './seamMethods';
 
 const PAPER_HALF_WIDTH_MM = 0.02;
@@ -30,6 +30,10 @@ export interface RoundWrapInput {
   readonly bleed: Bleeds;
   readonly safeMm: number;
   readonly grip: 'rim' | 'foot' | null;
+  /** Unprinted strip past each end, 0 for none. */
+  readonly tailMm: number;
+  /** How far the paper stands past rim and foot. */
+  readonly past: Past;
   readonly ownMarks: readonly { readonly id: string; readonly alongMm: number }[];
 }
 
@@ -130,6 +134,8 @@ export function sizeRoundWrap(input: RoundWrapInput): Wrap {
     safeMm: input.safeMm,
     shape,
     grip: input.grip,
+    tailMm: input.tailMm,
+    past: input.past,
     ownMarks: input.ownMarks,
   });
   const atEndsMm = ends.left + ends.right;

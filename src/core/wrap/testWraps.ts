@@ -33,6 +33,8 @@ export const wrapInput = (over: Partial<RoundWrapInput> = {}): RoundWrapInput =>
   bleed: { rimMm: 3, footMm: 3, endsMm: 3 },
   safeMm: 6,
   grip: null,
+  tailMm: 0,
+  past: { rimMm: 0, footMm: 0 },
   ownMarks: [],
   ...over,
 });

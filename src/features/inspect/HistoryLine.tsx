@@ -48,7 +48,7 @@ export function HistoryLine({
             <span className={`px-2 py-0.5 font-label font-semibold ${VERDICT_GROUND[s.verdict]}`}>
               {t(VERDICT_WORDS[s.verdict])}
             </span>
-            {t('common.goodSpoiled', { good: s.good, spoiled: s.spoiled })}
+            {t('common.goodSpoiled', { good: s.good, seconds: s.seconds, spoiled: s.spoiled })}
             {proven && sameSettings(proven, s.settings) && (
               <strong className="border border-ink px-1.5">{t('inspect.provenNow')}</strong>
             )}

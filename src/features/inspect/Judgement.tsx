@@ -67,6 +67,15 @@ export function Judgement() {
           onValue={(good) => put({ good }, 'good')}
         />
         <NumberField
+          label={t('common.seconds')}
+          value={inspection.seconds ?? plan.inspect.unlogged.seconds}
+          min={0}
+          max={100000}
+          whole
+          byHand={inspection.seconds !== null}
+          onValue={(seconds) => put({ seconds }, 'seconds')}
+        />
+        <NumberField
           label={t('common.spoiled')}
           value={inspection.spoiled ?? plan.inspect.unlogged.spoiled}
           min={0}

@@ -197,6 +197,7 @@ function Climb({ ladder }: { ladder: Ladder }) {
         verdict: answer,
         paperState: ANSWERS.find((a) => a.answer === answer)?.paper ?? 'even',
         good: answer === 'good' ? 1 : 0,
+        seconds: 0,
         spoiled: answer !== 'good' && whole ? 1 : 0,
         by: personHere() || null,
         note: t('inspect.testLadder', { onWords: inSentence(ON_WORDS[ladder.on]) }),
@@ -225,7 +226,7 @@ function Climb({ ladder }: { ladder: Ladder }) {
   const keep = async (dwellS: number) => {
     const entry = entryAt(dwellS, 'good');
     if (!entry) return;
-    const r = await keepRecipe(recipeOf(entry));
+    const r = await keepRecipe(recipeOf(entry, null));
     if (!r.ok) return notifyProblem(r.problem);
     // What is proven stands by itself: set by hand as well, it would hide its proof.
     edit((j) => {

@@ -36,8 +36,9 @@ export function SaveToLog() {
 
   const write = async () => {
     const good = job.inspection.good ?? plan.inspect.unlogged.good;
+    const seconds = job.inspection.seconds ?? plan.inspect.unlogged.seconds;
     const spoiled = job.inspection.spoiled ?? plan.inspect.unlogged.spoiled;
-    const wants = missing(job, good + spoiled);
+    const wants = missing(job, good + seconds + spoiled);
     const { verdict, paperState, note } = job.inspection;
     const entry =
       wants === null && verdict !== null && paperState !== null
@@ -47,6 +48,7 @@ export function SaveToLog() {
             verdict,
             paperState,
             good,
+            seconds,
             spoiled,
             by: personHere() || null,
             note,
@@ -81,14 +83,28 @@ export function SaveToLog() {
       <Button kind="act" className="min-h-11 shrink-0 px-5 text-lead" onClick={() => void write()}>
         {t('job.lookNext')}
       </Button>
-      {offer && <KeepAsProven entry={offer} onDone={() => setOffer(null)} />}
+      {offer && (
+        <KeepAsProven
+          entry={offer}
+          pressureAt={plan.press.last?.pressureAt ?? null}
+          onDone={() => setOffer(null)}
+        />
+      )}
     </>
   );
 }
 
-function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }) {
+function KeepAsProven({
+  entry,
+  pressureAt,
+  onDone,
+}: {
+  entry: LogEntry;
+  pressureAt: number | null;
+  onDone: () => void;
+}) {
   const t = useWords();
-  const [recipe] = useState<Recipe>(() => recipeOf(entry));
+  const [recipe] = useState<Recipe>(() => recipeOf(entry, pressureAt));
   const counted = useLiveQuery(() => goodBehind([recipe]), [recipe.id]);
   const behind = counted?.[recipe.id] ?? entry.good;
   const keep = async () => {
@@ -117,11 +133,12 @@ function KeepAsProven({ entry, onDone }: { entry: LogEntry; onDone: () => void }
 }
 
 /** The settings of an entry as a recipe of the shop. */
-export const recipeOf = (entry: LogEntry): Recipe => ({
+export const recipeOf = (entry: LogEntry, pressureAt: number | null): Recipe => ({
   id: newId('recipe'),
   blankId: entry.blankId,
   pressId: entry.pressId,
   settings: entry.settings,
   load: entry.load,
+  pressureAt,
   keptAt: entry.at,
 });

@@ -38,7 +38,10 @@ function stoodOf(figures: readonly Figure[]): Stood[] {
 }
 
 /** What an inspection says of its own: all an entry holds that the plan does not. */
-type Said = Pick<LogEntry, 'id' | 'at' | 'verdict' | 'paperState' | 'good' | 'spoiled' | 'by' | 'note'> & {
+type Said = Pick<
+  LogEntry,
+  'id' | 'at' | 'verdict' | 'paperState' | 'good' | 'seconds' | 'spoiled' | 'by' | 'note'
+> & {
   readonly settings?: HeatSettings;
 };
 
@@ -71,6 +74,7 @@ export function entryFrom(job: Job, plan: Plan, shop: Shop, said: Said): LogEntr
     tried: inspection.tried,
     paperName: plan.sheet.paper?.name ?? '',
     printerName: printerOf(shop.settings, job.sheet.printerId).name,
+    supplier: blank.supplier,
     lot: inspection.lot,
     face: plan.inspect.face,
     lay: plan.inspect.lay,

@@ -13,7 +13,7 @@ export interface JobLog {
   readonly tally: JobTally;
 }
 
-const NOTHING: JobLog = { entries: [], tally: { good: 0, spoiled: 0, entries: 0 } };
+const NOTHING: JobLog = { entries: [], tally: { good: 0, seconds: 0, spoiled: 0, entries: 0 } };
 
 /** What the log says of one job, live: its newest entries and what all of them add up to. */
 export function useJobLog(jobId: string): JobLog {

@@ -61,7 +61,7 @@ export function useJobStatuses(): ReadonlyMap<string, JobStatus> {
         breath(),
       ]);
       if (gone) return;
-      const tally = facts.tallies[id] ?? { good: 0, spoiled: 0, entries: 0 };
+      const tally = facts.tallies[id] ?? { good: 0, seconds: 0, spoiled: 0, entries: 0 };
       const jobStatus = statusOf(job, { ...shop, log }, { analyses, sharedJobs, proven, tally });
       const record = { id, key: keys.get(id) ?? '', words: jobWords(job), jobStatus };
       setMade((before) => new Map(before).set(id, record));

@@ -25,7 +25,8 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
   const t = useWords();
   const router = useRouter();
   const [id] = useState(() => newId('log'));
-  const [now, setNow] = useState<Pick<LogEntry, 'verdict' | 'good' | 'spoiled' | 'cause' | 'note'>>(entry);
+  const [now, setNow] =
+    useState<Pick<LogEntry, 'verdict' | 'good' | 'seconds' | 'spoiled' | 'cause' | 'note'>>(entry);
   const put = (next: Partial<typeof now>) => setNow((n) => ({ ...n, ...next }));
   const write = async () => {
     const each =
@@ -34,6 +35,7 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
       ...entry,
       verdict: now.verdict,
       good: now.good,
+      seconds: now.seconds,
       spoiled: now.spoiled,
       cause: now.cause,
       note: now.note,
@@ -72,6 +74,14 @@ export function CorrectDialog({ entry, onClose }: { entry: LogEntry; onClose: ()
             max={100000}
             whole
             onValue={(good) => put({ good })}
+          />
+          <NumberField
+            label={t('common.seconds')}
+            value={now.seconds}
+            min={0}
+            max={100000}
+            whole
+            onValue={(seconds) => put({ seconds })}
           />
           <NumberField
             label={t('common.spoiled')}

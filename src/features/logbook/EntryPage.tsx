@@ -96,7 +96,7 @@ function Looked({ entry: e }: { entry: LogEntry }) {
     [t('common.press'), e.pressName],
     [t('common.settings2'), t(settingsSummary(e.settings, e.keptDwellS))],
     [t('common.usedPaper'), t(PAPER_WORDS[e.paperState])],
-    [t('common.pieces'), t('common.goodSpoiled', { good: e.good, spoiled: e.spoiled })],
+    [t('common.pieces'), t('common.goodSpoiled', { good: e.good, seconds: e.seconds, spoiled: e.spoiled })],
     ...(e.cause ? [[t('common.cause'), t(CAUSES[e.cause].label)] as const] : []),
     ...(e.tried ? [[t('logbook.tried'), t(CAUSES[e.tried].change)] as const] : []),
     ...(e.paperName === ''

@@ -7,6 +7,7 @@ import { endCheck } from '@/core/operations/startCheck';
 import type { Plan } from '@/core/plan/planShape';
 import { piecesText, whyLabel } from '@/core/plan/press/runWords';
 import { isOn, withState, type RunWithState } from '@/core/run/pieces';
+import { practicesOf } from '@/core/shop/practices';
 import type { Job } from '@/core/job/job';
 import { changeJob } from '@/data/jobs';
 import { notifyProblem } from '@/ui/notify';
@@ -59,7 +60,13 @@ export function Ended({ job, made, last, onMore }: Props) {
           {last && (
             <section>
               <h2 className="font-name text-head font-semibold">{t('press.closingChecklist')}</h2>
-              <CheckList items={endCheck(last.run.press, waits)} />
+              <CheckList
+                items={endCheck(
+                  last.run.press,
+                  waits,
+                  practicesOf(shop.settings.practices, job.practices).pressOff,
+                )}
+              />
             </section>
           )}
           {reprints.length > 0 && (

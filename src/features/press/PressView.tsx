@@ -18,6 +18,7 @@ import { useJob } from '../job/jobContext';
 import { useShopWithRuns } from '../shell/shopContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { blanksText } from './Hands';
+import { JobMethods } from './JobMethods';
 import { LoadsThrough } from './LoadsThrough';
 
 const RESOURCE_WORDS: Readonly<Record<Resource, Message>> = {
@@ -103,6 +104,9 @@ export function PressView() {
               </li>
             ))}
           </ol>
+          <div className="mt-4">
+            <JobMethods />
+          </div>
           <p className="mt-4 max-w-2xl leading-snug">
             {t('press.whilePressingScreenDark')} <strong>{t('common.space2')}</strong>{' '}
             {t('press.alwaysNextStepTiming')}

@@ -7,6 +7,8 @@ import { useMemo } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import * as z from 'zod/mini';
 import { nameSchema } from '@/core/shop/common';
+import { MEDIA_WORDS } from '@/core/shop/kindWords';
+import { MEDIA } from '@/core/shop/practices';
 import type { Paper } from '@/core/shop/paper';
 import { type LengthUnit } from '@/core/units/format';
 import { newId } from '@/data/ids';
@@ -22,6 +24,7 @@ const formSchema = (unit: LengthUnit, shown: ShownLengths) =>
   z.object({
     name: nameSchema,
     kind: z.enum(['sheet', 'roll']),
+    media: z.enum(MEDIA),
     widthMm: lengthText(unit, say('common.width'), 50, 1700, shown),
     heightMm: lengthText(unit, say('common.height'), 50, 30000, shown),
     thicknessMm: lengthText(unit, say('common.thickness'), 0.03, 0.6, shown),
@@ -50,6 +53,7 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
     defaultValues: {
       name: paper?.name ?? '',
       kind: paper?.kind ?? 'sheet',
+      media: paper?.media ?? 'transfer',
       widthMm: paper ? shown.show(t('common.width'), paper.widthMm) : '',
       heightMm: paper ? shown.show(t('common.height'), paper.heightMm) : '',
       thicknessMm: shown.show(t('common.thickness'), paper?.thicknessMm ?? 0.1, true),
@@ -77,8 +81,13 @@ export function PaperDialog({ paper, onClose }: { paper: Paper | null; onClose: 
       about={t('shop.thicknessMattersBecausePaper')}
     >
       <DialogForm form={form} onSave={save} onCancel={onClose} saveLabel={t('shop.savePaper')}>
-        <div className="grid grid-cols-[1fr_9rem] gap-3">
-          <Text name="name" label={t('common.name')} placeholder={t('shop.a3QuickDry')} />
+        <Text name="name" label={t('common.name')} placeholder={t('shop.a3QuickDry')} />
+        <div className="grid grid-cols-2 gap-3">
+          <Choice
+            name="media"
+            label={t('shop.paperKind')}
+            options={MEDIA.map((m) => [m, t(MEDIA_WORDS[m])] as const)}
+          />
           <Choice name="kind" label={t('shop.suppliedAs')} options={COMES_AS} />
         </div>
         <div className="grid grid-cols-3 gap-3">

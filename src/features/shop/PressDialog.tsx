@@ -1,7 +1,7 @@
 'use client';
 
 import { PRESS_KIND_WORDS } from '@/core/press/kinds';
-import { OPENS_WORDS, OVEN_HOLD_WORDS } from '@/core/shop/kindWords';
+import { OPENS_WORDS, OVEN_HOLD_WORDS, PRESSURE_SCALE_WORDS } from '@/core/shop/kindWords';
 import { say } from '@/core/message/message';
 import { useWords } from '@/ui/words';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -12,6 +12,7 @@ import {
   OVEN_HOLDS,
   PRESS_KINDS,
   PRESS_OPENS,
+  PRESSURE_SCALES,
   PRESS_TIMERS,
   type Press,
   type PressKind,
@@ -127,6 +128,7 @@ function FlatFields() {
         <Choice name="opens" label={t('shop.opensAs')} options={inWords(PRESS_OPENS, OPENS_WORDS)} />
       </Pair>
       <TimerFields rests />
+      <ScaleField />
     </>
   );
 }
@@ -136,6 +138,7 @@ function WrapFields() {
     <>
       <HeaterFields />
       <TimerFields rests />
+      <ScaleField />
     </>
   );
 }
@@ -172,6 +175,18 @@ function TimerFields({ rests }: { rests: boolean }) {
     </Pair>
   );
 }
+
+/** How it shows the pressure it is set to. */
+const ScaleField = () => {
+  const t = useWords();
+  return (
+    <Choice
+      name="pressureScale"
+      label={t('shop.pressureScale')}
+      options={inWords(PRESSURE_SCALES, PRESSURE_SCALE_WORDS)}
+    />
+  );
+};
 
 const POWER_FROM_WORDS = { plate: say('shop.ratingPlate'), measured: say('shop.measuredPower') } as const;
 

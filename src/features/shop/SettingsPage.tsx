@@ -30,6 +30,7 @@ import { CircuitsGroup, DayGroup } from './DaySettings';
 import { SettingsGroup } from './Group';
 import { useSettings } from './useSettings';
 import { WorkCosts } from './WorkCosts';
+import { WorkingMethods } from './WorkingMethods';
 import { MOST_WITH_PICTURES_BYTES, readText } from '@/data/readFile';
 
 /** The shop's own ways: tape, money, seam methods; and the whole shop in a file. */
@@ -45,6 +46,7 @@ export function SettingsPage() {
         <DayGroup />
         <CircuitsGroup />
         <DefaultsGroup />
+        <MethodsGroup />
         <WholeShop />
       </div>
     </ShopFrame>
@@ -212,6 +214,14 @@ function DefaultsGroup() {
         onValue={(setbackMm) => putDefaults({ setbackMm })}
       />
       <LengthField
+        label={t('wrap.pastEdge')}
+        valueMm={s.defaults.pastMm}
+        minMm={0}
+        maxMm={15}
+        byHand
+        onValue={(pastMm) => putDefaults({ pastMm })}
+      />
+      <LengthField
         label={t('shop.bleedFlatBlanks')}
         valueMm={s.defaults.flatBleedMm}
         minMm={0}
@@ -228,6 +238,20 @@ function DefaultsGroup() {
           className="w-44"
         />
       </Labelled>
+    </SettingsGroup>
+  );
+}
+
+function MethodsGroup() {
+  const t = useWords();
+  const { s, change } = useSettings();
+  return (
+    <SettingsGroup title={t('methods.title')} about={t('methods.about')}>
+      <WorkingMethods
+        values={s.practices}
+        fallback={null}
+        onChange={(next) => void change((now) => ({ ...now, practices: { ...now.practices, ...next } }))}
+      />
     </SettingsGroup>
   );
 }

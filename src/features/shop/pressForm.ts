@@ -16,6 +16,7 @@ import {
   OVEN_AIRS,
   OVEN_HOLDS,
   PRESS_OPENS,
+  PRESSURE_SCALES,
   isOven,
 } from '@/core/shop/press';
 import { formatAmount, toCelsius, type UnitChoice } from '@/core/units/format';
@@ -119,6 +120,7 @@ export const pressFormSchema = (units: UnitChoice, shown: ShownLengths) =>
       padMm: lengthText(units.length, say('shop.pad'), 0, 30, shown),
       openingMm: lengthText(units.length, say('shop.opening'), 2, 120, shown),
       opens: z.enum(PRESS_OPENS),
+      pressureScale: z.enum(PRESSURE_SCALES),
     })
     .check(
       z.refine((f) => f.kind === 'oven' || f.kind === 'vacuum' || f.restingC === null || f.restingC < 230, {
@@ -186,6 +188,7 @@ export function pressToForm(
     padMm: shown.show(say('shop.pad'), flat?.padMm ?? 8),
     openingMm: shown.show(say('shop.opening'), flat?.openingMm ?? 30),
     opens: flat?.opens ?? 'swing-away',
+    pressureScale: flat?.pressureScale ?? wrap?.pressureScale ?? 'none',
   };
 }
 
@@ -222,7 +225,7 @@ export function pressFromForm(f: PressFormOut, id: string, was: Press | null, un
     const { insideHeightMm, insideWidthMm, insideDepthMm, fallK, hold, air } = f;
     return { ...base, kind: 'oven', insideHeightMm, insideWidthMm, insideDepthMm, fallK, hold, air };
   }
-  const { timer, restingC } = f;
+  const { timer, restingC, pressureScale } = f;
   if (f.kind === 'vacuum') {
     const { insideHeightMm, insideWidthMm, insideDepthMm, membraneMm } = f;
     return { ...base, kind: 'vacuum', insideHeightMm, insideWidthMm, insideDepthMm, membraneMm, timer };
@@ -231,7 +234,7 @@ export function pressFromForm(f: PressFormOut, id: string, was: Press | null, un
     const { platenWidthMm, platenHeightMm, platenThicknessMm, padMm, openingMm, opens } = f;
     const flat = { platenWidthMm, platenHeightMm, platenThicknessMm, padMm, openingMm, opens };
     const flatness = was && isFlatPress(was) ? was.flatness : [];
-    return { ...base, kind: 'flat', ...flat, timer, restingC, flatness };
+    return { ...base, kind: 'flat', ...flat, timer, restingC, pressureScale, flatness };
   }
   const before = was && isWrapPress(was) ? was.heaters : [];
   return {
@@ -246,5 +249,6 @@ export function pressFromForm(f: PressFormOut, id: string, was: Press | null, un
     ),
     timer,
     restingC,
+    pressureScale,
   };
 }

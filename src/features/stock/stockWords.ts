@@ -26,6 +26,7 @@ export const MOVEMENT_WORDS: Readonly<Record<MovementKind, Message>> = {
   counted: say('stock.counted'),
   received: say('stock.cameIn'),
   pressed: say('common.pressed'),
+  second: say('stock.second'),
   spoiled: say('common.spoiled2'),
   printed: say('stock.printed'),
   used: say('stock.used'),

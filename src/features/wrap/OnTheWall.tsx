@@ -17,6 +17,8 @@ import { nextMark, snapTo, tapeMarkMm } from './snap';
 
 type Edge = 'top' | 'foot';
 const LEAST_MM = 5;
+/** Paper may stand so far past rim and foot. */
+const MOST_PAST_MM = 15;
 
 /** How the paper's two edges are moved: setbacks on a straight or tapering wall, the band itself on a shaped one. */
 function useEdges() {
@@ -33,18 +35,19 @@ function useEdges() {
     ...(warp ? [warp.usable.topMm, warp.usable.footMm] : []),
     ...job.stations.map((s) => s.fromRimMm),
   ];
+  const past = warp ? 0 : MOST_PAST_MM * slope;
   const put = (edge: Edge, z0: number) => {
     const z =
       edge === 'top'
-        ? Math.min(Math.max(wall.topMm, z0), band.footMm - LEAST_MM)
-        : Math.max(Math.min(wall.footMm, z0), band.topMm + LEAST_MM);
+        ? Math.min(Math.max(wall.topMm - past, z0), band.footMm - LEAST_MM)
+        : Math.max(Math.min(wall.footMm + past, z0), band.topMm + LEAST_MM);
     edit((j) => {
       if (warp)
         return {
           ...j,
           wrap: { ...j.wrap, band: { ...band, [edge === 'top' ? 'topMm' : 'footMm']: Math.max(0, z) } },
         };
-      const off = Math.max(0, (edge === 'top' ? z - wall.topMm : wall.footMm - z) / slope);
+      const off = Math.max(-MOST_PAST_MM, (edge === 'top' ? z - wall.topMm : wall.footMm - z) / slope);
       return { ...j, wrap: { ...j.wrap, [edge === 'top' ? 'topSetbackMm' : 'footSetbackMm']: off } };
     }, `edge-${edge}`);
   };
@@ -153,7 +156,7 @@ function EdgeField({ edge }: { edge: Edge }) {
     <LengthField
       label={edge === 'top' ? t('wrap.setbackRim') : t('wrap.setbackFoot')}
       valueMm={edge === 'top' ? plan.wrap.setbacks.topMm : plan.wrap.setbacks.footMm}
-      minMm={0}
+      minMm={-MOST_PAST_MM}
       maxMm={390}
       byHand={job.wrap[key] !== null}
       onValue={(v) => edit((j) => ({ ...j, wrap: { ...j.wrap, [key]: v } }), `edge-${edge}`)}

@@ -75,13 +75,17 @@ const Edge = ({ c, ...style }: { c: Contour } & React.SVGProps<SVGPathElement>) 
 
 /** Trim, bleed, safe and seam zones, exclusion zones, the fold and the front. */
 export function PatternLines({ fit, pattern, onDark = false }: LinesProps) {
-  const { seams, meets, front, fold, grip } = pattern;
+  const { seams, meets, front, fold, grip, tails, onBlank } = pattern;
   return (
     <g>
       <g transform={into(fit)}>
         {seams.map((s, i) => (
           <path key={i} d={contourPath(s)} fill="url(#hatch-soft-mm)" />
         ))}
+        {tails.map((c, i) => (
+          <Edge key={i} c={c} stroke="#14211f" strokeWidth={1.2} strokeDasharray="2 3" />
+        ))}
+        {onBlank && <Edge c={onBlank} stroke="#1d2c5e" strokeWidth={1.6} strokeDasharray="6 2 1 2" />}
         {grip && <Edge c={grip} stroke="#14211f" strokeWidth={1.2} strokeDasharray="2 3" />}
       </g>
       {pattern.faces.map((face) => (

@@ -53,6 +53,9 @@ const Strokes = {
   safe: <Stroke colour="#465552" dash="2 4" />,
 };
 
+/** Tails in common use, mm. */
+const TAILS_MM = [15, 25, 40] as const;
+
 const BLEEDS = [
   ['bleedRimMm', say('wrap.bleedRim')],
   ['bleedFootMm', say('common.foot')],
@@ -168,12 +171,55 @@ export const RoundFields = memo(function RoundFields() {
             className="w-32"
           />
         </Labelled>
+        <PastFields />
         <FrontField />
         <PencilMarks />
       </Row>
     </>
   );
 });
+
+/** A strip to pull by, and what becomes of paper past rim and foot. */
+function PastFields() {
+  const t = useWords();
+  const { job, plan } = useJob();
+  const put = usePut();
+  const { pattern } = plan.wrap;
+  const { tailMm, standsOut } = job.wrap;
+  const shape = plan.blank.blank?.shape;
+  const handled = shape?.kind === 'round' && shape.handle !== null;
+  return (
+    <>
+      {!handled && (
+        <Labelled label={t('wrap.tail')}>
+          <Select
+            label={t('wrap.tail')}
+            value={String(tailMm ?? 0)}
+            options={[...new Set([0, ...TAILS_MM, ...(tailMm === null ? [] : [tailMm])])].map((v) => ({
+              value: String(v),
+              label: v === 0 ? t('common.none') : t.quantity(mm(v)),
+            }))}
+            onChange={(v) => put({ tailMm: Number(v) === 0 ? null : Number(v) })}
+            className="w-28"
+          />
+        </Labelled>
+      )}
+      {pattern?.onBlank && (
+        <Labelled label={t('wrap.pastEdge')}>
+          <Segments
+            label={t('wrap.pastEdge')}
+            value={standsOut ? 'stands' : 'cut'}
+            onChange={(v) => put({ standsOut: v === 'stands' })}
+            options={[
+              { value: 'cut', label: t('wrap.cutOnPiece') },
+              { value: 'stands', label: t('wrap.leftStanding') },
+            ]}
+          />
+        </Labelled>
+      )}
+    </>
+  );
+}
 
 /** Where the front stands along the paper, typed; the seam follows. */
 function FrontField() {

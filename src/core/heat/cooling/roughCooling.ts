@@ -1,5 +1,4 @@
 import type { Blank } from '../../shop/blank';
-import { TOUCH_SAFE_C } from './cooling';
 import type { HeatSettings } from '../../shop/heatSettings';
 import { BODY } from '../model/materials';
 import type { PosteriorSpread } from '../settings/fit';
@@ -17,18 +16,19 @@ export function lumpedCoolingS(fromC: number, toC: number, roomC: number, tauS: 
 const DEPTHS = 1.4;
 
 /**
- * Time to cool to touch before a simulation says better, s, with its range: for planning, never shown. A plate loses heat from both faces, a cup
+ * Time to cool to a temperature before a simulation says better, s, with its range: for planning, never shown. A plate loses heat from both faces, a cup
  * mostly from one; across a vacuum almost nothing passes, so an outer skin cools by itself. What the press has not had the time to heat through
  * is not counted.
  */
-export function roughTouchS(
+export function roughCoolS(
   blank: Blank,
   s: Pick<HeatSettings, 'platenC' | 'dwellS' | 'passes'>,
+  toC: number,
 ): PosteriorSpread {
   const { conductivity, capacity } = BODY[blank.material];
   const faces = blank.shape.kind === 'flat' ? 2 : blank.wall === 'vacuum' ? 1 : 1.2;
   const reachedM = DEPTHS * Math.sqrt((conductivity / capacity) * s.dwellS * s.passes);
   const heatedM = Math.min(blank.wallMm * 1e-3, reachedM);
-  const at = (h: number) => lumpedCoolingS(s.platenC, TOUCH_SAFE_C, ROOM_C, (capacity * heatedM) / faces / h);
+  const at = (h: number) => lumpedCoolingS(s.platenC, toC, ROOM_C, (capacity * heatedM) / faces / h);
   return { value: at(FACE_WM2K.usual), low: at(FACE_WM2K.high) / 1.3, high: at(FACE_WM2K.low) * 1.3 };
 }

@@ -16,7 +16,8 @@ import {
 import { BARE_ENTRY, type LogEntry, type Recipe } from '../../shop/records';
 import { blurMm } from '../model/blur';
 import { chooseHeat, goodPiecesBehind, goodPiecesOf, provenFor } from './choose';
-import { lumpedCoolingS, roughTouchS } from '../cooling/roughCooling';
+import { TOUCH_SAFE_C } from '../cooling/cooling';
+import { lumpedCoolingS, roughCoolS } from '../cooling/roughCooling';
 import { exposures, heaterReach } from '../press/heaterReach';
 import { PEEL_NOTES, PRESSURE_NOTES, TIMER_START_WORDS } from './labels';
 import { coolDownFor, lowestTargetC, startFrom, startingRange } from './starting';
@@ -49,6 +50,7 @@ const recipe = (over: Partial<Recipe> = {}): Recipe => ({
   pressId: 'p',
   settings: S,
   load: null,
+  pressureAt: null,
   keptAt: 10,
   ...over,
 });
@@ -254,18 +256,24 @@ describe('cooling and lines, by hand', () => {
   test('before a simulation: a vacuum wall cools by its outer skin alone, a plate by both faces, a cup by little more than one; of a thick one only what was heated through', () => {
     const LONG = { platenC: 188, dwellS: 600, passes: 1 };
     // τ = ρc·d/h: 3.95 MJ/(m³K) × 0.5 mm / 12 W/(m²K) = 164.6 s at the usual air, times ln(166/23).
-    const skin = roughTouchS({ ...CUP, wall: 'vacuum', wallMm: 0.5 }, LONG);
+    const skin = roughCoolS({ ...CUP, wall: 'vacuum', wallMm: 0.5 }, LONG, TOUCH_SAFE_C);
     expect(skin.value).toBeCloseTo((1975 / 12) * Math.log(166 / 23), 6);
     expect(skin.low).toBeCloseTo(((1975 / 16) * Math.log(166 / 23)) / 1.3, 6);
     expect(skin.high).toBeCloseTo((1975 / 9) * Math.log(166 / 23) * 1.3, 6);
-    expect(roughTouchS({ ...CUP, wall: 'single', wallMm: 0.5 }, LONG).value).toBeCloseTo(skin.value / 1.2, 6);
+    expect(roughCoolS({ ...CUP, wall: 'single', wallMm: 0.5 }, LONG, TOUCH_SAFE_C).value).toBeCloseTo(
+      skin.value / 1.2,
+      6,
+    );
     // Slate, 2.1 MJ/(m³K), by both faces.
-    const plate = roughTouchS({ ...PLATE, wallMm: 8 }, LONG);
+    const plate = roughCoolS({ ...PLATE, wallMm: 8 }, LONG, TOUCH_SAFE_C);
     expect(plate.value).toBeCloseTo((16800 / 2 / 12) * Math.log(166 / 23), 6);
     // Board, α = 0.16 / 1.25e6 m²/s: in 100 s heat reaches 1.4 √(α·100) = 5.0 mm, however thick it is.
     const board = (wallMm: number) =>
-      roughTouchS({ ...PLATE, material: 'hardboard', wallMm }, { platenC: 188, dwellS: 100, passes: 1 })
-        .value;
+      roughCoolS(
+        { ...PLATE, material: 'hardboard', wallMm },
+        { platenC: 188, dwellS: 100, passes: 1 },
+        TOUCH_SAFE_C,
+      ).value;
     expect(board(25)).toBe(board(12));
     expect(board(25)).toBeCloseTo(((1.25e6 * 1.4 * Math.sqrt(1.28e-5)) / 2 / 12) * Math.log(166 / 23), 3);
     expect(lumpedCoolingS(45, 45, 22, 100)).toBe(0);

@@ -11,7 +11,8 @@ import {
 import { heaterOf } from '../../heat/press/heaters';
 import type { HeatQuestion } from '../../heat/question';
 import type { HeatSubject } from '../../heat/model/subject';
-import { roughTouchS } from '../../heat/cooling/roughCooling';
+import { DYE_STILL_C, TOUCH_SAFE_C } from '../../heat/cooling/cooling';
+import { roughCoolS } from '../../heat/cooling/roughCooling';
 import { settableS } from '../../heat/settings/start';
 import type { Job } from '../../job/job';
 import { pressCycle, type CycleTimes } from '../../operations/cycle';
@@ -22,6 +23,7 @@ import type { Operation } from '../../shop/operation';
 import type { Press, PressHeater } from '../../shop/press';
 import type { LogEntry } from '../../shop/records';
 import type { Shop } from '../../shop/shop';
+import type { Practices } from '../../shop/practices';
 import type { Hold } from '../../shop/settings';
 import { say, type Message } from '../../message/message';
 import { celsius, seconds } from '../../message/quantity';
@@ -66,6 +68,7 @@ export interface HeatInput {
   readonly pieces: number;
   readonly hold: Hold;
   readonly facesWay: Job['wrap']['faces'];
+  readonly practices: Practices;
   readonly printedBehind: boolean;
   readonly recipes: Shop['recipes'];
   readonly presses: Shop['presses'];
@@ -86,13 +89,17 @@ const operationsFor = (
   hold: Hold,
   times: CycleTimes,
   waste: Waste,
+  practices: Practices,
 ): readonly Operation[] => [
   ...preparations(settings, blank, press, {
     seamMethod: wrap.seamMethod,
     hold,
     bothFaces: wrap.faces > 1,
     wrapped: wrap.wrapped,
+    cutAtEdge: wrap.cutAtEdge,
+    tails: wrap.tails,
     waste,
+    practices,
   }),
   ...pressCycle(settings, press, times),
 ];
@@ -111,14 +118,19 @@ function timesOf(
   const outcome = model?.outcome ?? null;
   // Where it is to be set down: on the heat mat, or standing.
   const cooling = outcome?.cooling.mat ?? outcome?.cooling.air;
-  const touch = cooling
-    ? { value: cooling.value.touchS, low: cooling.low.touchS, high: cooling.high.touchS }
-    : roughTouchS(blank, c.settings);
+  const upTo = (mark: 'touchS' | 'dyeStillS', atC: number): CycleTimes['touch'] =>
+    cooling
+      ? { value: cooling.value[mark], low: cooling.low[mark], high: cooling.high[mark] }
+      : roughCoolS(blank, c.settings, atC);
+  const touch = upTo('touchS', TOUCH_SAFE_C);
+  const { peel } = c.settings;
   return {
     pieces: load?.load.piecesAtOnce ?? 1,
     lies: isFlat(blank) && model?.subject.load.faces === 'one' ? liesOf(load) : null,
     closings: faces,
     touch,
+    // Warm: as soon as the dye no longer moves. Cold: when it can be touched.
+    peelFrom: peel === 'warm' ? upTo('dyeStillS', DYE_STILL_C) : peel === 'cold' ? touch : null,
     reachS: outcome?.closings.map((x) => (x.backS === null ? null : x.backS - x.closedS)) ?? [],
     betweenS:
       outcome?.closings.slice(1).map((x, i) => x.closedS - (outcome.closings[i]?.openedS ?? x.closedS)) ?? [],
@@ -288,6 +300,7 @@ export function planHeat(input: HeatInput): HeatPlan {
       input.hold,
       timesOf(blank, chosen, load, model, closings),
       load?.load ?? USUAL_WASTE,
+      input.practices,
     ),
     seamStep: wrap.seamStep,
   };

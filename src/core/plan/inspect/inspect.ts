@@ -55,7 +55,7 @@ export interface InspectPlan extends StepPlan<'inspect'> {
   /** This job's entries in the log, newest first. */
   readonly entries: readonly LogEntry[];
   /** Pieces pressed and not yet written in the log. */
-  readonly unlogged: { readonly good: number; readonly spoiled: number };
+  readonly unlogged: { readonly good: number; readonly seconds: number; readonly spoiled: number };
 }
 
 export interface InspectInput {
@@ -251,6 +251,8 @@ export const triedOn = ({
     .filter((e) => e.blankId === blankId && e.pressId === pressId)
     .toSorted((a, b) => b.at - a.at);
 
+const tallied = ({ good, seconds, spoiled }: JobTally) => ({ good, seconds, spoiled });
+
 /** `rank` weighs the evidence; a planner that remembers gives one that does so only for new evidence. */
 export function planInspection(input: InspectInput, rank: (r: RankInput) => Ranked): InspectPlan {
   const { inspection, entries, tried: mine, confirmed, cache, pattern, face, wall, heat, press } = input;
@@ -267,14 +269,14 @@ export function planInspection(input: InspectInput, rank: (r: RankInput) => Rank
   const { ranked: list, questions } = rank({ evidence, confirmed });
   const { change, wanted } = planChange(inspection, heat, pressed, list, cache);
   const tally = input.tally ?? tallyOf(entries);
-  const cameOut = press.good + press.spoiled > 0;
-  const total = tally.good + tally.spoiled;
+  const cameOut = press.good + press.seconds + press.spoiled > 0;
+  const total = tally.good + tally.seconds + tally.spoiled;
   return {
     step: 'inspect',
     progress: total > 0 ? 'done' : cameOut ? 'ready' : 'todo',
     summary:
       total > 0
-        ? say('common.goodSpoiled', { good: tally.good, spoiled: tally.spoiled })
+        ? say('common.goodSpoiled', tallied(tally))
         : cameOut
           ? say('inspect.lookedYet')
           : say('inspect.piecesYet'),
@@ -287,8 +289,7 @@ export function planInspection(input: InspectInput, rank: (r: RankInput) => Rank
               quantity: ratio(tally.good / total),
               origin: 'measured',
               working: say('inspect.goodSpoiled2', {
-                good: tally.good,
-                spoiled: tally.spoiled,
+                ...tallied(tally),
                 entries: tally.entries,
               }),
             }),
@@ -317,6 +318,7 @@ export function planInspection(input: InspectInput, rank: (r: RankInput) => Rank
     entries,
     unlogged: {
       good: Math.max(0, press.good - tally.good),
+      seconds: Math.max(0, press.seconds - tally.seconds),
       spoiled: Math.max(0, press.spoiled - tally.spoiled),
     },
   };

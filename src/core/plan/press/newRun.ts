@@ -9,6 +9,8 @@ export interface RunStart {
   /** Blanks that lie ready; null where nobody counted. */
   readonly blanks?: number | null;
   readonly dose?: RunDose | null;
+  /** What the press shows of its pressure; null where nobody said. */
+  readonly pressureAt?: number | null;
   /** Pieces it is begun for; all that are left and in no press where it does not say. */
   readonly pieces?: readonly RunPiece[];
 }
@@ -30,6 +32,7 @@ export function newRun(job: Job, plan: Plan, start: RunStart): Run | null {
     blanks: start.blanks ?? null,
     dose: start.dose ?? null,
     settings: heat.chosen.settings,
+    pressureAt: start.pressureAt ?? null,
     load: heat.load?.load ?? null,
     operations: [...heat.operations],
     events: [],

@@ -19,6 +19,8 @@ export interface PressPlan extends StepPlan<'press'> {
   readonly cycle: readonly Operation[];
   readonly good: number;
   readonly spoiled: number;
+  /** Good with a flaw. */
+  readonly seconds: number;
   /** Pieces still to press for this job. */
   readonly left: number;
   /** Of those, the ones that no press holds. */
@@ -123,13 +125,14 @@ export function planPress(input: PressInput): PressPlan {
   const { runs, operations, atOnce, circumferenceMm } = input;
   const shared = { step: 'press' as const };
   const all = piecesOfJob({ pieces: input.jobPieces }, input.named);
-  const { good, spoiled, left: toPress, free, reprints } = jobPieces(all, runs);
+  const { good, seconds: flawed, spoiled, left: toPress, free, reprints } = jobPieces(all, runs);
   const left = toPress.length;
   const running = runs.find(isOn)?.run ?? null;
   const done = {
     ...shared,
     good,
     spoiled,
+    seconds: flawed,
     left,
     free,
     reprints,

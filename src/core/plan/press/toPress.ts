@@ -23,6 +23,10 @@ export interface ToPress {
   readonly seamStep: Message;
   /** Paper folded over the edges of a flat blank. */
   readonly wrapped: boolean;
+  /** The paper stands past rim or foot and is cut there, on the piece. */
+  readonly cutAtEdge: boolean;
+  /** Strips at both ends to pull by. */
+  readonly tails: boolean;
 }
 
 /** The widest of the wall, and how much of it is printed. */
@@ -59,6 +63,8 @@ export function toPress({ wrap, blank, asked }: ToPressInput): ToPress | null {
       wrap.seamMethod === 'lap'
         ? say('press.endTopCutClean', { lapOver: asked.lapOver })
         : wrap.note.instruction,
+    cutAtEdge: pattern?.onBlank != null && !asked.standsOut,
+    tails: (pattern?.tails.length ?? 0) > 0,
     wrapped: isFlat(blank) && edgeWay({ wrap: asked }, blank) === 'wrapped',
   };
 }

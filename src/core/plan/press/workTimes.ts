@@ -103,7 +103,7 @@ export function timesAt({ operations, pressId, ...work }: PressWork, paceOf: Pac
     cycleS: cycleS(cycle),
     loadHandsS: handsS(cycle),
     ...preparing(prepare, pace),
-    coolS: sum(after.map((o) => pace(o).usualS)),
+    coolS: sum(after.filter((o) => o.kind === 'cooling').map((o) => pace(o).usualS)),
     seen: Math.max(0, ...[...prepare, ...press].map((o) => pace(o).seen)),
   };
 }

@@ -8,6 +8,7 @@ import type { Nests } from '../../sheet/nest/request';
 import { sheetOptions, takesPaper, type SheetOption } from '../../sheet/options';
 import { printedOutline } from '../../sheet/parts';
 import type { Paper } from '../../shop/paper';
+import type { Media } from '../../shop/practices';
 import type { MirrorBy, Printer } from '../../shop/printer';
 import { printerOf } from '../../shop/settings';
 import type { Pattern } from '../../wrap/pattern';
@@ -25,6 +26,8 @@ export interface ToArrange {
 export interface ArrangeInput extends Omit<ToArrange, 'pattern'> {
   readonly sheet: Job['sheet'];
   readonly papers: readonly Paper[];
+  /** What is printed on, unless a paper is asked for. */
+  readonly media: Media;
   /** The first is the shop’s usual one. */
   readonly printers: readonly Printer[];
   /** Paper asked for; null for the one that costs least. */
@@ -100,6 +103,12 @@ function bestPanels(
   return tried.reduce<(typeof tried)[number] | null>((a, b) => (a && size(a) <= size(b) ? a : b), null);
 }
 
+/** The papers of a kind; all where there are none of it. */
+function papersOf(papers: readonly Paper[], media: Media): readonly Paper[] {
+  const some = papers.filter((p) => p.media === media);
+  return some.length > 0 ? some : papers;
+}
+
 type Chosen = Pick<Arranged, 'printer' | 'options' | 'paper' | 'panels'>;
 
 /**
@@ -120,7 +129,12 @@ function choose(input: ArrangeInput, own: ToArrange, usual: Printer): Chosen {
     inkPct: input.inkPct ?? USUAL_INK_PCT,
   });
   const onAsked = options.filter((o) => sheet.printerId === null || o.printer.id === usual.id);
-  const fitting = onAsked.filter((o) => !asked || o.paper.id === asked.id);
+  const ofMedia = onAsked.filter((o) => o.paper.media === input.media);
+  const fitting = asked
+    ? onAsked.filter((o) => o.paper.id === asked.id)
+    : ofMedia.length > 0
+      ? ofMedia
+      : onAsked;
   const whole = fitting.find((o) => o.printer.id === usual.id) ?? fitting[0] ?? null;
   // A paper that is only too small is said to be; panels are for what no paper of that printer holds.
   const inPanels = sheet.panels.way === 'panels' || (sheet.panels.way === null && onAsked.length === 0);
@@ -129,7 +143,7 @@ function choose(input: ArrangeInput, own: ToArrange, usual: Printer): Chosen {
   const found = bestPanels(
     input,
     own.pattern,
-    (asked ? [asked] : papers).filter((p) => takesPaper(usual, p)),
+    (asked ? [asked] : papersOf(papers, input.media)).filter((p) => takesPaper(usual, p)),
     usual,
   );
   return {

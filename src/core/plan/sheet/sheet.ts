@@ -178,7 +178,12 @@ function findingsOf(
   rulerText: string,
 ): readonly Finding[] {
   const { panels, options } = arranged;
-  const found: Finding[] = [finding('sheet', 'ruler', 'info', say('sheet.print100FitPage', { rulerText }))];
+  const found: Finding[] = [
+    ...(layout.paper.media === 'copy'
+      ? [finding('sheet', 'copy-paper', 'info', say('methods.copyCost'))]
+      : []),
+    finding('sheet', 'ruler', 'info', say('sheet.print100FitPage', { rulerText })),
+  ];
   const [whole] = options;
   if (panels && whole)
     found.push(

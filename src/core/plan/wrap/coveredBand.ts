@@ -41,11 +41,14 @@ export const findUsable = ({ profile, topMm, footMm, toleranceMm }: UsableInput)
 /** Where paper lies on a shaped wall: the band asked for, else the tallest that lies flat, and the cone closest to it. */
 function shapedCover({ job, hold, measuredShape, shared, usable }: RoundPlanInput): CoveredBand {
   const toleranceMm = CONTACT_MM[hold];
+  // Paper cannot follow a rounded shoulder past the wall.
+  const topMm = Math.max(0, shared.setbacks.topMm);
+  const footMm = Math.max(0, shared.setbacks.footMm);
   const limits: Band = {
-    topMm: Math.min(measuredShape.wall.topMm + shared.setbacks.topMm, measuredShape.wall.footMm - 2),
+    topMm: Math.min(measuredShape.wall.topMm + topMm, measuredShape.wall.footMm - 2),
     footMm: Math.max(
-      Math.min(measuredShape.wall.topMm + shared.setbacks.topMm, measuredShape.wall.footMm - 2) + 1,
-      measuredShape.wall.footMm - shared.setbacks.footMm,
+      Math.min(measuredShape.wall.topMm + topMm, measuredShape.wall.footMm - 2) + 1,
+      measuredShape.wall.footMm - footMm,
     ),
   };
   const flat = usable({ profile: measuredShape.profile, ...limits, toleranceMm });
@@ -76,6 +79,15 @@ const lengthOfBand = (measuredShape: MeasuredRound, slantMm: number, chosen: boo
     ? exact(slantMm)
     : { value: slantMm, parts: scaled(measuredShape.slant, slantMm / measuredShape.slant.value).parts };
 
+/** Circumference at a height; past rim and foot the paper goes on along the same cone. */
+function circumferenceOnCone(m: MeasuredRound, zMm: number): Uncertain {
+  const { topMm, footMm } = m.wall;
+  const edgeMm = Math.min(footMm, Math.max(topMm, zMm));
+  const at = circumferenceAt(m, edgeMm);
+  const slope = (m.foot.value - m.top.value) / Math.max(1e-9, footMm - topMm);
+  return { value: at.value + slope * (zMm - edgeMm), parts: at.parts };
+}
+
 /** A straight or tapering wall less its setbacks. */
 function plainCover({ measuredShape, shared }: RoundPlanInput, asRectangle: boolean): CoveredBand {
   const { topMm, footMm } = shared.setbacks;
@@ -92,8 +104,8 @@ function plainCover({ measuredShape, shared }: RoundPlanInput, asRectangle: bool
     const circumference = middleCircumference(measuredShape);
     return { band, top: circumference, foot: circumference, slant, warp: null, opensMm: 0 };
   }
-  const top = circumferenceAt(measuredShape, band.topMm);
-  const foot = circumferenceAt(measuredShape, band.footMm);
+  const top = circumferenceOnCone(measuredShape, band.topMm);
+  const foot = circumferenceOnCone(measuredShape, band.footMm);
   if (!asRectangle) return { band, top, foot, slant, warp: null, opensMm: 0 };
   // Straight paper closes on the widest circumference it covers, wherever that is: at an edge of a cone, in the middle of a belly.
   const { widest, narrowest } = circumferenceRange(measuredShape, band);

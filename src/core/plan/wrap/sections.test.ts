@@ -305,3 +305,53 @@ describe('heat', () => {
     expect(touch(1)).toBeGreaterThan(1.9 * touch(0.5));
   });
 });
+
+describe('the edge of the paper at rim and foot', () => {
+  const wrapOf = (over: Partial<Job['wrap']>, practices: Job['practices'] = {}) =>
+    plan({ ...JOB, wrap: { ...JOB.wrap, ...over }, practices }, shop);
+
+  test('just inside, at the edge, or past it: the wall less or plus what the shop says', () => {
+    const wallMm = plan(JOB, shop).measure.measuredShape;
+    if (wallMm?.kind !== 'round') throw new Error('not round');
+    const heightMm = (edge: 'inside' | 'exact' | 'past') =>
+      (wrapOf({}, { paperEdge: edge }).wrap.round?.height.value ?? 0) - wallMm.slant.value;
+    const { setbackMm, pastMm } = shop.settings.defaults;
+    expect(heightMm('inside')).toBeCloseTo(-2 * setbackMm, 6);
+    expect(heightMm('exact')).toBeCloseTo(0, 6);
+    expect(heightMm('past')).toBeCloseTo(2 * pastMm, 6);
+  });
+
+  test('past the edge it is cut on the piece, a step more; left standing out, that is warned of instead', () => {
+    const kinds = (p: Plan) => p.heat.operations.map((o) => o.kind);
+    const past = wrapOf({ topSetbackMm: -4, footSetbackMm: -2 });
+    expect(kinds(past)).toContain('cut-at-edge');
+    expect(says(past, 'wrap.past')).toBe(
+      '4 mm | 4 mm past the rim, 2 mm past the foot, cut off on the piece',
+    );
+    const out = wrapOf({ topSetbackMm: -4, footSetbackMm: -2, standsOut: true });
+    expect(kinds(out)).not.toContain('cut-at-edge');
+    expect(findingIds(out)).toContain('wrap.stands-out');
+    expect(kinds(plan(JOB, shop))).not.toContain('cut-at-edge');
+  });
+
+  test('on a taper the paper goes on along the same cone', () => {
+    const job = find(jobs, 'night-walk-tumblers');
+    const at = (topSetbackMm: number) =>
+      plan({ ...job, wrap: { ...job.wrap, form: 'cone', topSetbackMm, footSetbackMm: 0, band: null } }, shop)
+        .wrap;
+    const [on, past] = [at(0), at(-6)];
+    if (!on.round || !past.round || on.warp) throw new Error('not a cone');
+    // Arcs of one cone grow by the same for every millimetre down the paper.
+    const perMm = (on.round.topArc.value - on.round.footArc.value) / on.round.height.value;
+    expect(past.round.topArc.value).toBeCloseTo(on.round.topArc.value + 6 * perMm, 2);
+    expect(past.round.sector?.angleRad).toBeCloseTo(on.round.sector?.angleRad ?? 0, 3);
+  });
+
+  test('tails: so much more paper at both ends, a step to pull by them; none past a handle', () => {
+    const tailed = wrapOf({ tailMm: 20 });
+    expect(says(tailed, 'wrap.tail')).toMatch(/^20 mm .*40 mm more paper/);
+    expect(tailed.heat.operations.map((o) => o.kind)).toContain('pull-tails');
+    const mug = find(jobs, 'constellation-mugs');
+    expect(findingIds(plan({ ...mug, wrap: { ...mug.wrap, tailMm: 20 } }, shop))).toContain('wrap.tail');
+  });
+});

@@ -3,6 +3,7 @@ import type { Job } from '../../job/job';
 import type { AxisScale } from '../../calibration/calibration';
 import type { Band } from '../../shapes/band';
 import { isFlat, isRound, type Blank } from '../../shop/blank';
+import type { PaperEdge } from '../../shop/practices';
 import type { Settings } from '../../shop/settings';
 import { say } from '../../message/message';
 import { wrapStart, type WrapStart } from '../../wrap/startingMethod';
@@ -12,11 +13,17 @@ import type { UsableInput } from './wrapPlan';
 import { planFlatWrap } from './wrapFlat';
 import { planRoundWrap } from './wrapRound';
 
+/** From rim and foot to the edge of the paper, mm: less than none where it stands past them. */
+export const usualSetbackMm = (
+  edge: PaperEdge,
+  { setbackMm, pastMm }: Pick<Settings['defaults'], 'setbackMm' | 'pastMm'>,
+): number => (edge === 'inside' ? setbackMm : edge === 'exact' ? 0 : -pastMm);
+
 /** What kind of wrap a job is, as far as blank and readings say. */
-function startOf({ asked, defaults, blank, measure, pictureAspect }: WrapInput): WrapStart {
+function startOf({ asked, defaults, paperEdge, blank, measure, pictureAspect }: WrapInput): WrapStart {
   const { measuredShape } = measure;
   if (!blank || measuredShape?.kind !== 'round') return { kind: 'round', pictureMm: null };
-  const setback = defaults.setbackMm;
+  const setback = usualSetbackMm(paperEdge, defaults);
   const tallMm =
     measuredShape.slant.value - (asked.topSetbackMm ?? setback) - (asked.footSetbackMm ?? setback);
   return wrapStart(pictureAspect, blank, measure.circumference?.value ?? 0, Math.max(0, tallMm));
@@ -26,6 +33,8 @@ export interface WrapInput {
   /** What the job says of its wrap. */
   readonly asked: Job['wrap'];
   readonly defaults: Settings['defaults'];
+  /** Where the paper ends at rim and foot, unless the job says how far. */
+  readonly paperEdge: PaperEdge;
   readonly blank: Blank | null;
   readonly measure: MeasurePlan;
   /** Width over height of the job’s only picture; null where there are more, none, or it is set otherwise. */
@@ -42,6 +51,7 @@ export function planWrap(input: WrapInput, usable: (i: UsableInput) => Band): Wr
   const job: WrapJob = { wrap: asked };
   const { measuredShape } = measure;
   const start = startOf(input);
+  const setbackMm = usualSetbackMm(input.paperEdge, defaults);
   const seamMethod = job.wrap.seamMethod ?? defaults.seamMethods[start.kind];
   const handled = blank !== null && isRound(blank) && blank.shape.handle !== null;
   const notes = blank ? seamMethodNotes(handled) : SEAM_METHOD_NOTES;
@@ -52,8 +62,8 @@ export function planWrap(input: WrapInput, usable: (i: UsableInput) => Band): Wr
     notes,
     note: notes[seamMethod],
     setbacks: {
-      topMm: job.wrap.topSetbackMm ?? defaults.setbackMm,
-      footMm: job.wrap.footSetbackMm ?? defaults.setbackMm,
+      topMm: job.wrap.topSetbackMm ?? setbackMm,
+      footMm: job.wrap.footSetbackMm ?? setbackMm,
     },
     bleedMm: job.wrap.bleedMm ?? (blank && isFlat(blank) ? defaults.flatBleedMm : defaults.bleedMm),
     safeMm: job.wrap.safeMm ?? defaults.safeMm,

@@ -8,12 +8,19 @@ import { say, type Message, inSentence } from '../../message/message';
 import { degrees, fineMm, mm, ratio, word, decimal } from '../../message/quantity';
 import { WRAP_KIND_WORDS, pictureMargin } from '../../wrap/startingMethod';
 import { bothMargins95, marginError } from '../../wrap/error';
+import type { Past } from '../../wrap/roundPattern';
 import { sizeRoundWrap, type Wrap } from '../../wrap/roundWrap';
 import { coveredBandOf, type CoveredBand } from './coveredBand';
 import { type RoundPlanInput } from './wrapPlan';
 import { finding } from '../stepPlan';
 import { circumferenceRange, type MeasuredRound } from '../measure/measuredShape';
 import type { PaperFit, WrapPlan } from './wrapPlan';
+
+const NOT_PAST: Past = { rimMm: 0, footMm: 0 };
+const pastOf = ({ topMm, footMm }: WrapPlan['setbacks']): Past => ({
+  rimMm: Math.max(0, -topMm),
+  footMm: Math.max(0, -footMm),
+});
 
 const ASKS: Readonly<Record<SeamMethod, Message>> = {
   under: say('wrap.endsStayApart'),
@@ -113,6 +120,41 @@ function sectorFigures(w: Wrap, measuredShape: MeasuredRound): Figure[] {
       arithmetic: [say('wrap.r1Cos', { bow: mm(bow) })],
       inputs: ['wrap.radius'],
     }),
+  ];
+}
+
+/** What stands past the blank, and what is left white to pull by. */
+function edgeFigures({ job, shared }: RoundPlanInput, { warp }: CoveredBand): Figure[] {
+  const { rimMm, footMm } = warp ? NOT_PAST : pastOf(shared.setbacks);
+  const { tailMm, standsOut } = job.wrap;
+  return [
+    ...(rimMm > 0 || footMm > 0
+      ? [
+          figure({
+            id: 'wrap.past',
+            label: say('wrap.pastEdge'),
+            quantity: mm(Math.max(rimMm, footMm)),
+            origin: 'calculated' as const,
+            working: say('wrap.pastWorking', {
+              rim: mm(rimMm),
+              foot: mm(footMm),
+              way: standsOut ? 'stands' : 'cut',
+            }),
+            inputs: ['wrap.height'],
+          }),
+        ]
+      : []),
+    ...(tailMm !== null
+      ? [
+          figure({
+            id: 'wrap.tail',
+            label: say('wrap.tail'),
+            quantity: mm(tailMm),
+            origin: 'measured' as const,
+            working: say('wrap.tailWorking', { both: mm(2 * tailMm) }),
+          }),
+        ]
+      : []),
   ];
 }
 
@@ -271,6 +313,7 @@ function figuresOf(input: RoundPlanInput, w: Wrap, cover: CoveredBand): Figure[]
       inputs: cover.warp ? ['wrap.band'] : ['measure.wall'],
       ...uncertaintyOf(w.height),
     }),
+    ...edgeFigures(input, cover),
     ...lieFigures(cover.warp),
     ...sectorFigures(w, input.measuredShape),
     ...seamFigures(input, w),
@@ -314,7 +357,7 @@ function lieFindings(warp: PaperFit | null, measuredShape: MeasuredRound): Findi
 }
 
 function findingsOf(input: RoundPlanInput, w: Wrap, cover: CoveredBand): Finding[] {
-  const { shared, measuredShape } = input;
+  const { job, shared, measuredShape } = input;
   const found: Finding[] = [...lieFindings(cover.warp, measuredShape)];
   const add = (id: string, level: Finding['level'], text: Finding['text']) =>
     found.push(finding('wrap', id, level, text));
@@ -326,6 +369,11 @@ function findingsOf(input: RoundPlanInput, w: Wrap, cover: CoveredBand): Finding
       'blocker',
       say('wrap.wrapLeftSizeMake', { amount: inSentence(shared.note.amount ?? say('wrap.nothingAmount')) }),
     );
+  if (!cover.warp && job.wrap.standsOut && Math.min(shared.setbacks.topMm, shared.setbacks.footMm) < 0)
+    add('stands-out', 'warning', say('wrap.standsOutCost'));
+  if (cover.warp && Math.min(shared.setbacks.topMm, shared.setbacks.footMm) < 0)
+    add('past-shaped', 'info', say('wrap.pastShaped'));
+  if (measuredShape.handle && job.wrap.tailMm !== null) add('tail', 'blocker', say('wrap.tailHandle'));
   if (measuredShape.handle && shared.seamMethod === 'lap')
     add('lap', 'blocker', say('wrap.endsCannotOverlapHandle'));
   if (cover.opensMm > 1)
@@ -375,6 +423,8 @@ export function planRoundWrap(input: RoundPlanInput): WrapPlan {
     },
     safeMm: shared.safeMm,
     grip: wrap.grip,
+    tailMm: wrap.tailMm ?? 0,
+    past: cover.warp ? NOT_PAST : pastOf(shared.setbacks),
     ownMarks: wrap.marks,
   });
   const sized = { ...w, height: cover.slant };

@@ -9,6 +9,7 @@ import { FAMILIES, FINISHES, MATERIALS } from '@/core/shop/blank';
 import { fieldsOf, inWords } from '@/ui/form';
 import { FormField, inputClass } from '@/ui/FormField';
 import { useUnits } from '@/ui/units';
+import { useShop } from '../../shell/shopContext';
 import type { AboutIn } from './about';
 
 const { Text, Choice } = fieldsOf<AboutIn>();
@@ -23,6 +24,7 @@ const row = 'grid grid-cols-2 items-start gap-3 sm:grid-cols-4';
 export function AboutFields() {
   const t = useWords();
   const units = useUnits();
+  const { currency } = useShop().shop.settings;
   const { register, formState } = useFormContext<AboutIn>();
   return (
     <>
@@ -49,6 +51,8 @@ export function AboutFields() {
         </label>
       </div>
       <div className="grid items-start gap-3 sm:grid-cols-2">
+        <Text name="supplier" label={t('common.supplier')} />
+        <Text name="costCents" label={t('blank.priceEach', { currency })} inputMode="decimal" />
         <Text name="takeOff" label={t('blank.partsTakeOff')} hint={t('blank.oneLine')} rows={2} />
         <Text name="finishing" label={t('blank.finishingSteps')} hint={t('blank.oneLine')} rows={2} />
         <Text name="needs" label={t('blank.partsNeeds')} hint={t('blank.oneLine')} rows={2} />

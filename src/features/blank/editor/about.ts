@@ -1,4 +1,4 @@
-import { issueText } from '@/core/basics/rule';
+import { issueText, rule } from '@/core/basics/rule';
 import { say } from '@/core/message/message';
 import * as z from 'zod/mini';
 import { blankSchema, FAMILIES, FINISHES, MATERIALS, STOCKS, WALLS, type Blank } from '@/core/shop/blank';
@@ -25,6 +25,7 @@ export const aboutSchema = (unit: LengthUnit, shown: ShownLengths) =>
     cautions: linesText,
     needs: linesText,
     costCents: optionalMoneyText,
+    supplier: z.string().check(z.maxLength(80, rule('fields.keepUnder80Letters'))),
   });
 export type AboutIn = z.input<ReturnType<typeof aboutSchema>>;
 export type AboutOut = z.output<ReturnType<typeof aboutSchema>>;
@@ -51,6 +52,7 @@ export function aboutOf(blank: Blank | null, start: Start, shown: ShownLengths):
       cautions: '',
       needs: '',
       costCents: '',
+      supplier: '',
     };
   return {
     name: blank.name,
@@ -65,6 +67,7 @@ export function aboutOf(blank: Blank | null, start: Start, shown: ShownLengths):
     cautions: blank.cautions.join('\n'),
     needs: blank.needs.join('\n'),
     costCents: blank.costCents === null ? '' : (blank.costCents / 100).toFixed(2),
+    supplier: blank.supplier,
   };
 }
 
@@ -85,6 +88,7 @@ export function blankFrom(about: AboutOut, shape: Blank['shape'], id: string): R
     finish: about.finishing,
     needs: about.needs.slice(0, 8),
     costCents: about.costCents,
+    supplier: about.supplier.trim(),
   });
   const issue = made.error?.issues[0];
   return made.success
