@@ -198,7 +198,7 @@ export function pastWork(now: number): { log: LogEntry[]; recipes: Recipe[]; run
       pressId: 'tumbler-press-a',
       settings: PROVEN_590,
       load: null,
-      pressureAt: null,
+      pressureAt: 3.5,
       keptAt: now - 41 * DAY_MS + 3_700_000,
     },
   ];

@@ -21,7 +21,7 @@ export const STARTER_PRESSES: readonly Press[] = [
     ],
     timer: 'own-from-closing',
     restingC: null,
-    pressureScale: 'none',
+    pressureScale: 'turns',
     power: USUAL_POWER,
     checks: [],
     timings: [],

@@ -6,6 +6,7 @@ import { operation, type Operation } from '../shop/operation';
 const USUAL_S = {
   load: 15,
   turn: 12,
+  settle: 30,
   turnOver: 45,
   coolDown: 40,
   close: 6,
@@ -93,7 +94,17 @@ function passOperations(
     timed: true,
     needs: { ...needs, temperatureC: s.platenC },
   });
+  // Turned over at once, the first face would shift on its paper.
+  const settle = operation({
+    ...at,
+    id: `settle-${pass}`,
+    kind: 'settle',
+    resource: 'waiting',
+    plannedS: USUAL_S.settle,
+    needs: { ...needs, pass: index },
+  });
   return [
+    ...(index > 0 && flips ? [settle] : []),
     ...(index > 0 ? [turn] : []),
     ...(index > 0 && s.coolDownC !== null ? [coolDown] : []),
     close,

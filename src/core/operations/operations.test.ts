@@ -187,7 +187,7 @@ test('a load of eight is one closing: eight blanks and prints, and more hands th
 test('one face then the other: closed twice, turned over between, each closing saying its face', () => {
   const faces = pressCycle({ ...BASE, passes: 1, coolDownC: null }, PRESS, { ...ONE_PIECE, closings: 2 });
   expect(faces.map((o) => o.kind)).toEqual(
-    'load close press turn-over close press peel set-down cooling'.split(' '),
+    'load close press settle turn-over close press peel set-down cooling'.split(' '),
   );
   expect(faces.filter((o) => o.kind === 'press').map((o) => o.needs.face)).toEqual(['front', 'back']);
 });

@@ -1,5 +1,5 @@
 import { say, type Message } from '../message/message';
-import { decimal, seconds } from '../message/quantity';
+import { seconds } from '../message/quantity';
 import {
   CLEANING,
   FIRST_PIECE,
@@ -43,7 +43,7 @@ const practice = <K extends keyof Practices>(
 
 const rimCost = (way: (typeof RIM_TAPING)[number]) => {
   const { handsS, strips } = rimTaping(way);
-  return { hands: seconds(handsS), strips: decimal(strips, 1) };
+  return { hands: seconds(handsS), strips };
 };
 
 /** Every way of working on which shops differ, each with what it costs. */

@@ -185,6 +185,11 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
     caution: say('press.blankPressHeatGloves'),
     note: say('press.noteNothingOut'),
   }),
+  settle: (o) => ({
+    title: say('press.settle', { wait: seconds(o.plannedS) }),
+    done: say('press.settled'),
+    meanwhile: say('press.settleWhy'),
+  }),
   'turn-over': (_, c) => ({
     title:
       c.waste.wasteSheets === 0

@@ -39,7 +39,8 @@ export function laneOf({ run, state }: RunWithState, nowMs: number, pace: PaceOf
     return { ...at, need: isHot(state) ? 'hot' : 'hands', dueS: -clock.elapsedS };
   const leftS = stepLeftS(run, step, clock, pace);
   if (leftS > 0) return { ...at, need: 'nothing yet', dueS: leftS };
-  return { ...at, need: step.timed ? 'time up' : 'display', dueS: leftS };
+  const over = step.timed ? 'time up' : step.kind === 'settle' ? 'hot' : 'display';
+  return { ...at, need: over, dueS: leftS };
 }
 
 /** Presses in the order in which hands are needed; among equals the one that has waited longest, or is due first. */

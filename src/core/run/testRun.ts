@@ -36,7 +36,7 @@ export const PRESS: WrapPress = {
   checks: [],
   timings: [],
 };
-const SETTINGS: HeatSettings = {
+export const SETTINGS: HeatSettings = {
   platenC: 188,
   dwellS: 65,
   laterDwellS: null,

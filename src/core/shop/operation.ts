@@ -39,6 +39,7 @@ const OPERATION_KINDS = [
   // At the press.
   'load',
   'turn',
+  'settle',
   'turn-over',
   'cool-down',
   'close',

@@ -13,6 +13,7 @@ import { changeJob } from '@/data/jobs';
 import { notifyProblem } from '@/ui/notify';
 import { useShopWithRuns } from '../shell/shopContext';
 import { blanksText } from './Hands';
+import { SoakRows } from './PeelRows';
 import { PressButton } from './PressButton';
 import { CheckList } from './Ready';
 import { tap } from './tap';
@@ -54,6 +55,7 @@ export function Ended({ job, made, last, onMore }: Props) {
         <p className="mt-1 text-name text-mist">
           {job.name}
           {press.spoiled > 0 && t('press.spoiled2', { spoiled: press.spoiled })}
+          {press.seconds > 0 && t('press.secondsToo', { seconds: press.seconds })}
           {press.blanksLeft !== null && t('press.blanks', { blanksText: blanksText(press.blanksLeft, left) })}
         </p>
         <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
@@ -67,6 +69,14 @@ export function Ended({ job, made, last, onMore }: Props) {
                   practicesOf(shop.settings.practices, job.practices).pressOff,
                 )}
               />
+            </section>
+          )}
+          {press.runs.some((r) => r.state.soaking.length > 0) && (
+            <section>
+              <h2 className="font-name text-head font-semibold">{t('press.soaking')}</h2>
+              <ul className="mt-2 text-lead">
+                <SoakRows runs={press.runs} />
+              </ul>
             </section>
           )}
           {reprints.length > 0 && (

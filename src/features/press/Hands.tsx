@@ -7,11 +7,13 @@ import type { PaceOf } from '@/core/run/pace';
 import type { RunWithState } from '@/core/run/pieces';
 import { listOf } from '@/core/run/chain';
 import { coolingLoads, goodOf, touchSafeAfterS } from '@/core/run/run';
+import { wrappedLoads } from '@/core/run/peelClock';
 import { tapingFor } from '@/core/run/taping';
 import { piecesText, whyLabel } from '@/core/plan/press/runWords';
 import { clockText } from '@/core/units/format';
 import { useWords } from '@/ui/words';
 import { wordsOf } from './laneWords';
+import { PeelRows, SoakRows } from './PeelRows';
 import { PressButton } from './PressButton';
 import { countBetween } from './tap';
 import type { JobOn } from './useRuns';
@@ -42,6 +44,7 @@ export const HandTasks = memo(function Hands(props: Props) {
     >
       <Tasks {...props} />
       <Between {...props} />
+      <PeelList {...props} />
       <CoolingList {...props} />
       <Reprints {...props} />
     </aside>
@@ -65,18 +68,12 @@ function Tasks({ lanes, pace, jobs, numberOf }: Props) {
   );
 }
 
-/** Pieces set down and cool by now that nobody has counted as packed, and how many are ready to be unwrapped first. */
-function coldPieces(
-  { run, state }: Lane,
-  nowMs: number,
-): { readonly cold: number; readonly wrapped: number } {
+/** Pieces set down and cool by now that nobody has counted as packed. */
+function coldPieces({ run, state }: Lane, nowMs: number): number {
   const safeMs = touchSafeAfterS(run) * 1000;
   const loads = listOf(state.loads).filter((l) => nowMs - l.endedAt >= safeMs);
   const cold = loads.reduce((n, l) => n + l.pieces.length - l.spoiled.length, 0);
-  return {
-    cold: Math.max(0, Math.min(cold, goodOf(state).length) - state.between.packed),
-    wrapped: run.settings.peel === 'cold' ? Math.max(0, cold - state.between.unwrapped) : 0,
-  };
+  return Math.max(0, Math.min(cold, goodOf(state).length) - state.between.packed);
 }
 
 function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
@@ -86,7 +83,7 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
       {lanes.flatMap((lane) => {
         const n = numberOf(lane);
         const taping = tapingFor(lane, lanes, pace, jobs.get(lane.run.jobId)?.toCome ?? 0);
-        const { cold, wrapped } = coldPieces(lane, nowMs);
+        const cold = coldPieces(lane, nowMs);
         const ready = taping.ready ?? 0;
         const enough = ready >= taping.want;
         return [
@@ -106,14 +103,6 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
               onLess={open && ready > 0 ? () => void countBetween(lane.run.id, 'taped', -1) : undefined}
             />
           ) : null,
-          wrapped > 0 ? (
-            <Row
-              key={`unwrap ${lane.run.id}`}
-              label={t('press.unwrapColdOnes', { n })}
-              value={String(wrapped)}
-              onAdd={open ? () => void countBetween(lane.run.id, 'unwrapped', wrapped) : undefined}
-            />
-          ) : null,
           cold > 0 ? (
             <Row
               key={`box ${lane.run.id}`}
@@ -124,6 +113,22 @@ function Between({ lanes, pace, jobs, numberOf, nowMs, open }: Props) {
           ) : null,
         ];
       })}
+    </List>
+  );
+}
+
+/** What may be peeled, and what soaks. */
+function PeelList({ lanes, all, numberOf, nowMs, open }: Props) {
+  const t = useWords();
+  if (
+    !lanes.some((l) => wrappedLoads(l.run, l.state, nowMs).length > 0) &&
+    !all.some((r) => r.state.soaking.length > 0)
+  )
+    return null;
+  return (
+    <List title={t('press.peelClock')}>
+      <PeelRows lanes={lanes} nowMs={nowMs} open={open} numberOf={numberOf} />
+      <SoakRows runs={all} />
     </List>
   );
 }

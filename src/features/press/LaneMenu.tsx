@@ -41,6 +41,11 @@ export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
               {t('press.openedEarly')}
             </Radix.Item>
           )}
+          {step.kind === 'load' && (
+            <Radix.Item className={ITEM} onSelect={() => void tap(lane, 'retaped')}>
+              {t('press.tapeAgain')}
+            </Radix.Item>
+          )}
           <Radix.Item className={ITEM} onSelect={() => void tap(lane, 'undo')}>
             {t('press.undoLastStep')}
           </Radix.Item>

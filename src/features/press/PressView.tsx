@@ -6,6 +6,7 @@ import { useMemo } from 'react';
 import type { Operation, Resource } from '@/core/shop/operation';
 import { plannedS } from '@/core/shop/operation';
 import { operationWords } from '@/core/operations/words';
+import { heatUp } from '@/core/plan/press/heatUp';
 import { contextOfPlan } from '@/core/plan/press/operationWords';
 import { piecesText, whyLabel } from '@/core/plan/press/runWords';
 import { paceFrom, timedSteps, type PaceOf } from '@/core/run/pace';
@@ -81,6 +82,7 @@ export function PressView() {
         <p className="mt-6 text-lead">{t('press.setHeatFirstSteps')}</p>
       ) : (
         <>
+          <HeatUpList />
           <h2 className="mt-6 font-name text-name font-semibold">
             {t('press.oneAtonceOne', { atOnce, which: atOnce > 1 ? 'oneLoad' : 'other' })}
           </h2>
@@ -114,6 +116,27 @@ export function PressView() {
         </>
       )}
     </div>
+  );
+}
+
+/** What is done to the cold press before the first piece. */
+function HeatUpList() {
+  const t = useWords();
+  const { plan } = useJob();
+  const { shop } = useShopWithRuns();
+  const made = heatUp(plan, shop.runs);
+  if (!made) return null;
+  return (
+    <>
+      <h2 className="mt-6 font-name text-name font-semibold">{t('press.heatUpFirst')}</h2>
+      <ol className="mt-2 grid max-w-3xl list-decimal gap-1 pl-6">
+        {made.steps.map((s) => (
+          <li key={s.id} className={`text-lead ${s.id === 'last-set' ? 'font-semibold text-act-deep' : ''}`}>
+            {t(s.text)}
+          </li>
+        ))}
+      </ol>
+    </>
   );
 }
 

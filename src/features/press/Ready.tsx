@@ -6,7 +6,9 @@ import { Link } from '@/ui/Link';
 import { useEffect, useRef, useState } from 'react';
 import { USUAL_WASTE } from '@/core/operations/prepare';
 import { startCheck, type CheckItem } from '@/core/operations/startCheck';
-import { wholeOf } from '@/core/units/number';
+import { decimalOf, wholeOf } from '@/core/units/number';
+import { heatUp, rememberedPressure } from '@/core/plan/press/heatUp';
+import { isChamber, pressureAtSchema } from '@/core/shop/press';
 import { newRun } from '@/core/plan/press/newRun';
 import type { Plan } from '@/core/plan/planShape';
 import { contextOfPlan } from '@/core/plan/press/operationWords';
@@ -64,6 +66,23 @@ function blanksTyped(text: string): number | null | undefined {
   return n !== null && n <= 100_000 ? n : undefined;
 }
 
+/** What the press shows of its pressure, as typed: nothing is null, undefined is not such a number. */
+function pressureOf(text: string): number | null | undefined {
+  if (text.trim() === '') return null;
+  const n = decimalOf(text.trim());
+  return n !== null && pressureAtSchema.safeParse(n).success ? n : undefined;
+}
+
+/** What the press showed the last time this blank was pressed on it, as it is typed; '' where nobody noted it. */
+function usePressure(made: Plan): string {
+  const { shop } = useShopWithRuns();
+  const { press, chosen } = made.heat;
+  const blank = made.blank.blank;
+  const at =
+    blank && press && rememberedPressure(blank.id, press.id, chosen?.proven?.recipe ?? null, shop.runs);
+  return at === null ? '' : String(at);
+}
+
 /** Before the first piece of a run. */
 export function Ready({ job, made }: { job: Job; made: Plan }) {
   const t = useWords();
@@ -71,6 +90,9 @@ export function Ready({ job, made }: { job: Job; made: Plan }) {
   const { shop } = useShopWithRuns();
   const [blanks, setBlanks] = useState('');
   const [beginning, setBeginning] = useState(false);
+  const remembered = usePressure(made);
+  const [typedPressure, setPressureTyped] = useState<string | null>(null);
+  const pressureTyped = typedPressure ?? remembered;
   const runs = shop.runs.map(withState).filter(isOn);
   const there = runs.find((r) => r.run.press.id === heat.press?.id && r.run.jobId !== job.id) ?? null;
   // The time is the model's, a moment after the screen: nothing is begun with another.
@@ -82,9 +104,17 @@ export function Ready({ job, made }: { job: Job; made: Plan }) {
     wakeSound();
     if (waiting || there) return;
     if (typed === undefined) return notifyWrong(t('press.blanksHereTypeWhole'));
+    const pressureAt = pressureOf(pressureTyped);
+    if (pressureAt === undefined) return notifyWrong(t('press.pressureNotNumber'));
     setBeginning(true);
     const dose = await doseAsked();
-    const run = newRun(job, made, { id: newId('run'), startedAt: shopNow(), blanks: typed, dose });
+    const run = newRun(job, made, {
+      id: newId('run'),
+      startedAt: shopNow(),
+      blanks: typed,
+      dose,
+      pressureAt,
+    });
     const r = run ? await startRun(run) : null;
     if (r && !r.ok) notifyProblem(r.problem);
     setBeginning(false);
@@ -99,7 +129,10 @@ export function Ready({ job, made }: { job: Job; made: Plan }) {
         </p>
         <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_24rem]">
           <section>
-            <h2 className="font-name text-head font-semibold">{t('press.first')}</h2>
+            <h2 className="font-name text-head font-semibold">{t('press.heatUpFirst')}</h2>
+            <HeatUpSteps made={made} />
+            <PressureField press={heat.press} text={pressureTyped} onText={setPressureTyped} />
+            <h2 className="mt-6 font-name text-head font-semibold">{t('press.thenPrepare')}</h2>
             <PreList made={made} />
             <label className="mt-4 flex flex-wrap items-center gap-3 font-label text-name font-semibold">
               {t('press.blanksHere')}
@@ -179,6 +212,48 @@ function Busy({ of }: { of: ReturnType<typeof withState> }) {
   );
 }
 
+/** What is done to the cold press, in its order; the first load is prepared meanwhile. */
+function HeatUpSteps({ made }: { made: Plan }) {
+  const t = useWords();
+  const { shop } = useShopWithRuns();
+  const plan = heatUp(made, shop.runs);
+  return (
+    <ol className="mt-2 grid gap-1.5">
+      {plan?.steps.map((step, i) => (
+        <li key={step.id} className="flex gap-3 text-name leading-snug">
+          <span className="w-7 shrink-0 text-right font-name font-semibold text-strata-5">{i + 1}</span>
+          <span className={step.id === 'last-set' ? 'font-semibold text-strata-6' : ''}>{t(step.text)}</span>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+interface PressureProps {
+  readonly press: Plan['heat']['press'];
+  readonly text: string;
+  readonly onText: (text: string) => void;
+}
+
+/** What the press shows of its pressure, noted with the run; nothing on a press without a scale. */
+function PressureField({ press, text, onText }: PressureProps) {
+  const t = useWords();
+  if (!press || isChamber(press) || press.pressureScale === 'none') return null;
+  return (
+    <label className="mt-4 flex flex-wrap items-center gap-3 font-label text-name font-semibold">
+      {t('press.pressureShown', { scale: press.pressureScale })}
+      <input
+        inputMode="decimal"
+        value={text}
+        onChange={(e) => onText(e.target.value)}
+        aria-invalid={pressureOf(text) === undefined}
+        placeholder={t('press.notRead')}
+        className="min-h-16 w-44 border-2 border-mist bg-strata-1 px-4 text-pale placeholder:text-mist"
+      />
+    </label>
+  );
+}
+
 /** Shown whole the first time with a press and a material, one line after that. */
 function StartCheck({ made, others }: { made: Plan; others: number }) {
   const t = useWords();
@@ -241,13 +316,10 @@ const StepText = ({ words }: { words: OperationWords }) => (
   </>
 );
 
-/** What every piece takes before it goes in, and the set-up; how the pressure is set stands in the start check. */
+/** What every piece takes before it goes in. */
 function PreList({ made }: { made: Plan }) {
   const context = contextOfPlan(made);
-  const steps = [
-    ...ofStage(made.heat.operations, 'prepare'),
-    ...ofStage(made.heat.operations, 'set-up').filter((o) => o.kind !== 'set-pressure'),
-  ];
+  const steps = ofStage(made.heat.operations, 'prepare');
   return (
     <ol className="mt-2 grid gap-1.5">
       {steps.map((step, i) => (

@@ -7,6 +7,7 @@ import { celsius } from '@/core/message/quantity';
 import { useWords } from '@/ui/words';
 import { Barrel } from '../heat/Barrel';
 import { wordsOf } from './laneWords';
+import { PeelRows, SoakRows } from './PeelRows';
 
 interface Props {
   readonly lane: Lane;
@@ -72,7 +73,13 @@ export function RunAside({ lane, made, nowMs }: Props) {
           value={last ? `${hot} · ${clockText(Math.ceil(last.waitS))}` : t('common.none')}
         />
         <Row label={t('common.good22')} value={String(state.good)} />
+        {state.seconds > 0 && <Row label={t('common.seconds')} value={String(state.seconds)} />}
+        {state.retaped > 0 && <Row label={t('press.retaped')} value={String(state.retaped)} />}
       </dl>
+      <ul className="font-label text-lead">
+        <PeelRows lanes={[lane]} nowMs={nowMs} open />
+        <SoakRows runs={[lane]} />
+      </ul>
     </aside>
   );
 }

@@ -5,6 +5,7 @@ import { useMemo, useState, type CSSProperties } from 'react';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/planShape';
 import type { Operation } from '@/core/shop/operation';
+import { loadCheck } from '@/core/operations/loadCheck';
 import type { OperationWords } from '@/core/operations/words';
 import { laneOf, type Lane } from '@/core/run/board';
 import { cycleOf } from '@/core/run/run';
@@ -113,12 +114,28 @@ export function RunBoard({ job, made, of }: Props) {
         <StepList steps={steps} at={of.state.stepIndex} />
         <div className="order-first grid content-center gap-3 md:order-none">
           <Digits lane={lane} />
+          {lane.step.kind === 'load' && <LoadCheck run={of.run} />}
           <DisplayTaps run={of.run} state={of.state} />
         </div>
         <RunAside lane={lane} made={made} nowMs={now} />
       </div>
       <Foot lane={lane} name={of.run.press.name} jobId={job.id} open={open} onNext={next} />
     </main>
+  );
+}
+
+/** What to look at on the piece before it goes in. */
+function LoadCheck({ run }: { run: Run }) {
+  const t = useWords();
+  return (
+    <section className="mx-auto max-w-2xl border-l-8 border-strata-4 pl-4">
+      <h2 className="font-name text-name font-semibold">{t('press.checkTitle')}</h2>
+      <ul className="mt-1 grid gap-x-6 text-lead leading-snug sm:grid-cols-2">
+        {loadCheck(run.blank, run.operations).map((m) => (
+          <li key={m.id}>{t(m)}</li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
@@ -151,6 +168,11 @@ function Foot({ lane, name, jobId, open, onNext }: FootProps) {
       {early && (
         <PressButton disabled={!open} onClick={() => void tap(lane, 'done')}>
           {t('press.openedEarly')}
+        </PressButton>
+      )}
+      {lane.step.kind === 'load' && (
+        <PressButton disabled={!open} onClick={() => void tap(lane, 'retaped')}>
+          {t('press.tapeAgain')}
         </PressButton>
       )}
       <PressButton disabled={!open} onClick={() => setSpoiling(true)}>

@@ -1,5 +1,7 @@
 'use client';
 
+import { say, type Message } from '@/core/message/message';
+import { Segments } from '@/ui/Segments';
 import { useWords } from '@/ui/words';
 import { useState } from 'react';
 import type { RunWithState } from '@/core/run/pieces';
@@ -33,14 +35,36 @@ const ORDER: readonly SpoiledWhy[] = [
   'not-said',
 ];
 
-/** Which piece, where several are in hand, and why: one tap each, and it is on the reprint list. */
+type Became = 'lost' | 'second' | 'soaking';
+const OUTCOMES: readonly Became[] = ['lost', 'second', 'soaking'];
+const OUTCOME_WORDS: Readonly<Record<Became, Message>> = {
+  lost: say('common.spoiled'),
+  second: say('common.seconds'),
+  soaking: say('press.soakIt'),
+};
+const OUTCOME_ABOUT: Readonly<Record<Became, Message>> = {
+  lost: say('press.lostAbout'),
+  second: say('press.secondAbout'),
+  soaking: say('press.soakAbout'),
+};
+
+/** Which piece, where several are in hand, what became of it, and why: one tap each, and it is on the reprint list. */
 export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () => void }) {
   const t = useWords();
   const good = goodInLoad(of.state);
+  const [became, setBecame] = useState<Became>('lost');
   const [piece, setPiece] = useState<RunPiece | null>(good.length === 1 ? (good[0] ?? null) : null);
   const choose = (why: SpoiledWhy) => {
-    if (piece) void tap(of, 'spoiled', { piece: piece.number, why });
+    const kept = became === 'lost' ? {} : { became };
+    if (piece) void tap(of, 'spoiled', { piece: piece.number, why, ...kept });
     onClose();
+  };
+  // Stuck paper is what a soak is for: nothing more has to be said.
+  const outcome = (next: Became) => {
+    if (next === 'soaking' && piece) {
+      void tap(of, 'spoiled', { piece: piece.number, why: 'stuck', became: next });
+      onClose();
+    } else setBecame(next);
   };
   return (
     <Dialog
@@ -51,7 +75,16 @@ export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () =
       about={piece ? t('press.whatWrongPieceGoes') : t('press.otherPiecesLoadContinue')}
     >
       {piece ? (
-        <Choices of={ORDER} label={(why) => t(whyLabel(why))} onChoose={choose} />
+        <div className="grid gap-4">
+          <Segments
+            label={t('press.outcome')}
+            value={became}
+            onChange={outcome}
+            options={OUTCOMES.map((o) => ({ value: o, label: t(OUTCOME_WORDS[o]) }))}
+          />
+          <p className="leading-snug">{t(OUTCOME_ABOUT[became])}</p>
+          <Choices of={ORDER} label={(why) => t(whyLabel(why))} onChoose={choose} />
+        </div>
       ) : (
         <Choices of={good} label={(p) => t(piecesText([p]))} onChoose={setPiece} />
       )}

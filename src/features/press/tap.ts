@@ -1,6 +1,6 @@
 import { eventOf, type Struck } from '@/core/run/run';
 import type { RunWithState } from '@/core/run/pieces';
-import type { HandTaskId, RunEvent, RunPiece, SpoiledWhy } from '@/core/shop/run';
+import type { HandTaskId, RescueOutcome, RunEvent, RunPiece, SpoiledWhy } from '@/core/shop/run';
 import { addRunEvent } from '@/data/runs';
 import { notifyProblem } from '@/ui/notify';
 import { shopNow } from './shopTime';
@@ -40,16 +40,28 @@ async function add(runId: string, event: RunEvent, after: number | null): Promis
 export function tap(
   { run, state }: RunWithState,
   kind: Struck,
-  said: { readonly piece?: number; readonly why?: SpoiledWhy } = {},
+  said: {
+    readonly piece?: number;
+    readonly why?: SpoiledWhy;
+    readonly became?: 'second' | 'soaking';
+  } = {},
 ): Promise<boolean> {
   wakeSound();
   const event = eventOf(run, state, kind, shopNow(), { ...by(), ...said });
   if (!event) return Promise.resolve(false);
-  return add(run.id, event, kind === 'done' || kind === 'spoiled' ? run.events.length : null);
+  return add(
+    run.id,
+    event,
+    kind === 'undo' || kind === 'undo-load' || kind === 'stop' ? null : run.events.length,
+  );
 }
 
 export const countBetween = (runId: string, what: HandTaskId, count: number): Promise<boolean> =>
   add(runId, { kind: 'between', at: shopNow(), what, count, ...by() }, null);
+
+/** How a piece came out of its soak. */
+export const rescuePiece = (runId: string, piece: number, outcome: RescueOutcome): Promise<boolean> =>
+  add(runId, { kind: 'rescued', at: shopNow(), piece, outcome, ...by() }, null);
 
 export const layPieces = (runId: string, pieces: readonly RunPiece[]): Promise<boolean> =>
   add(runId, { kind: 'lay', at: shopNow(), pieces: [...pieces] }, null);
