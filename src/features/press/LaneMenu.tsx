@@ -41,17 +41,17 @@ export function LaneMenu({ lane, name }: { lane: Lane; name: string }) {
               {t('press.openedEarly')}
             </Radix.Item>
           )}
-          {step.kind === 'load' && (
-            <Radix.Item className={ITEM} onSelect={() => void tap(lane, 'retaped')}>
-              {t('press.tapeAgain')}
-            </Radix.Item>
-          )}
           <Radix.Item className={ITEM} onSelect={() => void tap(lane, 'undo')}>
             {t('press.undoLastStep')}
           </Radix.Item>
           <Radix.Item className={ITEM} onSelect={() => void tap(lane, 'undo-load')}>
             {t('press.undoWholeLoad')}
           </Radix.Item>
+          {step.kind === 'load' && (
+            <Radix.Item className={ITEM} onSelect={() => void tap(lane, 'retaped')}>
+              {t('press.tapeAgain')}
+            </Radix.Item>
+          )}
           {canLay(state) && run.queue && (
             <Radix.Item className={ITEM} onSelect={() => setLaying(true)}>
               {t('press.chooseOtherPieces')}
