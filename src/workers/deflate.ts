@@ -63,6 +63,12 @@ export const rgbRow =
     }
   };
 
+/** Colours and opacity of row y of RGBA samples. */
+export const rgbaRow =
+  (data: Uint8ClampedArray, width: number) =>
+  (y: number, to: Uint8Array): void =>
+    to.set(data.subarray(y * width * 4, (y + 1) * width * 4));
+
 export const alphaRow =
   (data: Uint8ClampedArray, width: number) =>
   (y: number, to: Uint8Array): void => {

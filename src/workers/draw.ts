@@ -175,10 +175,13 @@ export function drawPart(
   perMm: number,
   paints: ReadonlyMap<string, Painted>,
   family: (id: FontId) => string,
+  ground: 'white' | 'clear' = 'white',
 ): void {
   g.setTransform(1, 0, 0, 1, 0, 0);
-  g.fillStyle = '#ffffff';
-  g.fillRect(0, 0, g.canvas.width, g.canvas.height);
+  if (ground === 'white') {
+    g.fillStyle = '#ffffff';
+    g.fillRect(0, 0, g.canvas.width, g.canvas.height);
+  }
   g.setTransform(perMm, 0, 0, perMm, -area.x * perMm, -area.y * perMm);
   for (const item of items) drawItem(g, item, paints, family);
 }

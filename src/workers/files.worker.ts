@@ -50,6 +50,8 @@ export interface PageRequest {
   readonly sources: Sources;
   readonly pictures: readonly PictureBytes[];
   readonly ppi: number;
+  /** Clear where nothing is drawn; white paper where it does not say. */
+  readonly ground?: 'clear';
 }
 
 export interface JoinRequest {
@@ -71,7 +73,7 @@ export interface FoundJoin {
   readonly straightShows: number;
 }
 
-export type InspectedPicture = Pick<PictureRef, 'mime' | 'widthPx' | 'heightPx' | 'orientation'>;
+export type InspectedPicture = Pick<PictureRef, 'mime' | 'widthPx' | 'heightPx' | 'ppi' | 'orientation'>;
 type Progress = (done: number) => void;
 
 /** EXIF orientation, 1 where there is none or it cannot be read. */
@@ -140,6 +142,7 @@ const api = {
       orientation,
       widthPx: sideways ? heightPx : widthPx,
       heightPx: sideways ? widthPx : heightPx,
+      ...(facts.value.ppi === undefined ? {} : { ppi: facts.value.ppi }),
     });
   },
 
@@ -227,10 +230,13 @@ const api = {
   },
 
   /** One page as PNG with its resolution written in the file. */
-  async png({ page, sources, pictures, ppi }: PageRequest, onProgress: Progress): Promise<Uint8Array> {
+  async png(
+    { page, sources, pictures, ppi, ground }: PageRequest,
+    onProgress: Progress,
+  ): Promise<Uint8Array> {
     await loadFaces(page.items);
     const paints = await paintsFor(page.items, sources, pictures, ppi / MM_PER_INCH);
-    const bytes = await pagePng(page, ppi, paints, onProgress);
+    const bytes = await pagePng(page, ppi, paints, onProgress, ground);
     closeAll(paints);
     return handOver(bytes);
   },

@@ -6,7 +6,7 @@ import { MM_PER_INCH } from '@/core/message/quantity';
 import type { Page, PageItem } from '@/core/sheet/pages';
 import type { Rect } from '@/core/geometry/plane';
 import { bitmapOf, canvasFor, pixelsOf, type PictureBytes } from './decode';
-import { Deflater, rgbRow, UpRows } from './deflate';
+import { Deflater, rgbaRow, rgbRow, UpRows } from './deflate';
 import { drawPart, LABEL_FACE, type Painted } from './draw';
 import { makeBitmap } from './raster';
 
@@ -79,12 +79,15 @@ export async function pagePng(
   ppi: number,
   paints: ReadonlyMap<string, Painted>,
   onProgress: (part: number) => void,
+  ground: 'white' | 'clear' = 'white',
 ): Promise<Uint8Array<ArrayBuffer>> {
   const perMm = ppi / MM_PER_INCH;
   const width = Math.round(page.widthMm * perMm);
   const height = Math.round(page.heightMm * perMm);
   const rows = new Deflater();
-  const up = new UpRows(width * 3);
+  const clear = ground === 'clear';
+  const up = new UpRows(width * (clear ? 4 : 3));
+  const rowOf = clear ? rgbaRow : rgbRow;
   for (let y = 0; y < height; y += BAND) {
     const n = Math.min(BAND, height - y);
     const g = canvasFor(width, n);
@@ -95,15 +98,17 @@ export async function pagePng(
       perMm,
       paints,
       faceName,
+      ground,
     );
-    await rows.write(up.band(n, rgbRow(g.getImageData(0, 0, width, n).data, width)));
+    await rows.write(up.band(n, rowOf(g.getImageData(0, 0, width, n).data, width)));
     onProgress((y + n) / height);
   }
   const head = new Uint8Array(13);
   const dv = new DataView(head.buffer);
   dv.setUint32(0, width);
   dv.setUint32(4, height);
-  head.set([8, 2, 0, 0, 0], 8);
+  // Colour type 6 carries opacity, 2 does not.
+  head.set([8, clear ? 6 : 2, 0, 0, 0], 8);
   return joinBytes([
     Uint8Array.from(PNG_SIGNATURE),
     makeChunk('IHDR', head),

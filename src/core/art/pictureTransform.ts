@@ -11,6 +11,7 @@ export interface PictureTransform {
   /** Pixels as seen to mm of the straight board. */
   readonly matrix: Affine;
   readonly corners: Polygon;
+  /** Along the side on which its pixels are largest. */
   readonly mmPerPx: number;
   readonly ppi: number;
   readonly widthMm: number;
@@ -78,20 +79,24 @@ export function placePicture(
   flip: PictureLayer['flip'] = { across: false, down: false },
 ): PictureTransform {
   const target = placement.base === 'cover' ? bleed : trim;
-  const mmPerPx = baseScale(placement.base, pxW, pxH, placement.rotationDeg, target) * placement.scale;
+  const stretch = placement.stretch ?? 1;
+  const mmPerPxDown = baseScale(placement.base, pxW, pxH, placement.rotationDeg, target) * placement.scale;
+  const mmPerPxAcross = mmPerPxDown * stretch;
   const matrix = compose(
     translate(trim.x + trim.width / 2 + placement.dxMm, trim.y + trim.height / 2 + placement.dyMm),
     rotate(placement.rotationDeg),
-    scale(flip.across ? -mmPerPx : mmPerPx, flip.down ? -mmPerPx : mmPerPx),
+    scale(flip.across ? -mmPerPxAcross : mmPerPxAcross, flip.down ? -mmPerPxDown : mmPerPxDown),
     translate(-pxW / 2, -pxH / 2),
   );
+  // What a stretched picture is judged by is where its pixels are largest.
+  const mmPerPx = Math.max(mmPerPxAcross, mmPerPxDown);
   return {
     matrix,
     corners: rectCorners({ x: 0, y: 0, width: pxW, height: pxH }).map((p) => apply(matrix, p)),
     mmPerPx,
     ppi: MM_PER_INCH / mmPerPx,
-    widthMm: pxW * mmPerPx,
-    heightMm: pxH * mmPerPx,
+    widthMm: pxW * mmPerPxAcross,
+    heightMm: pxH * mmPerPxDown,
   };
 }
 

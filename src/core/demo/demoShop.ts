@@ -137,6 +137,7 @@ function nightTumblers(today: Date): Job {
       wall: [rule('h1', '189')],
     },
     art: {
+      templates: [],
       warp: 'level',
       layers: [
         pictureLayer('chart', byId('star-chart')),

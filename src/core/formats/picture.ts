@@ -1,4 +1,5 @@
-import { type PictureFacts } from './pictureFacts';
+import { ppiFact, type PictureFacts } from './pictureFacts';
+import { MM_PER_INCH } from '../message/quantity';
 import { say, type Message, verbatim } from '../message/message';
 import { fail, ok, type Result } from '../basics/result';
 import { chunksOf, isPng, pngHeader } from './png';
@@ -75,8 +76,31 @@ function pngFacts(bytes: Uint8Array, where: Message): Result<PictureFacts> {
   if (!header.ok) return fail(header.problem.what, where, header.problem.wayOut);
   if (chunksOf(bytes).some((c) => c.type === 'acTL'))
     return fail(say('files.pngAnimated'), where, say('files.saveOneFrameYou'));
-  return ok({ mime: 'image/png', widthPx: header.value.widthPx, heightPx: header.value.heightPx });
+  return ok({
+    mime: 'image/png',
+    widthPx: header.value.widthPx,
+    heightPx: header.value.heightPx,
+    ...ppiFact(pngPpi(bytes)),
+  });
 }
+
+/** pHYs in pixels to the metre (PNG specification 11.3.5.3); another unit says no size. */
+function pngPpi(bytes: Uint8Array): number | null {
+  const phys = chunksOf(bytes).find((c) => c.type === 'pHYs')?.data;
+  if (phys?.length !== 9 || phys[8] !== 1) return null;
+  const dv = new DataView(phys.buffer, phys.byteOffset, phys.byteLength);
+  return (dv.getUint32(0) * MM_PER_INCH) / 1000;
+}
+
+/** Density in a JFIF header (JFIF 1.02): to the inch, or to the centimetre. */
+function jfifPpi(dv: DataView, at: number): number | null {
+  const unit = dv.getUint8(at + 11);
+  const density = dv.getUint16(at + 12);
+  return unit === 1 ? density : unit === 2 ? (density * MM_PER_INCH) / 10 : null;
+}
+
+const APP0 = 0xe0;
+const JFIF = 0x4a464946;
 
 function isJpeg(b: Uint8Array): boolean {
   return b[0] === 0xff && b[1] === 0xd8 && b[2] === 0xff;
@@ -90,6 +114,7 @@ function jpegFacts(bytes: Uint8Array, where: Message): Result<PictureFacts> {
   const damaged = fail(say('files.jpegDamagedCutShort'), where, say('files.copyDownloadAgain'));
   const dv = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   let at = 2;
+  let ppi: number | null = null;
   while (at + 10 < bytes.length) {
     if (dv.getUint8(at) !== 0xff) return damaged;
     const marker = dv.getUint8(at + 1);
@@ -101,8 +126,14 @@ function jpegFacts(bytes: Uint8Array, where: Message): Result<PictureFacts> {
       if (!endsWell(bytes)) return damaged;
       if (dv.getUint8(at + 9) === 4)
         return fail(say('files.jpegCmykColoursOffset'), where, say('files.saveRgb'));
-      return ok({ mime: 'image/jpeg', widthPx: dv.getUint16(at + 7), heightPx: dv.getUint16(at + 5) });
+      return ok({
+        mime: 'image/jpeg',
+        widthPx: dv.getUint16(at + 7),
+        heightPx: dv.getUint16(at + 5),
+        ...ppiFact(ppi),
+      });
     }
+    if (marker === APP0 && at + 16 < bytes.length && dv.getUint32(at + 4) === JFIF) ppi = jfifPpi(dv, at);
     at += 2 + dv.getUint16(at + 2);
   }
   return damaged;

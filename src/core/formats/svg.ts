@@ -11,12 +11,12 @@ export const escapeXml = (text: string): string =>
   );
 
 /** A tenth of a thousandth of a millimetre: finer than any cutter. */
-const n = (v: number): string => String(Math.round(v * 1e4) / 1e4 + 0);
+export const n = (v: number): string => String(Math.round(v * 1e4) / 1e4 + 0);
 
-const path = (id: string, contour: Contour, style: string): string =>
+export const path = (id: string, contour: Contour, style: string): string =>
   `<path id="${id}" d="${contourPath(contour, n)}" ${style}/>`;
 
-const line = (id: string, l: Line, style = 'stroke="#14211f" stroke-width="0.25"'): string =>
+export const line = (id: string, l: Line, style = 'stroke="#14211f" stroke-width="0.25"'): string =>
   `<line id="${id}" x1="${n(l.from.x)}" y1="${n(l.from.y)}" x2="${n(l.to.x)}" y2="${n(l.to.y)}" ${style}/>`;
 
 const placedAt = (m: Affine): string => `transform="matrix(${m.map(n).join(' ')})"`;

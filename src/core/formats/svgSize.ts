@@ -1,7 +1,7 @@
 import { say, type Message } from '../message/message';
 import { SaxesParser } from 'saxes';
 import { fail, ok, type Result } from '../basics/result';
-import type { PictureFacts } from './pictureFacts';
+import { ppiFact, type PictureFacts } from './pictureFacts';
 
 /** Long side a drawing is drawn at, px: 300 to the inch on the longest wrap there is. */
 const DRAWN_PX = 4800;
@@ -20,10 +20,10 @@ const textOf = (b: Uint8Array): string => new TextDecoder().decode(b);
 const PER_UNIT: Readonly<Record<string, number>> = {
   '': 1,
   px: 1,
-  mm: 3.7795,
-  cm: 37.795,
+  mm: 96 / 25.4,
+  cm: 960 / 25.4,
   in: 96,
-  pt: 1.3333,
+  pt: 96 / 72,
   pc: 16,
 };
 
@@ -147,5 +147,7 @@ export function svgFacts(bytes: Uint8Array, where: Message): Result<PictureFacts
     mime: 'image/svg+xml',
     widthPx: Math.max(1, Math.round(w * k)),
     heightPx: Math.max(1, Math.round(h * k)),
+    // A drawing that gives its size in real units is drawn at so many pixels to the inch (CSS: 96 px).
+    ...ppiFact(/(mm|cm|in|pt|pc)\s*$/i.test(read.width ?? '') ? 96 * k : null),
   });
 }

@@ -1,7 +1,7 @@
 import '../basics/zodSetup';
 import * as z from 'zod/mini';
 import { FONT_IDS } from './fonts';
-import { colourSchema, idSchema, mmSchema } from '../shop/common';
+import { colourSchema, idSchema, mmSchema, momentSchema } from '../shop/common';
 
 export const MIMES = ['image/png', 'image/jpeg', 'image/webp', 'image/tiff', 'image/svg+xml'] as const;
 export type Mime = (typeof MIMES)[number];
@@ -15,6 +15,8 @@ const pictureRefSchema = z.strictObject({
   /** Size as seen, after the file's own orientation has been applied; of a drawing, the size it is drawn at. */
   widthPx: z.int().check(z.gte(1), z.lte(40000)),
   heightPx: z.int().check(z.gte(1), z.lte(40000)),
+  /** Resolution its file says; absent where it says none. */
+  ppi: z.optional(z.number().check(z.gte(1), z.lte(20000))),
   /** EXIF orientation, 1..8. */
   orientation: z.int().check(z.gte(1), z.lte(8)),
   /** Drawn by the application from a seed; null for a picture brought in. */
@@ -26,6 +28,8 @@ export type PictureRef = z.infer<typeof pictureRefSchema>;
 const picturePlacementSchema = z.strictObject({
   base: z.enum(['cover', 'fit']),
   scale: z.number().check(z.gte(0.02), z.lte(50)),
+  /** Wider than its own ratio by so much; absent for its own ratio. */
+  stretch: z.optional(z.number().check(z.gte(0.1), z.lte(10))),
   dxMm: z.number().check(z.gte(-2000), z.lte(2000)),
   dyMm: z.number().check(z.gte(-2000), z.lte(2000)),
   rotationDeg: z.number().check(z.gte(-360), z.lte(360)),
@@ -107,11 +111,25 @@ const namesSchema = z.strictObject({
 export type Names = z.infer<typeof namesSchema>;
 
 export const MOST_LAYERS = 24;
+/** An empty template saved for a design made elsewhere: known again by its pixels. */
+const templateSchema = z.strictObject({
+  savedAt: momentSchema,
+  ppi: z.int().check(z.gte(72), z.lte(1200)),
+  widthPx: z.int().check(z.gte(1), z.lte(40000)),
+  heightPx: z.int().check(z.gte(1), z.lte(40000)),
+  widthMm: mmSchema(1, 2600),
+  heightMm: mmSchema(1, 2600),
+});
+export type ArtTemplate = z.infer<typeof templateSchema>;
+export const MOST_TEMPLATES = 12;
+
 export const artSchema = z.strictObject({
   /** Bottom first. */
   layers: z.array(layerSchema).check(z.maxLength(MOST_LAYERS)),
   warp: z.enum(WARPS),
   names: z.nullable(namesSchema),
+  /** Oldest first. */
+  templates: z.array(templateSchema).check(z.maxLength(MOST_TEMPLATES)),
 });
 export type Art = z.infer<typeof artSchema>;
 
@@ -122,7 +140,7 @@ export const START_PLACEMENT: PicturePlacement = {
   dyMm: 0,
   rotationDeg: 0,
 };
-export const NO_ART: Art = { layers: [], warp: 'level', names: null };
+export const NO_ART: Art = { layers: [], warp: 'level', names: null, templates: [] };
 
 /** Whether the lowest picture is to fill the wrap. Beside one set to Fit the blank is meant to show. */
 export const isToCover = (art: Art): boolean =>

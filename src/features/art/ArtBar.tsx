@@ -12,6 +12,7 @@ import { FileButton } from '@/ui/FileButton';
 import { Segments } from '@/ui/Segments';
 import { useJob } from '../job/jobContext';
 import { NamesDialog } from './NamesDialog';
+import { TemplateDialog } from './TemplateDialog';
 
 export type ArtShows = 'board' | 'paper' | 'blank' | 'seam' | 'proof';
 
@@ -30,6 +31,7 @@ export function ArtBar({ shows, onShows, round, busy, onImport, onDraw, onText }
   const t = useWords();
   const { job, plan } = useJob();
   const [naming, setNaming] = useState(false);
+  const [template, setTemplate] = useState(false);
   const tapered = plan.wrap.pattern?.form === 'cone';
   const { names } = job.art;
   return (
@@ -44,6 +46,9 @@ export function ArtBar({ shows, onShows, round, busy, onImport, onDraw, onText }
       </FileButton>
       <DrawOne onDraw={onDraw} />
       <Button onClick={onText}>{t('art.text')}</Button>
+      <Button onClick={() => setTemplate(true)} disabled={!plan.wrap.pattern}>
+        {t('art.template')}
+      </Button>
       <Button onClick={() => setNaming(true)}>
         {names ? t('art.names', { pieces: plan.art.pieces.length }) : t('art.names2')}
       </Button>
@@ -61,6 +66,7 @@ export function ArtBar({ shows, onShows, round, busy, onImport, onDraw, onText }
           ]}
         />
       </div>
+      {template && <TemplateDialog onClose={() => setTemplate(false)} />}
       {naming && <NamesDialog onClose={() => setNaming(false)} />}
     </div>
   );

@@ -95,7 +95,32 @@ function PictureHandle({ fit, placedLayers, board }: Props<PlacedPicture>) {
       {isChosen && (
         <ScaleCorner fit={fit} placedLayers={placedLayers} middle={middle} scale={placement.scale} />
       )}
+      {isChosen && <SizeLabel fit={fit} placedLayers={placedLayers} />}
     </g>
+  );
+}
+
+/** The size beside the picture in hand: it follows the hand that scales it. */
+function SizeLabel({ fit, placedLayers }: { fit: Fit; placedLayers: PlacedPicture }) {
+  const t = useWords();
+  const { corners, widthMm, heightMm } = placedLayers.transform;
+  const lowest = Math.max(...corners.map((p) => fit.y(p.y)));
+  const middle = corners.reduce((s, p) => s + fit.x(p.x), 0) / corners.length;
+  return (
+    <text
+      x={clamp(middle, 60, fit.width - 60)}
+      y={clamp(lowest - 8, 16, fit.height - 8)}
+      textAnchor="middle"
+      fontSize={14}
+      fontWeight={700}
+      className="pointer-events-none font-label"
+      fill="#1d2c5e"
+      stroke="#f8faf6"
+      strokeWidth={4}
+      paintOrder="stroke"
+    >
+      {t('common.size', { width: mm(widthMm), height: mm(heightMm) })}
+    </text>
   );
 }
 

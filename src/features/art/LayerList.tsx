@@ -2,12 +2,13 @@
 
 import { say, type Message, verbatim } from '@/core/message/message';
 import { useWords } from '@/ui/words';
-import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
-import type { Layer } from '@/core/job/art';
+import { ArrowDown, ArrowUp, Copy, Trash2 } from 'lucide-react';
+import { MOST_LAYERS, type Layer } from '@/core/job/art';
+import { newId } from '@/data/ids';
 import { Button } from '@/ui/Button';
 import { useJob } from '../job/jobContext';
 import { useArtHand } from './artContext';
-import { removed, layerMoved } from './layers';
+import { duplicated, removed, layerMoved } from './layers';
 
 const nameOf = (l: Layer): Message =>
   l.kind === 'picture'
@@ -60,6 +61,19 @@ export function LayerList() {
             onClick={() => edit(layerMoved(chosen, -1))}
           >
             <ArrowDown size={18} aria-hidden />
+          </Button>
+          <Button
+            aria-label={t('art.duplicateLayer')}
+            title={t('art.duplicateLayer')}
+            className="px-2"
+            disabled={layers.length >= MOST_LAYERS}
+            onClick={() => {
+              const copy = newId('layer');
+              edit(duplicated(chosen, copy));
+              choose(copy);
+            }}
+          >
+            <Copy size={18} aria-hidden />
           </Button>
           <Button
             aria-label={t('art.removeLayer')}

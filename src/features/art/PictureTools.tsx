@@ -15,7 +15,9 @@ import { useJob } from '../job/jobContext';
 import { PICTURE_FILES } from './pictureFiles';
 import { editPicture, withPlacement } from './layers';
 import { MustBeSeen } from './MustBeSeen';
+import { AlignTools } from './AlignTools';
 import { SetOn } from './SetOn';
+import { SizeTools } from './SizeTools';
 
 const turned = (deg: number): number => ((((deg + 180) % 360) + 360) % 360) - 180;
 
@@ -91,6 +93,7 @@ export function PictureTools({ layer, onReplace }: Props) {
           onValue={(dyMm) => put({ dyMm }, 'dy')}
         />
       </div>
+      <SizeTools layer={layer} />
       <div className="grid grid-cols-4 gap-1 *:min-w-0 *:px-0">
         <Button
           aria-label={t('art.rotateLeft90')}
@@ -128,6 +131,7 @@ export function PictureTools({ layer, onReplace }: Props) {
         </Button>
       </div>
       <SetOn layer={layer} />
+      <AlignTools layer={layer} />
       <Labelled label={t('art.repeat')}>
         <Select
           label={t('art.repeatPicture')}

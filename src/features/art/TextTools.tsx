@@ -13,6 +13,7 @@ import { Segments } from '@/ui/Segments';
 import { TypedField } from '@/ui/TypedField';
 import { useJob } from '../job/jobContext';
 import { editText } from './layers';
+import { AlignTools } from './AlignTools';
 import { SetOn } from './SetOn';
 
 const readText = (text: string): Result<string> => {
@@ -59,6 +60,7 @@ export function TextTools({ layer }: { layer: TextLayer }) {
       )}
       <TextWidth layer={layer} put={put} />
       <SetOn layer={layer} />
+      <AlignTools layer={layer} />
     </>
   );
 }

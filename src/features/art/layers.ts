@@ -1,6 +1,9 @@
 import { say, type Message } from '@/core/message/message';
 import type { Layer, PictureLayer, PictureRef, PicturePlacement, TextLayer } from '@/core/job/art';
-import { MOST_LAYERS, pictureLayer } from '@/core/job/art';
+import { boardOf } from '@/core/art/placedLayers';
+import { movedBy } from '@/core/art/size';
+import { MOST_LAYERS, pictureLayer, type ArtTemplate } from '@/core/job/art';
+import { atTemplate } from '@/core/sheet/template';
 import type { Job } from '@/core/job/job';
 import { clamp } from '@/core/geometry/plane';
 import type { Pattern } from '@/core/wrap/pattern';
@@ -97,6 +100,29 @@ export function newPicture(job: Job, id: string, picture: PictureRef): PictureLa
         placement: { base: 'fit', scale: 0.5, dxMm: 0, dyMm: 0, rotationDeg: 0 },
       });
 }
+
+/**
+ * A picture more. A design made in a template is laid at 1:1 where the template had it. On a taper the template is the cut piece itself: its
+ * design is laid straight on the paper.
+ */
+export function withPicture(
+  job: Job,
+  layer: PictureLayer,
+  pattern: Pattern | null,
+  template: ArtTemplate | null,
+): Job {
+  if (!pattern || !template) return withLayer(layer)(job);
+  const art = pattern.form === 'cone' ? { ...job.art, warp: 'flat' as const } : job.art;
+  return withLayer(atTemplate(layer, boardOf(pattern, art), template))({ ...job, art });
+}
+
+/** The same layer again, a little down and across, over it. */
+export const duplicated =
+  (id: string, copyId: string) =>
+  (job: Job): Job => {
+    const layer = job.art.layers.find((l) => l.id === id);
+    return layer ? withLayer(movedBy({ ...layer, id: copyId }, 5, 5))(job) : job;
+  };
 
 export interface Target {
   readonly label: Message;

@@ -5,6 +5,8 @@ import { fail, ok, type Result } from '@/core/basics/result';
 import { cutListCsv } from '@/core/formats/cutList';
 import { manifestText, type ManifestFile } from '@/core/formats/manifest';
 import { patternSvg } from '@/core/formats/svg';
+import { templateSvg } from '@/core/formats/templateSvg';
+import { templatePage } from '@/core/sheet/template';
 import { picturesOf, type PictureRef } from '@/core/job/art';
 import type { Job } from '@/core/job/job';
 import type { Plan } from '@/core/plan/planShape';
@@ -137,6 +139,32 @@ export async function piecePngFile({ job, plan }: Subject, m: Machines): Promise
     name: `${fileName(job.name)}-piece.png`,
     what: say('sheet.onePieceOutBleed', { ppi }),
     mime: 'image/png',
+    bytes,
+  }));
+}
+
+/** The empty template for a design made elsewhere, as a drawing with layers, as pixels or as a page; lines only. */
+export async function templateFile(
+  { job, plan }: Subject,
+  m: Machines,
+  as: 'svg' | 'png' | 'pdf',
+  ppi: number,
+): Promise<Result<MadeFile>> {
+  const { pattern } = plan.wrap;
+  if (!pattern) return fail(say('sheet.wrapHasSizeYet'), say('art.template'), say('sheet.measureBlankFirst'));
+  const name = `${fileName(job.name)}-template.${as}`;
+  const what = say('art.templateWhat');
+  if (as === 'svg')
+    return ok({ name, what, mime: 'image/svg+xml', bytes: encoded(templateSvg(pattern, job.name, m.write)) });
+  const page = templatePage(pattern);
+  const drawn =
+    as === 'png'
+      ? await m.png({ page, sources: {}, pictures: [], ppi, ground: 'clear' })
+      : await m.pdf({ title: job.name, pages: [page], sources: {}, pictures: [], ppi });
+  return made(drawn, (bytes) => ({
+    name,
+    what,
+    mime: as === 'png' ? 'image/png' : 'application/pdf',
     bytes,
   }));
 }

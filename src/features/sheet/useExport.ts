@@ -17,6 +17,7 @@ import {
   piecePngFile,
   sheetPngFile,
   sheetSvgFile,
+  templateFile,
   type Machines,
   type MadeFile,
 } from './exporter';
@@ -25,16 +26,18 @@ export interface Export {
   /** 0..1 while something is being made, null otherwise. */
   readonly progress: number | null;
   /** All sheets, or one by its number from 0. */
-  readonly pdf: (sheet?: number) => Promise<void>;
+  readonly pdf: (sheet?: number) => Promise<boolean>;
   /** The bytes only, for looking at. */
   readonly pdfBytes: (sheet: number) => Promise<Result<Uint8Array>>;
-  readonly piecePng: () => Promise<void>;
+  readonly piecePng: () => Promise<boolean>;
   /** A whole sheet with its marks, as printed. */
-  readonly sheetPng: (sheet: number) => Promise<void>;
-  readonly sheetSvg: (sheet: number) => Promise<void>;
+  readonly sheetPng: (sheet: number) => Promise<boolean>;
+  readonly sheetSvg: (sheet: number) => Promise<boolean>;
   readonly patternSvg: () => void;
+  /** The empty template for a design made elsewhere; true once it is saved. */
+  readonly template: (as: 'svg' | 'png' | 'pdf', ppi: number) => Promise<boolean>;
   readonly cutList: () => void;
-  readonly zip: () => Promise<void>;
+  readonly zip: () => Promise<boolean>;
   readonly stop: () => void;
 }
 
@@ -65,15 +68,16 @@ export function useExport(): Export {
     setProgress(null);
     return made;
   };
-  const save = async (task: (m: Machines) => Promise<Result<MadeFile>>): Promise<void> => {
+  const save = async (task: (m: Machines) => Promise<Result<MadeFile>>): Promise<boolean> => {
     const made = await make(task);
     if (!made.ok) {
       notifyProblem(made.problem);
-      return;
+      return false;
     }
     const { name, bytes, mime } = made.value;
     saveBytesAs(name, bytes, mime);
     notify(t('sheet.isMade', { name }));
+    return true;
   };
   const saveNow = (file: MadeFile | null) => {
     if (file) saveBytesAs(file.name, file.bytes, file.mime);
@@ -91,6 +95,7 @@ export function useExport(): Export {
     piecePng: () => save((m) => piecePngFile(of, m)),
     sheetPng: (sheet) => save((m) => sheetPngFile(of, m, sheet)),
     sheetSvg: (sheet) => save((m) => sheetSvgFile(of, m, sheet)),
+    template: (as, ppi) => save((m) => templateFile(of, m, as, ppi)),
     patternSvg: () => saveNow(patternFile(of)),
     cutList: () => saveNow(cutListFile(of)),
     zip: () => save((m) => packageFile(of, m, new Date().toISOString().slice(0, 10))),

@@ -1,7 +1,7 @@
 import { isRaw, type VersionStep } from './raw';
 
 /*
- * Version 13 to version 14: ways of working, supplier of a blank, kind of paper, what a press shows of its pressure, and pieces that are good
+ * Version 13 to version 14: ways of working, templates saved, supplier of a blank, kind of paper, what a press shows of its pressure, and pieces that are good
  * with a flaw. Stands alone.
  */
 
@@ -44,6 +44,7 @@ export const TO_14: VersionStep = {
       ? {
           practices: {},
           ...v,
+          art: plus({ templates: [] })(v.art),
           wrap: plus({ tailMm: null, standsOut: false })(v.wrap),
           inspection: plus({ seconds: null })(v.inspection),
           sell: plus({ secondCents: null })(v.sell),
