@@ -233,8 +233,8 @@ export interface ValueNames {
   'art.setSmaller': never;
   'art.onlyFlagged': never;
   'art.size': never;
-  'art.widthPx': 'ppi';
-  'art.heightPx': 'ppi';
+  'art.widthPx': never;
+  'art.heightPx': never;
   'art.keepRatio': never;
   'art.fixedPoint': never;
   'art.fixedAt': 'across' | 'down';
@@ -268,7 +268,6 @@ export interface ValueNames {
   'art.saveTemplateSvg': never;
   'art.saveTemplatePng': never;
   'art.saveTemplatePdf': never;
-  'art.cutLine': never;
   'art.keepClear': never;
   'blank.catalogueValueRoundedBefore': never;
   'blank.catalogueValue': never;

@@ -24,7 +24,7 @@ export function templateSvg(pattern: Pattern, title: string, write: Write): stri
     layer('bleed', write(say('common.bleed')), [
       path('bleed-edge', face.bleed, `${hair} stroke="#c8371b" stroke-dasharray="3 2"`),
     ]),
-    layer('cut-line', write(say('art.cutLine')), [path('cut', face.trim, `${hair} stroke="#14211f"`)]),
+    layer('cut-line', write(say('glossary.cutLineTerm')), [path('cut', face.trim, `${hair} stroke="#14211f"`)]),
     layer(
       'safe-zone',
       write(say('common.safeZone')),

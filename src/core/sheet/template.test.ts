@@ -81,7 +81,7 @@ test('the lines of the page lie within it, and its boxes are those of cut line a
 
 test('the drawing has a layer for everything a designer has to mind, at the size of the bleed', () => {
   const svg = templateSvg(straight, 'Cups & more', english.text);
-  for (const name of ['Art', 'Bleed', 'Cut line', 'Safe zone', 'Seam', 'Front'])
+  for (const name of ['Art', 'Bleed', 'Cut line', 'Safe zone', 'Seam', 'front'])
     expect(svg).toContain(`<title>${name}</title>`);
   expect(svg).toMatch(/width="236\.3142mm" height="197mm"/);
   expect(svg).toContain('Cups &amp; more');

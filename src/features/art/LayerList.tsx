@@ -43,7 +43,7 @@ export function LayerList() {
         ))}
       </ul>
       {chosen && (
-        <div className="mt-1 flex gap-1">
+        <div className="mt-1 grid grid-cols-4 gap-1 *:min-w-0 *:px-0">
           <Button
             aria-label={t('art.oneLayerUp')}
             title={t('art.oneLayerUp')}

@@ -37,13 +37,13 @@ export function SizeTools({ layer }: { layer: PictureLayer }) {
   const toMm = (pixels: number): number => (pixels / ppi) * MM_PER_INCH;
   return (
     <section aria-label={t('art.size')} className="grid gap-2">
-      <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+      <div className="grid grid-cols-2 items-end gap-x-2 gap-y-2">
         <LengthField
           label={t('common.width')}
           valueMm={widthMm}
           minMm={LEAST_MM}
           maxMm={MOST_MM}
-          width="w-16"
+          width="w-14"
           onValue={(v) => put({ widthMm: v }, 'width')}
         />
         <LengthField
@@ -51,11 +51,11 @@ export function SizeTools({ layer }: { layer: PictureLayer }) {
           valueMm={heightMm}
           minMm={LEAST_MM}
           maxMm={MOST_MM}
-          width="w-16"
+          width="w-14"
           onValue={(v) => put({ heightMm: v }, 'height')}
         />
         <NumberField
-          label={t('art.widthPx', { ppi })}
+          label={t('art.widthPx')}
           value={px.widthPx}
           min={1}
           max={40000}
@@ -63,7 +63,7 @@ export function SizeTools({ layer }: { layer: PictureLayer }) {
           onValue={(v) => put({ widthMm: toMm(v) }, 'width')}
         />
         <NumberField
-          label={t('art.heightPx', { ppi })}
+          label={t('art.heightPx')}
           value={px.heightPx}
           min={1}
           max={40000}
@@ -71,6 +71,7 @@ export function SizeTools({ layer }: { layer: PictureLayer }) {
           onValue={(v) => put({ heightMm: toMm(v) }, 'height')}
         />
       </div>
+      <p className="text-fine text-soft">{t('art.pixelsAt', { ppi })}</p>
       <div className="flex items-end gap-3">
         <AnchorGrid anchor={anchor} onAnchor={setAnchor} />
         <label className="flex min-h-9 items-center gap-2 font-label text-fine leading-tight">

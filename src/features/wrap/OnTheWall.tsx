@@ -158,6 +158,7 @@ function EdgeField({ edge }: { edge: Edge }) {
       valueMm={edge === 'top' ? plan.wrap.setbacks.topMm : plan.wrap.setbacks.footMm}
       minMm={-MOST_PAST_MM}
       maxMm={390}
+      signed
       byHand={job.wrap[key] !== null}
       onValue={(v) => edit((j) => ({ ...j, wrap: { ...j.wrap, [key]: v } }), `edge-${edge}`)}
       width="w-16"

@@ -69,13 +69,15 @@ test('another heater asks for the pressure again', () => {
   expect(otherSetting(last, blank, 'mat-slim')).toBeNull();
 });
 
-test('what the press showed is remembered: by the recipe, else by the newest run of this blank on it', () => {
+test('what the press showed is remembered: by the newest run of this blank on it, or by a recipe kept later', () => {
   const runs = [runOf(JOB, 1000, 3), runOf(JOB, 2000, 3.5), runOf(JOB, 3000, null)];
   const [run] = runs;
   const at = (recipe: Shop['recipes'][number] | null) =>
     rememberedPressure(must(run).blank.id, must(run).press.id, recipe, runs);
   expect(at(null)).toBe(3.5);
-  expect(at({ ...must(shop.recipes[0]), pressureAt: 2.25 })).toBe(2.25);
+  expect(at({ ...must(shop.recipes[0]), pressureAt: 2.25, keptAt: 2500 })).toBe(2.25);
+  expect(at({ ...must(shop.recipes[0]), pressureAt: 2.25, keptAt: 1500 })).toBe(3.5);
+  expect(at({ ...must(shop.recipes[0]), pressureAt: null, keptAt: 2500 })).toBe(3.5);
   expect(rememberedPressure('another', must(run).press.id, null, runs)).toBeNull();
 });
 

@@ -38,19 +38,19 @@ export function lastSetFor(pressId: string, runs: readonly Run[]): LastSet | nul
   );
 }
 
-/** What the press showed when this blank came out good on it: by the recipe, else by the newest run of the blank there. */
+/** What the press showed for this blank on it: by the newest run that noted it, or by the recipe where that was kept later. */
 export function rememberedPressure(
   blankId: string,
   pressId: string,
   recipe: Recipe | null,
   runs: readonly Run[],
 ): number | null {
-  if (recipe?.pressureAt != null) return recipe.pressureAt;
-  return (
-    runs
-      .filter((r) => r.blank.id === blankId && r.press.id === pressId && r.pressureAt !== null)
-      .toSorted((a, b) => b.startedAt - a.startedAt)[0]?.pressureAt ?? null
-  );
+  const noted = runs
+    .filter((r) => r.blank.id === blankId && r.press.id === pressId && r.pressureAt !== null)
+    .map((r) => ({ at: r.startedAt, pressureAt: r.pressureAt }));
+  const kept =
+    recipe && recipe.pressureAt !== null ? [{ at: recipe.keptAt, pressureAt: recipe.pressureAt }] : [];
+  return [...noted, ...kept].toSorted((x, y) => y.at - x.at)[0]?.pressureAt ?? null;
 }
 
 /** The size of a blank, as it is said: a diameter, or a thickness. */
