@@ -65,6 +65,7 @@ const WRITTEN = [
   { db: 12, file: 10, stores: TENTH },
   { db: 14, file: 11, stores: THIRTEENTH },
   { db: 15, file: 12, stores: THIRTEENTH },
+  { db: 16, file: 13, stores: THIRTEENTH },
 ];
 
 const FIXTURES = join(__dirname, '../core/formats/fixtures');

@@ -2589,7 +2589,6 @@ export interface ValueNames {
   'press.peelLate': never;
   'press.outcome': never;
   'press.soakIt': never;
-  'press.lostAbout': never;
   'press.secondAbout': never;
   'press.soakAbout': never;
   'press.soaking': never;
@@ -2597,6 +2596,8 @@ export interface ValueNames {
   'press.secondsToo': 'seconds';
   'press.peelPieces': 'pieces';
   'press.peeledOff': 'pieces';
+  'press.seconds3': 'seconds';
+  'press.spoiledAbout': never;
   'pricing.costMarketFeeWage': 'payHour';
   'pricing.orderLabourEarns': 'each' | 'hour';
   'pricing.feeCost': 'each' | 'fee' | 'pieces' | 'total';
@@ -2715,6 +2716,9 @@ export interface ValueNames {
   'pricing.accepted2': never;
   'pricing.declined2': never;
   'pricing.postagePackingOrder': never;
+  'pricing.pricePerSecond': never;
+  'pricing.fromSeconds': never;
+  'pricing.secondsExpected': 'each' | 'expected';
   'schedule.nineTenCasesEarliest': 'least' | 'ninety';
   'schedule.plannedUsualNineTen': 'makespan' | 'plays';
   'schedule.planPacksLastPiece': 'least';
@@ -3380,6 +3384,7 @@ export interface ValueNames {
   'shop.upToTall': 'height';
   'shop.paperKind': never;
   'shop.pressureScale': never;
+  'shop.secondShare': never;
   'stock.countStockEnterLedgers': 'items' | 'object';
   'stock.ledgerDiffered': 'item' | 'r';
   'stock.ledgerHas': 'had' | 'value';

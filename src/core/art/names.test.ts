@@ -153,7 +153,7 @@ describe('pieces', () => {
   test('pictures are known by name, capitals and ending or not', () => {
     expect(pictureNamed(names, 'COMET')?.name).toBe('Comet.png');
     expect(pictureNamed(names, 'moon band.jpg')?.name).toBe('Moon band.png');
-    expect(pictureNamed(names, 'lost')).toBeNull();
+    expect(pictureNamed(names, 'spoiled')).toBeNull();
   });
 });
 

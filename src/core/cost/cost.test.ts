@@ -4,13 +4,23 @@ import { english } from '@/words/english';
 import fc from 'fast-check';
 import { demoShop } from '../demo/demoShop';
 import { plan } from '../plan/plan';
-import { workTimes, type WorkTimes } from '../plan/press/workTimes';
+import { TAPE_STRIP_MM, workTimes, type WorkTimes } from '../plan/press/workTimes';
 import { paceFrom } from '../run/pace';
 import type { SheetLayout } from '../sheet/layout';
 import { DEFAULT_MONEY } from '../shop/money';
 import { STARTER_PRINTER } from '../shop/printer';
 import type { StockItem } from '../shop/stock';
-import { atPrice, costOf, priceOf, reprintCents, spoilageOf, type CostGiven, type CostPart } from './cost';
+import {
+  atPrice,
+  costOf,
+  NONE_PRESSED,
+  priceOf,
+  reprintCents,
+  secondsAmong,
+  spoilageOf,
+  type CostGiven,
+  type CostPart,
+} from './cost';
 import { costFiguresOf } from './costFigures';
 import { jobCosts } from './jobCost';
 import { makeQuote, moved, quotePage, standsOn } from './quotes';
@@ -91,6 +101,26 @@ const GIVEN: CostGiven = {
   retapes: 0,
 };
 const part = (g: CostGiven, n: number, p: CostPart) => costOf(g, n).lines.find((l) => l.part === p)?.cents;
+
+test('pieces with a flaw are not good ones: they are pressed again, and are expected as they were seen', () => {
+  // 3 spoiled and 5 with a flaw of 80 seen, and the prior's 1 of 25: 9 of 105.
+  const seen = { good: 72, seconds: 5, spoiled: 3 };
+  expect(spoilageOf(seen)).toBeCloseTo(9 / 105, 12);
+  expect(costOf({ ...GIVEN, seen }, 96).pressed).toBeCloseTo(105, 9);
+  expect(secondsAmong(seen, 105)).toBeCloseTo(5, 12);
+  expect(secondsAmong(NONE_PRESSED, 100)).toBe(0);
+});
+
+test('a piece taped again costs its hands and its tape again, and nothing else', () => {
+  const [once, twice] = [costOf(GIVEN, 60), costOf({ ...GIVEN, retapes: 1 }, 60)];
+  const more = (p: CostPart) =>
+    (twice.lines.find((l) => l.part === p)?.cents ?? 0) - (once.lines.find((l) => l.part === p)?.cents ?? 0);
+  const { times, money } = GIVEN;
+  expect(more('labour')).toBeCloseTo((60 * times.prepareS * money.payHourCents) / 3600, -1);
+  expect(more('tape')).toBeCloseTo((60 * times.tapeStrips * TAPE_STRIP_MM * money.tapeMetreCents) / 1000, -1);
+  for (const p of ['blanks', 'paper', 'ink', 'energy', 'machine', 'packing'] as const)
+    expect(more(p)).toBe(0);
+});
 
 describe('60 mugs worked by hand', () => {
   test('each part', () => {

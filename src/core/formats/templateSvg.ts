@@ -9,7 +9,7 @@ const layer = (id: string, name: string, parts: readonly string[]): string =>
 
 /**
  * An empty template as SVG, one user unit to the millimetre, exactly as large as the design has to be: a layer for the artwork, and one each for
- * cut line, bleed, safe zone, seam, zones to keep clear and front. Their ids are the same in every language.
+ * cut line, bleed, safe zone, seam, exclusion zones and front. Their ids are the same in every language.
  */
 export function templateSvg(pattern: Pattern, title: string, write: Write): string {
   const face = mainFace(pattern);
@@ -24,7 +24,9 @@ export function templateSvg(pattern: Pattern, title: string, write: Write): stri
     layer('bleed', write(say('common.bleed')), [
       path('bleed-edge', face.bleed, `${hair} stroke="#c8371b" stroke-dasharray="3 2"`),
     ]),
-    layer('cut-line', write(say('glossary.cutLineTerm')), [path('cut', face.trim, `${hair} stroke="#14211f"`)]),
+    layer('cut-line', write(say('glossary.cutLineTerm')), [
+      path('cut', face.trim, `${hair} stroke="#14211f"`),
+    ]),
     layer(
       'safe-zone',
       write(say('common.safeZone')),
@@ -38,10 +40,10 @@ export function templateSvg(pattern: Pattern, title: string, write: Write): stri
       seams.map((c, i) => path(`seam-${i + 1}`, c, 'fill="#c8371b" fill-opacity="0.12"')),
     ),
     layer(
-      'keep-clear',
+      'exclusion-zones',
       write(say('art.keepClear')),
       face.exclusionZones.map((z, i) =>
-        path(`clear-${i + 1}`, z.contour, 'fill="#c8371b" fill-opacity="0.3"'),
+        path(`exclusion-${i + 1}`, z.contour, 'fill="#c8371b" fill-opacity="0.3"'),
       ),
     ),
     layer('front', write(say('common.front')), front ? [line('front-line', front.line)] : []),

@@ -7,7 +7,7 @@ import type { LoadThrough } from './loadThrough';
 const piece = (number: number): RunPiece => ({ number, name: '' });
 const load = (numbers: readonly number[], spoiled: readonly number[]): LoadThrough => ({
   pieces: numbers.map(piece),
-  spoiled: spoiled.map((n) => ({ piece: piece(n), why: null, became: 'lost', operationId: 'x', at: 0 })),
+  spoiled: spoiled.map((n) => ({ piece: piece(n), why: null, became: 'spoiled', operationId: 'x', at: 0 })),
   startedAt: 0,
   endedAt: 1,
   steps: null,

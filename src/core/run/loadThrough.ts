@@ -8,8 +8,8 @@ export interface Spoiled {
   readonly why: SpoiledWhy | null;
   readonly operationId: string;
   readonly at: number;
-  /** Lost, sold as good with a flaw, or soaking until its paper comes off. */
-  readonly became: 'lost' | 'second' | 'soaking';
+  /** Of no use, good with a flaw, or soaking until its paper comes off. */
+  readonly became: 'spoiled' | 'second' | 'soaking';
 }
 
 /** An operation as it really went. */

@@ -312,7 +312,7 @@ test('which piece was spoiled and why is kept; another in the same load goes on'
       why: 'ghost',
       operationId: 'load',
       at: T0 + 5000,
-      became: 'lost',
+      became: 'spoiled',
     },
   ]);
   // The same piece cannot be spoiled twice, nor one that is not there.

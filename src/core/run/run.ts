@@ -137,10 +137,10 @@ function spoil(
   const good = goodInLoad(state);
   const piece = e.piece === undefined ? good[good.length - 1] : good.find((p) => p.number === e.piece);
   if (!piece) return null;
-  const became = e.became ?? 'lost';
+  const became = e.became ?? 'spoiled';
   const next: RunState = {
     ...state,
-    spoiled: state.spoiled + (became === 'lost' ? 1 : 0),
+    spoiled: state.spoiled + (became === 'spoiled' ? 1 : 0),
     seconds: state.seconds + (became === 'second' ? 1 : 0),
     soaking: became === 'soaking' ? [...state.soaking, piece] : state.soaking,
     spoiledInLoad: [
@@ -151,7 +151,7 @@ function spoil(
   return good.length === 1 ? loadOver(run, next, at, e.next) : next;
 }
 
-/** A piece out of its soak: good, good with a flaw, or lost. */
+/** A piece out of its soak: good, good with a flaw, or spoiled. */
 function rescue(state: RunState, { piece: number, outcome }: Of<'rescued'>): RunState | null {
   const piece = state.soaking.find((p) => p.number === number);
   if (!piece) return null;
@@ -365,7 +365,7 @@ export const dwellsS = (state: RunState): readonly number[] =>
     .filter((s) => s.operation.timed)
     .map(tookS);
 
-/** Pieces that did not come out good so far, oldest first: those lost, those with a flaw, and those still soaking. */
+/** Pieces that did not come out good so far, oldest first: those spoiled, those with a flaw, and those still soaking. */
 export function spoiledOf(state: RunState): readonly Spoiled[] {
   const saved = savedKeys(state);
   return [...listOf(state.loads).flatMap((l) => l.spoiled), ...state.spoiledInLoad].filter(

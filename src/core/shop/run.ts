@@ -48,7 +48,7 @@ const runEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('spoiled'),
     piece: z.optional(z.int().check(z.gte(1), z.lte(100000))),
     why: z.optional(z.enum(SPOILED_WHY)),
-    /** What became of it where it is not lost: good with a flaw, or set to soak with its paper stuck. */
+    /** What became of it where it is not spoiled for good: good with a flaw, or set to soak with its paper stuck. */
     became: z.optional(z.enum(['second', 'soaking'])),
   }),
   /** A piece that was set to soak came out so. */

@@ -108,11 +108,11 @@ test('a count makes the ledger agree with it, by one line, and a second count of
 });
 
 describe('a run', () => {
-  const follow = (own: readonly Movement[], good: number, spoiled: number) => [
+  const follow = (own: readonly Movement[], good: number, spoiled: number, seconds = 0) => [
     ...own,
     ...runLines(
       own,
-      { good, seconds: 0, spoiled },
+      { good, seconds, spoiled },
       { itemId: 'mug', at: (made += 1), jobId: 'j', lot: 'L8', runId: 'r', newId: id },
     ),
   ];
@@ -129,15 +129,20 @@ describe('a run', () => {
   });
 
   test('whatever is pressed and taken back, the ledger agrees with the run as it stands', () => {
-    const states = fc.array(fc.record({ good: fc.nat(40), spoiled: fc.nat(9) }), {
+    const states = fc.array(fc.record({ good: fc.nat(40), seconds: fc.nat(9), spoiled: fc.nat(9) }), {
       minLength: 1,
       maxLength: 20,
     });
     fc.assert(
       fc.property(states, (seen) => {
-        const own = seen.reduce<readonly Movement[]>((ledger, s) => follow(ledger, s.good, s.spoiled), []);
+        const own = seen.reduce<readonly Movement[]>(
+          (ledger, s) => follow(ledger, s.good, s.spoiled, s.seconds),
+          [],
+        );
         const last = seen.at(-1);
-        expect(balanceOf(own).onHand).toBe(-(last?.good ?? 0) - (last?.spoiled ?? 0) || 0);
+        expect(balanceOf(own).onHand).toBe(
+          -(last?.good ?? 0) - (last?.seconds ?? 0) - (last?.spoiled ?? 0) || 0,
+        );
         expect(own.every((m) => movementSchema.safeParse(m).success)).toBe(true);
       }),
     );

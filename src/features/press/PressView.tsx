@@ -73,6 +73,11 @@ export function PressView() {
             {t('press.spoiled3', { spoiled: press.spoiled })}
           </p>
         )}
+        {press.seconds > 0 && (
+          <p className="pb-2 font-label text-lead font-semibold">
+            {t('press.seconds3', { seconds: press.seconds })}
+          </p>
+        )}
         {heat.press && <p className="pb-2 text-lead">{heat.press.name}</p>}
       </div>
       <PieceTally good={press.good} spoiled={press.spoiled} pieces={total} />

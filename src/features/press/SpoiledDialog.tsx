@@ -35,15 +35,15 @@ const ORDER: readonly SpoiledWhy[] = [
   'not-said',
 ];
 
-type Became = 'lost' | 'second' | 'soaking';
-const OUTCOMES: readonly Became[] = ['lost', 'second', 'soaking'];
+type Became = 'spoiled' | 'second' | 'soaking';
+const OUTCOMES: readonly Became[] = ['spoiled', 'second', 'soaking'];
 const OUTCOME_WORDS: Readonly<Record<Became, Message>> = {
-  lost: say('common.spoiled'),
+  spoiled: say('common.spoiled'),
   second: say('common.seconds'),
   soaking: say('press.soakIt'),
 };
 const OUTCOME_ABOUT: Readonly<Record<Became, Message>> = {
-  lost: say('press.lostAbout'),
+  spoiled: say('press.spoiledAbout'),
   second: say('press.secondAbout'),
   soaking: say('press.soakAbout'),
 };
@@ -52,10 +52,10 @@ const OUTCOME_ABOUT: Readonly<Record<Became, Message>> = {
 export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () => void }) {
   const t = useWords();
   const good = goodInLoad(of.state);
-  const [became, setBecame] = useState<Became>('lost');
+  const [became, setBecame] = useState<Became>('spoiled');
   const [piece, setPiece] = useState<RunPiece | null>(good.length === 1 ? (good[0] ?? null) : null);
   const choose = (why: SpoiledWhy) => {
-    const kept = became === 'lost' ? {} : { became };
+    const kept = became === 'spoiled' ? {} : { became };
     if (piece) void tap(of, 'spoiled', { piece: piece.number, why, ...kept });
     onClose();
   };

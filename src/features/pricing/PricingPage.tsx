@@ -156,6 +156,20 @@ function extraFigures(cost: JobCost, currency: string): readonly Figure[] {
         say('pricing.pricesRoundedUpWhole', { priceStep: priced(cost.given.money.priceStepCents) }),
       ],
     }),
+    ...(cost.seconds.expected > 0
+      ? [
+          figure({
+            id: 'cost.seconds',
+            label: say('pricing.fromSeconds'),
+            quantity: priced(Math.round(cost.seconds.expected * cost.seconds.eachCents)),
+            origin: 'estimated' as const,
+            working: say('pricing.secondsExpected', {
+              expected: decimal(cost.seconds.expected, 1),
+              each: priced(cost.seconds.eachCents),
+            }),
+          }),
+        ]
+      : []),
     figure({
       id: 'cost.reprint',
       label: say('pricing.costReprint'),

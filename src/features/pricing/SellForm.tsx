@@ -99,6 +99,13 @@ export function SellForm({ job, cost, currency }: Props) {
         least={1}
         onCents={(priceCents) => put({ priceCents })}
       />
+      <MoneyField
+        label={t('pricing.pricePerSecond')}
+        cents={cost.seconds.eachCents}
+        currency={currency}
+        byHand={sell.secondCents !== null}
+        onCents={(secondCents) => put({ secondCents })}
+      />
       {cost.byHand && (
         <Button onClick={() => put({ priceCents: null })}>{t('pricing.resetCalculatedPrice')}</Button>
       )}

@@ -63,6 +63,15 @@ export function WorkCosts() {
         onValue={(marketFeePct) => put({ marketFeePct })}
       />
       <NumberField
+        label={t('shop.secondShare')}
+        value={s.money.secondPct}
+        min={0}
+        max={100}
+        unit="%"
+        byHand
+        onValue={(secondPct) => put({ secondPct })}
+      />
+      <NumberField
         label={t('shop.quotesValid')}
         value={s.money.quoteDays}
         min={1}
