@@ -136,7 +136,7 @@ function AnchorGrid({ anchor, onAnchor }: { anchor: Anchor; onAnchor: (a: Anchor
       <div
         role="radiogroup"
         aria-label={t('art.fixedPoint')}
-        className="grid w-fit grid-cols-3 border-2 border-ink"
+        className="grid w-22 shrink-0 grid-cols-3 border-2 border-ink"
       >
         {STEPS.flatMap((y) =>
           STEPS.map((x) => {
@@ -152,7 +152,7 @@ function AnchorGrid({ anchor, onAnchor }: { anchor: Anchor; onAnchor: (a: Anchor
                   down: y < 0 ? 'top' : y > 0 ? 'bottom' : 'middle',
                 })}
                 onClick={() => onAnchor({ x, y })}
-                className={`grid size-7 place-items-center ${on ? 'bg-strata-3' : 'bg-sheet hover:bg-board'}`}
+                className={`grid h-7 place-items-center ${on ? 'bg-strata-3' : 'bg-sheet hover:bg-board'}`}
               >
                 <span aria-hidden className={`size-2 ${on ? 'bg-white' : 'bg-ink'}`} />
               </button>

@@ -130,7 +130,7 @@ function LoadCheck({ run }: { run: Run }) {
   return (
     <section className="mx-auto max-w-2xl border-l-8 border-strata-4 pl-4">
       <h2 className="font-name text-name font-semibold">{t('press.checkTitle')}</h2>
-      <ul className="mt-1 grid gap-x-6 text-lead leading-snug sm:grid-cols-2">
+      <ul className="mt-1 grid gap-1 text-lead leading-snug">
         {loadCheck(run.blank, run.operations).map((m) => (
           <li key={m.id}>{t(m)}</li>
         ))}
