@@ -143,7 +143,7 @@ test('a two-sided ornament: both at once lacks heat below, a face at a time does
   await answered(page);
   await expect(foot(page)).not.toContainText(fixedPart('heat.lowerFaceGetsUpper'));
   await page.keyboard.press('7');
-  await expect(page.getByRole('listitem').filter({ hasText: 'First face' })).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: /^First face/ })).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: says('press.turnOver') })).toBeVisible();
 });
 
