@@ -16,10 +16,19 @@ interface Props<T extends string> {
   readonly options: readonly SegmentOption<T>[];
   readonly onChange: (value: T) => void;
   readonly className?: string;
+  /** For hands in gloves. */
+  readonly large?: boolean;
 }
 
 /** One of a few, side by side. Arrow keys move between them. */
-export function Segments<T extends string>({ label, value, options, onChange, className = '' }: Props<T>) {
+export function Segments<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  className = '',
+  large = false,
+}: Props<T>) {
   const t = useWords();
   return (
     <RadioGroup.Root
@@ -37,7 +46,7 @@ export function Segments<T extends string>({ label, value, options, onChange, cl
           value={o.value}
           disabled={o.disabled}
           title={o.title && t.label(o.title)}
-          className="min-h-9 grow bg-sheet px-3 font-label text-base font-semibold data-[state=checked]:bg-strata-3 data-[state=checked]:text-white enabled:data-[state=unchecked]:hover:bg-board disabled:bg-board disabled:font-normal disabled:text-soft"
+          className={`${large ? 'min-h-16 text-lead' : 'min-h-9 text-base'} grow bg-sheet px-3 font-label font-semibold data-[state=checked]:bg-strata-3 data-[state=checked]:text-white enabled:data-[state=unchecked]:hover:bg-board disabled:bg-board disabled:font-normal disabled:text-soft`}
         >
           {t.label(o.label)}
         </RadioGroup.Item>

@@ -11,7 +11,8 @@ const rename = (name: string) => (job: ReturnType<typeof newJob>) => ({ ...job, 
 
 describe('undo and redo', () => {
   let now = 0;
-  const fresh = (): JobStore => createJobStore(newJob('a', 'first'), () => now);
+  let drag: number | null = null;
+  const fresh = (): JobStore => createJobStore(newJob('a', 'first'), { now: () => now, drag: () => drag });
   const undo = (s: JobStore) => s.temporal.getState().undo();
   const redo = (s: JobStore) => s.temporal.getState().redo();
   const name = (s: JobStore) => s.getState().job.name;
@@ -29,7 +30,21 @@ describe('undo and redo', () => {
     expect(name(s)).toBe('third');
   });
 
-  test('a drag is one step, however many moves it made; a pause starts another', () => {
+  test('a drag held for long between its moves is one step, and the next drag is another', () => {
+    const s = fresh();
+    for (drag of [1, 2])
+      for (let i = 0; i < 3; i += 1) {
+        now += 5000;
+        s.getState().edit(rename(`drag ${drag}, move ${i}`), 'edge');
+      }
+    drag = null;
+    undo(s);
+    expect(name(s)).toBe('drag 1, move 2');
+    undo(s);
+    expect(name(s)).toBe('first');
+  });
+
+  test('edits of one group are one step while they follow each other; a pause starts another', () => {
     const s = fresh();
     for (let i = 0; i < 20; i += 1) {
       now += 100;

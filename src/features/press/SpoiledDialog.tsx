@@ -77,6 +77,7 @@ export function SpoiledDialog({ of, onClose }: { of: RunWithState; onClose: () =
       {piece ? (
         <div className="grid gap-4">
           <Segments
+            large
             label={t('press.outcome')}
             value={became}
             onChange={outcome}

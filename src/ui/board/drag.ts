@@ -1,6 +1,12 @@
 import { useDrag } from '@use-gesture/react';
 import type { KeyboardEvent } from 'react';
 
+let drags = 0;
+let held = false;
+
+/** The number of the drag that is going on; null between two. */
+export const dragHeld = (): number | null => (held ? drags : null);
+
 /**
  * Handlers that follow a pointer from press to release, captured by what was pressed. `onMove` gets what `begin` gave at the press, and the
  * distance moved since, px.
@@ -10,8 +16,10 @@ export function useDragFrom<T>(
   onMove: (start: T, dx: number, dy: number) => void,
 ): ReturnType<ReturnType<typeof useDrag>> {
   const bind = useDrag(
-    ({ first, movement: [dx, dy], memo, event, currentTarget }) => {
+    ({ first, last, movement: [dx, dy], memo, event, currentTarget }) => {
       if (first) {
+        drags += 1;
+        held = true;
         event.preventDefault();
         event.stopPropagation();
         if (currentTarget instanceof HTMLElement || currentTarget instanceof SVGElement)
@@ -19,6 +27,7 @@ export function useDragFrom<T>(
         return begin();
       }
       onMove(memo as T, dx, dy);
+      if (last) held = false;
       return memo as T;
     },
     // Arrow keys are the handle's own affair.
