@@ -104,12 +104,13 @@ function PictureHandle({ fit, placedLayers, board }: Props<PlacedPicture>) {
 function SizeLabel({ fit, placedLayers }: { fit: Fit; placedLayers: PlacedPicture }) {
   const t = useWords();
   const { corners, widthMm, heightMm } = placedLayers.transform;
-  const lowest = Math.max(...corners.map((p) => fit.y(p.y)));
+  // At the top: below, the caption of the front has its place.
+  const highest = Math.min(...corners.map((p) => fit.y(p.y)));
   const middle = corners.reduce((s, p) => s + fit.x(p.x), 0) / corners.length;
   return (
     <text
       x={clamp(middle, 60, fit.width - 60)}
-      y={clamp(lowest - 8, 16, fit.height - 8)}
+      y={clamp(highest + 20, 16, fit.height - 8)}
       textAnchor="middle"
       fontSize={14}
       fontWeight={700}
