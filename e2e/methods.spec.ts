@@ -28,7 +28,7 @@ function plainPng(widthPx: number, heightPx: number): Buffer {
   ]);
 }
 
-test('working methods: a job follows the shop, and differs where it says so', async ({ bench: page }) => {
+test('working methods: a job uses the shop’s, and its own where it has them', async ({ bench: page }) => {
   await page.goto(`${address()}/settings`);
   const methods = page.getByRole('region', { name: says('methods.title') });
   await methods.getByRole('combobox', { name: says('methods.rims') }).click();

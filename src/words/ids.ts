@@ -2523,7 +2523,7 @@ export interface ValueNames {
   'press.s': 'planned';
   'press.s2': 'planned';
   'press.coolingWord': never;
-  'press.pieceWhy': 'piece' | 'why';
+  'press.pieceWhy': 'became' | 'piece' | 'why';
   'press.now': never;
   'press.oneLess2': 'task';
   'press.oneDone': 'task';
@@ -3022,6 +3022,8 @@ export interface ValueNames {
   'sheet.gapBetweenPieces': never;
   'sheet.panelOverlap': never;
   'sheet.straightCut': never;
+  'sheet.onCopyPaper': 'paper';
+  'sheet.noCopyPaper': 'paper';
   'shell.anotherTabKeepsOlder': never;
   'shell.closeOtherTabsMesa': never;
   'shell.browsersDatabaseDoesAnswer': never;

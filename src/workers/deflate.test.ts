@@ -1,6 +1,6 @@
 import { inflateSync } from 'node:zlib';
 import fc from 'fast-check';
-import { alphaRow, Deflater, rgbRow, UpRows } from './deflate';
+import { alphaRow, Deflater, rgbaRow, rgbRow, UpRows } from './deflate';
 
 /** PNG's “up” filter taken off again, as ISO/IEC 15948, 9.2 has it. */
 function unfiltered(bytes: Uint8Array, rowBytes: number): number[][] {
@@ -25,18 +25,20 @@ const picture = fc
 test('rows in bands of any height are the picture again once unpacked', async () => {
   await fc.assert(
     fc.asyncProperty(picture, fc.integer({ min: 1, max: 5 }), async ({ width, height, data }, band) => {
-      const [colours, clear] = [new Deflater(), new Deflater()];
-      const [rgb, alpha] = [new UpRows(width * 3), new UpRows(width)];
+      const [colours, clear, both] = [new Deflater(), new Deflater(), new Deflater()];
+      const [rgb, alpha, rgba] = [new UpRows(width * 3), new UpRows(width), new UpRows(width * 4)];
       for (let y = 0; y < height; y += band) {
         const n = Math.min(band, height - y);
         const part = data.slice(y * width * 4, (y + n) * width * 4);
         await colours.write(rgb.band(n, rgbRow(part, width)));
         await clear.write(alpha.band(n, alphaRow(part, width)));
+        await both.write(rgba.band(n, rgbaRow(part, width)));
       }
       const back = unfiltered(inflateSync(await colours.end()), width * 3).flat();
       const backAlpha = unfiltered(inflateSync(await clear.end()), width).flat();
       const pixels = Array.from({ length: width * height }, (_, i) => i);
       expect(back).toEqual(pixels.flatMap((i) => [...data.slice(i * 4, i * 4 + 3)]));
+      expect(unfiltered(inflateSync(await both.end()), width * 4).flat()).toEqual([...data]);
       expect(backAlpha).toEqual(pixels.map((i) => data[i * 4 + 3]));
     }),
     { numRuns: 40 },

@@ -77,13 +77,13 @@ function jobBase(job: Job, shop: Shop, proven: ProvenCounts): JobBase {
   // For another press the planner runs only the stages that depend on the press.
   const planner = createPlanner();
   const made = planner(job, shop, { proven });
-  const { good, left, free, seconds, spoiled, reprints } = made.press;
+  const { good, left, free, runs, seconds, spoiled, reprints } = made.press;
   return {
     blank: made.blank.blank,
     pieces: good + left,
     good,
     // What has a flaw, or soaks, has used its print as well.
-    spoiled: spoiled + seconds,
+    spoiled: spoiled + seconds + runs.reduce((n, r) => n + r.state.soaking.length, 0),
     reprints: reprints.length,
     free: free.length,
     printerId: made.sheet.printer.id,

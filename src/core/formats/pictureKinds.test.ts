@@ -2,7 +2,7 @@ import { english } from '@/words/english';
 import { inEnglish } from '@/words/inEnglish';
 import { zlibSync } from 'fflate';
 import { inspectPicture } from './picture';
-import { joinBytes, makeChunk } from './png';
+import { joinBytes, makeChunk, physChunk } from './png';
 import { paintPng, RED } from './testPicture';
 
 const described = (bytes: Uint8Array): string => {
@@ -130,4 +130,49 @@ test('others are named', () => {
   expect(inEnglish(described(latin('GIF89a...........')))).toMatch(/a GIF, often animated/);
   expect(described(latin('8BPS.............'))).toMatch(/layered drawing/);
   expect(described(new Uint8Array(0))).toMatch(/empty/);
+});
+
+/** Resolution a picture states, pixels per inch; undefined where it states none. */
+const ppiOf = (bytes: Uint8Array) => {
+  const r = inspectPicture(bytes, 'art');
+  if (!r.ok) throw new Error('not a picture');
+  return r.value.ppi;
+};
+
+describe('resolution', () => {
+  test('PNG: pixels to the metre, not to a unit that is not named', () => {
+    const png = paintPng(3, 2, () => RED);
+    const withChunk = (chunk: Uint8Array) => joinBytes([png.subarray(0, 33), chunk, png.subarray(33)]);
+    // 300 ppi is 11,811 pixels to the metre (300 / 0.0254, rounded).
+    const perMetre = (n: number, unit: number) =>
+      makeChunk('pHYs', Uint8Array.of(0, 0, n >> 8, n & 255, 0, 0, n >> 8, n & 255, unit));
+    expect(ppiOf(withChunk(perMetre(11_811, 1)))).toBe(300);
+    expect(ppiOf(withChunk(physChunk(300)))).toBe(300);
+    expect(ppiOf(withChunk(perMetre(11_811, 0)))).toBeUndefined();
+    expect(ppiOf(png)).toBeUndefined();
+  });
+
+  test('JPEG: to the inch or to the centimetre', () => {
+    const jpeg = (unit: number, density: number) =>
+      joinBytes([
+        Uint8Array.of(0xff, 0xd8, 0xff, 0xe0, 0, 16),
+        latin('JFIF\0'),
+        Uint8Array.of(1, 2, unit, density >> 8, density & 255, density >> 8, density & 255, 0, 0),
+        Uint8Array.of(0xff, 0xc0, 0, 17, 8, 0, 20, 0, 30, 3, 1, 17, 0, 2, 17, 1, 3, 17, 1),
+        Uint8Array.of(0xff, 0xd9),
+      ]);
+    expect(ppiOf(jpeg(1, 240))).toBe(240);
+    expect(ppiOf(jpeg(2, 100))).toBe(254);
+    expect(ppiOf(jpeg(0, 300))).toBeUndefined();
+    // What most programs write where nothing was chosen is no size either.
+    expect(ppiOf(jpeg(1, 1))).toBeUndefined();
+  });
+
+  test('SVG: from its own width where that is in real units', () => {
+    const svg = (width: string) =>
+      latin(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="100${width.slice(3)}"/>`);
+    // 200 mm drawn 4800 px long: 4800 / (200 / 25.4).
+    expect(ppiOf(svg('200mm'))).toBeCloseTo(609.6, 2);
+    expect(ppiOf(svg('200px'))).toBeUndefined();
+  });
 });

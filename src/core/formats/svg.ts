@@ -11,15 +11,15 @@ export const escapeXml = (text: string): string =>
   );
 
 /** A tenth of a thousandth of a millimetre: finer than any cutter. */
-export const n = (v: number): string => String(Math.round(v * 1e4) / 1e4 + 0);
+export const svgNumber = (v: number): string => String(Math.round(v * 1e4) / 1e4 + 0);
 
 export const path = (id: string, contour: Contour, style: string): string =>
-  `<path id="${id}" d="${contourPath(contour, n)}" ${style}/>`;
+  `<path id="${id}" d="${contourPath(contour, svgNumber)}" ${style}/>`;
 
 export const line = (id: string, l: Line, style = 'stroke="#14211f" stroke-width="0.25"'): string =>
-  `<line id="${id}" x1="${n(l.from.x)}" y1="${n(l.from.y)}" x2="${n(l.to.x)}" y2="${n(l.to.y)}" ${style}/>`;
+  `<line id="${id}" x1="${svgNumber(l.from.x)}" y1="${svgNumber(l.from.y)}" x2="${svgNumber(l.to.x)}" y2="${svgNumber(l.to.y)}" ${style}/>`;
 
-const placedAt = (m: Affine): string => `transform="matrix(${m.map(n).join(' ')})"`;
+const placedAt = (m: Affine): string => `transform="matrix(${m.map(svgNumber).join(' ')})"`;
 
 function faceLayers(face: Face, suffix: string): string {
   const hair = 'fill="none" stroke-width="0.25"';
@@ -48,7 +48,7 @@ function faceLayers(face: Face, suffix: string): string {
 export function patternSvg(pattern: Pattern, title: string): string {
   const { whole, faces, seams, front, meets, fold, grip, tails, onBlank, marks } = pattern;
   const lines = [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(whole.width)}mm" height="${n(whole.height)}mm" viewBox="${[whole.x, whole.y, whole.width, whole.height].map(n).join(' ')}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${svgNumber(whole.width)}mm" height="${svgNumber(whole.height)}mm" viewBox="${[whole.x, whole.y, whole.width, whole.height].map(svgNumber).join(' ')}">`,
     `<title>${escapeXml(title)}</title>`,
     `<!-- ${WRITTEN_BY} -->`,
     ...faces.map((f, i) => faceLayers(f, i === 0 ? '' : `-${f.name}`)),

@@ -2,7 +2,7 @@ import { WRITTEN_BY } from '../basics/version';
 import { say, type Write } from '../message/message';
 import { boundsOfContour } from '../geometry/contour';
 import { mainFace, type Pattern } from '../wrap/pattern';
-import { escapeXml, line, n, path } from './svg';
+import { escapeXml, line, path, svgNumber } from './svg';
 
 const layer = (id: string, name: string, parts: readonly string[]): string =>
   `<g id="${id}"><title>${escapeXml(name)}</title>\n${parts.join('\n')}\n</g>`;
@@ -17,7 +17,7 @@ export function templateSvg(pattern: Pattern, title: string, write: Write): stri
   const { seams, front } = pattern;
   const hair = 'fill="none" stroke-width="0.25"';
   const lines = [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(box.width)}mm" height="${n(box.height)}mm" viewBox="${[box.x, box.y, box.width, box.height].map(n).join(' ')}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${svgNumber(box.width)}mm" height="${svgNumber(box.height)}mm" viewBox="${[box.x, box.y, box.width, box.height].map(svgNumber).join(' ')}">`,
     `<title>${escapeXml(title)}</title>`,
     `<!-- ${WRITTEN_BY} -->`,
     layer('artwork', write(say('job.art')), []),

@@ -190,7 +190,7 @@ export const jobSchema = z.strictObject({
     seamMethod: z.nullable(z.enum(SEAM_METHODS)),
     form: z.nullable(z.enum(WRAP_FORMS)),
     hold: z.nullable(z.enum(HOLDS)),
-    /** From rim and foot to the edge of the paper; less than none where it stands past them. */
+    /** From rim and foot to the edge of the paper; negative where the paper stands past them. */
     topSetbackMm: z.nullable(mmSchema(-15, 390)),
     footSetbackMm: z.nullable(mmSchema(-15, 390)),
     /** Heights below the rim the paper covers on a shaped wall; null for the tallest that lies flat. */
@@ -209,7 +209,7 @@ export const jobSchema = z.strictObject({
     grip: z.nullable(z.enum(['rim', 'foot'])),
     /** Unprinted strips past both ends, to hold, pull and overlap; null for none. */
     tailMm: z.nullable(mmSchema(5, 60)),
-    /** What stands past rim or foot is left there instead of being cut off on the piece. */
+    /** Paper past rim or foot is left there instead of being cut off on the piece. */
     standsOut: z.boolean(),
     /** The person's own pencil marks, mm along the wrap from its left end. */
     marks: z
@@ -234,7 +234,7 @@ export const jobSchema = z.strictObject({
   day: daySchemaOfJob,
   sell: sellSchema,
   finish: finishSchema,
-  /** Where this job is worked otherwise than the shop usually does. */
+  /** Working methods of this job that differ from the shop's. */
   practices: z.partial(practicesSchema),
 });
 export type Job = z.infer<typeof jobSchema>;

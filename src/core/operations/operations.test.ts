@@ -14,18 +14,8 @@ import {
   suppliesOf,
 } from '../shop/operation';
 import { preparations, USUAL_WASTE, type Waste } from './prepare';
-import { ONE_PIECE } from './testTimes';
+import { ONE_PIECE, TWO_PASSES as BASE } from './testTimes';
 
-const BASE: HeatSettings = {
-  platenC: 188,
-  dwellS: 65,
-  laterDwellS: null,
-  passes: 2,
-  timerStart: 'from-closing',
-  pressure: 'medium',
-  peel: 'hot',
-  coolDownC: 170,
-};
 const PRESS = STARTER_PRESSES.find((p) => p.kind === 'tumbler');
 if (!PRESS) throw new Error('nothing to press');
 const cycle = (s: Partial<HeatSettings> = {}) =>

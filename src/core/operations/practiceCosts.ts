@@ -11,14 +11,14 @@ import {
 } from '../shop/practices';
 import { cleaningS, rimTaping } from './prepare';
 
-/** One of the ways of working: what it is called, what it gains and what it costs. */
+/** A choice: its name, what it gains and what it costs. */
 export interface PracticeChoice<K extends keyof Practices = keyof Practices> {
   readonly value: NonNullable<Practices[K]>;
   readonly label: Message;
   readonly cost: Message;
 }
 
-/** A question on which shops differ, with its answers. `usual` says what is done where nobody chose; null where somebody always did. */
+/** A working method on which shops differ, and its choices. `usual` names the default where none is chosen; null where one always is. */
 export interface Practice<K extends keyof Practices = keyof Practices> {
   readonly key: K;
   readonly label: Message;
@@ -46,7 +46,7 @@ const rimCost = (way: (typeof RIM_TAPING)[number]) => {
   return { hands: seconds(handsS), strips };
 };
 
-/** Every way of working on which shops differ, each with what it costs. */
+/** Every working method on which shops differ, each choice with its cost. */
 export const PRACTICES: readonly Practice[] = [
   practice('rims', say('methods.rims'), RIM_TAPING, {
     full: [say('methods.rimsFull'), say('methods.rimsFullCost', rimCost('full'))],

@@ -16,18 +16,8 @@ import { pressCycle } from './cycle';
 import { PRACTICES } from './practiceCosts';
 import { preparations, rimTaping, USUAL_WASTE } from './prepare';
 import { endCheck } from './startCheck';
-import { ONE_PIECE } from './testTimes';
+import { ONE_PIECE, TWO_PASSES as SETTINGS } from './testTimes';
 
-const SETTINGS: HeatSettings = {
-  platenC: 188,
-  dwellS: 65,
-  laterDwellS: null,
-  passes: 2,
-  timerStart: 'from-closing',
-  pressure: 'medium',
-  peel: 'hot',
-  coolDownC: 170,
-};
 const pressOf = (kind: Press['kind']): Press => {
   const press = STARTER_PRESSES.find((p) => p.kind === kind);
   if (!press) throw new Error(kind);
@@ -63,7 +53,7 @@ test('rims are taped all round, where the paper lifts, or not at all: each takes
     });
 });
 
-test('cleaning is as chosen; where nobody chose, as usual for the blank', () => {
+test('cleaning is as chosen, by default as the blank needs it', () => {
   expect(kinds({})).toContain('clean');
   for (const way of CLEANING) {
     expect(kinds({ cleaning: way })).toContain(`clean-${way}`);
@@ -88,14 +78,14 @@ test('a press that is off is left as the shop leaves it', () => {
   expect(left('oven', 'closed')).toEqual(['off', 'count', 'cold']);
 });
 
-test('a job has its own ways where it says so, and the shop’s elsewhere', () => {
+test('a job’s own working methods count before the shop’s', () => {
   const shop = { ...USUAL_PRACTICES, rims: 'none' as const };
   expect(practicesOf(shop, { cleaning: 'alcohol' })).toEqual({ ...shop, cleaning: 'alcohol' });
   // Back to the usual way of the blank, whatever the shop does.
   expect(practicesOf({ ...shop, cleaning: 'alcohol' }, { cleaning: null }).cleaning).toBeNull();
 });
 
-test('every way that can be stored has its words and says what it costs', () => {
+test('every choice that can be stored has a name and says what it costs', () => {
   for (const { key, choices, usual } of PRACTICES) {
     for (const { value, label, cost } of choices) {
       expect(practicesSchema.safeParse({ ...USUAL_PRACTICES, [key]: value }).success).toBe(true);

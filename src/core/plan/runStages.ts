@@ -290,6 +290,7 @@ export function createRunner(remember: Memoizers, on: OnStage = () => undefined)
       own: sheets.part,
       others: sheets.others,
       sheet: job.sheet,
+      media: job.practices.media ?? settings.practices.media,
       again: job.reprint !== null,
       jobPieces: job.pieces,
       unit: settings.units.length,

@@ -52,6 +52,12 @@ test('what is counted as unwrapped is taken from the oldest', () => {
   expect(at(made('warm'), 60, 4)).toEqual([]);
 });
 
+test('a run begun before there was such a wait unwraps its cold pieces when they can be touched', () => {
+  const run = made('cold');
+  const before = { ...run, operations: run.operations.filter((o) => o.kind !== 'peel-from') };
+  expect(at(before, 60).map((w) => w.fromS)).toEqual([250, 260]);
+});
+
 test('pieces peeled as they come out wait for nothing', () => {
   expect(at(made('hot'), 60)).toEqual([]);
 });

@@ -3,12 +3,12 @@ import type { Run, RunPiece } from '../shop/run';
 import { listOf } from './chain';
 import type { RunState } from './run';
 
-/** Pieces of one load that lie wrapped until their paper may come off. */
+/** Pieces of one load that are still wrapped, and when their paper may come off. */
 export interface Wrapped {
   readonly pieces: readonly RunPiece[];
   /** Until the paper may come off, s; nothing or less where it may. */
   readonly fromS: number;
-  /** Until it is cold and the paper may hold fast, s; null where cold is what is wanted. */
+  /** Until it is cold and the paper may stick, s; null where it is peeled cold. */
   readonly beforeS: number | null;
 }
 
@@ -24,9 +24,11 @@ export function wrappedLoads(
   state: Pick<RunState, 'loads' | 'between'>,
   nowMs: number,
 ): readonly Wrapped[] {
-  const from = usually(run, 'peel-from');
+  const { peel } = run.settings;
+  // Runs of before had no wait of their own for the paper: what is peeled cold was unwrapped when it could be touched.
+  const from = usually(run, 'peel-from') ?? (peel === 'cold' ? usually(run, 'cooling') : null);
   if (from === null) return [];
-  const before = run.settings.peel === 'warm' ? usually(run, 'cooling') : null;
+  const before = peel === 'warm' ? usually(run, 'cooling') : null;
   let unwrapped = state.between.unwrapped;
   return listOf(state.loads).flatMap(({ pieces, spoiled, endedAt }): Wrapped[] => {
     const gone = new Set(spoiled.map((s) => s.piece.number));

@@ -59,7 +59,7 @@ test.each([
   expect(jobPieces(ALL, [withState(run)]).left.map((p) => p.number)).toEqual(left);
 });
 
-test('while a piece soaks, nobody presses or reprints it', () => {
+test('a soaking piece is neither free to press nor on the reprint list', () => {
   const run = queued(ALL, 2, { id: 'soaking', events: [stuck(1, 1), ...through(2, [3, 4])] });
   const { left, free, reprints } = jobPieces(ALL, [withState(run)]);
   expect(left.map((p) => p.number)).toContain(1);

@@ -316,13 +316,13 @@ export function foldOn(run: Run, from: FoldedRun = startFold(run)): FoldedRun {
 export const foldRun = (run: Run): RunState => foldOn(run).state;
 
 /** What a button or a key can tap about the step in hand. */
-export type Struck = 'done' | 'spoiled' | 'retaped' | 'undo' | 'undo-load' | 'stop';
+export type TapKind = 'done' | 'spoiled' | 'retaped' | 'undo' | 'undo-load' | 'stop';
 
 /** What a person tapped, as an event about the operation in hand; null where the run has no operation in hand. */
 export function eventOf(
   run: Run,
   state: RunState,
-  kind: Struck,
+  kind: TapKind,
   at: number,
   said: {
     readonly by?: string;

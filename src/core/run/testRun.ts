@@ -1,7 +1,6 @@
 import { LIBRARY } from '../library/library';
 import { pressCycle } from '../operations/cycle';
-import { ONE_PIECE } from '../operations/testTimes';
-import type { HeatSettings } from '../shop/heatSettings';
+import { ONE_PIECE, TWO_PASSES } from '../operations/testTimes';
 import type { Operation } from '../shop/operation';
 import type { WrapPress } from '../shop/press';
 import type { Run, RunEvent, RunPiece } from '../shop/run';
@@ -36,16 +35,7 @@ export const PRESS: WrapPress = {
   checks: [],
   timings: [],
 };
-export const SETTINGS: HeatSettings = {
-  platenC: 188,
-  dwellS: 65,
-  laterDwellS: null,
-  passes: 2,
-  timerStart: 'from-closing',
-  pressure: 'medium',
-  peel: 'hot',
-  coolDownC: 170,
-};
+export const SETTINGS = TWO_PASSES;
 export const OPERATIONS = pressCycle(SETTINGS, PRESS, ONE_PIECE);
 export const T0 = 1_790_000_000_000;
 

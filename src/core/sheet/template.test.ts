@@ -46,7 +46,7 @@ test.each([
   ['straight', straight],
   ['tapered', tapered],
 ] as const)(
-  'a finished design on a %s wrap lies on its template within 0.1 mm, at any resolution',
+  'a finished design on a %s wrap matches its template within 0.1 mm, at any resolution',
   (_, pattern) => {
     const board = boardOf(pattern, { ...NO_ART, warp: 'flat' });
     fc.assert(

@@ -186,7 +186,7 @@ export const blankSchema = z.strictObject({
   needs: z.array(lineSchema).check(z.maxLength(8)),
   /** What one costs as bought, in hundredths of the shop's currency; null where nobody said. */
   costCents: z.nullable(z.int().check(z.gte(0), z.lte(10_000_000))),
-  /** Who it is bought from; '' where nobody said. */
+  /** Who it is bought from; '' where that is not known. */
   supplier: z.string().check(z.maxLength(80)),
 });
 

@@ -15,13 +15,13 @@ export const FIRST_PIECE = ['spare', 'job'] as const;
 export const PAPER_EDGE = ['inside', 'exact', 'past'] as const;
 export type PaperEdge = (typeof PAPER_EDGE)[number];
 
-/** Ways of working on which shops differ. */
+/** Working methods on which shops differ. */
 export const practicesSchema = z.strictObject({
   rims: z.enum(RIM_TAPING),
-  /** Null for the usual way with the blank: alcohol on cups, a lint roller on flat faces. */
+  /** Null for the default of the blank: alcohol on cups, a lint roller on flat faces. */
   cleaning: z.nullable(z.enum(CLEANING)),
   media: z.enum(MEDIA),
-  /** How a press is left when it is off; null for the usual way: a mug press closed on a spare blank, others open. */
+  /** How a press is left when it is off; null for the default: a mug press closed on a spare blank, others open. */
   pressOff: z.nullable(z.enum(PRESS_OFF)),
   /** What takes the first cycle of the day in a mug press. */
   firstPiece: z.enum(FIRST_PIECE),
@@ -38,7 +38,7 @@ export const USUAL_PRACTICES: Practices = {
   paperEdge: 'inside',
 };
 
-/** The ways of one job: its own where it has some, else those of the shop. */
+/** The working methods of one job: its own where it has them, else those of the shop. */
 export const practicesOf = (ofShop: Practices, ofJob: Partial<Practices>): Practices => ({
   ...ofShop,
   ...ofJob,

@@ -21,7 +21,7 @@ export const recipeSchema = z.strictObject({
   settings: heatSettingsSchema,
   /** How the pieces lay; null where it was not written down. */
   load: z.nullable(loadSchema),
-  /** What the press showed of its pressure: a number, turns, a notch, or a gap in mm; null where nobody said. */
+  /** What the press showed of its pressure: a number, turns, a notch, or a gap in mm; null where it was not noted. */
   pressureAt: z.nullable(pressureAtSchema),
   keptAt: momentSchema,
 });

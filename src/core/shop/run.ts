@@ -118,7 +118,7 @@ export const runSchema = z.strictObject({
   dose: z.nullable(runDoseSchema),
   /** Copied at the start: editing the job or the shop never moves a running clock or a count. */
   settings: heatSettingsSchema,
-  /** What the press showed of its pressure when the run began; null where it has no scale or nobody said. */
+  /** What the press showed of its pressure when the run began; null where it has no scale or it was not noted. */
   pressureAt: z.nullable(pressureAtSchema),
   /** Pieces that go in together, and how; null for one by one. */
   load: z.nullable(loadSchema),

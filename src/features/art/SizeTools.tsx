@@ -1,5 +1,6 @@
 'use client';
 
+import { RadioGroup } from 'radix-ui';
 import { useState } from 'react';
 import { actualSize, MIDDLE, pixelsAt, resized, type Anchor } from '@/core/art/size';
 import type { PictureLayer } from '@/core/job/art';
@@ -127,39 +128,36 @@ export function SizeTools({ layer }: { layer: PictureLayer }) {
 }
 
 const STEPS = [-1, 0, 1] as const;
+const ANCHORS: readonly Anchor[] = STEPS.flatMap((y) => STEPS.map((x) => ({ x, y })));
 
 /** The point of the picture that stays where it is while the size changes. */
 function AnchorGrid({ anchor, onAnchor }: { anchor: Anchor; onAnchor: (a: Anchor) => void }) {
   const t = useWords();
   return (
     <Labelled label={t('art.fixedPoint')}>
-      <div
-        role="radiogroup"
+      <RadioGroup.Root
         aria-label={t('art.fixedPoint')}
+        value={`${anchor.x} ${anchor.y}`}
+        onValueChange={(v) => {
+          const found = ANCHORS.find((a) => `${a.x} ${a.y}` === v);
+          if (found) onAnchor(found);
+        }}
         className="grid w-22 shrink-0 grid-cols-3 border-2 border-ink"
       >
-        {STEPS.flatMap((y) =>
-          STEPS.map((x) => {
-            const on = anchor.x === x && anchor.y === y;
-            return (
-              <button
-                key={`${x} ${y}`}
-                type="button"
-                role="radio"
-                aria-checked={on}
-                aria-label={t('art.fixedAt', {
-                  across: x < 0 ? 'left' : x > 0 ? 'right' : 'middle',
-                  down: y < 0 ? 'top' : y > 0 ? 'bottom' : 'middle',
-                })}
-                onClick={() => onAnchor({ x, y })}
-                className={`grid h-7 place-items-center ${on ? 'bg-strata-3' : 'bg-sheet hover:bg-board'}`}
-              >
-                <span aria-hidden className={`size-2 ${on ? 'bg-white' : 'bg-ink'}`} />
-              </button>
-            );
-          }),
-        )}
-      </div>
+        {ANCHORS.map(({ x, y }) => (
+          <RadioGroup.Item
+            key={`${x} ${y}`}
+            value={`${x} ${y}`}
+            aria-label={t('art.fixedAt', {
+              across: x < 0 ? 'left' : x > 0 ? 'right' : 'middle',
+              down: y < 0 ? 'top' : y > 0 ? 'bottom' : 'middle',
+            })}
+            className="group grid h-7 place-items-center bg-sheet hover:bg-board data-[state=checked]:bg-strata-3"
+          >
+            <span aria-hidden className="size-2 bg-ink group-data-[state=checked]:bg-white" />
+          </RadioGroup.Item>
+        ))}
+      </RadioGroup.Root>
     </Labelled>
   );
 }

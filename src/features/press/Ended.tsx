@@ -75,7 +75,7 @@ export function Ended({ job, made, last, onMore }: Props) {
             <section>
               <h2 className="font-name text-head font-semibold">{t('press.soaking')}</h2>
               <ul className="mt-2 text-lead">
-                <SoakRows runs={press.runs} />
+                <SoakRows runs={press.runs} open />
               </ul>
             </section>
           )}

@@ -72,7 +72,9 @@ function Tasks({ lanes, pace, jobs, numberOf }: Props) {
 function coldPieces({ run, state }: Lane, nowMs: number): number {
   const safeMs = touchSafeAfterS(run) * 1000;
   const loads = listOf(state.loads).filter((l) => nowMs - l.endedAt >= safeMs);
-  const cold = loads.reduce((n, l) => n + l.pieces.length - l.spoiled.length, 0);
+  // What came good out of its soak is cold as well.
+  const soaked = state.rescued.filter((r) => r.outcome === 'good').length;
+  const cold = soaked + loads.reduce((n, l) => n + l.pieces.length - l.spoiled.length, 0);
   return Math.max(0, Math.min(cold, goodOf(state).length) - state.between.packed);
 }
 
@@ -128,7 +130,7 @@ function PeelList({ lanes, all, numberOf, nowMs, open }: Props) {
   return (
     <List title={t('press.peelClock')}>
       <PeelRows lanes={lanes} nowMs={nowMs} open={open} numberOf={numberOf} />
-      <SoakRows runs={all} />
+      <SoakRows runs={all} open={open} />
     </List>
   );
 }

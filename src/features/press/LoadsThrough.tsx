@@ -1,7 +1,7 @@
 import { date } from '@/core/message/quantity';
 import { say, type Message } from '@/core/message/message';
 import { useWords, Q } from '@/ui/words';
-import { overTimeText, piecesText, whyLabel } from '@/core/plan/press/runWords';
+import { overTimeText, piecesText, spoiledText } from '@/core/plan/press/runWords';
 import { listOf } from '@/core/run/chain';
 import { overTime, passesOf } from '@/core/run/dose';
 import type { RunWithState } from '@/core/run/pieces';
@@ -14,9 +14,6 @@ interface Through {
   readonly of: RunWithState;
   readonly load: LoadThrough;
 }
-
-const spoiledText = ({ spoiled }: LoadThrough): readonly Message[] =>
-  spoiled.map((s) => say('press.pieceWhy', { piece: piecesText([s.piece]), why: whyLabel(s.why) }));
 
 /** What the passes really were and did; a load that ended before its last pass had no dose to judge. */
 function dwellText({ run }: RunWithState, load: LoadThrough): Message {
@@ -53,7 +50,7 @@ export function LoadsThrough({ runs }: { runs: readonly RunWithState[] }) {
               </td>
               <td className="py-1 pr-4">{t(piecesText(load.pieces))}</td>
               <td className="py-1 pr-4">{t(dwellText(of, load))}</td>
-              <td className="py-1">{spoiledText(load).map(t).join('; ')}</td>
+              <td className="py-1">{load.spoiled.map((s) => t(spoiledText(s))).join('; ')}</td>
             </tr>
           ))}
         </tbody>

@@ -64,7 +64,7 @@ const OUTCOMES: readonly (readonly [RescueOutcome, Message])[] = [
 ];
 
 /** Pieces in the water, each with how it came out. */
-export function SoakRows({ runs }: { readonly runs: readonly RunWithState[] }) {
+export function SoakRows({ runs, open }: { readonly runs: readonly RunWithState[]; readonly open: boolean }) {
   const t = useWords();
   return runs.flatMap(({ run, state }) =>
     state.soaking.map((piece) => (
@@ -74,6 +74,7 @@ export function SoakRows({ runs }: { readonly runs: readonly RunWithState[] }) {
           {OUTCOMES.map(([outcome, label]) => (
             <PressButton
               key={outcome}
+              disabled={!open}
               onClick={() => void rescuePiece(run.id, piece.number, outcome)}
               className="px-3"
             >

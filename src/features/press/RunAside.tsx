@@ -13,10 +13,12 @@ interface Props {
   readonly lane: Lane;
   readonly made: Plan;
   readonly nowMs: number;
+  /** Taps count: this tab leads. */
+  readonly open: boolean;
 }
 
 /** Beside the clock of one press: how the seam stands, what comes next, what cools. */
-export function RunAside({ lane, made, nowMs }: Props) {
+export function RunAside({ lane, made, nowMs, open }: Props) {
   const t = useWords();
   const { run, state, step } = lane;
   const cover = made.press.running?.id === run.id ? made.press.runHeaterReach : null;
@@ -77,8 +79,8 @@ export function RunAside({ lane, made, nowMs }: Props) {
         {state.retaped > 0 && <Row label={t('press.retaped')} value={String(state.retaped)} />}
       </dl>
       <ul className="font-label text-lead">
-        <PeelRows lanes={[lane]} nowMs={nowMs} open />
-        <SoakRows runs={[lane]} />
+        <PeelRows lanes={[lane]} nowMs={nowMs} open={open} />
+        <SoakRows runs={[lane]} open={open} />
       </ul>
     </aside>
   );

@@ -117,7 +117,7 @@ export function RunBoard({ job, made, of }: Props) {
           {lane.step.kind === 'load' && <LoadCheck run={of.run} />}
           <DisplayTaps run={of.run} state={of.state} />
         </div>
-        <RunAside lane={lane} made={made} nowMs={now} />
+        <RunAside lane={lane} made={made} nowMs={now} open={open} />
       </div>
       <Foot lane={lane} name={of.run.press.name} jobId={job.id} open={open} onNext={next} />
     </main>

@@ -50,9 +50,7 @@ export function loadText({ run, state }: RunWithState, toCome: number): Message 
   const load = chainSize(state.loads) + 1;
   const loads = load + Math.ceil(toCome / (run.load?.piecesAtOnce ?? 1));
   const good = goodInLoad(state);
-  const spoiled =
-    state.spoiledInLoad.length > 0
-      ? say('press.spoiled5', { spoiledInLoad: state.spoiledInLoad.length })
-      : '';
+  const gone = state.spoiledInLoad.filter((s) => s.became === 'spoiled').length;
+  const spoiled = gone > 0 ? say('press.spoiled5', { spoiledInLoad: gone }) : '';
   return say('press.loadOf', { load, loads, good: piecesText(good), spoiled });
 }

@@ -1,4 +1,4 @@
-import { eventOf, type Struck } from '@/core/run/run';
+import { eventOf, type TapKind } from '@/core/run/run';
 import type { RunWithState } from '@/core/run/pieces';
 import type { HandTaskId, RescueOutcome, RunEvent, RunPiece, SpoiledWhy } from '@/core/shop/run';
 import { addRunEvent } from '@/data/runs';
@@ -39,7 +39,7 @@ async function add(runId: string, event: RunEvent, after: number | null): Promis
 /** What a hand tapped about the step it saw. Taking back and stopping count whatever came between. */
 export function tap(
   { run, state }: RunWithState,
-  kind: Struck,
+  kind: TapKind,
   said: {
     readonly piece?: number;
     readonly why?: SpoiledWhy;

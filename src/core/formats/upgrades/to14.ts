@@ -1,7 +1,7 @@
 import { isRaw, type VersionStep } from './raw';
 
 /*
- * Version 13 to version 14: ways of working, templates saved, supplier of a blank, kind of paper, what a press shows of its pressure, and pieces that are good
+ * Version 13 to version 14: working methods, templates saved, supplier of a blank, kind of paper, what a press shows of its pressure, and pieces that are good
  * with a flaw. Stands alone.
  */
 

@@ -4,7 +4,13 @@ import { within95 } from '../../figures/interval';
 import { exact, minus, scaled, type Uncertain } from '../../figures/uncertain';
 import { PLACES, type Job, type Place, type Reading } from '../../job/job';
 import { placesOf, type PlaceRole, type PlaceSpec } from '../../readings/places';
-import { ODD_BEYOND_MM, rawsOf, readPlace, type PlaceReadings, type ReadContext } from '../../readings/readings';
+import {
+  ODD_BEYOND_MM,
+  rawsOf,
+  readPlace,
+  type PlaceReadings,
+  type ReadContext,
+} from '../../readings/readings';
 import { handsOf } from '../../readings/repeats';
 import type { Tape } from '../../readings/surface';
 import { formOf } from '../../shapes/round';

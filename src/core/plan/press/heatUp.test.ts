@@ -47,7 +47,7 @@ test('a mug press is warmed with a spare blank after it is hot; not where the sh
   expect(steps({ ...mugs, practices: { firstPiece: 'job' } }, []).join()).not.toMatch(/spare/);
 });
 
-test('a press set for another size says so, and what it was', () => {
+test('a press that was last set for another size names that size', () => {
   const slim = must(
     shop.blanks.find(
       (b) =>

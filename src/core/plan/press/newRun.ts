@@ -9,7 +9,7 @@ export interface RunStart {
   /** Blanks that lie ready; null where nobody counted. */
   readonly blanks?: number | null;
   readonly dose?: RunDose | null;
-  /** What the press shows of its pressure; null where nobody said. */
+  /** What the press shows of its pressure; null where it was not noted. */
   readonly pressureAt?: number | null;
   /** Pieces it is begun for; all that are left and in no press where it does not say. */
   readonly pieces?: readonly RunPiece[];

@@ -3,7 +3,7 @@ import { english } from '@/words/english';
 
 import { withState } from '../../run/pieces';
 import { CYCLE, done, pieces, queued } from '../../run/testRun';
-import { inOrderText, leftOpenText, overTimeText, piecesText, whyLabel } from './runWords';
+import { inOrderText, leftOpenText, overTimeText, piecesText, spoiledText, whyLabel } from './runWords';
 import { SPOILED_WHY } from '../../shop/run';
 
 const p = (number: number, name = '') => ({ number, name });
@@ -56,4 +56,12 @@ test('pieces in the order they came out, whatever press they came from, spoiled 
     '2 “Guest 2”, 3 “Guest 3” (spoiled), 1 “Guest 1”',
   );
   expect(inEnglish(inOrderText([]))).toBeNull();
+});
+
+test('a piece that is not good: what became of it, and why', () => {
+  const text = (became: 'spoiled' | 'second' | 'soaking') =>
+    inEnglish(spoiledText({ piece: p(4), why: 'ghost', operationId: 'load', at: 0, became }));
+  expect(text('spoiled')).toBe('piece 4: Ghosting');
+  expect(text('second')).toBe('piece 4 (with a flaw): Ghosting');
+  expect(text('soaking')).toBe('piece 4 (soaking): Ghosting');
 });

@@ -2,6 +2,7 @@ import { FAULTS } from '../../inspect/faults';
 import type { OverTime } from '../../run/dose';
 import { listOf } from '../../run/chain';
 import type { LeftOpen } from '../../run/leftOpen';
+import type { Spoiled } from '../../run/loadThrough';
 import type { RunWithState } from '../../run/pieces';
 import type { RunPiece, SpoiledWhy } from '../../shop/run';
 import { clockText } from '../../units/format';
@@ -51,19 +52,23 @@ export function piecesText(pieces: readonly RunPiece[]): Message {
 
 const MOST_LISTED = 30;
 
-/** Pieces in the order they came out of the presses, spoiled ones marked; null where none did. */
+/** A piece that did not come out good: which, what became of it where it is not spoiled, and why. */
+export const spoiledText = ({ piece, why, became }: Spoiled): Message =>
+  say('press.pieceWhy', { piece: piecesText([piece]), why: whyLabel(why), became });
+
+/** Pieces in the order they came out of the presses, those that are not good marked; null where none did. */
 export function inOrderText(runs: readonly RunWithState[]): Message | null {
   const out = runs
     .flatMap(({ state }) => listOf(state.loads))
     .sort((a, b) => a.endedAt - b.endedAt)
     .flatMap(({ pieces, spoiled }) =>
       pieces.map((p) => {
-        const gone = spoiled.some((s) => s.piece.number === p.number);
+        const gone = spoiled.find((s) => s.piece.number === p.number);
         return say('press.pieceInOrder', {
           number: p.number,
           name: p.name,
           named: p.name === '' ? 'no' : 'yes',
-          state: gone ? 'spoiled' : 'good',
+          state: gone?.became ?? 'good',
         });
       }),
     );

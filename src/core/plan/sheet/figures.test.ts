@@ -3,6 +3,7 @@ import { english } from '@/words/english';
 import { demoShop } from '../../demo/demoShop';
 import type { Job } from '../../job/job';
 import { contourArea } from '../../geometry/contour';
+import type { Shop } from '../../shop/shop';
 
 import { figureById, plan } from '../plan';
 
@@ -88,4 +89,18 @@ test('panels are counted as panels', () => {
   expect(figureOf(p, 'per').value).toBe(p.sheet.layout?.perSheet);
   expect(inEnglish(figureById(p, 'sheet.per')?.quantity)).toMatchObject({ of: 'panel' });
   expect(figureOf(p, 'count').value).toBe(p.sheet.panels?.panels.length);
+});
+
+test('copy paper is named where it is used, and where the shop has none of it', () => {
+  const [plain] = shop.papers;
+  if (!plain) throw new Error('no papers');
+  const findings = (papers: Shop['papers'], media: 'transfer' | 'copy') =>
+    plan({ ...find('constellation-mugs'), practices: { media } }, { ...shop, papers })
+      .sheet.findings.filter((f) => /copy-paper|no-media/.test(f.id))
+      .map((f) => f.id);
+  const copy = { ...plain, id: 'office', name: 'Office paper', media: 'copy' as const };
+  expect(findings(shop.papers, 'transfer')).toEqual([]);
+  expect(findings(shop.papers, 'copy')).toEqual(['sheet.no-media']);
+  expect(findings([...shop.papers, copy], 'copy')).toEqual(['sheet.copy-paper']);
+  expect(findings([...shop.papers, copy], 'transfer')).toEqual([]);
 });

@@ -7,6 +7,7 @@ import { takesPaper, type SheetOption } from '../../sheet/options';
 import { rulerFor } from '../../sheet/pages';
 import type { NamedPart } from '../../sheet/parts';
 import type { Paper } from '../../shop/paper';
+import type { Media } from '../../shop/practices';
 import { say, type Message } from '../../message/message';
 import { mm } from '../../message/quantity';
 import type { Arranged } from './arrange';
@@ -48,6 +49,8 @@ export interface SheetInput {
   readonly own: SharedPart | null;
   readonly others: readonly SharedPart[];
   readonly sheet: Job['sheet'];
+  /** What is printed on, unless a paper is asked for. */
+  readonly media: Media;
   /** The pieces are printed again, not for the first time. */
   readonly again: boolean;
   readonly jobPieces: number;
@@ -171,17 +174,24 @@ function laidOut(input: SheetInput, own: SharedPart, paper: Paper, layout: Sheet
   };
 }
 
+/** Copy paper gives less dye; and where there is none of the kind wanted, another is taken. */
+function mediaFindings(sheet: Job['sheet'], media: Media, paper: Paper): readonly Finding[] {
+  if (paper.media === 'copy')
+    return [finding('sheet', 'copy-paper', 'info', say('sheet.onCopyPaper', { paper: paper.name }))];
+  return media === paper.media || sheet.paperId !== null
+    ? []
+    : [finding('sheet', 'no-media', 'warning', say('sheet.noCopyPaper', { paper: paper.name }))];
+}
+
 function findingsOf(
-  { arranged, sheet, again, jobPieces }: SheetInput,
+  { arranged, media, sheet, again, jobPieces }: SheetInput,
   { pieces }: SharedPart,
   layout: SheetLayout,
   rulerText: string,
 ): readonly Finding[] {
   const { panels, options } = arranged;
   const found: Finding[] = [
-    ...(layout.paper.media === 'copy'
-      ? [finding('sheet', 'copy-paper', 'info', say('methods.copyCost'))]
-      : []),
+    ...mediaFindings(sheet, media, layout.paper),
     finding('sheet', 'ruler', 'info', say('sheet.print100FitPage', { rulerText })),
   ];
   const [whole] = options;

@@ -8,7 +8,7 @@ import { DRAWN_PICTURES } from '../../art/drawn';
 import { demoShop } from '../../demo/demoShop';
 import type { Finding } from '../../figures/figure';
 import { newJob, type Job, type Reading } from '../../job/job';
-import type { Blank } from '../../shop/blank';
+import { isBarrel, type Blank } from '../../shop/blank';
 import type { SeamMethod } from '../../shop/settings';
 import type { Shop } from '../../shop/shop';
 
@@ -319,6 +319,16 @@ describe('the edge of the paper at rim and foot', () => {
     expect(heightMm('inside')).toBeCloseTo(-2 * setbackMm, 6);
     expect(heightMm('exact')).toBeCloseTo(0, 6);
     expect(heightMm('past')).toBeCloseTo(2 * pastMm, 6);
+  });
+
+  test('a barrel keeps its setback: it is wound, and nothing is cut on it', () => {
+    const barrel = shop.blanks.find(isBarrel);
+    if (!barrel) throw new Error('no barrel');
+    const job: Job = { ...newJob('pens', 'Pens'), blankId: barrel.id };
+    const at = (paperEdge: 'inside' | 'past') =>
+      plan({ ...job, practices: { paperEdge } }, shop).wrap.setbacks;
+    expect(at('past')).toEqual(at('inside'));
+    expect(at('past').topMm).toBe(shop.settings.defaults.setbackMm);
   });
 
   test('past the edge it is cut on the piece, a step more; left standing out, that is warned of instead', () => {

@@ -2,7 +2,7 @@ import { type WrapPlan, type WrapJob } from './wrapPlan';
 import type { Job } from '../../job/job';
 import type { AxisScale } from '../../calibration/calibration';
 import type { Band } from '../../shapes/band';
-import { isFlat, isRound, type Blank } from '../../shop/blank';
+import { isBarrel, isFlat, isRound, type Blank } from '../../shop/blank';
 import type { PaperEdge } from '../../shop/practices';
 import type { Settings } from '../../shop/settings';
 import { say } from '../../message/message';
@@ -13,17 +13,18 @@ import type { UsableInput } from './wrapPlan';
 import { planFlatWrap } from './wrapFlat';
 import { planRoundWrap } from './wrapRound';
 
-/** From rim and foot to the edge of the paper, mm: less than none where it stands past them. */
-export const usualSetbackMm = (
-  edge: PaperEdge,
-  { setbackMm, pastMm }: Pick<Settings['defaults'], 'setbackMm' | 'pastMm'>,
-): number => (edge === 'inside' ? setbackMm : edge === 'exact' ? 0 : -pastMm);
+/** From rim and foot to the edge of the paper, mm: negative where the paper stands past them. A barrel is wound, and nothing is cut on it. */
+function usualSetbackMm({ paperEdge, defaults, blank }: WrapInput): number {
+  if (paperEdge === 'inside' || !blank || isBarrel(blank)) return defaults.setbackMm;
+  return paperEdge === 'exact' ? 0 : -defaults.pastMm;
+}
 
 /** What kind of wrap a job is, as far as blank and readings say. */
-function startOf({ asked, defaults, paperEdge, blank, measure, pictureAspect }: WrapInput): WrapStart {
+function startOf(input: WrapInput): WrapStart {
+  const { asked, blank, measure, pictureAspect } = input;
   const { measuredShape } = measure;
   if (!blank || measuredShape?.kind !== 'round') return { kind: 'round', pictureMm: null };
-  const setback = usualSetbackMm(paperEdge, defaults);
+  const setback = usualSetbackMm(input);
   const tallMm =
     measuredShape.slant.value - (asked.topSetbackMm ?? setback) - (asked.footSetbackMm ?? setback);
   return wrapStart(pictureAspect, blank, measure.circumference?.value ?? 0, Math.max(0, tallMm));
@@ -51,7 +52,7 @@ export function planWrap(input: WrapInput, usable: (i: UsableInput) => Band): Wr
   const job: WrapJob = { wrap: asked };
   const { measuredShape } = measure;
   const start = startOf(input);
-  const setbackMm = usualSetbackMm(input.paperEdge, defaults);
+  const setbackMm = usualSetbackMm(input);
   const seamMethod = job.wrap.seamMethod ?? defaults.seamMethods[start.kind];
   const handled = blank !== null && isRound(blank) && blank.shape.handle !== null;
   const notes = blank ? seamMethodNotes(handled) : SEAM_METHOD_NOTES;
