@@ -67,7 +67,7 @@ test('job files that cannot be read change nothing', async ({ bench: page }, inf
   await importFile('cut.json', '{"format":"mesa-drift.job","version":1,"job":{');
   await expect(page.getByText(fixedPart('files.fileCutShortJson'))).toBeVisible();
   await importFile('new.json', '{"format":"mesa-drift.job","version":15}');
-  await expect(page.getByText(/version 15.*reads up to 14.*Update/)).toBeVisible();
+  await expect(page.getByText(/version 16.*reads up to 15.*Update/)).toBeVisible();
   await importFile('other.json', '{"hello":1}');
   await expect(page.getByText(/not a job file/)).toBeVisible();
   await expect(page.getByText('10 open jobs')).toBeVisible();

@@ -135,7 +135,9 @@ test('a press, a paper and a blank: added, changed, taken out and put back', asy
   expect(readFileSync(await (await csv).path(), 'utf8')).toContain('One lint speck.');
 });
 
-test('every place found for the seam is shown on its chart, and can be chosen there', async ({ bench: page }) => {
+test('every place found for the seam is shown on its chart, and can be chosen there', async ({
+  bench: page,
+}) => {
   await open(page, '/job/star-party-tumblers/art');
   await page.getByRole('radio', { name: says('wrap.seam'), exact: true }).click();
   const chart = page.getByRole('group', { name: opening('art.howMuchSeamWould') });

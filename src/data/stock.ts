@@ -13,6 +13,7 @@ import {
 } from '@/core/stock/ledger';
 import {
   isPrinting,
+  lastPrintedAt,
   printedLines,
   putBackLines,
   sheetsPrinted,
@@ -242,6 +243,15 @@ export async function loadPrinted(db: MesaDb = theDb): Promise<Readonly<Record<s
   // Few lines of a ledger are of printings: only those are worth checking.
   const [items, rows] = await Promise.all([loadItems(db), db.movements.filter(isPrinting).toArray()]);
   return sheetsPrinted(items, linesOf(rows));
+}
+
+/** When a printer last printed, ms since 1970, as far as the ledger knows. */
+export async function loadLastPrinted(
+  printer: { readonly id: string; readonly only: boolean },
+  db: MesaDb = theDb,
+): Promise<number | null> {
+  const [items, rows] = await Promise.all([loadItems(db), db.movements.filter(isPrinting).toArray()]);
+  return lastPrintedAt(items, linesOf(rows), printer);
 }
 
 /** Takes what a printing took from stock; gives the lines, so that it can be put back. */

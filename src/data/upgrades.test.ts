@@ -66,6 +66,7 @@ const WRITTEN = [
   { db: 14, file: 11, stores: THIRTEENTH },
   { db: 15, file: 12, stores: THIRTEENTH },
   { db: 16, file: 13, stores: THIRTEENTH },
+  { db: 17, file: 14, stores: THIRTEENTH },
 ];
 
 const FIXTURES = join(__dirname, '../core/formats/fixtures');

@@ -12,6 +12,7 @@ import { TO_10 } from '@/core/formats/upgrades/to10';
 import { TO_11 } from '@/core/formats/upgrades/to11';
 import { TO_13 } from '@/core/formats/upgrades/to13';
 import { TO_14 } from '@/core/formats/upgrades/to14';
+import { TO_15 } from '@/core/formats/upgrades/to15';
 import { countBySettings, indexLog } from './upgradeLog';
 
 /** One version of the database: what it indexes again, and what becomes of the records of the version before. Never edited once released. */
@@ -149,4 +150,5 @@ export const DB_VERSIONS: readonly DbVersion[] = [
       await each(tx, 'tallies', (t) => (isRaw(t) ? { ...t, seconds: 0 } : t));
     },
   },
+  { version: 18, stores: {}, upgrade: climb(TO_15) },
 ];

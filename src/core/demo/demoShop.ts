@@ -1,7 +1,7 @@
 import { DRAWN_PICTURES } from '../art/drawn';
 import { NO_ART, pictureLayer, textLayer, type Art, type PictureRef } from '../job/art';
 import { newJob, type Job, type Reading } from '../job/job';
-import { STARTER_PRINTER, USUAL_DRIVER, type Printer } from '../shop/printer';
+import { STARTER_PRINTER, type Printer } from '../shop/printer';
 import { DEFAULT_SETTINGS } from '../shop/settings';
 import { NO_BOOKS, type StockAndQuotes } from '../shop/books';
 import { DEFAULT_DAY } from '../shop/day';
@@ -287,7 +287,9 @@ const WIDE_PRINTER: Printer = {
   rolls: true,
   marginsMm: { top: 5, right: 5, bottom: 15, left: 5 },
   colourBy: 'print server',
-  driver: ['Scale 100 %, no enlargement to the roll’s width', ...USUAL_DRIVER.slice(1)],
+  mediaType: 'Coated paper, heavy',
+  quality: 'Graphics, 8 passes, one way',
+  driver: [],
 };
 
 /** What the shop pays for the blanks it uses most, in hundredths. */

@@ -55,8 +55,8 @@ describe('job file', () => {
   });
 
   test('from a newer version: says so and what to do', () => {
-    expect(inEnglish(refusal(altered((f) => (f.version = 15))))).toMatch(
-      /version 15.*reads up to 14.*Update/,
+    expect(inEnglish(refusal(altered((f) => (f.version = 16))))).toMatch(
+      /version 16.*reads up to 15.*Update/,
     );
     expect(refusal(altered((f) => delete f.version))).toMatch(/does not say its version/);
     expect(refusal(altered((f) => (f.format = 'other')))).toMatch(/not a job file/);
@@ -111,7 +111,7 @@ describe('job file', () => {
         safeParse: (v: unknown) => (seen.push(v), { success: true, data: v }),
       } as unknown as typeof kind.schema,
     };
-    expect(readFile(TEXT.replace('"version": 14', '"version": 1'), spy).ok).toBe(true);
+    expect(readFile(TEXT.replace('"version": 15', '"version": 1'), spy).ok).toBe(true);
     expect(seen[0]).toMatchObject({ version: 3, steps: '12' });
   });
 });

@@ -26,7 +26,7 @@ export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('mesa-drift.job'),
-  version: z.literal(14),
+  version: z.literal(15),
   writtenBy: writtenBySchema,
   job: jobSchema,
   /** The shop's things the job draws on, so that it plans the same anywhere. */
@@ -47,7 +47,7 @@ const thingsIn = (shop: Shop) => ({
 export const JOB_FILE: FileKind<JobFile> = {
   format: 'mesa-drift.job',
   noun: say('common.jobFile'),
-  version: 14,
+  version: 15,
   schema: jobFileSchema,
   upgrades: STEPS.map(jobFileBy),
   wrong: (f) => heldTwice(thingsIn(f.shop)),
@@ -55,7 +55,7 @@ export const JOB_FILE: FileKind<JobFile> = {
 
 export const shopFileSchema = z.strictObject({
   format: z.literal('mesa-drift.shop'),
-  version: z.literal(14),
+  version: z.literal(15),
   writtenBy: writtenBySchema,
   shop: shopSchema,
   jobs: z.array(jobSchema),
@@ -67,7 +67,7 @@ export type ShopFile = z.infer<typeof shopFileSchema>;
 export const SHOP_FILE: FileKind<ShopFile> = {
   format: 'mesa-drift.shop',
   noun: say('common.shopFile'),
-  version: 14,
+  version: 15,
   schema: shopFileSchema,
   upgrades: STEPS.map(shopFileBy),
   wrong: (f) =>
@@ -97,7 +97,7 @@ function shopForJob(job: Job, shop: Shop): Shop {
 
 export const makeJobFile = (job: Job, shop: Shop, pictures: readonly PictureFile[]): JobFile => ({
   format: 'mesa-drift.job',
-  version: 14,
+  version: 15,
   writtenBy: WRITTEN_BY,
   job,
   shop: shopForJob(job, shop),
@@ -111,7 +111,7 @@ export const makeShopFile = (
   books: StockAndQuotes = NO_BOOKS,
 ): ShopFile => ({
   format: 'mesa-drift.shop',
-  version: 14,
+  version: 15,
   writtenBy: WRITTEN_BY,
   shop,
   jobs: [...jobs],

@@ -12,7 +12,7 @@ import { readFile, type FileKind, type Upgrade, writtenBySchema, sayWriter } fro
 /** A logbook to hand on: open JSON, every entry whole, with the photographs it holds. */
 export const logFileSchema = z.strictObject({
   format: z.literal('mesa-drift.log'),
-  version: z.literal(3),
+  version: z.literal(4),
   writtenBy: writtenBySchema,
   shopName: z.string().check(z.maxLength(80)),
   entries: z.array(logEntrySchema).check(z.maxLength(200_000)),
@@ -29,9 +29,10 @@ const entriesTo14: Upgrade = (raw) => ({
 const LOG_FILE: FileKind<LogFile> = {
   format: 'mesa-drift.log',
   noun: say('common.logbookFile'),
-  version: 3,
+  version: 4,
   schema: logFileSchema,
-  upgrades: [sayWriter, entriesTo14],
+  // Version 4 only names more faults and causes: those of the printer.
+  upgrades: [sayWriter, entriesTo14, (raw) => raw],
 };
 
 export const logJson = (
@@ -42,7 +43,7 @@ export const logJson = (
   `${JSON.stringify(
     logFileSchema.parse({
       format: 'mesa-drift.log',
-      version: 3,
+      version: 4,
       writtenBy: WRITTEN_BY,
       shopName,
       entries,

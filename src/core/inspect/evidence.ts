@@ -31,6 +31,10 @@ export const WHERE = clue('where', WHERES, [0.22, 0.07, 0.12, 0.09, 0.1, 0.4], {
     ['wrap-short', 'pulled-open', 'paper-shrank', 'lapped', 'gas-sideways', 'air-in-seam'],
     [0.01, 0.01, 0.07, 0.01, 0.87, 0.03],
   ),
+  'feed-step': [0.86, 0.01, 0.03, 0.02, 0.01, 0.07],
+  ...same(['ink-low', 'colour-twice', 'wrong-page'], [0.93, 0.01, 0.01, 0.01, 0.01, 0.03]),
+  nozzles: [0.2, 0.02, 0.04, 0.03, 0.01, 0.7],
+  'head-strike': [0.01, 0.3, 0.55, 0.08, 0.01, 0.05],
   'no-heat-gap': [0.01, 0.01, 0.12, 0.02, 0.79, 0.05],
   'light-pressure': [0.5, 0.1, 0.1, 0.04, 0.02, 0.24],
   'uneven-pressure': [0.02, 0.62, 0.26, 0.02, 0.01, 0.07],
@@ -110,10 +114,12 @@ export const TRANSFER_PAPER = clue('transfer-paper', ['usual', 'other'], [0.93, 
   'wrong-side': [0.4, 0.6],
   'paper-shrank': [0.65, 0.35],
   'wet-print': [0.75, 0.25],
+  ...same(['head-strike', 'colour-twice'], [0.7, 0.3]),
 });
 export const PRINTER = clue('printer', ['usual', 'other'], [0.95, 0.05], {
   'mirror-count': [0.45, 0.55],
   'wet-print': [0.7, 0.3],
+  'colour-twice': [0.75, 0.25],
 });
 
 /** The piece came out of the first load after a pause. */

@@ -22,6 +22,10 @@ export const FAULTS: readonly { readonly id: FaultId; readonly label: Message; r
   { id: 'wrong-way', label: say('inspect.mirroredUpsideDown'), key: 'm' },
   { id: 'track-line', label: say('inspect.lineAcrossFromTrimmer'), key: 'l' },
   { id: 'bowed', label: say('inspect.bowedCracked'), key: 'c' },
+  { id: 'print-lines', label: say('inspect.printLines'), key: 'q' },
+  { id: 'colour-cast', label: say('inspect.colourCast'), key: 'j' },
+  { id: 'edge-smudge', label: say('inspect.edgeSmudge'), key: 'x' },
+  { id: 'wrong-art', label: say('inspect.wrongArt'), key: 'v' },
 ];
 
 /** What can be seen on the used paper. */
@@ -125,4 +129,10 @@ export const CAUSES: Readonly<Record<CauseId, CauseWords>> = {
   'wheel-over-ink': hands(say('inspect.trimmerWheelRanOver'), say('inspect.cutPrintSideAway')),
   touched: hands(say('inspect.oilFingersFace'), say('inspect.wipeAlcoholThenDo')),
   'cooled-unevenly': hands(say('inspect.cooledUnevenly'), say('inspect.coolFlatUnderWeight')),
+  nozzles: hands(say('inspect.nozzles'), say('inspect.cleanNozzles')),
+  'feed-step': hands(say('inspect.feedStep'), say('inspect.alignFeed')),
+  'head-strike': hands(say('inspect.headStrike'), say('inspect.raiseHead')),
+  'ink-low': hands(say('inspect.inkLow'), say('inspect.shakeOrFill')),
+  'colour-twice': hands(say('inspect.colourTwice'), say('inspect.oneColourManager')),
+  'wrong-page': hands(say('inspect.wrongPage'), say('inspect.readSheetNumber')),
 };

@@ -277,7 +277,47 @@ const PAPER_QUESTIONS: readonly Question[] = [
   }),
 ];
 
-export const QUESTIONS: readonly Question[] = [...PRESS_QUESTIONS, ...PAPER_QUESTIONS];
+/** The print as it left the printer. */
+const PRINT_QUESTIONS: readonly Question[] = [
+  ask(
+    'on-print',
+    say('inspect.sameOnPrint'),
+    [15, 'nothing'],
+    [...YES_NO, ['unseen', say('inspect.noPrintLeft')]],
+    [0.05, 0.65, 0.3],
+    {
+      nozzles: [0.67, 0.03, 0.3],
+      'feed-step': [0.67, 0.03, 0.3],
+      'head-strike': [0.67, 0.03, 0.3],
+      'ink-low': [0.5, 0.2, 0.3],
+      'wrong-page': [0.67, 0.03, 0.3],
+      'wheel-over-ink': [0.5, 0.2, 0.3],
+    },
+  ),
+  ask('nozzle-check', say('inspect.nozzleCheckWhole'), [90, 'nothing'], YES_NO, [0.95, 0.05], {
+    nozzles: [0.08, 0.92],
+    'ink-low': [0.3, 0.7],
+  }),
+  ask(
+    'lines-spaced',
+    say('inspect.linesSpaced'),
+    [10, 'nothing'],
+    [
+      ['even', say('inspect.evenlySpaced')],
+      ['uneven', say('inspect.hereAndThere')],
+      ['none', say('inspect.noLines')],
+    ],
+    [0.03, 0.05, 0.92],
+    { 'feed-step': [0.88, 0.07, 0.05], nozzles: [0.25, 0.6, 0.15], 'wheel-over-ink': [0.02, 0.9, 0.08] },
+  ),
+  ask('one-colour', say('inspect.oneColourMissing'), [10, 'nothing'], YES_NO, [0.06, 0.94], {
+    'ink-low': [0.85, 0.15],
+    nozzles: [0.4, 0.6],
+    'colour-twice': [0.08, 0.92],
+  }),
+];
+
+export const QUESTIONS: readonly Question[] = [...PRESS_QUESTIONS, ...PAPER_QUESTIONS, ...PRINT_QUESTIONS];
 
 /** What a strip and a blank are weighed as, beside the seconds a test takes: our own estimate. */
 const USES_S: Readonly<Record<Uses, number>> = { nothing: 0, strip: 60, blank: 600 };

@@ -57,5 +57,12 @@ export const CAUSE_TABLE: Readonly<Record<CauseId, CauseRow>> = {
   },
   'wheel-over-ink': { prior: 8, faults: { 'track-line': 0.97 } },
   'cooled-unevenly': { prior: 10, faults: { bowed: 0.97 } },
+  // What the printer did to the print: seldom, since most of it is seen before the sheet is cut.
+  nozzles: { prior: 20, faults: { 'print-lines': 0.86, 'colour-cast': 0.3 } },
+  'feed-step': { prior: 8, faults: { 'print-lines': 0.95 } },
+  'head-strike': { prior: 12, faults: { 'edge-smudge': 0.95, stray: 0.08 } },
+  'ink-low': { prior: 6, faults: { 'colour-cast': 0.9, 'faded-all': 0.12, 'print-lines': 0.1 } },
+  'colour-twice': { prior: 16, faults: { 'colour-cast': 0.94 } },
+  'wrong-page': { prior: 8, faults: { 'wrong-art': 0.98 } },
   touched: { prior: 12, faults: { blotches: 0.86, 'pale-speck': 0.06, 'colour-speck': 0.05 } },
 };

@@ -2,8 +2,6 @@ import { english } from '@/words/english';
 import { boundsOf, rectCorners } from '../geometry/plane';
 import fc from 'fast-check';
 import { apply, determinant } from '../geometry/affine';
-import { STARTER_PRINTER } from '../shop/printer';
-import { driverChecklist } from './checklist';
 import { gridNest } from './grid';
 import { mirrorPage } from './mirrorPage';
 import { nestShape, type NestArea } from './nest/shape';
@@ -130,23 +128,6 @@ describe('rows and columns', () => {
     expect(six.placements).toHaveLength(6);
     expect(six.placements[0]?.turn).toBe(90);
   });
-});
-
-test('the driver’s list says who mirrors, who manages colour, and which paper lies how', () => {
-  const words = (mirrorBy: 'app' | 'driver') =>
-    driverChecklist(
-      STARTER_PRINTER,
-      { ...testPaper, name: 'A4', tray: 'rear feed', printSide: 'the whiter side' },
-      mirrorBy,
-    )
-      .map((line) => english.text(line))
-      .join('\n');
-  expect(words('app')).toMatch(/Mirror in the driver: OFF/);
-  expect(words('driver')).toMatch(/Mirror in the driver: ON/);
-  expect(words('app')).toMatch(/A4.*rear feed/);
-  expect(words('app')).toMatch(/Print side: the whiter side/);
-  expect(words('app').match(/Colour:/g)).toHaveLength(1);
-  for (const line of STARTER_PRINTER.driver) expect(words('app')).toContain(line);
 });
 
 test('the mirror test page is small, stays in its corner, and is not mirrored', () => {

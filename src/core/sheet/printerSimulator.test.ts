@@ -2,9 +2,7 @@ import { english } from '@/words/english';
 import { apply, determinant, IDENTITY } from '../geometry/affine';
 import { DRIVER_FAULTS, FAULT_WORDS, printedBox, simulatedPrint, type DriverFault } from './printerSimulator';
 import { mirrorPage } from './mirrorPage';
-import { driverChecklist } from './checklist';
 import { paperOf } from './testSheets';
-import { STARTER_PRINTER } from '../shop/printer';
 
 const printed = (faults: readonly DriverFault[], driverMirrors = false) =>
   simulatedPrint({
@@ -68,13 +66,4 @@ test('the tiny mirror page is not mirrored, small, and says both answers', () =>
   expect(texts.map((t) => t.text).join()).toMatch(/Reads right.*OFF.*backwards.*ON/);
   expect(texts.every((t) => determinant(t.matrix) === 1)).toBe(true);
   expect(page.trimBox.width * page.trimBox.height).toBeLessThan(2000);
-});
-
-test('the driver’s list names paper, side, tray, mirror and who manages colour', () => {
-  const lines = (mirrorBy: 'app' | 'driver') =>
-    driverChecklist(STARTER_PRINTER, paperOf('a3'), mirrorBy).map((p) => english.text(p));
-  expect(lines('app').join('\n')).toMatch(
-    /A3, 297 mm × 420 mm; rear feed[^]*whiter side[^]*Mirror in the driver: OFF[^]*Colour: left to the driver/,
-  );
-  expect(lines('driver').join('\n')).toMatch(/Mirror in the driver: ON/);
 });

@@ -18,6 +18,10 @@ export const FAULT_IDS = [
   'wrong-way',
   'track-line',
   'bowed',
+  'print-lines',
+  'colour-cast',
+  'edge-smudge',
+  'wrong-art',
 ] as const;
 export type FaultId = (typeof FAULT_IDS)[number];
 
@@ -64,5 +68,11 @@ export const CAUSE_IDS = [
   'wheel-over-ink',
   'cooled-unevenly',
   'touched',
+  'nozzles',
+  'feed-step',
+  'head-strike',
+  'ink-low',
+  'colour-twice',
+  'wrong-page',
 ] as const;
 export type CauseId = (typeof CAUSE_IDS)[number];

@@ -30,17 +30,14 @@ export const printerSchema = z.strictObject({
   inkPerM2Cents: z.int().check(z.gte(0), z.lte(1_000_000)),
   /** Most ink the paper takes before it cockles or runs, percent of one full colour. */
   mostInkPct: z.int().check(z.gte(100), z.lte(400)),
-  /** Printer settings, in the shop's own words. */
+  /** Paper type to choose in the driver; '' for the one the ink’s maker names. */
+  mediaType: z.string().check(z.maxLength(80)),
+  /** Quality to choose in the driver; '' for the best one. */
+  quality: z.string().check(z.maxLength(80)),
+  /** What else is set in the driver, in the shop's own words. */
   driver: z.array(lineSchema).check(z.maxLength(16)),
 });
 export type Printer = z.infer<typeof printerSchema>;
-
-export const USUAL_DRIVER: readonly string[] = [
-  'Scale 100 %, no “fit to page”, no borderless enlargement',
-  'Best quality, high speed (both ways) off',
-  'Paper kind: the one the ink’s maker names for its transfer paper',
-  'Paper size and tray as said on the sheet',
-];
 
 export const STARTER_PRINTER: Printer = {
   id: 'desk-printer',
@@ -53,7 +50,9 @@ export const STARTER_PRINTER: Printer = {
   ppi: 300,
   inkPerM2Cents: 900,
   mostInkPct: 260,
-  driver: [...USUAL_DRIVER],
+  mediaType: '',
+  quality: '',
+  driver: [],
 };
 
 /** What to set where, so that exactly one program manages colour. */

@@ -63,6 +63,8 @@ export const settingsSchema = z.strictObject({
   people: z.array(personSchema).check(z.maxLength(12, rule('fields.most12People'))),
   day: daySettingsSchema,
   money: moneySettingsSchema,
+  /** Text of the care card in the box; '' for the one the product comes with. */
+  careText: z.string().check(z.maxLength(900)),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -86,6 +88,7 @@ export const DEFAULT_SETTINGS: Settings = {
   people: [],
   day: DEFAULT_DAY,
   money: DEFAULT_MONEY,
+  careText: '',
 };
 
 /** A shop's settings with more printers, as many as it can hold. Everything else stays its own. */

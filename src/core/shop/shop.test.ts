@@ -50,7 +50,7 @@ test.each([
 
 test('exactly one program manages colour, and the list says what to set in each case', () => {
   for (const by of COLOUR_BY) {
-    expect(inEnglish(COLOUR_WORDS[by].set)).toMatch(/^Colour: /);
+    expect(inEnglish(COLOUR_WORDS[by].set)).toMatch(/^(left to|managed by) /);
     // Wherever the driver is not the one, its own correction is to be off.
     if (by !== 'driver') expect(inEnglish(COLOUR_WORDS[by].set)).toMatch(/driver OFF$/);
   }

@@ -1,6 +1,6 @@
 import { demoStockAndQuotes } from '../demo/books';
 import { balanceOf, line } from './ledger';
-import { printedLines, putBackLines, sheetsPrinted, takenBy, type Printing } from './printing';
+import { lastPrintedAt, printedLines, putBackLines, sheetsPrinted, takenBy, type Printing } from './printing';
 
 const { items } = demoStockAndQuotes(0);
 let made = 0;
@@ -59,4 +59,17 @@ test('sheets printed are counted by job; ink, counts and what runs put back are 
     }),
   ];
   expect(sheetsPrinted(items, lines)).toEqual({ a: 6, b: 2 });
+});
+
+test('when a printer last printed: by its ink, and by any paper where it is the only printer', () => {
+  const taken = (at: number, id: string) =>
+    printedLines(takenBy(items, { ...THREE, printerId: id }), { newId, at, jobId: 'mugs' });
+  const lines = [...taken(2000, 'desk-printer'), ...taken(5000, 'another')];
+  const last = (id: string, only: boolean) => lastPrintedAt(items, lines, { id, only });
+  expect(last('desk-printer', false)).toBe(2000);
+  expect(last('desk-printer', true)).toBe(5000);
+  expect(last('another', false)).toBeNull();
+  const back = putBackLines(lines, { newId, at: 9000, jobId: 'mugs' });
+  expect(lastPrintedAt(items, [...lines, ...back], { id: 'desk-printer', only: true })).toBe(5000);
+  expect(lastPrintedAt(items, [], { id: 'desk-printer', only: true })).toBeNull();
 });

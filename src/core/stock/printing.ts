@@ -69,3 +69,21 @@ export function sheetsPrinted(
   }
   return by;
 }
+
+/**
+ * When a printer last printed, as far as the ledger knows: by its ink, and by the paper where the shop has no other printer. Ms since 1970; null where
+ * no line says so. A printing that was taken back counts as well: the ink had run.
+ */
+export function lastPrintedAt(
+  items: readonly StockItem[],
+  lines: readonly Movement[],
+  printer: { readonly id: string; readonly only: boolean },
+): number | null {
+  const its = new Set(
+    items
+      .filter((i) => (i.kind === 'ink' && i.ofId === printer.id) || (printer.only && i.kind === 'paper'))
+      .map((i) => i.id),
+  );
+  const at = lines.filter((l) => l.kind === 'printed' && its.has(l.itemId)).map((l) => l.at);
+  return at.length === 0 ? null : Math.max(...at);
+}

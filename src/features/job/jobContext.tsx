@@ -64,7 +64,8 @@ export function useHistory(store: JobStore): History {
 export function useHeatEdit(): Edit {
   const { plan, edit } = useJob();
   const { press } = plan.heat;
-  return (change, group) => edit((j) => {
+  return (change, group) =>
+    edit((j) => {
       const next = change(j);
       return { ...next, pressId: next.pressId ?? press?.id ?? null };
     }, group);

@@ -1,16 +1,17 @@
 'use client';
 
-import { ChevronDown, FileDown, ListChecks, Printer } from 'lucide-react';
-import { DropdownMenu, Popover } from 'radix-ui';
+import { ChevronDown, FileDown, Printer } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { ProgressBar } from '@/ui/ProgressBar';
 import { Button } from '@/ui/Button';
-import { PopoverBox } from '@/ui/PopoverBox';
 import { copiesText } from './copies';
-import { Say, useWords } from '@/ui/words';
+import { useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
+import { PrintCheck } from './PrintCheck';
 import { PrintedSheets } from './PrintedSheets';
+import { PrinterSettings } from './PrinterSettings';
 import { useExport, type Export } from './useExport';
 import { part } from '@/core/basics/part';
 
@@ -40,10 +41,11 @@ export function Files({ at }: { at: number }) {
           <FileDown size={18} aria-hidden /> {t('sheet.savePdf')}
         </Button>
         <MoreFiles at={at} ready={ready} made={made} />
-        <Checklist />
+        <PrinterSettings at={at} />
         <Button onClick={() => setTrying(true)} disabled={!ready}>
           <Printer size={18} aria-hidden /> {t('sheet.testPrint')}
         </Button>
+        <PrintCheck />
         <PrintedSheets />
       </div>
       {progress !== null && (
@@ -118,45 +120,5 @@ function MoreFiles({ at, ready, made }: MoreProps) {
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
-  );
-}
-
-/** Printer settings and at the tray, to be gone through line by line. */
-function Checklist() {
-  const t = useWords();
-  const { plan } = useJob();
-  const { checklist, printer } = plan.sheet;
-  const [done, setDone] = useState<ReadonlySet<number>>(new Set());
-  if (checklist.length === 0) return null;
-  return (
-    <Popover.Root onOpenChange={(open) => open && setDone(new Set())}>
-      <Popover.Trigger asChild>
-        <Button>
-          <ListChecks size={18} aria-hidden /> {t('sheet.printerSettings')}
-        </Button>
-      </Popover.Trigger>
-      <PopoverBox label={t('sheet.printerSettings')} width="w-[30rem]">
-        <p className="mb-1 font-name text-name font-semibold">{printer.name}</p>
-        <ul className="grid">
-          {checklist.map((line, i) => (
-            <li key={i}>
-              <label className="flex min-h-10 items-center gap-3 leading-snug">
-                <input
-                  type="checkbox"
-                  checked={done.has(i)}
-                  onChange={() =>
-                    setDone((d) => new Set(d.has(i) ? [...d].filter((x) => x !== i) : [...d, i]))
-                  }
-                  className="size-5 shrink-0 accent-strata-3"
-                />
-                <span>
-                  <Say message={line} />
-                </span>
-              </label>
-            </li>
-          ))}
-        </ul>
-      </PopoverBox>
-    </Popover.Root>
   );
 }

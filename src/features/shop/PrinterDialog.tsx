@@ -125,7 +125,9 @@ function InkFields() {
         />
         <Text name="mostInkPct" label={t('shop.inkLimit')} inputMode="numeric" />
       </div>
-      <Text name="driver" label={t('shop.printerSettingsOnePer')} rows={7} />
+      <Text name="mediaType" label={t('shop.mediaTypeChosen')} placeholder={t('sheet.mediaOfInkMaker')} />
+      <Text name="quality" label={t('shop.qualityChosen')} placeholder={t('sheet.qualityBest')} />
+      <Text name="driver" label={t('shop.printerSettingsOnePer')} rows={3} />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { say } from '@/core/message/message';
 import * as z from 'zod/mini';
 import { nameSchema } from '@/core/shop/common';
-import { COLOUR_BY, MIRROR_BY, STARTER_PRINTER, USUAL_DRIVER, type Printer } from '@/core/shop/printer';
+import { COLOUR_BY, MIRROR_BY, STARTER_PRINTER, type Printer } from '@/core/shop/printer';
 import type { LengthUnit } from '@/core/units/format';
 import { lengthText, linesText, moneyText, wholeText, type ShownLengths } from './shopForm';
 
@@ -22,6 +22,8 @@ export const printerFormSchema = (unit: LengthUnit, shown: ShownLengths) =>
     ppi: z.enum(PPIS),
     inkPerM2Cents: moneyText,
     mostInkPct: wholeText(say('shop.mostInk'), 100, 400),
+    mediaType: z.string().check(z.maxLength(80)),
+    quality: z.string().check(z.maxLength(80)),
     driver: linesText,
   });
 export type PrinterFormIn = z.input<ReturnType<typeof printerFormSchema>>;
@@ -37,13 +39,21 @@ const PPI: Readonly<Record<(typeof PPIS)[number], Printer['ppi']>> = {
 
 /** The printer the form says. A driver list is kept to sixteen lines. */
 export const printerFromForm = (f: PrinterFormOut, id: string): Printer => {
-  const { top, right, bottom, left, ppi, driver, ...rest } = f;
-  return { ...rest, id, ppi: PPI[ppi], marginsMm: { top, right, bottom, left }, driver: driver.slice(0, 16) };
+  const { top, right, bottom, left, ppi, driver, mediaType, quality, ...rest } = f;
+  return {
+    ...rest,
+    mediaType: mediaType.trim(),
+    quality: quality.trim(),
+    id,
+    ppi: PPI[ppi],
+    marginsMm: { top, right, bottom, left },
+    driver: driver.slice(0, 16),
+  };
 };
 
 /** What the form first shows: a printer as it is, or a usual one without a name. */
 export function printerToForm(printer: Printer | null, shown: ShownLengths): PrinterFormIn {
-  const from = printer ?? { ...STARTER_PRINTER, name: '', driver: [...USUAL_DRIVER] };
+  const from = printer ?? { ...STARTER_PRINTER, name: '' };
   return {
     name: from.name,
     widestMm: shown.show(say('shop.widestPaper2'), from.widestMm),
@@ -57,6 +67,8 @@ export function printerToForm(printer: Printer | null, shown: ShownLengths): Pri
     ppi: `${from.ppi}`,
     inkPerM2Cents: (from.inkPerM2Cents / 100).toFixed(2),
     mostInkPct: String(from.mostInkPct),
+    mediaType: from.mediaType,
+    quality: from.quality,
     driver: from.driver.join('\n'),
   };
 }

@@ -13,6 +13,7 @@ import { TO_11 } from './to11';
 import { TO_12 } from './to12';
 import { TO_13 } from './to13';
 import { TO_14 } from './to14';
+import { TO_15 } from './to15';
 
 /** Every step ever made, in order. The database climbs by the same steps. */
 export const STEPS = [
@@ -29,6 +30,7 @@ export const STEPS = [
   TO_12,
   TO_13,
   TO_14,
+  TO_15,
 ] as const satisfies readonly VersionStep[];
 
 /** Version of the records that today's code writes. */

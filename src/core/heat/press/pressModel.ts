@@ -1,4 +1,11 @@
-import { isFlatPress, isChamber, type Press, type PressCheck, type PressHeater, isOven } from '../../shop/press';
+import {
+  isFlatPress,
+  isChamber,
+  type Press,
+  type PressCheck,
+  type PressHeater,
+  isOven,
+} from '../../shop/press';
 import type { HeaterModel, UnknownKey } from '../model/case';
 
 /** A press as the model takes it, with the standard deviation of what is not known of it. */

@@ -1,7 +1,6 @@
 import type { Finding } from '../../figures/figure';
 import type { MirrorBy, Printer } from '../../shop/printer';
 import type { Job } from '../../job/job';
-import { driverChecklist } from '../../sheet/checklist';
 import { needMm, type SheetLayout } from '../../sheet/layout';
 import { takesPaper, type SheetOption } from '../../sheet/options';
 import { rulerFor } from '../../sheet/pages';
@@ -28,7 +27,6 @@ export interface SheetPlan extends StepPlan<'sheet'> {
   readonly panels: PanelPlan | null;
   /** Papers and printers that print every piece whole, the one that costs least first. */
   readonly options: readonly SheetOption[];
-  readonly checklist: readonly Message[];
   /** What the ink of all sheets costs, in hundredths of the shop's money. */
   readonly inkCents: number;
 }
@@ -74,7 +72,6 @@ export function planSheet(input: SheetInput): SheetPlan {
     printer,
     paper,
     panels: null,
-    checklist: [],
     inkCents: 0,
     options,
   };
@@ -169,7 +166,6 @@ function laidOut(input: SheetInput, own: SharedPart, paper: Paper, layout: Sheet
     printer,
     panels,
     options,
-    checklist: driverChecklist(printer, paper, mirrorBy),
     inkCents: inkCentsOf(layout, printer, inkPct),
   };
 }

@@ -1,0 +1,25 @@
+import { isRaw, list, type VersionStep } from './raw';
+
+/*
+ * Version 14 to version 15: a printer says which paper type and quality to choose, where it was a line among its other settings; the shop has a text for
+ * its care cards. Stands alone.
+ */
+
+/** Lines every printer began with: what they say is worked out for each sheet now. */
+const COVERED: readonly unknown[] = [
+  'Scale 100 %, no “fit to page”, no borderless enlargement',
+  'Scale 100 %, no enlargement to the roll’s width',
+  'Best quality, high speed (both ways) off',
+  'Paper kind: the one the ink’s maker names for its transfer paper',
+  'Paper size and tray as said on the sheet',
+];
+
+const printer = (v: unknown): unknown =>
+  isRaw(v)
+    ? { mediaType: '', quality: '', ...v, driver: list(v.driver).filter((line) => !COVERED.includes(line)) }
+    : v;
+
+export const TO_15: VersionStep = {
+  to: 15,
+  settings: (v) => (isRaw(v) ? { careText: '', ...v, printers: list(v.printers).map(printer) } : v),
+};
