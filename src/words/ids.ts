@@ -1073,6 +1073,11 @@ export interface ValueNames {
   'finish.betweenRows': never;
   'finish.oneHanger': never;
   'finish.twoHangers': never;
+  'finish.careCards': never;
+  'finish.careCardText': never;
+  'finish.saveCareCards': 'pieces';
+  'finish.careText': never;
+  'finish.coloursFade': never;
   'flatness.packingSheet': 'name' | 'number' | 'of';
   'flatness.packingHow': 'back' | 'card' | 'height' | 'left' | 'width';
   'flatness.earlierReadingsMeasureAgain': never;
@@ -3064,7 +3069,7 @@ export interface ValueNames {
   'sheet.copiesCount': 'copies';
   'sheet.alsoSet': never;
   'sheet.forSheet': 'at' | 'of' | 'printer';
-  'sheet.printerStood': 'days';
+  'sheet.printerStood': 'days' | 'printer';
   'sheet.checkPrint': never;
   'sheet.checkPrintTitle': never;
   'sheet.checkPrintAbout': never;

@@ -1,9 +1,11 @@
-import type { Message } from '@/core/message/message';
+import { say, type Message } from '@/core/message/message';
 import { english } from '@/words/english';
 import { inEnglish } from '@/words/inEnglish';
 import { LIBRARY } from '../library/library';
 import { NOT_FINISHED } from '../job/finish';
 import { isFlat, type Blank, type FlatBlank } from '../shop/blank';
+import { MOST_CARE_LETTERS } from '../shop/settings';
+import { careCards } from './careCard';
 import { hangerPlan, holeHang, plateOf } from './hanger';
 import { claimIn, labelPages, textFor } from './labels';
 import { partsOf } from './parts';
@@ -186,4 +188,16 @@ describe('labels', () => {
     expect(refused(labelPages({ ...LABELS, text, taken: 24 }, pieces(1)))).toMatch(/No label is left/);
     expect(refused(labelPages({ ...LABELS, text: 'x'.repeat(300) }, pieces(1)))).toMatch(/does not fit/);
   });
+});
+
+test('care cards: eight to a sheet of A4, one a piece, and no promise only a maker can make', () => {
+  const pieces = Array.from({ length: 9 }, (_, i) => ({ number: i + 1, name: '' }));
+  const text = english.text(say('finish.careText'));
+  const sheets = value(labelPages(careCards(text), pieces));
+  expect(sheets.map((s) => s.shapes.length)).toEqual([8, 1]);
+  const corners = sheets[0]?.words.map((w) => [w.x, w.y]) ?? [];
+  expect(corners.every(([x = 0, y = 0]) => x > 0 && x < 210 && y > 0 && y < 297)).toBe(true);
+  expect(refused(labelPages(careCards('Dishwasher safe.'), pieces))).toMatch(/ishwasher/);
+  // Every letter that can be stored fits a card.
+  expect(labelPages(careCards('word '.repeat(MOST_CARE_LETTERS / 5)), pieces).ok).toBe(true);
 });

@@ -16,6 +16,8 @@ export const HOLDS = ['bare tape', 'tape pulled tight', 'sleeve'] as const;
 export type Hold = (typeof HOLDS)[number];
 
 const MOST_PRINTERS = 12;
+/** Letters of the text of a care card. */
+export const MOST_CARE_LETTERS = 900;
 
 /** Kinds of wrap that start with a seam method of their own. */
 export const WRAP_KINDS = ['round', 'handled', 'picture', 'barrel'] as const;
@@ -64,7 +66,7 @@ export const settingsSchema = z.strictObject({
   day: daySettingsSchema,
   money: moneySettingsSchema,
   /** Text of the care card in the box; '' for the one the product comes with. */
-  careText: z.string().check(z.maxLength(900)),
+  careText: z.string().check(z.maxLength(MOST_CARE_LETTERS)),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 

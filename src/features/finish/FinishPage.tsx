@@ -20,6 +20,7 @@ import { Confirm } from '@/ui/Confirm';
 import { notify, notifyProblem } from '@/ui/notify';
 import { ShopFrame } from '../shell/ShopFrame';
 import { useJobRecord, useJobRuns, useShop } from '../shell/shopContext';
+import { CareCards } from './CareCards';
 import { Hanger } from './Hanger';
 import { LabelSheet } from './LabelSheet';
 
@@ -106,6 +107,8 @@ function Steps({ job, blank, own }: { job: Job; blank: Blank; own: readonly Run[
             pieces={pieces}
             onLabels={(labels) => void put((f) => ({ ...f, labels }))}
           />
+          <CareCards pieces={pieces} />
+          <p className="border-l-6 border-warning pl-2">{t('finish.coloursFade')}</p>
         </div>
         <aside aria-label={t('finish.packed')} className="grid content-start gap-4">
           <Packed

@@ -9,10 +9,7 @@ import type { RunPiece } from '@/core/shop/run';
 import { Button } from '@/ui/Button';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
-import { notifyProblem } from '@/ui/notify';
-import { labelFont } from '../logbook/labelFont';
-import { saveBytesAs } from '../shell/download';
-import { part } from '@/core/basics/part';
+import { saveLabels } from './saveLabels';
 
 interface Props {
   readonly labels: Labels;
@@ -33,17 +30,7 @@ export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
   const pages = labelPages(asked, pieces);
   const claim = claimIn(text);
   const first = pieces[0] ?? { name: '', number: 1 };
-  const print = async () => {
-    if (!pages.ok) return notifyProblem(pages.problem);
-    const font = await labelFont();
-    if (!font.ok) return notifyProblem(font.problem);
-    const { drawnPdf } = await part(() => import('@/core/formats/drawnPdf'));
-    saveBytesAs(
-      'labels.pdf',
-      await drawnPdf(t('finish.labelsOf', { jobName }), pages.value, font.value),
-      'application/pdf',
-    );
-  };
+  const print = () => saveLabels('labels.pdf', t('finish.labelsOf', { jobName }), pages);
   return (
     <section aria-label={t('finish.labels')} className="grid gap-2">
       <h2 className="font-name text-name font-semibold">{t('finish.labels')}</h2>

@@ -13,6 +13,7 @@ import { Button } from '@/ui/Button';
 import { Segments } from '@/ui/Segments';
 import { ShopFrame } from '../shell/ShopFrame';
 import { amountOf } from '../stock/stockWords';
+import { StoodNote } from '../sheet/StoodNote';
 import { useStock } from '../stock/useStock';
 import { useShop } from '../shell/shopContext';
 import { dayRange, firstDay, rowsOf, wholeRange } from './chart';
@@ -203,6 +204,9 @@ function Laid({ day, shop }: LaidProps) {
             onClose={() => setChosenId(null)}
           />
         )}
+        {shop.settings.printers.map((p) => (
+          <StoodNote key={p.id} printer={p} />
+        ))}
         <h2 className="font-name text-lead font-semibold">{t('common.details')}</h2>
         <DayFigures day={day} names={names} earned={earned} />
         <Promises

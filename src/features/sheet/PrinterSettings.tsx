@@ -1,16 +1,13 @@
 'use client';
 
 import { ListChecks } from 'lucide-react';
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { printSettings } from '@/core/sheet/printDialog';
-import { stoodDays } from '@/core/sheet/printCheck';
-import { loadLastPrinted } from '@/data/stock';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Say, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
-import { useShop } from '../shell/shopContext';
+import { StoodNote } from './StoodNote';
 
 /** What to set in the printer's dialog for the sheet shown, line by line, to be read from the printer. */
 export function PrinterSettings({ at }: { readonly at: number }) {
@@ -32,7 +29,7 @@ export function PrinterSettings({ at }: { readonly at: number }) {
         about={t('sheet.forSheet', { printer: printer.name, at: at + 1, of: layout.sheets.length })}
         wide
       >
-        <StoodNote printerId={printer.id} />
+        <StoodNote printer={printer} />
         <SettingRows at={at} />
       </Dialog>
     </>
@@ -69,20 +66,5 @@ function SettingRows({ at }: { readonly at: number }) {
         </li>
       ))}
     </ul>
-  );
-}
-
-/** Dye ink dries in a printer that stands: said where it has stood for days. */
-export function StoodNote({ printerId }: { readonly printerId: string }) {
-  const t = useWords();
-  const only = useShop().shop.settings.printers.length === 1;
-  const last = useLiveQuery(() => loadLastPrinted({ id: printerId, only }), [printerId, only]);
-  const [now] = useState(() => Date.now());
-  const days = stoodDays(last ?? null, now);
-  if (days === null) return null;
-  return (
-    <p className="mb-3 border-l-6 border-warning bg-board px-3 py-2 text-lead">
-      {t('sheet.printerStood', { days })}
-    </p>
   );
 }
