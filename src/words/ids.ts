@@ -2851,6 +2851,15 @@ export interface ValueNames {
   'schedule.due': 'when';
   'schedule.laterBy': 'by' | 'job' | 'which';
   'schedule.soonerBy': 'by' | 'which';
+  'schedule.switchOn': never;
+  'schedule.taskOn': 'hot' | 'press';
+  'schedule.taskSet': 'job' | 'press';
+  'schedule.taskPress': 'job' | 'pieces' | 'press';
+  'schedule.taskTape': 'job' | 'pieces';
+  'schedule.taskFinish': 'job' | 'pieces';
+  'schedule.workLists': never;
+  'schedule.saveWorkLists': never;
+  'schedule.nothingPlanned': never;
   'sheet.paper': 'paper' | 'size' | 'tray' | 'which';
   'sheet.printSidePaperTowards': never;
   'sheet.mirrorDriver': 'which';

@@ -18,6 +18,7 @@ import { dayPlan, earlierWindows, planDay, type DayPlan } from './dayPlan';
 import { createJobBases } from './jobWork';
 import { jobWants } from './jobWants';
 import { dueMs, stretches, workingWindows } from './hours';
+import { blocksOf, type Task } from './tasks';
 import { answer, latestStart } from './whatIf';
 
 /** A Friday at nine. */
@@ -106,6 +107,26 @@ describe('the demo’s day', () => {
     expect(pressed.reduce((s, b) => s + b.count, 0)).toBe(pieces);
     const cooled = day.lines.find((l) => l.kind === 'cooling')?.bars ?? [];
     expect(cooled.reduce((s, b) => s + b.count, 0)).toBe(pieces);
+  });
+
+  test('the tasks of the people press, tape and finish every piece once', () => {
+    const tasks = day.tasks.flat();
+    day.problem.work.forEach((w, work) => {
+      const of = (kind: Task['kind']) =>
+        tasks.reduce((s, k) => (k.work === work && k.kind === kind ? s + k.pieces : s), 0);
+      expect([of('prepare'), of('press'), of('finish')]).toEqual([
+        w.pieces - w.taped,
+        w.pieces,
+        w.pieces + w.toFinish,
+      ]);
+    });
+    // A lane is read, not counted: far fewer blocks than things done.
+    const { done } = simulateSchedule(day.problem, day.policy, { keep: true });
+    const blocks = day.tasks.flatMap((own) => blocksOf(own));
+    expect(blocks.length).toBeLessThan(0.06 * done.filter((d) => d.person !== null).length);
+    for (const tier of [true, false])
+      for (const own of day.tasks.map((k) => blocksOf(k).filter((b) => b.atPress === tier)))
+        own.slice(1).forEach((b, i) => expect(b.fromS).toBeGreaterThan(own[i]?.toS ?? Infinity));
   });
 
   test('every piece is taped once and finished once on the lines of the people, however often work is put down', () => {

@@ -27,6 +27,7 @@ import { drawOf, linesOf, type Bar, type Draw, type ScheduleLine } from './lines
 import { dayProblem, type Overloaded } from './problem';
 import { latestStart } from './whatIf';
 import { workingWindows } from './hours';
+import { tasksOf, type Task } from './tasks';
 
 export interface DayRequest {
   readonly jobs: readonly Job[];
@@ -80,6 +81,8 @@ export interface DayPlan {
   readonly presses: readonly { readonly id: string; readonly name: string }[];
   readonly overloaded: readonly Overloaded[];
   readonly lines: readonly ScheduleLine[];
+  /** What each person does, by their index. */
+  readonly tasks: readonly (readonly Task[])[];
   /** Loads that went through before now, by press. */
   readonly past: readonly { readonly press: string; readonly bars: readonly Bar[] }[];
   readonly circuits: readonly DayCircuit[];
@@ -315,6 +318,7 @@ export function* planDay(
     presses: made.presses.map((p) => ({ id: p.id, name: p.name })),
     overloaded: made.overloaded,
     lines,
+    tasks: tasksOf(outcome, problem.people),
     past: pastOf(shop, work, nowMs),
     circuits: circuitsOf(problem, outcome),
     windows: problem.windows,

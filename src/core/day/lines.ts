@@ -42,7 +42,7 @@ const AWAY: ReadonlySet<Done['kind']> = new Set(['trim', 'tape', 'finish']);
 const partKey = (d: Done): string => `${d.kind} ${String(d.work)} ${d.part}`;
 
 /** What hands did, each piece counted once: where work was put down and continued, by whomever, with the stretch in which it is done. */
-function countedWhenDone(done: readonly Done[]): (d: Done) => number {
+export function countedWhenDone(done: readonly Done[]): (d: Done) => number {
   const last = new Map<string, Done>();
   for (const d of done) {
     const other = last.get(partKey(d));

@@ -9,7 +9,7 @@ import { MOST_CARE_LETTERS } from '@/core/shop/settings';
 import { Button } from '@/ui/Button';
 import { useWords } from '@/ui/words';
 import { useSettings } from '../shop/useSettings';
-import { saveLabels } from './saveLabels';
+import { saveDrawn } from '../shell/saveDrawn';
 
 /** The care card in the box: one text for every job of the shop, printed one a piece. */
 export function CareCards({ pieces }: { readonly pieces: readonly RunPiece[] }) {
@@ -45,7 +45,7 @@ export function CareCards({ pieces }: { readonly pieces: readonly RunPiece[] }) 
       <div>
         <Button
           disabled={!pages.ok}
-          onClick={() => void saveLabels('care-cards.pdf', t('finish.careCards'), pages)}
+          onClick={() => void saveDrawn('care-cards.pdf', t('finish.careCards'), pages)}
         >
           {t('finish.saveCareCards', { pieces: pieces.length })}
         </Button>

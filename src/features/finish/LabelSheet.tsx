@@ -9,7 +9,7 @@ import type { RunPiece } from '@/core/shop/run';
 import { Button } from '@/ui/Button';
 import { LengthField } from '@/ui/LengthField';
 import { NumberField } from '@/ui/NumberField';
-import { saveLabels } from './saveLabels';
+import { saveDrawn } from '../shell/saveDrawn';
 
 interface Props {
   readonly labels: Labels;
@@ -30,7 +30,7 @@ export function LabelSheet({ labels, jobName, pieces, onLabels }: Props) {
   const pages = labelPages(asked, pieces);
   const claim = claimIn(text);
   const first = pieces[0] ?? { name: '', number: 1 };
-  const print = () => saveLabels('labels.pdf', t('finish.labelsOf', { jobName }), pages);
+  const print = () => saveDrawn('labels.pdf', t('finish.labelsOf', { jobName }), pages);
   return (
     <section aria-label={t('finish.labels')} className="grid gap-2">
       <h2 className="font-name text-name font-semibold">{t('finish.labels')}</h2>

@@ -17,21 +17,13 @@ interface Props {
 
 /** Letters are about so wide, px. */
 const LETTER_PX = 6.6;
-const fits = (text: string, px: number): boolean => text.length * LETTER_PX + 8 <= px;
+export const fits = (text: string, px: number): boolean => text.length * LETTER_PX + 8 <= px;
 
 function words(day: DayPlan, line: ScheduleLine, b: Bar, px: number, t: Words): string | null {
   const name = b.work === null ? '' : shortName(day.jobs[b.work]?.name ?? '');
-  const kind = t(kindText(b.kind));
-  // A stretch in which nothing was finished was put down: its pieces stand where they are done.
-  const counted = (b.kind === 'tape' || b.kind === 'finish') && b.count > 0 ? `${kind} ${b.count}` : kind;
   // Loads cool over each other: a word would be cut by the next.
   if (line.kind === 'cooling') return null;
-  const tries =
-    line.kind === 'printer'
-      ? [`${name}, ${b.count}`, name]
-      : line.kind === 'hands'
-        ? [`${name}: ${counted}`, counted, kind]
-        : [kind];
+  const tries = line.kind === 'printer' ? [`${name}, ${b.count}`, name] : [t(kindText(b.kind))];
   return tries.find((text) => fits(text, px)) ?? null;
 }
 
@@ -50,9 +42,7 @@ export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props
         const left = x(Math.max(b.fromS, range.fromS));
         const px = Math.max(1.5, x(Math.min(b.toS, range.toS)) - left);
         const ground = groundOf(b.work);
-        const touch = line.kind === 'hands' && (b.kind === 'hands' || b.kind === 'set');
-        const [barTop, barTall] = touch ? [top + tall - 9, 9] : [top, tall];
-        const text = touch ? null : named ? null : words(day, line, b, px, t);
+        const text = named ? null : words(day, line, b, px, t);
         const dim = chosen !== null && b.work !== chosen;
         return (
           <g
@@ -62,7 +52,7 @@ export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props
             className="cursor-pointer"
           >
             <path
-              d={barPath(left, barTop, px, barTall)}
+              d={barPath(left, top, px, tall)}
               fill={b.kind === 'warm' ? 'var(--color-warning)' : ground.fill}
               className="stroke-ink"
               strokeWidth={px > 4 ? 1 : 0.4}
@@ -70,7 +60,7 @@ export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props
             {text && (
               <text
                 x={left + 5}
-                y={top + tall * (line.kind === 'hands' ? 0.48 : 0.66)}
+                y={top + tall * 0.66}
                 fill={ground.ink}
                 className="font-label text-fine font-semibold"
               >

@@ -11,6 +11,7 @@ import { Bars } from './Bars';
 import { CircuitRow } from './CircuitRow';
 import { msOf } from './dayWords';
 import { Handles, type Moved } from './Handles';
+import { TaskBars } from './TaskBars';
 import { useSize } from './useSize';
 
 const LABEL_PX = 116;
@@ -80,16 +81,29 @@ export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: P
                       y2={y + rowPx - 6}
                       className="stroke-ink"
                     />
-                    <Bars
-                      day={day}
-                      line={row.line}
-                      x={x}
-                      y={y}
-                      height={rowPx}
-                      range={range}
-                      chosen={chosen}
-                      onChoose={onChoose}
-                    />
+                    {row.line.kind === 'hands' ? (
+                      <TaskBars
+                        day={day}
+                        tasks={day.tasks[row.line.index] ?? []}
+                        x={x}
+                        y={y}
+                        height={rowPx}
+                        range={range}
+                        chosen={chosen}
+                        onChoose={onChoose}
+                      />
+                    ) : (
+                      <Bars
+                        day={day}
+                        line={row.line}
+                        x={x}
+                        y={y}
+                        height={rowPx}
+                        range={range}
+                        chosen={chosen}
+                        onChoose={onChoose}
+                      />
+                    )}
                   </>
                 )}
               </g>

@@ -25,6 +25,7 @@ import { useDay } from './useSchedule';
 import { useEarned } from './useEarned';
 import { usePlacing } from './usePlacing';
 import { WhatIfs } from './WhatIfs';
+import { WorkLists } from './WorkLists';
 
 const NOW_EVERY_MS = 20_000;
 
@@ -146,7 +147,7 @@ function Laid({ day, shop }: LaidProps) {
   const t = useWords();
   const { settings } = shop;
   const [shown, setShown] = useState<number | null>(null);
-  const [view, setView] = useState<'day' | 'all'>('day');
+  const [view, setView] = useState<View>('day');
   const [chosenId, setChosenId] = useState<string | null>(null);
   const nowS = useNowS(day);
   const days = shown ?? firstDay(day);
@@ -172,15 +173,19 @@ function Laid({ day, shop }: LaidProps) {
       <div className="flex min-h-0 min-w-0 flex-1 flex-col">
         <Toolbar view={view} onView={setView} days={days} shownMs={shownMs} onDays={setShown} />
         <div className="min-h-96 flex-1 lg:min-h-0">
-          <DayChart
-            day={day}
-            rows={rows}
-            range={range}
-            nowS={nowS}
-            chosen={chosen}
-            onChoose={(w) => setChosenId(w === null || w === chosen ? null : (day.jobs[w]?.id ?? null))}
-            onMove={move}
-          />
+          {view === 'lists' ? (
+            <WorkLists day={day} people={names.people} range={range} nowS={nowS} />
+          ) : (
+            <DayChart
+              day={day}
+              rows={rows}
+              range={range}
+              nowS={nowS}
+              chosen={chosen}
+              onChoose={(w) => setChosenId(w === null || w === chosen ? null : (day.jobs[w]?.id ?? null))}
+              onMove={move}
+            />
+          )}
         </div>
         <Foot day={day} />
       </div>
@@ -221,9 +226,12 @@ function Laid({ day, shop }: LaidProps) {
   );
 }
 
+/** One day as lines of time, all days so, or one day as a list for each person. */
+type View = 'day' | 'all' | 'lists';
+
 interface ToolbarProps {
-  readonly view: 'day' | 'all';
-  readonly onView: (view: 'day' | 'all') => void;
+  readonly view: View;
+  readonly onView: (view: View) => void;
   readonly days: number;
   readonly shownMs: number;
   readonly onDays: (days: number) => void;
@@ -239,10 +247,11 @@ function Toolbar({ view, onView, days, shownMs, onDays }: ToolbarProps) {
         options={[
           { value: 'day', label: t('schedule.oneDay') },
           { value: 'all', label: t('schedule.wholeSchedule') },
+          { value: 'lists', label: t('schedule.workLists') },
         ]}
         onChange={onView}
       />
-      {view === 'day' && (
+      {view !== 'all' && (
         <>
           <Button
             kind="quiet"

@@ -1,6 +1,7 @@
 import { say, type Message, verbatim } from '@/core/message/message';
 import type { DayPlan } from '@/core/day/dayPlan';
 import type { Bar, ScheduleLine } from '@/core/day/lines';
+import { personLabel } from './dayWords';
 
 /** A row of the chart: a line of time, or a circuit. */
 export type Row =
@@ -33,7 +34,7 @@ export function rowsOf(
 ): readonly Row[] {
   const label = (l: ScheduleLine): Message => {
     if (l.kind === 'printer') return named(names.printers[l.index]) ?? say('common.printer');
-    if (l.kind === 'hands') return say('schedule.person', { people: names.people[l.index] ?? l.index + 1 });
+    if (l.kind === 'hands') return personLabel(names.people, l.index);
     if (l.kind === 'press') return named(day.presses[l.index]?.name) ?? say('common.press');
     return say('common.cooling');
   };

@@ -41,6 +41,10 @@ const KIND_WORDS: Readonly<Record<Bar['kind'], Message>> = {
   finish: say('schedule.finishBox'),
   done: say('common.pressed'),
 };
+/** A person by name, or by number where the shop has not named them. */
+export const personLabel = (people: readonly string[], index: number): Message =>
+  say('schedule.person', { people: people[index] ?? index + 1 });
+
 export const kindText = (kind: Bar['kind']): Message => KIND_WORDS[kind];
 
 export const leftText = (left: LeftOut): Message => {

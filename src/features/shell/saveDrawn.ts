@@ -3,10 +3,10 @@ import type { Result } from '@/core/basics/result';
 import type { DrawnPage } from '@/core/geometry/drawing';
 import { notifyProblem } from '@/ui/notify';
 import { labelFont } from '../logbook/labelFont';
-import { saveBytesAs } from '../shell/download';
+import { saveBytesAs } from './download';
 
-/** Saves sheets of labels or cards as a PDF; says why where they cannot be laid out. */
-export async function saveLabels(
+/** Saves drawn pages (labels, cards, lists) as a PDF; says why where they cannot be laid out. */
+export async function saveDrawn(
   fileName: string,
   title: string,
   pages: Result<readonly DrawnPage[]>,

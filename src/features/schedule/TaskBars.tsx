@@ -1,0 +1,76 @@
+import { useMemo } from 'react';
+import { useWords, type Words } from '@/ui/words';
+import type { DayPlan } from '@/core/day/dayPlan';
+import { blocksOf, type Block, type Task } from '@/core/day/tasks';
+import { fits } from './Bars';
+import { barPath, type Range } from './chart';
+import { groundOf, shortName } from './dayWords';
+import { taskText, taskWord } from './taskWords';
+
+interface Props {
+  readonly day: DayPlan;
+  readonly tasks: readonly Task[];
+  readonly x: (s: number) => number;
+  readonly y: number;
+  readonly height: number;
+  readonly range: Range;
+  readonly chosen: number | null;
+  readonly onChoose: (work: number | null) => void;
+}
+
+/** What a block holds, in as many words as fit: each task with its pieces and job, else fewer of them, else the kind alone. */
+function words(day: DayPlan, { tasks }: Block, px: number, t: Words): string | null {
+  const parts = tasks
+    .filter((k) => k.pieces > 0)
+    .map((k) => `${k.pieces} ${shortName(k.work === null ? '' : (day.jobs[k.work]?.name ?? ''))}`);
+  const kind = t(taskWord(tasks[0]?.kind ?? 'prepare'));
+  const tries = parts.map((_, i) => `${kind} ${parts.slice(0, parts.length - i).join(', ')}`);
+  return [...tries, kind].find((text) => fits(text, px)) ?? null;
+}
+
+/** What a person does, as blocks: away from the presses above, at them below, since both go on at once. */
+export function TaskBars({ day, tasks, x, y, height, range, chosen, onChoose }: Props) {
+  const t = useWords();
+  const tierPx = (height - 12) / 2;
+  const blocks = useMemo(() => blocksOf(tasks), [tasks]);
+  return (
+    <g>
+      {blocks
+        .filter((b) => b.toS > range.fromS && b.fromS < range.toS)
+        .map((b) => {
+          const left = x(Math.max(b.fromS, range.fromS));
+          const px = Math.max(1.5, x(Math.min(b.toS, range.toS)) - left);
+          const top = y + 4 + (b.atPress ? tierPx : 0);
+          const work = b.tasks[0]?.work ?? null;
+          const ground = groundOf(work);
+          const text = words(day, b, px, t);
+          return (
+            <g
+              key={`${b.atPress} ${b.fromS}`}
+              opacity={chosen !== null && b.tasks.every((k) => k.work !== chosen) ? 0.25 : 1}
+              onClick={() => onChoose(work)}
+              className="cursor-pointer"
+            >
+              <title>{b.tasks.map((k) => t(taskText(day, k))).join('\n')}</title>
+              <path
+                d={barPath(left, top, px, tierPx - 1)}
+                fill={ground.fill}
+                className="stroke-ink"
+                strokeWidth={px > 4 ? 1 : 0.4}
+              />
+              {text && (
+                <text
+                  x={left + 5}
+                  y={top + tierPx * 0.74}
+                  fill={ground.ink}
+                  className="font-label text-fine font-semibold"
+                >
+                  {text}
+                </text>
+              )}
+            </g>
+          );
+        })}
+    </g>
+  );
+}
