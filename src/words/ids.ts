@@ -2852,7 +2852,7 @@ export interface ValueNames {
   'schedule.laterBy': 'by' | 'job' | 'which';
   'schedule.soonerBy': 'by' | 'which';
   'schedule.switchOn': never;
-  'schedule.taskOn': 'hot' | 'press';
+  'schedule.taskOn': 'hot' | 'press' | 'which';
   'schedule.taskSet': 'job' | 'press';
   'schedule.taskPress': 'job' | 'pieces' | 'press';
   'schedule.taskTape': 'job' | 'pieces';
@@ -2860,6 +2860,7 @@ export interface ValueNames {
   'schedule.workLists': never;
   'schedule.saveWorkLists': never;
   'schedule.nothingPlanned': never;
+  'schedule.atTime': 'at';
   'sheet.paper': 'paper' | 'size' | 'tray' | 'which';
   'sheet.printSidePaperTowards': never;
   'sheet.mirrorDriver': 'which';

@@ -21,6 +21,7 @@ import {
 } from '../schedule/problem';
 import { effortOf, EVENTS, searching, type Score } from '../schedule/search';
 import { simulateSchedule } from '../schedule/simulate';
+import type { Press } from '../shop/press';
 import type { Shop } from '../shop/shop';
 import { createJobBases, jobWork, type JobBases, type JobWork, type LeftOut } from './jobWork';
 import { drawOf, linesOf, type Bar, type Draw, type ScheduleLine } from './lines';
@@ -78,7 +79,7 @@ export interface DayPlan {
   readonly later: number;
   readonly jobs: readonly DayJob[];
   readonly leftOut: readonly { readonly jobId: string; readonly name: string; readonly left: LeftOut }[];
-  readonly presses: readonly { readonly id: string; readonly name: string }[];
+  readonly presses: readonly Pick<Press, 'id' | 'name' | 'kind'>[];
   readonly overloaded: readonly Overloaded[];
   readonly lines: readonly ScheduleLine[];
   /** What each person does, by their index. */
@@ -315,7 +316,7 @@ export function* planDay(
     later: request.jobs.length - jobs.length,
     jobs: yield* dayJobs(work, problem, outcome, found.policy, played, depth),
     leftOut,
-    presses: made.presses.map((p) => ({ id: p.id, name: p.name })),
+    presses: made.presses.map(({ id, name, kind }) => ({ id, name, kind })),
     overloaded: made.overloaded,
     lines,
     tasks: tasksOf(outcome, problem.people),

@@ -169,8 +169,8 @@ function Laid({ day, shop }: LaidProps) {
   const { change, setPins, move, wait } = usePlacing(day, setChosenId);
   const shownMs = msOf(day, range.fromS);
   return (
-    <div className="flex h-full flex-col lg:flex-row">
-      <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+    <div className="flex h-full flex-col max-lg:overflow-y-auto lg:flex-row">
+      <div className="flex min-w-0 flex-col max-lg:shrink-0 lg:min-h-0 lg:flex-1">
         <Toolbar view={view} onView={setView} days={days} shownMs={shownMs} onDays={setShown} />
         <div className="min-h-96 flex-1 lg:min-h-0">
           {view === 'lists' ? (

@@ -41,7 +41,7 @@ export function WorkLists({ day, people, range, nowS }: Props) {
       tabIndex={0}
       role="region"
       aria-label={t('schedule.workLists')}
-      className="h-full overflow-y-auto bg-sheet p-4"
+      className="bg-sheet p-4 lg:h-full lg:overflow-y-auto"
     >
       <Button onClick={print}>{t('schedule.saveWorkLists')}</Button>
       <div className="mt-3 grid gap-6 md:grid-cols-[repeat(auto-fit,minmax(20rem,1fr))]">

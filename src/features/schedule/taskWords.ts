@@ -19,8 +19,10 @@ export function taskText(day: DayPlan, task: Task): Message {
   const press = task.press === null ? '' : (day.presses[task.press]?.name ?? '');
   const { pieces } = task;
   switch (task.kind) {
-    case 'on':
-      return say('schedule.taskOn', { press, hot: date(msOf(day, task.toS), 'time') });
+    case 'on': {
+      const which = day.presses[task.press ?? -1]?.kind === 'oven' ? 'oven' : 'other';
+      return say('schedule.taskOn', { press, hot: date(msOf(day, task.toS), 'time'), which });
+    }
     case 'set':
       return say('schedule.taskSet', { press, job });
     case 'press':
@@ -32,6 +34,10 @@ export function taskText(day: DayPlan, task: Task): Message {
   }
 }
 
-/** From when to when, on the clock of this place. */
-export const taskTime = (day: DayPlan, { fromS, toS }: Pick<Task, 'fromS' | 'toS'>): Message =>
-  say('shop.fromTo', { from: date(msOf(day, fromS), 'time'), to: date(msOf(day, toS), 'time') });
+/** From when to when, on the clock of this place; one time for what takes less than a minute. */
+export const taskTime = (day: DayPlan, { fromS, toS }: Pick<Task, 'fromS' | 'toS'>): Message => {
+  const from = date(msOf(day, fromS), 'time');
+  return toS - fromS < 60
+    ? say('schedule.atTime', { at: from })
+    : say('shop.fromTo', { from, to: date(msOf(day, toS), 'time') });
+};
