@@ -604,6 +604,8 @@ export interface ValueNames {
   'common.seconds': never;
   'common.supplier': never;
   'common.orientation': never;
+  'common.transferPaper': never;
+  'common.ink': never;
   'count.piece': 'n';
   'count.sheet': 'n';
   'count.pass': 'n';
@@ -1815,7 +1817,6 @@ export interface ValueNames {
   'inspect.heatModel': never;
   'inspect.passesOpened': never;
   'inspect.pressTemperatureChecked': never;
-  'inspect.transferPaper': never;
   'inspect.cameOut': never;
   'inspect.heatersGap': never;
   'inspect.allOver': never;
@@ -2138,6 +2139,16 @@ export interface ValueNames {
   'logbook.noCause': never;
   'logbook.titleMarks': 'marks' | 'title';
   'logbook.entriesInAll': 'total';
+  'logbook.anyPaper': never;
+  'logbook.anyPrinter': never;
+  'logbook.anyInk': never;
+  'logbook.anySupplier': never;
+  'logbook.suppliesDiffer': never;
+  'logbook.oneOfEachSupply': never;
+  'logbook.suppliesAlike': never;
+  'logbook.supplyBetter': 'better' | 'share' | 'share2' | 'worse';
+  'logbook.supplyCaution': never;
+  'logbook.supplyOpen': 'good' | 'name' | 'pressed';
   'measure.widerAtThe': 'd' | 'which';
   'measure.makersFigureGivesYour': 'expected' | 'far' | 'place';
   'measure.placeOffMore': 'off' | 'place' | 'which';
@@ -2664,7 +2675,6 @@ export interface ValueNames {
   'pricing.partwordsCents': 'cents' | 'partWords';
   'pricing.eachPartRoundedHundredth': never;
   'pricing.marginFeeTogetherTake': never;
-  'pricing.ink': never;
   'pricing.tapeWastePaper': never;
   'pricing.energy': never;
   'pricing.labour': never;
@@ -3477,6 +3487,7 @@ export interface ValueNames {
   'shop.secondShare': never;
   'shop.mediaTypeChosen': never;
   'shop.qualityChosen': never;
+  'shop.inkInPrinter': never;
   'stock.countStockEnterLedgers': 'items' | 'object';
   'stock.ledgerDiffered': 'item' | 'r';
   'stock.ledgerHas': 'had' | 'value';

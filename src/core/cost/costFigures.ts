@@ -6,7 +6,7 @@ import { blankEachCents, PRIOR, spoilageOf, type CostGiven, type CostPart, type 
 export const PART_WORDS: Readonly<Record<CostPart, Message>> = {
   blanks: say('common.blank'),
   paper: say('common.paper'),
-  ink: say('pricing.ink'),
+  ink: say('common.ink'),
   tape: say('pricing.tapeWastePaper'),
   energy: say('pricing.energy'),
   labour: say('pricing.labour'),

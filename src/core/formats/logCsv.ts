@@ -95,6 +95,7 @@ function draftOf(r: Row): unknown {
     tried: plain(r.tried) || null,
     paperName: plain(r['transfer paper']),
     printerName: plain(r.printer),
+    inkName: plain(r.ink),
     supplier: plain(r.supplier),
     lot: plain(r.lot),
     note: plainCell(r.note),

@@ -5,8 +5,9 @@ import * as z from 'zod/mini';
 import type { Result } from '../basics/result';
 import { logEntrySchema, type LogEntry } from '../shop/records';
 import { pictureFileSchema, type PictureFile } from './jobFile';
-import { list } from './upgrades/raw';
+import { list, type VersionStep } from './upgrades/raw';
 import { TO_14 } from './upgrades/to14';
+import { TO_15 } from './upgrades/to15';
 import { readFile, type FileKind, type Upgrade, writtenBySchema, sayWriter } from './file';
 
 /** A logbook to hand on: open JSON, every entry whole, with the photographs it holds. */
@@ -21,18 +22,16 @@ export const logFileSchema = z.strictObject({
 export type LogFile = z.infer<typeof logFileSchema>;
 
 /** Entries climb by the step of the shop that changed them. */
-const entriesTo14: Upgrade = (raw) => ({
-  ...raw,
-  entries: list(raw.entries).map((e) => TO_14.logEntry?.(e) ?? e),
-});
+const entriesBy =
+  (step: VersionStep): Upgrade =>
+  (raw) => ({ ...raw, entries: list(raw.entries).map((e) => step.logEntry?.(e) ?? e) });
 
 const LOG_FILE: FileKind<LogFile> = {
   format: 'mesa-drift.log',
   noun: say('common.logbookFile'),
   version: 4,
   schema: logFileSchema,
-  // Version 4 only names more faults and causes: those of the printer.
-  upgrades: [sayWriter, entriesTo14, (raw) => raw],
+  upgrades: [sayWriter, entriesBy(TO_14), entriesBy(TO_15)],
 };
 
 export const logJson = (

@@ -51,7 +51,7 @@ export const GLOSSARY: readonly Term[] = [
   { label: say('common.coating'), meaning: say('glossary.coating'), also: [] },
   { label: say('blank.coatedWall'), meaning: say('glossary.wall'), also: ['blank.straightWall'] },
   { label: say('blank.exclusionZone'), meaning: say('glossary.exclusionZone'), also: [] },
-  { label: say('inspect.transferPaper'), meaning: say('glossary.transferPaper'), also: [] },
+  { label: say('common.transferPaper'), meaning: say('glossary.transferPaper'), also: [] },
   { label: say('art.resolution'), meaning: say('glossary.resolution'), also: [] },
   { label: say('common.mirroredBy'), meaning: say('glossary.mirrored'), also: [] },
   { label: say('glossary.offcutTerm'), meaning: say('glossary.offcut'), also: ['sheet.paperUsed'] },

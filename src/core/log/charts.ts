@@ -1,6 +1,7 @@
 import type { CauseId } from '../shop/faultIds';
 import type { Mark } from '../shop/mark';
 import { ALL_FAULTS, type LogRow } from './rows';
+import { supplyCharts, type SupplyChart } from './supplies';
 
 const WEEK_MS = 7 * 24 * 3600_000;
 /** The epoch was a Thursday: weeks begin on Monday. */
@@ -229,6 +230,7 @@ export interface LogCharts {
   readonly kept: KeptChart;
   readonly drift: readonly DriftLine[];
   readonly cost: CostChart;
+  readonly supplies: readonly SupplyChart[];
 }
 
 /** All charts of some rows, newest first as the filter gives them. */
@@ -238,4 +240,5 @@ export const chartsOf = (rows: readonly LogRow[], offsetMs: number): LogCharts =
   kept: keptChart(rows),
   drift: driftChart(rows),
   cost: costChart(rows, offsetMs),
+  supplies: supplyCharts(rows),
 });

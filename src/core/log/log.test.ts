@@ -26,6 +26,8 @@ const anyEntry = fc
     }),
     cause: fc.constantFrom(null, ...CAUSE_IDS.slice(0, 3)),
     note: fc.constantFrom('blue pale', 'all well', ''),
+    paper: fc.constantFrom('Blue back', 'White back'),
+    supplier: fc.constantFrom('', 'Basin Supply'),
   })
   .map((r) =>
     entryOf(`e${r.n}`, {
@@ -36,6 +38,8 @@ const anyEntry = fc
       marks: r.faults.map((f) => mark(f)),
       cause: r.verdict === 'good' ? null : r.cause,
       note: r.note,
+      paperName: r.paper,
+      supplier: r.supplier,
     }),
   );
 const entries = fc.uniqueArray(anyEntry, { selector: (e) => e.id, maxLength: 60 });
@@ -57,6 +61,10 @@ test('a filter gives what looking at every entry gives, newest first', () => {
     verdict: fc.constantFrom(null, 'under' as const),
     fault: fc.constantFrom(null, 'ghost' as const, 'dye-left' as const),
     cause: fc.constantFrom(null, 'none' as const, 'too-cool' as const),
+    paper: fc.constantFrom(null, 'Blue back'),
+    printer: fc.constant(null),
+    ink: fc.constant(null),
+    supplier: fc.constantFrom(null, 'Basin Supply'),
   });
   fc.assert(
     fc.property(entries, query, (all, q) => {
@@ -72,6 +80,8 @@ test('a filter gives what looking at every entry gives, newest first', () => {
             (q.blankId ?? e.blankId) === e.blankId &&
             (q.pressId ?? e.pressId) === e.pressId &&
             (q.by ?? e.by) === e.by &&
+            (q.paper ?? e.paperName) === e.paperName &&
+            (q.supplier ?? e.supplier) === e.supplier &&
             (q.verdict ?? e.verdict) === e.verdict &&
             (q.fault === null || e.marks.some((m) => m.fault === q.fault)) &&
             (q.cause === null ||

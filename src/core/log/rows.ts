@@ -4,8 +4,12 @@ import type { LogEntry, Verdict } from '../shop/records';
 import type { Mark } from '../shop/mark';
 import { CAUSES, faultLabel } from '../inspect/faults';
 
+/** What was bought to print and press with, by name; '' where it was not noted. */
+export const SUPPLIES = ['paper', 'printer', 'ink', 'supplier'] as const;
+export type Supply = (typeof SUPPLIES)[number];
+
 /** What an entry is filtered and charted by: small enough that a hundred thousand are held at once. */
-export interface LogRow {
+export interface LogRow extends Readonly<Record<Supply, string>> {
   readonly id: string;
   readonly at: number;
   readonly jobId: string;
@@ -45,7 +49,7 @@ const VERDICT_TEXT: Readonly<Record<Verdict, Message>> = {
 function entryText(e: LogEntry, write: Write): string {
   const faults = [...new Set(e.marks.map((m) => m.fault))].map((f) => write(faultLabel(f))).join(' ');
   const cause = e.cause ? write(CAUSES[e.cause].label) : '';
-  return `${e.jobName} ${e.blankName} ${e.pressName} ${e.by ?? ''} ${write(VERDICT_TEXT[e.verdict])} ${faults} ${cause} ${e.lot} ${e.note}`.toLowerCase();
+  return `${e.jobName} ${e.blankName} ${e.pressName} ${e.by ?? ''} ${write(VERDICT_TEXT[e.verdict])} ${faults} ${cause} ${e.paperName} ${e.printerName} ${e.inkName} ${e.supplier} ${e.lot} ${e.note}`.toLowerCase();
 }
 
 /** An entry as the log is searched: in the words of the language that `write` writes. */
@@ -66,12 +70,16 @@ export const logRow = (e: LogEntry, write: Write): LogRow => ({
   setS: e.settings.dwellS,
   keptS: e.keptDwellS,
   corrects: e.corrects,
+  paper: e.paperName,
+  printer: e.printerName,
+  ink: e.inkName,
+  supplier: e.supplier,
   note: e.note,
   text: entryText(e, write),
 });
 
 /** What is asked of the log. Null asks for nothing; `cause: 'none'` asks for those nobody settled. */
-export interface LogQuery {
+export interface LogQuery extends Readonly<Record<Supply, string | null>> {
   readonly text: string;
   readonly fromAt: number | null;
   readonly toAt: number | null;
@@ -95,6 +103,10 @@ export const WHOLE_LOG: LogQuery = {
   verdict: null,
   fault: null,
   cause: null,
+  paper: null,
+  printer: null,
+  ink: null,
+  supplier: null,
 };
 
 const holdsAll = (text: string, words: readonly string[]): boolean => words.every((w) => text.includes(w));
@@ -110,6 +122,7 @@ export function filterRows(
     .split(/\s+/)
     .filter((w) => w !== '');
   const bit = q.fault === null ? 0 : faultBits([q.fault]);
+  const supplies = SUPPLIES.filter((s) => q[s] !== null);
   const found: LogRow[] = [];
   for (let i = rows.length - 1; i >= 0; i -= 1) {
     const r = rows[i];
@@ -121,6 +134,7 @@ export function filterRows(
       (q.blankId === null || r.blankId === q.blankId) &&
       (q.pressId === null || r.pressId === q.pressId) &&
       (q.by === null || r.by === q.by) &&
+      supplies.every((s) => r[s] === q[s]) &&
       (q.verdict === null || r.verdict === q.verdict) &&
       (bit === 0 || (r.faults & bit) !== 0) &&
       (q.cause === null ||

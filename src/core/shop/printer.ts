@@ -26,6 +26,8 @@ export const printerSchema = z.strictObject({
   mirrorBy: z.enum(MIRROR_BY),
   colourBy: z.enum(COLOUR_BY),
   ppi: z.union([z.literal(150), z.literal(200), z.literal(300), z.literal(360)]),
+  /** The ink in it, by name; '' where the shop has only one. */
+  inkName: z.string().check(z.maxLength(80)),
   /** Ink for a square metre of solid black, in hundredths of the shop's money. */
   inkPerM2Cents: z.int().check(z.gte(0), z.lte(1_000_000)),
   /** Most ink the paper takes before it cockles or runs, percent of one full colour. */
@@ -48,6 +50,7 @@ export const STARTER_PRINTER: Printer = {
   mirrorBy: 'app',
   colourBy: 'driver',
   ppi: 300,
+  inkName: '',
   inkPerM2Cents: 900,
   mostInkPct: 260,
   mediaType: '',

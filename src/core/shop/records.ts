@@ -100,6 +100,8 @@ export const logEntrySchema = z.strictObject({
   tried: z.nullable(z.enum(CAUSE_IDS)),
   paperName: z.string().check(z.maxLength(80)),
   printerName: z.string().check(z.maxLength(80)),
+  /** The ink in that printer. */
+  inkName: z.string().check(z.maxLength(80)),
   /** Who the blank was bought from. */
   supplier: z.string().check(z.maxLength(80)),
   lot: z.string().check(z.maxLength(40)),
@@ -124,6 +126,7 @@ export const BARE_ENTRY = {
   tried: null,
   paperName: '',
   printerName: '',
+  inkName: '',
   supplier: '',
   lot: '',
   face: null,

@@ -10,7 +10,7 @@ const LABELS: Readonly<Record<string, Message>> = {
   opened: say('inspect.passesOpened'),
   'press-checked': say('inspect.pressTemperatureChecked'),
   lot: say('inspect.lotBlanks'),
-  'transfer-paper': say('inspect.transferPaper'),
+  'transfer-paper': say('common.transferPaper'),
   printer: say('common.printer'),
   turn: say('inspect.cameOut'),
   'in-gap': say('inspect.heatersGap'),

@@ -57,6 +57,7 @@ export function entryFrom(job: Job, plan: Plan, shop: Shop, said: Said): LogEntr
   const settings = said.settings ?? plan.inspect.pressed;
   if (!blank || !press || !settings) return null;
   const { inspection } = job;
+  const printer = printerOf(shop.settings, job.sheet.printerId);
   return {
     corrects: null,
     jobId: job.id,
@@ -73,7 +74,8 @@ export function entryFrom(job: Job, plan: Plan, shop: Shop, said: Said): LogEntr
     cause: inspection.cause,
     tried: inspection.tried,
     paperName: plan.sheet.paper?.name ?? '',
-    printerName: printerOf(shop.settings, job.sheet.printerId).name,
+    printerName: printer.name,
+    inkName: printer.inkName,
     supplier: blank.supplier,
     lot: inspection.lot,
     face: plan.inspect.face,

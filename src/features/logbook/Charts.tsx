@@ -4,6 +4,7 @@ import { type Open } from './openEntries';
 import { useWords } from '@/ui/words';
 import type { LogCharts } from '@/core/log/charts';
 import { CostWeeks, FaultBars, GoodWeeks } from './WeekCharts';
+import { SupplyBars } from './SupplyBars';
 import { DriftLines, KeptDots } from './PressCharts';
 
 /** Charts that each answer a question; a bar or a dot opens the entries under it. */
@@ -23,6 +24,7 @@ export function Charts({ charts, onOpen }: { charts: LogCharts; onOpen: Open }) 
       <DriftLines lines={charts.drift} onOpen={onOpen} />
       <KeptDots chart={charts.kept} />
       <CostWeeks chart={charts.cost} onOpen={onOpen} />
+      <SupplyBars charts={charts.supplies} onOpen={onOpen} />
     </div>
   );
 }

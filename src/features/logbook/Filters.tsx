@@ -5,7 +5,7 @@ import { useWords } from '@/ui/words';
 import { addDays } from 'date-fns';
 import { useState } from 'react';
 import { CAUSES, FAULTS, PAPER_FAULTS } from '@/core/inspect/faults';
-import { WHOLE_LOG, type LogQuery } from '@/core/log/rows';
+import { SUPPLIES, WHOLE_LOG, type LogQuery, type Supply } from '@/core/log/rows';
 import { CAUSE_IDS } from '@/core/shop/faultIds';
 import { VERDICTS } from '@/core/shop/records';
 import type { Shop } from '@/core/shop/shop';
@@ -14,6 +14,7 @@ import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
 import { VERDICT_WORDS } from '../inspect/Judgement';
 import { useShop } from '../shell/shopContext';
+import { SUPPLY_LABELS } from './supplyWords';
 
 interface Props {
   readonly query: LogQuery;
@@ -35,7 +36,7 @@ const dayOf = (at: number | null): string => {
   return `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, '0')}-${String(d.getDate()).padStart(2, '0')}`;
 };
 
-type Key = 'jobId' | 'blankId' | 'pressId' | 'by' | 'verdict' | 'fault' | 'cause';
+type Key = 'jobId' | 'blankId' | 'pressId' | 'by' | 'verdict' | 'fault' | 'cause' | Supply;
 interface Choice {
   readonly key: Key;
   readonly label: Message;
@@ -46,6 +47,24 @@ interface Choice {
 
 const named = (things: readonly { readonly id: string; readonly name: string }[]): Choice['options'] =>
   things.map((t) => ({ value: t.id, label: t.name }));
+
+/** Supplies by the names the shop has now: those of before are found by their words. */
+function supplyChoices({ papers, settings, blanks }: Shop): readonly Choice[] {
+  const names: Readonly<Record<Supply, readonly string[]>> = {
+    paper: papers.map((p) => p.name),
+    printer: settings.printers.map((p) => p.name),
+    ink: settings.printers.map((p) => p.inkName),
+    supplier: blanks.map((b) => b.supplier),
+  };
+  return SUPPLIES.map((key) => ({
+    key,
+    ...SUPPLY_LABELS[key],
+    options: [...new Set(names[key])]
+      .filter((name) => name !== '')
+      .sort()
+      .map((name) => ({ value: name, label: name })),
+  })).filter((c) => c.options.length > 0);
+}
 
 /** What the log can be narrowed by besides words and days. */
 const choices = (shop: Shop, jobs: readonly JobRecord[]): readonly Choice[] => [
@@ -63,6 +82,7 @@ const choices = (shop: Shop, jobs: readonly JobRecord[]): readonly Choice[] => [
     all: say('logbook.anyPerson'),
     options: shop.settings.people.map((p) => ({ value: p, label: p })),
   },
+  ...supplyChoices(shop),
   {
     key: 'verdict',
     label: say('common.verdict'),

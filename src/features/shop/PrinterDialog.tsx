@@ -125,6 +125,7 @@ function InkFields() {
         />
         <Text name="mostInkPct" label={t('shop.inkLimit')} inputMode="numeric" />
       </div>
+      <Text name="inkName" label={t('shop.inkInPrinter')} />
       <Text name="mediaType" label={t('shop.mediaTypeChosen')} placeholder={t('sheet.mediaOfInkMaker')} />
       <Text name="quality" label={t('shop.qualityChosen')} placeholder={t('sheet.qualityBest')} />
       <Text name="driver" label={t('shop.printerSettingsOnePer')} rows={3} />

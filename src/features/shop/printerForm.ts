@@ -22,6 +22,7 @@ export const printerFormSchema = (unit: LengthUnit, shown: ShownLengths) =>
     ppi: z.enum(PPIS),
     inkPerM2Cents: moneyText,
     mostInkPct: wholeText(say('shop.mostInk'), 100, 400),
+    inkName: z.string().check(z.maxLength(80)),
     mediaType: z.string().check(z.maxLength(80)),
     quality: z.string().check(z.maxLength(80)),
     driver: linesText,
@@ -39,9 +40,10 @@ const PPI: Readonly<Record<(typeof PPIS)[number], Printer['ppi']>> = {
 
 /** The printer the form says. A driver list is kept to sixteen lines. */
 export const printerFromForm = (f: PrinterFormOut, id: string): Printer => {
-  const { top, right, bottom, left, ppi, driver, mediaType, quality, ...rest } = f;
+  const { top, right, bottom, left, ppi, driver, inkName, mediaType, quality, ...rest } = f;
   return {
     ...rest,
+    inkName: inkName.trim(),
     mediaType: mediaType.trim(),
     quality: quality.trim(),
     id,
@@ -67,6 +69,7 @@ export function printerToForm(printer: Printer | null, shown: ShownLengths): Pri
     ppi: `${from.ppi}`,
     inkPerM2Cents: (from.inkPerM2Cents / 100).toFixed(2),
     mostInkPct: String(from.mostInkPct),
+    inkName: from.inkName,
     mediaType: from.mediaType,
     quality: from.quality,
     driver: from.driver.join('\n'),

@@ -1,8 +1,8 @@
 import { isRaw, list, type VersionStep } from './raw';
 
 /*
- * Version 14 to version 15: a printer says which paper type and quality to choose, where it was a line among its other settings; the shop has a text for
- * its care cards. Stands alone.
+ * Version 14 to version 15: a printer names its ink, and the paper type and quality to choose, which were lines among its other settings; log entries name
+ * the ink; the shop has a text for its care cards. Stands alone.
  */
 
 /** Lines every printer began with: what they say is worked out for each sheet now. */
@@ -16,10 +16,17 @@ const COVERED: readonly unknown[] = [
 
 const printer = (v: unknown): unknown =>
   isRaw(v)
-    ? { mediaType: '', quality: '', ...v, driver: list(v.driver).filter((line) => !COVERED.includes(line)) }
+    ? {
+        inkName: '',
+        mediaType: '',
+        quality: '',
+        ...v,
+        driver: list(v.driver).filter((line) => !COVERED.includes(line)),
+      }
     : v;
 
 export const TO_15: VersionStep = {
   to: 15,
+  logEntry: (v) => (isRaw(v) ? { inkName: '', ...v } : v),
   settings: (v) => (isRaw(v) ? { careText: '', ...v, printers: list(v.printers).map(printer) } : v),
 };
