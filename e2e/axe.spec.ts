@@ -31,6 +31,21 @@ test('no violation in the schedule, pricing, stock and finishing', async ({ benc
   await page.goto(`${address()}/finish/star-map-panel`);
   await expect(page.getByRole('region', { name: says('finish.hanger') })).toBeVisible();
   await clean(page, 'finishing');
+  await page.goto(`${address()}/schedule`);
+  await page.getByRole('radio', { name: says('schedule.workLists') }).click();
+  await expect(page.getByRole('region', { name: says('schedule.workLists') })).toBeVisible();
+  await clean(page, 'work lists');
+});
+
+test('no violation in the printer settings and the check of a print', async ({ bench: page }) => {
+  await open(page, '/job/constellation-mugs/sheet');
+  await page.getByRole('button', { name: says('sheet.printerSettings') }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await clean(page, 'printer settings');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: says('sheet.checkPrint') }).click();
+  await page.getByRole('checkbox').first().check();
+  await clean(page, 'check of a print');
 });
 
 test('no violation in a dialog and in an empty job', async ({ bench: page }) => {

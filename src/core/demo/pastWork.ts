@@ -59,18 +59,29 @@ const mark = (
   place,
 });
 
+/** Printed at the desk. */
+const DESK = { paperName: 'A4', printerName: 'Desk printer' };
+
 function tumblers(now: number): readonly LogEntry[] {
   return [
     entry('log-1', now - 41 * DAY_MS, TRIED_590, 'under', 0, 1, {
+      ...DESK,
+      supplier: 'Basin Supply',
       paperState: 'left-all',
       marks: [mark('m1', 'faded-all', { kind: 'point', xMm: 110, yMm: 90 })],
       note: 'Blues washed out. Plenty of dye still on the paper.',
     }),
     entry('log-2', now - 41 * DAY_MS + 3_600_000, PROVEN_590, 'good', 11, 0, {
+      ...DESK,
+      supplier: 'Basin Supply',
       note: 'Ten seconds more did it.',
     }),
-    entry('log-3', now - 26 * DAY_MS, PROVEN_590, 'good', 18, 1, { note: 'One lint speck.' }),
-    entry('log-4', now - 12 * DAY_MS, PROVEN_590, 'good', 9, 0),
+    entry('log-3', now - 26 * DAY_MS, PROVEN_590, 'good', 18, 1, {
+      ...DESK,
+      supplier: 'Fork Traders',
+      note: 'One lint speck.',
+    }),
+    entry('log-4', now - 12 * DAY_MS, PROVEN_590, 'good', 9, 0, { ...DESK, supplier: 'Basin Supply' }),
   ];
 }
 

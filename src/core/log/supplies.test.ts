@@ -30,6 +30,8 @@ test('pieces are counted by supply; one that was not noted, or hardly used, is l
       { paperName: 'B', good: 10, spoiled: 20 },
       { paperName: 'C', good: 2, spoiled: 2 },
       { paperName: '', good: 9, spoiled: 9 },
+      // Another blank, with one paper only: it says nothing of the papers.
+      { paperName: 'B', blankId: 'slate', good: 90, spoiled: 0 },
     ),
   );
   expect(charts.map((c) => c.supply)).toEqual(['paper']);

@@ -33,11 +33,23 @@ export function wilson(good: number, n: number): readonly [number, number] {
   return [Math.max(0, middle - half), Math.min(1, middle + half)];
 }
 
+/** Blanks pressed with two or more of a supply: only on them is one compared with another, not one blank with another. */
+function comparedOn(rows: readonly LogRow[], supply: Supply): ReadonlySet<string> {
+  const names = new Map<string, Set<string>>();
+  for (const r of rows) {
+    if (r[supply] === '') continue;
+    const of = names.get(r.blankId) ?? new Set();
+    names.set(r.blankId, of.add(r[supply]));
+  }
+  return new Set([...names].flatMap(([blankId, of]) => (of.size > 1 ? [blankId] : [])));
+}
+
 function sharesOf(rows: readonly LogRow[], supply: Supply): readonly SupplyShare[] {
+  const compared = comparedOn(rows, supply);
   const by = new Map<string, { good: number; pressed: number }>();
   for (const r of rows) {
     const name = r[supply];
-    if (name === '') continue;
+    if (name === '' || !compared.has(r.blankId)) continue;
     const n = by.get(name) ?? { good: 0, pressed: 0 };
     n.good += r.good;
     n.pressed += r.good + r.seconds + r.spoiled;

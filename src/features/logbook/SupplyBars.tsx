@@ -28,7 +28,7 @@ export function SupplyBars({ charts, onOpen }: { charts: readonly SupplyChart[];
     <ChartFrame question={t('logbook.suppliesDiffer')} answer={t(answerOf(charts))}>
       {charts.map(({ supply, shares }) => (
         <section key={supply} aria-label={t(SUPPLY_LABELS[supply].label)} className="mb-2">
-          <h4 className="font-label text-base font-semibold">{t(SUPPLY_LABELS[supply].label)}</h4>
+          <h3 className="font-label text-base font-semibold">{t(SUPPLY_LABELS[supply].label)}</h3>
           <ul className="grid gap-1">
             {shares.map((s) => (
               <li key={s.name}>

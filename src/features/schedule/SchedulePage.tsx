@@ -252,7 +252,7 @@ function Toolbar({ view, onView, days, shownMs, onDays }: ToolbarProps) {
         onChange={onView}
       />
       {view !== 'all' && (
-        <>
+        <div className="flex items-center gap-2">
           <Button
             kind="quiet"
             aria-label={t('schedule.dayBefore')}
@@ -267,7 +267,7 @@ function Toolbar({ view, onView, days, shownMs, onDays }: ToolbarProps) {
           <Button kind="quiet" aria-label={t('schedule.dayAfter')} onClick={() => onDays(days + 1)}>
             <ChevronRight size={18} aria-hidden />
           </Button>
-        </>
+        </div>
       )}
       <span className="ml-auto hidden text-fine text-soft xl:inline">{t('schedule.dragLoadLockJob')}</span>
     </div>
