@@ -269,6 +269,11 @@ export interface ValueNames {
   'art.saveTemplatePng': never;
   'art.saveTemplatePdf': never;
   'art.keepClear': never;
+  'art.whiteCard': never;
+  'art.againstWindow': never;
+  'art.againstWood': never;
+  'art.darkWall': never;
+  'art.ownBackground': never;
   'blank.catalogueValueRoundedBefore': never;
   'blank.catalogueValue': never;
   'blank.lessRimFoot': 'height' | 'top';
@@ -1478,6 +1483,8 @@ export interface ValueNames {
   'heat.compareStart': never;
   'heat.madeForKind': 'time';
   'heat.whyNotOthers': never;
+  'heat.fineType': 'capHeight' | 'dwell' | 'good' | 'platen';
+  'heat.useDwell': 'dwell';
   'inspect.coldestPrintedPlaceGets': 'least' | 'under' | 'which' | 'which2';
   'inspect.goodAfterOneSo': 'goodNow' | 'goodThen';
   'inspect.heatAloneDoesSolve': never;

@@ -20,26 +20,26 @@ const row = (m: readonly number[], r: number, c: Light): number =>
   [0, 1, 2].reduce((s, i) => s + (m[5 * r + i] ?? 0) * (c[i] ?? 0), m[5 * r + 4] ?? 0);
 
 test('white art shows the blank, black art what the coat scatters', () => {
-  const look = pressedPicture(coating('#d8cdb8', 'matte', 'opaque'), 'white');
+  const look = pressedPicture(coating('#d8cdb8', 'matte', 'opaque'), '#ffffff');
   const blank = lightOf('#d8cdb8');
   pressedLight([1, 1, 1], look).forEach((v, i) =>
     expect(v).toBeCloseTo(look.lift + (1 - look.lift) * (blank[i] ?? NaN), 12),
   );
   expect(pressedLight([0, 0, 0], look)).toEqual([look.lift, look.lift, look.lift]);
-  const gloss = pressedPicture(coating('#d8cdb8', 'gloss', 'opaque'), 'white');
+  const gloss = pressedPicture(coating('#d8cdb8', 'gloss', 'opaque'), '#ffffff');
   expect(look.lift).toBeGreaterThan(gloss.lift);
 });
 
 test('what is behind counts for clear stock and for no other', () => {
-  for (const { id } of BACKINGS)
-    expect(pressedPicture(coating('#ffffff', 'gloss', 'opaque'), id).tint).toEqual([1, 1, 1]);
-  expect(pressedPicture(coating('#ffffff', 'gloss', 'clear'), 'dark').tint).toEqual(lightOf('#23282b'));
+  for (const { colour } of BACKINGS)
+    expect(pressedPicture(coating('#ffffff', 'gloss', 'opaque'), colour).tint).toEqual([1, 1, 1]);
+  expect(pressedPicture(coating('#ffffff', 'gloss', 'clear'), '#23282b').tint).toEqual(lightOf('#23282b'));
 });
 
 test('the screen’s matrix is the same sum, and no art comes out brighter than the blank allows', () => {
   fc.assert(
     fc.property(light, (c) => {
-      const look = pressedPicture(coating('#c9b37a', 'textured', 'clear'), 'window');
+      const look = pressedPicture(coating('#c9b37a', 'textured', 'clear'), '#dfe9ef');
       const out = pressedLight(c, look);
       const m = pressedMatrix(look);
       return [0, 1, 2].every((i) => {

@@ -1,3 +1,4 @@
+import { say } from '../message/message';
 import type { Blank } from '../shop/blank';
 import { linearOf } from './colour';
 
@@ -6,12 +7,11 @@ export type Light = readonly [number, number, number];
 
 /** What a clear blank may be seen against. */
 export const BACKINGS = [
-  { id: 'white', label: 'white card', colour: '#ffffff' },
-  { id: 'window', label: 'a window', colour: '#dfe9ef' },
-  { id: 'wood', label: 'wood', colour: '#a37b4f' },
-  { id: 'dark', label: 'a dark wall', colour: '#23282b' },
+  { label: say('art.whiteCard'), colour: '#ffffff' },
+  { label: say('art.againstWindow'), colour: '#dfe9ef' },
+  { label: say('art.againstWood'), colour: '#a37b4f' },
+  { label: say('art.darkWall'), colour: '#23282b' },
 ] as const;
-export type BackingId = (typeof BACKINGS)[number]['id'];
 
 export const lightOf = (hex: string): Light => {
   const at = (i: number) => linearOf(parseInt(hex.slice(i, i + 2), 16));
@@ -33,9 +33,10 @@ const LIFT: Readonly<Record<Blank['coating']['finish'], number>> = {
   matte: 0.035,
 };
 
-export function pressedPicture({ coating }: Pick<Blank, 'coating'>, backing: BackingId): PressedPicture {
+/** How a blank shows art; `behindColour` is the colour of what a clear one is seen against, as #rrggbb. */
+export function pressedPicture({ coating }: Pick<Blank, 'coating'>, behindColour: string): PressedPicture {
   const own = lightOf(coating.colour);
-  const behind = lightOf(BACKINGS.find((b) => b.id === backing)?.colour ?? '#ffffff');
+  const behind = lightOf(behindColour);
   const tint: Light =
     coating.stock === 'clear' ? [own[0] * behind[0], own[1] * behind[1], own[2] * behind[2]] : own;
   return { tint, lift: LIFT[coating.finish] };

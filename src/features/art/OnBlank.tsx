@@ -2,7 +2,7 @@
 
 import { FINISH_WORDS } from '@/core/shop/kindWords';
 import { useId, useState, type ReactNode } from 'react';
-import { BACKINGS, DULL_PRINT, pressedPicture, pressedMatrix, type BackingId } from '@/core/art/pressed';
+import { BACKINGS, DULL_PRINT, pressedPicture, pressedMatrix } from '@/core/art/pressed';
 import { isRound } from '@/core/shop/blank';
 import { mm } from '@/core/message/quantity';
 import { contourPath } from '@/core/geometry/contour';
@@ -25,7 +25,7 @@ type Sight = 'flat' | 'front';
 export function OnBlank() {
   const t = useWords();
   const { plan } = useJob();
-  const [backing, setBacking] = useState<BackingId>('white');
+  const [backing, setBacking] = useState<string>(BACKINGS[0].colour);
   const [sight, setSight] = useState<Sight>('flat');
   const { blank } = plan.blank;
   if (!blank || !plan.wrap.pattern)
@@ -76,7 +76,15 @@ export function OnBlank() {
               label={t('art.whatBehindClearBlank')}
               value={backing}
               onChange={setBacking}
-              options={BACKINGS.map((b) => ({ value: b.id, label: b.label }))}
+              options={BACKINGS.map((b) => ({ value: b.colour, label: b.label }))}
+            />
+            <input
+              type="color"
+              aria-label={t('art.ownBackground')}
+              title={t('art.ownBackground')}
+              value={backing}
+              onChange={(e) => setBacking(e.target.value)}
+              className="ml-2 h-10 w-14 border-2 border-ink bg-sheet align-top"
             />
           </Labelled>
         )}

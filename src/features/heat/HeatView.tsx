@@ -8,6 +8,7 @@ import { useJob } from '../job/jobContext';
 import { NeedsBlank } from '../job/NeedsBlank';
 import { BedDiagram } from './BedDiagram';
 import { CoatingChart } from './CoatingChart';
+import { FineType } from './FineType';
 import { HeatFields } from './HeatFields';
 import { HeatWindow } from './HeatWindow';
 import { PressChoice } from './PressChoice';
@@ -52,6 +53,7 @@ function Settings() {
         <CoatingChart />
       </div>
       <HeatFields />
+      <FineType />
       <WhatIfs />
       <section aria-label={t('heat.beforePressing')} className="px-5 pt-2 pb-3">
         <h2 className="font-name text-lead font-semibold">{t('heat.beforePressingOrder')}</h2>
