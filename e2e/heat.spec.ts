@@ -355,3 +355,26 @@ test('a setting made by hand keeps the job on the press it was made for', async 
   await expect(page.getByText(/was chosen: /)).toHaveCount(0);
   await expect(temperature).toHaveValue('188');
 });
+
+test('fine type is offered the lower end of the window, and one touch sets it', async ({ bench: page }) => {
+  await open(page, '/job/star-party-tumblers/heat');
+  const offer = page.getByRole('button', { name: /^Use \d+ s/ });
+  await answered(page);
+  await expect(offer).toHaveCount(0);
+  await open(page, '/job/star-party-tumblers/art');
+  await page.getByRole('button', { name: says('art.text'), exact: true }).click();
+  await page.getByRole('textbox', { name: says('art.text'), exact: true }).fill('Dry Fork');
+  await page.getByRole('textbox', { name: says('art.capitals') }).fill('2');
+  await page.getByRole('textbox', { name: says('art.capitals') }).blur();
+  await saved(page);
+  await open(page, '/job/star-party-tumblers/heat');
+  // Whatever this shop proved, a longer time than that is not the lower end.
+  const dwell = page.getByRole('textbox', { name: says('heat.dwellTimePerPass') });
+  await dwell.fill('100');
+  await dwell.blur();
+  await expect(page.getByText(/^Type of 2(\.0)? mm high is fine/)).toBeVisible({ timeout: 30_000 });
+  const shorter = Number(/\d+/.exec((await offer.textContent()) ?? '')?.[0]);
+  await offer.click();
+  await expect(dwell).toHaveValue(String(shorter));
+  await expect(offer).toHaveCount(0);
+});

@@ -17,7 +17,7 @@ export function FineType() {
   const { chosen, model } = plan.heat;
   const heights = plan.art.placedLayers.flatMap((l) => (l.kind === 'text' ? [l.set.capHeightMm] : []));
   const smallestMm = Math.min(...heights);
-  if (!chosen || !model?.window || model.updating || !(smallestMm < FINE_TYPE_MM)) return null;
+  if (!chosen || !model?.window || model.updating || model.rough || !(smallestMm < FINE_TYPE_MM)) return null;
   const { settings } = chosen;
   const end = lowerEnd(model.window, settings.platenC);
   if (!end || settings.dwellS - end.dwellS < WORTH_S) return null;
