@@ -66,7 +66,7 @@ test('job files that cannot be read change nothing', async ({ bench: page }, inf
   };
   await importFile('cut.json', '{"format":"mesa-drift.job","version":1,"job":{');
   await expect(page.getByText(fixedPart('files.fileCutShortJson'))).toBeVisible();
-  await importFile('new.json', '{"format":"mesa-drift.job","version":15}');
+  await importFile('new.json', '{"format":"mesa-drift.job","version":16}');
   await expect(page.getByText(/version 16.*reads up to 15.*Update/)).toBeVisible();
   await importFile('other.json', '{"hello":1}');
   await expect(page.getByText(/not a job file/)).toBeVisible();

@@ -330,8 +330,8 @@ test('two tablets’ logs: merged once, corrected by a new entry, charted, refus
   await expect(page.getByText(says('logbook.newestFirst', { entries: '32 entries' }))).toBeVisible();
   await importFile('again.mesalog.json', json);
   await expect(page.getByText('0 entries added, 6 here already.')).toBeVisible();
-  await importFile('newer.mesalog.json', json.replace('"version": 3', '"version": 5'));
-  await expect(page.getByText(/version 5.*reads up to 3/)).toBeVisible();
+  await importFile('newer.mesalog.json', json.replace('"version": 4', '"version": 5'));
+  await expect(page.getByText(/version 5.*reads up to 4/)).toBeVisible();
   await importFile('cut.mesalog.json', json.slice(0, 900));
   await expect(page.getByText(says('files.fileCutShortJson'))).toBeVisible();
   await importFile('other.csv', 'a,b\n1,2\n');

@@ -1,6 +1,7 @@
 import { fixedPart, says } from './words';
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page, TestInfo } from '@playwright/test';
+import { paintPng } from '../src/core/formats/testPicture';
 import { address, expect, figure, foot, open, takeReading, test, otherFile, jobOn } from './app';
 
 /** A new job on a blank of the library, found as a person would. */
@@ -260,4 +261,49 @@ test('the printer measured: two bars typed back, sheets compensated', async ({ b
   await dialog.getByLabel(/Across the sheet, as printed/).fill('259');
   await dialog.getByRole('button', { name: says('shop.saveMeasurements') }).click();
   await expect(page.getByText('99.62 % across')).toBeVisible();
+});
+
+test('an outline round a picture, with a hole for a ring, becomes a blank and a drawing for a cutter', async ({
+  bench: page,
+}, info) => {
+  // A disc of 100 pixels on plain paper, 200 pixels wide.
+  const disc = paintPng(200, 200, (x, y) =>
+    Math.hypot(x - 99.5, y - 99.5) <= 50 ? [200, 40, 60] : [250, 250, 248],
+  );
+  const path = info.outputPath('disc.png');
+  writeFileSync(path, disc);
+  await page.goto(`${address()}/blanks`);
+  await page.getByRole('button', { name: says('shop.newBlank') }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('textbox', { name: says('common.name') }).fill('disc keychain');
+  await dialog.getByRole('radio', { name: says('blank.fromDrawing') }).click();
+  await dialog.getByLabel(says('blank.pictureForOutline')).setInputFiles(path);
+  await expect(dialog.getByRole('status')).toHaveText('disc.png');
+  const cutFile = async () => {
+    const [saved] = await Promise.all([
+      page.waitForEvent('download'),
+      dialog.getByRole('button', { name: says('blank.outlineDxf') }).click(),
+    ]);
+    const lines = readFileSync(await saved.path(), 'utf8').split('\n');
+    const xs = lines.flatMap((v, i) => (v === 'VERTEX' ? [Number(lines[i + 4])] : []));
+    return {
+      acrossMm: Math.max(...xs) - Math.min(...xs),
+      radiusMm: Number(lines[lines.indexOf('40', lines.indexOf('CIRCLE')) + 1]),
+    };
+  };
+  // 100 of 200 pixels on 60 mm: a disc of 30 mm, 3 mm more on either side.
+  const first = await cutFile();
+  expect(first.radiusMm).toBeCloseTo(1.5, 3);
+  expect(first.acrossMm).toBeCloseTo(36, 0);
+  const width = dialog.getByRole('textbox', { name: says('blank.pictureWidth') });
+  await width.fill('80');
+  await width.blur();
+  await expect(async () => expect((await cutFile()).acrossMm).toBeCloseTo(46, 0)).toPass();
+  await dialog.getByLabel(says('common.family')).selectOption('tag');
+  await dialog.getByLabel(says('common.material')).selectOption('hardboard');
+  await dialog.getByLabel(says('common.thickness2', { units: 'mm' })).fill('3');
+  await dialog.getByRole('button', { name: says('blank.saveBlank') }).click();
+  await expect(dialog).toHaveCount(0);
+  await jobOn(page, 'disc keychain', 'disc keychain');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
 });

@@ -437,6 +437,21 @@ export interface ValueNames {
   'blank.nothingFoundAdd': 'text';
   'blank.addBlankInstead': never;
   'blank.priceEach': 'currency';
+  'blank.outlineFromPicture': never;
+  'blank.pictureForOutline': never;
+  'blank.pictureWidth': never;
+  'blank.cutDistance': never;
+  'blank.insideRadius': never;
+  'blank.ringHole': never;
+  'blank.holeEdge': never;
+  'blank.pictureEmpty': never;
+  'blank.pictureClearGround': never;
+  'blank.pictureInParts': 'parts';
+  'blank.raiseDistance': 'distance';
+  'blank.drawingAsOutline': never;
+  'blank.useOutlineFile': never;
+  'blank.outlineSvg': never;
+  'blank.outlineDxf': never;
   'common.verbatim': 'text';
   'common.inTurn': 'first' | 'then';
   'common.plansMadeOtherSites': never;
@@ -2272,6 +2287,11 @@ export interface ValueNames {
   'methods.ofJobTitle': never;
   'methods.ofJobAbout': never;
   'methods.asShop': 'way';
+  'methods.fixing': never;
+  'methods.tapeAlone': never;
+  'methods.tapeAloneCost': never;
+  'methods.tapeAndTack': never;
+  'methods.tapeAndTackCost': 'hands';
   'press.handsOff': 'platen' | 'pressureWords';
   'press.endTopCutClean': 'lapOver';
   'press.meanOf': 'dwell' | 'passes';
@@ -2646,6 +2666,8 @@ export interface ValueNames {
   'press.peeledOff': 'pieces';
   'press.seconds3': 'seconds';
   'press.spoiledAbout': never;
+  'press.tackPaper': never;
+  'press.cautionTack': never;
   'pricing.costMarketFeeWage': 'payHour';
   'pricing.orderLabourEarns': 'each' | 'hour';
   'pricing.feeCost': 'each' | 'fee' | 'pieces' | 'total';
@@ -2766,6 +2788,7 @@ export interface ValueNames {
   'pricing.pricePerSecond': never;
   'pricing.fromSeconds': never;
   'pricing.secondsExpected': 'each' | 'expected';
+  'pricing.sprayTackEach': 'tack';
   'schedule.nineTenCasesEarliest': 'least' | 'ninety';
   'schedule.plannedUsualNineTen': 'makespan' | 'plays';
   'schedule.planPacksLastPiece': 'least';
@@ -3495,6 +3518,7 @@ export interface ValueNames {
   'shop.mediaTypeChosen': never;
   'shop.qualityChosen': never;
   'shop.inkInPrinter': never;
+  'shop.sprayTackPerPiece': never;
   'stock.countStockEnterLedgers': 'items' | 'object';
   'stock.ledgerDiffered': 'item' | 'r';
   'stock.ledgerHas': 'had' | 'value';

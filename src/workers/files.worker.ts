@@ -22,6 +22,7 @@ import type { Rect } from '@/core/geometry/plane';
 import type { Page, PageItem } from '@/core/sheet/pages';
 import { MM_PER_INCH } from '@/core/message/quantity';
 import { bitmapOf, canvasFor, pixelsOf, pngOf, type PictureBytes } from './decode';
+import { cutShape, maskOf, type CutShape, type CutShapeRequest } from '@/core/shapes/cutShape';
 import { drawSceneOn } from './draw';
 import {
   closeAll,
@@ -120,6 +121,9 @@ async function rastersFor(request: SheetRequest, onProgress: Progress): Promise<
 const JOIN_PER_MM = 4;
 const JOIN_STEPS = 120;
 
+/** A picture is read for its outline at so many cells to its long side. */
+const CUT_CELLS = 1600;
+
 const api = {
   /** Looks at a picture's bytes and proves that it opens. Drawings are opened by the page, which can draw them. */
   async inspect(bytes: Uint8Array, name: string): Promise<Result<InspectedPicture>> {
@@ -144,6 +148,19 @@ const api = {
       heightPx: sideways ? widthPx : heightPx,
       ...(facts.value.ppi === undefined ? {} : { ppi: facts.value.ppi }),
     });
+  },
+
+  /** An outline round a picture; drawings are opened by the page and cannot be used. */
+  async cutShape(bytes: Uint8Array, name: string, request: CutShapeRequest): Promise<Result<CutShape>> {
+    const seen = await api.inspect(bytes, name);
+    if (!seen.ok) return seen;
+    if (seen.value.mime === 'image/svg+xml')
+      return fail(say('blank.drawingAsOutline'), name, say('blank.useOutlineFile'));
+    const { width, height, data } = await pixelsOf(
+      { ref: { id: '', name, ...seen.value, drawn: null }, bytes },
+      CUT_CELLS,
+    );
+    return cutShape(maskOf(width, height, Uint8ClampedArray.from(data)), request);
   },
 
   /** Draws one of the application's own pictures at its full size, as PNG. */

@@ -51,6 +51,7 @@ const TIMES: WorkTimes = {
   logSd: 0.2,
   seen: 0,
   tapeStrips: 4,
+  tacked: 0,
   wasteSheets: 1,
   // 1.8 MJ to warm up is half a kilowatt hour; kept hot at 450 W, and 36 kJ a load in 240 s: 150 W more.
   energy: { powerW: 1800, warmS: 1000, warmJ: 1.8e6, keptW: 450 },
@@ -90,6 +91,7 @@ const GIVEN: CostGiven = {
     machineHourCents: 60,
     tapeMetreCents: 20,
     wasteSheetCents: 3,
+    tackCents: 6,
     packingCents: 45,
     priceStepCents: 50,
   },
@@ -109,6 +111,12 @@ test('pieces with a flaw are not good ones: they are pressed again, and are expe
   expect(costOf({ ...GIVEN, seen }, 96).pressed).toBeCloseTo(105, 9);
   expect(secondsAmong(seen, 105)).toBeCloseTo(5, 12);
   expect(secondsAmong(NONE_PRESSED, 100)).toBe(0);
+});
+
+test('spray tack costs its price a piece, and nothing else', () => {
+  const tacked = { ...GIVEN, times: { ...GIVEN.times, tacked: 1 } };
+  expect((part(tacked, 60, 'tape') ?? 0) - (part(GIVEN, 60, 'tape') ?? 0)).toBe(60 * 6);
+  expect(part(tacked, 60, 'labour')).toBe(part(GIVEN, 60, 'labour'));
 });
 
 test('a piece taped again costs its hands and its tape again, and nothing else', () => {

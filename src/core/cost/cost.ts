@@ -116,7 +116,9 @@ function unitOf(g: CostGiven): Unit {
     paper: sheetCents(g) / perSheet,
     ink: (inkM2 * g.printer.inkPerM2Cents * g.inkPct) / 100,
     tape:
-      (t.tapeStrips * taped * TAPE_STRIP_MM * m.tapeMetreCents) / 1000 + t.wasteSheets * m.wasteSheetCents,
+      (t.tapeStrips * taped * TAPE_STRIP_MM * m.tapeMetreCents) / 1000 +
+      t.wasteSheets * m.wasteSheetCents +
+      t.tacked * m.tackCents,
     energy: kwh * m.energyKwhCents,
     labour: (handsS * m.payHourCents) / 3600,
     machine: (pressS * m.machineHourCents) / 3600,

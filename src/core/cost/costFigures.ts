@@ -84,6 +84,7 @@ function working(part: CostPart, { g, c, priced, inkKnown }: About): readonly [M
           tapeMetre: priced(m.tapeMetreCents),
           wasteSheet: priced(m.wasteSheetCents),
         }),
+        ...(t.tacked > 0 ? [say('pricing.sprayTackEach', { tack: priced(m.tackCents) })] : []),
       ];
     case 'energy':
       return [

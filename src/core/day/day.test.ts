@@ -194,7 +194,7 @@ describe('a press that a person chose', () => {
     const pinned = { ...slates, day: { ...slates.day, pins: [{ pressId: 'flat-press-b', from }] } };
     const day = planned(DEMO.shop, [pinned]);
     const [line] = day.lines.filter((l) => l.kind === 'press');
-    expect(day.presses).toEqual([{ id: 'flat-press-b', name: 'Wide flat press B' }]);
+    expect(day.presses).toEqual([{ id: 'flat-press-b', name: 'Wide flat press B', kind: 'flat' }]);
     const first = line?.bars.find((b) => b.kind === 'press');
     expect(first?.fromS).toBeGreaterThanOrEqual(2 * 3600 - 1);
     expect(first?.fromS).toBeLessThan(2 * 3600 + 900);

@@ -82,7 +82,7 @@ export interface DayPlan {
   readonly presses: readonly Pick<Press, 'id' | 'name' | 'kind'>[];
   readonly overloaded: readonly Overloaded[];
   readonly lines: readonly ScheduleLine[];
-  /** What each person does, by their index. */
+  /** Tasks of each person, by index. */
   readonly tasks: readonly (readonly Task[])[];
   /** Loads that went through before now, by press. */
   readonly past: readonly { readonly press: string; readonly bars: readonly Bar[] }[];

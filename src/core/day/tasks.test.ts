@@ -27,7 +27,7 @@ test('loads of one job at one press are one task, and taping between them anothe
   const list = [0, 1, 2].flatMap((part) => [
     done('hands', part * 600, part * 600 + 30, { part, pieces: 4 }),
     done('tape', part * 600 + 60, part * 600 + 400, { part: part + 10 }),
-    // The same load is opened and unloaded later: its pieces count once, where they come out.
+    // The same load is unloaded later: its pieces count once.
     done('hands', part * 600 + 500, part * 600 + 560, { part, pieces: 4 }),
   ]);
   expect(named(tasksOf({ done: list, on: [] }, 1)[0])).toEqual([
@@ -55,14 +55,14 @@ test('another job at the press, or a long pause, begins a task of its own', () =
   ]);
 });
 
-test('work put down and gone on with by another counts for the one who ends it', () => {
+test('interrupted work counts for the person who finishes it', () => {
   const list = [done('tape', 0, 60), done('tape', 90, 200, { person: 1 })];
   const [first, second] = tasksOf({ done: list, on: [] }, 2);
   expect(named(first)).toEqual([['prepare', 0, 0, 0, 60]]);
   expect(named(second)).toEqual([['prepare', 0, 1, 90, 200]]);
 });
 
-test('a press is switched on by whoever is at it first; one that is hot already by nobody', () => {
+test('the person who uses a press first switches it on; a press that is already hot is not listed', () => {
   const list = [
     done('set', 500, 560, { person: 1 }),
     done('hands', 1200, 1230, { person: 0 }),

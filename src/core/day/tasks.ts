@@ -3,21 +3,21 @@ import { countedWhenDone } from './lines';
 
 export type TaskKind = 'on' | 'set' | 'press' | 'prepare' | 'finish';
 
-/** A stretch of work as the person who does it would name it. Times s from the moment of the plan. */
+/** A stretch of one person's work. Times s from the moment of the plan. */
 export interface Task {
   readonly kind: TaskKind;
   /** Index of the job, and of the press; null where it is none's. */
   readonly work: number | null;
   readonly press: number | null;
-  /** Pieces that are done with at its end; 0 where another stretch ends them. */
+  /** Pieces finished in this stretch; 0 where a later stretch finishes them. */
   readonly pieces: number;
   readonly fromS: number;
   readonly toS: number;
 }
 
-/** What is put down for a press and gone on with so soon is one task, s. */
+/** Work interrupted for a press and resumed within this time is one task, s. */
 const RESUMED_S = 1800;
-/** Loads of one job at one press that follow so soon are one task, s: an oven takes the best part of an hour. */
+/** Loads of one job at one press within this time of each other are one task, s: an oven takes up to an hour. */
 const NEXT_LOAD_S = 3600;
 
 const KIND: Readonly<Partial<Record<Done['kind'], TaskKind>>> = {
@@ -29,10 +29,10 @@ const KIND: Readonly<Partial<Record<Done['kind'], TaskKind>>> = {
   finish: 'finish',
 };
 
-/** One person's work with what belongs together as one task: taping between the loads of a press is one, and so is pressing them. */
+/** One person's work, grouped: taping between the loads of a press is one task, and so is pressing them. */
 function grouped(own: readonly Done[], piecesOf: (d: Done) => number): readonly Task[] {
   const tasks: Task[] = [];
-  /** Where the newest task of each thing stands in the list. */
+  /** Index of the newest task, by press or by kind and job. */
   const newest = new Map<string, number>();
   for (const d of [...own].sort((a, b) => a.fromS - b.fromS)) {
     const kind = KIND[d.kind];
@@ -41,7 +41,7 @@ function grouped(own: readonly Done[], piecesOf: (d: Done) => number): readonly 
     const place = atPress ? `at ${String(d.press)}` : `${kind} ${String(d.work)}`;
     const at = newest.get(place);
     const last = at === undefined ? undefined : tasks[at];
-    // Of what is cut and then taped only the taping ends a piece.
+    // A piece is cut and then taped: only the taping finishes it.
     const pieces = d.kind === 'trim' || d.kind === 'set' || d.kind === 'change' ? 0 : piecesOf(d);
     const gapS = kind === 'press' ? NEXT_LOAD_S : RESUMED_S;
     if (at !== undefined && last?.kind === kind && last.work === d.work && d.fromS - last.toS <= gapS)
@@ -54,7 +54,7 @@ function grouped(own: readonly Done[], piecesOf: (d: Done) => number): readonly 
   return tasks;
 }
 
-/** A press is switched on by whoever works at it first. */
+/** The person who works at a press first switches it on. */
 function switchedOn(
   on: PressOn,
   done: readonly Done[],
@@ -70,7 +70,7 @@ function switchedOn(
   };
 }
 
-/** What each person does, by their index, in the order in which it begins. */
+/** The tasks of each person, by index, in order of their beginning. */
 export function tasksOf(
   { done, on }: Pick<Outcome, 'done' | 'on'>,
   people: number,

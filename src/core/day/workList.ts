@@ -15,7 +15,7 @@ const TIME_MM = 44;
 const LETTERS = Math.floor((A4_MM.widthMm - 2 * MARGIN_MM - TIME_MM - ROW_MM) / (0.52 * TEXT_MM));
 const BOX_MM = 4.5;
 
-/** Pages to hang up beside the bench: each person begins a page, each task has a box to tick. */
+/** Pages to print: each person begins a page, each task has a box to tick. */
 export function workListPages(lists: readonly PersonList[]): readonly DrawnPage[] {
   return lists.flatMap(({ title, lines }) => {
     const rows = lines.flatMap(({ time, text }) =>

@@ -14,5 +14,5 @@ const CARD_SHEET: Omit<Labels, 'text'> = {
   makerSays: false,
 };
 
-/** Care cards are printed like labels. What only the maker of a blank can promise is refused on them: they go into every box. */
+/** Care cards are printed like labels, and refuse the same claims that only the maker of a blank can make. */
 export const careCards = (text: string): Labels => ({ ...CARD_SHEET, text });

@@ -57,7 +57,7 @@ export const CAUSE_TABLE: Readonly<Record<CauseId, CauseRow>> = {
   },
   'wheel-over-ink': { prior: 8, faults: { 'track-line': 0.97 } },
   'cooled-unevenly': { prior: 10, faults: { bowed: 0.97 } },
-  // What the printer did to the print: seldom, since most of it is seen before the sheet is cut.
+  // Faults of the printer are rare on a pressed piece: most are seen before the sheet is cut.
   nozzles: { prior: 20, faults: { 'print-lines': 0.86, 'colour-cast': 0.3 } },
   'feed-step': { prior: 8, faults: { 'print-lines': 0.95 } },
   'head-strike': { prior: 12, faults: { 'edge-smudge': 0.95, stray: 0.08 } },

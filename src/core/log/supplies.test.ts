@@ -39,10 +39,10 @@ test('pieces are counted by supply; one that was not noted, or hardly used, is l
     ['A', 48, 50],
     ['B', 10, 30],
   ]);
-  expect(charts[0]?.apart?.map((s) => s.name)).toEqual(['A', 'B']);
+  expect(charts[0]?.different?.map((s) => s.name)).toEqual(['A', 'B']);
 });
 
-test('two are told apart only where their intervals do not meet', () => {
+test('a difference is named only where the intervals do not overlap', () => {
   fc.assert(
     fc.property(fc.nat(60), fc.nat(60), fc.nat(60), fc.nat(60), (g1, s1, g2, s2) => {
       fc.pre(g1 + s1 >= 5 && g2 + s2 >= 5);
@@ -51,7 +51,7 @@ test('two are told apart only where their intervals do not meet', () => {
       );
       const [a, b] = [wilson(g1, g1 + s1), wilson(g2, g2 + s2)];
       const expected = a[0] > b[1] ? ['one', 'two'] : b[0] > a[1] ? ['two', 'one'] : undefined;
-      expect(chart?.apart?.map((s) => s.name)).toEqual(expected);
+      expect(chart?.different?.map((s) => s.name)).toEqual(expected);
     }),
   );
 });

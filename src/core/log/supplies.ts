@@ -15,13 +15,13 @@ export interface SupplyShare {
 export interface SupplyChart {
   readonly supply: Supply;
   readonly shares: readonly SupplyShare[];
-  /** Two whose intervals lie apart, the better one first; null where chance alone may explain every difference. */
-  readonly apart: readonly [SupplyShare, SupplyShare] | null;
+  /** Two whose intervals do not overlap, the better one first; null where chance may explain every difference. */
+  readonly different: readonly [SupplyShare, SupplyShare] | null;
 }
 
 /** Standard normal deviate of a 95 % interval. */
 const Z = 1.959964;
-/** With fewer pieces than this the interval says all there is to say: nothing is known. */
+/** With fewer pieces than this the interval is too wide to compare. */
 const FEWEST = 5;
 
 /** 95 % interval of a share of n (Wilson 1927, JASA 22:209). */
@@ -33,7 +33,7 @@ export function wilson(good: number, n: number): readonly [number, number] {
   return [Math.max(0, middle - half), Math.min(1, middle + half)];
 }
 
-/** Blanks pressed with two or more of a supply: only on them is one compared with another, not one blank with another. */
+/** Blanks pressed with two or more of a supply. Only these are compared, so that a difference between blanks is not taken for one between supplies. */
 function comparedOn(rows: readonly LogRow[], supply: Supply): ReadonlySet<string> {
   const names = new Map<string, Set<string>>();
   for (const r of rows) {
@@ -71,6 +71,6 @@ export const supplyCharts = (rows: readonly LogRow[]): readonly SupplyChart[] =>
     if (shares.length < 2) return [];
     const [best, ...rest] = [...shares].sort((a, b) => b.low - a.low);
     const worst = rest.sort((a, b) => a.high - b.high)[0];
-    const apart = best && worst && best.low > worst.high ? ([best, worst] as const) : null;
-    return [{ supply, shares, apart }];
+    const different = best && worst && best.low > worst.high ? ([best, worst] as const) : null;
+    return [{ supply, shares, different }];
   });

@@ -3,13 +3,14 @@ import { seconds } from '../message/quantity';
 import {
   CLEANING,
   FIRST_PIECE,
+  FIXING,
   MEDIA,
   PAPER_EDGE,
   PRESS_OFF,
   RIM_TAPING,
   type Practices,
 } from '../shop/practices';
-import { cleaningS, rimTaping } from './prepare';
+import { cleaningS, rimTaping, tackingS } from './prepare';
 
 /** A choice: its name, what it gains and what it costs. */
 export interface PracticeChoice<K extends keyof Practices = keyof Practices> {
@@ -70,6 +71,10 @@ export const PRACTICES: readonly Practice[] = [
     },
     say('methods.cleaningUsual'),
   ),
+  practice('fixing', say('methods.fixing'), FIXING, {
+    tape: [say('methods.tapeAlone'), say('methods.tapeAloneCost')],
+    tack: [say('methods.tapeAndTack'), say('methods.tapeAndTackCost', { hands: seconds(tackingS()) })],
+  }),
   practice('media', say('methods.media'), MEDIA, {
     transfer: [say('kinds.transferPaper'), say('methods.transferCost')],
     copy: [say('kinds.copyPaper'), say('methods.copyCost')],

@@ -61,6 +61,21 @@ test('cleaning is as chosen, by default as the blank needs it', () => {
   }
 });
 
+test('spray tack is a step of its own, with its supply; on a flat face it takes the place of tape', () => {
+  for (const [press, blank] of [
+    ['tumbler', undefined],
+    ['flat', 'panel-400-600'],
+  ] as const) {
+    const [tape, tack] = [steps({}, press, blank), steps({ fixing: 'tack' }, press, blank)];
+    expect(suppliesOf(tape)['spray tack']).toBeUndefined();
+    expect(suppliesOf(tack)['spray tack']).toBe(1);
+    const added = plannedS(tack) - plannedS(tape);
+    // Twenty seconds of spraying; on a flat face the twenty of taping two edges are saved.
+    expect(added).toBe(press === 'flat' ? 0 : 20);
+  }
+  expect(suppliesOf(steps({ fixing: 'tack' }, 'flat', 'panel-400-600')).tape).toBeUndefined();
+});
+
 test('a spare blank takes the first heat of a mug press, for its whole time, and of no other press', () => {
   const spare = steps({}, 'mug', 'mug-325').find((o) => o.kind === 'warm-spare');
   expect(spare).toMatchObject({ stage: 'set-up', resource: 'press', timed: true, plannedS: 65 });

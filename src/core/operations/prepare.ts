@@ -39,6 +39,7 @@ const USUAL_S: Partial<Readonly<Record<OperationKind, number>>> = {
   dry: 15,
   'fold-in': 25,
   'tack-both-faces': 30,
+  'tack-paper': 20,
   'lay-face-down': 15,
   'hold-edges': 20,
   'wrap-edges': 60,
@@ -67,6 +68,11 @@ const prepare = (kind: OperationKind, { id = kind, ...extras }: Extras = {}): Op
 
 const TAPE: Operation['uses'] = [{ what: 'tape', count: 1 }];
 const tack: Operation['uses'] = [{ what: 'spray tack', count: 1 }];
+const TACK_STEP = prepare('tack-paper', { uses: tack });
+
+/** Usual hands for spray tack on one piece, s. */
+export const tackingS = (): number => TACK_STEP.plannedS;
+
 /** Sheets over the paper, and one under a flat piece; none where none is used. A silicone sheet is used again and again. */
 function waste({ wasteSheets, wasteKind }: Waste, under: number): readonly Operation[] {
   if (wasteSheets === 0) return [];
@@ -97,14 +103,24 @@ const CLEANING_STEPS = {
 /** Usual hands of one way of cleaning, s a piece. */
 export const cleaningS = (way: Cleaning): number => USUAL_S[CLEANING_STEPS[way]] ?? 0;
 
-function holdFlat(blank: Blank, { bothFaces, wrapped, waste: sheets }: PaperHold): readonly Operation[] {
+function holdFlat(
+  blank: Blank,
+  { bothFaces, wrapped, waste: sheets, practices }: PaperHold,
+): readonly Operation[] {
   const dry = blank.material === 'hardboard' ? [prepare('dry')] : [];
+  const tacked = practices.fixing === 'tack';
   return bothFaces
     ? [...dry, prepare('fold-in'), prepare('tack-both-faces', { uses: tack }), ...waste(sheets, 1)]
     : [
         ...dry,
+        ...(tacked ? [TACK_STEP] : []),
         prepare('lay-face-down'),
-        wrapped ? prepare('wrap-edges', { uses: TAPE }) : prepare('hold-edges', { uses: TAPE }),
+        // Tacked paper lies still without tape; paper folded over the edges has to be taped on the back.
+        ...(wrapped
+          ? [prepare('wrap-edges', { uses: TAPE })]
+          : tacked
+            ? []
+            : [prepare('hold-edges', { uses: TAPE })]),
         ...waste(sheets, 1),
       ];
 }
@@ -120,6 +136,7 @@ function holdRound(blank: Blank, press: Press, s: HeatSettings, paper: PaperHold
   const handled = isHandled(blank);
   const open = paper.seamMethod === 'under' || paper.seamMethod === 'gap';
   const ends = [
+    ...(paper.practices.fixing === 'tack' ? [TACK_STEP] : []),
     prepare('wrap'),
     ...(paper.tails ? [prepare('pull-tails')] : []),
     prepare(open ? 'tape-ends' : 'tape-seam', { uses: TAPE }),

@@ -149,6 +149,11 @@ const WORDS: Readonly<Record<OperationKind, Words>> = {
     title: say('press.threeLightPassesSpray'),
     note: say('press.noteOpenSlowly'),
   }),
+  'tack-paper': () => ({
+    title: say('press.tackPaper'),
+    note: say('press.noteOpenSlowly'),
+    caution: say('press.cautionTack'),
+  }),
   'lay-face-down': only(say('press.layBlankFaceDown')),
   'hold-edges': only(say('press.tapeTwoEdgesOutside')),
   'wrap-edges': only(say('press.foldPaperUpOver')),

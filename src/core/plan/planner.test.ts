@@ -78,6 +78,7 @@ const TABLE: readonly (readonly [string, Edit, readonly StageName[]])[] = [
     job(() => ({ practices: { media: 'copy' } })),
     ['paper', 'sheet', 'heat', 'press', 'inspect'],
   ],
+  ['spray tack', job(() => ({ practices: { fixing: 'tack' } })), ['heat', 'press', 'inspect']],
   ['another hold', wrap({ hold: 'sleeve' }), [...PATTERN, 'heat', 'press']],
   ['a pencil mark', wrap({ marks: [{ id: 'm', alongMm: 40 }] }), PATTERN],
   [

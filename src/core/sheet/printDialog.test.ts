@@ -20,7 +20,7 @@ const lines = (
     sheet: { heightMm, copies: over.copies ?? 1 },
   }).map(({ label, value }) => inEnglish(`${english.text(label)}: ${english.text(value)}`));
 
-test('a sheet is named and sized; what nobody chose for this printer is said as it usually is', () => {
+test('a sheet is named and sized; without a choice for this printer the usual settings are given', () => {
   const tray = { ...A3, tray: 'rear feed', printSide: 'the whiter side' };
   expect(lines(tray, 420, { copies: 3 })).toEqual([
     // 297 / 25.4 and 420 / 25.4.

@@ -14,7 +14,7 @@ const row = (label: Message, value: Message): PrintSetting => ({ label, value })
 
 const typedMm = (mm: number) => decimal(mm, Number.isInteger(mm) ? 0 : 1);
 
-/** What is typed as the page: both units, since a dialog takes only its own. */
+/** The page size to type, in both units: a dialog accepts only its own. */
 const sizeText = (widthMm: number, heightMm: number): Message =>
   say('sheet.typedSize', {
     width: typedMm(widthMm),
@@ -34,7 +34,7 @@ const pageRows = (paper: Paper, heightMm: number): readonly PrintSetting[] => [
   ),
   row(
     say('common.orientation'),
-    // The file is drawn as it lies in the printer: a dialog that turns it lays a roll's length across the roll.
+    // The file is drawn as it lies in the printer: a dialog that rotates it would put the length of a roll across the roll.
     say('sheet.orientationOf', { which: paper.widthMm > heightMm ? 'landscape' : 'portrait' }),
   ),
   row(say('sheet.source'), paper.tray === '' ? verbatim(paper.name) : verbatim(paper.tray)),

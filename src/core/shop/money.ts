@@ -20,6 +20,8 @@ export const moneySettingsSchema = z.strictObject({
   machineHourCents: centsSchema,
   tapeMetreCents: centsSchema,
   wasteSheetCents: centsSchema,
+  /** Spray tack on one piece. */
+  tackCents: centsSchema,
   /** Box, filling, care card and label of one piece. */
   packingCents: centsSchema,
   /** Share of the price a market or a shop window keeps. */
@@ -45,6 +47,7 @@ export const DEFAULT_MONEY: MoneySettings = {
   machineHourCents: 60,
   tapeMetreCents: 18,
   wasteSheetCents: 4,
+  tackCents: 5,
   packingCents: 45,
   marketFeePct: 0,
   marginPct: 45,

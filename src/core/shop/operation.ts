@@ -21,6 +21,7 @@ const OPERATION_KINDS = [
   'dry',
   'fold-in',
   'tack-both-faces',
+  'tack-paper',
   'lay-face-down',
   'hold-edges',
   'wrap-edges',

@@ -11,6 +11,9 @@ export type Media = (typeof MEDIA)[number];
 export const PRESS_OFF = ['open', 'closed'] as const;
 export type PressOff = (typeof PRESS_OFF)[number];
 export const FIRST_PIECE = ['spare', 'job'] as const;
+/** What holds the paper: heat tape alone, or spray tack as well. */
+export const FIXING = ['tape', 'tack'] as const;
+export type Fixing = (typeof FIXING)[number];
 /** Where the paper ends at rim and foot of a round blank. */
 export const PAPER_EDGE = ['inside', 'exact', 'past'] as const;
 export type PaperEdge = (typeof PAPER_EDGE)[number];
@@ -26,6 +29,7 @@ export const practicesSchema = z.strictObject({
   /** What takes the first cycle of the day in a mug press. */
   firstPiece: z.enum(FIRST_PIECE),
   paperEdge: z.enum(PAPER_EDGE),
+  fixing: z.enum(FIXING),
 });
 export type Practices = z.infer<typeof practicesSchema>;
 
@@ -36,6 +40,7 @@ export const USUAL_PRACTICES: Practices = {
   pressOff: null,
   firstPiece: 'spare',
   paperEdge: 'inside',
+  fixing: 'tape',
 };
 
 /** The working methods of one job: its own where it has them, else those of the shop. */

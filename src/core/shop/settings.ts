@@ -65,7 +65,7 @@ export const settingsSchema = z.strictObject({
   people: z.array(personSchema).check(z.maxLength(12, rule('fields.most12People'))),
   day: daySettingsSchema,
   money: moneySettingsSchema,
-  /** Text of the care card in the box; '' for the one the product comes with. */
+  /** Text of the care card in the box; '' for the default text. */
   careText: z.string().check(z.maxLength(MOST_CARE_LETTERS)),
 });
 export type Settings = z.infer<typeof settingsSchema>;

@@ -72,7 +72,7 @@ export function sheetsPrinted(
 
 /**
  * When a printer last printed, as far as the ledger knows: by its ink, and by the paper where the shop has no other printer. Ms since 1970; null where
- * no line says so. A printing that was taken back counts as well: the ink had run.
+ * no line says so. A printing that was undone still counts: the printer did print.
  */
 export function lastPrintedAt(
   items: readonly StockItem[],

@@ -18,11 +18,22 @@ import { notifyProblem } from '@/ui/notify';
 import { shownLengths } from '../shop/shopForm';
 import { aboutOf, aboutSchema, blankFrom, type AboutIn, type AboutOut } from './editor/about';
 import { AboutFields } from './editor/AboutFields';
-import { draftOf, draftShape, newDraft, rawShape, restarted, stillNeeded, type Draft } from './editor/draft';
+import {
+  draftOf,
+  draftShape,
+  newDraft,
+  rawShape,
+  restarted,
+  stillNeeded,
+  type Draft,
+  type Drawn,
+} from './editor/draft';
 import { Drawing, type Change } from './editor/Drawing';
 import { Lists } from './editor/Lists';
 import { Starts } from './editor/Starts';
 import { OutlineFile } from './OutlineFile';
+import { OutlineFromPicture } from './OutlineFromPicture';
+import { SaveOutline } from './SaveOutline';
 
 const { Text } = fieldsOf<AboutIn>();
 
@@ -92,6 +103,8 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
   const [colour, finish, stock] = useWatch({ control: form.control, name: ['colour', 'finish', 'stock'] });
   const needed = stillNeeded(draft) ?? (problem && inTurn(problem.what, problem.wayOut));
 
+  const onDrawn = (drawn: Drawn, widthMm: number, heightMm: number) =>
+    change((d) => ({ ...d, drawn, typed: { ...d.typed, width: widthMm, height: heightMm } }));
   const start = (id: string) => {
     const next = restarted(draft, id);
     change(() => next);
@@ -149,13 +162,12 @@ function BlankEditor({ blank = null, copy = false, onClose, onSaved }: Omit<Prop
             )}
             <Lists draft={draft} change={change} round={round} />
             {draft.start.form === 'drawn' && (
-              <OutlineFile
-                drawn={draft.drawn}
-                onDrawn={(drawn, widthMm, heightMm) =>
-                  change((d) => ({ ...d, drawn, typed: { ...d.typed, width: widthMm, height: heightMm } }))
-                }
-              />
+              <>
+                <OutlineFile drawn={draft.drawn} onDrawn={onDrawn} />
+                <OutlineFromPicture onDrawn={onDrawn} />
+              </>
             )}
+            {shape.kind === 'flat' && !needed && <SaveOutline name={form.getValues('name')} shape={shape} />}
           </div>
         </div>
         <AboutFields />

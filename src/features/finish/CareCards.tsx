@@ -20,7 +20,7 @@ export function CareCards({ pieces }: { readonly pieces: readonly RunPiece[] }) 
   const text = draft?.over === stored ? draft.text : stored;
   const pages = labelPages(careCards(text), pieces);
   const keep = () => {
-    // The text the product comes with is not stored, so that it follows the language.
+    // The default text is not stored, so that it follows the language.
     if (text !== stored) void put({ careText: text === t('finish.careText') ? '' : text });
   };
   return (

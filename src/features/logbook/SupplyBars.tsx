@@ -10,7 +10,7 @@ import type { Open } from './openEntries';
 const pct = (v: number): string => `${Math.round(v * 100)} %`;
 
 function answerOf(charts: readonly SupplyChart[]): Message {
-  const [better, worse] = charts.find((c) => c.apart)?.apart ?? [];
+  const [better, worse] = charts.find((c) => c.different)?.different ?? [];
   if (charts.length === 0) return say('logbook.oneOfEachSupply');
   if (!better || !worse) return say('logbook.suppliesAlike');
   return say('logbook.supplyBetter', {

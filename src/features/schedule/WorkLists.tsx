@@ -20,7 +20,7 @@ interface Props {
   readonly nowS: number;
 }
 
-/** What each person does next, in words, for the phone beside the bench or on paper. */
+/** What each person does next, as a list for the phone or on paper. */
 export function WorkLists({ day, people, range, nowS }: Props) {
   const t = useWords();
   const lists = day.tasks.map((tasks, i) => ({

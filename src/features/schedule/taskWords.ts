@@ -13,7 +13,7 @@ const WORDS: Readonly<Record<TaskKind, Message>> = {
 };
 export const taskWord = (kind: TaskKind): Message => WORDS[kind];
 
-/** A task as one would say it to the person who does it. */
+/** A task in words. */
 export function taskText(day: DayPlan, task: Task): Message {
   const job = task.work === null ? '' : (day.jobs[task.work]?.name ?? '');
   const press = task.press === null ? '' : (day.presses[task.press]?.name ?? '');

@@ -9,7 +9,7 @@ import { Say, useWords } from '@/ui/words';
 import { useJob } from '../job/jobContext';
 import { StoodNote } from './StoodNote';
 
-/** What to set in the printer's dialog for the sheet shown, line by line, to be read from the printer. */
+/** What to set in the printer's dialog for the sheet shown, large enough to read from the printer. */
 export function PrinterSettings({ at }: { readonly at: number }) {
   const t = useWords();
   const { plan } = useJob();

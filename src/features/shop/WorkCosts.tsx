@@ -22,6 +22,7 @@ const AMOUNTS: readonly (readonly [Cents, Message])[] = [
   ['machineHourCents', say('shop.pressWearPerHour')],
   ['tapeMetreCents', say('shop.tapePerMetre')],
   ['wasteSheetCents', say('shop.wastePaperPerSheet')],
+  ['tackCents', say('shop.sprayTackPerPiece')],
   ['packingCents', say('shop.packagingPerPiece')],
   ['priceStepCents', say('shop.roundPrices')],
 ];

@@ -29,6 +29,8 @@ export interface PressWork {
   readonly finishS: number;
   readonly tapeStrips: number;
   readonly wasteSheets: number;
+  /** Pieces' worth of spray tack, a piece. */
+  readonly tacked: number;
   readonly energy: PressEnergy;
   /** What one load takes up, J. */
   readonly loadJ: number;
@@ -84,6 +86,7 @@ export function pressWork(plan: Plan, day: DaySettings): PressWork | null {
     finishS: finishHandsS(blank),
     tapeStrips: supplies.tape ?? 0,
     wasteSheets: supplies['waste paper'] ?? 0,
+    tacked: supplies['spray tack'] ?? 0,
     energy: pressEnergy(press, mat, platenC),
     loadJ: atOnce * pieceJ(blank, load?.piece.areaM2 ?? 0, platenC),
     setting: `${platenC} ${pressure} ${load?.load.heaterId ?? ''}`,

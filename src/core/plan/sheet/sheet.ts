@@ -170,7 +170,7 @@ function laidOut(input: SheetInput, own: SharedPart, paper: Paper, layout: Sheet
   };
 }
 
-/** Copy paper gives less dye; and where there is none of the kind wanted, another is taken. */
+/** Copy paper gives less dye; where the shop has no paper of the wanted kind, another is used. */
 function mediaFindings(sheet: Job['sheet'], media: Media, paper: Paper): readonly Finding[] {
   if (paper.media === 'copy')
     return [finding('sheet', 'copy-paper', 'info', say('sheet.onCopyPaper', { paper: paper.name }))];

@@ -189,7 +189,7 @@ function lieFigures(warp: PaperFit | null): Figure[] {
   ];
 }
 
-/** The method, and why this wrap starts with it where nobody chose. */
+/** The method, and why this wrap starts with it where none is chosen. */
 function methodFigure({ job, shared }: RoundPlanInput): Figure {
   const { note, start } = shared;
   const chosen = job.wrap.seamMethod !== null;
