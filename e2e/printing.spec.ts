@@ -67,14 +67,15 @@ test('each person has a list of what to do next, on the screen and on paper', as
   await page.getByRole('radio', { name: says('schedule.workLists') }).click();
   const lists = page.getByRole('region', { name: says('schedule.workLists') });
   await expect(lists.getByRole('listitem').first()).toBeVisible();
-  const shown = await lists.getByRole('listitem').count();
-  const pdf = await download(page, () =>
-    lists.getByRole('button', { name: says('schedule.saveWorkLists') }).click(),
-  );
-  const words = wordsOf(pdf);
-  expect(
-    words.match(/Cut and tape|Press and peel|Finish and box|Switch on|Set (?!the pressure)/g)?.length,
-  ).toBe(shown);
+  // The schedule is improved while it is read: both are compared until they are of the same one.
+  await expect(async () => {
+    const first = await lists.getByRole('listitem').locator('span.text-lead').allTextContents();
+    const pdf = await download(page, () =>
+      lists.getByRole('button', { name: says('schedule.saveWorkLists') }).click(),
+    );
+    const words = wordsOf(pdf).replace(/\s+/g, ' ');
+    for (const text of first) expect(words).toContain(text.slice(0, 30).trim());
+  }).toPass();
 });
 
 test('care cards carry the shop’s own text into every job, and nothing only a maker can promise', async ({

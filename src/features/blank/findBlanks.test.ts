@@ -20,6 +20,14 @@ test('every word typed must be there, in any order and case', () => {
   expect(names('  ')).toHaveLength(LIBRARY.length);
 });
 
+test('a blank that the shop named by a common name is found by it, beside what the name stands for', () => {
+  const own = { ...(LIBRARY[0] as (typeof LIBRARY)[number]), id: 'own', name: 'Comet keychain' };
+  const found = (text: string) =>
+    findBlanks([...LIBRARY, own], { text, family: null }, english.text, EN).map((b) => b.id);
+  expect(found('comet keychain')).toEqual(['own']);
+  expect(found('keychain')).toEqual([...names('key ring'), 'own']);
+});
+
 test('shape words find shapes: clear, barrel, two faces, shaped', () => {
   expect(names('barrel').every((id) => /pen|pencil|lighter/.test(id))).toBe(true);
   expect(names('clear acrylic')).toContain('acrylic-badge');

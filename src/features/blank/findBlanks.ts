@@ -78,12 +78,14 @@ export function findBlanks(
   names: CommonNames,
 ): readonly Blank[] {
   const query = readSearch(text, names);
+  // The shop may itself have named a blank as it is commonly called.
+  const typed = readSearch(text, []);
   return blanks.filter((b) => {
     if (family !== null && b.family !== family) return false;
     if (!hasAmounts(b, query)) return false;
     if (query.words.length === 0) return true;
     const words = wordsOf(b, write);
-    return query.words.every((w) => words.includes(w));
+    return [query, typed].some((q) => q.words.every((w) => words.includes(w)));
   });
 }
 
