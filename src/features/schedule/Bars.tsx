@@ -1,8 +1,9 @@
 import { useWords, type Words } from '@/ui/words';
 import type { DayPlan } from '@/core/day/dayPlan';
 import type { Bar, ScheduleLine } from '@/core/day/lines';
+import type { Rect } from '@/core/geometry/plane';
 import { barPath, groupsOf, type Range } from './chart';
-import { groundOf, kindText, shortName } from './dayWords';
+import { groundOf, kindText, shortName, type Ground } from './dayWords';
 
 interface Props {
   readonly day: DayPlan;
@@ -26,6 +27,34 @@ function words(day: DayPlan, line: ScheduleLine, b: Bar, px: number, t: Words): 
   const tries = line.kind === 'printer' ? [`${name}, ${b.count}`, name] : [t(kindText(b.kind))];
   return tries.find((text) => fits(text, px)) ?? null;
 }
+
+interface ShapeProps {
+  readonly box: Rect;
+  readonly ground: Ground;
+  readonly text: string | null;
+}
+
+/** A bar with its words in it. */
+export const BarShape = ({ box, ground, text }: ShapeProps) => (
+  <>
+    <path
+      d={barPath(box.x, box.y, box.width, box.height)}
+      fill={ground.fill}
+      className="stroke-ink"
+      strokeWidth={box.width > 4 ? 1 : 0.4}
+    />
+    {text && (
+      <text
+        x={box.x + 5}
+        y={box.y + box.height / 2 + 5}
+        fill={ground.ink}
+        className="font-label text-fine font-semibold"
+      >
+        {text}
+      </text>
+    )}
+  </>
+);
 
 /** What one resource does, as bars that lean as the steps do. */
 export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props) {
@@ -51,22 +80,11 @@ export function Bars({ day, line, x, y, height, range, chosen, onChoose }: Props
             onClick={() => onChoose(b.work)}
             className="cursor-pointer"
           >
-            <path
-              d={barPath(left, top, px, tall)}
-              fill={b.kind === 'warm' ? 'var(--color-warning)' : ground.fill}
-              className="stroke-ink"
-              strokeWidth={px > 4 ? 1 : 0.4}
+            <BarShape
+              box={{ x: left, y: top, width: px, height: tall }}
+              ground={b.kind === 'warm' ? { ...ground, fill: 'var(--color-warning)' } : ground}
+              text={text}
             />
-            {text && (
-              <text
-                x={left + 5}
-                y={top + tall * 0.66}
-                fill={ground.ink}
-                className="font-label text-fine font-semibold"
-              >
-                {text}
-              </text>
-            )}
           </g>
         );
       })}

@@ -45,6 +45,7 @@ export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: P
     [range, width],
   );
   const chartPx = HEAD_PX + rowPx * rows.length + 8;
+  const common = { day, x, height: rowPx, range, chosen, onChoose };
   return (
     <div
       ref={box}
@@ -82,27 +83,9 @@ export function DayChart({ day, rows, range, nowS, chosen, onChoose, onMove }: P
                       className="stroke-ink"
                     />
                     {row.line.kind === 'hands' ? (
-                      <TaskBars
-                        day={day}
-                        tasks={day.tasks[row.line.index] ?? []}
-                        x={x}
-                        y={y}
-                        height={rowPx}
-                        range={range}
-                        chosen={chosen}
-                        onChoose={onChoose}
-                      />
+                      <TaskBars tasks={day.tasks[row.line.index] ?? []} {...common} y={y} />
                     ) : (
-                      <Bars
-                        day={day}
-                        line={row.line}
-                        x={x}
-                        y={y}
-                        height={rowPx}
-                        range={range}
-                        chosen={chosen}
-                        onChoose={onChoose}
-                      />
+                      <Bars line={row.line} {...common} y={y} />
                     )}
                   </>
                 )}

@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import { useWords, type Words } from '@/ui/words';
 import type { DayPlan } from '@/core/day/dayPlan';
 import { blocksOf, type Block, type Task } from '@/core/day/tasks';
-import { fits } from './Bars';
-import { barPath, type Range } from './chart';
+import { BarShape, fits } from './Bars';
+import type { Range } from './chart';
 import { groundOf, shortName } from './dayWords';
 import { taskText, taskWord } from './taskWords';
 
@@ -42,7 +42,6 @@ export function TaskBars({ day, tasks, x, y, height, range, chosen, onChoose }: 
           const px = Math.max(1.5, x(Math.min(b.toS, range.toS)) - left);
           const top = y + 4 + (b.atPress ? tierPx : 0);
           const work = b.tasks[0]?.work ?? null;
-          const ground = groundOf(work);
           const text = words(day, b, px, t);
           return (
             <g
@@ -52,22 +51,11 @@ export function TaskBars({ day, tasks, x, y, height, range, chosen, onChoose }: 
               className="cursor-pointer"
             >
               <title>{b.tasks.map((k) => t(taskText(day, k))).join('\n')}</title>
-              <path
-                d={barPath(left, top, px, tierPx - 1)}
-                fill={ground.fill}
-                className="stroke-ink"
-                strokeWidth={px > 4 ? 1 : 0.4}
+              <BarShape
+                box={{ x: left, y: top, width: px, height: tierPx - 1 }}
+                ground={groundOf(work)}
+                text={text}
               />
-              {text && (
-                <text
-                  x={left + 5}
-                  y={top + tierPx * 0.74}
-                  fill={ground.ink}
-                  className="font-label text-fine font-semibold"
-                >
-                  {text}
-                </text>
-              )}
             </g>
           );
         })}
