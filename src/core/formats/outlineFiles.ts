@@ -13,7 +13,7 @@ export interface CutOutline {
   readonly circles: readonly { readonly xMm: number; readonly yMm: number; readonly diameterMm: number }[];
 }
 
-/** Chords of a curve stray so little from it, mm. */
+/** Chords lie within this distance of their curve, mm. */
 const CHORD_MM = 0.02;
 
 /** What is cut of a flat blank: round holes as circles, all else as polylines. */

@@ -88,7 +88,7 @@ test('letters apart are joined where the distance reaches, and refused where it 
   expect(cutShape(two, { ...request, distanceMm: 4.2 }).ok).toBe(true);
 });
 
-test('the hole lies above the picture, its edge of the material all round', () => {
+test('the hole is above the picture, with material of the given width round it', () => {
   const { outline, hole, heightMm } = cut(disc, { hole: { diameterMm: 4, edgeMm: 2.5 } });
   if (!hole) throw new Error('no hole');
   const middle = { x: hole.xMm, y: hole.yMm };

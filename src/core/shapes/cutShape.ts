@@ -34,7 +34,7 @@ export interface CutShape {
 }
 
 const WHERE = say('blank.outlineFromPicture');
-/** Corners stray so little from the outline, mm. */
+/** The corners that are kept lie within this distance of the outline, mm. */
 const TOLERANCE_MM = 0.02;
 const MOST_CORNERS = 2000;
 /** Distances are measured between the middles of cells: the edge of the picture lies half a cell beyond the last one inside. */
@@ -127,7 +127,7 @@ export function cutShape(mask: Mask, request: CutShapeRequest): Result<CutShape>
 }
 
 const CLEAR_UNDER = 128;
-/** So far from the colour of the corners, of 255, a pixel belongs to the picture. */
+/** A pixel that differs this much (of 255) from the colour of the corners belongs to the picture. */
 const UNLIKE = 24;
 
 /** Where a picture is: where it is not clear; where nothing of it is clear, where it differs from the colour of its corners. */
