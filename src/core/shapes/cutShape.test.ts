@@ -70,7 +70,7 @@ test('inward corners are no sharper than the radius, and the picture keeps its d
   );
   const { outline, widthMm, heightMm } = cut(cross, { smoothMm: 3 });
   expect(selfCrossings(outline, 1)).toEqual([]);
-  // The corner of the grown cross lies at 5, 5 from its middle; a circle of 3 in it leaves 3·(√2 − 1) uncut.
+  // The grown cross has an inside corner 5, 5 mm from its middle; a radius of 3 leaves 3·(√2 − 1) of material there.
   const corner = { x: widthMm / 2 + 5, y: heightMm / 2 + 5 };
   expect(distanceToRing(outline, corner)).toBeCloseTo(3 * (Math.SQRT2 - 1), 0);
   expect(insideRing(outline, corner)).toBe(true);

@@ -34,7 +34,7 @@ const pageRows = (paper: Paper, heightMm: number): readonly PrintSetting[] => [
   ),
   row(
     say('common.orientation'),
-    // The file is drawn as it lies in the printer: a dialog that rotates it would put the length of a roll across the roll.
+    // The file has the orientation of the paper in the printer: a dialog that rotates it would put the length of a roll across the roll.
     say('sheet.orientationOf', { which: paper.widthMm > heightMm ? 'landscape' : 'portrait' }),
   ),
   row(say('sheet.source'), paper.tray === '' ? verbatim(paper.name) : verbatim(paper.tray)),

@@ -71,8 +71,8 @@ export function sheetsPrinted(
 }
 
 /**
- * When a printer last printed, as far as the ledger knows: by its ink, and by the paper where the shop has no other printer. Ms since 1970; null where
- * no line says so. A printing that was undone still counts: the printer did print.
+ * When a printer last printed, ms since 1970, by the movements of its ink, and of the paper if the shop has no other printer; null if there are none. A
+ * printing that was undone still counts: the printer did print.
  */
 export function lastPrintedAt(
   items: readonly StockItem[],

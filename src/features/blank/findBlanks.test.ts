@@ -20,7 +20,7 @@ test('every word typed must be there, in any order and case', () => {
   expect(names('  ')).toHaveLength(LIBRARY.length);
 });
 
-test('a blank that the shop named by a common name is found by it, beside what the name stands for', () => {
+test('a common name finds the blanks the shop named that way, and those of the library it means', () => {
   const own = { ...(LIBRARY[0] as (typeof LIBRARY)[number]), id: 'own', name: 'Comet keychain' };
   const found = (text: string) =>
     findBlanks([...LIBRARY, own], { text, family: null }, english.text, EN).map((b) => b.id);

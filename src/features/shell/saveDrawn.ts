@@ -5,7 +5,7 @@ import { notifyProblem } from '@/ui/notify';
 import { labelFont } from '../logbook/labelFont';
 import { saveBytesAs } from './download';
 
-/** Saves drawn pages (labels, cards, lists) as a PDF; says why where they cannot be laid out. */
+/** Saves drawn pages (labels, cards, lists) as a PDF; reports the problem if they cannot be laid out. */
 export async function saveDrawn(
   fileName: string,
   title: string,

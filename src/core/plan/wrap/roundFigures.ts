@@ -208,7 +208,7 @@ function methodFigure({ job, shared }: RoundPlanInput): Figure {
   });
 }
 
-/** What is left open: white at each end of the paper, or between its ends, and how far it may differ. */
+/** The gap: white at each end of the paper, or between its ends, and how far it may differ. */
 function openFigures({ shared, measuredShape }: RoundPlanInput, w: Wrap): Figure[] {
   const handleMm = measuredShape.handle?.value ?? 0;
   const under = shared.seamMethod === 'under';
