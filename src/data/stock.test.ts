@@ -16,6 +16,7 @@ import { addRunEvent, startRun } from './runs';
 import { seedIfEmpty } from './seed';
 import {
   importStock,
+  loadLastPrinted,
   cancelOrder,
   countItem,
   itemLines,
@@ -63,6 +64,10 @@ test('printed sheets take paper and ink from stock, and bring them back when tha
   };
   const lines = value(await takePrinted(printing, d));
   expect(lines).toHaveLength(2);
+  // The ledger knows when the printer last printed; undoing does not change that.
+  const last = { id: 'desk-printer', only: false };
+  expect(await loadLastPrinted(last, d)).toBe(lines[0]?.at);
+  expect(await loadLastPrinted({ id: 'another', only: false }, d)).toBeNull();
   expect(await has('shelf-letter')).toBe((paper ?? 0) - 4);
   expect(await has('shelf-ink')).toBeCloseTo((ink ?? 0) - 5, 6);
   expect(await loadPrinted(d)).toEqual({ 'constellation-mugs': 4 });

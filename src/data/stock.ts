@@ -13,8 +13,8 @@ import {
 } from '@/core/stock/ledger';
 import {
   isPrinting,
-  lastPrintedAt,
   printedLines,
+  printingItems,
   putBackLines,
   sheetsPrinted,
   takenBy,
@@ -245,13 +245,19 @@ export async function loadPrinted(db: MesaDb = theDb): Promise<Readonly<Record<s
   return sheetsPrinted(items, linesOf(rows));
 }
 
-/** When a printer last printed, ms since 1970, as far as the ledger knows. */
+/** When a printer last printed, ms since 1970, as far as the ledger knows; null where it does not. Reads back only to the newest printing. */
 export async function loadLastPrinted(
   printer: { readonly id: string; readonly only: boolean },
   db: MesaDb = theDb,
 ): Promise<number | null> {
-  const [items, rows] = await Promise.all([loadItems(db), db.movements.filter(isPrinting).toArray()]);
-  return lastPrintedAt(items, linesOf(rows), printer);
+  const of = printingItems(await loadItems(db), printer);
+  if (of.size === 0) return null;
+  const newest = await db.movements
+    .orderBy('at')
+    .reverse()
+    .filter((m) => m.kind === 'printed' && of.has(m.itemId))
+    .first();
+  return newest?.at ?? null;
 }
 
 /** Takes what a printing took from stock; gives the lines, so that it can be put back. */

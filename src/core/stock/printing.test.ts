@@ -1,6 +1,6 @@
 import { demoStockAndQuotes } from '../demo/books';
 import { balanceOf, line } from './ledger';
-import { lastPrintedAt, printedLines, putBackLines, sheetsPrinted, takenBy, type Printing } from './printing';
+import { printedLines, printingItems, putBackLines, sheetsPrinted, takenBy, type Printing } from './printing';
 
 const { items } = demoStockAndQuotes(0);
 let made = 0;
@@ -61,15 +61,9 @@ test('sheets printed are counted by job; ink, counts and what runs put back are 
   expect(sheetsPrinted(items, lines)).toEqual({ a: 6, b: 2 });
 });
 
-test('when a printer last printed: by its ink, and by any paper where it is the only printer', () => {
-  const taken = (at: number, id: string) =>
-    printedLines(takenBy(items, { ...THREE, printerId: id }), { newId, at, jobId: 'mugs' });
-  const lines = [...taken(2000, 'desk-printer'), ...taken(5000, 'another')];
-  const last = (id: string, only: boolean) => lastPrintedAt(items, lines, { id, only });
-  expect(last('desk-printer', false)).toBe(2000);
-  expect(last('desk-printer', true)).toBe(5000);
-  expect(last('another', false)).toBeNull();
-  const back = putBackLines(lines, { newId, at: 9000, jobId: 'mugs' });
-  expect(lastPrintedAt(items, [...lines, ...back], { id: 'desk-printer', only: true })).toBe(5000);
-  expect(lastPrintedAt(items, [], { id: 'desk-printer', only: true })).toBeNull();
+test('a printer is known by its ink, and by any paper where it is the only one', () => {
+  const of = (id: string, only: boolean) => [...printingItems(items, { id, only })];
+  expect(of('desk-printer', false)).toEqual(['shelf-ink']);
+  expect(of('another', false)).toEqual([]);
+  expect(of('another', true)).toEqual(items.filter((i) => i.kind === 'paper').map((i) => i.id));
 });

@@ -70,20 +70,13 @@ export function sheetsPrinted(
   return by;
 }
 
-/**
- * When a printer last printed, ms since 1970, by the movements of its ink, and of the paper if the shop has no other printer; null if there are none. A
- * printing that was undone still counts: the printer did print.
- */
-export function lastPrintedAt(
+/** Items whose movements show that a printer printed: its ink, and the paper if the shop has no other printer. */
+export const printingItems = (
   items: readonly StockItem[],
-  lines: readonly Movement[],
   printer: { readonly id: string; readonly only: boolean },
-): number | null {
-  const its = new Set(
+): ReadonlySet<string> =>
+  new Set(
     items
       .filter((i) => (i.kind === 'ink' && i.ofId === printer.id) || (printer.only && i.kind === 'paper'))
       .map((i) => i.id),
   );
-  const at = lines.filter((l) => l.kind === 'printed' && its.has(l.itemId)).map((l) => l.at);
-  return at.length === 0 ? null : Math.max(...at);
-}
