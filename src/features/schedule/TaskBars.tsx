@@ -18,14 +18,15 @@ interface Props {
   readonly onChoose: (work: number | null) => void;
 }
 
-/** What a block holds, in as many words as fit: each task with its pieces and job, else fewer of them, else the kind alone. */
+/** What a block holds, in as many words as fit: tasks with their pieces and job, named anew where the kind of work changes; else the first kind alone. */
 function words(day: DayPlan, { tasks }: Block, px: number, t: Words): string | null {
-  const parts = tasks
-    .filter((k) => k.pieces > 0)
-    .map((k) => `${k.pieces} ${shortName(k.work === null ? '' : (day.jobs[k.work]?.name ?? ''))}`);
-  const kind = t(taskWord(tasks[0]?.kind ?? 'prepare'));
-  const tries = parts.map((_, i) => `${kind} ${parts.slice(0, parts.length - i).join(', ')}`);
-  return [...tries, kind].find((text) => fits(text, px)) ?? null;
+  const counted = tasks.filter((k) => k.pieces > 0);
+  const parts = counted.map((k, i) => {
+    const what = `${k.pieces} ${shortName(k.work === null ? '' : (day.jobs[k.work]?.name ?? ''))}`;
+    return counted[i - 1]?.kind === k.kind ? what : `${t(taskWord(k.kind))} ${what}`;
+  });
+  const tries = parts.map((_, i) => parts.slice(0, parts.length - i).join(', '));
+  return [...tries, t(taskWord(tasks[0]?.kind ?? 'prepare'))].find((text) => fits(text, px)) ?? null;
 }
 
 /** What a person does, as blocks: away from the presses above, at them below, since both go on at once. */
